@@ -1,0 +1,15 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FreshHuddle\App\Account;
+
+/**
+ * The teacher who is signed in.
+ */
+final readonly class Me
+{
+    public function __construct(public string $id, public string $name, public string $email)
+    {
+    }
+}

@@ -1,0 +1,17 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FreshHuddle\App\Account;
+
+use Symfony\Component\Routing\Attribute\Route;
+use Symfony\Component\Security\Http\Attribute\CurrentUser;
+
+final readonly class MeController
+{
+    #[Route('/api/staff/me', methods: ['GET'])]
+    public function me(#[CurrentUser] Teacher $teacher): Me
+    {
+        return new Me($teacher->id, $teacher->name, $teacher->email);
+    }
+}

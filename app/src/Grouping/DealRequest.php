@@ -1,0 +1,27 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FreshHuddle\App\Grouping;
+
+use FreshHuddle\Core\Grouping\Shape\Remainder;
+use Symfony\Component\Validator\Constraints as Assert;
+
+final readonly class DealRequest
+{
+    /**
+     * @param int|null $groups so many groups; null where a size is given
+     * @param int|null $size   so many in each; null where a number of groups is given
+     * @param int|null $seed   the same seed deals the same; null: any
+     */
+    public function __construct(
+        public int $basedOn,
+        #[Assert\Range(notInRangeMessage: 'Between 1 and 200 groups, please.', min: 1, max: 200)]
+        public ?int $groups = null,
+        #[Assert\Range(notInRangeMessage: 'Between 1 and 400 in a group, please.', min: 1, max: 400)]
+        public ?int $size = null,
+        public Remainder $remainder = Remainder::Spread,
+        public ?int $seed = null,
+    ) {
+    }
+}

@@ -1,0 +1,31 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FreshHuddle\App\Grouping;
+
+use Symfony\Component\Validator\Constraints as Assert;
+
+final readonly class EditFloor
+{
+    /**
+     * @param int         $basedOn the step the change was made on
+     * @param string|null $student for seat, swap, shelve, fix, free
+     * @param string|null $other   for swap
+     * @param string|null $group   for seat, rename, removeTable
+     * @param string|null $name    for rename
+     */
+    public function __construct(
+        public int $basedOn,
+        public EditKind $kind,
+        #[Assert\Uuid]
+        public ?string $student = null,
+        #[Assert\Uuid]
+        public ?string $other = null,
+        #[Assert\Uuid]
+        public ?string $group = null,
+        #[Assert\Length(max: 60, maxMessage: 'A group name has at most 60 signs.')]
+        public ?string $name = null,
+    ) {
+    }
+}

@@ -1,0 +1,25 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FreshHuddle\App\Http;
+
+use Symfony\Component\EventDispatcher\Attribute\AsEventListener;
+use Symfony\Component\HttpFoundation\JsonResponse;
+use Symfony\Component\HttpFoundation\Response;
+use Symfony\Component\HttpKernel\Event\ViewEvent;
+
+/**
+ * Controllers return response DTOs; this makes JSON of them. Nothing here may be kept by a cache on the way.
+ */
+#[AsEventListener]
+final readonly class JsonView
+{
+    public function __invoke(ViewEvent $event): void
+    {
+        $result = $event->getControllerResult();
+        $response = null === $result ? new Response(status: 204) : new JsonResponse($result);
+        $response->headers->set('Cache-Control', 'no-store');
+        $event->setResponse($response);
+    }
+}

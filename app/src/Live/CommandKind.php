@@ -1,0 +1,15 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FreshHuddle\App\Live;
+
+enum CommandKind: string
+{
+    case SendOut = 'sendOut';
+    case TakeBack = 'takeBack';
+    case ChangeEnd = 'changeEnd';
+    case CallBack = 'callBack';
+    case KeepWorking = 'keepWorking';
+    case Say = 'say';
+}

@@ -1,0 +1,94 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FreshHuddle\App\Live;
+
+use Doctrine\DBAL\Connection;
+use FreshHuddle\App\Database\Row;
+use FreshHuddle\Core\Live\Event;
+use FreshHuddle\Core\Live\EventKind;
+
+/**
+ * What happened in lessons, in order. Write only inside a transaction that holds the lesson (`lock`).
+ */
+final readonly class EventLog
+{
+    private const NOTICES_SHOWN = 20;
+
+    public function __construct(private Connection $db)
+    {
+    }
+
+    /**
+     * Holds the lesson until the transaction ends, so that its events stand in one order.
+     */
+    public function lock(string $lessonId): void
+    {
+        $this->db->executeQuery('SELECT 1 FROM lesson WHERE id = ? FOR UPDATE', [$lessonId]);
+    }
+
+    /**
+     * @param list<Event> $events
+     *
+     * @return int the number of the last one
+     */
+    public function append(string $lessonId, string $roundId, string $actor, array $events): int
+    {
+        $seq = $this->db->fetchOne('UPDATE lesson SET event_seq = event_seq + ? WHERE id = ? RETURNING event_seq', [\count($events), $lessonId]);
+        \assert(\is_int($seq));
+        foreach ($events as $i => $event) {
+            $this->db->insert('live_event', [
+                'lesson_id' => $lessonId, 'seq' => $seq - \count($events) + 1 + $i, 'round_id' => $roundId, 'kind' => $event->kind->value,
+                'at' => $event->at, 'actor' => $actor, 'data' => json_encode((object) $event->data, \JSON_THROW_ON_ERROR),
+            ]);
+        }
+
+        return $seq;
+    }
+
+    /**
+     * @return list<NoticeView> the latest, newest first
+     */
+    public function notices(string $lessonId): array
+    {
+        return array_map(static function (Row $row): NoticeView {
+            $text = $row->json('data')['text'] ?? '';
+
+            return new NoticeView($row->int('seq'), \is_string($text) ? $text : '', $row->int('at'));
+        }, Row::all($this->db->fetchAllAssociative(
+            'SELECT seq, at, data FROM live_event WHERE lesson_id = ? AND kind = ? ORDER BY seq DESC LIMIT '.self::NOTICES_SHOWN,
+            [$lessonId, EventKind::NoticeSaid->value],
+        )));
+    }
+
+    /**
+     * The number of the last event that concerns students' pages: signs of where somebody is do not.
+     */
+    public function lastForStudents(string $lessonId): int
+    {
+        $seq = $this->db->fetchOne(
+            'SELECT seq FROM live_event WHERE lesson_id = ? AND kind <> ? ORDER BY seq DESC LIMIT 1',
+            [$lessonId, EventKind::WhereaboutsChanged->value],
+        );
+
+        return \is_int($seq) ? $seq : 0;
+    }
+
+    /**
+     * @return \Generator<int, Event> by number
+     */
+    public function ofRound(string $lessonId, string $roundId): \Generator
+    {
+        $rows = $this->db->fetchAllAssociative('SELECT * FROM live_event WHERE lesson_id = ? AND round_id = ? ORDER BY seq', [$lessonId, $roundId]);
+        foreach (Row::all($rows) as $row) {
+            $data = [];
+            foreach ($row->json('data') as $key => $value) {
+                if (null === $value || \is_int($value) || \is_string($value) || \is_bool($value)) {
+                    $data[(string) $key] = $value;
+                }
+            }
+            yield $row->int('seq') => new Event(EventKind::from($row->text('kind')), $row->int('at'), $data);
+        }
+    }
+}

@@ -1,0 +1,45 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FreshHuddle\App\Live;
+
+use FreshHuddle\Core\Live\Command;
+use FreshHuddle\Core\Live\Command\CallBack;
+use FreshHuddle\Core\Live\Command\ChangeEnd;
+use FreshHuddle\Core\Live\Command\KeepWorking;
+use FreshHuddle\Core\Live\Command\Say;
+use FreshHuddle\Core\Live\Command\SendOut;
+use FreshHuddle\Core\Live\Command\TakeBack;
+use FreshHuddle\Core\Live\Exception\CommandRefused;
+
+final readonly class GiveCommand
+{
+    /**
+     * @param int|null    $seconds for callBack: 0 to 120; null: as the round says
+     * @param int|null    $endsAt  for changeEnd: milliseconds since 1970
+     * @param string|null $text    for say
+     */
+    public function __construct(
+        public CommandKind $kind,
+        public ?int $seconds = null,
+        public ?int $endsAt = null,
+        public ?string $text = null,
+    ) {
+    }
+
+    /**
+     * @throws CommandRefused
+     */
+    public function command(Round $round): Command
+    {
+        return match ($this->kind) {
+            CommandKind::SendOut => new SendOut($round->lookSeconds, $round->minutes, $round->autoCallBack ? $round->callBackSeconds : null),
+            CommandKind::TakeBack => new TakeBack(),
+            CommandKind::ChangeEnd => new ChangeEnd($this->endsAt ?? 0),
+            CommandKind::CallBack => new CallBack($this->seconds ?? $round->callBackSeconds),
+            CommandKind::KeepWorking => new KeepWorking(),
+            CommandKind::Say => new Say($this->text ?? ''),
+        };
+    }
+}

@@ -1,0 +1,82 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FreshHuddle\App\Live;
+
+use Doctrine\ORM\EntityManagerInterface;
+use FreshHuddle\App\Account\Access;
+use FreshHuddle\App\Account\Teacher;
+use FreshHuddle\App\Http\Problem;
+use FreshHuddle\Core\Live\Exception\CommandRefused;
+use Symfony\Component\HttpFoundation\Request;
+use Symfony\Component\HttpKernel\Attribute\MapRequestPayload;
+use Symfony\Component\Routing\Attribute\Route;
+use Symfony\Component\Routing\Requirement\Requirement;
+use Symfony\Component\Security\Http\Attribute\CurrentUser;
+
+#[Route('/api/staff', requirements: ['id' => Requirement::UUID])]
+final readonly class LessonController
+{
+    public function __construct(
+        private LessonDesk $desk,
+        private LiveLesson $live,
+        private Access $access,
+        private EntityManagerInterface $em,
+    ) {
+    }
+
+    #[Route('/classes/{id}/lessons', methods: ['POST'])]
+    public function make(#[CurrentUser] Teacher $teacher, string $id, #[MapRequestPayload] MakeLesson $request): LessonView
+    {
+        $round = $this->desk->create($this->access->schoolClass($teacher, $id), $request->title, $request->minutes);
+
+        return $this->desk->view($round->lesson);
+    }
+
+    #[Route('/lessons/{id}', methods: ['GET'])]
+    public function show(#[CurrentUser] Teacher $teacher, string $id): LessonView
+    {
+        return $this->desk->view($this->access->lesson($teacher, $id));
+    }
+
+    #[Route('/lessons/{id}', methods: ['PATCH'])]
+    public function edit(#[CurrentUser] Teacher $teacher, string $id, #[MapRequestPayload] EditLesson $request): LessonView
+    {
+        $lesson = $this->access->lesson($teacher, $id);
+        $this->desk->edit($lesson, $request);
+
+        return $this->desk->view($lesson);
+    }
+
+    /** Students of the class are taken to this lesson from now on. */
+    #[Route('/lessons/{id}/current', methods: ['POST'])]
+    public function makeCurrent(#[CurrentUser] Teacher $teacher, string $id): LessonView
+    {
+        $lesson = $this->access->lesson($teacher, $id);
+        $this->desk->makeCurrent($lesson);
+
+        return $this->desk->view($lesson);
+    }
+
+    #[Route('/lessons/{id}/commands', methods: ['POST'])]
+    public function command(#[CurrentUser] Teacher $teacher, string $id, #[MapRequestPayload] GiveCommand $request, Request $http): LessonView
+    {
+        $key = $http->headers->get('Idempotency-Key', '');
+        if (1 !== preg_match('/^[A-Za-z0-9-]{8,64}$/', $key)) {
+            throw new Problem(400, 'A command needs an Idempotency-Key of 8 to 64 letters, digits or dashes.');
+        }
+        $lesson = $this->access->lesson($teacher, $id);
+        $round = $this->desk->roundOf($lesson);
+        try {
+            $this->live->carryOut($round, $request->command($round), $key, 'teacher:'.$teacher->id);
+        } catch (CommandRefused $e) {
+            throw new Problem(422, $e->getMessage());
+        }
+        $this->em->refresh($lesson);
+        $this->em->refresh($lesson->class);
+        $this->em->refresh($round);
+
+        return $this->desk->view($lesson);
+    }
+}

@@ -1,0 +1,153 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FreshHuddle\App\Live;
+
+use Doctrine\DBAL\Connection;
+use FreshHuddle\App\Database\Row;
+use FreshHuddle\App\Rooms\RoomWork;
+use FreshHuddle\App\Stream\Channel;
+use FreshHuddle\App\Stream\Stream;
+use FreshHuddle\App\Worker\Tasks;
+use FreshHuddle\Core\Grouping\Floor;
+use FreshHuddle\Core\Live\Event;
+use FreshHuddle\Core\Live\EventKind;
+
+/**
+ * Tells open pages, rooms and the record of a change to the plan. Call it after the change is committed.
+ */
+final readonly class LiveChange
+{
+    /** Above so many students a hint goes to everybody; it says nothing but “look again”. */
+    private const MANY = 20;
+
+    public function __construct(
+        private Connection $db,
+        private Stream $stream,
+        private Tasks $tasks,
+        private EventLog $events,
+        private LessonClock $clock,
+    ) {
+    }
+
+    /**
+     * The class list changed: a name, somebody absent, somebody new.
+     */
+    public function ofClass(string $classId): void
+    {
+        $rows = Row::all($this->db->fetchAllAssociative(
+            'SELECT l.id, c.current_lesson_id = l.id AS current, r.moments FROM lesson l
+             JOIN school_class c ON c.id = l.class_id JOIN round r ON r.lesson_id = l.id WHERE l.class_id = ?',
+            [$classId],
+        ));
+        foreach ($rows as $row) {
+            $this->stream->publish([Channel::staff($row->text('id'))], ['kind' => 'lesson']);
+            if ($row->bool('current')) {
+                $this->stream->publish([Channel::everybody($row->text('id'))], ['kind' => 'refresh']);
+            }
+        }
+        $main = $this->db->fetchOne('SELECT id FROM room WHERE class_id = ? AND group_id IS NULL AND external_id IS NOT NULL', [$classId]);
+        if (\is_string($main)) {
+            $this->tasks->ask(RoomWork::MEMBERS, $main);
+        }
+    }
+
+    /**
+     * A student arrived, or their device was given up.
+     */
+    public function ofArrival(?string $lessonId): void
+    {
+        if (null !== $lessonId) {
+            $this->tasks->ensure(WatchWork::WATCH, $lessonId);
+            $this->tasks->ensure(WatchWork::ASK_SERVICE, $lessonId);
+            $this->stream->publish([Channel::staff($lessonId)], ['kind' => 'lesson']);
+        }
+    }
+
+    /**
+     * A room of the class is made, failed, or has other members.
+     */
+    public function ofRooms(string $classId): void
+    {
+        foreach ($this->db->fetchFirstColumn('SELECT id FROM lesson WHERE class_id = ?', [$classId]) as $lessonId) {
+            \assert(\is_string($lessonId));
+            $this->stream->publish([Channel::staff($lessonId)], ['kind' => 'lesson']);
+        }
+        $current = $this->db->fetchOne('SELECT current_lesson_id FROM school_class WHERE id = ?', [$classId]);
+        if (\is_string($current)) {
+            $this->stream->publish([Channel::everybody($current)], ['kind' => 'refresh']);
+        }
+    }
+
+    /**
+     * Seats changed on a floor: rooms let other people in, students of the groups concerned hear of it, and where groups
+     * are out it stands in the record.
+     */
+    public function ofSeats(string $groupingId, Floor $before, Floor $after): void
+    {
+        [$groups, $students] = self::concerned($before, $after);
+        if ([] === $groups) {
+            return;
+        }
+        foreach ($this->roomsOf($groupingId, $groups) as $roomId) {
+            $this->tasks->ask(RoomWork::MEMBERS, $roomId);
+        }
+        $rounds = Row::all($this->db->fetchAllAssociative('SELECT id, lesson_id, moments FROM round WHERE grouping_id = ?', [$groupingId]));
+        foreach ($rounds as $round) {
+            $now = $this->clock->ms();
+            if (Moments::read($round->json('moments'))->phase($now)->showsGroups()) {
+                $this->db->transactional(function () use ($round, $now): void {
+                    $this->events->lock($round->text('lesson_id'));
+                    $this->events->append($round->text('lesson_id'), $round->text('id'), 'staff', [new Event(EventKind::SeatsChanged, $now)]);
+                });
+            }
+            $this->stream->publish([Channel::staff($round->text('lesson_id'))], ['kind' => 'lesson']);
+            $this->stream->publish(
+                \count($students) > self::MANY ? [Channel::everybody($round->text('lesson_id'))] : array_map(Channel::student(...), $students),
+                ['kind' => 'refresh'],
+            );
+        }
+    }
+
+    /**
+     * @return array{list<string>, list<string>} ids of the groups that changed, and of everybody in them before or after
+     */
+    private static function concerned(Floor $before, Floor $after): array
+    {
+        $old = [];
+        foreach ($before->groups as $group) {
+            $old[$group->id] = $group;
+        }
+        $groups = $students = [];
+        foreach ($after->groups as $group) {
+            $was = $old[$group->id] ?? null;
+            unset($old[$group->id]);
+            if (null === $was || $was->students !== $group->students || $was->name !== $group->name) {
+                $groups[] = $group->id;
+                array_push($students, ...$group->students, ...$was->students ?? []);
+            }
+        }
+        foreach ($old as $gone) {
+            $groups[] = $gone->id;
+            array_push($students, ...$gone->students);
+        }
+
+        return [$groups, array_values(array_unique($students))];
+    }
+
+    /**
+     * @param list<string> $groupIds
+     *
+     * @return list<string>
+     */
+    private function roomsOf(string $groupingId, array $groupIds): array
+    {
+        $rooms = Row::all($this->db->fetchAllAssociative('SELECT id, group_id FROM room WHERE grouping_id = ? AND external_id IS NOT NULL', [$groupingId]));
+
+        return array_values(array_map(
+            static fn (Row $room): string => $room->text('id'),
+            array_filter($rooms, static fn (Row $room): bool => \in_array($room->textOrNull('group_id'), $groupIds, true)),
+        ));
+    }
+}

@@ -1,0 +1,15 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FreshHuddle\App\Live;
+
+final readonly class Mate
+{
+    /**
+     * @param int $seat from 1
+     */
+    public function __construct(public string $id, public string $name, public int $seat)
+    {
+    }
+}

@@ -1,0 +1,29 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FreshHuddle\App\Live;
+
+/**
+ * A student's own group, as that student may see it.
+ */
+final readonly class MyGroup
+{
+    /**
+     * @param int         $number  from 1
+     * @param int         $mark    which colour and sign
+     * @param list<Mate>  $members seat 1 first, the student included
+     * @param bool        $room    there is a room to go to
+     * @param string|null $copy    the id of the group's copy
+     */
+    public function __construct(
+        public string $id,
+        public string $name,
+        public int $number,
+        public int $mark,
+        public array $members,
+        public bool $room,
+        public ?string $copy,
+    ) {
+    }
+}

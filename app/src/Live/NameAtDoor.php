@@ -1,0 +1,15 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FreshHuddle\App\Live;
+
+final readonly class NameAtDoor
+{
+    /**
+     * @param bool $taken a device has chosen this name already
+     */
+    public function __construct(public string $id, public string $name, public bool $taken)
+    {
+    }
+}

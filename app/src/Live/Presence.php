@@ -1,0 +1,92 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FreshHuddle\App\Live;
+
+use Doctrine\DBAL\Connection;
+use FreshHuddle\App\Database\Row;
+use FreshHuddle\App\Worker\Tasks;
+use FreshHuddle\Core\Live\Evidence;
+
+/**
+ * The latest signs of each student. Not events: a sign replaces the one before; WatchWork tells when it means something.
+ */
+final readonly class Presence
+{
+    public function __construct(private Connection $db, private Tasks $tasks, private LessonClock $clock)
+    {
+    }
+
+    /**
+     * The student's page is open.
+     */
+    public function pageIsAlive(string $studentId): void
+    {
+        $this->db->executeStatement(
+            'INSERT INTO presence (student_id, page_at) VALUES (:id, :at) ON CONFLICT (student_id) DO UPDATE SET page_at = :at',
+            ['id' => $studentId, 'at' => $this->clock->ms()],
+        );
+    }
+
+    /**
+     * The student pressed the button that leads to a room.
+     *
+     * @param string $place `main` or a group's id
+     */
+    public function followed(string $studentId, string $place): void
+    {
+        $this->db->executeStatement(
+            'INSERT INTO presence (student_id, link_place, link_at, page_at) VALUES (:id, :place, :at, :at)
+             ON CONFLICT (student_id) DO UPDATE SET link_place = :place, link_at = :at, page_at = :at',
+            ['id' => $studentId, 'place' => $place, 'at' => $this->clock->ms()],
+        );
+    }
+
+    /**
+     * The meeting service saw a person in a room, or saw them go. An older word never undoes a newer one.
+     *
+     * @param string|null $room what the service calls the room; null: they left
+     * @param int         $at   when it saw that, milliseconds since 1970
+     */
+    public function seenByService(string $person, ?string $room, int $at): void
+    {
+        $lesson = $this->db->fetchAssociative('SELECT c.current_lesson_id AS lesson, c.id AS class FROM student s JOIN school_class c ON c.id = s.class_id WHERE s.id = ?', [$person]);
+        if (false === $lesson) {
+            return;
+        }
+        $lesson = new Row($lesson);
+        $place = null;
+        if (null !== $room) {
+            $found = $this->db->fetchOne("SELECT COALESCE(group_id::text, 'main') FROM room WHERE external_id = ? AND class_id = ?", [$room, $lesson->text('class')]);
+            $place = \is_string($found) ? $found : null;
+        }
+        $this->db->executeStatement(
+            'INSERT INTO presence (student_id, service_place, service_at) VALUES (:id, :place, :at)
+             ON CONFLICT (student_id) DO UPDATE SET service_place = :place, service_at = :at WHERE presence.service_at IS NULL OR presence.service_at <= :at',
+            ['id' => $person, 'place' => $place, 'at' => $at],
+        );
+        if (null !== $lesson->textOrNull('lesson')) {
+            $this->tasks->ask(WatchWork::WATCH, $lesson->text('lesson'));
+        }
+    }
+
+    /**
+     * @return array<string, Evidence> by student, for those of whom anything is known
+     */
+    public function ofClass(string $classId): array
+    {
+        $evidence = [];
+        foreach (Row::all($this->db->fetchAllAssociative(
+            'SELECT p.* FROM presence p JOIN student s ON s.id = p.student_id WHERE s.class_id = ? AND s.removed_at IS NULL',
+            [$classId],
+        )) as $row) {
+            $evidence[$row->text('student_id')] = new Evidence(
+                $row->textOrNull('service_place'), $row->intOrNull('service_at'),
+                $row->textOrNull('link_place'), $row->intOrNull('link_at'), $row->intOrNull('page_at'),
+            );
+        }
+
+        return $evidence;
+    }
+}

@@ -1,0 +1,46 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FreshHuddle\App\Live;
+
+use Doctrine\ORM\Mapping as ORM;
+use FreshHuddle\App\Grouping\Grouping;
+
+#[ORM\Entity]
+class Round
+{
+    #[ORM\Column]
+    public int $number = 1;
+
+    #[ORM\Column(type: 'text')]
+    public string $instructions = '';
+
+    #[ORM\Column]
+    public int $minutes = 15;
+
+    /** How long students see who is with whom before they are sent. */
+    #[ORM\Column]
+    public int $lookSeconds = 20;
+
+    #[ORM\Column]
+    public int $callBackSeconds = 30;
+
+    /** Whether the call back begins by itself at the end. */
+    #[ORM\Column]
+    public bool $autoCallBack = false;
+
+    /** @var array<string, int|null> see MomentsJson */
+    #[ORM\Column(type: 'json', options: ['jsonb' => true, 'default' => '{}'])]
+    public array $moments = [];
+
+    public function __construct(
+        #[ORM\Id, ORM\Column(type: 'guid')]
+        public readonly string $id,
+        #[ORM\ManyToOne, ORM\JoinColumn(nullable: false)]
+        public readonly Lesson $lesson,
+        #[ORM\ManyToOne, ORM\JoinColumn(nullable: false)]
+        public readonly Grouping $grouping,
+    ) {
+    }
+}

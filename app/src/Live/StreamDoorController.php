@@ -1,0 +1,55 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FreshHuddle\App\Live;
+
+use Doctrine\DBAL\Connection;
+use FreshHuddle\App\Account\Teacher;
+use FreshHuddle\App\Http\Problem;
+use FreshHuddle\App\Stream\Channel;
+use Symfony\Component\HttpFoundation\Request;
+use Symfony\Component\Routing\Attribute\Route;
+use Symfony\Component\Security\Http\Attribute\CurrentUser;
+
+/**
+ * nginx asks here before it lets a browser listen to channels.
+ */
+final readonly class StreamDoorController
+{
+    public function __construct(private Connection $db)
+    {
+    }
+
+    #[Route('/stream-door/staff', methods: ['GET'])]
+    public function staff(#[CurrentUser] Teacher $teacher, Request $http): void
+    {
+        foreach (self::channels($http) as $channel) {
+            $lesson = substr($channel, \strlen(Channel::staff('')));
+            $own = 1 === preg_match('/^[0-9a-f-]{36}$/', $lesson) && Channel::staff($lesson) === $channel
+                && false !== $this->db->fetchOne('SELECT 1 FROM lesson l JOIN school_class c ON c.id = l.class_id WHERE l.id = ? AND c.teacher_id = ?', [$lesson, $teacher->id]);
+            if (!$own) {
+                throw new Problem(403, 'This is not open to you.');
+            }
+        }
+    }
+
+    #[Route('/stream-door/student', methods: ['GET'])]
+    public function student(#[CurrentUser] StudentUser $student, Request $http): void
+    {
+        $own = [Channel::student($student->id), Channel::everybody($student->lessonId ?? '')];
+        if ([] !== array_diff(self::channels($http), $own)) {
+            throw new Problem(403, 'This is not open to you.');
+        }
+    }
+
+    /**
+     * @return non-empty-list<string>
+     */
+    private static function channels(Request $http): array
+    {
+        $asked = $http->query->get('c');
+
+        return explode(',', \is_string($asked) ? $asked : '');
+    }
+}

@@ -1,0 +1,38 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FreshHuddle\App\Live;
+
+/**
+ * Everything a student's page shows, at one moment.
+ */
+final readonly class StudentNow
+{
+    /**
+     * @param string|null      $lessonTitle null while no lesson is on
+     * @param int              $seq         the last event this answer knows of
+     * @param int              $serverNow   milliseconds since 1970, for the clock on the page
+     * @param MyGroup|null     $group       null until groups are shown, and without a seat
+     * @param bool             $mainRoom    there is a main session to go to
+     * @param string|null      $seenIn      the place the meeting service sees the student in: `main`, a group's id, null: none
+     * @param list<NoticeView> $notices     newest first
+     * @param string|null      $stream      where to listen for changes
+     */
+    public function __construct(
+        public string $id,
+        public string $name,
+        public string $className,
+        public ?string $lessonTitle,
+        public int $seq,
+        public int $serverNow,
+        public ?Moments $moments,
+        public ?MyGroup $group,
+        public string $instructions,
+        public bool $mainRoom,
+        public ?string $seenIn,
+        public array $notices,
+        public ?string $stream,
+    ) {
+    }
+}

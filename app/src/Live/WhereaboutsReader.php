@@ -1,0 +1,55 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FreshHuddle\App\Live;
+
+use FreshHuddle\App\Roster\StudentView;
+use FreshHuddle\Core\Grouping\Floor;
+use FreshHuddle\Core\Live\Evidence;
+use FreshHuddle\Core\Live\Phase;
+use FreshHuddle\Core\Live\Place;
+use FreshHuddle\Core\Live\Whereabouts;
+
+/**
+ * Puts the evidence about a class and where everybody should be into core's question.
+ */
+final readonly class WhereaboutsReader
+{
+    /** Signs older than this belong to another day. */
+    private const ONE_LESSON = 6 * 3_600_000;
+
+    public function __construct(private Presence $presence)
+    {
+    }
+
+    /**
+     * @param list<StudentView> $students
+     *
+     * @return array<string, Whereabouts> by student
+     */
+    public function of(string $classId, array $students, Floor $floor, Moments $moments, int $now): array
+    {
+        $phase = $moments->phase($now);
+        $since = $moments->state()->phaseSince($now) ?? $now - Whereabouts::TIME_TO_MOVE;
+        if (Phase::ComingBack === $phase) {
+            $since = $moments->outAt ?? $since; // still expected in their rooms, as before
+        }
+        $groups = [];
+        foreach ($floor->groups as $group) {
+            $groups += array_fill_keys($group->students, $group->id);
+        }
+        $evidence = $this->presence->ofClass($classId);
+        $whereabouts = [];
+        foreach ($students as $student) {
+            $signs = $evidence[$student->id] ?? new Evidence();
+            if (($signs->lastSign() ?? 0) < $now - self::ONE_LESSON) {
+                $signs = new Evidence();
+            }
+            $where = Whereabouts::of($signs, $phase->isOut() ? $groups[$student->id] ?? null : Evidence::MAIN, $since, $now);
+            $whereabouts[$student->id] = $student->absent && Place::Lost === $where->place ? Whereabouts::excused() : $where;
+        }
+
+        return $whereabouts;
+    }
+}

@@ -1,0 +1,41 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FreshHuddle\App\Materials;
+
+use FreshHuddle\App\Account\Access;
+use FreshHuddle\App\Account\Teacher;
+use Symfony\Component\HttpKernel\Attribute\MapRequestPayload;
+use Symfony\Component\Routing\Attribute\Route;
+use Symfony\Component\Routing\Requirement\Requirement;
+use Symfony\Component\Security\Http\Attribute\CurrentUser;
+
+#[Route('/api/staff/rounds/{id}', requirements: ['id' => Requirement::UUID])]
+final readonly class MaterialController
+{
+    public function __construct(private Materials $materials, private Access $access)
+    {
+    }
+
+    #[Route('/original', methods: ['PUT'])]
+    public function saveOriginal(#[CurrentUser] Teacher $teacher, string $id, #[MapRequestPayload] SaveOriginal $request): OriginalView
+    {
+        return $this->materials->saveOriginal($this->access->round($teacher, $id), $request);
+    }
+
+    #[Route('/copies', methods: ['POST'])]
+    public function makeCopies(#[CurrentUser] Teacher $teacher, string $id): CopiesMade
+    {
+        return $this->materials->makeCopies($this->access->round($teacher, $id));
+    }
+
+    /**
+     * @return list<CopyView>
+     */
+    #[Route('/copies', methods: ['GET'])]
+    public function copies(#[CurrentUser] Teacher $teacher, string $id): array
+    {
+        return $this->materials->copies($this->access->round($teacher, $id)->id);
+    }
+}

@@ -1,0 +1,25 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FreshHuddle\App\Materials;
+
+use Symfony\Component\Validator\Constraints as Assert;
+
+final readonly class SaveSlot
+{
+    /**
+     * @param string $save a fresh UUID for each save; the same again when the same save is sent again
+     * @param string $base the text the writing began from: what the page last knew to be saved
+     * @param string $text what is to be saved
+     */
+    public function __construct(
+        #[Assert\Uuid]
+        public string $save,
+        #[Assert\Length(max: 60_000, maxMessage: 'This is more than an answer holds.')]
+        public string $base,
+        #[Assert\Length(max: 20_000, maxMessage: 'An answer holds 20,000 signs.')]
+        public string $text,
+    ) {
+    }
+}

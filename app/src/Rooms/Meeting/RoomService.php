@@ -1,0 +1,59 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FreshHuddle\App\Rooms\Meeting;
+
+/**
+ * A service in which people meet. Every call may be made twice with the same effect as once.
+ */
+interface RoomService
+{
+    /**
+     * @param string $key the same key gives the same room
+     *
+     * @return string what the service calls the room
+     *
+     * @throws MeetingServiceFailed
+     */
+    public function make(string $key, string $name): string;
+
+    /**
+     * Says who may enter a room, and nobody else.
+     *
+     * @param array<string, string> $people our id of a person => the name to show
+     *
+     * @return array<string, string> our id => that person's own link into the room
+     *
+     * @throws MeetingServiceFailed
+     */
+    public function setMembers(string $room, array $people): array;
+
+    /**
+     * Moves people who are in any of the service's rooms; those who are in none stay where they are.
+     *
+     * @param array<string, string> $moves our id of a person => the room
+     *
+     * @throws MeetingServiceFailed
+     */
+    public function move(array $moves): void;
+
+    /**
+     * Shows a message in rooms.
+     *
+     * @param list<string> $rooms
+     *
+     * @throws MeetingServiceFailed
+     */
+    public function say(array $rooms, string $text): void;
+
+    /**
+     * @param list<string> $rooms
+     *
+     * @return array<string, array{room: string, since: int}> our id of a person => where they are, and since when
+     *                                                        (milliseconds since 1970)
+     *
+     * @throws MeetingServiceFailed
+     */
+    public function whoIsThere(array $rooms): array;
+}

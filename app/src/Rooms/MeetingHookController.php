@@ -1,0 +1,43 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FreshHuddle\App\Rooms;
+
+use FreshHuddle\App\Http\Problem;
+use FreshHuddle\App\Live\LessonClock;
+use FreshHuddle\App\Live\Presence;
+use Symfony\Component\HttpFoundation\Request;
+use Symfony\Component\Routing\Attribute\Route;
+
+/**
+ * Where the meeting service tells us who came into a room and who left. Believed only when signed, and when fresh.
+ */
+final readonly class MeetingHookController
+{
+    private const OLDEST = 300_000;
+
+    public function __construct(private Presence $presence, private LessonClock $clock, #[\SensitiveParameter] private string $secret)
+    {
+    }
+
+    #[Route('/hooks/meeting', methods: ['POST'])]
+    public function __invoke(Request $request): void
+    {
+        $body = $request->getContent();
+        $signature = $request->headers->get('X-Huddle-Signature', '');
+        if (!hash_equals(hash_hmac('sha256', $body, $this->secret), $signature)) {
+            throw new Problem(403, 'The signature does not fit.');
+        }
+        $said = json_decode($body, true);
+        if (!\is_array($said) || !\is_string($said['person'] ?? null) || !\is_int($said['at'] ?? null)
+            || !(null === ($said['room'] ?? null) || \is_string($said['room']))
+            || 1 !== preg_match('/^[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}$/', $said['person'])) {
+            throw new Problem(422, 'This cannot be read.');
+        }
+        if (abs($this->clock->ms() - $said['at']) > self::OLDEST) {
+            throw new Problem(422, 'This is too old, or from the future.');
+        }
+        $this->presence->seenByService($said['person'], $said['room'] ?? null, $said['at']);
+    }
+}

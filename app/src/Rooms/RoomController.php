@@ -1,0 +1,38 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FreshHuddle\App\Rooms;
+
+use FreshHuddle\App\Account\Access;
+use FreshHuddle\App\Account\Teacher;
+use FreshHuddle\App\Grouping\FloorStore;
+use Symfony\Component\Routing\Attribute\Route;
+use Symfony\Component\Routing\Requirement\Requirement;
+use Symfony\Component\Security\Http\Attribute\CurrentUser;
+
+#[Route('/api/staff', requirements: ['id' => Requirement::UUID])]
+final readonly class RoomController
+{
+    public function __construct(private Rooms $rooms, private Access $access, private FloorStore $floors)
+    {
+    }
+
+    /**
+     * @return list<RoomView>
+     */
+    #[Route('/rounds/{id}/rooms', methods: ['POST'])]
+    public function make(#[CurrentUser] Teacher $teacher, string $id): array
+    {
+        $round = $this->access->round($teacher, $id);
+        $this->rooms->make($round);
+
+        return $this->rooms->ofRound($round->grouping->id, $round->lesson->class->id, $this->floors->now($round->grouping->id));
+    }
+
+    #[Route('/rooms/{id}/retry', methods: ['POST'])]
+    public function retry(#[CurrentUser] Teacher $teacher, string $id): void
+    {
+        $this->rooms->retry($this->access->room($teacher, $id));
+    }
+}

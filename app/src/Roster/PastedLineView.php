@@ -1,0 +1,25 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FreshHuddle\App\Roster;
+
+use FreshHuddle\Core\Roster\PastedLine;
+use FreshHuddle\Core\Roster\PastedLineFate;
+
+final readonly class PastedLineView
+{
+    public function __construct(
+        public int $line,
+        public string $text,
+        public PastedLineFate $fate,
+        public string $name,
+        public string $message,
+    ) {
+    }
+
+    public static function of(PastedLine $line): self
+    {
+        return new self($line->line, $line->text, $line->fate, $line->name, $line->message);
+    }
+}

@@ -1,0 +1,195 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FreshHuddle\App\Roster;
+
+use Doctrine\DBAL\Connection;
+use Doctrine\DBAL\LockMode;
+use Doctrine\ORM\EntityManagerInterface;
+use FreshHuddle\App\Account\Teacher;
+use FreshHuddle\App\Http\Problem;
+use FreshHuddle\App\Live\LiveChange;
+use FreshHuddle\App\Stream\Channel;
+use FreshHuddle\App\Stream\Stream;
+use FreshHuddle\Core\Roster\Exception\TooManyStudents;
+use FreshHuddle\Core\Roster\Exception\UnusableName;
+use FreshHuddle\Core\Roster\PastedList;
+use FreshHuddle\Core\Roster\StudentName;
+use Psr\Clock\ClockInterface;
+use Symfony\Component\Uid\Uuid;
+
+/**
+ * The class list.
+ */
+final readonly class Roster
+{
+    public function __construct(
+        private EntityManagerInterface $em,
+        private Connection $db,
+        private ClockInterface $clock,
+        private ClassCodes $codes,
+        private LiveChange $liveChange,
+        private Stream $stream,
+    ) {
+    }
+
+    /**
+     * @return list<SchoolClass> newest first
+     */
+    public function classes(Teacher $teacher): array
+    {
+        return array_values($this->em->getRepository(SchoolClass::class)->findBy(['teacher' => $teacher], ['id' => 'DESC']));
+    }
+
+    /**
+     * @return list<Student> as on the list, without removed ones
+     */
+    public function students(SchoolClass $class): array
+    {
+        return array_values($this->em->getRepository(Student::class)->findBy(['class' => $class, 'removedAt' => null], ['position' => 'ASC', 'id' => 'ASC']));
+    }
+
+    /**
+     * @throws Problem 422 if there is no name or the list cannot be read
+     */
+    public function create(Teacher $teacher, string $name, string $pasted): SchoolClass
+    {
+        $class = new SchoolClass(Uuid::v7()->toRfc4122(), $teacher, $this->className($name), $this->codes->fresh(), $this->clock->now());
+        $list = $this->read($pasted, []);
+        $this->em->persist($class);
+        $this->append($class, $list, 0);
+        $this->em->flush();
+
+        return $class;
+    }
+
+    public function rename(SchoolClass $class, string $name): void
+    {
+        $class->name = $this->className($name);
+        $this->em->flush();
+    }
+
+    /**
+     * What a pasted list would do, without doing it.
+     *
+     * @throws Problem 422
+     */
+    public function preview(?SchoolClass $class, string $pasted): PastedList
+    {
+        return $this->read($pasted, null === $class ? [] : $this->names($class));
+    }
+
+    /**
+     * Adds the names that are not in the class yet.
+     *
+     * @throws Problem 422 if that would be too many; then nothing is added
+     */
+    public function add(SchoolClass $class, string $pasted): PastedList
+    {
+        $list = $this->em->wrapInTransaction(function () use ($class, $pasted): PastedList {
+            $this->em->lock($class, LockMode::PESSIMISTIC_WRITE);
+            $list = $this->read($pasted, $this->names($class));
+            $last = $this->db->fetchOne('SELECT COALESCE(MAX(position), 0) FROM student WHERE class_id = ?', [$class->id]);
+            $this->append($class, $list, is_numeric($last) ? (int) $last : 0);
+
+            return $list;
+        });
+        $this->liveChange->ofClass($class->id);
+
+        return $list;
+    }
+
+    /**
+     * @throws Problem 422 if the name cannot be used or another student has it
+     */
+    public function editStudent(Student $student, ?string $name, ?bool $absent): void
+    {
+        if (null !== $name) {
+            try {
+                $wanted = StudentName::of($name);
+            } catch (UnusableName $e) {
+                throw new Problem(422, $e->getMessage(), 'name');
+            }
+            foreach ($this->students($student->class) as $other) {
+                if ($other->id !== $student->id && StudentName::of($other->name)->folded() === $wanted->folded()) {
+                    throw new Problem(422, \sprintf('“%s” is in the class already. Write the two apart.', $other->name), 'name');
+                }
+            }
+            $student->name = $wanted->value;
+        }
+        if (null !== $absent) {
+            $student->absent = $absent;
+        }
+        $this->em->flush();
+        $this->liveChange->ofClass($student->class->id);
+    }
+
+    public function remove(Student $student): void
+    {
+        $student->removedAt ??= $this->clock->now();
+        $this->em->flush();
+        $this->free($student);
+    }
+
+    /**
+     * @throws Problem 422 if the class has become too full, or the name is taken by now
+     */
+    public function restore(Student $student): void
+    {
+        if (null === $student->removedAt) {
+            return;
+        }
+        $list = $this->read($student->name, $this->names($student->class));
+        if ([] === $list->names()) {
+            throw new Problem(422, \sprintf('“%s” is in the class again already.', $student->name));
+        }
+        $student->removedAt = null;
+        $this->em->flush();
+        $this->liveChange->ofClass($student->class->id);
+    }
+
+    /**
+     * Lets a name be claimed anew: the device that had it is signed out.
+     */
+    public function free(Student $student): void
+    {
+        $this->db->executeStatement('DELETE FROM student_device WHERE student_id = ?', [$student->id]);
+        $this->stream->publish([Channel::student($student->id)], ['kind' => 'refresh']);
+        $this->liveChange->ofClass($student->class->id);
+    }
+
+    /**
+     * @return list<string>
+     */
+    private function names(SchoolClass $class): array
+    {
+        return array_map(static fn (Student $student): string => $student->name, $this->students($class));
+    }
+
+    /**
+     * @param list<string> $known
+     */
+    private function read(string $pasted, array $known): PastedList
+    {
+        try {
+            return PastedList::read($pasted, $known);
+        } catch (TooManyStudents|UnusableName $e) {
+            throw new Problem(422, $e->getMessage(), 'names');
+        }
+    }
+
+    private function append(SchoolClass $class, PastedList $list, int $position): void
+    {
+        foreach ($list->names() as $name) {
+            $this->em->persist(new Student(Uuid::v7()->toRfc4122(), $class, $name, ++$position));
+        }
+    }
+
+    private function className(string $name): string
+    {
+        $name = trim((string) preg_replace('/\s+/u', ' ', $name));
+
+        return '' === $name || mb_strlen($name) > 80 ? throw new Problem(422, 'A class needs a name of 1 to 80 signs.', 'name') : $name;
+    }
+}

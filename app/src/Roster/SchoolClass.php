@@ -1,0 +1,30 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FreshHuddle\App\Roster;
+
+use Doctrine\ORM\Mapping as ORM;
+use FreshHuddle\App\Account\Teacher;
+
+#[ORM\Entity]
+class SchoolClass
+{
+    /** Where students who come with the class code are taken to. */
+    #[ORM\Column(type: 'guid', nullable: true)]
+    public ?string $currentLessonId = null;
+
+    public function __construct(
+        #[ORM\Id, ORM\Column(type: 'guid')]
+        public readonly string $id,
+        #[ORM\ManyToOne, ORM\JoinColumn(nullable: false)]
+        public readonly Teacher $teacher,
+        #[ORM\Column(length: 80)]
+        public string $name,
+        #[ORM\Column(length: 8, unique: true)]
+        public readonly string $code,
+        #[ORM\Column(type: 'datetimetz_immutable')]
+        public readonly \DateTimeImmutable $createdAt,
+    ) {
+    }
+}

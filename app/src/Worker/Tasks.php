@@ -1,0 +1,92 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FreshHuddle\App\Worker;
+
+use Doctrine\DBAL\Connection;
+use FreshHuddle\App\Database\Row;
+use FreshHuddle\App\Live\LessonClock;
+
+/**
+ * Work that is due now or later, kept in the database. Any number of workers share it: each claims what no other holds.
+ * There is at most one task of a kind for a subject; asking again moves it to the new time.
+ */
+final readonly class Tasks
+{
+    /** How long a worker may hold a task before another may take it, in milliseconds: longer than any task should last. */
+    private const CLAIM = 60_000;
+
+    public function __construct(private Connection $db, private LessonClock $clock)
+    {
+    }
+
+    /**
+     * @param int|null             $dueAt milliseconds since 1970; null: now
+     * @param array<string, mixed> $data
+     */
+    public function ask(string $kind, string $subject, ?int $dueAt = null, array $data = []): void
+    {
+        $this->db->executeStatement(
+            'INSERT INTO due_task (kind, subject, data, due_at) VALUES (?, ?, ?, ?)
+             ON CONFLICT (kind, subject) DO UPDATE SET data = EXCLUDED.data, due_at = EXCLUDED.due_at, attempts = 0, failure = NULL, claimed_until = NULL',
+            [$kind, $subject, json_encode($data, \JSON_THROW_ON_ERROR), $dueAt ?? $this->clock->ms()],
+        );
+    }
+
+    /**
+     * As `ask`, but leaves a task alone that is there already.
+     */
+    public function ensure(string $kind, string $subject, ?int $dueAt = null): void
+    {
+        $this->db->executeStatement(
+            "INSERT INTO due_task (kind, subject, data, due_at) VALUES (?, ?, '{}', ?) ON CONFLICT (kind, subject) DO NOTHING",
+            [$kind, $subject, $dueAt ?? $this->clock->ms()],
+        );
+    }
+
+    public function cancel(string $kind, string $subject): void
+    {
+        $this->db->executeStatement('DELETE FROM due_task WHERE kind = ? AND subject = ?', [$kind, $subject]);
+    }
+
+    public function claim(): ?Task
+    {
+        $now = $this->clock->ms();
+        $row = $this->db->fetchAssociative(
+            'UPDATE due_task SET claimed_until = :until, attempts = attempts + 1 WHERE id = (
+                SELECT id FROM due_task WHERE due_at <= :now AND (claimed_until IS NULL OR claimed_until < :now)
+                ORDER BY due_at, id LIMIT 1 FOR UPDATE SKIP LOCKED
+             ) RETURNING id, kind, subject, data, attempts, claimed_until',
+            ['until' => $now + self::CLAIM, 'now' => $now],
+        );
+        if (false === $row) {
+            return null;
+        }
+        $row = new Row($row);
+
+        return new Task($row->int('id'), $row->text('kind'), $row->text('subject'), $row->json('data'), $row->int('attempts'), $row->int('claimed_until'));
+    }
+
+    /**
+     * Done; unless it was asked for again meanwhile.
+     */
+    public function done(Task $task): void
+    {
+        $this->db->executeStatement('DELETE FROM due_task WHERE id = ? AND claimed_until = ?', [$task->id, $task->claimedUntil]);
+    }
+
+    /**
+     * Puts a claimed task off.
+     *
+     * @param int    $dueAt   milliseconds since 1970
+     * @param string $failure why it has to be done again; '' for a task that comes round by itself
+     */
+    public function again(Task $task, int $dueAt, string $failure = ''): void
+    {
+        $this->db->executeStatement(
+            'UPDATE due_task SET due_at = ?, claimed_until = NULL, failure = ?, attempts = CASE WHEN ? THEN 0 ELSE attempts END WHERE id = ? AND claimed_until = ?',
+            [$dueAt, '' === $failure ? null : mb_substr($failure, 0, 200), '' === $failure ? 't' : 'f', $task->id, $task->claimedUntil],
+        );
+    }
+}

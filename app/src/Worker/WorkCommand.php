@@ -1,0 +1,98 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FreshHuddle\App\Worker;
+
+use Doctrine\DBAL\Connection;
+use Doctrine\ORM\EntityManagerInterface;
+use FreshHuddle\App\Live\LessonClock;
+use Psr\Log\LoggerInterface;
+use Symfony\Component\Console\Attribute\AsCommand;
+use Symfony\Component\Console\Command\Command;
+use Symfony\Component\Console\Input\InputInterface;
+use Symfony\Component\Console\Input\InputOption;
+use Symfony\Component\Console\Output\OutputInterface;
+use Symfony\Component\DependencyInjection\Attribute\AutowireIterator;
+
+#[AsCommand('huddle:work', 'Does the work that is due: rooms, moves, whereabouts, time limits. Run as many as you like.')]
+final class WorkCommand extends Command
+{
+    private const PAUSE = 150_000;
+
+    /** @var array<string, TaskHandler> */
+    private array $handlers = [];
+
+    private bool $stop = false;
+
+    /**
+     * @param iterable<TaskHandler> $handlers
+     */
+    public function __construct(
+        #[AutowireIterator(TaskHandler::class)]
+        iterable $handlers,
+        private readonly Tasks $tasks,
+        private readonly Connection $db,
+        private readonly EntityManagerInterface $em,
+        private readonly LessonClock $clock,
+        private readonly LoggerInterface $logger,
+    ) {
+        parent::__construct();
+        foreach ($handlers as $handler) {
+            foreach ($handler::kinds() as $kind) {
+                $this->handlers[$kind] = $handler;
+            }
+        }
+    }
+
+    protected function configure(): void
+    {
+        $this->addOption('minutes', null, InputOption::VALUE_REQUIRED, 'End by itself after so long; the supervisor starts a fresh one.', '60');
+    }
+
+    protected function execute(InputInterface $input, OutputInterface $output): int
+    {
+        $minutes = $input->getOption('minutes');
+        $until = $this->clock->ms() + 60_000 * (is_numeric($minutes) ? (int) $minutes : 60);
+        pcntl_async_signals(true);
+        foreach ([\SIGTERM, \SIGINT] as $signal) {
+            pcntl_signal($signal, function (): void {
+                $this->stop = true;
+            });
+        }
+        while (!$this->stop && $this->clock->ms() < $until) {
+            try {
+                if (!$this->workOnce()) {
+                    usleep(self::PAUSE);
+                }
+            } catch (\Throwable $e) {
+                // Most often the database being restarted. What was claimed comes free again by itself.
+                $this->logger->warning('The worker waits a moment: {message}', ['message' => $e->getMessage()]);
+                $this->db->close();
+                usleep(500_000);
+            }
+        }
+
+        return self::SUCCESS;
+    }
+
+    /**
+     * @return bool whether there was anything to do
+     */
+    public function workOnce(): bool
+    {
+        $task = $this->tasks->claim();
+        if (null === $task) {
+            return false;
+        }
+        $this->em->clear();
+        try {
+            $again = isset($this->handlers[$task->kind]) ? $this->handlers[$task->kind]->handle($task) : null;
+            null === $again ? $this->tasks->done($task) : $this->tasks->again($task, $again);
+        } catch (TryAgain $e) {
+            $this->tasks->again($task, $this->clock->ms() + $e->inMilliseconds, $e->getMessage());
+        }
+
+        return true;
+    }
+}

@@ -1,0 +1,26 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FreshHuddle\Core\Live;
+
+/**
+ * What a student's whereabouts are known by.
+ */
+enum Because: string
+{
+    /** The meeting service saw them come in. */
+    case Service = 'service';
+    /** They followed the room link a moment ago. */
+    case Link = 'link';
+    /** Their page is open, but they are in no room. */
+    case Page = 'page';
+    /** No sign for a while. */
+    case Silent = 'silent';
+    /** They have not arrived today. */
+    case Never = 'never';
+    /** The teacher marked them absent. */
+    case Absent = 'absent';
+    /** They have no seat, so there is no room to be in. */
+    case NoSeat = 'noSeat';
+}

@@ -1,0 +1,39 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FreshHuddle\Core\Live\Command;
+
+use FreshHuddle\Core\Live\Command;
+use FreshHuddle\Core\Live\Event;
+use FreshHuddle\Core\Live\EventKind;
+use FreshHuddle\Core\Live\Exception\CommandRefused;
+use FreshHuddle\Core\Live\Phase;
+use FreshHuddle\Core\Live\RoundState;
+
+/**
+ * Everybody back to the main session when the countdown is over.
+ */
+final readonly class CallBack implements Command
+{
+    /**
+     * @param int $seconds 0 to 120
+     *
+     * @throws CommandRefused
+     */
+    public function __construct(public int $seconds)
+    {
+        if ($seconds < 0 || $seconds > 120) {
+            throw CommandRefused::outOfRange('Seconds to come back', 0, 120);
+        }
+    }
+
+    public function decide(RoundState $state, int $now): array
+    {
+        return match ($state->phase($now)) {
+            Phase::Planned => throw CommandRefused::nobodyIsOut(),
+            Phase::Looking, Phase::Out => [new Event(EventKind::CalledBack, $now, ['backAt' => $now + 1_000 * $this->seconds])],
+            Phase::ComingBack, Phase::Back => [],
+        };
+    }
+}

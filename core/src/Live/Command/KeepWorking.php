@@ -1,0 +1,28 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FreshHuddle\Core\Live\Command;
+
+use FreshHuddle\Core\Live\Command;
+use FreshHuddle\Core\Live\Event;
+use FreshHuddle\Core\Live\EventKind;
+use FreshHuddle\Core\Live\Exception\CommandRefused;
+use FreshHuddle\Core\Live\Phase;
+use FreshHuddle\Core\Live\RoundState;
+
+/**
+ * Calls a call back off while it runs down. Where the end has passed, there is a minute more; the teacher ends it.
+ */
+final readonly class KeepWorking implements Command
+{
+    public function decide(RoundState $state, int $now): array
+    {
+        return match ($state->phase($now)) {
+            Phase::Planned => throw CommandRefused::nobodyIsOut(),
+            Phase::Looking, Phase::Out => [],
+            Phase::ComingBack => [new Event(EventKind::KeptWorking, $now, ['endsAt' => max($state->endsAt ?? 0, $now + 60_000)])],
+            Phase::Back => throw CommandRefused::tooLate(),
+        };
+    }
+}

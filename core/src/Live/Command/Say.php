@@ -1,0 +1,42 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FreshHuddle\Core\Live\Command;
+
+use FreshHuddle\Core\Live\Command;
+use FreshHuddle\Core\Live\Event;
+use FreshHuddle\Core\Live\EventKind;
+use FreshHuddle\Core\Live\Exception\CommandRefused;
+use FreshHuddle\Core\Live\RoundState;
+
+/**
+ * A notice to all.
+ */
+final readonly class Say implements Command
+{
+    public const MAX_LENGTH = 280;
+
+    public string $text;
+
+    /**
+     * @param string $text 1 to 280 signs
+     *
+     * @throws CommandRefused
+     */
+    public function __construct(string $text)
+    {
+        $this->text = trim((string) preg_replace('/\s+/u', ' ', $text));
+        if ('' === $this->text) {
+            throw CommandRefused::emptyNotice();
+        }
+        if (mb_strlen($this->text) > self::MAX_LENGTH) {
+            throw CommandRefused::longNotice(self::MAX_LENGTH);
+        }
+    }
+
+    public function decide(RoundState $state, int $now): array
+    {
+        return [new Event(EventKind::NoticeSaid, $now, ['text' => $this->text])];
+    }
+}

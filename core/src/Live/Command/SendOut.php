@@ -1,0 +1,53 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FreshHuddle\Core\Live\Command;
+
+use FreshHuddle\Core\Live\Command;
+use FreshHuddle\Core\Live\Event;
+use FreshHuddle\Core\Live\EventKind;
+use FreshHuddle\Core\Live\Exception\CommandRefused;
+use FreshHuddle\Core\Live\Phase;
+use FreshHuddle\Core\Live\RoundState;
+
+/**
+ * Everybody to their groups, after a look at who is with whom.
+ */
+final readonly class SendOut implements Command
+{
+    /**
+     * @param int      $lookSeconds 0 to 120
+     * @param int      $minutes     1 to 600, counted from when the look is over
+     * @param int|null $autoSeconds 0 to 120: the call back at the end, by itself; null: the teacher calls
+     *
+     * @throws CommandRefused
+     */
+    public function __construct(public int $lookSeconds, public int $minutes, public ?int $autoSeconds = null)
+    {
+        if ($lookSeconds < 0 || $lookSeconds > 120) {
+            throw CommandRefused::outOfRange('Seconds to look', 0, 120);
+        }
+        if ($minutes < 1 || $minutes > 600) {
+            throw CommandRefused::outOfRange('Minutes', 1, 600);
+        }
+        if (null !== $autoSeconds && ($autoSeconds < 0 || $autoSeconds > 120)) {
+            throw CommandRefused::outOfRange('Seconds to come back', 0, 120);
+        }
+    }
+
+    public function decide(RoundState $state, int $now): array
+    {
+        $phase = $state->phase($now);
+        if (Phase::Planned !== $phase && Phase::Back !== $phase) {
+            return [];
+        }
+        $outAt = $now + 1_000 * $this->lookSeconds;
+
+        return [new Event(EventKind::SentOut, $now, [
+            'outAt' => $outAt,
+            'endsAt' => $outAt + 60_000 * $this->minutes,
+            'autoSeconds' => $this->autoSeconds,
+        ])];
+    }
+}

@@ -1,0 +1,17 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FreshHuddle\Core\Live;
+
+enum EventKind: string
+{
+    case SentOut = 'sentOut';
+    case TakenBack = 'takenBack';
+    case EndChanged = 'endChanged';
+    case CalledBack = 'calledBack';
+    case KeptWorking = 'keptWorking';
+    case NoticeSaid = 'noticeSaid';
+    case SeatsChanged = 'seatsChanged';
+    case WhereaboutsChanged = 'whereaboutsChanged';
+}

@@ -1,0 +1,68 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FreshHuddle\Core\Live;
+
+/**
+ * Where a student is, seen against where they should be.
+ */
+final readonly class Whereabouts
+{
+    /** Without any sign for so long a student counts as lost. Milliseconds. */
+    public const LOST_AFTER = 45_000;
+    /** So long everybody is on the way after a change. Milliseconds. */
+    public const TIME_TO_MOVE = 30_000;
+
+    private function __construct(public Place $place, public Because $because, public ?string $at = null)
+    {
+    }
+
+    public static function excused(): self
+    {
+        return new self(Place::Excused, Because::Absent);
+    }
+
+    /**
+     * @param string|null $expected `main` or a group's id; null for a student without a seat while groups are out
+     * @param int         $since    from when they are expected there, milliseconds since 1970
+     * @param int         $now      milliseconds since 1970
+     */
+    public static function of(Evidence $evidence, ?string $expected, int $since, int $now): self
+    {
+        $lastSign = $evidence->lastSign();
+        if (null === $lastSign) {
+            return new self(Place::Lost, Because::Never);
+        }
+        // The meeting service sees rooms, so its word stands while the student is in one; it says so when they go.
+        if (null !== $evidence->servicePlace) {
+            return self::seenIn($evidence->servicePlace, $expected, $since, $now);
+        }
+        if ($now - $lastSign >= self::LOST_AFTER) {
+            return new self(Place::Lost, Because::Silent);
+        }
+        if (null === $expected) {
+            return new self(Place::LeftBehind, Because::NoSeat);
+        }
+        if ($evidence->linkPlace === $expected && $now - ($evidence->linkAt ?? 0) < self::TIME_TO_MOVE) {
+            return new self(Place::OnTheWay, Because::Link);
+        }
+
+        return new self($now - $since < self::TIME_TO_MOVE ? Place::OnTheWay : Place::LeftBehind, Because::Page);
+    }
+
+    private static function seenIn(string $seen, ?string $expected, int $since, int $now): self
+    {
+        if ($seen === $expected) {
+            return new self(Place::InPlace, Because::Service, $seen);
+        }
+        if (null !== $expected && $now - $since < self::TIME_TO_MOVE) {
+            return new self(Place::OnTheWay, Because::Service, $seen);
+        }
+        if (Evidence::MAIN === $seen) {
+            return new self(Place::LeftBehind, null === $expected ? Because::NoSeat : Because::Service, $seen);
+        }
+
+        return new self(Place::Elsewhere, Because::Service, $seen);
+    }
+}

@@ -1,0 +1,135 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FreshHuddle\Core\Materials\Merge;
+
+/**
+ * Brings together what two people made of the same text (Khanna, Kunal and Pierce, “A formal investigation of diff3”,
+ * 2007), word by word. Where both changed the same place both versions stay, theirs first: nothing typed is lost.
+ */
+final readonly class ThreeWay
+{
+    public function __construct(private Difference $difference = new Difference())
+    {
+    }
+
+    /**
+     * @param string $base   what both started from
+     * @param string $theirs what is saved now
+     * @param string $mine   what has just come in
+     *
+     * Complexity: O((n + m)·d) time for texts of n and m words that differ in d.
+     */
+    public function merge(string $base, string $theirs, string $mine): string
+    {
+        if ($theirs === $mine || $mine === $base) {
+            return $theirs;
+        }
+        if ($theirs === $base) {
+            return $mine;
+        }
+        $words = self::words($base);
+        $left = $this->difference->changes($words, self::words($theirs));
+        $right = $this->difference->changes($words, self::words($mine));
+
+        $merged = [];
+        $at = 0;
+        while ([] !== $left || [] !== $right) {
+            [$from, $to, $leftRun, $rightRun] = self::nextRegion($left, $right);
+            array_push($merged, ...\array_slice($words, $at, $from - $at));
+            array_push($merged, ...self::resolve(
+                self::rewritten($words, $from, $to, $leftRun),
+                self::rewritten($words, $from, $to, $rightRun),
+                [] === $leftRun,
+                [] === $rightRun,
+            ));
+            $at = $to;
+        }
+
+        return implode('', [...$merged, ...\array_slice($words, $at)]);
+    }
+
+    /**
+     * Takes the next changes off both lists that touch each other.
+     *
+     * @param list<Change> $left
+     * @param list<Change> $right
+     *
+     * @return array{int, int, list<Change>, list<Change>} the region of the base, and each side's changes in it
+     */
+    private static function nextRegion(array &$left, array &$right): array
+    {
+        $from = min($left[0]->from ?? \PHP_INT_MAX, $right[0]->from ?? \PHP_INT_MAX);
+        $to = $from;
+        $runs = [[], []];
+        do {
+            $grown = false;
+            foreach ([&$left, &$right] as $side => &$changes) {
+                while (isset($changes[0]) && ($changes[0]->from < $to || $changes[0]->from === $from)) {
+                    $change = array_shift($changes);
+                    $to = max($to, $change->to);
+                    $runs[$side][] = $change;
+                    $grown = true;
+                }
+            }
+            unset($changes);
+        } while ($grown);
+
+        return [$from, $to, $runs[0], $runs[1]];
+    }
+
+    /**
+     * @param list<string> $words
+     * @param list<Change> $run
+     *
+     * @return list<string> the region as one side has it
+     */
+    private static function rewritten(array $words, int $from, int $to, array $run): array
+    {
+        $out = [];
+        foreach ($run as $change) {
+            array_push($out, ...\array_slice($words, $from, $change->from - $from), ...$change->words);
+            $from = $change->to;
+        }
+        array_push($out, ...\array_slice($words, $from, $to - $from));
+
+        return $out;
+    }
+
+    /**
+     * @param list<string> $theirs
+     * @param list<string> $mine
+     *
+     * @return list<string>
+     */
+    private static function resolve(array $theirs, array $mine, bool $onlyMine, bool $onlyTheirs): array
+    {
+        if ($onlyMine || $theirs === $mine) {
+            return $mine;
+        }
+        if ($onlyTheirs) {
+            return $theirs;
+        }
+        // One side may have gone on from where the other is: then the longer holds both.
+        if (\array_slice($theirs, 0, \count($mine)) === $mine) {
+            return $theirs;
+        }
+        if (\array_slice($mine, 0, \count($theirs)) === $theirs) {
+            return $mine;
+        }
+        $a = implode('', $theirs);
+        $b = implode('', $mine);
+        $apart = 1 === preg_match('/\s$/u', $a) || 1 === preg_match('/^\s/u', $b) ? [] : [' '];
+
+        return [...$theirs, ...$apart, ...$mine];
+    }
+
+    /**
+     * @return list<string> words, and the white space between them; joined they are the text again
+     */
+    private static function words(string $text): array
+    {
+        return preg_split('/(\s+)/u', $text, -1, \PREG_SPLIT_DELIM_CAPTURE | \PREG_SPLIT_NO_EMPTY) ?: [];
+    }
+}

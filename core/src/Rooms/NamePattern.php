@@ -1,0 +1,46 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FreshHuddle\Core\Rooms;
+
+use FreshHuddle\Core\Rooms\Exception\UnknownPlaceholder;
+
+/**
+ * The pattern room names follow: text with `{class}`, `{lesson}`, `{group}`, `{n}` and `{teacher}` in it.
+ */
+final readonly class NamePattern
+{
+    public const PLACEHOLDERS = ['class', 'lesson', 'group', 'n', 'teacher'];
+    private const MAX_NAME = 120;
+
+    /**
+     * @throws UnknownPlaceholder if something else stands in braces
+     */
+    public function __construct(public string $pattern)
+    {
+        preg_match_all('/\{([^{}]*)\}/u', $pattern, $found);
+        foreach ($found[1] as $placeholder) {
+            if (!\in_array($placeholder, self::PLACEHOLDERS, true)) {
+                throw UnknownPlaceholder::named($placeholder);
+            }
+        }
+    }
+
+    /**
+     * @param array<string, string|int> $values a value a placeholder; one that is missing becomes nothing
+     *
+     * @return string at most 120 signs
+     */
+    public function name(array $values): string
+    {
+        $name = (string) preg_replace_callback(
+            '/\{([^{}]*)\}/u',
+            static fn (array $m): string => (string) ($values[$m[1]] ?? ''),
+            $this->pattern,
+        );
+        $name = trim((string) preg_replace('/\s+/u', ' ', $name));
+
+        return mb_strlen($name) > self::MAX_NAME ? rtrim(mb_substr($name, 0, self::MAX_NAME - 1)).'…' : $name;
+    }
+}

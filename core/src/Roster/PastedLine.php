@@ -1,0 +1,27 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FreshHuddle\Core\Roster;
+
+/**
+ * What became of one line of a pasted list.
+ */
+final readonly class PastedLine
+{
+    /**
+     * @param int            $line    counted from 1, blank lines included
+     * @param string         $text    the line as it was pasted, shortened to 200 signs
+     * @param PastedLineFate $fate    taken, or why not
+     * @param string         $name    the name read from it; '' where none could be
+     * @param string         $message a sentence for the teacher; '' for a line that was simply taken
+     */
+    public function __construct(
+        public int $line,
+        public string $text,
+        public PastedLineFate $fate,
+        public string $name,
+        public string $message = '',
+    ) {
+    }
+}

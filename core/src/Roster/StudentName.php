@@ -1,0 +1,66 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FreshHuddle\Core\Roster;
+
+use FreshHuddle\Core\Roster\Exception\UnusableName;
+
+/**
+ * The name a student stands under on the class list: as the teacher wrote it, without stray spaces and control signs.
+ */
+final readonly class StudentName implements \Stringable
+{
+    public const MAX_LENGTH = 120;
+
+    private function __construct(public string $value)
+    {
+    }
+
+    /**
+     * @throws UnusableName if nothing readable is left, if it is longer than 120 signs, or if it is not UTF-8
+     */
+    public static function of(string $raw): self
+    {
+        $value = self::tidy($raw);
+        if ('' === $value) {
+            throw UnusableName::empty();
+        }
+        if (mb_strlen($value) > self::MAX_LENGTH) {
+            throw UnusableName::tooLong($value, self::MAX_LENGTH);
+        }
+
+        return new self($value);
+    }
+
+    /**
+     * The form two names are compared in: case, compatibility forms and runs of space do not count; accents do.
+     */
+    public function folded(): string
+    {
+        return mb_convert_case(\Normalizer::normalize($this->value, \Normalizer::FORM_KC) ?: $this->value, \MB_CASE_FOLD);
+    }
+
+    public function __toString(): string
+    {
+        return $this->value;
+    }
+
+    /**
+     * Without control signs, direction overrides and byte order marks; inner runs of space become one space.
+     * Zero-width joiners stay: some scripts need them.
+     *
+     * @throws UnusableName if it is not UTF-8
+     */
+    private static function tidy(string $raw): string
+    {
+        if (!mb_check_encoding($raw, 'UTF-8')) {
+            throw UnusableName::notText();
+        }
+        $value = \Normalizer::normalize($raw, \Normalizer::FORM_C) ?: $raw;
+        $value = (string) preg_replace('/[\x{FEFF}\x{200B}\x{2060}\x{202A}-\x{202E}\x{2066}-\x{2069}]|(?![\t\n\r])\p{Cc}/u', '', $value);
+        $value = (string) preg_replace('/[\s\p{Z}]+/u', ' ', $value);
+
+        return trim($value, " \u{200C}\u{200D}");
+    }
+}

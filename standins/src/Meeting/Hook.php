@@ -1,0 +1,30 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FreshHuddle\Standin\Meeting;
+
+use Symfony\Contracts\HttpClient\Exception\ExceptionInterface;
+use Symfony\Contracts\HttpClient\HttpClientInterface;
+
+/**
+ * Tells the application, signed, that somebody came or went. When it does not get through, the application asks.
+ */
+final readonly class Hook
+{
+    public function __construct(private HttpClientInterface $client, private string $hookUrl, #[\SensitiveParameter] private string $hookSecret)
+    {
+    }
+
+    public function tell(string $person, ?string $room, int $at): void
+    {
+        $body = json_encode(['person' => $person, 'room' => $room, 'at' => $at], \JSON_THROW_ON_ERROR);
+        try {
+            $this->client->request('POST', $this->hookUrl, [
+                'body' => $body,
+                'headers' => ['Content-Type' => 'application/json', 'X-Huddle-Signature' => hash_hmac('sha256', $body, $this->hookSecret)],
+            ])->getStatusCode();
+        } catch (ExceptionInterface) {
+        }
+    }
+}
