@@ -73,10 +73,8 @@ final readonly class LessonController
         } catch (CommandRefused $e) {
             throw new Problem(422, $e->getMessage());
         }
-        $this->em->refresh($lesson);
-        $this->em->refresh($lesson->class);
-        $this->em->refresh($round);
+        $this->em->clear(); // the command wrote past it
 
-        return $this->desk->view($lesson);
+        return $this->desk->view($this->access->lesson($teacher, $id));
     }
 }

@@ -13,7 +13,8 @@ use Symfony\Component\Routing\Attribute\Route;
 use Symfony\Component\Security\Http\Attribute\CurrentUser;
 
 /**
- * nginx asks here before it lets a browser listen to channels.
+ * nginx asks here before it lets a browser listen to channels. Which ones stands at the end of the address the browser asked
+ * for; nginx puts it into a header and overwrites what the browser may have put there.
  */
 final readonly class StreamDoorController
 {
@@ -48,8 +49,8 @@ final readonly class StreamDoorController
      */
     private static function channels(Request $http): array
     {
-        $asked = $http->query->get('c');
+        $asked = explode('?', $http->headers->get('X-Original-Uri', ''))[0];
 
-        return explode(',', \is_string($asked) ? $asked : '');
+        return explode(',', basename($asked));
     }
 }
