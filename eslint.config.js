@@ -1,0 +1,22 @@
+import js from '@eslint/js';
+import a11y from 'eslint-plugin-jsx-a11y';
+import hooks from 'eslint-plugin-react-hooks';
+import ts from 'typescript-eslint';
+
+export default ts.config(
+  { ignores: ['web/dist/**', 'web/src/api/generated.ts', 'e2e/results/**'] },
+  js.configs.recommended,
+  {
+    files: ['**/*.ts', '**/*.tsx'],
+    extends: [...ts.configs.strictTypeChecked, ...ts.configs.stylisticTypeChecked],
+    languageOptions: { parserOptions: { projectService: true, tsconfigRootDir: import.meta.dirname } },
+    rules: {
+      '@typescript-eslint/restrict-template-expressions': ['error', { allowNumber: true }],
+      '@typescript-eslint/no-confusing-void-expression': ['error', { ignoreArrowShorthand: true }],
+      '@typescript-eslint/consistent-type-definitions': ['error', 'interface'],
+    },
+  },
+  { files: ['**/*.tsx'], ...a11y.flatConfigs.strict },
+  { files: ['**/*.tsx', '**/*.ts'], ...hooks.configs.flat.recommended },
+  { files: ['bench/**/*.mjs', 'eslint.config.js'], languageOptions: { globals: { process: 'readonly', console: 'readonly', fetch: 'readonly', setTimeout: 'readonly', setInterval: 'readonly', clearInterval: 'readonly', performance: 'readonly', URL: 'readonly', crypto: 'readonly', Buffer: 'readonly' } } },
+);

@@ -1,0 +1,42 @@
+import createClient from 'openapi-fetch';
+import type { components, paths } from './generated';
+import { toProblem } from './problem';
+
+export type Schema = components['schemas'];
+
+const slowest = 15_000;
+
+/** Never rejects for want of a network: no answer becomes a problem with status 0. */
+async function patientFetch(request: Request): Promise<Response> {
+  try {
+    return await fetch(request, { signal: AbortSignal.timeout(slowest), cache: 'no-store' });
+  } catch {
+    return Response.json({}, { status: 599 });
+  }
+}
+
+export const api = createClient<paths>({ baseUrl: '/', fetch: patientFetch });
+
+interface Answer<T> {
+  data?: T;
+  error?: unknown;
+  response: Response;
+}
+
+/** The data of an answer, or its problem thrown. */
+export async function take<T>(asked: Promise<Answer<T>>): Promise<T> {
+  const { data, error, response } = await asked;
+  if (!response.ok) {
+    throw toProblem(response.status === 599 ? 0 : response.status, error);
+  }
+  return data as T;
+}
+
+export function freshKey(): string {
+  // randomUUID needs a secure context, and a classroom server on the local net has none.
+  const bytes = crypto.getRandomValues(new Uint8Array(16));
+  bytes[6] = ((bytes[6] ?? 0) & 0x0f) | 0x40;
+  bytes[8] = ((bytes[8] ?? 0) & 0x3f) | 0x80;
+  const hex = Array.from(bytes, (byte) => byte.toString(16).padStart(2, '0')).join('');
+  return `${hex.slice(0, 8)}-${hex.slice(8, 12)}-${hex.slice(12, 16)}-${hex.slice(16, 20)}-${hex.slice(20)}`;
+}

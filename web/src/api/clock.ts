@@ -1,0 +1,23 @@
+import { useEffect, useState } from 'react';
+
+let ahead = 0;
+
+/** Sets the page's clock by the server's. */
+export function setServerNow(serverNow: number): void {
+  ahead = serverNow - Date.now();
+}
+
+/** The server's time in milliseconds since 1970, as well as we know it. */
+export function serverNow(): number {
+  return Date.now() + ahead;
+}
+
+/** The server's time, anew so often that a clock on the page never skips a second. */
+export function useServerNow(every = 250): number {
+  const [now, setNow] = useState(serverNow);
+  useEffect(() => {
+    const timer = setInterval(() => setNow(serverNow()), every);
+    return () => clearInterval(timer);
+  }, [every]);
+  return now;
+}

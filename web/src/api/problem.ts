@@ -1,0 +1,40 @@
+import { common } from '../words/common';
+import type { components } from './generated';
+
+type ProblemBody = components['schemas']['Problem'];
+
+/** An answer of the server that says what is wrong. Status 0: there was no answer. */
+export class ApiProblem extends Error {
+  constructor(
+    readonly status: number,
+    message: string,
+    readonly errors: { field: string; message: string }[] = [],
+  ) {
+    super(message);
+  }
+
+  field(name: string): string | undefined {
+    return this.errors.find((error) => error.field === name)?.message;
+  }
+}
+
+export function isProblem(error: unknown, status?: number): error is ApiProblem {
+  return error instanceof ApiProblem && (status === undefined || error.status === status);
+}
+
+/** Worth trying again later: no answer, or the server says that it is busy. */
+export function isPassing(error: unknown): boolean {
+  return error instanceof ApiProblem && (error.status === 0 || error.status >= 502 || error.status === 429);
+}
+
+export function problemText(error: unknown): string {
+  return error instanceof ApiProblem ? error.message : common.broken;
+}
+
+export function toProblem(status: number, body: unknown): ApiProblem {
+  const problem = body as Partial<ProblemBody> | undefined;
+  if (typeof problem === 'object' && typeof problem.title === 'string') {
+    return new ApiProblem(status, problem.title, problem.errors ?? []);
+  }
+  return new ApiProblem(status, status === 0 ? common.offline : common.broken);
+}

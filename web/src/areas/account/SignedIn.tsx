@@ -1,0 +1,22 @@
+import { useQuery, useQueryClient } from '@tanstack/react-query';
+import type { ReactNode } from 'react';
+import { api, take } from '../../api/client';
+import { isProblem, problemText } from '../../api/problem';
+import { Button } from '../../ui/Button';
+import { words } from '../../words';
+import { SignIn } from './SignIn';
+
+/** Shows its children to a teacher who is signed in, and the sign-in to anybody else. */
+export function SignedIn({ children }: { children: ReactNode }) {
+  const queries = useQueryClient();
+  const me = useQuery({ queryKey: ['me'], queryFn: () => take(api.GET('/api/staff/me')), staleTime: Infinity });
+  if (me.isSuccess) return children;
+  if (me.isPending) return <p className="p-8 text-soft">{words.common.loading}</p>;
+  if (isProblem(me.error, 401)) return <SignIn onSignedIn={(teacher) => queries.setQueryData(['me'], teacher)} />;
+  return (
+    <div className="p-8">
+      <p className="mb-4">{problemText(me.error)}</p>
+      <Button onClick={() => void me.refetch()}>{words.next.retry}</Button>
+    </div>
+  );
+}

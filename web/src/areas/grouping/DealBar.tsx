@@ -1,0 +1,71 @@
+import { useState } from 'react';
+import type { Schema } from '../../api/client';
+import { Button } from '../../ui/Button';
+import { words } from '../../words';
+import type { FloorControl } from './useFloor';
+
+type Kind = 'groups' | 'size';
+const usualSize = 4;
+
+/** How to divide the class; undo and redo. */
+export function DealBar({ floor, students, control }: { floor: Schema['FloorView']; students: number; control: FloorControl }) {
+  const [kind, setKind] = useState<Kind>('groups');
+  const [typed, setTyped] = useState<Record<Kind, string>>({ groups: '', size: '' });
+  const [remainder, setRemainder] = useState<Schema['Remainder']>('spread');
+  const usual = { groups: floor.groups.length || Math.max(1, Math.round(students / usualSize)), size: usualSize };
+  const number = typed[kind] === '' ? usual[kind] : Number(typed[kind]);
+  const deal = () => control.deal(kind === 'groups' ? { groups: number } : { size: number, remainder });
+  const what = (step: string | null) => (step === null ? '' : (words.floor.undoWhat[step] ?? ''));
+  return (
+    <form
+      className="flex flex-wrap items-center gap-x-3 gap-y-2"
+      onSubmit={(event) => {
+        event.preventDefault();
+        deal();
+      }}
+    >
+      <span className="text-sm font-semibold">{words.floor.dealInto}</span>
+      <input
+        type="number"
+        min={1}
+        max={kind === 'groups' ? 200 : 400}
+        aria-label={words.floor.howMany}
+        value={typed[kind] === '' ? usual[kind] : typed[kind]}
+        onChange={(event) => setTyped({ ...typed, [kind]: event.target.value })}
+        className="w-16 border border-ink bg-sheet px-2 py-1.5"
+      />
+      <select aria-label={words.floor.shapeKind} value={kind} onChange={(event) => setKind(event.target.value as Kind)} className="border border-ink bg-sheet px-2 py-1.5">
+        <option value="groups">{words.floor.groupsUnit}</option>
+        <option value="size">{words.floor.eachUnit}</option>
+      </select>
+      {kind === 'size' && (
+        <select
+          aria-label={words.floor.leftOver}
+          value={remainder}
+          onChange={(event) => setRemainder(event.target.value as Schema['Remainder'])}
+          className="border border-ink bg-sheet px-2 py-1.5"
+        >
+          {(['spread', 'larger', 'smaller'] as const).map((way) => (
+            <option key={way} value={way}>
+              {words.floor.remainder[way]}
+            </option>
+          ))}
+        </select>
+      )}
+      <Button type="submit" disabled={students === 0}>
+        {floor.groups.length === 0 ? words.floor.deal : words.floor.dealAgain}
+      </Button>
+      <span className="ml-auto flex gap-1">
+        <Button look="quiet" onClick={() => control.edit({ kind: 'addTable' })}>
+          {words.floor.addTable}
+        </Button>
+        <Button look="quiet" disabled={floor.undo === null} onClick={control.undo} title={what(floor.undo)}>
+          {words.common.undo}
+        </Button>
+        <Button look="quiet" disabled={floor.redo === null} onClick={control.redo} title={what(floor.redo)}>
+          {words.common.redo}
+        </Button>
+      </span>
+    </form>
+  );
+}

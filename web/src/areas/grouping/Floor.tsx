@@ -1,0 +1,189 @@
+import { DndContext, DragOverlay, PointerSensor, pointerWithin, useSensor, useSensors, type CollisionDetection, type DragEndEvent } from '@dnd-kit/core';
+import { useMutation, useQueryClient } from '@tanstack/react-query';
+import clsx from 'clsx';
+import { useRef, useState, type KeyboardEvent } from 'react';
+import { api, take, type Schema } from '../../api/client';
+import { useMessages } from '../../ui/messages';
+import { words } from '../../words';
+import { FloorList } from './FloorList';
+import type { Edit } from './floorMoves';
+import { type Student } from './NameTag';
+import { nearest, type Direction } from './nearest';
+import { Shelf } from './Shelf';
+import { Table, type Group, type Guest } from './Table';
+import { TableActions } from './TableActions';
+import { TagActions } from './TagActions';
+import type { FloorControl } from './useFloor';
+
+const compactAbove = 12;
+const rowsAbove = 40;
+
+/** A tag under the pointer wins over the table under it. */
+const tagsFirst: CollisionDetection = (args) =>
+  pointerWithin(args).sort((a, b) => Number(String(b.id).startsWith('tag:')) - Number(String(a.id).startsWith('tag:')));
+
+type Opened = { kind: 'tag'; student: Student; at: DOMRect } | { kind: 'table'; group: Group; at: DOMRect };
+
+interface FloorProps {
+  lesson: Schema['LessonView'];
+  control: FloorControl;
+  live: boolean;
+  asList: boolean;
+  /** What is known of where a student is, in words. */
+  noteOf: (student: Student) => string;
+  tableNote: (group: Group) => string;
+}
+
+/** The plan of the floor: tables with name tags round them, the shelf along the bottom. */
+export function Floor({ lesson, control, live, asList, noteOf, tableNote }: FloorProps) {
+  const { floor } = lesson;
+  const queries = useQueryClient();
+  const { fail } = useMessages();
+  const [opened, setOpened] = useState<Opened | null>(null);
+  const [dragged, setDragged] = useState<string | null>(null);
+  const [picked, setPicked] = useState<string | null>(null);
+  const [spoken, setSpoken] = useState('');
+  const frame = useRef<HTMLDivElement>(null);
+  const sensors = useSensors(useSensor(PointerSensor, { activationConstraint: { distance: 6 } }));
+  const absent = useMutation({
+    mutationFn: (change: { id: string; absent: boolean }) =>
+      take(api.PATCH('/api/staff/students/{id}', { params: { path: { id: change.id } }, body: { absent: change.absent } })),
+    onSettled: () => queries.invalidateQueries({ queryKey: ['lesson', lesson.id] }),
+    onError: fail,
+  });
+
+  const byId = new Map(lesson.students.map((student) => [student.id, student]));
+  const nameOf = (id: string) => byId.get(id)?.name ?? '';
+  const groupName = (id: string) => floor.groups.find((group) => group.id === id)?.name ?? '';
+  const seatedAt = new Map(floor.groups.flatMap((group) => group.students.map((id) => [id, group] as const)));
+  const unseated = lesson.students.filter((student) => !seatedAt.has(student.id));
+  const fixed = new Set(floor.fixed);
+  const guestsAt = (group: Group): Guest[] =>
+    live
+      ? lesson.students
+          .filter((student) => student.place === 'elsewhere' && student.at === group.id)
+          .map((student) => ({ student, from: seatedAt.get(student.id)?.name ?? words.floor.shelf }))
+      : [];
+
+  const edit = (change: Edit) => {
+    control.edit(change);
+    const name = nameOf(change.student ?? '');
+    if (change.kind === 'seat') setSpoken(words.floor.seated(name, groupName(change.group ?? '')));
+    if (change.kind === 'swap') setSpoken(words.floor.swapped(name, nameOf(change.other ?? '')));
+    if (change.kind === 'shelve') setSpoken(words.floor.shelved(name));
+  };
+
+  /** Puts a student where a stop says: on a table, in another's seat, on the shelf. */
+  const put = (student: string, stop: string) => {
+    const [kind, id = ''] = stop.split(':');
+    const own = seatedAt.get(student);
+    if (kind === 'table' && own?.id !== id) edit({ kind: 'seat', student, group: id });
+    if (kind === 'shelf' && own !== undefined) edit({ kind: 'shelve', student });
+    if (kind === 'tag' && id !== student) {
+      const other = seatedAt.get(id);
+      if (other === undefined && own === undefined) return;
+      edit({ kind: 'swap', student, other: id });
+    }
+  };
+
+  const dragEnd = ({ active, over }: DragEndEvent) => {
+    setDragged(null);
+    if (over !== null) put(String(active.id), String(over.id));
+  };
+
+  const stopOf = (target: EventTarget) => (target instanceof Element ? target.closest('[data-stop]')?.getAttribute('data-stop') : null) ?? null;
+
+  const keyDown = (event: KeyboardEvent) => {
+    const stop = stopOf(event.target);
+    if (stop === null) return;
+    if (event.key === ' ') {
+      event.preventDefault();
+      if (picked !== null) {
+        put(picked, stop);
+        setPicked(null);
+      } else if (stop.startsWith('tag:')) {
+        setPicked(stop.slice(4));
+        setSpoken(words.floor.picked(nameOf(stop.slice(4))));
+      }
+    } else if (event.key === 'Escape' && picked !== null) {
+      setPicked(null);
+      setSpoken(words.floor.putBack);
+    } else if (event.key.startsWith('Arrow')) {
+      event.preventDefault();
+      const stops = [...(frame.current?.querySelectorAll<HTMLElement>('[data-stop]') ?? [])];
+      const boxes = stops.map((one) => one.getBoundingClientRect());
+      const from = (event.target as Element).getBoundingClientRect();
+      stops[nearest(from, boxes, event.key as Direction)]?.focus();
+    }
+  };
+
+  const openTag = (student: Student, at: DOMRect) => setOpened({ kind: 'tag', student, at });
+  const compact = floor.groups.length > compactAbove;
+  const draggedStudent = dragged === null ? undefined : byId.get(dragged);
+
+  return (
+    <DndContext
+      sensors={sensors}
+      collisionDetection={tagsFirst}
+      onDragStart={({ active }) => setDragged(String(active.id))}
+      onDragEnd={dragEnd}
+      onDragCancel={() => setDragged(null)}
+    >
+      {/* Keys bubble up from the name tags and tables, which are buttons. */}
+      {/* eslint-disable-next-line jsx-a11y/no-static-element-interactions */}
+      <div ref={frame} className="flex min-h-0 flex-1 flex-col" onKeyDown={keyDown} onKeyUp={(event) => event.key === ' ' && stopOf(event.target) !== null && event.preventDefault()}>
+        <div className="floor-paper min-h-0 flex-1 overflow-y-auto p-5">
+          {floor.groups.length === 0 && <p className="mx-auto max-w-md py-16 text-center text-soft">{words.floor.nothingYet}</p>}
+          {asList || floor.groups.length > rowsAbove ? (
+            <FloorList floor={floor} students={lesson.students} live={live} note={noteOf} onOpenTag={openTag} />
+          ) : (
+            <ul
+              className={clsx(
+                'grid',
+                compact ? 'grid-cols-[repeat(auto-fill,minmax(9.5rem,1fr))] gap-x-4 gap-y-5' : 'grid-cols-[repeat(auto-fit,minmax(15.5rem,1fr))] gap-x-8 gap-y-7',
+              )}
+            >
+              {floor.groups.map((group) => (
+                <Table
+                  key={group.id}
+                  group={group}
+                  students={group.students.flatMap((id) => byId.get(id) ?? [])}
+                  guests={guestsAt(group)}
+                  fixed={fixed}
+                  live={live}
+                  picked={picked}
+                  compact={compact}
+                  note={tableNote(group)}
+                  onOpenTag={openTag}
+                  onOpenTable={(one, at) => setOpened({ kind: 'table', group: one, at })}
+                />
+              ))}
+            </ul>
+          )}
+        </div>
+        <Shelf students={unseated.filter((s) => !s.absent)} absent={unseated.filter((s) => s.absent)} live={live} picked={picked} onOpenTag={openTag} />
+      </div>
+      <p className="sr-only" role="status">
+        {spoken}
+      </p>
+      <DragOverlay dropAnimation={null}>
+        {draggedStudent !== undefined && (
+          <div className="min-h-10 w-[7.4rem] rotate-2 border-2 border-ink bg-accent px-2 py-1 text-sm leading-tight text-on-accent shadow-lg">{draggedStudent.name}</div>
+        )}
+      </DragOverlay>
+      {opened?.kind === 'tag' && (
+        <TagActions
+          student={byId.get(opened.student.id) ?? opened.student}
+          at={opened.at}
+          floor={floor}
+          students={lesson.students}
+          note={live ? noteOf(opened.student) : null}
+          onEdit={edit}
+          onAbsent={(isAbsent) => absent.mutate({ id: opened.student.id, absent: isAbsent })}
+          onClose={() => setOpened(null)}
+        />
+      )}
+      {opened?.kind === 'table' && <TableActions group={opened.group} at={opened.at} onEdit={edit} onClose={() => setOpened(null)} />}
+    </DndContext>
+  );
+}

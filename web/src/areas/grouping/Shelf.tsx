@@ -1,0 +1,48 @@
+import { useDroppable } from '@dnd-kit/core';
+import clsx from 'clsx';
+import { words } from '../../words';
+import { NameTag, type Student } from './NameTag';
+
+/** Where name tags with no seat wait, along the bottom edge of the floor; those absent today lie at its end. */
+export function Shelf({
+  students,
+  absent,
+  live,
+  picked,
+  onOpenTag,
+}: {
+  students: Student[];
+  absent: Student[];
+  live: boolean;
+  picked: string | null;
+  onOpenTag: (student: Student, at: DOMRect) => void;
+}) {
+  const drop = useDroppable({ id: 'shelf' });
+  const tags = (list: Student[]) =>
+    list.map((student) => (
+      <li key={student.id}>
+        <NameTag student={student} group={null} fixed={false} live={live} picked={picked === student.id} onOpen={onOpenTag} />
+      </li>
+    ));
+  return (
+    <section
+      ref={drop.setNodeRef}
+      aria-label={words.floor.shelf}
+      className={clsx('border-t-4 border-ink bg-sheet px-5 py-3', drop.isOver && 'ring-4 ring-accent ring-inset')}
+    >
+      <div className="flex flex-wrap items-center gap-x-4 gap-y-2">
+        <button type="button" data-stop="shelf" className="text-left font-head font-semibold">
+          {words.floor.shelf}
+        </button>
+        <span className="text-sm text-soft">{students.length === 0 ? words.floor.shelfEmpty : words.floor.shelfLead(students.length)}</span>
+        {students.length > 0 && <ul className="flex max-h-40 flex-wrap gap-2 overflow-y-auto p-1">{tags(students)}</ul>}
+        {absent.length > 0 && (
+          <div className="ml-auto flex flex-wrap items-center gap-2">
+            <span className="text-sm text-soft">{words.floor.away}</span>
+            <ul className="flex flex-wrap gap-2">{tags(absent)}</ul>
+          </div>
+        )}
+      </div>
+    </section>
+  );
+}

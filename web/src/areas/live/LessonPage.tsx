@@ -1,0 +1,219 @@
+import { useMutation, useQueryClient } from '@tanstack/react-query';
+import clsx from 'clsx';
+import { useEffect, useState, type ReactNode } from 'react';
+import { Link, useParams, useSearchParams } from 'react-router';
+import { useServerNow } from '../../api/clock';
+import { api, take, type Schema } from '../../api/client';
+import { problemText } from '../../api/problem';
+import { Button } from '../../ui/Button';
+import { useMessages } from '../../ui/messages';
+import { Page } from '../../ui/Page';
+import { Sheet } from '../../ui/Sheet';
+import { words } from '../../words';
+import { DealBar } from '../grouping/DealBar';
+import { Floor } from '../grouping/Floor';
+import type { Group } from '../grouping/Table';
+import { useFloor } from '../grouping/useFloor';
+import { OriginalEditor } from '../materials/OriginalEditor';
+import { WorkView } from '../materials/WorkView';
+import { LivePanel, WhoIsMissing } from './LivePanel';
+import { NoticeBox } from './NoticeBox';
+import { phaseOf, type Phase } from './phase';
+import { PlanPanel } from './PlanPanel';
+import { Ribbon } from './Ribbon';
+import { command, useCommand } from './useCommand';
+import { useLesson } from './useLesson';
+import { noteOf } from './whereabouts';
+
+type View = 'floor' | 'work' | 'original';
+const views: View[] = ['floor', 'work', 'original'];
+
+function isTyping(target: EventTarget | null): boolean {
+  return target instanceof HTMLElement && (target.isContentEditable || /^(INPUT|TEXTAREA|SELECT)$/.test(target.tagName));
+}
+
+/** Single keys of this page; they are listed under `?`. */
+function useKeys(keys: Record<string, () => void>) {
+  useEffect(() => {
+    const down = (event: KeyboardEvent) => {
+      if (isTyping(event.target) || event.altKey) return;
+      const name = (event.ctrlKey || event.metaKey ? 'Ctrl ' : '') + event.key.toLowerCase();
+      const act = keys[name];
+      if (act !== undefined) {
+        event.preventDefault();
+        act();
+      }
+    };
+    document.addEventListener('keydown', down);
+    return () => document.removeEventListener('keydown', down);
+  }, [keys]);
+}
+
+function Tabs({ view, onView }: { view: View; onView: (view: View) => void }) {
+  return (
+    <nav aria-label={words.lesson.views} className="flex gap-1">
+      {views.map((one) => (
+        <button
+          key={one}
+          type="button"
+          aria-current={view === one ? 'page' : undefined}
+          onClick={() => onView(one)}
+          className={clsx('border-b-4 px-3 py-1.5 font-semibold', view === one ? 'border-accent' : 'border-transparent text-soft hover:border-line')}
+        >
+          {words.lesson[one]}
+        </button>
+      ))}
+    </nav>
+  );
+}
+
+function Trail({ lesson }: { lesson: Schema['LessonView'] }) {
+  return (
+    <p className="flex min-w-0 items-baseline gap-2">
+      <Link to={`/classes/${lesson.classId}`} className="max-w-[16rem] truncate underline decoration-line underline-offset-4 hover:decoration-ink">
+        {lesson.className}
+      </Link>
+      <span aria-hidden="true">·</span>
+      <span className="truncate font-head text-lg font-semibold" role="heading" aria-level={1}>
+        {lesson.title}
+      </span>
+    </p>
+  );
+}
+
+function Bar({ children }: { children: ReactNode }) {
+  return <p className="flex flex-wrap items-center gap-3 border-b border-ink bg-wash px-5 py-1.5 text-sm">{children}</p>;
+}
+
+function NotCurrent({ lesson }: { lesson: Schema['LessonView'] }) {
+  const queries = useQueryClient();
+  const { fail } = useMessages();
+  const bring = useMutation({
+    mutationFn: () => take(api.POST('/api/staff/lessons/{id}/current', { params: { path: { id: lesson.id } } })),
+    onSuccess: (fresh) => queries.setQueryData(['lesson', lesson.id], fresh),
+    onError: fail,
+  });
+  return (
+    <Bar>
+      {words.lesson.notCurrent(lesson.className)}
+      <Button onClick={() => bring.mutate()} busy={bring.isPending}>
+        {words.lesson.makeCurrent}
+      </Button>
+    </Bar>
+  );
+}
+
+function SidePanel({ lesson, phase, control, onOriginal }: { lesson: Schema['LessonView']; phase: Phase; control: ReturnType<typeof useFloor>; onOriginal: () => void }) {
+  const arrived = lesson.students.filter((student) => student.claimed).length;
+  return (
+    <aside aria-label={words.next.title} className="w-full shrink-0 overflow-y-auto border-l-2 border-ink bg-sheet p-5 lg:w-80">
+      {phase === 'planned' && (
+        <>
+          <PlanPanel lesson={lesson} control={control} again={false} onOriginal={onOriginal} />
+          <p className="mt-4 text-sm text-soft">{words.live.doors(arrived, lesson.students.length)}</p>
+        </>
+      )}
+      {phase === 'back' && (
+        <div className="flex flex-col gap-5">
+          <WhoIsMissing lesson={lesson} back />
+          <NoticeBox lesson={lesson} />
+          <PlanPanel lesson={lesson} control={control} again onOriginal={onOriginal} />
+        </div>
+      )}
+      {phase !== 'planned' && phase !== 'back' && <LivePanel lesson={lesson} phase={phase} />}
+    </aside>
+  );
+}
+
+function Lesson({ lesson, connected }: { lesson: Schema['LessonView']; connected: boolean }) {
+  const [search, setSearch] = useSearchParams();
+  const [help, setHelp] = useState(false);
+  const [asList, setAsList] = useState(false);
+  const control = useFloor(lesson);
+  const give = useCommand(lesson.id);
+  const now = useServerNow(500);
+  const phase = phaseOf(lesson.round.moments, now);
+  const asked = search.get('view');
+  const view = views.find((one) => one === asked) ?? 'floor';
+  const setView = (to: View) => setSearch(to === 'floor' ? {} : { view: to }, { replace: true });
+  useKeys({
+    '?': () => setHelp(true),
+    f: () => setView('floor'),
+    w: () => setView('work'),
+    o: () => setView('original'),
+    'Ctrl z': () => lesson.floor.undo !== null && control.undo(),
+    'Ctrl y': () => lesson.floor.redo !== null && control.redo(),
+  });
+  const live = phase !== 'planned';
+  const present = lesson.students.filter((student) => !student.absent).length;
+  const tableNote = (group: Group) => {
+    if (!live) return String(group.students.length);
+    const there = lesson.students.filter((student) => group.students.includes(student.id) && student.place === 'inPlace').length;
+    return `${there}/${group.students.length}`;
+  };
+  return (
+    <div className="flex min-h-0 flex-1 flex-col">
+      {!connected && <Bar>{words.lesson.noStream}</Bar>}
+      {!lesson.current && <NotCurrent lesson={lesson} />}
+      <Ribbon lesson={lesson} onEnd={(endsAt) => give.mutate(command('changeEnd', { endsAt: Math.round(endsAt) }))} />
+      <div className="flex min-h-0 flex-1 flex-col lg:flex-row">
+        <main className="flex min-h-0 min-w-0 flex-1 flex-col">
+          <div className="flex flex-wrap items-center gap-x-6 gap-y-1 border-b border-line bg-sheet px-5">
+            <Tabs view={view} onView={setView} />
+            {view === 'floor' && (
+              <Button look="quiet" className="ml-auto text-sm" aria-pressed={asList} onClick={() => setAsList(!asList)}>
+                {asList ? words.floor.floorView : words.floor.listView}
+              </Button>
+            )}
+          </div>
+          {view === 'floor' && (
+            <>
+              {phase !== 'comingBack' && (
+                <div className="border-b border-line bg-sheet px-5 py-2">
+                  <DealBar floor={lesson.floor} students={present} control={control} />
+                </div>
+              )}
+              <Floor lesson={lesson} control={control} live={live} asList={asList} noteOf={(student) => noteOf(lesson, student)} tableNote={tableNote} />
+            </>
+          )}
+          {view === 'work' && <WorkView lesson={lesson} />}
+          {view === 'original' && <OriginalEditor lesson={lesson} />}
+        </main>
+        <SidePanel lesson={lesson} phase={phase} control={control} onOriginal={() => setView('original')} />
+      </div>
+      <Sheet open={help} onClose={() => setHelp(false)} title={words.lesson.helpTitle}>
+        <dl className="grid grid-cols-[auto_1fr] gap-x-5 gap-y-2">
+          {words.lesson.keys.map(([key, what]) => (
+            <div key={key} className="contents">
+              <dt className="font-semibold">{key}</dt>
+              <dd>{what}</dd>
+            </div>
+          ))}
+        </dl>
+      </Sheet>
+    </div>
+  );
+}
+
+export function LessonPage() {
+  const { id = '' } = useParams();
+  const { lesson, connected } = useLesson(id);
+  return (
+    <div className="lg:h-screen lg:overflow-hidden [&>div]:lg:h-full [&>div]:lg:min-h-0">
+      <Page
+        trail={lesson.data !== undefined && <Trail lesson={lesson.data} />}
+        aside={
+          lesson.data !== undefined && (
+            <p className="text-sm">
+              {words.classes.codeOf} <span className="font-head text-lg font-bold tracking-widest">{lesson.data.classCode}</span>
+            </p>
+          )
+        }
+      >
+        {lesson.isPending && <p className="p-8 text-soft">{words.common.loading}</p>}
+        {lesson.isError && lesson.data === undefined && <p className="p-8 font-semibold text-lost">{problemText(lesson.error)}</p>}
+        {lesson.data !== undefined && <Lesson lesson={lesson.data} connected={connected} />}
+      </Page>
+    </div>
+  );
+}

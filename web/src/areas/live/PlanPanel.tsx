@@ -1,0 +1,173 @@
+import { useMutation, useQueryClient } from '@tanstack/react-query';
+import { useEffect, useState, type ReactNode } from 'react';
+import { useNavigate } from 'react-router';
+import { api, take, type Schema } from '../../api/client';
+import { isProblem } from '../../api/problem';
+import { Button } from '../../ui/Button';
+import { Field } from '../../ui/Field';
+import { useMessages } from '../../ui/messages';
+import { words } from '../../words';
+import type { FloorControl } from '../grouping/useFloor';
+import { nextStep, setUp, type NextKind } from './nextStep';
+import { command, useCommand } from './useCommand';
+
+type Lesson = Schema['LessonView'];
+type EditLesson = Schema['EditLesson'];
+
+function Line({ done, title, children }: { done: boolean; title: string; children: ReactNode }) {
+  return (
+    <li className="grid grid-cols-[1.5rem_1fr] border-b border-line py-2 last:border-0">
+      <span aria-hidden="true" className={`mt-0.5 size-4 border-2 border-ink ${done ? 'bg-ink' : ''}`} />
+      <div>
+        <span className="font-semibold">{title}</span> <span className="text-sm text-soft">{children}</span>
+      </div>
+    </li>
+  );
+}
+
+/** A field that is saved when it is left. */
+function NumberField({ label, value, min, max, onSave }: { label: string; value: number; min: number; max: number; onSave: (value: number) => Promise<unknown> }) {
+  const [draft, setDraft] = useState(String(value));
+  const [error, setError] = useState<string>();
+  useEffect(() => setDraft(String(value)), [value]);
+  const save = () => {
+    if (Number(draft) === value) return setError(undefined);
+    onSave(Math.round(Number(draft))).then(
+      () => setError(undefined),
+      (problem: unknown) => setError(isProblem(problem) ? problem.message : undefined),
+    );
+    return undefined;
+  };
+  return <Field label={label} type="number" min={min} max={max} value={draft} error={error} onChange={(e) => setDraft(e.target.value)} onBlur={save} onKeyDown={(e) => e.key === 'Enter' && save()} />;
+}
+
+function RoundFields({ lesson }: { lesson: Lesson }) {
+  const queries = useQueryClient();
+  const { fail } = useMessages();
+  const { round } = lesson;
+  const [instructions, setInstructions] = useState(round.instructions);
+  useEffect(() => setInstructions(round.instructions), [round.instructions]);
+  const edit = useMutation({
+    mutationFn: (body: EditLesson) => take(api.PATCH('/api/staff/lessons/{id}', { params: { path: { id: lesson.id } }, body })),
+    onSuccess: (fresh) => queries.setQueryData(['lesson', lesson.id], fresh),
+  });
+  const save = (body: EditLesson) => edit.mutateAsync(body);
+  return (
+    <details className="border-b border-line py-2">
+      <summary className="font-semibold">
+        {words.next.plan} <span className="text-sm font-normal text-soft">{words.common.minutes(round.minutes)}</span>
+      </summary>
+      <div className="mt-3 grid grid-cols-2 items-end gap-3">
+        <label className="col-span-2 block text-sm font-semibold">
+          {words.next.instructions}
+          <textarea
+            rows={4}
+            maxLength={2000}
+            value={instructions}
+            onChange={(event) => setInstructions(event.target.value)}
+            onBlur={() => instructions !== round.instructions && save({ instructions }).catch(fail)}
+            className="mt-1 w-full border border-ink bg-sheet px-2 py-1.5 font-normal"
+          />
+          <span className="font-normal text-soft">{words.next.instructionsHint}</span>
+        </label>
+        <NumberField label={words.next.minutesOut} value={round.minutes} min={1} max={600} onSave={(roundMinutes) => save({ roundMinutes })} />
+        <NumberField label={words.next.lessonMinutes} value={lesson.minutes} min={5} max={600} onSave={(minutes) => save({ minutes })} />
+        <NumberField label={words.next.lookSeconds} value={round.lookSeconds} min={0} max={120} onSave={(lookSeconds) => save({ lookSeconds })} />
+        <NumberField label={words.next.backSeconds} value={round.callBackSeconds} min={0} max={120} onSave={(callBackSeconds) => save({ callBackSeconds })} />
+        <label className="col-span-2 flex items-center gap-2 text-sm">
+          <input type="checkbox" className="size-4 accent-ink" checked={round.autoCallBack} onChange={(event) => void save({ autoCallBack: event.target.checked }).catch(fail)} />
+          {words.next.autoBack}
+        </label>
+      </div>
+    </details>
+  );
+}
+
+function roomsText(lesson: Lesson): string {
+  const state = setUp(lesson);
+  if (state.roomsFailed > 0) return words.next.roomsFailed(state.roomsFailed);
+  if (state.roomsPlanned === 0) return words.next.roomsNone;
+  if (state.roomsWorking) return words.next.roomsMaking(state.roomsMade, state.rooms);
+  return state.roomsMade < state.rooms ? words.next.roomsSome(state.roomsMade, state.rooms) : words.next.roomsDone(state.rooms);
+}
+
+function workText(lesson: Lesson): string {
+  const state = setUp(lesson);
+  if (lesson.original === null) return words.next.workNone;
+  if (state.copies === 0) return words.next.workOriginal(lesson.original.title);
+  if (state.copiesOld > 0) return words.next.workOld(state.copiesOld);
+  return state.copies < state.groups ? words.next.workSome(state.copies, state.groups) : words.next.workDone(state.copies);
+}
+
+/** What is in place for the round, what is not, and the one thing to do next. */
+export function PlanPanel({ lesson, control, again, onOriginal }: { lesson: Lesson; control: FloorControl; again: boolean; onOriginal: () => void }) {
+  const queries = useQueryClient();
+  const navigate = useNavigate();
+  const { fail, say } = useMessages();
+  const give = useCommand(lesson.id);
+  const refresh = () => queries.invalidateQueries({ queryKey: ['lesson', lesson.id] });
+  const path = { params: { path: { id: lesson.round.id } } };
+  const rooms = useMutation({ mutationFn: () => take(api.POST('/api/staff/rounds/{id}/rooms', path)), onSettled: refresh, onError: fail });
+  const copies = useMutation({
+    mutationFn: () => take(api.POST('/api/staff/rounds/{id}/copies', path)),
+    onSuccess: (made) => {
+      say(made.kept.length > 0 ? words.next.copiesKept(made.kept) : words.next.copiesMade(made.made + made.brought));
+      void queries.invalidateQueries({ queryKey: ['copies', lesson.round.id] });
+    },
+    onSettled: refresh,
+    onError: fail,
+  });
+  const state = setUp(lesson);
+  const next = again ? { kind: 'send' as const, label: words.next.sendAgain } : nextStep(lesson);
+  const send = () => give.mutate(command('sendOut'));
+  const run: Record<NextKind, () => void> = {
+    roster: () => void navigate(`/classes/${lesson.classId}`),
+    deal: () => control.deal({ groups: Math.max(1, Math.round(state.present / 4)) }),
+    rooms: () => rooms.mutate(),
+    retryRooms: () => rooms.mutate(),
+    waitRooms: () => undefined,
+    original: onOriginal,
+    copies: () => copies.mutate(),
+    bring: () => copies.mutate(),
+    send,
+  };
+  const busy = rooms.isPending || copies.isPending || give.isPending || control.busy || next.kind === 'waitRooms';
+  const failed = lesson.rooms.filter((room) => room.failure !== null);
+  return (
+    <div className="flex flex-col gap-4">
+      <Button look="main" className="w-full text-lg" busy={busy} onClick={run[next.kind]}>
+        {next.label}
+      </Button>
+      {next.kind !== 'send' && state.seated > 0 && (
+        <Button look="quiet" className="self-start text-sm" onClick={send} busy={give.isPending}>
+          {words.next.sendNow}
+        </Button>
+      )}
+      <div className="border-y-2 border-ink">
+        <ul>
+          <Line done={state.groups > 0 && state.onShelf === 0} title={words.next.groups}>
+            {state.groups === 0 ? words.next.groupsNone : state.onShelf > 0 ? words.next.groupsShelf(state.onShelf) : words.next.groupsDone(state.seated, state.groups)}
+          </Line>
+          <Line done={state.rooms > 0 && state.roomsMade === state.rooms} title={words.next.rooms}>
+            {roomsText(lesson)}
+            {state.roomsWorking && <progress className="mt-1 block w-full accent-ink" max={state.rooms} value={state.roomsMade} aria-label={words.next.rooms} />}
+            {failed.map((room) => (
+              <span key={room.id} className="mt-1 block text-lost">
+                {room.name}: {room.failure}
+              </span>
+            ))}
+          </Line>
+          <Line done={state.copies > 0 && state.copies >= state.groups} title={words.next.work}>
+            {workText(lesson)}
+            {state.copiesOld > 0 && (
+              <Button look="quiet" className="text-sm text-ink" onClick={() => copies.mutate()} busy={copies.isPending}>
+                {words.next.bringCopies}
+              </Button>
+            )}
+          </Line>
+        </ul>
+        <RoundFields lesson={lesson} />
+      </div>
+    </div>
+  );
+}

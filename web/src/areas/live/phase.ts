@@ -1,0 +1,34 @@
+import type { Schema } from '../../api/client';
+
+export type Moments = Schema['Moments'];
+export type Phase = 'planned' | 'looking' | 'out' | 'comingBack' | 'back';
+
+/**
+ * Where a round stands, from its agreed moments and a clock. The same rule as core's RoundState::phase; both are held to
+ * the cases in core/tests/Live/phases.json. It is here too so that a page follows the agreed end with no network.
+ */
+export function phaseOf(moments: Moments | null, now: number): Phase {
+  if (moments?.outAt == null) return 'planned';
+  const from = comingBackFrom(moments);
+  if (from !== null && now >= from) return now < (comingBackUntil(moments) ?? from) ? 'comingBack' : 'back';
+  return now < moments.outAt ? 'looking' : 'out';
+}
+
+export function comingBackFrom(moments: Moments): number | null {
+  return moments.calledAt ?? (moments.autoSeconds === null ? null : moments.endsAt);
+}
+
+export function comingBackUntil(moments: Moments): number | null {
+  if (moments.backAt !== null) return moments.backAt;
+  return moments.autoSeconds === null || moments.endsAt === null ? null : moments.endsAt + 1000 * moments.autoSeconds;
+}
+
+/** Whole seconds until a moment, never below 0; the second that has begun counts. */
+export function secondsUntil(moment: number | null, now: number): number {
+  return moment === null ? 0 : Math.max(0, Math.ceil((moment - now) / 1000));
+}
+
+/** 75 as 1:15. */
+export function clockText(seconds: number): string {
+  return `${Math.floor(seconds / 60)}:${String(seconds % 60).padStart(2, '0')}`;
+}

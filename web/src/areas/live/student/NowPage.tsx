@@ -1,0 +1,180 @@
+import clsx from 'clsx';
+import { useState, type ReactNode } from 'react';
+import { api, take, type Schema } from '../../../api/client';
+import { Button } from '../../../ui/Button';
+import { markOf } from '../../../ui/marks';
+import { Sign } from '../../../ui/Sign';
+import { student as words } from '../../../words/student';
+import { clockText, secondsUntil, type Phase } from '../phase';
+
+type Now = Schema['StudentNow'];
+type Group = Schema['MyGroup'];
+
+const roomWindow = 'fresh-huddle-room';
+
+/** The one large button: it leads to where the student belongs now. */
+export function GoButton({ children, plain = false }: { children: ReactNode; plain?: boolean }) {
+  return (
+    <a
+      href="/api/student/room"
+      target={roomWindow}
+      className={clsx(
+        'block border-2 border-ink px-5 text-center text-xl font-semibold wrap-anywhere',
+        plain ? 'bg-sheet py-2.5' : 'bg-accent py-5 text-on-accent shadow-[4px_4px_0_var(--ink)] active:translate-x-1 active:translate-y-1 active:shadow-none',
+      )}
+    >
+      {children}
+    </a>
+  );
+}
+
+function Me({ now, onLeft }: { now: Now; onLeft: () => void }) {
+  const [asking, setAsking] = useState(false);
+  const leave = () => void take(api.POST('/api/student/leave')).then(onLeft, () => setAsking(false));
+  return (
+    <header className="border-b border-line pb-2 text-sm text-soft">
+      {asking ? (
+        <div role="alertdialog" aria-label={words.now.leaveAsk} className="flex flex-wrap items-center gap-2 text-ink">
+          <p className="w-full font-semibold">{words.now.leaveAsk}</p>
+          <Button onClick={() => setAsking(false)}>{words.now.stay}</Button>
+          <Button look="quiet" onClick={leave}>
+            {words.now.leave}
+          </Button>
+        </div>
+      ) : (
+        <div className="flex items-center justify-between gap-3">
+          <span className="min-w-0 truncate">{words.now.me(now.name, now.className)}</span>
+          <Button look="quiet" className="whitespace-nowrap" onClick={() => setAsking(true)}>
+            {words.now.notMe}
+          </Button>
+        </div>
+      )}
+    </header>
+  );
+}
+
+/** The group's own block of colour, with its sign and name. */
+function GroupBlock({ group, lead }: { group: Group; lead: string }) {
+  const { colour } = markOf(group.mark);
+  return (
+    <div>
+      <p className="text-2xl">{lead}</p>
+      <h1
+        className="mt-1 flex items-center gap-3 border-l-[12px] px-4 py-3 text-4xl font-bold wrap-anywhere"
+        style={{ borderColor: colour, backgroundColor: `color-mix(in oklab, ${colour} 18%, var(--sheet))` }}
+      >
+        <span style={{ color: `color-mix(in oklab, ${colour} 70%, var(--ink))` }}>
+          <Sign mark={group.mark} size={40} plain />
+        </span>
+        <span className="min-w-0">{group.name}</span>
+      </h1>
+    </div>
+  );
+}
+
+function Members({ group, me }: { group: Group; me: string }) {
+  const own = group.members.find((mate) => mate.id === me);
+  const others = group.members.filter((mate) => mate.id !== me);
+  return (
+    <section>
+      <h2 className="font-sans text-sm font-semibold text-soft">
+        {words.now.with}
+        {own !== undefined && <span className="float-right text-ink">{words.now.seat(own.seat)}: {words.now.you}</span>}
+      </h2>
+      {others.length === 0 && <p>{words.now.alone}</p>}
+      <ul className="mt-1 flex flex-wrap gap-1.5">
+        {others.map((mate) => (
+          <li key={mate.id} className="flex items-baseline gap-1.5 border border-ink bg-sheet px-2 py-1">
+            <span className="text-xs text-soft tabular-nums">{mate.seat}</span>
+            <span className="wrap-anywhere">{mate.name}</span>
+          </li>
+        ))}
+      </ul>
+    </section>
+  );
+}
+
+function Task({ text }: { text: string }) {
+  if (text.trim() === '') return null;
+  return (
+    <details open={text.length < 260} className="border-t border-line pt-2">
+      <summary className="text-sm font-semibold text-soft">{words.now.task}</summary>
+      <p className="mt-1 whitespace-pre-wrap wrap-anywhere">{text}</p>
+    </details>
+  );
+}
+
+function Sentence({ children }: { children: ReactNode }) {
+  return <h1 className="text-4xl leading-tight font-bold text-balance wrap-anywhere">{children}</h1>;
+}
+
+function Together({ now, back }: { now: Now; back: boolean }) {
+  const there = now.seenIn === 'main';
+  if (now.lessonTitle === null && !now.mainRoom) return <Sentence>{words.now.noLesson}</Sentence>;
+  if (!now.mainRoom) return <Sentence>{back ? words.now.back : words.now.waitHere}</Sentence>;
+  return (
+    <>
+      <Sentence>{there ? (back ? words.now.inMainAgain : words.now.inMain) : back ? words.now.back : words.now.waitMain}</Sentence>
+      {back && <p className="text-lg">{words.now.microphones}</p>}
+      <GoButton plain={there}>{there ? words.now.backInRoom : words.now.goMain}</GoButton>
+    </>
+  );
+}
+
+function AtWork({ now, group, phase, serverNow, onSheet }: { now: Now; group: Group; phase: Phase; serverNow: number; onSheet: () => void }) {
+  const there = now.seenIn === group.id;
+  const left = secondsUntil(now.moments?.endsAt ?? null, serverNow);
+  return (
+    <>
+      <GroupBlock group={group} lead={phase === 'looking' ? words.now.looking : there || !group.room ? '' : words.now.go} />
+      {phase === 'looking' ? (
+        <p className="text-2xl">
+          {words.now.lookingIn} <span className="font-head font-bold tabular-nums">{clockText(secondsUntil(now.moments?.outAt ?? null, serverNow))}</span>
+        </p>
+      ) : (
+        <>
+          {there && <p className="text-lg">{words.now.inRoom}</p>}
+          {!group.room && <p className="text-lg">{words.now.atTable}</p>}
+          {group.room && <GoButton plain={there}>{there ? words.now.backInRoom : words.now.goRoom(group.name)}</GoButton>}
+          {group.copy !== null && (
+            <Button look={there || !group.room ? 'main' : 'plain'} className={clsx('w-full', there || !group.room ? 'py-5 text-xl' : 'py-3 text-lg')} onClick={onSheet}>
+              {words.now.openSheet}
+            </Button>
+          )}
+        </>
+      )}
+      <Members group={group} me={now.id} />
+      {phase === 'out' && (
+        <p className="text-lg">
+          {left > 0 ? (
+            <>
+              <span className="font-head text-3xl font-bold tabular-nums">{clockText(left)}</span> {words.now.timeLeft}
+            </>
+          ) : (
+            words.now.timeOver
+          )}
+        </p>
+      )}
+      <Task text={now.instructions} />
+    </>
+  );
+}
+
+/** One sentence that says where to be now, one large button, who is with you, the time left. */
+export function NowPage({ now, phase, serverNow, onSheet, onLeft }: { now: Now; phase: Phase; serverNow: number; onSheet: () => void; onLeft: () => void }) {
+  const { group } = now;
+  const atWork = phase === 'looking' || phase === 'out' || phase === 'comingBack';
+  return (
+    <div className="flex flex-col gap-5">
+      <Me now={now} onLeft={onLeft} />
+      {atWork && group !== null && <AtWork now={now} group={group} phase={phase} serverNow={serverNow} onSheet={onSheet} />}
+      {atWork && group === null && <Sentence>{words.now.noSeat}</Sentence>}
+      {!atWork && <Together now={now} back={phase === 'back'} />}
+      {phase === 'back' && group?.copy != null && (
+        <Button look="quiet" className="self-start" onClick={onSheet}>
+          {words.now.seeSheet}
+        </Button>
+      )}
+    </div>
+  );
+}

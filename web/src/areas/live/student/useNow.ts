@@ -1,0 +1,119 @@
+import { useCallback, useEffect, useRef, useState } from 'react';
+import { setServerNow } from '../../../api/clock';
+import { api, take, type Schema } from '../../../api/client';
+import { isProblem } from '../../../api/problem';
+import { listen } from '../../../api/stream';
+import type { Moments } from '../phase';
+
+type Now = Schema['StudentNow'];
+type Answer = Schema['AnswerView'];
+type Copy = Schema['CopyView'];
+
+type Message =
+  | { kind: 'round'; seq: number; moments: Moments }
+  | { kind: 'notice'; notice: Schema['NoticeView'] }
+  | { kind: 'refresh' }
+  | { kind: 'answer'; copy: string; answer: Answer };
+
+const signEvery = 15_000;
+const retryAfter = 3_000;
+/** A class that hears the same hint asks a little apart. */
+const spread = 1_000;
+
+export interface StudentState {
+  now: Now | null;
+  copy: Copy | null;
+  /** No device of ours has a name: choose one. */
+  outside: boolean;
+  connected: boolean;
+}
+
+function withAnswer(copy: Copy | null, copyId: string, answer: Answer): Copy | null {
+  if (copy?.id !== copyId) return copy;
+  const same = (one: Answer) => one.slot === answer.slot && one.owner === answer.owner;
+  const old = copy.answers.find(same);
+  if (old !== undefined && old.revision >= answer.revision) return copy;
+  return { ...copy, answers: [...copy.answers.filter((one) => !same(one)), answer] };
+}
+
+/** All a student's page knows, kept in step with the server. */
+export function useNow(): StudentState & { look: () => void } {
+  const [state, setState] = useState<StudentState>({ now: null, copy: null, outside: false, connected: true });
+  const timer = useRef<ReturnType<typeof setTimeout>>(undefined);
+  const seq = useRef(0);
+
+  const look = useCallback(() => {
+    const ask = async (): Promise<void> => {
+      try {
+        const now = await take(api.GET('/api/student/now'));
+        setServerNow(now.serverNow);
+        seq.current = now.seq;
+        const copyId = now.group?.copy ?? null;
+        const copy = copyId === null ? null : await take(api.GET('/api/student/copies/{id}', { params: { path: { id: copyId } } })).catch(() => null);
+        setState((old) => ({ ...old, now, copy: copy ?? (old.copy?.id === copyId ? old.copy : null), outside: false }));
+      } catch (problem) {
+        if (isProblem(problem, 401)) setState((old) => ({ ...old, now: null, copy: null, outside: true }));
+        else timer.current ??= setTimeout(again, retryAfter);
+      }
+    };
+    const again = () => {
+      timer.current = undefined;
+      void ask();
+    };
+    void ask();
+  }, []);
+
+  const lookSoon = useCallback(() => {
+    timer.current ??= setTimeout(() => {
+      timer.current = undefined;
+      look();
+    }, Math.random() * spread);
+  }, [look]);
+
+  useEffect(() => {
+    look();
+    return () => clearTimeout(timer.current);
+  }, [look]);
+
+  const { outside } = state;
+  const stream = state.now?.stream ?? null;
+  useEffect(() => {
+    if (stream === null) return undefined;
+    return listen<Message>(stream, {
+      onMessage: (message) => {
+        if (message.kind === 'refresh') lookSoon();
+        if (message.kind === 'answer') setState((old) => ({ ...old, copy: withAnswer(old.copy, message.copy, message.answer) }));
+        if (message.kind === 'notice') {
+          seq.current = Math.max(seq.current, message.notice.seq);
+          setState((old) => (old.now === null ? old : { ...old, now: { ...old.now, notices: [message.notice, ...old.now.notices.filter((one) => one.seq !== message.notice.seq)] } }));
+        }
+        if (message.kind === 'round' && message.seq > seq.current) {
+          seq.current = message.seq;
+          setState((old) => (old.now === null ? old : { ...old, now: { ...old.now, moments: message.moments } }));
+          lookSoon();
+        }
+      },
+      onLookAgain: lookSoon,
+      onConnected: (connected) => setState((old) => ({ ...old, connected })),
+    });
+  }, [stream, lookSoon]);
+
+  // A sign of life, which also tells whether something was missed. Without a stream it is how the page hears of a lesson.
+  useEffect(() => {
+    if (outside) return undefined;
+    const sign = setInterval(() => {
+      take(api.POST('/api/student/sign')).then(
+        (answer) => {
+          setServerNow(answer.serverNow);
+          if (answer.seq > seq.current || stream === null) look();
+        },
+        (problem: unknown) => {
+          if (isProblem(problem, 401)) look();
+        },
+      );
+    }, signEvery);
+    return () => clearInterval(sign);
+  }, [look, outside, stream]);
+
+  return { ...state, look };
+}

@@ -1,0 +1,30 @@
+import { useMutation, useQueryClient } from '@tanstack/react-query';
+import { api, freshKey, take, type Schema } from '../../api/client';
+import { isPassing } from '../../api/problem';
+import { useMessages } from '../../ui/messages';
+
+type Command = Schema['GiveCommand'];
+
+/** Gives commands to a lesson. Each has a key of its own, so that one sent again over a bad line is done once. */
+export function useCommand(lessonId: string) {
+  const queries = useQueryClient();
+  const { fail } = useMessages();
+  return useMutation({
+    mutationFn: ({ key, command }: { key: string; command: Command }) =>
+      take(
+        api.POST('/api/staff/lessons/{id}/commands', {
+          params: { path: { id: lessonId } },
+          headers: { 'Idempotency-Key': key },
+          body: command,
+        }),
+      ),
+    retry: (times, error) => isPassing(error) && times < 6,
+    retryDelay: (times) => 300 * 2 ** times,
+    onSuccess: (lesson) => queries.setQueryData(['lesson', lessonId], lesson),
+    onError: fail,
+  });
+}
+
+export function command(kind: Command['kind'], more: Omit<Command, 'kind'> = {}): { key: string; command: Command } {
+  return { key: freshKey(), command: { kind, ...more } };
+}

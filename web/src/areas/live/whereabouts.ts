@@ -1,0 +1,27 @@
+import type { Schema } from '../../api/client';
+import { words } from '../../words';
+
+type Lesson = Schema['LessonView'];
+type Student = Schema['SeatedStudent'];
+
+/** Where a student is and how that is known, in words. */
+export function noteOf(lesson: Lesson, student: Student): string {
+  const { place, because, at } = student;
+  if (place === 'inPlace' || place === 'excused') return words.live.place[place];
+  const group = at === null ? undefined : lesson.floor.groups.find((one) => one.id === at);
+  const seen = at === 'main' ? words.live.inMain : group === undefined ? words.live.inOther : words.live.inGroup(group.name);
+  return `${words.live.place[place]}: ${at === null ? words.live.because[because] : seen}`;
+}
+
+/** Those who count today: on the list, seated (while groups are out), not absent. */
+export function expected(lesson: Lesson, out: boolean): Student[] {
+  const seated = new Set(lesson.floor.groups.flatMap((group) => group.students));
+  return lesson.students.filter((student) => student.place !== 'excused' && (!out || seated.has(student.id)));
+}
+
+const order: Record<Student['place'], number> = { lost: 0, elsewhere: 1, leftBehind: 2, onTheWay: 3, inPlace: 4, excused: 5 };
+
+/** Those who are not in place, the most pressing first. */
+export function missing(students: Student[]): Student[] {
+  return students.filter((student) => student.place !== 'inPlace').sort((a, b) => order[a.place] - order[b.place]);
+}

@@ -1,0 +1,91 @@
+import { useEffect, useId, useLayoutEffect, useRef, useState } from 'react';
+import { api, take, type Schema } from '../../../api/client';
+import { student as words } from '../../../words/student';
+import { movedCaret } from './caret';
+import { drawer, SlotSync } from './slotSync';
+
+interface SlotFieldProps {
+  copyId: string;
+  slot: string;
+  owner: string;
+  label: string;
+  answer: Schema['AnswerView'] | undefined;
+  writing: string[];
+}
+
+function useSlot({ copyId, slot, owner, answer }: SlotFieldProps): SlotSync {
+  const [, redraw] = useState(0);
+  const text = answer?.text ?? '';
+  const revision = answer?.revision ?? 0;
+  const [sync] = useState(
+    () =>
+      new SlotSync(
+        { text, revision },
+        (save) => take(api.PUT('/api/student/copies/{id}/slots/{slot}', { params: { path: { id: copyId, slot } }, body: save })),
+        drawer(`slot.${copyId}.${slot}.${owner}`),
+        () => redraw((n) => n + 1),
+      ),
+  );
+  useEffect(() => sync.receive({ text, revision }), [sync, text, revision]);
+  useEffect(() => {
+    const online = () => sync.retryNow();
+    window.addEventListener('online', online);
+    window.addEventListener('pagehide', online);
+    return () => {
+      window.removeEventListener('online', online);
+      window.removeEventListener('pagehide', online);
+    };
+  }, [sync]);
+  return sync;
+}
+
+/** A place to write in. It is saved as it is typed, and says so. */
+export function SlotField(props: SlotFieldProps) {
+  const sync = useSlot(props);
+  const id = useId();
+  const box = useRef<HTMLTextAreaElement>(null);
+  const shown = useRef(sync.text);
+  const caret = useRef(0);
+
+  // Where others changed the text under the caret, the caret moves with it; the box grows with the text.
+  useLayoutEffect(() => {
+    const area = box.current;
+    if (area === null) return;
+    if (sync.text !== shown.current && document.activeElement === area) {
+      const to = movedCaret(shown.current, sync.text, caret.current);
+      area.setSelectionRange(to, to);
+      caret.current = to;
+    }
+    shown.current = sync.text;
+    area.style.height = 'auto';
+    area.style.height = `${area.scrollHeight + 4}px`;
+  });
+
+  return (
+    <div>
+      <label htmlFor={id} className="text-sm font-semibold">
+        {props.label}
+      </label>
+      <textarea
+        id={id}
+        ref={box}
+        rows={3}
+        maxLength={20_000}
+        value={sync.text}
+        onChange={(event) => {
+          shown.current = event.target.value;
+          caret.current = event.target.selectionStart;
+          sync.type(event.target.value);
+        }}
+        onSelect={(event) => (caret.current = event.currentTarget.selectionStart)}
+        className="mt-1 block w-full resize-none overflow-hidden border-2 border-ink bg-sheet px-3 py-2 text-lg leading-relaxed"
+      />
+      <p className="flex min-h-6 flex-wrap justify-between gap-2 text-sm text-soft">
+        <span role="status" className={sync.state === 'waiting' || sync.state === 'refused' ? 'bg-wash px-1 font-semibold text-ink' : ''}>
+          {sync.text === '' && sync.state === 'saved' ? '' : words.copy[sync.state]}
+        </span>
+        {props.writing.length > 0 && <span className="font-semibold text-ink">{words.copy.writing(props.writing)}</span>}
+      </p>
+    </div>
+  );
+}

@@ -1,0 +1,175 @@
+import { freshKey, type Schema } from '../../../api/client';
+import { isPassing } from '../../../api/problem';
+
+type Answer = Schema['AnswerView'];
+type Save = Schema['SaveSlot'];
+
+/** `waiting`: the line is down and what was typed is kept on this device. `refused`: the server does not take it. */
+export type SlotState = 'saved' | 'saving' | 'waiting' | 'refused';
+
+export interface SlotStore {
+  load: () => string | null;
+  save: (value: string) => void;
+  clear: () => void;
+}
+
+interface Kept {
+  base: string;
+  text: string;
+  sending: Save | null;
+}
+
+const pause = 600;
+const longest = 1_500;
+const firstRetry = 1_000;
+const slowestRetry = 8_000;
+
+/**
+ * Keeps one slot in step with the server. What is typed is kept on the device until the server has said that it is saved;
+ * a save that may have been lost is sent again under its own key, so it counts once. What others wrote is brought in by
+ * the server (which merges); here it only replaces a text that has nothing unsaved in it.
+ */
+export class SlotSync {
+  text: string;
+  state: SlotState = 'saved';
+  private base: string;
+  private revision: number;
+  private sending: Save | null = null;
+  private running = false;
+  private timer: ReturnType<typeof setTimeout> | undefined;
+  private dirtySince: number | null = null;
+  private retryIn = firstRetry;
+  private ended = false;
+
+  constructor(
+    answer: Pick<Answer, 'text' | 'revision'>,
+    private readonly send: (save: Save) => Promise<Answer>,
+    private readonly store: SlotStore,
+    private readonly changed: () => void,
+  ) {
+    this.text = this.base = answer.text;
+    this.revision = answer.revision;
+    const kept = this.load();
+    if (kept !== null) {
+      this.text = kept.text;
+      this.base = kept.base;
+      this.sending = kept.sending;
+      this.state = 'saving';
+      this.schedule(0);
+    }
+  }
+
+  type(text: string): void {
+    this.text = text;
+    this.dirtySince ??= Date.now();
+    if (this.state !== 'waiting') this.state = 'saving';
+    this.keep();
+    this.changed();
+    if (this.state !== 'waiting') this.schedule(Math.max(0, Math.min(pause, this.dirtySince + longest - Date.now())));
+  }
+
+  /** An answer that came over the stream, or with the copy when it was fetched anew. */
+  receive(answer: Pick<Answer, 'text' | 'revision'>): void {
+    if (answer.revision <= this.revision || this.sending !== null || this.text !== this.base) return;
+    this.revision = answer.revision;
+    this.text = this.base = answer.text;
+    this.changed();
+  }
+
+  /** The line may be back. */
+  retryNow(): void {
+    if (this.state === 'waiting') this.schedule(0);
+  }
+
+  /** Sends at once what is waiting; for when the page is being left. */
+  end(): void {
+    this.ended = true;
+    clearTimeout(this.timer);
+    if (this.text !== this.base || this.sending !== null) void this.flush();
+  }
+
+  private schedule(after: number): void {
+    clearTimeout(this.timer);
+    this.timer = setTimeout(() => void this.flush(), after);
+  }
+
+  private async flush(): Promise<void> {
+    if (this.running) return;
+    if (this.sending === null) {
+      if (this.text === this.base) return this.settle();
+      this.sending = { save: freshKey(), base: this.base, text: this.text };
+      this.dirtySince = null;
+      this.keep();
+    }
+    const sent = this.sending;
+    this.running = true;
+    try {
+      const answer = await this.send(sent);
+      this.sending = null;
+      this.retryIn = firstRetry;
+      this.revision = Math.max(this.revision, answer.revision);
+      if (this.text === sent.text) {
+        this.text = this.base = answer.text;
+      } else {
+        // More was typed meanwhile: it began from what was sent, and the server merges from there.
+        this.base = sent.text;
+      }
+      this.running = false;
+      if (this.text === this.base) this.settle();
+      else this.afterwards();
+    } catch (problem) {
+      this.running = false;
+      if (isPassing(problem)) {
+        this.state = 'waiting';
+        this.changed();
+        if (!this.ended) this.schedule(this.retryIn);
+        this.retryIn = Math.min(slowestRetry, 2 * this.retryIn);
+      } else {
+        this.state = 'refused';
+        this.changed();
+      }
+    }
+  }
+
+  private afterwards(): void {
+    this.state = 'saving';
+    this.keep();
+    this.changed();
+    if (this.ended) void this.flush();
+    else this.schedule(pause);
+  }
+
+  private settle(): void {
+    this.state = 'saved';
+    this.store.clear();
+    this.changed();
+  }
+
+  private keep(): void {
+    this.store.save(JSON.stringify({ base: this.base, text: this.text, sending: this.sending } satisfies Kept));
+  }
+
+  private load(): Kept | null {
+    try {
+      return JSON.parse(this.store.load() ?? 'null') as Kept | null;
+    } catch {
+      return null;
+    }
+  }
+}
+
+/** A drawer of this browser for what is not saved yet. A browser that keeps nothing still sends as it is typed. */
+export function drawer(key: string): SlotStore {
+  const quietly = <T>(act: () => T, otherwise: T): T => {
+    try {
+      return act();
+    } catch {
+      return otherwise;
+    }
+  };
+  return {
+    load: () => quietly(() => localStorage.getItem(key), null),
+    save: (value) => quietly(() => localStorage.setItem(key, value), undefined),
+    clear: () => quietly(() => localStorage.removeItem(key), undefined),
+  };
+}

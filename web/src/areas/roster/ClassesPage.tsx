@@ -1,0 +1,112 @@
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useState } from 'react';
+import { Link, useNavigate } from 'react-router';
+import { api, take, type Schema } from '../../api/client';
+import { isProblem, problemText } from '../../api/problem';
+import { Button } from '../../ui/Button';
+import { Field } from '../../ui/Field';
+import { Page } from '../../ui/Page';
+import { Sheet } from '../../ui/Sheet';
+import { words } from '../../words';
+import { PasteNames, usePreview } from './PasteNames';
+
+const lessonsShown = 4;
+
+function MakeClass({ open, onClose }: { open: boolean; onClose: () => void }) {
+  const [name, setName] = useState('');
+  const [names, setNames] = useState('');
+  const preview = usePreview(names);
+  const navigate = useNavigate();
+  const queries = useQueryClient();
+  const make = useMutation({
+    mutationFn: () => take(api.POST('/api/staff/classes', { body: { name, names } })),
+    onSuccess: async (made) => {
+      await queries.invalidateQueries({ queryKey: ['classes'] });
+      await navigate(`/classes/${made.id}`);
+    },
+  });
+  const problem = isProblem(make.error) ? make.error : undefined;
+  return (
+    <Sheet open={open} onClose={onClose} title={words.classes.makeTitle}>
+      <form
+        onSubmit={(event) => {
+          event.preventDefault();
+          make.mutate();
+        }}
+      >
+        <Field
+          label={words.classes.name}
+          hint={words.classes.nameHint}
+          value={name}
+          onChange={(e) => setName(e.target.value)}
+          maxLength={80}
+          error={problem?.field('name') ?? (problem !== undefined && problem.errors.length === 0 ? problem.message : undefined)}
+        />
+        <div className="mt-4">
+          <PasteNames text={names} onText={setNames} preview={preview} error={problem?.field('names')} />
+        </div>
+        <Button look="main" type="submit" className="mt-5 w-full" busy={make.isPending}>
+          {words.classes.makeWith(names.trim() === '' ? 0 : (preview.data?.taken ?? 0))}
+        </Button>
+      </form>
+    </Sheet>
+  );
+}
+
+function ClassRow({ item }: { item: Schema['ClassSummary'] }) {
+  return (
+    <li className="grid gap-x-8 gap-y-3 border-t-2 border-ink py-6 md:grid-cols-[minmax(0,2fr)_minmax(0,3fr)]">
+      <div>
+        <h2 className="text-2xl font-semibold wrap-anywhere">
+          <Link to={`/classes/${item.id}`} className="hover:bg-wash" aria-label={words.classes.open(item.name)}>
+            {item.name}
+          </Link>
+        </h2>
+        <p className="mt-1 text-soft">
+          {words.common.students(item.students)} · {words.classes.codeOf} <span className="font-semibold tracking-widest text-ink">{item.code}</span>
+        </p>
+      </div>
+      <ul className="space-y-1">
+        {item.lessons.length === 0 && <li className="text-soft">{words.classes.noLesson}</li>}
+        {item.lessons.slice(0, lessonsShown).map((lesson) => (
+          <li key={lesson.id}>
+            <Link to={`/lessons/${lesson.id}`} className="group flex items-baseline gap-3 border border-ink bg-sheet px-4 py-2.5 hover:bg-wash">
+              <span className="min-w-0 flex-1 font-semibold wrap-anywhere">{lesson.title}</span>
+              {lesson.current && <span className="bg-accent px-1.5 text-sm text-on-accent">{words.classes.nowOn}</span>}
+              <span className="text-sm text-soft">{words.common.minutes(lesson.minutes)}</span>
+            </Link>
+          </li>
+        ))}
+        {item.lessons.length > lessonsShown && (
+          <li>
+            <Link className="text-sm underline" to={`/classes/${item.id}`}>
+              {words.classes.moreLessons(item.lessons.length - lessonsShown)}
+            </Link>
+          </li>
+        )}
+      </ul>
+    </li>
+  );
+}
+
+export function ClassesPage() {
+  const [making, setMaking] = useState(false);
+  const classes = useQuery({ queryKey: ['classes'], queryFn: () => take(api.GET('/api/staff/classes')) });
+  return (
+    <Page>
+      <main className="mx-auto w-full max-w-5xl flex-1 px-5 py-8">
+        <div className="mb-6 flex items-end justify-between gap-4">
+          <h1 className="text-3xl font-semibold">{words.classes.title}</h1>
+          <Button look={classes.data?.length === 0 ? 'main' : 'plain'} onClick={() => setMaking(true)}>
+            {words.classes.make}
+          </Button>
+        </div>
+        {classes.isPending && <p className="text-soft">{words.common.loading}</p>}
+        {classes.isError && <p className="font-semibold text-lost">{problemText(classes.error)}</p>}
+        {classes.data?.length === 0 && <p className="border-t-2 border-ink py-10 text-soft">{words.classes.none}</p>}
+        <ul className="border-b-2 border-ink">{classes.data?.map((item) => <ClassRow key={item.id} item={item} />)}</ul>
+        <MakeClass open={making} onClose={() => setMaking(false)} />
+      </main>
+    </Page>
+  );
+}

@@ -1,0 +1,54 @@
+import { useState, type KeyboardEvent } from 'react';
+import { Button } from '../../ui/Button';
+import { words } from '../../words';
+
+/** A text that becomes a field when it is to be changed. Enter saves, Escape leaves it as it was. */
+export function EditText({
+  value,
+  label,
+  maxLength,
+  onSave,
+  as: As = 'span',
+  className,
+}: {
+  value: string;
+  label: string;
+  maxLength: number;
+  onSave: (value: string) => void;
+  as?: 'h1' | 'h3' | 'span';
+  className?: string;
+}) {
+  const [draft, setDraft] = useState<string | null>(null);
+  const finish = () => {
+    if (draft !== null && draft.trim() !== '' && draft.trim() !== value) onSave(draft.trim());
+    setDraft(null);
+  };
+  const key = (event: KeyboardEvent) => {
+    if (event.key === 'Enter') finish();
+    if (event.key === 'Escape') setDraft(null);
+  };
+  if (draft !== null) {
+    return (
+      <input
+        // The field appears because the person asked for it.
+        // eslint-disable-next-line jsx-a11y/no-autofocus
+        autoFocus
+        aria-label={label}
+        value={draft}
+        maxLength={maxLength}
+        onChange={(event) => setDraft(event.target.value)}
+        onBlur={finish}
+        onKeyDown={key}
+        className="w-full min-w-0 border border-ink bg-sheet px-2 py-1"
+      />
+    );
+  }
+  return (
+    <div className="flex items-baseline gap-2">
+      <As className={`min-w-0 wrap-anywhere ${className ?? ''}`}>{value}</As>
+      <Button look="quiet" className="text-sm text-soft" aria-label={label} onClick={() => setDraft(value)}>
+        {words.roster.edit}
+      </Button>
+    </div>
+  );
+}

@@ -1,0 +1,37 @@
+import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
+import { StrictMode } from 'react';
+import { createRoot } from 'react-dom/client';
+import { BrowserRouter, Route, Routes } from 'react-router';
+import { isPassing } from './api/problem';
+import { SignedIn } from './areas/account/SignedIn';
+import { LessonPage } from './areas/live/LessonPage';
+import { ClassesPage } from './areas/roster/ClassesPage';
+import { ClassPage } from './areas/roster/ClassPage';
+import './styles.css';
+import { MessagesProvider } from './ui/messages';
+
+const queries = new QueryClient({
+  defaultOptions: { queries: { retry: (times, error) => isPassing(error) && times < 5, staleTime: 1_000 } },
+});
+
+const page = document.getElementById('page');
+if (page !== null) {
+  createRoot(page).render(
+    <StrictMode>
+      <QueryClientProvider client={queries}>
+        <MessagesProvider>
+          <BrowserRouter>
+            <SignedIn>
+              <Routes>
+                <Route path="/" element={<ClassesPage />} />
+                <Route path="/classes/:id" element={<ClassPage />} />
+                <Route path="/lessons/:id" element={<LessonPage />} />
+                <Route path="*" element={<ClassesPage />} />
+              </Routes>
+            </SignedIn>
+          </BrowserRouter>
+        </MessagesProvider>
+      </QueryClientProvider>
+    </StrictMode>,
+  );
+}

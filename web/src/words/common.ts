@@ -1,0 +1,20 @@
+/** Words both front doors use. Another language is another folder of the same shape. */
+const plural = new Intl.PluralRules('en');
+
+/** “1 student”, “2 students”. */
+export function count(n: number, one: string, many: string): string {
+  return `${n} ${plural.select(n) === 'one' ? one : many}`;
+}
+
+const listing = new Intl.ListFormat('en', { style: 'long', type: 'conjunction' });
+
+/** “Ada, Ben and Chi”. */
+export function list(names: string[]): string {
+  return listing.format(names);
+}
+
+export const common = {
+  product: 'Fresh Huddle',
+  offline: 'No answer from the server. Your line may be down.',
+  broken: 'This did not work. Nothing that was shown as saved is lost.',
+};

@@ -1,0 +1,18 @@
+import tailwindcss from '@tailwindcss/vite';
+import react from '@vitejs/plugin-react';
+import { fileURLToPath } from 'node:url';
+import { defineConfig } from 'vite';
+
+const here = (path: string) => fileURLToPath(new URL(path, import.meta.url));
+
+export default defineConfig({
+  root: here('.'),
+  plugins: [react(), tailwindcss()],
+  build: {
+    outDir: here('./dist'),
+    emptyOutDir: true,
+    target: 'es2020',
+    // Two front doors: the student's page loads nothing of the teacher's.
+    rollupOptions: { input: { index: here('./index.html'), student: here('./student.html') } },
+  },
+});
