@@ -18,5 +18,21 @@ export default ts.config(
   },
   { files: ['**/*.tsx'], ...a11y.flatConfigs.strict },
   { files: ['**/*.tsx', '**/*.ts'], ...hooks.configs.flat.recommended },
-  { files: ['bench/**/*.mjs', 'eslint.config.js'], languageOptions: { globals: { process: 'readonly', console: 'readonly', fetch: 'readonly', setTimeout: 'readonly', setInterval: 'readonly', clearInterval: 'readonly', performance: 'readonly', URL: 'readonly', crypto: 'readonly', Buffer: 'readonly' } } },
+  {
+    files: ['bench/**/*.mjs', 'eslint.config.js'],
+    languageOptions: {
+      globals: {
+        process: 'readonly',
+        console: 'readonly',
+        fetch: 'readonly',
+        setTimeout: 'readonly',
+        setInterval: 'readonly',
+        clearInterval: 'readonly',
+        performance: 'readonly',
+        URL: 'readonly',
+        crypto: 'readonly',
+        Buffer: 'readonly',
+      },
+    },
+  },
 );

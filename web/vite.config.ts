@@ -13,6 +13,6 @@ export default defineConfig({
     emptyOutDir: true,
     target: 'es2020',
     // Two front doors: the student's page loads nothing of the teacher's.
-    rollupOptions: { input: { index: here('./index.html'), student: here('./student.html') } },
+    rolldownOptions: { input: { index: here('./index.html'), student: here('./student.html') } },
   },
 });

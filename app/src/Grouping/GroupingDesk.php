@@ -114,7 +114,7 @@ final readonly class GroupingDesk
         [$before, $after] = $this->db->transactional(function () use ($grouping, $basedOn, $what, $change): array {
             $before = $this->floors->lock($grouping->id, $basedOn);
             $after = $change($before);
-            if ($after != $before) { // values with the same contents
+            if (!$after->equals($before)) {
                 $this->floors->append($grouping->id, $basedOn, $what, $after);
             }
 

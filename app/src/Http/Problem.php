@@ -39,7 +39,7 @@ final class Problem extends HttpException
     }
 
     /**
-     * @param array<string, mixed>     $body
+     * @param array<string, mixed>    $body
      * @param array<array-key, mixed> $headers
      */
     public static function json(array $body, int $status, array $headers = []): JsonResponse

@@ -5,14 +5,12 @@ declare(strict_types=1);
 namespace FreshHuddle\App\Http;
 
 use Doctrine\DBAL\Exception\ConnectionException;
-use Doctrine\DBAL\Exception\ConnectionLost;
 use Doctrine\DBAL\Exception\DriverException;
 use Psr\Log\LoggerInterface;
 use Symfony\Component\EventDispatcher\Attribute\AsEventListener;
 use Symfony\Component\HttpFoundation\JsonResponse;
 use Symfony\Component\HttpKernel\Event\ExceptionEvent;
 use Symfony\Component\HttpKernel\Exception\HttpExceptionInterface;
-use Symfony\Component\Validator\ConstraintViolationInterface;
 use Symfony\Component\Validator\Exception\ValidationFailedException;
 
 /**
@@ -66,7 +64,6 @@ final readonly class ProblemListener
     {
         $errors = [];
         foreach ($failure->getViolations() as $violation) {
-            \assert($violation instanceof ConstraintViolationInterface);
             $errors[] = ['field' => $violation->getPropertyPath(), 'message' => (string) $violation->getMessage()];
         }
 
@@ -83,7 +80,7 @@ final readonly class ProblemListener
      */
     private static function databaseIsAway(\Throwable $error): bool
     {
-        if ($error instanceof ConnectionException || $error instanceof ConnectionLost) {
+        if ($error instanceof ConnectionException) {
             return true;
         }
         if ($error instanceof \PDOException || $error instanceof DriverException) {

@@ -6,6 +6,8 @@ namespace FreshHuddle\App\Live;
 
 use Doctrine\DBAL\Connection;
 use FreshHuddle\App\Database\Row;
+use FreshHuddle\App\Stream\Channel;
+use FreshHuddle\App\Stream\Stream;
 use FreshHuddle\App\Worker\Tasks;
 use FreshHuddle\Core\Live\Evidence;
 
@@ -14,7 +16,7 @@ use FreshHuddle\Core\Live\Evidence;
  */
 final readonly class Presence
 {
-    public function __construct(private Connection $db, private Tasks $tasks, private LessonClock $clock)
+    public function __construct(private Connection $db, private Tasks $tasks, private Stream $stream, private LessonClock $clock)
     {
     }
 
@@ -66,6 +68,7 @@ final readonly class Presence
              ON CONFLICT (student_id) DO UPDATE SET service_place = :place, service_at = :at WHERE presence.service_at IS NULL OR presence.service_at <= :at',
             ['id' => $person, 'place' => $place, 'at' => $at],
         );
+        $this->stream->publish([Channel::student($person)], ['kind' => 'seen', 'place' => $place]);
         if (null !== $lesson->textOrNull('lesson')) {
             $this->tasks->ask(WatchWork::WATCH, $lesson->text('lesson'));
         }
@@ -82,8 +85,11 @@ final readonly class Presence
             [$classId],
         )) as $row) {
             $evidence[$row->text('student_id')] = new Evidence(
-                $row->textOrNull('service_place'), $row->intOrNull('service_at'),
-                $row->textOrNull('link_place'), $row->intOrNull('link_at'), $row->intOrNull('page_at'),
+                $row->textOrNull('service_place'),
+                $row->intOrNull('service_at'),
+                $row->textOrNull('link_place'),
+                $row->intOrNull('link_at'),
+                $row->intOrNull('page_at'),
             );
         }
 

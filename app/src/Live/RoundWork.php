@@ -106,8 +106,10 @@ final readonly class RoundWork implements TaskHandler
     {
         $main = $this->externalIds($round)[''] ?? null;
         $moves = [];
-        foreach (null === $main ? [] : $this->floors->now($round->text('grouping_id'))->seated() as $student) {
-            $moves[$student] = $main;
+        if (null !== $main) {
+            foreach ($this->floors->now($round->text('grouping_id'))->seated() as $student) {
+                $moves[$student] = $main;
+            }
         }
 
         return $moves;

@@ -56,11 +56,17 @@ final readonly class StudentPage
         $seenIn = $this->db->fetchOne('SELECT service_place FROM presence WHERE student_id = ?', [$student->id]);
 
         return new StudentNow(
-            $student->id, $student->name, $student->className, $round->text('title'),
-            $this->events->lastForStudents($lessonId), $now, $moments,
+            $student->id,
+            $student->name,
+            $student->className,
+            $round->text('title'),
+            $this->events->lastForStudents($lessonId),
+            $now,
+            $moments,
             $moments->phase($now)->showsGroups() ? $this->group($student, $round) : null,
             $round->text('instructions'),
-            $this->hasMainRoom($student), \is_string($seenIn) ? $seenIn : null,
+            $this->hasMainRoom($student),
+            \is_string($seenIn) ? $seenIn : null,
             \array_slice($this->events->notices($lessonId), 0, self::NOTICES),
             '/stream/student/'.Channel::everybody($lessonId).','.Channel::student($student->id),
         );

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace FreshHuddle\App\Live;
 
+use Symfony\Component\Security\Core\Exception\UnsupportedUserException;
 use Symfony\Component\Security\Core\Exception\UserNotFoundException;
 use Symfony\Component\Security\Core\User\UserInterface;
 use Symfony\Component\Security\Core\User\UserProviderInterface;
@@ -17,7 +18,7 @@ final class StudentUserProvider implements UserProviderInterface
 {
     public function refreshUser(UserInterface $user): UserInterface
     {
-        return $user;
+        return $user instanceof StudentUser ? $user : throw new UnsupportedUserException();
     }
 
     public function supportsClass(string $class): bool

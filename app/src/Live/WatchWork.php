@@ -16,6 +16,7 @@ use FreshHuddle\App\Worker\Task;
 use FreshHuddle\App\Worker\TaskHandler;
 use FreshHuddle\Core\Live\Event;
 use FreshHuddle\Core\Live\EventKind;
+use FreshHuddle\Core\Live\Evidence;
 use FreshHuddle\Core\Live\Phase;
 use FreshHuddle\Core\Live\Whereabouts;
 
@@ -104,23 +105,25 @@ final readonly class WatchWork implements TaskHandler
 
     private function askService(Row $lesson): void
     {
-        $rooms = array_values(array_filter($this->db->fetchFirstColumn(
-            'SELECT external_id FROM room WHERE external_id IS NOT NULL AND class_id = ?',
-            [$lesson->text('class_id')],
-        ), \is_string(...)));
-        if ([] === $rooms) {
+        $places = [];
+        foreach (Row::all($this->db->fetchAllAssociative('SELECT external_id, group_id FROM room WHERE external_id IS NOT NULL AND class_id = ?', [$lesson->text('class_id')])) as $room) {
+            $places[$room->text('external_id')] = $room->textOrNull('group_id') ?? Evidence::MAIN;
+        }
+        if ([] === $places) {
             return;
         }
         $asked = $this->clock->ms();
         try {
-            $there = $this->service->whoIsThere($rooms);
+            $there = $this->service->whoIsThere(array_keys($places));
         } catch (MeetingServiceFailed) {
             return; // it is asked again soon
         }
         foreach ($this->presence->ofClass($lesson->text('class_id')) as $student => $evidence) {
             $seen = $there[$student] ?? null;
             if (null !== $seen) {
-                $this->presence->seenByService($student, $seen['room'], max($seen['since'], $evidence->serviceAt ?? 0));
+                if ($places[$seen['room']] !== $evidence->servicePlace) {
+                    $this->presence->seenByService($student, $seen['room'], max($seen['since'], $evidence->serviceAt ?? 0));
+                }
             } elseif (null !== $evidence->servicePlace && ($evidence->serviceAt ?? 0) < $asked) {
                 $this->presence->seenByService($student, null, $asked);
             }

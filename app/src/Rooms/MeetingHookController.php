@@ -30,14 +30,15 @@ final readonly class MeetingHookController
             throw new Problem(403, 'The signature does not fit.');
         }
         $said = json_decode($body, true);
+        $room = \is_array($said) ? $said['room'] ?? null : null;
         if (!\is_array($said) || !\is_string($said['person'] ?? null) || !\is_int($said['at'] ?? null)
-            || !(null === ($said['room'] ?? null) || \is_string($said['room']))
+            || !(null === $room || \is_string($room))
             || 1 !== preg_match('/^[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}$/', $said['person'])) {
             throw new Problem(422, 'This cannot be read.');
         }
         if (abs($this->clock->ms() - $said['at']) > self::OLDEST) {
             throw new Problem(422, 'This is too old, or from the future.');
         }
-        $this->presence->seenByService($said['person'], $said['room'] ?? null, $said['at']);
+        $this->presence->seenByService($said['person'], $room, $said['at']);
     }
 }

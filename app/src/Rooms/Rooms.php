@@ -70,8 +70,12 @@ final readonly class Rooms
         $byGroup = [];
         foreach ($rows as $row) {
             $byGroup[$row->textOrNull('group_id') ?? ''] = new RoomView(
-                $row->text('id'), $row->textOrNull('group_id'), $row->text('name'), RoomState::from($row->text('state')),
-                $row->bool('working'), $row->textOrNull('failure'),
+                $row->text('id'),
+                $row->textOrNull('group_id'),
+                $row->text('name'),
+                RoomState::from($row->text('state')),
+                $row->bool('working'),
+                $row->textOrNull('failure'),
             );
         }
         $rooms = isset($byGroup['']) ? [$byGroup['']] : [];

@@ -30,7 +30,11 @@ final readonly class ClassViews
         ));
 
         return array_map(fn (Row $row): ClassSummary => new ClassSummary(
-            $row->text('id'), $row->text('name'), $row->text('code'), $row->int('students'), $this->lessons($row->text('id')),
+            $row->text('id'),
+            $row->text('name'),
+            $row->text('code'),
+            $row->int('students'),
+            $this->lessons($row->text('id')),
         ), $rows);
     }
 

@@ -175,6 +175,20 @@ final readonly class Floor
         )), $this->fixed))->withoutStaleFixes();
     }
 
+    public function equals(self $other): bool
+    {
+        if (\count($this->groups) !== \count($other->groups) || $this->fixed !== $other->fixed) {
+            return false;
+        }
+        foreach ($this->groups as $i => $group) {
+            if (get_object_vars($group) !== get_object_vars($other->groups[$i])) {
+                return false;
+            }
+        }
+
+        return true;
+    }
+
     private function withoutStaleFixes(): self
     {
         return new self($this->groups, array_values(array_intersect($this->fixed, $this->seated())));

@@ -10,8 +10,8 @@ namespace FreshHuddle\Core\Live;
 final readonly class Event
 {
     /**
-     * @param int                                   $at   milliseconds since 1970, server's clock
-     * @param array<string, int|string|bool|null>   $data what the kind needs; moments in milliseconds since 1970
+     * @param int                                 $at   milliseconds since 1970, server's clock
+     * @param array<string, int|string|bool|null> $data what the kind needs; moments in milliseconds since 1970
      */
     public function __construct(public EventKind $kind, public int $at, public array $data = [])
     {

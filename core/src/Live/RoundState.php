@@ -17,7 +17,7 @@ final readonly class RoundState
      * @param int|null $calledAt    when a call back was begun by hand
      * @param int|null $backAt      when the call back begun by hand runs out
      *
-     * All moments are milliseconds since 1970.
+     * All moments are milliseconds since 1970
      */
     public function __construct(
         public ?int $lookFrom = null,
@@ -59,7 +59,12 @@ final readonly class RoundState
             EventKind::TakenBack => self::planned(),
             EventKind::EndChanged => new self($this->lookFrom, $this->outAt, $event->moment('endsAt'), $this->autoSeconds),
             EventKind::CalledBack => new self(
-                $this->lookFrom, $this->outAt, $this->endsAt, $this->autoSeconds, $event->at, $event->moment('backAt'),
+                $this->lookFrom,
+                $this->outAt,
+                $this->endsAt,
+                $this->autoSeconds,
+                $event->at,
+                $event->moment('backAt'),
             ),
             // Whoever says “keep working” past the end no longer wants the end to call by itself.
             EventKind::KeptWorking => new self($this->lookFrom, $this->outAt, $event->moment('endsAt')),

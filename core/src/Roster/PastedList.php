@@ -38,7 +38,7 @@ final readonly class PastedList
      * @throws TooManyStudents if the class would hold more than 400
      * @throws UnusableName    if the text is not UTF-8
      *
-     * Complexity: O(length of the text + number of known names).
+     * Complexity: O(length of the text + number of known names)
      */
     public static function read(string $text, array $known = []): self
     {
@@ -52,7 +52,8 @@ final readonly class PastedList
         $lines = [];
         $taken = 0;
         $columns = null;
-        foreach (preg_split('/\R/u', $text) ?: [] as $i => $raw) {
+        foreach ((array) preg_split('/\R/u', $text) as $i => $raw) {
+            $raw = (string) $raw;
             $cells = array_map(self::cell(...), explode("\t", $raw));
             if ('' === implode('', $cells)) {
                 continue;

@@ -38,7 +38,7 @@ final readonly class StudentName implements \Stringable
      */
     public function folded(): string
     {
-        return mb_convert_case(\Normalizer::normalize($this->value, \Normalizer::FORM_KC) ?: $this->value, \MB_CASE_FOLD);
+        return mb_convert_case(self::normal($this->value, \Normalizer::FORM_KC), \MB_CASE_FOLD);
     }
 
     public function __toString(): string
@@ -57,10 +57,16 @@ final readonly class StudentName implements \Stringable
         if (!mb_check_encoding($raw, 'UTF-8')) {
             throw UnusableName::notText();
         }
-        $value = \Normalizer::normalize($raw, \Normalizer::FORM_C) ?: $raw;
-        $value = (string) preg_replace('/[\x{FEFF}\x{200B}\x{2060}\x{202A}-\x{202E}\x{2066}-\x{2069}]|(?![\t\n\r])\p{Cc}/u', '', $value);
+        $value = (string) preg_replace('/[\x{FEFF}\x{200B}\x{2060}\x{202A}-\x{202E}\x{2066}-\x{2069}]|(?![\t\n\r])\p{Cc}/u', '', self::normal($raw, \Normalizer::FORM_C));
         $value = (string) preg_replace('/[\s\p{Z}]+/u', ' ', $value);
 
         return trim($value, " \u{200C}\u{200D}");
+    }
+
+    private static function normal(string $text, int $form): string
+    {
+        $normal = \Normalizer::normalize($text, $form);
+
+        return \is_string($normal) ? $normal : $text;
     }
 }

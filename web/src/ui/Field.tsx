@@ -19,11 +19,17 @@ export function Field({ label, error, hint, className, ...rest }: FieldProps) {
         id={id}
         aria-invalid={error !== undefined}
         aria-describedby={error !== undefined || hint !== undefined ? `${id}-note` : undefined}
-        className={clsx('mt-1 w-full border bg-sheet px-3 py-2', error === undefined ? 'border-ink' : 'border-2 border-lost')}
+        className={clsx(
+          'mt-1 w-full border bg-sheet px-3 py-2',
+          error === undefined ? 'border-ink' : 'border-2 border-lost',
+        )}
         {...rest}
       />
       {(error ?? hint) !== undefined && (
-        <p id={`${id}-note`} className={clsx('mt-1 text-sm', error === undefined ? 'text-soft' : 'font-semibold text-lost')}>
+        <p
+          id={`${id}-note`}
+          className={clsx('mt-1 text-sm', error === undefined ? 'text-soft' : 'font-semibold text-lost')}
+        >
           {error ?? hint}
         </p>
       )}

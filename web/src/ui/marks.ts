@@ -25,8 +25,11 @@ const colours = [
 
 /** Drawn on a square of 24. */
 const signs: readonly [string, string][] = [
-  ['wave', 'M2 15c3 0 3-4 6-4s3 4 6 4 3-4 6-4h2v4h-2c-3 0-3 4-6 4s-3-4-6-4-3 4-6 4z'],
-  ['key', 'M8 3a5 5 0 1 0 4.6 7H17v3h3v-3h2V7H12.600A5 5 0 0 0 8 3zm0 3.500a1.500 1.500 0 1 1 0 3 1.500 1.500 0 0 1 0-3z'],
+  [
+    'wave',
+    'M1 9c3-5 6-5 8-2s4 3 6 0 5-3 8 1v4c-3-3-5-3-7-1s-6 3-8 0-4-2-7 2zm0 8c3-5 6-5 8-2s4 3 6 0 5-3 8 1v4c-3-3-5-3-7-1s-6 3-8 0-4-2-7 2z',
+  ],
+  ['key', 'M7 6a6 6 0 1 0 5.700 8H16v4h3v-4h3v-4h-9.300A6 6 0 0 0 7 6zm0 4a2 2 0 1 1 0 4 2 2 0 0 1 0-4z'],
   ['leaf', 'M4 20C3 10 9 3 21 3c0 12-6 18-14 17l-2 2-1-1z'],
   ['bell', 'M12 2a2 2 0 0 1 2 2c3 1 4 4 4 8l2 4v1H4v-1l2-4c0-4 1-7 4-8a2 2 0 0 1 2-2zm-3 17h6a3 3 0 0 1-6 0z'],
   ['boat', 'M11 2v12H3l8-12zm2 4 7 8h-7zM2 16h20l-3 6H5z'],
@@ -41,6 +44,9 @@ const signs: readonly [string, string][] = [
 
 export function markOf(number: number): Mark {
   const colour = colours[number % colours.length] ?? '#1769aa';
-  const [sign, path] = signs[(number + Math.floor(number / signs.length)) % signs.length] ?? ['wave', ''];
+  const [sign, path] = signs[(number + Math.floor(number / signs.length)) % signs.length] ?? [
+    'wave',
+    'M1 9c3-5 6-5 8-2s4 3 6 0 5-3 8 1v4c-3-3-5-3-7-1s-6 3-8 0-4-2-7 2zm0 8c3-5 6-5 8-2s4 3 6 0 5-3 8 1v4c-3-3-5-3-7-1s-6 3-8 0-4-2-7 2z',
+  ];
   return { colour, sign, path };
 }

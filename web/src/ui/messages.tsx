@@ -47,7 +47,11 @@ export function MessagesProvider({ children }: { children: ReactNode }) {
   return (
     <Context value={value}>
       {children}
-      <div role="status" aria-live="polite" className="pointer-events-none fixed inset-x-0 bottom-4 z-50 flex flex-col items-center gap-2 px-4">
+      <div
+        role="status"
+        aria-live="polite"
+        className="pointer-events-none fixed inset-x-0 bottom-4 z-50 flex flex-col items-center gap-2 px-4"
+      >
         {messages.map((message) => (
           <div
             key={message.id}

@@ -89,7 +89,7 @@ final readonly class Deal implements Method
     {
         $held = array_map(static fn (Group $group): int => \count($stay[$group->id] ?? []), $groups);
         $order = array_keys($groups);
-        usort($order, static fn (int $a, int $b): int => $held[$b] <=> $held[$a] ?: $a <=> $b);
+        usort($order, static fn (int $a, int $b): int => [$held[$b], $a] <=> [$held[$a], $b]);
         $given = [];
         foreach ($order as $rank => $i) {
             $given[$i] = $sizes[$rank];

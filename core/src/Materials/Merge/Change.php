@@ -10,8 +10,8 @@ namespace FreshHuddle\Core\Materials\Merge;
 final readonly class Change
 {
     /**
-     * @param int          $from 0 or more
-     * @param int          $to   not below $from; equal for a pure insertion
+     * @param int          $from  0 or more
+     * @param int          $to    not below $from; equal for a pure insertion
      * @param list<string> $words
      */
     public function __construct(public int $from, public int $to, public array $words)

@@ -18,7 +18,7 @@ final readonly class Difference
      *
      * @return list<Change> in order, none touching the next
      *
-     * Complexity: O((n + m)·d) time, O(d²) memory, d ≤ 1,000.
+     * Complexity: O((n + m)·d) time, O(d²) memory, d ≤ 1,000
      */
     public function changes(array $old, array $new): array
     {

@@ -19,7 +19,7 @@ final readonly class ThreeWay
      * @param string $theirs what is saved now
      * @param string $mine   what has just come in
      *
-     * Complexity: O((n + m)·d) time for texts of n and m words that differ in d.
+     * Complexity: O((n + m)·d) time for texts of n and m words that differ in d
      */
     public function merge(string $base, string $theirs, string $mine): string
     {
@@ -130,6 +130,8 @@ final readonly class ThreeWay
      */
     private static function words(string $text): array
     {
-        return preg_split('/(\s+)/u', $text, -1, \PREG_SPLIT_DELIM_CAPTURE | \PREG_SPLIT_NO_EMPTY) ?: [];
+        $words = preg_split('/(\s+)/u', $text, -1, \PREG_SPLIT_DELIM_CAPTURE | \PREG_SPLIT_NO_EMPTY);
+
+        return false === $words ? [$text] : $words;
     }
 }

@@ -1,4 +1,4 @@
-import { useState, type FormEvent } from 'react';
+import { useState } from 'react';
 import type { Schema } from '../../api/client';
 import type { ApiProblem } from '../../api/problem';
 import { Button } from '../../ui/Button';
@@ -12,8 +12,7 @@ export function SignIn({ onSignedIn }: { onSignedIn: (teacher: Schema['Me']) => 
   const [password, setPassword] = useState('');
   const [busy, setBusy] = useState(false);
   const [problem, setProblem] = useState<ApiProblem>();
-  const submit = (event: FormEvent) => {
-    event.preventDefault();
+  const submit = () => {
     setBusy(true);
     signIn(email, password)
       .then(onSignedIn, (error: unknown) => setProblem(error as ApiProblem))
@@ -21,11 +20,24 @@ export function SignIn({ onSignedIn }: { onSignedIn: (teacher: Schema['Me']) => 
   };
   return (
     <main className="floor-paper flex min-h-screen items-center justify-center p-6">
-      <form onSubmit={submit} className="w-full max-w-sm border-2 border-ink bg-sheet p-8 shadow-[6px_6px_0_var(--ink)]">
+      <form
+        onSubmit={(event) => {
+          event.preventDefault();
+          submit();
+        }}
+        className="w-full max-w-sm border-2 border-ink bg-sheet p-8 shadow-[6px_6px_0_var(--ink)]"
+      >
         <h1 className="sr-only">{words.account.title}</h1>
         <Wordmark large />
         <p className="mt-3 mb-6 text-soft">{words.account.lead}</p>
-        <Field label={words.account.email} type="email" autoComplete="username" required value={email} onChange={(e) => setEmail(e.target.value)} />
+        <Field
+          label={words.account.email}
+          type="email"
+          autoComplete="username"
+          required
+          value={email}
+          onChange={(e) => setEmail(e.target.value)}
+        />
         <Field
           className="mt-4"
           label={words.account.password}
@@ -40,7 +52,10 @@ export function SignIn({ onSignedIn }: { onSignedIn: (teacher: Schema['Me']) => 
           {words.account.signIn}
         </Button>
         <p className="mt-6 text-sm text-soft">
-          {words.account.studentDoor} <a className="text-ink underline" href="/student">/student</a>
+          {words.account.studentDoor}{' '}
+          <a className="text-ink underline" href="/student">
+            /student
+          </a>
         </p>
       </form>
     </main>

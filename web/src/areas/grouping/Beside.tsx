@@ -5,7 +5,17 @@ const width = 300;
 const room = 420;
 
 /** A slip of paper beside the thing it is about; on a small screen at its foot. */
-export function Beside({ at, title, onClose, children }: { at: DOMRect; title: string; onClose: () => void; children: ReactNode }) {
+export function Beside({
+  at,
+  title,
+  onClose,
+  children,
+}: {
+  at: DOMRect;
+  title: string;
+  onClose: () => void;
+  children: ReactNode;
+}) {
   const left = Math.max(8, Math.min(at.left, window.innerWidth - width - 8));
   const top = Math.max(8, Math.min(at.bottom + 6, window.innerHeight - room));
   return (

@@ -8,7 +8,17 @@ type Kind = 'groups' | 'size';
 const usualSize = 4;
 
 /** How to divide the class; undo and redo. */
-export function DealBar({ floor, students, control }: { floor: Schema['FloorView']; students: number; control: FloorControl }) {
+export function DealBar({
+  floor,
+  students,
+  control,
+  live,
+}: {
+  floor: Schema['FloorView'];
+  students: number;
+  control: FloorControl;
+  live: boolean;
+}) {
   const [kind, setKind] = useState<Kind>('groups');
   const [typed, setTyped] = useState<Record<Kind, string>>({ groups: '', size: '' });
   const [remainder, setRemainder] = useState<Schema['Remainder']>('spread');
@@ -24,37 +34,46 @@ export function DealBar({ floor, students, control }: { floor: Schema['FloorView
         deal();
       }}
     >
-      <span className="text-sm font-semibold">{words.floor.dealInto}</span>
-      <input
-        type="number"
-        min={1}
-        max={kind === 'groups' ? 200 : 400}
-        aria-label={words.floor.howMany}
-        value={typed[kind] === '' ? usual[kind] : typed[kind]}
-        onChange={(event) => setTyped({ ...typed, [kind]: event.target.value })}
-        className="w-16 border border-ink bg-sheet px-2 py-1.5"
-      />
-      <select aria-label={words.floor.shapeKind} value={kind} onChange={(event) => setKind(event.target.value as Kind)} className="border border-ink bg-sheet px-2 py-1.5">
-        <option value="groups">{words.floor.groupsUnit}</option>
-        <option value="size">{words.floor.eachUnit}</option>
-      </select>
-      {kind === 'size' && (
-        <select
-          aria-label={words.floor.leftOver}
-          value={remainder}
-          onChange={(event) => setRemainder(event.target.value as Schema['Remainder'])}
-          className="border border-ink bg-sheet px-2 py-1.5"
-        >
-          {(['spread', 'larger', 'smaller'] as const).map((way) => (
-            <option key={way} value={way}>
-              {words.floor.remainder[way]}
-            </option>
-          ))}
-        </select>
+      {!live && (
+        <>
+          <span className="text-sm font-semibold">{words.floor.dealInto}</span>
+          <input
+            type="number"
+            min={1}
+            max={kind === 'groups' ? 200 : 400}
+            aria-label={words.floor.howMany}
+            value={typed[kind] === '' ? usual[kind] : typed[kind]}
+            onChange={(event) => setTyped({ ...typed, [kind]: event.target.value })}
+            className="w-16 border border-ink bg-sheet px-2 py-1.5"
+          />
+          <select
+            aria-label={words.floor.shapeKind}
+            value={kind}
+            onChange={(event) => setKind(event.target.value as Kind)}
+            className="border border-ink bg-sheet px-2 py-1.5"
+          >
+            <option value="groups">{words.floor.groupsUnit}</option>
+            <option value="size">{words.floor.eachUnit}</option>
+          </select>
+          {kind === 'size' && (
+            <select
+              aria-label={words.floor.leftOver}
+              value={remainder}
+              onChange={(event) => setRemainder(event.target.value as Schema['Remainder'])}
+              className="border border-ink bg-sheet px-2 py-1.5"
+            >
+              {(['spread', 'larger', 'smaller'] as const).map((way) => (
+                <option key={way} value={way}>
+                  {words.floor.remainder[way]}
+                </option>
+              ))}
+            </select>
+          )}
+          <Button type="submit" disabled={students === 0}>
+            {floor.groups.length === 0 ? words.floor.deal : words.floor.dealAgain}
+          </Button>
+        </>
       )}
-      <Button type="submit" disabled={students === 0}>
-        {floor.groups.length === 0 ? words.floor.deal : words.floor.dealAgain}
-      </Button>
       <span className="ml-auto flex gap-1">
         <Button look="quiet" onClick={() => control.edit({ kind: 'addTable' })}>
           {words.floor.addTable}

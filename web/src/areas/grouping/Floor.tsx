@@ -1,4 +1,13 @@
-import { DndContext, DragOverlay, PointerSensor, pointerWithin, useSensor, useSensors, type CollisionDetection, type DragEndEvent } from '@dnd-kit/core';
+import {
+  DndContext,
+  DragOverlay,
+  PointerSensor,
+  pointerWithin,
+  useSensor,
+  useSensors,
+  type CollisionDetection,
+  type DragEndEvent,
+} from '@dnd-kit/core';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import clsx from 'clsx';
 import { useRef, useState, type KeyboardEvent } from 'react';
@@ -47,7 +56,9 @@ export function Floor({ lesson, control, live, asList, noteOf, tableNote }: Floo
   const sensors = useSensors(useSensor(PointerSensor, { activationConstraint: { distance: 6 } }));
   const absent = useMutation({
     mutationFn: (change: { id: string; absent: boolean }) =>
-      take(api.PATCH('/api/staff/students/{id}', { params: { path: { id: change.id } }, body: { absent: change.absent } })),
+      take(
+        api.PATCH('/api/staff/students/{id}', { params: { path: { id: change.id } }, body: { absent: change.absent } }),
+      ),
     onSettled: () => queries.invalidateQueries({ queryKey: ['lesson', lesson.id] }),
     onError: fail,
   });
@@ -91,7 +102,8 @@ export function Floor({ lesson, control, live, asList, noteOf, tableNote }: Floo
     if (over !== null) put(String(active.id), String(over.id));
   };
 
-  const stopOf = (target: EventTarget) => (target instanceof Element ? target.closest('[data-stop]')?.getAttribute('data-stop') : null) ?? null;
+  const stopOf = (target: EventTarget) =>
+    (target instanceof Element ? target.closest('[data-stop]')?.getAttribute('data-stop') : null) ?? null;
 
   const keyDown = (event: KeyboardEvent) => {
     const stop = stopOf(event.target);
@@ -119,6 +131,8 @@ export function Floor({ lesson, control, live, asList, noteOf, tableNote }: Floo
 
   const openTag = (student: Student, at: DOMRect) => setOpened({ kind: 'tag', student, at });
   const compact = floor.groups.length > compactAbove;
+  const largest = Math.max(4, ...floor.groups.map((group) => group.students.length));
+  const above = 2 * Math.floor(largest / 4);
   const draggedStudent = dragged === null ? undefined : byId.get(dragged);
 
   return (
@@ -131,16 +145,25 @@ export function Floor({ lesson, control, live, asList, noteOf, tableNote }: Floo
     >
       {/* Keys bubble up from the name tags and tables, which are buttons. */}
       {/* eslint-disable-next-line jsx-a11y/no-static-element-interactions */}
-      <div ref={frame} className="flex min-h-0 flex-1 flex-col" onKeyDown={keyDown} onKeyUp={(event) => event.key === ' ' && stopOf(event.target) !== null && event.preventDefault()}>
+      <div
+        ref={frame}
+        className="flex min-h-0 flex-1 flex-col"
+        onKeyDown={keyDown}
+        onKeyUp={(event) => event.key === ' ' && stopOf(event.target) !== null && event.preventDefault()}
+      >
         <div className="floor-paper min-h-0 flex-1 overflow-y-auto p-5">
-          {floor.groups.length === 0 && <p className="mx-auto max-w-md py-16 text-center text-soft">{words.floor.nothingYet}</p>}
+          {floor.groups.length === 0 && (
+            <p className="mx-auto max-w-md py-16 text-center text-soft">{words.floor.nothingYet}</p>
+          )}
           {asList || floor.groups.length > rowsAbove ? (
             <FloorList floor={floor} students={lesson.students} live={live} note={noteOf} onOpenTag={openTag} />
           ) : (
             <ul
               className={clsx(
                 'grid',
-                compact ? 'grid-cols-[repeat(auto-fill,minmax(9.5rem,1fr))] gap-x-4 gap-y-5' : 'grid-cols-[repeat(auto-fit,minmax(15.5rem,1fr))] gap-x-8 gap-y-7',
+                compact
+                  ? 'grid-cols-[repeat(auto-fill,minmax(9.5rem,1fr))] gap-x-4 gap-y-5'
+                  : 'grid-cols-[repeat(auto-fit,minmax(15.5rem,1fr))] gap-x-8 gap-y-7',
               )}
             >
               {floor.groups.map((group) => (
@@ -153,6 +176,7 @@ export function Floor({ lesson, control, live, asList, noteOf, tableNote }: Floo
                   live={live}
                   picked={picked}
                   compact={compact}
+                  above={above}
                   note={tableNote(group)}
                   onOpenTag={openTag}
                   onOpenTable={(one, at) => setOpened({ kind: 'table', group: one, at })}
@@ -161,14 +185,22 @@ export function Floor({ lesson, control, live, asList, noteOf, tableNote }: Floo
             </ul>
           )}
         </div>
-        <Shelf students={unseated.filter((s) => !s.absent)} absent={unseated.filter((s) => s.absent)} live={live} picked={picked} onOpenTag={openTag} />
+        <Shelf
+          students={unseated.filter((s) => !s.absent)}
+          absent={unseated.filter((s) => s.absent)}
+          live={live}
+          picked={picked}
+          onOpenTag={openTag}
+        />
       </div>
       <p className="sr-only" role="status">
         {spoken}
       </p>
       <DragOverlay dropAnimation={null}>
         {draggedStudent !== undefined && (
-          <div className="min-h-10 w-[7.4rem] rotate-2 border-2 border-ink bg-accent px-2 py-1 text-sm leading-tight text-on-accent shadow-lg">{draggedStudent.name}</div>
+          <div className="min-h-10 w-[7.4rem] rotate-2 border-2 border-ink bg-accent px-2 py-1 text-sm leading-tight text-on-accent shadow-lg">
+            {draggedStudent.name}
+          </div>
         )}
       </DragOverlay>
       {opened?.kind === 'tag' && (
@@ -183,7 +215,9 @@ export function Floor({ lesson, control, live, asList, noteOf, tableNote }: Floo
           onClose={() => setOpened(null)}
         />
       )}
-      {opened?.kind === 'table' && <TableActions group={opened.group} at={opened.at} onEdit={edit} onClose={() => setOpened(null)} />}
+      {opened?.kind === 'table' && (
+        <TableActions group={opened.group} at={opened.at} onEdit={edit} onClose={() => setOpened(null)} />
+      )}
     </DndContext>
   );
 }

@@ -1,7 +1,7 @@
 import type { Schema } from '../../api/client';
 import { Sign } from '../../ui/Sign';
 import { words } from '../../words';
-import type { Student } from './NameTag';
+import { placeOf, type Student } from './NameTag';
 
 /** The floor as a list, with the same actions behind each name: for screen readers, keyboards and very large classes. */
 export function FloorList({
@@ -17,7 +17,9 @@ export function FloorList({
   note: (student: Student) => string;
   onOpenTag: (student: Student, at: DOMRect) => void;
 }) {
-  const seat = new Map(floor.groups.flatMap((group) => group.students.map((id, i) => [id, { group, number: i + 1 }] as const)));
+  const seat = new Map(
+    floor.groups.flatMap((group) => group.students.map((id, i) => [id, { group, number: i + 1 }] as const)),
+  );
   const sorted = [...students].sort((a, b) => {
     const [x, y] = [seat.get(a.id), seat.get(b.id)];
     return (x?.group.number ?? 999) - (y?.group.number ?? 999) || (x?.number ?? 0) - (y?.number ?? 0);
@@ -26,10 +28,20 @@ export function FloorList({
     <table className="w-full max-w-3xl border-collapse border-y-2 border-ink bg-sheet">
       <thead>
         <tr className="border-b border-ink text-left text-sm">
-          <th scope="col" className="px-3 py-1.5">{words.floor.group}</th>
-          <th scope="col" className="px-3 py-1.5">{words.floor.seat}</th>
-          <th scope="col" className="px-3 py-1.5">{words.floor.student}</th>
-          {live && <th scope="col" className="px-3 py-1.5">{words.floor.where}</th>}
+          <th scope="col" className="px-3 py-1.5">
+            {words.floor.group}
+          </th>
+          <th scope="col" className="px-3 py-1.5">
+            {words.floor.seat}
+          </th>
+          <th scope="col" className="px-3 py-1.5">
+            {words.floor.student}
+          </th>
+          {live && (
+            <th scope="col" className="px-3 py-1.5">
+              {words.floor.where}
+            </th>
+          )}
         </tr>
       </thead>
       <tbody>
@@ -56,9 +68,15 @@ export function FloorList({
                 >
                   {student.name}
                 </button>
-                {floor.fixed.includes(student.id) && <span className="ml-2 text-xs text-soft">{words.floor.fixed}</span>}
+                {floor.fixed.includes(student.id) && (
+                  <span className="ml-2 text-xs text-soft">{words.floor.fixed}</span>
+                )}
               </td>
-              {live && <td className={`px-3 py-1 text-sm ${student.place === 'lost' ? 'font-semibold text-lost' : ''}`}>{note(student)}</td>}
+              {live && (
+                <td className={`px-3 py-1 text-sm ${placeOf(student) === 'lost' ? 'font-semibold text-lost' : ''}`}>
+                  {note(student)}
+                </td>
+              )}
             </tr>
           );
         })}

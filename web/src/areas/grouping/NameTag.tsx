@@ -17,46 +17,52 @@ interface NameTagProps {
   onOpen: (student: Student, at: DOMRect) => void;
 }
 
-const looks: Record<Student['place'], string> = {
+const looks: Record<Student['place'] | 'notArrived', string> = {
   inPlace: 'border-2 border-solid border-ink bg-sheet font-semibold',
   onTheWay: 'border-2 border-dashed border-ink bg-transparent',
   elsewhere: 'border-2 border-dashed border-soft bg-transparent text-soft',
   leftBehind: 'border-2 border-dashed border-ink bg-transparent',
   lost: 'border-2 border-dashed border-lost bg-transparent text-lost',
+  notArrived: 'border-2 border-dotted border-soft bg-transparent text-soft',
   excused: 'border-2 border-dotted border-line bg-transparent text-soft line-through',
 };
 
+/** Lost is who was here and has gone; who has not come today has not arrived. */
+export function placeOf(student: Student): Student['place'] | 'notArrived' {
+  return student.place === 'lost' && student.because === 'never' ? 'notArrived' : student.place;
+}
+
 /** How a tag looks: solid where the student is in place, an outline where they are missing. */
 export function tagLook(student: Student, live: boolean): string {
-  if (live) return looks[student.place];
+  if (live) return looks[placeOf(student)];
   return student.absent ? looks.excused : 'border border-ink bg-sheet';
 }
 
 export function NameTag({ student, group, fixed, live, picked, dense = false, onOpen }: NameTagProps) {
-  const drag = useDraggable({ id: student.id });
-  const drop = useDroppable({ id: `tag:${student.id}` });
+  const { setNodeRef: setDragRef, listeners, isDragging } = useDraggable({ id: student.id });
+  const { setNodeRef: setDropRef, isOver } = useDroppable({ id: `tag:${student.id}` });
   return (
     <button
       type="button"
       ref={(node) => {
-        drag.setNodeRef(node);
-        drop.setNodeRef(node);
+        setDragRef(node);
+        setDropRef(node);
       }}
       data-stop={`tag:${student.id}`}
-      aria-label={words.floor.tag(student.name, group, fixed) + (live ? `, ${words.live.place[student.place]}` : '')}
+      aria-label={words.floor.tag(student.name, group, fixed) + (live ? `, ${words.live.place[placeOf(student)]}` : '')}
       aria-haspopup="dialog"
       onClick={(event) => onOpen(student, event.currentTarget.getBoundingClientRect())}
-      {...drag.listeners}
+      {...listeners}
       className={clsx(
         'relative touch-manipulation text-left leading-tight select-none',
-        dense ? 'w-full px-1.5 py-0.5 text-[13px]' : 'min-h-10 w-[7.4rem] px-2 py-1 text-sm',
+        dense ? 'w-full px-1.5 py-0.5 text-[13px]' : 'flex min-h-11 w-full min-w-30 items-center px-2 py-1 text-sm',
         tagLook(student, live),
-        drag.isDragging && 'opacity-30',
-        drop.isOver && !drag.isDragging && 'ring-4 ring-accent',
+        isDragging && 'opacity-30',
+        isOver && !isDragging && 'ring-4 ring-accent',
         picked && 'ring-4 ring-accent',
       )}
     >
-      <span className={clsx('wrap-anywhere', dense ? 'line-clamp-1' : 'line-clamp-2')}>{student.name}</span>
+      <span className={clsx('wrap-anywhere', dense ? 'line-clamp-1' : 'line-clamp-3')}>{student.name}</span>
       {fixed && (
         <svg viewBox="0 0 10 10" className="absolute -top-1.5 -right-1.5 size-3.5" aria-hidden="true">
           <circle cx="5" cy="5" r="4.500" fill="var(--ink)" />

@@ -17,24 +17,33 @@ export function Shelf({
   picked: string | null;
   onOpenTag: (student: Student, at: DOMRect) => void;
 }) {
-  const drop = useDroppable({ id: 'shelf' });
+  const { setNodeRef, isOver } = useDroppable({ id: 'shelf' });
   const tags = (list: Student[]) =>
     list.map((student) => (
       <li key={student.id}>
-        <NameTag student={student} group={null} fixed={false} live={live} picked={picked === student.id} onOpen={onOpenTag} />
+        <NameTag
+          student={student}
+          group={null}
+          fixed={false}
+          live={live}
+          picked={picked === student.id}
+          onOpen={onOpenTag}
+        />
       </li>
     ));
   return (
     <section
-      ref={drop.setNodeRef}
+      ref={setNodeRef}
       aria-label={words.floor.shelf}
-      className={clsx('border-t-4 border-ink bg-sheet px-5 py-3', drop.isOver && 'ring-4 ring-accent ring-inset')}
+      className={clsx('border-t-4 border-ink bg-sheet px-5 py-3', isOver && 'ring-4 ring-accent ring-inset')}
     >
       <div className="flex flex-wrap items-center gap-x-4 gap-y-2">
         <button type="button" data-stop="shelf" className="text-left font-head font-semibold">
           {words.floor.shelf}
         </button>
-        <span className="text-sm text-soft">{students.length === 0 ? words.floor.shelfEmpty : words.floor.shelfLead(students.length)}</span>
+        <span className="text-sm text-soft">
+          {students.length === 0 ? words.floor.shelfEmpty : words.floor.shelfLead(students.length)}
+        </span>
         {students.length > 0 && <ul className="flex max-h-40 flex-wrap gap-2 overflow-y-auto p-1">{tags(students)}</ul>}
         {absent.length > 0 && (
           <div className="ml-auto flex flex-wrap items-center gap-2">

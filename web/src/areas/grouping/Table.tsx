@@ -22,12 +22,26 @@ interface TableProps {
   live: boolean;
   picked: string | null;
   compact: boolean;
+  /** How many seats stand along the upper edge: the same for all tables, so that they stand in line. */
+  above: number;
   note: string;
   onOpenTag: (student: Student, at: DOMRect) => void;
   onOpenTable: (group: Group, at: DOMRect) => void;
 }
 
-function Slab({ group, compact, over, note, onOpen }: { group: Group; compact: boolean; over: boolean; note: string; onOpen: (at: DOMRect) => void }) {
+function Slab({
+  group,
+  compact,
+  over,
+  note,
+  onOpen,
+}: {
+  group: Group;
+  compact: boolean;
+  over: boolean;
+  note: string;
+  onOpen: (at: DOMRect) => void;
+}) {
   const { colour } = markOf(group.mark);
   return (
     <button
@@ -37,12 +51,23 @@ function Slab({ group, compact, over, note, onOpen }: { group: Group; compact: b
       aria-haspopup="dialog"
       onClick={(event) => onOpen(event.currentTarget.getBoundingClientRect())}
       style={{ borderColor: colour, backgroundColor: `color-mix(in oklab, ${colour} 16%, var(--sheet))` }}
-      className={clsx('flex w-full items-center gap-2 border-2 text-left', compact ? 'px-2 py-1' : 'min-h-14 justify-center px-4 py-2', over && 'ring-4 ring-accent')}
+      className={clsx(
+        'flex w-full items-center gap-2 border-2 text-left',
+        compact ? 'px-2 py-1' : 'min-h-14 justify-center px-4 py-2',
+        over && 'ring-4 ring-accent',
+      )}
     >
       <span style={{ color: `color-mix(in oklab, ${colour} 70%, var(--ink))` }} className="flex">
         <Sign mark={group.mark} size={compact ? 16 : 24} plain />
       </span>
-      <span className={clsx('min-w-0 font-head font-semibold wrap-anywhere', compact ? 'line-clamp-1 text-sm' : 'line-clamp-2 text-lg')}>{group.name}</span>
+      <span
+        className={clsx(
+          'min-w-0 font-head font-semibold wrap-anywhere',
+          compact ? 'line-clamp-1 text-sm' : 'line-clamp-2 text-lg',
+        )}
+      >
+        {group.name}
+      </span>
       <span className="ml-auto shrink-0 text-xs text-soft">{note}</span>
     </button>
   );
@@ -50,18 +75,29 @@ function Slab({ group, compact, over, note, onOpen }: { group: Group; compact: b
 
 /** A group, seen from above: the table with its sign and name, name tags in the seats round it. */
 export function Table(props: TableProps) {
-  const { group, students, guests, fixed, live, picked, compact, note, onOpenTag, onOpenTable } = props;
-  const drop = useDroppable({ id: `table:${group.id}` });
+  const { group, students, guests, fixed, live, picked, compact, above, note, onOpenTag, onOpenTable } = props;
+  const { setNodeRef, isOver } = useDroppable({ id: `table:${group.id}` });
   const tag = (student: Student) => (
-    <li key={student.id} className={compact ? 'w-full' : undefined}>
-      <NameTag student={student} group={group.name} fixed={fixed.has(student.id)} live={live} picked={picked === student.id} dense={compact} onOpen={onOpenTag} />
+    <li key={student.id} className={compact ? 'w-full' : 'flex w-[calc(50%-0.25rem)]'}>
+      <NameTag
+        student={student}
+        group={group.name}
+        fixed={fixed.has(student.id)}
+        live={live}
+        picked={picked === student.id}
+        dense={compact}
+        onOpen={onOpenTag}
+      />
     </li>
   );
   const guestTags = guests.map(({ student, from }) => (
     <li key={student.id}>
       <button
         type="button"
-        className={clsx('border-2 border-accent px-2 py-1 text-left text-sm', tagLook({ ...student, place: 'inPlace' }, true))}
+        className={clsx(
+          'border-2 border-accent px-2 py-1 text-left text-sm',
+          tagLook({ ...student, place: 'inPlace' }, true),
+        )}
         onClick={(event) => onOpenTag(student, event.currentTarget.getBoundingClientRect())}
       >
         {student.name}
@@ -69,10 +105,12 @@ export function Table(props: TableProps) {
       </button>
     </li>
   ));
-  const slab = <Slab group={group} compact={compact} over={drop.isOver} note={note} onOpen={(at) => onOpenTable(group, at)} />;
+  const slab = (
+    <Slab group={group} compact={compact} over={isOver} note={note} onOpen={(at) => onOpenTable(group, at)} />
+  );
   if (compact) {
     return (
-      <li ref={drop.setNodeRef}>
+      <li ref={setNodeRef}>
         {slab}
         <ul className="mt-1 space-y-0.5">
           {students.map(tag)}
@@ -82,14 +120,13 @@ export function Table(props: TableProps) {
       </li>
     );
   }
-  const half = Math.ceil(students.length / 2);
   const row = 'flex flex-wrap justify-center gap-2';
   return (
-    <li ref={drop.setNodeRef} className="flex flex-col gap-1.5">
-      <ul className={clsx(row, 'min-h-10 items-end')}>{students.slice(0, half).map(tag)}</ul>
+    <li ref={setNodeRef} className="flex flex-col gap-1.5">
+      <ul className={clsx(row, 'min-h-11 items-stretch')}>{students.slice(0, above).map(tag)}</ul>
       {slab}
-      <ul className={clsx(row, 'min-h-10 items-start')}>
-        {students.slice(half).map(tag)}
+      <ul className={clsx(row, 'min-h-11 items-stretch')}>
+        {students.slice(above).map(tag)}
         {guestTags}
         {students.length === 0 && <li className="pt-1 text-sm text-soft">{words.floor.emptyTable}</li>}
       </ul>

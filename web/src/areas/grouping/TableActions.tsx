@@ -7,7 +7,17 @@ import type { Edit } from './floorMoves';
 import type { Group } from './Table';
 
 /** What can be done with a table: another name, or away with it. */
-export function TableActions({ group, at, onEdit, onClose }: { group: Group; at: DOMRect; onEdit: (edit: Edit) => void; onClose: () => void }) {
+export function TableActions({
+  group,
+  at,
+  onEdit,
+  onClose,
+}: {
+  group: Group;
+  at: DOMRect;
+  onEdit: (edit: Edit) => void;
+  onClose: () => void;
+}) {
   const [name, setName] = useState(group.name);
   return (
     <Beside at={at} title={group.name} onClose={onClose}>
@@ -18,7 +28,12 @@ export function TableActions({ group, at, onEdit, onClose }: { group: Group; at:
           onClose();
         }}
       >
-        <Field label={words.floor.groupName} value={name} maxLength={60} onChange={(event) => setName(event.target.value)} />
+        <Field
+          label={words.floor.groupName}
+          value={name}
+          maxLength={60}
+          onChange={(event) => setName(event.target.value)}
+        />
         <div className="mt-3 flex items-center justify-between gap-2">
           <Button type="submit">{words.common.save}</Button>
           <Button

@@ -8,7 +8,11 @@ import type { Student } from './NameTag';
 
 function Action({ onPress, children }: { onPress: () => void; children: ReactNode }) {
   return (
-    <button type="button" onClick={onPress} className="flex w-full items-center gap-2 px-2 py-1.5 text-left hover:bg-wash">
+    <button
+      type="button"
+      onClick={onPress}
+      className="flex w-full items-center gap-2 px-2 py-1.5 text-left hover:bg-wash"
+    >
       {children}
     </button>
   );
@@ -40,12 +44,20 @@ export function TagActions({
     onEdit(edit);
     onClose();
   };
-  const others = students.filter((one) => one.id !== student.id && own?.students.includes(one.id) !== true && !one.absent);
+  const others = students.filter(
+    (one) => one.id !== student.id && own?.students.includes(one.id) !== true && !one.absent,
+  );
   return (
     <Beside at={at} title={student.name} onClose={onClose}>
       {note !== null && <p className="mb-2 text-sm text-soft">{note}</p>}
-      {own !== undefined && <Action onPress={act({ kind: fixed ? 'free' : 'fix', student: student.id })}>{fixed ? words.floor.unfix : words.floor.fix}</Action>}
-      {own !== undefined && <Action onPress={act({ kind: 'shelve', student: student.id })}>{words.floor.toShelf}</Action>}
+      {own !== undefined && (
+        <Action onPress={act({ kind: fixed ? 'free' : 'fix', student: student.id })}>
+          {fixed ? words.floor.unfix : words.floor.fix}
+        </Action>
+      )}
+      {own !== undefined && (
+        <Action onPress={act({ kind: 'shelve', student: student.id })}>{words.floor.toShelf}</Action>
+      )}
       <Action
         onPress={() => {
           onAbsent(!student.absent);

@@ -22,7 +22,11 @@ export function foresee(floor: FloorView, edit: Edit): FloorView {
     };
   }
   if (kind === 'shelve' && student != null) {
-    return { ...floor, fixed: without(floor.fixed, student), groups: groups.map((one) => ({ ...one, students: without(one.students, student) })) };
+    return {
+      ...floor,
+      fixed: without(floor.fixed, student),
+      groups: groups.map((one) => ({ ...one, students: without(one.students, student) })),
+    };
   }
   if (kind === 'swap' && student != null && other != null) {
     const exchange = (one: string) => (one === student ? other : one === other ? student : one);

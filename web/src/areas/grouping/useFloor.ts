@@ -34,7 +34,9 @@ export function useFloor(lesson: Lesson): FloorControl {
 
   const show = useCallback(
     (change: (floor: FloorView) => FloorView) =>
-      queries.setQueryData<Lesson>(['lesson', lessonId], (old) => (old === undefined ? old : { ...old, floor: change(old.floor) })),
+      queries.setQueryData<Lesson>(['lesson', lessonId], (old) =>
+        old === undefined ? old : { ...old, floor: change(old.floor) },
+      ),
     [queries, lessonId],
   );
 
@@ -62,11 +64,22 @@ export function useFloor(lesson: Lesson): FloorControl {
     () => ({
       edit: (edit) => {
         show((floor) => foresee(floor, edit));
-        send((path, basedOn) => take(api.POST('/api/staff/groupings/{id}/edits', { params: { path }, body: { ...edit, basedOn } })));
+        send((path, basedOn) =>
+          take(api.POST('/api/staff/groupings/{id}/edits', { params: { path }, body: { ...edit, basedOn } })),
+        );
       },
-      deal: (deal) => send((path, basedOn) => take(api.POST('/api/staff/groupings/{id}/deal', { params: { path }, body: { ...deal, basedOn } }))),
-      undo: () => send((path, basedOn) => take(api.POST('/api/staff/groupings/{id}/undo', { params: { path }, body: { basedOn } }))),
-      redo: () => send((path, basedOn) => take(api.POST('/api/staff/groupings/{id}/redo', { params: { path }, body: { basedOn } }))),
+      deal: (deal) =>
+        send((path, basedOn) =>
+          take(api.POST('/api/staff/groupings/{id}/deal', { params: { path }, body: { ...deal, basedOn } })),
+        ),
+      undo: () =>
+        send((path, basedOn) =>
+          take(api.POST('/api/staff/groupings/{id}/undo', { params: { path }, body: { basedOn } })),
+        ),
+      redo: () =>
+        send((path, basedOn) =>
+          take(api.POST('/api/staff/groupings/{id}/redo', { params: { path }, body: { basedOn } })),
+        ),
       busy: waiting > 0,
     }),
     [send, show, waiting],

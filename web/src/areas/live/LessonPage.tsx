@@ -29,7 +29,9 @@ type View = 'floor' | 'work' | 'original';
 const views: View[] = ['floor', 'work', 'original'];
 
 function isTyping(target: EventTarget | null): boolean {
-  return target instanceof HTMLElement && (target.isContentEditable || /^(INPUT|TEXTAREA|SELECT)$/.test(target.tagName));
+  return (
+    target instanceof HTMLElement && (target.isContentEditable || /^(INPUT|TEXTAREA|SELECT)$/.test(target.tagName))
+  );
 }
 
 /** Single keys of this page; they are listed under `?`. */
@@ -58,7 +60,10 @@ function Tabs({ view, onView }: { view: View; onView: (view: View) => void }) {
           type="button"
           aria-current={view === one ? 'page' : undefined}
           onClick={() => onView(one)}
-          className={clsx('border-b-4 px-3 py-1.5 font-semibold', view === one ? 'border-accent' : 'border-transparent text-soft hover:border-line')}
+          className={clsx(
+            'border-b-4 px-3 py-1.5 font-semibold',
+            view === one ? 'border-accent' : 'border-transparent text-soft hover:border-line',
+          )}
         >
           {words.lesson[one]}
         </button>
@@ -70,7 +75,10 @@ function Tabs({ view, onView }: { view: View; onView: (view: View) => void }) {
 function Trail({ lesson }: { lesson: Schema['LessonView'] }) {
   return (
     <p className="flex min-w-0 items-baseline gap-2">
-      <Link to={`/classes/${lesson.classId}`} className="max-w-[16rem] truncate underline decoration-line underline-offset-4 hover:decoration-ink">
+      <Link
+        to={`/classes/${lesson.classId}`}
+        className="max-w-[16rem] truncate underline decoration-line underline-offset-4 hover:decoration-ink"
+      >
         {lesson.className}
       </Link>
       <span aria-hidden="true">·</span>
@@ -82,7 +90,9 @@ function Trail({ lesson }: { lesson: Schema['LessonView'] }) {
 }
 
 function Bar({ children }: { children: ReactNode }) {
-  return <p className="flex flex-wrap items-center gap-3 border-b border-ink bg-wash px-5 py-1.5 text-sm">{children}</p>;
+  return (
+    <p className="flex flex-wrap items-center gap-3 border-b border-ink bg-wash px-5 py-1.5 text-sm">{children}</p>
+  );
 }
 
 function NotCurrent({ lesson }: { lesson: Schema['LessonView'] }) {
@@ -103,10 +113,23 @@ function NotCurrent({ lesson }: { lesson: Schema['LessonView'] }) {
   );
 }
 
-function SidePanel({ lesson, phase, control, onOriginal }: { lesson: Schema['LessonView']; phase: Phase; control: ReturnType<typeof useFloor>; onOriginal: () => void }) {
+function SidePanel({
+  lesson,
+  phase,
+  control,
+  onOriginal,
+}: {
+  lesson: Schema['LessonView'];
+  phase: Phase;
+  control: ReturnType<typeof useFloor>;
+  onOriginal: () => void;
+}) {
   const arrived = lesson.students.filter((student) => student.claimed).length;
   return (
-    <aside aria-label={words.next.title} className="w-full shrink-0 overflow-y-auto border-l-2 border-ink bg-sheet p-5 lg:w-80">
+    <aside
+      aria-label={words.next.title}
+      className="w-full shrink-0 overflow-y-auto border-l-2 border-ink bg-sheet p-5 lg:w-80"
+    >
       {phase === 'planned' && (
         <>
           <PlanPanel lesson={lesson} control={control} again={false} onOriginal={onOriginal} />
@@ -148,7 +171,9 @@ function Lesson({ lesson, connected }: { lesson: Schema['LessonView']; connected
   const present = lesson.students.filter((student) => !student.absent).length;
   const tableNote = (group: Group) => {
     if (!live) return String(group.students.length);
-    const there = lesson.students.filter((student) => group.students.includes(student.id) && student.place === 'inPlace').length;
+    const there = lesson.students.filter(
+      (student) => group.students.includes(student.id) && student.place === 'inPlace',
+    ).length;
     return `${there}/${group.students.length}`;
   };
   return (
@@ -170,10 +195,17 @@ function Lesson({ lesson, connected }: { lesson: Schema['LessonView']; connected
             <>
               {phase !== 'comingBack' && (
                 <div className="border-b border-line bg-sheet px-5 py-2">
-                  <DealBar floor={lesson.floor} students={present} control={control} />
+                  <DealBar floor={lesson.floor} students={present} control={control} live={live && phase !== 'back'} />
                 </div>
               )}
-              <Floor lesson={lesson} control={control} live={live} asList={asList} noteOf={(student) => noteOf(lesson, student)} tableNote={tableNote} />
+              <Floor
+                lesson={lesson}
+                control={control}
+                live={live}
+                asList={asList}
+                noteOf={(student) => noteOf(lesson, student)}
+                tableNote={tableNote}
+              />
             </>
           )}
           {view === 'work' && <WorkView lesson={lesson} />}
@@ -205,13 +237,16 @@ export function LessonPage() {
         aside={
           lesson.data !== undefined && (
             <p className="text-sm">
-              {words.classes.codeOf} <span className="font-head text-lg font-bold tracking-widest">{lesson.data.classCode}</span>
+              {words.classes.codeOf}{' '}
+              <span className="font-head text-lg font-bold tracking-widest">{lesson.data.classCode}</span>
             </p>
           )
         }
       >
         {lesson.isPending && <p className="p-8 text-soft">{words.common.loading}</p>}
-        {lesson.isError && lesson.data === undefined && <p className="p-8 font-semibold text-lost">{problemText(lesson.error)}</p>}
+        {lesson.isError && lesson.data === undefined && (
+          <p className="p-8 font-semibold text-lost">{problemText(lesson.error)}</p>
+        )}
         {lesson.data !== undefined && <Lesson lesson={lesson.data} connected={connected} />}
       </Page>
     </div>

@@ -3,6 +3,7 @@ import { useServerNow } from '../../api/clock';
 import type { Schema } from '../../api/client';
 import { Button } from '../../ui/Button';
 import { words } from '../../words';
+import { placeOf } from '../grouping/NameTag';
 import { NoticeBox } from './NoticeBox';
 import { clockText, comingBackUntil, secondsUntil, type Phase } from './phase';
 import { command, useCommand } from './useCommand';
@@ -20,7 +21,7 @@ export function WhoIsMissing({ lesson, back }: { lesson: Lesson; back: boolean }
   return (
     <section aria-label={words.live.notYet}>
       <p className="leading-none">
-        <span className="font-head text-5xl font-bold tabular-nums">{there}</span>{' '}
+        <span className="text-5xl font-bold tabular-nums">{there}</span>{' '}
         <span className="text-lg">
           {words.live.of(there, all.length).replace(/^\d+ /, '')} {back ? words.live.expectBack : words.live.inPlace}
         </span>
@@ -31,10 +32,15 @@ export function WhoIsMissing({ lesson, back }: { lesson: Lesson; back: boolean }
         <ul className="mt-3 max-h-64 overflow-y-auto border-y border-ink">
           {not.map((student) => (
             <li key={student.id} className="border-b border-line py-1.5 last:border-0">
-              <span className={`font-semibold wrap-anywhere ${student.place === 'lost' ? 'text-lost' : ''}`}>{student.name}</span>
+              <span className={`font-semibold wrap-anywhere ${placeOf(student) === 'lost' ? 'text-lost' : ''}`}>
+                {student.name}
+              </span>
               <span className="block text-sm text-soft">
                 {noteOf(lesson, student)}
-                {!back && student.place !== 'onTheWay' && belongsIn(student.id) !== undefined && `; ${words.live.belongs(belongsIn(student.id) ?? '')}`}
+                {!back &&
+                  (student.place === 'elsewhere' || student.place === 'leftBehind') &&
+                  belongsIn(student.id) !== undefined &&
+                  `; ${words.live.belongs(belongsIn(student.id) ?? '')}`}
               </span>
             </li>
           ))}
@@ -56,7 +62,8 @@ export function LivePanel({ lesson, phase }: { lesson: Lesson; phase: Phase }) {
       {phase === 'looking' && (
         <>
           <p className="text-lg">
-            {words.live.outIn} <span className="font-head text-3xl font-bold tabular-nums">{clockText(secondsUntil(moments.outAt, now))}</span>
+            {words.live.outIn}{' '}
+            <span className="text-3xl font-bold tabular-nums">{clockText(secondsUntil(moments.outAt, now))}</span>
           </p>
           <Button onClick={() => give.mutate(command('takeBack'))} busy={give.isPending}>
             {words.live.takeBack}
@@ -65,12 +72,21 @@ export function LivePanel({ lesson, phase }: { lesson: Lesson; phase: Phase }) {
       )}
       {phase === 'out' && (
         <div className="flex flex-col gap-2">
-          <Button look="main" className="w-full text-lg" onClick={() => give.mutate(command('callBack', { seconds }))} busy={give.isPending}>
+          <Button
+            look="main"
+            className="w-full text-lg"
+            onClick={() => give.mutate(command('callBack', { seconds }))}
+            busy={give.isPending}
+          >
             {words.live.callBack(seconds)}
           </Button>
           <label className="flex items-center gap-2 text-sm">
             {words.live.callBackLength}
-            <select value={seconds} onChange={(event) => setSeconds(Number(event.target.value))} className="border border-ink bg-sheet px-2 py-1">
+            <select
+              value={seconds}
+              onChange={(event) => setSeconds(Number(event.target.value))}
+              className="border border-ink bg-sheet px-2 py-1"
+            >
               {choices.map((choice) => (
                 <option key={choice} value={choice}>
                   {words.common.seconds(choice)}
@@ -83,7 +99,10 @@ export function LivePanel({ lesson, phase }: { lesson: Lesson; phase: Phase }) {
       {phase === 'comingBack' && (
         <>
           <p className="text-lg">
-            {words.live.comingBackIn} <span className="bg-accent px-2 font-head text-4xl font-bold text-on-accent tabular-nums">{clockText(secondsUntil(comingBackUntil(moments), now))}</span>
+            {words.live.comingBackIn}{' '}
+            <span className="bg-accent px-2 text-4xl font-bold text-on-accent tabular-nums">
+              {clockText(secondsUntil(comingBackUntil(moments), now))}
+            </span>
           </p>
           <Button onClick={() => give.mutate(command('keepWorking'))} busy={give.isPending}>
             {words.live.keepWorking}

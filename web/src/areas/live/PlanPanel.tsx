@@ -1,5 +1,5 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query';
-import { useEffect, useState, type ReactNode } from 'react';
+import { useState, type ReactNode } from 'react';
 import { useNavigate } from 'react-router';
 import { api, take, type Schema } from '../../api/client';
 import { isProblem } from '../../api/problem';
@@ -26,19 +26,44 @@ function Line({ done, title, children }: { done: boolean; title: string; childre
 }
 
 /** A field that is saved when it is left. */
-function NumberField({ label, value, min, max, onSave }: { label: string; value: number; min: number; max: number; onSave: (value: number) => Promise<unknown> }) {
+function NumberField({
+  label,
+  value,
+  min,
+  max,
+  onSave,
+}: {
+  label: string;
+  value: number;
+  min: number;
+  max: number;
+  onSave: (value: number) => Promise<unknown>;
+}) {
   const [draft, setDraft] = useState(String(value));
   const [error, setError] = useState<string>();
-  useEffect(() => setDraft(String(value)), [value]);
   const save = () => {
-    if (Number(draft) === value) return setError(undefined);
+    if (Number(draft) === value) {
+      setError(undefined);
+      return;
+    }
     onSave(Math.round(Number(draft))).then(
       () => setError(undefined),
       (problem: unknown) => setError(isProblem(problem) ? problem.message : undefined),
     );
-    return undefined;
   };
-  return <Field label={label} type="number" min={min} max={max} value={draft} error={error} onChange={(e) => setDraft(e.target.value)} onBlur={save} onKeyDown={(e) => e.key === 'Enter' && save()} />;
+  return (
+    <Field
+      label={label}
+      type="number"
+      min={min}
+      max={max}
+      value={draft}
+      error={error}
+      onChange={(e) => setDraft(e.target.value)}
+      onBlur={save}
+      onKeyDown={(e) => e.key === 'Enter' && save()}
+    />
+  );
 }
 
 function RoundFields({ lesson }: { lesson: Lesson }) {
@@ -46,9 +71,9 @@ function RoundFields({ lesson }: { lesson: Lesson }) {
   const { fail } = useMessages();
   const { round } = lesson;
   const [instructions, setInstructions] = useState(round.instructions);
-  useEffect(() => setInstructions(round.instructions), [round.instructions]);
   const edit = useMutation({
-    mutationFn: (body: EditLesson) => take(api.PATCH('/api/staff/lessons/{id}', { params: { path: { id: lesson.id } }, body })),
+    mutationFn: (body: EditLesson) =>
+      take(api.PATCH('/api/staff/lessons/{id}', { params: { path: { id: lesson.id } }, body })),
     onSuccess: (fresh) => queries.setQueryData(['lesson', lesson.id], fresh),
   });
   const save = (body: EditLesson) => edit.mutateAsync(body);
@@ -65,17 +90,52 @@ function RoundFields({ lesson }: { lesson: Lesson }) {
             maxLength={2000}
             value={instructions}
             onChange={(event) => setInstructions(event.target.value)}
-            onBlur={() => instructions !== round.instructions && save({ instructions }).catch(fail)}
+            onBlur={() => {
+              if (instructions !== round.instructions) save({ instructions }).catch(fail);
+            }}
             className="mt-1 w-full border border-ink bg-sheet px-2 py-1.5 font-normal"
           />
           <span className="font-normal text-soft">{words.next.instructionsHint}</span>
         </label>
-        <NumberField label={words.next.minutesOut} value={round.minutes} min={1} max={600} onSave={(roundMinutes) => save({ roundMinutes })} />
-        <NumberField label={words.next.lessonMinutes} value={lesson.minutes} min={5} max={600} onSave={(minutes) => save({ minutes })} />
-        <NumberField label={words.next.lookSeconds} value={round.lookSeconds} min={0} max={120} onSave={(lookSeconds) => save({ lookSeconds })} />
-        <NumberField label={words.next.backSeconds} value={round.callBackSeconds} min={0} max={120} onSave={(callBackSeconds) => save({ callBackSeconds })} />
+        <NumberField
+          key={`minutesOut${round.minutes}`}
+          label={words.next.minutesOut}
+          value={round.minutes}
+          min={1}
+          max={600}
+          onSave={(roundMinutes) => save({ roundMinutes })}
+        />
+        <NumberField
+          key={`lessonMinutes${lesson.minutes}`}
+          label={words.next.lessonMinutes}
+          value={lesson.minutes}
+          min={5}
+          max={600}
+          onSave={(minutes) => save({ minutes })}
+        />
+        <NumberField
+          key={`lookSeconds${round.lookSeconds}`}
+          label={words.next.lookSeconds}
+          value={round.lookSeconds}
+          min={0}
+          max={120}
+          onSave={(lookSeconds) => save({ lookSeconds })}
+        />
+        <NumberField
+          key={`backSeconds${round.callBackSeconds}`}
+          label={words.next.backSeconds}
+          value={round.callBackSeconds}
+          min={0}
+          max={120}
+          onSave={(callBackSeconds) => save({ callBackSeconds })}
+        />
         <label className="col-span-2 flex items-center gap-2 text-sm">
-          <input type="checkbox" className="size-4 accent-ink" checked={round.autoCallBack} onChange={(event) => void save({ autoCallBack: event.target.checked }).catch(fail)} />
+          <input
+            type="checkbox"
+            className="size-4 accent-ink"
+            checked={round.autoCallBack}
+            onChange={(event) => void save({ autoCallBack: event.target.checked }).catch(fail)}
+          />
           {words.next.autoBack}
         </label>
       </div>
@@ -88,7 +148,9 @@ function roomsText(lesson: Lesson): string {
   if (state.roomsFailed > 0) return words.next.roomsFailed(state.roomsFailed);
   if (state.roomsPlanned === 0) return words.next.roomsNone;
   if (state.roomsWorking) return words.next.roomsMaking(state.roomsMade, state.rooms);
-  return state.roomsMade < state.rooms ? words.next.roomsSome(state.roomsMade, state.rooms) : words.next.roomsDone(state.rooms);
+  return state.roomsMade < state.rooms
+    ? words.next.roomsSome(state.roomsMade, state.rooms)
+    : words.next.roomsDone(state.rooms);
 }
 
 function workText(lesson: Lesson): string {
@@ -96,18 +158,34 @@ function workText(lesson: Lesson): string {
   if (lesson.original === null) return words.next.workNone;
   if (state.copies === 0) return words.next.workOriginal(lesson.original.title);
   if (state.copiesOld > 0) return words.next.workOld(state.copiesOld);
-  return state.copies < state.groups ? words.next.workSome(state.copies, state.groups) : words.next.workDone(state.copies);
+  return state.copies < state.groups
+    ? words.next.workSome(state.copies, state.groups)
+    : words.next.workDone(state.copies);
 }
 
 /** What is in place for the round, what is not, and the one thing to do next. */
-export function PlanPanel({ lesson, control, again, onOriginal }: { lesson: Lesson; control: FloorControl; again: boolean; onOriginal: () => void }) {
+export function PlanPanel({
+  lesson,
+  control,
+  again,
+  onOriginal,
+}: {
+  lesson: Lesson;
+  control: FloorControl;
+  again: boolean;
+  onOriginal: () => void;
+}) {
   const queries = useQueryClient();
   const navigate = useNavigate();
   const { fail, say } = useMessages();
   const give = useCommand(lesson.id);
   const refresh = () => queries.invalidateQueries({ queryKey: ['lesson', lesson.id] });
   const path = { params: { path: { id: lesson.round.id } } };
-  const rooms = useMutation({ mutationFn: () => take(api.POST('/api/staff/rounds/{id}/rooms', path)), onSettled: refresh, onError: fail });
+  const rooms = useMutation({
+    mutationFn: () => take(api.POST('/api/staff/rounds/{id}/rooms', path)),
+    onSettled: refresh,
+    onError: fail,
+  });
   const copies = useMutation({
     mutationFn: () => take(api.POST('/api/staff/rounds/{id}/copies', path)),
     onSuccess: (made) => {
@@ -146,11 +224,22 @@ export function PlanPanel({ lesson, control, again, onOriginal }: { lesson: Less
       <div className="border-y-2 border-ink">
         <ul>
           <Line done={state.groups > 0 && state.onShelf === 0} title={words.next.groups}>
-            {state.groups === 0 ? words.next.groupsNone : state.onShelf > 0 ? words.next.groupsShelf(state.onShelf) : words.next.groupsDone(state.seated, state.groups)}
+            {state.groups === 0
+              ? words.next.groupsNone
+              : state.onShelf > 0
+                ? words.next.groupsShelf(state.onShelf)
+                : words.next.groupsDone(state.seated, state.groups)}
           </Line>
           <Line done={state.rooms > 0 && state.roomsMade === state.rooms} title={words.next.rooms}>
             {roomsText(lesson)}
-            {state.roomsWorking && <progress className="mt-1 block w-full accent-ink" max={state.rooms} value={state.roomsMade} aria-label={words.next.rooms} />}
+            {state.roomsWorking && (
+              <progress
+                className="mt-1 block w-full accent-ink"
+                max={state.rooms}
+                value={state.roomsMade}
+                aria-label={words.next.rooms}
+              />
+            )}
             {failed.map((room) => (
               <span key={room.id} className="mt-1 block text-lost">
                 {room.name}: {room.failure}

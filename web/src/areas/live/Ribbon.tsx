@@ -15,7 +15,11 @@ function Plan({ lesson }: { lesson: Schema['LessonView'] }) {
   const rest = (lesson.minutes - round) / 2;
   const part = 'flex items-center justify-center overflow-hidden px-2 text-sm whitespace-nowrap';
   return (
-    <div className="flex h-9 border border-ink" role="img" aria-label={`${words.ribbon.lesson(lesson.minutes)}: ${words.ribbon.round(round)}`}>
+    <div
+      className="flex h-9 border border-ink"
+      role="img"
+      aria-label={`${words.ribbon.lesson(lesson.minutes)}: ${words.ribbon.round(round)}`}
+    >
       <div className={clsx(part, 'text-soft')} style={{ flexGrow: rest }}>
         {rest > 3 && words.ribbon.together}
       </div>
@@ -30,7 +34,17 @@ function Plan({ lesson }: { lesson: Schema['LessonView'] }) {
 }
 
 /** While groups are out: the round from its start to its end, now marked, the end to be dragged. */
-function Running({ from, endsAt, now, onEnd }: { from: number; endsAt: number; now: number; onEnd: (endsAt: number) => void }) {
+function Running({
+  from,
+  endsAt,
+  now,
+  onEnd,
+}: {
+  from: number;
+  endsAt: number;
+  now: number;
+  onEnd: ((endsAt: number) => void) | null;
+}) {
   const bar = useRef<HTMLDivElement>(null);
   const [dragged, setDragged] = useState<number | null>(null);
   const end = dragged ?? endsAt;
@@ -43,10 +57,17 @@ function Running({ from, endsAt, now, onEnd }: { from: number; endsAt: number; n
     return Math.max(now, from + Math.round((exact - from) / minute) * minute);
   };
   const key = (event: KeyboardEvent) => {
-    const step = { ArrowRight: minute, ArrowUp: minute, ArrowLeft: -minute, ArrowDown: -minute, PageUp: 5 * minute, PageDown: -5 * minute }[event.key];
+    const step = {
+      ArrowRight: minute,
+      ArrowUp: minute,
+      ArrowLeft: -minute,
+      ArrowDown: -minute,
+      PageUp: 5 * minute,
+      PageDown: -5 * minute,
+    }[event.key];
     if (step !== undefined) {
       event.preventDefault();
-      onEnd(endsAt + step);
+      onEnd?.(endsAt + step);
     }
   };
   const ticks = Array.from({ length: Math.floor(span / (5 * minute)) + 1 }, (_, i) => from + i * 5 * minute);
@@ -55,32 +76,42 @@ function Running({ from, endsAt, now, onEnd }: { from: number; endsAt: number; n
       <div className="absolute inset-y-0 left-0 bg-wash" style={{ width: share(end) }} />
       <div className="absolute inset-y-0 left-0 bg-ink/25" style={{ width: share(Math.min(now, end)) }} />
       {ticks.map((tick) => (
-        <span key={tick} className="absolute bottom-0 h-2 border-l border-ink/50" style={{ left: share(tick) }} aria-hidden="true" />
+        <span
+          key={tick}
+          className="absolute bottom-0 h-2 border-l border-ink/50"
+          style={{ left: share(tick) }}
+          aria-hidden="true"
+        />
       ))}
       <span className="absolute -inset-y-1 w-0.5 bg-ink" style={{ left: share(now) }} aria-hidden="true" />
-      <div
-        role="slider"
-        tabIndex={0}
-        aria-label={words.ribbon.end}
-        aria-valuemin={0}
-        aria-valuemax={600}
-        aria-valuenow={Math.round((end - from) / minute)}
-        aria-valuetext={words.ribbon.until(clockTime.format(end))}
-        className="absolute -inset-y-1.5 w-4 -translate-x-1/2 cursor-ew-resize touch-none border-2 border-ink bg-accent"
+      {onEnd !== null && (
+        <div
+          role="slider"
+          tabIndex={0}
+          aria-label={words.ribbon.end}
+          aria-valuemin={0}
+          aria-valuemax={600}
+          aria-valuenow={Math.round((end - from) / minute)}
+          aria-valuetext={words.ribbon.until(clockTime.format(end))}
+          className="absolute -inset-y-1.5 w-4 -translate-x-1/2 cursor-ew-resize touch-none border-2 border-ink bg-accent"
+          style={{ left: share(end) }}
+          onKeyDown={key}
+          onPointerDown={(event) => {
+            event.currentTarget.setPointerCapture(event.pointerId);
+            setDragged(endsAt);
+          }}
+          onPointerMove={(event) => dragged !== null && setDragged(momentAt(event))}
+          onPointerUp={(event) => {
+            const to = momentAt(event);
+            setDragged(null);
+            if (Math.abs(to - endsAt) > minute / 2) onEnd(to);
+          }}
+        />
+      )}
+      <span
+        className="absolute inset-y-0 flex items-center pl-4 text-sm whitespace-nowrap text-ink"
         style={{ left: share(end) }}
-        onKeyDown={key}
-        onPointerDown={(event) => {
-          event.currentTarget.setPointerCapture(event.pointerId);
-          setDragged(endsAt);
-        }}
-        onPointerMove={(event) => dragged !== null && setDragged(momentAt(event))}
-        onPointerUp={(event) => {
-          const to = momentAt(event);
-          setDragged(null);
-          if (Math.abs(to - endsAt) > minute / 2) onEnd(to);
-        }}
-      />
-      <span className="absolute inset-y-0 flex items-center pl-4 text-sm whitespace-nowrap text-ink" style={{ left: share(end) }}>
+      >
         {clockTime.format(end)}
       </span>
     </div>
@@ -97,17 +128,30 @@ export function Ribbon({ lesson, onEnd }: { lesson: Schema['LessonView']; onEnd:
   const status = {
     planned: null,
     looking: { text: words.ribbon.looking, seconds: secondsUntil(moments.outAt, now), note: '' },
-    out: { text: words.ribbon.out, seconds: over ? Math.floor((now - endsAt) / 1000) : secondsUntil(endsAt, now), note: over ? words.ribbon.over : words.ribbon.left },
+    out: {
+      text: words.ribbon.out,
+      seconds: over ? Math.floor((now - endsAt) / 1000) : secondsUntil(endsAt, now),
+      note: over ? words.ribbon.over : words.ribbon.left,
+    },
     comingBack: { text: words.ribbon.comingBack, seconds: secondsUntil(comingBackUntil(moments), now), note: '' },
     back: { text: words.ribbon.back, seconds: null, note: '' },
   }[phase];
   return (
-    <section aria-label={words.ribbon.label} className="flex items-center gap-4 border-b border-ink bg-sheet px-5 py-2.5">
+    <section
+      aria-label={words.ribbon.label}
+      className="flex items-center gap-4 border-b border-ink bg-sheet px-5 py-2.5"
+    >
       {status !== null && (
         <div className="w-52 shrink-0 leading-tight">
           <p className="text-sm">{status.text}</p>
           {status.seconds !== null && (
-            <p className={clsx('font-head text-2xl font-bold tabular-nums', phase === 'comingBack' && 'inline-block bg-accent px-1 text-on-accent')} role="timer">
+            <p
+              className={clsx(
+                'text-2xl font-bold tabular-nums',
+                phase === 'comingBack' && 'inline-block bg-accent px-1 text-on-accent',
+              )}
+              role="timer"
+            >
               {over && phase === 'out' ? '+' : ''}
               {clockText(status.seconds)} <span className="font-sans text-sm font-normal">{status.note}</span>
             </p>
@@ -118,7 +162,12 @@ export function Ribbon({ lesson, onEnd }: { lesson: Schema['LessonView']; onEnd:
         {phase === 'planned' || phase === 'back' || moments.outAt === null ? (
           <Plan lesson={lesson} />
         ) : (
-          <Running from={moments.lookFrom ?? moments.outAt} endsAt={phase === 'comingBack' ? (comingBackFrom(moments) ?? endsAt) : endsAt} now={now} onEnd={onEnd} />
+          <Running
+            from={moments.lookFrom ?? moments.outAt}
+            endsAt={phase === 'comingBack' ? (comingBackFrom(moments) ?? endsAt) : endsAt}
+            now={now}
+            onEnd={phase === 'comingBack' ? null : onEnd}
+          />
         )}
       </div>
       {(phase === 'looking' || phase === 'out') && (

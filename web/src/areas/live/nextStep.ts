@@ -3,7 +3,8 @@ import { words } from '../../words';
 
 type Lesson = Schema['LessonView'];
 
-export type NextKind = 'roster' | 'deal' | 'rooms' | 'waitRooms' | 'retryRooms' | 'original' | 'copies' | 'bring' | 'send';
+export type NextKind =
+  'roster' | 'deal' | 'rooms' | 'waitRooms' | 'retryRooms' | 'original' | 'copies' | 'bring' | 'send';
 
 export interface NextStep {
   kind: NextKind;
@@ -41,7 +42,8 @@ export function nextStep(lesson: Lesson): NextStep {
   if (state.groups === 0) return { kind: 'deal', label: words.next.dealFirst(state.present) };
   if (state.roomsFailed > 0) return { kind: 'retryRooms', label: words.next.makeRoomsAgain(state.roomsFailed) };
   if (state.roomsWorking) return { kind: 'waitRooms', label: words.next.roomsMaking(state.roomsMade, state.rooms) };
-  if (state.roomsMade < state.rooms) return { kind: 'rooms', label: words.next.makeRooms(state.rooms - state.roomsMade) };
+  if (state.roomsMade < state.rooms)
+    return { kind: 'rooms', label: words.next.makeRooms(state.rooms - state.roomsMade) };
   if (!state.hasSlots) return { kind: 'original', label: words.next.writeOriginal };
   if (state.copies < state.groups) return { kind: 'copies', label: words.next.makeCopies(state.groups - state.copies) };
   return { kind: 'send', label: words.next.send(state.seated, state.groups, true) };

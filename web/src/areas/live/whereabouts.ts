@@ -1,5 +1,6 @@
 import type { Schema } from '../../api/client';
 import { words } from '../../words';
+import { placeOf } from '../grouping/NameTag';
 
 type Lesson = Schema['LessonView'];
 type Student = Schema['SeatedStudent'];
@@ -7,9 +8,11 @@ type Student = Schema['SeatedStudent'];
 /** Where a student is and how that is known, in words. */
 export function noteOf(lesson: Lesson, student: Student): string {
   const { place, because, at } = student;
-  if (place === 'inPlace' || place === 'excused') return words.live.place[place];
+  const shown = placeOf(student);
+  if (place === 'inPlace' || shown === 'excused' || shown === 'notArrived') return words.live.place[shown];
   const group = at === null ? undefined : lesson.floor.groups.find((one) => one.id === at);
-  const seen = at === 'main' ? words.live.inMain : group === undefined ? words.live.inOther : words.live.inGroup(group.name);
+  const seen =
+    at === 'main' ? words.live.inMain : group === undefined ? words.live.inOther : words.live.inGroup(group.name);
   return `${words.live.place[place]}: ${at === null ? words.live.because[because] : seen}`;
 }
 
@@ -19,9 +22,19 @@ export function expected(lesson: Lesson, out: boolean): Student[] {
   return lesson.students.filter((student) => student.place !== 'excused' && (!out || seated.has(student.id)));
 }
 
-const order: Record<Student['place'], number> = { lost: 0, elsewhere: 1, leftBehind: 2, onTheWay: 3, inPlace: 4, excused: 5 };
+const order: Record<ReturnType<typeof placeOf>, number> = {
+  lost: 0,
+  elsewhere: 1,
+  leftBehind: 2,
+  onTheWay: 3,
+  notArrived: 4,
+  inPlace: 5,
+  excused: 6,
+};
 
 /** Those who are not in place, the most pressing first. */
 export function missing(students: Student[]): Student[] {
-  return students.filter((student) => student.place !== 'inPlace').sort((a, b) => order[a.place] - order[b.place]);
+  return students
+    .filter((student) => student.place !== 'inPlace')
+    .sort((a, b) => order[placeOf(a)] - order[placeOf(b)]);
 }

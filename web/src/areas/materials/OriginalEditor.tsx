@@ -20,7 +20,10 @@ const tryAgainAfter = 2_000;
 /** Keeps a draft of the original and saves it as it is typed; a draft that cannot be saved yet says why. */
 function useOriginal(lesson: Schema['LessonView']) {
   const queries = useQueryClient();
-  const [draft, setDraft] = useState<Draft>(() => ({ title: lesson.original?.title ?? words.original.untitled, blocks: lesson.original?.blocks ?? [] }));
+  const [draft, setDraft] = useState<Draft>(() => ({
+    title: lesson.original?.title ?? words.original.untitled,
+    blocks: lesson.original?.blocks ?? [],
+  }));
   const [saving, setSaving] = useState<Saving>('saved');
   const [error, setError] = useState<string>();
   const version = useRef(lesson.original?.version ?? 0);
@@ -28,6 +31,7 @@ function useOriginal(lesson: Schema['LessonView']) {
   const timer = useRef<ReturnType<typeof setTimeout>>(undefined);
   const running = useRef(false);
   const again = useRef(false);
+  const retry = useRef<() => void>(() => undefined);
   const roundId = lesson.round.id;
   const lessonId = lesson.id;
 
@@ -41,24 +45,33 @@ function useOriginal(lesson: Schema['LessonView']) {
     const sent = latest.current;
     try {
       const saved = await take(
-        api.PUT('/api/staff/rounds/{id}/original', { params: { path: { id: roundId } }, body: { ...sent, basedOn: version.current } }),
+        api.PUT('/api/staff/rounds/{id}/original', {
+          params: { path: { id: roundId } },
+          body: { ...sent, basedOn: version.current },
+        }),
       );
       version.current = saved.version;
       setError(undefined);
       setSaving(latest.current === sent ? 'saved' : 'unsaved');
-      queries.setQueryData<Schema['LessonView']>(['lesson', lessonId], (old) => (old === undefined ? old : { ...old, original: saved }));
+      queries.setQueryData<Schema['LessonView']>(['lesson', lessonId], (old) =>
+        old === undefined ? old : { ...old, original: saved },
+      );
     } catch (problem) {
       setSaving('unsaved');
       setError(isProblem(problem) ? problem.message : undefined);
-      if (isPassing(problem)) timer.current = setTimeout(() => void save(), tryAgainAfter);
+      if (isPassing(problem)) timer.current = setTimeout(() => retry.current(), tryAgainAfter);
     } finally {
       running.current = false;
       if (again.current) {
         again.current = false;
-        void save();
+        retry.current();
       }
     }
   }, [queries, lessonId, roundId]);
+
+  useEffect(() => {
+    retry.current = () => void save();
+  }, [save]);
 
   useEffect(() => {
     const warn = (event: BeforeUnloadEvent) => {
@@ -92,7 +105,21 @@ function useOriginal(lesson: Schema['LessonView']) {
   return { draft, change, saving, error };
 }
 
-function BlockEditor({ block, first, last, onText, onMove, onDrop }: { block: Block; first: boolean; last: boolean; onText: (text: string) => void; onMove: (by: number) => void; onDrop: () => void }) {
+function BlockEditor({
+  block,
+  first,
+  last,
+  onText,
+  onMove,
+  onDrop,
+}: {
+  block: Block;
+  first: boolean;
+  last: boolean;
+  onText: (text: string) => void;
+  onMove: (by: number) => void;
+  onDrop: () => void;
+}) {
   const slot = block.kind !== 'text';
   return (
     <li className={`border-l-8 bg-sheet p-4 ${slot ? 'border-accent' : 'border-line'}`}>
@@ -128,7 +155,8 @@ export function OriginalEditor({ lesson }: { lesson: Schema['LessonView'] }) {
   const { draft, change, saving, error } = useOriginal(lesson);
   const { say } = useMessages();
   const { blocks } = draft;
-  const add = (kind: Block['kind']) => change({ ...draft, blocks: [...blocks, { id: `b${freshKey().slice(0, 8)}`, kind, text: '' }] });
+  const add = (kind: Block['kind']) =>
+    change({ ...draft, blocks: [...blocks, { id: `b${freshKey().slice(0, 8)}`, kind, text: '' }] });
   const move = (i: number, by: number) => {
     const next = [...blocks];
     const [moved] = next.splice(i, 1);
@@ -145,7 +173,13 @@ export function OriginalEditor({ lesson }: { lesson: Schema['LessonView'] }) {
       <div className="mx-auto max-w-2xl">
         <p className="mb-4 text-soft">{words.original.lead}</p>
         <div className="flex items-end gap-4">
-          <Field className="flex-1" label={words.original.name} value={draft.title} maxLength={120} onChange={(event) => change({ ...draft, title: event.target.value })} />
+          <Field
+            className="flex-1"
+            label={words.original.name}
+            value={draft.title}
+            maxLength={120}
+            onChange={(event) => change({ ...draft, title: event.target.value })}
+          />
           <span className="pb-2 text-sm text-soft" role="status">
             {words.original[saving]}
           </span>
@@ -159,7 +193,9 @@ export function OriginalEditor({ lesson }: { lesson: Schema['LessonView'] }) {
               block={block}
               first={i === 0}
               last={i === blocks.length - 1}
-              onText={(text) => change({ ...draft, blocks: blocks.map((one, j) => (j === i ? { ...one, text } : one)) })}
+              onText={(text) =>
+                change({ ...draft, blocks: blocks.map((one, j) => (j === i ? { ...one, text } : one)) })
+              }
               onMove={(by) => move(i, by)}
               onDrop={() => drop(i)}
             />
@@ -170,7 +206,9 @@ export function OriginalEditor({ lesson }: { lesson: Schema['LessonView'] }) {
           <Button onClick={() => add('each')}>{words.original.addEach}</Button>
           <Button onClick={() => add('together')}>{words.original.addTogether}</Button>
         </div>
-        {blocks.length > 0 && !blocks.some((block) => block.kind !== 'text') && <p className="mt-3 text-sm text-soft">{words.original.needsSlot}</p>}
+        {blocks.length > 0 && !blocks.some((block) => block.kind !== 'text') && (
+          <p className="mt-3 text-sm text-soft">{words.original.needsSlot}</p>
+        )}
       </div>
     </div>
   );

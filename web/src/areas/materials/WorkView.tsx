@@ -7,7 +7,7 @@ import { Button } from '../../ui/Button';
 import { markOf } from '../../ui/marks';
 import { Sheet } from '../../ui/Sheet';
 import { Sign } from '../../ui/Sign';
-import { words } from '../../words';
+import { list, words } from '../../words';
 import { isFresh, loadSeen, newestAt, storeSeen, type Seen } from './fresh';
 
 type Copy = Schema['CopyView'];
@@ -19,32 +19,72 @@ const clockTime = new Intl.DateTimeFormat(undefined, { hour: '2-digit', minute: 
 
 /** Who is in a group's column of answers: its members, and whoever wrote there before. */
 function columns(copy: Copy, slot: string, group: Group): string[] {
-  const former = copy.answers.filter((answer) => answer.slot === slot && answer.text !== '').map((answer) => answer.owner);
+  const former = copy.answers
+    .filter((answer) => answer.slot === slot && answer.text !== '')
+    .map((answer) => answer.owner);
   return [...new Set([...group.students, ...former])];
+}
+
+function EachAnswer({
+  owners,
+  textOf,
+  nameOf,
+  full,
+}: {
+  owners: string[];
+  textOf: (owner: string) => string;
+  nameOf: (id: string) => string;
+  full: boolean;
+}) {
+  const silent = owners.filter((owner) => textOf(owner).trim() === '');
+  return (
+    <>
+      <ul className="mt-0.5 space-y-1">
+        {owners
+          .filter((owner) => !silent.includes(owner))
+          .map((owner) => (
+            <li key={owner} className={clsx(!full && 'line-clamp-2')}>
+              <span className="font-semibold">{nameOf(owner)}</span>{' '}
+              <span className="whitespace-pre-wrap wrap-anywhere">{textOf(owner)}</span>
+            </li>
+          ))}
+      </ul>
+      {silent.length > 0 && <p className="text-soft">{words.work.emptyOf(list(silent.map(nameOf)))}</p>}
+    </>
+  );
 }
 
 function Answers({ copy, group, lesson, full }: { copy: Copy; group: Group; lesson: Lesson; full: boolean }) {
   const nameOf = (id: string) => lesson.students.find((student) => student.id === id)?.name ?? words.work.formerMember;
-  const textOf = (slot: string, owner: string) => copy.answers.find((answer) => answer.slot === slot && answer.owner === owner)?.text ?? '';
+  const textOf = (slot: string, owner: string) =>
+    copy.answers.find((answer) => answer.slot === slot && answer.owner === owner)?.text ?? '';
   const shown = (text: string) =>
-    text.trim() === '' ? <span className="text-soft">{words.work.empty}</span> : <span className={clsx('whitespace-pre-wrap wrap-anywhere', !full && 'line-clamp-3')}>{text}</span>;
+    text.trim() === '' ? (
+      <span className="text-soft">{words.work.empty}</span>
+    ) : (
+      <span className={clsx('whitespace-pre-wrap wrap-anywhere', !full && 'line-clamp-3')}>{text}</span>
+    );
   return (
     <div className="space-y-3 text-sm">
       {copy.blocks.map((block) => {
-        if (block.kind === 'text') return full ? <p key={block.id} className="whitespace-pre-wrap text-soft">{block.text}</p> : null;
+        if (block.kind === 'text')
+          return full ? (
+            <p key={block.id} className="whitespace-pre-wrap text-soft">
+              {block.text}
+            </p>
+          ) : null;
         return (
           <div key={block.id}>
             <p className={clsx('font-semibold', !full && 'line-clamp-1')}>{block.text}</p>
             {block.kind === 'together' ? (
               <p className="mt-0.5">{shown(textOf(block.id, copy.id))}</p>
             ) : (
-              <ul className="mt-0.5 space-y-0.5">
-                {columns(copy, block.id, group).map((owner) => (
-                  <li key={owner} className={full ? 'py-1' : 'line-clamp-2'}>
-                    <span className="font-semibold">{nameOf(owner)}</span> {shown(textOf(block.id, owner))}
-                  </li>
-                ))}
-              </ul>
+              <EachAnswer
+                owners={columns(copy, block.id, group)}
+                textOf={(owner) => textOf(block.id, owner)}
+                nameOf={nameOf}
+                full={full}
+              />
             )}
           </div>
         );
@@ -54,19 +94,52 @@ function Answers({ copy, group, lesson, full }: { copy: Copy; group: Group; less
 }
 
 function filled(copy: Copy, group: Group): [number, number] {
-  const owners = copy.blocks.flatMap((block) => (block.kind === 'each' ? group.students.map((id) => [block.id, id] as const) : block.kind === 'together' ? [[block.id, copy.id] as const] : []));
-  const done = owners.filter(([slot, owner]) => copy.answers.some((answer) => answer.slot === slot && answer.owner === owner && answer.text.trim() !== ''));
+  const owners = copy.blocks.flatMap((block) =>
+    block.kind === 'each'
+      ? group.students.map((id) => [block.id, id] as const)
+      : block.kind === 'together'
+        ? [[block.id, copy.id] as const]
+        : [],
+  );
+  const done = owners.filter(([slot, owner]) =>
+    copy.answers.some((answer) => answer.slot === slot && answer.owner === owner && answer.text.trim() !== ''),
+  );
   return [done.length, owners.length];
 }
 
-function CopyCell({ copy, group, lesson, fresh, now, onOpen }: { copy: Copy; group: Group; lesson: Lesson; fresh: boolean; now: number; onOpen: () => void }) {
+function CopyCell({
+  copy,
+  group,
+  lesson,
+  fresh,
+  now,
+  onOpen,
+}: {
+  copy: Copy;
+  group: Group;
+  lesson: Lesson;
+  fresh: boolean;
+  now: number;
+  onOpen: () => void;
+}) {
   const { colour } = markOf(group.mark);
   const [done, all] = filled(copy, group);
-  const writing = copy.answers.filter((answer) => now - answer.at < writingFor).map((answer) => lesson.students.find((student) => student.id === answer.author)?.name);
+  const writing = copy.answers
+    .filter((answer) => now - answer.at < writingFor)
+    .map((answer) => lesson.students.find((student) => student.id === answer.author)?.name);
   const last = newestAt(copy);
   return (
-    <li className={clsx('flex flex-col border-2 bg-sheet', fresh && 'ring-4 ring-accent')} style={{ borderColor: colour }}>
-      <button type="button" aria-label={words.work.open(group.name)} onClick={onOpen} className="flex items-center gap-2 border-b-2 px-3 py-2 text-left" style={{ borderColor: colour, backgroundColor: `color-mix(in oklab, ${colour} 16%, var(--sheet))` }}>
+    <li
+      className={clsx('flex flex-col border-2 bg-sheet', fresh && 'ring-4 ring-accent')}
+      style={{ borderColor: colour }}
+    >
+      <button
+        type="button"
+        aria-label={words.work.open(group.name)}
+        onClick={onOpen}
+        className="flex items-center gap-2 border-b-2 px-3 py-2 text-left"
+        style={{ borderColor: colour, backgroundColor: `color-mix(in oklab, ${colour} 16%, var(--sheet))` }}
+      >
         <Sign mark={group.mark} size={20} />
         <span className="min-w-0 font-head font-semibold wrap-anywhere">{group.name}</span>
         {fresh && <span className="bg-accent px-1.5 text-xs font-semibold text-on-accent">{words.work.fresh}</span>}
@@ -76,7 +149,11 @@ function CopyCell({ copy, group, lesson, fresh, now, onOpen }: { copy: Copy; gro
         <Answers copy={copy} group={group} lesson={lesson} full={false} />
       </div>
       <p className="min-h-6 px-3 pb-2 text-xs text-soft" aria-live="off">
-        {writing[0] !== undefined ? words.work.writing(writing[0]) : last > 0 ? words.work.lastAt(clockTime.format(last)) : ''}
+        {writing[0] !== undefined
+          ? words.work.writing(writing[0])
+          : last > 0
+            ? words.work.lastAt(clockTime.format(last))
+            : ''}
       </p>
     </li>
   );
@@ -85,7 +162,10 @@ function CopyCell({ copy, group, lesson, fresh, now, onOpen }: { copy: Copy; gro
 /** Every group's copy, live, side by side; what is new since it was last looked at glows. */
 export function WorkView({ lesson }: { lesson: Lesson }) {
   const roundId = lesson.round.id;
-  const copies = useQuery({ queryKey: ['copies', roundId], queryFn: () => take(api.GET('/api/staff/rounds/{id}/copies', { params: { path: { id: roundId } } })) });
+  const copies = useQuery({
+    queryKey: ['copies', roundId],
+    queryFn: () => take(api.GET('/api/staff/rounds/{id}/copies', { params: { path: { id: roundId } } })),
+  });
   const [seen, setSeen] = useState<Seen>(() => loadSeen(roundId));
   const [opened, setOpened] = useState<string | null>(null);
   const now = useServerNow(1_000);
@@ -102,7 +182,9 @@ export function WorkView({ lesson }: { lesson: Lesson }) {
   const open = rows.find(({ copy }) => copy.id === opened);
   return (
     <div className="floor-paper flex-1 overflow-y-auto p-5">
-      {copies.isSuccess && rows.length === 0 && <p className="mx-auto max-w-md py-16 text-center text-soft">{words.work.none}</p>}
+      {copies.isSuccess && rows.length === 0 && (
+        <p className="mx-auto max-w-md py-16 text-center text-soft">{words.work.none}</p>
+      )}
       {rows.length > 0 && (
         <p className="mb-4 flex items-center gap-4 text-sm">
           {words.work.freshCount(fresh.length)}

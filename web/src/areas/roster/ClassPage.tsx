@@ -18,10 +18,16 @@ function AddStudents({ classId, empty }: { classId: string; empty: boolean }) {
   const queries = useQueryClient();
   const { say } = useMessages();
   const add = useMutation({
-    mutationFn: () => take(api.POST('/api/staff/classes/{id}/students', { params: { path: { id: classId } }, body: { names } })),
+    mutationFn: () =>
+      take(api.POST('/api/staff/classes/{id}/students', { params: { path: { id: classId } }, body: { names } })),
     onSuccess: async (list) => {
       // What was not taken stays in the box: nothing is lost.
-      setNames(list.lines.filter((line) => line.fate === 'refused').map((line) => line.text).join('\n'));
+      setNames(
+        list.lines
+          .filter((line) => line.fate === 'refused')
+          .map((line) => line.text)
+          .join('\n'),
+      );
       say(words.roster.added(list.taken));
       await queries.invalidateQueries({ queryKey: ['class', classId] });
     },
@@ -30,8 +36,20 @@ function AddStudents({ classId, empty }: { classId: string; empty: boolean }) {
   return (
     <section aria-label={words.roster.addTitle} className="border border-ink bg-sheet p-4">
       <h2 className="mb-3 text-lg font-semibold">{words.roster.addTitle}</h2>
-      <PasteNames text={names} onText={setNames} preview={preview} rows={5} error={isProblem(add.error) ? add.error.message : undefined} />
-      <Button look={empty ? 'main' : 'plain'} className="mt-3" onClick={() => add.mutate()} busy={add.isPending} disabled={taken === 0}>
+      <PasteNames
+        text={names}
+        onText={setNames}
+        preview={preview}
+        rows={5}
+        error={isProblem(add.error) ? add.error.message : undefined}
+      />
+      <Button
+        look={empty ? 'main' : 'plain'}
+        className="mt-3"
+        onClick={() => add.mutate()}
+        busy={add.isPending}
+        disabled={taken === 0}
+      >
         {words.roster.add(taken)}
       </Button>
     </section>
@@ -44,7 +62,12 @@ function NewLesson({ classId, main }: { classId: string; main: boolean }) {
   const navigate = useNavigate();
   const make = useMutation({
     mutationFn: () =>
-      take(api.POST('/api/staff/classes/{id}/lessons', { params: { path: { id: classId } }, body: { title, minutes: Number(minutes) || 0 } })),
+      take(
+        api.POST('/api/staff/classes/{id}/lessons', {
+          params: { path: { id: classId } },
+          body: { title, minutes: Number(minutes) || 0 },
+        }),
+      ),
     onSuccess: (lesson) => navigate(`/lessons/${lesson.id}`),
   });
   const problem = isProblem(make.error) ? make.error : undefined;
@@ -57,8 +80,23 @@ function NewLesson({ classId, main }: { classId: string; main: boolean }) {
       }}
     >
       <h3 className="mb-2 font-semibold">{words.roster.newLesson}</h3>
-      <Field label={words.roster.lessonTitle} value={title} maxLength={120} onChange={(e) => setTitle(e.target.value)} error={problem?.field('title') ?? (problem?.errors.length === 0 ? problem.message : undefined)} />
-      <Field className="mt-3 max-w-40" label={words.roster.lessonMinutes} type="number" min={5} max={600} value={minutes} onChange={(e) => setMinutes(e.target.value)} error={problem?.field('minutes')} />
+      <Field
+        label={words.roster.lessonTitle}
+        value={title}
+        maxLength={120}
+        onChange={(e) => setTitle(e.target.value)}
+        error={problem?.field('title') ?? (problem?.errors.length === 0 ? problem.message : undefined)}
+      />
+      <Field
+        className="mt-3 max-w-40"
+        label={words.roster.lessonMinutes}
+        type="number"
+        min={5}
+        max={600}
+        value={minutes}
+        onChange={(e) => setMinutes(e.target.value)}
+        error={problem?.field('minutes')}
+      />
       <Button look={main ? 'main' : 'plain'} type="submit" className="mt-4" busy={make.isPending}>
         {words.roster.makeLesson}
       </Button>
@@ -73,7 +111,10 @@ function Lessons({ data }: { data: Schema['ClassView'] }) {
       <ul className="mt-2 space-y-1">
         {data.lessons.map((lesson) => (
           <li key={lesson.id}>
-            <Link to={`/lessons/${lesson.id}`} className="flex items-baseline gap-3 border border-ink bg-sheet px-3 py-2 hover:bg-wash">
+            <Link
+              to={`/lessons/${lesson.id}`}
+              className="flex items-baseline gap-3 border border-ink bg-sheet px-3 py-2 hover:bg-wash"
+            >
               <span className="min-w-0 flex-1 font-semibold wrap-anywhere">{lesson.title}</span>
               {lesson.current && <span className="bg-accent px-1.5 text-sm text-on-accent">{words.classes.nowOn}</span>}
             </Link>
@@ -89,7 +130,10 @@ export function ClassPage() {
   const { id = '' } = useParams();
   const queries = useQueryClient();
   const { fail } = useMessages();
-  const query = useQuery({ queryKey: ['class', id], queryFn: () => take(api.GET('/api/staff/classes/{id}', { params: { path: { id } } })) });
+  const query = useQuery({
+    queryKey: ['class', id],
+    queryFn: () => take(api.GET('/api/staff/classes/{id}', { params: { path: { id } } })),
+  });
   const data = query.data;
   const rename = (name: string) =>
     take(api.PATCH('/api/staff/classes/{id}', { params: { path: { id } }, body: { name } })).then((fresh) => {
@@ -105,8 +149,17 @@ export function ClassPage() {
           <>
             <div className="mb-6 flex flex-wrap items-end justify-between gap-4">
               <div className="min-w-0">
-                <EditText as="h1" className="text-3xl font-semibold" label={words.roster.renameClass} value={data.name} maxLength={80} onSave={rename} />
-                <p className="mt-1 text-soft">{words.roster.present(data.students.filter((s) => !s.absent).length, data.students.length)}</p>
+                <EditText
+                  as="h1"
+                  className="text-3xl font-semibold"
+                  label={words.roster.renameClass}
+                  value={data.name}
+                  maxLength={80}
+                  onSave={(name) => void rename(name)}
+                />
+                <p className="mt-1 text-soft">
+                  {words.roster.present(data.students.filter((s) => !s.absent).length, data.students.length)}
+                </p>
               </div>
               <p className="text-right text-sm text-soft">
                 {words.roster.codeLead} <span className="text-ink">{window.location.host}/student</span>

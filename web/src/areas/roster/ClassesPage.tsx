@@ -40,7 +40,7 @@ function MakeClass({ open, onClose }: { open: boolean; onClose: () => void }) {
           value={name}
           onChange={(e) => setName(e.target.value)}
           maxLength={80}
-          error={problem?.field('name') ?? (problem !== undefined && problem.errors.length === 0 ? problem.message : undefined)}
+          error={problem?.field('name') ?? (problem?.errors.length === 0 ? problem.message : undefined)}
         />
         <div className="mt-4">
           <PasteNames text={names} onText={setNames} preview={preview} error={problem?.field('names')} />
@@ -63,14 +63,18 @@ function ClassRow({ item }: { item: Schema['ClassSummary'] }) {
           </Link>
         </h2>
         <p className="mt-1 text-soft">
-          {words.common.students(item.students)} · {words.classes.codeOf} <span className="font-semibold tracking-widest text-ink">{item.code}</span>
+          {words.common.students(item.students)} · {words.classes.codeOf}{' '}
+          <span className="font-semibold tracking-widest text-ink">{item.code}</span>
         </p>
       </div>
       <ul className="space-y-1">
         {item.lessons.length === 0 && <li className="text-soft">{words.classes.noLesson}</li>}
         {item.lessons.slice(0, lessonsShown).map((lesson) => (
           <li key={lesson.id}>
-            <Link to={`/lessons/${lesson.id}`} className="group flex items-baseline gap-3 border border-ink bg-sheet px-4 py-2.5 hover:bg-wash">
+            <Link
+              to={`/lessons/${lesson.id}`}
+              className="group flex items-baseline gap-3 border border-ink bg-sheet px-4 py-2.5 hover:bg-wash"
+            >
               <span className="min-w-0 flex-1 font-semibold wrap-anywhere">{lesson.title}</span>
               {lesson.current && <span className="bg-accent px-1.5 text-sm text-on-accent">{words.classes.nowOn}</span>}
               <span className="text-sm text-soft">{words.common.minutes(lesson.minutes)}</span>
@@ -104,7 +108,11 @@ export function ClassesPage() {
         {classes.isPending && <p className="text-soft">{words.common.loading}</p>}
         {classes.isError && <p className="font-semibold text-lost">{problemText(classes.error)}</p>}
         {classes.data?.length === 0 && <p className="border-t-2 border-ink py-10 text-soft">{words.classes.none}</p>}
-        <ul className="border-b-2 border-ink">{classes.data?.map((item) => <ClassRow key={item.id} item={item} />)}</ul>
+        <ul className="border-b-2 border-ink">
+          {classes.data?.map((item) => (
+            <ClassRow key={item.id} item={item} />
+          ))}
+        </ul>
         <MakeClass open={making} onClose={() => setMaking(false)} />
       </main>
     </Page>

@@ -9,6 +9,7 @@ export function EditText({
   maxLength,
   onSave,
   as: As = 'span',
+  inline = false,
   className,
 }: {
   value: string;
@@ -16,6 +17,8 @@ export function EditText({
   maxLength: number;
   onSave: (value: string) => void;
   as?: 'h1' | 'h3' | 'span';
+  /** The text itself is what is pressed; for long lists. */
+  inline?: boolean;
   className?: string;
 }) {
   const [draft, setDraft] = useState<string | null>(null);
@@ -41,6 +44,19 @@ export function EditText({
         onKeyDown={key}
         className="w-full min-w-0 border border-ink bg-sheet px-2 py-1"
       />
+    );
+  }
+  if (inline) {
+    return (
+      <button
+        type="button"
+        aria-label={label}
+        title={label}
+        onClick={() => setDraft(value)}
+        className="w-full text-left wrap-anywhere hover:bg-wash"
+      >
+        {value}
+      </button>
     );
   }
   return (

@@ -54,12 +54,17 @@ export function PasteNames({
         className="mt-1 w-full border border-ink bg-sheet px-3 py-2 leading-relaxed"
       />
       <div id={`${id}-note`} className="text-sm">
-        {wrong === undefined ? <p className="text-soft">{words.classes.pasteHint}</p> : <p className="font-semibold text-lost">{wrong}</p>}
+        {wrong === undefined ? (
+          <p className="text-soft">{words.classes.pasteHint}</p>
+        ) : (
+          <p className="font-semibold text-lost">{wrong}</p>
+        )}
         {remarks.length > 0 && (
           <ul className="mt-2 max-h-36 space-y-1 overflow-y-auto border-l-4 border-accent pl-3">
             {remarks.map((line) => (
               <li key={line.line}>
-                <span className="font-semibold">{line.text.trim().slice(0, 40)}</span> <span className="text-soft">{line.message}</span>
+                <span className="font-semibold">{line.text.trim().slice(0, 40)}</span>{' '}
+                <span className="text-soft">{line.message}</span>
               </li>
             ))}
           </ul>

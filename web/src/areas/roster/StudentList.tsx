@@ -14,11 +14,16 @@ function useStudentActions(classId: string) {
   const done = () => queries.invalidateQueries({ queryKey: ['class', classId] });
   const path = (id: string) => ({ params: { path: { id } } });
   const edit = useMutation({
-    mutationFn: ({ id, ...body }: { id: string; name?: string; absent?: boolean }) => take(api.PATCH('/api/staff/students/{id}', { ...path(id), body })),
+    mutationFn: ({ id, ...body }: { id: string; name?: string; absent?: boolean }) =>
+      take(api.PATCH('/api/staff/students/{id}', { ...path(id), body })),
     onSettled: done,
     onError: fail,
   });
-  const restore = useMutation({ mutationFn: (id: string) => take(api.POST('/api/staff/students/{id}/restore', path(id))), onSettled: done, onError: fail });
+  const restore = useMutation({
+    mutationFn: (id: string) => take(api.POST('/api/staff/students/{id}/restore', path(id))),
+    onSettled: done,
+    onError: fail,
+  });
   const remove = useMutation({
     mutationFn: (student: Student) => take(api.DELETE('/api/staff/students/{id}', path(student.id))),
     onSuccess: (_, student) => say(words.roster.removed(student.name), () => restore.mutate(student.id)),
@@ -49,7 +54,7 @@ export function StudentList({ classId, students }: { classId: string; students: 
             {words.roster.name}
           </th>
           <th scope="col" className="py-1.5 font-semibold">
-            {words.roster.today}
+            {words.roster.absentColumn}
           </th>
           <th scope="col" className="py-1.5">
             <span className="sr-only">{words.roster.actions}</span>
@@ -60,28 +65,43 @@ export function StudentList({ classId, students }: { classId: string; students: 
         {students.map((student, i) => (
           <tr key={student.id} className="border-b border-line last:border-0">
             <td className="py-1 text-sm text-soft tabular-nums">{i + 1}</td>
-            <th scope="row" className={`py-1 pr-4 text-left font-normal ${student.absent ? 'text-soft line-through' : ''}`}>
-              <EditText label={words.roster.editOf(student.name)} value={student.name} maxLength={120} onSave={(name) => edit.mutate({ id: student.id, name })} />
+            <th
+              scope="row"
+              className={`py-1 pr-4 text-left font-normal ${student.absent ? 'text-soft line-through' : ''}`}
+            >
+              <EditText
+                inline
+                label={words.roster.editOf(student.name)}
+                value={student.name}
+                maxLength={120}
+                onSave={(name) => edit.mutate({ id: student.id, name })}
+              />
             </th>
             <td className="py-1 whitespace-nowrap">
-              <label className="flex items-center gap-2 text-sm">
-                <input
-                  type="checkbox"
-                  className="size-4 accent-ink"
-                  checked={student.absent}
-                  aria-label={words.roster.absentOf(student.name)}
-                  onChange={(event) => edit.mutate({ id: student.id, absent: event.target.checked })}
-                />
-                {words.roster.absent}
-              </label>
+              <input
+                type="checkbox"
+                className="size-5 accent-ink"
+                checked={student.absent}
+                aria-label={words.roster.absentOf(student.name)}
+                onChange={(event) => edit.mutate({ id: student.id, absent: event.target.checked })}
+              />
             </td>
             <td className="py-1 text-right text-sm whitespace-nowrap">
               {student.claimed && (
-                <Button look="quiet" aria-label={words.roster.freeOf(student.name)} onClick={() => free.mutate(student)}>
+                <Button
+                  look="quiet"
+                  aria-label={words.roster.freeOf(student.name)}
+                  onClick={() => free.mutate(student)}
+                >
                   {words.roster.free}
                 </Button>
               )}
-              <Button look="quiet" aria-label={words.roster.removeOf(student.name)} onClick={() => remove.mutate(student)}>
+              <Button
+                look="quiet"
+                className="text-soft"
+                aria-label={words.roster.removeOf(student.name)}
+                onClick={() => remove.mutate(student)}
+              >
                 {words.roster.remove}
               </Button>
             </td>

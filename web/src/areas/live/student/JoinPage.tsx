@@ -1,4 +1,4 @@
-import { useEffect, useState, type FormEvent } from 'react';
+import { useEffect, useState } from 'react';
 import { api, take, type Schema } from '../../../api/client';
 import { isProblem, problemText } from '../../../api/problem';
 import { Button } from '../../../ui/Button';
@@ -11,7 +11,19 @@ type Door = Schema['ClassDoor'];
 const fold = (text: string) => text.normalize('NFKD').replace(/\p{M}/gu, '').toLocaleLowerCase();
 const searchAbove = 12;
 
-function ChooseName({ code, door, onChosen, onOther, onStale }: { code: string; door: Door; onChosen: () => void; onOther: () => void; onStale: () => void }) {
+function ChooseName({
+  code,
+  door,
+  onChosen,
+  onOther,
+  onStale,
+}: {
+  code: string;
+  door: Door;
+  onChosen: () => void;
+  onOther: () => void;
+  onStale: () => void;
+}) {
   const [find, setFind] = useState('');
   const [busy, setBusy] = useState(false);
   const [error, setError] = useState<string>();
@@ -28,7 +40,14 @@ function ChooseName({ code, door, onChosen, onOther, onStale }: { code: string; 
   return (
     <>
       <h1 className="text-3xl font-semibold wrap-anywhere">{words.join.who(door.className)}</h1>
-      {door.names.length > searchAbove && <Field className="mt-4" label={words.join.find} value={find} onChange={(event) => setFind(event.target.value)} />}
+      {door.names.length > searchAbove && (
+        <Field
+          className="mt-4"
+          label={words.join.find}
+          value={find}
+          onChange={(event) => setFind(event.target.value)}
+        />
+      )}
       {error !== undefined && (
         <p role="alert" className="mt-3 border-2 border-lost bg-lost-wash p-3 font-semibold">
           {error}
@@ -61,10 +80,9 @@ function ChooseName({ code, door, onChosen, onOther, onStale }: { code: string; 
 export function JoinPage({ onJoined }: { onJoined: () => void }) {
   const [code, setCode] = useState(() => new URLSearchParams(window.location.search).get('code') ?? '');
   const [door, setDoor] = useState<Door | null>(null);
-  const [busy, setBusy] = useState(false);
+  const [busy, setBusy] = useState(code !== '');
   const [error, setError] = useState<string>();
-  const knock = (typed: string) => {
-    setBusy(true);
+  const ask = (typed: string) => {
     take(api.GET('/api/student/classes/{code}', { params: { path: { code: typed.trim() } } }))
       .then(
         (found) => {
@@ -75,22 +93,28 @@ export function JoinPage({ onJoined }: { onJoined: () => void }) {
       )
       .finally(() => setBusy(false));
   };
+  const knock = () => {
+    if (code.trim() === '') return;
+    setBusy(true);
+    ask(code);
+  };
   useEffect(() => {
-    if (code !== '') knock(code);
+    if (code !== '') ask(code);
     // A code in the address opens the door at once; later changes are the person's own.
     // eslint-disable-next-line react-hooks/exhaustive-deps
   }, []);
-  const submit = (event: FormEvent) => {
-    event.preventDefault();
-    if (code.trim() !== '') knock(code);
-  };
   return (
     <main className="mx-auto min-h-screen w-full max-w-md p-5">
       <p className="mb-8">
         <Wordmark />
       </p>
       {door === null ? (
-        <form onSubmit={submit}>
+        <form
+          onSubmit={(event) => {
+            event.preventDefault();
+            knock();
+          }}
+        >
           <h1 className="text-4xl font-semibold">{words.join.title}</h1>
           <Field
             className="mt-6 [&_input]:text-center [&_input]:font-head [&_input]:text-3xl [&_input]:tracking-[0.25em] [&_input]:uppercase"
@@ -109,7 +133,7 @@ export function JoinPage({ onJoined }: { onJoined: () => void }) {
           </Button>
         </form>
       ) : (
-        <ChooseName code={code.trim()} door={door} onChosen={onJoined} onOther={() => setDoor(null)} onStale={() => knock(code)} />
+        <ChooseName code={code.trim()} door={door} onChosen={onJoined} onOther={() => setDoor(null)} onStale={knock} />
       )}
     </main>
   );

@@ -20,7 +20,9 @@ export function GoButton({ children, plain = false }: { children: ReactNode; pla
       target={roomWindow}
       className={clsx(
         'block border-2 border-ink px-5 text-center text-xl font-semibold wrap-anywhere',
-        plain ? 'bg-sheet py-2.5' : 'bg-accent py-5 text-on-accent shadow-[4px_4px_0_var(--ink)] active:translate-x-1 active:translate-y-1 active:shadow-none',
+        plain
+          ? 'bg-sheet py-2.5'
+          : 'bg-accent py-5 text-on-accent shadow-[4px_4px_0_var(--ink)] active:translate-x-1 active:translate-y-1 active:shadow-none',
       )}
     >
       {children}
@@ -79,7 +81,11 @@ function Members({ group, me }: { group: Group; me: string }) {
     <section>
       <h2 className="font-sans text-sm font-semibold text-soft">
         {words.now.with}
-        {own !== undefined && <span className="float-right text-ink">{words.now.seat(own.seat)}: {words.now.you}</span>}
+        {own !== undefined && (
+          <span className="float-right text-ink">
+            {words.now.seat(own.seat)}: {words.now.you}
+          </span>
+        )}
       </h2>
       {others.length === 0 && <p>{words.now.alone}</p>}
       <ul className="mt-1 flex flex-wrap gap-1.5">
@@ -114,30 +120,56 @@ function Together({ now, back }: { now: Now; back: boolean }) {
   if (!now.mainRoom) return <Sentence>{back ? words.now.back : words.now.waitHere}</Sentence>;
   return (
     <>
-      <Sentence>{there ? (back ? words.now.inMainAgain : words.now.inMain) : back ? words.now.back : words.now.waitMain}</Sentence>
+      <Sentence>
+        {there ? (back ? words.now.inMainAgain : words.now.inMain) : back ? words.now.back : words.now.waitMain}
+      </Sentence>
       {back && <p className="text-lg">{words.now.microphones}</p>}
       <GoButton plain={there}>{there ? words.now.backInRoom : words.now.goMain}</GoButton>
     </>
   );
 }
 
-function AtWork({ now, group, phase, serverNow, onSheet }: { now: Now; group: Group; phase: Phase; serverNow: number; onSheet: () => void }) {
+function AtWork({
+  now,
+  group,
+  phase,
+  serverNow,
+  onSheet,
+}: {
+  now: Now;
+  group: Group;
+  phase: Phase;
+  serverNow: number;
+  onSheet: () => void;
+}) {
   const there = now.seenIn === group.id;
   const left = secondsUntil(now.moments?.endsAt ?? null, serverNow);
   return (
     <>
-      <GroupBlock group={group} lead={phase === 'looking' ? words.now.looking : there || !group.room ? '' : words.now.go} />
+      <GroupBlock
+        group={group}
+        lead={phase === 'looking' ? words.now.looking : there || !group.room ? '' : words.now.go}
+      />
       {phase === 'looking' ? (
         <p className="text-2xl">
-          {words.now.lookingIn} <span className="font-head font-bold tabular-nums">{clockText(secondsUntil(now.moments?.outAt ?? null, serverNow))}</span>
+          {words.now.lookingIn}{' '}
+          <span className="font-bold tabular-nums">
+            {clockText(secondsUntil(now.moments?.outAt ?? null, serverNow))}
+          </span>
         </p>
       ) : (
         <>
           {there && <p className="text-lg">{words.now.inRoom}</p>}
           {!group.room && <p className="text-lg">{words.now.atTable}</p>}
-          {group.room && <GoButton plain={there}>{there ? words.now.backInRoom : words.now.goRoom(group.name)}</GoButton>}
+          {group.room && (
+            <GoButton plain={there}>{there ? words.now.backInRoom : words.now.goRoom(group.name)}</GoButton>
+          )}
           {group.copy !== null && (
-            <Button look={there || !group.room ? 'main' : 'plain'} className={clsx('w-full', there || !group.room ? 'py-5 text-xl' : 'py-3 text-lg')} onClick={onSheet}>
+            <Button
+              look={there || !group.room ? 'main' : 'plain'}
+              className={clsx('w-full', there || !group.room ? 'py-5 text-xl' : 'py-3 text-lg')}
+              onClick={onSheet}
+            >
               {words.now.openSheet}
             </Button>
           )}
@@ -148,7 +180,7 @@ function AtWork({ now, group, phase, serverNow, onSheet }: { now: Now; group: Gr
         <p className="text-lg">
           {left > 0 ? (
             <>
-              <span className="font-head text-3xl font-bold tabular-nums">{clockText(left)}</span> {words.now.timeLeft}
+              <span className="text-3xl font-bold tabular-nums">{clockText(left)}</span> {words.now.timeLeft}
             </>
           ) : (
             words.now.timeOver
@@ -161,13 +193,27 @@ function AtWork({ now, group, phase, serverNow, onSheet }: { now: Now; group: Gr
 }
 
 /** One sentence that says where to be now, one large button, who is with you, the time left. */
-export function NowPage({ now, phase, serverNow, onSheet, onLeft }: { now: Now; phase: Phase; serverNow: number; onSheet: () => void; onLeft: () => void }) {
+export function NowPage({
+  now,
+  phase,
+  serverNow,
+  onSheet,
+  onLeft,
+}: {
+  now: Now;
+  phase: Phase;
+  serverNow: number;
+  onSheet: () => void;
+  onLeft: () => void;
+}) {
   const { group } = now;
   const atWork = phase === 'looking' || phase === 'out' || phase === 'comingBack';
   return (
     <div className="flex flex-col gap-5">
       <Me now={now} onLeft={onLeft} />
-      {atWork && group !== null && <AtWork now={now} group={group} phase={phase} serverNow={serverNow} onSheet={onSheet} />}
+      {atWork && group !== null && (
+        <AtWork now={now} group={group} phase={phase} serverNow={serverNow} onSheet={onSheet} />
+      )}
       {atWork && group === null && <Sentence>{words.now.noSeat}</Sentence>}
       {!atWork && <Together now={now} back={phase === 'back'} />}
       {phase === 'back' && group?.copy != null && (

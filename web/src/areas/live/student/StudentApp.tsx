@@ -28,7 +28,7 @@ function ComingBack({ seconds }: { seconds: number }) {
   return (
     <div role="alert" className="sticky top-0 z-10 -mx-5 -mt-5 mb-5 bg-ink px-5 py-4 text-ground">
       <p className="text-lg">{words.now.comingBack}</p>
-      <p className="font-head text-5xl font-bold tabular-nums" aria-hidden="true">
+      <p className="text-5xl font-bold tabular-nums" aria-hidden="true">
         {clockText(seconds)}
       </p>
       <p className="mt-1 text-sm">{words.now.microphones}</p>
@@ -57,8 +57,7 @@ function useSheetOpen(phase: Phase): [boolean, (open: boolean) => void] {
     return () => window.removeEventListener('hashchange', moved);
   }, []);
   const set = (to: boolean) => {
-    if (to) window.location.hash = 'sheet';
-    else window.history.replaceState(null, '', window.location.pathname);
+    window.history.replaceState(null, '', to ? '#sheet' : window.location.pathname);
     setOpen(to);
   };
   const [before, setBefore] = useState(phase);
@@ -93,15 +92,15 @@ export function StudentApp() {
       </main>
     );
   }
-  const showSheet = sheet && copy !== null && now.group !== null && phase !== 'planned';
+  const { group } = now;
   return (
     <main className="mx-auto min-h-screen w-full max-w-xl p-5">
       {phase === 'comingBack' && <ComingBack seconds={seconds} />}
       {phase !== 'back' && <Notice notices={now.notices} serverNow={serverNow} />}
-      {showSheet ? (
+      {sheet && copy !== null && group !== null && phase !== 'planned' ? (
         <>
-          <SheetHead group={now.group as Schema['MyGroup']} onBack={() => setSheet(false)} />
-          <CopyPage key={copy.id} copy={copy} me={now.id} members={now.group?.members ?? []} />
+          <SheetHead group={group} onBack={() => setSheet(false)} />
+          <CopyPage key={copy.id} copy={copy} me={now.id} members={group.members} />
           {phase === 'back' && (
             <div className="mt-8">
               <GoButton>{words.now.goMain}</GoButton>

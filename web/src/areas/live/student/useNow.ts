@@ -13,6 +13,7 @@ type Message =
   | { kind: 'round'; seq: number; moments: Moments }
   | { kind: 'notice'; notice: Schema['NoticeView'] }
   | { kind: 'refresh' }
+  | { kind: 'seen'; place: string | null }
   | { kind: 'answer'; copy: string; answer: Answer };
 
 const signEvery = 15_000;
@@ -49,7 +50,10 @@ export function useNow(): StudentState & { look: () => void } {
         setServerNow(now.serverNow);
         seq.current = now.seq;
         const copyId = now.group?.copy ?? null;
-        const copy = copyId === null ? null : await take(api.GET('/api/student/copies/{id}', { params: { path: { id: copyId } } })).catch(() => null);
+        const copy =
+          copyId === null
+            ? null
+            : await take(api.GET('/api/student/copies/{id}', { params: { path: { id: copyId } } })).catch(() => null);
         setState((old) => ({ ...old, now, copy: copy ?? (old.copy?.id === copyId ? old.copy : null), outside: false }));
       } catch (problem) {
         if (isProblem(problem, 401)) setState((old) => ({ ...old, now: null, copy: null, outside: true }));
@@ -82,10 +86,23 @@ export function useNow(): StudentState & { look: () => void } {
     return listen<Message>(stream, {
       onMessage: (message) => {
         if (message.kind === 'refresh') lookSoon();
-        if (message.kind === 'answer') setState((old) => ({ ...old, copy: withAnswer(old.copy, message.copy, message.answer) }));
+        if (message.kind === 'seen')
+          setState((old) => (old.now === null ? old : { ...old, now: { ...old.now, seenIn: message.place } }));
+        if (message.kind === 'answer')
+          setState((old) => ({ ...old, copy: withAnswer(old.copy, message.copy, message.answer) }));
         if (message.kind === 'notice') {
           seq.current = Math.max(seq.current, message.notice.seq);
-          setState((old) => (old.now === null ? old : { ...old, now: { ...old.now, notices: [message.notice, ...old.now.notices.filter((one) => one.seq !== message.notice.seq)] } }));
+          setState((old) =>
+            old.now === null
+              ? old
+              : {
+                  ...old,
+                  now: {
+                    ...old.now,
+                    notices: [message.notice, ...old.now.notices.filter((one) => one.seq !== message.notice.seq)],
+                  },
+                },
+          );
         }
         if (message.kind === 'round' && message.seq > seq.current) {
           seq.current = message.seq;

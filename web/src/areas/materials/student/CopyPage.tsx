@@ -20,7 +20,9 @@ function Column({ mate, answer, writing }: { mate: Mate; answer: Answer | undefi
       <p className="text-sm font-semibold">
         {mate.name} {writing && <span className="font-normal text-soft">· {words.copy.writing([mate.name])}</span>}
       </p>
-      <p className="whitespace-pre-wrap wrap-anywhere">{text.trim() === '' ? <span className="text-soft">{words.copy.notYet}</span> : text}</p>
+      <p className="whitespace-pre-wrap wrap-anywhere">
+        {text.trim() === '' ? <span className="text-soft">{words.copy.notYet}</span> : text}
+      </p>
     </li>
   );
 }
@@ -28,7 +30,8 @@ function Column({ mate, answer, writing }: { mate: Mate; answer: Answer | undefi
 /** The group's copy: everybody writes in it at the same time. */
 export function CopyPage({ copy, me, members }: { copy: Copy; me: string; members: Mate[] }) {
   const now = useServerNow(1_000);
-  const isWriting = (answer: Answer | undefined) => answer !== undefined && answer.author !== me && now - answer.at < writingFor;
+  const isWriting = (answer: Answer | undefined) =>
+    answer !== undefined && answer.author !== me && now - answer.at < writingFor;
   return (
     <div className="space-y-6">
       <h1 className="text-2xl font-semibold wrap-anywhere">{copy.title}</h1>
@@ -56,7 +59,14 @@ export function CopyPage({ copy, me, members }: { copy: Copy; me: string; member
               />
             ) : (
               <>
-                <SlotField copyId={copy.id} slot={block.id} owner={me} label={words.copy.mine} answer={find(copy, block.id, me)} writing={[]} />
+                <SlotField
+                  copyId={copy.id}
+                  slot={block.id}
+                  owner={me}
+                  label={words.copy.mine}
+                  answer={find(copy, block.id, me)}
+                  writing={[]}
+                />
                 <ul className="mt-3 space-y-3">
                   {members
                     .filter((mate) => mate.id !== me)

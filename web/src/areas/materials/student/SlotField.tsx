@@ -21,7 +21,10 @@ function useSlot({ copyId, slot, owner, answer }: SlotFieldProps): SlotSync {
     () =>
       new SlotSync(
         { text, revision },
-        (save) => take(api.PUT('/api/student/copies/{id}/slots/{slot}', { params: { path: { id: copyId, slot } }, body: save })),
+        (save) =>
+          take(
+            api.PUT('/api/student/copies/{id}/slots/{slot}', { params: { path: { id: copyId, slot } }, body: save }),
+          ),
         drawer(`slot.${copyId}.${slot}.${owner}`),
         () => redraw((n) => n + 1),
       ),
@@ -81,10 +84,15 @@ export function SlotField(props: SlotFieldProps) {
         className="mt-1 block w-full resize-none overflow-hidden border-2 border-ink bg-sheet px-3 py-2 text-lg leading-relaxed"
       />
       <p className="flex min-h-6 flex-wrap justify-between gap-2 text-sm text-soft">
-        <span role="status" className={sync.state === 'waiting' || sync.state === 'refused' ? 'bg-wash px-1 font-semibold text-ink' : ''}>
+        <span
+          role="status"
+          className={sync.state === 'waiting' || sync.state === 'refused' ? 'bg-wash px-1 font-semibold text-ink' : ''}
+        >
           {sync.text === '' && sync.state === 'saved' ? '' : words.copy[sync.state]}
         </span>
-        {props.writing.length > 0 && <span className="font-semibold text-ink">{words.copy.writing(props.writing)}</span>}
+        {props.writing.length > 0 && (
+          <span className="font-semibold text-ink">{words.copy.writing(props.writing)}</span>
+        )}
       </p>
     </div>
   );

@@ -96,7 +96,10 @@ export class SlotSync {
   private async flush(): Promise<void> {
     if (this.running) return;
     if (this.sending === null) {
-      if (this.text === this.base) return this.settle();
+      if (this.text === this.base) {
+        this.settle();
+        return;
+      }
       this.sending = { save: freshKey(), base: this.base, text: this.text };
       this.dirtySince = null;
       this.keep();

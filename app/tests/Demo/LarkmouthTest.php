@@ -1,0 +1,26 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FreshHuddle\App\Tests\Demo;
+
+use Doctrine\ORM\EntityManagerInterface;
+use FreshHuddle\App\Account\Teacher;
+use FreshHuddle\App\Demo\Larkmouth;
+use FreshHuddle\App\Tests\Support\AppTestCase;
+
+final class LarkmouthTest extends AppTestCase
+{
+    public function test_larkmouth_has_its_three_classes_and_six_districts(): void
+    {
+        self::getContainer()->get(Larkmouth::class)->load();
+        $ines = self::getContainer()->get(EntityManagerInterface::class)->getRepository(Teacher::class)->findOneBy(['email' => 'teacher@larkmouth.example']);
+        self::assertNotNull($ines);
+        $this->asTeacher($ines);
+        $classes = $this->ask('GET', '/api/staff/classes');
+        self::assertSame([28, 17, 120], [$classes->int('0.students'), $classes->int('1.students'), $classes->int('2.students')]);
+        $lesson = $this->ask('GET', '/api/staff/lessons/'.$classes->text('0.lessons.0.id'));
+        self::assertSame(['Quayside', 'Millbrook', 'Saltmarsh', 'Station End', 'Orchard Hill', 'Upper Lark'], array_map(static fn (int $i): string => $lesson->text("floor.groups.{$i}.name"), range(0, 5)));
+        self::assertCount(3, $lesson->list('original.blocks'));
+    }
+}

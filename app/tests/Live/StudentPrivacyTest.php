@@ -1,0 +1,259 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FreshHuddle\App\Tests\Live;
+
+use FreshHuddle\App\Tests\Support\AppTestCase;
+use FreshHuddle\App\Tests\Support\Json;
+use Symfony\Component\Routing\RouterInterface;
+use Symfony\Component\Uid\Uuid;
+
+/**
+ * A student asks for everything the API has, with everything another group owns. Nothing of it may come back.
+ */
+final class StudentPrivacyTest extends AppTestCase
+{
+    private const SECRET = 'the wall goes through the churchyard';
+
+    private Json $lesson;
+    private string $mine;
+    private string $other;
+    private string $otherCopy;
+    private string $me;
+    private string $them;
+
+    protected function setUp(): void
+    {
+        parent::setUp();
+        $this->lesson = $this->readyLesson(6, 2);
+        $this->mine = $this->lesson->text('floor.groups.0.id');
+        $this->other = $this->lesson->text('floor.groups.1.id');
+        $this->me = $this->join($this->lesson, $this->lesson->text('floor.groups.0.students.0'));
+        $this->them = $this->join($this->lesson, $this->lesson->text('floor.groups.1.students.0'));
+        foreach ($this->lesson->list('copies') as $i => $copy) {
+            if ($this->lesson->text("copies.{$i}.groupId") === $this->other) {
+                $this->otherCopy = $this->lesson->text("copies.{$i}.id");
+            }
+        }
+    }
+
+    public function test_nothing_of_any_group_is_shown_before_groups_are_shown(): void
+    {
+        $this->asStudent($this->me);
+        $now = $this->ask('GET', '/api/student/now')->is(200);
+        self::assertNull($now->at('group'));
+        self::assertStringNotContainsString($this->mine, $now->raw);
+        $this->ask('GET', '/api/student/copies/'.$this->myCopy())->is(404);
+    }
+
+    public function test_a_student_sees_the_own_group_and_nothing_of_another(): void
+    {
+        $this->otherGroupHasWritten();
+        $this->asStudent($this->me);
+        $now = $this->ask('GET', '/api/student/now')->is(200);
+        self::assertSame($this->mine, $now->text('group.id'));
+        self::assertNothingOfTheirs($now, $this->lesson, $this->otherCopy);
+        $this->ask('GET', '/api/student/copies/'.$this->myCopy())->is(200);
+    }
+
+    public function test_no_address_of_the_api_gives_a_student_anything_of_another_group(): void
+    {
+        $this->otherGroupHasWritten();
+        $this->asStudent($this->me);
+        $ids = [
+            $this->otherCopy, $this->other, $this->lesson->text('floor.groups.1.students.0'), $this->lesson->text('id'),
+            $this->lesson->text('round.id'), $this->lesson->text('classId'), $this->lesson->text('floor.id'),
+        ];
+        $asked = 0;
+        foreach (self::getContainer()->get(RouterInterface::class)->getRouteCollection()->all() as $name => $route) {
+            foreach (array_diff($route->getMethods(), ['DELETE']) as $method) {
+                foreach ($ids as $id) {
+                    if (str_contains($route->getPath(), '/leave')) {
+                        continue; // it would only send us out
+                    }
+                    $path = strtr($route->getPath(), ['{id}' => $id, '{slot}' => 'decision', '{code}' => $this->lesson->text('classCode')]);
+                    $body = ['save' => Uuid::v4()->toRfc4122(), 'base' => '', 'text' => 'x', 'kind' => 'callBack', 'title' => 'x', 'name' => 'x', 'names' => 'x', 'basedOn' => 0, 'groups' => 2, 'minutes' => 5, 'blocks' => [], 'code' => 'NOSUCH', 'student' => $id];
+                    $answer = $this->ask($method, $path, 'GET' === $method ? null : $body, ['Idempotency-Key' => 'student-tries-it']);
+                    ++$asked;
+                    self::assertStringNotContainsString(self::SECRET, $answer->raw, $name);
+                    if (str_starts_with($path, '/api/staff')) {
+                        self::assertSame(401, $answer->status, "{$method} {$path}");
+                    }
+                    if (!str_contains($path, '/api/student/classes/')) { // the list at the class's door, by the code
+                        self::assertNothingOfTheirs($answer, $this->lesson, str_contains($path, $this->otherCopy) ? null : $this->otherCopy);
+                    }
+                }
+            }
+        }
+        self::assertGreaterThan(150, $asked);
+    }
+
+    public function test_a_student_cannot_write_in_another_groups_copy_nor_in_anothers_column(): void
+    {
+        $this->otherGroupHasWritten();
+        $this->asStudent($this->me);
+        $this->save($this->otherCopy, 'decision', 'mine now')->is(404);
+        $this->save($this->otherCopy, 'noticed', 'mine now')->is(404);
+        $this->save($this->myCopy(), 'brief', 'nobody writes in the text')->is(404);
+        $this->save($this->myCopy(), 'nosuch', 'x')->is(404);
+        // In a slot with one answer each there is only the own column to write to.
+        self::assertSame($this->lesson->text('floor.groups.0.students.0'), $this->save($this->myCopy(), 'noticed', 'I saw mud')->is(200)->text('owner'));
+        $this->asStudent($this->them);
+        self::assertSame(self::SECRET, $this->ask('GET', "/api/student/copies/{$this->otherCopy}")->text('answers.0.text'));
+    }
+
+    public function test_the_way_to_a_room_is_only_ever_the_own_one(): void
+    {
+        $this->lookAndGo();
+        $db = $this->db();
+        $class = $this->lesson->text('classId');
+        foreach ([[null, 'main'], [$this->mine, 'mine'], [$this->other, 'other']] as [$group, $word]) {
+            $room = Uuid::v4()->toRfc4122();
+            $db->insert('room', ['id' => $room, 'class_id' => $class, 'grouping_id' => null === $group ? null : $this->lesson->text('floor.id'), 'group_id' => $group, 'name' => $word, 'state' => 'made', 'external_id' => "x-{$word}"]);
+            foreach ([0, 1] as $g) {
+                $student = $this->lesson->text("floor.groups.{$g}.students.0");
+                if (null === $group || $group === $this->lesson->text("floor.groups.{$g}.id")) {
+                    $db->insert('room_pass', ['room_id' => $room, 'student_id' => $student, 'link' => "https://rooms.example/{$word}/{$g}"]);
+                }
+            }
+        }
+        $this->asStudent($this->me);
+        $this->ask('GET', '/api/student/room')->is(302);
+        self::assertSame('https://rooms.example/mine/0', $this->client->getResponse()->headers->get('Location'));
+        $this->asTeacher();
+        $this->command($this->lesson->text('id'), 'callBack', seconds: 0);
+        $this->asStudent($this->me);
+        $this->ask('GET', '/api/student/room')->is(302);
+        self::assertSame('https://rooms.example/main/0', $this->client->getResponse()->headers->get('Location'));
+    }
+
+    public function test_a_student_who_is_moved_takes_leave_of_the_old_copy_at_once(): void
+    {
+        $this->lookAndGo();
+        $student = $this->lesson->text('floor.groups.0.students.0');
+        $this->asStudent($this->me);
+        $this->save($this->myCopy(), 'decision', 'before')->is(200);
+        $this->asTeacher();
+        $this->ask('POST', '/api/staff/groupings/'.$this->lesson->text('floor.id').'/edits', ['basedOn' => 1, 'kind' => 'seat', 'student' => $student, 'group' => $this->other])->is(200);
+        $this->asStudent($this->me);
+        $this->ask('GET', '/api/student/copies/'.$this->myCopy())->is(404);
+        $this->save($this->myCopy(), 'decision', 'after')->is(404);
+        $this->save($this->otherCopy, 'decision', 'hello')->is(200);
+    }
+
+    public function test_channels_of_others_are_closed(): void
+    {
+        $lesson = $this->lesson->text('id');
+        $own = $this->lesson->text('floor.groups.0.students.0');
+        $mate = $this->lesson->text('floor.groups.0.students.1');
+        $this->asStudent($this->me);
+        $this->door('student', "lesson.{$lesson},student.{$own}")->is(204);
+        $this->door('student', "lesson.{$lesson},student.{$mate}")->is(403);
+        $this->door('student', "student.{$this->lesson->text('floor.groups.1.students.0')}")->is(403);
+        $this->door('student', "staff.{$lesson}")->is(403);
+        $this->door('student', '')->is(403);
+        $this->door('staff', "staff.{$lesson}")->is(401);
+        $this->asTeacher();
+        $this->door('staff', "staff.{$lesson}")->is(204);
+        $this->door('staff', "staff.{$lesson},student.{$own}")->is(403);
+        $this->asTeacher($this->newTeacher('other@larkmouth.example'));
+        $this->door('staff', "staff.{$lesson}")->is(403);
+        $this->asNobody();
+        $this->door('student', "lesson.{$lesson}")->is(401);
+    }
+
+    public function test_a_name_that_another_device_has_chosen_is_taken_until_the_teacher_frees_it(): void
+    {
+        $student = $this->lesson->text('floor.groups.0.students.0');
+        $claim = ['code' => strtolower($this->lesson->text('classCode')), 'student' => $student];
+        $this->asNobody();
+        self::assertSame('student', $this->ask('POST', '/api/student/join', $claim)->is(409)->text('errors.0.field'));
+        $this->asTeacher();
+        $this->ask('POST', "/api/staff/students/{$student}/free")->is(204);
+        $this->asStudent($this->me);
+        $this->ask('GET', '/api/student/now')->is(401);
+        $this->asNobody();
+        $this->ask('POST', '/api/student/join', $claim)->is(204);
+    }
+
+    public function test_class_codes_cannot_be_guessed_at_leisure(): void
+    {
+        $this->asNobody();
+        for ($i = 0; $i < 60; ++$i) {
+            $this->ask('GET', '/api/student/classes/ZZZZZ'.\chr(65 + $i % 26))->is(404);
+        }
+        $this->ask('GET', '/api/student/classes/'.$this->lesson->text('classCode'))->is(429);
+    }
+
+    public function test_a_removed_student_is_out(): void
+    {
+        $student = $this->lesson->text('floor.groups.0.students.0');
+        $this->ask('DELETE', "/api/staff/students/{$student}")->is(204);
+        $this->asStudent($this->me);
+        $this->ask('GET', '/api/student/now')->is(401);
+        $this->asNobody();
+        $this->ask('POST', '/api/student/join', ['code' => $this->lesson->text('classCode'), 'student' => $student])->is(404);
+    }
+
+    public function test_whoever_comes_is_not_absent_any_more(): void
+    {
+        $student = $this->lesson->text('floor.groups.0.students.1');
+        $this->ask('PATCH', "/api/staff/students/{$student}", ['absent' => true]);
+        $this->join($this->lesson, $student);
+        foreach ($this->ask('GET', '/api/staff/lessons/'.$this->lesson->text('id'))->list('students') as $one) {
+            self::assertIsArray($one);
+            self::assertFalse($one['absent']);
+        }
+    }
+
+    private function door(string $who, string $channels): Json
+    {
+        return $this->ask('GET', "/stream-door/{$who}", null, ['X-Original-Uri' => "/stream/{$who}/{$channels}"]);
+    }
+
+    private function lookAndGo(): void
+    {
+        $this->asTeacher();
+        $this->ask('PATCH', '/api/staff/lessons/'.$this->lesson->text('id'), ['lookSeconds' => 0]);
+        $this->command($this->lesson->text('id'), 'sendOut')->is(200);
+    }
+
+    private function otherGroupHasWritten(): void
+    {
+        $this->lookAndGo();
+        $this->asStudent($this->them);
+        $this->save($this->otherCopy, 'decision', self::SECRET)->is(200);
+    }
+
+    private function save(string $copy, string $slot, string $text): Json
+    {
+        return $this->ask('PUT', "/api/student/copies/{$copy}/slots/{$slot}", ['save' => Uuid::v4()->toRfc4122(), 'base' => '', 'text' => $text]);
+    }
+
+    private function myCopy(): string
+    {
+        foreach (array_keys($this->lesson->list('copies')) as $i) {
+            if ($this->lesson->text("copies.{$i}.groupId") === $this->mine) {
+                return $this->lesson->text("copies.{$i}.id");
+            }
+        }
+        self::fail('no copy');
+    }
+
+    private static function assertNothingOfTheirs(Json $answer, Json $lesson, ?string $otherCopy): void
+    {
+        self::assertStringNotContainsString(self::SECRET, $answer->raw);
+        self::assertStringNotContainsString($lesson->text('floor.groups.1.name'), $answer->raw);
+        self::assertStringNotContainsString('"'.$lesson->text('floor.groups.1.id').'"', $answer->raw);
+        if (null !== $otherCopy) {
+            self::assertStringNotContainsString($otherCopy, $answer->raw);
+        }
+        foreach ($lesson->list('students') as $student) {
+            \assert(\is_array($student) && \is_string($student['id']) && \is_string($student['name']));
+            if (\in_array($student['id'], $lesson->texts('floor.groups.1.students'), true)) {
+                self::assertStringNotContainsString($student['name'], $answer->raw);
+            }
+        }
+    }
+}

@@ -1,0 +1,142 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FreshHuddle\App\Tests\Materials;
+
+use FreshHuddle\App\Tests\Support\AppTestCase;
+use FreshHuddle\App\Tests\Support\Json;
+use PHPUnit\Framework\Attributes\DataProvider;
+use Symfony\Component\Uid\Uuid;
+
+final class WritingTest extends AppTestCase
+{
+    private Json $lesson;
+    private string $copy;
+    private string $ada;
+    private string $ben;
+
+    protected function setUp(): void
+    {
+        parent::setUp();
+        $this->lesson = $this->readyLesson(4, 1);
+        $this->ask('PATCH', '/api/staff/lessons/'.$this->lesson->text('id'), ['lookSeconds' => 0]);
+        $this->command($this->lesson->text('id'), 'sendOut')->is(200);
+        $this->copy = $this->lesson->text('copies.0.id');
+        $this->ada = $this->join($this->lesson, $this->lesson->text('floor.groups.0.students.0'));
+        $this->ben = $this->join($this->lesson, $this->lesson->text('floor.groups.0.students.1'));
+    }
+
+    public function test_two_who_write_at_once_both_keep_their_words(): void
+    {
+        $this->save($this->ada, '', 'The wall goes north.');
+        $this->save($this->ben, 'The wall goes north.', 'The high wall goes north.');
+        $merged = $this->save($this->ada, 'The wall goes north.', 'The wall goes north. It costs little.');
+        self::assertSame('The high wall goes north. It costs little.', $merged->text('text'));
+        self::assertSame(3, $merged->int('revision'));
+    }
+
+    public function test_a_save_that_is_sent_again_changes_nothing(): void
+    {
+        $id = Uuid::v4()->toRfc4122();
+        $this->save($this->ada, '', 'One.', $id);
+        $this->save($this->ben, 'One.', 'One. Two.');
+        $again = $this->save($this->ada, '', 'One.', $id);
+        self::assertSame(['One. Two.', 2], [$again->text('text'), $again->int('revision')]);
+    }
+
+    public function test_a_save_from_long_ago_still_arrives(): void
+    {
+        for ($i = 1, $text = ''; $i <= 5; ++$i) {
+            $this->save($this->ben, $text, $text .= "Line {$i}.\n");
+        }
+        self::assertStringContainsString('Kept while the line was down.', $this->save($this->ada, '', 'Kept while the line was down.')->text('text'));
+        self::assertStringContainsString('Line 5.', $this->read()->text('answers.0.text'));
+    }
+
+    public function test_a_save_that_comes_in_after_the_call_back_is_taken(): void
+    {
+        $this->command($this->lesson->text('id'), 'callBack', seconds: 0)->is(200);
+        self::assertSame('late', $this->save($this->ada, '', 'late')->is(200)->text('text'));
+    }
+
+    public function test_the_history_keeps_what_each_had_written(): void
+    {
+        $this->save($this->ada, '', 'Ada wrote this.');
+        $this->save($this->ben, 'Ada wrote this.', 'Ben wrote that.');
+        self::assertSame(['Ada wrote this.'], $this->db()->fetchFirstColumn('SELECT text FROM slot_revision'));
+    }
+
+    #[DataProvider('hostile')]
+    public function test_hostile_text_is_kept_as_text_or_refused(string $text, ?string $kept): void
+    {
+        $answer = $this->save($this->ada, '', $text, check: false);
+        null === $kept ? $answer->is(422) : self::assertSame($kept, $answer->is(200)->text('text'));
+    }
+
+    /**
+     * @return iterable<string, array{string, string|null}>
+     */
+    public static function hostile(): iterable
+    {
+        yield 'markup' => ['<script>alert(1)</script>', '<script>alert(1)</script>'];
+        yield 'a null sign' => ["a\0b", 'ab'];
+        yield 'line ends' => ["a\r\nb\rc", "a\nb\nc"];
+        yield 'signs of four bytes' => ['🌊 stop', '🌊 stop'];
+        yield 'SQL' => ["'; DROP TABLE student; --", "'; DROP TABLE student; --"];
+        yield 'as long as may be' => [str_repeat('é', 20_000), str_repeat('é', 20_000)];
+        yield 'too long' => [str_repeat('é', 20_001), null];
+    }
+
+    public function test_only_a_real_save_id_is_taken(): void
+    {
+        $this->asStudent($this->ada);
+        $this->ask('PUT', "/api/student/copies/{$this->copy}/slots/decision", ['save' => 'again', 'base' => '', 'text' => 'x'])->is(422);
+    }
+
+    public function test_copies_are_made_once_and_brought_up_to_date_only_where_nobody_wrote(): void
+    {
+        $lesson = $this->readyLesson(4, 2);
+        $round = $lesson->text('round.id');
+        self::assertSame([0, 2], [$this->ask('POST', "/api/staff/rounds/{$round}/copies")->int('made'), \count($lesson->list('copies'))]);
+        $this->ask('PATCH', '/api/staff/lessons/'.$lesson->text('id'), ['lookSeconds' => 0]);
+        $this->command($lesson->text('id'), 'sendOut');
+        $student = $this->join($lesson, $lesson->text('floor.groups.0.students.0'));
+        $this->asStudent($student);
+        $this->ask('PUT', '/api/student/copies/'.$lesson->text('copies.0.id').'/slots/decision', ['save' => Uuid::v4()->toRfc4122(), 'base' => '', 'text' => 'ours'])->is(200);
+        $this->asTeacher();
+        $blocks = [['id' => 'decision', 'kind' => 'together', 'text' => 'What have you decided?']];
+        $this->ask('PUT', "/api/staff/rounds/{$round}/original", ['title' => 'District sheet', 'basedOn' => 1, 'blocks' => $blocks])->is(200);
+        $made = $this->ask('POST', "/api/staff/rounds/{$round}/copies")->is(200);
+        self::assertSame([0, 1, 1], [$made->int('made'), $made->int('brought'), \count($made->list('kept'))]);
+        $copies = $this->ask('GET', "/api/staff/rounds/{$round}/copies");
+        self::assertSame(['Our decision', 'What have you decided?'], [$copies->text('0.blocks.2.text'), $copies->text('1.blocks.0.text')]);
+        self::assertSame('ours', $copies->text('0.answers.0.text'));
+    }
+
+    public function test_an_original_that_was_changed_elsewhere_is_not_overwritten(): void
+    {
+        $round = $this->lesson->text('round.id');
+        $save = ['title' => 'Mine', 'basedOn' => 1, 'blocks' => []];
+        $this->ask('PUT', "/api/staff/rounds/{$round}/original", $save)->is(200);
+        $this->ask('PUT', "/api/staff/rounds/{$round}/original", ['title' => 'Yours'] + $save)->is(409);
+        $this->ask('PUT', "/api/staff/rounds/{$round}/original", ['basedOn' => 2, 'blocks' => [['id' => 'a', 'kind' => 'each', 'text' => '']]] + $save)->is(422);
+        $this->ask('PUT', "/api/staff/rounds/{$round}/original", ['basedOn' => 2, 'blocks' => [['id' => 'a', 'kind' => 'nonsense', 'text' => 'x']]] + $save)->is(422);
+    }
+
+    private function save(string $token, string $base, string $text, ?string $id = null, bool $check = true): Json
+    {
+        $this->asStudent($token);
+        $answer = $this->ask('PUT', "/api/student/copies/{$this->copy}/slots/decision", ['save' => $id ?? Uuid::v4()->toRfc4122(), 'base' => $base, 'text' => $text]);
+        $this->asTeacher();
+
+        return $check ? $answer->is(200) : $answer;
+    }
+
+    private function read(): Json
+    {
+        $this->asStudent($this->ada);
+
+        return $this->ask('GET', "/api/student/copies/{$this->copy}")->is(200);
+    }
+}

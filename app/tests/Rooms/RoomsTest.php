@@ -1,0 +1,198 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FreshHuddle\App\Tests\Rooms;
+
+use FreshHuddle\App\Tests\Support\AppTestCase;
+use FreshHuddle\App\Tests\Support\Json;
+use Symfony\Component\Clock\Test\ClockSensitiveTrait;
+use Symfony\Component\HttpClient\HttpClient;
+
+/**
+ * Rooms made in the stand-in meeting service over real HTTP, behaving and misbehaving.
+ */
+final class RoomsTest extends AppTestCase
+{
+    use ClockSensitiveTrait;
+
+    protected function tearDown(): void
+    {
+        $this->misbehave('fail', 0);
+        parent::tearDown();
+    }
+
+    public function test_one_room_a_group_and_the_main_session_each_with_its_own_link_for_each_member(): void
+    {
+        $lesson = $this->made();
+        self::assertSame(['made', 'made', 'made'], $this->states($lesson));
+        $passes = $this->db()->fetchFirstColumn('SELECT p.link FROM room_pass p JOIN room r ON r.id = p.room_id WHERE r.class_id = ?', [$lesson->text('classId')]);
+        self::assertCount(12, $passes, 'six in the main session, three in each room');
+        self::assertCount(12, array_unique($passes));
+    }
+
+    public function test_pressed_twice_rooms_are_made_once(): void
+    {
+        $lesson = $this->readyLesson();
+        $this->make($lesson);
+        $this->make($lesson);
+        $this->work();
+        $before = $this->db()->fetchFirstColumn('SELECT external_id FROM room ORDER BY id');
+        $this->make($lesson);
+        $this->work();
+        self::assertSame($before, $this->db()->fetchFirstColumn('SELECT external_id FROM room ORDER BY id'));
+    }
+
+    public function test_a_service_in_trouble_is_asked_again_and_then_the_reason_is_shown(): void
+    {
+        self::mockTime();
+        $lesson = $this->readyLesson(4, 1);
+        $this->misbehave('fail', 1_000);
+        $this->make($lesson);
+        for ($i = 0; $i < 6; ++$i) {
+            $this->work();
+            self::mockTime('+20 seconds');
+        }
+        self::assertSame(['failed', 'failed'], $this->states($lesson));
+        self::assertStringContainsString('trouble of its own', $this->again($lesson)->text('rooms.0.failure'));
+        $this->misbehave('fail', 0);
+        $this->make($lesson);
+        $this->work();
+        self::assertSame(['made', 'made'], $this->states($lesson));
+        self::assertNull($this->again($lesson)->at('rooms.0.failure'));
+    }
+
+    public function test_one_passing_failure_is_not_even_noticed(): void
+    {
+        self::mockTime();
+        $lesson = $this->readyLesson(4, 1);
+        $this->misbehave('fail', 1);
+        $this->make($lesson);
+        $this->work();
+        self::mockTime('+20 seconds');
+        $this->work();
+        self::assertSame(['made', 'made'], $this->states($lesson));
+    }
+
+    public function test_a_refusal_is_not_tried_again_by_itself_but_by_one_press(): void
+    {
+        $lesson = $this->readyLesson(4, 1);
+        $this->misbehave('refuse', 2);
+        $this->make($lesson);
+        $this->work();
+        self::assertSame(['failed', 'failed'], $this->states($lesson));
+        $this->ask('POST', '/api/staff/rooms/'.$this->again($lesson)->text('rooms.1.id').'/retry')->is(204);
+        $this->work();
+        self::assertSame(['failed', 'made'], $this->states($lesson));
+    }
+
+    public function test_a_lying_service_is_not_believed(): void
+    {
+        self::mockTime();
+        $lesson = $this->readyLesson(4, 1);
+        $this->misbehave('lie', 1_000);
+        $this->make($lesson);
+        for ($i = 0; $i < 6; ++$i) {
+            $this->work();
+            self::mockTime('+20 seconds');
+        }
+        self::assertSame(['failed', 'failed'], $this->states($lesson));
+        self::assertStringContainsString('makes no sense', $this->again($lesson)->text('rooms.0.failure'));
+    }
+
+    public function test_who_changes_seats_may_enter_the_new_room_and_not_the_old_one(): void
+    {
+        $lesson = $this->made();
+        $student = $lesson->text('floor.groups.0.students.0');
+        $this->ask('POST', '/api/staff/groupings/'.$lesson->text('floor.id').'/edits', ['basedOn' => 1, 'kind' => 'seat', 'student' => $student, 'group' => $lesson->text('floor.groups.1.id')])->is(200);
+        $this->work();
+        self::assertSame([$lesson->text('floor.groups.1.id')], $this->db()->fetchFirstColumn(
+            'SELECT r.group_id FROM room_pass p JOIN room r ON r.id = p.room_id WHERE p.student_id = ? AND r.group_id IS NOT NULL',
+            [$student],
+        ));
+    }
+
+    public function test_there_are_no_rooms_without_groups(): void
+    {
+        $lesson = $this->newLesson();
+        $this->ask('POST', '/api/staff/rounds/'.$lesson->text('round.id').'/rooms')->is(422);
+    }
+
+    public function test_a_callback_counts_only_when_signed_fresh_and_newer(): void
+    {
+        $lesson = $this->made();
+        $student = $lesson->text('floor.groups.0.students.0');
+        $room = $this->db()->fetchOne('SELECT external_id FROM room WHERE group_id = ?', [$lesson->text('floor.groups.0.id')]);
+        $now = (int) (microtime(true) * 1000);
+        $this->hook(['person' => $student, 'room' => $room, 'at' => $now], 'wrong secret')->is(403);
+        $this->hook(['person' => $student, 'room' => $room, 'at' => $now - 400_000])->is(422);
+        $this->hook(['person' => 'x', 'room' => $room, 'at' => $now])->is(422);
+        $this->hook(['person' => $student, 'room' => $room, 'at' => $now])->is(204);
+        self::assertSame($lesson->text('floor.groups.0.id'), $this->seenIn($student));
+        $this->hook(['person' => $student, 'room' => null, 'at' => $now - 1_000])->is(204);
+        self::assertSame($lesson->text('floor.groups.0.id'), $this->seenIn($student), 'an older word does not undo a newer one');
+        $this->hook(['person' => $student, 'room' => null, 'at' => $now + 1_000])->is(204);
+        self::assertNull($this->seenIn($student));
+    }
+
+    private function seenIn(string $student): mixed
+    {
+        return $this->db()->fetchOne('SELECT service_place FROM presence WHERE student_id = ?', [$student]);
+    }
+
+    /**
+     * @param array<string, mixed> $said
+     */
+    private function hook(array $said, ?string $secret = null): Json
+    {
+        $body = json_encode($said, \JSON_THROW_ON_ERROR);
+        $secret ??= self::setting('MEETING_HOOK_SECRET');
+
+        return $this->ask('POST', '/hooks/meeting', $body, ['X-Huddle-Signature' => hash_hmac('sha256', $body, $secret)]);
+    }
+
+    private function made(): Json
+    {
+        $lesson = $this->readyLesson();
+        $this->make($lesson);
+        $this->work();
+
+        return $this->again($lesson);
+    }
+
+    private function make(Json $lesson): void
+    {
+        $this->ask('POST', '/api/staff/rounds/'.$lesson->text('round.id').'/rooms')->is(200);
+    }
+
+    private function again(Json $lesson): Json
+    {
+        return $this->ask('GET', '/api/staff/lessons/'.$lesson->text('id'))->is(200);
+    }
+
+    /**
+     * @return list<string>
+     */
+    private function states(Json $lesson): array
+    {
+        $now = $this->again($lesson);
+
+        return array_map(static fn (int $i): string => $now->text("rooms.{$i}.state"), array_keys($now->list('rooms')));
+    }
+
+    private function misbehave(string $kind, int $times): void
+    {
+        $answer = HttpClient::create()->request('POST', self::setting('MEETING_URL').'/control/faults', [
+            'json' => ['kind' => $kind, 'times' => $times], 'auth_bearer' => self::setting('MEETING_TOKEN'),
+        ]);
+        self::assertSame(200, $answer->getStatusCode());
+    }
+
+    private static function setting(string $name): string
+    {
+        $value = $_ENV[$name] ?? null;
+        self::assertIsString($value);
+
+        return $value;
+    }
+}

@@ -1,0 +1,141 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FreshHuddle\App\Tests\Support;
+
+use Doctrine\DBAL\Connection;
+use Doctrine\ORM\EntityManagerInterface;
+use FreshHuddle\App\Account\Teacher;
+use FreshHuddle\App\Live\StudentDevices;
+use FreshHuddle\App\Worker\WorkCommand;
+use Symfony\Bundle\FrameworkBundle\KernelBrowser;
+use Symfony\Bundle\FrameworkBundle\Test\WebTestCase;
+use Symfony\Component\BrowserKit\Cookie;
+use Symfony\Component\Uid\Uuid;
+
+/**
+ * The application asked over HTTP, with a database of its own; each test's changes are rolled back.
+ */
+abstract class AppTestCase extends WebTestCase
+{
+    protected KernelBrowser $client;
+    protected Teacher $teacher;
+
+    protected function setUp(): void
+    {
+        $this->client = self::createClient();
+        $this->teacher = $this->newTeacher('ines@larkmouth.example');
+        $this->asTeacher();
+    }
+
+    protected function newTeacher(string $email): Teacher
+    {
+        \assert('' !== $email);
+        $teacher = new Teacher(Uuid::v7()->toRfc4122(), $email, 'Ines Halvorsen');
+        $teacher->setPasswordHash('harbour');
+        $em = self::getContainer()->get(EntityManagerInterface::class);
+        $em->persist($teacher);
+        $em->flush();
+
+        return $teacher;
+    }
+
+    protected function asTeacher(?Teacher $teacher = null): void
+    {
+        $this->client->getCookieJar()->clear();
+        $this->client->loginUser($teacher ?? $this->teacher, 'staff');
+    }
+
+    protected function asStudent(string $token): void
+    {
+        $this->client->getCookieJar()->clear();
+        $this->client->getCookieJar()->set(new Cookie(StudentDevices::COOKIE, $token));
+    }
+
+    protected function asNobody(): void
+    {
+        $this->client->getCookieJar()->clear();
+    }
+
+    /**
+     * @param array<string, mixed>|string|null $body    an array goes out as JSON, a string as it is
+     * @param array<string, string>            $headers
+     */
+    protected function ask(string $method, string $path, array|string|null $body = null, array $headers = []): Json
+    {
+        $server = ['CONTENT_TYPE' => 'application/json'];
+        foreach ($headers as $name => $value) {
+            $server['HTTP_'.strtoupper(strtr($name, '-', '_'))] = $value;
+        }
+        $content = \is_array($body) ? json_encode((object) $body, \JSON_THROW_ON_ERROR) : $body;
+        $this->client->request($method, $path, [], [], $server, $content);
+
+        return new Json($this->client->getResponse());
+    }
+
+    protected function command(string $lessonId, string $kind, mixed ...$more): Json
+    {
+        return $this->ask('POST', "/api/staff/lessons/{$lessonId}/commands", ['kind' => $kind] + $more, ['Idempotency-Key' => Uuid::v4()->toRfc4122()]);
+    }
+
+    /**
+     * @return Json the lesson of a new class with these students
+     */
+    protected function newLesson(int $students = 6, string $class = '9G'): Json
+    {
+        $names = implode("\n", array_map(static fn (int $i): string => 'Student '.\chr(64 + $i), range(1, $students)));
+        $id = $this->ask('POST', '/api/staff/classes', ['name' => $class, 'names' => $names])->text('id');
+
+        return $this->ask('POST', "/api/staff/classes/{$id}/lessons", ['title' => 'Where does the wall go?', 'minutes' => 50]);
+    }
+
+    /**
+     * A lesson whose class sits in groups, with an original and a copy for each group.
+     *
+     * @return Json the lesson
+     */
+    protected function readyLesson(int $students = 6, int $groups = 2): Json
+    {
+        $lesson = $this->newLesson($students);
+        $this->ask('POST', '/api/staff/groupings/'.$lesson->text('floor.id').'/deal', ['basedOn' => 0, 'groups' => $groups, 'seed' => 1]);
+        $round = $lesson->text('round.id');
+        $this->ask('PUT', "/api/staff/rounds/{$round}/original", ['title' => 'District sheet', 'basedOn' => 0, 'blocks' => [
+            ['id' => 'brief', 'kind' => 'text', 'text' => 'Larkmouth floods.'],
+            ['id' => 'noticed', 'kind' => 'each', 'text' => 'What do you notice?'],
+            ['id' => 'decision', 'kind' => 'together', 'text' => 'Our decision'],
+        ]]);
+        $this->ask('POST', "/api/staff/rounds/{$round}/copies");
+
+        return $this->ask('GET', '/api/staff/lessons/'.$lesson->text('id'));
+    }
+
+    /**
+     * @return string the cookie of the device that has chosen this student's name
+     */
+    protected function join(Json $lesson, string $studentId): string
+    {
+        $this->asNobody();
+        $this->ask('POST', '/api/student/join', ['code' => $lesson->text('classCode'), 'student' => $studentId])->is(204);
+        $token = $this->client->getCookieJar()->get(StudentDevices::COOKIE)?->getValue();
+        \assert(\is_string($token));
+        $this->asTeacher();
+
+        return $token;
+    }
+
+    /**
+     * Does the work that is due, as a worker would.
+     */
+    protected function work(): void
+    {
+        $worker = self::getContainer()->get(WorkCommand::class);
+        for ($i = 0; $i < 100 && $worker->workOnce(); ++$i) {
+        }
+    }
+
+    protected function db(): Connection
+    {
+        return self::getContainer()->get(Connection::class);
+    }
+}
