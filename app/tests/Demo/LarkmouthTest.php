@@ -13,8 +13,8 @@ final class LarkmouthTest extends AppTestCase
 {
     public function test_larkmouth_has_its_three_classes_and_six_districts(): void
     {
-        self::getContainer()->get(Larkmouth::class)->load();
-        $ines = self::getContainer()->get(EntityManagerInterface::class)->getRepository(Teacher::class)->findOneBy(['email' => 'teacher@larkmouth.example']);
+        $this->service(Larkmouth::class)->load();
+        $ines = $this->service(EntityManagerInterface::class)->getRepository(Teacher::class)->findOneBy(['email' => 'teacher@larkmouth.example']);
         self::assertNotNull($ines);
         $this->asTeacher($ines);
         $classes = $this->ask('GET', '/api/staff/classes');

@@ -61,7 +61,7 @@ final class GroupingDeskTest extends AppTestCase
         $this->ask('POST', $this->path.'/undo', ['basedOn' => 1]);
         $this->edit(0, ['kind' => 'addTable']);
         $this->ask('POST', $this->path.'/redo', ['basedOn' => 1])->is(409);
-        self::assertSame(2, \count($floor->list('groups')));
+        self::assertCount(2, $floor->list('groups'));
     }
 
     public function test_a_change_made_on_an_older_floor_is_refused_and_nothing_is_lost(): void
@@ -70,7 +70,7 @@ final class GroupingDeskTest extends AppTestCase
         $this->edit(1, ['kind' => 'shelve', 'student' => $this->students[0]]);
         $this->ask('POST', $this->path.'/edits', ['basedOn' => 1, 'kind' => 'shelve', 'student' => $this->students[1]])->is(409);
         $this->ask('POST', $this->path.'/deal', ['basedOn' => 1, 'groups' => 3])->is(409);
-        self::assertSame(2, \count($floor->list('groups')));
+        self::assertCount(2, $floor->list('groups'));
     }
 
     public function test_fixed_seats_stay_and_absent_students_are_not_dealt(): void

@@ -47,7 +47,7 @@ final class LessonTest extends AppTestCase
         $this->command($id, 'callBack', seconds: 60)->is(200);
         $this->command($id, 'keepWorking')->is(200);
         $now = $this->command($id, 'callBack', seconds: 0)->is(200);
-        $events = self::getContainer()->get(EventLog::class)->ofRound($id, $lesson->text('round.id'));
+        $events = $this->service(EventLog::class)->ofRound($id, $lesson->text('round.id'));
         $list = iterator_to_array($events);
         self::assertSame(range(1, 8), array_keys($list), 'numbered without a gap');
         self::assertEquals(Moments::of(RoundState::after($list)), Moments::read((array) $now->at('round.moments')));

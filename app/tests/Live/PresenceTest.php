@@ -27,7 +27,7 @@ final class PresenceTest extends AppTestCase
         $this->work();
         self::assertSame(['onTheWay', 'page'], $this->where($lesson, $student));
         self::mockTime('+31 seconds');
-        self::getContainer()->get(Presence::class)->pageIsAlive($student);
+        $this->service(Presence::class)->pageIsAlive($student);
         $this->work();
         self::assertSame(['leftBehind', 'page'], $this->where($lesson, $student));
         self::mockTime('+46 seconds');

@@ -66,7 +66,7 @@ final class StudentPrivacyTest extends AppTestCase
             $this->lesson->text('round.id'), $this->lesson->text('classId'), $this->lesson->text('floor.id'),
         ];
         $asked = 0;
-        foreach (self::getContainer()->get(RouterInterface::class)->getRouteCollection()->all() as $name => $route) {
+        foreach ($this->service(RouterInterface::class)->getRouteCollection()->all() as $name => $route) {
             foreach (array_diff($route->getMethods(), ['DELETE']) as $method) {
                 foreach ($ids as $id) {
                     if (str_contains($route->getPath(), '/leave')) {
@@ -77,7 +77,7 @@ final class StudentPrivacyTest extends AppTestCase
                     $answer = $this->ask($method, $path, 'GET' === $method ? null : $body, ['Idempotency-Key' => 'student-tries-it']);
                     ++$asked;
                     self::assertStringNotContainsString(self::SECRET, $answer->raw, $name);
-                    if (str_starts_with($path, '/api/staff')) {
+                    if (str_starts_with($path, '/api/staff') && '/api/staff/sign-in' !== $path) {
                         self::assertSame(401, $answer->status, "{$method} {$path}");
                     }
                     if (!str_contains($path, '/api/student/classes/')) { // the list at the class's door, by the code

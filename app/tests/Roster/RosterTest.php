@@ -80,7 +80,7 @@ final class RosterTest extends AppTestCase
     public static function hostile(): iterable
     {
         yield 'no JSON' => ['{{', 400];
-        yield 'nothing' => ['', 422];
+        yield 'nothing' => ['', 400];
         yield 'a list' => ['[]', 422];
         yield 'no name' => ['{"names":"Ada"}', 422];
         yield 'a name of spaces' => ['{"name":"   "}', 422];

@@ -34,7 +34,7 @@ abstract class AppTestCase extends WebTestCase
         \assert('' !== $email);
         $teacher = new Teacher(Uuid::v7()->toRfc4122(), $email, 'Ines Halvorsen');
         $teacher->setPasswordHash('harbour');
-        $em = self::getContainer()->get(EntityManagerInterface::class);
+        $em = $this->service(EntityManagerInterface::class);
         $em->persist($teacher);
         $em->flush();
 
@@ -74,9 +74,9 @@ abstract class AppTestCase extends WebTestCase
         return new Json($this->client->getResponse());
     }
 
-    protected function command(string $lessonId, string $kind, mixed ...$more): Json
+    protected function command(string $lessonId, string $kind, ?int $seconds = null, ?int $endsAt = null, ?string $text = null): Json
     {
-        return $this->ask('POST', "/api/staff/lessons/{$lessonId}/commands", ['kind' => $kind] + $more, ['Idempotency-Key' => Uuid::v4()->toRfc4122()]);
+        return $this->ask('POST', "/api/staff/lessons/{$lessonId}/commands", compact('kind', 'seconds', 'endsAt', 'text'), ['Idempotency-Key' => Uuid::v4()->toRfc4122()]);
     }
 
     /**
@@ -129,13 +129,28 @@ abstract class AppTestCase extends WebTestCase
      */
     protected function work(): void
     {
-        $worker = self::getContainer()->get(WorkCommand::class);
+        $worker = $this->service(WorkCommand::class);
         for ($i = 0; $i < 100 && $worker->workOnce(); ++$i) {
         }
     }
 
+    /**
+     * @template T of object
+     *
+     * @param class-string<T> $class
+     *
+     * @return T
+     */
+    protected function service(string $class): object
+    {
+        $service = self::getContainer()->get($class);
+        self::assertInstanceOf($class, $service);
+
+        return $service;
+    }
+
     protected function db(): Connection
     {
-        return self::getContainer()->get(Connection::class);
+        return $this->service(Connection::class);
     }
 }

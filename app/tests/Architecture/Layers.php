@@ -11,7 +11,7 @@ use PHPat\Test\PHPat;
 /**
  * The rules of the house: arrows point inward, and in core an area uses only areas before it. PHPStan runs this (phpat).
  */
-final class LayersTest
+final class Layers
 {
     private const CORE = 'FreshHuddle\Core';
     private const AREAS = ['Roster', 'Grouping', 'Rooms', 'Materials', 'Ready', 'Live', 'Debrief', 'Record'];
