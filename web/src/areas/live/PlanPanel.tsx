@@ -133,7 +133,7 @@ function RoundFields({ lesson }: { lesson: Lesson }) {
           <input
             type="checkbox"
             className="size-4 accent-ink"
-            checked={round.autoCallBack}
+            checked={edit.isPending ? (edit.variables.autoCallBack ?? round.autoCallBack) : round.autoCallBack}
             onChange={(event) => void save({ autoCallBack: event.target.checked }).catch(fail)}
           />
           {words.next.autoBack}

@@ -16,6 +16,13 @@ function useStudentActions(classId: string) {
   const edit = useMutation({
     mutationFn: ({ id, ...body }: { id: string; name?: string; absent?: boolean }) =>
       take(api.PATCH('/api/staff/students/{id}', { ...path(id), body })),
+    // Seen at once; the server's answer follows.
+    onMutate: ({ id, ...change }) =>
+      queries.setQueryData<Schema['ClassView']>(['class', classId], (old) =>
+        old === undefined
+          ? old
+          : { ...old, students: old.students.map((one) => (one.id === id ? { ...one, ...change } : one)) },
+      ),
     onSettled: done,
     onError: fail,
   });

@@ -1,0 +1,88 @@
+import { expect, test } from '@playwright/test';
+import { killHard, supervisor } from './support/machine';
+import { seats, student, teacher } from './support/people';
+
+/** The demo's Year 9 class, sent out with a copy for each group, and two of Quayside at work. */
+test('processes die in the middle of a lesson, and the lesson goes on', async ({ browser }) => {
+  const t = await teacher(browser);
+  await t.getByRole('link', { name: /flood wall/ }).click();
+  await t.getByRole('button', { name: 'Make 7 rooms' }).click();
+  await t.getByRole('button', { name: 'Make 6 copies' }).click();
+  await t.locator('summary', { hasText: 'Round' }).click();
+  await t.getByLabel('Seconds to look who is with whom').fill('0');
+  await t.getByLabel('Seconds to look who is with whom').press('Enter');
+  const [one = '', two = ''] = (await seats(t)).get('Quayside') ?? [];
+  const ada = await student(browser, 'TIDEXA', one);
+  const ben = await student(browser, 'TIDEXA', two);
+  await t.getByRole('button', { name: 'Send 28 students to 6 rooms' }).click();
+  for (const who of [ada, ben]) await who.page.getByRole('button', { name: 'Open our sheet' }).click();
+
+  const mine = ada.page.getByLabel('Your answer');
+  const together = ben.page.getByLabel('Together');
+  const saved = (page: typeof ada.page) => page.getByRole('status').filter({ hasText: 'Saved' }).first();
+  let written = '';
+
+  /** Both write on while `harm` is done; when their pages say “saved”, the teacher has every word. */
+  const while_ = async (word: string, harm: () => void) => {
+    await mine.pressSequentially(`${word} before. `, { delay: 10 });
+    const harmed = new Promise<void>((done) =>
+      setTimeout(() => {
+        harm();
+        done();
+      }, 100),
+    );
+    await mine.pressSequentially(`${word} during. `, { delay: 60 });
+    await together.pressSequentially(`Ben, ${word}. `, { delay: 20 });
+    await harmed;
+    written += `${word} before. ${word} during. `;
+    await expect(saved(ada.page)).toBeVisible({ timeout: 60_000 });
+    await expect(saved(ben.page)).toBeVisible({ timeout: 60_000 });
+    await expect(mine).toHaveValue(written);
+    await expect(ben.page.getByText(written.trim())).toBeVisible({ timeout: 30_000 });
+  };
+
+  await test.step('every PHP process is killed', async () => {
+    await while_('php', () => expect(killHard('php-fpm')).toBeGreaterThan(5));
+  });
+  await test.step('the workers are killed', async () => {
+    await while_('worker', () => expect(killHard('worker')).toBe(2));
+  });
+  await test.step('PostgreSQL is restarted', async () => {
+    await while_('database', () => supervisor('restart', 'postgres'));
+  });
+  await test.step('nginx is restarted, and the stream with it', async () => {
+    await while_('stream', () => supervisor('restart', 'nginx'));
+  });
+
+  await test.step('what was shown as saved is there for the teacher, and the call back works', async () => {
+    await t.getByRole('button', { name: 'Work', exact: true }).click();
+    await t.getByRole('button', { name: 'Read Quayside’s copy' }).click();
+    await expect(t.getByRole('dialog').getByText(written.trim())).toBeVisible({ timeout: 30_000 });
+    for (const word of ['php', 'worker', 'database', 'stream'])
+      await expect(t.getByRole('dialog').getByText(`Ben, ${word}.`)).toBeVisible();
+    await t.keyboard.press('Escape');
+    await t.getByLabel('Countdown').selectOption('10');
+    await t.getByRole('button', { name: 'Call everybody back in 10 s' }).click();
+    await expect(ada.page.getByText('Back to the main session in')).toBeVisible();
+    await expect(ada.page.getByText('Go back to the main session.')).toBeVisible({ timeout: 30_000 });
+  });
+});
+
+test('with no server at all a page follows the agreed end by itself', async ({ browser }) => {
+  const t = await teacher(browser);
+  await t.getByRole('link', { name: /river does/ }).click();
+  await t.getByRole('button', { name: 'Deal 17 students into groups' }).click();
+  await t.locator('summary', { hasText: 'Round' }).click();
+  await t.getByLabel('Seconds to look who is with whom').fill('0');
+  await t.getByLabel('Seconds to come back').fill('10');
+  await t.getByLabel('Minutes in groups').fill('1');
+  await t.getByLabel('Minutes in groups').press('Enter');
+  await t.getByLabel('Call back by itself at the end').check();
+  await expect(t.getByLabel('Call back by itself at the end')).toBeChecked();
+  const ada = await student(browser, 'EBBWAY', 'Agnethe Solbakken');
+  await t.getByRole('button', { name: 'Send them out as things are' }).click();
+  await expect(ada.page.getByText('left', { exact: false }).first()).toBeVisible();
+  await ada.context.setOffline(true);
+  await expect(ada.page.getByText('Back to the main session in')).toBeVisible({ timeout: 90_000 });
+  await expect(ada.page.getByText('Go back to the main session.')).toBeVisible({ timeout: 30_000 });
+});

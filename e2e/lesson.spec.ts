@@ -1,0 +1,252 @@
+import { expect, test, type Page } from '@playwright/test';
+import { misbehave } from './support/machine';
+import { goToRoom, seats, student, table, tag, teacher } from './support/people';
+
+const pasted =
+  'Name\nAda Lundqvist\nBen Oduya\n\nChi Nakagawa\nada lundqvist\n12345\nDov Petrescu\nEsi Annan\nFay Okafor\nGil Haverkamp';
+
+/** The student named is at this table. */
+async function sitsAt(page: Page, name: string, group: string) {
+  await expect.poll(async () => (await seats(page)).get(group)?.join('|')).toContain(name);
+}
+
+test('a lesson from the class list to groups at work and back', async ({ browser }) => {
+  const t = await teacher(browser);
+
+  await test.step('a class by pasting names', async () => {
+    await t.getByRole('button', { name: 'New class' }).click();
+    await t.getByLabel('What is the class called?').fill('10F Rivers');
+    await t.getByLabel('Paste the names, one a line').fill(pasted);
+    await expect(t.getByText('stands here twice')).toBeVisible();
+    await expect(t.getByText('No letters in it')).toBeVisible();
+    await t.getByRole('button', { name: 'Make the class with 7 students' }).click();
+    await expect(t.getByRole('heading', { name: '10F Rivers' })).toBeVisible();
+    await t.getByRole('button', { name: 'Rename Dov Petrescu' }).click();
+    await t.getByRole('textbox', { name: 'Rename Dov Petrescu' }).fill('David Petrescu');
+    await t.keyboard.press('Enter');
+    await expect(t.getByText('David Petrescu')).toBeVisible();
+    await t.getByRole('button', { name: 'Remove Fay Okafor' }).click();
+    await expect(t.getByText('Fay Okafor is off the list.')).toBeVisible();
+    await t.getByRole('button', { name: 'Undo' }).click();
+    await expect(t.getByRole('button', { name: 'Rename Fay Okafor' })).toBeVisible();
+    await t.getByLabel('Gil Haverkamp is absent today').check();
+    await expect(t.getByText('6 of 7 students here')).toBeVisible();
+  });
+
+  const code = await t.locator('p', { hasText: 'Students type this code' }).locator('span').last().innerText();
+
+  await test.step('a lesson and its round', async () => {
+    await t.getByLabel('What is the lesson about?').fill('Where the river bends');
+    await t.getByRole('button', { name: 'Plan this lesson' }).click();
+    await t.locator('summary', { hasText: 'Round' }).click();
+    await t.getByLabel('What should they do?').fill('Look at the bend. Write what you see.');
+    await t.getByLabel('Seconds to look who is with whom').fill('4');
+    await t.getByLabel('Minutes in groups').fill('15');
+    await t.getByLabel('Minutes in groups').press('Enter');
+    await expect(t.getByRole('img', { name: /groups, 15 min/ })).toBeVisible();
+  });
+
+  await test.step('groups on the floor: deal, fix, again', async () => {
+    await t.getByLabel('How many').fill('2');
+    await t.getByRole('button', { name: 'Deal', exact: true }).click();
+    await expect(t.locator('[data-stop^="table:"]')).toHaveCount(2);
+    await expect(t.getByText('6 students in 2 groups')).toBeVisible();
+    const [first] = (await seats(t)).get('Group 1') ?? [];
+    await tag(t, first ?? '').click();
+    await t.getByRole('button', { name: 'Keep this seat when dealing again' }).click();
+    await expect(tag(t, first ?? '')).toHaveAccessibleName(/fixed seat/);
+    for (let i = 0; i < 3; i++) {
+      await t.getByRole('button', { name: 'Deal again' }).click();
+      await sitsAt(t, first ?? '', 'Group 1');
+    }
+  });
+
+  await test.step('move and swap by mouse, by keyboard and by menu; undo and redo', async () => {
+    const before = await seats(t);
+    const [a = ''] = (before.get('Group 1') ?? []).slice(-1);
+    const [b = ''] = (before.get('Group 2') ?? []).slice(-1);
+    await tag(t, a).hover();
+    await t.mouse.down();
+    await tag(t, b).hover();
+    await tag(t, b).hover();
+    await t.mouse.up();
+    await sitsAt(t, b, 'Group 1');
+    await sitsAt(t, a, 'Group 2');
+    await t.getByRole('button', { name: 'Undo' }).click();
+    await sitsAt(t, a, 'Group 1');
+    await t.keyboard.press('Control+y');
+    await sitsAt(t, b, 'Group 1');
+    await t.keyboard.press('Control+z');
+    await sitsAt(t, a, 'Group 1');
+
+    // Space picks up, arrows choose, Space puts down; then back the same way.
+    await tag(t, a).focus();
+    await t.keyboard.press(' ');
+    await expect(t.getByText(`${a} picked up.`)).toBeAttached();
+    await table(t, 'Group 2').focus();
+    await t.keyboard.press(' ');
+    await sitsAt(t, a, 'Group 2');
+    await tag(t, a).focus();
+    await t.keyboard.press(' ');
+    await t.keyboard.press('ArrowDown');
+    await t.keyboard.press('Escape');
+    await sitsAt(t, a, 'Group 2');
+
+    // By menu: to the shelf, and back to a table.
+    await tag(t, a).click();
+    await t.getByRole('button', { name: 'To the shelf' }).click();
+    await expect(t.getByText('1 student without a seat')).toBeVisible();
+    await tag(t, a).focus();
+    await t.keyboard.press('Enter');
+    await t.getByRole('dialog').getByRole('button', { name: 'Group 1' }).press('Enter');
+    await sitsAt(t, a, 'Group 1');
+    await table(t, 'Group 1').click();
+    await t.getByLabel('Name of the group').fill('Upstream');
+    await t.getByRole('button', { name: 'Save' }).click();
+    await expect(table(t, 'Upstream')).toBeVisible();
+  });
+
+  await test.step('rooms, with a failure on the way', async () => {
+    await misbehave('refuse', 1);
+    await t.getByRole('button', { name: 'Make 3 rooms' }).click();
+    await expect(t.getByText('The meeting service refused')).toBeVisible();
+    await t.getByRole('button', { name: 'Try 1 room again' }).click();
+    await expect(t.getByText('3 rooms ready')).toBeVisible();
+  });
+
+  await test.step('an original and its copies', async () => {
+    await t.getByRole('button', { name: 'Write the original' }).click();
+    await t.getByLabel('Title').fill('The bend');
+    await t.getByRole('button', { name: 'Add text' }).click();
+    await t.getByLabel('Text', { exact: true }).fill('The river bends at the mill.');
+    await t.getByRole('button', { name: 'Add a slot: one answer each' }).click();
+    await t.getByLabel('What should they write?').fill('What do you see?');
+    await t.getByRole('button', { name: 'Add a slot: together' }).click();
+    await t.getByLabel('What should they write?').last().fill('What do you all say?');
+    await expect(t.getByRole('status').filter({ hasText: /^Saved$/ })).toBeVisible();
+    await t.getByRole('button', { name: 'Make 2 copies' }).click();
+    await expect(t.getByText('2 copies handed out')).toBeVisible();
+    await t.getByRole('button', { name: 'Floor', exact: true }).click();
+  });
+
+  const floor = await seats(t);
+  const [annaName = '', bertName = ''] = floor.get('Upstream') ?? [];
+  const [carlName = ''] = floor.get('Group 2') ?? [];
+  const anna = await student(browser, code, annaName);
+  const bert = await student(browser, code, bertName);
+  const carl = await student(browser, code, carlName);
+
+  await test.step('students are in the main session and know nothing of groups yet', async () => {
+    await expect(t.getByText('3 of 7 students have arrived')).toBeVisible();
+    for (const who of [anna, bert, carl]) {
+      await expect(who.page.getByText('Go to the main session').first()).toBeVisible();
+      await expect(who.page.getByText('Upstream')).toHaveCount(0);
+    }
+  });
+  const annaRoom = await goToRoom(anna);
+  const bertRoom = await goToRoom(bert);
+  await expect(annaRoom.getByText(bertName, { exact: true })).toBeVisible();
+  await expect(anna.page.getByText('You are in the main session.')).toBeVisible();
+
+  await test.step('sending out: pages switch by themselves', async () => {
+    await t.getByRole('button', { name: 'Send 6 students to 2 rooms' }).click();
+    await expect(anna.page.getByText('You will be in')).toBeVisible();
+    await expect(anna.page.getByRole('heading', { name: 'Upstream' })).toBeVisible();
+    await expect(anna.page.getByText(bertName)).toBeVisible();
+    await expect(anna.page.getByText(carlName)).toHaveCount(0);
+    // Those who are in the service are moved; the third presses the button.
+    await expect(annaRoom.getByRole('heading', { name: /Upstream/ })).toBeVisible();
+    await expect(annaRoom.getByText(bertName, { exact: true })).toBeVisible();
+    await expect(bertRoom.getByRole('heading', { name: /Upstream/ })).toBeVisible();
+    const carlRoom = await goToRoom(carl);
+    await expect(carlRoom.getByRole('heading', { name: /Group 2/ })).toBeVisible();
+    await expect(carlRoom.getByText(annaName)).toHaveCount(0);
+    await expect(anna.page.getByText('You are in the room.')).toBeVisible();
+  });
+
+  await test.step('the teacher sees who is in place and who is not', async () => {
+    await expect(tag(t, annaName)).toHaveAccessibleName(/in place/);
+    await expect(tag(t, carlName)).toHaveAccessibleName(/in place/);
+    await expect(t.getByText('of 6 in place')).toBeVisible();
+    await expect(t.getByText('not arrived')).toHaveCount(3);
+  });
+
+  await test.step('they write in one copy and see each other', async () => {
+    for (const who of [anna, bert, carl]) await who.page.getByRole('button', { name: 'Open our sheet' }).click();
+    await anna.page.getByLabel('Your answer').fill('The bank is worn away on the outside.');
+    await expect(bert.page.getByText('The bank is worn away on the outside.')).toBeVisible();
+    await expect(bert.page.getByText(`${annaName} is writing`)).toBeVisible();
+    await anna.page.getByLabel('Together').fill('We say the bend moves.');
+    await expect(bert.page.getByLabel('Together')).toHaveValue('We say the bend moves.');
+    await expect(carl.page.getByText('worn away')).toHaveCount(0);
+    await expect(carl.page.getByLabel('Together')).toHaveValue('');
+  });
+
+  await test.step('one line is cut; both go on; nothing is lost', async () => {
+    await bert.context.setOffline(true);
+    await bert.page.getByLabel('Together').pressSequentially(' Kept while the line was down.');
+    await bert.page.getByLabel('Your answer').fill('I write with no line.');
+    await expect(bert.page.getByText('No line. Kept on this device').first()).toBeVisible();
+    await anna.page.getByLabel('Together').fill('First: We say the bend moves.');
+    await expect(anna.page.getByText('Saved').first()).toBeVisible();
+    await bert.context.setOffline(false);
+    const both = 'First: We say the bend moves. Kept while the line was down.';
+    await expect(anna.page.getByLabel('Together')).toHaveValue(both, { timeout: 30_000 });
+    await expect(bert.page.getByLabel('Together')).toHaveValue(both);
+    await expect(anna.page.getByText('I write with no line.')).toBeVisible();
+  });
+
+  await test.step('the teacher reads every copy, live', async () => {
+    await t.getByRole('button', { name: 'Work', exact: true }).click();
+    await expect(t.getByText('I write with no line.')).toBeVisible();
+    await expect(t.getByText('new', { exact: true }).first()).toBeVisible();
+    await carl.page.getByLabel('Your answer').fill('Stones on the inside.');
+    await expect(t.getByText('Stones on the inside.')).toBeVisible();
+    await t.getByRole('button', { name: 'Read Group 2’s copy' }).click();
+    await expect(t.getByRole('dialog').getByText('Stones on the inside.')).toBeVisible();
+    await t.keyboard.press('Escape');
+  });
+
+  await test.step('a notice reaches everybody, and a reload changes nothing', async () => {
+    await t.getByLabel('A notice to all').fill('Two minutes. One sentence each.');
+    await t.getByRole('button', { name: 'Say it' }).click();
+    for (const who of [anna, bert, carl])
+      await expect(who.page.getByText('Two minutes. One sentence each.')).toBeVisible();
+    await expect(annaRoom.getByText('Two minutes. One sentence each.')).toBeVisible();
+    await Promise.all([t.reload(), bert.page.reload()]);
+    await expect(t.getByText('Stones on the inside.')).toBeVisible();
+    await expect(bert.page.getByLabel('Your answer')).toHaveValue('I write with no line.');
+    await expect(bert.page.getByText('Two minutes. One sentence each.')).toBeVisible();
+  });
+
+  await test.step('somebody is moved while groups are out', async () => {
+    await t.getByRole('button', { name: 'Floor', exact: true }).click();
+    await tag(t, carlName).click();
+    await t.getByRole('dialog').getByRole('button', { name: 'Upstream' }).click();
+    await expect(carl.page.getByText('Upstream').first()).toBeVisible();
+    await expect(carl.page.getByText('Stones on the inside.')).toHaveCount(0);
+    await t.getByRole('button', { name: 'Undo' }).click();
+    await expect(carl.page.getByText('Group 2').first()).toBeVisible();
+    await expect(tag(t, carlName)).toHaveAccessibleName(/in place/, { timeout: 30_000 });
+  });
+
+  await test.step('calling back, with a countdown; who is back and who is not', async () => {
+    await t.getByLabel('Countdown').selectOption('10');
+    await t.getByRole('button', { name: 'Call everybody back in 10 s' }).click();
+    for (const who of [anna, bert, carl]) await expect(who.page.getByText('Back to the main session in')).toBeVisible();
+    await expect(annaRoom.getByText(/Back to the main session/)).toBeVisible();
+    await t.getByRole('button', { name: 'Keep working after all' }).click();
+    await expect(anna.page.getByText('Back to the main session in')).toHaveCount(0);
+    await t.getByRole('button', { name: 'Call everybody back in 10 s' }).click();
+    await expect(anna.page.getByText('Back to the main session in')).toBeVisible();
+    await bertRoom.close();
+    await expect(annaRoom.getByRole('heading', { name: /Main session/ })).toBeVisible({ timeout: 30_000 });
+    await expect(anna.page.getByText('You are back.')).toBeVisible();
+    await expect(bert.page.getByText('Go back to the main session.')).toBeVisible();
+    await expect(t.getByText('of 6 back')).toBeVisible();
+    await expect(t.getByLabel('Not there yet').getByText(bertName)).toBeVisible();
+    await expect(t.getByLabel('Not there yet').getByText(annaName)).toHaveCount(0);
+    await goToRoom(bert);
+    await expect(t.getByLabel('Not there yet').getByText(bertName)).toHaveCount(0, { timeout: 30_000 });
+  });
+});

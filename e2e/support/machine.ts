@@ -1,0 +1,45 @@
+import { execFileSync } from 'node:child_process';
+import { readFileSync } from 'node:fs';
+
+const folder = process.env.FH_VAR ?? '';
+const run = process.env.FH_RUN ?? '';
+
+function secret(name: string): string {
+  const line = readFileSync(`${folder}/secrets`, 'utf8')
+    .split('\n')
+    .find((one) => one.startsWith(`${name}=`));
+  return line?.slice(name.length + 1) ?? '';
+}
+
+/** Orders the stand-in meeting service to misbehave for the next so many calls. */
+export async function misbehave(kind: 'slow' | 'fail' | 'lie' | 'refuse', times: number): Promise<void> {
+  const base = new URL(process.env.FH_BASE ?? 'http://127.0.0.1:8580');
+  base.port = String(Number(base.port) + 1);
+  const answer = await fetch(new URL('/control/faults', base), {
+    method: 'POST',
+    headers: { Authorization: `Bearer ${secret('TOKEN')}`, 'Content-Type': 'application/json' },
+    body: JSON.stringify({ kind, times }),
+  });
+  if (!answer.ok) throw new Error(`The stand-in answered ${answer.status}.`);
+}
+
+/** Asks the instance's supervisor. */
+export function supervisor(...words: string[]): string {
+  return execFileSync('supervisorctl', ['-s', `unix://${run}/supervisor.sock`, ...words], { encoding: 'utf8' });
+}
+
+/** Kills processes of the instance as a machine in trouble would: at once, with no word of warning. */
+export function killHard(program: 'php-fpm' | 'worker'): number {
+  const parents =
+    program === 'php-fpm'
+      ? [supervisor('pid', 'php-fpm').trim()]
+      : [supervisor('pid', 'worker:worker-0').trim(), supervisor('pid', 'worker:worker-1').trim()];
+  const victims =
+    program === 'php-fpm'
+      ? execFileSync('pgrep', ['-P', parents.join(',')], { encoding: 'utf8' })
+          .trim()
+          .split('\n')
+      : parents;
+  execFileSync('kill', ['-9', ...victims]);
+  return victims.length;
+}

@@ -1,0 +1,67 @@
+import { expect, type Browser, type BrowserContext, type Page } from '@playwright/test';
+
+const phone = { width: 390, height: 844 };
+
+export interface Student {
+  name: string;
+  context: BrowserContext;
+  /** The student's page. */
+  page: Page;
+}
+
+/** A teacher signed in, in a browser of her own. */
+export async function teacher(browser: Browser, colorScheme: 'light' | 'dark' = 'light'): Promise<Page> {
+  const context = await browser.newContext({ colorScheme });
+  const page = await context.newPage();
+  await page.goto('/');
+  await page.getByLabel('Your address').fill('teacher@larkmouth.example');
+  await page.getByLabel('Password').fill('harbour-lights');
+  await page.getByRole('button', { name: 'Sign in' }).click();
+  await expect(page.getByRole('heading', { name: 'Your classes' })).toBeVisible();
+  return page;
+}
+
+/** A student who types the class code and chooses their name, on a phone. */
+export async function student(
+  browser: Browser,
+  code: string,
+  name: string,
+  colorScheme: 'light' | 'dark' = 'light',
+): Promise<Student> {
+  const context = await browser.newContext({ viewport: phone, colorScheme });
+  const page = await context.newPage();
+  await page.goto('/student');
+  await page.getByLabel('Class code').fill(code.toLowerCase());
+  await page.getByRole('button', { name: 'Find my class' }).click();
+  await page.getByRole('button', { name, exact: true }).click();
+  await expect(page.getByText(`${name} ·`)).toBeVisible();
+  return { name, context, page };
+}
+
+/** Presses the large button; the room opens in a page of its own. */
+export async function goToRoom(who: Student): Promise<Page> {
+  const link = who.page.locator('a[href="/api/student/room"]');
+  const [room] = await Promise.all([who.context.waitForEvent('page'), link.click()]);
+  await expect(room.getByRole('heading', { name: 'Here now' })).toBeVisible();
+  return room;
+}
+
+/** Where a table and its name tags stand on the floor. */
+export async function seats(page: Page): Promise<Map<string, string[]>> {
+  const tables = await page.locator('[data-stop^="table:"]').all();
+  const map = new Map<string, string[]>();
+  for (const table of tables) {
+    const name = (await table.getAttribute('aria-label'))?.replace(/, \d+ students?$/, '') ?? '';
+    const tags = await table.locator('xpath=..').locator('[data-stop^="tag:"]').allInnerTexts();
+    map.set(name, tags);
+  }
+  return map;
+}
+
+export function tag(page: Page, name: string) {
+  return page.locator('[data-stop^="tag:"]', { hasText: name });
+}
+
+export function table(page: Page, name: string) {
+  return page.locator('[data-stop^="table:"]', { hasText: name });
+}
