@@ -1,20 +1,21 @@
 import { expect, test } from '@playwright/test';
 import { killHard, supervisor } from './support/machine';
 import { seats, student, teacher } from './support/people';
+import { readyLesson } from './support/plan';
 
-/** The demo's Year 9 class, sent out with a copy for each group, and two of Quayside at work. */
 test('processes die in the middle of a lesson, and the lesson goes on', async ({ browser }) => {
   const t = await teacher(browser);
-  await t.getByRole('link', { name: /flood wall/ }).click();
-  await t.getByRole('button', { name: 'Make 7 rooms' }).click();
-  await t.getByRole('button', { name: 'Make 6 copies' }).click();
-  await t.locator('summary', { hasText: 'Round' }).click();
-  await t.getByLabel('Seconds to look who is with whom').fill('0');
-  await t.getByLabel('Seconds to look who is with whom').press('Enter');
+  const lesson = await readyLesson(t, {
+    name: 'Bad day',
+    students: ['Ada', 'Ben', 'Chi', 'Dov'],
+    groups: ['Quayside', 'Millbrook'],
+  });
+  await t.goto(`/lessons/${lesson.id}`);
+  await expect(t.locator('[data-stop^="table:"]')).toHaveCount(2);
   const [one = '', two = ''] = (await seats(t)).get('Quayside') ?? [];
-  const ada = await student(browser, 'TIDEXA', one);
-  const ben = await student(browser, 'TIDEXA', two);
-  await t.getByRole('button', { name: 'Send 28 students to 6 rooms' }).click();
+  const ada = await student(browser, lesson.classCode, one);
+  const ben = await student(browser, lesson.classCode, two);
+  await t.getByRole('button', { name: 'Send them out as things are' }).click();
   for (const who of [ada, ben]) await who.page.getByRole('button', { name: 'Open our sheet' }).click();
 
   const mine = ada.page.getByLabel('Your answer');
@@ -70,16 +71,15 @@ test('processes die in the middle of a lesson, and the lesson goes on', async ({
 
 test('with no server at all a page follows the agreed end by itself', async ({ browser }) => {
   const t = await teacher(browser);
-  await t.getByRole('link', { name: /river does/ }).click();
-  await t.getByRole('button', { name: 'Deal 17 students into groups' }).click();
-  await t.locator('summary', { hasText: 'Round' }).click();
-  await t.getByLabel('Seconds to look who is with whom').fill('0');
-  await t.getByLabel('Seconds to come back').fill('10');
-  await t.getByLabel('Minutes in groups').fill('1');
-  await t.getByLabel('Minutes in groups').press('Enter');
-  await t.getByLabel('Call back by itself at the end').check();
-  await expect(t.getByLabel('Call back by itself at the end')).toBeChecked();
-  const ada = await student(browser, 'EBBWAY', 'Agnethe Solbakken');
+  const round = { lookSeconds: 0, callBackSeconds: 10, roundMinutes: 1, autoCallBack: true };
+  const lesson = await readyLesson(t, {
+    name: 'No server',
+    students: ['Ada', 'Ben', 'Chi', 'Dov'],
+    groups: ['A', 'B'],
+    round,
+  });
+  await t.goto(`/lessons/${lesson.id}`);
+  const ada = await student(browser, lesson.classCode, 'Ada');
   await t.getByRole('button', { name: 'Send them out as things are' }).click();
   await expect(ada.page.getByText('left', { exact: false }).first()).toBeVisible();
   await ada.context.setOffline(true);

@@ -1,0 +1,53 @@
+import { expect, type Page } from '@playwright/test';
+import type { components } from '../../web/src/api/generated';
+
+type Lesson = components['schemas']['LessonView'];
+
+interface Plan {
+  name: string;
+  students: string[];
+  groups: string[];
+  round?: components['schemas']['EditLesson'];
+}
+
+async function send<T>(page: Page, method: 'POST' | 'PATCH' | 'PUT', path: string, data: unknown): Promise<T> {
+  const answer = await page.request.fetch(path, { method, data });
+  expect(answer.ok(), `${method} ${path}: ${await answer.text()}`).toBe(true);
+  return (await answer.json()) as T;
+}
+
+/** A lesson with groups, an original and copies, planned through the API: for tests that are about what comes after. */
+export async function readyLesson(page: Page, plan: Plan): Promise<Lesson> {
+  const made = await send<components['schemas']['ClassView']>(page, 'POST', '/api/staff/classes', {
+    name: plan.name,
+    names: plan.students.join('\n'),
+  });
+  const lesson = await send<Lesson>(page, 'POST', `/api/staff/classes/${made.id}/lessons`, {
+    title: `${plan.name} lesson`,
+    minutes: 50,
+  });
+  const desk = `/api/staff/groupings/${lesson.floor.id}`;
+  let floor = await send<Lesson['floor']>(page, 'POST', `${desk}/deal`, {
+    basedOn: 0,
+    groups: plan.groups.length,
+    seed: 1,
+  });
+  for (const [i, name] of plan.groups.entries()) {
+    floor = await send(page, 'POST', `${desk}/edits`, {
+      basedOn: floor.step,
+      kind: 'rename',
+      group: floor.groups[i]?.id,
+      name,
+    });
+  }
+  await send(page, 'PUT', `/api/staff/rounds/${lesson.round.id}/original`, {
+    title: 'The sheet',
+    basedOn: 0,
+    blocks: [
+      { id: 'each', kind: 'each', text: 'What do you see?' },
+      { id: 'together', kind: 'together', text: 'What do you all say?' },
+    ],
+  });
+  await send(page, 'POST', `/api/staff/rounds/${lesson.round.id}/copies`, {});
+  return send<Lesson>(page, 'PATCH', `/api/staff/lessons/${lesson.id}`, plan.round ?? { lookSeconds: 0 });
+}

@@ -1,0 +1,185 @@
+import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
+import type { Schema } from '../../../api/client';
+import { ApiProblem } from '../../../api/problem';
+import { SlotSync, type SlotStore } from './slotSync';
+
+type Save = Schema['SaveSlot'];
+
+/** A server that merges as plainly as can be: what is new in a save is put after what it has. */
+class Server {
+  text = '';
+  revision = 0;
+  down = false;
+  refusing = false;
+  /** Does the work and loses the answer. */
+  deaf = 0;
+  readonly saves: Save[] = [];
+  private readonly done = new Set<string>();
+
+  readonly take = (save: Save): Promise<Schema['AnswerView']> => {
+    if (this.down) return Promise.reject(new ApiProblem(0, 'no line'));
+    if (this.refusing) return Promise.reject(new ApiProblem(404, 'not yours'));
+    this.saves.push(save);
+    if (!this.done.has(save.save)) {
+      this.done.add(save.save);
+      this.text = this.text === save.base ? save.text : this.text + save.text.slice(save.base.length);
+      this.revision++;
+    }
+    if (this.deaf-- > 0) return Promise.reject(new ApiProblem(0, 'answer lost'));
+    return Promise.resolve({ slot: 's', owner: 'o', author: 'a', at: 0, text: this.text, revision: this.revision });
+  };
+
+  other(words: string): { text: string; revision: number } {
+    this.text += words;
+    this.revision++;
+    return { text: this.text, revision: this.revision };
+  }
+}
+
+function memory(): SlotStore & { kept: string | null } {
+  return {
+    kept: null,
+    load() {
+      return this.kept;
+    },
+    save(value) {
+      this.kept = value;
+    },
+    clear() {
+      this.kept = null;
+    },
+  };
+}
+
+const soon = (ms = 10_000) => vi.advanceTimersByTimeAsync(ms);
+
+describe('a slot that is saved as it is typed', () => {
+  let server: Server;
+  let store: ReturnType<typeof memory>;
+  const open = () =>
+    new SlotSync({ text: server.text, revision: server.revision }, server.take, store, () => undefined);
+
+  beforeEach(() => {
+    vi.useFakeTimers();
+    server = new Server();
+    store = memory();
+  });
+  afterEach(() => vi.useRealTimers());
+
+  it('saves after a pause and says so', async () => {
+    const slot = open();
+    slot.type('The wall');
+    expect(slot.state).toBe('saving');
+    await soon();
+    expect([slot.state, server.text, store.kept]).toEqual(['saved', 'The wall', null]);
+    expect(server.saves).toHaveLength(1);
+  });
+
+  it('saves now and then while somebody types without a pause', async () => {
+    const slot = open();
+    for (let i = 1; i <= 40; i++) {
+      slot.type('x'.repeat(i));
+      await soon(100);
+    }
+    expect(server.saves.length).toBeGreaterThanOrEqual(2);
+    await soon();
+    expect(server.text).toBe('x'.repeat(40));
+  });
+
+  it('takes what others wrote when nothing of its own is waiting', () => {
+    const slot = open();
+    slot.receive(server.other('Theirs.'));
+    expect(slot.text).toBe('Theirs.');
+    slot.receive({ text: 'older', revision: 0 });
+    expect(slot.text).toBe('Theirs.');
+  });
+
+  it('never types over what is being typed', async () => {
+    const slot = open();
+    slot.type('Mine.');
+    slot.receive(server.other('Theirs.'));
+    expect(slot.text).toBe('Mine.');
+    await soon();
+    expect(slot.text).toBe('Theirs.Mine.');
+  });
+
+  it('keeps what is typed while the line is down and sends it when it is back', async () => {
+    const slot = open();
+    server.down = true;
+    slot.type('One.');
+    await soon();
+    expect(slot.state).toBe('waiting');
+    slot.type('One. Two.');
+    expect(JSON.parse(store.kept ?? '{}')).toMatchObject({ text: 'One. Two.' });
+    server.other('Theirs. ');
+    server.down = false;
+    slot.retryNow();
+    await soon();
+    expect([slot.state, server.text]).toEqual(['saved', 'Theirs. One. Two.']);
+    expect(slot.text).toBe(server.text);
+  });
+
+  it('sends a save whose answer was lost again under the same key', async () => {
+    const slot = open();
+    server.deaf = 2;
+    slot.type('Once.');
+    await soon(20_000);
+    expect(server.text).toBe('Once.');
+    expect(new Set(server.saves.map((save) => save.save)).size).toBe(1);
+    expect(slot.state).toBe('saved');
+  });
+
+  it('goes on after a reload from what was kept', async () => {
+    server.down = true;
+    const before = open();
+    before.type('Kept.');
+    await soon();
+    before.type('Kept. And more.');
+    server.down = false;
+    vi.clearAllTimers(); // the page is gone
+    const after = open();
+    expect(after.text).toBe('Kept. And more.');
+    await soon();
+    expect([server.text, after.state]).toEqual(['Kept. And more.', 'saved']);
+  });
+
+  it('says when the server does not take it, and keeps the words', async () => {
+    server.refusing = true;
+    const slot = open();
+    slot.type('Mine.');
+    await soon();
+    expect([slot.state, slot.text]).toEqual(['refused', 'Mine.']);
+    expect(store.kept).toContain('Mine.');
+  });
+
+  it('is never confused by a bad line: whatever happens, every word arrives once', async () => {
+    for (let seed = 1; seed <= 40; seed++) {
+      server = new Server();
+      store = memory();
+      let state = seed * 7919;
+      const random = (n: number) => {
+        state = (state * 1103515245 + 12345) % 2147483648;
+        return state % n;
+      };
+      let slot = open();
+      let typed = 0;
+      for (let i = 0; i < 30; i++) {
+        const what = random(6);
+        if (what < 3) slot.type(`${slot.text} w${++typed}.`);
+        if (what === 3) server.down = !server.down;
+        if (what === 4) server.deaf = random(3);
+        if (what === 5 && random(3) === 0) {
+          vi.clearAllTimers();
+          slot = open();
+        }
+        await soon(random(3_000));
+      }
+      server.down = false;
+      server.deaf = 0;
+      await soon(30_000);
+      for (let n = 1; n <= typed; n++)
+        expect(server.text.split(`w${n}.`), `seed ${seed}, w${n}: ${server.text}`).toHaveLength(2);
+      expect(slot.state).toBe('saved');
+    }
+  });
+});
