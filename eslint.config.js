@@ -19,7 +19,7 @@ export default ts.config(
   { files: ['**/*.tsx'], ...a11y.flatConfigs.strict },
   { files: ['**/*.tsx', '**/*.ts'], ...hooks.configs.flat.recommended },
   {
-    files: ['bench/**/*.mjs', 'eslint.config.js'],
+    files: ['bench/**/*.mjs', 'e2e/**/*.mjs', 'eslint.config.js'],
     languageOptions: {
       globals: {
         process: 'readonly',

@@ -1,0 +1,139 @@
+// Renews docs/screenshots from the demo data. Run it on a fresh instance: bin/start --fresh && npm run screenshots
+import { chromium } from '@playwright/test';
+
+const base = process.env.FH_BASE ?? 'http://127.0.0.1:8480';
+const to = new URL('../docs/screenshots/', import.meta.url).pathname;
+const phone = { width: 390, height: 844 };
+const browser = await chromium.launch({
+  executablePath: '/usr/bin/chromium',
+  args: [
+    '--no-sandbox',
+    '--disable-gpu',
+    '--disable-background-networking',
+    '--disable-component-update',
+    '--disable-sync',
+    '--no-first-run',
+  ],
+});
+const open = async (options = {}) =>
+  (
+    await browser.newContext({ baseURL: base, viewport: { width: 1280, height: 800 }, locale: 'en-GB', ...options })
+  ).newPage();
+const settle = (page) => page.waitForTimeout(900);
+const shot = async (page, name) => {
+  await settle(page);
+  await page.screenshot({ path: `${to}${name}.png` });
+};
+
+async function signIn(options) {
+  const page = await open(options);
+  await page.goto('/');
+  await page.getByLabel('Your address').fill('teacher@larkmouth.example');
+  await page.getByLabel('Password').fill('harbour-lights');
+  if (options === undefined) await shot(page, 'sign-in');
+  await page.getByRole('button', { name: 'Sign in' }).click();
+  await page.getByRole('heading', { name: 'Your classes' }).waitFor();
+  return page;
+}
+
+const teacher = await signIn();
+await shot(teacher, 'classes');
+await teacher.getByRole('link', { name: /Class list of 9G/ }).click();
+await teacher.getByRole('heading', { name: '9G Geography' }).waitFor();
+await shot(teacher, 'class-list');
+await teacher.getByRole('link', { name: /flood wall/ }).click();
+await teacher.locator('[data-stop^="table:"]').first().waitFor();
+await shot(teacher, 'floor-planning');
+await teacher.getByRole('button', { name: 'Original', exact: true }).click();
+await shot(teacher, 'original');
+await teacher.getByRole('button', { name: 'Make 7 rooms' }).click();
+await teacher.getByRole('button', { name: 'Make 6 copies' }).click();
+await teacher.getByRole('button', { name: 'Floor', exact: true }).click();
+
+// A class at work, its pages without a window: they join, press the button, and their rooms show signs of life.
+const lesson = await (await teacher.request.get(`/api/staff/lessons/${teacher.url().split('/').pop()}`)).json();
+const students = [];
+const rooms = new Map();
+const enter = async (student) => {
+  const answer = await student.api.get('/api/student/room', { maxRedirects: 0 });
+  rooms.set(student.name, { api: student.api, link: answer.headers().location });
+};
+const alive = async () => {
+  for (const { api, link } of rooms.values()) {
+    const answer = await api.post(`${link}/here`);
+    const { go } = await answer.json();
+    if (go !== undefined)
+      rooms.set([...rooms].find(([, one]) => one.link === link)?.[0], { api, link: new URL(go, link).href });
+  }
+};
+for (const { id, name } of lesson.students.slice(0, -3)) {
+  const context = await browser.newContext({ baseURL: base });
+  await context.request.post('/api/student/join', { data: { code: lesson.classCode, student: id } });
+  students.push({ id, name, api: context.request });
+}
+const door = await open({ viewport: phone });
+await door.goto('/student?code=TIDEXA');
+await door.getByLabel('Look for your name').waitFor();
+await shot(door, 'student-door');
+await door.getByRole('button', { name: 'Zofia Krawczyk' }).click();
+await door.getByText('Go to the main session').first().waitFor();
+for (const student of students.slice(0, -2)) await enter(student);
+await alive();
+await teacher.getByRole('button', { name: /^Send 28/ }).click();
+await door.getByText('You will be in').waitFor();
+await shot(door, 'student-looking');
+await teacher.waitForTimeout(20_000);
+await alive();
+await alive();
+const lost = [...rooms.keys()][7];
+rooms.delete(lost);
+await shot(door, 'student-now');
+await door.getByRole('button', { name: 'Open our sheet' }).click();
+
+const writing = [
+  'The pumping station stands below the lowest street.',
+  'Nobody has asked the people in the caravans.',
+  'The old mill race would carry the water away.',
+  'Half the houses have no cellar.',
+  'The school is the highest roof for everybody.',
+];
+let n = 0;
+for (const student of students) {
+  const now = await (await student.api.get('/api/student/now')).json();
+  const copy = now.group?.copy;
+  if (copy == null || ++n % 3 === 0) continue;
+  const save = (slot, text) =>
+    student.api.put(`/api/student/copies/${copy}/slots/${slot}`, {
+      data: { save: crypto.randomUUID(), base: '', text },
+    });
+  await save('noticed', writing[n % writing.length]);
+  if (n % 7 === 1) await save('decision', 'Along the yard, and the lower field is given to the river.');
+}
+await door.getByLabel('Your answer').fill('The lowest street is where the bakery is.');
+await alive();
+await shot(door, 'student-sheet');
+await teacher.getByRole('button', { name: 'Work', exact: true }).click();
+await teacher.getByText('I have seen it all').click();
+await door.getByLabel('Together').fill('The wall goes behind the yard.');
+await teacher.getByText('The wall goes behind the yard.').waitFor();
+await shot(teacher, 'work');
+await teacher.getByRole('button', { name: 'Floor', exact: true }).click();
+for (let i = 0; i < 9; i++) {
+  await alive();
+  await teacher.waitForTimeout(4_000);
+}
+await shot(teacher, 'floor-live');
+const dark = await signIn({ colorScheme: 'dark' });
+await dark.goto(teacher.url());
+await dark.locator('[data-stop^="table:"]').first().waitFor();
+await shot(dark, 'floor-live-dark');
+await teacher.getByLabel('Countdown').selectOption('30');
+await teacher.getByRole('button', { name: /Call everybody back/ }).click();
+await door.getByText('Back to the main session in').waitFor();
+await shot(door, 'student-coming-back');
+await dark.goto('/');
+await dark.emulateMedia({ colorScheme: 'light' });
+await dark.getByRole('link', { name: /Three coasts/ }).click();
+await dark.locator('[data-stop^="table:"]').first().waitFor();
+await shot(dark, 'floor-30-groups');
+await browser.close();
