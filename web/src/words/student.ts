@@ -59,6 +59,7 @@ export const student = {
     of: (name: string) => `${name}’s answer`,
     notYet: 'nothing yet',
     writing: (names: string[]) => `${list(names)} ${names.length === 1 ? 'is' : 'are'} writing`,
+    isWriting: 'is writing',
     saved: 'Saved',
     saving: 'Saving…',
     waiting: 'No line. Kept on this device, sent when the line is back.',

@@ -168,6 +168,7 @@ function Lesson({ lesson, connected }: { lesson: Schema['LessonView']; connected
     'Ctrl y': () => lesson.floor.redo !== null && control.redo(),
   });
   const live = phase !== 'planned';
+  const working = live && phase !== 'back';
   const present = lesson.students.filter((student) => !student.absent).length;
   const tableNote = (group: Group) => {
     if (!live) return String(group.students.length);
@@ -185,17 +186,22 @@ function Lesson({ lesson, connected }: { lesson: Schema['LessonView']; connected
         <main className="flex min-h-0 min-w-0 flex-1 flex-col">
           <div className="flex flex-wrap items-center gap-x-6 gap-y-1 border-b border-line bg-sheet px-5">
             <Tabs view={view} onView={setView} />
+            {view === 'floor' && working && (
+              <div className="ml-auto text-sm">
+                <DealBar floor={lesson.floor} students={present} control={control} live />
+              </div>
+            )}
             {view === 'floor' && (
-              <Button look="quiet" className="ml-auto text-sm" aria-pressed={asList} onClick={() => setAsList(!asList)}>
+              <Button look="quiet" className={clsx('text-sm', !working && 'ml-auto')} aria-pressed={asList} onClick={() => setAsList(!asList)}>
                 {asList ? words.floor.floorView : words.floor.listView}
               </Button>
             )}
           </div>
           {view === 'floor' && (
             <>
-              {phase !== 'comingBack' && (
+              {!working && (
                 <div className="border-b border-line bg-sheet px-5 py-2">
-                  <DealBar floor={lesson.floor} students={present} control={control} live={live && phase !== 'back'} />
+                  <DealBar floor={lesson.floor} students={present} control={control} live={false} />
                 </div>
               )}
               <Floor

@@ -145,7 +145,7 @@ function CopyCell({
         {fresh && <span className="bg-accent px-1.5 text-xs font-semibold text-on-accent">{words.work.fresh}</span>}
         <span className="ml-auto shrink-0 text-xs text-soft">{words.work.slots(done, all)}</span>
       </button>
-      <div className="max-h-72 flex-1 overflow-hidden p-3">
+      <div className="max-h-96 flex-1 overflow-hidden p-3">
         <Answers copy={copy} group={group} lesson={lesson} full={false} />
       </div>
       <p className="min-h-6 px-3 pb-2 text-xs text-soft" aria-live="off">

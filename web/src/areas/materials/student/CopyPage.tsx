@@ -18,7 +18,7 @@ function Column({ mate, answer, writing }: { mate: Mate; answer: Answer | undefi
   return (
     <li className="border-l-4 border-line py-1 pl-3">
       <p className="text-sm font-semibold">
-        {mate.name} {writing && <span className="font-normal text-soft">· {words.copy.writing([mate.name])}</span>}
+        {mate.name} {writing && <span className="font-normal text-soft">· {words.copy.isWriting}</span>}
       </p>
       <p className="whitespace-pre-wrap wrap-anywhere">
         {text.trim() === '' ? <span className="text-soft">{words.copy.notYet}</span> : text}
