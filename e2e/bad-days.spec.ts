@@ -86,3 +86,24 @@ test('with no server at all a page follows the agreed end by itself', async ({ b
   await expect(ada.page.getByText('Back to the main session in')).toBeVisible({ timeout: 90_000 });
   await expect(ada.page.getByText('Go back to the main session.')).toBeVisible({ timeout: 30_000 });
 });
+
+test('where the stream cannot get through, pages ask and switch all the same', async ({ browser }) => {
+  const t = await teacher(browser);
+  const lesson = await readyLesson(t, {
+    name: 'No stream',
+    students: ['Ada', 'Ben', 'Chi', 'Dov'],
+    groups: ['A', 'B'],
+  });
+  const ada = await student(browser, lesson.classCode, 'Ada');
+  for (const page of [t, ada.page]) await page.route('**/stream/**', (route) => route.abort());
+  await Promise.all([t.goto(`/lessons/${lesson.id}`), ada.page.reload()]);
+  await expect(t.getByText('The line to the server is down.')).toBeVisible();
+  await t.getByRole('button', { name: 'Send them out as things are' }).click();
+  await ada.page.getByRole('button', { name: 'Open our sheet' }).click();
+  await ada.page.getByLabel('Your answer').fill('Asked, not told.');
+  await t.getByRole('button', { name: 'Work', exact: true }).click();
+  await expect(t.getByText('Asked, not told.')).toBeVisible();
+  await t.getByLabel('Countdown').selectOption('0');
+  await t.getByRole('button', { name: 'Call everybody back now' }).click();
+  await expect(ada.page.getByText('Go back to the main session.')).toBeVisible();
+});

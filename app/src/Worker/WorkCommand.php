@@ -60,8 +60,13 @@ final class WorkCommand extends Command
                 $this->stop = true;
             });
         }
+        $planned = false;
         while (!$this->stop && $this->clock->ms() < $until) {
             try {
+                if (!$planned) {
+                    $this->tasks->ensure(TidyWork::TIDY, 'all');
+                    $planned = true;
+                }
                 if (!$this->workOnce()) {
                     usleep(self::PAUSE);
                 }

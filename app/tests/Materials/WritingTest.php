@@ -6,6 +6,8 @@ namespace FreshHuddle\App\Tests\Materials;
 
 use FreshHuddle\App\Tests\Support\AppTestCase;
 use FreshHuddle\App\Tests\Support\Json;
+use FreshHuddle\App\Worker\Task;
+use FreshHuddle\App\Worker\TidyWork;
 use PHPUnit\Framework\Attributes\DataProvider;
 use Symfony\Component\Uid\Uuid;
 
@@ -86,6 +88,15 @@ final class WritingTest extends AppTestCase
         yield 'SQL' => ["'; DROP TABLE student; --", "'; DROP TABLE student; --"];
         yield 'as long as may be' => [str_repeat('é', 20_000), str_repeat('é', 20_000)];
         yield 'too long' => [str_repeat('é', 20_001), null];
+    }
+
+    public function test_ids_of_saves_are_let_go_after_a_week(): void
+    {
+        $this->save($this->ada, '', 'New.');
+        $this->db()->executeStatement('INSERT INTO slot_save (id, at) VALUES (gen_random_uuid(), 1)');
+        $again = $this->service(TidyWork::class)->handle(new Task(1, TidyWork::TIDY, 'all', [], 1, 0));
+        self::assertGreaterThan(microtime(true) * 1000, $again);
+        self::assertSame(1, $this->db()->fetchOne('SELECT COUNT(*) FROM slot_save'));
     }
 
     public function test_only_a_real_save_id_is_taken(): void

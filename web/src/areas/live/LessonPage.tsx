@@ -192,7 +192,12 @@ function Lesson({ lesson, connected }: { lesson: Schema['LessonView']; connected
               </div>
             )}
             {view === 'floor' && (
-              <Button look="quiet" className={clsx('text-sm', !working && 'ml-auto')} aria-pressed={asList} onClick={() => setAsList(!asList)}>
+              <Button
+                look="quiet"
+                className={clsx('text-sm', !working && 'ml-auto')}
+                aria-pressed={asList}
+                onClick={() => setAsList(!asList)}
+              >
                 {asList ? words.floor.floorView : words.floor.listView}
               </Button>
             )}

@@ -71,6 +71,7 @@ function RoundFields({ lesson }: { lesson: Lesson }) {
   const { fail } = useMessages();
   const { round } = lesson;
   const [instructions, setInstructions] = useState(round.instructions);
+  const [auto, setAuto] = useState<boolean | null>(null);
   const edit = useMutation({
     mutationFn: (body: EditLesson) =>
       take(api.PATCH('/api/staff/lessons/{id}', { params: { path: { id: lesson.id } }, body })),
@@ -133,8 +134,13 @@ function RoundFields({ lesson }: { lesson: Lesson }) {
           <input
             type="checkbox"
             className="size-4 accent-ink"
-            checked={edit.isPending ? (edit.variables.autoCallBack ?? round.autoCallBack) : round.autoCallBack}
-            onChange={(event) => void save({ autoCallBack: event.target.checked }).catch(fail)}
+            checked={auto ?? round.autoCallBack}
+            onChange={(event) => {
+              setAuto(event.target.checked);
+              save({ autoCallBack: event.target.checked })
+                .catch(fail)
+                .finally(() => setAuto(null));
+            }}
           />
           {words.next.autoBack}
         </label>

@@ -1,4 +1,5 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query';
+import { useState } from 'react';
 import { api, take, type Schema } from '../../api/client';
 import { Button } from '../../ui/Button';
 import { useMessages } from '../../ui/messages';
@@ -17,12 +18,14 @@ function useStudentActions(classId: string) {
     mutationFn: ({ id, ...body }: { id: string; name?: string; absent?: boolean }) =>
       take(api.PATCH('/api/staff/students/{id}', { ...path(id), body })),
     // Seen at once; the server's answer follows.
-    onMutate: ({ id, ...change }) =>
+    onMutate: async ({ id, ...change }) => {
+      await queries.cancelQueries({ queryKey: ['class', classId] });
       queries.setQueryData<Schema['ClassView']>(['class', classId], (old) =>
         old === undefined
           ? old
           : { ...old, students: old.students.map((one) => (one.id === id ? { ...one, ...change } : one)) },
-      ),
+      );
+    },
     onSettled: done,
     onError: fail,
   });
@@ -48,6 +51,12 @@ function useStudentActions(classId: string) {
 
 export function StudentList({ classId, students }: { classId: string; students: Student[] }) {
   const { edit, remove, free } = useStudentActions(classId);
+  // A box shows what was pressed until the server has answered.
+  const [pressed, setPressed] = useState<Record<string, boolean | undefined>>({});
+  const markAbsent = (id: string, absent: boolean) => {
+    setPressed((all) => ({ ...all, [id]: absent }));
+    edit.mutate({ id, absent }, { onSettled: () => setPressed((all) => ({ ...all, [id]: undefined })) });
+  };
   if (students.length === 0) return <p className="border-y border-line py-8 text-soft">{words.roster.empty}</p>;
   return (
     <table className="w-full border-collapse border-y-2 border-ink">
@@ -88,9 +97,9 @@ export function StudentList({ classId, students }: { classId: string; students: 
               <input
                 type="checkbox"
                 className="size-5 accent-ink"
-                checked={student.absent}
+                checked={pressed[student.id] ?? student.absent}
                 aria-label={words.roster.absentOf(student.name)}
-                onChange={(event) => edit.mutate({ id: student.id, absent: event.target.checked })}
+                onChange={(event) => markAbsent(student.id, event.target.checked)}
               />
             </td>
             <td className="py-1 text-right text-sm whitespace-nowrap">
