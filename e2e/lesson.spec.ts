@@ -241,7 +241,7 @@ test('a lesson from the class list to groups at work and back', async ({ browser
     await expect(anna.page.getByText('Back to the main session in')).toBeVisible();
     await bertRoom.close();
     await expect(annaRoom.getByRole('heading', { name: /Main session/ })).toBeVisible({ timeout: 30_000 });
-    await expect(anna.page.getByText('You are back.')).toBeVisible();
+    await expect(anna.page.getByRole('heading', { name: 'You are back.' })).toBeVisible();
     await expect(bert.page.getByText('Go back to the main session.')).toBeVisible();
     await expect(t.getByText('of 6 back')).toBeVisible();
     await expect(t.getByLabel('Not there yet').getByText(bertName)).toBeVisible();
