@@ -1,4 +1,5 @@
 import { expect, test, type Page } from '@playwright/test';
+import type { components } from '../web/src/api/generated';
 import { misbehave } from './support/machine';
 import { goToRoom, seats, student, table, tag, teacher } from './support/people';
 
@@ -8,6 +9,22 @@ const pasted =
 /** The student named is at this table. */
 async function sitsAt(page: Page, name: string, group: string) {
   await expect.poll(async () => (await seats(page)).get(group)?.join('|')).toContain(name);
+}
+
+/** Deals again and waits until the floor shows what was dealt. */
+async function dealAgain(page: Page) {
+  const answered = page.waitForResponse(/\/deal$/);
+  await page.getByRole('button', { name: 'Deal again' }).click();
+  const floor = (await (await answered).json()) as components['schemas']['FloorView'];
+  for (const group of floor.groups) {
+    await expect(
+      page.locator(`[data-stop="table:${group.id}"]`).locator('xpath=..').locator('[data-stop^="tag:"]'),
+    ).toHaveCount(group.students.length);
+    for (const student of group.students)
+      await expect(
+        page.locator(`[data-stop="table:${group.id}"]`).locator('xpath=..').locator(`[data-stop="tag:${student}"]`),
+      ).toBeVisible();
+  }
 }
 
 test('a lesson from the class list to groups at work and back', async ({ browser }) => {
@@ -56,7 +73,7 @@ test('a lesson from the class list to groups at work and back', async ({ browser
     await t.getByRole('button', { name: 'Keep this seat when dealing again' }).click();
     await expect(tag(t, first ?? '')).toHaveAccessibleName(/fixed seat/);
     for (let i = 0; i < 3; i++) {
-      await t.getByRole('button', { name: 'Deal again' }).click();
+      await dealAgain(t);
       await sitsAt(t, first ?? '', 'Group 1');
     }
   });
