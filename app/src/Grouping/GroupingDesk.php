@@ -13,8 +13,12 @@ use FreshHuddle\Core\Grouping\Exception\ImpossibleShape;
 use FreshHuddle\Core\Grouping\Exception\NotOnTheFloor;
 use FreshHuddle\Core\Grouping\Floor;
 use FreshHuddle\Core\Grouping\Method\Deal;
+use FreshHuddle\Core\Grouping\Placement;
+use FreshHuddle\Core\Grouping\Problem as GroupingProblem;
+use FreshHuddle\Core\Grouping\Search\NoLimit;
 use FreshHuddle\Core\Grouping\Shape\Groups;
 use FreshHuddle\Core\Grouping\Shape\Size;
+use FreshHuddle\Core\Grouping\Student as GroupingStudent;
 use Random\Randomizer;
 use Symfony\Component\Uid\Uuid;
 
@@ -28,7 +32,6 @@ final readonly class GroupingDesk
     public function __construct(
         private Connection $db,
         private FloorStore $floors,
-        private Deal $deal,
         private ClassViews $classes,
         private LiveChange $liveChange,
     ) {
@@ -52,10 +55,14 @@ final readonly class GroupingDesk
         $ids = array_map(static fn (StudentView $student): string => $student->id, $present);
         $seed = $request->seed ?? (new Randomizer())->getInt(0, 2 ** 31);
 
-        return $this->change($grouping, $request->basedOn, 'deal', function (Floor $floor) use ($request, $ids, $seed): Floor {
+        return $this->change($grouping, $request->basedOn, 'deal', static function (Floor $floor) use ($request, $ids, $seed): Floor {
             $shape = null !== $request->groups ? new Groups($request->groups) : new Size($request->size ?? 1, $request->remainder);
             try {
-                return $this->deal->place($floor, $ids, $shape, $seed, static fn (): string => Uuid::v7()->toRfc4122());
+                $placement = Placement::of($floor, $ids, $shape, static fn (): string => Uuid::v7()->toRfc4122());
+                $class = array_map(static fn (string $id): GroupingStudent => new GroupingStudent($id), $ids);
+                $dealt = (new Deal())->solve(new GroupingProblem($class, $placement->shape(), rules: $placement->fixedSeats(), seed: $seed), new NoLimit());
+
+                return $placement->floor($dealt->rounds[0], true);
             } catch (ImpossibleShape $e) {
                 throw new Problem(422, $e->getMessage(), null !== $request->groups ? 'groups' : 'size');
             }

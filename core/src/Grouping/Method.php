@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace FreshHuddle\Core\Grouping;
 
 use FreshHuddle\Core\Grouping\Exception\ImpossibleShape;
+use FreshHuddle\Core\Grouping\Exception\NoWayFound;
+use FreshHuddle\Core\Grouping\Search\Limit;
 
 /**
  * A way of putting a class into groups.
@@ -12,13 +14,12 @@ use FreshHuddle\Core\Grouping\Exception\ImpossibleShape;
 interface Method
 {
     /**
-     * @param list<string>       $students ids of those to be seated, each once
-     * @param int                $seed     the same input and seed give the same floor on every machine
-     * @param callable(): string $newId    an id for a table that is not there yet, another at each call
+     * @param Limit $limit when to stop looking for something better; there is an answer all the same
      *
-     * @return Floor the floor with the same group ids, names and fixed seats as far as it had them
+     * @return Result with `conflicts` and no rounds where the rules cannot all be kept
      *
-     * @throws ImpossibleShape
+     * @throws ImpossibleShape if these students cannot be divided so
+     * @throws NoWayFound      if no way to keep the rules was found and it is not known whether there is one
      */
-    public function place(Floor $floor, array $students, Shape $shape, int $seed, callable $newId): Floor;
+    public function solve(Problem $problem, Limit $limit): Result;
 }

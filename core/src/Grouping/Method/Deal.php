@@ -5,121 +5,176 @@ declare(strict_types=1);
 namespace FreshHuddle\Core\Grouping\Method;
 
 use FreshHuddle\Core\Grouping\Exception\ImpossibleShape;
-use FreshHuddle\Core\Grouping\Floor;
-use FreshHuddle\Core\Grouping\Group;
+use FreshHuddle\Core\Grouping\Exception\NoWayFound;
 use FreshHuddle\Core\Grouping\Method;
-use FreshHuddle\Core\Grouping\Shape;
-use Random\Engine\Xoshiro256StarStar;
-use Random\Randomizer;
+use FreshHuddle\Core\Grouping\Problem;
+use FreshHuddle\Core\Grouping\Result;
+use FreshHuddle\Core\Grouping\Search\Board;
+use FreshHuddle\Core\Grouping\Search\Dice;
+use FreshHuddle\Core\Grouping\Search\Limit;
+use FreshHuddle\Core\Grouping\Search\Musts;
+use FreshHuddle\Core\Grouping\Search\Report;
+use FreshHuddle\Core\Grouping\Search\Setting;
+use FreshHuddle\Core\Grouping\Search\Start;
 
 /**
- * Places at random: fixed students stay in their group, all the others are shuffled (Fisher and Yates, 1938, as PHP's
- * Randomizer does it) and dealt into the seats that are left, so every way of filling them is equally likely.
+ * Places at random, every arrangement that keeps the rules as likely as any other: students are shuffled (Fisher and Yates,
+ * 1938) into the seats, and a shuffle that breaks a rule is thrown away. Only where rules are so tight that this takes too
+ * long, a random walk from one arrangement to the next stands in for it; it comes close to even odds.
  */
 final readonly class Deal implements Method
 {
-    /**
-     * Complexity: O(n log n + g log g) for n students and g groups.
-     */
-    public function place(Floor $floor, array $students, Shape $shape, int $seed, callable $newId): Floor
+    private const SHUFFLES = 4_000;
+    /** Steps of the random walk for each student. */
+    private const WALK = 300;
+
+    public function solve(Problem $problem, Limit $limit): Result
     {
-        $sizes = $shape->sizes(\count($students));
-        $stay = [];
-        foreach ($floor->groups as $group) {
-            $stay[$group->id] = array_values(array_intersect($group->students, $floor->fixed, $students));
+        $setting = Setting::of($problem, $problem->shape ?? throw ImpossibleShape::noGroup());
+        $report = new Report($problem, $setting);
+        $musts = new Musts($setting, $problem->rules);
+        if (0 === $setting->n) {
+            return $report->found(array_fill(0, $problem->rounds, []));
         }
-        $groups = self::tables($floor, $stay, \count($sizes), $newId);
-        $sizes = self::sizesFor($groups, $stay, $sizes);
-
-        $waiting = array_values(array_diff($students, ...array_values($stay)));
-        sort($waiting, \SORT_STRING); // the answer depends on who is there, not on the order of the list
-        $waiting = (new Randomizer(new Xoshiro256StarStar($seed)))->shuffleArray($waiting);
-
-        $dealt = [];
-        foreach ($groups as $i => $group) {
-            $own = $stay[$group->id] ?? [];
-            $dealt[] = $group->seating([...$own, ...array_splice($waiting, 0, $sizes[$i] - \count($own))]);
+        $dice = new Dice($problem->seed);
+        $rounds = [];
+        for ($round = 0; $round < $problem->rounds; ++$round) {
+            $groups = $this->shuffled($setting, $musts, $dice) ?? $this->walked($setting, $musts, $dice);
+            if (null === $groups) {
+                return $report->contradiction();
+            }
+            $rounds[] = Report::largerFirst($groups, $musts);
         }
 
-        return new Floor($dealt, array_values(array_intersect($floor->fixed, $students)));
+        return $report->found($rounds);
     }
 
     /**
-     * The tables that stay, in their order: first those with fixed seats, then as many others as are wanted.
-     *
-     * @param array<string, list<string>> $stay
-     * @param callable(): string          $newId
-     *
-     * @return list<Group>
-     *
-     * @throws ImpossibleShape if more tables hold fixed seats than are wanted
+     * @return list<list<int>>|null null where no shuffle kept the rules
      */
-    private static function tables(Floor $floor, array $stay, int $wanted, callable $newId): array
+    private function shuffled(Setting $setting, Musts $musts, Dice $dice): ?array
     {
-        $needed = \count(array_filter($stay, static fn (array $own): bool => [] !== $own));
-        if ($needed > $wanted) {
-            throw ImpossibleShape::fixedSeatsNeedGroups($needed, $wanted);
+        if ($musts->impossible) {
+            return null;
         }
-        $spare = $wanted - $needed;
+        $fixed = array_fill(0, $setting->groups(), []);
+        $free = [];
+        foreach ($musts->units as $unit => $students) {
+            if (isset($musts->home[$unit])) {
+                array_push($fixed[$musts->home[$unit]], ...$students);
+            } else {
+                array_push($free, ...$students);
+            }
+        }
+        $held = array_map('count', $fixed);
+        $ids = array_map(static fn (int $i): string => $setting->students[$i]->id, $free);
+        array_multisort($ids, \SORT_STRING, $free); // the answer depends on who is there, not on the order of the list
+        $most = self::ways(self::sorted($held), $setting->sizes);
+        for ($try = 0; $try < self::SHUFFLES; ++$try) {
+            $sizes = $dice->shuffle($setting->sizes);
+            // The more ways there are to fill the seats left over, the likelier are these sizes.
+            $ways = self::ways($held, $sizes);
+            if (null === $ways || null === $most || $dice->fraction() >= exp($most - $ways)) {
+                continue;
+            }
+            $groups = $this->filled($fixed, $sizes, $dice->shuffle($free));
+            $groupOf = [];
+            foreach ($groups as $g => $group) {
+                $groupOf += array_fill_keys($group, $g);
+            }
+            if ($musts->areKeptBy($groupOf)) {
+                return $groups;
+            }
+        }
+
+        return null;
+    }
+
+    /**
+     * @param list<list<int>> $fixed
+     * @param list<int>       $sizes
+     * @param list<int>       $free
+     *
+     * @return list<list<int>>
+     */
+    private function filled(array $fixed, array $sizes, array $free): array
+    {
         $groups = [];
-        foreach ($floor->groups as $group) {
-            if ([] !== $stay[$group->id] || --$spare >= 0) {
-                $groups[] = $group;
-            }
-        }
-        $tables = new Floor($groups);
-        while (\count($tables->groups) < $wanted) {
-            $tables = $tables->withTable($newId());
+        $at = 0;
+        foreach ($sizes as $g => $size) {
+            $more = $size - \count($fixed[$g]);
+            $groups[] = [...$fixed[$g], ...\array_slice($free, $at, $more)];
+            $at += $more;
         }
 
-        return $tables->groups;
+        return $groups;
     }
 
     /**
-     * Gives the larger sizes to the tables that need them. A table with more fixed seats than any size keeps them all,
-     * and the largest others give up a seat each.
+     * @return list<list<int>>|null null where the rules contradict each other
      *
-     * @param list<Group>                 $groups
-     * @param array<string, list<string>> $stay
-     * @param list<int>                   $sizes  the larger first
-     *
-     * @return list<int> a size a table
+     * @throws NoWayFound
      */
-    private static function sizesFor(array $groups, array $stay, array $sizes): array
+    private function walked(Setting $setting, Musts $musts, Dice $dice): ?array
     {
-        $held = array_map(static fn (Group $group): int => \count($stay[$group->id] ?? []), $groups);
-        $order = array_keys($groups);
-        usort($order, static fn (int $a, int $b): int => [$held[$b], $a] <=> [$held[$a], $b]);
-        $given = [];
-        foreach ($order as $rank => $i) {
-            $given[$i] = $sizes[$rank];
+        $start = (new Start($setting, $musts, $dice))->find();
+        if (null === $start) {
+            throw NoWayFound::toKeepAllRules();
         }
-        foreach ($order as $i) {
-            while ($given[$i] < $held[$i]) {
-                $donor = self::largestWithSpare($given, $held);
-                --$given[$donor];
-                ++$given[$i];
+        if (false === $start) {
+            return null;
+        }
+        $unnamed = array_values(array_diff(array_keys($start), array_keys($musts->namedGroups())));
+        $groups = $start;
+        foreach ($dice->shuffle($unnamed) as $at => $from) {
+            $groups[$unnamed[$at]] = $start[$from];
+        }
+        $board = new Board($groups, $musts, []);
+        for ($step = 0; $step < self::WALK * $setting->n; ++$step) {
+            $i = $dice->below($board->seating->all);
+            $j = $dice->below($board->seating->all);
+            if ($board->isInBlock($i) && $board->seating->groupOf[$i] !== $board->seating->groupOf[$j]) {
+                foreach ($board->exchange($i, $board->seating->groupOf[$j], $dice) ?? [] as [$one, $other]) {
+                    $board->swap($one, $other);
+                }
+            } elseif ($board->allows($i, $j)) {
+                $board->swap($i, $j);
             }
         }
-        ksort($given);
 
-        return array_values($given);
+        return $board->seating->groups();
     }
 
     /**
-     * @param array<int, int> $given
-     * @param list<int>       $held
+     * The logarithm of Π (free seats of a group)!: the higher, the fewer ways to fill them.
+     *
+     * @param list<int> $held  a number a group
+     * @param list<int> $sizes a size a group
      */
-    private static function largestWithSpare(array $given, array $held): int
+    private static function ways(array $held, array $sizes): ?float
     {
-        $best = -1;
-        foreach ($given as $i => $size) {
-            if ($size > $held[$i] && ($best < 0 || $size > $given[$best])) {
-                $best = $i;
+        $sum = 0.0;
+        foreach ($sizes as $group => $size) {
+            if ($held[$group] > $size) {
+                return null;
+            }
+            for ($seat = 2; $seat <= $size - $held[$group]; ++$seat) {
+                $sum += log($seat);
             }
         }
-        \assert($best >= 0, 'The sizes add up to the students, so somewhere a seat is not held.');
 
-        return $best;
+        return $sum;
+    }
+
+    /**
+     * @param list<int> $numbers
+     *
+     * @return list<int> the larger first
+     */
+    private static function sorted(array $numbers): array
+    {
+        rsort($numbers);
+
+        return $numbers;
     }
 }

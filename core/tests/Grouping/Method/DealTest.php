@@ -4,167 +4,76 @@ declare(strict_types=1);
 
 namespace FreshHuddle\Core\Tests\Grouping\Method;
 
-use FreshHuddle\Core\Grouping\Exception\ImpossibleShape;
-use FreshHuddle\Core\Grouping\Floor;
-use FreshHuddle\Core\Grouping\Group;
 use FreshHuddle\Core\Grouping\Method\Deal;
+use FreshHuddle\Core\Grouping\Problem;
+use FreshHuddle\Core\Grouping\Result;
+use FreshHuddle\Core\Grouping\Rule;
+use FreshHuddle\Core\Grouping\Rule\Apart;
+use FreshHuddle\Core\Grouping\Rule\NotIn;
+use FreshHuddle\Core\Grouping\Rule\Seat;
+use FreshHuddle\Core\Grouping\Rule\Together;
+use FreshHuddle\Core\Grouping\Search\NoLimit;
 use FreshHuddle\Core\Grouping\Shape\Groups;
-use FreshHuddle\Core\Grouping\Shape\Size;
+use FreshHuddle\Core\Grouping\Student;
+use FreshHuddle\Core\Tests\Grouping\Support\Oracle;
+use FreshHuddle\Core\Tests\Grouping\Support\RandomProblem;
 use PHPUnit\Framework\TestCase;
 
 final class DealTest extends TestCase
 {
-    public function test_everybody_has_one_seat_and_the_sizes_are_as_asked(): void
+    public function test_every_arrangement_that_keeps_the_rules_is_as_likely_as_any_other(): void
     {
-        foreach ([1, 2, 3, 4, 5, 17, 28, 120, 400] as $n) {
-            foreach ([1, 2, 3, 6, 50] as $groups) {
-                $floor = self::deal(new Floor(), self::students($n), $groups, 7);
-                self::assertSame((new Groups($groups))->sizes($n), self::sizes($floor));
-                $seated = $floor->seated();
-                sort($seated);
-                $all = self::students($n);
-                sort($all);
-                self::assertSame($all, $seated);
-            }
-        }
-    }
-
-    public function test_the_same_seed_deals_the_same_whatever_the_order_of_the_list(): void
-    {
-        $students = self::students(28);
-        $once = self::deal(new Floor(), $students, 6, 1953);
-        self::assertTrue($once->equals(self::deal(new Floor(), $students, 6, 1953)));
-        self::assertTrue($once->equals(self::deal(new Floor(), array_reverse($students), 6, 1953)));
-        self::assertFalse($once->equals(self::deal(new Floor(), $students, 6, 1954)));
-    }
-
-    public function test_it_is_held_to_one_answer_on_every_machine(): void
-    {
-        $floor = self::deal(new Floor(), self::students(7), 2, 42);
-        self::assertSame([['s4', 's1', 's3', 's2'], ['s7', 's5', 's6']], self::seats($floor));
-    }
-
-    public function test_every_arrangement_comes_up_about_as_often_as_any_other(): void
-    {
+        // Five in two groups, so that sizes differ and group 2 may be the larger or the smaller one.
+        $rules = [new Apart(['s1', 's2']), new Seat('s3', 2)];
         $counts = [];
-        $rounds = 6_000;
+        $rounds = 9_000;
         for ($seed = 0; $seed < $rounds; ++$seed) {
-            $seats = array_map(static function (array $group): string {
-                sort($group);
-
-                return implode('', $group);
-            }, self::seats(self::deal(new Floor(), self::students(4), 2, $seed)));
-            $key = implode('|', $seats);
+            $groups = self::deal(5, 2, $rules, $seed)->rounds[0];
+            array_walk($groups, static function (array &$group): void { sort($group); });
+            $key = json_encode($groups, \JSON_THROW_ON_ERROR);
             $counts[$key] = ($counts[$key] ?? 0) + 1;
         }
-        self::assertCount(6, $counts); // four students into two numbered pairs
-        $expected = $rounds / 6;
+        $oracle = new Oracle(new Problem([], null, rules: $rules));
+        $allowed = array_filter(iterator_to_array(Oracle::arrangements(RandomProblem::ids(5), [3, 2]), false), static fn (array $groups): bool => $oracle->keeps($groups));
+        self::assertCount(\count($allowed), $counts);
+        $expected = $rounds / \count($allowed);
         $chiSquare = array_sum(array_map(static fn (int $count): float => ($count - $expected) ** 2 / $expected, $counts));
-        self::assertLessThan(20.5, $chiSquare, 'five degrees of freedom, one in a thousand');
+        self::assertLessThan(2.5 * \count($allowed) + 12, $chiSquare);
     }
 
-    public function test_fixed_seats_stay_while_the_rest_is_dealt_again(): void
+    public function test_rules_so_tight_that_no_shuffle_keeps_them_are_kept_all_the_same(): void
     {
-        $floor = self::deal(new Floor(), self::students(17), 5, 1)->fix('s3')->fix('s9')->fix('s17');
-        for ($seed = 0; $seed < 60; ++$seed) {
-            $again = self::deal($floor, self::students(17), 5, $seed);
-            foreach (['s3', 's9', 's17'] as $student) {
-                self::assertSame($floor->groupOf($student)?->id, $again->groupOf($student)?->id);
-            }
-            self::assertSame(['s3', 's9', 's17'], $again->fixed);
+        $rules = [];
+        for ($i = 1; $i <= 24; $i += 2) {
+            $rules[] = new Together(["s{$i}", 's'.($i + 1)]);
         }
-    }
-
-    public function test_more_fixed_at_a_table_than_its_size_keep_it_and_others_give_up_seats(): void
-    {
-        $floor = new Floor([new Group('a', 'A', ['s1', 's2', 's3', 's4', 's5']), new Group('b', 'B', [], 1), new Group('c', 'C', [], 2)], ['s1', 's2', 's3', 's4', 's5']);
-        $dealt = self::deal($floor, self::students(9), 3, 5);
-        self::assertSame(['s1', 's2', 's3', 's4', 's5'], $dealt->group('a')->students);
-        self::assertSame([5, 2, 2], self::sizes($dealt));
-    }
-
-    public function test_tables_keep_their_id_name_and_mark_so_that_rooms_and_copies_stay_theirs(): void
-    {
-        $floor = self::deal(new Floor(), self::students(12), 3, 1)->rename('g1', 'Quayside');
-        $more = self::deal($floor, self::students(12), 5, 2);
-        self::assertSame(['g1', 'g2', 'g3', 'g4', 'g5'], array_map(static fn (Group $group): string => $group->id, $more->groups));
-        self::assertSame('Quayside', $more->groups[0]->name);
-        self::assertSame([0, 1, 2, 3, 4], array_map(static fn (Group $group): int => $group->mark, $more->groups));
-        $fewer = self::deal($more, self::students(12), 2, 3);
-        self::assertSame(['g1', 'g2'], array_map(static fn (Group $group): string => $group->id, $fewer->groups));
-    }
-
-    public function test_a_table_with_a_fixed_seat_is_not_the_one_that_goes(): void
-    {
-        $floor = self::deal(new Floor(), self::students(12), 4, 1);
-        $last = $floor->groups[3]->students[0];
-        $fewer = self::deal($floor->fix($last), self::students(12), 2, 9);
-        self::assertSame('g4', $fewer->groupOf($last)?->id);
-        self::assertCount(2, $fewer->groups);
-    }
-
-    public function test_fixed_seats_in_more_tables_than_asked_for_are_a_contradiction(): void
-    {
-        $floor = self::deal(new Floor(), self::students(12), 3, 1);
-        foreach ($floor->groups as $group) {
-            $floor = $floor->fix($group->students[0]);
+        $rules[] = new Seat('s1', 6);
+        $rules[] = new NotIn('s3', 1);
+        $seen = [];
+        for ($seed = 0; $seed < 20; ++$seed) {
+            $result = self::deal(24, 6, $rules, $seed);
+            self::assertTrue((new Oracle(new Problem([], null, rules: $rules)))->keeps($result->rounds[0]));
+            self::assertEqualsCanonicalizing(RandomProblem::ids(24), array_merge(...$result->rounds[0]));
+            $seen[json_encode($result->rounds, \JSON_THROW_ON_ERROR)] = true;
         }
-        $this->expectExceptionObject(ImpossibleShape::fixedSeatsNeedGroups(3, 2));
-        self::deal($floor, self::students(12), 2, 1);
+        self::assertCount(20, $seen, 'and no two deals are the same');
     }
 
-    public function test_somebody_absent_is_not_dealt_and_loses_the_fixed_seat(): void
+    public function test_rules_that_contradict_each_other_are_named(): void
     {
-        $floor = self::deal(new Floor(), self::students(9), 3, 1)->fix('s4');
-        $without = array_values(array_diff(self::students(9), ['s4']));
-        $dealt = self::deal($floor, $without, 3, 2);
-        self::assertNull($dealt->groupOf('s4'));
-        self::assertSame([], $dealt->fixed);
-        self::assertSame(['s4'], $dealt->shelf(self::students(9)));
-    }
-
-    public function test_by_size(): void
-    {
-        $next = 0;
-        $floor = (new Deal())->place(new Floor(), self::students(17), new Size(3), 1, static function () use (&$next): string {
-            return 'g'.++$next;
-        });
-        self::assertCount(6, $floor->groups);
+        $result = self::deal(6, 2, [new Seat('s1', 1), new Seat('s2', 1), new Apart(['s1', 's2'])], 1);
+        self::assertSame([], $result->rounds);
+        self::assertSame([0, 1, 2], $result->conflicts[0]->rules);
+        self::assertSame(RandomProblem::ids(6), $result->unplaced);
     }
 
     /**
-     * @param list<string> $students
+     * @param list<Rule> $rules
      */
-    private static function deal(Floor $floor, array $students, int $groups, int $seed): Floor
+    private static function deal(int $students, int $groups, array $rules, int $seed): Result
     {
-        $next = \count($floor->groups);
+        $class = array_map(static fn (string $id): Student => new Student($id), RandomProblem::ids($students));
 
-        return (new Deal())->place($floor, $students, new Groups($groups), $seed, static function () use (&$next): string {
-            return 'g'.++$next;
-        });
-    }
-
-    /**
-     * @return list<string>
-     */
-    private static function students(int $n): array
-    {
-        return array_map(static fn (int $i): string => "s{$i}", range(1, $n));
-    }
-
-    /**
-     * @return list<int>
-     */
-    private static function sizes(Floor $floor): array
-    {
-        return array_map('count', self::seats($floor));
-    }
-
-    /**
-     * @return list<list<string>>
-     */
-    private static function seats(Floor $floor): array
-    {
-        return array_map(static fn (Group $group): array => $group->students, $floor->groups);
+        return (new Deal())->solve(new Problem($class, new Groups($groups), rules: $rules, seed: $seed), new NoLimit());
     }
 }

@@ -1,0 +1,48 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FreshHuddle\Core\Grouping;
+
+use FreshHuddle\Core\Grouping\Search\Setting;
+use FreshHuddle\Core\Grouping\Search\Tally;
+
+/**
+ * A should: it costs something where it is not met. What it costs is defined by `groupCost` and `meetingsCost`; a tally
+ * gives the same by what a swap changes.
+ */
+interface Goal
+{
+    /**
+     * @return float from 0 to 1,000,000
+     */
+    public function weight(): float;
+
+    /**
+     * What one group costs in one round, without the weight.
+     *
+     * @param list<int> $group students, at least one
+     */
+    public function groupCost(Setting $setting, array $group): float;
+
+    /**
+     * What the rounds cost because of each other, without the weight; 0 for most goals.
+     *
+     * @param list<list<list<int>>> $rounds
+     */
+    public function meetingsCost(Setting $setting, array $rounds): float;
+
+    /**
+     * A cost no rounds of these sizes can go below, whatever the rules.
+     *
+     * @param int $rounds 1 or more
+     */
+    public function lowerBound(Setting $setting, int $rounds): float;
+
+    /**
+     * @param int $rounds 1 or more
+     *
+     * @return list<Tally> a tally a round
+     */
+    public function tallies(Setting $setting, int $rounds): array;
+}

@@ -1,0 +1,62 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FreshHuddle\Core\Grouping\Goal;
+
+use FreshHuddle\Core\Grouping\Goal;
+use FreshHuddle\Core\Grouping\Search\Setting;
+use FreshHuddle\Core\Grouping\Search\Tally;
+
+/**
+ * At least so many with a tag in every group.
+ */
+final readonly class EachHas implements Goal
+{
+    use GoalOfGroups;
+
+    /**
+     * @param int $atLeast 1 or more
+     */
+    public function __construct(public string $tag, public int $atLeast = 1, private float $weight = 1.0)
+    {
+    }
+
+    public function groupCost(Setting $setting, array $group): float
+    {
+        $tagged = array_filter($group, fn (int $i): bool => \in_array($this->tag, $setting->students[$i]->tags, true));
+
+        return (float) max(0, $this->atLeast - \count($tagged));
+    }
+
+    /**
+     * As if those with the tag could be handed out freely.
+     */
+    private function roundBound(Setting $setting): float
+    {
+        $wanted = $this->atLeast * $setting->groups();
+        $room = array_sum(array_map(fn (int $size): int => min($size, $this->atLeast), $setting->sizes));
+
+        return (float) ($wanted - min(\count($this->tagged($setting)), $room));
+    }
+
+    private function tally(Setting $setting): Tally
+    {
+        return new TagTally($this->tagged($setting), $this->atLeast);
+    }
+
+    /**
+     * @return array<int, true>
+     */
+    private function tagged(Setting $setting): array
+    {
+        $tagged = [];
+        foreach ($setting->students as $i => $student) {
+            if (\in_array($this->tag, $student->tags, true)) {
+                $tagged[$i] = true;
+            }
+        }
+
+        return $tagged;
+    }
+}

@@ -1,0 +1,38 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FreshHuddle\Core\Grouping\Goal;
+
+use FreshHuddle\Core\Grouping\Search\Setting;
+use FreshHuddle\Core\Grouping\Search\Tally;
+
+/**
+ * What goals share whose rounds have nothing to do with each other.
+ */
+trait GoalOfGroups
+{
+    public function weight(): float
+    {
+        return $this->weight;
+    }
+
+    public function meetingsCost(Setting $setting, array $rounds): float
+    {
+        return 0.0;
+    }
+
+    public function lowerBound(Setting $setting, int $rounds): float
+    {
+        return $rounds * $this->roundBound($setting);
+    }
+
+    public function tallies(Setting $setting, int $rounds): array
+    {
+        return array_map(fn (): Tally => $this->tally($setting), range(1, $rounds));
+    }
+
+    abstract private function roundBound(Setting $setting): float;
+
+    abstract private function tally(Setting $setting): Tally;
+}

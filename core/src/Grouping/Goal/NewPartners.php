@@ -1,0 +1,110 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FreshHuddle\Core\Grouping\Goal;
+
+use FreshHuddle\Core\Grouping\Goal;
+use FreshHuddle\Core\Grouping\Search\Setting;
+
+/**
+ * As few old partners as can be: each time a pair is together it costs how often it was before, in these rounds and, less
+ * the longer ago, in the history.
+ */
+final readonly class NewPartners implements Goal
+{
+    public function __construct(private float $weight = 1.0)
+    {
+    }
+
+    public function weight(): float
+    {
+        return $this->weight;
+    }
+
+    public function groupCost(Setting $setting, array $group): float
+    {
+        $met = $setting->met();
+        $cost = 0.0;
+        foreach ($group as $at => $i) {
+            foreach (\array_slice($group, $at + 1) as $j) {
+                $cost += $met[$i][$j] ?? 0.0;
+            }
+        }
+
+        return $cost;
+    }
+
+    public function meetingsCost(Setting $setting, array $rounds): float
+    {
+        return (float) self::repeats($rounds, true);
+    }
+
+    /**
+     * How often a pair meets that has met before in these rounds.
+     *
+     * @param list<list<list<int>>> $rounds
+     * @param bool                  $weighted count the third time twice, the fourth three times, …
+     */
+    public static function repeats(array $rounds, bool $weighted = false): int
+    {
+        $met = [];
+        $repeats = 0;
+        foreach ($rounds as $groups) {
+            foreach ($groups as $group) {
+                sort($group);
+                foreach ($group as $at => $i) {
+                    foreach (\array_slice($group, $at + 1) as $j) {
+                        $before = $met[$i][$j] ?? 0;
+                        $repeats += $weighted ? $before : min(1, $before);
+                        $met[$i][$j] = $before + 1;
+                    }
+                }
+            }
+        }
+
+        return $repeats;
+    }
+
+    /**
+     * So many meetings have to happen; at best each goes to the pair it costs least. A pair's meetings cost its history,
+     * then one more each time.
+     */
+    public function lowerBound(Setting $setting, int $rounds): float
+    {
+        $meetings = $rounds * (int) array_sum(array_map(static fn (int $size): int => intdiv($size * ($size - 1), 2), $setting->sizes));
+        $fresh = intdiv($setting->n * ($setting->n - 1), 2);
+        $old = [];
+        foreach ($setting->met() as $i => $others) {
+            foreach ($others as $j => $weight) {
+                if ($i < $j) {
+                    $old[] = $weight;
+                }
+            }
+        }
+        $fresh -= \count($old);
+        $costs = array_count_values(array_map(static fn (float $weight): string => (string) $weight, $old));
+        $costs['0'] = ($costs['0'] ?? 0) + $fresh;
+        $steps = [];
+        foreach ($costs as $weight => $pairs) {
+            for ($time = 0; $time < $rounds; ++$time) {
+                $steps[] = [(float) $weight + $time, $pairs];
+            }
+        }
+        sort($steps);
+        $bound = 0.0;
+        foreach ($steps as [$cost, $pairs]) {
+            $bound += $cost * min($pairs, $meetings);
+            $meetings -= min($pairs, $meetings);
+        }
+
+        return $bound;
+    }
+
+    public function tallies(Setting $setting, int $rounds): array
+    {
+        $meetings = new Meetings($setting->met());
+
+        return array_map(static fn (): PartnersTally => new PartnersTally($meetings), range(1, $rounds));
+    }
+}

@@ -1,0 +1,42 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FreshHuddle\Core\Grouping\Goal;
+
+use FreshHuddle\Core\Grouping\Goal;
+use FreshHuddle\Core\Grouping\Search\Setting;
+use FreshHuddle\Core\Grouping\Search\Tally;
+
+/**
+ * Nobody the only one of their value in their group, where somebody else in the class shares it.
+ */
+final readonly class NotAlone implements Goal
+{
+    use GoalOfGroups;
+
+    public function __construct(public string $attribute, private float $weight = 1.0)
+    {
+    }
+
+    public function groupCost(Setting $setting, array $group): float
+    {
+        [$codes, $counts] = $setting->codes($this->attribute);
+        $alone = 0;
+        foreach (array_count_values(array_intersect_key($codes, array_flip($group))) as $code => $count) {
+            $alone += 1 === $count && $counts[$code] >= 2 ? 1 : 0;
+        }
+
+        return (float) $alone;
+    }
+
+    private function roundBound(Setting $setting): float
+    {
+        return 0.0;
+    }
+
+    private function tally(Setting $setting): Tally
+    {
+        return new AloneTally($setting, $this->attribute);
+    }
+}

@@ -1,0 +1,63 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FreshHuddle\Core\Grouping\Goal;
+
+use FreshHuddle\Core\Grouping\Goal;
+use FreshHuddle\Core\Grouping\Search\Setting;
+use FreshHuddle\Core\Grouping\Search\Tally;
+
+/**
+ * Everybody who has wishes with at least one of those they wish for.
+ */
+final readonly class Wishes implements Goal
+{
+    use GoalOfGroups;
+
+    /**
+     * @param array<string, list<string>> $wishes id => ids; an empty list is no wish
+     */
+    public function __construct(public array $wishes, private float $weight = 1.0)
+    {
+    }
+
+    public function groupCost(Setting $setting, array $group): float
+    {
+        $here = array_map(static fn (int $i): string => $setting->students[$i]->id, $group);
+        $unmet = 0;
+        foreach ($here as $id) {
+            $wished = $this->wishes[$id] ?? [];
+            $unmet += [] !== $wished && [] === array_diff(array_intersect($wished, $here), [$id]) ? 1 : 0;
+        }
+
+        return (float) $unmet;
+    }
+
+    private function roundBound(Setting $setting): float
+    {
+        return 0.0;
+    }
+
+    private function tally(Setting $setting): Tally
+    {
+        return new WishesTally($this->byNumber($setting));
+    }
+
+    /**
+     * @return array<int, array<int, true>> of those who are in the class
+     */
+    private function byNumber(Setting $setting): array
+    {
+        $byNumber = [];
+        foreach ($this->wishes as $id => $wished) {
+            $i = $setting->index[$id] ?? null;
+            if (null !== $i && [] !== $wished) {
+                $byNumber[$i] = array_fill_keys(array_values(array_intersect_key($setting->index, array_flip($wished))), true);
+                unset($byNumber[$i][$i]);
+            }
+        }
+
+        return $byNumber;
+    }
+}

@@ -1,0 +1,52 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FreshHuddle\Core\Grouping\Method;
+
+use FreshHuddle\Core\Grouping\Conflict;
+use FreshHuddle\Core\Grouping\Problem;
+use FreshHuddle\Core\Grouping\Search\Musts;
+use FreshHuddle\Core\Grouping\Search\Setting;
+
+/**
+ * For methods that follow the list and not the rules: which rules an arrangement breaks.
+ */
+final readonly class BrokenRules
+{
+    public function __construct(private Problem $problem, private Setting $setting)
+    {
+    }
+
+    /**
+     * @param list<list<int>> $groups students who have no group are passed over
+     * @param string          $method what it is called at the head of a sentence
+     *
+     * @return list<Conflict> one a broken rule
+     */
+    public function of(array $groups, string $method): array
+    {
+        $groupOf = [];
+        foreach ($groups as $g => $group) {
+            $groupOf += array_fill_keys($group, $g);
+        }
+        $labels = $this->problem->labels();
+        $name = static fn (string $id): string => $labels[$id] ?? $id;
+        $here = [];
+        foreach ($groupOf as $i => $_) {
+            $here[$this->setting->students[$i]->id] = true;
+        }
+        for ($i = 0; $i < $this->setting->n; ++$i) {
+            $groupOf[$i] ??= -1 - $i; // nobody else is there
+        }
+        $broken = [];
+        foreach ($this->problem->rules as $number => $rule) {
+            $rule = $rule->among($here);
+            if (null !== $rule && !(new Musts($this->setting, [$rule]))->areKeptBy($groupOf)) {
+                $broken[] = new Conflict([$number], \sprintf('%s does not keep “%s”. Place by goals and rules instead, or lift it.', $method, $rule->inWords($name)));
+            }
+        }
+
+        return $broken;
+    }
+}

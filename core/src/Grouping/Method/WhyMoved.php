@@ -1,0 +1,85 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FreshHuddle\Core\Grouping\Method;
+
+use FreshHuddle\Core\Grouping\Move;
+use FreshHuddle\Core\Grouping\Rule;
+use FreshHuddle\Core\Grouping\Search\Musts;
+use FreshHuddle\Core\Grouping\Search\Setting;
+
+/**
+ * Says why somebody changes groups in a repair.
+ */
+final readonly class WhyMoved
+{
+    /**
+     * @param array<int, Rule>      $rules
+     * @param array<string, string> $names
+     */
+    public function __construct(private Setting $setting, private array $rules, private array $names, private int $minSize)
+    {
+    }
+
+    /**
+     * @param array<int, int> $before student => group, −1 for an arrival
+     * @param array<int, int> $after
+     *
+     * @return list<Move>
+     */
+    public function moves(array $before, array $after): array
+    {
+        $moves = [];
+        foreach ($after as $i => $to) {
+            if ($before[$i] >= 0 && $before[$i] !== $to) {
+                $moves[] = new Move($this->setting->students[$i]->id, $before[$i] + 1, $to + 1, $this->reason($i, $before, $after));
+            }
+        }
+
+        return $moves;
+    }
+
+    /**
+     * @param array<int, int> $before
+     * @param array<int, int> $after
+     */
+    private function reason(int $student, array $before, array $after): string
+    {
+        $from = $before[$student];
+        $to = $after[$student];
+        $leftAtFrom = \count(array_keys($before, $from, true));
+        $leftAtTo = \count(array_keys($before, $to, true));
+        if ($leftAtFrom < $this->minSize) {
+            return \sprintf('Group %d was left with %d.', $from + 1, $leftAtFrom);
+        }
+        $rule = $this->ruleBroken($student, $before, $after);
+        if (null !== $rule) {
+            return \sprintf('“%s”.', $rule->inWords(fn (string $id): string => $this->names[$id] ?? $id));
+        }
+        if ($leftAtTo < $this->minSize) {
+            return \sprintf('Group %d was left with %d.', $to + 1, $leftAtTo);
+        }
+
+        return 'Makes room, so that the rules can be kept.';
+    }
+
+    /**
+     * A rule about the student that would be broken if they had stayed.
+     *
+     * @param array<int, int> $before
+     * @param array<int, int> $after
+     */
+    private function ruleBroken(int $student, array $before, array $after): ?Rule
+    {
+        $stayed = $after;
+        $stayed[$student] = $before[$student];
+        foreach ($this->rules as $rule) {
+            if (\in_array($this->setting->students[$student]->id, $rule->students(), true) && !(new Musts($this->setting, [$rule]))->areKeptBy($stayed)) {
+                return $rule;
+            }
+        }
+
+        return null;
+    }
+}

@@ -1,0 +1,132 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FreshHuddle\Core\Grouping\Search\Rotation;
+
+/**
+ * The best rotation for a handful of students: all arrangements of one round are put in sequence, giving up where even the
+ * cheapest meetings to come cost too much (branch and bound). The order of rounds does not matter, so only one is tried.
+ */
+final class Sequences
+{
+    private float $best;
+
+    /** @var list<int> the arrangements of the best rotation so far */
+    private array $found = [];
+
+    private int $steps;
+
+    /** @var list<list<int>> the pairs that meet in each arrangement */
+    private array $pairs = [];
+
+    /** @var array<int, float> pair => what its next meeting costs */
+    private array $next = [];
+
+    private readonly float $cheapest;
+
+    /**
+     * @param list<list<list<int>>>         $arrangements of one round
+     * @param list<float>                   $costs        of each, without meetings
+     * @param array<int, array<int, float>> $met          before
+     * @param float                         $weight       of meetings
+     */
+    public function __construct(private readonly array $arrangements, private readonly array $costs, array $met, private readonly float $weight, int $students)
+    {
+        $this->cheapest = [] === $costs ? 0.0 : min($costs);
+        for ($i = 0; $i < $students; ++$i) {
+            for ($j = $i + 1; $j < $students; ++$j) {
+                $this->next[$i * $students + $j] = $met[$i][$j] ?? 0.0;
+            }
+        }
+        foreach ($arrangements as $groups) {
+            $pairs = [];
+            foreach ($groups as $group) {
+                sort($group);
+                foreach ($group as $at => $i) {
+                    foreach (\array_slice($group, $at + 1) as $j) {
+                        $pairs[] = $i * $students + $j;
+                    }
+                }
+            }
+            $this->pairs[] = $pairs;
+        }
+    }
+
+    /**
+     * @param float $below a cost that is known to be possible
+     * @param int   $steps how many arrangements to try
+     *
+     * @return array{list<list<list<int>>>|null, bool} a better rotation, if there is one; and whether all were looked at
+     */
+    public function better(int $rounds, float $below, int $steps): array
+    {
+        $this->best = $below - 1e-9;
+        $this->steps = $steps;
+        $all = $this->search([], $rounds, 0, 0.0);
+        $found = array_map(fn (int $one): array => $this->arrangements[$one], $this->found);
+
+        return [[] === $found ? null : $found, $all];
+    }
+
+    /**
+     * @param list<int> $chosen
+     */
+    private function search(array $chosen, int $left, int $from, float $cost): bool
+    {
+        if (0 === $left) {
+            $this->best = $cost - 1e-9;
+            $this->found = $chosen;
+
+            return true;
+        }
+        for ($one = $from, $n = \count($this->arrangements); $one < $n; ++$one) {
+            if (--$this->steps < 0) {
+                return false;
+            }
+            $more = $this->costs[$one];
+            foreach ($this->pairs[$one] as $pair) {
+                $more += $this->weight * $this->next[$pair];
+            }
+            if ($cost + $more + ($left - 1) * $this->cheapest >= $this->best) {
+                continue;
+            }
+            $this->meet($one, 1.0);
+            $done = $cost + $more + ($left - 1) * $this->cheapest + $this->weight * $this->leastToCome($one, $left - 1) >= $this->best
+                || $this->search([...$chosen, $one], $left - 1, $one, $cost + $more);
+            $this->meet($one, -1.0);
+            if (!$done) {
+                return false;
+            }
+        }
+
+        return true;
+    }
+
+    private function meet(int $one, float $times): void
+    {
+        foreach ($this->pairs[$one] as $pair) {
+            $this->next[$pair] += $times;
+        }
+    }
+
+    /**
+     * As if the meetings to come could go to the cheapest pairs.
+     */
+    private function leastToCome(int $one, int $rounds): float
+    {
+        $meetings = $rounds * \count($this->pairs[$one]);
+        if (0 === $meetings) {
+            return 0.0;
+        }
+        $steps = [];
+        foreach ($this->next as $cost) {
+            for ($time = 0; $time < $rounds; ++$time) {
+                $steps[] = $cost + $time;
+            }
+        }
+        sort($steps);
+
+        return array_sum(\array_slice($steps, 0, $meetings));
+    }
+}

@@ -1,0 +1,27 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FreshHuddle\Core\Grouping\Search;
+
+/**
+ * Keeps count of what a goal needs, so that a swap is judged by what it changes. Two students in different groups change
+ * places; one of them may be a vacancy (a number from n on), which has no value, tag or acquaintance.
+ */
+interface Tally
+{
+    /**
+     * Counts an arrangement from the start. Complexity: O(n).
+     */
+    public function load(Seating $seating): void;
+
+    /**
+     * What the cost would change by. Complexity: independent of n.
+     */
+    public function delta(Seating $seating, int $i, int $j): float;
+
+    /**
+     * Counts a swap that is about to be carried out.
+     */
+    public function swap(Seating $seating, int $i, int $j): void;
+}
