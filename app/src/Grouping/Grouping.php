@@ -17,6 +17,9 @@ class Grouping
     #[ORM\Column]
     public int $step = 0;
 
+    #[ORM\Column(type: 'datetimetz_immutable', nullable: true)]
+    public ?\DateTimeImmutable $removedAt = null;
+
     public function __construct(
         #[ORM\Id, ORM\Column(type: 'guid')]
         public readonly string $id,

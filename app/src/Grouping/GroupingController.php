@@ -4,41 +4,207 @@ declare(strict_types=1);
 
 namespace FreshHuddle\App\Grouping;
 
+use Doctrine\DBAL\Connection;
+use Doctrine\ORM\EntityManagerInterface;
 use FreshHuddle\App\Account\Access;
 use FreshHuddle\App\Account\Teacher;
+use FreshHuddle\App\Http\Download;
+use FreshHuddle\App\Http\Problem;
+use Psr\Clock\ClockInterface;
 use Symfony\Component\HttpKernel\Attribute\MapRequestPayload;
 use Symfony\Component\Routing\Attribute\Route;
 use Symfony\Component\Routing\Requirement\Requirement;
 use Symfony\Component\Security\Http\Attribute\CurrentUser;
+use Symfony\Component\Uid\Uuid;
 
-#[Route('/api/staff/groupings/{id}', requirements: ['id' => Requirement::UUID])]
+#[Route('/api/staff', requirements: ['id' => Requirement::UUID, 'variant' => Requirement::UUID])]
 final readonly class GroupingController
 {
-    public function __construct(private GroupingDesk $desk, private Access $access)
-    {
+    public function __construct(
+        private GroupingDesk $desk,
+        private DeskViews $views,
+        private DeskNotes $notes,
+        private FloorStore $floors,
+        private Arranger $arranger,
+        private SignUps $signUps,
+        private SignUpClose $signUpClose,
+        private GroupingExport $export,
+        private Access $access,
+        private EntityManagerInterface $em,
+        private Connection $db,
+        private ClockInterface $clock,
+    ) {
     }
 
-    #[Route('/deal', methods: ['POST'])]
+    #[Route('/classes/{id}/groupings', methods: ['POST'])]
+    public function make(#[CurrentUser] Teacher $teacher, string $id, #[MapRequestPayload] NameGrouping $request): DeskView
+    {
+        return $this->views->view($this->desk->create($this->access->schoolClass($teacher, $id), trim($request->name)));
+    }
+
+    #[Route('/groupings/{id}', methods: ['GET'])]
+    public function show(#[CurrentUser] Teacher $teacher, string $id): DeskView
+    {
+        return $this->views->view($this->access->grouping($teacher, $id));
+    }
+
+    #[Route('/groupings/{id}', methods: ['PATCH'])]
+    public function set(#[CurrentUser] Teacher $teacher, string $id, #[MapRequestPayload] SetGrouping $request): DeskView
+    {
+        $grouping = $this->access->grouping($teacher, $id);
+        $grouping->name = trim($request->name ?? $grouping->name);
+        $grouping->class->groupNames = null === $request->groupNames ? $grouping->class->groupNames : array_values(array_unique(array_map(trim(...), $request->groupNames)));
+        $this->em->flush();
+        if (null !== $request->settings) {
+            $this->notes->keepSettings($id, $request->settings);
+        }
+        if (null !== $request->numbers) {
+            $this->notes->keepNumbers($id, $request->numbers);
+        }
+
+        return $this->views->view($grouping);
+    }
+
+    #[Route('/groupings/{id}', methods: ['DELETE'])]
+    public function remove(#[CurrentUser] Teacher $teacher, string $id): void
+    {
+        $grouping = $this->access->grouping($teacher, $id);
+        if (false !== $this->db->fetchOne('SELECT 1 FROM round WHERE grouping_id = ?', [$id])) {
+            throw new Problem(409, 'A lesson uses this grouping. Give the lesson another one first.');
+        }
+        $grouping->removedAt ??= $this->clock->now();
+        $this->em->flush();
+    }
+
+    #[Route('/groupings/{id}/restore', methods: ['POST'])]
+    public function restore(#[CurrentUser] Teacher $teacher, string $id): void
+    {
+        $this->access->grouping($teacher, $id)->removedAt = null;
+        $this->em->flush();
+    }
+
+    #[Route('/groupings/{id}/copy', methods: ['POST'])]
+    public function copy(#[CurrentUser] Teacher $teacher, string $id, #[MapRequestPayload] NameGrouping $request): DeskView
+    {
+        return $this->views->view($this->desk->copy($this->access->grouping($teacher, $id), trim($request->name)));
+    }
+
+    #[Route('/groupings/{id}/deal', methods: ['POST'])]
     public function deal(#[CurrentUser] Teacher $teacher, string $id, #[MapRequestPayload] DealRequest $request): FloorView
     {
         return $this->desk->deal($this->access->grouping($teacher, $id), $request);
     }
 
-    #[Route('/edits', methods: ['POST'])]
+    /** What a method would give, for a look before it is taken. Nothing is changed. */
+    #[Route('/groupings/{id}/propose', methods: ['POST'])]
+    public function propose(#[CurrentUser] Teacher $teacher, string $id, #[MapRequestPayload] ProposeRequest $request): ProposalView
+    {
+        $grouping = $this->access->grouping($teacher, $id);
+
+        return $this->arranger->propose($grouping, $this->floors->now($id), $request);
+    }
+
+    #[Route('/groupings/{id}/take', methods: ['POST'])]
+    public function take(#[CurrentUser] Teacher $teacher, string $id, #[MapRequestPayload] TakeRequest $request): FloorView
+    {
+        return $this->desk->take($this->access->grouping($teacher, $id), $request);
+    }
+
+    #[Route('/groupings/{id}/judge', methods: ['POST'])]
+    public function judge(#[CurrentUser] Teacher $teacher, string $id, #[MapRequestPayload] JudgeRequest $request): StandingsView
+    {
+        return $this->arranger->standings($this->access->grouping($teacher, $id), $this->floors->now($id), $request->settings);
+    }
+
+    #[Route('/groupings/{id}/why', methods: ['POST'])]
+    public function why(#[CurrentUser] Teacher $teacher, string $id, #[MapRequestPayload] WhyRequest $request): WhyView
+    {
+        return $this->arranger->why($this->access->grouping($teacher, $id), $this->floors->now($id), $request->settings, $request->student);
+    }
+
+    /** How the groups would go on with who is here now. Nothing is changed. */
+    #[Route('/groupings/{id}/repair', methods: ['POST'])]
+    public function repair(#[CurrentUser] Teacher $teacher, string $id): RepairView
+    {
+        return $this->arranger->repair($this->access->grouping($teacher, $id), $this->floors->now($id), $this->notes->settings($id));
+    }
+
+    #[Route('/groupings/{id}/roles', methods: ['POST'])]
+    public function roles(#[CurrentUser] Teacher $teacher, string $id, #[MapRequestPayload] BasedOn $request): FloorView
+    {
+        return $this->desk->handOutRoles($this->access->grouping($teacher, $id), $request->basedOn);
+    }
+
+    #[Route('/groupings/{id}/variants', methods: ['POST'])]
+    public function keepVariant(#[CurrentUser] Teacher $teacher, string $id, #[MapRequestPayload] NameGrouping $request): DeskView
+    {
+        $grouping = $this->access->grouping($teacher, $id);
+        if ((int) $this->text($this->db->fetchOne('SELECT COUNT(*) FROM grouping_variant WHERE grouping_id = ?', [$id])) >= 12) {
+            throw new Problem(422, 'Twelve variants lie here already. Take one away first.', 'name');
+        }
+        $this->db->insert('grouping_variant', ['id' => Uuid::v7()->toRfc4122(), 'grouping_id' => $id, 'name' => trim($request->name), 'floor' => FloorJson::write($this->floors->now($id))]);
+
+        return $this->views->view($grouping);
+    }
+
+    #[Route('/groupings/{id}/variants/{variant}', methods: ['DELETE'])]
+    public function dropVariant(#[CurrentUser] Teacher $teacher, string $id, string $variant): void
+    {
+        $this->access->grouping($teacher, $id);
+        $this->db->delete('grouping_variant', ['id' => $variant, 'grouping_id' => $id]);
+    }
+
+    #[Route('/groupings/{id}/sign-up', methods: ['POST'])]
+    public function openSignUp(#[CurrentUser] Teacher $teacher, string $id, #[MapRequestPayload] OpenSignUp $request): DeskView
+    {
+        $grouping = $this->access->grouping($teacher, $id);
+        $this->signUps->open($grouping, $request);
+
+        return $this->views->view($grouping);
+    }
+
+    /** Closes the sign-up and seats whoever has no seat. */
+    #[Route('/groupings/{id}/sign-up', methods: ['DELETE'])]
+    public function closeSignUp(#[CurrentUser] Teacher $teacher, string $id): DeskView
+    {
+        $grouping = $this->access->grouping($teacher, $id);
+        $this->signUpClose->andSeatTheRest($grouping);
+
+        return $this->views->view($grouping);
+    }
+
+    #[Route('/groupings/{id}/edits', methods: ['POST'])]
     public function edit(#[CurrentUser] Teacher $teacher, string $id, #[MapRequestPayload] EditFloor $request): FloorView
     {
         return $this->desk->edit($this->access->grouping($teacher, $id), $request);
     }
 
-    #[Route('/undo', methods: ['POST'])]
+    #[Route('/groupings/{id}/undo', methods: ['POST'])]
     public function undo(#[CurrentUser] Teacher $teacher, string $id, #[MapRequestPayload] BasedOn $request): FloorView
     {
         return $this->desk->step($this->access->grouping($teacher, $id), $request->basedOn, -1);
     }
 
-    #[Route('/redo', methods: ['POST'])]
+    #[Route('/groupings/{id}/redo', methods: ['POST'])]
     public function redo(#[CurrentUser] Teacher $teacher, string $id, #[MapRequestPayload] BasedOn $request): FloorView
     {
         return $this->desk->step($this->access->grouping($teacher, $id), $request->basedOn, 1);
+    }
+
+    #[Route('/groupings/{id}/export/{format}', requirements: ['format' => 'pdf|csv|json'], methods: ['GET'])]
+    public function export(#[CurrentUser] Teacher $teacher, string $id, string $format): Download
+    {
+        $view = $this->views->view($this->access->grouping($teacher, $id));
+
+        return match ($format) {
+            'csv' => new Download($this->export->csv($view), $view->className.' · '.$view->name.'.csv', 'text/csv; charset=UTF-8'),
+            'json' => new Download($this->export->json($view), $view->className.' · '.$view->name.'.json', 'application/json'),
+            default => new Download($this->export->pdf($view), $view->className.' · '.$view->name.'.pdf', 'application/pdf'),
+        };
+    }
+
+    private function text(mixed $value): string
+    {
+        return \is_scalar($value) ? (string) $value : '';
     }
 }

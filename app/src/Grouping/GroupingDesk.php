@@ -5,21 +5,16 @@ declare(strict_types=1);
 namespace FreshHuddle\App\Grouping;
 
 use Doctrine\DBAL\Connection;
+use Doctrine\ORM\EntityManagerInterface;
 use FreshHuddle\App\Http\Problem;
 use FreshHuddle\App\Live\LiveChange;
 use FreshHuddle\App\Roster\ClassViews;
+use FreshHuddle\App\Roster\SchoolClass;
 use FreshHuddle\App\Roster\StudentView;
-use FreshHuddle\Core\Grouping\Exception\ImpossibleShape;
 use FreshHuddle\Core\Grouping\Exception\NotOnTheFloor;
+use FreshHuddle\Core\Grouping\FairRoles;
 use FreshHuddle\Core\Grouping\Floor;
-use FreshHuddle\Core\Grouping\Method\Deal;
-use FreshHuddle\Core\Grouping\Placement;
-use FreshHuddle\Core\Grouping\Problem as GroupingProblem;
-use FreshHuddle\Core\Grouping\Search\NoLimit;
-use FreshHuddle\Core\Grouping\Shape\Groups;
-use FreshHuddle\Core\Grouping\Shape\Size;
-use FreshHuddle\Core\Grouping\Student as GroupingStudent;
-use Random\Randomizer;
+use FreshHuddle\Core\Grouping\Group;
 use Symfony\Component\Uid\Uuid;
 
 /**
@@ -32,12 +27,18 @@ final readonly class GroupingDesk
     public function __construct(
         private Connection $db,
         private FloorStore $floors,
+        private Arranger $arranger,
+        private DeskNotes $notes,
+        private GroupingList $list,
         private ClassViews $classes,
         private LiveChange $liveChange,
+        private EntityManagerInterface $em,
     ) {
     }
 
     /**
+     * Deals the class at once: the quick way, without looking at a proposal first. Rules of the class are kept.
+     *
      * @throws Problem 422 if these students cannot be divided so; 409 if the floor has changed meanwhile
      */
     public function deal(Grouping $grouping, DealRequest $request): FloorView
@@ -45,28 +46,157 @@ final readonly class GroupingDesk
         if ((null === $request->groups) === (null === $request->size)) {
             throw new Problem(422, 'Say how many groups, or how many in each: one of the two.', 'groups');
         }
-        $present = array_values(array_filter(
-            $this->classes->students($grouping->class->id),
-            static fn (StudentView $student): bool => !$student->absent,
-        ));
-        if ([] === $present) {
-            throw new Problem(422, 'There is nobody to deal yet. Add students to the class first.', 'groups');
-        }
-        $ids = array_map(static fn (StudentView $student): string => $student->id, $present);
-        $seed = $request->seed ?? (new Randomizer())->getInt(0, 2 ** 31);
+        $field = null !== $request->groups ? 'groups' : 'size';
+        $settings = new DeskSettings(
+            DeskMethod::Deal,
+            null !== $request->groups ? ShapeKind::Groups : ShapeKind::Size,
+            $request->groups ?? 1,
+            $request->size ?? 1,
+            $request->remainder,
+        );
 
-        return $this->change($grouping, $request->basedOn, 'deal', static function (Floor $floor) use ($request, $ids, $seed): Floor {
-            $shape = null !== $request->groups ? new Groups($request->groups) : new Size($request->size ?? 1, $request->remainder);
+        return $this->change($grouping, $request->basedOn, 'deal', function (Floor $floor) use ($grouping, $request, $settings, $field): Floor {
             try {
-                $placement = Placement::of($floor, $ids, $shape, static fn (): string => Uuid::v7()->toRfc4122());
-                $class = array_map(static fn (string $id): GroupingStudent => new GroupingStudent($id), $ids);
-                $dealt = (new Deal())->solve(new GroupingProblem($class, $placement->shape(), rules: $placement->fixedSeats(), seed: $seed), new NoLimit());
-
-                return $placement->floor($dealt->rounds[0], true);
-            } catch (ImpossibleShape $e) {
-                throw new Problem(422, $e->getMessage(), null !== $request->groups ? 'groups' : 'size');
+                $proposal = $this->arranger->propose($grouping, $floor, new ProposeRequest($settings, $request->seed));
+            } catch (Problem $e) {
+                throw new Problem(422, $e->getMessage(), $field);
             }
+            if ([] !== $proposal->conflicts) {
+                throw new Problem(422, $proposal->conflicts[0]->message, $field);
+            }
+
+            return $this->floorOf($grouping, $floor, $proposal->rounds[0]->groups);
         });
+    }
+
+    /**
+     * Puts what was proposed on the floor. Of several rounds the last goes on this floor; the others become groupings of
+     * their own.
+     *
+     * @throws Problem 422 if it cannot be; 409 if the floor has changed meanwhile
+     */
+    public function take(Grouping $grouping, TakeRequest $request): FloorView
+    {
+        $rounds = $request->rounds;
+        $last = array_pop($rounds) ?? throw new Problem(422, 'There is nothing to take.', 'rounds');
+
+        return $this->change($grouping, $request->basedOn, $request->what, function (Floor $floor) use ($grouping, $rounds, $last): Floor {
+            foreach ($rounds as $round) {
+                $more = $this->create($grouping->class, mb_substr($grouping->name.' · '.$round->name, 0, 80));
+                $this->floors->append($more->id, 0, 'take', $this->floorOf($more, new Floor(), $round->groups));
+            }
+
+            return $this->floorOf($grouping, $floor, $last->groups);
+        });
+    }
+
+    public function create(SchoolClass $class, string $name): Grouping
+    {
+        $grouping = new Grouping(Uuid::v7()->toRfc4122(), $class, $name);
+        $this->em->persist($grouping);
+        $this->em->flush();
+        $this->floors->create($grouping->id);
+
+        return $grouping;
+    }
+
+    /**
+     * A grouping with the same floor, settings and numbers, to be changed on its own.
+     */
+    public function copy(Grouping $grouping, string $name): Grouping
+    {
+        return $this->db->transactional(function () use ($grouping, $name): Grouping {
+            $copy = $this->create($grouping->class, mb_substr($name, 0, 80));
+            $groups = array_map(static fn (Group $group): Group => new Group(Uuid::v7()->toRfc4122(), $group->name, $group->students, $group->mark), $this->floors->now($grouping->id)->groups);
+            $this->floors->append($copy->id, 0, 'take', new Floor($groups));
+            $this->notes->keepSettings($copy->id, $this->notes->settings($grouping->id));
+            $this->notes->keepNumbers($copy->id, $this->notes->numbers($grouping->id));
+
+            return $copy;
+        });
+    }
+
+    /**
+     * Hands the roles out anew at every table: each to the member who has had it least often.
+     *
+     * @throws Problem 409 if the floor has changed meanwhile
+     */
+    public function handOutRoles(Grouping $grouping, int $basedOn): FloorView
+    {
+        return $this->change($grouping, $basedOn, 'roles', fn (Floor $floor): Floor => $this->withRoles($grouping, $floor));
+    }
+
+    private function withRoles(Grouping $grouping, Floor $floor): Floor
+    {
+        $roles = $this->notes->numbers($grouping->id)->roles();
+        if ([] === $roles) {
+            return $floor;
+        }
+        $before = array_merge(...array_map(static fn (GroupingUse $use): array => $use->roles, $this->list->uses($grouping->class->id)));
+
+        return new Floor(array_map(
+            static fn (Group $group): Group => $group->seating(FairRoles::seat($group->students, $roles, $before)),
+            $floor->groups,
+        ), $floor->fixed);
+    }
+
+    /**
+     * @param list<ProposedGroup> $groups
+     *
+     * @throws Problem 422 if somebody has two seats or is not of the class
+     */
+    private function floorOf(Grouping $grouping, Floor $floor, array $groups): Floor
+    {
+        $onList = array_fill_keys($this->onList($grouping), true);
+        $tables = $seen = [];
+        $marks = array_map(static fn (Group $group): int => $group->mark, $floor->groups);
+        foreach ($groups as $group) {
+            foreach ($group->students as $student) {
+                if (!isset($onList[$student]) || isset($seen[$student])) {
+                    throw new Problem(422, isset($seen[$student]) ? 'Somebody has two seats here.' : 'Somebody here is not on the class list.', 'rounds');
+                }
+                $seen[$student] = true;
+            }
+            $old = array_values(array_filter($floor->groups, static fn (Group $one): bool => $one->id === $group->id))[0] ?? null;
+            $id = null !== $old || $this->stoodHere($grouping, $group->id) ? $group->id : null;
+            $mark = $old->mark ?? 0;
+            while (null === $old && \in_array($mark, $marks, true)) {
+                ++$mark;
+            }
+            $marks[] = $mark;
+            $tables[] = new Group($id ?? Uuid::v7()->toRfc4122(), $this->uniqueName(trim($group->name), $tables), $group->students, $mark);
+        }
+        $ids = array_map(static fn (Group $table): string => $table->id, $tables);
+        if (\count(array_unique($ids)) !== \count($ids)) {
+            throw new Problem(422, 'A table stands here twice.', 'rounds');
+        }
+
+        return $this->withRoles($grouping, new Floor($tables, array_values(array_intersect($floor->fixed, array_map(strval(...), array_keys($seen))))));
+    }
+
+    /**
+     * A table that was taken away may come back with its room and its copy; a table of another grouping may not.
+     */
+    private function stoodHere(Grouping $grouping, ?string $table): bool
+    {
+        return null !== $table && false !== $this->db->fetchOne(
+            "SELECT 1 FROM grouping_step WHERE grouping_id = ? AND floor @> jsonb_build_object('groups', jsonb_build_array(jsonb_build_object('id', ?::text))) LIMIT 1",
+            [$grouping->id, $table],
+        );
+    }
+
+    /**
+     * @param list<Group> $others
+     */
+    private function uniqueName(string $name, array $others): string
+    {
+        $taken = array_map(static fn (Group $group): string => mb_strtolower($group->name), $others);
+        $unique = $name;
+        for ($number = 2; \in_array(mb_strtolower($unique), $taken, true); ++$number) {
+            $unique = $name.' '.$number;
+        }
+
+        return $unique;
     }
 
     /**
@@ -81,9 +211,9 @@ final readonly class GroupingDesk
             }
         }
 
-        return $this->change($grouping, $edit->basedOn, $edit->kind->value, static function (Floor $floor) use ($edit): Floor {
+        return $this->change($grouping, $edit->basedOn, $edit->kind->value, static function (Floor $floor) use ($edit, $grouping): Floor {
             try {
-                return self::edited($floor, $edit);
+                return self::edited($floor, $edit, $grouping->class->groupNames);
             } catch (NotOnTheFloor $e) {
                 throw new Problem(422, $e->getMessage());
             }
@@ -132,7 +262,10 @@ final readonly class GroupingDesk
         return $this->view($grouping, $after);
     }
 
-    private static function edited(Floor $floor, EditFloor $edit): Floor
+    /**
+     * @param list<string> $names of new tables
+     */
+    private static function edited(Floor $floor, EditFloor $edit, array $names): Floor
     {
         $student = static fn (): string => $edit->student ?? throw new Problem(422, 'Which student?', 'student');
         $group = static fn (): string => $edit->group ?? throw new Problem(422, 'Which group?', 'group');
@@ -145,7 +278,7 @@ final readonly class GroupingDesk
             EditKind::Free => $floor->free($student()),
             EditKind::Rename => $floor->rename($group(), self::groupName($floor, $group(), $edit->name ?? '')),
             EditKind::AddTable => \count($floor->groups) < self::MOST_TABLES
-                ? $floor->withTable(Uuid::v7()->toRfc4122())
+                ? $floor->withTable(Uuid::v7()->toRfc4122(), $names)
                 : throw new Problem(422, \sprintf('The floor holds %d tables.', self::MOST_TABLES)),
             EditKind::RemoveTable => $floor->withoutGroup($group()),
         };
@@ -171,6 +304,8 @@ final readonly class GroupingDesk
      */
     private function onList(Grouping $grouping): array
     {
-        return array_map(static fn (StudentView $student): string => $student->id, $this->classes->students($grouping->class->id));
+        $students = array_filter($this->classes->students($grouping->class->id), static fn (StudentView $student): bool => $student->seatable);
+
+        return array_values(array_map(static fn (StudentView $student): string => $student->id, $students));
     }
 }

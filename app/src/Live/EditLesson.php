@@ -25,6 +25,8 @@ final readonly class EditLesson
         #[Assert\Range(notInRangeMessage: 'Between 0 and 120 seconds, please.', min: 0, max: 120)]
         public ?int $callBackSeconds = null,
         public ?bool $autoCallBack = null,
+        #[Assert\Uuid]
+        public ?string $groupingId = null,
     ) {
     }
 }

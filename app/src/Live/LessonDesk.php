@@ -8,6 +8,7 @@ use Doctrine\ORM\EntityManagerInterface;
 use FreshHuddle\App\Grouping\FloorStore;
 use FreshHuddle\App\Grouping\FloorView;
 use FreshHuddle\App\Grouping\Grouping;
+use FreshHuddle\App\Http\Problem;
 use FreshHuddle\App\Materials\Materials;
 use FreshHuddle\App\Rooms\Rooms;
 use FreshHuddle\App\Roster\ClassViews;
@@ -58,6 +59,9 @@ final readonly class LessonDesk
         $lesson->title = trim($edit->title ?? $lesson->title);
         $lesson->minutes = $edit->minutes ?? $lesson->minutes;
         $round = $this->roundOf($lesson);
+        if (null !== $edit->groupingId) {
+            $this->useGrouping($round, $edit->groupingId);
+        }
         $round->instructions = $edit->instructions ?? $round->instructions;
         $round->minutes = $edit->roundMinutes ?? $round->minutes;
         $round->lookSeconds = $edit->lookSeconds ?? $round->lookSeconds;
@@ -65,6 +69,19 @@ final readonly class LessonDesk
         $round->autoCallBack = $edit->autoCallBack ?? $round->autoCallBack;
         $this->em->flush();
         $this->stream->publish([Channel::everybody($lesson->id)], ['kind' => 'refresh']);
+    }
+
+    /**
+     * @throws Problem 422 if it is no grouping of the class; 409 while groups are out
+     */
+    private function useGrouping(Round $round, string $groupingId): void
+    {
+        $grouping = $this->em->getRepository(Grouping::class)->findOneBy(['id' => $groupingId, 'class' => $round->lesson->class, 'removedAt' => null])
+            ?? throw new Problem(422, 'This grouping is not one of the class.', 'groupingId');
+        if ($grouping->id !== $round->grouping->id && Moments::read($round->moments)->phase($this->lessonClock->ms())->isOut()) {
+            throw new Problem(409, 'Groups are at work. Call everybody back first, then choose another grouping.', 'groupingId');
+        }
+        $round->grouping = $grouping;
     }
 
     /**
@@ -92,7 +109,7 @@ final readonly class LessonDesk
     {
         $round = $this->roundOf($lesson);
         $class = $lesson->class;
-        $students = $this->classes->students($class->id);
+        $students = array_values(array_filter($this->classes->students($class->id), static fn (StudentView $student): bool => $student->seatable));
         $floor = $this->floors->now($round->grouping->id);
         $now = $this->lessonClock->ms();
         $where = $this->whereabouts->of($class->id, $students, $floor, Moments::read($round->moments), $now);

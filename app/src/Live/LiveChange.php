@@ -47,6 +47,10 @@ final readonly class LiveChange
                 $this->stream->publish([Channel::everybody($row->text('id'))], ['kind' => 'refresh']);
             }
         }
+        foreach ($this->db->fetchFirstColumn('SELECT id FROM grouping WHERE class_id = ? AND removed_at IS NULL', [$classId]) as $groupingId) {
+            \assert(\is_string($groupingId));
+            $this->stream->publish([Channel::desk($groupingId)], ['kind' => 'desk']);
+        }
         $main = $this->db->fetchOne('SELECT id FROM room WHERE class_id = ? AND group_id IS NULL AND external_id IS NOT NULL', [$classId]);
         if (\is_string($main)) {
             $this->tasks->ask(RoomWork::MEMBERS, $main);
@@ -93,6 +97,7 @@ final readonly class LiveChange
         foreach ($this->roomsOf($groupingId, $groups) as $roomId) {
             $this->tasks->ask(RoomWork::MEMBERS, $roomId);
         }
+        $this->stream->publish([Channel::desk($groupingId)], ['kind' => 'desk']);
         $rounds = Row::all($this->db->fetchAllAssociative('SELECT id, lesson_id, moments FROM round WHERE grouping_id = ?', [$groupingId]));
         foreach ($rounds as $round) {
             $now = $this->clock->ms();

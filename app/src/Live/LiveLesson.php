@@ -7,6 +7,7 @@ namespace FreshHuddle\App\Live;
 use Doctrine\DBAL\Connection;
 use FreshHuddle\App\Database\Row;
 use FreshHuddle\App\Grouping\FloorStore;
+use FreshHuddle\App\Grouping\GroupingUses;
 use FreshHuddle\App\Http\Problem;
 use FreshHuddle\App\Stream\Channel;
 use FreshHuddle\App\Stream\Stream;
@@ -30,6 +31,7 @@ final readonly class LiveLesson
         private Tasks $tasks,
         private Stream $stream,
         private LessonClock $clock,
+        private GroupingUses $uses,
     ) {
     }
 
@@ -105,6 +107,7 @@ final readonly class LiveLesson
 
     private function planSendOut(Round $round, RoundState $state): void
     {
+        $this->uses->note($round, $state->outAt ?? $this->clock->ms());
         $this->db->update('school_class', ['current_lesson_id' => $round->lesson->id], ['id' => $round->lesson->class->id]);
         $this->tasks->cancel(RoundWork::MOVE_BACK, $round->id);
         $this->tasks->ask(RoundWork::MOVE_OUT, $round->id, $state->outAt);

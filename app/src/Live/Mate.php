@@ -7,9 +7,10 @@ namespace FreshHuddle\App\Live;
 final readonly class Mate
 {
     /**
-     * @param int $seat from 1
+     * @param int    $seat from 1
+     * @param string $role '' for none
      */
-    public function __construct(public string $id, public string $name, public int $seat)
+    public function __construct(public string $id, public string $name, public int $seat, public string $role)
     {
     }
 }

@@ -15,6 +15,9 @@ final readonly class MyGroup
      * @param list<Mate>  $members seat 1 first, the student included
      * @param bool        $room    there is a room to go to
      * @param string|null $copy    the id of the group's copy
+     * @param int         $seat    the student's own number, from 1
+     * @param string      $role    '' for none
+     * @param string      $task    what this number does; '' where all do the same
      */
     public function __construct(
         public string $id,
@@ -24,6 +27,9 @@ final readonly class MyGroup
         public array $members,
         public bool $room,
         public ?string $copy,
+        public int $seat,
+        public string $role,
+        public string $task,
     ) {
     }
 }

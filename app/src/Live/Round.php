@@ -40,7 +40,7 @@ class Round
         #[ORM\ManyToOne, ORM\JoinColumn(nullable: false)]
         public readonly Lesson $lesson,
         #[ORM\ManyToOne, ORM\JoinColumn(nullable: false)]
-        public readonly Grouping $grouping,
+        public Grouping $grouping,
     ) {
     }
 }

@@ -26,10 +26,7 @@ final readonly class StreamDoorController
     public function staff(#[CurrentUser] Teacher $teacher, Request $http): void
     {
         foreach (self::channels($http) as $channel) {
-            $lesson = substr($channel, \strlen(Channel::staff('')));
-            $own = 1 === preg_match('/^[0-9a-f-]{36}$/', $lesson) && Channel::staff($lesson) === $channel
-                && false !== $this->db->fetchOne('SELECT 1 FROM lesson l JOIN school_class c ON c.id = l.class_id WHERE l.id = ? AND c.teacher_id = ?', [$lesson, $teacher->id]);
-            if (!$own) {
+            if (!$this->isOwn($teacher, $channel)) {
                 throw new Problem(403, 'This is not open to you.');
             }
         }
@@ -42,6 +39,21 @@ final readonly class StreamDoorController
         if ([] !== array_diff(self::channels($http), $own)) {
             throw new Problem(403, 'This is not open to you.');
         }
+    }
+
+    private function isOwn(Teacher $teacher, string $channel): bool
+    {
+        $id = substr($channel, -36);
+        if (1 !== preg_match('/^[0-9a-f-]{36}$/', $id)) {
+            return false;
+        }
+        $table = match ($channel) {
+            Channel::staff($id) => 'lesson',
+            Channel::desk($id) => 'grouping',
+            default => null,
+        };
+
+        return null !== $table && false !== $this->db->fetchOne("SELECT 1 FROM {$table} x JOIN school_class c ON c.id = x.class_id WHERE x.id = ? AND c.teacher_id = ?", [$id, $teacher->id]);
     }
 
     /**

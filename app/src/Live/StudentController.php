@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace FreshHuddle\App\Live;
 
 use Doctrine\DBAL\Connection;
+use FreshHuddle\App\Grouping\SignUps;
+use FreshHuddle\App\Grouping\TakeSeat;
 use FreshHuddle\App\Http\Problem;
 use Symfony\Component\DependencyInjection\Attribute\Target;
 use Symfony\Component\HttpFoundation\Cookie;
@@ -27,6 +29,7 @@ final readonly class StudentController
         private StudentDevices $devices,
         private Presence $presence,
         private LiveChange $liveChange,
+        private SignUps $signUps,
         private Connection $db,
         private LessonClock $clock,
         #[Target('class_codes')]
@@ -89,6 +92,15 @@ final readonly class StudentController
     public function now(#[CurrentUser] StudentUser $student): StudentNow
     {
         $this->presence->pageIsAlive($student->id);
+
+        return $this->page->now($student);
+    }
+
+    /** Takes a seat while a sign-up is open. */
+    #[Route('/seat', methods: ['POST'])]
+    public function takeSeat(#[CurrentUser] StudentUser $student, #[MapRequestPayload] TakeSeat $request): StudentNow
+    {
+        $this->signUps->take($student, $request->table);
 
         return $this->page->now($student);
     }

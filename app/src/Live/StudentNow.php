@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace FreshHuddle\App\Live;
 
+use FreshHuddle\App\Grouping\SignUpView;
+
 /**
  * Everything a student's page shows, at one moment.
  */
@@ -17,6 +19,7 @@ final readonly class StudentNow
      * @param bool             $mainRoom    there is a main session to go to
      * @param string|null      $seenIn      the place the meeting service sees the student in: `main`, a group's id, null: none
      * @param list<NoticeView> $notices     newest first
+     * @param SignUpView|null  $signUp      seats to be taken, while that is open
      * @param string|null      $stream      where to listen for changes
      */
     public function __construct(
@@ -32,6 +35,7 @@ final readonly class StudentNow
         public bool $mainRoom,
         public ?string $seenIn,
         public array $notices,
+        public ?SignUpView $signUp,
         public ?string $stream,
     ) {
     }

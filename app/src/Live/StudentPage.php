@@ -6,7 +6,9 @@ namespace FreshHuddle\App\Live;
 
 use Doctrine\DBAL\Connection;
 use FreshHuddle\App\Database\Row;
+use FreshHuddle\App\Grouping\DeskNotes;
 use FreshHuddle\App\Grouping\FloorJson;
+use FreshHuddle\App\Grouping\SignUps;
 use FreshHuddle\App\Roster\ClassCodes;
 use FreshHuddle\App\Stream\Channel;
 use FreshHuddle\Core\Grouping\Floor;
@@ -19,7 +21,7 @@ final readonly class StudentPage
 {
     private const NOTICES = 3;
 
-    public function __construct(private Connection $db, private EventLog $events, private LessonClock $clock)
+    public function __construct(private Connection $db, private EventLog $events, private LessonClock $clock, private DeskNotes $notes, private SignUps $signUps)
     {
     }
 
@@ -49,7 +51,7 @@ final readonly class StudentPage
         $now = $this->clock->ms();
         $round = $this->round($student);
         if (null === $round) {
-            return new StudentNow($student->id, $student->name, $student->className, null, 0, $now, null, null, '', $this->hasMainRoom($student), null, [], null);
+            return new StudentNow($student->id, $student->name, $student->className, null, 0, $now, null, null, '', $this->hasMainRoom($student), null, [], null, null);
         }
         $lessonId = $round->text('lesson_id');
         $moments = Moments::read($round->json('moments'));
@@ -68,6 +70,7 @@ final readonly class StudentPage
             $this->hasMainRoom($student),
             \is_string($seenIn) ? $seenIn : null,
             \array_slice($this->events->notices($lessonId), 0, self::NOTICES),
+            $moments->phase($now)->showsGroups() ? null : $this->signUps->view($student),
             '/stream/student/'.Channel::everybody($lessonId).','.Channel::student($student->id),
         );
     }
@@ -103,7 +106,7 @@ final readonly class StudentPage
             return null;
         }
         $row = $this->db->fetchAssociative(
-            'SELECT r.id, r.lesson_id, r.instructions, r.moments, l.title, s.floor FROM round r JOIN lesson l ON l.id = r.lesson_id
+            'SELECT r.id, r.lesson_id, r.grouping_id, r.instructions, r.moments, l.title, s.floor FROM round r JOIN lesson l ON l.id = r.lesson_id
              JOIN grouping g ON g.id = r.grouping_id JOIN grouping_step s ON s.grouping_id = g.id AND s.number = g.step
              WHERE l.id = ? ORDER BY r.number LIMIT 1',
             [$student->lessonId],
@@ -120,17 +123,20 @@ final readonly class StudentPage
             return null;
         }
         $names = $this->namesHere($student->classId);
+        $numbers = $this->notes->numbers($round->text('grouping_id'));
         $members = [];
+        $own = 0;
         foreach ($group->students as $i => $id) {
             if (isset($names[$id])) {
-                $members[] = new Mate($id, $names[$id], $i + 1);
+                $members[] = new Mate($id, $names[$id], $i + 1, $numbers->roleOf($i + 1));
+                $own = $id === $student->id ? $i + 1 : $own;
             }
         }
         $number = 1 + (int) array_search($group, $floor->groups, true);
         $copy = $this->db->fetchOne('SELECT id FROM work_copy WHERE round_id = ? AND group_id = ?', [$round->text('id'), $group->id]);
         $room = $this->db->fetchOne('SELECT 1 FROM room r JOIN room_pass p ON p.room_id = r.id WHERE r.group_id = ? AND p.student_id = ?', [$group->id, $student->id]);
 
-        return new MyGroup($group->id, $group->name, $number, $group->mark, $members, false !== $room, \is_string($copy) ? $copy : null);
+        return new MyGroup($group->id, $group->name, $number, $group->mark, $members, false !== $room, \is_string($copy) ? $copy : null, $own, $numbers->roleOf($own), $numbers->taskOf($own));
     }
 
     private function floor(Row $round): Floor

@@ -6,6 +6,10 @@ namespace FreshHuddle\App\Roster;
 
 use FreshHuddle\App\Account\Access;
 use FreshHuddle\App\Account\Teacher;
+use FreshHuddle\App\Http\Download;
+use FreshHuddle\App\Roster\Import\ClassImport;
+use FreshHuddle\App\Roster\Import\ImportRequest;
+use FreshHuddle\App\Roster\Import\ImportView;
 use Symfony\Component\HttpKernel\Attribute\MapRequestPayload;
 use Symfony\Component\Routing\Attribute\Route;
 use Symfony\Component\Routing\Requirement\Requirement;
@@ -14,8 +18,14 @@ use Symfony\Component\Security\Http\Attribute\CurrentUser;
 #[Route('/api/staff', requirements: ['id' => Requirement::UUID])]
 final readonly class ClassController
 {
-    public function __construct(private Roster $roster, private ClassViews $views, private Access $access)
-    {
+    public function __construct(
+        private Roster $roster,
+        private ClassViews $views,
+        private ClassRules $rules,
+        private ClassImport $import,
+        private ClassExport $export,
+        private Access $access,
+    ) {
     }
 
     /**
@@ -67,10 +77,59 @@ final readonly class ClassController
         return PastedListView::of($this->roster->add($this->access->schoolClass($teacher, $id), $request->names));
     }
 
+    #[Route('/classes/{id}/import/preview', methods: ['POST'])]
+    public function previewImport(#[CurrentUser] Teacher $teacher, string $id, #[MapRequestPayload] ImportRequest $request): ImportView
+    {
+        return $this->import->preview($this->access->schoolClass($teacher, $id), $request);
+    }
+
+    #[Route('/classes/{id}/import', methods: ['POST'])]
+    public function import(#[CurrentUser] Teacher $teacher, string $id, #[MapRequestPayload] ImportRequest $request): ImportView
+    {
+        return $this->import->carryOut($this->access->schoolClass($teacher, $id), $request);
+    }
+
+    #[Route('/classes/{id}/export/{format}', requirements: ['format' => 'csv|json|oneroster'], methods: ['GET'])]
+    public function export(#[CurrentUser] Teacher $teacher, string $id, string $format): Download
+    {
+        $class = $this->access->schoolClass($teacher, $id);
+
+        return match ($format) {
+            'csv' => new Download($this->export->csv($class), $class->name.'.csv', 'text/csv; charset=UTF-8'),
+            'json' => new Download($this->export->json($class), $class->name.'.json', 'application/json'),
+            default => new Download($this->export->oneRoster($class), $class->name.' OneRoster.zip', 'application/zip'),
+        };
+    }
+
+    /** The same students, tables, attributes and rules for another period. */
+    #[Route('/classes/{id}/copy', methods: ['POST'])]
+    public function copy(#[CurrentUser] Teacher $teacher, string $id, #[MapRequestPayload] RenameClass $request): ClassView
+    {
+        return $this->views->one($this->roster->copy($this->access->schoolClass($teacher, $id), $request->name));
+    }
+
+    #[Route('/classes/{id}/archive', methods: ['POST'])]
+    public function archive(#[CurrentUser] Teacher $teacher, string $id, #[MapRequestPayload] ArchiveClass $request): void
+    {
+        $this->roster->archive($this->access->schoolClass($teacher, $id), $request->archived);
+    }
+
+    #[Route('/classes/{id}/rules', methods: ['POST'])]
+    public function addRule(#[CurrentUser] Teacher $teacher, string $id, #[MapRequestPayload] MakeRule $request): RuleView
+    {
+        return $this->rules->add($this->access->schoolClass($teacher, $id), $request);
+    }
+
+    #[Route('/rules/{id}', methods: ['DELETE'])]
+    public function removeRule(#[CurrentUser] Teacher $teacher, string $id): void
+    {
+        $this->rules->remove($teacher, $id);
+    }
+
     #[Route('/students/{id}', methods: ['PATCH'])]
     public function edit(#[CurrentUser] Teacher $teacher, string $id, #[MapRequestPayload] EditStudent $request): void
     {
-        $this->roster->editStudent($this->access->student($teacher, $id), $request->name, $request->absent);
+        $this->roster->editStudent($this->access->student($teacher, $id), $request);
     }
 
     #[Route('/students/{id}', methods: ['DELETE'])]

@@ -11,7 +11,7 @@ final readonly class ClassSummary
     /**
      * @param list<LessonSummary> $lessons newest first
      */
-    public function __construct(public string $id, public string $name, public string $code, public int $students, public array $lessons)
+    public function __construct(public string $id, public string $name, public string $code, public int $students, public bool $archived, public array $lessons)
     {
     }
 }

@@ -4,19 +4,31 @@ declare(strict_types=1);
 
 namespace FreshHuddle\App\Roster;
 
+use FreshHuddle\App\Grouping\GroupingSummary;
 use FreshHuddle\App\Live\LessonSummary;
 
 final readonly class ClassView
 {
     /**
-     * @param list<StudentView>   $students
-     * @param list<LessonSummary> $lessons  newest first
+     * @param list<StudentView>     $students
+     * @param list<AttributeView>   $attributes what the list says of the students
+     * @param list<string>          $tags       those that come up
+     * @param list<string>          $tables     tables of the seating plan, in the order of their names
+     * @param list<RuleView>        $rules
+     * @param list<GroupingSummary> $groupings  newest first
+     * @param list<LessonSummary>   $lessons    newest first
      */
     public function __construct(
         public string $id,
         public string $name,
         public string $code,
+        public bool $archived,
         public array $students,
+        public array $attributes,
+        public array $tags,
+        public array $tables,
+        public array $rules,
+        public array $groupings,
         public array $lessons,
     ) {
     }

@@ -7,6 +7,7 @@ namespace FreshHuddle\App\Roster;
 use Doctrine\DBAL\Connection;
 use FreshHuddle\App\Account\Teacher;
 use FreshHuddle\App\Database\Row;
+use FreshHuddle\App\Grouping\GroupingList;
 use FreshHuddle\App\Live\LessonSummary;
 
 /**
@@ -14,7 +15,7 @@ use FreshHuddle\App\Live\LessonSummary;
  */
 final readonly class ClassViews
 {
-    public function __construct(private Connection $db)
+    public function __construct(private Connection $db, private ClassRules $rules, private GroupingList $groupings)
     {
     }
 
@@ -24,7 +25,7 @@ final readonly class ClassViews
     public function all(Teacher $teacher): array
     {
         $rows = Row::all($this->db->fetchAllAssociative(
-            'SELECT c.id, c.name, c.code, (SELECT COUNT(*) FROM student s WHERE s.class_id = c.id AND s.removed_at IS NULL) AS students
+            'SELECT c.id, c.name, c.code, c.archived_at IS NOT NULL AS archived, (SELECT COUNT(*) FROM student s WHERE s.class_id = c.id AND s.removed_at IS NULL AND s.seatable) AS students
              FROM school_class c WHERE c.teacher_id = ? ORDER BY c.id DESC',
             [$teacher->id],
         ));
@@ -34,13 +35,32 @@ final readonly class ClassViews
             $row->text('name'),
             $row->text('code'),
             $row->int('students'),
+            $row->bool('archived'),
             $this->lessons($row->text('id')),
         ), $rows);
     }
 
     public function one(SchoolClass $class): ClassView
     {
-        return new ClassView($class->id, $class->name, $class->code, $this->students($class->id), $this->lessons($class->id));
+        $students = $this->students($class->id);
+        $tags = array_values(array_unique(array_merge(...array_map(static fn (StudentView $student): array => $student->tags, $students))));
+        $tables = array_values(array_unique(array_filter(array_map(static fn (StudentView $student): ?string => $student->table, $students), \is_string(...))));
+        natcasesort($tags);
+        natcasesort($tables);
+
+        return new ClassView(
+            $class->id,
+            $class->name,
+            $class->code,
+            null !== $class->archivedAt,
+            $students,
+            AttributeView::of($students),
+            array_values($tags),
+            array_values($tables),
+            $this->rules->of($class->id),
+            $this->groupings->summaries($class->id),
+            $this->lessons($class->id),
+        );
     }
 
     /**
@@ -49,13 +69,35 @@ final readonly class ClassViews
     public function students(string $classId): array
     {
         return array_map(
-            static fn (Row $row): StudentView => new StudentView($row->text('id'), $row->text('name'), $row->bool('absent'), $row->bool('claimed')),
+            self::student(...),
             Row::all($this->db->fetchAllAssociative(
-                'SELECT s.id, s.name, s.absent, d.student_id IS NOT NULL AS claimed
+                'SELECT s.id, s.name, s.absent, s.seatable, s.school_id, s.seat_table, s.attributes, s.tags, d.student_id IS NOT NULL AS claimed
                  FROM student s LEFT JOIN student_device d ON d.student_id = s.id
                  WHERE s.class_id = ? AND s.removed_at IS NULL ORDER BY s.position, s.id',
                 [$classId],
             )),
+        );
+    }
+
+    private static function student(Row $row): StudentView
+    {
+        $attributes = [];
+        foreach ($row->json('attributes') as $name => $value) {
+            if (\is_scalar($value)) {
+                $attributes[] = new AttributeValue((string) $name, (string) $value);
+            }
+        }
+
+        return new StudentView(
+            $row->text('id'),
+            $row->text('name'),
+            $row->bool('absent'),
+            $row->bool('claimed'),
+            $row->bool('seatable'),
+            $row->textOrNull('school_id'),
+            $row->textOrNull('seat_table'),
+            $attributes,
+            array_values(array_filter($row->json('tags'), \is_string(...))),
         );
     }
 

@@ -4,12 +4,31 @@ declare(strict_types=1);
 
 namespace FreshHuddle\App\Roster;
 
+use Symfony\Component\Validator\Constraints as Assert;
+
 final readonly class EditStudent
 {
     /**
      * What is null stays as it is.
+     *
+     * @param string|null               $table      '' for no table
+     * @param string|null               $schoolId   '' for none
+     * @param list<AttributeValue>|null $attributes those that change; an empty value takes one away
+     * @param list<string>|null         $tags       all of them
+     * @param bool|null                 $seatable   false for a second device, or the teacher's own sign-in
      */
-    public function __construct(public ?string $name = null, public ?bool $absent = null)
-    {
+    public function __construct(
+        public ?string $name = null,
+        public ?bool $absent = null,
+        #[Assert\Length(max: 60, maxMessage: 'A table has a name of at most 60 signs.')]
+        public ?string $table = null,
+        #[Assert\Length(max: 120, maxMessage: 'At most 120 signs, please.')]
+        public ?string $schoolId = null,
+        #[Assert\Valid, Assert\Count(max: 60)]
+        public ?array $attributes = null,
+        #[Assert\Count(max: 30, maxMessage: 'At most 30 tags, please.'), Assert\All([new Assert\NotBlank(normalizer: 'trim'), new Assert\Length(max: 60, maxMessage: 'A tag has at most 60 signs.')])]
+        public ?array $tags = null,
+        public ?bool $seatable = null,
+    ) {
     }
 }

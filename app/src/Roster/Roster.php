@@ -29,6 +29,7 @@ final readonly class Roster
         private Connection $db,
         private ClockInterface $clock,
         private ClassCodes $codes,
+        private ClassRules $rules,
         private LiveChange $liveChange,
         private Stream $stream,
     ) {
@@ -103,26 +104,80 @@ final readonly class Roster
     /**
      * @throws Problem 422 if the name cannot be used or another student has it
      */
-    public function editStudent(Student $student, ?string $name, ?bool $absent): void
+    public function editStudent(Student $student, EditStudent $edit): void
     {
-        if (null !== $name) {
-            try {
-                $wanted = StudentName::of($name);
-            } catch (UnusableName $e) {
-                throw new Problem(422, $e->getMessage(), 'name');
-            }
-            foreach ($this->students($student->class) as $other) {
-                if ($other->id !== $student->id && StudentName::of($other->name)->folded() === $wanted->folded()) {
-                    throw new Problem(422, \sprintf('“%s” is in the class already. Write the two apart.', $other->name), 'name');
-                }
-            }
-            $student->name = $wanted->value;
+        if (null !== $edit->name) {
+            $student->name = $this->freeName($student, $edit->name);
         }
-        if (null !== $absent) {
-            $student->absent = $absent;
+        $student->absent = $edit->absent ?? $student->absent;
+        $student->seatable = $edit->seatable ?? $student->seatable;
+        if (null !== $edit->table) {
+            $student->seatTable = '' === trim($edit->table) ? null : trim($edit->table);
+        }
+        if (null !== $edit->schoolId) {
+            $student->schoolId = '' === trim($edit->schoolId) ? null : trim($edit->schoolId);
+        }
+        if (null !== $edit->tags) {
+            $student->tags = array_values(array_unique(array_map(trim(...), $edit->tags)));
+        }
+        foreach ($edit->attributes ?? [] as $attribute) {
+            $attributes = $student->attributes;
+            unset($attributes[trim($attribute->name)]);
+            $student->attributes = '' === trim($attribute->value) ? $attributes : [...$attributes, trim($attribute->name) => $attribute->typed()];
         }
         $this->em->flush();
         $this->liveChange->ofClass($student->class->id);
+    }
+
+    /**
+     * @throws Problem 422
+     */
+    private function freeName(Student $student, string $name): string
+    {
+        try {
+            $wanted = StudentName::of($name);
+        } catch (UnusableName $e) {
+            throw new Problem(422, $e->getMessage(), 'name');
+        }
+        foreach ($this->students($student->class) as $other) {
+            if ($other->id !== $student->id && StudentName::of($other->name)->folded() === $wanted->folded()) {
+                throw new Problem(422, \sprintf('“%s” is in the class already. Write the two apart.', $other->name), 'name');
+            }
+        }
+
+        return $wanted->value;
+    }
+
+    /**
+     * The same class list, with its tables, attributes, tags and rules, under a name and a code of its own.
+     */
+    public function copy(SchoolClass $class, string $name): SchoolClass
+    {
+        return $this->em->wrapInTransaction(function () use ($class, $name): SchoolClass {
+            $copy = new SchoolClass(Uuid::v7()->toRfc4122(), $class->teacher, $this->className($name), $this->codes->fresh(), $this->clock->now());
+            $copy->groupNames = $class->groupNames;
+            $this->em->persist($copy);
+            $copied = [];
+            foreach ($this->students($class) as $student) {
+                $twin = new Student(Uuid::v7()->toRfc4122(), $copy, $student->name, $student->position);
+                $twin->take($student->record());
+                $twin->seatable = $student->seatable;
+                $this->em->persist($twin);
+                $copied[$student->id] = $twin->id;
+            }
+            $this->em->flush();
+            foreach ($this->rules->of($class->id) as $rule) {
+                $this->rules->add($copy, new MakeRule($rule->kind, array_map(static fn (string $id): string => $copied[$id], $rule->students)));
+            }
+
+            return $copy;
+        });
+    }
+
+    public function archive(SchoolClass $class, bool $archived): void
+    {
+        $class->archivedAt = $archived ? $class->archivedAt ?? $this->clock->now() : null;
+        $this->em->flush();
     }
 
     public function remove(Student $student): void

@@ -14,6 +14,14 @@ class SchoolClass
     #[ORM\Column(type: 'guid', nullable: true)]
     public ?string $currentLessonId = null;
 
+    /** Archived classes are out of the way; nothing of them is lost. */
+    #[ORM\Column(type: 'datetimetz_immutable', nullable: true)]
+    public ?\DateTimeImmutable $archivedAt = null;
+
+    /** @var list<string> what groups of this class are called, in this order */
+    #[ORM\Column(type: 'json', options: ['jsonb' => true, 'default' => '[]'])]
+    public array $groupNames = [];
+
     public function __construct(
         #[ORM\Id, ORM\Column(type: 'guid')]
         public readonly string $id,

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace FreshHuddle\App\Roster;
 
 use Doctrine\ORM\Mapping as ORM;
+use FreshHuddle\Core\Roster\StudentRecord;
 
 #[ORM\Entity]
 class Student
@@ -16,6 +17,26 @@ class Student
     #[ORM\Column(type: 'datetimetz_immutable', nullable: true)]
     public ?\DateTimeImmutable $removedAt = null;
 
+    /** The number or id the school knows the student by. */
+    #[ORM\Column(length: 120, nullable: true)]
+    public ?string $schoolId = null;
+
+    /** The table of the seating plan. */
+    #[ORM\Column(length: 60, nullable: true)]
+    public ?string $seatTable = null;
+
+    /** @var array<string, int|float|string> */
+    #[ORM\Column(type: 'json', options: ['jsonb' => true, 'default' => '{}'])]
+    public array $attributes = [];
+
+    /** @var list<string> */
+    #[ORM\Column(type: 'json', options: ['jsonb' => true, 'default' => '[]'])]
+    public array $tags = [];
+
+    /** False for a second device, or the teacher's own sign-in: on the list, but never counted and never seated. */
+    #[ORM\Column(options: ['default' => true])]
+    public bool $seatable = true;
+
     public function __construct(
         #[ORM\Id, ORM\Column(type: 'guid')]
         public readonly string $id,
@@ -26,5 +47,22 @@ class Student
         #[ORM\Column]
         public int $position,
     ) {
+    }
+
+    public function record(): StudentRecord
+    {
+        return new StudentRecord($this->name, $this->schoolId, $this->seatTable, $this->attributes, $this->tags);
+    }
+
+    /**
+     * Takes over what a list says; what it does not say stays.
+     */
+    public function take(StudentRecord $record): void
+    {
+        $this->name = $record->name;
+        $this->schoolId = $record->schoolId ?? $this->schoolId;
+        $this->seatTable = $record->table ?? $this->seatTable;
+        $this->attributes = [...$this->attributes, ...$record->attributes];
+        $this->tags = $record->tags ?? $this->tags;
     }
 }

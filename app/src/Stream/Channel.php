@@ -20,6 +20,14 @@ final class Channel
         return 'lesson.'.$lessonId;
     }
 
+    /**
+     * A grouping's desk: its floor changed, a seat was taken.
+     */
+    public static function desk(string $groupingId): string
+    {
+        return 'desk.'.$groupingId;
+    }
+
     public static function student(string $studentId): string
     {
         return 'student.'.$studentId;

@@ -72,8 +72,8 @@ final class StudentPrivacyTest extends AppTestCase
                     if (str_contains($route->getPath(), '/leave')) {
                         continue; // it would only send us out
                     }
-                    $path = strtr($route->getPath(), ['{id}' => $id, '{slot}' => 'decision', '{code}' => $this->lesson->text('classCode')]);
-                    $body = ['save' => Uuid::v4()->toRfc4122(), 'base' => '', 'text' => 'x', 'kind' => 'callBack', 'title' => 'x', 'name' => 'x', 'names' => 'x', 'basedOn' => 0, 'groups' => 2, 'minutes' => 5, 'blocks' => [], 'code' => 'NOSUCH', 'student' => $id];
+                    $path = strtr($route->getPath(), ['{id}' => $id, '{slot}' => 'decision', '{format}' => 'csv', '{variant}' => $id, '{code}' => $this->lesson->text('classCode')]);
+                    $body = ['save' => Uuid::v4()->toRfc4122(), 'base' => '', 'text' => 'x', 'kind' => 'callBack', 'title' => 'x', 'name' => 'x', 'names' => 'x', 'basedOn' => 0, 'groups' => 2, 'minutes' => 5, 'blocks' => [], 'code' => 'NOSUCH', 'student' => $id, 'students' => [$id, $this->other], 'table' => $this->other, 'settings' => [], 'rounds' => [], 'archived' => true];
                     $answer = $this->ask($method, $path, 'GET' === $method ? null : $body, ['Idempotency-Key' => 'student-tries-it']);
                     ++$asked;
                     self::assertStringNotContainsString(self::SECRET, $answer->raw, $name);

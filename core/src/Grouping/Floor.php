@@ -143,21 +143,24 @@ final readonly class Floor
 
     /**
      * Puts an empty table on the floor, named and marked as no other is.
+     *
+     * @param list<string> $own names to take first, in this order
      */
-    public function withTable(string $id): self
+    public function withTable(string $id, array $own = []): self
     {
         $names = array_map(static fn (Group $group): string => $group->name, $this->groups);
         $number = \count($this->groups) + 1;
         while (\in_array('Group '.$number, $names, true)) {
             ++$number;
         }
+        $name = array_values(array_diff($own, $names))[0] ?? 'Group '.$number;
         $marks = array_map(static fn (Group $group): int => $group->mark, $this->groups);
         $mark = 0;
         while (\in_array($mark, $marks, true)) {
             ++$mark;
         }
 
-        return new self([...$this->groups, new Group($id, 'Group '.$number, [], $mark)], $this->fixed);
+        return new self([...$this->groups, new Group($id, $name, [], $mark)], $this->fixed);
     }
 
     /**

@@ -26,19 +26,20 @@ final readonly class Placement
     /**
      * @param list<string>       $students ids of those to be seated, each once
      * @param callable(): string $newId    an id for a table that is not there yet, another at each call
+     * @param list<string>       $names    what new tables are called, in this order
      *
      * @throws ImpossibleShape
      *
      * Complexity: O(n + g²) for n students and g groups
      */
-    public static function of(Floor $floor, array $students, Shape $shape, callable $newId): self
+    public static function of(Floor $floor, array $students, Shape $shape, callable $newId, array $names = []): self
     {
         $sizes = $shape->sizes(\count($students));
         $stay = [];
         foreach ($floor->groups as $group) {
             $stay[$group->id] = \count(array_intersect($group->students, $floor->fixed, $students));
         }
-        $tables = self::tables($floor, $stay, \count($sizes), $newId);
+        $tables = self::tables($floor, $stay, \count($sizes), $newId, $names);
 
         return new self($floor, $tables, self::sizesFor($tables, $stay, $sizes), $students);
     }
@@ -87,12 +88,13 @@ final readonly class Placement
      *
      * @param array<string, int> $stay  table => fixed seats
      * @param callable(): string $newId
+     * @param list<string>       $names
      *
      * @return list<Group>
      *
      * @throws ImpossibleShape if more tables hold fixed seats than are wanted
      */
-    private static function tables(Floor $floor, array $stay, int $wanted, callable $newId): array
+    private static function tables(Floor $floor, array $stay, int $wanted, callable $newId, array $names): array
     {
         $needed = \count(array_filter($stay, static fn (int $fixed): bool => $fixed > 0));
         if ($needed > $wanted) {
@@ -107,7 +109,7 @@ final readonly class Placement
         }
         $tables = new Floor($groups);
         while (\count($tables->groups) < $wanted) {
-            $tables = $tables->withTable($newId());
+            $tables = $tables->withTable($newId(), $names);
         }
 
         return $tables->groups;

@@ -94,7 +94,7 @@ final readonly class PastedList
     {
         $shown = mb_substr($raw, 0, 200);
         if (1 !== preg_match('/\p{L}/u', $found)) {
-            return new PastedLine($number, $shown, PastedLineFate::Refused, '', 'No letters in it, so not read as a name.');
+            return new PastedLine($number, $shown, PastedLineFate::Refused, '', UnusableName::withoutLetters()->getMessage());
         }
         try {
             $name = StudentName::of($found);

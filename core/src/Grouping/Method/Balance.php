@@ -81,6 +81,49 @@ final readonly class Balance implements Method
     }
 
     /**
+     * Goes on from where an earlier search was stopped.
+     *
+     * @param list<list<list<string>>> $rounds groups of ids; if they do not fit the problem, the search begins anew
+     *
+     * @return \Generator<int, Result>
+     *
+     * @throws ImpossibleShape
+     * @throws NoWayFound
+     */
+    public function resume(Problem $problem, array $rounds, Limit $limit): \Generator
+    {
+        $setting = Setting::of($problem, $problem->shape ?? throw ImpossibleShape::noGroup());
+        $musts = new Musts($setting, $problem->rules);
+        $numbers = self::fitting($rounds, $problem->rounds, $setting);
+        if ($setting->n <= self::EXACT_UP_TO || null === $numbers || !$this->allKept($numbers, $musts)) {
+            yield from $this->improve($problem, $limit);
+
+            return;
+        }
+        $report = new Report($problem, $setting);
+        yield from $this->search($problem, $setting, $musts, $report, new Dice($problem->seed), $limit, $numbers, $report->bounds($problem->rounds));
+    }
+
+    /**
+     * @param list<list<list<string>>> $rounds
+     *
+     * @return list<list<list<int>>>|null null where somebody is missing, doubled or unknown, or a size is wrong
+     */
+    private static function fitting(array $rounds, int $wanted, Setting $setting): ?array
+    {
+        foreach ($rounds as $groups) {
+            $ids = array_merge(...$groups);
+            $sizes = array_map('count', $groups);
+            rsort($sizes);
+            if ($sizes !== $setting->sizes || \count(array_unique($ids)) !== \count($ids) || [] !== array_diff($ids, array_map(strval(...), array_keys($setting->index)))) {
+                return null;
+            }
+        }
+
+        return \count($rounds) === $wanted ? array_map(static fn (array $groups): array => array_map($setting->numbersOf(...), $groups), $rounds) : null;
+    }
+
+    /**
      * Goes on from arrangements that keep the rules.
      *
      * @param list<list<list<int>>> $rounds

@@ -1,0 +1,392 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FreshHuddle\App\Grouping;
+
+use FreshHuddle\App\Http\Problem;
+use FreshHuddle\App\Roster\ClassRules;
+use FreshHuddle\App\Roster\ClassViews;
+use FreshHuddle\App\Roster\RuleKind;
+use FreshHuddle\App\Roster\RuleView;
+use FreshHuddle\App\Roster\StudentView;
+use FreshHuddle\Core\Grouping\Conflict;
+use FreshHuddle\Core\Grouping\Exception\ImpossibleShape;
+use FreshHuddle\Core\Grouping\Exception\NoWayFound;
+use FreshHuddle\Core\Grouping\Explain\Standings;
+use FreshHuddle\Core\Grouping\Explain\WhyHere;
+use FreshHuddle\Core\Grouping\Floor;
+use FreshHuddle\Core\Grouping\Group;
+use FreshHuddle\Core\Grouping\Method\Balance;
+use FreshHuddle\Core\Grouping\Method\ByTable;
+use FreshHuddle\Core\Grouping\MethodKind;
+use FreshHuddle\Core\Grouping\Placement;
+use FreshHuddle\Core\Grouping\Problem as GroupingProblem;
+use FreshHuddle\Core\Grouping\Problem\Disturbance;
+use FreshHuddle\Core\Grouping\Result;
+use FreshHuddle\Core\Grouping\Rule;
+use FreshHuddle\Core\Grouping\Rule\Apart;
+use FreshHuddle\Core\Grouping\Rule\Together;
+use FreshHuddle\Core\Grouping\Search\Setting;
+use FreshHuddle\Core\Grouping\Shape;
+use FreshHuddle\Core\Grouping\Student;
+use Random\Randomizer;
+use Symfony\Component\Uid\Uuid;
+
+/**
+ * Puts a class's questions to the grouping computation and its answers into words. It changes nothing.
+ */
+final readonly class Arranger
+{
+    /** How long a repair may look, in milliseconds. */
+    private const REPAIR_MS = 1_500;
+
+    public function __construct(private ClassViews $classes, private ClassRules $rules, private GroupingList $list)
+    {
+    }
+
+    /**
+     * @throws Problem 422 if these students cannot be divided so
+     */
+    public function propose(Grouping $grouping, Floor $floor, ProposeRequest $request): ProposalView
+    {
+        $settings = $request->settings;
+        $kind = $settings->method->kind() ?? throw new Problem(422, 'Here people place, and no method: use your hands, or open the sign-up.', 'settings.method');
+        $present = $this->present($grouping);
+        if ([] === $present) {
+            throw new Problem(422, 'There is nobody to seat yet. Add students to the class first.', 'settings.groups');
+        }
+        $seed = $request->seed ?? (new Randomizer())->getInt(0, 2 ** 31);
+        $rules = $this->rules->of($grouping->class->id);
+        try {
+            $placement = $this->placement($grouping, $floor, $present, $settings);
+            $problem = new GroupingProblem(
+                array_map(self::student(...), $present),
+                $placement->shape(),
+                $kind,
+                $settings->rounds(),
+                [...self::musts($rules, $present), ...(MethodKind::ByTable === $kind || MethodKind::CountOff === $kind ? [] : $placement->fixedSeats())],
+                $settings->goals(),
+                array_map(static fn (GroupingUse $use): array => $use->groups, $this->list->uses($grouping->class->id)),
+                $seed,
+                $request->forMs,
+                $settings->topics,
+            );
+            if (MethodKind::Jigsaw === $kind && [] === $settings->topics) {
+                throw new Problem(422, 'Which topics? Write one a line.', 'settings.topics');
+            }
+            $result = $this->solve($problem, $request);
+        } catch (ImpossibleShape|NoWayFound $e) {
+            throw new Problem(422, $e->getMessage(), 'settings.'.$settings->shape->value);
+        }
+
+        return $this->view($problem, $result, $placement, $settings, $rules);
+    }
+
+    /**
+     * How a floor stands against goals and rules.
+     */
+    public function standings(Grouping $grouping, Floor $floor, DeskSettings $settings): StandingsView
+    {
+        [$setting, $groups, $names, $rules] = $this->onFloor($grouping, $floor);
+        if ([] === $groups) {
+            return new StandingsView(array_map(static fn (): GoalStandingView => new GoalStandingView(0.0, ''), $settings->goals), []);
+        }
+        $standings = (new Standings($setting, $names))->of($settings->goals(), $groups);
+        $broken = [];
+        $seated = array_merge(...array_map($setting->idsOf(...), [$groups]));
+        foreach ($rules as $rule) {
+            $must = self::must($rule);
+            foreach ($seated as $group) {
+                $there = \count(array_intersect($group, $rule->students));
+                $all = \count(array_intersect(array_merge(...$seated), $rule->students));
+                if ($must instanceof Apart ? $there > 1 : ($there > 0 && $there < $all)) {
+                    $broken[] = new ConflictView([$rule->id], $must->inWords(static fn (string $id): string => isset($setting->index[$id]) ? $setting->students[$setting->index[$id]]->label() : $id));
+                    break;
+                }
+            }
+        }
+
+        return new StandingsView(array_map(GoalStandingView::of(...), $standings), $broken);
+    }
+
+    public function why(Grouping $grouping, Floor $floor, DeskSettings $settings, string $studentId): WhyView
+    {
+        $student = array_values(array_filter($this->present($grouping), static fn (StudentView $one): bool => $one->id === $studentId))[0] ?? null;
+        [$setting, $groups, , $rules, $tables] = $this->onFloor($grouping, $floor, $student);
+        if (!isset($setting->index[$studentId])) {
+            return new WhyView([], []);
+        }
+        $why = new WhyHere($setting, array_map(self::must(...), $rules), $settings->goals(), $groups);
+        $number = $setting->index[$studentId];
+        $effects = [];
+        foreach ($why->effects($number) as $effect) {
+            $effects[] = new EffectView($tables[$effect->group]->id, $effect->change < -1e-6 ? 1 : ($effect->change > 1e-6 ? -1 : 0), $effect->breaks);
+        }
+
+        return new WhyView($why->reasons($number), $effects);
+    }
+
+    /**
+     * @throws Problem 422 if there is no way
+     */
+    public function repair(Grouping $grouping, Floor $floor, DeskSettings $settings): RepairView
+    {
+        $students = array_values(array_filter($this->classes->students($grouping->class->id), static fn (StudentView $student): bool => $student->seatable));
+        $onList = array_fill_keys(array_map(static fn (StudentView $student): string => $student->id, $students), true);
+        $seated = array_fill_keys($floor->seated(), true);
+        $current = array_map(static fn (Group $group): array => array_values(array_filter($group->students, static fn (string $id): bool => isset($onList[$id]))), $floor->groups);
+        if ([] === $current) {
+            throw new Problem(422, 'There are no groups yet.');
+        }
+        $absent = $arrivals = [];
+        foreach ($students as $student) {
+            if ($student->absent) {
+                $absent[] = $student->id;
+            } elseif (!isset($seated[$student->id])) {
+                $arrivals[] = $student->id;
+            }
+        }
+        $rules = $this->rules->of($grouping->class->id);
+        $problem = new GroupingProblem(
+            array_map(self::student(...), $students),
+            null,
+            MethodKind::Repair,
+            1,
+            self::musts($rules, $students),
+            $settings->goals(),
+            array_map(static fn (GroupingUse $use): array => $use->groups, $this->list->uses($grouping->class->id)),
+            disturbance: new Disturbance($current, $absent, $arrivals),
+        );
+        try {
+            $result = MethodKind::Repair->method()->solve($problem, new ClockLimit(self::REPAIR_MS));
+        } catch (ImpossibleShape|NoWayFound $e) {
+            throw new Problem(422, $e->getMessage());
+        }
+
+        return $this->repairView($floor, $result, $arrivals, array_values(array_intersect($absent, $floor->seated())), $rules);
+    }
+
+    /**
+     * @return list<StudentView> those who can be seated today
+     */
+    public function present(Grouping $grouping): array
+    {
+        return array_values(array_filter(
+            $this->classes->students($grouping->class->id),
+            static fn (StudentView $student): bool => !$student->absent && $student->seatable,
+        ));
+    }
+
+    /**
+     * @param list<StudentView> $present
+     */
+    private function placement(Grouping $grouping, Floor $floor, array $present, DeskSettings $settings): Placement
+    {
+        $ids = array_map(static fn (StudentView $student): string => $student->id, $present);
+        $newId = static fn (): string => Uuid::v7()->toRfc4122();
+        if (DeskMethod::ByTable === $settings->method) {
+            $tables = ByTable::tables(new GroupingProblem(array_map(self::student(...), $present), null));
+            if ([] === $tables) {
+                throw new Problem(422, 'The class list has no tables yet. Say on the class list who sits at which.', 'settings.method');
+            }
+            $withTable = array_values(array_filter($present, static fn (StudentView $student): bool => null !== $student->table));
+
+            return Placement::of(new Floor($floor->groups), array_map(static fn (StudentView $student): string => $student->id, $withTable), new Shape\Groups(\count($tables)), $newId, $tables);
+        }
+
+        return Placement::of($floor, $ids, $settings->shape(), $newId, $grouping->class->groupNames);
+    }
+
+    private function solve(GroupingProblem $problem, ProposeRequest $request): Result
+    {
+        $limit = new ClockLimit($request->forMs);
+        if (MethodKind::Balance !== $problem->method || null === $request->from) {
+            return $problem->method->method()->solve($problem, $limit);
+        }
+        $from = array_map(static fn (ProposedRound $round): array => array_map(static fn (ProposedGroup $group): array => $group->students, $round->groups), $request->from);
+        $last = null;
+        foreach ((new Balance())->resume($problem, $from, $limit) as $better) {
+            $last = $better;
+        }
+        \assert(null !== $last, 'A search has a first result.');
+
+        return $last;
+    }
+
+    /**
+     * @param list<RuleView> $rules
+     */
+    private function view(GroupingProblem $problem, Result $result, Placement $placement, DeskSettings $settings, array $rules): ProposalView
+    {
+        $names = array_map(static fn (Group $group): string => $group->name, $placement->tables);
+        if (DeskMethod::ByTable === $settings->method) {
+            $names = ByTable::tables($problem);
+        }
+        $rounds = $notes = [];
+        foreach ($result->rounds as $round => $groups) {
+            $topics = $result->topics[$round] ?? [];
+            $isExpert = [] !== array_filter($topics, static fn (string $topic): bool => '' !== $topic);
+            $proposed = [];
+            foreach ($groups as $g => $students) {
+                $name = $isExpert ? self::numbered($topics, $g) : $names[$g] ?? 'Group '.($g + 1);
+                $proposed[] = new ProposedGroup($isExpert ? null : $placement->tables[$g]->id ?? null, $name, $students);
+            }
+            $rounds[] = new ProposedRound($isExpert ? 'experts' : (\count($result->rounds) > 1 && [] === $result->topics ? 'round '.($round + 1) : ''), $proposed);
+        }
+        foreach ($result->lacking as $group => $topics) {
+            $notes[] = \sprintf('%s has nobody for %s.', $names[$group - 1] ?? 'Group '.$group, Rule\Names::list($topics));
+        }
+        $standings = [];
+        $last = $result->rounds[array_key_last($result->rounds) ?? 0] ?? [];
+        if ([] !== $last && [] !== $settings->goals) {
+            $setting = new Setting($problem->students, self::sizes($last), $problem->history);
+            $standings = (new Standings($setting, $names))->of($settings->goals(), array_map($setting->numbersOf(...), $last));
+        }
+
+        return new ProposalView(
+            $result->seed,
+            $rounds,
+            $result->unplaced,
+            array_map(GoalStandingView::of(...), $standings),
+            round($result->cost, 6),
+            $result->proven,
+            $result->repeats,
+            self::conflicts($result->conflicts, $rules, $problem),
+            $notes,
+        );
+    }
+
+    /**
+     * @param list<string>   $arrivals
+     * @param list<string>   $leaving
+     * @param list<RuleView> $rules
+     */
+    private function repairView(Floor $floor, Result $result, array $arrivals, array $leaving, array $rules): RepairView
+    {
+        $names = array_map(static fn (Group $group): string => $group->name, $floor->groups);
+        if (!$result->keepsAllRules()) {
+            return new RepairView(null, [], [], $leaving, self::conflicts($result->conflicts, $rules, null));
+        }
+        $groups = $seats = [];
+        foreach ($floor->groups as $g => $group) {
+            $groups[] = new ProposedGroup($group->id, $group->name, $result->rounds[0][$g] ?? []);
+            foreach ($result->rounds[0][$g] ?? [] as $id) {
+                $seats[$id] = $group->name;
+            }
+        }
+        $placed = [];
+        foreach ($arrivals as $id) {
+            if (isset($seats[$id])) {
+                $placed[] = new RepairMove($id, null, $seats[$id], '');
+            }
+        }
+        $moves = [];
+        foreach ($result->moves as $move) {
+            $because = (string) preg_replace_callback('/^Group (\d+) /', static fn (array $m): string => ($names[(int) $m[1] - 1] ?? 'Group '.$m[1]).' ', $move->because);
+            $moves[] = new RepairMove($move->student, $names[$move->from - 1], $names[$move->to - 1], $because);
+        }
+
+        return new RepairView(new ProposedRound('', $groups), $moves, $placed, $leaving, []);
+    }
+
+    /**
+     * A floor in the numbers of the computation: students who are here and seated, empty tables included.
+     *
+     * @return array{Setting, list<list<int>>, list<string>, list<RuleView>, list<Group>}
+     */
+    private function onFloor(Grouping $grouping, Floor $floor, ?StudentView $also = null): array
+    {
+        $seated = array_fill_keys($floor->seated(), true);
+        $students = array_values(array_filter($this->present($grouping), static fn (StudentView $student): bool => isset($seated[$student->id]) || $student->id === $also?->id));
+        $here = array_map(self::student(...), $students);
+        $ids = array_fill_keys(array_map(static fn (Student $student): string => $student->id, $here), true);
+        $groups = array_map(static fn (Group $group): array => array_values(array_filter($group->students, static fn (string $id): bool => isset($ids[$id]))), $floor->groups);
+        $history = array_map(static fn (GroupingUse $use): array => $use->groups, $this->list->uses($grouping->class->id));
+        $setting = new Setting($here, self::sizes($groups), $history);
+
+        return [
+            $setting,
+            array_map($setting->numbersOf(...), $groups),
+            array_map(static fn (Group $group): string => $group->name, $floor->groups),
+            array_values(array_filter($this->rules->of($grouping->class->id), static fn (RuleView $rule): bool => \count(array_intersect($rule->students, array_keys($ids))) > 1)),
+            $floor->groups,
+        ];
+    }
+
+    /**
+     * @param list<list<string>> $groups
+     *
+     * @return list<int> larger first
+     */
+    private static function sizes(array $groups): array
+    {
+        $sizes = array_map('count', $groups);
+        rsort($sizes);
+
+        return $sizes;
+    }
+
+    /**
+     * “rainfall”, and “rainfall 2” for the second group of the topic.
+     *
+     * @param list<string> $topics
+     */
+    private static function numbered(array $topics, int $group): string
+    {
+        $before = \count(array_keys(\array_slice($topics, 0, $group), $topics[$group], true));
+
+        return $topics[$group].(0 === $before ? '' : ' '.($before + 1));
+    }
+
+    private static function student(StudentView $student): Student
+    {
+        $attributes = [];
+        foreach ($student->attributes as $attribute) {
+            $attributes[$attribute->name] = $attribute->typed();
+        }
+
+        return new Student($student->id, $student->name, $student->table, $attributes, $student->tags);
+    }
+
+    private static function must(RuleView $rule): Apart|Together
+    {
+        return RuleKind::Apart === $rule->kind ? new Apart($rule->students) : new Together($rule->students);
+    }
+
+    /**
+     * @param list<RuleView>    $rules
+     * @param list<StudentView> $present
+     *
+     * @return list<Rule> in the order of the rules; one about fewer than two who are here is about nobody
+     */
+    private static function musts(array $rules, array $present): array
+    {
+        $here = array_fill_keys(array_map(static fn (StudentView $student): string => $student->id, $present), true);
+
+        return array_values(array_filter(array_map(static fn (RuleView $rule): ?Rule => self::must($rule)->among($here), $rules)));
+    }
+
+    /**
+     * @param list<Conflict> $conflicts
+     * @param list<RuleView> $rules
+     *
+     * @return list<ConflictView>
+     */
+    private static function conflicts(array $conflicts, array $rules, ?GroupingProblem $problem): array
+    {
+        return array_map(static function (Conflict $conflict) use ($rules, $problem): ConflictView {
+            $ids = [];
+            foreach ($conflict->rules as $number) {
+                $about = $problem?->rules[$number]->students() ?? $rules[$number]->students ?? [];
+                foreach ($rules as $rule) {
+                    if ([] === array_diff($about, $rule->students) && \count($about) > 1) {
+                        $ids[] = $rule->id;
+                    }
+                }
+            }
+
+            return new ConflictView(array_values(array_unique($ids)), $conflict->message);
+        }, $conflicts);
+    }
+}

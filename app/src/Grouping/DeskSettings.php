@@ -1,0 +1,79 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FreshHuddle\App\Grouping;
+
+use FreshHuddle\Core\Grouping\Exception\ImpossibleShape;
+use FreshHuddle\Core\Grouping\Goal;
+use FreshHuddle\Core\Grouping\Shape;
+use FreshHuddle\Core\Grouping\Shape\Groups;
+use FreshHuddle\Core\Grouping\Shape\Remainder;
+use FreshHuddle\Core\Grouping\Shape\Size;
+use FreshHuddle\Core\Grouping\Shape\Sizes;
+use Symfony\Component\Validator\Constraints as Assert;
+
+/**
+ * How the desk is set.
+ */
+final readonly class DeskSettings
+{
+    /** How much more the first goal weighs than the second, and so on. */
+    private const STEP = 3.0;
+
+    /**
+     * @param list<int>      $sizes  for given sizes
+     * @param int            $rounds for a rotation
+     * @param list<DeskGoal> $goals  the most important first
+     * @param list<string>   $topics for a jigsaw
+     */
+    public function __construct(
+        public DeskMethod $method = DeskMethod::Deal,
+        public ShapeKind $shape = ShapeKind::Groups,
+        #[Assert\Range(notInRangeMessage: 'Between 1 and 200 groups, please.', min: 1, max: 200)]
+        public int $groups = 6,
+        #[Assert\Range(notInRangeMessage: 'Between 1 and 400 in a group, please.', min: 1, max: 400)]
+        public int $size = 4,
+        public Remainder $remainder = Remainder::Spread,
+        #[Assert\Count(max: 200), Assert\All([new Assert\Range(notInRangeMessage: 'Sizes from 1 to 400, please.', min: 1, max: 400)])]
+        public array $sizes = [],
+        #[Assert\Range(notInRangeMessage: 'Between 2 and 12 rounds, please.', min: 2, max: 12)]
+        public int $rounds = 3,
+        #[Assert\Valid, Assert\Count(max: 12, maxMessage: 'At most 12 goals, please.')]
+        public array $goals = [],
+        #[Assert\Count(max: 20, maxMessage: 'At most 20 topics, please.'), Assert\All([new Assert\NotBlank(normalizer: 'trim'), new Assert\Length(max: 60)]), Assert\Unique(message: 'Each topic once, please.')]
+        public array $topics = [],
+    ) {
+    }
+
+    /**
+     * @throws ImpossibleShape
+     */
+    public function shape(): Shape
+    {
+        return match ($this->shape) {
+            ShapeKind::Groups => new Groups($this->groups),
+            ShapeKind::Size => new Size($this->size, $this->remainder),
+            ShapeKind::Sizes => [] === $this->sizes ? throw ImpossibleShape::noGroup() : new Sizes($this->sizes),
+        };
+    }
+
+    /**
+     * @return list<Goal> weighted by their order
+     */
+    public function goals(): array
+    {
+        $last = \count($this->goals) - 1;
+        $goals = [];
+        foreach ($this->goals as $rank => $goal) {
+            $goals[] = $goal->goal(self::STEP ** ($last - $rank));
+        }
+
+        return $goals;
+    }
+
+    public function rounds(): int
+    {
+        return DeskMethod::Rotation === $this->method ? $this->rounds : 1;
+    }
+}

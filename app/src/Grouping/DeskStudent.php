@@ -1,0 +1,27 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FreshHuddle\App\Grouping;
+
+use FreshHuddle\App\Roster\AttributeValue;
+
+/**
+ * A student as the desk shows them.
+ */
+final readonly class DeskStudent
+{
+    /**
+     * @param list<AttributeValue> $attributes
+     * @param list<string>         $tags
+     */
+    public function __construct(
+        public string $id,
+        public string $name,
+        public bool $absent,
+        public ?string $table,
+        public array $attributes,
+        public array $tags,
+    ) {
+    }
+}

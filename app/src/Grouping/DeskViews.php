@@ -1,0 +1,85 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FreshHuddle\App\Grouping;
+
+use Doctrine\DBAL\Connection;
+use FreshHuddle\App\Database\Row;
+use FreshHuddle\App\Live\LessonClock;
+use FreshHuddle\App\Roster\ClassViews;
+use FreshHuddle\App\Roster\StudentView;
+use FreshHuddle\App\Stream\Channel;
+use FreshHuddle\Core\Grouping\Group;
+
+/**
+ * Reads the grouping desk for the screen.
+ */
+final readonly class DeskViews
+{
+    public function __construct(
+        private Connection $db,
+        private GroupingDesk $desk,
+        private FloorStore $floors,
+        private Arranger $arranger,
+        private DeskNotes $notes,
+        private GroupingList $list,
+        private ClassViews $classes,
+        private SignUps $signUps,
+        private LessonClock $clock,
+    ) {
+    }
+
+    public function view(Grouping $grouping): DeskView
+    {
+        $class = $this->classes->one($grouping->class);
+        $floor = $this->floors->now($grouping->id);
+        $settings = $this->notes->settings($grouping->id);
+        $lesson = $this->db->fetchOne('SELECT lesson_id FROM round WHERE grouping_id = ? ORDER BY id DESC LIMIT 1', [$grouping->id]);
+
+        return new DeskView(
+            $grouping->id,
+            $grouping->name,
+            $class->id,
+            $class->name,
+            $class->code,
+            \is_string($lesson) ? $lesson : null,
+            $this->desk->view($grouping, $floor),
+            array_map(
+                static fn (StudentView $student): DeskStudent => new DeskStudent($student->id, $student->name, $student->absent, $student->table, $student->attributes, $student->tags),
+                array_values(array_filter($class->students, static fn (StudentView $student): bool => $student->seatable)),
+            ),
+            $class->attributes,
+            $class->tags,
+            $class->rules,
+            $settings,
+            $this->notes->numbers($grouping->id),
+            $this->arranger->standings($grouping, $floor, $settings),
+            $this->variants($grouping, $settings),
+            array_map(static fn (GroupingUse $use): UseView => new UseView($use->name, $use->lesson, $use->at), $this->list->uses($class->id)),
+            $grouping->class->groupNames,
+            $this->signUps->state($grouping->id),
+            $this->clock->ms(),
+            '/stream/staff/'.Channel::desk($grouping->id),
+        );
+    }
+
+    /**
+     * @return list<VariantView>
+     */
+    private function variants(Grouping $grouping, DeskSettings $settings): array
+    {
+        $variants = [];
+        foreach (Row::all($this->db->fetchAllAssociative('SELECT id, name, floor FROM grouping_variant WHERE grouping_id = ? ORDER BY id', [$grouping->id])) as $row) {
+            $floor = FloorJson::read($row->text('floor'));
+            $variants[] = new VariantView(
+                $row->text('id'),
+                $row->text('name'),
+                array_map(static fn (Group $group): ProposedGroup => new ProposedGroup($group->id, $group->name, $group->students), $floor->groups),
+                $this->arranger->standings($grouping, $floor, $settings)->goals,
+            );
+        }
+
+        return $variants;
+    }
+}

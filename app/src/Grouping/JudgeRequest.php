@@ -1,0 +1,16 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FreshHuddle\App\Grouping;
+
+use Symfony\Component\Validator\Constraints as Assert;
+
+final readonly class JudgeRequest
+{
+    public function __construct(
+        #[Assert\Valid]
+        public DeskSettings $settings,
+    ) {
+    }
+}

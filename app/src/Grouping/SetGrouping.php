@@ -1,0 +1,28 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FreshHuddle\App\Grouping;
+
+use Symfony\Component\Validator\Constraints as Assert;
+
+/**
+ * What is null stays as it is.
+ */
+final readonly class SetGrouping
+{
+    /**
+     * @param list<string>|null $groupNames what groups of the class are called, in this order
+     */
+    public function __construct(
+        #[Assert\Length(min: 1, max: 80, minMessage: 'A grouping needs a name.', maxMessage: 'A grouping has a name of at most 80 signs.', normalizer: 'trim')]
+        public ?string $name = null,
+        #[Assert\Valid]
+        public ?DeskSettings $settings = null,
+        #[Assert\Valid]
+        public ?NumberPlan $numbers = null,
+        #[Assert\Count(max: 200), Assert\All([new Assert\NotBlank(normalizer: 'trim'), new Assert\Length(max: 60, maxMessage: 'A group name has at most 60 signs.')])]
+        public ?array $groupNames = null,
+    ) {
+    }
+}

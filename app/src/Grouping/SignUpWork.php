@@ -1,0 +1,43 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FreshHuddle\App\Grouping;
+
+use Doctrine\ORM\EntityManagerInterface;
+use FreshHuddle\App\Http\Problem;
+use FreshHuddle\App\Worker\Task;
+use FreshHuddle\App\Worker\TaskHandler;
+use FreshHuddle\App\Worker\TryAgain;
+
+/**
+ * Closes a sign-up at its time and seats the rest. The subject of a task is the grouping's id.
+ */
+final readonly class SignUpWork implements TaskHandler
+{
+    public function __construct(private EntityManagerInterface $em, private SignUpClose $close)
+    {
+    }
+
+    public static function kinds(): array
+    {
+        return [SignUps::CLOSE];
+    }
+
+    public function handle(Task $task): ?int
+    {
+        $this->em->clear();
+        $grouping = $this->em->find(Grouping::class, $task->subject);
+        if (null !== $grouping) {
+            try {
+                $this->close->andSeatTheRest($grouping);
+            } catch (Problem $e) {
+                if (409 === $e->getStatusCode()) {
+                    throw new TryAgain($e->getMessage(), 500);
+                }
+            }
+        }
+
+        return null;
+    }
+}

@@ -1,0 +1,29 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FreshHuddle\App\Roster\Import;
+
+use Symfony\Component\Validator\Constraints as Assert;
+
+final readonly class ImportRequest
+{
+    /**
+     * @param string|null             $text         what was pasted; null where a file is given
+     * @param string|null             $file         a file's bytes in base64
+     * @param list<ColumnChoice>|null $columns      null: as recognised
+     * @param bool|null               $heading      whether the first row is a heading; null: as recognised
+     * @param string|null             $packageClass which class of a package that holds several; null: all
+     */
+    public function __construct(
+        #[Assert\Length(max: 500_000, maxMessage: 'That is too much text for a class list.')]
+        public ?string $text = null,
+        #[Assert\Length(max: 5_600_000, maxMessage: 'A class list has at most 4 MB.')]
+        public ?string $file = null,
+        #[Assert\Valid, Assert\Count(max: 60)]
+        public ?array $columns = null,
+        public ?bool $heading = null,
+        public ?string $packageClass = null,
+    ) {
+    }
+}

@@ -1,0 +1,67 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FreshHuddle\App\Roster\Import;
+
+use FreshHuddle\App\Http\Problem;
+
+/**
+ * A zip archive held in memory, opened with care: a small file can unpack to a huge one.
+ */
+final class Package
+{
+    private const MOST_BYTES = 40_000_000;
+    private const MOST_ENTRIES = 2_000;
+
+    private readonly \ZipArchive $zip;
+    private readonly string $path;
+
+    /**
+     * @throws Problem 422 if it is no archive, or unpacks to too much
+     */
+    public function __construct(string $bytes)
+    {
+        $this->path = (string) tempnam(sys_get_temp_dir(), 'huddle-list');
+        file_put_contents($this->path, $bytes);
+        $this->zip = new \ZipArchive();
+        if (true !== $this->zip->open($this->path, \ZipArchive::RDONLY)) {
+            throw new Problem(422, 'This file is damaged: it cannot be unpacked.', 'file');
+        }
+        $size = 0;
+        for ($i = 0; $i < min($this->zip->numFiles, self::MOST_ENTRIES + 1); ++$i) {
+            $entry = $this->zip->statIndex($i);
+            $size += false === $entry ? 0 : (int) $entry['size'];
+        }
+        if ($this->zip->numFiles > self::MOST_ENTRIES || $size > self::MOST_BYTES) {
+            throw new Problem(422, 'This file unpacks to more than a class list could be.', 'file');
+        }
+    }
+
+    public function __destruct()
+    {
+        @unlink($this->path);
+    }
+
+    public static function isOne(string $bytes): bool
+    {
+        return str_starts_with($bytes, "PK\x03\x04");
+    }
+
+    public function has(string $name): bool
+    {
+        return false !== $this->zip->locateName($name);
+    }
+
+    public function text(string $name): ?string
+    {
+        $text = $this->zip->getFromName($name, self::MOST_BYTES);
+
+        return false === $text ? null : $text;
+    }
+
+    public function path(): string
+    {
+        return $this->path;
+    }
+}

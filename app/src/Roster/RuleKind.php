@@ -1,0 +1,11 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FreshHuddle\App\Roster;
+
+enum RuleKind: string
+{
+    case Apart = 'apart';
+    case Together = 'together';
+}

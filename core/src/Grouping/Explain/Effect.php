@@ -1,0 +1,20 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FreshHuddle\Core\Grouping\Explain;
+
+/**
+ * What it would mean to move a student to a group.
+ */
+final readonly class Effect
+{
+    /**
+     * @param int          $group  from 0
+     * @param float        $change of the weighted cost; below 0 is better
+     * @param list<string> $breaks rules that would be broken, in words
+     */
+    public function __construct(public int $group, public float $change, public array $breaks)
+    {
+    }
+}

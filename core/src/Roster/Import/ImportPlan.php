@@ -1,0 +1,185 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FreshHuddle\Core\Roster\Import;
+
+use FreshHuddle\Core\Roster\Exception\TooManyStudents;
+use FreshHuddle\Core\Roster\Exception\UnusableName;
+use FreshHuddle\Core\Roster\PastedList;
+use FreshHuddle\Core\Roster\StudentName;
+use FreshHuddle\Core\Roster\StudentRecord;
+
+/**
+ * What an import would do, row by row. A student is known by the school's id where both have one, else by the name; so the
+ * same list twice changes nothing, and nobody is doubled. An empty cell says nothing and changes nothing.
+ */
+final readonly class ImportPlan
+{
+    private const LONGEST_VALUE = 120;
+    private const MOST_TAGS = 30;
+
+    /**
+     * @param list<ImportLine> $lines
+     */
+    private function __construct(public array $lines)
+    {
+    }
+
+    /**
+     * @param array<string, StudentRecord> $known by student id
+     *
+     * @throws TooManyStudents if the class would hold more than 400
+     *
+     * Complexity: O(cells + known)
+     */
+    public static function of(Sheet $sheet, Columns $columns, array $known): self
+    {
+        $byId = $byName = $seen = [];
+        foreach ($known as $id => $record) {
+            $byName[StudentName::of($record->name)->folded()] = $id;
+            if (null !== $record->schoolId) {
+                $byId[$record->schoolId] = $id;
+            }
+        }
+        $lines = [];
+        $added = 0;
+        foreach ($sheet->rows as $i => $row) {
+            if (0 === $i && $columns->heading) {
+                continue;
+            }
+            $lines[] = $line = self::line($sheet->lines[$i], $row, $columns, $known, $byId, $byName, $seen);
+            if (null !== $line->record) {
+                $seen[StudentName::of($line->record->name)->folded()] = $line->line;
+                $added += ImportFate::Added === $line->fate ? 1 : 0;
+            }
+        }
+        if (\count($known) + $added > PastedList::MAX_STUDENTS) {
+            throw TooManyStudents::inOneClass(\count($known) + $added, PastedList::MAX_STUDENTS);
+        }
+
+        return new self($lines);
+    }
+
+    /**
+     * @param list<string>                 $row
+     * @param array<string, StudentRecord> $known
+     * @param array<string, string>        $byId
+     * @param array<string, string>        $byName
+     * @param array<string, int>           $seen   names that came up before, with their lines
+     */
+    private static function line(int $number, array $row, Columns $columns, array $known, array $byId, array $byName, array $seen): ImportLine
+    {
+        $shown = mb_substr(implode(' · ', array_filter($row, static fn (string $cell): bool => '' !== $cell)), 0, 160);
+        try {
+            $record = self::record($row, $columns);
+            $folded = StudentName::of($record->name)->folded();
+        } catch (UnusableName $e) {
+            return new ImportLine($number, $shown, ImportFate::Refused, null, null, [], $e->getMessage());
+        }
+        if (isset($seen[$folded])) {
+            return new ImportLine($number, $shown, ImportFate::Refused, null, null, [], \sprintf('“%s” stands in line %d already. Two people? Write them apart.', $record->name, $seen[$folded]));
+        }
+        $student = (null === $record->schoolId ? null : $byId[$record->schoolId] ?? null) ?? $byName[$folded] ?? null;
+        if (null === $student) {
+            return new ImportLine($number, $shown, ImportFate::Added, null, $record);
+        }
+        $changes = self::changes($known[$student], $record);
+
+        return new ImportLine($number, $shown, [] === $changes ? ImportFate::Same : ImportFate::Changed, $student, $record, $changes);
+    }
+
+    /**
+     * @param list<string> $row
+     *
+     * @throws UnusableName
+     */
+    private static function record(array $row, Columns $columns): StudentRecord
+    {
+        $name = $given = $family = '';
+        $schoolId = $table = $tags = null;
+        $attributes = [];
+        foreach ($columns->columns as $i => $column) {
+            $cell = mb_substr($row[$i] ?? '', 0, ColumnKind::Tags === $column->kind ? 2_000 : 500);
+            if ('' === $cell && ColumnKind::Tag !== $column->kind) {
+                continue;
+            }
+            match ($column->kind) {
+                ColumnKind::Name => $name = self::inOrder($cell),
+                ColumnKind::Given => $given = $cell,
+                ColumnKind::Family => $family = $cell,
+                ColumnKind::SchoolId => $schoolId = mb_substr($cell, 0, self::LONGEST_VALUE),
+                ColumnKind::Table => $table = mb_substr($cell, 0, 60),
+                ColumnKind::Tags => $tags = [...$tags ?? [], ...self::tags($cell)],
+                ColumnKind::Tag => $tags = Columns::isYes($cell) ? [...$tags ?? [], mb_substr($column->heading, 0, 60)] : $tags ?? [],
+                ColumnKind::Attribute => $attributes[mb_substr($column->heading, 0, 60)] = self::value($cell),
+                ColumnKind::Nothing => null,
+            };
+        }
+        $name = '' === $name ? trim($given.' '.$family) : $name;
+        if (1 !== preg_match('/\p{L}/u', $name)) {
+            throw '' === $name ? UnusableName::empty() : UnusableName::withoutLetters();
+        }
+
+        return new StudentRecord(StudentName::of($name)->value, $schoolId, $table, $attributes, null === $tags ? null : array_values(array_unique($tags)));
+    }
+
+    /**
+     * “Okafor, Fay” is Fay Okafor; “12. Fay” is Fay.
+     */
+    private static function inOrder(string $name): string
+    {
+        $name = trim((string) preg_replace('/^(?:\d{1,3}\s*[.)]|[-*•])\s+/u', '', $name));
+
+        return 1 === preg_match('/^([^,]+),\s*([^,]+)$/u', $name, $m) ? trim($m[2]).' '.trim($m[1]) : $name;
+    }
+
+    /**
+     * @return list<string>
+     */
+    private static function tags(string $cell): array
+    {
+        $tags = array_map(static fn (string $tag): string => mb_substr(trim($tag), 0, 60), explode(';', str_replace(',', ';', $cell)));
+
+        return \array_slice(array_values(array_filter($tags, static fn (string $tag): bool => '' !== $tag)), 0, self::MOST_TAGS);
+    }
+
+    public static function value(string $cell): int|float|string
+    {
+        if (1 === preg_match('/^-?\d{1,9}$/', $cell)) {
+            return (int) $cell;
+        }
+        if (1 === preg_match('/^-?\d{1,9}[.,]\d{1,6}$/', $cell)) {
+            return (float) str_replace(',', '.', $cell);
+        }
+
+        return mb_substr($cell, 0, self::LONGEST_VALUE);
+    }
+
+    /**
+     * @return list<string>
+     */
+    private static function changes(StudentRecord $old, StudentRecord $new): array
+    {
+        $changes = [];
+        $say = static function (string $what, int|float|string|null $from, int|float|string|null $to) use (&$changes): void {
+            if (null !== $to && $from !== $to) {
+                $changes[] = null === $from || '' === $from ? "{$what}: {$to}" : "{$what}: {$from} → {$to}";
+            }
+        };
+        $say('name', $old->name, $new->name);
+        $say('school id', $old->schoolId, $new->schoolId);
+        $say('table', $old->table, $new->table);
+        foreach ($new->attributes as $name => $value) {
+            $say((string) $name, $old->attributes[$name] ?? null, $value);
+        }
+        if (null !== $new->tags) {
+            [$before, $after] = [$old->tags ?? [], $new->tags];
+            sort($before);
+            sort($after);
+            $say('tags', implode(', ', $before), implode(', ', $after));
+        }
+
+        return $changes;
+    }
+}

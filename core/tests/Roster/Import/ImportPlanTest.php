@@ -1,0 +1,117 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FreshHuddle\Core\Tests\Roster\Import;
+
+use FreshHuddle\Core\Roster\Exception\TooManyStudents;
+use FreshHuddle\Core\Roster\Import\Column;
+use FreshHuddle\Core\Roster\Import\ColumnKind;
+use FreshHuddle\Core\Roster\Import\Columns;
+use FreshHuddle\Core\Roster\Import\Csv;
+use FreshHuddle\Core\Roster\Import\ImportFate;
+use FreshHuddle\Core\Roster\Import\ImportLine;
+use FreshHuddle\Core\Roster\Import\ImportPlan;
+use FreshHuddle\Core\Roster\StudentRecord;
+use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\TestCase;
+
+final class ImportPlanTest extends TestCase
+{
+    /**
+     * @param list<list<string>> $rows
+     */
+    #[DataProvider('texts')]
+    public function test_text_with_columns_is_read_whatever_parts_them_and_in_whatever_encoding(string $bytes, array $rows): void
+    {
+        self::assertSame($rows, Csv::read($bytes)->rows);
+    }
+
+    /**
+     * @return iterable<string, array{string, list<list<string>>}>
+     */
+    public static function texts(): iterable
+    {
+        $table = [['Name', 'Level'], ['Zoé Brun', '3'], ['Ben, Jr.', '2']];
+        yield 'commas and quotes' => ["Name,Level\r\nZoé Brun,3\r\n\"Ben, Jr.\",2\r\n", $table];
+        yield 'semicolons' => ["Name;Level\nZoé Brun;3\nBen, Jr.;2", $table];
+        yield 'tabs' => ["Name\tLevel\rZoé Brun\t3\rBen, Jr.\t2\r", $table];
+        yield 'bars' => ["Name|Level\nZoé Brun|3\nBen, Jr.|2\n", $table];
+        yield 'a byte order mark' => ["\u{FEFF}Name;Level\nZoé Brun;3\nBen, Jr.;2", $table];
+        yield 'UTF-16' => ["\xFF\xFE".mb_convert_encoding("Name;Level\nZoé Brun;3\nBen, Jr.;2", 'UTF-16LE', 'UTF-8'), $table];
+        yield 'Windows-1252' => [(string) mb_convert_encoding("Name;Level\nZoé Brun;3\nBen, Jr.;2", 'Windows-1252', 'UTF-8'), $table];
+        yield 'a quote in quotes and a line break' => ["Name;Note\nAda;\"says \"\"hi\"\"\nand goes\"\n", [['Name', 'Note'], ['Ada', 'says "hi" and goes']]];
+        yield 'blank lines and columns' => ["\n\nAda;;\n;;\nBen;;\n", [['Ada'], ['Ben']]];
+        yield 'one column of names, family name first' => ["Okafor, Fay\nLund, Ada", [['Okafor, Fay'], ['Lund, Ada']]];
+        yield 'what a spreadsheet was kept from running' => ["Name;Level\n'=1+1;2", [['Name', 'Level'], ['=1+1', '2']]];
+    }
+
+    public function test_columns_are_recognised_by_their_headings_and_by_what_stands_in_them(): void
+    {
+        $sheet = Csv::read("No.;Vorname;Nachname;Tisch;Level;Language;Lead;Tags;E-mail\n1;Ada;Lund;A;3;so;x;calm;a@b.example\n2;Ben;Oduya;B;2;pl;;;\n");
+        self::assertSame(
+            [ColumnKind::SchoolId, ColumnKind::Given, ColumnKind::Family, ColumnKind::Table, ColumnKind::Attribute, ColumnKind::Attribute, ColumnKind::Tag, ColumnKind::Tags, ColumnKind::Nothing],
+            array_map(static fn (Column $column): ColumnKind => $column->kind, Columns::recognise($sheet)->columns),
+        );
+    }
+
+    public function test_without_a_heading_the_column_with_letters_in_it_is_the_name(): void
+    {
+        $columns = Columns::recognise(Csv::read("1\tAda Lund\t7\n2\tBen Oduya\t8\n"));
+        self::assertFalse($columns->heading);
+        self::assertSame([ColumnKind::Nothing, ColumnKind::Name, ColumnKind::Nothing], array_map(static fn (Column $column): ColumnKind => $column->kind, $columns->columns));
+    }
+
+    public function test_every_row_is_answered_for_and_importing_again_changes_nothing(): void
+    {
+        $text = "Name;Id;Table;Level;Lead\nAda Lund;7;A;3;x\nBen Oduya;8;A;2,5;\nCHI NAKAGAWA;;B;4;\n12345;;;;\nAda Lund;9;A;1;\n;10;;;\n";
+        $known = ['ben' => new StudentRecord('Benjamin Oduya', '8', 'A', ['level' => 2], []), 'chi' => new StudentRecord('Chi Nakagawa', null, 'B', ['Level' => 4], [])];
+        $lines = self::plan($text, $known);
+        self::assertSame([ImportFate::Added, ImportFate::Changed, ImportFate::Changed, ImportFate::Refused, ImportFate::Refused, ImportFate::Refused], array_column($lines, 'fate'));
+        self::assertSame(['name: Benjamin Oduya → Ben Oduya', 'Level: 2.5'], $lines[1]->changes);
+        self::assertSame('No letters in it, so not read as a name.', $lines[3]->message);
+        self::assertSame('“Ada Lund” stands in line 2 already. Two people? Write them apart.', $lines[4]->message);
+        self::assertSame(['level' => 3], array_change_key_case($lines[0]->record->attributes ?? []));
+        self::assertSame(['Lead'], $lines[0]->record?->tags);
+
+        $after = [];
+        foreach ($lines as $i => $line) {
+            if (null !== $line->record) {
+                $after[$line->student ?? "new{$i}"] = $line->record;
+            }
+        }
+        foreach (self::plan($text, $after) as $line) {
+            self::assertContains($line->fate, [ImportFate::Same, ImportFate::Refused]);
+        }
+    }
+
+    public function test_an_empty_cell_says_nothing_and_takes_nothing_away(): void
+    {
+        $known = ['a' => new StudentRecord('Ada', '7', 'A', ['level' => 3, 'language' => 'so'], ['calm'])];
+        self::assertSame(ImportFate::Same, self::plan("Name;Table;level\nAda;;\n", $known)[0]->fate);
+    }
+
+    public function test_family_name_first_and_list_marks_are_put_right(): void
+    {
+        $names = array_map(static fn (ImportLine $line): ?string => $line->record?->name, self::plan("Name\n3. Okafor, Fay\n- Gil Haverkamp\nنورة السبيعي\n", []));
+        self::assertSame(['Fay Okafor', 'Gil Haverkamp', 'نورة السبيعي'], $names);
+    }
+
+    public function test_a_class_holds_four_hundred(): void
+    {
+        $this->expectException(TooManyStudents::class);
+        self::plan("Name\n".implode("\n", array_map(static fn (int $i): string => 'Student '.$i, range(1, 401))), []);
+    }
+
+    /**
+     * @param array<string, StudentRecord> $known
+     *
+     * @return list<ImportLine>
+     */
+    private static function plan(string $text, array $known): array
+    {
+        $sheet = Csv::read($text);
+
+        return ImportPlan::of($sheet, Columns::recognise($sheet), $known)->lines;
+    }
+}
