@@ -47,3 +47,6 @@ CREATE TABLE grouping_variant (
     made_at TIMESTAMP(0) WITH TIME ZONE NOT NULL DEFAULT now()
 );
 CREATE INDEX grouping_variant_grouping ON grouping_variant (grouping_id);
+
+-- Does a table with this id stand in some grouping?
+CREATE INDEX grouping_step_floor ON grouping_step USING gin (floor jsonb_path_ops);

@@ -4,6 +4,7 @@ import { createRoot } from 'react-dom/client';
 import { BrowserRouter, Route, Routes } from 'react-router';
 import { isPassing } from './api/problem';
 import { SignedIn } from './areas/account/SignedIn';
+import { DeskPage } from './areas/grouping/desk/DeskPage';
 import { LessonPage } from './areas/live/LessonPage';
 import { ClassesPage } from './areas/roster/ClassesPage';
 import { ClassPage } from './areas/roster/ClassPage';
@@ -25,6 +26,7 @@ if (page !== null) {
               <Routes>
                 <Route path="/" element={<ClassesPage />} />
                 <Route path="/classes/:id" element={<ClassPage />} />
+                <Route path="/groupings/:id" element={<DeskPage />} />
                 <Route path="/lessons/:id" element={<LessonPage />} />
                 <Route path="*" element={<ClassesPage />} />
               </Routes>

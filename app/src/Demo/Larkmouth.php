@@ -8,18 +8,32 @@ use Doctrine\DBAL\Connection;
 use Doctrine\ORM\EntityManagerInterface;
 use FreshHuddle\App\Account\Teacher;
 use FreshHuddle\App\Grouping\DealRequest;
+use FreshHuddle\App\Grouping\DeskGoal;
+use FreshHuddle\App\Grouping\DeskGoalKind;
+use FreshHuddle\App\Grouping\DeskMethod;
+use FreshHuddle\App\Grouping\DeskNotes;
+use FreshHuddle\App\Grouping\DeskSettings;
 use FreshHuddle\App\Grouping\EditFloor;
 use FreshHuddle\App\Grouping\EditKind;
 use FreshHuddle\App\Grouping\GroupingDesk;
+use FreshHuddle\App\Grouping\NumberPlan;
+use FreshHuddle\App\Grouping\SeatRole;
+use FreshHuddle\App\Grouping\SeatTask;
 use FreshHuddle\App\Live\EditLesson;
 use FreshHuddle\App\Live\LessonDesk;
 use FreshHuddle\App\Live\Round;
 use FreshHuddle\App\Materials\BlockView;
 use FreshHuddle\App\Materials\Materials;
 use FreshHuddle\App\Materials\SaveOriginal;
+use FreshHuddle\App\Roster\ClassRules;
+use FreshHuddle\App\Roster\Import\ClassImport;
+use FreshHuddle\App\Roster\Import\ImportRequest;
+use FreshHuddle\App\Roster\MakeRule;
 use FreshHuddle\App\Roster\Roster;
+use FreshHuddle\App\Roster\RuleKind;
 use FreshHuddle\App\Roster\SchoolClass;
 use FreshHuddle\Core\Materials\BlockKind;
+use FreshHuddle\Core\Roster\Export\SafeCsv;
 use Symfony\Component\PasswordHasher\Hasher\UserPasswordHasherInterface;
 use Symfony\Component\Uid\Uuid;
 
@@ -27,7 +41,7 @@ use Symfony\Component\Uid\Uuid;
  * Loads `demo/larkmouth.json` through the same services a teacher's presses go through.
  *
  * @phpstan-type LessonData array{title: string, minutes: int, roundMinutes: int, instructions: string, groups: list<string>, seed: int, original: array{title: string, blocks: list<array{id: string, kind: string, text: string}>}|null}
- * @phpstan-type DemoData array{teacher: array{name: string, email: non-empty-string, password: string}, classes: list<array{name: string, code: string, students: list<string>, lesson: LessonData}>, lecture: array{name: string, code: string, students: int, given: list<string>, family: list<string>}}
+ * @phpstan-type DemoData array{teacher: array{name: string, email: non-empty-string, password: string}, classes: list<array{name: string, code: string, students: list<string>, about?: list<array{string, string, int, string, string}>, rules?: list<array{kind: string, students: list<string>}>, lesson: LessonData}>, lecture: array{name: string, code: string, students: int, given: list<string>, family: list<string>}}
  */
 final readonly class Larkmouth
 {
@@ -37,6 +51,9 @@ final readonly class Larkmouth
         private Roster $roster,
         private LessonDesk $lessons,
         private GroupingDesk $desk,
+        private DeskNotes $notes,
+        private ClassImport $import,
+        private ClassRules $rules,
         private Materials $materials,
         private UserPasswordHasherInterface $hasher,
     ) {
@@ -55,6 +72,7 @@ final readonly class Larkmouth
             $this->lecture($teacher, $data['lecture']);
             foreach (array_reverse($data['classes']) as $class) {
                 $made = $this->schoolClass($teacher, $class['name'], $class['code'], $class['students']);
+                $this->about($made, $class['about'] ?? [], $class['rules'] ?? []);
                 $this->lesson($made, $class['lesson']);
             }
         });
@@ -87,6 +105,27 @@ final readonly class Larkmouth
     }
 
     /**
+     * What the list says of each student, brought in as a teacher would: name, table, level, home language, tags.
+     *
+     * @param list<array{string, string, int, string, string}>  $rows
+     * @param list<array{kind: string, students: list<string>}> $rules
+     */
+    private function about(SchoolClass $class, array $rows, array $rules): void
+    {
+        if ([] === $rows) {
+            return;
+        }
+        $this->import->carryOut($class, new ImportRequest(SafeCsv::write([['Name', 'Table', 'Level', 'Home language', 'Tags'], ...$rows])));
+        $ids = [];
+        foreach ($this->roster->students($class) as $student) {
+            $ids[$student->name] = $student->id;
+        }
+        foreach ($rules as $rule) {
+            $this->rules->add($class, new MakeRule(RuleKind::from($rule['kind']), array_map(static fn (string $name): string => $ids[$name], $rule['students'])));
+        }
+    }
+
+    /**
      * @param LessonData $data
      */
     private function lesson(SchoolClass $class, array $data): void
@@ -109,6 +148,15 @@ final readonly class Larkmouth
     {
         if ([] === $names) {
             return;
+        }
+        if ([] !== $this->rules->of($round->grouping->class->id)) {
+            $this->notes->keepSettings($round->grouping->id, new DeskSettings(DeskMethod::Balance, groups: \count($names), goals: [
+                new DeskGoal(DeskGoalKind::EachHas, tag: 'lead'),
+                new DeskGoal(DeskGoalKind::Spread, 'Level'),
+                new DeskGoal(DeskGoalKind::NotAlone, 'Home language'),
+                new DeskGoal(DeskGoalKind::NewPartners),
+            ]));
+            $this->notes->keepNumbers($round->grouping->id, new NumberPlan([new SeatRole(1, 'lead'), new SeatRole(2, 'timekeeper')], [new SeatTask([1, 2], 'Rainfall and heights'), new SeatTask([3, 4, 5], 'Houses and money')]));
         }
         $floor = $this->desk->deal($round->grouping, new DealRequest(0, groups: \count($names), seed: $seed));
         foreach ($floor->groups as $i => $group) {

@@ -134,8 +134,13 @@ final readonly class GroupingDesk
         }
         $before = array_merge(...array_map(static fn (GroupingUse $use): array => $use->roles, $this->list->uses($grouping->class->id)));
 
+        $marked = [];
+        foreach ($this->classes->students($grouping->class->id) as $student) {
+            $marked[$student->id] = $student->tags;
+        }
+
         return new Floor(array_map(
-            static fn (Group $group): Group => $group->seating(FairRoles::seat($group->students, $roles, $before)),
+            static fn (Group $group): Group => $group->seating(FairRoles::seat($group->students, $roles, $before, $marked)),
             $floor->groups,
         ), $floor->fixed);
     }
@@ -158,7 +163,7 @@ final readonly class GroupingDesk
                 $seen[$student] = true;
             }
             $old = array_values(array_filter($floor->groups, static fn (Group $one): bool => $one->id === $group->id))[0] ?? null;
-            $id = null !== $old || $this->stoodHere($grouping, $group->id) ? $group->id : null;
+            $id = null !== $old || !$this->standsElsewhere($grouping, $group->id) ? $group->id : null;
             $mark = $old->mark ?? 0;
             while (null === $old && \in_array($mark, $marks, true)) {
                 ++$mark;
@@ -175,12 +180,12 @@ final readonly class GroupingDesk
     }
 
     /**
-     * A table that was taken away may come back with its room and its copy; a table of another grouping may not.
+     * A table that was taken away may come back with its room and its copy; a table of another grouping may not come.
      */
-    private function stoodHere(Grouping $grouping, ?string $table): bool
+    private function standsElsewhere(Grouping $grouping, ?string $table): bool
     {
         return null !== $table && false !== $this->db->fetchOne(
-            "SELECT 1 FROM grouping_step WHERE grouping_id = ? AND floor @> jsonb_build_object('groups', jsonb_build_array(jsonb_build_object('id', ?::text))) LIMIT 1",
+            "SELECT 1 FROM grouping_step WHERE grouping_id <> ? AND floor @> jsonb_build_object('groups', jsonb_build_array(jsonb_build_object('id', ?::text))) LIMIT 1",
             [$grouping->id, $table],
         );
     }

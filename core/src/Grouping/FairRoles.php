@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace FreshHuddle\Core\Grouping;
 
 /**
- * Hands out roles fairly: a role goes to the member who has had it least often, then to the one with the fewest roles at
- * all, then by seat. Who has a role sits in its seat; the others keep their order.
+ * Hands out roles fairly: among those who are marked for a role, or among all where nobody is, it goes to the member who has
+ * had it least often, then to the one with the fewest roles at all, then by seat. Who has a role sits in its seat; the others keep their order.
  */
 final class FairRoles
 {
@@ -16,10 +16,11 @@ final class FairRoles
      * @param list<string>                $students ids, seat 1 first
      * @param array<int, string>          $roles    seat number, from 1 => role
      * @param list<array{string, string}> $before   student, role: once each time
+     * @param array<string, list<string>> $marked   student => roles they are marked for
      *
      * @return list<string> the same students in the order of their new seats
      */
-    public static function seat(array $students, array $roles, array $before): array
+    public static function seat(array $students, array $roles, array $before, array $marked = []): array
     {
         ksort($roles);
         $left = $students;
@@ -29,6 +30,7 @@ final class FairRoles
                 continue;
             }
             $had = static fn (string $student): array => [
+                \in_array(mb_strtolower($role), array_map(mb_strtolower(...), $marked[$student] ?? []), true) ? 0 : 1,
                 \count(array_filter($before, static fn (array $one): bool => $one === [$student, $role])),
                 \count(array_filter($before, static fn (array $one): bool => $one[0] === $student)),
                 (int) array_search($student, $students, true),

@@ -72,7 +72,7 @@ final readonly class ImportPlan
     {
         $shown = mb_substr(implode(' · ', array_filter($row, static fn (string $cell): bool => '' !== $cell)), 0, 160);
         try {
-            $record = self::record($row, $columns);
+            [$record, $marks] = self::record($row, $columns);
             $folded = StudentName::of($record->name)->folded();
         } catch (UnusableName $e) {
             return new ImportLine($number, $shown, ImportFate::Refused, null, null, [], $e->getMessage());
@@ -81,6 +81,7 @@ final readonly class ImportPlan
             return new ImportLine($number, $shown, ImportFate::Refused, null, null, [], \sprintf('“%s” stands in line %d already. Two people? Write them apart.', $record->name, $seen[$folded]));
         }
         $student = (null === $record->schoolId ? null : $byId[$record->schoolId] ?? null) ?? $byName[$folded] ?? null;
+        $record = self::marked($record, $marks, null === $student ? [] : $known[$student]->tags ?? []);
         if (null === $student) {
             return new ImportLine($number, $shown, ImportFate::Added, null, $record);
         }
@@ -92,13 +93,15 @@ final readonly class ImportPlan
     /**
      * @param list<string> $row
      *
+     * @return array{StudentRecord, array<string, bool>} and the tags that have a column of their own, given or not
+     *
      * @throws UnusableName
      */
-    private static function record(array $row, Columns $columns): StudentRecord
+    private static function record(array $row, Columns $columns): array
     {
         $name = $given = $family = '';
         $schoolId = $table = $tags = null;
-        $attributes = [];
+        $attributes = $marks = [];
         foreach ($columns->columns as $i => $column) {
             $cell = mb_substr($row[$i] ?? '', 0, ColumnKind::Tags === $column->kind ? 2_000 : 500);
             if ('' === $cell && ColumnKind::Tag !== $column->kind) {
@@ -111,7 +114,7 @@ final readonly class ImportPlan
                 ColumnKind::SchoolId => $schoolId = mb_substr($cell, 0, self::LONGEST_VALUE),
                 ColumnKind::Table => $table = mb_substr($cell, 0, 60),
                 ColumnKind::Tags => $tags = [...$tags ?? [], ...self::tags($cell)],
-                ColumnKind::Tag => $tags = Columns::isYes($cell) ? [...$tags ?? [], mb_substr($column->heading, 0, 60)] : $tags ?? [],
+                ColumnKind::Tag => $marks[mb_substr($column->heading, 0, 60)] = Columns::isYes($cell),
                 ColumnKind::Attribute => $attributes[mb_substr($column->heading, 0, 60)] = self::value($cell),
                 ColumnKind::Nothing => null,
             };
@@ -121,7 +124,29 @@ final readonly class ImportPlan
             throw '' === $name ? UnusableName::empty() : UnusableName::withoutLetters();
         }
 
-        return new StudentRecord(StudentName::of($name)->value, $schoolId, $table, $attributes, null === $tags ? null : array_values(array_unique($tags)));
+        return [new StudentRecord(StudentName::of($name)->value, $schoolId, $table, $attributes, null === $tags ? null : array_values(array_unique($tags))), $marks];
+    }
+
+    /**
+     * A column of its own gives or takes one tag and leaves the others alone.
+     *
+     * @param array<string, bool> $marks
+     * @param list<string>        $before
+     */
+    private static function marked(StudentRecord $record, array $marks, array $before): StudentRecord
+    {
+        if ([] === $marks) {
+            return $record;
+        }
+        $tags = array_fill_keys($record->tags ?? $before, true);
+        foreach ($marks as $tag => $given) {
+            unset($tags[$tag]);
+            if ($given) {
+                $tags[$tag] = true;
+            }
+        }
+
+        return new StudentRecord($record->name, $record->schoolId, $record->table, $record->attributes, array_map(strval(...), array_keys($tags)));
     }
 
     /**

@@ -49,6 +49,9 @@ final readonly class Oracle
         $cost = 0.0;
         foreach ($rounds as $number => $groups) {
             foreach ($groups as $group) {
+                if ([] === $group) {
+                    continue; // an empty group is none
+                }
                 $cost += match (true) {
                     $goal instanceof Spread => $this->isNumeric($goal->attribute) ? $this->spreadNumbers($goal->attribute, $group) : $this->spreadValues($goal->attribute, $group),
                     $goal instanceof Alike => $this->isNumeric($goal->attribute) ? $this->alikeNumbers($goal->attribute, $group) : $this->alikeValues($goal->attribute, $group),

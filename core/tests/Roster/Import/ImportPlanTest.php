@@ -91,6 +91,16 @@ final class ImportPlanTest extends TestCase
         self::assertSame(ImportFate::Same, self::plan("Name;Table;level\nAda;;\n", $known)[0]->fate);
     }
 
+    public function test_a_column_for_a_tag_gives_or_takes_that_tag_and_no_other(): void
+    {
+        $known = ['a' => new StudentRecord('Ada', tags: ['calm', 'lead']), 'b' => new StudentRecord('Ben', tags: ['calm'])];
+        $lines = self::plan("Name;Lead\nAda;\nBen;x\n", $known);
+        self::assertSame(['calm', 'lead'], $lines[0]->record?->tags, 'a heading that is written otherwise is another tag');
+        self::assertSame(['calm', 'Lead'], $lines[1]->record?->tags);
+        $lines = self::plan("Name;lead\nAda;no\nBen;x\n", $known);
+        self::assertSame([['calm'], ['calm', 'lead']], [$lines[0]->record?->tags, $lines[1]->record?->tags]);
+    }
+
     public function test_family_name_first_and_list_marks_are_put_right(): void
     {
         $names = array_map(static fn (ImportLine $line): ?string => $line->record?->name, self::plan("Name\n3. Okafor, Fay\n- Gil Haverkamp\nنورة السبيعي\n", []));

@@ -8,18 +8,16 @@ import {
   type CollisionDetection,
   type DragEndEvent,
 } from '@dnd-kit/core';
-import { useMutation, useQueryClient } from '@tanstack/react-query';
 import clsx from 'clsx';
 import { useRef, useState, type KeyboardEvent } from 'react';
-import { api, take, type Schema } from '../../api/client';
-import { useMessages } from '../../ui/messages';
+import type { Schema } from '../../api/client';
 import { words } from '../../words';
 import { FloorList } from './FloorList';
 import type { Edit } from './floorMoves';
 import { type Student } from './NameTag';
 import { nearest, type Direction } from './nearest';
 import { Shelf } from './Shelf';
-import { Table, type Group, type Guest } from './Table';
+import { Table, type Effect, type Group, type Guest } from './Table';
 import { TableActions } from './TableActions';
 import { TagActions } from './TagActions';
 import type { FloorControl } from './useFloor';
@@ -34,44 +32,42 @@ const tagsFirst: CollisionDetection = (args) =>
 type Opened = { kind: 'tag'; student: Student; at: DOMRect } | { kind: 'table'; group: Group; at: DOMRect };
 
 interface FloorProps {
-  lesson: Schema['LessonView'];
+  floor: Schema['FloorView'];
+  /** Everybody who can be seated, absent ones too. */
+  students: Student[];
   control: FloorControl;
   live: boolean;
   asList: boolean;
   /** What is known of where a student is, in words. */
   noteOf: (student: Student) => string;
   tableNote: (group: Group) => string;
+  onAbsent: (student: Student, absent: boolean) => void;
+  /** A tag is held, dragged or looked at: what would it mean to put it elsewhere? */
+  onHold?: (student: string | null) => void;
+  /** What it would mean to put the held tag at a table, by table. */
+  effects?: ReadonlyMap<string, Effect>;
+  /** Why the held tag sits where it sits. */
+  reasons?: string[];
 }
 
 /** The plan of the floor: tables with name tags round them, the shelf along the bottom. */
-export function Floor({ lesson, control, live, asList, noteOf, tableNote }: FloorProps) {
-  const { floor } = lesson;
-  const queries = useQueryClient();
-  const { fail } = useMessages();
+export function Floor(props: FloorProps) {
+  const { floor, students, control, live, asList, noteOf, tableNote, onAbsent, onHold, effects, reasons } = props;
   const [opened, setOpened] = useState<Opened | null>(null);
   const [dragged, setDragged] = useState<string | null>(null);
   const [picked, setPicked] = useState<string | null>(null);
   const [spoken, setSpoken] = useState('');
   const frame = useRef<HTMLDivElement>(null);
   const sensors = useSensors(useSensor(PointerSensor, { activationConstraint: { distance: 6 } }));
-  const absent = useMutation({
-    mutationFn: (change: { id: string; absent: boolean }) =>
-      take(
-        api.PATCH('/api/staff/students/{id}', { params: { path: { id: change.id } }, body: { absent: change.absent } }),
-      ),
-    onSettled: () => queries.invalidateQueries({ queryKey: ['lesson', lesson.id] }),
-    onError: fail,
-  });
-
-  const byId = new Map(lesson.students.map((student) => [student.id, student]));
+  const byId = new Map(students.map((student) => [student.id, student]));
   const nameOf = (id: string) => byId.get(id)?.name ?? '';
   const groupName = (id: string) => floor.groups.find((group) => group.id === id)?.name ?? '';
   const seatedAt = new Map(floor.groups.flatMap((group) => group.students.map((id) => [id, group] as const)));
-  const unseated = lesson.students.filter((student) => !seatedAt.has(student.id));
+  const unseated = students.filter((student) => !seatedAt.has(student.id));
   const fixed = new Set(floor.fixed);
   const guestsAt = (group: Group): Guest[] =>
     live
-      ? lesson.students
+      ? students
           .filter((student) => student.place === 'elsewhere' && student.at === group.id)
           .map((student) => ({ student, from: seatedAt.get(student.id)?.name ?? words.floor.shelf }))
       : [];
@@ -82,6 +78,12 @@ export function Floor({ lesson, control, live, asList, noteOf, tableNote }: Floo
     if (change.kind === 'seat') setSpoken(words.floor.seated(name, groupName(change.group ?? '')));
     if (change.kind === 'swap') setSpoken(words.floor.swapped(name, nameOf(change.other ?? '')));
     if (change.kind === 'shelve') setSpoken(words.floor.shelved(name));
+  };
+
+  /** The table of a stop: itself, or the one a tag sits at. */
+  const groupAt = (stop: string) => {
+    const [kind, id = ''] = stop.split(':');
+    return kind === 'table' ? id : (seatedAt.get(id)?.id ?? '');
   };
 
   /** Puts a student where a stop says: on a table, in another's seat, on the shelf. */
@@ -99,6 +101,7 @@ export function Floor({ lesson, control, live, asList, noteOf, tableNote }: Floo
 
   const dragEnd = ({ active, over }: DragEndEvent) => {
     setDragged(null);
+    onHold?.(null);
     if (over !== null) put(String(active.id), String(over.id));
   };
 
@@ -113,23 +116,33 @@ export function Floor({ lesson, control, live, asList, noteOf, tableNote }: Floo
       if (picked !== null) {
         put(picked, stop);
         setPicked(null);
+        onHold?.(null);
       } else if (stop.startsWith('tag:')) {
         setPicked(stop.slice(4));
+        onHold?.(stop.slice(4));
         setSpoken(words.floor.picked(nameOf(stop.slice(4))));
       }
     } else if (event.key === 'Escape' && picked !== null) {
       setPicked(null);
+      onHold?.(null);
       setSpoken(words.floor.putBack);
     } else if (event.key.startsWith('Arrow')) {
       event.preventDefault();
       const stops = [...(frame.current?.querySelectorAll<HTMLElement>('[data-stop]') ?? [])];
       const boxes = stops.map((one) => one.getBoundingClientRect());
       const from = (event.target as Element).getBoundingClientRect();
-      stops[nearest(from, boxes, event.key as Direction)]?.focus();
+      const next = stops[nearest(from, boxes, event.key as Direction)];
+      next?.focus();
+      const breaks = effects?.get(groupAt(next?.getAttribute('data-stop') ?? ''))?.breaks ?? [];
+      if (picked !== null && breaks.length > 0) setSpoken(words.floor.wouldBreak(breaks));
     }
   };
 
-  const openTag = (student: Student, at: DOMRect) => setOpened({ kind: 'tag', student, at });
+  const openTag = (student: Student, at: DOMRect) => {
+    setOpened({ kind: 'tag', student, at });
+    onHold?.(student.id);
+  };
+  const held = dragged !== null || picked !== null;
   const compact = floor.groups.length > compactAbove;
   const largest = Math.max(4, ...floor.groups.map((group) => group.students.length));
   const above = 2 * Math.floor(largest / 4);
@@ -139,9 +152,15 @@ export function Floor({ lesson, control, live, asList, noteOf, tableNote }: Floo
     <DndContext
       sensors={sensors}
       collisionDetection={tagsFirst}
-      onDragStart={({ active }) => setDragged(String(active.id))}
+      onDragStart={({ active }) => {
+        setDragged(String(active.id));
+        onHold?.(String(active.id));
+      }}
       onDragEnd={dragEnd}
-      onDragCancel={() => setDragged(null)}
+      onDragCancel={() => {
+        setDragged(null);
+        onHold?.(null);
+      }}
     >
       {/* Keys bubble up from the name tags and tables, which are buttons. */}
       {/* eslint-disable-next-line jsx-a11y/no-static-element-interactions */}
@@ -156,7 +175,7 @@ export function Floor({ lesson, control, live, asList, noteOf, tableNote }: Floo
             <p className="mx-auto max-w-md py-16 text-center text-soft">{words.floor.nothingYet}</p>
           )}
           {asList || floor.groups.length > rowsAbove ? (
-            <FloorList floor={floor} students={lesson.students} live={live} note={noteOf} onOpenTag={openTag} />
+            <FloorList floor={floor} students={students} live={live} note={noteOf} onOpenTag={openTag} />
           ) : (
             <ul
               className={clsx(
@@ -178,6 +197,7 @@ export function Floor({ lesson, control, live, asList, noteOf, tableNote }: Floo
                   compact={compact}
                   above={above}
                   note={tableNote(group)}
+                  effect={held ? effects?.get(group.id) : undefined}
                   onOpenTag={openTag}
                   onOpenTable={(one, at) => setOpened({ kind: 'table', group: one, at })}
                 />
@@ -208,11 +228,16 @@ export function Floor({ lesson, control, live, asList, noteOf, tableNote }: Floo
           student={byId.get(opened.student.id) ?? opened.student}
           at={opened.at}
           floor={floor}
-          students={lesson.students}
+          students={students}
           note={live ? noteOf(opened.student) : null}
           onEdit={edit}
-          onAbsent={(isAbsent) => absent.mutate({ id: opened.student.id, absent: isAbsent })}
-          onClose={() => setOpened(null)}
+          reasons={reasons}
+          effects={effects}
+          onAbsent={(isAbsent) => onAbsent(opened.student, isAbsent)}
+          onClose={() => {
+            setOpened(null);
+            onHold?.(null);
+          }}
         />
       )}
       {opened?.kind === 'table' && (

@@ -7,6 +7,7 @@ import { words } from '../../words';
 import { NameTag, tagLook, type Student } from './NameTag';
 
 export type Group = Schema['GroupView'];
+export type Effect = Schema['EffectView'];
 
 /** Somebody who sits at this table and belongs at another. */
 export interface Guest {
@@ -25,6 +26,8 @@ interface TableProps {
   /** How many seats stand along the upper edge: the same for all tables, so that they stand in line. */
   above: number;
   note: string;
+  /** What it would mean to put the held tag here. */
+  effect?: Effect | undefined;
   onOpenTag: (student: Student, at: DOMRect) => void;
   onOpenTable: (group: Group, at: DOMRect) => void;
 }
@@ -73,9 +76,28 @@ function Slab({
   );
 }
 
+/** Laid over the lower edge of the table, so that nothing moves while a tag is held. */
+const effectPlace = 'pointer-events-none absolute inset-x-2 top-full z-10 -translate-y-3 px-1.5 text-center text-xs';
+
+/** What it would mean to put the held tag at a table. */
+function EffectLine({ effect }: { effect: Effect }) {
+  if (effect.breaks.length > 0) {
+    return (
+      <p className={`${effectPlace} border border-ink bg-accent font-semibold text-on-accent`}>
+        {words.floor.breaks(effect.breaks)}
+      </p>
+    );
+  }
+  return (
+    <p className={`${effectPlace} bg-sheet text-soft`}>
+      {effect.trend > 0 ? words.floor.better : effect.trend < 0 ? words.floor.worse : words.floor.asWell}
+    </p>
+  );
+}
+
 /** A group, seen from above: the table with its sign and name, name tags in the seats round it. */
 export function Table(props: TableProps) {
-  const { group, students, guests, fixed, live, picked, compact, above, note, onOpenTag, onOpenTable } = props;
+  const { group, students, guests, fixed, live, picked, compact, above, note, effect, onOpenTag, onOpenTable } = props;
   const { setNodeRef, isOver } = useDroppable({ id: `table:${group.id}` });
   const tag = (student: Student) => (
     <li key={student.id} className={compact ? 'w-full' : 'flex w-[calc(50%-0.25rem)]'}>
@@ -106,7 +128,10 @@ export function Table(props: TableProps) {
     </li>
   ));
   const slab = (
-    <Slab group={group} compact={compact} over={isOver} note={note} onOpen={(at) => onOpenTable(group, at)} />
+    <div className="relative">
+      <Slab group={group} compact={compact} over={isOver} note={note} onOpen={(at) => onOpenTable(group, at)} />
+      {effect !== undefined && <EffectLine effect={effect} />}
+    </div>
   );
   if (compact) {
     return (

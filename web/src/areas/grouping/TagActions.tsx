@@ -5,6 +5,7 @@ import { words } from '../../words';
 import { Beside } from './Beside';
 import type { Edit } from './floorMoves';
 import type { Student } from './NameTag';
+import type { Effect } from './Table';
 
 function Action({ onPress, children }: { onPress: () => void; children: ReactNode }) {
   return (
@@ -18,6 +19,20 @@ function Action({ onPress, children }: { onPress: () => void; children: ReactNod
   );
 }
 
+/** What a move would mean, in a word. */
+function MoveNote({ effect }: { effect: Effect | undefined }) {
+  if (effect === undefined) return null;
+  if (effect.breaks.length > 0) {
+    return (
+      <span className="ml-auto bg-accent px-1 text-right text-xs text-on-accent">
+        {words.floor.breaks(effect.breaks)}
+      </span>
+    );
+  }
+  if (effect.trend === 0) return null;
+  return <span className="ml-auto text-xs text-soft">{effect.trend > 0 ? words.floor.better : words.floor.worse}</span>;
+}
+
 /** Everything that can be done with one name tag. */
 export function TagActions({
   student,
@@ -25,6 +40,8 @@ export function TagActions({
   floor,
   students,
   note,
+  reasons = [],
+  effects,
   onEdit,
   onAbsent,
   onClose,
@@ -34,6 +51,8 @@ export function TagActions({
   floor: Schema['FloorView'];
   students: Student[];
   note: string | null;
+  reasons?: string[] | undefined;
+  effects?: ReadonlyMap<string, Effect> | undefined;
   onEdit: (edit: Edit) => void;
   onAbsent: (absent: boolean) => void;
   onClose: () => void;
@@ -50,6 +69,13 @@ export function TagActions({
   return (
     <Beside at={at} title={student.name} onClose={onClose}>
       {note !== null && <p className="mb-2 text-sm text-soft">{note}</p>}
+      {reasons.length > 0 && (
+        <ul className="mb-2 border-b border-line pb-2 text-sm text-soft">
+          {reasons.map((reason) => (
+            <li key={reason}>{reason}</li>
+          ))}
+        </ul>
+      )}
       {own !== undefined && (
         <Action onPress={act({ kind: fixed ? 'free' : 'fix', student: student.id })}>
           {fixed ? words.floor.unfix : words.floor.fix}
@@ -71,7 +97,8 @@ export function TagActions({
         .filter((group) => group !== own)
         .map((group) => (
           <Action key={group.id} onPress={act({ kind: 'seat', student: student.id, group: group.id })}>
-            <Sign mark={group.mark} size={16} /> {group.name}
+            <Sign mark={group.mark} size={16} /> <span className="min-w-0">{group.name}</span>
+            <MoveNote effect={effects?.get(group.id)} />
           </Action>
         ))}
       {others.length > 0 && (

@@ -4,47 +4,53 @@ import { api, take, type Schema } from '../../api/client';
 import { useMessages } from '../../ui/messages';
 import { foresee, type Edit, type FloorView } from './floorMoves';
 
-type Lesson = Schema['LessonView'];
 type Deal = Omit<Schema['DealRequest'], 'basedOn'>;
 
 export interface FloorControl {
   edit: (edit: Edit) => void;
   deal: (deal: Deal) => void;
+  /** Puts on the floor what was proposed. */
+  take: (what: string, rounds: Schema['ProposedRound'][]) => void;
+  handOutRoles: () => void;
   undo: () => void;
   redo: () => void;
   busy: boolean;
 }
 
+interface HasFloor {
+  floor: FloorView;
+}
+
 /**
- * Changes the floor of a lesson. Changes go out one after the other, each based on the answer to the one before; what the
+ * Changes a floor. Changes go out one after the other, each based on the answer to the one before; what the
  * person did is seen at once.
  */
-export function useFloor(lesson: Lesson): FloorControl {
+export function useFloor(queryKey: readonly [string, string], floor: FloorView): FloorControl {
   const queries = useQueryClient();
   const { fail } = useMessages();
   const [waiting, setWaiting] = useState(0);
-  const step = useRef(lesson.floor.step);
+  const step = useRef(floor.step);
   const line = useRef(Promise.resolve());
-  const lessonId = lesson.id;
-  const groupingId = lesson.floor.id;
+  const groupingId = floor.id;
+  const [what, whose] = queryKey;
 
   useEffect(() => {
-    if (waiting === 0) step.current = lesson.floor.step;
-  }, [lesson.floor.step, waiting]);
+    if (waiting === 0) step.current = floor.step;
+  }, [floor.step, waiting]);
 
   const show = useCallback(
     (change: (floor: FloorView) => FloorView) =>
-      queries.setQueryData<Lesson>(['lesson', lessonId], (old) =>
+      queries.setQueryData<HasFloor>([what, whose], (old) =>
         old === undefined ? old : { ...old, floor: change(old.floor) },
       ),
-    [queries, lessonId],
+    [queries, what, whose],
   );
 
   const send = useCallback(
     (ask: (path: { id: string }, basedOn: number) => Promise<FloorView>) => {
       setWaiting((n) => n + 1);
       line.current = line.current
-        .then(() => queries.cancelQueries({ queryKey: ['lesson', lessonId] }))
+        .then(() => queries.cancelQueries({ queryKey: [what, whose] }))
         .then(() => ask({ id: groupingId }, step.current))
         .then((floor) => {
           step.current = floor.step;
@@ -52,12 +58,12 @@ export function useFloor(lesson: Lesson): FloorControl {
         })
         .catch(async (error: unknown) => {
           fail(error);
-          await queries.refetchQueries({ queryKey: ['lesson', lessonId] });
-          step.current = queries.getQueryData<Lesson>(['lesson', lessonId])?.floor.step ?? step.current;
+          await queries.refetchQueries({ queryKey: [what, whose] });
+          step.current = queries.getQueryData<HasFloor>([what, whose])?.floor.step ?? step.current;
         })
         .finally(() => setWaiting((n) => n - 1));
     },
-    [queries, lessonId, groupingId, show, fail],
+    [queries, what, whose, groupingId, show, fail],
   );
 
   return useMemo(
@@ -71,6 +77,16 @@ export function useFloor(lesson: Lesson): FloorControl {
       deal: (deal) =>
         send((path, basedOn) =>
           take(api.POST('/api/staff/groupings/{id}/deal', { params: { path }, body: { ...deal, basedOn } })),
+        ),
+      take: (taken, rounds) =>
+        send((path, basedOn) =>
+          take(
+            api.POST('/api/staff/groupings/{id}/take', { params: { path }, body: { what: taken, rounds, basedOn } }),
+          ),
+        ),
+      handOutRoles: () =>
+        send((path, basedOn) =>
+          take(api.POST('/api/staff/groupings/{id}/roles', { params: { path }, body: { basedOn } })),
         ),
       undo: () =>
         send((path, basedOn) =>

@@ -14,6 +14,7 @@ import { DealBar } from '../grouping/DealBar';
 import { Floor } from '../grouping/Floor';
 import type { Group } from '../grouping/Table';
 import { useFloor } from '../grouping/useFloor';
+import { useMarkAbsent } from '../roster/useMarkAbsent';
 import { OriginalEditor } from '../materials/OriginalEditor';
 import { WorkView } from '../materials/WorkView';
 import { LivePanel, WhoIsMissing } from './LivePanel';
@@ -152,7 +153,10 @@ function Lesson({ lesson, connected }: { lesson: Schema['LessonView']; connected
   const [search, setSearch] = useSearchParams();
   const [help, setHelp] = useState(false);
   const [asList, setAsList] = useState(false);
-  const control = useFloor(lesson);
+  const queries = useQueryClient();
+  const { fail } = useMessages();
+  const control = useFloor(['lesson', lesson.id], lesson.floor);
+  const markAbsent = useMarkAbsent(() => queries.invalidateQueries({ queryKey: ['lesson', lesson.id] }), fail);
   const give = useCommand(lesson.id);
   const now = useServerNow(500);
   const phase = phaseOf(lesson.round.moments, now);
@@ -210,8 +214,10 @@ function Lesson({ lesson, connected }: { lesson: Schema['LessonView']; connected
                 </div>
               )}
               <Floor
-                lesson={lesson}
+                floor={lesson.floor}
+                students={lesson.students}
                 control={control}
+                onAbsent={(student, absent) => markAbsent.mutate({ id: student.id, absent })}
                 live={live}
                 asList={asList}
                 noteOf={(student) => noteOf(lesson, student)}

@@ -1,6 +1,6 @@
-import { useMutation, useQueryClient } from '@tanstack/react-query';
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState, type ReactNode } from 'react';
-import { useNavigate } from 'react-router';
+import { Link, useNavigate } from 'react-router';
 import { api, take, type Schema } from '../../api/client';
 import { isProblem } from '../../api/problem';
 import { Button } from '../../ui/Button';
@@ -149,6 +149,43 @@ function RoundFields({ lesson }: { lesson: Lesson }) {
   );
 }
 
+/** Which grouping the round uses, and the way to its desk. */
+function GroupingChoice({ lesson }: { lesson: Lesson }) {
+  const queries = useQueryClient();
+  const { fail } = useMessages();
+  const groupings = useQuery({
+    queryKey: ['class', lesson.classId],
+    queryFn: () => take(api.GET('/api/staff/classes/{id}', { params: { path: { id: lesson.classId } } })),
+  }).data?.groupings;
+  const choose = useMutation({
+    mutationFn: (groupingId: string) =>
+      take(api.PATCH('/api/staff/lessons/{id}', { params: { path: { id: lesson.id } }, body: { groupingId } })),
+    onSuccess: (fresh) => queries.setQueryData(['lesson', lesson.id], fresh),
+    onError: fail,
+  });
+  return (
+    <span className="mt-1 flex flex-wrap items-center gap-2">
+      {groupings !== undefined && groupings.length > 1 && (
+        <select
+          aria-label={words.next.grouping}
+          className="max-w-full min-w-0 border border-ink bg-sheet px-1 py-0.5 text-ink"
+          value={lesson.floor.id}
+          onChange={(event) => choose.mutate(event.target.value)}
+        >
+          {groupings.map((grouping) => (
+            <option key={grouping.id} value={grouping.id}>
+              {grouping.name}
+            </option>
+          ))}
+        </select>
+      )}
+      <Link to={`/groupings/${lesson.floor.id}`} className="text-ink underline underline-offset-4">
+        {words.next.toDesk}
+      </Link>
+    </span>
+  );
+}
+
 function roomsText(lesson: Lesson): string {
   const state = setUp(lesson);
   if (state.roomsFailed > 0) return words.next.roomsFailed(state.roomsFailed);
@@ -235,6 +272,7 @@ export function PlanPanel({
               : state.onShelf > 0
                 ? words.next.groupsShelf(state.onShelf)
                 : words.next.groupsDone(state.seated, state.groups)}
+            <GroupingChoice lesson={lesson} />
           </Line>
           <Line done={state.rooms > 0 && state.roomsMade === state.rooms} title={words.next.rooms}>
             {roomsText(lesson)}

@@ -1,6 +1,6 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
-import { Link, useNavigate, useParams } from 'react-router';
+import { Link, useNavigate, useParams, useSearchParams } from 'react-router';
 import { api, take, type Schema } from '../../api/client';
 import { isProblem, problemText } from '../../api/problem';
 import { Button } from '../../ui/Button';
@@ -9,52 +9,13 @@ import { useMessages } from '../../ui/messages';
 import { Page } from '../../ui/Page';
 import { words } from '../../words';
 import { EditText } from './EditText';
-import { PasteNames, usePreview } from './PasteNames';
+import { BringIn } from './BringIn';
+import { RuleList } from './RuleList';
+import { SeatingPlan } from './SeatingPlan';
 import { StudentList } from './StudentList';
 
-function AddStudents({ classId, empty }: { classId: string; empty: boolean }) {
-  const [names, setNames] = useState('');
-  const preview = usePreview(names, classId);
-  const queries = useQueryClient();
-  const { say } = useMessages();
-  const add = useMutation({
-    mutationFn: () =>
-      take(api.POST('/api/staff/classes/{id}/students', { params: { path: { id: classId } }, body: { names } })),
-    onSuccess: async (list) => {
-      // What was not taken stays in the box: nothing is lost.
-      setNames(
-        list.lines
-          .filter((line) => line.fate === 'refused')
-          .map((line) => line.text)
-          .join('\n'),
-      );
-      say(words.roster.added(list.taken));
-      await queries.invalidateQueries({ queryKey: ['class', classId] });
-    },
-  });
-  const taken = names.trim() === '' ? 0 : (preview.data?.taken ?? 0);
-  return (
-    <section aria-label={words.roster.addTitle} className="border border-ink bg-sheet p-4">
-      <h2 className="mb-3 text-lg font-semibold">{words.roster.addTitle}</h2>
-      <PasteNames
-        text={names}
-        onText={setNames}
-        preview={preview}
-        rows={5}
-        error={isProblem(add.error) ? add.error.message : undefined}
-      />
-      <Button
-        look={empty ? 'main' : 'plain'}
-        className="mt-3"
-        onClick={() => add.mutate()}
-        busy={add.isPending}
-        disabled={taken === 0}
-      >
-        {words.roster.add(taken)}
-      </Button>
-    </section>
-  );
-}
+const tabs = ['list', 'plan', 'rules'] as const;
+type Tab = (typeof tabs)[number];
 
 function NewLesson({ classId, main }: { classId: string; main: boolean }) {
   const [title, setTitle] = useState('');
@@ -126,15 +87,139 @@ function Lessons({ data }: { data: Schema['ClassView'] }) {
   );
 }
 
+function Groupings({ data }: { data: Schema['ClassView'] }) {
+  const navigate = useNavigate();
+  const { fail } = useMessages();
+  const make = useMutation({
+    mutationFn: () =>
+      take(
+        api.POST('/api/staff/classes/{id}/groupings', {
+          params: { path: { id: data.id } },
+          body: { name: `${words.roster.groupings} ${data.groupings.length + 1}` },
+        }),
+      ),
+    onSuccess: (made) => void navigate(`/groupings/${made.id}`),
+    onError: fail,
+  });
+  return (
+    <section aria-label={words.roster.groupings}>
+      <div className="flex items-baseline justify-between gap-3">
+        <h2 className="text-lg font-semibold">{words.roster.groupings}</h2>
+        <Button look="quiet" className="text-sm" onClick={() => make.mutate()} busy={make.isPending}>
+          {words.roster.newGrouping}
+        </Button>
+      </div>
+      <ul className="mt-2 space-y-1">
+        {data.groupings.length === 0 && <li className="text-sm text-soft">{words.roster.groupingsNone}</li>}
+        {data.groupings.map((grouping) => (
+          <li key={grouping.id}>
+            <Link to={`/groupings/${grouping.id}`} className="block border border-ink bg-sheet px-3 py-2 hover:bg-wash">
+              <span className="block font-semibold wrap-anywhere">{grouping.name}</span>
+              <span className="text-sm text-soft">
+                {grouping.groups === 0
+                  ? words.roster.groupingEmpty
+                  : words.roster.groupingOf(grouping.groups, grouping.seated)}
+                {grouping.usedAt !== null && (
+                  <> · {words.roster.groupingUsed(new Date(grouping.usedAt).toLocaleDateString())}</>
+                )}
+              </span>
+            </Link>
+          </li>
+        ))}
+      </ul>
+    </section>
+  );
+}
+
+function ClassActions({ data }: { data: Schema['ClassView'] }) {
+  const navigate = useNavigate();
+  const queries = useQueryClient();
+  const { say, fail } = useMessages();
+  const path = { params: { path: { id: data.id } } };
+  const refresh = () =>
+    Promise.all([
+      queries.invalidateQueries({ queryKey: ['class', data.id] }),
+      queries.invalidateQueries({ queryKey: ['classes'] }),
+    ]);
+  const copy = useMutation({
+    mutationFn: () =>
+      take(api.POST('/api/staff/classes/{id}/copy', { ...path, body: { name: words.roster.copyName(data.name) } })),
+    onSuccess: async (made) => {
+      await queries.invalidateQueries({ queryKey: ['classes'] });
+      await navigate(`/classes/${made.id}`);
+    },
+    onError: fail,
+  });
+  const archive = useMutation({
+    mutationFn: (archived: boolean) =>
+      take(api.POST('/api/staff/classes/{id}/archive', { ...path, body: { archived } })),
+    onSuccess: (_, archived) => {
+      if (archived) say(words.roster.archived(data.name), () => archive.mutate(false));
+    },
+    onSettled: refresh,
+    onError: fail,
+  });
+  const exportTo = (format: string) => `/api/staff/classes/${data.id}/export/${format}`;
+  const link = 'underline decoration-line underline-offset-4 hover:decoration-ink';
+  return (
+    <section aria-label={words.roster.exportAs} className="space-y-1 border-t border-line pt-3 text-sm print:hidden">
+      <p>
+        {words.roster.exportAs}:{' '}
+        <a className={link} href={exportTo('csv')} download>
+          {words.roster.exportCsv}
+        </a>{' '}
+        ·{' '}
+        <a className={link} href={exportTo('json')} download>
+          {words.roster.exportJson}
+        </a>{' '}
+        ·{' '}
+        <a className={link} href={exportTo('oneroster')} download>
+          {words.roster.exportOneRoster}
+        </a>
+      </p>
+      <div className="-ml-2 flex flex-col items-start">
+        <Button look="quiet" onClick={() => copy.mutate()} busy={copy.isPending}>
+          {words.roster.copyClass}
+        </Button>
+        <Button look="quiet" onClick={() => archive.mutate(!data.archived)}>
+          {data.archived ? words.roster.unarchive : words.roster.archive}
+        </Button>
+      </div>
+    </section>
+  );
+}
+
+function Tabs({ tab, onTab }: { tab: Tab; onTab: (tab: Tab) => void }) {
+  return (
+    <nav aria-label={words.lesson.views} className="mb-4 flex gap-1 border-b border-line print:hidden">
+      {tabs.map((one) => (
+        <button
+          key={one}
+          type="button"
+          aria-current={tab === one ? 'page' : undefined}
+          onClick={() => onTab(one)}
+          className={`border-b-4 px-3 py-1.5 font-semibold ${tab === one ? 'border-accent' : 'border-transparent text-soft hover:border-line'}`}
+        >
+          {words.roster.tabs[one]}
+        </button>
+      ))}
+    </nav>
+  );
+}
+
 export function ClassPage() {
   const { id = '' } = useParams();
+  const [search, setSearch] = useSearchParams();
   const queries = useQueryClient();
   const { fail } = useMessages();
+  const asked = search.get('view');
+  const tab = tabs.find((one) => one === asked) ?? 'list';
   const query = useQuery({
     queryKey: ['class', id],
     queryFn: () => take(api.GET('/api/staff/classes/{id}', { params: { path: { id } } })),
   });
   const data = query.data;
+  const counted = data?.students.filter((student) => student.seatable !== false) ?? [];
   const rename = (name: string) =>
     take(api.PATCH('/api/staff/classes/{id}', { params: { path: { id } }, body: { name } })).then((fresh) => {
       queries.setQueryData(['class', id], fresh);
@@ -158,7 +243,8 @@ export function ClassPage() {
                   onSave={(name) => void rename(name)}
                 />
                 <p className="mt-1 text-soft">
-                  {words.roster.present(data.students.filter((s) => !s.absent).length, data.students.length)}
+                  {words.roster.present(counted.filter((s) => !s.absent).length, counted.length)}
+                  {data.archived && <> · {words.roster.isArchived}</>}
                 </p>
               </div>
               <p className="text-right text-sm text-soft">
@@ -168,10 +254,26 @@ export function ClassPage() {
             </div>
             <div className="grid gap-8 lg:grid-cols-[minmax(0,1fr)_22rem]">
               <div className="space-y-6">
-                <StudentList classId={id} students={data.students} />
-                <AddStudents classId={id} empty={data.students.length === 0} />
+                <div>
+                  <Tabs tab={tab} onTab={(to) => setSearch(to === 'list' ? {} : { view: to }, { replace: true })} />
+                  {tab === 'list' && <StudentList classId={id} students={data.students} attributes={data.attributes} />}
+                  {tab === 'plan' && <SeatingPlan students={data.students} tables={data.tables} />}
+                  {tab === 'rules' && (
+                    <RuleList
+                      classId={id}
+                      rules={data.rules}
+                      students={data.students}
+                      onChange={() => queries.invalidateQueries({ queryKey: ['class', id] })}
+                    />
+                  )}
+                </div>
+                {tab === 'list' && <BringIn classId={id} main={data.students.length === 0} />}
               </div>
-              <Lessons data={data} />
+              <div className="space-y-6">
+                <Lessons data={data} />
+                <Groupings data={data} />
+                <ClassActions data={data} />
+              </div>
             </div>
           </>
         )}

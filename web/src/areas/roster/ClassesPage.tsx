@@ -96,6 +96,7 @@ function ClassRow({ item }: { item: Schema['ClassSummary'] }) {
 export function ClassesPage() {
   const [making, setMaking] = useState(false);
   const classes = useQuery({ queryKey: ['classes'], queryFn: () => take(api.GET('/api/staff/classes')) });
+  const archived = classes.data?.filter((item) => item.archived) ?? [];
   return (
     <Page>
       <main className="mx-auto w-full max-w-5xl flex-1 px-5 py-8">
@@ -109,10 +110,26 @@ export function ClassesPage() {
         {classes.isError && <p className="font-semibold text-lost">{problemText(classes.error)}</p>}
         {classes.data?.length === 0 && <p className="border-t-2 border-ink py-10 text-soft">{words.classes.none}</p>}
         <ul className="border-b-2 border-ink">
-          {classes.data?.map((item) => (
-            <ClassRow key={item.id} item={item} />
-          ))}
+          {classes.data
+            ?.filter((item) => !item.archived)
+            .map((item) => (
+              <ClassRow key={item.id} item={item} />
+            ))}
         </ul>
+        {archived.length > 0 && (
+          <details className="mt-4">
+            <summary className="font-semibold">{words.classes.archive(archived.length)}</summary>
+            <ul className="mt-2">
+              {archived.map((item) => (
+                <li key={item.id}>
+                  <Link className="underline underline-offset-4" to={`/classes/${item.id}`}>
+                    {item.name}
+                  </Link>
+                </li>
+              ))}
+            </ul>
+          </details>
+        )}
         <MakeClass open={making} onClose={() => setMaking(false)} />
       </main>
     </Page>

@@ -10,6 +10,8 @@ export function EditText({
   onSave,
   as: As = 'span',
   inline = false,
+  mayBeEmpty = false,
+  shown = value,
   className,
 }: {
   value: string;
@@ -19,11 +21,14 @@ export function EditText({
   as?: 'h1' | 'h3' | 'span';
   /** The text itself is what is pressed; for long lists. */
   inline?: boolean;
+  mayBeEmpty?: boolean;
+  /** What stands there while it is not being changed. */
+  shown?: string;
   className?: string;
 }) {
   const [draft, setDraft] = useState<string | null>(null);
   const finish = () => {
-    if (draft !== null && draft.trim() !== '' && draft.trim() !== value) onSave(draft.trim());
+    if (draft !== null && (mayBeEmpty || draft.trim() !== '') && draft.trim() !== value) onSave(draft.trim());
     setDraft(null);
   };
   const key = (event: KeyboardEvent) => {
@@ -55,7 +60,7 @@ export function EditText({
         onClick={() => setDraft(value)}
         className="w-full text-left wrap-anywhere hover:bg-wash"
       >
-        {value}
+        {shown}
       </button>
     );
   }

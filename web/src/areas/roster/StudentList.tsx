@@ -1,12 +1,34 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query';
-import { useState } from 'react';
+import { memo, useCallback, useDeferredValue, useMemo, useState } from 'react';
 import { api, take, type Schema } from '../../api/client';
 import { Button } from '../../ui/Button';
 import { useMessages } from '../../ui/messages';
 import { words } from '../../words';
 import { EditText } from './EditText';
+import { StudentMore } from './StudentMore';
 
-type Student = Schema['StudentView'];
+export type Student = Schema['StudentView'];
+export type Edit = { id: string } & Schema['EditStudent'];
+
+const searchAbove = 15;
+
+/** What a change will make of a student, before the server has answered. */
+function changed(student: Student, edit: Edit): Student {
+  const attributes = new Map(student.attributes?.map((one) => [one.name, one.value]));
+  for (const { name, value } of edit.attributes ?? []) {
+    if (value.trim() === '') attributes.delete(name);
+    else attributes.set(name, value.trim());
+  }
+  return {
+    ...student,
+    name: edit.name ?? student.name,
+    absent: edit.absent ?? student.absent,
+    seatable: edit.seatable ?? student.seatable ?? true,
+    table: edit.table === undefined ? (student.table ?? null) : edit.table === '' ? null : edit.table,
+    tags: edit.tags ?? student.tags ?? [],
+    attributes: [...attributes].map(([name, value]) => ({ name, value })),
+  };
+}
 
 /** What can be done with one student of a class list. */
 function useStudentActions(classId: string) {
@@ -15,15 +37,14 @@ function useStudentActions(classId: string) {
   const done = () => queries.invalidateQueries({ queryKey: ['class', classId] });
   const path = (id: string) => ({ params: { path: { id } } });
   const edit = useMutation({
-    mutationFn: ({ id, ...body }: { id: string; name?: string; absent?: boolean }) =>
-      take(api.PATCH('/api/staff/students/{id}', { ...path(id), body })),
+    mutationFn: ({ id, ...body }: Edit) => take(api.PATCH('/api/staff/students/{id}', { ...path(id), body })),
     // Seen at once; the server's answer follows.
-    onMutate: async ({ id, ...change }) => {
+    onMutate: async (change) => {
       await queries.cancelQueries({ queryKey: ['class', classId] });
       queries.setQueryData<Schema['ClassView']>(['class', classId], (old) =>
         old === undefined
           ? old
-          : { ...old, students: old.students.map((one) => (one.id === id ? { ...one, ...change } : one)) },
+          : { ...old, students: old.students.map((one) => (one.id === change.id ? changed(one, change) : one)) },
       );
     },
     onSettled: done,
@@ -49,81 +70,236 @@ function useStudentActions(classId: string) {
   return { edit, remove, free };
 }
 
-export function StudentList({ classId, students }: { classId: string; students: Student[] }) {
+interface RowProps {
+  student: Student;
+  number: number;
+  columns: string[];
+  absent: boolean;
+  onEdit: (edit: Edit) => void;
+  onAbsent: (id: string, absent: boolean) => void;
+  onMore: (student: Student, at: DOMRect) => void;
+}
+
+const Row = memo(function Row({ student, number, columns, absent, onEdit, onAbsent, onMore }: RowProps) {
+  const seatable = student.seatable !== false;
+  const cell = (what: string, value: string, onSave: (value: string) => void) => (
+    <EditText
+      inline
+      mayBeEmpty
+      label={words.roster.editCell(what, student.name)}
+      value={value}
+      shown={value === '' ? words.roster.noValue : value}
+      maxLength={120}
+      onSave={onSave}
+    />
+  );
+  return (
+    <tr className={`border-b border-line last:border-0 ${seatable ? '' : 'text-soft'}`}>
+      <td className="py-1 text-sm text-soft tabular-nums">{number}</td>
+      <th scope="row" className={`py-1 pr-4 text-left font-normal ${absent ? 'text-soft line-through' : ''}`}>
+        <EditText
+          inline
+          label={words.roster.editOf(student.name)}
+          value={student.name}
+          maxLength={120}
+          onSave={(name) => onEdit({ id: student.id, name })}
+        />
+        {!seatable && <span className="text-xs text-soft">{words.roster.notSeated}</span>}
+      </th>
+      <td className="py-1 pr-3 text-sm">
+        {cell(words.roster.table, student.table ?? '', (table) => onEdit({ id: student.id, table }))}
+      </td>
+      {columns.map((name) => (
+        <td key={name} className="py-1 pr-3 text-sm">
+          {cell(name, student.attributes?.find((one) => one.name === name)?.value ?? '', (value) =>
+            onEdit({ id: student.id, attributes: [{ name, value }] }),
+          )}
+        </td>
+      ))}
+      <td className="py-1 pr-3 text-sm">
+        {cell(words.roster.tags, (student.tags ?? []).join(', '), (tags) =>
+          onEdit({
+            id: student.id,
+            tags: tags
+              .split(',')
+              .map((tag) => tag.trim())
+              .filter((tag) => tag !== ''),
+          }),
+        )}
+      </td>
+      <td className="py-1 align-middle whitespace-nowrap">
+        <input
+          type="checkbox"
+          className="block size-5 accent-ink"
+          checked={absent}
+          aria-label={words.roster.absentOf(student.name)}
+          onChange={(event) => onAbsent(student.id, event.target.checked)}
+        />
+      </td>
+      <td className="py-1 text-right text-sm whitespace-nowrap">
+        <Button
+          look="quiet"
+          className="text-soft"
+          aria-haspopup="dialog"
+          aria-label={words.roster.moreOf(student.name)}
+          onClick={(event) => onMore(student, event.currentTarget.getBoundingClientRect())}
+        >
+          {words.desk.more}
+        </Button>
+      </td>
+    </tr>
+  );
+});
+
+/** The class list: everything known of each student, to be changed where it stands. */
+export function StudentList({
+  classId,
+  students,
+  attributes,
+}: {
+  classId: string;
+  students: Student[];
+  attributes: Schema['AttributeView'][];
+}) {
   const { edit, remove, free } = useStudentActions(classId);
   // A box shows what was pressed until the server has answered.
   const [pressed, setPressed] = useState<Record<string, boolean | undefined>>({});
-  const markAbsent = (id: string, absent: boolean) => {
-    setPressed((all) => ({ ...all, [id]: absent }));
-    edit.mutate({ id, absent }, { onSettled: () => setPressed((all) => ({ ...all, [id]: undefined })) });
-  };
+  const [search, setSearch] = useState('');
+  const [added, setAdded] = useState<string[]>([]);
+  const [more, setMore] = useState<{ student: Student; at: DOMRect } | null>(null);
+  const wanted = useDeferredValue(search.trim().toLowerCase());
+  const columns = useMemo(
+    () => [...new Set([...attributes.map((attribute) => attribute.name), ...added])],
+    [attributes, added],
+  );
+  const { mutate } = edit;
+  const onEdit = useCallback((change: Edit) => mutate(change), [mutate]);
+  const onAbsent = useCallback(
+    (id: string, absent: boolean) => {
+      setPressed((all) => ({ ...all, [id]: absent }));
+      mutate({ id, absent }, { onSettled: () => setPressed((all) => ({ ...all, [id]: undefined })) });
+    },
+    [mutate],
+  );
+  const onMore = useCallback((student: Student, at: DOMRect) => setMore({ student, at }), []);
   if (students.length === 0) return <p className="border-y border-line py-8 text-soft">{words.roster.empty}</p>;
+  const rows = students
+    .map((student, i) => ({ student, number: i + 1 }))
+    .filter(({ student }) => wanted === '' || student.name.toLowerCase().includes(wanted));
+  const head = 'py-1.5 pr-3 font-semibold';
   return (
-    <table className="w-full border-collapse border-y-2 border-ink">
-      <caption className="sr-only">{words.roster.heading}</caption>
-      <thead>
-        <tr className="border-b border-ink text-left text-sm">
-          <th scope="col" className="w-10 py-1.5 font-semibold">
-            {words.roster.number}
-          </th>
-          <th scope="col" className="py-1.5 font-semibold">
-            {words.roster.name}
-          </th>
-          <th scope="col" className="py-1.5 font-semibold">
-            {words.roster.absentColumn}
-          </th>
-          <th scope="col" className="py-1.5">
-            <span className="sr-only">{words.roster.actions}</span>
-          </th>
-        </tr>
-      </thead>
-      <tbody>
-        {students.map((student, i) => (
-          <tr key={student.id} className="border-b border-line last:border-0">
-            <td className="py-1 text-sm text-soft tabular-nums">{i + 1}</td>
-            <th
-              scope="row"
-              className={`py-1 pr-4 text-left font-normal ${student.absent ? 'text-soft line-through' : ''}`}
-            >
-              <EditText
-                inline
-                label={words.roster.editOf(student.name)}
-                value={student.name}
-                maxLength={120}
-                onSave={(name) => edit.mutate({ id: student.id, name })}
+    <div>
+      <div className="mb-2 flex flex-wrap items-end gap-3 print:hidden">
+        {students.length > searchAbove && (
+          <input
+            type="search"
+            aria-label={words.roster.find}
+            placeholder={words.roster.find}
+            value={search}
+            onChange={(event) => setSearch(event.target.value)}
+            className="w-56 border border-ink bg-sheet px-3 py-1.5"
+          />
+        )}
+        <a
+          href="#bring-in"
+          className="px-2 py-1 text-sm underline decoration-line underline-offset-4 hover:decoration-ink"
+        >
+          {words.roster.bringIn}
+        </a>
+        <AddColumn onAdd={(name) => setAdded([...added, name])} />
+      </div>
+      {/* A wide table scrolls by itself and has to be reachable by keyboard. */}
+      {/* eslint-disable-next-line jsx-a11y/no-noninteractive-tabindex */}
+      <div className="overflow-x-auto" tabIndex={0} role="region" aria-label={words.roster.heading}>
+        <table className="w-full border-collapse border-y-2 border-ink">
+          <caption className="sr-only">{words.roster.heading}</caption>
+          <thead>
+            <tr className="border-b border-ink text-left text-sm">
+              <th scope="col" className="w-10 py-1.5 font-semibold">
+                {words.roster.number}
+              </th>
+              <th scope="col" className={head}>
+                {words.roster.name}
+              </th>
+              <th scope="col" className={head}>
+                {words.roster.table}
+              </th>
+              {columns.map((name) => (
+                <th key={name} scope="col" className={head}>
+                  {name}
+                </th>
+              ))}
+              <th scope="col" className={head}>
+                {words.roster.tags}
+              </th>
+              <th scope="col" className={head}>
+                {words.roster.absentColumn}
+              </th>
+              <th scope="col" className="py-1.5">
+                <span className="sr-only">{words.roster.actions}</span>
+              </th>
+            </tr>
+          </thead>
+          <tbody>
+            {rows.map(({ student, number }) => (
+              <Row
+                key={student.id}
+                student={student}
+                number={number}
+                columns={columns}
+                absent={pressed[student.id] ?? student.absent}
+                onEdit={onEdit}
+                onAbsent={onAbsent}
+                onMore={onMore}
               />
-            </th>
-            <td className="py-1 whitespace-nowrap">
-              <input
-                type="checkbox"
-                className="size-5 accent-ink"
-                checked={pressed[student.id] ?? student.absent}
-                aria-label={words.roster.absentOf(student.name)}
-                onChange={(event) => markAbsent(student.id, event.target.checked)}
-              />
-            </td>
-            <td className="py-1 text-right text-sm whitespace-nowrap">
-              {student.claimed && (
-                <Button
-                  look="quiet"
-                  aria-label={words.roster.freeOf(student.name)}
-                  onClick={() => free.mutate(student)}
-                >
-                  {words.roster.free}
-                </Button>
-              )}
-              <Button
-                look="quiet"
-                className="text-soft"
-                aria-label={words.roster.removeOf(student.name)}
-                onClick={() => remove.mutate(student)}
-              >
-                {words.roster.remove}
-              </Button>
-            </td>
-          </tr>
-        ))}
-      </tbody>
-    </table>
+            ))}
+          </tbody>
+        </table>
+      </div>
+      {rows.length === 0 && <p className="py-6 text-soft">{words.roster.foundNone}</p>}
+      {more !== null && (
+        <StudentMore
+          student={students.find((one) => one.id === more.student.id) ?? more.student}
+          at={more.at}
+          onEdit={onEdit}
+          onFree={() => free.mutate(more.student)}
+          onRemove={() => remove.mutate(more.student)}
+          onClose={() => setMore(null)}
+        />
+      )}
+    </div>
+  );
+}
+
+function AddColumn({ onAdd }: { onAdd: (name: string) => void }) {
+  const [name, setName] = useState<string | null>(null);
+  if (name === null)
+    return (
+      <Button look="quiet" className="text-sm" onClick={() => setName('')}>
+        {words.roster.addColumn}
+      </Button>
+    );
+  return (
+    <form
+      className="flex items-center gap-2"
+      onSubmit={(event) => {
+        event.preventDefault();
+        if (name.trim() !== '') onAdd(name.trim());
+        setName(null);
+      }}
+    >
+      <input
+        // The field appears because the person asked for it.
+        // eslint-disable-next-line jsx-a11y/no-autofocus
+        autoFocus
+        aria-label={words.roster.columnName}
+        placeholder={words.roster.columnHint}
+        maxLength={60}
+        value={name}
+        onChange={(event) => setName(event.target.value)}
+        className="w-72 border border-ink bg-sheet px-3 py-1.5"
+      />
+      <Button type="submit">{words.roster.addColumn}</Button>
+    </form>
   );
 }

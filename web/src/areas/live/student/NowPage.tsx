@@ -6,6 +6,7 @@ import { markOf } from '../../../ui/marks';
 import { Sign } from '../../../ui/Sign';
 import { student as words } from '../../../words/student';
 import { clockText, secondsUntil, type Phase } from '../phase';
+import { SignUp } from '../../grouping/student/SignUp';
 
 type Now = Schema['StudentNow'];
 type Group = Schema['MyGroup'];
@@ -81,11 +82,7 @@ function Members({ group, me }: { group: Group; me: string }) {
     <section>
       <h2 className="font-sans text-sm font-semibold text-soft">
         {words.now.with}
-        {own !== undefined && (
-          <span className="float-right text-ink">
-            {words.now.seat(own.seat)}: {words.now.you}
-          </span>
-        )}
+        {own !== undefined && <span className="float-right text-ink">{words.now.number(own.seat, group.role)}</span>}
       </h2>
       {others.length === 0 && <p>{words.now.alone}</p>}
       <ul className="mt-1 flex flex-wrap gap-1.5">
@@ -93,6 +90,7 @@ function Members({ group, me }: { group: Group; me: string }) {
           <li key={mate.id} className="flex items-baseline gap-1.5 border border-ink bg-sheet px-2 py-1">
             <span className="text-xs text-soft tabular-nums">{mate.seat}</span>
             <span className="wrap-anywhere">{mate.name}</span>
+            {mate.role !== '' && <span className="text-xs text-soft">{mate.role}</span>}
           </li>
         ))}
       </ul>
@@ -187,6 +185,9 @@ function AtWork({
           )}
         </p>
       )}
+      {group.task !== '' && (
+        <p className="border-l-4 border-ink pl-3 text-lg font-semibold wrap-anywhere">{group.task}</p>
+      )}
       <Task text={now.instructions} />
     </>
   );
@@ -199,12 +200,14 @@ export function NowPage({
   serverNow,
   onSheet,
   onLeft,
+  onLook,
 }: {
   now: Now;
   phase: Phase;
   serverNow: number;
   onSheet: () => void;
   onLeft: () => void;
+  onLook: () => void;
 }) {
   const { group } = now;
   const atWork = phase === 'looking' || phase === 'out' || phase === 'comingBack';
@@ -215,7 +218,8 @@ export function NowPage({
         <AtWork now={now} group={group} phase={phase} serverNow={serverNow} onSheet={onSheet} />
       )}
       {atWork && group === null && <Sentence>{words.now.noSeat}</Sentence>}
-      {!atWork && <Together now={now} back={phase === 'back'} />}
+      {!atWork && now.signUp !== null && <SignUp signUp={now.signUp} serverNow={serverNow} onLook={onLook} />}
+      {!atWork && now.signUp === null && <Together now={now} back={phase === 'back'} />}
       {phase === 'back' && group?.copy != null && (
         <Button look="quiet" className="self-start" onClick={onSheet}>
           {words.now.seeSheet}

@@ -108,7 +108,14 @@ export function StudentApp() {
           )}
         </>
       ) : (
-        <NowPage now={now} phase={phase} serverNow={serverNow} onSheet={() => setSheet(true)} onLeft={look} />
+        <NowPage
+          now={now}
+          phase={phase}
+          serverNow={serverNow}
+          onSheet={() => setSheet(true)}
+          onLeft={look}
+          onLook={look}
+        />
       )}
     </main>
   );

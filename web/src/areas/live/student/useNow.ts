@@ -13,6 +13,7 @@ type Message =
   | { kind: 'round'; seq: number; moments: Moments }
   | { kind: 'notice'; notice: Schema['NoticeView'] }
   | { kind: 'refresh' }
+  | { kind: 'signUp'; taken: Record<string, number> }
   | { kind: 'seen'; place: string | null }
   | { kind: 'answer'; copy: string; answer: Answer };
 
@@ -35,6 +36,14 @@ function withAnswer(copy: Copy | null, copyId: string, answer: Answer): Copy | n
   const old = copy.answers.find(same);
   if (old !== undefined && old.revision >= answer.revision) return copy;
   return { ...copy, answers: [...copy.answers.filter((one) => !same(one)), answer] };
+}
+
+/** How many sit at each table now. */
+function withTaken(state: StudentState, taken: Record<string, number>): StudentState {
+  const signUp = state.now?.signUp ?? null;
+  if (state.now === null || signUp === null) return state;
+  const tables = signUp.tables.map((table) => ({ ...table, taken: taken[table.id] ?? table.taken }));
+  return { ...state, now: { ...state.now, signUp: { ...signUp, tables } } };
 }
 
 /** All a student's page knows, kept in step with the server. */
@@ -86,6 +95,7 @@ export function useNow(): StudentState & { look: () => void } {
     return listen<Message>(stream, {
       onMessage: (message) => {
         if (message.kind === 'refresh') lookSoon();
+        if (message.kind === 'signUp') setState((old) => withTaken(old, message.taken));
         if (message.kind === 'seen')
           setState((old) => (old.now === null ? old : { ...old, now: { ...old.now, seenIn: message.place } }));
         if (message.kind === 'answer')

@@ -1,0 +1,86 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FreshHuddle\Core\Tests\Grouping\Explain;
+
+use FreshHuddle\Core\Grouping\Explain\Standings;
+use FreshHuddle\Core\Grouping\Explain\WhyHere;
+use FreshHuddle\Core\Grouping\Goal\Alike;
+use FreshHuddle\Core\Grouping\Goal\EachHas;
+use FreshHuddle\Core\Grouping\Goal\NewPartners;
+use FreshHuddle\Core\Grouping\Goal\NotAlone;
+use FreshHuddle\Core\Grouping\Goal\Spread;
+use FreshHuddle\Core\Grouping\Problem;
+use FreshHuddle\Core\Grouping\Rule\Apart;
+use FreshHuddle\Core\Grouping\Rule\Together;
+use FreshHuddle\Core\Grouping\Search\Setting;
+use FreshHuddle\Core\Grouping\Student;
+use FreshHuddle\Core\Tests\Grouping\Support\Oracle;
+use FreshHuddle\Core\Tests\Grouping\Support\RandomProblem;
+use PHPUnit\Framework\TestCase;
+
+final class ExplainTest extends TestCase
+{
+    public function test_a_bar_says_how_far_a_goal_is_met_and_what_stands_in_the_way(): void
+    {
+        $class = [
+            new Student('a', 'Ada', null, ['level' => 5, 'language' => 'so'], ['lead']), new Student('b', 'Ben', null, ['level' => 4, 'language' => 'pl'], ['lead']),
+            new Student('c', 'Chi', null, ['level' => 1, 'language' => 'so']), new Student('d', 'Dov', null, ['level' => 2, 'language' => 'pl']),
+        ];
+        $setting = new Setting($class, [2, 2], [[['a', 'b'], ['c', 'd']]]);
+        $goals = [new Spread('level'), new EachHas('lead'), new NotAlone('language'), new NewPartners(), new Alike('level')];
+        $standings = (new Standings($setting, ['Quayside', 'Millbrook']))->of($goals, [[0, 1], [2, 3]]);
+        self::assertSame('Quayside has 4.5 on average, Millbrook 1.5', $standings[0]->obstacle);
+        self::assertSame('not in Millbrook', $standings[1]->obstacle);
+        self::assertSame('alone: Ada (so), Ben (pl), Chi (so) and 1 more', $standings[2]->obstacle);
+        self::assertSame('again together: Ada and Ben and Chi and Dov', $standings[3]->obstacle);
+        self::assertSame([0.0, 0.0, 0.0, 0.0, 1.0], array_map(static fn ($standing): float => $standing->met, $standings));
+        $better = (new Standings($setting, ['Quayside', 'Millbrook']))->of($goals, [[0, 2], [1, 3]]);
+        self::assertSame(['', '', ''], array_map(static fn ($standing): string => $standing->obstacle, \array_slice($better, 0, 3)));
+        self::assertSame([1.0, 1.0, 1.0, 1.0], array_map(static fn ($standing): float => $standing->met, \array_slice($better, 0, 4)));
+    }
+
+    public function test_why_a_student_sits_there_is_said_in_sentences(): void
+    {
+        $class = [new Student('a', 'Ada', null, ['language' => 'so', 'level' => 3], ['lead']), new Student('b', 'Ben', null, ['language' => 'so', 'level' => 1]), new Student('c', 'Chi'), new Student('d', 'Dov')];
+        $why = new WhyHere(new Setting($class, [2, 2], [[['a', 'b']]]), [new Apart(['a', 'c']), new Together(['a', 'b'])], [new EachHas('lead'), new NotAlone('language'), new NewPartners(), new Spread('level')], [[0, 1], [2, 3]]);
+        self::assertSame([
+            'Has to be apart from Chi.', 'Has to be with Ben.', 'The only one with “lead” here.', 'Shares language so with Ben.', 'Has been with Ben before.', 'Level 3; the group has 2.0 on average.',
+        ], $why->reasons(0));
+        self::assertSame(['Ada and Chi apart', 'Ada and Ben together'], $why->effects(0)[0]->breaks);
+    }
+
+    public function test_what_a_move_is_said_to_change_and_break_is_what_it_changes_and_breaks(): void
+    {
+        for ($seed = 0; $seed < 60; ++$seed) {
+            $random = new RandomProblem(70_000 + $seed);
+            $n = $random->number(5, 9);
+            $problem = new Problem($random->students($n), null, rules: $random->rules($n, 3, 4), goals: $random->goals($n), history: $random->history($n, 1));
+            $groups = [[], [], []];
+            for ($i = 0; $i < $n; ++$i) {
+                $groups[$random->number(0, 2)][] = $i;
+            }
+            $groups = array_values($groups);
+            $setting = new Setting($problem->students, array_map('count', $groups), $problem->history);
+            $oracle = new Oracle($problem);
+            $student = $random->number(0, $n - 1);
+            foreach ((new WhyHere($setting, $problem->rules, $problem->goals, $groups))->effects($student) as $effect) {
+                $moved = array_map(static fn (array $group): array => array_values(array_diff($group, [$student])), $groups);
+                $moved[$effect->group][] = $student;
+                $ids = $setting->idsOf(array_values($moved));
+                self::assertEqualsWithDelta($oracle->cost([$ids]) - $oracle->cost([$setting->idsOf($groups)]), $effect->change, 1e-6);
+                foreach ($problem->rules as $rule) {
+                    $id = 's'.($student + 1);
+                    if (!\in_array($id, $rule->students(), true)) {
+                        continue;
+                    }
+                    // Of a rule that keeps several apart, only what this student does to it.
+                    $about = $rule instanceof Apart ? array_map(static fn (string $other): Apart => new Apart([$id, $other]), array_values(array_diff($rule->students, [$id]))) : [$rule];
+                    $isSaid = \in_array($rule->inWords(static fn (string $one): string => 'Student '.$one), $effect->breaks, true);
+                    self::assertSame(!$oracle->keeps($ids, $about), $isSaid, "seed {$seed}");
+                }
+            }
+        }
+    }
+}

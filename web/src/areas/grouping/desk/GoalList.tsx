@@ -1,0 +1,137 @@
+import { DndContext, PointerSensor, closestCenter, useSensor, useSensors, type DragEndEvent } from '@dnd-kit/core';
+import { SortableContext, arrayMove, useSortable, verticalListSortingStrategy } from '@dnd-kit/sortable';
+import type { Schema } from '../../../api/client';
+import { words } from '../../../words';
+import { goalKey, goalName, possibleGoals } from './goalName';
+import { MetBar } from './MetBar';
+import type { Desk, Goal } from './useDesk';
+
+type Standing = Schema['GoalStandingView'];
+
+function Row({
+  goal,
+  standing,
+  first,
+  last,
+  onMove,
+  onDrop,
+}: {
+  goal: Goal;
+  standing: Standing | undefined;
+  first: boolean;
+  last: boolean;
+  onMove: (by: number) => void;
+  onDrop: () => void;
+}) {
+  const { setNodeRef, listeners, transform, isDragging } = useSortable({ id: goalKey(goal) });
+  const name = goalName(goal);
+  const small = 'px-1 text-sm hover:bg-wash disabled:opacity-30';
+  return (
+    <li
+      ref={setNodeRef}
+      style={transform === null ? undefined : { transform: `translateY(${transform.y}px)` }}
+      className={`border border-ink bg-sheet px-2 py-1.5 ${isDragging ? 'relative z-10 shadow-lg' : ''}`}
+    >
+      <div className="flex items-center gap-1">
+        <span className="min-w-0 flex-1 cursor-grab touch-none font-semibold wrap-anywhere" {...listeners}>
+          {name}
+        </span>
+        <button
+          type="button"
+          className={small}
+          disabled={first}
+          aria-label={words.desk.earlier(name)}
+          onClick={() => onMove(-1)}
+        >
+          ↑
+        </button>
+        <button
+          type="button"
+          className={small}
+          disabled={last}
+          aria-label={words.desk.later(name)}
+          onClick={() => onMove(1)}
+        >
+          ↓
+        </button>
+        <button type="button" className={small} aria-label={words.desk.dropGoal(name)} onClick={onDrop}>
+          ×
+        </button>
+      </div>
+      {standing !== undefined && (
+        <>
+          <MetBar met={standing.met} label={name} />
+          <p className="mt-0.5 text-xs text-soft">
+            {standing.met >= 1 && standing.obstacle === '' ? words.desk.metFully : words.desk.met(standing.met)}
+            {standing.obstacle !== '' && <>: {standing.obstacle}</>}
+          </p>
+        </>
+      )}
+    </li>
+  );
+}
+
+/** The goals in the teacher's order, each with a bar that says how far it is met. */
+export function GoalList({
+  desk,
+  goals,
+  standings,
+  onGoals,
+}: {
+  desk: Desk;
+  goals: Goal[];
+  standings: Standing[];
+  onGoals: (goals: Goal[]) => void;
+}) {
+  const sensors = useSensors(useSensor(PointerSensor, { activationConstraint: { distance: 5 } }));
+  const keys = goals.map(goalKey);
+  const possible = possibleGoals(desk.attributes, desk.tags, goals);
+  const end = ({ active, over }: DragEndEvent) => {
+    if (over !== null && active.id !== over.id)
+      onGoals(arrayMove(goals, keys.indexOf(String(active.id)), keys.indexOf(String(over.id))));
+  };
+  return (
+    <section aria-label={words.desk.goals}>
+      <h2 className="text-lg font-semibold">{words.desk.goals}</h2>
+      <p className="text-sm text-soft">{goals.length === 0 ? words.desk.goalsNone : words.desk.goalsLead}</p>
+      <DndContext sensors={sensors} collisionDetection={closestCenter} onDragEnd={end}>
+        <SortableContext items={keys} strategy={verticalListSortingStrategy}>
+          <ol className="mt-2 space-y-1.5">
+            {goals.map((goal, i) => (
+              <Row
+                key={goalKey(goal)}
+                goal={goal}
+                standing={standings[i]}
+                first={i === 0}
+                last={i === goals.length - 1}
+                onMove={(by) => onGoals(arrayMove(goals, i, i + by))}
+                onDrop={() => onGoals(goals.filter((one) => one !== goal))}
+              />
+            ))}
+          </ol>
+        </SortableContext>
+      </DndContext>
+      <label className="mt-2 block text-sm">
+        <span className="sr-only">{words.desk.addGoal}</span>
+        <select
+          className="w-full border border-ink bg-sheet px-2 py-1.5"
+          value=""
+          onChange={(event) => {
+            const goal = possible[Number(event.target.value)];
+            if (goal !== undefined) onGoals([...goals, goal]);
+          }}
+        >
+          <option value="">{words.desk.addGoal}</option>
+          {possible.map((goal, i) => (
+            <option key={goalKey(goal)} value={i}>
+              {goalName(goal)}
+            </option>
+          ))}
+        </select>
+      </label>
+      {desk.attributes.length + desk.tags.length === 0 && (
+        <p className="mt-1 text-xs text-soft">{words.desk.goalNeedsList}</p>
+      )}
+    </section>
+  );
+}

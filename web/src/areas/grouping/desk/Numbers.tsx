@@ -1,0 +1,128 @@
+import { useState } from 'react';
+import type { Schema } from '../../../api/client';
+import { Button } from '../../../ui/Button';
+import { Field } from '../../../ui/Field';
+import { Sheet } from '../../../ui/Sheet';
+import { words } from '../../../words';
+import type { Desk } from './useDesk';
+
+interface TaskLine {
+  numbers: string;
+  task: string;
+}
+
+const numbersIn = (text: string) =>
+  text
+    .split(/[^0-9]+/)
+    .filter((one) => one !== '')
+    .map(Number)
+    .filter((one) => one >= 1 && one <= 40);
+
+/** What the numbers of the seats carry: roles, tasks; and what the groups are called. */
+export function Numbers({
+  desk,
+  open,
+  onClose,
+  onSet,
+  onHandOut,
+}: {
+  desk: Desk;
+  open: boolean;
+  onClose: () => void;
+  onSet: (change: Schema['SetGrouping']) => void;
+  onHandOut: () => void;
+}) {
+  const largest = Math.min(8, Math.max(4, ...desk.floor.groups.map((group) => group.students.length)));
+  const [roles, setRoles] = useState<Record<number, string>>(() =>
+    Object.fromEntries((desk.numbers.roles ?? []).map((role) => [role.number, role.role])),
+  );
+  const [tasks, setTasks] = useState<TaskLine[]>(() => [
+    ...(desk.numbers.tasks ?? []).map((task) => ({ numbers: task.numbers.join(', '), task: task.task })),
+    { numbers: '', task: '' },
+  ]);
+  const [names, setNames] = useState(desk.groupNames.join('\n'));
+  const change = (i: number, part: Partial<TaskLine>) =>
+    setTasks(tasks.map((task, at) => (at === i ? { ...task, ...part } : task)));
+  const save = () => {
+    onSet({
+      numbers: {
+        roles: Object.entries(roles)
+          .filter(([, role]) => role.trim() !== '')
+          .map(([number, role]) => ({ number: Number(number), role: role.trim() })),
+        tasks: tasks
+          .filter((task) => task.task.trim() !== '' && numbersIn(task.numbers).length > 0)
+          .map((task) => ({ numbers: numbersIn(task.numbers), task: task.task.trim() })),
+      },
+      groupNames: names
+        .split('\n')
+        .map((name) => name.trim())
+        .filter((name) => name !== ''),
+    });
+    onClose();
+  };
+  return (
+    <Sheet open={open} onClose={onClose} title={words.desk.numbers} wide>
+      <p className="text-sm text-soft">{words.desk.numbersLead}</p>
+      <div className="mt-3 grid grid-cols-2 gap-3 sm:grid-cols-4">
+        {Array.from({ length: largest }, (_, i) => i + 1).map((number) => (
+          <Field
+            key={number}
+            label={words.desk.roleOf(number)}
+            value={roles[number] ?? ''}
+            maxLength={40}
+            onChange={(event) => setRoles({ ...roles, [number]: event.target.value })}
+          />
+        ))}
+      </div>
+      <div className="mt-4 space-y-2">
+        {tasks.map((task, i) => (
+          <div key={i} className="grid grid-cols-[7rem_1fr] gap-3">
+            <Field
+              label={words.desk.taskNumbers}
+              placeholder={words.desk.taskNumbersHint}
+              value={task.numbers}
+              onChange={(event) => change(i, { numbers: event.target.value })}
+            />
+            <Field
+              label={words.desk.task}
+              maxLength={200}
+              value={task.task}
+              onChange={(event) => change(i, { task: event.target.value })}
+            />
+          </div>
+        ))}
+        <Button look="quiet" onClick={() => setTasks([...tasks, { numbers: '', task: '' }])}>
+          {words.desk.addTask}
+        </Button>
+      </div>
+      <label className="mt-4 block text-sm font-semibold">
+        {words.desk.groupNames}
+        <textarea
+          rows={4}
+          value={names}
+          onChange={(event) => setNames(event.target.value)}
+          className="mt-1 w-full border border-ink bg-sheet px-2 py-1.5 font-normal"
+        />
+        <span className="font-normal text-soft">{words.desk.groupNamesHint}</span>
+      </label>
+      <div className="mt-5 flex flex-wrap items-center gap-4">
+        <Button look="main" onClick={save}>
+          {words.common.save}
+        </Button>
+        {(desk.numbers.roles ?? []).length > 0 && (
+          <span className="text-sm">
+            <Button
+              onClick={() => {
+                onHandOut();
+                onClose();
+              }}
+            >
+              {words.desk.handOut}
+            </Button>{' '}
+            <span className="text-soft">{words.desk.handOutHint}</span>
+          </span>
+        )}
+      </div>
+    </Sheet>
+  );
+}

@@ -1,0 +1,115 @@
+import clsx from 'clsx';
+import type { Schema } from '../../../api/client';
+import { Button } from '../../../ui/Button';
+import { words } from '../../../words';
+import { ruleText } from '../../roster/RuleList';
+import type { Desk } from './useDesk';
+import type { Search } from './useSearch';
+
+function roundName(proposal: Schema['ProposalView'], i: number): string {
+  if (proposal.rounds.some((round) => round.name === 'experts')) return i === 0 ? words.desk.experts : words.desk.home;
+  return words.desk.round(i + 1);
+}
+
+/** What has been found, while the floor is as it was: look at it, look on, take it or leave it. */
+export function ProposalBar({
+  proposal,
+  search,
+  round,
+  onRound,
+  onUse,
+  onAgain,
+}: {
+  proposal: Schema['ProposalView'];
+  search: Search;
+  round: number;
+  onRound: (round: number) => void;
+  onUse: () => void;
+  onAgain: () => void;
+}) {
+  const several = proposal.rounds.length > 1;
+  return (
+    <section aria-label={words.desk.proposal} className="border-b-2 border-ink bg-wash px-5 py-2">
+      <div className="flex flex-wrap items-center gap-x-4 gap-y-2">
+        <div className="min-w-48 flex-1">
+          <p className="font-semibold">{words.desk.proposal}</p>
+          <p role="status" className="text-sm">
+            {search.looking ? words.desk.looking : proposal.proven ? words.desk.proven : words.desk.stopped}
+            {several && <> {words.desk.repeats(proposal.repeats)}</>}
+            {proposal.unplaced.length > 0 && <> {words.desk.unplaced(proposal.unplaced.length)}</>}
+          </p>
+          {proposal.notes.map((note) => (
+            <p key={note} className="text-sm">
+              {note}
+            </p>
+          ))}
+        </div>
+        {several && (
+          <div className="flex gap-1">
+            {proposal.rounds.map((one, i) => (
+              <button
+                key={one.name}
+                type="button"
+                aria-pressed={round === i}
+                onClick={() => onRound(i)}
+                className={clsx('border border-ink px-2 py-1 text-sm', round === i ? 'bg-ink text-sheet' : 'bg-sheet')}
+              >
+                {roundName(proposal, i)}
+              </button>
+            ))}
+          </div>
+        )}
+        <div className="flex flex-wrap items-center gap-2">
+          {search.looking && proposal.rounds.length > 0 && <Button onClick={search.stop}>{words.desk.stop}</Button>}
+          {!search.looking && <Button onClick={onAgain}>{words.desk.again}</Button>}
+          <Button look="quiet" onClick={search.drop}>
+            {words.desk.leave}
+          </Button>
+          <Button look="main" onClick={onUse}>
+            {several ? words.desk.useRounds(proposal.rounds.length) : words.desk.use}
+          </Button>
+        </div>
+      </div>
+    </section>
+  );
+}
+
+/** Rules that cannot all be kept, with a press to lift each. */
+export function ConflictBar({
+  conflicts,
+  desk,
+  nameOf,
+  onLift,
+  onLeave,
+}: {
+  conflicts: Schema['ConflictView'][];
+  desk: Desk;
+  nameOf: (id: string) => string;
+  onLift: (rule: Schema['RuleView']) => void;
+  onLeave: () => void;
+}) {
+  return (
+    <section role="alert" aria-label={words.desk.conflict} className="border-b-2 border-ink bg-wash px-5 py-3">
+      <div className="flex items-baseline justify-between gap-4">
+        <h2 className="text-lg font-semibold">{words.desk.conflict}</h2>
+        <Button look="quiet" onClick={onLeave}>
+          {words.common.close}
+        </Button>
+      </div>
+      {conflicts.map((conflict) => (
+        <div key={conflict.message} className="mt-1">
+          <p>{conflict.message}</p>
+          <ul className="mt-1 flex flex-wrap gap-2">
+            {desk.rules
+              .filter((rule) => conflict.rules.includes(rule.id))
+              .map((rule) => (
+                <li key={rule.id}>
+                  <Button onClick={() => onLift(rule)}>{words.desk.liftOf(ruleText(rule, nameOf))}</Button>
+                </li>
+              ))}
+          </ul>
+        </div>
+      ))}
+    </section>
+  );
+}

@@ -1,0 +1,82 @@
+import { useMutation, useQueryClient } from '@tanstack/react-query';
+import { useState } from 'react';
+import { api, take } from '../../../api/client';
+import { Button } from '../../../ui/Button';
+import { Field } from '../../../ui/Field';
+import { useMessages } from '../../../ui/messages';
+import { words } from '../../../words';
+import type { Desk } from './useDesk';
+
+const timeOf = (ms: number) => new Date(ms).toLocaleTimeString([], { hour: '2-digit', minute: '2-digit' });
+
+/** Opens the tables to the students, and closes them again. */
+export function SignUpPanel({ desk, present }: { desk: Desk; present: number }) {
+  const queries = useQueryClient();
+  const { fail } = useMessages();
+  const tables = desk.floor.groups.length;
+  const [seats, setSeats] = useState<string>();
+  const [minutes, setMinutes] = useState('');
+  const usual = Math.max(2, Math.ceil(present / Math.max(1, tables)));
+  const path = { params: { path: { id: desk.id } } };
+  const done = { onSuccess: (fresh: Desk) => queries.setQueryData(['desk', desk.id], fresh), onError: fail };
+  const open = useMutation({
+    mutationFn: () =>
+      take(
+        api.POST('/api/staff/groupings/{id}/sign-up', {
+          ...path,
+          body: { seats: Number(seats ?? usual), minutes: minutes === '' ? null : Number(minutes) },
+        }),
+      ),
+    ...done,
+  });
+  const close = useMutation({
+    mutationFn: () => take(api.DELETE('/api/staff/groupings/{id}/sign-up', path)),
+    ...done,
+  });
+  if (desk.signUp !== null) {
+    const taken = desk.floor.groups.reduce((sum, group) => sum + group.students.length, 0);
+    return (
+      <div className="space-y-3">
+        <p className="font-semibold" role="status">
+          {words.desk.signUpOn(taken, present)}
+          {desk.signUp.closesAt !== null && <> · {words.desk.signUpUntil(timeOf(desk.signUp.closesAt))}</>}
+        </p>
+        <Button look="main" className="w-full" onClick={() => close.mutate()} busy={close.isPending}>
+          {words.desk.signUpClose}
+        </Button>
+      </div>
+    );
+  }
+  return (
+    <div className="space-y-3">
+      <div className="grid grid-cols-2 items-end gap-3">
+        <Field
+          label={words.desk.signUpSeats}
+          type="number"
+          min={2}
+          max={40}
+          value={seats ?? usual}
+          onChange={(event) => setSeats(event.target.value)}
+        />
+        <Field
+          label={words.desk.signUpMinutes}
+          type="number"
+          min={1}
+          max={600}
+          value={minutes}
+          onChange={(event) => setMinutes(event.target.value)}
+        />
+      </div>
+      <Button
+        look="main"
+        className="w-full"
+        disabled={tables === 0}
+        onClick={() => open.mutate()}
+        busy={open.isPending}
+      >
+        {words.desk.signUpOpen(present)}
+      </Button>
+      <p className="text-sm text-soft">{words.desk.signUpLesson}</p>
+    </div>
+  );
+}

@@ -1,0 +1,45 @@
+import { words } from '../../../words';
+import type { Goal } from './useDesk';
+
+const capital = (text: string) => text.charAt(0).toUpperCase() + text.slice(1);
+
+/** A goal as a teacher would say it. */
+export function goalName(goal: Goal): string {
+  const about = capital(goal.attribute ?? goal.tag ?? '');
+  const kinds = words.desk.goalKinds;
+  switch (goal.kind) {
+    case 'spread':
+      return kinds.spread(about);
+    case 'alike':
+      return kinds.alike(about);
+    case 'notAlone':
+      return kinds.notAlone(about);
+    case 'eachHas':
+      return kinds.eachHas(goal.tag ?? '', goal.atLeast ?? 1);
+    case 'newPartners':
+      return kinds.newPartners();
+  }
+}
+
+export function goalKey(goal: Goal): string {
+  return [goal.kind, goal.attribute ?? '', goal.tag ?? ''].join('|');
+}
+
+/** The goals that can be set with what the class list knows, without those that are set. */
+export function possibleGoals(
+  attributes: readonly { name: string; numeric: boolean }[],
+  tags: readonly string[],
+  set: readonly Goal[],
+): Goal[] {
+  const all: Goal[] = [
+    { kind: 'newPartners' },
+    ...tags.map((tag): Goal => ({ kind: 'eachHas', tag, atLeast: 1 })),
+    ...attributes.flatMap(({ name, numeric }): Goal[] => [
+      { kind: 'spread', attribute: name },
+      { kind: 'alike', attribute: name },
+      ...(numeric ? [] : [{ kind: 'notAlone' as const, attribute: name }]),
+    ]),
+  ];
+  const there = new Set(set.map(goalKey));
+  return all.filter((goal) => !there.has(goalKey(goal)));
+}

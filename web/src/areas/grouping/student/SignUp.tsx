@@ -1,0 +1,83 @@
+import { useState } from 'react';
+import { api, take, type Schema } from '../../../api/client';
+import { problemText } from '../../../api/problem';
+import { markOf } from '../../../ui/marks';
+import { Sign } from '../../../ui/Sign';
+import { student as words } from '../../../words/student';
+import { clockText, secondsUntil } from '../../live/phase';
+
+type Table = Schema['SignUpTable'];
+
+function TableButton({ table, busy, onTake }: { table: Table; busy: boolean; onTake: () => void }) {
+  const { colour } = markOf(table.mark);
+  const left = Math.max(0, table.seats - table.taken);
+  return (
+    <button
+      type="button"
+      disabled={busy || table.mine || left === 0}
+      aria-pressed={table.mine}
+      aria-label={`${words.now.sitHere(table.name)}, ${words.now.seatsLeft(left)}`}
+      onClick={onTake}
+      className={`flex w-full items-center gap-3 border-2 px-3 py-3 text-left text-xl disabled:opacity-100 ${left === 0 && !table.mine ? 'text-soft' : ''}`}
+      style={{
+        borderColor: table.mine ? 'var(--ink)' : colour,
+        backgroundColor: table.mine ? 'var(--accent)' : `color-mix(in oklab, ${colour} 14%, var(--sheet))`,
+        ...(table.mine ? { color: 'var(--on-accent)' } : {}),
+      }}
+    >
+      <Sign mark={table.mark} size={24} plain />
+      <span className="min-w-0 flex-1 font-semibold wrap-anywhere">{table.name}</span>
+      <span className="text-base whitespace-nowrap">{words.now.seatsLeft(left)}</span>
+    </button>
+  );
+}
+
+/** Tables to sit down at, while the teacher lets students choose. */
+export function SignUp({
+  signUp,
+  serverNow,
+  onLook,
+}: {
+  signUp: Schema['SignUpView'];
+  serverNow: number;
+  onLook: () => void;
+}) {
+  const [busy, setBusy] = useState(false);
+  const [problem, setProblem] = useState('');
+  const mine = signUp.tables.find((table) => table.mine);
+  const sit = (table: string) => {
+    setBusy(true);
+    take(api.POST('/api/student/seat', { body: { table } }))
+      .then(
+        () => setProblem(''),
+        (error: unknown) => setProblem(problemText(error)),
+      )
+      .finally(() => {
+        setBusy(false);
+        onLook();
+      });
+  };
+  return (
+    <section>
+      <h1 className="text-4xl leading-tight font-bold text-balance wrap-anywhere">
+        {mine === undefined ? words.now.takeSeat : words.now.seatTaken(mine.name)}
+      </h1>
+      <p className="mt-1 text-lg" role="status">
+        {problem !== '' ? <strong>{problem}</strong> : mine !== undefined && words.now.seatChange}
+        {signUp.closesAt !== null && (
+          <span className="block">
+            {words.now.closesIn}{' '}
+            <span className="font-bold tabular-nums">{clockText(secondsUntil(signUp.closesAt, serverNow))}</span>
+          </span>
+        )}
+      </p>
+      <ul className="mt-4 space-y-2">
+        {signUp.tables.map((table) => (
+          <li key={table.id}>
+            <TableButton table={table} busy={busy} onTake={() => sit(table.id)} />
+          </li>
+        ))}
+      </ul>
+    </section>
+  );
+}

@@ -1,0 +1,141 @@
+import { useMutation } from '@tanstack/react-query';
+import { useState } from 'react';
+import { api, take, type Schema } from '../../api/client';
+import { Button } from '../../ui/Button';
+import { useMessages } from '../../ui/messages';
+import { list, words } from '../../words';
+
+type Rule = Schema['RuleView'];
+
+/** A must in words: “Ada and Ben apart”. */
+export function ruleText(rule: Pick<Rule, 'kind' | 'students'>, nameOf: (id: string) => string): string {
+  return words.desk.ruleText(list(rule.students.map(nameOf)), words.desk[rule.kind]);
+}
+
+/** Lifts a must, with Undo. */
+export function useLift(classId: string, nameOf: (id: string) => string, done: () => unknown) {
+  const { say, fail } = useMessages();
+  const add = useMutation({
+    mutationFn: (body: Schema['MakeRule']) =>
+      take(api.POST('/api/staff/classes/{id}/rules', { params: { path: { id: classId } }, body })),
+    onSettled: done,
+    onError: fail,
+  });
+  const lift = useMutation({
+    mutationFn: (rule: Rule) => take(api.DELETE('/api/staff/rules/{id}', { params: { path: { id: rule.id } } })),
+    onSuccess: (_, rule) =>
+      say(words.desk.lifted(ruleText(rule, nameOf)), () => add.mutate({ kind: rule.kind, students: rule.students })),
+    onSettled: done,
+    onError: fail,
+  });
+  return { add, lift };
+}
+
+function AddRule({
+  students,
+  busy,
+  onAdd,
+}: {
+  students: { id: string; name: string }[];
+  busy: boolean;
+  onAdd: (rule: Schema['MakeRule']) => void;
+}) {
+  const [kind, setKind] = useState<Rule['kind']>('apart');
+  const [chosen, setChosen] = useState<string[]>(['', '']);
+  const ids = chosen.filter((id) => id !== '');
+  return (
+    <form
+      className="mt-2 border-t border-line pt-2 text-sm"
+      onSubmit={(event) => {
+        event.preventDefault();
+        onAdd({ kind, students: ids });
+        setChosen(['', '']);
+      }}
+    >
+      <div className="space-y-1">
+        {chosen.map((value, i) => (
+          <select
+            key={i}
+            aria-label={words.desk.ruleStudent(i + 1)}
+            className="w-full border border-ink bg-sheet px-2 py-1"
+            value={value}
+            onChange={(event) => setChosen(chosen.map((one, at) => (at === i ? event.target.value : one)))}
+          >
+            <option value="">{words.desk.ruleStudent(i + 1)}</option>
+            {students
+              .filter((student) => student.id === value || !chosen.includes(student.id))
+              .map((student) => (
+                <option key={student.id} value={student.id}>
+                  {student.name}
+                </option>
+              ))}
+          </select>
+        ))}
+      </div>
+      <div className="mt-1 flex flex-wrap items-center gap-2">
+        <select
+          aria-label={words.desk.ruleKind}
+          className="border border-ink bg-sheet px-2 py-1"
+          value={kind}
+          onChange={(event) => setKind(event.target.value as Rule['kind'])}
+        >
+          <option value="apart">{words.desk.apart}</option>
+          <option value="together">{words.desk.together}</option>
+        </select>
+        <Button type="submit" disabled={ids.length < 2} busy={busy}>
+          {words.desk.ruleAdd}
+        </Button>
+        <Button look="quiet" onClick={() => setChosen([...chosen, ''])}>
+          {words.desk.ruleMore}
+        </Button>
+      </div>
+    </form>
+  );
+}
+
+/** Who must be apart and who must be together. */
+export function RuleList({
+  classId,
+  rules,
+  students,
+  broken = [],
+  onChange,
+}: {
+  classId: string;
+  rules: Rule[];
+  students: { id: string; name: string }[];
+  /** Ids of rules the floor breaks. */
+  broken?: string[];
+  onChange: () => unknown;
+}) {
+  const names = new Map(students.map((student) => [student.id, student.name]));
+  const nameOf = (id: string) => names.get(id) ?? '';
+  const { add, lift } = useLift(classId, nameOf, onChange);
+  return (
+    <section aria-label={words.desk.rules}>
+      <h2 className="text-lg font-semibold">{words.desk.rules}</h2>
+      <p className="text-sm text-soft">{words.desk.rulesLead}</p>
+      <ul className="mt-2">
+        {rules.length === 0 && <li className="text-sm text-soft">{words.desk.rulesNone}</li>}
+        {rules.map((rule) => (
+          <li key={rule.id} className="flex items-baseline gap-2 border-b border-line py-1 text-sm last:border-0">
+            <span className="min-w-0 flex-1 wrap-anywhere">
+              {list(rule.students.map(nameOf))} <strong>{words.desk[rule.kind]}</strong>
+              {broken.includes(rule.id) && (
+                <span className="ml-2 bg-accent px-1 text-xs text-on-accent">{words.desk.broken}</span>
+              )}
+            </span>
+            <Button
+              look="quiet"
+              aria-label={words.desk.liftOf(ruleText(rule, nameOf))}
+              onClick={() => lift.mutate(rule)}
+            >
+              {words.desk.lift}
+            </Button>
+          </li>
+        ))}
+      </ul>
+      <AddRule students={students} busy={add.isPending} onAdd={(rule) => add.mutate(rule)} />
+    </section>
+  );
+}

@@ -1,0 +1,65 @@
+import { useState } from 'react';
+import { Button } from '../../ui/Button';
+import { Field } from '../../ui/Field';
+import { words } from '../../words';
+import { Beside } from '../grouping/Beside';
+import type { Edit, Student } from './StudentList';
+
+/** The rarer things about one student. */
+export function StudentMore({
+  student,
+  at,
+  onEdit,
+  onFree,
+  onRemove,
+  onClose,
+}: {
+  student: Student;
+  at: DOMRect;
+  onEdit: (edit: Edit) => void;
+  onFree: () => void;
+  onRemove: () => void;
+  onClose: () => void;
+}) {
+  const [schoolId, setSchoolId] = useState(student.schoolId ?? '');
+  const seatable = student.seatable !== false;
+  const act = (what: () => void) => () => {
+    what();
+    onClose();
+  };
+  return (
+    <Beside at={at} title={student.name} onClose={onClose}>
+      <form
+        onSubmit={(event) => {
+          event.preventDefault();
+          if (schoolId.trim() !== (student.schoolId ?? '')) onEdit({ id: student.id, schoolId });
+          onClose();
+        }}
+      >
+        <Field
+          label={words.roster.schoolId}
+          value={schoolId}
+          maxLength={120}
+          onChange={(event) => setSchoolId(event.target.value)}
+        />
+        <Button type="submit" className="mt-2">
+          {words.common.save}
+        </Button>
+      </form>
+      <div className="mt-3 flex flex-col items-start gap-1 border-t border-line pt-2">
+        <Button look="quiet" onClick={act(() => onEdit({ id: student.id, seatable: !seatable }))}>
+          {seatable ? words.roster.seatable : words.roster.seatableOn}
+        </Button>
+        <p className="px-2 text-xs text-soft">{words.roster.seatableHint}</p>
+        {student.claimed && (
+          <Button look="quiet" aria-label={words.roster.freeOf(student.name)} onClick={act(onFree)}>
+            {words.roster.free}
+          </Button>
+        )}
+        <Button look="quiet" aria-label={words.roster.removeOf(student.name)} onClick={act(onRemove)}>
+          {words.roster.remove}
+        </Button>
+      </div>
+    </Beside>
+  );
+}
