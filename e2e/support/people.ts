@@ -48,14 +48,15 @@ export async function goToRoom(who: Student): Promise<Page> {
 
 /** Where a table and its name tags stand on the floor. */
 export async function seats(page: Page): Promise<Map<string, string[]>> {
-  const tables = await page.locator('[data-stop^="table:"]').all();
-  const map = new Map<string, string[]>();
-  for (const table of tables) {
-    const name = (await table.getAttribute('aria-label'))?.replace(/, \d+ students?$/, '') ?? '';
-    const tags = await table.locator('xpath=..').locator('[data-stop^="tag:"]').allInnerTexts();
-    map.set(name, tags);
-  }
-  return map;
+  const tables = await page.evaluate(() =>
+    [...document.querySelectorAll<HTMLElement>('[data-stop^="table:"]')].map((table): [string, string[]] => [
+      (table.getAttribute('aria-label') ?? '').replace(/, \d+ students?$/, ''),
+      [...(table.closest('li')?.querySelectorAll<HTMLElement>('[data-stop^="tag:"]') ?? [])].map(
+        (tag) => tag.innerText,
+      ),
+    ]),
+  );
+  return new Map(tables);
 }
 
 export function tag(page: Page, name: string) {

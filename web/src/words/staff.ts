@@ -134,6 +134,7 @@ export const staff = {
     planNone: 'No table',
     groupings: 'Groupings',
     groupingsNone: 'No grouping yet.',
+    groupingNumber: (n: number) => `Grouping ${n}`,
     newGrouping: 'New grouping',
     groupingName: 'Name of the grouping',
     groupingOf: (g: number, n: number) => `${students(n)} in ${groups(g)}`,

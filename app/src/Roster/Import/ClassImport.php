@@ -83,6 +83,7 @@ final readonly class ClassImport
             $columns = Columns::given(
                 null === $request->columns ? $columns->columns : array_map(static fn (ColumnChoice $choice): Column => new Column($choice->heading, $choice->kind), $request->columns),
                 $request->heading ?? $columns->heading,
+                $columns->first,
             );
         }
 
@@ -134,7 +135,7 @@ final readonly class ClassImport
     {
         $choices = [];
         foreach ($columns->columns as $i => $column) {
-            $values = array_map(static fn (array $row): string => $row[$i] ?? '', \array_slice($sheet->rows, $columns->heading ? 1 : 0));
+            $values = array_map(static fn (array $row): string => $row[$i] ?? '', \array_slice($sheet->rows, $columns->first));
             $samples = \array_slice(array_values(array_unique(array_filter($values, static fn (string $value): bool => '' !== $value))), 0, self::SAMPLES);
             $choices[] = new ColumnChoice($column->heading, $column->kind, $samples);
         }

@@ -19,30 +19,47 @@ final class Columns
         'nothing' => ['email', 'e-mail', 'phone', 'date of birth', 'dob', 'gender', 'sex', 'address', 'birthday'],
     ];
     private const YES = ['x', '✓', '✔', 'yes', 'y', 'true', '1', 'ja', 'oui', 'si', 'sí', 'да', 'tak'];
+    /** So far down a heading is looked for. */
+    private const ROWS_ABOVE = 6;
     private const NO = ['', 'no', 'n', 'false', '0', 'nein', 'non', 'нет', 'nie', '-'];
 
     /**
      * @param list<Column> $columns
-     * @param bool         $heading whether the first row is a heading
+     * @param bool         $heading whether there is a heading
+     * @param int          $first   the first row with a student in it; the heading is the one before
      */
-    private function __construct(public readonly array $columns, public readonly bool $heading)
+    private function __construct(public readonly array $columns, public readonly bool $heading, public readonly int $first)
     {
     }
 
     public static function recognise(Sheet $sheet): self
     {
-        $first = $sheet->rows[0] ?? [];
-        $kinds = array_map(self::kindOfHeading(...), $first);
-        $named = array_filter($kinds, static fn (?ColumnKind $kind): bool => ColumnKind::Name === $kind || ColumnKind::Given === $kind || ColumnKind::Family === $kind);
-        $heading = [] !== $named;
+        $at = self::headingRow($sheet);
+        $first = null === $at ? 0 : $at + 1;
+        $titles = null === $at ? [] : $sheet->rows[$at];
         $columns = [];
         for ($i = 0; $i < $sheet->width(); ++$i) {
-            $title = $heading ? $first[$i] ?? '' : '';
-            $values = self::valuesOf($sheet, $i, $heading);
-            $columns[] = new Column($title, ($heading ? $kinds[$i] ?? null : null) ?? self::kindOfValues($title, $values, $heading));
+            $title = $titles[$i] ?? '';
+            $columns[] = new Column($title, self::kindOfHeading($title) ?? self::kindOfValues($title, self::valuesOf($sheet, $i, $first), null !== $at));
         }
 
-        return new self(self::withOneName($columns, $sheet, $heading), $heading);
+        return new self(self::withOneName($columns, $sheet, null !== $at), null !== $at, $first);
+    }
+
+    /**
+     * The heading need not come first: a title may stand above it.
+     */
+    private static function headingRow(Sheet $sheet): ?int
+    {
+        foreach (\array_slice($sheet->rows, 0, self::ROWS_ABOVE) as $at => $row) {
+            foreach ($row as $cell) {
+                if (\in_array(self::kindOfHeading($cell), [ColumnKind::Name, ColumnKind::Given, ColumnKind::Family], true)) {
+                    return $at;
+                }
+            }
+        }
+
+        return null;
     }
 
     /**
@@ -50,9 +67,9 @@ final class Columns
      *
      * @param list<Column> $columns
      */
-    public static function given(array $columns, bool $heading): self
+    public static function given(array $columns, bool $heading, int $first): self
     {
-        return new self($columns, $heading);
+        return new self($columns, $heading, $heading ? max(1, $first) : 0);
     }
 
     public static function isYes(string $cell): bool
@@ -75,9 +92,9 @@ final class Columns
     /**
      * @return list<string>
      */
-    private static function valuesOf(Sheet $sheet, int $column, bool $heading): array
+    private static function valuesOf(Sheet $sheet, int $column, int $first): array
     {
-        return array_map(static fn (array $row): string => $row[$column] ?? '', \array_slice($sheet->rows, $heading ? 1 : 0));
+        return array_map(static fn (array $row): string => $row[$column] ?? '', \array_slice($sheet->rows, $first));
     }
 
     /**
@@ -112,7 +129,7 @@ final class Columns
         $best = 0;
         $most = -1;
         foreach ($columns as $i => $_) {
-            $letters = \count(array_filter(self::valuesOf($sheet, $i, false), static fn (string $value): bool => 1 === preg_match('/\p{L}{2}/u', $value)));
+            $letters = \count(array_filter(self::valuesOf($sheet, $i, 0), static fn (string $value): bool => 1 === preg_match('/\p{L}{2}/u', $value)));
             if ($letters > $most) {
                 [$best, $most] = [$i, $letters];
             }

@@ -45,7 +45,10 @@ final readonly class ImportPlan
         $lines = [];
         $added = 0;
         foreach ($sheet->rows as $i => $row) {
-            if (0 === $i && $columns->heading) {
+            if ($i < $columns->first) {
+                if ($i < $columns->first - 1) {
+                    $lines[] = new ImportLine($sheet->lines[$i], self::shown($row), ImportFate::Refused, null, null, [], 'Above the heading, so not read as a student.');
+                }
                 continue;
             }
             $lines[] = $line = self::line($sheet->lines[$i], $row, $columns, $known, $byId, $byName, $seen);
@@ -70,7 +73,7 @@ final readonly class ImportPlan
      */
     private static function line(int $number, array $row, Columns $columns, array $known, array $byId, array $byName, array $seen): ImportLine
     {
-        $shown = mb_substr(implode(' · ', array_filter($row, static fn (string $cell): bool => '' !== $cell)), 0, 160);
+        $shown = self::shown($row);
         try {
             [$record, $marks] = self::record($row, $columns);
             $folded = StudentName::of($record->name)->folded();
@@ -88,6 +91,14 @@ final readonly class ImportPlan
         $changes = self::changes($known[$student], $record);
 
         return new ImportLine($number, $shown, [] === $changes ? ImportFate::Same : ImportFate::Changed, $student, $record, $changes);
+    }
+
+    /**
+     * @param list<string> $row
+     */
+    private static function shown(array $row): string
+    {
+        return mb_substr(implode(' · ', array_filter($row, static fn (string $cell): bool => '' !== $cell)), 0, 160);
     }
 
     /**

@@ -55,6 +55,13 @@ final class ImportPlanTest extends TestCase
         );
     }
 
+    public function test_a_title_above_the_heading_is_no_student(): void
+    {
+        $lines = self::plan("Class 9H, autumn\n\nName;Level\nAda;3\n", []);
+        self::assertSame(['Above the heading, so not read as a student.', ''], [$lines[0]->message, $lines[1]->message]);
+        self::assertSame(['Ada', 4], [$lines[1]->record?->name, $lines[1]->line]);
+    }
+
     public function test_without_a_heading_the_column_with_letters_in_it_is_the_name(): void
     {
         $columns = Columns::recognise(Csv::read("1\tAda Lund\t7\n2\tBen Oduya\t8\n"));

@@ -9,6 +9,12 @@ import { NameTag, tagLook, type Student } from './NameTag';
 export type Group = Schema['GroupView'];
 export type Effect = Schema['EffectView'];
 
+/** How many of a table are not absent. */
+export function hereAt(group: Group, students: readonly Pick<Student, 'id' | 'absent'>[]): number {
+  const absent = new Set(students.filter((student) => student.absent).map((student) => student.id));
+  return group.students.filter((id) => !absent.has(id)).length;
+}
+
 /** Somebody who sits at this table and belongs at another. */
 export interface Guest {
   student: Student;

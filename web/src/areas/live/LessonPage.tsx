@@ -12,7 +12,7 @@ import { Sheet } from '../../ui/Sheet';
 import { words } from '../../words';
 import { DealBar } from '../grouping/DealBar';
 import { Floor } from '../grouping/Floor';
-import type { Group } from '../grouping/Table';
+import { hereAt, type Group } from '../grouping/Table';
 import { useFloor } from '../grouping/useFloor';
 import { useMarkAbsent } from '../roster/useMarkAbsent';
 import { OriginalEditor } from '../materials/OriginalEditor';
@@ -175,11 +175,11 @@ function Lesson({ lesson, connected }: { lesson: Schema['LessonView']; connected
   const working = live && phase !== 'back';
   const present = lesson.students.filter((student) => !student.absent).length;
   const tableNote = (group: Group) => {
-    if (!live) return String(group.students.length);
+    if (!live) return String(hereAt(group, lesson.students));
     const there = lesson.students.filter(
       (student) => group.students.includes(student.id) && student.place === 'inPlace',
     ).length;
-    return `${there}/${group.students.length}`;
+    return `${there}/${hereAt(group, lesson.students)}`;
   };
   return (
     <div className="flex min-h-0 flex-1 flex-col">

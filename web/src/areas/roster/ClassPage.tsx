@@ -95,7 +95,7 @@ function Groupings({ data }: { data: Schema['ClassView'] }) {
       take(
         api.POST('/api/staff/classes/{id}/groupings', {
           params: { path: { id: data.id } },
-          body: { name: `${words.roster.groupings} ${data.groupings.length + 1}` },
+          body: { name: words.roster.groupingNumber(data.groupings.length + 1) },
         }),
       ),
     onSuccess: (made) => void navigate(`/groupings/${made.id}`),

@@ -12,6 +12,7 @@ import { RuleList, useLift } from '../../roster/RuleList';
 import { useMarkAbsent } from '../../roster/useMarkAbsent';
 import { Floor } from '../Floor';
 import type { Student } from '../NameTag';
+import { hereAt } from '../Table';
 import { useFloor } from '../useFloor';
 import { GoalList } from './GoalList';
 import { MethodPanel } from './MethodPanel';
@@ -283,7 +284,7 @@ function DeskOf({ desk }: { desk: Desk }) {
           live={false}
           asList={asList}
           noteOf={() => ''}
-          tableNote={(group) => String(group.students.length)}
+          tableNote={(group) => String(hereAt(group, students))}
           onAbsent={(student, absent) => markAbsent.mutate({ id: student.id, absent })}
           onHold={setHeld}
           {...(why === undefined || proposal !== null

@@ -6,8 +6,10 @@ import { ruleText } from '../../roster/RuleList';
 import type { Desk } from './useDesk';
 import type { Search } from './useSearch';
 
+const isJigsaw = (proposal: Schema['ProposalView']) => proposal.rounds.some((round) => round.name === 'experts');
+
 function roundName(proposal: Schema['ProposalView'], i: number): string {
-  if (proposal.rounds.some((round) => round.name === 'experts')) return i === 0 ? words.desk.experts : words.desk.home;
+  if (isJigsaw(proposal)) return i === 0 ? words.desk.experts : words.desk.home;
   return words.desk.round(i + 1);
 }
 
@@ -28,14 +30,21 @@ export function ProposalBar({
   onAgain: () => void;
 }) {
   const several = proposal.rounds.length > 1;
+  const jigsaw = isJigsaw(proposal);
   return (
     <section aria-label={words.desk.proposal} className="border-b-2 border-ink bg-wash px-5 py-2">
       <div className="flex flex-wrap items-center gap-x-4 gap-y-2">
         <div className="min-w-48 flex-1">
           <p className="font-semibold">{words.desk.proposal}</p>
           <p role="status" className="text-sm">
-            {search.looking ? words.desk.looking : proposal.proven ? words.desk.proven : words.desk.stopped}
-            {several && <> {words.desk.repeats(proposal.repeats)}</>}
+            {search.looking
+              ? words.desk.looking
+              : jigsaw
+                ? ''
+                : proposal.proven
+                  ? words.desk.proven
+                  : words.desk.stopped}
+            {several && !jigsaw && <> {words.desk.repeats(proposal.repeats)}</>}
             {proposal.unplaced.length > 0 && <> {words.desk.unplaced(proposal.unplaced.length)}</>}
           </p>
           {proposal.notes.map((note) => (

@@ -1,0 +1,212 @@
+import { expect, test, type Locator, type Page } from '@playwright/test';
+import { seats, tag, teacher } from './support/people';
+import { workbook } from './support/workbook';
+
+const family = [
+  'Abernethy',
+  'Bjarkan',
+  'Castellano',
+  'Dembélé',
+  'Eskelund',
+  'Farouk',
+  'Gruber',
+  'Hsiao',
+  'Iwata',
+  'Jóns',
+];
+const given = [
+  'Aldo',
+  'Birgit',
+  'Ceren',
+  'Dov',
+  'Edda',
+  'Faisal',
+  'Greta',
+  'Hye-jin',
+  'Ivo',
+  'Jamila',
+  'Kwame',
+  'Lotte',
+];
+const languages = ['Somali', 'Polish', 'Ukrainian', 'English', 'English'];
+
+/** A list as schools keep them: a title above, a running number, names in two columns, a doubled row, gaps, a total. */
+function messy(students: number): { file: Buffer; names: string[] } {
+  const names: string[] = [];
+  const rows: (string | number)[][] = [
+    ['Autumn term, set 2'],
+    [],
+    ['No.', 'Surname', 'First name', 'Level', 'Home language', 'Lead', 'E-mail'],
+  ];
+  for (let i = 0; i < students; i++) {
+    const first = given[i % given.length] ?? '';
+    const last = family[Math.floor(i / given.length) % family.length] ?? '';
+    names.push(`${first} ${last}`);
+    const language = languages[i % languages.length] ?? '';
+    rows.push([
+      i + 1,
+      last,
+      ` ${first} `,
+      i % 7 === 3 ? '' : 1 + (i % 5),
+      language,
+      i % 4 === 0 ? 'x' : '',
+      `${first}@school.example`,
+    ]);
+    if (i % 11 === 5) rows.push([]);
+  }
+  rows.push(
+    [1, family[0] ?? '', given[0] ?? '', 1, 'Somali', 'x', ''],
+    ['', '', '', `=SUM(D4:D${students})`, '', '', ''],
+  );
+  return { file: workbook(rows), names };
+}
+
+async function addRule(panel: Locator, kind: string, one: string, other: string) {
+  await panel.getByLabel('Student 1').selectOption({ label: one });
+  await panel.getByLabel('Student 2').selectOption({ label: other });
+  await panel.getByLabel('What must be').selectOption(kind);
+  await panel.getByRole('button', { name: 'Add it' }).click();
+  await expect(panel.getByText(`${one} and ${other} ${kind}`)).toBeVisible();
+}
+
+async function groupOf(page: Page, name: string): Promise<string> {
+  for (const [group, members] of await seats(page)) if (members.includes(name)) return group;
+  return '';
+}
+
+for (const { students, groups } of [
+  { students: 28, groups: 7 },
+  { students: 120, groups: 30 },
+]) {
+  test(`from a messy spreadsheet to groups a teacher would defend, ${students} students`, async ({ browser }) => {
+    const t = await teacher(browser);
+    const { file, names } = messy(students);
+    const [a = '', b = '', c = '', d = '', e = ''] = names;
+
+    await test.step('a messy spreadsheet is brought in, and again changes nothing', async () => {
+      await t.getByRole('button', { name: 'New class' }).click();
+      await t.getByLabel('What is the class called?').fill(`Set of ${students}`);
+      await t.getByRole('button', { name: 'Make the class' }).click();
+      await expect(t.getByRole('heading', { name: `Set of ${students}` })).toBeVisible();
+      const upload = { name: 'set.xlsx', mimeType: 'application/octet-stream', buffer: file };
+      await t.getByLabel('Choose a file').setInputFiles(upload);
+      await expect(t.getByText('stands in line 4 already')).toBeVisible();
+      await expect(t.getByText('Above the heading')).toBeVisible();
+      await t.getByRole('button', { name: `Add ${students} students` }).click();
+      await expect(t.getByText(`${students} students added`)).toBeVisible();
+      await expect(t.getByRole('columnheader', { name: 'Home language' })).toBeVisible();
+      await t.getByLabel('Choose a file').setInputFiles(upload);
+      await expect(t.getByRole('button', { name: 'Nothing to bring in' })).toBeDisabled();
+      await expect(t.getByText(`${students} as they are`)).toBeVisible();
+    });
+
+    await test.step('two musts and three goals', async () => {
+      await t.getByRole('button', { name: 'New grouping' }).click();
+      await t.getByLabel('Way of grouping').selectOption('balance');
+      await t.getByLabel('How many').fill(String(groups));
+      await t.getByLabel('How many').press('Enter');
+      const rules = t.getByRole('region', { name: 'Apart and together' });
+      await addRule(rules, 'apart', a, b);
+      await addRule(rules, 'together', c, d);
+      for (const goal of ['Level mixed', '“Lead” in each', 'Nobody alone with their home language']) {
+        await t.getByLabel('Add a goal').selectOption({ label: goal });
+        await expect(t.getByRole('region', { name: 'Goals' }).getByText(goal)).toBeVisible();
+      }
+      await t.getByRole('button', { name: '“Lead” in each: more important' }).click();
+      await expect(t.getByRole('region', { name: 'Goals' }).getByRole('listitem').first()).toContainText(
+        '“Lead” in each',
+      );
+    });
+
+    await test.step('it runs, is watched, and is stopped', async () => {
+      await t.getByRole('button', { name: `Put ${students} students into ${groups} groups` }).click();
+      await expect(t.getByText('A proposal; your floor is as it was')).toBeVisible();
+      await expect(t.getByRole('meter', { name: '“Lead” in each' })).toHaveAttribute('aria-valuenow', '100', {
+        timeout: 20_000,
+      });
+      await t.waitForTimeout(1_500);
+      const stop = t.getByRole('button', { name: 'Stop looking' });
+      if (await stop.isVisible()) await stop.click();
+      await t.getByRole('button', { name: 'Use these groups' }).click();
+      await expect(t.getByText('A proposal; your floor is as it was')).toHaveCount(0);
+      await expect(t.locator('[data-stop^="table:"]')).toHaveCount(groups);
+      expect(await groupOf(t, a)).not.toBe(await groupOf(t, b));
+      expect(await groupOf(t, c)).toBe(await groupOf(t, d));
+      await expect(t.getByRole('button', { name: 'Undo', exact: true })).toBeEnabled();
+    });
+
+    await test.step('one tag is moved by keyboard, and what it breaks is said before', async () => {
+      const theirs = await groupOf(t, b);
+      await tag(t, a).focus();
+      await t.keyboard.press(' ');
+      const table = t.locator(`[data-stop^="table:"][aria-label^="${theirs},"]`);
+      await expect(table.locator('xpath=ancestor::li[1]').getByText(`breaks: ${a} and ${b} apart`)).toBeVisible();
+      const home = t.locator('[data-stop^="table:"]').filter({ hasNotText: theirs }).last();
+      const name = (await home.getAttribute('aria-label'))?.replace(/, \d+ students?$/, '') ?? '';
+      await home.focus();
+      await t.keyboard.press(' ');
+      await expect.poll(() => groupOf(t, a)).toBe(name);
+    });
+
+    await test.step('another is dragged by mouse; a seat is fixed and stays', async () => {
+      const to = await groupOf(t, a);
+      await tag(t, e).scrollIntoViewIfNeeded();
+      await tag(t, e).hover();
+      await t.mouse.down();
+      const target = t.locator(`[data-stop^="table:"][aria-label^="${to},"]`);
+      await target.scrollIntoViewIfNeeded();
+      await target.hover();
+      await target.hover();
+      await t.mouse.up();
+      await expect.poll(() => groupOf(t, e)).toBe(to);
+      await tag(t, e).click();
+      await t.getByRole('button', { name: 'Keep this seat when dealing again' }).click();
+      await expect(tag(t, e)).toHaveAccessibleName(/fixed seat/);
+      const running = t.getByRole('button', { name: `Put ${students} students into ${groups} groups` });
+      await running.click();
+      await t.getByRole('button', { name: 'Use these groups' }).click();
+      await expect.poll(() => groupOf(t, e)).toBe(to);
+      await expect(t.getByText('A proposal; your floor is as it was')).toHaveCount(0);
+    });
+
+    await test.step('two go absent, one comes late; the groups are mended with the moves shown first', async () => {
+      const group = await groupOf(t, e);
+      const mates = ((await seats(t)).get(group) ?? []).filter((name) => name !== e).slice(0, 2);
+      for (const name of mates) {
+        await tag(t, name).click();
+        await t.getByRole('button', { name: 'Absent today' }).click();
+        await expect(t.getByRole('dialog')).toHaveCount(0);
+      }
+      await expect(t.getByText('2 students in a seat are absent')).toBeVisible();
+      const desk = t.url();
+      await t.getByRole('link', { name: `Set of ${students}` }).click();
+      await t.getByLabel('Paste here').fill('Late Comer');
+      await t.getByRole('button', { name: 'Add 1 student' }).click();
+      await expect(t.getByText('1 student added')).toBeVisible();
+      await t.goto(desk);
+      await expect(t.getByText('2 students in a seat are absent, 1 student without a seat')).toBeVisible();
+      await t.getByRole('button', { name: 'Mend the groups' }).click();
+      const sheet = t.getByRole('dialog');
+      await expect(sheet.getByText(/^Late Comer: /)).toBeVisible();
+      await sheet.getByRole('button', { name: 'Do it' }).click();
+      await expect(sheet).toHaveCount(0);
+      await expect.poll(() => groupOf(t, 'Late Comer')).not.toBe('');
+      expect(await groupOf(t, e)).toBe(group);
+      await expect(t.getByText('Mend the groups')).toHaveCount(0);
+    });
+
+    await test.step('it is printed', async () => {
+      await t.getByText('Print and export').click();
+      const [plan] = await Promise.all([
+        t.waitForEvent('download'),
+        t.getByRole('link', { name: 'Plan of the floor (PDF)' }).click(),
+      ]);
+      expect(plan.suggestedFilename()).toMatch(/^Set of \d+ · Grouping 1\.pdf$/);
+      const [list] = await Promise.all([
+        t.waitForEvent('download'),
+        t.getByRole('link', { name: 'List (CSV)' }).click(),
+      ]);
+      expect(await list.failure()).toBeNull();
+    });
+  });
+}
