@@ -1,6 +1,7 @@
 import AxeBuilder from '@axe-core/playwright';
 import { expect, test, type Page } from '@playwright/test';
-import { student, teacher } from './support/people';
+import type { components } from '../web/src/api/generated';
+import { student, tag, teacher } from './support/people';
 
 /** No serious finding on a screen, and nothing that has to be scrolled sideways. */
 async function isOpenToAll(page: Page, screen: string) {
@@ -91,5 +92,91 @@ for (const scheme of ['light', 'dark'] as const) {
     await expect(ada.page.getByText('Go back to the main session.')).toBeVisible({ timeout: 20_000 });
     await isOpenToAll(ada.page, 'back');
     await isOpenToAll(t, 'who is back');
+  });
+}
+
+for (const scheme of ['light', 'dark'] as const) {
+  test(`planning can be used by everybody, ${scheme}`, async ({ browser }) => {
+    const t = await teacher(browser, scheme);
+    const made = await t.request.post('/api/staff/classes', { data: { name: `Planning ${scheme}` } });
+    const { id, code } = (await made.json()) as components['schemas']['ClassView'];
+    await t.goto(`/classes/${id}`);
+    await t.getByLabel('Paste here').fill(
+      `Name;Table;Level;Home language;Tags\n${'Ada Ben Chi Dov Esi Fay Gil Hye'
+        .split(' ')
+        .map((name, i) => `${name};${i < 4 ? 'A' : 'B'};${i % 3};${i % 2 ? 'Somali' : 'Twi'};${i % 4 ? '' : 'lead'}`)
+        .join('\n')}\n999;;;;\n`,
+    );
+    await expect(t.getByText('No letters in it')).toBeVisible();
+    await isOpenToAll(t, 'bringing in a list');
+    await t.getByRole('button', { name: 'Add 8 students' }).click();
+    await expect(t.getByRole('columnheader', { name: 'Level' })).toBeVisible();
+    await isOpenToAll(t, 'the class list with columns');
+    await t.getByRole('button', { name: 'More about Ada' }).click();
+    await isOpenToAll(t, 'more about a student');
+    await t.keyboard.press('Escape');
+    await t.getByRole('button', { name: 'Seating plan' }).click();
+    await isOpenToAll(t, 'the seating plan');
+    await t.getByRole('button', { name: 'Apart and together' }).click();
+    await t.getByLabel('Student 1').selectOption({ label: 'Ada' });
+    await t.getByLabel('Student 2').selectOption({ label: 'Ben' });
+    await t.getByRole('button', { name: 'Add it' }).click();
+    await expect(t.getByText('Ada and Ben apart')).toBeVisible();
+    await isOpenToAll(t, 'musts');
+
+    await t.getByRole('button', { name: 'New grouping' }).click();
+    await t.getByLabel('Way of grouping').selectOption('balance');
+    await t.getByLabel('How many').fill('2');
+    await t.getByLabel('How many').press('Enter');
+    await t.getByLabel('Add a goal').selectOption({ label: '“lead” in each' });
+    await expect(t.getByRole('button', { name: 'Put 8 students into 2 groups' })).toBeEnabled();
+    await isOpenToAll(t, 'an empty desk');
+    await t.getByRole('button', { name: 'Put 8 students into 2 groups' }).click();
+    await expect(t.getByText('No better way is possible.')).toBeVisible();
+    await isOpenToAll(t, 'a proposal');
+    await t.getByRole('button', { name: 'Use these groups' }).click();
+    await expect(t.getByText('A proposal; your floor is as it was')).toHaveCount(0);
+    await tag(t, 'Ada').focus();
+    await t.keyboard.press(' ');
+    await expect(t.getByText('breaks: Ada and Ben apart')).toBeVisible();
+    await isOpenToAll(t, 'a tag held over the desk');
+    await t.keyboard.press('Escape');
+    await t.getByRole('button', { name: /^Variants/ }).click();
+    await t.getByRole('button', { name: 'Lay this floor aside' }).click();
+    await expect(t.getByRole('heading', { name: 'Variant 1' })).toBeVisible();
+    await isOpenToAll(t, 'variants');
+    await t.keyboard.press('Escape');
+    await t.getByRole('button', { name: 'Numbers, roles and tasks' }).click();
+    await t.getByLabel('Role of number 1').fill('lead');
+    await isOpenToAll(t, 'numbers');
+    await t.getByRole('button', { name: 'Save' }).click();
+    await tag(t, 'Chi').click();
+    await t.getByRole('button', { name: 'Absent today' }).click();
+    await t.getByRole('button', { name: 'Mend the groups' }).click();
+    await expect(t.getByText('These seats are given up:')).toBeVisible();
+    await isOpenToAll(t, 'a repair');
+    await t.keyboard.press('Escape');
+    await t.getByLabel('Student 1').selectOption({ label: 'Ada' });
+    await t.getByLabel('Student 2').selectOption({ label: 'Ben' });
+    await t.getByLabel('What must be').selectOption('together');
+    await t.getByRole('button', { name: 'Add it' }).click();
+    await expect(t.getByText('Ada and Ben together')).toBeVisible();
+    await t.getByRole('button', { name: 'Put 7 students into 2 groups' }).click();
+    await expect(t.getByText('This cannot all be kept')).toBeVisible();
+    await isOpenToAll(t, 'a contradiction');
+    await t.getByRole('button', { name: 'Lift: Ada and Ben together' }).first().click();
+    await expect(t.getByText('This cannot all be kept')).toHaveCount(0);
+
+    await t.getByLabel('Way of grouping').selectOption('signUp');
+    const grouping = t.url().split('/').at(-1) ?? '';
+    const lesson = await t.request.post(`/api/staff/classes/${id}/lessons`, { data: { title: 'Choose', minutes: 30 } });
+    const { id: lessonId } = (await lesson.json()) as components['schemas']['LessonView'];
+    await t.request.patch(`/api/staff/lessons/${lessonId}`, { data: { groupingId: grouping } });
+    await t.getByRole('button', { name: 'Let 7 students take seats' }).click();
+    await expect(t.getByText('have taken a seat')).toBeVisible();
+    await isOpenToAll(t, 'a sign-up on the desk');
+    const gil = await student(browser, code, 'Gil', scheme);
+    await expect(gil.page.getByText(/^You sit at/)).toBeVisible();
+    await isOpenToAll(gil.page, 'taking a seat');
   });
 }

@@ -61,7 +61,7 @@ final readonly class RoundWork implements TaskHandler
         try {
             match ($task->kind) {
                 self::MOVE_OUT => $phase->isOut() ? $this->service->move($this->groupRooms($round)) : null,
-                self::MOVE_BACK => Phase::Back === $phase ? $this->service->move($this->mainRoom($round)) : null,
+                self::MOVE_BACK => Phase::Back === $phase ? $this->service->move($this->mainSession($round)) : null,
                 self::SAY => $this->service->say($this->rooms($round), \is_string($task->data['text'] ?? null) ? $task->data['text'] : ''),
                 default => Phase::ComingBack === $phase ? $this->service->say($this->rooms($round), $this->callText($moments)) : null,
             };
@@ -102,7 +102,7 @@ final readonly class RoundWork implements TaskHandler
     /**
      * @return array<string, string> student's id => the service's room
      */
-    private function mainRoom(Row $round): array
+    private function mainSession(Row $round): array
     {
         $main = $this->externalIds($round)[''] ?? null;
         $moves = [];

@@ -51,7 +51,7 @@ final readonly class StudentPage
         $now = $this->clock->ms();
         $round = $this->round($student);
         if (null === $round) {
-            return new StudentNow($student->id, $student->name, $student->className, null, 0, $now, null, null, '', $this->hasMainRoom($student), null, [], null, null);
+            return new StudentNow($student->id, $student->name, $student->className, null, 0, $now, null, null, '', $this->hasMainSession($student), null, [], null, null);
         }
         $lessonId = $round->text('lesson_id');
         $moments = Moments::read($round->json('moments'));
@@ -67,7 +67,7 @@ final readonly class StudentPage
             $moments,
             $moments->phase($now)->showsGroups() ? $this->group($student, $round) : null,
             $round->text('instructions'),
-            $this->hasMainRoom($student),
+            $this->hasMainSession($student),
             \is_string($seenIn) ? $seenIn : null,
             \array_slice($this->events->notices($lessonId), 0, self::NOTICES),
             $moments->phase($now)->showsGroups() ? null : $this->signUps->view($student),
@@ -157,7 +157,7 @@ final readonly class StudentPage
         return $names;
     }
 
-    private function hasMainRoom(StudentUser $student): bool
+    private function hasMainSession(StudentUser $student): bool
     {
         return false !== $this->db->fetchOne('SELECT 1 FROM room r JOIN room_pass p ON p.room_id = r.id WHERE r.class_id = ? AND r.group_id IS NULL AND p.student_id = ?', [$student->classId, $student->id]);
     }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace FreshHuddle\App\Tests\Grouping;
 
+use FreshHuddle\App\Tests\Formats\Schema;
 use FreshHuddle\App\Tests\Support\AppTestCase;
 use FreshHuddle\App\Tests\Support\Json;
 
@@ -228,7 +229,9 @@ final class DeskTest extends AppTestCase
         $this->ask('POST', $this->desk.'/deal', ['basedOn' => 0, 'groups' => 3]);
         self::assertStringStartsWith('%PDF-', $this->ask('GET', $this->desk.'/export/pdf')->is(200)->raw);
         self::assertSame(14, substr_count($this->ask('GET', $this->desk.'/export/csv')->is(200)->raw, "\r\n") + 1);
-        self::assertCount(3, $this->ask('GET', $this->desk.'/export/json')->is(200)->list('groups'));
+        $json = $this->ask('GET', $this->desk.'/export/json')->is(200);
+        self::assertCount(3, $json->list('groups'));
+        self::assertTrue(Schema::allows('grouping', $json->raw));
     }
 
     public function test_students_take_seats_with_limits_and_rules_and_the_rest_is_seated_at_the_end(): void

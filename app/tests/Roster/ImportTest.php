@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace FreshHuddle\App\Tests\Roster;
 
+use FreshHuddle\App\Tests\Formats\Schema;
 use FreshHuddle\App\Tests\Support\AppTestCase;
 use FreshHuddle\App\Tests\Support\Json;
 
@@ -118,6 +119,7 @@ final class ImportTest extends AppTestCase
         self::assertSame("\u{FEFF}Name,Id,Table,Note,Level,Tags\r\nAda Lund,,A,'=1+1,3,lead\r\nBen Oduya,,,,,\r\n", $csv);
         $json = $this->ask('GET', $this->path.'/export/json')->is(200);
         self::assertSame(['fresh-huddle/class', 3], [$json->text('format'), $json->int('students.0.attributes.Level')]);
+        self::assertTrue(Schema::allows('class', $json->raw));
         self::assertStringNotContainsString('apart', $json->raw);
         self::assertStringContainsString('attachment', (string) $this->client->getResponse()->headers->get('Content-Disposition'));
     }

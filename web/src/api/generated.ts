@@ -3191,7 +3191,7 @@ export interface components {
             moments: components["schemas"]["Moments"] | null;
             group: components["schemas"]["MyGroup"] | null;
             instructions: string;
-            mainRoom: boolean;
+            mainSession: boolean;
             seenIn: string | null;
             notices: components["schemas"]["NoticeView"][];
             signUp: components["schemas"]["SignUpView"] | null;

@@ -24,7 +24,7 @@ final class Start
     /** @var array<int, int> students placed in each group */
     private array $load;
 
-    /** @var array<int, array<int, true>> group => sets of `apart` with somebody in it */
+    /** @var array<int, array<int, true>> group => which of `apart` has somebody there */
     private array $apartIn;
 
     /** @var array<int, true> groups a rule names; all others are alike while they are empty */

@@ -184,6 +184,21 @@ function DeskOf({ desk }: { desk: Desk }) {
     onError: fail,
   });
 
+  const path = { params: { path: { id: desk.id } } };
+  const restore = useMutation({
+    mutationFn: () => take(api.POST('/api/staff/groupings/{id}/restore', path)),
+    onSettled: () => queries.invalidateQueries({ queryKey: ['class', desk.classId] }),
+    onError: fail,
+  });
+  const remove = useMutation({
+    mutationFn: () => take(api.DELETE('/api/staff/groupings/{id}', path)),
+    onSuccess: async () => {
+      say(words.desk.removed(desk.name), () => restore.mutate());
+      await queries.invalidateQueries({ queryKey: ['class', desk.classId] });
+      await navigate(`/classes/${desk.classId}`);
+    },
+    onError: fail,
+  });
   const proposal = search.proposal;
   const shown = proposal?.rounds[round] ?? proposal?.rounds[0];
   const floor = shown === undefined ? desk.floor : asFloor(desk.floor, shown);
@@ -334,6 +349,11 @@ function DeskOf({ desk }: { desk: Desk }) {
           <Button look="quiet" onClick={() => copy.mutate()} busy={copy.isPending}>
             {words.desk.copy}
           </Button>
+          {desk.lessonId === null && (
+            <Button look="quiet" onClick={() => remove.mutate()} busy={remove.isPending}>
+              {words.desk.remove}
+            </Button>
+          )}
         </div>
       </aside>
       <Variants

@@ -114,8 +114,8 @@ function Sentence({ children }: { children: ReactNode }) {
 
 function Together({ now, back }: { now: Now; back: boolean }) {
   const there = now.seenIn === 'main';
-  if (now.lessonTitle === null && !now.mainRoom) return <Sentence>{words.now.noLesson}</Sentence>;
-  if (!now.mainRoom) return <Sentence>{back ? words.now.back : words.now.waitHere}</Sentence>;
+  if (now.lessonTitle === null && !now.mainSession) return <Sentence>{words.now.noLesson}</Sentence>;
+  if (!now.mainSession) return <Sentence>{back ? words.now.back : words.now.waitHere}</Sentence>;
   return (
     <>
       <Sentence>
