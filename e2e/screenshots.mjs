@@ -41,7 +41,34 @@ await shot(teacher, 'classes');
 await teacher.getByRole('link', { name: /Class list of 9G/ }).click();
 await teacher.getByRole('heading', { name: '9G Geography' }).waitFor();
 await shot(teacher, 'class-list');
-await teacher.getByRole('link', { name: /flood wall/ }).click();
+await teacher.getByRole('button', { name: 'Seating plan' }).click();
+await shot(teacher, 'seating-plan');
+await teacher.getByRole('button', { name: 'List', exact: true }).click();
+await teacher
+  .getByLabel('Paste here')
+  .fill(
+    'Set 9G, spring;;;\nName;Table;Level;Home language\nAbel Tarrant;Window;4;English\nIdris Mbeki-Sand;Back;2;Swahili\nBao Linh Trieu;Door;4;Vietnamese\nBao Linh Trieu;Door;4;\n28;;;',
+  );
+await teacher.getByText('Above the heading').waitFor();
+await teacher.evaluate(() => window.scrollTo(0, document.body.scrollHeight));
+await shot(teacher, 'bring-in');
+await teacher.getByRole('button', { name: 'Read something else' }).click();
+
+// The desk: groups found for four goals and three musts, looked at and taken.
+await teacher.getByRole('link', { name: /flood wall.*students in/ }).click();
+await teacher.getByRole('button', { name: 'Put 28 students into 6 groups' }).click();
+await teacher.getByText('A proposal; your floor is as it was').waitFor();
+await teacher.waitForTimeout(2_500);
+await shot(teacher, 'desk-proposal');
+await teacher.getByRole('button', { name: 'Use these groups' }).click();
+await teacher.getByText('A proposal; your floor is as it was').waitFor({ state: 'detached' });
+await settle(teacher);
+await teacher.locator('[data-stop^="tag:"]', { hasText: 'Rafe Pendleton' }).focus();
+await teacher.keyboard.press(' ');
+await teacher.getByText(/^breaks: /).waitFor();
+await shot(teacher, 'desk-held');
+await teacher.keyboard.press('Escape');
+await teacher.getByRole('link', { name: 'To the lesson' }).click();
 await teacher.locator('[data-stop^="table:"]').first().waitFor();
 await shot(teacher, 'floor-planning');
 await teacher.getByRole('button', { name: 'Original', exact: true }).click();
@@ -136,4 +163,23 @@ await dark.emulateMedia({ colorScheme: 'light' });
 await dark.getByRole('link', { name: /Three coasts/ }).click();
 await dark.locator('[data-stop^="table:"]').first().waitFor();
 await shot(dark, 'floor-30-groups');
+
+// The evening class chooses its own tables.
+await dark.goto('/');
+await dark.getByRole('link', { name: /What a river does/ }).click();
+await dark.getByRole('link', { name: 'Open the grouping desk' }).click();
+await dark.getByLabel('Way of grouping').selectOption('signUp');
+for (let i = 0; i < 4; i++) {
+  await dark.getByRole('button', { name: 'Add a table' }).click();
+  await dark.locator('[data-stop^="table:"]').nth(i).waitFor();
+}
+await settle(dark);
+await dark.getByLabel('Closes by itself after (minutes)').fill('5');
+await dark.getByRole('button', { name: /take seats/ }).click();
+const chooser = await open({ viewport: phone });
+await chooser.goto('/student?code=EBBWAY');
+await chooser.getByRole('button', { name: 'Lamin Ceesay-Drammeh' }).click();
+await chooser.getByRole('button', { name: /Sit at Group 3/ }).click();
+await chooser.getByText('You sit at Group 3.').waitFor();
+await shot(chooser, 'student-sign-up');
 await browser.close();

@@ -23,13 +23,14 @@ export function SeatingPlan({ students, tables }: { students: Student[]; tables:
           const here = at(table);
           const half = Math.ceil(here.length / 2);
           const row = 'flex flex-wrap justify-center gap-1.5';
+          // Above and below take the same room, so that the tables of a row stand in line.
           return (
-            <li key={table} className="flex flex-col gap-1.5">
-              <ul className={row}>{here.slice(0, half).map(tag)}</ul>
+            <li key={table} className="grid grid-rows-[1fr_auto_1fr] gap-1.5">
+              <ul className={`${row} content-end`}>{here.slice(0, half).map(tag)}</ul>
               <p className="border-2 border-ink bg-wash px-3 py-2 text-center font-head text-lg font-semibold wrap-anywhere">
                 {table}
               </p>
-              <ul className={row}>{here.slice(half).map(tag)}</ul>
+              <ul className={`${row} content-start`}>{here.slice(half).map(tag)}</ul>
             </li>
           );
         })}
