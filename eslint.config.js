@@ -32,6 +32,8 @@ export default ts.config(
         URL: 'readonly',
         crypto: 'readonly',
         Buffer: 'readonly',
+        window: 'readonly',
+        document: 'readonly',
       },
     },
   },

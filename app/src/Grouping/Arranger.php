@@ -16,6 +16,8 @@ use FreshHuddle\Core\Grouping\Exception\NoWayFound;
 use FreshHuddle\Core\Grouping\Explain\Standings;
 use FreshHuddle\Core\Grouping\Explain\WhyHere;
 use FreshHuddle\Core\Grouping\Floor;
+use FreshHuddle\Core\Grouping\Goal;
+use FreshHuddle\Core\Grouping\Goal\NewPartners;
 use FreshHuddle\Core\Grouping\Group;
 use FreshHuddle\Core\Grouping\Method\Balance;
 use FreshHuddle\Core\Grouping\Method\ByTable;
@@ -66,7 +68,7 @@ final readonly class Arranger
                 $kind,
                 $settings->rounds(),
                 [...self::musts($rules, $present), ...(MethodKind::ByTable === $kind || MethodKind::CountOff === $kind ? [] : $placement->fixedSeats())],
-                $settings->goals(),
+                self::goalsOf($settings),
                 array_map(static fn (GroupingUse $use): array => $use->groups, $this->list->uses($grouping->class->id)),
                 $seed,
                 $request->forMs,
@@ -165,6 +167,19 @@ final readonly class Arranger
         }
 
         return $this->repairView($floor, $result, $arrivals, array_values(array_intersect($absent, $floor->seated())), $rules);
+    }
+
+    /**
+     * A rotation is about new partners, whether the teacher has said so or not.
+     *
+     * @return list<Goal> the settings' own first
+     */
+    private static function goalsOf(DeskSettings $settings): array
+    {
+        $goals = $settings->goals();
+        $says = [] !== array_filter($goals, static fn (Goal $goal): bool => $goal instanceof NewPartners);
+
+        return DeskMethod::Rotation === $settings->method && !$says ? [...$goals, new NewPartners(1.0)] : $goals;
     }
 
     /**

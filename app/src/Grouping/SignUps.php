@@ -9,6 +9,7 @@ use FreshHuddle\App\Database\Row;
 use FreshHuddle\App\Http\Problem;
 use FreshHuddle\App\Live\LessonClock;
 use FreshHuddle\App\Live\LiveChange;
+use FreshHuddle\App\Live\Moments;
 use FreshHuddle\App\Live\StudentUser;
 use FreshHuddle\App\Roster\ClassRules;
 use FreshHuddle\App\Roster\RuleKind;
@@ -152,13 +153,16 @@ final readonly class SignUps
             return null;
         }
         $row = $this->db->fetchAssociative(
-            'SELECT g.id, g.sign_up, s.floor FROM round r JOIN grouping g ON g.id = r.grouping_id JOIN grouping_step s ON s.grouping_id = g.id AND s.number = g.step
+            'SELECT g.id, g.sign_up, s.floor, r.moments FROM round r JOIN grouping g ON g.id = r.grouping_id JOIN grouping_step s ON s.grouping_id = g.id AND s.number = g.step
              JOIN student st ON st.id = ? AND st.seatable AND NOT st.absent
              WHERE r.lesson_id = ? AND g.sign_up IS NOT NULL ORDER BY r.number LIMIT 1',
             [$student->id, $student->lessonId],
         );
 
-        return false === $row ? null : new Row($row);
+        $row = new Row(false === $row ? ['id' => null] : $row);
+
+        // Once groups are shown nobody changes seats any more.
+        return null === $row->textOrNull('id') || Moments::read($row->json('moments'))->phase($this->clock->ms())->showsGroups() ? null : $row;
     }
 
     /**

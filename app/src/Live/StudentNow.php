@@ -16,7 +16,7 @@ final readonly class StudentNow
      * @param int              $seq         the last event this answer knows of
      * @param int              $serverNow   milliseconds since 1970, for the clock on the page
      * @param MyGroup|null     $group       null until groups are shown, and without a seat
-     * @param bool             $mainSession    there is a main session to go to
+     * @param bool             $mainSession there is a main session to go to
      * @param string|null      $seenIn      the place the meeting service sees the student in: `main`, a group's id, null: none
      * @param list<NoticeView> $notices     newest first
      * @param SignUpView|null  $signUp      seats to be taken, while that is open

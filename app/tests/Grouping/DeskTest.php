@@ -87,6 +87,8 @@ final class DeskTest extends AppTestCase
     {
         $proposal = $this->propose(['method' => 'rotation', 'shape' => 'size', 'size' => 3, 'rounds' => 3, 'goals' => [['kind' => 'newPartners']]])->is(200);
         self::assertSame(0, $proposal->int('repeats'));
+        $unsaid = $this->propose(['method' => 'rotation', 'shape' => 'size', 'size' => 4, 'rounds' => 4])->is(200);
+        self::assertSame($unsaid->int('repeats') > 0, $unsaid->at('cost') > 0, 'new partners count, said or not');
         $this->take($proposal, 0, 'rotation')->is(200);
         $class = $this->ask('GET', "/api/staff/classes/{$this->classId}");
         self::assertSame([4, 4, 4], array_map(static fn (int $i): int => $class->int("groupings.{$i}.groups"), range(0, 2)));
@@ -272,6 +274,19 @@ final class DeskTest extends AppTestCase
         self::assertEqualsCanonicalizing($this->students, $seated);
         self::assertContains($this->students[1], $floor->texts('floor.groups.1.students'), 'whoever chose a seat keeps it');
         $seat(3, 1)->is(409);
+    }
+
+    public function test_nobody_takes_a_seat_once_groups_are_shown(): void
+    {
+        $floor = $this->ask('POST', $this->desk.'/deal', ['basedOn' => 0, 'groups' => 3]);
+        $this->ask('POST', $this->desk.'/sign-up', ['seats' => 8])->is(200);
+        $this->asStudent($this->join($this->ask('GET', "/api/staff/lessons/{$this->lesson}"), $this->students[0]));
+        $this->ask('POST', '/api/student/seat', ['table' => $floor->text('groups.1.id')])->is(200);
+        $this->asTeacher();
+        $this->command($this->lesson, 'sendOut')->is(200);
+        $this->asStudent($this->join($this->ask('GET', "/api/staff/lessons/{$this->lesson}"), $this->students[1]));
+        self::assertSame('Taking seats is over.', $this->ask('POST', '/api/student/seat', ['table' => $floor->text('groups.2.id')])->is(409)->text('title'));
+        self::assertNull($this->ask('GET', '/api/student/now')->at('signUp'));
     }
 
     public function test_a_sign_up_closes_by_itself_at_its_time(): void

@@ -6,7 +6,7 @@ export function count(n: number, one: string, many: string): string {
   return `${n} ${plural.select(n) === 'one' ? one : many}`;
 }
 
-const listing = new Intl.ListFormat('en', { style: 'long', type: 'conjunction' });
+const listing = new Intl.ListFormat('en-GB', { style: 'long', type: 'conjunction' });
 
 /** “Ada, Ben and Chi”. */
 export function list(names: string[]): string {

@@ -11,7 +11,7 @@ use FreshHuddle\App\Http\Problem;
  */
 final class Package
 {
-    private const MOST_BYTES = 40_000_000;
+    private const MOST_BYTES = 8_000_000;
     private const MOST_ENTRIES = 2_000;
 
     private readonly \ZipArchive $zip;

@@ -57,7 +57,7 @@ final class Start
      */
     public function find(int $steps = 60_000): array|false|null
     {
-        if ($this->musts->impossible) {
+        if ($this->musts->impossible || !$this->hasGroupsForAll()) {
             return false;
         }
         $this->steps = $steps;
@@ -65,6 +65,48 @@ final class Start
         $found = $this->place($units, \count($units) * $this->groups > self::MANY);
 
         return true === $found ? $this->filled() : (null === $found ? null : false);
+    }
+
+    /**
+     * Whether those who have to be apart can each get a group of their own, as far as the rules about groups go (Hall, 1935):
+     * a matching by augmenting paths. It spares the search from trying all ways to put eleven into ten.
+     *
+     * Complexity: O(sets · size · groups)
+     */
+    private function hasGroupsForAll(): bool
+    {
+        foreach ($this->musts->apart as $students) {
+            $taken = [];
+            foreach ($students as $student) {
+                $seen = [];
+                if (!$this->finds($this->musts->unitOf[$student], $taken, $seen)) {
+                    return false;
+                }
+            }
+        }
+
+        return true;
+    }
+
+    /**
+     * @param array<int, int>  $taken group => unit
+     * @param array<int, true> $seen  groups asked for on this path
+     */
+    private function finds(int $unit, array &$taken, array &$seen): bool
+    {
+        for ($group = 0; $group < $this->groups; ++$group) {
+            if (isset($seen[$group]) || !$this->musts->admits($unit, $group)) {
+                continue;
+            }
+            $seen[$group] = true;
+            if (!isset($taken[$group]) || $this->finds($taken[$group], $taken, $seen)) {
+                $taken[$group] = $unit;
+
+                return true;
+            }
+        }
+
+        return false;
     }
 
     /**

@@ -208,7 +208,7 @@ function DeskOf({ desk }: { desk: Desk }) {
   const away = desk.students.filter((student) => student.absent && seated.has(student.id)).length;
   const late = desk.floor.groups.length === 0 ? 0 : present.filter((student) => !seated.has(student.id)).length;
 
-  const use = (found: Proposal) => {
+  const takeUp = (found: Proposal) => {
     const last = found.rounds.at(-1);
     if (last !== undefined) {
       queries.setQueryData<Desk>(['desk', desk.id], (old) =>
@@ -225,7 +225,7 @@ function DeskOf({ desk }: { desk: Desk }) {
     const atOnce = ['deal', 'countOff', 'byTable'].includes(settings.method);
     search.start(settings, (found) => {
       if (!atOnce || found.rounds.length === 0) return false;
-      use(found);
+      takeUp(found);
       if (found.conflicts.length > 0) say(found.conflicts.map((conflict) => conflict.message).join(' '));
       if (found.unplaced.length > 0) say(words.desk.unplaced(found.unplaced.length));
       return true;
@@ -235,7 +235,7 @@ function DeskOf({ desk }: { desk: Desk }) {
   const editing: typeof control = {
     ...control,
     edit: (edit) => {
-      if (proposal !== null && proposal.rounds.length > 0) use(proposal);
+      if (proposal !== null && proposal.rounds.length > 0) takeUp(proposal);
       control.edit(edit);
     },
   };
@@ -267,7 +267,7 @@ function DeskOf({ desk }: { desk: Desk }) {
             search={search}
             round={round}
             onRound={setRound}
-            onUse={() => use(proposal)}
+            onUse={() => takeUp(proposal)}
             onAgain={start}
           />
         )}

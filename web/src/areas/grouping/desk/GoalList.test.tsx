@@ -1,0 +1,66 @@
+import { fireEvent, render, screen, within } from '@testing-library/react';
+import { describe, expect, it, vi } from 'vitest';
+import { GoalList } from './GoalList';
+import type { Desk, Goal } from './useDesk';
+
+const goals: Goal[] = [
+  { kind: 'eachHas', tag: 'lead', atLeast: 1 },
+  { kind: 'spread', attribute: 'Level' },
+];
+const desk = {
+  attributes: [{ name: 'Level', numeric: true, values: ['1', '2'] }],
+  tags: ['lead'],
+} as unknown as Desk;
+
+function show(set = goals) {
+  const onGoals = vi.fn();
+  render(
+    <GoalList
+      desk={desk}
+      goals={set}
+      standings={[
+        { met: 1, obstacle: '' },
+        { met: 0.4, obstacle: 'Quayside has 4.0 on average, Millbrook 2.0' },
+      ]}
+      onGoals={onGoals}
+    />,
+  );
+  return onGoals;
+}
+
+describe('the goals', () => {
+  it('stand in the teacher’s order, with how far each is met and what stands in the way', () => {
+    show();
+    const items = screen.getAllByRole('listitem');
+    expect(items[0]).toHaveTextContent('“lead” in each');
+    expect(items[0]).toHaveTextContent('as good as can be');
+    expect(items[1]).toHaveTextContent('40 % met: Quayside has 4.0 on average, Millbrook 2.0');
+    expect(screen.getByRole('meter', { name: 'Level mixed' })).toHaveAttribute('aria-valuenow', '40');
+  });
+
+  it('are put into another order without a mouse', () => {
+    const onGoals = show();
+    fireEvent.click(screen.getByRole('button', { name: 'Level mixed: more important' }));
+    expect(onGoals).toHaveBeenCalledWith([goals[1], goals[0]]);
+    expect(screen.getByRole('button', { name: '“lead” in each: more important' })).toBeDisabled();
+    expect(screen.getByRole('button', { name: 'Level mixed: less important' })).toBeDisabled();
+  });
+
+  it('are taken out and added at the end', () => {
+    const onGoals = show();
+    fireEvent.click(screen.getByRole('button', { name: 'Take out the goal “lead” in each' }));
+    expect(onGoals).toHaveBeenLastCalledWith([goals[1]]);
+    const add = screen.getByRole('combobox', { name: 'Add a goal' });
+    const offered = within(add)
+      .getAllByRole('option')
+      .map((option) => option.textContent);
+    expect(offered).toEqual(['Add a goal', 'New partners', 'Level alike']);
+    fireEvent.change(add, { target: { value: '0' } });
+    expect(onGoals).toHaveBeenLastCalledWith([...goals, { kind: 'newPartners' }]);
+  });
+
+  it('say that there is none yet', () => {
+    show([]);
+    expect(screen.getByText(/No goal yet/)).toBeInTheDocument();
+  });
+});

@@ -1,0 +1,58 @@
+import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
+import { fireEvent, render, screen, waitFor } from '@testing-library/react';
+import { beforeEach, describe, expect, it, vi } from 'vitest';
+import { MessagesProvider } from '../../ui/messages';
+import { RuleList, ruleText } from './RuleList';
+
+const post = vi.hoisted(() => vi.fn());
+const remove = vi.hoisted(() => vi.fn());
+vi.mock('../../api/client', () => ({ api: { POST: post, DELETE: remove }, take: (answer: unknown) => answer }));
+
+const students = ['Ada', 'Ben', 'Chi'].map((name) => ({ id: name.toLowerCase(), name }));
+const rule = { id: 'r', kind: 'apart' as const, students: ['ada', 'ben'] };
+
+function show(broken: string[] = []) {
+  render(
+    <QueryClientProvider client={new QueryClient()}>
+      <MessagesProvider>
+        <RuleList classId="c" rules={[rule]} students={students} broken={broken} onChange={() => undefined} />
+      </MessagesProvider>
+    </QueryClientProvider>,
+  );
+}
+
+describe('musts', () => {
+  beforeEach(() => {
+    post.mockReset();
+    remove.mockReset();
+    post.mockResolvedValue(rule);
+    remove.mockResolvedValue(undefined);
+  });
+
+  it('are said in words', () => {
+    expect(ruleText({ kind: 'together', students: ['ada', 'ben', 'chi'] }, (id) => id)).toBe(
+      'ada, ben and chi together',
+    );
+  });
+
+  it('are made of two or more who are chosen by name, each once', async () => {
+    show();
+    expect(screen.getByRole('button', { name: 'Add it' })).toBeDisabled();
+    fireEvent.change(screen.getByLabelText('Student 1'), { target: { value: 'ada' } });
+    expect(screen.getByLabelText('Student 2')).not.toHaveTextContent('Ada');
+    fireEvent.change(screen.getByLabelText('Student 2'), { target: { value: 'chi' } });
+    fireEvent.change(screen.getByLabelText('What must be'), { target: { value: 'together' } });
+    fireEvent.click(screen.getByRole('button', { name: 'Add it' }));
+    await waitFor(() => expect(post).toHaveBeenCalledOnce());
+    expect(post.mock.calls[0]?.[1]).toMatchObject({ body: { kind: 'together', students: ['ada', 'chi'] } });
+  });
+
+  it('are lifted at once, with Undo', async () => {
+    show(['r']);
+    expect(screen.getByText('Broken on the floor')).toBeInTheDocument();
+    fireEvent.click(screen.getByRole('button', { name: 'Lift: Ada and Ben apart' }));
+    fireEvent.click(await screen.findByRole('button', { name: 'Undo' }));
+    await waitFor(() => expect(post).toHaveBeenCalledOnce());
+    expect(post.mock.calls[0]?.[1]).toMatchObject({ body: { kind: 'apart', students: ['ada', 'ben'] } });
+  });
+});
