@@ -6,7 +6,7 @@ export default defineConfig({
   // One instance, one database: tests use classes of their own, and one at a time keeps the figures of a lesson plain.
   workers: 1,
   fullyParallel: false,
-  timeout: 150_000,
+  timeout: 300_000,
   expect: { timeout: 15_000 },
   reporter: [['list']],
   use: {

@@ -96,7 +96,7 @@ final readonly class Arranger
         }
         $standings = (new Standings($setting, $names))->of($settings->goals(), $groups);
         $broken = [];
-        $seated = array_merge(...array_map($setting->idsOf(...), [$groups]));
+        $seated = $setting->idsOf($groups);
         foreach ($rules as $rule) {
             $must = self::must($rule);
             foreach ($seated as $group) {

@@ -5,12 +5,10 @@ declare(strict_types=1);
 namespace FreshHuddle\App\Grouping;
 
 use Doctrine\DBAL\Connection;
-use FreshHuddle\App\Database\Row;
 use FreshHuddle\App\Live\LessonClock;
 use FreshHuddle\App\Roster\ClassViews;
 use FreshHuddle\App\Roster\StudentView;
 use FreshHuddle\App\Stream\Channel;
-use FreshHuddle\Core\Grouping\Group;
 
 /**
  * Reads the grouping desk for the screen.
@@ -26,6 +24,7 @@ final readonly class DeskViews
         private GroupingList $list,
         private ClassViews $classes,
         private SignUps $signUps,
+        private Variants $variants,
         private LessonClock $clock,
     ) {
     }
@@ -55,31 +54,12 @@ final readonly class DeskViews
             $settings,
             $this->notes->numbers($grouping->id),
             $this->arranger->standings($grouping, $floor, $settings),
-            $this->variants($grouping, $settings),
+            $this->variants->of($grouping, $settings),
             array_map(static fn (GroupingUse $use): UseView => new UseView($use->name, $use->lesson, $use->at), $this->list->uses($class->id)),
             $grouping->class->groupNames,
             $this->signUps->state($grouping->id),
             $this->clock->ms(),
             '/stream/staff/'.Channel::desk($grouping->id),
         );
-    }
-
-    /**
-     * @return list<VariantView>
-     */
-    private function variants(Grouping $grouping, DeskSettings $settings): array
-    {
-        $variants = [];
-        foreach (Row::all($this->db->fetchAllAssociative('SELECT id, name, floor FROM grouping_variant WHERE grouping_id = ? ORDER BY id', [$grouping->id])) as $row) {
-            $floor = FloorJson::read($row->text('floor'));
-            $variants[] = new VariantView(
-                $row->text('id'),
-                $row->text('name'),
-                array_map(static fn (Group $group): ProposedGroup => new ProposedGroup($group->id, $group->name, $group->students), $floor->groups),
-                $this->arranger->standings($grouping, $floor, $settings)->goals,
-            );
-        }
-
-        return $variants;
     }
 }

@@ -4,18 +4,13 @@ declare(strict_types=1);
 
 namespace FreshHuddle\App\Grouping;
 
-use Doctrine\DBAL\Connection;
-use Doctrine\ORM\EntityManagerInterface;
 use FreshHuddle\App\Account\Access;
 use FreshHuddle\App\Account\Teacher;
 use FreshHuddle\App\Http\Download;
-use FreshHuddle\App\Http\Problem;
-use Psr\Clock\ClockInterface;
 use Symfony\Component\HttpKernel\Attribute\MapRequestPayload;
 use Symfony\Component\Routing\Attribute\Route;
 use Symfony\Component\Routing\Requirement\Requirement;
 use Symfony\Component\Security\Http\Attribute\CurrentUser;
-use Symfony\Component\Uid\Uuid;
 
 #[Route('/api/staff', requirements: ['id' => Requirement::UUID, 'variant' => Requirement::UUID])]
 final readonly class GroupingController
@@ -26,13 +21,11 @@ final readonly class GroupingController
         private DeskNotes $notes,
         private FloorStore $floors,
         private Arranger $arranger,
+        private Variants $variants,
         private SignUps $signUps,
         private SignUpClose $signUpClose,
         private GroupingExport $export,
         private Access $access,
-        private EntityManagerInterface $em,
-        private Connection $db,
-        private ClockInterface $clock,
     ) {
     }
 
@@ -52,15 +45,7 @@ final readonly class GroupingController
     public function set(#[CurrentUser] Teacher $teacher, string $id, #[MapRequestPayload] SetGrouping $request): DeskView
     {
         $grouping = $this->access->grouping($teacher, $id);
-        $grouping->name = trim($request->name ?? $grouping->name);
-        $grouping->class->groupNames = null === $request->groupNames ? $grouping->class->groupNames : array_values(array_unique(array_map(trim(...), $request->groupNames)));
-        $this->em->flush();
-        if (null !== $request->settings) {
-            $this->notes->keepSettings($id, $request->settings);
-        }
-        if (null !== $request->numbers) {
-            $this->notes->keepNumbers($id, $request->numbers);
-        }
+        $this->desk->set($grouping, $request);
 
         return $this->views->view($grouping);
     }
@@ -68,19 +53,13 @@ final readonly class GroupingController
     #[Route('/groupings/{id}', methods: ['DELETE'])]
     public function remove(#[CurrentUser] Teacher $teacher, string $id): void
     {
-        $grouping = $this->access->grouping($teacher, $id);
-        if (false !== $this->db->fetchOne('SELECT 1 FROM round WHERE grouping_id = ?', [$id])) {
-            throw new Problem(409, 'A lesson uses this grouping. Give the lesson another one first.');
-        }
-        $grouping->removedAt ??= $this->clock->now();
-        $this->em->flush();
+        $this->desk->remove($this->access->grouping($teacher, $id));
     }
 
     #[Route('/groupings/{id}/restore', methods: ['POST'])]
     public function restore(#[CurrentUser] Teacher $teacher, string $id): void
     {
-        $this->access->grouping($teacher, $id)->removedAt = null;
-        $this->em->flush();
+        $this->desk->restore($this->access->grouping($teacher, $id));
     }
 
     #[Route('/groupings/{id}/copy', methods: ['POST'])]
@@ -139,10 +118,7 @@ final readonly class GroupingController
     public function keepVariant(#[CurrentUser] Teacher $teacher, string $id, #[MapRequestPayload] NameGrouping $request): DeskView
     {
         $grouping = $this->access->grouping($teacher, $id);
-        if ((int) $this->text($this->db->fetchOne('SELECT COUNT(*) FROM grouping_variant WHERE grouping_id = ?', [$id])) >= 12) {
-            throw new Problem(422, 'Twelve variants lie here already. Take one away first.', 'name');
-        }
-        $this->db->insert('grouping_variant', ['id' => Uuid::v7()->toRfc4122(), 'grouping_id' => $id, 'name' => trim($request->name), 'floor' => FloorJson::write($this->floors->now($id))]);
+        $this->variants->keep($grouping, $request->name);
 
         return $this->views->view($grouping);
     }
@@ -150,8 +126,7 @@ final readonly class GroupingController
     #[Route('/groupings/{id}/variants/{variant}', methods: ['DELETE'])]
     public function dropVariant(#[CurrentUser] Teacher $teacher, string $id, string $variant): void
     {
-        $this->access->grouping($teacher, $id);
-        $this->db->delete('grouping_variant', ['id' => $variant, 'grouping_id' => $id]);
+        $this->variants->drop($this->access->grouping($teacher, $id), $variant);
     }
 
     #[Route('/groupings/{id}/sign-up', methods: ['POST'])]
@@ -201,10 +176,5 @@ final readonly class GroupingController
             'json' => new Download($this->export->json($view), $view->className.' · '.$view->name.'.json', 'application/json'),
             default => new Download($this->export->pdf($view), $view->className.' · '.$view->name.'.pdf', 'application/pdf'),
         };
-    }
-
-    private function text(mixed $value): string
-    {
-        return \is_scalar($value) ? (string) $value : '';
     }
 }

@@ -15,6 +15,7 @@ use FreshHuddle\Core\Grouping\Exception\NotOnTheFloor;
 use FreshHuddle\Core\Grouping\FairRoles;
 use FreshHuddle\Core\Grouping\Floor;
 use FreshHuddle\Core\Grouping\Group;
+use Psr\Clock\ClockInterface;
 use Symfony\Component\Uid\Uuid;
 
 /**
@@ -33,6 +34,7 @@ final readonly class GroupingDesk
         private ClassViews $classes,
         private LiveChange $liveChange,
         private EntityManagerInterface $em,
+        private ClockInterface $clock,
     ) {
     }
 
@@ -98,6 +100,42 @@ final readonly class GroupingDesk
         $this->floors->create($grouping->id);
 
         return $grouping;
+    }
+
+    /**
+     * Its name, how the desk is set, what the numbers carry; and what groups of the class are called.
+     */
+    public function set(Grouping $grouping, SetGrouping $request): void
+    {
+        $grouping->name = trim($request->name ?? $grouping->name);
+        if (null !== $request->groupNames) {
+            $grouping->class->groupNames = array_values(array_unique(array_map(trim(...), $request->groupNames)));
+        }
+        $this->em->flush();
+        if (null !== $request->settings) {
+            $this->notes->keepSettings($grouping->id, $request->settings);
+        }
+        if (null !== $request->numbers) {
+            $this->notes->keepNumbers($grouping->id, $request->numbers);
+        }
+    }
+
+    /**
+     * @throws Problem 409 while a lesson uses it
+     */
+    public function remove(Grouping $grouping): void
+    {
+        if (false !== $this->db->fetchOne('SELECT 1 FROM round WHERE grouping_id = ?', [$grouping->id])) {
+            throw new Problem(409, 'A lesson uses this grouping. Give the lesson another one first.');
+        }
+        $grouping->removedAt ??= $this->clock->now();
+        $this->em->flush();
+    }
+
+    public function restore(Grouping $grouping): void
+    {
+        $grouping->removedAt = null;
+        $this->em->flush();
     }
 
     /**

@@ -76,9 +76,10 @@ final class OpenApi
             }
         }
         $type = TypeResolver::create()->resolve($method);
-        $empty = $type->isIdentifiedBy(TypeIdentifier::VOID) || $type->isIdentifiedBy(Response::class);
+        $file = $type->isIdentifiedBy(Download::class);
+        $empty = !$file && ($type->isIdentifiedBy(TypeIdentifier::VOID) || $type->isIdentifiedBy(Response::class));
         $operation['responses'] = [
-            $empty ? '204' : '200' => ['description' => 'Done'] + ($empty ? [] : ['content' => ['application/json' => ['schema' => $this->schema($type)]]]),
+            $empty ? '204' : '200' => ['description' => 'Done'] + ($empty ? [] : ['content' => $file ? ['application/octet-stream' => ['schema' => ['type' => 'string', 'format' => 'binary']]] : ['application/json' => ['schema' => $this->schema($type)]]]),
             'default' => ['description' => 'A problem (RFC 9457)', 'content' => ['application/problem+json' => ['schema' => $this->problem()]]],
         ];
 

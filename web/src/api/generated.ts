@@ -326,11 +326,13 @@ export interface paths {
             requestBody?: never;
             responses: {
                 /** @description Done */
-                204: {
+                200: {
                     headers: {
                         [name: string]: unknown;
                     };
-                    content?: never;
+                    content: {
+                        "application/octet-stream": string;
+                    };
                 };
                 /** @description A problem (RFC 9457) */
                 default: {
@@ -979,11 +981,13 @@ export interface paths {
             requestBody?: never;
             responses: {
                 /** @description Done */
-                204: {
+                200: {
                     headers: {
                         [name: string]: unknown;
                     };
-                    content?: never;
+                    content: {
+                        "application/octet-stream": string;
+                    };
                 };
                 /** @description A problem (RFC 9457) */
                 default: {

@@ -138,4 +138,13 @@ export const desk = {
   remove: 'Remove this grouping',
   removed: (name: string) => `${name} is removed.`,
   more: 'More',
+  keys: [
+    ['?', 'this list'],
+    ['n', 'find groups, or another way'],
+    ['l', 'tables or list'],
+    ['Ctrl Z', 'undo the last change to the floor'],
+    ['Ctrl Y', 'redo it'],
+    ['Space on a name', 'pick it up; arrows go to a table or a name; Space again puts it there; Escape puts it back'],
+    ['Enter on a name', 'why it sits there, and everything you can do with it'],
+  ] as const,
 };

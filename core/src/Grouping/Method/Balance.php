@@ -22,6 +22,7 @@ use FreshHuddle\Core\Grouping\Search\Rotation\Constructions;
 use FreshHuddle\Core\Grouping\Search\Rotation\Sequences;
 use FreshHuddle\Core\Grouping\Search\Setting;
 use FreshHuddle\Core\Grouping\Search\Start;
+use FreshHuddle\Core\Grouping\Search\StepLimit;
 
 /**
  * Places by rules and goals, computed: small classes by looking at all arrangements, larger ones by local search from a
@@ -33,7 +34,8 @@ final readonly class Balance implements Method
     public const EXACT_UP_TO = 10;
     /** Rotations of so few arrangements are looked at in full. */
     private const MOST_ARRANGEMENTS = 12_000;
-    private const MOST_SEQUENCE_STEPS = 1_500_000;
+    /** Strides of the search that comes before it. */
+    private const QUICK = 60;
     /** Ways to hand the places of a construction to students, to keep the rules. */
     private const HAND_OUTS = 400;
 
@@ -264,6 +266,9 @@ final readonly class Balance implements Method
     }
 
     /**
+     * A quick search for a good rotation, then all sequences of arrangements while the limit allows, then on with the search
+     * where they were too many.
+     *
      * @param list<list<int>>            $groups    the best of one round
      * @param list<float>                $bounds
      * @param callable(list<int>): float $separable
@@ -276,30 +281,65 @@ final readonly class Balance implements Method
         foreach ($problem->goals as $goal) {
             $weight += $goal instanceof NewPartners ? $goal->weight() : 0.0;
         }
-        $same = $report->found(array_fill(0, $problem->rounds, $groups), 0.0 === $weight, $bounds);
-        yield $last = $same;
+        // Where meetings cost nothing, each round at its best is the best; then among those the fewest meet again.
+        yield $last = $report->found(array_fill(0, $problem->rounds, $groups), 0.0 === $weight, $bounds);
         $start = $this->start($problem->rounds, $setting, $musts, $dice) ?? array_fill(0, $problem->rounds, $groups);
-        foreach ($this->search($problem, $setting, $musts, $report, $dice, $limit, $start, $bounds) as $result) {
-            if ($result->cost < $last->cost - 1e-9 || ($result->cost <= $last->cost + 1e-9 && $result->repeats < $last->repeats)) {
+        foreach ($this->search($problem, $setting, $musts, $report, $dice, new StepLimit(self::QUICK), $start, $bounds) as $result) {
+            if (self::isBetter($result, $last)) {
                 yield $last = $result;
             }
         }
-        if ($last->proven) {
-            return;
-        }
-        if (0.0 === $weight) { // rounds have nothing to do with each other, so each at its best is the best
-            yield $report->found(array_map(static fn (array $round): array => array_map($setting->numbersOf(...), $round), $last->rounds), $last->cost <= $same->cost + 1e-9, $bounds);
-
+        if ($last->proven && ($weight > 0.0 || 0 === $last->repeats)) {
             return;
         }
         $arrangements = (new Arrangements($setting, $musts))->all(self::MOST_ARRANGEMENTS);
-        if (null === $arrangements) {
-            return;
+        if (null !== $arrangements) {
+            $costs = array_map(static fn (array $one): float => array_sum(array_map($separable, $one)), $arrangements);
+            [$better, $all] = $this->sequences($arrangements, $costs, $weight, $setting, $problem, $last, $limit);
+            $last = $report->found($better ?? self::numbers($last, $setting), $last->proven || $all, $bounds);
+            yield $last;
+            if ($all) {
+                return;
+            }
         }
-        $costs = array_map(static fn (array $one): float => array_sum(array_map($separable, $one)), $arrangements);
-        // The history is in what a group costs already; between rounds only their own meetings count.
-        [$better, $all] = (new Sequences($arrangements, $costs, [], $weight, $setting->n))->better($problem->rounds, $last->cost, self::MOST_SEQUENCE_STEPS);
-        yield $report->found($better ?? array_map(static fn (array $round): array => array_map($setting->numbersOf(...), $round), $last->rounds), $all, $bounds);
+        foreach ($this->search($problem, $setting, $musts, $report, $dice, $limit, self::numbers($last, $setting), $bounds) as $result) {
+            if (self::isBetter($result, $last)) {
+                yield $last = $result;
+            }
+        }
+    }
+
+    /**
+     * @param list<list<list<int>>> $arrangements
+     * @param list<float>           $costs        of each, history included
+     *
+     * @return array{list<list<list<int>>>|null, bool} a better rotation, if there is one; and whether all were looked at
+     */
+    private function sequences(array $arrangements, array $costs, float $weight, Setting $setting, Problem $problem, Result $last, Limit $limit): array
+    {
+        if ($weight > 0.0) {
+            return (new Sequences($arrangements, $costs, $weight, $setting->n))->better($problem->rounds, $last->cost, $limit);
+        }
+        $least = [] === $costs ? 0.0 : min($costs);
+        $best = array_filter($costs, static fn (float $cost): bool => $cost <= $least + 1e-9);
+        $alike = array_values(array_intersect_key($arrangements, $best));
+        // The third meeting of a pair counts twice here, so that this many and one more is a safe start.
+        $met = NewPartners::repeats(self::numbers($last, $setting), true) + 1.0;
+
+        return (new Sequences($alike, array_fill(0, \count($alike), 0.0), 1.0, $setting->n))->better($problem->rounds, $met, $limit);
+    }
+
+    private static function isBetter(Result $one, Result $other): bool
+    {
+        return $one->cost < $other->cost - 1e-9 || ($one->cost <= $other->cost + 1e-9 && $one->repeats < $other->repeats);
+    }
+
+    /**
+     * @return list<list<list<int>>>
+     */
+    private static function numbers(Result $result, Setting $setting): array
+    {
+        return array_map(static fn (array $round): array => array_map($setting->numbersOf(...), $round), $result->rounds);
     }
 
     /**

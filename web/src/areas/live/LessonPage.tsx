@@ -1,14 +1,15 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import clsx from 'clsx';
-import { useEffect, useState, type ReactNode } from 'react';
+import { useState, type ReactNode } from 'react';
 import { Link, useParams, useSearchParams } from 'react-router';
 import { useServerNow } from '../../api/clock';
 import { api, take, type Schema } from '../../api/client';
 import { problemText } from '../../api/problem';
 import { Button } from '../../ui/Button';
+import { KeyList } from '../../ui/KeyList';
 import { useMessages } from '../../ui/messages';
 import { Page } from '../../ui/Page';
-import { Sheet } from '../../ui/Sheet';
+import { useKeys } from '../../ui/useKeys';
 import { words } from '../../words';
 import { DealBar } from '../grouping/DealBar';
 import { Floor } from '../grouping/Floor';
@@ -28,29 +29,6 @@ import { noteOf } from './whereabouts';
 
 type View = 'floor' | 'work' | 'original';
 const views: View[] = ['floor', 'work', 'original'];
-
-function isTyping(target: EventTarget | null): boolean {
-  return (
-    target instanceof HTMLElement && (target.isContentEditable || /^(INPUT|TEXTAREA|SELECT)$/.test(target.tagName))
-  );
-}
-
-/** Single keys of this page; they are listed under `?`. */
-function useKeys(keys: Record<string, () => void>) {
-  useEffect(() => {
-    const down = (event: KeyboardEvent) => {
-      if (isTyping(event.target) || event.altKey) return;
-      const name = (event.ctrlKey || event.metaKey ? 'Ctrl ' : '') + event.key.toLowerCase();
-      const act = keys[name];
-      if (act !== undefined) {
-        event.preventDefault();
-        act();
-      }
-    };
-    document.addEventListener('keydown', down);
-    return () => document.removeEventListener('keydown', down);
-  }, [keys]);
-}
 
 function Tabs({ view, onView }: { view: View; onView: (view: View) => void }) {
   return (
@@ -230,16 +208,7 @@ function Lesson({ lesson, connected }: { lesson: Schema['LessonView']; connected
         </main>
         <SidePanel lesson={lesson} phase={phase} control={control} onOriginal={() => setView('original')} />
       </div>
-      <Sheet open={help} onClose={() => setHelp(false)} title={words.lesson.helpTitle}>
-        <dl className="grid grid-cols-[auto_1fr] gap-x-5 gap-y-2">
-          {words.lesson.keys.map(([key, what]) => (
-            <div key={key} className="contents">
-              <dt className="font-semibold">{key}</dt>
-              <dd>{what}</dd>
-            </div>
-          ))}
-        </dl>
-      </Sheet>
+      <KeyList open={help} onClose={() => setHelp(false)} keys={words.lesson.keys} />
     </div>
   );
 }

@@ -4,18 +4,25 @@ declare(strict_types=1);
 
 namespace FreshHuddle\Core\Grouping\Search\Rotation;
 
+use FreshHuddle\Core\Grouping\Search\Limit;
+
 /**
  * The best rotation for a handful of students: all arrangements of one round are put in sequence, giving up where even the
  * cheapest meetings to come cost too much (branch and bound). The order of rounds does not matter, so only one is tried.
  */
 final class Sequences
 {
+    /** Arrangements tried between two looks at the limit. */
+    private const STRIDE = 512;
+
     private float $best;
 
     /** @var list<int> the arrangements of the best rotation so far */
     private array $found = [];
 
-    private int $steps;
+    private int $steps = 0;
+
+    private Limit $limit;
 
     /** @var list<list<int>> the pairs that meet in each arrangement */
     private array $pairs = [];
@@ -26,17 +33,16 @@ final class Sequences
     private readonly float $cheapest;
 
     /**
-     * @param list<list<list<int>>>         $arrangements of one round
-     * @param list<float>                   $costs        of each, without meetings
-     * @param array<int, array<int, float>> $met          before
-     * @param float                         $weight       of meetings
+     * @param list<list<list<int>>> $arrangements of one round
+     * @param list<float>           $costs        of each, without meetings in these rounds
+     * @param float                 $weight       of meetings
      */
-    public function __construct(private readonly array $arrangements, private readonly array $costs, array $met, private readonly float $weight, int $students)
+    public function __construct(private readonly array $arrangements, private readonly array $costs, private readonly float $weight, int $students)
     {
         $this->cheapest = [] === $costs ? 0.0 : min($costs);
         for ($i = 0; $i < $students; ++$i) {
             for ($j = $i + 1; $j < $students; ++$j) {
-                $this->next[$i * $students + $j] = $met[$i][$j] ?? 0.0;
+                $this->next[$i * $students + $j] = 0.0;
             }
         }
         foreach ($arrangements as $groups) {
@@ -55,14 +61,13 @@ final class Sequences
 
     /**
      * @param float $below a cost that is known to be possible
-     * @param int   $steps how many arrangements to try
      *
      * @return array{list<list<list<int>>>|null, bool} a better rotation, if there is one; and whether all were looked at
      */
-    public function better(int $rounds, float $below, int $steps): array
+    public function better(int $rounds, float $below, Limit $limit): array
     {
         $this->best = $below - 1e-9;
-        $this->steps = $steps;
+        $this->limit = $limit;
         $all = $this->search([], $rounds, 0, 0.0);
         $found = array_map(fn (int $one): array => $this->arrangements[$one], $this->found);
 
@@ -81,7 +86,7 @@ final class Sequences
             return true;
         }
         for ($one = $from, $n = \count($this->arrangements); $one < $n; ++$one) {
-            if (--$this->steps < 0) {
+            if (0 === ++$this->steps % self::STRIDE && $this->limit->isReached()) {
                 return false;
             }
             $more = $this->costs[$one];

@@ -4,8 +4,10 @@ import { Link, useNavigate, useParams } from 'react-router';
 import { api, take, type Schema } from '../../../api/client';
 import { problemText } from '../../../api/problem';
 import { Button } from '../../../ui/Button';
+import { KeyList } from '../../../ui/KeyList';
 import { useMessages } from '../../../ui/messages';
 import { Page } from '../../../ui/Page';
+import { useKeys } from '../../../ui/useKeys';
 import { words } from '../../../words';
 import { EditText } from '../../roster/EditText';
 import { RuleList, useLift } from '../../roster/RuleList';
@@ -239,6 +241,16 @@ function DeskOf({ desk }: { desk: Desk }) {
       control.edit(edit);
     },
   };
+  const [help, setHelp] = useState(false);
+  useKeys({
+    '?': () => setHelp(true),
+    n: () => {
+      if (!['byHand', 'signUp'].includes(settings.method) && present.length > 0) start();
+    },
+    l: () => setAsList(!asList),
+    'Ctrl z': () => desk.floor.undo !== null && control.undo(),
+    'Ctrl y': () => desk.floor.redo !== null && control.redo(),
+  });
   const setSettings = (change: Partial<Settings>) => {
     search.drop();
     set.mutate({ settings: { ...settings, ...change } });
@@ -356,6 +368,7 @@ function DeskOf({ desk }: { desk: Desk }) {
           )}
         </div>
       </aside>
+      <KeyList open={help} onClose={() => setHelp(false)} keys={words.desk.keys} />
       <Variants
         desk={desk}
         open={sheet === 'variants'}
