@@ -1,0 +1,94 @@
+import { render, screen } from '@testing-library/react';
+import { describe, expect, it } from 'vitest';
+import type { Schema } from '../../../api/client';
+import { NowPage } from './NowPage';
+
+type Now = Schema['StudentNow'];
+
+const group: Schema['MyGroup'] = {
+  id: 'g',
+  name: 'Quayside',
+  number: 1,
+  mark: 0,
+  members: [
+    { id: 'ada', name: 'Ada', seat: 1, role: 'lead' },
+    { id: 'ben', name: 'Ben', seat: 2, role: '' },
+    { id: 'chi', name: 'Chi', seat: 3, role: '' },
+  ],
+  room: true,
+  copy: 'copy',
+  seat: 1,
+  role: 'lead',
+  task: 'Rainfall',
+};
+
+function now(more: Partial<Now> = {}): Now {
+  return {
+    id: 'ada',
+    name: 'Ada',
+    className: '9G',
+    lessonTitle: 'Where does the wall go?',
+    seq: 1,
+    serverNow: 0,
+    moments: null,
+    group,
+    instructions: 'Read the sheet.',
+    mainSession: true,
+    seenIn: null,
+    notices: [],
+    signUp: null,
+    stream: null,
+    ...more,
+  };
+}
+
+function show(state: Now, phase: 'planned' | 'looking' | 'out' | 'comingBack' | 'back') {
+  const nothing = () => undefined;
+  render(<NowPage now={state} phase={phase} serverNow={0} onSheet={nothing} onLeft={nothing} onLook={nothing} />);
+}
+
+describe('the student’s page', () => {
+  it('says number, role and task, and who else has a role', () => {
+    show(now({ id: 'ben', name: 'Ben', group: { ...group, seat: 2, role: '', task: 'Heights' } }), 'out');
+    expect(screen.getByText('You are number 2')).toBeInTheDocument();
+    expect(screen.getByText('Heights')).toBeInTheDocument();
+    expect(screen.getByText('Ada').closest('li')).toHaveTextContent('1Adalead');
+  });
+
+  it('says to the lead that they lead', () => {
+    show(now(), 'looking');
+    expect(screen.getByText('You are number 1: lead')).toBeInTheDocument();
+    expect(screen.getByText('Rainfall')).toBeInTheDocument();
+  });
+
+  it('leads to the room with one large button', () => {
+    show(now(), 'out');
+    expect(screen.getByRole('link', { name: 'Go to the Quayside room' })).toHaveAttribute('href', '/api/student/room');
+  });
+
+  it('offers seats while the teacher lets students choose, and nothing else', () => {
+    const tables = [{ id: 't', name: 'Table 1', mark: 0, seats: 4, taken: 1, mine: false }];
+    show(now({ group: null, signUp: { tables, closesAt: null } }), 'planned');
+    expect(screen.getByRole('heading', { level: 1 })).toHaveTextContent('Take a seat');
+    expect(screen.queryByRole('link')).toBeNull();
+  });
+
+  it('has no seats to offer once groups are out', () => {
+    const tables = [{ id: 't', name: 'Table 1', mark: 0, seats: 4, taken: 1, mine: false }];
+    show(now({ signUp: { tables, closesAt: null } }), 'out');
+    expect(screen.queryByText('Take a seat')).toBeNull();
+  });
+
+  it('says to wait where nobody has given a seat yet', () => {
+    show(now({ group: null }), 'out');
+    expect(screen.getByRole('heading', { level: 1 })).toHaveTextContent('Your teacher is finding you a seat');
+  });
+
+  it('leads back, with the word about microphones', () => {
+    show(now(), 'back');
+    expect(screen.getByRole('heading', { level: 1 })).toHaveTextContent('Go back to the main session.');
+    expect(screen.getByText('Microphone off when you are back.')).toBeInTheDocument();
+    show(now({ seenIn: 'main' }), 'back');
+    expect(screen.getByText('You are back. Well done.')).toBeInTheDocument();
+  });
+});

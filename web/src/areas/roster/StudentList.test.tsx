@@ -1,0 +1,125 @@
+import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
+import { fireEvent, render, screen, waitFor, within } from '@testing-library/react';
+import { beforeEach, describe, expect, it, vi } from 'vitest';
+import { MessagesProvider } from '../../ui/messages';
+import { StudentList, type Student } from './StudentList';
+
+const patch = vi.hoisted(() => vi.fn());
+const other = vi.hoisted(() => vi.fn());
+vi.mock('../../api/client', () => ({
+  api: { PATCH: patch, POST: other, DELETE: other },
+  take: (answer: unknown) => answer,
+}));
+
+function student(name: string, more: Partial<Student> = {}): Student {
+  return {
+    id: name.toLowerCase(),
+    name,
+    absent: false,
+    claimed: false,
+    seatable: true,
+    schoolId: null,
+    table: null,
+    attributes: [],
+    tags: [],
+    ...more,
+  };
+}
+
+function show(students: Student[]) {
+  const queries = new QueryClient();
+  render(
+    <QueryClientProvider client={queries}>
+      <MessagesProvider>
+        <StudentList
+          classId="c"
+          students={students}
+          attributes={[{ name: 'Level', numeric: true, values: ['1', '2'] }]}
+        />
+      </MessagesProvider>
+    </QueryClientProvider>,
+  );
+}
+
+const type = (label: string, value: string) => {
+  fireEvent.click(screen.getByRole('button', { name: label }));
+  const field = screen.getByRole('textbox', { name: label });
+  fireEvent.change(field, { target: { value } });
+  fireEvent.keyDown(field, { key: 'Enter' });
+};
+const sent = (): unknown => (patch.mock.calls.at(-1)?.[1] as { body: unknown }).body;
+
+describe('the class list', () => {
+  beforeEach(() => {
+    for (const mock of [patch, other]) {
+      mock.mockReset();
+      mock.mockResolvedValue(undefined);
+    }
+  });
+
+  it('shows everything it knows, and a dash where it knows nothing', () => {
+    show([student('Ada', { table: 'Window', tags: ['lead', 'calm'], attributes: [{ name: 'Level', value: '2' }] })]);
+    const row = screen.getByRole('row', { name: /Ada/ });
+    expect(row).toHaveTextContent('1AdaWindow2lead, calm');
+    show([student('Ben')]);
+    expect(screen.getByRole('button', { name: 'Level of Ben' })).toHaveTextContent('–');
+  });
+
+  it('is changed where it stands', async () => {
+    show([student('Ada', { table: 'Window' })]);
+    type('Level of Ada', ' 4 ');
+    await waitFor(() => expect(sent()).toEqual({ attributes: [{ name: 'Level', value: '4' }] }));
+    type('Tags of Ada', 'lead, calm ,, ');
+    await waitFor(() => expect(sent()).toEqual({ tags: ['lead', 'calm'] }));
+    type('Table of Ada', '');
+    await waitFor(() => expect(sent()).toEqual({ table: '' }));
+  });
+
+  it('leaves a name alone that was emptied, and what was not changed', () => {
+    show([student('Ada')]);
+    type('Rename Ada', '  ');
+    type('Rename Ada', 'Ada');
+    expect(patch).not.toHaveBeenCalled();
+  });
+
+  it('marks absent at once', async () => {
+    show([student('Ada')]);
+    const box = screen.getByRole('checkbox', { name: 'Ada is absent today' });
+    fireEvent.click(box);
+    expect(box).toBeChecked();
+    await waitFor(() => expect(sent()).toEqual({ absent: true }));
+  });
+
+  it('has a column more when asked, for the teacher’s own words', async () => {
+    show([student('Ada')]);
+    fireEvent.click(screen.getByRole('button', { name: 'Add a column' }));
+    fireEvent.change(screen.getByLabelText('What is the column about?'), { target: { value: 'Reading' } });
+    fireEvent.click(screen.getByRole('button', { name: 'Add a column' }));
+    expect(screen.getByRole('columnheader', { name: 'Reading' })).toBeInTheDocument();
+    type('Reading of Ada', 'slow');
+    await waitFor(() => expect(sent()).toEqual({ attributes: [{ name: 'Reading', value: 'slow' }] }));
+  });
+
+  it('finds a student in a long list', async () => {
+    show(Array.from({ length: 20 }, (_, i) => student(`Student ${String.fromCharCode(65 + i)}`)));
+    fireEvent.change(screen.getByRole('searchbox'), { target: { value: 'nt c' } });
+    await waitFor(() => expect(screen.getAllByRole('row')).toHaveLength(2));
+    expect(screen.getAllByRole('row')[1]).toHaveTextContent('3Student C');
+    fireEvent.change(screen.getByRole('searchbox'), { target: { value: 'zzz' } });
+    expect(await screen.findByText('Nobody is called that.')).toBeInTheDocument();
+  });
+
+  it('keeps the rarer things one press away', async () => {
+    show([student('Tablet', { claimed: true })]);
+    fireEvent.click(screen.getByRole('button', { name: 'More about Tablet' }));
+    const slip = await screen.findByRole('dialog');
+    expect(within(slip).getByRole('button', { name: 'Free the name Tablet for another device' })).toBeInTheDocument();
+    fireEvent.click(within(slip).getByRole('button', { name: 'Not to be seated' }));
+    await waitFor(() => expect(sent()).toEqual({ seatable: false }));
+  });
+
+  it('says who is not to be seated', () => {
+    show([student('Tablet', { seatable: false })]);
+    expect(screen.getByText('not to be seated')).toBeInTheDocument();
+  });
+});
