@@ -117,7 +117,7 @@ for (const scheme of ['light', 'dark'] as const) {
     await t.keyboard.press('Escape');
     await t.getByRole('button', { name: 'Seating plan' }).click();
     await isOpenToAll(t, 'the seating plan');
-    await t.getByRole('button', { name: 'Apart and together' }).click();
+    await t.getByRole('button', { name: 'Apart, together, wishes' }).click();
     await t.getByLabel('Student 1').selectOption({ label: 'Ada' });
     await t.getByLabel('Student 2').selectOption({ label: 'Ben' });
     await t.getByRole('button', { name: 'Add it' }).click();

@@ -105,7 +105,7 @@ for (const { students, groups } of [
       await t.getByLabel('Way of grouping').selectOption('balance');
       await t.getByLabel('How many').fill(String(groups));
       await t.getByLabel('How many').press('Enter');
-      const rules = t.getByRole('region', { name: 'Apart and together' });
+      const rules = t.getByRole('region', { name: 'Apart, together, wishes' });
       await addRule(rules, 'apart', a, b);
       await addRule(rules, 'together', c, d);
       for (const goal of ['Level mixed', '“Lead” in each', 'Nobody alone with their home language']) {

@@ -59,7 +59,7 @@ final readonly class Arranger
             throw new Problem(422, 'There is nobody to seat yet. Add students to the class first.', 'settings.groups');
         }
         $seed = $request->seed ?? (new Randomizer())->getInt(0, 2 ** 31);
-        $rules = $this->rules->of($grouping->class->id);
+        $rules = $this->rules->musts($grouping->class->id);
         try {
             $placement = $this->placement($grouping, $floor, $present, $settings);
             $problem = new GroupingProblem(
@@ -68,7 +68,7 @@ final readonly class Arranger
                 $kind,
                 $settings->rounds(),
                 [...self::musts($rules, $present), ...(MethodKind::ByTable === $kind || MethodKind::CountOff === $kind ? [] : $placement->fixedSeats())],
-                self::goalsOf($settings),
+                $this->goalsOf($grouping, $settings),
                 array_map(static fn (GroupingUse $use): array => $use->groups, $this->list->uses($grouping->class->id)),
                 $seed,
                 $request->forMs,
@@ -94,7 +94,7 @@ final readonly class Arranger
         if ([] === $groups) {
             return new StandingsView(array_map(static fn (): GoalStandingView => new GoalStandingView(0.0, ''), $settings->goals), []);
         }
-        $standings = (new Standings($setting, $names))->of($settings->goals(), $groups);
+        $standings = (new Standings($setting, $names))->of($settings->goals($this->rules->wishes($grouping->class->id)), $groups);
         $broken = [];
         $seated = $setting->idsOf($groups);
         foreach ($rules as $rule) {
@@ -119,7 +119,7 @@ final readonly class Arranger
         if (!isset($setting->index[$studentId])) {
             return new WhyView([], []);
         }
-        $why = new WhyHere($setting, array_map(self::must(...), $rules), $settings->goals(), $groups);
+        $why = new WhyHere($setting, array_map(self::must(...), $rules), $settings->goals($this->rules->wishes($grouping->class->id)), $groups);
         $number = $setting->index[$studentId];
         $effects = [];
         foreach ($why->effects($number) as $effect) {
@@ -149,14 +149,14 @@ final readonly class Arranger
                 $arrivals[] = $student->id;
             }
         }
-        $rules = $this->rules->of($grouping->class->id);
+        $rules = $this->rules->musts($grouping->class->id);
         $problem = new GroupingProblem(
             array_map(self::student(...), $students),
             null,
             MethodKind::Repair,
             1,
             self::musts($rules, $students),
-            $settings->goals(),
+            $settings->goals($this->rules->wishes($grouping->class->id)),
             array_map(static fn (GroupingUse $use): array => $use->groups, $this->list->uses($grouping->class->id)),
             disturbance: new Disturbance($current, $absent, $arrivals),
         );
@@ -174,9 +174,9 @@ final readonly class Arranger
      *
      * @return list<Goal> the settings' own first
      */
-    private static function goalsOf(DeskSettings $settings): array
+    private function goalsOf(Grouping $grouping, DeskSettings $settings): array
     {
-        $goals = $settings->goals();
+        $goals = $settings->goals($this->rules->wishes($grouping->class->id));
         $says = [] !== array_filter($goals, static fn (Goal $goal): bool => $goal instanceof NewPartners);
 
         return DeskMethod::Rotation === $settings->method && !$says ? [...$goals, new NewPartners(1.0)] : $goals;
@@ -256,7 +256,7 @@ final readonly class Arranger
         $last = $result->rounds[array_key_last($result->rounds) ?? 0] ?? [];
         if ([] !== $last && [] !== $settings->goals) {
             $setting = new Setting($problem->students, self::sizes($last), $problem->history);
-            $standings = (new Standings($setting, $names))->of($settings->goals(), array_map($setting->numbersOf(...), $last));
+            $standings = (new Standings($setting, $names))->of(\array_slice($problem->goals, 0, \count($settings->goals)), array_map($setting->numbersOf(...), $last));
         }
 
         return new ProposalView(
@@ -324,7 +324,7 @@ final readonly class Arranger
             $setting,
             array_map($setting->numbersOf(...), $groups),
             array_map(static fn (Group $group): string => $group->name, $floor->groups),
-            array_values(array_filter($this->rules->of($grouping->class->id), static fn (RuleView $rule): bool => \count(array_intersect($rule->students, array_keys($ids))) > 1)),
+            array_values(array_filter($this->rules->musts($grouping->class->id), static fn (RuleView $rule): bool => \count(array_intersect($rule->students, array_keys($ids))) > 1)),
             $floor->groups,
         ];
     }

@@ -11,6 +11,7 @@ use FreshHuddle\Core\Grouping\Goal\EachHas;
 use FreshHuddle\Core\Grouping\Goal\NewPartners;
 use FreshHuddle\Core\Grouping\Goal\NotAlone;
 use FreshHuddle\Core\Grouping\Goal\Spread;
+use FreshHuddle\Core\Grouping\Goal\Wishes;
 use Symfony\Component\Validator\Constraints as Assert;
 
 /**
@@ -34,9 +35,11 @@ final readonly class DeskGoal
     }
 
     /**
+     * @param array<string, list<string>> $wishes of the class, student id => ids
+     *
      * @throws Problem 422 if it does not say what it is about
      */
-    public function goal(float $weight): Goal
+    public function goal(float $weight, array $wishes): Goal
     {
         $attribute = fn (): string => $this->attribute ?? throw new Problem(422, 'Say what this goal is about.', 'settings.goals');
 
@@ -46,6 +49,7 @@ final readonly class DeskGoal
             DeskGoalKind::NotAlone => new NotAlone($attribute(), $weight),
             DeskGoalKind::EachHas => new EachHas($this->tag ?? throw new Problem(422, 'Say which tag.', 'settings.goals'), $this->atLeast, $weight),
             DeskGoalKind::NewPartners => new NewPartners($weight),
+            DeskGoalKind::Wishes => new Wishes($wishes, $weight),
         };
     }
 }

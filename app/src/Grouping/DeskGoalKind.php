@@ -11,4 +11,5 @@ enum DeskGoalKind: string
     case NotAlone = 'notAlone';
     case EachHas = 'eachHas';
     case NewPartners = 'newPartners';
+    case Wishes = 'wishes';
 }

@@ -59,14 +59,16 @@ final readonly class DeskSettings
     }
 
     /**
+     * @param array<string, list<string>> $wishes of the class, student id => ids
+     *
      * @return list<Goal> weighted by their order
      */
-    public function goals(): array
+    public function goals(array $wishes): array
     {
         $last = \count($this->goals) - 1;
         $goals = [];
         foreach ($this->goals as $rank => $goal) {
-            $goals[] = $goal->goal(self::STEP ** ($last - $rank));
+            $goals[] = $goal->goal(self::STEP ** ($last - $rank), $wishes);
         }
 
         return $goals;

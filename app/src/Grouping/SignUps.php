@@ -131,7 +131,7 @@ final readonly class SignUps
 
     private function keepsRules(StudentUser $student, Floor $floor, Group $group): bool
     {
-        $own = array_filter($this->rules->of($student->classId), static fn (RuleView $rule): bool => \in_array($student->id, $rule->students, true));
+        $own = array_filter($this->rules->musts($student->classId), static fn (RuleView $rule): bool => \in_array($student->id, $rule->students, true));
         foreach ($own as $rule) {
             foreach (array_diff($rule->students, [$student->id]) as $other) {
                 $there = $floor->groupOf($other);

@@ -11,7 +11,7 @@ use FreshHuddle\App\Http\Problem;
 use Symfony\Component\Uid\Uuid;
 
 /**
- * Who must be apart and who must be together, kept with the class.
+ * Who must be apart, who must be together and who would like to be with whom, kept with the class.
  */
 final readonly class ClassRules
 {
@@ -30,12 +30,37 @@ final readonly class ClassRules
         $rules = [];
         foreach (Row::all($this->db->fetchAllAssociative('SELECT id, kind, students FROM class_rule WHERE class_id = ? ORDER BY id', [$classId])) as $row) {
             $students = array_values(array_filter($row->json('students'), static fn (mixed $id): bool => \is_string($id) && isset($onList[$id])));
-            if (\count($students) >= 2) {
-                $rules[] = new RuleView($row->text('id'), RuleKind::from($row->text('kind')), array_values(array_filter($students, \is_string(...))));
+            $kind = RuleKind::from($row->text('kind'));
+            $whoWishesHasLeft = !$kind->isMust() && ($row->json('students')[0] ?? null) !== ($students[0] ?? null);
+            if (\count($students) >= 2 && !$whoWishesHasLeft) {
+                $rules[] = new RuleView($row->text('id'), $kind, array_values(array_filter($students, \is_string(...))));
             }
         }
 
         return $rules;
+    }
+
+    /**
+     * @return list<RuleView> the musts among them
+     */
+    public function musts(string $classId): array
+    {
+        return array_values(array_filter($this->of($classId), static fn (RuleView $rule): bool => $rule->kind->isMust()));
+    }
+
+    /**
+     * @return array<string, list<string>> student id => ids of those wished for
+     */
+    public function wishes(string $classId): array
+    {
+        $wishes = [];
+        foreach ($this->of($classId) as $rule) {
+            if (RuleKind::Wish === $rule->kind) {
+                $wishes[$rule->students[0]] = [...$wishes[$rule->students[0]] ?? [], ...\array_slice($rule->students, 1)];
+            }
+        }
+
+        return $wishes;
     }
 
     /**
@@ -49,7 +74,8 @@ final readonly class ClassRules
         }
         $there = $this->of($class->id);
         foreach ($there as $rule) {
-            if ($rule->kind === $request->kind && [] === array_diff($rule->students, $request->students) && [] === array_diff($request->students, $rule->students)) {
+            $same = $rule->kind === $request->kind && [] === array_diff($rule->students, $request->students) && [] === array_diff($request->students, $rule->students);
+            if ($same && ($rule->kind->isMust() || $rule->students[0] === $request->students[0])) {
                 throw new Problem(422, 'This rule is there already.', 'students');
             }
         }

@@ -9,7 +9,7 @@ use Symfony\Component\Validator\Constraints as Assert;
 final readonly class MakeRule
 {
     /**
-     * @param list<string> $students ids
+     * @param list<string> $students ids; for a wish, who has it comes first
      */
     public function __construct(
         public RuleKind $kind,

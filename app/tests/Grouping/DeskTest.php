@@ -56,6 +56,31 @@ final class DeskTest extends AppTestCase
         self::assertLessThanOrEqual($first->at('cost'), $next->at('cost'));
     }
 
+    public function test_wishes_are_a_goal_and_no_must(): void
+    {
+        $this->rule('apart', 0, 1);
+        $this->rule('wish', 0, 1);
+        $this->rule('wish', 4, 5, 6);
+        $this->rule('wish', 5, 4, 6);
+        self::assertSame('This rule is there already.', $this->ask('POST', "/api/staff/classes/{$this->classId}/rules", ['kind' => 'wish', 'students' => [$this->students[4], $this->students[6], $this->students[5]]])->is(422)->text('errors.0.message'));
+        $proposal = $this->propose(['method' => 'balance', 'groups' => 3, 'goals' => [['kind' => 'wishes']]])->is(200);
+        self::assertSame([], $proposal->list('conflicts'), 'a wish contradicts no must');
+        $groupOf = self::groupOf($proposal, 0);
+        self::assertNotSame($groupOf[$this->students[0]], $groupOf[$this->students[1]]);
+        self::assertContains($groupOf[$this->students[4]], [$groupOf[$this->students[5]], $groupOf[$this->students[6]]]);
+        self::assertContains($groupOf[$this->students[5]], [$groupOf[$this->students[4]], $groupOf[$this->students[6]]]);
+        self::assertSame('no wish met for Student A', $proposal->text('goals.0.obstacle'));
+
+        $floor = $this->take($proposal, 0, 'balance')->is(200);
+        $why = $this->ask('POST', $this->desk.'/why', ['settings' => ['method' => 'balance', 'groups' => 3, 'goals' => [['kind' => 'wishes']]], 'student' => $this->students[4]])->is(200);
+        self::assertStringContainsString('Wished to be with Student ', implode(' ', $why->texts('reasons')));
+        self::assertNotSame([], $floor->list('groups'));
+
+        $this->ask('DELETE', '/api/staff/students/'.$this->students[4])->is(204);
+        $left = array_filter($this->ask('GET', "/api/staff/classes/{$this->classId}")->list('rules'), static fn (mixed $rule): bool => \is_array($rule) && 'wish' === $rule['kind']);
+        self::assertCount(2, $left, 'the wish of somebody who has left is no wish; one for somebody who has left is a wish for the others');
+    }
+
     public function test_contradicting_rules_are_named_and_can_be_lifted(): void
     {
         $apart = $this->rule('apart', 0, 1)->text('id');

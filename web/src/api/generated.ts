@@ -2783,7 +2783,7 @@ export interface components {
             atLeast?: number;
         };
         /** @enum {string} */
-        DeskGoalKind: "spread" | "alike" | "notAlone" | "eachHas" | "newPartners";
+        DeskGoalKind: "spread" | "alike" | "notAlone" | "eachHas" | "newPartners" | "wishes";
         /** @enum {string} */
         DeskMethod: "deal" | "balance" | "countOff" | "byTable" | "byHand" | "signUp" | "jigsaw" | "rotation";
         DeskSettings: {
@@ -3120,7 +3120,7 @@ export interface components {
             moments: components["schemas"]["Moments"];
         };
         /** @enum {string} */
-        RuleKind: "apart" | "together";
+        RuleKind: "apart" | "together" | "wish";
         RuleView: {
             id: string;
             kind: components["schemas"]["RuleKind"];

@@ -6,11 +6,14 @@ export function count(n: number, one: string, many: string): string {
   return `${n} ${plural.select(n) === 'one' ? one : many}`;
 }
 
-const listing = new Intl.ListFormat('en-GB', { style: 'long', type: 'conjunction' });
+const listing = {
+  and: new Intl.ListFormat('en-GB', { style: 'long', type: 'conjunction' }),
+  or: new Intl.ListFormat('en-GB', { style: 'long', type: 'disjunction' }),
+};
 
-/** “Ada, Ben and Chi”. */
-export function list(names: string[]): string {
-  return listing.format(names);
+/** “Ada, Ben and Chi”, or “Ada, Ben or Chi”. */
+export function list(names: string[], last: keyof typeof listing = 'and'): string {
+  return listing[last].format(names);
 }
 
 export const common = {

@@ -70,7 +70,7 @@ export const staff = {
     lessonTitle: 'What is the lesson about?',
     lessonMinutes: 'Minutes in all',
     makeLesson: 'Plan this lesson',
-    tabs: { list: 'List', plan: 'Seating plan', rules: 'Apart and together' },
+    tabs: { list: 'List', plan: 'Seating plan', rules: 'Apart, together, wishes' },
     find: 'Find a student',
     foundNone: 'Nobody is called that.',
     table: 'Table',

@@ -90,7 +90,7 @@ final readonly class Standings
             $goal instanceof EachHas => $this->lacking($goal, $groups),
             $goal instanceof NotAlone => $this->alone($goal, $groups),
             $goal instanceof NewPartners => $this->oldPartners($groups),
-            $goal instanceof Wishes => $this->costliest($goal, $groups, 'no wish met in %s'),
+            $goal instanceof Wishes => $this->unmet($goal, $groups),
             $goal instanceof Spread => null === $this->setting->scores($goal->attribute) ? $this->costliest($goal, $groups, 'most uneven in %s') : $this->means($goal->attribute, $groups),
             $goal instanceof Alike => $this->costliest($goal, $groups, 'most mixed in %s'),
             default => '',
@@ -112,6 +112,21 @@ final readonly class Standings
         $groupCount = \count(array_filter($groups, static fn (array $group): bool => [] !== $group));
 
         return \sprintf('not in %s', $this->some($names)).($with < $goal->atLeast * $groupCount ? \sprintf('; only %d in the class', $with) : '');
+    }
+
+    /**
+     * @param list<list<int>> $groups
+     */
+    private function unmet(Wishes $goal, array $groups): string
+    {
+        $names = [];
+        foreach ($groups as $group) {
+            foreach ($goal->unmet($this->setting, $group) as $student) {
+                $names[] = $this->setting->students[$student]->label();
+            }
+        }
+
+        return 'no wish met for '.$this->some($names);
     }
 
     /**

@@ -9,6 +9,7 @@ use FreshHuddle\Core\Grouping\Goal\EachHas;
 use FreshHuddle\Core\Grouping\Goal\NewPartners;
 use FreshHuddle\Core\Grouping\Goal\NotAlone;
 use FreshHuddle\Core\Grouping\Goal\Spread;
+use FreshHuddle\Core\Grouping\Goal\Wishes;
 use FreshHuddle\Core\Grouping\Rule;
 use FreshHuddle\Core\Grouping\Rule\Apart;
 use FreshHuddle\Core\Grouping\Rule\Together;
@@ -125,6 +126,11 @@ final readonly class WhyHere
             $also = array_filter($others, fn (int $i): bool => \in_array($goal->tag, $this->setting->students[$i]->tags, true));
 
             return [] === $also ? \sprintf('The only one with “%s” here.', $goal->tag) : null;
+        }
+        if ($goal instanceof Wishes) {
+            $wished = array_filter($others, fn (int $i): bool => \in_array($this->setting->students[$i]->id, $goal->wishes[$me->id] ?? [], true));
+
+            return [] === $wished ? null : \sprintf('Wished to be with %s.', Rule\Names::list(array_map(fn (int $i): string => $this->setting->students[$i]->label(), array_values($wished))));
         }
         if ($goal instanceof NotAlone || $goal instanceof Spread) {
             $value = $me->attributes[$goal->attribute] ?? null;

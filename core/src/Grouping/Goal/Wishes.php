@@ -24,14 +24,26 @@ final readonly class Wishes implements Goal
 
     public function groupCost(Setting $setting, array $group): float
     {
+        return (float) \count($this->unmet($setting, $group));
+    }
+
+    /**
+     * @param list<int> $group
+     *
+     * @return list<int> those of the group who have wishes and nobody of them here
+     */
+    public function unmet(Setting $setting, array $group): array
+    {
         $here = array_map(static fn (int $i): string => $setting->students[$i]->id, $group);
-        $unmet = 0;
-        foreach ($here as $id) {
-            $wished = $this->wishes[$id] ?? [];
-            $unmet += [] !== $wished && [] === array_diff(array_intersect($wished, $here), [$id]) ? 1 : 0;
+        $unmet = [];
+        foreach ($group as $at => $student) {
+            $wished = $this->wishes[$here[$at]] ?? [];
+            if ([] !== $wished && [] === array_diff(array_intersect($wished, $here), [$here[$at]])) {
+                $unmet[] = $student;
+            }
         }
 
-        return (float) $unmet;
+        return $unmet;
     }
 
     private function roundBound(Setting $setting): float

@@ -35,6 +35,12 @@ describe('musts', () => {
     );
   });
 
+  it('a wish is said as a wish: one student, and those it would like to be with', () => {
+    expect(ruleText({ kind: 'wish', students: ['ada', 'ben', 'chi'] }, (id) => id)).toBe(
+      'ada would like to be with ben or chi',
+    );
+  });
+
   it('are made of two or more who are chosen by name, each once', async () => {
     show();
     expect(screen.getByRole('button', { name: 'Add it' })).toBeDisabled();

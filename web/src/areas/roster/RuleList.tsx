@@ -7,8 +7,12 @@ import { list, words } from '../../words';
 
 type Rule = Schema['RuleView'];
 
-/** A must in words: “Ada and Ben apart”. */
+/** A must or a wish in words: “Ada and Ben apart”, “Ada would like to be with Ben”. */
 export function ruleText(rule: Pick<Rule, 'kind' | 'students'>, nameOf: (id: string) => string): string {
+  if (rule.kind === 'wish') {
+    const [who = '', ...others] = rule.students.map(nameOf);
+    return words.desk.wishText(who, list(others, 'or'));
+  }
   return words.desk.ruleText(list(rule.students.map(nameOf)), words.desk[rule.kind]);
 }
 
@@ -81,6 +85,7 @@ function AddRule({
         >
           <option value="apart">{words.desk.apart}</option>
           <option value="together">{words.desk.together}</option>
+          <option value="wish">{words.desk.wish}</option>
         </select>
         <Button type="submit" disabled={ids.length < 2} busy={busy}>
           {words.desk.ruleAdd}
@@ -93,7 +98,7 @@ function AddRule({
   );
 }
 
-/** Who must be apart and who must be together. */
+/** Who must be apart, who must be together, and who would like to be with whom. */
 export function RuleList({
   classId,
   rules,
@@ -120,7 +125,13 @@ export function RuleList({
         {rules.map((rule) => (
           <li key={rule.id} className="flex items-baseline gap-2 border-b border-line py-1 text-sm last:border-0">
             <span className="min-w-0 flex-1 wrap-anywhere">
-              {list(rule.students.map(nameOf))} <strong>{words.desk[rule.kind]}</strong>
+              {rule.kind === 'wish' ? (
+                <em>{ruleText(rule, nameOf)}</em>
+              ) : (
+                <>
+                  {list(rule.students.map(nameOf))} <strong>{words.desk[rule.kind]}</strong>
+                </>
+              )}
               {broken.includes(rule.id) && (
                 <span className="ml-2 bg-accent px-1 text-xs text-on-accent">{words.desk.broken}</span>
               )}

@@ -10,6 +10,7 @@ const goals: Goal[] = [
 const desk = {
   attributes: [{ name: 'Level', numeric: true, values: ['1', '2'] }],
   tags: ['lead'],
+  rules: [],
 } as unknown as Desk;
 
 function show(set = goals) {

@@ -85,7 +85,12 @@ export function GoalList({
 }) {
   const sensors = useSensors(useSensor(PointerSensor, { activationConstraint: { distance: 5 } }));
   const keys = goals.map(goalKey);
-  const possible = possibleGoals(desk.attributes, desk.tags, goals);
+  const possible = possibleGoals(
+    desk.attributes,
+    desk.tags,
+    goals,
+    desk.rules.some((rule) => rule.kind === 'wish'),
+  );
   const end = ({ active, over }: DragEndEvent) => {
     if (over !== null && active.id !== over.id)
       onGoals(arrayMove(goals, keys.indexOf(String(active.id)), keys.indexOf(String(over.id))));

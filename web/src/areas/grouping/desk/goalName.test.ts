@@ -10,6 +10,7 @@ describe('goals are said as a teacher would', () => {
     expect(goalName({ kind: 'eachHas', tag: 'lead', atLeast: 1 })).toBe('“lead” in each');
     expect(goalName({ kind: 'eachHas', tag: 'lead', atLeast: 2 })).toBe('2 × “lead” in each');
     expect(goalName({ kind: 'newPartners' })).toBe('New partners');
+    expect(goalName({ kind: 'wishes' })).toBe('Everybody with somebody they wished for');
   });
 });
 
@@ -33,6 +34,10 @@ describe('goals that can be set', () => {
     expect(
       possibleGoals(attributes, [], []).some((goal) => goal.kind === 'notAlone' && goal.attribute === 'level'),
     ).toBe(false);
+  });
+  it('wishes count only where somebody has one', () => {
+    expect(possibleGoals([], [], []).map(goalKey)).not.toContain('wishes||');
+    expect(possibleGoals([], [], [], true).map(goalKey)).toContain('wishes||');
   });
   it('are offered once', () => {
     const set = [{ kind: 'newPartners' as const }];

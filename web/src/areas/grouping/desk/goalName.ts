@@ -18,6 +18,8 @@ export function goalName(goal: Goal): string {
       return kinds.eachHas(goal.tag ?? '', goal.atLeast ?? 1);
     case 'newPartners':
       return kinds.newPartners();
+    case 'wishes':
+      return kinds.wishes();
   }
 }
 
@@ -30,9 +32,11 @@ export function possibleGoals(
   attributes: readonly { name: string; numeric: boolean }[],
   tags: readonly string[],
   set: readonly Goal[],
+  wishes = false,
 ): Goal[] {
   const all: Goal[] = [
     { kind: 'newPartners' },
+    ...(wishes ? [{ kind: 'wishes' as const }] : []),
     ...tags.map((tag): Goal => ({ kind: 'eachHas', tag, atLeast: 1 })),
     ...attributes.flatMap(({ name, numeric }): Goal[] => [
       { kind: 'spread', attribute: name },
