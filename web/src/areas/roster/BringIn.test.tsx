@@ -29,7 +29,7 @@ const preview: Schema['ImportView'] = {
 
 function show() {
   render(
-    <QueryClientProvider client={new QueryClient()}>
+    <QueryClientProvider client={new QueryClient({ defaultOptions: { queries: { staleTime: 60_000 } } })}>
       <MessagesProvider>
         <BringIn classId="c" main={false} />
       </MessagesProvider>
@@ -69,6 +69,16 @@ describe('bringing in a list', () => {
     );
     fireEvent.click(screen.getByLabelText('The first line is a heading'));
     await waitFor(() => expect(asked(toPreview).at(-1)?.heading).toBe(false));
+  });
+
+  it('asks again for the same list after it was brought in', async () => {
+    show();
+    fireEvent.click(await screen.findByRole('button', { name: 'Add 1 student and change 1' }));
+    await waitFor(() => expect(screen.getByLabelText('Paste here')).toHaveValue('12345'));
+    post.mockResolvedValue({ ...preview, added: 0, changed: 0, same: 4 });
+    fireEvent.change(screen.getByLabelText('Paste here'), { target: { value: 'Name;Set\nAda;2\nBen;3\n12345;\n' } });
+    expect(await screen.findByText('4 as they are, 1 refused')).toBeInTheDocument();
+    expect(screen.getByRole('button', { name: 'Nothing to bring in' })).toBeDisabled();
   });
 
   it('keeps what was refused, so that it can be put right', async () => {

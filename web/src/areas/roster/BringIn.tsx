@@ -118,7 +118,10 @@ export function BringIn({ classId, main }: { classId: string; main: boolean }) {
   const path = { params: { path: { id: classId } } };
   const something = file !== null || text.trim() !== '';
   const preview = useQuery({
-    queryKey: ['bringIn', classId, file?.name ?? '', asked],
+    // A part of the class: whatever changes the list changes what would be added to it.
+    queryKey: ['class', classId, 'bringIn', file?.name ?? '', asked],
+    staleTime: 0,
+    gcTime: 0,
     queryFn: () => take(api.POST('/api/staff/classes/{id}/import/preview', { ...path, body: asked })),
     enabled: something,
     placeholderData: (before) => before,
@@ -235,7 +238,7 @@ export function BringIn({ classId, main }: { classId: string; main: boolean }) {
           <div className="flex flex-wrap items-center gap-4">
             <Button
               look={main || work > 0 ? 'main' : 'plain'}
-              disabled={work === 0}
+              disabled={work === 0 || preview.isPlaceholderData}
               busy={bring.isPending}
               onClick={() => bring.mutate()}
             >
