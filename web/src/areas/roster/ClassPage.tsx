@@ -257,7 +257,7 @@ export function ClassPage() {
                 <div>
                   <Tabs tab={tab} onTab={(to) => setSearch(to === 'list' ? {} : { view: to }, { replace: true })} />
                   {tab === 'list' && <StudentList classId={id} students={data.students} attributes={data.attributes} />}
-                  {tab === 'plan' && <SeatingPlan students={data.students} tables={data.tables} />}
+                  {tab === 'plan' && <SeatingPlan classId={id} students={data.students} tables={data.tables} />}
                   {tab === 'rules' && (
                     <RuleList
                       classId={id}

@@ -2,7 +2,8 @@ import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { fireEvent, render, screen, waitFor, within } from '@testing-library/react';
 import { beforeEach, describe, expect, it, vi } from 'vitest';
 import { MessagesProvider } from '../../ui/messages';
-import { StudentList, type Student } from './StudentList';
+import { StudentList } from './StudentList';
+import type { Student } from './useStudentActions';
 
 const patch = vi.hoisted(() => vi.fn());
 const other = vi.hoisted(() => vi.fn());

@@ -3,7 +3,7 @@ import { Button } from '../../ui/Button';
 import { Field } from '../../ui/Field';
 import { words } from '../../words';
 import { Beside } from '../grouping/Beside';
-import type { Edit, Student } from './StudentList';
+import type { Edit, Student } from './useStudentActions';
 
 /** The rarer things about one student. */
 export function StudentMore({

@@ -1,0 +1,65 @@
+import { useMutation, useQueryClient } from '@tanstack/react-query';
+import { api, take, type Schema } from '../../api/client';
+import { useMessages } from '../../ui/messages';
+import { words } from '../../words';
+
+export type Student = Schema['StudentView'];
+export type Edit = { id: string } & Schema['EditStudent'];
+
+/** What a change will make of a student, before the server has answered. */
+function changed(student: Student, edit: Edit): Student {
+  const attributes = new Map(student.attributes?.map((one) => [one.name, one.value]));
+  for (const { name, value } of edit.attributes ?? []) {
+    if (value.trim() === '') attributes.delete(name);
+    else attributes.set(name, value.trim());
+  }
+  return {
+    ...student,
+    name: edit.name ?? student.name,
+    absent: edit.absent ?? student.absent,
+    seatable: edit.seatable ?? student.seatable ?? true,
+    table: edit.table === undefined ? (student.table ?? null) : edit.table === '' ? null : edit.table,
+    tags: edit.tags ?? student.tags ?? [],
+    attributes: [...attributes].map(([name, value]) => ({ name, value })),
+  };
+}
+
+/** What can be done with one student of a class list. */
+export function useStudentActions(classId: string) {
+  const queries = useQueryClient();
+  const { say, fail } = useMessages();
+  const done = () => queries.invalidateQueries({ queryKey: ['class', classId] });
+  const path = (id: string) => ({ params: { path: { id } } });
+  const edit = useMutation({
+    mutationFn: ({ id, ...body }: Edit) => take(api.PATCH('/api/staff/students/{id}', { ...path(id), body })),
+    // Seen at once; the server's answer follows.
+    onMutate: async (change) => {
+      await queries.cancelQueries({ queryKey: ['class', classId] });
+      queries.setQueryData<Schema['ClassView']>(['class', classId], (old) =>
+        old === undefined
+          ? old
+          : { ...old, students: old.students.map((one) => (one.id === change.id ? changed(one, change) : one)) },
+      );
+    },
+    onSettled: done,
+    onError: fail,
+  });
+  const restore = useMutation({
+    mutationFn: (id: string) => take(api.POST('/api/staff/students/{id}/restore', path(id))),
+    onSettled: done,
+    onError: fail,
+  });
+  const remove = useMutation({
+    mutationFn: (student: Student) => take(api.DELETE('/api/staff/students/{id}', path(student.id))),
+    onSuccess: (_, student) => say(words.roster.removed(student.name), () => restore.mutate(student.id)),
+    onSettled: done,
+    onError: fail,
+  });
+  const free = useMutation({
+    mutationFn: (student: Student) => take(api.POST('/api/staff/students/{id}/free', path(student.id))),
+    onSuccess: (_, student) => say(words.roster.freed(student.name)),
+    onSettled: done,
+    onError: fail,
+  });
+  return { edit, remove, free };
+}
