@@ -31,6 +31,7 @@ use FreshHuddle\Core\Grouping\Rule\Apart;
 use FreshHuddle\Core\Grouping\Rule\Together;
 use FreshHuddle\Core\Grouping\Search\Setting;
 use FreshHuddle\Core\Grouping\Shape;
+use FreshHuddle\Core\Grouping\Shape\Exactly;
 use FreshHuddle\Core\Grouping\Student;
 use Random\Randomizer;
 use Symfony\Component\Uid\Uuid;
@@ -167,6 +168,40 @@ final readonly class Arranger
         }
 
         return $this->repairView($floor, $result, $arrivals, array_values(array_intersect($absent, $floor->seated())), $rules);
+    }
+
+    /**
+     * Finds a seat for everybody who has none; who has one keeps it. No table gets more than it has seats while another has one
+     * left, as far as the rules leave a way.
+     *
+     * @throws Problem 422 if the rules leave no seat for somebody
+     */
+    public function seatTheRest(Grouping $grouping, Floor $floor, DeskSettings $settings, int $seats): ProposedRound
+    {
+        $present = $this->present($grouping);
+        $ids = array_map(static fn (StudentView $student): string => $student->id, $present);
+        $seated = array_map(static fn (Group $group): int => \count(array_intersect($group->students, $ids)), $floor->groups);
+        if ([] !== $seated) {
+            $placement = Placement::of(new Floor($floor->groups, $floor->seated()), $ids, Exactly::fillingUp($seated, \count($ids), $seats), static fn (): string => Uuid::v7()->toRfc4122());
+            $problem = new GroupingProblem(
+                array_map(self::student(...), $present),
+                $placement->shape(),
+                MethodKind::Balance,
+                1,
+                [...self::musts($this->rules->musts($grouping->class->id), $present), ...$placement->fixedSeats()],
+                $settings->goals($this->rules->wishes($grouping->class->id)),
+                array_map(static fn (GroupingUse $use): array => $use->groups, $this->list->uses($grouping->class->id)),
+                0,
+                self::REPAIR_MS,
+            );
+            $result = MethodKind::Balance->method()->solve($problem, new ClockLimit(self::REPAIR_MS));
+            if ($result->keepsAllRules()) {
+                return new ProposedRound('', array_map(static fn (Group $table, array $students): ProposedGroup => new ProposedGroup($table->id, $table->name, $students), $placement->tables, $result->rounds[0]));
+            }
+        }
+        $repair = $this->repair($grouping, $floor, $settings);
+
+        return $repair->round ?? throw new Problem(422, $repair->conflicts[0]->message ?? 'The rest could not be seated.');
     }
 
     /**

@@ -7,7 +7,7 @@ namespace FreshHuddle\App\Grouping;
 use FreshHuddle\App\Http\Problem;
 
 /**
- * Ends a sign-up: whoever has taken no seat gets the one a repair finds.
+ * Ends a sign-up: whoever has taken no seat gets one of those that are left.
  */
 final readonly class SignUpClose
 {
@@ -20,13 +20,11 @@ final readonly class SignUpClose
      */
     public function andSeatTheRest(Grouping $grouping): void
     {
+        $seats = $this->signUps->state($grouping->id)->seats ?? \PHP_INT_MAX;
         $this->signUps->close($grouping->id);
         $floor = $this->floors->now($grouping->id);
         $step = $this->floors->steps($grouping->id)['step'];
-        $repair = $this->arranger->repair($grouping, $floor, $this->notes->settings($grouping->id));
-        if (null === $repair->round) {
-            throw new Problem(422, $repair->conflicts[0]->message ?? 'The rest could not be seated.');
-        }
-        $this->desk->take($grouping, new TakeRequest($step, 'repair', [$repair->round]));
+        $round = $this->arranger->seatTheRest($grouping, $floor, $this->notes->settings($grouping->id), $seats);
+        $this->desk->take($grouping, new TakeRequest($step, 'repair', [$round]));
     }
 }

@@ -298,6 +298,7 @@ final class DeskTest extends AppTestCase
         $seated = array_merge(...array_map(static fn (int $g): array => $floor->texts("floor.groups.{$g}.students"), range(0, 2)));
         self::assertEqualsCanonicalizing($this->students, $seated);
         self::assertContains($this->students[1], $floor->texts('floor.groups.1.students'), 'whoever chose a seat keeps it');
+        self::assertSame([4, 4, 4], array_map(static fn (int $g): int => \count($floor->texts("floor.groups.{$g}.students")), range(0, 2)), 'no table has more than its seats while another has one left');
         $seat(3, 1)->is(409);
     }
 
@@ -323,7 +324,7 @@ final class DeskTest extends AppTestCase
         $this->work();
         $floor = $this->ask('GET', $this->desk);
         self::assertNull($floor->at('signUp'));
-        self::assertSame(12, \count($floor->list('floor.groups.0.students')) + \count($floor->list('floor.groups.1.students')));
+        self::assertSame([6, 6], [\count($floor->list('floor.groups.0.students')), \count($floor->list('floor.groups.1.students'))]);
     }
 
     public function test_new_partners_look_at_what_was_really_sent_out(): void

@@ -19,6 +19,32 @@ final readonly class Exactly implements Shape
     {
     }
 
+    /**
+     * Everybody without a seat gets one at a table that has the fewest, as long as it has one left; when all are full, at one
+     * that has the fewest all the same.
+     *
+     * @param list<int> $seated   a number a table
+     * @param int       $students to be seated in all, those who are seated included
+     * @param int       $seats    at each table, 1 or more
+     *
+     * @throws ImpossibleShape if there is no table
+     *
+     * Complexity: O(n·g) for n students without a seat and g tables
+     */
+    public static function fillingUp(array $seated, int $students, int $seats): self
+    {
+        if ([] === $seated) {
+            throw ImpossibleShape::noGroup();
+        }
+        for ($rest = $students - array_sum($seated); $rest > 0; --$rest) {
+            $open = array_filter($seated, static fn (int $here): bool => $here < $seats);
+            $among = [] === $open ? $seated : $open;
+            ++$seated[array_search(min($among), $among, true)];
+        }
+
+        return new self(array_values($seated));
+    }
+
     public function sizes(int $students): array
     {
         $sum = (int) array_sum($this->sizes);

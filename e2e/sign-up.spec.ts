@@ -1,0 +1,79 @@
+import { expect, test } from '@playwright/test';
+import { seats, student, table, teacher } from './support/people';
+
+test('students take seats on their own pages, two at once for the last one, and the rest is seated', async ({
+  browser,
+}) => {
+  const t = await teacher(browser);
+
+  await test.step('a class with a seating plan and a wish', async () => {
+    await t.getByRole('button', { name: 'New class' }).click();
+    await t.getByLabel('What is the class called?').fill('Debating circle');
+    await t.getByLabel('Paste the names, one a line').fill('Name\nAda Lund\nBen Oduya\nChi Nakagawa\nDov Petrescu');
+    await t.getByRole('button', { name: 'Make the class with 4 students' }).click();
+    await expect(t.getByRole('heading', { name: 'Debating circle' })).toBeVisible();
+    await t.getByRole('button', { name: 'Seating plan' }).click();
+    await t.getByRole('button', { name: 'Ada Lund' }).click();
+    await t.getByLabel('At a new table').fill('Window');
+    await t.getByRole('button', { name: 'Seat there' }).click();
+    await expect(t.getByText('Ada Lund sits at Window.')).toBeVisible();
+    await expect(t.getByRole('paragraph').filter({ hasText: /^Window$/ })).toBeVisible();
+    await t.getByRole('button', { name: 'Apart, together, wishes' }).click();
+    await t.getByLabel('Student 1').selectOption({ label: 'Dov Petrescu' });
+    await t.getByLabel('Student 2').selectOption({ label: 'Ada Lund' });
+    await t.getByLabel('What must be').selectOption('wish');
+    await t.getByRole('button', { name: 'Add it' }).click();
+    await expect(t.getByText('Dov Petrescu would like to be with Ada Lund')).toBeVisible();
+  });
+  const code = await t.locator('p', { hasText: 'Students type this code' }).locator('span').last().innerText();
+
+  await test.step('a lesson, and a table for two and two', async () => {
+    await t.getByLabel('What is the lesson about?').fill('Should the ferry be free?');
+    await t.getByRole('button', { name: 'Plan this lesson' }).click();
+    await t.getByRole('link', { name: 'Open the grouping desk' }).click();
+    await t.getByLabel('Add a goal').selectOption({ label: 'Everybody with somebody they wished for' });
+    await t.getByLabel('Way of grouping').selectOption('signUp');
+    for (const name of ['Group 1', 'Group 2']) {
+      await t.getByRole('button', { name: 'Add a table' }).click();
+      await expect(table(t, name)).toBeVisible();
+    }
+    await t.getByRole('button', { name: 'Let 4 students take seats' }).click();
+    await expect(t.getByText('0 of 4 students have taken a seat')).toBeVisible();
+  });
+
+  const names = ['Ada Lund', 'Ben Oduya', 'Chi Nakagawa'];
+  const [ada, ben, chi] = await Promise.all(names.map((name) => student(browser, code, name)));
+  if (ada === undefined || ben === undefined || chi === undefined) throw new Error('Somebody is missing.');
+
+  await test.step('a seat taken is seen by all, and nobody’s name with it', async () => {
+    await ada.page.getByRole('button', { name: 'Sit at Group 1, 2 seats left' }).click();
+    await expect(ada.page.getByRole('heading', { name: 'You sit at Group 1.' })).toBeVisible();
+    await expect(ben.page.getByRole('button', { name: 'Sit at Group 1, 1 seat left' })).toBeVisible();
+    await expect(ben.page.getByText('Ada Lund')).toHaveCount(0);
+    await expect(t.getByText('1 of 4 students have taken a seat')).toBeVisible();
+  });
+
+  await test.step('two at once for the last seat: one has it, the other is told', async () => {
+    const last = [ben, chi].map(({ page }) => page.getByRole('button', { name: 'Sit at Group 1, 1 seat left' }));
+    await Promise.all(last.map((button) => expect(button).toBeVisible()));
+    await Promise.all(last.map((button) => button.click()));
+    await expect(t.getByText('2 of 4 students have taken a seat')).toBeVisible();
+    const heads = await Promise.all(
+      [ben, chi].map(async ({ page }) => {
+        await expect(page.getByRole('button', { name: 'Sit at Group 1, full' })).toBeVisible();
+        return page.getByRole('heading', { level: 1 }).innerText();
+      }),
+    );
+    expect(heads.sort()).toEqual(['Take a seat', 'You sit at Group 1.']);
+  });
+
+  await test.step('closed, the rest has seats too, and who had one has kept it', async () => {
+    const before = (await seats(t)).get('Group 1') ?? [];
+    expect(before).toHaveLength(2);
+    await t.getByRole('button', { name: 'Close it and seat the rest' }).click();
+    await expect.poll(async () => (await seats(t)).get('Group 2')?.length).toBe(2);
+    expect((await seats(t)).get('Group 1')?.toSorted()).toEqual(before.toSorted());
+    await expect(t.getByText('no wish met for Dov Petrescu')).toBeVisible();
+    await expect(ada.page.getByRole('button', { name: /Sit at/ })).toHaveCount(0);
+  });
+});
