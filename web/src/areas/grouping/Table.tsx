@@ -82,8 +82,8 @@ function Slab({
   );
 }
 
-/** Laid over the lower edge of the table, so that nothing moves while a tag is held. */
-const effectPlace = 'pointer-events-none absolute inset-x-2 bottom-0 z-10 translate-y-1.5 px-1.5 text-center text-xs';
+/** Laid over the lower edge of the table, between its name and the seats, so that nothing moves while a tag is held. */
+const effectPlace = 'pointer-events-none absolute inset-x-2 top-full z-10 -translate-y-4 px-1.5 text-center text-xs';
 
 /** What it would mean to put the held tag at a table. */
 function EffectLine({ effect }: { effect: Effect }) {
