@@ -95,7 +95,8 @@ export const desk = {
     ].join(', '),
   repair: 'Mend the groups',
   repairTitle: 'How the groups would go on',
-  repairMoves: (n: number) => (n === 0 ? 'Nobody changes groups.' : `${students(n)} change groups:`),
+  repairMoves: (n: number) =>
+    n === 0 ? 'Nobody changes groups.' : `${students(n)} ${n === 1 ? 'changes' : 'change'} groups:`,
   repairArrivals: 'These get a seat:',
   repairLeaving: 'These seats are given up:',
   repairDo: 'Do it',

@@ -1,0 +1,73 @@
+import { fireEvent, render, screen } from '@testing-library/react';
+import { describe, expect, it, vi } from 'vitest';
+import { MethodPanel } from './MethodPanel';
+import { whole, type Settings } from './useDesk';
+
+function show(settings: Partial<Settings> = {}) {
+  const onSet = vi.fn();
+  render(<MethodPanel settings={{ ...whole({}), ...settings }} onSet={onSet} />);
+  return onSet;
+}
+
+describe('the way of grouping', () => {
+  it('is chosen in words', () => {
+    const onSet = show();
+    fireEvent.change(screen.getByLabelText('Way of grouping'), { target: { value: 'rotation' } });
+    expect(onSet).toHaveBeenLastCalledWith({ method: 'rotation' });
+  });
+
+  it('asks for how many only where that is hers to say', () => {
+    show({ method: 'byTable' });
+    expect(screen.queryByLabelText('How many')).not.toBeInTheDocument();
+    expect(screen.getByText('One group for each table of the class list.')).toBeInTheDocument();
+  });
+
+  it('takes a number when it is typed to the end, and no number that cannot be', () => {
+    const onSet = show({ groups: 6 });
+    const field = screen.getByLabelText('How many');
+    fireEvent.change(field, { target: { value: '1' } });
+    fireEvent.change(field, { target: { value: '12' } });
+    expect(onSet).not.toHaveBeenCalled();
+    fireEvent.keyDown(field, { key: 'Enter' });
+    expect(onSet).toHaveBeenCalledExactlyOnceWith({ groups: 12 });
+    for (const wrong of ['0', '201', '-3', '']) {
+      fireEvent.change(field, { target: { value: wrong } });
+      fireEvent.blur(field);
+      expect(field).toHaveValue(6);
+    }
+    expect(onSet).toHaveBeenCalledOnce();
+  });
+
+  it('by size, says what becomes of those left over', () => {
+    const onSet = show({ shape: 'size' });
+    const ways = screen.getByLabelText('Those left over');
+    expect([...ways.querySelectorAll('option')].map((option) => option.value)).toEqual(['spread', 'larger', 'smaller']);
+    fireEvent.change(ways, { target: { value: 'smaller' } });
+    expect(onSet).toHaveBeenLastCalledWith({ remainder: 'smaller' });
+  });
+
+  it('by given sizes, reads them however they are written', () => {
+    const onSet = show({ shape: 'sizes', sizes: [5, 5, 4] });
+    const field = screen.getByLabelText('Sizes, one for each group');
+    expect(field).toHaveValue('5, 5, 4');
+    fireEvent.change(field, { target: { value: '4;4  and 3' } });
+    fireEvent.blur(field);
+    expect(onSet).toHaveBeenLastCalledWith({ sizes: [4, 4, 3] });
+  });
+
+  it('takes the topics of a jigsaw one a line, each once', () => {
+    const onSet = show({ method: 'jigsaw' });
+    const field = screen.getByLabelText('Topics, one a line');
+    fireEvent.change(field, { target: { value: 'rainfall\n\n heights \nrainfall' } });
+    fireEvent.blur(field);
+    expect(onSet).toHaveBeenLastCalledWith({ topics: ['rainfall', 'heights'] });
+  });
+
+  it('takes the rounds of a rotation', () => {
+    const onSet = show({ method: 'rotation', rounds: 3 });
+    const field = screen.getByRole('spinbutton', { name: 'Rounds' });
+    fireEvent.change(field, { target: { value: '5' } });
+    fireEvent.blur(field);
+    expect(onSet).toHaveBeenLastCalledWith({ rounds: 5 });
+  });
+});
