@@ -32,8 +32,8 @@ export function problemText(error: unknown): string {
 }
 
 export function toProblem(status: number, body: unknown): ApiProblem {
-  const problem = body as Partial<ProblemBody> | undefined;
-  if (typeof problem === 'object' && typeof problem.title === 'string') {
+  const problem = body as Partial<ProblemBody> | null | undefined;
+  if (typeof problem === 'object' && problem !== null && typeof problem.title === 'string') {
     return new ApiProblem(status, problem.title, problem.errors ?? []);
   }
   return new ApiProblem(status, status === 0 ? common.offline : common.broken);
