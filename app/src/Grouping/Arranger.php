@@ -95,7 +95,7 @@ final readonly class Arranger
         if ([] === $groups) {
             return new StandingsView(array_map(static fn (): GoalStandingView => new GoalStandingView(0.0, ''), $settings->goals), []);
         }
-        $standings = (new Standings($setting, $names))->of($settings->goals($this->rules->wishes($grouping->class->id)), $groups);
+        $standings = (new Standings($setting, $names))->of($this->goals($grouping, $settings), $groups);
         $broken = [];
         $seated = $setting->idsOf($groups);
         foreach ($rules as $rule) {
@@ -120,7 +120,7 @@ final readonly class Arranger
         if (!isset($setting->index[$studentId])) {
             return new WhyView([], []);
         }
-        $why = new WhyHere($setting, array_map(self::must(...), $rules), $settings->goals($this->rules->wishes($grouping->class->id)), $groups);
+        $why = new WhyHere($setting, array_map(self::must(...), $rules), $this->goals($grouping, $settings), $groups);
         $number = $setting->index[$studentId];
         $effects = [];
         foreach ($why->effects($number) as $effect) {
@@ -157,7 +157,7 @@ final readonly class Arranger
             MethodKind::Repair,
             1,
             self::musts($rules, $students),
-            $settings->goals($this->rules->wishes($grouping->class->id)),
+            $this->goals($grouping, $settings),
             array_map(static fn (GroupingUse $use): array => $use->groups, $this->list->uses($grouping->class->id)),
             disturbance: new Disturbance($current, $absent, $arrivals),
         );
@@ -189,7 +189,7 @@ final readonly class Arranger
                 MethodKind::Balance,
                 1,
                 [...self::musts($this->rules->musts($grouping->class->id), $present), ...$placement->fixedSeats()],
-                $settings->goals($this->rules->wishes($grouping->class->id)),
+                $this->goals($grouping, $settings),
                 array_map(static fn (GroupingUse $use): array => $use->groups, $this->list->uses($grouping->class->id)),
                 0,
                 self::REPAIR_MS,
@@ -211,10 +211,22 @@ final readonly class Arranger
      */
     private function goalsOf(Grouping $grouping, DeskSettings $settings): array
     {
-        $goals = $settings->goals($this->rules->wishes($grouping->class->id));
+        $goals = $this->goals($grouping, $settings);
         $says = [] !== array_filter($goals, static fn (Goal $goal): bool => $goal instanceof NewPartners);
 
         return DeskMethod::Rotation === $settings->method && !$says ? [...$goals, new NewPartners(1.0)] : $goals;
+    }
+
+    /**
+     * The goals as they are set; the class's wishes are fetched only where they count.
+     *
+     * @return list<Goal> weighted by their order
+     */
+    private function goals(Grouping $grouping, DeskSettings $settings): array
+    {
+        $wishesCount = [] !== array_filter($settings->goals, static fn (DeskGoal $goal): bool => DeskGoalKind::Wishes === $goal->kind);
+
+        return $settings->goals($wishesCount ? $this->rules->wishes($grouping->class->id) : []);
     }
 
     /**
