@@ -12,4 +12,9 @@ final readonly class Me
     public function __construct(public string $id, public string $name, public string $email)
     {
     }
+
+    public static function of(Teacher $teacher): self
+    {
+        return new self($teacher->id, $teacher->name, $teacher->email);
+    }
 }

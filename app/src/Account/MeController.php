@@ -12,6 +12,6 @@ final readonly class MeController
     #[Route('/api/staff/me', methods: ['GET'])]
     public function me(#[CurrentUser] Teacher $teacher): Me
     {
-        return new Me($teacher->id, $teacher->name, $teacher->email);
+        return Me::of($teacher);
     }
 }

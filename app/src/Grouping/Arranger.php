@@ -32,6 +32,7 @@ use FreshHuddle\Core\Grouping\Rule\Together;
 use FreshHuddle\Core\Grouping\Search\Setting;
 use FreshHuddle\Core\Grouping\Shape;
 use FreshHuddle\Core\Grouping\Shape\Exactly;
+use FreshHuddle\Core\Grouping\SignUp\FirstCome;
 use FreshHuddle\Core\Grouping\Student;
 use Random\Randomizer;
 use Symfony\Component\Uid\Uuid;
@@ -171,37 +172,62 @@ final readonly class Arranger
     }
 
     /**
-     * Finds a seat for everybody who has none; who has one keeps it. No table gets more than it has seats while another has one
-     * left, as far as the rules leave a way.
+     * Finds a seat for everybody who has none when a sign-up closes. Who took one keeps it, unless a rule of the class
+     * speaks against it (FirstCome): then as few as can be move. No table gets more than it has seats while another has
+     * one left, as far as the rules leave a way. Where they leave none at all, everybody is seated all the same, and the
+     * desk shows what is broken.
      *
-     * @throws Problem 422 if the rules leave no seat for somebody
+     * @throws Problem 422 if there are no tables
      */
     public function seatTheRest(Grouping $grouping, Floor $floor, DeskSettings $settings, int $seats): ProposedRound
     {
         $present = $this->present($grouping);
-        $ids = array_map(static fn (StudentView $student): string => $student->id, $present);
-        $seated = array_map(static fn (Group $group): int => \count(array_intersect($group->students, $ids)), $floor->groups);
-        if ([] !== $seated) {
-            $placement = Placement::of(new Floor($floor->groups, $floor->seated()), $ids, Exactly::fillingUp($seated, \count($ids), $seats), static fn (): string => Uuid::v7()->toRfc4122());
-            $problem = new GroupingProblem(
-                array_map(self::student(...), $present),
-                $placement->shape(),
-                MethodKind::Balance,
-                1,
-                [...self::musts($this->rules->musts($grouping->class->id), $present), ...$placement->fixedSeats()],
-                $this->goals($grouping, $settings),
-                array_map(static fn (GroupingUse $use): array => $use->groups, $this->list->uses($grouping->class->id)),
-                0,
-                self::REPAIR_MS,
-            );
-            $result = MethodKind::Balance->method()->solve($problem, new ClockLimit(self::REPAIR_MS));
-            if ($result->keepsAllRules()) {
-                return new ProposedRound('', array_map(static fn (Group $table, array $students): ProposedGroup => new ProposedGroup($table->id, $table->name, $students), $placement->tables, $result->rounds[0]));
+        $musts = self::musts($this->rules->musts($grouping->class->id), $present);
+        $goals = $this->goals($grouping, $settings);
+        $named = array_merge(...array_map(static fn (Rule $rule): array => $rule->students(), $musts));
+        $keep = FirstCome::keep(array_map(static fn (Group $group): array => $group->students, $floor->groups), $musts);
+        foreach ([$keep, array_values(array_diff($floor->seated(), $named))] as $kept) {
+            $round = $this->fillUp($grouping, $floor, $present, $kept, $musts, $goals, $seats);
+            if (null !== $round) {
+                return $round;
             }
         }
-        $repair = $this->repair($grouping, $floor, $settings);
 
-        return $repair->round ?? throw new Problem(422, $repair->conflicts[0]->message ?? 'The rest could not be seated.');
+        return $this->repair($grouping, $floor, $settings)->round
+            ?? $this->fillUp($grouping, $floor, $present, $floor->seated(), [], $goals, $seats)
+            ?? throw new Problem(422, 'The rest could not be seated.');
+    }
+
+    /**
+     * @param list<StudentView> $present
+     * @param list<string>      $kept    ids of those whose seats stay theirs
+     * @param list<Rule>        $musts
+     * @param list<Goal>        $goals
+     */
+    private function fillUp(Grouping $grouping, Floor $floor, array $present, array $kept, array $musts, array $goals, int $seats): ?ProposedRound
+    {
+        $ids = array_map(static fn (StudentView $student): string => $student->id, $present);
+        $seated = array_map(static fn (Group $group): int => \count(array_intersect($group->students, $kept, $ids)), $floor->groups);
+        if ([] === $seated) {
+            return null;
+        }
+        $placement = Placement::of(new Floor($floor->groups, $kept), $ids, Exactly::fillingUp($seated, \count($ids), $seats), static fn (): string => Uuid::v7()->toRfc4122());
+        $problem = new GroupingProblem(
+            array_map(self::student(...), $present),
+            $placement->shape(),
+            MethodKind::Balance,
+            1,
+            [...$musts, ...$placement->fixedSeats()],
+            $goals,
+            array_map(static fn (GroupingUse $use): array => $use->groups, $this->list->uses($grouping->class->id)),
+            0,
+            self::REPAIR_MS,
+        );
+        $result = MethodKind::Balance->method()->solve($problem, new ClockLimit(self::REPAIR_MS));
+
+        return $result->keepsAllRules()
+            ? new ProposedRound('', array_map(static fn (Group $table, array $students): ProposedGroup => new ProposedGroup($table->id, $table->name, $students), $placement->tables, $result->rounds[0]))
+            : null;
     }
 
     /**

@@ -6,32 +6,26 @@ namespace FreshHuddle\App\Grouping;
 
 use Doctrine\DBAL\Connection;
 use FreshHuddle\App\Database\Row;
+use FreshHuddle\App\Http\Body\Shape;
 use FreshHuddle\App\Http\Problem;
-use Symfony\Component\Serializer\Normalizer\DenormalizerInterface;
 
 /**
  * Keeps how the desk is set for a grouping, and what the numbers carry.
  */
 final readonly class DeskNotes
 {
-    public function __construct(private Connection $db, private DenormalizerInterface $serializer)
+    public function __construct(private Connection $db, private Shape $shape)
     {
     }
 
     public function settings(string $groupingId): DeskSettings
     {
-        $settings = $this->read($groupingId, 'settings', DeskSettings::class);
-        \assert($settings instanceof DeskSettings);
-
-        return $settings;
+        return $this->read($groupingId, 'settings', DeskSettings::class);
     }
 
     public function numbers(string $groupingId): NumberPlan
     {
-        $numbers = $this->read($groupingId, 'numbers', NumberPlan::class);
-        \assert($numbers instanceof NumberPlan);
-
-        return $numbers;
+        return $this->read($groupingId, 'numbers', NumberPlan::class);
     }
 
     public function keepSettings(string $groupingId, DeskSettings $settings): void
@@ -45,14 +39,18 @@ final readonly class DeskNotes
     }
 
     /**
+     * @template T of object
+     *
      * @param 'settings'|'numbers' $column
-     * @param class-string         $type
+     * @param class-string<T>      $type
+     *
+     * @return T
      */
-    private function read(string $groupingId, string $column, string $type): mixed
+    private function read(string $groupingId, string $column, string $type): object
     {
         $row = $this->db->fetchAssociative("SELECT {$column} FROM grouping WHERE id = ?", [$groupingId]);
 
-        return $this->serializer->denormalize((new Row(false === $row ? throw Problem::notFound() : $row))->json($column), $type);
+        return $this->shape->read($type, (new Row(false === $row ? throw Problem::notFound() : $row))->json($column), $column);
     }
 
     /**

@@ -42,7 +42,6 @@ final readonly class DeskView
         public array $groupNames,
         public ?SignUpState $signUp,
         public int $serverNow,
-        public string $stream,
     ) {
     }
 }

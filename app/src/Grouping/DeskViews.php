@@ -8,7 +8,6 @@ use Doctrine\DBAL\Connection;
 use FreshHuddle\App\Live\LessonClock;
 use FreshHuddle\App\Roster\ClassViews;
 use FreshHuddle\App\Roster\StudentView;
-use FreshHuddle\App\Stream\Channel;
 
 /**
  * Reads the grouping desk for the screen.
@@ -59,7 +58,6 @@ final readonly class DeskViews
             $grouping->class->groupNames,
             $this->signUps->state($grouping->id),
             $this->clock->ms(),
-            '/stream/staff/'.Channel::desk($grouping->id),
         );
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace FreshHuddle\App\Grouping;
 
+use FreshHuddle\App\Http\Body\Id;
 use Symfony\Component\Validator\Constraints as Assert;
 
 final readonly class EditFloor
@@ -18,11 +19,11 @@ final readonly class EditFloor
     public function __construct(
         public int $basedOn,
         public EditKind $kind,
-        #[Assert\Uuid]
+        #[Id]
         public ?string $student = null,
-        #[Assert\Uuid]
+        #[Id]
         public ?string $other = null,
-        #[Assert\Uuid]
+        #[Id]
         public ?string $group = null,
         #[Assert\Length(max: 60, maxMessage: 'A group name has at most 60 signs.')]
         public ?string $name = null,

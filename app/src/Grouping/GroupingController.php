@@ -6,8 +6,8 @@ namespace FreshHuddle\App\Grouping;
 
 use FreshHuddle\App\Account\Access;
 use FreshHuddle\App\Account\Teacher;
+use FreshHuddle\App\Http\Body\Body;
 use FreshHuddle\App\Http\Download;
-use Symfony\Component\HttpKernel\Attribute\MapRequestPayload;
 use Symfony\Component\Routing\Attribute\Route;
 use Symfony\Component\Routing\Requirement\Requirement;
 use Symfony\Component\Security\Http\Attribute\CurrentUser;
@@ -15,6 +15,9 @@ use Symfony\Component\Security\Http\Attribute\CurrentUser;
 #[Route('/api/staff', requirements: ['id' => Requirement::UUID, 'variant' => Requirement::UUID])]
 final readonly class GroupingController
 {
+    /** Twelve rounds of a class of 400, by their ids. */
+    private const ROUNDS = 262_144;
+
     public function __construct(
         private GroupingDesk $desk,
         private DeskViews $views,
@@ -30,7 +33,7 @@ final readonly class GroupingController
     }
 
     #[Route('/classes/{id}/groupings', methods: ['POST'])]
-    public function make(#[CurrentUser] Teacher $teacher, string $id, #[MapRequestPayload] NameGrouping $request): DeskView
+    public function make(#[CurrentUser] Teacher $teacher, string $id, #[Body] NameGrouping $request): DeskView
     {
         return $this->views->view($this->desk->create($this->access->schoolClass($teacher, $id), trim($request->name)));
     }
@@ -42,7 +45,7 @@ final readonly class GroupingController
     }
 
     #[Route('/groupings/{id}', methods: ['PATCH'])]
-    public function set(#[CurrentUser] Teacher $teacher, string $id, #[MapRequestPayload] SetGrouping $request): DeskView
+    public function set(#[CurrentUser] Teacher $teacher, string $id, #[Body(131_072)] SetGrouping $request): DeskView
     {
         $grouping = $this->access->grouping($teacher, $id);
         $this->desk->set($grouping, $request);
@@ -63,20 +66,20 @@ final readonly class GroupingController
     }
 
     #[Route('/groupings/{id}/copy', methods: ['POST'])]
-    public function copy(#[CurrentUser] Teacher $teacher, string $id, #[MapRequestPayload] NameGrouping $request): DeskView
+    public function copy(#[CurrentUser] Teacher $teacher, string $id, #[Body] NameGrouping $request): DeskView
     {
         return $this->views->view($this->desk->copy($this->access->grouping($teacher, $id), trim($request->name)));
     }
 
     #[Route('/groupings/{id}/deal', methods: ['POST'])]
-    public function deal(#[CurrentUser] Teacher $teacher, string $id, #[MapRequestPayload] DealRequest $request): FloorView
+    public function deal(#[CurrentUser] Teacher $teacher, string $id, #[Body] DealRequest $request): FloorView
     {
         return $this->desk->deal($this->access->grouping($teacher, $id), $request);
     }
 
     /** What a method would give, for a look before it is taken. Nothing is changed. */
     #[Route('/groupings/{id}/propose', methods: ['POST'])]
-    public function propose(#[CurrentUser] Teacher $teacher, string $id, #[MapRequestPayload] ProposeRequest $request): ProposalView
+    public function propose(#[CurrentUser] Teacher $teacher, string $id, #[Body(self::ROUNDS)] ProposeRequest $request): ProposalView
     {
         $grouping = $this->access->grouping($teacher, $id);
 
@@ -84,19 +87,19 @@ final readonly class GroupingController
     }
 
     #[Route('/groupings/{id}/take', methods: ['POST'])]
-    public function take(#[CurrentUser] Teacher $teacher, string $id, #[MapRequestPayload] TakeRequest $request): FloorView
+    public function take(#[CurrentUser] Teacher $teacher, string $id, #[Body(self::ROUNDS)] TakeRequest $request): FloorView
     {
         return $this->desk->take($this->access->grouping($teacher, $id), $request);
     }
 
     #[Route('/groupings/{id}/judge', methods: ['POST'])]
-    public function judge(#[CurrentUser] Teacher $teacher, string $id, #[MapRequestPayload] JudgeRequest $request): StandingsView
+    public function judge(#[CurrentUser] Teacher $teacher, string $id, #[Body] JudgeRequest $request): StandingsView
     {
         return $this->arranger->standings($this->access->grouping($teacher, $id), $this->floors->now($id), $request->settings);
     }
 
     #[Route('/groupings/{id}/why', methods: ['POST'])]
-    public function why(#[CurrentUser] Teacher $teacher, string $id, #[MapRequestPayload] WhyRequest $request): WhyView
+    public function why(#[CurrentUser] Teacher $teacher, string $id, #[Body] WhyRequest $request): WhyView
     {
         return $this->arranger->why($this->access->grouping($teacher, $id), $this->floors->now($id), $request->settings, $request->student);
     }
@@ -109,13 +112,13 @@ final readonly class GroupingController
     }
 
     #[Route('/groupings/{id}/roles', methods: ['POST'])]
-    public function roles(#[CurrentUser] Teacher $teacher, string $id, #[MapRequestPayload] BasedOn $request): FloorView
+    public function roles(#[CurrentUser] Teacher $teacher, string $id, #[Body] BasedOn $request): FloorView
     {
         return $this->desk->handOutRoles($this->access->grouping($teacher, $id), $request->basedOn);
     }
 
     #[Route('/groupings/{id}/variants', methods: ['POST'])]
-    public function keepVariant(#[CurrentUser] Teacher $teacher, string $id, #[MapRequestPayload] NameGrouping $request): DeskView
+    public function keepVariant(#[CurrentUser] Teacher $teacher, string $id, #[Body] NameGrouping $request): DeskView
     {
         $grouping = $this->access->grouping($teacher, $id);
         $this->variants->keep($grouping, $request->name);
@@ -130,7 +133,7 @@ final readonly class GroupingController
     }
 
     #[Route('/groupings/{id}/sign-up', methods: ['POST'])]
-    public function openSignUp(#[CurrentUser] Teacher $teacher, string $id, #[MapRequestPayload] OpenSignUp $request): DeskView
+    public function openSignUp(#[CurrentUser] Teacher $teacher, string $id, #[Body] OpenSignUp $request): DeskView
     {
         $grouping = $this->access->grouping($teacher, $id);
         $this->signUps->open($grouping, $request);
@@ -149,19 +152,19 @@ final readonly class GroupingController
     }
 
     #[Route('/groupings/{id}/edits', methods: ['POST'])]
-    public function edit(#[CurrentUser] Teacher $teacher, string $id, #[MapRequestPayload] EditFloor $request): FloorView
+    public function edit(#[CurrentUser] Teacher $teacher, string $id, #[Body] EditFloor $request): FloorView
     {
         return $this->desk->edit($this->access->grouping($teacher, $id), $request);
     }
 
     #[Route('/groupings/{id}/undo', methods: ['POST'])]
-    public function undo(#[CurrentUser] Teacher $teacher, string $id, #[MapRequestPayload] BasedOn $request): FloorView
+    public function undo(#[CurrentUser] Teacher $teacher, string $id, #[Body] BasedOn $request): FloorView
     {
         return $this->desk->step($this->access->grouping($teacher, $id), $request->basedOn, -1);
     }
 
     #[Route('/groupings/{id}/redo', methods: ['POST'])]
-    public function redo(#[CurrentUser] Teacher $teacher, string $id, #[MapRequestPayload] BasedOn $request): FloorView
+    public function redo(#[CurrentUser] Teacher $teacher, string $id, #[Body] BasedOn $request): FloorView
     {
         return $this->desk->step($this->access->grouping($teacher, $id), $request->basedOn, 1);
     }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace FreshHuddle\App\Grouping;
 
 use Doctrine\DBAL\Connection;
+use Doctrine\DBAL\LockMode;
 use Doctrine\ORM\EntityManagerInterface;
 use FreshHuddle\App\Http\Problem;
 use FreshHuddle\App\Live\LiveChange;
@@ -125,11 +126,13 @@ final readonly class GroupingDesk
      */
     public function remove(Grouping $grouping): void
     {
-        if (false !== $this->db->fetchOne('SELECT 1 FROM round WHERE grouping_id = ?', [$grouping->id])) {
-            throw new Problem(409, 'A lesson uses this grouping. Give the lesson another one first.');
-        }
-        $grouping->removedAt ??= $this->clock->now();
-        $this->em->flush();
+        $this->em->wrapInTransaction(function () use ($grouping): void {
+            $this->em->refresh($grouping, LockMode::PESSIMISTIC_WRITE); // a lesson that takes it up holds it too
+            if (false !== $this->db->fetchOne('SELECT 1 FROM round WHERE grouping_id = ?', [$grouping->id])) {
+                throw new Problem(409, 'A lesson uses this grouping. Give the lesson another one first.');
+            }
+            $grouping->removedAt ??= $this->clock->now();
+        });
     }
 
     public function restore(Grouping $grouping): void

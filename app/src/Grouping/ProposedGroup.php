@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace FreshHuddle\App\Grouping;
 
+use FreshHuddle\App\Http\Body\Id;
 use Symfony\Component\Validator\Constraints as Assert;
 
 /**
@@ -16,11 +17,11 @@ final readonly class ProposedGroup
      * @param list<string> $students ids, seat 1 first
      */
     public function __construct(
-        #[Assert\Uuid]
+        #[Id]
         public ?string $id,
         #[Assert\NotBlank(message: 'A group needs a name.', normalizer: 'trim'), Assert\Length(max: 60, maxMessage: 'A group name has at most 60 signs.')]
         public string $name,
-        #[Assert\Count(max: 400), Assert\All([new Assert\Uuid()])]
+        #[Assert\Count(max: 400), Assert\All([new Id()])]
         public array $students,
     ) {
     }

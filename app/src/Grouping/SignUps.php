@@ -10,18 +10,16 @@ use FreshHuddle\App\Http\Problem;
 use FreshHuddle\App\Live\LessonClock;
 use FreshHuddle\App\Live\LiveChange;
 use FreshHuddle\App\Live\Moments;
-use FreshHuddle\App\Live\StudentUser;
-use FreshHuddle\App\Roster\ClassRules;
-use FreshHuddle\App\Roster\RuleKind;
-use FreshHuddle\App\Roster\RuleView;
-use FreshHuddle\App\Stream\Channel;
+use FreshHuddle\App\Roster\Device\StudentUser;
+use FreshHuddle\App\Stream\Audience;
 use FreshHuddle\App\Stream\Stream;
 use FreshHuddle\App\Worker\Tasks;
 use FreshHuddle\Core\Grouping\Floor;
 use FreshHuddle\Core\Grouping\Group;
 
 /**
- * Students take seats themselves, on their own pages. The rules of the class are kept without a word of why.
+ * Students take seats themselves, on their own pages. Rules of the class play no part while they do: a seat refused to one
+ * and given to the next would tell of them. They are kept when the sign-up closes (SignUpClose).
  */
 final readonly class SignUps
 {
@@ -30,7 +28,6 @@ final readonly class SignUps
     public function __construct(
         private Connection $db,
         private FloorStore $floors,
-        private ClassRules $rules,
         private LiveChange $liveChange,
         private Stream $stream,
         private Tasks $tasks,
@@ -63,6 +60,14 @@ final readonly class SignUps
         $this->tellEverybody($grouping->id);
     }
 
+    /**
+     * Nobody takes a seat any more; it is still open until everybody is seated (`close`).
+     */
+    public function stop(string $groupingId): void
+    {
+        $this->db->executeStatement("UPDATE grouping SET sign_up = jsonb_set(sign_up, '{closesAt}', to_jsonb(?::bigint)) WHERE id = ? AND sign_up IS NOT NULL", [$this->clock->ms(), $groupingId]);
+    }
+
     public function close(string $groupingId): void
     {
         $this->tasks->cancel(self::CLOSE, $groupingId);
@@ -88,7 +93,7 @@ final readonly class SignUps
     }
 
     /**
-     * @throws Problem 409 if the seat is not to be had: taken, closed, or against a rule; which of these is not said
+     * @throws Problem 409 if the seat is not to be had: taken by now, or the sign-up is over
      */
     public function take(StudentUser $student, string $table): void
     {
@@ -103,7 +108,7 @@ final readonly class SignUps
             }
             $floor = $this->floors->now($groupingId);
             if (!$this->isFree($student, $floor, $table, $state->seats)) {
-                throw new Problem(409, 'This table is not free for you. Choose another.');
+                throw new Problem(409, 'This table is full by now. Choose another.');
             }
             $seated = $floor->seat($student->id, $table);
             if (!$seated->equals($floor)) {
@@ -126,22 +131,7 @@ final readonly class SignUps
             return true;
         }
 
-        return \count($group->students) < $seats && $this->keepsRules($student, $floor, $group);
-    }
-
-    private function keepsRules(StudentUser $student, Floor $floor, Group $group): bool
-    {
-        $own = array_filter($this->rules->musts($student->classId), static fn (RuleView $rule): bool => \in_array($student->id, $rule->students, true));
-        foreach ($own as $rule) {
-            foreach (array_diff($rule->students, [$student->id]) as $other) {
-                $there = $floor->groupOf($other);
-                if (RuleKind::Apart === $rule->kind ? $group->id === $there?->id : (null !== $there && $group->id !== $there->id)) {
-                    return false;
-                }
-            }
-        }
-
-        return true;
+        return \count($group->students) < $seats;
     }
 
     /**
@@ -180,9 +170,9 @@ final readonly class SignUps
         }
         foreach ($this->db->fetchFirstColumn('SELECT DISTINCT lesson_id FROM round WHERE grouping_id = ?', [$groupingId]) as $lessonId) {
             \assert(\is_string($lessonId));
-            $this->stream->publish([Channel::everybody($lessonId)], $message);
+            $this->stream->publish([Audience::everybody($lessonId)], $message);
         }
-        $this->stream->publish([Channel::desk($groupingId)], ['kind' => 'desk']);
+        $this->stream->publish([Audience::desk($groupingId)], ['kind' => 'desk']);
     }
 
     private static function read(string $json): SignUpState

@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace FreshHuddle\App\Grouping;
 
-use Symfony\Component\Validator\Constraints as Assert;
+use FreshHuddle\App\Http\Body\Id;
 
 final readonly class TakeSeat
 {
     public function __construct(
-        #[Assert\Uuid]
+        #[Id]
         public string $table,
     ) {
     }

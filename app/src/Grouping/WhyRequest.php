@@ -4,12 +4,13 @@ declare(strict_types=1);
 
 namespace FreshHuddle\App\Grouping;
 
+use FreshHuddle\App\Http\Body\Id;
 use Symfony\Component\Validator\Constraints as Assert;
 
 final readonly class WhyRequest
 {
     public function __construct(
-        #[Assert\Uuid]
+        #[Id]
         public string $student,
         #[Assert\Valid]
         public DeskSettings $settings,

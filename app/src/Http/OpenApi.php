@@ -4,14 +4,15 @@ declare(strict_types=1);
 
 namespace FreshHuddle\App\Http;
 
+use FreshHuddle\App\Http\Body\Body;
 use Symfony\Component\HttpFoundation\Response;
-use Symfony\Component\HttpKernel\Attribute\MapRequestPayload;
 use Symfony\Component\PropertyInfo\PropertyInfoExtractorInterface;
 use Symfony\Component\Routing\RouterInterface;
 use Symfony\Component\TypeInfo\Type;
 use Symfony\Component\TypeInfo\Type\BackedEnumType;
 use Symfony\Component\TypeInfo\Type\BuiltinType;
 use Symfony\Component\TypeInfo\Type\CollectionType;
+use Symfony\Component\TypeInfo\Type\GenericType;
 use Symfony\Component\TypeInfo\Type\NullableType;
 use Symfony\Component\TypeInfo\Type\ObjectType;
 use Symfony\Component\TypeInfo\TypeIdentifier;
@@ -71,11 +72,14 @@ final class OpenApi
         }
         foreach ($method->getParameters() as $parameter) {
             $type = $parameter->getType();
-            if ([] !== $parameter->getAttributes(MapRequestPayload::class) && $type instanceof \ReflectionNamedType) {
+            if ([] !== $parameter->getAttributes(Body::class) && $type instanceof \ReflectionNamedType) {
                 $operation['requestBody'] = ['required' => true, 'content' => ['application/json' => ['schema' => $this->reference($type->getName())]]];
             }
         }
         $type = TypeResolver::create()->resolve($method);
+        if ($type instanceof GenericType && $type->isIdentifiedBy(Given::class)) {
+            $type = $type->getVariableTypes()[0];
+        }
         $file = $type->isIdentifiedBy(Download::class);
         $empty = !$file && ($type->isIdentifiedBy(TypeIdentifier::VOID) || $type->isIdentifiedBy(Response::class));
         $operation['responses'] = [

@@ -14,7 +14,8 @@ use Symfony\Component\HttpKernel\Exception\HttpExceptionInterface;
 use Symfony\Component\Validator\Exception\ValidationFailedException;
 
 /**
- * Turns whatever went wrong into a problem document. Nothing of the inside is shown.
+ * Turns whatever went wrong into a problem document. Nothing of the inside is shown, and what only went wrong on the
+ * caller's side is nothing for the log.
  */
 #[AsEventListener(priority: -64)]
 final readonly class ProblemListener
@@ -38,7 +39,7 @@ final readonly class ProblemListener
                 return self::invalid($cause);
             }
             if (self::databaseIsAway($cause)) {
-                $this->logger->warning('The database does not answer: {message}', ['message' => $cause->getMessage()]);
+                $this->logger->warning('The database does not answer ({code}).', ['code' => $cause->getCode()]);
 
                 return (new Problem(503, 'One moment: the server is catching its breath. It is tried again by itself.', null, ['Retry-After' => '1']))->response();
             }
@@ -48,14 +49,14 @@ final readonly class ProblemListener
 
             return (new Problem($status, match ($status) {
                 400, 415, 422 => 'This request cannot be read.',
+                413 => 'This is more than can be taken in one piece.',
+                429 => 'That was too much at once. Wait a moment.',
                 404, 405 => 'There is no such thing here, or it is not yours.',
                 403 => 'This is not open to you.',
                 default => 'This did not work.',
             }))->response();
         }
-        $this->logger->error('{class}: {message} at {file}:{line}', [
-            'class' => $error::class, 'message' => $error->getMessage(), 'file' => $error->getFile(), 'line' => $error->getLine(),
-        ]);
+        $this->logger->error('{what}', ['what' => LogLine::of($error)]);
 
         return (new Problem(500, 'Something broke on our side. What was shown as saved is saved. Try again.'))->response();
     }

@@ -8,22 +8,26 @@ use Symfony\Component\EventDispatcher\Attribute\AsEventListener;
 use Symfony\Component\HttpKernel\Event\RequestEvent;
 
 /**
- * Requests that change something come from our own pages: a browser says where it comes from, and another page's word
- * is refused. Programs that are not browsers send no such header and carry no cookies by themselves.
+ * Whatever changes something comes from our own pages: a browser says where it comes from, and another page's word is
+ * refused, whatever the address is spelt like. Programs that are not browsers send no such header and carry no cookies by
+ * themselves. A body is JSON, which a form of another page cannot send.
  */
-#[AsEventListener(priority: 32)]
+#[AsEventListener(priority: 512)]
 final readonly class SameOrigin
 {
     public function __invoke(RequestEvent $event): void
     {
         $request = $event->getRequest();
-        if (!$event->isMainRequest() || $request->isMethodSafe() || !str_starts_with($request->getPathInfo(), '/api/')) {
+        if (!$event->isMainRequest() || $request->isMethodSafe()) {
             return;
         }
         $site = $request->headers->get('Sec-Fetch-Site');
         $origin = $request->headers->get('Origin');
         if ((null !== $site && 'same-origin' !== $site) || (null !== $origin && $origin !== $request->getSchemeAndHttpHost())) {
             throw new Problem(403, 'This came from another page and was not done.');
+        }
+        if (null !== $request->headers->get('Content-Type') && 'json' !== $request->getContentTypeFormat()) {
+            throw new Problem(415, 'This request cannot be read: it is not JSON.');
         }
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace FreshHuddle\App\Live;
 
+use FreshHuddle\App\Http\Body\Id;
 use Symfony\Component\Validator\Constraints as Assert;
 
 /**
@@ -25,7 +26,7 @@ final readonly class EditLesson
         #[Assert\Range(notInRangeMessage: 'Between 0 and 120 seconds, please.', min: 0, max: 120)]
         public ?int $callBackSeconds = null,
         public ?bool $autoCallBack = null,
-        #[Assert\Uuid]
+        #[Id]
         public ?string $groupingId = null,
     ) {
     }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace FreshHuddle\App\Live;
 
+use FreshHuddle\App\Http\Body\Moment;
 use FreshHuddle\Core\Live\Command;
 use FreshHuddle\Core\Live\Command\CallBack;
 use FreshHuddle\Core\Live\Command\ChangeEnd;
@@ -23,6 +24,7 @@ final readonly class GiveCommand
     public function __construct(
         public CommandKind $kind,
         public ?int $seconds = null,
+        #[Moment]
         public ?int $endsAt = null,
         public ?string $text = null,
     ) {

@@ -14,6 +14,10 @@ class Lesson
     #[ORM\Column(options: ['default' => 0])]
     public int $eventSeq = 0;
 
+    /** When staff last looked at it: while they do, it is on. */
+    #[ORM\Column(type: 'datetimetz_immutable', nullable: true)]
+    public ?\DateTimeImmutable $watchedAt = null;
+
     public function __construct(
         #[ORM\Id, ORM\Column(type: 'guid')]
         public readonly string $id,

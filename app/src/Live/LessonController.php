@@ -7,10 +7,10 @@ namespace FreshHuddle\App\Live;
 use Doctrine\ORM\EntityManagerInterface;
 use FreshHuddle\App\Account\Access;
 use FreshHuddle\App\Account\Teacher;
+use FreshHuddle\App\Http\Body\Body;
 use FreshHuddle\App\Http\Problem;
 use FreshHuddle\Core\Live\Exception\CommandRefused;
 use Symfony\Component\HttpFoundation\Request;
-use Symfony\Component\HttpKernel\Attribute\MapRequestPayload;
 use Symfony\Component\Routing\Attribute\Route;
 use Symfony\Component\Routing\Requirement\Requirement;
 use Symfony\Component\Security\Http\Attribute\CurrentUser;
@@ -27,7 +27,7 @@ final readonly class LessonController
     }
 
     #[Route('/classes/{id}/lessons', methods: ['POST'])]
-    public function make(#[CurrentUser] Teacher $teacher, string $id, #[MapRequestPayload] MakeLesson $request): LessonView
+    public function make(#[CurrentUser] Teacher $teacher, string $id, #[Body] MakeLesson $request): LessonView
     {
         $round = $this->desk->create($this->access->schoolClass($teacher, $id), $request->title, $request->minutes);
 
@@ -37,11 +37,14 @@ final readonly class LessonController
     #[Route('/lessons/{id}', methods: ['GET'])]
     public function show(#[CurrentUser] Teacher $teacher, string $id): LessonView
     {
-        return $this->desk->view($this->access->lesson($teacher, $id));
+        $lesson = $this->access->lesson($teacher, $id);
+        $this->desk->watched($lesson);
+
+        return $this->desk->view($lesson);
     }
 
     #[Route('/lessons/{id}', methods: ['PATCH'])]
-    public function edit(#[CurrentUser] Teacher $teacher, string $id, #[MapRequestPayload] EditLesson $request): LessonView
+    public function edit(#[CurrentUser] Teacher $teacher, string $id, #[Body] EditLesson $request): LessonView
     {
         $lesson = $this->access->lesson($teacher, $id);
         $this->desk->edit($lesson, $request);
@@ -60,10 +63,10 @@ final readonly class LessonController
     }
 
     #[Route('/lessons/{id}/commands', methods: ['POST'])]
-    public function command(#[CurrentUser] Teacher $teacher, string $id, #[MapRequestPayload] GiveCommand $request, Request $http): LessonView
+    public function command(#[CurrentUser] Teacher $teacher, string $id, #[Body] GiveCommand $request, Request $http): LessonView
     {
         $key = $http->headers->get('Idempotency-Key', '');
-        if (1 !== preg_match('/^[A-Za-z0-9-]{8,64}$/', $key)) {
+        if (1 !== preg_match('/^[A-Za-z0-9-]{8,64}$/D', $key)) {
             throw new Problem(400, 'A command needs an Idempotency-Key of 8 to 64 letters, digits or dashes.');
         }
         $lesson = $this->access->lesson($teacher, $id);

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace FreshHuddle\App\Live;
 
+use Doctrine\DBAL\LockMode;
 use Doctrine\ORM\EntityManagerInterface;
 use FreshHuddle\App\Grouping\FloorStore;
 use FreshHuddle\App\Grouping\FloorView;
@@ -12,9 +13,10 @@ use FreshHuddle\App\Http\Problem;
 use FreshHuddle\App\Materials\Materials;
 use FreshHuddle\App\Rooms\Rooms;
 use FreshHuddle\App\Roster\ClassViews;
+use FreshHuddle\App\Roster\Door\Doorway;
 use FreshHuddle\App\Roster\SchoolClass;
 use FreshHuddle\App\Roster\StudentView;
-use FreshHuddle\App\Stream\Channel;
+use FreshHuddle\App\Stream\Audience;
 use FreshHuddle\App\Stream\Stream;
 use Psr\Clock\ClockInterface;
 use Symfony\Component\Uid\Uuid;
@@ -35,6 +37,7 @@ final readonly class LessonDesk
         private Materials $materials,
         private EventLog $events,
         private Stream $stream,
+        private Doorway $doorway,
     ) {
     }
 
@@ -56,19 +59,20 @@ final readonly class LessonDesk
 
     public function edit(Lesson $lesson, EditLesson $edit): void
     {
-        $lesson->title = trim($edit->title ?? $lesson->title);
-        $lesson->minutes = $edit->minutes ?? $lesson->minutes;
-        $round = $this->roundOf($lesson);
-        if (null !== $edit->groupingId) {
-            $this->useGrouping($round, $edit->groupingId);
-        }
-        $round->instructions = $edit->instructions ?? $round->instructions;
-        $round->minutes = $edit->roundMinutes ?? $round->minutes;
-        $round->lookSeconds = $edit->lookSeconds ?? $round->lookSeconds;
-        $round->callBackSeconds = $edit->callBackSeconds ?? $round->callBackSeconds;
-        $round->autoCallBack = $edit->autoCallBack ?? $round->autoCallBack;
-        $this->em->flush();
-        $this->stream->publish([Channel::everybody($lesson->id)], ['kind' => 'refresh']);
+        $this->em->wrapInTransaction(function () use ($lesson, $edit): void {
+            $lesson->title = trim($edit->title ?? $lesson->title);
+            $lesson->minutes = $edit->minutes ?? $lesson->minutes;
+            $round = $this->roundOf($lesson);
+            if (null !== $edit->groupingId) {
+                $this->useGrouping($round, $edit->groupingId);
+            }
+            $round->instructions = $edit->instructions ?? $round->instructions;
+            $round->minutes = $edit->roundMinutes ?? $round->minutes;
+            $round->lookSeconds = $edit->lookSeconds ?? $round->lookSeconds;
+            $round->callBackSeconds = $edit->callBackSeconds ?? $round->callBackSeconds;
+            $round->autoCallBack = $edit->autoCallBack ?? $round->autoCallBack;
+        });
+        $this->stream->publish([Audience::everybody($lesson->id)], ['kind' => 'refresh']);
     }
 
     /**
@@ -76,8 +80,10 @@ final readonly class LessonDesk
      */
     private function useGrouping(Round $round, string $groupingId): void
     {
-        $grouping = $this->em->getRepository(Grouping::class)->findOneBy(['id' => $groupingId, 'class' => $round->lesson->class, 'removedAt' => null])
-            ?? throw new Problem(422, 'This grouping is not one of the class.', 'groupingId');
+        $grouping = $this->em->find(Grouping::class, $groupingId, LockMode::PESSIMISTIC_WRITE); // who removes it holds it too
+        if (null === $grouping || $grouping->class !== $round->lesson->class || null !== $grouping->removedAt) {
+            throw new Problem(422, 'This grouping is not one of the class.', 'groupingId');
+        }
         if ($grouping->id !== $round->grouping->id && Moments::read($round->moments)->phase($this->lessonClock->ms())->isOut()) {
             throw new Problem(409, 'Groups are at work. Call everybody back first, then choose another grouping.', 'groupingId');
         }
@@ -93,7 +99,19 @@ final readonly class LessonDesk
         $lesson->class->currentLessonId = $lesson->id;
         $this->em->flush();
         if (null !== $was) {
-            $this->stream->publish([Channel::everybody($was)], ['kind' => 'refresh']);
+            $this->stream->publish([Audience::schoolClass($lesson->class->id)], ['kind' => 'refresh']);
+        }
+    }
+
+    /**
+     * Staff look at the lesson: it is on.
+     */
+    public function watched(Lesson $lesson): void
+    {
+        $now = $this->clock->now();
+        if (null === $lesson->watchedAt || $lesson->watchedAt < $now->modify('-1 minute')) {
+            $lesson->watchedAt = $now;
+            $this->em->flush();
         }
     }
 
@@ -125,7 +143,6 @@ final readonly class LessonDesk
             $class->currentLessonId === $lesson->id,
             $lesson->eventSeq,
             $now,
-            '/stream/staff/'.Channel::staff($lesson->id),
             RoundView::of($round),
             FloorView::of($round->grouping->id, $round->grouping->name, $this->floors->steps($round->grouping->id), $floor, $onList),
             array_map(static fn (StudentView $student): SeatedStudent => new SeatedStudent(
@@ -141,6 +158,7 @@ final readonly class LessonDesk
             $this->materials->original($round->id),
             $this->materials->summaries($round->id),
             $this->events->notices($lesson->id),
+            $this->doorway->of($class->id),
         );
     }
 }

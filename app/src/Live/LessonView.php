@@ -8,6 +8,7 @@ use FreshHuddle\App\Grouping\FloorView;
 use FreshHuddle\App\Materials\CopySummary;
 use FreshHuddle\App\Materials\OriginalView;
 use FreshHuddle\App\Rooms\RoomView;
+use FreshHuddle\App\Roster\Door\DoorwayView;
 
 /**
  * A lesson as the teacher's screen needs it, at one moment.
@@ -17,11 +18,11 @@ final readonly class LessonView
     /**
      * @param bool                $current   students of the class are taken to this lesson
      * @param int                 $serverNow milliseconds since 1970, for the clock on the page
-     * @param string              $stream    where to listen for changes
      * @param list<SeatedStudent> $students  the class list
      * @param list<RoomView>      $rooms
      * @param list<CopySummary>   $copies
      * @param list<NoticeView>    $notices   newest first
+     * @param list<DoorwayView>   $doorway   who waits to be let in
      */
     public function __construct(
         public string $id,
@@ -33,7 +34,6 @@ final readonly class LessonView
         public bool $current,
         public int $seq,
         public int $serverNow,
-        public string $stream,
         public RoundView $round,
         public FloorView $floor,
         public array $students,
@@ -41,6 +41,7 @@ final readonly class LessonView
         public ?OriginalView $original,
         public array $copies,
         public array $notices,
+        public array $doorway,
     ) {
     }
 }

@@ -7,7 +7,7 @@ namespace FreshHuddle\App\Live;
 use Doctrine\DBAL\Connection;
 use FreshHuddle\App\Database\Row;
 use FreshHuddle\App\Rooms\RoomWork;
-use FreshHuddle\App\Stream\Channel;
+use FreshHuddle\App\Stream\Audience;
 use FreshHuddle\App\Stream\Stream;
 use FreshHuddle\App\Worker\Tasks;
 use FreshHuddle\Core\Grouping\Floor;
@@ -42,14 +42,14 @@ final readonly class LiveChange
             [$classId],
         ));
         foreach ($rows as $row) {
-            $this->stream->publish([Channel::staff($row->text('id'))], ['kind' => 'lesson']);
+            $this->stream->publish([Audience::staff($row->text('id'))], ['kind' => 'lesson']);
             if ($row->bool('current')) {
-                $this->stream->publish([Channel::everybody($row->text('id'))], ['kind' => 'refresh']);
+                $this->stream->publish([Audience::everybody($row->text('id'))], ['kind' => 'refresh']);
             }
         }
         foreach ($this->db->fetchFirstColumn('SELECT id FROM grouping WHERE class_id = ? AND removed_at IS NULL', [$classId]) as $groupingId) {
             \assert(\is_string($groupingId));
-            $this->stream->publish([Channel::desk($groupingId)], ['kind' => 'desk']);
+            $this->stream->publish([Audience::desk($groupingId)], ['kind' => 'desk']);
         }
         $main = $this->db->fetchOne('SELECT id FROM room WHERE class_id = ? AND group_id IS NULL AND external_id IS NOT NULL', [$classId]);
         if (\is_string($main)) {
@@ -65,7 +65,7 @@ final readonly class LiveChange
         if (null !== $lessonId) {
             $this->tasks->ensure(WatchWork::WATCH, $lessonId);
             $this->tasks->ensure(WatchWork::ASK_SERVICE, $lessonId);
-            $this->stream->publish([Channel::staff($lessonId)], ['kind' => 'lesson']);
+            $this->stream->publish([Audience::staff($lessonId)], ['kind' => 'lesson']);
         }
     }
 
@@ -76,11 +76,11 @@ final readonly class LiveChange
     {
         foreach ($this->db->fetchFirstColumn('SELECT id FROM lesson WHERE class_id = ?', [$classId]) as $lessonId) {
             \assert(\is_string($lessonId));
-            $this->stream->publish([Channel::staff($lessonId)], ['kind' => 'lesson']);
+            $this->stream->publish([Audience::staff($lessonId)], ['kind' => 'lesson']);
         }
         $current = $this->db->fetchOne('SELECT current_lesson_id FROM school_class WHERE id = ?', [$classId]);
         if (\is_string($current)) {
-            $this->stream->publish([Channel::everybody($current)], ['kind' => 'refresh']);
+            $this->stream->publish([Audience::everybody($current)], ['kind' => 'refresh']);
         }
     }
 
@@ -97,7 +97,7 @@ final readonly class LiveChange
         foreach ($this->roomsOf($groupingId, $groups) as $roomId) {
             $this->tasks->ask(RoomWork::MEMBERS, $roomId);
         }
-        $this->stream->publish([Channel::desk($groupingId)], ['kind' => 'desk']);
+        $this->stream->publish([Audience::desk($groupingId)], ['kind' => 'desk']);
         $rounds = Row::all($this->db->fetchAllAssociative('SELECT id, lesson_id, moments FROM round WHERE grouping_id = ?', [$groupingId]));
         foreach ($rounds as $round) {
             $now = $this->clock->ms();
@@ -107,9 +107,9 @@ final readonly class LiveChange
                     $this->events->append($round->text('lesson_id'), $round->text('id'), 'staff', [new Event(EventKind::SeatsChanged, $now)]);
                 });
             }
-            $this->stream->publish([Channel::staff($round->text('lesson_id'))], ['kind' => 'lesson']);
+            $this->stream->publish([Audience::staff($round->text('lesson_id'))], ['kind' => 'lesson']);
             $this->stream->publish(
-                \count($students) > self::MANY ? [Channel::everybody($round->text('lesson_id'))] : array_map(Channel::student(...), $students),
+                \count($students) > self::MANY ? [Audience::everybody($round->text('lesson_id'))] : array_map(Audience::student(...), $students),
                 ['kind' => 'refresh'],
             );
         }

@@ -9,7 +9,7 @@ use FreshHuddle\App\Database\Row;
 use FreshHuddle\App\Grouping\FloorStore;
 use FreshHuddle\App\Grouping\GroupingUses;
 use FreshHuddle\App\Http\Problem;
-use FreshHuddle\App\Stream\Channel;
+use FreshHuddle\App\Stream\Audience;
 use FreshHuddle\App\Stream\Stream;
 use FreshHuddle\App\Worker\Tasks;
 use FreshHuddle\Core\Live\Command;
@@ -48,11 +48,11 @@ final readonly class LiveLesson
             return;
         }
         foreach ($events as $event) {
-            $this->stream->publish([Channel::everybody($lessonId)], EventKind::NoticeSaid === $event->kind
+            $this->stream->publish([Audience::everybody($lessonId)], EventKind::NoticeSaid === $event->kind
                 ? ['kind' => 'notice', 'notice' => new NoticeView($seq, $event->text('text'), $event->at)]
                 : ['kind' => 'round', 'seq' => $seq, 'moments' => Moments::of($state)]);
         }
-        $this->stream->publish([Channel::staff($lessonId)], ['kind' => 'lesson']);
+        $this->stream->publish([Audience::staff($lessonId)], ['kind' => 'lesson']);
     }
 
     /**

@@ -6,7 +6,7 @@ namespace FreshHuddle\App\Live;
 
 use Doctrine\DBAL\Connection;
 use FreshHuddle\App\Database\Row;
-use FreshHuddle\App\Stream\Channel;
+use FreshHuddle\App\Stream\Audience;
 use FreshHuddle\App\Stream\Stream;
 use FreshHuddle\App\Worker\Tasks;
 use FreshHuddle\Core\Live\Evidence;
@@ -61,14 +61,17 @@ final readonly class Presence
         $place = null;
         if (null !== $room) {
             $found = $this->db->fetchOne("SELECT COALESCE(group_id::text, 'main') FROM room WHERE external_id = ? AND class_id = ?", [$room, $lesson->text('class')]);
-            $place = \is_string($found) ? $found : null;
+            if (!\is_string($found)) {
+                return; // a room of another class, or none of ours: it says nothing of where they are in ours
+            }
+            $place = $found;
         }
         $this->db->executeStatement(
             'INSERT INTO presence (student_id, service_place, service_at) VALUES (:id, :place, :at)
              ON CONFLICT (student_id) DO UPDATE SET service_place = :place, service_at = :at WHERE presence.service_at IS NULL OR presence.service_at <= :at',
             ['id' => $person, 'place' => $place, 'at' => $at],
         );
-        $this->stream->publish([Channel::student($person)], ['kind' => 'seen', 'place' => $place]);
+        $this->stream->publish([Audience::student($person)], ['kind' => 'seen', 'place' => $place]);
         if (null !== $lesson->textOrNull('lesson')) {
             $this->tasks->ask(WatchWork::WATCH, $lesson->text('lesson'));
         }

@@ -9,7 +9,7 @@ use FreshHuddle\App\Database\Row;
 use FreshHuddle\App\Grouping\FloorStore;
 use FreshHuddle\App\Rooms\Meeting\MeetingServiceFailed;
 use FreshHuddle\App\Rooms\Meeting\RoomService;
-use FreshHuddle\App\Stream\Channel;
+use FreshHuddle\App\Stream\Audience;
 use FreshHuddle\App\Stream\Stream;
 use FreshHuddle\App\Worker\Task;
 use FreshHuddle\App\Worker\TaskHandler;
@@ -71,7 +71,7 @@ final readonly class RoundWork implements TaskHandler
             }
         }
         $this->tasks->ask(WatchWork::WATCH, $round->text('lesson_id'));
-        $this->stream->publish([Channel::staff($round->text('lesson_id'))], ['kind' => 'lesson']);
+        $this->stream->publish([Audience::staff($round->text('lesson_id'))], ['kind' => 'lesson']);
 
         return null;
     }

@@ -4,88 +4,26 @@ declare(strict_types=1);
 
 namespace FreshHuddle\App\Live;
 
-use Doctrine\DBAL\Connection;
 use FreshHuddle\App\Grouping\SignUps;
 use FreshHuddle\App\Grouping\TakeSeat;
-use FreshHuddle\App\Http\Problem;
-use Symfony\Component\DependencyInjection\Attribute\Target;
-use Symfony\Component\HttpFoundation\Cookie;
+use FreshHuddle\App\Http\Body\Body;
+use FreshHuddle\App\Rooms\Meeting\RoomService;
+use FreshHuddle\App\Roster\Device\StudentUser;
 use Symfony\Component\HttpFoundation\RedirectResponse;
-use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
-use Symfony\Component\HttpKernel\Attribute\MapRequestPayload;
-use Symfony\Component\RateLimiter\RateLimiterFactoryInterface;
 use Symfony\Component\Routing\Attribute\Route;
 use Symfony\Component\Security\Http\Attribute\CurrentUser;
 
 #[Route('/api/student')]
 final readonly class StudentController
 {
-    /** How long a device speaks for a student, in seconds: a school day. */
-    private const DEVICE_FOR = 16 * 3_600;
-
     public function __construct(
         private StudentPage $page,
-        private StudentDevices $devices,
         private Presence $presence,
-        private LiveChange $liveChange,
         private SignUps $signUps,
-        private Connection $db,
         private LessonClock $clock,
-        #[Target('class_codes')]
-        private RateLimiterFactoryInterface $codeTries,
+        private RoomService $rooms,
     ) {
-    }
-
-    #[Route('/classes/{code}', methods: ['GET'])]
-    public function door(string $code, Request $http): ClassDoor
-    {
-        $tries = $this->codeTries->create($http->getClientIp());
-        if ($tries->consume(0)->getRemainingTokens() < 1) {
-            throw new Problem(429, 'Too many wrong codes. Wait a minute, then look at the code again.');
-        }
-        $door = $this->page->door($code);
-        if (null === $door) {
-            $tries->consume();
-            throw new Problem(404, 'No class has this code. Look again: it is six letters.', 'code');
-        }
-
-        return $door;
-    }
-
-    #[Route('/join', methods: ['POST'])]
-    public function join(#[MapRequestPayload] JoinClass $request, Request $http): Response
-    {
-        $door = $this->door($request->code, $http);
-        if (!\in_array($request->student, array_map(static fn (NameAtDoor $name): string => $name->id, $door->names), true)) {
-            throw new Problem(404, 'This name is not on the list of this class.', 'student');
-        }
-        $this->devices->release(StudentAuthenticator::token($http));
-        $token = $this->devices->claim($request->student)
-            ?? throw new Problem(409, 'Another device has chosen this name. If it is yours, ask your teacher to set it free.', 'student');
-        // Whoever comes is not absent.
-        $this->db->update('student', ['absent' => 'f'], ['id' => $request->student]);
-        $this->presence->pageIsAlive($request->student);
-        $student = $this->devices->student($token);
-        \assert(null !== $student);
-        $this->liveChange->ofArrival($student->lessonId);
-
-        $response = new Response(status: 204);
-        $response->headers->setCookie(Cookie::create(StudentDevices::COOKIE, $token, time() + self::DEVICE_FOR, '/', null, $http->isSecure(), true, false, Cookie::SAMESITE_LAX));
-
-        return $response;
-    }
-
-    /** This device no longer speaks for the student. */
-    #[Route('/leave', methods: ['POST'])]
-    public function leave(#[CurrentUser] StudentUser $student, Request $http): Response
-    {
-        $this->devices->release(StudentAuthenticator::token($http));
-        $this->liveChange->ofArrival($student->lessonId);
-        $response = new Response(status: 204);
-        $response->headers->clearCookie(StudentDevices::COOKIE, '/', null, $http->isSecure(), true, Cookie::SAMESITE_LAX);
-
-        return $response;
     }
 
     #[Route('/now', methods: ['GET'])]
@@ -98,7 +36,7 @@ final readonly class StudentController
 
     /** Takes a seat while a sign-up is open. */
     #[Route('/seat', methods: ['POST'])]
-    public function takeSeat(#[CurrentUser] StudentUser $student, #[MapRequestPayload] TakeSeat $request): StudentNow
+    public function takeSeat(#[CurrentUser] StudentUser $student, #[Body] TakeSeat $request): StudentNow
     {
         $this->signUps->take($student, $request->table);
 
@@ -124,6 +62,6 @@ final readonly class StudentController
         }
         $this->presence->followed($student->id, $way['place']);
 
-        return new RedirectResponse($way['link'], headers: ['Cache-Control' => 'no-store', 'Referrer-Policy' => 'no-referrer']);
+        return new RedirectResponse($this->rooms->letIn($way['link']), headers: ['Cache-Control' => 'no-store', 'Referrer-Policy' => 'no-referrer']);
     }
 }

@@ -12,7 +12,7 @@ use FreshHuddle\App\Grouping\SignUpView;
 final readonly class StudentNow
 {
     /**
-     * @param string|null      $lessonTitle null while no lesson is on
+     * @param string|null      $lesson      its id; null while no lesson is on
      * @param int              $seq         the last event this answer knows of
      * @param int              $serverNow   milliseconds since 1970, for the clock on the page
      * @param MyGroup|null     $group       null until groups are shown, and without a seat
@@ -20,12 +20,12 @@ final readonly class StudentNow
      * @param string|null      $seenIn      the place the meeting service sees the student in: `main`, a group's id, null: none
      * @param list<NoticeView> $notices     newest first
      * @param SignUpView|null  $signUp      seats to be taken, while that is open
-     * @param string|null      $stream      where to listen for changes
      */
     public function __construct(
         public string $id,
         public string $name,
         public string $className,
+        public ?string $lesson,
         public ?string $lessonTitle,
         public int $seq,
         public int $serverNow,
@@ -36,7 +36,6 @@ final readonly class StudentNow
         public ?string $seenIn,
         public array $notices,
         public ?SignUpView $signUp,
-        public ?string $stream,
     ) {
     }
 }

@@ -9,8 +9,7 @@ use FreshHuddle\App\Database\Row;
 use FreshHuddle\App\Grouping\DeskNotes;
 use FreshHuddle\App\Grouping\FloorJson;
 use FreshHuddle\App\Grouping\SignUps;
-use FreshHuddle\App\Roster\ClassCodes;
-use FreshHuddle\App\Stream\Channel;
+use FreshHuddle\App\Roster\Device\StudentUser;
 use FreshHuddle\Core\Grouping\Floor;
 use FreshHuddle\Core\Live\Evidence;
 
@@ -25,33 +24,12 @@ final readonly class StudentPage
     {
     }
 
-    /**
-     * @return ClassDoor|null null if no class has this code
-     */
-    public function door(string $typedCode): ?ClassDoor
-    {
-        $class = $this->db->fetchAssociative('SELECT id, name FROM school_class WHERE code = ?', [ClassCodes::tidy($typedCode)]);
-        if (false === $class) {
-            return null;
-        }
-        $class = new Row($class);
-
-        return new ClassDoor($class->text('name'), array_map(
-            static fn (Row $row): NameAtDoor => new NameAtDoor($row->text('id'), $row->text('name'), $row->bool('taken')),
-            Row::all($this->db->fetchAllAssociative(
-                'SELECT s.id, s.name, d.student_id IS NOT NULL AS taken FROM student s LEFT JOIN student_device d ON d.student_id = s.id
-                 WHERE s.class_id = ? AND s.removed_at IS NULL ORDER BY s.position, s.id',
-                [$class->text('id')],
-            )),
-        ));
-    }
-
     public function now(StudentUser $student): StudentNow
     {
         $now = $this->clock->ms();
         $round = $this->round($student);
         if (null === $round) {
-            return new StudentNow($student->id, $student->name, $student->className, null, 0, $now, null, null, '', $this->hasMainSession($student), null, [], null, null);
+            return new StudentNow($student->id, $student->name, $student->className, null, null, 0, $now, null, null, '', $this->hasMainSession($student), null, [], null);
         }
         $lessonId = $round->text('lesson_id');
         $moments = Moments::read($round->json('moments'));
@@ -61,6 +39,7 @@ final readonly class StudentPage
             $student->id,
             $student->name,
             $student->className,
+            $lessonId,
             $round->text('title'),
             $this->events->lastForStudents($lessonId),
             $now,
@@ -71,7 +50,6 @@ final readonly class StudentPage
             \is_string($seenIn) ? $seenIn : null,
             \array_slice($this->events->notices($lessonId), 0, self::NOTICES),
             $moments->phase($now)->showsGroups() ? null : $this->signUps->view($student),
-            '/stream/student/'.Channel::everybody($lessonId).','.Channel::student($student->id),
         );
     }
 

@@ -10,7 +10,7 @@ use FreshHuddle\App\Grouping\FloorStore;
 use FreshHuddle\App\Rooms\Meeting\MeetingServiceFailed;
 use FreshHuddle\App\Rooms\Meeting\RoomService;
 use FreshHuddle\App\Roster\ClassViews;
-use FreshHuddle\App\Stream\Channel;
+use FreshHuddle\App\Stream\Audience;
 use FreshHuddle\App\Stream\Stream;
 use FreshHuddle\App\Worker\Task;
 use FreshHuddle\App\Worker\TaskHandler;
@@ -99,7 +99,7 @@ final readonly class WatchWork implements TaskHandler
             return \count($events);
         });
         if ($changed > 0) {
-            $this->stream->publish([Channel::staff($lesson->text('id'))], ['kind' => 'lesson']);
+            $this->stream->publish([Audience::staff($lesson->text('id'))], ['kind' => 'lesson']);
         }
     }
 

@@ -6,7 +6,7 @@ namespace FreshHuddle\App\Materials;
 
 use FreshHuddle\App\Account\Access;
 use FreshHuddle\App\Account\Teacher;
-use Symfony\Component\HttpKernel\Attribute\MapRequestPayload;
+use FreshHuddle\App\Http\Body\Body;
 use Symfony\Component\Routing\Attribute\Route;
 use Symfony\Component\Routing\Requirement\Requirement;
 use Symfony\Component\Security\Http\Attribute\CurrentUser;
@@ -19,7 +19,7 @@ final readonly class MaterialController
     }
 
     #[Route('/original', methods: ['PUT'])]
-    public function saveOriginal(#[CurrentUser] Teacher $teacher, string $id, #[MapRequestPayload] SaveOriginal $request): OriginalView
+    public function saveOriginal(#[CurrentUser] Teacher $teacher, string $id, #[Body(1_000_000)] SaveOriginal $request): OriginalView
     {
         return $this->materials->saveOriginal($this->access->round($teacher, $id), $request);
     }

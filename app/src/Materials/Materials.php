@@ -9,7 +9,7 @@ use FreshHuddle\App\Database\Row;
 use FreshHuddle\App\Grouping\FloorStore;
 use FreshHuddle\App\Http\Problem;
 use FreshHuddle\App\Live\Round;
-use FreshHuddle\App\Stream\Channel;
+use FreshHuddle\App\Stream\Audience;
 use FreshHuddle\App\Stream\Stream;
 use FreshHuddle\Core\Materials\Block;
 use FreshHuddle\Core\Materials\BlockKind;
@@ -61,7 +61,7 @@ final readonly class Materials
         if (0 === $done) {
             throw new Problem(409, 'The original was changed in another window a moment ago. Copy what you wrote, then load it again.');
         }
-        $this->stream->publish([Channel::staff($round->lesson->id)], ['kind' => 'lesson']);
+        $this->stream->publish([Audience::staff($round->lesson->id)], ['kind' => 'lesson']);
 
         return $this->original($round->id) ?? throw Problem::notFound();
     }
@@ -97,8 +97,8 @@ final readonly class Materials
                 }
             }
         });
-        $this->stream->publish([Channel::staff($round->lesson->id)], ['kind' => 'lesson']);
-        $this->stream->publish([Channel::everybody($round->lesson->id)], ['kind' => 'refresh']);
+        $this->stream->publish([Audience::staff($round->lesson->id)], ['kind' => 'lesson']);
+        $this->stream->publish([Audience::everybody($round->lesson->id)], ['kind' => 'refresh']);
 
         return new CopiesMade($made, $brought, $kept);
     }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace FreshHuddle\App\Materials;
 
+use FreshHuddle\App\Http\Body\Id;
 use Symfony\Component\Validator\Constraints as Assert;
 
 final readonly class SaveSlot
@@ -14,9 +15,9 @@ final readonly class SaveSlot
      * @param string $text what is to be saved
      */
     public function __construct(
-        #[Assert\Uuid]
+        #[Id]
         public string $save,
-        #[Assert\Length(max: 60_000, maxMessage: 'This is more than an answer holds.')]
+        #[Assert\Length(max: 20_000, maxMessage: 'This is more than an answer holds.')]
         public string $base,
         #[Assert\Length(max: 20_000, maxMessage: 'An answer holds 20,000 signs.')]
         public string $text,

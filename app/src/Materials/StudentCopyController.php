@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace FreshHuddle\App\Materials;
 
-use FreshHuddle\App\Live\StudentUser;
-use Symfony\Component\HttpKernel\Attribute\MapRequestPayload;
+use FreshHuddle\App\Http\Body\Body;
+use FreshHuddle\App\Roster\Device\StudentUser;
 use Symfony\Component\Routing\Attribute\Route;
 use Symfony\Component\Routing\Requirement\Requirement;
 use Symfony\Component\Security\Http\Attribute\CurrentUser;
@@ -24,7 +24,7 @@ final readonly class StudentCopyController
     }
 
     #[Route('/slots/{slot}', methods: ['PUT'])]
-    public function save(#[CurrentUser] StudentUser $student, string $id, string $slot, #[MapRequestPayload] SaveSlot $request): AnswerView
+    public function save(#[CurrentUser] StudentUser $student, string $id, string $slot, #[Body(200_000)] SaveSlot $request): AnswerView
     {
         return $this->writing->save($id, $slot, $student->id, $request);
     }

@@ -10,13 +10,16 @@ use FreshHuddle\App\Grouping\FloorJson;
 use FreshHuddle\App\Http\Problem;
 use FreshHuddle\App\Live\LessonClock;
 use FreshHuddle\App\Live\Moments;
-use FreshHuddle\App\Stream\Channel;
+use FreshHuddle\App\Stream\Audience;
 use FreshHuddle\App\Stream\Stream;
 use FreshHuddle\Core\Grouping\Exception\NotOnTheFloor;
 use FreshHuddle\Core\Materials\Block;
 use FreshHuddle\Core\Materials\BlockKind;
+use FreshHuddle\Core\Materials\Merge\Splice;
 use FreshHuddle\Core\Materials\Merge\ThreeWay;
 use FreshHuddle\Core\Materials\SlotAccess;
+use Symfony\Component\DependencyInjection\Attribute\Target;
+use Symfony\Component\RateLimiter\RateLimiterFactoryInterface;
 
 /**
  * Students reading and writing in their group's copy. To anybody who is not a member now, a copy is not there.
@@ -25,6 +28,10 @@ final readonly class Writing
 {
     /** Saves of one author that follow each other within so long are one stretch of the history. Milliseconds. */
     private const STRETCH = 30_000;
+    /** Signs a slot holds, whatever was merged to make them. */
+    private const MOST = 20_000;
+    /** Above so many bytes only what changed goes out. */
+    private const LONG = 1_000;
 
     public function __construct(
         private Connection $db,
@@ -32,6 +39,10 @@ final readonly class Writing
         private ThreeWay $merge,
         private Stream $stream,
         private LessonClock $clock,
+        #[Target('saves')]
+        private RateLimiterFactoryInterface $saves,
+        #[Target('overflows')]
+        private RateLimiterFactoryInterface $overflows,
     ) {
     }
 
@@ -62,24 +73,39 @@ final readonly class Writing
             throw Problem::notFound();
         }
         $owner = $column ?? $copyId;
-        $answer = $this->db->transactional(fn (): ?AnswerView => $this->write($copyId, $slot, $owner, $studentId, $save));
-        if (null === $answer) {
+        if (!$this->saves->create($studentId)->consume()->isAccepted()) {
+            throw new Problem(429, 'That was too much at once. It is kept here and sent again.', null, ['Retry-After' => '2']);
+        }
+        $written = $this->db->transactional(fn (): ?array => $this->write($copyId, $slot, $owner, $studentId, $save));
+        if (null === $written) {
             $row = $this->db->fetchAssociative('SELECT * FROM slot_answer WHERE copy_id = ? AND slot = ? AND owner = ?', [$copyId, $slot, $owner]);
 
             return Materials::answer(new Row(false === $row ? throw Problem::notFound() : $row));
         }
-        $this->stream->publish(
-            [Channel::staff($lessonId), ...array_map(Channel::student(...), $members)],
-            ['kind' => 'answer', 'copy' => $copyId, 'answer' => $answer],
-        );
+        [$before, $answer] = $written;
+        $this->stream->publish([Audience::staff($lessonId), ...array_map(Audience::student(...), $members)], self::message($copyId, $before, $answer));
 
         return $answer;
     }
 
     /**
-     * @return AnswerView|null null if this save was done before
+     * @return array<string, mixed> the answer, or where it is long what has changed in it
      */
-    private function write(string $copyId, string $slot, string $owner, string $author, SaveSlot $save): ?AnswerView
+    private static function message(string $copyId, string $before, AnswerView $answer): array
+    {
+        if (\strlen($answer->text) <= self::LONG) {
+            return ['kind' => 'answer', 'copy' => $copyId, 'answer' => $answer];
+        }
+        $splice = Splice::between($before, $answer->text);
+
+        return ['kind' => 'change', 'copy' => $copyId, 'slot' => $answer->slot, 'owner' => $answer->owner, 'revision' => $answer->revision, 'author' => $answer->author, 'when' => $answer->at]
+            + (\strlen($splice->put) <= self::LONG ? ['at' => $splice->at, 'gone' => $splice->gone, 'put' => $splice->put] : []);
+    }
+
+    /**
+     * @return array{string, AnswerView}|null what stood there before, and what stands there now; null if this save was done before
+     */
+    private function write(string $copyId, string $slot, string $owner, string $author, SaveSlot $save): ?array
     {
         $now = $this->clock->ms();
         if (0 === $this->db->executeStatement('INSERT INTO slot_save (id, at) VALUES (?, ?) ON CONFLICT DO NOTHING', [$save->save, $now])) {
@@ -90,7 +116,7 @@ final readonly class Writing
         $row = $this->db->fetchAssociative('SELECT * FROM slot_answer WHERE copy_id = ? AND slot = ? AND owner = ? FOR UPDATE', $key);
         $saved = Materials::answer(new Row(false === $row ? throw Problem::notFound() : $row));
 
-        $text = $this->merge->merge(self::clean($save->base), $saved->text, self::clean($save->text));
+        $text = $this->fit($this->merge->merge($save->base, $saved->text, $save->text), $saved, $key, $author, $now);
         $answer = new AnswerView($slot, $owner, $text, $saved->revision + 1, $author, $now);
         if ($saved->revision > 0 && ($saved->author !== $author || $now - $saved->at > self::STRETCH)) {
             $this->db->executeStatement(
@@ -100,7 +126,29 @@ final readonly class Writing
         }
         $this->db->executeStatement('UPDATE slot_answer SET text = ?, revision = ?, author = ?, at = ? WHERE copy_id = ? AND slot = ? AND owner = ?', [$text, $answer->revision, $author, $now, ...$key]);
 
-        return $answer;
+        return [$saved->text, $answer];
+    }
+
+    /**
+     * What two people wrote at once can be more than a slot holds. It then holds its beginning, so that it can always be
+     * shortened and gone on with, and the whole of it is kept in the history.
+     *
+     * @param list<string> $key
+     */
+    private function fit(string $text, AnswerView $saved, array $key, string $author, int $now): string
+    {
+        if (mb_strlen($text) <= self::MOST) {
+            return $text;
+        }
+        if (!$this->overflows->create(implode('|', $key))->consume()->isAccepted()) {
+            throw new Problem(429, 'This place is full. Make it shorter, then go on.', 'text', ['Retry-After' => '10']);
+        }
+        $this->db->executeStatement(
+            'INSERT INTO slot_revision (copy_id, slot, owner, revision, text, author, at) VALUES (?, ?, ?, ?, ?, ?, ?)',
+            [...$key, -$saved->revision - 1, $text, $author, $now],
+        );
+
+        return mb_substr($text, 0, self::MOST);
     }
 
     /**
@@ -132,13 +180,5 @@ final readonly class Writing
         }
 
         return [$row->text('lesson_id'), $members, $blocks];
-    }
-
-    /**
-     * PostgreSQL's text holds no null signs, and lines end in one way.
-     */
-    private static function clean(string $text): string
-    {
-        return str_replace(["\0", "\r\n", "\r"], ['', "\n", "\n"], $text);
     }
 }

@@ -15,7 +15,10 @@ use Symfony\Component\Routing\Attribute\Route;
  */
 final readonly class MeetingHookController
 {
+    /** Milliseconds. */
     private const OLDEST = 300_000;
+    /** So far their clock may run ahead of ours. What they saw is never later than now. */
+    private const AHEAD = 5_000;
 
     public function __construct(private Presence $presence, private LessonClock $clock, #[\SensitiveParameter] private string $secret)
     {
@@ -29,16 +32,17 @@ final readonly class MeetingHookController
         if (!hash_equals(hash_hmac('sha256', $body, $this->secret), $signature)) {
             throw new Problem(403, 'The signature does not fit.');
         }
-        $said = json_decode($body, true);
+        $said = json_decode($body, true, 3);
         $room = \is_array($said) ? $said['room'] ?? null : null;
         if (!\is_array($said) || !\is_string($said['person'] ?? null) || !\is_int($said['at'] ?? null)
-            || !(null === $room || \is_string($room))
-            || 1 !== preg_match('/^[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}$/', $said['person'])) {
+            || !(null === $room || (\is_string($room) && 1 === preg_match('/^[A-Za-z0-9_-]{1,80}$/D', $room)))
+            || 1 !== preg_match('/^[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}$/D', $said['person'])) {
             throw new Problem(422, 'This cannot be read.');
         }
-        if (abs($this->clock->ms() - $said['at']) > self::OLDEST) {
+        $now = $this->clock->ms();
+        if ($said['at'] < $now - self::OLDEST || $said['at'] > $now + self::AHEAD) {
             throw new Problem(422, 'This is too old, or from the future.');
         }
-        $this->presence->seenByService($said['person'], $room, $said['at']);
+        $this->presence->seenByService($said['person'], $room, min($now, $said['at']));
     }
 }

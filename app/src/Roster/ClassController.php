@@ -6,11 +6,11 @@ namespace FreshHuddle\App\Roster;
 
 use FreshHuddle\App\Account\Access;
 use FreshHuddle\App\Account\Teacher;
+use FreshHuddle\App\Http\Body\Body;
 use FreshHuddle\App\Http\Download;
 use FreshHuddle\App\Roster\Import\ClassImport;
 use FreshHuddle\App\Roster\Import\ImportRequest;
 use FreshHuddle\App\Roster\Import\ImportView;
-use Symfony\Component\HttpKernel\Attribute\MapRequestPayload;
 use Symfony\Component\Routing\Attribute\Route;
 use Symfony\Component\Routing\Requirement\Requirement;
 use Symfony\Component\Security\Http\Attribute\CurrentUser;
@@ -18,6 +18,11 @@ use Symfony\Component\Security\Http\Attribute\CurrentUser;
 #[Route('/api/staff', requirements: ['id' => Requirement::UUID])]
 final readonly class ClassController
 {
+    /** A pasted list: 100,000 signs of up to four bytes. */
+    private const LIST = 410_000;
+    /** A file of 4 MB in base64, or 500,000 pasted signs, with what was said of the columns. */
+    private const FILE = 5_700_000;
+
     public function __construct(
         private Roster $roster,
         private ClassViews $views,
@@ -38,14 +43,14 @@ final readonly class ClassController
     }
 
     #[Route('/classes', methods: ['POST'])]
-    public function make(#[CurrentUser] Teacher $teacher, #[MapRequestPayload] MakeClass $request): ClassView
+    public function make(#[CurrentUser] Teacher $teacher, #[Body(self::LIST)] MakeClass $request): ClassView
     {
         return $this->views->one($this->roster->create($teacher, $request->name, $request->names));
     }
 
     /** What a pasted list would give, for a class that is not there yet. */
     #[Route('/classes/preview', methods: ['POST'])]
-    public function previewNew(#[MapRequestPayload] PasteNames $request): PastedListView
+    public function previewNew(#[Body(self::LIST)] PasteNames $request): PastedListView
     {
         return PastedListView::of($this->roster->preview(null, $request->names));
     }
@@ -57,7 +62,7 @@ final readonly class ClassController
     }
 
     #[Route('/classes/{id}', methods: ['PATCH'])]
-    public function rename(#[CurrentUser] Teacher $teacher, string $id, #[MapRequestPayload] RenameClass $request): ClassView
+    public function rename(#[CurrentUser] Teacher $teacher, string $id, #[Body] RenameClass $request): ClassView
     {
         $class = $this->access->schoolClass($teacher, $id);
         $this->roster->rename($class, $request->name);
@@ -66,25 +71,25 @@ final readonly class ClassController
     }
 
     #[Route('/classes/{id}/preview', methods: ['POST'])]
-    public function preview(#[CurrentUser] Teacher $teacher, string $id, #[MapRequestPayload] PasteNames $request): PastedListView
+    public function preview(#[CurrentUser] Teacher $teacher, string $id, #[Body(self::LIST)] PasteNames $request): PastedListView
     {
         return PastedListView::of($this->roster->preview($this->access->schoolClass($teacher, $id), $request->names));
     }
 
     #[Route('/classes/{id}/students', methods: ['POST'])]
-    public function add(#[CurrentUser] Teacher $teacher, string $id, #[MapRequestPayload] PasteNames $request): PastedListView
+    public function add(#[CurrentUser] Teacher $teacher, string $id, #[Body(self::LIST)] PasteNames $request): PastedListView
     {
         return PastedListView::of($this->roster->add($this->access->schoolClass($teacher, $id), $request->names));
     }
 
     #[Route('/classes/{id}/import/preview', methods: ['POST'])]
-    public function previewImport(#[CurrentUser] Teacher $teacher, string $id, #[MapRequestPayload] ImportRequest $request): ImportView
+    public function previewImport(#[CurrentUser] Teacher $teacher, string $id, #[Body(self::FILE)] ImportRequest $request): ImportView
     {
         return $this->import->preview($this->access->schoolClass($teacher, $id), $request);
     }
 
     #[Route('/classes/{id}/import', methods: ['POST'])]
-    public function import(#[CurrentUser] Teacher $teacher, string $id, #[MapRequestPayload] ImportRequest $request): ImportView
+    public function import(#[CurrentUser] Teacher $teacher, string $id, #[Body(self::FILE)] ImportRequest $request): ImportView
     {
         return $this->import->carryOut($this->access->schoolClass($teacher, $id), $request);
     }
@@ -103,19 +108,19 @@ final readonly class ClassController
 
     /** The same students, tables, attributes and rules for another period. */
     #[Route('/classes/{id}/copy', methods: ['POST'])]
-    public function copy(#[CurrentUser] Teacher $teacher, string $id, #[MapRequestPayload] RenameClass $request): ClassView
+    public function copy(#[CurrentUser] Teacher $teacher, string $id, #[Body] RenameClass $request): ClassView
     {
         return $this->views->one($this->roster->copy($this->access->schoolClass($teacher, $id), $request->name));
     }
 
     #[Route('/classes/{id}/archive', methods: ['POST'])]
-    public function archive(#[CurrentUser] Teacher $teacher, string $id, #[MapRequestPayload] ArchiveClass $request): void
+    public function archive(#[CurrentUser] Teacher $teacher, string $id, #[Body] ArchiveClass $request): void
     {
         $this->roster->archive($this->access->schoolClass($teacher, $id), $request->archived);
     }
 
     #[Route('/classes/{id}/rules', methods: ['POST'])]
-    public function addRule(#[CurrentUser] Teacher $teacher, string $id, #[MapRequestPayload] MakeRule $request): RuleView
+    public function addRule(#[CurrentUser] Teacher $teacher, string $id, #[Body] MakeRule $request): RuleView
     {
         return $this->rules->add($this->access->schoolClass($teacher, $id), $request);
     }
@@ -127,7 +132,7 @@ final readonly class ClassController
     }
 
     #[Route('/students/{id}', methods: ['PATCH'])]
-    public function edit(#[CurrentUser] Teacher $teacher, string $id, #[MapRequestPayload] EditStudent $request): void
+    public function edit(#[CurrentUser] Teacher $teacher, string $id, #[Body(65_536)] EditStudent $request): void
     {
         $this->roster->editStudent($this->access->student($teacher, $id), $request);
     }
@@ -142,12 +147,5 @@ final readonly class ClassController
     public function restore(#[CurrentUser] Teacher $teacher, string $id): void
     {
         $this->roster->restore($this->access->student($teacher, $id));
-    }
-
-    /** The name may be chosen anew, on another device. */
-    #[Route('/students/{id}/free', methods: ['POST'])]
-    public function free(#[CurrentUser] Teacher $teacher, string $id): void
-    {
-        $this->roster->free($this->access->student($teacher, $id));
     }
 }

@@ -88,8 +88,13 @@ final readonly class ClassRules
         return new RuleView($id, $request->kind, $request->students);
     }
 
+    /**
+     * @throws Problem 404 if the teacher has no such rule
+     */
     public function remove(Teacher $teacher, string $id): void
     {
-        $this->db->executeStatement('DELETE FROM class_rule r USING school_class c WHERE r.id = ? AND c.id = r.class_id AND c.teacher_id = ?', [$id, $teacher->id]);
+        if (0 === $this->db->executeStatement('DELETE FROM class_rule r USING school_class c WHERE r.id = ? AND c.id = r.class_id AND c.teacher_id = ?', [$id, $teacher->id])) {
+            throw Problem::notFound();
+        }
     }
 }

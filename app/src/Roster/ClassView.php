@@ -10,19 +10,21 @@ use FreshHuddle\App\Live\LessonSummary;
 final readonly class ClassView
 {
     /**
+     * @param bool                  $namesAtDoor names can be pressed at the door while a lesson is on
      * @param list<StudentView>     $students
-     * @param list<AttributeView>   $attributes what the list says of the students
-     * @param list<string>          $tags       those that come up
-     * @param list<string>          $tables     tables of the seating plan, in the order of their names
+     * @param list<AttributeView>   $attributes  what the list says of the students
+     * @param list<string>          $tags        those that come up
+     * @param list<string>          $tables      tables of the seating plan, in the order of their names
      * @param list<RuleView>        $rules
-     * @param list<GroupingSummary> $groupings  newest first
-     * @param list<LessonSummary>   $lessons    newest first
+     * @param list<GroupingSummary> $groupings   newest first
+     * @param list<LessonSummary>   $lessons     newest first
      */
     public function __construct(
         public string $id,
         public string $name,
         public string $code,
         public bool $archived,
+        public bool $namesAtDoor,
         public array $students,
         public array $attributes,
         public array $tags,

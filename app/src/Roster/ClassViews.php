@@ -53,6 +53,7 @@ final readonly class ClassViews
             $class->name,
             $class->code,
             null !== $class->archivedAt,
+            $class->namesAtDoor,
             $students,
             AttributeView::of($students),
             array_values($tags),
@@ -72,7 +73,7 @@ final readonly class ClassViews
             self::student(...),
             Row::all($this->db->fetchAllAssociative(
                 'SELECT s.id, s.name, s.absent, s.seatable, s.school_id, s.seat_table, s.attributes, s.tags, d.student_id IS NOT NULL AS claimed
-                 FROM student s LEFT JOIN student_device d ON d.student_id = s.id
+                 FROM student s LEFT JOIN student_device d ON d.student_id = s.id AND d.until > now()
                  WHERE s.class_id = ? AND s.removed_at IS NULL ORDER BY s.position, s.id',
                 [$classId],
             )),

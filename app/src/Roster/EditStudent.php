@@ -18,6 +18,7 @@ final readonly class EditStudent
      * @param bool|null                 $seatable   false for a second device, or the teacher's own sign-in
      */
     public function __construct(
+        #[Assert\Length(max: 1000, maxMessage: 'A name has at most 120 signs.')]
         public ?string $name = null,
         public ?bool $absent = null,
         #[Assert\Length(max: 60, maxMessage: 'A table has a name of at most 60 signs.')]

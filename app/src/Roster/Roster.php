@@ -10,8 +10,7 @@ use Doctrine\ORM\EntityManagerInterface;
 use FreshHuddle\App\Account\Teacher;
 use FreshHuddle\App\Http\Problem;
 use FreshHuddle\App\Live\LiveChange;
-use FreshHuddle\App\Stream\Channel;
-use FreshHuddle\App\Stream\Stream;
+use FreshHuddle\App\Roster\Device\StudentDevices;
 use FreshHuddle\Core\Roster\Exception\TooManyStudents;
 use FreshHuddle\Core\Roster\Exception\UnusableName;
 use FreshHuddle\Core\Roster\PastedList;
@@ -31,7 +30,7 @@ final readonly class Roster
         private ClassCodes $codes,
         private ClassRules $rules,
         private LiveChange $liveChange,
-        private Stream $stream,
+        private StudentDevices $devices,
     ) {
     }
 
@@ -106,8 +105,19 @@ final readonly class Roster
      */
     public function editStudent(Student $student, EditStudent $edit): void
     {
+        $this->em->wrapInTransaction(function () use ($student, $edit): void {
+            // Whoever edits the same student at the same moment comes after, and sees what was done.
+            $this->em->lock($student->class, LockMode::PESSIMISTIC_WRITE);
+            $this->em->refresh($student, LockMode::PESSIMISTIC_WRITE);
+            $this->write($student, $edit);
+        });
+        $this->liveChange->ofClass($student->class->id);
+    }
+
+    private function write(Student $student, EditStudent $edit): void
+    {
         if (null !== $edit->name) {
-            $student->name = $this->freeName($student, $edit->name);
+            $student->rename($this->freeName($student, $edit->name));
         }
         $student->absent = $edit->absent ?? $student->absent;
         $student->seatable = $edit->seatable ?? $student->seatable;
@@ -125,8 +135,6 @@ final readonly class Roster
             unset($attributes[trim($attribute->name)]);
             $student->attributes = '' === trim($attribute->value) ? $attributes : [...$attributes, trim($attribute->name) => $attribute->typed()];
         }
-        $this->em->flush();
-        $this->liveChange->ofClass($student->class->id);
     }
 
     /**
@@ -140,7 +148,7 @@ final readonly class Roster
             throw new Problem(422, $e->getMessage(), 'name');
         }
         foreach ($this->students($student->class) as $other) {
-            if ($other->id !== $student->id && StudentName::of($other->name)->folded() === $wanted->folded()) {
+            if ($other->id !== $student->id && $other->folded() === $wanted->folded()) {
                 throw new Problem(422, \sprintf('“%s” is in the class already. Write the two apart.', $other->name), 'name');
             }
         }
@@ -178,13 +186,17 @@ final readonly class Roster
     {
         $class->archivedAt = $archived ? $class->archivedAt ?? $this->clock->now() : null;
         $this->em->flush();
+        if ($archived) {
+            $this->devices->freeAll($class->id);
+        }
     }
 
     public function remove(Student $student): void
     {
         $student->removedAt ??= $this->clock->now();
         $this->em->flush();
-        $this->free($student);
+        $this->devices->free($student->id);
+        $this->liveChange->ofClass($student->class->id);
     }
 
     /**
@@ -195,22 +207,13 @@ final readonly class Roster
         if (null === $student->removedAt) {
             return;
         }
-        $list = $this->read($student->name, $this->names($student->class));
-        if ([] === $list->names()) {
-            throw new Problem(422, \sprintf('“%s” is in the class again already.', $student->name));
-        }
-        $student->removedAt = null;
-        $this->em->flush();
-        $this->liveChange->ofClass($student->class->id);
-    }
-
-    /**
-     * Lets a name be claimed anew: the device that had it is signed out.
-     */
-    public function free(Student $student): void
-    {
-        $this->db->executeStatement('DELETE FROM student_device WHERE student_id = ?', [$student->id]);
-        $this->stream->publish([Channel::student($student->id)], ['kind' => 'refresh']);
+        $this->em->wrapInTransaction(function () use ($student): void {
+            $this->em->lock($student->class, LockMode::PESSIMISTIC_WRITE);
+            if ([] === $this->read($student->name, $this->names($student->class))->names()) {
+                throw new Problem(422, \sprintf('“%s” is in the class again already.', $student->name));
+            }
+            $student->removedAt = null;
+        });
         $this->liveChange->ofClass($student->class->id);
     }
 

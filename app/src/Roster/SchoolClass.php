@@ -22,6 +22,10 @@ class SchoolClass
     #[ORM\Column(type: 'json', options: ['jsonb' => true, 'default' => '[]'])]
     public array $groupNames = [];
 
+    /** Names stand at the door to be pressed, while a lesson is on; otherwise they are typed. */
+    #[ORM\Column(options: ['default' => false])]
+    public bool $namesAtDoor = false;
+
     public function __construct(
         #[ORM\Id, ORM\Column(type: 'guid')]
         public readonly string $id,
@@ -30,7 +34,7 @@ class SchoolClass
         #[ORM\Column(length: 80)]
         public string $name,
         #[ORM\Column(length: 8, unique: true)]
-        public readonly string $code,
+        public string $code,
         #[ORM\Column(type: 'datetimetz_immutable')]
         public readonly \DateTimeImmutable $createdAt,
     ) {

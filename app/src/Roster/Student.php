@@ -5,13 +5,19 @@ declare(strict_types=1);
 namespace FreshHuddle\App\Roster;
 
 use Doctrine\ORM\Mapping as ORM;
+use FreshHuddle\Core\Roster\StudentName;
 use FreshHuddle\Core\Roster\StudentRecord;
 
 #[ORM\Entity]
+#[ORM\UniqueConstraint(name: 'student_folded', columns: ['class_id', 'folded'], options: ['where' => '(removed_at IS NULL)'])]
 class Student
 {
     #[ORM\Column]
     public bool $absent = false;
+
+    /** The form in which two names are the same; once among those on a list. */
+    #[ORM\Column(type: 'text')]
+    private string $folded = '';
 
     /** Removed students keep their work; they are on no list and can be brought back. */
     #[ORM\Column(type: 'datetimetz_immutable', nullable: true)]
@@ -47,6 +53,21 @@ class Student
         #[ORM\Column]
         public int $position,
     ) {
+        $this->rename($name);
+    }
+
+    /**
+     * @return string the form in which two names are the same name
+     */
+    public function folded(): string
+    {
+        return $this->folded;
+    }
+
+    public function rename(string $name): void
+    {
+        $this->name = $name;
+        $this->folded = StudentName::of($name)->folded();
     }
 
     public function record(): StudentRecord
@@ -59,7 +80,7 @@ class Student
      */
     public function take(StudentRecord $record): void
     {
-        $this->name = $record->name;
+        $this->rename($record->name);
         $this->schoolId = $record->schoolId ?? $this->schoolId;
         $this->seatTable = $record->table ?? $this->seatTable;
         $this->attributes = [...$this->attributes, ...$record->attributes];

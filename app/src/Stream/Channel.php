@@ -5,31 +5,13 @@ declare(strict_types=1);
 namespace FreshHuddle\App\Stream;
 
 /**
- * Names of channels. What goes on a student's own channel nobody else can hear; `everybody` is heard by all students of a
- * lesson, so nothing of one group belongs there.
+ * What one device hears. A channel is a random name that belongs to one sign-in and goes with it: nobody can guess it, and
+ * after the right to listen has ended nothing is ever said on it again.
  */
 final class Channel
 {
-    public static function staff(string $lessonId): string
+    public static function fresh(): string
     {
-        return 'staff.'.$lessonId;
-    }
-
-    public static function everybody(string $lessonId): string
-    {
-        return 'lesson.'.$lessonId;
-    }
-
-    /**
-     * A grouping's desk: its floor changed, a seat was taken.
-     */
-    public static function desk(string $groupingId): string
-    {
-        return 'desk.'.$groupingId;
-    }
-
-    public static function student(string $studentId): string
-    {
-        return 'student.'.$studentId;
+        return bin2hex(random_bytes(16));
     }
 }

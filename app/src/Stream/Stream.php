@@ -15,29 +15,64 @@ use Symfony\Contracts\HttpClient\ResponseInterface;
  */
 final readonly class Stream
 {
-    private const MOST_CHANNELS_A_POST = 100;
+    /** nchan takes up to 255 in one post. */
+    private const MOST_CHANNELS_A_POST = 200;
 
-    public function __construct(private HttpClientInterface $streamClient, private LoggerInterface $logger)
+    public function __construct(private HttpClientInterface $streamClient, private ListenersReader $listeners, private LoggerInterface $logger)
     {
     }
 
     /**
-     * @param list<string>         $channels see Channel
-     * @param array<string, mixed> $message  goes out as JSON to everybody on these channels
+     * @param list<Audience>       $audiences
+     * @param array<string, mixed> $message   goes out as JSON, with what it is about (Audience::subject)
      */
-    public function publish(array $channels, array $message): void
+    public function publish(array $audiences, array $message): void
     {
-        $channels = array_values(array_unique($channels));
-        $body = json_encode($message, \JSON_THROW_ON_ERROR | \JSON_UNESCAPED_UNICODE);
-        $sent = array_map(fn (array $some): ResponseInterface => $this->streamClient->request('POST', '/publish?c='.implode(',', $some), [
+        $sent = [];
+        foreach ($this->listeners->of($audiences) as $beside => $channels) {
+            $body = json_encode($message + (array) json_decode($beside, true, 2, \JSON_THROW_ON_ERROR), \JSON_THROW_ON_ERROR | \JSON_UNESCAPED_UNICODE);
+            array_push($sent, ...$this->post('POST', $channels, $body));
+        }
+        $this->wait($sent);
+    }
+
+    /**
+     * The right to listen has ended: the page is told, and the connection is closed.
+     *
+     * @param list<string> $channels
+     */
+    public function end(array $channels): void
+    {
+        $this->wait($this->post('POST', $channels, '{"kind":"end"}'));
+        $this->wait($this->post('DELETE', $channels, null));
+    }
+
+    /**
+     * @param list<string> $channels
+     *
+     * @return list<ResponseInterface>
+     */
+    private function post(string $method, array $channels, ?string $body): array
+    {
+        return array_map(fn (array $some): ResponseInterface => $this->streamClient->request($method, '/publish?c='.implode(',', $some), [
             'body' => $body,
             'headers' => ['Content-Type' => 'application/json'],
-        ]), array_chunk($channels, self::MOST_CHANNELS_A_POST));
+        ]), array_chunk(array_values(array_unique($channels)), self::MOST_CHANNELS_A_POST));
+    }
+
+    /**
+     * @param list<ResponseInterface> $sent
+     */
+    private function wait(array $sent): void
+    {
         foreach ($sent as $response) {
             try {
-                $response->getHeaders();
+                $status = $response->getStatusCode();
+                if ($status >= 500) {
+                    $this->logger->warning('The stream answered {status}.', ['status' => $status]);
+                }
             } catch (ExceptionInterface) {
-                $this->logger->warning('The stream did not take a message.', ['channels' => \count($channels)]);
+                $this->logger->warning('The stream did not take a message.');
             }
         }
     }

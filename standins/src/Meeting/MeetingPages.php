@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace FreshHuddle\Standin\Meeting;
 
+use Symfony\Component\HttpFoundation\Cookie;
 use Symfony\Component\HttpFoundation\JsonResponse;
 use Symfony\Component\HttpFoundation\RedirectResponse;
 use Symfony\Component\HttpFoundation\Request;
@@ -12,17 +13,33 @@ use Symfony\Component\Routing\Attribute\Route;
 
 /**
  * The room as a person sees it: its name and who is there. There is no sound and no picture; it is a stand-in.
+ *
+ * A personal link opens nothing by itself. The classroom's application adds a ticket that is good for a minute and binds
+ * the browser that opens it; from then on that browser is the person, and a link that was passed on is nobody.
  */
 final readonly class MeetingPages
 {
-    public function __construct(private Store $store, private Hook $hook, private string $classPageUrl)
+    private const COOKIE = 'meeting_browser';
+
+    public function __construct(private Store $store, private Hook $hook, private string $classPageUrl, #[\SensitiveParameter] private string $token)
     {
     }
 
     #[Route('/in/{key}', methods: ['GET'], requirements: ['key' => '[0-9a-f]{32}'])]
-    public function room(string $key): Response
+    public function room(string $key, Request $request): Response
     {
         $pass = $this->store->pass($key);
+        if (null !== $pass && !$this->store->isBound($pass['person'], self::cookie($request))) {
+            $cookie = bin2hex(random_bytes(16));
+            $ticket = (string) $request->query->get('let');
+            if ($this->isTicket($key, $request) && $this->store->bind($pass['person'], $cookie, $ticket)) {
+                $answer = new RedirectResponse('/in/'.$key, 302, ['Cache-Control' => 'no-store', 'Referrer-Policy' => 'no-referrer']);
+                $answer->headers->setCookie(Cookie::create(self::COOKIE, $cookie, 0, '/', null, $request->isSecure(), true, false, Cookie::SAMESITE_LAX));
+
+                return $answer;
+            }
+            $pass = null;
+        }
         $page = (string) file_get_contents(\dirname(__DIR__, 2).'/templates/'.(null === $pass ? 'closed.html' : 'room.html'));
         $text = static fn (string $value): string => htmlspecialchars($value, \ENT_QUOTES | \ENT_SUBSTITUTE);
 
@@ -42,7 +59,7 @@ final readonly class MeetingPages
         foreach ($this->store->takeOutSilent($now) as $person) {
             $this->hook->tell($person, null, $now);
         }
-        $pass = $this->store->pass($key);
+        $pass = $this->own($key, $request);
         if (null === $pass) {
             return new JsonResponse(['closed' => true], 404);
         }
@@ -59,14 +76,37 @@ final readonly class MeetingPages
     }
 
     #[Route('/in/{key}/leave', methods: ['POST'], requirements: ['key' => '[0-9a-f]{32}'])]
-    public function leave(string $key): Response
+    public function leave(string $key, Request $request): Response
     {
-        $pass = $this->store->pass($key);
+        $pass = $this->own($key, $request);
         $now = (int) (microtime(true) * 1_000);
         if (null !== $pass && $this->store->whereIs($pass['person'], $now) === $pass['room'] && $this->store->leave($pass['person'])) {
             $this->hook->tell($pass['person'], null, $now);
         }
 
         return new RedirectResponse($this->classPageUrl.'/student', 303);
+    }
+
+    /**
+     * @return array{room: string, room_name: string, person: string, name: string}|null null if this browser is not that person
+     */
+    private function own(string $key, Request $request): ?array
+    {
+        $pass = $this->store->pass($key);
+
+        return null !== $pass && $this->store->isBound($pass['person'], self::cookie($request)) ? $pass : null;
+    }
+
+    private function isTicket(string $key, Request $request): bool
+    {
+        $until = (string) $request->query->get('until');
+        $ticket = substr(hash_hmac('sha256', $until.'|'.$key, 'let-in|'.$this->token), 0, 40);
+
+        return ctype_digit($until) && (int) $until >= time() && hash_equals($ticket, (string) $request->query->get('let'));
+    }
+
+    private static function cookie(Request $request): string
+    {
+        return (string) $request->cookies->get(self::COOKIE);
     }
 }

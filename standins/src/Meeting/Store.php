@@ -67,6 +67,25 @@ final class Store
         return null === $row ? null : ['room' => $row['room'], 'room_name' => $row['room_name'], 'person' => $row['person'], 'name' => $row['name']];
     }
 
+    /**
+     * Binds a person to the browser that holds a cookie; a ticket binds one browser, once.
+     *
+     * @return bool false if the ticket has let another browser in already
+     */
+    public function bind(string $person, string $cookie, string $ticket): bool
+    {
+        return 1 === $this->run(
+            'INSERT INTO browser (person, cookie_hash, ticket) VALUES (?, ?, ?)
+             ON CONFLICT (person) DO UPDATE SET cookie_hash = EXCLUDED.cookie_hash, ticket = EXCLUDED.ticket WHERE browser.ticket <> EXCLUDED.ticket',
+            [$person, hash('sha256', $cookie), $ticket],
+        );
+    }
+
+    public function isBound(string $person, string $cookie): bool
+    {
+        return '' !== $cookie && [] !== $this->rows('SELECT person FROM browser WHERE person = ? AND cookie_hash = ?', [$person, hash('sha256', $cookie)]);
+    }
+
     public function keyFor(string $room, string $person): ?string
     {
         return $this->rows('SELECT key FROM pass WHERE room = ? AND person = ?', [$room, $person])[0]['key'] ?? null;

@@ -256,6 +256,52 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/staff/classes/{id}/code": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: string;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description Done */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["ClassView"];
+                    };
+                };
+                /** @description A problem (RFC 9457) */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/staff/classes/{id}/copy": {
         parameters: {
             query?: never;
@@ -306,6 +352,134 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/staff/classes/{id}/door": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: string;
+                };
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["SetDoor"];
+                };
+            };
+            responses: {
+                /** @description Done */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["ClassView"];
+                    };
+                };
+                /** @description A problem (RFC 9457) */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+        trace?: never;
+    };
+    "/api/staff/classes/{id}/doorway/{guest}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: string;
+                    guest: string;
+                };
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["ThisIs"];
+                };
+            };
+            responses: {
+                /** @description Done */
+                204: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content?: never;
+                };
+                /** @description A problem (RFC 9457) */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+        delete: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: string;
+                    guest: string;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description Done */
+                204: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content?: never;
+                };
+                /** @description A problem (RFC 9457) */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/staff/classes/{id}/export/{format}": {
         parameters: {
             query?: never;
@@ -347,6 +521,50 @@ export interface paths {
         };
         put?: never;
         post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/staff/classes/{id}/free": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: string;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description Done */
+                204: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content?: never;
+                };
+                /** @description A problem (RFC 9457) */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
         delete?: never;
         options?: never;
         head?: never;
@@ -2103,6 +2321,140 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/staff/sign-in": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["SignIn"];
+                };
+            };
+            responses: {
+                /** @description Done */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Me"];
+                    };
+                };
+                /** @description A problem (RFC 9457) */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/staff/sign-out": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description Done */
+                204: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content?: never;
+                };
+                /** @description A problem (RFC 9457) */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/staff/stream": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description Done */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["StreamView"];
+                    };
+                };
+                /** @description A problem (RFC 9457) */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/staff/students/{id}": {
         parameters: {
             query?: never;
@@ -2198,6 +2550,54 @@ export interface paths {
                 cookie?: never;
             };
             requestBody?: never;
+            responses: {
+                /** @description Done */
+                204: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content?: never;
+                };
+                /** @description A problem (RFC 9457) */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/staff/students/{id}/is": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: string;
+                };
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["ThisIs"];
+                };
+            };
             responses: {
                 /** @description Done */
                 204: {
@@ -2410,6 +2810,50 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/student/door": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description Done */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["AtDoor"];
+                    };
+                };
+                /** @description A problem (RFC 9457) */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/student/join": {
         parameters: {
             query?: never;
@@ -2433,11 +2877,13 @@ export interface paths {
             };
             responses: {
                 /** @description Done */
-                204: {
+                200: {
                     headers: {
                         [name: string]: unknown;
                     };
-                    content?: never;
+                    content: {
+                        "application/json": components["schemas"]["AtDoor"];
+                    };
                 };
                 /** @description A problem (RFC 9457) */
                 default: {
@@ -2676,6 +3122,50 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/student/stream": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description Done */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["StreamView"];
+                    };
+                };
+                /** @description A problem (RFC 9457) */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
 }
 export type webhooks = Record<string, never>;
 export interface components {
@@ -2690,6 +3180,9 @@ export interface components {
         };
         ArchiveClass: {
             archived: boolean;
+        };
+        AtDoor: {
+            state: components["schemas"]["DoorState"];
         };
         AttributeValue: {
             name: string;
@@ -2714,7 +3207,7 @@ export interface components {
         };
         ClassDoor: {
             className: string;
-            names: components["schemas"]["NameAtDoor"][];
+            names: components["schemas"]["NameAtDoor"][] | null;
         };
         ClassSummary: {
             id: string;
@@ -2729,6 +3222,7 @@ export interface components {
             name: string;
             code: string;
             archived: boolean;
+            namesAtDoor: boolean;
             students: components["schemas"]["StudentView"][];
             attributes: components["schemas"]["AttributeView"][];
             tags: string[];
@@ -2825,7 +3319,13 @@ export interface components {
             groupNames: string[];
             signUp: components["schemas"]["SignUpState"] | null;
             serverNow: number;
-            stream: string;
+        };
+        /** @enum {string} */
+        DoorState: "in" | "waiting" | "notNow" | "outside";
+        DoorwayView: {
+            id: string;
+            typed: string;
+            student: string | null;
         };
         EditFloor: {
             basedOn: number;
@@ -2924,7 +3424,9 @@ export interface components {
         };
         JoinClass: {
             code: string;
-            student: string;
+            name?: string | null;
+            student?: string | null;
+            wait?: boolean;
         };
         JudgeRequest: {
             settings: components["schemas"]["DeskSettings"];
@@ -2945,7 +3447,6 @@ export interface components {
             current: boolean;
             seq: number;
             serverNow: number;
-            stream: string;
             round: components["schemas"]["RoundView"];
             floor: components["schemas"]["FloorView"];
             students: components["schemas"]["SeatedStudent"][];
@@ -2953,6 +3454,7 @@ export interface components {
             original: components["schemas"]["OriginalView"] | null;
             copies: components["schemas"]["CopySummary"][];
             notices: components["schemas"]["NoticeView"][];
+            doorway: components["schemas"]["DoorwayView"][];
         };
         MakeClass: {
             name: string;
@@ -3153,6 +3655,9 @@ export interface components {
             because: components["schemas"]["Because"];
             at: string | null;
         };
+        SetDoor: {
+            names: boolean;
+        };
         SetGrouping: {
             name?: string | null;
             settings?: components["schemas"]["DeskSettings"] | null;
@@ -3164,6 +3669,10 @@ export interface components {
         SignAnswer: {
             seq: number;
             serverNow: number;
+        };
+        SignIn: {
+            email: string;
+            password: string;
         };
         SignUpState: {
             seats: number;
@@ -3185,10 +3694,15 @@ export interface components {
             goals: components["schemas"]["GoalStandingView"][];
             broken: components["schemas"]["ConflictView"][];
         };
+        StreamView: {
+            address: string;
+            forSeconds: number;
+        };
         StudentNow: {
             id: string;
             name: string;
             className: string;
+            lesson: string | null;
             lessonTitle: string | null;
             seq: number;
             serverNow: number;
@@ -3199,7 +3713,6 @@ export interface components {
             seenIn: string | null;
             notices: components["schemas"]["NoticeView"][];
             signUp: components["schemas"]["SignUpView"] | null;
-            stream: string | null;
         };
         StudentView: {
             id: string;
@@ -3219,6 +3732,9 @@ export interface components {
         };
         TakeSeat: {
             table: string;
+        };
+        ThisIs: {
+            student: string;
         };
         UseView: {
             name: string;

@@ -30,6 +30,12 @@ interface RoomService
     public function setMembers(string $room, array $people): array;
 
     /**
+     * The address that lets the browser that opens it in by a personal link, for a minute. The link alone opens nothing:
+     * whoever gets hold of it is not that person. Asks nobody.
+     */
+    public function letIn(string $link): string;
+
+    /**
      * Moves people who are in any of the service's rooms; those who are in none stay where they are.
      *
      * @param array<string, string> $moves our id of a person => the room

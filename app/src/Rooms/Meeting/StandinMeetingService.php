@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace FreshHuddle\App\Rooms\Meeting;
 
+use Psr\Clock\ClockInterface;
 use Symfony\Contracts\HttpClient\Exception\ExceptionInterface;
 use Symfony\Contracts\HttpClient\HttpClientInterface;
 
@@ -12,7 +13,10 @@ use Symfony\Contracts\HttpClient\HttpClientInterface;
  */
 final readonly class StandinMeetingService implements RoomService
 {
-    public function __construct(private HttpClientInterface $meetingClient, #[\SensitiveParameter] private string $token)
+    /** Seconds. */
+    private const LETS_IN_FOR = 60;
+
+    public function __construct(private HttpClientInterface $meetingClient, private ClockInterface $clock, #[\SensitiveParameter] private string $token)
     {
     }
 
@@ -20,7 +24,7 @@ final readonly class StandinMeetingService implements RoomService
     {
         $id = $this->ask('POST', '/api/rooms', ['name' => $name], ['Idempotency-Key' => $key])['id'] ?? null;
 
-        return \is_string($id) && 1 === preg_match('/^[A-Za-z0-9_-]{1,80}$/', $id) ? $id : throw MeetingServiceFailed::nonsense();
+        return \is_string($id) && 1 === preg_match('/^[A-Za-z0-9_-]{1,80}$/D', $id) ? $id : throw MeetingServiceFailed::nonsense();
     }
 
     public function setMembers(string $room, array $people): array
@@ -29,13 +33,20 @@ final readonly class StandinMeetingService implements RoomService
         $links = [];
         foreach (array_keys($people) as $person) {
             $link = \is_array($answer) ? $answer[$person] ?? null : null;
-            if (!\is_string($link) || \strlen($link) > 500 || 1 !== preg_match('~^https?://~', $link) || \in_array($link, $links, true)) {
+            if (!\is_string($link) || \strlen($link) > 500 || 1 !== preg_match('~^https?://[^\s?#]+$~D', $link) || \in_array($link, $links, true)) {
                 throw MeetingServiceFailed::nonsense();
             }
             $links[$person] = $link;
         }
 
         return $links;
+    }
+
+    public function letIn(string $link): string
+    {
+        $until = $this->clock->now()->getTimestamp() + self::LETS_IN_FOR;
+
+        return \sprintf('%s?until=%d&let=%s', $link, $until, substr(hash_hmac('sha256', $until.'|'.basename($link), 'let-in|'.$this->token), 0, 40));
     }
 
     public function move(array $moves): void

@@ -23,6 +23,7 @@ final readonly class ImportRequest
         #[Assert\Valid, Assert\Count(max: 60)]
         public ?array $columns = null,
         public ?bool $heading = null,
+        #[Assert\Length(max: 255, maxMessage: 'This package has no such class.')]
         public ?string $packageClass = null,
     ) {
     }

@@ -15,17 +15,21 @@ final class Package
     private const MOST_ENTRIES = 2_000;
 
     private readonly \ZipArchive $zip;
-    private readonly string $path;
 
     /**
      * @throws Problem 422 if it is no archive, or unpacks to too much
      */
     public function __construct(string $bytes)
     {
-        $this->path = (string) tempnam(sys_get_temp_dir(), 'huddle-list');
-        file_put_contents($this->path, $bytes);
+        $path = (string) tempnam(sys_get_temp_dir(), 'huddle-list');
         $this->zip = new \ZipArchive();
-        if (true !== $this->zip->open($this->path, \ZipArchive::RDONLY)) {
+        try {
+            file_put_contents($path, $bytes);
+            $opened = $this->zip->open($path, \ZipArchive::RDONLY);
+        } finally {
+            @unlink($path); // what is open stays readable, and nothing is left behind whatever happens
+        }
+        if (true !== $opened) {
             throw new Problem(422, 'This file is damaged: it cannot be unpacked.', 'file');
         }
         $size = 0;
@@ -36,11 +40,6 @@ final class Package
         if ($this->zip->numFiles > self::MOST_ENTRIES || $size > self::MOST_BYTES) {
             throw new Problem(422, 'This file unpacks to more than a class list could be.', 'file');
         }
-    }
-
-    public function __destruct()
-    {
-        @unlink($this->path);
     }
 
     public static function isOne(string $bytes): bool
@@ -58,10 +57,5 @@ final class Package
         $text = $this->zip->getFromName($name, self::MOST_BYTES);
 
         return false === $text ? null : $text;
-    }
-
-    public function path(): string
-    {
-        return $this->path;
     }
 }

@@ -31,9 +31,12 @@ final readonly class Sheet
             while ([] !== $cells && '' === end($cells)) {
                 array_pop($cells);
             }
-            if ([] !== $cells && \count($kept) < self::MAX_ROWS) {
+            if ([] !== $cells) {
                 $kept[] = $cells;
                 $lines[] = $line + 1;
+            }
+            if (\count($kept) >= self::MAX_ROWS) {
+                break;
             }
         }
 

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace FreshHuddle\App\Live;
+namespace FreshHuddle\App\Roster\Device;
 
 use FreshHuddle\App\Http\Problem;
 use Symfony\Component\HttpFoundation\Request;
@@ -24,7 +24,7 @@ final class StudentAuthenticator extends AbstractAuthenticator implements Authen
 
     public function supports(Request $request): bool
     {
-        return '' !== self::token($request) && 1 !== preg_match('~^/api/student/(classes|join)~', $request->getPathInfo());
+        return '' !== self::token($request) && 1 !== preg_match('~^/api/student/(classes|join|door$)~D', rawurldecode($request->getPathInfo()));
     }
 
     public function authenticate(Request $request): Passport
@@ -46,7 +46,7 @@ final class StudentAuthenticator extends AbstractAuthenticator implements Authen
 
     public function start(Request $request, ?AuthenticationException $authException = null): Response
     {
-        return (new Problem(401, 'Choose your name first.'))->response();
+        return (new Problem(401, 'Say who you are first.'))->response();
     }
 
     public static function token(Request $request): string

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace FreshHuddle\App\Live;
+namespace FreshHuddle\App\Roster\Device;
 
 use Symfony\Component\Security\Core\User\UserInterface;
 
@@ -17,6 +17,7 @@ final readonly class StudentUser implements UserInterface
         public string $classId,
         public string $className,
         public ?string $lessonId,
+        public string $channel,
     ) {
     }
 

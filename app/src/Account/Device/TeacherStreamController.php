@@ -1,0 +1,27 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FreshHuddle\App\Account\Device;
+
+use FreshHuddle\App\Stream\StreamAddress;
+use FreshHuddle\App\Stream\StreamView;
+use Symfony\Component\HttpFoundation\Request;
+use Symfony\Component\Routing\Attribute\Route;
+
+final readonly class TeacherStreamController
+{
+    public function __construct(private StreamAddress $address)
+    {
+    }
+
+    /** Where this device hears of what changes. */
+    #[Route('/api/staff/stream', methods: ['GET'])]
+    public function __invoke(Request $http): StreamView
+    {
+        $device = $http->attributes->get(TeacherDevice::class);
+        \assert($device instanceof TeacherDevice);
+
+        return $this->address->of($device->channel);
+    }
+}

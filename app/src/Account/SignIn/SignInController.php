@@ -1,0 +1,55 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FreshHuddle\App\Account\SignIn;
+
+use FreshHuddle\App\Account\Device\TeacherAuthenticator;
+use FreshHuddle\App\Account\Device\TeacherDevices;
+use FreshHuddle\App\Account\Me;
+use FreshHuddle\App\Http\Body\Body;
+use FreshHuddle\App\Http\Given;
+use Symfony\Component\HttpFoundation\Cookie;
+use Symfony\Component\HttpFoundation\Request;
+use Symfony\Component\HttpFoundation\Response;
+use Symfony\Component\Routing\Attribute\Route;
+
+#[Route('/api/staff')]
+final readonly class SignInController
+{
+    public function __construct(private SignIns $signIns, private TeacherDevices $devices, private KnownDevice $known)
+    {
+    }
+
+    /**
+     * @return Given<Me>
+     */
+    #[Route('/sign-in', methods: ['POST'])]
+    public function signIn(#[Body] SignIn $request, Request $http): Given
+    {
+        $remember = $http->cookies->get(KnownDevice::COOKIE);
+        $remember = \is_string($remember) ? $remember : '';
+        $teacher = $this->signIns->check($request, $http->getClientIp() ?? '', $remember);
+        $this->devices->signOut(TeacherAuthenticator::token($http));
+
+        return new Given(Me::of($teacher), [
+            self::cookie($http, TeacherDevices::COOKIE, $this->devices->signIn($teacher), TeacherDevices::LASTS),
+            self::cookie($http, KnownDevice::COOKIE, $this->known->with($remember, $teacher), KnownDevice::LASTS),
+        ]);
+    }
+
+    #[Route('/sign-out', methods: ['POST'])]
+    public function signOut(Request $http): Response
+    {
+        $this->devices->signOut(TeacherAuthenticator::token($http));
+        $response = new Response(status: 204);
+        $response->headers->clearCookie(TeacherDevices::COOKIE, '/', null, $http->isSecure(), true, Cookie::SAMESITE_LAX);
+
+        return $response;
+    }
+
+    private static function cookie(Request $http, string $name, string $value, int $seconds): Cookie
+    {
+        return Cookie::create($name, $value, time() + $seconds, '/', null, $http->isSecure(), true, false, Cookie::SAMESITE_LAX);
+    }
+}

@@ -1,0 +1,92 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FreshHuddle\App\Account\SignIn;
+
+use Doctrine\ORM\EntityManagerInterface;
+use FreshHuddle\App\Account\Teacher;
+use FreshHuddle\App\Http\Problem;
+use Symfony\Component\DependencyInjection\Attribute\Target;
+use Symfony\Component\PasswordHasher\Hasher\PasswordHasherFactoryInterface;
+use Symfony\Component\PasswordHasher\PasswordHasherInterface;
+use Symfony\Component\RateLimiter\LimiterInterface;
+use Symfony\Component\RateLimiter\RateLimiterFactoryInterface;
+
+/**
+ * Checks an address and a password. Known and unknown addresses take the same work and get the same answer. Only failures
+ * count towards the limits; strangers can use up what an account allows to strangers, never what its owner's own devices
+ * may do (KnownDevice).
+ */
+final readonly class SignIns
+{
+    private PasswordHasherInterface $hasher;
+
+    public function __construct(
+        private EntityManagerInterface $em,
+        private KnownDevice $known,
+        PasswordHasherFactoryInterface $hashers,
+        #[Target('sign_in_address')]
+        private RateLimiterFactoryInterface $ofAddress,
+        #[Target('sign_in_here')]
+        private RateLimiterFactoryInterface $here,
+        #[Target('sign_in_account')]
+        private RateLimiterFactoryInterface $ofAccount,
+    ) {
+        $this->hasher = $hashers->getPasswordHasher(Teacher::class);
+    }
+
+    /**
+     * @param string $address  where the request comes from
+     * @param string $remember the cookie of KnownDevice; '' for none
+     *
+     * @throws Problem 401 if the two do not go together; 429 after too many failures
+     */
+    public function check(SignIn $request, string $address, string $remember): Teacher
+    {
+        $email = mb_strtolower(trim($request->email));
+        $teacher = $this->em->getRepository(Teacher::class)->findOneBy(['email' => $email]);
+        $isKnown = null !== $teacher && $this->known->holds($remember, $teacher);
+        $limits = $this->limits($email, $address, $isKnown ? $remember : null);
+        foreach ($limits as $limit) {
+            if ($limit->consume(0)->getRemainingTokens() < 1) {
+                throw new Problem(429, 'Too many tries. Wait five minutes, or sign in on a device where you have been signed in before.', 'password');
+            }
+        }
+        // Where there is no such teacher, a hash of nobody's is checked: the same work, so the same time.
+        $fits = $this->hasher->verify($teacher?->getPassword() ?? $this->nobodys(), $request->password);
+        if (null === $teacher || !$fits) {
+            foreach ($limits as $limit) {
+                $limit->consume();
+            }
+            throw new Problem(401, 'This address and password do not go together.', 'password');
+        }
+        if ($this->hasher->needsRehash($teacher->getPassword())) {
+            $teacher->setPasswordHash($this->hasher->hash($request->password));
+            $this->em->flush();
+        }
+
+        return $teacher;
+    }
+
+    /**
+     * @param string|null $known the cookie of a device this account was signed in on before; null for a stranger's
+     *
+     * @return list<LimiterInterface>
+     */
+    private function limits(string $email, string $address, ?string $known): array
+    {
+        if (null !== $known) {
+            return [$this->here->create(hash('sha256', "{$email}|{$known}"))];
+        }
+
+        return [$this->ofAddress->create($address), $this->here->create(hash('sha256', "{$email}|{$address}")), $this->ofAccount->create(hash('sha256', $email))];
+    }
+
+    private function nobodys(): string
+    {
+        static $hash = null;
+
+        return \is_string($hash) ? $hash : $hash = $this->hasher->hash('nobody');
+    }
+}

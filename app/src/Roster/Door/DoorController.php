@@ -1,0 +1,86 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FreshHuddle\App\Roster\Door;
+
+use FreshHuddle\App\Http\Body\Body;
+use FreshHuddle\App\Http\Given;
+use FreshHuddle\App\Roster\Device\StudentAuthenticator;
+use FreshHuddle\App\Roster\Device\StudentDevices;
+use FreshHuddle\App\Roster\Device\StudentUser;
+use FreshHuddle\App\Roster\Event\Arrivals;
+use FreshHuddle\App\Stream\StreamAddress;
+use FreshHuddle\App\Stream\StreamView;
+use Psr\EventDispatcher\EventDispatcherInterface;
+use Symfony\Component\HttpFoundation\Cookie;
+use Symfony\Component\HttpFoundation\Request;
+use Symfony\Component\HttpFoundation\Response;
+use Symfony\Component\Routing\Attribute\Route;
+use Symfony\Component\Security\Http\Attribute\CurrentUser;
+
+/**
+ * The students' door.
+ */
+#[Route('/api/student')]
+final readonly class DoorController
+{
+    public function __construct(
+        private Door $door,
+        private Doorway $doorway,
+        private StudentDevices $devices,
+        private StreamAddress $address,
+        private EventDispatcherInterface $events,
+    ) {
+    }
+
+    #[Route('/classes/{code}', methods: ['GET'])]
+    public function look(string $code, Request $http): ClassDoor
+    {
+        return $this->door->look($code, $http->getClientIp() ?? '');
+    }
+
+    /**
+     * @return Given<AtDoor>
+     */
+    #[Route('/join', methods: ['POST'])]
+    public function join(#[Body(2_048)] JoinClass $request, Request $http): Given
+    {
+        $token = $this->door->join($request, StudentAuthenticator::token($http), $http->getClientIp() ?? '');
+        $student = $this->devices->student($token);
+        $class = null === $student ? $this->doorway->classOf($token) : $student->classId;
+        if (null !== $class) {
+            $this->events->dispatch(new Arrivals($class));
+        }
+
+        return new Given(new AtDoor(null === $student ? DoorState::Waiting : DoorState::In), [
+            Cookie::create(StudentDevices::COOKIE, $token, time() + StudentDevices::LASTS, '/', null, $http->isSecure(), true, false, Cookie::SAMESITE_LAX),
+        ]);
+    }
+
+    /** Where this device stands: in, in the doorway, or outside. */
+    #[Route('/door', methods: ['GET'])]
+    public function state(Request $http): AtDoor
+    {
+        return new AtDoor($this->doorway->state(StudentAuthenticator::token($http)));
+    }
+
+    /** Where this device hears of what changes. */
+    #[Route('/stream', methods: ['GET'])]
+    public function stream(#[CurrentUser] StudentUser $student): StreamView
+    {
+        return $this->address->of($student->channel);
+    }
+
+    /** This device no longer speaks for the student. */
+    #[Route('/leave', methods: ['POST'])]
+    public function leave(#[CurrentUser] StudentUser $student, Request $http): Response
+    {
+        $this->devices->release(StudentAuthenticator::token($http));
+        $this->events->dispatch(new Arrivals($student->classId));
+        $response = new Response(status: 204);
+        $response->headers->clearCookie(StudentDevices::COOKIE, '/', null, $http->isSecure(), true, Cookie::SAMESITE_LAX);
+
+        return $response;
+    }
+}

@@ -1,0 +1,109 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FreshHuddle\App\Roster\Door;
+
+use Doctrine\ORM\EntityManagerInterface;
+use FreshHuddle\App\Account\Access;
+use FreshHuddle\App\Account\Teacher;
+use FreshHuddle\App\Http\Body\Body;
+use FreshHuddle\App\Http\Problem;
+use FreshHuddle\App\Roster\ClassCodes;
+use FreshHuddle\App\Roster\ClassView;
+use FreshHuddle\App\Roster\ClassViews;
+use FreshHuddle\App\Roster\Device\StudentDevices;
+use FreshHuddle\App\Roster\Event\Arrivals;
+use FreshHuddle\App\Roster\Student;
+use Psr\EventDispatcher\EventDispatcherInterface;
+use Symfony\Component\Routing\Attribute\Route;
+use Symfony\Component\Routing\Requirement\Requirement;
+use Symfony\Component\Security\Http\Attribute\CurrentUser;
+
+/**
+ * What the teacher does at the door.
+ */
+#[Route('/api/staff', requirements: ['id' => Requirement::UUID, 'guest' => Requirement::UUID])]
+final readonly class DoorkeeperController
+{
+    public function __construct(
+        private Access $access,
+        private ClassViews $views,
+        private ClassCodes $codes,
+        private StudentDevices $devices,
+        private Doorway $doorway,
+        private EntityManagerInterface $em,
+        private EventDispatcherInterface $events,
+    ) {
+    }
+
+    #[Route('/classes/{id}/door', methods: ['PATCH'])]
+    public function set(#[CurrentUser] Teacher $teacher, string $id, #[Body] SetDoor $request): ClassView
+    {
+        $class = $this->access->schoolClass($teacher, $id);
+        $class->namesAtDoor = $request->names;
+        $this->em->flush();
+
+        return $this->views->one($class);
+    }
+
+    /** A new code; the old one opens nothing any more. Whoever is in stays in. */
+    #[Route('/classes/{id}/code', methods: ['POST'])]
+    public function renewCode(#[CurrentUser] Teacher $teacher, string $id): ClassView
+    {
+        $class = $this->access->schoolClass($teacher, $id);
+        $class->code = $this->codes->fresh();
+        $this->em->flush();
+
+        return $this->views->one($class);
+    }
+
+    /** Every name of the class may be claimed anew. */
+    #[Route('/classes/{id}/free', methods: ['POST'])]
+    public function freeAll(#[CurrentUser] Teacher $teacher, string $id): void
+    {
+        $class = $this->access->schoolClass($teacher, $id);
+        $this->devices->freeAll($class->id);
+        $this->events->dispatch(new Arrivals($class->id));
+    }
+
+    /** The name may be claimed anew, on another device. */
+    #[Route('/students/{id}/free', methods: ['POST'])]
+    public function free(#[CurrentUser] Teacher $teacher, string $id): void
+    {
+        $student = $this->access->student($teacher, $id);
+        $this->devices->free($student->id);
+        $this->events->dispatch(new Arrivals($student->class->id));
+    }
+
+    /** Who came in under this name is somebody else of the class. */
+    #[Route('/students/{id}/is', methods: ['POST'])]
+    public function correct(#[CurrentUser] Teacher $teacher, string $id, #[Body] ThisIs $request): void
+    {
+        $student = $this->access->student($teacher, $id);
+        $other = $this->em->getRepository(Student::class)->findOneBy(['id' => $request->student, 'class' => $student->class, 'removedAt' => null])
+            ?? throw new Problem(422, 'This student is not on the class list.', 'student');
+        if (!$this->devices->correct($student->id, $other->id)) {
+            throw new Problem(409, \sprintf('Nobody is here as %s any more.', $student->name), 'student');
+        }
+        $this->events->dispatch(new Arrivals($student->class->id));
+    }
+
+    /** “This is …”: who waits in the doorway is let in as this student. */
+    #[Route('/classes/{id}/doorway/{guest}', methods: ['POST'])]
+    public function thisIs(#[CurrentUser] Teacher $teacher, string $id, string $guest, #[Body] ThisIs $request): void
+    {
+        $class = $this->access->schoolClass($teacher, $id);
+        $this->doorway->thisIs($class, $guest, $request->student);
+        $this->events->dispatch(new Arrivals($class->id));
+    }
+
+    /** “Not now.” */
+    #[Route('/classes/{id}/doorway/{guest}', methods: ['DELETE'])]
+    public function notNow(#[CurrentUser] Teacher $teacher, string $id, string $guest): void
+    {
+        $class = $this->access->schoolClass($teacher, $id);
+        $this->doorway->notNow($class, $guest);
+        $this->events->dispatch(new Arrivals($class->id));
+    }
+}

@@ -1,0 +1,134 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FreshHuddle\App\Roster\Door;
+
+use Doctrine\DBAL\Connection;
+use Doctrine\DBAL\LockMode;
+use Doctrine\ORM\EntityManagerInterface;
+use FreshHuddle\App\Http\Problem;
+use FreshHuddle\App\Roster\Device\StudentDevices;
+use FreshHuddle\App\Roster\SchoolClass;
+use FreshHuddle\App\Roster\Student;
+use FreshHuddle\Core\Roster\Door\NameMatch;
+use Psr\Clock\ClockInterface;
+use Symfony\Component\Uid\Uuid;
+
+/**
+ * Where arrivals wait whom the list does not know, or whose name another device has, until the teacher says who they are.
+ */
+final readonly class Doorway
+{
+    private const MOST_WAITING = 60;
+    private const OLD = '-16 hours';
+
+    public function __construct(private EntityManagerInterface $em, private Connection $db, private StudentDevices $devices, private ClockInterface $clock)
+    {
+    }
+
+    /**
+     * @param string $token the device's cookie; '' for none
+     *
+     * @return string the device's cookie from now on
+     *
+     * @throws Problem 429 if too many wait already
+     */
+    public function wait(string $classId, string $typed, string $token): string
+    {
+        return $this->em->wrapInTransaction(function () use ($classId, $typed, $token): string {
+            $class = $this->em->find(SchoolClass::class, $classId, LockMode::PESSIMISTIC_WRITE) ?? throw Problem::notFound();
+            $before = '' === $token ? null : $this->guest($token);
+            if (null !== $before) {
+                $this->em->remove($before);
+                $this->em->flush();
+            }
+            if ($this->em->getRepository(DoorwayGuest::class)->count(['class' => $class, 'refused' => false]) >= self::MOST_WAITING) {
+                throw new Problem(429, 'Many are waiting at the door. Ask your teacher.', 'name');
+            }
+            $fresh = bin2hex(random_bytes(32));
+            $this->em->persist(new DoorwayGuest(Uuid::v7()->toRfc4122(), $class, trim($typed), hash('sha256', $fresh), $this->clock->now()));
+            $this->em->flush();
+
+            return $fresh;
+        });
+    }
+
+    public function state(string $token): DoorState
+    {
+        if ('' !== $token && null !== $this->devices->student($token)) {
+            return DoorState::In;
+        }
+        $guest = '' === $token ? null : $this->guest($token);
+
+        return null === $guest ? DoorState::Outside : ($guest->refused ? DoorState::NotNow : DoorState::Waiting);
+    }
+
+    /**
+     * @return string|null the class whose doorway the device stands in
+     */
+    public function classOf(string $token): ?string
+    {
+        return '' === $token ? null : $this->guest($token)?->class->id;
+    }
+
+    /**
+     * @return list<DoorwayView> who waits, first come first
+     */
+    public function of(string $classId): array
+    {
+        $names = [];
+        foreach ($this->db->fetchAllKeyValue('SELECT id, name FROM student WHERE class_id = ? AND removed_at IS NULL', [$classId]) as $id => $name) {
+            \assert(\is_string($name));
+            $names[(string) $id] = [$name];
+        }
+
+        return array_map(static function (DoorwayGuest $guest) use ($names): DoorwayView {
+            $found = NameMatch::find($guest->typed, $names);
+
+            return new DoorwayView($guest->id, $guest->typed, 1 === \count($found) ? $found[0] : null);
+        }, array_values($this->em->getRepository(DoorwayGuest::class)->findBy(['class' => $classId, 'refused' => false], ['id' => 'ASC'])));
+    }
+
+    /**
+     * “This is …”: the device speaks for the student; the name it typed is known from now on.
+     *
+     * @throws Problem 404 if there is no such guest or student in the class; 409 if they have gone
+     */
+    public function thisIs(SchoolClass $class, string $guestId, string $studentId): void
+    {
+        $guest = $this->one($class, $guestId);
+        $student = $this->em->getRepository(Student::class)->findOneBy(['id' => $studentId, 'class' => $class, 'removedAt' => null]) ?? throw new Problem(422, 'This student is not on the class list.', 'student');
+        $this->devices->assign($guest->tokenHash, $student->id);
+        $this->em->wrapInTransaction(function () use ($guest, $student): void {
+            $this->em->lock($guest->class, LockMode::PESSIMISTIC_WRITE);
+            $known = $this->em->getRepository(OtherName::class)->findOneBy(['student' => $student, 'name' => $guest->typed]);
+            if (null === $known && [] === NameMatch::find($guest->typed, [$student->id => [$student->name]])) {
+                $this->em->persist(new OtherName($student, $guest->typed));
+            }
+            $this->em->remove($guest);
+        });
+    }
+
+    public function notNow(SchoolClass $class, string $guestId): void
+    {
+        $this->one($class, $guestId)->refused = true;
+        $this->em->flush();
+    }
+
+    public function forgetOld(): void
+    {
+        $this->em->createQueryBuilder()->delete(DoorwayGuest::class, 'g')->where('g.cameAt < :before')
+            ->setParameter('before', $this->clock->now()->modify(self::OLD), 'datetimetz_immutable')->getQuery()->execute();
+    }
+
+    private function one(SchoolClass $class, string $guestId): DoorwayGuest
+    {
+        return $this->em->getRepository(DoorwayGuest::class)->findOneBy(['id' => $guestId, 'class' => $class]) ?? throw Problem::notFound();
+    }
+
+    private function guest(string $token): ?DoorwayGuest
+    {
+        return $this->em->getRepository(DoorwayGuest::class)->findOneBy(['tokenHash' => hash('sha256', $token)]);
+    }
+}

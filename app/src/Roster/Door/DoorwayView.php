@@ -1,0 +1,19 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FreshHuddle\App\Roster\Door;
+
+/**
+ * Somebody in the doorway, for the teacher.
+ */
+final readonly class DoorwayView
+{
+    /**
+     * @param string      $typed   the name they typed
+     * @param string|null $student who that would be on the list, where it is clear; another device has that name
+     */
+    public function __construct(public string $id, public string $typed, public ?string $student)
+    {
+    }
+}

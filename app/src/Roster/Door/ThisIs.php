@@ -1,0 +1,16 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FreshHuddle\App\Roster\Door;
+
+use FreshHuddle\App\Http\Body\Id;
+
+final readonly class ThisIs
+{
+    public function __construct(
+        #[Id]
+        public string $student,
+    ) {
+    }
+}

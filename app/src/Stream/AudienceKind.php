@@ -1,0 +1,18 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FreshHuddle\App\Stream;
+
+enum AudienceKind: string
+{
+    /** The staff of a lesson's class. */
+    case Staff = 'staff';
+    /** The staff of a grouping's class. */
+    case Desk = 'desk';
+    /** The students whose class comes into a lesson now. */
+    case Everybody = 'everybody';
+    /** All students of a class. */
+    case SchoolClass = 'class';
+    case Student = 'student';
+}
