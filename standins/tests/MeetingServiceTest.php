@@ -44,12 +44,50 @@ final class MeetingServiceTest extends TestCase
 
             return (string) parse_url($links[$who], \PHP_URL_PATH);
         };
-        $page = $this->http->request('GET', $in('p1'))->getContent();
+        $browser = ['headers' => ['Cookie' => $this->letIn($in('p1'))]];
+        $page = $this->http->request('GET', $in('p1'), $browser)->getContent();
         self::assertStringNotContainsString('<b>Room', $page);
         self::assertStringNotContainsString('<i>Ada', $page);
-        self::assertSame(['<i>Ada</i>'], $this->http->request('POST', $in('p1').'/here')->toArray()['people']);
+        self::assertSame(['<i>Ada</i>'], $this->http->request('POST', $in('p1').'/here', $browser)->toArray()['people']);
         $this->http->request('PUT', "/api/rooms/{$room}/members", ['json' => ['people' => ['p2' => 'Ben']]])->getContent();
-        self::assertSame(404, $this->http->request('GET', $in('p1'))->getStatusCode(), 'who is no member any more cannot enter');
+        self::assertSame(404, $this->http->request('GET', $in('p1'), $browser)->getStatusCode(), 'who is no member any more cannot enter');
+    }
+
+    public function test_a_link_that_was_passed_on_is_nobody(): void
+    {
+        $room = $this->http->request('POST', '/api/rooms', ['json' => ['name' => 'R']])->toArray()['id'];
+        self::assertIsString($room);
+        $person = 'p'.bin2hex(random_bytes(4));
+        $link = $this->http->request('PUT', "/api/rooms/{$room}/members", ['json' => ['people' => [$person => 'Ada']]])->toArray()['links'];
+        \assert(\is_array($link) && \is_string($link[$person]));
+        $path = (string) parse_url($link[$person], \PHP_URL_PATH);
+        $status = fn (string $method, string $path, string $cookie = ''): int => $this->http->request($method, $path, ['headers' => ['Cookie' => $cookie], 'max_redirects' => 0])->getStatusCode();
+        self::assertSame(404, $status('GET', $path), 'the link alone opens nothing');
+        $ticket = $this->ticket($path, time() + 60);
+        $cookie = $this->letIn($path, $ticket);
+        self::assertSame(200, $status('GET', $path, $cookie));
+        self::assertSame(404, $status('GET', $ticket), 'a ticket binds one browser');
+        self::assertSame(404, $status('POST', $path.'/here'), 'and only that browser speaks as the person');
+        self::assertSame(404, $status('GET', $this->ticket($path, time() - 1)), 'a ticket of a minute ago');
+        self::assertSame(404, $status('GET', $path.'?until='.(time() + 60).'&let='.str_repeat('0', 40)));
+        $newer = $this->letIn($path, $this->ticket($path, time() + 61));
+        self::assertSame([404, 200], [$status('GET', $path, $cookie), $status('GET', $path, $newer)], 'whoever changes to another device is let in there');
+    }
+
+    private function ticket(string $path, int $until): string
+    {
+        return $path.'?until='.$until.'&let='.substr(hash_hmac('sha256', $until.'|'.basename($path), 'let-in|'.self::setting('MEETING_TOKEN')), 0, 40);
+    }
+
+    /**
+     * @return string the cookie of the browser that was let in
+     */
+    private function letIn(string $path, ?string $ticket = null): string
+    {
+        $answer = $this->http->request('GET', $ticket ?? $this->ticket($path, time() + 60), ['max_redirects' => 0]);
+        self::assertSame(302, $answer->getStatusCode());
+
+        return explode(';', $answer->getHeaders(false)['set-cookie'][0])[0];
     }
 
     private static function setting(string $name): string

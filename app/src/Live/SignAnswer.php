@@ -10,7 +10,7 @@ final readonly class SignAnswer
      * @param int $seq       the last event that concerns students: a page that knows an older one asks anew
      * @param int $serverNow milliseconds since 1970
      */
-    public function __construct(public int $seq, public int $serverNow)
+    public function __construct(public ?string $lesson, public int $seq, public int $serverNow)
     {
     }
 }

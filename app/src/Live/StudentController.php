@@ -49,7 +49,7 @@ final readonly class StudentController
     {
         $this->presence->pageIsAlive($student->id);
 
-        return new SignAnswer($this->page->lastSeq($student), $this->clock->ms());
+        return new SignAnswer($student->lessonId, $this->page->lastSeq($student), $this->clock->ms());
     }
 
     /** The way to where the student belongs now. */

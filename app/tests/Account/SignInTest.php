@@ -17,7 +17,7 @@ final class SignInTest extends AppTestCase
     {
         $this->asNobody();
         $this->ask('GET', '/api/staff/me')->is(401);
-        $this->signIn('harbour')->is(200);
+        $this->tryIn('harbour')->is(200);
         self::assertSame('ines@larkmouth.example', $this->ask('GET', '/api/staff/me')->is(200)->text('email'));
         $this->ask('POST', '/api/staff/sign-out', [])->is(204);
         $this->ask('GET', '/api/staff/me')->is(401);
@@ -26,7 +26,7 @@ final class SignInTest extends AppTestCase
     public function test_a_wrong_password_and_an_unknown_address_are_told_in_the_same_words(): void
     {
         $this->asNobody();
-        $wrong = $this->signIn('wrong')->is(401);
+        $wrong = $this->tryIn('wrong')->is(401);
         $unknown = $this->ask('POST', '/api/staff/sign-in', ['email' => 'nobody@larkmouth.example', 'password' => 'x'])->is(401);
         self::assertSame($wrong->raw, $unknown->raw);
         self::assertSame('password', $wrong->text('errors.0.field'));
@@ -36,26 +36,26 @@ final class SignInTest extends AppTestCase
     {
         $this->asNobody();
         for ($i = 0; $i < 8; ++$i) {
-            $this->signIn('wrong')->is(401);
+            $this->tryIn('wrong')->is(401);
         }
-        $this->signIn('harbour')->is(429);
-        $this->signIn('harbour', '198.51.100.7')->is(200);
+        $this->tryIn('harbour')->is(429);
+        $this->tryIn('harbour', '198.51.100.7')->is(200);
     }
 
     public function test_strangers_at_forty_addresses_cannot_try_for_ever_and_do_not_lock_the_owner_out(): void
     {
         $this->asNobody();
-        $this->signIn('harbour', '203.0.113.5')->is(200);
+        $this->tryIn('harbour', '203.0.113.5')->is(200);
         $been = $this->client->getCookieJar()->get(KnownDevice::COOKIE);
         self::assertNotNull($been);
         $this->asNobody();
         $answers = [];
         for ($i = 0; $i < 40; ++$i) {
-            $answers[] = $this->signIn('wrong', '198.51.100.'.$i)->status;
+            $answers[] = $this->tryIn('wrong', '198.51.100.'.$i)->status;
         }
         self::assertSame([401 => 30, 429 => 10], array_count_values($answers));
         $this->client->getCookieJar()->set($been);
-        $this->signIn('harbour', '203.0.113.5')->is(200);
+        $this->tryIn('harbour', '203.0.113.5')->is(200);
     }
 
     public function test_an_unknown_address_takes_the_same_work_as_a_known_one(): void
@@ -71,7 +71,7 @@ final class SignInTest extends AppTestCase
             $this->ask('POST', '/api/staff/sign-in', ['email' => $email, 'password' => 'wrong'])->is(401);
             self::assertSame($i + 1, $hasher->checked, $email);
         }
-        self::assertSame($hasher->costs[0], $hasher->costs[1]);
+        self::assertSame(['harbour', false], [$hasher->against[0], \in_array($hasher->against[1], ['', 'harbour'], true)], 'a real hash that is nobody’s');
     }
 
     public function test_who_is_not_signed_in_leaves_nothing_behind(): void
@@ -81,7 +81,7 @@ final class SignInTest extends AppTestCase
         foreach (['/api/staff/me', '/api/staff/classes', '/api/student/now', '/api/student/classes/ABCDEF', '/api/student/door', '/nothing'] as $path) {
             $this->ask('GET', $path);
         }
-        $this->signIn('wrong');
+        $this->tryIn('wrong');
         $this->ask('POST', '/api/student/join', ['code' => 'ABCDEF', 'name' => 'Ada']);
         self::assertSame($before, $this->rows());
         self::assertSame([], $this->client->getCookieJar()->all());
@@ -94,7 +94,7 @@ final class SignInTest extends AppTestCase
         $this->ask('POST', '/api/staff/sign-out', [])->is(204);
         $this->client->getCookieJar()->set($cookie);
         $this->ask('GET', '/api/staff/me')->is(401);
-        $this->signIn('harbour')->is(200);
+        $this->tryIn('harbour')->is(200);
         $this->ask('GET', '/api/staff/me')->is(200);
         $this->db()->executeStatement("UPDATE teacher_device SET until = now() - interval '1 second'");
         $this->ask('GET', '/api/staff/me')->is(401);
@@ -126,7 +126,7 @@ final class SignInTest extends AppTestCase
         self::assertStringContainsString('algorithm: bcrypt', explode('when@test', $config)[0]);
     }
 
-    private function signIn(string $password, string $address = '127.0.0.1'): Json
+    private function tryIn(string $password, string $address = '127.0.0.1'): Json
     {
         return $this->ask('POST', '/api/staff/sign-in', ['email' => 'ines@larkmouth.example', 'password' => $password], ['X-Forwarded-For' => $address]);
     }

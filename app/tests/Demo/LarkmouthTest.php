@@ -16,6 +16,7 @@ final class LarkmouthTest extends AppTestCase
         $this->service(Larkmouth::class)->load();
         $ines = $this->service(EntityManagerInterface::class)->getRepository(Teacher::class)->findOneBy(['email' => 'teacher@larkmouth.example']);
         self::assertNotNull($ines);
+        $this->signIn($ines);
         $this->asTeacher($ines);
         $classes = $this->ask('GET', '/api/staff/classes');
         self::assertSame([28, 17, 120], [$classes->int('0.students'), $classes->int('1.students'), $classes->int('2.students')]);

@@ -4,8 +4,10 @@ declare(strict_types=1);
 
 namespace FreshHuddle\App\Tests\Live;
 
+use FreshHuddle\App\Http\Body\Body;
 use FreshHuddle\App\Tests\Support\AppTestCase;
 use FreshHuddle\App\Tests\Support\Json;
+use Symfony\Component\Routing\Route;
 use Symfony\Component\Routing\RouterInterface;
 use Symfony\Component\Uid\Uuid;
 
@@ -69,15 +71,16 @@ final class StudentPrivacyTest extends AppTestCase
         foreach ($this->service(RouterInterface::class)->getRouteCollection()->all() as $name => $route) {
             foreach (array_diff($route->getMethods(), ['DELETE']) as $method) {
                 foreach ($ids as $id) {
-                    if (str_contains($route->getPath(), '/leave')) {
-                        continue; // it would only send us out
+                    if (str_contains($route->getPath(), '/leave') || str_contains($route->getPath(), '/sign-')) {
+                        continue; // the first would only send us out; the other two know no students
                     }
-                    $path = strtr($route->getPath(), ['{id}' => $id, '{slot}' => 'decision', '{format}' => 'csv', '{variant}' => $id, '{code}' => $this->lesson->text('classCode')]);
-                    $body = ['save' => Uuid::v4()->toRfc4122(), 'base' => '', 'text' => 'x', 'kind' => 'callBack', 'title' => 'x', 'name' => 'x', 'names' => 'x', 'basedOn' => 0, 'groups' => 2, 'minutes' => 5, 'blocks' => [], 'code' => 'NOSUCH', 'student' => $id, 'students' => [$id, $this->other], 'table' => $this->other, 'settings' => [], 'rounds' => [], 'archived' => true];
+                    $path = strtr($route->getPath(), ['{id}' => $id, '{slot}' => 'decision', '{format}' => 'csv', '{variant}' => $id, '{guest}' => $id, '{code}' => $this->lesson->text('classCode')]);
+                    $body = ['save' => Uuid::v4()->toRfc4122(), 'base' => '', 'text' => 'x', 'kind' => 'callBack', 'title' => 'x', 'name' => 'x', 'names' => 'x', 'basedOn' => 0, 'groups' => 2, 'minutes' => 5, 'blocks' => [], 'code' => 'NOSUCHWORD', 'student' => $id, 'students' => [$id, $this->other], 'table' => $this->other, 'settings' => [], 'rounds' => [], 'archived' => true];
+                    $body = array_intersect_key($body, $this->fieldsOf($route));
                     $answer = $this->ask($method, $path, 'GET' === $method ? null : $body, ['Idempotency-Key' => 'student-tries-it']);
                     ++$asked;
                     self::assertStringNotContainsString(self::SECRET, $answer->raw, $name);
-                    if (str_starts_with($path, '/api/staff') && '/api/staff/sign-in' !== $path) {
+                    if (str_starts_with($path, '/api/staff')) {
                         self::assertSame(401, $answer->status, "{$method} {$path}");
                     }
                     if (!str_contains($path, '/api/student/classes/')) { // the list at the class's door, by the code
@@ -120,12 +123,12 @@ final class StudentPrivacyTest extends AppTestCase
         }
         $this->asStudent($this->me);
         $this->ask('GET', '/api/student/room')->is(302);
-        self::assertSame('https://rooms.example/mine/0', $this->client->getResponse()->headers->get('Location'));
+        self::assertStringStartsWith('https://rooms.example/mine/0?', (string) $this->client->getResponse()->headers->get('Location'));
         $this->asTeacher();
         $this->command($this->lesson->text('id'), 'callBack', seconds: 0);
         $this->asStudent($this->me);
         $this->ask('GET', '/api/student/room')->is(302);
-        self::assertSame('https://rooms.example/main/0', $this->client->getResponse()->headers->get('Location'));
+        self::assertStringStartsWith('https://rooms.example/main/0?', (string) $this->client->getResponse()->headers->get('Location'));
     }
 
     public function test_a_student_who_is_moved_takes_leave_of_the_old_copy_at_once(): void
@@ -142,74 +145,23 @@ final class StudentPrivacyTest extends AppTestCase
         $this->save($this->otherCopy, 'decision', 'hello')->is(200);
     }
 
-    public function test_channels_of_others_are_closed(): void
+    /**
+     * @return array<string, true> what a route reads from a body
+     */
+    private function fieldsOf(Route $route): array
     {
-        $lesson = $this->lesson->text('id');
-        $own = $this->lesson->text('floor.groups.0.students.0');
-        $mate = $this->lesson->text('floor.groups.0.students.1');
-        $this->asStudent($this->me);
-        $this->door('student', "lesson.{$lesson},student.{$own}")->is(204);
-        $this->door('student', "lesson.{$lesson},student.{$mate}")->is(403);
-        $this->door('student', "student.{$this->lesson->text('floor.groups.1.students.0')}")->is(403);
-        $this->door('student', "staff.{$lesson}")->is(403);
-        $this->door('student', '')->is(403);
-        $this->door('staff', "staff.{$lesson}")->is(401);
-        $this->asTeacher();
-        $this->door('staff', "staff.{$lesson}")->is(204);
-        $this->door('staff', "staff.{$lesson},student.{$own}")->is(403);
-        $this->asTeacher($this->newTeacher('other@larkmouth.example'));
-        $this->door('staff', "staff.{$lesson}")->is(403);
-        $this->asNobody();
-        $this->door('student', "lesson.{$lesson}")->is(401);
-    }
-
-    public function test_a_name_that_another_device_has_chosen_is_taken_until_the_teacher_frees_it(): void
-    {
-        $student = $this->lesson->text('floor.groups.0.students.0');
-        $claim = ['code' => strtolower($this->lesson->text('classCode')), 'student' => $student];
-        $this->asNobody();
-        self::assertSame('student', $this->ask('POST', '/api/student/join', $claim)->is(409)->text('errors.0.field'));
-        $this->asTeacher();
-        $this->ask('POST', "/api/staff/students/{$student}/free")->is(204);
-        $this->asStudent($this->me);
-        $this->ask('GET', '/api/student/now')->is(401);
-        $this->asNobody();
-        $this->ask('POST', '/api/student/join', $claim)->is(204);
-    }
-
-    public function test_class_codes_cannot_be_guessed_at_leisure(): void
-    {
-        $this->asNobody();
-        for ($i = 0; $i < 60; ++$i) {
-            $this->ask('GET', '/api/student/classes/ZZZZZ'.\chr(65 + $i % 26))->is(404);
+        $controller = $route->getDefault('_controller');
+        \assert(\is_string($controller));
+        [$class, $method] = explode('::', $controller) + [1 => '__invoke'];
+        \assert(class_exists($class));
+        foreach ((new \ReflectionMethod($class, $method))->getParameters() as $parameter) {
+            $type = $parameter->getType();
+            if ([] !== $parameter->getAttributes(Body::class) && $type instanceof \ReflectionNamedType && class_exists($type->getName())) {
+                return array_fill_keys(array_map(static fn (\ReflectionParameter $field): string => $field->getName(), (new \ReflectionClass($type->getName()))->getConstructor()?->getParameters() ?? []), true);
+            }
         }
-        $this->ask('GET', '/api/student/classes/'.$this->lesson->text('classCode'))->is(429);
-    }
 
-    public function test_a_removed_student_is_out(): void
-    {
-        $student = $this->lesson->text('floor.groups.0.students.0');
-        $this->ask('DELETE', "/api/staff/students/{$student}")->is(204);
-        $this->asStudent($this->me);
-        $this->ask('GET', '/api/student/now')->is(401);
-        $this->asNobody();
-        $this->ask('POST', '/api/student/join', ['code' => $this->lesson->text('classCode'), 'student' => $student])->is(404);
-    }
-
-    public function test_whoever_comes_is_not_absent_any_more(): void
-    {
-        $student = $this->lesson->text('floor.groups.0.students.1');
-        $this->ask('PATCH', "/api/staff/students/{$student}", ['absent' => true]);
-        $this->join($this->lesson, $student);
-        foreach ($this->ask('GET', '/api/staff/lessons/'.$this->lesson->text('id'))->list('students') as $one) {
-            self::assertIsArray($one);
-            self::assertFalse($one['absent']);
-        }
-    }
-
-    private function door(string $who, string $channels): Json
-    {
-        return $this->ask('GET', "/stream-door/{$who}", null, ['X-Original-Uri' => "/stream/{$who}/{$channels}"]);
+        return [];
     }
 
     private function lookAndGo(): void

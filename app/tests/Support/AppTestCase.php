@@ -6,8 +6,8 @@ namespace FreshHuddle\App\Tests\Support;
 
 use Doctrine\DBAL\Connection;
 use Doctrine\ORM\EntityManagerInterface;
-use FreshHuddle\App\Account\Teacher;
 use FreshHuddle\App\Account\Device\TeacherDevices;
+use FreshHuddle\App\Account\Teacher;
 use FreshHuddle\App\Roster\Device\StudentDevices;
 use FreshHuddle\App\Worker\WorkCommand;
 use Psr\Cache\CacheItemPoolInterface;
@@ -43,9 +43,17 @@ abstract class AppTestCase extends WebTestCase
         $em = $this->service(EntityManagerInterface::class);
         $em->persist($teacher);
         $em->flush();
-        $this->signedIn[$teacher->id] = $this->service(TeacherDevices::class)->signIn($teacher);
+        $this->signIn($teacher);
 
         return $teacher;
+    }
+
+    /**
+     * On a device of its own, for `asTeacher`.
+     */
+    protected function signIn(Teacher $teacher): void
+    {
+        $this->signedIn[$teacher->id] = $this->service(TeacherDevices::class)->signIn($teacher);
     }
 
     protected function asTeacher(?Teacher $teacher = null): void

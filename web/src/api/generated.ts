@@ -3667,6 +3667,7 @@ export interface components {
         /** @enum {string} */
         ShapeKind: "groups" | "size" | "sizes";
         SignAnswer: {
+            lesson: string | null;
             seq: number;
             serverNow: number;
         };

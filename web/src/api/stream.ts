@@ -1,3 +1,5 @@
+import { isProblem } from './problem';
+
 /**
  * Listens to a stream of hints. The server is the truth: on every (re)connection the page is told to look again, and while
  * there is no stream it is told to look every few seconds.
@@ -9,16 +11,29 @@ export interface StreamHandlers<T> {
   onConnected?: (connected: boolean) => void;
 }
 
+/** Where this device listens, signed and good for some minutes. */
+export interface StreamAddress {
+  address: string;
+  forSeconds: number;
+}
+
 const pollEvery = 3_000;
 const retryAfter = 2_000;
+/** Not all pages of a class come back at the same moment. */
+const apart = () => Math.random() * 1_500;
 
-/** @returns how to stop listening */
-export function listen<T>(url: string, handlers: StreamHandlers<T>): () => void {
+/**
+ * @param ask for an address; asked again when the last one has run out, or is refused
+ * @returns how to stop listening
+ */
+export function listen<T>(ask: () => Promise<StreamAddress>, handlers: StreamHandlers<T>): () => void {
   let source: EventSource | undefined;
   let poll: ReturnType<typeof setInterval> | undefined;
   let retry: ReturnType<typeof setTimeout> | undefined;
+  let address: { url: string; until: number } | undefined;
   let ended = false;
 
+  const hasEnded = () => ended;
   const startPolling = () => {
     // A little apart, so that a class does not ask in step.
     poll ??= setInterval(handlers.onLookAgain, pollEvery + Math.random() * 1_000);
@@ -27,23 +42,56 @@ export function listen<T>(url: string, handlers: StreamHandlers<T>): () => void 
     clearInterval(poll);
     poll = undefined;
   };
-  const connect = () => {
+  const lost = () => {
+    handlers.onConnected?.(false);
+    startPolling();
+  };
+  const again = () => {
+    clearTimeout(retry);
+    retry = setTimeout(() => void connect(), retryAfter + apart());
+  };
+  const connect = async (): Promise<void> => {
+    source?.close();
     if (ended) return;
-    source = new EventSource(url);
-    source.onopen = () => {
+    if (address === undefined || Date.now() > address.until) {
+      try {
+        const fresh = await ask();
+        if (hasEnded()) return;
+        address = { url: fresh.address, until: Date.now() + 1_000 * fresh.forSeconds };
+      } catch (problem) {
+        // Who may not listen any more is told so by looking; anything else passes.
+        if (isProblem(problem, 401)) handlers.onLookAgain();
+        lost();
+        again();
+        return;
+      }
+    }
+    open(address.url);
+  };
+  const open = (url: string) => {
+    const mine = (source = new EventSource(url));
+    mine.onopen = () => {
       stopPolling();
       handlers.onConnected?.(true);
       handlers.onLookAgain();
     };
-    source.onmessage = (event: MessageEvent<string>) => {
-      handlers.onMessage(JSON.parse(event.data) as T);
+    mine.onmessage = (event: MessageEvent<string>) => {
+      const message = JSON.parse(event.data) as T | { kind: 'end' };
+      if ((message as { kind: string }).kind === 'end') {
+        // The right to hear on this address has ended. Perhaps there is another one.
+        address = undefined;
+        mine.close();
+        handlers.onLookAgain();
+        again();
+        return;
+      }
+      handlers.onMessage(message as T);
     };
-    source.onerror = () => {
-      handlers.onConnected?.(false);
-      startPolling();
-      if (source?.readyState === EventSource.CLOSED) {
-        clearTimeout(retry);
-        retry = setTimeout(connect, retryAfter);
+    mine.onerror = () => {
+      lost();
+      if (mine.readyState === EventSource.CLOSED) {
+        address = undefined; // refused: it has run out
+        again();
       }
     };
   };
@@ -51,11 +99,10 @@ export function listen<T>(url: string, handlers: StreamHandlers<T>): () => void 
     if (document.visibilityState === 'visible') handlers.onLookAgain();
   };
   const online = () => {
-    source?.close();
     clearTimeout(retry);
-    connect();
+    void connect();
   };
-  connect();
+  void connect();
   document.addEventListener('visibilitychange', wake);
   window.addEventListener('online', online);
   return () => {

@@ -18,20 +18,22 @@ use Symfony\Component\RateLimiter\RateLimiterFactoryInterface;
  * count towards the limits; strangers can use up what an account allows to strangers, never what its owner's own devices
  * may do (KnownDevice).
  */
-final readonly class SignIns
+final class SignIns
 {
-    private PasswordHasherInterface $hasher;
+    private static ?string $nobodys = null;
+
+    private readonly PasswordHasherInterface $hasher;
 
     public function __construct(
-        private EntityManagerInterface $em,
-        private KnownDevice $known,
+        private readonly EntityManagerInterface $em,
+        private readonly KnownDevice $known,
         PasswordHasherFactoryInterface $hashers,
         #[Target('sign_in_address')]
-        private RateLimiterFactoryInterface $ofAddress,
+        private readonly RateLimiterFactoryInterface $ofAddress,
         #[Target('sign_in_here')]
-        private RateLimiterFactoryInterface $here,
+        private readonly RateLimiterFactoryInterface $here,
         #[Target('sign_in_account')]
-        private RateLimiterFactoryInterface $ofAccount,
+        private readonly RateLimiterFactoryInterface $ofAccount,
     ) {
         $this->hasher = $hashers->getPasswordHasher(Teacher::class);
     }
@@ -83,10 +85,11 @@ final readonly class SignIns
         return [$this->ofAddress->create($address), $this->here->create(hash('sha256', "{$email}|{$address}")), $this->ofAccount->create(hash('sha256', $email))];
     }
 
+    /**
+     * Kept for as long as the process lives: it is made once, at the cost that all others have.
+     */
     private function nobodys(): string
     {
-        static $hash = null;
-
-        return \is_string($hash) ? $hash : $hash = $this->hasher->hash('nobody');
+        return self::$nobodys ??= $this->hasher->hash('nobody');
     }
 }

@@ -50,7 +50,7 @@ final readonly class DoorController
         $student = $this->devices->student($token);
         $class = null === $student ? $this->doorway->classOf($token) : $student->classId;
         if (null !== $class) {
-            $this->events->dispatch(new Arrivals($class));
+            $this->events->dispatch(new Arrivals($class, $student?->id));
         }
 
         return new Given(new AtDoor(null === $student ? DoorState::Waiting : DoorState::In), [

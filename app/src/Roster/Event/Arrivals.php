@@ -9,7 +9,10 @@ namespace FreshHuddle\App\Roster\Event;
  */
 final readonly class Arrivals
 {
-    public function __construct(public string $classId)
+    /**
+     * @param string|null $cameIn the student who is here from now on
+     */
+    public function __construct(public string $classId, public ?string $cameIn = null)
     {
     }
 }

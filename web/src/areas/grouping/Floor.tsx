@@ -9,7 +9,7 @@ import {
   type DragEndEvent,
 } from '@dnd-kit/core';
 import clsx from 'clsx';
-import { useRef, useState, type KeyboardEvent } from 'react';
+import { useRef, useState, type KeyboardEvent, type ReactNode } from 'react';
 import type { Schema } from '../../api/client';
 import { words } from '../../words';
 import { FloorList } from './FloorList';
@@ -32,6 +32,8 @@ const tagsFirst: CollisionDetection = (args) =>
 type Opened = { kind: 'tag'; student: Student; at: DOMRect } | { kind: 'table'; group: Group; at: DOMRect };
 
 interface FloorProps {
+  /** What else can be done with a student, from outside the floor. */
+  more?: (student: Student, onClose: () => void) => ReactNode;
   floor: Schema['FloorView'];
   /** Everybody who can be seated, absent ones too. */
   students: Student[];
@@ -52,7 +54,7 @@ interface FloorProps {
 
 /** The plan of the floor: tables with name tags round them, the shelf along the bottom. */
 export function Floor(props: FloorProps) {
-  const { floor, students, control, live, asList, noteOf, tableNote, onAbsent, onHold, effects, reasons } = props;
+  const { floor, students, control, live, asList, noteOf, tableNote, onAbsent, onHold, effects, reasons, more } = props;
   const [opened, setOpened] = useState<Opened | null>(null);
   const [dragged, setDragged] = useState<string | null>(null);
   const [picked, setPicked] = useState<string | null>(null);
@@ -71,6 +73,11 @@ export function Floor(props: FloorProps) {
           .filter((student) => student.place === 'elsewhere' && student.at === group.id)
           .map((student) => ({ student, from: seatedAt.get(student.id)?.name ?? words.floor.shelf }))
       : [];
+
+  const closeTag = () => {
+    setOpened(null);
+    onHold?.(null);
+  };
 
   const edit = (change: Edit) => {
     control.edit(change);
@@ -234,10 +241,8 @@ export function Floor(props: FloorProps) {
           reasons={reasons}
           effects={effects}
           onAbsent={(isAbsent) => onAbsent(opened.student, isAbsent)}
-          onClose={() => {
-            setOpened(null);
-            onHold?.(null);
-          }}
+          onClose={closeTag}
+          more={more?.(byId.get(opened.student.id) ?? opened.student, closeTag)}
         />
       )}
       {opened?.kind === 'table' && (

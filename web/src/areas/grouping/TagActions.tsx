@@ -45,6 +45,7 @@ export function TagActions({
   onEdit,
   onAbsent,
   onClose,
+  more,
 }: {
   student: Student;
   at: DOMRect;
@@ -56,6 +57,8 @@ export function TagActions({
   onEdit: (edit: Edit) => void;
   onAbsent: (absent: boolean) => void;
   onClose: () => void;
+  /** What else can be done with this student, from outside the floor. */
+  more?: ReactNode;
 }) {
   const own = floor.groups.find((group) => group.students.includes(student.id));
   const fixed = floor.fixed.includes(student.id);
@@ -118,6 +121,7 @@ export function TagActions({
           </select>
         </label>
       )}
+      {more}
     </Beside>
   );
 }

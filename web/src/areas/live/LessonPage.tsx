@@ -15,9 +15,13 @@ import { DealBar } from '../grouping/DealBar';
 import { Floor } from '../grouping/Floor';
 import { hereAt, type Group } from '../grouping/Table';
 import { useFloor } from '../grouping/useFloor';
+import { Claim } from '../roster/Claim';
+import { Doorway } from '../roster/Doorway';
+import { useDoor } from '../roster/useDoor';
 import { useMarkAbsent } from '../roster/useMarkAbsent';
 import { OriginalEditor } from '../materials/OriginalEditor';
 import { WorkView } from '../materials/WorkView';
+import { HereAfterAll } from './HereAfterAll';
 import { LivePanel, WhoIsMissing } from './LivePanel';
 import { NoticeBox } from './NoticeBox';
 import { phaseOf, type Phase } from './phase';
@@ -96,11 +100,15 @@ function SidePanel({
   lesson,
   phase,
   control,
+  door,
+  onHere,
   onOriginal,
 }: {
   lesson: Schema['LessonView'];
   phase: Phase;
   control: ReturnType<typeof useFloor>;
+  door: ReturnType<typeof useDoor>;
+  onHere: (student: Schema['SeatedStudent']) => void;
   onOriginal: () => void;
 }) {
   const arrived = lesson.students.filter((student) => student.claimed).length;
@@ -109,6 +117,8 @@ function SidePanel({
       aria-label={words.next.title}
       className="w-full shrink-0 overflow-y-auto border-l-2 border-ink bg-sheet p-5 lg:w-80"
     >
+      <Doorway guests={lesson.doorway} students={lesson.students} door={door} />
+      <HereAfterAll students={lesson.students} onHere={onHere} />
       {phase === 'planned' && (
         <>
           <PlanPanel lesson={lesson} control={control} again={false} onOriginal={onOriginal} />
@@ -134,7 +144,9 @@ function Lesson({ lesson, connected }: { lesson: Schema['LessonView']; connected
   const queries = useQueryClient();
   const { fail } = useMessages();
   const control = useFloor(['lesson', lesson.id], lesson.floor);
-  const markAbsent = useMarkAbsent(() => queries.invalidateQueries({ queryKey: ['lesson', lesson.id] }), fail);
+  const refresh = () => queries.invalidateQueries({ queryKey: ['lesson', lesson.id] });
+  const markAbsent = useMarkAbsent(refresh, fail);
+  const door = useDoor(lesson.classId, refresh);
   const give = useCommand(lesson.id);
   const now = useServerNow(500);
   const phase = phaseOf(lesson.round.moments, now);
@@ -196,6 +208,11 @@ function Lesson({ lesson, connected }: { lesson: Schema['LessonView']; connected
                 students={lesson.students}
                 control={control}
                 onAbsent={(student, absent) => markAbsent.mutate({ id: student.id, absent })}
+                more={(student, onClose) =>
+                  student.claimed && (
+                    <Claim student={student} students={lesson.students} door={door} onClose={onClose} />
+                  )
+                }
                 live={live}
                 asList={asList}
                 noteOf={(student) => noteOf(lesson, student)}
@@ -206,7 +223,14 @@ function Lesson({ lesson, connected }: { lesson: Schema['LessonView']; connected
           {view === 'work' && <WorkView lesson={lesson} />}
           {view === 'original' && <OriginalEditor lesson={lesson} />}
         </main>
-        <SidePanel lesson={lesson} phase={phase} control={control} onOriginal={() => setView('original')} />
+        <SidePanel
+          lesson={lesson}
+          phase={phase}
+          control={control}
+          door={door}
+          onHere={(student) => markAbsent.mutate({ id: student.id, absent: false })}
+          onOriginal={() => setView('original')}
+        />
       </div>
       <KeyList open={help} onClose={() => setHelp(false)} keys={words.lesson.keys} />
     </div>

@@ -2,24 +2,14 @@ import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useEffect, useState } from 'react';
 import { setServerNow } from '../../api/clock';
 import { api, take, type Schema } from '../../api/client';
-import { listen } from '../../api/stream';
+import { hear } from '../../api/staffStream';
+import { withMessage, type AnswerMessage } from '../materials/answers';
 
-type Answer = Schema['AnswerView'];
 type Copy = Schema['CopyView'];
-type Message = { kind: 'lesson' } | { kind: 'answer'; copy: string; answer: Answer };
 
 const together = 120;
-
-/** Puts an answer that came over the stream into the copies at hand; an older one than ours is passed over. */
-export function withAnswer(copies: Copy[] | undefined, copyId: string, answer: Answer): Copy[] | undefined {
-  return copies?.map((copy) => {
-    if (copy.id !== copyId) return copy;
-    const same = (one: Answer) => one.slot === answer.slot && one.owner === answer.owner;
-    const old = copy.answers.find(same);
-    if (old !== undefined && old.revision >= answer.revision) return copy;
-    return { ...copy, answers: [...copy.answers.filter((one) => !same(one)), answer] };
-  });
-}
+/** While the page is open the lesson is on, also where nothing happens. */
+const stillHere = 300_000;
 
 /** A lesson, kept as it is on the server: over the stream, or by asking where there is no stream. */
 export function useLesson(id: string) {
@@ -32,11 +22,11 @@ export function useLesson(id: string) {
       setServerNow(data.serverNow);
       return data;
     },
+    refetchInterval: stillHere,
   });
-  const stream = lesson.data?.stream;
   const roundId = lesson.data?.round.id;
   useEffect(() => {
-    if (stream === undefined || roundId === undefined) return undefined;
+    if (roundId === undefined) return undefined;
     let soon: ReturnType<typeof setTimeout> | undefined;
     const look = () => {
       // Hints that come together are one look.
@@ -45,13 +35,20 @@ export function useLesson(id: string) {
         void queries.invalidateQueries({ queryKey: ['lesson', id] });
       }, together);
     };
-    const stop = listen<Message>(stream, {
+    const stop = hear({
       onMessage: (message) => {
-        if (message.kind === 'answer') {
-          queries.setQueryData<Copy[]>(['copies', roundId], (old) => withAnswer(old, message.copy, message.answer));
-        } else {
+        if (message.lesson !== id) return;
+        if (message.kind !== 'answer' && message.kind !== 'change') {
           look();
+          return;
         }
+        const copies = queries.getQueryData<Copy[]>(['copies', roundId]) ?? [];
+        const now = copies.map((copy) => withMessage(copy, message as unknown as AnswerMessage));
+        queries.setQueryData<Copy[]>(
+          ['copies', roundId],
+          now.map((copy, i) => copy ?? copies[i]).filter((copy) => copy !== undefined),
+        );
+        if (now.includes(null)) void queries.invalidateQueries({ queryKey: ['copies', roundId] });
       },
       onLookAgain: () => {
         look();
@@ -63,6 +60,6 @@ export function useLesson(id: string) {
       clearTimeout(soon);
       stop();
     };
-  }, [stream, roundId, id, queries]);
+  }, [roundId, id, queries]);
   return { lesson, connected };
 }

@@ -10,6 +10,7 @@ import { Page } from '../../ui/Page';
 import { words } from '../../words';
 import { EditText } from './EditText';
 import { BringIn } from './BringIn';
+import { DoorBox } from './DoorBox';
 import { RuleList } from './RuleList';
 import { SeatingPlan } from './SeatingPlan';
 import { StudentList } from './StudentList';
@@ -247,10 +248,7 @@ export function ClassPage() {
                   {data.archived && <> · {words.roster.isArchived}</>}
                 </p>
               </div>
-              <p className="text-right text-sm text-soft">
-                {words.roster.codeLead} <span className="text-ink">{window.location.host}/student</span>
-                <span className="block font-head text-4xl font-bold tracking-[0.2em] text-ink">{data.code}</span>
-              </p>
+              <DoorBox data={data} />
             </div>
             <div className="grid gap-8 lg:grid-cols-[minmax(0,1fr)_22rem]">
               <div className="space-y-6">

@@ -2,7 +2,7 @@ import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useEffect } from 'react';
 import { setServerNow } from '../../../api/clock';
 import { api, take, type Schema } from '../../../api/client';
-import { listen } from '../../../api/stream';
+import { hear } from '../../../api/staffStream';
 import { useMessages } from '../../../ui/messages';
 
 export type Desk = Schema['DeskView'];
@@ -22,9 +22,7 @@ export function useDesk(id: string) {
       return data;
     },
   });
-  const stream = desk.data?.stream;
   useEffect(() => {
-    if (stream === undefined) return undefined;
     let soon: ReturnType<typeof setTimeout> | undefined;
     const look = () => {
       soon ??= setTimeout(() => {
@@ -32,12 +30,12 @@ export function useDesk(id: string) {
         void queries.invalidateQueries({ queryKey: ['desk', id] });
       }, together);
     };
-    const stop = listen(stream, { onMessage: look, onLookAgain: look });
+    const stop = hear({ onMessage: (message) => message.grouping === id && look(), onLookAgain: look });
     return () => {
       clearTimeout(soon);
       stop();
     };
-  }, [stream, id, queries]);
+  }, [id, queries]);
   return desk;
 }
 

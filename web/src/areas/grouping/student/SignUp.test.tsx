@@ -36,12 +36,12 @@ describe('taking a seat', () => {
   });
 
   it('says the server’s word where the seat is not to be had, and nothing of why', async () => {
-    post.mockRejectedValue(new ApiProblem(409, 'This table is not free for you. Choose another.', []));
+    post.mockRejectedValue(new ApiProblem(409, 'This table is full by now. Choose another.', []));
     render(
       <SignUp signUp={{ tables: [table('Quayside', 1)], closesAt: null }} serverNow={0} onLook={() => undefined} />,
     );
     fireEvent.click(screen.getByRole('button'));
-    expect(await screen.findByText('This table is not free for you. Choose another.')).toBeInTheDocument();
+    expect(await screen.findByText('This table is full by now. Choose another.')).toBeInTheDocument();
   });
 
   it('says where one sits, that one may change, and how long', () => {

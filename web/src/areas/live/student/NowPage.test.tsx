@@ -27,6 +27,7 @@ function now(more: Partial<Now> = {}): Now {
     id: 'ada',
     name: 'Ada',
     className: '9G',
+    lesson: 'l1',
     lessonTitle: 'Where does the wall go?',
     seq: 1,
     serverNow: 0,
@@ -37,7 +38,6 @@ function now(more: Partial<Now> = {}): Now {
     seenIn: null,
     notices: [],
     signUp: null,
-    stream: null,
     ...more,
   };
 }

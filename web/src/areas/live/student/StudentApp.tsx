@@ -6,8 +6,8 @@ import { Sign } from '../../../ui/Sign';
 import { Wordmark } from '../../../ui/Wordmark';
 import { student as words } from '../../../words/student';
 import { CopyPage } from '../../materials/student/CopyPage';
+import { JoinPage } from '../../roster/student/JoinPage';
 import { clockText, comingBackUntil, phaseOf, secondsUntil, type Phase } from '../phase';
-import { JoinPage } from './JoinPage';
 import { GoButton, NowPage } from './NowPage';
 import { useNow } from './useNow';
 

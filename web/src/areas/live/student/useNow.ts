@@ -3,19 +3,19 @@ import { setServerNow } from '../../../api/clock';
 import { api, take, type Schema } from '../../../api/client';
 import { isProblem } from '../../../api/problem';
 import { listen } from '../../../api/stream';
+import { withMessage, type AnswerMessage } from '../../materials/answers';
 import type { Moments } from '../phase';
 
 type Now = Schema['StudentNow'];
-type Answer = Schema['AnswerView'];
 type Copy = Schema['CopyView'];
 
 type Message =
-  | { kind: 'round'; seq: number; moments: Moments }
-  | { kind: 'notice'; notice: Schema['NoticeView'] }
+  | { kind: 'round'; lesson: string; seq: number; moments: Moments }
+  | { kind: 'notice'; lesson: string; notice: Schema['NoticeView'] }
   | { kind: 'refresh' }
   | { kind: 'signUp'; taken: Record<string, number> }
   | { kind: 'seen'; place: string | null }
-  | { kind: 'answer'; copy: string; answer: Answer };
+  | AnswerMessage;
 
 const signEvery = 15_000;
 const retryAfter = 3_000;
@@ -28,14 +28,6 @@ export interface StudentState {
   /** No device of ours has a name: choose one. */
   outside: boolean;
   connected: boolean;
-}
-
-function withAnswer(copy: Copy | null, copyId: string, answer: Answer): Copy | null {
-  if (copy?.id !== copyId) return copy;
-  const same = (one: Answer) => one.slot === answer.slot && one.owner === answer.owner;
-  const old = copy.answers.find(same);
-  if (old !== undefined && old.revision >= answer.revision) return copy;
-  return { ...copy, answers: [...copy.answers.filter((one) => !same(one)), answer] };
 }
 
 /** How many sit at each table now. */
@@ -51,6 +43,7 @@ export function useNow(): StudentState & { look: () => void } {
   const [state, setState] = useState<StudentState>({ now: null, copy: null, outside: false, connected: true });
   const timer = useRef<ReturnType<typeof setTimeout>>(undefined);
   const seq = useRef(0);
+  const lesson = useRef<string | null>(null);
 
   const look = useCallback(() => {
     const ask = async (): Promise<void> => {
@@ -58,6 +51,7 @@ export function useNow(): StudentState & { look: () => void } {
         const now = await take(api.GET('/api/student/now'));
         setServerNow(now.serverNow);
         seq.current = now.seq;
+        lesson.current = now.lesson;
         const copyId = now.group?.copy ?? null;
         const copy =
           copyId === null
@@ -89,17 +83,27 @@ export function useNow(): StudentState & { look: () => void } {
   }, [look]);
 
   const { outside } = state;
-  const stream = state.now?.stream ?? null;
+  const inside = state.now !== null && !outside;
   useEffect(() => {
-    if (stream === null) return undefined;
-    return listen<Message>(stream, {
+    if (!inside) return undefined;
+    return listen<Message>(() => take(api.GET('/api/student/stream')), {
       onMessage: (message) => {
+        // A lesson we do not know of yet: its numbers are not to be compared with ours.
+        if ('lesson' in message && message.lesson !== lesson.current) {
+          lookSoon();
+          return;
+        }
         if (message.kind === 'refresh') lookSoon();
         if (message.kind === 'signUp') setState((old) => withTaken(old, message.taken));
         if (message.kind === 'seen')
           setState((old) => (old.now === null ? old : { ...old, now: { ...old.now, seenIn: message.place } }));
-        if (message.kind === 'answer')
-          setState((old) => ({ ...old, copy: withAnswer(old.copy, message.copy, message.answer) }));
+        if (message.kind === 'answer' || message.kind === 'change') {
+          setState((old) => {
+            const copy = old.copy === null ? null : withMessage(old.copy, message);
+            if (copy === null && old.copy !== null) lookSoon();
+            return copy === null ? old : { ...old, copy };
+          });
+        }
         if (message.kind === 'notice') {
           seq.current = Math.max(seq.current, message.notice.seq);
           setState((old) =>
@@ -123,16 +127,16 @@ export function useNow(): StudentState & { look: () => void } {
       onLookAgain: lookSoon,
       onConnected: (connected) => setState((old) => ({ ...old, connected })),
     });
-  }, [stream, lookSoon]);
+  }, [inside, lookSoon]);
 
-  // A sign of life, which also tells whether something was missed. Without a stream it is how the page hears of a lesson.
+  // A sign of life, which also tells whether something was missed.
   useEffect(() => {
     if (outside) return undefined;
     const sign = setInterval(() => {
       take(api.POST('/api/student/sign')).then(
         (answer) => {
           setServerNow(answer.serverNow);
-          if (answer.seq > seq.current || stream === null) look();
+          if (answer.lesson !== lesson.current || answer.seq > seq.current) look();
         },
         (problem: unknown) => {
           if (isProblem(problem, 401)) look();
@@ -140,7 +144,7 @@ export function useNow(): StudentState & { look: () => void } {
       );
     }, signEvery);
     return () => clearInterval(sign);
-  }, [look, outside, stream]);
+  }, [look, outside]);
 
   return { ...state, look };
 }

@@ -86,7 +86,7 @@ export function SlotField(props: SlotFieldProps) {
       <p className="flex min-h-6 flex-wrap justify-between gap-2 text-sm text-soft">
         <span
           role="status"
-          className={sync.state === 'waiting' || sync.state === 'refused' ? 'bg-wash px-1 font-semibold text-ink' : ''}
+          className={sync.state !== 'saved' && sync.state !== 'saving' ? 'bg-wash px-1 font-semibold text-ink' : ''}
         >
           {sync.text === '' && sync.state === 'saved' ? '' : words.copy[sync.state]}
         </span>

@@ -1,11 +1,12 @@
 import { freshKey, type Schema } from '../../../api/client';
-import { isPassing } from '../../../api/problem';
+import { isPassing, isProblem } from '../../../api/problem';
 
 type Answer = Schema['AnswerView'];
 type Save = Schema['SaveSlot'];
 
-/** `waiting`: the line is down and what was typed is kept on this device. `refused`: the server does not take it. */
-export type SlotState = 'saved' | 'saving' | 'waiting' | 'refused';
+/** `waiting`: the line is down and what was typed is kept on this device. `full`: it is
+ * more than the place holds. `refused`: the server does not take it. */
+export type SlotState = 'saved' | 'saving' | 'waiting' | 'full' | 'refused';
 
 export interface SlotStore {
   load: () => string | null;
@@ -62,7 +63,7 @@ export class SlotSync {
   type(text: string): void {
     this.text = text;
     this.dirtySince ??= Date.now();
-    if (this.state !== 'waiting') this.state = 'saving';
+    if (this.state !== 'waiting' && this.state !== 'full') this.state = 'saving';
     this.keep();
     this.changed();
     if (this.state !== 'waiting') this.schedule(Math.max(0, Math.min(pause, this.dirtySince + longest - Date.now())));
@@ -78,7 +79,7 @@ export class SlotSync {
 
   /** The line may be back. */
   retryNow(): void {
-    if (this.state === 'waiting') this.schedule(0);
+    if (this.state === 'waiting' || this.state === 'full') this.schedule(0);
   }
 
   /** Sends at once what is waiting; for when the page is being left. */
@@ -123,7 +124,10 @@ export class SlotSync {
     } catch (problem) {
       this.running = false;
       if (isPassing(problem)) {
-        this.state = 'waiting';
+        const full = isProblem(problem) && problem.field('text') !== undefined;
+        if (full) this.sending = null; // it was not done; what is shorter goes next
+        this.state = full ? 'full' : 'waiting';
+        this.keep();
         this.changed();
         if (!this.ended) this.schedule(this.retryIn);
         this.retryIn = Math.min(slowestRetry, 2 * this.retryIn);

@@ -1,0 +1,268 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FreshHuddle\App\Tests\Roster;
+
+use FreshHuddle\App\Roster\Device\StudentDevices;
+use FreshHuddle\App\Tests\Support\AppTestCase;
+use FreshHuddle\App\Tests\Support\Json;
+
+/**
+ * How students come in, and who cannot.
+ */
+final class DoorTest extends AppTestCase
+{
+    private Json $lesson;
+    private string $classId;
+    private string $code;
+
+    protected function setUp(): void
+    {
+        parent::setUp();
+        $this->lesson = $this->newLesson(6);
+        $this->classId = $this->lesson->text('classId');
+        $this->code = $this->lesson->text('classCode');
+    }
+
+    public function test_names_are_typed_and_no_name_stands_at_the_door(): void
+    {
+        $this->asNobody();
+        $door = $this->door()->is(200);
+        self::assertNull($door->at('names'));
+        self::assertStringNotContainsString('Student', $door->raw);
+        $this->knock('student b')->is(200);
+        self::assertSame('Student B', $this->ask('GET', '/api/student/now')->is(200)->text('name'));
+    }
+
+    public function test_the_list_stands_at_the_door_only_where_the_teacher_chose_so_and_while_a_lesson_is_on(): void
+    {
+        $this->ask('PATCH', "/api/staff/classes/{$this->classId}/door", ['names' => true])->is(200);
+        $this->db()->executeStatement('UPDATE lesson SET watched_at = NULL');
+        $this->asNobody();
+        self::assertNull($this->door()->at('names'), 'no lesson is on');
+        $this->asTeacher();
+        $this->ask('GET', '/api/staff/lessons/'.$this->lesson->text('id'))->is(200);
+        $this->asNobody();
+        self::assertCount(6, $this->door()->list('names'));
+        $this->ask('POST', '/api/student/join', ['code' => $this->code, 'student' => $this->id(2)])->is(200);
+        $this->db()->executeStatement("UPDATE lesson SET watched_at = now() - interval '31 minutes'");
+        self::assertNull($this->door()->at('names'), 'the lesson is over');
+        $this->asNobody();
+        $this->ask('POST', '/api/student/join', ['code' => $this->code, 'student' => $this->id(3)])->is(422);
+    }
+
+    public function test_where_it_may_be_several_the_whole_name_is_asked_for_and_none_is_shown(): void
+    {
+        $this->asNobody();
+        $answer = $this->knock('Student')->is(422);
+        self::assertSame('name', $answer->text('errors.0.field'));
+        self::assertStringNotContainsString('Student A', $answer->raw);
+        $this->knock('Nobody Here')->is(404);
+    }
+
+    public function test_asking_for_a_taken_name_does_not_give_up_ones_own(): void
+    {
+        $this->join($this->lesson, $this->id(1));
+        $mine = $this->join($this->lesson, $this->id(0));
+        $this->asStudent($mine);
+        self::assertSame('name', $this->knock('Student B')->is(409)->text('errors.0.field'));
+        self::assertSame('Student A', $this->ask('GET', '/api/student/now')->is(200)->text('name'));
+    }
+
+    public function test_one_device_is_one_student(): void
+    {
+        $token = $this->join($this->lesson, $this->id(0));
+        $this->asStudent($token);
+        $this->knock('Student B')->is(200);
+        self::assertSame('Student B', $this->ask('GET', '/api/student/now')->is(200)->text('name'));
+        self::assertSame(1, $this->db()->fetchOne('SELECT COUNT(*) FROM student_device'));
+        $this->asStudent($token);
+        $this->ask('GET', '/api/student/now')->is(401);
+    }
+
+    public function test_a_device_that_has_been_several_people_has_to_ask(): void
+    {
+        $this->asNobody();
+        foreach (['A', 'B', 'C', 'D', 'E', 'F'] as $letter) {
+            $this->forgetLimits();
+            $this->knock("Student {$letter}")->is(200);
+        }
+        $cookie = $this->client->getCookieJar()->get(StudentDevices::COOKIE);
+        self::assertNotNull($cookie);
+        $statuses = [];
+        for ($i = 0; $i < 8; ++$i) {
+            $this->client->getCookieJar()->set($cookie);
+            $statuses[] = $this->knock('Student F')->status;
+        }
+        self::assertSame(429, end($statuses));
+    }
+
+    public function test_one_script_does_not_take_all_names_in_a_second(): void
+    {
+        $lesson = $this->newLesson(26, 'Large');
+        $this->code = $lesson->text('classCode');
+        $taken = 0;
+        foreach (range('A', 'Z') as $letter) {
+            $this->asNobody();
+            $answer = $this->knock("Student {$letter}");
+            $taken += 200 === $answer->status ? 1 : 0;
+            if (429 === $answer->status) {
+                self::assertSame('1', $this->client->getResponse()->headers->get('Retry-After'));
+            }
+        }
+        self::assertGreaterThanOrEqual(10, $taken);
+        self::assertLessThan(20, $taken);
+    }
+
+    public function test_claims_end_with_the_day(): void
+    {
+        $token = $this->join($this->lesson, $this->id(0));
+        $this->db()->executeStatement("UPDATE student_device SET until = now() - interval '1 minute'");
+        $this->asStudent($token);
+        $this->ask('GET', '/api/student/now')->is(401);
+        $this->asNobody();
+        $this->knock('Student A')->is(200);
+    }
+
+    public function test_coming_in_changes_nothing_on_the_list(): void
+    {
+        $this->ask('PATCH', '/api/staff/students/'.$this->id(1), ['absent' => true])->is(204);
+        $this->join($this->lesson, $this->id(1));
+        $lesson = $this->ask('GET', '/api/staff/lessons/'.$this->lesson->text('id'));
+        self::assertSame([true, true], [$lesson->at('students.1.absent'), $lesson->at('students.1.claimed')], 'the teacher sees both, and decides');
+    }
+
+    public function test_an_archived_class_has_no_door(): void
+    {
+        $token = $this->join($this->lesson, $this->id(0));
+        $this->ask('POST', "/api/staff/classes/{$this->classId}/archive", ['archived' => true])->is(204);
+        $this->asStudent($token);
+        $this->ask('GET', '/api/student/now')->is(401);
+        $this->asNobody();
+        $this->door()->is(404);
+        $this->knock('Student A')->is(404);
+    }
+
+    public function test_wrong_codes_cannot_be_tried_at_leisure_and_a_right_one_always_works(): void
+    {
+        $this->asNobody();
+        $answers = [];
+        for ($i = 0; $i < 60; ++$i) {
+            $answers[] = $this->ask('GET', '/api/student/classes/ZZZZZ'.\chr(65 + $i % 26))->status;
+        }
+        self::assertSame([404 => 40, 429 => 20], array_count_values($answers));
+        $this->door()->is(200);
+        $this->knock('Student A')->is(200);
+    }
+
+    public function test_wrong_names_cannot_be_tried_at_leisure_and_a_right_one_always_works(): void
+    {
+        $this->asNobody();
+        $answers = [];
+        for ($i = 0; $i < 45; ++$i) {
+            $answers[] = $this->knock("Somebody Else {$i}")->status;
+        }
+        self::assertSame([404 => 40, 429 => 5], array_count_values($answers));
+        $this->knock('Student A')->is(200);
+    }
+
+    public function test_a_thousand_addresses_together_are_limited_too(): void
+    {
+        $answers = [];
+        for ($i = 0; $i < 230; ++$i) {
+            $this->asNobody();
+            $answers[] = $this->ask('POST', '/api/student/join', ['code' => $this->code, 'name' => "Somebody Else {$i}"], ['X-Forwarded-For' => "198.51.100.{$i}"])->status;
+        }
+        self::assertSame([404 => 200, 429 => 30], array_count_values($answers));
+    }
+
+    public function test_who_is_not_on_the_list_waits_in_the_doorway_until_the_teacher_says_who_it_is(): void
+    {
+        $this->asNobody();
+        self::assertSame('outside', $this->ask('GET', '/api/student/door')->text('state'));
+        self::assertSame('waiting', $this->knock('Beanie', true)->is(200)->text('state'));
+        self::assertSame('waiting', $this->ask('GET', '/api/student/door')->text('state'));
+        $this->ask('GET', '/api/student/now')->is(401);
+        $token = (string) $this->client->getCookieJar()->get(StudentDevices::COOKIE)?->getValue();
+        $this->asTeacher();
+        $lesson = $this->ask('GET', '/api/staff/lessons/'.$this->lesson->text('id'));
+        self::assertSame(['Beanie', null], [$lesson->text('doorway.0.typed'), $lesson->at('doorway.0.student')]);
+        $this->ask('POST', "/api/staff/classes/{$this->classId}/doorway/".$lesson->text('doorway.0.id'), ['student' => $this->id(1)])->is(204);
+        self::assertSame([], $this->ask('GET', '/api/staff/lessons/'.$this->lesson->text('id'))->list('doorway'));
+        $this->asStudent($token);
+        self::assertSame('in', $this->ask('GET', '/api/student/door')->text('state'));
+        self::assertSame('Student B', $this->ask('GET', '/api/student/now')->is(200)->text('name'));
+
+        // The next time the name is known.
+        $this->asTeacher();
+        $this->ask('POST', "/api/staff/classes/{$this->classId}/free")->is(204);
+        $this->asNobody();
+        $this->knock('beanie')->is(200);
+        self::assertSame('Student B', $this->ask('GET', '/api/student/now')->text('name'));
+    }
+
+    public function test_not_now_and_a_doubly_claimed_name(): void
+    {
+        $first = $this->join($this->lesson, $this->id(0));
+        $this->asNobody();
+        $this->knock('Student A')->is(409);
+        self::assertSame('waiting', $this->knock('Student A', true)->text('state'));
+        $second = (string) $this->client->getCookieJar()->get(StudentDevices::COOKIE)?->getValue();
+        $this->asTeacher();
+        $lesson = $this->ask('GET', '/api/staff/lessons/'.$this->lesson->text('id'));
+        self::assertSame($this->id(0), $lesson->text('doorway.0.student'), 'who that would be');
+        $guest = "/api/staff/classes/{$this->classId}/doorway/".$lesson->text('doorway.0.id');
+        $this->ask('DELETE', $guest)->is(204);
+        $this->asStudent($second);
+        self::assertSame('notNow', $this->ask('GET', '/api/student/door')->text('state'));
+        $this->asTeacher();
+        $this->ask('POST', $guest, ['student' => $this->id(0)])->is(204);
+        $this->asStudent($second);
+        $this->ask('GET', '/api/student/now')->is(200);
+        $this->asStudent($first);
+        $this->ask('GET', '/api/student/now')->is(401);
+    }
+
+    public function test_the_teacher_frees_one_name_or_all_renews_the_code_and_puts_a_wrong_claim_right_in_one_press_each(): void
+    {
+        $tokens = array_map(fn (int $i): string => $this->join($this->lesson, $this->id($i)), range(0, 2));
+        $this->ask('POST', '/api/staff/students/'.$this->id(0).'/free')->is(204);
+        $this->ask('POST', '/api/staff/students/'.$this->id(1).'/is', ['student' => $this->id(4)])->is(204);
+        $this->ask('POST', '/api/staff/students/'.$this->id(1).'/is', ['student' => $this->id(5)])->is(409);
+        $this->asStudent($tokens[0]);
+        $this->ask('GET', '/api/student/now')->is(401);
+        $this->asStudent($tokens[1]);
+        self::assertSame('Student E', $this->ask('GET', '/api/student/now')->is(200)->text('name'));
+        $this->asTeacher();
+        $fresh = $this->ask('POST', "/api/staff/classes/{$this->classId}/code")->is(200)->text('code');
+        self::assertNotSame($this->code, $fresh);
+        $this->asStudent($tokens[2]);
+        $this->ask('GET', '/api/student/now')->is(200);
+        $this->asNobody();
+        $this->door()->is(404);
+        $this->code = $fresh;
+        $this->door()->is(200);
+        $this->asTeacher();
+        $this->ask('POST', "/api/staff/classes/{$this->classId}/free")->is(204);
+        foreach ($tokens as $token) {
+            $this->asStudent($token);
+            $this->ask('GET', '/api/student/now')->is(401);
+        }
+    }
+
+    private function door(): Json
+    {
+        return $this->ask('GET', '/api/student/classes/'.strtolower($this->code));
+    }
+
+    private function knock(string $name, bool $wait = false): Json
+    {
+        return $this->ask('POST', '/api/student/join', ['code' => $this->code, 'name' => $name, 'wait' => $wait]);
+    }
+
+    private function id(int $student): string
+    {
+        return $this->lesson->text("students.{$student}.id");
+    }
+}

@@ -1,0 +1,48 @@
+import { describe, expect, it } from 'vitest';
+import type { Schema } from '../../api/client';
+import { withMessage, type AnswerChange } from './answers';
+
+type Copy = Schema['CopyView'];
+
+const copy: Copy = {
+  id: 'c',
+  groupId: 'g',
+  name: 'Copy',
+  title: 'Sheet',
+  blocks: [],
+  answers: [{ slot: 's', owner: 'c', text: 'a😀b', revision: 3, author: 'ada', at: 1 }],
+};
+const change = (more: Partial<AnswerChange>): AnswerChange => ({
+  kind: 'change',
+  copy: 'c',
+  slot: 's',
+  owner: 'c',
+  revision: 4,
+  author: 'ben',
+  when: 2,
+  ...more,
+});
+
+describe('what comes over the stream', () => {
+  it('a change is put on the text it was made from, counted in whole signs', () => {
+    const now = withMessage(copy, change({ at: 2, gone: 1, put: 'cd' }));
+    expect(now?.answers[0]).toMatchObject({ text: 'a😀cd', revision: 4, author: 'ben', at: 2 });
+  });
+
+  it('where one is missing in between, or what changed is too much to send, the copy is asked for', () => {
+    expect(withMessage(copy, change({ revision: 5, at: 0, gone: 0, put: 'x' }))).toBeNull();
+    expect(withMessage(copy, change({}))).toBeNull();
+  });
+
+  it('an older one, and one of another copy, change nothing', () => {
+    expect(withMessage(copy, change({ revision: 3, at: 0, gone: 0, put: 'x' }))).toBe(copy);
+    expect(withMessage(copy, change({ copy: 'other' }))).toBe(copy);
+    const old = { slot: 's', owner: 'c', text: 'old', revision: 2, author: 'ada', at: 0 };
+    expect(withMessage(copy, { kind: 'answer', copy: 'c', answer: old })).toBe(copy);
+  });
+
+  it('a first answer begins from nothing', () => {
+    const now = withMessage(copy, change({ owner: 'ben', revision: 1, at: 0, gone: 0, put: 'hello' }));
+    expect(now?.answers.find((answer) => answer.owner === 'ben')?.text).toBe('hello');
+  });
+});

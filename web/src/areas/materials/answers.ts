@@ -1,0 +1,43 @@
+import type { Schema } from '../../api/client';
+
+type Answer = Schema['AnswerView'];
+type Copy = Schema['CopyView'];
+
+/** A long answer goes out as what has changed in it: after `at` signs `gone` go out and `put` comes in. */
+export interface AnswerChange {
+  kind: 'change';
+  copy: string;
+  slot: string;
+  owner: string;
+  revision: number;
+  author: string;
+  when: number;
+  at?: number;
+  gone?: number;
+  put?: string;
+}
+
+/** An answer that came over the stream. */
+export type AnswerMessage = { kind: 'answer'; copy: string; answer: Answer } | AnswerChange;
+
+const same = (a: Answer, b: { slot: string; owner: string }) => a.slot === b.slot && a.owner === b.owner;
+
+/** Puts an answer into a copy; an older one than ours is passed over. */
+function withAnswer(copy: Copy, answer: Answer): Copy {
+  const old = copy.answers.find((one) => same(one, answer));
+  if (old !== undefined && old.revision >= answer.revision) return copy;
+  return { ...copy, answers: [...copy.answers.filter((one) => !same(one, answer)), answer] };
+}
+
+/** Puts what came over the stream into a copy. @returns null where that cannot be told from here: ask for the copy */
+export function withMessage(copy: Copy, message: AnswerMessage): Copy | null {
+  if (copy.id !== message.copy) return copy;
+  if (message.kind === 'answer') return withAnswer(copy, message.answer);
+  const old = copy.answers.find((one) => same(one, message));
+  if (old !== undefined && old.revision >= message.revision) return copy;
+  if (message.put === undefined || (old?.revision ?? 0) !== message.revision - 1) return null;
+  const signs = Array.from(old?.text ?? '');
+  signs.splice(message.at ?? 0, message.gone ?? 0, message.put);
+  const { slot, owner, revision, author, when } = message;
+  return withAnswer(copy, { slot, owner, revision, author, at: when, text: signs.join('') });
+}

@@ -1,0 +1,50 @@
+import { Button } from '../../ui/Button';
+import { ChooseStudent } from '../../ui/ChooseStudent';
+import { words } from '../../words';
+import type { useDoor } from './useDoor';
+
+interface Named {
+  id: string;
+  name: string;
+}
+
+/** A device has come in under this name: whose is it? */
+export function Claim({
+  student,
+  students,
+  door,
+  onClose,
+}: {
+  student: Named;
+  students: Named[];
+  door: ReturnType<typeof useDoor>;
+  onClose: () => void;
+}) {
+  return (
+    <div className="mt-2 border-t border-line px-2 pt-2 text-sm">
+      <div className="flex items-center gap-2">
+        <span className="shrink-0">{words.door.reallyIs}</span>
+        <ChooseStudent
+          label={words.door.whoReally(student.name)}
+          students={students.filter((one) => one.id !== student.id)}
+          chosen={null}
+          onChoose={(really) => {
+            if (really === null) return;
+            door.correct.mutate({ id: student.id, really });
+            onClose();
+          }}
+        />
+      </div>
+      <Button
+        look="quiet"
+        className="mt-1 -ml-2"
+        onClick={() => {
+          door.free.mutate(student);
+          onClose();
+        }}
+      >
+        {words.roster.free}
+      </Button>
+    </div>
+  );
+}

@@ -1,0 +1,40 @@
+import { useQueryClient } from '@tanstack/react-query';
+import type { Schema } from '../../api/client';
+import { Button } from '../../ui/Button';
+import { words } from '../../words';
+import { useDoor } from './useDoor';
+
+/** How students come in: the code, and what can be done about it. */
+export function DoorBox({ data }: { data: Schema['ClassView'] }) {
+  const queries = useQueryClient();
+  const door = useDoor(data.id, () => queries.invalidateQueries({ queryKey: ['class', data.id] }));
+  const inside = data.students.filter((student) => student.claimed).length;
+  return (
+    <section aria-label={words.door.title} className="text-right text-sm text-soft">
+      <p>
+        {words.roster.codeLead} <span className="text-ink">{window.location.host}/student</span>
+        <span className="block font-head text-4xl font-bold tracking-[0.2em] text-ink">{data.code}</span>
+      </p>
+      <div className="mt-1 flex flex-wrap items-center justify-end gap-x-3 print:hidden">
+        <label className="flex items-center gap-2">
+          <input
+            type="checkbox"
+            className="size-4 accent-ink"
+            checked={data.namesAtDoor}
+            disabled={door.names.isPending}
+            onChange={(event) => door.names.mutate(event.target.checked)}
+          />
+          {words.door.press}
+        </label>
+        <Button look="quiet" onClick={() => door.renew.mutate()} busy={door.renew.isPending}>
+          {words.door.renew}
+        </Button>
+        {inside > 0 && (
+          <Button look="quiet" onClick={() => door.freeAll.mutate()} busy={door.freeAll.isPending}>
+            {words.door.freeAll(inside)}
+          </Button>
+        )}
+      </div>
+    </section>
+  );
+}

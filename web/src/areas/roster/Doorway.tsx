@@ -1,0 +1,64 @@
+import { useState } from 'react';
+import type { Schema } from '../../api/client';
+import { Button } from '../../ui/Button';
+import { ChooseStudent } from '../../ui/ChooseStudent';
+import { words } from '../../words';
+import type { useDoor } from './useDoor';
+
+interface Named {
+  id: string;
+  name: string;
+}
+type Door = ReturnType<typeof useDoor>;
+
+function Guest({ guest, students, door }: { guest: Schema['DoorwayView']; students: Named[]; door: Door }) {
+  const [chosen, setChosen] = useState<string | null>(guest.student);
+  const busy = door.letIn.isPending || door.notNow.isPending;
+  return (
+    <li className="border-t border-line py-2">
+      <p className="font-semibold wrap-anywhere">{words.door.typed(guest.typed)}</p>
+      {guest.student !== null && <p className="text-sm text-soft">{words.door.doubly}</p>}
+      <div className="mt-1 flex items-center gap-2">
+        <span className="shrink-0 text-sm">{words.door.thisIs}</span>
+        <ChooseStudent label={words.door.whoIs(guest.typed)} students={students} chosen={chosen} onChoose={setChosen} />
+      </div>
+      <div className="mt-2 flex gap-2">
+        <Button
+          disabled={chosen === null}
+          busy={busy}
+          onClick={() => chosen !== null && door.letIn.mutate({ guest: guest.id, student: chosen })}
+        >
+          {words.door.letIn}
+        </Button>
+        <Button look="quiet" busy={busy} onClick={() => door.notNow.mutate(guest.id)}>
+          {words.door.notNow}
+        </Button>
+      </div>
+    </li>
+  );
+}
+
+/** Who waits at the door, because the list does not know the name or another device has it. */
+export function Doorway({
+  guests,
+  students,
+  door,
+}: {
+  guests: Schema['DoorwayView'][];
+  students: Named[];
+  door: Door;
+}) {
+  if (guests.length === 0) return null;
+  return (
+    <section aria-label={words.door.waiting(guests.length)} className="mb-4 border-2 border-ink bg-wash p-3">
+      <h2 role="status" className="font-head font-semibold">
+        {words.door.waiting(guests.length)}
+      </h2>
+      <ul className="mt-1 max-h-80 overflow-y-auto">
+        {guests.map((guest) => (
+          <Guest key={guest.id} guest={guest} students={students} door={door} />
+        ))}
+      </ul>
+    </section>
+  );
+}

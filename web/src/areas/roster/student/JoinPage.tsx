@@ -1,0 +1,207 @@
+import { useEffect, useState } from 'react';
+import { api, take, type Schema } from '../../../api/client';
+import { isProblem, problemText } from '../../../api/problem';
+import { Button } from '../../../ui/Button';
+import { Field } from '../../../ui/Field';
+import { Wordmark } from '../../../ui/Wordmark';
+import { student as words } from '../../../words/student';
+import { PressName } from './PressName';
+import { Waiting } from './Waiting';
+
+type Door = Schema['ClassDoor'];
+type Join = Schema['JoinClass'];
+
+const busyRetry = 1_200;
+
+/** Asks to be let in; where many come in at once it asks again by itself. */
+async function join(body: Join, onBusy: () => void): Promise<Schema['AtDoor']> {
+  for (;;) {
+    try {
+      return await take(api.POST('/api/student/join', { body }));
+    } catch (problem) {
+      if (!isProblem(problem, 429) || problem.errors.length > 0) throw problem;
+      onBusy();
+      await new Promise((done) => setTimeout(done, busyRetry + Math.random() * busyRetry));
+    }
+  }
+}
+
+function TypeName({
+  door,
+  busy,
+  error,
+  canWait,
+  onName,
+  onOther,
+}: {
+  door: Door;
+  busy: boolean;
+  error: string | undefined;
+  canWait: boolean;
+  onName: (name: string, wait: boolean) => void;
+  onOther: () => void;
+}) {
+  const [name, setName] = useState('');
+  return (
+    <form
+      onSubmit={(event) => {
+        event.preventDefault();
+        if (name.trim() !== '') onName(name, false);
+      }}
+    >
+      <h1 className="text-3xl font-semibold wrap-anywhere">{words.join.who(door.className)}</h1>
+      <Field
+        className="mt-6 [&_input]:text-2xl"
+        label={words.join.name}
+        hint={words.join.nameHint}
+        value={name}
+        error={error}
+        maxLength={120}
+        autoComplete="off"
+        autoCapitalize="words"
+        spellCheck={false}
+        onChange={(event) => setName(event.target.value)}
+      />
+      <Button look="main" type="submit" className="mt-6 w-full py-4 text-xl" busy={busy}>
+        {words.join.enter}
+      </Button>
+      {canWait && (
+        <Button className="mt-4 w-full py-3 text-lg" busy={busy} onClick={() => onName(name, true)}>
+          {words.join.wait}
+        </Button>
+      )}
+      <Button look="quiet" className="mt-6" onClick={onOther}>
+        {words.join.other}
+      </Button>
+    </form>
+  );
+}
+
+function TypeCode({
+  code,
+  busy,
+  error,
+  onCode,
+  onKnock,
+}: {
+  code: string;
+  busy: boolean;
+  error: string | undefined;
+  onCode: (code: string) => void;
+  onKnock: () => void;
+}) {
+  return (
+    <form
+      onSubmit={(event) => {
+        event.preventDefault();
+        onKnock();
+      }}
+    >
+      <h1 className="text-4xl font-semibold">{words.join.title}</h1>
+      <Field
+        className="mt-6 [&_input]:text-center [&_input]:font-head [&_input]:text-3xl [&_input]:tracking-[0.25em] [&_input]:uppercase"
+        label={words.join.code}
+        hint={words.join.codeHint}
+        value={code}
+        error={error}
+        maxLength={12}
+        autoCapitalize="characters"
+        autoComplete="off"
+        spellCheck={false}
+        onChange={(event) => onCode(event.target.value)}
+      />
+      <Button look="main" type="submit" className="mt-6 w-full py-4 text-xl" busy={busy}>
+        {words.join.go}
+      </Button>
+    </form>
+  );
+}
+
+/** The students' door: the class code, then one's own name. */
+export function JoinPage({ onJoined }: { onJoined: () => void }) {
+  const [code, setCode] = useState(() => new URLSearchParams(window.location.search).get('code') ?? '');
+  const [door, setDoor] = useState<Door | null>(null);
+  const [state, setState] = useState<Schema['DoorState']>('outside');
+  const [busy, setBusy] = useState(code !== '');
+  const [error, setError] = useState<string>();
+  const [canWait, setCanWait] = useState(false);
+  const ask = (typed: string) => {
+    take(api.GET('/api/student/classes/{code}', { params: { path: { code: typed.trim() } } }))
+      .then(
+        (found) => {
+          setDoor(found);
+          setError(undefined);
+        },
+        (problem: unknown) => setError(problemText(problem)),
+      )
+      .finally(() => setBusy(false));
+  };
+  const knock = () => {
+    if (code.trim() === '') return;
+    setBusy(true);
+    ask(code);
+  };
+  const come = (who: Pick<Join, 'name' | 'student' | 'wait'>) => {
+    setBusy(true);
+    setError(undefined);
+    join({ code: code.trim(), ...who }, () => setError(words.join.many))
+      .then(
+        (at) => {
+          if (at.state === 'in') onJoined();
+          else setState(at.state);
+        },
+        (problem: unknown) => {
+          setError(problemText(problem));
+          setCanWait(isProblem(problem, 404) || isProblem(problem, 409) || isProblem(problem, 422));
+          if (isProblem(problem) && problem.field('code') !== undefined) setDoor(null);
+          else if (isProblem(problem, 409)) ask(code);
+        },
+      )
+      .finally(() => setBusy(false));
+  };
+  useEffect(() => {
+    // A device that waits in the doorway goes on waiting after a reload; a code in the address opens the door at once.
+    take(api.GET('/api/student/door')).then(
+      (at) => setState(at.state),
+      () => undefined,
+    );
+    if (code.trim() !== '') ask(code);
+    // eslint-disable-next-line react-hooks/exhaustive-deps -- only when the page comes up
+  }, []);
+  const other = () => {
+    setDoor(null);
+    setError(undefined);
+    setCanWait(false);
+  };
+  return (
+    <main className="mx-auto min-h-screen w-full max-w-md p-5">
+      <p className="mb-8">
+        <Wordmark />
+      </p>
+      {state !== 'outside' ? (
+        <Waiting state={state} onState={setState} onIn={onJoined} />
+      ) : door === null ? (
+        <TypeCode code={code} busy={busy} error={error} onCode={setCode} onKnock={knock} />
+      ) : door.names !== null ? (
+        <PressName
+          door={door}
+          names={door.names}
+          busy={busy}
+          error={error}
+          onName={(student) => come({ student })}
+          onTyped={() => setDoor({ ...door, names: null })}
+          onOther={other}
+        />
+      ) : (
+        <TypeName
+          door={door}
+          busy={busy}
+          error={error}
+          canWait={canWait}
+          onName={(name, wait) => come({ name, wait })}
+          onOther={other}
+        />
+      )}
+    </main>
+  );
+}

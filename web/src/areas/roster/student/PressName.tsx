@@ -1,0 +1,72 @@
+import { useState } from 'react';
+import type { Schema } from '../../../api/client';
+import { Button } from '../../../ui/Button';
+import { Field } from '../../../ui/Field';
+import { student as words } from '../../../words/student';
+
+const fold = (text: string) => text.normalize('NFKD').replace(/\p{M}/gu, '').toLocaleLowerCase();
+const searchAbove = 12;
+
+/** The list at the door, for those who cannot type their name yet. */
+export function PressName({
+  door,
+  names,
+  busy,
+  error,
+  onName,
+  onTyped,
+  onOther,
+}: {
+  door: Schema['ClassDoor'];
+  names: Schema['NameAtDoor'][];
+  busy: boolean;
+  error: string | undefined;
+  onName: (student: string) => void;
+  onTyped: () => void;
+  onOther: () => void;
+}) {
+  const [find, setFind] = useState('');
+  const shown = names.filter((name) => fold(name.name).includes(fold(find)));
+  return (
+    <>
+      <h1 className="text-3xl font-semibold wrap-anywhere">{words.join.who(door.className)}</h1>
+      {names.length > searchAbove && (
+        <Field
+          className="mt-4"
+          label={words.join.find}
+          value={find}
+          onChange={(event) => setFind(event.target.value)}
+        />
+      )}
+      {error !== undefined && (
+        <p role="alert" className="mt-3 border-2 border-lost bg-lost-wash p-3 font-semibold">
+          {error}
+        </p>
+      )}
+      {shown.length === 0 && <p className="mt-6">{names.length === 0 ? words.join.empty : words.join.none}</p>}
+      <ul className="mt-4 space-y-2">
+        {shown.map((name) => (
+          <li key={name.id}>
+            <button
+              type="button"
+              disabled={busy || name.taken}
+              onClick={() => onName(name.id)}
+              className="flex w-full items-center justify-between gap-3 border-2 border-ink bg-sheet px-4 py-3 text-left text-lg active:bg-accent active:text-on-accent disabled:border-line disabled:text-soft"
+            >
+              <span className="min-w-0 wrap-anywhere">{name.name}</span>
+              {name.taken && <span className="text-sm">{words.join.taken}</span>}
+            </button>
+          </li>
+        ))}
+      </ul>
+      <div className="mt-6 flex flex-col items-start gap-2">
+        <Button look="quiet" onClick={onTyped}>
+          {words.join.notHere}
+        </Button>
+        <Button look="quiet" onClick={onOther}>
+          {words.join.other}
+        </Button>
+      </div>
+    </>
+  );
+}

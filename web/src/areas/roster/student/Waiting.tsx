@@ -1,0 +1,39 @@
+import { useEffect } from 'react';
+import { api, take, type Schema } from '../../../api/client';
+import { Button } from '../../../ui/Button';
+import { student as words } from '../../../words/student';
+
+const askEvery = 2_500;
+
+/** In the doorway: the teacher says who it is. */
+export function Waiting({
+  state,
+  onState,
+  onIn,
+}: {
+  state: Schema['DoorState'];
+  onState: (state: Schema['DoorState']) => void;
+  onIn: () => void;
+}) {
+  useEffect(() => {
+    if (state === 'in') onIn();
+    const ask = setInterval(() => {
+      take(api.GET('/api/student/door')).then(
+        (at) => (at.state === 'in' ? onIn() : onState(at.state)),
+        () => undefined,
+      );
+    }, askEvery);
+    return () => clearInterval(ask);
+  }, [state, onState, onIn]);
+  return (
+    <>
+      <h1 role="status" className="text-4xl leading-tight font-bold text-balance">
+        {state === 'notNow' ? words.join.notNow : words.join.waiting}
+      </h1>
+      <p className="mt-4 text-lg">{words.join.waitingHint}</p>
+      <Button look="quiet" className="mt-8" onClick={() => onState('outside')}>
+        {words.join.again}
+      </Button>
+    </>
+  );
+}

@@ -1,0 +1,50 @@
+import { useMutation } from '@tanstack/react-query';
+import { api, take } from '../../api/client';
+import { useMessages } from '../../ui/messages';
+import { words } from '../../words';
+
+/** What the teacher does at the door of a class: one press each. */
+export function useDoor(classId: string, onDone: () => unknown) {
+  const { say, fail } = useMessages();
+  const settle = { onSettled: onDone, onError: fail };
+  const path = { params: { path: { id: classId } } };
+  const student = (id: string) => ({ params: { path: { id } } });
+  const guest = (id: string) => ({ params: { path: { id: classId, guest: id } } });
+  const names = useMutation({
+    mutationFn: (pressed: boolean) =>
+      take(api.PATCH('/api/staff/classes/{id}/door', { ...path, body: { names: pressed } })),
+    ...settle,
+  });
+  const renew = useMutation({
+    mutationFn: () => take(api.POST('/api/staff/classes/{id}/code', path)),
+    onSuccess: (fresh) => say(words.door.renewed(fresh.code)),
+    ...settle,
+  });
+  const freeAll = useMutation({
+    mutationFn: () => take(api.POST('/api/staff/classes/{id}/free', path)),
+    onSuccess: () => say(words.door.allFreed),
+    ...settle,
+  });
+  const free = useMutation({
+    mutationFn: (who: { id: string; name: string }) => take(api.POST('/api/staff/students/{id}/free', student(who.id))),
+    onSuccess: (_, who) => say(words.roster.freed(who.name)),
+    ...settle,
+  });
+  const correct = useMutation({
+    mutationFn: (claim: { id: string; really: string }) =>
+      take(api.POST('/api/staff/students/{id}/is', { ...student(claim.id), body: { student: claim.really } })),
+    ...settle,
+  });
+  const letIn = useMutation({
+    mutationFn: (who: { guest: string; student: string }) =>
+      take(
+        api.POST('/api/staff/classes/{id}/doorway/{guest}', { ...guest(who.guest), body: { student: who.student } }),
+      ),
+    ...settle,
+  });
+  const notNow = useMutation({
+    mutationFn: (id: string) => take(api.DELETE('/api/staff/classes/{id}/doorway/{guest}', guest(id))),
+    ...settle,
+  });
+  return { names, renew, freeAll, free, correct, letIn, notNow };
+}
