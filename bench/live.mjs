@@ -124,11 +124,15 @@ const heard = (message) => {
 };
 const people = [];
 const streams = [];
-for (const { id } of lesson.students) {
-  const { cookies } = await must('POST', '/api/student/join', { body: { code: made.code, student: id } });
+for (const { name } of lesson.students) {
+  const { cookies } = await must('POST', '/api/student/join', {
+    body: { code: made.code, name },
+    headers: { 'X-Forwarded-For': `198.51.${people.length >> 8}.${people.length & 255}` },
+  });
   const now = (await must('GET', '/api/student/now', { cookie: cookies })).json;
   people.push({ cookie: cookies, copy: now.group.copy, text: '' });
-  streams.push(await listen(now.stream, cookies, heard));
+  const { address } = (await must('GET', '/api/student/stream', { cookie: cookies })).json;
+  streams.push(await listen(address, cookies, heard));
 }
 console.log(`${students} students connected, ${Math.ceil(students / 4)} groups, ${rounds} call backs each time.`);
 

@@ -28,7 +28,12 @@ for (const scheme of ['light', 'dark'] as const) {
     await door.getByLabel('Class code').fill('GULLRK');
     await door.getByRole('button', { name: 'Find my class' }).click();
     await expect(door.getByText('who are you?')).toBeVisible();
-    await isOpenToAll(door, 'choose a name');
+    await isOpenToAll(door, 'type a name');
+    await door.getByLabel('Your name').fill('Nobody Here');
+    await door.getByRole('button', { name: 'Go in' }).click();
+    await door.getByRole('button', { name: 'Wait at the door' }).click();
+    await expect(door.getByRole('heading', { name: 'You are at the door' })).toBeVisible();
+    await isOpenToAll(door, 'the doorway');
 
     const t = await teacher(browser, scheme);
     await isOpenToAll(t, 'classes');

@@ -21,7 +21,7 @@ export async function teacher(browser: Browser, colorScheme: 'light' | 'dark' = 
   return page;
 }
 
-/** A student who types the class code and chooses their name, on a phone. */
+/** A student who types the class code and their name, on a phone. */
 export async function student(
   browser: Browser,
   code: string,
@@ -33,7 +33,8 @@ export async function student(
   await page.goto('/student');
   await page.getByLabel('Class code').fill(code.toLowerCase());
   await page.getByRole('button', { name: 'Find my class' }).click();
-  await page.getByRole('button', { name, exact: true }).click();
+  await page.getByLabel('Your name').fill(name);
+  await page.getByRole('button', { name: 'Go in' }).click();
   await expect(page.getByText(`${name} ·`)).toBeVisible();
   return { name, context, page };
 }

@@ -42,7 +42,8 @@ export function useLesson(id: string) {
           look();
           return;
         }
-        const copies = queries.getQueryData<Copy[]>(['copies', roundId]) ?? [];
+        const copies = queries.getQueryData<Copy[]>(['copies', roundId]);
+        if (copies === undefined) return;
         const now = copies.map((copy) => withMessage(copy, message as unknown as AnswerMessage));
         queries.setQueryData<Copy[]>(
           ['copies', roundId],

@@ -51,9 +51,9 @@ export function Doorway({
   if (guests.length === 0) return null;
   return (
     <section aria-label={words.door.waiting(guests.length)} className="mb-4 border-2 border-ink bg-wash p-3">
-      <h2 role="status" className="font-head font-semibold">
-        {words.door.waiting(guests.length)}
-      </h2>
+      <div role="status">
+        <h2 className="font-head font-semibold">{words.door.waiting(guests.length)}</h2>
+      </div>
       <ul className="mt-1 max-h-80 overflow-y-auto">
         {guests.map((guest) => (
           <Guest key={guest.id} guest={guest} students={students} door={door} />

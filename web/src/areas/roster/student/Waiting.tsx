@@ -27,9 +27,11 @@ export function Waiting({
   }, [state, onState, onIn]);
   return (
     <>
-      <h1 role="status" className="text-4xl leading-tight font-bold text-balance">
-        {state === 'notNow' ? words.join.notNow : words.join.waiting}
-      </h1>
+      <div role="status">
+        <h1 className="text-4xl leading-tight font-bold text-balance">
+          {state === 'notNow' ? words.join.notNow : words.join.waiting}
+        </h1>
+      </div>
       <p className="mt-4 text-lg">{words.join.waitingHint}</p>
       <Button look="quiet" className="mt-8" onClick={() => onState('outside')}>
         {words.join.again}
