@@ -135,6 +135,50 @@ final class WritingTest extends AppTestCase
         $this->ask('PUT', "/api/staff/rounds/{$round}/original", ['basedOn' => 2, 'blocks' => [['id' => 'a', 'kind' => 'nonsense', 'text' => 'x']]] + $save)->is(422);
     }
 
+    public function test_a_slot_never_holds_more_than_it_can_and_can_always_be_shortened(): void
+    {
+        $long = rtrim(str_repeat('tide ', 4_000));
+        $this->save($this->ada, '', $long);
+        // Ben has not heard of it yet, and writes as much at the same time.
+        $ebb = rtrim(str_repeat('ebb ', 4_900));
+        $full = $this->save($this->ben, '', $ebb);
+        self::assertSame(20_000, mb_strlen($full->text('text')));
+        $kept = $this->db()->fetchFirstColumn('SELECT text FROM slot_revision WHERE copy_id = ? AND revision < 0', [$this->copy]);
+        self::assertCount(1, $kept);
+        self::assertIsString($kept[0]);
+        self::assertGreaterThan(39_000, mb_strlen($kept[0]), 'what did not fit is in the history, whole');
+        self::assertSame(4_900, substr_count($kept[0], 'ebb'));
+        $now = $full->text('text');
+        self::assertSame('short', $this->save($this->ada, $now, 'short')->text('text'));
+        self::assertSame('', $this->save($this->ben, 'short', '')->text('text'));
+    }
+
+    public function test_what_does_not_fit_is_not_kept_without_end(): void
+    {
+        $statuses = [];
+        $long = str_repeat('x', 20_000);
+        $this->save($this->ada, '', $long);
+        for ($i = 0; $i < 8; ++$i) {
+            $answer = $this->save($this->ben, '', str_repeat(\chr(97 + $i), 19_000), null, false);
+            $statuses[] = $answer->status;
+            if (429 === $answer->status) {
+                self::assertSame('text', $answer->text('errors.0.field'), 'the page says that the place is full, and keeps what was typed');
+            }
+        }
+        self::assertSame([200 => 3, 429 => 5], array_count_values($statuses));
+        self::assertSame(3, $this->db()->fetchOne('SELECT COUNT(*) FROM slot_revision WHERE revision < 0'));
+    }
+
+    public function test_a_device_cannot_save_a_hundred_times_a_second(): void
+    {
+        $statuses = [];
+        for ($i = 0; $i < 40; ++$i) {
+            $statuses[] = $this->save($this->ada, '', "x{$i}", null, false)->status;
+        }
+        self::assertContains(429, $statuses);
+        self::assertSame(200, $this->save($this->ben, '', 'Ben is not slowed')->status);
+    }
+
     private function save(string $token, string $base, string $text, ?string $id = null, bool $check = true): Json
     {
         $this->asStudent($token);

@@ -134,6 +134,21 @@ final class RoomsTest extends AppTestCase
         self::assertNull($this->seenIn($student));
     }
 
+    public function test_a_callback_from_the_future_pins_nothing_and_a_room_nobody_knows_says_nothing(): void
+    {
+        $lesson = $this->made();
+        $student = $lesson->text('floor.groups.0.students.0');
+        $room = $this->db()->fetchOne('SELECT external_id FROM room WHERE group_id = ?', [$lesson->text('floor.groups.0.id')]);
+        $now = (int) (microtime(true) * 1000);
+        $this->hook(['person' => $student, 'room' => $room, 'at' => $now + 60_000])->is(422);
+        $this->hook(['person' => $student, 'room' => $room, 'at' => $now + 4_000])->is(204);
+        self::assertLessThanOrEqual((int) (microtime(true) * 1000), $this->db()->fetchOne('SELECT service_at FROM presence WHERE student_id = ?', [$student]), 'what they saw is never later than now');
+        $this->hook(['person' => $student, 'room' => 'mnosuchroom', 'at' => $now + 4_500])->is(204);
+        self::assertSame($lesson->text('floor.groups.0.id'), $this->seenIn($student), 'it is not taken for having left');
+        $this->hook(['person' => $student."\n", 'room' => null, 'at' => $now])->is(422);
+        $this->hook(['person' => $student, 'room' => "m\u{0}x", 'at' => $now])->is(422);
+    }
+
     private function seenIn(string $student): mixed
     {
         return $this->db()->fetchOne('SELECT service_place FROM presence WHERE student_id = ?', [$student]);

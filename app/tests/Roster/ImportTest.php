@@ -7,6 +7,7 @@ namespace FreshHuddle\App\Tests\Roster;
 use FreshHuddle\App\Tests\Formats\Schema;
 use FreshHuddle\App\Tests\Support\AppTestCase;
 use FreshHuddle\App\Tests\Support\Json;
+use PHPUnit\Framework\Attributes\DataProvider;
 
 final class ImportTest extends AppTestCase
 {
@@ -107,6 +108,60 @@ final class ImportTest extends AppTestCase
         $this->import('/import', ['file' => '***not base64***'])->is(422);
         $this->import('/import', ['text' => "Name\n".implode("\n", array_map(static fn (int $i): string => "Student {$i}", range(1, 500)))])->is(422);
         self::assertCount(2, $this->ask('GET', $this->path)->list('students'));
+    }
+
+    /**
+     * @return iterable<string, array{string, int}>
+     */
+    public static function largeSheets(): iterable
+    {
+        $cells = static function (int $rows, int $columns): string {
+            $xml = '';
+            for ($r = 1; $r <= $rows; ++$r) {
+                $xml .= "<row r=\"{$r}\">";
+                for ($c = 0; $c < $columns; ++$c) {
+                    $xml .= '<c><v>1</v></c>';
+                }
+                $xml .= '</row>';
+            }
+
+            return $xml;
+        };
+        yield '480 rows of 1,000 columns' => [self::xlsx($cells(480, 1_000)), 200];
+        yield 'one cell in the last corner' => [self::xlsx('<row r="1048576"><c r="XFD1048576" t="inlineStr"><is><t>Ada</t></is></c></row>'), 422];
+        yield 'one cell in the last row' => [self::xlsx('<row r="1048576"><c r="A1048576" t="inlineStr"><is><t>Cleo Marsh</t></is></c></row>'), 200];
+        yield 'a row said a million times' => [self::ods([]), 422];
+        yield 'entities of entities' => [self::xlsx('', '<!DOCTYPE w [<!ENTITY a "aaaaaaaaaa"><!ENTITY b "&a;&a;&a;&a;&a;&a;&a;&a;">]>'), 422];
+        yield 'a file of another machine' => [self::xlsx('', '<!DOCTYPE w [<!ENTITY a SYSTEM "file:///etc/passwd">]>', '<row><c t="inlineStr"><is><t>&a;</t></is></c></row>'), 422];
+    }
+
+    #[DataProvider('largeSheets')]
+    public function test_a_small_file_cannot_hold_more_than_a_class_list(string $bytes, int $status): void
+    {
+        $before = memory_get_usage();
+        $this->import('/import/preview', ['file' => base64_encode($bytes)])->is($status);
+        self::assertLessThan(120_000_000, memory_get_peak_usage() - $before);
+    }
+
+    public function test_a_refused_file_leaves_nothing_behind(): void
+    {
+        $files = static fn (): array => glob(sys_get_temp_dir().'/huddle-list*') ?: [];
+        $before = $files();
+        foreach (['PK'."\x03\x04".'nonsense', self::zip(['readme.txt' => 'hello']), self::zip(['content.xml' => str_repeat(' ', 50_000_000)])] as $bytes) {
+            $this->import('/import', ['file' => base64_encode($bytes)])->is(422);
+        }
+        self::assertSame($before, $files());
+    }
+
+    private static function xlsx(string $first, string $doctype = '', string $second = ''): string
+    {
+        $main = 'http://schemas.openxmlformats.org/spreadsheetml/2006/main';
+
+        return self::zip([
+            'xl/workbook.xml' => '<workbook xmlns="'.$main.'" xmlns:r="http://schemas.openxmlformats.org/officeDocument/2006/relationships"><sheets><sheet name="S" sheetId="1" r:id="s1"/></sheets></workbook>',
+            'xl/_rels/workbook.xml.rels' => '<Relationships xmlns="http://schemas.openxmlformats.org/package/2006/relationships"><Relationship Id="s1" Type="x" Target="worksheets/sheet1.xml"/></Relationships>',
+            'xl/worksheets/sheet1.xml' => '<?xml version="1.0"?>'.$doctype.'<worksheet xmlns="'.$main.'"><sheetData>'.$first.$second.'</sheetData></worksheet>',
+        ]);
     }
 
     public function test_exports_carry_everything_but_the_rules_and_run_nothing(): void

@@ -176,6 +176,6 @@ final readonly class PastedList
 
     private static function fold(string $text): string
     {
-        return mb_convert_case(trim($text, " :\u{A0}"), \MB_CASE_FOLD);
+        return mb_convert_case((string) preg_replace('/^[ :\x{A0}]+|[ :\x{A0}]+$/Du', '', $text), \MB_CASE_FOLD);
     }
 }

@@ -60,7 +60,8 @@ final readonly class StudentName implements \Stringable
         $value = (string) preg_replace('/[\x{FEFF}\x{200B}\x{2060}\x{202A}-\x{202E}\x{2066}-\x{2069}]|(?![\t\n\r])\p{Cc}/u', '', self::normal($raw, \Normalizer::FORM_C));
         $value = (string) preg_replace('/[\s\p{Z}]+/u', ' ', $value);
 
-        return trim($value, " \u{200C}\u{200D}");
+        // By signs and not by bytes: č, 龍 and 😀 end in bytes that stand in a joiner too.
+        return (string) preg_replace('/^[ \x{200C}\x{200D}]+|[ \x{200C}\x{200D}]+$/Du', '', $value);
     }
 
     private static function normal(string $text, int $form): string

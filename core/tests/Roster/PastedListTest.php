@@ -47,6 +47,7 @@ final class PastedListTest extends TestCase
         yield 'quoted cells of a spreadsheet' => ['"Lund, ""Adi"""', ['Lund, "Adi"']];
         yield 'a byte order mark' => ["\u{FEFF}Ada\nBen", ['Ada', 'Ben']];
         yield 'other scripts' => ["Мирослава Тимченко\nنورة السبيعي\n田中 花子\nनेहा शर्मा", ['Мирослава Тимченко', 'نورة السبيعي', '田中 花子', 'नेहा शर्मा']];
+        yield 'last letters whose bytes stand in other signs too' => ["Kovač\nSofÍ\nÀ\n小龍\n이준\nआ\nAda 😀", ['Kovač', 'SofÍ', 'À', '小龍', '이준', 'आ', 'Ada 😀']];
         yield 'control signs and direction overrides' => ["A\u{202E}da\u{0007}", ['Ada']];
         yield 'a joiner that a script needs' => ["ශ්\u{200D}රී", ["ශ්\u{200D}රී"]];
     }

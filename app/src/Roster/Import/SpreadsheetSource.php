@@ -28,7 +28,7 @@ final readonly class SpreadsheetSource implements ListSource
             }
         }
 
-        return Sheet::of([]);
+        throw new Problem(422, 'There is nothing in this spreadsheet that a class list could hold.', 'file');
     }
 
     private static function format(Package $package): ?Spreadsheet

@@ -79,7 +79,7 @@ final class Columns
 
     private static function kindOfHeading(string $heading): ?ColumnKind
     {
-        $folded = mb_convert_case(trim($heading, " :\u{A0}"), \MB_CASE_FOLD);
+        $folded = mb_convert_case((string) preg_replace('/^[ :\x{A0}]+|[ :\x{A0}]+$/Du', '', $heading), \MB_CASE_FOLD);
         foreach (self::WORDS as $kind => $words) {
             if (\in_array($folded, $words, true)) {
                 return ColumnKind::from($kind);
