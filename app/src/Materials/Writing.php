@@ -12,6 +12,7 @@ use FreshHuddle\App\Live\LessonClock;
 use FreshHuddle\App\Live\Moments;
 use FreshHuddle\App\Stream\Audience;
 use FreshHuddle\App\Stream\Stream;
+use FreshHuddle\App\Worker\Forgets;
 use FreshHuddle\Core\Grouping\Exception\NotOnTheFloor;
 use FreshHuddle\Core\Materials\Block;
 use FreshHuddle\Core\Materials\BlockKind;
@@ -24,10 +25,12 @@ use Symfony\Component\RateLimiter\RateLimiterFactoryInterface;
 /**
  * Students reading and writing in their group's copy. To anybody who is not a member now, a copy is not there.
  */
-final readonly class Writing
+final readonly class Writing implements Forgets
 {
     /** Saves of one author that follow each other within so long are one stretch of the history. Milliseconds. */
     private const STRETCH = 30_000;
+    /** No page sends a save again after so long: it keeps what is unsaved for a school week at most. Milliseconds. */
+    private const SENT_AGAIN_FOR = 7 * 86_400_000;
     /** Signs a slot holds, whatever was merged to make them. */
     private const MOST = 20_000;
     /** Above so many bytes only what changed goes out. */
@@ -44,6 +47,11 @@ final readonly class Writing
         #[Target('overflows')]
         private RateLimiterFactoryInterface $overflows,
     ) {
+    }
+
+    public function forgetOld(): void
+    {
+        $this->db->executeStatement('DELETE FROM slot_save WHERE at < ?', [$this->clock->ms() - self::SENT_AGAIN_FOR]);
     }
 
     /**

@@ -6,6 +6,7 @@ namespace FreshHuddle\App\Worker;
 
 use Doctrine\DBAL\Connection;
 use Doctrine\ORM\EntityManagerInterface;
+use FreshHuddle\App\Http\LogLine;
 use FreshHuddle\App\Live\LessonClock;
 use Psr\Log\LoggerInterface;
 use Symfony\Component\Console\Attribute\AsCommand;
@@ -72,7 +73,7 @@ final class WorkCommand extends Command
                 }
             } catch (\Throwable $e) {
                 // Most often the database being restarted. What was claimed comes free again by itself.
-                $this->logger->warning('The worker waits a moment: {message}', ['message' => $e->getMessage()]);
+                $this->logger->warning('The worker waits a moment: {what}', ['what' => LogLine::of($e)]);
                 $this->db->close();
                 usleep(500_000);
             }

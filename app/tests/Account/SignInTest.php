@@ -65,7 +65,7 @@ final class SignInTest extends AppTestCase
         foreach (['ines@larkmouth.example', 'nobody@larkmouth.example'] as $i => $email) {
             self::ensureKernelShutdown();
             $this->client = self::createClient();
-            $factory = $this->createStub(PasswordHasherFactoryInterface::class);
+            $factory = self::createStub(PasswordHasherFactoryInterface::class);
             $factory->method('getPasswordHasher')->willReturn($hasher);
             self::getContainer()->set('security.password_hasher_factory', $factory);
             $this->ask('POST', '/api/staff/sign-in', ['email' => $email, 'password' => 'wrong'])->is(401);

@@ -26,6 +26,9 @@ final class FuzzTest extends AppTestCase
     private const BAD_IN_PATH = ['%00', 'x', '%F0%28%8C', '00000000-0000-4000-8000-00000000000G', '00000000-0000-4000-8000-000000000000%0A', '%27%3B--', '..%2F..%2F', '%E2%80%AE'];
     private const TWO_AT_ONCE = 40;
 
+    /** @var array{paths: array<array-key, mixed>, components: array<array-key, mixed>}|null */
+    private static ?array $described = null;
+
     private Json $lesson;
     private string $student;
     private string $variant;
@@ -261,13 +264,12 @@ final class FuzzTest extends AppTestCase
      */
     private static function described(): array
     {
-        static $described = null;
-        if (!\is_array($described)) {
+        if (null === self::$described) {
             $read = json_decode((string) file_get_contents(\dirname(__DIR__, 3).'/docs/formats/openapi.json'), true, 64, \JSON_THROW_ON_ERROR);
             \assert(\is_array($read) && \is_array($read['paths']) && \is_array($read['components']));
-            $described = ['paths' => $read['paths'], 'components' => $read['components']];
+            self::$described = ['paths' => $read['paths'], 'components' => $read['components']];
         }
 
-        return $described;
+        return self::$described;
     }
 }

@@ -8,13 +8,14 @@ use Doctrine\ORM\EntityManagerInterface;
 use FreshHuddle\App\Account\Teacher;
 use FreshHuddle\App\Stream\Channel;
 use FreshHuddle\App\Stream\Stream;
+use FreshHuddle\App\Worker\Forgets;
 use Psr\Clock\ClockInterface;
 use Symfony\Component\Uid\Uuid;
 
 /**
  * The devices teachers are signed in on.
  */
-final readonly class TeacherDevices
+final readonly class TeacherDevices implements Forgets
 {
     public const COOKIE = 'fh_staff';
     /** How long a sign-in lasts, in seconds. */

@@ -11,6 +11,7 @@ use FreshHuddle\App\Http\Problem;
 use FreshHuddle\App\Roster\Device\StudentDevices;
 use FreshHuddle\App\Roster\SchoolClass;
 use FreshHuddle\App\Roster\Student;
+use FreshHuddle\App\Worker\Forgets;
 use FreshHuddle\Core\Roster\Door\NameMatch;
 use Psr\Clock\ClockInterface;
 use Symfony\Component\Uid\Uuid;
@@ -18,7 +19,7 @@ use Symfony\Component\Uid\Uuid;
 /**
  * Where arrivals wait whom the list does not know, or whose name another device has, until the teacher says who they are.
  */
-final readonly class Doorway
+final readonly class Doorway implements Forgets
 {
     private const MOST_WAITING = 60;
     private const OLD = '-16 hours';

@@ -71,6 +71,10 @@ final readonly class Ods implements Spreadsheet
             }
             $column += $times;
             ++$cells;
+            if ($column >= Sheet::MAX_COLUMNS) {
+                XmlReading::leave($reader, $depth);
+                break;
+            }
         }
 
         return $row;

@@ -79,8 +79,12 @@ final readonly class Xlsx implements Spreadsheet
             $hasCells = !$reader->isEmptyElement;
             while ($hasCells && null !== XmlReading::next($reader, $depth, 'c')) {
                 $column = self::column((string) $reader->getAttribute('r')) ?? $column + 1;
+                if ($column >= Sheet::MAX_COLUMNS) {
+                    XmlReading::leave($reader, $depth); // the rest of the row is further out still
+                    break;
+                }
                 $value = $this->value($reader, $texts);
-                if ($column < Sheet::MAX_COLUMNS && '' !== $value) {
+                if ('' !== $value) {
                     $row = [...array_pad($row, $column, ''), $value];
                 }
                 if (++$cells > self::MOST_CELLS) {

@@ -47,13 +47,23 @@ final readonly class XmlReading
     }
 
     /**
+     * Passes over what is left inside the element of this depth; the reader stands on its end afterwards.
+     */
+    public static function leave(\XMLReader $reader, int $depth): void
+    {
+        while ($reader->next() && $reader->depth > $depth) {
+        }
+    }
+
+    /**
      * The text inside the element the reader stands on; the reader stands on its end afterwards.
      *
      * @param list<string> $without elements whose text does not count
      */
     public static function text(\XMLReader $reader, array $without = []): string
     {
-        if (self::isEmpty($reader)) {
+        $isEmpty = $reader->isEmptyElement;
+        if ($isEmpty) {
             return '';
         }
         $depth = $reader->depth;
@@ -63,7 +73,7 @@ final readonly class XmlReading
             if (null !== $skipped && $reader->depth > $skipped) {
                 continue;
             }
-            $skipped = \XMLReader::ELEMENT === $reader->nodeType && !self::isEmpty($reader) && \in_array($reader->localName, $without, true) ? $reader->depth : null;
+            $skipped = \XMLReader::ELEMENT === $reader->nodeType && !$reader->isEmptyElement && \in_array($reader->localName, $without, true) ? $reader->depth : null;
             if (\in_array($reader->nodeType, [\XMLReader::TEXT, \XMLReader::CDATA, \XMLReader::SIGNIFICANT_WHITESPACE, \XMLReader::WHITESPACE], true)) {
                 $text .= $reader->value;
             } elseif (\XMLReader::ELEMENT === $reader->nodeType && 's' === $reader->localName && str_contains($reader->name, ':')) {
@@ -72,14 +82,6 @@ final readonly class XmlReading
         }
 
         return $text;
-    }
-
-    /**
-     * @phpstan-impure
-     */
-    private static function isEmpty(\XMLReader $reader): bool
-    {
-        return $reader->isEmptyElement;
     }
 
     private static function read(\XMLReader $reader): bool

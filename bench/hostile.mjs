@@ -1,0 +1,380 @@
+// What an honest teacher and an honest student wait while somebody attacks. Each attack is bounded in time and number, and
+// goes to a fresh instance on this machine.
+import { execFileSync } from 'node:child_process';
+import http from 'node:http';
+import { deflateRawSync } from 'node:zlib';
+import { at, ask, base, comeIn, command, done, figures, lessonOf, listen, must, signedIn, wait } from './support.mjs';
+
+const lasts = Number(process.env.FH_SECONDS ?? 8) * 1_000;
+const run = process.env.FH_RUN ?? '';
+const supervisor = (...words) =>
+  execFileSync('supervisorctl', ['-s', `unix://${run}/supervisor.sock`, ...words], { encoding: 'utf8' }).trim();
+const nginxWorkers = () => execFileSync('pgrep', ['-P', supervisor('pid', 'nginx')], { encoding: 'utf8' }).trim();
+
+const staff = await signedIn();
+const lesson = await lessonOf(staff, 'Hostile', 40);
+await command(staff, lesson, { kind: 'sendOut' });
+const people = [];
+for (const { name } of lesson.students.slice(0, 20)) people.push(await comeIn(lesson, name, people.length));
+const open = new Set();
+for (const person of people) {
+  const stream = await listen(person.address, person.cookie, () => undefined);
+  open.add(stream);
+  stream.on('close', () => open.delete(stream));
+}
+const attackers = [];
+for (const { name } of lesson.students.slice(20, 24))
+  attackers.push(await comeIn(lesson, name, 100 + attackers.length));
+
+/** Presses of a teacher and of a student who have nothing to do with it, until told to stop. */
+async function honest(until) {
+  const waited = { teacher: [], student: [], save: [], door: [] };
+  let failed = 0;
+  const press = async (kind, ...words) => {
+    const began = performance.now();
+    const answer = await ask(...words).catch(() => ({ status: 0 }));
+    waited[kind].push(performance.now() - began);
+    if (answer.status === 0 || answer.status >= 400) failed++;
+    return answer;
+  };
+  const teacher = async () => {
+    for (let i = 0; performance.now() < until; i++) {
+      await (i % 2 === 0
+        ? press('teacher', 'GET', `/api/staff/lessons/${lesson.id}`, staff)
+        : press('teacher', 'PATCH', `/api/staff/lessons/${lesson.id}`, { ...staff, body: { instructions: `n ${i}` } }));
+      await wait(150);
+    }
+  };
+  const student = async (person) => {
+    while (performance.now() < until) {
+      await press('student', 'POST', '/api/student/sign', { cookie: person.cookie });
+      await wait(100);
+    }
+  };
+  const writer = async (person) => {
+    while (performance.now() < until) {
+      const body = { save: crypto.randomUUID(), base: person.text, text: `${person.text}word `.slice(-2_000) };
+      const answer = await press('save', 'PUT', `/api/student/copies/${person.copy}/slots/each`, {
+        cookie: person.cookie,
+        body,
+      });
+      if (answer.status === 200) person.text = answer.json.text;
+      await wait(400);
+    }
+  };
+  const arrival = async () => {
+    for (let i = 0; performance.now() < until; i++) {
+      await press('door', 'GET', `/api/student/classes/${lesson.code}`, {
+        headers: { 'X-Forwarded-For': `203.0.113.${i % 250}` },
+      });
+      await wait(200);
+    }
+  };
+  await Promise.all([teacher(), student(people[0]), writer(people[1]), arrival()]);
+  return { waited, failed };
+}
+
+const short = (values) => {
+  const sorted = [...values].sort((a, b) => a - b);
+  return `${at(sorted, 0.5).toFixed(0)} / ${at(sorted, 1).toFixed(0)}`;
+};
+const rows = [];
+/** One attack, with what honest people waited meanwhile. */
+async function under(title, attack, note = () => '') {
+  const before = nginxWorkers();
+  const until = performance.now() + lasts;
+  const [{ waited, failed }] = await Promise.all([honest(until), attack(until)]);
+  const workers = nginxWorkers() === before ? '' : ' NGINX WORKER DIED';
+  rows.push([
+    title,
+    short(waited.teacher),
+    short(waited.student),
+    short(waited.save),
+    short(waited.door),
+    String(failed),
+    `${open.size}/${people.length}`,
+  ]);
+  console.log(`${title}: ${note()}${workers}`);
+}
+
+/** Asks again and again, so many at a time; counts the answers. */
+function flood(many, until, words, counts = new Map()) {
+  return Promise.all(
+    Array.from({ length: many }, async (_, i) => {
+      for (let n = 0; performance.now() < until; n++) {
+        const answer = await ask(...words(i, n)).catch(() => ({ status: 0 }));
+        counts.set(answer.status, (counts.get(answer.status) ?? 0) + 1);
+        await wait(5);
+      }
+    }),
+  ).then(() => counts);
+}
+const told = (counts) => [...counts].map(([status, times]) => `${status} × ${times}`).join(', ');
+
+await under('Quiet', async () => undefined);
+
+// 2. Strangers at the stream.
+let counts = new Map();
+await under(
+  '10,000 anonymous opens of streams in a burst',
+  async () => {
+    const crowd = new http.Agent({ maxSockets: 1_500 });
+    await Promise.all(
+      Array.from(
+        { length: 10_000 },
+        (_, i) =>
+          new Promise((finish) => {
+            const path = `/stream/1999999999/${'B'.repeat(22)}/${i.toString(16).padStart(32, '0')}`;
+            const request = http.request(
+              new URL(path, base),
+              { agent: crowd, headers: { Accept: 'text/event-stream' } },
+              (response) => {
+                counts.set(response.statusCode, (counts.get(response.statusCode) ?? 0) + 1);
+                response.resume();
+                response.on('close', finish);
+              },
+            );
+            request.on('error', () => {
+              counts.set(0, (counts.get(0) ?? 0) + 1);
+              finish();
+            });
+            request.end();
+          }),
+      ),
+    );
+    crowd.destroy();
+  },
+  () => told(counts),
+);
+
+{
+  const before = nginxWorkers();
+  const seconds = Number(process.env.FH_AWAY ?? 30);
+  supervisor('stop', 'php-fpm');
+  const until = performance.now() + seconds * 1_000;
+  let reconnected = 0;
+  let refused = 0;
+  await Promise.all(
+    Array.from({ length: 500 }, async (_, i) => {
+      const person = people[i % people.length];
+      while (performance.now() < until) {
+        await listen(person.address, person.cookie, () => undefined).then(
+          async (stream) => {
+            reconnected++;
+            await wait(800);
+            stream.destroy();
+          },
+          () => refused++,
+        );
+        await wait(200 + Math.random() * 800);
+      }
+    }),
+  );
+  supervisor('start', 'php-fpm');
+  for (
+    let i = 0;
+    i < 100 && (await ask('GET', '/api/staff/me', staff).catch(() => ({ status: 0 }))).status !== 200;
+    i++
+  )
+    await wait(200);
+  console.log(
+    `PHP away for ${seconds} s under 500 reconnecting pages: ${reconnected} reconnects, ${refused} refused; ` +
+      `${open.size} of ${people.length} streams stayed; nginx workers ${nginxWorkers() === before ? 'the same' : 'DIED'}`,
+  );
+}
+
+// 5. Bodies.
+const array = `[${'1,'.repeat(80_000)}1]`;
+const megabyte = `[${'1,'.repeat(500_000)}1]`;
+const keys = `{${Array.from({ length: 20_000 }, (_, i) => `"f${i}":1`).join(',')}}`;
+counts = new Map();
+await under(
+  'Six connections with large bodies for anybody’s door',
+  (until) => flood(6, until, (i) => ['POST', '/api/student/join', { raw: [array, megabyte, keys][i % 3] }], counts),
+  () => told(counts),
+);
+counts = new Map();
+await under(
+  'Six connections with large bodies, signed in',
+  (until) =>
+    flood(
+      6,
+      until,
+      (i) => [
+        'POST',
+        `/api/staff/classes/${lesson.classId}/import/preview`,
+        { ...staff, raw: [array, megabyte, keys][i % 3] },
+      ],
+      counts,
+    ),
+  () => told(counts),
+);
+
+// 7. Spreadsheets and searches.
+function crc32(bytes) {
+  let crc = ~0;
+  for (const byte of bytes) {
+    crc ^= byte;
+    for (let k = 0; k < 8; k++) crc = crc & 1 ? (crc >>> 1) ^ 0xedb88320 : crc >>> 1;
+  }
+  return ~crc >>> 0;
+}
+/** A zip with its files packed. */
+function zip(files) {
+  const bodies = [];
+  const entries = [];
+  let offset = 0;
+  for (const [name, text] of Object.entries(files)) {
+    const plain = Buffer.from(text);
+    const data = deflateRawSync(plain);
+    const common = Buffer.alloc(26);
+    common.writeUInt16LE(20, 0);
+    common.writeUInt16LE(8, 4);
+    common.writeUInt32LE(crc32(plain), 10);
+    common.writeUInt32LE(data.length, 14);
+    common.writeUInt32LE(plain.length, 18);
+    common.writeUInt16LE(name.length, 22);
+    const local = Buffer.concat([Buffer.from([0x50, 0x4b, 3, 4]), common, Buffer.from(name), data]);
+    const rest = Buffer.alloc(14);
+    rest.writeUInt32LE(offset, 10);
+    entries.push(Buffer.concat([Buffer.from([0x50, 0x4b, 1, 2, 20, 0]), common, rest, Buffer.from(name)]));
+    bodies.push(local);
+    offset += local.length;
+  }
+  const directory = Buffer.concat(entries);
+  const end = Buffer.alloc(22);
+  end.writeUInt32LE(0x06054b50, 0);
+  end.writeUInt16LE(entries.length, 8);
+  end.writeUInt16LE(entries.length, 10);
+  end.writeUInt32LE(directory.length, 12);
+  end.writeUInt32LE(offset, 16);
+  return Buffer.concat([...bodies, directory, end]).toString('base64');
+}
+const main = 'http://schemas.openxmlformats.org/spreadsheetml/2006/main';
+const relations = 'http://schemas.openxmlformats.org/officeDocument/2006/relationships';
+const workbook = (sheet) =>
+  zip({
+    'xl/workbook.xml': `<workbook xmlns="${main}" xmlns:r="${relations}"><sheets><sheet name="S" sheetId="1" r:id="s1"/></sheets></workbook>`,
+    'xl/_rels/workbook.xml.rels': `<Relationships xmlns="http://schemas.openxmlformats.org/package/2006/relationships"><Relationship Id="s1" Target="worksheets/sheet1.xml"/></Relationships>`,
+    'xl/worksheets/sheet1.xml': `<worksheet xmlns="${main}"><sheetData>${sheet}</sheetData></worksheet>`,
+  });
+const wide = workbook(`<row>${'<c><v>1</v></c>'.repeat(1_000)}</row>`.repeat(480));
+const corner = workbook('<row r="1048576"><c r="XFD1048576" t="inlineStr"><is><t>Ada</t></is></c></row>');
+const other = await signedIn();
+const third = await signedIn();
+counts = new Map();
+const reading = [];
+await under(
+  `Four uploads at once of small spreadsheets (${(wide.length / 1_000).toFixed(0)} and ${(corner.length / 1_000).toFixed(0)} kB)`,
+  (until) =>
+    Promise.all(
+      Array.from({ length: 4 }, async (_, i) => {
+        while (performance.now() < until) {
+          const began = performance.now();
+          const answer = await ask('POST', `/api/staff/classes/${lesson.classId}/import/preview`, {
+            ...(i % 2 === 0 ? other : third),
+            body: { file: i % 2 === 0 ? wide : corner },
+          }).catch(() => ({ status: 0 }));
+          counts.set(answer.status, (counts.get(answer.status) ?? 0) + 1);
+          reading.push(performance.now() - began);
+        }
+      }),
+    ),
+  () => `${told(counts)}; each read in ${figures(reading)}`,
+);
+counts = new Map();
+const settings = { method: 'balance', shape: 'groups', groups: 10, goals: [{ kind: 'newPartners' }] };
+await under(
+  'Eight searches at once',
+  (until) =>
+    flood(
+      8,
+      until,
+      (i) => [
+        'POST',
+        `/api/staff/groupings/${lesson.floor.id}/propose`,
+        { ...(i % 2 === 0 ? other : third), body: { settings, forMs: 1_500 } },
+      ],
+      counts,
+    ),
+  () => told(counts),
+);
+
+// 9. A slot made as full as can be, by four members at once.
+counts = new Map();
+const words = (n) => Array.from({ length: 3_300 }, (_, i) => `w${(n * 7 + i * 13) % 997}`).join(' ');
+await under(
+  'Four devices that fill one slot with other words, as fast as they may',
+  (until) =>
+    flood(
+      4,
+      until,
+      (i, n) => [
+        'PUT',
+        `/api/student/copies/${attackers[i].copy}/slots/together`,
+        {
+          cookie: attackers[i].cookie,
+          body: { save: crypto.randomUUID(), base: words(n), text: words(n + i + 1) },
+        },
+      ],
+      counts,
+    ),
+  () => told(counts),
+);
+{
+  const left = (await must('GET', `/api/student/copies/${attackers[0].copy}`, { cookie: attackers[0].cookie })).json;
+  const slot = left.answers.find((answer) => answer.slot === 'together');
+  await wait(12_000);
+  const shorter = await ask('PUT', `/api/student/copies/${attackers[0].copy}/slots/together`, {
+    cookie: attackers[0].cookie,
+    body: { save: crypto.randomUUID(), base: slot?.text ?? '', text: 'short' },
+  });
+  console.log(
+    `  the slot holds ${slot?.text.length ?? 0} signs; made shorter: ${shorter.status} “${shorter.json?.text}”`,
+  );
+}
+
+// 12. Sign-ins.
+counts = new Map();
+const times = { known: [], unknown: [] };
+await under(
+  'Eight anonymous sign-ins at once',
+  (until) =>
+    Promise.all(
+      Array.from({ length: 8 }, async (_, i) => {
+        for (let n = 0; performance.now() < until; n++) {
+          const known = (i + n) % 2 === 0;
+          const began = performance.now();
+          const answer = await ask('POST', '/api/staff/sign-in', {
+            body: { email: known ? 'teacher@larkmouth.example' : `nobody${i}@larkmouth.example`, password: 'x' },
+            headers: { 'X-Forwarded-For': `198.18.${i}.${n % 250}` },
+          }).catch(() => ({ status: 0 }));
+          counts.set(answer.status, (counts.get(answer.status) ?? 0) + 1);
+          if (answer.status === 401) times[known ? 'known' : 'unknown'].push(performance.now() - began);
+        }
+      }),
+    ),
+  () => `${told(counts)}; a known address ${figures(times.known)}; an unknown one ${figures(times.unknown)}`,
+);
+{
+  const one = { known: [], unknown: [] };
+  for (let n = 0; n < 12; n++) {
+    for (const kind of ['known', 'unknown']) {
+      const began = performance.now();
+      // An address of its own each time, and fewer tries than an account allows to strangers.
+      await ask('POST', '/api/staff/sign-in', {
+        body: { email: kind === 'known' ? 'teacher@larkmouth.example' : `no${n}@larkmouth.example`, password: 'x' },
+        headers: { 'X-Forwarded-For': `192.0.${kind === 'known' ? 2 : 3}.${n}` },
+      });
+      one[kind].push(performance.now() - began);
+    }
+  }
+  console.log(`  one by one: a known address ${figures(one.known)}; an unknown one ${figures(one.unknown)}`);
+}
+
+console.log('\nMilliseconds, median / most, while it went on:');
+const head = ['', 'teacher', 'student', 'save', 'door', 'failed', 'streams'];
+for (const row of [head, ...rows])
+  console.log(row.map((cell, i) => (i === 0 ? cell.padEnd(72) : cell.padStart(11))).join(''));
+for (const stream of open) stream.destroy();
+done();

@@ -1,0 +1,136 @@
+// What benchmarks share: asking the application, listening to it, figures.
+import http from 'node:http';
+
+export const base = new URL(process.env.FH_BASE ?? 'http://127.0.0.1:8680');
+
+const agent = new http.Agent({ keepAlive: true, maxSockets: 400 });
+export const wait = (ms) => new Promise((done) => setTimeout(done, ms));
+
+/** Asks the application; the answer's JSON, its status and cookies. `raw` goes out as it is. */
+export function ask(method, path, { cookie, body, raw, headers = {} } = {}) {
+  const text = raw ?? (body === undefined ? undefined : JSON.stringify(body));
+  return new Promise((done, fail) => {
+    const request = http.request(
+      new URL(path, base),
+      {
+        method,
+        agent,
+        headers: {
+          ...(text === undefined
+            ? {}
+            : { 'Content-Type': 'application/json', 'Content-Length': Buffer.byteLength(text) }),
+          ...(cookie === undefined ? {} : { Cookie: cookie }),
+          ...headers,
+        },
+      },
+      (response) => {
+        let got = '';
+        response.setEncoding('utf8');
+        response.on('data', (part) => (got += part));
+        response.on('end', () => {
+          const cookies = (response.headers['set-cookie'] ?? []).map((one) => one.split(';')[0]).join('; ');
+          done({
+            status: response.statusCode,
+            cookies,
+            json: got.startsWith('{') || got.startsWith('[') ? JSON.parse(got) : null,
+          });
+        });
+      },
+    );
+    request.on('error', fail);
+    request.end(text);
+  });
+}
+
+export async function must(...words) {
+  const answer = await ask(...words);
+  if (answer.status >= 300) throw new Error(`${words[0]} ${words[1]}: ${answer.status} ${JSON.stringify(answer.json)}`);
+  return answer;
+}
+
+/** Listens to a stream; every event goes to `heard`. */
+export function listen(path, cookie, heard) {
+  return new Promise((done, fail) => {
+    const request = http.request(
+      new URL(path, base),
+      { headers: { Cookie: cookie, Accept: 'text/event-stream' } },
+      (response) => {
+        if (response.statusCode !== 200) {
+          fail(new Error(`The stream answered ${response.statusCode}.`));
+          return;
+        }
+        let rest = '';
+        response.setEncoding('utf8');
+        response.on('data', (part) => {
+          rest += part;
+          const events = rest.split('\n\n');
+          rest = events.pop() ?? '';
+          for (const event of events) {
+            const data = event.split('\n').find((line) => line.startsWith('data: '));
+            if (data !== undefined) heard(JSON.parse(data.slice(6)));
+          }
+        });
+        done(request);
+      },
+    );
+    request.on('error', () => undefined);
+    request.end();
+  });
+}
+
+export const at = (sorted, share) => sorted[Math.min(sorted.length - 1, Math.floor(sorted.length * share))] ?? NaN;
+export function figures(values) {
+  const sorted = [...values].sort((a, b) => a - b);
+  return `median ${at(sorted, 0.5).toFixed(0)} ms, 99th percentile ${at(sorted, 0.99).toFixed(0)} ms, most ${at(sorted, 1).toFixed(0)} ms`;
+}
+
+/** Signed in as the demo's teacher: what to send with each request. */
+export async function signedIn() {
+  const { cookies } = await must('POST', '/api/staff/sign-in', {
+    body: { email: 'teacher@larkmouth.example', password: 'harbour-lights' },
+  });
+  return { cookie: cookies };
+}
+
+/** A lesson with `students` in fours and a sheet of one slot, out at once. */
+export async function lessonOf(staff, name, students) {
+  const names = Array.from({ length: students }, (_, i) => `Student ${String.fromCharCode(65 + (i % 26))} ${i + 1}`);
+  const made = (await must('POST', '/api/staff/classes', { ...staff, body: { name, names: names.join('\n') } })).json;
+  const lesson = (
+    await must('POST', `/api/staff/classes/${made.id}/lessons`, { ...staff, body: { title: name, minutes: 50 } })
+  ).json;
+  const round = lesson.round.id;
+  await must('POST', `/api/staff/groupings/${lesson.floor.id}/deal`, {
+    ...staff,
+    body: { basedOn: 0, groups: Math.ceil(students / 4), seed: 1 },
+  });
+  const blocks = [
+    { id: 'each', kind: 'each', text: 'What do you see?' },
+    { id: 'together', kind: 'together', text: 'What do you all say?' },
+  ];
+  await must('PUT', `/api/staff/rounds/${round}/original`, { ...staff, body: { title: 'Sheet', basedOn: 0, blocks } });
+  await must('POST', `/api/staff/rounds/${round}/copies`, { ...staff, body: {} });
+  await must('PATCH', `/api/staff/lessons/${lesson.id}`, { ...staff, body: { lookSeconds: 0 } });
+  return { ...lesson, code: made.code };
+}
+
+let key = 0;
+export const command = (staff, lesson, body) =>
+  must('POST', `/api/staff/lessons/${lesson.id}/commands`, {
+    ...staff,
+    body,
+    headers: { 'Idempotency-Key': `bench-press-${++key}` },
+  });
+
+/** Lets a student in, as if from an address of their own. */
+export async function comeIn(lesson, name, n) {
+  const { cookies } = await must('POST', '/api/student/join', {
+    body: { code: lesson.code, name },
+    headers: { 'X-Forwarded-For': `198.51.${n >> 8}.${n & 255}` },
+  });
+  const now = (await must('GET', '/api/student/now', { cookie: cookies })).json;
+  const { address } = (await must('GET', '/api/student/stream', { cookie: cookies })).json;
+  return { cookie: cookies, copy: now.group?.copy, text: '', address };
+}
+
+export const done = () => agent.destroy();
