@@ -79,7 +79,7 @@ php_packages() {
     (
         cd "$ROOT"
         [ -d var/symfony-release ] || composer create-project symfony/symfony:7.4.23 var/symfony-release --no-install --no-scripts --no-interaction
-        composer install --no-interaction --no-progress --optimize-autoloader
+        composer install --no-interaction --no-progress --classmap-authoritative
     ) >"$FH_VAR/composer.log" 2>&1 || fail "PHP packages could not be installed; see $FH_VAR/composer.log."
     chmod -R a+rX "$ROOT/vendor" # some packages come readable by their owner alone
     stamp composer "$ROOT/composer.json"

@@ -34,6 +34,7 @@ CREATE TABLE doorway_guest (
     class_id UUID NOT NULL REFERENCES school_class (id) ON DELETE CASCADE,
     typed VARCHAR(120) NOT NULL,
     token_hash CHAR(64) NOT NULL,
+    meant UUID DEFAULT NULL,
     came_at TIMESTAMP(0) WITH TIME ZONE NOT NULL,
     refused BOOLEAN NOT NULL DEFAULT false
 );

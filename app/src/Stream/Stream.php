@@ -68,7 +68,7 @@ final readonly class Stream
         foreach ($sent as $response) {
             try {
                 $status = $response->getStatusCode();
-                if ($status >= 500) {
+                if ($status >= 400 && 404 !== $status) { // 404: nobody has ever listened there
                     $this->logger->warning('The stream answered {status}.', ['status' => $status]);
                 }
             } catch (ExceptionInterface) {

@@ -58,6 +58,16 @@ final class SignInTest extends AppTestCase
         $this->tryIn('harbour', '203.0.113.5')->is(200);
     }
 
+    public function test_a_line_with_many_addresses_of_its_own_counts_as_one(): void
+    {
+        $this->asNobody();
+        for ($i = 0; $i < 8; ++$i) {
+            $this->tryIn('wrong', "2001:db8:1:2::{$i}")->is(401);
+        }
+        $this->tryIn('harbour', '2001:db8:1:2:ffff::1')->is(429);
+        $this->tryIn('harbour', '2001:db8:1:3::1')->is(200);
+    }
+
     public function test_an_unknown_address_takes_the_same_work_as_a_known_one(): void
     {
         $this->asNobody();

@@ -8,6 +8,7 @@ use FreshHuddle\App\Account\Device\TeacherAuthenticator;
 use FreshHuddle\App\Account\Device\TeacherDevices;
 use FreshHuddle\App\Account\Me;
 use FreshHuddle\App\Http\Body\Body;
+use FreshHuddle\App\Http\ClientAddress;
 use FreshHuddle\App\Http\Given;
 use Symfony\Component\HttpFoundation\Cookie;
 use Symfony\Component\HttpFoundation\Request;
@@ -29,7 +30,7 @@ final readonly class SignInController
     {
         $remember = $http->cookies->get(KnownDevice::COOKIE);
         $remember = \is_string($remember) ? $remember : '';
-        $teacher = $this->signIns->check($request, $http->getClientIp() ?? '', $remember);
+        $teacher = $this->signIns->check($request, ClientAddress::of($http), $remember);
         $this->devices->signOut(TeacherAuthenticator::token($http));
 
         return new Given(Me::of($teacher), [

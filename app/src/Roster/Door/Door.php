@@ -71,7 +71,9 @@ final readonly class Door
             }
         }
         if ($request->wait && null !== $request->name) {
-            return $this->doorway->wait($class->text('id'), $request->name, $token);
+            $this->limits->wait($class->text('id'), $address);
+
+            return $this->doorway->wait($class->text('id'), $request->name, $token, $found[0] ?? null);
         }
         throw $taken ?? $this->limits->wrongName($class->text('id'), $address, new Problem(404, 'This name is not on the list. Write it as your teacher does, or wait at the door.', 'name'));
     }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace FreshHuddle\App\Roster\Door;
 
 use FreshHuddle\App\Http\Body\Body;
+use FreshHuddle\App\Http\ClientAddress;
 use FreshHuddle\App\Http\Given;
 use FreshHuddle\App\Roster\Device\StudentAuthenticator;
 use FreshHuddle\App\Roster\Device\StudentDevices;
@@ -37,7 +38,7 @@ final readonly class DoorController
     #[Route('/classes/{code}', methods: ['GET'])]
     public function look(string $code, Request $http): ClassDoor
     {
-        return $this->door->look($code, $http->getClientIp() ?? '');
+        return $this->door->look($code, ClientAddress::of($http));
     }
 
     /**
@@ -46,7 +47,7 @@ final readonly class DoorController
     #[Route('/join', methods: ['POST'])]
     public function join(#[Body(2_048)] JoinClass $request, Request $http): Given
     {
-        $token = $this->door->join($request, StudentAuthenticator::token($http), $http->getClientIp() ?? '');
+        $token = $this->door->join($request, StudentAuthenticator::token($http), ClientAddress::of($http));
         $student = $this->devices->student($token);
         $class = null === $student ? $this->doorway->classOf($token) : $student->classId;
         if (null !== $class) {

@@ -31,6 +31,8 @@ final readonly class DoorLimits
         private RateLimiterFactoryInterface $names,
         #[Target('door_names_of_class')]
         private RateLimiterFactoryInterface $namesOfClass,
+        #[Target('door_waiting')]
+        private RateLimiterFactoryInterface $waiting,
         #[Target('door_device')]
         private RateLimiterFactoryInterface $device,
         #[Autowire(service: 'cache.limits')]
@@ -59,6 +61,18 @@ final readonly class DoorLimits
             throw new Problem(429, 'Too many names that are not on the list. Ask your teacher.', 'name');
         }
         throw $otherwise;
+    }
+
+    /**
+     * Somebody is about to wait in the doorway.
+     *
+     * @throws Problem 429 after too many from one address
+     */
+    public function wait(string $classId, string $address): void
+    {
+        if (!$this->waiting->create($classId.'|'.$address)->consume()->isAccepted()) {
+            throw new Problem(429, 'Too many are waiting at the door from here. Ask your teacher.', 'name');
+        }
     }
 
     /**

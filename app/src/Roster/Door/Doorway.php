@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace FreshHuddle\App\Roster\Door;
 
-use Doctrine\DBAL\Connection;
 use Doctrine\DBAL\LockMode;
 use Doctrine\ORM\EntityManagerInterface;
 use FreshHuddle\App\Http\Problem;
@@ -24,20 +23,21 @@ final readonly class Doorway implements Forgets
     private const MOST_WAITING = 60;
     private const OLD = '-16 hours';
 
-    public function __construct(private EntityManagerInterface $em, private Connection $db, private StudentDevices $devices, private ClockInterface $clock)
+    public function __construct(private EntityManagerInterface $em, private StudentDevices $devices, private ClockInterface $clock)
     {
     }
 
     /**
-     * @param string $token the device's cookie; '' for none
+     * @param string      $token the device's cookie; '' for none
+     * @param string|null $meant who that would be on the list, where it is clear
      *
      * @return string the device's cookie from now on
      *
      * @throws Problem 429 if too many wait already
      */
-    public function wait(string $classId, string $typed, string $token): string
+    public function wait(string $classId, string $typed, string $token, ?string $meant): string
     {
-        return $this->em->wrapInTransaction(function () use ($classId, $typed, $token): string {
+        return $this->em->wrapInTransaction(function () use ($classId, $typed, $token, $meant): string {
             $class = $this->em->find(SchoolClass::class, $classId, LockMode::PESSIMISTIC_WRITE) ?? throw Problem::notFound();
             $before = '' === $token ? null : $this->guest($token);
             if (null !== $before) {
@@ -47,11 +47,12 @@ final readonly class Doorway implements Forgets
             if ($this->em->getRepository(DoorwayGuest::class)->count(['class' => $class, 'refused' => false]) >= self::MOST_WAITING) {
                 throw new Problem(429, 'Many are waiting at the door. Ask your teacher.', 'name');
             }
-            $fresh = bin2hex(random_bytes(32));
-            $this->em->persist(new DoorwayGuest(Uuid::v7()->toRfc4122(), $class, trim($typed), hash('sha256', $fresh), $this->clock->now()));
+            // Who is in as somebody stays in as that while they wait to be somebody else.
+            $waits = '' !== $token && null !== $this->devices->student($token) ? $token : bin2hex(random_bytes(32));
+            $this->em->persist(new DoorwayGuest(Uuid::v7()->toRfc4122(), $class, trim($typed), hash('sha256', $waits), $meant, $this->clock->now()));
             $this->em->flush();
 
-            return $fresh;
+            return $waits;
         });
     }
 
@@ -78,17 +79,10 @@ final readonly class Doorway implements Forgets
      */
     public function of(string $classId): array
     {
-        $names = [];
-        foreach ($this->db->fetchAllKeyValue('SELECT id, name FROM student WHERE class_id = ? AND removed_at IS NULL', [$classId]) as $id => $name) {
-            \assert(\is_string($name));
-            $names[(string) $id] = [$name];
-        }
-
-        return array_map(static function (DoorwayGuest $guest) use ($names): DoorwayView {
-            $found = NameMatch::find($guest->typed, $names);
-
-            return new DoorwayView($guest->id, $guest->typed, 1 === \count($found) ? $found[0] : null);
-        }, array_values($this->em->getRepository(DoorwayGuest::class)->findBy(['class' => $classId, 'refused' => false], ['id' => 'ASC'])));
+        return array_map(
+            static fn (DoorwayGuest $guest): DoorwayView => new DoorwayView($guest->id, $guest->typed, $guest->meant),
+            array_values($this->em->getRepository(DoorwayGuest::class)->findBy(['class' => $classId, 'refused' => false], ['id' => 'ASC'])),
+        );
     }
 
     /**

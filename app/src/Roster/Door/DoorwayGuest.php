@@ -27,6 +27,9 @@ class DoorwayGuest
         /** SHA-256 of the cookie's value, in hexadecimal. */
         #[ORM\Column(length: 64, unique: true, options: ['fixed' => true])]
         public readonly string $tokenHash,
+        /** The id of who that would be on the list, where it is clear: another device has that name. */
+        #[ORM\Column(type: 'guid', nullable: true)]
+        public readonly ?string $meant,
         #[ORM\Column(type: 'datetimetz_immutable')]
         public readonly \DateTimeImmutable $cameAt,
     ) {

@@ -95,6 +95,7 @@ export function TagActions({
       >
         {student.absent ? words.floor.markHere : words.floor.markAbsent}
       </Action>
+      {more}
       <h3 className="mt-2 border-t border-line px-2 pt-2 font-sans text-sm font-semibold">{words.floor.seatAt}</h3>
       {floor.groups
         .filter((group) => group !== own)
@@ -121,7 +122,6 @@ export function TagActions({
           </select>
         </label>
       )}
-      {more}
     </Beside>
   );
 }
