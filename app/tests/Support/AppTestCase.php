@@ -99,7 +99,7 @@ abstract class AppTestCase extends WebTestCase
      */
     protected function newLesson(int $students = 6, string $class = '9G'): Json
     {
-        $names = implode("\n", array_map(static fn (int $i): string => 'Student '.\chr(64 + $i), range(1, $students)));
+        $names = implode("\n", array_map(static fn (int $i): string => 'Student '.($i <= 26 ? \chr(64 + $i) : $i), range(1, $students)));
         $id = $this->ask('POST', '/api/staff/classes', ['name' => $class, 'names' => $names])->text('id');
 
         return $this->ask('POST', "/api/staff/classes/{$id}/lessons", ['title' => 'Where does the wall go?', 'minutes' => 50]);

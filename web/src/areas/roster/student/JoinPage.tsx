@@ -13,11 +13,11 @@ type Join = Schema['JoinClass'];
 
 const busyRetry = 1_200;
 
-/** Asks to be let in; where many come in at once it asks again by itself. */
-async function join(body: Join, onBusy: () => void): Promise<Schema['AtDoor']> {
+/** Where many come in at once it asks again by itself. */
+async function patiently<T>(ask: () => Promise<T>, onBusy: () => void): Promise<T> {
   for (;;) {
     try {
-      return await take(api.POST('/api/student/join', { body }));
+      return await ask();
     } catch (problem) {
       if (!isProblem(problem, 429) || problem.errors.length > 0) throw problem;
       onBusy();
@@ -125,8 +125,10 @@ export function JoinPage({ onJoined }: { onJoined: () => void }) {
   const [busy, setBusy] = useState(code !== '');
   const [error, setError] = useState<string>();
   const [canWait, setCanWait] = useState(false);
+  const many = () => setError(words.join.many);
   const ask = (typed: string) => {
-    take(api.GET('/api/student/classes/{code}', { params: { path: { code: typed.trim() } } }))
+    const path = { params: { path: { code: typed.trim() } } };
+    patiently(() => take(api.GET('/api/student/classes/{code}', path)), many)
       .then(
         (found) => {
           setDoor(found);
@@ -144,7 +146,8 @@ export function JoinPage({ onJoined }: { onJoined: () => void }) {
   const come = (who: Pick<Join, 'name' | 'student' | 'wait'>) => {
     setBusy(true);
     setError(undefined);
-    join({ code: code.trim(), ...who }, () => setError(words.join.many))
+    const body = { code: code.trim(), ...who };
+    patiently(() => take(api.POST('/api/student/join', { body })), many)
       .then(
         (at) => {
           if (at.state === 'in') onJoined();
