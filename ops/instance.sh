@@ -73,7 +73,7 @@ stamp() {
 }
 
 php_packages() {
-    [ -d "$ROOT/vendor" ] && ! changed composer "$ROOT/composer.json" && return 0
+    [ -d "$ROOT/vendor" ] && ! changed composer "$ROOT/composer.json" && { php_classes; return 0; }
     say "Installing PHP packages"
     export COMPOSER_ALLOW_SUPERUSER=1
     (
@@ -83,6 +83,16 @@ php_packages() {
     ) >"$FH_VAR/composer.log" 2>&1 || fail "PHP packages could not be installed; see $FH_VAR/composer.log."
     chmod -R a+rX "$ROOT/vendor" # some packages come readable by their owner alone
     stamp composer "$ROOT/composer.json"
+    php_classes
+}
+
+# Where each class lies is worked out beforehand; a class more or less is another map.
+php_classes() {
+    (cd "$ROOT" && mkdir -p var && find core app standins -name '*.php' | sort) >"$ROOT/var/classes"
+    changed classes "$ROOT/var/classes" || return 0
+    (cd "$ROOT" && COMPOSER_ALLOW_SUPERUSER=1 composer dump-autoload --no-interaction --classmap-authoritative) >"$FH_VAR/composer.log" 2>&1 ||
+        fail "the map of classes could not be made; see $FH_VAR/composer.log."
+    stamp classes "$ROOT/var/classes"
 }
 
 node_packages() {

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace FreshHuddle\App\Grouping;
 
 use Doctrine\DBAL\Connection;
+use FreshHuddle\App\Grouping\Floor\FloorStore;
 use FreshHuddle\App\Live\LessonClock;
 use FreshHuddle\App\Roster\ClassViews;
 use FreshHuddle\App\Roster\StudentView;

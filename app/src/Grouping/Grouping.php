@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace FreshHuddle\App\Grouping;
 
 use Doctrine\ORM\Mapping as ORM;
+use FreshHuddle\App\Grouping\Floor\FloorStore;
 use FreshHuddle\App\Roster\SchoolClass;
 
 /**

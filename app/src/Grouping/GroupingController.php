@@ -6,6 +6,7 @@ namespace FreshHuddle\App\Grouping;
 
 use FreshHuddle\App\Account\Access;
 use FreshHuddle\App\Account\Teacher;
+use FreshHuddle\App\Grouping\Floor\FloorStore;
 use FreshHuddle\App\Http\Body\Body;
 use FreshHuddle\App\Http\Download;
 use Symfony\Component\Routing\Attribute\Route;

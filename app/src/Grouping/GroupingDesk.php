@@ -7,6 +7,7 @@ namespace FreshHuddle\App\Grouping;
 use Doctrine\DBAL\Connection;
 use Doctrine\DBAL\LockMode;
 use Doctrine\ORM\EntityManagerInterface;
+use FreshHuddle\App\Grouping\Floor\FloorStore;
 use FreshHuddle\App\Http\Problem;
 use FreshHuddle\App\Live\LiveChange;
 use FreshHuddle\App\Roster\ClassViews;
@@ -225,10 +226,7 @@ final readonly class GroupingDesk
      */
     private function standsElsewhere(Grouping $grouping, ?string $table): bool
     {
-        return null !== $table && false !== $this->db->fetchOne(
-            "SELECT 1 FROM grouping_step WHERE grouping_id <> ? AND floor @> jsonb_build_object('groups', jsonb_build_array(jsonb_build_object('id', ?::text))) LIMIT 1",
-            [$grouping->id, $table],
-        );
+        return null !== $table && $this->floors->standsElsewhere($grouping->id, $table);
     }
 
     /**

@@ -25,14 +25,12 @@ final readonly class GroupingList
     public function summaries(string $classId): array
     {
         return array_map(static function (Row $row): GroupingSummary {
-            $floor = FloorJson::read($row->text('floor'));
-
-            return new GroupingSummary($row->text('id'), $row->text('name'), \count($floor->groups), \count($floor->seated()), $row->int('rounds'), $row->intOrNull('used_at'));
+            return new GroupingSummary($row->text('id'), $row->text('name'), $row->int('groups'), $row->int('seated'), $row->int('rounds'), $row->intOrNull('used_at'));
         }, Row::all($this->db->fetchAllAssociative(
-            'SELECT g.id, g.name, s.floor, (SELECT COUNT(*) FROM round r WHERE r.grouping_id = g.id) AS rounds,
-                    (SELECT MAX(u.at) FROM grouping_use u WHERE u.grouping_id = g.id) AS used_at
-             FROM grouping g JOIN grouping_step s ON s.grouping_id = g.id AND s.number = g.step
-             WHERE g.class_id = ? AND g.removed_at IS NULL ORDER BY g.id DESC',
+            'SELECT g.id, g.name, (SELECT COUNT(*) FROM work_group w WHERE w.grouping_id = g.id AND w.position IS NOT NULL) AS groups,
+                    (SELECT COUNT(*) FROM seat s WHERE s.grouping_id = g.id) AS seated, (SELECT COUNT(*) FROM round r WHERE r.grouping_id = g.id) AS rounds,
+                    (SELECT MAX(u.out_at) FROM run u WHERE u.grouping_id = g.id AND NOT u.taken_back) AS used_at
+             FROM grouping g WHERE g.class_id = ? AND g.removed_at IS NULL ORDER BY g.id DESC',
             [$classId],
         )));
     }
@@ -58,9 +56,13 @@ final readonly class GroupingList
     public function uses(string $classId): array
     {
         $rows = Row::all($this->db->fetchAllAssociative(
-            'SELECT u.groups, u.at, u.roles, g.name, l.title FROM grouping_use u JOIN grouping g ON g.id = u.grouping_id
-             JOIN round r ON r.id = u.round_id JOIN lesson l ON l.id = r.lesson_id
-             WHERE u.class_id = ? ORDER BY u.at DESC LIMIT '.self::HISTORY,
+            "SELECT u.out_at AS at, g.name, l.title,
+                    COALESCE((SELECT jsonb_agg(x.students ORDER BY x.position) FROM (
+                        SELECT rg.position, jsonb_agg(rs.student_id ORDER BY rs.number) AS students FROM run_group rg JOIN run_seat rs ON rs.run_group_id = rg.id WHERE rg.run_id = u.id GROUP BY rg.position
+                    ) x), '[]') AS groups,
+                    COALESCE((SELECT jsonb_agg(jsonb_build_array(rs.student_id, rs.role)) FROM run_seat rs WHERE rs.run_id = u.id AND rs.role <> ''), '[]') AS roles
+             FROM run u JOIN grouping g ON g.id = u.grouping_id JOIN lesson l ON l.id = u.lesson_id
+             WHERE l.class_id = ? AND NOT u.taken_back ORDER BY u.out_at DESC, u.id DESC LIMIT ".self::HISTORY,
             [$classId],
         ));
 

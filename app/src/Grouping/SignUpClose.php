@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace FreshHuddle\App\Grouping;
 
+use FreshHuddle\App\Grouping\Floor\FloorStore;
 use FreshHuddle\App\Http\Problem;
 
 /**

@@ -6,6 +6,7 @@ namespace FreshHuddle\App\Grouping;
 
 use Doctrine\DBAL\Connection;
 use FreshHuddle\App\Database\Row;
+use FreshHuddle\App\Grouping\Floor\FloorStore;
 use FreshHuddle\App\Http\Problem;
 use FreshHuddle\App\Live\LessonClock;
 use FreshHuddle\App\Live\LiveChange;
@@ -88,7 +89,7 @@ final readonly class SignUps
 
         return new SignUpView(array_map(
             static fn (Group $group): SignUpTable => new SignUpTable($group->id, $group->name, $group->mark, $state->seats, \count($group->students), $group->holds($student->id)),
-            FloorJson::read($row->text('floor'))->groups,
+            $this->floors->now($row->text('id'))->groups,
         ), $state->closesAt);
     }
 
@@ -143,7 +144,7 @@ final readonly class SignUps
             return null;
         }
         $row = $this->db->fetchAssociative(
-            'SELECT g.id, g.sign_up, s.floor, r.moments FROM round r JOIN grouping g ON g.id = r.grouping_id JOIN grouping_step s ON s.grouping_id = g.id AND s.number = g.step
+            'SELECT g.id, g.sign_up, r.moments FROM round r JOIN grouping g ON g.id = r.grouping_id
              JOIN student st ON st.id = ? AND st.seatable AND NOT st.absent
              WHERE r.lesson_id = ? AND g.sign_up IS NOT NULL ORDER BY r.number LIMIT 1',
             [$student->id, $student->lessonId],

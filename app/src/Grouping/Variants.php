@@ -6,6 +6,8 @@ namespace FreshHuddle\App\Grouping;
 
 use Doctrine\DBAL\Connection;
 use FreshHuddle\App\Database\Row;
+use FreshHuddle\App\Grouping\Floor\FloorJson;
+use FreshHuddle\App\Grouping\Floor\FloorStore;
 use FreshHuddle\App\Http\Problem;
 use FreshHuddle\Core\Grouping\Group;
 use Symfony\Component\Uid\Uuid;

@@ -38,10 +38,14 @@ final readonly class EventLog
         $seq = $this->db->fetchOne('UPDATE lesson SET event_seq = event_seq + ? WHERE id = ? RETURNING event_seq', [\count($events), $lessonId]);
         \assert(\is_int($seq));
         foreach ($events as $i => $event) {
-            $this->db->insert('live_event', [
-                'lesson_id' => $lessonId, 'seq' => $seq - \count($events) + 1 + $i, 'round_id' => $roundId, 'kind' => $event->kind->value,
-                'at' => $event->at, 'actor' => $actor, 'data' => json_encode((object) $event->data, \JSON_THROW_ON_ERROR),
-            ]);
+            $this->db->executeStatement(
+                'INSERT INTO live_event (lesson_id, seq, round_id, run_id, kind, at, actor, data)
+                 VALUES (:lesson, :seq, :round, (SELECT id FROM run WHERE lesson_id = :lesson AND ended_at IS NULL), :kind, :at, :actor, :data)',
+                [
+                    'lesson' => $lessonId, 'seq' => $seq - \count($events) + 1 + $i, 'round' => $roundId, 'kind' => $event->kind->value,
+                    'at' => $event->at, 'actor' => $actor, 'data' => json_encode((object) $event->data, \JSON_THROW_ON_ERROR),
+                ],
+            );
         }
 
         return $seq;

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace FreshHuddle\App\Live;
 
 use FreshHuddle\App\Http\Body\Moment;
+use FreshHuddle\App\Lesson\Round;
 use FreshHuddle\Core\Live\Command;
 use FreshHuddle\Core\Live\Command\CallBack;
 use FreshHuddle\Core\Live\Command\ChangeEnd;

@@ -6,10 +6,12 @@ namespace FreshHuddle\App\Live;
 
 use Doctrine\DBAL\LockMode;
 use Doctrine\ORM\EntityManagerInterface;
-use FreshHuddle\App\Grouping\FloorStore;
+use FreshHuddle\App\Grouping\Floor\FloorStore;
 use FreshHuddle\App\Grouping\FloorView;
 use FreshHuddle\App\Grouping\Grouping;
 use FreshHuddle\App\Http\Problem;
+use FreshHuddle\App\Lesson\Lesson;
+use FreshHuddle\App\Lesson\Round;
 use FreshHuddle\App\Materials\Materials;
 use FreshHuddle\App\Rooms\Rooms;
 use FreshHuddle\App\Roster\ClassViews;

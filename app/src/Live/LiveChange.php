@@ -101,10 +101,11 @@ final readonly class LiveChange
         $rounds = Row::all($this->db->fetchAllAssociative('SELECT id, lesson_id, moments FROM round WHERE grouping_id = ?', [$groupingId]));
         foreach ($rounds as $round) {
             $now = $this->clock->ms();
-            if (Moments::read($round->json('moments'))->phase($now)->showsGroups()) {
-                $this->db->transactional(function () use ($round, $now): void {
+            $moves = self::moves($before, $after, $now);
+            if ([] !== $moves && Moments::read($round->json('moments'))->phase($now)->showsGroups()) {
+                $this->db->transactional(function () use ($round, $moves): void {
                     $this->events->lock($round->text('lesson_id'));
-                    $this->events->append($round->text('lesson_id'), $round->text('id'), 'staff', [new Event(EventKind::SeatsChanged, $now)]);
+                    $this->events->append($round->text('lesson_id'), $round->text('id'), 'staff', $moves);
                 });
             }
             $this->stream->publish([Audience::staff($round->text('lesson_id'))], ['kind' => 'lesson']);
@@ -113,6 +114,24 @@ final readonly class LiveChange
                 ['kind' => 'refresh'],
             );
         }
+    }
+
+    /**
+     * @param int $now milliseconds since 1970
+     *
+     * @return list<Event> one for each student who sits elsewhere than before; no group is the shelf
+     */
+    private static function moves(Floor $before, Floor $after, int $now): array
+    {
+        $events = [];
+        foreach (array_values(array_unique([...$before->seated(), ...$after->seated()])) as $student) {
+            [$from, $to] = [$before->groupOf($student)?->id, $after->groupOf($student)?->id];
+            if ($from !== $to) {
+                $events[] = new Event(EventKind::SeatsChanged, $now, ['student' => $student, 'from' => $from, 'to' => $to]);
+            }
+        }
+
+        return $events;
     }
 
     /**

@@ -6,9 +6,10 @@ namespace FreshHuddle\App\Live;
 
 use Doctrine\DBAL\Connection;
 use FreshHuddle\App\Database\Row;
-use FreshHuddle\App\Grouping\FloorStore;
-use FreshHuddle\App\Grouping\GroupingUses;
+use FreshHuddle\App\Grouping\Floor\FloorStore;
 use FreshHuddle\App\Http\Problem;
+use FreshHuddle\App\Lesson\Round;
+use FreshHuddle\App\Lesson\Run\RunStore;
 use FreshHuddle\App\Stream\Audience;
 use FreshHuddle\App\Stream\Stream;
 use FreshHuddle\App\Worker\Tasks;
@@ -31,7 +32,7 @@ final readonly class LiveLesson
         private Tasks $tasks,
         private Stream $stream,
         private LessonClock $clock,
-        private GroupingUses $uses,
+        private RunStore $runs,
     ) {
     }
 
@@ -79,6 +80,11 @@ final readonly class LiveLesson
         if ([] === $events) {
             return [[], $state, 0];
         }
+        foreach ($events as $event) {
+            if (EventKind::SentOut === $event->kind) {
+                $this->runs->begin($round, $event->at, $event->moment('outAt') ?? $event->at);
+            }
+        }
         $seq = $this->events->append($lessonId, $round->id, $actor, $events);
         foreach ($events as $event) {
             $state = $state->with($event);
@@ -96,7 +102,7 @@ final readonly class LiveLesson
     {
         match ($event->kind) {
             EventKind::SentOut => $this->planSendOut($round, $state),
-            EventKind::TakenBack => $this->tasks->cancel(RoundWork::MOVE_OUT, $round->id),
+            EventKind::TakenBack => $this->planTakeBack($round, $event),
             EventKind::EndChanged => $this->planEnd($round, $state),
             EventKind::CalledBack => $this->planCallBack($round, $state),
             EventKind::KeptWorking => $this->planKeepWorking($round),
@@ -107,13 +113,18 @@ final readonly class LiveLesson
 
     private function planSendOut(Round $round, RoundState $state): void
     {
-        $this->uses->note($round, $state->outAt ?? $this->clock->ms());
         $this->db->update('school_class', ['current_lesson_id' => $round->lesson->id], ['id' => $round->lesson->class->id]);
         $this->tasks->cancel(RoundWork::MOVE_BACK, $round->id);
         $this->tasks->ask(RoundWork::MOVE_OUT, $round->id, $state->outAt);
         $this->tasks->ask(WatchWork::WATCH, $round->lesson->id);
         $this->tasks->ask(WatchWork::ASK_SERVICE, $round->lesson->id);
         $this->planEnd($round, $state);
+    }
+
+    private function planTakeBack(Round $round, Event $event): void
+    {
+        $this->runs->takeBack($round, $event->at);
+        $this->tasks->cancel(RoundWork::MOVE_OUT, $round->id);
     }
 
     private function planEnd(Round $round, RoundState $state): void
@@ -126,6 +137,7 @@ final readonly class LiveLesson
 
     private function planCallBack(Round $round, RoundState $state): void
     {
+        $this->runs->end($round, $state->comingBackUntil() ?? $this->clock->ms());
         $this->tasks->cancel(RoundWork::MOVE_OUT, $round->id);
         $this->tasks->cancel(RoundWork::AUTO_CALL, $round->id);
         $this->tasks->ask(RoundWork::SAY_CALL, $round->id);
@@ -134,6 +146,7 @@ final readonly class LiveLesson
 
     private function planKeepWorking(Round $round): void
     {
+        $this->runs->goOn($round);
         $this->tasks->cancel(RoundWork::AUTO_CALL, $round->id);
         $this->tasks->cancel(RoundWork::MOVE_BACK, $round->id);
         $this->tasks->ask(RoundWork::SAY, $round->id, null, ['text' => 'The call back is off. Keep working.']);

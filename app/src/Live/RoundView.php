@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace FreshHuddle\App\Live;
 
+use FreshHuddle\App\Lesson\Round;
+
 final readonly class RoundView
 {
     public function __construct(

@@ -6,7 +6,7 @@ namespace FreshHuddle\App\Live;
 
 use Doctrine\DBAL\Connection;
 use FreshHuddle\App\Database\Row;
-use FreshHuddle\App\Grouping\FloorStore;
+use FreshHuddle\App\Grouping\Floor\FloorStore;
 use FreshHuddle\App\Rooms\Meeting\MeetingServiceFailed;
 use FreshHuddle\App\Rooms\Meeting\RoomService;
 use FreshHuddle\App\Stream\Audience;

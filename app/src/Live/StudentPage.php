@@ -7,7 +7,7 @@ namespace FreshHuddle\App\Live;
 use Doctrine\DBAL\Connection;
 use FreshHuddle\App\Database\Row;
 use FreshHuddle\App\Grouping\DeskNotes;
-use FreshHuddle\App\Grouping\FloorJson;
+use FreshHuddle\App\Grouping\Floor\FloorStore;
 use FreshHuddle\App\Grouping\SignUps;
 use FreshHuddle\App\Roster\Device\StudentUser;
 use FreshHuddle\Core\Grouping\Floor;
@@ -20,7 +20,7 @@ final readonly class StudentPage
 {
     private const NOTICES = 3;
 
-    public function __construct(private Connection $db, private EventLog $events, private LessonClock $clock, private DeskNotes $notes, private SignUps $signUps)
+    public function __construct(private Connection $db, private EventLog $events, private LessonClock $clock, private DeskNotes $notes, private SignUps $signUps, private FloorStore $floors)
     {
     }
 
@@ -84,8 +84,7 @@ final readonly class StudentPage
             return null;
         }
         $row = $this->db->fetchAssociative(
-            'SELECT r.id, r.lesson_id, r.grouping_id, r.instructions, r.moments, l.title, s.floor FROM round r JOIN lesson l ON l.id = r.lesson_id
-             JOIN grouping g ON g.id = r.grouping_id JOIN grouping_step s ON s.grouping_id = g.id AND s.number = g.step
+            'SELECT r.id, r.lesson_id, r.grouping_id, r.instructions, r.moments, l.title FROM round r JOIN lesson l ON l.id = r.lesson_id
              WHERE l.id = ? ORDER BY r.number LIMIT 1',
             [$student->lessonId],
         );
@@ -119,7 +118,7 @@ final readonly class StudentPage
 
     private function floor(Row $round): Floor
     {
-        return FloorJson::read($round->text('floor'));
+        return $this->floors->now($round->text('grouping_id'));
     }
 
     /**

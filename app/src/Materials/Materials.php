@@ -6,9 +6,9 @@ namespace FreshHuddle\App\Materials;
 
 use Doctrine\DBAL\Connection;
 use FreshHuddle\App\Database\Row;
-use FreshHuddle\App\Grouping\FloorStore;
+use FreshHuddle\App\Grouping\Floor\FloorStore;
 use FreshHuddle\App\Http\Problem;
-use FreshHuddle\App\Live\Round;
+use FreshHuddle\App\Lesson\Round;
 use FreshHuddle\App\Stream\Audience;
 use FreshHuddle\App\Stream\Stream;
 use FreshHuddle\Core\Materials\Block;

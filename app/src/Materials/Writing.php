@@ -6,14 +6,12 @@ namespace FreshHuddle\App\Materials;
 
 use Doctrine\DBAL\Connection;
 use FreshHuddle\App\Database\Row;
-use FreshHuddle\App\Grouping\FloorJson;
 use FreshHuddle\App\Http\Problem;
 use FreshHuddle\App\Live\LessonClock;
 use FreshHuddle\App\Live\Moments;
 use FreshHuddle\App\Stream\Audience;
 use FreshHuddle\App\Stream\Stream;
 use FreshHuddle\App\Worker\Forgets;
-use FreshHuddle\Core\Grouping\Exception\NotOnTheFloor;
 use FreshHuddle\Core\Materials\Block;
 use FreshHuddle\Core\Materials\BlockKind;
 use FreshHuddle\Core\Materials\Merge\Splice;
@@ -167,17 +165,13 @@ final readonly class Writing implements Forgets
     private function open(string $copyId, string $studentId): array
     {
         $row = $this->db->fetchAssociative(
-            'SELECT c.group_id, c.blocks, r.lesson_id, r.moments, s.floor FROM work_copy c
-             JOIN round r ON r.id = c.round_id JOIN grouping g ON g.id = r.grouping_id
-             JOIN grouping_step s ON s.grouping_id = g.id AND s.number = g.step WHERE c.id = ?',
+            'SELECT c.blocks, r.lesson_id, r.moments, array_to_json(ARRAY(SELECT s.student_id FROM seat s WHERE s.group_id = g.id ORDER BY s.number)) AS members
+             FROM work_copy c JOIN round r ON r.id = c.round_id JOIN work_group g ON g.id = c.group_id AND g.grouping_id = r.grouping_id AND g.position IS NOT NULL
+             WHERE c.id = ?',
             [$copyId],
         );
         $row = new Row(false === $row ? throw Problem::notFound() : $row);
-        try {
-            $members = FloorJson::read($row->text('floor'))->group($row->text('group_id'))->students;
-        } catch (NotOnTheFloor) {
-            throw Problem::notFound();
-        }
+        $members = array_values(array_filter($row->json('members'), \is_string(...)));
         $phase = Moments::read($row->json('moments'))->phase($this->clock->ms());
         if (!$phase->showsGroups() || !(new SlotAccess($members))->mayRead($studentId)) {
             throw Problem::notFound();

@@ -6,7 +6,7 @@ namespace FreshHuddle\App\Rooms;
 
 use FreshHuddle\App\Account\Access;
 use FreshHuddle\App\Account\Teacher;
-use FreshHuddle\App\Grouping\FloorStore;
+use FreshHuddle\App\Grouping\Floor\FloorStore;
 use Symfony\Component\Routing\Attribute\Route;
 use Symfony\Component\Routing\Requirement\Requirement;
 use Symfony\Component\Security\Http\Attribute\CurrentUser;

@@ -6,7 +6,7 @@ namespace FreshHuddle\App\Rooms;
 
 use Doctrine\DBAL\Connection;
 use FreshHuddle\App\Database\Row;
-use FreshHuddle\App\Grouping\FloorStore;
+use FreshHuddle\App\Grouping\Floor\FloorStore;
 use FreshHuddle\App\Live\LessonClock;
 use FreshHuddle\App\Live\LiveChange;
 use FreshHuddle\App\Live\Moments;

@@ -6,9 +6,9 @@ namespace FreshHuddle\App\Rooms;
 
 use Doctrine\DBAL\Connection;
 use FreshHuddle\App\Database\Row;
-use FreshHuddle\App\Grouping\FloorStore;
+use FreshHuddle\App\Grouping\Floor\FloorStore;
 use FreshHuddle\App\Http\Problem;
-use FreshHuddle\App\Live\Round;
+use FreshHuddle\App\Lesson\Round;
 use FreshHuddle\App\Worker\Tasks;
 use FreshHuddle\Core\Grouping\Floor;
 use FreshHuddle\Core\Rooms\NamePattern;

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace FreshHuddle\App\Grouping;
+namespace FreshHuddle\App\Grouping\Floor;
 
 use FreshHuddle\Core\Grouping\Floor;
 use FreshHuddle\Core\Grouping\Group;
