@@ -239,6 +239,8 @@ databases() {
         [ "$(sql postgres -c "SELECT 1 FROM pg_database WHERE datname = '$name'")" = 1 ] || sql postgres -c "CREATE DATABASE $name"
     done
     sql standins -f "$ROOT/standins/migrations/meeting.sql" >/dev/null
+    [ -z "$(sql fresh_huddle -c "SELECT to_regclass('grouping_step')")" ] ||
+        fail "this instance keeps its data in the old way, from before groups were rows. Begin anew with bin/start --fresh."
     huddle doctrine:migrations:migrate --no-interaction --allow-no-migration >"$FH_VAR/log/migrate.log" 2>&1 ||
         fail "the database could not be brought up to date; see $FH_VAR/log/migrate.log."
 }

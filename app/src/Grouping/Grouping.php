@@ -9,17 +9,29 @@ use FreshHuddle\App\Grouping\Floor\FloorStore;
 use FreshHuddle\App\Roster\SchoolClass;
 
 /**
- * A named set of groups of one class. Its floors, one a step, are kept by FloorStore.
+ * A named set of groups of one class. Its floor is kept by FloorStore.
  */
 #[ORM\Entity]
 class Grouping
 {
     /** Which of the kept floors is the present one. */
-    #[ORM\Column]
+    #[ORM\Column(options: ['default' => 0])]
     public int $step = 0;
 
     #[ORM\Column(type: 'datetimetz_immutable', nullable: true)]
     public ?\DateTimeImmutable $removedAt = null;
+
+    /** @var array<string, mixed> how the desk is set (DeskSettings); written by DeskNotes */
+    #[ORM\Column(type: 'json', options: ['jsonb' => true, 'default' => '{}'])]
+    public array $settings = [];
+
+    /** @var array<string, mixed> roles and tasks by seat number (NumberPlan); written by DeskNotes */
+    #[ORM\Column(type: 'json', options: ['jsonb' => true, 'default' => '{}'])]
+    public array $numbers = [];
+
+    /** @var array<string, int|null>|null while students take seats (SignUpState); written by SignUps */
+    #[ORM\Column(type: 'json', nullable: true, options: ['jsonb' => true])]
+    public ?array $signUp = null;
 
     public function __construct(
         #[ORM\Id, ORM\Column(type: 'guid')]

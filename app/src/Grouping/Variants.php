@@ -31,12 +31,12 @@ final readonly class Variants
         if (\count($this->rows($grouping)) >= self::MOST) {
             throw new Problem(422, \sprintf('%d variants lie here already. Throw one away first.', self::MOST), 'name');
         }
-        $this->db->insert('grouping_variant', ['id' => Uuid::v7()->toRfc4122(), 'grouping_id' => $grouping->id, 'name' => trim($name), 'floor' => FloorJson::write($this->floors->now($grouping->id))]);
+        $this->db->insert('floor_variant', ['id' => Uuid::v7()->toRfc4122(), 'grouping_id' => $grouping->id, 'name' => trim($name), 'floor' => FloorJson::write($this->floors->now($grouping->id))]);
     }
 
     public function drop(Grouping $grouping, string $variant): void
     {
-        $this->db->delete('grouping_variant', ['id' => $variant, 'grouping_id' => $grouping->id]);
+        $this->db->delete('floor_variant', ['id' => $variant, 'grouping_id' => $grouping->id]);
     }
 
     /**
@@ -61,6 +61,6 @@ final readonly class Variants
      */
     private function rows(Grouping $grouping): array
     {
-        return Row::all($this->db->fetchAllAssociative('SELECT id, name, floor FROM grouping_variant WHERE grouping_id = ? ORDER BY id', [$grouping->id]));
+        return Row::all($this->db->fetchAllAssociative('SELECT id, name, floor FROM floor_variant WHERE grouping_id = ? ORDER BY id', [$grouping->id]));
     }
 }

@@ -8,6 +8,7 @@ use Doctrine\ORM\Mapping as ORM;
 use FreshHuddle\App\Grouping\Grouping;
 
 #[ORM\Entity]
+#[ORM\UniqueConstraint(name: 'round_number', columns: ['lesson_id', 'number'])]
 class Round
 {
     #[ORM\Column]

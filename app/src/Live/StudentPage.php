@@ -67,8 +67,8 @@ final readonly class StudentPage
             return null;
         }
         $link = null === $group
-            ? $this->db->fetchOne('SELECT p.link FROM room r JOIN room_pass p ON p.room_id = r.id WHERE r.class_id = ? AND r.group_id IS NULL AND p.student_id = ?', [$student->classId, $student->id])
-            : $this->db->fetchOne('SELECT p.link FROM room r JOIN room_pass p ON p.room_id = r.id WHERE r.group_id = ? AND p.student_id = ?', [$group, $student->id]);
+            ? $this->db->fetchOne('SELECT p.link FROM room r JOIN room_member p ON p.room_id = r.id WHERE r.class_id = ? AND r.group_id IS NULL AND p.student_id = ?', [$student->classId, $student->id])
+            : $this->db->fetchOne('SELECT p.link FROM room r JOIN room_member p ON p.room_id = r.id WHERE r.group_id = ? AND p.student_id = ?', [$group, $student->id]);
 
         return \is_string($link) ? ['place' => $group ?? Evidence::MAIN, 'link' => $link] : null;
     }
@@ -111,7 +111,7 @@ final readonly class StudentPage
         }
         $number = 1 + (int) array_search($group, $floor->groups, true);
         $copy = $this->db->fetchOne('SELECT id FROM work_copy WHERE round_id = ? AND group_id = ?', [$round->text('id'), $group->id]);
-        $room = $this->db->fetchOne('SELECT 1 FROM room r JOIN room_pass p ON p.room_id = r.id WHERE r.group_id = ? AND p.student_id = ?', [$group->id, $student->id]);
+        $room = $this->db->fetchOne('SELECT 1 FROM room r JOIN room_member p ON p.room_id = r.id WHERE r.group_id = ? AND p.student_id = ?', [$group->id, $student->id]);
 
         return new MyGroup($group->id, $group->name, $number, $group->mark, $members, false !== $room, \is_string($copy) ? $copy : null, $own, $numbers->roleOf($own), $numbers->taskOf($own));
     }
@@ -136,6 +136,6 @@ final readonly class StudentPage
 
     private function hasMainSession(StudentUser $student): bool
     {
-        return false !== $this->db->fetchOne('SELECT 1 FROM room r JOIN room_pass p ON p.room_id = r.id WHERE r.class_id = ? AND r.group_id IS NULL AND p.student_id = ?', [$student->classId, $student->id]);
+        return false !== $this->db->fetchOne('SELECT 1 FROM room r JOIN room_member p ON p.room_id = r.id WHERE r.class_id = ? AND r.group_id IS NULL AND p.student_id = ?', [$student->classId, $student->id]);
     }
 }

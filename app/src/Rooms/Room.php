@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace FreshHuddle\App\Rooms;
 
 use Doctrine\ORM\Mapping as ORM;
+use FreshHuddle\App\Grouping\Floor\WorkGroup;
+use FreshHuddle\App\Grouping\Grouping;
 use FreshHuddle\App\Roster\SchoolClass;
 use FreshHuddle\Core\Live\Evidence;
 use FreshHuddle\Core\Rooms\RoomState;
@@ -13,6 +15,9 @@ use FreshHuddle\Core\Rooms\RoomState;
  * A place to talk: a group's room, or the main session of a class (then it has no group).
  */
 #[ORM\Entity]
+#[ORM\UniqueConstraint(name: 'room_group', columns: ['group_id'], options: ['where' => '(group_id IS NOT NULL)'])]
+#[ORM\UniqueConstraint(name: 'room_main', columns: ['class_id'], options: ['where' => '(group_id IS NULL)'])]
+#[ORM\UniqueConstraint(name: 'room_external', columns: ['external_id'])]
 class Room
 {
     #[ORM\Column(length: 10)]
@@ -31,10 +36,10 @@ class Room
         public readonly string $id,
         #[ORM\ManyToOne, ORM\JoinColumn(name: 'class_id', nullable: false)]
         public readonly SchoolClass $class,
-        #[ORM\Column(type: 'guid', nullable: true)]
-        public readonly ?string $groupingId,
-        #[ORM\Column(type: 'guid', nullable: true)]
-        public readonly ?string $groupId,
+        #[ORM\ManyToOne, ORM\JoinColumn(nullable: true)]
+        public readonly ?Grouping $grouping,
+        #[ORM\ManyToOne, ORM\JoinColumn(name: 'group_id', nullable: true)]
+        public readonly ?WorkGroup $group,
         #[ORM\Column(length: 120)]
         public string $name,
     ) {
@@ -45,6 +50,6 @@ class Room
      */
     public function place(): string
     {
-        return $this->groupId ?? Evidence::MAIN;
+        return $this->group->id ?? Evidence::MAIN;
     }
 }

@@ -78,9 +78,9 @@ final readonly class RoomWork implements TaskHandler
         }
         $links = $this->service->setMembers($external, $people);
         $this->db->transactional(function () use ($room, $links): void {
-            $this->db->delete('room_pass', ['room_id' => $room->text('id')]);
+            $this->db->delete('room_member', ['room_id' => $room->text('id')]);
             foreach ($links as $student => $link) {
-                $this->db->insert('room_pass', ['room_id' => $room->text('id'), 'student_id' => $student, 'link' => $link]);
+                $this->db->insert('room_member', ['room_id' => $room->text('id'), 'student_id' => $student, 'link' => $link]);
             }
             $this->db->update('room', ['state' => RoomState::Made->value, 'failure' => null], ['id' => $room->text('id')]);
         });
@@ -94,7 +94,7 @@ final readonly class RoomWork implements TaskHandler
     private function moveWhoSitsHereNow(string $roomId): void
     {
         $rows = Row::all($this->db->fetchAllAssociative(
-            'SELECT m.external_id, p.student_id, r.moments FROM room m JOIN room_pass p ON p.room_id = m.id
+            'SELECT m.external_id, p.student_id, r.moments FROM room m JOIN room_member p ON p.room_id = m.id
              JOIN round r ON r.grouping_id = m.grouping_id WHERE m.id = ?',
             [$roomId],
         ));

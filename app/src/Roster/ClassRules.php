@@ -4,9 +4,8 @@ declare(strict_types=1);
 
 namespace FreshHuddle\App\Roster;
 
-use Doctrine\DBAL\Connection;
+use Doctrine\ORM\EntityManagerInterface;
 use FreshHuddle\App\Account\Teacher;
-use FreshHuddle\App\Database\Row;
 use FreshHuddle\App\Http\Problem;
 use Symfony\Component\Uid\Uuid;
 
@@ -17,7 +16,7 @@ final readonly class ClassRules
 {
     private const MOST = 200;
 
-    public function __construct(private Connection $db)
+    public function __construct(private EntityManagerInterface $em)
     {
     }
 
@@ -26,14 +25,23 @@ final readonly class ClassRules
      */
     public function of(string $classId): array
     {
-        $onList = array_fill_keys(array_filter($this->db->fetchFirstColumn('SELECT id FROM student WHERE class_id = ? AND removed_at IS NULL', [$classId]), \is_string(...)), true);
+        /** @var list<ClassRuleStudent> $rows */
+        $rows = $this->em->createQueryBuilder()->select('m', 'r', 's')->from(ClassRuleStudent::class, 'm')->join('m.rule', 'r')->join('m.student', 's')
+            ->where('r.class = :class')->setParameter('class', $classId)->orderBy('r.id')->addOrderBy('m.position')->getQuery()->getResult();
+        $kinds = $students = $dropped = [];
+        foreach ($rows as $row) {
+            $id = $row->rule->id;
+            $kinds[$id] = $row->rule->kind;
+            if (null === $row->student->removedAt) {
+                $students[$id][] = $row->student->id;
+            } elseif (0 === $row->position && !$row->rule->kind->isMust()) {
+                $dropped[$id] = true; // whose wish it was has left
+            }
+        }
         $rules = [];
-        foreach (Row::all($this->db->fetchAllAssociative('SELECT id, kind, students FROM class_rule WHERE class_id = ? ORDER BY id', [$classId])) as $row) {
-            $students = array_values(array_filter($row->json('students'), static fn (mixed $id): bool => \is_string($id) && isset($onList[$id])));
-            $kind = RuleKind::from($row->text('kind'));
-            $whoWishesHasLeft = !$kind->isMust() && ($row->json('students')[0] ?? null) !== ($students[0] ?? null);
-            if (\count($students) >= 2 && !$whoWishesHasLeft) {
-                $rules[] = new RuleView($row->text('id'), $kind, array_values(array_filter($students, \is_string(...))));
+        foreach ($kinds as $id => $kind) {
+            if (\count($students[$id] ?? []) >= 2 && !isset($dropped[$id])) {
+                $rules[] = new RuleView($id, $kind, $students[$id]);
             }
         }
 
@@ -68,8 +76,11 @@ final readonly class ClassRules
      */
     public function add(SchoolClass $class, MakeRule $request): RuleView
     {
-        $found = $this->db->fetchOne('SELECT COUNT(*) FROM student WHERE class_id = ? AND removed_at IS NULL AND id IN (?)', [$class->id, $request->students], [1 => \Doctrine\DBAL\ArrayParameterType::STRING]);
-        if ($found !== \count($request->students)) {
+        $students = [];
+        foreach ($this->em->getRepository(Student::class)->findBy(['class' => $class, 'removedAt' => null, 'id' => $request->students]) as $student) {
+            $students[$student->id] = $student;
+        }
+        if (\count($students) !== \count($request->students)) {
             throw new Problem(422, 'One of these students is not on the class list.', 'students');
         }
         $there = $this->of($class->id);
@@ -82,10 +93,14 @@ final readonly class ClassRules
         if (\count($there) >= self::MOST) {
             throw new Problem(422, \sprintf('A class has at most %d rules.', self::MOST));
         }
-        $id = Uuid::v7()->toRfc4122();
-        $this->db->insert('class_rule', ['id' => $id, 'class_id' => $class->id, 'kind' => $request->kind->value, 'students' => json_encode($request->students, \JSON_THROW_ON_ERROR)]);
+        $rule = new ClassRule(Uuid::v7()->toRfc4122(), $class, $request->kind);
+        $this->em->persist($rule);
+        foreach ($request->students as $position => $id) {
+            $this->em->persist(new ClassRuleStudent($rule, $students[$id] ?? throw new Problem(422, 'One of these students is not on the class list.', 'students'), $position));
+        }
+        $this->em->flush();
 
-        return new RuleView($id, $request->kind, $request->students);
+        return new RuleView($rule->id, $request->kind, $request->students);
     }
 
     /**
@@ -93,8 +108,11 @@ final readonly class ClassRules
      */
     public function remove(Teacher $teacher, string $id): void
     {
-        if (0 === $this->db->executeStatement('DELETE FROM class_rule r USING school_class c WHERE r.id = ? AND c.id = r.class_id AND c.teacher_id = ?', [$id, $teacher->id])) {
+        $rule = $this->em->find(ClassRule::class, $id);
+        if (null === $rule || $rule->class->teacher !== $teacher) {
             throw Problem::notFound();
         }
+        $this->em->remove($rule);
+        $this->em->flush();
     }
 }

@@ -117,7 +117,7 @@ final class StudentPrivacyTest extends AppTestCase
             foreach ([0, 1] as $g) {
                 $student = $this->lesson->text("floor.groups.{$g}.students.0");
                 if (null === $group || $group === $this->lesson->text("floor.groups.{$g}.id")) {
-                    $db->insert('room_pass', ['room_id' => $room, 'student_id' => $student, 'link' => "https://rooms.example/{$word}/{$g}"]);
+                    $db->insert('room_member', ['room_id' => $room, 'student_id' => $student, 'link' => "https://rooms.example/{$word}/{$g}"]);
                 }
             }
         }

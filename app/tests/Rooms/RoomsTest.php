@@ -26,7 +26,7 @@ final class RoomsTest extends AppTestCase
     {
         $lesson = $this->made();
         self::assertSame(['made', 'made', 'made'], $this->states($lesson));
-        $passes = $this->db()->fetchFirstColumn('SELECT DISTINCT p.link FROM room_pass p JOIN room r ON r.id = p.room_id WHERE r.class_id = ?', [$lesson->text('classId')]);
+        $passes = $this->db()->fetchFirstColumn('SELECT DISTINCT p.link FROM room_member p JOIN room r ON r.id = p.room_id WHERE r.class_id = ?', [$lesson->text('classId')]);
         self::assertCount(12, $passes, 'all different: six in the main session, three in each room');
     }
 
@@ -106,7 +106,7 @@ final class RoomsTest extends AppTestCase
         $this->ask('POST', '/api/staff/groupings/'.$lesson->text('floor.id').'/edits', ['basedOn' => 1, 'kind' => 'seat', 'student' => $student, 'group' => $lesson->text('floor.groups.1.id')])->is(200);
         $this->work();
         self::assertSame([$lesson->text('floor.groups.1.id')], $this->db()->fetchFirstColumn(
-            'SELECT r.group_id FROM room_pass p JOIN room r ON r.id = p.room_id WHERE p.student_id = ? AND r.group_id IS NOT NULL',
+            'SELECT r.group_id FROM room_member p JOIN room r ON r.id = p.room_id WHERE p.student_id = ? AND r.group_id IS NOT NULL',
             [$student],
         ));
     }

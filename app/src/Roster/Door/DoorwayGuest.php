@@ -14,7 +14,7 @@ use FreshHuddle\App\Roster\SchoolClass;
 #[ORM\Index(name: 'doorway_guest_class', columns: ['class_id'])]
 class DoorwayGuest
 {
-    #[ORM\Column]
+    #[ORM\Column(options: ['default' => false])]
     public bool $refused = false;
 
     public function __construct(

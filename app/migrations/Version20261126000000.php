@@ -7,16 +7,16 @@ namespace FreshHuddle\App\Migrations;
 use Doctrine\DBAL\Schema\Schema;
 use Doctrine\Migrations\AbstractMigration;
 
-final class Version20261124040000 extends AbstractMigration
+final class Version20261126000000 extends AbstractMigration
 {
     public function getDescription(): string
     {
-        return 'Accounts, classes, lessons, groupings, rooms, materials and the live lesson.';
+        return 'The ground: everything the job keeps, each with its entity.';
     }
 
     public function up(Schema $schema): void
     {
-        foreach (explode(";\n", (string) file_get_contents(__DIR__.'/Version20261124040000.sql')) as $statement) {
+        foreach (explode(";\n", (string) file_get_contents(__DIR__.'/Version20261126000000.sql')) as $statement) {
             if ('' !== trim($statement)) {
                 $this->addSql(trim($statement));
             }

@@ -1,0 +1,419 @@
+-- The first schema, as Doctrine's mapping has it (doctrine:schema:create), with what a mapping cannot say at the end.
+
+
+CREATE TABLE teacher_device (
+    id UUID NOT NULL,
+    token_hash CHAR(64) NOT NULL,
+    channel VARCHAR(32) NOT NULL,
+    signed_in_at TIMESTAMP(0) WITH TIME ZONE NOT NULL,
+    until TIMESTAMP(0) WITH TIME ZONE NOT NULL,
+    teacher_id UUID NOT NULL,
+    PRIMARY KEY (id)
+);
+CREATE UNIQUE INDEX UNIQ_1CA4647BB3BC57DA ON teacher_device (token_hash);
+CREATE UNIQUE INDEX UNIQ_1CA4647BA2F98E47 ON teacher_device (channel);
+CREATE INDEX teacher_device_teacher ON teacher_device (teacher_id);
+
+CREATE TABLE teacher (
+    id UUID NOT NULL,
+    email VARCHAR(180) NOT NULL,
+    name VARCHAR(120) NOT NULL,
+    password VARCHAR(255) NOT NULL,
+    PRIMARY KEY (id)
+);
+CREATE UNIQUE INDEX UNIQ_B0F6A6D5E7927C74 ON teacher (email);
+
+CREATE TABLE floor_step (
+    number INT NOT NULL,
+    what VARCHAR(40) NOT NULL,
+    floor JSONB NOT NULL,
+    grouping_id UUID NOT NULL,
+    PRIMARY KEY (grouping_id, number)
+);
+CREATE INDEX IDX_6F45351A5DDE227E ON floor_step (grouping_id);
+
+CREATE TABLE seat (
+    number INT NOT NULL,
+    fixed BOOLEAN NOT NULL,
+    grouping_id UUID NOT NULL,
+    student_id UUID NOT NULL,
+    group_id UUID NOT NULL,
+    PRIMARY KEY (grouping_id, student_id)
+);
+ALTER TABLE seat ADD CONSTRAINT seat_number UNIQUE (group_id, number) DEFERRABLE INITIALLY DEFERRED;
+CREATE INDEX IDX_3D5C36665DDE227E ON seat (grouping_id);
+CREATE INDEX IDX_3D5C3666CB944F1A ON seat (student_id);
+CREATE INDEX IDX_3D5C3666FE54D947 ON seat (group_id);
+
+CREATE TABLE work_group (
+    id UUID NOT NULL,
+    position INT DEFAULT NULL,
+    name VARCHAR(80) NOT NULL,
+    mark INT NOT NULL,
+    grouping_id UUID NOT NULL,
+    PRIMARY KEY (id)
+);
+ALTER TABLE work_group ADD CONSTRAINT work_group_position UNIQUE (grouping_id, position) DEFERRABLE INITIALLY DEFERRED;
+CREATE INDEX IDX_453B3FEA5DDE227E ON work_group (grouping_id);
+
+CREATE TABLE floor_variant (
+    id UUID NOT NULL,
+    name VARCHAR(80) NOT NULL,
+    floor JSONB NOT NULL,
+    made_at TIMESTAMP(0) WITH TIME ZONE DEFAULT CURRENT_TIMESTAMP NOT NULL,
+    grouping_id UUID NOT NULL,
+    PRIMARY KEY (id)
+);
+CREATE INDEX IDX_518635615DDE227E ON floor_variant (grouping_id);
+
+CREATE TABLE grouping (
+    step INT DEFAULT 0 NOT NULL,
+    removed_at TIMESTAMP(0) WITH TIME ZONE DEFAULT NULL,
+    settings JSONB DEFAULT '{}' NOT NULL,
+    numbers JSONB DEFAULT '{}' NOT NULL,
+    sign_up JSONB DEFAULT NULL,
+    id UUID NOT NULL,
+    name VARCHAR(80) NOT NULL,
+    class_id UUID NOT NULL,
+    PRIMARY KEY (id)
+);
+CREATE INDEX IDX_8FA8718EA000B10 ON grouping (class_id);
+
+CREATE TABLE lesson (
+    event_seq INT DEFAULT 0 NOT NULL,
+    watched_at TIMESTAMP(0) WITH TIME ZONE DEFAULT NULL,
+    id UUID NOT NULL,
+    title VARCHAR(120) NOT NULL,
+    minutes INT NOT NULL,
+    created_at TIMESTAMP(0) WITH TIME ZONE NOT NULL,
+    class_id UUID NOT NULL,
+    PRIMARY KEY (id)
+);
+CREATE INDEX IDX_F87474F3EA000B10 ON lesson (class_id);
+
+CREATE TABLE round (
+    number INT NOT NULL,
+    instructions TEXT NOT NULL,
+    minutes INT NOT NULL,
+    look_seconds INT NOT NULL,
+    call_back_seconds INT NOT NULL,
+    auto_call_back BOOLEAN NOT NULL,
+    moments JSONB DEFAULT '{}' NOT NULL,
+    id UUID NOT NULL,
+    lesson_id UUID NOT NULL,
+    grouping_id UUID NOT NULL,
+    PRIMARY KEY (id)
+);
+CREATE UNIQUE INDEX round_number ON round (lesson_id, number);
+CREATE INDEX IDX_C5EEEA34CDF80196 ON round (lesson_id);
+CREATE INDEX IDX_C5EEEA345DDE227E ON round (grouping_id);
+
+CREATE TABLE run (
+    ended_at BIGINT DEFAULT NULL,
+    taken_back BOOLEAN DEFAULT false NOT NULL,
+    id UUID NOT NULL,
+    attempt INT NOT NULL,
+    out_at BIGINT NOT NULL,
+    lesson_id UUID NOT NULL,
+    round_id UUID NOT NULL,
+    grouping_id UUID NOT NULL,
+    PRIMARY KEY (id)
+);
+CREATE UNIQUE INDEX run_attempt ON run (round_id, attempt);
+CREATE UNIQUE INDEX run_open ON run (lesson_id) WHERE (ended_at IS NULL);
+CREATE INDEX IDX_5076A4C0CDF80196 ON run (lesson_id);
+CREATE INDEX IDX_5076A4C0A6005CA0 ON run (round_id);
+CREATE INDEX IDX_5076A4C05DDE227E ON run (grouping_id);
+
+CREATE TABLE run_group (
+    id UUID NOT NULL,
+    position INT NOT NULL,
+    name VARCHAR(80) NOT NULL,
+    mark INT NOT NULL,
+    run_id UUID NOT NULL,
+    group_id UUID DEFAULT NULL,
+    PRIMARY KEY (id)
+);
+CREATE UNIQUE INDEX run_group_position ON run_group (run_id, position);
+CREATE INDEX IDX_515F5E4B84E3FEC4 ON run_group (run_id);
+CREATE INDEX IDX_515F5E4BFE54D947 ON run_group (group_id);
+
+CREATE TABLE run_seat (
+    name VARCHAR(120) NOT NULL,
+    number INT NOT NULL,
+    role VARCHAR(40) NOT NULL,
+    run_id UUID NOT NULL,
+    student_id UUID NOT NULL,
+    run_group_id UUID NOT NULL,
+    PRIMARY KEY (run_id, student_id)
+);
+CREATE UNIQUE INDEX run_seat_number ON run_seat (run_group_id, number);
+CREATE INDEX IDX_A1A2694284E3FEC4 ON run_seat (run_id);
+CREATE INDEX IDX_A1A26942CB944F1A ON run_seat (student_id);
+CREATE INDEX IDX_A1A26942C5629BFF ON run_seat (run_group_id);
+
+CREATE TABLE command_key (
+    id VARCHAR(64) NOT NULL,
+    lesson_id UUID NOT NULL,
+    PRIMARY KEY (lesson_id, id)
+);
+CREATE INDEX IDX_F1AD5808CDF80196 ON command_key (lesson_id);
+
+CREATE TABLE presence (
+    page_at BIGINT DEFAULT NULL,
+    link_place VARCHAR(40) DEFAULT NULL,
+    link_at BIGINT DEFAULT NULL,
+    service_place VARCHAR(40) DEFAULT NULL,
+    service_at BIGINT DEFAULT NULL,
+    told VARCHAR(80) DEFAULT NULL,
+    student_id UUID NOT NULL,
+    PRIMARY KEY (student_id)
+);
+
+CREATE TABLE live_event (
+    seq INT NOT NULL,
+    kind VARCHAR(30) NOT NULL,
+    at BIGINT NOT NULL,
+    actor VARCHAR(60) NOT NULL,
+    data JSONB NOT NULL,
+    lesson_id UUID NOT NULL,
+    round_id UUID NOT NULL,
+    run_id UUID DEFAULT NULL,
+    PRIMARY KEY (lesson_id, seq)
+);
+CREATE INDEX IDX_6B7407BACDF80196 ON live_event (lesson_id);
+CREATE INDEX IDX_6B7407BAA6005CA0 ON live_event (round_id);
+CREATE INDEX IDX_6B7407BA84E3FEC4 ON live_event (run_id);
+
+CREATE TABLE original (
+    id UUID NOT NULL,
+    title VARCHAR(120) NOT NULL,
+    blocks JSONB NOT NULL,
+    version INT NOT NULL,
+    round_id UUID NOT NULL,
+    PRIMARY KEY (id)
+);
+CREATE UNIQUE INDEX UNIQ_2F727085A6005CA0 ON original (round_id);
+
+CREATE TABLE slot_answer (
+    slot VARCHAR(40) NOT NULL,
+    owner UUID NOT NULL,
+    text TEXT NOT NULL,
+    revision INT NOT NULL,
+    author UUID NOT NULL,
+    at BIGINT NOT NULL,
+    copy_id UUID NOT NULL,
+    PRIMARY KEY (copy_id, slot, owner)
+);
+CREATE INDEX IDX_D2DEC227A8752772 ON slot_answer (copy_id);
+
+CREATE TABLE slot_revision (
+    slot VARCHAR(40) NOT NULL,
+    owner UUID NOT NULL,
+    revision INT NOT NULL,
+    text TEXT NOT NULL,
+    author UUID NOT NULL,
+    at BIGINT NOT NULL,
+    copy_id UUID NOT NULL,
+    PRIMARY KEY (copy_id, slot, owner, revision)
+);
+CREATE INDEX IDX_BC36745FA8752772 ON slot_revision (copy_id);
+
+CREATE TABLE slot_save (
+    id UUID NOT NULL,
+    at BIGINT NOT NULL,
+    PRIMARY KEY (id)
+);
+CREATE INDEX slot_save_at ON slot_save (at);
+
+CREATE TABLE work_copy (
+    id UUID NOT NULL,
+    original_version INT NOT NULL,
+    name VARCHAR(500) NOT NULL,
+    title VARCHAR(120) NOT NULL,
+    blocks JSONB NOT NULL,
+    round_id UUID NOT NULL,
+    original_id UUID NOT NULL,
+    group_id UUID NOT NULL,
+    PRIMARY KEY (id)
+);
+CREATE UNIQUE INDEX work_copy_group ON work_copy (round_id, group_id);
+CREATE INDEX IDX_B4790ABAA6005CA0 ON work_copy (round_id);
+CREATE INDEX IDX_B4790ABA108B7592 ON work_copy (original_id);
+CREATE INDEX IDX_B4790ABAFE54D947 ON work_copy (group_id);
+
+CREATE TABLE room (
+    state VARCHAR(10) NOT NULL,
+    external_id VARCHAR(80) DEFAULT NULL,
+    failure VARCHAR(200) DEFAULT NULL,
+    id UUID NOT NULL,
+    name VARCHAR(120) NOT NULL,
+    class_id UUID NOT NULL,
+    grouping_id UUID DEFAULT NULL,
+    group_id UUID DEFAULT NULL,
+    PRIMARY KEY (id)
+);
+CREATE UNIQUE INDEX room_group ON room (group_id) WHERE (group_id IS NOT NULL);
+CREATE UNIQUE INDEX room_main ON room (class_id) WHERE (group_id IS NULL);
+CREATE UNIQUE INDEX room_external ON room (external_id);
+CREATE INDEX IDX_729F519BEA000B10 ON room (class_id);
+CREATE INDEX IDX_729F519B5DDE227E ON room (grouping_id);
+CREATE INDEX IDX_729F519BFE54D947 ON room (group_id);
+
+CREATE TABLE room_member (
+    link VARCHAR(500) NOT NULL,
+    room_id UUID NOT NULL,
+    student_id UUID NOT NULL,
+    PRIMARY KEY (room_id, student_id)
+);
+CREATE INDEX IDX_31AA3CB954177093 ON room_member (room_id);
+CREATE INDEX IDX_31AA3CB9CB944F1A ON room_member (student_id);
+
+CREATE TABLE class_rule (
+    id UUID NOT NULL,
+    kind VARCHAR(10) NOT NULL,
+    class_id UUID NOT NULL,
+    PRIMARY KEY (id)
+);
+CREATE INDEX IDX_F2A59B83EA000B10 ON class_rule (class_id);
+
+CREATE TABLE class_rule_student (
+    position INT NOT NULL,
+    rule_id UUID NOT NULL,
+    student_id UUID NOT NULL,
+    PRIMARY KEY (rule_id, student_id)
+);
+CREATE UNIQUE INDEX class_rule_student_position ON class_rule_student (rule_id, position);
+CREATE INDEX IDX_88356DD1744E0351 ON class_rule_student (rule_id);
+CREATE INDEX IDX_88356DD1CB944F1A ON class_rule_student (student_id);
+
+CREATE TABLE student_device (
+    id UUID NOT NULL,
+    token_hash CHAR(64) NOT NULL,
+    channel VARCHAR(32) NOT NULL,
+    claimed_at TIMESTAMP(0) WITH TIME ZONE NOT NULL,
+    until TIMESTAMP(0) WITH TIME ZONE NOT NULL,
+    class_id UUID NOT NULL,
+    student_id UUID NOT NULL,
+    PRIMARY KEY (id)
+);
+CREATE UNIQUE INDEX UNIQ_87196E0EB3BC57DA ON student_device (token_hash);
+CREATE UNIQUE INDEX UNIQ_87196E0EA2F98E47 ON student_device (channel);
+CREATE UNIQUE INDEX UNIQ_87196E0ECB944F1A ON student_device (student_id);
+CREATE INDEX student_device_class ON student_device (class_id);
+
+CREATE TABLE doorway_guest (
+    refused BOOLEAN DEFAULT false NOT NULL,
+    id UUID NOT NULL,
+    typed VARCHAR(120) NOT NULL,
+    token_hash CHAR(64) NOT NULL,
+    meant UUID DEFAULT NULL,
+    came_at TIMESTAMP(0) WITH TIME ZONE NOT NULL,
+    class_id UUID NOT NULL,
+    PRIMARY KEY (id)
+);
+CREATE UNIQUE INDEX UNIQ_CC567EA3B3BC57DA ON doorway_guest (token_hash);
+CREATE INDEX doorway_guest_class ON doorway_guest (class_id);
+
+CREATE TABLE student_name (
+    name VARCHAR(120) NOT NULL,
+    student_id UUID NOT NULL,
+    PRIMARY KEY (student_id, name)
+);
+CREATE INDEX IDX_610005DECB944F1A ON student_name (student_id);
+
+CREATE TABLE school_class (
+    current_lesson_id UUID DEFAULT NULL,
+    archived_at TIMESTAMP(0) WITH TIME ZONE DEFAULT NULL,
+    group_names JSONB DEFAULT '[]' NOT NULL,
+    names_at_door BOOLEAN DEFAULT false NOT NULL,
+    id UUID NOT NULL,
+    name VARCHAR(80) NOT NULL,
+    code VARCHAR(8) NOT NULL,
+    created_at TIMESTAMP(0) WITH TIME ZONE NOT NULL,
+    teacher_id UUID NOT NULL,
+    PRIMARY KEY (id)
+);
+CREATE UNIQUE INDEX UNIQ_33B1AF8577153098 ON school_class (code);
+CREATE INDEX IDX_33B1AF8541807E1D ON school_class (teacher_id);
+
+CREATE TABLE student (
+    absent BOOLEAN NOT NULL,
+    folded TEXT NOT NULL,
+    removed_at TIMESTAMP(0) WITH TIME ZONE DEFAULT NULL,
+    school_id VARCHAR(120) DEFAULT NULL,
+    seat_table VARCHAR(60) DEFAULT NULL,
+    attributes JSONB DEFAULT '{}' NOT NULL,
+    tags JSONB DEFAULT '[]' NOT NULL,
+    seatable BOOLEAN DEFAULT true NOT NULL,
+    id UUID NOT NULL,
+    name VARCHAR(120) NOT NULL,
+    position INT NOT NULL,
+    class_id UUID NOT NULL,
+    PRIMARY KEY (id)
+);
+CREATE UNIQUE INDEX student_folded ON student (class_id, folded) WHERE (removed_at IS NULL);
+CREATE INDEX IDX_B723AF33EA000B10 ON student (class_id);
+
+CREATE TABLE due_task (
+    id BIGINT GENERATED BY DEFAULT AS IDENTITY NOT NULL,
+    kind VARCHAR(40) NOT NULL,
+    subject VARCHAR(80) NOT NULL,
+    data JSONB NOT NULL,
+    due_at BIGINT NOT NULL,
+    attempts INT DEFAULT 0 NOT NULL,
+    claimed_until BIGINT DEFAULT NULL,
+    failure VARCHAR(200) DEFAULT NULL,
+    PRIMARY KEY (id)
+);
+CREATE INDEX due_task_due ON due_task (due_at);
+CREATE UNIQUE INDEX due_task_once ON due_task (kind, subject);
+ALTER TABLE teacher_device ADD CONSTRAINT FK_1CA4647B41807E1D FOREIGN KEY (teacher_id) REFERENCES teacher (id) ON DELETE CASCADE NOT DEFERRABLE;
+ALTER TABLE floor_step ADD CONSTRAINT FK_6F45351A5DDE227E FOREIGN KEY (grouping_id) REFERENCES grouping (id) ON DELETE CASCADE NOT DEFERRABLE;
+ALTER TABLE seat ADD CONSTRAINT FK_3D5C36665DDE227E FOREIGN KEY (grouping_id) REFERENCES grouping (id) ON DELETE CASCADE NOT DEFERRABLE;
+ALTER TABLE seat ADD CONSTRAINT FK_3D5C3666CB944F1A FOREIGN KEY (student_id) REFERENCES student (id) ON DELETE CASCADE NOT DEFERRABLE;
+ALTER TABLE seat ADD CONSTRAINT FK_3D5C3666FE54D947 FOREIGN KEY (group_id) REFERENCES work_group (id) ON DELETE CASCADE NOT DEFERRABLE;
+ALTER TABLE work_group ADD CONSTRAINT FK_453B3FEA5DDE227E FOREIGN KEY (grouping_id) REFERENCES grouping (id) ON DELETE CASCADE NOT DEFERRABLE;
+ALTER TABLE floor_variant ADD CONSTRAINT FK_518635615DDE227E FOREIGN KEY (grouping_id) REFERENCES grouping (id) ON DELETE CASCADE NOT DEFERRABLE;
+ALTER TABLE grouping ADD CONSTRAINT FK_8FA8718EA000B10 FOREIGN KEY (class_id) REFERENCES school_class (id) NOT DEFERRABLE;
+ALTER TABLE lesson ADD CONSTRAINT FK_F87474F3EA000B10 FOREIGN KEY (class_id) REFERENCES school_class (id) NOT DEFERRABLE;
+ALTER TABLE round ADD CONSTRAINT FK_C5EEEA34CDF80196 FOREIGN KEY (lesson_id) REFERENCES lesson (id) NOT DEFERRABLE;
+ALTER TABLE round ADD CONSTRAINT FK_C5EEEA345DDE227E FOREIGN KEY (grouping_id) REFERENCES grouping (id) NOT DEFERRABLE;
+ALTER TABLE run ADD CONSTRAINT FK_5076A4C0CDF80196 FOREIGN KEY (lesson_id) REFERENCES lesson (id) ON DELETE CASCADE NOT DEFERRABLE;
+ALTER TABLE run ADD CONSTRAINT FK_5076A4C0A6005CA0 FOREIGN KEY (round_id) REFERENCES round (id) ON DELETE CASCADE NOT DEFERRABLE;
+ALTER TABLE run ADD CONSTRAINT FK_5076A4C05DDE227E FOREIGN KEY (grouping_id) REFERENCES grouping (id) NOT DEFERRABLE;
+ALTER TABLE run_group ADD CONSTRAINT FK_515F5E4B84E3FEC4 FOREIGN KEY (run_id) REFERENCES run (id) ON DELETE CASCADE NOT DEFERRABLE;
+ALTER TABLE run_group ADD CONSTRAINT FK_515F5E4BFE54D947 FOREIGN KEY (group_id) REFERENCES work_group (id) ON DELETE SET NULL NOT DEFERRABLE;
+ALTER TABLE run_seat ADD CONSTRAINT FK_A1A2694284E3FEC4 FOREIGN KEY (run_id) REFERENCES run (id) ON DELETE CASCADE NOT DEFERRABLE;
+ALTER TABLE run_seat ADD CONSTRAINT FK_A1A26942CB944F1A FOREIGN KEY (student_id) REFERENCES student (id) ON DELETE CASCADE NOT DEFERRABLE;
+ALTER TABLE run_seat ADD CONSTRAINT FK_A1A26942C5629BFF FOREIGN KEY (run_group_id) REFERENCES run_group (id) ON DELETE CASCADE NOT DEFERRABLE;
+ALTER TABLE command_key ADD CONSTRAINT FK_F1AD5808CDF80196 FOREIGN KEY (lesson_id) REFERENCES lesson (id) ON DELETE CASCADE NOT DEFERRABLE;
+ALTER TABLE presence ADD CONSTRAINT FK_6977C7A5CB944F1A FOREIGN KEY (student_id) REFERENCES student (id) ON DELETE CASCADE NOT DEFERRABLE;
+ALTER TABLE live_event ADD CONSTRAINT FK_6B7407BACDF80196 FOREIGN KEY (lesson_id) REFERENCES lesson (id) ON DELETE CASCADE NOT DEFERRABLE;
+ALTER TABLE live_event ADD CONSTRAINT FK_6B7407BAA6005CA0 FOREIGN KEY (round_id) REFERENCES round (id) ON DELETE CASCADE NOT DEFERRABLE;
+ALTER TABLE live_event ADD CONSTRAINT FK_6B7407BA84E3FEC4 FOREIGN KEY (run_id) REFERENCES run (id) ON DELETE SET NULL NOT DEFERRABLE;
+ALTER TABLE original ADD CONSTRAINT FK_2F727085A6005CA0 FOREIGN KEY (round_id) REFERENCES round (id) ON DELETE CASCADE NOT DEFERRABLE;
+ALTER TABLE slot_answer ADD CONSTRAINT FK_D2DEC227A8752772 FOREIGN KEY (copy_id) REFERENCES work_copy (id) ON DELETE CASCADE NOT DEFERRABLE;
+ALTER TABLE slot_revision ADD CONSTRAINT FK_BC36745FA8752772 FOREIGN KEY (copy_id) REFERENCES work_copy (id) ON DELETE CASCADE NOT DEFERRABLE;
+ALTER TABLE work_copy ADD CONSTRAINT FK_B4790ABAA6005CA0 FOREIGN KEY (round_id) REFERENCES round (id) ON DELETE CASCADE NOT DEFERRABLE;
+ALTER TABLE work_copy ADD CONSTRAINT FK_B4790ABA108B7592 FOREIGN KEY (original_id) REFERENCES original (id) ON DELETE CASCADE NOT DEFERRABLE;
+ALTER TABLE work_copy ADD CONSTRAINT FK_B4790ABAFE54D947 FOREIGN KEY (group_id) REFERENCES work_group (id) NOT DEFERRABLE;
+ALTER TABLE room ADD CONSTRAINT FK_729F519BEA000B10 FOREIGN KEY (class_id) REFERENCES school_class (id) NOT DEFERRABLE;
+ALTER TABLE room ADD CONSTRAINT FK_729F519B5DDE227E FOREIGN KEY (grouping_id) REFERENCES grouping (id) NOT DEFERRABLE;
+ALTER TABLE room ADD CONSTRAINT FK_729F519BFE54D947 FOREIGN KEY (group_id) REFERENCES work_group (id) NOT DEFERRABLE;
+ALTER TABLE room_member ADD CONSTRAINT FK_31AA3CB954177093 FOREIGN KEY (room_id) REFERENCES room (id) ON DELETE CASCADE NOT DEFERRABLE;
+ALTER TABLE room_member ADD CONSTRAINT FK_31AA3CB9CB944F1A FOREIGN KEY (student_id) REFERENCES student (id) ON DELETE CASCADE NOT DEFERRABLE;
+ALTER TABLE class_rule ADD CONSTRAINT FK_F2A59B83EA000B10 FOREIGN KEY (class_id) REFERENCES school_class (id) ON DELETE CASCADE NOT DEFERRABLE;
+ALTER TABLE class_rule_student ADD CONSTRAINT FK_88356DD1744E0351 FOREIGN KEY (rule_id) REFERENCES class_rule (id) ON DELETE CASCADE NOT DEFERRABLE;
+ALTER TABLE class_rule_student ADD CONSTRAINT FK_88356DD1CB944F1A FOREIGN KEY (student_id) REFERENCES student (id) ON DELETE CASCADE NOT DEFERRABLE;
+ALTER TABLE student_device ADD CONSTRAINT FK_87196E0EEA000B10 FOREIGN KEY (class_id) REFERENCES school_class (id) ON DELETE CASCADE NOT DEFERRABLE;
+ALTER TABLE student_device ADD CONSTRAINT FK_87196E0ECB944F1A FOREIGN KEY (student_id) REFERENCES student (id) ON DELETE CASCADE NOT DEFERRABLE;
+ALTER TABLE doorway_guest ADD CONSTRAINT FK_CC567EA3EA000B10 FOREIGN KEY (class_id) REFERENCES school_class (id) ON DELETE CASCADE NOT DEFERRABLE;
+ALTER TABLE student_name ADD CONSTRAINT FK_610005DECB944F1A FOREIGN KEY (student_id) REFERENCES student (id) ON DELETE CASCADE NOT DEFERRABLE;
+ALTER TABLE school_class ADD CONSTRAINT FK_33B1AF8541807E1D FOREIGN KEY (teacher_id) REFERENCES teacher (id) NOT DEFERRABLE;
+ALTER TABLE student ADD CONSTRAINT FK_B723AF33EA000B10 FOREIGN KEY (class_id) REFERENCES school_class (id) NOT DEFERRABLE;
+
+-- Signs of life are written many times a minute; room on the page keeps them out of the indexes.
+ALTER TABLE presence SET (fillfactor = 70);
+ALTER TABLE seat ADD CHECK (number > 0);
+ALTER TABLE student_name ADD CHECK (name <> '');

@@ -1,0 +1,29 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FreshHuddle\App\Grouping;
+
+use Doctrine\ORM\Mapping as ORM;
+
+/**
+ * A floor laid aside, to be held against another. Written by Variants.
+ */
+#[ORM\Entity]
+class FloorVariant
+{
+    public function __construct(
+        #[ORM\Id, ORM\Column(type: 'guid')]
+        public readonly string $id,
+        #[ORM\ManyToOne, ORM\JoinColumn(nullable: false, onDelete: 'CASCADE')]
+        public readonly Grouping $grouping,
+        #[ORM\Column(length: 80)]
+        public readonly string $name,
+        /** @var array<string, mixed> see FloorJson */
+        #[ORM\Column(type: 'json', options: ['jsonb' => true])]
+        public readonly array $floor,
+        #[ORM\Column(type: 'datetimetz_immutable', options: ['default' => 'CURRENT_TIMESTAMP'])]
+        public readonly \DateTimeImmutable $madeAt,
+    ) {
+    }
+}

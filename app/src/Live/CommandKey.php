@@ -1,0 +1,23 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FreshHuddle\App\Live;
+
+use Doctrine\ORM\Mapping as ORM;
+use FreshHuddle\App\Lesson\Lesson;
+
+/**
+ * A command that has been carried out, so that one sent twice counts once. Written by LiveLesson.
+ */
+#[ORM\Entity]
+class CommandKey
+{
+    public function __construct(
+        #[ORM\Id, ORM\ManyToOne, ORM\JoinColumn(nullable: false, onDelete: 'CASCADE')]
+        public readonly Lesson $lesson,
+        #[ORM\Id, ORM\Column(length: 64)]
+        public readonly string $id,
+    ) {
+    }
+}

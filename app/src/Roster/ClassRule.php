@@ -1,0 +1,25 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FreshHuddle\App\Roster;
+
+use Doctrine\ORM\Mapping as ORM;
+
+/**
+ * Who must be apart, who must be together, who would like to be with whom. Private to the teacher: nothing a student can
+ * fetch reads it. Written by ClassRules.
+ */
+#[ORM\Entity]
+class ClassRule
+{
+    public function __construct(
+        #[ORM\Id, ORM\Column(type: 'guid')]
+        public readonly string $id,
+        #[ORM\ManyToOne, ORM\JoinColumn(name: 'class_id', nullable: false, onDelete: 'CASCADE')]
+        public readonly SchoolClass $class,
+        #[ORM\Column(length: 10)]
+        public readonly RuleKind $kind,
+    ) {
+    }
+}

@@ -1,0 +1,26 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FreshHuddle\App\Roster;
+
+use Doctrine\ORM\Mapping as ORM;
+
+/**
+ * Somebody a rule speaks of; in a wish, who has it comes first. Written by ClassRules.
+ */
+#[ORM\Entity]
+#[ORM\UniqueConstraint(name: 'class_rule_student_position', columns: ['rule_id', 'position'])]
+class ClassRuleStudent
+{
+    public function __construct(
+        #[ORM\Id, ORM\ManyToOne, ORM\JoinColumn(nullable: false, onDelete: 'CASCADE')]
+        public readonly ClassRule $rule,
+        #[ORM\Id, ORM\ManyToOne, ORM\JoinColumn(nullable: false, onDelete: 'CASCADE')]
+        public readonly Student $student,
+        /** From 0. */
+        #[ORM\Column]
+        public readonly int $position,
+    ) {
+    }
+}
