@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace FreshHuddle\App\Grouping;
 
 use Doctrine\DBAL\Connection;
+use FreshHuddle\App\Database\Clock;
 use FreshHuddle\App\Grouping\Floor\FloorStore;
-use FreshHuddle\App\Live\LessonClock;
 use FreshHuddle\App\Roster\ClassViews;
 use FreshHuddle\App\Roster\StudentView;
 
@@ -25,7 +25,7 @@ final readonly class DeskViews
         private ClassViews $classes,
         private SignUps $signUps,
         private Variants $variants,
-        private LessonClock $clock,
+        private Clock $clock,
     ) {
     }
 

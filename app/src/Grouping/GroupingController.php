@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace FreshHuddle\App\Grouping;
 
-use FreshHuddle\App\Account\Access;
 use FreshHuddle\App\Account\Teacher;
 use FreshHuddle\App\Grouping\Floor\FloorStore;
 use FreshHuddle\App\Http\Body\Body;
 use FreshHuddle\App\Http\Download;
+use FreshHuddle\App\Roster\ClassAccess;
 use Symfony\Component\Routing\Attribute\Route;
 use Symfony\Component\Routing\Requirement\Requirement;
 use Symfony\Component\Security\Http\Attribute\CurrentUser;
@@ -29,26 +29,27 @@ final readonly class GroupingController
         private SignUps $signUps,
         private SignUpClose $signUpClose,
         private GroupingExport $export,
-        private Access $access,
+        private ClassAccess $classAccess,
+        private GroupingAccess $groupingAccess,
     ) {
     }
 
     #[Route('/classes/{id}/groupings', methods: ['POST'])]
     public function make(#[CurrentUser] Teacher $teacher, string $id, #[Body] NameGrouping $request): DeskView
     {
-        return $this->views->view($this->desk->create($this->access->schoolClass($teacher, $id), trim($request->name)));
+        return $this->views->view($this->desk->create($this->classAccess->schoolClass($teacher, $id), trim($request->name)));
     }
 
     #[Route('/groupings/{id}', methods: ['GET'])]
     public function show(#[CurrentUser] Teacher $teacher, string $id): DeskView
     {
-        return $this->views->view($this->access->grouping($teacher, $id));
+        return $this->views->view($this->groupingAccess->grouping($teacher, $id));
     }
 
     #[Route('/groupings/{id}', methods: ['PATCH'])]
     public function set(#[CurrentUser] Teacher $teacher, string $id, #[Body(131_072)] SetGrouping $request): DeskView
     {
-        $grouping = $this->access->grouping($teacher, $id);
+        $grouping = $this->groupingAccess->grouping($teacher, $id);
         $this->desk->set($grouping, $request);
 
         return $this->views->view($grouping);
@@ -57,32 +58,32 @@ final readonly class GroupingController
     #[Route('/groupings/{id}', methods: ['DELETE'])]
     public function remove(#[CurrentUser] Teacher $teacher, string $id): void
     {
-        $this->desk->remove($this->access->grouping($teacher, $id));
+        $this->desk->remove($this->groupingAccess->grouping($teacher, $id));
     }
 
     #[Route('/groupings/{id}/restore', methods: ['POST'])]
     public function restore(#[CurrentUser] Teacher $teacher, string $id): void
     {
-        $this->desk->restore($this->access->grouping($teacher, $id));
+        $this->desk->restore($this->groupingAccess->grouping($teacher, $id));
     }
 
     #[Route('/groupings/{id}/copy', methods: ['POST'])]
     public function copy(#[CurrentUser] Teacher $teacher, string $id, #[Body] NameGrouping $request): DeskView
     {
-        return $this->views->view($this->desk->copy($this->access->grouping($teacher, $id), trim($request->name)));
+        return $this->views->view($this->desk->copy($this->groupingAccess->grouping($teacher, $id), trim($request->name)));
     }
 
     #[Route('/groupings/{id}/deal', methods: ['POST'])]
     public function deal(#[CurrentUser] Teacher $teacher, string $id, #[Body] DealRequest $request): FloorView
     {
-        return $this->desk->deal($this->access->grouping($teacher, $id), $request);
+        return $this->desk->deal($this->groupingAccess->grouping($teacher, $id), $request);
     }
 
     /** What a method would give, for a look before it is taken. Nothing is changed. */
     #[Route('/groupings/{id}/propose', methods: ['POST'])]
     public function propose(#[CurrentUser] Teacher $teacher, string $id, #[Body(self::ROUNDS)] ProposeRequest $request): ProposalView
     {
-        $grouping = $this->access->grouping($teacher, $id);
+        $grouping = $this->groupingAccess->grouping($teacher, $id);
 
         return $this->arranger->propose($grouping, $this->floors->now($id), $request);
     }
@@ -90,38 +91,38 @@ final readonly class GroupingController
     #[Route('/groupings/{id}/take', methods: ['POST'])]
     public function take(#[CurrentUser] Teacher $teacher, string $id, #[Body(self::ROUNDS)] TakeRequest $request): FloorView
     {
-        return $this->desk->take($this->access->grouping($teacher, $id), $request);
+        return $this->desk->take($this->groupingAccess->grouping($teacher, $id), $request);
     }
 
     #[Route('/groupings/{id}/judge', methods: ['POST'])]
     public function judge(#[CurrentUser] Teacher $teacher, string $id, #[Body] JudgeRequest $request): StandingsView
     {
-        return $this->arranger->standings($this->access->grouping($teacher, $id), $this->floors->now($id), $request->settings);
+        return $this->arranger->standings($this->groupingAccess->grouping($teacher, $id), $this->floors->now($id), $request->settings);
     }
 
     #[Route('/groupings/{id}/why', methods: ['POST'])]
     public function why(#[CurrentUser] Teacher $teacher, string $id, #[Body] WhyRequest $request): WhyView
     {
-        return $this->arranger->why($this->access->grouping($teacher, $id), $this->floors->now($id), $request->settings, $request->student);
+        return $this->arranger->why($this->groupingAccess->grouping($teacher, $id), $this->floors->now($id), $request->settings, $request->student);
     }
 
     /** How the groups would go on with who is here now. Nothing is changed. */
     #[Route('/groupings/{id}/repair', methods: ['POST'])]
     public function repair(#[CurrentUser] Teacher $teacher, string $id): RepairView
     {
-        return $this->arranger->repair($this->access->grouping($teacher, $id), $this->floors->now($id), $this->notes->settings($id));
+        return $this->arranger->repair($this->groupingAccess->grouping($teacher, $id), $this->floors->now($id), $this->notes->settings($id));
     }
 
     #[Route('/groupings/{id}/roles', methods: ['POST'])]
     public function roles(#[CurrentUser] Teacher $teacher, string $id, #[Body] BasedOn $request): FloorView
     {
-        return $this->desk->handOutRoles($this->access->grouping($teacher, $id), $request->basedOn);
+        return $this->desk->handOutRoles($this->groupingAccess->grouping($teacher, $id), $request->basedOn);
     }
 
     #[Route('/groupings/{id}/variants', methods: ['POST'])]
     public function keepVariant(#[CurrentUser] Teacher $teacher, string $id, #[Body] NameGrouping $request): DeskView
     {
-        $grouping = $this->access->grouping($teacher, $id);
+        $grouping = $this->groupingAccess->grouping($teacher, $id);
         $this->variants->keep($grouping, $request->name);
 
         return $this->views->view($grouping);
@@ -130,13 +131,13 @@ final readonly class GroupingController
     #[Route('/groupings/{id}/variants/{variant}', methods: ['DELETE'])]
     public function dropVariant(#[CurrentUser] Teacher $teacher, string $id, string $variant): void
     {
-        $this->variants->drop($this->access->grouping($teacher, $id), $variant);
+        $this->variants->drop($this->groupingAccess->grouping($teacher, $id), $variant);
     }
 
     #[Route('/groupings/{id}/sign-up', methods: ['POST'])]
     public function openSignUp(#[CurrentUser] Teacher $teacher, string $id, #[Body] OpenSignUp $request): DeskView
     {
-        $grouping = $this->access->grouping($teacher, $id);
+        $grouping = $this->groupingAccess->grouping($teacher, $id);
         $this->signUps->open($grouping, $request);
 
         return $this->views->view($grouping);
@@ -146,7 +147,7 @@ final readonly class GroupingController
     #[Route('/groupings/{id}/sign-up', methods: ['DELETE'])]
     public function closeSignUp(#[CurrentUser] Teacher $teacher, string $id): DeskView
     {
-        $grouping = $this->access->grouping($teacher, $id);
+        $grouping = $this->groupingAccess->grouping($teacher, $id);
         $this->signUpClose->andSeatTheRest($grouping);
 
         return $this->views->view($grouping);
@@ -155,25 +156,25 @@ final readonly class GroupingController
     #[Route('/groupings/{id}/edits', methods: ['POST'])]
     public function edit(#[CurrentUser] Teacher $teacher, string $id, #[Body] EditFloor $request): FloorView
     {
-        return $this->desk->edit($this->access->grouping($teacher, $id), $request);
+        return $this->desk->edit($this->groupingAccess->grouping($teacher, $id), $request);
     }
 
     #[Route('/groupings/{id}/undo', methods: ['POST'])]
     public function undo(#[CurrentUser] Teacher $teacher, string $id, #[Body] BasedOn $request): FloorView
     {
-        return $this->desk->step($this->access->grouping($teacher, $id), $request->basedOn, -1);
+        return $this->desk->step($this->groupingAccess->grouping($teacher, $id), $request->basedOn, -1);
     }
 
     #[Route('/groupings/{id}/redo', methods: ['POST'])]
     public function redo(#[CurrentUser] Teacher $teacher, string $id, #[Body] BasedOn $request): FloorView
     {
-        return $this->desk->step($this->access->grouping($teacher, $id), $request->basedOn, 1);
+        return $this->desk->step($this->groupingAccess->grouping($teacher, $id), $request->basedOn, 1);
     }
 
     #[Route('/groupings/{id}/export/{format}', requirements: ['format' => 'pdf|csv|json'], methods: ['GET'])]
     public function export(#[CurrentUser] Teacher $teacher, string $id, string $format): Download
     {
-        $view = $this->views->view($this->access->grouping($teacher, $id));
+        $view = $this->views->view($this->groupingAccess->grouping($teacher, $id));
 
         return match ($format) {
             'csv' => new Download($this->export->csv($view), $view->className.' · '.$view->name.'.csv', 'text/csv; charset=UTF-8'),

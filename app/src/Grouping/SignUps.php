@@ -5,12 +5,12 @@ declare(strict_types=1);
 namespace FreshHuddle\App\Grouping;
 
 use Doctrine\DBAL\Connection;
+use FreshHuddle\App\Database\Clock;
 use FreshHuddle\App\Database\Row;
 use FreshHuddle\App\Grouping\Floor\FloorStore;
 use FreshHuddle\App\Http\Problem;
-use FreshHuddle\App\Live\LessonClock;
+use FreshHuddle\App\Lesson\Moments;
 use FreshHuddle\App\Live\LiveChange;
-use FreshHuddle\App\Live\Moments;
 use FreshHuddle\App\Roster\Device\StudentUser;
 use FreshHuddle\App\Stream\Audience;
 use FreshHuddle\App\Stream\Stream;
@@ -32,7 +32,7 @@ final readonly class SignUps
         private LiveChange $liveChange,
         private Stream $stream,
         private Tasks $tasks,
-        private LessonClock $clock,
+        private Clock $clock,
     ) {
     }
 

@@ -6,8 +6,8 @@ namespace FreshHuddle\App\Live;
 
 use Doctrine\DBAL\Connection;
 use FreshHuddle\App\Database\Row;
-use FreshHuddle\Core\Live\Event;
-use FreshHuddle\Core\Live\EventKind;
+use FreshHuddle\Core\Lesson\Event;
+use FreshHuddle\Core\Lesson\EventKind;
 
 /**
  * What happened in lessons, in order. Write only inside a transaction that holds the lesson (`lock`).

@@ -5,10 +5,11 @@ declare(strict_types=1);
 namespace FreshHuddle\App\Live;
 
 use Doctrine\ORM\EntityManagerInterface;
-use FreshHuddle\App\Account\Access;
 use FreshHuddle\App\Account\Teacher;
 use FreshHuddle\App\Http\Body\Body;
 use FreshHuddle\App\Http\Problem;
+use FreshHuddle\App\Lesson\LessonAccess;
+use FreshHuddle\App\Roster\ClassAccess;
 use FreshHuddle\Core\Live\Exception\CommandRefused;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\Routing\Attribute\Route;
@@ -21,7 +22,8 @@ final readonly class LessonController
     public function __construct(
         private LessonDesk $desk,
         private LiveLesson $live,
-        private Access $access,
+        private ClassAccess $classAccess,
+        private LessonAccess $lessonAccess,
         private EntityManagerInterface $em,
     ) {
     }
@@ -29,7 +31,7 @@ final readonly class LessonController
     #[Route('/classes/{id}/lessons', methods: ['POST'])]
     public function make(#[CurrentUser] Teacher $teacher, string $id, #[Body] MakeLesson $request): LessonView
     {
-        $round = $this->desk->create($this->access->schoolClass($teacher, $id), $request->title, $request->minutes);
+        $round = $this->desk->create($this->classAccess->schoolClass($teacher, $id), $request->title, $request->minutes);
 
         return $this->desk->view($round->lesson);
     }
@@ -37,7 +39,7 @@ final readonly class LessonController
     #[Route('/lessons/{id}', methods: ['GET'])]
     public function show(#[CurrentUser] Teacher $teacher, string $id): LessonView
     {
-        $lesson = $this->access->lesson($teacher, $id);
+        $lesson = $this->lessonAccess->lesson($teacher, $id);
         $this->desk->watched($lesson);
 
         return $this->desk->view($lesson);
@@ -46,7 +48,7 @@ final readonly class LessonController
     #[Route('/lessons/{id}', methods: ['PATCH'])]
     public function edit(#[CurrentUser] Teacher $teacher, string $id, #[Body] EditLesson $request): LessonView
     {
-        $lesson = $this->access->lesson($teacher, $id);
+        $lesson = $this->lessonAccess->lesson($teacher, $id);
         $this->desk->edit($lesson, $request);
 
         return $this->desk->view($lesson);
@@ -56,7 +58,7 @@ final readonly class LessonController
     #[Route('/lessons/{id}/current', methods: ['POST'])]
     public function makeCurrent(#[CurrentUser] Teacher $teacher, string $id): LessonView
     {
-        $lesson = $this->access->lesson($teacher, $id);
+        $lesson = $this->lessonAccess->lesson($teacher, $id);
         $this->desk->makeCurrent($lesson);
 
         return $this->desk->view($lesson);
@@ -69,7 +71,7 @@ final readonly class LessonController
         if (1 !== preg_match('/^[A-Za-z0-9-]{8,64}$/D', $key)) {
             throw new Problem(400, 'A command needs an Idempotency-Key of 8 to 64 letters, digits or dashes.');
         }
-        $lesson = $this->access->lesson($teacher, $id);
+        $lesson = $this->lessonAccess->lesson($teacher, $id);
         $round = $this->desk->roundOf($lesson);
         try {
             $this->live->carryOut($round, $request->command($round), $key, 'teacher:'.$teacher->id);
@@ -78,6 +80,6 @@ final readonly class LessonController
         }
         $this->em->clear(); // the command wrote past it
 
-        return $this->desk->view($this->access->lesson($teacher, $id));
+        return $this->desk->view($this->lessonAccess->lesson($teacher, $id));
     }
 }

@@ -6,11 +6,13 @@ namespace FreshHuddle\App\Live;
 
 use Doctrine\DBAL\LockMode;
 use Doctrine\ORM\EntityManagerInterface;
+use FreshHuddle\App\Database\Clock;
 use FreshHuddle\App\Grouping\Floor\FloorStore;
 use FreshHuddle\App\Grouping\FloorView;
 use FreshHuddle\App\Grouping\Grouping;
 use FreshHuddle\App\Http\Problem;
 use FreshHuddle\App\Lesson\Lesson;
+use FreshHuddle\App\Lesson\Moments;
 use FreshHuddle\App\Lesson\Round;
 use FreshHuddle\App\Materials\Materials;
 use FreshHuddle\App\Rooms\Rooms;
@@ -31,7 +33,7 @@ final readonly class LessonDesk
     public function __construct(
         private EntityManagerInterface $em,
         private ClockInterface $clock,
-        private LessonClock $lessonClock,
+        private Clock $lessonClock,
         private FloorStore $floors,
         private ClassViews $classes,
         private WhereaboutsReader $whereabouts,

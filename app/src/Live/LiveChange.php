@@ -5,14 +5,16 @@ declare(strict_types=1);
 namespace FreshHuddle\App\Live;
 
 use Doctrine\DBAL\Connection;
+use FreshHuddle\App\Database\Clock;
 use FreshHuddle\App\Database\Row;
+use FreshHuddle\App\Lesson\Moments;
 use FreshHuddle\App\Rooms\RoomWork;
 use FreshHuddle\App\Stream\Audience;
 use FreshHuddle\App\Stream\Stream;
 use FreshHuddle\App\Worker\Tasks;
 use FreshHuddle\Core\Grouping\Floor;
-use FreshHuddle\Core\Live\Event;
-use FreshHuddle\Core\Live\EventKind;
+use FreshHuddle\Core\Lesson\Event;
+use FreshHuddle\Core\Lesson\EventKind;
 
 /**
  * Tells open pages, rooms and the record of a change to the plan. Call it after the change is committed.
@@ -27,7 +29,7 @@ final readonly class LiveChange
         private Stream $stream,
         private Tasks $tasks,
         private EventLog $events,
-        private LessonClock $clock,
+        private Clock $clock,
     ) {
     }
 

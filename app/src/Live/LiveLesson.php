@@ -5,20 +5,22 @@ declare(strict_types=1);
 namespace FreshHuddle\App\Live;
 
 use Doctrine\DBAL\Connection;
+use FreshHuddle\App\Database\Clock;
 use FreshHuddle\App\Database\Row;
 use FreshHuddle\App\Grouping\Floor\FloorStore;
 use FreshHuddle\App\Http\Problem;
+use FreshHuddle\App\Lesson\Moments;
 use FreshHuddle\App\Lesson\Round;
 use FreshHuddle\App\Lesson\Run\RunStore;
 use FreshHuddle\App\Stream\Audience;
 use FreshHuddle\App\Stream\Stream;
 use FreshHuddle\App\Worker\Tasks;
+use FreshHuddle\Core\Lesson\Event;
+use FreshHuddle\Core\Lesson\EventKind;
+use FreshHuddle\Core\Lesson\RoundState;
 use FreshHuddle\Core\Live\Command;
 use FreshHuddle\Core\Live\Command\SendOut;
-use FreshHuddle\Core\Live\Event;
-use FreshHuddle\Core\Live\EventKind;
 use FreshHuddle\Core\Live\Exception\CommandRefused;
-use FreshHuddle\Core\Live\RoundState;
 
 /**
  * Carries out what the teacher asks of a lesson: lock it, let core decide, keep the events, then tell everybody.
@@ -31,7 +33,7 @@ final readonly class LiveLesson
         private FloorStore $floors,
         private Tasks $tasks,
         private Stream $stream,
-        private LessonClock $clock,
+        private Clock $clock,
         private RunStore $runs,
     ) {
     }

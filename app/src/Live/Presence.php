@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace FreshHuddle\App\Live;
 
 use Doctrine\DBAL\Connection;
+use FreshHuddle\App\Database\Clock;
 use FreshHuddle\App\Database\Row;
 use FreshHuddle\App\Stream\Audience;
 use FreshHuddle\App\Stream\Stream;
@@ -16,7 +17,7 @@ use FreshHuddle\Core\Live\Evidence;
  */
 final readonly class Presence
 {
-    public function __construct(private Connection $db, private Tasks $tasks, private Stream $stream, private LessonClock $clock)
+    public function __construct(private Connection $db, private Tasks $tasks, private Stream $stream, private Clock $clock)
     {
     }
 

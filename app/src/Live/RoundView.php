@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace FreshHuddle\App\Live;
 
+use FreshHuddle\App\Lesson\Moments;
 use FreshHuddle\App\Lesson\Round;
 
 final readonly class RoundView

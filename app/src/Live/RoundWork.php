@@ -5,8 +5,10 @@ declare(strict_types=1);
 namespace FreshHuddle\App\Live;
 
 use Doctrine\DBAL\Connection;
+use FreshHuddle\App\Database\Clock;
 use FreshHuddle\App\Database\Row;
 use FreshHuddle\App\Grouping\Floor\FloorStore;
+use FreshHuddle\App\Lesson\Moments;
 use FreshHuddle\App\Rooms\Meeting\MeetingServiceFailed;
 use FreshHuddle\App\Rooms\Meeting\RoomService;
 use FreshHuddle\App\Stream\Audience;
@@ -15,7 +17,7 @@ use FreshHuddle\App\Worker\Task;
 use FreshHuddle\App\Worker\TaskHandler;
 use FreshHuddle\App\Worker\Tasks;
 use FreshHuddle\App\Worker\TryAgain;
-use FreshHuddle\Core\Live\Phase;
+use FreshHuddle\Core\Lesson\Phase;
 
 /**
  * What the meeting service does at the moments of a round: move people, say something in their rooms. Pages switch by
@@ -37,7 +39,7 @@ final readonly class RoundWork implements TaskHandler
         private RoomService $service,
         private Stream $stream,
         private Tasks $tasks,
-        private LessonClock $clock,
+        private Clock $clock,
     ) {
     }
 

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace FreshHuddle\App\Live;
 
+use FreshHuddle\App\Database\Clock;
 use FreshHuddle\App\Grouping\SignUps;
 use FreshHuddle\App\Grouping\TakeSeat;
 use FreshHuddle\App\Http\Body\Body;
@@ -21,7 +22,7 @@ final readonly class StudentController
         private StudentPage $page,
         private Presence $presence,
         private SignUps $signUps,
-        private LessonClock $clock,
+        private Clock $clock,
         private RoomService $rooms,
     ) {
     }

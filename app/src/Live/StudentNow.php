@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace FreshHuddle\App\Live;
 
 use FreshHuddle\App\Grouping\SignUpView;
+use FreshHuddle\App\Lesson\Moments;
 
 /**
  * Everything a student's page shows, at one moment.

@@ -5,10 +5,12 @@ declare(strict_types=1);
 namespace FreshHuddle\App\Live;
 
 use Doctrine\DBAL\Connection;
+use FreshHuddle\App\Database\Clock;
 use FreshHuddle\App\Database\Row;
 use FreshHuddle\App\Grouping\DeskNotes;
 use FreshHuddle\App\Grouping\Floor\FloorStore;
 use FreshHuddle\App\Grouping\SignUps;
+use FreshHuddle\App\Lesson\Moments;
 use FreshHuddle\App\Roster\Device\StudentUser;
 use FreshHuddle\Core\Grouping\Floor;
 use FreshHuddle\Core\Live\Evidence;
@@ -20,7 +22,7 @@ final readonly class StudentPage
 {
     private const NOTICES = 3;
 
-    public function __construct(private Connection $db, private EventLog $events, private LessonClock $clock, private DeskNotes $notes, private SignUps $signUps, private FloorStore $floors)
+    public function __construct(private Connection $db, private EventLog $events, private Clock $clock, private DeskNotes $notes, private SignUps $signUps, private FloorStore $floors)
     {
     }
 

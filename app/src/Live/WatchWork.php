@@ -5,8 +5,10 @@ declare(strict_types=1);
 namespace FreshHuddle\App\Live;
 
 use Doctrine\DBAL\Connection;
+use FreshHuddle\App\Database\Clock;
 use FreshHuddle\App\Database\Row;
 use FreshHuddle\App\Grouping\Floor\FloorStore;
+use FreshHuddle\App\Lesson\Moments;
 use FreshHuddle\App\Rooms\Meeting\MeetingServiceFailed;
 use FreshHuddle\App\Rooms\Meeting\RoomService;
 use FreshHuddle\App\Roster\ClassViews;
@@ -14,10 +16,10 @@ use FreshHuddle\App\Stream\Audience;
 use FreshHuddle\App\Stream\Stream;
 use FreshHuddle\App\Worker\Task;
 use FreshHuddle\App\Worker\TaskHandler;
-use FreshHuddle\Core\Live\Event;
-use FreshHuddle\Core\Live\EventKind;
+use FreshHuddle\Core\Lesson\Event;
+use FreshHuddle\Core\Lesson\EventKind;
+use FreshHuddle\Core\Lesson\Phase;
 use FreshHuddle\Core\Live\Evidence;
-use FreshHuddle\Core\Live\Phase;
 use FreshHuddle\Core\Live\Whereabouts;
 
 /**
@@ -44,7 +46,7 @@ final readonly class WatchWork implements TaskHandler
         private EventLog $events,
         private RoomService $service,
         private Stream $stream,
-        private LessonClock $clock,
+        private Clock $clock,
     ) {
     }
 

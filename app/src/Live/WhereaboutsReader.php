@@ -4,10 +4,11 @@ declare(strict_types=1);
 
 namespace FreshHuddle\App\Live;
 
+use FreshHuddle\App\Lesson\Moments;
 use FreshHuddle\App\Roster\StudentView;
 use FreshHuddle\Core\Grouping\Floor;
+use FreshHuddle\Core\Lesson\Phase;
 use FreshHuddle\Core\Live\Evidence;
-use FreshHuddle\Core\Live\Phase;
 use FreshHuddle\Core\Live\Place;
 use FreshHuddle\Core\Live\Whereabouts;
 

@@ -5,10 +5,10 @@ declare(strict_types=1);
 namespace FreshHuddle\App\Materials;
 
 use Doctrine\DBAL\Connection;
+use FreshHuddle\App\Database\Clock;
 use FreshHuddle\App\Database\Row;
 use FreshHuddle\App\Http\Problem;
-use FreshHuddle\App\Live\LessonClock;
-use FreshHuddle\App\Live\Moments;
+use FreshHuddle\App\Lesson\Moments;
 use FreshHuddle\App\Stream\Audience;
 use FreshHuddle\App\Stream\Stream;
 use FreshHuddle\App\Worker\Forgets;
@@ -39,7 +39,7 @@ final readonly class Writing implements Forgets
         private Materials $materials,
         private ThreeWay $merge,
         private Stream $stream,
-        private LessonClock $clock,
+        private Clock $clock,
         #[Target('saves')]
         private RateLimiterFactoryInterface $saves,
         #[Target('overflows')]

@@ -8,7 +8,7 @@ use Doctrine\ORM\Mapping as ORM;
 use FreshHuddle\App\Grouping\Floor\WorkGroup;
 use FreshHuddle\App\Grouping\Grouping;
 use FreshHuddle\App\Roster\SchoolClass;
-use FreshHuddle\Core\Live\Evidence;
+use FreshHuddle\Core\Rooms\MainSession;
 use FreshHuddle\Core\Rooms\RoomState;
 
 /**
@@ -50,6 +50,6 @@ class Room
      */
     public function place(): string
     {
-        return $this->group->id ?? Evidence::MAIN;
+        return $this->group->id ?? MainSession::PLACE;
     }
 }

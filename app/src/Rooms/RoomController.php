@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace FreshHuddle\App\Rooms;
 
-use FreshHuddle\App\Account\Access;
 use FreshHuddle\App\Account\Teacher;
 use FreshHuddle\App\Grouping\Floor\FloorStore;
+use FreshHuddle\App\Lesson\LessonAccess;
 use Symfony\Component\Routing\Attribute\Route;
 use Symfony\Component\Routing\Requirement\Requirement;
 use Symfony\Component\Security\Http\Attribute\CurrentUser;
@@ -14,7 +14,7 @@ use Symfony\Component\Security\Http\Attribute\CurrentUser;
 #[Route('/api/staff', requirements: ['id' => Requirement::UUID])]
 final readonly class RoomController
 {
-    public function __construct(private Rooms $rooms, private Access $access, private FloorStore $floors)
+    public function __construct(private Rooms $rooms, private LessonAccess $lessonAccess, private RoomAccess $roomAccess, private FloorStore $floors)
     {
     }
 
@@ -24,7 +24,7 @@ final readonly class RoomController
     #[Route('/rounds/{id}/rooms', methods: ['POST'])]
     public function make(#[CurrentUser] Teacher $teacher, string $id): array
     {
-        $round = $this->access->round($teacher, $id);
+        $round = $this->lessonAccess->round($teacher, $id);
         $this->rooms->make($round);
 
         return $this->rooms->ofRound($round->grouping->id, $round->lesson->class->id, $this->floors->now($round->grouping->id));
@@ -33,6 +33,6 @@ final readonly class RoomController
     #[Route('/rooms/{id}/retry', methods: ['POST'])]
     public function retry(#[CurrentUser] Teacher $teacher, string $id): void
     {
-        $this->rooms->retry($this->access->room($teacher, $id));
+        $this->rooms->retry($this->roomAccess->room($teacher, $id));
     }
 }

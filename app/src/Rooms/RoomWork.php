@@ -5,11 +5,11 @@ declare(strict_types=1);
 namespace FreshHuddle\App\Rooms;
 
 use Doctrine\DBAL\Connection;
+use FreshHuddle\App\Database\Clock;
 use FreshHuddle\App\Database\Row;
 use FreshHuddle\App\Grouping\Floor\FloorStore;
-use FreshHuddle\App\Live\LessonClock;
+use FreshHuddle\App\Lesson\Moments;
 use FreshHuddle\App\Live\LiveChange;
-use FreshHuddle\App\Live\Moments;
 use FreshHuddle\App\Rooms\Meeting\MeetingServiceFailed;
 use FreshHuddle\App\Rooms\Meeting\RoomService;
 use FreshHuddle\App\Worker\Task;
@@ -33,7 +33,7 @@ final readonly class RoomWork implements TaskHandler
         private FloorStore $floors,
         private RoomService $service,
         private LiveChange $liveChange,
-        private LessonClock $clock,
+        private Clock $clock,
     ) {
     }
 

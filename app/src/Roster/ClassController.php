@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace FreshHuddle\App\Roster;
 
-use FreshHuddle\App\Account\Access;
 use FreshHuddle\App\Account\Teacher;
 use FreshHuddle\App\Http\Body\Body;
 use FreshHuddle\App\Http\Download;
@@ -29,7 +28,7 @@ final readonly class ClassController
         private ClassRules $rules,
         private ClassImport $import,
         private ClassExport $export,
-        private Access $access,
+        private ClassAccess $classAccess,
     ) {
     }
 
@@ -58,13 +57,13 @@ final readonly class ClassController
     #[Route('/classes/{id}', methods: ['GET'])]
     public function show(#[CurrentUser] Teacher $teacher, string $id): ClassView
     {
-        return $this->views->one($this->access->schoolClass($teacher, $id));
+        return $this->views->one($this->classAccess->schoolClass($teacher, $id));
     }
 
     #[Route('/classes/{id}', methods: ['PATCH'])]
     public function rename(#[CurrentUser] Teacher $teacher, string $id, #[Body] RenameClass $request): ClassView
     {
-        $class = $this->access->schoolClass($teacher, $id);
+        $class = $this->classAccess->schoolClass($teacher, $id);
         $this->roster->rename($class, $request->name);
 
         return $this->views->one($class);
@@ -73,31 +72,31 @@ final readonly class ClassController
     #[Route('/classes/{id}/preview', methods: ['POST'])]
     public function preview(#[CurrentUser] Teacher $teacher, string $id, #[Body(self::LIST)] PasteNames $request): PastedListView
     {
-        return PastedListView::of($this->roster->preview($this->access->schoolClass($teacher, $id), $request->names));
+        return PastedListView::of($this->roster->preview($this->classAccess->schoolClass($teacher, $id), $request->names));
     }
 
     #[Route('/classes/{id}/students', methods: ['POST'])]
     public function add(#[CurrentUser] Teacher $teacher, string $id, #[Body(self::LIST)] PasteNames $request): PastedListView
     {
-        return PastedListView::of($this->roster->add($this->access->schoolClass($teacher, $id), $request->names));
+        return PastedListView::of($this->roster->add($this->classAccess->schoolClass($teacher, $id), $request->names));
     }
 
     #[Route('/classes/{id}/import/preview', methods: ['POST'])]
     public function previewImport(#[CurrentUser] Teacher $teacher, string $id, #[Body(self::FILE)] ImportRequest $request): ImportView
     {
-        return $this->import->preview($this->access->schoolClass($teacher, $id), $request);
+        return $this->import->preview($this->classAccess->schoolClass($teacher, $id), $request);
     }
 
     #[Route('/classes/{id}/import', methods: ['POST'])]
     public function import(#[CurrentUser] Teacher $teacher, string $id, #[Body(self::FILE)] ImportRequest $request): ImportView
     {
-        return $this->import->carryOut($this->access->schoolClass($teacher, $id), $request);
+        return $this->import->carryOut($this->classAccess->schoolClass($teacher, $id), $request);
     }
 
     #[Route('/classes/{id}/export/{format}', requirements: ['format' => 'csv|json|oneroster'], methods: ['GET'])]
     public function export(#[CurrentUser] Teacher $teacher, string $id, string $format): Download
     {
-        $class = $this->access->schoolClass($teacher, $id);
+        $class = $this->classAccess->schoolClass($teacher, $id);
 
         return match ($format) {
             'csv' => new Download($this->export->csv($class), $class->name.'.csv', 'text/csv; charset=UTF-8'),
@@ -110,19 +109,19 @@ final readonly class ClassController
     #[Route('/classes/{id}/copy', methods: ['POST'])]
     public function copy(#[CurrentUser] Teacher $teacher, string $id, #[Body] RenameClass $request): ClassView
     {
-        return $this->views->one($this->roster->copy($this->access->schoolClass($teacher, $id), $request->name));
+        return $this->views->one($this->roster->copy($this->classAccess->schoolClass($teacher, $id), $request->name));
     }
 
     #[Route('/classes/{id}/archive', methods: ['POST'])]
     public function archive(#[CurrentUser] Teacher $teacher, string $id, #[Body] ArchiveClass $request): void
     {
-        $this->roster->archive($this->access->schoolClass($teacher, $id), $request->archived);
+        $this->roster->archive($this->classAccess->schoolClass($teacher, $id), $request->archived);
     }
 
     #[Route('/classes/{id}/rules', methods: ['POST'])]
     public function addRule(#[CurrentUser] Teacher $teacher, string $id, #[Body] MakeRule $request): RuleView
     {
-        return $this->rules->add($this->access->schoolClass($teacher, $id), $request);
+        return $this->rules->add($this->classAccess->schoolClass($teacher, $id), $request);
     }
 
     #[Route('/rules/{id}', methods: ['DELETE'])]
@@ -134,18 +133,18 @@ final readonly class ClassController
     #[Route('/students/{id}', methods: ['PATCH'])]
     public function edit(#[CurrentUser] Teacher $teacher, string $id, #[Body(65_536)] EditStudent $request): void
     {
-        $this->roster->editStudent($this->access->student($teacher, $id), $request);
+        $this->roster->editStudent($this->classAccess->student($teacher, $id), $request);
     }
 
     #[Route('/students/{id}', methods: ['DELETE'])]
     public function remove(#[CurrentUser] Teacher $teacher, string $id): void
     {
-        $this->roster->remove($this->access->student($teacher, $id));
+        $this->roster->remove($this->classAccess->student($teacher, $id));
     }
 
     #[Route('/students/{id}/restore', methods: ['POST'])]
     public function restore(#[CurrentUser] Teacher $teacher, string $id): void
     {
-        $this->roster->restore($this->access->student($teacher, $id));
+        $this->roster->restore($this->classAccess->student($teacher, $id));
     }
 }

@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace FreshHuddle\App\Worker;
 
 use Doctrine\DBAL\Connection;
+use FreshHuddle\App\Database\Clock;
 use FreshHuddle\App\Database\Row;
-use FreshHuddle\App\Live\LessonClock;
 
 /**
  * Work that is due now or later, kept in the database. Any number of workers share it: each claims what no other holds.
@@ -17,7 +17,7 @@ final readonly class Tasks
     /** How long a worker may hold a task before another may take it, in milliseconds: longer than any task should last. */
     private const CLAIM = 60_000;
 
-    public function __construct(private Connection $db, private LessonClock $clock)
+    public function __construct(private Connection $db, private Clock $clock)
     {
     }
 

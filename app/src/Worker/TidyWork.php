@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace FreshHuddle\App\Worker;
 
-use FreshHuddle\App\Live\LessonClock;
+use FreshHuddle\App\Database\Clock;
 use Symfony\Component\DependencyInjection\Attribute\AutowireIterator;
 
 /**
@@ -19,7 +19,7 @@ final readonly class TidyWork implements TaskHandler
     /**
      * @param iterable<Forgets> $all
      */
-    public function __construct(#[AutowireIterator(Forgets::class)] private iterable $all, private LessonClock $clock)
+    public function __construct(#[AutowireIterator(Forgets::class)] private iterable $all, private Clock $clock)
     {
     }
 

@@ -6,8 +6,8 @@ namespace FreshHuddle\App\Worker;
 
 use Doctrine\DBAL\Connection;
 use Doctrine\ORM\EntityManagerInterface;
+use FreshHuddle\App\Database\Clock;
 use FreshHuddle\App\Http\LogLine;
-use FreshHuddle\App\Live\LessonClock;
 use Psr\Log\LoggerInterface;
 use Symfony\Component\Console\Attribute\AsCommand;
 use Symfony\Component\Console\Command\Command;
@@ -35,7 +35,7 @@ final class WorkCommand extends Command
         private readonly Tasks $tasks,
         private readonly Connection $db,
         private readonly EntityManagerInterface $em,
-        private readonly LessonClock $clock,
+        private readonly Clock $clock,
         private readonly LoggerInterface $logger,
     ) {
         parent::__construct();

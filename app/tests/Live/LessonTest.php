@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace FreshHuddle\App\Tests\Live;
 
+use FreshHuddle\App\Lesson\Moments;
 use FreshHuddle\App\Live\EventLog;
-use FreshHuddle\App\Live\Moments;
 use FreshHuddle\App\Tests\Support\AppTestCase;
-use FreshHuddle\Core\Live\RoundState;
+use FreshHuddle\Core\Lesson\RoundState;
 
 final class LessonTest extends AppTestCase
 {

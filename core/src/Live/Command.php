@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace FreshHuddle\Core\Live;
 
+use FreshHuddle\Core\Lesson\Event;
+use FreshHuddle\Core\Lesson\RoundState;
 use FreshHuddle\Core\Live\Exception\CommandRefused;
 
 /**

@@ -4,12 +4,14 @@ declare(strict_types=1);
 
 namespace FreshHuddle\Core\Live;
 
+use FreshHuddle\Core\Rooms\MainSession;
+
 /**
  * What is known of one student, each with its moment (milliseconds since 1970), null where there is nothing.
  */
 final readonly class Evidence
 {
-    public const MAIN = 'main';
+    public const MAIN = MainSession::PLACE;
 
     /**
      * @param string|null $servicePlace where the meeting service last saw the student come in: `main` or a group's id; null

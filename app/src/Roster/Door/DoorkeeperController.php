@@ -5,10 +5,10 @@ declare(strict_types=1);
 namespace FreshHuddle\App\Roster\Door;
 
 use Doctrine\ORM\EntityManagerInterface;
-use FreshHuddle\App\Account\Access;
 use FreshHuddle\App\Account\Teacher;
 use FreshHuddle\App\Http\Body\Body;
 use FreshHuddle\App\Http\Problem;
+use FreshHuddle\App\Roster\ClassAccess;
 use FreshHuddle\App\Roster\ClassCodes;
 use FreshHuddle\App\Roster\ClassView;
 use FreshHuddle\App\Roster\ClassViews;
@@ -27,7 +27,7 @@ use Symfony\Component\Security\Http\Attribute\CurrentUser;
 final readonly class DoorkeeperController
 {
     public function __construct(
-        private Access $access,
+        private ClassAccess $classAccess,
         private ClassViews $views,
         private ClassCodes $codes,
         private StudentDevices $devices,
@@ -40,7 +40,7 @@ final readonly class DoorkeeperController
     #[Route('/classes/{id}/door', methods: ['PATCH'])]
     public function set(#[CurrentUser] Teacher $teacher, string $id, #[Body] SetDoor $request): ClassView
     {
-        $class = $this->access->schoolClass($teacher, $id);
+        $class = $this->classAccess->schoolClass($teacher, $id);
         $class->namesAtDoor = $request->names;
         $this->em->flush();
 
@@ -51,7 +51,7 @@ final readonly class DoorkeeperController
     #[Route('/classes/{id}/code', methods: ['POST'])]
     public function renewCode(#[CurrentUser] Teacher $teacher, string $id): ClassView
     {
-        $class = $this->access->schoolClass($teacher, $id);
+        $class = $this->classAccess->schoolClass($teacher, $id);
         $class->code = $this->codes->fresh();
         $this->em->flush();
 
@@ -62,7 +62,7 @@ final readonly class DoorkeeperController
     #[Route('/classes/{id}/free', methods: ['POST'])]
     public function freeAll(#[CurrentUser] Teacher $teacher, string $id): void
     {
-        $class = $this->access->schoolClass($teacher, $id);
+        $class = $this->classAccess->schoolClass($teacher, $id);
         $this->devices->freeAll($class->id);
         $this->events->dispatch(new Arrivals($class->id));
     }
@@ -71,7 +71,7 @@ final readonly class DoorkeeperController
     #[Route('/students/{id}/free', methods: ['POST'])]
     public function free(#[CurrentUser] Teacher $teacher, string $id): void
     {
-        $student = $this->access->student($teacher, $id);
+        $student = $this->classAccess->student($teacher, $id);
         $this->devices->free($student->id);
         $this->events->dispatch(new Arrivals($student->class->id));
     }
@@ -80,7 +80,7 @@ final readonly class DoorkeeperController
     #[Route('/students/{id}/is', methods: ['POST'])]
     public function correct(#[CurrentUser] Teacher $teacher, string $id, #[Body] ThisIs $request): void
     {
-        $student = $this->access->student($teacher, $id);
+        $student = $this->classAccess->student($teacher, $id);
         $other = $this->em->getRepository(Student::class)->findOneBy(['id' => $request->student, 'class' => $student->class, 'removedAt' => null])
             ?? throw new Problem(422, 'This student is not on the class list.', 'student');
         if (!$this->devices->correct($student->id, $other->id)) {
@@ -93,7 +93,7 @@ final readonly class DoorkeeperController
     #[Route('/classes/{id}/doorway/{guest}', methods: ['POST'])]
     public function thisIs(#[CurrentUser] Teacher $teacher, string $id, string $guest, #[Body] ThisIs $request): void
     {
-        $class = $this->access->schoolClass($teacher, $id);
+        $class = $this->classAccess->schoolClass($teacher, $id);
         $this->doorway->thisIs($class, $guest, $request->student);
         $this->events->dispatch(new Arrivals($class->id));
     }
@@ -102,7 +102,7 @@ final readonly class DoorkeeperController
     #[Route('/classes/{id}/doorway/{guest}', methods: ['DELETE'])]
     public function notNow(#[CurrentUser] Teacher $teacher, string $id, string $guest): void
     {
-        $class = $this->access->schoolClass($teacher, $id);
+        $class = $this->classAccess->schoolClass($teacher, $id);
         $this->doorway->notNow($class, $guest);
         $this->events->dispatch(new Arrivals($class->id));
     }

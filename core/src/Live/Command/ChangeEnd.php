@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace FreshHuddle\Core\Live\Command;
 
+use FreshHuddle\Core\Lesson\Event;
+use FreshHuddle\Core\Lesson\EventKind;
+use FreshHuddle\Core\Lesson\Phase;
+use FreshHuddle\Core\Lesson\RoundState;
 use FreshHuddle\Core\Live\Command;
-use FreshHuddle\Core\Live\Event;
-use FreshHuddle\Core\Live\EventKind;
 use FreshHuddle\Core\Live\Exception\CommandRefused;
-use FreshHuddle\Core\Live\Phase;
-use FreshHuddle\Core\Live\RoundState;
 
 /**
  * A new end for the work that is going on. It is an agreed moment and not “a minute more”, so that two presses of the

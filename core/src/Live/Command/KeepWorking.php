@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace FreshHuddle\Core\Live\Command;
 
+use FreshHuddle\Core\Lesson\Event;
+use FreshHuddle\Core\Lesson\EventKind;
+use FreshHuddle\Core\Lesson\Phase;
+use FreshHuddle\Core\Lesson\RoundState;
 use FreshHuddle\Core\Live\Command;
-use FreshHuddle\Core\Live\Event;
-use FreshHuddle\Core\Live\EventKind;
 use FreshHuddle\Core\Live\Exception\CommandRefused;
-use FreshHuddle\Core\Live\Phase;
-use FreshHuddle\Core\Live\RoundState;
 
 /**
  * Calls a call back off while it runs down. Where the end has passed, there is a minute more; the teacher ends it.

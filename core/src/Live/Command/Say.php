@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace FreshHuddle\Core\Live\Command;
 
+use FreshHuddle\Core\Lesson\Event;
+use FreshHuddle\Core\Lesson\EventKind;
+use FreshHuddle\Core\Lesson\RoundState;
 use FreshHuddle\Core\Live\Command;
-use FreshHuddle\Core\Live\Event;
-use FreshHuddle\Core\Live\EventKind;
 use FreshHuddle\Core\Live\Exception\CommandRefused;
-use FreshHuddle\Core\Live\RoundState;
 
 /**
  * A notice to all.

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import file from '../../../../core/tests/Live/phases.json';
+import file from '../../../../core/tests/Lesson/phases.json';
 import { clockText, phaseOf, secondsUntil, type Moments } from './phase';
 
 const none: Moments = { lookFrom: null, outAt: null, endsAt: null, autoSeconds: null, calledAt: null, backAt: null };

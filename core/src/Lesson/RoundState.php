@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace FreshHuddle\Core\Live;
+namespace FreshHuddle\Core\Lesson;
 
 /**
  * A round as its events have made it. Phases follow from agreed moments and a clock, so that every machine, and a

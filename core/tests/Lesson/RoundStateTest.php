@@ -2,8 +2,12 @@
 
 declare(strict_types=1);
 
-namespace FreshHuddle\Core\Tests\Live;
+namespace FreshHuddle\Core\Tests\Lesson;
 
+use FreshHuddle\Core\Lesson\Event;
+use FreshHuddle\Core\Lesson\EventKind;
+use FreshHuddle\Core\Lesson\Phase;
+use FreshHuddle\Core\Lesson\RoundState;
 use FreshHuddle\Core\Live\Command;
 use FreshHuddle\Core\Live\Command\CallBack;
 use FreshHuddle\Core\Live\Command\ChangeEnd;
@@ -11,11 +15,7 @@ use FreshHuddle\Core\Live\Command\KeepWorking;
 use FreshHuddle\Core\Live\Command\Say;
 use FreshHuddle\Core\Live\Command\SendOut;
 use FreshHuddle\Core\Live\Command\TakeBack;
-use FreshHuddle\Core\Live\Event;
-use FreshHuddle\Core\Live\EventKind;
 use FreshHuddle\Core\Live\Exception\CommandRefused;
-use FreshHuddle\Core\Live\Phase;
-use FreshHuddle\Core\Live\RoundState;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use Random\Engine\Xoshiro256StarStar;

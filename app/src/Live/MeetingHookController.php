@@ -2,11 +2,10 @@
 
 declare(strict_types=1);
 
-namespace FreshHuddle\App\Rooms;
+namespace FreshHuddle\App\Live;
 
+use FreshHuddle\App\Database\Clock;
 use FreshHuddle\App\Http\Problem;
-use FreshHuddle\App\Live\LessonClock;
-use FreshHuddle\App\Live\Presence;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\Routing\Attribute\Route;
 
@@ -20,7 +19,7 @@ final readonly class MeetingHookController
     /** So far their clock may run ahead of ours. What they saw is never later than now. */
     private const AHEAD = 5_000;
 
-    public function __construct(private Presence $presence, private LessonClock $clock, #[\SensitiveParameter] private string $secret)
+    public function __construct(private Presence $presence, private Clock $clock, #[\SensitiveParameter] private string $secret)
     {
     }
 

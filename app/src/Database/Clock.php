@@ -2,14 +2,14 @@
 
 declare(strict_types=1);
 
-namespace FreshHuddle\App\Live;
+namespace FreshHuddle\App\Database;
 
 use Psr\Clock\ClockInterface;
 
 /**
- * The one clock lessons go by.
+ * The one clock everything goes by.
  */
-final readonly class LessonClock
+final readonly class Clock
 {
     public function __construct(private ClockInterface $clock)
     {

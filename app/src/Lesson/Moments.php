@@ -2,10 +2,10 @@
 
 declare(strict_types=1);
 
-namespace FreshHuddle\App\Live;
+namespace FreshHuddle\App\Lesson;
 
-use FreshHuddle\Core\Live\Phase;
-use FreshHuddle\Core\Live\RoundState;
+use FreshHuddle\Core\Lesson\Phase;
+use FreshHuddle\Core\Lesson\RoundState;
 
 /**
  * A round's agreed moments as they stand in the database, go over the stream and reach the browser, which works out the

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace FreshHuddle\Core\Live;
+namespace FreshHuddle\Core\Lesson;
 
 enum EventKind: string
 {
