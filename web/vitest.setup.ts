@@ -1,5 +1,9 @@
+import { configure } from '@testing-library/react';
 import '@testing-library/jest-dom/vitest';
 import { cleanup } from '@testing-library/react';
 import { afterEach } from 'vitest';
 
 afterEach(cleanup);
+
+// A machine that does other things meanwhile is no reason to fail.
+configure({ asyncUtilTimeout: 8_000 });

@@ -7,9 +7,9 @@ namespace FreshHuddle\App\Grouping;
 use Doctrine\DBAL\Connection;
 use Doctrine\DBAL\LockMode;
 use Doctrine\ORM\EntityManagerInterface;
+use FreshHuddle\App\Grouping\Event\FloorChanged;
 use FreshHuddle\App\Grouping\Floor\FloorStore;
 use FreshHuddle\App\Http\Problem;
-use FreshHuddle\App\Live\LiveChange;
 use FreshHuddle\App\Roster\ClassViews;
 use FreshHuddle\App\Roster\SchoolClass;
 use FreshHuddle\App\Roster\StudentView;
@@ -18,6 +18,7 @@ use FreshHuddle\Core\Grouping\FairRoles;
 use FreshHuddle\Core\Grouping\Floor;
 use FreshHuddle\Core\Grouping\Group;
 use Psr\Clock\ClockInterface;
+use Psr\EventDispatcher\EventDispatcherInterface;
 use Symfony\Component\Uid\Uuid;
 
 /**
@@ -34,7 +35,7 @@ final readonly class GroupingDesk
         private DeskNotes $notes,
         private GroupingList $list,
         private ClassViews $classes,
-        private LiveChange $liveChange,
+        private EventDispatcherInterface $events,
         private EntityManagerInterface $em,
         private ClockInterface $clock,
     ) {
@@ -277,7 +278,7 @@ final readonly class GroupingDesk
 
             return [$before, $this->floors->now($grouping->id)];
         });
-        $this->liveChange->ofSeats($grouping->id, $before, $after);
+        $this->events->dispatch(new FloorChanged($grouping->id, $before, $after));
 
         return $this->view($grouping, $after);
     }
@@ -301,7 +302,7 @@ final readonly class GroupingDesk
 
             return [$before, $after];
         });
-        $this->liveChange->ofSeats($grouping->id, $before, $after);
+        $this->events->dispatch(new FloorChanged($grouping->id, $before, $after));
 
         return $this->view($grouping, $after);
     }

@@ -7,16 +7,16 @@ namespace FreshHuddle\App\Grouping;
 use Doctrine\DBAL\Connection;
 use FreshHuddle\App\Database\Clock;
 use FreshHuddle\App\Database\Row;
+use FreshHuddle\App\Grouping\Event\FloorChanged;
 use FreshHuddle\App\Grouping\Floor\FloorStore;
 use FreshHuddle\App\Http\Problem;
-use FreshHuddle\App\Lesson\Moments;
-use FreshHuddle\App\Live\LiveChange;
 use FreshHuddle\App\Roster\Device\StudentUser;
 use FreshHuddle\App\Stream\Audience;
 use FreshHuddle\App\Stream\Stream;
 use FreshHuddle\App\Worker\Tasks;
 use FreshHuddle\Core\Grouping\Floor;
 use FreshHuddle\Core\Grouping\Group;
+use Psr\EventDispatcher\EventDispatcherInterface;
 
 /**
  * Students take seats themselves, on their own pages. Rules of the class play no part while they do: a seat refused to one
@@ -29,7 +29,8 @@ final readonly class SignUps
     public function __construct(
         private Connection $db,
         private FloorStore $floors,
-        private LiveChange $liveChange,
+        private SignUpPlace $place,
+        private EventDispatcherInterface $events,
         private Stream $stream,
         private Tasks $tasks,
         private Clock $clock,
@@ -118,7 +119,7 @@ final readonly class SignUps
 
             return [$floor, $seated];
         });
-        $this->liveChange->ofSeats($groupingId, $before, $after);
+        $this->events->dispatch(new FloorChanged($groupingId, $before, $after));
         $this->tellEverybody($groupingId, $after);
     }
 
@@ -140,20 +141,14 @@ final readonly class SignUps
      */
     private function openFor(StudentUser $student): ?Row
     {
-        if (null === $student->lessonId) {
-            return null;
-        }
-        $row = $this->db->fetchAssociative(
-            'SELECT g.id, g.sign_up, r.moments FROM round r JOIN grouping g ON g.id = r.grouping_id
-             JOIN student st ON st.id = ? AND st.seatable AND NOT st.absent
-             WHERE r.lesson_id = ? AND g.sign_up IS NOT NULL ORDER BY r.number LIMIT 1',
-            [$student->id, $student->lessonId],
+        $grouping = $this->place->groupingFor($student);
+        $row = null === $grouping ? false : $this->db->fetchAssociative(
+            'SELECT g.id, g.sign_up FROM grouping g JOIN student s ON s.id = ? AND s.class_id = g.class_id AND s.seatable AND NOT s.absent
+             WHERE g.id = ? AND g.sign_up IS NOT NULL',
+            [$student->id, $grouping],
         );
 
-        $row = new Row(false === $row ? ['id' => null] : $row);
-
-        // Once groups are shown nobody changes seats any more.
-        return null === $row->textOrNull('id') || Moments::read($row->json('moments'))->phase($this->clock->ms())->showsGroups() ? null : $row;
+        return false === $row ? null : new Row($row);
     }
 
     /**
@@ -169,10 +164,8 @@ final readonly class SignUps
             }
             $message = ['kind' => 'signUp', 'taken' => $taken];
         }
-        foreach ($this->db->fetchFirstColumn('SELECT DISTINCT lesson_id FROM round WHERE grouping_id = ?', [$groupingId]) as $lessonId) {
-            \assert(\is_string($lessonId));
-            $this->stream->publish([Audience::everybody($lessonId)], $message);
-        }
+        $class = $this->db->fetchOne('SELECT class_id FROM grouping WHERE id = ?', [$groupingId]);
+        $this->stream->publish(\is_string($class) ? [Audience::schoolClass($class)] : [], $message);
         $this->stream->publish([Audience::desk($groupingId)], ['kind' => 'desk']);
     }
 

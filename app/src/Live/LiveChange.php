@@ -7,17 +7,21 @@ namespace FreshHuddle\App\Live;
 use Doctrine\DBAL\Connection;
 use FreshHuddle\App\Database\Clock;
 use FreshHuddle\App\Database\Row;
+use FreshHuddle\App\Grouping\Event\FloorChanged;
 use FreshHuddle\App\Lesson\Moments;
+use FreshHuddle\App\Rooms\Event\RoomsChanged;
 use FreshHuddle\App\Rooms\RoomWork;
+use FreshHuddle\App\Roster\Event\ClassChanged;
 use FreshHuddle\App\Stream\Audience;
 use FreshHuddle\App\Stream\Stream;
 use FreshHuddle\App\Worker\Tasks;
 use FreshHuddle\Core\Grouping\Floor;
 use FreshHuddle\Core\Lesson\Event;
 use FreshHuddle\Core\Lesson\EventKind;
+use Symfony\Component\EventDispatcher\Attribute\AsEventListener;
 
 /**
- * Tells open pages, rooms and the record of a change to the plan. Call it after the change is committed.
+ * Tells open pages, rooms and the record of what earlier areas say has changed. They say it after the commit.
  */
 final readonly class LiveChange
 {
@@ -36,8 +40,10 @@ final readonly class LiveChange
     /**
      * The class list changed: a name, somebody absent, somebody new.
      */
-    public function ofClass(string $classId): void
+    #[AsEventListener]
+    public function ofClass(ClassChanged $event): void
     {
+        $classId = $event->classId;
         $rows = Row::all($this->db->fetchAllAssociative(
             'SELECT l.id, c.current_lesson_id = l.id AS current, r.moments FROM lesson l
              JOIN school_class c ON c.id = l.class_id JOIN round r ON r.lesson_id = l.id WHERE l.class_id = ?',
@@ -74,8 +80,10 @@ final readonly class LiveChange
     /**
      * A room of the class is made, failed, or has other members.
      */
-    public function ofRooms(string $classId): void
+    #[AsEventListener]
+    public function ofRooms(RoomsChanged $event): void
     {
+        $classId = $event->classId;
         foreach ($this->db->fetchFirstColumn('SELECT id FROM lesson WHERE class_id = ?', [$classId]) as $lessonId) {
             \assert(\is_string($lessonId));
             $this->stream->publish([Audience::staff($lessonId)], ['kind' => 'lesson']);
@@ -90,8 +98,10 @@ final readonly class LiveChange
      * Seats changed on a floor: rooms let other people in, students of the groups concerned hear of it, and where groups
      * are out it stands in the record.
      */
-    public function ofSeats(string $groupingId, Floor $before, Floor $after): void
+    #[AsEventListener]
+    public function ofSeats(FloorChanged $event): void
     {
+        [$groupingId, $before, $after] = [$event->groupingId, $event->before, $event->after];
         [$groups, $students] = self::concerned($before, $after);
         if ([] === $groups) {
             return;

@@ -9,7 +9,7 @@ use FreshHuddle\App\Database\Clock;
 use FreshHuddle\App\Database\Row;
 use FreshHuddle\App\Grouping\Floor\FloorStore;
 use FreshHuddle\App\Lesson\Moments;
-use FreshHuddle\App\Live\LiveChange;
+use FreshHuddle\App\Rooms\Event\RoomsChanged;
 use FreshHuddle\App\Rooms\Meeting\MeetingServiceFailed;
 use FreshHuddle\App\Rooms\Meeting\RoomService;
 use FreshHuddle\App\Worker\Task;
@@ -17,6 +17,7 @@ use FreshHuddle\App\Worker\TaskHandler;
 use FreshHuddle\App\Worker\TryAgain;
 use FreshHuddle\Core\Grouping\Exception\NotOnTheFloor;
 use FreshHuddle\Core\Rooms\RoomState;
+use Psr\EventDispatcher\EventDispatcherInterface;
 
 /**
  * Makes rooms at the meeting service and says who may enter them. The subject of a task is our id of the room.
@@ -32,7 +33,7 @@ final readonly class RoomWork implements TaskHandler
         private Connection $db,
         private FloorStore $floors,
         private RoomService $service,
-        private LiveChange $liveChange,
+        private EventDispatcherInterface $events,
         private Clock $clock,
     ) {
     }
@@ -59,7 +60,7 @@ final readonly class RoomWork implements TaskHandler
         } catch (NotOnTheFloor) {
             return null; // the table was taken away meanwhile
         }
-        $this->liveChange->ofRooms($room->text('class_id'));
+        $this->events->dispatch(new RoomsChanged($room->text('class_id')));
 
         return null;
     }

@@ -9,13 +9,14 @@ use Doctrine\DBAL\LockMode;
 use Doctrine\ORM\EntityManagerInterface;
 use FreshHuddle\App\Account\Teacher;
 use FreshHuddle\App\Http\Problem;
-use FreshHuddle\App\Live\LiveChange;
 use FreshHuddle\App\Roster\Device\StudentDevices;
+use FreshHuddle\App\Roster\Event\ClassChanged;
 use FreshHuddle\Core\Roster\Exception\TooManyStudents;
 use FreshHuddle\Core\Roster\Exception\UnusableName;
 use FreshHuddle\Core\Roster\PastedList;
 use FreshHuddle\Core\Roster\StudentName;
 use Psr\Clock\ClockInterface;
+use Psr\EventDispatcher\EventDispatcherInterface;
 use Symfony\Component\Uid\Uuid;
 
 /**
@@ -29,7 +30,7 @@ final readonly class Roster
         private ClockInterface $clock,
         private ClassCodes $codes,
         private ClassRules $rules,
-        private LiveChange $liveChange,
+        private EventDispatcherInterface $events,
         private StudentDevices $devices,
     ) {
     }
@@ -95,7 +96,7 @@ final readonly class Roster
 
             return $list;
         });
-        $this->liveChange->ofClass($class->id);
+        $this->events->dispatch(new ClassChanged($class->id));
 
         return $list;
     }
@@ -111,7 +112,7 @@ final readonly class Roster
             $this->em->refresh($student, LockMode::PESSIMISTIC_WRITE);
             $this->write($student, $edit);
         });
-        $this->liveChange->ofClass($student->class->id);
+        $this->events->dispatch(new ClassChanged($student->class->id));
     }
 
     private function write(Student $student, EditStudent $edit): void
@@ -196,7 +197,7 @@ final readonly class Roster
         $student->removedAt ??= $this->clock->now();
         $this->em->flush();
         $this->devices->free($student->id);
-        $this->liveChange->ofClass($student->class->id);
+        $this->events->dispatch(new ClassChanged($student->class->id));
     }
 
     /**
@@ -214,7 +215,7 @@ final readonly class Roster
             }
             $student->removedAt = null;
         });
-        $this->liveChange->ofClass($student->class->id);
+        $this->events->dispatch(new ClassChanged($student->class->id));
     }
 
     /**

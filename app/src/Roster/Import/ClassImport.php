@@ -7,7 +7,7 @@ namespace FreshHuddle\App\Roster\Import;
 use Doctrine\DBAL\LockMode;
 use Doctrine\ORM\EntityManagerInterface;
 use FreshHuddle\App\Http\Problem;
-use FreshHuddle\App\Live\LiveChange;
+use FreshHuddle\App\Roster\Event\ClassChanged;
 use FreshHuddle\App\Roster\SchoolClass;
 use FreshHuddle\App\Roster\Student;
 use FreshHuddle\Core\Roster\Exception\TooManyStudents;
@@ -16,6 +16,7 @@ use FreshHuddle\Core\Roster\Import\Columns;
 use FreshHuddle\Core\Roster\Import\ImportFate;
 use FreshHuddle\Core\Roster\Import\ImportPlan;
 use FreshHuddle\Core\Roster\Import\Sheet;
+use Psr\EventDispatcher\EventDispatcherInterface;
 use Symfony\Component\Uid\Uuid;
 
 /**
@@ -25,7 +26,7 @@ final readonly class ClassImport
 {
     private const SAMPLES = 3;
 
-    public function __construct(private EntityManagerInterface $em, private LiveChange $liveChange, private OneRosterSource $oneRoster, private SpreadsheetSource $spreadsheet, private TextSource $text)
+    public function __construct(private EntityManagerInterface $em, private EventDispatcherInterface $events, private OneRosterSource $oneRoster, private SpreadsheetSource $spreadsheet, private TextSource $text)
     {
     }
 
@@ -61,7 +62,7 @@ final readonly class ClassImport
 
             return $plan;
         });
-        $this->liveChange->ofClass($class->id);
+        $this->events->dispatch(new ClassChanged($class->id));
 
         return $this->view($sheet, $columns, $plan, $packageClasses);
     }
