@@ -3,6 +3,25 @@ import a11y from 'eslint-plugin-jsx-a11y';
 import hooks from 'eslint-plugin-react-hooks';
 import ts from 'typescript-eslint';
 
+/** The areas in the order of the work: each may use those before it, and none after. */
+const areas = ['account', 'roster', 'grouping', 'lesson', 'rooms', 'materials', 'ready', 'live', 'debrief', 'record'];
+const backArrows = areas.slice(0, -1).map((area, i) => ({
+  files: [`web/src/areas/${area}/**`],
+  rules: {
+    'no-restricted-imports': [
+      'error',
+      {
+        patterns: [
+          {
+            regex: `^(\\.\\./)+(areas/)?(${areas.slice(i + 1).join('|')})/`,
+            message: 'An area uses only areas before it.',
+          },
+        ],
+      },
+    ],
+  },
+}));
+
 export default ts.config(
   { ignores: ['web/dist/**', 'web/src/api/generated.ts', 'e2e/results/**'] },
   js.configs.recommended,
@@ -16,6 +35,7 @@ export default ts.config(
       '@typescript-eslint/consistent-type-definitions': ['error', 'interface'],
     },
   },
+  ...backArrows,
   { files: ['**/*.tsx'], ...a11y.flatConfigs.strict },
   { files: ['**/*.tsx', '**/*.ts'], ...hooks.configs.flat.recommended },
   {

@@ -29,6 +29,7 @@ final readonly class GroupingController
         private SignUps $signUps,
         private SignUpClose $signUpClose,
         private GroupingExport $export,
+        private GroupingList $list,
         private ClassAccess $classAccess,
         private GroupingAccess $groupingAccess,
     ) {
@@ -38,6 +39,15 @@ final readonly class GroupingController
     public function make(#[CurrentUser] Teacher $teacher, string $id, #[Body] NameGrouping $request): DeskView
     {
         return $this->views->view($this->desk->create($this->classAccess->schoolClass($teacher, $id), trim($request->name)));
+    }
+
+    /**
+     * @return list<GroupingSummary> newest first
+     */
+    #[Route('/classes/{id}/groupings', methods: ['GET'])]
+    public function list(#[CurrentUser] Teacher $teacher, string $id): array
+    {
+        return $this->list->summaries($this->classAccess->schoolClass($teacher, $id)->id);
     }
 
     #[Route('/groupings/{id}', methods: ['GET'])]

@@ -4,20 +4,15 @@ declare(strict_types=1);
 
 namespace FreshHuddle\App\Roster;
 
-use FreshHuddle\App\Grouping\GroupingSummary;
-use FreshHuddle\App\Live\LessonSummary;
-
 final readonly class ClassView
 {
     /**
-     * @param bool                  $namesAtDoor names can be pressed at the door while a lesson is on
-     * @param list<StudentView>     $students
-     * @param list<AttributeView>   $attributes  what the list says of the students
-     * @param list<string>          $tags        those that come up
-     * @param list<string>          $tables      tables of the seating plan, in the order of their names
-     * @param list<RuleView>        $rules
-     * @param list<GroupingSummary> $groupings   newest first
-     * @param list<LessonSummary>   $lessons     newest first
+     * @param bool                $namesAtDoor names can be pressed at the door while a lesson is on
+     * @param list<StudentView>   $students
+     * @param list<AttributeView> $attributes  what the list says of the students
+     * @param list<string>        $tags        those that come up
+     * @param list<string>        $tables      tables of the seating plan, in the order of their names
+     * @param list<RuleView>      $rules
      */
     public function __construct(
         public string $id,
@@ -30,8 +25,6 @@ final readonly class ClassView
         public array $tags,
         public array $tables,
         public array $rules,
-        public array $groupings,
-        public array $lessons,
     ) {
     }
 }

@@ -7,15 +7,13 @@ namespace FreshHuddle\App\Roster;
 use Doctrine\DBAL\Connection;
 use FreshHuddle\App\Account\Teacher;
 use FreshHuddle\App\Database\Row;
-use FreshHuddle\App\Grouping\GroupingList;
-use FreshHuddle\App\Live\LessonSummary;
 
 /**
  * Reads classes for the screen.
  */
 final readonly class ClassViews
 {
-    public function __construct(private Connection $db, private ClassRules $rules, private GroupingList $groupings)
+    public function __construct(private Connection $db, private ClassRules $rules)
     {
     }
 
@@ -30,13 +28,12 @@ final readonly class ClassViews
             [$teacher->id],
         ));
 
-        return array_map(fn (Row $row): ClassSummary => new ClassSummary(
+        return array_map(static fn (Row $row): ClassSummary => new ClassSummary(
             $row->text('id'),
             $row->text('name'),
             $row->text('code'),
             $row->int('students'),
             $row->bool('archived'),
-            $this->lessons($row->text('id')),
         ), $rows);
     }
 
@@ -59,8 +56,6 @@ final readonly class ClassViews
             array_values($tags),
             array_values($tables),
             $this->rules->of($class->id),
-            $this->groupings->summaries($class->id),
-            $this->lessons($class->id),
         );
     }
 
@@ -99,21 +94,6 @@ final readonly class ClassViews
             $row->textOrNull('seat_table'),
             $attributes,
             array_values(array_filter($row->json('tags'), \is_string(...))),
-        );
-    }
-
-    /**
-     * @return list<LessonSummary>
-     */
-    private function lessons(string $classId): array
-    {
-        return array_map(
-            static fn (Row $row): LessonSummary => new LessonSummary($row->text('id'), $row->text('title'), $row->int('minutes'), $row->bool('current')),
-            Row::all($this->db->fetchAllAssociative(
-                'SELECT l.id, l.title, l.minutes, COALESCE(c.current_lesson_id = l.id, false) AS current
-                 FROM lesson l JOIN school_class c ON c.id = l.class_id WHERE l.class_id = ? ORDER BY l.id DESC',
-                [$classId],
-            )),
         );
     }
 }

@@ -49,6 +49,7 @@ final class AnotherTeacherTest extends AppTestCase
             ['POST', 'classes/{class}/preview', ['names' => 'Student A']],
             ['POST', 'classes/{class}/rules', ['kind' => 'apart', 'students' => ['{student}', '{other}']]],
             ['POST', 'classes/{class}/students', ['names' => 'Intruder']],
+            ['GET', 'classes/{class}/groupings', null],
             ['GET', 'groupings/{grouping}', null],
             ['PATCH', 'groupings/{grouping}', ['name' => 'Mine']],
             ['DELETE', 'groupings/{grouping}', null],

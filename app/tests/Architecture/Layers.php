@@ -9,12 +9,16 @@ use PHPat\Test\Builder\Rule;
 use PHPat\Test\PHPat;
 
 /**
- * The rules of the house: arrows point inward, and in core an area uses only areas before it. PHPStan runs this (phpat).
+ * The rules of the house: arrows point inward, and an area uses only areas before it. PHPStan runs this (phpat); bin/test
+ * plants an arrow now and then to see that it is seen.
  */
 final class Layers
 {
     private const CORE = 'FreshHuddle\Core';
-    private const AREAS = ['Roster', 'Grouping', 'Rooms', 'Materials', 'Ready', 'Live', 'Debrief', 'Record'];
+    private const APP = 'FreshHuddle\App';
+    private const AREAS = ['Account', 'Roster', 'Grouping', 'Lesson', 'Rooms', 'Materials', 'Ready', 'Live', 'Debrief', 'Record'];
+    /** What every area may use, and what uses none. */
+    private const UNDER_ALL = ['Http', 'Database', 'Stream', 'Worker'];
 
     public function testCoreUsesNothingButPhp(): Rule
     {
@@ -48,18 +52,33 @@ final class Layers
     /**
      * @return iterable<string, Rule>
      */
-    public function testAreasOfCoreUseOnlyAreasBeforeThem(): iterable
+    public function testAreasUseOnlyAreasBeforeThem(): iterable
     {
-        foreach (self::AREAS as $i => $area) {
-            $after = \array_slice(self::AREAS, $i + 1);
-            if ([] === $after) {
-                continue;
+        foreach ([self::CORE, self::APP] as $layer) {
+            foreach (self::AREAS as $i => $area) {
+                $after = \array_slice(self::AREAS, $i + 1);
+                if ([] !== $after) {
+                    yield "{$layer} {$area}" => PHPat::rule()
+                        ->classes(Selector::inNamespace($layer.'\\'.$area))
+                        ->shouldNotDependOn()
+                        ->classes(...array_map(static fn (string $later) => Selector::inNamespace($layer.'\\'.$later), $after))
+                        ->because('the areas stand in the order of the work');
+                }
             }
-            yield $area => PHPat::rule()
-                ->classes(Selector::inNamespace(self::CORE.'\\'.$area))
+        }
+    }
+
+    /**
+     * @return iterable<string, Rule>
+     */
+    public function testWhatLiesUnderAllAreasUsesNone(): iterable
+    {
+        foreach (self::UNDER_ALL as $under) {
+            yield $under => PHPat::rule()
+                ->classes(Selector::inNamespace(self::APP.'\\'.$under))
                 ->shouldNotDependOn()
-                ->classes(...array_map(static fn (string $later) => Selector::inNamespace(self::CORE.'\\'.$later), $after))
-                ->because('the areas stand in the order of the work');
+                ->classes(...array_map(static fn (string $area) => Selector::inNamespace(self::APP.'\\'.$area), self::AREAS))
+                ->because('every area uses it');
         }
     }
 }

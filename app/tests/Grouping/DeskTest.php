@@ -115,9 +115,9 @@ final class DeskTest extends AppTestCase
         $unsaid = $this->propose(['method' => 'rotation', 'shape' => 'size', 'size' => 4, 'rounds' => 4])->is(200);
         self::assertSame($unsaid->int('repeats') > 0, $unsaid->at('cost') > 0, 'new partners count, said or not');
         $this->take($proposal, 0, 'rotation')->is(200);
-        $class = $this->ask('GET', "/api/staff/classes/{$this->classId}");
-        self::assertSame([4, 4, 4], array_map(static fn (int $i): int => $class->int("groupings.{$i}.groups"), range(0, 2)));
-        self::assertStringEndsWith('round 2', $class->text('groupings.0.name'));
+        $class = $this->ask('GET', "/api/staff/classes/{$this->classId}/groupings");
+        self::assertSame([4, 4, 4], array_map(static fn (int $i): int => $class->int("{$i}.groups"), range(0, 2)));
+        self::assertStringEndsWith('round 2', $class->text('0.name'));
     }
 
     public function test_a_jigsaw_has_expert_groups_by_topic_and_home_groups_on_the_floor(): void
@@ -225,9 +225,9 @@ final class DeskTest extends AppTestCase
         $this->ask('PATCH', "/api/staff/lessons/{$this->lesson}", ['groupingId' => $copy->text('id')])->is(200);
         $this->ask('DELETE', '/api/staff/groupings/'.$copy->text('id'))->is(409);
         $this->ask('DELETE', $this->desk)->is(204);
-        self::assertCount(1, $this->ask('GET', "/api/staff/classes/{$this->classId}")->list('groupings'));
+        self::assertCount(1, $this->ask('GET', "/api/staff/classes/{$this->classId}/groupings")->list(''));
         $this->ask('POST', $this->desk.'/restore')->is(204);
-        self::assertCount(2, $this->ask('GET', "/api/staff/classes/{$this->classId}")->list('groupings'));
+        self::assertCount(2, $this->ask('GET', "/api/staff/classes/{$this->classId}/groupings")->list(''));
         $this->asTeacher($this->newTeacher('other@larkmouth.example'));
         $this->ask('GET', $this->desk)->is(404);
         $this->ask('POST', $this->desk.'/propose', ['settings' => []])->is(404);
@@ -361,7 +361,7 @@ final class DeskTest extends AppTestCase
 
     private function studentNow(string $student): Json
     {
-        $lessonId = $this->ask('GET', "/api/staff/classes/{$this->classId}")->text('lessons.0.id');
+        $lessonId = $this->ask('GET', '/api/staff/lessons')->text('0.id');
         $this->asStudent($this->join($this->ask('GET', "/api/staff/lessons/{$lessonId}"), $student));
 
         return $this->ask('GET', '/api/student/now');

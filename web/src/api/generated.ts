@@ -578,7 +578,37 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get?: never;
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: string;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description Done */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["GroupingSummary"][];
+                    };
+                };
+                /** @description A problem (RFC 9457) */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
         put?: never;
         post: {
             parameters: {
@@ -1835,6 +1865,50 @@ export interface paths {
                 };
             };
         };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/staff/lessons": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description Done */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["LessonSummary"][];
+                    };
+                };
+                /** @description A problem (RFC 9457) */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+        put?: never;
+        post?: never;
         delete?: never;
         options?: never;
         head?: never;
@@ -3215,7 +3289,6 @@ export interface components {
             code: string;
             students: number;
             archived: boolean;
-            lessons: components["schemas"]["LessonSummary"][];
         };
         ClassView: {
             id: string;
@@ -3228,8 +3301,6 @@ export interface components {
             tags: string[];
             tables: string[];
             rules: components["schemas"]["RuleView"][];
-            groupings: components["schemas"]["GroupingSummary"][];
-            lessons: components["schemas"]["LessonSummary"][];
         };
         ColumnChoice: {
             heading: string;
@@ -3433,6 +3504,7 @@ export interface components {
         };
         LessonSummary: {
             id: string;
+            classId: string;
             title: string;
             minutes: number;
             current: boolean;

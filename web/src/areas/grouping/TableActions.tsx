@@ -2,7 +2,7 @@ import { useState } from 'react';
 import { Button } from '../../ui/Button';
 import { Field } from '../../ui/Field';
 import { words } from '../../words';
-import { Beside } from './Beside';
+import { Beside } from '../../ui/Beside';
 import type { Edit } from './floorMoves';
 import type { Group } from './Table';
 

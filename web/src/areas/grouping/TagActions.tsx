@@ -2,7 +2,7 @@ import type { ReactNode } from 'react';
 import type { Schema } from '../../api/client';
 import { Sign } from '../../ui/Sign';
 import { words } from '../../words';
-import { Beside } from './Beside';
+import { Beside } from '../../ui/Beside';
 import type { Edit } from './floorMoves';
 import type { Student } from './NameTag';
 import type { Effect } from './Table';

@@ -5,7 +5,8 @@ import { Button } from '../../ui/Button';
 import { words } from '../../words';
 import { placeOf } from '../grouping/NameTag';
 import { NoticeBox } from './NoticeBox';
-import { clockText, comingBackUntil, secondsUntil, type Phase } from './phase';
+import { comingBackUntil, type Phase } from './phase';
+import { clockText, secondsUntil } from '../../api/clock';
 import { command, useCommand } from './useCommand';
 import { expected, missing, noteOf } from './whereabouts';
 

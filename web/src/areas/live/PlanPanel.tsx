@@ -2,6 +2,7 @@ import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState, type ReactNode } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { api, take, type Schema } from '../../api/client';
+import { groupingsQuery } from '../../api/lists';
 import { isProblem } from '../../api/problem';
 import { Button } from '../../ui/Button';
 import { Field } from '../../ui/Field';
@@ -153,10 +154,7 @@ function RoundFields({ lesson }: { lesson: Lesson }) {
 function GroupingChoice({ lesson }: { lesson: Lesson }) {
   const queries = useQueryClient();
   const { fail } = useMessages();
-  const groupings = useQuery({
-    queryKey: ['class', lesson.classId],
-    queryFn: () => take(api.GET('/api/staff/classes/{id}', { params: { path: { id: lesson.classId } } })),
-  }).data?.groupings;
+  const groupings = useQuery(groupingsQuery(lesson.classId)).data;
   const choose = useMutation({
     mutationFn: (groupingId: string) =>
       take(api.PATCH('/api/staff/lessons/{id}', { params: { path: { id: lesson.id } }, body: { groupingId } })),

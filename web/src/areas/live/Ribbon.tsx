@@ -4,7 +4,8 @@ import { useServerNow } from '../../api/clock';
 import type { Schema } from '../../api/client';
 import { Button } from '../../ui/Button';
 import { words } from '../../words';
-import { clockText, comingBackFrom, comingBackUntil, phaseOf, secondsUntil } from './phase';
+import { comingBackFrom, comingBackUntil, phaseOf } from './phase';
+import { clockText, secondsUntil } from '../../api/clock';
 
 const minute = 60_000;
 const clockTime = new Intl.DateTimeFormat(undefined, { hour: '2-digit', minute: '2-digit' });

@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import file from '../../../../core/tests/Lesson/phases.json';
-import { clockText, phaseOf, secondsUntil, type Moments } from './phase';
+import { phaseOf, type Moments } from './phase';
+import { clockText, secondsUntil } from '../../api/clock';
 
 const none: Moments = { lookFrom: null, outAt: null, endsAt: null, autoSeconds: null, calledAt: null, backAt: null };
 

@@ -22,13 +22,3 @@ export function comingBackUntil(moments: Moments): number | null {
   if (moments.backAt !== null) return moments.backAt;
   return moments.autoSeconds === null || moments.endsAt === null ? null : moments.endsAt + 1000 * moments.autoSeconds;
 }
-
-/** Whole seconds until a moment, never below 0; the second that has begun counts. */
-export function secondsUntil(moment: number | null, now: number): number {
-  return moment === null ? 0 : Math.max(0, Math.ceil((moment - now) / 1000));
-}
-
-/** 75 as 1:15. */
-export function clockText(seconds: number): string {
-  return `${Math.floor(seconds / 60)}:${String(seconds % 60).padStart(2, '0')}`;
-}

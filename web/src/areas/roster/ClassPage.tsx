@@ -2,6 +2,7 @@ import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Link, useNavigate, useParams, useSearchParams } from 'react-router';
 import { api, take, type Schema } from '../../api/client';
+import { groupingsQuery, lessonsQuery } from '../../api/lists';
 import { isProblem, problemText } from '../../api/problem';
 import { Button } from '../../ui/Button';
 import { Field } from '../../ui/Field';
@@ -67,11 +68,13 @@ function NewLesson({ classId, main }: { classId: string; main: boolean }) {
 }
 
 function Lessons({ data }: { data: Schema['ClassView'] }) {
+  const query = useQuery(lessonsQuery);
+  const lessons = query.data?.filter((lesson) => lesson.classId === data.id) ?? [];
   return (
     <section aria-label={words.classes.lessons}>
       <h2 className="text-lg font-semibold">{words.classes.lessons}</h2>
       <ul className="mt-2 space-y-1">
-        {data.lessons.map((lesson) => (
+        {lessons.map((lesson) => (
           <li key={lesson.id}>
             <Link
               to={`/lessons/${lesson.id}`}
@@ -83,12 +86,14 @@ function Lessons({ data }: { data: Schema['ClassView'] }) {
           </li>
         ))}
       </ul>
-      <NewLesson classId={data.id} main={data.students.length > 0 && data.lessons.length === 0} />
+      <NewLesson classId={data.id} main={query.isSuccess && data.students.length > 0 && lessons.length === 0} />
     </section>
   );
 }
 
 function Groupings({ data }: { data: Schema['ClassView'] }) {
+  const query = useQuery(groupingsQuery(data.id));
+  const groupings = query.data ?? [];
   const navigate = useNavigate();
   const { fail } = useMessages();
   const make = useMutation({
@@ -96,7 +101,7 @@ function Groupings({ data }: { data: Schema['ClassView'] }) {
       take(
         api.POST('/api/staff/classes/{id}/groupings', {
           params: { path: { id: data.id } },
-          body: { name: words.roster.groupingNumber(data.groupings.length + 1) },
+          body: { name: words.roster.groupingNumber(groupings.length + 1) },
         }),
       ),
     onSuccess: (made) => void navigate(`/groupings/${made.id}`),
@@ -111,8 +116,10 @@ function Groupings({ data }: { data: Schema['ClassView'] }) {
         </Button>
       </div>
       <ul className="mt-2 space-y-1">
-        {data.groupings.length === 0 && <li className="text-sm text-soft">{words.roster.groupingsNone}</li>}
-        {data.groupings.map((grouping) => (
+        {query.isSuccess && groupings.length === 0 && (
+          <li className="text-sm text-soft">{words.roster.groupingsNone}</li>
+        )}
+        {groupings.map((grouping) => (
           <li key={grouping.id}>
             <Link to={`/groupings/${grouping.id}`} className="block border border-ink bg-sheet px-3 py-2 hover:bg-wash">
               <span className="block font-semibold wrap-anywhere">{grouping.name}</span>

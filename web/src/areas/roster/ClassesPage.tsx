@@ -2,6 +2,7 @@ import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { api, take, type Schema } from '../../api/client';
+import { lessonsQuery } from '../../api/lists';
 import { isProblem, problemText } from '../../api/problem';
 import { Button } from '../../ui/Button';
 import { Field } from '../../ui/Field';
@@ -53,7 +54,7 @@ function MakeClass({ open, onClose }: { open: boolean; onClose: () => void }) {
   );
 }
 
-function ClassRow({ item }: { item: Schema['ClassSummary'] }) {
+function ClassRow({ item, lessons }: { item: Schema['ClassSummary']; lessons: Schema['LessonSummary'][] }) {
   return (
     <li className="grid gap-x-8 gap-y-3 border-t-2 border-ink py-6 md:grid-cols-[minmax(0,2fr)_minmax(0,3fr)]">
       <div>
@@ -68,8 +69,8 @@ function ClassRow({ item }: { item: Schema['ClassSummary'] }) {
         </p>
       </div>
       <ul className="space-y-1">
-        {item.lessons.length === 0 && <li className="text-soft">{words.classes.noLesson}</li>}
-        {item.lessons.slice(0, lessonsShown).map((lesson) => (
+        {lessons.length === 0 && <li className="text-soft">{words.classes.noLesson}</li>}
+        {lessons.slice(0, lessonsShown).map((lesson) => (
           <li key={lesson.id}>
             <Link
               to={`/lessons/${lesson.id}`}
@@ -81,10 +82,10 @@ function ClassRow({ item }: { item: Schema['ClassSummary'] }) {
             </Link>
           </li>
         ))}
-        {item.lessons.length > lessonsShown && (
+        {lessons.length > lessonsShown && (
           <li>
             <Link className="text-sm underline" to={`/classes/${item.id}`}>
-              {words.classes.moreLessons(item.lessons.length - lessonsShown)}
+              {words.classes.moreLessons(lessons.length - lessonsShown)}
             </Link>
           </li>
         )}
@@ -96,6 +97,7 @@ function ClassRow({ item }: { item: Schema['ClassSummary'] }) {
 export function ClassesPage() {
   const [making, setMaking] = useState(false);
   const classes = useQuery({ queryKey: ['classes'], queryFn: () => take(api.GET('/api/staff/classes')) });
+  const lessons = useQuery(lessonsQuery).data ?? [];
   const archived = classes.data?.filter((item) => item.archived) ?? [];
   return (
     <Page>
@@ -113,7 +115,7 @@ export function ClassesPage() {
           {classes.data
             ?.filter((item) => !item.archived)
             .map((item) => (
-              <ClassRow key={item.id} item={item} />
+              <ClassRow key={item.id} item={item} lessons={lessons.filter((lesson) => lesson.classId === item.id)} />
             ))}
         </ul>
         {archived.length > 0 && (

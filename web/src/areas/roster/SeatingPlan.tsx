@@ -3,7 +3,7 @@ import { Button } from '../../ui/Button';
 import { Field } from '../../ui/Field';
 import { useMessages } from '../../ui/messages';
 import { words } from '../../words';
-import { Beside } from '../grouping/Beside';
+import { Beside } from '../../ui/Beside';
 import { useStudentActions, type Student } from './useStudentActions';
 
 /** Where one student sits: at a table there is, at a new one, at none. */

@@ -4,7 +4,7 @@ import { problemText } from '../../../api/problem';
 import { markOf } from '../../../ui/marks';
 import { Sign } from '../../../ui/Sign';
 import { student as words } from '../../../words/student';
-import { clockText, secondsUntil } from '../../live/phase';
+import { clockText, secondsUntil } from '../../../api/clock';
 
 type Table = Schema['SignUpTable'];
 

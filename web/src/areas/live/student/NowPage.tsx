@@ -5,7 +5,8 @@ import { Button } from '../../../ui/Button';
 import { markOf } from '../../../ui/marks';
 import { Sign } from '../../../ui/Sign';
 import { student as words } from '../../../words/student';
-import { clockText, secondsUntil, type Phase } from '../phase';
+import { type Phase } from '../phase';
+import { clockText, secondsUntil } from '../../../api/clock';
 import { SignUp } from '../../grouping/student/SignUp';
 
 type Now = Schema['StudentNow'];

@@ -7,7 +7,8 @@ import { Wordmark } from '../../../ui/Wordmark';
 import { student as words } from '../../../words/student';
 import { CopyPage } from '../../materials/student/CopyPage';
 import { JoinPage } from '../../roster/student/JoinPage';
-import { clockText, comingBackUntil, phaseOf, secondsUntil, type Phase } from '../phase';
+import { comingBackUntil, phaseOf, type Phase } from '../phase';
+import { clockText, secondsUntil } from '../../../api/clock';
 import { GoButton, NowPage } from './NowPage';
 import { useNow } from './useNow';
 

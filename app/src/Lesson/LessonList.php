@@ -1,0 +1,36 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FreshHuddle\App\Lesson;
+
+use Doctrine\ORM\EntityManagerInterface;
+use FreshHuddle\App\Account\Teacher;
+
+/**
+ * A teacher's lessons, for the screen.
+ */
+final readonly class LessonList
+{
+    public function __construct(private EntityManagerInterface $em)
+    {
+    }
+
+    /**
+     * @return list<LessonSummary> newest first
+     */
+    public function of(Teacher $teacher): array
+    {
+        /** @var list<Lesson> $lessons */
+        $lessons = $this->em->createQueryBuilder()->select('l', 'c')->from(Lesson::class, 'l')->join('l.class', 'c')
+            ->where('c.teacher = :teacher')->setParameter('teacher', $teacher)->orderBy('l.id', 'DESC')->getQuery()->getResult();
+
+        return array_map(static fn (Lesson $lesson): LessonSummary => new LessonSummary(
+            $lesson->id,
+            $lesson->class->id,
+            $lesson->title,
+            $lesson->minutes,
+            $lesson->class->currentLessonId === $lesson->id,
+        ), $lessons);
+    }
+}

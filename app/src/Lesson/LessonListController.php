@@ -1,0 +1,25 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FreshHuddle\App\Lesson;
+
+use FreshHuddle\App\Account\Teacher;
+use Symfony\Component\Routing\Attribute\Route;
+use Symfony\Component\Security\Http\Attribute\CurrentUser;
+
+final readonly class LessonListController
+{
+    public function __construct(private LessonList $lessons)
+    {
+    }
+
+    /**
+     * @return list<LessonSummary> of all classes, newest first
+     */
+    #[Route('/api/staff/lessons', methods: ['GET'])]
+    public function __invoke(#[CurrentUser] Teacher $teacher): array
+    {
+        return $this->lessons->of($teacher);
+    }
+}
