@@ -8,6 +8,9 @@ use Doctrine\ORM\Mapping as ORM;
 use Symfony\Component\Security\Core\User\PasswordAuthenticatedUserInterface;
 use Symfony\Component\Security\Core\User\UserInterface;
 
+/**
+ * A teacher: address, name, and a hash of the password.
+ */
 #[ORM\Entity]
 class Teacher implements UserInterface, PasswordAuthenticatedUserInterface
 {

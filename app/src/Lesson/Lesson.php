@@ -7,6 +7,9 @@ namespace FreshHuddle\App\Lesson;
 use Doctrine\ORM\Mapping as ORM;
 use FreshHuddle\App\Roster\SchoolClass;
 
+/**
+ * One live meeting of a class.
+ */
 #[ORM\Entity]
 class Lesson
 {

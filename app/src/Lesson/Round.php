@@ -7,6 +7,9 @@ namespace FreshHuddle\App\Lesson;
 use Doctrine\ORM\Mapping as ORM;
 use FreshHuddle\App\Grouping\Grouping;
 
+/**
+ * A stretch of group work in a lesson, with the moments that have been agreed for it.
+ */
 #[ORM\Entity]
 #[ORM\UniqueConstraint(name: 'round_number', columns: ['lesson_id', 'number'])]
 class Round

@@ -7,6 +7,9 @@ namespace FreshHuddle\App\Roster;
 use Doctrine\ORM\Mapping as ORM;
 use FreshHuddle\App\Account\Teacher;
 
+/**
+ * The people taught together, and how students come in.
+ */
 #[ORM\Entity]
 class SchoolClass
 {

@@ -8,6 +8,9 @@ use Doctrine\ORM\Mapping as ORM;
 use FreshHuddle\Core\Roster\StudentName;
 use FreshHuddle\Core\Roster\StudentRecord;
 
+/**
+ * A student on a class list, with what the list says of them.
+ */
 #[ORM\Entity]
 #[ORM\UniqueConstraint(name: 'student_folded', columns: ['class_id', 'folded'], options: ['where' => '(removed_at IS NULL)'])]
 class Student

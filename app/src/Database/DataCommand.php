@@ -1,0 +1,26 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FreshHuddle\App\Database;
+
+use Symfony\Component\Console\Attribute\AsCommand;
+use Symfony\Component\Console\Command\Command;
+use Symfony\Component\Console\Input\InputInterface;
+use Symfony\Component\Console\Output\OutputInterface;
+
+#[AsCommand('huddle:data', 'Prints what is kept and who keeps it, as the entities are now (docs/architecture/data.md).')]
+final class DataCommand extends Command
+{
+    public function __construct(private readonly DataPicture $picture)
+    {
+        parent::__construct();
+    }
+
+    protected function execute(InputInterface $input, OutputInterface $output): int
+    {
+        $output->write($this->picture->markdown(), false, OutputInterface::OUTPUT_RAW);
+
+        return self::SUCCESS;
+    }
+}
