@@ -37,6 +37,10 @@ for (const scheme of ['light', 'dark'] as const) {
 
     const t = await teacher(browser, scheme);
     await isOpenToAll(t, 'classes');
+    await t.getByRole('link', { name: 'Your account' }).click();
+    await expect(t.getByText('here', { exact: true })).toBeVisible();
+    await isOpenToAll(t, 'account');
+    await t.getByRole('link', { name: 'All classes' }).click();
     await t.getByRole('button', { name: 'New class' }).click();
     await t.getByLabel('What is the class called?').fill(`Eleven ${scheme}`);
     await t.getByLabel('Paste the names, one a line').fill('Ada\nAda\nBen Oduya\nChi\nDov');

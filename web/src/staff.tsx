@@ -3,6 +3,7 @@ import { StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';
 import { BrowserRouter, Route, Routes } from 'react-router';
 import { isPassing } from './api/problem';
+import { AccountPage } from './areas/account/AccountPage';
 import { SignedIn } from './areas/account/SignedIn';
 import { DeskPage } from './areas/grouping/desk/DeskPage';
 import { LessonPage } from './areas/live/LessonPage';
@@ -27,6 +28,7 @@ if (page !== null) {
                 <Route path="/" element={<ClassesPage />} />
                 <Route path="/classes/:id" element={<ClassPage />} />
                 <Route path="/groupings/:id" element={<DeskPage />} />
+                <Route path="/account" element={<AccountPage />} />
                 <Route path="/lessons/:id" element={<LessonPage />} />
                 <Route path="*" element={<ClassesPage />} />
               </Routes>

@@ -6,6 +6,7 @@ namespace FreshHuddle\App\Grouping;
 
 use Doctrine\ORM\EntityManagerInterface;
 use FreshHuddle\App\Http\Problem;
+use FreshHuddle\App\Worker\GaveUp;
 use FreshHuddle\App\Worker\Task;
 use FreshHuddle\App\Worker\TaskHandler;
 use FreshHuddle\App\Worker\TryAgain;
@@ -24,6 +25,11 @@ final readonly class SignUpWork implements TaskHandler
         return [SignUps::CLOSE];
     }
 
+    public function classOf(Task $task): ?string
+    {
+        return $this->em->find(Grouping::class, $task->subject)?->class->id;
+    }
+
     public function handle(Task $task): ?int
     {
         $this->em->clear();
@@ -32,9 +38,7 @@ final readonly class SignUpWork implements TaskHandler
             try {
                 $this->close->andSeatTheRest($grouping);
             } catch (Problem $e) {
-                if (409 === $e->getStatusCode()) {
-                    throw new TryAgain($e->getMessage(), 500);
-                }
+                throw 409 === $e->getStatusCode() ? new TryAgain($e->getMessage(), 500) : new GaveUp($e->getMessage());
             }
         }
 

@@ -4,8 +4,7 @@ declare(strict_types=1);
 
 namespace FreshHuddle\App\Http;
 
-use Doctrine\DBAL\Exception\ConnectionException;
-use Doctrine\DBAL\Exception\DriverException;
+use FreshHuddle\App\Database\DatabaseAway;
 use Psr\Log\LoggerInterface;
 use Symfony\Component\EventDispatcher\Attribute\AsEventListener;
 use Symfony\Component\HttpFoundation\JsonResponse;
@@ -38,7 +37,7 @@ final readonly class ProblemListener
             if ($cause instanceof ValidationFailedException) {
                 return self::invalid($cause);
             }
-            if (self::databaseIsAway($cause)) {
+            if (DatabaseAway::says($cause)) {
                 $this->logger->warning('The database does not answer ({code}).', ['code' => $cause->getCode()]);
 
                 return (new Problem(503, 'One moment: the server is catching its breath. It is tried again by itself.', null, ['Retry-After' => '1']))->response();
@@ -74,20 +73,5 @@ final readonly class ProblemListener
             'status' => 422,
             'errors' => $errors,
         ], 422);
-    }
-
-    /**
-     * SQLSTATE class 08 is a broken connection; 57P01 to 57P03 say that the server is going down or coming up.
-     */
-    private static function databaseIsAway(\Throwable $error): bool
-    {
-        if ($error instanceof ConnectionException) {
-            return true;
-        }
-        if ($error instanceof \PDOException || $error instanceof DriverException) {
-            return 1 === preg_match('/SQLSTATE\[(08|57P0)|server closed the connection|no connection to the server|terminating connection/', $error->getMessage());
-        }
-
-        return false;
     }
 }

@@ -22,6 +22,7 @@ use FreshHuddle\App\Roster\SchoolClass;
 use FreshHuddle\App\Roster\StudentView;
 use FreshHuddle\App\Stream\Audience;
 use FreshHuddle\App\Stream\Stream;
+use FreshHuddle\App\Worker\FailedTasks;
 use Psr\Clock\ClockInterface;
 use Symfony\Component\Uid\Uuid;
 
@@ -42,6 +43,7 @@ final readonly class LessonDesk
         private EventLog $events,
         private Stream $stream,
         private Doorway $doorway,
+        private FailedTasks $failed,
     ) {
     }
 
@@ -163,6 +165,7 @@ final readonly class LessonDesk
             $this->materials->summaries($round->id),
             $this->events->notices($lesson->id),
             $this->doorway->of($class->id),
+            $this->failed->of($class->id),
         );
     }
 }

@@ -9,6 +9,7 @@ use FreshHuddle\App\Materials\CopySummary;
 use FreshHuddle\App\Materials\OriginalView;
 use FreshHuddle\App\Rooms\RoomView;
 use FreshHuddle\App\Roster\Door\DoorwayView;
+use FreshHuddle\App\Worker\FailedTaskView;
 
 /**
  * A lesson as the teacher's screen needs it, at one moment.
@@ -16,13 +17,14 @@ use FreshHuddle\App\Roster\Door\DoorwayView;
 final readonly class LessonView
 {
     /**
-     * @param bool                $current   students of the class are taken to this lesson
-     * @param int                 $serverNow milliseconds since 1970, for the clock on the page
-     * @param list<SeatedStudent> $students  the class list
-     * @param list<RoomView>      $rooms
-     * @param list<CopySummary>   $copies
-     * @param list<NoticeView>    $notices   newest first
-     * @param list<DoorwayView>   $doorway   who waits to be let in
+     * @param bool                 $current   students of the class are taken to this lesson
+     * @param int                  $serverNow milliseconds since 1970, for the clock on the page
+     * @param list<SeatedStudent>  $students  the class list
+     * @param list<RoomView>       $rooms
+     * @param list<CopySummary>    $copies
+     * @param list<NoticeView>     $notices   newest first
+     * @param list<DoorwayView>    $doorway   who waits to be let in
+     * @param list<FailedTaskView> $failed    what could not be done
      */
     public function __construct(
         public string $id,
@@ -42,6 +44,7 @@ final readonly class LessonView
         public array $copies,
         public array $notices,
         public array $doorway,
+        public array $failed,
     ) {
     }
 }

@@ -13,6 +13,7 @@ use FreshHuddle\App\Rooms\Meeting\MeetingServiceFailed;
 use FreshHuddle\App\Rooms\Meeting\RoomService;
 use FreshHuddle\App\Stream\Audience;
 use FreshHuddle\App\Stream\Stream;
+use FreshHuddle\App\Worker\GaveUp;
 use FreshHuddle\App\Worker\Task;
 use FreshHuddle\App\Worker\TaskHandler;
 use FreshHuddle\App\Worker\Tasks;
@@ -48,6 +49,13 @@ final readonly class RoundWork implements TaskHandler
         return [self::MOVE_OUT, self::MOVE_BACK, self::AUTO_CALL, self::SAY_CALL, self::SAY];
     }
 
+    public function classOf(Task $task): ?string
+    {
+        $class = $this->db->fetchOne('SELECT l.class_id FROM round r JOIN lesson l ON l.id = r.lesson_id WHERE r.id = ?', [$task->subject]);
+
+        return \is_string($class) ? $class : null;
+    }
+
     public function handle(Task $task): ?int
     {
         $row = $this->db->fetchAssociative(
@@ -68,12 +76,11 @@ final readonly class RoundWork implements TaskHandler
                 default => Phase::ComingBack === $phase ? $this->service->say($this->rooms($round), $this->callText($moments)) : null,
             };
         } catch (MeetingServiceFailed $e) {
-            if ($e->worthRetrying && $task->attempts < self::MOST_TRIES) {
-                throw new TryAgain($e->getMessage(), 300 * 2 ** $task->attempts);
-            }
+            throw $e->worthRetrying && $task->attempts < self::MOST_TRIES ? new TryAgain($e->getMessage(), 300 * 2 ** $task->attempts) : new GaveUp($e->getMessage());
+        } finally {
+            $this->tasks->ask(WatchWork::WATCH, $round->text('lesson_id'));
+            $this->stream->publish([Audience::staff($round->text('lesson_id'))], ['kind' => 'lesson']);
         }
-        $this->tasks->ask(WatchWork::WATCH, $round->text('lesson_id'));
-        $this->stream->publish([Audience::staff($round->text('lesson_id'))], ['kind' => 'lesson']);
 
         return null;
     }

@@ -55,6 +55,13 @@ final readonly class WatchWork implements TaskHandler
         return [self::WATCH, self::ASK_SERVICE];
     }
 
+    public function classOf(Task $task): ?string
+    {
+        $class = $this->db->fetchOne('SELECT class_id FROM lesson WHERE id = ?', [$task->subject]);
+
+        return \is_string($class) ? $class : null;
+    }
+
     public function handle(Task $task): ?int
     {
         $row = $this->db->fetchAssociative(

@@ -43,6 +43,13 @@ final readonly class RoomWork implements TaskHandler
         return [self::MAKE, self::MEMBERS];
     }
 
+    public function classOf(Task $task): ?string
+    {
+        $class = $this->db->fetchOne('SELECT class_id FROM room WHERE id = ?', [$task->subject]);
+
+        return \is_string($class) ? $class : null;
+    }
+
     public function handle(Task $task): ?int
     {
         $row = $this->db->fetchAssociative('SELECT * FROM room WHERE id = ?', [$task->subject]);

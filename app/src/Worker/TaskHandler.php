@@ -23,6 +23,12 @@ interface TaskHandler
      * @return int|null when to come again, in milliseconds since 1970; null: done
      *
      * @throws TryAgain if it should be tried once more
+     * @throws GaveUp   if that is of no use
      */
     public function handle(Task $task): ?int;
+
+    /**
+     * @return string|null the class whose teacher is to hear if it fails for good; null: it concerns none
+     */
+    public function classOf(Task $task): ?string;
 }

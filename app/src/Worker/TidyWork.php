@@ -28,6 +28,11 @@ final readonly class TidyWork implements TaskHandler
         return [self::TIDY];
     }
 
+    public function classOf(Task $task): ?string
+    {
+        return null;
+    }
+
     public function handle(Task $task): int
     {
         foreach ($this->all as $one) {

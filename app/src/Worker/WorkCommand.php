@@ -7,6 +7,7 @@ namespace FreshHuddle\App\Worker;
 use Doctrine\DBAL\Connection;
 use Doctrine\ORM\EntityManagerInterface;
 use FreshHuddle\App\Database\Clock;
+use FreshHuddle\App\Database\DatabaseAway;
 use FreshHuddle\App\Http\LogLine;
 use Psr\Log\LoggerInterface;
 use Symfony\Component\Console\Attribute\AsCommand;
@@ -20,6 +21,8 @@ use Symfony\Component\DependencyInjection\Attribute\AutowireIterator;
 final class WorkCommand extends Command
 {
     private const PAUSE = 150_000;
+    /** Nothing is tried without end. */
+    private const MOST_TRIES = 10;
 
     /** @var array<string, TaskHandler> */
     private array $handlers = [];
@@ -33,6 +36,7 @@ final class WorkCommand extends Command
         #[AutowireIterator(TaskHandler::class)]
         iterable $handlers,
         private readonly Tasks $tasks,
+        private readonly FailedTasks $failed,
         private readonly Connection $db,
         private readonly EntityManagerInterface $em,
         private readonly Clock $clock,
@@ -92,11 +96,29 @@ final class WorkCommand extends Command
             return false;
         }
         $this->em->clear();
+        $handler = $this->handlers[$task->kind] ?? null;
         try {
-            $again = isset($this->handlers[$task->kind]) ? $this->handlers[$task->kind]->handle($task) : null;
+            $again = $handler?->handle($task);
             null === $again ? $this->tasks->done($task) : $this->tasks->again($task, $again);
         } catch (TryAgain $e) {
-            $this->tasks->again($task, $this->clock->ms() + $e->inMilliseconds, $e->getMessage());
+            if ($task->attempts < self::MOST_TRIES) {
+                $this->tasks->again($task, $this->clock->ms() + $e->inMilliseconds, $e->getMessage());
+            } else {
+                $this->failed->add($task, $handler?->classOf($task), $e->getMessage());
+            }
+        } catch (GaveUp $e) {
+            $this->failed->add($task, $handler?->classOf($task), $e->getMessage());
+        } catch (\Throwable $e) {
+            if (DatabaseAway::says($e)) {
+                throw $e; // nothing can be noted; the claim runs out by itself
+            }
+            $this->logger->error('{kind} broke: {what}', ['kind' => $task->kind, 'what' => LogLine::of($e)]);
+            $this->em->clear();
+            if ($task->attempts < self::MOST_TRIES) {
+                $this->tasks->again($task, $this->clock->ms() + 500 * 2 ** $task->attempts, 'Something broke on our side.');
+            } else {
+                $this->failed->add($task, null, 'Something broke on our side.');
+            }
         }
 
         return true;

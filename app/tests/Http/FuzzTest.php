@@ -124,7 +124,7 @@ final class FuzzTest extends AppTestCase
                 str_contains($path, '/rules/') => $this->rule,
                 default => $this->lesson->text('classId'),
             },
-            'variant' => $this->variant, 'guest' => $this->variant, 'slot' => 'decision', 'code' => $this->lesson->text('classCode'), 'format' => 'csv',
+            'variant' => $this->variant, 'guest' => $this->variant, 'task' => $this->variant, 'slot' => 'decision', 'code' => $this->lesson->text('classCode'), 'format' => 'csv',
         ];
         unset($values[$without]);
 

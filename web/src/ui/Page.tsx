@@ -27,6 +27,9 @@ export function Page({ trail, aside, children }: { trail?: ReactNode; aside?: Re
         </Link>
         <div className="min-w-0 flex-1">{trail}</div>
         {aside}
+        <Link to="/account" className="px-2 py-1 underline decoration-line underline-offset-4 hover:decoration-ink">
+          {words.account.own}
+        </Link>
         <Button look="quiet" onClick={leave}>
           {words.account.signOut}
         </Button>

@@ -64,6 +64,34 @@ final readonly class TeacherDevices implements Forgets
         }
     }
 
+    /**
+     * @return list<TeacherDevice> the latest first
+     */
+    public function of(Teacher $teacher): array
+    {
+        /** @var list<TeacherDevice> $devices */
+        $devices = $this->em->createQueryBuilder()->select('d')->from(TeacherDevice::class, 'd')->where('d.teacher = :teacher')->andWhere('d.until > :now')
+            ->setParameter('teacher', $teacher)->setParameter('now', $this->clock->now(), 'datetimetz_immutable')->orderBy('d.id', 'DESC')->getQuery()->getResult();
+
+        return $devices;
+    }
+
+    /**
+     * Signs the teacher out on every device but one.
+     */
+    public function signOutOthers(Teacher $teacher, TeacherDevice $here): void
+    {
+        $channels = [];
+        foreach ($this->of($teacher) as $device) {
+            if ($device !== $here) {
+                $channels[] = $device->channel;
+                $this->em->remove($device);
+            }
+        }
+        $this->em->flush();
+        $this->stream->end($channels);
+    }
+
     public function forgetOld(): void
     {
         $this->em->createQueryBuilder()->delete(TeacherDevice::class, 'd')->where('d.until <= :now')

@@ -21,6 +21,7 @@ import { useDoor } from '../roster/useDoor';
 import { useMarkAbsent } from '../roster/useMarkAbsent';
 import { OriginalEditor } from '../materials/OriginalEditor';
 import { WorkView } from '../materials/WorkView';
+import { FailedWork } from './FailedWork';
 import { HereAfterAll } from './HereAfterAll';
 import { LivePanel, WhoIsMissing } from './LivePanel';
 import { NoticeBox } from './NoticeBox';
@@ -117,6 +118,7 @@ function SidePanel({
       aria-label={words.next.title}
       className="w-full shrink-0 overflow-y-auto border-l-2 border-ink bg-sheet p-5 lg:w-80"
     >
+      <FailedWork lesson={lesson} />
       <Doorway guests={lesson.doorway} students={lesson.students} door={door} />
       <HereAfterAll students={lesson.students} onHere={onHere} />
       {phase === 'planned' && (

@@ -1,0 +1,16 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FreshHuddle\App\Account\Device;
+
+final readonly class DeviceView
+{
+    /**
+     * @param int  $signedInAt milliseconds since 1970
+     * @param bool $thisOne    the device that asks
+     */
+    public function __construct(public string $id, public int $signedInAt, public bool $thisOne)
+    {
+    }
+}

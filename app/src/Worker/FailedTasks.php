@@ -1,0 +1,77 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FreshHuddle\App\Worker;
+
+use Doctrine\ORM\EntityManagerInterface;
+use FreshHuddle\App\Database\Clock;
+use Symfony\Component\Uid\Uuid;
+
+/**
+ * Where work ends that failed for good: seen by the teacher, tried again by one press, repeated by nobody.
+ */
+final readonly class FailedTasks
+{
+    public function __construct(private EntityManagerInterface $em, private Tasks $tasks, private Clock $clock)
+    {
+    }
+
+    public function add(Task $task, ?string $classId, string $failure): void
+    {
+        $this->em->wrapInTransaction(function () use ($task, $classId, $failure): void {
+            $before = $this->em->getRepository(FailedTask::class)->findOneBy(['kind' => $task->kind, 'subject' => $task->subject]);
+            if (null !== $before) {
+                $this->em->remove($before);
+                $this->em->flush();
+            }
+            $this->em->persist(new FailedTask(Uuid::v7()->toRfc4122(), $classId, $task->kind, $task->subject, $task->data, mb_substr($failure, 0, 200), $this->clock->ms()));
+            $this->em->flush();
+            $this->tasks->done($task);
+        });
+    }
+
+    /**
+     * @return list<FailedTaskView> of a class, the latest first
+     */
+    public function of(string $classId): array
+    {
+        return array_map(
+            static fn (FailedTask $task): FailedTaskView => new FailedTaskView($task->id, $task->kind, $task->failure),
+            array_values($this->em->getRepository(FailedTask::class)->findBy(['classId' => $classId], ['id' => 'DESC'])),
+        );
+    }
+
+    /**
+     * @return bool whether there was such a task
+     */
+    public function tryAgain(string $classId, string $id): bool
+    {
+        return $this->em->wrapInTransaction(function () use ($classId, $id): bool {
+            $task = $this->take($classId, $id);
+            if (null !== $task) {
+                $this->tasks->ask($task->kind, $task->subject, null, array_filter($task->data, \is_string(...), \ARRAY_FILTER_USE_KEY));
+            }
+
+            return null !== $task;
+        });
+    }
+
+    /**
+     * @return bool whether there was such a task
+     */
+    public function letBe(string $classId, string $id): bool
+    {
+        return $this->em->wrapInTransaction(fn (): bool => null !== $this->take($classId, $id));
+    }
+
+    private function take(string $classId, string $id): ?FailedTask
+    {
+        $task = $this->em->getRepository(FailedTask::class)->findOneBy(['id' => $id, 'classId' => $classId]);
+        if (null !== $task) {
+            $this->em->remove($task);
+        }
+
+        return $task;
+    }
+}

@@ -1,0 +1,110 @@
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useState } from 'react';
+import { api, take } from '../../api/client';
+import { isProblem } from '../../api/problem';
+import { Button } from '../../ui/Button';
+import { Field } from '../../ui/Field';
+import { useMessages } from '../../ui/messages';
+import { Page } from '../../ui/Page';
+import { words } from '../../words';
+
+const moment = new Intl.DateTimeFormat(undefined, { dateStyle: 'medium', timeStyle: 'short' });
+
+function Password() {
+  const [now, setNow] = useState('');
+  const [next, setNext] = useState('');
+  const queries = useQueryClient();
+  const { say } = useMessages();
+  const change = useMutation({
+    mutationFn: () => take(api.POST('/api/staff/password', { body: { now, next } })),
+    onSuccess: () => {
+      setNow('');
+      setNext('');
+      say(words.account.changed);
+      void queries.invalidateQueries({ queryKey: ['devices'] });
+    },
+  });
+  const problem = isProblem(change.error) ? change.error : undefined;
+  return (
+    <section aria-label={words.account.change}>
+      <h2 className="text-lg font-semibold">{words.account.change}</h2>
+      <form
+        className="mt-3 max-w-sm border border-ink bg-sheet p-4"
+        onSubmit={(event) => {
+          event.preventDefault();
+          change.mutate();
+        }}
+      >
+        <Field
+          label={words.account.passwordNow}
+          type="password"
+          autoComplete="current-password"
+          value={now}
+          onChange={(event) => setNow(event.target.value)}
+          error={problem?.field('now') ?? (problem?.errors.length === 0 ? problem.message : undefined)}
+        />
+        <Field
+          className="mt-4"
+          label={words.account.passwordNext}
+          hint={words.account.passwordHint}
+          type="password"
+          autoComplete="new-password"
+          value={next}
+          onChange={(event) => setNext(event.target.value)}
+          error={problem?.field('next')}
+        />
+        <Button look="main" type="submit" className="mt-5" busy={change.isPending}>
+          {words.account.changeDo}
+        </Button>
+      </form>
+    </section>
+  );
+}
+
+function Devices() {
+  const queries = useQueryClient();
+  const { say, fail } = useMessages();
+  const devices = useQuery({ queryKey: ['devices'], queryFn: () => take(api.GET('/api/staff/devices')) });
+  const others = devices.data?.filter((device) => !device.thisOne).length ?? 0;
+  const out = useMutation({
+    mutationFn: () => take(api.DELETE('/api/staff/devices')),
+    onSuccess: () => say(words.account.outElsewhere),
+    onSettled: () => queries.invalidateQueries({ queryKey: ['devices'] }),
+    onError: fail,
+  });
+  return (
+    <section aria-label={words.account.devices}>
+      <h2 className="text-lg font-semibold">{words.account.devices}</h2>
+      <ul className="mt-3 border-y border-ink">
+        {devices.data?.map((device) => (
+          <li key={device.id} className="flex gap-4 border-b border-line px-1 py-2 last:border-0">
+            <span>{words.account.since(moment.format(device.signedInAt))}</span>
+            {device.thisOne && <span className="font-semibold">{words.account.thisOne}</span>}
+          </li>
+        ))}
+      </ul>
+      {others > 0 && (
+        <Button className="mt-4" onClick={() => out.mutate()} busy={out.isPending}>
+          {words.account.outOthers(others)}
+        </Button>
+      )}
+    </section>
+  );
+}
+
+/** A teacher's own account: the password, and where they are signed in. */
+export function AccountPage() {
+  const me = useQuery({ queryKey: ['me'], queryFn: () => take(api.GET('/api/staff/me')), staleTime: Infinity }).data;
+  return (
+    <Page>
+      <main className="mx-auto w-full max-w-5xl flex-1 px-5 py-8">
+        <h1 className="text-3xl font-semibold wrap-anywhere">{me?.name}</h1>
+        <p className="mt-1 mb-8 text-soft">{me?.email}</p>
+        <div className="grid gap-10 md:grid-cols-2">
+          <Password />
+          <Devices />
+        </div>
+      </main>
+    </Page>
+  );
+}

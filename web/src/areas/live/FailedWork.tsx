@@ -1,0 +1,43 @@
+import { useMutation, useQueryClient } from '@tanstack/react-query';
+import { api, take, type Schema } from '../../api/client';
+import { Button } from '../../ui/Button';
+import { useMessages } from '../../ui/messages';
+import { words } from '../../words';
+
+/** What was tried again and again, and could not be done: the teacher decides. */
+export function FailedWork({ lesson }: { lesson: Schema['LessonView'] }) {
+  const queries = useQueryClient();
+  const { fail } = useMessages();
+  const settled = {
+    onSettled: () => queries.invalidateQueries({ queryKey: ['lesson', lesson.id] }),
+    onError: fail,
+  };
+  const at = (task: string) => ({ params: { path: { id: lesson.classId, task } } });
+  const again = useMutation({
+    mutationFn: (task: string) => take(api.POST('/api/staff/classes/{id}/failed/{task}/again', at(task))),
+    ...settled,
+  });
+  const letBe = useMutation({
+    mutationFn: (task: string) => take(api.DELETE('/api/staff/classes/{id}/failed/{task}', at(task))),
+    ...settled,
+  });
+  const busy = again.isPending || letBe.isPending;
+  return (
+    <ul className="empty:hidden">
+      {lesson.failed.map((task) => (
+        <li key={task.id} role="status" className="mb-4 border-2 border-lost bg-lost-wash p-3 text-sm">
+          <p className="font-semibold">{words.failed.what[task.kind] ?? words.failed.other}</p>
+          <p className="text-soft">{task.failure}</p>
+          <div className="mt-2 flex gap-2">
+            <Button onClick={() => again.mutate(task.id)} busy={busy}>
+              {words.failed.again}
+            </Button>
+            <Button look="quiet" onClick={() => letBe.mutate(task.id)} busy={busy}>
+              {words.failed.letBe}
+            </Button>
+          </div>
+        </li>
+      ))}
+    </ul>
+  );
+}
