@@ -25,7 +25,7 @@ export function FailedWork({ lesson }: { lesson: Schema['LessonView'] }) {
   return (
     <ul className="empty:hidden">
       {lesson.failed.map((task) => (
-        <li key={task.id} role="status" className="mb-4 border-2 border-lost bg-lost-wash p-3 text-sm">
+        <li key={task.id} role="status" className="mb-4 border-2 border-ink bg-wash p-3 text-sm">
           <p className="font-semibold">{words.failed.what[task.kind] ?? words.failed.other}</p>
           <p className="text-soft">{task.failure}</p>
           <div className="mt-2 flex gap-2">
