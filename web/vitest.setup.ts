@@ -7,3 +7,16 @@ afterEach(cleanup);
 
 // A machine that does other things meanwhile is no reason to fail.
 configure({ asyncUtilTimeout: 8_000 });
+
+// jsdom draws nothing, so nothing ever changes its size.
+globalThis.ResizeObserver = class {
+  observe(): void {
+    /* nothing */
+  }
+  unobserve(): void {
+    /* nothing */
+  }
+  disconnect(): void {
+    /* nothing */
+  }
+};

@@ -1,0 +1,100 @@
+import { fireEvent, render, screen, waitFor } from '@testing-library/react';
+import { beforeEach, describe, expect, it, vi } from 'vitest';
+import { ApiProblem } from '../../../api/problem';
+import { JoinPage } from './JoinPage';
+
+const get = vi.hoisted(() => vi.fn<(path: string) => Promise<unknown>>());
+const post = vi.hoisted(() => vi.fn<(path: string, options: { body: Record<string, unknown> }) => Promise<unknown>>());
+vi.mock('../../../api/client', () => ({ api: { GET: get, POST: post }, take: (answer: unknown) => answer }));
+
+const type = (label: string, value: string) => fireEvent.change(screen.getByLabelText(label), { target: { value } });
+const press = (name: string) => fireEvent.click(screen.getByRole('button', { name }));
+
+describe('the students’ door', () => {
+  const door = { className: '9G', names: null as { id: string; name: string; taken: boolean }[] | null };
+  const onJoined = vi.fn();
+  const goToDoor = async () => {
+    render(<JoinPage onJoined={onJoined} />);
+    type('Class code', 'tidexa');
+    press('Find my class');
+    await screen.findByRole('heading', { name: '9G: who are you?' });
+  };
+
+  beforeEach(() => {
+    door.names = null;
+    onJoined.mockReset();
+    post.mockReset();
+    get.mockReset();
+    get.mockImplementation((path) => Promise.resolve(path === '/api/student/door' ? { state: 'outside' } : door));
+  });
+
+  it('takes the code, then the name as it is typed', async () => {
+    post.mockResolvedValue({ state: 'in' });
+    await goToDoor();
+    type('Your name', 'ada lund');
+    press('Go in');
+    await waitFor(() => expect(onJoined).toHaveBeenCalledOnce());
+    expect(post.mock.calls[0]?.[1].body).toEqual({ code: 'tidexa', name: 'ada lund', wait: false });
+  });
+
+  it('says that a name is not found, keeps it, and offers to wait at the door', async () => {
+    post.mockRejectedValueOnce(
+      new ApiProblem(404, 'This name is not on the list.', [
+        { field: 'name', message: 'This name is not on the list.' },
+      ]),
+    );
+    post.mockResolvedValueOnce({ state: 'waiting' });
+    await goToDoor();
+    type('Your name', 'Beanie');
+    press('Go in');
+    expect(await screen.findByText('This name is not on the list.')).toBeInTheDocument();
+    expect(screen.getByLabelText('Your name')).toHaveValue('Beanie');
+    press('Wait at the door for my teacher');
+    expect(
+      await screen.findByRole('heading', { name: 'You are at the door. Your teacher lets you in.' }),
+    ).toBeVisible();
+    expect(post.mock.calls[1]?.[1].body).toMatchObject({ name: 'Beanie', wait: true });
+  });
+
+  it('tries again by itself where many come in at once', async () => {
+    post.mockRejectedValueOnce(new ApiProblem(429, 'Many are coming in just now.'));
+    post.mockResolvedValueOnce({ state: 'in' });
+    await goToDoor();
+    type('Your name', 'Ada');
+    press('Go in');
+    expect(await screen.findByText(/you are next/)).toBeInTheDocument();
+    await waitFor(() => expect(onJoined).toHaveBeenCalledOnce());
+  });
+
+  it('does not try again where too many names were wrong', async () => {
+    const text = 'Too many names that are not on the list.';
+    post.mockRejectedValue(new ApiProblem(429, text, [{ field: 'name', message: text }]));
+    await goToDoor();
+    type('Your name', 'Ada');
+    press('Go in');
+    expect(await screen.findByText(text)).toBeInTheDocument();
+    expect(post).toHaveBeenCalledOnce();
+  });
+
+  it('shows names to press where the teacher chose so; a taken one cannot be pressed', async () => {
+    door.names = [
+      { id: 'a', name: 'Ada Lund', taken: false },
+      { id: 'b', name: 'Ben Oduya', taken: true },
+    ];
+    post.mockResolvedValue({ state: 'in' });
+    await goToDoor();
+    expect(screen.getByRole('button', { name: /Ben Oduya/ })).toBeDisabled();
+    press('Ada Lund');
+    await waitFor(() => expect(onJoined).toHaveBeenCalledOnce());
+    expect(post.mock.calls[0]?.[1].body).toEqual({ code: 'tidexa', student: 'a' });
+  });
+
+  it('goes on waiting after a reload, and goes in when the teacher has said who it is', async () => {
+    let state = 'waiting';
+    get.mockImplementation(() => Promise.resolve({ state }));
+    render(<JoinPage onJoined={onJoined} />);
+    expect(await screen.findByRole('heading', { name: /at the door/ })).toBeVisible();
+    state = 'in';
+    await waitFor(() => expect(onJoined).toHaveBeenCalled());
+  });
+});
