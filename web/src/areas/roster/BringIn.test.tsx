@@ -72,10 +72,16 @@ describe('bringing in a list', () => {
   });
 
   it('asks again for the same list after it was brought in', async () => {
+    // As the server does: what has been brought in is there from then on, whenever it is asked.
+    let brought = false;
+    post.mockImplementation((path) => {
+      const answer = brought ? { ...preview, added: 0, changed: 0, same: 4 } : preview;
+      brought ||= path === toImport;
+      return Promise.resolve(answer);
+    });
     show();
     fireEvent.click(await screen.findByRole('button', { name: 'Add 1 student and change 1' }));
     await waitFor(() => expect(screen.getByLabelText('Paste here')).toHaveValue('12345'));
-    post.mockResolvedValue({ ...preview, added: 0, changed: 0, same: 4 });
     fireEvent.change(screen.getByLabelText('Paste here'), { target: { value: 'Name;Set\nAda;2\nBen;3\n12345;\n' } });
     expect(await screen.findByText('4 as they are, 1 refused')).toBeInTheDocument();
     expect(screen.getByRole('button', { name: 'Nothing to bring in' })).toBeDisabled();
