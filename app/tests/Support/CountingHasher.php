@@ -12,13 +12,16 @@ use Symfony\Component\PasswordHasher\PasswordHasherInterface;
 final class CountingHasher implements PasswordHasherInterface
 {
     public int $checked = 0;
+    public int $made = 0;
 
     /** @var list<string> */
     public array $against = [];
 
     public function hash(#[\SensitiveParameter] string $plainPassword): string
     {
-        return 'nobody' === $plainPassword ? 'a hash of nobody’s' : 'a hash';
+        ++$this->made;
+
+        return 'a hash';
     }
 
     public function verify(string $hashedPassword, #[\SensitiveParameter] string $plainPassword): bool
