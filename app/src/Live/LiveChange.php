@@ -15,6 +15,7 @@ use FreshHuddle\App\Roster\Event\ClassChanged;
 use FreshHuddle\App\Stream\Audience;
 use FreshHuddle\App\Stream\Stream;
 use FreshHuddle\App\Worker\Tasks;
+use FreshHuddle\App\Worker\WorkFailed;
 use FreshHuddle\Core\Grouping\Floor;
 use FreshHuddle\Core\Lesson\Event;
 use FreshHuddle\Core\Lesson\EventKind;
@@ -92,6 +93,16 @@ final readonly class LiveChange
         if (\is_string($current)) {
             $this->stream->publish([Audience::everybody($current)], ['kind' => 'refresh']);
         }
+    }
+
+    /**
+     * Something could not be done: the lesson's page shows it.
+     */
+    #[AsEventListener]
+    public function ofFailure(WorkFailed $event): void
+    {
+        $lessons = array_filter($this->db->fetchFirstColumn('SELECT id FROM lesson WHERE class_id = ?', [$event->classId]), \is_string(...));
+        $this->stream->publish(array_values(array_map(Audience::staff(...), $lessons)), ['kind' => 'lesson']);
     }
 
     /**

@@ -6,6 +6,7 @@ namespace FreshHuddle\App\Worker;
 
 use Doctrine\ORM\EntityManagerInterface;
 use FreshHuddle\App\Database\Clock;
+use Psr\EventDispatcher\EventDispatcherInterface;
 use Symfony\Component\Uid\Uuid;
 
 /**
@@ -13,7 +14,7 @@ use Symfony\Component\Uid\Uuid;
  */
 final readonly class FailedTasks
 {
-    public function __construct(private EntityManagerInterface $em, private Tasks $tasks, private Clock $clock)
+    public function __construct(private EntityManagerInterface $em, private Tasks $tasks, private Clock $clock, private EventDispatcherInterface $events)
     {
     }
 
@@ -29,6 +30,9 @@ final readonly class FailedTasks
             $this->em->flush();
             $this->tasks->done($task);
         });
+        if (null !== $classId) {
+            $this->events->dispatch(new WorkFailed($classId));
+        }
     }
 
     /**

@@ -104,10 +104,10 @@ final class WorkCommand extends Command
             if ($task->attempts < self::MOST_TRIES) {
                 $this->tasks->again($task, $this->clock->ms() + $e->inMilliseconds, $e->getMessage());
             } else {
-                $this->failed->add($task, $handler?->classOf($task), $e->getMessage());
+                $this->failed->add($task, self::classOf($handler, $task), $e->getMessage());
             }
         } catch (GaveUp $e) {
-            $this->failed->add($task, $handler?->classOf($task), $e->getMessage());
+            $this->failed->add($task, self::classOf($handler, $task), $e->getMessage());
         } catch (\Throwable $e) {
             if (DatabaseAway::says($e)) {
                 throw $e; // nothing can be noted; the claim runs out by itself
@@ -117,10 +117,22 @@ final class WorkCommand extends Command
             if ($task->attempts < self::MOST_TRIES) {
                 $this->tasks->again($task, $this->clock->ms() + 500 * 2 ** $task->attempts, 'Something broke on our side.');
             } else {
-                $this->failed->add($task, null, 'Something broke on our side.');
+                $this->failed->add($task, self::classOf($handler, $task), 'Something broke on our side.');
             }
         }
 
         return true;
+    }
+
+    /**
+     * What broke the work may break this question too; then nobody's teacher hears of it, and the log does.
+     */
+    private static function classOf(?TaskHandler $handler, Task $task): ?string
+    {
+        try {
+            return $handler?->classOf($task);
+        } catch (\Throwable) {
+            return null;
+        }
     }
 }

@@ -14,7 +14,9 @@ use FreshHuddle\App\Worker\Task;
 use FreshHuddle\App\Worker\TaskHandler;
 use FreshHuddle\App\Worker\Tasks;
 use FreshHuddle\App\Worker\WorkCommand;
+use FreshHuddle\App\Worker\WorkFailed;
 use Psr\Log\NullLogger;
+use Symfony\Component\EventDispatcher\EventDispatcherInterface;
 
 /**
  * Work that fails for good is seen, tried again by one press, and repeated by nobody.
@@ -46,6 +48,17 @@ final class FailedTaskTest extends AppTestCase
         self::assertCount(1, $failed->list('failed'));
         $this->ask('DELETE', $this->at($failed))->is(204);
         self::assertSame([], $this->look()->list('failed'));
+    }
+
+    public function test_the_lessons_page_is_told_once_it_stands_in_the_list(): void
+    {
+        $stood = null;
+        $events = $this->service(EventDispatcherInterface::class);
+        $events->addListener(WorkFailed::class, function () use (&$stood): void {
+            $stood = $this->db()->fetchOne('SELECT COUNT(*) FROM failed_task');
+        }, 100);
+        $this->failed();
+        self::assertSame(1, $stood);
     }
 
     public function test_another_teacher_neither_sees_it_nor_tries_it(): void
