@@ -13,7 +13,9 @@ export default defineConfig({
     baseURL: process.env.FH_BASE ?? 'http://127.0.0.1:8580',
     viewport: { width: 1280, height: 800 },
     locale: 'en-GB',
-    trace: 'retain-on-failure',
+    // A recording of every step costs as much processor as the product under test; a picture of the end does not.
+    trace: process.env.FH_TRACE === '1' ? 'retain-on-failure' : 'off',
+    screenshot: 'only-on-failure',
     actionTimeout: 12_000,
     launchOptions: {
       executablePath: '/usr/bin/chromium',

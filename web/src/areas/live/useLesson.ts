@@ -3,7 +3,7 @@ import { useEffect, useState } from 'react';
 import { setServerNow } from '../../api/clock';
 import { api, take, type Schema } from '../../api/client';
 import { hear } from '../../api/staffStream';
-import { withMessage, type AnswerMessage } from '../materials/answers';
+import { heard, withMessage, type AnswerMessage } from '../materials/answers';
 
 type Copy = Schema['CopyView'];
 
@@ -42,6 +42,7 @@ export function useLesson(id: string) {
           look();
           return;
         }
+        heard(message as unknown as AnswerMessage);
         const copies = queries.getQueryData<Copy[]>(['copies', roundId]);
         if (copies === undefined) return;
         const now = copies.map((copy) => withMessage(copy, message as unknown as AnswerMessage));

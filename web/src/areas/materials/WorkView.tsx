@@ -8,6 +8,7 @@ import { markOf } from '../../ui/marks';
 import { Sheet } from '../../ui/Sheet';
 import { Sign } from '../../ui/Sign';
 import { list, words } from '../../words';
+import { asked } from './answers';
 import { isFresh, loadSeen, newestAt, storeSeen, type Seen } from './fresh';
 
 type Copy = Schema['CopyView'];
@@ -164,7 +165,7 @@ export function WorkView({ lesson }: { lesson: Lesson }) {
   const roundId = lesson.round.id;
   const copies = useQuery({
     queryKey: ['copies', roundId],
-    queryFn: () => take(api.GET('/api/staff/rounds/{id}/copies', { params: { path: { id: roundId } } })),
+    queryFn: () => asked(() => take(api.GET('/api/staff/rounds/{id}/copies', { params: { path: { id: roundId } } }))),
   });
   const [seen, setSeen] = useState<Seen>(() => loadSeen(roundId));
   const [opened, setOpened] = useState<string | null>(null);

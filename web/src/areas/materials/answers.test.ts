@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import type { Schema } from '../../api/client';
-import { withMessage, type AnswerChange } from './answers';
+import { asked, heard, withMessage, type AnswerChange } from './answers';
 
 type Copy = Schema['CopyView'];
 
@@ -44,5 +44,33 @@ describe('what comes over the stream', () => {
   it('a first answer begins from nothing', () => {
     const now = withMessage(copy, change({ owner: 'ben', revision: 1, at: 0, gone: 0, put: 'hello' }));
     expect(now?.answers.find((answer) => answer.owner === 'ben')?.text).toBe('hello');
+  });
+});
+
+describe('copies that are asked for', () => {
+  it('an answer that overtakes them on the way is not lost', async () => {
+    const [now] = await asked(async () => {
+      heard(change({ at: 3, gone: 0, put: '!' }));
+      return Promise.resolve([copy]);
+    });
+    expect(now?.answers[0]).toMatchObject({ text: 'a😀b!', revision: 4 });
+  });
+
+  it('what came meanwhile and cannot be put in is asked for once more', async () => {
+    let times = 0;
+    const newer = { ...copy, answers: copy.answers.map((answer) => ({ ...answer, text: 'all of it', revision: 5 })) };
+    const [now] = await asked(async () => {
+      times++;
+      if (times === 1) heard(change({ revision: 5 }));
+      return Promise.resolve([times === 1 ? copy : newer]);
+    });
+    expect([times, now?.answers[0]?.text]).toEqual([2, 'all of it']);
+  });
+
+  it('what was heard before or after is none of its business', async () => {
+    heard(change({ at: 0, gone: 0, put: 'before' }));
+    const [now] = await asked(() => Promise.resolve([copy]));
+    heard(change({ at: 0, gone: 0, put: 'after' }));
+    expect(now).toBe(copy);
   });
 });

@@ -41,3 +41,31 @@ export function withMessage(copy: Copy, message: AnswerMessage): Copy | null {
   const { slot, owner, revision, author, when } = message;
   return withAnswer(copy, { slot, owner, revision, author, at: when, text: signs.join('') });
 }
+
+/** What has come over the stream since each of the askings that are still under way. */
+const underWay = new Set<AnswerMessage[]>();
+
+/** Tells askings under way of what came over the stream: their answer may have left before it. */
+export function heard(message: AnswerMessage): void {
+  for (const since of underWay) since.push(message);
+}
+
+/**
+ * Asks for copies and puts into them what was heard meanwhile, so that an answer that overtook them on the way is not
+ * lost. Where that cannot be told from here, it asks once more.
+ */
+export async function asked(ask: () => Promise<Copy[]>, again = true): Promise<Copy[]> {
+  const since: AnswerMessage[] = [];
+  underWay.add(since);
+  try {
+    const copies = await ask();
+    const now = since.reduce<(Copy | null)[]>(
+      (all, message) => all.map((copy) => (copy === null ? null : withMessage(copy, message))),
+      copies,
+    );
+    if (again && now.includes(null)) return await asked(ask, false);
+    return now.map((copy, i) => copy ?? copies[i]).filter((copy) => copy !== undefined);
+  } finally {
+    underWay.delete(since);
+  }
+}

@@ -3,7 +3,7 @@ import { setServerNow } from '../../../api/clock';
 import { api, take, type Schema } from '../../../api/client';
 import { isProblem } from '../../../api/problem';
 import { listen } from '../../../api/stream';
-import { withMessage, type AnswerMessage } from '../../materials/answers';
+import { asked, heard, withMessage, type AnswerMessage } from '../../materials/answers';
 import type { Moments } from '../phase';
 
 type Now = Schema['StudentNow'];
@@ -56,7 +56,12 @@ export function useNow(): StudentState & { look: () => void } {
         const copy =
           copyId === null
             ? null
-            : await take(api.GET('/api/student/copies/{id}', { params: { path: { id: copyId } } })).catch(() => null);
+            : await asked(async () => [
+                await take(api.GET('/api/student/copies/{id}', { params: { path: { id: copyId } } })),
+              ]).then(
+                ([one]) => one ?? null,
+                () => null,
+              );
         setState((old) => ({ ...old, now, copy: copy ?? (old.copy?.id === copyId ? old.copy : null), outside: false }));
       } catch (problem) {
         if (isProblem(problem, 401)) setState((old) => ({ ...old, now: null, copy: null, outside: true }));
@@ -98,6 +103,7 @@ export function useNow(): StudentState & { look: () => void } {
         if (message.kind === 'seen')
           setState((old) => (old.now === null ? old : { ...old, now: { ...old.now, seenIn: message.place } }));
         if (message.kind === 'answer' || message.kind === 'change') {
+          heard(message);
           setState((old) => {
             const copy = old.copy === null ? null : withMessage(old.copy, message);
             if (copy === null && old.copy !== null) lookSoon();

@@ -1,0 +1,126 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FreshHuddle\Core\Tests\Lesson;
+
+use FreshHuddle\Core\Lesson\Exception\UnusableOrder;
+use FreshHuddle\Core\Lesson\RunningOrder;
+use FreshHuddle\Core\Lesson\Segment;
+use FreshHuddle\Core\Lesson\SegmentKind;
+use PHPUnit\Framework\TestCase;
+use Random\Engine\Xoshiro256StarStar;
+use Random\Randomizer;
+
+final class RunningOrderTest extends TestCase
+{
+    public function test_a_lesson_begins_with_half_of_it_in_groups_and_every_minute_planned(): void
+    {
+        for ($minutes = 1; $minutes <= 600; ++$minutes) {
+            $parts = RunningOrder::usual($minutes);
+            self::assertSame($minutes, array_sum(array_column($parts, 1)));
+            self::assertContains(SegmentKind::Round, array_column($parts, 0));
+            self::assertGreaterThanOrEqual(1, min(array_column($parts, 1)));
+        }
+        self::assertSame([[SegmentKind::Briefing, 12], [SegmentKind::Round, 25], [SegmentKind::ShareOut, 13]], RunningOrder::usual(50));
+    }
+
+    public function test_it_says_when_minutes_are_left_or_too_many(): void
+    {
+        $order = self::order(10, 20, 15);
+        self::assertSame(5, $order->spare(50));
+        self::assertSame(0, $order->spare(45));
+        self::assertSame(-5, $order->spare(40));
+        self::assertSame(['s0' => 0, 's1' => 10, 's2' => 30], $order->begins());
+    }
+
+    public function test_next_goes_from_segment_to_segment(): void
+    {
+        $order = self::order(10, 20, 15);
+        self::assertSame('s0', $order->after(null)?->id);
+        self::assertSame('s1', $order->after('s0')?->id);
+        self::assertSame('s2', $order->after('s1')?->id);
+        self::assertNull($order->after('s2'));
+        self::assertSame('s0', $order->after('taken out meanwhile')?->id);
+    }
+
+    public function test_an_edge_moves_time_between_neighbours_and_never_below_a_minute(): void
+    {
+        $dice = new Randomizer(new Xoshiro256StarStar(20));
+        for ($i = 0; $i < 3_000; ++$i) {
+            $order = self::anyOrder($dice);
+            $position = $dice->getInt(0, \count($order->segments) - 1);
+            $moved = $order->withEdge('s'.$position, $dice->getInt(-700, 700));
+            foreach ($moved->segments as $at => $segment) {
+                self::assertGreaterThanOrEqual(1, $segment->minutes);
+                self::assertLessThanOrEqual(RunningOrder::LONGEST, $segment->minutes);
+                if ($at !== $position && $at !== $position + 1) {
+                    self::assertSame($order->segments[$at], $segment);
+                }
+            }
+            if ($position < \count($order->segments) - 1) {
+                self::assertSame($order->minutes(), $moved->minutes());
+            }
+        }
+        $moved = self::order(10, 20, 15)->withEdge('s0', 4);
+        self::assertSame([14, 16, 15], array_map(static fn (Segment $one): int => $one->minutes, $moved->segments));
+    }
+
+    public function test_fitted_to_the_lesson_it_adds_up_and_nobody_who_had_more_gets_less(): void
+    {
+        $dice = new Randomizer(new Xoshiro256StarStar(21));
+        for ($i = 0; $i < 3_000; ++$i) {
+            $order = self::anyOrder($dice);
+            $lesson = $dice->getInt(\count($order->segments), 600);
+            $fitted = $order->fitted($lesson);
+            self::assertSame(0, $fitted->spare($lesson));
+            foreach ($order->segments as $a => $one) {
+                self::assertGreaterThanOrEqual(1, $fitted->segments[$a]->minutes);
+                foreach ($order->segments as $b => $other) {
+                    if ($one->minutes > $other->minutes) {
+                        self::assertGreaterThanOrEqual($fitted->segments[$b]->minutes, $fitted->segments[$a]->minutes);
+                    }
+                }
+            }
+        }
+        self::assertEquals(self::order(10, 20, 15), self::order(10, 20, 15)->fitted(45));
+    }
+
+    public function test_rounds_are_numbered_in_their_order(): void
+    {
+        $order = RunningOrder::of([
+            new Segment('a', SegmentKind::Briefing, 5), new Segment('b', SegmentKind::Round, 5),
+            new Segment('c', SegmentKind::Pause, 5), new Segment('d', SegmentKind::Round, 5),
+        ]);
+        self::assertSame(['b' => 1, 'd' => 2], $order->rounds());
+    }
+
+    public function test_an_order_no_lesson_can_have_is_refused_with_the_place(): void
+    {
+        $refused = static function (Segment ...$segments): array {
+            try {
+                RunningOrder::of(array_values($segments));
+            } catch (UnusableOrder $e) {
+                return [$e->reason, $e->position];
+            }
+            self::fail('It was not refused.');
+        };
+        $round = new Segment('r', SegmentKind::Round, 20);
+        self::assertSame(['noRound', null], $refused());
+        self::assertSame(['noRound', null], $refused(new Segment('a', SegmentKind::Pause, 5)));
+        self::assertSame(['minutes', 1], $refused($round, new Segment('a', SegmentKind::Pause, 0)));
+        self::assertSame(['minutes', 0], $refused(new Segment('a', SegmentKind::Round, 601)));
+        self::assertSame(['twice', 1], $refused($round, $round));
+        self::assertSame(['tooMany', null], $refused($round, ...array_map(static fn (int $i): Segment => new Segment('p'.$i, SegmentKind::Pause, 1), range(1, 24))));
+    }
+
+    private static function order(int ...$minutes): RunningOrder
+    {
+        return RunningOrder::of(array_map(static fn (int $i, int $long): Segment => new Segment('s'.$i, SegmentKind::Round, $long), array_keys($minutes), array_values($minutes)));
+    }
+
+    private static function anyOrder(Randomizer $dice): RunningOrder
+    {
+        return self::order(...array_map(static fn (): int => $dice->getInt(1, 90), range(1, $dice->getInt(1, 12))));
+    }
+}
