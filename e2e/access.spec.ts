@@ -1,7 +1,8 @@
 import AxeBuilder from '@axe-core/playwright';
-import { expect, test, type Page } from '@playwright/test';
+import { expect, type Page } from '@playwright/test';
 import type { components } from '../web/src/api/generated';
 import { student, tag, teacher } from './support/people';
+import { test } from './support/test';
 
 /** No serious finding on a screen, and nothing that has to be scrolled sideways. */
 async function isOpenToAll(page: Page, screen: string) {

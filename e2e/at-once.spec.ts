@@ -1,6 +1,7 @@
-import { expect, test, type APIRequestContext } from '@playwright/test';
+import { expect, type APIRequestContext } from '@playwright/test';
 import type { components } from '../web/src/api/generated';
 import { teacher } from './support/people';
+import { test } from './support/test';
 
 type ClassView = components['schemas']['ClassView'];
 type LessonView = components['schemas']['LessonView'];

@@ -1,7 +1,8 @@
-import { expect, test } from '@playwright/test';
+import { expect } from '@playwright/test';
 import { killHard, supervisor } from './support/machine';
 import { seats, student, teacher } from './support/people';
 import { readyLesson } from './support/plan';
+import { test } from './support/test';
 
 test('processes die in the middle of a lesson, and the lesson goes on', async ({ browser }) => {
   const t = await teacher(browser);

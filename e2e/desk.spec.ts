@@ -1,6 +1,7 @@
-import { expect, test, type Locator, type Page } from '@playwright/test';
+import { expect, type Locator, type Page } from '@playwright/test';
 import { seats, tag, teacher } from './support/people';
 import { workbook } from './support/workbook';
+import { test } from './support/test';
 
 const family = [
   'Abernethy',

@@ -1,4 +1,4 @@
-import { expect, test, type APIRequestContext, type Page } from '@playwright/test';
+import { expect, type APIRequestContext, type Page } from '@playwright/test';
 import { execFileSync } from 'node:child_process';
 import http from 'node:http';
 import type { AddressInfo } from 'node:net';
@@ -7,6 +7,7 @@ import { supervisor } from './support/machine';
 import { student, teacher } from './support/people';
 import { readyLesson } from './support/plan';
 import { openStream, rawRequest } from './support/raw';
+import { test } from './support/test';
 
 type StreamView = components['schemas']['StreamView'];
 

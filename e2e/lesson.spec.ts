@@ -1,7 +1,8 @@
-import { expect, test, type Page } from '@playwright/test';
+import { expect, type Page } from '@playwright/test';
 import type { components } from '../web/src/api/generated';
 import { misbehave } from './support/machine';
 import { goToRoom, seats, student, table, tag, teacher } from './support/people';
+import { test } from './support/test';
 
 const pasted =
   'Name\nAda Lundqvist\nBen Oduya\n\nChi Nakagawa\nada lundqvist\n12345\nDov Petrescu\nEsi Annan\nFay Okafor\nGil Haverkamp';

@@ -1,5 +1,6 @@
-import { expect, test } from '@playwright/test';
+import { expect } from '@playwright/test';
 import { seats, student, table, teacher } from './support/people';
+import { test } from './support/test';
 
 test('students take seats on their own pages, two at once for the last one, and the rest is seated', async ({
   browser,

@@ -11,15 +11,36 @@ use FreshHuddle\App\Roster\SchoolClass;
  * One live meeting of a class.
  */
 #[ORM\Entity]
+#[ORM\Index(name: 'lesson_starts', columns: ['class_id', 'starts_at'])]
 class Lesson
 {
-    /** The number of the last event; the next has one more. */
+    /** The number of the last event; the next has one more. Written by EventStore. */
     #[ORM\Column(options: ['default' => 0])]
     public int $eventSeq = 0;
 
     /** When staff last looked at it: while they do, it is on. */
     #[ORM\Column(type: 'datetimetz_immutable', nullable: true)]
     public ?\DateTimeImmutable $watchedAt = null;
+
+    /** A teacher's own template: no date, no students; lessons are begun from it. */
+    #[ORM\Column(options: ['default' => false])]
+    public bool $template = false;
+
+    /** The lesson it was begun from. */
+    #[ORM\ManyToOne, ORM\JoinColumn(name: 'begun_from_id', nullable: true, onDelete: 'SET NULL')]
+    public ?self $begunFrom = null;
+
+    /** How often the running order has been changed: a window that does not know of the last change is told. */
+    #[ORM\Column(options: ['default' => 0])]
+    public int $orderStep = 0;
+
+    /** The segment it is in; null before it has begun. */
+    #[ORM\ManyToOne, ORM\JoinColumn(name: 'segment_id', nullable: true, onDelete: 'SET NULL')]
+    public ?Segment $segment = null;
+
+    /** Since when it is in that segment; milliseconds since 1970. */
+    #[ORM\Column(type: 'bigint', nullable: true)]
+    public ?int $segmentSince = null;
 
     public function __construct(
         #[ORM\Id, ORM\Column(type: 'guid')]
@@ -32,6 +53,9 @@ class Lesson
         public int $minutes,
         #[ORM\Column(type: 'datetimetz_immutable')]
         public readonly \DateTimeImmutable $createdAt,
+        /** Its date and time; null for a template. */
+        #[ORM\Column(type: 'datetimetz_immutable', nullable: true)]
+        public ?\DateTimeImmutable $startsAt,
     ) {
     }
 }

@@ -8,20 +8,15 @@ use Doctrine\ORM\Mapping as ORM;
 use FreshHuddle\App\Grouping\Grouping;
 
 /**
- * A stretch of group work in a lesson, with the moments that have been agreed for it.
+ * A segment in groups, with the moments that have been agreed for it.
  */
 #[ORM\Entity]
 #[ORM\UniqueConstraint(name: 'round_number', columns: ['lesson_id', 'number'])]
 class Round
 {
-    #[ORM\Column]
-    public int $number = 1;
-
-    #[ORM\Column(type: 'text')]
-    public string $instructions = '';
-
-    #[ORM\Column]
-    public int $minutes = 15;
+    /** From 1; null while its segment is not in the running order. */
+    #[ORM\Column(nullable: true)]
+    public ?int $number = null;
 
     /** How long students see who is with whom before they are sent. */
     #[ORM\Column]
@@ -34,17 +29,27 @@ class Round
     #[ORM\Column]
     public bool $autoCallBack = false;
 
-    /** @var array<string, int|null> see MomentsJson */
+    /** @var array<string, int|null> see Moments */
     #[ORM\Column(type: 'json', options: ['jsonb' => true, 'default' => '{}'])]
     public array $moments = [];
+
+    #[ORM\ManyToOne, ORM\JoinColumn(nullable: false, onDelete: 'CASCADE')]
+    public readonly Lesson $lesson;
 
     public function __construct(
         #[ORM\Id, ORM\Column(type: 'guid')]
         public readonly string $id,
-        #[ORM\ManyToOne, ORM\JoinColumn(nullable: false)]
-        public readonly Lesson $lesson,
+        #[ORM\OneToOne(inversedBy: 'round'), ORM\JoinColumn(nullable: false, onDelete: 'CASCADE')]
+        public readonly Segment $segment,
         #[ORM\ManyToOne, ORM\JoinColumn(nullable: false)]
         public Grouping $grouping,
     ) {
+        $this->lesson = $segment->lesson;
+        $segment->round = $this;
+    }
+
+    public function state(): Moments
+    {
+        return Moments::read($this->moments);
     }
 }

@@ -143,6 +143,42 @@ describe('a slot that is saved as it is typed', () => {
     expect([server.text, after.state]).toEqual(['Kept. And more.', 'saved']);
   });
 
+  it('what others wrote is heard before the answer to a save of one’s own: it is shown when that is done', async () => {
+    const answers: (() => void)[] = [];
+    const slow = async (save: Save) => {
+      const done = await server.take(save);
+      await new Promise<void>((resolve) => answers.push(resolve));
+      return done;
+    };
+    const slot = new SlotSync({ text: '', revision: 0 }, slow, store, () => undefined);
+    slot.type('Mine.');
+    await soon(1_000);
+    slot.receive(server.other(' Theirs.'));
+    expect(slot.text).toBe('Mine.');
+    answers.shift()?.();
+    await soon(100);
+    expect([slot.text, slot.state]).toEqual(['Mine. Theirs.', 'saved']);
+  });
+
+  it('taking back what was typed while a save was on its way shows what the server holds', async () => {
+    const answers: (() => void)[] = [];
+    const slow = async (save: Save) => {
+      const done = await server.take(save);
+      await new Promise<void>((resolve) => answers.push(resolve));
+      return done;
+    };
+    const slot = new SlotSync({ text: '', revision: 0 }, slow, store, () => undefined);
+    server.other('Theirs. ');
+    slot.type('Mine.');
+    await soon(1_000);
+    slot.type('Mine. And');
+    answers.shift()?.();
+    await soon(10);
+    slot.type('Mine.');
+    await soon();
+    expect([slot.text, slot.state]).toEqual(['Theirs. Mine.', 'saved']);
+  });
+
   it('says when the server does not take it, and keeps the words', async () => {
     server.refusing = true;
     const slot = open();
@@ -163,20 +199,27 @@ describe('a slot that is saved as it is typed', () => {
       };
       let slot = open();
       let typed = 0;
+      let others = 0;
+      let onTheWay: { text: string; revision: number }[] = [];
       for (let i = 0; i < 30; i++) {
-        const what = random(6);
+        const what = random(8);
+        if (what === 6) onTheWay.push(server.other(` o${++others}.`));
+        if (what === 7) onTheWay.splice(0).forEach((answer) => slot.receive(answer));
         if (what < 3) slot.type(`${slot.text} w${++typed}.`);
         if (what === 3) server.down = !server.down;
         if (what === 4) server.deaf = random(3);
         if (what === 5 && random(3) === 0) {
           vi.clearAllTimers();
           slot = open();
+          onTheWay = [];
         }
         await soon(random(3_000));
       }
       server.down = false;
       server.deaf = 0;
       await soon(30_000);
+      onTheWay.forEach((answer) => slot.receive(answer));
+      expect(slot.text, `seed ${seed}`).toBe(server.text);
       for (let n = 1; n <= typed; n++)
         expect(server.text.split(`w${n}.`), `seed ${seed}, w${n}: ${server.text}`).toHaveLength(2);
       expect(slot.state).toBe('saved');

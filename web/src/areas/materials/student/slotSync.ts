@@ -41,6 +41,8 @@ export class SlotSync {
   private dirtySince: number | null = null;
   private retryIn = firstRetry;
   private ended = false;
+  /** What the server has held since, heard while something of ours was on its way: its turn comes when that is done. */
+  private heard: Pick<Answer, 'text' | 'revision'> | null = null;
 
   constructor(
     answer: Pick<Answer, 'text' | 'revision'>,
@@ -71,10 +73,8 @@ export class SlotSync {
 
   /** An answer that came over the stream, or with the copy when it was fetched anew. */
   receive(answer: Pick<Answer, 'text' | 'revision'>): void {
-    if (answer.revision <= this.revision || this.sending !== null || this.text !== this.base) return;
-    this.revision = answer.revision;
-    this.text = this.base = answer.text;
-    this.changed();
+    this.hear(answer);
+    if (this.takeIn()) this.changed();
   }
 
   /** The line may be back. */
@@ -111,13 +111,10 @@ export class SlotSync {
       const answer = await this.send(sent);
       this.sending = null;
       this.retryIn = firstRetry;
-      this.revision = Math.max(this.revision, answer.revision);
-      if (this.text === sent.text) {
-        this.text = this.base = answer.text;
-      } else {
-        // More was typed meanwhile: it began from what was sent, and the server merges from there.
-        this.base = sent.text;
-      }
+      // More may have been typed meanwhile: it began from what was sent, and the server merges from there.
+      this.base = sent.text;
+      this.hear(answer);
+      this.takeIn();
       this.running = false;
       if (this.text === this.base) this.settle();
       else this.afterwards();
@@ -146,7 +143,21 @@ export class SlotSync {
     else this.schedule(pause);
   }
 
+  private hear(answer: Pick<Answer, 'text' | 'revision'>): void {
+    if (answer.revision > Math.max(this.revision, this.heard?.revision ?? 0)) this.heard = answer;
+  }
+
+  /** @returns whether what the server holds took the place of what is shown: never of anything unsaved */
+  private takeIn(): boolean {
+    if (this.heard === null || this.sending !== null || this.text !== this.base) return false;
+    this.revision = this.heard.revision;
+    this.text = this.base = this.heard.text;
+    this.heard = null;
+    return true;
+  }
+
   private settle(): void {
+    this.takeIn();
     this.state = 'saved';
     this.store.clear();
     this.changed();

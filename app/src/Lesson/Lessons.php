@@ -1,0 +1,150 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FreshHuddle\App\Lesson;
+
+use Doctrine\ORM\EntityManagerInterface;
+use FreshHuddle\App\Grouping\Grouping;
+use FreshHuddle\App\Grouping\GroupingDesk;
+use FreshHuddle\App\Grouping\Regroup;
+use FreshHuddle\App\Lesson\Event\LessonBegun;
+use FreshHuddle\App\Roster\SchoolClass;
+use FreshHuddle\App\Stream\Audience;
+use FreshHuddle\App\Stream\Stream;
+use FreshHuddle\Core\Lesson\RunningOrder;
+use FreshHuddle\Core\Lesson\SegmentKind;
+use Psr\Clock\ClockInterface;
+use Psr\EventDispatcher\EventDispatcherInterface;
+use Symfony\Component\Uid\Uuid;
+
+/**
+ * Lessons are made, begun from others, and changed.
+ */
+final readonly class Lessons
+{
+    public function __construct(
+        private EntityManagerInterface $em,
+        private ClockInterface $clock,
+        private RunningOrders $orders,
+        private GroupingDesk $groupings,
+        private Regroup $regroup,
+        private Stream $stream,
+        private EventDispatcherInterface $events,
+    ) {
+    }
+
+    public function create(SchoolClass $class, MakeLesson $request, ?Lesson $from = null): Lesson
+    {
+        return $this->em->wrapInTransaction(function () use ($class, $request, $from): Lesson {
+            $now = $this->clock->now();
+            $startsAt = null === $request->startsAt ? $now : self::moment($request->startsAt);
+            $lesson = new Lesson(Uuid::v7()->toRfc4122(), $class, trim($request->title), $from->minutes ?? $request->minutes, $now, $request->template ? null : $startsAt);
+            $lesson->template = $request->template;
+            $this->em->persist($lesson);
+            if (!$lesson->template) {
+                $class->currentLessonId ??= $lesson->id;
+            }
+            $this->em->flush();
+            if (null === $from) {
+                $this->orders->arrange($lesson, $this->usual($lesson));
+            } else {
+                $lesson->begunFrom = $from;
+                $this->begin($lesson, $from, $request->groups);
+            }
+
+            return $lesson;
+        });
+    }
+
+    public function edit(Lesson $lesson, EditLesson $edit): void
+    {
+        $lesson->title = trim($edit->title ?? $lesson->title);
+        $lesson->minutes = $edit->minutes ?? $lesson->minutes;
+        if (null !== $edit->startsAt && !$lesson->template) {
+            $lesson->startsAt = self::moment($edit->startsAt);
+        }
+        $this->em->flush();
+        $this->stream->publish([Audience::staff($lesson->id)], ['kind' => 'lesson']);
+        $this->stream->publish([Audience::everybody($lesson->id)], ['kind' => 'refresh']);
+    }
+
+    /**
+     * From now on students of the class are taken to this lesson.
+     */
+    public function makeCurrent(Lesson $lesson): void
+    {
+        $was = $lesson->class->currentLessonId;
+        $lesson->class->currentLessonId = $lesson->id;
+        $this->em->flush();
+        if (null !== $was) {
+            $this->stream->publish([Audience::schoolClass($lesson->class->id)], ['kind' => 'refresh']);
+        }
+    }
+
+    /**
+     * Staff look at the lesson: it is on.
+     */
+    public function watched(Lesson $lesson): void
+    {
+        $now = $this->clock->now();
+        if (null === $lesson->watchedAt || $lesson->watchedAt < $now->modify('-1 minute')) {
+            $lesson->watchedAt = $now;
+            $this->em->flush();
+        }
+    }
+
+    /**
+     * @return list<Segment>
+     */
+    private function usual(Lesson $lesson): array
+    {
+        $grouping = $this->groupings->create($lesson->class, mb_substr($lesson->title, 0, 80));
+        $segments = [];
+        foreach (RunningOrder::usual($lesson->minutes) as [$kind, $minutes]) {
+            $segments[] = $segment = new Segment(Uuid::v7()->toRfc4122(), $lesson, null, $kind, $minutes);
+            if (SegmentKind::Round === $kind) {
+                new Round(Uuid::v7()->toRfc4122(), $segment, $grouping);
+            }
+        }
+
+        return $segments;
+    }
+
+    /**
+     * The running order, times and words of another lesson; its groups, or groups made in the same way with new partners.
+     */
+    private function begin(Lesson $lesson, Lesson $from, FromGroups $groups): void
+    {
+        $groupings = $rounds = $segments = [];
+        foreach ($this->orders->segments($from) as $old) {
+            $segments[] = $segment = new Segment(Uuid::v7()->toRfc4122(), $lesson, null, $old->kind, $old->minutes);
+            $segment->instructions = $old->instructions;
+            if (null !== $old->round) {
+                $was = $old->round->grouping;
+                $groupings[$was->id] ??= $this->grouping($lesson, $was, $groups);
+                $round = new Round(Uuid::v7()->toRfc4122(), $segment, $groupings[$was->id]);
+                $round->lookSeconds = $old->round->lookSeconds;
+                $round->callBackSeconds = $old->round->callBackSeconds;
+                $round->autoCallBack = $old->round->autoCallBack;
+                $rounds[$old->round->id] = $round->id;
+            }
+        }
+        $this->orders->arrange($lesson, $segments);
+        $this->events->dispatch(new LessonBegun($from->id, $lesson->id, $rounds));
+    }
+
+    private function grouping(Lesson $lesson, Grouping $was, FromGroups $groups): Grouping
+    {
+        if (FromGroups::Same === $groups && $was->class === $lesson->class && null === $was->removedAt) {
+            return $was;
+        }
+
+        return $this->regroup->likeBefore($was, $lesson->class, mb_substr($lesson->title, 0, 80));
+    }
+
+    private static function moment(int $ms): \DateTimeImmutable
+    {
+        return (new \DateTimeImmutable())->setTimestamp(intdiv($ms, 1_000));
+    }
+}

@@ -1,0 +1,32 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FreshHuddle\App\Lesson;
+
+use FreshHuddle\App\Http\Body\Id;
+use FreshHuddle\App\Http\Body\Moment;
+use Symfony\Component\Validator\Constraints as Assert;
+
+final readonly class MakeLesson
+{
+    /**
+     * @param int         $minutes  in all; counts only where it is not begun from another
+     * @param int|null    $startsAt milliseconds since 1970; null: in a moment
+     * @param string|null $from     a lesson or template to begin from: its running order, times, words and groups
+     * @param bool        $template a template of the teacher's own, not a lesson
+     */
+    public function __construct(
+        #[Assert\NotBlank(message: 'A lesson needs a title.', normalizer: 'trim'), Assert\Length(max: 120, maxMessage: 'A title has at most 120 signs.')]
+        public string $title,
+        #[Assert\Range(notInRangeMessage: 'Between 5 and 600 minutes, please.', min: 5, max: 600)]
+        public int $minutes,
+        #[Moment]
+        public ?int $startsAt = null,
+        #[Id]
+        public ?string $from = null,
+        public FromGroups $groups = FromGroups::Same,
+        public bool $template = false,
+    ) {
+    }
+}

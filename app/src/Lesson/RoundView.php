@@ -1,0 +1,43 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FreshHuddle\App\Lesson;
+
+final readonly class RoundView
+{
+    /**
+     * @param int $number from 1
+     */
+    public function __construct(
+        public string $id,
+        public string $segmentId,
+        public int $number,
+        public string $groupingId,
+        public string $groupingName,
+        public string $instructions,
+        public int $minutes,
+        public int $lookSeconds,
+        public int $callBackSeconds,
+        public bool $autoCallBack,
+        public Moments $moments,
+    ) {
+    }
+
+    public static function of(Round $round): self
+    {
+        return new self(
+            $round->id,
+            $round->segment->id,
+            $round->number ?? 0,
+            $round->grouping->id,
+            $round->grouping->name,
+            $round->segment->instructions,
+            $round->segment->minutes,
+            $round->lookSeconds,
+            $round->callBackSeconds,
+            $round->autoCallBack,
+            $round->state(),
+        );
+    }
+}

@@ -1,0 +1,209 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FreshHuddle\App\Lesson;
+
+use Doctrine\DBAL\LockMode;
+use Doctrine\ORM\EntityManagerInterface;
+use FreshHuddle\App\Database\Clock;
+use FreshHuddle\App\Grouping\Grouping;
+use FreshHuddle\App\Http\Problem;
+use FreshHuddle\App\Lesson\Run\Run;
+use FreshHuddle\App\Stream\Audience;
+use FreshHuddle\App\Stream\Stream;
+use FreshHuddle\Core\Lesson\Exception\UnusableOrder;
+use FreshHuddle\Core\Lesson\RunningOrder;
+use FreshHuddle\Core\Lesson\Segment as PlannedSegment;
+use FreshHuddle\Core\Lesson\SegmentKind;
+use Symfony\Component\Uid\Uuid;
+
+/**
+ * The running order of a lesson: what comes when, for how long, and in which groups.
+ */
+final readonly class RunningOrders
+{
+    public function __construct(private EntityManagerInterface $em, private Clock $clock, private Stream $stream)
+    {
+    }
+
+    public function of(Lesson $lesson): RunningOrder
+    {
+        return RunningOrder::of(array_map(static fn (Segment $segment): PlannedSegment => $segment->planned(), $this->segments($lesson)));
+    }
+
+    public function view(Lesson $lesson): RunningOrderView
+    {
+        $segments = $this->segments($lesson);
+        $order = $this->of($lesson);
+
+        return new RunningOrderView(
+            $lesson->orderStep,
+            $order->spare($lesson->minutes),
+            array_map(SegmentView::of(...), $segments),
+            $lesson->segment?->id,
+            $lesson->segmentSince,
+            $order->after($lesson->segment?->id)?->id,
+        );
+    }
+
+    /**
+     * @return list<Segment> in their order
+     */
+    public function segments(Lesson $lesson): array
+    {
+        /** @var list<Segment> $segments */
+        $segments = $this->em->createQueryBuilder()->select('s', 'r', 'g')->from(Segment::class, 's')->leftJoin('s.round', 'r')->leftJoin('r.grouping', 'g')
+            ->where('s.lesson = :lesson')->andWhere('s.position IS NOT NULL')->setParameter('lesson', $lesson)->orderBy('s.position')->getQuery()->getResult();
+
+        return $segments;
+    }
+
+    /**
+     * The round a page shows where nobody has chosen: the one the lesson is in, or else the next one, or else the last.
+     */
+    public function roundNow(Lesson $lesson): Round
+    {
+        $now = $lesson->segment?->position;
+        $last = null;
+        foreach ($this->segments($lesson) as $segment) {
+            $last = $segment->round ?? $last;
+            if (null !== $segment->round && $segment->position >= ($now ?? 0)) {
+                break;
+            }
+        }
+        \assert(null !== $last, 'A running order has a round.');
+
+        return $last;
+    }
+
+    /**
+     * @throws Problem 409 if it was changed elsewhere meanwhile, or what would go has been sent out; 422 if no lesson can
+     *                 have it so
+     */
+    public function change(Lesson $lesson, ChangeOrder $change): void
+    {
+        $this->em->wrapInTransaction(function () use ($lesson, $change): void {
+            $this->em->refresh($lesson, LockMode::PESSIMISTIC_WRITE);
+            if ($lesson->orderStep !== $change->basedOn) {
+                throw new Problem(409, 'The running order was changed in another window a moment ago. It is shown as it is now.');
+            }
+            $this->arrange($lesson, $this->wanted($lesson, $change));
+            ++$lesson->orderStep;
+        });
+        $this->tell($lesson);
+    }
+
+    /**
+     * @throws Problem 422 if the grouping is none of the class; 409 for other groups while these are out
+     */
+    public function edit(Segment $segment, EditSegment $edit): void
+    {
+        $this->em->wrapInTransaction(function () use ($segment, $edit): void {
+            $segment->instructions = $edit->instructions ?? $segment->instructions;
+            $segment->minutes = $edit->minutes ?? $segment->minutes;
+            $round = $segment->round;
+            if (null !== $round) {
+                if (null !== $edit->groupingId) {
+                    $this->useGrouping($round, $edit->groupingId);
+                }
+                $round->lookSeconds = $edit->lookSeconds ?? $round->lookSeconds;
+                $round->callBackSeconds = $edit->callBackSeconds ?? $round->callBackSeconds;
+                $round->autoCallBack = $edit->autoCallBack ?? $round->autoCallBack;
+            }
+        });
+        $this->tell($segment->lesson);
+    }
+
+    /**
+     * Puts these segments into the order, and takes those that are not among them out of it.
+     *
+     * @param list<Segment> $wanted
+     */
+    public function arrange(Lesson $lesson, array $wanted): void
+    {
+        foreach ($this->segments($lesson) as $segment) {
+            if (!\in_array($segment, $wanted, true)) {
+                $this->mayGo($segment);
+            }
+            $segment->position = null;
+            if (null !== $segment->round) {
+                $segment->round->number = null;
+            }
+        }
+        $this->em->flush(); // places are free before they are taken anew: a position and a number stand once at any moment
+        $round = 0;
+        foreach ($wanted as $position => $segment) {
+            $segment->position = $position;
+            $this->em->persist($segment);
+            if (null !== $segment->round) {
+                $segment->round->number = ++$round;
+            }
+        }
+        $this->em->flush();
+    }
+
+    private function tell(Lesson $lesson): void
+    {
+        $this->stream->publish([Audience::staff($lesson->id)], ['kind' => 'lesson']);
+        $this->stream->publish([Audience::everybody($lesson->id)], ['kind' => 'refresh']);
+    }
+
+    /**
+     * @return list<Segment>
+     */
+    private function wanted(Lesson $lesson, ChangeOrder $change): array
+    {
+        $known = [];
+        foreach ($this->em->getRepository(Segment::class)->findBy(['lesson' => $lesson]) as $segment) {
+            $known[$segment->id] = $segment;
+        }
+        $groupings = array_values(array_filter(array_map(static fn (Segment $one): ?Grouping => $one->round?->grouping, $this->segments($lesson))));
+        $grouping = $groupings[0];
+        $wanted = [];
+        foreach ($change->segments as $position => $asked) {
+            $segment = null === $asked->id ? null : ($known[$asked->id] ?? throw new Problem(422, 'This segment is not one of the lesson.', "segments[{$position}].id"));
+            if (null === $segment) {
+                $segment = new Segment(Uuid::v7()->toRfc4122(), $lesson, null, $asked->kind, $asked->minutes);
+                if (SegmentKind::Round === $asked->kind) {
+                    new Round(Uuid::v7()->toRfc4122(), $segment, $grouping);
+                }
+            }
+            $segment->minutes = $asked->minutes;
+            $grouping = $segment->round->grouping ?? $grouping;
+            $wanted[] = $segment;
+        }
+        try {
+            RunningOrder::of(array_map(static fn (Segment $segment): PlannedSegment => $segment->planned(), $wanted));
+        } catch (UnusableOrder $e) {
+            throw new Problem(422, $e->getMessage(), null === $e->position ? 'segments' : "segments[{$e->position}]");
+        }
+
+        return $wanted;
+    }
+
+    /**
+     * @throws Problem 409
+     */
+    private function mayGo(Segment $segment): void
+    {
+        if ($segment->lesson->segment === $segment) {
+            throw new Problem(409, 'The lesson is in this segment just now. Go on to another one first.', 'segments');
+        }
+        if (null !== $segment->round && 0 < $this->em->getRepository(Run::class)->count(['round' => $segment->round])) {
+            throw new Problem(409, 'Groups have worked in this round, so it stays in the lesson. You can make it shorter.', 'segments');
+        }
+    }
+
+    private function useGrouping(Round $round, string $groupingId): void
+    {
+        $grouping = $this->em->find(Grouping::class, $groupingId, LockMode::PESSIMISTIC_WRITE); // who removes it holds it too
+        if (null === $grouping || $grouping->class !== $round->lesson->class || null !== $grouping->removedAt) {
+            throw new Problem(422, 'This grouping is not one of the class.', 'groupingId');
+        }
+        if ($grouping->id !== $round->grouping->id && $round->state()->phase($this->clock->ms())->isOut()) {
+            throw new Problem(409, 'Groups are at work. Call everybody back first, then choose another grouping.', 'groupingId');
+        }
+        $round->grouping = $grouping;
+    }
+}

@@ -1,0 +1,22 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FreshHuddle\App\Lesson;
+
+use FreshHuddle\Core\Lesson\SegmentKind;
+
+final readonly class SegmentView
+{
+    /**
+     * @param RoundView|null $round null for what is not done in groups
+     */
+    public function __construct(public string $id, public SegmentKind $kind, public int $minutes, public string $instructions, public ?RoundView $round)
+    {
+    }
+
+    public static function of(Segment $segment): self
+    {
+        return new self($segment->id, $segment->kind, $segment->minutes, $segment->instructions, null === $segment->round ? null : RoundView::of($segment->round));
+    }
+}
