@@ -19,9 +19,11 @@ use FreshHuddle\App\Grouping\GroupingDesk;
 use FreshHuddle\App\Grouping\NumberPlan;
 use FreshHuddle\App\Grouping\SeatRole;
 use FreshHuddle\App\Grouping\SeatTask;
+use FreshHuddle\App\Lesson\EditSegment;
+use FreshHuddle\App\Lesson\Lessons;
+use FreshHuddle\App\Lesson\MakeLesson;
 use FreshHuddle\App\Lesson\Round;
-use FreshHuddle\App\Live\EditLesson;
-use FreshHuddle\App\Live\LessonDesk;
+use FreshHuddle\App\Lesson\RunningOrders;
 use FreshHuddle\App\Materials\BlockView;
 use FreshHuddle\App\Materials\Materials;
 use FreshHuddle\App\Materials\SaveOriginal;
@@ -49,7 +51,8 @@ final readonly class Larkmouth
         private EntityManagerInterface $em,
         private Connection $db,
         private Roster $roster,
-        private LessonDesk $lessons,
+        private Lessons $lessons,
+        private RunningOrders $orders,
         private GroupingDesk $desk,
         private DeskNotes $notes,
         private ClassImport $import,
@@ -89,7 +92,7 @@ final readonly class Larkmouth
             $names[] = $given.' '.$lecture['family'][intdiv($i, \count($lecture['given'])) % \count($lecture['family'])];
         }
         $class = $this->schoolClass($teacher, $lecture['name'], $lecture['code'], $names);
-        $round = $this->lessons->create($class, 'Three coasts, thirty tables', 75);
+        $round = $this->orders->roundNow($this->lessons->create($class, new MakeLesson('Three coasts, thirty tables', 75)));
         $this->desk->deal($round->grouping, new DealRequest(0, groups: 30, seed: 7));
     }
 
@@ -130,8 +133,8 @@ final readonly class Larkmouth
      */
     private function lesson(SchoolClass $class, array $data): void
     {
-        $round = $this->lessons->create($class, $data['title'], $data['minutes']);
-        $this->lessons->edit($round->lesson, new EditLesson(instructions: $data['instructions'], roundMinutes: $data['roundMinutes']));
+        $round = $this->orders->roundNow($this->lessons->create($class, new MakeLesson($data['title'], $data['minutes'])));
+        $this->orders->edit($round->segment, new EditSegment(instructions: $data['instructions'], minutes: $data['roundMinutes']));
         $this->groups($round, $data['groups'], $data['seed']);
         if (null !== $data['original']) {
             $this->materials->saveOriginal($round, new SaveOriginal($data['original']['title'], 0, array_map(

@@ -132,6 +132,49 @@ final readonly class Arranger
     }
 
     /**
+     * Groups for several rounds that hang together: split inside the groups of this floor, or joining two by two.
+     *
+     * @param int $size   in each group, of the first round
+     * @param int $rounds 1 or more
+     *
+     * @return list<list<list<string>>> groups of ids, a list a round
+     *
+     * @throws Problem 422 if these students cannot be divided so, or rules contradict
+     */
+    public function several(Grouping $grouping, Floor $floor, MethodKind $kind, int $size, int $rounds): array
+    {
+        $present = $this->present($grouping);
+        $here = array_fill_keys(array_map(static fn (StudentView $student): string => $student->id, $present), true);
+        $within = array_values(array_filter(array_map(static fn (Group $group): array => array_values(array_filter($group->students, static fn (string $id): bool => isset($here[$id]))), $floor->groups)));
+        if ([] === $present || (MethodKind::Split === $kind && [] === $within)) {
+            throw new Problem(422, 'There are no groups to split yet. Deal the class into groups first.', 'way');
+        }
+        $rules = $this->rules->musts($grouping->class->id);
+        $problem = new GroupingProblem(
+            array_map(self::student(...), $present),
+            new Shape\Size($size, Shape\Remainder::Spread),
+            $kind,
+            $rounds,
+            self::musts($rules, $present),
+            [new NewPartners(1.0)],
+            array_map(static fn (GroupingUse $use): array => $use->groups, $this->list->uses($grouping->class->id)),
+            (new Randomizer())->getInt(0, 2 ** 31),
+            self::REPAIR_MS,
+            within: $within,
+        );
+        try {
+            $result = $kind->method()->solve($problem, new ClockLimit(self::REPAIR_MS));
+        } catch (ImpossibleShape|NoWayFound $e) {
+            throw new Problem(422, $e->getMessage(), 'size');
+        }
+        if (!$result->keepsAllRules()) {
+            throw new Problem(422, $result->conflicts[0]->message, 'way');
+        }
+
+        return $result->rounds;
+    }
+
+    /**
      * @throws Problem 422 if there is no way
      */
     public function repair(Grouping $grouping, Floor $floor, DeskSettings $settings): RepairView

@@ -27,7 +27,7 @@ class Lesson
     public bool $template = false;
 
     /** The lesson it was begun from. */
-    #[ORM\ManyToOne, ORM\JoinColumn(name: 'begun_from_id', nullable: true, onDelete: 'SET NULL')]
+    #[ORM\ManyToOne(targetEntity: self::class), ORM\JoinColumn(name: 'begun_from_id', nullable: true, onDelete: 'SET NULL')]
     public ?self $begunFrom = null;
 
     /** How often the running order has been changed: a window that does not know of the last change is told. */
@@ -52,7 +52,7 @@ class Lesson
         #[ORM\Column]
         public int $minutes,
         #[ORM\Column(type: 'datetimetz_immutable')]
-        public readonly \DateTimeImmutable $createdAt,
+        public \DateTimeImmutable $createdAt,
         /** Its date and time; null for a template. */
         #[ORM\Column(type: 'datetimetz_immutable', nullable: true)]
         public ?\DateTimeImmutable $startsAt,

@@ -33,4 +33,12 @@ final readonly class LessonAccess
     {
         return Owned::one(Round::class, $this->em->createQueryBuilder()->select('r', 'l', 'c')->from(Round::class, 'r')->join('r.lesson', 'l')->join('l.class', 'c'), 'r', $teacher, $id);
     }
+
+    /**
+     * @throws Problem 404
+     */
+    public function segment(Teacher $teacher, string $id): Segment
+    {
+        return Owned::one(Segment::class, $this->em->createQueryBuilder()->select('s', 'l', 'c', 'r')->from(Segment::class, 's')->join('s.lesson', 'l')->join('l.class', 'c')->leftJoin('s.round', 'r'), 's', $teacher, $id);
+    }
 }

@@ -17,20 +17,23 @@ final readonly class LessonList
     }
 
     /**
-     * @return list<LessonSummary> newest first
+     * @return list<LessonSummary> the latest first; templates before them
      */
     public function of(Teacher $teacher): array
     {
         /** @var list<Lesson> $lessons */
         $lessons = $this->em->createQueryBuilder()->select('l', 'c')->from(Lesson::class, 'l')->join('l.class', 'c')
-            ->where('c.teacher = :teacher')->setParameter('teacher', $teacher)->orderBy('l.id', 'DESC')->getQuery()->getResult();
+            ->where('c.teacher = :teacher')->setParameter('teacher', $teacher)->orderBy('l.startsAt', 'DESC')->addOrderBy('l.id', 'DESC')->getQuery()->getResult();
 
         return array_map(static fn (Lesson $lesson): LessonSummary => new LessonSummary(
             $lesson->id,
             $lesson->class->id,
             $lesson->title,
             $lesson->minutes,
+            null === $lesson->startsAt ? null : (int) $lesson->startsAt->format('Uv'),
+            $lesson->template,
             $lesson->class->currentLessonId === $lesson->id,
+            null !== $lesson->segment,
         ), $lessons);
     }
 }

@@ -7,9 +7,19 @@ namespace FreshHuddle\App\Lesson;
 final readonly class LessonSummary
 {
     /**
-     * @param bool $current students of the class are taken to this lesson
+     * @param int|null $startsAt milliseconds since 1970; null for a template
+     * @param bool     $current  students of the class are taken to this lesson
+     * @param bool     $begun    it is in one of its segments, or has been
      */
-    public function __construct(public string $id, public string $classId, public string $title, public int $minutes, public bool $current)
-    {
+    public function __construct(
+        public string $id,
+        public string $classId,
+        public string $title,
+        public int $minutes,
+        public ?int $startsAt,
+        public bool $template,
+        public bool $current,
+        public bool $begun,
+    ) {
     }
 }

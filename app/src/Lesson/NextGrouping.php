@@ -10,7 +10,7 @@ use FreshHuddle\App\Grouping\SignUpPlace;
 use FreshHuddle\App\Roster\Device\StudentUser;
 
 /**
- * The grouping of the lesson that the student's class comes into, until its groups are shown.
+ * The grouping of the first round that has not been shown yet, in the lesson the student's class comes into.
  */
 final readonly class NextGrouping implements SignUpPlace
 {
@@ -20,8 +20,21 @@ final readonly class NextGrouping implements SignUpPlace
 
     public function groupingFor(StudentUser $student): ?string
     {
-        $round = null === $student->lessonId ? null : $this->em->getRepository(Round::class)->findOneBy(['lesson' => $student->lessonId], ['number' => 'ASC']);
+        if (null === $student->lessonId) {
+            return null;
+        }
+        /** @var list<Round> $rounds */
+        $rounds = $this->em->createQueryBuilder()->select('r', 'g')->from(Round::class, 'r')->join('r.grouping', 'g')->where('r.lesson = :lesson')
+            ->andWhere('r.number IS NOT NULL')->setParameter('lesson', $student->lessonId)->orderBy('r.number')->getQuery()->getResult();
+        $shown = [];
+        foreach ($rounds as $round) {
+            if ($round->state()->phase($this->clock->ms())->showsGroups()) {
+                $shown[] = $round->grouping->id;
+            } elseif (!\in_array($round->grouping->id, $shown, true)) {
+                return $round->grouping->id;
+            }
+        }
 
-        return null === $round || Moments::read($round->moments)->phase($this->clock->ms())->showsGroups() ? null : $round->grouping->id;
+        return null;
     }
 }

@@ -34,13 +34,13 @@ class Round
     public array $moments = [];
 
     #[ORM\ManyToOne, ORM\JoinColumn(nullable: false, onDelete: 'CASCADE')]
-    public readonly Lesson $lesson;
+    public Lesson $lesson;
 
     public function __construct(
         #[ORM\Id, ORM\Column(type: 'guid')]
         public readonly string $id,
         #[ORM\OneToOne(inversedBy: 'round'), ORM\JoinColumn(nullable: false, onDelete: 'CASCADE')]
-        public readonly Segment $segment,
+        public Segment $segment,
         #[ORM\ManyToOne, ORM\JoinColumn(nullable: false)]
         public Grouping $grouping,
     ) {

@@ -8,7 +8,7 @@ use Doctrine\ORM\Mapping as ORM;
 use FreshHuddle\App\Lesson\Lesson;
 
 /**
- * A command that has been carried out, so that one sent twice counts once. Written by LiveLesson.
+ * A command that has been carried out, so that one sent twice counts once. Written by EventStore.
  */
 #[ORM\Entity]
 class CommandKey

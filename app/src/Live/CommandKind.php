@@ -6,6 +6,8 @@ namespace FreshHuddle\App\Live;
 
 enum CommandKind: string
 {
+    /** On to another segment of the running order. */
+    case Begin = 'begin';
     case SendOut = 'sendOut';
     case TakeBack = 'takeBack';
     case ChangeEnd = 'changeEnd';

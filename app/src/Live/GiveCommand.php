@@ -4,9 +4,11 @@ declare(strict_types=1);
 
 namespace FreshHuddle\App\Live;
 
+use FreshHuddle\App\Http\Body\Id;
 use FreshHuddle\App\Http\Body\Moment;
 use FreshHuddle\App\Lesson\Round;
 use FreshHuddle\Core\Live\Command;
+use FreshHuddle\Core\Live\Command\Begin;
 use FreshHuddle\Core\Live\Command\CallBack;
 use FreshHuddle\Core\Live\Command\ChangeEnd;
 use FreshHuddle\Core\Live\Command\KeepWorking;
@@ -18,12 +20,15 @@ use FreshHuddle\Core\Live\Exception\CommandRefused;
 final readonly class GiveCommand
 {
     /**
+     * @param string|null $segment for begin and sendOut: which one; null for sendOut: the round the lesson is in or comes to next
      * @param int|null    $seconds for callBack: 0 to 120; null: as the round says
      * @param int|null    $endsAt  for changeEnd: milliseconds since 1970
      * @param string|null $text    for say
      */
     public function __construct(
         public CommandKind $kind,
+        #[Id]
+        public ?string $segment = null,
         public ?int $seconds = null,
         #[Moment]
         public ?int $endsAt = null,
@@ -37,7 +42,8 @@ final readonly class GiveCommand
     public function command(Round $round): Command
     {
         return match ($this->kind) {
-            CommandKind::SendOut => new SendOut($round->lookSeconds, $round->minutes, $round->autoCallBack ? $round->callBackSeconds : null),
+            CommandKind::Begin => new Begin($this->segment ?? '', $round->lesson->segment?->id),
+            CommandKind::SendOut => new SendOut($round->lookSeconds, $round->segment->minutes, $round->autoCallBack ? $round->callBackSeconds : null),
             CommandKind::TakeBack => new TakeBack(),
             CommandKind::ChangeEnd => new ChangeEnd($this->endsAt ?? 0),
             CommandKind::CallBack => new CallBack($this->seconds ?? $round->callBackSeconds),

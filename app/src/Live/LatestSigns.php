@@ -8,7 +8,7 @@ use Doctrine\ORM\Mapping as ORM;
 use FreshHuddle\App\Roster\Student;
 
 /**
- * The latest signs of a student. Written by Presence, many times a minute; moments in milliseconds since 1970.
+ * The latest signs of a student. Written by PresenceStore, many times a minute; moments in milliseconds since 1970.
  */
 #[ORM\Entity]
 #[ORM\Table(name: 'presence')]

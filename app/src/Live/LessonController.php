@@ -4,13 +4,14 @@ declare(strict_types=1);
 
 namespace FreshHuddle\App\Live;
 
-use Doctrine\ORM\EntityManagerInterface;
 use FreshHuddle\App\Account\Teacher;
 use FreshHuddle\App\Http\Body\Body;
 use FreshHuddle\App\Http\Problem;
+use FreshHuddle\App\Lesson\EditLesson;
 use FreshHuddle\App\Lesson\LessonAccess;
+use FreshHuddle\App\Lesson\Lessons;
+use FreshHuddle\App\Lesson\MakeLesson;
 use FreshHuddle\App\Roster\ClassAccess;
-use FreshHuddle\Core\Live\Exception\CommandRefused;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\Routing\Attribute\Route;
 use Symfony\Component\Routing\Requirement\Requirement;
@@ -20,36 +21,47 @@ use Symfony\Component\Security\Http\Attribute\CurrentUser;
 final readonly class LessonController
 {
     public function __construct(
+        private Lessons $lessons,
         private LessonDesk $desk,
         private LiveLesson $live,
         private ClassAccess $classAccess,
         private LessonAccess $lessonAccess,
-        private EntityManagerInterface $em,
     ) {
     }
 
     #[Route('/classes/{id}/lessons', methods: ['POST'])]
     public function make(#[CurrentUser] Teacher $teacher, string $id, #[Body] MakeLesson $request): LessonView
     {
-        $round = $this->desk->create($this->classAccess->schoolClass($teacher, $id), $request->title, $request->minutes);
+        $class = $this->classAccess->schoolClass($teacher, $id);
+        $from = null === $request->from ? null : $this->lessonAccess->lesson($teacher, $request->from);
 
-        return $this->desk->view($round->lesson);
+        return $this->desk->view($this->lessons->create($class, $request, $from));
     }
 
     #[Route('/lessons/{id}', methods: ['GET'])]
     public function show(#[CurrentUser] Teacher $teacher, string $id): LessonView
     {
         $lesson = $this->lessonAccess->lesson($teacher, $id);
-        $this->desk->watched($lesson);
+        $this->lessons->watched($lesson);
 
         return $this->desk->view($lesson);
+    }
+
+    /** The lesson with the round of this segment on its floor, whatever it is in just now. */
+    #[Route('/lessons/{id}/segments/{segment}', requirements: ['segment' => Requirement::UUID], methods: ['GET'])]
+    public function showSegment(#[CurrentUser] Teacher $teacher, string $id, string $segment): LessonView
+    {
+        $lesson = $this->lessonAccess->lesson($teacher, $id);
+        $this->lessons->watched($lesson);
+
+        return $this->desk->view($lesson, $segment);
     }
 
     #[Route('/lessons/{id}', methods: ['PATCH'])]
     public function edit(#[CurrentUser] Teacher $teacher, string $id, #[Body] EditLesson $request): LessonView
     {
         $lesson = $this->lessonAccess->lesson($teacher, $id);
-        $this->desk->edit($lesson, $request);
+        $this->lessons->edit($lesson, $request);
 
         return $this->desk->view($lesson);
     }
@@ -59,7 +71,7 @@ final readonly class LessonController
     public function makeCurrent(#[CurrentUser] Teacher $teacher, string $id): LessonView
     {
         $lesson = $this->lessonAccess->lesson($teacher, $id);
-        $this->desk->makeCurrent($lesson);
+        $this->lessons->makeCurrent($lesson);
 
         return $this->desk->view($lesson);
     }
@@ -72,14 +84,8 @@ final readonly class LessonController
             throw new Problem(400, 'A command needs an Idempotency-Key of 8 to 64 letters, digits or dashes.');
         }
         $lesson = $this->lessonAccess->lesson($teacher, $id);
-        $round = $this->desk->roundOf($lesson);
-        try {
-            $this->live->carryOut($round, $request->command($round), $key, 'teacher:'.$teacher->id);
-        } catch (CommandRefused $e) {
-            throw new Problem(422, $e->getMessage());
-        }
-        $this->em->clear(); // the command wrote past it
+        $this->live->carryOut($lesson, $request, $key, 'teacher:'.$teacher->id);
 
-        return $this->desk->view($this->lessonAccess->lesson($teacher, $id));
+        return $this->desk->view($lesson);
     }
 }

@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace FreshHuddle\App\Live;
 
 use FreshHuddle\App\Grouping\FloorView;
+use FreshHuddle\App\Lesson\RoundView;
+use FreshHuddle\App\Lesson\RunningOrderView;
 use FreshHuddle\App\Materials\CopySummary;
 use FreshHuddle\App\Materials\OriginalView;
 use FreshHuddle\App\Rooms\RoomView;
@@ -17,8 +19,12 @@ use FreshHuddle\App\Worker\FailedTaskView;
 final readonly class LessonView
 {
     /**
+     * @param int|null             $startsAt  milliseconds since 1970; null for a template
+     * @param bool                 $template  no lesson, but what lessons are begun from
      * @param bool                 $current   students of the class are taken to this lesson
      * @param int                  $serverNow milliseconds since 1970, for the clock on the page
+     * @param RoundView            $round     the round that was asked for; floor, rooms, original and copies are its own
+     * @param RoundView            $roundNow  the round the lesson is in or comes to next
      * @param list<SeatedStudent>  $students  the class list
      * @param list<RoomView>       $rooms
      * @param list<CopySummary>    $copies
@@ -30,13 +36,17 @@ final readonly class LessonView
         public string $id,
         public string $title,
         public int $minutes,
+        public ?int $startsAt,
+        public bool $template,
         public string $classId,
         public string $className,
         public string $classCode,
         public bool $current,
         public int $seq,
         public int $serverNow,
+        public RunningOrderView $order,
         public RoundView $round,
+        public RoundView $roundNow,
         public FloorView $floor,
         public array $students,
         public array $rooms,

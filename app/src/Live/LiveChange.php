@@ -4,14 +4,16 @@ declare(strict_types=1);
 
 namespace FreshHuddle\App\Live;
 
-use Doctrine\DBAL\Connection;
+use Doctrine\ORM\EntityManagerInterface;
 use FreshHuddle\App\Database\Clock;
-use FreshHuddle\App\Database\Row;
 use FreshHuddle\App\Grouping\Event\FloorChanged;
-use FreshHuddle\App\Lesson\Moments;
+use FreshHuddle\App\Grouping\Grouping;
+use FreshHuddle\App\Lesson\LessonRepository;
 use FreshHuddle\App\Rooms\Event\RoomsChanged;
+use FreshHuddle\App\Rooms\RoomReader;
 use FreshHuddle\App\Rooms\RoomWork;
 use FreshHuddle\App\Roster\Event\ClassChanged;
+use FreshHuddle\App\Roster\SchoolClass;
 use FreshHuddle\App\Stream\Audience;
 use FreshHuddle\App\Stream\Stream;
 use FreshHuddle\App\Worker\Tasks;
@@ -30,10 +32,12 @@ final readonly class LiveChange
     private const MANY = 20;
 
     public function __construct(
-        private Connection $db,
+        private EntityManagerInterface $em,
+        private LessonRepository $lessons,
+        private RoomReader $rooms,
         private Stream $stream,
         private Tasks $tasks,
-        private EventLog $events,
+        private EventStore $events,
         private Clock $clock,
     ) {
     }
@@ -44,24 +48,15 @@ final readonly class LiveChange
     #[AsEventListener]
     public function ofClass(ClassChanged $event): void
     {
-        $classId = $event->classId;
-        $rows = Row::all($this->db->fetchAllAssociative(
-            'SELECT l.id, c.current_lesson_id = l.id AS current, r.moments FROM lesson l
-             JOIN school_class c ON c.id = l.class_id JOIN round r ON r.lesson_id = l.id WHERE l.class_id = ?',
-            [$classId],
-        ));
-        foreach ($rows as $row) {
-            $this->stream->publish([Audience::staff($row->text('id'))], ['kind' => 'lesson']);
-            if ($row->bool('current')) {
-                $this->stream->publish([Audience::everybody($row->text('id'))], ['kind' => 'refresh']);
-            }
+        $class = $this->em->find(SchoolClass::class, $event->classId);
+        $groupings = $this->em->getRepository(Grouping::class)->findBy(['class' => $class, 'removedAt' => null]);
+        $this->stream->publish(array_map(Audience::staff(...), $this->lessons->idsOf($event->classId)), ['kind' => 'lesson']);
+        $this->stream->publish(array_map(static fn (Grouping $grouping): Audience => Audience::desk($grouping->id), $groupings), ['kind' => 'desk']);
+        if (null !== $class?->currentLessonId) {
+            $this->stream->publish([Audience::everybody($class->currentLessonId)], ['kind' => 'refresh']);
         }
-        foreach ($this->db->fetchFirstColumn('SELECT id FROM grouping WHERE class_id = ? AND removed_at IS NULL', [$classId]) as $groupingId) {
-            \assert(\is_string($groupingId));
-            $this->stream->publish([Audience::desk($groupingId)], ['kind' => 'desk']);
-        }
-        $main = $this->db->fetchOne('SELECT id FROM room WHERE class_id = ? AND group_id IS NULL AND external_id IS NOT NULL', [$classId]);
-        if (\is_string($main)) {
+        $main = $this->rooms->mainSession($event->classId);
+        if (null !== $main) {
             $this->tasks->ask(RoomWork::MEMBERS, $main);
         }
     }
@@ -84,13 +79,9 @@ final readonly class LiveChange
     #[AsEventListener]
     public function ofRooms(RoomsChanged $event): void
     {
-        $classId = $event->classId;
-        foreach ($this->db->fetchFirstColumn('SELECT id FROM lesson WHERE class_id = ?', [$classId]) as $lessonId) {
-            \assert(\is_string($lessonId));
-            $this->stream->publish([Audience::staff($lessonId)], ['kind' => 'lesson']);
-        }
-        $current = $this->db->fetchOne('SELECT current_lesson_id FROM school_class WHERE id = ?', [$classId]);
-        if (\is_string($current)) {
+        $this->stream->publish(array_map(Audience::staff(...), $this->lessons->idsOf($event->classId)), ['kind' => 'lesson']);
+        $current = $this->em->find(SchoolClass::class, $event->classId)?->currentLessonId;
+        if (null !== $current) {
             $this->stream->publish([Audience::everybody($current)], ['kind' => 'refresh']);
         }
     }
@@ -101,8 +92,7 @@ final readonly class LiveChange
     #[AsEventListener]
     public function ofFailure(WorkFailed $event): void
     {
-        $lessons = array_filter($this->db->fetchFirstColumn('SELECT id FROM lesson WHERE class_id = ?', [$event->classId]), \is_string(...));
-        $this->stream->publish(array_values(array_map(Audience::staff(...), $lessons)), ['kind' => 'lesson']);
+        $this->stream->publish(array_map(Audience::staff(...), $this->lessons->idsOf($event->classId)), ['kind' => 'lesson']);
     }
 
     /**
@@ -117,23 +107,22 @@ final readonly class LiveChange
         if ([] === $groups) {
             return;
         }
-        foreach ($this->roomsOf($groupingId, $groups) as $roomId) {
+        foreach ($this->rooms->ofGroups($groups) as $roomId) {
             $this->tasks->ask(RoomWork::MEMBERS, $roomId);
         }
         $this->stream->publish([Audience::desk($groupingId)], ['kind' => 'desk']);
-        $rounds = Row::all($this->db->fetchAllAssociative('SELECT id, lesson_id, moments FROM round WHERE grouping_id = ?', [$groupingId]));
-        foreach ($rounds as $round) {
+        foreach ($this->lessons->roundsIn($groupingId) as $round) {
             $now = $this->clock->ms();
             $moves = self::moves($before, $after, $now);
-            if ([] !== $moves && Moments::read($round->json('moments'))->phase($now)->showsGroups()) {
-                $this->db->transactional(function () use ($round, $moves): void {
-                    $this->events->lock($round->text('lesson_id'));
-                    $this->events->append($round->text('lesson_id'), $round->text('id'), 'staff', $moves);
+            if ([] !== $moves && $round->state()->phase($now)->showsGroups()) {
+                $this->em->wrapInTransaction(function () use ($round, $moves): void {
+                    $this->events->lock($round->lesson->id);
+                    $this->events->append($round->lesson->id, $round->id, 'staff', $moves);
                 });
             }
-            $this->stream->publish([Audience::staff($round->text('lesson_id'))], ['kind' => 'lesson']);
+            $this->stream->publish([Audience::staff($round->lesson->id)], ['kind' => 'lesson']);
             $this->stream->publish(
-                \count($students) > self::MANY ? [Audience::everybody($round->text('lesson_id'))] : array_map(Audience::student(...), $students),
+                \count($students) > self::MANY ? [Audience::everybody($round->lesson->id)] : array_map(Audience::student(...), $students),
                 ['kind' => 'refresh'],
             );
         }
@@ -181,20 +170,5 @@ final readonly class LiveChange
         }
 
         return [$groups, array_values(array_unique($students))];
-    }
-
-    /**
-     * @param list<string> $groupIds
-     *
-     * @return list<string>
-     */
-    private function roomsOf(string $groupingId, array $groupIds): array
-    {
-        $rooms = Row::all($this->db->fetchAllAssociative('SELECT id, group_id FROM room WHERE grouping_id = ? AND external_id IS NOT NULL', [$groupingId]));
-
-        return array_values(array_map(
-            static fn (Row $room): string => $room->text('id'),
-            array_filter($rooms, static fn (Row $room): bool => \in_array($room->textOrNull('group_id'), $groupIds, true)),
-        ));
     }
 }

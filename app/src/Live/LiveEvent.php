@@ -10,7 +10,7 @@ use FreshHuddle\App\Lesson\Round;
 use FreshHuddle\App\Lesson\Run\Run;
 
 /**
- * Something that happened in a lesson; never changed. Written by EventLog.
+ * Something that happened in a lesson; never changed. Written by EventStore.
  */
 #[ORM\Entity]
 class LiveEvent
@@ -20,8 +20,9 @@ class LiveEvent
         public readonly Lesson $lesson,
         #[ORM\Id, ORM\Column]
         public readonly int $seq,
-        #[ORM\ManyToOne, ORM\JoinColumn(nullable: false, onDelete: 'CASCADE')]
-        public readonly Round $round,
+        /** The round it is about, if it is about one. */
+        #[ORM\ManyToOne, ORM\JoinColumn(nullable: true, onDelete: 'CASCADE')]
+        public readonly ?Round $round,
         #[ORM\ManyToOne, ORM\JoinColumn(nullable: true, onDelete: 'SET NULL')]
         public readonly ?Run $run,
         #[ORM\Column(length: 30)]

@@ -4,14 +4,16 @@ declare(strict_types=1);
 
 namespace FreshHuddle\App\Live;
 
-use Doctrine\DBAL\Connection;
+use Doctrine\ORM\EntityManagerInterface;
 use FreshHuddle\App\Database\Clock;
-use FreshHuddle\App\Database\Row;
 use FreshHuddle\App\Grouping\Floor\FloorStore;
 use FreshHuddle\App\Http\Problem;
+use FreshHuddle\App\Lesson\Lesson;
 use FreshHuddle\App\Lesson\Moments;
 use FreshHuddle\App\Lesson\Round;
 use FreshHuddle\App\Lesson\Run\RunStore;
+use FreshHuddle\App\Lesson\RunningOrders;
+use FreshHuddle\App\Lesson\Segment;
 use FreshHuddle\App\Stream\Audience;
 use FreshHuddle\App\Stream\Stream;
 use FreshHuddle\App\Worker\Tasks;
@@ -19,22 +21,23 @@ use FreshHuddle\Core\Lesson\Event;
 use FreshHuddle\Core\Lesson\EventKind;
 use FreshHuddle\Core\Lesson\RoundState;
 use FreshHuddle\Core\Live\Command;
-use FreshHuddle\Core\Live\Command\SendOut;
+use FreshHuddle\Core\Live\Command\CallBack;
 use FreshHuddle\Core\Live\Exception\CommandRefused;
 
 /**
- * Carries out what the teacher asks of a lesson: lock it, let core decide, keep the events, then tell everybody.
+ * Carries out what the teacher asks of a lesson: hold it, let core decide, keep the events, then tell everybody.
  */
 final readonly class LiveLesson
 {
     public function __construct(
-        private Connection $db,
-        private EventLog $events,
+        private EntityManagerInterface $em,
+        private EventStore $events,
         private FloorStore $floors,
         private Tasks $tasks,
         private Stream $stream,
         private Clock $clock,
         private RunStore $runs,
+        private RunningOrders $orders,
     ) {
     }
 
@@ -43,58 +46,109 @@ final readonly class LiveLesson
      *
      * @throws Problem 422 if the command makes no sense as things stand
      */
-    public function carryOut(Round $round, Command $command, string $key, string $actor): void
+    public function carryOut(Lesson $lesson, GiveCommand $request, string $key, string $actor): void
     {
-        $lessonId = $round->lesson->id;
-        [$events, $state, $seq] = $this->db->transactional(fn (): array => $this->decide($round, $command, $key, $actor));
-        if ([] === $events) {
-            return;
+        $done = $this->em->wrapInTransaction(function () use ($lesson, $request, $key, $actor): array {
+            $this->events->lock($lesson->id);
+            if (!$this->events->isFresh($lesson->id, $key)) {
+                return [];
+            }
+            $this->em->refresh($lesson);
+            try {
+                return $this->decide($lesson, $request, $actor);
+            } catch (CommandRefused $e) {
+                throw new Problem(422, $e->getMessage());
+            }
+        });
+        foreach ($done as $message) {
+            $this->stream->publish([Audience::everybody($lesson->id)], $message);
         }
-        foreach ($events as $event) {
-            $this->stream->publish([Audience::everybody($lessonId)], EventKind::NoticeSaid === $event->kind
-                ? ['kind' => 'notice', 'notice' => new NoticeView($seq, $event->text('text'), $event->at)]
-                : ['kind' => 'round', 'seq' => $seq, 'moments' => Moments::of($state)]);
+        if ([] !== $done) {
+            $this->stream->publish([Audience::staff($lesson->id)], ['kind' => 'lesson']);
         }
-        $this->stream->publish([Audience::staff($lessonId)], ['kind' => 'lesson']);
     }
 
     /**
-     * @return array{list<Event>, RoundState, int}
+     * @return list<array<string, mixed>> what everybody is to be told
+     *
+     * @throws CommandRefused
      */
-    private function decide(Round $round, Command $command, string $key, string $actor): array
+    private function decide(Lesson $lesson, GiveCommand $request, string $actor): array
     {
-        $lessonId = $round->lesson->id;
-        $this->events->lock($lessonId);
-        $row = $this->db->fetchAssociative('SELECT moments FROM round WHERE id = ?', [$round->id]);
-        $state = Moments::read((new Row(false === $row ? throw Problem::notFound() : $row))->json('moments'))->state();
-        $fresh = $this->db->executeStatement('INSERT INTO command_key (lesson_id, id) VALUES (?, ?) ON CONFLICT DO NOTHING', [$lessonId, $key]);
-        if (0 === $fresh) {
-            return [[], $state, 0];
+        $now = $this->orders->roundNow($lesson);
+        if (CommandKind::Begin === $request->kind) {
+            $segment = $this->segment($lesson, $request->segment);
+            if (null !== $segment->round) {
+                throw new Problem(422, 'A round is begun by sending groups out.', 'segment');
+            }
+            $last = $lesson->segment->round ?? $now;
+
+            return $this->apply($last, $request->command($last), $actor);
         }
-        if ($command instanceof SendOut) {
-            $this->somebodyHasASeat($round);
+        if (CommandKind::SendOut !== $request->kind) {
+            return $this->apply($now, $request->command($now), $actor);
         }
-        try {
-            $events = $command->decide($state, $this->clock->ms());
-        } catch (CommandRefused $e) {
-            throw new Problem(422, $e->getMessage());
+        $round = null === $request->segment ? $now : $this->segment($lesson, $request->segment)->round ?? throw new Problem(422, 'This segment is not done in groups.', 'segment');
+        if ([] === $this->floors->now($round->grouping->id)->seated()) {
+            throw new Problem(422, 'Nobody has a seat yet. Deal the class into groups first.');
         }
+        $messages = [];
+        if ($lesson->segment !== $round->segment) {
+            // From round to round: who still works in the one before goes on from there.
+            if (null !== $lesson->segment?->round && $lesson->segment->round->state()->phase($this->clock->ms())->isUnderWay()) {
+                $messages = $this->apply($lesson->segment->round, new CallBack(0), $actor);
+            }
+            $begun = new Event(EventKind::SegmentBegun, $this->clock->ms(), ['segment' => $round->segment->id]);
+            array_push($messages, ...$this->keep($round, [$begun], $actor));
+        }
+        array_push($messages, ...$this->apply($round, $request->command($round), $actor));
+
+        return $messages;
+    }
+
+    /**
+     * @return list<array<string, mixed>>
+     *
+     * @throws CommandRefused
+     */
+    private function apply(Round $round, Command $command, string $actor): array
+    {
+        $this->em->refresh($round);
+
+        return $this->keep($round, $command->decide($round->state()->state(), $this->clock->ms()), $actor);
+    }
+
+    /**
+     * @param list<Event> $events
+     *
+     * @return list<array<string, mixed>>
+     */
+    private function keep(Round $round, array $events, string $actor): array
+    {
         if ([] === $events) {
-            return [[], $state, 0];
+            return [];
         }
         foreach ($events as $event) {
             if (EventKind::SentOut === $event->kind) {
                 $this->runs->begin($round, $event->at, $event->moment('outAt') ?? $event->at);
             }
         }
-        $seq = $this->events->append($lessonId, $round->id, $actor, $events);
+        $seq = $this->events->append($round->lesson->id, $round->id, $actor, $events);
+        $state = $round->state()->state();
+        $messages = [];
         foreach ($events as $event) {
             $state = $state->with($event);
             $this->plan($round, $event, $state);
+            $messages[] = match ($event->kind) {
+                EventKind::NoticeSaid => ['kind' => 'notice', 'notice' => new NoticeView($seq, $event->text('text'), $event->at)],
+                EventKind::SegmentBegun => ['kind' => 'refresh'],
+                default => ['kind' => 'round', 'seq' => $seq, 'round' => $round->id, 'moments' => Moments::of($state)],
+            };
         }
-        $this->db->update('round', ['moments' => json_encode(Moments::of($state), \JSON_THROW_ON_ERROR)], ['id' => $round->id]);
+        $round->moments = (array) Moments::of($state);
+        $this->em->flush();
 
-        return [$events, $state, $seq];
+        return $messages;
     }
 
     /**
@@ -103,6 +157,7 @@ final readonly class LiveLesson
     private function plan(Round $round, Event $event, RoundState $state): void
     {
         match ($event->kind) {
+            EventKind::SegmentBegun => $this->goOn($round->lesson, $event),
             EventKind::SentOut => $this->planSendOut($round, $state),
             EventKind::TakenBack => $this->planTakeBack($round, $event),
             EventKind::EndChanged => $this->planEnd($round, $state),
@@ -113,10 +168,21 @@ final readonly class LiveLesson
         };
     }
 
+    private function goOn(Lesson $lesson, Event $event): void
+    {
+        $lesson->segment = $this->segment($lesson, $event->text('segment'));
+        $lesson->segmentSince = $event->at;
+        $lesson->class->currentLessonId = $lesson->id;
+    }
+
     private function planSendOut(Round $round, RoundState $state): void
     {
-        $this->db->update('school_class', ['current_lesson_id' => $round->lesson->id], ['id' => $round->lesson->class->id]);
-        $this->tasks->cancel(RoundWork::MOVE_BACK, $round->id);
+        $round->lesson->class->currentLessonId = $round->lesson->id;
+        foreach ($this->orders->segments($round->lesson) as $segment) {
+            if (null !== $segment->round) {
+                $this->tasks->cancel(RoundWork::MOVE_BACK, $segment->round->id);
+            }
+        }
         $this->tasks->ask(RoundWork::MOVE_OUT, $round->id, $state->outAt);
         $this->tasks->ask(WatchWork::WATCH, $round->lesson->id);
         $this->tasks->ask(WatchWork::ASK_SERVICE, $round->lesson->id);
@@ -154,10 +220,17 @@ final readonly class LiveLesson
         $this->tasks->ask(RoundWork::SAY, $round->id, null, ['text' => 'The call back is off. Keep working.']);
     }
 
-    private function somebodyHasASeat(Round $round): void
+    /**
+     * @throws Problem 422 if it is not in the lesson's running order
+     */
+    private function segment(Lesson $lesson, ?string $id): Segment
     {
-        if ([] === $this->floors->now($round->grouping->id)->seated()) {
-            throw new Problem(422, 'Nobody has a seat yet. Deal the class into groups first.');
+        foreach ($this->orders->segments($lesson) as $segment) {
+            if ($segment->id === $id) {
+                return $segment;
+            }
         }
+
+        throw new Problem(422, 'This segment is not in the running order any more.', 'segment');
     }
 }

@@ -19,7 +19,7 @@ final readonly class MeetingHookController
     /** So far their clock may run ahead of ours. What they saw is never later than now. */
     private const AHEAD = 5_000;
 
-    public function __construct(private Presence $presence, private Clock $clock, #[\SensitiveParameter] private string $secret)
+    public function __construct(private PresenceStore $presence, private Clock $clock, #[\SensitiveParameter] private string $secret)
     {
     }
 

@@ -4,8 +4,9 @@ declare(strict_types=1);
 
 namespace FreshHuddle\App\Live;
 
-use Doctrine\DBAL\Connection;
+use Doctrine\ORM\EntityManagerInterface;
 use FreshHuddle\App\Roster\Event\Arrivals;
+use FreshHuddle\App\Roster\SchoolClass;
 use Symfony\Component\EventDispatcher\Attribute\AsEventListener;
 
 /**
@@ -14,7 +15,7 @@ use Symfony\Component\EventDispatcher\Attribute\AsEventListener;
 #[AsEventListener]
 final readonly class OnArrivals
 {
-    public function __construct(private Connection $db, private LiveChange $liveChange, private Presence $presence)
+    public function __construct(private EntityManagerInterface $em, private LiveChange $liveChange, private PresenceStore $presence)
     {
     }
 
@@ -23,7 +24,6 @@ final readonly class OnArrivals
         if (null !== $event->cameIn) {
             $this->presence->pageIsAlive($event->cameIn);
         }
-        $lesson = $this->db->fetchOne('SELECT current_lesson_id FROM school_class WHERE id = ?', [$event->classId]);
-        $this->liveChange->ofArrival(\is_string($lesson) ? $lesson : null);
+        $this->liveChange->ofArrival($this->em->find(SchoolClass::class, $event->classId)?->currentLessonId);
     }
 }

@@ -4,13 +4,14 @@ declare(strict_types=1);
 
 namespace FreshHuddle\App\Live;
 
-use Doctrine\DBAL\Connection;
+use Doctrine\ORM\EntityManagerInterface;
 use FreshHuddle\App\Database\Clock;
-use FreshHuddle\App\Database\Row;
 use FreshHuddle\App\Grouping\Floor\FloorStore;
 use FreshHuddle\App\Lesson\Moments;
+use FreshHuddle\App\Lesson\Round;
 use FreshHuddle\App\Rooms\Meeting\MeetingServiceFailed;
 use FreshHuddle\App\Rooms\Meeting\RoomService;
+use FreshHuddle\App\Rooms\RoomReader;
 use FreshHuddle\App\Stream\Audience;
 use FreshHuddle\App\Stream\Stream;
 use FreshHuddle\App\Worker\GaveUp;
@@ -19,6 +20,7 @@ use FreshHuddle\App\Worker\TaskHandler;
 use FreshHuddle\App\Worker\Tasks;
 use FreshHuddle\App\Worker\TryAgain;
 use FreshHuddle\Core\Lesson\Phase;
+use FreshHuddle\Core\Rooms\MainSession;
 
 /**
  * What the meeting service does at the moments of a round: move people, say something in their rooms. Pages switch by
@@ -35,7 +37,8 @@ final readonly class RoundWork implements TaskHandler
     private const MOST_TRIES = 5;
 
     public function __construct(
-        private Connection $db,
+        private EntityManagerInterface $em,
+        private RoomReader $rooms,
         private FloorStore $floors,
         private RoomService $service,
         private Stream $stream,
@@ -51,35 +54,29 @@ final readonly class RoundWork implements TaskHandler
 
     public function classOf(Task $task): ?string
     {
-        $class = $this->db->fetchOne('SELECT l.class_id FROM round r JOIN lesson l ON l.id = r.lesson_id WHERE r.id = ?', [$task->subject]);
-
-        return \is_string($class) ? $class : null;
+        return $this->em->find(Round::class, $task->subject)?->lesson->class->id;
     }
 
     public function handle(Task $task): ?int
     {
-        $row = $this->db->fetchAssociative(
-            'SELECT r.id, r.grouping_id, r.lesson_id, r.moments, l.class_id FROM round r JOIN lesson l ON l.id = r.lesson_id WHERE r.id = ?',
-            [$task->subject],
-        );
-        if (false === $row) {
+        $round = $this->em->find(Round::class, $task->subject);
+        if (null === $round) {
             return null;
         }
-        $round = new Row($row);
-        $moments = Moments::read($round->json('moments'));
-        $phase = $moments->phase($this->clock->ms());
+        $phase = $round->state()->phase($this->clock->ms());
+        $rooms = $this->rooms->made($round->lesson->class->id, $round->grouping->id);
         try {
             match ($task->kind) {
-                self::MOVE_OUT => $phase->isOut() ? $this->service->move($this->groupRooms($round)) : null,
-                self::MOVE_BACK => Phase::Back === $phase ? $this->service->move($this->mainSession($round)) : null,
-                self::SAY => $this->service->say($this->rooms($round), \is_string($task->data['text'] ?? null) ? $task->data['text'] : ''),
-                default => Phase::ComingBack === $phase ? $this->service->say($this->rooms($round), $this->callText($moments)) : null,
+                self::MOVE_OUT => $phase->isOut() ? $this->service->move($this->groupRooms($round, $rooms)) : null,
+                self::MOVE_BACK => Phase::Back === $phase ? $this->service->move($this->mainSession($round, $rooms)) : null,
+                self::SAY => $this->service->say(array_keys($rooms), \is_string($task->data['text'] ?? null) ? $task->data['text'] : ''),
+                default => Phase::ComingBack === $phase ? $this->service->say(array_keys($rooms), $this->callText($round->state())) : null,
             };
         } catch (MeetingServiceFailed $e) {
             throw $e->worthRetrying && $task->attempts < self::MOST_TRIES ? new TryAgain($e->getMessage(), 300 * 2 ** $task->attempts) : new GaveUp($e->getMessage());
         } finally {
-            $this->tasks->ask(WatchWork::WATCH, $round->text('lesson_id'));
-            $this->stream->publish([Audience::staff($round->text('lesson_id'))], ['kind' => 'lesson']);
+            $this->tasks->ask(WatchWork::WATCH, $round->lesson->id);
+            $this->stream->publish([Audience::staff($round->lesson->id)], ['kind' => 'lesson']);
         }
 
         return null;
@@ -93,15 +90,17 @@ final readonly class RoundWork implements TaskHandler
     }
 
     /**
+     * @param array<string, string> $rooms the service's room => its place
+     *
      * @return array<string, string> student's id => the service's room
      */
-    private function groupRooms(Row $round): array
+    private function groupRooms(Round $round, array $rooms): array
     {
-        $rooms = $this->externalIds($round);
+        $ofGroup = array_flip($rooms);
         $moves = [];
-        foreach ($this->floors->now($round->text('grouping_id'))->groups as $group) {
-            foreach (isset($rooms[$group->id]) ? $group->students : [] as $student) {
-                $moves[$student] = $rooms[$group->id];
+        foreach ($this->floors->now($round->grouping->id)->groups as $group) {
+            foreach (isset($ofGroup[$group->id]) ? $group->students : [] as $student) {
+                $moves[$student] = $ofGroup[$group->id];
             }
         }
 
@@ -109,42 +108,14 @@ final readonly class RoundWork implements TaskHandler
     }
 
     /**
+     * @param array<string, string> $rooms the service's room => its place
+     *
      * @return array<string, string> student's id => the service's room
      */
-    private function mainSession(Row $round): array
+    private function mainSession(Round $round, array $rooms): array
     {
-        $main = $this->externalIds($round)[''] ?? null;
-        $moves = [];
-        if (null !== $main) {
-            foreach ($this->floors->now($round->text('grouping_id'))->seated() as $student) {
-                $moves[$student] = $main;
-            }
-        }
+        $main = array_flip($rooms)[MainSession::PLACE] ?? null;
 
-        return $moves;
-    }
-
-    /**
-     * @return list<string>
-     */
-    private function rooms(Row $round): array
-    {
-        return array_values($this->externalIds($round));
-    }
-
-    /**
-     * @return array<string, string> group's id, '' for the main session => the service's room
-     */
-    private function externalIds(Row $round): array
-    {
-        $ids = [];
-        foreach (Row::all($this->db->fetchAllAssociative(
-            'SELECT group_id, external_id FROM room WHERE external_id IS NOT NULL AND (grouping_id = ? OR (class_id = ? AND group_id IS NULL))',
-            [$round->text('grouping_id'), $round->text('class_id')],
-        )) as $row) {
-            $ids[$row->textOrNull('group_id') ?? ''] = $row->text('external_id');
-        }
-
-        return $ids;
+        return null === $main ? [] : array_fill_keys($this->floors->now($round->grouping->id)->seated(), $main);
     }
 }

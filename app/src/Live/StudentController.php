@@ -20,7 +20,7 @@ final readonly class StudentController
 {
     public function __construct(
         private StudentPage $page,
-        private Presence $presence,
+        private PresenceStore $presence,
         private SignUps $signUps,
         private Clock $clock,
         private RoomService $rooms,

@@ -16,6 +16,8 @@ final readonly class StudentNow
      * @param string|null      $lesson      its id; null while no lesson is on
      * @param int              $seq         the last event this answer knows of
      * @param int              $serverNow   milliseconds since 1970, for the clock on the page
+     * @param MySegment|null   $segment     what the lesson is at; null before it has begun
+     * @param string|null      $round       the round the moments are of: the one it is in, or the last that was sent out
      * @param MyGroup|null     $group       null until groups are shown, and without a seat
      * @param bool             $mainSession there is a main session to go to
      * @param string|null      $seenIn      the place the meeting service sees the student in: `main`, a group's id, null: none
@@ -30,9 +32,10 @@ final readonly class StudentNow
         public ?string $lessonTitle,
         public int $seq,
         public int $serverNow,
+        public ?MySegment $segment,
+        public ?string $round,
         public ?Moments $moments,
         public ?MyGroup $group,
-        public string $instructions,
         public bool $mainSession,
         public ?string $seenIn,
         public array $notices,

@@ -4,22 +4,24 @@ declare(strict_types=1);
 
 namespace FreshHuddle\App\Live;
 
-use Doctrine\DBAL\Connection;
+use Doctrine\ORM\EntityManagerInterface;
 use FreshHuddle\App\Database\Clock;
-use FreshHuddle\App\Database\Row;
 use FreshHuddle\App\Grouping\Floor\FloorStore;
+use FreshHuddle\App\Lesson\LessonNow;
 use FreshHuddle\App\Lesson\Moments;
+use FreshHuddle\App\Lesson\NowReader;
 use FreshHuddle\App\Rooms\Meeting\MeetingServiceFailed;
 use FreshHuddle\App\Rooms\Meeting\RoomService;
+use FreshHuddle\App\Rooms\RoomReader;
 use FreshHuddle\App\Roster\ClassViews;
 use FreshHuddle\App\Stream\Audience;
 use FreshHuddle\App\Stream\Stream;
 use FreshHuddle\App\Worker\Task;
 use FreshHuddle\App\Worker\TaskHandler;
+use FreshHuddle\Core\Grouping\Floor;
 use FreshHuddle\Core\Lesson\Event;
 use FreshHuddle\Core\Lesson\EventKind;
 use FreshHuddle\Core\Lesson\Phase;
-use FreshHuddle\Core\Live\Evidence;
 use FreshHuddle\Core\Live\Whereabouts;
 
 /**
@@ -38,12 +40,14 @@ final readonly class WatchWork implements TaskHandler
     private const QUIET_AFTER = 20 * 60_000;
 
     public function __construct(
-        private Connection $db,
+        private EntityManagerInterface $em,
+        private NowReader $lessons,
+        private RoomReader $rooms,
         private FloorStore $floors,
         private ClassViews $classes,
         private WhereaboutsReader $reader,
-        private Presence $presence,
-        private EventLog $events,
+        private PresenceStore $presence,
+        private EventStore $events,
         private RoomService $service,
         private Stream $stream,
         private Clock $clock,
@@ -57,21 +61,15 @@ final readonly class WatchWork implements TaskHandler
 
     public function classOf(Task $task): ?string
     {
-        $class = $this->db->fetchOne('SELECT class_id FROM lesson WHERE id = ?', [$task->subject]);
-
-        return \is_string($class) ? $class : null;
+        return $this->lessons->of($task->subject)?->classId;
     }
 
     public function handle(Task $task): ?int
     {
-        $row = $this->db->fetchAssociative(
-            'SELECT l.id, l.class_id, r.id AS round_id, r.grouping_id, r.moments FROM lesson l JOIN round r ON r.lesson_id = l.id WHERE l.id = ? ORDER BY r.number LIMIT 1',
-            [$task->subject],
-        );
-        if (false === $row) {
+        $lesson = $this->lessons->of($task->subject);
+        if (null === $lesson) {
             return null;
         }
-        $lesson = new Row($row);
         if (self::ASK_SERVICE === $task->kind) {
             $this->askService($lesson);
 
@@ -82,42 +80,39 @@ final readonly class WatchWork implements TaskHandler
         return $this->isQuiet($lesson) ? null : $this->clock->ms() + self::EVERY;
     }
 
-    private function look(Row $lesson): void
+    private function look(LessonNow $lesson): void
     {
         $now = $this->clock->ms();
-        $moments = Moments::read($lesson->json('moments'));
-        $students = $this->classes->students($lesson->text('class_id'));
-        $whereabouts = $this->reader->of($lesson->text('class_id'), $students, $this->floors->now($lesson->text('grouping_id')), $moments, $now);
-        $changed = $this->db->transactional(function () use ($lesson, $whereabouts, $moments, $now): int {
-            $this->events->lock($lesson->text('id'));
-            $told = $this->told($lesson->text('class_id'));
+        $students = $this->classes->students($lesson->classId);
+        $floor = null === $lesson->groupingId ? new Floor() : $this->floors->now($lesson->groupingId);
+        $whereabouts = $this->reader->of($lesson->classId, $students, $floor, $lesson->moments ?? Moments::read([]), $now);
+        $changed = $this->em->wrapInTransaction(function () use ($lesson, $whereabouts, $now): int {
+            $this->events->lock($lesson->lessonId);
+            $told = $this->presence->told($lesson->classId);
             $events = [];
             foreach ($whereabouts as $student => $where) {
                 $word = self::word($where);
                 if (\array_key_exists($student, $told) && $told[$student] !== $word) {
-                    $this->db->update('presence', ['told' => $word], ['student_id' => $student]);
+                    $this->presence->tell($student, $word);
                     $events[] = new Event(EventKind::WhereaboutsChanged, $now, [
                         'student' => $student, 'place' => $where->place->value, 'because' => $where->because->value, 'at' => $where->at,
                     ]);
                 }
             }
-            if ([] !== $events && Phase::Planned !== $moments->phase($now)) {
-                $this->events->append($lesson->text('id'), $lesson->text('round_id'), 'watch', $events);
+            if ([] !== $events && (null !== $lesson->kind || Phase::Planned !== $lesson->phase($now))) {
+                $this->events->append($lesson->lessonId, $lesson->roundId, 'watch', $events);
             }
 
             return \count($events);
         });
         if ($changed > 0) {
-            $this->stream->publish([Audience::staff($lesson->text('id'))], ['kind' => 'lesson']);
+            $this->stream->publish([Audience::staff($lesson->lessonId)], ['kind' => 'lesson']);
         }
     }
 
-    private function askService(Row $lesson): void
+    private function askService(LessonNow $lesson): void
     {
-        $places = [];
-        foreach (Row::all($this->db->fetchAllAssociative('SELECT external_id, group_id FROM room WHERE external_id IS NOT NULL AND class_id = ?', [$lesson->text('class_id')])) as $room) {
-            $places[$room->text('external_id')] = $room->textOrNull('group_id') ?? Evidence::MAIN;
-        }
+        $places = $this->rooms->made($lesson->classId);
         if ([] === $places) {
             return;
         }
@@ -127,7 +122,7 @@ final readonly class WatchWork implements TaskHandler
         } catch (MeetingServiceFailed) {
             return; // it is asked again soon
         }
-        foreach ($this->presence->ofClass($lesson->text('class_id')) as $student => $evidence) {
+        foreach ($this->presence->ofClass($lesson->classId) as $student => $evidence) {
             $seen = $there[$student] ?? null;
             if (null !== $seen) {
                 if ($places[$seen['room']] !== $evidence->servicePlace) {
@@ -139,29 +134,11 @@ final readonly class WatchWork implements TaskHandler
         }
     }
 
-    /**
-     * @return array<string, string|null> by student
-     */
-    private function told(string $classId): array
+    private function isQuiet(LessonNow $lesson): bool
     {
-        $told = [];
-        foreach (Row::all($this->db->fetchAllAssociative('SELECT p.student_id, p.told FROM presence p JOIN student s ON s.id = p.student_id WHERE s.class_id = ?', [$classId])) as $row) {
-            $told[$row->text('student_id')] = $row->textOrNull('told');
-        }
+        $last = max($this->presence->lastSign($lesson->classId) ?? 0, $lesson->moments->outAt ?? 0, $lesson->since ?? 0);
 
-        return $told;
-    }
-
-    private function isQuiet(Row $lesson): bool
-    {
-        $now = $this->clock->ms();
-        $last = $this->db->fetchOne(
-            'SELECT MAX(GREATEST(p.page_at, p.service_at, p.link_at)) FROM presence p JOIN student s ON s.id = p.student_id WHERE s.class_id = ?',
-            [$lesson->text('class_id')],
-        );
-        $outAt = Moments::read($lesson->json('moments'))->outAt ?? 0;
-
-        return max(is_numeric($last) ? (int) $last : 0, $outAt) < $now - self::QUIET_AFTER;
+        return $last < $this->clock->ms() - self::QUIET_AFTER;
     }
 
     private static function word(Whereabouts $where): string

@@ -20,7 +20,7 @@ final readonly class WhereaboutsReader
     /** Signs older than this belong to another day. */
     private const ONE_LESSON = 6 * 3_600_000;
 
-    public function __construct(private Presence $presence)
+    public function __construct(private PresenceStore $presence)
     {
     }
 

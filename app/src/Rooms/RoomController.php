@@ -14,7 +14,7 @@ use Symfony\Component\Security\Http\Attribute\CurrentUser;
 #[Route('/api/staff', requirements: ['id' => Requirement::UUID])]
 final readonly class RoomController
 {
-    public function __construct(private Rooms $rooms, private LessonAccess $lessonAccess, private RoomAccess $roomAccess, private FloorStore $floors)
+    public function __construct(private Rooms $rooms, private RoomReader $reader, private LessonAccess $lessonAccess, private RoomAccess $roomAccess, private FloorStore $floors)
     {
     }
 
@@ -27,7 +27,7 @@ final readonly class RoomController
         $round = $this->lessonAccess->round($teacher, $id);
         $this->rooms->make($round);
 
-        return $this->rooms->ofRound($round->grouping->id, $round->lesson->class->id, $this->floors->now($round->grouping->id));
+        return $this->reader->ofRound($round->grouping->id, $round->lesson->class->id, $this->floors->now($round->grouping->id));
     }
 
     #[Route('/rooms/{id}/retry', methods: ['POST'])]

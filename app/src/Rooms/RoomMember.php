@@ -8,7 +8,7 @@ use Doctrine\ORM\Mapping as ORM;
 use FreshHuddle\App\Roster\Student;
 
 /**
- * Who may enter a room, with the personal link the meeting service gave. Written by RoomWork.
+ * Who may enter a room, with the personal link the meeting service gave. Written by RoomStore.
  */
 #[ORM\Entity]
 class RoomMember

@@ -4,14 +4,14 @@ declare(strict_types=1);
 
 namespace FreshHuddle\App\Rooms;
 
-use Doctrine\DBAL\Connection;
+use Doctrine\ORM\EntityManagerInterface;
 use FreshHuddle\App\Database\Clock;
-use FreshHuddle\App\Database\Row;
 use FreshHuddle\App\Grouping\Floor\FloorStore;
-use FreshHuddle\App\Lesson\Moments;
+use FreshHuddle\App\Lesson\Round;
 use FreshHuddle\App\Rooms\Event\RoomsChanged;
 use FreshHuddle\App\Rooms\Meeting\MeetingServiceFailed;
 use FreshHuddle\App\Rooms\Meeting\RoomService;
+use FreshHuddle\App\Roster\Student;
 use FreshHuddle\App\Worker\Task;
 use FreshHuddle\App\Worker\TaskHandler;
 use FreshHuddle\App\Worker\TryAgain;
@@ -30,7 +30,8 @@ final readonly class RoomWork implements TaskHandler
     private const MOST_TRIES = 4;
 
     public function __construct(
-        private Connection $db,
+        private EntityManagerInterface $em,
+        private RoomStore $store,
         private FloorStore $floors,
         private RoomService $service,
         private EventDispatcherInterface $events,
@@ -45,86 +46,72 @@ final readonly class RoomWork implements TaskHandler
 
     public function classOf(Task $task): ?string
     {
-        $class = $this->db->fetchOne('SELECT class_id FROM room WHERE id = ?', [$task->subject]);
-
-        return \is_string($class) ? $class : null;
+        return $this->em->find(Room::class, $task->subject)?->class->id;
     }
 
     public function handle(Task $task): ?int
     {
-        $row = $this->db->fetchAssociative('SELECT * FROM room WHERE id = ?', [$task->subject]);
-        if (false === $row) {
+        $room = $this->em->find(Room::class, $task->subject);
+        if (null === $room) {
             return null;
         }
-        $room = new Row($row);
         try {
-            $this->make($room);
+            $links = $this->make($room);
             if (self::MEMBERS === $task->kind) {
-                $this->moveWhoSitsHereNow($room->text('id'));
+                $this->moveWhoSitsHereNow($room, array_keys($links));
             }
         } catch (MeetingServiceFailed $e) {
             $this->failed($task, $room, $e);
         } catch (NotOnTheFloor) {
             return null; // the table was taken away meanwhile
         }
-        $this->events->dispatch(new RoomsChanged($room->text('class_id')));
+        $this->events->dispatch(new RoomsChanged($room->class->id));
 
         return null;
     }
 
     /**
+     * @return array<string, string> student's id => their link
+     *
      * @throws MeetingServiceFailed
      * @throws NotOnTheFloor
      */
-    private function make(Row $room): void
+    private function make(Room $room): array
     {
         $people = $this->people($room);
-        $external = $room->textOrNull('external_id');
-        if (null === $external) {
-            $external = $this->service->make($room->text('id'), $room->text('name'));
-            $this->db->update('room', ['external_id' => $external], ['id' => $room->text('id')]);
+        if (null === $room->externalId) {
+            $room->externalId = $this->service->make($room->id, $room->name);
+            $this->store->madeAs($room->id, $room->externalId);
         }
-        $links = $this->service->setMembers($external, $people);
-        $this->db->transactional(function () use ($room, $links): void {
-            $this->db->delete('room_member', ['room_id' => $room->text('id')]);
-            foreach ($links as $student => $link) {
-                $this->db->insert('room_member', ['room_id' => $room->text('id'), 'student_id' => $student, 'link' => $link]);
-            }
-            $this->db->update('room', ['state' => RoomState::Made->value, 'failure' => null], ['id' => $room->text('id')]);
-        });
+        $links = $this->service->setMembers($room->externalId, $people);
+        $this->store->members($room->id, $links);
+
+        return $links;
     }
 
     /**
      * While groups are out, whoever has been given a seat at this table is taken to its room.
      *
+     * @param list<string> $students
+     *
      * @throws MeetingServiceFailed
      */
-    private function moveWhoSitsHereNow(string $roomId): void
+    private function moveWhoSitsHereNow(Room $room, array $students): void
     {
-        $rows = Row::all($this->db->fetchAllAssociative(
-            'SELECT m.external_id, p.student_id, r.moments FROM room m JOIN room_member p ON p.room_id = m.id
-             JOIN round r ON r.grouping_id = m.grouping_id WHERE m.id = ?',
-            [$roomId],
-        ));
-        $moves = [];
-        foreach ($rows as $row) {
-            if (Moments::read($row->json('moments'))->phase($this->clock->ms())->isOut()) {
-                $moves[$row->text('student_id')] = $row->text('external_id');
-            }
+        $isOut = fn (Round $round): bool => $round->state()->phase($this->clock->ms())->isOut();
+        if (null === $room->grouping || [] === array_filter($this->em->getRepository(Round::class)->findBy(['grouping' => $room->grouping]), $isOut)) {
+            return;
         }
-        if ([] !== $moves) {
-            $this->service->move($moves);
-        }
+        $this->service->move(array_fill_keys($students, $room->externalId ?? ''));
     }
 
-    private function failed(Task $task, Row $room, MeetingServiceFailed $failure): void
+    private function failed(Task $task, Room $room, MeetingServiceFailed $failure): void
     {
         if ($failure->worthRetrying && $task->attempts < self::MOST_TRIES) {
             throw new TryAgain($failure->getMessage(), 500 * 2 ** $task->attempts);
         }
         // A room that was made before stays usable for those whom it knew.
-        $state = null === $room->textOrNull('external_id') || RoomState::Planned->value === $room->text('state') ? RoomState::Failed->value : $room->text('state');
-        $this->db->update('room', ['state' => $state, 'failure' => $failure->getMessage()], ['id' => $room->text('id')]);
+        $this->store->note($room->id, null === $room->externalId || RoomState::Planned === $room->state ? RoomState::Failed : $room->state, $failure->getMessage());
     }
 
     /**
@@ -132,18 +119,16 @@ final readonly class RoomWork implements TaskHandler
      *
      * @throws NotOnTheFloor
      */
-    private function people(Row $room): array
+    private function people(Room $room): array
     {
         $people = [];
-        $rows = Row::all($this->db->fetchAllAssociative('SELECT id, name FROM student WHERE class_id = ? AND removed_at IS NULL', [$room->text('class_id')]));
-        foreach ($rows as $row) {
-            $people[$row->text('id')] = $row->text('name');
+        foreach ($this->em->getRepository(Student::class)->findBy(['class' => $room->class, 'removedAt' => null]) as $student) {
+            $people[$student->id] = $student->name;
         }
-        $groupId = $room->textOrNull('group_id');
-        if (null === $groupId) {
+        if (null === $room->group || null === $room->grouping) {
             return $people;
         }
-        $seated = $this->floors->now($room->text('grouping_id'))->group($groupId)->students;
+        $seated = $this->floors->now($room->grouping->id)->group($room->group->id)->students;
 
         return array_intersect_key($people, array_flip($seated));
     }

@@ -175,7 +175,7 @@ final class DeskTest extends AppTestCase
     public function test_roles_go_to_those_who_have_had_them_least(): void
     {
         $this->ask('PATCH', $this->desk, ['numbers' => ['roles' => [['number' => 1, 'role' => 'captain']], 'tasks' => [['numbers' => [1, 2], 'task' => 'rainfall'], ['numbers' => [3, 4], 'task' => 'heights']]]])->is(200);
-        $this->ask('PATCH', "/api/staff/lessons/{$this->lesson}", ['lookSeconds' => 0]);
+        $this->setRound($this->lesson, ['lookSeconds' => 0]);
         $led = [];
         for ($round = 0; $round < 4; ++$round) {
             $floor = $this->ask('POST', $this->desk.'/roles', ['basedOn' => $this->ask('GET', $this->desk)->int('floor.step')]);
@@ -187,7 +187,7 @@ final class DeskTest extends AppTestCase
             }
             // Each round in a lesson of its own, with the same grouping.
             $lesson = $this->ask('POST', "/api/staff/classes/{$this->classId}/lessons", ['title' => 'Again', 'minutes' => 30])->text('id');
-            $this->ask('PATCH', "/api/staff/lessons/{$lesson}", ['lookSeconds' => 0, 'groupingId' => $floor->text('id')])->is(200);
+            $this->setRound($lesson, ['lookSeconds' => 0, 'groupingId' => $floor->text('id')])->is(200);
             $this->command($lesson, 'sendOut')->is(200);
         }
         self::assertCount(12, array_unique($led), 'in four rounds everybody in a group of four has led once');
@@ -222,7 +222,7 @@ final class DeskTest extends AppTestCase
         $copy = $this->ask('POST', $this->desk.'/copy', ['name' => 'The same, for tomorrow'])->is(200);
         self::assertCount(3, $copy->list('floor.groups'));
         self::assertNotSame($this->ask('GET', $this->desk)->text('floor.groups.0.id'), $copy->text('floor.groups.0.id'), 'tables of their own');
-        $this->ask('PATCH', "/api/staff/lessons/{$this->lesson}", ['groupingId' => $copy->text('id')])->is(200);
+        $this->setRound($this->lesson, ['groupingId' => $copy->text('id')])->is(200);
         $this->ask('DELETE', '/api/staff/groupings/'.$copy->text('id'))->is(409);
         $this->ask('DELETE', $this->desk)->is(204);
         self::assertCount(1, $this->ask('GET', "/api/staff/classes/{$this->classId}/groupings")->list(''));
@@ -330,7 +330,7 @@ final class DeskTest extends AppTestCase
     public function test_new_partners_look_at_what_was_really_sent_out(): void
     {
         $this->ask('POST', $this->desk.'/deal', ['basedOn' => 0, 'groups' => 4, 'seed' => 3]);
-        $this->ask('PATCH', "/api/staff/lessons/{$this->lesson}", ['lookSeconds' => 0]);
+        $this->setRound($this->lesson, ['lookSeconds' => 0]);
         $this->command($this->lesson, 'sendOut')->is(200);
         $before = $this->ask('GET', $this->desk);
         self::assertSame('Where does the wall go?', $before->text('uses.0.lesson'));

@@ -42,7 +42,7 @@ final class FuzzTest extends AppTestCase
         $this->rule = $this->ask('POST', "/api/staff/classes/{$class}/rules", ['kind' => 'apart', 'students' => [$this->lesson->text('students.0.id'), $this->lesson->text('students.1.id')]])->text('id');
         $this->variant = $this->ask('POST', '/api/staff/groupings/'.$this->lesson->text('floor.id').'/variants', ['name' => 'V'])->text('variants.0.id');
         $this->student = $this->join($this->lesson, $this->lesson->text('floor.groups.0.students.0'));
-        $this->ask('PATCH', '/api/staff/lessons/'.$this->lesson->text('id'), ['lookSeconds' => 0]);
+        $this->setRound($this->lesson->text('id'), ['lookSeconds' => 0]);
         $this->command($this->lesson->text('id'), 'sendOut')->is(200);
         $this->client->disableReboot();
     }
@@ -171,7 +171,7 @@ final class FuzzTest extends AppTestCase
 
         return match ($type) {
             'integer' => match ($field) {
-                'basedOn' => 1, 'forMs' => 5, 'minutes', 'roundMinutes' => 20, default => 2,
+                'basedOn' => 1, 'forMs' => 5, 'minutes' => 20, default => 2,
             },
             'number' => 1.5,
             'boolean' => false,
@@ -180,6 +180,8 @@ final class FuzzTest extends AppTestCase
                 'other' => $this->lesson->text('students.1.id'),
                 'group', 'table' => $this->lesson->text('floor.groups.0.id'),
                 'groupingId' => $this->lesson->text('floor.id'),
+                'from' => $this->lesson->text('id'),
+                'segment', 'segmentId' => $this->lesson->text('round.segmentId'),
                 'save' => Uuid::v4()->toRfc4122(),
                 'code' => $this->lesson->text('classCode'),
                 'what' => 'balance',

@@ -19,7 +19,7 @@ final class RunTest extends AppTestCase
     {
         parent::setUp();
         $this->lesson = $this->readyLesson(6, 2);
-        $this->ask('PATCH', '/api/staff/lessons/'.$this->lesson->text('id'), ['lookSeconds' => 0]);
+        $this->setRound($this->lesson->text('id'), ['lookSeconds' => 0]);
         $this->ask('PATCH', '/api/staff/groupings/'.$this->lesson->text('floor.id'), ['numbers' => ['roles' => [['number' => 1, 'role' => 'lead']], 'tasks' => []]])->is(200);
     }
 
@@ -56,7 +56,7 @@ final class RunTest extends AppTestCase
         $this->send('keepWorking');
         self::assertSame([1], $this->db()->fetchFirstColumn('SELECT COUNT(*) FROM run WHERE ended_at IS NULL'));
         $this->send('callBack', 0);
-        $this->ask('PATCH', '/api/staff/lessons/'.$this->lesson->text('id'), ['lookSeconds' => 60]);
+        $this->setRound($this->lesson->text('id'), ['lookSeconds' => 60]);
         $this->send('sendOut');
         $this->send('takeBack');
         self::assertSame([false, true], $this->db()->fetchFirstColumn('SELECT taken_back FROM run ORDER BY attempt'));

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace FreshHuddle\App\Tests\Live;
 
 use FreshHuddle\App\Lesson\Moments;
-use FreshHuddle\App\Live\EventLog;
+use FreshHuddle\App\Live\EventStore;
 use FreshHuddle\App\Tests\Support\AppTestCase;
 use FreshHuddle\Core\Lesson\RoundState;
 
@@ -14,12 +14,17 @@ final class LessonTest extends AppTestCase
     public function test_title_minutes_and_the_round_are_set(): void
     {
         $id = $this->newLesson()->text('id');
-        $lesson = $this->ask('PATCH', "/api/staff/lessons/{$id}", ['title' => ' Floods ', 'instructions' => 'Read.', 'roundMinutes' => 12, 'lookSeconds' => 0, 'callBackSeconds' => 10, 'autoCallBack' => true])->is(200);
-        self::assertSame(['Floods', 'Read.', 12, 0, 10, true], [
-            $lesson->at('title'), $lesson->at('round.instructions'), $lesson->at('round.minutes'), $lesson->at('round.lookSeconds'), $lesson->at('round.callBackSeconds'), $lesson->at('round.autoCallBack'),
+        $this->ask('PATCH', "/api/staff/lessons/{$id}", ['title' => ' Floods ', 'minutes' => 60, 'startsAt' => 1_800_000_000_000])->is(200);
+        $this->setRound($id, ['instructions' => 'Read.', 'minutes' => 12, 'lookSeconds' => 0, 'callBackSeconds' => 10, 'autoCallBack' => true])->is(200);
+        $lesson = $this->ask('GET', "/api/staff/lessons/{$id}");
+        self::assertSame(['Floods', 60, 1_800_000_000_000, 'Read.', 12, 0, 10, true], [
+            $lesson->at('title'), $lesson->at('minutes'), $lesson->at('startsAt'), $lesson->at('round.instructions'), $lesson->at('round.minutes'), $lesson->at('round.lookSeconds'), $lesson->at('round.callBackSeconds'), $lesson->at('round.autoCallBack'),
         ]);
-        foreach ([['title' => ' '], ['minutes' => 4], ['roundMinutes' => 0], ['lookSeconds' => 121], ['callBackSeconds' => -1], ['instructions' => str_repeat('x', 2001)]] as $wrong) {
+        foreach ([['title' => ' '], ['minutes' => 4]] as $wrong) {
             self::assertSame(array_key_first($wrong), $this->ask('PATCH', "/api/staff/lessons/{$id}", $wrong)->is(422)->text('errors.0.field'));
+        }
+        foreach ([['minutes' => 0], ['lookSeconds' => 121], ['callBackSeconds' => -1], ['instructions' => str_repeat('x', 2001)]] as $wrong) {
+            self::assertSame(array_key_first($wrong), $this->setRound($id, $wrong)->is(422)->text('errors.0.field'));
         }
     }
 
@@ -40,16 +45,16 @@ final class LessonTest extends AppTestCase
         $id = $lesson->text('id');
         $this->command($id, 'sendOut')->is(200);
         $this->command($id, 'takeBack')->is(200);
-        $this->ask('PATCH', "/api/staff/lessons/{$id}", ['lookSeconds' => 0]);
+        $this->setRound($id, ['lookSeconds' => 0]);
         $this->command($id, 'sendOut')->is(200);
         $this->command($id, 'say', text: 'Go on.')->is(200);
         $this->command($id, 'changeEnd', endsAt: (int) (microtime(true) * 1000) + 300_000)->is(200);
         $this->command($id, 'callBack', seconds: 60)->is(200);
         $this->command($id, 'keepWorking')->is(200);
         $now = $this->command($id, 'callBack', seconds: 0)->is(200);
-        $events = $this->service(EventLog::class)->ofRound($id, $lesson->text('round.id'));
+        $events = $this->service(EventStore::class)->ofRound($id, $lesson->text('round.id'));
         $list = iterator_to_array($events);
-        self::assertSame(range(1, 8), array_keys($list), 'numbered without a gap');
+        self::assertSame(range(1, 9), array_keys($list), 'numbered without a gap');
         self::assertEquals(Moments::of(RoundState::after($list)), Moments::read((array) $now->at('round.moments')));
     }
 

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace FreshHuddle\App\Tests\Live;
 
-use FreshHuddle\App\Live\Presence;
+use FreshHuddle\App\Live\PresenceStore;
 use FreshHuddle\App\Tests\Support\AppTestCase;
 use FreshHuddle\App\Tests\Support\Json;
 use Symfony\Component\Clock\Test\ClockSensitiveTrait;
@@ -20,14 +20,14 @@ final class PresenceTest extends AppTestCase
     {
         self::mockTime();
         $lesson = $this->readyLesson();
-        $this->ask('PATCH', '/api/staff/lessons/'.$lesson->text('id'), ['lookSeconds' => 0]);
+        $this->setRound($lesson->text('id'), ['lookSeconds' => 0]);
         $student = $lesson->text('floor.groups.0.students.0');
         $this->join($lesson, $student);
         $this->command($lesson->text('id'), 'sendOut');
         $this->work();
         self::assertSame(['onTheWay', 'page'], $this->where($lesson, $student));
         self::mockTime('+31 seconds');
-        $this->service(Presence::class)->pageIsAlive($student);
+        $this->service(PresenceStore::class)->pageIsAlive($student);
         $this->work();
         self::assertSame(['leftBehind', 'page'], $this->where($lesson, $student));
         self::mockTime('+46 seconds');

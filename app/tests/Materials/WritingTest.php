@@ -22,7 +22,7 @@ final class WritingTest extends AppTestCase
     {
         parent::setUp();
         $this->lesson = $this->readyLesson(4, 1);
-        $this->ask('PATCH', '/api/staff/lessons/'.$this->lesson->text('id'), ['lookSeconds' => 0]);
+        $this->setRound($this->lesson->text('id'), ['lookSeconds' => 0]);
         $this->command($this->lesson->text('id'), 'sendOut')->is(200);
         $this->copy = $this->lesson->text('copies.0.id');
         $this->ada = $this->join($this->lesson, $this->lesson->text('floor.groups.0.students.0'));
@@ -110,7 +110,7 @@ final class WritingTest extends AppTestCase
         $lesson = $this->readyLesson(4, 2);
         $round = $lesson->text('round.id');
         self::assertSame([0, 2], [$this->ask('POST', "/api/staff/rounds/{$round}/copies")->int('made'), \count($lesson->list('copies'))]);
-        $this->ask('PATCH', '/api/staff/lessons/'.$lesson->text('id'), ['lookSeconds' => 0]);
+        $this->setRound($lesson->text('id'), ['lookSeconds' => 0]);
         $this->command($lesson->text('id'), 'sendOut');
         $student = $this->join($lesson, $lesson->text('floor.groups.0.students.0'));
         $this->asStudent($student);

@@ -106,7 +106,7 @@ final class ClassListTest extends AppTestCase
         $this->rule('apart', [0, 1])->is(200);
         $this->edit(0, ['tags' => ['tag-of-ada'], 'table' => 'table-of-ada', 'schoolId' => 'id-of-ada', 'attributes' => [['name' => 'worry', 'value' => 'attribute-of-ada']]]);
         $this->ask('POST', '/api/staff/groupings/'.$lesson->text('floor.id').'/deal', ['basedOn' => 0, 'groups' => 2]);
-        $this->ask('PATCH', '/api/staff/lessons/'.$lesson->text('id'), ['lookSeconds' => 0]);
+        $this->setRound($lesson->text('id'), ['lookSeconds' => 0]);
         $this->command($lesson->text('id'), 'sendOut')->is(200);
         $token = $this->join($this->ask('GET', '/api/staff/lessons/'.$lesson->text('id')), $this->students[0]);
         $this->asStudent($token);

@@ -125,6 +125,18 @@ abstract class AppTestCase extends WebTestCase
         return $this->ask('GET', '/api/staff/lessons/'.$lesson->text('id'));
     }
 
+    /**
+     * Sets the round a lesson is in or comes to next.
+     *
+     * @param array<string, mixed> $fields
+     */
+    protected function setRound(string $lessonId, array $fields): Json
+    {
+        $segment = $this->ask('GET', "/api/staff/lessons/{$lessonId}")->text('round.segmentId');
+
+        return $this->ask('PATCH', "/api/staff/segments/{$segment}", $fields);
+    }
+
     protected function nameOf(Json $lesson, string $studentId): string
     {
         foreach (array_keys($lesson->list('students')) as $i) {

@@ -15,6 +15,8 @@ enum MethodKind: string
     case ByTable = 'byTable';
     case Jigsaw = 'jigsaw';
     case Repair = 'repair';
+    case Split = 'split';
+    case Snowball = 'snowball';
 
     public function method(): Method
     {
@@ -25,6 +27,8 @@ enum MethodKind: string
             self::ByTable => new Method\ByTable(),
             self::Jigsaw => new Method\Jigsaw(),
             self::Repair => new Method\Repair(),
+            self::Split => new Method\Split(),
+            self::Snowball => new Method\Snowball(),
         };
     }
 

@@ -23,6 +23,7 @@ final readonly class Problem
      * @param int                      $timeLimitMs how long the search may take
      * @param list<string>             $topics      for the jigsaw
      * @param Disturbance|null         $disturbance for repair
+     * @param list<list<string>>       $within      for split: groups that are there, of whom nobody leaves theirs; each id at most once
      */
     public function __construct(
         public array $students,
@@ -36,6 +37,7 @@ final readonly class Problem
         public int $timeLimitMs = 1_000,
         public array $topics = [],
         public ?Disturbance $disturbance = null,
+        public array $within = [],
     ) {
     }
 

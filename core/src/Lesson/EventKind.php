@@ -6,6 +6,8 @@ namespace FreshHuddle\Core\Lesson;
 
 enum EventKind: string
 {
+    /** The lesson went on to a segment of its running order. */
+    case SegmentBegun = 'segmentBegun';
     case SentOut = 'sentOut';
     case TakenBack = 'takenBack';
     case EndChanged = 'endChanged';

@@ -29,6 +29,14 @@ enum Phase: string
     }
 
     /**
+     * Whether a sending out has begun and is not over.
+     */
+    public function isUnderWay(): bool
+    {
+        return self::Looking === $this || $this->isOut();
+    }
+
+    /**
      * Whether students belong in their group's room rather than in the main session.
      */
     public function isOut(): bool

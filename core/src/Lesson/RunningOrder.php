@@ -135,7 +135,7 @@ final readonly class RunningOrder
             $segments[$position + 1] = $next->lasting($next->minutes - $by);
         }
 
-        return new self($segments);
+        return new self(array_values($segments));
     }
 
     /**

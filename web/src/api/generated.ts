@@ -2251,6 +2251,153 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/staff/lessons/{id}/rounds": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: string;
+                };
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["FillRounds"];
+                };
+            };
+            responses: {
+                /** @description Done */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["RunningOrderView"];
+                    };
+                };
+                /** @description A problem (RFC 9457) */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/staff/lessons/{id}/running-order": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: string;
+                };
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["ChangeOrder"];
+                };
+            };
+            responses: {
+                /** @description Done */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["RunningOrderView"];
+                    };
+                };
+                /** @description A problem (RFC 9457) */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/staff/lessons/{id}/segments/{segment}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: string;
+                    segment: string;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description Done */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["LessonView"];
+                    };
+                };
+                /** @description A problem (RFC 9457) */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/staff/me": {
         parameters: {
             query?: never;
@@ -2599,6 +2746,56 @@ export interface paths {
         options?: never;
         head?: never;
         patch?: never;
+        trace?: never;
+    };
+    "/api/staff/segments/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: string;
+                };
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["EditSegment"];
+                };
+            };
+            responses: {
+                /** @description Done */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["RunningOrderView"];
+                    };
+                };
+                /** @description A problem (RFC 9457) */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
         trace?: never;
     };
     "/api/staff/sign-in": {
@@ -3485,6 +3682,10 @@ export interface components {
             kind: components["schemas"]["BlockKind"];
             text: string;
         };
+        ChangeOrder: {
+            basedOn: number;
+            segments: components["schemas"]["OrderedSegment"][];
+        };
         ChangePassword: {
             now: string;
             next: string;
@@ -3520,7 +3721,7 @@ export interface components {
         /** @enum {string} */
         ColumnKind: "name" | "given" | "family" | "schoolId" | "table" | "tags" | "tag" | "attribute" | "nothing";
         /** @enum {string} */
-        CommandKind: "sendOut" | "takeBack" | "changeEnd" | "callBack" | "keepWorking" | "say";
+        CommandKind: "begin" | "sendOut" | "takeBack" | "changeEnd" | "callBack" | "keepWorking" | "say";
         ConflictView: {
             rules: string[];
             message: string;
@@ -3626,8 +3827,11 @@ export interface components {
         EditLesson: {
             title?: string | null;
             minutes?: number | null;
+            startsAt?: number | null;
+        };
+        EditSegment: {
             instructions?: string | null;
-            roundMinutes?: number | null;
+            minutes?: number | null;
             lookSeconds?: number | null;
             callBackSeconds?: number | null;
             autoCallBack?: boolean | null;
@@ -3652,6 +3856,15 @@ export interface components {
             kind: string;
             failure: string;
         };
+        FillRounds: {
+            basedOn: number;
+            way: components["schemas"]["FillWay"];
+            rounds?: number;
+            size?: number;
+            topics?: string[];
+        };
+        /** @enum {string} */
+        FillWay: "same" | "rotation" | "split" | "snowball" | "jigsaw";
         FloorView: {
             id: string;
             name: string;
@@ -3661,8 +3874,11 @@ export interface components {
             groups: components["schemas"]["GroupView"][];
             fixed: string[];
         };
+        /** @enum {string} */
+        FromGroups: "same" | "newPartners";
         GiveCommand: {
             kind: components["schemas"]["CommandKind"];
+            segment?: string | null;
             seconds?: number | null;
             endsAt?: number | null;
             text?: string | null;
@@ -3727,19 +3943,26 @@ export interface components {
             classId: string;
             title: string;
             minutes: number;
+            startsAt: number | null;
+            template: boolean;
             current: boolean;
+            begun: boolean;
         };
         LessonView: {
             id: string;
             title: string;
             minutes: number;
+            startsAt: number | null;
+            template: boolean;
             classId: string;
             className: string;
             classCode: string;
             current: boolean;
             seq: number;
             serverNow: number;
+            order: components["schemas"]["RunningOrderView"];
             round: components["schemas"]["RoundView"];
+            roundNow: components["schemas"]["RoundView"];
             floor: components["schemas"]["FloorView"];
             students: components["schemas"]["SeatedStudent"][];
             rooms: components["schemas"]["RoomView"][];
@@ -3756,6 +3979,10 @@ export interface components {
         MakeLesson: {
             title: string;
             minutes: number;
+            startsAt?: number | null;
+            from?: string | null;
+            groups?: components["schemas"]["FromGroups"];
+            template?: boolean;
         };
         MakeRule: {
             kind: components["schemas"]["RuleKind"];
@@ -3792,6 +4019,11 @@ export interface components {
             role: string;
             task: string;
         };
+        MySegment: {
+            kind: components["schemas"]["SegmentKind"];
+            instructions: string;
+            endsAt: number | null;
+        };
         NameAtDoor: {
             id: string;
             name: string;
@@ -3812,6 +4044,11 @@ export interface components {
         OpenSignUp: {
             seats: number;
             minutes?: number | null;
+        };
+        OrderedSegment: {
+            kind: components["schemas"]["SegmentKind"];
+            minutes: number;
+            id?: string | null;
         };
         OriginalView: {
             id: string;
@@ -3907,6 +4144,10 @@ export interface components {
         };
         RoundView: {
             id: string;
+            segmentId: string;
+            number: number;
+            groupingId: string;
+            groupingName: string;
             instructions: string;
             minutes: number;
             lookSeconds: number;
@@ -3920,6 +4161,14 @@ export interface components {
             id: string;
             kind: components["schemas"]["RuleKind"];
             students: string[];
+        };
+        RunningOrderView: {
+            step: number;
+            spare: number;
+            segments: components["schemas"]["SegmentView"][];
+            now: string | null;
+            nowSince: number | null;
+            next: string | null;
         };
         SaveOriginal: {
             title: string;
@@ -3947,6 +4196,15 @@ export interface components {
             place: components["schemas"]["Place"];
             because: components["schemas"]["Because"];
             at: string | null;
+        };
+        /** @enum {string} */
+        SegmentKind: "briefing" | "round" | "alone" | "shareOut" | "pause";
+        SegmentView: {
+            id: string;
+            kind: components["schemas"]["SegmentKind"];
+            minutes: number;
+            instructions: string;
+            round: components["schemas"]["RoundView"] | null;
         };
         SetDoor: {
             names: boolean;
@@ -4000,9 +4258,10 @@ export interface components {
             lessonTitle: string | null;
             seq: number;
             serverNow: number;
+            segment: components["schemas"]["MySegment"] | null;
+            round: string | null;
             moments: components["schemas"]["Moments"] | null;
             group: components["schemas"]["MyGroup"] | null;
-            instructions: string;
             mainSession: boolean;
             seenIn: string | null;
             notices: components["schemas"]["NoticeView"][];

@@ -1,5 +1,8 @@
 import { api, take } from './client';
 
+/** A teacher's classes, the archived ones too. */
+export const classesQuery = { queryKey: ['classes'], queryFn: () => take(api.GET('/api/staff/classes')) };
+
 /** A teacher's lessons, of all classes. */
 export const lessonsQuery = { queryKey: ['lessons'], queryFn: () => take(api.GET('/api/staff/lessons')) };
 

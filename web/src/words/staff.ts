@@ -1,11 +1,13 @@
 import { count, list } from './common';
 import { desk } from './desk';
+import { order } from './order';
 
 const students = (n: number) => count(n, 'student', 'students');
 const groups = (n: number) => count(n, 'group', 'groups');
 
 export const staff = {
   desk,
+  order,
   common: {
     close: 'Close',
     undo: 'Undo',
@@ -220,9 +222,6 @@ export const staff = {
   },
   ribbon: {
     label: 'The lesson in time',
-    together: 'all together',
-    round: (minutes: number) => `groups, ${minutes} min`,
-    lesson: (minutes: number) => `${minutes} min lesson`,
     looking: 'They are looking who is with whom',
     out: 'Groups at work',
     comingBack: 'Everybody is coming back',

@@ -76,9 +76,14 @@ final class ProblemReader
         $students = $this->students($root->at('students'));
         $method = $root->at('method')->oneOf(MethodKind::class, MethodKind::Balance);
         $rounds = $root->at('rounds')->int(1, self::MAX_ROUNDS, 1);
-        $shape = $method->needsShape() ? $this->shape($root->at('shape'), \count($students)) : null;
+        $within = MethodKind::Split === $method ? $this->within($root->at('within')) : [];
+        $shape = $method->needsShape() ? $this->shape($root->at('shape'), [] === $within ? \count($students) : min(array_map('count', $within))) : null;
         $disturbance = MethodKind::Repair === $method ? $this->disturbance($root) : null;
-        $groups = null === $disturbance ? ($shape?->sizes(\count($students)) ?? []) : $disturbance->current;
+        $groups = match (true) {
+            null !== $disturbance => $disturbance->current,
+            [] !== $within => array_merge(...array_map(static fn (array $group): array => $shape?->sizes(\count($group)) ?? [], $within)),
+            default => $shape?->sizes(\count($students)) ?? [],
+        };
 
         return new Problem(
             $students,
@@ -92,6 +97,7 @@ final class ProblemReader
             $root->at('timeLimitMs')->int(1, self::MAX_MS, 1_000),
             MethodKind::Jigsaw === $method ? $this->topics($root->at('topics')) : [],
             $disturbance,
+            $within,
         );
     }
 
@@ -272,6 +278,31 @@ final class ProblemReader
         }
 
         return $topics;
+    }
+
+    /**
+     * @return list<list<string>> at least one, none of them empty
+     */
+    private function within(Node $node): array
+    {
+        if ($node->isMissing()) {
+            throw $node->wrong('is missing');
+        }
+        $seen = [];
+
+        return array_map(function (Node $group) use (&$seen): array {
+            $ids = [];
+            foreach ($group->items(self::MAX_STUDENTS, 1) as $item) {
+                $id = $this->id($item);
+                if (isset($seen[$id])) {
+                    throw $item->wrong(\sprintf('"%s" has a group already', $id));
+                }
+                $seen[$id] = true;
+                $ids[] = $id;
+            }
+
+            return $ids;
+        }, $node->items(self::MAX_STUDENTS, 1));
     }
 
     private function disturbance(Node $root): Disturbance

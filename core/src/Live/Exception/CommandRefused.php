@@ -16,6 +16,11 @@ final class CommandRefused extends \DomainException
         return new self('Nobody has been sent out, so there is nobody to call back.');
     }
 
+    public static function groupsAreOut(): self
+    {
+        return new self('Groups are at work. Call everybody back first, then go on.');
+    }
+
     public static function alreadyReached(): self
     {
         return new self('Students are on their way already. Call them back instead.');

@@ -74,7 +74,7 @@ final class ProblemReaderTest extends TestCase
         yield 'half a group' => [['shape' => ['groups' => 1.5]], 'shape.groups: has to be a whole number'];
         yield 'sizes that do not add up' => [['shape' => ['sizes' => [3, 3]]], 'shape: These sizes seat 6; there are 4 students.'];
         yield 'an unknown way with those left over' => [['shape' => ['size' => 2, 'remainder' => 'drop']], 'shape.remainder: "drop" is unknown; it has to be one of spread, larger, smaller'];
-        yield 'an unknown method' => [['method' => 'magic'], 'method: "magic" is unknown; it has to be one of balance, deal, countOff, byTable, jigsaw, repair'];
+        yield 'an unknown method' => [['method' => 'magic'], 'method: "magic" is unknown; it has to be one of balance, deal, countOff, byTable, jigsaw, repair, split, snowball'];
         yield 'an unknown rule' => [['rules' => [['kind' => 'near', 'students' => ['s1', 's2']]]], 'rules[0].kind: "near" is unknown; it has to be one of apart, together, seat, notIn'];
         yield 'a rule about a stranger' => [['rules' => [['kind' => 'apart', 'students' => ['s1', 's9']]]], 'rules[0].students[1]: "s9" is no student of this file'];
         yield 'a rule about one' => [['rules' => [['kind' => 'apart', 'students' => ['s1']]]], 'rules[0].students: holds 1; at least 2 are needed'];

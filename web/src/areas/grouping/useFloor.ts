@@ -36,7 +36,7 @@ export function useFloor(queryKey: readonly [string, string], floor: FloorView):
 
   useEffect(() => {
     if (waiting === 0) step.current = floor.step;
-  }, [floor.step, waiting]);
+  }, [floor.id, floor.step, waiting]);
 
   const show = useCallback(
     (change: (floor: FloorView) => FloorView) =>

@@ -19,6 +19,10 @@ import { Claim } from '../roster/Claim';
 import { Doorway } from '../roster/Doorway';
 import { useDoor } from '../roster/useDoor';
 import { useMarkAbsent } from '../roster/useMarkAbsent';
+import { nameOf } from '../lesson/OrderStrip';
+import { FillRounds } from '../lesson/FillRounds';
+import { LessonSlip } from '../lesson/LessonSlip';
+import { NextLesson } from '../lesson/NextLesson';
 import { OriginalEditor } from '../materials/OriginalEditor';
 import { WorkView } from '../materials/WorkView';
 import { FailedWork } from './FailedWork';
@@ -58,7 +62,7 @@ function Tabs({ view, onView }: { view: View; onView: (view: View) => void }) {
 
 function Trail({ lesson }: { lesson: Schema['LessonView'] }) {
   return (
-    <p className="flex min-w-0 items-baseline gap-2">
+    <div className="flex min-w-0 items-baseline gap-2">
       <Link
         to={`/classes/${lesson.classId}`}
         className="max-w-[16rem] truncate underline decoration-line underline-offset-4 hover:decoration-ink"
@@ -69,7 +73,8 @@ function Trail({ lesson }: { lesson: Schema['LessonView'] }) {
       <span className="truncate font-head text-lg font-semibold" role="heading" aria-level={1}>
         {lesson.title}
       </span>
-    </p>
+      <LessonSlip key={lesson.id} lesson={lesson} />
+    </div>
   );
 }
 
@@ -93,6 +98,19 @@ function NotCurrent({ lesson }: { lesson: Schema['LessonView'] }) {
       <Button onClick={() => bring.mutate()} busy={bring.isPending}>
         {words.lesson.makeCurrent}
       </Button>
+    </Bar>
+  );
+}
+
+/** Another round is on the floor than the one the lesson is in. */
+function Elsewhere({ lesson, onBack }: { lesson: Schema['LessonView']; onBack: () => void }) {
+  const { order } = lesson;
+  const now = order.segments.find((segment) => segment.id === (order.now ?? lesson.roundNow.segmentId));
+  if (now === undefined) return null;
+  return (
+    <Bar>
+      {words.order.planning(words.order.name('round', lesson.round.number), nameOf(now))}
+      <Button onClick={onBack}>{words.order.backTo(words.order.name('round', lesson.roundNow.number))}</Button>
     </Bar>
   );
 }
@@ -132,6 +150,7 @@ function SidePanel({
           <WhoIsMissing lesson={lesson} back />
           <NoticeBox lesson={lesson} />
           <PlanPanel lesson={lesson} control={control} again onOriginal={onOriginal} />
+          <NextLesson lesson={lesson} />
         </div>
       )}
       {phase !== 'planned' && phase !== 'back' && <LivePanel lesson={lesson} phase={phase} />}
@@ -151,10 +170,18 @@ function Lesson({ lesson, connected }: { lesson: Schema['LessonView']; connected
   const door = useDoor(lesson.classId, refresh);
   const give = useCommand(lesson.id);
   const now = useServerNow(500);
-  const phase = phaseOf(lesson.round.moments, now);
+  const isNow = lesson.round.id === lesson.roundNow.id;
+  const phase = isNow ? phaseOf(lesson.round.moments, now) : 'planned';
+  const [filling, setFilling] = useState(false);
   const asked = search.get('view');
   const view = views.find((one) => one === asked) ?? 'floor';
-  const setView = (to: View) => setSearch(to === 'floor' ? {} : { view: to }, { replace: true });
+  const go = (to: View, segment: string | null) =>
+    setSearch(
+      { ...(to === 'floor' ? {} : { view: to }), ...(segment === null ? {} : { segment }) },
+      { replace: true },
+    );
+  const setView = (to: View) => go(to, search.get('segment'));
+  const show = (segment: string) => go(view, segment === lesson.roundNow.segmentId ? null : segment);
   useKeys({
     '?': () => setHelp(true),
     f: () => setView('floor'),
@@ -177,7 +204,15 @@ function Lesson({ lesson, connected }: { lesson: Schema['LessonView']; connected
     <div className="flex min-h-0 flex-1 flex-col">
       {!connected && <Bar>{words.lesson.noStream}</Bar>}
       {!lesson.current && <NotCurrent lesson={lesson} />}
-      <Ribbon lesson={lesson} onEnd={(endsAt) => give.mutate(command('changeEnd', { endsAt: Math.round(endsAt) }))} />
+      {!isNow && <Elsewhere lesson={lesson} onBack={() => go(view, null)} />}
+      <Ribbon
+        lesson={lesson}
+        onEnd={(endsAt) => give.mutate(command('changeEnd', { endsAt: Math.round(endsAt) }))}
+        onShow={show}
+        onGo={(segment) => give.mutate(command('begin', { segment }))}
+        onFill={() => setFilling(true)}
+      />
+      <FillRounds lesson={lesson} open={filling} onClose={() => setFilling(false)} />
       <div className="flex min-h-0 flex-1 flex-col lg:flex-row">
         <main className="flex min-h-0 min-w-0 flex-1 flex-col">
           <div className="flex flex-wrap items-center gap-x-6 gap-y-1 border-b border-line bg-sheet px-5">
@@ -241,7 +276,8 @@ function Lesson({ lesson, connected }: { lesson: Schema['LessonView']; connected
 
 export function LessonPage() {
   const { id = '' } = useParams();
-  const { lesson, connected } = useLesson(id);
+  const [search] = useSearchParams();
+  const { lesson, connected } = useLesson(id, search.get('segment'));
   return (
     <div className="lg:h-screen lg:overflow-hidden [&>div]:lg:h-full [&>div]:lg:min-h-0">
       <Page

@@ -3,17 +3,19 @@ import { useState, type ReactNode } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { api, take, type Schema } from '../../api/client';
 import { groupingsQuery } from '../../api/lists';
-import { isProblem } from '../../api/problem';
 import { Button } from '../../ui/Button';
-import { Field } from '../../ui/Field';
+import { Choice } from '../../ui/Choice';
 import { useMessages } from '../../ui/messages';
+import { NumberField } from '../../ui/NumberField';
+import { SavedText } from '../../ui/SavedText';
 import { words } from '../../words';
 import type { FloorControl } from '../grouping/useFloor';
-import { nextStep, setUp, type NextKind } from './nextStep';
+import { nameOf } from '../lesson/OrderStrip';
+import { useOrder } from '../lesson/useOrder';
+import { nextStep, setUp, type NextKind, type NextStep } from './nextStep';
 import { command, useCommand } from './useCommand';
 
 type Lesson = Schema['LessonView'];
-type EditLesson = Schema['EditLesson'];
 
 function Line({ done, title, children }: { done: boolean; title: string; children: ReactNode }) {
   return (
@@ -26,97 +28,45 @@ function Line({ done, title, children }: { done: boolean; title: string; childre
   );
 }
 
-/** A field that is saved when it is left. */
-function NumberField({
-  label,
-  value,
-  min,
-  max,
-  onSave,
-}: {
-  label: string;
-  value: number;
-  min: number;
-  max: number;
-  onSave: (value: number) => Promise<unknown>;
-}) {
-  const [draft, setDraft] = useState(String(value));
-  const [error, setError] = useState<string>();
-  const save = () => {
-    if (Number(draft) === value) {
-      setError(undefined);
-      return;
-    }
-    onSave(Math.round(Number(draft))).then(
-      () => setError(undefined),
-      (problem: unknown) => setError(isProblem(problem) ? problem.message : undefined),
-    );
-  };
-  return (
-    <Field
-      label={label}
-      type="number"
-      min={min}
-      max={max}
-      value={draft}
-      error={error}
-      onChange={(e) => setDraft(e.target.value)}
-      onBlur={save}
-      onKeyDown={(e) => e.key === 'Enter' && save()}
-    />
-  );
-}
-
+/** How the round goes: what to do, how long, and what happens by itself. */
 function RoundFields({ lesson }: { lesson: Lesson }) {
-  const queries = useQueryClient();
   const { fail } = useMessages();
   const { round } = lesson;
-  const [instructions, setInstructions] = useState(round.instructions);
+  const control = useOrder(lesson.id, lesson.order);
   const [auto, setAuto] = useState<boolean | null>(null);
-  const edit = useMutation({
-    mutationFn: (body: EditLesson) =>
-      take(api.PATCH('/api/staff/lessons/{id}', { params: { path: { id: lesson.id } }, body })),
-    onSuccess: (fresh) => queries.setQueryData(['lesson', lesson.id], fresh),
-  });
-  const save = (body: EditLesson) => edit.mutateAsync(body);
+  const save = (body: Schema['EditSegment']) => control.edit(round.segmentId, body);
   return (
     <details className="border-b border-line py-2">
       <summary className="font-semibold">
-        {words.next.plan} <span className="text-sm font-normal text-soft">{words.common.minutes(round.minutes)}</span>
+        {words.order.name('round', round.number)}{' '}
+        <span className="text-sm font-normal text-soft">{words.common.minutes(round.minutes)}</span>
       </summary>
       <div className="mt-3 grid grid-cols-2 items-end gap-3">
-        <label className="col-span-2 block text-sm font-semibold">
-          {words.next.instructions}
-          <textarea
-            rows={4}
+        <div className="col-span-2">
+          <SavedText
+            key={round.id}
+            label={words.next.instructions}
+            hint={words.next.instructionsHint}
+            value={round.instructions}
             maxLength={2000}
-            value={instructions}
-            onChange={(event) => setInstructions(event.target.value)}
-            onBlur={() => {
-              if (instructions !== round.instructions) save({ instructions }).catch(fail);
-            }}
-            className="mt-1 w-full border border-ink bg-sheet px-2 py-1.5 font-normal"
+            onSave={(instructions) =>
+              save({ instructions }).catch((problem: unknown) => {
+                fail(problem);
+                throw problem;
+              })
+            }
           />
-          <span className="font-normal text-soft">{words.next.instructionsHint}</span>
-        </label>
+        </div>
         <NumberField
-          key={`minutesOut${round.minutes}`}
+          key={`minutesOut${round.id}${round.minutes}`}
           label={words.next.minutesOut}
           value={round.minutes}
           min={1}
           max={600}
-          onSave={(roundMinutes) => save({ roundMinutes })}
-        />
-        <NumberField
-          key={`lessonMinutes${lesson.minutes}`}
-          label={words.next.lessonMinutes}
-          value={lesson.minutes}
-          min={5}
-          max={600}
           onSave={(minutes) => save({ minutes })}
         />
         <NumberField
-          key={`lookSeconds${round.lookSeconds}`}
+          key={`lookSeconds${round.id}${round.lookSeconds}`}
           label={words.next.lookSeconds}
           value={round.lookSeconds}
           min={0}
@@ -124,7 +74,7 @@ function RoundFields({ lesson }: { lesson: Lesson }) {
           onSave={(lookSeconds) => save({ lookSeconds })}
         />
         <NumberField
-          key={`backSeconds${round.callBackSeconds}`}
+          key={`backSeconds${round.id}${round.callBackSeconds}`}
           label={words.next.backSeconds}
           value={round.callBackSeconds}
           min={0}
@@ -152,30 +102,20 @@ function RoundFields({ lesson }: { lesson: Lesson }) {
 
 /** Which grouping the round uses, and the way to its desk. */
 function GroupingChoice({ lesson }: { lesson: Lesson }) {
-  const queries = useQueryClient();
   const { fail } = useMessages();
   const groupings = useQuery(groupingsQuery(lesson.classId)).data;
-  const choose = useMutation({
-    mutationFn: (groupingId: string) =>
-      take(api.PATCH('/api/staff/lessons/{id}', { params: { path: { id: lesson.id } }, body: { groupingId } })),
-    onSuccess: (fresh) => queries.setQueryData(['lesson', lesson.id], fresh),
-    onError: fail,
-  });
+  const control = useOrder(lesson.id, lesson.order);
   return (
     <span className="mt-1 flex flex-wrap items-center gap-2">
       {groupings !== undefined && groupings.length > 1 && (
-        <select
-          aria-label={words.next.grouping}
-          className="max-w-full min-w-0 border border-ink bg-sheet px-1 py-0.5 text-ink"
+        <Choice
+          hidden
+          label={words.next.grouping}
+          className="max-w-full min-w-0"
           value={lesson.floor.id}
-          onChange={(event) => choose.mutate(event.target.value)}
-        >
-          {groupings.map((grouping) => (
-            <option key={grouping.id} value={grouping.id}>
-              {grouping.name}
-            </option>
-          ))}
-        </select>
+          options={groupings.map((grouping) => ({ value: grouping.id, label: grouping.name }))}
+          onChange={(groupingId) => void control.edit(lesson.round.segmentId, { groupingId }).catch(fail)}
+        />
       )}
       <Link to={`/groupings/${lesson.floor.id}`} className="text-ink underline underline-offset-4">
         {words.next.toDesk}
@@ -237,8 +177,19 @@ export function PlanPanel({
     onError: fail,
   });
   const state = setUp(lesson);
-  const next = again ? { kind: 'send' as const, label: words.next.sendAgain } : nextStep(lesson);
-  const send = () => give.mutate(command('sendOut'));
+  const { order } = lesson;
+  const comes = order.segments.find((segment) => segment.id === order.next);
+  const next: NextStep =
+    again && comes !== undefined
+      ? { kind: comes.round === null ? 'begin' : 'nextRound', label: words.order.next(nameOf(comes), comes.minutes) }
+      : again
+        ? { kind: 'send', label: words.next.sendAgain }
+        : nextStep(lesson);
+  const send = () => give.mutate(command('sendOut', { segment: lesson.round.segmentId }));
+  const goOn = () => {
+    if (comes === undefined) return;
+    give.mutate(command(comes.round === null ? 'begin' : 'sendOut', { segment: comes.id }));
+  };
   const run: Record<NextKind, () => void> = {
     roster: () => void navigate(`/classes/${lesson.classId}`),
     deal: () => control.deal({ groups: Math.max(1, Math.round(state.present / 4)) }),
@@ -249,6 +200,8 @@ export function PlanPanel({
     copies: () => copies.mutate(),
     bring: () => copies.mutate(),
     send,
+    begin: goOn,
+    nextRound: goOn,
   };
   const busy = rooms.isPending || copies.isPending || give.isPending || control.busy || next.kind === 'waitRooms';
   const failed = lesson.rooms.filter((room) => room.failure !== null);
@@ -259,7 +212,7 @@ export function PlanPanel({
       </Button>
       {next.kind !== 'send' && state.seated > 0 && (
         <Button look="quiet" className="self-start text-sm" onClick={send} busy={give.isPending}>
-          {words.next.sendNow}
+          {again ? words.next.sendAgain : words.next.sendNow}
         </Button>
       )}
       <div className="border-y-2 border-ink">

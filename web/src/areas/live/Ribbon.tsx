@@ -4,35 +4,15 @@ import { useServerNow } from '../../api/clock';
 import type { Schema } from '../../api/client';
 import { Button } from '../../ui/Button';
 import { words } from '../../words';
+import { AddSegment } from '../lesson/AddSegment';
+import { asOrdered, fitted } from '../lesson/orderMoves';
+import { nameOf, OrderStrip } from '../lesson/OrderStrip';
+import { useOrder } from '../lesson/useOrder';
 import { comingBackFrom, comingBackUntil, phaseOf } from './phase';
 import { clockText, secondsUntil } from '../../api/clock';
 
 const minute = 60_000;
 const clockTime = new Intl.DateTimeFormat(undefined, { hour: '2-digit', minute: '2-digit' });
-
-/** Before anybody is sent out: the lesson to scale, with the round in the middle of what is done all together. */
-function Plan({ lesson }: { lesson: Schema['LessonView'] }) {
-  const round = Math.min(lesson.round.minutes, lesson.minutes);
-  const rest = (lesson.minutes - round) / 2;
-  const part = 'flex items-center justify-center overflow-hidden px-2 text-sm whitespace-nowrap';
-  return (
-    <div
-      className="flex h-9 border border-ink"
-      role="img"
-      aria-label={`${words.ribbon.lesson(lesson.minutes)}: ${words.ribbon.round(round)}`}
-    >
-      <div className={clsx(part, 'text-soft')} style={{ flexGrow: rest }}>
-        {rest > 3 && words.ribbon.together}
-      </div>
-      <div className={clsx(part, 'border-x border-ink bg-wash font-semibold')} style={{ flexGrow: round }}>
-        {words.ribbon.round(round)}
-      </div>
-      <div className={clsx(part, 'text-soft')} style={{ flexGrow: rest }}>
-        {rest > 3 && words.ribbon.together}
-      </div>
-    </div>
-  );
-}
 
 /** While groups are out: the round from its start to its end, now marked, the end to be dragged. */
 function Running({
@@ -73,7 +53,7 @@ function Running({
   };
   const ticks = Array.from({ length: Math.floor(span / (5 * minute)) + 1 }, (_, i) => from + i * 5 * minute);
   return (
-    <div ref={bar} className="relative h-9 border border-ink bg-sheet">
+    <div ref={bar} className="relative h-8 border border-ink bg-sheet">
       <div className="absolute inset-y-0 left-0 bg-wash" style={{ width: share(end) }} />
       <div className="absolute inset-y-0 left-0 bg-ink/25" style={{ width: share(Math.min(now, end)) }} />
       {ticks.map((tick) => (
@@ -120,68 +100,130 @@ function Running({
 }
 
 /** The ribbon of time: everything about time is here. */
-export function Ribbon({ lesson, onEnd }: { lesson: Schema['LessonView']; onEnd: (endsAt: number) => void }) {
+export function Ribbon({
+  lesson,
+  onEnd,
+  onShow,
+  onGo,
+  onFill,
+}: {
+  lesson: Schema['LessonView'];
+  onEnd: (endsAt: number) => void;
+  onShow: (segment: string) => void;
+  onGo: (segment: string) => void;
+  onFill: () => void;
+}) {
   const now = useServerNow(500);
-  const { moments } = lesson.round;
-  const phase = phaseOf(moments, now);
+  const { moments } = lesson.roundNow;
+  const { order } = lesson;
+  const control = useOrder(lesson.id, order);
+  const segment = order.segments.find((one) => one.id === order.now);
+  const inRound = segment?.round != null;
+  const phase = inRound || order.now === null ? phaseOf(moments, now) : 'planned';
+  const underWay = phase === 'looking' || phase === 'out' || phase === 'comingBack';
   const endsAt = moments.endsAt ?? now;
   const over = now > endsAt;
+  const segmentEnds = (order.nowSince ?? now) + (segment?.minutes ?? 0) * minute;
   const status = {
-    planned: null,
-    looking: { text: words.ribbon.looking, seconds: secondsUntil(moments.outAt, now), note: '' },
+    planned:
+      segment === undefined || inRound
+        ? null
+        : {
+            text: nameOf(segment),
+            seconds: now > segmentEnds ? Math.floor((now - segmentEnds) / 1000) : secondsUntil(segmentEnds, now),
+            note: now > segmentEnds ? words.ribbon.over : words.ribbon.left,
+            plus: now > segmentEnds,
+          },
+    looking: { text: words.ribbon.looking, seconds: secondsUntil(moments.outAt, now), note: '', plus: false },
     out: {
       text: words.ribbon.out,
       seconds: over ? Math.floor((now - endsAt) / 1000) : secondsUntil(endsAt, now),
       note: over ? words.ribbon.over : words.ribbon.left,
+      plus: over,
     },
-    comingBack: { text: words.ribbon.comingBack, seconds: secondsUntil(comingBackUntil(moments), now), note: '' },
-    back: { text: words.ribbon.back, seconds: null, note: '' },
+    comingBack: {
+      text: words.ribbon.comingBack,
+      seconds: secondsUntil(comingBackUntil(moments), now),
+      note: '',
+      plus: false,
+    },
+    back: { text: words.ribbon.back, seconds: null, note: '', plus: false },
   }[phase];
+  const planned = lesson.minutes - order.spare;
   return (
-    <section
-      aria-label={words.ribbon.label}
-      className="flex items-center gap-4 border-b border-ink bg-sheet px-5 py-2.5"
-    >
-      {status !== null && (
-        <div className="w-52 shrink-0 leading-tight">
-          <p className="text-sm">{status.text}</p>
-          {status.seconds !== null && (
-            <p
-              className={clsx(
-                'text-2xl font-bold tabular-nums',
-                phase === 'comingBack' && 'inline-block bg-accent px-1 text-on-accent',
-              )}
-              role="timer"
-            >
-              {over && phase === 'out' ? '+' : ''}
-              {clockText(status.seconds)} <span className="font-sans text-sm font-normal">{status.note}</span>
-            </p>
+    <section aria-label={words.ribbon.label} className="border-b border-ink bg-sheet px-5 py-2.5">
+      <div className="flex items-center gap-4">
+        {status !== null && (
+          <div className="w-44 shrink-0 leading-tight">
+            <p className="truncate text-sm">{status.text}</p>
+            {status.seconds !== null && (
+              <p
+                className={clsx(
+                  'text-2xl font-bold tabular-nums',
+                  phase === 'comingBack' && 'inline-block bg-accent px-1 text-on-accent',
+                )}
+                role="timer"
+              >
+                {status.plus ? '+' : ''}
+                {clockText(status.seconds)} <span className="font-sans text-sm font-normal">{status.note}</span>
+              </p>
+            )}
+          </div>
+        )}
+        <div className="min-w-0 flex-1 space-y-2.5">
+          <OrderStrip
+            order={order}
+            classId={lesson.classId}
+            control={control}
+            shown={lesson.round.segmentId}
+            canGo={!underWay}
+            onShow={onShow}
+            onGo={onGo}
+          />
+          {underWay && (
+            <Running
+              from={moments.lookFrom ?? moments.outAt ?? now}
+              endsAt={phase === 'comingBack' ? (comingBackFrom(moments) ?? endsAt) : endsAt}
+              now={now}
+              onEnd={phase === 'comingBack' ? null : onEnd}
+            />
           )}
         </div>
-      )}
-      <div className="min-w-0 flex-1">
-        {phase === 'planned' || phase === 'back' || moments.outAt === null ? (
-          <Plan lesson={lesson} />
-        ) : (
-          <Running
-            from={moments.lookFrom ?? moments.outAt}
-            endsAt={phase === 'comingBack' ? (comingBackFrom(moments) ?? endsAt) : endsAt}
-            now={now}
-            onEnd={phase === 'comingBack' ? null : onEnd}
-          />
+        {(phase === 'looking' || phase === 'out') && (
+          <div className="flex gap-1 self-end">
+            <Button aria-label={words.ribbon.less} onClick={() => onEnd(endsAt - minute)}>
+              − 1
+            </Button>
+            <Button aria-label={words.ribbon.more} onClick={() => onEnd(Math.max(endsAt, now) + minute)}>
+              + 1
+            </Button>
+          </div>
+        )}
+        {!underWay && (
+          <>
+            <AddSegment order={order} control={control} onFill={onFill} />
+            <p className="w-32 shrink-0 text-sm leading-tight text-soft">
+              {words.order.total(planned, lesson.minutes)}
+              {order.spare !== 0 && (
+                <>
+                  <span className={clsx('block font-semibold', order.spare < 0 ? 'text-ink' : 'text-soft')}>
+                    {order.spare > 0 ? words.order.spare(order.spare) : words.order.over(-order.spare)}
+                  </span>
+                  {lesson.minutes >= order.segments.length && (
+                    <button
+                      type="button"
+                      className="underline underline-offset-4"
+                      onClick={() => control.put(fitted(asOrdered(order.segments), lesson.minutes))}
+                    >
+                      {words.order.fit}
+                    </button>
+                  )}
+                </>
+              )}
+            </p>
+          </>
         )}
       </div>
-      {(phase === 'looking' || phase === 'out') && (
-        <div className="flex gap-1">
-          <Button aria-label={words.ribbon.less} onClick={() => onEnd(endsAt - minute)}>
-            − 1
-          </Button>
-          <Button aria-label={words.ribbon.more} onClick={() => onEnd(Math.max(endsAt, now) + minute)}>
-            + 1
-          </Button>
-        </div>
-      )}
-      {phase === 'planned' && <p className="shrink-0 text-sm text-soft">{words.ribbon.lesson(lesson.minutes)}</p>}
     </section>
   );
 }

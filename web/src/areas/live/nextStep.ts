@@ -4,7 +4,17 @@ import { words } from '../../words';
 type Lesson = Schema['LessonView'];
 
 export type NextKind =
-  'roster' | 'deal' | 'rooms' | 'waitRooms' | 'retryRooms' | 'original' | 'copies' | 'bring' | 'send';
+  | 'roster'
+  | 'deal'
+  | 'rooms'
+  | 'waitRooms'
+  | 'retryRooms'
+  | 'original'
+  | 'copies'
+  | 'bring'
+  | 'send'
+  | 'begin'
+  | 'nextRound';
 
 export interface NextStep {
   kind: NextKind;

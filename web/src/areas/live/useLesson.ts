@@ -1,5 +1,5 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
-import { useEffect, useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import { setServerNow } from '../../api/clock';
 import { api, take, type Schema } from '../../api/client';
 import { hear } from '../../api/staffStream';
@@ -11,19 +11,33 @@ const together = 120;
 /** While the page is open the lesson is on, also where nothing happens. */
 const stillHere = 300_000;
 
-/** A lesson, kept as it is on the server: over the stream, or by asking where there is no stream. */
-export function useLesson(id: string) {
+/**
+ * A lesson, kept as it is on the server: over the stream, or by asking where there is no stream.
+ *
+ * @param segment whose round is to be shown; null: the one the lesson is in or comes to next
+ */
+export function useLesson(id: string, segment: string | null) {
   const queries = useQueryClient();
   const [connected, setConnected] = useState(true);
+  const shown = useRef(segment);
   const lesson = useQuery({
     queryKey: ['lesson', id],
     queryFn: async () => {
-      const data = await take(api.GET('/api/staff/lessons/{id}', { params: { path: { id } } }));
+      const data = await take(
+        shown.current === null
+          ? api.GET('/api/staff/lessons/{id}', { params: { path: { id } } })
+          : api.GET('/api/staff/lessons/{id}/segments/{segment}', { params: { path: { id, segment: shown.current } } }),
+      );
       setServerNow(data.serverNow);
       return data;
     },
     refetchInterval: stillHere,
   });
+  useEffect(() => {
+    if (shown.current === segment) return;
+    shown.current = segment;
+    void queries.invalidateQueries({ queryKey: ['lesson', id] });
+  }, [segment, id, queries]);
   const roundId = lesson.data?.round.id;
   useEffect(() => {
     if (roundId === undefined) return undefined;

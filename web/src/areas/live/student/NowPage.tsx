@@ -113,6 +113,25 @@ function Sentence({ children }: { children: ReactNode }) {
   return <h1 className="text-4xl leading-tight font-bold text-balance wrap-anywhere">{children}</h1>;
 }
 
+const clockTime = new Intl.DateTimeFormat(undefined, { hour: '2-digit', minute: '2-digit' });
+
+/** What the class is at, where it is not in groups. */
+function Segment({ now }: { now: Now }) {
+  const { segment } = now;
+  if (segment === null || segment.kind === 'round') return null;
+  return (
+    <>
+      <p className="border-l-4 border-ink pl-3 text-xl font-semibold wrap-anywhere">
+        {words.now[segment.kind]}
+        {segment.endsAt !== null && (segment.kind === 'pause' || segment.kind === 'alone') && (
+          <span className="font-normal"> {words.now.until(clockTime.format(segment.endsAt))}</span>
+        )}
+      </p>
+      <Task text={segment.instructions} />
+    </>
+  );
+}
+
 function Together({ now, back }: { now: Now; back: boolean }) {
   const there = now.seenIn === 'main';
   if (now.lessonTitle === null && !now.mainSession) return <Sentence>{words.now.noLesson}</Sentence>;
@@ -189,7 +208,7 @@ function AtWork({
       {group.task !== '' && (
         <p className="border-l-4 border-ink pl-3 text-lg font-semibold wrap-anywhere">{group.task}</p>
       )}
-      <Task text={now.instructions} />
+      <Task text={now.segment?.instructions ?? ''} />
     </>
   );
 }
@@ -221,6 +240,7 @@ export function NowPage({
       {atWork && group === null && <Sentence>{words.now.noSeat}</Sentence>}
       {!atWork && now.signUp !== null && <SignUp signUp={now.signUp} serverNow={serverNow} onLook={onLook} />}
       {!atWork && now.signUp === null && <Together now={now} back={phase === 'back'} />}
+      {!atWork && <Segment now={now} />}
       {phase === 'back' && group?.copy != null && (
         <Button look="quiet" className="self-start" onClick={onSheet}>
           {words.now.seeSheet}

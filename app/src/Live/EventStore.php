@@ -10,9 +10,10 @@ use FreshHuddle\Core\Lesson\Event;
 use FreshHuddle\Core\Lesson\EventKind;
 
 /**
- * What happened in lessons, in order. Write only inside a transaction that holds the lesson (`lock`).
+ * What happened in lessons, in order. By hand: events are appended while the lesson's row is held, each with the number
+ * after the last, and hundreds of pages wait for that row. Write only inside a transaction that holds it (`lock`).
  */
-final readonly class EventLog
+final readonly class EventStore
 {
     private const NOTICES_SHOWN = 20;
 
@@ -29,11 +30,19 @@ final readonly class EventLog
     }
 
     /**
+     * @return bool false if a command with this key has been carried out already
+     */
+    public function isFresh(string $lessonId, string $key): bool
+    {
+        return 1 === (int) $this->db->executeStatement('INSERT INTO command_key (lesson_id, id) VALUES (?, ?) ON CONFLICT DO NOTHING', [$lessonId, $key]);
+    }
+
+    /**
      * @param list<Event> $events
      *
      * @return int the number of the last one
      */
-    public function append(string $lessonId, string $roundId, string $actor, array $events): int
+    public function append(string $lessonId, ?string $roundId, string $actor, array $events): int
     {
         $seq = $this->db->fetchOne('UPDATE lesson SET event_seq = event_seq + ? WHERE id = ? RETURNING event_seq', [\count($events), $lessonId]);
         \assert(\is_int($seq));

@@ -7,6 +7,7 @@ namespace FreshHuddle\App\Live;
 use Doctrine\DBAL\Connection;
 use FreshHuddle\App\Database\Clock;
 use FreshHuddle\App\Database\Row;
+use FreshHuddle\App\Rooms\RoomReader;
 use FreshHuddle\App\Stream\Audience;
 use FreshHuddle\App\Stream\Stream;
 use FreshHuddle\App\Worker\Tasks;
@@ -14,10 +15,11 @@ use FreshHuddle\Core\Live\Evidence;
 
 /**
  * The latest signs of each student. Not events: a sign replaces the one before; WatchWork tells when it means something.
+ * By hand: every open page writes here every few seconds, in one statement each.
  */
-final readonly class Presence
+final readonly class PresenceStore
 {
-    public function __construct(private Connection $db, private Tasks $tasks, private Stream $stream, private Clock $clock)
+    public function __construct(private Connection $db, private RoomReader $rooms, private Tasks $tasks, private Stream $stream, private Clock $clock)
     {
     }
 
@@ -59,13 +61,9 @@ final readonly class Presence
             return;
         }
         $lesson = new Row($lesson);
-        $place = null;
-        if (null !== $room) {
-            $found = $this->db->fetchOne("SELECT COALESCE(group_id::text, 'main') FROM room WHERE external_id = ? AND class_id = ?", [$room, $lesson->text('class')]);
-            if (!\is_string($found)) {
-                return; // a room of another class, or none of ours: it says nothing of where they are in ours
-            }
-            $place = $found;
+        $place = null === $room ? null : $this->rooms->place($lesson->text('class'), $room);
+        if (null !== $room && null === $place) {
+            return; // a room of another class, or none of ours: it says nothing of where they are in ours
         }
         $this->db->executeStatement(
             'INSERT INTO presence (student_id, service_place, service_at) VALUES (:id, :place, :at)
@@ -98,5 +96,33 @@ final readonly class Presence
         }
 
         return $evidence;
+    }
+
+    /**
+     * @return array<string, string|null> by student: the whereabouts staff were last told of
+     */
+    public function told(string $classId): array
+    {
+        $told = [];
+        foreach (Row::all($this->db->fetchAllAssociative('SELECT p.student_id, p.told FROM presence p JOIN student s ON s.id = p.student_id WHERE s.class_id = ?', [$classId])) as $row) {
+            $told[$row->text('student_id')] = $row->textOrNull('told');
+        }
+
+        return $told;
+    }
+
+    public function tell(string $studentId, string $word): void
+    {
+        $this->db->executeStatement('UPDATE presence SET told = ? WHERE student_id = ?', [$word, $studentId]);
+    }
+
+    /**
+     * @return int|null when anybody of the class last gave a sign; milliseconds since 1970
+     */
+    public function lastSign(string $classId): ?int
+    {
+        $last = $this->db->fetchOne('SELECT MAX(GREATEST(p.page_at, p.service_at, p.link_at)) FROM presence p JOIN student s ON s.id = p.student_id WHERE s.class_id = ?', [$classId]);
+
+        return is_numeric($last) ? (int) $last : null;
     }
 }

@@ -1,0 +1,32 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FreshHuddle\App\Lesson;
+
+use FreshHuddle\App\Grouping\FillWay;
+use Symfony\Component\Validator\Constraints as Assert;
+
+/**
+ * Several rounds in one press.
+ */
+final readonly class FillRounds
+{
+    /**
+     * @param int          $basedOn the step of the running order
+     * @param int          $rounds  a split and a jigsaw always have two
+     * @param int          $size    in each group, of the first round
+     * @param list<string> $topics  for a jigsaw
+     */
+    public function __construct(
+        public int $basedOn,
+        public FillWay $way,
+        #[Assert\Range(notInRangeMessage: 'Between 2 and 12 rounds, please.', min: 2, max: 12)]
+        public int $rounds = 2,
+        #[Assert\Range(notInRangeMessage: 'Between 2 and 20 in each group, please.', min: 2, max: 20)]
+        public int $size = 4,
+        #[Assert\Count(max: 20, maxMessage: 'At most 20 topics, please.'), Assert\All([new Assert\NotBlank(normalizer: 'trim'), new Assert\Length(max: 60)]), Assert\Unique(message: 'Each topic once, please.')]
+        public array $topics = [],
+    ) {
+    }
+}

@@ -1,0 +1,42 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FreshHuddle\App\Lesson;
+
+use FreshHuddle\Core\Lesson\Phase;
+use FreshHuddle\Core\Lesson\SegmentKind;
+
+/**
+ * Where a lesson is, as its students are concerned.
+ */
+final readonly class LessonNow
+{
+    /**
+     * @param SegmentKind|null $kind         of the segment it is in; null before it has begun
+     * @param int|null         $since        since when it is in it; milliseconds since 1970
+     * @param string|null      $roundId      the round it is in, or else the last one that was sent out; before it has begun the
+     *                                       first
+     * @param string|null      $groupingId   of that round
+     * @param Moments|null     $moments      of that round
+     * @param string           $instructions of the segment it is in; before it has begun those of the round
+     */
+    public function __construct(
+        public string $lessonId,
+        public string $classId,
+        public string $title,
+        public ?SegmentKind $kind,
+        public ?int $since,
+        public int $minutes,
+        public string $instructions,
+        public ?string $roundId,
+        public ?string $groupingId,
+        public ?Moments $moments,
+    ) {
+    }
+
+    public function phase(int $now): Phase
+    {
+        return $this->moments?->phase($now) ?? Phase::Planned;
+    }
+}

@@ -1,0 +1,51 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FreshHuddle\App\Lesson;
+
+use Doctrine\DBAL\Connection;
+use FreshHuddle\App\Database\Row;
+use FreshHuddle\Core\Lesson\SegmentKind;
+
+/**
+ * Where a lesson is. By hand, in one round trip: every page of a class asks at every hint.
+ */
+final readonly class NowReader
+{
+    public function __construct(private Connection $db)
+    {
+    }
+
+    public function of(string $lessonId): ?LessonNow
+    {
+        $row = $this->db->fetchAssociative(
+            "SELECT l.class_id, l.title, l.segment_since, n.kind, n.minutes, COALESCE(n.instructions, r.instructions, '') AS instructions, r.id AS round_id, r.grouping_id, r.moments
+             FROM lesson l LEFT JOIN segment n ON n.id = l.segment_id
+             LEFT JOIN LATERAL (
+                 SELECT r.id, r.grouping_id, r.moments, s.instructions FROM round r JOIN segment s ON s.id = r.segment_id
+                 WHERE r.lesson_id = l.id AND r.number IS NOT NULL AND (l.segment_id IS NULL OR s.id = l.segment_id OR (s.position < n.position AND r.moments ->> 'outAt' IS NOT NULL))
+                 ORDER BY CASE WHEN l.segment_id IS NULL THEN r.number ELSE -r.number END LIMIT 1
+             ) r ON true WHERE l.id = ?",
+            [$lessonId],
+        );
+        if (false === $row) {
+            return null;
+        }
+        $row = new Row($row);
+        $kind = $row->textOrNull('kind');
+
+        return new LessonNow(
+            $lessonId,
+            $row->text('class_id'),
+            $row->text('title'),
+            null === $kind ? null : SegmentKind::from($kind),
+            $row->intOrNull('segment_since'),
+            $row->intOrNull('minutes') ?? 0,
+            $row->text('instructions'),
+            $row->textOrNull('round_id'),
+            $row->textOrNull('grouping_id'),
+            null === $row->textOrNull('moments') ? null : Moments::read($row->json('moments')),
+        );
+    }
+}

@@ -1,0 +1,47 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FreshHuddle\App\Lesson;
+
+use FreshHuddle\App\Account\Teacher;
+use FreshHuddle\App\Http\Body\Body;
+use Symfony\Component\Routing\Attribute\Route;
+use Symfony\Component\Routing\Requirement\Requirement;
+use Symfony\Component\Security\Http\Attribute\CurrentUser;
+
+#[Route('/api/staff', requirements: ['id' => Requirement::UUID])]
+final readonly class RunningOrderController
+{
+    public function __construct(private RunningOrders $orders, private Filling $filling, private LessonAccess $lessonAccess)
+    {
+    }
+
+    #[Route('/lessons/{id}/running-order', methods: ['PUT'])]
+    public function change(#[CurrentUser] Teacher $teacher, string $id, #[Body] ChangeOrder $request): RunningOrderView
+    {
+        $lesson = $this->lessonAccess->lesson($teacher, $id);
+        $this->orders->change($lesson, $request);
+
+        return $this->orders->view($lesson);
+    }
+
+    /** A rotation, jigsaw, split or snowball: the rounds that are there are used first, what is missing is added. */
+    #[Route('/lessons/{id}/rounds', methods: ['POST'])]
+    public function fill(#[CurrentUser] Teacher $teacher, string $id, #[Body] FillRounds $request): RunningOrderView
+    {
+        $lesson = $this->lessonAccess->lesson($teacher, $id);
+        $this->filling->fill($lesson, $request);
+
+        return $this->orders->view($lesson);
+    }
+
+    #[Route('/segments/{id}', methods: ['PATCH'])]
+    public function edit(#[CurrentUser] Teacher $teacher, string $id, #[Body] EditSegment $request): RunningOrderView
+    {
+        $segment = $this->lessonAccess->segment($teacher, $id);
+        $this->orders->edit($segment, $request);
+
+        return $this->orders->view($segment->lesson);
+    }
+}

@@ -1,0 +1,106 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FreshHuddle\App\Live;
+
+use Doctrine\DBAL\Connection;
+use FreshHuddle\App\Database\Row;
+use FreshHuddle\App\Roster\Device\StudentUser;
+use FreshHuddle\Core\Lesson\EventKind;
+
+/**
+ * What a student's page asks for, in one round trip each. By hand: a whole class asks at once whenever something happens,
+ * and every millisecond of it stands between a press and the last page that shows it.
+ */
+final readonly class StudentReader
+{
+    private const NOTICES = 3;
+
+    public function __construct(private Connection $db)
+    {
+    }
+
+    /**
+     * @return array{main: bool, seenIn: string|null, seq: int, notices: list<NoticeView>}
+     */
+    public function around(StudentUser $student): array
+    {
+        $row = $this->db->fetchAssociative(
+            "SELECT EXISTS (SELECT 1 FROM room r JOIN room_member p ON p.room_id = r.id WHERE r.class_id = :class AND r.group_id IS NULL AND p.student_id = :student) AS main,
+                    (SELECT service_place FROM presence WHERE student_id = :student) AS seen_in,
+                    (SELECT seq FROM live_event WHERE lesson_id = :lesson AND kind <> :signs ORDER BY seq DESC LIMIT 1) AS seq,
+                    (SELECT jsonb_agg(jsonb_build_array(e.seq, e.data ->> 'text', e.at)) FROM
+                        (SELECT seq, data, at FROM live_event WHERE lesson_id = :lesson AND kind = :notice ORDER BY seq DESC LIMIT :most) e) AS notices",
+            [
+                'class' => $student->classId, 'student' => $student->id, 'lesson' => $student->lessonId, 'most' => self::NOTICES,
+                'signs' => EventKind::WhereaboutsChanged->value, 'notice' => EventKind::NoticeSaid->value,
+            ],
+        );
+        \assert(false !== $row);
+        $row = new Row($row);
+        $notices = [];
+        foreach (null === $row->textOrNull('notices') ? [] : $row->json('notices') as $notice) {
+            if (\is_array($notice) && \is_int($notice[0]) && \is_string($notice[1]) && \is_int($notice[2])) {
+                $notices[] = new NoticeView($notice[0], $notice[1], $notice[2]);
+            }
+        }
+
+        return ['main' => $row->bool('main'), 'seenIn' => $row->textOrNull('seen_in'), 'seq' => $row->intOrNull('seq') ?? 0, 'notices' => $notices];
+    }
+
+    /**
+     * The table a student sits at in a grouping: its members who are here, each with the number of their seat, and the copy
+     * it has in a round.
+     *
+     * @return array{id: string, name: string, mark: int, number: int, room: bool, copy: string|null, members: list<array{string, string, int}>}|null
+     */
+    public function group(StudentUser $student, string $groupingId, string $roundId): ?array
+    {
+        $row = $this->db->fetchAssociative(
+            'SELECT g.id, g.name, g.mark, (SELECT COUNT(*) FROM work_group o WHERE o.grouping_id = g.grouping_id AND o.position <= g.position) AS number,
+                    EXISTS (SELECT 1 FROM room r JOIN room_member p ON p.room_id = r.id WHERE r.group_id = g.id AND p.student_id = :student) AS room,
+                    (SELECT id FROM work_copy WHERE round_id = :round AND group_id = g.id) AS copy,
+                    (SELECT jsonb_agg(jsonb_build_array(t.id, t.name, o.number) ORDER BY o.number) FROM seat o JOIN student t ON t.id = o.student_id
+                     WHERE o.group_id = g.id AND t.removed_at IS NULL AND NOT t.absent) AS members
+             FROM seat s JOIN work_group g ON g.id = s.group_id AND g.position IS NOT NULL WHERE s.grouping_id = :grouping AND s.student_id = :student',
+            ['student' => $student->id, 'round' => $roundId, 'grouping' => $groupingId],
+        );
+        if (false === $row) {
+            return null;
+        }
+        $row = new Row($row);
+        $members = [];
+        foreach (null === $row->textOrNull('members') ? [] : $row->json('members') as $member) {
+            if (\is_array($member) && \is_string($member[0]) && \is_string($member[1]) && \is_int($member[2])) {
+                $members[] = [$member[0], $member[1], $member[2]];
+            }
+        }
+
+        return [
+            'id' => $row->text('id'), 'name' => $row->text('name'), 'mark' => $row->int('mark'), 'number' => $row->int('number'),
+            'room' => $row->bool('room'), 'copy' => $row->textOrNull('copy'), 'members' => $members,
+        ];
+    }
+
+    /**
+     * @return array{place: string, link: string}|null the student's own link into the room of their group, or into the main
+     *                                                 session where no grouping is said
+     */
+    public function link(StudentUser $student, ?string $groupingId): ?array
+    {
+        $row = null === $groupingId
+            ? $this->db->fetchAssociative("SELECT 'main' AS place, p.link FROM room r JOIN room_member p ON p.room_id = r.id WHERE r.class_id = ? AND r.group_id IS NULL AND p.student_id = ?", [$student->classId, $student->id])
+            : $this->db->fetchAssociative(
+                'SELECT g.id AS place, p.link FROM seat s JOIN work_group g ON g.id = s.group_id AND g.position IS NOT NULL JOIN room r ON r.group_id = g.id
+                 JOIN room_member p ON p.room_id = r.id AND p.student_id = s.student_id WHERE s.grouping_id = ? AND s.student_id = ?',
+                [$groupingId, $student->id],
+            );
+        if (false === $row) {
+            return null;
+        }
+        $row = new Row($row);
+
+        return ['place' => $row->text('place'), 'link' => $row->text('link')];
+    }
+}

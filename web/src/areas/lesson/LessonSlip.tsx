@@ -1,0 +1,108 @@
+import { Popover, PopoverButton, PopoverPanel } from '@headlessui/react';
+import { useMutation, useQueryClient } from '@tanstack/react-query';
+import { useState } from 'react';
+import { api, take, type Schema } from '../../api/client';
+import { isProblem } from '../../api/problem';
+import { Button } from '../../ui/Button';
+import { Field } from '../../ui/Field';
+import { useMessages } from '../../ui/messages';
+import { NumberField } from '../../ui/NumberField';
+import { words } from '../../words';
+import { forInput, fromInput, whenText } from './when';
+
+type Edit = Schema['EditLesson'];
+
+/** Its title, its date and how long it is in all. */
+export function LessonSlip({
+  lesson,
+}: {
+  lesson: Pick<Schema['LessonView'], 'id' | 'classId' | 'title' | 'minutes' | 'startsAt' | 'template'>;
+}) {
+  const queries = useQueryClient();
+  const { fail, say } = useMessages();
+  const [title, setTitle] = useState(lesson.title);
+  const edit = useMutation({
+    mutationFn: (body: Edit) =>
+      take(api.PATCH('/api/staff/lessons/{id}', { params: { path: { id: lesson.id } }, body })),
+    onSuccess: () =>
+      Promise.all([
+        queries.invalidateQueries({ queryKey: ['lesson', lesson.id] }),
+        queries.invalidateQueries({ queryKey: ['lessons'] }),
+      ]),
+  });
+  const keep = useMutation({
+    mutationFn: () =>
+      take(
+        api.POST('/api/staff/classes/{id}/lessons', {
+          params: { path: { id: lesson.classId } },
+          body: {
+            title: words.order.templateName(lesson.title).slice(0, 120),
+            minutes: lesson.minutes,
+            from: lesson.id,
+            template: true,
+          },
+        }),
+      ),
+    onSuccess: async () => {
+      say(words.order.templateKept);
+      await queries.invalidateQueries({ queryKey: ['lessons'] });
+    },
+    onError: fail,
+  });
+  const problem = isProblem(edit.error) ? edit.error : undefined;
+  const saveTitle = () => {
+    if (title.trim() !== lesson.title) edit.mutate({ title });
+  };
+  return (
+    <Popover>
+      <PopoverButton
+        aria-label={words.order.begins}
+        className="px-2 py-1 text-sm underline decoration-line underline-offset-4 hover:decoration-ink"
+      >
+        {lesson.startsAt === null ? words.order.isTemplate : whenText(lesson.startsAt)}
+      </PopoverButton>
+      <PopoverPanel
+        anchor={{ to: 'bottom start', gap: 6, padding: 8 }}
+        className="z-40 w-80 space-y-3 border-2 border-ink bg-sheet p-3 shadow-[4px_4px_0_var(--ink)]"
+      >
+        <Field
+          label={words.next.lessonTitle}
+          value={title}
+          maxLength={120}
+          error={problem?.field('title')}
+          onChange={(event) => setTitle(event.target.value)}
+          onBlur={saveTitle}
+          onKeyDown={(event) => event.key === 'Enter' && saveTitle()}
+        />
+        {lesson.startsAt !== null && (
+          <Field
+            key={lesson.startsAt}
+            label={words.order.when}
+            type="datetime-local"
+            defaultValue={forInput(lesson.startsAt)}
+            error={problem?.field('startsAt')}
+            onBlur={(event) => {
+              const startsAt = fromInput(event.target.value);
+              if (startsAt !== null && startsAt !== lesson.startsAt) edit.mutate({ startsAt });
+            }}
+          />
+        )}
+        <div className="w-32">
+          <NumberField
+            key={lesson.minutes}
+            label={words.next.lessonMinutes}
+            value={lesson.minutes}
+            min={5}
+            max={600}
+            onSave={(minutes) => edit.mutateAsync({ minutes })}
+          />
+        </div>
+        {!lesson.template && (
+          <Button look="quiet" className="-ml-2 text-sm" onClick={() => keep.mutate()} busy={keep.isPending}>
+            {words.order.asTemplate}
+          </Button>
+        )}
+      </PopoverPanel>
+    </Popover>
+  );
+}

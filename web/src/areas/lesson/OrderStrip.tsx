@@ -1,0 +1,229 @@
+import { DndContext, PointerSensor, useSensor, useSensors, type DragEndEvent } from '@dnd-kit/core';
+import { horizontalListSortingStrategy, SortableContext, useSortable } from '@dnd-kit/sortable';
+import { Popover, PopoverButton, PopoverPanel } from '@headlessui/react';
+import clsx from 'clsx';
+import { Fragment, useRef, useState, type KeyboardEvent, type PointerEvent, type ReactNode } from 'react';
+import { words } from '../../words';
+import { asOrdered, withEdge, withPlace, type Order, type Segment } from './orderMoves';
+import { SegmentSlip } from './SegmentSlip';
+import type { useOrder } from './useOrder';
+
+export const nameOf = (segment: Segment) => words.order.name(segment.kind, segment.round?.number ?? null);
+
+/** The seam between two segments, to be moved by hand or with the arrow keys. */
+function Edge({
+  segments,
+  at,
+  perMinute,
+  onMove,
+  onDone,
+}: {
+  segments: Segment[];
+  at: number;
+  perMinute: () => number;
+  onMove: (by: number) => void;
+  onDone: (by: number) => void;
+}) {
+  const from = useRef<number | null>(null);
+  const one = segments[at];
+  const next = segments[at + 1];
+  if (one === undefined) return null;
+  const by = (event: PointerEvent) => Math.round((event.clientX - (from.current ?? event.clientX)) / perMinute());
+  const key = (event: KeyboardEvent) => {
+    const step = { ArrowRight: 1, ArrowUp: 1, ArrowLeft: -1, ArrowDown: -1, PageUp: 5, PageDown: -5 }[event.key];
+    if (step === undefined) return;
+    event.preventDefault();
+    onDone(step);
+  };
+  return (
+    <div
+      role="slider"
+      tabIndex={0}
+      aria-label={words.order.edge(nameOf(one), next === undefined ? null : nameOf(next))}
+      aria-valuemin={1}
+      aria-valuemax={600}
+      aria-valuenow={one.minutes}
+      aria-valuetext={words.order.edgeAt(one.minutes, next?.minutes ?? null)}
+      className="relative z-10 -mx-[7px] w-3.5 shrink-0 cursor-ew-resize touch-none before:absolute before:inset-y-1.5 before:left-1/2 before:w-1.5 before:-translate-x-1/2 before:border before:border-ink before:bg-sheet hover:before:bg-accent focus-visible:before:bg-accent"
+      onKeyDown={key}
+      onPointerDown={(event) => {
+        event.currentTarget.setPointerCapture(event.pointerId);
+        from.current = event.clientX;
+      }}
+      onPointerMove={(event) => from.current !== null && onMove(by(event))}
+      onPointerUp={(event) => {
+        const moved = by(event);
+        from.current = null;
+        onMove(0);
+        if (moved !== 0) onDone(moved);
+      }}
+      onPointerCancel={() => {
+        from.current = null;
+        onMove(0);
+      }}
+    />
+  );
+}
+
+/** One stretch of the lesson, as long as it lasts. */
+function Stretch({
+  segment,
+  past,
+  now,
+  shown,
+  onArrow,
+  children,
+}: {
+  segment: Segment;
+  past: boolean;
+  now: boolean;
+  shown: boolean;
+  onArrow: (by: number) => void;
+  children: (close: () => void) => ReactNode;
+}) {
+  const sortable = useSortable({ id: segment.id });
+  const round = segment.kind === 'round';
+  return (
+    <div
+      ref={sortable.setNodeRef}
+      style={{
+        flexGrow: segment.minutes,
+        transform: sortable.transform === null ? undefined : `translateX(${sortable.transform.x}px)`,
+        zIndex: sortable.isDragging ? 20 : undefined,
+      }}
+      className="min-w-9 basis-0"
+    >
+      <Popover className="h-full">
+        <PopoverButton
+          {...sortable.listeners}
+          aria-label={`${words.order.of(nameOf(segment), segment.minutes)}${now ? `, ${words.order.now}` : past ? `, ${words.order.past}` : ''}`}
+          aria-current={now ? 'step' : undefined}
+          onKeyDownCapture={(event: KeyboardEvent) => {
+            const by = { ArrowLeft: -1, ArrowRight: 1 }[event.key];
+            if (event.altKey && by !== undefined) {
+              event.preventDefault();
+              onArrow(by);
+            }
+          }}
+          className={clsx(
+            'relative flex h-full w-full touch-none items-center justify-center gap-1.5 overflow-hidden px-1.5 text-sm whitespace-nowrap',
+            round ? 'bg-wash font-semibold' : 'bg-sheet',
+            past && 'bg-[repeating-linear-gradient(135deg,var(--line)_0_2px,transparent_2px_7px)] text-soft',
+            now && 'bg-ink text-ground',
+            shown && 'shadow-[inset_0_-4px_0_var(--ink)]',
+            shown && now && 'shadow-[inset_0_-4px_0_var(--accent)]',
+          )}
+        >
+          <span className="truncate">{nameOf(segment)}</span>
+          <span className={clsx('tabular-nums', !now && 'text-soft')}>{segment.minutes}</span>
+        </PopoverButton>
+        <PopoverPanel
+          anchor={{ to: 'bottom start', gap: 6, padding: 8 }}
+          className="z-40 w-80 border-2 border-ink bg-sheet p-3 shadow-[4px_4px_0_var(--ink)]"
+        >
+          {({ close }) => (
+            <>
+              <p className="mb-2 font-semibold">
+                {nameOf(segment)}{' '}
+                <span className="text-sm font-normal text-soft">{words.order.kindNote[segment.kind]}</span>
+              </p>
+              {children(close)}
+            </>
+          )}
+        </PopoverPanel>
+      </Popover>
+    </div>
+  );
+}
+
+/** The running order drawn to scale: what is over, what is now, what comes, and for how long. */
+export function OrderStrip({
+  order,
+  classId,
+  control,
+  shown,
+  canGo,
+  onShow,
+  onGo,
+}: {
+  order: Order;
+  classId: string;
+  control: ReturnType<typeof useOrder>;
+  /** The segment whose round is on the floor. */
+  shown: string;
+  /** Groups are not at work: the lesson can go to another segment. */
+  canGo: boolean;
+  onShow: (segment: string) => void;
+  onGo: (segment: string) => void;
+}) {
+  const bar = useRef<HTMLDivElement>(null);
+  const [held, setHeld] = useState<{ at: number; by: number } | null>(null);
+  const sensors = useSensors(useSensor(PointerSensor, { activationConstraint: { distance: 8 } }));
+  const segments = held === null ? order.segments : withEdge(order.segments, held.at, held.by);
+  const nowAt = order.segments.findIndex((segment) => segment.id === order.now);
+  const planned = segments.reduce((sum, segment) => sum + segment.minutes, 0);
+  const perMinute = () => (bar.current?.clientWidth ?? 600) / Math.max(1, planned);
+  const place = (from: number, to: number) => {
+    const placed = withPlace(order.segments, from, to);
+    if (placed !== order.segments) control.put(asOrdered(placed));
+  };
+  const dropped = ({ active, over }: DragEndEvent) => {
+    const from = order.segments.findIndex((segment) => segment.id === active.id);
+    const to = order.segments.findIndex((segment) => segment.id === over?.id);
+    if (from >= 0 && to >= 0 && from !== to) place(from, to);
+  };
+  return (
+    <DndContext sensors={sensors} onDragEnd={dropped}>
+      <SortableContext items={segments.map((segment) => segment.id)} strategy={horizontalListSortingStrategy}>
+        <div ref={bar} role="group" aria-label={words.order.label} className="flex h-10 min-w-0 border border-ink">
+          {segments.map((segment, at) => (
+            <Fragment key={segment.id}>
+              <Stretch
+                segment={segment}
+                past={at < nowAt}
+                now={at === nowAt}
+                shown={segment.id === shown}
+                onArrow={(by) => place(at, at + by)}
+              >
+                {(close) => {
+                  const and = (act: () => void) => () => {
+                    close();
+                    act();
+                  };
+                  return (
+                    <SegmentSlip
+                      segment={segment}
+                      classId={classId}
+                      control={control}
+                      earlier={at > 0 ? and(() => place(at, at - 1)) : null}
+                      later={at < segments.length - 1 ? and(() => place(at, at + 1)) : null}
+                      takeOut={
+                        at !== nowAt && segments.length > 1
+                          ? and(() =>
+                              control.put(
+                                asOrdered(order.segments.filter((one) => one.id !== segment.id)),
+                                words.order.takenOut(nameOf(segment)),
+                              ),
+                            )
+                          : null
+                      }
+                      goTo={segment.round === null && at !== nowAt && canGo ? and(() => onGo(segment.id)) : null}
+                      show={segment.round !== null && segment.id !== shown ? and(() => onShow(segment.id)) : null}
+                    />
+                  );
+                }}
+              </Stretch>
+              <Edge
+                segments={segments}
+                at={at}
+                perMinute={perMinute}
+                onMove={(by) => setHeld(by === 0 ? null : { at, by })}
+                onDone={(by) => control.put(asOrdered(withEdge(order.segments, at, by)))}
+              />
+            </Fragment>
+          ))}
+        </div>
+      </SortableContext>
+    </DndContext>
+  );
+}

@@ -1,0 +1,106 @@
+import { useQuery } from '@tanstack/react-query';
+import { groupingsQuery } from '../../api/lists';
+import { Button } from '../../ui/Button';
+import { Choice } from '../../ui/Choice';
+import { useMessages } from '../../ui/messages';
+import { NumberField } from '../../ui/NumberField';
+import { SavedText } from '../../ui/SavedText';
+import { words } from '../../words';
+import type { Segment } from './orderMoves';
+import type { useOrder } from './useOrder';
+
+/** Which groups a round is done in. */
+function RoundGroups({ segment, classId, control }: SlipProps) {
+  const groupings = useQuery(groupingsQuery(classId)).data ?? [];
+  const { fail } = useMessages();
+  if (segment.round === null || groupings.length < 2) return null;
+  return (
+    <Choice
+      label={words.order.groupsOf}
+      value={segment.round.groupingId}
+      options={groupings.map((one) => ({ value: one.id, label: one.name }))}
+      onChange={(groupingId) => void control.edit(segment.id, { groupingId }).catch(fail)}
+    />
+  );
+}
+
+interface SlipProps {
+  segment: Segment;
+  classId: string;
+  control: ReturnType<typeof useOrder>;
+}
+
+/** Everything about one segment: how long, what to do, where it stands. */
+export function SegmentSlip({
+  segment,
+  classId,
+  control,
+  earlier,
+  later,
+  takeOut,
+  goTo,
+  show,
+}: SlipProps & {
+  earlier: (() => void) | null;
+  later: (() => void) | null;
+  takeOut: (() => void) | null;
+  goTo: (() => void) | null;
+  show: (() => void) | null;
+}) {
+  const { fail } = useMessages();
+  return (
+    <div className="flex flex-col gap-3">
+      {show !== null && (
+        <Button className="self-start" onClick={show}>
+          {words.order.show}
+        </Button>
+      )}
+      {goTo !== null && (
+        <Button className="self-start" onClick={goTo}>
+          {words.order.goTo}
+        </Button>
+      )}
+      <div className="w-32">
+        <NumberField
+          key={segment.minutes}
+          label={words.order.howLong}
+          value={segment.minutes}
+          min={1}
+          max={600}
+          onSave={(minutes) => control.edit(segment.id, { minutes })}
+        />
+      </div>
+      <RoundGroups segment={segment} classId={classId} control={control} />
+      <SavedText
+        label={words.order.whatToDo}
+        hint={words.next.instructionsHint}
+        value={segment.instructions}
+        maxLength={2000}
+        rows={3}
+        onSave={(instructions) =>
+          control.edit(segment.id, { instructions }).catch((problem: unknown) => {
+            fail(problem);
+            throw problem;
+          })
+        }
+      />
+      <div className="-ml-2 flex flex-wrap gap-1 border-t border-line pt-2 text-sm">
+        {earlier !== null && (
+          <Button look="quiet" onClick={earlier}>
+            {words.order.earlier}
+          </Button>
+        )}
+        {later !== null && (
+          <Button look="quiet" onClick={later}>
+            {words.order.later}
+          </Button>
+        )}
+        {takeOut !== null && (
+          <Button look="quiet" onClick={takeOut}>
+            {words.order.takeOut}
+          </Button>
+        )}
+      </div>
+    </div>
+  );
+}
