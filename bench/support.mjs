@@ -110,7 +110,7 @@ export async function lessonOf(staff, name, students) {
   ];
   await must('PUT', `/api/staff/rounds/${round}/original`, { ...staff, body: { title: 'Sheet', basedOn: 0, blocks } });
   await must('POST', `/api/staff/rounds/${round}/copies`, { ...staff, body: {} });
-  await must('PATCH', `/api/staff/lessons/${lesson.id}`, { ...staff, body: { lookSeconds: 0 } });
+  await must('PATCH', `/api/staff/segments/${lesson.round.segmentId}`, { ...staff, body: { lookSeconds: 0 } });
   return { ...lesson, code: made.code };
 }
 

@@ -6,7 +6,10 @@ import { test } from './support/test';
 
 /** No serious finding on a screen, and nothing that has to be scrolled sideways. */
 async function isOpenToAll(page: Page, screen: string) {
-  const { violations } = await new AxeBuilder({ page }).options({ resultTypes: ['violations'] }).setLegacyMode().analyze();
+  const { violations } = await new AxeBuilder({ page })
+    .options({ resultTypes: ['violations'] })
+    .setLegacyMode()
+    .analyze();
   const serious = violations.filter((one) => one.impact === 'serious' || one.impact === 'critical');
   expect(
     serious.map((one) => `${screen}: ${one.id}: ${one.nodes[0]?.html ?? ''} ${one.nodes[0]?.failureSummary ?? ''}`),
@@ -58,7 +61,7 @@ for (const scheme of ['light', 'dark'] as const) {
     await t.getByLabel('How many').fill('2');
     await t.getByRole('button', { name: 'Deal', exact: true }).click();
     await expect(t.locator('[data-stop^="table:"]')).toHaveCount(2);
-    await t.locator('summary', { hasText: 'Round' }).click();
+    await t.locator('summary', { hasText: 'Round 1' }).click();
     await t.getByLabel('Seconds to look who is with whom').fill('0');
     await t.getByLabel('Seconds to look who is with whom').press('Enter');
     await isOpenToAll(t, 'the floor');
@@ -180,8 +183,8 @@ for (const scheme of ['light', 'dark'] as const) {
     await t.getByLabel('Way of grouping').selectOption('signUp');
     const grouping = t.url().split('/').at(-1) ?? '';
     const lesson = await t.request.post(`/api/staff/classes/${id}/lessons`, { data: { title: 'Choose', minutes: 30 } });
-    const { id: lessonId } = (await lesson.json()) as components['schemas']['LessonView'];
-    await t.request.patch(`/api/staff/lessons/${lessonId}`, { data: { groupingId: grouping } });
+    const { round } = (await lesson.json()) as components['schemas']['LessonView'];
+    await t.request.patch(`/api/staff/segments/${round.segmentId}`, { data: { groupingId: grouping } });
     await t.getByRole('button', { name: 'Let 7 students take seats' }).click();
     await expect(t.getByText('have taken a seat')).toBeVisible();
     await isOpenToAll(t, 'a sign-up on the desk');

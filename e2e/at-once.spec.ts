@@ -71,7 +71,7 @@ test.describe('at the same time', () => {
         await api.post(`/api/staff/classes/${made.id}/groupings`, { data: { name: `Grouping ${String(round)}` } })
       ).json()) as components['schemas']['DeskView'];
       const [taken, removed] = await Promise.all([
-        api.patch(`/api/staff/lessons/${lesson.id}`, { data: { groupingId: grouping.id } }),
+        api.patch(`/api/staff/segments/${lesson.round.segmentId}`, { data: { groupingId: grouping.id } }),
         api.delete(`/api/staff/groupings/${grouping.id}`),
       ]);
       expect([taken.ok(), removed.ok()].filter(Boolean), 'one of the two').toHaveLength(1);

@@ -72,7 +72,7 @@ test('processes die in the middle of a lesson, and the lesson goes on', async ({
 
 test('with no server at all a page follows the agreed end by itself', async ({ browser }) => {
   const t = await teacher(browser);
-  const round = { lookSeconds: 0, callBackSeconds: 10, roundMinutes: 1, autoCallBack: true };
+  const round = { lookSeconds: 0, callBackSeconds: 10, minutes: 1, autoCallBack: true };
   const lesson = await readyLesson(t, {
     name: 'No server',
     students: ['Ada', 'Ben', 'Chi', 'Dov'],

@@ -60,12 +60,15 @@ test('a lesson from the class list to groups at work and back', async ({ browser
   await test.step('a lesson and its round', async () => {
     await t.getByLabel('What is the lesson about?').fill('Where the river bends');
     await t.getByRole('button', { name: 'Plan this lesson' }).click();
-    await t.locator('summary', { hasText: 'Round' }).click();
+    await t.locator('summary', { hasText: 'Round 1' }).click();
     await t.getByLabel('What should they do?').fill('Look at the bend. Write what you see.');
     await t.getByLabel('Seconds to look who is with whom').fill('4');
     await t.getByLabel('Minutes in groups').fill('15');
     await t.getByLabel('Minutes in groups').press('Enter');
-    await expect(t.getByRole('img', { name: /groups, 15 min/ })).toBeVisible();
+    await expect(t.getByRole('button', { name: 'Round 1, 15 minutes' })).toBeVisible();
+    await expect(t.getByText('10 min free')).toBeVisible();
+    await t.getByRole('button', { name: 'Make it fit' }).click();
+    await expect(t.getByText('50 of 50 min planned')).toBeVisible();
   });
 
   await test.step('groups on the floor: deal, fix, again', async () => {
@@ -94,7 +97,7 @@ test('a lesson from the class list to groups at work and back', async ({ browser
     await t.mouse.up();
     await sitsAt(t, b, 'Group 1');
     await sitsAt(t, a, 'Group 2');
-    await t.getByRole('button', { name: 'Undo' }).click();
+    await t.getByRole('main').getByRole('button', { name: 'Undo' }).click();
     await sitsAt(t, a, 'Group 1');
     await t.keyboard.press('Control+y');
     await sitsAt(t, b, 'Group 1');
@@ -247,7 +250,7 @@ test('a lesson from the class list to groups at work and back', async ({ browser
     await t.getByRole('dialog').getByRole('button', { name: 'Upstream' }).click();
     await expect(carl.page.getByText('Upstream').first()).toBeVisible();
     await expect(carl.page.getByText('Stones on the inside.')).toHaveCount(0);
-    await t.getByRole('button', { name: 'Undo' }).click();
+    await t.getByRole('main').getByRole('button', { name: 'Undo' }).click();
     await expect(carl.page.getByText('Group 2').first()).toBeVisible();
     await expect(tag(t, carlName)).toHaveAccessibleName(/in place/, { timeout: 30_000 });
   });

@@ -7,7 +7,7 @@ interface Plan {
   name: string;
   students: string[];
   groups: string[];
-  round?: components['schemas']['EditLesson'];
+  round?: components['schemas']['EditSegment'];
 }
 
 async function send<T>(page: Page, method: 'POST' | 'PATCH' | 'PUT', path: string, data: unknown): Promise<T> {
@@ -49,5 +49,6 @@ export async function readyLesson(page: Page, plan: Plan): Promise<Lesson> {
     ],
   });
   await send(page, 'POST', `/api/staff/rounds/${lesson.round.id}/copies`, {});
-  return send<Lesson>(page, 'PATCH', `/api/staff/lessons/${lesson.id}`, plan.round ?? { lookSeconds: 0 });
+  await send(page, 'PATCH', `/api/staff/segments/${lesson.round.segmentId}`, plan.round ?? { lookSeconds: 0 });
+  return (await (await page.request.get(`/api/staff/lessons/${lesson.id}`)).json()) as Lesson;
 }

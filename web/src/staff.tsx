@@ -6,7 +6,9 @@ import { isPassing } from './api/problem';
 import { AccountPage } from './areas/account/AccountPage';
 import { SignedIn } from './areas/account/SignedIn';
 import { DeskPage } from './areas/grouping/desk/DeskPage';
+import { ClassLessons } from './areas/lesson/ClassLessons';
 import { LessonPage } from './areas/live/LessonPage';
+import { Today } from './areas/live/Today';
 import { ClassesPage } from './areas/roster/ClassesPage';
 import { ClassPage } from './areas/roster/ClassPage';
 import './styles.css';
@@ -25,12 +27,19 @@ if (page !== null) {
           <BrowserRouter>
             <SignedIn>
               <Routes>
-                <Route path="/" element={<ClassesPage />} />
-                <Route path="/classes/:id" element={<ClassPage />} />
+                <Route path="/" element={<ClassesPage today={<Today />} />} />
+                <Route
+                  path="/classes/:id"
+                  element={
+                    <ClassPage
+                      lessons={(classId, hasStudents) => <ClassLessons classId={classId} hasStudents={hasStudents} />}
+                    />
+                  }
+                />
                 <Route path="/groupings/:id" element={<DeskPage />} />
                 <Route path="/account" element={<AccountPage />} />
                 <Route path="/lessons/:id" element={<LessonPage />} />
-                <Route path="*" element={<ClassesPage />} />
+                <Route path="*" element={<ClassesPage today={<Today />} />} />
               </Routes>
             </SignedIn>
           </BrowserRouter>

@@ -7,6 +7,7 @@ namespace FreshHuddle\App\Demo;
 use Doctrine\DBAL\Connection;
 use Doctrine\ORM\EntityManagerInterface;
 use FreshHuddle\App\Account\Teacher;
+use FreshHuddle\App\Database\Clock;
 use FreshHuddle\App\Grouping\DealRequest;
 use FreshHuddle\App\Grouping\DeskGoal;
 use FreshHuddle\App\Grouping\DeskGoalKind;
@@ -19,9 +20,11 @@ use FreshHuddle\App\Grouping\GroupingDesk;
 use FreshHuddle\App\Grouping\NumberPlan;
 use FreshHuddle\App\Grouping\SeatRole;
 use FreshHuddle\App\Grouping\SeatTask;
+use FreshHuddle\App\Lesson\ChangeOrder;
 use FreshHuddle\App\Lesson\EditSegment;
 use FreshHuddle\App\Lesson\Lessons;
 use FreshHuddle\App\Lesson\MakeLesson;
+use FreshHuddle\App\Lesson\OrderedSegment;
 use FreshHuddle\App\Lesson\Round;
 use FreshHuddle\App\Lesson\RunningOrders;
 use FreshHuddle\App\Materials\BlockView;
@@ -34,6 +37,7 @@ use FreshHuddle\App\Roster\MakeRule;
 use FreshHuddle\App\Roster\Roster;
 use FreshHuddle\App\Roster\RuleKind;
 use FreshHuddle\App\Roster\SchoolClass;
+use FreshHuddle\Core\Lesson\SegmentKind;
 use FreshHuddle\Core\Materials\BlockKind;
 use FreshHuddle\Core\Roster\Export\SafeCsv;
 use Symfony\Component\PasswordHasher\Hasher\UserPasswordHasherInterface;
@@ -42,7 +46,7 @@ use Symfony\Component\Uid\Uuid;
 /**
  * Loads `demo/larkmouth.json` through the same services a teacher's presses go through.
  *
- * @phpstan-type LessonData array{title: string, minutes: int, roundMinutes: int, instructions: string, groups: list<string>, seed: int, original: array{title: string, blocks: list<array{id: string, kind: string, text: string}>}|null}
+ * @phpstan-type LessonData array{title: string, minutes: int, inDays: int, order: list<array{string, int}>, instructions: string, groups: list<string>, seed: int, original: array{title: string, blocks: list<array{id: string, kind: string, text: string}>}|null}
  * @phpstan-type DemoData array{teacher: array{name: string, email: non-empty-string, password: string}, classes: list<array{name: string, code: string, students: list<string>, about?: list<array{string, string, int, string, string}>, rules?: list<array{kind: string, students: list<string>}>, lesson: LessonData}>, lecture: array{name: string, code: string, students: int, given: list<string>, family: list<string>}}
  */
 final readonly class Larkmouth
@@ -59,6 +63,7 @@ final readonly class Larkmouth
         private ClassRules $rules,
         private Materials $materials,
         private UserPasswordHasherInterface $hasher,
+        private Clock $clock,
     ) {
     }
 
@@ -92,7 +97,7 @@ final readonly class Larkmouth
             $names[] = $given.' '.$lecture['family'][intdiv($i, \count($lecture['given'])) % \count($lecture['family'])];
         }
         $class = $this->schoolClass($teacher, $lecture['name'], $lecture['code'], $names);
-        $round = $this->orders->roundNow($this->lessons->create($class, new MakeLesson('Three coasts, thirty tables', 75)));
+        $round = $this->orders->roundNow($this->lessons->create($class, new MakeLesson('Three coasts, thirty tables', 75, $this->soon(2))));
         $this->desk->deal($round->grouping, new DealRequest(0, groups: 30, seed: 7));
     }
 
@@ -133,8 +138,15 @@ final readonly class Larkmouth
      */
     private function lesson(SchoolClass $class, array $data): void
     {
-        $round = $this->orders->roundNow($this->lessons->create($class, new MakeLesson($data['title'], $data['minutes'])));
-        $this->orders->edit($round->segment, new EditSegment(instructions: $data['instructions'], minutes: $data['roundMinutes']));
+        $round = $this->orders->roundNow($this->lessons->create($class, new MakeLesson($data['title'], $data['minutes'], $this->soon($data['inDays']))));
+        $this->orders->edit($round->segment, new EditSegment(instructions: $data['instructions']));
+        $first = $round->segment->id;
+        $order = [];
+        foreach ($data['order'] as [$kind, $minutes]) {
+            $order[] = new OrderedSegment(SegmentKind::from($kind), $minutes, SegmentKind::Round->value === $kind ? $first : null);
+            $first = SegmentKind::Round->value === $kind ? null : $first;
+        }
+        $this->orders->change($round->lesson, new ChangeOrder(0, $order));
         $this->groups($round, $data['groups'], $data['seed']);
         if (null !== $data['original']) {
             $this->materials->saveOriginal($round, new SaveOriginal($data['original']['title'], 0, array_map(
@@ -142,6 +154,14 @@ final readonly class Larkmouth
                 $data['original']['blocks'],
             )));
         }
+    }
+
+    /**
+     * @return int the next full five minutes, so many days ahead; milliseconds since 1970
+     */
+    private function soon(int $days): int
+    {
+        return 300_000 * (intdiv($this->clock->ms(), 300_000) + 1) + 86_400_000 * $days;
     }
 
     /**

@@ -2,16 +2,18 @@ import { count } from './common';
 
 const minutes = (n: number) => `${n} min`;
 
+const names = {
+  briefing: 'Briefing',
+  round: 'Round',
+  alone: 'Alone',
+  shareOut: 'Share-out',
+  pause: 'Pause',
+};
+
 /** The running order of a lesson, its date, and where lessons come from. */
 export const order = {
   label: 'Running order',
-  kind: {
-    briefing: 'Briefing',
-    round: 'Round',
-    alone: 'Alone',
-    shareOut: 'Share-out',
-    pause: 'Pause',
-  },
+  kind: names,
   kindNote: {
     briefing: 'all together',
     round: 'in groups',
@@ -26,7 +28,8 @@ export const order = {
   past: 'over',
   edge: (before: string, after: string | null) =>
     after === null ? `End of ${before}` : `Between ${before} and ${after}`,
-  edgeAt: (before: number, after: number | null) => (after === null ? minutes(before) : `${before} and ${after} minutes`),
+  edgeAt: (before: number, after: number | null) =>
+    after === null ? minutes(before) : `${before} and ${after} minutes`,
   total: (planned: number, all: number) => `${planned} of ${all} min planned`,
   spare: (n: number) => `${n} min free`,
   over: (n: number) => `${n} min too many`,
@@ -85,5 +88,3 @@ export const order = {
   fillHint: 'Rounds that are there are used first, in their order; what is missing is added.',
   filled: (n: number) => `${count(n, 'round is', 'rounds are')} planned.`,
 };
-
-const names = order.kind;

@@ -81,21 +81,21 @@ function Stretch({
   onArrow: (by: number) => void;
   children: (close: () => void) => ReactNode;
 }) {
-  const sortable = useSortable({ id: segment.id });
+  const { setNodeRef, transform, isDragging, listeners } = useSortable({ id: segment.id });
   const round = segment.kind === 'round';
   return (
     <div
-      ref={sortable.setNodeRef}
+      ref={setNodeRef}
       style={{
         flexGrow: segment.minutes,
-        transform: sortable.transform === null ? undefined : `translateX(${sortable.transform.x}px)`,
-        zIndex: sortable.isDragging ? 20 : undefined,
+        transform: transform === null ? undefined : `translateX(${transform.x}px)`,
+        zIndex: isDragging ? 20 : undefined,
       }}
       className="min-w-9 basis-0"
     >
       <Popover className="h-full">
         <PopoverButton
-          {...sortable.listeners}
+          {...listeners}
           aria-label={`${words.order.of(nameOf(segment), segment.minutes)}${now ? `, ${words.order.now}` : past ? `, ${words.order.past}` : ''}`}
           aria-current={now ? 'step' : undefined}
           onKeyDownCapture={(event: KeyboardEvent) => {
@@ -107,14 +107,14 @@ function Stretch({
           }}
           className={clsx(
             'relative flex h-full w-full touch-none items-center justify-center gap-1.5 overflow-hidden px-1.5 text-sm whitespace-nowrap',
-            round ? 'bg-wash font-semibold' : 'bg-sheet',
-            past && 'bg-[repeating-linear-gradient(135deg,var(--line)_0_2px,transparent_2px_7px)] text-soft',
+            round && 'font-semibold',
             now && 'bg-ink text-ground',
-            shown && 'shadow-[inset_0_-4px_0_var(--ink)]',
-            shown && now && 'shadow-[inset_0_-4px_0_var(--accent)]',
+            !now && past && 'bg-[repeating-linear-gradient(135deg,var(--line)_0_2px,var(--sheet)_2px_7px)] text-soft',
+            !now && !past && (round ? 'bg-wash' : 'bg-sheet'),
+            shown && (now ? 'shadow-[inset_0_-4px_0_var(--accent)]' : 'shadow-[inset_0_-4px_0_var(--ink)]'),
           )}
         >
-          <span className="truncate">{nameOf(segment)}</span>
+          <span className={clsx('truncate', past && 'bg-sheet px-0.5')}>{nameOf(segment)}</span>
           <span className={clsx('tabular-nums', !now && 'text-soft')}>{segment.minutes}</span>
         </PopoverButton>
         <PopoverPanel

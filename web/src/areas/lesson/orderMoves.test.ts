@@ -26,6 +26,9 @@ describe('a running order in the hand', () => {
     expect(withNew(order(10), 'alone', 9).at(-1)).toEqual({ kind: 'alone', minutes: 9 });
     expect(withNew(order(10), 'alone', 0).at(-1)?.minutes).toBe(5);
     expect(withNew(order(10), 'pause', 60).at(-1)?.minutes).toBe(5);
+    const ends = [...order(10), { kind: 'shareOut' as const, minutes: 5 }];
+    expect(withNew(ends, 'round', 0).map((one) => one.kind)).toEqual(['round', 'round', 'shareOut']);
+    expect(withNew(ends, 'shareOut', 0).map((one) => one.kind)).toEqual(['round', 'shareOut', 'shareOut']);
   });
 
   it('made to fit, it adds up to the lesson', () => {

@@ -37,9 +37,16 @@ export function withPlace<T>(segments: T[], from: number, to: number): T[] {
   return [...others.slice(0, to), one, ...others.slice(to)];
 }
 
-/** A new segment after all others. It takes the time that is free; where none is, five minutes. */
+/**
+ * A new segment after all others, but before the share-out that ends the lesson. It takes the time that is free; where
+ * none is, five minutes.
+ */
 export function withNew(segments: Ordered[], kind: Kind, spare: number): Ordered[] {
-  return [...segments, { kind, minutes: spare > 0 ? Math.min(spare, kind === 'pause' ? 5 : 15) : 5 }];
+  const added = { kind, minutes: spare > 0 ? Math.min(spare, kind === 'pause' ? 5 : 15) : 5 };
+  const last = segments.at(-1);
+  return last?.kind === 'shareOut' && kind !== 'shareOut'
+    ? [...segments.slice(0, -1), added, last]
+    : [...segments, added];
 }
 
 /** As long as the lesson: the same rule as core's RunningOrder::fitted. */

@@ -176,10 +176,7 @@ function Lesson({ lesson, connected }: { lesson: Schema['LessonView']; connected
   const asked = search.get('view');
   const view = views.find((one) => one === asked) ?? 'floor';
   const go = (to: View, segment: string | null) =>
-    setSearch(
-      { ...(to === 'floor' ? {} : { view: to }), ...(segment === null ? {} : { segment }) },
-      { replace: true },
-    );
+    setSearch({ ...(to === 'floor' ? {} : { view: to }), ...(segment === null ? {} : { segment }) }, { replace: true });
   const setView = (to: View) => go(to, search.get('segment'));
   const show = (segment: string) => go(view, segment === lesson.roundNow.segmentId ? null : segment);
   useKeys({

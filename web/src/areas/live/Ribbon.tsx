@@ -202,23 +202,26 @@ export function Ribbon({
         {!underWay && (
           <>
             <AddSegment order={order} control={control} onFill={onFill} />
-            <p className="w-32 shrink-0 text-sm leading-tight text-soft">
+            <p className="w-44 shrink-0 text-sm leading-tight text-soft">
               {words.order.total(planned, lesson.minutes)}
               {order.spare !== 0 && (
-                <>
-                  <span className={clsx('block font-semibold', order.spare < 0 ? 'text-ink' : 'text-soft')}>
+                <span className="block">
+                  <span className={clsx('font-semibold', order.spare < 0 && 'text-ink')}>
                     {order.spare > 0 ? words.order.spare(order.spare) : words.order.over(-order.spare)}
                   </span>
                   {lesson.minutes >= order.segments.length && (
-                    <button
-                      type="button"
-                      className="underline underline-offset-4"
-                      onClick={() => control.put(fitted(asOrdered(order.segments), lesson.minutes))}
-                    >
-                      {words.order.fit}
-                    </button>
+                    <>
+                      {' · '}
+                      <button
+                        type="button"
+                        className="text-ink underline underline-offset-4"
+                        onClick={() => control.put(fitted(asOrdered(order.segments), lesson.minutes))}
+                      >
+                        {words.order.fit}
+                      </button>
+                    </>
                   )}
-                </>
+                </span>
               )}
             </p>
           </>

@@ -97,7 +97,16 @@ function Lines({ preview }: { preview: Import }) {
 }
 
 /** Brings a list from anywhere into the class: what will be added, changed, left alone and refused is shown first. */
-export function BringIn({ classId, main }: { classId: string; main: boolean }) {
+/** @param onDone what follows when the list is in and nothing of it was refused */
+export function BringIn({
+  classId,
+  main,
+  onDone,
+}: {
+  classId: string;
+  main: boolean;
+  onDone?: (() => void) | undefined;
+}) {
   const queries = useQueryClient();
   const { say } = useMessages();
   const [text, setText] = useState('');
@@ -143,6 +152,7 @@ export function BringIn({ classId, main }: { classId: string; main: boolean }) {
       forget();
       if (file === null) setText(refused.join('\n'));
       await queries.invalidateQueries({ queryKey: ['class', classId] });
+      if (refused.length === 0) onDone?.();
     },
   });
   const problem = [bring.error, preview.error].find((error) => isProblem(error));

@@ -1,11 +1,10 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
-import { useState } from 'react';
+import { useState, type ReactNode } from 'react';
 import { Link, useNavigate, useParams, useSearchParams } from 'react-router';
 import { api, take, type Schema } from '../../api/client';
-import { groupingsQuery, lessonsQuery } from '../../api/lists';
-import { isProblem, problemText } from '../../api/problem';
+import { groupingsQuery } from '../../api/lists';
+import { problemText } from '../../api/problem';
 import { Button } from '../../ui/Button';
-import { Field } from '../../ui/Field';
 import { useMessages } from '../../ui/messages';
 import { Page } from '../../ui/Page';
 import { words } from '../../words';
@@ -18,78 +17,6 @@ import { StudentList } from './StudentList';
 
 const tabs = ['list', 'plan', 'rules'] as const;
 type Tab = (typeof tabs)[number];
-
-function NewLesson({ classId, main }: { classId: string; main: boolean }) {
-  const [title, setTitle] = useState('');
-  const [minutes, setMinutes] = useState('50');
-  const navigate = useNavigate();
-  const make = useMutation({
-    mutationFn: () =>
-      take(
-        api.POST('/api/staff/classes/{id}/lessons', {
-          params: { path: { id: classId } },
-          body: { title, minutes: Number(minutes) || 0 },
-        }),
-      ),
-    onSuccess: (lesson) => navigate(`/lessons/${lesson.id}`),
-  });
-  const problem = isProblem(make.error) ? make.error : undefined;
-  return (
-    <form
-      className="mt-3 border border-ink bg-sheet p-4"
-      onSubmit={(event) => {
-        event.preventDefault();
-        make.mutate();
-      }}
-    >
-      <h3 className="mb-2 font-semibold">{words.roster.newLesson}</h3>
-      <Field
-        label={words.roster.lessonTitle}
-        value={title}
-        maxLength={120}
-        onChange={(e) => setTitle(e.target.value)}
-        error={problem?.field('title') ?? (problem?.errors.length === 0 ? problem.message : undefined)}
-      />
-      <Field
-        className="mt-3 max-w-40"
-        label={words.roster.lessonMinutes}
-        type="number"
-        min={5}
-        max={600}
-        value={minutes}
-        onChange={(e) => setMinutes(e.target.value)}
-        error={problem?.field('minutes')}
-      />
-      <Button look={main ? 'main' : 'plain'} type="submit" className="mt-4" busy={make.isPending}>
-        {words.roster.makeLesson}
-      </Button>
-    </form>
-  );
-}
-
-function Lessons({ data }: { data: Schema['ClassView'] }) {
-  const query = useQuery(lessonsQuery);
-  const lessons = query.data?.filter((lesson) => lesson.classId === data.id) ?? [];
-  return (
-    <section aria-label={words.classes.lessons}>
-      <h2 className="text-lg font-semibold">{words.classes.lessons}</h2>
-      <ul className="mt-2 space-y-1">
-        {lessons.map((lesson) => (
-          <li key={lesson.id}>
-            <Link
-              to={`/lessons/${lesson.id}`}
-              className="flex items-baseline gap-3 border border-ink bg-sheet px-3 py-2 hover:bg-wash"
-            >
-              <span className="min-w-0 flex-1 font-semibold wrap-anywhere">{lesson.title}</span>
-              {lesson.current && <span className="bg-accent px-1.5 text-sm text-on-accent">{words.classes.nowOn}</span>}
-            </Link>
-          </li>
-        ))}
-      </ul>
-      <NewLesson classId={data.id} main={query.isSuccess && data.students.length > 0 && lessons.length === 0} />
-    </section>
-  );
-}
 
 function Groupings({ data }: { data: Schema['ClassView'] }) {
   const query = useQuery(groupingsQuery(data.id));
@@ -215,11 +142,13 @@ function Tabs({ tab, onTab }: { tab: Tab; onTab: (tab: Tab) => void }) {
   );
 }
 
-export function ClassPage() {
+/** @param lessons what the class is taught: its lessons, from the area that knows of them */
+export function ClassPage({ lessons }: { lessons: (classId: string, hasStudents: boolean) => ReactNode }) {
   const { id = '' } = useParams();
   const [search, setSearch] = useSearchParams();
   const queries = useQueryClient();
   const { fail } = useMessages();
+  const [bringing, setBringing] = useState(false);
   const asked = search.get('view');
   const tab = tabs.find((one) => one === asked) ?? 'list';
   const query = useQuery({
@@ -261,6 +190,20 @@ export function ClassPage() {
               <div className="space-y-6">
                 <div>
                   <Tabs tab={tab} onTab={(to) => setSearch(to === 'list' ? {} : { view: to }, { replace: true })} />
+                  {tab === 'list' && data.students.length > 0 && !bringing && (
+                    <Button className="mb-3 print:hidden" onClick={() => setBringing(true)}>
+                      {words.roster.bringIn}
+                    </Button>
+                  )}
+                  {tab === 'list' && (bringing || data.students.length === 0) && (
+                    <div className="mb-6">
+                      <BringIn
+                        classId={id}
+                        main={data.students.length === 0}
+                        onDone={data.students.length === 0 ? undefined : () => setBringing(false)}
+                      />
+                    </div>
+                  )}
                   {tab === 'list' && <StudentList classId={id} students={data.students} attributes={data.attributes} />}
                   {tab === 'plan' && <SeatingPlan classId={id} students={data.students} tables={data.tables} />}
                   {tab === 'rules' && (
@@ -272,10 +215,9 @@ export function ClassPage() {
                     />
                   )}
                 </div>
-                {tab === 'list' && <BringIn classId={id} main={data.students.length === 0} />}
               </div>
               <div className="space-y-6">
-                <Lessons data={data} />
+                {lessons(data.id, data.students.length > 0)}
                 <Groupings data={data} />
                 <ClassActions data={data} />
               </div>

@@ -1,8 +1,8 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
-import { useState } from 'react';
+import { useState, type ReactNode } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { api, take, type Schema } from '../../api/client';
-import { lessonsQuery } from '../../api/lists';
+import { classesQuery, lessonsQuery } from '../../api/lists';
 import { isProblem, problemText } from '../../api/problem';
 import { Button } from '../../ui/Button';
 import { Field } from '../../ui/Field';
@@ -58,11 +58,11 @@ function ClassRow({ item, lessons }: { item: Schema['ClassSummary']; lessons: Sc
   return (
     <li className="grid gap-x-8 gap-y-3 border-t-2 border-ink py-6 md:grid-cols-[minmax(0,2fr)_minmax(0,3fr)]">
       <div>
-        <h2 className="text-2xl font-semibold wrap-anywhere">
+        <h3 className="text-2xl font-semibold wrap-anywhere">
           <Link to={`/classes/${item.id}`} className="hover:bg-wash" aria-label={words.classes.open(item.name)}>
             {item.name}
           </Link>
-        </h2>
+        </h3>
         <p className="mt-1 text-soft">
           {words.common.students(item.students)} · {words.classes.codeOf}{' '}
           <span className="font-semibold tracking-widest text-ink">{item.code}</span>
@@ -94,16 +94,18 @@ function ClassRow({ item, lessons }: { item: Schema['ClassSummary']; lessons: Sc
   );
 }
 
-export function ClassesPage() {
+/** @param today what is on today, from the area that knows of lessons */
+export function ClassesPage({ today }: { today: ReactNode }) {
   const [making, setMaking] = useState(false);
-  const classes = useQuery({ queryKey: ['classes'], queryFn: () => take(api.GET('/api/staff/classes')) });
-  const lessons = useQuery(lessonsQuery).data ?? [];
+  const classes = useQuery(classesQuery);
+  const lessons = (useQuery(lessonsQuery).data ?? []).filter((lesson) => !lesson.template);
   const archived = classes.data?.filter((item) => item.archived) ?? [];
   return (
     <Page>
       <main className="mx-auto w-full max-w-5xl flex-1 px-5 py-8">
+        {today}
         <div className="mb-6 flex items-end justify-between gap-4">
-          <h1 className="text-3xl font-semibold">{words.classes.title}</h1>
+          <h2 className="text-3xl font-semibold">{words.classes.title}</h2>
           <Button look={classes.data?.length === 0 ? 'main' : 'plain'} onClick={() => setMaking(true)}>
             {words.classes.make}
           </Button>

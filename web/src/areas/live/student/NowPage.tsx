@@ -122,7 +122,7 @@ function Segment({ now }: { now: Now }) {
   return (
     <>
       <p className="border-l-4 border-ink pl-3 text-xl font-semibold wrap-anywhere">
-        {words.now[segment.kind]}
+        {words.now.at[segment.kind]}
         {segment.endsAt !== null && (segment.kind === 'pause' || segment.kind === 'alone') && (
           <span className="font-normal"> {words.now.until(clockTime.format(segment.endsAt))}</span>
         )}

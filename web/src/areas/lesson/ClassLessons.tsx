@@ -1,0 +1,139 @@
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useState } from 'react';
+import { Link, useNavigate } from 'react-router';
+import { api, take, type Schema } from '../../api/client';
+import { lessonsQuery } from '../../api/lists';
+import { isProblem } from '../../api/problem';
+import { Button } from '../../ui/Button';
+import { Choice } from '../../ui/Choice';
+import { Field } from '../../ui/Field';
+import { words } from '../../words';
+import { forInput, fromInput, soon, whenText } from './when';
+
+type Lesson = Schema['LessonSummary'];
+
+function NewLesson({ classId, main, lessons }: { classId: string; main: boolean; lessons: Lesson[] }) {
+  const queries = useQueryClient();
+  const navigate = useNavigate();
+  const [title, setTitle] = useState('');
+  const [minutes, setMinutes] = useState('50');
+  const [when, setWhen] = useState(() => forInput(soon(Date.now())));
+  const [from, setFrom] = useState('');
+  const [groups, setGroups] = useState<Schema['FromGroups']>('same');
+  const make = useMutation({
+    mutationFn: () =>
+      take(
+        api.POST('/api/staff/classes/{id}/lessons', {
+          params: { path: { id: classId } },
+          body: {
+            title,
+            minutes: from === '' ? Number(minutes) || 0 : 50,
+            startsAt: fromInput(when),
+            ...(from === '' ? {} : { from, groups }),
+          },
+        }),
+      ),
+    onSuccess: async (lesson) => {
+      await queries.invalidateQueries({ queryKey: ['lessons'] });
+      await navigate(`/lessons/${lesson.id}`);
+    },
+  });
+  const problem = isProblem(make.error) ? make.error : undefined;
+  const beginnings = [
+    ...lessons.filter((one) => one.template),
+    ...lessons.filter((one) => !one.template && one.classId === classId),
+  ];
+  return (
+    <form
+      className="mt-3 space-y-3 border border-ink bg-sheet p-4"
+      onSubmit={(event) => {
+        event.preventDefault();
+        make.mutate();
+      }}
+    >
+      <h3 className="font-semibold">{words.roster.newLesson}</h3>
+      <Field
+        label={words.roster.lessonTitle}
+        value={title}
+        maxLength={120}
+        onChange={(e) => setTitle(e.target.value)}
+        error={problem?.field('title') ?? (problem?.errors.length === 0 ? problem.message : undefined)}
+      />
+      <Field
+        label={words.order.when}
+        type="datetime-local"
+        value={when}
+        onChange={(e) => setWhen(e.target.value)}
+        error={problem?.field('startsAt')}
+      />
+      {beginnings.length > 0 && (
+        <Choice
+          label={words.order.from}
+          value={from}
+          options={[
+            { value: '', label: words.order.fromNothing },
+            ...beginnings.map((one) => ({
+              value: one.id,
+              label: one.template ? words.order.fromTemplate(one.title) : one.title,
+            })),
+          ]}
+          onChange={setFrom}
+        />
+      )}
+      {from === '' ? (
+        <Field
+          className="max-w-40"
+          label={words.roster.lessonMinutes}
+          type="number"
+          min={5}
+          max={600}
+          value={minutes}
+          onChange={(e) => setMinutes(e.target.value)}
+          error={problem?.field('minutes')}
+        />
+      ) : (
+        <Choice
+          label={words.order.groupsOf}
+          value={groups}
+          options={[
+            { value: 'same', label: words.order.same },
+            { value: 'newPartners', label: words.order.newPartners },
+          ]}
+          onChange={setGroups}
+        />
+      )}
+      <Button look={main ? 'main' : 'plain'} type="submit" busy={make.isPending}>
+        {words.roster.makeLesson}
+      </Button>
+    </form>
+  );
+}
+
+/** The lessons of a class, the latest first, and a new one. */
+export function ClassLessons({ classId, hasStudents }: { classId: string; hasStudents: boolean }) {
+  const query = useQuery(lessonsQuery);
+  const all = query.data ?? [];
+  const lessons = all.filter((lesson) => lesson.classId === classId && !lesson.template);
+  return (
+    <section aria-label={words.classes.lessons}>
+      <h2 className="text-lg font-semibold">{words.classes.lessons}</h2>
+      <ul className="mt-2 space-y-1">
+        {lessons.map((lesson) => (
+          <li key={lesson.id}>
+            <Link
+              to={`/lessons/${lesson.id}`}
+              className="flex items-baseline gap-3 border border-ink bg-sheet px-3 py-2 hover:bg-wash"
+            >
+              <span className="min-w-0 flex-1">
+                <span className="block font-semibold wrap-anywhere">{lesson.title}</span>
+                {lesson.startsAt !== null && <span className="text-sm text-soft">{whenText(lesson.startsAt)}</span>}
+              </span>
+              {lesson.current && <span className="bg-accent px-1.5 text-sm text-on-accent">{words.classes.nowOn}</span>}
+            </Link>
+          </li>
+        ))}
+      </ul>
+      <NewLesson classId={classId} lessons={all} main={query.isSuccess && hasStudents && lessons.length === 0} />
+    </section>
+  );
+}

@@ -1,0 +1,107 @@
+import { useQuery } from '@tanstack/react-query';
+import { Link } from 'react-router';
+import { useServerNow } from '../../api/clock';
+import { api, take, type Schema } from '../../api/client';
+import { classesQuery, lessonsQuery } from '../../api/lists';
+import { words } from '../../words';
+import { NextLesson } from '../lesson/NextLesson';
+import { dayOf, dayText, timeText, whenText } from '../lesson/when';
+import { nextStep } from './nextStep';
+import { phaseOf } from './phase';
+
+type Lesson = Schema['LessonSummary'];
+
+const shownAhead = 5;
+const dayLong = 24 * 3_600_000;
+
+/** Which lesson comes next today: the one that is on, or the first that is not over. */
+export function nextToday(lessons: Lesson[], now: number): Lesson | undefined {
+  const today = lessons
+    .filter((lesson) => lesson.startsAt !== null && dayOf(lesson.startsAt) === dayOf(now))
+    .sort((a, b) => (a.startsAt ?? 0) - (b.startsAt ?? 0));
+  return today.find((lesson) => (lesson.startsAt ?? 0) + 60_000 * lesson.minutes > now) ?? today.at(-1);
+}
+
+/** The one thing to do next in a lesson, as its own page would say it. */
+function NextAction({ id }: { id: string }) {
+  const now = useServerNow(5_000);
+  const lesson = useQuery({
+    queryKey: ['lesson', id],
+    queryFn: () => take(api.GET('/api/staff/lessons/{id}', { params: { path: { id } } })),
+  }).data;
+  const label =
+    lesson === undefined || phaseOf(lesson.roundNow.moments, now) !== 'planned' || lesson.order.now !== null
+      ? words.order.open
+      : nextStep(lesson).label;
+  return (
+    <Link
+      to={`/lessons/${id}`}
+      className="inline-block border-2 border-ink bg-accent px-5 py-2.5 font-semibold text-on-accent shadow-[3px_3px_0_var(--ink)]"
+    >
+      {label}
+    </Link>
+  );
+}
+
+/** Today's lessons first, with the one next action; then the coming ones. */
+export function Today() {
+  const now = useServerNow(30_000);
+  const lessons = (useQuery(lessonsQuery).data ?? []).filter((lesson) => !lesson.template);
+  const classes = useQuery(classesQuery).data ?? [];
+  const nameOf = (lesson: Lesson) => classes.find((one) => one.id === lesson.classId)?.name ?? '';
+  const at = (lesson: Lesson) => lesson.startsAt ?? 0;
+  const today = lessons.filter((lesson) => dayOf(at(lesson)) === dayOf(now)).sort((a, b) => at(a) - at(b));
+  const coming = lessons
+    .filter((lesson) => at(lesson) >= dayOf(now) + dayLong)
+    .sort((a, b) => at(a) - at(b))
+    .slice(0, shownAhead);
+  const next = nextToday(lessons, now);
+  if (lessons.length === 0) return null;
+  return (
+    <section aria-labelledby="today" className="mb-10">
+      <h1 id="today" className="text-3xl font-semibold">
+        {words.order.today} <span className="text-lg font-normal text-soft">{dayText(now)}</span>
+      </h1>
+      {today.length === 0 && <p className="mt-3 text-soft">{words.order.noneToday}</p>}
+      <ul className="mt-3 border-b-2 border-ink">
+        {today.map((lesson) => (
+          <li key={lesson.id} className="grid grid-cols-[5rem_1fr] gap-x-4 border-t-2 border-ink py-3">
+            <p className="pt-0.5 text-lg font-bold tabular-nums">{timeText(at(lesson))}</p>
+            <div className="flex flex-wrap items-center justify-between gap-x-6 gap-y-3">
+              <p className="min-w-0">
+                <Link to={`/lessons/${lesson.id}`} className="text-xl font-semibold wrap-anywhere hover:bg-wash">
+                  {lesson.title}
+                </Link>
+                <span className="block text-soft">
+                  {nameOf(lesson)} · {words.common.minutes(lesson.minutes)}
+                  {lesson.current && <> · {words.classes.nowOn}</>}
+                </span>
+              </p>
+              {lesson.id === next?.id ? (
+                <NextAction id={lesson.id} />
+              ) : (
+                at(lesson) + 60_000 * lesson.minutes < now && <NextLesson lesson={lesson} />
+              )}
+            </div>
+          </li>
+        ))}
+      </ul>
+      {coming.length > 0 && (
+        <>
+          <h2 className="mt-5 font-sans text-sm font-semibold text-soft">{words.order.coming}</h2>
+          <ul className="mt-1">
+            {coming.map((lesson) => (
+              <li key={lesson.id} className="flex flex-wrap gap-x-4">
+                <span className="w-44 text-soft tabular-nums">{whenText(at(lesson))}</span>
+                <Link to={`/lessons/${lesson.id}`} className="font-semibold hover:bg-wash">
+                  {lesson.title}
+                </Link>
+                <span className="text-soft">{nameOf(lesson)}</span>
+              </li>
+            ))}
+          </ul>
+        </>
+      )}
+    </section>
+  );
+}
