@@ -142,14 +142,15 @@ function SidePanel({
       {phase === 'planned' && (
         <>
           <PlanPanel lesson={lesson} control={control} again={false} onOriginal={onOriginal} />
-          <p className="mt-4 text-sm text-soft">{words.live.doors(arrived, lesson.students.length)}</p>
+          <p className="mt-4 mb-4 text-sm text-soft">{words.live.doors(arrived, lesson.students.length)}</p>
+          {lesson.order.now !== null && <NextLesson lesson={lesson} />}
         </>
       )}
       {phase === 'back' && (
         <div className="flex flex-col gap-5">
           <WhoIsMissing lesson={lesson} back />
-          <NoticeBox lesson={lesson} />
           <PlanPanel lesson={lesson} control={control} again onOriginal={onOriginal} />
+          <NoticeBox lesson={lesson} />
           <NextLesson lesson={lesson} />
         </div>
       )}

@@ -111,7 +111,7 @@ function GroupingChoice({ lesson }: { lesson: Lesson }) {
         <Choice
           hidden
           label={words.next.grouping}
-          className="max-w-full min-w-0"
+          className="w-full min-w-0"
           value={lesson.floor.id}
           options={groupings.map((grouping) => ({ value: grouping.id, label: grouping.name }))}
           onChange={(groupingId) => void control.edit(lesson.round.segmentId, { groupingId }).catch(fail)}
@@ -179,10 +179,13 @@ export function PlanPanel({
   const state = setUp(lesson);
   const { order } = lesson;
   const comes = order.segments.find((segment) => segment.id === order.next);
+  // Between rounds the round that comes next is set up; where something else comes first, that is the next thing to do.
+  const isNow = lesson.round.id === lesson.roundNow.id;
+  const goesOn = again || (isNow && order.now !== null && comes?.id !== lesson.round.segmentId);
   const next: NextStep =
-    again && comes !== undefined
+    goesOn && comes !== undefined
       ? { kind: comes.round === null ? 'begin' : 'nextRound', label: words.order.next(nameOf(comes), comes.minutes) }
-      : again
+      : goesOn
         ? { kind: 'send', label: words.next.sendAgain }
         : nextStep(lesson);
   const send = () => give.mutate(command('sendOut', { segment: lesson.round.segmentId }));
@@ -212,7 +215,7 @@ export function PlanPanel({
       </Button>
       {next.kind !== 'send' && state.seated > 0 && (
         <Button look="quiet" className="self-start text-sm" onClick={send} busy={give.isPending}>
-          {again ? words.next.sendAgain : words.next.sendNow}
+          {goesOn ? words.next.sendAgain : words.next.sendNow}
         </Button>
       )}
       <div className="border-y-2 border-ink">

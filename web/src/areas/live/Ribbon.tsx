@@ -202,7 +202,7 @@ export function Ribbon({
         {!underWay && (
           <>
             <AddSegment order={order} control={control} onFill={onFill} />
-            <p className="w-44 shrink-0 text-sm leading-tight text-soft">
+            <p className="w-48 shrink-0 text-sm leading-tight text-soft">
               {words.order.total(planned, lesson.minutes)}
               {order.spare !== 0 && (
                 <span className="block">

@@ -92,4 +92,13 @@ describe('the student’s page', () => {
     show(now({ seenIn: 'main' }), 'back');
     expect(screen.getByText('You are back. Well done.')).toBeInTheDocument();
   });
+
+  it('says what the class is at where it is not in groups', () => {
+    show(now({ segment: { kind: 'alone', instructions: 'Write one sentence.', endsAt: 0 } }), 'back');
+    expect(screen.getByRole('heading', { level: 1 })).toHaveTextContent('Work on your own now.');
+    expect(screen.getByText('Write one sentence.')).toBeInTheDocument();
+    expect(screen.getByText(/^until/)).toBeInTheDocument();
+    expect(screen.queryByText('Go back to the main session.')).toBeNull();
+    expect(screen.getByRole('button', { name: 'See our sheet' })).toBeInTheDocument();
+  });
 });

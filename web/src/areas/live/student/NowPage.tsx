@@ -115,34 +115,36 @@ function Sentence({ children }: { children: ReactNode }) {
 
 const clockTime = new Intl.DateTimeFormat(undefined, { hour: '2-digit', minute: '2-digit' });
 
-/** What the class is at, where it is not in groups. */
-function Segment({ now }: { now: Now }) {
-  const { segment } = now;
-  if (segment === null || segment.kind === 'round') return null;
-  return (
-    <>
-      <p className="border-l-4 border-ink pl-3 text-xl font-semibold wrap-anywhere">
-        {words.now.at[segment.kind]}
-        {segment.endsAt !== null && (segment.kind === 'pause' || segment.kind === 'alone') && (
-          <span className="font-normal"> {words.now.until(clockTime.format(segment.endsAt))}</span>
-        )}
-      </p>
-      <Task text={segment.instructions} />
-    </>
-  );
-}
-
+/** Where the class is together, or each works alone: what it is at, and the way there. */
 function Together({ now, back }: { now: Now; back: boolean }) {
   const there = now.seenIn === 'main';
+  const segment =
+    now.segment === null || now.segment.kind === 'round' ? null : { ...now.segment, kind: now.segment.kind };
   if (now.lessonTitle === null && !now.mainSession) return <Sentence>{words.now.noLesson}</Sentence>;
-  if (!now.mainSession) return <Sentence>{back ? words.now.back : words.now.waitHere}</Sentence>;
+  const where = !now.mainSession
+    ? back
+      ? words.now.back
+      : words.now.waitHere
+    : there
+      ? back
+        ? words.now.inMainAgain
+        : words.now.inMain
+      : back
+        ? words.now.back
+        : words.now.waitMain;
   return (
     <>
-      <Sentence>
-        {there ? (back ? words.now.inMainAgain : words.now.inMain) : back ? words.now.back : words.now.waitMain}
-      </Sentence>
-      {back && <p className="text-lg">{words.now.microphones}</p>}
-      <GoButton plain={there}>{there ? words.now.backInRoom : words.now.goMain}</GoButton>
+      <Sentence>{segment === null ? where : words.now.at[segment.kind]}</Sentence>
+      {segment !== null && segment.endsAt !== null && (segment.kind === 'pause' || segment.kind === 'alone') && (
+        <p className="text-2xl font-bold">{words.now.until(clockTime.format(segment.endsAt))}</p>
+      )}
+      {back && now.mainSession && segment === null && <p className="text-lg">{words.now.microphones}</p>}
+      {now.mainSession && (
+        <GoButton plain={there || segment?.kind === 'alone' || segment?.kind === 'pause'}>
+          {there ? words.now.backInRoom : words.now.goMain}
+        </GoButton>
+      )}
+      {segment !== null && <Task text={segment.instructions} />}
     </>
   );
 }
@@ -240,7 +242,6 @@ export function NowPage({
       {atWork && group === null && <Sentence>{words.now.noSeat}</Sentence>}
       {!atWork && now.signUp !== null && <SignUp signUp={now.signUp} serverNow={serverNow} onLook={onLook} />}
       {!atWork && now.signUp === null && <Together now={now} back={phase === 'back'} />}
-      {!atWork && <Segment now={now} />}
       {phase === 'back' && group?.copy != null && (
         <Button look="quiet" className="self-start" onClick={onSheet}>
           {words.now.seeSheet}
