@@ -64,7 +64,7 @@ async function honest(until) {
   };
   const arrival = async () => {
     for (let i = 0; performance.now() < until; i++) {
-      await press('door', 'GET', `/api/student/classes/${lesson.code}`, {
+      await press('door', 'GET', `/api/student/classes/${encodeURIComponent(lesson.doorWord)}`, {
         headers: { 'X-Forwarded-For': `203.0.113.${i % 250}` },
       });
       await wait(200);

@@ -111,7 +111,7 @@ export async function lessonOf(staff, name, students) {
   await must('PUT', `/api/staff/rounds/${round}/original`, { ...staff, body: { title: 'Sheet', basedOn: 0, blocks } });
   await must('POST', `/api/staff/rounds/${round}/copies`, { ...staff, body: {} });
   await must('PATCH', `/api/staff/segments/${lesson.round.segmentId}`, { ...staff, body: { lookSeconds: 0 } });
-  return { ...lesson, code: made.code };
+  return { ...lesson, doorWord: made.doorWord };
 }
 
 let key = 0;
@@ -125,7 +125,7 @@ export const command = (staff, lesson, body) =>
 /** Lets a student in, as if from an address of their own. */
 export async function comeIn(lesson, name, n) {
   const { cookies } = await must('POST', '/api/student/join', {
-    body: { code: lesson.code, name },
+    body: { doorWord: lesson.doorWord, name },
     headers: { 'X-Forwarded-For': `198.51.${n >> 8}.${n & 255}` },
   });
   const now = (await must('GET', '/api/student/now', { cookie: cookies })).json;

@@ -28,8 +28,8 @@ for (const scheme of ['light', 'dark'] as const) {
     await isOpenToAll(door, 'sign in');
     await door.setViewportSize({ width: 390, height: 844 });
     await door.goto('/student');
-    await isOpenToAll(door, 'class code');
-    await door.getByLabel('Class code').fill('GULLRK');
+    await isOpenToAll(door, 'door word');
+    await door.getByLabel('Door word').fill('silver gull');
     await door.getByRole('button', { name: 'Find my class' }).click();
     await expect(door.getByText('who are you?')).toBeVisible();
     await isOpenToAll(door, 'type a name');
@@ -53,7 +53,11 @@ for (const scheme of ['light', 'dark'] as const) {
     await t.getByRole('button', { name: /Make the class with 4/ }).click();
     await expect(t.getByRole('heading', { name: `Eleven ${scheme}` })).toBeVisible();
     await isOpenToAll(t, 'class list');
-    const code = await t.locator('p', { hasText: 'Students type this code' }).locator('span').last().innerText();
+    const doorWord = await t
+      .locator('p', { hasText: 'Students type these two words' })
+      .locator('span')
+      .last()
+      .innerText();
     await t.getByLabel('What is the lesson about?').fill('Bends');
     await t.getByRole('button', { name: 'Plan this lesson' }).click();
     await expect(t.getByText('The floor is empty.')).toBeVisible();
@@ -83,7 +87,7 @@ for (const scheme of ['light', 'dark'] as const) {
     await isOpenToAll(t, 'the original');
     await t.getByRole('button', { name: 'Make 3 rooms' }).click();
     await t.getByRole('button', { name: 'Make 2 copies' }).click();
-    const ada = await student(browser, code, 'Ada', scheme);
+    const ada = await student(browser, doorWord, 'Ada', scheme);
     await isOpenToAll(ada.page, 'before the lesson');
     await t.getByRole('button', { name: 'Send 4 students to 2 rooms' }).click();
     await expect(ada.page.getByRole('button', { name: 'Open our sheet' })).toBeVisible();
@@ -112,7 +116,7 @@ for (const scheme of ['light', 'dark'] as const) {
   test(`planning can be used by everybody, ${scheme}`, async ({ browser }) => {
     const t = await teacher(browser, scheme);
     const made = await t.request.post('/api/staff/classes', { data: { name: `Planning ${scheme}` } });
-    const { id, code } = (await made.json()) as components['schemas']['ClassView'];
+    const { id, doorWord } = (await made.json()) as components['schemas']['ClassView'];
     await t.goto(`/classes/${id}`);
     await t.getByLabel('Paste here').fill(
       `Name;Table;Level;Home language;Tags\n${'Ada Ben Chi Dov Esi Fay Gil Hye'
@@ -188,7 +192,7 @@ for (const scheme of ['light', 'dark'] as const) {
     await t.getByRole('button', { name: 'Let 7 students take seats' }).click();
     await expect(t.getByText('have taken a seat')).toBeVisible();
     await isOpenToAll(t, 'a sign-up on the desk');
-    const gil = await student(browser, code, 'Gil', scheme);
+    const gil = await student(browser, doorWord, 'Gil', scheme);
     await expect(gil.page.getByText(/^You sit at/)).toBeVisible();
     await isOpenToAll(gil.page, 'taking a seat');
   });

@@ -50,7 +50,9 @@ test.describe('at the same time', () => {
       Array.from({ length: 8 }, () => playwright.request.newContext({ baseURL: baseURL ?? '' })),
     );
     const answers = await Promise.all(
-      devices.map((device) => device.post('/api/student/join', { data: { code: made.code, name: 'Ada Lund' } })),
+      devices.map((device) =>
+        device.post('/api/student/join', { data: { doorWord: made.doorWord, name: 'Ada Lund' } }),
+      ),
     );
     expect(answers.map((answer) => answer.status()).sort()).toEqual([200, 409, 409, 409, 409, 409, 409, 409]);
     const inside = await Promise.all(devices.map((device) => device.get('/api/student/now')));

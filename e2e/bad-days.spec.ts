@@ -14,8 +14,8 @@ test('processes die in the middle of a lesson, and the lesson goes on', async ({
   await t.goto(`/lessons/${lesson.id}`);
   await expect(t.locator('[data-stop^="table:"]')).toHaveCount(2);
   const [one = '', two = ''] = (await seats(t)).get('Quayside') ?? [];
-  const ada = await student(browser, lesson.classCode, one);
-  const ben = await student(browser, lesson.classCode, two);
+  const ada = await student(browser, lesson.doorWord, one);
+  const ben = await student(browser, lesson.doorWord, two);
   await t.getByRole('button', { name: 'Send them out as things are' }).click();
   for (const who of [ada, ben]) await who.page.getByRole('button', { name: 'Open our sheet' }).click();
 
@@ -80,7 +80,7 @@ test('with no server at all a page follows the agreed end by itself', async ({ b
     round,
   });
   await t.goto(`/lessons/${lesson.id}`);
-  const ada = await student(browser, lesson.classCode, 'Ada');
+  const ada = await student(browser, lesson.doorWord, 'Ada');
   await t.getByRole('button', { name: 'Send them out as things are' }).click();
   await expect(ada.page.getByText('left', { exact: false }).first()).toBeVisible();
   await ada.context.setOffline(true);
@@ -95,7 +95,7 @@ test('where the stream cannot get through, pages ask and switch all the same', a
     students: ['Ada', 'Ben', 'Chi', 'Dov'],
     groups: ['A', 'B'],
   });
-  const ada = await student(browser, lesson.classCode, 'Ada');
+  const ada = await student(browser, lesson.doorWord, 'Ada');
   for (const page of [t, ada.page]) await page.route('**/stream/**', (route) => route.abort());
   await Promise.all([t.goto(`/lessons/${lesson.id}`), ada.page.reload()]);
   await expect(t.getByText('The line to the server is down.')).toBeVisible();

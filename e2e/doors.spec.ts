@@ -32,8 +32,8 @@ async function say(t: Page, lesson: string, text: string): Promise<void> {
 test('nobody hears what is not for them, whatever they ask for', async ({ browser }) => {
   const t = await teacher(browser);
   const lesson = await readyLesson(t, { name: 'Doors', students: ['Ada Lund', 'Ben Oduya'], groups: ['Tide', 'Ebb'] });
-  const ada = await student(browser, lesson.classCode, 'Ada Lund');
-  const ben = await student(browser, lesson.classCode, 'Ben Oduya');
+  const ada = await student(browser, lesson.doorWord, 'Ada Lund');
+  const ben = await student(browser, lesson.doorWord, 'Ben Oduya');
   const [adas, bens, staffs] = await Promise.all([
     addressOf(ada.page.request, 'student'),
     addressOf(ben.page.request, 'student'),
@@ -109,7 +109,7 @@ test('strangers at the stream harm nobody, and pages live on without PHP', async
   test.slow();
   const t = await teacher(browser);
   const lesson = await readyLesson(t, { name: 'Crowd', students: ['Ada Lund'], groups: ['Tide'] });
-  const ada = await student(browser, lesson.classCode, 'Ada Lund');
+  const ada = await student(browser, lesson.doorWord, 'Ada Lund');
   const address = await addressOf(ada.page.request, 'student');
   const stream = await openStream(address);
   const before = workers();
@@ -220,7 +220,7 @@ test('what nginx says by itself is a problem too, and pages are not kept', async
   }
   const safe = await request.get('/', { headers: { 'X-Forwarded-Proto': 'https' } });
   expect(safe.headers()['strict-transport-security']).toContain('max-age');
-  const long = await request.post('/api/student/join', { data: { code: 'x'.repeat(5_000) } });
+  const long = await request.post('/api/student/join', { data: { doorWord: 'x'.repeat(5_000) } });
   expect([long.status(), long.headers()['content-type']]).toEqual([413, 'application/problem+json']);
   const overridden = await request.fetch('/api/staff/classes', {
     method: 'POST',

@@ -55,7 +55,11 @@ test('a lesson from the class list to groups at work and back', async ({ browser
     await expect(t.getByText('6 of 7 students here')).toBeVisible();
   });
 
-  const code = await t.locator('p', { hasText: 'Students type this code' }).locator('span').last().innerText();
+  const doorWord = await t
+    .locator('p', { hasText: 'Students type these two words' })
+    .locator('span')
+    .last()
+    .innerText();
 
   await test.step('a lesson and its round', async () => {
     await t.getByLabel('What is the lesson about?').fill('Where the river bends');
@@ -157,9 +161,9 @@ test('a lesson from the class list to groups at work and back', async ({ browser
   const floor = await seats(t);
   const [annaName = '', bertName = ''] = floor.get('Upstream') ?? [];
   const [carlName = ''] = floor.get('Group 2') ?? [];
-  const anna = await student(browser, code, annaName);
-  const bert = await student(browser, code, bertName);
-  const carl = await student(browser, code, carlName);
+  const anna = await student(browser, doorWord, annaName);
+  const bert = await student(browser, doorWord, bertName);
+  const carl = await student(browser, doorWord, carlName);
 
   await test.step('students are in the main session and know nothing of groups yet', async () => {
     await expect(t.getByText('3 of 7 students have arrived')).toBeVisible();

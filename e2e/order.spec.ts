@@ -76,7 +76,7 @@ test('a lesson of many segments, planned by mouse and by keyboard, and gone thro
   });
 
   await test.step('next, next, next: pages follow', async () => {
-    const ada = await student(browser, lesson.classCode, 'Ada');
+    const ada = await student(browser, lesson.doorWord, 'Ada');
     await strip.getByRole('button', { name: /^Briefing/ }).click();
     await t.getByRole('button', { name: 'Go to this now' }).click();
     await expect(ada.page.getByRole('heading', { name: 'Listen to your teacher.' })).toBeVisible();

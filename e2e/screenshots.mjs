@@ -96,13 +96,13 @@ const alive = async () => {
 for (const { id, name } of lesson.students.slice(0, -3)) {
   const context = await browser.newContext({ baseURL: base });
   await context.request.post('/api/student/join', {
-    data: { code: lesson.classCode, name },
+    data: { doorWord: lesson.doorWord, name },
     headers: { 'X-Forwarded-For': `198.51.100.${students.length + 1}` },
   });
   students.push({ id, name, api: context.request });
 }
 const door = await open({ viewport: phone });
-await door.goto('/student?code=TIDEXA');
+await door.goto('/student?door=amber+otter');
 await door.getByLabel('Your name').fill('zofia krawczyk');
 await shot(door, 'student-door');
 await door.getByRole('button', { name: 'Go in' }).click();
@@ -180,7 +180,7 @@ await settle(dark);
 await dark.getByLabel('Closes by itself after (minutes)').fill('5');
 await dark.getByRole('button', { name: /take seats/ }).click();
 const chooser = await open({ viewport: phone });
-await chooser.goto('/student?code=EBBWAY');
+await chooser.goto('/student?door=evening+tram');
 await chooser.getByLabel('Your name').fill('lamin');
 await chooser.getByRole('button', { name: 'Go in' }).click();
 await chooser.getByRole('button', { name: /Sit at Group 3/ }).click();

@@ -26,7 +26,11 @@ test('students take seats on their own pages, two at once for the last one, and 
     await t.getByRole('button', { name: 'Add it' }).click();
     await expect(t.getByText('Dov Petrescu would like to be with Ada Lund')).toBeVisible();
   });
-  const code = await t.locator('p', { hasText: 'Students type this code' }).locator('span').last().innerText();
+  const doorWord = await t
+    .locator('p', { hasText: 'Students type these two words' })
+    .locator('span')
+    .last()
+    .innerText();
 
   await test.step('a lesson, and a table for two and two', async () => {
     await t.getByLabel('What is the lesson about?').fill('Should the ferry be free?');
@@ -43,7 +47,7 @@ test('students take seats on their own pages, two at once for the last one, and 
   });
 
   const names = ['Ada Lund', 'Ben Oduya', 'Chi Nakagawa'];
-  const [ada, ben, chi] = await Promise.all(names.map((name) => student(browser, code, name)));
+  const [ada, ben, chi] = await Promise.all(names.map((name) => student(browser, doorWord, name)));
   if (ada === undefined || ben === undefined || chi === undefined) throw new Error('Somebody is missing.');
 
   await test.step('a seat taken is seen by all, and nobody’s name with it', async () => {

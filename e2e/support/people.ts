@@ -21,17 +21,17 @@ export async function teacher(browser: Browser, colorScheme: 'light' | 'dark' = 
   return page;
 }
 
-/** A student who types the class code and their name, on a phone. */
+/** A student who types the door word and their name, on a phone. */
 export async function student(
   browser: Browser,
-  code: string,
+  doorWord: string,
   name: string,
   colorScheme: 'light' | 'dark' = 'light',
 ): Promise<Student> {
   const context = await browser.newContext({ viewport: phone, colorScheme });
   const page = await context.newPage();
   await page.goto('/student');
-  await page.getByLabel('Class code').fill(code.toLowerCase());
+  await page.getByLabel('Door word').fill(doorWord);
   await page.getByRole('button', { name: 'Find my class' }).click();
   await page.getByLabel('Your name').fill(name);
   await page.getByRole('button', { name: 'Go in' }).click();

@@ -47,7 +47,7 @@ use Symfony\Component\Uid\Uuid;
  * Loads `demo/larkmouth.json` through the same services a teacher's presses go through.
  *
  * @phpstan-type LessonData array{title: string, minutes: int, inDays: int, order: list<array{string, int}>, instructions: string, groups: list<string>, seed: int, original: array{title: string, blocks: list<array{id: string, kind: string, text: string}>}|null}
- * @phpstan-type DemoData array{teacher: array{name: string, email: non-empty-string, password: string}, classes: list<array{name: string, code: string, students: list<string>, about?: list<array{string, string, int, string, string}>, rules?: list<array{kind: string, students: list<string>}>, lesson: LessonData}>, lecture: array{name: string, code: string, students: int, given: list<string>, family: list<string>}}
+ * @phpstan-type DemoData array{teacher: array{name: string, email: non-empty-string, password: string}, classes: list<array{name: string, doorWord: string, students: list<string>, about?: list<array{string, string, int, string, string}>, rules?: list<array{kind: string, students: list<string>}>, lesson: LessonData}>, lecture: array{name: string, doorWord: string, students: int, given: list<string>, family: list<string>}}
  */
 final readonly class Larkmouth
 {
@@ -79,7 +79,7 @@ final readonly class Larkmouth
             // The newest class stands first, so the main one comes last.
             $this->lecture($teacher, $data['lecture']);
             foreach (array_reverse($data['classes']) as $class) {
-                $made = $this->schoolClass($teacher, $class['name'], $class['code'], $class['students']);
+                $made = $this->schoolClass($teacher, $class['name'], $class['doorWord'], $class['students']);
                 $this->about($made, $class['about'] ?? [], $class['rules'] ?? []);
                 $this->lesson($made, $class['lesson']);
             }
@@ -87,7 +87,7 @@ final readonly class Larkmouth
     }
 
     /**
-     * @param array{name: string, code: string, students: int, given: list<string>, family: list<string>} $lecture
+     * @param array{name: string, doorWord: string, students: int, given: list<string>, family: list<string>} $lecture
      */
     private function lecture(Teacher $teacher, array $lecture): void
     {
@@ -96,7 +96,7 @@ final readonly class Larkmouth
             $given = $lecture['given'][$i % \count($lecture['given'])];
             $names[] = $given.' '.$lecture['family'][intdiv($i, \count($lecture['given'])) % \count($lecture['family'])];
         }
-        $class = $this->schoolClass($teacher, $lecture['name'], $lecture['code'], $names);
+        $class = $this->schoolClass($teacher, $lecture['name'], $lecture['doorWord'], $names);
         $round = $this->orders->roundNow($this->lessons->create($class, new MakeLesson('Three coasts, thirty tables', 75, $this->soon(2))));
         $this->desk->deal($round->grouping, new DealRequest(0, groups: 30, seed: 7));
     }
@@ -104,10 +104,11 @@ final readonly class Larkmouth
     /**
      * @param list<string> $names
      */
-    private function schoolClass(Teacher $teacher, string $name, string $code, array $names): SchoolClass
+    private function schoolClass(Teacher $teacher, string $name, string $doorWord, array $names): SchoolClass
     {
         $class = $this->roster->create($teacher, $name, implode("\n", $names));
-        $this->db->update('school_class', ['code' => $code], ['id' => $class->id]);
+        $class->doorWord = $doorWord;
+        $this->em->flush();
 
         return $class;
     }

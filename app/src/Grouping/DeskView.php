@@ -27,7 +27,7 @@ final readonly class DeskView
         public string $name,
         public string $classId,
         public string $className,
-        public string $classCode,
+        public string $doorWord,
         public ?string $lessonId,
         public FloorView $floor,
         public array $students,

@@ -41,7 +41,7 @@ final readonly class DeskViews
             $grouping->name,
             $class->id,
             $class->name,
-            $class->code,
+            $class->doorWord,
             \is_string($lesson) ? $lesson : null,
             $this->desk->view($grouping, $floor),
             array_map(

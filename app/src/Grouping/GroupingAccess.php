@@ -5,24 +5,27 @@ declare(strict_types=1);
 namespace FreshHuddle\App\Grouping;
 
 use Doctrine\ORM\EntityManagerInterface;
-use FreshHuddle\App\Account\Owned;
 use FreshHuddle\App\Account\Teacher;
 use FreshHuddle\App\Http\Problem;
+use FreshHuddle\App\Roster\Staff;
 
 /**
- * What of this area belongs to a teacher.
+ * What of this area is in a teacher's classes, and whether they may do there what they are about to.
  */
 final readonly class GroupingAccess
 {
-    public function __construct(private EntityManagerInterface $em)
+    public function __construct(private EntityManagerInterface $em, private Staff $staff)
     {
     }
 
     /**
-     * @throws Problem 404
+     * @throws Problem 404 if it is not in a class of theirs; 403 if they only assist there
      */
     public function grouping(Teacher $teacher, string $id): Grouping
     {
-        return Owned::one(Grouping::class, $this->em->createQueryBuilder()->select('g', 'c')->from(Grouping::class, 'g')->join('g.class', 'c'), 'g', $teacher, $id);
+        $found = $this->staff->one(Grouping::class, $this->em->createQueryBuilder()->select('g', 'c')->from(Grouping::class, 'g')->join('g.class', 'c'), 'g', $teacher, $id);
+        $this->staff->may($teacher, $found->class);
+
+        return $found;
     }
 }

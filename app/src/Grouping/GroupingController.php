@@ -9,6 +9,7 @@ use FreshHuddle\App\Grouping\Floor\FloorStore;
 use FreshHuddle\App\Http\Body\Body;
 use FreshHuddle\App\Http\Download;
 use FreshHuddle\App\Roster\ClassAccess;
+use FreshHuddle\App\Roster\ForAssistants;
 use Symfony\Component\Routing\Attribute\Route;
 use Symfony\Component\Routing\Requirement\Requirement;
 use Symfony\Component\Security\Http\Attribute\CurrentUser;
@@ -84,6 +85,7 @@ final readonly class GroupingController
     }
 
     #[Route('/groupings/{id}/deal', methods: ['POST'])]
+    #[ForAssistants]
     public function deal(#[CurrentUser] Teacher $teacher, string $id, #[Body] DealRequest $request): FloorView
     {
         return $this->desk->deal($this->groupingAccess->grouping($teacher, $id), $request);
@@ -91,6 +93,7 @@ final readonly class GroupingController
 
     /** What a method would give, for a look before it is taken. Nothing is changed. */
     #[Route('/groupings/{id}/propose', methods: ['POST'])]
+    #[ForAssistants]
     public function propose(#[CurrentUser] Teacher $teacher, string $id, #[Body(self::ROUNDS)] ProposeRequest $request): ProposalView
     {
         $grouping = $this->groupingAccess->grouping($teacher, $id);
@@ -99,18 +102,21 @@ final readonly class GroupingController
     }
 
     #[Route('/groupings/{id}/take', methods: ['POST'])]
+    #[ForAssistants]
     public function take(#[CurrentUser] Teacher $teacher, string $id, #[Body(self::ROUNDS)] TakeRequest $request): FloorView
     {
         return $this->desk->take($this->groupingAccess->grouping($teacher, $id), $request);
     }
 
     #[Route('/groupings/{id}/judge', methods: ['POST'])]
+    #[ForAssistants]
     public function judge(#[CurrentUser] Teacher $teacher, string $id, #[Body] JudgeRequest $request): StandingsView
     {
         return $this->arranger->standings($this->groupingAccess->grouping($teacher, $id), $this->floors->now($id), $request->settings);
     }
 
     #[Route('/groupings/{id}/why', methods: ['POST'])]
+    #[ForAssistants]
     public function why(#[CurrentUser] Teacher $teacher, string $id, #[Body] WhyRequest $request): WhyView
     {
         return $this->arranger->why($this->groupingAccess->grouping($teacher, $id), $this->floors->now($id), $request->settings, $request->student);
@@ -118,12 +124,14 @@ final readonly class GroupingController
 
     /** How the groups would go on with who is here now. Nothing is changed. */
     #[Route('/groupings/{id}/repair', methods: ['POST'])]
+    #[ForAssistants]
     public function repair(#[CurrentUser] Teacher $teacher, string $id): RepairView
     {
         return $this->arranger->repair($this->groupingAccess->grouping($teacher, $id), $this->floors->now($id), $this->notes->settings($id));
     }
 
     #[Route('/groupings/{id}/roles', methods: ['POST'])]
+    #[ForAssistants]
     public function roles(#[CurrentUser] Teacher $teacher, string $id, #[Body] BasedOn $request): FloorView
     {
         return $this->desk->handOutRoles($this->groupingAccess->grouping($teacher, $id), $request->basedOn);
@@ -164,18 +172,21 @@ final readonly class GroupingController
     }
 
     #[Route('/groupings/{id}/edits', methods: ['POST'])]
+    #[ForAssistants]
     public function edit(#[CurrentUser] Teacher $teacher, string $id, #[Body] EditFloor $request): FloorView
     {
         return $this->desk->edit($this->groupingAccess->grouping($teacher, $id), $request);
     }
 
     #[Route('/groupings/{id}/undo', methods: ['POST'])]
+    #[ForAssistants]
     public function undo(#[CurrentUser] Teacher $teacher, string $id, #[Body] BasedOn $request): FloorView
     {
         return $this->desk->step($this->groupingAccess->grouping($teacher, $id), $request->basedOn, -1);
     }
 
     #[Route('/groupings/{id}/redo', methods: ['POST'])]
+    #[ForAssistants]
     public function redo(#[CurrentUser] Teacher $teacher, string $id, #[Body] BasedOn $request): FloorView
     {
         return $this->desk->step($this->groupingAccess->grouping($teacher, $id), $request->basedOn, 1);

@@ -5,40 +5,49 @@ declare(strict_types=1);
 namespace FreshHuddle\App\Lesson;
 
 use Doctrine\ORM\EntityManagerInterface;
-use FreshHuddle\App\Account\Owned;
 use FreshHuddle\App\Account\Teacher;
 use FreshHuddle\App\Http\Problem;
+use FreshHuddle\App\Roster\Staff;
 
 /**
- * What of this area belongs to a teacher.
+ * What of this area is in a teacher's classes, and whether they may do there what they are about to.
  */
 final readonly class LessonAccess
 {
-    public function __construct(private EntityManagerInterface $em)
+    public function __construct(private EntityManagerInterface $em, private Staff $staff)
     {
     }
 
     /**
-     * @throws Problem 404
+     * @throws Problem 404 if it is not in a class of theirs; 403 if they only assist there
      */
     public function lesson(Teacher $teacher, string $id): Lesson
     {
-        return Owned::one(Lesson::class, $this->em->createQueryBuilder()->select('l', 'c')->from(Lesson::class, 'l')->join('l.class', 'c'), 'l', $teacher, $id);
+        $found = $this->staff->one(Lesson::class, $this->em->createQueryBuilder()->select('l', 'c')->from(Lesson::class, 'l')->join('l.class', 'c'), 'l', $teacher, $id);
+        $this->staff->may($teacher, $found->class);
+
+        return $found;
     }
 
     /**
-     * @throws Problem 404
+     * @throws Problem 404 if it is not in a class of theirs; 403 if they only assist there
      */
     public function round(Teacher $teacher, string $id): Round
     {
-        return Owned::one(Round::class, $this->em->createQueryBuilder()->select('r', 'l', 'c')->from(Round::class, 'r')->join('r.lesson', 'l')->join('l.class', 'c'), 'r', $teacher, $id);
+        $found = $this->staff->one(Round::class, $this->em->createQueryBuilder()->select('r', 'l', 'c')->from(Round::class, 'r')->join('r.lesson', 'l')->join('l.class', 'c'), 'r', $teacher, $id);
+        $this->staff->may($teacher, $found->lesson->class);
+
+        return $found;
     }
 
     /**
-     * @throws Problem 404
+     * @throws Problem 404 if it is not in a class of theirs; 403 if they only assist there
      */
     public function segment(Teacher $teacher, string $id): Segment
     {
-        return Owned::one(Segment::class, $this->em->createQueryBuilder()->select('s', 'l', 'c', 'r')->from(Segment::class, 's')->join('s.lesson', 'l')->join('l.class', 'c')->leftJoin('s.round', 'r'), 's', $teacher, $id);
+        $found = $this->staff->one(Segment::class, $this->em->createQueryBuilder()->select('s', 'l', 'c', 'r')->from(Segment::class, 's')->join('s.lesson', 'l')->join('l.class', 'c')->leftJoin('s.round', 'r'), 's', $teacher, $id);
+        $this->staff->may($teacher, $found->lesson->class);
+
+        return $found;
     }
 }

@@ -6,6 +6,7 @@ namespace FreshHuddle\App\Lesson;
 
 use Doctrine\ORM\EntityManagerInterface;
 use FreshHuddle\App\Account\Teacher;
+use FreshHuddle\App\Roster\ClassStaff;
 
 /**
  * A teacher's lessons, for the screen.
@@ -23,7 +24,7 @@ final readonly class LessonList
     {
         /** @var list<Lesson> $lessons */
         $lessons = $this->em->createQueryBuilder()->select('l', 'c')->from(Lesson::class, 'l')->join('l.class', 'c')
-            ->where('c.teacher = :teacher')->setParameter('teacher', $teacher)->orderBy('l.startsAt', 'DESC')->addOrderBy('l.id', 'DESC')->getQuery()->getResult();
+            ->leftJoin(ClassStaff::class, 'm', 'WITH', 'm.class = c AND m.teacher = :teacher')->where('c.teacher = :teacher OR m.teacher = :teacher')->setParameter('teacher', $teacher)->orderBy('l.startsAt', 'DESC')->addOrderBy('l.id', 'DESC')->getQuery()->getResult();
 
         return array_map(static fn (Lesson $lesson): LessonSummary => new LessonSummary(
             $lesson->id,

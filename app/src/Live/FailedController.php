@@ -7,6 +7,7 @@ namespace FreshHuddle\App\Live;
 use FreshHuddle\App\Account\Teacher;
 use FreshHuddle\App\Http\Problem;
 use FreshHuddle\App\Roster\ClassAccess;
+use FreshHuddle\App\Roster\ForAssistants;
 use FreshHuddle\App\Worker\FailedTasks;
 use Symfony\Component\Routing\Attribute\Route;
 use Symfony\Component\Routing\Requirement\Requirement;
@@ -23,6 +24,7 @@ final readonly class FailedController
     }
 
     #[Route('/again', methods: ['POST'])]
+    #[ForAssistants]
     public function tryAgain(#[CurrentUser] Teacher $teacher, string $id, string $task): void
     {
         if (!$this->failed->tryAgain($this->classAccess->schoolClass($teacher, $id)->id, $task)) {
@@ -31,6 +33,7 @@ final readonly class FailedController
     }
 
     #[Route('', methods: ['DELETE'])]
+    #[ForAssistants]
     public function letBe(#[CurrentUser] Teacher $teacher, string $id, string $task): void
     {
         if (!$this->failed->letBe($this->classAccess->schoolClass($teacher, $id)->id, $task)) {

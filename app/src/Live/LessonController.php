@@ -12,6 +12,7 @@ use FreshHuddle\App\Lesson\LessonAccess;
 use FreshHuddle\App\Lesson\Lessons;
 use FreshHuddle\App\Lesson\MakeLesson;
 use FreshHuddle\App\Roster\ClassAccess;
+use FreshHuddle\App\Roster\ForAssistants;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\Routing\Attribute\Route;
 use Symfony\Component\Routing\Requirement\Requirement;
@@ -68,6 +69,7 @@ final readonly class LessonController
 
     /** Students of the class are taken to this lesson from now on. */
     #[Route('/lessons/{id}/current', methods: ['POST'])]
+    #[ForAssistants]
     public function makeCurrent(#[CurrentUser] Teacher $teacher, string $id): LessonView
     {
         $lesson = $this->lessonAccess->lesson($teacher, $id);
@@ -77,6 +79,7 @@ final readonly class LessonController
     }
 
     #[Route('/lessons/{id}/commands', methods: ['POST'])]
+    #[ForAssistants]
     public function command(#[CurrentUser] Teacher $teacher, string $id, #[Body] GiveCommand $request, Request $http): LessonView
     {
         $key = $http->headers->get('Idempotency-Key', '');

@@ -61,7 +61,7 @@ final readonly class LessonDesk
             $lesson->template,
             $class->id,
             $class->name,
-            $class->code,
+            $class->doorWord,
             $class->currentLessonId === $lesson->id,
             $lesson->eventSeq,
             $now,

@@ -40,7 +40,7 @@ final readonly class LessonView
         public bool $template,
         public string $classId,
         public string $className,
-        public string $classCode,
+        public string $doorWord,
         public bool $current,
         public int $seq,
         public int $serverNow,

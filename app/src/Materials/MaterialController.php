@@ -7,6 +7,7 @@ namespace FreshHuddle\App\Materials;
 use FreshHuddle\App\Account\Teacher;
 use FreshHuddle\App\Http\Body\Body;
 use FreshHuddle\App\Lesson\LessonAccess;
+use FreshHuddle\App\Roster\ForAssistants;
 use Symfony\Component\Routing\Attribute\Route;
 use Symfony\Component\Routing\Requirement\Requirement;
 use Symfony\Component\Security\Http\Attribute\CurrentUser;
@@ -25,6 +26,7 @@ final readonly class MaterialController
     }
 
     #[Route('/copies', methods: ['POST'])]
+    #[ForAssistants]
     public function makeCopies(#[CurrentUser] Teacher $teacher, string $id): CopiesMade
     {
         return $this->materials->makeCopies($this->lessonAccess->round($teacher, $id));

@@ -5,24 +5,27 @@ declare(strict_types=1);
 namespace FreshHuddle\App\Rooms;
 
 use Doctrine\ORM\EntityManagerInterface;
-use FreshHuddle\App\Account\Owned;
 use FreshHuddle\App\Account\Teacher;
 use FreshHuddle\App\Http\Problem;
+use FreshHuddle\App\Roster\Staff;
 
 /**
- * What of this area belongs to a teacher.
+ * What of this area is in a teacher's classes, and whether they may do there what they are about to.
  */
 final readonly class RoomAccess
 {
-    public function __construct(private EntityManagerInterface $em)
+    public function __construct(private EntityManagerInterface $em, private Staff $staff)
     {
     }
 
     /**
-     * @throws Problem 404
+     * @throws Problem 404 if it is not in a class of theirs; 403 if they only assist there
      */
     public function room(Teacher $teacher, string $id): Room
     {
-        return Owned::one(Room::class, $this->em->createQueryBuilder()->select('r', 'c')->from(Room::class, 'r')->join('r.class', 'c'), 'r', $teacher, $id);
+        $found = $this->staff->one(Room::class, $this->em->createQueryBuilder()->select('r', 'c')->from(Room::class, 'r')->join('r.class', 'c'), 'r', $teacher, $id);
+        $this->staff->may($teacher, $found->class);
+
+        return $found;
     }
 }

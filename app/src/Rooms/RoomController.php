@@ -7,6 +7,7 @@ namespace FreshHuddle\App\Rooms;
 use FreshHuddle\App\Account\Teacher;
 use FreshHuddle\App\Grouping\Floor\FloorStore;
 use FreshHuddle\App\Lesson\LessonAccess;
+use FreshHuddle\App\Roster\ForAssistants;
 use Symfony\Component\Routing\Attribute\Route;
 use Symfony\Component\Routing\Requirement\Requirement;
 use Symfony\Component\Security\Http\Attribute\CurrentUser;
@@ -22,6 +23,7 @@ final readonly class RoomController
      * @return list<RoomView>
      */
     #[Route('/rounds/{id}/rooms', methods: ['POST'])]
+    #[ForAssistants]
     public function make(#[CurrentUser] Teacher $teacher, string $id): array
     {
         $round = $this->lessonAccess->round($teacher, $id);
@@ -31,6 +33,7 @@ final readonly class RoomController
     }
 
     #[Route('/rooms/{id}/retry', methods: ['POST'])]
+    #[ForAssistants]
     public function retry(#[CurrentUser] Teacher $teacher, string $id): void
     {
         $this->rooms->retry($this->roomAccess->room($teacher, $id));

@@ -5,32 +5,37 @@ declare(strict_types=1);
 namespace FreshHuddle\App\Roster;
 
 use Doctrine\ORM\EntityManagerInterface;
-use FreshHuddle\App\Account\Owned;
 use FreshHuddle\App\Account\Teacher;
 use FreshHuddle\App\Http\Problem;
 
 /**
- * What of this area belongs to a teacher.
+ * What of this area is in a teacher's classes, and whether they may do there what they are about to.
  */
 final readonly class ClassAccess
 {
-    public function __construct(private EntityManagerInterface $em)
+    public function __construct(private EntityManagerInterface $em, private Staff $staff)
     {
     }
 
     /**
-     * @throws Problem 404
+     * @throws Problem 404 if it is not in a class of theirs; 403 if they only assist there
      */
     public function schoolClass(Teacher $teacher, string $id): SchoolClass
     {
-        return Owned::one(SchoolClass::class, $this->em->createQueryBuilder()->select('c')->from(SchoolClass::class, 'c'), 'c', $teacher, $id);
+        $found = $this->staff->one(SchoolClass::class, $this->em->createQueryBuilder()->select('c')->from(SchoolClass::class, 'c'), 'c', $teacher, $id);
+        $this->staff->may($teacher, $found);
+
+        return $found;
     }
 
     /**
-     * @throws Problem 404
+     * @throws Problem 404 if it is not in a class of theirs; 403 if they only assist there
      */
     public function student(Teacher $teacher, string $id): Student
     {
-        return Owned::one(Student::class, $this->em->createQueryBuilder()->select('s', 'c')->from(Student::class, 's')->join('s.class', 'c'), 's', $teacher, $id);
+        $found = $this->staff->one(Student::class, $this->em->createQueryBuilder()->select('s', 'c')->from(Student::class, 's')->join('s.class', 'c'), 's', $teacher, $id);
+        $this->staff->may($teacher, $found->class);
+
+        return $found;
     }
 }

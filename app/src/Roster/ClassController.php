@@ -136,6 +136,13 @@ final readonly class ClassController
         $this->roster->editStudent($this->classAccess->student($teacher, $id), $request);
     }
 
+    #[Route('/students/{id}/absent', methods: ['POST'])]
+    #[ForAssistants]
+    public function markAbsent(#[CurrentUser] Teacher $teacher, string $id, #[Body] MarkAbsent $request): void
+    {
+        $this->roster->editStudent($this->classAccess->student($teacher, $id), new EditStudent(absent: $request->absent));
+    }
+
     #[Route('/students/{id}', methods: ['DELETE'])]
     public function remove(#[CurrentUser] Teacher $teacher, string $id): void
     {

@@ -16,7 +16,7 @@ final readonly class ClassRules
 {
     private const MOST = 200;
 
-    public function __construct(private EntityManagerInterface $em)
+    public function __construct(private EntityManagerInterface $em, private Staff $staff)
     {
     }
 
@@ -108,10 +108,8 @@ final readonly class ClassRules
      */
     public function remove(Teacher $teacher, string $id): void
     {
-        $rule = $this->em->find(ClassRule::class, $id);
-        if (null === $rule || $rule->class->teacher !== $teacher) {
-            throw Problem::notFound();
-        }
+        $rule = $this->staff->one(ClassRule::class, $this->em->createQueryBuilder()->select('r', 'c')->from(ClassRule::class, 'r')->join('r.class', 'c'), 'r', $teacher, $id);
+        $this->staff->may($teacher, $rule->class);
         $this->em->remove($rule);
         $this->em->flush();
     }

@@ -6,7 +6,7 @@ namespace FreshHuddle\App\Roster;
 
 final readonly class ClassSummary
 {
-    public function __construct(public string $id, public string $name, public string $code, public int $students, public bool $archived)
+    public function __construct(public string $id, public string $name, public string $doorWord, public int $students, public bool $archived, public StaffRole $role)
     {
     }
 }

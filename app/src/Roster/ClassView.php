@@ -17,7 +17,7 @@ final readonly class ClassView
     public function __construct(
         public string $id,
         public string $name,
-        public string $code,
+        public string $doorWord,
         public bool $archived,
         public bool $namesAtDoor,
         public array $students,

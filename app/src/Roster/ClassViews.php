@@ -23,17 +23,19 @@ final readonly class ClassViews
     public function all(Teacher $teacher): array
     {
         $rows = Row::all($this->db->fetchAllAssociative(
-            'SELECT c.id, c.name, c.code, c.archived_at IS NOT NULL AS archived, (SELECT COUNT(*) FROM student s WHERE s.class_id = c.id AND s.removed_at IS NULL AND s.seatable) AS students
-             FROM school_class c WHERE c.teacher_id = ? ORDER BY c.id DESC',
-            [$teacher->id],
+            'SELECT c.id, c.name, c.door_word, c.archived_at IS NOT NULL AS archived, (SELECT COUNT(*) FROM student s WHERE s.class_id = c.id AND s.removed_at IS NULL AND s.seatable) AS students,
+                    CASE WHEN c.teacher_id = :me THEN :owner ELSE m.role END AS role
+             FROM school_class c LEFT JOIN class_staff m ON m.class_id = c.id AND m.teacher_id = :me WHERE c.teacher_id = :me OR m.teacher_id = :me ORDER BY c.id DESC',
+            ['me' => $teacher->id, 'owner' => StaffRole::Owner->value],
         ));
 
         return array_map(static fn (Row $row): ClassSummary => new ClassSummary(
             $row->text('id'),
             $row->text('name'),
-            $row->text('code'),
+            $row->text('door_word'),
             $row->int('students'),
             $row->bool('archived'),
+            StaffRole::from($row->text('role')),
         ), $rows);
     }
 
@@ -48,7 +50,7 @@ final readonly class ClassViews
         return new ClassView(
             $class->id,
             $class->name,
-            $class->code,
+            $class->doorWord,
             null !== $class->archivedAt,
             $class->namesAtDoor,
             $students,

@@ -10,6 +10,7 @@ use Doctrine\ORM\EntityManagerInterface;
 use FreshHuddle\App\Account\Teacher;
 use FreshHuddle\App\Http\Problem;
 use FreshHuddle\App\Roster\Device\StudentDevices;
+use FreshHuddle\App\Roster\Door\DoorWords;
 use FreshHuddle\App\Roster\Event\ClassChanged;
 use FreshHuddle\Core\Roster\Exception\TooManyStudents;
 use FreshHuddle\Core\Roster\Exception\UnusableName;
@@ -28,7 +29,7 @@ final readonly class Roster
         private EntityManagerInterface $em,
         private Connection $db,
         private ClockInterface $clock,
-        private ClassCodes $codes,
+        private DoorWords $doorWords,
         private ClassRules $rules,
         private EventDispatcherInterface $events,
         private StudentDevices $devices,
@@ -56,7 +57,7 @@ final readonly class Roster
      */
     public function create(Teacher $teacher, string $name, string $pasted): SchoolClass
     {
-        $class = new SchoolClass(Uuid::v7()->toRfc4122(), $teacher, $this->className($name), $this->codes->fresh(), $this->clock->now());
+        $class = new SchoolClass(Uuid::v7()->toRfc4122(), $teacher, $this->className($name), $this->doorWords->fresh(), $this->clock->now());
         $list = $this->read($pasted, []);
         $this->em->persist($class);
         $this->append($class, $list, 0);
@@ -158,12 +159,12 @@ final readonly class Roster
     }
 
     /**
-     * The same class list, with its tables, attributes, tags and rules, under a name and a code of its own.
+     * The same class list, with its tables, attributes, tags and rules, under a name and a door word of its own.
      */
     public function copy(SchoolClass $class, string $name): SchoolClass
     {
         return $this->em->wrapInTransaction(function () use ($class, $name): SchoolClass {
-            $copy = new SchoolClass(Uuid::v7()->toRfc4122(), $class->teacher, $this->className($name), $this->codes->fresh(), $this->clock->now());
+            $copy = new SchoolClass(Uuid::v7()->toRfc4122(), $class->teacher, $this->className($name), $this->doorWords->fresh(), $this->clock->now());
             $copy->groupNames = $class->groupNames;
             $this->em->persist($copy);
             $copied = [];

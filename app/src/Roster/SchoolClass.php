@@ -13,7 +13,7 @@ use FreshHuddle\App\Account\Teacher;
 #[ORM\Entity]
 class SchoolClass
 {
-    /** Where students who come with the class code are taken to. */
+    /** Where students who come with the door word are taken to. */
     #[ORM\Column(type: 'guid', nullable: true)]
     public ?string $currentLessonId = null;
 
@@ -36,8 +36,8 @@ class SchoolClass
         public readonly Teacher $teacher,
         #[ORM\Column(length: 80)]
         public string $name,
-        #[ORM\Column(length: 8, unique: true)]
-        public string $code,
+        #[ORM\Column(length: 20, unique: true)]
+        public string $doorWord,
         #[ORM\Column(type: 'datetimetz_immutable')]
         public readonly \DateTimeImmutable $createdAt,
     ) {

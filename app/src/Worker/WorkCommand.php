@@ -6,6 +6,7 @@ namespace FreshHuddle\App\Worker;
 
 use Doctrine\DBAL\Connection;
 use Doctrine\ORM\EntityManagerInterface;
+use Doctrine\Persistence\ManagerRegistry;
 use FreshHuddle\App\Database\Clock;
 use FreshHuddle\App\Database\DatabaseAway;
 use FreshHuddle\App\Http\LogLine;
@@ -39,6 +40,7 @@ final class WorkCommand extends Command
         private readonly FailedTasks $failed,
         private readonly Connection $db,
         private readonly EntityManagerInterface $em,
+        private readonly ManagerRegistry $managers,
         private readonly Clock $clock,
         private readonly LoggerInterface $logger,
     ) {
@@ -95,7 +97,8 @@ final class WorkCommand extends Command
         if (null === $task) {
             return false;
         }
-        $this->em->clear();
+        // Work that ended in the middle of a transaction leaves a manager that is closed: the next begins with another.
+        $this->em->isOpen() ? $this->em->clear() : $this->managers->resetManager();
         $handler = $this->handlers[$task->kind] ?? null;
         try {
             $again = $handler?->handle($task);
@@ -113,7 +116,7 @@ final class WorkCommand extends Command
                 throw $e; // nothing can be noted; the claim runs out by itself
             }
             $this->logger->error('{kind} broke: {what}', ['kind' => $task->kind, 'what' => LogLine::of($e)]);
-            $this->em->clear();
+            $this->em->isOpen() ? $this->em->clear() : $this->managers->resetManager();
             if ($task->attempts < self::MOST_TRIES) {
                 $this->tasks->again($task, $this->clock->ms() + 500 * 2 ** $task->attempts, 'Something broke on our side.');
             } else {

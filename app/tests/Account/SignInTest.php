@@ -98,7 +98,7 @@ final class SignInTest extends AppTestCase
             $this->ask('GET', $path);
         }
         $this->tryIn('wrong');
-        $this->ask('POST', '/api/student/join', ['code' => 'ABCDEF', 'name' => 'Ada']);
+        $this->ask('POST', '/api/student/join', ['doorWord' => 'ABCDEF', 'name' => 'Ada']);
         self::assertSame($before, $this->rows());
         self::assertSame([], $this->client->getCookieJar()->all());
     }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace FreshHuddle\App\Tests\Http;
 
+use FreshHuddle\App\Tests\Support\ApiExamples;
 use FreshHuddle\App\Tests\Support\AppTestCase;
 use FreshHuddle\App\Tests\Support\Json;
 use PHPUnit\Framework\Attributes\DataProvider;
@@ -25,9 +26,6 @@ final class FuzzTest extends AppTestCase
     ];
     private const BAD_IN_PATH = ['%00', 'x', '%F0%28%8C', '00000000-0000-4000-8000-00000000000G', '00000000-0000-4000-8000-000000000000%0A', '%27%3B--', '..%2F..%2F', '%E2%80%AE'];
     private const TWO_AT_ONCE = 40;
-
-    /** @var array{paths: array<array-key, mixed>, components: array<array-key, mixed>}|null */
-    private static ?array $described = null;
 
     private Json $lesson;
     private string $student;
@@ -52,7 +50,7 @@ final class FuzzTest extends AppTestCase
      */
     public static function operations(): iterable
     {
-        $described = self::described();
+        $described = ApiExamples::described();
         foreach ($described['paths'] as $path => $operations) {
             \assert(\is_array($operations));
             foreach (array_keys($operations) as $verb) {
@@ -64,8 +62,7 @@ final class FuzzTest extends AppTestCase
     #[DataProvider('operations')]
     public function test_nothing_that_is_sent_breaks_anything(string $verb, string $path): void
     {
-        $schema = self::bodyOf($verb, $path);
-        $good = null === $schema ? null : $this->example($schema, '');
+        $good = (new ApiExamples($this->lesson))->body($verb, $path);
         $this->send($verb, $this->at($path), null === $good ? null : json_encode($good, \JSON_THROW_ON_ERROR));
         foreach (self::BAD_IN_PATH as $bad) {
             foreach (self::parameters($path) as $name) {
@@ -122,74 +119,14 @@ final class FuzzTest extends AppTestCase
                 str_contains($path, '/rounds/') => $this->lesson->text('round.id'),
                 str_contains($path, '/students/') => $this->lesson->text('students.0.id'),
                 str_contains($path, '/rules/') => $this->rule,
+                str_contains($path, '/segments/') => $this->lesson->text('round.segmentId'),
                 default => $this->lesson->text('classId'),
             },
-            'variant' => $this->variant, 'guest' => $this->variant, 'task' => $this->variant, 'slot' => 'decision', 'code' => $this->lesson->text('classCode'), 'format' => 'csv',
+            'variant' => $this->variant, 'guest' => $this->variant, 'task' => $this->variant, 'segment' => $this->lesson->text('round.segmentId'), 'who' => 'x@larkmouth.example', 'token' => str_repeat('x', 60), 'slot' => 'decision', 'doorWord' => $this->lesson->text('doorWord'), 'format' => 'csv',
         ];
         unset($values[$without]);
 
         return strtr($path, array_combine(array_map(static fn (string $name): string => '{'.$name.'}', array_keys($values)), array_values($values)));
-    }
-
-    /**
-     * A value that fits, so that what is put in its place is what is wrong.
-     *
-     * @param array<array-key, mixed> $schema
-     */
-    private function example(array $schema, string $field): mixed
-    {
-        if (\is_string($schema['$ref'] ?? null)) {
-            $schemas = self::described()['components']['schemas'];
-            \assert(\is_array($schemas));
-            $schema = $schemas[basename($schema['$ref'])] ?? [];
-            \assert(\is_array($schema));
-        }
-        if (\is_array($schema['anyOf'] ?? null)) {
-            \assert(\is_array($schema['anyOf'][0]));
-
-            return $this->example($schema['anyOf'][0], $field);
-        }
-        if (\is_array($schema['enum'] ?? null)) {
-            return $schema['enum'][0];
-        }
-        $type = \is_array($schema['type'] ?? null) ? $schema['type'][0] : $schema['type'] ?? '';
-        if ('object' === $type) {
-            $object = [];
-            \assert(\is_array($schema['properties']));
-            foreach ($schema['properties'] as $name => $property) {
-                \assert(\is_array($property));
-                $object[$name] = $this->example($property, (string) $name);
-            }
-
-            return $object;
-        }
-        if ('array' === $type) {
-            \assert(\is_array($schema['items']));
-
-            return [$this->example($schema['items'], 'students' === $field ? 'student' : $field)];
-        }
-
-        return match ($type) {
-            'integer' => match ($field) {
-                'basedOn' => 1, 'forMs' => 5, 'minutes' => 20, default => 2,
-            },
-            'number' => 1.5,
-            'boolean' => false,
-            default => match ($field) {
-                'student' => $this->lesson->text('students.0.id'),
-                'other' => $this->lesson->text('students.1.id'),
-                'group', 'table' => $this->lesson->text('floor.groups.0.id'),
-                'groupingId' => $this->lesson->text('floor.id'),
-                'from' => $this->lesson->text('id'),
-                'segment', 'segmentId' => $this->lesson->text('round.segmentId'),
-                'save' => Uuid::v4()->toRfc4122(),
-                'code' => $this->lesson->text('classCode'),
-                'what' => 'balance',
-                'file' => base64_encode("Name\nAda"),
-                'email' => 'ines@larkmouth.example',
-                default => 'Student A',
-            },
-        };
     }
 
     /**
@@ -239,19 +176,6 @@ final class FuzzTest extends AppTestCase
     }
 
     /**
-     * @return array<array-key, mixed>|null
-     */
-    private static function bodyOf(string $verb, string $path): ?array
-    {
-        $operation = self::described()['paths'];
-        foreach ([$path, strtolower($verb), 'requestBody', 'content', 'application/json', 'schema'] as $key) {
-            $operation = \is_array($operation) ? $operation[$key] ?? null : null;
-        }
-
-        return \is_array($operation) ? $operation : null;
-    }
-
-    /**
      * @return list<string>
      */
     private static function parameters(string $path): array
@@ -259,19 +183,5 @@ final class FuzzTest extends AppTestCase
         preg_match_all('/\{(\w+)\}/', $path, $m);
 
         return $m[1];
-    }
-
-    /**
-     * @return array{paths: array<array-key, mixed>, components: array<array-key, mixed>}
-     */
-    private static function described(): array
-    {
-        if (null === self::$described) {
-            $read = json_decode((string) file_get_contents(\dirname(__DIR__, 3).'/docs/formats/openapi.json'), true, 64, \JSON_THROW_ON_ERROR);
-            \assert(\is_array($read) && \is_array($read['paths']) && \is_array($read['components']));
-            self::$described = ['paths' => $read['paths'], 'components' => $read['components']];
-        }
-
-        return self::$described;
     }
 }

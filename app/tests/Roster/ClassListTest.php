@@ -110,7 +110,7 @@ final class ClassListTest extends AppTestCase
         $this->command($lesson->text('id'), 'sendOut')->is(200);
         $token = $this->join($this->ask('GET', '/api/staff/lessons/'.$lesson->text('id')), $this->students[0]);
         $this->asStudent($token);
-        foreach (['/api/student/now', '/api/student/classes/'.$lesson->text('classCode')] as $path) {
+        foreach (['/api/student/now', '/api/student/classes/'.$lesson->text('doorWord')] as $path) {
             $raw = $this->ask('GET', $path)->is(200)->raw;
             foreach (['apart', 'tag-of-ada', 'table-of-ada', 'id-of-ada', 'attribute-of-ada', 'worry'] as $secret) {
                 self::assertStringNotContainsString($secret, $raw);
@@ -128,7 +128,7 @@ final class ClassListTest extends AppTestCase
         self::assertSame(['Window', ['lead'], false], [$copy->text('students.0.table'), $copy->texts('students.0.tags'), $copy->at('students.0.absent')]);
         self::assertFalse($copy->at('students.3.seatable'));
         self::assertSame([$copy->text('students.0.id'), $copy->text('students.1.id')], $copy->texts('rules.0.students'));
-        self::assertNotSame($this->ask('GET', $this->path)->text('code'), $copy->text('code'));
+        self::assertNotSame($this->ask('GET', $this->path)->text('doorWord'), $copy->text('doorWord'));
         self::assertStringNotContainsString($copy->text('id'), $this->ask('GET', '/api/staff/lessons')->is(200)->raw, 'its lessons are its own');
     }
 

@@ -15,14 +15,14 @@ final class DoorTest extends AppTestCase
 {
     private Json $lesson;
     private string $classId;
-    private string $code;
+    private string $doorWord;
 
     protected function setUp(): void
     {
         parent::setUp();
         $this->lesson = $this->newLesson(6);
         $this->classId = $this->lesson->text('classId');
-        $this->code = $this->lesson->text('classCode');
+        $this->doorWord = $this->lesson->text('doorWord');
     }
 
     public function test_names_are_typed_and_no_name_stands_at_the_door(): void
@@ -45,11 +45,11 @@ final class DoorTest extends AppTestCase
         $this->ask('GET', '/api/staff/lessons/'.$this->lesson->text('id'))->is(200);
         $this->asNobody();
         self::assertCount(6, $this->door()->list('names'));
-        $this->ask('POST', '/api/student/join', ['code' => $this->code, 'student' => $this->id(2)])->is(200);
+        $this->ask('POST', '/api/student/join', ['doorWord' => $this->doorWord, 'student' => $this->id(2)])->is(200);
         $this->db()->executeStatement("UPDATE lesson SET watched_at = now() - interval '31 minutes'");
         self::assertNull($this->door()->at('names'), 'the lesson is over');
         $this->asNobody();
-        $this->ask('POST', '/api/student/join', ['code' => $this->code, 'student' => $this->id(3)])->is(422);
+        $this->ask('POST', '/api/student/join', ['doorWord' => $this->doorWord, 'student' => $this->id(3)])->is(422);
     }
 
     public function test_where_it_may_be_several_the_whole_name_is_asked_for_and_none_is_shown(): void
@@ -101,7 +101,7 @@ final class DoorTest extends AppTestCase
     public function test_one_script_does_not_take_all_names_in_a_second(): void
     {
         $lesson = $this->newLesson(26, 'Large');
-        $this->code = $lesson->text('classCode');
+        $this->doorWord = $lesson->text('doorWord');
         $taken = 0;
         foreach (range('A', 'Z') as $letter) {
             $this->asNobody();
@@ -172,7 +172,7 @@ final class DoorTest extends AppTestCase
         $answers = [];
         for ($i = 0; $i < 230; ++$i) {
             $this->asNobody();
-            $answers[] = $this->ask('POST', '/api/student/join', ['code' => $this->code, 'name' => "Somebody Else {$i}"], ['X-Forwarded-For' => "198.51.100.{$i}"])->status;
+            $answers[] = $this->ask('POST', '/api/student/join', ['doorWord' => $this->doorWord, 'name' => "Somebody Else {$i}"], ['X-Forwarded-For' => "198.51.100.{$i}"])->status;
         }
         self::assertSame([404 => 200, 429 => 30], array_count_values($answers));
     }
@@ -235,13 +235,13 @@ final class DoorTest extends AppTestCase
         $this->asStudent($tokens[1]);
         self::assertSame('Student E', $this->ask('GET', '/api/student/now')->is(200)->text('name'));
         $this->asTeacher();
-        $fresh = $this->ask('POST', "/api/staff/classes/{$this->classId}/code")->is(200)->text('code');
-        self::assertNotSame($this->code, $fresh);
+        $fresh = $this->ask('POST', "/api/staff/classes/{$this->classId}/door-word")->is(200)->text('doorWord');
+        self::assertNotSame($this->doorWord, $fresh);
         $this->asStudent($tokens[2]);
         $this->ask('GET', '/api/student/now')->is(200);
         $this->asNobody();
         $this->door()->is(404);
-        $this->code = $fresh;
+        $this->doorWord = $fresh;
         $this->door()->is(200);
         $this->asTeacher();
         $this->ask('POST', "/api/staff/classes/{$this->classId}/free")->is(204);
@@ -253,12 +253,12 @@ final class DoorTest extends AppTestCase
 
     private function door(): Json
     {
-        return $this->ask('GET', '/api/student/classes/'.strtolower($this->code));
+        return $this->ask('GET', '/api/student/classes/'.rawurlencode($this->doorWord));
     }
 
     private function knock(string $name, bool $wait = false): Json
     {
-        return $this->ask('POST', '/api/student/join', ['code' => $this->code, 'name' => $name, 'wait' => $wait]);
+        return $this->ask('POST', '/api/student/join', ['doorWord' => $this->doorWord, 'name' => $name, 'wait' => $wait]);
     }
 
     private function id(int $student): string

@@ -14,7 +14,7 @@ final class RosterTest extends AppTestCase
     {
         $class = $this->make("Name\nAda Lund\n\nBen\nada lund")->is(200);
         self::assertSame(['Ada Lund', 'Ben'], self::names($class));
-        self::assertMatchesRegularExpression('/^[A-Z]{6}$/', $class->text('code'));
+        self::assertMatchesRegularExpression('/^[a-z]+ [a-z]+$/', $class->text('doorWord'));
         self::assertSame('9G', $this->ask('GET', '/api/staff/classes')->text('0.name'));
     }
 

@@ -6,6 +6,7 @@ namespace FreshHuddle\App\Tests\Support;
 
 use Doctrine\DBAL\Connection;
 use Doctrine\ORM\EntityManagerInterface;
+use Doctrine\Persistence\ManagerRegistry;
 use FreshHuddle\App\Account\Device\TeacherDevices;
 use FreshHuddle\App\Account\Teacher;
 use FreshHuddle\App\Roster\Device\StudentDevices;
@@ -40,7 +41,7 @@ abstract class AppTestCase extends WebTestCase
         \assert('' !== $email);
         $teacher = new Teacher(Uuid::v7()->toRfc4122(), $email, 'Ines Halvorsen');
         $teacher->setPasswordHash('harbour');
-        $em = $this->service(EntityManagerInterface::class);
+        $em = $this->em();
         $em->persist($teacher);
         $em->flush();
         $this->signIn($teacher);
@@ -164,7 +165,7 @@ abstract class AppTestCase extends WebTestCase
     {
         $this->asNobody();
         $this->forgetLimits();
-        $this->ask('POST', '/api/student/join', ['code' => $lesson->text('classCode'), 'name' => $this->nameOf($lesson, $studentId)])->is(200);
+        $this->ask('POST', '/api/student/join', ['doorWord' => $lesson->text('doorWord'), 'name' => $this->nameOf($lesson, $studentId)])->is(200);
         $token = $this->client->getCookieJar()->get(StudentDevices::COOKIE)?->getValue();
         \assert(\is_string($token));
         $this->asTeacher();
@@ -195,6 +196,21 @@ abstract class AppTestCase extends WebTestCase
         self::assertInstanceOf($class, $service);
 
         return $service;
+    }
+
+    /**
+     * One that is open: a request that was refused in the middle of a transaction closes its own.
+     */
+    protected function em(): EntityManagerInterface
+    {
+        $em = $this->service(EntityManagerInterface::class);
+        if (!$em->isOpen()) {
+            $managers = self::getContainer()->get('doctrine');
+            \assert($managers instanceof ManagerRegistry);
+            $managers->resetManager();
+        }
+
+        return $em;
     }
 
     protected function db(): Connection

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace FreshHuddle\App\Tests\Worker;
 
 use Doctrine\ORM\EntityManagerInterface;
+use Doctrine\Persistence\ManagerRegistry;
 use FreshHuddle\App\Database\Clock;
 use FreshHuddle\App\Live\RoundWork;
 use FreshHuddle\App\Tests\Support\AppTestCase;
@@ -99,7 +100,7 @@ final class FailedTaskTest extends AppTestCase
                 throw new \LogicException('Student A broke it');
             }
         };
-        $worker = new WorkCommand([$handler], $this->service(Tasks::class), $this->service(FailedTasks::class), $this->db(), $this->service(EntityManagerInterface::class), $this->service(Clock::class), new NullLogger());
+        $worker = $this->worker($handler);
         $this->service(Tasks::class)->ask('breaks', 'x');
         for ($i = 0; $i < 30; ++$i) {
             $this->db()->executeStatement('UPDATE due_task SET due_at = 0');
@@ -108,6 +109,54 @@ final class FailedTaskTest extends AppTestCase
         self::assertSame(10, $handler->times);
         self::assertSame('Something broke on our side.', $this->db()->fetchOne("SELECT failure FROM failed_task WHERE kind = 'breaks'"));
         self::assertSame(0, $this->db()->fetchOne("SELECT COUNT(*) FROM due_task WHERE kind = 'breaks'"));
+    }
+
+    public function test_work_that_broke_in_the_middle_of_a_transaction_leaves_the_next_task_alone(): void
+    {
+        $em = $this->em();
+        $handler = new class($em) implements TaskHandler {
+            /** @var list<string> */
+            public array $done = [];
+
+            public function __construct(private readonly EntityManagerInterface $em)
+            {
+            }
+
+            public static function kinds(): array
+            {
+                return ['half', 'whole'];
+            }
+
+            public function classOf(Task $task): ?string
+            {
+                return null;
+            }
+
+            public function handle(Task $task): ?int
+            {
+                $this->em->wrapInTransaction(function () use ($task): void {
+                    'half' === $task->kind ? throw new \DomainException('refused half way') : $this->done[] = $task->kind;
+                });
+
+                return null;
+            }
+        };
+        $worker = $this->worker($handler);
+        $this->service(Tasks::class)->ask('half', 'x', 0);
+        $this->service(Tasks::class)->ask('whole', 'x', 1);
+        $this->db()->executeStatement("DELETE FROM due_task WHERE kind NOT IN ('half', 'whole')");
+        $worker->workOnce();
+        self::assertFalse($em->isOpen());
+        $worker->workOnce();
+        self::assertSame(['whole'], $handler->done);
+    }
+
+    private function worker(TaskHandler $handler): WorkCommand
+    {
+        $managers = self::getContainer()->get('doctrine');
+        \assert($managers instanceof ManagerRegistry);
+
+        return new WorkCommand([$handler], $this->service(Tasks::class), $this->service(FailedTasks::class), $this->db(), $this->service(EntityManagerInterface::class), $managers, $this->service(Clock::class), new NullLogger());
     }
 
     /**

@@ -4,6 +4,176 @@
  */
 
 export interface paths {
+    "/api/account/forgotten": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["ForgotPassword"];
+                };
+            };
+            responses: {
+                /** @description Done */
+                204: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content?: never;
+                };
+                /** @description A problem (RFC 9457) */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/account/invitations/{token}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    token: string;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description Done */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["InvitationView"];
+                    };
+                };
+                /** @description A problem (RFC 9457) */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+        put?: never;
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    token: string;
+                };
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["AcceptInvitation"];
+                };
+            };
+            responses: {
+                /** @description Done */
+                204: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content?: never;
+                };
+                /** @description A problem (RFC 9457) */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/account/password": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["NewPassword"];
+                };
+            };
+            responses: {
+                /** @description Done */
+                204: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content?: never;
+                };
+                /** @description A problem (RFC 9457) */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/staff/classes": {
         parameters: {
             query?: never;
@@ -256,52 +426,6 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/staff/classes/{id}/code": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        post: {
-            parameters: {
-                query?: never;
-                header?: never;
-                path: {
-                    id: string;
-                };
-                cookie?: never;
-            };
-            requestBody?: never;
-            responses: {
-                /** @description Done */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/json": components["schemas"]["ClassView"];
-                    };
-                };
-                /** @description A problem (RFC 9457) */
-                default: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/problem+json": components["schemas"]["Problem"];
-                    };
-                };
-            };
-        };
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
     "/api/staff/classes/{id}/copy": {
         parameters: {
             query?: never;
@@ -400,6 +524,52 @@ export interface paths {
                 };
             };
         };
+        trace?: never;
+    };
+    "/api/staff/classes/{id}/door-word": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: string;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description Done */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["ClassView"];
+                    };
+                };
+                /** @description A problem (RFC 9457) */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
         trace?: never;
     };
     "/api/staff/classes/{id}/doorway/{guest}": {
@@ -986,6 +1156,133 @@ export interface paths {
             };
         };
         delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/staff/classes/{id}/staff": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: string;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description Done */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["StaffView"][];
+                    };
+                };
+                /** @description A problem (RFC 9457) */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+        put?: never;
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: string;
+                };
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["Invite"];
+                };
+            };
+            responses: {
+                /** @description Done */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["StaffView"][];
+                    };
+                };
+                /** @description A problem (RFC 9457) */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/staff/classes/{id}/staff/{who}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        delete: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: string;
+                    who: string;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description Done */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["StaffView"][];
+                    };
+                };
+                /** @description A problem (RFC 9457) */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
         options?: never;
         head?: never;
         patch?: never;
@@ -3008,6 +3305,54 @@ export interface paths {
         };
         trace?: never;
     };
+    "/api/staff/students/{id}/absent": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: string;
+                };
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["MarkAbsent"];
+                };
+            };
+            responses: {
+                /** @description Done */
+                204: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content?: never;
+                };
+                /** @description A problem (RFC 9457) */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/staff/students/{id}/free": {
         parameters: {
             query?: never;
@@ -3144,7 +3489,7 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/student/classes/{code}": {
+    "/api/student/classes/{doorWord}": {
         parameters: {
             query?: never;
             header?: never;
@@ -3156,7 +3501,7 @@ export interface paths {
                 query?: never;
                 header?: never;
                 path: {
-                    code: string;
+                    doorWord: string;
                 };
                 cookie?: never;
             };
@@ -3647,6 +3992,10 @@ export interface paths {
 export type webhooks = Record<string, never>;
 export interface components {
     schemas: {
+        AcceptInvitation: {
+            name?: string | null;
+            password?: string | null;
+        };
         AnswerView: {
             slot: string;
             owner: string;
@@ -3697,14 +4046,15 @@ export interface components {
         ClassSummary: {
             id: string;
             name: string;
-            code: string;
+            doorWord: string;
             students: number;
             archived: boolean;
+            role: components["schemas"]["StaffRole"];
         };
         ClassView: {
             id: string;
             name: string;
-            code: string;
+            doorWord: string;
             archived: boolean;
             namesAtDoor: boolean;
             students: components["schemas"]["StudentView"][];
@@ -3786,7 +4136,7 @@ export interface components {
             name: string;
             classId: string;
             className: string;
-            classCode: string;
+            doorWord: string;
             lessonId: string | null;
             floor: components["schemas"]["FloorView"];
             students: components["schemas"]["DeskStudent"][];
@@ -3874,6 +4224,9 @@ export interface components {
             groups: components["schemas"]["GroupView"][];
             fixed: string[];
         };
+        ForgotPassword: {
+            email: string;
+        };
         /** @enum {string} */
         FromGroups: "same" | "newPartners";
         GiveCommand: {
@@ -3929,8 +4282,19 @@ export interface components {
             lines: components["schemas"]["ImportLineView"][];
             packageClasses: components["schemas"]["PackageClass"][];
         };
+        InvitationView: {
+            className: string;
+            invitedBy: string;
+            role: components["schemas"]["StaffRole"];
+            email: string;
+            known: boolean;
+        };
+        Invite: {
+            email: string;
+            role?: components["schemas"]["StaffRole"];
+        };
         JoinClass: {
-            code: string;
+            doorWord: string;
             name?: string | null;
             student?: string | null;
             wait?: boolean;
@@ -3956,7 +4320,7 @@ export interface components {
             template: boolean;
             classId: string;
             className: string;
-            classCode: string;
+            doorWord: string;
             current: boolean;
             seq: number;
             serverNow: number;
@@ -3987,6 +4351,9 @@ export interface components {
         MakeRule: {
             kind: components["schemas"]["RuleKind"];
             students: string[];
+        };
+        MarkAbsent: {
+            absent: boolean;
         };
         Mate: {
             id: string;
@@ -4031,6 +4398,10 @@ export interface components {
         };
         NameGrouping: {
             name: string;
+        };
+        NewPassword: {
+            token: string;
+            password: string;
         };
         NoticeView: {
             seq: number;
@@ -4241,6 +4612,13 @@ export interface components {
         SignUpView: {
             tables: components["schemas"]["SignUpTable"][];
             closesAt: number | null;
+        };
+        /** @enum {string} */
+        StaffRole: "owner" | "coTeacher" | "assistant";
+        StaffView: {
+            teacher: string | null;
+            name: string;
+            role: components["schemas"]["StaffRole"];
         };
         StandingsView: {
             goals: components["schemas"]["GoalStandingView"][];

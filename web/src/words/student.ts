@@ -6,8 +6,8 @@ export const student = {
   tryAgain: 'Try again',
   join: {
     title: 'Which class?',
-    code: 'Class code',
-    codeHint: 'Six letters. Your teacher has them.',
+    doorWord: 'Door word',
+    doorWordHint: 'Two words. Your teacher has them.',
     go: 'Find my class',
     name: 'Your name',
     nameHint: 'As your teacher writes it.',

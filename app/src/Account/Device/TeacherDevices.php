@@ -78,8 +78,10 @@ final readonly class TeacherDevices implements Forgets
 
     /**
      * Signs the teacher out on every device but one.
+     *
+     * @param TeacherDevice|null $here null: on every one
      */
-    public function signOutOthers(Teacher $teacher, TeacherDevice $here): void
+    public function signOutOthers(Teacher $teacher, ?TeacherDevice $here): void
     {
         $channels = [];
         foreach ($this->of($teacher) as $device) {

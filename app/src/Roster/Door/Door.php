@@ -7,13 +7,13 @@ namespace FreshHuddle\App\Roster\Door;
 use Doctrine\DBAL\Connection;
 use FreshHuddle\App\Database\Row;
 use FreshHuddle\App\Http\Problem;
-use FreshHuddle\App\Roster\ClassCodes;
 use FreshHuddle\App\Roster\Device\NameTaken;
 use FreshHuddle\App\Roster\Device\StudentDevices;
+use FreshHuddle\Core\Roster\Door\DoorWord;
 use FreshHuddle\Core\Roster\Door\NameMatch;
 
 /**
- * How students come in: by the class's code and their own name, typed. The list of names to press stands here only where
+ * How students come in: by the class's door word and their own name, typed. The list of names to press stands here only where
  * the teacher chose so, and only while a lesson of the class is on.
  */
 final readonly class Door
@@ -23,11 +23,11 @@ final readonly class Door
     }
 
     /**
-     * @throws Problem 404 or 429 if no class has this code
+     * @throws Problem 404 or 429 if no class has this door word
      */
-    public function look(string $typedCode, string $address): ClassDoor
+    public function look(string $typed, string $address): ClassDoor
     {
-        $class = $this->classOf($typedCode, $address);
+        $class = $this->classOf($typed, $address);
         if (!$class->bool('listed')) {
             return new ClassDoor($class->text('name'), null);
         }
@@ -52,7 +52,7 @@ final readonly class Door
      */
     public function join(JoinClass $request, string $token, string $address): string
     {
-        $class = $this->classOf($request->code, $address);
+        $class = $this->classOf($request->doorWord, $address);
         $names = $this->names($class->text('id'));
         if (null !== $request->student && $class->bool('listed')) {
             $found = isset($names[$request->student]) ? [$request->student] : [];
@@ -78,12 +78,12 @@ final readonly class Door
         throw $taken ?? $this->limits->wrongName($class->text('id'), $address, new Problem(404, 'This name is not on the list. Write it as your teacher does, or wait at the door.', 'name'));
     }
 
-    private function classOf(string $typedCode, string $address): Row
+    private function classOf(string $typed, string $address): Row
     {
         $class = $this->db->fetchAssociative(
             "SELECT c.id, c.name, c.names_at_door AND COALESCE(l.watched_at > now() - interval '30 minutes', false) AS listed
-             FROM school_class c LEFT JOIN lesson l ON l.id = c.current_lesson_id WHERE c.code = ? AND c.archived_at IS NULL",
-            [ClassCodes::tidy($typedCode)],
+             FROM school_class c LEFT JOIN lesson l ON l.id = c.current_lesson_id WHERE c.door_word = ? AND c.archived_at IS NULL",
+            [DoorWord::read($typed)?->text() ?? ''],
         );
 
         return false === $class ? $this->limits->wrongWord($address) : new Row($class);

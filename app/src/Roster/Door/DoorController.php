@@ -35,10 +35,10 @@ final readonly class DoorController
     ) {
     }
 
-    #[Route('/classes/{code}', methods: ['GET'])]
-    public function look(string $code, Request $http): ClassDoor
+    #[Route('/classes/{doorWord}', methods: ['GET'])]
+    public function look(string $doorWord, Request $http): ClassDoor
     {
-        return $this->door->look($code, ClientAddress::of($http));
+        return $this->door->look($doorWord, ClientAddress::of($http));
     }
 
     /**

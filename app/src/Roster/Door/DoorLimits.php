@@ -46,9 +46,9 @@ final readonly class DoorLimits
     public function wrongWord(string $address): never
     {
         if (!$this->words->create($address)->consume()->isAccepted()) {
-            throw new Problem(429, 'Too many wrong codes. Look at the code again, letter by letter.', 'code');
+            throw new Problem(429, 'Too many wrong door words. Look at them again, letter by letter.', 'doorWord');
         }
-        throw new Problem(404, 'No class has this code. Look again: it is six letters.', 'code');
+        throw new Problem(404, 'No class has this door word. Look again: it is two words.', 'doorWord');
     }
 
     /**

@@ -9,11 +9,11 @@ use FreshHuddle\App\Account\Teacher;
 use FreshHuddle\App\Http\Body\Body;
 use FreshHuddle\App\Http\Problem;
 use FreshHuddle\App\Roster\ClassAccess;
-use FreshHuddle\App\Roster\ClassCodes;
 use FreshHuddle\App\Roster\ClassView;
 use FreshHuddle\App\Roster\ClassViews;
 use FreshHuddle\App\Roster\Device\StudentDevices;
 use FreshHuddle\App\Roster\Event\Arrivals;
+use FreshHuddle\App\Roster\ForAssistants;
 use FreshHuddle\App\Roster\Student;
 use Psr\EventDispatcher\EventDispatcherInterface;
 use Symfony\Component\Routing\Attribute\Route;
@@ -29,7 +29,7 @@ final readonly class DoorkeeperController
     public function __construct(
         private ClassAccess $classAccess,
         private ClassViews $views,
-        private ClassCodes $codes,
+        private DoorWords $doorWords,
         private StudentDevices $devices,
         private Doorway $doorway,
         private EntityManagerInterface $em,
@@ -47,12 +47,12 @@ final readonly class DoorkeeperController
         return $this->views->one($class);
     }
 
-    /** A new code; the old one opens nothing any more. Whoever is in stays in. */
-    #[Route('/classes/{id}/code', methods: ['POST'])]
-    public function renewCode(#[CurrentUser] Teacher $teacher, string $id): ClassView
+    /** A new door word; the old one opens nothing any more. Whoever is in stays in. */
+    #[Route('/classes/{id}/door-word', methods: ['POST'])]
+    public function renewDoorWord(#[CurrentUser] Teacher $teacher, string $id): ClassView
     {
         $class = $this->classAccess->schoolClass($teacher, $id);
-        $class->code = $this->codes->fresh();
+        $class->doorWord = $this->doorWords->fresh();
         $this->em->flush();
 
         return $this->views->one($class);
@@ -60,6 +60,7 @@ final readonly class DoorkeeperController
 
     /** Every name of the class may be claimed anew. */
     #[Route('/classes/{id}/free', methods: ['POST'])]
+    #[ForAssistants]
     public function freeAll(#[CurrentUser] Teacher $teacher, string $id): void
     {
         $class = $this->classAccess->schoolClass($teacher, $id);
@@ -69,6 +70,7 @@ final readonly class DoorkeeperController
 
     /** The name may be claimed anew, on another device. */
     #[Route('/students/{id}/free', methods: ['POST'])]
+    #[ForAssistants]
     public function free(#[CurrentUser] Teacher $teacher, string $id): void
     {
         $student = $this->classAccess->student($teacher, $id);
@@ -78,6 +80,7 @@ final readonly class DoorkeeperController
 
     /** Who came in under this name is somebody else of the class. */
     #[Route('/students/{id}/is', methods: ['POST'])]
+    #[ForAssistants]
     public function correct(#[CurrentUser] Teacher $teacher, string $id, #[Body] ThisIs $request): void
     {
         $student = $this->classAccess->student($teacher, $id);
@@ -91,6 +94,7 @@ final readonly class DoorkeeperController
 
     /** “This is …”: who waits in the doorway is let in as this student. */
     #[Route('/classes/{id}/doorway/{guest}', methods: ['POST'])]
+    #[ForAssistants]
     public function thisIs(#[CurrentUser] Teacher $teacher, string $id, string $guest, #[Body] ThisIs $request): void
     {
         $class = $this->classAccess->schoolClass($teacher, $id);
@@ -100,6 +104,7 @@ final readonly class DoorkeeperController
 
     /** “Not now.” */
     #[Route('/classes/{id}/doorway/{guest}', methods: ['DELETE'])]
+    #[ForAssistants]
     public function notNow(#[CurrentUser] Teacher $teacher, string $id, string $guest): void
     {
         $class = $this->classAccess->schoolClass($teacher, $id);

@@ -15,8 +15,8 @@ final readonly class JoinClass
      * @param bool        $wait    where the name is not found or taken: wait in the doorway until the teacher says who it is
      */
     public function __construct(
-        #[Assert\Length(max: 40, maxMessage: 'No class has a code that long.')]
-        public string $code,
+        #[Assert\Length(max: 60, maxMessage: 'No door word is that long.')]
+        public string $doorWord,
         #[Assert\NotBlank(message: 'Your name, please.', allowNull: true, normalizer: 'trim'), Assert\Length(max: 120, maxMessage: 'A name has at most 120 signs.')]
         public ?string $name = null,
         #[Id]

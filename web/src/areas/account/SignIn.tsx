@@ -51,7 +51,12 @@ export function SignIn({ onSignedIn }: { onSignedIn: (teacher: Schema['Me']) => 
         <Button look="main" type="submit" className="mt-6 w-full" busy={busy}>
           {words.account.signIn}
         </Button>
-        <p className="mt-6 text-sm text-soft">
+        <p className="mt-4 text-sm">
+          <a className="underline" href="/forgotten">
+            {words.account.forgotten}
+          </a>
+        </p>
+        <p className="mt-4 text-sm text-soft">
           {words.account.studentDoor}{' '}
           <a className="text-ink underline" href="/student">
             /student

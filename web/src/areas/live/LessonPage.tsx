@@ -283,8 +283,7 @@ export function LessonPage() {
         aside={
           lesson.data !== undefined && (
             <p className="text-sm">
-              {words.classes.codeOf}{' '}
-              <span className="font-head text-lg font-bold tracking-widest">{lesson.data.classCode}</span>
+              {words.classes.doorWordOf} <span className="font-head text-lg font-bold">{lesson.data.doorWord}</span>
             </p>
           )
         }

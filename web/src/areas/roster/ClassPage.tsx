@@ -2,7 +2,7 @@ import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState, type ReactNode } from 'react';
 import { Link, useNavigate, useParams, useSearchParams } from 'react-router';
 import { api, take, type Schema } from '../../api/client';
-import { groupingsQuery } from '../../api/lists';
+import { classesQuery, groupingsQuery } from '../../api/lists';
 import { problemText } from '../../api/problem';
 import { Button } from '../../ui/Button';
 import { useMessages } from '../../ui/messages';
@@ -13,6 +13,7 @@ import { BringIn } from './BringIn';
 import { DoorBox } from './DoorBox';
 import { RuleList } from './RuleList';
 import { SeatingPlan } from './SeatingPlan';
+import { StaffList } from './StaffList';
 import { StudentList } from './StudentList';
 
 const tabs = ['list', 'plan', 'rules'] as const;
@@ -156,6 +157,7 @@ export function ClassPage({ lessons }: { lessons: (classId: string, hasStudents:
     queryFn: () => take(api.GET('/api/staff/classes/{id}', { params: { path: { id } } })),
   });
   const data = query.data;
+  const assisting = useQuery(classesQuery).data?.find((one) => one.id === id)?.role === 'assistant';
   const counted = data?.students.filter((student) => student.seatable !== false) ?? [];
   const rename = (name: string) =>
     take(api.PATCH('/api/staff/classes/{id}', { params: { path: { id } }, body: { name } })).then((fresh) => {
@@ -183,6 +185,7 @@ export function ClassPage({ lessons }: { lessons: (classId: string, hasStudents:
                   {words.roster.present(counted.filter((s) => !s.absent).length, counted.length)}
                   {data.archived && <> · {words.roster.isArchived}</>}
                 </p>
+                {assisting && <p className="mt-1 font-semibold">{words.staff.assisting}</p>}
               </div>
               <DoorBox data={data} />
             </div>
@@ -190,7 +193,7 @@ export function ClassPage({ lessons }: { lessons: (classId: string, hasStudents:
               <div className="space-y-6">
                 <div>
                   <Tabs tab={tab} onTab={(to) => setSearch(to === 'list' ? {} : { view: to }, { replace: true })} />
-                  {tab === 'list' && data.students.length > 0 && !bringing && (
+                  {tab === 'list' && data.students.length > 0 && !bringing && !assisting && (
                     <Button className="mb-3 print:hidden" onClick={() => setBringing(true)}>
                       {words.roster.bringIn}
                     </Button>
@@ -219,6 +222,7 @@ export function ClassPage({ lessons }: { lessons: (classId: string, hasStudents:
               <div className="space-y-6">
                 {lessons(data.id, data.students.length > 0)}
                 <Groupings data={data} />
+                <StaffList classId={data.id} mayChange={!assisting} />
                 <ClassActions data={data} />
               </div>
             </div>

@@ -64,8 +64,8 @@ function ClassRow({ item, lessons }: { item: Schema['ClassSummary']; lessons: Sc
           </Link>
         </h3>
         <p className="mt-1 text-soft">
-          {words.common.students(item.students)} · {words.classes.codeOf}{' '}
-          <span className="font-semibold tracking-widest text-ink">{item.code}</span>
+          {words.common.students(item.students)} · {words.classes.doorWordOf}{' '}
+          <span className="font-semibold text-ink">{item.doorWord}</span>
         </p>
       </div>
       <ul className="space-y-1">

@@ -4,7 +4,7 @@ import { Button } from '../../ui/Button';
 import { words } from '../../words';
 import { useDoor } from './useDoor';
 
-/** How students come in: the code, and what can be done about it. */
+/** How students come in: the door word, and what can be done about it. */
 export function DoorBox({ data }: { data: Schema['ClassView'] }) {
   const queries = useQueryClient();
   const door = useDoor(data.id, () => queries.invalidateQueries({ queryKey: ['class', data.id] }));
@@ -12,8 +12,8 @@ export function DoorBox({ data }: { data: Schema['ClassView'] }) {
   return (
     <section aria-label={words.door.title} className="text-right text-sm text-soft">
       <p>
-        {words.roster.codeLead} <span className="text-ink">{window.location.host}/student</span>
-        <span className="block font-head text-4xl font-bold tracking-[0.2em] text-ink">{data.code}</span>
+        {words.roster.doorWordLead} <span className="text-ink">{window.location.host}/student</span>
+        <span className="block font-head text-4xl font-bold text-ink">{data.doorWord}</span>
       </p>
       <div className="mt-1 flex flex-wrap items-center justify-end gap-x-3 print:hidden">
         <label className="flex items-center gap-2">

@@ -16,8 +16,8 @@ export function useDoor(classId: string, onDone: () => unknown) {
     ...settle,
   });
   const renew = useMutation({
-    mutationFn: () => take(api.POST('/api/staff/classes/{id}/code', path)),
-    onSuccess: (fresh) => say(words.door.renewed(fresh.code)),
+    mutationFn: () => take(api.POST('/api/staff/classes/{id}/door-word', path)),
+    onSuccess: (fresh) => say(words.door.renewed(fresh.doorWord)),
     ...settle,
   });
   const freeAll = useMutation({

@@ -5,7 +5,7 @@ import { api, take } from '../../api/client';
 export function useMarkAbsent(done: () => unknown, fail: (error: unknown) => void) {
   return useMutation({
     mutationFn: ({ id, absent }: { id: string; absent: boolean }) =>
-      take(api.PATCH('/api/staff/students/{id}', { params: { path: { id } }, body: { absent } })),
+      take(api.POST('/api/staff/students/{id}/absent', { params: { path: { id } }, body: { absent } })),
     onSettled: done,
     onError: fail,
   });

@@ -15,7 +15,7 @@ describe('the students’ door', () => {
   const onJoined = vi.fn();
   const goToDoor = async () => {
     render(<JoinPage onJoined={onJoined} />);
-    type('Class code', 'tidexa');
+    type('Door word', 'amber otter');
     press('Find my class');
     await screen.findByRole('heading', { name: '9G: who are you?' });
   };
@@ -28,13 +28,13 @@ describe('the students’ door', () => {
     get.mockImplementation((path) => Promise.resolve(path === '/api/student/door' ? { state: 'outside' } : door));
   });
 
-  it('takes the code, then the name as it is typed', async () => {
+  it('takes the door word, then the name as it is typed', async () => {
     post.mockResolvedValue({ state: 'in' });
     await goToDoor();
     type('Your name', 'ada lund');
     press('Go in');
     await waitFor(() => expect(onJoined).toHaveBeenCalledOnce());
-    expect(post.mock.calls[0]?.[1].body).toEqual({ code: 'tidexa', name: 'ada lund', wait: false });
+    expect(post.mock.calls[0]?.[1].body).toEqual({ doorWord: 'amber otter', name: 'ada lund', wait: false });
   });
 
   it('says that a name is not found, keeps it, and offers to wait at the door', async () => {
@@ -86,7 +86,7 @@ describe('the students’ door', () => {
     expect(screen.getByRole('button', { name: /Ben Oduya/ })).toBeDisabled();
     press('Ada Lund');
     await waitFor(() => expect(onJoined).toHaveBeenCalledOnce());
-    expect(post.mock.calls[0]?.[1].body).toEqual({ code: 'tidexa', student: 'a' });
+    expect(post.mock.calls[0]?.[1].body).toEqual({ doorWord: 'amber otter', student: 'a' });
   });
 
   it('goes on waiting after a reload, and goes in when the teacher has said who it is', async () => {

@@ -77,17 +77,17 @@ function TypeName({
   );
 }
 
-function TypeCode({
-  code,
+function TypeDoorWord({
+  doorWord,
   busy,
   error,
-  onCode,
+  onDoorWord,
   onKnock,
 }: {
-  code: string;
+  doorWord: string;
   busy: boolean;
   error: string | undefined;
-  onCode: (code: string) => void;
+  onDoorWord: (doorWord: string) => void;
   onKnock: () => void;
 }) {
   return (
@@ -100,15 +100,15 @@ function TypeCode({
       <h1 className="text-4xl font-semibold">{words.join.title}</h1>
       <Field
         className="mt-6 [&_input]:text-center [&_input]:font-head [&_input]:text-3xl [&_input]:tracking-[0.25em] [&_input]:uppercase"
-        label={words.join.code}
-        hint={words.join.codeHint}
-        value={code}
+        label={words.join.doorWord}
+        hint={words.join.doorWordHint}
+        value={doorWord}
         error={error}
         maxLength={12}
         autoCapitalize="characters"
         autoComplete="off"
         spellCheck={false}
-        onChange={(event) => onCode(event.target.value)}
+        onChange={(event) => onDoorWord(event.target.value)}
       />
       <Button look="main" type="submit" className="mt-6 w-full py-4 text-xl" busy={busy}>
         {words.join.go}
@@ -117,18 +117,18 @@ function TypeCode({
   );
 }
 
-/** The students' door: the class code, then one's own name. */
+/** The students' door: the door word, then one's own name. */
 export function JoinPage({ onJoined }: { onJoined: () => void }) {
-  const [code, setCode] = useState(() => new URLSearchParams(window.location.search).get('code') ?? '');
+  const [doorWord, setDoorWord] = useState(() => new URLSearchParams(window.location.search).get('door') ?? '');
   const [door, setDoor] = useState<Door | null>(null);
   const [state, setState] = useState<Schema['DoorState']>('outside');
-  const [busy, setBusy] = useState(code !== '');
+  const [busy, setBusy] = useState(doorWord !== '');
   const [error, setError] = useState<string>();
   const [canWait, setCanWait] = useState(false);
   const many = () => setError(words.join.many);
   const ask = (typed: string) => {
-    const path = { params: { path: { code: typed.trim() } } };
-    patiently(() => take(api.GET('/api/student/classes/{code}', path)), many)
+    const path = { params: { path: { doorWord: typed.trim() } } };
+    patiently(() => take(api.GET('/api/student/classes/{doorWord}', path)), many)
       .then(
         (found) => {
           setDoor(found);
@@ -139,14 +139,14 @@ export function JoinPage({ onJoined }: { onJoined: () => void }) {
       .finally(() => setBusy(false));
   };
   const knock = () => {
-    if (code.trim() === '') return;
+    if (doorWord.trim() === '') return;
     setBusy(true);
-    ask(code);
+    ask(doorWord);
   };
   const come = (who: Pick<Join, 'name' | 'student' | 'wait'>) => {
     setBusy(true);
     setError(undefined);
-    const body = { code: code.trim(), ...who };
+    const body = { doorWord: doorWord.trim(), ...who };
     patiently(() => take(api.POST('/api/student/join', { body })), many)
       .then(
         (at) => {
@@ -156,19 +156,19 @@ export function JoinPage({ onJoined }: { onJoined: () => void }) {
         (problem: unknown) => {
           setError(problemText(problem));
           setCanWait(isProblem(problem, 404) || isProblem(problem, 409) || isProblem(problem, 422));
-          if (isProblem(problem) && problem.field('code') !== undefined) setDoor(null);
-          else if (isProblem(problem, 409)) ask(code);
+          if (isProblem(problem) && problem.field('doorWord') !== undefined) setDoor(null);
+          else if (isProblem(problem, 409)) ask(doorWord);
         },
       )
       .finally(() => setBusy(false));
   };
   useEffect(() => {
-    // A device that waits in the doorway goes on waiting after a reload; a code in the address opens the door at once.
+    // A device that waits in the doorway goes on waiting after a reload; a door word in the address opens the door at once.
     take(api.GET('/api/student/door')).then(
       (at) => setState(at.state),
       () => undefined,
     );
-    if (code.trim() !== '') ask(code);
+    if (doorWord.trim() !== '') ask(doorWord);
     // eslint-disable-next-line react-hooks/exhaustive-deps -- only when the page comes up
   }, []);
   const other = () => {
@@ -184,7 +184,7 @@ export function JoinPage({ onJoined }: { onJoined: () => void }) {
       {state !== 'outside' ? (
         <Waiting state={state} onState={setState} onIn={onJoined} />
       ) : door === null ? (
-        <TypeCode code={code} busy={busy} error={error} onCode={setCode} onKnock={knock} />
+        <TypeDoorWord doorWord={doorWord} busy={busy} error={error} onDoorWord={setDoorWord} onKnock={knock} />
       ) : door.names !== null ? (
         <PressName
           door={door}

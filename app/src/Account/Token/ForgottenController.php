@@ -1,0 +1,32 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FreshHuddle\App\Account\Token;
+
+use FreshHuddle\App\Http\Body\Body;
+use Symfony\Component\Routing\Attribute\Route;
+
+/**
+ * For who cannot sign in.
+ */
+#[Route('/api/account')]
+final readonly class ForgottenController
+{
+    public function __construct(private ForgottenPasswords $forgotten)
+    {
+    }
+
+    /** Sends a link, if there is an account with this address; the answer is the same. */
+    #[Route('/forgotten', methods: ['POST'])]
+    public function ask(#[Body] ForgotPassword $request): void
+    {
+        $this->forgotten->ask($request->email);
+    }
+
+    #[Route('/password', methods: ['POST'])]
+    public function set(#[Body] NewPassword $request): void
+    {
+        $this->forgotten->set($request);
+    }
+}

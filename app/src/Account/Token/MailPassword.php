@@ -1,0 +1,54 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FreshHuddle\App\Account\Token;
+
+use Doctrine\ORM\EntityManagerInterface;
+use FreshHuddle\App\Mail\Letter;
+use FreshHuddle\App\Worker\Task;
+use FreshHuddle\App\Worker\TaskHandler;
+use FreshHuddle\App\Worker\TryAgain;
+use Symfony\Component\DependencyInjection\Attribute\Autowire;
+use Symfony\Component\Mailer\Exception\TransportExceptionInterface;
+
+/**
+ * Sends the link for a forgotten password. The subject of a task is the token's id.
+ */
+final readonly class MailPassword implements TaskHandler
+{
+    public const KIND = 'mailPassword';
+
+    public function __construct(
+        private EntityManagerInterface $em,
+        private Letter $letter,
+        private LinkSecret $secret,
+        #[Autowire('%env(PUBLIC_URL)%')]
+        private string $publicUrl,
+    ) {
+    }
+
+    public static function kinds(): array
+    {
+        return [self::KIND];
+    }
+
+    public function classOf(Task $task): ?string
+    {
+        return null;
+    }
+
+    public function handle(Task $task): ?int
+    {
+        $token = $this->em->find(TeacherToken::class, $task->subject);
+        if (null !== $token && null === $token->usedAt) {
+            try {
+                $this->letter->send($token->teacher->email, 'password', ['name' => $token->teacher->name, 'link' => "{$this->publicUrl}/password/{$this->secret->of($token->id)}"]);
+            } catch (TransportExceptionInterface) {
+                throw new TryAgain('The mail was not taken.', 2_000 * 2 ** $task->attempts);
+            }
+        }
+
+        return null;
+    }
+}

@@ -1,0 +1,23 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FreshHuddle\App\Account\Token;
+
+use FreshHuddle\App\Account\Password\Passwords;
+use Symfony\Component\Validator\Constraints as Assert;
+
+final readonly class NewPassword
+{
+    /**
+     * @param string $token as it stands in the link
+     */
+    public function __construct(
+        #[Assert\Length(max: 200)]
+        public string $token,
+        #[\SensitiveParameter]
+        #[Assert\Length(min: Passwords::SHORTEST, max: 200, minMessage: 'At least 10 signs, please.', maxMessage: 'At most 200 signs, please.')]
+        public string $password,
+    ) {
+    }
+}

@@ -1,0 +1,151 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FreshHuddle\App\Roster\Invitation;
+
+use Doctrine\DBAL\LockMode;
+use Doctrine\ORM\EntityManagerInterface;
+use FreshHuddle\App\Account\Password\Passwords;
+use FreshHuddle\App\Account\Teacher;
+use FreshHuddle\App\Account\Token\LinkSecret;
+use FreshHuddle\App\Http\Problem;
+use FreshHuddle\App\Roster\ClassStaff;
+use FreshHuddle\App\Roster\SchoolClass;
+use FreshHuddle\App\Roster\Staff;
+use FreshHuddle\App\Roster\StaffRole;
+use FreshHuddle\App\Worker\Tasks;
+use Psr\Clock\ClockInterface;
+use Symfony\Component\Uid\Uuid;
+
+/**
+ * Assistants and co-teachers are asked by mail to help in a class, and come in by the link.
+ */
+final readonly class Invitations
+{
+    private const MOST = 30;
+
+    public function __construct(
+        private EntityManagerInterface $em,
+        private LinkSecret $secret,
+        private Passwords $passwords,
+        private Tasks $tasks,
+        private Staff $staff,
+        private ClockInterface $clock,
+    ) {
+    }
+
+    /**
+     * @throws Problem 422 if it is the owner, somebody who helps already, or one too many
+     */
+    public function invite(Teacher $by, SchoolClass $class, Invite $request): void
+    {
+        $email = mb_strtolower(trim($request->email));
+        if (StaffRole::Owner === $request->role) {
+            throw new Problem(422, 'A class has one owner.', 'role');
+        }
+        $this->em->wrapInTransaction(function () use ($by, $class, $email, $request): void {
+            $this->em->lock($class, LockMode::PESSIMISTIC_WRITE);
+            $here = $this->of($class);
+            $teacher = $this->teacher($email);
+            if (null !== $teacher && null !== $this->staff->role($teacher, $class)) {
+                throw new Problem(422, 'This person is in the class already.', 'email');
+            }
+            $invitation = $this->em->getRepository(ClassInvitation::class)->findOneBy(['class' => $class, 'email' => $email]);
+            if (null === $invitation && \count($here) >= self::MOST) {
+                throw new Problem(422, 'So many help in this class already.', 'email');
+            }
+            $until = $this->clock->now()->modify('+14 days');
+            $invitation ??= new ClassInvitation(Uuid::v4()->toRfc4122(), $class, $email, $request->role, $by, $until);
+            $invitation->role = $request->role;
+            $invitation->invitedBy = $by;
+            $invitation->until = $until;
+            $this->em->persist($invitation);
+            $this->em->flush();
+            $this->tasks->ask(MailInvitation::KIND, $invitation->id);
+        });
+    }
+
+    /**
+     * @return list<StaffView> who helps, then who has been asked
+     */
+    public function of(SchoolClass $class): array
+    {
+        $asked = $this->em->getRepository(ClassInvitation::class)->findBy(['class' => $class], ['email' => 'ASC']);
+
+        return [
+            ...array_map(static fn (ClassStaff $one): StaffView => new StaffView($one->teacher->id, $one->teacher->name, $one->role), $this->staff->of($class)),
+            ...array_map(static fn (ClassInvitation $one): StaffView => new StaffView(null, $one->email, $one->role), $asked),
+        ];
+    }
+
+    /**
+     * Who helps no longer does, or who was asked no longer is.
+     *
+     * @param string $who a teacher's id, or the address somebody was asked at
+     */
+    public function remove(SchoolClass $class, string $who): void
+    {
+        $this->em->wrapInTransaction(function () use ($class, $who): void {
+            foreach ($this->staff->of($class) as $one) {
+                if ($one->teacher->id === $who) {
+                    $this->em->remove($one);
+                }
+            }
+            foreach ($this->em->getRepository(ClassInvitation::class)->findBy(['class' => $class, 'email' => $who]) as $one) {
+                $this->em->remove($one);
+            }
+        });
+    }
+
+    /**
+     * @throws Problem 404 if the link opens nothing, or no longer
+     */
+    public function show(string $token): InvitationView
+    {
+        $invitation = $this->open($token);
+
+        return new InvitationView($invitation->class->name, $invitation->invitedBy->name, $invitation->role, $invitation->email, null !== $this->teacher($invitation->email));
+    }
+
+    /**
+     * Whoever holds the link reads the mail of this address, so the account with it is theirs; where there is none, one is
+     * made.
+     *
+     * @throws Problem 404 if the link opens nothing, or no longer; 422 if a name or password is missing
+     */
+    public function accept(string $token, AcceptInvitation $request): void
+    {
+        $this->em->wrapInTransaction(function () use ($token, $request): void {
+            $invitation = $this->open($token);
+            $this->em->lock($invitation->class, LockMode::PESSIMISTIC_WRITE);
+            $teacher = $this->teacher($invitation->email);
+            if (null === $teacher) {
+                \assert('' !== $invitation->email);
+                $teacher = new Teacher(Uuid::v7()->toRfc4122(), $invitation->email, trim($request->name ?? throw new Problem(422, 'Your name, please.', 'name')));
+                $this->em->persist($teacher);
+                $this->passwords->set($teacher, $request->password ?? throw new Problem(422, 'A password, please.', 'password'));
+            }
+            if (null === $this->staff->role($teacher, $invitation->class)) {
+                $this->em->persist(new ClassStaff($invitation->class, $teacher, $invitation->role));
+            }
+            $this->em->remove($invitation);
+        });
+    }
+
+    private function open(string $token): ClassInvitation
+    {
+        $id = $this->secret->read($token);
+        $invitation = null === $id ? null : $this->em->find(ClassInvitation::class, $id);
+        if (null === $invitation || $invitation->until < $this->clock->now()) {
+            throw new Problem(404, 'This invitation has been accepted, taken back or is too old. Ask for another one.');
+        }
+
+        return $invitation;
+    }
+
+    private function teacher(string $email): ?Teacher
+    {
+        return $this->em->getRepository(Teacher::class)->findOneBy(['email' => $email]);
+    }
+}

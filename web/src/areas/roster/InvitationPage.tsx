@@ -1,0 +1,76 @@
+import { useQuery } from '@tanstack/react-query';
+import { useState } from 'react';
+import { useParams } from 'react-router';
+import { api, take } from '../../api/client';
+import { problemText } from '../../api/problem';
+import { Button } from '../../ui/Button';
+import { Field } from '../../ui/Field';
+import { words } from '../../words';
+import { OutsideSheet, useSend } from '../account/Outside';
+
+/** Somebody has been asked to help in a class. */
+export function InvitationPage() {
+  const { token = '' } = useParams();
+  const path = { params: { path: { token } } };
+  const [name, setName] = useState('');
+  const [password, setPassword] = useState('');
+  const invitation = useQuery({
+    queryKey: ['invitation', token],
+    queryFn: () => take(api.GET('/api/account/invitations/{token}', path)),
+    retry: false,
+  });
+  const known = invitation.data?.known === true;
+  const { busy, done, problem, go } = useSend(() =>
+    take(api.POST('/api/account/invitations/{token}', { ...path, body: known ? {} : { name, password } })),
+  );
+  if (invitation.isPending) return <p className="p-8 text-soft">{words.common.loading}</p>;
+  if (invitation.isError)
+    return (
+      <OutsideSheet title={words.staff.invitation}>
+        <p className="font-semibold text-lost">{problemText(invitation.error)}</p>
+      </OutsideSheet>
+    );
+  const { className, invitedBy, role, email } = invitation.data;
+  return (
+    <OutsideSheet title={words.staff.asked(invitedBy, className, role)} onSubmit={go}>
+      {done ? (
+        <p>
+          {words.staff.accepted}{' '}
+          <a className="underline" href="/">
+            {words.account.signIn}
+          </a>
+        </p>
+      ) : (
+        <>
+          <p className="mb-4 text-soft">{known ? words.staff.known(email) : words.staff.unknown(email)}</p>
+          {!known && (
+            <div className="space-y-4">
+              <Field
+                label={words.staff.name}
+                autoComplete="name"
+                required
+                value={name}
+                error={problem?.field('name')}
+                onChange={(event) => setName(event.target.value)}
+              />
+              <Field
+                label={words.account.password}
+                hint={words.account.passwordHint}
+                type="password"
+                autoComplete="new-password"
+                required
+                value={password}
+                error={problem?.field('password')}
+                onChange={(event) => setPassword(event.target.value)}
+              />
+            </div>
+          )}
+          {problem?.errors.length === 0 && <p className="mt-3 font-semibold text-lost">{problem.message}</p>}
+          <Button look="main" type="submit" className="mt-6 w-full" busy={busy}>
+            {words.staff.accept}
+          </Button>
+        </>
+      )}
+    </OutsideSheet>
+  );
+}
