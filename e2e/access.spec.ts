@@ -1,7 +1,7 @@
 import AxeBuilder from '@axe-core/playwright';
 import { expect, type Page } from '@playwright/test';
 import type { components } from '../web/src/api/generated';
-import { student, tag, teacher } from './support/people';
+import { choose, find, student, tag, teacher } from './support/people';
 import { test } from './support/test';
 
 /** No serious finding on a screen, and nothing that has to be scrolled sideways. */
@@ -78,7 +78,7 @@ for (const scheme of ['light', 'dark'] as const) {
     await t.keyboard.press('?');
     await isOpenToAll(t, 'keys');
     await t.keyboard.press('Escape');
-    await t.getByRole('button', { name: 'Original', exact: true }).click();
+    await t.getByRole('tab', { name: 'Original', exact: true }).click();
     await t.getByRole('button', { name: 'Add a slot: one answer each' }).click();
     await t.getByLabel('What should they write?').fill('What do you see?');
     await t.getByRole('button', { name: 'Add a slot: together' }).click();
@@ -97,12 +97,12 @@ for (const scheme of ['light', 'dark'] as const) {
     await ada.page.getByRole('button', { name: 'Open our sheet' }).click();
     await ada.page.getByLabel('Your answer').fill('Mud.');
     await isOpenToAll(ada.page, 'the sheet');
-    await t.getByRole('button', { name: 'Work', exact: true }).click();
+    await t.getByRole('tab', { name: 'Work', exact: true }).click();
     await expect(t.getByText('Mud.')).toBeVisible();
     await isOpenToAll(t, 'everybody’s work');
-    await t.getByRole('button', { name: 'Floor', exact: true }).click();
+    await t.getByRole('tab', { name: 'Floor', exact: true }).click();
     await isOpenToAll(t, 'the floor, live');
-    await t.getByLabel('Countdown').selectOption('10');
+    await choose(t, 'Countdown', '10 seconds');
     await t.getByRole('button', { name: /Call everybody back/ }).click();
     await expect(ada.page.getByText('Back to the main session in')).toBeVisible();
     await isOpenToAll(ada.page, 'coming back');
@@ -132,20 +132,20 @@ for (const scheme of ['light', 'dark'] as const) {
     await t.getByRole('button', { name: 'More about Ada' }).click();
     await isOpenToAll(t, 'more about a student');
     await t.keyboard.press('Escape');
-    await t.getByRole('button', { name: 'Seating plan' }).click();
+    await t.getByRole('tab', { name: 'Seating plan' }).click();
     await isOpenToAll(t, 'the seating plan');
-    await t.getByRole('button', { name: 'Apart, together, wishes' }).click();
-    await t.getByLabel('Student 1').selectOption({ label: 'Ada' });
-    await t.getByLabel('Student 2').selectOption({ label: 'Ben' });
+    await t.getByRole('tab', { name: 'Apart, together, wishes' }).click();
+    await find(t, 'Student 1', 'Ada');
+    await find(t, 'Student 2', 'Ben');
     await t.getByRole('button', { name: 'Add it' }).click();
     await expect(t.getByText('Ada and Ben apart')).toBeVisible();
     await isOpenToAll(t, 'musts');
 
     await t.getByRole('button', { name: 'New grouping' }).click();
-    await t.getByLabel('Way of grouping').selectOption('balance');
+    await choose(t, 'Way of grouping', 'Balance by goals and rules');
     await t.getByLabel('How many').fill('2');
     await t.getByLabel('How many').press('Enter');
-    await t.getByLabel('Add a goal').selectOption({ label: '“lead” in each' });
+    await choose(t, 'Add a goal', '“lead” in each');
     await expect(t.getByRole('button', { name: 'Put 8 students into 2 groups' })).toBeEnabled();
     await isOpenToAll(t, 'an empty desk');
     await t.getByRole('button', { name: 'Put 8 students into 2 groups' }).click();
@@ -173,9 +173,9 @@ for (const scheme of ['light', 'dark'] as const) {
     await expect(t.getByText('These seats are given up:')).toBeVisible();
     await isOpenToAll(t, 'a repair');
     await t.keyboard.press('Escape');
-    await t.getByLabel('Student 1').selectOption({ label: 'Ada' });
-    await t.getByLabel('Student 2').selectOption({ label: 'Ben' });
-    await t.getByLabel('What must be').selectOption('together');
+    await find(t, 'Student 1', 'Ada');
+    await find(t, 'Student 2', 'Ben');
+    await choose(t, 'What must be', 'together');
     await t.getByRole('button', { name: 'Add it' }).click();
     await expect(t.getByText('Ada and Ben together')).toBeVisible();
     await t.getByRole('button', { name: 'Put 7 students into 2 groups' }).click();
@@ -184,7 +184,7 @@ for (const scheme of ['light', 'dark'] as const) {
     await t.getByRole('button', { name: 'Lift: Ada and Ben together' }).first().click();
     await expect(t.getByText('This cannot all be kept')).toHaveCount(0);
 
-    await t.getByLabel('Way of grouping').selectOption('signUp');
+    await choose(t, 'Way of grouping', 'Students sign up');
     const grouping = t.url().split('/').at(-1) ?? '';
     const lesson = await t.request.post(`/api/staff/classes/${id}/lessons`, { data: { title: 'Choose', minutes: 30 } });
     const { round } = (await lesson.json()) as components['schemas']['LessonView'];

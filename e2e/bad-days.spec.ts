@@ -1,6 +1,6 @@
 import { expect } from '@playwright/test';
 import { killHard, supervisor } from './support/machine';
-import { seats, student, teacher } from './support/people';
+import { choose, seats, student, teacher } from './support/people';
 import { readyLesson } from './support/plan';
 import { test } from './support/test';
 
@@ -57,13 +57,13 @@ test('processes die in the middle of a lesson, and the lesson goes on', async ({
   });
 
   await test.step('what was shown as saved is there for the teacher, and the call back works', async () => {
-    await t.getByRole('button', { name: 'Work', exact: true }).click();
+    await t.getByRole('tab', { name: 'Work', exact: true }).click();
     await t.getByRole('button', { name: 'Read Quayside’s copy' }).click();
     await expect(t.getByRole('dialog').getByText(written.trim())).toBeVisible({ timeout: 30_000 });
     for (const word of ['php', 'worker', 'database', 'stream'])
       await expect(t.getByRole('dialog').getByText(`Ben, ${word}.`)).toBeVisible();
     await t.keyboard.press('Escape');
-    await t.getByLabel('Countdown').selectOption('10');
+    await choose(t, 'Countdown', '10 seconds');
     await t.getByRole('button', { name: 'Call everybody back in 10 s' }).click();
     await expect(ada.page.getByText('Back to the main session in')).toBeVisible();
     await expect(ada.page.getByText('Go back to the main session.')).toBeVisible({ timeout: 30_000 });
@@ -102,9 +102,9 @@ test('where the stream cannot get through, pages ask and switch all the same', a
   await t.getByRole('button', { name: 'Send them out as things are' }).click();
   await ada.page.getByRole('button', { name: 'Open our sheet' }).click();
   await ada.page.getByLabel('Your answer').fill('Asked, not told.');
-  await t.getByRole('button', { name: 'Work', exact: true }).click();
+  await t.getByRole('tab', { name: 'Work', exact: true }).click();
   await expect(t.getByText('Asked, not told.')).toBeVisible();
-  await t.getByLabel('Countdown').selectOption('0');
+  await choose(t, 'Countdown', '0 seconds');
   await t.getByRole('button', { name: 'Call everybody back now' }).click();
   await expect(ada.page.getByText('Go back to the main session.')).toBeVisible();
 });

@@ -1,7 +1,7 @@
 import { expect, type Page } from '@playwright/test';
 import type { components } from '../web/src/api/generated';
 import { misbehave } from './support/machine';
-import { goToRoom, seats, student, table, tag, teacher } from './support/people';
+import { choose, goToRoom, seats, student, table, tag, teacher } from './support/people';
 import { test } from './support/test';
 
 const pasted =
@@ -155,7 +155,7 @@ test('a lesson from the class list to groups at work and back', async ({ browser
     await expect(t.getByRole('status').filter({ hasText: /^Saved$/ })).toBeVisible();
     await t.getByRole('button', { name: 'Make 2 copies' }).click();
     await expect(t.getByText('2 copies handed out')).toBeVisible();
-    await t.getByRole('button', { name: 'Floor', exact: true }).click();
+    await t.getByRole('tab', { name: 'Floor', exact: true }).click();
   });
 
   const floor = await seats(t);
@@ -226,7 +226,7 @@ test('a lesson from the class list to groups at work and back', async ({ browser
   });
 
   await test.step('the teacher reads every copy, live', async () => {
-    await t.getByRole('button', { name: 'Work', exact: true }).click();
+    await t.getByRole('tab', { name: 'Work', exact: true }).click();
     await expect(t.getByText('I write with no line.')).toBeVisible();
     await expect(t.getByText('new', { exact: true }).first()).toBeVisible();
     await carl.page.getByLabel('Your answer').fill('Stones on the inside.');
@@ -249,7 +249,7 @@ test('a lesson from the class list to groups at work and back', async ({ browser
   });
 
   await test.step('somebody is moved while groups are out', async () => {
-    await t.getByRole('button', { name: 'Floor', exact: true }).click();
+    await t.getByRole('tab', { name: 'Floor', exact: true }).click();
     await tag(t, carlName).click();
     await t.getByRole('dialog').getByRole('button', { name: 'Upstream' }).click();
     await expect(carl.page.getByText('Upstream').first()).toBeVisible();
@@ -260,7 +260,7 @@ test('a lesson from the class list to groups at work and back', async ({ browser
   });
 
   await test.step('calling back, with a countdown; who is back and who is not', async () => {
-    await t.getByLabel('Countdown').selectOption('10');
+    await choose(t, 'Countdown', '10 seconds');
     await t.getByRole('button', { name: 'Call everybody back in 10 s' }).click();
     for (const who of [anna, bert, carl]) await expect(who.page.getByText('Back to the main session in')).toBeVisible();
     await expect(annaRoom.getByText(/Back to the main session/)).toBeVisible();

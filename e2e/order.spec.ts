@@ -1,5 +1,5 @@
 import { expect } from '@playwright/test';
-import { seats, student, teacher } from './support/people';
+import { choose, seats, student, teacher } from './support/people';
 import { readyLesson } from './support/plan';
 import { test } from './support/test';
 
@@ -86,12 +86,12 @@ test('a lesson of many segments, planned by mouse and by keyboard, and gone thro
     await t.getByRole('button', { name: 'Send them out as things are' }).click();
     await expect(ada.page.getByText('With you')).toBeVisible();
     await expect(strip.getByRole('button', { name: /^Round 1.*now$/ })).toBeVisible();
-    await t.getByLabel('Countdown').selectOption('0');
+    await choose(t, 'Countdown', '0 seconds');
     await t.getByRole('button', { name: 'Call everybody back now' }).click();
     await t.getByRole('button', { name: /^Next: Round 2/ }).click();
     await expect(ada.page.getByRole('heading', { name: /Quayside|Millbrook/ })).toBeVisible();
     await expect(t.getByLabel('Countdown')).toBeVisible({ timeout: 30_000 }); // after the look
-    await t.getByLabel('Countdown').selectOption('0');
+    await choose(t, 'Countdown', '0 seconds');
     await t.getByRole('button', { name: 'Call everybody back now' }).click();
     await t.getByRole('button', { name: /^Next: Share-out/ }).click();
     await expect(ada.page.getByRole('heading', { name: 'The groups tell what they found.' })).toBeVisible();

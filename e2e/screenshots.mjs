@@ -41,9 +41,9 @@ await shot(teacher, 'classes');
 await teacher.getByRole('link', { name: /Class list of 9G/ }).click();
 await teacher.getByRole('heading', { name: '9G Geography' }).waitFor();
 await shot(teacher, 'class-list');
-await teacher.getByRole('button', { name: 'Seating plan' }).click();
+await teacher.getByRole('tab', { name: 'Seating plan' }).click();
 await shot(teacher, 'seating-plan');
-await teacher.getByRole('button', { name: 'List', exact: true }).click();
+await teacher.getByRole('tab', { name: 'List', exact: true }).click();
 await teacher
   .getByLabel('Paste here')
   .fill(
@@ -71,11 +71,11 @@ await teacher.keyboard.press('Escape');
 await teacher.getByRole('link', { name: 'To the lesson' }).click();
 await teacher.locator('[data-stop^="table:"]').first().waitFor();
 await shot(teacher, 'floor-planning');
-await teacher.getByRole('button', { name: 'Original', exact: true }).click();
+await teacher.getByRole('tab', { name: 'Original', exact: true }).click();
 await shot(teacher, 'original');
 await teacher.getByRole('button', { name: 'Make 7 rooms' }).click();
 await teacher.getByRole('button', { name: 'Make 6 copies' }).click();
-await teacher.getByRole('button', { name: 'Floor', exact: true }).click();
+await teacher.getByRole('tab', { name: 'Floor', exact: true }).click();
 
 // A class at work, its pages without a window: they join, press the button, and their rooms show signs of life.
 const lesson = await (await teacher.request.get(`/api/staff/lessons/${teacher.url().split('/').pop()}`)).json();
@@ -142,12 +142,12 @@ for (const student of students) {
 await door.getByLabel('Your answer').fill('The lowest street is where the bakery is.');
 await alive();
 await shot(door, 'student-sheet');
-await teacher.getByRole('button', { name: 'Work', exact: true }).click();
+await teacher.getByRole('tab', { name: 'Work', exact: true }).click();
 await teacher.getByText('I have seen it all').click();
 await door.getByLabel('Together').fill('The wall goes behind the yard.');
 await teacher.getByText('The wall goes behind the yard.').waitFor();
 await shot(teacher, 'work');
-await teacher.getByRole('button', { name: 'Floor', exact: true }).click();
+await teacher.getByRole('tab', { name: 'Floor', exact: true }).click();
 for (let i = 0; i < 9; i++) {
   await alive();
   await teacher.waitForTimeout(4_000);
@@ -157,7 +157,8 @@ const dark = await signIn({ colorScheme: 'dark' });
 await dark.goto(teacher.url());
 await dark.locator('[data-stop^="table:"]').first().waitFor();
 await shot(dark, 'floor-live-dark');
-await teacher.getByLabel('Countdown').selectOption('30');
+await teacher.getByRole('button', { name: 'Countdown' }).click();
+await teacher.getByRole('option', { name: '30 seconds' }).click();
 await teacher.getByRole('button', { name: /Call everybody back/ }).click();
 await door.getByText('Back to the main session in').waitFor();
 await shot(door, 'student-coming-back');
@@ -171,7 +172,8 @@ await shot(dark, 'floor-30-groups');
 await dark.goto('/');
 await dark.getByRole('link', { name: /What a river does/ }).click();
 await dark.getByRole('link', { name: 'Open the grouping desk' }).click();
-await dark.getByLabel('Way of grouping').selectOption('signUp');
+await dark.getByRole('button', { name: 'Way of grouping' }).click();
+await dark.getByRole('option', { name: 'Students sign up' }).click();
 for (let i = 0; i < 4; i++) {
   await dark.getByRole('button', { name: 'Add a table' }).click();
   await dark.locator('[data-stop^="table:"]').nth(i).waitFor();

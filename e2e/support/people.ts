@@ -1,4 +1,4 @@
-import { expect, type Browser, type BrowserContext, type Page } from '@playwright/test';
+import { expect, type Browser, type BrowserContext, type Locator, type Page } from '@playwright/test';
 
 const phone = { width: 390, height: 844 };
 
@@ -66,4 +66,21 @@ export function tag(page: Page, name: string) {
 
 export function table(page: Page, name: string) {
   return page.locator('[data-stop^="table:"]', { hasText: name });
+}
+
+/** Chooses from a list that opens. */
+export async function choose(where: Page | Locator, label: string, option: string) {
+  const page = 'page' in where && typeof where.page === 'function' ? where.page() : (where as Page);
+  await where.getByRole('button', { name: label }).click();
+  await page
+    .getByRole('option', { name: option, exact: true })
+    .or(page.getByRole('menuitem', { name: option, exact: true }))
+    .click();
+}
+
+/** Finds somebody by typing. */
+export async function find(where: Page | Locator, label: string, name: string) {
+  const page = 'page' in where && typeof where.page === 'function' ? where.page() : (where as Page);
+  await where.getByRole('combobox', { name: label }).fill(name);
+  await page.getByRole('option', { name, exact: true }).click();
 }

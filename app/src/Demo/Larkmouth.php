@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace FreshHuddle\App\Demo;
 
-use Doctrine\DBAL\Connection;
 use Doctrine\ORM\EntityManagerInterface;
 use FreshHuddle\App\Account\Teacher;
 use FreshHuddle\App\Database\Clock;
@@ -53,7 +52,6 @@ final readonly class Larkmouth
 {
     public function __construct(
         private EntityManagerInterface $em,
-        private Connection $db,
         private Roster $roster,
         private Lessons $lessons,
         private RunningOrders $orders,
@@ -75,7 +73,7 @@ final readonly class Larkmouth
         $teacher->setPasswordHash($this->hasher->hashPassword($teacher, $data['teacher']['password']));
         $this->em->persist($teacher);
 
-        $this->db->transactional(function () use ($teacher, $data): void {
+        $this->em->wrapInTransaction(function () use ($teacher, $data): void {
             // The newest class stands first, so the main one comes last.
             $this->lecture($teacher, $data['lecture']);
             foreach (array_reverse($data['classes']) as $class) {

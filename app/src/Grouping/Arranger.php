@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace FreshHuddle\App\Grouping;
 
 use FreshHuddle\App\Http\Problem;
+use FreshHuddle\App\Roster\ClassReader;
 use FreshHuddle\App\Roster\ClassRules;
-use FreshHuddle\App\Roster\ClassViews;
 use FreshHuddle\App\Roster\RuleKind;
 use FreshHuddle\App\Roster\RuleView;
 use FreshHuddle\App\Roster\StudentView;
@@ -45,7 +45,7 @@ final readonly class Arranger
     /** How long a repair may look, in milliseconds. */
     private const REPAIR_MS = 1_500;
 
-    public function __construct(private ClassViews $classes, private ClassRules $rules, private GroupingList $list)
+    public function __construct(private ClassReader $classes, private ClassRules $rules, private GroupingUsage $list)
     {
     }
 

@@ -4,8 +4,7 @@ declare(strict_types=1);
 
 namespace FreshHuddle\App\Grouping;
 
-use Doctrine\DBAL\Connection;
-use FreshHuddle\App\Database\Row;
+use Doctrine\ORM\EntityManagerInterface;
 use FreshHuddle\App\Http\Body\Shape;
 use FreshHuddle\App\Http\Problem;
 
@@ -14,7 +13,7 @@ use FreshHuddle\App\Http\Problem;
  */
 final readonly class DeskNotes
 {
-    public function __construct(private Connection $db, private Shape $shape)
+    public function __construct(private EntityManagerInterface $em, private Shape $shape)
     {
     }
 
@@ -48,9 +47,9 @@ final readonly class DeskNotes
      */
     private function read(string $groupingId, string $column, string $type): object
     {
-        $row = $this->db->fetchAssociative("SELECT {$column} FROM grouping WHERE id = ?", [$groupingId]);
+        $grouping = $this->grouping($groupingId);
 
-        return $this->shape->read($type, (new Row(false === $row ? throw Problem::notFound() : $row))->json($column), $column);
+        return $this->shape->read($type, 'settings' === $column ? $grouping->settings : $grouping->numbers, $column);
     }
 
     /**
@@ -58,6 +57,18 @@ final readonly class DeskNotes
      */
     private function keep(string $groupingId, string $column, object $value): void
     {
-        $this->db->update('grouping', [$column => json_encode($value, \JSON_THROW_ON_ERROR)], ['id' => $groupingId]);
+        $json = json_decode(json_encode($value, \JSON_THROW_ON_ERROR), true, 16, \JSON_THROW_ON_ERROR);
+        $bag = [];
+        foreach (\is_array($json) ? $json : [] as $key => $part) {
+            $bag[(string) $key] = $part;
+        }
+        $grouping = $this->grouping($groupingId);
+        'settings' === $column ? $grouping->settings = $bag : $grouping->numbers = $bag;
+        $this->em->flush();
+    }
+
+    private function grouping(string $id): Grouping
+    {
+        return $this->em->find(Grouping::class, $id) ?? throw Problem::notFound();
     }
 }

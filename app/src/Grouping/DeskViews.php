@@ -4,10 +4,9 @@ declare(strict_types=1);
 
 namespace FreshHuddle\App\Grouping;
 
-use Doctrine\DBAL\Connection;
 use FreshHuddle\App\Database\Clock;
 use FreshHuddle\App\Grouping\Floor\FloorStore;
-use FreshHuddle\App\Roster\ClassViews;
+use FreshHuddle\App\Roster\ClassReader;
 use FreshHuddle\App\Roster\StudentView;
 
 /**
@@ -16,13 +15,12 @@ use FreshHuddle\App\Roster\StudentView;
 final readonly class DeskViews
 {
     public function __construct(
-        private Connection $db,
         private GroupingDesk $desk,
         private FloorStore $floors,
         private Arranger $arranger,
         private DeskNotes $notes,
-        private GroupingList $list,
-        private ClassViews $classes,
+        private GroupingUsage $list,
+        private ClassReader $classes,
         private SignUps $signUps,
         private Variants $variants,
         private Clock $clock,
@@ -34,7 +32,6 @@ final readonly class DeskViews
         $class = $this->classes->one($grouping->class);
         $floor = $this->floors->now($grouping->id);
         $settings = $this->notes->settings($grouping->id);
-        $lesson = $this->db->fetchOne('SELECT lesson_id FROM round WHERE grouping_id = ? ORDER BY id DESC LIMIT 1', [$grouping->id]);
 
         return new DeskView(
             $grouping->id,
@@ -42,7 +39,7 @@ final readonly class DeskViews
             $class->id,
             $class->name,
             $class->doorWord,
-            \is_string($lesson) ? $lesson : null,
+            $this->list->lessonOf($grouping->id),
             $this->desk->view($grouping, $floor),
             array_map(
                 static fn (StudentView $student): DeskStudent => new DeskStudent($student->id, $student->name, $student->absent, $student->table, $student->attributes, $student->tags),

@@ -30,7 +30,7 @@ final readonly class GroupingController
         private SignUps $signUps,
         private SignUpClose $signUpClose,
         private GroupingExport $export,
-        private GroupingList $list,
+        private GroupingUsage $list,
         private ClassAccess $classAccess,
         private GroupingAccess $groupingAccess,
     ) {

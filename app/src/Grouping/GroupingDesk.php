@@ -4,13 +4,12 @@ declare(strict_types=1);
 
 namespace FreshHuddle\App\Grouping;
 
-use Doctrine\DBAL\Connection;
 use Doctrine\DBAL\LockMode;
 use Doctrine\ORM\EntityManagerInterface;
 use FreshHuddle\App\Grouping\Event\FloorChanged;
 use FreshHuddle\App\Grouping\Floor\FloorStore;
 use FreshHuddle\App\Http\Problem;
-use FreshHuddle\App\Roster\ClassViews;
+use FreshHuddle\App\Roster\ClassReader;
 use FreshHuddle\App\Roster\SchoolClass;
 use FreshHuddle\App\Roster\StudentView;
 use FreshHuddle\Core\Grouping\Exception\NotOnTheFloor;
@@ -29,12 +28,11 @@ final readonly class GroupingDesk
     private const MOST_TABLES = 200;
 
     public function __construct(
-        private Connection $db,
         private FloorStore $floors,
         private Arranger $arranger,
         private DeskNotes $notes,
-        private GroupingList $list,
-        private ClassViews $classes,
+        private GroupingUsage $list,
+        private ClassReader $classes,
         private EventDispatcherInterface $events,
         private EntityManagerInterface $em,
         private ClockInterface $clock,
@@ -130,7 +128,7 @@ final readonly class GroupingDesk
     {
         $this->em->wrapInTransaction(function () use ($grouping): void {
             $this->em->refresh($grouping, LockMode::PESSIMISTIC_WRITE); // a lesson that takes it up holds it too
-            if (false !== $this->db->fetchOne('SELECT 1 FROM round WHERE grouping_id = ?', [$grouping->id])) {
+            if (null !== $this->list->lessonOf($grouping->id)) {
                 throw new Problem(409, 'A lesson uses this grouping. Give the lesson another one first.');
             }
             $grouping->removedAt ??= $this->clock->now();
@@ -148,7 +146,7 @@ final readonly class GroupingDesk
      */
     public function copy(Grouping $grouping, string $name): Grouping
     {
-        return $this->db->transactional(function () use ($grouping, $name): Grouping {
+        return $this->em->wrapInTransaction(function () use ($grouping, $name): Grouping {
             $copy = $this->create($grouping->class, mb_substr($name, 0, 80));
             $groups = array_map(static fn (Group $group): Group => new Group(Uuid::v7()->toRfc4122(), $group->name, $group->students, $group->mark), $this->floors->now($grouping->id)->groups);
             $this->floors->append($copy->id, 0, 'take', new Floor($groups));
@@ -272,12 +270,7 @@ final readonly class GroupingDesk
      */
     public function step(Grouping $grouping, int $basedOn, int $by): FloorView
     {
-        [$before, $after] = $this->db->transactional(function () use ($grouping, $basedOn, $by): array {
-            $before = $this->floors->lock($grouping->id, $basedOn);
-            $this->floors->go($grouping->id, $basedOn, $by);
-
-            return [$before, $this->floors->now($grouping->id)];
-        });
+        [$before, $after] = $this->floors->step($grouping->id, $basedOn, $by);
         $this->events->dispatch(new FloorChanged($grouping->id, $before, $after));
 
         return $this->view($grouping, $after);
@@ -293,15 +286,7 @@ final readonly class GroupingDesk
      */
     private function change(Grouping $grouping, int $basedOn, string $what, callable $change): FloorView
     {
-        [$before, $after] = $this->db->transactional(function () use ($grouping, $basedOn, $what, $change): array {
-            $before = $this->floors->lock($grouping->id, $basedOn);
-            $after = $change($before);
-            if (!$after->equals($before)) {
-                $this->floors->append($grouping->id, $basedOn, $what, $after);
-            }
-
-            return [$before, $after];
-        });
+        [$before, $after] = $this->floors->change($grouping->id, $basedOn, $what, $change);
         $this->events->dispatch(new FloorChanged($grouping->id, $before, $after));
 
         return $this->view($grouping, $after);

@@ -4,9 +4,7 @@ declare(strict_types=1);
 
 namespace FreshHuddle\App\Grouping;
 
-use Doctrine\DBAL\Connection;
 use FreshHuddle\App\Database\Clock;
-use FreshHuddle\App\Database\Row;
 use FreshHuddle\App\Grouping\Event\FloorChanged;
 use FreshHuddle\App\Grouping\Floor\FloorStore;
 use FreshHuddle\App\Http\Problem;
@@ -27,7 +25,7 @@ final readonly class SignUps
     public const CLOSE = 'closeSignUp';
 
     public function __construct(
-        private Connection $db,
+        private SignUpStore $store,
         private FloorStore $floors,
         private SignUpPlace $place,
         private EventDispatcherInterface $events,
@@ -39,9 +37,7 @@ final readonly class SignUps
 
     public function state(string $groupingId): ?SignUpState
     {
-        $json = $this->db->fetchOne('SELECT sign_up FROM grouping WHERE id = ?', [$groupingId]);
-
-        return \is_string($json) ? self::read($json) : null;
+        return $this->store->state($groupingId);
     }
 
     /**
@@ -53,7 +49,7 @@ final readonly class SignUps
             throw new Problem(422, 'There are no tables yet. Put some on the floor first.', 'seats');
         }
         $closesAt = null === $request->minutes ? null : $this->clock->ms() + 60_000 * $request->minutes;
-        $this->db->update('grouping', ['sign_up' => json_encode(['seats' => $request->seats, 'closesAt' => $closesAt], \JSON_THROW_ON_ERROR)], ['id' => $grouping->id]);
+        $this->store->keep($grouping->id, new SignUpState($request->seats, $closesAt));
         if (null === $closesAt) {
             $this->tasks->cancel(self::CLOSE, $grouping->id);
         } else {
@@ -67,13 +63,13 @@ final readonly class SignUps
      */
     public function stop(string $groupingId): void
     {
-        $this->db->executeStatement("UPDATE grouping SET sign_up = jsonb_set(sign_up, '{closesAt}', to_jsonb(?::bigint)) WHERE id = ? AND sign_up IS NOT NULL", [$this->clock->ms(), $groupingId]);
+        $this->store->stop($groupingId, $this->clock->ms());
     }
 
     public function close(string $groupingId): void
     {
         $this->tasks->cancel(self::CLOSE, $groupingId);
-        $this->db->update('grouping', ['sign_up' => null], ['id' => $groupingId]);
+        $this->store->keep($groupingId, null);
         $this->tellEverybody($groupingId);
     }
 
@@ -82,15 +78,15 @@ final readonly class SignUps
      */
     public function view(StudentUser $student): ?SignUpView
     {
-        $row = $this->openFor($student);
-        if (null === $row) {
+        $groupingId = $this->place->groupingFor($student);
+        $state = null === $groupingId ? null : $this->store->openFor($student, $groupingId);
+        if (null === $groupingId || null === $state) {
             return null;
         }
-        $state = self::read($row->text('sign_up'));
 
         return new SignUpView(array_map(
             static fn (Group $group): SignUpTable => new SignUpTable($group->id, $group->name, $group->mark, $state->seats, \count($group->students), $group->holds($student->id)),
-            $this->floors->now($row->text('id'))->groups,
+            $this->floors->now($groupingId)->groups,
         ), $state->closesAt);
     }
 
@@ -99,25 +95,19 @@ final readonly class SignUps
      */
     public function take(StudentUser $student, string $table): void
     {
-        $row = $this->openFor($student) ?? throw new Problem(409, 'Taking seats is over.');
-        $groupingId = $row->text('id');
-        [$before, $after] = $this->db->transactional(function () use ($student, $table, $groupingId): array {
-            $step = $this->db->fetchAssociative('SELECT step, sign_up FROM grouping WHERE id = ? FOR UPDATE', [$groupingId]);
-            $step = new Row(false === $step ? throw Problem::notFound() : $step);
-            $state = null === $step->textOrNull('sign_up') ? null : self::read($step->text('sign_up'));
+        $groupingId = $this->place->groupingFor($student);
+        if (null === $groupingId || null === $this->store->openFor($student, $groupingId)) {
+            throw new Problem(409, 'Taking seats is over.');
+        }
+        [$before, $after] = $this->store->seat($groupingId, function (?SignUpState $state, Floor $floor) use ($student, $table): Floor {
             if (null === $state || (null !== $state->closesAt && $state->closesAt <= $this->clock->ms())) {
                 throw new Problem(409, 'Taking seats is over.');
             }
-            $floor = $this->floors->now($groupingId);
             if (!$this->isFree($student, $floor, $table, $state->seats)) {
                 throw new Problem(409, 'This table is full by now. Choose another.');
             }
-            $seated = $floor->seat($student->id, $table);
-            if (!$seated->equals($floor)) {
-                $this->floors->append($groupingId, $step->int('step'), 'signUp', $seated);
-            }
 
-            return [$floor, $seated];
+            return $floor->seat($student->id, $table);
         });
         $this->events->dispatch(new FloorChanged($groupingId, $before, $after));
         $this->tellEverybody($groupingId, $after);
@@ -137,21 +127,6 @@ final readonly class SignUps
     }
 
     /**
-     * The sign-up of the lesson the student's class comes into now.
-     */
-    private function openFor(StudentUser $student): ?Row
-    {
-        $grouping = $this->place->groupingFor($student);
-        $row = null === $grouping ? false : $this->db->fetchAssociative(
-            'SELECT g.id, g.sign_up FROM grouping g JOIN student s ON s.id = ? AND s.class_id = g.class_id AND s.seatable AND NOT s.absent
-             WHERE g.id = ? AND g.sign_up IS NOT NULL',
-            [$student->id, $grouping],
-        );
-
-        return false === $row ? null : new Row($row);
-    }
-
-    /**
      * How many sit where goes out as numbers; opening and closing as “look again”.
      */
     private function tellEverybody(string $groupingId, ?Floor $floor = null): void
@@ -164,17 +139,8 @@ final readonly class SignUps
             }
             $message = ['kind' => 'signUp', 'taken' => $taken];
         }
-        $class = $this->db->fetchOne('SELECT class_id FROM grouping WHERE id = ?', [$groupingId]);
-        $this->stream->publish(\is_string($class) ? [Audience::schoolClass($class)] : [], $message);
+        $class = $this->store->classOf($groupingId);
+        $this->stream->publish(null === $class ? [] : [Audience::schoolClass($class)], $message);
         $this->stream->publish([Audience::desk($groupingId)], ['kind' => 'desk']);
-    }
-
-    private static function read(string $json): SignUpState
-    {
-        $data = json_decode($json, true, 4, \JSON_THROW_ON_ERROR);
-        $seats = \is_array($data) ? $data['seats'] ?? null : null;
-        $closesAt = \is_array($data) ? $data['closesAt'] ?? null : null;
-
-        return new SignUpState(\is_int($seats) ? $seats : 4, \is_int($closesAt) ? $closesAt : null);
     }
 }

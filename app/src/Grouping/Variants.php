@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace FreshHuddle\App\Grouping;
 
-use Doctrine\DBAL\Connection;
-use FreshHuddle\App\Database\Row;
+use Doctrine\ORM\EntityManagerInterface;
 use FreshHuddle\App\Grouping\Floor\FloorJson;
 use FreshHuddle\App\Grouping\Floor\FloorStore;
 use FreshHuddle\App\Http\Problem;
 use FreshHuddle\Core\Grouping\Group;
+use Psr\Clock\ClockInterface;
 use Symfony\Component\Uid\Uuid;
 
 /**
@@ -19,7 +19,7 @@ final readonly class Variants
 {
     private const MOST = 12;
 
-    public function __construct(private Connection $db, private FloorStore $floors, private Arranger $arranger)
+    public function __construct(private EntityManagerInterface $em, private ClockInterface $clock, private FloorStore $floors, private Arranger $arranger)
     {
     }
 
@@ -31,12 +31,17 @@ final readonly class Variants
         if (\count($this->rows($grouping)) >= self::MOST) {
             throw new Problem(422, \sprintf('%d variants lie here already. Throw one away first.', self::MOST), 'name');
         }
-        $this->db->insert('floor_variant', ['id' => Uuid::v7()->toRfc4122(), 'grouping_id' => $grouping->id, 'name' => trim($name), 'floor' => FloorJson::write($this->floors->now($grouping->id))]);
+        $this->em->persist(new FloorVariant(Uuid::v7()->toRfc4122(), $grouping, trim($name), FloorJson::bag($this->floors->now($grouping->id)), $this->clock->now()));
+        $this->em->flush();
     }
 
     public function drop(Grouping $grouping, string $variant): void
     {
-        $this->db->delete('floor_variant', ['id' => $variant, 'grouping_id' => $grouping->id]);
+        $found = $this->em->getRepository(FloorVariant::class)->findOneBy(['id' => $variant, 'grouping' => $grouping]);
+        if (null !== $found) {
+            $this->em->remove($found);
+            $this->em->flush();
+        }
     }
 
     /**
@@ -44,12 +49,12 @@ final readonly class Variants
      */
     public function of(Grouping $grouping, DeskSettings $settings): array
     {
-        return array_map(function (Row $row) use ($grouping, $settings): VariantView {
-            $floor = FloorJson::read($row->text('floor'));
+        return array_map(function (FloorVariant $kept) use ($grouping, $settings): VariantView {
+            $floor = FloorJson::ofBag($kept->floor);
 
             return new VariantView(
-                $row->text('id'),
-                $row->text('name'),
+                $kept->id,
+                $kept->name,
                 array_map(static fn (Group $group): ProposedGroup => new ProposedGroup($group->id, $group->name, $group->students), $floor->groups),
                 $this->arranger->standings($grouping, $floor, $settings)->goals,
             );
@@ -57,10 +62,10 @@ final readonly class Variants
     }
 
     /**
-     * @return list<Row>
+     * @return list<FloorVariant>
      */
     private function rows(Grouping $grouping): array
     {
-        return Row::all($this->db->fetchAllAssociative('SELECT id, name, floor FROM floor_variant WHERE grouping_id = ? ORDER BY id', [$grouping->id]));
+        return $this->em->getRepository(FloorVariant::class)->findBy(['grouping' => $grouping], ['id' => 'ASC']);
     }
 }

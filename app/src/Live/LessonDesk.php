@@ -11,9 +11,9 @@ use FreshHuddle\App\Lesson\Lesson;
 use FreshHuddle\App\Lesson\Round;
 use FreshHuddle\App\Lesson\RoundView;
 use FreshHuddle\App\Lesson\RunningOrders;
-use FreshHuddle\App\Materials\Materials;
+use FreshHuddle\App\Materials\MaterialReader;
 use FreshHuddle\App\Rooms\RoomReader;
-use FreshHuddle\App\Roster\ClassViews;
+use FreshHuddle\App\Roster\ClassReader;
 use FreshHuddle\App\Roster\Door\Doorway;
 use FreshHuddle\App\Roster\StudentView;
 use FreshHuddle\App\Worker\FailedTasks;
@@ -26,10 +26,10 @@ final readonly class LessonDesk
     public function __construct(
         private Clock $clock,
         private FloorStore $floors,
-        private ClassViews $classes,
+        private ClassReader $classes,
         private WhereaboutsReader $whereabouts,
         private RoomReader $rooms,
-        private Materials $materials,
+        private MaterialReader $materials,
         private EventStore $events,
         private Doorway $doorway,
         private FailedTasks $failed,

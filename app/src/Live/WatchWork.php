@@ -13,7 +13,7 @@ use FreshHuddle\App\Lesson\NowReader;
 use FreshHuddle\App\Rooms\Meeting\MeetingServiceFailed;
 use FreshHuddle\App\Rooms\Meeting\RoomService;
 use FreshHuddle\App\Rooms\RoomReader;
-use FreshHuddle\App\Roster\ClassViews;
+use FreshHuddle\App\Roster\ClassReader;
 use FreshHuddle\App\Stream\Audience;
 use FreshHuddle\App\Stream\Stream;
 use FreshHuddle\App\Worker\Task;
@@ -44,7 +44,7 @@ final readonly class WatchWork implements TaskHandler
         private NowReader $lessons,
         private RoomReader $rooms,
         private FloorStore $floors,
-        private ClassViews $classes,
+        private ClassReader $classes,
         private WhereaboutsReader $reader,
         private PresenceStore $presence,
         private EventStore $events,

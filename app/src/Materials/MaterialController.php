@@ -15,7 +15,7 @@ use Symfony\Component\Security\Http\Attribute\CurrentUser;
 #[Route('/api/staff/rounds/{id}', requirements: ['id' => Requirement::UUID])]
 final readonly class MaterialController
 {
-    public function __construct(private Materials $materials, private LessonAccess $lessonAccess)
+    public function __construct(private Materials $materials, private MaterialReader $reader, private LessonAccess $lessonAccess)
     {
     }
 
@@ -38,6 +38,6 @@ final readonly class MaterialController
     #[Route('/copies', methods: ['GET'])]
     public function copies(#[CurrentUser] Teacher $teacher, string $id): array
     {
-        return $this->materials->copies($this->lessonAccess->round($teacher, $id)->id);
+        return $this->reader->copies($this->lessonAccess->round($teacher, $id)->id);
     }
 }

@@ -24,7 +24,7 @@ final readonly class ClassController
 
     public function __construct(
         private Roster $roster,
-        private ClassViews $views,
+        private ClassReader $views,
         private ClassRules $rules,
         private ClassImport $import,
         private ClassExport $export,

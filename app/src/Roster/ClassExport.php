@@ -11,7 +11,7 @@ use FreshHuddle\Core\Roster\Export\SafeCsv;
  */
 final readonly class ClassExport
 {
-    public function __construct(private ClassViews $views)
+    public function __construct(private ClassReader $views)
     {
     }
 

@@ -4,12 +4,11 @@ declare(strict_types=1);
 
 namespace FreshHuddle\App\Roster;
 
-use Doctrine\DBAL\Connection;
 use Doctrine\DBAL\LockMode;
 use Doctrine\ORM\EntityManagerInterface;
 use FreshHuddle\App\Account\Teacher;
 use FreshHuddle\App\Http\Problem;
-use FreshHuddle\App\Roster\Device\StudentDevices;
+use FreshHuddle\App\Roster\Device\StudentDeviceStore;
 use FreshHuddle\App\Roster\Door\DoorWords;
 use FreshHuddle\App\Roster\Event\ClassChanged;
 use FreshHuddle\Core\Roster\Exception\TooManyStudents;
@@ -27,12 +26,11 @@ final readonly class Roster
 {
     public function __construct(
         private EntityManagerInterface $em,
-        private Connection $db,
         private ClockInterface $clock,
         private DoorWords $doorWords,
         private ClassRules $rules,
         private EventDispatcherInterface $events,
-        private StudentDevices $devices,
+        private StudentDeviceStore $devices,
     ) {
     }
 
@@ -92,7 +90,7 @@ final readonly class Roster
         $list = $this->em->wrapInTransaction(function () use ($class, $pasted): PastedList {
             $this->em->lock($class, LockMode::PESSIMISTIC_WRITE);
             $list = $this->read($pasted, $this->names($class));
-            $last = $this->db->fetchOne('SELECT COALESCE(MAX(position), 0) FROM student WHERE class_id = ?', [$class->id]);
+            $last = $this->em->createQuery('SELECT MAX(s.position) FROM '.Student::class.' s WHERE s.class = :class')->setParameter('class', $class)->getSingleScalarResult();
             $this->append($class, $list, is_numeric($last) ? (int) $last : 0);
 
             return $list;

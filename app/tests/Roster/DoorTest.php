@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace FreshHuddle\App\Tests\Roster;
 
-use FreshHuddle\App\Roster\Device\StudentDevices;
+use FreshHuddle\App\Roster\Device\StudentDeviceStore;
 use FreshHuddle\App\Tests\Support\AppTestCase;
 use FreshHuddle\App\Tests\Support\Json;
 
@@ -88,7 +88,7 @@ final class DoorTest extends AppTestCase
             $this->forgetLimits();
             $this->knock("Student {$letter}")->is(200);
         }
-        $cookie = $this->client->getCookieJar()->get(StudentDevices::COOKIE);
+        $cookie = $this->client->getCookieJar()->get(StudentDeviceStore::COOKIE);
         self::assertNotNull($cookie);
         $statuses = [];
         for ($i = 0; $i < 8; ++$i) {
@@ -184,7 +184,7 @@ final class DoorTest extends AppTestCase
         self::assertSame('waiting', $this->knock('Beanie', true)->is(200)->text('state'));
         self::assertSame('waiting', $this->ask('GET', '/api/student/door')->text('state'));
         $this->ask('GET', '/api/student/now')->is(401);
-        $token = (string) $this->client->getCookieJar()->get(StudentDevices::COOKIE)?->getValue();
+        $token = (string) $this->client->getCookieJar()->get(StudentDeviceStore::COOKIE)?->getValue();
         $this->asTeacher();
         $lesson = $this->ask('GET', '/api/staff/lessons/'.$this->lesson->text('id'));
         self::assertSame(['Beanie', null], [$lesson->text('doorway.0.typed'), $lesson->at('doorway.0.student')]);
@@ -208,7 +208,7 @@ final class DoorTest extends AppTestCase
         $this->asNobody();
         $this->knock('Student A')->is(409);
         self::assertSame('waiting', $this->knock('Student A', true)->text('state'));
-        $second = (string) $this->client->getCookieJar()->get(StudentDevices::COOKIE)?->getValue();
+        $second = (string) $this->client->getCookieJar()->get(StudentDeviceStore::COOKIE)?->getValue();
         $this->asTeacher();
         $lesson = $this->ask('GET', '/api/staff/lessons/'.$this->lesson->text('id'));
         self::assertSame($this->id(0), $lesson->text('doorway.0.student'), 'who that would be');

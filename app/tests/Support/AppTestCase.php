@@ -9,7 +9,7 @@ use Doctrine\ORM\EntityManagerInterface;
 use Doctrine\Persistence\ManagerRegistry;
 use FreshHuddle\App\Account\Device\TeacherDevices;
 use FreshHuddle\App\Account\Teacher;
-use FreshHuddle\App\Roster\Device\StudentDevices;
+use FreshHuddle\App\Roster\Device\StudentDeviceStore;
 use FreshHuddle\App\Worker\WorkCommand;
 use Psr\Cache\CacheItemPoolInterface;
 use Symfony\Bundle\FrameworkBundle\KernelBrowser;
@@ -66,7 +66,7 @@ abstract class AppTestCase extends WebTestCase
     protected function asStudent(string $token): void
     {
         $this->client->getCookieJar()->clear();
-        $this->client->getCookieJar()->set(new Cookie(StudentDevices::COOKIE, $token));
+        $this->client->getCookieJar()->set(new Cookie(StudentDeviceStore::COOKIE, $token));
     }
 
     protected function asNobody(): void
@@ -166,7 +166,7 @@ abstract class AppTestCase extends WebTestCase
         $this->asNobody();
         $this->forgetLimits();
         $this->ask('POST', '/api/student/join', ['doorWord' => $lesson->text('doorWord'), 'name' => $this->nameOf($lesson, $studentId)])->is(200);
-        $token = $this->client->getCookieJar()->get(StudentDevices::COOKIE)?->getValue();
+        $token = $this->client->getCookieJar()->get(StudentDeviceStore::COOKIE)?->getValue();
         \assert(\is_string($token));
         $this->asTeacher();
 

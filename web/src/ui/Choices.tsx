@@ -30,14 +30,36 @@ export function Choices({
   );
 }
 
-/** One thing to do in a list of such. */
-export function Do({ onPress, note, children }: { onPress: () => void; note?: string; children: ReactNode }) {
+/** One thing to do in a list of such, or to take away as a file. */
+export function Do({
+  onPress,
+  href,
+  note,
+  children,
+}: {
+  onPress?: () => void;
+  href?: string;
+  note?: string;
+  children: ReactNode;
+}) {
+  const look = 'block w-full px-3 py-1.5 text-left data-focus:bg-wash';
+  const what = (
+    <>
+      {children}
+      {note !== undefined && <span className="ml-2 text-sm text-soft">{note}</span>}
+    </>
+  );
   return (
     <MenuItem>
-      <button type="button" onClick={onPress} className="block w-full px-3 py-1.5 text-left data-focus:bg-wash">
-        {children}
-        {note !== undefined && <span className="ml-2 text-sm text-soft">{note}</span>}
-      </button>
+      {href === undefined ? (
+        <button type="button" onClick={onPress} className={look}>
+          {what}
+        </button>
+      ) : (
+        <a href={href} download className={look}>
+          {what}
+        </a>
+      )}
     </MenuItem>
   );
 }

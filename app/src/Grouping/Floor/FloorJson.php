@@ -14,24 +14,41 @@ final class FloorJson
 {
     public static function write(Floor $floor): string
     {
-        return json_encode([
-            'groups' => array_map(static fn (Group $group): array => [
-                'id' => $group->id, 'name' => $group->name, 'mark' => $group->mark, 'students' => $group->students,
-            ], $floor->groups),
-            'fixed' => $floor->fixed,
-        ], \JSON_THROW_ON_ERROR | \JSON_UNESCAPED_UNICODE);
+        return json_encode(self::bag($floor), \JSON_THROW_ON_ERROR | \JSON_UNESCAPED_UNICODE);
     }
 
     public static function read(string $json): Floor
     {
         $data = json_decode($json, true, 16, \JSON_THROW_ON_ERROR);
+
+        return self::ofBag(\is_array($data) ? $data : []);
+    }
+
+    /**
+     * @return array<string, mixed>
+     */
+    public static function bag(Floor $floor): array
+    {
+        return [
+            'groups' => array_map(static fn (Group $group): array => [
+                'id' => $group->id, 'name' => $group->name, 'mark' => $group->mark, 'students' => $group->students,
+            ], $floor->groups),
+            'fixed' => $floor->fixed,
+        ];
+    }
+
+    /**
+     * @param array<array-key, mixed> $bag
+     */
+    public static function ofBag(array $bag): Floor
+    {
         $groups = [];
-        foreach (self::list(\is_array($data) ? $data['groups'] ?? [] : []) as $group) {
+        foreach (self::list($bag['groups'] ?? []) as $group) {
             \assert(\is_array($group) && \is_string($group['id']) && \is_string($group['name']) && \is_int($group['mark']));
             $groups[] = new Group($group['id'], $group['name'], self::ids($group['students'] ?? []), $group['mark']);
         }
 
-        return new Floor($groups, self::ids(\is_array($data) ? $data['fixed'] ?? [] : []));
+        return new Floor($groups, self::ids($bag['fixed'] ?? []));
     }
 
     /**

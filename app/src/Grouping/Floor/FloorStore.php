@@ -69,11 +69,51 @@ final readonly class FloorStore
     }
 
     /**
+     * Changes a floor in one transaction, on the step the change was meant for.
+     *
+     * @param string                 $what   a word for what is done: deal, seat, swap, …
+     * @param callable(Floor): Floor $change
+     *
+     * @return array{Floor, Floor} before and after
+     *
+     * @throws Problem 409 if the floor is not the one the change was meant for
+     */
+    public function change(string $groupingId, int $basedOn, string $what, callable $change): array
+    {
+        return $this->db->transactional(function () use ($groupingId, $basedOn, $what, $change): array {
+            $before = $this->lock($groupingId, $basedOn);
+            $after = $change($before);
+            if (!$after->equals($before)) {
+                $this->append($groupingId, $basedOn, $what, $after);
+            }
+
+            return [$before, $after];
+        });
+    }
+
+    /**
+     * @param -1|1 $by
+     *
+     * @return array{Floor, Floor} before and after
+     *
+     * @throws Problem 409 if there is nothing to undo or redo, or the floor has changed meanwhile
+     */
+    public function step(string $groupingId, int $basedOn, int $by): array
+    {
+        return $this->db->transactional(function () use ($groupingId, $basedOn, $by): array {
+            $before = $this->lock($groupingId, $basedOn);
+            $this->go($groupingId, $basedOn, $by);
+
+            return [$before, $this->now($groupingId)];
+        });
+    }
+
+    /**
      * Locks the grouping until the transaction ends.
      *
      * @throws Problem 409 if the floor is not the one the change was meant for
      */
-    public function lock(string $groupingId, int $basedOn): Floor
+    private function lock(string $groupingId, int $basedOn): Floor
     {
         $step = $this->db->fetchOne('SELECT step FROM grouping WHERE id = ? FOR UPDATE', [$groupingId]);
         if ($step !== $basedOn) {
@@ -101,7 +141,7 @@ final readonly class FloorStore
      *
      * @throws Problem 409 if there is nothing to undo or redo
      */
-    public function go(string $groupingId, int $step, int $by): void
+    private function go(string $groupingId, int $step, int $by): void
     {
         $there = $this->db->fetchOne('SELECT floor FROM floor_step WHERE grouping_id = ? AND number = ?', [$groupingId, $step + $by]);
         if (!\is_string($there)) {

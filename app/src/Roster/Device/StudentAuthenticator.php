@@ -18,7 +18,7 @@ use Symfony\Component\Security\Http\EntryPoint\AuthenticationEntryPointInterface
 
 final class StudentAuthenticator extends AbstractAuthenticator implements AuthenticationEntryPointInterface
 {
-    public function __construct(private readonly StudentDevices $devices)
+    public function __construct(private readonly StudentDeviceStore $devices)
     {
     }
 
@@ -51,7 +51,7 @@ final class StudentAuthenticator extends AbstractAuthenticator implements Authen
 
     public static function token(Request $request): string
     {
-        $token = $request->cookies->get(StudentDevices::COOKIE);
+        $token = $request->cookies->get(StudentDeviceStore::COOKIE);
 
         return \is_string($token) ? $token : '';
     }

@@ -10,7 +10,7 @@ use FreshHuddle\App\Roster\Student;
 
 /**
  * The one device that speaks for a student until the day is over: a cookie with a random value, of which only a digest is
- * kept here. Written by StudentDevices.
+ * kept here. Written by StudentDeviceStore.
  */
 #[ORM\Entity]
 #[ORM\Index(name: 'student_device_class', columns: ['class_id'])]

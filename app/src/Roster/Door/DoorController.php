@@ -8,7 +8,7 @@ use FreshHuddle\App\Http\Body\Body;
 use FreshHuddle\App\Http\ClientAddress;
 use FreshHuddle\App\Http\Given;
 use FreshHuddle\App\Roster\Device\StudentAuthenticator;
-use FreshHuddle\App\Roster\Device\StudentDevices;
+use FreshHuddle\App\Roster\Device\StudentDeviceStore;
 use FreshHuddle\App\Roster\Device\StudentUser;
 use FreshHuddle\App\Roster\Event\Arrivals;
 use FreshHuddle\App\Stream\StreamAddress;
@@ -29,7 +29,7 @@ final readonly class DoorController
     public function __construct(
         private Door $door,
         private Doorway $doorway,
-        private StudentDevices $devices,
+        private StudentDeviceStore $devices,
         private StreamAddress $address,
         private EventDispatcherInterface $events,
     ) {
@@ -55,7 +55,7 @@ final readonly class DoorController
         }
 
         return new Given(new AtDoor(null === $student ? DoorState::Waiting : DoorState::In), [
-            Cookie::create(StudentDevices::COOKIE, $token, time() + StudentDevices::LASTS, '/', null, $http->isSecure(), true, false, Cookie::SAMESITE_LAX),
+            Cookie::create(StudentDeviceStore::COOKIE, $token, time() + StudentDeviceStore::LASTS, '/', null, $http->isSecure(), true, false, Cookie::SAMESITE_LAX),
         ]);
     }
 
@@ -80,7 +80,7 @@ final readonly class DoorController
         $this->devices->release(StudentAuthenticator::token($http));
         $this->events->dispatch(new Arrivals($student->classId));
         $response = new Response(status: 204);
-        $response->headers->clearCookie(StudentDevices::COOKIE, '/', null, $http->isSecure(), true, Cookie::SAMESITE_LAX);
+        $response->headers->clearCookie(StudentDeviceStore::COOKIE, '/', null, $http->isSecure(), true, Cookie::SAMESITE_LAX);
 
         return $response;
     }

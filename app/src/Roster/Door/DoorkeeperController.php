@@ -9,9 +9,9 @@ use FreshHuddle\App\Account\Teacher;
 use FreshHuddle\App\Http\Body\Body;
 use FreshHuddle\App\Http\Problem;
 use FreshHuddle\App\Roster\ClassAccess;
+use FreshHuddle\App\Roster\ClassReader;
 use FreshHuddle\App\Roster\ClassView;
-use FreshHuddle\App\Roster\ClassViews;
-use FreshHuddle\App\Roster\Device\StudentDevices;
+use FreshHuddle\App\Roster\Device\StudentDeviceStore;
 use FreshHuddle\App\Roster\Event\Arrivals;
 use FreshHuddle\App\Roster\ForAssistants;
 use FreshHuddle\App\Roster\Student;
@@ -28,9 +28,9 @@ final readonly class DoorkeeperController
 {
     public function __construct(
         private ClassAccess $classAccess,
-        private ClassViews $views,
+        private ClassReader $views,
         private DoorWords $doorWords,
-        private StudentDevices $devices,
+        private StudentDeviceStore $devices,
         private Doorway $doorway,
         private EntityManagerInterface $em,
         private EventDispatcherInterface $events,

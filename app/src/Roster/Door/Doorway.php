@@ -7,7 +7,7 @@ namespace FreshHuddle\App\Roster\Door;
 use Doctrine\DBAL\LockMode;
 use Doctrine\ORM\EntityManagerInterface;
 use FreshHuddle\App\Http\Problem;
-use FreshHuddle\App\Roster\Device\StudentDevices;
+use FreshHuddle\App\Roster\Device\StudentDeviceStore;
 use FreshHuddle\App\Roster\SchoolClass;
 use FreshHuddle\App\Roster\Student;
 use FreshHuddle\App\Worker\Forgets;
@@ -23,7 +23,7 @@ final readonly class Doorway implements Forgets
     private const MOST_WAITING = 60;
     private const OLD = '-16 hours';
 
-    public function __construct(private EntityManagerInterface $em, private StudentDevices $devices, private ClockInterface $clock)
+    public function __construct(private EntityManagerInterface $em, private StudentDeviceStore $devices, private ClockInterface $clock)
     {
     }
 

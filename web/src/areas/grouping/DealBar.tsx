@@ -1,5 +1,6 @@
 import { useState } from 'react';
 import type { Schema } from '../../api/client';
+import { Choice } from '../../ui/Choice';
 import { Button } from '../../ui/Button';
 import { words } from '../../words';
 import type { FloorControl } from './useFloor';
@@ -46,28 +47,27 @@ export function DealBar({
             onChange={(event) => setTyped({ ...typed, [kind]: event.target.value })}
             className="w-16 border border-ink bg-sheet px-2 py-1.5"
           />
-          <select
-            aria-label={words.floor.shapeKind}
+          <Choice
+            hidden
+            label={words.floor.shapeKind}
             value={kind}
-            onChange={(event) => setKind(event.target.value as Kind)}
-            className="border border-ink bg-sheet px-2 py-1.5"
-          >
-            <option value="groups">{words.floor.groupsUnit}</option>
-            <option value="size">{words.floor.eachUnit}</option>
-          </select>
+            options={[
+              { value: 'groups', label: words.floor.groupsUnit },
+              { value: 'size', label: words.floor.eachUnit },
+            ]}
+            onChange={(one: Kind) => setKind(one)}
+          />
           {kind === 'size' && (
-            <select
-              aria-label={words.floor.leftOver}
+            <Choice
+              hidden
+              label={words.floor.leftOver}
               value={remainder}
-              onChange={(event) => setRemainder(event.target.value as Schema['Remainder'])}
-              className="border border-ink bg-sheet px-2 py-1.5"
-            >
-              {(['spread', 'larger', 'smaller'] as const).map((way) => (
-                <option key={way} value={way}>
-                  {words.floor.remainder[way]}
-                </option>
-              ))}
-            </select>
+              options={(['spread', 'larger', 'smaller'] as const).map((way) => ({
+                value: way,
+                label: words.floor.remainder[way],
+              }))}
+              onChange={setRemainder}
+            />
           )}
           <Button type="submit" disabled={students === 0}>
             {floor.groups.length === 0 ? words.floor.deal : words.floor.dealAgain}

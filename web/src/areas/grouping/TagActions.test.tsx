@@ -4,6 +4,7 @@ import type { Schema } from '../../api/client';
 import type { Student } from './NameTag';
 import type { Effect } from './Table';
 import { TagActions } from './TagActions';
+import { find } from '../../ui/choose.testing';
 
 const student = (name: string, absent = false): Student =>
   ({ id: name.toLowerCase(), name, absent, place: 'inPlace', because: 'page' }) as unknown as Student;
@@ -59,11 +60,12 @@ describe('what can be done with a name tag', () => {
     expect(does.onClose).toHaveBeenCalledOnce();
   });
 
-  it('changes seats with anybody of another table who is here', () => {
+  it('changes seats with anybody of another table who is here', async () => {
     const does = show();
-    const swap = screen.getByLabelText('Change seats with');
-    expect([...swap.querySelectorAll('option')].map((option) => option.textContent)).toEqual(['', 'Chi', 'Eve']);
-    fireEvent.change(swap, { target: { value: 'chi' } });
+    const field = screen.getByRole('combobox', { name: 'Change seats with' });
+    fireEvent.change(field, { target: { value: 'e' } });
+    expect((await screen.findAllByRole('option')).map((option) => option.textContent)).toEqual(['Eve']);
+    await find('Change seats with', 'Chi');
     expect(does.onEdit).toHaveBeenCalledExactlyOnceWith({ kind: 'swap', student: 'ada', other: 'chi' });
   });
 

@@ -1,3 +1,4 @@
+import { ChooseStudent } from '../../ui/ChooseStudent';
 import type { ReactNode } from 'react';
 import type { Schema } from '../../api/client';
 import { Sign } from '../../ui/Sign';
@@ -106,21 +107,14 @@ export function TagActions({
           </Action>
         ))}
       {others.length > 0 && (
-        <label className="mt-2 block border-t border-line px-2 pt-2 text-sm font-semibold">
-          {words.floor.swapWith}
-          <select
-            className="mt-1 w-full border border-ink bg-sheet px-2 py-1 font-normal"
-            value=""
-            onChange={(event) => act({ kind: 'swap', student: student.id, other: event.target.value })()}
-          >
-            <option value="" />
-            {others.map((one) => (
-              <option key={one.id} value={one.id}>
-                {one.name}
-              </option>
-            ))}
-          </select>
-        </label>
+        <div className="mt-2 border-t border-line px-2 pt-2 text-sm">
+          <ChooseStudent
+            label={words.floor.swapWith}
+            students={others}
+            chosen={null}
+            onChoose={(other) => other !== null && act({ kind: 'swap', student: student.id, other })()}
+          />
+        </div>
       )}
     </Beside>
   );

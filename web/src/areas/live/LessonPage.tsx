@@ -9,6 +9,7 @@ import { Button } from '../../ui/Button';
 import { KeyList } from '../../ui/KeyList';
 import { useMessages } from '../../ui/messages';
 import { Page } from '../../ui/Page';
+import { Tabs } from '../../ui/Tabs';
 import { useKeys } from '../../ui/useKeys';
 import { words } from '../../words';
 import { DealBar } from '../grouping/DealBar';
@@ -38,27 +39,6 @@ import { noteOf } from './whereabouts';
 
 type View = 'floor' | 'work' | 'original';
 const views: View[] = ['floor', 'work', 'original'];
-
-function Tabs({ view, onView }: { view: View; onView: (view: View) => void }) {
-  return (
-    <nav aria-label={words.lesson.views} className="flex gap-1">
-      {views.map((one) => (
-        <button
-          key={one}
-          type="button"
-          aria-current={view === one ? 'page' : undefined}
-          onClick={() => onView(one)}
-          className={clsx(
-            'border-b-4 px-3 py-1.5 font-semibold',
-            view === one ? 'border-accent' : 'border-transparent text-soft hover:border-line',
-          )}
-        >
-          {words.lesson[one]}
-        </button>
-      ))}
-    </nav>
-  );
-}
 
 function Trail({ lesson }: { lesson: Schema['LessonView'] }) {
   return (
@@ -214,7 +194,12 @@ function Lesson({ lesson, connected }: { lesson: Schema['LessonView']; connected
       <div className="flex min-h-0 flex-1 flex-col lg:flex-row">
         <main className="flex min-h-0 min-w-0 flex-1 flex-col">
           <div className="flex flex-wrap items-center gap-x-6 gap-y-1 border-b border-line bg-sheet px-5">
-            <Tabs view={view} onView={setView} />
+            <Tabs
+              label={words.lesson.views}
+              tabs={views.map((one) => ({ value: one, label: words.lesson[one] }))}
+              shown={view}
+              onShow={setView}
+            />
             {view === 'floor' && working && (
               <div className="ml-auto text-sm">
                 <DealBar floor={lesson.floor} students={present} control={control} live />

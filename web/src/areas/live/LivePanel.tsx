@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import { useServerNow } from '../../api/clock';
 import type { Schema } from '../../api/client';
+import { Choice } from '../../ui/Choice';
 import { Button } from '../../ui/Button';
 import { words } from '../../words';
 import { placeOf } from '../grouping/NameTag';
@@ -81,20 +82,13 @@ export function LivePanel({ lesson, phase }: { lesson: Lesson; phase: Phase }) {
           >
             {words.live.callBack(seconds)}
           </Button>
-          <label className="flex items-center gap-2 text-sm">
-            {words.live.callBackLength}
-            <select
-              value={seconds}
-              onChange={(event) => setSeconds(Number(event.target.value))}
-              className="border border-ink bg-sheet px-2 py-1"
-            >
-              {choices.map((choice) => (
-                <option key={choice} value={choice}>
-                  {words.common.seconds(choice)}
-                </option>
-              ))}
-            </select>
-          </label>
+          <Choice
+            label={words.live.callBackLength}
+            className="w-44 text-sm"
+            value={seconds}
+            options={choices.map((choice) => ({ value: choice, label: words.common.seconds(choice) }))}
+            onChange={setSeconds}
+          />
         </div>
       )}
       {phase === 'comingBack' && (

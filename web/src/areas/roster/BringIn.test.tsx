@@ -4,6 +4,7 @@ import { beforeEach, describe, expect, it, vi } from 'vitest';
 import type { Schema } from '../../api/client';
 import { MessagesProvider } from '../../ui/messages';
 import { BringIn } from './BringIn';
+import { choose } from '../../ui/choose.testing';
 
 type Request = Schema['ImportRequest'];
 const post = vi.hoisted(() => vi.fn<(path: string, options: { body: Request }) => Promise<unknown>>());
@@ -59,7 +60,8 @@ describe('bringing in a list', () => {
 
   it('asks again with what the teacher says a column holds', async () => {
     show();
-    fireEvent.change(await screen.findByLabelText('What the columns hold 2'), { target: { value: 'table' } });
+    await screen.findByLabelText('What the columns hold 2');
+    await choose('What the columns hold 2', 'Table');
     await waitFor(() =>
       expect(
         asked(toPreview)

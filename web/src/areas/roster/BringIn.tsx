@@ -2,6 +2,7 @@ import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useDeferredValue, useRef, useState } from 'react';
 import { api, take, type Schema } from '../../api/client';
 import { isProblem } from '../../api/problem';
+import { Choice } from '../../ui/Choice';
 import { Button } from '../../ui/Button';
 import { useMessages } from '../../ui/messages';
 import { words } from '../../words';
@@ -47,18 +48,14 @@ function Columns({ columns, onColumns }: { columns: Column[]; onColumns: (column
                 </span>
               )}
               <span className="block truncate text-soft">{(column.samples ?? []).join(', ')}</span>
-              <select
-                aria-label={`${words.roster.bringColumns} ${i + 1}`}
-                className="mt-1 w-full border border-ink bg-sheet px-1 py-0.5"
+              <Choice
+                hidden
+                label={`${words.roster.bringColumns} ${i + 1}`}
+                className="mt-1"
                 value={column.kind}
-                onChange={(event) => change(i, { kind: event.target.value as Column['kind'] })}
-              >
-                {kinds.map((kind) => (
-                  <option key={kind} value={kind}>
-                    {words.roster.columnKind[kind]}
-                  </option>
-                ))}
-              </select>
+                options={kinds.map((kind) => ({ value: kind, label: words.roster.columnKind[kind] ?? kind }))}
+                onChange={(kind) => change(i, { kind })}
+              />
             </li>
           );
         })}
@@ -214,21 +211,16 @@ export function BringIn({
       {seen !== undefined && (
         <div className="mt-4 space-y-3">
           {seen.packageClasses.length > 0 && (
-            <label className="block text-sm font-semibold">
-              {words.roster.bringWhich}
-              <select
-                className="ml-2 border border-ink bg-sheet px-2 py-1 font-normal"
-                value={packageClass ?? ''}
-                onChange={(event) => setPackageClass(event.target.value === '' ? null : event.target.value)}
-              >
-                <option value="">{words.roster.bringAll}</option>
-                {seen.packageClasses.map((one) => (
-                  <option key={one.id} value={one.id}>
-                    {one.title} ({one.students})
-                  </option>
-                ))}
-              </select>
-            </label>
+            <Choice
+              label={words.roster.bringWhich}
+              className="max-w-sm"
+              value={packageClass ?? ''}
+              options={[
+                { value: '', label: words.roster.bringAll },
+                ...seen.packageClasses.map((one) => ({ value: one.id, label: `${one.title} (${one.students})` })),
+              ]}
+              onChange={(one) => setPackageClass(one === '' ? null : one)}
+            />
           )}
           {(seen.columns.length > 1 || seen.heading) && (
             <>

@@ -7,6 +7,7 @@ import { problemText } from '../../api/problem';
 import { Button } from '../../ui/Button';
 import { useMessages } from '../../ui/messages';
 import { Page } from '../../ui/Page';
+import { Tabs } from '../../ui/Tabs';
 import { words } from '../../words';
 import { EditText } from './EditText';
 import { BringIn } from './BringIn';
@@ -17,7 +18,6 @@ import { StaffList } from './StaffList';
 import { StudentList } from './StudentList';
 
 const tabs = ['list', 'plan', 'rules'] as const;
-type Tab = (typeof tabs)[number];
 
 function Groupings({ data }: { data: Schema['ClassView'] }) {
   const query = useQuery(groupingsQuery(data.id));
@@ -125,24 +125,6 @@ function ClassActions({ data }: { data: Schema['ClassView'] }) {
   );
 }
 
-function Tabs({ tab, onTab }: { tab: Tab; onTab: (tab: Tab) => void }) {
-  return (
-    <nav aria-label={words.lesson.views} className="mb-4 flex gap-1 border-b border-line print:hidden">
-      {tabs.map((one) => (
-        <button
-          key={one}
-          type="button"
-          aria-current={tab === one ? 'page' : undefined}
-          onClick={() => onTab(one)}
-          className={`border-b-4 px-3 py-1.5 font-semibold ${tab === one ? 'border-accent' : 'border-transparent text-soft hover:border-line'}`}
-        >
-          {words.roster.tabs[one]}
-        </button>
-      ))}
-    </nav>
-  );
-}
-
 /** @param lessons what the class is taught: its lessons, from the area that knows of them */
 export function ClassPage({ lessons }: { lessons: (classId: string, hasStudents: boolean) => ReactNode }) {
   const { id = '' } = useParams();
@@ -192,7 +174,14 @@ export function ClassPage({ lessons }: { lessons: (classId: string, hasStudents:
             <div className="grid gap-8 lg:grid-cols-[minmax(0,1fr)_22rem]">
               <div className="space-y-6">
                 <div>
-                  <Tabs tab={tab} onTab={(to) => setSearch(to === 'list' ? {} : { view: to }, { replace: true })} />
+                  <div className="mb-4 border-b border-line print:hidden">
+                    <Tabs
+                      label={words.lesson.views}
+                      tabs={tabs.map((one) => ({ value: one, label: words.roster.tabs[one] }))}
+                      shown={tab}
+                      onShow={(to) => setSearch(to === 'list' ? {} : { view: to }, { replace: true })}
+                    />
+                  </div>
                   {tab === 'list' && data.students.length > 0 && !bringing && !assisting && (
                     <Button className="mb-3 print:hidden" onClick={() => setBringing(true)}>
                       {words.roster.bringIn}

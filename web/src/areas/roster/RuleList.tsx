@@ -1,6 +1,8 @@
 import { useMutation } from '@tanstack/react-query';
 import { useState } from 'react';
 import { api, take, type Schema } from '../../api/client';
+import { ChooseStudent } from '../../ui/ChooseStudent';
+import { Choice } from '../../ui/Choice';
 import { Button } from '../../ui/Button';
 import { useMessages } from '../../ui/messages';
 import { list, words } from '../../words';
@@ -58,35 +60,27 @@ function AddRule({
     >
       <div className="space-y-1">
         {chosen.map((value, i) => (
-          <select
+          <ChooseStudent
             key={i}
-            aria-label={words.desk.ruleStudent(i + 1)}
-            className="w-full border border-ink bg-sheet px-2 py-1"
-            value={value}
-            onChange={(event) => setChosen(chosen.map((one, at) => (at === i ? event.target.value : one)))}
-          >
-            <option value="">{words.desk.ruleStudent(i + 1)}</option>
-            {students
-              .filter((student) => student.id === value || !chosen.includes(student.id))
-              .map((student) => (
-                <option key={student.id} value={student.id}>
-                  {student.name}
-                </option>
-              ))}
-          </select>
+            label={words.desk.ruleStudent(i + 1)}
+            students={students.filter((student) => student.id === value || !chosen.includes(student.id))}
+            chosen={value === '' ? null : value}
+            onChoose={(id) => setChosen(chosen.map((one, at) => (at === i ? (id ?? '') : one)))}
+          />
         ))}
       </div>
       <div className="mt-1 flex flex-wrap items-center gap-2">
-        <select
-          aria-label={words.desk.ruleKind}
-          className="border border-ink bg-sheet px-2 py-1"
+        <Choice
+          hidden
+          label={words.desk.ruleKind}
           value={kind}
-          onChange={(event) => setKind(event.target.value as Rule['kind'])}
-        >
-          <option value="apart">{words.desk.apart}</option>
-          <option value="together">{words.desk.together}</option>
-          <option value="wish">{words.desk.wish}</option>
-        </select>
+          options={[
+            { value: 'apart', label: words.desk.apart },
+            { value: 'together', label: words.desk.together },
+            { value: 'wish', label: words.desk.wish },
+          ]}
+          onChange={(one: Rule['kind']) => setKind(one)}
+        />
         <Button type="submit" disabled={ids.length < 2} busy={busy}>
           {words.desk.ruleAdd}
         </Button>

@@ -4,6 +4,7 @@ import { Link, useNavigate, useParams } from 'react-router';
 import { api, take, type Schema } from '../../../api/client';
 import { problemText } from '../../../api/problem';
 import { Button } from '../../../ui/Button';
+import { Choices, Do } from '../../../ui/Choices';
 import { KeyList } from '../../../ui/KeyList';
 import { useMessages } from '../../../ui/messages';
 import { Page } from '../../../ui/Page';
@@ -106,33 +107,23 @@ function ToolBar({
       <Button look="quiet" onClick={onVariants}>
         {words.desk.variants} {desk.variants.length > 0 && `(${desk.variants.length})`}
       </Button>
-      <details className="relative">
-        <summary className="px-2 py-1 underline decoration-line underline-offset-4">{words.desk.print}</summary>
-        <ul className="absolute z-20 mt-1 w-56 border-2 border-ink bg-sheet p-2 shadow-[4px_4px_0_var(--ink)]">
-          {(
-            [
-              ['pdf', words.desk.printPdf],
-              ['csv', words.desk.printCsv],
-              ['json', words.desk.printJson],
-            ] as const
-          ).map(([format, label]) => (
-            <li key={format}>
-              <a className="block px-2 py-1 hover:bg-wash" href={exportTo(format)} download>
-                {label}
-              </a>
-            </li>
-          ))}
-          <li>
-            <button
-              type="button"
-              className="block w-full px-2 py-1 text-left hover:bg-wash"
-              onClick={() => window.print()}
-            >
-              {words.desk.printNow}
-            </button>
-          </li>
-        </ul>
-      </details>
+      <Choices
+        label={words.desk.print}
+        className="border-transparent bg-transparent underline decoration-line underline-offset-4"
+      >
+        {(
+          [
+            ['pdf', words.desk.printPdf],
+            ['csv', words.desk.printCsv],
+            ['json', words.desk.printJson],
+          ] as const
+        ).map(([format, label]) => (
+          <Do key={format} href={exportTo(format)}>
+            {label}
+          </Do>
+        ))}
+        <Do onPress={() => window.print()}>{words.desk.printNow}</Do>
+      </Choices>
       <Button look="quiet" className="ml-auto" aria-pressed={asList} onClick={onList}>
         {asList ? words.floor.floorView : words.floor.listView}
       </Button>

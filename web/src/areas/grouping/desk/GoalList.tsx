@@ -1,3 +1,4 @@
+import { Choices, Do } from '../../../ui/Choices';
 import { DndContext, PointerSensor, closestCenter, useSensor, useSensors, type DragEndEvent } from '@dnd-kit/core';
 import { SortableContext, arrayMove, useSortable, verticalListSortingStrategy } from '@dnd-kit/sortable';
 import type { Schema } from '../../../api/client';
@@ -116,24 +117,13 @@ export function GoalList({
           </ol>
         </SortableContext>
       </DndContext>
-      <label className="mt-2 block text-sm">
-        <span className="sr-only">{words.desk.addGoal}</span>
-        <select
-          className="w-full border border-ink bg-sheet px-2 py-1.5"
-          value=""
-          onChange={(event) => {
-            const goal = possible[Number(event.target.value)];
-            if (goal !== undefined) onGoals([...goals, goal]);
-          }}
-        >
-          <option value="">{words.desk.addGoal}</option>
-          {possible.map((goal, i) => (
-            <option key={goalKey(goal)} value={i}>
-              {goalName(goal)}
-            </option>
-          ))}
-        </select>
-      </label>
+      <Choices label={words.desk.addGoal} className="mt-2 w-full text-left text-sm">
+        {possible.map((goal) => (
+          <Do key={goalKey(goal)} onPress={() => onGoals([...goals, goal])}>
+            {goalName(goal)}
+          </Do>
+        ))}
+      </Choices>
       {desk.attributes.length + desk.tags.length === 0 && (
         <p className="mt-1 text-xs text-soft">{words.desk.goalNeedsList}</p>
       )}

@@ -2,6 +2,8 @@ import { fireEvent, render, screen } from '@testing-library/react';
 import { describe, expect, it, vi } from 'vitest';
 import { MethodPanel } from './MethodPanel';
 import { whole, type Settings } from './useDesk';
+import { choose } from '../../../ui/choose.testing';
+import { words } from '../../../words';
 
 function show(settings: Partial<Settings> = {}) {
   const onSet = vi.fn();
@@ -10,9 +12,9 @@ function show(settings: Partial<Settings> = {}) {
 }
 
 describe('the way of grouping', () => {
-  it('is chosen in words', () => {
+  it('is chosen in words', async () => {
     const onSet = show();
-    fireEvent.change(screen.getByLabelText('Way of grouping'), { target: { value: 'rotation' } });
+    await choose('Way of grouping', words.desk.methods.rotation ?? '');
     expect(onSet).toHaveBeenLastCalledWith({ method: 'rotation' });
   });
 
@@ -38,11 +40,9 @@ describe('the way of grouping', () => {
     expect(onSet).toHaveBeenCalledOnce();
   });
 
-  it('by size, says what becomes of those left over', () => {
+  it('by size, says what becomes of those left over', async () => {
     const onSet = show({ shape: 'size' });
-    const ways = screen.getByLabelText('Those left over');
-    expect([...ways.querySelectorAll('option')].map((option) => option.value)).toEqual(['spread', 'larger', 'smaller']);
-    fireEvent.change(ways, { target: { value: 'smaller' } });
+    await choose('Those left over', 'make smaller groups');
     expect(onSet).toHaveBeenLastCalledWith({ remainder: 'smaller' });
   });
 

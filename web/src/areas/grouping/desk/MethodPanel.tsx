@@ -1,9 +1,10 @@
+import { Choice } from '../../../ui/Choice';
 import { useState } from 'react';
-import type { Schema } from '../../../api/client';
 import { words } from '../../../words';
 import type { Settings } from './useDesk';
 
-const methods = Object.keys(words.desk.methods);
+const methods = Object.keys(words.desk.methods) as Settings['method'][];
+const shapeKinds = ['groups', 'size', 'sizes'] as const;
 const field = 'border border-ink bg-sheet px-2 py-1.5';
 
 /** A number that is set when it is left, so that typing “12” is not “1” first. */
@@ -103,31 +104,24 @@ function ShapeFields({ settings, onSet }: { settings: Settings; onSet: (change: 
       {settings.shape === 'size' && (
         <Count label={words.floor.howMany} value={settings.size} min={1} max={400} onSet={(size) => onSet({ size })} />
       )}
-      <select
-        aria-label={words.floor.shapeKind}
-        className={field}
+      <Choice
+        hidden
+        label={words.floor.shapeKind}
         value={settings.shape}
-        onChange={(event) => onSet({ shape: event.target.value as Settings['shape'] })}
-      >
-        {Object.entries(words.desk.shapeKinds).map(([kind, label]) => (
-          <option key={kind} value={kind}>
-            {label}
-          </option>
-        ))}
-      </select>
+        options={shapeKinds.map((kind) => ({ value: kind, label: words.desk.shapeKinds[kind] ?? kind }))}
+        onChange={(shape) => onSet({ shape })}
+      />
       {settings.shape === 'size' && (
-        <select
-          aria-label={words.floor.leftOver}
-          className={field}
+        <Choice
+          hidden
+          label={words.floor.leftOver}
           value={settings.remainder}
-          onChange={(event) => onSet({ remainder: event.target.value as Schema['Remainder'] })}
-        >
-          {(['spread', 'larger', 'smaller'] as const).map((way) => (
-            <option key={way} value={way}>
-              {words.floor.remainder[way]}
-            </option>
-          ))}
-        </select>
+          options={(['spread', 'larger', 'smaller'] as const).map((way) => ({
+            value: way,
+            label: words.floor.remainder[way],
+          }))}
+          onChange={(remainder) => onSet({ remainder })}
+        />
       )}
       {settings.shape === 'sizes' && (
         <Lines
@@ -148,20 +142,12 @@ export function MethodPanel({ settings, onSet }: { settings: Settings; onSet: (c
   const hasShape = !['byTable', 'byHand', 'signUp'].includes(settings.method);
   return (
     <div className="flex flex-col gap-2">
-      <label className="block text-sm font-semibold">
-        {words.desk.method}
-        <select
-          className={`mt-1 w-full font-normal ${field}`}
-          value={settings.method}
-          onChange={(event) => onSet({ method: event.target.value as Settings['method'] })}
-        >
-          {methods.map((method) => (
-            <option key={method} value={method}>
-              {words.desk.methods[method]}
-            </option>
-          ))}
-        </select>
-      </label>
+      <Choice
+        label={words.desk.method}
+        value={settings.method}
+        options={methods.map((method) => ({ value: method, label: words.desk.methods[method] ?? method }))}
+        onChange={(method) => onSet({ method })}
+      />
       {hint !== undefined && <p className="text-sm text-soft">{hint}</p>}
       {hasShape && <ShapeFields settings={settings} onSet={onSet} />}
       {settings.method === 'rotation' && (

@@ -2,15 +2,19 @@
 
 declare(strict_types=1);
 
-namespace FreshHuddle\App\Grouping;
+namespace FreshHuddle\App\Lesson;
 
 use Doctrine\DBAL\Connection;
 use FreshHuddle\App\Database\Row;
+use FreshHuddle\App\Grouping\GroupingSummary;
+use FreshHuddle\App\Grouping\GroupingUsage;
+use FreshHuddle\App\Grouping\GroupingUse;
 
 /**
- * The groupings of a class, for the screen; and those its students have really sat in.
+ * What groupings are used for, as rounds and runs tell. By hand: groups and seats of twelve runs come in one round trip,
+ * before every proposal.
  */
-final readonly class GroupingList
+final readonly class UsageReader implements GroupingUsage
 {
     /** Groupings older than that are not held against anybody. */
     private const HISTORY = 12;
@@ -19,20 +23,24 @@ final readonly class GroupingList
     {
     }
 
-    /**
-     * @return list<GroupingSummary> newest first
-     */
     public function summaries(string $classId): array
     {
         return array_map(static function (Row $row): GroupingSummary {
             return new GroupingSummary($row->text('id'), $row->text('name'), $row->int('groups'), $row->int('seated'), $row->int('rounds'), $row->intOrNull('used_at'));
         }, Row::all($this->db->fetchAllAssociative(
             'SELECT g.id, g.name, (SELECT COUNT(*) FROM work_group w WHERE w.grouping_id = g.id AND w.position IS NOT NULL) AS groups,
-                    (SELECT COUNT(*) FROM seat s WHERE s.grouping_id = g.id) AS seated, (SELECT COUNT(*) FROM round r WHERE r.grouping_id = g.id) AS rounds,
+                    (SELECT COUNT(*) FROM seat s WHERE s.grouping_id = g.id) AS seated, (SELECT COUNT(*) FROM round r WHERE r.grouping_id = g.id AND r.number IS NOT NULL) AS rounds,
                     (SELECT MAX(u.out_at) FROM run u WHERE u.grouping_id = g.id AND NOT u.taken_back) AS used_at
              FROM grouping g WHERE g.class_id = ? AND g.removed_at IS NULL ORDER BY g.id DESC',
             [$classId],
         )));
+    }
+
+    public function lessonOf(string $groupingId): ?string
+    {
+        $lesson = $this->db->fetchOne('SELECT lesson_id FROM round WHERE grouping_id = ? ORDER BY id DESC LIMIT 1', [$groupingId]);
+
+        return \is_string($lesson) ? $lesson : null;
     }
 
     /**
@@ -50,9 +58,6 @@ final readonly class GroupingList
         return $roles;
     }
 
-    /**
-     * @return list<GroupingUse> the latest last
-     */
     public function uses(string $classId): array
     {
         $rows = Row::all($this->db->fetchAllAssociative(

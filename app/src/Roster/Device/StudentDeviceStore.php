@@ -16,7 +16,7 @@ use Symfony\Component\Uid\Uuid;
  * Which device speaks for which student. By hand: a claim is a race between devices that the unique indexes decide, and
  * every request of a student reads here.
  */
-final readonly class StudentDevices implements Forgets
+final readonly class StudentDeviceStore implements Forgets
 {
     public const COOKIE = 'fh_student';
     /** How long a device speaks for a student, in seconds: a school day. */

@@ -1,0 +1,70 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FreshHuddle\App\Roster\Door;
+
+use Doctrine\DBAL\Connection;
+use FreshHuddle\App\Database\Row;
+
+/**
+ * What the door asks of a class. By hand, in one round trip each: strangers ask too, and a whole class within a minute.
+ */
+final readonly class DoorReader
+{
+    public function __construct(private Connection $db)
+    {
+    }
+
+    /**
+     * @param string $doorWord as it is kept
+     *
+     * @return array{id: string, name: string, listed: bool}|null listed: its names stand at the door to be pressed
+     */
+    public function classBehind(string $doorWord): ?array
+    {
+        $row = $this->db->fetchAssociative(
+            "SELECT c.id, c.name, c.names_at_door AND COALESCE(l.watched_at > now() - interval '30 minutes', false) AS listed
+             FROM school_class c LEFT JOIN lesson l ON l.id = c.current_lesson_id WHERE c.door_word = ? AND c.archived_at IS NULL",
+            [$doorWord],
+        );
+        if (false === $row) {
+            return null;
+        }
+        $row = new Row($row);
+
+        return ['id' => $row->text('id'), 'name' => $row->text('name'), 'listed' => $row->bool('listed')];
+    }
+
+    /**
+     * @return list<NameAtDoor> in the order of the list
+     */
+    public function list(string $classId): array
+    {
+        return array_map(
+            static fn (Row $row): NameAtDoor => new NameAtDoor($row->text('id'), $row->text('name'), $row->bool('taken')),
+            Row::all($this->db->fetchAllAssociative(
+                'SELECT s.id, s.name, d.student_id IS NOT NULL AS taken FROM student s LEFT JOIN student_device d ON d.student_id = s.id AND d.until > now()
+                 WHERE s.class_id = ? AND s.removed_at IS NULL ORDER BY s.position, s.id',
+                [$classId],
+            )),
+        );
+    }
+
+    /**
+     * @return array<string, list<string>> id => the name on the list, then others the student has come in with
+     */
+    public function names(string $classId): array
+    {
+        $names = [];
+        foreach (Row::all($this->db->fetchAllAssociative(
+            'SELECT s.id, s.name FROM student s WHERE s.class_id = :class AND s.removed_at IS NULL
+             UNION ALL SELECT s.id, o.name FROM student_name o JOIN student s ON s.id = o.student_id WHERE s.class_id = :class AND s.removed_at IS NULL',
+            ['class' => $classId],
+        )) as $row) {
+            $names[$row->text('id')][] = $row->text('name');
+        }
+
+        return $names;
+    }
+}
