@@ -13,6 +13,7 @@ use FreshHuddle\App\Roster\StudentView;
 use FreshHuddle\Core\Grouping\Conflict;
 use FreshHuddle\Core\Grouping\Exception\ImpossibleShape;
 use FreshHuddle\Core\Grouping\Exception\NoWayFound;
+use FreshHuddle\Core\Grouping\Explain\DegreeUnit;
 use FreshHuddle\Core\Grouping\Explain\Standings;
 use FreshHuddle\Core\Grouping\Explain\WhyHere;
 use FreshHuddle\Core\Grouping\Floor;
@@ -94,7 +95,7 @@ final readonly class Arranger
     {
         [$setting, $groups, $names, $rules] = $this->onFloor($grouping, $floor);
         if ([] === $groups) {
-            return new StandingsView(array_map(static fn (): GoalStandingView => new GoalStandingView(0.0, ''), $settings->goals), []);
+            return new StandingsView(array_map(static fn (): GoalStandingView => new GoalStandingView(0.0, DegreeUnit::Share, 0, 0, ''), $settings->goals), []);
         }
         $standings = (new Standings($setting, $names))->of($this->goals($grouping, $settings), $groups);
         $broken = [];

@@ -14,6 +14,7 @@ final readonly class DeskStudent
     /**
      * @param list<AttributeValue> $attributes
      * @param list<string>         $tags
+     * @param int                  $met        how many at the same table they have sat with before
      */
     public function __construct(
         public string $id,
@@ -22,6 +23,7 @@ final readonly class DeskStudent
         public ?string $table,
         public array $attributes,
         public array $tags,
+        public int $met,
     ) {
     }
 }

@@ -8,6 +8,7 @@ use FreshHuddle\App\Database\Clock;
 use FreshHuddle\App\Grouping\Floor\FloorStore;
 use FreshHuddle\App\Roster\ClassReader;
 use FreshHuddle\App\Roster\StudentView;
+use FreshHuddle\Core\Grouping\Floor;
 
 /**
  * Reads the grouping desk for the screen.
@@ -33,6 +34,9 @@ final readonly class DeskViews
         $floor = $this->floors->now($grouping->id);
         $settings = $this->notes->settings($grouping->id);
 
+        $uses = $this->list->uses($class->id);
+        $met = self::met($floor, $uses);
+
         return new DeskView(
             $grouping->id,
             $grouping->name,
@@ -42,7 +46,7 @@ final readonly class DeskViews
             $this->list->lessonOf($grouping->id),
             $this->desk->view($grouping, $floor),
             array_map(
-                static fn (StudentView $student): DeskStudent => new DeskStudent($student->id, $student->name, $student->absent, $student->table, $student->attributes, $student->tags),
+                static fn (StudentView $student): DeskStudent => new DeskStudent($student->id, $student->name, $student->absent, $student->table, $student->attributes, $student->tags, $met[$student->id] ?? 0),
                 array_values(array_filter($class->students, static fn (StudentView $student): bool => $student->seatable)),
             ),
             $class->attributes,
@@ -52,10 +56,35 @@ final readonly class DeskViews
             $this->notes->numbers($grouping->id),
             $this->arranger->standings($grouping, $floor, $settings),
             $this->variants->of($grouping, $settings),
-            array_map(static fn (GroupingUse $use): UseView => new UseView($use->name, $use->lesson, $use->at), $this->list->uses($class->id)),
+            array_map(static fn (GroupingUse $use): UseView => new UseView($use->name, $use->lesson, $use->at), $uses),
             $grouping->class->groupNames,
             $this->signUps->state($grouping->id),
             $this->clock->ms(),
         );
+    }
+
+    /**
+     * @param list<GroupingUse> $uses
+     *
+     * @return array<string, int> by student: how many at the same table they have sat with before
+     */
+    private static function met(Floor $floor, array $uses): array
+    {
+        $partners = [];
+        foreach ($uses as $use) {
+            foreach ($use->groups as $group) {
+                foreach ($group as $one) {
+                    $partners[$one] = ($partners[$one] ?? []) + array_fill_keys($group, true);
+                }
+            }
+        }
+        $met = [];
+        foreach ($floor->groups as $group) {
+            foreach ($group->students as $one) {
+                $met[$one] = \count(array_intersect_key($partners[$one] ?? [], array_fill_keys(array_diff($group->students, [$one]), true)));
+            }
+        }
+
+        return $met;
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace FreshHuddle\App\Grouping;
 
+use FreshHuddle\Core\Grouping\Explain\DegreeUnit;
 use FreshHuddle\Core\Grouping\Explain\Standing;
 
 /**
@@ -12,15 +13,18 @@ use FreshHuddle\Core\Grouping\Explain\Standing;
 final readonly class GoalStandingView
 {
     /**
-     * @param float  $met      0: as a deal at random, 1: as good as can be
-     * @param string $obstacle what stands in the way; '' where nothing does
+     * @param float      $met      0 to 1, on a teacher's own scale
+     * @param DegreeUnit $unit     what is counted
+     * @param int        $count    how many of them
+     * @param int        $of       out of how many
+     * @param string     $obstacle what stands in the way; '' where nothing does
      */
-    public function __construct(public float $met, public string $obstacle)
+    public function __construct(public float $met, public DegreeUnit $unit, public int $count, public int $of, public string $obstacle)
     {
     }
 
     public static function of(Standing $standing): self
     {
-        return new self(round($standing->met, 3), $standing->obstacle);
+        return new self(round($standing->degree->value, 3), $standing->degree->unit, $standing->degree->met, $standing->degree->of, $standing->obstacle);
     }
 }

@@ -6,6 +6,7 @@ namespace FreshHuddle\App\Grouping;
 
 use Doctrine\DBAL\LockMode;
 use Doctrine\ORM\EntityManagerInterface;
+use FreshHuddle\App\Database\Change;
 use FreshHuddle\App\Grouping\Event\FloorChanged;
 use FreshHuddle\App\Grouping\Floor\FloorStore;
 use FreshHuddle\App\Http\Problem;
@@ -34,6 +35,7 @@ final readonly class GroupingDesk
         private GroupingUsage $list,
         private ClassReader $classes,
         private EventDispatcherInterface $events,
+        private Change $change,
         private EntityManagerInterface $em,
         private ClockInterface $clock,
     ) {
@@ -270,10 +272,7 @@ final readonly class GroupingDesk
      */
     public function step(Grouping $grouping, int $basedOn, int $by): FloorView
     {
-        [$before, $after] = $this->floors->step($grouping->id, $basedOn, $by);
-        $this->events->dispatch(new FloorChanged($grouping->id, $before, $after));
-
-        return $this->view($grouping, $after);
+        return $this->view($grouping, $this->told($grouping, fn (): array => $this->floors->step($grouping->id, $basedOn, $by)));
     }
 
     public function view(Grouping $grouping, ?Floor $floor = null): FloorView
@@ -286,10 +285,20 @@ final readonly class GroupingDesk
      */
     private function change(Grouping $grouping, int $basedOn, string $what, callable $change): FloorView
     {
-        [$before, $after] = $this->floors->change($grouping->id, $basedOn, $what, $change);
-        $this->events->dispatch(new FloorChanged($grouping->id, $before, $after));
+        return $this->view($grouping, $this->told($grouping, fn (): array => $this->floors->change($grouping->id, $basedOn, $what, $change)));
+    }
 
-        return $this->view($grouping, $after);
+    /**
+     * @param callable(): array{Floor, Floor} $change before and after
+     */
+    private function told(Grouping $grouping, callable $change): Floor
+    {
+        return $this->change->of(function () use ($grouping, $change): Floor {
+            [$before, $after] = $change();
+            $this->events->dispatch(new FloorChanged($grouping->id, $before, $after));
+
+            return $after;
+        });
     }
 
     /**

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace FreshHuddle\App\Grouping;
 
+use FreshHuddle\App\Database\Change;
 use FreshHuddle\App\Database\Clock;
 use FreshHuddle\App\Grouping\Event\FloorChanged;
 use FreshHuddle\App\Grouping\Floor\FloorStore;
@@ -29,6 +30,7 @@ final readonly class SignUps
         private FloorStore $floors,
         private SignUpPlace $place,
         private EventDispatcherInterface $events,
+        private Change $change,
         private Stream $stream,
         private Tasks $tasks,
         private Clock $clock,
@@ -99,18 +101,20 @@ final readonly class SignUps
         if (null === $groupingId || null === $this->store->openFor($student, $groupingId)) {
             throw new Problem(409, 'Taking seats is over.');
         }
-        [$before, $after] = $this->store->seat($groupingId, function (?SignUpState $state, Floor $floor) use ($student, $table): Floor {
-            if (null === $state || (null !== $state->closesAt && $state->closesAt <= $this->clock->ms())) {
-                throw new Problem(409, 'Taking seats is over.');
-            }
-            if (!$this->isFree($student, $floor, $table, $state->seats)) {
-                throw new Problem(409, 'This table is full by now. Choose another.');
-            }
+        $this->change->of(function () use ($groupingId, $student, $table): void {
+            [$before, $after] = $this->store->seat($groupingId, function (?SignUpState $state, Floor $floor) use ($student, $table): Floor {
+                if (null === $state || (null !== $state->closesAt && $state->closesAt <= $this->clock->ms())) {
+                    throw new Problem(409, 'Taking seats is over.');
+                }
+                if (!$this->isFree($student, $floor, $table, $state->seats)) {
+                    throw new Problem(409, 'This table is full by now. Choose another.');
+                }
 
-            return $floor->seat($student->id, $table);
+                return $floor->seat($student->id, $table);
+            });
+            $this->events->dispatch(new FloorChanged($groupingId, $before, $after));
+            $this->tellEverybody($groupingId, $after);
         });
-        $this->events->dispatch(new FloorChanged($groupingId, $before, $after));
-        $this->tellEverybody($groupingId, $after);
     }
 
     private function isFree(StudentUser $student, Floor $floor, string $table, int $seats): bool

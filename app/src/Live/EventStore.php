@@ -76,19 +76,6 @@ final readonly class EventStore
     }
 
     /**
-     * The number of the last event that concerns students' pages: signs of where somebody is do not.
-     */
-    public function lastForStudents(string $lessonId): int
-    {
-        $seq = $this->db->fetchOne(
-            'SELECT seq FROM live_event WHERE lesson_id = ? AND kind <> ? ORDER BY seq DESC LIMIT 1',
-            [$lessonId, EventKind::WhereaboutsChanged->value],
-        );
-
-        return \is_int($seq) ? $seq : 0;
-    }
-
-    /**
      * @return \Generator<int, Event> by number
      */
     public function ofRound(string $lessonId, string $roundId): \Generator

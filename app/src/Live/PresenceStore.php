@@ -11,6 +11,7 @@ use FreshHuddle\App\Rooms\RoomReader;
 use FreshHuddle\App\Stream\Audience;
 use FreshHuddle\App\Stream\Stream;
 use FreshHuddle\App\Worker\Tasks;
+use FreshHuddle\Core\Lesson\EventKind;
 use FreshHuddle\Core\Live\Evidence;
 
 /**
@@ -32,6 +33,22 @@ final readonly class PresenceStore
             'INSERT INTO presence (student_id, page_at) VALUES (:id, :at) ON CONFLICT (student_id) DO UPDATE SET page_at = :at',
             ['id' => $studentId, 'at' => $this->clock->ms()],
         );
+    }
+
+    /**
+     * A sign of life, and what it is answered with.
+     *
+     * @return int the number of the last event of the lesson that concerns students' pages
+     */
+    public function sign(string $studentId, ?string $lessonId): int
+    {
+        $seq = $this->db->fetchOne(
+            'WITH alive AS (INSERT INTO presence (student_id, page_at) VALUES (:id, :at) ON CONFLICT (student_id) DO UPDATE SET page_at = :at)
+             SELECT seq FROM live_event WHERE lesson_id = :lesson AND kind <> :signs ORDER BY seq DESC LIMIT 1',
+            ['id' => $studentId, 'at' => $this->clock->ms(), 'lesson' => $lessonId, 'signs' => EventKind::WhereaboutsChanged->value],
+        );
+
+        return \is_int($seq) ? $seq : 0;
     }
 
     /**

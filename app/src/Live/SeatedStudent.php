@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace FreshHuddle\App\Live;
 
+use FreshHuddle\App\Roster\AttributeValue;
 use FreshHuddle\Core\Live\Because;
 use FreshHuddle\Core\Live\Place;
 
@@ -13,8 +14,10 @@ use FreshHuddle\Core\Live\Place;
 final readonly class SeatedStudent
 {
     /**
-     * @param bool        $claimed a device has chosen this name
-     * @param string|null $at      where they were seen: `main` or a group's id; null: nowhere
+     * @param list<AttributeValue> $attributes
+     * @param list<string>         $tags
+     * @param bool                 $claimed    a device has chosen this name
+     * @param string|null          $at         where they were seen: `main` or a group's id; null: nowhere
      */
     public function __construct(
         public string $id,
@@ -24,6 +27,9 @@ final readonly class SeatedStudent
         public Place $place,
         public Because $because,
         public ?string $at,
+        public ?string $table,
+        public array $attributes,
+        public array $tags,
     ) {
     }
 }

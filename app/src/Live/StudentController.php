@@ -48,9 +48,7 @@ final readonly class StudentController
     #[Route('/sign', methods: ['POST'])]
     public function sign(#[CurrentUser] StudentUser $student): SignAnswer
     {
-        $this->presence->pageIsAlive($student->id);
-
-        return new SignAnswer($student->lessonId, $this->page->lastSeq($student), $this->clock->ms());
+        return new SignAnswer($student->lessonId, $this->presence->sign($student->id, $student->lessonId), $this->clock->ms());
     }
 
     /** The way to where the student belongs now. */

@@ -5,8 +5,9 @@ declare(strict_types=1);
 namespace FreshHuddle\App\Live;
 
 use FreshHuddle\App\Database\Clock;
-use FreshHuddle\App\Grouping\DeskNotes;
+use FreshHuddle\App\Grouping\NumberPlan;
 use FreshHuddle\App\Grouping\SignUps;
+use FreshHuddle\App\Http\Body\Shape;
 use FreshHuddle\App\Lesson\LessonNow;
 use FreshHuddle\App\Lesson\NowReader;
 use FreshHuddle\App\Roster\Device\StudentUser;
@@ -20,9 +21,8 @@ final readonly class StudentPage
     public function __construct(
         private NowReader $lessons,
         private StudentReader $reader,
-        private EventStore $events,
         private Clock $clock,
-        private DeskNotes $notes,
+        private Shape $shape,
         private SignUps $signUps,
     ) {
     }
@@ -69,11 +69,6 @@ final readonly class StudentPage
         return $this->reader->link($student, $out ? $lesson->groupingId : null);
     }
 
-    public function lastSeq(StudentUser $student): int
-    {
-        return null === $student->lessonId ? 0 : $this->events->lastForStudents($student->lessonId);
-    }
-
     private static function segment(LessonNow $lesson): ?MySegment
     {
         if (null === $lesson->kind) {
@@ -92,7 +87,7 @@ final readonly class StudentPage
         if (null === $group) {
             return null;
         }
-        $numbers = $this->notes->numbers($lesson->groupingId);
+        $numbers = $this->shape->read(NumberPlan::class, $group['numbers'], 'numbers');
         $own = 0;
         $members = [];
         foreach ($group['members'] as [$id, $name, $number]) {

@@ -53,17 +53,19 @@ final readonly class StudentReader
      * The table a student sits at in a grouping: its members who are here, each with the number of their seat, and the copy
      * it has in a round.
      *
-     * @return array{id: string, name: string, mark: int, number: int, room: bool, copy: string|null, members: list<array{string, string, int}>}|null
+     * @return array{id: string, name: string, mark: int, number: int, room: bool, copy: string|null, numbers: array<array-key, mixed>,
+     *               members: list<array{string, string, int}>}|null
      */
     public function group(StudentUser $student, string $groupingId, string $roundId): ?array
     {
         $row = $this->db->fetchAssociative(
-            'SELECT g.id, g.name, g.mark, (SELECT COUNT(*) FROM work_group o WHERE o.grouping_id = g.grouping_id AND o.position <= g.position) AS number,
+            'SELECT g.id, g.name, g.mark, n.numbers, (SELECT COUNT(*) FROM work_group o WHERE o.grouping_id = g.grouping_id AND o.position <= g.position) AS number,
                     EXISTS (SELECT 1 FROM room r JOIN room_member p ON p.room_id = r.id WHERE r.group_id = g.id AND p.student_id = :student) AS room,
                     (SELECT id FROM work_copy WHERE round_id = :round AND group_id = g.id) AS copy,
                     (SELECT jsonb_agg(jsonb_build_array(t.id, t.name, o.number) ORDER BY o.number) FROM seat o JOIN student t ON t.id = o.student_id
                      WHERE o.group_id = g.id AND t.removed_at IS NULL AND NOT t.absent) AS members
-             FROM seat s JOIN work_group g ON g.id = s.group_id AND g.position IS NOT NULL WHERE s.grouping_id = :grouping AND s.student_id = :student',
+             FROM seat s JOIN work_group g ON g.id = s.group_id AND g.position IS NOT NULL JOIN grouping n ON n.id = s.grouping_id
+             WHERE s.grouping_id = :grouping AND s.student_id = :student',
             ['student' => $student->id, 'round' => $roundId, 'grouping' => $groupingId],
         );
         if (false === $row) {
@@ -79,7 +81,7 @@ final readonly class StudentReader
 
         return [
             'id' => $row->text('id'), 'name' => $row->text('name'), 'mark' => $row->int('mark'), 'number' => $row->int('number'),
-            'room' => $row->bool('room'), 'copy' => $row->textOrNull('copy'), 'members' => $members,
+            'room' => $row->bool('room'), 'copy' => $row->textOrNull('copy'), 'numbers' => $row->json('numbers'), 'members' => $members,
         ];
     }
 

@@ -7,6 +7,7 @@ namespace FreshHuddle\App\Roster;
 use Doctrine\DBAL\LockMode;
 use Doctrine\ORM\EntityManagerInterface;
 use FreshHuddle\App\Account\Teacher;
+use FreshHuddle\App\Database\Change;
 use FreshHuddle\App\Http\Problem;
 use FreshHuddle\App\Roster\Device\StudentDeviceStore;
 use FreshHuddle\App\Roster\Door\DoorWords;
@@ -30,6 +31,7 @@ final readonly class Roster
         private DoorWords $doorWords,
         private ClassRules $rules,
         private EventDispatcherInterface $events,
+        private Change $change,
         private StudentDeviceStore $devices,
     ) {
     }
@@ -87,15 +89,19 @@ final readonly class Roster
      */
     public function add(SchoolClass $class, string $pasted): PastedList
     {
-        $list = $this->em->wrapInTransaction(function () use ($class, $pasted): PastedList {
-            $this->em->lock($class, LockMode::PESSIMISTIC_WRITE);
-            $list = $this->read($pasted, $this->names($class));
-            $last = $this->em->createQuery('SELECT MAX(s.position) FROM '.Student::class.' s WHERE s.class = :class')->setParameter('class', $class)->getSingleScalarResult();
-            $this->append($class, $list, is_numeric($last) ? (int) $last : 0);
+        $list = $this->change->of(function () use ($class, $pasted): PastedList {
+            $list = $this->em->wrapInTransaction(function () use ($class, $pasted): PastedList {
+                $this->em->lock($class, LockMode::PESSIMISTIC_WRITE);
+                $list = $this->read($pasted, $this->names($class));
+                $last = $this->em->createQuery('SELECT MAX(s.position) FROM '.Student::class.' s WHERE s.class = :class')->setParameter('class', $class)->getSingleScalarResult();
+                $this->append($class, $list, is_numeric($last) ? (int) $last : 0);
+
+                return $list;
+            });
+            $this->events->dispatch(new ClassChanged($class->id));
 
             return $list;
         });
-        $this->events->dispatch(new ClassChanged($class->id));
 
         return $list;
     }
@@ -105,13 +111,15 @@ final readonly class Roster
      */
     public function editStudent(Student $student, EditStudent $edit): void
     {
-        $this->em->wrapInTransaction(function () use ($student, $edit): void {
-            // Whoever edits the same student at the same moment comes after, and sees what was done.
-            $this->em->lock($student->class, LockMode::PESSIMISTIC_WRITE);
-            $this->em->refresh($student, LockMode::PESSIMISTIC_WRITE);
-            $this->write($student, $edit);
+        $this->change->of(function () use ($student, $edit): void {
+            $this->em->wrapInTransaction(function () use ($student, $edit): void {
+                // Whoever edits the same student at the same moment comes after, and sees what was done.
+                $this->em->lock($student->class, LockMode::PESSIMISTIC_WRITE);
+                $this->em->refresh($student, LockMode::PESSIMISTIC_WRITE);
+                $this->write($student, $edit);
+            });
+            $this->events->dispatch(new ClassChanged($student->class->id));
         });
-        $this->events->dispatch(new ClassChanged($student->class->id));
     }
 
     private function write(Student $student, EditStudent $edit): void
@@ -193,10 +201,12 @@ final readonly class Roster
 
     public function remove(Student $student): void
     {
-        $student->removedAt ??= $this->clock->now();
-        $this->em->flush();
-        $this->devices->free($student->id);
-        $this->events->dispatch(new ClassChanged($student->class->id));
+        $this->change->of(function () use ($student): void {
+            $student->removedAt ??= $this->clock->now();
+            $this->em->flush();
+            $this->devices->free($student->id);
+            $this->events->dispatch(new ClassChanged($student->class->id));
+        });
     }
 
     /**
@@ -207,14 +217,16 @@ final readonly class Roster
         if (null === $student->removedAt) {
             return;
         }
-        $this->em->wrapInTransaction(function () use ($student): void {
-            $this->em->lock($student->class, LockMode::PESSIMISTIC_WRITE);
-            if ([] === $this->read($student->name, $this->names($student->class))->names()) {
-                throw new Problem(422, \sprintf('“%s” is in the class again already.', $student->name));
-            }
-            $student->removedAt = null;
+        $this->change->of(function () use ($student): void {
+            $this->em->wrapInTransaction(function () use ($student): void {
+                $this->em->lock($student->class, LockMode::PESSIMISTIC_WRITE);
+                if ([] === $this->read($student->name, $this->names($student->class))->names()) {
+                    throw new Problem(422, \sprintf('“%s” is in the class again already.', $student->name));
+                }
+                $student->removedAt = null;
+            });
+            $this->events->dispatch(new ClassChanged($student->class->id));
         });
-        $this->events->dispatch(new ClassChanged($student->class->id));
     }
 
     /**

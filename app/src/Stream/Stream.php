@@ -4,21 +4,22 @@ declare(strict_types=1);
 
 namespace FreshHuddle\App\Stream;
 
+use FreshHuddle\App\Database\Change;
 use Psr\Log\LoggerInterface;
 use Symfony\Contracts\HttpClient\Exception\ExceptionInterface;
 use Symfony\Contracts\HttpClient\HttpClientInterface;
 use Symfony\Contracts\HttpClient\ResponseInterface;
 
 /**
- * Tells open pages that something changed. The database is the truth and this is a hint: call it after the commit; when
- * it cannot be delivered, pages find out by asking.
+ * Tells open pages that something changed. The database is the truth and this is a hint: it goes out after the commit of
+ * the change it tells of; when it cannot be delivered, pages find out by asking.
  */
 final readonly class Stream
 {
     /** nchan takes up to 255 in one post. */
     private const MOST_CHANNELS_A_POST = 200;
 
-    public function __construct(private HttpClientInterface $streamClient, private ListenersReader $listeners, private LoggerInterface $logger)
+    public function __construct(private HttpClientInterface $streamClient, private Change $change, private ListenersReader $listeners, private LoggerInterface $logger)
     {
     }
 
@@ -27,6 +28,15 @@ final readonly class Stream
      * @param array<string, mixed> $message   goes out as JSON, with what it is about (Audience::subject)
      */
     public function publish(array $audiences, array $message): void
+    {
+        $this->change->then(fn () => $this->send($audiences, $message));
+    }
+
+    /**
+     * @param list<Audience>       $audiences
+     * @param array<string, mixed> $message
+     */
+    private function send(array $audiences, array $message): void
     {
         $sent = [];
         foreach ($this->listeners->of($audiences) as $beside => $channels) {

@@ -20,7 +20,9 @@ final class LarkmouthTest extends AppTestCase
         $this->asTeacher($ines);
         $classes = $this->ask('GET', '/api/staff/classes');
         self::assertSame([28, 17, 120], [$classes->int('0.students'), $classes->int('1.students'), $classes->int('2.students')]);
-        $lesson = $this->ask('GET', '/api/staff/lessons/'.$this->ask('GET', '/api/staff/lessons')->text('0.id'));
+        $lessons = $this->ask('GET', '/api/staff/lessons');
+        self::assertSame([120, 17, 28], array_map(fn (int $i): int => \count($this->ask('GET', '/api/staff/lessons/'.$lessons->text("{$i}.id"))->list('students')), [0, 1, 2]), 'the latest first');
+        $lesson = $this->ask('GET', '/api/staff/lessons/'.$lessons->text('2.id'));
         self::assertSame(['Quayside', 'Millbrook', 'Saltmarsh', 'Station End', 'Orchard Hill', 'Upper Lark'], array_map(static fn (int $i): string => $lesson->text("floor.groups.{$i}.name"), range(0, 5)));
         self::assertCount(3, $lesson->list('original.blocks'));
     }

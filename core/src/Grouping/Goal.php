@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace FreshHuddle\Core\Grouping;
 
+use FreshHuddle\Core\Grouping\Explain\Degree;
 use FreshHuddle\Core\Grouping\Search\Setting;
 use FreshHuddle\Core\Grouping\Search\Tally;
 
@@ -38,6 +39,13 @@ interface Goal
      * @param int $rounds 1 or more
      */
     public function lowerBound(Setting $setting, int $rounds): float;
+
+    /**
+     * How far it is met by one round, on a teacher's own scale.
+     *
+     * @param list<list<int>> $groups empty ones are none
+     */
+    public function degree(Setting $setting, array $groups): Degree;
 
     /**
      * @param int $rounds 1 or more

@@ -4102,6 +4102,8 @@ export interface components {
             remainder?: components["schemas"]["Remainder"];
             seed?: number | null;
         };
+        /** @enum {string} */
+        DegreeUnit: "groups" | "students" | "pairs" | "share";
         DeskGoal: {
             kind: components["schemas"]["DeskGoalKind"];
             attribute?: string | null;
@@ -4130,6 +4132,7 @@ export interface components {
             table: string | null;
             attributes: components["schemas"]["AttributeValue"][];
             tags: string[];
+            met: number;
         };
         DeskView: {
             id: string;
@@ -4238,6 +4241,9 @@ export interface components {
         };
         GoalStandingView: {
             met: number;
+            unit: components["schemas"]["DegreeUnit"];
+            count: number;
+            of: number;
             obstacle: string;
         };
         GroupView: {
@@ -4567,6 +4573,9 @@ export interface components {
             place: components["schemas"]["Place"];
             because: components["schemas"]["Because"];
             at: string | null;
+            table: string | null;
+            attributes: components["schemas"]["AttributeValue"][];
+            tags: string[];
         };
         /** @enum {string} */
         SegmentKind: "briefing" | "round" | "alone" | "shareOut" | "pause";

@@ -6,6 +6,7 @@ namespace FreshHuddle\App\Roster\Import;
 
 use Doctrine\DBAL\LockMode;
 use Doctrine\ORM\EntityManagerInterface;
+use FreshHuddle\App\Database\Change;
 use FreshHuddle\App\Http\Problem;
 use FreshHuddle\App\Roster\Event\ClassChanged;
 use FreshHuddle\App\Roster\SchoolClass;
@@ -26,7 +27,7 @@ final readonly class ClassImport
 {
     private const SAMPLES = 3;
 
-    public function __construct(private EntityManagerInterface $em, private EventDispatcherInterface $events, private OneRosterSource $oneRoster, private SpreadsheetSource $spreadsheet, private TextSource $text)
+    public function __construct(private EntityManagerInterface $em, private EventDispatcherInterface $events, private Change $change, private OneRosterSource $oneRoster, private SpreadsheetSource $spreadsheet, private TextSource $text)
     {
     }
 
@@ -46,23 +47,27 @@ final readonly class ClassImport
     public function carryOut(SchoolClass $class, ImportRequest $request): ImportView
     {
         [$sheet, $columns, $packageClasses] = $this->read($request);
-        $plan = $this->em->wrapInTransaction(function () use ($class, $sheet, $columns): ImportPlan {
-            $this->em->lock($class, LockMode::PESSIMISTIC_WRITE);
-            $students = $this->students($class);
-            $plan = $this->plan($sheet, $columns, $students);
-            $position = [] === $students ? 0 : max(array_map(static fn (Student $student): int => $student->position, $students));
-            foreach ($plan->lines as $line) {
-                if (null === $line->record || ImportFate::Same === $line->fate) {
-                    continue;
+        $plan = $this->change->of(function () use ($class, $sheet, $columns): ImportPlan {
+            $plan = $this->em->wrapInTransaction(function () use ($class, $sheet, $columns): ImportPlan {
+                $this->em->lock($class, LockMode::PESSIMISTIC_WRITE);
+                $students = $this->students($class);
+                $plan = $this->plan($sheet, $columns, $students);
+                $position = [] === $students ? 0 : max(array_map(static fn (Student $student): int => $student->position, $students));
+                foreach ($plan->lines as $line) {
+                    if (null === $line->record || ImportFate::Same === $line->fate) {
+                        continue;
+                    }
+                    $student = $students[$line->student ?? ''] ?? new Student(Uuid::v7()->toRfc4122(), $class, $line->record->name, ++$position);
+                    $student->take($line->record);
+                    $this->em->persist($student);
                 }
-                $student = $students[$line->student ?? ''] ?? new Student(Uuid::v7()->toRfc4122(), $class, $line->record->name, ++$position);
-                $student->take($line->record);
-                $this->em->persist($student);
-            }
+
+                return $plan;
+            });
+            $this->events->dispatch(new ClassChanged($class->id));
 
             return $plan;
         });
-        $this->events->dispatch(new ClassChanged($class->id));
 
         return $this->view($sheet, $columns, $plan, $packageClasses);
     }

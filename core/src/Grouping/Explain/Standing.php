@@ -10,11 +10,11 @@ namespace FreshHuddle\Core\Grouping\Explain;
 final readonly class Standing
 {
     /**
-     * @param float  $met      from 0, no better than a deal at random, to 1, as good as can be
+     * @param Degree $degree   on a teacher's own scale
      * @param float  $cost     see Goal
      * @param string $obstacle what stands in the way, in words; '' where nothing does
      */
-    public function __construct(public float $met, public float $cost, public string $obstacle)
+    public function __construct(public Degree $degree, public float $cost, public string $obstacle)
     {
     }
 }

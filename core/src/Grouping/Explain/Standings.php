@@ -12,18 +12,14 @@ use FreshHuddle\Core\Grouping\Goal\NotAlone;
 use FreshHuddle\Core\Grouping\Goal\Spread;
 use FreshHuddle\Core\Grouping\Goal\Wishes;
 use FreshHuddle\Core\Grouping\Rule\Names;
-use FreshHuddle\Core\Grouping\Search\Dice;
 use FreshHuddle\Core\Grouping\Search\Evaluation;
 use FreshHuddle\Core\Grouping\Search\Setting;
 
 /**
- * Says how far goals are met, measured between what a deal at random costs on average and what is the least possible, and
- * what stands in the way.
+ * Says how far goals are met, and what stands in the way.
  */
 final readonly class Standings
 {
-    /** Deals at random that make the average. */
-    private const DEALS = 40;
     /** How many are named before it says “and 3 more”. */
     private const NAMED = 3;
 
@@ -35,7 +31,7 @@ final readonly class Standings
     }
 
     /**
-     * Complexity: O(deals · goal cost).
+     * Complexity: O(goal cost).
      *
      * @param list<Goal>      $goals
      * @param list<list<int>> $groups
@@ -45,40 +41,13 @@ final readonly class Standings
     public function of(array $goals, array $groups): array
     {
         $evaluation = new Evaluation($this->setting, $goals);
-        $deals = $this->deals($groups);
         $standings = [];
         foreach ($goals as $goal) {
             $cost = $evaluation->goalCost($goal, [$groups]);
-            $random = 0.0;
-            foreach ($deals as $deal) {
-                $random += $evaluation->goalCost($goal, [$deal]) / self::DEALS;
-            }
-            $least = min($cost, $goal->lowerBound($this->setting, 1));
-            $met = $cost <= $least + 1e-9 ? 1.0 : ($random <= $least + 1e-9 ? 0.0 : max(0.0, min(1.0, 1.0 - ($cost - $least) / ($random - $least))));
-            $standings[] = new Standing($met, $cost, $cost <= 1e-9 ? '' : $this->obstacle($goal, $groups));
+            $standings[] = new Standing($goal->degree($this->setting, $groups), $cost, $cost <= 1e-9 ? '' : $this->obstacle($goal, $groups));
         }
 
         return $standings;
-    }
-
-    /**
-     * @param list<list<int>> $groups
-     *
-     * @return list<list<list<int>>> the same sizes, at random
-     */
-    private function deals(array $groups): array
-    {
-        $dice = new Dice(1);
-        $all = array_merge(...$groups);
-        $deals = [];
-        for ($i = 0; $i < self::DEALS; ++$i) {
-            $shuffled = $dice->shuffle($all);
-            $deals[] = array_map(static function (array $group) use (&$shuffled): array {
-                return array_splice($shuffled, 0, \count($group));
-            }, $groups);
-        }
-
-        return array_map(array_values(...), $deals);
     }
 
     /**

@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace FreshHuddle\Core\Grouping\Goal;
 
+use FreshHuddle\Core\Grouping\Explain\Degree;
 use FreshHuddle\Core\Grouping\Goal;
+use FreshHuddle\Core\Grouping\Search\Drawn;
 use FreshHuddle\Core\Grouping\Search\Setting;
 use FreshHuddle\Core\Grouping\Search\Tally;
 
@@ -36,6 +38,40 @@ final readonly class Alike implements Goal
     private static function pairs(int $students): int
     {
         return intdiv($students * ($students - 1), 2);
+    }
+
+    /**
+     * Full where no groups of these sizes can be more alike, empty where they are as a deal at random on average.
+     */
+    public function degree(Setting $setting, array $groups): Degree
+    {
+        $groups = array_filter($groups);
+        $cost = array_sum(array_map(fn (array $group): float => $this->groupCost($setting, $group), $groups));
+
+        return Degree::between($cost, $this->roundBound($setting), array_sum(array_map(fn (array $group): float => $this->expected($setting, \count($group)), $groups)));
+    }
+
+    /**
+     * What a group of this size costs on average when it is dealt. Numbers: of m with a value of v, (m − 1) times the
+     * variance of the v with v − 1 below the line. Other values: the pairs of the m, times how likely a pair differs.
+     */
+    private function expected(Setting $setting, int $size): float
+    {
+        $scores = $setting->scores($this->attribute);
+        if (null !== $scores) {
+            $valued = \count($scores);
+            $varies = [] !== array_filter($scores, static fn (float $score): bool => abs($score) > 1e-12);
+
+            return $valued < 2 || !$varies ? 0.0 : Drawn::mean($setting->n, $valued, $size, static fn (int $m): float => $m < 1 ? 0.0 : ($m - 1) * $valued / ($valued - 1));
+        }
+        [$codes, $counts] = $setting->codes($this->attribute);
+        $valued = \count($codes);
+        if ($valued < 2) {
+            return 0.0;
+        }
+        $differ = 1.0 - array_sum(array_map(self::pairs(...), $counts)) / self::pairs($valued);
+
+        return Drawn::mean($setting->n, $valued, $size, static fn (int $m): float => $differ * self::pairs($m));
     }
 
     /**

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace FreshHuddle\Core\Grouping\Goal;
 
+use FreshHuddle\Core\Grouping\Explain\Degree;
+use FreshHuddle\Core\Grouping\Explain\DegreeUnit;
 use FreshHuddle\Core\Grouping\Goal;
 use FreshHuddle\Core\Grouping\Search\Setting;
 use FreshHuddle\Core\Grouping\Search\Tally;
@@ -27,6 +29,17 @@ final readonly class EachHas implements Goal
         $tagged = array_filter($group, fn (int $i): bool => \in_array($this->tag, $setting->students[$i]->tags, true));
 
         return (float) max(0, $this->atLeast - \count($tagged));
+    }
+
+    /**
+     * The share of groups that have it: full where each does.
+     */
+    public function degree(Setting $setting, array $groups): Degree
+    {
+        $groups = array_filter($groups);
+        $with = array_filter($groups, fn (array $group): bool => 0.0 === $this->groupCost($setting, $group));
+
+        return Degree::counted(DegreeUnit::Groups, \count($with), \count($groups));
     }
 
     /**

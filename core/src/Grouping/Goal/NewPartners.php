@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace FreshHuddle\Core\Grouping\Goal;
 
+use FreshHuddle\Core\Grouping\Explain\Degree;
+use FreshHuddle\Core\Grouping\Explain\DegreeUnit;
 use FreshHuddle\Core\Grouping\Goal;
 use FreshHuddle\Core\Grouping\Search\Setting;
 
@@ -99,6 +101,25 @@ final readonly class NewPartners implements Goal
         }
 
         return $bound;
+    }
+
+    /**
+     * The share of pairs sitting together who are new to each other: full where all are.
+     */
+    public function degree(Setting $setting, array $groups): Degree
+    {
+        $met = $setting->met();
+        $pairs = $new = 0;
+        foreach ($groups as $group) {
+            foreach ($group as $at => $i) {
+                foreach (\array_slice($group, $at + 1) as $j) {
+                    ++$pairs;
+                    $new += 0.0 === ($met[$i][$j] ?? 0.0) ? 1 : 0;
+                }
+            }
+        }
+
+        return Degree::counted(DegreeUnit::Pairs, $new, $pairs);
     }
 
     public function tallies(Setting $setting, int $rounds): array

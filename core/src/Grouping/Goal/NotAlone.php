@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace FreshHuddle\Core\Grouping\Goal;
 
+use FreshHuddle\Core\Grouping\Explain\Degree;
+use FreshHuddle\Core\Grouping\Explain\DegreeUnit;
 use FreshHuddle\Core\Grouping\Goal;
 use FreshHuddle\Core\Grouping\Search\Setting;
 use FreshHuddle\Core\Grouping\Search\Tally;
@@ -28,6 +30,18 @@ final readonly class NotAlone implements Goal
         }
 
         return (float) $alone;
+    }
+
+    /**
+     * The share of those who could be alone of their value and are not: full where nobody is.
+     */
+    public function degree(Setting $setting, array $groups): Degree
+    {
+        [$codes, $counts] = $setting->codes($this->attribute);
+        $could = \count(array_filter(array_intersect_key($codes, array_flip(array_merge(...$groups))), static fn (int $code): bool => $counts[$code] >= 2));
+        $alone = array_sum(array_map(fn (array $group): float => $this->groupCost($setting, $group), array_filter($groups)));
+
+        return Degree::counted(DegreeUnit::Students, $could - (int) $alone, $could);
     }
 
     private function roundBound(Setting $setting): float

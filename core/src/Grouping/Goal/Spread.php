@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace FreshHuddle\Core\Grouping\Goal;
 
+use FreshHuddle\Core\Grouping\Explain\Degree;
 use FreshHuddle\Core\Grouping\Goal;
+use FreshHuddle\Core\Grouping\Search\Drawn;
 use FreshHuddle\Core\Grouping\Search\Setting;
 use FreshHuddle\Core\Grouping\Search\Tally;
 
@@ -65,6 +67,39 @@ final readonly class Spread implements Goal
         $least = intdiv($count * $size, $students);
 
         return [$least, 0 === ($count * $size) % $students ? $least : $least + 1];
+    }
+
+    /**
+     * Full where no groups of these sizes can be more like the class, empty where they are as a deal at random on average.
+     */
+    public function degree(Setting $setting, array $groups): Degree
+    {
+        $groups = array_filter($groups);
+        $cost = array_sum(array_map(fn (array $group): float => $this->groupCost($setting, $group), $groups));
+
+        return Degree::between($cost, $this->roundBound($setting), array_sum(array_map(fn (array $group): float => $this->expected($setting, \count($group)), $groups)));
+    }
+
+    /**
+     * What a group of this size costs on average when it is dealt. Numbers: of m with a value of v, the mean of m drawn from
+     * v without putting back has the variance σ²/m · (v − m)/(v − 1), so m · that over σ².
+     */
+    private function expected(Setting $setting, int $size): float
+    {
+        $scores = $setting->scores($this->attribute);
+        if (null === $scores) {
+            $sum = 0.0;
+            foreach ($setting->codes($this->attribute)[1] as $count) {
+                [$least, $most] = self::share($count, $size, $setting->n);
+                $sum += Drawn::mean($setting->n, $count, $size, static fn (int $here): float => (float) max(0, $least - $here, $here - $most));
+            }
+
+            return $sum;
+        }
+        $valued = \count($scores);
+        $varies = [] !== array_filter($scores, static fn (float $score): bool => abs($score) > 1e-12);
+
+        return $valued < 2 || !$varies ? 0.0 : Drawn::mean($setting->n, $valued, $size, static fn (int $m): float => $m < 1 ? 0.0 : ($valued - $m) / ($valued - 1));
     }
 
     private function roundBound(Setting $setting): float

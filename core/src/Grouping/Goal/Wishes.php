@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace FreshHuddle\Core\Grouping\Goal;
 
+use FreshHuddle\Core\Grouping\Explain\Degree;
+use FreshHuddle\Core\Grouping\Explain\DegreeUnit;
 use FreshHuddle\Core\Grouping\Goal;
 use FreshHuddle\Core\Grouping\Search\Setting;
 use FreshHuddle\Core\Grouping\Search\Tally;
@@ -44,6 +46,18 @@ final readonly class Wishes implements Goal
         }
 
         return $unmet;
+    }
+
+    /**
+     * The share of those who have wishes and one of them fulfilled: full where everybody has.
+     */
+    public function degree(Setting $setting, array $groups): Degree
+    {
+        $here = array_merge(...$groups);
+        $wishing = \count(array_filter($here, fn (int $i): bool => [] !== ($this->wishes[$setting->students[$i]->id] ?? [])));
+        $unmet = array_sum(array_map(fn (array $group): int => \count($this->unmet($setting, $group)), $groups));
+
+        return Degree::counted(DegreeUnit::Students, $wishing - $unmet, $wishing);
     }
 
     private function roundBound(Setting $setting): float

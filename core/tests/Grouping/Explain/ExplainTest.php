@@ -35,10 +35,10 @@ final class ExplainTest extends TestCase
         self::assertSame('not in Millbrook', $standings[1]->obstacle);
         self::assertSame('alone: Ada (so), Ben (pl), Chi (so) and 1 more', $standings[2]->obstacle);
         self::assertSame('again together: Ada and Ben and Chi and Dov', $standings[3]->obstacle);
-        self::assertSame([0.0, 0.0, 0.0, 0.0, 1.0], array_map(static fn ($standing): float => $standing->met, $standings));
+        self::assertSame([0.0, 0.5, 0.0, 0.0, 1.0], array_map(static fn ($standing): float => $standing->degree->value, $standings));
         $better = (new Standings($setting, ['Quayside', 'Millbrook']))->of($goals, [[0, 2], [1, 3]]);
         self::assertSame(['', '', ''], array_map(static fn ($standing): string => $standing->obstacle, \array_slice($better, 0, 3)));
-        self::assertSame([1.0, 1.0, 1.0, 1.0], array_map(static fn ($standing): float => $standing->met, \array_slice($better, 0, 4)));
+        self::assertSame([1.0, 1.0, 1.0, 1.0], array_map(static fn ($standing): float => $standing->degree->value, \array_slice($better, 0, 4)));
     }
 
     public function test_why_a_student_sits_there_is_said_in_sentences(): void

@@ -1,7 +1,9 @@
 import { useDraggable, useDroppable } from '@dnd-kit/core';
 import clsx from 'clsx';
+import { useContext } from 'react';
 import type { Schema } from '../../api/client';
 import { words } from '../../words';
+import { LensContext } from './lens';
 
 export type Student = Schema['SeatedStudent'];
 
@@ -41,6 +43,7 @@ export function tagLook(student: Student, live: boolean): string {
 export function NameTag({ student, group, fixed, live, picked, dense = false, onOpen }: NameTagProps) {
   const { setNodeRef: setDragRef, listeners, isDragging } = useDraggable({ id: student.id });
   const { setNodeRef: setDropRef, isOver } = useDroppable({ id: `tag:${student.id}` });
+  const seen = useContext(LensContext)(student.id);
   return (
     <button
       type="button"
@@ -62,7 +65,10 @@ export function NameTag({ student, group, fixed, live, picked, dense = false, on
         picked && 'ring-4 ring-accent',
       )}
     >
-      <span className={clsx('wrap-anywhere', dense ? 'line-clamp-1' : 'line-clamp-3')}>{student.name}</span>
+      <span className="min-w-0">
+        <span className={clsx('wrap-anywhere', dense ? 'line-clamp-1' : 'line-clamp-3')}>{student.name}</span>
+        {seen !== '' && <span className="block truncate text-xs text-soft">{seen}</span>}
+      </span>
       {fixed && (
         <svg viewBox="0 0 10 10" className="absolute -top-1.5 -right-1.5 size-3.5" aria-hidden="true">
           <circle cx="5" cy="5" r="4.500" fill="var(--ink)" />

@@ -1,5 +1,4 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query';
-import clsx from 'clsx';
 import { useState, type ReactNode } from 'react';
 import { Link, useParams, useSearchParams } from 'react-router';
 import { useServerNow } from '../../api/clock';
@@ -15,6 +14,8 @@ import { words } from '../../words';
 import { DealBar } from '../grouping/DealBar';
 import { Floor } from '../grouping/Floor';
 import { hereAt, type Group } from '../grouping/Table';
+import { LensContext, useLens } from '../grouping/lens';
+import { LensChoice } from '../grouping/LensChoice';
 import { useFloor } from '../grouping/useFloor';
 import { Claim } from '../roster/Claim';
 import { Doorway } from '../roster/Doorway';
@@ -149,6 +150,7 @@ function Lesson({ lesson, connected }: { lesson: Schema['LessonView']; connected
   const refresh = () => queries.invalidateQueries({ queryKey: ['lesson', lesson.id] });
   const markAbsent = useMarkAbsent(refresh, fail);
   const door = useDoor(lesson.classId, refresh);
+  const lens = useLens(lesson.students);
   const give = useCommand(lesson.id);
   const now = useServerNow(500);
   const isNow = lesson.round.id === lesson.roundNow.id;
@@ -205,13 +207,9 @@ function Lesson({ lesson, connected }: { lesson: Schema['LessonView']; connected
                 <DealBar floor={lesson.floor} students={present} control={control} live />
               </div>
             )}
+            {view === 'floor' && <LensChoice lens={lens} className={working ? '' : 'ml-auto'} />}
             {view === 'floor' && (
-              <Button
-                look="quiet"
-                className={clsx('text-sm', !working && 'ml-auto')}
-                aria-pressed={asList}
-                onClick={() => setAsList(!asList)}
-              >
+              <Button look="quiet" className="text-sm" aria-pressed={asList} onClick={() => setAsList(!asList)}>
                 {asList ? words.floor.floorView : words.floor.listView}
               </Button>
             )}
@@ -223,21 +221,23 @@ function Lesson({ lesson, connected }: { lesson: Schema['LessonView']; connected
                   <DealBar floor={lesson.floor} students={present} control={control} live={false} />
                 </div>
               )}
-              <Floor
-                floor={lesson.floor}
-                students={lesson.students}
-                control={control}
-                onAbsent={(student, absent) => markAbsent.mutate({ id: student.id, absent })}
-                more={(student, onClose) =>
-                  student.claimed && (
-                    <Claim student={student} students={lesson.students} door={door} onClose={onClose} />
-                  )
-                }
-                live={live}
-                asList={asList}
-                noteOf={(student) => noteOf(lesson, student)}
-                tableNote={tableNote}
-              />
+              <LensContext value={lens.seen}>
+                <Floor
+                  floor={lesson.floor}
+                  students={lesson.students}
+                  control={control}
+                  onAbsent={(student, absent) => markAbsent.mutate({ id: student.id, absent })}
+                  more={(student, onClose) =>
+                    student.claimed && (
+                      <Claim student={student} students={lesson.students} door={door} onClose={onClose} />
+                    )
+                  }
+                  live={live}
+                  asList={asList}
+                  noteOf={(student) => noteOf(lesson, student)}
+                  tableNote={tableNote}
+                />
+              </LensContext>
             </>
           )}
           {view === 'work' && <WorkView lesson={lesson} />}

@@ -12,6 +12,9 @@ const student = (id: string): Lesson['students'][number] => ({
   place: 'lost',
   because: 'never',
   at: null,
+  table: null,
+  attributes: [],
+  tags: [],
 });
 const room = (groupId: string | null, state: Schema['RoomState']): Lesson['rooms'][number] => ({
   id: `r${groupId ?? ''}`,

@@ -15,6 +15,8 @@ import { RuleList, useLift } from '../../roster/RuleList';
 import { useMarkAbsent } from '../../roster/useMarkAbsent';
 import { Floor } from '../Floor';
 import type { Student } from '../NameTag';
+import { LensContext, useLens } from '../lens';
+import { LensChoice } from '../LensChoice';
 import { hereAt } from '../Table';
 import { useFloor } from '../useFloor';
 import { GoalList } from './GoalList';
@@ -37,6 +39,9 @@ function asSeated(student: Schema['DeskStudent']): Student {
     place: 'inPlace',
     because: 'service',
     at: null,
+    table: student.table,
+    attributes: student.attributes,
+    tags: student.tags,
   };
 }
 
@@ -77,6 +82,7 @@ function ToolBar({
   control,
   asList,
   onList,
+  lens,
   onVariants,
   onNumbers,
 }: {
@@ -84,6 +90,7 @@ function ToolBar({
   control: ReturnType<typeof useFloor>;
   asList: boolean;
   onList: () => void;
+  lens: ReturnType<typeof useLens>;
   onVariants: () => void;
   onNumbers: () => void;
 }) {
@@ -124,7 +131,8 @@ function ToolBar({
         ))}
         <Do onPress={() => window.print()}>{words.desk.printNow}</Do>
       </Choices>
-      <Button look="quiet" className="ml-auto" aria-pressed={asList} onClick={onList}>
+      <LensChoice lens={lens} className="ml-auto" />
+      <Button look="quiet" aria-pressed={asList} onClick={onList}>
         {asList ? words.floor.floorView : words.floor.listView}
       </Button>
     </div>
@@ -196,6 +204,7 @@ function DeskOf({ desk }: { desk: Desk }) {
   const shown = proposal?.rounds[round] ?? proposal?.rounds[0];
   const floor = shown === undefined ? desk.floor : asFloor(desk.floor, shown);
   const students = useMemo(() => desk.students.map(asSeated), [desk.students]);
+  const lens = useLens(desk.students);
   const present = desk.students.filter((student) => !student.absent);
   const seated = new Set(desk.floor.groups.flatMap((group) => group.students));
   const away = desk.students.filter((student) => student.absent && seated.has(student.id)).length;
@@ -261,6 +270,7 @@ function DeskOf({ desk }: { desk: Desk }) {
           control={control}
           asList={asList}
           onList={() => setAsList(!asList)}
+          lens={lens}
           onVariants={() => setSheet('variants')}
           onNumbers={() => setSheet('numbers')}
         />
@@ -295,20 +305,22 @@ function DeskOf({ desk }: { desk: Desk }) {
             onTake={(mended) => control.take('repair', [mended])}
           />
         )}
-        <Floor
-          floor={floor}
-          students={students}
-          control={editing}
-          live={false}
-          asList={asList}
-          noteOf={() => ''}
-          tableNote={(group) => String(hereAt(group, students))}
-          onAbsent={(student, absent) => markAbsent.mutate({ id: student.id, absent })}
-          onHold={setHeld}
-          {...(why === undefined || proposal !== null
-            ? {}
-            : { effects: new Map(why.effects.map((effect) => [effect.group, effect])), reasons: why.reasons })}
-        />
+        <LensContext value={lens.seen}>
+          <Floor
+            floor={floor}
+            students={students}
+            control={editing}
+            live={false}
+            asList={asList}
+            noteOf={() => ''}
+            tableNote={(group) => String(hereAt(group, students))}
+            onAbsent={(student, absent) => markAbsent.mutate({ id: student.id, absent })}
+            onHold={setHeld}
+            {...(why === undefined || proposal !== null
+              ? {}
+              : { effects: new Map(why.effects.map((effect) => [effect.group, effect])), reasons: why.reasons })}
+          />
+        </LensContext>
       </main>
       <aside
         aria-label={words.desk.how}

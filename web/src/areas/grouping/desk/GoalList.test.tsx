@@ -21,8 +21,8 @@ function show(set = goals) {
       desk={desk}
       goals={set}
       standings={[
-        { met: 1, obstacle: '' },
-        { met: 0.4, obstacle: 'Quayside has 4.0 on average, Millbrook 2.0' },
+        { met: 1, unit: 'groups', count: 6, of: 6, obstacle: '' },
+        { met: 0.4, unit: 'share', count: 0, of: 0, obstacle: 'Quayside has 4.0 on average, Millbrook 2.0' },
       ]}
       onGoals={onGoals}
     />,
@@ -36,7 +36,9 @@ describe('the goals', () => {
     const items = screen.getAllByRole('listitem');
     expect(items[0]).toHaveTextContent('“lead” in each');
     expect(items[0]).toHaveTextContent('as good as can be');
-    expect(items[1]).toHaveTextContent('40 % met: Quayside has 4.0 on average, Millbrook 2.0');
+    expect(items[1]).toHaveTextContent(
+      '40 % of the way from a deal at random to as good as can be: Quayside has 4.0 on average, Millbrook 2.0',
+    );
     expect(screen.getByRole('meter', { name: 'Level mixed' })).toHaveAttribute('aria-valuenow', '40');
   });
 

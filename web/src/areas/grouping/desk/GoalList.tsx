@@ -63,7 +63,11 @@ function Row({
         <>
           <MetBar met={standing.met} label={name} />
           <p className="mt-0.5 text-xs text-soft">
-            {standing.met >= 1 && standing.obstacle === '' ? words.desk.metFully : words.desk.met(standing.met)}
+            {standing.unit !== 'share' && standing.of > 0
+              ? words.desk.metOf(standing.unit, standing.count, standing.of)
+              : standing.met >= 1
+                ? words.desk.metFully
+                : words.desk.met(standing.met)}
             {standing.obstacle !== '' && <>: {standing.obstacle}</>}
           </p>
         </>

@@ -1,0 +1,67 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FreshHuddle\App\Tests\Database;
+
+use FreshHuddle\App\Database\Change;
+use FreshHuddle\App\Database\DatabaseClock;
+use FreshHuddle\App\Database\TimeReader;
+use FreshHuddle\App\Tests\Support\AppTestCase;
+use FreshHuddle\App\Worker\Tasks;
+use Symfony\Component\Clock\MockClock;
+
+final class ChangeTest extends AppTestCase
+{
+    public function test_hints_go_out_after_the_change_and_its_tasks_stand(): void
+    {
+        $change = $this->service(Change::class);
+        $told = [];
+        $change->of(function () use ($change, &$told): void {
+            $change->then(static function () use (&$told): void {
+                $told[] = 'outer';
+            });
+            $change->of(function () use ($change, &$told): void {
+                $this->service(Tasks::class)->ask('some', 'thing');
+                $change->then(static function () use (&$told): void {
+                    $told[] = 'inner';
+                });
+            });
+            self::assertSame([], $told, 'not before all of it stands');
+        });
+        self::assertSame(['outer', 'inner'], $told);
+        self::assertSame(1, $this->db()->fetchOne("SELECT COUNT(*) FROM due_task WHERE kind = 'some'"));
+    }
+
+    public function test_of_a_change_that_did_not_happen_nothing_follows(): void
+    {
+        $change = $this->service(Change::class);
+        $told = [];
+        try {
+            $change->of(function () use ($change, &$told): void {
+                $this->service(Tasks::class)->ask('some', 'thing');
+                $change->then(static function () use (&$told): void {
+                    $told[] = 'a hint';
+                });
+                throw new \DomainException('no');
+            });
+            self::fail('It went through.');
+        } catch (\DomainException) {
+        }
+        $change->then(static function () use (&$told): void {
+            $told[] = 'the next';
+        });
+        self::assertSame(['the next'], $told);
+        self::assertSame(0, $this->db()->fetchOne("SELECT COUNT(*) FROM due_task WHERE kind = 'some'"));
+    }
+
+    public function test_a_machine_whose_clock_is_wrong_goes_by_the_databases(): void
+    {
+        $time = new TimeReader($this->db());
+        $true = $time->ms();
+        foreach (['-3 hours', '+10 minutes', '+0 seconds'] as $off) {
+            $clock = new DatabaseClock(new MockClock(new \DateTimeImmutable($off)), $time);
+            self::assertEqualsWithDelta($true, (int) $clock->now()->format('Uv'), 5_000, $off);
+        }
+    }
+}

@@ -1,0 +1,21 @@
+import { Choice } from '../../ui/Choice';
+import { words } from '../../words';
+import type { useLens } from './lens';
+
+/** What stands under each name on the floor. */
+export function LensChoice({ lens, className = '' }: { lens: ReturnType<typeof useLens>; className?: string }) {
+  if (lens.lenses.length < 2) return null;
+  return (
+    <span className={`flex items-center gap-2 text-sm text-soft ${className}`}>
+      <span aria-hidden="true">{words.floor.lens}</span>
+      <Choice
+        hidden
+        label={words.floor.lens}
+        className="w-36"
+        value={lens.lens}
+        options={lens.lenses}
+        onChange={lens.setLens}
+      />
+    </span>
+  );
+}
