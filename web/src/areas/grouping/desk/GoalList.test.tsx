@@ -35,7 +35,7 @@ describe('the goals', () => {
     show();
     const items = screen.getAllByRole('listitem');
     expect(items[0]).toHaveTextContent('“lead” in each');
-    expect(items[0]).toHaveTextContent('as good as can be');
+    expect(items[0]).toHaveTextContent('6 of 6 groups');
     expect(items[1]).toHaveTextContent(
       '40 % of the way from a deal at random to as good as can be: Quayside has 4.0 on average, Millbrook 2.0',
     );
