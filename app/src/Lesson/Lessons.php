@@ -8,6 +8,7 @@ use Doctrine\ORM\EntityManagerInterface;
 use FreshHuddle\App\Grouping\Grouping;
 use FreshHuddle\App\Grouping\GroupingDesk;
 use FreshHuddle\App\Grouping\Regroup;
+use FreshHuddle\App\Http\Problem;
 use FreshHuddle\App\Lesson\Event\LessonBegun;
 use FreshHuddle\App\Roster\SchoolClass;
 use FreshHuddle\App\Stream\Audience;
@@ -71,9 +72,14 @@ final readonly class Lessons
 
     /**
      * From now on students of the class are taken to this lesson.
+     *
+     * @throws Problem 422 for a template
      */
     public function makeCurrent(Lesson $lesson): void
     {
+        if ($lesson->template) {
+            throw new Problem(422, 'This is a template: nobody comes into it. Begin a lesson from it.');
+        }
         $was = $lesson->class->currentLessonId;
         $lesson->class->currentLessonId = $lesson->id;
         $this->em->flush();

@@ -201,7 +201,7 @@ final readonly class RunningOrders
         if (null === $grouping || $grouping->class !== $round->lesson->class || null !== $grouping->removedAt) {
             throw new Problem(422, 'This grouping is not one of the class.', 'groupingId');
         }
-        if ($grouping->id !== $round->grouping->id && $round->state()->phase($this->clock->ms())->isOut()) {
+        if ($grouping->id !== $round->grouping->id && $round->state()->phase($this->clock->ms())->isUnderWay()) {
             throw new Problem(409, 'Groups are at work. Call everybody back first, then choose another grouping.', 'groupingId');
         }
         $round->grouping = $grouping;

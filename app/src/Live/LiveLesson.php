@@ -54,6 +54,9 @@ final readonly class LiveLesson
                 return [];
             }
             $this->em->refresh($lesson);
+            if ($lesson->template) {
+                throw new Problem(422, 'This is a template: nobody comes into it. Begin a lesson from it.');
+            }
             try {
                 return $this->decide($lesson, $request, $actor);
             } catch (CommandRefused $e) {

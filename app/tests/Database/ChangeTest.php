@@ -16,42 +16,43 @@ final class ChangeTest extends AppTestCase
     public function test_hints_go_out_after_the_change_and_its_tasks_stand(): void
     {
         $change = $this->service(Change::class);
-        $told = [];
-        $change->of(function () use ($change, &$told): void {
-            $change->then(static function () use (&$told): void {
-                $told[] = 'outer';
+        /** @var \ArrayObject<int, string> $told */
+        $told = new \ArrayObject();
+        $change->of(function () use ($change, $told): void {
+            $change->then(static function () use ($told): void {
+                $told->append('outer');
             });
-            $change->of(function () use ($change, &$told): void {
+            $change->of(function () use ($change, $told): void {
                 $this->service(Tasks::class)->ask('some', 'thing');
-                $change->then(static function () use (&$told): void {
-                    $told[] = 'inner';
+                $change->then(static function () use ($told): void {
+                    $told->append('inner');
                 });
             });
-            self::assertSame([], $told, 'not before all of it stands');
+            self::assertSame([], $told->getArrayCopy(), 'not before all of it stands');
         });
-        self::assertSame(['outer', 'inner'], $told);
+        self::assertSame(['outer', 'inner'], $told->getArrayCopy());
         self::assertSame(1, $this->db()->fetchOne("SELECT COUNT(*) FROM due_task WHERE kind = 'some'"));
     }
 
     public function test_of_a_change_that_did_not_happen_nothing_follows(): void
     {
         $change = $this->service(Change::class);
-        $told = [];
+        /** @var \ArrayObject<int, string> $told */
+        $told = new \ArrayObject();
         try {
-            $change->of(function () use ($change, &$told): void {
+            $change->of(function () use ($change, $told): void {
                 $this->service(Tasks::class)->ask('some', 'thing');
-                $change->then(static function () use (&$told): void {
-                    $told[] = 'a hint';
+                $change->then(static function () use ($told): void {
+                    $told->append('a hint');
                 });
-                throw new \DomainException('no');
+                self::refuse();
             });
-            self::fail('It went through.');
         } catch (\DomainException) {
         }
-        $change->then(static function () use (&$told): void {
-            $told[] = 'the next';
+        $change->then(static function () use ($told): void {
+            $told->append('the next');
         });
-        self::assertSame(['the next'], $told);
+        self::assertSame(['the next'], $told->getArrayCopy());
         self::assertSame(0, $this->db()->fetchOne("SELECT COUNT(*) FROM due_task WHERE kind = 'some'"));
     }
 
@@ -63,5 +64,10 @@ final class ChangeTest extends AppTestCase
             $clock = new DatabaseClock(new MockClock(new \DateTimeImmutable($off)), $time);
             self::assertEqualsWithDelta($true, (int) $clock->now()->format('Uv'), 5_000, $off);
         }
+    }
+
+    private static function refuse(): void
+    {
+        throw new \DomainException('no');
     }
 }

@@ -57,6 +57,8 @@ export const order = {
   templateName: (title: string) => `${title} (template)`,
   templateKept: 'Kept among your templates.',
   isTemplate: 'template',
+  templateBar: 'A template: nobody comes into it. Lessons are begun from it.',
+  begin: 'Begin a lesson from it',
   again: 'The next lesson from this one',
   same: 'The same groups',
   newPartners: 'New partners, the same way of grouping',

@@ -17,7 +17,7 @@ const week = 7 * 24 * 3_600_000;
 export function NextLesson({
   lesson,
 }: {
-  lesson: Pick<Schema['LessonView'], 'id' | 'classId' | 'title' | 'minutes' | 'startsAt'>;
+  lesson: Pick<Schema['LessonView'], 'id' | 'classId' | 'title' | 'minutes' | 'startsAt' | 'template'>;
 }) {
   const queries = useQueryClient();
   const navigate = useNavigate();
@@ -44,7 +44,7 @@ export function NextLesson({
     onError: fail,
   });
   return (
-    <Choices label={words.order.again} className="self-start">
+    <Choices label={lesson.template ? words.order.begin : words.order.again} className="self-start">
       <Do onPress={() => make.mutate({ classId: lesson.classId, groups: 'same' })}>{words.order.same}</Do>
       <Do onPress={() => make.mutate({ classId: lesson.classId, groups: 'newPartners' })}>{words.order.newPartners}</Do>
       {classes

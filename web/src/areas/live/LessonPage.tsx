@@ -61,7 +61,7 @@ function Trail({ lesson }: { lesson: Schema['LessonView'] }) {
 
 function Bar({ children }: { children: ReactNode }) {
   return (
-    <p className="flex flex-wrap items-center gap-3 border-b border-ink bg-wash px-5 py-1.5 text-sm">{children}</p>
+    <div className="flex flex-wrap items-center gap-3 border-b border-ink bg-wash px-5 py-1.5 text-sm">{children}</div>
   );
 }
 
@@ -183,7 +183,13 @@ function Lesson({ lesson, connected }: { lesson: Schema['LessonView']; connected
   return (
     <div className="flex min-h-0 flex-1 flex-col">
       {!connected && <Bar>{words.lesson.noStream}</Bar>}
-      {!lesson.current && <NotCurrent lesson={lesson} />}
+      {!lesson.current && !lesson.template && <NotCurrent lesson={lesson} />}
+      {lesson.template && (
+        <Bar>
+          {words.order.templateBar}
+          <NextLesson lesson={lesson} />
+        </Bar>
+      )}
       {!isNow && <Elsewhere lesson={lesson} onBack={() => go(view, null)} />}
       <Ribbon
         lesson={lesson}

@@ -210,10 +210,12 @@ export function PlanPanel({
   const failed = lesson.rooms.filter((room) => room.failure !== null);
   return (
     <div className="flex flex-col gap-4">
-      <Button look="main" className="w-full text-lg" busy={busy} onClick={run[next.kind]}>
-        {next.label}
-      </Button>
-      {next.kind !== 'send' && state.seated > 0 && (
+      {!lesson.template && (
+        <Button look="main" className="w-full text-lg" busy={busy} onClick={run[next.kind]}>
+          {next.label}
+        </Button>
+      )}
+      {next.kind !== 'send' && state.seated > 0 && !lesson.template && (
         <Button look="quiet" className="self-start text-sm" onClick={send} busy={give.isPending}>
           {goesOn ? words.next.sendAgain : words.next.sendNow}
         </Button>
