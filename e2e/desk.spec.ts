@@ -96,6 +96,7 @@ for (const { students, groups } of [
       await t.getByRole('button', { name: `Add ${students} students` }).click();
       await expect(t.getByText(`${students} students added`)).toBeVisible();
       await expect(t.getByRole('columnheader', { name: 'Home language' })).toBeVisible();
+      await t.getByRole('button', { name: 'Bring in a list' }).click();
       await t.getByLabel('Choose a file').setInputFiles(upload);
       await expect(t.getByRole('button', { name: 'Nothing to bring in' })).toBeDisabled();
       await expect(t.getByText(`${students} as they are`)).toBeVisible();
@@ -181,6 +182,7 @@ for (const { students, groups } of [
       await expect(t.getByText('2 students in a seat are absent')).toBeVisible();
       const desk = t.url();
       await t.getByRole('link', { name: `Set of ${students}` }).click();
+      await t.getByRole('button', { name: 'Bring in a list' }).click();
       await t.getByLabel('Paste here').fill('Late Comer');
       await t.getByRole('button', { name: 'Add 1 student' }).click();
       await expect(t.getByText('1 student added')).toBeVisible();

@@ -16,9 +16,9 @@ final readonly class DealRequest
      */
     public function __construct(
         public int $basedOn,
-        #[Assert\Range(notInRangeMessage: 'Between 1 and 200 groups, please.', min: 1, max: 200)]
+        #[Assert\Range(notInRangeMessage: 'Between 1 and 400 groups, please.', min: 1, max: 400)]
         public ?int $groups = null,
-        #[Assert\Range(notInRangeMessage: 'Between 1 and 400 in a group, please.', min: 1, max: 400)]
+        #[Assert\Range(notInRangeMessage: 'Between 1 and 1,200 in a group, please.', min: 1, max: 1_200)]
         public ?int $size = null,
         public Remainder $remainder = Remainder::Spread,
         public ?int $seed = null,

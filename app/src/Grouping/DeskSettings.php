@@ -30,12 +30,12 @@ final readonly class DeskSettings
     public function __construct(
         public DeskMethod $method = DeskMethod::Deal,
         public ShapeKind $shape = ShapeKind::Groups,
-        #[Assert\Range(notInRangeMessage: 'Between 1 and 200 groups, please.', min: 1, max: 200)]
+        #[Assert\Range(notInRangeMessage: 'Between 1 and 400 groups, please.', min: 1, max: 400)]
         public int $groups = 6,
-        #[Assert\Range(notInRangeMessage: 'Between 1 and 400 in a group, please.', min: 1, max: 400)]
+        #[Assert\Range(notInRangeMessage: 'Between 1 and 1,200 in a group, please.', min: 1, max: 1_200)]
         public int $size = 4,
         public Remainder $remainder = Remainder::Spread,
-        #[Assert\Count(max: 200), Assert\All([new Assert\Range(notInRangeMessage: 'Sizes from 1 to 400, please.', min: 1, max: 400)])]
+        #[Assert\Count(max: 400), Assert\All([new Assert\Range(notInRangeMessage: 'Sizes from 1 to 1,200, please.', min: 1, max: 1_200)])]
         public array $sizes = [],
         #[Assert\Range(notInRangeMessage: 'Between 2 and 12 rounds, please.', min: 2, max: 12)]
         public int $rounds = 3,

@@ -17,8 +17,8 @@ use Symfony\Component\Security\Http\Attribute\CurrentUser;
 #[Route('/api/staff', requirements: ['id' => Requirement::UUID, 'variant' => Requirement::UUID])]
 final readonly class GroupingController
 {
-    /** Twelve rounds of a class of 400, by their ids. */
-    private const ROUNDS = 262_144;
+    /** Twelve rounds of a class of 1,200, by their ids. */
+    private const ROUNDS = 786_432;
 
     public function __construct(
         private GroupingDesk $desk,

@@ -26,7 +26,7 @@ use Symfony\Component\Uid\Uuid;
  */
 final readonly class GroupingDesk
 {
-    private const MOST_TABLES = 200;
+    private const MOST_TABLES = 400;
 
     public function __construct(
         private FloorStore $floors,

@@ -21,7 +21,7 @@ final readonly class ProposedGroup
         public ?string $id,
         #[Assert\NotBlank(message: 'A group needs a name.', normalizer: 'trim'), Assert\Length(max: 60, maxMessage: 'A group name has at most 60 signs.')]
         public string $name,
-        #[Assert\Count(max: 400), Assert\All([new Id()])]
+        #[Assert\Count(max: 1_200), Assert\All([new Id()])]
         public array $students,
     ) {
     }

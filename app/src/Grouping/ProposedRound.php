@@ -15,7 +15,7 @@ final readonly class ProposedRound
     public function __construct(
         #[Assert\Length(max: 80)]
         public string $name,
-        #[Assert\Valid, Assert\Count(max: 200)]
+        #[Assert\Valid, Assert\Count(max: 400)]
         public array $groups,
     ) {
     }

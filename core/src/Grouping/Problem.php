@@ -42,6 +42,14 @@ final readonly class Problem
     }
 
     /**
+     * The same students, shape, rules, goals and history, for one balanced round.
+     */
+    public function balancedOnce(): self
+    {
+        return new self($this->students, $this->shape, MethodKind::Balance, 1, $this->rules, $this->goals, $this->history, $this->seed, $this->timeLimitMs);
+    }
+
+    /**
      * @return array<string, string> id => name
      */
     public function labels(): array

@@ -13,7 +13,7 @@ use FreshHuddle\Core\Roster\Exception\UnusableName;
  */
 final readonly class PastedList
 {
-    public const MAX_STUDENTS = 400;
+    public const MAX_STUDENTS = 1_200;
 
     /** Words that head a column of names, folded. */
     private const HEADINGS = [
@@ -35,7 +35,7 @@ final readonly class PastedList
      * @param string       $text  what was pasted; any line ends
      * @param list<string> $known names already in the class
      *
-     * @throws TooManyStudents if the class would hold more than 400
+     * @throws TooManyStudents if the class would hold more than 1,200
      * @throws UnusableName    if the text is not UTF-8
      *
      * Complexity: O(length of the text + number of known names)

@@ -102,17 +102,17 @@ final class PastedListTest extends TestCase
         }
     }
 
-    public function test_a_class_holds_four_hundred_and_not_one_more(): void
+    public function test_a_class_holds_1200_and_not_one_more(): void
     {
-        $names = array_map(static fn (int $i): string => 'Student '.\chr(65 + $i % 26).'-'.$i, range(1, 400));
-        self::assertCount(400, PastedList::read(implode("\n", $names))->names());
+        $names = array_map(static fn (int $i): string => 'Student '.\chr(65 + $i % 26).'-'.$i, range(1, 1_200));
+        self::assertCount(1_200, PastedList::read(implode("\n", $names))->names());
         $this->expectException(TooManyStudents::class);
         PastedList::read("One More\n".implode("\n", $names));
     }
 
     public function test_those_already_there_count(): void
     {
-        $known = array_map(static fn (int $i): string => "Known {$i}", range(1, 399));
+        $known = array_map(static fn (int $i): string => "Known {$i}", range(1, 1_199));
         self::assertCount(1, PastedList::read('Ada', $known)->names());
         $this->expectException(TooManyStudents::class);
         PastedList::read("Ada\nBen", $known);

@@ -83,7 +83,7 @@ export const staff = {
     paste: 'Paste the names, one a line',
     pasteHint: 'A column of a spreadsheet will do. You can add names later.',
     makeWith: (n: number) => (n === 0 ? 'Make the class' : `Make the class with ${students(n)}`),
-    tooLong: 'That is more than 400 names.',
+    tooLong: 'That is more than 1,200 names.',
     lessons: 'Lessons',
     noLesson: 'No lesson yet.',
     nowOn: 'students come here',

@@ -7,7 +7,6 @@ namespace FreshHuddle\Core\Grouping\Method;
 use FreshHuddle\Core\Grouping\Conflict;
 use FreshHuddle\Core\Grouping\Exception\ImpossibleShape;
 use FreshHuddle\Core\Grouping\Method;
-use FreshHuddle\Core\Grouping\MethodKind;
 use FreshHuddle\Core\Grouping\Problem;
 use FreshHuddle\Core\Grouping\Result;
 use FreshHuddle\Core\Grouping\Rule;
@@ -34,17 +33,7 @@ final readonly class Jigsaw implements Method
     public function solve(Problem $problem, Limit $limit): Result
     {
         $setting = Setting::of($problem, $problem->shape ?? throw ImpossibleShape::noGroup());
-        $home = (new Balance())->solve(new Problem(
-            $problem->students,
-            $problem->shape,
-            MethodKind::Balance,
-            1,
-            $problem->rules,
-            $problem->goals,
-            $problem->history,
-            $problem->seed,
-            $problem->timeLimitMs,
-        ), $limit);
+        $home = (new Balance())->solve($problem->balancedOnce(), $limit);
         if (!$home->keepsAllRules() || [] === $problem->topics) {
             return $home;
         }

@@ -8,7 +8,6 @@ use FreshHuddle\Core\Grouping\Conflict;
 use FreshHuddle\Core\Grouping\Exception\ImpossibleShape;
 use FreshHuddle\Core\Grouping\Goal;
 use FreshHuddle\Core\Grouping\Method;
-use FreshHuddle\Core\Grouping\MethodKind;
 use FreshHuddle\Core\Grouping\Problem;
 use FreshHuddle\Core\Grouping\Result;
 use FreshHuddle\Core\Grouping\Rule;
@@ -51,17 +50,7 @@ final readonly class Snowball implements Method
                 return $report->found($best[0], null !== $ways && $problem->rounds <= 2, array_fill(0, \count($problem->goals), 0.0));
             }
         }
-        $first = (new Balance())->solve(new Problem(
-            $problem->students,
-            $problem->shape,
-            MethodKind::Balance,
-            1,
-            $problem->rules,
-            $problem->goals,
-            $problem->history,
-            $problem->seed,
-            $problem->timeLimitMs,
-        ), $limit);
+        $first = (new Balance())->solve($problem->balancedOnce(), $limit);
         if (!$first->keepsAllRules()) {
             return $first;
         }

@@ -29,7 +29,7 @@ final readonly class ImportPlan
     /**
      * @param array<string, StudentRecord> $known by student id
      *
-     * @throws TooManyStudents if the class would hold more than 400
+     * @throws TooManyStudents if the class would hold more than 1,200
      *
      * Complexity: O(cells + known)
      */

@@ -117,7 +117,7 @@ final class ImportPlanTest extends TestCase
     public function test_a_class_holds_four_hundred(): void
     {
         $this->expectException(TooManyStudents::class);
-        self::plan("Name\n".implode("\n", array_map(static fn (int $i): string => 'Student '.$i, range(1, 401))), []);
+        self::plan("Name\n".implode("\n", array_map(static fn (int $i): string => 'Student '.$i, range(1, 1_201))), []);
     }
 
     /**

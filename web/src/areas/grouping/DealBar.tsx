@@ -41,7 +41,7 @@ export function DealBar({
           <input
             type="number"
             min={1}
-            max={kind === 'groups' ? 200 : 400}
+            max={kind === 'groups' ? 400 : 1200}
             aria-label={words.floor.howMany}
             value={typed[kind] === '' ? usual[kind] : typed[kind]}
             onChange={(event) => setTyped({ ...typed, [kind]: event.target.value })}

@@ -97,12 +97,12 @@ function ShapeFields({ settings, onSet }: { settings: Settings; onSet: (change: 
           label={words.floor.howMany}
           value={settings.groups}
           min={1}
-          max={200}
+          max={400}
           onSet={(groups) => onSet({ groups })}
         />
       )}
       {settings.shape === 'size' && (
-        <Count label={words.floor.howMany} value={settings.size} min={1} max={400} onSet={(size) => onSet({ size })} />
+        <Count label={words.floor.howMany} value={settings.size} min={1} max={1200} onSet={(size) => onSet({ size })} />
       )}
       <Choice
         hidden

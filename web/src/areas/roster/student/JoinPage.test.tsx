@@ -28,6 +28,11 @@ describe('the students’ door', () => {
     get.mockImplementation((path) => Promise.resolve(path === '/api/student/door' ? { state: 'outside' } : door));
   });
 
+  it('has room for the longest door word', () => {
+    render(<JoinPage onJoined={() => undefined} />);
+    expect(Number(screen.getByLabelText('Door word').getAttribute('maxlength'))).toBeGreaterThanOrEqual(30);
+  });
+
   it('takes the door word, then the name as it is typed', async () => {
     post.mockResolvedValue({ state: 'in' });
     await goToDoor();

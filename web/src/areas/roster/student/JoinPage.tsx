@@ -99,13 +99,13 @@ function TypeDoorWord({
     >
       <h1 className="text-4xl font-semibold">{words.join.title}</h1>
       <Field
-        className="mt-6 [&_input]:text-center [&_input]:font-head [&_input]:text-3xl [&_input]:tracking-[0.25em] [&_input]:uppercase"
+        className="mt-6 [&_input]:py-3 [&_input]:text-center [&_input]:font-head [&_input]:text-2xl"
         label={words.join.doorWord}
         hint={words.join.doorWordHint}
         value={doorWord}
         error={error}
-        maxLength={12}
-        autoCapitalize="characters"
+        maxLength={40}
+        autoCapitalize="none"
         autoComplete="off"
         spellCheck={false}
         onChange={(event) => onDoorWord(event.target.value)}
