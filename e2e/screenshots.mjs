@@ -164,7 +164,10 @@ await door.getByText('Back to the main session in').waitFor();
 await shot(door, 'student-coming-back');
 await dark.goto('/');
 await dark.emulateMedia({ colorScheme: 'light' });
-await dark.getByRole('link', { name: /Three coasts/ }).click();
+await dark
+  .getByRole('link', { name: /Three coasts/ })
+  .first()
+  .click();
 await dark.locator('[data-stop^="table:"]').first().waitFor();
 await shot(dark, 'floor-30-groups');
 
