@@ -101,7 +101,7 @@ final class GroupingDeskTest extends AppTestCase
         self::assertSame('groups', $this->ask('POST', $this->path.'/deal', ['basedOn' => 0])->is(422)->text('errors.0.field'));
         $this->ask('POST', $this->path.'/deal', ['basedOn' => 0, 'groups' => 2, 'size' => 3])->is(422);
         $this->ask('POST', $this->path.'/deal', ['basedOn' => 0, 'groups' => 0])->is(422);
-        $this->ask('POST', $this->path.'/deal', ['basedOn' => 0, 'groups' => 201])->is(422);
+        $this->ask('POST', $this->path.'/deal', ['basedOn' => 0, 'groups' => 401])->is(422);
         $this->ask('POST', $this->path.'/edits', ['basedOn' => 0, 'kind' => 'explode'])->is(422);
         $this->ask('POST', $this->path.'/edits', ['basedOn' => 0, 'kind' => 'seat'])->is(422);
         $this->ask('POST', $this->path.'/edits', ['basedOn' => 0, 'kind' => 'seat', 'student' => 'me', 'group' => 'you'])->is(422);

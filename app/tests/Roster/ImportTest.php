@@ -7,6 +7,7 @@ namespace FreshHuddle\App\Tests\Roster;
 use FreshHuddle\App\Tests\Formats\Schema;
 use FreshHuddle\App\Tests\Support\AppTestCase;
 use FreshHuddle\App\Tests\Support\Json;
+use FreshHuddle\Core\Roster\PastedList;
 use PHPUnit\Framework\Attributes\DataProvider;
 
 final class ImportTest extends AppTestCase
@@ -106,7 +107,7 @@ final class ImportTest extends AppTestCase
             $this->import('/import', ['file' => base64_encode($bytes)])->is(422);
         }
         $this->import('/import', ['file' => '***not base64***'])->is(422);
-        $this->import('/import', ['text' => "Name\n".implode("\n", array_map(static fn (int $i): string => "Student {$i}", range(1, 500)))])->is(422);
+        $this->import('/import', ['text' => "Name\n".implode("\n", array_map(static fn (int $i): string => "Student {$i}", range(1, PastedList::MAX_STUDENTS + 1)))])->is(422);
         self::assertCount(2, $this->ask('GET', $this->path)->list('students'));
     }
 

@@ -2,7 +2,7 @@ import { fireEvent, screen, waitFor } from '@testing-library/react';
 
 /** Opens a list as a person does. @returns what it offers */
 export async function offered(label: string): Promise<HTMLElement[]> {
-  const button = screen.getByRole('button', { name: new RegExp(`^${label}`) });
+  const button = screen.getByRole('button', { name: new RegExp(`^${label}\\b`) });
   fireEvent.mouseDown(button);
   fireEvent.mouseUp(button);
   fireEvent.click(button);

@@ -43,12 +43,14 @@ function Slab({
   compact,
   over,
   note,
+  effect,
   onOpen,
 }: {
   group: Group;
   compact: boolean;
   over: boolean;
   note: string;
+  effect: Effect | undefined;
   onOpen: (at: DOMRect) => void;
 }) {
   const { colour } = markOf(group.mark);
@@ -62,7 +64,7 @@ function Slab({
       style={{ borderColor: colour, backgroundColor: `color-mix(in oklab, ${colour} 16%, var(--sheet))` }}
       className={clsx(
         'flex w-full items-center gap-2 border-2 text-left',
-        compact ? 'px-2 py-1' : 'min-h-14 justify-center px-4 py-2',
+        compact ? 'px-2 py-1' : 'min-h-11 justify-center px-4 py-1.5',
         over && 'ring-4 ring-accent',
       )}
     >
@@ -77,28 +79,40 @@ function Slab({
       >
         {group.name}
       </span>
-      <span className="ml-auto shrink-0 text-xs text-soft">{note}</span>
+      {compact && effect !== undefined ? (
+        <span className="ml-auto max-w-3/5 shrink-0 truncate text-xs">
+          <EffectNote effect={effect} />
+        </span>
+      ) : (
+        <span className="ml-auto shrink-0 text-xs text-soft">{note}</span>
+      )}
     </button>
   );
 }
 
-/** Laid over the lower edge of the table, between its name and the seats, so that nothing moves while a tag is held. */
-const effectPlace = 'pointer-events-none absolute inset-x-2 top-full z-10 -translate-y-4 px-1.5 text-center text-xs';
+const trendWord = ({ trend }: Effect) =>
+  trend > 0 ? words.floor.better : trend < 0 ? words.floor.worse : words.floor.asWell;
 
-/** What it would mean to put the held tag at a table. */
-function EffectLine({ effect }: { effect: Effect }) {
-  if (effect.breaks.length > 0) {
-    return (
-      <p className={`${effectPlace} border border-ink bg-accent font-semibold text-on-accent`}>
-        {words.floor.breaks(effect.breaks)}
-      </p>
-    );
-  }
+/**
+ * What it would mean to put the held tag at a table: on the line under the slab that is always kept free for it, so
+ * that it covers nothing and nothing moves; a text too long for the line is whole in the list of tables of the tag.
+ */
+function EffectLine({ effect }: { effect: Effect | undefined }) {
+  if (effect === undefined) return <p className="h-4" aria-hidden="true" />;
+  if (effect.breaks.length === 0)
+    return <p className="h-4 truncate text-center text-xs text-soft">{trendWord(effect)}</p>;
+  const text = words.floor.breaks(effect.breaks);
   return (
-    <p className={`${effectPlace} bg-sheet text-soft`}>
-      {effect.trend > 0 ? words.floor.better : effect.trend < 0 ? words.floor.worse : words.floor.asWell}
+    <p title={text} className="h-4 truncate bg-accent px-1 text-center text-xs font-semibold text-on-accent">
+      {text}
     </p>
   );
+}
+
+/** The same in a narrow slab, in the place of its note. */
+function EffectNote({ effect }: { effect: Effect }) {
+  if (effect.breaks.length === 0) return <span className="text-soft">{trendWord(effect)}</span>;
+  return <span className="bg-accent px-1 font-semibold text-on-accent">{words.floor.breaks(effect.breaks)}</span>;
 }
 
 /** A group, seen from above: the table with its sign and name, name tags in the seats round it. */
@@ -134,10 +148,14 @@ export function Table(props: TableProps) {
     </li>
   ));
   const slab = (
-    <div className="relative">
-      <Slab group={group} compact={compact} over={isOver} note={note} onOpen={(at) => onOpenTable(group, at)} />
-      {effect !== undefined && <EffectLine effect={effect} />}
-    </div>
+    <Slab
+      group={group}
+      compact={compact}
+      over={isOver}
+      note={note}
+      effect={effect}
+      onOpen={(at) => onOpenTable(group, at)}
+    />
   );
   if (compact) {
     return (
@@ -156,6 +174,7 @@ export function Table(props: TableProps) {
     <li ref={setNodeRef} className="flex flex-col gap-1.5">
       <ul className={clsx(row, 'min-h-11 items-stretch')}>{students.slice(0, above).map(tag)}</ul>
       {slab}
+      <EffectLine effect={effect} />
       <ul className={clsx(row, 'min-h-11 items-stretch')}>
         {students.slice(above).map(tag)}
         {guestTags}

@@ -156,7 +156,7 @@ export function BringIn({
   const seen = something && preview.error === null ? preview.data : undefined;
   const work = (seen?.added ?? 0) + (seen?.changed ?? 0);
   return (
-    <section id="bring-in" aria-label={words.roster.bringIn} className="border border-ink bg-sheet p-4 print:hidden">
+    <section aria-label={words.roster.bringIn} className="border border-ink bg-sheet p-4 print:hidden">
       <h2 className="text-lg font-semibold">{words.roster.bringIn}</h2>
       <p className="text-sm text-soft">{words.roster.bringLead}</p>
       <div className="mt-3 flex flex-wrap items-start gap-3">

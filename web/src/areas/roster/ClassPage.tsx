@@ -182,11 +182,6 @@ export function ClassPage({ lessons }: { lessons: (classId: string, hasStudents:
                       onShow={(to) => setSearch(to === 'list' ? {} : { view: to }, { replace: true })}
                     />
                   </div>
-                  {tab === 'list' && data.students.length > 0 && !bringing && !assisting && (
-                    <Button className="mb-3 print:hidden" onClick={() => setBringing(true)}>
-                      {words.roster.bringIn}
-                    </Button>
-                  )}
                   {tab === 'list' && (bringing || data.students.length === 0) && (
                     <div className="mb-6">
                       <BringIn
@@ -196,7 +191,17 @@ export function ClassPage({ lessons }: { lessons: (classId: string, hasStudents:
                       />
                     </div>
                   )}
-                  {tab === 'list' && <StudentList classId={id} students={data.students} attributes={data.attributes} />}
+                  {tab === 'list' && (
+                    <StudentList
+                      classId={id}
+                      students={data.students}
+                      attributes={data.attributes}
+                      beside={
+                        !bringing &&
+                        !assisting && <Button onClick={() => setBringing(true)}>{words.roster.bringIn}</Button>
+                      }
+                    />
+                  )}
                   {tab === 'plan' && <SeatingPlan classId={id} students={data.students} tables={data.tables} />}
                   {tab === 'rules' && (
                     <RuleList

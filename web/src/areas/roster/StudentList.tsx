@@ -1,4 +1,4 @@
-import { memo, useCallback, useDeferredValue, useMemo, useState } from 'react';
+import { memo, useCallback, useDeferredValue, useMemo, useState, type ReactNode } from 'react';
 import type { Schema } from '../../api/client';
 import { Button } from '../../ui/Button';
 import { words } from '../../words';
@@ -89,15 +89,21 @@ const Row = memo(function Row({ student, number, columns, absent, onEdit, onAbse
   );
 });
 
-/** The class list: everything known of each student, to be changed where it stands. */
+/**
+ * The class list: everything known of each student, to be changed where it stands.
+ *
+ * @param beside what else can be pressed above it
+ */
 export function StudentList({
   classId,
   students,
   attributes,
+  beside,
 }: {
   classId: string;
   students: Student[];
   attributes: Schema['AttributeView'][];
+  beside?: ReactNode;
 }) {
   const { edit, remove, free } = useStudentActions(classId);
   // A box shows what was pressed until the server has answered.
@@ -138,12 +144,7 @@ export function StudentList({
             className="w-56 border border-ink bg-sheet px-3 py-1.5"
           />
         )}
-        <a
-          href="#bring-in"
-          className="px-2 py-1 text-sm underline decoration-line underline-offset-4 hover:decoration-ink"
-        >
-          {words.roster.bringIn}
-        </a>
+        {beside}
         <AddColumn onAdd={(name) => setAdded([...added, name])} />
       </div>
       {/* A wide table scrolls by itself and has to be reachable by keyboard. */}
