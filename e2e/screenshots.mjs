@@ -173,7 +173,10 @@ await shot(dark, 'floor-30-groups');
 
 // The evening class chooses its own tables.
 await dark.goto('/');
-await dark.getByRole('link', { name: /What a river does/ }).click();
+await dark
+  .getByRole('link', { name: /What a river does/ })
+  .first()
+  .click();
 await dark.getByRole('link', { name: 'Open the grouping desk' }).click();
 await dark.getByRole('button', { name: 'Way of grouping' }).click();
 await dark.getByRole('option', { name: 'Students sign up' }).click();
