@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace FreshHuddle\App\Mail;
 
+use FreshHuddle\App\Worker\GaveUp;
+use FreshHuddle\App\Worker\Task;
+use FreshHuddle\App\Worker\TryAgain;
 use Symfony\Component\DependencyInjection\Attribute\Autowire;
 use Symfony\Component\Mailer\Exception\TransportExceptionInterface;
 use Symfony\Component\Mailer\MailerInterface;
@@ -16,6 +19,8 @@ use Symfony\Contracts\Translation\TranslatorInterface;
  */
 final readonly class Letter
 {
+    private const MOST_TRIES = 5;
+
     public function __construct(
         private MailerInterface $mailer,
         private TranslatorInterface $translator,
@@ -25,17 +30,24 @@ final readonly class Letter
     }
 
     /**
+     * @param Task                  $task   the work this is, tried again for about a minute if the message is not taken
      * @param string                $kind   `<kind>.subject` and `<kind>.text` in the catalogue
      * @param array<string, string> $values
      *
-     * @throws TransportExceptionInterface if it was not taken
+     * @throws TryAgain if it was not taken
+     * @throws GaveUp   if it was not taken too often
      */
-    public function send(string $address, string $kind, array $values): void
+    public function send(Task $task, string $address, string $kind, array $values): void
     {
-        $this->mailer->send((new Email())
+        $message = (new Email())
             ->from(new Address($this->from, 'Fresh Huddle'))
             ->to($address)
             ->subject($this->translator->trans($kind.'.subject', $values, 'mail'))
-            ->text($this->translator->trans($kind.'.text', $values, 'mail')));
+            ->text($this->translator->trans($kind.'.text', $values, 'mail'));
+        try {
+            $this->mailer->send($message);
+        } catch (TransportExceptionInterface) {
+            throw $task->attempts < self::MOST_TRIES ? new TryAgain('The mail was not taken.', 2_000 * 2 ** $task->attempts) : new GaveUp(\sprintf('The mail to %s was not taken.', $address));
+        }
     }
 }

@@ -8,9 +8,7 @@ use Doctrine\ORM\EntityManagerInterface;
 use FreshHuddle\App\Mail\Letter;
 use FreshHuddle\App\Worker\Task;
 use FreshHuddle\App\Worker\TaskHandler;
-use FreshHuddle\App\Worker\TryAgain;
 use Symfony\Component\DependencyInjection\Attribute\Autowire;
-use Symfony\Component\Mailer\Exception\TransportExceptionInterface;
 
 /**
  * Sends the link for a forgotten password. The subject of a task is the token's id.
@@ -42,11 +40,7 @@ final readonly class MailPassword implements TaskHandler
     {
         $token = $this->em->find(TeacherToken::class, $task->subject);
         if (null !== $token && null === $token->usedAt) {
-            try {
-                $this->letter->send($token->teacher->email, 'password', ['name' => $token->teacher->name, 'link' => "{$this->publicUrl}/password/{$this->secret->of($token->id)}"]);
-            } catch (TransportExceptionInterface) {
-                throw new TryAgain('The mail was not taken.', 2_000 * 2 ** $task->attempts);
-            }
+            $this->letter->send($task, $token->teacher->email, 'password', ['name' => $token->teacher->name, 'link' => "{$this->publicUrl}/password/{$this->secret->of($token->id)}"]);
         }
 
         return null;

@@ -7,12 +7,9 @@ namespace FreshHuddle\App\Roster\Invitation;
 use Doctrine\ORM\EntityManagerInterface;
 use FreshHuddle\App\Account\Token\LinkSecret;
 use FreshHuddle\App\Mail\Letter;
-use FreshHuddle\App\Worker\GaveUp;
 use FreshHuddle\App\Worker\Task;
 use FreshHuddle\App\Worker\TaskHandler;
-use FreshHuddle\App\Worker\TryAgain;
 use Symfony\Component\DependencyInjection\Attribute\Autowire;
-use Symfony\Component\Mailer\Exception\TransportExceptionInterface;
 
 /**
  * Sends an invitation. The subject of a task is the invitation's id.
@@ -20,8 +17,6 @@ use Symfony\Component\Mailer\Exception\TransportExceptionInterface;
 final readonly class MailInvitation implements TaskHandler
 {
     public const KIND = 'mailInvitation';
-
-    private const MOST_TRIES = 5;
 
     public function __construct(
         private EntityManagerInterface $em,
@@ -45,18 +40,13 @@ final readonly class MailInvitation implements TaskHandler
     public function handle(Task $task): ?int
     {
         $invitation = $this->em->find(ClassInvitation::class, $task->subject);
-        if (null === $invitation) {
-            return null;
-        }
-        try {
-            $this->letter->send($invitation->email, 'invitation', [
+        if (null !== $invitation) {
+            $this->letter->send($task, $invitation->email, 'invitation', [
                 'by' => $invitation->invitedBy->name,
                 'class' => $invitation->class->name,
                 'role' => $invitation->role->value,
                 'link' => "{$this->publicUrl}/invitation/{$this->secret->of($invitation->id)}",
             ]);
-        } catch (TransportExceptionInterface) {
-            throw $task->attempts < self::MOST_TRIES ? new TryAgain('The mail was not taken.', 2_000 * 2 ** $task->attempts) : new GaveUp(\sprintf('The mail to %s was not taken.', $invitation->email));
         }
 
         return null;
