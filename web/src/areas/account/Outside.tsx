@@ -34,6 +34,23 @@ export function OutsideSheet({
   );
 }
 
+function SignInLink() {
+  return (
+    <a className="underline" href="/">
+      {words.account.signIn}
+    </a>
+  );
+}
+
+/** It is done, and signing in is next. */
+export function DoneOutside({ text }: { text: string }) {
+  return (
+    <p>
+      {text} <SignInLink />
+    </p>
+  );
+}
+
 /** Sends something and keeps what came of it. */
 export function useSend(send: () => Promise<unknown>) {
   const [busy, setBusy] = useState(false);
@@ -77,9 +94,7 @@ export function ForgottenPage() {
         </>
       )}
       <p className="mt-6 text-sm">
-        <a className="underline" href="/">
-          {words.account.signIn}
-        </a>
+        <SignInLink />
       </p>
     </OutsideSheet>
   );
@@ -95,12 +110,7 @@ export function NewPasswordPage() {
   return (
     <OutsideSheet title={words.account.change} onSubmit={go}>
       {done ? (
-        <p>
-          {words.account.passwordSet}{' '}
-          <a className="underline" href="/">
-            {words.account.signIn}
-          </a>
-        </p>
+        <DoneOutside text={words.account.passwordSet} />
       ) : (
         <>
           <Field

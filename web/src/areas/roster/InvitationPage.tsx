@@ -6,7 +6,7 @@ import { problemText } from '../../api/problem';
 import { Button } from '../../ui/Button';
 import { Field } from '../../ui/Field';
 import { words } from '../../words';
-import { OutsideSheet, useSend } from '../account/Outside';
+import { DoneOutside, OutsideSheet, useSend } from '../account/Outside';
 
 /** Somebody has been asked to help in a class. */
 export function InvitationPage() {
@@ -34,12 +34,7 @@ export function InvitationPage() {
   return (
     <OutsideSheet title={words.staff.asked(invitedBy, className, role)} onSubmit={go}>
       {done ? (
-        <p>
-          {words.staff.accepted}{' '}
-          <a className="underline" href="/">
-            {words.account.signIn}
-          </a>
-        </p>
+        <DoneOutside text={words.staff.accepted} />
       ) : (
         <>
           <p className="mb-4 text-soft">{known ? words.staff.known(email) : words.staff.unknown(email)}</p>
