@@ -9,7 +9,7 @@ declare(strict_types=1);
 
 require dirname(__DIR__).'/vendor/autoload.php';
 
-use FreshHuddle\App\Grouping\ClockLimit;
+use FreshHuddle\App\Grouping\Proposal\ClockLimit;
 use FreshHuddle\Core\Grouping\Goal\EachHas;
 use FreshHuddle\Core\Grouping\Goal\NewPartners;
 use FreshHuddle\Core\Grouping\Goal\NotAlone;

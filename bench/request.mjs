@@ -2,7 +2,13 @@
 // and how many saves go through while many students write at once.
 import { execFileSync } from 'node:child_process';
 import { readFileSync } from 'node:fs';
+import ts from 'typescript';
 import { ask, at, comeIn, command, done, figures, lessonOf, must, signedIn, wait } from './support.mjs';
+
+/** The page's own: how long it waits while answers are late. */
+const source = readFileSync(new URL('../web/src/api/pace.ts', import.meta.url), 'utf8');
+const asModule = ts.transpileModule(source, { compilerOptions: { module: ts.ModuleKind.ESNext } }).outputText;
+const { Pace, queued } = await import(`data:text/javascript,${encodeURIComponent(asModule)}`);
 
 const students = Number(process.env.FH_STUDENTS ?? 400);
 const times = Number(process.env.FH_TIMES ?? 300);
@@ -76,28 +82,40 @@ for (const [name, request] of Object.entries(kinds)) {
   console.log(`| ${name} | ${php} | ${postgres} | ${at(walls, 0.5).toFixed(1)} | ${at(walls, 0.99).toFixed(1)} |`);
 }
 
-// Everybody writes, each about every two seconds, as a page does.
-let failed = 0;
-const saves = [];
-let going = true;
-const writer = async (person) => {
-  await wait(Math.random() * 2_000);
-  while (going) {
-    const began = performance.now();
-    const answer = await save(person).catch(() => ({ status: 0 }));
-    if (answer.status === 200) {
-      person.text = answer.json.text;
-      saves.push(performance.now() - began);
-    } else failed++;
-    await wait(Math.max(0, 2_000 - (performance.now() - began)));
-  }
-};
-const writers = people.map(writer);
-await wait(loadFor);
-going = false;
-await Promise.all(writers);
-console.log(
-  `\n${students} students write at once, load generator included: ${(saves.length / (loadFor / 1_000)).toFixed(0)} saves a second, ${figures(saves)}, ${failed} failed.`,
-);
+// Everybody writes: each about every two seconds whatever the server does, and then as a page does (web/src/api/pace.ts),
+// which waits longer while answers are late.
+async function everybodyWrites(minds) {
+  let failed = 0;
+  const saves = [];
+  let going = true;
+  const writer = async (person) => {
+    const pace = new Pace();
+    await wait(Math.random() * 2_000);
+    while (going) {
+      const began = performance.now();
+      const answer = await save(person).catch(() => ({ status: 0, headers: {} }));
+      const took = performance.now() - began;
+      if (answer.status === 200) {
+        person.text = answer.json.text;
+        saves.push(took);
+      } else failed++;
+      if (minds) pace.note(queued({ get: (name) => answer.headers[name.toLowerCase()] ?? null }));
+      await wait(Math.max(0, pace.wait(2_000) - took));
+    }
+  };
+  const writers = people.map(writer);
+  if (minds) await wait(loadFor / 2); // until they have found their pace
+  saves.length = failed = 0;
+  const began = performance.now();
+  await wait(loadFor);
+  const seconds = (performance.now() - began) / 1_000;
+  const done = [...saves];
+  going = false;
+  await Promise.all(writers);
+  return `${(done.length / seconds).toFixed(0)} saves a second, ${figures(done)}, ${failed} failed`;
+}
+console.log(`\n${students} students write at once, load generator included.`);
+console.log(`Each every 2 s, whatever the server does: ${await everybodyWrites(false)}.`);
+console.log(`As a page does: ${await everybodyWrites(true)}.`);
 await must('POST', '/api/staff/sign-out', { ...staff, body: {} });
 done();

@@ -31,6 +31,7 @@ export function ask(method, path, { cookie, body, raw, headers = {} } = {}) {
           const cookies = (response.headers['set-cookie'] ?? []).map((one) => one.split(';')[0]).join('; ');
           done({
             status: response.statusCode,
+            headers: response.headers,
             cookies,
             json: got.startsWith('{') || got.startsWith('[') ? JSON.parse(got) : null,
           });

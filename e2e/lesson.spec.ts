@@ -37,8 +37,8 @@ test('a lesson from the class list to groups at work and back', async ({ browser
   await test.step('a class by pasting names', async () => {
     await t.getByRole('button', { name: 'New class' }).click();
     await t.getByLabel('What is the class called?').fill('10F Rivers');
-    await t.getByLabel('Paste the names, one a line').fill(pasted);
-    await expect(t.getByText('stands here twice')).toBeVisible();
+    await t.getByLabel('Paste here').fill(pasted);
+    await expect(t.getByText('stands in line')).toBeVisible();
     await expect(t.getByText('No letters in it')).toBeVisible();
     await t.getByRole('button', { name: 'Make the class with 7 students' }).click();
     await expect(t.getByRole('heading', { name: '10F Rivers' })).toBeVisible();
@@ -158,6 +158,7 @@ test('a lesson from the class list to groups at work and back', async ({ browser
     await t.getByRole('tab', { name: 'Floor', exact: true }).click();
   });
 
+  await expect(table(t, 'Upstream')).toBeVisible();
   const floor = await seats(t);
   const [annaName = '', bertName = ''] = floor.get('Upstream') ?? [];
   const [carlName = ''] = floor.get('Group 2') ?? [];
@@ -252,7 +253,10 @@ test('a lesson from the class list to groups at work and back', async ({ browser
     await t.getByRole('tab', { name: 'Floor', exact: true }).click();
     await tag(t, carlName).click();
     await t.getByRole('dialog').getByRole('button', { name: 'Upstream' }).click();
-    await expect(carl.page.getByText('Upstream').first()).toBeVisible();
+    // He is told so in place of the other group's sheet, and keeps what he wrote himself.
+    await expect(carl.page.getByRole('heading', { name: 'You are now in Upstream.' })).toBeVisible();
+    await expect(carl.page.getByText('Stones on the inside.')).toBeVisible();
+    await carl.page.getByRole('button', { name: 'Go to Upstream' }).click();
     await expect(carl.page.getByText('Stones on the inside.')).toHaveCount(0);
     await t.getByRole('main').getByRole('button', { name: 'Undo' }).click();
     await expect(carl.page.getByText('Group 2').first()).toBeVisible();

@@ -10,7 +10,7 @@ test('students take seats on their own pages, two at once for the last one, and 
   await test.step('a class with a seating plan and a wish', async () => {
     await t.getByRole('button', { name: 'New class' }).click();
     await t.getByLabel('What is the class called?').fill('Debating circle');
-    await t.getByLabel('Paste the names, one a line').fill('Name\nAda Lund\nBen Oduya\nChi Nakagawa\nDov Petrescu');
+    await t.getByLabel('Paste here').fill('Name\nAda Lund\nBen Oduya\nChi Nakagawa\nDov Petrescu');
     await t.getByRole('button', { name: 'Make the class with 4 students' }).click();
     await expect(t.getByRole('heading', { name: 'Debating circle' })).toBeVisible();
     await t.getByRole('tab', { name: 'Seating plan' }).click();

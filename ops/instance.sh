@@ -56,7 +56,7 @@ packages() {
     mkdir -p /etc/postgresql-common/createcluster.d
     [ -e /etc/postgresql-common/createcluster.d/fresh-huddle.conf ] || echo 'create_main_cluster = false' >/etc/postgresql-common/createcluster.d/fresh-huddle.conf
     install_packages php8.2-cli php8.2-fpm php8.2-pgsql php8.2-curl php8.2-zip php8.2-gd php8.2-apcu php8.2-intl php8.2-mbstring php8.2-xml \
-        nginx libnginx-mod-nchan supervisor postgresql-15 composer git unzip curl
+        nginx libnginx-mod-nchan libnginx-mod-http-brotli-static supervisor postgresql-15 composer git unzip curl
 }
 
 # $1: a name; the rest: files. True if they are not as they were when `stamp` was last called for the name.

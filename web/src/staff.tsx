@@ -1,23 +1,48 @@
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
-import { StrictMode } from 'react';
+import { lazy, StrictMode, Suspense, type ReactNode } from 'react';
 import { createRoot } from 'react-dom/client';
 import { BrowserRouter, Route, Routes } from 'react-router';
 import { isPassing } from './api/problem';
-import { AccountPage } from './areas/account/AccountPage';
-import { ForgottenPage, NewPasswordPage } from './areas/account/Outside';
 import { SignedIn } from './areas/account/SignedIn';
-import { DeskPage } from './areas/grouping/desk/DeskPage';
-import { ClassLessons } from './areas/lesson/ClassLessons';
-import { LessonPage } from './areas/live/LessonPage';
 import { Today } from './areas/live/Today';
 import { ClassesPage } from './areas/roster/ClassesPage';
-import { ClassPage } from './areas/roster/ClassPage';
-import { InvitationPage } from './areas/roster/InvitationPage';
 import './styles.css';
+import { LineNote } from './ui/LineNote';
 import { MessagesProvider } from './ui/messages';
+import { Nowhere } from './ui/Nowhere';
+import { useCutSaid } from './ui/useCutSaid';
+import { words } from './words';
+
+// The first page comes with the door; each other one when it is gone to.
+const AccountPage = lazy(() => import('./areas/account/AccountPage').then((file) => ({ default: file.AccountPage })));
+const ForgottenPage = lazy(() => import('./areas/account/Outside').then((file) => ({ default: file.ForgottenPage })));
+const NewPasswordPage = lazy(() =>
+  import('./areas/account/Outside').then((file) => ({ default: file.NewPasswordPage })),
+);
+const InvitationPage = lazy(() =>
+  import('./areas/roster/InvitationPage').then((file) => ({ default: file.InvitationPage })),
+);
+const ClassPage = lazy(() => import('./areas/roster/ClassPage').then((file) => ({ default: file.ClassPage })));
+const ClassLessons = lazy(() => import('./areas/lesson/ClassLessons').then((file) => ({ default: file.ClassLessons })));
+const DeskPage = lazy(() => import('./areas/grouping/desk/DeskPage').then((file) => ({ default: file.DeskPage })));
+const LessonPage = lazy(() => import('./areas/live/LessonPage').then((file) => ({ default: file.LessonPage })));
+
+function Soon({ children }: { children: ReactNode }) {
+  useCutSaid();
+  return (
+    <>
+      <LineNote slow={words.common.lineSlow} down={words.common.lineDown} />
+      <Suspense fallback={<p className="p-8 text-soft">{words.common.loading}</p>}>{children}</Suspense>
+    </>
+  );
+}
 
 const queries = new QueryClient({
-  defaultOptions: { queries: { retry: (times, error) => isPassing(error) && times < 5, staleTime: 1_000 } },
+  // A press that cannot be done now is said to have failed: it is never done later, when it is not meant any more.
+  defaultOptions: {
+    mutations: { networkMode: 'always' },
+    queries: { networkMode: 'always', retry: (times, error) => isPassing(error) && times < 5, staleTime: 1_000 },
+  },
 });
 
 /** What is there for a teacher who is signed in. */
@@ -37,7 +62,7 @@ function Inside() {
         <Route path="/groupings/:id" element={<DeskPage />} />
         <Route path="/account" element={<AccountPage />} />
         <Route path="/lessons/:id" element={<LessonPage />} />
-        <Route path="*" element={<ClassesPage today={<Today />} />} />
+        <Route path="*" element={<Nowhere />} />
       </Routes>
     </SignedIn>
   );
@@ -50,12 +75,14 @@ if (page !== null) {
       <QueryClientProvider client={queries}>
         <MessagesProvider>
           <BrowserRouter>
-            <Routes>
-              <Route path="/forgotten" element={<ForgottenPage />} />
-              <Route path="/password/:token" element={<NewPasswordPage />} />
-              <Route path="/invitation/:token" element={<InvitationPage />} />
-              <Route path="*" element={<Inside />} />
-            </Routes>
+            <Soon>
+              <Routes>
+                <Route path="/forgotten" element={<ForgottenPage />} />
+                <Route path="/password/:token" element={<NewPasswordPage />} />
+                <Route path="/invitation/:token" element={<InvitationPage />} />
+                <Route path="*" element={<Inside />} />
+              </Routes>
+            </Soon>
           </BrowserRouter>
         </MessagesProvider>
       </QueryClientProvider>

@@ -7,18 +7,18 @@ namespace FreshHuddle\App\Demo;
 use Doctrine\ORM\EntityManagerInterface;
 use FreshHuddle\App\Account\Teacher;
 use FreshHuddle\App\Database\Clock;
-use FreshHuddle\App\Grouping\DealRequest;
-use FreshHuddle\App\Grouping\DeskGoal;
-use FreshHuddle\App\Grouping\DeskGoalKind;
-use FreshHuddle\App\Grouping\DeskMethod;
-use FreshHuddle\App\Grouping\DeskNotes;
-use FreshHuddle\App\Grouping\DeskSettings;
-use FreshHuddle\App\Grouping\EditFloor;
-use FreshHuddle\App\Grouping\EditKind;
-use FreshHuddle\App\Grouping\GroupingDesk;
-use FreshHuddle\App\Grouping\NumberPlan;
-use FreshHuddle\App\Grouping\SeatRole;
-use FreshHuddle\App\Grouping\SeatTask;
+use FreshHuddle\App\Grouping\Desk\DeskGoal;
+use FreshHuddle\App\Grouping\Desk\DeskMethod;
+use FreshHuddle\App\Grouping\Desk\DeskNotes;
+use FreshHuddle\App\Grouping\Desk\DeskSettings;
+use FreshHuddle\App\Grouping\Floor\EditFloor;
+use FreshHuddle\App\Grouping\Floor\EditKind;
+use FreshHuddle\App\Grouping\Floor\FloorChanges;
+use FreshHuddle\App\Grouping\Proposal\DealRequest;
+use FreshHuddle\App\Grouping\Proposal\Taking;
+use FreshHuddle\App\Grouping\Seat\NumberPlan;
+use FreshHuddle\App\Grouping\Seat\SeatRole;
+use FreshHuddle\App\Grouping\Seat\SeatTask;
 use FreshHuddle\App\Lesson\ChangeOrder;
 use FreshHuddle\App\Lesson\EditSegment;
 use FreshHuddle\App\Lesson\Lessons;
@@ -36,6 +36,7 @@ use FreshHuddle\App\Roster\MakeRule;
 use FreshHuddle\App\Roster\Roster;
 use FreshHuddle\App\Roster\RuleKind;
 use FreshHuddle\App\Roster\SchoolClass;
+use FreshHuddle\Core\Grouping\GoalKind;
 use FreshHuddle\Core\Lesson\SegmentKind;
 use FreshHuddle\Core\Materials\BlockKind;
 use FreshHuddle\Core\Roster\Export\SafeCsv;
@@ -55,7 +56,8 @@ final readonly class Larkmouth
         private Roster $roster,
         private Lessons $lessons,
         private RunningOrders $orders,
-        private GroupingDesk $desk,
+        private Taking $taking,
+        private FloorChanges $changes,
         private DeskNotes $notes,
         private ClassImport $import,
         private ClassRules $rules,
@@ -96,7 +98,7 @@ final readonly class Larkmouth
         }
         $class = $this->schoolClass($teacher, $lecture['name'], $lecture['doorWord'], $names);
         $round = $this->orders->roundNow($this->lessons->create($class, new MakeLesson('Three coasts, thirty tables', 75, $this->soon(2))));
-        $this->desk->deal($round->grouping, new DealRequest(0, groups: 30, seed: 7));
+        $this->taking->deal($round->grouping, new DealRequest(0, groups: 30, seed: 7));
     }
 
     /**
@@ -173,16 +175,16 @@ final readonly class Larkmouth
         }
         if ([] !== $this->rules->of($round->grouping->class->id)) {
             $this->notes->keepSettings($round->grouping->id, new DeskSettings(DeskMethod::Balance, groups: \count($names), goals: [
-                new DeskGoal(DeskGoalKind::EachHas, tag: 'lead'),
-                new DeskGoal(DeskGoalKind::Spread, 'Level'),
-                new DeskGoal(DeskGoalKind::NotAlone, 'Home language'),
-                new DeskGoal(DeskGoalKind::NewPartners),
+                new DeskGoal(GoalKind::EachHas, tag: 'lead'),
+                new DeskGoal(GoalKind::Spread, 'Level'),
+                new DeskGoal(GoalKind::NotAlone, 'Home language'),
+                new DeskGoal(GoalKind::NewPartners),
             ]));
             $this->notes->keepNumbers($round->grouping->id, new NumberPlan([new SeatRole(1, 'lead'), new SeatRole(2, 'timekeeper')], [new SeatTask([1, 2], 'Rainfall and heights'), new SeatTask([3, 4, 5], 'Houses and money')]));
         }
-        $floor = $this->desk->deal($round->grouping, new DealRequest(0, groups: \count($names), seed: $seed));
+        $floor = $this->taking->deal($round->grouping, new DealRequest(0, groups: \count($names), seed: $seed));
         foreach ($floor->groups as $i => $group) {
-            $floor = $this->desk->edit($round->grouping, new EditFloor($floor->step, EditKind::Rename, group: $group->id, name: $names[$i]));
+            $floor = $this->changes->edit($round->grouping, new EditFloor($floor->step, EditKind::Rename, group: $group->id, name: $names[$i]));
         }
     }
 }

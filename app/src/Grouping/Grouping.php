@@ -5,7 +5,12 @@ declare(strict_types=1);
 namespace FreshHuddle\App\Grouping;
 
 use Doctrine\ORM\Mapping as ORM;
+use FreshHuddle\App\Grouping\Desk\DeskNotes;
+use FreshHuddle\App\Grouping\Desk\DeskSettings;
 use FreshHuddle\App\Grouping\Floor\FloorStore;
+use FreshHuddle\App\Grouping\Seat\NumberPlan;
+use FreshHuddle\App\Grouping\SignUp\SignUps;
+use FreshHuddle\App\Grouping\SignUp\SignUpState;
 use FreshHuddle\App\Roster\SchoolClass;
 
 /**

@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace FreshHuddle\App\Http;
 
 use FreshHuddle\App\Database\DatabaseAway;
+use FreshHuddle\App\Refusal\Refusal;
+use FreshHuddle\Core\Message;
 use Psr\Log\LoggerInterface;
 use Symfony\Component\EventDispatcher\Attribute\AsEventListener;
 use Symfony\Component\HttpFoundation\JsonResponse;
@@ -19,7 +21,7 @@ use Symfony\Component\Validator\Exception\ValidationFailedException;
 #[AsEventListener(priority: -64)]
 final readonly class ProblemListener
 {
-    public function __construct(private LoggerInterface $logger)
+    public function __construct(private Problems $problems, private LoggerInterface $logger)
     {
     }
 
@@ -30,48 +32,33 @@ final readonly class ProblemListener
 
     private function answer(\Throwable $error): JsonResponse
     {
-        if ($error instanceof Problem) {
-            return $error->response();
+        if ($error instanceof Problem || $error instanceof Refusal) {
+            return $this->problems->of($error);
         }
         for ($cause = $error; null !== $cause; $cause = $cause->getPrevious()) {
             if ($cause instanceof ValidationFailedException) {
-                return self::invalid($cause);
+                return $this->problems->invalid($cause->getViolations());
             }
             if (DatabaseAway::says($cause)) {
                 $this->logger->warning('The database does not answer ({code}).', ['code' => $cause->getCode()]);
 
-                return (new Problem(503, 'One moment: the server is catching its breath. It is tried again by itself.', null, ['Retry-After' => '1']))->response();
+                return $this->problems->of(new Problem(503, new Message('http.database_away'), null, ['Retry-After' => '1']));
             }
         }
         if ($error instanceof HttpExceptionInterface) {
             $status = $error->getStatusCode();
 
-            return (new Problem($status, match ($status) {
-                400, 415, 422 => 'This request cannot be read.',
-                413 => 'This is more than can be taken in one piece.',
-                429 => 'That was too much at once. Wait a moment.',
-                404, 405 => 'There is no such thing here, or it is not yours.',
-                403 => 'This is not open to you.',
-                default => 'This did not work.',
-            }))->response();
+            return $this->problems->of(new Problem($status, new Message(match ($status) {
+                400, 415, 422 => 'http.unreadable',
+                413 => 'http.too_large',
+                429 => 'http.too_much',
+                404, 405 => 'http.missing',
+                403 => 'http.not_open',
+                default => 'http.did_not_work',
+            })));
         }
         $this->logger->error('{what}', ['what' => LogLine::of($error)]);
 
-        return (new Problem(500, 'Something broke on our side. What was shown as saved is saved. Try again.'))->response();
-    }
-
-    private static function invalid(ValidationFailedException $failure): JsonResponse
-    {
-        $errors = [];
-        foreach ($failure->getViolations() as $violation) {
-            $errors[] = ['field' => $violation->getPropertyPath(), 'message' => (string) $violation->getMessage()];
-        }
-
-        return Problem::json([
-            'type' => 'about:blank',
-            'title' => $errors[0]['message'] ?? 'This request cannot be read.',
-            'status' => 422,
-            'errors' => $errors,
-        ], 422);
+        return $this->problems->of(new Problem(500, new Message('http.broken')));
     }
 }

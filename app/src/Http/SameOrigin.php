@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace FreshHuddle\App\Http;
 
+use FreshHuddle\Core\Message;
 use Symfony\Component\EventDispatcher\Attribute\AsEventListener;
 use Symfony\Component\HttpKernel\Event\RequestEvent;
 
@@ -24,10 +25,10 @@ final readonly class SameOrigin
         $site = $request->headers->get('Sec-Fetch-Site');
         $origin = $request->headers->get('Origin');
         if ((null !== $site && 'same-origin' !== $site) || (null !== $origin && $origin !== $request->getSchemeAndHttpHost())) {
-            throw new Problem(403, 'This came from another page and was not done.');
+            throw new Problem(403, new Message('http.other_page'));
         }
         if (null !== $request->headers->get('Content-Type') && 'json' !== $request->getContentTypeFormat()) {
-            throw new Problem(415, 'This request cannot be read: it is not JSON.');
+            throw new Problem(415, new Message('http.not_json'));
         }
     }
 }

@@ -16,9 +16,9 @@ final readonly class EditLesson
      * @param int|null $startsAt milliseconds since 1970
      */
     public function __construct(
-        #[Assert\NotBlank(message: 'A lesson needs a title.', allowNull: true, normalizer: 'trim'), Assert\Length(max: 120, maxMessage: 'A title has at most 120 signs.')]
+        #[Assert\NotBlank(message: 'lesson.lesson_needs_title', allowNull: true, normalizer: 'trim'), Assert\Length(max: 120, maxMessage: 'lesson.title_at_most_120_signs')]
         public ?string $title = null,
-        #[Assert\Range(notInRangeMessage: 'Between 5 and 600 minutes, please.', min: 5, max: 600)]
+        #[Assert\Range(notInRangeMessage: 'lesson.between_5_and_600_minutes', min: 5, max: 600)]
         public ?int $minutes = null,
         #[Moment]
         public ?int $startsAt = null,

@@ -13,13 +13,13 @@ use Symfony\Component\Validator\Constraints as Assert;
 final readonly class EditSegment
 {
     public function __construct(
-        #[Assert\Length(max: 2000, maxMessage: 'Instructions have at most 2,000 signs.')]
+        #[Assert\Length(max: 2000, maxMessage: 'lesson.instructions_have_at_most_2000_signs')]
         public ?string $instructions = null,
-        #[Assert\Range(notInRangeMessage: 'Between 1 and 600 minutes, please.', min: 1, max: 600)]
+        #[Assert\Range(notInRangeMessage: 'grouping.between_1_and_600_minutes', min: 1, max: 600)]
         public ?int $minutes = null,
-        #[Assert\Range(notInRangeMessage: 'Between 0 and 120 seconds, please.', min: 0, max: 120)]
+        #[Assert\Range(notInRangeMessage: 'lesson.between_0_and_120_seconds', min: 0, max: 120)]
         public ?int $lookSeconds = null,
-        #[Assert\Range(notInRangeMessage: 'Between 0 and 120 seconds, please.', min: 0, max: 120)]
+        #[Assert\Range(notInRangeMessage: 'lesson.between_0_and_120_seconds', min: 0, max: 120)]
         public ?int $callBackSeconds = null,
         public ?bool $autoCallBack = null,
         #[Id]

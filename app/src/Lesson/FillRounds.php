@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace FreshHuddle\App\Lesson;
 
-use FreshHuddle\App\Grouping\FillWay;
+use FreshHuddle\App\Grouping\Proposal\FillWay;
 use Symfony\Component\Validator\Constraints as Assert;
 
 /**
@@ -21,11 +21,11 @@ final readonly class FillRounds
     public function __construct(
         public int $basedOn,
         public FillWay $way,
-        #[Assert\Range(notInRangeMessage: 'Between 2 and 12 rounds, please.', min: 2, max: 12)]
+        #[Assert\Range(notInRangeMessage: 'grouping.between_2_and_12_rounds', min: 2, max: 12)]
         public int $rounds = 2,
-        #[Assert\Range(notInRangeMessage: 'Between 2 and 20 in each group, please.', min: 2, max: 20)]
+        #[Assert\Range(notInRangeMessage: 'lesson.between_2_and_20_each_group', min: 2, max: 20)]
         public int $size = 4,
-        #[Assert\Count(max: 20, maxMessage: 'At most 20 topics, please.'), Assert\All([new Assert\NotBlank(normalizer: 'trim'), new Assert\Length(max: 60)]), Assert\Unique(message: 'Each topic once, please.')]
+        #[Assert\Count(max: 20, maxMessage: 'grouping.at_most_20_topics'), Assert\All([new Assert\NotBlank(normalizer: 'trim'), new Assert\Length(max: 60)]), Assert\Unique(message: 'grouping.each_topic_once')]
         public array $topics = [],
     ) {
     }

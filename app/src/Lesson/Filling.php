@@ -7,8 +7,8 @@ namespace FreshHuddle\App\Lesson;
 use Doctrine\DBAL\LockMode;
 use Doctrine\ORM\EntityManagerInterface;
 use FreshHuddle\App\Grouping\Grouping;
-use FreshHuddle\App\Grouping\SeveralRounds;
-use FreshHuddle\App\Http\Problem;
+use FreshHuddle\App\Grouping\Proposal\SeveralRounds;
+use FreshHuddle\App\Lesson\Exception\LessonRefused;
 use FreshHuddle\App\Lesson\Run\Run;
 use FreshHuddle\App\Stream\Audience;
 use FreshHuddle\App\Stream\Stream;
@@ -32,14 +32,14 @@ final readonly class Filling
      * Rounds that groups have not worked in yet get the groupings, in their order; what is missing is added after the last
      * round.
      *
-     * @throws Problem 409 if the order was changed elsewhere meanwhile; 422 if it cannot be
+     * @throws LessonRefused if the order was changed elsewhere meanwhile, or if it cannot be
      */
     public function fill(Lesson $lesson, FillRounds $request): void
     {
         $this->em->wrapInTransaction(function () use ($lesson, $request): void {
             $this->em->refresh($lesson, LockMode::PESSIMISTIC_WRITE);
             if ($lesson->orderStep !== $request->basedOn) {
-                throw new Problem(409, 'The running order was changed in another window a moment ago. It is shown as it is now.');
+                throw LessonRefused::outdated('lesson.order.changed');
             }
             $segments = $this->orders->segments($lesson);
             $open = array_values(array_filter(array_map(static fn (Segment $segment): ?Round => $segment->round, $segments), $this->isOpen(...)));
@@ -53,7 +53,7 @@ final readonly class Filling
                 }
             }
             if (\count($segments) > RunningOrder::MOST) {
-                throw new Problem(422, \sprintf('A running order has at most %d segments.', RunningOrder::MOST), 'rounds');
+                throw LessonRefused::unusable('lesson.order.too_many', 'rounds', ['most' => RunningOrder::MOST]);
             }
             $this->orders->arrange($lesson, $segments);
             ++$lesson->orderStep;

@@ -6,7 +6,7 @@ namespace FreshHuddle\App\Lesson;
 
 use Doctrine\ORM\EntityManagerInterface;
 use FreshHuddle\App\Account\Teacher;
-use FreshHuddle\App\Http\Problem;
+use FreshHuddle\App\Roster\Exception\RosterRefused;
 use FreshHuddle\App\Roster\Staff;
 
 /**
@@ -19,7 +19,7 @@ final readonly class LessonAccess
     }
 
     /**
-     * @throws Problem 404 if it is not in a class of theirs; 403 if they only assist there
+     * @throws RosterRefused if it is not in a class of theirs, or if they only assist there
      */
     public function lesson(Teacher $teacher, string $id): Lesson
     {
@@ -30,7 +30,7 @@ final readonly class LessonAccess
     }
 
     /**
-     * @throws Problem 404 if it is not in a class of theirs; 403 if they only assist there
+     * @throws RosterRefused if it is not in a class of theirs, or if they only assist there
      */
     public function round(Teacher $teacher, string $id): Round
     {
@@ -41,7 +41,7 @@ final readonly class LessonAccess
     }
 
     /**
-     * @throws Problem 404 if it is not in a class of theirs; 403 if they only assist there
+     * @throws RosterRefused if it is not in a class of theirs, or if they only assist there
      */
     public function segment(Teacher $teacher, string $id): Segment
     {

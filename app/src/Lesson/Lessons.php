@@ -5,11 +5,12 @@ declare(strict_types=1);
 namespace FreshHuddle\App\Lesson;
 
 use Doctrine\ORM\EntityManagerInterface;
+use FreshHuddle\App\Grouping\Desk\Groupings;
+use FreshHuddle\App\Grouping\Desk\Regroup;
 use FreshHuddle\App\Grouping\Grouping;
-use FreshHuddle\App\Grouping\GroupingDesk;
-use FreshHuddle\App\Grouping\Regroup;
-use FreshHuddle\App\Http\Problem;
+use FreshHuddle\App\Grouping\History\GroupingUsage;
 use FreshHuddle\App\Lesson\Event\LessonBegun;
+use FreshHuddle\App\Lesson\Exception\LessonRefused;
 use FreshHuddle\App\Roster\SchoolClass;
 use FreshHuddle\App\Stream\Audience;
 use FreshHuddle\App\Stream\Stream;
@@ -28,7 +29,8 @@ final readonly class Lessons
         private EntityManagerInterface $em,
         private ClockInterface $clock,
         private RunningOrders $orders,
-        private GroupingDesk $groupings,
+        private Groupings $groupings,
+        private GroupingUsage $usage,
         private Regroup $regroup,
         private Stream $stream,
         private EventDispatcherInterface $events,
@@ -48,7 +50,7 @@ final readonly class Lessons
             }
             $this->em->flush();
             if (null === $from) {
-                $this->orders->arrange($lesson, $this->usual($lesson));
+                $this->orders->arrange($lesson, $this->usual($lesson, $this->groupingFor($lesson, $request->grouping)));
             } else {
                 $lesson->begunFrom = $from;
                 $this->begin($lesson, $from, $request->groups);
@@ -73,12 +75,12 @@ final readonly class Lessons
     /**
      * From now on students of the class are taken to this lesson.
      *
-     * @throws Problem 422 for a template
+     * @throws LessonRefused for a template
      */
     public function makeCurrent(Lesson $lesson): void
     {
         if ($lesson->template) {
-            throw new Problem(422, 'This is a template: nobody comes into it. Begin a lesson from it.');
+            throw LessonRefused::unusable('lesson.template');
         }
         $was = $lesson->class->currentLessonId;
         $lesson->class->currentLessonId = $lesson->id;
@@ -101,11 +103,26 @@ final readonly class Lessons
     }
 
     /**
+     * What was grouped last is what the lesson is for, so none is left over.
+     *
+     * @throws LessonRefused if it is none of the class
+     */
+    private function groupingFor(Lesson $lesson, ?string $id): Grouping
+    {
+        $groupings = $this->em->getRepository(Grouping::class);
+        if (null !== $id) {
+            return $groupings->findOneBy(['id' => $id, 'class' => $lesson->class, 'removedAt' => null]) ?? throw LessonRefused::unusable('lesson.grouping_of_another_class', 'grouping');
+        }
+        $latest = $lesson->template ? null : $groupings->findOneBy(['class' => $lesson->class, 'removedAt' => null], ['id' => 'DESC']);
+
+        return null !== $latest && null === $this->usage->lessonOf($latest->id) ? $latest : $this->groupings->create($lesson->class, mb_substr($lesson->title, 0, 80));
+    }
+
+    /**
      * @return list<Segment>
      */
-    private function usual(Lesson $lesson): array
+    private function usual(Lesson $lesson, Grouping $grouping): array
     {
-        $grouping = $this->groupings->create($lesson->class, mb_substr($lesson->title, 0, 80));
         $segments = [];
         foreach (RunningOrder::usual($lesson->minutes) as [$kind, $minutes]) {
             $segments[] = $segment = new Segment(Uuid::v7()->toRfc4122(), $lesson, null, $kind, $minutes);

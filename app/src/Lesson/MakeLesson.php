@@ -15,11 +15,12 @@ final readonly class MakeLesson
      * @param int|null    $startsAt milliseconds since 1970; null: in a moment
      * @param string|null $from     a lesson or template to begin from: its running order, times, words and groups
      * @param bool        $template a template of the teacher's own, not a lesson
+     * @param string|null $grouping for its round; null: the latest of the class that no lesson has, or else a new one
      */
     public function __construct(
-        #[Assert\NotBlank(message: 'A lesson needs a title.', normalizer: 'trim'), Assert\Length(max: 120, maxMessage: 'A title has at most 120 signs.')]
+        #[Assert\NotBlank(message: 'lesson.lesson_needs_title', normalizer: 'trim'), Assert\Length(max: 120, maxMessage: 'lesson.title_at_most_120_signs')]
         public string $title,
-        #[Assert\Range(notInRangeMessage: 'Between 5 and 600 minutes, please.', min: 5, max: 600)]
+        #[Assert\Range(notInRangeMessage: 'lesson.between_5_and_600_minutes', min: 5, max: 600)]
         public int $minutes,
         #[Moment]
         public ?int $startsAt = null,
@@ -27,6 +28,8 @@ final readonly class MakeLesson
         public ?string $from = null,
         public FromGroups $groups = FromGroups::Same,
         public bool $template = false,
+        #[Id]
+        public ?string $grouping = null,
     ) {
     }
 }

@@ -6,7 +6,7 @@ namespace FreshHuddle\App\Lesson;
 
 use Doctrine\ORM\EntityManagerInterface;
 use FreshHuddle\App\Database\Clock;
-use FreshHuddle\App\Grouping\SignUpPlace;
+use FreshHuddle\App\Grouping\SignUp\SignUpPlace;
 use FreshHuddle\App\Roster\Device\StudentUser;
 
 /**

@@ -8,7 +8,7 @@ use Doctrine\DBAL\LockMode;
 use Doctrine\ORM\EntityManagerInterface;
 use FreshHuddle\App\Database\Clock;
 use FreshHuddle\App\Grouping\Grouping;
-use FreshHuddle\App\Http\Problem;
+use FreshHuddle\App\Lesson\Exception\LessonRefused;
 use FreshHuddle\App\Lesson\Run\Run;
 use FreshHuddle\App\Stream\Audience;
 use FreshHuddle\App\Stream\Stream;
@@ -78,15 +78,15 @@ final readonly class RunningOrders
     }
 
     /**
-     * @throws Problem 409 if it was changed elsewhere meanwhile, or what would go has been sent out; 422 if no lesson can
-     *                 have it so
+     * @throws LessonRefused if it was changed elsewhere meanwhile, or what would go has been sent out, or if no lesson can
+     *                       have it so
      */
     public function change(Lesson $lesson, ChangeOrder $change): void
     {
         $this->em->wrapInTransaction(function () use ($lesson, $change): void {
             $this->em->refresh($lesson, LockMode::PESSIMISTIC_WRITE);
             if ($lesson->orderStep !== $change->basedOn) {
-                throw new Problem(409, 'The running order was changed in another window a moment ago. It is shown as it is now.');
+                throw LessonRefused::outdated('lesson.order.changed');
             }
             $this->arrange($lesson, $this->wanted($lesson, $change));
             ++$lesson->orderStep;
@@ -95,7 +95,7 @@ final readonly class RunningOrders
     }
 
     /**
-     * @throws Problem 422 if the grouping is none of the class; 409 for other groups while these are out
+     * @throws LessonRefused if the grouping is none of the class; for other groups while these are out
      */
     public function edit(Segment $segment, EditSegment $edit): void
     {
@@ -162,7 +162,7 @@ final readonly class RunningOrders
         $grouping = $groupings[0];
         $wanted = [];
         foreach ($change->segments as $position => $asked) {
-            $segment = null === $asked->id ? null : ($known[$asked->id] ?? throw new Problem(422, 'This segment is not one of the lesson.', "segments[{$position}].id"));
+            $segment = null === $asked->id ? null : ($known[$asked->id] ?? throw LessonRefused::unusable('lesson.order.stranger', "segments[{$position}].id"));
             if (null === $segment) {
                 $segment = new Segment(Uuid::v7()->toRfc4122(), $lesson, null, $asked->kind, $asked->minutes);
                 if (SegmentKind::Round === $asked->kind) {
@@ -176,22 +176,22 @@ final readonly class RunningOrders
         try {
             RunningOrder::of(array_map(static fn (Segment $segment): PlannedSegment => $segment->planned(), $wanted));
         } catch (UnusableOrder $e) {
-            throw new Problem(422, $e->getMessage(), null === $e->position ? 'segments' : "segments[{$e->position}]");
+            throw LessonRefused::because($e->says, null === $e->position ? 'segments' : "segments[{$e->position}]");
         }
 
         return $wanted;
     }
 
     /**
-     * @throws Problem 409
+     * @throws LessonRefused
      */
     private function mayGo(Segment $segment): void
     {
         if ($segment->lesson->segment === $segment) {
-            throw new Problem(409, 'The lesson is in this segment just now. Go on to another one first.', 'segments');
+            throw LessonRefused::outdated('lesson.order.segment_is_on', 'segments');
         }
         if (null !== $segment->round && 0 < $this->em->getRepository(Run::class)->count(['round' => $segment->round])) {
-            throw new Problem(409, 'Groups have worked in this round, so it stays in the lesson. You can make it shorter.', 'segments');
+            throw LessonRefused::outdated('lesson.order.round_has_run', 'segments');
         }
     }
 
@@ -199,10 +199,10 @@ final readonly class RunningOrders
     {
         $grouping = $this->em->find(Grouping::class, $groupingId, LockMode::PESSIMISTIC_WRITE); // who removes it holds it too
         if (null === $grouping || $grouping->class !== $round->lesson->class || null !== $grouping->removedAt) {
-            throw new Problem(422, 'This grouping is not one of the class.', 'groupingId');
+            throw LessonRefused::unusable('lesson.grouping_of_another_class', 'groupingId');
         }
         if ($grouping->id !== $round->grouping->id && $round->state()->phase($this->clock->ms())->isUnderWay()) {
-            throw new Problem(409, 'Groups are at work. Call everybody back first, then choose another grouping.', 'groupingId');
+            throw LessonRefused::outdated('lesson.groups_are_out', 'groupingId');
         }
         $round->grouping = $grouping;
     }

@@ -7,8 +7,8 @@ namespace FreshHuddle\App\Lesson;
 use Doctrine\DBAL\Connection;
 use FreshHuddle\App\Database\Row;
 use FreshHuddle\App\Grouping\GroupingSummary;
-use FreshHuddle\App\Grouping\GroupingUsage;
-use FreshHuddle\App\Grouping\GroupingUse;
+use FreshHuddle\App\Grouping\History\GroupingUsage;
+use FreshHuddle\App\Grouping\History\GroupingUse;
 
 /**
  * What groupings are used for, as rounds and runs tell. By hand: groups and seats of twelve runs come in one round trip,

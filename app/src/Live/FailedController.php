@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace FreshHuddle\App\Live;
 
 use FreshHuddle\App\Account\Teacher;
-use FreshHuddle\App\Http\Problem;
+use FreshHuddle\App\Live\Exception\LiveRefused;
 use FreshHuddle\App\Roster\ClassAccess;
 use FreshHuddle\App\Roster\ForAssistants;
 use FreshHuddle\App\Worker\FailedTasks;
@@ -28,7 +28,7 @@ final readonly class FailedController
     public function tryAgain(#[CurrentUser] Teacher $teacher, string $id, string $task): void
     {
         if (!$this->failed->tryAgain($this->classAccess->schoolClass($teacher, $id)->id, $task)) {
-            throw Problem::notFound();
+            throw LiveRefused::missing();
         }
     }
 
@@ -37,7 +37,7 @@ final readonly class FailedController
     public function letBe(#[CurrentUser] Teacher $teacher, string $id, string $task): void
     {
         if (!$this->failed->letBe($this->classAccess->schoolClass($teacher, $id)->id, $task)) {
-            throw Problem::notFound();
+            throw LiveRefused::missing();
         }
     }
 }

@@ -13,6 +13,7 @@ use FreshHuddle\App\Lesson\Lessons;
 use FreshHuddle\App\Lesson\MakeLesson;
 use FreshHuddle\App\Roster\ClassAccess;
 use FreshHuddle\App\Roster\ForAssistants;
+use FreshHuddle\Core\Message;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\Routing\Attribute\Route;
 use Symfony\Component\Routing\Requirement\Requirement;
@@ -84,7 +85,7 @@ final readonly class LessonController
     {
         $key = $http->headers->get('Idempotency-Key', '');
         if (1 !== preg_match('/^[A-Za-z0-9-]{8,64}$/D', $key)) {
-            throw new Problem(400, 'A command needs an Idempotency-Key of 8 to 64 letters, digits or dashes.');
+            throw new Problem(400, new Message('live.idempotency_key'));
         }
         $lesson = $this->lessonAccess->lesson($teacher, $id);
         $this->live->carryOut($lesson, $request, $key, 'teacher:'.$teacher->id);

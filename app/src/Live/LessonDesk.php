@@ -6,7 +6,7 @@ namespace FreshHuddle\App\Live;
 
 use FreshHuddle\App\Database\Clock;
 use FreshHuddle\App\Grouping\Floor\FloorStore;
-use FreshHuddle\App\Grouping\FloorView;
+use FreshHuddle\App\Grouping\Floor\FloorView;
 use FreshHuddle\App\Lesson\Lesson;
 use FreshHuddle\App\Lesson\Round;
 use FreshHuddle\App\Lesson\RoundView;

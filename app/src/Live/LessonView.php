@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace FreshHuddle\App\Live;
 
-use FreshHuddle\App\Grouping\FloorView;
+use FreshHuddle\App\Grouping\Floor\FloorView;
 use FreshHuddle\App\Lesson\RoundView;
 use FreshHuddle\App\Lesson\RunningOrderView;
 use FreshHuddle\App\Materials\CopySummary;

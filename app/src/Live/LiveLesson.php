@@ -7,15 +7,16 @@ namespace FreshHuddle\App\Live;
 use Doctrine\ORM\EntityManagerInterface;
 use FreshHuddle\App\Database\Clock;
 use FreshHuddle\App\Grouping\Floor\FloorStore;
-use FreshHuddle\App\Http\Problem;
 use FreshHuddle\App\Lesson\Lesson;
 use FreshHuddle\App\Lesson\Moments;
 use FreshHuddle\App\Lesson\Round;
 use FreshHuddle\App\Lesson\Run\RunStore;
 use FreshHuddle\App\Lesson\RunningOrders;
 use FreshHuddle\App\Lesson\Segment;
+use FreshHuddle\App\Live\Exception\LiveRefused;
 use FreshHuddle\App\Stream\Audience;
 use FreshHuddle\App\Stream\Stream;
+use FreshHuddle\App\Words\Words;
 use FreshHuddle\App\Worker\Tasks;
 use FreshHuddle\Core\Lesson\Event;
 use FreshHuddle\Core\Lesson\EventKind;
@@ -23,6 +24,7 @@ use FreshHuddle\Core\Lesson\RoundState;
 use FreshHuddle\Core\Live\Command;
 use FreshHuddle\Core\Live\Command\CallBack;
 use FreshHuddle\Core\Live\Exception\CommandRefused;
+use FreshHuddle\Core\Message;
 
 /**
  * Carries out what the teacher asks of a lesson: hold it, let core decide, keep the events, then tell everybody.
@@ -38,13 +40,14 @@ final readonly class LiveLesson
         private Clock $clock,
         private RunStore $runs,
         private RunningOrders $orders,
+        private Words $words,
     ) {
     }
 
     /**
      * @param string $key a command with a key that was seen before in this lesson has been done and is not done again
      *
-     * @throws Problem 422 if the command makes no sense as things stand
+     * @throws LiveRefused if the command makes no sense as things stand
      */
     public function carryOut(Lesson $lesson, GiveCommand $request, string $key, string $actor): void
     {
@@ -55,12 +58,12 @@ final readonly class LiveLesson
             }
             $this->em->refresh($lesson);
             if ($lesson->template) {
-                throw new Problem(422, 'This is a template: nobody comes into it. Begin a lesson from it.');
+                throw LiveRefused::unusable('lesson.template');
             }
             try {
                 return $this->decide($lesson, $request, $actor);
             } catch (CommandRefused $e) {
-                throw new Problem(422, $e->getMessage());
+                throw LiveRefused::because($e->says);
             }
         });
         foreach ($done as $message) {
@@ -82,7 +85,7 @@ final readonly class LiveLesson
         if (CommandKind::Begin === $request->kind) {
             $segment = $this->segment($lesson, $request->segment);
             if (null !== $segment->round) {
-                throw new Problem(422, 'A round is begun by sending groups out.', 'segment');
+                throw LiveRefused::unusable('live.send_out_first', 'segment');
             }
             $last = $lesson->segment->round ?? $now;
 
@@ -91,9 +94,9 @@ final readonly class LiveLesson
         if (CommandKind::SendOut !== $request->kind) {
             return $this->apply($now, $request->command($now), $actor);
         }
-        $round = null === $request->segment ? $now : $this->segment($lesson, $request->segment)->round ?? throw new Problem(422, 'This segment is not done in groups.', 'segment');
+        $round = null === $request->segment ? $now : $this->segment($lesson, $request->segment)->round ?? throw LiveRefused::unusable('live.no_groups_here', 'segment');
         if ([] === $this->floors->now($round->grouping->id)->seated()) {
-            throw new Problem(422, 'Nobody has a seat yet. Deal the class into groups first.');
+            throw LiveRefused::unusable('live.nobody_seated');
         }
         $messages = [];
         if ($lesson->segment !== $round->segment) {
@@ -220,11 +223,11 @@ final readonly class LiveLesson
         $this->runs->goOn($round);
         $this->tasks->cancel(RoundWork::AUTO_CALL, $round->id);
         $this->tasks->cancel(RoundWork::MOVE_BACK, $round->id);
-        $this->tasks->ask(RoundWork::SAY, $round->id, null, ['text' => 'The call back is off. Keep working.']);
+        $this->tasks->ask(RoundWork::SAY, $round->id, null, ['text' => $this->words->say(new Message('live.said.call_off'))]);
     }
 
     /**
-     * @throws Problem 422 if it is not in the lesson's running order
+     * @throws LiveRefused if it is not in the lesson's running order
      */
     private function segment(Lesson $lesson, ?string $id): Segment
     {
@@ -234,6 +237,6 @@ final readonly class LiveLesson
             }
         }
 
-        throw new Problem(422, 'This segment is not in the running order any more.', 'segment');
+        throw LiveRefused::unusable('live.segment_gone', 'segment');
     }
 }

@@ -6,6 +6,7 @@ namespace FreshHuddle\App\Live;
 
 use FreshHuddle\App\Database\Clock;
 use FreshHuddle\App\Http\Problem;
+use FreshHuddle\Core\Message;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\Routing\Attribute\Route;
 
@@ -29,18 +30,18 @@ final readonly class MeetingHookController
         $body = $request->getContent();
         $signature = $request->headers->get('X-Huddle-Signature', '');
         if (!hash_equals(hash_hmac('sha256', $body, $this->secret), $signature)) {
-            throw new Problem(403, 'The signature does not fit.');
+            throw new Problem(403, new Message('live.hook_signature'));
         }
         $said = json_decode($body, true, 3);
         $room = \is_array($said) ? $said['room'] ?? null : null;
         if (!\is_array($said) || !\is_string($said['person'] ?? null) || !\is_int($said['at'] ?? null)
             || !(null === $room || (\is_string($room) && 1 === preg_match('/^[A-Za-z0-9_-]{1,80}$/D', $room)))
             || 1 !== preg_match('/^[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}$/D', $said['person'])) {
-            throw new Problem(422, 'This cannot be read.');
+            throw new Problem(422, new Message('live.hook_unreadable'));
         }
         $now = $this->clock->ms();
         if ($said['at'] < $now - self::OLDEST || $said['at'] > $now + self::AHEAD) {
-            throw new Problem(422, 'This is too old, or from the future.');
+            throw new Problem(422, new Message('live.hook_time'));
         }
         $this->presence->seenByService($said['person'], $room, min($now, $said['at']));
     }

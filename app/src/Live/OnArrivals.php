@@ -21,6 +21,9 @@ final readonly class OnArrivals
 
     public function __invoke(Arrivals $event): void
     {
+        if (null !== $event->left) {
+            $this->presence->forget($event->left); // whoever it was, it was not them: they have not come yet
+        }
         if (null !== $event->cameIn) {
             $this->presence->pageIsAlive($event->cameIn);
         }

@@ -36,6 +36,14 @@ final readonly class PresenceStore
     }
 
     /**
+     * As if they had never come.
+     */
+    public function forget(string $studentId): void
+    {
+        $this->db->delete('presence', ['student_id' => $studentId]);
+    }
+
+    /**
      * A sign of life, and what it is answered with.
      *
      * @return int the number of the last event of the lesson that concerns students' pages

@@ -14,12 +14,14 @@ use FreshHuddle\App\Rooms\Meeting\RoomService;
 use FreshHuddle\App\Rooms\RoomReader;
 use FreshHuddle\App\Stream\Audience;
 use FreshHuddle\App\Stream\Stream;
+use FreshHuddle\App\Words\Words;
 use FreshHuddle\App\Worker\GaveUp;
 use FreshHuddle\App\Worker\Task;
 use FreshHuddle\App\Worker\TaskHandler;
 use FreshHuddle\App\Worker\Tasks;
 use FreshHuddle\App\Worker\TryAgain;
 use FreshHuddle\Core\Lesson\Phase;
+use FreshHuddle\Core\Message;
 use FreshHuddle\Core\Rooms\MainSession;
 
 /**
@@ -43,6 +45,7 @@ final readonly class RoundWork implements TaskHandler
         private RoomService $service,
         private Stream $stream,
         private Tasks $tasks,
+        private Words $words,
         private Clock $clock,
     ) {
     }
@@ -73,7 +76,7 @@ final readonly class RoundWork implements TaskHandler
                 default => Phase::ComingBack === $phase ? $this->service->say(array_keys($rooms), $this->callText($round->state())) : null,
             };
         } catch (MeetingServiceFailed $e) {
-            throw $e->worthRetrying && $task->attempts < self::MOST_TRIES ? new TryAgain($e->getMessage(), 300 * 2 ** $task->attempts) : new GaveUp($e->getMessage());
+            throw $e->worthRetrying && $task->attempts < self::MOST_TRIES ? new TryAgain($e->says, 300 * 2 ** $task->attempts) : new GaveUp($e->says);
         } finally {
             $this->tasks->ask(WatchWork::WATCH, $round->lesson->id);
             $this->stream->publish([Audience::staff($round->lesson->id)], ['kind' => 'lesson']);
@@ -86,7 +89,7 @@ final readonly class RoundWork implements TaskHandler
     {
         $seconds = max(0, intdiv(($moments->state()->comingBackUntil() ?? 0) - $this->clock->ms(), 1_000));
 
-        return $seconds > 2 ? \sprintf('Back to the main session in %d seconds.', $seconds) : 'Back to the main session now.';
+        return $this->words->say(new Message('live.said.back', ['seconds' => $seconds > 2 ? $seconds : 0]));
     }
 
     /**

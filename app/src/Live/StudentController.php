@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace FreshHuddle\App\Live;
 
 use FreshHuddle\App\Database\Clock;
-use FreshHuddle\App\Grouping\SignUps;
-use FreshHuddle\App\Grouping\TakeSeat;
+use FreshHuddle\App\Grouping\SignUp\SignUps;
+use FreshHuddle\App\Grouping\SignUp\TakeSeat;
 use FreshHuddle\App\Http\Body\Body;
 use FreshHuddle\App\Rooms\Meeting\RoomService;
 use FreshHuddle\App\Roster\Device\StudentUser;

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace FreshHuddle\App\Live;
 
-use FreshHuddle\App\Grouping\SignUpView;
+use FreshHuddle\App\Grouping\SignUp\SignUpView;
 use FreshHuddle\App\Lesson\Moments;
 
 /**

@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace FreshHuddle\App\Live;
 
 use FreshHuddle\App\Database\Clock;
-use FreshHuddle\App\Grouping\NumberPlan;
-use FreshHuddle\App\Grouping\SignUps;
+use FreshHuddle\App\Grouping\Seat\NumberPlan;
+use FreshHuddle\App\Grouping\SignUp\SignUps;
 use FreshHuddle\App\Http\Body\Shape;
 use FreshHuddle\App\Lesson\LessonNow;
 use FreshHuddle\App\Lesson\NowReader;

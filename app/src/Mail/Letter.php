@@ -7,6 +7,7 @@ namespace FreshHuddle\App\Mail;
 use FreshHuddle\App\Worker\GaveUp;
 use FreshHuddle\App\Worker\Task;
 use FreshHuddle\App\Worker\TryAgain;
+use FreshHuddle\Core\Message;
 use Symfony\Component\DependencyInjection\Attribute\Autowire;
 use Symfony\Component\Mailer\Exception\TransportExceptionInterface;
 use Symfony\Component\Mailer\MailerInterface;
@@ -47,7 +48,7 @@ final readonly class Letter
         try {
             $this->mailer->send($message);
         } catch (TransportExceptionInterface) {
-            throw $task->attempts < self::MOST_TRIES ? new TryAgain('The mail was not taken.', 2_000 * 2 ** $task->attempts) : new GaveUp(\sprintf('The mail to %s was not taken.', $address));
+            throw $task->attempts < self::MOST_TRIES ? new TryAgain(new Message('mail.not_taken', ['address' => $address]), 2_000 * 2 ** $task->attempts) : new GaveUp(new Message('mail.not_taken', ['address' => $address]));
         }
     }
 }

@@ -6,7 +6,7 @@ namespace FreshHuddle\App\Materials;
 
 use Doctrine\DBAL\Connection;
 use FreshHuddle\App\Database\Row;
-use FreshHuddle\App\Http\Problem;
+use FreshHuddle\App\Materials\Exception\MaterialsRefused;
 use FreshHuddle\Core\Materials\Original;
 use Symfony\Component\Uid\Uuid;
 
@@ -73,7 +73,7 @@ final readonly class MaterialStore
     private function bringUpToDate(string $roundId, string $groupId, OriginalView $original, string $blocks, string $name): bool
     {
         $copy = $this->db->fetchAssociative('SELECT id, original_version FROM work_copy WHERE round_id = ? AND group_id = ? FOR UPDATE', [$roundId, $groupId]);
-        $copy = new Row(false === $copy ? throw Problem::notFound() : $copy);
+        $copy = new Row(false === $copy ? throw MaterialsRefused::missing() : $copy);
         $this->db->update('work_copy', ['name' => $name], ['id' => $copy->text('id')]);
         if ($copy->int('original_version') === $original->version) {
             return true;

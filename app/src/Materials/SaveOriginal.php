@@ -13,11 +13,11 @@ final readonly class SaveOriginal
      * @param list<BlockView> $blocks
      */
     public function __construct(
-        #[Assert\NotBlank(message: 'The original needs a title.', normalizer: 'trim'), Assert\Length(max: 120, maxMessage: 'A title has at most 120 signs.')]
+        #[Assert\NotBlank(message: 'materials.original_needs_title', normalizer: 'trim'), Assert\Length(max: 120, maxMessage: 'lesson.title_at_most_120_signs')]
         public string $title,
         #[Assert\PositiveOrZero]
         public int $basedOn,
-        #[Assert\Count(max: 40, maxMessage: 'An original holds at most 40 blocks.')]
+        #[Assert\Count(max: 40, maxMessage: 'materials.original_holds_at_most_40_blocks')]
         public array $blocks,
     ) {
     }

@@ -17,9 +17,9 @@ final readonly class SaveSlot
     public function __construct(
         #[Id]
         public string $save,
-        #[Assert\Length(max: 20_000, maxMessage: 'This is more than an answer holds.')]
+        #[Assert\Length(max: 20_000, maxMessage: 'materials.this_more_than_answer_holds')]
         public string $base,
-        #[Assert\Length(max: 20_000, maxMessage: 'An answer holds 20,000 signs.')]
+        #[Assert\Length(max: 20_000, maxMessage: 'materials.answer_holds_20000_signs')]
         public string $text,
     ) {
     }

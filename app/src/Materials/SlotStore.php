@@ -7,7 +7,7 @@ namespace FreshHuddle\App\Materials;
 use Doctrine\DBAL\Connection;
 use FreshHuddle\App\Database\Clock;
 use FreshHuddle\App\Database\Row;
-use FreshHuddle\App\Http\Problem;
+use FreshHuddle\App\Materials\Exception\MaterialsRefused;
 use FreshHuddle\App\Worker\Forgets;
 use FreshHuddle\Core\Materials\Merge\ThreeWay;
 use Symfony\Component\DependencyInjection\Attribute\Target;
@@ -52,7 +52,7 @@ final readonly class SlotStore implements Forgets
         }
         $row = $this->db->fetchAssociative('SELECT * FROM slot_answer WHERE copy_id = ? AND slot = ? AND owner = ?', [$copyId, $slot, $owner]);
 
-        return [null, MaterialReader::answer(new Row(false === $row ? throw Problem::notFound() : $row))];
+        return [null, MaterialReader::answer(new Row(false === $row ? throw MaterialsRefused::missing() : $row))];
     }
 
     /**
@@ -88,7 +88,7 @@ final readonly class SlotStore implements Forgets
         $key = [$copyId, $slot, $owner];
         $this->db->executeStatement("INSERT INTO slot_answer (copy_id, slot, owner, text, revision, author, at) VALUES (?, ?, ?, '', 0, ?, ?) ON CONFLICT DO NOTHING", [...$key, $author, $now]);
         $row = $this->db->fetchAssociative('SELECT * FROM slot_answer WHERE copy_id = ? AND slot = ? AND owner = ? FOR UPDATE', $key);
-        $saved = MaterialReader::answer(new Row(false === $row ? throw Problem::notFound() : $row));
+        $saved = MaterialReader::answer(new Row(false === $row ? throw MaterialsRefused::missing() : $row));
 
         $text = $this->fit($this->merge->merge($save->base, $saved->text, $save->text), $saved, $key, $author, $now);
         $answer = new AnswerView($slot, $owner, $text, $saved->revision + 1, $author, $now);
@@ -115,7 +115,7 @@ final readonly class SlotStore implements Forgets
             return $text;
         }
         if (!$this->overflows->create(implode('|', $key))->consume()->isAccepted()) {
-            throw new Problem(429, 'This place is full. Make it shorter, then go on.', 'text', ['Retry-After' => '10']);
+            throw MaterialsRefused::tooMuch('materials.slot_full', 'text', 10);
         }
         $this->db->executeStatement(
             'INSERT INTO slot_revision (copy_id, slot, owner, revision, text, author, at) VALUES (?, ?, ?, ?, ?, ?, ?)',

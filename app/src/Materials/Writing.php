@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace FreshHuddle\App\Materials;
 
 use FreshHuddle\App\Database\Clock;
-use FreshHuddle\App\Http\Problem;
 use FreshHuddle\App\Lesson\Moments;
+use FreshHuddle\App\Materials\Exception\MaterialsRefused;
 use FreshHuddle\App\Stream\Audience;
 use FreshHuddle\App\Stream\Stream;
 use FreshHuddle\Core\Materials\Block;
@@ -35,13 +35,13 @@ final readonly class Writing
     }
 
     /**
-     * @throws Problem 404 if there is no such copy, or it is not open to this student
+     * @throws MaterialsRefused if there is no such copy, or it is not open to this student
      */
     public function read(string $copyId, string $studentId): CopyView
     {
         $this->open($copyId, $studentId);
 
-        return $this->reader->copy($copyId) ?? throw Problem::notFound();
+        return $this->reader->copy($copyId) ?? throw MaterialsRefused::missing();
     }
 
     /**
@@ -50,19 +50,19 @@ final readonly class Writing
      *
      * @return AnswerView what the slot holds now
      *
-     * @throws Problem 404 if this student may not write there
+     * @throws MaterialsRefused if this student may not write there
      */
     public function save(string $copyId, string $slot, string $studentId, SaveSlot $save): AnswerView
     {
         [$lessonId, $members, $blocks] = $this->open($copyId, $studentId);
-        $block = $blocks[$slot] ?? throw Problem::notFound();
+        $block = $blocks[$slot] ?? throw MaterialsRefused::missing();
         $column = BlockKind::Each === $block->kind ? $studentId : null;
         if (!(new SlotAccess($members))->mayWrite($studentId, $block, $column)) {
-            throw Problem::notFound();
+            throw MaterialsRefused::missing();
         }
         $owner = $column ?? $copyId;
         if (!$this->saves->create($studentId)->consume()->isAccepted()) {
-            throw new Problem(429, 'That was too much at once. It is kept here and sent again.', null, ['Retry-After' => '2']);
+            throw MaterialsRefused::tooMuch('materials.too_much', null, 2);
         }
         [$before, $answer] = $this->store->save($copyId, $slot, $owner, $studentId, $save);
         if (null === $before) {
@@ -90,14 +90,14 @@ final readonly class Writing
     /**
      * @return array{string, list<string>, array<string, Block>} the lesson, ids of the members, the blocks by id
      *
-     * @throws Problem 404 if the copy is not open to this student
+     * @throws MaterialsRefused if the copy is not open to this student
      */
     private function open(string $copyId, string $studentId): array
     {
-        $copy = $this->store->copy($copyId) ?? throw Problem::notFound();
+        $copy = $this->store->copy($copyId) ?? throw MaterialsRefused::missing();
         $members = $copy['members'];
         if (!Moments::read($copy['moments'])->phase($this->clock->ms())->showsGroups() || !(new SlotAccess($members))->mayRead($studentId)) {
-            throw Problem::notFound();
+            throw MaterialsRefused::missing();
         }
         $blocks = [];
         foreach ($copy['blocks'] as $block) {

@@ -6,7 +6,7 @@ namespace FreshHuddle\App\Rooms;
 
 use Doctrine\ORM\EntityManagerInterface;
 use FreshHuddle\App\Account\Teacher;
-use FreshHuddle\App\Http\Problem;
+use FreshHuddle\App\Roster\Exception\RosterRefused;
 use FreshHuddle\App\Roster\Staff;
 
 /**
@@ -19,7 +19,7 @@ final readonly class RoomAccess
     }
 
     /**
-     * @throws Problem 404 if it is not in a class of theirs; 403 if they only assist there
+     * @throws RosterRefused if it is not in a class of theirs, or if they only assist there
      */
     public function room(Teacher $teacher, string $id): Room
     {

@@ -12,6 +12,7 @@ use FreshHuddle\App\Rooms\Event\RoomsChanged;
 use FreshHuddle\App\Rooms\Meeting\MeetingServiceFailed;
 use FreshHuddle\App\Rooms\Meeting\RoomService;
 use FreshHuddle\App\Roster\Student;
+use FreshHuddle\App\Words\Words;
 use FreshHuddle\App\Worker\Task;
 use FreshHuddle\App\Worker\TaskHandler;
 use FreshHuddle\App\Worker\TryAgain;
@@ -35,6 +36,7 @@ final readonly class RoomWork implements TaskHandler
         private FloorStore $floors,
         private RoomService $service,
         private EventDispatcherInterface $events,
+        private Words $words,
         private Clock $clock,
     ) {
     }
@@ -108,10 +110,10 @@ final readonly class RoomWork implements TaskHandler
     private function failed(Task $task, Room $room, MeetingServiceFailed $failure): void
     {
         if ($failure->worthRetrying && $task->attempts < self::MOST_TRIES) {
-            throw new TryAgain($failure->getMessage(), 500 * 2 ** $task->attempts);
+            throw new TryAgain($failure->says, 500 * 2 ** $task->attempts);
         }
         // A room that was made before stays usable for those whom it knew.
-        $this->store->note($room->id, null === $room->externalId || RoomState::Planned === $room->state ? RoomState::Failed : $room->state, $failure->getMessage());
+        $this->store->note($room->id, null === $room->externalId || RoomState::Planned === $room->state ? RoomState::Failed : $room->state, $this->words->say($failure->says));
     }
 
     /**

@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace FreshHuddle\App\Rooms;
 
 use FreshHuddle\App\Grouping\Floor\FloorStore;
-use FreshHuddle\App\Http\Problem;
 use FreshHuddle\App\Lesson\Round;
+use FreshHuddle\App\Rooms\Exception\RoomsRefused;
 use FreshHuddle\App\Worker\Tasks;
 use FreshHuddle\Core\Rooms\NamePattern;
 use FreshHuddle\Core\Rooms\RoomState;
@@ -26,13 +26,13 @@ final readonly class Rooms
     /**
      * Has every room made that is not there yet. Pressed twice, or by two people at once, each is made once.
      *
-     * @throws Problem 422 while there are no groups
+     * @throws RoomsRefused while there are no groups
      */
     public function make(Round $round): void
     {
         $floor = $this->floors->now($round->grouping->id);
         if ([] === $floor->groups) {
-            throw new Problem(422, 'There are no groups yet, so there is nothing to make rooms for.');
+            throw RoomsRefused::unusable('rooms.no_groups');
         }
         $class = $round->lesson->class;
         $values = ['class' => $class->name, 'lesson' => $round->lesson->title, 'teacher' => $class->teacher->name];

@@ -13,9 +13,9 @@ final readonly class AttributeValue
      * @param string $value as it is read and typed; '' is no value
      */
     public function __construct(
-        #[Assert\NotBlank(message: 'What is it called?', normalizer: 'trim'), Assert\Length(max: 60, maxMessage: 'A name of at most 60 signs, please.')]
+        #[Assert\NotBlank(message: 'roster.what_it_called', normalizer: 'trim'), Assert\Length(max: 60, maxMessage: 'roster.name_at_most_60_signs')]
         public string $name,
-        #[Assert\Length(max: 120, maxMessage: 'At most 120 signs, please.')]
+        #[Assert\Length(max: 120, maxMessage: 'roster.at_most_120_signs')]
         public string $value,
     ) {
     }

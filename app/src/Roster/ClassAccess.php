@@ -6,7 +6,7 @@ namespace FreshHuddle\App\Roster;
 
 use Doctrine\ORM\EntityManagerInterface;
 use FreshHuddle\App\Account\Teacher;
-use FreshHuddle\App\Http\Problem;
+use FreshHuddle\App\Roster\Exception\RosterRefused;
 
 /**
  * What of this area is in a teacher's classes, and whether they may do there what they are about to.
@@ -18,7 +18,7 @@ final readonly class ClassAccess
     }
 
     /**
-     * @throws Problem 404 if it is not in a class of theirs; 403 if they only assist there
+     * @throws RosterRefused if it is not in a class of theirs, or if they only assist there
      */
     public function schoolClass(Teacher $teacher, string $id): SchoolClass
     {
@@ -29,7 +29,7 @@ final readonly class ClassAccess
     }
 
     /**
-     * @throws Problem 404 if it is not in a class of theirs; 403 if they only assist there
+     * @throws RosterRefused if it is not in a class of theirs, or if they only assist there
      */
     public function student(Teacher $teacher, string $id): Student
     {

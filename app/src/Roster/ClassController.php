@@ -10,6 +10,7 @@ use FreshHuddle\App\Http\Download;
 use FreshHuddle\App\Roster\Import\ClassImport;
 use FreshHuddle\App\Roster\Import\ImportRequest;
 use FreshHuddle\App\Roster\Import\ImportView;
+use FreshHuddle\App\Words\Words;
 use Symfony\Component\Routing\Attribute\Route;
 use Symfony\Component\Routing\Requirement\Requirement;
 use Symfony\Component\Security\Http\Attribute\CurrentUser;
@@ -29,6 +30,7 @@ final readonly class ClassController
         private ClassImport $import,
         private ClassExport $export,
         private ClassAccess $classAccess,
+        private Words $words,
     ) {
     }
 
@@ -47,11 +49,11 @@ final readonly class ClassController
         return $this->views->one($this->roster->create($teacher, $request->name, $request->names));
     }
 
-    /** What a pasted list would give, for a class that is not there yet. */
-    #[Route('/classes/preview', methods: ['POST'])]
-    public function previewNew(#[Body(self::LIST)] PasteNames $request): PastedListView
+    /** What a list would give, for a class that is not there yet. */
+    #[Route('/classes/new/import/preview', methods: ['POST'])]
+    public function previewNew(#[Body(self::FILE)] ImportRequest $request): ImportView
     {
-        return PastedListView::of($this->roster->preview(null, $request->names));
+        return $this->import->preview(null, $request);
     }
 
     #[Route('/classes/{id}', methods: ['GET'])]
@@ -69,16 +71,10 @@ final readonly class ClassController
         return $this->views->one($class);
     }
 
-    #[Route('/classes/{id}/preview', methods: ['POST'])]
-    public function preview(#[CurrentUser] Teacher $teacher, string $id, #[Body(self::LIST)] PasteNames $request): PastedListView
-    {
-        return PastedListView::of($this->roster->preview($this->classAccess->schoolClass($teacher, $id), $request->names));
-    }
-
     #[Route('/classes/{id}/students', methods: ['POST'])]
     public function add(#[CurrentUser] Teacher $teacher, string $id, #[Body(self::LIST)] PasteNames $request): PastedListView
     {
-        return PastedListView::of($this->roster->add($this->classAccess->schoolClass($teacher, $id), $request->names));
+        return PastedListView::of($this->roster->add($this->classAccess->schoolClass($teacher, $id), $request->names), $this->words);
     }
 
     #[Route('/classes/{id}/import/preview', methods: ['POST'])]
@@ -119,7 +115,7 @@ final readonly class ClassController
     }
 
     #[Route('/classes/{id}/rules', methods: ['POST'])]
-    public function addRule(#[CurrentUser] Teacher $teacher, string $id, #[Body] MakeRule $request): RuleView
+    public function addRule(#[CurrentUser] Teacher $teacher, string $id, #[Body] MakeRule $request): RuleMade
     {
         return $this->rules->add($this->classAccess->schoolClass($teacher, $id), $request);
     }

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace FreshHuddle\App\Roster;
 
+use FreshHuddle\App\Words\Words;
+use FreshHuddle\Core\Message;
 use FreshHuddle\Core\Roster\Export\SafeCsv;
 
 /**
@@ -11,7 +13,7 @@ use FreshHuddle\Core\Roster\Export\SafeCsv;
  */
 final readonly class ClassExport
 {
-    public function __construct(private ClassReader $views)
+    public function __construct(private ClassReader $views, private Words $words)
     {
     }
 
@@ -19,7 +21,8 @@ final readonly class ClassExport
     {
         $view = $this->views->one($class);
         $names = array_map(static fn (AttributeView $attribute): string => $attribute->name, $view->attributes);
-        $rows = [['Name', 'Id', 'Table', ...$names, 'Tags']];
+        $say = fn (string $column): string => $this->words->say(new Message('roster.export.'.$column));
+        $rows = [[$say('name'), $say('id'), $say('table'), ...$names, $say('tags')]];
         foreach ($view->students as $student) {
             $values = self::values($student);
             $rows[] = [$student->name, $student->schoolId, $student->table, ...array_map(static fn (string $name): int|float|string|null => $values[$name] ?? null, $names), implode('; ', $student->tags)];
@@ -72,7 +75,7 @@ final readonly class ClassExport
         }
         $files = [
             'manifest.csv' => [['propertyName', 'value'], ['manifest.version', '1.0'], ['oneroster.version', '1.2'], ['file.academicSessions', 'absent'], ['file.categories', 'absent'], ['file.classes', 'bulk'], ['file.classResources', 'absent'], ['file.courses', 'bulk'], ['file.courseResources', 'absent'], ['file.demographics', 'absent'], ['file.enrollments', 'bulk'], ['file.lineItemLearningObjectiveIds', 'absent'], ['file.lineItems', 'absent'], ['file.lineItemScoreScales', 'absent'], ['file.orgs', 'bulk'], ['file.resources', 'absent'], ['file.resultLearningObjectiveIds', 'absent'], ['file.results', 'absent'], ['file.resultScoreScales', 'absent'], ['file.roles', 'bulk'], ['file.scoreScales', 'absent'], ['file.userProfiles', 'absent'], ['file.userResources', 'absent'], ['file.users', 'bulk'], ['source.systemName', 'Fresh Huddle'], ['source.systemCode', 'fresh-huddle']],
-            'orgs.csv' => [['sourcedId', 'status', 'dateLastModified', 'name', 'type', 'identifier', 'parentSourcedId'], [$org, '', '', 'School of '.$class->teacher->name, 'school', '', '']],
+            'orgs.csv' => [['sourcedId', 'status', 'dateLastModified', 'name', 'type', 'identifier', 'parentSourcedId'], [$org, '', '', $this->words->say(new Message('roster.export.school', ['teacher' => $class->teacher->name])), 'school', '', '']],
             'courses.csv' => [['sourcedId', 'status', 'dateLastModified', 'schoolYearSourcedId', 'title', 'courseCode', 'grades', 'orgSourcedId', 'subjects', 'subjectCodes'], ['course-'.$class->id, '', '', '', $class->name, '', '', $org, '', '']],
             'classes.csv' => [['sourcedId', 'status', 'dateLastModified', 'title', 'grades', 'courseSourcedId', 'classCode', 'classType', 'location', 'schoolSourcedId', 'termSourcedIds', 'subjects', 'subjectCodes', 'periods'], [$class->id, '', '', $class->name, '', 'course-'.$class->id, '', 'scheduled', '', $org, '', '', '', '']],
             'users.csv' => $users,

@@ -4,9 +4,13 @@ declare(strict_types=1);
 
 namespace FreshHuddle\App\Roster;
 
+use Doctrine\DBAL\LockMode;
 use Doctrine\ORM\EntityManagerInterface;
 use FreshHuddle\App\Account\Teacher;
-use FreshHuddle\App\Http\Problem;
+use FreshHuddle\App\Roster\Exception\RosterRefused;
+use FreshHuddle\App\Words\Words;
+use FreshHuddle\Core\Message;
+use FreshHuddle\Core\Roster\Rule\Contradiction;
 use Symfony\Component\Uid\Uuid;
 
 /**
@@ -16,7 +20,7 @@ final readonly class ClassRules
 {
     private const MOST = 200;
 
-    public function __construct(private EntityManagerInterface $em, private Staff $staff)
+    public function __construct(private EntityManagerInterface $em, private Staff $staff, private Words $words)
     {
     }
 
@@ -72,31 +76,62 @@ final readonly class ClassRules
     }
 
     /**
-     * @throws Problem 422 if a student is not of the class, or the same rule is there already
+     * @throws RosterRefused if a student is not of the class, or the same rule is there already
      */
-    public function add(SchoolClass $class, MakeRule $request): RuleView
+    public function add(SchoolClass $class, MakeRule $request): RuleMade
+    {
+        return $this->em->wrapInTransaction(function () use ($class, $request): RuleMade {
+            $this->em->lock($class, LockMode::PESSIMISTIC_WRITE); // who presses at the same moment comes after, and sees this one
+
+            $before = $this->contradiction($class->id);
+            $rule = $this->write($class, $request);
+            $now = $this->contradiction($class->id);
+
+            return new RuleMade($rule, null !== $now && $now !== $before ? $this->words->say(new Message('roster.rule.contradicts', ['one' => $now[0], 'other' => $now[1]])) : '');
+        });
+    }
+
+    /**
+     * @return array{string, string}|null names of two who have to be together and apart
+     */
+    private function contradiction(string $classId): ?array
+    {
+        $of = ['together' => [], 'apart' => []];
+        foreach ($this->musts($classId) as $rule) {
+            $of[$rule->kind->value][] = $rule->students;
+        }
+        $two = Contradiction::among($of['together'], $of['apart']);
+        if (null === $two) {
+            return null;
+        }
+        $name = fn (string $id): string => $this->em->find(Student::class, $id)->name ?? '';
+
+        return [$name($two[0]), $name($two[1])];
+    }
+
+    private function write(SchoolClass $class, MakeRule $request): RuleView
     {
         $students = [];
         foreach ($this->em->getRepository(Student::class)->findBy(['class' => $class, 'removedAt' => null, 'id' => $request->students]) as $student) {
             $students[$student->id] = $student;
         }
         if (\count($students) !== \count($request->students)) {
-            throw new Problem(422, 'One of these students is not on the class list.', 'students');
+            throw RosterRefused::unusable('roster.rule.stranger', 'students');
         }
         $there = $this->of($class->id);
         foreach ($there as $rule) {
             $same = $rule->kind === $request->kind && [] === array_diff($rule->students, $request->students) && [] === array_diff($request->students, $rule->students);
             if ($same && ($rule->kind->isMust() || $rule->students[0] === $request->students[0])) {
-                throw new Problem(422, 'This rule is there already.', 'students');
+                throw RosterRefused::unusable('roster.rule.twice', 'students');
             }
         }
         if (\count($there) >= self::MOST) {
-            throw new Problem(422, \sprintf('A class has at most %d rules.', self::MOST));
+            throw RosterRefused::unusable('roster.rule.too_many', null, ['most' => self::MOST]);
         }
         $rule = new ClassRule(Uuid::v7()->toRfc4122(), $class, $request->kind);
         $this->em->persist($rule);
         foreach ($request->students as $position => $id) {
-            $this->em->persist(new ClassRuleStudent($rule, $students[$id] ?? throw new Problem(422, 'One of these students is not on the class list.', 'students'), $position));
+            $this->em->persist(new ClassRuleStudent($rule, $students[$id] ?? throw RosterRefused::unusable('roster.rule.stranger', 'students'), $position));
         }
         $this->em->flush();
 
@@ -104,7 +139,7 @@ final readonly class ClassRules
     }
 
     /**
-     * @throws Problem 404 if the teacher has no such rule
+     * @throws RosterRefused if the teacher has no such rule
      */
     public function remove(Teacher $teacher, string $id): void
     {

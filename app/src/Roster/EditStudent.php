@@ -18,16 +18,16 @@ final readonly class EditStudent
      * @param bool|null                 $seatable   false for a second device, or the teacher's own sign-in
      */
     public function __construct(
-        #[Assert\Length(max: 1000, maxMessage: 'A name has at most 120 signs.')]
+        #[Assert\Length(max: 1000, maxMessage: 'roster.name_at_most_120_signs')]
         public ?string $name = null,
         public ?bool $absent = null,
-        #[Assert\Length(max: 60, maxMessage: 'A table has a name of at most 60 signs.')]
+        #[Assert\Length(max: 60, maxMessage: 'roster.table_name_at_most_60_signs')]
         public ?string $table = null,
-        #[Assert\Length(max: 120, maxMessage: 'At most 120 signs, please.')]
+        #[Assert\Length(max: 120, maxMessage: 'roster.at_most_120_signs')]
         public ?string $schoolId = null,
         #[Assert\Valid, Assert\Count(max: 60)]
         public ?array $attributes = null,
-        #[Assert\Count(max: 30, maxMessage: 'At most 30 tags, please.'), Assert\All([new Assert\NotBlank(normalizer: 'trim'), new Assert\Length(max: 60, maxMessage: 'A tag has at most 60 signs.')])]
+        #[Assert\Count(max: 30, maxMessage: 'roster.at_most_30_tags'), Assert\All([new Assert\NotBlank(normalizer: 'trim'), new Assert\Length(max: 60, maxMessage: 'roster.tag_at_most_60_signs')])]
         public ?array $tags = null,
         public ?bool $seatable = null,
     ) {

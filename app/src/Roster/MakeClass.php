@@ -9,9 +9,9 @@ use Symfony\Component\Validator\Constraints as Assert;
 final readonly class MakeClass
 {
     public function __construct(
-        #[Assert\NotBlank(message: 'A class needs a name.', normalizer: 'trim'), Assert\Length(max: 80, maxMessage: 'A class name has at most 80 signs.')]
+        #[Assert\NotBlank(message: 'roster.class_needs_name', normalizer: 'trim'), Assert\Length(max: 80, maxMessage: 'roster.class_name_at_most_80_signs')]
         public string $name,
-        #[Assert\Length(max: 100_000, maxMessage: 'That is too much text for a class list.')]
+        #[Assert\Length(max: 100_000, maxMessage: 'roster.that_too_much_text_for_class')]
         public string $names = '',
     ) {
     }

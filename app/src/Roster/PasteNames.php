@@ -9,7 +9,7 @@ use Symfony\Component\Validator\Constraints as Assert;
 final readonly class PasteNames
 {
     public function __construct(
-        #[Assert\Length(max: 100_000, maxMessage: 'That is too much text for a class list.')]
+        #[Assert\Length(max: 100_000, maxMessage: 'roster.that_too_much_text_for_class')]
         public string $names,
     ) {
     }

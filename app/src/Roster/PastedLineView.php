@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace FreshHuddle\App\Roster;
 
+use FreshHuddle\App\Words\Words;
 use FreshHuddle\Core\Roster\PastedLine;
 use FreshHuddle\Core\Roster\PastedLineFate;
 
@@ -18,8 +19,8 @@ final readonly class PastedLineView
     ) {
     }
 
-    public static function of(PastedLine $line): self
+    public static function of(PastedLine $line, Words $words): self
     {
-        return new self($line->line, $line->text, $line->fate, $line->name, $line->message);
+        return new self($line->line, $line->text, $line->fate, $line->name, null === $line->message ? '' : $words->say($line->message));
     }
 }

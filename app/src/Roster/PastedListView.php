@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace FreshHuddle\App\Roster;
 
+use FreshHuddle\App\Words\Words;
 use FreshHuddle\Core\Roster\PastedLine;
 use FreshHuddle\Core\Roster\PastedList;
 
@@ -17,8 +18,8 @@ final readonly class PastedListView
     {
     }
 
-    public static function of(PastedList $list): self
+    public static function of(PastedList $list, Words $words): self
     {
-        return new self(\count($list->names()), array_map(static fn (PastedLine $line): PastedLineView => PastedLineView::of($line), $list->lines));
+        return new self(\count($list->names()), array_map(static fn (PastedLine $line): PastedLineView => PastedLineView::of($line, $words), $list->lines));
     }
 }

@@ -8,10 +8,10 @@ use Doctrine\DBAL\LockMode;
 use Doctrine\ORM\EntityManagerInterface;
 use FreshHuddle\App\Account\Teacher;
 use FreshHuddle\App\Database\Change;
-use FreshHuddle\App\Http\Problem;
 use FreshHuddle\App\Roster\Device\StudentDeviceStore;
 use FreshHuddle\App\Roster\Door\DoorWords;
 use FreshHuddle\App\Roster\Event\ClassChanged;
+use FreshHuddle\App\Roster\Exception\RosterRefused;
 use FreshHuddle\Core\Roster\Exception\TooManyStudents;
 use FreshHuddle\Core\Roster\Exception\UnusableName;
 use FreshHuddle\Core\Roster\PastedList;
@@ -53,7 +53,7 @@ final readonly class Roster
     }
 
     /**
-     * @throws Problem 422 if there is no name or the list cannot be read
+     * @throws RosterRefused if there is no name or the list cannot be read
      */
     public function create(Teacher $teacher, string $name, string $pasted): SchoolClass
     {
@@ -73,19 +73,9 @@ final readonly class Roster
     }
 
     /**
-     * What a pasted list would do, without doing it.
-     *
-     * @throws Problem 422
-     */
-    public function preview(?SchoolClass $class, string $pasted): PastedList
-    {
-        return $this->read($pasted, null === $class ? [] : $this->names($class));
-    }
-
-    /**
      * Adds the names that are not in the class yet.
      *
-     * @throws Problem 422 if that would be too many; then nothing is added
+     * @throws RosterRefused if that would be too many; then nothing is added
      */
     public function add(SchoolClass $class, string $pasted): PastedList
     {
@@ -107,7 +97,7 @@ final readonly class Roster
     }
 
     /**
-     * @throws Problem 422 if the name cannot be used or another student has it
+     * @throws RosterRefused if the name cannot be used or another student has it
      */
     public function editStudent(Student $student, EditStudent $edit): void
     {
@@ -146,18 +136,18 @@ final readonly class Roster
     }
 
     /**
-     * @throws Problem 422
+     * @throws RosterRefused
      */
     private function freeName(Student $student, string $name): string
     {
         try {
             $wanted = StudentName::of($name);
         } catch (UnusableName $e) {
-            throw new Problem(422, $e->getMessage(), 'name');
+            throw RosterRefused::because($e->says, 'name');
         }
         foreach ($this->students($student->class) as $other) {
             if ($other->id !== $student->id && $other->folded() === $wanted->folded()) {
-                throw new Problem(422, \sprintf('“%s” is in the class already. Write the two apart.', $other->name), 'name');
+                throw RosterRefused::unusable('roster.name_taken', 'name', ['name' => $other->name]);
             }
         }
 
@@ -210,7 +200,7 @@ final readonly class Roster
     }
 
     /**
-     * @throws Problem 422 if the class has become too full, or the name is taken by now
+     * @throws RosterRefused if the class has become too full, or the name is taken by now
      */
     public function restore(Student $student): void
     {
@@ -221,7 +211,7 @@ final readonly class Roster
             $this->em->wrapInTransaction(function () use ($student): void {
                 $this->em->lock($student->class, LockMode::PESSIMISTIC_WRITE);
                 if ([] === $this->read($student->name, $this->names($student->class))->names()) {
-                    throw new Problem(422, \sprintf('“%s” is in the class again already.', $student->name));
+                    throw RosterRefused::unusable('roster.back_already', null, ['name' => $student->name]);
                 }
                 $student->removedAt = null;
             });
@@ -245,7 +235,7 @@ final readonly class Roster
         try {
             return PastedList::read($pasted, $known);
         } catch (TooManyStudents|UnusableName $e) {
-            throw new Problem(422, $e->getMessage(), 'names');
+            throw RosterRefused::because($e->says, 'names');
         }
     }
 
@@ -260,6 +250,6 @@ final readonly class Roster
     {
         $name = trim((string) preg_replace('/\s+/u', ' ', $name));
 
-        return '' === $name || mb_strlen($name) > 80 ? throw new Problem(422, 'A class needs a name of 1 to 80 signs.', 'name') : $name;
+        return '' === $name || mb_strlen($name) > 80 ? throw RosterRefused::unusable('roster.class_name', 'name') : $name;
     }
 }

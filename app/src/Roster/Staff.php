@@ -7,7 +7,7 @@ namespace FreshHuddle\App\Roster;
 use Doctrine\ORM\EntityManagerInterface;
 use Doctrine\ORM\QueryBuilder;
 use FreshHuddle\App\Account\Teacher;
-use FreshHuddle\App\Http\Problem;
+use FreshHuddle\App\Roster\Exception\RosterRefused;
 use Symfony\Component\EventDispatcher\Attribute\AsEventListener;
 use Symfony\Component\HttpFoundation\RequestStack;
 use Symfony\Component\HttpKernel\Event\ControllerEvent;
@@ -32,7 +32,7 @@ final readonly class Staff
      *
      * @return T
      *
-     * @throws Problem 404 if it is in no class of theirs; 403 if they only assist there and this is not for assistants
+     * @throws RosterRefused if it is in no class of theirs, or if they only assist there and this is not for assistants
      */
     public function one(string $type, QueryBuilder $query, string $alias, Teacher $teacher, string $id): object
     {
@@ -42,19 +42,19 @@ final readonly class Staff
             ->getQuery()->getResult();
         $found = \is_array($found) ? array_values(array_filter($found, static fn (mixed $one): bool => $one instanceof $type))[0] ?? null : null;
         if (!$found instanceof $type) {
-            throw Problem::notFound();
+            throw RosterRefused::missing();
         }
 
         return $found;
     }
 
     /**
-     * @throws Problem 403 if they only assist in the class and this is not for assistants
+     * @throws RosterRefused if they only assist in the class and this is not for assistants
      */
     public function may(Teacher $teacher, SchoolClass $class): void
     {
         if ($class->teacher !== $teacher && StaffRole::Assistant === $this->role($teacher, $class) && true !== $this->requests->getCurrentRequest()?->attributes->get(self::ATTRIBUTE)) {
-            throw new Problem(403, 'You assist in this class: this is for its teachers.');
+            throw RosterRefused::notAllowed('roster.assistant');
         }
     }
 

@@ -4,12 +4,18 @@ declare(strict_types=1);
 
 namespace FreshHuddle\App\Worker;
 
-final class TryAgain extends \RuntimeException
+use FreshHuddle\Core\Message;
+use FreshHuddle\Core\Refused;
+
+/**
+ * It did not work, and may work later; why, for the teacher, if it never does.
+ */
+final class TryAgain extends Refused
 {
     /**
      * @param int $inMilliseconds how long to wait first
      */
-    public function __construct(string $why, public readonly int $inMilliseconds)
+    public function __construct(Message $why, public readonly int $inMilliseconds)
     {
         parent::__construct($why);
     }

@@ -10,6 +10,7 @@ use Doctrine\Persistence\ManagerRegistry;
 use FreshHuddle\App\Database\Clock;
 use FreshHuddle\App\Database\DatabaseAway;
 use FreshHuddle\App\Http\LogLine;
+use FreshHuddle\App\Words\Words;
 use Psr\Log\LoggerInterface;
 use Symfony\Component\Console\Attribute\AsCommand;
 use Symfony\Component\Console\Command\Command;
@@ -41,6 +42,7 @@ final class WorkCommand extends Command
         private readonly Connection $db,
         private readonly EntityManagerInterface $em,
         private readonly ManagerRegistry $managers,
+        private readonly Words $words,
         private readonly Clock $clock,
         private readonly LoggerInterface $logger,
     ) {
@@ -105,12 +107,12 @@ final class WorkCommand extends Command
             null === $again ? $this->tasks->done($task) : $this->tasks->again($task, $again);
         } catch (TryAgain $e) {
             if ($task->attempts < self::MOST_TRIES) {
-                $this->tasks->again($task, $this->clock->ms() + $e->inMilliseconds, $e->getMessage());
+                $this->tasks->again($task, $this->clock->ms() + $e->inMilliseconds, $this->words->say($e->says));
             } else {
-                $this->failed->add($task, self::classOf($handler, $task), $e->getMessage());
+                $this->failed->add($task, self::classOf($handler, $task), $this->words->say($e->says));
             }
         } catch (GaveUp $e) {
-            $this->failed->add($task, self::classOf($handler, $task), $e->getMessage());
+            $this->failed->add($task, self::classOf($handler, $task), $this->words->say($e->says));
         } catch (\Throwable $e) {
             if (DatabaseAway::says($e)) {
                 throw $e; // nothing can be noted; the claim runs out by itself

@@ -31,7 +31,7 @@ final class RightsTest extends AppTestCase
         parent::setUp();
         $this->lesson = $this->readyLesson();
         $students = array_map(fn (int $i): string => $this->lesson->text("students.{$i}.id"), [0, 1]);
-        $rule = $this->ask('POST', '/api/staff/classes/'.$this->lesson->text('classId').'/rules', ['kind' => 'apart', 'students' => $students])->text('id');
+        $rule = $this->ask('POST', '/api/staff/classes/'.$this->lesson->text('classId').'/rules', ['kind' => 'apart', 'students' => $students])->text('rule.id');
         $this->ask('POST', '/api/staff/groupings/'.$this->lesson->text('floor.id').'/variants', ['name' => 'Laid aside']);
         $room = $this->ask('POST', '/api/staff/rounds/'.$this->lesson->text('round.id').'/rooms')->text('0.id');
         $this->ids = [

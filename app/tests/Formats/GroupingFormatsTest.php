@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace FreshHuddle\App\Tests\Formats;
 
+use FreshHuddle\App\Words\Words;
 use FreshHuddle\Core\Grouping\Exception\UnusableProblem;
 use FreshHuddle\Core\Grouping\Format\ProblemReader;
 use FreshHuddle\Core\Grouping\Format\ResultWriter;
@@ -32,7 +33,7 @@ final class GroupingFormatsTest extends TestCase
         $file = ProblemReaderTest::file($change);
         self::assertTrue(Schema::allows('grouping-problem', $file));
         $problem = (new ProblemReader())->read($file);
-        $result = (new ResultWriter())->write($problem->method->method()->solve($problem, new StepLimit(10)));
+        $result = (new ResultWriter())->write($problem->method->method()->solve($problem, new StepLimit(10)), Words::alone()->say(...));
         self::assertTrue(Schema::allows('grouping-result', $result), $result);
     }
 

@@ -7,6 +7,7 @@ namespace FreshHuddle\App\Tests\Grouping;
 use FreshHuddle\App\Tests\Formats\Schema;
 use FreshHuddle\App\Tests\Support\AppTestCase;
 use FreshHuddle\App\Tests\Support\Json;
+use Smalot\PdfParser\Parser;
 
 final class DeskTest extends AppTestCase
 {
@@ -83,8 +84,8 @@ final class DeskTest extends AppTestCase
 
     public function test_contradicting_rules_are_named_and_can_be_lifted(): void
     {
-        $apart = $this->rule('apart', 0, 1)->text('id');
-        $together = $this->rule('together', 0, 1)->text('id');
+        $apart = $this->rule('apart', 0, 1)->text('rule.id');
+        $together = $this->rule('together', 0, 1)->text('rule.id');
         $proposal = $this->propose(['method' => 'balance', 'groups' => 3]);
         self::assertSame([], $proposal->list('rounds'));
         self::assertEqualsCanonicalizing([$apart, $together], $proposal->texts('conflicts.0.rules'));
@@ -254,7 +255,17 @@ final class DeskTest extends AppTestCase
     public function test_the_plan_comes_as_pdf_csv_and_json(): void
     {
         $this->ask('POST', $this->desk.'/deal', ['basedOn' => 0, 'groups' => 3]);
-        self::assertStringStartsWith('%PDF-', $this->ask('GET', $this->desk.'/export/pdf')->is(200)->raw);
+        $pdf = (new Parser())->parseContent($this->ask('GET', $this->desk.'/export/pdf')->is(200)->raw);
+        self::assertCount(1, $pdf->getPages());
+        $printed = (string) preg_replace('/\s+/u', ' ', $pdf->getText());
+        $floor = $this->ask('GET', $this->desk);
+        foreach (['9G', $floor->text('name'), 'Group 1', 'Group 3', 'Student A', 'Student L'] as $word) {
+            self::assertStringContainsString($word, $printed);
+        }
+        foreach (range(0, 2) as $g) {
+            $names = array_map(fn (mixed $id): string => 'Student '.\chr(65 + (int) array_search($id, $this->students, true)), $floor->list("floor.groups.{$g}.students"));
+            self::assertMatchesRegularExpression('/'.implode('.*', $names).'/', $printed, 'in the order of their seats');
+        }
         self::assertSame(14, substr_count($this->ask('GET', $this->desk.'/export/csv')->is(200)->raw, "\r\n") + 1);
         $json = $this->ask('GET', $this->desk.'/export/json')->is(200);
         self::assertCount(3, $json->list('groups'));
@@ -380,5 +391,43 @@ final class DeskTest extends AppTestCase
         }
 
         return $groupOf;
+    }
+
+    public function test_names_for_groups_reach_the_tables_that_have_none_of_their_own(): void
+    {
+        $this->ask('POST', $this->desk.'/deal', ['basedOn' => 0, 'groups' => 3])->is(200);
+        $floor = $this->ask('GET', $this->desk);
+        $this->ask('POST', $this->desk.'/edits', ['basedOn' => $floor->int('floor.step'), 'kind' => 'rename', 'group' => $floor->text('floor.groups.1.id'), 'name' => 'Window'])->is(200);
+        $names = fn (): array => array_map(fn (int $i): string => $this->ask('GET', $this->desk)->text("floor.groups.{$i}.name"), range(0, 2));
+        $this->ask('PATCH', $this->desk, ['groupNames' => ['Quayside', 'Millbrook', 'Saltmarsh']])->is(200);
+        self::assertSame(['Quayside', 'Window', 'Millbrook'], $names());
+        $this->ask('PATCH', $this->desk, ['groupNames' => ['Otter', 'Heron']])->is(200);
+        self::assertSame(['Otter', 'Window', 'Heron'], $names());
+        $this->ask('POST', $this->desk.'/undo', ['basedOn' => $this->ask('GET', $this->desk)->int('floor.step')])->is(200);
+        self::assertSame(['Quayside', 'Window', 'Millbrook'], $names(), 'it is a step like any other');
+    }
+
+    public function test_fewer_groups_than_were_asked_for_are_said(): void
+    {
+        $asked = $this->ask('POST', $this->desk.'/propose', ['settings' => ['method' => 'deal', 'shape' => 'groups', 'groups' => 99]])->is(200);
+        self::assertSame(['6 groups and not 99, so that nobody is in a group alone.'], $asked->list('notes'));
+        self::assertSame([], $this->ask('POST', $this->desk.'/propose', ['settings' => ['method' => 'deal', 'shape' => 'groups', 'groups' => 6]])->list('notes'));
+    }
+
+    public function test_a_new_desk_is_set_to_about_four_at_a_table(): void
+    {
+        self::assertSame(3, $this->ask('GET', $this->desk)->int('settings.groups'));
+        $large = $this->newLesson(120, '10A');
+        self::assertSame(30, $this->ask('GET', '/api/staff/groupings/'.$large->text('floor.id'))->int('settings.groups'));
+    }
+
+    public function test_a_must_that_contradicts_others_is_flagged_when_it_is_made(): void
+    {
+        $rules = "/api/staff/classes/{$this->classId}/rules";
+        $make = fn (string $kind, int ...$who): string => $this->ask('POST', $rules, ['kind' => $kind, 'students' => array_map(fn (int $i): string => $this->students[$i], $who)])->is(200)->text('warning');
+        self::assertSame('', $make('together', 0, 1));
+        self::assertSame('', $make('together', 1, 2));
+        self::assertSame('Student A and Student C have to be together and apart now. Lift one of the two rules.', $make('apart', 0, 2));
+        self::assertSame('', $make('apart', 3, 4), 'what was there before is not said again');
     }
 }

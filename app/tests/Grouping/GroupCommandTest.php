@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace FreshHuddle\App\Tests\Grouping;
 
-use FreshHuddle\App\Grouping\GroupCommand;
+use FreshHuddle\App\Grouping\Proposal\GroupCommand;
 use FreshHuddle\Core\Tests\Grouping\Format\ProblemReaderTest;
 use PHPUnit\Framework\TestCase;
 use Symfony\Component\Console\Tester\CommandTester;

@@ -37,7 +37,7 @@ final class FuzzTest extends AppTestCase
         parent::setUp();
         $this->lesson = $this->readyLesson(6, 2);
         $class = $this->lesson->text('classId');
-        $this->rule = $this->ask('POST', "/api/staff/classes/{$class}/rules", ['kind' => 'apart', 'students' => [$this->lesson->text('students.0.id'), $this->lesson->text('students.1.id')]])->text('id');
+        $this->rule = $this->ask('POST', "/api/staff/classes/{$class}/rules", ['kind' => 'apart', 'students' => [$this->lesson->text('students.0.id'), $this->lesson->text('students.1.id')]])->text('rule.id');
         $this->variant = $this->ask('POST', '/api/staff/groupings/'.$this->lesson->text('floor.id').'/variants', ['name' => 'V'])->text('variants.0.id');
         $this->student = $this->join($this->lesson, $this->lesson->text('floor.groups.0.students.0'));
         $this->setRound($this->lesson->text('id'), ['lookSeconds' => 0]);

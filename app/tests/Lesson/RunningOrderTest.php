@@ -229,6 +229,18 @@ final class RunningOrderTest extends AppTestCase
         return array_map(static fn (int $i): array => $desk->texts("floor.groups.{$i}.students"), array_keys($desk->list('floor.groups')));
     }
 
+    public function test_a_lesson_takes_up_what_was_grouped_last_and_leaves_none_over(): void
+    {
+        $class = $this->newLesson(8)->text('classId');
+        $grouping = $this->ask('POST', "/api/staff/classes/{$class}/groupings", ['name' => 'Mixed'])->text('id');
+        $make = fn (?string $with = null): Json => $this->ask('POST', "/api/staff/classes/{$class}/lessons", ['title' => 'Next', 'minutes' => 40, 'grouping' => $with]);
+        self::assertSame($grouping, $make()->is(200)->text('floor.id'));
+        self::assertNotSame($grouping, $make()->text('floor.id'), 'it is in use, and each lesson changes its own');
+        self::assertSame($grouping, $make($grouping)->text('floor.id'), 'unless that is what the teacher asks for');
+        $other = $this->newLesson(4, '9H')->text('floor.id');
+        $make($other)->is(422);
+    }
+
     /**
      * @param list<string|array{string, int}> $segments ids of those that are there, kind and minutes of new ones
      */

@@ -94,4 +94,23 @@ final class LessonTest extends AppTestCase
         $this->ask('GET', "/api/staff/lessons/{$id}")->is(404);
         $this->command($id, 'sendOut')->is(404);
     }
+
+    public function test_sending_out_from_another_lesson_takes_open_phones_along(): void
+    {
+        $first = $this->readyLesson(4, 2);
+        $phone = $this->join($first, $first->text('students.0.id'));
+        $this->command($first->text('id'), 'sendOut')->is(200);
+        $second = $this->ask('POST', '/api/staff/classes/'.$first->text('classId').'/lessons', ['title' => 'The next one', 'minutes' => 30])->is(200);
+        $this->ask('POST', '/api/staff/groupings/'.$second->text('floor.id').'/deal', ['basedOn' => 0, 'groups' => 2])->is(200);
+        $this->asStudent($phone);
+        self::assertSame($first->text('id'), $this->ask('POST', '/api/student/sign')->text('lesson'));
+        $this->asTeacher();
+        $this->command($second->text('id'), 'sendOut')->is(200);
+        $this->asStudent($phone);
+        // The next sign of life says which lesson it is, so that numbers of two lessons are never compared.
+        self::assertSame($second->text('id'), $this->ask('POST', '/api/student/sign')->is(200)->text('lesson'));
+        $now = $this->ask('GET', '/api/student/now')->is(200);
+        self::assertSame([$second->text('id'), 'The next one'], [$now->text('lesson'), $now->text('lessonTitle')]);
+        $this->asTeacher();
+    }
 }

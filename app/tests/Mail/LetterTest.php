@@ -45,7 +45,7 @@ final class LetterTest extends TestCase
     public function test_after_five_tries_it_is_said_whom_it_did_not_reach(): void
     {
         $this->expectException(GaveUp::class);
-        $this->expectExceptionMessage('The mail to abel@larkmouth.example was not taken.');
+        $this->expectExceptionMessage('mail.not_taken');
         $this->send($this->refusing(), 5);
     }
 

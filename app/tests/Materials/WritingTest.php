@@ -125,13 +125,20 @@ final class WritingTest extends AppTestCase
         self::assertSame('ours', $copies->text('0.answers.0.text'));
     }
 
+    public function test_an_original_that_is_not_finished_is_kept_and_not_copied(): void
+    {
+        $round = $this->lesson->text('round.id');
+        $this->ask('PUT', "/api/staff/rounds/{$round}/original", ['title' => 'Begun', 'basedOn' => 1, 'blocks' => [['id' => 'a', 'kind' => 'each', 'text' => ''], ['id' => 'b', 'kind' => 'text', 'text' => 'Half a para']]])->is(200);
+        self::assertSame('Half a para', $this->ask('GET', '/api/staff/lessons/'.$this->lesson->text('id'))->text('original.blocks.1.text'));
+        self::assertSame('A slot has no prompt yet: say what students should write.', $this->ask('POST', "/api/staff/rounds/{$round}/copies")->is(422)->text('title'));
+    }
+
     public function test_an_original_that_was_changed_elsewhere_is_not_overwritten(): void
     {
         $round = $this->lesson->text('round.id');
         $save = ['title' => 'Mine', 'basedOn' => 1, 'blocks' => []];
         $this->ask('PUT', "/api/staff/rounds/{$round}/original", $save)->is(200);
         $this->ask('PUT', "/api/staff/rounds/{$round}/original", ['title' => 'Yours'] + $save)->is(409);
-        $this->ask('PUT', "/api/staff/rounds/{$round}/original", ['basedOn' => 2, 'blocks' => [['id' => 'a', 'kind' => 'each', 'text' => '']]] + $save)->is(422);
         $this->ask('PUT', "/api/staff/rounds/{$round}/original", ['basedOn' => 2, 'blocks' => [['id' => 'a', 'kind' => 'nonsense', 'text' => 'x']]] + $save)->is(422);
     }
 

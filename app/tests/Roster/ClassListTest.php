@@ -67,7 +67,7 @@ final class ClassListTest extends AppTestCase
         $other = $this->ask('POST', '/api/staff/classes', ['name' => '9H', 'names' => 'Eve'])->text('students.0.id');
         self::assertSame('students', $this->ask('POST', $this->path.'/rules', ['kind' => 'apart', 'students' => [$this->students[0], $other]])->is(422)->text('errors.0.field'));
         self::assertCount(2, $this->ask('GET', $this->path)->list('rules'));
-        $this->ask('DELETE', '/api/staff/rules/'.$rule->text('id'))->is(204);
+        $this->ask('DELETE', '/api/staff/rules/'.$rule->text('rule.id'))->is(204);
         self::assertSame(['together'], array_map(static fn (mixed $one): mixed => \is_array($one) ? $one['kind'] : null, $this->ask('GET', $this->path)->list('rules')));
     }
 
@@ -85,7 +85,7 @@ final class ClassListTest extends AppTestCase
 
     public function test_another_teacher_cannot_see_set_or_lift_anything(): void
     {
-        $rule = $this->rule('apart', [0, 1])->text('id');
+        $rule = $this->rule('apart', [0, 1])->text('rule.id');
         $this->asTeacher($this->newTeacher('other@larkmouth.example'));
         $this->rule('apart', [2, 3])->is(404);
         $this->ask('DELETE', "/api/staff/rules/{$rule}");

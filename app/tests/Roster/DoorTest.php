@@ -224,6 +224,31 @@ final class DoorTest extends AppTestCase
         $this->ask('GET', '/api/student/now')->is(401);
     }
 
+    public function test_who_waits_comes_in_when_their_name_comes_onto_the_list(): void
+    {
+        $this->asNobody();
+        $this->knock('Noor Haddad')->is(404);
+        $this->knock('Noor Haddad', true)->is(200);
+        $device = $this->client->getCookieJar()->get(StudentDeviceStore::COOKIE)?->getValue() ?? '';
+        self::assertSame('waiting', $this->ask('GET', '/api/student/door')->text('state'));
+        $this->asTeacher();
+        $this->ask('POST', "/api/staff/classes/{$this->classId}/students", ['names' => 'Noor  HADDAD'])->is(200);
+        $this->asStudent($device);
+        self::assertSame('in', $this->ask('GET', '/api/student/door')->text('state'));
+        self::assertSame('Noor HADDAD', $this->ask('GET', '/api/student/now')->text('name'));
+    }
+
+    public function test_who_leaves_has_not_come_rather_than_been_lost(): void
+    {
+        $this->asNobody();
+        $this->knock('Student B')->is(200);
+        $this->ask('GET', '/api/student/now')->is(200);
+        $this->ask('POST', '/api/student/leave')->is(204);
+        $this->asTeacher();
+        $lesson = $this->ask('GET', '/api/staff/lessons/'.$this->lesson->text('id'));
+        self::assertSame(['lost', 'never'], [$lesson->text('students.1.place'), $lesson->text('students.1.because')]);
+    }
+
     public function test_the_teacher_frees_one_name_or_all_renews_the_code_and_puts_a_wrong_claim_right_in_one_press_each(): void
     {
         $tokens = array_map(fn (int $i): string => $this->join($this->lesson, $this->id($i)), range(0, 2));

@@ -6,6 +6,7 @@ namespace FreshHuddle\App\Tests\Roster;
 
 use FreshHuddle\App\Tests\Formats\Schema;
 use FreshHuddle\App\Tests\Support\AppTestCase;
+use FreshHuddle\App\Tests\Support\Files;
 use FreshHuddle\App\Tests\Support\Json;
 use FreshHuddle\Core\Roster\PastedList;
 use PHPUnit\Framework\Attributes\DataProvider;
@@ -51,7 +52,7 @@ final class ImportTest extends AppTestCase
 
     public function test_spreadsheets_are_read_and_no_formula_is_run(): void
     {
-        $file = self::ods([['Name', 'Level'], ['Fenna de Rooij', 3], ['Gil Haverkamp', '=1+1']]);
+        $file = Files::ods([['Name', 'Level'], ['Fenna de Rooij', 3], ['Gil Haverkamp', '=1+1']]);
         $preview = $this->import('/import/preview', ['file' => base64_encode($file)])->is(200);
         self::assertSame(['Fenna de Rooij', 'Gil Haverkamp'], [$preview->text('lines.0.name'), $preview->text('lines.1.name')]);
         self::assertSame(2, $preview->int('added'));
@@ -62,7 +63,7 @@ final class ImportTest extends AppTestCase
         $cells = '<row r="1"><c r="B1" t="inlineStr"><is><t>First name</t></is></c><c r="C1" t="inlineStr"><is><t>Surname</t></is></c></row><row r="3"><c r="A3"><v>1</v></c><c r="B3" t="inlineStr"><is><t>Sóley</t></is></c><c r="C3" t="inlineStr"><is><t>Arnardóttir</t></is></c></row>';
         $sheet = '<worksheet xmlns="http://schemas.openxmlformats.org/spreadsheetml/2006/main"><sheetData>%s</sheetData></worksheet>';
         $relation = 'http://schemas.openxmlformats.org/officeDocument/2006/relationships';
-        $file = self::zip([
+        $file = Files::zip([
             '[Content_Types].xml' => '<Types xmlns="http://schemas.openxmlformats.org/package/2006/content-types"><Default Extension="xml" ContentType="application/xml"/></Types>',
             '_rels/.rels' => '<Relationships xmlns="http://schemas.openxmlformats.org/package/2006/relationships"><Relationship Id="r1" Type="'.$relation.'/officeDocument" Target="xl/workbook.xml"/></Relationships>',
             'xl/workbook.xml' => '<workbook xmlns="http://schemas.openxmlformats.org/spreadsheetml/2006/main" xmlns:r="'.$relation.'"><sheets><sheet name="Empty" sheetId="1" r:id="s1"/><sheet name="9G" sheetId="2" r:id="s2"/></sheets></workbook>',
@@ -88,7 +89,7 @@ final class ImportTest extends AppTestCase
 
     public function test_a_package_with_several_classes_asks_which(): void
     {
-        $zip = self::zip([
+        $zip = Files::zip([
             'manifest.csv' => "propertyName,value\noneroster.version,1.2\n",
             'classes.csv' => "sourcedId,status,dateLastModified,title\nc1,,,9G\nc2,,,9H\n",
             'users.csv' => "sourcedId,status,dateLastModified,enabledUser,username,userIds,givenName,familyName\nu1,,,true,a,,Ada,Lund\nu2,,,true,b,,Jaya,Rao\nu3,,,true,t,,Ines,Halvorsen\n",
@@ -102,8 +103,8 @@ final class ImportTest extends AppTestCase
 
     public function test_files_that_are_no_lists_are_refused_in_words_and_change_nothing(): void
     {
-        $huge = self::zip(['content.xml' => str_repeat(' ', 50_000_000)]);
-        foreach (['PK'."\x03\x04".'nonsense', "\xD0\xCF\x11\xE0old", "\x00\x01\x02 binary \x00", self::zip(['readme.txt' => 'hello']), self::zip(['xl/workbook.xml' => '<broken']), $huge, ''] as $bytes) {
+        $huge = Files::zip(['content.xml' => str_repeat(' ', 50_000_000)]);
+        foreach (['PK'."\x03\x04".'nonsense', "\xD0\xCF\x11\xE0old", "\x00\x01\x02 binary \x00", Files::zip(['readme.txt' => 'hello']), Files::zip(['xl/workbook.xml' => '<broken']), $huge, ''] as $bytes) {
             $this->import('/import', ['file' => base64_encode($bytes)])->is(422);
         }
         $this->import('/import', ['file' => '***not base64***'])->is(422);
@@ -128,12 +129,12 @@ final class ImportTest extends AppTestCase
 
             return $xml;
         };
-        yield '480 rows of 1,000 columns' => [self::xlsx($cells(480, 1_000)), 200];
-        yield 'one cell in the last corner' => [self::xlsx('<row r="1048576"><c r="XFD1048576" t="inlineStr"><is><t>Ada</t></is></c></row>'), 422];
-        yield 'one cell in the last row' => [self::xlsx('<row r="1048576"><c r="A1048576" t="inlineStr"><is><t>Cleo Marsh</t></is></c></row>'), 200];
-        yield 'a row said a million times' => [self::ods([]), 422];
-        yield 'entities of entities' => [self::xlsx('', '<!DOCTYPE w [<!ENTITY a "aaaaaaaaaa"><!ENTITY b "&a;&a;&a;&a;&a;&a;&a;&a;">]>'), 422];
-        yield 'a file of another machine' => [self::xlsx('', '<!DOCTYPE w [<!ENTITY a SYSTEM "file:///etc/passwd">]>', '<row><c t="inlineStr"><is><t>&a;</t></is></c></row>'), 422];
+        yield '480 rows of 1,000 columns' => [Files::xlsx($cells(480, 1_000)), 200];
+        yield 'one cell in the last corner' => [Files::xlsx('<row r="1048576"><c r="XFD1048576" t="inlineStr"><is><t>Ada</t></is></c></row>'), 422];
+        yield 'one cell in the last row' => [Files::xlsx('<row r="1048576"><c r="A1048576" t="inlineStr"><is><t>Cleo Marsh</t></is></c></row>'), 200];
+        yield 'a row said a million times' => [Files::ods([]), 422];
+        yield 'entities of entities' => [Files::xlsx('', '<!DOCTYPE w [<!ENTITY a "aaaaaaaaaa"><!ENTITY b "&a;&a;&a;&a;&a;&a;&a;&a;">]>'), 422];
+        yield 'a file of another machine' => [Files::xlsx('<row><c t="inlineStr"><is><t>&a;</t></is></c></row>', '<!DOCTYPE w [<!ENTITY a SYSTEM "file:///etc/passwd">]>'), 422];
     }
 
     #[DataProvider('largeSheets')]
@@ -148,21 +149,10 @@ final class ImportTest extends AppTestCase
     {
         $files = static fn (): array|false => glob(sys_get_temp_dir().'/huddle-list*');
         $before = $files();
-        foreach (['PK'."\x03\x04".'nonsense', self::zip(['readme.txt' => 'hello']), self::zip(['content.xml' => str_repeat(' ', 50_000_000)])] as $bytes) {
+        foreach (['PK'."\x03\x04".'nonsense', Files::zip(['readme.txt' => 'hello']), Files::zip(['content.xml' => str_repeat(' ', 50_000_000)])] as $bytes) {
             $this->import('/import', ['file' => base64_encode($bytes)])->is(422);
         }
         self::assertSame($before, $files());
-    }
-
-    private static function xlsx(string $first, string $doctype = '', string $second = ''): string
-    {
-        $main = 'http://schemas.openxmlformats.org/spreadsheetml/2006/main';
-
-        return self::zip([
-            'xl/workbook.xml' => '<workbook xmlns="'.$main.'" xmlns:r="http://schemas.openxmlformats.org/officeDocument/2006/relationships"><sheets><sheet name="S" sheetId="1" r:id="s1"/></sheets></workbook>',
-            'xl/_rels/workbook.xml.rels' => '<Relationships xmlns="http://schemas.openxmlformats.org/package/2006/relationships"><Relationship Id="s1" Type="x" Target="worksheets/sheet1.xml"/></Relationships>',
-            'xl/worksheets/sheet1.xml' => '<?xml version="1.0"?>'.$doctype.'<worksheet xmlns="'.$main.'"><sheetData>'.$first.$second.'</sheetData></worksheet>',
-        ]);
     }
 
     public function test_exports_carry_everything_but_the_rules_and_run_nothing(): void
@@ -186,48 +176,5 @@ final class ImportTest extends AppTestCase
     private function import(string $end, array $body): Json
     {
         return $this->ask('POST', $this->path.$end, $body);
-    }
-
-    /**
-     * @param list<list<int|string>> $rows
-     */
-    private static function ods(array $rows): string
-    {
-        $xml = '';
-        foreach ($rows as $row) {
-            $xml .= '<table:table-row>';
-            foreach ($row as $cell) {
-                $xml .= \is_string($cell) && str_starts_with($cell, '=')
-                    ? '<table:table-cell table:formula="of:'.$cell.'" office:value-type="float" office:value="2"><text:p>2</text:p></table:table-cell>'
-                    : '<table:table-cell office:value-type="string"><text:p>'.htmlspecialchars((string) $cell).'</text:p></table:table-cell>';
-            }
-            $xml .= '</table:table-row>';
-        }
-
-        return self::zip([
-            'mimetype' => 'application/vnd.oasis.opendocument.spreadsheet',
-            'META-INF/manifest.xml' => '<manifest:manifest xmlns:manifest="urn:oasis:names:tc:opendocument:xmlns:manifest:1.0"/>',
-            'meta.xml' => '<?xml version="1.0"?><office:document-meta xmlns:office="urn:oasis:names:tc:opendocument:xmlns:office:1.0"><office:meta/></office:document-meta>',
-            'styles.xml' => '<?xml version="1.0"?><office:document-styles xmlns:office="urn:oasis:names:tc:opendocument:xmlns:office:1.0"/>',
-            'content.xml' => '<?xml version="1.0"?><office:document-content xmlns:office="urn:oasis:names:tc:opendocument:xmlns:office:1.0" xmlns:table="urn:oasis:names:tc:opendocument:xmlns:table:1.0" xmlns:text="urn:oasis:names:tc:opendocument:xmlns:text:1.0"><office:body><office:spreadsheet><table:table table:name="Sheet1">'.$xml.'</table:table></office:spreadsheet></office:body></office:document-content>',
-        ]);
-    }
-
-    /**
-     * @param array<string, string> $files
-     */
-    private static function zip(array $files): string
-    {
-        $path = (string) tempnam(sys_get_temp_dir(), 'zip');
-        $zip = new \ZipArchive();
-        $zip->open($path, \ZipArchive::CREATE | \ZipArchive::OVERWRITE);
-        foreach ($files as $name => $text) {
-            $zip->addFromString($name, $text);
-        }
-        $zip->close();
-        $bytes = (string) file_get_contents($path);
-        unlink($path);
-
-        return $bytes;
     }
 }

@@ -18,13 +18,16 @@ final class RosterTest extends AppTestCase
         self::assertSame('9G', $this->ask('GET', '/api/staff/classes')->text('0.name'));
     }
 
-    public function test_what_pasting_would_do_is_shown_before_it_is_done(): void
+    public function test_a_new_class_reads_a_paste_as_any_list_is_read(): void
     {
-        $id = $this->make('Ada')->text('id');
-        $preview = $this->ask('POST', "/api/staff/classes/{$id}/preview", ['names' => "ADA\nBen\n123"])->is(200);
-        self::assertSame(1, $preview->int('taken'));
-        self::assertSame(['known', 'taken', 'refused'], [$preview->text('lines.0.fate'), $preview->text('lines.1.fate'), $preview->text('lines.2.fate')]);
-        self::assertSame(['Ada'], self::names($this->ask('GET', "/api/staff/classes/{$id}")));
+        $paste = "Name;Table;Level\nAda Kovač;A;3\n123;;\nada kovač;B;1\n";
+        $preview = $this->ask('POST', '/api/staff/classes/new/import/preview', ['text' => $paste])->is(200);
+        self::assertSame([1, 2], [$preview->int('added'), $preview->int('refused')]);
+        self::assertSame('table', $preview->text('columns.1.kind'));
+        self::assertSame([], $this->ask('GET', '/api/staff/classes')->list(''), 'nothing is made by looking');
+        $id = $this->make('')->text('id');
+        self::assertSame($preview->list('lines'), $this->ask('POST', "/api/staff/classes/{$id}/import", ['text' => $paste])->is(200)->list('lines'));
+        self::assertSame('A', $this->ask('GET', "/api/staff/classes/{$id}")->text('students.0.table'));
     }
 
     public function test_more_names_are_added_at_the_end_and_never_doubled(): void

@@ -108,7 +108,7 @@ final class ApiExamples
                 'student' => $this->lesson->text('students.0.id'),
                 'other' => $this->lesson->text('students.1.id'),
                 'group', 'table' => $this->lesson->text('floor.groups.0.id'),
-                'groupingId' => $this->lesson->text('floor.id'),
+                'grouping', 'groupingId' => $this->lesson->text('floor.id'),
                 'from' => $this->lesson->text('id'),
                 'segment', 'segmentId' => $this->lesson->text('round.segmentId'),
                 'save' => Uuid::v4()->toRfc4122(),

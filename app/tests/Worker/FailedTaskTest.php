@@ -10,6 +10,7 @@ use FreshHuddle\App\Database\Clock;
 use FreshHuddle\App\Live\RoundWork;
 use FreshHuddle\App\Tests\Support\AppTestCase;
 use FreshHuddle\App\Tests\Support\Json;
+use FreshHuddle\App\Words\Words;
 use FreshHuddle\App\Worker\FailedTasks;
 use FreshHuddle\App\Worker\Task;
 use FreshHuddle\App\Worker\TaskHandler;
@@ -155,7 +156,7 @@ final class FailedTaskTest extends AppTestCase
         $managers = self::getContainer()->get('doctrine');
         \assert($managers instanceof ManagerRegistry);
 
-        return new WorkCommand([$handler], $this->service(Tasks::class), $this->service(FailedTasks::class), $this->db(), $this->service(EntityManagerInterface::class), $managers, $this->service(Clock::class), new NullLogger());
+        return new WorkCommand([$handler], $this->service(Tasks::class), $this->service(FailedTasks::class), $this->db(), $this->service(EntityManagerInterface::class), $managers, $this->service(Words::class), $this->service(Clock::class), new NullLogger());
     }
 
     /**

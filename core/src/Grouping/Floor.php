@@ -142,6 +142,14 @@ final readonly class Floor
     }
 
     /**
+     * Whether a table is called only by its number.
+     */
+    public static function isDefaultName(string $name): bool
+    {
+        return 1 === preg_match('/^Group [1-9][0-9]*$/D', $name);
+    }
+
+    /**
      * Puts an empty table on the floor, named and marked as no other is.
      *
      * @param list<string> $own names to take first, in this order

@@ -4,9 +4,14 @@ declare(strict_types=1);
 
 namespace FreshHuddle\Core\Grouping;
 
+use FreshHuddle\Core\Grouping\Exception\UnusableProblem;
 use FreshHuddle\Core\Grouping\Explain\Degree;
+use FreshHuddle\Core\Grouping\Explain\Named;
+use FreshHuddle\Core\Grouping\Format\GoalReading;
+use FreshHuddle\Core\Grouping\Format\Node;
 use FreshHuddle\Core\Grouping\Search\Setting;
 use FreshHuddle\Core\Grouping\Search\Tally;
+use FreshHuddle\Core\Message;
 
 /**
  * A should: it costs something where it is not met. What it costs is defined by `groupCost` and `meetingsCost`; a tally
@@ -48,9 +53,31 @@ interface Goal
     public function degree(Setting $setting, array $groups): Degree;
 
     /**
+     * What stands in the way where it is not fully met.
+     *
+     * @param list<list<int>> $groups empty ones are none
+     */
+    public function obstacle(Setting $setting, array $groups, Named $named): ?Message;
+
+    /**
+     * Why a student is well, or not so well, in this group by this goal; null where it has nothing to say of them.
+     *
+     * @param int       $student one of the group
+     * @param list<int> $group
+     */
+    public function reason(Setting $setting, int $student, array $group, Named $named): ?Message;
+
+    /**
      * @param int $rounds 1 or more
      *
      * @return list<Tally> a tally a round
      */
     public function tallies(Setting $setting, int $rounds): array;
+
+    /**
+     * @param float $weight from 0 to 1,000,000
+     *
+     * @throws UnusableProblem
+     */
+    public static function read(Node $item, GoalReading $reading, float $weight): self;
 }

@@ -15,7 +15,7 @@ final readonly class Block
 
     /**
      * @param string $id   stays the same while the block is edited, so that answers stay with their slot: 1 to 40 of a-z, 0-9, -
-     * @param string $text the text, or the slot's prompt
+     * @param string $text the text, or the slot's prompt; '' while it is not written yet
      *
      * @throws UnusableOriginal
      */
@@ -24,11 +24,13 @@ final readonly class Block
         if (1 !== preg_match('/^[a-z0-9-]{1,40}$/', $id)) {
             throw UnusableOriginal::badId($id);
         }
-        if ('' === trim($text)) {
-            throw UnusableOriginal::emptyBlock($kind);
-        }
         if (mb_strlen($text) > self::MAX_TEXT) {
             throw UnusableOriginal::blockTooLong(mb_strlen($text), self::MAX_TEXT);
         }
+    }
+
+    public function isEmpty(): bool
+    {
+        return 1 !== preg_match('/[^\s\p{Z}]/u', $this->text);
     }
 }

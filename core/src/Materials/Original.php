@@ -43,6 +43,27 @@ final readonly class Original
         return array_values(array_filter($this->blocks, static fn (Block $block): bool => $block->kind->isSlot()));
     }
 
+    /**
+     * What a copy is made of: everything but texts that are still empty.
+     *
+     * @return list<Block>
+     *
+     * @throws UnusableOriginal if there is nothing to write in, or a slot does not say what students should write
+     */
+    public function forCopies(): array
+    {
+        if ([] === $this->slots()) {
+            throw UnusableOriginal::withoutSlot();
+        }
+        foreach ($this->slots() as $slot) {
+            if ($slot->isEmpty()) {
+                throw UnusableOriginal::emptySlot();
+            }
+        }
+
+        return array_values(array_filter($this->blocks, static fn (Block $block): bool => !$block->isEmpty()));
+    }
+
     public function block(string $id): ?Block
     {
         foreach ($this->blocks as $block) {

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace FreshHuddle\Core\Roster;
 
+use FreshHuddle\Core\Message;
+
 /**
  * What became of one line of a pasted list.
  */
@@ -14,14 +16,14 @@ final readonly class PastedLine
      * @param string         $text    the line as it was pasted, shortened to 200 signs
      * @param PastedLineFate $fate    taken, or why not
      * @param string         $name    the name read from it; '' where none could be
-     * @param string         $message a sentence for the teacher; '' for a line that was simply taken
+     * @param Message|null   $message for the teacher; null for a line that was simply taken
      */
     public function __construct(
         public int $line,
         public string $text,
         public PastedLineFate $fate,
         public string $name,
-        public string $message = '',
+        public ?Message $message = null,
     ) {
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace FreshHuddle\Core\Roster;
 
+use FreshHuddle\Core\Message;
 use FreshHuddle\Core\Roster\Exception\TooManyStudents;
 use FreshHuddle\Core\Roster\Exception\UnusableName;
 
@@ -60,7 +61,7 @@ final readonly class PastedList
             }
             if ([] === $lines && self::isHeading($cells)) {
                 $columns = self::columns($cells);
-                $lines[] = new PastedLine($i + 1, mb_substr($raw, 0, 200), PastedLineFate::Header, '', 'Read as a heading, not as a name.');
+                $lines[] = new PastedLine($i + 1, mb_substr($raw, 0, 200), PastedLineFate::Header, '', new Message('roster.line.heading'));
                 continue;
             }
             $lines[] = $line = self::line($i + 1, $raw, self::nameFrom($cells, $columns), $seen);
@@ -94,18 +95,18 @@ final readonly class PastedList
     {
         $shown = mb_substr($raw, 0, 200);
         if (1 !== preg_match('/\p{L}/u', $found)) {
-            return new PastedLine($number, $shown, PastedLineFate::Refused, '', UnusableName::withoutLetters()->getMessage());
+            return new PastedLine($number, $shown, PastedLineFate::Refused, '', UnusableName::withoutLetters()->says);
         }
         try {
             $name = StudentName::of($found);
         } catch (UnusableName $e) {
-            return new PastedLine($number, $shown, PastedLineFate::Refused, '', $e->getMessage());
+            return new PastedLine($number, $shown, PastedLineFate::Refused, '', $e->says);
         }
         $fate = $seen[$name->folded()] ?? PastedLineFate::Taken;
         $message = match ($fate) {
-            PastedLineFate::Doubled => \sprintf('“%s” stands here twice and is added once. Two people? Write them apart, as “%1$s B”.', $name),
-            PastedLineFate::Known => \sprintf('“%s” is in the class already.', $name),
-            default => '',
+            PastedLineFate::Doubled => new Message('roster.line.doubled', ['name' => $name->value]),
+            PastedLineFate::Known => new Message('roster.line.known', ['name' => $name->value]),
+            default => null,
         };
 
         return new PastedLine($number, $shown, $fate, $name->value, $message);

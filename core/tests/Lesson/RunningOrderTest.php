@@ -103,17 +103,17 @@ final class RunningOrderTest extends TestCase
             try {
                 RunningOrder::of(array_values($segments));
             } catch (UnusableOrder $e) {
-                return [$e->reason, $e->position];
+                return [$e->says->code, $e->position];
             }
             self::fail('It was not refused.');
         };
         $round = new Segment('r', SegmentKind::Round, 20);
-        self::assertSame(['noRound', null], $refused());
-        self::assertSame(['noRound', null], $refused(new Segment('a', SegmentKind::Pause, 5)));
-        self::assertSame(['minutes', 1], $refused($round, new Segment('a', SegmentKind::Pause, 0)));
-        self::assertSame(['minutes', 0], $refused(new Segment('a', SegmentKind::Round, 601)));
-        self::assertSame(['twice', 1], $refused($round, $round));
-        self::assertSame(['tooMany', null], $refused($round, ...array_map(static fn (int $i): Segment => new Segment('p'.$i, SegmentKind::Pause, 1), range(1, 24))));
+        self::assertSame(['lesson.order.no_round', null], $refused());
+        self::assertSame(['lesson.order.no_round', null], $refused(new Segment('a', SegmentKind::Pause, 5)));
+        self::assertSame(['lesson.order.minutes', 1], $refused($round, new Segment('a', SegmentKind::Pause, 0)));
+        self::assertSame(['lesson.order.minutes', 0], $refused(new Segment('a', SegmentKind::Round, 601)));
+        self::assertSame(['lesson.order.twice', 1], $refused($round, $round));
+        self::assertSame(['lesson.order.too_many', null], $refused($round, ...array_map(static fn (int $i): Segment => new Segment('p'.$i, SegmentKind::Pause, 1), range(1, 24))));
     }
 
     private static function order(int ...$minutes): RunningOrder

@@ -43,8 +43,6 @@ final class OriginalTest extends TestCase
         yield 'a long title' => [static fn (): object => new Original(str_repeat('x', 121), [])];
         yield 'two blocks of one id' => [static fn (): object => new Original('T', [$block(), $block()])];
         yield 'too many blocks' => [static fn (): object => new Original('T', array_map(static fn (int $i): Block => $block("b{$i}"), range(1, 41)))];
-        yield 'an empty text' => [static fn (): object => new Block('a', BlockKind::Text, " \n")];
-        yield 'a slot without a prompt' => [static fn (): object => new Block('a', BlockKind::Each, '')];
         yield 'a very long text' => [static fn (): object => new Block('a', BlockKind::Text, str_repeat('x', 20_001))];
         yield 'an id with a slash' => [static fn (): object => new Block('a/b', BlockKind::Text, 'x')];
     }
@@ -76,5 +74,20 @@ final class OriginalTest extends TestCase
         sort($sorted, \SORT_STRING);
         self::assertSame($names, $sorted);
         self::assertSame('9G · 02 Millbrook · Sheet', CopyName::for('9G', 2, 6, 'Millbrook', 'Sheet'));
+    }
+
+    public function test_an_original_may_be_unfinished_and_copies_are_made_when_every_slot_says_what_to_write(): void
+    {
+        $text = new Block('t', BlockKind::Text, " \n\u{A0}");
+        $slot = new Block('s', BlockKind::Each, 'What do you see?');
+        self::assertSame([$slot], (new Original('Sheet', [$text, $slot]))->forCopies(), 'a text that is still empty is left out');
+        foreach (['materials.original.without_slot' => [$text], 'materials.original.empty_slot' => [$slot, new Block('e', BlockKind::Together, '')]] as $why => $blocks) {
+            try {
+                (new Original('Sheet', $blocks))->forCopies();
+                self::fail($why);
+            } catch (UnusableOriginal $e) {
+                self::assertSame($why, $e->says->code);
+            }
+        }
     }
 }

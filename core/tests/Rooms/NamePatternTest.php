@@ -37,7 +37,7 @@ final class NamePatternTest extends TestCase
     public function test_an_unknown_placeholder_is_named(): void
     {
         $this->expectException(UnknownPlaceholder::class);
-        $this->expectExceptionMessage('{room}');
+        $this->expectExceptionMessage('rooms.unknown_placeholder');
         new NamePattern('{room}');
     }
 

@@ -9,6 +9,7 @@ use FreshHuddle\Core\Roster\Exception\UnusableName;
 use FreshHuddle\Core\Roster\PastedLine;
 use FreshHuddle\Core\Roster\PastedLineFate;
 use FreshHuddle\Core\Roster\PastedList;
+use FreshHuddle\Core\Tests\Support\Plainly;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
@@ -57,7 +58,7 @@ final class PastedListTest extends TestCase
         $list = PastedList::read("Ada Lund\nBen\nada  LUND");
         self::assertSame(['Ada Lund', 'Ben'], $list->names());
         self::assertSame([PastedLineFate::Taken, PastedLineFate::Taken, PastedLineFate::Doubled], self::fates($list));
-        self::assertStringContainsString('twice', $list->lines[2]->message);
+        self::assertSame('line.doubled(ada LUND)', Plainly::said($list->lines[2]->message));
     }
 
     public function test_a_name_that_is_in_the_class_already_is_not_added_again(): void
@@ -82,7 +83,7 @@ final class PastedListTest extends TestCase
         $list = PastedList::read("Ada\n12345\n".str_repeat('x', 121)."\nBen");
         self::assertSame(['Ada', 'Ben'], $list->names());
         self::assertSame([PastedLineFate::Taken, PastedLineFate::Refused, PastedLineFate::Refused, PastedLineFate::Taken], self::fates($list));
-        self::assertStringContainsString('121', $list->lines[2]->message);
+        self::assertSame('roster.name.too_long', $list->lines[2]->message?->code);
         self::assertSame(3, $list->lines[2]->line);
     }
 

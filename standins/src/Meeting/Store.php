@@ -152,12 +152,17 @@ final class Store
     }
 
     /**
+     * Only those who are in a room are moved: who comes later goes where they meant to go.
+     *
      * @param array<string, string> $moves person => room
      */
     public function askToMove(array $moves, int $now): void
     {
         foreach ($moves as $person => $room) {
-            $this->run('INSERT INTO move (person, room, at) VALUES (?, ?, ?) ON CONFLICT (person) DO UPDATE SET room = EXCLUDED.room, at = EXCLUDED.at', [(string) $person, $room, (string) $now]);
+            $this->run(
+                'INSERT INTO move (person, room, at) SELECT person, ?, ? FROM presence WHERE person = ? AND seen > ? ON CONFLICT (person) DO UPDATE SET room = EXCLUDED.room, at = EXCLUDED.at',
+                [$room, (string) $now, (string) $person, (string) ($now - self::GONE_AFTER)],
+            );
         }
     }
 

@@ -1,5 +1,7 @@
 import createClient from 'openapi-fetch';
 import type { components, paths } from './generated';
+import { pace, queued } from './pace';
+import { followed } from './line';
 import { toProblem } from './problem';
 
 export type Schema = components['schemas'];
@@ -8,9 +10,14 @@ const slowest = 15_000;
 
 /** Never rejects for want of a network: no answer becomes a problem with status 0. */
 async function patientFetch(request: Request): Promise<Response> {
+  const told = followed();
   try {
-    return await fetch(request, { signal: AbortSignal.timeout(slowest), cache: 'no-store' });
+    const answer = await fetch(request, { signal: AbortSignal.timeout(slowest), cache: 'no-store' });
+    pace.note(queued(answer.headers));
+    told(true);
+    return answer;
   } catch {
+    told(false);
     return Response.json({}, { status: 599 });
   }
 }

@@ -250,7 +250,7 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/staff/classes/preview": {
+    "/api/staff/classes/new/import/preview": {
         parameters: {
             query?: never;
             header?: never;
@@ -268,7 +268,7 @@ export interface paths {
             };
             requestBody: {
                 content: {
-                    "application/json": components["schemas"]["PasteNames"];
+                    "application/json": components["schemas"]["ImportRequest"];
                 };
             };
             responses: {
@@ -278,7 +278,7 @@ export interface paths {
                         [name: string]: unknown;
                     };
                     content: {
-                        "application/json": components["schemas"]["PastedListView"];
+                        "application/json": components["schemas"]["ImportView"];
                     };
                 };
                 /** @description A problem (RFC 9457) */
@@ -1061,56 +1061,6 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/staff/classes/{id}/preview": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        post: {
-            parameters: {
-                query?: never;
-                header?: never;
-                path: {
-                    id: string;
-                };
-                cookie?: never;
-            };
-            requestBody: {
-                content: {
-                    "application/json": components["schemas"]["PasteNames"];
-                };
-            };
-            responses: {
-                /** @description Done */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/json": components["schemas"]["PastedListView"];
-                    };
-                };
-                /** @description A problem (RFC 9457) */
-                default: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/problem+json": components["schemas"]["Problem"];
-                    };
-                };
-            };
-        };
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
     "/api/staff/classes/{id}/rules": {
         parameters: {
             query?: never;
@@ -1141,7 +1091,7 @@ export interface paths {
                         [name: string]: unknown;
                     };
                     content: {
-                        "application/json": components["schemas"]["RuleView"];
+                        "application/json": components["schemas"]["RuleMade"];
                     };
                 };
                 /** @description A problem (RFC 9457) */
@@ -2273,6 +2223,51 @@ export interface paths {
                 };
             };
         };
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/staff/groupings/{id}/variants/{variant}/restore": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: string;
+                    variant: string;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description Done */
+                204: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content?: never;
+                };
+                /** @description A problem (RFC 9457) */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+        delete?: never;
         options?: never;
         head?: never;
         patch?: never;
@@ -4105,13 +4100,11 @@ export interface components {
         /** @enum {string} */
         DegreeUnit: "groups" | "students" | "pairs" | "share";
         DeskGoal: {
-            kind: components["schemas"]["DeskGoalKind"];
+            kind: components["schemas"]["GoalKind"];
             attribute?: string | null;
             tag?: string | null;
             atLeast?: number;
         };
-        /** @enum {string} */
-        DeskGoalKind: "spread" | "alike" | "notAlone" | "eachHas" | "newPartners" | "wishes";
         /** @enum {string} */
         DeskMethod: "deal" | "balance" | "countOff" | "byTable" | "byHand" | "signUp" | "jigsaw" | "rotation";
         DeskSettings: {
@@ -4239,6 +4232,8 @@ export interface components {
             endsAt?: number | null;
             text?: string | null;
         };
+        /** @enum {string} */
+        GoalKind: "spread" | "alike" | "eachHas" | "notAlone" | "newPartners" | "wishes";
         GoalStandingView: {
             met: number;
             unit: components["schemas"]["DegreeUnit"];
@@ -4353,6 +4348,7 @@ export interface components {
             from?: string | null;
             groups?: components["schemas"]["FromGroups"];
             template?: boolean;
+            grouping?: string | null;
         };
         MakeRule: {
             kind: components["schemas"]["RuleKind"];
@@ -4534,6 +4530,10 @@ export interface components {
         };
         /** @enum {string} */
         RuleKind: "apart" | "together" | "wish";
+        RuleMade: {
+            rule: components["schemas"]["RuleView"];
+            warning: string;
+        };
         RuleView: {
             id: string;
             kind: components["schemas"]["RuleKind"];

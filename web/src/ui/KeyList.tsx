@@ -1,4 +1,6 @@
+import { useState } from 'react';
 import { words } from '../words';
+import { setSingleKeys, singleKeysWork } from './singleKeys';
 import { Sheet } from './Sheet';
 
 /** The keys of a page, shown by `?`. */
@@ -11,6 +13,7 @@ export function KeyList({
   onClose: () => void;
   keys: readonly (readonly [string, string])[];
 }) {
+  const [single, setSingle] = useState(singleKeysWork);
   return (
     <Sheet open={open} onClose={onClose} title={words.lesson.helpTitle}>
       <dl className="grid grid-cols-[auto_1fr] gap-x-5 gap-y-2">
@@ -21,6 +24,21 @@ export function KeyList({
           </div>
         ))}
       </dl>
+      <label className="mt-5 flex items-start gap-2 border-t border-line pt-3">
+        <input
+          type="checkbox"
+          className="mt-1 size-4 accent-ink"
+          checked={single}
+          onChange={(event) => {
+            setSingleKeys(event.target.checked);
+            setSingle(event.target.checked);
+          }}
+        />
+        <span>
+          {words.keys.single}
+          <span className="block text-sm text-soft">{words.keys.singleHint}</span>
+        </span>
+      </label>
     </Sheet>
   );
 }

@@ -1,8 +1,13 @@
-import { useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import { isProblem } from '../api/problem';
 import { Field } from './Field';
 
-/** A number that is saved when it is left, or with Enter. What the server does not take stays, with the reason. */
+const pause = 700;
+
+/**
+ * A number that is saved after a pause, when it is left, with Enter, and when the page goes away. What the server does not
+ * take stays, with the reason.
+ */
 export function NumberField({
   label,
   value,
@@ -18,16 +23,50 @@ export function NumberField({
 }) {
   const [draft, setDraft] = useState(String(value));
   const [error, setError] = useState<string>();
-  const save = () => {
-    if (Number(draft) === value) {
+  const [inside, setInside] = useState(false);
+  // What is changed elsewhere is taken over, though never under the hand of who types.
+  const [known, setKnown] = useState(value);
+  if (value !== known) {
+    setKnown(value);
+    if (!inside) setDraft(String(value));
+  }
+  const timer = useRef<ReturnType<typeof setTimeout>>(undefined);
+  const latest = useRef({ draft, onSave, saved: value });
+  useEffect(() => {
+    latest.current = { ...latest.current, draft, onSave };
+  });
+  useEffect(() => {
+    latest.current.saved = value;
+  }, [value]);
+  const [save] = useState(() => () => {
+    clearTimeout(timer.current);
+    timer.current = undefined;
+    const number = Math.round(Number(latest.current.draft));
+    const before = latest.current.saved;
+    if (number === before) {
       setError(undefined);
       return;
     }
-    onSave(Math.round(Number(draft))).then(
+    latest.current.saved = number;
+    latest.current.onSave(number).then(
       () => setError(undefined),
-      (problem: unknown) => setError(isProblem(problem) ? problem.message : undefined),
+      (problem: unknown) => {
+        latest.current.saved = before;
+        setError(isProblem(problem) ? problem.message : undefined);
+      },
     );
-  };
+  });
+  useEffect(() => {
+    const leave = () => {
+      if (timer.current !== undefined) save();
+    };
+    window.addEventListener('pagehide', leave);
+    return () => {
+      window.removeEventListener('pagehide', leave);
+      leave();
+    };
+  }, [save]);
+  const isFit = (text: string) => text.trim() !== '' && Number(text) >= min && Number(text) <= max;
   return (
     <Field
       label={label}
@@ -36,8 +75,17 @@ export function NumberField({
       max={max}
       value={draft}
       error={error}
-      onChange={(e) => setDraft(e.target.value)}
-      onBlur={save}
+      onChange={(e) => {
+        setDraft(e.target.value);
+        clearTimeout(timer.current);
+        // One that is out of bounds may be half typed: it is judged when the field is left.
+        timer.current = isFit(e.target.value) ? setTimeout(save, pause) : undefined;
+      }}
+      onFocus={() => setInside(true)}
+      onBlur={() => {
+        setInside(false);
+        save();
+      }}
       onKeyDown={(e) => e.key === 'Enter' && save()}
     />
   );

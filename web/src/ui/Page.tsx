@@ -8,7 +8,18 @@ import { useMessages } from './messages';
 import { Wordmark } from './Wordmark';
 
 /** The frame of a teacher's page: the way home, where one is, the way out. */
-export function Page({ trail, aside, children }: { trail?: ReactNode; aside?: ReactNode; children: ReactNode }) {
+export function Page({
+  title,
+  trail,
+  aside,
+  children,
+}: {
+  /** What is open, for the browser's tab. */
+  title?: string | undefined;
+  trail?: ReactNode;
+  aside?: ReactNode;
+  children: ReactNode;
+}) {
   const queries = useQueryClient();
   const { fail } = useMessages();
   const leave = () => {
@@ -21,11 +32,18 @@ export function Page({ trail, aside, children }: { trail?: ReactNode; aside?: Re
   };
   return (
     <div className="flex min-h-screen flex-col">
+      <title>{words.common.pageTitle(title)}</title>
+      <a
+        href="#content"
+        className="sr-only z-50 border-2 border-ink bg-sheet px-3 py-2 focus:not-sr-only focus:absolute focus:top-1 focus:left-1"
+      >
+        {words.common.skip}
+      </a>
       <header className="flex flex-wrap items-center gap-x-5 gap-y-1 border-b-2 border-ink bg-sheet px-5 py-2">
         <Link to="/" aria-label={words.lesson.back}>
           <Wordmark />
         </Link>
-        <div className="min-w-0 flex-1">{trail}</div>
+        <div className="order-last min-w-0 basis-full sm:order-none sm:flex-1 sm:basis-0">{trail}</div>
         {aside}
         <Link to="/account" className="px-2 py-1 underline decoration-line underline-offset-4 hover:decoration-ink">
           {words.account.own}
@@ -34,7 +52,9 @@ export function Page({ trail, aside, children }: { trail?: ReactNode; aside?: Re
           {words.account.signOut}
         </Button>
       </header>
-      {children}
+      <div id="content" tabIndex={-1} className="contents">
+        {children}
+      </div>
     </div>
   );
 }

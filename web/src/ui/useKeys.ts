@@ -1,4 +1,5 @@
 import { useEffect } from 'react';
+import { singleKeysWork } from './singleKeys';
 
 function isTyping(target: EventTarget | null): boolean {
   return (
@@ -13,7 +14,7 @@ export function useKeys(keys: Record<string, () => void>) {
       if (isTyping(event.target) || event.altKey) return;
       const name = (event.ctrlKey || event.metaKey ? 'Ctrl ' : '') + event.key.toLowerCase();
       const act = keys[name];
-      if (act !== undefined) {
+      if (act !== undefined && (name.startsWith('Ctrl ') || name === '?' || singleKeysWork())) {
         event.preventDefault();
         act();
       }

@@ -29,7 +29,7 @@ export const order = {
   edge: (before: string, after: string | null) =>
     after === null ? `End of ${before}` : `Between ${before} and ${after}`,
   edgeAt: (before: number, after: number | null) =>
-    after === null ? minutes(before) : `${before} and ${after} minutes`,
+    after === null ? minutes(before) : `${before} and ${minutes(after)}`,
   total: (planned: number, all: number) => `${planned} of ${all} min planned`,
   spare: (n: number) => `${n} min free`,
   over: (n: number) => `${n} min too many`,

@@ -18,6 +18,14 @@ export const staff = {
     seconds: (n: number) => count(n, 'second', 'seconds'),
     minutes: (n: number) => count(n, 'minute', 'minutes'),
     students,
+    cut: (most: number) => `That was longer than fits: only the first ${most} signs were taken.`,
+    pageTitle: (what?: string) => (what === undefined || what === '' ? 'Fresh Huddle' : `${what} · Fresh Huddle`),
+    lineSlow: 'No answer yet. It is still being asked.',
+    lineDown: 'The line is down. What you press now is not done, now or later: press it again when this note is gone.',
+    skip: 'To the content',
+    nowhere: 'There is nothing at this address.',
+    nowhereLead: 'It may have been taken away, or the address is not whole.',
+    home: 'To your classes and lessons',
   },
   account: {
     title: 'Sign in',
@@ -149,7 +157,10 @@ export const staff = {
             ...(added > 0 ? [`Add ${students(added)}`] : []),
             ...(changed > 0 ? [`${added > 0 ? 'change' : 'Change'} ${changed}`] : []),
           ]),
-    bringDone: (added: number, changed: number) => `${students(added)} added, ${changed} changed.`,
+    bringDone: (added: number, changed: number) =>
+      added + changed === 0
+        ? 'Nothing was new.'
+        : `${list([...(added > 0 ? [`${students(added)} added`] : []), ...(changed > 0 ? [`${changed} changed`] : [])])}.`,
     bringCounts: (same: number, refused: number) =>
       [...(same > 0 ? [`${same} as they are`] : []), ...(refused > 0 ? [`${refused} refused`] : [])].join(', '),
     bringFate: { added: 'new', changed: 'changed', same: 'as it is', refused: 'refused' },
@@ -197,6 +208,14 @@ export const staff = {
     previewTitle: 'Not taken as they stand',
   },
   door: {
+    show: (doorWord: string) => `${doorWord}: show the way in`,
+    showHint: 'Show it large, with a code for phones',
+    sign: 'The way in',
+    code: 'A code for phones',
+    orType: 'Or go to',
+    word: 'and type',
+    copy: 'Copy the link',
+    copied: 'The link is copied.',
     title: 'The students’ door',
     press: 'Names can be pressed there while a lesson is on',
     renew: 'Another door word',
@@ -265,6 +284,17 @@ export const staff = {
     more: 'One minute more',
     less: 'One minute less',
     now: 'now',
+  },
+  drag: {
+    lifted: (what: string) => `${what} is held.`,
+    over: (what: string, place: string) => `${what} over ${place}.`,
+    nowhere: 'Over nothing.',
+    dropped: (what: string, place: string) => `${what} put down at ${place}.`,
+    back: (what: string) => `${what} stays where it was.`,
+  },
+  keys: {
+    single: 'Single keys work on this device',
+    singleHint: 'Off, and only keys with Ctrl do something.',
   },
   floor: {
     dealInto: 'Deal into',
@@ -346,6 +376,7 @@ export const staff = {
     where: 'Where',
   },
   next: {
+    ready: 'Everything is in place.',
     title: 'Next',
     groups: 'Groups',
     groupsNone: 'not dealt yet',
@@ -362,7 +393,7 @@ export const staff = {
     workOriginal: (title: string) => `“${title}” written, not copied yet`,
     workDone: (n: number) => `${count(n, 'copy', 'copies')} handed out`,
     workOld: (n: number) => `${count(n, 'copy is', 'copies are')} older than the original`,
-    workSome: (done: number, all: number) => `${done} of ${groups(all)} have a copy`,
+    workSome: (done: number, all: number) => `${done} of ${groups(all)} ${all === 1 ? 'has' : 'have'} a copy`,
     plan: 'Round',
     instructions: 'What should they do?',
     instructionsHint: 'Students read this on their own pages.',
@@ -429,7 +460,7 @@ export const staff = {
     say: 'Say it',
     said: 'Said to everybody.',
     lastNotices: 'Said so far',
-    doors: (n: number, all: number) => `${n} of ${students(all)} have arrived`,
+    doors: (n: number, all: number) => `${n} of ${students(all)} ${all === 1 ? 'has' : 'have'} arrived`,
     arrived: 'arrived',
   },
   original: {
@@ -452,11 +483,14 @@ export const staff = {
     dropped: 'Taken out.',
     saved: 'Saved',
     saving: 'Saving…',
-    unsaved: 'Not saved yet',
+    unsaved: 'Kept on this device, not saved yet',
+    twoWindows: 'Another window has saved this original meanwhile. Whose goes on?',
+    keepMine: 'What stands here',
+    takeTheirs: 'What the other window saved',
+    tookTheirs: 'This is what the other window saved.',
     none: 'An empty page. Start with a text, then add the places to write in.',
     needsSlot: 'Add at least one slot, so that there is something to write in.',
     untitled: 'Untitled sheet',
-    reload: 'Load it again',
   },
   work: {
     none: 'No copies yet. Write the original, then make a copy for each group.',

@@ -3,6 +3,8 @@ import { count, list } from './common';
 /** All wording of the students' pages: short enough for a seven-year-old. */
 export const student = {
   loading: 'One moment…',
+  lineSlow: 'The line is slow. One moment…',
+  lineDown: 'No line. What you write is kept here, and sent when the line is back.',
   tryAgain: 'Try again',
   join: {
     title: 'Which class?',
@@ -74,6 +76,13 @@ export const student = {
     },
     until: (time: string) => `until ${time}`,
     notice: 'From your teacher',
+    noticeRead: 'I have read it',
+    moved: (group: string) => `You are now in ${group}.`,
+    movedLead: 'Your teacher has given you another seat.',
+    movedText: 'What you wrote at your old table:',
+    movedCopy: 'Copy it',
+    movedCopied: 'Copied',
+    movedGo: (group: string) => `Go to ${group}`,
     roomNone: 'There is no room for you just now. Wait a moment.',
   },
   copy: {

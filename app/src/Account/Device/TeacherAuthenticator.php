@@ -6,6 +6,8 @@ namespace FreshHuddle\App\Account\Device;
 
 use FreshHuddle\App\Account\Teacher;
 use FreshHuddle\App\Http\Problem;
+use FreshHuddle\App\Http\Problems;
+use FreshHuddle\Core\Message;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\Security\Core\Authentication\Token\TokenInterface;
@@ -22,7 +24,7 @@ use Symfony\Component\Security\Http\EntryPoint\AuthenticationEntryPointInterface
  */
 final class TeacherAuthenticator extends AbstractAuthenticator implements AuthenticationEntryPointInterface
 {
-    public function __construct(private readonly TeacherDevices $devices)
+    public function __construct(private readonly TeacherDevices $devices, private readonly Problems $problems)
     {
     }
 
@@ -51,7 +53,7 @@ final class TeacherAuthenticator extends AbstractAuthenticator implements Authen
 
     public function start(Request $request, ?AuthenticationException $authException = null): Response
     {
-        return (new Problem(401, 'Please sign in.'))->response();
+        return $this->problems->of(new Problem(401, new Message('account.sign_in')));
     }
 
     public static function token(Request $request): string

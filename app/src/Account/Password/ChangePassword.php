@@ -9,9 +9,9 @@ use Symfony\Component\Validator\Constraints as Assert;
 final readonly class ChangePassword
 {
     public function __construct(
-        #[Assert\NotBlank(message: 'Your password as it is now, please.'), Assert\Length(max: 500, maxMessage: 'No password is that long.'), \SensitiveParameter]
+        #[Assert\NotBlank(message: 'account.your_password_as_it_now'), Assert\Length(max: 500, maxMessage: 'account.no_password_that_long'), \SensitiveParameter]
         public string $now,
-        #[Assert\Length(min: Passwords::SHORTEST, max: 500, minMessage: 'A password has at least 10 signs.', maxMessage: 'At most 500 signs, please.'), \SensitiveParameter]
+        #[Assert\Length(min: Passwords::SHORTEST, max: 500, minMessage: 'account.password_at_least_10_signs', maxMessage: 'account.at_most_500_signs'), \SensitiveParameter]
         public string $next,
     ) {
     }

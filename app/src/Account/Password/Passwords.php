@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace FreshHuddle\App\Account\Password;
 
 use Doctrine\ORM\EntityManagerInterface;
+use FreshHuddle\App\Account\Exception\AccountRefused;
 use FreshHuddle\App\Account\Teacher;
-use FreshHuddle\App\Http\Problem;
 use Symfony\Component\DependencyInjection\Attribute\Target;
 use Symfony\Component\PasswordHasher\Hasher\UserPasswordHasherInterface;
 use Symfony\Component\RateLimiter\RateLimiterFactoryInterface;
@@ -30,17 +30,17 @@ final readonly class Passwords
     }
 
     /**
-     * @throws Problem 422 if the present password is another; 429 after too many tries
+     * @throws AccountRefused if the present password is another; after too many tries
      */
     public function change(Teacher $teacher, ChangePassword $request): void
     {
         $tries = $this->tries->create('password|'.$teacher->id);
         if ($tries->consume(0)->getRemainingTokens() < 1) {
-            throw new Problem(429, 'Too many tries. Wait five minutes.', 'now');
+            throw AccountRefused::tooMuch('account.too_many_tries', 'now');
         }
         if (!$this->hasher->isPasswordValid($teacher, $request->now)) {
             $tries->consume();
-            throw new Problem(422, 'This is not your password as it is now.', 'now');
+            throw AccountRefused::unusable('account.not_your_password', 'now');
         }
         $this->set($teacher, $request->next);
     }

@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace FreshHuddle\App\Account\SignIn;
 
 use Doctrine\ORM\EntityManagerInterface;
+use FreshHuddle\App\Account\Exception\AccountRefused;
 use FreshHuddle\App\Account\Teacher;
-use FreshHuddle\App\Http\Problem;
 use Symfony\Component\DependencyInjection\Attribute\Target;
 use Symfony\Component\PasswordHasher\Hasher\PasswordHasherFactoryInterface;
 use Symfony\Component\PasswordHasher\PasswordHasherInterface;
@@ -46,7 +46,7 @@ final readonly class SignIns
      * @param string $address  where the request comes from
      * @param string $remember the cookie of KnownDevice; '' for none
      *
-     * @throws Problem 401 if the two do not go together; 429 after too many failures
+     * @throws AccountRefused if the two do not go together; after too many failures
      */
     public function check(SignIn $request, string $address, string $remember): Teacher
     {
@@ -56,7 +56,7 @@ final readonly class SignIns
         $limits = $this->limits($email, $address, $isKnown ? $remember : null);
         foreach ($limits as $limit) {
             if ($limit->consume(0)->getRemainingTokens() < 1) {
-                throw new Problem(429, 'Too many tries. Wait five minutes, or sign in on a device where you have been signed in before.', 'password');
+                throw AccountRefused::tooMuch('account.too_many_tries_known_device', 'password');
             }
         }
         // Where there is no such teacher, nobody's hash is checked: the same work, so the same time.
@@ -65,7 +65,7 @@ final readonly class SignIns
             foreach ($limits as $limit) {
                 $limit->consume();
             }
-            throw new Problem(401, 'This address and password do not go together.', 'password');
+            throw AccountRefused::notSignedIn('account.wrong_password', 'password');
         }
         if ($this->hasher->needsRehash($teacher->getPassword())) {
             $teacher->setPasswordHash($this->hasher->hash($request->password));

@@ -9,7 +9,7 @@ use Symfony\Component\Validator\Constraints as Assert;
 final readonly class ForgotPassword
 {
     public function __construct(
-        #[Assert\NotBlank(message: 'Your address, please.', normalizer: 'trim'), Assert\Length(max: 180, maxMessage: 'No address is that long.')]
+        #[Assert\NotBlank(message: 'account.your_address', normalizer: 'trim'), Assert\Length(max: 180, maxMessage: 'account.no_address_that_long')]
         public string $email,
     ) {
     }

@@ -7,9 +7,9 @@ namespace FreshHuddle\App\Account\Token;
 use Doctrine\DBAL\LockMode;
 use Doctrine\ORM\EntityManagerInterface;
 use FreshHuddle\App\Account\Device\TeacherDevices;
+use FreshHuddle\App\Account\Exception\AccountRefused;
 use FreshHuddle\App\Account\Password\Passwords;
 use FreshHuddle\App\Account\Teacher;
-use FreshHuddle\App\Http\Problem;
 use FreshHuddle\App\Worker\Tasks;
 use Psr\Clock\ClockInterface;
 use Symfony\Component\DependencyInjection\Attribute\Target;
@@ -49,7 +49,7 @@ final readonly class ForgottenPasswords
     }
 
     /**
-     * @throws Problem 422 if the link opens nothing, or no longer
+     * @throws AccountRefused if the link opens nothing, or no longer
      */
     public function set(NewPassword $request): void
     {
@@ -57,7 +57,7 @@ final readonly class ForgottenPasswords
             $id = $this->secret->read($request->token);
             $token = null === $id ? null : $this->em->find(TeacherToken::class, $id, LockMode::PESSIMISTIC_WRITE);
             if (null === $token || null !== $token->usedAt || $token->until < $this->clock->now()) {
-                throw new Problem(422, 'This link has been used or is too old. Ask for another one.', 'token');
+                throw AccountRefused::unusable('account.link_over', 'token');
             }
             $token->usedAt = $this->clock->now();
             $this->passwords->set($token->teacher, $request->password);

@@ -6,7 +6,7 @@ namespace FreshHuddle\App\Grouping\Floor;
 
 use Doctrine\DBAL\Connection;
 use FreshHuddle\App\Database\Row;
-use FreshHuddle\App\Http\Problem;
+use FreshHuddle\App\Grouping\Exception\GroupingRefused;
 use FreshHuddle\Core\Grouping\Floor;
 use FreshHuddle\Core\Grouping\Group;
 
@@ -63,7 +63,7 @@ final readonly class FloorStore
              LEFT JOIN floor_step next ON next.grouping_id = g.id AND next.number = g.step + 1 WHERE g.id = ?',
             [$groupingId],
         );
-        $row = new Row(false === $row ? throw Problem::notFound() : $row);
+        $row = new Row(false === $row ? throw GroupingRefused::missing() : $row);
 
         return ['step' => $row->int('step'), 'undo' => null === $row->intOrNull('before') ? null : $row->text('undo'), 'redo' => $row->textOrNull('redo')];
     }
@@ -76,7 +76,7 @@ final readonly class FloorStore
      *
      * @return array{Floor, Floor} before and after
      *
-     * @throws Problem 409 if the floor is not the one the change was meant for
+     * @throws GroupingRefused if the floor is not the one the change was meant for
      */
     public function change(string $groupingId, int $basedOn, string $what, callable $change): array
     {
@@ -96,7 +96,7 @@ final readonly class FloorStore
      *
      * @return array{Floor, Floor} before and after
      *
-     * @throws Problem 409 if there is nothing to undo or redo, or the floor has changed meanwhile
+     * @throws GroupingRefused if there is nothing to undo or redo, or the floor has changed meanwhile
      */
     public function step(string $groupingId, int $basedOn, int $by): array
     {
@@ -111,13 +111,13 @@ final readonly class FloorStore
     /**
      * Locks the grouping until the transaction ends.
      *
-     * @throws Problem 409 if the floor is not the one the change was meant for
+     * @throws GroupingRefused if the floor is not the one the change was meant for
      */
     private function lock(string $groupingId, int $basedOn): Floor
     {
         $step = $this->db->fetchOne('SELECT step FROM grouping WHERE id = ? FOR UPDATE', [$groupingId]);
         if ($step !== $basedOn) {
-            throw new Problem(409, 'The floor was changed in another window a moment ago. Here is how it stands now.');
+            throw GroupingRefused::outdated('grouping.floor.changed');
         }
 
         return $this->now($groupingId);
@@ -139,13 +139,13 @@ final readonly class FloorStore
     /**
      * @param -1|1 $by
      *
-     * @throws Problem 409 if there is nothing to undo or redo
+     * @throws GroupingRefused if there is nothing to undo or redo
      */
     private function go(string $groupingId, int $step, int $by): void
     {
         $there = $this->db->fetchOne('SELECT floor FROM floor_step WHERE grouping_id = ? AND number = ?', [$groupingId, $step + $by]);
         if (!\is_string($there)) {
-            throw new Problem(409, $by < 0 ? 'There is nothing to undo.' : 'There is nothing to redo.');
+            throw GroupingRefused::outdated($by < 0 ? 'grouping.nothing_to_undo' : 'grouping.nothing_to_redo');
         }
         $this->db->executeStatement('UPDATE grouping SET step = ? WHERE id = ?', [$step + $by, $groupingId]);
         $this->put($groupingId, FloorJson::read($there));

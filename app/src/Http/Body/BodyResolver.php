@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace FreshHuddle\App\Http\Body;
 
 use FreshHuddle\App\Http\Problem;
+use FreshHuddle\Core\Message;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpKernel\Controller\ValueResolverInterface;
 use Symfony\Component\HttpKernel\ControllerMetadata\ArgumentMetadata;
@@ -49,15 +50,15 @@ final readonly class BodyResolver implements ValueResolverInterface
     private static function decode(Request $request, int $most): mixed
     {
         if (self::announced($request) > $most || \strlen($text = $request->getContent()) > $most) {
-            throw new Problem(413, 'This is more than can be taken in one piece.');
+            throw new Problem(413, new Message('http.too_large'));
         }
         if (!\in_array($request->getContentTypeFormat(), ['json', null], true)) {
-            throw new Problem(415, 'This request cannot be read: it is not JSON.');
+            throw new Problem(415, new Message('http.not_json'));
         }
         try {
             return json_decode($text, true, self::DEPTH, \JSON_THROW_ON_ERROR | \JSON_BIGINT_AS_STRING);
         } catch (\JsonException) {
-            throw new Problem(400, 'This request cannot be read.');
+            throw new Problem(400, new Message('http.unreadable'));
         }
     }
 

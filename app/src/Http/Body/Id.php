@@ -15,7 +15,7 @@ use Symfony\Component\Validator\Constraints\Uuid;
 #[\Attribute(\Attribute::TARGET_PROPERTY | \Attribute::TARGET_PARAMETER)]
 final class Id extends Compound
 {
-    private const MESSAGE = 'This is not the id of anything.';
+    private const MESSAGE = 'http.this_not_id_anything';
 
     /**
      * @param array<string, mixed> $options

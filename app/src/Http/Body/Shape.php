@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace FreshHuddle\App\Http\Body;
 
 use FreshHuddle\App\Http\Problem;
+use FreshHuddle\Core\Message;
 use Symfony\Component\PropertyInfo\PropertyInfoExtractorInterface;
 use Symfony\Component\TypeInfo\Type;
 use Symfony\Component\TypeInfo\Type\BackedEnumType;
@@ -43,12 +44,12 @@ final class Shape
     public function read(string $class, mixed $value, string $path = ''): object
     {
         if (!\is_array($value) || ([] !== $value && array_is_list($value))) {
-            throw self::wrong($path, 'An object is needed here.');
+            throw self::wrong($path, 'http.field.object');
         }
         $fields = $this->fields[$class] ??= $this->fieldsOf($class);
         foreach ($value as $name => $_) {
             if (!isset($fields[$name])) {
-                throw self::wrong(self::under($path, mb_substr((string) $name, 0, 60)), 'Nothing of this name is needed here.');
+                throw self::wrong(self::under($path, mb_substr((string) $name, 0, 60)), 'http.field.unknown');
             }
         }
         $arguments = [];
@@ -58,7 +59,7 @@ final class Shape
             } elseif ($field['optional']) {
                 $arguments[$name] = $field['default'];
             } else {
-                throw self::wrong(self::under($path, $name), 'This is missing.');
+                throw self::wrong(self::under($path, $name), 'http.field.missing');
             }
         }
 
@@ -76,10 +77,10 @@ final class Shape
             $type instanceof BackedEnumType => self::choice($type->getClassName(), $value, $path),
             $type instanceof ObjectType => $this->read(self::dto($type->getClassName()), $value, $path),
             $type instanceof BuiltinType => match ($type->getTypeIdentifier()) {
-                TypeIdentifier::STRING => \is_string($value) ? CleanText::of($value) : throw self::wrong($path, 'Text is needed here.'),
+                TypeIdentifier::STRING => \is_string($value) ? CleanText::of($value) : throw self::wrong($path, 'http.field.text'),
                 TypeIdentifier::INT => self::whole($value, $path, $moment),
-                TypeIdentifier::FLOAT => \is_int($value) || \is_float($value) ? (float) $value : throw self::wrong($path, 'A number is needed here.'),
-                TypeIdentifier::BOOL => \is_bool($value) ? $value : throw self::wrong($path, 'Yes or no (true or false) is needed here.'),
+                TypeIdentifier::FLOAT => \is_int($value) || \is_float($value) ? (float) $value : throw self::wrong($path, 'http.field.number'),
+                TypeIdentifier::BOOL => \is_bool($value) ? $value : throw self::wrong($path, 'http.field.bool'),
                 default => throw new \LogicException("A DTO holds {$type}, which no request can say."),
             },
             default => throw new \LogicException("A DTO holds {$type}, which no request can say."),
@@ -92,7 +93,7 @@ final class Shape
     private function items(CollectionType $type, mixed $value, string $path): array // @phpstan-ignore missingType.generics (the list may be declared in any of the ways TypeInfo knows)
     {
         if (!\is_array($value) || !array_is_list($value)) {
-            throw self::wrong($path, 'A list is needed here.');
+            throw self::wrong($path, 'http.field.list');
         }
         $items = [];
         foreach ($value as $i => $item) {
@@ -107,16 +108,16 @@ final class Shape
         \assert(is_subclass_of($enum, \BackedEnum::class));
         $case = \is_string($value) ? $enum::tryFrom($value) : null;
 
-        return $case ?? throw self::wrong($path, 'One of these is needed here: '.implode(', ', array_map(static fn (\BackedEnum $one): string => (string) $one->value, $enum::cases())).'.');
+        return $case ?? throw self::wrong($path, 'http.field.one_of', ['known' => array_map(static fn (\BackedEnum $one): string => (string) $one->value, $enum::cases())]);
     }
 
     private static function whole(mixed $value, string $path, bool $moment): int
     {
         if (!\is_int($value)) {
-            throw self::wrong($path, 'A whole number is needed here.');
+            throw self::wrong($path, 'http.field.int');
         }
         if ($moment ? $value < 0 || $value > Moment::LAST : abs($value) > self::LARGEST) {
-            throw self::wrong($path, 'This number is too large.');
+            throw self::wrong($path, 'http.field.large');
         }
 
         return $value;
@@ -157,8 +158,11 @@ final class Shape
         return '' === $path ? $name : "{$path}.{$name}";
     }
 
-    private static function wrong(string $path, string $message): Problem
+    /**
+     * @param array<string, list<string>> $values
+     */
+    private static function wrong(string $path, string $code, array $values = []): Problem
     {
-        return new Problem(422, $message, '' === $path ? null : $path);
+        return new Problem(422, new Message($code, $values), '' === $path ? null : $path);
     }
 }

@@ -4,30 +4,33 @@ declare(strict_types=1);
 
 namespace FreshHuddle\App\Rooms\Meeting;
 
-final class MeetingServiceFailed extends \RuntimeException
+use FreshHuddle\Core\Message;
+use FreshHuddle\Core\Refused;
+
+final class MeetingServiceFailed extends Refused
 {
     /**
      * @param bool $worthRetrying false where the service has understood and says no
      */
-    private function __construct(string $message, public readonly bool $worthRetrying, ?\Throwable $previous = null)
+    private function __construct(Message $says, public readonly bool $worthRetrying)
     {
-        parent::__construct($message, 0, $previous);
+        parent::__construct($says);
     }
 
-    public static function noAnswer(\Throwable $previous): self
+    public static function noAnswer(): self
     {
-        return new self('The meeting service does not answer.', true, $previous);
+        return new self(new Message('rooms.service.no_answer'), true);
     }
 
     public static function answered(int $status): self
     {
         return $status >= 500 || 429 === $status
-            ? new self(\sprintf('The meeting service has trouble of its own (%d).', $status), true)
-            : new self(\sprintf('The meeting service refused (%d).', $status), false);
+            ? new self(new Message('rooms.service.trouble', ['status' => $status]), true)
+            : new self(new Message('rooms.service.refused', ['status' => $status]), false);
     }
 
     public static function nonsense(): self
     {
-        return new self('The meeting service gave an answer that makes no sense.', true);
+        return new self(new Message('rooms.service.nonsense'), true);
     }
 }

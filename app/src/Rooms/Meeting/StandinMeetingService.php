@@ -92,7 +92,7 @@ final readonly class StandinMeetingService implements RoomService
         } catch (\JsonException) {
             throw MeetingServiceFailed::nonsense();
         } catch (ExceptionInterface $e) {
-            throw MeetingServiceFailed::noAnswer($e);
+            throw MeetingServiceFailed::noAnswer();
         }
     }
 }

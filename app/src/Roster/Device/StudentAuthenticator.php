@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace FreshHuddle\App\Roster\Device;
 
 use FreshHuddle\App\Http\Problem;
+use FreshHuddle\App\Http\Problems;
+use FreshHuddle\Core\Message;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\Security\Core\Authentication\Token\TokenInterface;
@@ -18,7 +20,7 @@ use Symfony\Component\Security\Http\EntryPoint\AuthenticationEntryPointInterface
 
 final class StudentAuthenticator extends AbstractAuthenticator implements AuthenticationEntryPointInterface
 {
-    public function __construct(private readonly StudentDeviceStore $devices)
+    public function __construct(private readonly StudentDeviceStore $devices, private readonly Problems $problems)
     {
     }
 
@@ -46,7 +48,7 @@ final class StudentAuthenticator extends AbstractAuthenticator implements Authen
 
     public function start(Request $request, ?AuthenticationException $authException = null): Response
     {
-        return (new Problem(401, 'Say who you are first.'))->response();
+        return $this->problems->of(new Problem(401, new Message('roster.say_who')));
     }
 
     public static function token(Request $request): string

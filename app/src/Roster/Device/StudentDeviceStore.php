@@ -94,6 +94,14 @@ final readonly class StudentDeviceStore implements Forgets
         return true;
     }
 
+    /**
+     * Whether some device has the name now.
+     */
+    public function isTaken(string $studentId): bool
+    {
+        return false !== $this->db->fetchOne('SELECT 1 FROM student_device WHERE student_id = ? AND until > now()', [$studentId]);
+    }
+
     public function release(string $token): void
     {
         $this->freed('token_hash = ?', hash('sha256', $token));

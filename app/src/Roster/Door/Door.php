@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace FreshHuddle\App\Roster\Door;
 
-use FreshHuddle\App\Http\Problem;
 use FreshHuddle\App\Roster\Device\NameTaken;
 use FreshHuddle\App\Roster\Device\StudentDeviceStore;
+use FreshHuddle\App\Roster\Exception\RosterRefused;
 use FreshHuddle\Core\Roster\Door\DoorWord;
 use FreshHuddle\Core\Roster\Door\NameMatch;
 
@@ -21,7 +21,7 @@ final readonly class Door
     }
 
     /**
-     * @throws Problem 404 or 429 if no class has this door word
+     * @throws RosterRefused if no class has this door word
      */
     public function look(string $typed, string $address): ClassDoor
     {
@@ -35,8 +35,8 @@ final readonly class Door
      *
      * @return string the device's cookie from now on
      *
-     * @throws Problem 404 if nobody is called that, 409 if another device has the name, 422 if it may be several people,
-     *                 429 if too many come or guess
+     * @throws RosterRefused if nobody is called that, if another device has the name, 422 if it may be several people,
+     *                       429 if too many come or guess
      */
     public function join(JoinClass $request, string $token, string $address): string
     {
@@ -45,17 +45,17 @@ final readonly class Door
         if (null !== $request->student && $class['listed']) {
             $found = isset($names[$request->student]) ? [$request->student] : [];
         } else {
-            $found = null === $request->name ? throw new Problem(422, 'Your name, please.', 'name') : NameMatch::find($request->name, $names);
+            $found = null === $request->name ? throw RosterRefused::unusable('roster.name_please', 'name') : NameMatch::find($request->name, $names);
         }
         if (\count($found) > 1) {
-            $this->limits->wrongName($class['id'], $address, new Problem(422, 'There is more than one name like this. Write your whole name.', 'name'));
+            $this->limits->wrongName($class['id'], $address, RosterRefused::unusable('roster.door.several_names', 'name'));
         }
         if ([] !== $found) {
             $this->limits->claim($class['id'], $address, $token, \count($names));
             try {
                 return $this->devices->claim($token, $found[0]);
             } catch (NameTaken) {
-                $taken = new Problem(409, 'Another device has this name. If it is yours, wait at the door: your teacher lets you in.', 'name');
+                $taken = RosterRefused::outdated('roster.door.taken', 'name');
             }
         }
         if ($request->wait && null !== $request->name) {
@@ -63,7 +63,7 @@ final readonly class Door
 
             return $this->doorway->wait($class['id'], $request->name, $token, $found[0] ?? null);
         }
-        throw $taken ?? $this->limits->wrongName($class['id'], $address, new Problem(404, 'This name is not on the list. Write it as your teacher does, or wait at the door.', 'name'));
+        throw $taken ?? $this->limits->wrongName($class['id'], $address, RosterRefused::missing('roster.door.not_on_list', 'name'));
     }
 
     /**

@@ -63,7 +63,13 @@ final readonly class DoorController
     #[Route('/door', methods: ['GET'])]
     public function state(Request $http): AtDoor
     {
-        return new AtDoor($this->doorway->state(StudentAuthenticator::token($http)));
+        $token = StudentAuthenticator::token($http);
+        $cameIn = $this->doorway->letInByName($token);
+        if (null !== $cameIn) {
+            $this->events->dispatch(new Arrivals($cameIn->class->id, $cameIn->id));
+        }
+
+        return new AtDoor($this->doorway->state($token));
     }
 
     /** Where this device hears of what changes. */
@@ -78,7 +84,7 @@ final readonly class DoorController
     public function leave(#[CurrentUser] StudentUser $student, Request $http): Response
     {
         $this->devices->release(StudentAuthenticator::token($http));
-        $this->events->dispatch(new Arrivals($student->classId));
+        $this->events->dispatch(new Arrivals($student->classId, left: $student->id));
         $response = new Response(status: 204);
         $response->headers->clearCookie(StudentDeviceStore::COOKIE, '/', null, $http->isSecure(), true, Cookie::SAMESITE_LAX);
 

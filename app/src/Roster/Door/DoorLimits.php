@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace FreshHuddle\App\Roster\Door;
 
-use FreshHuddle\App\Http\Problem;
+use FreshHuddle\App\Roster\Exception\RosterRefused;
 use Psr\Cache\CacheItemPoolInterface;
 use Symfony\Component\DependencyInjection\Attribute\Autowire;
 use Symfony\Component\DependencyInjection\Attribute\Target;
@@ -41,24 +41,24 @@ final readonly class DoorLimits
     }
 
     /**
-     * @throws Problem 404, or 429 after too many
+     * @throws RosterRefused after too many
      */
     public function wrongWord(string $address): never
     {
         if (!$this->words->create($address)->consume()->isAccepted()) {
-            throw new Problem(429, 'Too many wrong door words. Look at them again, letter by letter.', 'doorWord');
+            throw RosterRefused::tooMuch('roster.door.too_many_words', 'doorWord');
         }
-        throw new Problem(404, 'No class has this door word. Look again: it is two words.', 'doorWord');
+        throw RosterRefused::missing('roster.door.no_class', 'doorWord');
     }
 
     /**
-     * @throws Problem $otherwise, or 429 after too many
+     * @throws RosterRefused $otherwise, after too many
      */
-    public function wrongName(string $classId, string $address, Problem $otherwise): never
+    public function wrongName(string $classId, string $address, RosterRefused $otherwise): never
     {
         $here = $this->names->create($classId.'|'.$address)->consume()->isAccepted();
         if (!$here || !$this->namesOfClass->create($classId)->consume()->isAccepted()) {
-            throw new Problem(429, 'Too many names that are not on the list. Ask your teacher.', 'name');
+            throw RosterRefused::tooMuch('roster.door.too_many_names', 'name');
         }
         throw $otherwise;
     }
@@ -66,12 +66,12 @@ final readonly class DoorLimits
     /**
      * Somebody is about to wait in the doorway.
      *
-     * @throws Problem 429 after too many from one address
+     * @throws RosterRefused after too many from one address
      */
     public function wait(string $classId, string $address): void
     {
         if (!$this->waiting->create($classId.'|'.$address)->consume()->isAccepted()) {
-            throw new Problem(429, 'Too many are waiting at the door from here. Ask your teacher.', 'name');
+            throw RosterRefused::tooMuch('roster.door.too_many_waiting_here', 'name');
         }
     }
 
@@ -81,18 +81,18 @@ final readonly class DoorLimits
      * @param int    $size   how many are in the class
      * @param string $device its cookie; '' for none
      *
-     * @throws Problem 429 with the seconds to wait
+     * @throws RosterRefused with the seconds to wait
      */
     public function claim(string $classId, string $address, string $device, int $size): void
     {
         if ('' !== $device && !$this->device->create(hash('sha256', $device))->consume()->isAccepted()) {
-            throw new Problem(429, 'This device has been several people already. Ask your teacher.', 'name', ['Retry-After' => '600']);
+            throw RosterRefused::tooMuch('roster.door.several_people', 'name', 600);
         }
         $perSecond = max(1, (int) ceil($size / 45));
         $bucket = new TokenBucketLimiter('door-claims-'.$classId.'-'.hash('sha256', $address), self::AT_ONCE, new Rate(new \DateInterval('PT1S'), $perSecond), new CacheStorage($this->pool));
         $limit = $bucket->consume();
         if (!$limit->isAccepted()) {
-            throw new Problem(429, 'Many are coming in just now. One moment.', null, ['Retry-After' => '1']);
+            throw RosterRefused::tooMuch('roster.door.busy', null, 1);
         }
     }
 }

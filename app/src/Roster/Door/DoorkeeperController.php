@@ -7,12 +7,12 @@ namespace FreshHuddle\App\Roster\Door;
 use Doctrine\ORM\EntityManagerInterface;
 use FreshHuddle\App\Account\Teacher;
 use FreshHuddle\App\Http\Body\Body;
-use FreshHuddle\App\Http\Problem;
 use FreshHuddle\App\Roster\ClassAccess;
 use FreshHuddle\App\Roster\ClassReader;
 use FreshHuddle\App\Roster\ClassView;
 use FreshHuddle\App\Roster\Device\StudentDeviceStore;
 use FreshHuddle\App\Roster\Event\Arrivals;
+use FreshHuddle\App\Roster\Exception\RosterRefused;
 use FreshHuddle\App\Roster\ForAssistants;
 use FreshHuddle\App\Roster\Student;
 use Psr\EventDispatcher\EventDispatcherInterface;
@@ -75,7 +75,7 @@ final readonly class DoorkeeperController
     {
         $student = $this->classAccess->student($teacher, $id);
         $this->devices->free($student->id);
-        $this->events->dispatch(new Arrivals($student->class->id));
+        $this->events->dispatch(new Arrivals($student->class->id, left: $student->id));
     }
 
     /** Who came in under this name is somebody else of the class. */
@@ -85,11 +85,11 @@ final readonly class DoorkeeperController
     {
         $student = $this->classAccess->student($teacher, $id);
         $other = $this->em->getRepository(Student::class)->findOneBy(['id' => $request->student, 'class' => $student->class, 'removedAt' => null])
-            ?? throw new Problem(422, 'This student is not on the class list.', 'student');
+            ?? throw RosterRefused::unusable('roster.not_on_list', 'student');
         if (!$this->devices->correct($student->id, $other->id)) {
-            throw new Problem(409, \sprintf('Nobody is here as %s any more.', $student->name), 'student');
+            throw RosterRefused::outdated('roster.door.nobody_as', 'student', ['name' => $student->name]);
         }
-        $this->events->dispatch(new Arrivals($student->class->id));
+        $this->events->dispatch(new Arrivals($student->class->id, $other->id, $student->id));
     }
 
     /** “This is …”: who waits in the doorway is let in as this student. */

@@ -6,12 +6,14 @@ namespace FreshHuddle\App\Roster\Door;
 
 use Doctrine\DBAL\LockMode;
 use Doctrine\ORM\EntityManagerInterface;
-use FreshHuddle\App\Http\Problem;
 use FreshHuddle\App\Roster\Device\StudentDeviceStore;
+use FreshHuddle\App\Roster\Exception\RosterRefused;
 use FreshHuddle\App\Roster\SchoolClass;
 use FreshHuddle\App\Roster\Student;
 use FreshHuddle\App\Worker\Forgets;
 use FreshHuddle\Core\Roster\Door\NameMatch;
+use FreshHuddle\Core\Roster\Exception\UnusableName;
+use FreshHuddle\Core\Roster\StudentName;
 use Psr\Clock\ClockInterface;
 use Symfony\Component\Uid\Uuid;
 
@@ -33,19 +35,19 @@ final readonly class Doorway implements Forgets
      *
      * @return string the device's cookie from now on
      *
-     * @throws Problem 429 if too many wait already
+     * @throws RosterRefused if too many wait already
      */
     public function wait(string $classId, string $typed, string $token, ?string $meant): string
     {
         return $this->em->wrapInTransaction(function () use ($classId, $typed, $token, $meant): string {
-            $class = $this->em->find(SchoolClass::class, $classId, LockMode::PESSIMISTIC_WRITE) ?? throw Problem::notFound();
+            $class = $this->em->find(SchoolClass::class, $classId, LockMode::PESSIMISTIC_WRITE) ?? throw RosterRefused::missing();
             $before = '' === $token ? null : $this->guest($token);
             if (null !== $before) {
                 $this->em->remove($before);
                 $this->em->flush();
             }
             if ($this->em->getRepository(DoorwayGuest::class)->count(['class' => $class, 'refused' => false]) >= self::MOST_WAITING) {
-                throw new Problem(429, 'Many are waiting at the door. Ask your teacher.', 'name');
+                throw RosterRefused::tooMuch('roster.door.too_many_waiting', 'name');
             }
             // Who is in as somebody stays in as that while they wait to be somebody else.
             $waits = '' !== $token && null !== $this->devices->student($token) ? $token : bin2hex(random_bytes(32));
@@ -88,12 +90,12 @@ final readonly class Doorway implements Forgets
     /**
      * “This is …”: the device speaks for the student; the name it typed is known from now on.
      *
-     * @throws Problem 404 if there is no such guest or student in the class; 409 if they have gone
+     * @throws RosterRefused if there is no such guest or student in the class, or if they have gone
      */
     public function thisIs(SchoolClass $class, string $guestId, string $studentId): void
     {
         $guest = $this->one($class, $guestId);
-        $student = $this->em->getRepository(Student::class)->findOneBy(['id' => $studentId, 'class' => $class, 'removedAt' => null]) ?? throw new Problem(422, 'This student is not on the class list.', 'student');
+        $student = $this->em->getRepository(Student::class)->findOneBy(['id' => $studentId, 'class' => $class, 'removedAt' => null]) ?? throw RosterRefused::unusable('roster.not_on_list', 'student');
         $this->devices->assign($guest->tokenHash, $student->id);
         $this->em->wrapInTransaction(function () use ($guest, $student): void {
             $this->em->lock($guest->class, LockMode::PESSIMISTIC_WRITE);
@@ -103,6 +105,29 @@ final readonly class Doorway implements Forgets
             }
             $this->em->remove($guest);
         });
+    }
+
+    /**
+     * Who waits comes in when the very name they typed has come onto the list since, or has been set free.
+     */
+    public function letInByName(string $token): ?Student
+    {
+        $guest = '' === $token ? null : $this->guest($token);
+        if (null === $guest || $guest->refused) {
+            return null;
+        }
+        try {
+            $folded = StudentName::of($guest->typed)->folded();
+        } catch (UnusableName) {
+            return null;
+        }
+        $student = $this->em->getRepository(Student::class)->findOneBy(['class' => $guest->class, 'folded' => $folded, 'removedAt' => null]);
+        if (null === $student || $this->devices->isTaken($student->id)) {
+            return null;
+        }
+        $this->thisIs($guest->class, $guest->id, $student->id);
+
+        return $student;
     }
 
     public function notNow(SchoolClass $class, string $guestId): void
@@ -119,7 +144,7 @@ final readonly class Doorway implements Forgets
 
     private function one(SchoolClass $class, string $guestId): DoorwayGuest
     {
-        return $this->em->getRepository(DoorwayGuest::class)->findOneBy(['id' => $guestId, 'class' => $class]) ?? throw Problem::notFound();
+        return $this->em->getRepository(DoorwayGuest::class)->findOneBy(['id' => $guestId, 'class' => $class]) ?? throw RosterRefused::missing();
     }
 
     private function guest(string $token): ?DoorwayGuest

@@ -15,9 +15,9 @@ final readonly class JoinClass
      * @param bool        $wait    where the name is not found or taken: wait in the doorway until the teacher says who it is
      */
     public function __construct(
-        #[Assert\Length(max: 60, maxMessage: 'No door word is that long.')]
+        #[Assert\Length(max: 60, maxMessage: 'roster.no_door_word_that_long')]
         public string $doorWord,
-        #[Assert\NotBlank(message: 'Your name, please.', allowNull: true, normalizer: 'trim'), Assert\Length(max: 120, maxMessage: 'A name has at most 120 signs.')]
+        #[Assert\NotBlank(message: 'roster.your_name', allowNull: true, normalizer: 'trim'), Assert\Length(max: 120, maxMessage: 'roster.name_at_most_120_signs')]
         public ?string $name = null,
         #[Id]
         public ?string $student = null,

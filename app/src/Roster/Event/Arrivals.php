@@ -11,8 +11,9 @@ final readonly class Arrivals
 {
     /**
      * @param string|null $cameIn the student who is here from now on
+     * @param string|null $left   the student whose name nobody has any more
      */
-    public function __construct(public string $classId, public ?string $cameIn = null)
+    public function __construct(public string $classId, public ?string $cameIn = null, public ?string $left = null)
     {
     }
 }

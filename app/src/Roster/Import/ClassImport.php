@@ -7,14 +7,16 @@ namespace FreshHuddle\App\Roster\Import;
 use Doctrine\DBAL\LockMode;
 use Doctrine\ORM\EntityManagerInterface;
 use FreshHuddle\App\Database\Change;
-use FreshHuddle\App\Http\Problem;
 use FreshHuddle\App\Roster\Event\ClassChanged;
+use FreshHuddle\App\Roster\Exception\RosterRefused;
 use FreshHuddle\App\Roster\SchoolClass;
 use FreshHuddle\App\Roster\Student;
+use FreshHuddle\App\Words\Words;
 use FreshHuddle\Core\Roster\Exception\TooManyStudents;
 use FreshHuddle\Core\Roster\Import\Column;
 use FreshHuddle\Core\Roster\Import\Columns;
 use FreshHuddle\Core\Roster\Import\ImportFate;
+use FreshHuddle\Core\Roster\Import\ImportLine;
 use FreshHuddle\Core\Roster\Import\ImportPlan;
 use FreshHuddle\Core\Roster\Import\Sheet;
 use Psr\EventDispatcher\EventDispatcherInterface;
@@ -27,22 +29,24 @@ final readonly class ClassImport
 {
     private const SAMPLES = 3;
 
-    public function __construct(private EntityManagerInterface $em, private EventDispatcherInterface $events, private Change $change, private OneRosterSource $oneRoster, private SpreadsheetSource $spreadsheet, private TextSource $text)
+    public function __construct(private EntityManagerInterface $em, private EventDispatcherInterface $events, private Change $change, private OneRosterSource $oneRoster, private SpreadsheetSource $spreadsheet, private TextSource $text, private Words $words)
     {
     }
 
     /**
-     * @throws Problem 422
+     * @param SchoolClass|null $class null: one that is not there yet
+     *
+     * @throws RosterRefused
      */
-    public function preview(SchoolClass $class, ImportRequest $request): ImportView
+    public function preview(?SchoolClass $class, ImportRequest $request): ImportView
     {
         [$sheet, $columns, $packageClasses] = $this->read($request);
 
-        return $this->view($sheet, $columns, $this->plan($sheet, $columns, $this->students($class)), $packageClasses);
+        return $this->view($sheet, $columns, $this->plan($sheet, $columns, null === $class ? [] : $this->students($class)), $packageClasses);
     }
 
     /**
-     * @throws Problem 422; then nothing is changed
+     * @throws RosterRefused then nothing is changed
      */
     public function carryOut(SchoolClass $class, ImportRequest $request): ImportView
     {
@@ -79,7 +83,7 @@ final readonly class ClassImport
     {
         $bytes = $request->text ?? base64_decode($request->file ?? '', true);
         if (false === $bytes || '' === trim($bytes)) {
-            throw new Problem(422, null === $request->text ? 'This file is empty.' : 'There is nothing to read yet.', null === $request->text ? 'file' : 'text');
+            throw RosterRefused::unusable(null === $request->text ? 'roster.file.empty' : 'roster.file.nothing', null === $request->text ? 'file' : 'text');
         }
         $source = $this->source($request, $bytes);
         $packageClasses = $source instanceof OneRosterSource ? $source->classes($bytes) : [];
@@ -117,7 +121,7 @@ final readonly class ClassImport
         try {
             return ImportPlan::of($sheet, $columns, array_map(static fn (Student $student) => $student->record(), $students));
         } catch (TooManyStudents $e) {
-            throw new Problem(422, $e->getMessage(), 'text');
+            throw RosterRefused::because($e->says, 'text');
         }
     }
 
@@ -154,7 +158,7 @@ final readonly class ClassImport
             $fates[ImportFate::Changed->value] ?? 0,
             $fates[ImportFate::Same->value] ?? 0,
             $fates[ImportFate::Refused->value] ?? 0,
-            array_map(ImportLineView::of(...), $plan->lines),
+            array_map(fn (ImportLine $line): ImportLineView => ImportLineView::of($line, $this->words), $plan->lines),
             $packageClasses,
         );
     }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace FreshHuddle\App\Roster\Import;
 
+use FreshHuddle\App\Words\Words;
 use FreshHuddle\Core\Roster\Import\ImportFate;
 use FreshHuddle\Core\Roster\Import\ImportLine;
 
@@ -22,8 +23,8 @@ final readonly class ImportLineView
     ) {
     }
 
-    public static function of(ImportLine $line): self
+    public static function of(ImportLine $line, Words $words): self
     {
-        return new self($line->line, $line->shown, $line->record->name ?? '', $line->fate, $line->changes, $line->message);
+        return new self($line->line, $line->shown, $line->record->name ?? '', $line->fate, array_map($words->say(...), $line->changes), null === $line->message ? '' : $words->say($line->message));
     }
 }

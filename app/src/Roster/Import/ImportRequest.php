@@ -16,14 +16,14 @@ final readonly class ImportRequest
      * @param string|null             $packageClass which class of a package that holds several; null: all
      */
     public function __construct(
-        #[Assert\Length(max: 500_000, maxMessage: 'That is too much text for a class list.')]
+        #[Assert\Length(max: 500_000, maxMessage: 'roster.that_too_much_text_for_class')]
         public ?string $text = null,
-        #[Assert\Length(max: 5_600_000, maxMessage: 'A class list has at most 4 MB.')]
+        #[Assert\Length(max: 5_600_000, maxMessage: 'roster.class_list_at_most_4_mb')]
         public ?string $file = null,
         #[Assert\Valid, Assert\Count(max: 60)]
         public ?array $columns = null,
         public ?bool $heading = null,
-        #[Assert\Length(max: 255, maxMessage: 'This package has no such class.')]
+        #[Assert\Length(max: 255, maxMessage: 'roster.this_package_no_such_class')]
         public ?string $packageClass = null,
     ) {
     }

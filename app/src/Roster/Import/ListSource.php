@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace FreshHuddle\App\Roster\Import;
 
-use FreshHuddle\App\Http\Problem;
+use FreshHuddle\App\Roster\Exception\RosterRefused;
 use FreshHuddle\Core\Roster\Import\Sheet;
 
 /**
@@ -17,7 +17,7 @@ interface ListSource
     /**
      * @param string|null $packageClass which class of a package that holds several
      *
-     * @throws Problem 422 with what is wrong with the file
+     * @throws RosterRefused with what is wrong with the file
      */
     public function sheet(string $bytes, ?string $packageClass): Sheet;
 }

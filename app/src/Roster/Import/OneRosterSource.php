@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace FreshHuddle\App\Roster\Import;
 
-use FreshHuddle\App\Http\Problem;
+use FreshHuddle\App\Roster\Exception\RosterRefused;
 use FreshHuddle\Core\Roster\Import\Csv;
 use FreshHuddle\Core\Roster\Import\Sheet;
 
@@ -34,7 +34,7 @@ final readonly class OneRosterSource implements ListSource
             $rows[] = ['' === $given ? $user['givenName'] ?? '' : $given, '' === $family ? $user['familyName'] ?? '' : $family, $id, $user['grades'] ?? ''];
         }
         if (1 === \count($rows)) {
-            throw new Problem(422, 'No students are in this package'.(null === $packageClass ? '.' : ' for this class.'), 'file');
+            throw RosterRefused::unusable(null === $packageClass ? 'roster.file.no_students' : 'roster.file.no_students_of_class', 'file');
         }
 
         return Sheet::of($rows);

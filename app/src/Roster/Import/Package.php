@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace FreshHuddle\App\Roster\Import;
 
-use FreshHuddle\App\Http\Problem;
+use FreshHuddle\App\Roster\Exception\RosterRefused;
 
 /**
  * A zip archive held in memory, opened with care: a small file can unpack to a huge one.
@@ -17,7 +17,7 @@ final class Package
     private readonly \ZipArchive $zip;
 
     /**
-     * @throws Problem 422 if it is no archive, or unpacks to too much
+     * @throws RosterRefused if it is no archive, or unpacks to too much
      */
     public function __construct(string $bytes)
     {
@@ -30,7 +30,7 @@ final class Package
             @unlink($path); // what is open stays readable, and nothing is left behind whatever happens
         }
         if (true !== $opened) {
-            throw new Problem(422, 'This file is damaged: it cannot be unpacked.', 'file');
+            throw RosterRefused::unusable('roster.file.damaged_package', 'file');
         }
         $size = 0;
         for ($i = 0; $i < min($this->zip->numFiles, self::MOST_ENTRIES + 1); ++$i) {
@@ -38,7 +38,7 @@ final class Package
             $size += false === $entry ? 0 : (int) $entry['size'];
         }
         if ($this->zip->numFiles > self::MOST_ENTRIES || $size > self::MOST_BYTES) {
-            throw new Problem(422, 'This file unpacks to more than a class list could be.', 'file');
+            throw RosterRefused::unusable('roster.file.too_large', 'file');
         }
     }
 

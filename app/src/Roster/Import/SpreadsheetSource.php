@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace FreshHuddle\App\Roster\Import;
 
-use FreshHuddle\App\Http\Problem;
+use FreshHuddle\App\Roster\Exception\RosterRefused;
 use FreshHuddle\Core\Roster\Import\Sheet;
 
 /**
@@ -20,7 +20,7 @@ final readonly class SpreadsheetSource implements ListSource
     public function sheet(string $bytes, ?string $packageClass): Sheet
     {
         $package = new Package($bytes);
-        $format = self::format($package) ?? throw new Problem(422, 'This is no spreadsheet.', 'file');
+        $format = self::format($package) ?? throw RosterRefused::unusable('roster.file.no_spreadsheet', 'file');
         foreach ($format->sheets($package) as $rows) {
             $sheet = Sheet::of($rows);
             if ([] !== $sheet->rows) {
@@ -28,7 +28,7 @@ final readonly class SpreadsheetSource implements ListSource
             }
         }
 
-        throw new Problem(422, 'There is nothing in this spreadsheet that a class list could hold.', 'file');
+        throw RosterRefused::unusable('roster.file.no_rows', 'file');
     }
 
     private static function format(Package $package): ?Spreadsheet

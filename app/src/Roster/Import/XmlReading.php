@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace FreshHuddle\App\Roster\Import;
 
-use FreshHuddle\App\Http\Problem;
+use FreshHuddle\App\Roster\Exception\RosterRefused;
 
 /**
  * Walks through an XML document element by element, without holding it as a tree. Nothing is fetched and no entity is
@@ -15,7 +15,7 @@ final readonly class XmlReading
     /**
      * @return \XMLReader at the beginning of the document
      *
-     * @throws Problem 422 if there is none
+     * @throws RosterRefused if there is none
      */
     public static function of(?string $xml): \XMLReader
     {
@@ -30,7 +30,7 @@ final readonly class XmlReading
      *
      * @return string|null its name without prefix; null: there is none any more
      *
-     * @throws Problem 422 if the document breaks off
+     * @throws RosterRefused if the document breaks off
      */
     public static function next(\XMLReader $reader, int $within, string ...$names): ?string
     {
@@ -96,8 +96,8 @@ final readonly class XmlReading
         return $broken ? throw self::damaged() : $read;
     }
 
-    public static function damaged(): Problem
+    public static function damaged(): RosterRefused
     {
-        return new Problem(422, 'This spreadsheet is damaged. Open it, save it again, and take that.', 'file');
+        return RosterRefused::unusable('roster.file.damaged', 'file');
     }
 }

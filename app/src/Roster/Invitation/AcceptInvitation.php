@@ -14,10 +14,10 @@ final readonly class AcceptInvitation
      * @param string|null $password for a new account
      */
     public function __construct(
-        #[Assert\NotBlank(message: 'Your name, please.', allowNull: true, normalizer: 'trim'), Assert\Length(max: 120, maxMessage: 'A name has at most 120 signs.')]
+        #[Assert\NotBlank(message: 'roster.your_name', allowNull: true, normalizer: 'trim'), Assert\Length(max: 120, maxMessage: 'roster.name_at_most_120_signs')]
         public ?string $name = null,
         #[\SensitiveParameter]
-        #[Assert\Length(min: Passwords::SHORTEST, max: 200, minMessage: 'At least 10 signs, please.', maxMessage: 'At most 200 signs, please.')]
+        #[Assert\Length(min: Passwords::SHORTEST, max: 200, minMessage: 'account.at_least_10_signs', maxMessage: 'account.at_most_200_signs')]
         public ?string $password = null,
     ) {
     }

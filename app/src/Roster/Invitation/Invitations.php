@@ -9,8 +9,8 @@ use Doctrine\ORM\EntityManagerInterface;
 use FreshHuddle\App\Account\Password\Passwords;
 use FreshHuddle\App\Account\Teacher;
 use FreshHuddle\App\Account\Token\LinkSecret;
-use FreshHuddle\App\Http\Problem;
 use FreshHuddle\App\Roster\ClassStaff;
+use FreshHuddle\App\Roster\Exception\RosterRefused;
 use FreshHuddle\App\Roster\SchoolClass;
 use FreshHuddle\App\Roster\Staff;
 use FreshHuddle\App\Roster\StaffRole;
@@ -36,24 +36,24 @@ final readonly class Invitations
     }
 
     /**
-     * @throws Problem 422 if it is the owner, somebody who helps already, or one too many
+     * @throws RosterRefused if it is the owner, somebody who helps already, or one too many
      */
     public function invite(Teacher $by, SchoolClass $class, Invite $request): void
     {
         $email = mb_strtolower(trim($request->email));
         if (StaffRole::Owner === $request->role) {
-            throw new Problem(422, 'A class has one owner.', 'role');
+            throw RosterRefused::unusable('roster.staff.one_owner', 'role');
         }
         $this->em->wrapInTransaction(function () use ($by, $class, $email, $request): void {
             $this->em->lock($class, LockMode::PESSIMISTIC_WRITE);
             $here = $this->of($class);
             $teacher = $this->teacher($email);
             if (null !== $teacher && null !== $this->staff->role($teacher, $class)) {
-                throw new Problem(422, 'This person is in the class already.', 'email');
+                throw RosterRefused::unusable('roster.staff.already', 'email');
             }
             $invitation = $this->em->getRepository(ClassInvitation::class)->findOneBy(['class' => $class, 'email' => $email]);
             if (null === $invitation && \count($here) >= self::MOST) {
-                throw new Problem(422, 'So many help in this class already.', 'email');
+                throw RosterRefused::unusable('roster.staff.too_many', 'email');
             }
             $until = $this->clock->now()->modify('+14 days');
             $invitation ??= new ClassInvitation(Uuid::v4()->toRfc4122(), $class, $email, $request->role, $by, $until);
@@ -99,7 +99,7 @@ final readonly class Invitations
     }
 
     /**
-     * @throws Problem 404 if the link opens nothing, or no longer
+     * @throws RosterRefused if the link opens nothing, or no longer
      */
     public function show(string $token): InvitationView
     {
@@ -112,7 +112,7 @@ final readonly class Invitations
      * Whoever holds the link reads the mail of this address, so the account with it is theirs; where there is none, one is
      * made.
      *
-     * @throws Problem 404 if the link opens nothing, or no longer; 422 if a name or password is missing
+     * @throws RosterRefused if the link opens nothing, or no longer, or if a name or password is missing
      */
     public function accept(string $token, AcceptInvitation $request): void
     {
@@ -122,9 +122,9 @@ final readonly class Invitations
             $teacher = $this->teacher($invitation->email);
             if (null === $teacher) {
                 \assert('' !== $invitation->email);
-                $teacher = new Teacher(Uuid::v7()->toRfc4122(), $invitation->email, trim($request->name ?? throw new Problem(422, 'Your name, please.', 'name')));
+                $teacher = new Teacher(Uuid::v7()->toRfc4122(), $invitation->email, trim($request->name ?? throw RosterRefused::unusable('roster.name_please', 'name')));
                 $this->em->persist($teacher);
-                $this->passwords->set($teacher, $request->password ?? throw new Problem(422, 'A password, please.', 'password'));
+                $this->passwords->set($teacher, $request->password ?? throw RosterRefused::unusable('account.password_please', 'password'));
             }
             if (null === $this->staff->role($teacher, $invitation->class)) {
                 $this->em->persist(new ClassStaff($invitation->class, $teacher, $invitation->role));
@@ -138,7 +138,7 @@ final readonly class Invitations
         $id = $this->secret->read($token);
         $invitation = null === $id ? null : $this->em->find(ClassInvitation::class, $id);
         if (null === $invitation || $invitation->until < $this->clock->now()) {
-            throw new Problem(404, 'This invitation has been accepted, taken back or is too old. Ask for another one.');
+            throw RosterRefused::missing('roster.staff.invitation_over');
         }
 
         return $invitation;

@@ -4,30 +4,33 @@ declare(strict_types=1);
 
 namespace FreshHuddle\Core\Grouping\Exception;
 
-final class ImpossibleShape extends \InvalidArgumentException
+use FreshHuddle\Core\Message;
+use FreshHuddle\Core\Refused;
+
+final class ImpossibleShape extends Refused
 {
     public static function noGroup(): self
     {
-        return new self('There has to be at least one group.');
+        return new self(new Message('grouping.shape.no_group'));
     }
 
     public static function emptyGroups(): self
     {
-        return new self('A group has to hold at least one student.');
+        return new self(new Message('grouping.shape.empty_groups'));
     }
 
     public static function sumIsWrong(int $sum, int $students): self
     {
-        return new self(\sprintf('These sizes seat %d; there are %d students.', $sum, $students));
+        return new self(new Message('grouping.shape.sum', ['seats' => $sum, 'students' => $students]));
     }
 
     public static function tooFewSeats(int $groups, int $size, int $students): self
     {
-        return new self(\sprintf('%d groups of at most %d have no room for %d students.', $groups, $size, $students));
+        return new self(new Message('grouping.shape.too_few_seats', ['groups' => $groups, 'size' => $size, 'students' => $students]));
     }
 
     public static function fixedSeatsNeedGroups(int $needed, int $wanted): self
     {
-        return new self(\sprintf('Fixed seats stand in %d groups, so there cannot be only %d. Free some seats first.', $needed, $wanted));
+        return new self(new Message('grouping.shape.fixed_seats', ['needed' => $needed, 'wanted' => $wanted]));
     }
 }

@@ -4,15 +4,18 @@ declare(strict_types=1);
 
 namespace FreshHuddle\Core\Grouping\Exception;
 
-final class NotOnTheFloor extends \OutOfBoundsException
+use FreshHuddle\Core\Message;
+use FreshHuddle\Core\Refused;
+
+final class NotOnTheFloor extends Refused
 {
     public static function student(string $id): self
     {
-        return new self(\sprintf('Student %s has no seat here.', $id));
+        return new self(new Message('grouping.floor.no_seat', ['student' => $id]));
     }
 
     public static function group(string $id): self
     {
-        return new self(\sprintf('There is no group %s here.', $id));
+        return new self(new Message('grouping.floor.no_group', ['group' => $id]));
     }
 }

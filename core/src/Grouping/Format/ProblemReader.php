@@ -7,20 +7,12 @@ namespace FreshHuddle\Core\Grouping\Format;
 use FreshHuddle\Core\Grouping\Exception\ImpossibleShape;
 use FreshHuddle\Core\Grouping\Exception\UnusableProblem;
 use FreshHuddle\Core\Grouping\Goal;
-use FreshHuddle\Core\Grouping\Goal\Alike;
-use FreshHuddle\Core\Grouping\Goal\EachHas;
-use FreshHuddle\Core\Grouping\Goal\NewPartners;
-use FreshHuddle\Core\Grouping\Goal\NotAlone;
-use FreshHuddle\Core\Grouping\Goal\Spread;
-use FreshHuddle\Core\Grouping\Goal\Wishes;
+use FreshHuddle\Core\Grouping\GoalKind;
 use FreshHuddle\Core\Grouping\MethodKind;
 use FreshHuddle\Core\Grouping\Problem;
 use FreshHuddle\Core\Grouping\Problem\Disturbance;
 use FreshHuddle\Core\Grouping\Rule;
-use FreshHuddle\Core\Grouping\Rule\Apart;
-use FreshHuddle\Core\Grouping\Rule\NotIn;
-use FreshHuddle\Core\Grouping\Rule\Seat;
-use FreshHuddle\Core\Grouping\Rule\Together;
+use FreshHuddle\Core\Grouping\RuleKind;
 use FreshHuddle\Core\Grouping\Shape;
 use FreshHuddle\Core\Grouping\Shape\Groups;
 use FreshHuddle\Core\Grouping\Shape\Remainder;
@@ -34,7 +26,7 @@ use FreshHuddle\Core\Grouping\Student;
 final class ProblemReader
 {
     public const MAX_BYTES = 2_000_000;
-    public const MAX_STUDENTS = 2_000;
+    private const MAX_STUDENTS = Reading::MAX_STUDENTS;
     private const MAX_DEPTH = 12;
     private const MAX_RULES = 2_000;
     private const MAX_GOALS = 50;
@@ -43,11 +35,9 @@ final class ProblemReader
     private const MAX_TOPICS = 50;
     private const MAX_MS = 600_000;
     private const MAX_WEIGHT = 1_000_000;
-    private const LONGEST_ID = 100;
-    private const LONGEST_NAME = 300;
-
-    /** @var array<string, true> */
-    private array $ids = [];
+    private const LONGEST_ID = Reading::LONGEST_ID;
+    private const LONGEST_NAME = Reading::LONGEST_NAME;
+    private const LONGEST_KIND = 40;
 
     /**
      * @throws UnusableProblem with the path in the file and what is wrong there
@@ -74,24 +64,27 @@ final class ProblemReader
     private function problem(Node $root): Problem
     {
         $students = $this->students($root->at('students'));
+        $everybody = new Reading($students, 0);
         $method = $root->at('method')->oneOf(MethodKind::class, MethodKind::Balance);
         $rounds = $root->at('rounds')->int(1, self::MAX_ROUNDS, 1);
-        $within = MethodKind::Split === $method ? $this->within($root->at('within')) : [];
+        $within = MethodKind::Split === $method ? $this->within($root->at('within'), $everybody) : [];
         $shape = $method->needsShape() ? $this->shape($root->at('shape'), [] === $within ? \count($students) : min(array_map('count', $within))) : null;
-        $disturbance = MethodKind::Repair === $method ? $this->disturbance($root) : null;
+        $disturbance = MethodKind::Repair === $method ? $this->disturbance($root, $everybody) : null;
         $groups = match (true) {
             null !== $disturbance => $disturbance->current,
             [] !== $within => array_merge(...array_map(static fn (array $group): array => $shape?->sizes(\count($group)) ?? [], $within)),
             default => $shape?->sizes(\count($students)) ?? [],
         };
 
+        $reading = new Reading($students, MethodKind::ByTable === $method ? self::MAX_STUDENTS : \count($groups));
+
         return new Problem(
             $students,
             $shape,
             $method,
             $rounds,
-            $this->rules($root->at('rules'), MethodKind::ByTable === $method ? self::MAX_STUDENTS : \count($groups)),
-            $this->goals($root->at('goals'), $students),
+            self::rules($root->at('rules'), $reading),
+            self::goals($root->at('goals'), $reading),
             $this->history($root->at('history')),
             $root->at('seed')->int(\PHP_INT_MIN, \PHP_INT_MAX, 0),
             $root->at('timeLimitMs')->int(1, self::MAX_MS, 1_000),
@@ -107,13 +100,13 @@ final class ProblemReader
     private function students(Node $node): array
     {
         $students = [];
-        $this->ids = [];
+        $ids = [];
         foreach ($node->isMissing() ? throw $node->wrong('is missing') : $node->items(self::MAX_STUDENTS) as $item) {
             $id = $item->at('id')->text(self::LONGEST_ID);
-            if (isset($this->ids[$id])) {
+            if (isset($ids[$id])) {
                 throw $item->at('id')->wrong(\sprintf('"%s" is used twice', $id));
             }
-            $this->ids[$id] = true;
+            $ids[$id] = true;
             $attributes = [];
             foreach ($item->at('attributes')->isMissing() ? [] : $item->at('attributes')->members() as $name => $value) {
                 $attributes[(string) $name] = $value->attribute(self::LONGEST_NAME);
@@ -143,8 +136,8 @@ final class ProblemReader
                 default => throw $node->wrong('needs "groups", "size" or "sizes"'),
             };
             $shape->sizes($students);
-        } catch (ImpossibleShape $e) {
-            throw $node->wrong($e->getMessage());
+        } catch (ImpossibleShape) {
+            throw $node->wrong(\sprintf('does not fit %d students', $students));
         }
 
         return $shape;
@@ -161,86 +154,34 @@ final class ProblemReader
     /**
      * @return list<Rule>
      */
-    private function rules(Node $node, int $groups): array
+    private static function rules(Node $node, Reading $reading): array
     {
-        $rules = [];
-        foreach ($node->isMissing() ? [] : $node->items(self::MAX_RULES) as $item) {
-            $kind = $item->at('kind');
-            $group = static fn (): int => $item->at('group')->int(1, max(1, $groups));
-            $rules[] = match ($kind->text(40)) {
-                'apart' => new Apart($this->several($item->at('students'))),
-                'together' => new Together($this->several($item->at('students'))),
-                'seat' => new Seat($this->id($item->at('student')), $group()),
-                'notIn' => new NotIn($this->id($item->at('student')), $group()),
-                default => throw $kind->wrong($kind->shown().'; it has to be one of apart, together, seat, notIn'),
-            };
-        }
-
-        return $rules;
+        return $node->isMissing() ? [] : array_map(static fn (Node $item): Rule => self::kind($item->at('kind'), RuleKind::class)->read($item, $reading), $node->items(self::MAX_RULES));
     }
 
     /**
-     * @param list<Student> $students
-     *
      * @return list<Goal>
      */
-    private function goals(Node $node, array $students): array
+    private static function goals(Node $node, Reading $reading): array
     {
-        $goals = [];
-        foreach ($node->isMissing() ? [] : $node->items(self::MAX_GOALS) as $item) {
-            $kind = $item->at('kind');
-            $weight = $item->at('weight')->number(0.0, self::MAX_WEIGHT, 1.0);
-            $attribute = static fn (): string => $item->at('attribute')->text(self::LONGEST_NAME);
-            $goals[] = match ($kind->text(40)) {
-                'spread' => new Spread($attribute(), $weight),
-                'alike' => new Alike($attribute(), $weight),
-                'eachHas' => new EachHas($item->at('tag')->text(self::LONGEST_NAME), $item->at('atLeast')->int(1, self::MAX_STUDENTS, 1), $weight),
-                'notAlone' => new NotAlone($this->values($item->at('attribute'), $students), $weight),
-                'newPartners' => new NewPartners($weight),
-                'wishes' => new Wishes($this->wishes($item->at('wishes')), $weight),
-                default => throw $kind->wrong($kind->shown().'; it has to be one of spread, alike, eachHas, notAlone, newPartners, wishes'),
-            };
-        }
-
-        return $goals;
+        return $node->isMissing() ? [] : array_map(
+            static fn (Node $item): Goal => self::kind($item->at('kind'), GoalKind::class)->read($item, $reading, $item->at('weight')->number(0.0, self::MAX_WEIGHT, 1.0)),
+            $node->items(self::MAX_GOALS),
+        );
     }
 
     /**
-     * The name of an attribute that is no number.
+     * @template T of \BackedEnum
      *
-     * @param list<Student> $students
+     * @param class-string<T> $kinds
+     *
+     * @return T
      */
-    private function values(Node $node, array $students): string
+    private static function kind(Node $node, string $kinds): \BackedEnum
     {
-        $attribute = $node->text(self::LONGEST_NAME);
-        $numbers = $others = 0;
-        foreach ($students as $student) {
-            $value = $student->attributes[$attribute] ?? null;
-            $numbers += \is_int($value) || \is_float($value) ? 1 : 0;
-            $others += \is_string($value) ? 1 : 0;
-        }
-        if ($numbers > 0 && 0 === $others) {
-            throw $node->wrong(\sprintf('"%s" is a number; nobody is alone with a number', $attribute));
-        }
+        $node->text(self::LONGEST_KIND);
 
-        return $attribute;
-    }
-
-    /**
-     * @return array<string, list<string>>
-     */
-    private function wishes(Node $node): array
-    {
-        $wishes = [];
-        foreach ($node->isMissing() ? throw $node->wrong('is missing') : $node->members() as $id => $wished) {
-            $id = (string) $id;
-            if (!isset($this->ids[$id])) {
-                throw $wished->wrong('is no student of this file');
-            }
-            $wishes[$id] = array_map($this->id(...), $wished->items(self::MAX_STUDENTS));
-        }
-
-        return $wishes;
+        return $node->oneOf($kinds);
     }
 
     /**
@@ -283,17 +224,17 @@ final class ProblemReader
     /**
      * @return list<list<string>> at least one, none of them empty
      */
-    private function within(Node $node): array
+    private function within(Node $node, Reading $reading): array
     {
         if ($node->isMissing()) {
             throw $node->wrong('is missing');
         }
         $seen = [];
 
-        return array_map(function (Node $group) use (&$seen): array {
+        return array_map(static function (Node $group) use (&$seen, $reading): array {
             $ids = [];
             foreach ($group->items(self::MAX_STUDENTS, 1) as $item) {
-                $id = $this->id($item);
+                $id = $reading->id($item);
                 if (isset($seen[$id])) {
                     throw $item->wrong(\sprintf('"%s" has a group already', $id));
                 }
@@ -305,15 +246,15 @@ final class ProblemReader
         }, $node->items(self::MAX_STUDENTS, 1));
     }
 
-    private function disturbance(Node $root): Disturbance
+    private function disturbance(Node $root, Reading $reading): Disturbance
     {
         $current = $root->at('current');
         if ($current->isMissing()) {
             throw $current->wrong('is missing');
         }
         $seen = [];
-        $once = function (Node $item) use (&$seen): string {
-            $id = $this->id($item);
+        $once = static function (Node $item) use (&$seen, $reading): string {
+            $id = $reading->id($item);
             if (isset($seen[$id])) {
                 throw $item->wrong(\sprintf('"%s" has a seat already', $id));
             }
@@ -323,7 +264,7 @@ final class ProblemReader
         };
         $groups = array_map(static fn (Node $group): array => array_map($once, $group->items(self::MAX_STUDENTS)), $current->items(self::MAX_STUDENTS, 1));
         $arrivals = $root->at('arrivals')->isMissing() ? [] : array_map($once, $root->at('arrivals')->items(self::MAX_STUDENTS));
-        $absent = $root->at('absent')->isMissing() ? [] : array_map($this->id(...), $root->at('absent')->items(self::MAX_STUDENTS));
+        $absent = $root->at('absent')->isMissing() ? [] : array_map($reading->id(...), $root->at('absent')->items(self::MAX_STUDENTS));
         foreach ($arrivals as $i => $id) {
             if (\in_array($id, $absent, true)) {
                 throw $root->at('arrivals')->items(self::MAX_STUDENTS)[$i]->wrong(\sprintf('"%s" is absent', $id));
@@ -332,33 +273,6 @@ final class ProblemReader
         $minSize = $root->at('minSize')->int(1, self::MAX_STUDENTS, 2);
 
         return new Disturbance($groups, $absent, $arrivals, $minSize, $root->at('maxSize')->isMissing() ? null : $root->at('maxSize')->int($minSize, self::MAX_STUDENTS));
-    }
-
-    /**
-     * @return list<string> at least two ids, each once
-     */
-    private function several(Node $node): array
-    {
-        if ($node->isMissing()) {
-            throw $node->wrong('is missing');
-        }
-        $ids = [];
-        foreach ($node->items(self::MAX_STUDENTS, 2) as $item) {
-            $id = $this->id($item);
-            if (\in_array($id, $ids, true)) {
-                throw $item->wrong(\sprintf('"%s" is used twice', $id));
-            }
-            $ids[] = $id;
-        }
-
-        return $ids;
-    }
-
-    private function id(Node $node): string
-    {
-        $id = $node->text(self::LONGEST_ID);
-
-        return isset($this->ids[$id]) ? $id : throw $node->wrong(\sprintf('"%s" is no student of this file', $id));
     }
 
     /**

@@ -8,13 +8,17 @@ use FreshHuddle\Core\Grouping\Conflict;
 use FreshHuddle\Core\Grouping\GoalReport;
 use FreshHuddle\Core\Grouping\Move;
 use FreshHuddle\Core\Grouping\Result;
+use FreshHuddle\Core\Message;
 
 /**
  * Writes a result file (docs/formats/grouping-result.schema.json).
  */
 final class ResultWriter
 {
-    public function write(Result $result): string
+    /**
+     * @param callable(Message): string $say words what the result says
+     */
+    public function write(Result $result, callable $say): string
     {
         $rounds = [];
         foreach ($result->rounds as $number => $groups) {
@@ -32,9 +36,9 @@ final class ResultWriter
             'cost' => self::rounded($result->cost),
             'proven' => $result->proven,
             'repeats' => $result->repeats,
-            'conflicts' => array_map(static fn (Conflict $conflict): array => ['rules' => $conflict->rules, 'message' => $conflict->message], $result->conflicts),
+            'conflicts' => array_map(static fn (Conflict $conflict): array => ['rules' => $conflict->rules, 'message' => $say($conflict->message)], $result->conflicts),
             'moves' => array_map(static fn (Move $move): array => [
-                'student' => $move->student, 'from' => $move->from, 'to' => $move->to, 'because' => $move->because,
+                'student' => $move->student, 'from' => $move->from, 'to' => $move->to, 'because' => $say($move->because),
             ], $result->moves),
         ];
         if ([] !== $result->lacking) {

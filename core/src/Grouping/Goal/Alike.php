@@ -5,10 +5,14 @@ declare(strict_types=1);
 namespace FreshHuddle\Core\Grouping\Goal;
 
 use FreshHuddle\Core\Grouping\Explain\Degree;
+use FreshHuddle\Core\Grouping\Explain\Named;
+use FreshHuddle\Core\Grouping\Format\GoalReading;
+use FreshHuddle\Core\Grouping\Format\Node;
 use FreshHuddle\Core\Grouping\Goal;
 use FreshHuddle\Core\Grouping\Search\Drawn;
 use FreshHuddle\Core\Grouping\Search\Setting;
 use FreshHuddle\Core\Grouping\Search\Tally;
+use FreshHuddle\Core\Message;
 
 /**
  * Like with like: numbers close to their group's mean, anything else in groups of one value.
@@ -142,5 +146,22 @@ final readonly class Alike implements Goal
         $scores = $setting->scores($this->attribute);
 
         return null === $scores ? new PairsTally($setting, $this->attribute) : new ScoresTally($scores, -1.0);
+    }
+
+    public function obstacle(Setting $setting, array $groups, Named $named): ?Message
+    {
+        $names = $named->costliest(array_map(fn (array $group): float => [] === $group ? 0.0 : $this->groupCost($setting, $group), $groups));
+
+        return [] === $names ? null : new Message('grouping.obstacle.alike', ['attribute' => $this->attribute, 'groups' => Named::some($names)]);
+    }
+
+    public function reason(Setting $setting, int $student, array $group, Named $named): null
+    {
+        return null;
+    }
+
+    public static function read(Node $item, GoalReading $reading, float $weight): self
+    {
+        return new self($reading->name($item->at('attribute')), $weight);
     }
 }

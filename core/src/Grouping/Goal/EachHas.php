@@ -6,9 +6,14 @@ namespace FreshHuddle\Core\Grouping\Goal;
 
 use FreshHuddle\Core\Grouping\Explain\Degree;
 use FreshHuddle\Core\Grouping\Explain\DegreeUnit;
+use FreshHuddle\Core\Grouping\Explain\Named;
+use FreshHuddle\Core\Grouping\Format\GoalReading;
+use FreshHuddle\Core\Grouping\Format\Node;
+use FreshHuddle\Core\Grouping\Format\Reading;
 use FreshHuddle\Core\Grouping\Goal;
 use FreshHuddle\Core\Grouping\Search\Setting;
 use FreshHuddle\Core\Grouping\Search\Tally;
+use FreshHuddle\Core\Message;
 
 /**
  * At least so many with a tag in every group.
@@ -71,5 +76,31 @@ final readonly class EachHas implements Goal
         }
 
         return $tagged;
+    }
+
+    public function obstacle(Setting $setting, array $groups, Named $named): ?Message
+    {
+        $groups = array_filter($groups);
+        $lacking = array_keys(array_filter($groups, fn (array $group): bool => $this->groupCost($setting, $group) > 0.0));
+        $with = \count($this->tagged($setting));
+
+        return [] === $lacking ? null : new Message('grouping.obstacle.each_has', [
+            'groups' => Named::some(array_map($named->group(...), $lacking)),
+            'with' => $with,
+            'enough' => $with < $this->atLeast * \count($groups) ? 'no' : 'yes',
+        ]);
+    }
+
+    public function reason(Setting $setting, int $student, array $group, Named $named): ?Message
+    {
+        $tagged = $this->tagged($setting);
+        $also = array_filter($group, static fn (int $i): bool => $i !== $student && isset($tagged[$i]));
+
+        return isset($tagged[$student]) && [] === $also ? new Message('grouping.reason.each_has', ['tag' => $this->tag]) : null;
+    }
+
+    public static function read(Node $item, GoalReading $reading, float $weight): self
+    {
+        return new self($reading->name($item->at('tag')), $item->at('atLeast')->int(1, Reading::MAX_STUDENTS, 1), $weight);
     }
 }

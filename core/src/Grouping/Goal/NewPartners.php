@@ -6,8 +6,12 @@ namespace FreshHuddle\Core\Grouping\Goal;
 
 use FreshHuddle\Core\Grouping\Explain\Degree;
 use FreshHuddle\Core\Grouping\Explain\DegreeUnit;
+use FreshHuddle\Core\Grouping\Explain\Named;
+use FreshHuddle\Core\Grouping\Format\GoalReading;
+use FreshHuddle\Core\Grouping\Format\Node;
 use FreshHuddle\Core\Grouping\Goal;
 use FreshHuddle\Core\Grouping\Search\Setting;
+use FreshHuddle\Core\Message;
 
 /**
  * As few old partners as can be: each time a pair is together it costs how often it was before, in these rounds and, less
@@ -69,10 +73,34 @@ final readonly class NewPartners implements Goal
     }
 
     /**
+     * The larger of two: by how many meetings there are, and by how many of a group come together in any two rounds.
+     */
+    public function lowerBound(Setting $setting, int $rounds): float
+    {
+        return max(self::byMeetings($setting, $rounds), $rounds * ($rounds - 1) / 2 * self::togetherAgain($setting));
+    }
+
+    /**
+     * Of the g groups of one round each is spread over the g groups of another; where it has more than g members some of them
+     * are together again, at least so many pairs.
+     */
+    private static function togetherAgain(Setting $setting): int
+    {
+        $groups = \count(array_filter($setting->sizes, static fn (int $size): bool => $size > 0));
+        $pairs = 0;
+        foreach ($setting->sizes as $size) {
+            [$each, $left] = [intdiv($size, max(1, $groups)), $size % max(1, $groups)];
+            $pairs += intdiv($groups * $each * ($each - 1), 2) + $left * $each;
+        }
+
+        return $pairs;
+    }
+
+    /**
      * So many meetings have to happen; at best each goes to the pair it costs least. A pair's meetings cost its history,
      * then one more each time.
      */
-    public function lowerBound(Setting $setting, int $rounds): float
+    private static function byMeetings(Setting $setting, int $rounds): float
     {
         $meetings = $rounds * (int) array_sum(array_map(static fn (int $size): int => intdiv($size * ($size - 1), 2), $setting->sizes));
         $fresh = intdiv($setting->n * ($setting->n - 1), 2);
@@ -127,5 +155,36 @@ final readonly class NewPartners implements Goal
         $meetings = new Meetings($setting->met());
 
         return array_map(static fn (): PartnersTally => new PartnersTally($meetings), range(1, $rounds));
+    }
+
+    public function obstacle(Setting $setting, array $groups, Named $named): ?Message
+    {
+        $met = $setting->met();
+        $pairs = [];
+        foreach ($groups as $group) {
+            foreach ($group as $at => $i) {
+                foreach (\array_slice($group, $at + 1) as $j) {
+                    if (($met[$i][$j] ?? 0.0) > 0.0) {
+                        $pairs[] = [$met[$i][$j], new Message('grouping.pair', ['one' => $named->student($i), 'other' => $named->student($j)])];
+                    }
+                }
+            }
+        }
+        usort($pairs, static fn (array $a, array $b): int => $b[0] <=> $a[0]);
+
+        return [] === $pairs ? null : new Message('grouping.obstacle.new_partners', ['pairs' => Named::some(array_column($pairs, 1))]);
+    }
+
+    public function reason(Setting $setting, int $student, array $group, Named $named): Message
+    {
+        $met = $setting->met()[$student] ?? [];
+        $old = array_filter($group, static fn (int $i): bool => $i !== $student && ($met[$i] ?? 0.0) > 0.0);
+
+        return [] === $old ? new Message('grouping.reason.new_partners') : new Message('grouping.reason.old_partners', ['students' => $named->students($old)]);
+    }
+
+    public static function read(Node $item, GoalReading $reading, float $weight): self
+    {
+        return new self($weight);
     }
 }

@@ -6,9 +6,13 @@ namespace FreshHuddle\Core\Grouping\Goal;
 
 use FreshHuddle\Core\Grouping\Explain\Degree;
 use FreshHuddle\Core\Grouping\Explain\DegreeUnit;
+use FreshHuddle\Core\Grouping\Explain\Named;
+use FreshHuddle\Core\Grouping\Format\GoalReading;
+use FreshHuddle\Core\Grouping\Format\Node;
 use FreshHuddle\Core\Grouping\Goal;
 use FreshHuddle\Core\Grouping\Search\Setting;
 use FreshHuddle\Core\Grouping\Search\Tally;
+use FreshHuddle\Core\Message;
 
 /**
  * Nobody the only one of their value in their group, where somebody else in the class shares it.
@@ -52,5 +56,43 @@ final readonly class NotAlone implements Goal
     private function tally(Setting $setting): Tally
     {
         return new AloneTally($setting, $this->attribute);
+    }
+
+    public function obstacle(Setting $setting, array $groups, Named $named): ?Message
+    {
+        $alone = [];
+        foreach ($groups as $group) {
+            $byValue = [];
+            foreach ($group as $student) {
+                $value = $setting->students[$student]->attributes[$this->attribute] ?? null;
+                if (null !== $value) {
+                    $byValue[(string) $value][] = $student;
+                }
+            }
+            foreach ($byValue as $value => $students) {
+                if (1 === \count($students) && $this->groupCost($setting, $students) > 0.0) {
+                    $alone[] = new Message('grouping.with_value', ['student' => $named->student($students[0]), 'value' => $value]);
+                }
+            }
+        }
+
+        return [] === $alone ? null : new Message('grouping.obstacle.not_alone', ['students' => Named::some($alone)]);
+    }
+
+    public function reason(Setting $setting, int $student, array $group, Named $named): ?Message
+    {
+        $value = $setting->students[$student]->attributes[$this->attribute] ?? null;
+        $same = array_filter($group, fn (int $i): bool => $i !== $student && ($setting->students[$i]->attributes[$this->attribute] ?? null) === $value);
+
+        return match (true) {
+            null === $value => null,
+            [] === $same => new Message('grouping.reason.alone', ['attribute' => $this->attribute, 'value' => (string) $value]),
+            default => new Message('grouping.reason.not_alone', ['attribute' => $this->attribute, 'value' => (string) $value, 'students' => $named->students($same)]),
+        };
+    }
+
+    public static function read(Node $item, GoalReading $reading, float $weight): self
+    {
+        return new self($reading->valuesName($item->at('attribute')), $weight);
     }
 }

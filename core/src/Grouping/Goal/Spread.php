@@ -5,10 +5,14 @@ declare(strict_types=1);
 namespace FreshHuddle\Core\Grouping\Goal;
 
 use FreshHuddle\Core\Grouping\Explain\Degree;
+use FreshHuddle\Core\Grouping\Explain\Named;
+use FreshHuddle\Core\Grouping\Format\GoalReading;
+use FreshHuddle\Core\Grouping\Format\Node;
 use FreshHuddle\Core\Grouping\Goal;
 use FreshHuddle\Core\Grouping\Search\Drawn;
 use FreshHuddle\Core\Grouping\Search\Setting;
 use FreshHuddle\Core\Grouping\Search\Tally;
+use FreshHuddle\Core\Message;
 
 /**
  * Every group like the class as a whole: numbers by their mean, anything else by how often each value comes up.
@@ -112,5 +116,52 @@ final readonly class Spread implements Goal
         $scores = $setting->scores($this->attribute);
 
         return null === $scores ? new SharesTally($setting, $this->attribute) : new ScoresTally($scores, 1.0);
+    }
+
+    public function obstacle(Setting $setting, array $groups, Named $named): ?Message
+    {
+        if (null === $setting->scores($this->attribute)) {
+            $names = $named->costliest(array_map(fn (array $group): float => [] === $group ? 0.0 : $this->groupCost($setting, $group), $groups));
+
+            return [] === $names ? null : new Message('grouping.obstacle.spread_values', ['attribute' => $this->attribute, 'groups' => Named::some($names)]);
+        }
+        $means = array_filter(array_map(fn (array $group): ?float => $this->mean($setting, $group), $groups), static fn (?float $mean): bool => null !== $mean);
+        if ([] === $means) {
+            return null;
+        }
+        asort($means);
+        [$low, $high] = [array_key_first($means), array_key_last($means)];
+
+        return new Message('grouping.obstacle.spread', ['high' => $named->group($high), 'most' => $means[$high], 'low' => $named->group($low), 'least' => $means[$low]]);
+    }
+
+    public function reason(Setting $setting, int $student, array $group, Named $named): ?Message
+    {
+        $value = $setting->students[$student]->attributes[$this->attribute] ?? null;
+
+        return null === $value || \is_string($value)
+            ? null
+            : new Message('grouping.reason.spread', ['attribute' => $this->attribute, 'value' => (string) $value, 'mean' => $this->mean($setting, $group) ?? 0.0]);
+    }
+
+    /**
+     * @param list<int> $group
+     */
+    private function mean(Setting $setting, array $group): ?float
+    {
+        $values = [];
+        foreach ($group as $i) {
+            $value = $setting->students[$i]->attributes[$this->attribute] ?? null;
+            if (null !== $value && !\is_string($value)) {
+                $values[] = (float) $value;
+            }
+        }
+
+        return [] === $values ? null : array_sum($values) / \count($values);
+    }
+
+    public static function read(Node $item, GoalReading $reading, float $weight): self
+    {
+        return new self($reading->name($item->at('attribute')), $weight);
     }
 }

@@ -6,9 +6,13 @@ namespace FreshHuddle\Core\Grouping\Goal;
 
 use FreshHuddle\Core\Grouping\Explain\Degree;
 use FreshHuddle\Core\Grouping\Explain\DegreeUnit;
+use FreshHuddle\Core\Grouping\Explain\Named;
+use FreshHuddle\Core\Grouping\Format\GoalReading;
+use FreshHuddle\Core\Grouping\Format\Node;
 use FreshHuddle\Core\Grouping\Goal;
 use FreshHuddle\Core\Grouping\Search\Setting;
 use FreshHuddle\Core\Grouping\Search\Tally;
+use FreshHuddle\Core\Message;
 
 /**
  * Everybody who has wishes with at least one of those they wish for.
@@ -85,5 +89,25 @@ final readonly class Wishes implements Goal
         }
 
         return $byNumber;
+    }
+
+    public function obstacle(Setting $setting, array $groups, Named $named): ?Message
+    {
+        $unmet = array_merge(...array_map(fn (array $group): array => $this->unmet($setting, $group), $groups));
+
+        return [] === $unmet ? null : new Message('grouping.obstacle.wishes', ['students' => Named::some($named->students($unmet))]);
+    }
+
+    public function reason(Setting $setting, int $student, array $group, Named $named): ?Message
+    {
+        $wishes = $this->wishes[$setting->students[$student]->id] ?? [];
+        $wished = array_filter($group, static fn (int $i): bool => $i !== $student && \in_array($setting->students[$i]->id, $wishes, true));
+
+        return [] === $wished ? null : new Message('grouping.reason.wishes', ['students' => $named->students($wished)]);
+    }
+
+    public static function read(Node $item, GoalReading $reading, float $weight): self
+    {
+        return new self($reading->wishes($item->at('wishes')), $weight);
     }
 }

@@ -176,14 +176,8 @@ final readonly class Balance implements Method
      */
     private function start(int $rounds, Setting $setting, Musts $musts, Dice $dice): ?array
     {
-        if ($rounds > 1) {
-            $constructed = $this->constructed($rounds, $setting, $musts, $dice);
-            if (null !== $constructed) {
-                return $constructed;
-            }
-        }
-        $start = [];
-        for ($round = 0; $round < $rounds; ++$round) {
+        $start = $this->constructed($rounds, $setting, $musts, $dice);
+        for ($round = \count($start); $round < $rounds; ++$round) {
             $found = (new Start($setting, $musts, $dice))->find();
             if (false === $found) {
                 return null;
@@ -195,13 +189,18 @@ final readonly class Balance implements Method
     }
 
     /**
-     * @return list<list<list<int>>>|null
+     * As many rounds as are known in which nobody meets twice; none where there are not even two.
+     *
+     * @return list<list<list<int>>>
      */
-    private function constructed(int $rounds, Setting $setting, Musts $musts, Dice $dice): ?array
+    private function constructed(int $rounds, Setting $setting, Musts $musts, Dice $dice): array
     {
-        $design = (new Constructions())->rounds($setting->sizes, $rounds);
+        $design = null;
+        for ($some = min($rounds, $setting->n - 1); null === $design && $some > 1; --$some) {
+            $design = (new Constructions())->rounds($setting->sizes, $some);
+        }
         if (null === $design) {
-            return null;
+            return [];
         }
         for ($try = 0; $try < self::HAND_OUTS; ++$try) {
             $students = $dice->shuffle(range(0, $setting->n - 1));
@@ -214,7 +213,7 @@ final readonly class Balance implements Method
             }
         }
 
-        return null;
+        return [];
     }
 
     /**

@@ -5,9 +5,11 @@ declare(strict_types=1);
 namespace FreshHuddle\Core\Grouping\Method;
 
 use FreshHuddle\Core\Grouping\Conflict;
+use FreshHuddle\Core\Grouping\MethodKind;
 use FreshHuddle\Core\Grouping\Problem;
 use FreshHuddle\Core\Grouping\Search\Musts;
 use FreshHuddle\Core\Grouping\Search\Setting;
+use FreshHuddle\Core\Message;
 
 /**
  * For methods that follow the list and not the rules: which rules an arrangement breaks.
@@ -20,11 +22,10 @@ final readonly class BrokenRules
 
     /**
      * @param list<list<int>> $groups students who have no group are passed over
-     * @param string          $method what it is called at the head of a sentence
      *
      * @return list<Conflict> one a broken rule
      */
-    public function of(array $groups, string $method): array
+    public function of(array $groups, MethodKind $method): array
     {
         $groupOf = [];
         foreach ($groups as $g => $group) {
@@ -43,7 +44,7 @@ final readonly class BrokenRules
         foreach ($this->problem->rules as $number => $rule) {
             $rule = $rule->among($here);
             if (null !== $rule && !(new Musts($this->setting, [$rule]))->areKeptBy($groupOf)) {
-                $broken[] = new Conflict([$number], \sprintf('%s does not keep “%s”. Place by goals and rules instead, or lift it.', $method, $rule->inWords($name)));
+                $broken[] = new Conflict([$number], new Message('grouping.conflict.method', ['method' => $method->value, 'rule' => $rule->inWords($name)]));
             }
         }
 

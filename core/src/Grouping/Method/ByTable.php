@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace FreshHuddle\Core\Grouping\Method;
 
 use FreshHuddle\Core\Grouping\Method;
+use FreshHuddle\Core\Grouping\MethodKind;
 use FreshHuddle\Core\Grouping\Problem;
 use FreshHuddle\Core\Grouping\Result;
 use FreshHuddle\Core\Grouping\Search\Limit;
@@ -31,7 +32,7 @@ final readonly class ByTable implements Method
         $sizes = array_map('count', $groups);
         rsort($sizes);
         $setting = new Setting($problem->students, $sizes, $problem->history);
-        $broken = (new BrokenRules($problem, $setting))->of($groups, 'Going by tables');
+        $broken = (new BrokenRules($problem, $setting))->of($groups, MethodKind::ByTable);
         $none = array_fill(0, \count($problem->goals), 0.0); // the goals' own bounds hold for a class that is seated
 
         return (new Report($problem, $setting))->found(array_fill(0, $problem->rounds, $groups), false, $none)

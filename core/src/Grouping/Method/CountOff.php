@@ -6,6 +6,7 @@ namespace FreshHuddle\Core\Grouping\Method;
 
 use FreshHuddle\Core\Grouping\Exception\ImpossibleShape;
 use FreshHuddle\Core\Grouping\Method;
+use FreshHuddle\Core\Grouping\MethodKind;
 use FreshHuddle\Core\Grouping\Problem;
 use FreshHuddle\Core\Grouping\Result;
 use FreshHuddle\Core\Grouping\Search\Limit;
@@ -24,7 +25,7 @@ final readonly class CountOff implements Method
         for ($i = 0; $i < $setting->n; ++$i) {
             $groups[$i % $setting->groups()][] = $i;
         }
-        $broken = (new BrokenRules($problem, $setting))->of($groups, 'Counting off');
+        $broken = (new BrokenRules($problem, $setting))->of($groups, MethodKind::CountOff);
         $report = new Report($problem, $setting);
 
         return $report->found(array_fill(0, $problem->rounds, $groups))->with(conflicts: $broken);

@@ -19,6 +19,7 @@ use FreshHuddle\Core\Grouping\Search\Report;
 use FreshHuddle\Core\Grouping\Search\Setting;
 use FreshHuddle\Core\Grouping\Search\Start;
 use FreshHuddle\Core\Grouping\Shape\Groups;
+use FreshHuddle\Core\Message;
 
 /**
  * Jigsaw (Aronson, 1978): home groups are balanced; in each, the topics are handed out, one after the other, those with the
@@ -50,7 +51,7 @@ final readonly class Jigsaw implements Method
 
         return $home->with(rounds: [], unplaced: array_keys($problem->labels()), conflicts: [new Conflict(
             array_keys($problem->rules),
-            'The rules can be kept in the home groups, but no way was found to keep them in the expert groups too. Lift a rule, or take more topics.',
+            new Message('grouping.conflict.experts'),
         )]);
     }
 

@@ -19,6 +19,7 @@ use FreshHuddle\Core\Grouping\Search\Musts;
 use FreshHuddle\Core\Grouping\Search\Report;
 use FreshHuddle\Core\Grouping\Search\Setting;
 use FreshHuddle\Core\Grouping\Student;
+use FreshHuddle\Core\Message;
 
 /**
  * Somebody is missing, somebody is late: the groups go on as they are, with as few students moved as can be.
@@ -100,7 +101,7 @@ final readonly class Repair implements Method
     private function conflicts(Setting $setting, array $rules, Problem $problem, Disturbance $disturbance): array
     {
         $numbers = array_keys($rules);
-        $shape = Conflicts::groups($setting->groups()).(null === $disturbance->maxSize ? '' : ' of at most '.$disturbance->maxSize);
+        $shape = new Message('grouping.shape.at_most', ['groups' => $setting->groups(), 'most' => $disturbance->maxSize ?? 0]);
         $conflicts = (new Conflicts($setting, array_values($rules), $problem->labels(), $shape))->find();
 
         return array_map(static fn (Conflict $conflict): Conflict => new Conflict(

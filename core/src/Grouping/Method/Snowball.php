@@ -18,6 +18,7 @@ use FreshHuddle\Core\Grouping\Search\Limit;
 use FreshHuddle\Core\Grouping\Search\Musts;
 use FreshHuddle\Core\Grouping\Search\Report;
 use FreshHuddle\Core\Grouping\Search\Setting;
+use FreshHuddle\Core\Message;
 
 /**
  * Snowball, or pyramid discussion (Jordan, 1990): pairs, then fours, then eights. The first round is balanced; in each
@@ -60,7 +61,7 @@ final readonly class Snowball implements Method
 
             return $first->with(rounds: [], unplaced: array_map(strval(...), array_keys($setting->index)), conflicts: [new Conflict(
                 $apart,
-                'No way was found to join the groups two by two and keep everybody apart who must be. Lift a rule, or take fewer rounds.',
+                new Message('grouping.conflict.joining'),
             )]);
         }
 

@@ -20,6 +20,7 @@ use FreshHuddle\Core\Grouping\Search\Musts;
 use FreshHuddle\Core\Grouping\Search\Report;
 use FreshHuddle\Core\Grouping\Search\Setting;
 use FreshHuddle\Core\Grouping\Shape\Exactly;
+use FreshHuddle\Core\Message;
 
 /**
  * Smaller groups inside groups that are there: nobody leaves theirs. The parts come in the order of the groups they lie in,
@@ -164,7 +165,7 @@ final readonly class Split implements Method
             $there = array_values(array_unique(array_intersect_key($groupOf, array_fill_keys($rule->students(), true))));
             $outside = $rule instanceof Seat && isset($there[0]) && ($rule->group < $partsOf[$there[0]][0] || $rule->group > $partsOf[$there[0]][1]);
             if ($outside || ($rule instanceof Together && \count($there) > 1)) {
-                $conflicts[] = new Conflict([$number], \sprintf('“%s” goes across the groups that are to be split. Lift it, or split other groups.', $rule->inWords($name)));
+                $conflicts[] = new Conflict([$number], new Message('grouping.conflict.across', ['rule' => $rule->inWords($name)]));
             }
         }
 

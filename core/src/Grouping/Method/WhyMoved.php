@@ -8,6 +8,7 @@ use FreshHuddle\Core\Grouping\Move;
 use FreshHuddle\Core\Grouping\Rule;
 use FreshHuddle\Core\Grouping\Search\Musts;
 use FreshHuddle\Core\Grouping\Search\Setting;
+use FreshHuddle\Core\Message;
 
 /**
  * Says why somebody changes groups in a repair.
@@ -44,24 +45,29 @@ final readonly class WhyMoved
      * @param array<int, int> $before
      * @param array<int, int> $after
      */
-    private function reason(int $student, array $before, array $after): string
+    private function reason(int $student, array $before, array $after): Message
     {
         $from = $before[$student];
         $to = $after[$student];
         $leftAtFrom = \count(array_keys($before, $from, true));
         $leftAtTo = \count(array_keys($before, $to, true));
         if ($leftAtFrom < $this->minSize) {
-            return \sprintf('Group %d was left with %d.', $from + 1, $leftAtFrom);
+            return self::left($from, $leftAtFrom);
         }
         $rule = $this->ruleBroken($student, $before, $after);
         if (null !== $rule) {
-            return \sprintf('“%s”.', $rule->inWords(fn (string $id): string => $this->names[$id] ?? $id));
+            return new Message('grouping.moved.rule', ['rule' => $rule->inWords(fn (string $id): string => $this->names[$id] ?? $id)]);
         }
         if ($leftAtTo < $this->minSize) {
-            return \sprintf('Group %d was left with %d.', $to + 1, $leftAtTo);
+            return self::left($to, $leftAtTo);
         }
 
-        return 'Makes room, so that the rules can be kept.';
+        return new Message('grouping.moved.makes_room');
+    }
+
+    private static function left(int $group, int $with): Message
+    {
+        return new Message('grouping.moved.left', ['number' => $group + 1, 'group' => new Message('grouping.group', ['number' => $group + 1]), 'left' => $with]);
     }
 
     /**

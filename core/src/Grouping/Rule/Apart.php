@@ -4,8 +4,11 @@ declare(strict_types=1);
 
 namespace FreshHuddle\Core\Grouping\Rule;
 
+use FreshHuddle\Core\Grouping\Format\Node;
+use FreshHuddle\Core\Grouping\Format\Reading;
 use FreshHuddle\Core\Grouping\Rule;
 use FreshHuddle\Core\Grouping\Search\MustsBuilder;
+use FreshHuddle\Core\Message;
 
 /**
  * No two of these in one group.
@@ -36,8 +39,23 @@ final readonly class Apart implements Rule
         $musts->apart($this->students);
     }
 
-    public function inWords(callable $name): string
+    public function isKeptIn(array $group, int $number, array $seated): bool
     {
-        return Names::list(array_map($name, $this->students)).' apart';
+        return \count(array_intersect($this->students, $group)) <= 1;
+    }
+
+    public function inWords(callable $name): Message
+    {
+        return new Message('grouping.rule.apart', ['students' => array_map($name, $this->students)]);
+    }
+
+    public function reason(string $student, array $group, callable $name): Message
+    {
+        return new Message('grouping.reason.apart', ['students' => array_map($name, array_values(array_diff($this->students, [$student])))]);
+    }
+
+    public static function read(Node $item, Reading $reading): self
+    {
+        return new self($reading->several($item->at('students')));
     }
 }

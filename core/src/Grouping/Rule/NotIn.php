@@ -4,8 +4,11 @@ declare(strict_types=1);
 
 namespace FreshHuddle\Core\Grouping\Rule;
 
+use FreshHuddle\Core\Grouping\Format\Node;
+use FreshHuddle\Core\Grouping\Format\Reading;
 use FreshHuddle\Core\Grouping\Rule;
 use FreshHuddle\Core\Grouping\Search\MustsBuilder;
+use FreshHuddle\Core\Message;
 
 /**
  * This student not in this group.
@@ -34,8 +37,23 @@ final readonly class NotIn implements Rule
         $musts->notIn($this->student, $this->group - 1);
     }
 
-    public function inWords(callable $name): string
+    public function isKeptIn(array $group, int $number, array $seated): bool
     {
-        return \sprintf('%s not in group %d', $name($this->student), $this->group);
+        return !\in_array($this->student, $group, true) || $this->group !== $number;
+    }
+
+    public function inWords(callable $name): Message
+    {
+        return new Message('grouping.rule.not_in', ['student' => $name($this->student), 'group' => $this->group]);
+    }
+
+    public function reason(string $student, array $group, callable $name): null
+    {
+        return null;
+    }
+
+    public static function read(Node $item, Reading $reading): self
+    {
+        return new self($reading->id($item->at('student')), $reading->group($item->at('group')));
     }
 }

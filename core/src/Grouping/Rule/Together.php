@@ -4,8 +4,11 @@ declare(strict_types=1);
 
 namespace FreshHuddle\Core\Grouping\Rule;
 
+use FreshHuddle\Core\Grouping\Format\Node;
+use FreshHuddle\Core\Grouping\Format\Reading;
 use FreshHuddle\Core\Grouping\Rule;
 use FreshHuddle\Core\Grouping\Search\MustsBuilder;
+use FreshHuddle\Core\Message;
 
 /**
  * All of these in one group.
@@ -36,8 +39,27 @@ final readonly class Together implements Rule
         $musts->together($this->students);
     }
 
-    public function inWords(callable $name): string
+    public function isKeptIn(array $group, int $number, array $seated): bool
     {
-        return Names::list(array_map($name, $this->students)).' together';
+        $there = \count(array_intersect($this->students, $group));
+
+        return 0 === $there || $there === \count(array_intersect($this->students, $seated));
+    }
+
+    public function inWords(callable $name): Message
+    {
+        return new Message('grouping.rule.together', ['students' => array_map($name, $this->students)]);
+    }
+
+    public function reason(string $student, array $group, callable $name): ?Message
+    {
+        return \count(array_intersect($this->students, $group)) > 1
+            ? new Message('grouping.reason.together', ['students' => array_map($name, array_values(array_diff($this->students, [$student])))])
+            : null;
+    }
+
+    public static function read(Node $item, Reading $reading): self
+    {
+        return new self($reading->several($item->at('students')));
     }
 }

@@ -6,6 +6,7 @@ namespace FreshHuddle\Core\Grouping\Search;
 
 use FreshHuddle\Core\Grouping\Conflict;
 use FreshHuddle\Core\Grouping\Rule;
+use FreshHuddle\Core\Message;
 
 /**
  * Which rules contradict each other. Each set found is as small as can be: first rules are taken away one by one while the
@@ -23,9 +24,9 @@ final class Conflicts
     /**
      * @param list<Rule>            $rules
      * @param array<string, string> $names id => name
-     * @param string|null           $shape the groups in words; null: by the setting's sizes
+     * @param Message|null          $shape what the groups are like; null: by the setting's sizes
      */
-    public function __construct(private readonly Setting $setting, private readonly array $rules, private readonly array $names, private readonly ?string $shape = null)
+    public function __construct(private readonly Setting $setting, private readonly array $rules, private readonly array $names, private readonly ?Message $shape = null)
     {
     }
 
@@ -92,20 +93,14 @@ final class Conflicts
     /**
      * @param list<int> $set
      */
-    private function message(array $set): string
+    private function message(array $set): Message
     {
-        $words = array_map(fn (int $rule): string => $this->rules[$rule]->inWords(fn (string $id): string => $this->names[$id] ?? $id), $set);
-        $shape = $this->shape ?? \sprintf('%s of %s', self::groups($this->setting->groups()), implode(' or ', array_unique($this->setting->sizes)));
-        if (1 === \count($words)) {
-            return \sprintf('“%s” cannot be kept with %s. Lift it, or change the groups.', $words[0], $shape);
-        }
+        $rules = array_map(fn (int $rule): Message => $this->rules[$rule]->inWords(fn (string $id): string => $this->names[$id] ?? $id), $set);
+        $shape = $this->shape ?? new Message('grouping.shape.of_sizes', ['groups' => $this->setting->groups(), 'sizes' => array_values(array_unique($this->setting->sizes))]);
 
-        return \sprintf('With %s these cannot all be kept: %s. Lift one of them.', $shape, implode('; ', array_map(static fn (string $rule): string => "“{$rule}”", $words)));
-    }
-
-    public static function groups(int $groups): string
-    {
-        return 1 === $groups ? 'one group' : $groups.' groups';
+        return 1 === \count($rules)
+            ? new Message('grouping.conflict.one', ['rule' => $rules[0], 'shape' => $shape])
+            : new Message('grouping.conflict.several', ['rules' => $rules, 'shape' => $shape]);
     }
 
     private static function choose(int $n, int $k): int

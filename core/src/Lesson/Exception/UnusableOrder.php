@@ -4,33 +4,36 @@ declare(strict_types=1);
 
 namespace FreshHuddle\Core\Lesson\Exception;
 
+use FreshHuddle\Core\Message;
+use FreshHuddle\Core\Refused;
+
 /**
- * A running order no lesson can have. The code tells which way; the position (from 0) where, if it is at one place.
+ * A running order no lesson can have; the position (from 0) says where, if it is at one place.
  */
-final class UnusableOrder extends \DomainException
+final class UnusableOrder extends Refused
 {
-    private function __construct(public readonly string $reason, public readonly ?int $position, public readonly int $limit, string $message)
+    private function __construct(Message $says, public readonly ?int $position = null)
     {
-        parent::__construct($message);
+        parent::__construct($says);
     }
 
     public static function noRound(): self
     {
-        return new self('noRound', null, 1, 'A running order needs at least one round.');
+        return new self(new Message('lesson.order.no_round'));
     }
 
     public static function tooMany(int $limit): self
     {
-        return new self('tooMany', null, $limit, \sprintf('A running order has at most %d segments.', $limit));
+        return new self(new Message('lesson.order.too_many', ['most' => $limit]));
     }
 
     public static function minutes(int $position, int $limit): self
     {
-        return new self('minutes', $position, $limit, \sprintf('Segment %d: between 1 and %d minutes, please.', $position + 1, $limit));
+        return new self(new Message('lesson.order.minutes', ['segment' => $position + 1, 'most' => $limit]), $position);
     }
 
     public static function twice(int $position): self
     {
-        return new self('twice', $position, 1, \sprintf('Segment %d stands in the order twice.', $position + 1));
+        return new self(new Message('lesson.order.twice', ['segment' => $position + 1]), $position);
     }
 }

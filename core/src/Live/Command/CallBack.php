@@ -24,7 +24,7 @@ final readonly class CallBack implements Command
     public function __construct(public int $seconds)
     {
         if ($seconds < 0 || $seconds > 120) {
-            throw CommandRefused::outOfRange('Seconds to come back', 0, 120);
+            throw CommandRefused::secondsToComeBack(120);
         }
     }
 

@@ -34,7 +34,7 @@ final readonly class ChangeEnd implements Command
         }
         $earliest = max($now, $state->outAt ?? $now);
         if ($this->endsAt > $earliest + self::LONGEST) {
-            throw CommandRefused::outOfRange('Minutes', 0, 600);
+            throw CommandRefused::minutes(600, 0);
         }
         $endsAt = max($earliest, $this->endsAt);
 

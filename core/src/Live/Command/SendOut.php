@@ -26,13 +26,13 @@ final readonly class SendOut implements Command
     public function __construct(public int $lookSeconds, public int $minutes, public ?int $autoSeconds = null)
     {
         if ($lookSeconds < 0 || $lookSeconds > 120) {
-            throw CommandRefused::outOfRange('Seconds to look', 0, 120);
+            throw CommandRefused::secondsToLook(120);
         }
         if ($minutes < 1 || $minutes > 600) {
-            throw CommandRefused::outOfRange('Minutes', 1, 600);
+            throw CommandRefused::minutes(600);
         }
         if (null !== $autoSeconds && ($autoSeconds < 0 || $autoSeconds > 120)) {
-            throw CommandRefused::outOfRange('Seconds to come back', 0, 120);
+            throw CommandRefused::secondsToComeBack(120);
         }
     }
 

@@ -4,40 +4,53 @@ declare(strict_types=1);
 
 namespace FreshHuddle\Core\Live\Exception;
 
-final class CommandRefused extends \DomainException
+use FreshHuddle\Core\Message;
+use FreshHuddle\Core\Refused;
+
+final class CommandRefused extends Refused
 {
-    public static function outOfRange(string $what, int $least, int $most): self
+    public static function secondsToLook(int $most): self
     {
-        return new self(\sprintf('%s: between %d and %d, please.', $what, $least, $most));
+        return new self(new Message('live.seconds_to_look', ['most' => $most]));
+    }
+
+    public static function secondsToComeBack(int $most): self
+    {
+        return new self(new Message('live.seconds_to_come_back', ['most' => $most]));
+    }
+
+    public static function minutes(int $most, int $least = 1): self
+    {
+        return new self(new Message('live.minutes', ['least' => $least, 'most' => $most]));
     }
 
     public static function nobodyIsOut(): self
     {
-        return new self('Nobody has been sent out, so there is nobody to call back.');
+        return new self(new Message('live.nobody_is_out'));
     }
 
     public static function groupsAreOut(): self
     {
-        return new self('Groups are at work. Call everybody back first, then go on.');
+        return new self(new Message('live.groups_are_out'));
     }
 
     public static function alreadyReached(): self
     {
-        return new self('Students are on their way already. Call them back instead.');
+        return new self(new Message('live.already_reached'));
     }
 
     public static function tooLate(): self
     {
-        return new self('Everybody has been called back already. Send them out again instead.');
+        return new self(new Message('live.too_late'));
     }
 
     public static function emptyNotice(): self
     {
-        return new self('A notice needs some words.');
+        return new self(new Message('live.empty_notice'));
     }
 
     public static function longNotice(int $limit): self
     {
-        return new self(\sprintf('A notice holds %d signs, so that it can be read at a glance.', $limit));
+        return new self(new Message('live.long_notice', ['most' => $limit]));
     }
 }

@@ -4,37 +4,43 @@ declare(strict_types=1);
 
 namespace FreshHuddle\Core\Materials\Exception;
 
-use FreshHuddle\Core\Materials\BlockKind;
+use FreshHuddle\Core\Message;
+use FreshHuddle\Core\Refused;
 
-final class UnusableOriginal extends \InvalidArgumentException
+final class UnusableOriginal extends Refused
 {
     public static function badTitle(int $limit): self
     {
-        return new self(\sprintf('The original needs a title of 1 to %d signs.', $limit));
+        return new self(new Message('materials.original.title', ['most' => $limit]));
     }
 
     public static function badId(string $id): self
     {
-        return new self(\sprintf('“%s” cannot name a block: a-z, 0-9 and - only.', mb_substr($id, 0, 40)));
+        return new self(new Message('materials.original.bad_id', ['id' => mb_substr($id, 0, 40)]));
     }
 
     public static function doubledId(string $id): self
     {
-        return new self(\sprintf('Two blocks are called “%s”.', $id));
+        return new self(new Message('materials.original.doubled_id', ['id' => $id]));
     }
 
-    public static function emptyBlock(BlockKind $kind): self
+    public static function withoutSlot(): self
     {
-        return new self(BlockKind::Text === $kind ? 'A text is empty.' : 'A slot has no prompt: say what students should write.');
+        return new self(new Message('materials.original.without_slot'));
+    }
+
+    public static function emptySlot(): self
+    {
+        return new self(new Message('materials.original.empty_slot'));
     }
 
     public static function blockTooLong(int $length, int $limit): self
     {
-        return new self(\sprintf('A text of %d signs is too long; there is room for %d.', $length, $limit));
+        return new self(new Message('materials.original.block_too_long', ['length' => $length, 'most' => $limit]));
     }
 
     public static function tooManyBlocks(int $limit): self
     {
-        return new self(\sprintf('An original holds at most %d blocks.', $limit));
+        return new self(new Message('materials.original.too_many_blocks', ['most' => $limit]));
     }
 }

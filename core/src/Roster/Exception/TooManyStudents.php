@@ -4,10 +4,13 @@ declare(strict_types=1);
 
 namespace FreshHuddle\Core\Roster\Exception;
 
-final class TooManyStudents extends \LengthException
+use FreshHuddle\Core\Message;
+use FreshHuddle\Core\Refused;
+
+final class TooManyStudents extends Refused
 {
     public static function inOneClass(int $wanted, int $limit): self
     {
-        return new self(\sprintf('That would make %d students; a class holds %d. Nothing was added.', $wanted, $limit));
+        return new self(new Message('roster.too_many_students', ['wanted' => $wanted, 'most' => $limit]));
     }
 }

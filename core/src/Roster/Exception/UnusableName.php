@@ -4,25 +4,28 @@ declare(strict_types=1);
 
 namespace FreshHuddle\Core\Roster\Exception;
 
-final class UnusableName extends \InvalidArgumentException
+use FreshHuddle\Core\Message;
+use FreshHuddle\Core\Refused;
+
+final class UnusableName extends Refused
 {
     public static function empty(): self
     {
-        return new self('A name needs at least one letter.');
+        return new self(new Message('roster.name.empty'));
     }
 
     public static function withoutLetters(): self
     {
-        return new self('No letters in it, so not read as a name.');
+        return new self(new Message('roster.name.without_letters'));
     }
 
     public static function tooLong(string $name, int $limit): self
     {
-        return new self(\sprintf('“%s…” has %d signs; a name may have %d.', mb_substr($name, 0, 30), mb_strlen($name), $limit));
+        return new self(new Message('roster.name.too_long', ['start' => mb_substr($name, 0, 30), 'length' => mb_strlen($name), 'most' => $limit]));
     }
 
     public static function notText(): self
     {
-        return new self('This is not readable text (not UTF-8).');
+        return new self(new Message('roster.name.not_text'));
     }
 }

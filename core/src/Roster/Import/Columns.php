@@ -14,7 +14,7 @@ final class Columns
         'given' => ['first name', 'given name', 'forename', 'firstname', 'givenname', 'prénom', 'nombre', 'nome', 'vorname', 'имя', 'imię', 'jméno', 'förnamn', 'fornavn'],
         'family' => ['last name', 'family name', 'surname', 'lastname', 'familyname', 'nom', 'nom de famille', 'apellidos', 'cognome', 'nachname', 'фамилия', 'nazwisko', 'příjmení', 'efternamn', 'etternavn'],
         'schoolId' => ['id', 'student id', 'school id', 'pupil number', 'student number', 'sourcedid', 'upn', 'matricule', 'matrikelnummer', 'number', 'no', 'no.', 'nr', 'nr.', '#'],
-        'table' => ['table', 'seat table', 'seating', 'tisch', 'mesa', 'tavolo', 'стол', 'stół', 'bord'],
+        'table' => ['table', 'seat table', 'seating', 'group', 'set', 'tisch', 'mesa', 'tavolo', 'стол', 'stół', 'bord'],
         'tags' => ['tags', 'tag', 'labels', 'notes'],
         'nothing' => ['email', 'e-mail', 'phone', 'date of birth', 'dob', 'gender', 'sex', 'address', 'birthday'],
     ];

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace FreshHuddle\Core\Roster\Import;
 
+use FreshHuddle\Core\Message;
 use FreshHuddle\Core\Roster\StudentRecord;
 
 /**
@@ -16,8 +17,8 @@ final readonly class ImportLine
      * @param string             $shown   the row as it stands there, shortened
      * @param string|null        $student id of the student it changes or leaves alone
      * @param StudentRecord|null $record  null for a refused row
-     * @param list<string>       $changes what changes, in words: “level: 2 → 3”
-     * @param string             $message why it was refused, or something worth knowing; else ''
+     * @param list<Message>      $changes what changes
+     * @param Message|null       $message why it was refused, or something worth knowing
      */
     public function __construct(
         public int $line,
@@ -26,7 +27,7 @@ final readonly class ImportLine
         public ?string $student,
         public ?StudentRecord $record,
         public array $changes = [],
-        public string $message = '',
+        public ?Message $message = null,
     ) {
     }
 }

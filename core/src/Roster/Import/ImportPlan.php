@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace FreshHuddle\Core\Roster\Import;
 
+use FreshHuddle\Core\Message;
 use FreshHuddle\Core\Roster\Exception\TooManyStudents;
 use FreshHuddle\Core\Roster\Exception\UnusableName;
 use FreshHuddle\Core\Roster\PastedList;
@@ -17,6 +18,9 @@ use FreshHuddle\Core\Roster\StudentRecord;
 final readonly class ImportPlan
 {
     private const LONGEST_VALUE = 120;
+    private const LONGEST_HEADING = 60;
+    private const LONGEST_TABLE = 60;
+    private const LONGEST_TAG = 60;
     private const MOST_TAGS = 30;
 
     /**
@@ -47,7 +51,7 @@ final readonly class ImportPlan
         foreach ($sheet->rows as $i => $row) {
             if ($i < $columns->first) {
                 if ($i < $columns->first - 1) {
-                    $lines[] = new ImportLine($sheet->lines[$i], self::shown($row), ImportFate::Refused, null, null, [], 'Above the heading, so not read as a student.');
+                    $lines[] = new ImportLine($sheet->lines[$i], self::shown($row), ImportFate::Refused, null, null, [], new Message('roster.line.above_heading'));
                 }
                 continue;
             }
@@ -78,19 +82,45 @@ final readonly class ImportPlan
             [$record, $marks] = self::record($row, $columns);
             $folded = StudentName::of($record->name)->folded();
         } catch (UnusableName $e) {
-            return new ImportLine($number, $shown, ImportFate::Refused, null, null, [], $e->getMessage());
+            return new ImportLine($number, $shown, ImportFate::Refused, null, null, [], $e->says);
         }
         if (isset($seen[$folded])) {
-            return new ImportLine($number, $shown, ImportFate::Refused, null, null, [], \sprintf('“%s” stands in line %d already. Two people? Write them apart.', $record->name, $seen[$folded]));
+            return new ImportLine($number, $shown, ImportFate::Refused, null, null, [], new Message('roster.line.before', ['name' => $record->name, 'line' => $seen[$folded]]));
         }
         $student = (null === $record->schoolId ? null : $byId[$record->schoolId] ?? null) ?? $byName[$folded] ?? null;
         $record = self::marked($record, $marks, null === $student ? [] : $known[$student]->tags ?? []);
+        $cut = self::cut($row, $columns);
         if (null === $student) {
-            return new ImportLine($number, $shown, ImportFate::Added, null, $record);
+            return new ImportLine($number, $shown, ImportFate::Added, null, $record, [], $cut);
         }
         $changes = self::changes($known[$student], $record);
 
-        return new ImportLine($number, $shown, [] === $changes ? ImportFate::Same : ImportFate::Changed, $student, $record, $changes);
+        return new ImportLine($number, $shown, [] === $changes ? ImportFate::Same : ImportFate::Changed, $student, $record, $changes, $cut);
+    }
+
+    /**
+     * What of a row is longer than can be kept.
+     *
+     * @param list<string> $row
+     */
+    private static function cut(array $row, Columns $columns): ?Message
+    {
+        $cut = [];
+        foreach ($columns->columns as $i => $column) {
+            $cell = $row[$i] ?? '';
+            $most = match ($column->kind) {
+                ColumnKind::Table => self::LONGEST_TABLE,
+                ColumnKind::SchoolId, ColumnKind::Attribute => self::LONGEST_VALUE,
+                default => \PHP_INT_MAX,
+            };
+            $isCut = ColumnKind::Tags === $column->kind ? self::tags($cell) !== self::tags($cell, \PHP_INT_MAX) : mb_strlen($cell) > $most;
+            $isNamed = ColumnKind::Attribute === $column->kind || ColumnKind::Tag === $column->kind;
+            if ('' !== $cell && ($isCut || ($isNamed && mb_strlen($column->heading) > self::LONGEST_HEADING))) {
+                $cut[] = '' === $column->heading ? (string) ($i + 1) : mb_substr($column->heading, 0, self::LONGEST_HEADING);
+            }
+        }
+
+        return [] === $cut ? null : new Message('roster.line.cut', ['columns' => $cut]);
     }
 
     /**
@@ -123,10 +153,10 @@ final readonly class ImportPlan
                 ColumnKind::Given => $given = $cell,
                 ColumnKind::Family => $family = $cell,
                 ColumnKind::SchoolId => $schoolId = mb_substr($cell, 0, self::LONGEST_VALUE),
-                ColumnKind::Table => $table = mb_substr($cell, 0, 60),
+                ColumnKind::Table => $table = mb_substr($cell, 0, self::LONGEST_TABLE),
                 ColumnKind::Tags => $tags = [...$tags ?? [], ...self::tags($cell)],
-                ColumnKind::Tag => $marks[mb_substr($column->heading, 0, 60)] = Columns::isYes($cell),
-                ColumnKind::Attribute => $attributes[mb_substr($column->heading, 0, 60)] = self::value($cell),
+                ColumnKind::Tag => $marks[mb_substr($column->heading, 0, self::LONGEST_HEADING)] = Columns::isYes($cell),
+                ColumnKind::Attribute => $attributes[mb_substr($column->heading, 0, self::LONGEST_HEADING)] = self::value($cell),
                 ColumnKind::Nothing => null,
             };
         }
@@ -173,11 +203,12 @@ final readonly class ImportPlan
     /**
      * @return list<string>
      */
-    private static function tags(string $cell): array
+    private static function tags(string $cell, int $most = self::MOST_TAGS): array
     {
-        $tags = array_map(static fn (string $tag): string => mb_substr(trim($tag), 0, 60), explode(';', str_replace(',', ';', $cell)));
+        $longest = self::MOST_TAGS === $most ? self::LONGEST_TAG : \PHP_INT_MAX;
+        $tags = array_map(static fn (string $tag): string => mb_substr(trim($tag), 0, $longest), explode(';', str_replace(',', ';', $cell)));
 
-        return \array_slice(array_values(array_filter($tags, static fn (string $tag): bool => '' !== $tag)), 0, self::MOST_TAGS);
+        return \array_slice(array_values(array_filter($tags, static fn (string $tag): bool => '' !== $tag)), 0, $most);
     }
 
     public static function value(string $cell): int|float|string
@@ -193,19 +224,21 @@ final readonly class ImportPlan
     }
 
     /**
-     * @return list<string>
+     * @return list<Message>
      */
     private static function changes(StudentRecord $old, StudentRecord $new): array
     {
         $changes = [];
-        $say = static function (string $what, int|float|string|null $from, int|float|string|null $to) use (&$changes): void {
+        $say = static function (string|Message $what, int|float|string|null $from, int|float|string|null $to) use (&$changes): void {
             if (null !== $to && $from !== $to) {
-                $changes[] = null === $from || '' === $from ? "{$what}: {$to}" : "{$what}: {$from} → {$to}";
+                $changes[] = null === $from || '' === $from
+                    ? new Message('roster.change.new', ['what' => $what, 'to' => (string) $to])
+                    : new Message('roster.change.from', ['what' => $what, 'from' => (string) $from, 'to' => (string) $to]);
             }
         };
-        $say('name', $old->name, $new->name);
-        $say('school id', $old->schoolId, $new->schoolId);
-        $say('table', $old->table, $new->table);
+        $say(new Message('roster.field.name'), $old->name, $new->name);
+        $say(new Message('roster.field.school_id'), $old->schoolId, $new->schoolId);
+        $say(new Message('roster.field.table'), $old->table, $new->table);
         foreach ($new->attributes as $name => $value) {
             $say((string) $name, $old->attributes[$name] ?? null, $value);
         }
@@ -213,7 +246,7 @@ final readonly class ImportPlan
             [$before, $after] = [$old->tags ?? [], $new->tags];
             sort($before);
             sort($after);
-            $say('tags', implode(', ', $before), implode(', ', $after));
+            $say(new Message('roster.field.tags'), implode(', ', $before), implode(', ', $after));
         }
 
         return $changes;

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace FreshHuddle\Core\Tests\Grouping\Explain;
 
+use FreshHuddle\Core\Grouping\Explain\Standing;
 use FreshHuddle\Core\Grouping\Explain\Standings;
 use FreshHuddle\Core\Grouping\Explain\WhyHere;
 use FreshHuddle\Core\Grouping\Goal\Alike;
@@ -18,6 +19,7 @@ use FreshHuddle\Core\Grouping\Search\Setting;
 use FreshHuddle\Core\Grouping\Student;
 use FreshHuddle\Core\Tests\Grouping\Support\Oracle;
 use FreshHuddle\Core\Tests\Grouping\Support\RandomProblem;
+use FreshHuddle\Core\Tests\Support\Plainly;
 use PHPUnit\Framework\TestCase;
 
 final class ExplainTest extends TestCase
@@ -31,13 +33,14 @@ final class ExplainTest extends TestCase
         $setting = new Setting($class, [2, 2], [[['a', 'b'], ['c', 'd']]]);
         $goals = [new Spread('level'), new EachHas('lead'), new NotAlone('language'), new NewPartners(), new Alike('level')];
         $standings = (new Standings($setting, ['Quayside', 'Millbrook']))->of($goals, [[0, 1], [2, 3]]);
-        self::assertSame('Quayside has 4.5 on average, Millbrook 1.5', $standings[0]->obstacle);
-        self::assertSame('not in Millbrook', $standings[1]->obstacle);
-        self::assertSame('alone: Ada (so), Ben (pl), Chi (so) and 1 more', $standings[2]->obstacle);
-        self::assertSame('again together: Ada and Ben and Chi and Dov', $standings[3]->obstacle);
+        self::assertSame([
+            'obstacle.spread(Quayside; 4.5; Millbrook; 1.5)', 'obstacle.each_has(some(Millbrook; 0); 2; yes)',
+            'obstacle.not_alone(some(with_value(Ada; so), with_value(Ben; pl), with_value(Chi; so); 1))',
+            'obstacle.new_partners(some(pair(Ada; Ben), pair(Chi; Dov); 0))', 'obstacle.alike(level; some(Quayside, Millbrook; 0))',
+        ], array_map(static fn (Standing $standing): string => Plainly::said($standing->obstacle), $standings));
         self::assertSame([0.0, 0.5, 0.0, 0.0, 1.0], array_map(static fn ($standing): float => $standing->degree->value, $standings));
         $better = (new Standings($setting, ['Quayside', 'Millbrook']))->of($goals, [[0, 2], [1, 3]]);
-        self::assertSame(['', '', ''], array_map(static fn ($standing): string => $standing->obstacle, \array_slice($better, 0, 3)));
+        self::assertSame(['', '', ''], array_map(static fn (Standing $standing): string => Plainly::said($standing->obstacle), \array_slice($better, 0, 3)));
         self::assertSame([1.0, 1.0, 1.0, 1.0], array_map(static fn ($standing): float => $standing->degree->value, \array_slice($better, 0, 4)));
     }
 
@@ -46,9 +49,9 @@ final class ExplainTest extends TestCase
         $class = [new Student('a', 'Ada', null, ['language' => 'so', 'level' => 3], ['lead']), new Student('b', 'Ben', null, ['language' => 'so', 'level' => 1]), new Student('c', 'Chi'), new Student('d', 'Dov')];
         $why = new WhyHere(new Setting($class, [2, 2], [[['a', 'b']]]), [new Apart(['a', 'c']), new Together(['a', 'b'])], [new EachHas('lead'), new NotAlone('language'), new NewPartners(), new Spread('level')], [[0, 1], [2, 3]]);
         self::assertSame([
-            'Has to be apart from Chi.', 'Has to be with Ben.', 'The only one with “lead” here.', 'Shares language so with Ben.', 'Has been with Ben before.', 'Level 3; the group has 2.0 on average.',
-        ], $why->reasons(0));
-        self::assertSame(['Ada and Chi apart', 'Ada and Ben together'], $why->effects(0)[0]->breaks);
+            'reason.apart(Chi)', 'reason.together(Ben)', 'reason.each_has(lead)', 'reason.not_alone(language; so; Ben)', 'reason.old_partners(Ben)', 'reason.spread(level; 3; 2)',
+        ], array_map(Plainly::said(...), $why->reasons(0)));
+        self::assertSame(['rule.apart(Ada, Chi)', 'rule.together(Ada, Ben)'], array_map(Plainly::said(...), $why->effects(0)[0]->breaks));
     }
 
     public function test_what_a_move_is_said_to_change_and_break_is_what_it_changes_and_breaks(): void
@@ -77,7 +80,7 @@ final class ExplainTest extends TestCase
                     }
                     // Of a rule that keeps several apart, only what this student does to it.
                     $about = $rule instanceof Apart ? array_map(static fn (string $other): Apart => new Apart([$id, $other]), array_values(array_diff($rule->students, [$id]))) : [$rule];
-                    $isSaid = \in_array($rule->inWords(static fn (string $one): string => 'Student '.$one), $effect->breaks, true);
+                    $isSaid = \in_array(Plainly::said($rule->inWords(static fn (string $one): string => 'Student '.$one)), array_map(Plainly::said(...), $effect->breaks), true);
                     self::assertSame(!$oracle->keeps($ids, $about), $isSaid, "seed {$seed}");
                 }
             }

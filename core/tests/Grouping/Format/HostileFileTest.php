@@ -10,6 +10,7 @@ use FreshHuddle\Core\Grouping\Exception\UnusableProblem;
 use FreshHuddle\Core\Grouping\Format\ProblemReader;
 use FreshHuddle\Core\Grouping\Format\ResultWriter;
 use FreshHuddle\Core\Grouping\Search\StepLimit;
+use FreshHuddle\Core\Tests\Support\Plainly;
 use PHPUnit\Framework\TestCase;
 use Random\Engine\Xoshiro256StarStar;
 use Random\Randomizer;
@@ -30,7 +31,7 @@ final class HostileFileTest extends TestCase
             try {
                 $problem = (new ProblemReader())->read(json_encode($file, \JSON_THROW_ON_ERROR));
                 ++$read;
-                (new ResultWriter())->write($problem->method->method()->solve($problem, new StepLimit(1)));
+                (new ResultWriter())->write($problem->method->method()->solve($problem, new StepLimit(1)), Plainly::said(...));
             } catch (UnusableProblem $e) {
                 ++$refused;
                 self::assertStringNotContainsString("\n", $e->getMessage());

@@ -72,7 +72,7 @@ final class ProblemReaderTest extends TestCase
         yield 'an empty shape' => [['shape' => ['n' => 1]], 'shape: needs "groups", "size" or "sizes"'];
         yield 'no groups' => [['shape' => ['groups' => 0]], 'shape.groups: is 0; it has to be from 1 to 2000'];
         yield 'half a group' => [['shape' => ['groups' => 1.5]], 'shape.groups: has to be a whole number'];
-        yield 'sizes that do not add up' => [['shape' => ['sizes' => [3, 3]]], 'shape: These sizes seat 6; there are 4 students.'];
+        yield 'sizes that do not add up' => [['shape' => ['sizes' => [3, 3]]], 'shape: does not fit 4 students'];
         yield 'an unknown way with those left over' => [['shape' => ['size' => 2, 'remainder' => 'drop']], 'shape.remainder: "drop" is unknown; it has to be one of spread, larger, smaller'];
         yield 'an unknown method' => [['method' => 'magic'], 'method: "magic" is unknown; it has to be one of balance, deal, countOff, byTable, jigsaw, repair, split, snowball'];
         yield 'an unknown rule' => [['rules' => [['kind' => 'near', 'students' => ['s1', 's2']]]], 'rules[0].kind: "near" is unknown; it has to be one of apart, together, seat, notIn'];

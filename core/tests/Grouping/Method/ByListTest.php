@@ -12,6 +12,7 @@ use FreshHuddle\Core\Grouping\Search\NoLimit;
 use FreshHuddle\Core\Grouping\Shape\Size;
 use FreshHuddle\Core\Grouping\Student;
 use FreshHuddle\Core\Tests\Grouping\Support\RandomProblem;
+use FreshHuddle\Core\Tests\Support\Plainly;
 use PHPUnit\Framework\TestCase;
 
 /**
@@ -31,7 +32,7 @@ final class ByListTest extends TestCase
         $class = array_map(static fn (string $id): Student => new Student($id, strtoupper($id)), RandomProblem::ids(6));
         $result = (new CountOff())->solve(new Problem($class, new Size(3), rules: [new Apart(['s1', 's2']), new Apart(['s1', 's3'])]), new NoLimit());
         self::assertSame([1], $result->conflicts[0]->rules);
-        self::assertSame('Counting off does not keep “S1 and S3 apart”. Place by goals and rules instead, or lift it.', $result->conflicts[0]->message);
+        self::assertSame('conflict.method(countOff; rule.apart(S1, S3))', Plainly::said($result->conflicts[0]->message));
     }
 
     public function test_tables_become_groups_in_the_order_of_their_names_and_who_has_none_is_reported(): void

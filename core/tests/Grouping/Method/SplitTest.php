@@ -74,7 +74,7 @@ final class SplitTest extends TestCase
         $problem = self::problem(8, [['s1', 's2', 's3', 's4'], ['s5', 's6', 's7', 's8']], new Size(2), [new Apart(['s1', 's2']), new Together(['s4', 's5']), new Seat('s1', 3)]);
         $result = (new Split())->solve($problem, new StepLimit(50));
         self::assertSame([[1], [2]], array_map(static fn ($conflict): array => $conflict->rules, $result->conflicts));
-        self::assertStringContainsString('goes across the groups', $result->conflicts[0]->message);
+        self::assertSame('grouping.conflict.across', $result->conflicts[0]->message->code);
     }
 
     public function test_several_rounds_bring_new_partners_inside_the_group(): void

@@ -14,6 +14,7 @@ use FreshHuddle\Core\Grouping\Shape\Groups;
 use FreshHuddle\Core\Grouping\Student;
 use FreshHuddle\Core\Tests\Grouping\Support\Oracle;
 use FreshHuddle\Core\Tests\Grouping\Support\RandomProblem;
+use FreshHuddle\Core\Tests\Support\Plainly;
 use PHPUnit\Framework\TestCase;
 
 final class ConflictsTest extends TestCase
@@ -48,7 +49,7 @@ final class ConflictsTest extends TestCase
         $problem = new Problem($class, new Groups(2), rules: [new Apart(['a', 'd']), new Together(['a', 'b']), new Together(['b', 'c'])]);
         $conflict = (new Balance())->solve($problem, new NoLimit())->conflicts[0];
         self::assertSame([1, 2], $conflict->rules);
-        self::assertSame('With 2 groups of 2 these cannot all be kept: “Ada and Ben together”; “Ben and Chi together”. Lift one of them.', $conflict->message);
+        self::assertSame('conflict.several(rule.together(Ada, Ben), rule.together(Ben, Chi); shape.of_sizes(2; 2))', Plainly::said($conflict->message));
     }
 
     public function test_a_rule_that_cannot_be_kept_by_itself_is_named_alone(): void
@@ -57,7 +58,7 @@ final class ConflictsTest extends TestCase
         $problem = new Problem($class, new Groups(2), rules: [new Seat('a', 2), new Apart(['a', 'b', 'c'])]);
         $conflict = (new Balance())->solve($problem, new NoLimit())->conflicts[0];
         self::assertSame([1], $conflict->rules);
-        self::assertSame('“Ada, Ben and Chi apart” cannot be kept with 2 groups of 2. Lift it, or change the groups.', $conflict->message);
+        self::assertSame('conflict.one(rule.apart(Ada, Ben, Chi); shape.of_sizes(2; 2))', Plainly::said($conflict->message));
     }
 
     public function test_in_a_large_class_one_contradiction_among_many_rules_is_found(): void

@@ -13,6 +13,7 @@ use FreshHuddle\Core\Roster\Import\ImportFate;
 use FreshHuddle\Core\Roster\Import\ImportLine;
 use FreshHuddle\Core\Roster\Import\ImportPlan;
 use FreshHuddle\Core\Roster\StudentRecord;
+use FreshHuddle\Core\Tests\Support\Plainly;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
@@ -58,7 +59,7 @@ final class ImportPlanTest extends TestCase
     public function test_a_title_above_the_heading_is_no_student(): void
     {
         $lines = self::plan("Class 9H, autumn\n\nName;Level\nAda;3\n", []);
-        self::assertSame(['Above the heading, so not read as a student.', ''], [$lines[0]->message, $lines[1]->message]);
+        self::assertSame(['line.above_heading()', ''], [Plainly::said($lines[0]->message), Plainly::said($lines[1]->message)]);
         self::assertSame(['Ada', 4], [$lines[1]->record?->name, $lines[1]->line]);
     }
 
@@ -75,9 +76,8 @@ final class ImportPlanTest extends TestCase
         $known = ['ben' => new StudentRecord('Benjamin Oduya', '8', 'A', ['level' => 2], []), 'chi' => new StudentRecord('Chi Nakagawa', null, 'B', ['Level' => 4], [])];
         $lines = self::plan($text, $known);
         self::assertSame([ImportFate::Added, ImportFate::Changed, ImportFate::Changed, ImportFate::Refused, ImportFate::Refused, ImportFate::Refused], array_column($lines, 'fate'));
-        self::assertSame(['name: Benjamin Oduya → Ben Oduya', 'Level: 2.5'], $lines[1]->changes);
-        self::assertSame('No letters in it, so not read as a name.', $lines[3]->message);
-        self::assertSame('“Ada Lund” stands in line 2 already. Two people? Write them apart.', $lines[4]->message);
+        self::assertSame(['change.from(field.name(); Benjamin Oduya; Ben Oduya)', 'change.new(Level; 2.5)'], array_map(Plainly::said(...), $lines[1]->changes));
+        self::assertSame(['name.without_letters()', 'line.before(Ada Lund; 2)'], [Plainly::said($lines[3]->message), Plainly::said($lines[4]->message)]);
         self::assertSame(['level' => 3], array_change_key_case($lines[0]->record->attributes ?? []));
         self::assertSame(['Lead'], $lines[0]->record?->tags);
 
@@ -90,6 +90,13 @@ final class ImportPlanTest extends TestCase
         foreach (self::plan($text, $after) as $line) {
             self::assertContains($line->fate, [ImportFate::Same, ImportFate::Refused]);
         }
+    }
+
+    public function test_what_is_longer_than_can_be_kept_is_said(): void
+    {
+        $long = str_repeat('ä', 61);
+        $lines = self::plan("Name;Table;Level;{$long}\nAda;{$long};3;1\nBen;A;3;\n", []);
+        self::assertSame(['line.cut(Table, '.str_repeat('ä', 60).')', ''], [Plainly::said($lines[0]->message), Plainly::said($lines[1]->message)]);
     }
 
     public function test_an_empty_cell_says_nothing_and_takes_nothing_away(): void

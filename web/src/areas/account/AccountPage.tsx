@@ -96,7 +96,7 @@ function Devices() {
 export function AccountPage() {
   const me = useQuery({ queryKey: ['me'], queryFn: () => take(api.GET('/api/staff/me')), staleTime: Infinity }).data;
   return (
-    <Page>
+    <Page title={words.account.own}>
       <main className="mx-auto w-full max-w-5xl flex-1 px-5 py-8">
         <h1 className="text-3xl font-semibold wrap-anywhere">{me?.name}</h1>
         <p className="mt-1 mb-8 text-soft">{me?.email}</p>

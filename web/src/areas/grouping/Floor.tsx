@@ -12,6 +12,7 @@ import clsx from 'clsx';
 import { useRef, useState, type KeyboardEvent, type ReactNode } from 'react';
 import type { Schema } from '../../api/client';
 import { words } from '../../words';
+import { dragWords } from '../../ui/dragWords';
 import { FloorList } from './FloorList';
 import type { Edit } from './floorMoves';
 import { type Student } from './NameTag';
@@ -153,12 +154,20 @@ export function Floor(props: FloorProps) {
   const compact = floor.groups.length > compactAbove;
   const largest = Math.max(4, ...floor.groups.map((group) => group.students.length));
   const above = 2 * Math.floor(largest / 4);
+  const whileDragged = dragWords((id) => {
+    const [kind, key] = String(id).split(':');
+    if (id === 'shelf') return words.floor.shelf;
+    return kind === 'table'
+      ? (floor.groups.find((group) => group.id === key)?.name ?? '')
+      : (byId.get(key ?? kind ?? '')?.name ?? '');
+  }, words.drag);
   const draggedStudent = dragged === null ? undefined : byId.get(dragged);
 
   return (
     <DndContext
       sensors={sensors}
       collisionDetection={tagsFirst}
+      accessibility={{ announcements: whileDragged }}
       onDragStart={({ active }) => {
         setDragged(String(active.id));
         onHold?.(String(active.id));

@@ -89,7 +89,6 @@ export function LessonSlip({
         )}
         <div className="w-32">
           <NumberField
-            key={lesson.minutes}
             label={words.next.lessonMinutes}
             value={lesson.minutes}
             min={5}

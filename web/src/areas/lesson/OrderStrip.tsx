@@ -4,6 +4,7 @@ import { Popover, PopoverButton, PopoverPanel } from '@headlessui/react';
 import clsx from 'clsx';
 import { Fragment, useRef, useState, type KeyboardEvent, type PointerEvent, type ReactNode } from 'react';
 import { words } from '../../words';
+import { dragWords } from '../../ui/dragWords';
 import { asOrdered, withEdge, withPlace, type Order, type Segment } from './orderMoves';
 import { SegmentSlip } from './SegmentSlip';
 import type { useOrder } from './useOrder';
@@ -173,7 +174,16 @@ export function OrderStrip({
     if (from >= 0 && to >= 0 && from !== to) place(from, to);
   };
   return (
-    <DndContext sensors={sensors} onDragEnd={dropped}>
+    <DndContext
+      sensors={sensors}
+      onDragEnd={dropped}
+      accessibility={{
+        announcements: dragWords((id) => {
+          const segment = segments.find((one) => one.id === id);
+          return segment === undefined ? '' : nameOf(segment);
+        }, words.drag),
+      }}
+    >
       <SortableContext items={segments.map((segment) => segment.id)} strategy={horizontalListSortingStrategy}>
         <div ref={bar} role="group" aria-label={words.order.label} className="flex h-10 min-w-0 border border-ink">
           {segments.map((segment, at) => (

@@ -62,7 +62,7 @@ export function SegmentSlip({
       )}
       <div className="w-32">
         <NumberField
-          key={segment.minutes}
+          key={segment.id}
           label={words.order.howLong}
           value={segment.minutes}
           min={1}

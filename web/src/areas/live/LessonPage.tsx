@@ -11,6 +11,7 @@ import { Page } from '../../ui/Page';
 import { Tabs } from '../../ui/Tabs';
 import { useKeys } from '../../ui/useKeys';
 import { words } from '../../words';
+import { DoorSign } from '../roster/DoorSign';
 import { DealBar } from '../grouping/DealBar';
 import { Floor } from '../grouping/Floor';
 import { hereAt, type Group } from '../grouping/Table';
@@ -270,11 +271,12 @@ export function LessonPage() {
   return (
     <div className="lg:h-screen lg:overflow-hidden [&>div]:lg:h-full [&>div]:lg:min-h-0">
       <Page
+        title={lesson.data === undefined ? undefined : `${lesson.data.title} · ${lesson.data.className}`}
         trail={lesson.data !== undefined && <Trail lesson={lesson.data} />}
         aside={
           lesson.data !== undefined && (
             <p className="text-sm">
-              {words.classes.doorWordOf} <span className="font-head text-lg font-bold">{lesson.data.doorWord}</span>
+              {words.classes.doorWordOf} <DoorSign doorWord={lesson.data.doorWord} className="text-lg" />
             </p>
           )
         }

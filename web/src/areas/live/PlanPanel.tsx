@@ -8,6 +8,7 @@ import { Choice } from '../../ui/Choice';
 import { useMessages } from '../../ui/messages';
 import { NumberField } from '../../ui/NumberField';
 import { SavedText } from '../../ui/SavedText';
+import { useSettled } from '../../ui/useSettled';
 import { words } from '../../words';
 import type { FloorControl } from '../grouping/useFloor';
 import { nameOf } from '../lesson/OrderStrip';
@@ -58,7 +59,7 @@ function RoundFields({ lesson }: { lesson: Lesson }) {
           />
         </div>
         <NumberField
-          key={`minutesOut${round.id}${round.minutes}`}
+          key={`minutesOut${round.id}`}
           label={words.next.minutesOut}
           value={round.minutes}
           min={1}
@@ -66,7 +67,7 @@ function RoundFields({ lesson }: { lesson: Lesson }) {
           onSave={(minutes) => save({ minutes })}
         />
         <NumberField
-          key={`lookSeconds${round.id}${round.lookSeconds}`}
+          key={`lookSeconds${round.id}`}
           label={words.next.lookSeconds}
           value={round.lookSeconds}
           min={0}
@@ -74,7 +75,7 @@ function RoundFields({ lesson }: { lesson: Lesson }) {
           onSave={(lookSeconds) => save({ lookSeconds })}
         />
         <NumberField
-          key={`backSeconds${round.id}${round.callBackSeconds}`}
+          key={`backSeconds${round.id}`}
           label={words.next.backSeconds}
           value={round.callBackSeconds}
           min={0}
@@ -207,14 +208,25 @@ export function PlanPanel({
     nextRound: goOn,
   };
   const busy = rooms.isPending || copies.isPending || give.isPending || control.busy || next.kind === 'waitRooms';
+  // Sending out never stands where something was made a moment ago.
+  const moves = next.kind === 'send' && !goesOn;
+  const settled = useSettled(`${next.kind}${lesson.round.id}`);
+  const main = (
+    <Button
+      look="main"
+      className="w-full text-lg"
+      busy={busy}
+      aria-disabled={!settled}
+      onClick={() => settled && run[next.kind]()}
+    >
+      {next.label}
+    </Button>
+  );
   const failed = lesson.rooms.filter((room) => room.failure !== null);
   return (
     <div className="flex flex-col gap-4">
-      {!lesson.template && (
-        <Button look="main" className="w-full text-lg" busy={busy} onClick={run[next.kind]}>
-          {next.label}
-        </Button>
-      )}
+      {!lesson.template &&
+        (moves ? <p className="border-2 border-line px-3 py-3 font-semibold">{words.next.ready}</p> : main)}
       {next.kind !== 'send' && state.seated > 0 && !lesson.template && (
         <Button look="quiet" className="self-start text-sm" onClick={send} busy={give.isPending}>
           {goesOn ? words.next.sendAgain : words.next.sendNow}
@@ -255,6 +267,7 @@ export function PlanPanel({
             )}
           </Line>
         </ul>
+        {!lesson.template && moves && <div className="my-3">{main}</div>}
         <RoundFields lesson={lesson} />
       </div>
     </div>

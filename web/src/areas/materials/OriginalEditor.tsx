@@ -1,109 +1,12 @@
-import { useQueryClient } from '@tanstack/react-query';
-import { useCallback, useEffect, useRef, useState } from 'react';
-import { api, freshKey, take, type Schema } from '../../api/client';
-import { isPassing, isProblem } from '../../api/problem';
+import { useEffect, useRef } from 'react';
+import { freshKey, type Schema } from '../../api/client';
 import { Button } from '../../ui/Button';
 import { Field } from '../../ui/Field';
 import { useMessages } from '../../ui/messages';
 import { words } from '../../words';
+import { useOriginal } from './useOriginal';
 
 type Block = Schema['BlockView'];
-interface Draft {
-  title: string;
-  blocks: Block[];
-}
-type Saving = 'saved' | 'saving' | 'unsaved';
-
-const saveAfter = 700;
-const tryAgainAfter = 2_000;
-
-/** Keeps a draft of the original and saves it as it is typed; a draft that cannot be saved yet says why. */
-function useOriginal(lesson: Schema['LessonView']) {
-  const queries = useQueryClient();
-  const [draft, setDraft] = useState<Draft>(() => ({
-    title: lesson.original?.title ?? words.original.untitled,
-    blocks: lesson.original?.blocks ?? [],
-  }));
-  const [saving, setSaving] = useState<Saving>('saved');
-  const [error, setError] = useState<string>();
-  const version = useRef(lesson.original?.version ?? 0);
-  const latest = useRef(draft);
-  const timer = useRef<ReturnType<typeof setTimeout>>(undefined);
-  const running = useRef(false);
-  const again = useRef(false);
-  const retry = useRef<() => void>(() => undefined);
-  const roundId = lesson.round.id;
-  const lessonId = lesson.id;
-
-  const save = useCallback(async () => {
-    if (running.current) {
-      again.current = true;
-      return;
-    }
-    running.current = true;
-    setSaving('saving');
-    const sent = latest.current;
-    try {
-      const saved = await take(
-        api.PUT('/api/staff/rounds/{id}/original', {
-          params: { path: { id: roundId } },
-          body: { ...sent, basedOn: version.current },
-        }),
-      );
-      version.current = saved.version;
-      setError(undefined);
-      setSaving(latest.current === sent ? 'saved' : 'unsaved');
-      queries.setQueryData<Schema['LessonView']>(['lesson', lessonId], (old) =>
-        old === undefined ? old : { ...old, original: saved },
-      );
-    } catch (problem) {
-      setSaving('unsaved');
-      setError(isProblem(problem) ? problem.message : undefined);
-      if (isPassing(problem)) timer.current = setTimeout(() => retry.current(), tryAgainAfter);
-    } finally {
-      running.current = false;
-      if (again.current) {
-        again.current = false;
-        retry.current();
-      }
-    }
-  }, [queries, lessonId, roundId]);
-
-  useEffect(() => {
-    retry.current = () => void save();
-  }, [save]);
-
-  useEffect(() => {
-    const warn = (event: BeforeUnloadEvent) => {
-      if (latest.current !== draft || saving !== 'saved') event.preventDefault();
-    };
-    window.addEventListener('beforeunload', warn);
-    return () => window.removeEventListener('beforeunload', warn);
-  }, [draft, saving]);
-
-  // Leaving the page saves what is still waiting.
-  useEffect(
-    () => () => {
-      if (timer.current !== undefined) {
-        clearTimeout(timer.current);
-        void save();
-      }
-    },
-    [save],
-  );
-
-  const change = (next: Draft) => {
-    latest.current = next;
-    setDraft(next);
-    setSaving('unsaved');
-    clearTimeout(timer.current);
-    timer.current = setTimeout(() => {
-      timer.current = undefined;
-      void save();
-    }, saveAfter);
-  };
-  return { draft, change, saving, error };
-}
 
 function BlockEditor({
   block,
@@ -138,6 +41,7 @@ function BlockEditor({
         </span>
       </div>
       <textarea
+        id={block.id}
         aria-label={slot ? words.original.prompt : words.original.textLabel}
         placeholder={slot ? words.original.prompt : undefined}
         rows={slot ? 2 : Math.min(12, Math.max(3, block.text.split('\n').length + 2))}
@@ -152,11 +56,21 @@ function BlockEditor({
 
 /** Where the teacher writes the original of a round. */
 export function OriginalEditor({ lesson }: { lesson: Schema['LessonView'] }) {
-  const { draft, change, saving, error } = useOriginal(lesson);
+  const { draft, change, saving, error, theirs, keepMine, takeTheirs } = useOriginal(lesson, words.original.untitled);
   const { say } = useMessages();
   const { blocks } = draft;
-  const add = (kind: Block['kind']) =>
-    change({ ...draft, blocks: [...blocks, { id: `b${freshKey().slice(0, 8)}`, kind, text: '' }] });
+  const fresh = useRef<string | null>(null);
+  const add = (kind: Block['kind']) => {
+    const id = `b${freshKey().slice(0, 8)}`;
+    fresh.current = id;
+    change({ ...draft, blocks: [...blocks, { id, kind, text: '' }] });
+  };
+  // What was added is what is written next.
+  useEffect(() => {
+    if (fresh.current === null) return;
+    document.getElementById(fresh.current)?.focus();
+    fresh.current = null;
+  }, [blocks]);
   const move = (i: number, by: number) => {
     const next = [...blocks];
     const [moved] = next.splice(i, 1);
@@ -184,6 +98,22 @@ export function OriginalEditor({ lesson }: { lesson: Schema['LessonView'] }) {
             {words.original[saving]}
           </span>
         </div>
+        {theirs !== null && (
+          <div role="alert" className="mt-3 border-2 border-ink bg-wash p-3">
+            <p className="font-semibold">{words.original.twoWindows}</p>
+            <p className="mt-2 flex flex-wrap gap-2">
+              <Button onClick={keepMine}>{words.original.keepMine}</Button>
+              <Button
+                onClick={() => {
+                  const mine = takeTheirs();
+                  if (mine !== undefined) say(words.original.tookTheirs, () => change(mine));
+                }}
+              >
+                {words.original.takeTheirs}
+              </Button>
+            </p>
+          </div>
+        )}
         {error !== undefined && <p className="mt-2 font-semibold text-lost">{error}</p>}
         {blocks.length === 0 && <p className="py-10 text-center text-soft">{words.original.none}</p>}
         <ul className="mt-4 space-y-3">

@@ -93,7 +93,7 @@ describe('bringing in a list', () => {
     show();
     fireEvent.click(await screen.findByRole('button', { name: 'Add 1 student and change 1' }));
     await waitFor(() => expect(screen.getByLabelText('Paste here')).toHaveValue('12345'));
-    expect(await screen.findByText('1 student added, 1 changed.')).toBeInTheDocument();
+    expect(await screen.findByText('1 student added and 1 changed.')).toBeInTheDocument();
     expect(asked(toImport)).toHaveLength(1);
   });
 

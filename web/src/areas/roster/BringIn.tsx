@@ -1,100 +1,15 @@
-import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
-import { useDeferredValue, useRef, useState } from 'react';
-import { api, take, type Schema } from '../../api/client';
-import { isProblem } from '../../api/problem';
-import { Choice } from '../../ui/Choice';
+import { useMutation, useQueryClient } from '@tanstack/react-query';
+import { api, take } from '../../api/client';
 import { Button } from '../../ui/Button';
 import { useMessages } from '../../ui/messages';
 import { words } from '../../words';
+import { ReadingBox, useReading } from './Reading';
 
-type Import = Schema['ImportView'];
-type Column = Schema['ColumnChoice'];
-type Request = Schema['ImportRequest'];
-
-const largest = 4_000_000;
-const linesShown = 60;
-const kinds = Object.keys(words.roster.columnKind) as Column['kind'][];
-
-async function base64(file: File): Promise<string> {
-  const bytes = new Uint8Array(await file.arrayBuffer());
-  let text = '';
-  for (let i = 0; i < bytes.length; i += 32_768) text += String.fromCharCode(...bytes.subarray(i, i + 32_768));
-  return btoa(text);
-}
-
-function Columns({ columns, onColumns }: { columns: Column[]; onColumns: (columns: Column[]) => void }) {
-  const change = (i: number, part: Partial<Column>) =>
-    onColumns(columns.map((column, at) => (at === i ? { ...column, ...part } : column)));
-  return (
-    <fieldset className="min-w-0">
-      <legend className="text-sm font-semibold">{words.roster.bringColumns}</legend>
-      <ul className="mt-1 flex gap-2 overflow-x-auto pb-1">
-        {columns.map((column, i) => {
-          const named = column.kind === 'attribute' || column.kind === 'tag';
-          return (
-            <li key={i} className="w-40 shrink-0 border border-ink bg-sheet p-2 text-sm">
-              {named ? (
-                <input
-                  aria-label={words.roster.columnNumber(i + 1)}
-                  className="w-full border-b border-line bg-transparent font-semibold"
-                  value={column.heading}
-                  maxLength={60}
-                  placeholder={words.roster.columnNumber(i + 1)}
-                  onChange={(event) => change(i, { heading: event.target.value })}
-                />
-              ) : (
-                <span className="block truncate font-semibold">
-                  {column.heading === '' ? words.roster.columnNumber(i + 1) : column.heading}
-                </span>
-              )}
-              <span className="block truncate text-soft">{(column.samples ?? []).join(', ')}</span>
-              <Choice
-                hidden
-                label={`${words.roster.bringColumns} ${i + 1}`}
-                className="mt-1"
-                value={column.kind}
-                options={kinds.map((kind) => ({ value: kind, label: words.roster.columnKind[kind] ?? kind }))}
-                onChange={(kind) => change(i, { kind })}
-              />
-            </li>
-          );
-        })}
-      </ul>
-    </fieldset>
-  );
-}
-
-function Lines({ preview }: { preview: Import }) {
-  const order = { refused: 0, changed: 1, added: 2, same: 3 };
-  const lines = [...preview.lines].sort((a, b) => order[a.fate] - order[b.fate] || a.line - b.line);
-  return (
-    // A list that scrolls has to be reachable by keyboard.
-    // eslint-disable-next-line jsx-a11y/no-noninteractive-tabindex
-    <div className="max-h-72 overflow-y-auto border border-line" tabIndex={0}>
-      <table className="w-full text-sm">
-        <tbody>
-          {lines.slice(0, linesShown).map((line) => (
-            <tr key={line.line} className="border-b border-line last:border-0">
-              <td className="w-10 px-2 py-0.5 text-right text-soft tabular-nums">{line.line}</td>
-              <td className="px-2 py-0.5 wrap-anywhere">{line.name === '' ? line.shown : line.name}</td>
-              <td
-                className={`px-2 py-0.5 ${line.fate === 'refused' ? 'font-semibold' : line.fate === 'same' ? 'text-soft' : ''}`}
-              >
-                {words.roster.bringFate[line.fate]}
-              </td>
-              <td className="px-2 py-0.5 text-soft wrap-anywhere">
-                {line.message === '' ? line.changes.join('; ') : line.message}
-              </td>
-            </tr>
-          ))}
-        </tbody>
-      </table>
-    </div>
-  );
-}
-
-/** Brings a list from anywhere into the class: what will be added, changed, left alone and refused is shown first. */
-/** @param onDone what follows when the list is in and nothing of it was refused */
+/**
+ * Brings a list from anywhere into the class: what will be added, changed, left alone and refused is shown first.
+ *
+ * @param onDone what follows when the list is in and nothing of it was refused
+ */
 export function BringIn({
   classId,
   main,
@@ -106,141 +21,31 @@ export function BringIn({
 }) {
   const queries = useQueryClient();
   const { say } = useMessages();
-  const [text, setText] = useState('');
-  const [file, setFile] = useState<{ name: string; bytes: string } | null>(null);
-  const [tooLarge, setTooLarge] = useState(false);
-  const [columns, setColumns] = useState<Column[] | null>(null);
-  const [heading, setHeading] = useState<boolean | null>(null);
-  const [packageClass, setPackageClass] = useState<string | null>(null);
-  const chooser = useRef<HTMLInputElement>(null);
-  const request: Request = {
-    text: file === null ? text : null,
-    file: file?.bytes ?? null,
-    columns: columns?.map((column) => ({ heading: column.heading, kind: column.kind, samples: [] })) ?? null,
-    heading,
-    packageClass,
-  };
-  const asked = useDeferredValue(request);
-  const path = { params: { path: { id: classId } } };
-  const something = file !== null || text.trim() !== '';
-  const preview = useQuery({
-    // A part of the class: whatever changes the list changes what would be added to it.
-    queryKey: ['class', classId, 'bringIn', file?.name ?? '', asked],
-    staleTime: 0,
-    gcTime: 0,
-    queryFn: () => take(api.POST('/api/staff/classes/{id}/import/preview', { ...path, body: asked })),
-    enabled: something,
-    placeholderData: (before) => before,
-    retry: false,
-  });
-  const forget = () => {
-    setText('');
-    setFile(null);
-    setColumns(null);
-    setHeading(null);
-    setPackageClass(null);
-  };
+  const reading = useReading(classId);
   const bring = useMutation({
-    mutationFn: () => take(api.POST('/api/staff/classes/{id}/import', { ...path, body: request })),
+    mutationFn: () =>
+      take(api.POST('/api/staff/classes/{id}/import', { params: { path: { id: classId } }, body: reading.request })),
     onSuccess: async (done) => {
       say(words.roster.bringDone(done.added, done.changed));
       // What was refused stays to be put right.
       const refused = done.lines.filter((line) => line.fate === 'refused').map((line) => line.shown);
-      forget();
-      if (file === null) setText(refused.join('\n'));
+      const pasted = reading.file === null;
+      reading.forget();
+      if (pasted) reading.type(refused.join('\n'));
       await queries.invalidateQueries({ queryKey: ['class', classId] });
       if (refused.length === 0) onDone?.();
     },
   });
-  const problem = [bring.error, preview.error].find((error) => isProblem(error));
-  const seen = something && preview.error === null ? preview.data : undefined;
-  const work = (seen?.added ?? 0) + (seen?.changed ?? 0);
   return (
     <section aria-label={words.roster.bringIn} className="border border-ink bg-sheet p-4 print:hidden">
       <h2 className="text-lg font-semibold">{words.roster.bringIn}</h2>
       <p className="text-sm text-soft">{words.roster.bringLead}</p>
-      <div className="mt-3 flex flex-wrap items-start gap-3">
-        {file === null ? (
-          <textarea
-            aria-label={words.roster.bringPaste}
-            placeholder={words.roster.bringPaste}
-            rows={something ? 5 : 3}
-            value={text}
-            onChange={(event) => {
-              setText(event.target.value);
-              setColumns(null);
-            }}
-            className="min-w-60 flex-1 border border-ink bg-sheet px-3 py-2"
-          />
-        ) : (
-          <p className="flex-1 font-semibold wrap-anywhere">{file.name}</p>
-        )}
-        <input
-          ref={chooser}
-          type="file"
-          aria-label={words.roster.bringFile}
-          accept=".csv,.tsv,.txt,.xlsx,.ods,.zip"
-          className="sr-only"
-          tabIndex={-1}
-          onChange={(event) => {
-            const chosen = event.target.files?.[0];
-            event.target.value = '';
-            if (chosen === undefined) return;
-            setTooLarge(chosen.size > largest);
-            if (chosen.size > largest) return;
-            void base64(chosen).then((bytes) => {
-              forget();
-              setFile({ name: chosen.name, bytes });
-            });
-          }}
-        />
-        <div className="flex flex-col gap-2">
-          <Button onClick={() => chooser.current?.click()}>{words.roster.bringFile}</Button>
-          {something && (
-            <Button look="quiet" onClick={forget}>
-              {words.roster.bringOther}
-            </Button>
-          )}
-        </div>
-      </div>
-      {(tooLarge || isProblem(problem)) && (
-        <p role="alert" className="mt-2 font-semibold text-lost">
-          {tooLarge ? words.roster.bringTooLarge : isProblem(problem) ? problem.message : ''}
-        </p>
-      )}
-      {seen !== undefined && (
-        <div className="mt-4 space-y-3">
-          {seen.packageClasses.length > 0 && (
-            <Choice
-              label={words.roster.bringWhich}
-              className="max-w-sm"
-              value={packageClass ?? ''}
-              options={[
-                { value: '', label: words.roster.bringAll },
-                ...seen.packageClasses.map((one) => ({ value: one.id, label: `${one.title} (${one.students})` })),
-              ]}
-              onChange={(one) => setPackageClass(one === '' ? null : one)}
-            />
-          )}
-          {(seen.columns.length > 1 || seen.heading) && (
-            <>
-              <Columns columns={columns ?? seen.columns} onColumns={setColumns} />
-              <label className="flex items-center gap-2 text-sm">
-                <input
-                  type="checkbox"
-                  className="size-4 accent-ink"
-                  checked={heading ?? seen.heading}
-                  onChange={(event) => setHeading(event.target.checked)}
-                />
-                {words.roster.bringHeading}
-              </label>
-            </>
-          )}
-          <Lines preview={seen} />
+      <ReadingBox reading={reading} error={bring.error}>
+        {(seen) => (
           <div className="flex flex-wrap items-center gap-4">
             <Button
-              look={main || work > 0 ? 'main' : 'plain'}
-              disabled={work === 0 || preview.isPlaceholderData}
+              look={main || seen.added + seen.changed > 0 ? 'main' : 'plain'}
+              disabled={seen.added + seen.changed === 0 || reading.preview.isPlaceholderData}
               busy={bring.isPending}
               onClick={() => bring.mutate()}
             >
@@ -248,8 +53,8 @@ export function BringIn({
             </Button>
             <span className="text-sm text-soft">{words.roster.bringCounts(seen.same, seen.refused)}</span>
           </div>
-        </div>
-      )}
+        )}
+      </ReadingBox>
     </section>
   );
 }

@@ -147,7 +147,7 @@ export function ClassPage({ lessons }: { lessons: (classId: string, hasStudents:
       void queries.invalidateQueries({ queryKey: ['classes'] });
     }, fail);
   return (
-    <Page>
+    <Page title={data?.name}>
       <main className="mx-auto w-full max-w-6xl flex-1 px-5 py-6">
         {query.isPending && <p className="text-soft">{words.common.loading}</p>}
         {query.isError && <p className="font-semibold text-lost">{problemText(query.error)}</p>}

@@ -9,26 +9,34 @@ import { Field } from '../../ui/Field';
 import { Page } from '../../ui/Page';
 import { Sheet } from '../../ui/Sheet';
 import { words } from '../../words';
-import { PasteNames, usePreview } from './PasteNames';
+import { ReadingBox, useReading } from './Reading';
 
 const lessonsShown = 4;
 
 function MakeClass({ open, onClose }: { open: boolean; onClose: () => void }) {
   const [name, setName] = useState('');
-  const [names, setNames] = useState('');
-  const preview = usePreview(names);
+  /** A class that is there, though its list did not come in at the first try. */
+  const [made, setMade] = useState<string | null>(null);
+  const reading = useReading(null);
   const navigate = useNavigate();
   const queries = useQueryClient();
   const make = useMutation({
-    mutationFn: () => take(api.POST('/api/staff/classes', { body: { name, names } })),
-    onSuccess: async (made) => {
+    mutationFn: async () => {
+      const id = made ?? (await take(api.POST('/api/staff/classes', { body: { name } }))).id;
+      setMade(id);
+      if (reading.something) {
+        await take(api.POST('/api/staff/classes/{id}/import', { params: { path: { id } }, body: reading.request }));
+      }
+      return id;
+    },
+    onSuccess: async (id) => {
       await queries.invalidateQueries({ queryKey: ['classes'] });
-      await navigate(`/classes/${made.id}`);
+      await navigate(`/classes/${id}`);
     },
   });
   const problem = isProblem(make.error) ? make.error : undefined;
   return (
-    <Sheet open={open} onClose={onClose} title={words.classes.makeTitle}>
+    <Sheet open={open} onClose={onClose} title={words.classes.makeTitle} wide>
       <form
         onSubmit={(event) => {
           event.preventDefault();
@@ -41,13 +49,15 @@ function MakeClass({ open, onClose }: { open: boolean; onClose: () => void }) {
           value={name}
           onChange={(e) => setName(e.target.value)}
           maxLength={80}
-          error={problem?.field('name') ?? (problem?.errors.length === 0 ? problem.message : undefined)}
+          error={made === null ? (problem?.field('name') ?? problem?.message) : undefined}
         />
         <div className="mt-4">
-          <PasteNames text={names} onText={setNames} preview={preview} error={problem?.field('names')} />
+          <h3 className="font-sans text-sm font-semibold">{words.classes.paste}</h3>
+          <p className="text-sm text-soft">{words.classes.pasteHint}</p>
+          <ReadingBox reading={reading} error={made === null ? undefined : make.error} />
         </div>
         <Button look="main" type="submit" className="mt-5 w-full" busy={make.isPending}>
-          {words.classes.makeWith(names.trim() === '' ? 0 : (preview.data?.taken ?? 0))}
+          {words.classes.makeWith(reading.seen?.added ?? 0)}
         </Button>
       </form>
     </Sheet>
@@ -101,7 +111,7 @@ export function ClassesPage({ today }: { today: ReactNode }) {
   const lessons = (useQuery(lessonsQuery).data ?? []).filter((lesson) => !lesson.template);
   const archived = classes.data?.filter((item) => item.archived) ?? [];
   return (
-    <Page>
+    <Page title={words.classes.title}>
       <main className="mx-auto w-full max-w-5xl flex-1 px-5 py-8">
         {today}
         <div className="mb-6 flex items-end justify-between gap-4">

@@ -2,6 +2,7 @@ import { useQueryClient } from '@tanstack/react-query';
 import type { Schema } from '../../api/client';
 import { Button } from '../../ui/Button';
 import { words } from '../../words';
+import { DoorSign } from './DoorSign';
 import { useDoor } from './useDoor';
 
 /** How students come in: the door word, and what can be done about it. */
@@ -13,7 +14,9 @@ export function DoorBox({ data }: { data: Schema['ClassView'] }) {
     <section aria-label={words.door.title} className="text-right text-sm text-soft">
       <p>
         {words.roster.doorWordLead} <span className="text-ink">{window.location.host}/student</span>
-        <span className="block font-head text-4xl font-bold text-ink">{data.doorWord}</span>
+        <span className="block">
+          <DoorSign doorWord={data.doorWord} className="text-4xl" />
+        </span>
       </p>
       <div className="mt-1 flex flex-wrap items-center justify-end gap-x-3 print:hidden">
         <label className="flex items-center gap-2">

@@ -65,7 +65,7 @@ export function EditText({
     );
   }
   return (
-    <div className="flex items-baseline gap-2">
+    <div className="flex min-w-0 items-baseline gap-2">
       <As className={`min-w-0 wrap-anywhere ${className ?? ''}`}>{value}</As>
       <Button look="quiet" className="text-sm text-soft" aria-label={label} onClick={() => setDraft(value)}>
         {words.roster.edit}

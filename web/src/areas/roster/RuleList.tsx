@@ -24,6 +24,9 @@ export function useLift(classId: string, nameOf: (id: string) => string, done: (
   const add = useMutation({
     mutationFn: (body: Schema['MakeRule']) =>
       take(api.POST('/api/staff/classes/{id}/rules', { params: { path: { id: classId } }, body })),
+    onSuccess: ({ warning }) => {
+      if (warning !== '') say(warning);
+    },
     onSettled: done,
     onError: fail,
   });
@@ -99,6 +102,7 @@ export function RuleList({
   students,
   broken = [],
   onChange,
+  onAdded,
 }: {
   classId: string;
   rules: Rule[];
@@ -106,6 +110,8 @@ export function RuleList({
   /** Ids of rules the floor breaks. */
   broken?: string[];
   onChange: () => unknown;
+  /** A rule has come to the class. */
+  onAdded?: (kind: Rule['kind']) => void;
 }) {
   const names = new Map(students.map((student) => [student.id, student.name]));
   const nameOf = (id: string) => names.get(id) ?? '';
@@ -140,7 +146,11 @@ export function RuleList({
           </li>
         ))}
       </ul>
-      <AddRule students={students} busy={add.isPending} onAdd={(rule) => add.mutate(rule)} />
+      <AddRule
+        students={students}
+        busy={add.isPending}
+        onAdd={(rule) => add.mutate(rule, { onSuccess: () => onAdded?.(rule.kind) })}
+      />
     </section>
   );
 }

@@ -61,7 +61,7 @@ final class ConstructionsTest extends TestCase
         for ($n = 4; $n <= 50; ++$n) {
             for ($groups = 2; $groups <= 18; ++$groups) {
                 $sizes = (new Groups($groups))->sizes($n);
-                for ($rounds = 2; $rounds <= 12; ++$rounds) {
+                for ($rounds = 2; $rounds <= 24; ++$rounds) {
                     $design = (new Constructions())->rounds($sizes, $rounds);
                     if (null === $design) {
                         break;
@@ -79,5 +79,57 @@ final class ConstructionsTest extends TestCase
             }
         }
         self::assertGreaterThan(500, $found);
+    }
+
+    /**
+     * @param list<int> $sizes
+     */
+    #[DataProvider('known')]
+    public function test_what_the_literature_has_is_found_and_so_is_every_round_below(array $sizes, int $rounds): void
+    {
+        for ($some = 2; $some <= $rounds; ++$some) {
+            $design = (new Constructions())->rounds($sizes, $some);
+            self::assertNotNull($design, "{$some} rounds");
+            self::assertCount($some, $design);
+            self::assertSame(0, NewPartners::repeats($design));
+        }
+    }
+
+    /**
+     * @return iterable<string, array{list<int>, int}>
+     */
+    public static function known(): iterable
+    {
+        $threes = static fn (int $groups): array => array_fill(0, $groups, 3);
+        $fours = static fn (int $groups): array => array_fill(0, $groups, 4);
+        yield '9 in threes' => [$threes(3), 4];
+        yield '15 in threes' => [$threes(5), 7];
+        yield '18 in threes' => [$threes(6), 8];
+        yield '21 in threes' => [$threes(7), 10];
+        yield '24 in threes' => [$threes(8), 11];
+        yield '27 in threes' => [$threes(9), 13];
+        yield '30 in threes' => [$threes(10), 14];
+        yield '33 in threes' => [$threes(11), 16];
+        yield '36 in threes' => [$threes(12), 17];
+        yield '39 in threes' => [$threes(13), 19];
+        yield '81 in threes' => [$threes(27), 40];
+        yield '16 in fours' => [$fours(4), 5];
+        yield '20 in fours' => [$fours(5), 5];
+        yield '24 in fours' => [$fours(6), 7];
+        yield '28 in fours' => [$fours(7), 9];
+        yield '32 in fours' => [$fours(8), 8];
+        yield '36 in fours' => [$fours(9), 11];
+        yield '64 in fours' => [$fours(16), 21];
+        yield '25 in fives' => [array_fill(0, 5, 5), 6];
+        yield '35 in fives' => [array_fill(0, 7, 5), 7];
+        yield '17 in threes' => [[3, 3, 3, 3, 3, 2], 8];
+        yield '20 in threes' => [[3, 3, 3, 3, 3, 3, 2], 10];
+        yield '22 in fours' => [[4, 4, 4, 4, 3, 3], 7];
+        yield '23 in threes' => [[3, 3, 3, 3, 3, 3, 3, 2], 11];
+        yield '26 in threes' => [[3, 3, 3, 3, 3, 3, 3, 3, 2], 13];
+        yield '26 in fours' => [[4, 4, 4, 4, 4, 3, 3], 8];
+        yield '29 in threes' => [[3, 3, 3, 3, 3, 3, 3, 3, 3, 2], 14];
+        yield '29 in fours' => [[5, 4, 4, 4, 4, 4, 4], 7];
+        yield '31 in fours' => [[4, 4, 4, 4, 4, 4, 4, 3], 8];
     }
 }

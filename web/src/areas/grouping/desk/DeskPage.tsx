@@ -1,208 +1,47 @@
-import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useQueryClient } from '@tanstack/react-query';
 import { useMemo, useState } from 'react';
-import { Link, useNavigate, useParams } from 'react-router';
-import { api, take, type Schema } from '../../../api/client';
+import { Link, useParams } from 'react-router';
 import { problemText } from '../../../api/problem';
-import { Button } from '../../../ui/Button';
-import { Choices, Do } from '../../../ui/Choices';
 import { KeyList } from '../../../ui/KeyList';
 import { useMessages } from '../../../ui/messages';
 import { Page } from '../../../ui/Page';
 import { useKeys } from '../../../ui/useKeys';
 import { words } from '../../../words';
 import { EditText } from '../../roster/EditText';
-import { RuleList, useLift } from '../../roster/RuleList';
+import { useLift } from '../../roster/RuleList';
 import { useMarkAbsent } from '../../roster/useMarkAbsent';
 import { Floor } from '../Floor';
-import type { Student } from '../NameTag';
 import { LensContext, useLens } from '../lens';
-import { LensChoice } from '../LensChoice';
 import { hereAt } from '../Table';
 import { useFloor } from '../useFloor';
-import { GoalList } from './GoalList';
-import { MethodPanel } from './MethodPanel';
+import { asSeated } from './asFloor';
 import { Numbers } from './Numbers';
 import { ConflictBar, ProposalBar } from './ProposalBar';
 import { RepairBar } from './RepairBar';
-import { SignUpPanel } from './SignUpPanel';
+import { ToolBar } from './ToolBar';
 import { useDesk, useSetDesk, whole, type Desk, type Settings } from './useDesk';
-import { useSearch, type Proposal } from './useSearch';
+import { useProposal } from './useProposal';
+import { useWhy } from './useWhy';
 import { Variants } from './Variants';
-
-/** Names shown on the floor as if everybody sat there: a plan knows nobody's whereabouts. */
-function asSeated(student: Schema['DeskStudent']): Student {
-  return {
-    id: student.id,
-    name: student.name,
-    absent: student.absent,
-    claimed: false,
-    place: 'inPlace',
-    because: 'service',
-    at: null,
-    table: student.table,
-    attributes: student.attributes,
-    tags: student.tags,
-  };
-}
-
-/** A proposed round drawn as a floor. */
-function asFloor(floor: Schema['FloorView'], round: Schema['ProposedRound']): Schema['FloorView'] {
-  const marks = new Map(floor.groups.map((group) => [group.id, group.mark]));
-  const used = new Set(marks.values());
-  return {
-    ...floor,
-    groups: round.groups.map((group, i) => {
-      let mark = group.id === null ? undefined : marks.get(group.id);
-      if (mark === undefined) {
-        mark = 0;
-        while (used.has(mark)) mark++;
-        used.add(mark);
-      }
-      return { id: group.id ?? `new${i}`, name: group.name, number: i + 1, mark, students: group.students };
-    }),
-  };
-}
-
-function useWhy(desk: Desk, settings: Settings, held: string | null) {
-  return useQuery({
-    queryKey: ['why', desk.id, desk.floor.step, held, settings.goals],
-    queryFn: () =>
-      take(
-        api.POST('/api/staff/groupings/{id}/why', {
-          params: { path: { id: desk.id } },
-          body: { student: held ?? '', settings },
-        }),
-      ),
-    enabled: held !== null,
-  }).data;
-}
-
-function ToolBar({
-  desk,
-  control,
-  asList,
-  onList,
-  lens,
-  onVariants,
-  onNumbers,
-}: {
-  desk: Desk;
-  control: ReturnType<typeof useFloor>;
-  asList: boolean;
-  onList: () => void;
-  lens: ReturnType<typeof useLens>;
-  onVariants: () => void;
-  onNumbers: () => void;
-}) {
-  const { floor } = desk;
-  const what = (step: string | null) => (step === null ? '' : (words.floor.undoWhat[step] ?? ''));
-  const exportTo = (format: string) => `/api/staff/groupings/${desk.id}/export/${format}`;
-  return (
-    <div className="flex flex-wrap items-center gap-x-1 gap-y-1 border-b border-line bg-sheet px-4 py-1 text-sm print:hidden">
-      <Button look="quiet" disabled={floor.undo === null} onClick={control.undo} title={what(floor.undo)}>
-        {words.common.undo}
-      </Button>
-      <Button look="quiet" disabled={floor.redo === null} onClick={control.redo} title={what(floor.redo)}>
-        {words.common.redo}
-      </Button>
-      <Button look="quiet" onClick={() => control.edit({ kind: 'addTable' })}>
-        {words.floor.addTable}
-      </Button>
-      <Button look="quiet" onClick={onNumbers}>
-        {words.desk.numbers}
-      </Button>
-      <Button look="quiet" onClick={onVariants}>
-        {words.desk.variants} {desk.variants.length > 0 && `(${desk.variants.length})`}
-      </Button>
-      <Choices
-        label={words.desk.print}
-        className="border-transparent bg-transparent underline decoration-line underline-offset-4"
-      >
-        {(
-          [
-            ['pdf', words.desk.printPdf],
-            ['csv', words.desk.printCsv],
-            ['json', words.desk.printJson],
-          ] as const
-        ).map(([format, label]) => (
-          <Do key={format} href={exportTo(format)}>
-            {label}
-          </Do>
-        ))}
-        <Do onPress={() => window.print()}>{words.desk.printNow}</Do>
-      </Choices>
-      <LensChoice lens={lens} className="ml-auto" />
-      <Button look="quiet" aria-pressed={asList} onClick={onList}>
-        {asList ? words.floor.floorView : words.floor.listView}
-      </Button>
-    </div>
-  );
-}
-
-function Uses({ uses }: { uses: Schema['UseView'][] }) {
-  return (
-    <details className="border-t border-line pt-2">
-      <summary className="font-semibold">{words.desk.history}</summary>
-      {uses.length === 0 && <p className="text-sm text-soft">{words.desk.historyNone}</p>}
-      <ul className="mt-1 text-sm">
-        {[...uses].reverse().map((use) => (
-          <li key={use.at}>
-            {use.name} <span className="text-soft">{new Date(use.at).toLocaleDateString()}</span>
-          </li>
-        ))}
-      </ul>
-    </details>
-  );
-}
+import { Ways } from './Ways';
 
 function DeskOf({ desk }: { desk: Desk }) {
   const queries = useQueryClient();
-  const navigate = useNavigate();
   const { say, fail } = useMessages();
   const control = useFloor(['desk', desk.id], desk.floor);
   const set = useSetDesk(desk.id);
-  const search = useSearch(desk.id);
-  const [round, setRound] = useState(0);
   const [asList, setAsList] = useState(false);
   const [sheet, setSheet] = useState<'variants' | 'numbers' | null>(null);
   const [held, setHeld] = useState<string | null>(null);
   const settings = useMemo(() => whole(desk.settings), [desk.settings]);
+  const proposed = useProposal(desk, settings, control);
+  const { search, proposal, floor, start, takeUp } = proposed;
   const why = useWhy(desk, settings, held);
   const refresh = () => queries.invalidateQueries({ queryKey: ['desk', desk.id] });
   const markAbsent = useMarkAbsent(refresh, fail);
   const names = useMemo(() => new Map(desk.students.map((student) => [student.id, student.name])), [desk.students]);
   const nameOf = (id: string) => names.get(id) ?? '';
   const { lift } = useLift(desk.classId, nameOf, refresh);
-  const copy = useMutation({
-    mutationFn: () =>
-      take(
-        api.POST('/api/staff/groupings/{id}/copy', {
-          params: { path: { id: desk.id } },
-          body: { name: words.desk.copyName(desk.name) },
-        }),
-      ),
-    onSuccess: (made) => void navigate(`/groupings/${made.id}`),
-    onError: fail,
-  });
-
-  const path = { params: { path: { id: desk.id } } };
-  const restore = useMutation({
-    mutationFn: () => take(api.POST('/api/staff/groupings/{id}/restore', path)),
-    onSettled: () => queries.invalidateQueries({ queryKey: ['class', desk.classId] }),
-    onError: fail,
-  });
-  const remove = useMutation({
-    mutationFn: () => take(api.DELETE('/api/staff/groupings/{id}', path)),
-    onSuccess: async () => {
-      say(words.desk.removed(desk.name), () => restore.mutate());
-      await queries.invalidateQueries({ queryKey: ['class', desk.classId] });
-      await navigate(`/classes/${desk.classId}`);
-    },
-    onError: fail,
-  });
-  const proposal = search.proposal;
-  const shown = proposal?.rounds[round] ?? proposal?.rounds[0];
-  const floor = shown === undefined ? desk.floor : asFloor(desk.floor, shown);
   const students = useMemo(() => desk.students.map(asSeated), [desk.students]);
   const lens = useLens(desk.students);
   const present = desk.students.filter((student) => !student.absent);
@@ -210,37 +49,6 @@ function DeskOf({ desk }: { desk: Desk }) {
   const away = desk.students.filter((student) => student.absent && seated.has(student.id)).length;
   const late = desk.floor.groups.length === 0 ? 0 : present.filter((student) => !seated.has(student.id)).length;
 
-  const takeUp = (found: Proposal) => {
-    const last = found.rounds.at(-1);
-    if (last !== undefined) {
-      queries.setQueryData<Desk>(['desk', desk.id], (old) =>
-        old === undefined ? old : { ...old, floor: asFloor(old.floor, last) },
-      );
-    }
-    control.take(settings.method, found.rounds);
-    search.drop();
-    if (found.rounds.length > 1) void queries.invalidateQueries({ queryKey: ['class', desk.classId] });
-  };
-  const start = () => {
-    setRound(0);
-    // What is over in a moment is done at once; it can be undone.
-    const atOnce = ['deal', 'countOff', 'byTable'].includes(settings.method);
-    search.start(settings, (found) => {
-      if (!atOnce || found.rounds.length === 0) return false;
-      takeUp(found);
-      if (found.conflicts.length > 0) say(found.conflicts.map((conflict) => conflict.message).join(' '));
-      if (found.unplaced.length > 0) say(words.desk.unplaced(found.unplaced.length));
-      return true;
-    });
-  };
-  /** While a proposal is looked at, a move takes it first. */
-  const editing: typeof control = {
-    ...control,
-    edit: (edit) => {
-      if (proposal !== null && proposal.rounds.length > 0) takeUp(proposal);
-      control.edit(edit);
-    },
-  };
   const [help, setHelp] = useState(false);
   useKeys({
     '?': () => setHelp(true),
@@ -251,17 +59,21 @@ function DeskOf({ desk }: { desk: Desk }) {
     'Ctrl z': () => desk.floor.undo !== null && control.undo(),
     'Ctrl y': () => desk.floor.redo !== null && control.redo(),
   });
+  /** From a way that does not mind what was just added to one that does; said, and to be turned back. */
+  const turnFrom = (ways: Settings['method'][], change: Partial<Settings> = {}): boolean => {
+    if (!ways.includes(settings.method)) return false;
+    const kept = { ...settings, ...change };
+    set.mutate({ settings: { ...kept, method: 'balance' } });
+    say(words.desk.nowBalance, () => set.mutate({ settings: kept }));
+    return true;
+  };
   const setSettings = (change: Partial<Settings>) => {
     search.drop();
-    set.mutate({ settings: { ...settings, ...change } });
+    // A goal counts only where groups are placed by goals.
+    const adds = change.goals !== undefined && change.goals.length > settings.goals.length;
+    if (!adds || !turnFrom(['deal', 'countOff', 'byTable'], change))
+      set.mutate({ settings: { ...settings, ...change } });
   };
-  const groups =
-    settings.shape === 'groups'
-      ? settings.groups
-      : settings.shape === 'size'
-        ? Math.max(1, Math.round(present.length / settings.size))
-        : settings.sizes.length;
-  const standings = proposal !== null && proposal.rounds.length > 0 ? proposal.goals : desk.standings.goals;
   return (
     <div className="flex min-h-0 flex-1 flex-col lg:flex-row">
       <main className="flex min-h-0 min-w-0 flex-1 flex-col">
@@ -278,8 +90,8 @@ function DeskOf({ desk }: { desk: Desk }) {
           <ProposalBar
             proposal={proposal}
             search={search}
-            round={round}
-            onRound={setRound}
+            round={proposed.round}
+            onRound={proposed.setRound}
             onUse={() => takeUp(proposal)}
             onAgain={start}
           />
@@ -309,7 +121,7 @@ function DeskOf({ desk }: { desk: Desk }) {
           <Floor
             floor={floor}
             students={students}
-            control={editing}
+            control={proposed.editing}
             live={false}
             asList={asList}
             noteOf={() => ''}
@@ -322,55 +134,15 @@ function DeskOf({ desk }: { desk: Desk }) {
           />
         </LensContext>
       </main>
-      <aside
-        aria-label={words.desk.how}
-        className="flex w-full shrink-0 flex-col gap-5 overflow-y-auto border-l-2 border-ink bg-sheet p-5 lg:w-84 print:hidden"
-      >
-        <section aria-label={words.desk.how} className="flex flex-col gap-3">
-          <MethodPanel settings={settings} onSet={setSettings} />
-          {settings.method === 'signUp' ? (
-            <SignUpPanel desk={desk} present={present.length} />
-          ) : (
-            settings.method !== 'byHand' && (
-              <Button
-                look={proposal === null ? 'main' : 'plain'}
-                className="w-full"
-                busy={search.looking || control.busy || set.isPending}
-                disabled={present.length === 0}
-                onClick={start}
-              >
-                {settings.method === 'byTable'
-                  ? words.desk.goByTable
-                  : words.desk.go(settings.method, present.length, groups)}
-              </Button>
-            )
-          )}
-        </section>
-        <GoalList
-          desk={desk}
-          goals={settings.goals}
-          standings={floor.groups.length === 0 ? [] : standings}
-          onGoals={(goals) => setSettings({ goals })}
-        />
-        <RuleList
-          classId={desk.classId}
-          rules={desk.rules}
-          students={desk.students}
-          broken={proposal === null ? desk.standings.broken.flatMap((conflict) => conflict.rules) : []}
-          onChange={refresh}
-        />
-        <Uses uses={desk.uses} />
-        <div className="flex flex-wrap gap-2 border-t border-line pt-2 text-sm">
-          <Button look="quiet" onClick={() => copy.mutate()} busy={copy.isPending}>
-            {words.desk.copy}
-          </Button>
-          {desk.lessonId === null && (
-            <Button look="quiet" onClick={() => remove.mutate()} busy={remove.isPending}>
-              {words.desk.remove}
-            </Button>
-          )}
-        </div>
-      </aside>
+      <Ways
+        desk={desk}
+        settings={settings}
+        onSet={setSettings}
+        busy={control.busy}
+        proposed={proposed}
+        onRules={() => void refresh()}
+        onMust={() => turnFrom(['countOff', 'byTable'])}
+      />
       <KeyList open={help} onClose={() => setHelp(false)} keys={words.desk.keys} />
       <Variants
         desk={desk}
@@ -401,9 +173,10 @@ export function DeskPage() {
   return (
     <div className="lg:h-screen lg:overflow-hidden print:h-auto print:overflow-visible [&>div]:lg:h-full [&>div]:lg:min-h-0">
       <Page
+        title={data === undefined ? undefined : `${data.name} · ${data.className}`}
         trail={
           data !== undefined && (
-            <div className="flex min-w-0 items-baseline gap-2">
+            <div className="flex min-w-0 flex-wrap items-baseline gap-x-2 sm:flex-nowrap">
               <Link
                 to={`/classes/${data.classId}`}
                 className="max-w-[16rem] truncate underline decoration-line underline-offset-4 hover:decoration-ink"

@@ -3,6 +3,7 @@ import { DndContext, PointerSensor, closestCenter, useSensor, useSensors, type D
 import { SortableContext, arrayMove, useSortable, verticalListSortingStrategy } from '@dnd-kit/sortable';
 import type { Schema } from '../../../api/client';
 import { words } from '../../../words';
+import { dragWords } from '../../../ui/dragWords';
 import { goalKey, goalName, possibleGoals } from './goalName';
 import { MetBar } from './MetBar';
 import type { Desk, Goal } from './useDesk';
@@ -104,7 +105,17 @@ export function GoalList({
     <section aria-label={words.desk.goals}>
       <h2 className="text-lg font-semibold">{words.desk.goals}</h2>
       <p className="text-sm text-soft">{goals.length === 0 ? words.desk.goalsNone : words.desk.goalsLead}</p>
-      <DndContext sensors={sensors} collisionDetection={closestCenter} onDragEnd={end}>
+      <DndContext
+        sensors={sensors}
+        collisionDetection={closestCenter}
+        onDragEnd={end}
+        accessibility={{
+          announcements: dragWords((id) => {
+            const goal = goals[keys.indexOf(String(id))];
+            return goal === undefined ? '' : goalName(goal);
+          }, words.drag),
+        }}
+      >
         <SortableContext items={keys} strategy={verticalListSortingStrategy}>
           <ol className="mt-2 space-y-1.5">
             {goals.map((goal, i) => (

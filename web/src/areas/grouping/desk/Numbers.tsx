@@ -43,25 +43,29 @@ export function Numbers({
   const [names, setNames] = useState(desk.groupNames.join('\n'));
   const change = (i: number, part: Partial<TaskLine>) =>
     setTasks(tasks.map((task, at) => (at === i ? { ...task, ...part } : task)));
-  const save = () => {
-    onSet({
-      numbers: {
-        roles: Object.entries(roles)
-          .filter(([, role]) => role.trim() !== '')
-          .map(([number, role]) => ({ number: Number(number), role: role.trim() })),
-        tasks: tasks
-          .filter((task) => task.task.trim() !== '' && numbersIn(task.numbers).length > 0)
-          .map((task) => ({ numbers: numbersIn(task.numbers), task: task.task.trim() })),
-      },
-      groupNames: names
-        .split('\n')
-        .map((name) => name.trim())
-        .filter((name) => name !== ''),
-    });
+  const set = (): Schema['SetGrouping'] => ({
+    numbers: {
+      roles: Object.entries(roles)
+        .filter(([, role]) => role.trim() !== '')
+        .map(([number, role]) => ({ number: Number(number), role: role.trim() })),
+      tasks: tasks
+        .filter((task) => task.task.trim() !== '' && numbersIn(task.numbers).length > 0)
+        .map((task) => ({ numbers: numbersIn(task.numbers), task: task.task.trim() })),
+    },
+    groupNames: names
+      .split('\n')
+      .map((name) => name.trim())
+      .filter((name) => name !== ''),
+  });
+  const [before] = useState(() => JSON.stringify(set()));
+  /** However the sheet is closed, what was written is kept. */
+  const close = () => {
+    const now = set();
+    if (JSON.stringify(now) !== before) onSet(now);
     onClose();
   };
   return (
-    <Sheet open={open} onClose={onClose} title={words.desk.numbers} wide>
+    <Sheet open={open} onClose={close} title={words.desk.numbers} wide>
       <p className="text-sm text-soft">{words.desk.numbersLead}</p>
       <div className="mt-3 grid grid-cols-2 gap-3 sm:grid-cols-4">
         {Array.from({ length: largest }, (_, i) => i + 1).map((number) => (
@@ -106,7 +110,7 @@ export function Numbers({
         <span className="font-normal text-soft">{words.desk.groupNamesHint}</span>
       </label>
       <div className="mt-5 flex flex-wrap items-center gap-4">
-        <Button look="main" onClick={save}>
+        <Button look="main" onClick={close}>
           {words.common.save}
         </Button>
         {(desk.numbers.roles ?? []).length > 0 && (
@@ -114,7 +118,7 @@ export function Numbers({
             <Button
               onClick={() => {
                 onHandOut();
-                onClose();
+                close();
               }}
             >
               {words.desk.handOut}

@@ -62,7 +62,7 @@ export function Variants({
   onUse: (variant: Schema['VariantView']) => void;
 }) {
   const queries = useQueryClient();
-  const { fail } = useMessages();
+  const { say, fail } = useMessages();
   const refresh = () => queries.invalidateQueries({ queryKey: ['desk', desk.id] });
   const keep = useMutation({
     mutationFn: () =>
@@ -75,9 +75,20 @@ export function Variants({
     onSettled: refresh,
     onError: fail,
   });
+  const restore = useMutation({
+    mutationFn: (variant: string) =>
+      take(
+        api.POST('/api/staff/groupings/{id}/variants/{variant}/restore', {
+          params: { path: { id: desk.id, variant } },
+        }),
+      ),
+    onSettled: refresh,
+    onError: fail,
+  });
   const drop = useMutation({
     mutationFn: (variant: string) =>
       take(api.DELETE('/api/staff/groupings/{id}/variants/{variant}', { params: { path: { id: desk.id, variant } } })),
+    onSuccess: (_, variant) => say(words.desk.variantDropped, () => restore.mutate(variant)),
     onSettled: refresh,
     onError: fail,
   });

@@ -9,19 +9,66 @@ import { CopyPage } from '../../materials/student/CopyPage';
 import { JoinPage } from '../../roster/student/JoinPage';
 import { comingBackUntil, phaseOf, type Phase } from '../phase';
 import { clockText, secondsUntil } from '../../../api/clock';
+import { drawer } from '../../../ui/drawer';
+import { LineNote } from '../../../ui/LineNote';
 import { GoButton, NowPage } from './NowPage';
+import { useMoved, type Moved } from './useMoved';
 import { useNow } from './useNow';
 
-const noticeShownFor = 120_000;
+const noticeShownFor = 900_000;
+const readUpTo = drawer('notice.read');
 
+/** What the teacher says to everybody stays in view, wherever the page is scrolled to, until it has been read. */
 function Notice({ notices, serverNow }: { notices: Schema['NoticeView'][]; serverNow: number }) {
+  const [read, setRead] = useState(() => Number(readUpTo.load() ?? 0));
   const newest = notices[0];
-  if (newest === undefined || serverNow - newest.at > noticeShownFor) return null;
+  if (newest === undefined || newest.at <= read || serverNow - newest.at > noticeShownFor) return null;
+  const close = () => {
+    readUpTo.save(String(newest.at));
+    setRead(newest.at);
+  };
   return (
-    <p role="status" className="mb-4 border-2 border-ink bg-accent px-4 py-3 text-lg text-on-accent wrap-anywhere">
-      <span className="block text-sm">{words.now.notice}</span>
-      <span className="font-semibold">{newest.text}</span>
-    </p>
+    <div
+      role="status"
+      className="sticky top-2 z-20 mb-4 border-2 border-ink bg-accent px-4 py-3 text-lg text-on-accent wrap-anywhere"
+    >
+      <p className="text-sm">{words.now.notice}</p>
+      <p className="font-semibold">{newest.text}</p>
+      <button type="button" onClick={close} className="mt-2 min-h-9 border-2 border-current px-3 text-base">
+        {words.now.noticeRead}
+      </button>
+    </div>
+  );
+}
+
+function MovedNote({ moved, group, onGo }: { moved: Moved; group: Schema['MyGroup']; onGo: () => void }) {
+  const [copied, setCopied] = useState(false);
+  const text = moved.texts.join('\n\n');
+  return (
+    <div role="alert" className="flex flex-col gap-4">
+      <p className="text-lg">{words.now.movedLead}</p>
+      <h1 className="text-4xl leading-tight font-bold text-balance wrap-anywhere">{words.now.moved(group.name)}</h1>
+      <Button look="main" className="w-full py-4 text-xl" onClick={onGo}>
+        {words.now.movedGo(group.name)}
+      </Button>
+      {text !== '' && (
+        <section className="border-l-4 border-ink pl-3">
+          <h2 className="font-sans text-sm font-semibold text-soft">{words.now.movedText}</h2>
+          <p className="mt-1 whitespace-pre-wrap wrap-anywhere">{text}</p>
+          <Button
+            look="quiet"
+            onClick={() =>
+              void navigator.clipboard.writeText(text).then(
+                () => setCopied(true),
+                () => undefined,
+              )
+            }
+          >
+            {copied ? words.now.movedCopied : words.now.movedCopy}
+          </Button>
+        </section>
+      )}
+    </div>
   );
 }
 
@@ -74,6 +121,7 @@ export function StudentApp() {
   const serverNow = useServerNow();
   const phase = phaseOf(now?.moments ?? null, serverNow);
   const [sheet, setSheet] = useSheetOpen(phase);
+  const { moved, read } = useMoved(now?.group ?? null, copy, now?.id ?? '', sheet);
   const seconds = secondsUntil(now?.moments == null ? null : comingBackUntil(now.moments), serverNow);
 
   // When a phase begins by the clock, there may be more to know: the group's name, the room.
@@ -88,6 +136,7 @@ export function StudentApp() {
   if (now === null) {
     return (
       <main className="p-5">
+        <LineNote slow={words.lineSlow} down={words.lineDown} />
         <Wordmark />
         <p className="mt-6 text-soft">{words.loading}</p>
       </main>
@@ -96,9 +145,19 @@ export function StudentApp() {
   const { group } = now;
   return (
     <main className="mx-auto min-h-screen w-full max-w-xl p-5">
+      <LineNote slow={words.lineSlow} down={words.lineDown} />
       {phase === 'comingBack' && <ComingBack seconds={seconds} />}
       {phase !== 'back' && <Notice notices={now.notices} serverNow={serverNow} />}
-      {sheet && copy !== null && group !== null && phase !== 'planned' ? (
+      {moved !== null && group !== null && phase !== 'back' ? (
+        <MovedNote
+          moved={moved}
+          group={group}
+          onGo={() => {
+            read();
+            setSheet(false);
+          }}
+        />
+      ) : sheet && copy !== null && group !== null && phase !== 'planned' ? (
         <>
           <SheetHead group={group} onBack={() => setSheet(false)} />
           <CopyPage key={copy.id} copy={copy} me={now.id} members={group.members} />

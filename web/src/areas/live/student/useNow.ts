@@ -1,6 +1,7 @@
 import { useCallback, useEffect, useRef, useState } from 'react';
 import { setServerNow } from '../../../api/clock';
 import { api, take, type Schema } from '../../../api/client';
+import { pace } from '../../../api/pace';
 import { isProblem } from '../../../api/problem';
 import { listen } from '../../../api/stream';
 import { asked, heard, withMessage, type AnswerMessage } from '../../materials/answers';
@@ -76,10 +77,13 @@ export function useNow(): StudentState & { look: () => void } {
   }, []);
 
   const lookSoon = useCallback(() => {
-    timer.current ??= setTimeout(() => {
-      timer.current = undefined;
-      look();
-    }, Math.random() * spread);
+    timer.current ??= setTimeout(
+      () => {
+        timer.current = undefined;
+        look();
+      },
+      Math.random() * pace.wait(spread),
+    );
   }, [look]);
 
   useEffect(() => {
@@ -138,7 +142,12 @@ export function useNow(): StudentState & { look: () => void } {
   // A sign of life, which also tells whether something was missed.
   useEffect(() => {
     if (outside) return undefined;
-    const sign = setInterval(() => {
+    let sign: ReturnType<typeof setTimeout> | undefined;
+    const signLater = () => {
+      sign = setTimeout(signNow, pace.wait(signEvery));
+    };
+    const signNow = () => {
+      signLater();
       take(api.POST('/api/student/sign')).then(
         (answer) => {
           setServerNow(answer.serverNow);
@@ -148,8 +157,9 @@ export function useNow(): StudentState & { look: () => void } {
           if (isProblem(problem, 401)) look();
         },
       );
-    }, signEvery);
-    return () => clearInterval(sign);
+    };
+    signLater();
+    return () => clearTimeout(sign);
   }, [look, outside]);
 
   return { ...state, look };

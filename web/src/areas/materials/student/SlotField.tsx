@@ -2,7 +2,8 @@ import { useEffect, useId, useLayoutEffect, useRef, useState } from 'react';
 import { api, take, type Schema } from '../../../api/client';
 import { student as words } from '../../../words/student';
 import { movedCaret } from './caret';
-import { drawer, SlotSync } from './slotSync';
+import { slotDrawer } from './kept';
+import { SlotSync } from './slotSync';
 
 interface SlotFieldProps {
   copyId: string;
@@ -25,7 +26,7 @@ function useSlot({ copyId, slot, owner, answer }: SlotFieldProps): SlotSync {
           take(
             api.PUT('/api/student/copies/{id}/slots/{slot}', { params: { path: { id: copyId, slot } }, body: save }),
           ),
-        drawer(`slot.${copyId}.${slot}.${owner}`),
+        slotDrawer(copyId, slot, owner),
         () => redraw((n) => n + 1),
       ),
   );

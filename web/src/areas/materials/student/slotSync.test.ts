@@ -1,7 +1,8 @@
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import type { Schema } from '../../../api/client';
 import { ApiProblem } from '../../../api/problem';
-import { SlotSync, type SlotStore } from './slotSync';
+import type { Drawer } from '../../../ui/drawer';
+import { SlotSync } from './slotSync';
 
 type Save = Schema['SaveSlot'];
 
@@ -36,7 +37,7 @@ class Server {
   }
 }
 
-function memory(): SlotStore & { kept: string | null } {
+function memory(): Drawer & { kept: string | null } {
   return {
     kept: null,
     load() {

@@ -1,5 +1,7 @@
 import { freshKey, type Schema } from '../../../api/client';
+import { pace } from '../../../api/pace';
 import { isPassing, isProblem } from '../../../api/problem';
+import type { Drawer } from '../../../ui/drawer';
 
 type Answer = Schema['AnswerView'];
 type Save = Schema['SaveSlot'];
@@ -7,12 +9,6 @@ type Save = Schema['SaveSlot'];
 /** `waiting`: the line is down and what was typed is kept on this device. `full`: it is
  * more than the place holds. `refused`: the server does not take it. */
 export type SlotState = 'saved' | 'saving' | 'waiting' | 'full' | 'refused';
-
-export interface SlotStore {
-  load: () => string | null;
-  save: (value: string) => void;
-  clear: () => void;
-}
 
 interface Kept {
   base: string;
@@ -47,7 +43,7 @@ export class SlotSync {
   constructor(
     answer: Pick<Answer, 'text' | 'revision'>,
     private readonly send: (save: Save) => Promise<Answer>,
-    private readonly store: SlotStore,
+    private readonly store: Drawer,
     private readonly changed: () => void,
   ) {
     this.text = this.base = answer.text;
@@ -68,7 +64,8 @@ export class SlotSync {
     if (this.state !== 'waiting' && this.state !== 'full') this.state = 'saving';
     this.keep();
     this.changed();
-    if (this.state !== 'waiting') this.schedule(Math.max(0, Math.min(pause, this.dirtySince + longest - Date.now())));
+    if (this.state !== 'waiting')
+      this.schedule(Math.max(0, Math.min(pace.wait(pause), this.dirtySince + pace.wait(longest) - Date.now())));
   }
 
   /** An answer that came over the stream, or with the copy when it was fetched anew. */
@@ -140,7 +137,7 @@ export class SlotSync {
     this.keep();
     this.changed();
     if (this.ended) void this.flush();
-    else this.schedule(pause);
+    else this.schedule(pace.wait(pause));
   }
 
   private hear(answer: Pick<Answer, 'text' | 'revision'>): void {
@@ -174,20 +171,4 @@ export class SlotSync {
       return null;
     }
   }
-}
-
-/** A drawer of this browser for what is not saved yet. A browser that keeps nothing still sends as it is typed. */
-export function drawer(key: string): SlotStore {
-  const quietly = <T>(act: () => T, otherwise: T): T => {
-    try {
-      return act();
-    } catch {
-      return otherwise;
-    }
-  };
-  return {
-    load: () => quietly(() => localStorage.getItem(key), null),
-    save: (value) => quietly(() => localStorage.setItem(key, value), undefined),
-    clear: () => quietly(() => localStorage.removeItem(key), undefined),
-  };
 }

@@ -1,0 +1,32 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FreshHuddle\App\Grouping\Floor;
+
+use FreshHuddle\App\Http\Body\Id;
+use Symfony\Component\Validator\Constraints as Assert;
+
+final readonly class EditFloor
+{
+    /**
+     * @param int         $basedOn the step the change was made on
+     * @param string|null $student for seat, swap, shelve, fix, free
+     * @param string|null $other   for swap
+     * @param string|null $group   for seat, rename, removeTable
+     * @param string|null $name    for rename
+     */
+    public function __construct(
+        public int $basedOn,
+        public EditKind $kind,
+        #[Id]
+        public ?string $student = null,
+        #[Id]
+        public ?string $other = null,
+        #[Id]
+        public ?string $group = null,
+        #[Assert\Length(max: 60, maxMessage: 'grouping.group_name_at_most_60_signs')]
+        public ?string $name = null,
+    ) {
+    }
+}

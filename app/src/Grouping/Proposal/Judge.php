@@ -1,0 +1,83 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FreshHuddle\App\Grouping\Proposal;
+
+use FreshHuddle\App\Grouping\Desk\DeskSettings;
+use FreshHuddle\App\Grouping\Grouping;
+use FreshHuddle\App\Roster\StudentView;
+use FreshHuddle\App\Words\Words;
+use FreshHuddle\Core\Grouping\Explain\DegreeUnit;
+use FreshHuddle\Core\Grouping\Explain\Effect;
+use FreshHuddle\Core\Grouping\Explain\Named;
+use FreshHuddle\Core\Grouping\Explain\Standings;
+use FreshHuddle\Core\Grouping\Explain\WhyHere;
+use FreshHuddle\Core\Grouping\Floor;
+use FreshHuddle\Core\Grouping\Rule;
+
+/**
+ * Says how a floor stands against goals and rules, and why somebody sits where they sit.
+ */
+final readonly class Judge
+{
+    public function __construct(private ClassParts $parts, private Wording $view, private Words $words)
+    {
+    }
+
+    /**
+     * How a floor stands against goals and rules.
+     */
+    public function standings(Grouping $grouping, Floor $floor, DeskSettings $settings): StandingsView
+    {
+        $there = FloorInNumbers::of($this->parts, $grouping, $floor);
+        if ([] === $there->groups) {
+            return new StandingsView(array_map(static fn (): GoalStandingView => new GoalStandingView(0.0, DegreeUnit::Share, 0, 0, ''), $settings->goals), []);
+        }
+        $standings = (new Standings($there->setting, $there->names()))->of($this->parts->goals($grouping, $settings), $there->groups);
+
+        return new StandingsView(array_map($this->view->standing(...), $standings), $this->broken($there));
+    }
+
+    /**
+     * @return list<ConflictView> one a broken rule
+     */
+    private function broken(FloorInNumbers $there): array
+    {
+        $broken = [];
+        $groups = $there->setting->idsOf($there->groups);
+        $seated = array_merge(...$groups);
+        $named = new Named($there->setting);
+        foreach ($there->rules as $rule) {
+            $must = ClassParts::must($rule);
+            foreach ($groups as $g => $group) {
+                if (!$must->isKeptIn($group, $g + 1, $seated)) {
+                    $broken[] = new ConflictView([$rule->id], $this->words->say($must->inWords($named->id(...))));
+                    break;
+                }
+            }
+        }
+
+        return $broken;
+    }
+
+    public function why(Grouping $grouping, Floor $floor, DeskSettings $settings, string $studentId): WhyView
+    {
+        $student = array_values(array_filter($this->parts->present($grouping), static fn (StudentView $one): bool => $one->id === $studentId))[0] ?? null;
+        $there = FloorInNumbers::of($this->parts, $grouping, $floor, $student);
+        $number = $there->setting->index[$studentId] ?? null;
+        if (null === $number) {
+            return new WhyView([], []);
+        }
+        $why = new WhyHere($there->setting, array_map(ClassParts::must(...), $there->rules), $this->parts->goals($grouping, $settings), $there->groups);
+
+        return new WhyView(
+            array_map($this->words->say(...), $why->reasons($number)),
+            array_map(fn (Effect $effect): EffectView => new EffectView(
+                $there->tables[$effect->group]->id,
+                $effect->change < -1e-6 ? 1 : ($effect->change > 1e-6 ? -1 : 0),
+                array_map($this->words->say(...), $effect->breaks),
+            ), $why->effects($number)),
+        );
+    }
+}

@@ -1,0 +1,17 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FreshHuddle\App\Grouping\Proposal;
+
+use FreshHuddle\App\Grouping\Desk\DeskSettings;
+use Symfony\Component\Validator\Constraints as Assert;
+
+final readonly class JudgeRequest
+{
+    public function __construct(
+        #[Assert\Valid]
+        public DeskSettings $settings,
+    ) {
+    }
+}

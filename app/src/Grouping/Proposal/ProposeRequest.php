@@ -1,0 +1,27 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FreshHuddle\App\Grouping\Proposal;
+
+use FreshHuddle\App\Grouping\Desk\DeskSettings;
+use Symfony\Component\Validator\Constraints as Assert;
+
+final readonly class ProposeRequest
+{
+    /**
+     * @param int|null                 $seed  null: any
+     * @param list<ProposedRound>|null $from  go on from here; null: begin anew
+     * @param int                      $forMs how long to look for something better
+     */
+    public function __construct(
+        #[Assert\Valid]
+        public DeskSettings $settings,
+        public ?int $seed = null,
+        #[Assert\Valid, Assert\Count(max: 12)]
+        public ?array $from = null,
+        #[Assert\Range(min: 1, max: 1500)]
+        public int $forMs = 300,
+    ) {
+    }
+}

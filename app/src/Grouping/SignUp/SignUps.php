@@ -1,0 +1,151 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FreshHuddle\App\Grouping\SignUp;
+
+use FreshHuddle\App\Database\Change;
+use FreshHuddle\App\Database\Clock;
+use FreshHuddle\App\Grouping\Event\FloorChanged;
+use FreshHuddle\App\Grouping\Exception\GroupingRefused;
+use FreshHuddle\App\Grouping\Floor\FloorStore;
+use FreshHuddle\App\Grouping\Grouping;
+use FreshHuddle\App\Roster\Device\StudentUser;
+use FreshHuddle\App\Stream\Audience;
+use FreshHuddle\App\Stream\Stream;
+use FreshHuddle\App\Worker\Tasks;
+use FreshHuddle\Core\Grouping\Floor;
+use FreshHuddle\Core\Grouping\Group;
+use Psr\EventDispatcher\EventDispatcherInterface;
+
+/**
+ * Students take seats themselves, on their own pages. Rules of the class play no part while they do: a seat refused to one
+ * and given to the next would tell of them. They are kept when the sign-up closes (SignUpClose).
+ */
+final readonly class SignUps
+{
+    public const CLOSE = 'closeSignUp';
+
+    public function __construct(
+        private SignUpStore $store,
+        private FloorStore $floors,
+        private SignUpPlace $place,
+        private EventDispatcherInterface $events,
+        private Change $change,
+        private Stream $stream,
+        private Tasks $tasks,
+        private Clock $clock,
+    ) {
+    }
+
+    public function state(string $groupingId): ?SignUpState
+    {
+        return $this->store->state($groupingId);
+    }
+
+    /**
+     * @throws GroupingRefused if there are no tables to sit down at
+     */
+    public function open(Grouping $grouping, OpenSignUp $request): void
+    {
+        if ([] === $this->floors->now($grouping->id)->groups) {
+            throw GroupingRefused::unusable('grouping.sign_up.no_tables', 'seats');
+        }
+        $closesAt = null === $request->minutes ? null : $this->clock->ms() + 60_000 * $request->minutes;
+        $this->store->keep($grouping->id, new SignUpState($request->seats, $closesAt));
+        if (null === $closesAt) {
+            $this->tasks->cancel(self::CLOSE, $grouping->id);
+        } else {
+            $this->tasks->ask(self::CLOSE, $grouping->id, $closesAt);
+        }
+        $this->tellEverybody($grouping->id);
+    }
+
+    /**
+     * Nobody takes a seat any more; it is still open until everybody is seated (`close`).
+     */
+    public function stop(string $groupingId): void
+    {
+        $this->store->stop($groupingId, $this->clock->ms());
+    }
+
+    public function close(string $groupingId): void
+    {
+        $this->tasks->cancel(self::CLOSE, $groupingId);
+        $this->store->keep($groupingId, null);
+        $this->tellEverybody($groupingId);
+    }
+
+    /**
+     * @return SignUpView|null null while there is none for this student
+     */
+    public function view(StudentUser $student): ?SignUpView
+    {
+        $groupingId = $this->place->groupingFor($student);
+        $state = null === $groupingId ? null : $this->store->openFor($student, $groupingId);
+        if (null === $groupingId || null === $state) {
+            return null;
+        }
+
+        return new SignUpView(array_map(
+            static fn (Group $group): SignUpTable => new SignUpTable($group->id, $group->name, $group->mark, $state->seats, \count($group->students), $group->holds($student->id)),
+            $this->floors->now($groupingId)->groups,
+        ), $state->closesAt);
+    }
+
+    /**
+     * @throws GroupingRefused if the seat is not to be had: taken by now, or the sign-up is over
+     */
+    public function take(StudentUser $student, string $table): void
+    {
+        $groupingId = $this->place->groupingFor($student);
+        if (null === $groupingId || null === $this->store->openFor($student, $groupingId)) {
+            throw GroupingRefused::outdated('grouping.sign_up.over');
+        }
+        $this->change->of(function () use ($groupingId, $student, $table): void {
+            [$before, $after] = $this->store->seat($groupingId, function (?SignUpState $state, Floor $floor) use ($student, $table): Floor {
+                if (null === $state || (null !== $state->closesAt && $state->closesAt <= $this->clock->ms())) {
+                    throw GroupingRefused::outdated('grouping.sign_up.over');
+                }
+                if (!$this->isFree($student, $floor, $table, $state->seats)) {
+                    throw GroupingRefused::outdated('grouping.sign_up.full');
+                }
+
+                return $floor->seat($student->id, $table);
+            });
+            $this->events->dispatch(new FloorChanged($groupingId, $before, $after));
+            $this->tellEverybody($groupingId, $after);
+        });
+    }
+
+    private function isFree(StudentUser $student, Floor $floor, string $table, int $seats): bool
+    {
+        $group = array_values(array_filter($floor->groups, static fn (Group $one): bool => $one->id === $table))[0] ?? null;
+        if (null === $group) {
+            return false;
+        }
+        if ($group->holds($student->id)) {
+            return true;
+        }
+
+        return \count($group->students) < $seats;
+    }
+
+    /**
+     * How many sit where goes out as numbers; opening and closing as “look again”.
+     */
+    private function tellEverybody(string $groupingId, ?Floor $floor = null): void
+    {
+        $message = ['kind' => 'refresh'];
+        if (null !== $floor) {
+            $taken = [];
+            foreach ($floor->groups as $group) {
+                $taken[$group->id] = \count($group->students);
+            }
+            $message = ['kind' => 'signUp', 'taken' => $taken];
+        }
+        $class = $this->store->classOf($groupingId);
+        $this->stream->publish(null === $class ? [] : [Audience::schoolClass($class)], $message);
+        $this->stream->publish([Audience::desk($groupingId)], ['kind' => 'desk']);
+    }
+}

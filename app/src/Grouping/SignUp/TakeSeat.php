@@ -1,0 +1,16 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FreshHuddle\App\Grouping\SignUp;
+
+use FreshHuddle\App\Http\Body\Id;
+
+final readonly class TakeSeat
+{
+    public function __construct(
+        #[Id]
+        public string $table,
+    ) {
+    }
+}

@@ -1,0 +1,22 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FreshHuddle\App\Grouping\Variant;
+
+use FreshHuddle\App\Grouping\Proposal\GoalStandingView;
+use FreshHuddle\App\Grouping\Proposal\ProposedGroup;
+
+/**
+ * A floor laid aside, to be held against another.
+ */
+final readonly class VariantView
+{
+    /**
+     * @param list<ProposedGroup>    $groups
+     * @param list<GoalStandingView> $goals  how it stands against the goals as the desk is set
+     */
+    public function __construct(public string $id, public string $name, public array $groups, public array $goals)
+    {
+    }
+}

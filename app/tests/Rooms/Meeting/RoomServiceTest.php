@@ -1,0 +1,185 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FreshHuddle\App\Tests\Rooms\Meeting;
+
+use FreshHuddle\App\Rooms\Meeting\MeetingServiceFailed;
+use FreshHuddle\App\Rooms\Meeting\RoomService;
+use FreshHuddle\App\Rooms\Meeting\StandinMeetingService;
+use PHPUnit\Framework\Attributes\DataProvider;
+use Symfony\Bundle\FrameworkBundle\Test\KernelTestCase;
+use Symfony\Component\HttpClient\HttpClient;
+use Symfony\Component\Uid\Uuid;
+use Symfony\Contracts\HttpClient\HttpClientInterface;
+
+/**
+ * What every service in which people meet has to do, asked over real HTTP. Another one is a row in `services`.
+ */
+final class RoomServiceTest extends KernelTestCase
+{
+    private static string $person;
+    private static string $browser = '';
+
+    protected function setUp(): void
+    {
+        self::$person = 'p'.substr(Uuid::v4()->toRfc4122(), 0, 8);
+        self::misbehave('fail', 0);
+    }
+
+    protected function tearDown(): void
+    {
+        self::misbehave('fail', 0);
+        parent::tearDown();
+    }
+
+    /**
+     * @param class-string<RoomService> $class
+     */
+    #[DataProvider('services')]
+    public function test_the_same_key_gives_the_same_room_and_another_another(string $class): void
+    {
+        $service = self::service($class);
+        $key = Uuid::v4()->toRfc4122();
+        $room = $service->make($key, 'Quayside');
+        self::assertSame($room, $service->make($key, 'Quayside'));
+        self::assertNotSame($room, $service->make(Uuid::v4()->toRfc4122(), 'Quayside'));
+    }
+
+    /**
+     * @param class-string<RoomService> $class
+     */
+    #[DataProvider('services')]
+    public function test_every_member_has_a_link_of_their_own_that_stays_while_they_do(string $class): void
+    {
+        $service = self::service($class);
+        $room = $service->make(Uuid::v4()->toRfc4122(), 'Quayside');
+        $before = $service->setMembers($room, [self::$person => 'Ada', self::$person.'b' => 'Ben']);
+        self::assertSame([self::$person, self::$person.'b'], array_keys($before));
+        self::assertNotSame($before[self::$person], $before[self::$person.'b']);
+        self::assertSame($before, $service->setMembers($room, [self::$person => 'Ada', self::$person.'b' => 'Ben']), 'said twice, done once');
+        $after = $service->setMembers($room, [self::$person => 'Ada', self::$person.'c' => 'Chi']);
+        self::assertSame($before[self::$person], $after[self::$person], 'who stays keeps theirs');
+        self::assertSame(200, self::open($service, $after[self::$person.'c']));
+        self::assertNotSame(200, self::open($service, $before[self::$person.'b']), 'who has left is not let in');
+    }
+
+    /**
+     * @param class-string<RoomService> $class
+     */
+    #[DataProvider('services')]
+    public function test_who_is_in_a_room_is_known_and_who_is_moved_is_in_the_other(string $class): void
+    {
+        $service = self::service($class);
+        $one = $service->make(Uuid::v4()->toRfc4122(), 'Quayside');
+        $other = $service->make(Uuid::v4()->toRfc4122(), 'Millbrook');
+        $links = $service->setMembers($one, [self::$person => 'Ada']);
+        $service->setMembers($other, [self::$person => 'Ada']);
+        self::assertArrayNotHasKey(self::$person, $service->whoIsThere([$one, $other]));
+        $service->move([self::$person => $other]);
+        self::assertArrayNotHasKey(self::$person, $service->whoIsThere([$one, $other]), 'who is nowhere is not put anywhere');
+        self::open($service, $links[self::$person]);
+        self::assertSame($one, $service->whoIsThere([$one, $other])[self::$person]['room'] ?? null);
+        $service->move([self::$person => $other]);
+        $service->move([self::$person => $other]);
+        self::isHere($links[self::$person]);
+        self::assertSame($other, $service->whoIsThere([$one, $other])[self::$person]['room'] ?? null);
+    }
+
+    /**
+     * @param class-string<RoomService> $class
+     */
+    #[DataProvider('services')]
+    public function test_a_link_alone_lets_nobody_in(string $class): void
+    {
+        $service = self::service($class);
+        $room = $service->make(Uuid::v4()->toRfc4122(), 'Quayside');
+        $link = $service->setMembers($room, [self::$person => 'Ada'])[self::$person];
+        HttpClient::create(['max_redirects' => 0])->request('GET', $link)->getStatusCode();
+        self::assertArrayNotHasKey(self::$person, $service->whoIsThere([$room]));
+    }
+
+    /**
+     * @param class-string<RoomService> $class
+     */
+    #[DataProvider('services')]
+    public function test_what_goes_wrong_over_there_is_said_and_whether_trying_again_is_of_use(string $class): void
+    {
+        $service = self::service($class);
+        foreach (['fail' => true, 'refuse' => false, 'lie' => true] as $kind => $worthRetrying) {
+            self::misbehave($kind, 1);
+            try {
+                $service->setMembers($service->make(Uuid::v4()->toRfc4122(), 'Quayside'), [self::$person => 'Ada']);
+                self::fail("{$kind}: nothing was said");
+            } catch (MeetingServiceFailed $e) {
+                self::assertStringStartsWith('rooms.service.', $e->says->code);
+                self::assertSame($worthRetrying, $e->worthRetrying, $kind);
+            }
+            self::misbehave($kind, 0);
+        }
+    }
+
+    /**
+     * @return iterable<string, array{class-string<RoomService>}>
+     */
+    public static function services(): iterable
+    {
+        yield 'the stand-in' => [StandinMeetingService::class];
+    }
+
+    /**
+     * @param class-string<RoomService> $class
+     */
+    private static function service(string $class): RoomService
+    {
+        $service = self::getContainer()->get($class);
+        self::assertInstanceOf(RoomService::class, $service);
+
+        return $service;
+    }
+
+    /**
+     * As a browser does that is shown in.
+     *
+     * @return int the status of its page
+     */
+    private static function open(RoomService $service, string $link): int
+    {
+        $ticket = self::http()->request('GET', $service->letIn($link));
+        self::$browser = explode(';', $ticket->getHeaders(false)['set-cookie'][0] ?? '')[0];
+        $status = self::http()->request('GET', $link, ['headers' => ['Cookie' => self::$browser]])->getStatusCode();
+        self::isHere($link);
+
+        return $status;
+    }
+
+    /**
+     * The page says that it is here, and goes where it is told to.
+     */
+    private static function isHere(string $link): void
+    {
+        for ($at = $link; null !== $at;) {
+            $go = json_decode(self::http()->request('POST', $at.'/here', ['headers' => ['Cookie' => self::$browser]])->getContent(false), true);
+            $at = \is_array($go) && \is_string($go['go'] ?? null) ? preg_replace('~/in/.*$~', $go['go'], $at) : null;
+        }
+    }
+
+    private static function http(): HttpClientInterface
+    {
+        return HttpClient::create(['max_redirects' => 0]);
+    }
+
+    private static function misbehave(string $kind, int $times): void
+    {
+        $answer = HttpClient::create()->request('POST', self::setting('MEETING_URL').'/control/faults', ['json' => ['kind' => $kind, 'times' => $times], 'auth_bearer' => self::setting('MEETING_TOKEN')]);
+        self::assertSame(200, $answer->getStatusCode());
+    }
+
+    private static function setting(string $name): string
+    {
+        $value = $_ENV[$name] ?? null;
+        self::assertIsString($value);
+
+        return $value;
+    }
+}

@@ -1,0 +1,111 @@
+import { expect, type Locator, type Page } from '@playwright/test';
+import { seats } from './support/people';
+import { test } from './support/test';
+
+const given = 'Ada Ben Chi Dov Esi Fay Gil Hye Ivo Jan Kim Lea Max Noa Olu Pia Rui Sam Tea Una Vic Wen Yao Zoë'.split(
+  ' ',
+);
+const list = [
+  'Name;Table;Level',
+  ...given.map((name, i) => `${name} Larkin;${'ABCDEF'[Math.floor(i / 4)] ?? ''};${1 + (i % 4)}`),
+].join('\n');
+/** As many presses as the whole evening may take; typing is not counted. */
+const most = 30;
+
+/** Presses like a person does, and counts. */
+function hand(page: Page) {
+  let presses = 0;
+  const press = async (what: Locator) => {
+    presses++;
+    await what.click();
+  };
+  return {
+    press,
+    button: (name: string | RegExp) => press(page.getByRole('button', { name, exact: typeof name === 'string' })),
+    /** Typing a name and Enter: one press. */
+    find: async (where: Locator, name: string) => {
+      await where.fill(name);
+      presses++;
+      await where.press('Enter');
+    },
+    count: () => presses,
+  };
+}
+
+test('from signing in to ready, in one sitting', async ({ browser }) => {
+  const page = await (await browser.newContext()).newPage();
+  const { press, button, find, count } = hand(page);
+
+  await test.step('in, and a class of 24 with tables and levels', async () => {
+    await page.goto('/');
+    await page.getByLabel('Your address').fill('teacher@larkmouth.example');
+    await page.getByLabel('Password').fill('harbour-lights');
+    await button('Sign in');
+    await button('New class');
+    await page.getByLabel('What is the class called?').fill('7B Larkin');
+    await page.getByLabel('Paste here').fill(list);
+    await button('Make the class with 24 students');
+    await expect(page.getByRole('heading', { name: '7B Larkin' })).toBeVisible();
+  });
+
+  await test.step('two musts, and six groups mixed by level', async () => {
+    await button('New grouping');
+    const rules = page.getByRole('region', { name: 'Apart, together, wishes' });
+    for (const [one, other] of [
+      ['Ada Larkin', 'Ben Larkin'],
+      ['Chi Larkin', 'Dov Larkin'],
+    ] as const) {
+      await find(rules.getByRole('combobox', { name: 'Student 1' }), one);
+      await find(rules.getByRole('combobox', { name: 'Student 2' }), other);
+      await press(rules.getByRole('button', { name: 'Add it' }));
+      await expect(rules.getByText(`${one} and ${other} apart`)).toBeVisible();
+    }
+    await button('Add a goal');
+    await press(page.getByRole('menuitem', { name: 'Level mixed' }));
+    await expect(page.getByText('Groups are balanced by goals and rules from now on')).toBeVisible();
+    await button('Put 24 students into 6 groups');
+    await button(/^Use (it|this|these)/);
+    await expect(page.locator('[data-stop^="table:"]')).toHaveCount(6);
+    const tables = await seats(page);
+    expect([...tables.values()].map((names) => names.length)).toEqual([4, 4, 4, 4, 4, 4]);
+    expect([...tables.values()].some((names) => names.join().includes('Ada') && names.join().includes('Ben'))).toBe(
+      false,
+    );
+  });
+
+  await test.step('a lesson of 45 minutes with these groups, and a round of 15', async () => {
+    await button('Use them in a lesson');
+    await expect(page.getByText('24 students in 6 groups')).toBeVisible();
+    await button('Date and time');
+    await page.getByLabel('Minutes in all').fill('45');
+    await page.keyboard.press('Escape');
+    await press(page.locator('summary', { hasText: 'Round 1' }));
+    await page.getByLabel('Minutes in groups').fill('15');
+    await page.getByLabel('What should they do?').fill('Look at the river. Write what you see.');
+    await expect(page.getByRole('button', { name: 'Round 1, 15 minutes' })).toBeVisible();
+  });
+
+  await test.step('rooms, an original of five blocks, copies, ready', async () => {
+    await button('Make 7 rooms');
+    await expect(page.getByText('7 rooms ready')).toBeVisible({ timeout: 30_000 });
+    await button('Write the original');
+    await page.getByLabel('Title').fill('The river');
+    for (const [add, text] of [
+      ['Add text', 'Larkmouth floods about once in eight years.'],
+      ['Add a slot: one answer each', 'What do you notice?'],
+      ['Add text', 'In a wet winter 310 mm of rain fall.'],
+      ['Add a slot: one answer each', 'What would you do?'],
+      ['Add a slot: together', 'Our decision'],
+    ] as const) {
+      await button(add);
+      await page.keyboard.type(text);
+    }
+    await expect(page.getByText('Saved', { exact: true })).toBeVisible();
+    await button('Make 6 copies');
+    await expect(page.getByText('Everything is in place.')).toBeVisible();
+    await expect(page.getByRole('button', { name: /^Send/ }).last()).toBeVisible();
+  });
+
+  console.log(`From signing in to ready: ${count()} presses.`);
+  expect(count()).toBeLessThan(most);
+});

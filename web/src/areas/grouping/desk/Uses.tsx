@@ -1,0 +1,19 @@
+import type { Schema } from '../../../api/client';
+import { words } from '../../../words';
+
+/** When the class has sat in groups before. */
+export function Uses({ uses }: { uses: Schema['UseView'][] }) {
+  return (
+    <details className="border-t border-line pt-2">
+      <summary className="font-semibold">{words.desk.history}</summary>
+      {uses.length === 0 && <p className="text-sm text-soft">{words.desk.historyNone}</p>}
+      <ul className="mt-1 text-sm">
+        {[...uses].reverse().map((use) => (
+          <li key={use.at}>
+            {use.name} <span className="text-soft">{new Date(use.at).toLocaleDateString()}</span>
+          </li>
+        ))}
+      </ul>
+    </details>
+  );
+}

@@ -1,0 +1,19 @@
+import { useEffect } from 'react';
+import { words } from '../words';
+import { useMessages } from './messages';
+
+/** A browser cuts what is pasted into a field at its end without a word; here it is said, wherever the field stands. */
+export function useCutSaid(): void {
+  const { say } = useMessages();
+  useEffect(() => {
+    const paste = (event: ClipboardEvent) => {
+      const field = event.target;
+      if (!(field instanceof HTMLInputElement || field instanceof HTMLTextAreaElement) || field.maxLength < 0) return;
+      const chosen = (field.selectionEnd ?? 0) - (field.selectionStart ?? 0);
+      const pasted = event.clipboardData?.getData('text') ?? '';
+      if (field.value.length - chosen + pasted.length > field.maxLength) say(words.common.cut(field.maxLength));
+    };
+    document.addEventListener('paste', paste);
+    return () => document.removeEventListener('paste', paste);
+  }, [say]);
+}
