@@ -136,7 +136,7 @@ test('a lesson from the class list to groups at work and back', async ({ browser
   });
 
   await test.step('rooms, with a failure on the way', async () => {
-    await misbehave('refuse', 1);
+    await misbehave('refuse', 1, 'make');
     await t.getByRole('button', { name: 'Make 3 rooms' }).click();
     await expect(t.getByText('The meeting service refused')).toBeVisible();
     await t.getByRole('button', { name: 'Try 1 room again' }).click();

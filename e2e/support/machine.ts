@@ -11,14 +11,18 @@ function secret(name: string): string {
   return line?.slice(name.length + 1) ?? '';
 }
 
-/** Orders the stand-in meeting service to misbehave for the next so many calls. */
-export async function misbehave(kind: 'slow' | 'fail' | 'lie' | 'refuse', times: number): Promise<void> {
+/** Orders the stand-in meeting service to misbehave for the next so many calls of one kind. */
+export async function misbehave(
+  kind: 'slow' | 'fail' | 'lie' | 'refuse',
+  times: number,
+  call: 'make' | 'members' | 'move' | 'say' | 'presence',
+): Promise<void> {
   const base = new URL(process.env.FH_BASE ?? 'http://127.0.0.1:8580');
   base.port = String(Number(base.port) + 1);
   const answer = await fetch(new URL('/control/faults', base), {
     method: 'POST',
     headers: { Authorization: `Bearer ${secret('TOKEN')}`, 'Content-Type': 'application/json' },
-    body: JSON.stringify({ kind, times }),
+    body: JSON.stringify({ kind, times, call }),
   });
   if (!answer.ok) throw new Error(`The stand-in answered ${answer.status}.`);
 }

@@ -42,6 +42,14 @@ class Lesson
     #[ORM\Column(type: 'bigint', nullable: true)]
     public ?int $segmentSince = null;
 
+    /** When it was over; milliseconds since 1970. */
+    #[ORM\Column(type: 'bigint', nullable: true)]
+    public ?int $endedAt = null;
+
+    /** Thrown away, and kept for whoever thinks again. */
+    #[ORM\Column(type: 'datetimetz_immutable', nullable: true)]
+    public ?\DateTimeImmutable $removedAt = null;
+
     public function __construct(
         #[ORM\Id, ORM\Column(type: 'guid')]
         public readonly string $id,

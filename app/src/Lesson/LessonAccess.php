@@ -23,7 +23,20 @@ final readonly class LessonAccess
      */
     public function lesson(Teacher $teacher, string $id): Lesson
     {
-        $found = $this->staff->one(Lesson::class, $this->em->createQueryBuilder()->select('l', 'c')->from(Lesson::class, 'l')->join('l.class', 'c'), 'l', $teacher, $id);
+        $found = $this->staff->one(Lesson::class, $this->em->createQueryBuilder()->select('l', 'c')->from(Lesson::class, 'l')->join('l.class', 'c')->where('l.removedAt IS NULL'), 'l', $teacher, $id);
+        $this->staff->may($teacher, $found->class);
+
+        return $found;
+    }
+
+    /**
+     * A lesson that was thrown away.
+     *
+     * @throws RosterRefused if there is none such in a class of theirs, or if they only assist there
+     */
+    public function removed(Teacher $teacher, string $id): Lesson
+    {
+        $found = $this->staff->one(Lesson::class, $this->em->createQueryBuilder()->select('l', 'c')->from(Lesson::class, 'l')->join('l.class', 'c')->where('l.removedAt IS NOT NULL'), 'l', $teacher, $id);
         $this->staff->may($teacher, $found->class);
 
         return $found;
@@ -34,7 +47,7 @@ final readonly class LessonAccess
      */
     public function round(Teacher $teacher, string $id): Round
     {
-        $found = $this->staff->one(Round::class, $this->em->createQueryBuilder()->select('r', 'l', 'c')->from(Round::class, 'r')->join('r.lesson', 'l')->join('l.class', 'c'), 'r', $teacher, $id);
+        $found = $this->staff->one(Round::class, $this->em->createQueryBuilder()->select('r', 'l', 'c')->from(Round::class, 'r')->join('r.lesson', 'l')->join('l.class', 'c')->where('l.removedAt IS NULL'), 'r', $teacher, $id);
         $this->staff->may($teacher, $found->lesson->class);
 
         return $found;
@@ -45,7 +58,7 @@ final readonly class LessonAccess
      */
     public function segment(Teacher $teacher, string $id): Segment
     {
-        $found = $this->staff->one(Segment::class, $this->em->createQueryBuilder()->select('s', 'l', 'c', 'r')->from(Segment::class, 's')->join('s.lesson', 'l')->join('l.class', 'c')->leftJoin('s.round', 'r'), 's', $teacher, $id);
+        $found = $this->staff->one(Segment::class, $this->em->createQueryBuilder()->select('s', 'l', 'c', 'r')->from(Segment::class, 's')->join('s.lesson', 'l')->join('l.class', 'c')->leftJoin('s.round', 'r')->where('l.removedAt IS NULL'), 's', $teacher, $id);
         $this->staff->may($teacher, $found->lesson->class);
 
         return $found;

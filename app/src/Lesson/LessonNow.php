@@ -20,6 +20,8 @@ final readonly class LessonNow
      * @param string|null      $groupingId   of that round
      * @param Moments|null     $moments      of that round
      * @param string           $instructions of the segment it is in; before it has begun those of the round
+     * @param bool             $current      students of the class are taken to it
+     * @param int|null         $endedAt      when it was over; milliseconds since 1970
      */
     public function __construct(
         public string $lessonId,
@@ -32,6 +34,8 @@ final readonly class LessonNow
         public ?string $roundId,
         public ?string $groupingId,
         public ?Moments $moments,
+        public bool $current,
+        public ?int $endedAt,
     ) {
     }
 

@@ -21,7 +21,7 @@ final readonly class LessonRepository
     public function idsOf(string $classId): array
     {
         /** @var list<string> $ids */
-        $ids = $this->em->createQuery('SELECT l.id FROM '.Lesson::class.' l WHERE l.class = :class')->setParameter('class', $classId)->getSingleColumnResult();
+        $ids = $this->em->createQuery('SELECT l.id FROM '.Lesson::class.' l WHERE l.class = :class AND l.removedAt IS NULL')->setParameter('class', $classId)->getSingleColumnResult();
 
         return $ids;
     }
@@ -32,7 +32,7 @@ final readonly class LessonRepository
     public function roundsIn(string $groupingId): array
     {
         /** @var list<Round> $rounds */
-        $rounds = $this->em->createQuery('SELECT r, l FROM '.Round::class.' r JOIN r.lesson l WHERE r.grouping = :grouping AND r.number IS NOT NULL ORDER BY r.id')
+        $rounds = $this->em->createQuery('SELECT r, l FROM '.Round::class.' r JOIN r.lesson l WHERE r.grouping = :grouping AND r.number IS NOT NULL AND l.removedAt IS NULL ORDER BY r.id')
             ->setParameter('grouping', $groupingId)->getResult();
 
         return $rounds;

@@ -10,6 +10,7 @@ final readonly class LessonSummary
      * @param int|null $startsAt milliseconds since 1970; null for a template
      * @param bool     $current  students of the class are taken to this lesson
      * @param bool     $begun    it is in one of its segments, or has been
+     * @param int|null $endedAt  when it was over; milliseconds since 1970
      */
     public function __construct(
         public string $id,
@@ -20,6 +21,7 @@ final readonly class LessonSummary
         public bool $template,
         public bool $current,
         public bool $begun,
+        public ?int $endedAt,
     ) {
     }
 }

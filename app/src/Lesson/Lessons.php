@@ -91,6 +91,35 @@ final readonly class Lessons
     }
 
     /**
+     * Thrown away. Nothing of it is lost; its groups are free for other lessons.
+     *
+     * @throws LessonRefused while its groups are at work
+     */
+    public function remove(Lesson $lesson): void
+    {
+        $now = (int) $this->clock->now()->format('Uv');
+        foreach ($this->orders->segments($lesson) as $segment) {
+            if (true === $segment->round?->state()->phase($now)->isUnderWay()) {
+                throw LessonRefused::outdated('lesson.removed_while_out');
+            }
+        }
+        $lesson->removedAt ??= $this->clock->now();
+        if ($lesson->class->currentLessonId === $lesson->id) {
+            $lesson->class->currentLessonId = null;
+        }
+        $this->em->flush();
+        $this->stream->publish([Audience::schoolClass($lesson->class->id)], ['kind' => 'refresh']);
+    }
+
+    public function restore(Lesson $lesson): void
+    {
+        $lesson->removedAt = null;
+        $lesson->class->currentLessonId ??= $lesson->template ? null : $lesson->id;
+        $this->em->flush();
+        $this->stream->publish([Audience::schoolClass($lesson->class->id)], ['kind' => 'refresh']);
+    }
+
+    /**
      * Staff look at the lesson: it is on.
      */
     public function watched(Lesson $lesson): void

@@ -20,13 +20,13 @@ final readonly class NowReader
     public function of(string $lessonId): ?LessonNow
     {
         $row = $this->db->fetchAssociative(
-            "SELECT l.class_id, l.title, l.segment_since, n.kind, n.minutes, COALESCE(n.instructions, r.instructions, '') AS instructions, r.id AS round_id, r.grouping_id, r.moments
-             FROM lesson l LEFT JOIN segment n ON n.id = l.segment_id
+            "SELECT l.class_id, l.title, l.segment_since, l.ended_at, c.current_lesson_id = l.id AS current, n.kind, n.minutes, COALESCE(n.instructions, r.instructions, '') AS instructions, r.id AS round_id, r.grouping_id, r.moments
+             FROM lesson l JOIN school_class c ON c.id = l.class_id LEFT JOIN segment n ON n.id = l.segment_id
              LEFT JOIN LATERAL (
                  SELECT r.id, r.grouping_id, r.moments, s.instructions FROM round r JOIN segment s ON s.id = r.segment_id
                  WHERE r.lesson_id = l.id AND r.number IS NOT NULL AND (l.segment_id IS NULL OR s.id = l.segment_id OR (s.position < n.position AND r.moments ->> 'outAt' IS NOT NULL))
                  ORDER BY CASE WHEN l.segment_id IS NULL THEN r.number ELSE -r.number END LIMIT 1
-             ) r ON true WHERE l.id = ?",
+             ) r ON true WHERE l.id = ? AND l.removed_at IS NULL",
             [$lessonId],
         );
         if (false === $row) {
@@ -46,6 +46,8 @@ final readonly class NowReader
             $row->textOrNull('round_id'),
             $row->textOrNull('grouping_id'),
             null === $row->textOrNull('moments') ? null : Moments::read($row->json('moments')),
+            $row->bool('current'),
+            $row->intOrNull('ended_at'),
         );
     }
 }

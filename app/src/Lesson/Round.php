@@ -27,7 +27,7 @@ class Round
 
     /** Whether the call back begins by itself at the end. */
     #[ORM\Column]
-    public bool $autoCallBack = false;
+    public bool $autoCallBack = true;
 
     /** @var array<string, int|null> see Moments */
     #[ORM\Column(type: 'json', options: ['jsonb' => true, 'default' => '{}'])]

@@ -13,7 +13,7 @@ use Symfony\Component\Security\Http\Attribute\CurrentUser;
 #[Route('/api/staff', requirements: ['id' => Requirement::UUID])]
 final readonly class RunningOrderController
 {
-    public function __construct(private RunningOrders $orders, private Filling $filling, private LessonAccess $lessonAccess)
+    public function __construct(private RunningOrders $orders, private Filling $filling, private Lessons $lessons, private LessonAccess $lessonAccess)
     {
     }
 
@@ -34,6 +34,19 @@ final readonly class RunningOrderController
         $this->filling->fill($lesson, $request);
 
         return $this->orders->view($lesson);
+    }
+
+    /** Thrown away; `restore` brings all of it back. */
+    #[Route('/lessons/{id}', methods: ['DELETE'])]
+    public function remove(#[CurrentUser] Teacher $teacher, string $id): void
+    {
+        $this->lessons->remove($this->lessonAccess->lesson($teacher, $id));
+    }
+
+    #[Route('/lessons/{id}/restore', methods: ['POST'])]
+    public function restore(#[CurrentUser] Teacher $teacher, string $id): void
+    {
+        $this->lessons->restore($this->lessonAccess->removed($teacher, $id));
     }
 
     #[Route('/segments/{id}', methods: ['PATCH'])]

@@ -29,7 +29,7 @@ final readonly class UsageReader implements GroupingUsage
             return new GroupingSummary($row->text('id'), $row->text('name'), $row->int('groups'), $row->int('seated'), $row->int('rounds'), $row->intOrNull('used_at'));
         }, Row::all($this->db->fetchAllAssociative(
             'SELECT g.id, g.name, (SELECT COUNT(*) FROM work_group w WHERE w.grouping_id = g.id AND w.position IS NOT NULL) AS groups,
-                    (SELECT COUNT(*) FROM seat s WHERE s.grouping_id = g.id) AS seated, (SELECT COUNT(*) FROM round r WHERE r.grouping_id = g.id AND r.number IS NOT NULL) AS rounds,
+                    (SELECT COUNT(*) FROM seat s WHERE s.grouping_id = g.id) AS seated, (SELECT COUNT(*) FROM round r JOIN lesson l ON l.id = r.lesson_id WHERE r.grouping_id = g.id AND r.number IS NOT NULL AND l.removed_at IS NULL) AS rounds,
                     (SELECT MAX(u.out_at) FROM run u WHERE u.grouping_id = g.id AND NOT u.taken_back) AS used_at
              FROM grouping g WHERE g.class_id = ? AND g.removed_at IS NULL ORDER BY g.id DESC',
             [$classId],
@@ -38,7 +38,7 @@ final readonly class UsageReader implements GroupingUsage
 
     public function lessonOf(string $groupingId): ?string
     {
-        $lesson = $this->db->fetchOne('SELECT lesson_id FROM round WHERE grouping_id = ? ORDER BY id DESC LIMIT 1', [$groupingId]);
+        $lesson = $this->db->fetchOne('SELECT r.lesson_id FROM round r JOIN lesson l ON l.id = r.lesson_id WHERE r.grouping_id = ? AND l.removed_at IS NULL ORDER BY r.id DESC LIMIT 1', [$groupingId]);
 
         return \is_string($lesson) ? $lesson : null;
     }

@@ -13,5 +13,8 @@ enum CommandKind: string
     case ChangeEnd = 'changeEnd';
     case CallBack = 'callBack';
     case KeepWorking = 'keepWorking';
+    case End = 'end';
+    /** A lesson that was ended goes on. */
+    case Reopen = 'reopen';
     case Say = 'say';
 }

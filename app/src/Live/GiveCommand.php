@@ -11,7 +11,9 @@ use FreshHuddle\Core\Live\Command;
 use FreshHuddle\Core\Live\Command\Begin;
 use FreshHuddle\Core\Live\Command\CallBack;
 use FreshHuddle\Core\Live\Command\ChangeEnd;
+use FreshHuddle\Core\Live\Command\End;
 use FreshHuddle\Core\Live\Command\KeepWorking;
+use FreshHuddle\Core\Live\Command\Reopen;
 use FreshHuddle\Core\Live\Command\Say;
 use FreshHuddle\Core\Live\Command\SendOut;
 use FreshHuddle\Core\Live\Command\TakeBack;
@@ -48,6 +50,8 @@ final readonly class GiveCommand
             CommandKind::ChangeEnd => new ChangeEnd($this->endsAt ?? 0),
             CommandKind::CallBack => new CallBack($this->seconds ?? $round->callBackSeconds),
             CommandKind::KeepWorking => new KeepWorking(),
+            CommandKind::End => new End(null !== $round->lesson->endedAt),
+            CommandKind::Reopen => new Reopen(null !== $round->lesson->endedAt),
             CommandKind::Say => new Say($this->text ?? ''),
         };
     }

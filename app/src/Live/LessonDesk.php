@@ -17,6 +17,7 @@ use FreshHuddle\App\Roster\ClassReader;
 use FreshHuddle\App\Roster\Door\Doorway;
 use FreshHuddle\App\Roster\StudentView;
 use FreshHuddle\App\Worker\FailedTasks;
+use FreshHuddle\Core\Live\Whereabouts;
 
 /**
  * A lesson as the teacher's screen needs it.
@@ -34,6 +35,7 @@ final readonly class LessonDesk
         private Doorway $doorway,
         private FailedTasks $failed,
         private RunningOrders $orders,
+        private Ending $ending,
     ) {
     }
 
@@ -50,7 +52,7 @@ final readonly class LessonDesk
         $floor = $this->floors->now($round->grouping->id);
         $now = $this->clock->ms();
         $floorNow = $round === $roundNow ? $floor : $this->floors->now($roundNow->grouping->id);
-        $where = $this->whereabouts->of($class->id, $students, $floorNow, $roundNow->state(), $now);
+        $where = null === $lesson->endedAt ? $this->whereabouts->of($class->id, $students, $floorNow, $roundNow->state(), $now) : $this->wasThere($lesson, $students);
         $onList = array_map(static fn (StudentView $student): string => $student->id, $students);
 
         return new LessonView(
@@ -63,6 +65,7 @@ final readonly class LessonDesk
             $class->name,
             $class->doorWord,
             $class->currentLessonId === $lesson->id,
+            $lesson->endedAt,
             $lesson->eventSeq,
             $now,
             $this->orders->view($lesson),
@@ -88,6 +91,22 @@ final readonly class LessonDesk
             $this->doorway->of($class->id),
             $this->failed->of($class->id),
         );
+    }
+
+    /**
+     * @param list<StudentView> $students
+     *
+     * @return array<string, Whereabouts> by student
+     */
+    private function wasThere(Lesson $lesson, array $students): array
+    {
+        $present = $this->ending->present($lesson->id);
+        $where = [];
+        foreach ($students as $student) {
+            $where[$student->id] = isset($present[$student->id]) ? Whereabouts::wasThere() : ($student->absent ? Whereabouts::excused() : Whereabouts::neverCame());
+        }
+
+        return $where;
     }
 
     private function round(Lesson $lesson, ?string $segmentId): ?Round

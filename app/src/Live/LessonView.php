@@ -22,6 +22,7 @@ final readonly class LessonView
      * @param int|null             $startsAt  milliseconds since 1970; null for a template
      * @param bool                 $template  no lesson, but what lessons are begun from
      * @param bool                 $current   students of the class are taken to this lesson
+     * @param int|null             $endedAt   when it was over; places of students are then who was there. Milliseconds since 1970
      * @param int                  $serverNow milliseconds since 1970, for the clock on the page
      * @param RoundView            $round     the round that was asked for; floor, rooms, original and copies are its own
      * @param RoundView            $roundNow  the round the lesson is in or comes to next
@@ -42,6 +43,7 @@ final readonly class LessonView
         public string $className,
         public string $doorWord,
         public bool $current,
+        public ?int $endedAt,
         public int $seq,
         public int $serverNow,
         public RunningOrderView $order,

@@ -9,6 +9,7 @@ use FreshHuddle\App\Database\Clock;
 use FreshHuddle\App\Grouping\Floor\FloorStore;
 use FreshHuddle\App\Lesson\Lesson;
 use FreshHuddle\App\Lesson\Moments;
+use FreshHuddle\App\Lesson\NowReader;
 use FreshHuddle\App\Lesson\Round;
 use FreshHuddle\App\Lesson\Run\RunStore;
 use FreshHuddle\App\Lesson\RunningOrders;
@@ -23,6 +24,7 @@ use FreshHuddle\Core\Lesson\EventKind;
 use FreshHuddle\Core\Lesson\RoundState;
 use FreshHuddle\Core\Live\Command;
 use FreshHuddle\Core\Live\Command\CallBack;
+use FreshHuddle\Core\Live\Command\End;
 use FreshHuddle\Core\Live\Exception\CommandRefused;
 use FreshHuddle\Core\Message;
 
@@ -41,6 +43,9 @@ final readonly class LiveLesson
         private RunStore $runs,
         private RunningOrders $orders,
         private Words $words,
+        private NowReader $now,
+        private Ending $ending,
+        private PresenceStore $presence,
     ) {
     }
 
@@ -66,12 +71,59 @@ final readonly class LiveLesson
                 throw LiveRefused::because($e->says);
             }
         });
+        $this->tell($lesson, $done);
+    }
+
+    /**
+     * A lesson nobody has ended, and nobody is in any more: it was over when the class went elsewhere, or fell silent.
+     */
+    public function endByItself(string $lessonId): void
+    {
+        $lesson = $this->em->find(Lesson::class, $lessonId);
+        if (null === $lesson) {
+            return;
+        }
+        $done = $this->em->wrapInTransaction(function () use ($lesson): array {
+            $this->events->lock($lesson->id);
+            $this->em->refresh($lesson);
+            $now = $this->orders->roundNow($lesson);
+            if (null === $lesson->segment || null !== $lesson->endedAt) {
+                return [];
+            }
+            $messages = $now->state()->phase($this->clock->ms())->isUnderWay() ? $this->apply($now, new CallBack(0), 'watch') : [];
+
+            return [...$messages, ...$this->end($lesson, $now, new End(false), 'watch')];
+        });
+        $this->tell($lesson, $done);
+    }
+
+    /**
+     * @param list<array<string, mixed>> $done
+     */
+    private function tell(Lesson $lesson, array $done): void
+    {
         foreach ($done as $message) {
             $this->stream->publish([Audience::everybody($lesson->id)], $message);
         }
         if ([] !== $done) {
             $this->stream->publish([Audience::staff($lesson->id)], ['kind' => 'lesson']);
         }
+    }
+
+    /**
+     * @return list<array<string, mixed>>
+     *
+     * @throws CommandRefused
+     */
+    private function end(Lesson $lesson, Round $now, Command $command, string $actor): array
+    {
+        $events = $command->decide($now->state()->state(), $this->clock->ms());
+        $is = [] === $events ? null : $this->now->of($lesson->id);
+        if (null !== $is && null === $is->endedAt) {
+            $this->events->append($lesson->id, $now->id, 'watch', $this->ending->signs($is));
+        }
+
+        return $this->keep($now, $events, $actor);
     }
 
     /**
@@ -82,6 +134,12 @@ final readonly class LiveLesson
     private function decide(Lesson $lesson, GiveCommand $request, string $actor): array
     {
         $now = $this->orders->roundNow($lesson);
+        if (CommandKind::End === $request->kind || CommandKind::Reopen === $request->kind) {
+            return $this->end($lesson, $now, $request->command($now), $actor);
+        }
+        if (null !== $lesson->endedAt) {
+            throw LiveRefused::unusable('live.lesson_is_over');
+        }
         if (CommandKind::Begin === $request->kind) {
             $segment = $this->segment($lesson, $request->segment);
             if (null !== $segment->round) {
@@ -147,7 +205,7 @@ final readonly class LiveLesson
             $this->plan($round, $event, $state);
             $messages[] = match ($event->kind) {
                 EventKind::NoticeSaid => ['kind' => 'notice', 'notice' => new NoticeView($seq, $event->text('text'), $event->at)],
-                EventKind::SegmentBegun => ['kind' => 'refresh'],
+                EventKind::SegmentBegun, EventKind::LessonEnded, EventKind::LessonReopened => ['kind' => 'refresh'],
                 default => ['kind' => 'round', 'seq' => $seq, 'round' => $round->id, 'moments' => Moments::of($state)],
             };
         }
@@ -164,6 +222,8 @@ final readonly class LiveLesson
     {
         match ($event->kind) {
             EventKind::SegmentBegun => $this->goOn($round->lesson, $event),
+            EventKind::LessonEnded => $round->lesson->endedAt = $event->at,
+            EventKind::LessonReopened => $this->reopen($round->lesson),
             EventKind::SentOut => $this->planSendOut($round, $state),
             EventKind::TakenBack => $this->planTakeBack($round, $event),
             EventKind::EndChanged => $this->planEnd($round, $state),
@@ -174,16 +234,39 @@ final readonly class LiveLesson
         };
     }
 
+    private function reopen(Lesson $lesson): void
+    {
+        $lesson->endedAt = null;
+        $this->taken($lesson);
+        $this->tasks->ask(WatchWork::WATCH, $lesson->id);
+        $this->tasks->ask(WatchWork::ASK_SERVICE, $lesson->id);
+    }
+
+    /**
+     * The class comes into this lesson, and has left the one before.
+     */
+    private function taken(Lesson $lesson): void
+    {
+        $before = $lesson->class->currentLessonId;
+        if (null !== $before && $before !== $lesson->id) {
+            $this->tasks->ask(WatchWork::WATCH, $before);
+        }
+        $lesson->class->currentLessonId = $lesson->id;
+    }
+
     private function goOn(Lesson $lesson, Event $event): void
     {
+        if (null === $lesson->segment) {
+            $this->presence->watchAnew($lesson->class->id);
+        }
         $lesson->segment = $this->segment($lesson, $event->text('segment'));
         $lesson->segmentSince = $event->at;
-        $lesson->class->currentLessonId = $lesson->id;
+        $this->taken($lesson);
     }
 
     private function planSendOut(Round $round, RoundState $state): void
     {
-        $round->lesson->class->currentLessonId = $round->lesson->id;
+        $this->taken($round->lesson);
         foreach ($this->orders->segments($round->lesson) as $segment) {
             if (null !== $segment->round) {
                 $this->tasks->cancel(RoundWork::MOVE_BACK, $segment->round->id);

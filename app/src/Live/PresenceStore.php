@@ -46,17 +46,21 @@ final readonly class PresenceStore
     /**
      * A sign of life, and what it is answered with.
      *
-     * @return int the number of the last event of the lesson that concerns students' pages
+     * @return array{seq: int, seenIn: string|null} the number of the last event of the lesson that concerns students' pages, and where
+     *                                              the meeting service sees them
      */
-    public function sign(string $studentId, ?string $lessonId): int
+    public function sign(string $studentId, ?string $lessonId): array
     {
-        $seq = $this->db->fetchOne(
+        $row = $this->db->fetchAssociative(
             'WITH alive AS (INSERT INTO presence (student_id, page_at) VALUES (:id, :at) ON CONFLICT (student_id) DO UPDATE SET page_at = :at)
-             SELECT seq FROM live_event WHERE lesson_id = :lesson AND kind <> :signs ORDER BY seq DESC LIMIT 1',
+             SELECT (SELECT seq FROM live_event WHERE lesson_id = :lesson AND kind <> :signs ORDER BY seq DESC LIMIT 1) AS seq,
+                    (SELECT service_place FROM presence WHERE student_id = :id) AS seen_in',
             ['id' => $studentId, 'at' => $this->clock->ms(), 'lesson' => $lessonId, 'signs' => EventKind::WhereaboutsChanged->value],
         );
 
-        return \is_int($seq) ? $seq : 0;
+        $row = new Row(false === $row ? [] : $row);
+
+        return ['seq' => $row->intOrNull('seq') ?? 0, 'seenIn' => $row->textOrNull('seen_in')];
     }
 
     /**
@@ -90,11 +94,14 @@ final readonly class PresenceStore
         if (null !== $room && null === $place) {
             return; // a room of another class, or none of ours: it says nothing of where they are in ours
         }
-        $this->db->executeStatement(
+        $isNews = $this->db->executeStatement(
             'INSERT INTO presence (student_id, service_place, service_at) VALUES (:id, :place, :at)
              ON CONFLICT (student_id) DO UPDATE SET service_place = :place, service_at = :at WHERE presence.service_at IS NULL OR presence.service_at <= :at',
             ['id' => $person, 'place' => $place, 'at' => $at],
         );
+        if (0 === $isNews) {
+            return; // nobody is told what is not so any more
+        }
         $this->stream->publish([Audience::student($person)], ['kind' => 'seen', 'place' => $place]);
         if (null !== $lesson->textOrNull('lesson')) {
             $this->tasks->ask(WatchWork::WATCH, $lesson->text('lesson'));
@@ -139,6 +146,14 @@ final readonly class PresenceStore
     public function tell(string $studentId, string $word): void
     {
         $this->db->executeStatement('UPDATE presence SET told = ? WHERE student_id = ?', [$word, $studentId]);
+    }
+
+    /**
+     * A lesson begins: what staff were told in the one before is no news of this one.
+     */
+    public function watchAnew(string $classId): void
+    {
+        $this->db->executeStatement('UPDATE presence SET told = NULL WHERE student_id IN (SELECT id FROM student WHERE class_id = ?)', [$classId]);
     }
 
     /**

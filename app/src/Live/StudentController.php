@@ -48,7 +48,9 @@ final readonly class StudentController
     #[Route('/sign', methods: ['POST'])]
     public function sign(#[CurrentUser] StudentUser $student): SignAnswer
     {
-        return new SignAnswer($student->lessonId, $this->presence->sign($student->id, $student->lessonId), $this->clock->ms());
+        $known = $this->presence->sign($student->id, $student->lessonId);
+
+        return new SignAnswer($student->lessonId, $known['seq'], $known['seenIn'], $this->clock->ms());
     }
 
     /** The way to where the student belongs now. */

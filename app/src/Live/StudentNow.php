@@ -23,6 +23,7 @@ final readonly class StudentNow
      * @param string|null      $seenIn      the place the meeting service sees the student in: `main`, a group's id, null: none
      * @param list<NoticeView> $notices     newest first
      * @param SignUpView|null  $signUp      seats to be taken, while that is open
+     * @param bool             $over        the lesson has ended
      */
     public function __construct(
         public string $id,
@@ -40,6 +41,7 @@ final readonly class StudentNow
         public ?string $seenIn,
         public array $notices,
         public ?SignUpView $signUp,
+        public bool $over,
     ) {
     }
 }

@@ -33,7 +33,7 @@ final readonly class StudentPage
         $around = $this->reader->around($student);
         $lesson = null === $student->lessonId ? null : $this->lessons->of($student->lessonId);
         if (null === $lesson) {
-            return new StudentNow($student->id, $student->name, $student->className, null, null, 0, $now, null, null, null, null, $around['main'], null, [], null);
+            return new StudentNow($student->id, $student->name, $student->className, null, null, 0, $now, null, null, null, null, $around['main'], null, [], null, false);
         }
         $shown = $lesson->phase($now)->showsGroups();
 
@@ -53,6 +53,7 @@ final readonly class StudentPage
             $around['seenIn'],
             $around['notices'],
             $shown && SegmentKind::Round === $lesson->kind ? null : $this->signUps->view($student),
+            null !== $lesson->endedAt,
         );
     }
 

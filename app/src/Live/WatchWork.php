@@ -19,8 +19,6 @@ use FreshHuddle\App\Stream\Stream;
 use FreshHuddle\App\Worker\Task;
 use FreshHuddle\App\Worker\TaskHandler;
 use FreshHuddle\Core\Grouping\Floor;
-use FreshHuddle\Core\Lesson\Event;
-use FreshHuddle\Core\Lesson\EventKind;
 use FreshHuddle\Core\Lesson\Phase;
 use FreshHuddle\Core\Live\Whereabouts;
 
@@ -49,6 +47,7 @@ final readonly class WatchWork implements TaskHandler
         private PresenceStore $presence,
         private EventStore $events,
         private RoomService $service,
+        private LiveLesson $live,
         private Stream $stream,
         private Clock $clock,
     ) {
@@ -68,6 +67,14 @@ final readonly class WatchWork implements TaskHandler
     {
         $lesson = $this->lessons->of($task->subject);
         if (null === $lesson) {
+            return null;
+        }
+        if (null !== $lesson->endedAt) {
+            return null;
+        }
+        if (null !== $lesson->kind && (!$lesson->current || $this->isQuiet($lesson))) {
+            $this->live->endByItself($lesson->lessonId);
+
             return null;
         }
         if (self::ASK_SERVICE === $task->kind) {
@@ -94,9 +101,7 @@ final readonly class WatchWork implements TaskHandler
                 $word = self::word($where);
                 if (\array_key_exists($student, $told) && $told[$student] !== $word) {
                     $this->presence->tell($student, $word);
-                    $events[] = new Event(EventKind::WhereaboutsChanged, $now, [
-                        'student' => $student, 'place' => $where->place->value, 'because' => $where->because->value, 'at' => $where->at,
-                    ]);
+                    $events[] = Ending::sign($student, $where, $now);
                 }
             }
             if ([] !== $events && (null !== $lesson->kind || Phase::Planned !== $lesson->phase($now))) {
@@ -123,12 +128,15 @@ final readonly class WatchWork implements TaskHandler
             return; // it is asked again soon
         }
         foreach ($this->presence->ofClass($lesson->classId) as $student => $evidence) {
+            if (($evidence->serviceAt ?? 0) >= $asked) {
+                continue; // a callback overtook the answer
+            }
             $seen = $there[$student] ?? null;
             if (null !== $seen) {
                 if ($places[$seen['room']] !== $evidence->servicePlace) {
                     $this->presence->seenByService($student, $seen['room'], max($seen['since'], $evidence->serviceAt ?? 0));
                 }
-            } elseif (null !== $evidence->servicePlace && ($evidence->serviceAt ?? 0) < $asked) {
+            } elseif (null !== $evidence->servicePlace) {
                 $this->presence->seenByService($student, null, $asked);
             }
         }

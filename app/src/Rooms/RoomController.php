@@ -8,6 +8,8 @@ use FreshHuddle\App\Account\Teacher;
 use FreshHuddle\App\Grouping\Floor\FloorStore;
 use FreshHuddle\App\Lesson\LessonAccess;
 use FreshHuddle\App\Roster\ForAssistants;
+use Symfony\Component\HttpFoundation\RedirectResponse;
+use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\Routing\Attribute\Route;
 use Symfony\Component\Routing\Requirement\Requirement;
 use Symfony\Component\Security\Http\Attribute\CurrentUser;
@@ -30,6 +32,15 @@ final readonly class RoomController
         $this->rooms->make($round);
 
         return $this->reader->ofRound($round->grouping->id, $round->lesson->class->id, $this->floors->now($round->grouping->id));
+    }
+
+    /** Into the room, for whoever teaches or assists. */
+    #[Route('/rooms/{id}/way', methods: ['GET'])]
+    public function way(#[CurrentUser] Teacher $teacher, string $id): Response
+    {
+        $link = $this->rooms->way($this->roomAccess->room($teacher, $id), $teacher);
+
+        return new RedirectResponse($link, headers: ['Cache-Control' => 'no-store', 'Referrer-Policy' => 'no-referrer']);
     }
 
     #[Route('/rooms/{id}/retry', methods: ['POST'])]

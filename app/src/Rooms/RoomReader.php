@@ -96,6 +96,16 @@ final readonly class RoomReader
     }
 
     /**
+     * @return string|null the personal link of one of the staff
+     */
+    public function linkOf(string $roomId, string $teacherId): ?string
+    {
+        $link = $this->db->fetchOne('SELECT link FROM room_helper WHERE room_id = ? AND teacher_id = ?', [$roomId, $teacherId]);
+
+        return \is_string($link) ? $link : null;
+    }
+
+    /**
      * @return string|null the place of a class that the service calls so: `main` or a group's id
      */
     public function place(string $classId, string $externalId): ?string

@@ -43,16 +43,21 @@ final readonly class RoomStore
     }
 
     /**
-     * @param array<string, string> $links student's id => their personal link
+     * @param array<string, string> $links   student's id => their personal link
+     * @param array<string, string> $helpers staff's id => their personal link
      */
-    public function members(string $roomId, array $links): void
+    public function members(string $roomId, array $links, array $helpers): void
     {
-        $this->db->transactional(function () use ($roomId, $links): void {
+        $this->db->transactional(function () use ($roomId, $links, $helpers): void {
             $this->db->executeStatement('DELETE FROM room_member WHERE room_id = ?', [$roomId]);
             $this->db->executeStatement(
                 'INSERT INTO room_member (room_id, student_id, link) SELECT ?, key::uuid, value FROM jsonb_each_text(?::jsonb)',
                 [$roomId, json_encode((object) $links, \JSON_THROW_ON_ERROR)],
             );
+            $this->db->executeStatement('DELETE FROM room_helper WHERE room_id = ?', [$roomId]);
+            foreach ($helpers as $teacher => $link) {
+                $this->db->insert('room_helper', ['room_id' => $roomId, 'teacher_id' => $teacher, 'link' => $link]);
+            }
             $this->note($roomId, RoomState::Made);
         });
     }

@@ -6,12 +6,10 @@ namespace FreshHuddle\App\Rooms;
 
 use Doctrine\ORM\EntityManagerInterface;
 use FreshHuddle\App\Database\Clock;
-use FreshHuddle\App\Grouping\Floor\FloorStore;
 use FreshHuddle\App\Lesson\Round;
 use FreshHuddle\App\Rooms\Event\RoomsChanged;
 use FreshHuddle\App\Rooms\Meeting\MeetingServiceFailed;
 use FreshHuddle\App\Rooms\Meeting\RoomService;
-use FreshHuddle\App\Roster\Student;
 use FreshHuddle\App\Words\Words;
 use FreshHuddle\App\Worker\Task;
 use FreshHuddle\App\Worker\TaskHandler;
@@ -33,7 +31,7 @@ final readonly class RoomWork implements TaskHandler
     public function __construct(
         private EntityManagerInterface $em,
         private RoomStore $store,
-        private FloorStore $floors,
+        private Membership $membership,
         private RoomService $service,
         private EventDispatcherInterface $events,
         private Words $words,
@@ -58,7 +56,7 @@ final readonly class RoomWork implements TaskHandler
             return null;
         }
         try {
-            $links = $this->make($room);
+            $links = $this->membership->bring($room);
             if (self::MEMBERS === $task->kind) {
                 $this->moveWhoSitsHereNow($room, array_keys($links));
             }
@@ -70,25 +68,6 @@ final readonly class RoomWork implements TaskHandler
         $this->events->dispatch(new RoomsChanged($room->class->id));
 
         return null;
-    }
-
-    /**
-     * @return array<string, string> student's id => their link
-     *
-     * @throws MeetingServiceFailed
-     * @throws NotOnTheFloor
-     */
-    private function make(Room $room): array
-    {
-        $people = $this->people($room);
-        if (null === $room->externalId) {
-            $room->externalId = $this->service->make($room->id, $room->name);
-            $this->store->madeAs($room->id, $room->externalId);
-        }
-        $links = $this->service->setMembers($room->externalId, $people);
-        $this->store->members($room->id, $links);
-
-        return $links;
     }
 
     /**
@@ -114,24 +93,5 @@ final readonly class RoomWork implements TaskHandler
         }
         // A room that was made before stays usable for those whom it knew.
         $this->store->note($room->id, null === $room->externalId || RoomState::Planned === $room->state ? RoomState::Failed : $room->state, $this->words->say($failure->says));
-    }
-
-    /**
-     * @return array<string, string> student's id => name
-     *
-     * @throws NotOnTheFloor
-     */
-    private function people(Room $room): array
-    {
-        $people = [];
-        foreach ($this->em->getRepository(Student::class)->findBy(['class' => $room->class, 'removedAt' => null]) as $student) {
-            $people[$student->id] = $student->name;
-        }
-        if (null === $room->group || null === $room->grouping) {
-            return $people;
-        }
-        $seated = $this->floors->now($room->grouping->id)->group($room->group->id)->students;
-
-        return array_intersect_key($people, array_flip($seated));
     }
 }

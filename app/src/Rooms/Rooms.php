@@ -4,10 +4,14 @@ declare(strict_types=1);
 
 namespace FreshHuddle\App\Rooms;
 
+use FreshHuddle\App\Account\Teacher;
 use FreshHuddle\App\Grouping\Floor\FloorStore;
 use FreshHuddle\App\Lesson\Round;
 use FreshHuddle\App\Rooms\Exception\RoomsRefused;
+use FreshHuddle\App\Rooms\Meeting\MeetingServiceFailed;
+use FreshHuddle\App\Rooms\Meeting\RoomService;
 use FreshHuddle\App\Worker\Tasks;
+use FreshHuddle\Core\Grouping\Exception\NotOnTheFloor;
 use FreshHuddle\Core\Rooms\NamePattern;
 use FreshHuddle\Core\Rooms\RoomState;
 
@@ -19,7 +23,7 @@ final readonly class Rooms
     private const PATTERN = '{class} · {n} {group}';
     private const MAIN_PATTERN = '{class} · Main session';
 
-    public function __construct(private RoomStore $store, private RoomReader $reader, private FloorStore $floors, private Tasks $tasks)
+    public function __construct(private RoomStore $store, private RoomReader $reader, private FloorStore $floors, private Tasks $tasks, private Membership $membership, private RoomService $service)
     {
     }
 
@@ -47,6 +51,29 @@ final readonly class Rooms
                 $this->tasks->ensure(RoomWork::MAKE, $room->id);
             }
         }
+    }
+
+    /**
+     * @return string the address that lets this teacher in
+     *
+     * @throws RoomsRefused where there is none yet, or the meeting service does not do it
+     */
+    public function way(Room $room, Teacher $teacher): string
+    {
+        if (null === $room->externalId) {
+            throw RoomsRefused::unusable('rooms.not_made');
+        }
+        try {
+            if (null === $this->reader->linkOf($room->id, $teacher->id)) {
+                $this->membership->bring($room); // they joined the class after the room was made
+            }
+        } catch (MeetingServiceFailed $e) {
+            throw RoomsRefused::because($e->says);
+        } catch (NotOnTheFloor) {
+            throw RoomsRefused::unusable('rooms.not_made');
+        }
+
+        return $this->service->letIn($this->reader->linkOf($room->id, $teacher->id) ?? throw RoomsRefused::unusable('rooms.not_made'));
     }
 
     public function retry(Room $room): void

@@ -29,6 +29,28 @@ final readonly class ClassAccess
     }
 
     /**
+     * @throws RosterRefused if it is not in a class of theirs, or if somebody else owns it
+     */
+    public function own(Teacher $teacher, string $id): SchoolClass
+    {
+        $class = $this->schoolClass($teacher, $id);
+
+        return $class->teacher === $teacher ? $class : throw RosterRefused::notAllowed('roster.not_owner');
+    }
+
+    /**
+     * A class that was thrown away; only its owner could do that.
+     *
+     * @throws RosterRefused if there is none such of theirs
+     */
+    public function removed(Teacher $teacher, string $id): SchoolClass
+    {
+        $class = $this->em->getRepository(SchoolClass::class)->findOneBy(['id' => $id, 'teacher' => $teacher]);
+
+        return null === $class?->removedAt ? throw RosterRefused::missing() : $class;
+    }
+
+    /**
      * @throws RosterRefused if it is not in a class of theirs, or if they only assist there
      */
     public function student(Teacher $teacher, string $id): Student

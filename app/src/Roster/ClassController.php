@@ -114,6 +114,19 @@ final readonly class ClassController
         $this->roster->archive($this->classAccess->schoolClass($teacher, $id), $request->archived);
     }
 
+    /** Thrown away; its door word leads nowhere. `restore` brings all of it back. */
+    #[Route('/classes/{id}', methods: ['DELETE'])]
+    public function removeClass(#[CurrentUser] Teacher $teacher, string $id): void
+    {
+        $this->roster->removeClass($this->classAccess->own($teacher, $id));
+    }
+
+    #[Route('/classes/{id}/restore', methods: ['POST'])]
+    public function restoreClass(#[CurrentUser] Teacher $teacher, string $id): void
+    {
+        $this->roster->restoreClass($this->classAccess->removed($teacher, $id));
+    }
+
     #[Route('/classes/{id}/rules', methods: ['POST'])]
     public function addRule(#[CurrentUser] Teacher $teacher, string $id, #[Body] MakeRule $request): RuleMade
     {

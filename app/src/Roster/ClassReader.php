@@ -26,7 +26,7 @@ final readonly class ClassReader
         $rows = Row::all($this->db->fetchAllAssociative(
             'SELECT c.id, c.name, c.door_word, c.archived_at IS NOT NULL AS archived, (SELECT COUNT(*) FROM student s WHERE s.class_id = c.id AND s.removed_at IS NULL AND s.seatable) AS students,
                     CASE WHEN c.teacher_id = :me THEN :owner ELSE m.role END AS role
-             FROM school_class c LEFT JOIN class_staff m ON m.class_id = c.id AND m.teacher_id = :me WHERE c.teacher_id = :me OR m.teacher_id = :me ORDER BY c.id DESC',
+             FROM school_class c LEFT JOIN class_staff m ON m.class_id = c.id AND m.teacher_id = :me WHERE (c.teacher_id = :me OR m.teacher_id = :me) AND c.removed_at IS NULL ORDER BY c.id DESC',
             ['me' => $teacher->id, 'owner' => StaffRole::Owner->value],
         ));
 

@@ -41,7 +41,7 @@ final readonly class Roster
      */
     public function classes(Teacher $teacher): array
     {
-        return array_values($this->em->getRepository(SchoolClass::class)->findBy(['teacher' => $teacher], ['id' => 'DESC']));
+        return array_values($this->em->getRepository(SchoolClass::class)->findBy(['teacher' => $teacher, 'removedAt' => null], ['id' => 'DESC']));
     }
 
     /**
@@ -187,6 +187,22 @@ final readonly class Roster
         if ($archived) {
             $this->devices->freeAll($class->id);
         }
+    }
+
+    /**
+     * Nothing of it is lost; its door word leads nowhere, and whoever was in is outside.
+     */
+    public function removeClass(SchoolClass $class): void
+    {
+        $class->removedAt ??= $this->clock->now();
+        $this->em->flush();
+        $this->devices->freeAll($class->id);
+    }
+
+    public function restoreClass(SchoolClass $class): void
+    {
+        $class->removedAt = null;
+        $this->em->flush();
     }
 
     public function remove(Student $student): void

@@ -21,6 +21,10 @@ class SchoolClass
     #[ORM\Column(type: 'datetimetz_immutable', nullable: true)]
     public ?\DateTimeImmutable $archivedAt = null;
 
+    /** Thrown away, and kept for whoever thinks again. */
+    #[ORM\Column(type: 'datetimetz_immutable', nullable: true)]
+    public ?\DateTimeImmutable $removedAt = null;
+
     /** @var list<string> what groups of this class are called, in this order */
     #[ORM\Column(type: 'json', options: ['jsonb' => true, 'default' => '[]'])]
     public array $groupNames = [];

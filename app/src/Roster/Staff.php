@@ -37,7 +37,7 @@ final readonly class Staff
     public function one(string $type, QueryBuilder $query, string $alias, Teacher $teacher, string $id): object
     {
         $found = $query->leftJoin(ClassStaff::class, 'm', 'WITH', 'm.class = c AND m.teacher = :teacher')
-            ->andWhere($alias.'.id = :id')->andWhere('c.teacher = :teacher OR m.teacher = :teacher')
+            ->andWhere($alias.'.id = :id')->andWhere('c.teacher = :teacher OR m.teacher = :teacher')->andWhere('c.removedAt IS NULL')
             ->setParameter('id', $id)->setParameter('teacher', $teacher)
             ->getQuery()->getResult();
         $found = \is_array($found) ? array_values(array_filter($found, static fn (mixed $one): bool => $one instanceof $type))[0] ?? null : null;

@@ -4,9 +4,14 @@ declare(strict_types=1);
 
 namespace FreshHuddle\App\Tests\Live;
 
+use FreshHuddle\App\Database\Clock;
 use FreshHuddle\App\Live\PresenceStore;
+use FreshHuddle\App\Live\WatchWork;
+use FreshHuddle\App\Rooms\Meeting\RoomService;
 use FreshHuddle\App\Tests\Support\AppTestCase;
 use FreshHuddle\App\Tests\Support\Json;
+use FreshHuddle\App\Tests\Support\RoomsInMemory;
+use FreshHuddle\App\Worker\Task;
 use Symfony\Component\Clock\Test\ClockSensitiveTrait;
 
 /**
@@ -53,6 +58,35 @@ final class PresenceTest extends AppTestCase
         $student = $lesson->text('floor.groups.0.students.0');
         $this->ask('PATCH', "/api/staff/students/{$student}", ['absent' => true]);
         self::assertSame(['excused', 'absent'], $this->where($lesson, $student));
+    }
+
+    public function test_a_callback_that_overtakes_the_service_s_answer_is_not_undone_by_it(): void
+    {
+        $service = new RoomsInMemory();
+        self::getContainer()->set(RoomService::class, $service);
+        $lesson = $this->readyLesson();
+        $id = $lesson->text('id');
+        $this->ask('POST', '/api/staff/rounds/'.$lesson->text('round.id').'/rooms');
+        $this->work();
+        $student = $lesson->text('floor.groups.0.students.0');
+        $rooms = $this->db()->fetchAllKeyValue('SELECT COALESCE(group_id::text, \'main\'), external_id FROM room');
+        $main = $rooms['main'];
+        $own = $rooms[$lesson->text('floor.groups.0.id')];
+        \assert(\is_string($main) && \is_string($own));
+        $presence = $this->service(PresenceStore::class);
+        $before = $this->service(Clock::class)->ms() - 60_000;
+        $presence->seenByService($student, $main, $before);
+        $service->there = [$student => ['room' => $main, 'since' => $before]];
+        $service->meanwhile = fn () => $presence->seenByService($student, $own, $this->service(Clock::class)->ms());
+        $this->service(WatchWork::class)->handle(new Task(1, WatchWork::ASK_SERVICE, $id, [], 1, 0));
+        self::assertSame($lesson->text('floor.groups.0.id'), $this->db()->fetchOne('SELECT service_place FROM presence WHERE student_id = ?', [$student]));
+
+        // Where no callback came, the answer counts.
+        $service->meanwhile = null;
+        $service->there = [];
+        self::mockTime('+5 seconds');
+        $this->service(WatchWork::class)->handle(new Task(1, WatchWork::ASK_SERVICE, $id, [], 1, 0));
+        self::assertNull($this->db()->fetchOne('SELECT service_place FROM presence WHERE student_id = ?', [$student]));
     }
 
     /**

@@ -30,6 +30,23 @@ final class RoomsTest extends AppTestCase
         self::assertCount(12, $passes, 'all different: six in the main session, three in each room');
     }
 
+    public function test_whoever_teaches_or_helps_goes_into_any_room_in_one_press(): void
+    {
+        $lesson = $this->made();
+        foreach ([0, 1, 2] as $i) {
+            $this->ask('GET', '/api/staff/rooms/'.$lesson->text("rooms.{$i}.id").'/way')->is(302);
+            self::assertStringContainsString('/in/', (string) $this->client->getResponse()->headers->get('Location'));
+        }
+        // Somebody who helps since a moment ago, for whom no room was made.
+        $helper = $this->newTeacher('otto@larkmouth.example');
+        $this->asTeacher($helper);
+        $this->ask('GET', '/api/staff/rooms/'.$lesson->text('rooms.1.id').'/way')->is(404);
+        $this->db()->insert('class_staff', ['class_id' => $lesson->text('classId'), 'teacher_id' => $helper->id, 'role' => 'assistant']);
+        $this->ask('GET', '/api/staff/rooms/'.$lesson->text('rooms.1.id').'/way')->is(302);
+        $this->asNobody();
+        $this->ask('GET', '/api/staff/rooms/'.$lesson->text('rooms.1.id').'/way')->is(401);
+    }
+
     public function test_pressed_twice_rooms_are_made_once(): void
     {
         $lesson = $this->readyLesson();

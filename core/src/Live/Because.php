@@ -23,4 +23,6 @@ enum Because: string
     case Absent = 'absent';
     /** They have no seat, so there is no room to be in. */
     case NoSeat = 'noSeat';
+    /** The lesson is over, and its record says so. */
+    case Record = 'record';
 }

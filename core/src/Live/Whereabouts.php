@@ -23,6 +23,18 @@ final readonly class Whereabouts
         return new self(Place::Excused, Because::Absent);
     }
 
+    /** Of a lesson that is over. */
+    public static function wasThere(): self
+    {
+        return new self(Place::InPlace, Because::Record);
+    }
+
+    /** Of a lesson that is over. */
+    public static function neverCame(): self
+    {
+        return new self(Place::Lost, Because::Never);
+    }
+
     /**
      * @param string|null $expected `main` or a group's id; null for a student without a seat while groups are out
      * @param int         $since    from when they are expected there, milliseconds since 1970

@@ -14,6 +14,7 @@ use Symfony\Component\Routing\Attribute\Route;
 final readonly class MeetingApi
 {
     private const FAULTS = ['slow', 'fail', 'lie', 'refuse'];
+    private const CALLS = ['make', 'members', 'move', 'say', 'presence'];
 
     public function __construct(private Store $store, #[\SensitiveParameter] private string $token, private string $publicUrl)
     {
@@ -22,7 +23,7 @@ final readonly class MeetingApi
     #[Route('/api/rooms', methods: ['POST'])]
     public function make(Request $request): JsonResponse
     {
-        return $this->answer($request, function (array $body) use ($request): array {
+        return $this->answer($request, 'make', function (array $body) use ($request): array {
             $key = $request->headers->get('Idempotency-Key') ?? bin2hex(random_bytes(8));
 
             return ['id' => $this->store->makeRoom($key, \is_string($body['name'] ?? null) ? $body['name'] : 'Room')];
@@ -32,7 +33,7 @@ final readonly class MeetingApi
     #[Route('/api/rooms/{room}/members', methods: ['PUT'])]
     public function members(string $room, Request $request): JsonResponse
     {
-        return $this->answer($request, function (array $body) use ($room): ?array {
+        return $this->answer($request, 'members', function (array $body) use ($room): ?array {
             if (!$this->store->hasRoom($room)) {
                 return null;
             }
@@ -45,7 +46,7 @@ final readonly class MeetingApi
     #[Route('/api/moves', methods: ['POST'])]
     public function move(Request $request): JsonResponse
     {
-        return $this->answer($request, function (array $body): array {
+        return $this->answer($request, 'move', function (array $body): array {
             $this->store->askToMove(self::texts($body['moves'] ?? []), self::now());
 
             return ['asked' => true];
@@ -55,7 +56,7 @@ final readonly class MeetingApi
     #[Route('/api/say', methods: ['POST'])]
     public function say(Request $request): JsonResponse
     {
-        return $this->answer($request, function (array $body): array {
+        return $this->answer($request, 'say', function (array $body): array {
             foreach (self::texts($body['rooms'] ?? []) as $room) {
                 $this->store->say($room, \is_string($body['text'] ?? null) ? $body['text'] : '', self::now());
             }
@@ -67,20 +68,21 @@ final readonly class MeetingApi
     #[Route('/api/presence', methods: ['POST'])]
     public function presence(Request $request): JsonResponse
     {
-        return $this->answer($request, fn (array $body): array => [
+        return $this->answer($request, 'presence', fn (array $body): array => [
             'people' => (object) $this->store->whoIsThere(array_values(self::texts($body['rooms'] ?? [])), self::now()),
         ]);
     }
 
-    /** Orders misbehaviour: the next so many calls are slow, fail, are refused, or get nonsense for an answer. */
+    /** Orders misbehaviour: the next so many calls (of one kind, if `call` says which) are slow, fail, are refused, or get nonsense for an answer. */
     #[Route('/control/faults', methods: ['POST'])]
     public function faults(Request $request): JsonResponse
     {
         $body = $request->toArray();
-        if (!$this->mayAsk($request) || !\in_array($body['kind'] ?? null, self::FAULTS, true) || !\is_int($body['times'] ?? null)) {
+        if (!$this->mayAsk($request) || !\in_array($body['kind'] ?? null, self::FAULTS, true) || !\is_int($body['times'] ?? null)
+            || !\in_array($call = $body['call'] ?? null, [null, ...self::CALLS], true)) {
             return new JsonResponse(['error' => 'no'], 400);
         }
-        $this->store->setFault($body['kind'], $body['times']);
+        $this->store->setFault($body['kind'], $body['times'], $call);
 
         return new JsonResponse(['ordered' => true]);
     }
@@ -88,12 +90,12 @@ final readonly class MeetingApi
     /**
      * @param callable(array<array-key, mixed>): (array<string, mixed>|null) $do
      */
-    private function answer(Request $request, callable $do): JsonResponse
+    private function answer(Request $request, string $call, callable $do): JsonResponse
     {
         if (!$this->mayAsk($request)) {
             return new JsonResponse(['error' => 'unknown token'], 401);
         }
-        $fault = $this->store->takeFault();
+        $fault = $this->store->takeFault($call);
         if ('slow' === $fault) {
             sleep(6);
         }

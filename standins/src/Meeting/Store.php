@@ -184,22 +184,25 @@ final class Store
         return $this->rows('SELECT text FROM said WHERE room = ? AND at > ? ORDER BY at DESC, id DESC LIMIT 1', [$room, (string) $since])[0]['text'] ?? null;
     }
 
-    public function setFault(string $kind, int $times): void
+    /**
+     * @param string|null $call the kind of call that misbehaves; null: any
+     */
+    public function setFault(string $kind, int $times, ?string $call): void
     {
         $this->run('DELETE FROM fault', []);
-        $this->run('INSERT INTO fault (kind, times) VALUES (?, ?)', [$kind, (string) $times]);
+        $this->run('INSERT INTO fault (kind, times, call) VALUES (?, ?, ?)', [$kind, (string) $times, $call]);
     }
 
     /**
      * The misbehaviour that is next in line; using it up.
      */
-    public function takeFault(): ?string
+    public function takeFault(string $call): ?string
     {
-        return $this->rows('UPDATE fault SET times = times - 1 WHERE times > 0 RETURNING kind', [])[0]['kind'] ?? null;
+        return $this->rows('UPDATE fault SET times = times - 1 WHERE times > 0 AND (call IS NULL OR call = ?) RETURNING kind', [$call])[0]['kind'] ?? null;
     }
 
     /**
-     * @param list<string> $values
+     * @param list<string|null> $values
      */
     private function run(string $sql, array $values): int
     {

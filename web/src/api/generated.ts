@@ -338,7 +338,35 @@ export interface paths {
         };
         put?: never;
         post?: never;
-        delete?: never;
+        delete: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: string;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description Done */
+                204: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content?: never;
+                };
+                /** @description A problem (RFC 9457) */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
         options?: never;
         head?: never;
         patch: {
@@ -1043,6 +1071,50 @@ export interface paths {
                     content: {
                         "application/json": components["schemas"]["LessonView"];
                     };
+                };
+                /** @description A problem (RFC 9457) */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/staff/classes/{id}/restore": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: string;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description Done */
+                204: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content?: never;
                 };
                 /** @description A problem (RFC 9457) */
                 default: {
@@ -2407,7 +2479,35 @@ export interface paths {
         };
         put?: never;
         post?: never;
-        delete?: never;
+        delete: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: string;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description Done */
+                204: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content?: never;
+                };
+                /** @description A problem (RFC 9457) */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
         options?: never;
         head?: never;
         patch: {
@@ -2525,6 +2625,50 @@ export interface paths {
                     content: {
                         "application/json": components["schemas"]["LessonView"];
                     };
+                };
+                /** @description A problem (RFC 9457) */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/staff/lessons/{id}/restore": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: string;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description Done */
+                204: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content?: never;
                 };
                 /** @description A problem (RFC 9457) */
                 default: {
@@ -2818,6 +2962,50 @@ export interface paths {
                 };
             };
         };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/staff/rooms/{id}/way": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: string;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description Done */
+                204: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content?: never;
+                };
+                /** @description A problem (RFC 9457) */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+        put?: never;
+        post?: never;
         delete?: never;
         options?: never;
         head?: never;
@@ -4018,7 +4206,7 @@ export interface components {
             basedOn: number;
         };
         /** @enum {string} */
-        Because: "service" | "link" | "page" | "silent" | "never" | "absent" | "noSeat";
+        Because: "service" | "link" | "page" | "silent" | "never" | "absent" | "noSeat" | "record";
         /** @enum {string} */
         BlockKind: "text" | "each" | "together";
         BlockView: {
@@ -4066,7 +4254,7 @@ export interface components {
         /** @enum {string} */
         ColumnKind: "name" | "given" | "family" | "schoolId" | "table" | "tags" | "tag" | "attribute" | "nothing";
         /** @enum {string} */
-        CommandKind: "begin" | "sendOut" | "takeBack" | "changeEnd" | "callBack" | "keepWorking" | "say";
+        CommandKind: "begin" | "sendOut" | "takeBack" | "changeEnd" | "callBack" | "keepWorking" | "end" | "reopen" | "say";
         ConflictView: {
             rules: string[];
             message: string;
@@ -4312,6 +4500,7 @@ export interface components {
             template: boolean;
             current: boolean;
             begun: boolean;
+            endedAt: number | null;
         };
         LessonView: {
             id: string;
@@ -4323,6 +4512,7 @@ export interface components {
             className: string;
             doorWord: string;
             current: boolean;
+            endedAt: number | null;
             seq: number;
             serverNow: number;
             order: components["schemas"]["RunningOrderView"];
@@ -4600,6 +4790,7 @@ export interface components {
         SignAnswer: {
             lesson: string | null;
             seq: number;
+            seenIn: string | null;
             serverNow: number;
         };
         SignIn: {
@@ -4653,6 +4844,7 @@ export interface components {
             seenIn: string | null;
             notices: components["schemas"]["NoticeView"][];
             signUp: components["schemas"]["SignUpView"] | null;
+            over: boolean;
         };
         StudentView: {
             id: string;

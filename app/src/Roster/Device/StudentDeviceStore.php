@@ -127,7 +127,7 @@ final readonly class StudentDeviceStore implements Forgets
         $row = $this->db->fetchAssociative(
             'SELECT s.id, s.name, c.id AS class_id, c.name AS class_name, c.current_lesson_id, d.channel
              FROM student_device d JOIN student s ON s.id = d.student_id JOIN school_class c ON c.id = s.class_id
-             WHERE d.token_hash = ? AND d.until > now() AND s.removed_at IS NULL AND c.archived_at IS NULL',
+             WHERE d.token_hash = ? AND d.until > now() AND s.removed_at IS NULL AND c.archived_at IS NULL AND c.removed_at IS NULL',
             [hash('sha256', $token)],
         );
         if (false === $row) {

@@ -25,7 +25,7 @@ final readonly class DoorReader
     {
         $row = $this->db->fetchAssociative(
             "SELECT c.id, c.name, c.names_at_door AND COALESCE(l.watched_at > now() - interval '30 minutes', false) AS listed
-             FROM school_class c LEFT JOIN lesson l ON l.id = c.current_lesson_id WHERE c.door_word = ? AND c.archived_at IS NULL",
+             FROM school_class c LEFT JOIN lesson l ON l.id = c.current_lesson_id WHERE c.door_word = ? AND c.archived_at IS NULL AND c.removed_at IS NULL",
             [$doorWord],
         );
         if (false === $row) {

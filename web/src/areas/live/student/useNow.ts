@@ -5,18 +5,12 @@ import { pace } from '../../../api/pace';
 import { isProblem } from '../../../api/problem';
 import { listen } from '../../../api/stream';
 import { asked, heard, withMessage, type AnswerMessage } from '../../materials/answers';
-import type { Moments } from '../phase';
+import { Hearing, withNews, type News } from './news';
 
 type Now = Schema['StudentNow'];
 type Copy = Schema['CopyView'];
 
-type Message =
-  | { kind: 'round'; lesson: string; seq: number; moments: Moments }
-  | { kind: 'notice'; lesson: string; notice: Schema['NoticeView'] }
-  | { kind: 'refresh' }
-  | { kind: 'signUp'; taken: Record<string, number> }
-  | { kind: 'seen'; place: string | null }
-  | AnswerMessage;
+type Message = News | { kind: 'refresh' } | AnswerMessage;
 
 const signEvery = 15_000;
 const retryAfter = 3_000;
@@ -31,26 +25,23 @@ export interface StudentState {
   connected: boolean;
 }
 
-/** How many sit at each table now. */
-function withTaken(state: StudentState, taken: Record<string, number>): StudentState {
-  const signUp = state.now?.signUp ?? null;
-  if (state.now === null || signUp === null) return state;
-  const tables = signUp.tables.map((table) => ({ ...table, taken: taken[table.id] ?? table.taken }));
-  return { ...state, now: { ...state.now, signUp: { ...signUp, tables } } };
-}
-
 /** All a student's page knows, kept in step with the server. */
 export function useNow(): StudentState & { look: () => void } {
   const [state, setState] = useState<StudentState>({ now: null, copy: null, outside: false, connected: true });
   const timer = useRef<ReturnType<typeof setTimeout>>(undefined);
   const seq = useRef(0);
   const lesson = useRef<string | null>(null);
+  const [hearing] = useState(() => new Hearing());
 
   const look = useCallback(() => {
     const ask = async (): Promise<void> => {
       try {
-        const now = await take(api.GET('/api/student/now'));
-        setServerNow(now.serverNow);
+        const now = await hearing.asked(async () => {
+          const answer = await take(api.GET('/api/student/now'));
+          setServerNow(answer.serverNow);
+          return answer;
+        });
+        if (now === null) return;
         seq.current = now.seq;
         lesson.current = now.lesson;
         const copyId = now.group?.copy ?? null;
@@ -74,7 +65,7 @@ export function useNow(): StudentState & { look: () => void } {
       void ask();
     };
     void ask();
-  }, []);
+  }, [hearing]);
 
   const lookSoon = useCallback(() => {
     timer.current ??= setTimeout(
@@ -102,10 +93,10 @@ export function useNow(): StudentState & { look: () => void } {
           lookSoon();
           return;
         }
-        if (message.kind === 'refresh') lookSoon();
-        if (message.kind === 'signUp') setState((old) => withTaken(old, message.taken));
-        if (message.kind === 'seen')
-          setState((old) => (old.now === null ? old : { ...old, now: { ...old.now, seenIn: message.place } }));
+        if (message.kind === 'refresh') {
+          lookSoon();
+          return;
+        }
         if (message.kind === 'answer' || message.kind === 'change') {
           heard(message);
           setState((old) => {
@@ -113,31 +104,20 @@ export function useNow(): StudentState & { look: () => void } {
             if (copy === null && old.copy !== null) lookSoon();
             return copy === null ? old : { ...old, copy };
           });
+          return;
         }
-        if (message.kind === 'notice') {
-          seq.current = Math.max(seq.current, message.notice.seq);
-          setState((old) =>
-            old.now === null
-              ? old
-              : {
-                  ...old,
-                  now: {
-                    ...old.now,
-                    notices: [message.notice, ...old.now.notices.filter((one) => one.seq !== message.notice.seq)],
-                  },
-                },
-          );
-        }
+        hearing.hear(message);
+        setState((old) => (old.now === null ? old : { ...old, now: withNews(old.now, message) }));
+        if (message.kind === 'notice') seq.current = Math.max(seq.current, message.notice.seq);
         if (message.kind === 'round' && message.seq > seq.current) {
           seq.current = message.seq;
-          setState((old) => (old.now === null ? old : { ...old, now: { ...old.now, moments: message.moments } }));
           lookSoon();
         }
       },
       onLookAgain: lookSoon,
       onConnected: (connected) => setState((old) => ({ ...old, connected })),
     });
-  }, [inside, lookSoon]);
+  }, [inside, lookSoon, hearing]);
 
   // A sign of life, which also tells whether something was missed.
   useEffect(() => {
@@ -152,6 +132,12 @@ export function useNow(): StudentState & { look: () => void } {
         (answer) => {
           setServerNow(answer.serverNow);
           if (answer.lesson !== lesson.current || answer.seq > seq.current) look();
+          else
+            setState((old) =>
+              old.now === null || old.now.seenIn === answer.seenIn
+                ? old
+                : { ...old, now: { ...old.now, seenIn: answer.seenIn } },
+            );
         },
         (problem: unknown) => {
           if (isProblem(problem, 401)) look();

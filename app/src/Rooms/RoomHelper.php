@@ -1,0 +1,25 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FreshHuddle\App\Rooms;
+
+use Doctrine\ORM\Mapping as ORM;
+use FreshHuddle\App\Account\Teacher;
+
+/**
+ * Who of the staff may enter a room, with the personal link the meeting service gave. Written by RoomStore.
+ */
+#[ORM\Entity]
+class RoomHelper
+{
+    public function __construct(
+        #[ORM\Id, ORM\ManyToOne, ORM\JoinColumn(nullable: false, onDelete: 'CASCADE')]
+        public readonly Room $room,
+        #[ORM\Id, ORM\ManyToOne, ORM\JoinColumn(nullable: false, onDelete: 'CASCADE')]
+        public readonly Teacher $teacher,
+        #[ORM\Column(length: 500)]
+        public readonly string $link,
+    ) {
+    }
+}

@@ -1,0 +1,75 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FreshHuddle\App\Tests\Lesson;
+
+use FreshHuddle\App\Tests\Support\AppTestCase;
+
+/**
+ * A class or a lesson is thrown away with one press, and is back with the next, with all it had.
+ */
+final class ThrownAwayTest extends AppTestCase
+{
+    public function test_a_lesson_goes_and_comes_back_with_its_groups_and_its_work(): void
+    {
+        $lesson = $this->readyLesson();
+        $id = $lesson->text('id');
+        $this->ask('DELETE', "/api/staff/lessons/{$id}")->is(204);
+        $this->ask('GET', "/api/staff/lessons/{$id}")->is(404);
+        $this->ask('PATCH', '/api/staff/segments/'.$lesson->text('round.segmentId'), ['minutes' => 5])->is(404);
+        self::assertSame([], $this->ask('GET', '/api/staff/lessons')->list(''));
+        $this->ask('POST', "/api/staff/lessons/{$id}/restore")->is(204);
+        $back = $this->ask('GET', "/api/staff/lessons/{$id}")->is(200);
+        self::assertSame($lesson->at('floor.groups'), $back->at('floor.groups'));
+        self::assertSame($lesson->at('copies'), $back->at('copies'));
+        self::assertTrue($back->at('current'), 'students come into it again');
+    }
+
+    public function test_its_students_are_in_no_lesson_meanwhile(): void
+    {
+        $lesson = $this->readyLesson();
+        $token = $this->join($lesson, $lesson->text('floor.groups.0.students.0'));
+        $this->ask('DELETE', '/api/staff/lessons/'.$lesson->text('id'))->is(204);
+        $this->asStudent($token);
+        self::assertNull($this->ask('GET', '/api/student/now')->is(200)->at('lesson'));
+    }
+
+    public function test_not_while_its_groups_are_at_work(): void
+    {
+        $lesson = $this->readyLesson();
+        $this->command($lesson->text('id'), 'sendOut')->is(200);
+        $this->ask('DELETE', '/api/staff/lessons/'.$lesson->text('id'))->is(409);
+        $this->ask('GET', '/api/staff/lessons/'.$lesson->text('id'))->is(200);
+    }
+
+    public function test_a_class_goes_with_its_door_word_and_comes_back(): void
+    {
+        $lesson = $this->readyLesson();
+        $class = $lesson->text('classId');
+        $token = $this->join($lesson, $lesson->text('floor.groups.0.students.0'));
+        $this->ask('DELETE', "/api/staff/classes/{$class}")->is(204);
+        $this->ask('GET', "/api/staff/classes/{$class}")->is(404);
+        $this->ask('GET', '/api/staff/lessons/'.$lesson->text('id'))->is(404);
+        self::assertSame([], $this->ask('GET', '/api/staff/classes')->list(''));
+        $this->asStudent($token);
+        $this->ask('GET', '/api/student/now')->is(401);
+        $this->ask('POST', '/api/student/join', ['doorWord' => $lesson->text('doorWord'), 'name' => 'Student A'])->is(404);
+        $this->asTeacher();
+        $this->ask('POST', "/api/staff/classes/{$class}/restore")->is(204);
+        $this->ask('GET', '/api/staff/lessons/'.$lesson->text('id'))->is(200);
+    }
+
+    public function test_nobody_throws_away_or_brings_back_what_is_not_theirs(): void
+    {
+        $lesson = $this->readyLesson();
+        $class = $lesson->text('classId');
+        $this->asTeacher($this->newTeacher('otto@larkmouth.example'));
+        $this->ask('DELETE', "/api/staff/classes/{$class}")->is(404);
+        $this->ask('DELETE', '/api/staff/lessons/'.$lesson->text('id'))->is(404);
+        $this->asTeacher();
+        $this->ask('DELETE', "/api/staff/classes/{$class}")->is(204);
+        $this->asTeacher($this->newTeacher('pia@larkmouth.example'));
+        $this->ask('POST', "/api/staff/classes/{$class}/restore")->is(404);
+    }
+}

@@ -1,0 +1,49 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FreshHuddle\App\Tests\Support;
+
+use FreshHuddle\App\Rooms\Meeting\RoomService;
+
+/**
+ * A meeting service that does as it is told at once, for tests that order what happens when. Real HTTP is in RoomServiceTest.
+ */
+final class RoomsInMemory implements RoomService
+{
+    /** @var array<string, array{room: string, since: int}> */
+    public array $there = [];
+    /** @var (\Closure(): void)|null what happens while it is answering who is there */
+    public ?\Closure $meanwhile = null;
+
+    public function make(string $key, string $name): string
+    {
+        return 'm'.substr(hash('sha256', $key), 0, 16);
+    }
+
+    public function setMembers(string $room, array $people): array
+    {
+        return array_map(static fn (string $name): string => 'http://127.0.0.1/in/'.hash('sha256', $room.$name), $people);
+    }
+
+    public function letIn(string $link): string
+    {
+        return $link;
+    }
+
+    public function move(array $moves): void
+    {
+    }
+
+    public function say(array $rooms, string $text): void
+    {
+    }
+
+    public function whoIsThere(array $rooms): array
+    {
+        $there = $this->there;
+        ($this->meanwhile ?? static fn (): null => null)();
+
+        return $there;
+    }
+}
