@@ -77,6 +77,13 @@ final readonly class ClassController
         return PastedListView::of($this->roster->add($this->classAccess->schoolClass($teacher, $id), $request->names), $this->words);
     }
 
+    /** One column for many students at once. */
+    #[Route('/classes/{id}/column', methods: ['PUT'])]
+    public function fill(#[CurrentUser] Teacher $teacher, string $id, #[Body(self::LIST)] FillColumn $request): void
+    {
+        $this->roster->fillColumn($this->classAccess->schoolClass($teacher, $id), $request);
+    }
+
     #[Route('/classes/{id}/import/preview', methods: ['POST'])]
     public function previewImport(#[CurrentUser] Teacher $teacher, string $id, #[Body(self::FILE)] ImportRequest $request): ImportView
     {

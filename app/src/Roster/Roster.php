@@ -112,6 +112,28 @@ final readonly class Roster
         });
     }
 
+    /**
+     * Writes one column for many at once: all of it, or nothing.
+     *
+     * @throws RosterRefused if somebody is not on the list
+     */
+    public function fillColumn(SchoolClass $class, FillColumn $fill): void
+    {
+        $this->change->of(function () use ($class, $fill): void {
+            $this->em->wrapInTransaction(function () use ($class, $fill): void {
+                $this->em->lock($class, LockMode::PESSIMISTIC_WRITE);
+                $students = [];
+                foreach ($this->students($class) as $student) {
+                    $students[$student->id] = $student;
+                }
+                foreach ($fill->cells as $i => $cell) {
+                    $this->write($students[$cell->student] ?? throw RosterRefused::unusable('roster.not_on_list', "cells[{$i}].student"), $fill->edit($cell));
+                }
+            });
+            $this->events->dispatch(new ClassChanged($class->id));
+        });
+    }
+
     private function write(Student $student, EditStudent $edit): void
     {
         if (null !== $edit->name) {

@@ -167,4 +167,27 @@ final class ClassListTest extends AppTestCase
 
         return $student;
     }
+
+    public function test_a_column_is_filled_for_many_at_once_all_or_nothing(): void
+    {
+        $lesson = $this->newLesson(3);
+        $class = $lesson->text('classId');
+        $ids = array_map(static fn (int $i): string => $lesson->text("students.{$i}.id"), [0, 1, 2]);
+        $this->ask('PUT', "/api/staff/classes/{$class}/column", ['attribute' => 'Level', 'cells' => [
+            ['student' => $ids[0], 'value' => '4'], ['student' => $ids[2], 'value' => 'B2'],
+        ]])->is(204);
+        $this->ask('PUT', "/api/staff/classes/{$class}/column", ['attribute' => null, 'cells' => [['student' => $ids[1], 'value' => ' Window ']]])->is(204);
+        $list = $this->ask('GET', "/api/staff/classes/{$class}");
+        self::assertSame([[['name' => 'Level', 'value' => '4']], [], [['name' => 'Level', 'value' => 'B2']]], [$list->at('students.0.attributes'), $list->at('students.1.attributes'), $list->at('students.2.attributes')]);
+        self::assertSame('Window', $list->at('students.1.table'));
+
+        // One who is not on the list: nothing of it is written.
+        $this->ask('PUT', "/api/staff/classes/{$class}/column", ['attribute' => 'Level', 'cells' => [
+            ['student' => $ids[0], 'value' => '1'], ['student' => '018f2b2e-7c3e-7000-8000-000000000000', 'value' => '1'],
+        ]])->is(422);
+        self::assertSame('4', $this->ask('GET', "/api/staff/classes/{$class}")->at('students.0.attributes.0.value'));
+        // And back: an empty value takes it away.
+        $this->ask('PUT', "/api/staff/classes/{$class}/column", ['attribute' => 'Level', 'cells' => [['student' => $ids[0], 'value' => '']]])->is(204);
+        self::assertSame([], $this->ask('GET', "/api/staff/classes/{$class}")->at('students.0.attributes'));
+    }
 }

@@ -26,8 +26,3 @@ export function useServerNow(every = 250): number {
 export function secondsUntil(moment: number | null, now: number): number {
   return moment === null ? 0 : Math.max(0, Math.ceil((moment - now) / 1000));
 }
-
-/** 75 as 1:15. */
-export function clockText(seconds: number): string {
-  return `${Math.floor(seconds / 60)}:${String(seconds % 60).padStart(2, '0')}`;
-}

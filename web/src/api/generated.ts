@@ -454,6 +454,54 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/staff/classes/{id}/column": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: string;
+                };
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["FillColumn"];
+                };
+            };
+            responses: {
+                /** @description Done */
+                204: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content?: never;
+                };
+                /** @description A problem (RFC 9457) */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/staff/classes/{id}/copy": {
         parameters: {
             query?: never;
@@ -4390,6 +4438,10 @@ export interface components {
             kind: string;
             failure: string;
         };
+        FillColumn: {
+            attribute: string | null;
+            cells: components["schemas"]["FilledCell"][];
+        };
         FillRounds: {
             basedOn: number;
             way: components["schemas"]["FillWay"];
@@ -4399,6 +4451,10 @@ export interface components {
         };
         /** @enum {string} */
         FillWay: "same" | "rotation" | "split" | "snowball" | "jigsaw";
+        FilledCell: {
+            student: string;
+            value: string;
+        };
         FloorView: {
             id: string;
             name: string;

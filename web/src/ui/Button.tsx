@@ -1,7 +1,7 @@
 import clsx from 'clsx';
-import type { ButtonHTMLAttributes } from 'react';
+import type { ComponentProps } from 'react';
 
-interface ButtonProps extends ButtonHTMLAttributes<HTMLButtonElement> {
+interface ButtonProps extends ComponentProps<'button'> {
   /** `main`: the one thing to do next. `plain`: anything else. `quiet`: without an edge. */
   look?: 'main' | 'plain' | 'quiet';
   busy?: boolean;
@@ -10,7 +10,7 @@ interface ButtonProps extends ButtonHTMLAttributes<HTMLButtonElement> {
 const looks = {
   main: 'bg-accent text-on-accent border-2 border-ink font-semibold px-5 py-2.5 shadow-[3px_3px_0_var(--ink)] active:translate-x-[3px] active:translate-y-[3px] active:shadow-none',
   plain: 'bg-sheet border border-ink px-3 py-1.5 hover:bg-wash',
-  quiet: 'px-2 py-1 underline decoration-line underline-offset-4 hover:decoration-ink',
+  quiet: 'min-h-6 px-2 py-1 underline decoration-line underline-offset-4 hover:decoration-ink',
 };
 
 export function Button({ look = 'plain', busy = false, className, disabled, children, ...rest }: ButtonProps) {

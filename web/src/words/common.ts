@@ -16,6 +16,9 @@ export function list(names: string[], last: keyof typeof listing = 'and'): strin
   return listing[last].format(names);
 }
 
+/** Units of a length of time, as they stand behind a number. */
+export const units = { hours: 'h', minutes: 'min', seconds: 's' };
+
 export const common = {
   product: 'Fresh Huddle',
   offline: 'No answer from the server. Your line may be down.',

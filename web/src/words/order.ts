@@ -26,6 +26,9 @@ export const order = {
   of: (name: string, n: number) => `${name}, ${count(n, 'minute', 'minutes')}`,
   now: 'now',
   past: 'over',
+  isOver: 'over',
+  throwAway: 'Throw this lesson away',
+  thrownAway: (title: string) => `“${title}” is thrown away.`,
   edge: (before: string, after: string | null) =>
     after === null ? `End of ${before}` : `Between ${before} and ${after}`,
   edgeAt: (before: number, after: number | null) =>

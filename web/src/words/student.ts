@@ -65,6 +65,7 @@ export const student = {
     comingBack: 'Back to the main session in',
     comingBackSeconds: (n: number) => count(n, 'second', 'seconds'),
     back: 'Go back to the main session.',
+    lessonOver: 'This lesson is over.',
     inMainAgain: 'You are back. Well done.',
     microphones: 'Microphone off when you are back.',
     seeSheet: 'See our sheet',

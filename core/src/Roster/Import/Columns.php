@@ -18,6 +18,8 @@ final class Columns
         'tags' => ['tags', 'tag', 'labels', 'notes'],
         'nothing' => ['email', 'e-mail', 'phone', 'date of birth', 'dob', 'gender', 'sex', 'address', 'birthday'],
     ];
+    /** What tables are called: a word or none, and a number or a letter. */
+    private const TABLE = '/^(?:t|g|table|group|set|row|desk|team|tisch|mesa|gruppe|grupo)?[ .:#-]?(?:\d{1,2}|[a-h])$/Du';
     private const YES = ['x', '✓', '✔', 'yes', 'y', 'true', '1', 'ja', 'oui', 'si', 'sí', 'да', 'tak'];
     /** So far down a heading is looked for. */
     private const ROWS_ABOVE = 6;
@@ -43,7 +45,7 @@ final class Columns
             $columns[] = new Column($title, self::kindOfHeading($title) ?? self::kindOfValues($title, self::valuesOf($sheet, $i, $first), null !== $at));
         }
 
-        return new self(self::withOneName($columns, $sheet, null !== $at), null !== $at, $first);
+        return new self(self::withOneTable(self::withOneName($columns, $sheet, null !== $at)), null !== $at, $first);
     }
 
     /**
@@ -80,6 +82,9 @@ final class Columns
     private static function kindOfHeading(string $heading): ?ColumnKind
     {
         $folded = mb_convert_case((string) preg_replace('/^[ :\x{A0}]+|[ :\x{A0}]+$/Du', '', $heading), \MB_CASE_FOLD);
+        if (1 === preg_match('/^t ?\d{1,2}$/D', $folded)) {
+            return ColumnKind::Table;
+        }
         foreach (self::WORDS as $kind => $words) {
             if (\in_array($folded, $words, true)) {
                 return ColumnKind::from($kind);
@@ -102,6 +107,9 @@ final class Columns
      */
     private static function kindOfValues(string $title, array $values, bool $heading): ColumnKind
     {
+        if (!$heading && self::areTables($values)) {
+            return ColumnKind::Table;
+        }
         if (!$heading || '' === $title || [] === array_filter($values, static fn (string $value): bool => '' !== $value)) {
             return ColumnKind::Nothing;
         }
@@ -112,6 +120,40 @@ final class Columns
         }
 
         return ColumnKind::Attribute;
+    }
+
+    /**
+     * Without a heading: a few values that many share, each with a word for a table or a letter in it, as T1, Table 3 or B.
+     * Bare numbers are as likely levels or running numbers, so the teacher says what they are.
+     *
+     * @param list<string> $values
+     */
+    private static function areTables(array $values): bool
+    {
+        $given = array_filter(array_map(mb_strtolower(...), $values), static fn (string $value): bool => '' !== $value);
+
+        return \count($given) >= 2 && \count(array_unique($given)) < \count($given)
+            && \count($given) === \count(preg_grep(self::TABLE, $given) ?: []) && [] === preg_grep('/^\d+$/D', $given);
+    }
+
+    /**
+     * A student sits at one table: where several columns could hold it, the first does, and the others are attributes.
+     *
+     * @param list<Column> $columns
+     *
+     * @return list<Column>
+     */
+    private static function withOneTable(array $columns): array
+    {
+        $has = false;
+        foreach ($columns as $i => $column) {
+            if (ColumnKind::Table === $column->kind) {
+                $columns[$i] = $has ? new Column($column->heading, '' === $column->heading ? ColumnKind::Nothing : ColumnKind::Attribute) : $column;
+                $has = true;
+            }
+        }
+
+        return array_values($columns);
     }
 
     /**

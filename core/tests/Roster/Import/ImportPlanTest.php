@@ -128,6 +128,30 @@ final class ImportPlanTest extends TestCase
     }
 
     /**
+     * @param list<ColumnKind> $kinds
+     */
+    #[DataProvider('tables')]
+    public function test_tables_are_recognised_by_what_they_are_called(string $text, array $kinds): void
+    {
+        self::assertSame($kinds, array_map(static fn (Column $column): ColumnKind => $column->kind, Columns::recognise(Csv::read($text))->columns));
+    }
+
+    /**
+     * @return iterable<string, array{string, list<ColumnKind>}>
+     */
+    public static function tables(): iterable
+    {
+        foreach (['table', 'Group', 'SET', 'T1'] as $heading) {
+            yield $heading => ["Name;{$heading}\nAda Lund;A\nBen Oduya;B\n", [ColumnKind::Name, ColumnKind::Table]];
+        }
+        yield 'two of them: a student sits at one' => ["Name;T1;T2;Level\nAda Lund;A;B;3\nBen Oduya;B;A;2\n", [ColumnKind::Name, ColumnKind::Table, ColumnKind::Attribute, ColumnKind::Attribute]];
+        yield 'no heading, and values that say it' => ["Ada Lund;T1\nBen Oduya;T1\nChi Nakagawa;T2\n", [ColumnKind::Name, ColumnKind::Table]];
+        yield 'no heading, words and numbers' => ["Ada Lund,Table 1\nBen Oduya,Table 2\nChi Nakagawa,Table 1\n", [ColumnKind::Name, ColumnKind::Table]];
+        yield 'no heading, bare numbers could be levels' => ["Ada Lund;1\nBen Oduya;2\nChi Nakagawa;1\n", [ColumnKind::Name, ColumnKind::Nothing]];
+        yield 'no heading, each another letter is no table' => ["Ada Lund;A\nBen Oduya;B\nChi Nakagawa;C\n", [ColumnKind::Name, ColumnKind::Nothing]];
+    }
+
+    /**
      * @param array<string, StudentRecord> $known
      *
      * @return list<ImportLine>

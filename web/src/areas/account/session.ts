@@ -1,3 +1,4 @@
+import { forgetTyped } from '../../ui/useKept';
 import { api, take, type Schema } from '../../api/client';
 
 export function signIn(email: string, password: string): Promise<Schema['Me']> {
@@ -6,4 +7,5 @@ export function signIn(email: string, password: string): Promise<Schema['Me']> {
 
 export async function signOut(): Promise<void> {
   await take(api.POST('/api/staff/sign-out'));
+  forgetTyped();
 }

@@ -9,7 +9,7 @@ import {
   type DragEndEvent,
 } from '@dnd-kit/core';
 import clsx from 'clsx';
-import { useRef, useState, type KeyboardEvent, type ReactNode } from 'react';
+import { useEffect, useRef, useState, type KeyboardEvent, type ReactNode } from 'react';
 import type { Schema } from '../../api/client';
 import { words } from '../../words';
 import { dragWords } from '../../ui/dragWords';
@@ -17,6 +17,7 @@ import { FloorList } from './FloorList';
 import type { Edit } from './floorMoves';
 import { type Student } from './NameTag';
 import { nearest, type Direction } from './nearest';
+import { RovingContext } from './roving';
 import { Shelf } from './Shelf';
 import { Table, type Effect, type Group, type Guest } from './Table';
 import { TableActions } from './TableActions';
@@ -44,6 +45,8 @@ interface FloorProps {
   /** What is known of where a student is, in words. */
   noteOf: (student: Student) => string;
   tableNote: (group: Group) => string;
+  /** Where the teacher goes into the room of a table; null where there is none. */
+  wayTo?: (group: string) => string | null;
   onAbsent: (student: Student, absent: boolean) => void;
   /** A tag is held, dragged or looked at: what would it mean to put it elsewhere? */
   onHold?: (student: string | null) => void;
@@ -55,12 +58,21 @@ interface FloorProps {
 
 /** The plan of the floor: tables with name tags round them, the shelf along the bottom. */
 export function Floor(props: FloorProps) {
-  const { floor, students, control, live, asList, noteOf, tableNote, onAbsent, onHold, effects, reasons, more } = props;
+  const { floor, students, control, live, asList, noteOf, tableNote, onAbsent, onHold, effects, reasons, more, wayTo } =
+    props;
   const [opened, setOpened] = useState<Opened | null>(null);
   const [dragged, setDragged] = useState<string | null>(null);
   const [picked, setPicked] = useState<string | null>(null);
   const [spoken, setSpoken] = useState('');
+  const [lastStop, setLastStop] = useState('');
   const frame = useRef<HTMLDivElement>(null);
+  /** The tag that has just been put elsewhere: the focus goes with it. */
+  const goesTo = useRef<string | null>(null);
+  useEffect(() => {
+    if (goesTo.current === null) return;
+    frame.current?.querySelector<HTMLElement>(`[data-stop="${goesTo.current}"]`)?.focus({ preventScroll: true });
+    goesTo.current = null;
+  }, [floor]);
   const sensors = useSensors(useSensor(PointerSensor, { activationConstraint: { distance: 6 } }));
   const byId = new Map(students.map((student) => [student.id, student]));
   const nameOf = (id: string) => byId.get(id)?.name ?? '';
@@ -85,6 +97,7 @@ export function Floor(props: FloorProps) {
     const name = nameOf(change.student ?? '');
     if (change.kind === 'seat') setSpoken(words.floor.seated(name, groupName(change.group ?? '')));
     if (change.kind === 'swap') setSpoken(words.floor.swapped(name, nameOf(change.other ?? '')));
+    if (change.student != null) goesTo.current = `tag:${change.student}`;
     if (change.kind === 'shelve') setSpoken(words.floor.shelved(name));
   };
 
@@ -161,102 +174,113 @@ export function Floor(props: FloorProps) {
       ? (floor.groups.find((group) => group.id === key)?.name ?? '')
       : (byId.get(key ?? kind ?? '')?.name ?? '');
   }, words.drag);
+  const stops = new Set([
+    'shelf',
+    ...floor.groups.map((group) => `table:${group.id}`),
+    ...students.map((student) => `tag:${student.id}`),
+  ]);
+  const first = floor.groups[0];
+  const tabStop = stops.has(lastStop) ? lastStop : first === undefined ? 'shelf' : `table:${first.id}`;
   const draggedStudent = dragged === null ? undefined : byId.get(dragged);
 
   return (
-    <DndContext
-      sensors={sensors}
-      collisionDetection={tagsFirst}
-      accessibility={{ announcements: whileDragged }}
-      onDragStart={({ active }) => {
-        setDragged(String(active.id));
-        onHold?.(String(active.id));
-      }}
-      onDragEnd={dragEnd}
-      onDragCancel={() => {
-        setDragged(null);
-        onHold?.(null);
-      }}
-    >
-      {/* Keys bubble up from the name tags and tables, which are buttons. */}
-      {/* eslint-disable-next-line jsx-a11y/no-static-element-interactions */}
-      <div
-        ref={frame}
-        className="flex min-h-0 flex-1 flex-col"
-        onKeyDown={keyDown}
-        onKeyUp={(event) => event.key === ' ' && stopOf(event.target) !== null && event.preventDefault()}
+    <RovingContext value={tabStop}>
+      <DndContext
+        sensors={sensors}
+        collisionDetection={tagsFirst}
+        accessibility={{ announcements: whileDragged }}
+        onDragStart={({ active }) => {
+          setDragged(String(active.id));
+          onHold?.(String(active.id));
+        }}
+        onDragEnd={dragEnd}
+        onDragCancel={() => {
+          setDragged(null);
+          onHold?.(null);
+        }}
       >
-        <div className="floor-paper min-h-0 flex-1 overflow-y-auto p-5">
-          {floor.groups.length === 0 && (
-            <p className="mx-auto max-w-md py-16 text-center text-soft">{words.floor.nothingYet}</p>
-          )}
-          {asList || floor.groups.length > rowsAbove ? (
-            <FloorList floor={floor} students={students} live={live} note={noteOf} onOpenTag={openTag} />
-          ) : (
-            <ul
-              className={clsx(
-                'grid',
-                compact
-                  ? 'grid-cols-[repeat(auto-fill,minmax(9.5rem,1fr))] gap-x-4 gap-y-5'
-                  : 'grid-cols-[repeat(auto-fit,minmax(15.5rem,1fr))] gap-x-8 gap-y-7',
-              )}
-            >
-              {floor.groups.map((group) => (
-                <Table
-                  key={group.id}
-                  group={group}
-                  students={group.students.flatMap((id) => byId.get(id) ?? [])}
-                  guests={guestsAt(group)}
-                  fixed={fixed}
-                  live={live}
-                  picked={picked}
-                  compact={compact}
-                  above={above}
-                  note={tableNote(group)}
-                  effect={held ? effects?.get(group.id) : undefined}
-                  onOpenTag={openTag}
-                  onOpenTable={(one, at) => setOpened({ kind: 'table', group: one, at })}
-                />
-              ))}
-            </ul>
-          )}
-        </div>
-        <Shelf
-          students={unseated.filter((s) => !s.absent)}
-          absent={unseated.filter((s) => s.absent)}
-          live={live}
-          picked={picked}
-          onOpenTag={openTag}
-        />
-      </div>
-      <p className="sr-only" role="status">
-        {spoken}
-      </p>
-      <DragOverlay dropAnimation={null}>
-        {draggedStudent !== undefined && (
-          <div className="min-h-10 w-[7.4rem] rotate-2 border-2 border-ink bg-accent px-2 py-1 text-sm leading-tight text-on-accent shadow-lg">
-            {draggedStudent.name}
+        {/* Keys bubble up from the name tags and tables, which are buttons. */}
+        {/* eslint-disable-next-line jsx-a11y/no-static-element-interactions */}
+        <div
+          ref={frame}
+          className="flex min-h-0 flex-1 flex-col"
+          onKeyDown={keyDown}
+          onFocus={(event) => setLastStop(stopOf(event.target) ?? lastStop)}
+          onKeyUp={(event) => event.key === ' ' && stopOf(event.target) !== null && event.preventDefault()}
+        >
+          <div className="floor-paper min-h-0 flex-1 overflow-y-auto p-5">
+            {floor.groups.length === 0 && (
+              <p className="mx-auto max-w-md py-16 text-center text-soft">{words.floor.nothingYet}</p>
+            )}
+            {asList || floor.groups.length > rowsAbove ? (
+              <FloorList floor={floor} students={students} live={live} note={noteOf} onOpenTag={openTag} />
+            ) : (
+              <ul
+                className={clsx(
+                  'grid',
+                  compact
+                    ? 'grid-cols-[repeat(auto-fill,minmax(9.5rem,1fr))] gap-x-4 gap-y-5'
+                    : 'grid-cols-[repeat(auto-fit,minmax(15.5rem,1fr))] gap-x-8 gap-y-7',
+                )}
+              >
+                {floor.groups.map((group) => (
+                  <Table
+                    key={group.id}
+                    group={group}
+                    students={group.students.flatMap((id) => byId.get(id) ?? [])}
+                    guests={guestsAt(group)}
+                    fixed={fixed}
+                    live={live}
+                    picked={picked}
+                    compact={compact}
+                    above={above}
+                    note={tableNote(group)}
+                    way={wayTo?.(group.id) ?? null}
+                    effect={held ? effects?.get(group.id) : undefined}
+                    onOpenTag={openTag}
+                    onOpenTable={(one, at) => setOpened({ kind: 'table', group: one, at })}
+                  />
+                ))}
+              </ul>
+            )}
           </div>
+          <Shelf
+            students={unseated.filter((s) => !s.absent)}
+            absent={unseated.filter((s) => s.absent)}
+            live={live}
+            picked={picked}
+            onOpenTag={openTag}
+          />
+        </div>
+        <p className="sr-only" role="status">
+          {spoken}
+        </p>
+        <DragOverlay dropAnimation={null}>
+          {draggedStudent !== undefined && (
+            <div className="min-h-10 w-[7.4rem] rotate-2 border-2 border-ink bg-accent px-2 py-1 text-sm leading-tight text-on-accent shadow-lg">
+              {draggedStudent.name}
+            </div>
+          )}
+        </DragOverlay>
+        {opened?.kind === 'tag' && (
+          <TagActions
+            student={byId.get(opened.student.id) ?? opened.student}
+            at={opened.at}
+            floor={floor}
+            students={students}
+            note={live ? noteOf(opened.student) : null}
+            onEdit={edit}
+            reasons={reasons}
+            effects={effects}
+            onAbsent={(isAbsent) => onAbsent(opened.student, isAbsent)}
+            onClose={closeTag}
+            more={more?.(byId.get(opened.student.id) ?? opened.student, closeTag)}
+          />
         )}
-      </DragOverlay>
-      {opened?.kind === 'tag' && (
-        <TagActions
-          student={byId.get(opened.student.id) ?? opened.student}
-          at={opened.at}
-          floor={floor}
-          students={students}
-          note={live ? noteOf(opened.student) : null}
-          onEdit={edit}
-          reasons={reasons}
-          effects={effects}
-          onAbsent={(isAbsent) => onAbsent(opened.student, isAbsent)}
-          onClose={closeTag}
-          more={more?.(byId.get(opened.student.id) ?? opened.student, closeTag)}
-        />
-      )}
-      {opened?.kind === 'table' && (
-        <TableActions group={opened.group} at={opened.at} onEdit={edit} onClose={() => setOpened(null)} />
-      )}
-    </DndContext>
+        {opened?.kind === 'table' && (
+          <TableActions group={opened.group} at={opened.at} onEdit={edit} onClose={() => setOpened(null)} />
+        )}
+      </DndContext>
+    </RovingContext>
   );
 }

@@ -3,11 +3,20 @@ import { words } from '../../words';
 import type { useLens } from './lens';
 
 /** What stands under each name on the floor. */
-export function LensChoice({ lens, className = '' }: { lens: ReturnType<typeof useLens>; className?: string }) {
+export function LensChoice({
+  lens,
+  bare = false,
+  className = '',
+}: {
+  lens: ReturnType<typeof useLens>;
+  /** Without the words before it, where there is little room. */
+  bare?: boolean;
+  className?: string;
+}) {
   if (lens.lenses.length < 2) return null;
   return (
     <span className={`flex items-center gap-2 text-sm text-soft ${className}`}>
-      <span aria-hidden="true">{words.floor.lens}</span>
+      {!bare && <span aria-hidden="true">{words.floor.lens}</span>}
       <Choice
         hidden
         label={words.floor.lens}

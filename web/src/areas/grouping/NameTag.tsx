@@ -4,6 +4,7 @@ import { useContext } from 'react';
 import type { Schema } from '../../api/client';
 import { words } from '../../words';
 import { LensContext } from './lens';
+import { useStop } from './roving';
 
 export type Student = Schema['SeatedStudent'];
 
@@ -34,15 +35,22 @@ export function placeOf(student: Student): Student['place'] | 'notArrived' {
   return student.place === 'lost' && student.because === 'never' ? 'notArrived' : student.place;
 }
 
+/** They have come, before anybody is sent anywhere. */
+export function hasArrived(student: Student): boolean {
+  return student.place !== 'lost' && student.place !== 'excused';
+}
+
 /** How a tag looks: solid where the student is in place, an outline where they are missing. */
 export function tagLook(student: Student, live: boolean): string {
   if (live) return looks[placeOf(student)];
-  return student.absent ? looks.excused : 'border border-ink bg-sheet';
+  if (student.absent) return looks.excused;
+  return hasArrived(student) ? 'border border-l-[6px] border-ink bg-sheet font-semibold' : 'border border-ink bg-sheet';
 }
 
 export function NameTag({ student, group, fixed, live, picked, dense = false, onOpen }: NameTagProps) {
   const { setNodeRef: setDragRef, listeners, isDragging } = useDraggable({ id: student.id });
   const { setNodeRef: setDropRef, isOver } = useDroppable({ id: `tag:${student.id}` });
+  const stop = useStop(`tag:${student.id}`);
   const seen = useContext(LensContext)(student.id);
   return (
     <button
@@ -51,8 +59,11 @@ export function NameTag({ student, group, fixed, live, picked, dense = false, on
         setDragRef(node);
         setDropRef(node);
       }}
-      data-stop={`tag:${student.id}`}
-      aria-label={words.floor.tag(student.name, group, fixed) + (live ? `, ${words.live.place[placeOf(student)]}` : '')}
+      {...stop}
+      aria-label={
+        words.floor.tag(student.name, group, fixed) +
+        (live ? `, ${words.live.place[placeOf(student)]}` : hasArrived(student) ? `, ${words.live.arrivedTag}` : '')
+      }
       aria-haspopup="dialog"
       onClick={(event) => onOpen(student, event.currentTarget.getBoundingClientRect())}
       {...listeners}

@@ -1,6 +1,7 @@
 import { useDroppable } from '@dnd-kit/core';
 import clsx from 'clsx';
 import { words } from '../../words';
+import { useStop } from './roving';
 import { NameTag, type Student } from './NameTag';
 
 /** Where name tags with no seat wait, along the bottom edge of the floor; those absent today lie at its end. */
@@ -18,6 +19,7 @@ export function Shelf({
   onOpenTag: (student: Student, at: DOMRect) => void;
 }) {
   const { setNodeRef, isOver } = useDroppable({ id: 'shelf' });
+  const stop = useStop('shelf');
   const tags = (list: Student[]) =>
     list.map((student) => (
       <li key={student.id}>
@@ -38,7 +40,7 @@ export function Shelf({
       className={clsx('border-t-4 border-ink bg-sheet px-5 py-3', isOver && 'ring-4 ring-accent ring-inset')}
     >
       <div className="flex flex-wrap items-center gap-x-4 gap-y-2">
-        <button type="button" data-stop="shelf" className="text-left font-head font-semibold">
+        <button type="button" {...stop} className="text-left font-head font-semibold">
           {words.floor.shelf}
         </button>
         <span className="text-sm text-soft">

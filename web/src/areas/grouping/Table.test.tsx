@@ -5,7 +5,7 @@ import type { Student } from './NameTag';
 import { hereAt, Table, type Effect } from './Table';
 
 const student = (name: string, absent = false): Student =>
-  ({ id: name.toLowerCase(), name, absent, place: 'inPlace', because: 'page' }) as unknown as Student;
+  ({ id: name.toLowerCase(), name, absent, place: 'lost', because: 'never' }) as unknown as Student;
 const group = { id: 'q', name: 'Quayside', mark: 0, number: 1, students: ['ada', 'ben'] };
 
 function show(props: { effect?: Effect; students?: Student[]; guests?: { student: Student; from: string }[] } = {}) {
@@ -23,6 +23,7 @@ function show(props: { effect?: Effect; students?: Student[]; guests?: { student
           compact={false}
           above={1}
           note="2"
+          way={null}
           effect={props.effect}
           {...does}
         />
@@ -33,6 +34,12 @@ function show(props: { effect?: Effect; students?: Student[]; guests?: { student
 }
 
 describe('a table on the floor', () => {
+  it('shows who has arrived before anybody is sent', () => {
+    show({ students: [student('Ada'), { ...student('Ben'), place: 'inPlace', because: 'service' }] });
+    expect(screen.getByRole('button', { name: 'Ben, Quayside, fixed seat, arrived' })).toBeInTheDocument();
+    expect(screen.getByRole('button', { name: 'Ada, Quayside' })).toBeInTheDocument();
+  });
+
   it('is named with its size, and says which seats are fixed', () => {
     const does = show();
     expect(screen.getByRole('button', { name: 'Ben, Quayside, fixed seat' })).toBeInTheDocument();

@@ -3,7 +3,9 @@ import clsx from 'clsx';
 import type { Schema } from '../../api/client';
 import { markOf } from '../../ui/marks';
 import { Sign } from '../../ui/Sign';
+import { WayIn } from '../../ui/WayIn';
 import { words } from '../../words';
+import { useStop } from './roving';
 import { NameTag, tagLook, type Student } from './NameTag';
 
 export type Group = Schema['GroupView'];
@@ -32,6 +34,8 @@ interface TableProps {
   /** How many seats stand along the upper edge: the same for all tables, so that they stand in line. */
   above: number;
   note: string;
+  /** Into the room of this table. */
+  way: string | null;
   /** What it would mean to put the held tag here. */
   effect?: Effect | undefined;
   onOpenTag: (student: Student, at: DOMRect) => void;
@@ -54,16 +58,17 @@ function Slab({
   onOpen: (at: DOMRect) => void;
 }) {
   const { colour } = markOf(group.mark);
+  const stop = useStop(`table:${group.id}`);
   return (
     <button
       type="button"
-      data-stop={`table:${group.id}`}
+      {...stop}
       aria-label={words.floor.table(group.name, group.students.length)}
       aria-haspopup="dialog"
       onClick={(event) => onOpen(event.currentTarget.getBoundingClientRect())}
       style={{ borderColor: colour, backgroundColor: `color-mix(in oklab, ${colour} 16%, var(--sheet))` }}
       className={clsx(
-        'flex w-full items-center gap-2 border-2 text-left',
+        'flex min-w-0 flex-1 items-center gap-2 border-2 text-left',
         compact ? 'px-2 py-1' : 'min-h-11 justify-center px-4 py-1.5',
         over && 'ring-4 ring-accent',
       )}
@@ -87,6 +92,22 @@ function Slab({
         <span className="ml-auto shrink-0 text-xs text-soft">{note}</span>
       )}
     </button>
+  );
+}
+
+/** The door of a table: one press, and the teacher is in its room. */
+function TableDoor({ group, way }: { group: Group; way: string }) {
+  return (
+    <a
+      href={way}
+      target="fresh-huddle-room"
+      aria-label={words.floor.wayIn(group.name)}
+      title={words.floor.wayIn(group.name)}
+      style={{ borderColor: markOf(group.mark).colour }}
+      className="flex w-7 shrink-0 items-center justify-center border-2 border-l-0 bg-sheet hover:bg-wash"
+    >
+      <WayIn />
+    </a>
   );
 }
 
@@ -117,7 +138,8 @@ function EffectNote({ effect }: { effect: Effect }) {
 
 /** A group, seen from above: the table with its sign and name, name tags in the seats round it. */
 export function Table(props: TableProps) {
-  const { group, students, guests, fixed, live, picked, compact, above, note, effect, onOpenTag, onOpenTable } = props;
+  const { group, students, guests, fixed, live, picked, compact, above, note, way, effect, onOpenTag, onOpenTable } =
+    props;
   const { setNodeRef, isOver } = useDroppable({ id: `table:${group.id}` });
   const tag = (student: Student) => (
     <li key={student.id} className={compact ? 'w-full' : 'flex w-[calc(50%-0.25rem)]'}>
@@ -148,14 +170,17 @@ export function Table(props: TableProps) {
     </li>
   ));
   const slab = (
-    <Slab
-      group={group}
-      compact={compact}
-      over={isOver}
-      note={note}
-      effect={effect}
-      onOpen={(at) => onOpenTable(group, at)}
-    />
+    <div className="flex items-stretch">
+      <Slab
+        group={group}
+        compact={compact}
+        over={isOver}
+        note={note}
+        effect={effect}
+        onOpen={(at) => onOpenTable(group, at)}
+      />
+      {way !== null && <TableDoor group={group} way={way} />}
+    </div>
   );
   if (compact) {
     return (

@@ -7,6 +7,7 @@ import { isProblem } from '../../api/problem';
 import { Button } from '../../ui/Button';
 import { Choice } from '../../ui/Choice';
 import { Field } from '../../ui/Field';
+import { useKept } from '../../ui/useKept';
 import { words } from '../../words';
 import { forInput, fromInput, soon, whenText } from './when';
 
@@ -15,8 +16,8 @@ type Lesson = Schema['LessonSummary'];
 function NewLesson({ classId, main, lessons }: { classId: string; main: boolean; lessons: Lesson[] }) {
   const queries = useQueryClient();
   const navigate = useNavigate();
-  const [title, setTitle] = useState('');
-  const [minutes, setMinutes] = useState('50');
+  const [title, setTitle, forgetTitle] = useKept(`lesson:${classId}`);
+  const [minutes, setMinutes, forgetMinutes] = useKept(`minutes:${classId}`, '50');
   const [when, setWhen] = useState(() => forInput(soon(Date.now())));
   const [from, setFrom] = useState('');
   const [groups, setGroups] = useState<Schema['FromGroups']>('same');
@@ -34,6 +35,8 @@ function NewLesson({ classId, main, lessons }: { classId: string; main: boolean;
         }),
       ),
     onSuccess: async (lesson) => {
+      forgetTitle();
+      forgetMinutes();
       await queries.invalidateQueries({ queryKey: ['lessons'] });
       await navigate(`/lessons/${lesson.id}`);
     },
@@ -128,7 +131,11 @@ export function ClassLessons({ classId, hasStudents }: { classId: string; hasStu
                 <span className="block font-semibold wrap-anywhere">{lesson.title}</span>
                 {lesson.startsAt !== null && <span className="text-sm text-soft">{whenText(lesson.startsAt)}</span>}
               </span>
-              {lesson.current && <span className="bg-accent px-1.5 text-sm text-on-accent">{words.classes.nowOn}</span>}
+              {lesson.endedAt !== null ? (
+                <span className="text-sm text-soft">{words.order.isOver}</span>
+              ) : (
+                lesson.current && <span className="bg-accent px-1.5 text-sm text-on-accent">{words.classes.nowOn}</span>
+              )}
             </Link>
           </li>
         ))}

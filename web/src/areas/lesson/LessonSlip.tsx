@@ -1,6 +1,7 @@
 import { Popover, PopoverButton, PopoverPanel } from '@headlessui/react';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
+import { useNavigate } from 'react-router';
 import { api, take, type Schema } from '../../api/client';
 import { isProblem } from '../../api/problem';
 import { Button } from '../../ui/Button';
@@ -19,6 +20,7 @@ export function LessonSlip({
   lesson: Pick<Schema['LessonView'], 'id' | 'classId' | 'title' | 'minutes' | 'startsAt' | 'template'>;
 }) {
   const queries = useQueryClient();
+  const navigate = useNavigate();
   const { fail, say } = useMessages();
   const [title, setTitle] = useState(lesson.title);
   const edit = useMutation({
@@ -49,6 +51,19 @@ export function LessonSlip({
     },
     onError: fail,
   });
+  const path = { params: { path: { id: lesson.id } } };
+  const away = useMutation({
+    mutationFn: () => take(api.DELETE('/api/staff/lessons/{id}', path)),
+    onSuccess: async () => {
+      await navigate(`/classes/${lesson.classId}`);
+      const lists = () => queries.invalidateQueries({ queryKey: ['lessons'] });
+      say(words.order.thrownAway(lesson.title), () => {
+        take(api.POST('/api/staff/lessons/{id}/restore', path)).then(lists, fail);
+      });
+      await lists();
+    },
+    onError: fail,
+  });
   const problem = isProblem(edit.error) ? edit.error : undefined;
   const saveTitle = () => {
     if (title.trim() !== lesson.title) edit.mutate({ title });
@@ -57,7 +72,7 @@ export function LessonSlip({
     <Popover>
       <PopoverButton
         aria-label={words.order.begins}
-        className="px-2 py-1 text-sm underline decoration-line underline-offset-4 hover:decoration-ink"
+        className="px-2 py-1 text-sm whitespace-nowrap underline decoration-line underline-offset-4 hover:decoration-ink"
       >
         {lesson.startsAt === null ? words.order.isTemplate : whenText(lesson.startsAt)}
       </PopoverButton>
@@ -101,6 +116,9 @@ export function LessonSlip({
             {words.order.asTemplate}
           </Button>
         )}
+        <Button look="quiet" className="-ml-2 block text-sm" onClick={() => away.mutate()} busy={away.isPending}>
+          {words.order.throwAway}
+        </Button>
       </PopoverPanel>
     </Popover>
   );

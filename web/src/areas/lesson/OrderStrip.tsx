@@ -116,7 +116,9 @@ function Stretch({
           )}
         >
           <span className={clsx('truncate', past && 'bg-sheet px-0.5')}>{nameOf(segment)}</span>
-          <span className={clsx('tabular-nums', !now && 'text-soft')}>{segment.minutes}</span>
+          <span className={clsx('whitespace-nowrap tabular-nums', !now && 'text-soft')}>
+            {words.order.minutes(segment.minutes)}
+          </span>
         </PopoverButton>
         <PopoverPanel
           anchor={{ to: 'bottom start', gap: 6, padding: 8 }}

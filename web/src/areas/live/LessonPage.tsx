@@ -1,3 +1,4 @@
+import clsx from 'clsx';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useState, type ReactNode } from 'react';
 import { Link, useParams, useSearchParams } from 'react-router';
@@ -14,6 +15,8 @@ import { words } from '../../words';
 import { DoorSign } from '../roster/DoorSign';
 import { DealBar } from '../grouping/DealBar';
 import { Floor } from '../grouping/Floor';
+import { WayIn } from '../../ui/WayIn';
+import { hasArrived } from '../grouping/NameTag';
 import { hereAt, type Group } from '../grouping/Table';
 import { LensContext, useLens } from '../grouping/lens';
 import { LensChoice } from '../grouping/LensChoice';
@@ -30,7 +33,7 @@ import { OriginalEditor } from '../materials/OriginalEditor';
 import { WorkView } from '../materials/WorkView';
 import { FailedWork } from './FailedWork';
 import { HereAfterAll } from './HereAfterAll';
-import { LivePanel, WhoIsMissing } from './LivePanel';
+import { LivePanel, OverPanel, WhoIsMissing } from './LivePanel';
 import { NoticeBox } from './NoticeBox';
 import { phaseOf, type Phase } from './phase';
 import { PlanPanel } from './PlanPanel';
@@ -40,6 +43,8 @@ import { useLesson } from './useLesson';
 import { noteOf } from './whereabouts';
 
 type View = 'floor' | 'work' | 'original';
+/** Every room opens in the same window, so that she is in one at a time. */
+const roomWindow = 'fresh-huddle-room';
 const views: View[] = ['floor', 'work', 'original'];
 
 function Trail({ lesson }: { lesson: Schema['LessonView'] }) {
@@ -47,11 +52,13 @@ function Trail({ lesson }: { lesson: Schema['LessonView'] }) {
     <div className="flex min-w-0 items-baseline gap-2">
       <Link
         to={`/classes/${lesson.classId}`}
-        className="max-w-[16rem] truncate underline decoration-line underline-offset-4 hover:decoration-ink"
+        className="max-w-[16rem] truncate underline max-sm:hidden decoration-line underline-offset-4 hover:decoration-ink"
       >
         {lesson.className}
       </Link>
-      <span aria-hidden="true">·</span>
+      <span aria-hidden="true" className="max-sm:hidden">
+        ·
+      </span>
       <span className="truncate font-head text-lg font-semibold" role="heading" aria-level={1}>
         {lesson.title}
       </span>
@@ -116,27 +123,30 @@ function SidePanel({
   return (
     <aside
       aria-label={words.next.title}
-      className="w-full shrink-0 overflow-y-auto border-l-2 border-ink bg-sheet p-5 lg:w-80"
+      className="order-first flex w-full shrink-0 flex-col border-ink bg-sheet p-5 max-lg:border-b-2 lg:order-none lg:w-80 lg:overflow-y-auto lg:border-l-2"
     >
       <FailedWork lesson={lesson} />
       <Doorway guests={lesson.doorway} students={lesson.students} door={door} />
       <HereAfterAll students={lesson.students} onHere={onHere} />
-      {phase === 'planned' && (
+      {lesson.endedAt !== null && <OverPanel lesson={lesson} endedAt={lesson.endedAt} />}
+      {lesson.endedAt === null && phase === 'planned' && (
         <>
           <PlanPanel lesson={lesson} control={control} again={false} onOriginal={onOriginal} />
           <p className="mt-4 mb-4 text-sm text-soft">{words.live.doors(arrived, lesson.students.length)}</p>
           {lesson.order.now !== null && <NextLesson lesson={lesson} />}
         </>
       )}
-      {phase === 'back' && (
+      {lesson.endedAt === null && phase === 'back' && (
         <div className="flex flex-col gap-5">
-          <WhoIsMissing lesson={lesson} back />
+          <WhoIsMissing lesson={lesson} asked="back" />
           <PlanPanel lesson={lesson} control={control} again onOriginal={onOriginal} />
           <NoticeBox lesson={lesson} />
           <NextLesson lesson={lesson} />
         </div>
       )}
-      {phase !== 'planned' && phase !== 'back' && <LivePanel lesson={lesson} phase={phase} />}
+      {lesson.endedAt === null && phase !== 'planned' && phase !== 'back' && (
+        <LivePanel lesson={lesson} phase={phase} />
+      )}
     </aside>
   );
 }
@@ -157,10 +167,14 @@ function Lesson({ lesson, connected }: { lesson: Schema['LessonView']; connected
   const isNow = lesson.round.id === lesson.roundNow.id;
   const phase = isNow ? phaseOf(lesson.round.moments, now) : 'planned';
   const [filling, setFilling] = useState(false);
+  const wayTo = (group: string | null) => {
+    const room = lesson.rooms.find((one) => one.groupId === group && one.state === 'made');
+    return room === undefined ? null : `/api/staff/rooms/${room.id}/way`;
+  };
   const asked = search.get('view');
   const view = views.find((one) => one === asked) ?? 'floor';
   const go = (to: View, segment: string | null) =>
-    setSearch({ ...(to === 'floor' ? {} : { view: to }), ...(segment === null ? {} : { segment }) }, { replace: true });
+    setSearch({ ...(to === 'floor' ? {} : { view: to }), ...(segment === null ? {} : { segment }) });
   const setView = (to: View) => go(to, search.get('segment'));
   const show = (segment: string) => go(view, segment === lesson.roundNow.segmentId ? null : segment);
   useKeys({
@@ -171,11 +185,18 @@ function Lesson({ lesson, connected }: { lesson: Schema['LessonView']; connected
     'Ctrl z': () => lesson.floor.undo !== null && control.undo(),
     'Ctrl y': () => lesson.floor.redo !== null && control.redo(),
   });
-  const live = phase !== 'planned';
-  const working = live && phase !== 'back';
+  const over = lesson.endedAt !== null;
+  const live = over || phase !== 'planned';
+  const working = !over && live && phase !== 'back';
   const present = lesson.students.filter((student) => !student.absent).length;
+  const somebodyCame = lesson.students.some(hasArrived);
   const tableNote = (group: Group) => {
-    if (!live) return String(hereAt(group, lesson.students));
+    if (!live) {
+      const arrived = lesson.students.filter((student) => group.students.includes(student.id) && hasArrived(student));
+      return arrived.length > 0 || somebodyCame
+        ? words.live.arrivedOf(arrived.length, hereAt(group, lesson.students))
+        : String(hereAt(group, lesson.students));
+    }
     const there = lesson.students.filter(
       (student) => group.students.includes(student.id) && student.place === 'inPlace',
     ).length;
@@ -214,7 +235,21 @@ function Lesson({ lesson, connected }: { lesson: Schema['LessonView']; connected
                 <DealBar floor={lesson.floor} students={present} control={control} live />
               </div>
             )}
-            {view === 'floor' && <LensChoice lens={lens} className={working ? '' : 'ml-auto'} />}
+            {wayTo(null) !== null && (
+              <a
+                href={wayTo(null) ?? ''}
+                target={roomWindow}
+                className={clsx(
+                  'text-sm underline decoration-line underline-offset-4 hover:decoration-ink',
+                  !(view === 'floor' && working) && 'ml-auto',
+                )}
+              >
+                <WayIn className="mr-1 inline-block" /> {words.lesson.toMain}
+              </a>
+            )}
+            {view === 'floor' && (
+              <LensChoice lens={lens} bare={working} className={working || wayTo(null) !== null ? '' : 'ml-auto'} />
+            )}
             {view === 'floor' && (
               <Button look="quiet" className="text-sm" aria-pressed={asList} onClick={() => setAsList(!asList)}>
                 {asList ? words.floor.floorView : words.floor.listView}
@@ -223,7 +258,7 @@ function Lesson({ lesson, connected }: { lesson: Schema['LessonView']; connected
           </div>
           {view === 'floor' && (
             <>
-              {!working && (
+              {!working && !over && (
                 <div className="border-b border-line bg-sheet px-5 py-2">
                   <DealBar floor={lesson.floor} students={present} control={control} live={false} />
                 </div>
@@ -242,6 +277,7 @@ function Lesson({ lesson, connected }: { lesson: Schema['LessonView']; connected
                   live={live}
                   asList={asList}
                   noteOf={(student) => noteOf(lesson, student)}
+                  wayTo={wayTo}
                   tableNote={tableNote}
                 />
               </LensContext>

@@ -1,37 +1,49 @@
+import clsx from 'clsx';
 import { useState } from 'react';
-import { useServerNow } from '../../api/clock';
+import { secondsUntil, useServerNow } from '../../api/clock';
 import type { Schema } from '../../api/client';
 import { Choice } from '../../ui/Choice';
 import { Button } from '../../ui/Button';
+import { Duration } from '../../ui/Duration';
 import { words } from '../../words';
 import { placeOf } from '../grouping/NameTag';
+import { NextLesson } from '../lesson/NextLesson';
+import { timeText } from '../lesson/when';
 import { NoticeBox } from './NoticeBox';
 import { comingBackUntil, type Phase } from './phase';
-import { clockText, secondsUntil } from '../../api/clock';
 import { command, useCommand } from './useCommand';
 import { expected, missing, noteOf } from './whereabouts';
 
 type Lesson = Schema['LessonView'];
 const lengths = [0, 10, 30, 60, 120];
 
-/** How many are where they should be, and who is not. */
-export function WhoIsMissing({ lesson, back }: { lesson: Lesson; back: boolean }) {
-  const all = expected(lesson, !back);
+/** Where they are to be: out in their rooms, back with everybody; or, of a lesson that is over, whether they were there. */
+type Asked = 'out' | 'back' | 'over';
+
+/** How many are where they should be, and who is not. The list takes the height there is. */
+export function WhoIsMissing({ lesson, asked }: { lesson: Lesson; asked: Asked }) {
+  const all = expected(lesson, asked === 'out');
   const not = missing(all);
   const there = all.length - not.length;
   const belongsIn = (id: string) => lesson.floor.groups.find((group) => group.students.includes(id))?.name;
+  const text = words.live.asked[asked];
   return (
-    <section aria-label={words.live.notYet}>
+    <section aria-label={words.live.notYet} className="flex min-h-24 flex-col lg:shrink">
       <p className="leading-none">
         <span className="text-5xl font-bold tabular-nums">{there}</span>{' '}
         <span className="text-lg">
-          {words.live.of(there, all.length).replace(/^\d+ /, '')} {back ? words.live.expectBack : words.live.inPlace}
+          {words.live.of(there, all.length).replace(/^\d+ /, '')} {text.there}
         </span>
       </p>
       {not.length === 0 ? (
-        <p className="mt-2">{back ? words.live.allBack : words.live.allInPlace}</p>
+        <p className="mt-2">{text.all}</p>
       ) : (
-        <ul className="mt-3 max-h-64 overflow-y-auto border-y border-ink">
+        <ul
+          className={clsx(
+            'mt-3 min-h-0 border-y border-ink',
+            asked === 'back' ? 'max-h-[38vh] overflow-y-auto' : 'lg:overflow-y-auto',
+          )}
+        >
           {not.map((student) => (
             <li key={student.id} className="border-b border-line py-1.5 last:border-0">
               <span className={`font-semibold wrap-anywhere ${placeOf(student) === 'lost' ? 'text-lost' : ''}`}>
@@ -39,7 +51,7 @@ export function WhoIsMissing({ lesson, back }: { lesson: Lesson; back: boolean }
               </span>
               <span className="block text-sm text-soft">
                 {noteOf(lesson, student)}
-                {!back &&
+                {asked === 'out' &&
                   (student.place === 'elsewhere' || student.place === 'leftBehind') &&
                   belongsIn(student.id) !== undefined &&
                   `; ${words.live.belongs(belongsIn(student.id) ?? '')}`}
@@ -52,6 +64,28 @@ export function WhoIsMissing({ lesson, back }: { lesson: Lesson; back: boolean }
   );
 }
 
+/** A lesson that is over: who was there, and how it goes on. */
+export function OverPanel({ lesson, endedAt }: { lesson: Lesson; endedAt: number }) {
+  const give = useCommand(lesson.id);
+  return (
+    <div className="flex min-h-0 flex-1 flex-col gap-5">
+      <p className="shrink-0 text-lg font-semibold">{words.live.over(timeText(endedAt))}</p>
+      <WhoIsMissing lesson={lesson} asked="over" />
+      <div className="shrink-0">
+        <NextLesson lesson={lesson} />
+      </div>
+      <Button
+        look="quiet"
+        className="shrink-0 self-start"
+        onClick={() => give.mutate(command('reopen'))}
+        busy={give.isPending}
+      >
+        {words.live.notOver}
+      </Button>
+    </div>
+  );
+}
+
 /** The teacher's side of a round that is on. */
 export function LivePanel({ lesson, phase }: { lesson: Lesson; phase: Phase }) {
   const give = useCommand(lesson.id);
@@ -60,12 +94,14 @@ export function LivePanel({ lesson, phase }: { lesson: Lesson; phase: Phase }) {
   const { moments } = lesson.round;
   const choices = [...new Set([...lengths, lesson.round.callBackSeconds])].sort((a, b) => a - b);
   return (
-    <div className="flex flex-col gap-5">
+    <div className="flex min-h-0 flex-1 flex-col gap-5">
       {phase === 'looking' && (
         <>
           <p className="text-lg">
             {words.live.outIn}{' '}
-            <span className="text-3xl font-bold tabular-nums">{clockText(secondsUntil(moments.outAt, now))}</span>
+            <span className="text-3xl font-bold">
+              <Duration seconds={secondsUntil(moments.outAt, now)} />
+            </span>
           </p>
           <Button onClick={() => give.mutate(command('takeBack'))} busy={give.isPending}>
             {words.live.takeBack}
@@ -73,7 +109,7 @@ export function LivePanel({ lesson, phase }: { lesson: Lesson; phase: Phase }) {
         </>
       )}
       {phase === 'out' && (
-        <div className="flex flex-col gap-2">
+        <div className="flex shrink-0 flex-col gap-2">
           <Button
             look="main"
             className="w-full text-lg"
@@ -89,14 +125,21 @@ export function LivePanel({ lesson, phase }: { lesson: Lesson; phase: Phase }) {
             options={choices.map((choice) => ({ value: choice, label: words.common.seconds(choice) }))}
             onChange={setSeconds}
           />
+          {moments.endsAt !== null && (
+            <p className="text-sm">
+              {moments.autoSeconds === null
+                ? words.live.endsByHand(timeText(moments.endsAt))
+                : words.live.endsByItself(timeText(moments.endsAt), moments.autoSeconds)}
+            </p>
+          )}
         </div>
       )}
       {phase === 'comingBack' && (
         <>
           <p className="text-lg">
             {words.live.comingBackIn}{' '}
-            <span className="bg-accent px-2 text-4xl font-bold text-on-accent tabular-nums">
-              {clockText(secondsUntil(comingBackUntil(moments), now))}
+            <span className="bg-accent px-2 text-4xl font-bold text-on-accent">
+              <Duration seconds={secondsUntil(comingBackUntil(moments), now)} />
             </span>
           </p>
           <Button onClick={() => give.mutate(command('keepWorking'))} busy={give.isPending}>
@@ -104,7 +147,7 @@ export function LivePanel({ lesson, phase }: { lesson: Lesson; phase: Phase }) {
           </Button>
         </>
       )}
-      <WhoIsMissing lesson={lesson} back={phase === 'back'} />
+      <WhoIsMissing lesson={lesson} asked={phase === 'back' ? 'back' : 'out'} />
       <NoticeBox lesson={lesson} />
     </div>
   );

@@ -1,15 +1,14 @@
-import { useState } from 'react';
 import type { Schema } from '../../api/client';
 import { Button } from '../../ui/Button';
 import { useMessages } from '../../ui/messages';
+import { useKept } from '../../ui/useKept';
 import { words } from '../../words';
+import { timeText } from '../lesson/when';
 import { command, useCommand } from './useCommand';
-
-const clockTime = new Intl.DateTimeFormat(undefined, { hour: '2-digit', minute: '2-digit' });
 
 /** A notice to all. What was typed stays until it has been said. */
 export function NoticeBox({ lesson }: { lesson: Schema['LessonView'] }) {
-  const [text, setText] = useState('');
+  const [text, setText, sent] = useKept(`notice:${lesson.id}`);
   const give = useCommand(lesson.id);
   const { say } = useMessages();
   return (
@@ -18,7 +17,7 @@ export function NoticeBox({ lesson }: { lesson: Schema['LessonView'] }) {
         event.preventDefault();
         give.mutate(command('say', { text }), {
           onSuccess: () => {
-            setText('');
+            sent();
             say(words.live.said);
           },
         });
@@ -42,7 +41,7 @@ export function NoticeBox({ lesson }: { lesson: Schema['LessonView'] }) {
         <ul aria-label={words.live.lastNotices} className="mt-3 space-y-1 text-sm">
           {lesson.notices.slice(0, 3).map((notice) => (
             <li key={notice.seq} className="wrap-anywhere">
-              <span className="text-soft tabular-nums">{clockTime.format(notice.at)}</span> {notice.text}
+              <span className="text-soft tabular-nums">{words.live.saidAt(timeText(notice.at))}</span> {notice.text}
             </li>
           ))}
         </ul>

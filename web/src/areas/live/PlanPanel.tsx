@@ -40,7 +40,10 @@ function RoundFields({ lesson }: { lesson: Lesson }) {
     <details className="border-b border-line py-2">
       <summary className="font-semibold">
         {words.order.name('round', round.number)}{' '}
-        <span className="text-sm font-normal text-soft">{words.common.minutes(round.minutes)}</span>
+        <span className="text-sm font-normal text-soft">
+          {words.common.minutes(round.minutes)}
+          {round.autoCallBack && words.next.thenBack}
+        </span>
       </summary>
       <div className="mt-3 grid grid-cols-2 items-end gap-3">
         <div className="col-span-2">
@@ -187,7 +190,7 @@ export function PlanPanel({
     goesOn && comes !== undefined
       ? { kind: comes.round === null ? 'begin' : 'nextRound', label: words.order.next(nameOf(comes), comes.minutes) }
       : goesOn
-        ? { kind: 'send', label: words.next.sendAgain }
+        ? { kind: 'end', label: words.next.end }
         : nextStep(lesson);
   const send = () => give.mutate(command('sendOut', { segment: lesson.round.segmentId }));
   const goOn = () => {
@@ -206,10 +209,11 @@ export function PlanPanel({
     send,
     begin: goOn,
     nextRound: goOn,
+    end: () => give.mutate(command('end')),
   };
   const busy = rooms.isPending || copies.isPending || give.isPending || control.busy || next.kind === 'waitRooms';
   // Sending out never stands where something was made a moment ago.
-  const moves = next.kind === 'send' && !goesOn;
+  const moves = next.kind === 'send';
   const settled = useSettled(`${next.kind}${lesson.round.id}`);
   const main = (
     <Button

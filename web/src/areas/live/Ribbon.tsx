@@ -1,18 +1,18 @@
 import clsx from 'clsx';
 import { useRef, useState, type KeyboardEvent, type PointerEvent } from 'react';
-import { useServerNow } from '../../api/clock';
+import { secondsUntil, useServerNow } from '../../api/clock';
 import type { Schema } from '../../api/client';
 import { Button } from '../../ui/Button';
+import { Duration } from '../../ui/Duration';
 import { words } from '../../words';
 import { AddSegment } from '../lesson/AddSegment';
+import { timeText } from '../lesson/when';
 import { asOrdered, fitted } from '../lesson/orderMoves';
 import { nameOf, OrderStrip } from '../lesson/OrderStrip';
 import { useOrder } from '../lesson/useOrder';
 import { comingBackFrom, comingBackUntil, phaseOf } from './phase';
-import { clockText, secondsUntil } from '../../api/clock';
 
 const minute = 60_000;
-const clockTime = new Intl.DateTimeFormat(undefined, { hour: '2-digit', minute: '2-digit' });
 
 /** While groups are out: the round from its start to its end, now marked, the end to be dragged. */
 function Running({
@@ -73,7 +73,7 @@ function Running({
           aria-valuemin={0}
           aria-valuemax={600}
           aria-valuenow={Math.round((end - from) / minute)}
-          aria-valuetext={words.ribbon.until(clockTime.format(end))}
+          aria-valuetext={words.ribbon.until(timeText(end))}
           className="absolute -inset-y-1.5 w-4 -translate-x-1/2 cursor-ew-resize touch-none border-2 border-ink bg-accent"
           style={{ left: share(end) }}
           onKeyDown={key}
@@ -93,7 +93,7 @@ function Running({
         className="absolute inset-y-0 flex items-center pl-4 text-sm whitespace-nowrap text-ink"
         style={{ left: share(end) }}
       >
-        {clockTime.format(end)}
+        {words.ribbon.until(timeText(end))}
       </span>
     </div>
   );
@@ -131,46 +131,57 @@ export function Ribbon({
         : {
             text: nameOf(segment),
             seconds: now > segmentEnds ? Math.floor((now - segmentEnds) / 1000) : secondsUntil(segmentEnds, now),
-            note: now > segmentEnds ? words.ribbon.over : words.ribbon.left,
-            plus: now > segmentEnds,
+            left: now <= segmentEnds,
+            over: now > segmentEnds,
           },
-    looking: { text: words.ribbon.looking, seconds: secondsUntil(moments.outAt, now), note: '', plus: false },
+    looking: { text: words.ribbon.looking, seconds: secondsUntil(moments.outAt, now), left: false, over: false },
     out: {
       text: words.ribbon.out,
       seconds: over ? Math.floor((now - endsAt) / 1000) : secondsUntil(endsAt, now),
-      note: over ? words.ribbon.over : words.ribbon.left,
-      plus: over,
+      left: !over,
+      over,
     },
     comingBack: {
       text: words.ribbon.comingBack,
       seconds: secondsUntil(comingBackUntil(moments), now),
-      note: '',
-      plus: false,
+      left: false,
+      over: false,
     },
-    back: { text: words.ribbon.back, seconds: null, note: '', plus: false },
+    back: { text: words.ribbon.back, seconds: null, left: false, over: false },
   }[phase];
+  const shown = lesson.endedAt === null ? status : null;
   const planned = lesson.minutes - order.spare;
   return (
     <section aria-label={words.ribbon.label} className="border-b border-ink bg-sheet px-5 py-2.5">
-      <div className="flex items-center gap-4">
-        {status !== null && (
-          <div className="w-44 shrink-0 leading-tight">
-            <p className="truncate text-sm">{status.text}</p>
-            {status.seconds !== null && (
+      <div className="flex flex-col gap-3 lg:flex-row lg:items-center lg:gap-4">
+        {lesson.endedAt !== null && (
+          <p className="shrink-0 text-lg font-semibold lg:w-44">{words.ribbon.ended(timeText(lesson.endedAt))}</p>
+        )}
+        {shown !== null && (
+          <div
+            className={clsx(
+              'shrink-0 leading-tight lg:w-44',
+              shown.over &&
+                '-mx-5 -mt-2.5 bg-lost px-5 py-2.5 text-sheet lg:-my-2.5 lg:mr-0 lg:flex lg:w-49 lg:flex-col lg:justify-center lg:self-stretch lg:pr-0',
+            )}
+          >
+            <p className={shown.over ? 'font-bold' : 'text-sm'}>{shown.over ? words.ribbon.over : shown.text}</p>
+            {shown.seconds !== null && (
               <p
                 className={clsx(
-                  'text-2xl font-bold tabular-nums',
+                  'text-2xl font-bold',
                   phase === 'comingBack' && 'inline-block bg-accent px-1 text-on-accent',
                 )}
                 role="timer"
               >
-                {status.plus ? '+' : ''}
-                {clockText(status.seconds)} <span className="font-sans text-sm font-normal">{status.note}</span>
+                {shown.over ? '+ ' : ''}
+                <Duration seconds={shown.seconds} />
+                {shown.left && <span className="text-sm font-normal"> {words.ribbon.left}</span>}
               </p>
             )}
           </div>
         )}
-        <div className="min-w-0 flex-1 space-y-2.5">
+        <div className={clsx('min-w-0 space-y-2.5 lg:flex-1', underWay && '[&>*:first-child]:max-lg:hidden')}>
           <OrderStrip
             order={order}
             classId={lesson.classId}
@@ -190,7 +201,7 @@ export function Ribbon({
           )}
         </div>
         {(phase === 'looking' || phase === 'out') && (
-          <div className="flex gap-1 self-end">
+          <div className="flex gap-1 lg:self-end">
             <Button aria-label={words.ribbon.less} onClick={() => onEnd(endsAt - minute)}>
               − 1
             </Button>
@@ -199,10 +210,10 @@ export function Ribbon({
             </Button>
           </div>
         )}
-        {!underWay && (
+        {!underWay && lesson.endedAt === null && (
           <>
             <AddSegment order={order} control={control} onFill={onFill} />
-            <p className="w-48 shrink-0 text-sm leading-tight text-soft">
+            <p className="shrink-0 text-sm leading-tight text-soft lg:w-48">
               {words.order.total(planned, lesson.minutes)}
               {order.spare !== 0 && (
                 <span className="block">

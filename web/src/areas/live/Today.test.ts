@@ -14,6 +14,7 @@ const lesson = (id: string, startsAt: number | null, minutes = 50): Lesson => ({
   template: startsAt === null,
   current: false,
   begun: false,
+  endedAt: null,
 });
 
 describe('today', () => {
@@ -28,6 +29,12 @@ describe('today', () => {
     expect(nextToday(day, at(8))?.id).toBe('first');
     expect(nextToday(day, at(9, 30))?.id).toBe('first');
     expect(nextToday(day, at(9, 50))?.id).toBe('second');
+  });
+
+  it('one that has been ended is not next, however early that was', () => {
+    const ended = day.map((one) => (one.id === 'first' ? { ...one, begun: true, endedAt: at(9, 20) } : one));
+    expect(nextToday(ended, at(9, 30))?.id).toBe('second');
+    expect(nextToday(ended.slice(1, 2), at(9, 30))).toBeUndefined();
   });
 
   it('after the last it stays with the last, and on another day there is none', () => {

@@ -14,12 +14,13 @@ type Lesson = Schema['LessonSummary'];
 const shownAhead = 5;
 const dayLong = 24 * 3_600_000;
 
-/** Which lesson comes next today: the one that is on, or the first that is not over. */
+/** Which lesson comes next today: the one that is on, or the first that is not over; none where all have been ended. */
 export function nextToday(lessons: Lesson[], now: number): Lesson | undefined {
   const today = lessons
     .filter((lesson) => lesson.startsAt !== null && dayOf(lesson.startsAt) === dayOf(now))
     .sort((a, b) => (a.startsAt ?? 0) - (b.startsAt ?? 0));
-  return today.find((lesson) => (lesson.startsAt ?? 0) + 60_000 * lesson.minutes > now) ?? today.at(-1);
+  const open = today.filter((lesson) => lesson.endedAt === null);
+  return open.find((lesson) => (lesson.startsAt ?? 0) + 60_000 * lesson.minutes > now) ?? open.at(-1);
 }
 
 /** The one thing to do next in a lesson, as its own page would say it. */
@@ -74,13 +75,19 @@ export function Today() {
                 </Link>
                 <span className="block text-soft">
                   {nameOf(lesson)} · {words.common.minutes(lesson.minutes)}
-                  {lesson.current && <> · {words.classes.nowOn}</>}
+                  {lesson.endedAt !== null ? (
+                    <> · {words.order.isOver}</>
+                  ) : (
+                    lesson.current && <> · {words.classes.nowOn}</>
+                  )}
                 </span>
               </p>
               {lesson.id === next?.id ? (
                 <NextAction id={lesson.id} />
               ) : (
-                at(lesson) + 60_000 * lesson.minutes < now && <NextLesson lesson={lesson} />
+                (lesson.endedAt !== null || at(lesson) + 60_000 * lesson.minutes < now) && (
+                  <NextLesson lesson={lesson} />
+                )
               )}
             </div>
           </li>

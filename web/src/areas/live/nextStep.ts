@@ -14,7 +14,8 @@ export type NextKind =
   | 'bring'
   | 'send'
   | 'begin'
-  | 'nextRound';
+  | 'nextRound'
+  | 'end';
 
 export interface NextStep {
   kind: NextKind;

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import file from '../../../../core/tests/Lesson/phases.json';
 import { phaseOf, type Moments } from './phase';
-import { clockText, secondsUntil } from '../../api/clock';
+import { secondsUntil } from '../../api/clock';
 
 const none: Moments = { lookFrom: null, outAt: null, endsAt: null, autoSeconds: null, calledAt: null, backAt: null };
 
@@ -19,9 +19,5 @@ describe('clocks', () => {
     expect(secondsUntil(10_000, 10_000)).toBe(0);
     expect(secondsUntil(10_000, 99_000)).toBe(0);
     expect(secondsUntil(null, 0)).toBe(0);
-  });
-
-  it('writes minutes and seconds', () => {
-    expect([0, 9, 75, 3600].map(clockText)).toEqual(['0:00', '0:09', '1:15', '60:00']);
   });
 });

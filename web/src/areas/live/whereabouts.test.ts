@@ -7,6 +7,7 @@ const student = (id: string, place: Student['place'], more: Partial<Student> = {
   ({ id, name: id, absent: place === 'excused', place, because: 'page', at: null, ...more }) as Student;
 const lesson = (students: Student[], seated: string[] = []) =>
   ({
+    endedAt: null,
     students,
     floor: { groups: [{ id: 'q', name: 'Quayside', students: seated }] },
   }) as unknown as Schema['LessonView'];
@@ -17,6 +18,13 @@ describe('where a student is, in words', () => {
   it('needs no reason where nothing is wrong', () => {
     expect(note(student('ada', 'inPlace', { at: 'q' }))).toBe('in place');
     expect(note(student('ada', 'excused'))).toBe('absent');
+  });
+
+  it('says of a lesson that is over who was there, and nothing of now', () => {
+    const over = (one: Student) => noteOf({ ...lesson([one]), endedAt: 1 }, one);
+    expect(over(student('ada', 'inPlace', { because: 'record' }))).toBe('was there');
+    expect(over(student('ada', 'lost', { because: 'never' }))).toBe('was not there');
+    expect(over(student('ada', 'excused'))).toBe('absent');
   });
 
   it('says where somebody was seen who is elsewhere', () => {

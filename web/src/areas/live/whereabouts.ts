@@ -8,6 +8,12 @@ type Student = Schema['SeatedStudent'];
 /** Where a student is and how that is known, in words. */
 export function noteOf(lesson: Lesson, student: Student): string {
   const { place, because, at } = student;
+  if (lesson.endedAt !== null)
+    return place === 'excused'
+      ? words.live.place.excused
+      : place === 'inPlace'
+        ? words.live.wasThere
+        : words.live.wasNotThere;
   const shown = placeOf(student);
   if (place === 'inPlace' || shown === 'excused' || shown === 'notArrived') return words.live.place[shown];
   const group = at === null ? undefined : lesson.floor.groups.find((one) => one.id === at);

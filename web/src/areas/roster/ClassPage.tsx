@@ -95,6 +95,19 @@ function ClassActions({ data }: { data: Schema['ClassView'] }) {
     onSettled: refresh,
     onError: fail,
   });
+  const away = useMutation({
+    mutationFn: () => take(api.DELETE('/api/staff/classes/{id}', path)),
+    onSuccess: async () => {
+      await navigate('/');
+      const lists = () =>
+        Promise.all(['classes', 'lessons'].map((queryKey) => queries.invalidateQueries({ queryKey: [queryKey] })));
+      say(words.roster.thrownAway(data.name), () => {
+        take(api.POST('/api/staff/classes/{id}/restore', path)).then(lists, fail);
+      });
+      await lists();
+    },
+    onError: fail,
+  });
   const exportTo = (format: string) => `/api/staff/classes/${data.id}/export/${format}`;
   const link = 'underline decoration-line underline-offset-4 hover:decoration-ink';
   return (
@@ -119,6 +132,9 @@ function ClassActions({ data }: { data: Schema['ClassView'] }) {
         </Button>
         <Button look="quiet" onClick={() => archive.mutate(!data.archived)}>
           {data.archived ? words.roster.unarchive : words.roster.archive}
+        </Button>
+        <Button look="quiet" onClick={() => away.mutate()} busy={away.isPending}>
+          {words.roster.throwAway}
         </Button>
       </div>
     </section>
@@ -179,7 +195,7 @@ export function ClassPage({ lessons }: { lessons: (classId: string, hasStudents:
                       label={words.lesson.views}
                       tabs={tabs.map((one) => ({ value: one, label: words.roster.tabs[one] }))}
                       shown={tab}
-                      onShow={(to) => setSearch(to === 'list' ? {} : { view: to }, { replace: true })}
+                      onShow={(to) => setSearch(to === 'list' ? {} : { view: to })}
                     />
                   </div>
                   {tab === 'list' && (bringing || data.students.length === 0) && (

@@ -8,13 +8,14 @@ import { Button } from '../../ui/Button';
 import { Field } from '../../ui/Field';
 import { Page } from '../../ui/Page';
 import { Sheet } from '../../ui/Sheet';
+import { useKept } from '../../ui/useKept';
 import { words } from '../../words';
 import { ReadingBox, useReading } from './Reading';
 
 const lessonsShown = 4;
 
 function MakeClass({ open, onClose }: { open: boolean; onClose: () => void }) {
-  const [name, setName] = useState('');
+  const [name, setName, forgetName] = useKept('class');
   /** A class that is there, though its list did not come in at the first try. */
   const [made, setMade] = useState<string | null>(null);
   const reading = useReading(null);
@@ -30,6 +31,8 @@ function MakeClass({ open, onClose }: { open: boolean; onClose: () => void }) {
       return id;
     },
     onSuccess: async (id) => {
+      forgetName();
+      reading.forget();
       await queries.invalidateQueries({ queryKey: ['classes'] });
       await navigate(`/classes/${id}`);
     },
@@ -87,7 +90,9 @@ function ClassRow({ item, lessons }: { item: Schema['ClassSummary']; lessons: Sc
               className="group flex items-baseline gap-3 border border-ink bg-sheet px-4 py-2.5 hover:bg-wash"
             >
               <span className="min-w-0 flex-1 font-semibold wrap-anywhere">{lesson.title}</span>
-              {lesson.current && <span className="bg-accent px-1.5 text-sm text-on-accent">{words.classes.nowOn}</span>}
+              {lesson.endedAt === null && lesson.current && (
+                <span className="bg-accent px-1.5 text-sm text-on-accent">{words.classes.nowOn}</span>
+              )}
               <span className="text-sm text-soft">{words.common.minutes(lesson.minutes)}</span>
             </Link>
           </li>

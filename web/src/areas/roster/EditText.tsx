@@ -1,4 +1,4 @@
-import { useState, type KeyboardEvent } from 'react';
+import { useEffect, useRef, useState, type ClipboardEvent, type KeyboardEvent } from 'react';
 import { Button } from '../../ui/Button';
 import { words } from '../../words';
 
@@ -13,6 +13,8 @@ export function EditText({
   mayBeEmpty = false,
   shown = value,
   className,
+  onNext,
+  onLines,
 }: {
   value: string;
   label: string;
@@ -25,15 +27,41 @@ export function EditText({
   /** What stands there while it is not being changed. */
   shown?: string;
   className?: string;
+  /** Where Enter goes on after it has saved; else the focus stays here. @returns false where there is no next */
+  onNext?: ((field: Element) => boolean) | undefined;
+  /** Several lines were pasted: they are for this text and those after it. */
+  onLines?: ((lines: string[]) => void) | undefined;
 }) {
   const [draft, setDraft] = useState<string | null>(null);
+  const text = useRef<HTMLButtonElement>(null);
+  /** By keyboard: the focus goes on where it was. */
+  const stays = useRef(false);
+  useEffect(() => {
+    if (draft !== null || !stays.current) return;
+    stays.current = false;
+    text.current?.focus();
+  }, [draft]);
   const finish = () => {
     if (draft !== null && (mayBeEmpty || draft.trim() !== '') && draft.trim() !== value) onSave(draft.trim());
     setDraft(null);
   };
   const key = (event: KeyboardEvent) => {
+    if (event.key !== 'Enter' && event.key !== 'Escape') return;
+    event.preventDefault();
+    const goesOn = event.key === 'Enter' && onNext?.(event.currentTarget) === true;
+    stays.current = !goesOn;
     if (event.key === 'Enter') finish();
-    if (event.key === 'Escape') setDraft(null);
+    else setDraft(null);
+  };
+  const paste = (event: ClipboardEvent) => {
+    const lines = event.clipboardData
+      .getData('text')
+      .replace(/\r?\n$/, '')
+      .split(/\r?\n/);
+    if (onLines === undefined || lines.length < 2) return;
+    event.preventDefault();
+    setDraft(null);
+    onLines(lines.map((line) => line.trim()));
   };
   if (draft !== null) {
     return (
@@ -47,6 +75,7 @@ export function EditText({
         onChange={(event) => setDraft(event.target.value)}
         onBlur={finish}
         onKeyDown={key}
+        onPaste={paste}
         className="w-full min-w-0 border border-ink bg-sheet px-2 py-1"
       />
     );
@@ -54,6 +83,7 @@ export function EditText({
   if (inline) {
     return (
       <button
+        ref={text}
         type="button"
         aria-label={label}
         title={label}
@@ -67,7 +97,7 @@ export function EditText({
   return (
     <div className="flex min-w-0 items-baseline gap-2">
       <As className={`min-w-0 wrap-anywhere ${className ?? ''}`}>{value}</As>
-      <Button look="quiet" className="text-sm text-soft" aria-label={label} onClick={() => setDraft(value)}>
+      <Button ref={text} look="quiet" className="text-sm text-soft" aria-label={label} onClick={() => setDraft(value)}>
         {words.roster.edit}
       </Button>
     </div>

@@ -4,6 +4,7 @@ import { api, take, type Schema } from '../../api/client';
 import { isProblem } from '../../api/problem';
 import { Choice } from '../../ui/Choice';
 import { Button } from '../../ui/Button';
+import { useKept } from '../../ui/useKept';
 import { words } from '../../words';
 
 type Import = Schema['ImportView'];
@@ -94,7 +95,7 @@ function Lines({ preview }: { preview: Import }) {
 
 /** @param classId null: a class that is not there yet */
 export function useReading(classId: string | null) {
-  const [text, setText] = useState('');
+  const [text, setText, forgetText] = useKept(`list:${classId ?? 'new'}`);
   const [file, setFile] = useState<{ name: string; bytes: string } | null>(null);
   const [tooLarge, setTooLarge] = useState(false);
   const [columns, setColumns] = useState<Column[] | null>(null);
@@ -125,7 +126,7 @@ export function useReading(classId: string | null) {
     retry: false,
   });
   const forget = () => {
-    setText('');
+    forgetText();
     setFile(null);
     setColumns(null);
     setHeading(null);

@@ -3,8 +3,9 @@ import type { Schema } from '../../api/client';
 import { Button } from '../../ui/Button';
 import { words } from '../../words';
 import { EditText } from './EditText';
+import { FillColumn } from './FillColumn';
 import { StudentMore } from './StudentMore';
-import { useStudentActions, type Edit, type Student } from './useStudentActions';
+import { useStudentActions, valueOf, type Edit, type Student } from './useStudentActions';
 
 const searchAbove = 15;
 
@@ -16,11 +17,21 @@ interface RowProps {
   onEdit: (edit: Edit) => void;
   onAbsent: (id: string, absent: boolean) => void;
   onMore: (student: Student, at: DOMRect) => void;
+  onLines: (from: string, column: string | null, lines: string[]) => void;
 }
 
-const Row = memo(function Row({ student, number, columns, absent, onEdit, onAbsent, onMore }: RowProps) {
+/** As in a spreadsheet: Enter goes on to the same column of the next row, and opens it. */
+function goBelow(field: Element): boolean {
+  const cell = field.closest<HTMLTableCellElement>('td, th');
+  const next = cell?.closest('tr')?.nextElementSibling?.children[cell.cellIndex]?.querySelector('button');
+  // After this field has been left, which saves it.
+  if (next != null) setTimeout(() => next.click());
+  return next != null;
+}
+
+const Row = memo(function Row({ student, number, columns, absent, onEdit, onAbsent, onMore, onLines }: RowProps) {
   const seatable = student.seatable !== false;
-  const cell = (what: string, value: string, onSave: (value: string) => void) => (
+  const cell = (what: string, value: string, onSave: (value: string) => void, onPasted?: (lines: string[]) => void) => (
     <EditText
       inline
       mayBeEmpty
@@ -29,6 +40,8 @@ const Row = memo(function Row({ student, number, columns, absent, onEdit, onAbse
       shown={value === '' ? words.roster.noValue : value}
       maxLength={120}
       onSave={onSave}
+      onNext={goBelow}
+      onLines={onPasted}
     />
   );
   return (
@@ -41,16 +54,25 @@ const Row = memo(function Row({ student, number, columns, absent, onEdit, onAbse
           value={student.name}
           maxLength={120}
           onSave={(name) => onEdit({ id: student.id, name })}
+          onNext={goBelow}
         />
         {!seatable && <span className="text-xs text-soft">{words.roster.notSeated}</span>}
       </th>
       <td className="py-1 pr-3 text-sm">
-        {cell(words.roster.table, student.table ?? '', (table) => onEdit({ id: student.id, table }))}
+        {cell(
+          words.roster.table,
+          student.table ?? '',
+          (table) => onEdit({ id: student.id, table }),
+          (lines) => onLines(student.id, null, lines),
+        )}
       </td>
       {columns.map((name) => (
         <td key={name} className="py-1 pr-3 text-sm">
-          {cell(name, student.attributes?.find((one) => one.name === name)?.value ?? '', (value) =>
-            onEdit({ id: student.id, attributes: [{ name, value }] }),
+          {cell(
+            name,
+            student.attributes?.find((one) => one.name === name)?.value ?? '',
+            (value) => onEdit({ id: student.id, attributes: [{ name, value }] }),
+            (lines) => onLines(student.id, name, lines),
           )}
         </td>
       ))}
@@ -105,7 +127,8 @@ export function StudentList({
   attributes: Schema['AttributeView'][];
   beside?: ReactNode;
 }) {
-  const { edit, remove, free } = useStudentActions(classId);
+  const { edit, remove, free, fill } = useStudentActions(classId);
+  const [filling, setFilling] = useState<{ column: string | null; at: DOMRect } | null>(null);
   // A box shows what was pressed until the server has answered.
   const [pressed, setPressed] = useState<Record<string, boolean | undefined>>({});
   const [search, setSearch] = useState('');
@@ -126,11 +149,37 @@ export function StudentList({
     [mutate],
   );
   const onMore = useCallback((student: Student, at: DOMRect) => setMore({ student, at }), []);
+  const { mutate: fillMany } = fill;
+  const onLines = useCallback(
+    (from: string, column: string | null, lines: string[]) => {
+      const below = students
+        .slice(
+          students.findIndex((one) => one.id === from),
+          students.length,
+        )
+        .slice(0, lines.length);
+      fillMany({ column, cells: below.map((student, i) => ({ student, value: lines[i] ?? '' })) });
+    },
+    [students, fillMany],
+  );
   if (students.length === 0) return <p className="border-y border-line py-8 text-soft">{words.roster.empty}</p>;
   const rows = students
     .map((student, i) => ({ student, number: i + 1 }))
     .filter(({ student }) => wanted === '' || student.name.toLowerCase().includes(wanted));
   const head = 'py-1.5 pr-3 font-semibold';
+  const heading = (column: string | null) => (
+    <button
+      type="button"
+      aria-label={words.roster.fillOf(column ?? words.roster.table)}
+      title={words.roster.fillOf(column ?? words.roster.table)}
+      aria-haspopup="dialog"
+      className="min-h-6 underline decoration-line decoration-dotted underline-offset-4 hover:decoration-ink"
+      onClick={(event) => setFilling({ column, at: event.currentTarget.getBoundingClientRect() })}
+    >
+      {column ?? words.roster.table}
+    </button>
+  );
+  const without = (column: string | null) => rows.filter(({ student }) => valueOf(student, column) === '');
   return (
     <div>
       <div className="mb-2 flex flex-wrap items-end gap-3 print:hidden">
@@ -161,11 +210,11 @@ export function StudentList({
                 {words.roster.name}
               </th>
               <th scope="col" className={head}>
-                {words.roster.table}
+                {heading(null)}
               </th>
               {columns.map((name) => (
                 <th key={name} scope="col" className={head}>
-                  {name}
+                  {heading(name)}
                 </th>
               ))}
               <th scope="col" className={head}>
@@ -190,12 +239,28 @@ export function StudentList({
                 onEdit={onEdit}
                 onAbsent={onAbsent}
                 onMore={onMore}
+                onLines={onLines}
               />
             ))}
           </tbody>
         </table>
       </div>
       {rows.length === 0 && <p className="py-6 text-soft">{words.roster.foundNone}</p>}
+      {filling !== null && (
+        <FillColumn
+          column={filling.column ?? words.roster.table}
+          at={filling.at}
+          all={rows.length}
+          without={without(filling.column).length}
+          onFill={(value, onlyEmpty) =>
+            fill.mutate({
+              column: filling.column,
+              cells: (onlyEmpty ? without(filling.column) : rows).map(({ student }) => ({ student, value })),
+            })
+          }
+          onClose={() => setFilling(null)}
+        />
+      )}
       {more !== null && (
         <StudentMore
           student={students.find((one) => one.id === more.student.id) ?? more.student}

@@ -6,6 +6,11 @@ import { words } from '../../words';
 export type Student = Schema['StudentView'];
 export type Edit = { id: string } & Schema['EditStudent'];
 
+/** What stands in a column of the list; null: the table. */
+export function valueOf(student: Student, column: string | null): string {
+  return (column === null ? student.table : student.attributes?.find((one) => one.name === column)?.value) ?? '';
+}
+
 /** What a change will make of a student, before the server has answered. */
 function changed(student: Student, edit: Edit): Student {
   const attributes = new Map(student.attributes?.map((one) => [one.name, one.value]));
@@ -22,6 +27,12 @@ function changed(student: Student, edit: Edit): Student {
     tags: edit.tags ?? student.tags ?? [],
     attributes: [...attributes].map(([name, value]) => ({ name, value })),
   };
+}
+
+/** Values of one column for many, as they were when it was asked. */
+interface Filling {
+  column: string | null;
+  cells: { student: Student; value: string }[];
 }
 
 /** What can be done with one student of a class list. */
@@ -61,5 +72,22 @@ export function useStudentActions(classId: string) {
     onSettled: done,
     onError: fail,
   });
-  return { edit, remove, free };
+  const fill = useMutation({
+    mutationFn: ({ column, cells }: Filling) =>
+      take(
+        api.PUT('/api/staff/classes/{id}/column', {
+          ...path(classId),
+          body: { attribute: column, cells: cells.map(({ student, value }) => ({ student: student.id, value })) },
+        }),
+      ),
+    onSuccess: (_, { column, cells }) => {
+      const before = cells.map(({ student }) => ({ student, value: valueOf(student, column) }));
+      say(words.roster.filled(column ?? words.roster.table, cells.length), () =>
+        fill.mutate({ column, cells: before }),
+      );
+    },
+    onSettled: done,
+    onError: fail,
+  });
+  return { edit, remove, free, fill };
 }

@@ -53,7 +53,7 @@ describe('taking a seat', () => {
       />,
     );
     expect(screen.getByRole('heading')).toHaveTextContent('You sit at Quayside.');
-    expect(screen.getByRole('status')).toHaveTextContent('1:30');
+    expect(screen.getByRole('status')).toHaveTextContent('1 min 30 s');
     expect(screen.getByRole('button', { name: /Sit at Quayside/ })).toHaveAttribute('aria-pressed', 'true');
     expect(screen.getByRole('button', { name: /Sit at Millbrook/ })).toBeEnabled();
   });

@@ -4,7 +4,8 @@ import { problemText } from '../../../api/problem';
 import { markOf } from '../../../ui/marks';
 import { Sign } from '../../../ui/Sign';
 import { student as words } from '../../../words/student';
-import { clockText, secondsUntil } from '../../../api/clock';
+import { secondsUntil } from '../../../api/clock';
+import { Duration } from '../../../ui/Duration';
 
 type Table = Schema['SignUpTable'];
 
@@ -67,7 +68,9 @@ export function SignUp({
         {signUp.closesAt !== null && (
           <span className="block">
             {words.now.closesIn}{' '}
-            <span className="font-bold tabular-nums">{clockText(secondsUntil(signUp.closesAt, serverNow))}</span>
+            <span className="font-bold">
+              <Duration seconds={secondsUntil(signUp.closesAt, serverNow)} />
+            </span>
           </span>
         )}
       </p>

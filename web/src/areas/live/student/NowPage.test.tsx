@@ -39,6 +39,7 @@ function now(more: Partial<Now> = {}): Now {
     seenIn: null,
     notices: [],
     signUp: null,
+    over: false,
     ...more,
   };
 }

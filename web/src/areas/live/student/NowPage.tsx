@@ -2,11 +2,12 @@ import clsx from 'clsx';
 import { useState, type ReactNode } from 'react';
 import { api, take, type Schema } from '../../../api/client';
 import { Button } from '../../../ui/Button';
+import { Duration } from '../../../ui/Duration';
 import { markOf } from '../../../ui/marks';
 import { Sign } from '../../../ui/Sign';
 import { student as words } from '../../../words/student';
 import { type Phase } from '../phase';
-import { clockText, secondsUntil } from '../../../api/clock';
+import { secondsUntil } from '../../../api/clock';
 import { SignUp } from '../../grouping/student/SignUp';
 
 type Now = Schema['StudentNow'];
@@ -173,8 +174,8 @@ function AtWork({
       {phase === 'looking' ? (
         <p className="text-2xl">
           {words.now.lookingIn}{' '}
-          <span className="font-bold tabular-nums">
-            {clockText(secondsUntil(now.moments?.outAt ?? null, serverNow))}
+          <span className="font-bold">
+            <Duration seconds={secondsUntil(now.moments?.outAt ?? null, serverNow)} />
           </span>
         </p>
       ) : (
@@ -200,7 +201,10 @@ function AtWork({
         <p className="text-lg">
           {left > 0 ? (
             <>
-              <span className="text-3xl font-bold tabular-nums">{clockText(left)}</span> {words.now.timeLeft}
+              <span className="text-3xl font-bold">
+                <Duration seconds={left} />
+              </span>{' '}
+              {words.now.timeLeft}
             </>
           ) : (
             words.now.timeOver
@@ -236,12 +240,13 @@ export function NowPage({
   return (
     <div className="flex flex-col gap-5">
       <Me now={now} onLeft={onLeft} />
+      {now.over && <Sentence>{words.now.lessonOver}</Sentence>}
       {atWork && group !== null && (
         <AtWork now={now} group={group} phase={phase} serverNow={serverNow} onSheet={onSheet} />
       )}
       {atWork && group === null && <Sentence>{words.now.noSeat}</Sentence>}
       {!atWork && now.signUp !== null && <SignUp signUp={now.signUp} serverNow={serverNow} onLook={onLook} />}
-      {!atWork && now.signUp === null && <Together now={now} back={phase === 'back'} />}
+      {!now.over && !atWork && now.signUp === null && <Together now={now} back={phase === 'back'} />}
       {phase === 'back' && group?.copy != null && (
         <Button look="quiet" className="self-start" onClick={onSheet}>
           {words.now.seeSheet}

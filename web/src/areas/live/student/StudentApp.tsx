@@ -8,7 +8,8 @@ import { student as words } from '../../../words/student';
 import { CopyPage } from '../../materials/student/CopyPage';
 import { JoinPage } from '../../roster/student/JoinPage';
 import { comingBackUntil, phaseOf, type Phase } from '../phase';
-import { clockText, secondsUntil } from '../../../api/clock';
+import { secondsUntil } from '../../../api/clock';
+import { Duration } from '../../../ui/Duration';
 import { drawer } from '../../../ui/drawer';
 import { LineNote } from '../../../ui/LineNote';
 import { GoButton, NowPage } from './NowPage';
@@ -77,7 +78,7 @@ function ComingBack({ seconds }: { seconds: number }) {
     <div role="alert" className="sticky top-0 z-10 -mx-5 -mt-5 mb-5 bg-ink px-5 py-4 text-ground">
       <p className="text-lg">{words.now.comingBack}</p>
       <p className="text-5xl font-bold tabular-nums" aria-hidden="true">
-        {clockText(seconds)}
+        <Duration seconds={seconds} />
       </p>
       <p className="mt-1 text-sm">{words.now.microphones}</p>
     </div>

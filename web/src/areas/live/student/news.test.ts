@@ -21,6 +21,7 @@ const now: Now = {
   seenIn: 'main',
   notices: [notice(4, 'Two minutes.')],
   signUp: null,
+  over: false,
 };
 const moments = { lookFrom: 8, outAt: 9, endsAt: null, autoSeconds: null, calledAt: null, backAt: null };
 
