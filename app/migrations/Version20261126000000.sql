@@ -66,6 +66,8 @@ ALTER TABLE work_group ADD CONSTRAINT work_group_position UNIQUE (grouping_id, p
 CREATE INDEX IDX_453B3FEA5DDE227E ON work_group (grouping_id);
 
 CREATE TABLE grouping (
+    series UUID DEFAULT NULL,
+    series_number INT DEFAULT NULL,
     step INT DEFAULT 0 NOT NULL,
     removed_at TIMESTAMP(0) WITH TIME ZONE DEFAULT NULL,
     settings JSONB DEFAULT '{}' NOT NULL,
@@ -76,6 +78,7 @@ CREATE TABLE grouping (
     class_id UUID NOT NULL,
     PRIMARY KEY (id)
 );
+CREATE INDEX grouping_series ON grouping (series);
 CREATE INDEX IDX_8FA8718EA000B10 ON grouping (class_id);
 
 CREATE TABLE floor_variant (

@@ -17,8 +17,17 @@ use FreshHuddle\App\Roster\SchoolClass;
  * A named set of groups of one class. Its floor is kept by FloorStore.
  */
 #[ORM\Entity]
+#[ORM\Index(name: 'grouping_series', columns: ['series'])]
 class Grouping
 {
+    /** Groupings that follow each other, made together: of a rotation, a jigsaw. Null: it stands for itself. */
+    #[ORM\Column(type: 'guid', nullable: true)]
+    public ?string $series = null;
+
+    /** Its place among them, from 1. */
+    #[ORM\Column(nullable: true)]
+    public ?int $seriesNumber = null;
+
     /** Which of the kept floors is the present one. */
     #[ORM\Column(options: ['default' => 0])]
     public int $step = 0;

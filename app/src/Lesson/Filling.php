@@ -6,6 +6,8 @@ namespace FreshHuddle\App\Lesson;
 
 use Doctrine\DBAL\LockMode;
 use Doctrine\ORM\EntityManagerInterface;
+use FreshHuddle\App\Grouping\Desk\Groupings;
+use FreshHuddle\App\Grouping\Event\RoundsTaken;
 use FreshHuddle\App\Grouping\Grouping;
 use FreshHuddle\App\Grouping\Proposal\SeveralRounds;
 use FreshHuddle\App\Lesson\Exception\LessonRefused;
@@ -14,6 +16,7 @@ use FreshHuddle\App\Stream\Audience;
 use FreshHuddle\App\Stream\Stream;
 use FreshHuddle\Core\Lesson\RunningOrder;
 use FreshHuddle\Core\Lesson\SegmentKind;
+use Symfony\Component\EventDispatcher\Attribute\AsEventListener;
 use Symfony\Component\Uid\Uuid;
 
 /**
@@ -24,7 +27,7 @@ final readonly class Filling
     /** Of a round that is added. */
     private const MINUTES = 10;
 
-    public function __construct(private EntityManagerInterface $em, private RunningOrders $orders, private SeveralRounds $rounds, private Stream $stream)
+    public function __construct(private EntityManagerInterface $em, private RunningOrders $orders, private SeveralRounds $rounds, private Groupings $groupings, private Stream $stream)
     {
     }
 
@@ -41,30 +44,95 @@ final readonly class Filling
             if ($lesson->orderStep !== $request->basedOn) {
                 throw LessonRefused::outdated('lesson.order.changed');
             }
-            $segments = $this->orders->segments($lesson);
-            $open = array_values(array_filter(array_map(static fn (Segment $segment): ?Round => $segment->round, $segments), $this->isOpen(...)));
+            $open = $this->openRounds($lesson);
             $base = ($open[0] ?? $this->orders->roundNow($lesson))->grouping;
-            $groupings = $this->rounds->make($base, $request->way, $request->rounds, $request->size, array_map(trim(...), $request->topics));
-            foreach ($groupings as $number => $grouping) {
-                if (isset($open[$number])) {
-                    $open[$number]->grouping = $grouping;
-                } else {
-                    $segments = $this->withRound($segments, $lesson, $grouping);
-                }
-            }
-            if (\count($segments) > RunningOrder::MOST) {
-                throw LessonRefused::unusable('lesson.order.too_many', 'rounds', ['most' => RunningOrder::MOST]);
-            }
-            $this->orders->arrange($lesson, $segments);
+            $this->place($lesson, $open, $this->rounds->make($base, $request->way, $request->rounds, $request->size, array_map(trim(...), $request->topics)));
             ++$lesson->orderStep;
         });
-        $this->stream->publish([Audience::staff($lesson->id)], ['kind' => 'lesson']);
-        $this->stream->publish([Audience::everybody($lesson->id)], ['kind' => 'refresh']);
+        $this->tell($lesson);
     }
 
-    private function isOpen(?Round $round): bool
+    /**
+     * Groups of several rounds, in a lesson that has been made for the last of them.
+     */
+    public function begin(Lesson $lesson, Grouping $grouping): void
     {
-        return null !== $round && 0 === $this->em->getRepository(Run::class)->count(['round' => $round]);
+        $series = $this->groupings->series($grouping);
+        if (\count($series) > 1) {
+            $this->place($lesson, $this->openRounds($lesson), $series);
+        }
+    }
+
+    /**
+     * Groups of several rounds were made at the desk: they come into the lessons that use them and are not over, in their
+     * order, from the first round that uses one of them.
+     */
+    #[AsEventListener]
+    public function onRoundsTaken(RoundsTaken $event): void
+    {
+        $groupings = array_values(array_filter(array_map(fn (string $id): ?Grouping => $this->em->find(Grouping::class, $id), $event->groupingIds)));
+        $lessons = [];
+        foreach ($this->em->getRepository(Round::class)->findBy(['grouping' => $groupings]) as $round) {
+            if (null === $round->lesson->endedAt && null === $round->lesson->removedAt) {
+                $lessons[$round->lesson->id] = $round->lesson;
+            }
+        }
+        foreach ($lessons as $lesson) {
+            $this->em->refresh($lesson, LockMode::PESSIMISTIC_WRITE);
+            $open = $this->openRounds($lesson);
+            while ([] !== $open && !\in_array($open[0]->grouping, $groupings, true)) {
+                array_shift($open);
+            }
+            if ([] !== $open) {
+                $this->place($lesson, $open, $groupings);
+                ++$lesson->orderStep;
+                $this->em->flush();
+                $this->tell($lesson);
+            }
+        }
+    }
+
+    /**
+     * @param list<Round>    $open      rounds that may have other groups
+     * @param list<Grouping> $groupings one a round
+     *
+     * @throws LessonRefused if those are more rounds than a lesson can have
+     */
+    private function place(Lesson $lesson, array $open, array $groupings): void
+    {
+        $segments = $this->orders->segments($lesson);
+        foreach ($groupings as $number => $grouping) {
+            if (isset($open[$number])) {
+                $open[$number]->grouping = $grouping;
+            } else {
+                $segments = $this->withRound($segments, $lesson, $grouping);
+            }
+        }
+        if (\count($segments) > RunningOrder::MOST) {
+            throw LessonRefused::unusable('lesson.order.too_many', 'rounds', ['most' => RunningOrder::MOST]);
+        }
+        $this->orders->arrange($lesson, $segments);
+    }
+
+    /**
+     * @return list<Round> that groups have not worked in yet
+     */
+    private function openRounds(Lesson $lesson): array
+    {
+        $open = [];
+        foreach ($this->orders->segments($lesson) as $segment) {
+            if (null !== $segment->round && 0 === $this->em->getRepository(Run::class)->count(['round' => $segment->round])) {
+                $open[] = $segment->round;
+            }
+        }
+
+        return $open;
+    }
+
+    private function tell(Lesson $lesson): void
+    {
+        $this->stream->publish([Audience::staff($lesson->id)], ['kind' => 'lesson']);
+        $this->stream->publish([Audience::everybody($lesson->id)], ['kind' => 'refresh']);
     }
 
     /**

@@ -29,6 +29,7 @@ final readonly class Lessons
         private EntityManagerInterface $em,
         private ClockInterface $clock,
         private RunningOrders $orders,
+        private Filling $filling,
         private Groupings $groupings,
         private GroupingUsage $usage,
         private Regroup $regroup,
@@ -50,7 +51,9 @@ final readonly class Lessons
             }
             $this->em->flush();
             if (null === $from) {
-                $this->orders->arrange($lesson, $this->usual($lesson, $this->groupingFor($lesson, $request->grouping)));
+                $grouping = $this->groupingFor($lesson, $request->grouping);
+                $this->orders->arrange($lesson, $this->usual($lesson, $grouping));
+                $this->filling->begin($lesson, $grouping);
             } else {
                 $lesson->begunFrom = $from;
                 $this->begin($lesson, $from, $request->groups);

@@ -18,7 +18,7 @@ final class Layers
     private const APP = 'FreshHuddle\App';
     private const AREAS = ['Account', 'Roster', 'Grouping', 'Lesson', 'Rooms', 'Materials', 'Ready', 'Live', 'Debrief', 'Record'];
     /** What every area may use, and what uses none. */
-    private const UNDER_ALL = ['Refusal', 'Words', 'Http', 'Database', 'Stream', 'Worker', 'Mail'];
+    private const UNDER_ALL = ['Refusal', 'Words', 'Http', 'Database', 'Stream', 'Worker', 'Mail', 'Print'];
 
     public function testCoreUsesNothingButPhp(): Rule
     {

@@ -229,6 +229,98 @@ final class RunningOrderTest extends AppTestCase
         return array_map(static fn (int $i): array => $desk->texts("floor.groups.{$i}.students"), array_keys($desk->list('floor.groups')));
     }
 
+    public function test_rounds_made_at_the_desk_come_into_the_lesson_in_their_order(): void
+    {
+        $lesson = $this->newLesson(6);
+        $desk = $lesson->text('floor.id');
+        $this->takeRounds($lesson, $desk, 3);
+        $now = $this->again($lesson);
+        self::assertSame(['Round 1', 'Round 2', ''], array_map(fn (string $id): string => $this->groupingName($id), $this->groupingsOf($now)), 'named after their place; the last is the one at the desk');
+        self::assertSame($desk, $this->groupingsOf($now)[2]);
+        self::assertSame([[0, 1], [2, 3], [4, 5]], $this->pairs($lesson, $this->groupingsOf($now)[0]));
+        self::assertSame([[2, 3], [4, 5], [0, 1]], $this->pairs($lesson, $desk));
+
+        // Taken up once more, with a round less: the same groupings, none left over, and the lesson keeps its rounds.
+        $this->takeRounds($lesson, $desk, 2);
+        $again = $this->again($lesson);
+        self::assertSame($this->groupingsOf($now)[0], $this->groupingsOf($again)[0]);
+        self::assertSame($desk, $this->groupingsOf($again)[1]);
+
+        // One round dealt anew by itself leaves the others alone.
+        $this->ask('POST', "/api/staff/groupings/{$desk}/deal", ['basedOn' => $this->ask('GET', "/api/staff/groupings/{$desk}")->at('floor.step'), 'groups' => 2])->is(200);
+        self::assertSame($this->groupingsOf($again), $this->groupingsOf($this->again($lesson)));
+    }
+
+    public function test_a_lesson_made_from_the_desk_has_all_rounds_that_were_made_there(): void
+    {
+        $lesson = $this->newLesson(6);
+        $class = $lesson->text('classId');
+        $desk = $this->ask('POST', "/api/staff/classes/{$class}/groupings", ['name' => 'Partners'])->text('id');
+        $this->takeRounds($lesson, $desk, 3);
+        $made = $this->ask('POST', "/api/staff/classes/{$class}/lessons", ['title' => 'Three rounds', 'minutes' => 50, 'grouping' => $desk])->is(200);
+        self::assertSame(['Partners · Round 1', 'Partners · Round 2', 'Partners'], array_map(fn (string $id): string => $this->groupingName($id, ''), $this->groupingsOf($made)));
+        self::assertCount(1, $this->groupingsOf($this->again($lesson)), 'another lesson is left alone');
+    }
+
+    private function takeRounds(Json $lesson, string $desk, int $rounds): void
+    {
+        $ids = array_map(static fn (int $i): string => $lesson->text("students.{$i}.id"), range(0, 5));
+        $step = $this->ask('GET', "/api/staff/groupings/{$desk}")->at('floor.step');
+        $make = static function (int $round) use ($ids, $rounds): array {
+            $pairs = [];
+            foreach ([0, 1, 2] as $table) {
+                $at = 2 * (($table + $round) % 3);
+                $pairs[] = ['id' => null, 'name' => 'Table '.($table + 1), 'students' => [$ids[$at], $ids[$at + 1]]];
+            }
+
+            return ['name' => $round < $rounds - 1 ? 'Round '.($round + 1) : '', 'groups' => $pairs];
+        };
+        $rotation = array_map(static fn (int $i): array => $make($i % 2), range(0, $rounds - 1));
+        $rotation[$rounds - 1] = ['name' => ''] + $make(1);
+        $this->ask('POST', "/api/staff/groupings/{$desk}/take", ['basedOn' => $step, 'what' => 'rotation', 'rounds' => $rotation])->is(200);
+    }
+
+    /**
+     * @return list<string> the groupings of a lesson's rounds
+     */
+    private function groupingsOf(Json $lesson): array
+    {
+        $ids = $this->db()->fetchFirstColumn('SELECT grouping_id FROM round WHERE lesson_id = ? AND number IS NOT NULL ORDER BY number', [$lesson->text('id')]);
+
+        return array_values(array_filter($ids, \is_string(...)));
+    }
+
+    private function groupingName(string $id, ?string $without = null): string
+    {
+        $name = $this->db()->fetchOne('SELECT name FROM grouping WHERE id = ?', [$id]);
+        \assert(\is_string($name));
+
+        return null === $without ? trim((string) preg_replace('/^[^·]*·?/u', '', $name)) : $name;
+    }
+
+    /**
+     * @return list<list<int>> who sits together, by their place on the class list
+     */
+    private function pairs(Json $lesson, string $grouping): array
+    {
+        $place = [];
+        foreach (range(0, 5) as $i) {
+            $place[$lesson->text("students.{$i}.id")] = $i;
+        }
+        $floor = $this->ask('GET', "/api/staff/groupings/{$grouping}");
+        $pairs = [];
+        foreach (array_keys($floor->list('floor.groups')) as $i) {
+            $pairs[] = array_map(static fn (mixed $id): int => $place[\is_string($id) ? $id : ''] ?? -1, $floor->list("floor.groups.{$i}.students"));
+        }
+
+        return $pairs;
+    }
+
+    private function again(Json $lesson): Json
+    {
+        return $this->ask('GET', '/api/staff/lessons/'.$lesson->text('id'));
+    }
+
     public function test_a_lesson_takes_up_what_was_grouped_last_and_leaves_none_over(): void
     {
         $class = $this->newLesson(8)->text('classId');

@@ -43,6 +43,48 @@ final readonly class Groupings
     }
 
     /**
+     * @return list<Grouping> those that follow each other, this one among them; by itself if it stands for itself
+     */
+    public function series(Grouping $grouping): array
+    {
+        if (null === $grouping->series) {
+            return [$grouping];
+        }
+
+        return array_values($this->em->getRepository(Grouping::class)->findBy(['series' => $grouping->series, 'removedAt' => null], ['seriesNumber' => 'ASC']));
+    }
+
+    /**
+     * Groupings for so many rounds, the last of them this one. Those that were made for it before are used again, so that
+     * none are left over; what there are too many of is taken away.
+     *
+     * @param non-empty-list<string> $names of the rounds before the last
+     *
+     * @return list<Grouping> in the order of the rounds
+     */
+    public function inSeries(Grouping $last, array $names): array
+    {
+        $before = array_values(array_filter($this->series($last), static fn (Grouping $one): bool => $one !== $last));
+        $series = $last->series ?? Uuid::v7()->toRfc4122();
+        $all = [];
+        foreach ($names as $i => $name) {
+            $all[] = $one = array_shift($before) ?? $this->create($last->class, '');
+            $one->name = mb_substr($last->name.' · '.$name, 0, 80);
+            [$one->series, $one->seriesNumber] = [$series, $i + 1];
+        }
+        foreach ($before as $one) {
+            [$one->series, $one->seriesNumber] = [null, null];
+            if (null === $this->usage->lessonOf($one->id)) {
+                $one->removedAt = $this->clock->now();
+            }
+        }
+        [$last->series, $last->seriesNumber] = [$series, \count($names) + 1];
+        $this->em->flush();
+
+        return [...$all, $last];
+    }
+
+    /**
      * Its name, how the desk is set, what the numbers carry; and what groups of the class are called.
      */
     public function set(Grouping $grouping, SetGrouping $request): void

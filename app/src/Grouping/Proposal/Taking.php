@@ -9,6 +9,7 @@ use FreshHuddle\App\Grouping\Desk\DeskNotes;
 use FreshHuddle\App\Grouping\Desk\DeskSettings;
 use FreshHuddle\App\Grouping\Desk\Groupings;
 use FreshHuddle\App\Grouping\Desk\ShapeKind;
+use FreshHuddle\App\Grouping\Event\RoundsTaken;
 use FreshHuddle\App\Grouping\Exception\GroupingRefused;
 use FreshHuddle\App\Grouping\Floor\FloorChanges;
 use FreshHuddle\App\Grouping\Floor\FloorStore;
@@ -20,6 +21,7 @@ use FreshHuddle\App\Roster\ClassReader;
 use FreshHuddle\Core\Grouping\FairRoles;
 use FreshHuddle\Core\Grouping\Floor;
 use FreshHuddle\Core\Grouping\Group;
+use Psr\EventDispatcher\EventDispatcherInterface;
 use Symfony\Component\Uid\Uuid;
 
 /**
@@ -35,6 +37,7 @@ final readonly class Taking
         private DeskNotes $notes,
         private GroupingUsage $usage,
         private ClassReader $classes,
+        private EventDispatcherInterface $events,
     ) {
     }
 
@@ -73,7 +76,7 @@ final readonly class Taking
 
     /**
      * Puts what was proposed on the floor. Of several rounds the last goes on this floor; the others become groupings of
-     * their own.
+     * their own that stand before it, in their order.
      *
      * @throws GroupingRefused if it cannot be, or if the floor has changed meanwhile
      */
@@ -83,10 +86,15 @@ final readonly class Taking
         $last = array_pop($rounds) ?? throw GroupingRefused::unusable('grouping.nothing_to_take', 'rounds');
 
         return $this->changes->change($grouping, $request->basedOn, $request->what, function (Floor $floor) use ($grouping, $rounds, $last): Floor {
-            foreach ($rounds as $round) {
-                $more = $this->groupings->create($grouping->class, mb_substr($grouping->name.' · '.$round->name, 0, 80));
-                $this->floors->append($more->id, 0, 'take', $this->floorOf($more, new Floor(), $round->groups));
+            if ([] === $rounds) {
+                return $this->floorOf($grouping, $floor, $last->groups);
             }
+            $several = $this->groupings->inSeries($grouping, array_map(static fn (ProposedRound $round): string => $round->name, $rounds));
+            foreach ($rounds as $i => $round) {
+                $one = $several[$i];
+                $this->floors->append($one->id, $this->floors->steps($one->id)['step'], 'take', $this->floorOf($one, $this->floors->now($one->id), $round->groups));
+            }
+            $this->events->dispatch(new RoundsTaken(array_map(static fn (Grouping $one): string => $one->id, $several)));
 
             return $this->floorOf($grouping, $floor, $last->groups);
         });

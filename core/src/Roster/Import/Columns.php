@@ -133,7 +133,7 @@ final class Columns
         $given = array_filter(array_map(mb_strtolower(...), $values), static fn (string $value): bool => '' !== $value);
 
         return \count($given) >= 2 && \count(array_unique($given)) < \count($given)
-            && \count($given) === \count(preg_grep(self::TABLE, $given) ?: []) && [] === preg_grep('/^\d+$/D', $given);
+            && [] === preg_grep(self::TABLE, $given, \PREG_GREP_INVERT) && [] === preg_grep('/^\d+$/D', $given);
     }
 
     /**
