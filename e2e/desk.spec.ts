@@ -75,6 +75,27 @@ async function groupOf(page: Page, name: string): Promise<string> {
   return '';
 }
 
+test('a number typed and a press at once: what is pressed is what is shown', async ({ browser }) => {
+  const t = await teacher(browser);
+  await t.getByRole('button', { name: 'New class' }).click();
+  await t.getByLabel('What is the class called?').fill('At once');
+  await t
+    .getByLabel('Paste here')
+    .fill(Array.from({ length: 24 }, (_, i) => `Pupil ${String.fromCharCode(65 + i)}${i}a`).join('\n'));
+  await t.getByRole('button', { name: 'Make the class with 24 students' }).click();
+  await t.getByRole('button', { name: 'New grouping' }).click();
+  const put = t.getByRole('button', { name: /^Put 24 students into/ });
+  for (const groups of [6, 5, 8, 4, 7]) {
+    await t.getByLabel('How many').fill(String(groups));
+    // The mouse goes straight there: the field is left by the press itself.
+    await put.hover();
+    await t.mouse.down();
+    await t.mouse.up();
+    await expect(t.locator('[data-stop^="table:"]')).toHaveCount(groups);
+    await expect(put).toHaveAccessibleName(`Put 24 students into ${groups} groups`);
+  }
+});
+
 for (const { students, groups } of [
   { students: 28, groups: 7 },
   { students: 120, groups: 30 },

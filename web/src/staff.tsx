@@ -31,7 +31,7 @@ function Soon({ children }: { children: ReactNode }) {
   useCutSaid();
   return (
     <>
-      <LineNote slow={words.common.lineSlow} down={words.common.lineDown} />
+      <LineNote over slow={words.common.lineSlow} down={words.common.lineDown} />
       <Suspense fallback={<p className="p-8 text-soft">{words.common.loading}</p>}>{children}</Suspense>
     </>
   );

@@ -24,7 +24,10 @@ export function useMessages(): Messages {
   return useContext(Context);
 }
 
-/** Short messages at the foot of the page, with Undo where there is something to undo. */
+/**
+ * Short messages over the head of the page, with Undo where there is something to undo: there they cover neither the floor
+ * nor the shelf nor what is pressed next.
+ */
 export function MessagesProvider({ children }: { children: ReactNode }) {
   const [messages, setMessages] = useState<Message[]>([]);
   const next = useRef(1);
@@ -50,12 +53,12 @@ export function MessagesProvider({ children }: { children: ReactNode }) {
       <div
         role="status"
         aria-live="polite"
-        className="pointer-events-none fixed inset-x-0 bottom-4 z-50 flex flex-col items-center gap-2 px-4"
+        className="pointer-events-none fixed inset-x-0 top-1 z-50 flex flex-col items-center gap-2 px-4"
       >
         {messages.map((message) => (
           <div
             key={message.id}
-            className={`pointer-events-auto flex max-w-xl items-center gap-4 border-2 px-4 py-2 shadow-lg ${message.bad ? 'border-lost bg-lost-wash' : 'border-ink bg-sheet'}`}
+            className={`pointer-events-auto flex max-w-xl items-center gap-4 border-2 px-4 py-1 shadow-lg ${message.bad ? 'border-lost bg-lost-wash' : 'border-ink bg-sheet'}`}
           >
             <span>{message.text}</span>
             {message.undo !== undefined && (

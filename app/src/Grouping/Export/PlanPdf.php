@@ -19,7 +19,7 @@ use FreshHuddle\Core\Message;
 final readonly class PlanPdf
 {
     /** Millimetres of a page for tables. */
-    private const HEIGHT = 160.0;
+    private const HEIGHT = 170.0;
     private const HEAD = 12.5;
     private const GAP = 4.0;
     /** A name tag is at least and at most so high. */
@@ -58,7 +58,7 @@ final readonly class PlanPdf
         $date = $this->words->say(new Message('grouping.printed', ['at' => intdiv($this->clock->ms(), 1_000)]));
 
         return \sprintf(
-            '<table class="head"><tr><td class="title">%s</td><td class="mark"><span class="fresh">%s</span>&nbsp;%s</td></tr><tr><td class="sub">%s</td><td class="mark sub">%s</td></tr></table>',
+            '<table class="head"><tr><td class="title">%s</td><td class="mark"><table class="word"><tr><td class="fresh">%s</td><td>%s</td></tr></table></td></tr><tr><td class="sub">%s</td><td class="mark sub">%s</td></tr></table>',
             $this->paper->set($desk->name, 'head'),
             $this->paper->set('Fresh', 'head'),
             $this->paper->set('Huddle', 'head'),
@@ -115,7 +115,7 @@ final readonly class PlanPdf
             foreach ($group->students as $i => $id) {
                 if (isset($names[$id])) {
                     $note = implode(' · ', array_filter([$desk->numbers->roleOf($i + 1), $desk->numbers->taskOf($i + 1)], static fn (string $text): bool => '' !== $text));
-                    $tags[$group->id][] = \sprintf('<div class="tag"><span class="seat">%d</span> %s%s</div>', $i + 1, $this->paper->set($names[$id]), '' === $note ? '' : ' <span class="note">'.$this->paper->set($note).'</span>');
+                    $tags[$group->id][] = \sprintf('<table class="tag"><tr><td class="seat">%d</td><td>%s%s</td></tr></table>', $i + 1, $this->paper->set($names[$id]), '' === $note ? '' : ' <span class="note">'.$this->paper->set($note).'</span>');
                 }
             }
         }
@@ -133,12 +133,12 @@ final readonly class PlanPdf
         return '@page { margin: 10mm 10mm 8mm; } body { margin: 0; color: #1c2333; font-family: {text}; font-size: '.$size.'pt; }
             .page { height: 190mm; overflow: hidden; } .next { page-break-before: always; }
             .head { width: 100%; border-collapse: collapse; border-bottom: 0.6mm solid #1c2333; } .head td { padding: 0; vertical-align: bottom; }
-            .title { font-size: 19pt; width: 75%; } .sub { font-size: 10.5pt; color: #555c6c; height: 7mm; vertical-align: top !important; } .mark { text-align: right; font-size: 12pt; } .mark.sub { font-size: 10.5pt; } .fresh { background: #d4ee3a; padding: 0 1mm; }
-            .plan { width: 100%; border-collapse: separate; border-spacing: 4mm '.(self::GAP / 2).'mm; margin: 1mm -4mm 0; table-layout: fixed; }
+            .title { font-size: 19pt; width: 75%; } .sub { font-size: 10.5pt; color: #555c6c; height: 7mm; vertical-align: top !important; } .mark { text-align: right; font-size: 12pt; } .mark.sub { font-size: 10.5pt; } .word { width: auto; margin: 0 0 1mm auto; border-collapse: collapse; } .word td { padding: 0 0 0.6mm 1mm; } .word .fresh { background: #d4ee3a; padding: 0 1mm 0.6mm; }
+            .plan { width: 285mm; border-collapse: separate; border-spacing: 4mm '.(self::GAP / 2).'mm; margin: 1mm 0 0 -4mm; table-layout: fixed; }
             .cell { padding: 0; vertical-align: top; } .none { padding: 0; }
             .slab { width: 100%; border: 0.6mm solid; border-collapse: separate; border-spacing: 0; height: 9.5mm; } .slab td { vertical-align: middle; padding: 0.5mm 2mm; }
             .sign { width: 6mm; padding-right: 0 !important; } .sign img { width: 5.5mm; height: 5.5mm; } .name { font-size: '.min(14.0, $size * 1.2).'pt; } .number { text-align: right; width: 6mm; color: #555c6c; font-size: 9pt; }
-            .tag { height: '.($tag - 2.6).'mm; line-height: '.($tag - 2.6).'mm; margin-top: 1mm; padding: 0 2mm; border: 0.3mm solid #1c2333; background: #fffdf8; overflow: hidden; white-space: nowrap; }
-            .seat { color: #555c6c; font-size: 70%; } .note { color: #555c6c; font-size: 75%; }';
+            .tag { width: 100%; height: '.($tag - 1.6).'mm; margin-top: 1mm; border: 0.3mm solid #1c2333; border-collapse: separate; border-spacing: 0; background: #fffdf8; }
+            .tag td { vertical-align: middle; padding: 0 2mm 0.8mm 0; line-height: 1; } .tag .seat { width: 5mm; padding-left: 2mm; color: #555c6c; font-size: 8pt; } .note { color: #555c6c; font-size: 75%; }';
     }
 }

@@ -7,8 +7,9 @@ import type { Student } from './useStudentActions';
 
 const patch = vi.hoisted(() => vi.fn());
 const other = vi.hoisted(() => vi.fn());
+const put = vi.hoisted(() => vi.fn());
 vi.mock('../../api/client', () => ({
-  api: { PATCH: patch, POST: other, DELETE: other },
+  api: { PATCH: patch, POST: other, DELETE: other, PUT: put },
   take: (answer: unknown) => answer,
 }));
 
@@ -52,7 +53,7 @@ const sent = (): unknown => (patch.mock.calls.at(-1)?.[1] as { body: unknown }).
 
 describe('the class list', () => {
   beforeEach(() => {
-    for (const mock of [patch, other]) {
+    for (const mock of [patch, other, put]) {
       mock.mockReset();
       mock.mockResolvedValue(undefined);
     }
@@ -81,6 +82,56 @@ describe('the class list', () => {
     type('Rename Ada', '  ');
     type('Rename Ada', 'Ada');
     expect(patch).not.toHaveBeenCalled();
+  });
+
+  it('goes down a column with Enter, and the focus stays where there is no next', async () => {
+    show([student('Ada'), student('Ben')]);
+    type('Level of Ada', '3');
+    const next = await screen.findByRole('textbox', { name: 'Level of Ben' });
+    fireEvent.change(next, { target: { value: '4' } });
+    fireEvent.keyDown(next, { key: 'Enter' });
+    await waitFor(() => expect(sent()).toEqual({ attributes: [{ name: 'Level', value: '4' }] }));
+    expect(screen.getByRole('button', { name: 'Level of Ben' })).toHaveFocus();
+    fireEvent.click(screen.getByRole('button', { name: 'Table of Ada' }));
+    fireEvent.keyDown(screen.getByRole('textbox', { name: 'Table of Ada' }), { key: 'Escape' });
+    expect(screen.getByRole('button', { name: 'Table of Ada' })).toHaveFocus();
+  });
+
+  const filled = (): unknown => (put.mock.calls.at(-1)?.[1] as { body: unknown }).body;
+
+  it('takes a pasted column of a spreadsheet from the cell downwards, and no further than the list', async () => {
+    show([student('Ada'), student('Ben'), student('Chi')]);
+    fireEvent.click(screen.getByRole('button', { name: 'Level of Ben' }));
+    fireEvent.paste(screen.getByRole('textbox', { name: 'Level of Ben' }), {
+      clipboardData: { getData: () => '3\r\n4\r\n5\r\n' },
+    });
+    await waitFor(() =>
+      expect(filled()).toEqual({
+        attribute: 'Level',
+        cells: [
+          { student: 'ben', value: '3' },
+          { student: 'chi', value: '4' },
+        ],
+      }),
+    );
+  });
+
+  it('fills a column for those who have none, or for all, and takes it back as it was', async () => {
+    show([student('Ada', { table: 'Window' }), student('Ben'), student('Chi')]);
+    const fill = async (press: string) => {
+      fireEvent.click(screen.getByRole('button', { name: 'Fill Table for many' }));
+      fireEvent.change(await screen.findByLabelText('Value'), { target: { value: 'Door' } });
+      fireEvent.click(screen.getByRole('button', { name: press }));
+    };
+    await fill('For the 2 students with none');
+    await waitFor(() =>
+      expect(filled()).toMatchObject({ attribute: null, cells: [{ student: 'ben' }, { student: 'chi' }] }),
+    );
+    await fill('For all 3 students shown');
+    await waitFor(() => expect(filled()).toMatchObject({ cells: [{ student: 'ada', value: 'Door' }, {}, {}] }));
+    await screen.findByText('Table written for 3 students.');
+    fireEvent.click(screen.getAllByRole('button', { name: 'Undo' }).at(-1) ?? document.body);
+    await waitFor(() => expect(filled()).toMatchObject({ cells: [{ value: 'Window' }, { value: '' }, { value: '' }] }));
   });
 
   it('marks absent at once', async () => {

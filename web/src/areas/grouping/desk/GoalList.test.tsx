@@ -1,4 +1,5 @@
 import { fireEvent, render, screen } from '@testing-library/react';
+import { useState } from 'react';
 import { describe, expect, it, vi } from 'vitest';
 import { GoalList } from './GoalList';
 import type { Desk, Goal } from './useDesk';
@@ -48,6 +49,22 @@ describe('the goals', () => {
     expect(onGoals).toHaveBeenCalledWith([goals[1], goals[0]]);
     expect(screen.getByRole('button', { name: '“lead” in each: more important' })).toBeDisabled();
     expect(screen.getByRole('button', { name: 'Level mixed: less important' })).toBeDisabled();
+  });
+
+  it('take the focus with them when they are moved, and hand it on when they are taken out', () => {
+    const three: Goal[] = [...goals, { kind: 'newPartners' }];
+    function Held() {
+      const [held, setHeld] = useState(three);
+      return <GoalList desk={desk} goals={held} standings={[]} onGoals={setHeld} />;
+    }
+    render(<Held />);
+    const press = (name: string) => fireEvent.click(screen.getByRole('button', { name }));
+    press('New partners: more important');
+    expect(screen.getByRole('button', { name: 'New partners: more important' })).toHaveFocus();
+    press('New partners: more important');
+    expect(screen.getByRole('button', { name: 'New partners: less important' })).toHaveFocus();
+    press('Take out the goal New partners');
+    expect(screen.getByRole('button', { name: 'Take out the goal “lead” in each' })).toHaveFocus();
   });
 
   it('are taken out and added at the end', async () => {

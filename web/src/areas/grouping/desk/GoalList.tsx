@@ -1,6 +1,7 @@
 import { Choices, Do } from '../../../ui/Choices';
 import { DndContext, PointerSensor, closestCenter, useSensor, useSensors, type DragEndEvent } from '@dnd-kit/core';
 import { SortableContext, arrayMove, useSortable, verticalListSortingStrategy } from '@dnd-kit/sortable';
+import { useEffect, useRef } from 'react';
 import type { Schema } from '../../../api/client';
 import { words } from '../../../words';
 import { dragWords } from '../../../ui/dragWords';
@@ -27,10 +28,11 @@ function Row({
 }) {
   const { setNodeRef, listeners, transform, isDragging } = useSortable({ id: goalKey(goal) });
   const name = goalName(goal);
-  const small = 'px-1 text-sm hover:bg-wash disabled:opacity-30';
+  const small = 'min-h-6 min-w-6 px-1 text-sm hover:bg-wash disabled:opacity-30';
   return (
     <li
       ref={setNodeRef}
+      data-goal={goalKey(goal)}
       style={transform === null ? undefined : { transform: `translateY(${transform.y}px)` }}
       className={`border border-ink bg-sheet px-2 py-1.5 ${isDragging ? 'relative z-10 shadow-lg' : ''}`}
     >
@@ -97,6 +99,18 @@ export function GoalList({
     goals,
     desk.rules.some((rule) => rule.kind === 'wish'),
   );
+  const list = useRef<HTMLOListElement>(null);
+  /** The goal that has just been moved, and which of its buttons was pressed: the focus goes with it. */
+  const moved = useRef<{ key: string; button: number } | null>(null);
+  useEffect(() => {
+    if (moved.current === null) return;
+    const { key, button } = moved.current;
+    moved.current = null;
+    const rows = [...(list.current?.querySelectorAll<HTMLElement>('[data-goal]') ?? [])];
+    const buttons = [...(rows.find((row) => row.dataset.goal === key)?.querySelectorAll('button') ?? [])];
+    // At the end of the list that button has nothing more to do; the one beside it has.
+    [buttons[button], ...buttons].find((one) => one !== undefined && !one.disabled)?.focus();
+  }, [goals]);
   const end = ({ active, over }: DragEndEvent) => {
     if (over !== null && active.id !== over.id)
       onGoals(arrayMove(goals, keys.indexOf(String(active.id)), keys.indexOf(String(over.id))));
@@ -117,7 +131,7 @@ export function GoalList({
         }}
       >
         <SortableContext items={keys} strategy={verticalListSortingStrategy}>
-          <ol className="mt-2 space-y-1.5">
+          <ol ref={list} className="mt-2 space-y-1.5">
             {goals.map((goal, i) => (
               <Row
                 key={goalKey(goal)}
@@ -125,8 +139,15 @@ export function GoalList({
                 standing={standings[i]}
                 first={i === 0}
                 last={i === goals.length - 1}
-                onMove={(by) => onGoals(arrayMove(goals, i, i + by))}
-                onDrop={() => onGoals(goals.filter((one) => one !== goal))}
+                onMove={(by) => {
+                  moved.current = { key: goalKey(goal), button: by < 0 ? 0 : 1 };
+                  onGoals(arrayMove(goals, i, i + by));
+                }}
+                onDrop={() => {
+                  const beside = goals[i + 1] ?? goals[i - 1];
+                  if (beside !== undefined) moved.current = { key: goalKey(beside), button: 2 };
+                  onGoals(goals.filter((one) => one !== goal));
+                }}
               />
             ))}
           </ol>
