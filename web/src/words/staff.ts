@@ -370,6 +370,8 @@ export const staff = {
     shelved: (name: string) => `${name} lies on the shelf.`,
     putBack: 'Put back.',
     fromTable: (name: string) => `belongs at ${name}`,
+    breaksSome: (n: number) => (n === 1 ? 'breaks' : `breaks ${n}`),
+    meaning: (name: string, text: string) => `${name} ${text}`,
     breaks: (rules: string[]) => `breaks: ${rules.join('; ')}`,
     wouldBreak: (rules: string[]) => `This would break: ${rules.join('; ')}.`,
     better: 'better for the goals',

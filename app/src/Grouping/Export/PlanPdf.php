@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace FreshHuddle\App\Grouping\Export;
 
 use FreshHuddle\App\Database\Clock;
+use FreshHuddle\App\Grouping\Desk\DeskStudent;
 use FreshHuddle\App\Grouping\Desk\DeskView;
 use FreshHuddle\App\Grouping\Floor\GroupView;
 use FreshHuddle\App\Print\Marks;
@@ -19,12 +20,16 @@ use FreshHuddle\Core\Message;
 final readonly class PlanPdf
 {
     /** Millimetres of a page for tables. */
-    private const HEIGHT = 170.0;
-    private const HEAD = 12.5;
+    private const HEIGHT = 166.0;
+    private const HEAD = 13.5;
     private const GAP = 4.0;
-    /** A name tag is at least and at most so high. */
-    private const LEAST = 6.0;
+    /** A name tag is at most so high; at least so high, without and with a line for what its number carries. */
     private const MOST = 15.0;
+    private const LEAST = [6.0, 9.0];
+    /** Millimetres of a point; how wide a sign is on average, and how high a line, as shares of the size. */
+    private const POINT = 0.353;
+    private const SIGN = 0.53;
+    private const LINE = 1.45;
 
     public function __construct(private Paper $paper, private Words $words, private Clock $clock)
     {
@@ -33,6 +38,7 @@ final readonly class PlanPdf
     public function make(DeskView $desk): string
     {
         $tags = $this->tags($desk);
+        $hasNotes = $desk->numbers->areGiven();
         $tables = array_values(array_filter($desk->floor->groups, static fn (GroupView $group): bool => [] !== ($tags[$group->id] ?? [])));
         $across = match (true) {
             \count($tables) <= 2 => 2,
@@ -41,16 +47,16 @@ final readonly class PlanPdf
             default => 5,
         };
         $largest = max([1, ...array_map('count', $tags)]);
-        $fit = max(1, (int) floor(self::HEIGHT / (self::HEAD + self::GAP + self::LEAST * $largest)));
+        $fit = max(1, (int) floor(self::HEIGHT / (self::HEAD + self::GAP + self::LEAST[(int) $hasNotes] * $largest)));
         $down = min($fit, max(1, (int) ceil(\count($tables) / $across)));
-        $tag = min(self::MOST, max(self::LEAST, (self::HEIGHT / $down - self::HEAD - self::GAP) / $largest));
+        $tag = min(self::MOST, max(self::LEAST[(int) $hasNotes], (self::HEIGHT / $down - self::HEAD - self::GAP) / $largest));
         $body = '';
         $pages = array_chunk($tables, max(1, $across * $down));
         foreach ([] === $pages ? [[]] : $pages as $number => $page) {
             $body .= \sprintf('<div class="page%s">%s%s</div>', 0 === $number ? '' : ' next', $this->head($desk), $this->page($page, $tags, $across));
         }
 
-        return $this->paper->pdf(self::style($tag, $across), $body);
+        return $this->paper->pdf(self::style($tag, $across, $hasNotes, max([8, ...array_map(static fn (DeskStudent $student): int => mb_strlen($student->name), $desk->students)])), $body);
     }
 
     private function head(DeskView $desk): string
@@ -115,7 +121,7 @@ final readonly class PlanPdf
             foreach ($group->students as $i => $id) {
                 if (isset($names[$id])) {
                     $note = implode(' · ', array_filter([$desk->numbers->roleOf($i + 1), $desk->numbers->taskOf($i + 1)], static fn (string $text): bool => '' !== $text));
-                    $tags[$group->id][] = \sprintf('<table class="tag"><tr><td class="seat">%d</td><td>%s%s</td></tr></table>', $i + 1, $this->paper->set($names[$id]), '' === $note ? '' : ' <span class="note">'.$this->paper->set($note).'</span>');
+                    $tags[$group->id][] = \sprintf('<table class="tag"><tr><td class="seat">%d</td><td>%s%s</td></tr></table>', $i + 1, $this->paper->set($names[$id]), '' === $note ? '' : '<br><span class="note">'.$this->paper->set($note).'</span>');
                 }
             }
         }
@@ -124,11 +130,13 @@ final readonly class PlanPdf
     }
 
     /**
-     * @param float $tag height of a name tag, millimetres
+     * @param float $tag     height of a name tag, millimetres
+     * @param int   $longest signs of the longest name
      */
-    private static function style(float $tag, int $across): string
+    private static function style(float $tag, int $across, bool $hasNotes, int $longest): string
     {
-        $size = min(16.0, $tag * 1.15, 62.0 / $across);
+        $width = 277 / $across - 14;
+        $size = min(16.0, ($tag - 2.6) / (self::LINE * self::POINT * ($hasNotes ? 1.75 : 1)), $width / (self::SIGN * self::POINT * $longest));
 
         return '@page { margin: 10mm 10mm 8mm; } body { margin: 0; color: #1c2333; font-family: {text}; font-size: '.$size.'pt; }
             .page { height: 190mm; overflow: hidden; } .next { page-break-before: always; }
@@ -138,7 +146,7 @@ final readonly class PlanPdf
             .cell { padding: 0; vertical-align: top; } .none { padding: 0; }
             .slab { width: 100%; border: 0.6mm solid; border-collapse: separate; border-spacing: 0; height: 9.5mm; } .slab td { vertical-align: middle; padding: 0.5mm 2mm; }
             .sign { width: 6mm; padding-right: 0 !important; } .sign img { width: 5.5mm; height: 5.5mm; } .name { font-size: '.min(14.0, $size * 1.2).'pt; } .number { text-align: right; width: 6mm; color: #555c6c; font-size: 9pt; }
-            .tag { width: 100%; height: '.($tag - 1.6).'mm; margin-top: 1mm; border: 0.3mm solid #1c2333; border-collapse: separate; border-spacing: 0; background: #fffdf8; }
-            .tag td { vertical-align: middle; padding: 0 2mm 0.8mm 0; line-height: 1; } .tag .seat { width: 5mm; padding-left: 2mm; color: #555c6c; font-size: 8pt; } .note { color: #555c6c; font-size: 75%; }';
+            .tag { width: 100%; height: '.($tag - 2.6).'mm; margin-top: 1mm; border: 0.3mm solid #1c2333; border-collapse: separate; border-spacing: 0; background: #fffdf8; }
+            .tag td { vertical-align: middle; padding: 0 2mm 0.8mm 0; line-height: 1; white-space: nowrap; overflow: hidden; } .tag .seat { width: 5mm; padding-left: 2mm; color: #555c6c; font-size: 8pt; } .note { color: #555c6c; font-size: 75%; }';
     }
 }

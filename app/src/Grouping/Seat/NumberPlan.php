@@ -23,6 +23,14 @@ final readonly class NumberPlan
     ) {
     }
 
+    /**
+     * Whether any number carries something.
+     */
+    public function areGiven(): bool
+    {
+        return [] !== $this->roles || [] !== $this->tasks;
+    }
+
     public function roleOf(int $number): string
     {
         foreach ($this->roles as $role) {

@@ -63,6 +63,8 @@ export function Floor(props: FloorProps) {
   const [opened, setOpened] = useState<Opened | null>(null);
   const [dragged, setDragged] = useState<string | null>(null);
   const [picked, setPicked] = useState<string | null>(null);
+  /** The stop a held tag is over. */
+  const [over, setOver] = useState<string | null>(null);
   const [spoken, setSpoken] = useState('');
   const [lastStop, setLastStop] = useState('');
   const frame = useRef<HTMLDivElement>(null);
@@ -164,6 +166,9 @@ export function Floor(props: FloorProps) {
     onHold?.(student.id);
   };
   const held = dragged !== null || picked !== null;
+  const overGroup = held && over !== null ? groupAt(over) : '';
+  const broken = effects?.get(overGroup)?.breaks ?? [];
+  const meaning = broken.length === 0 ? null : words.floor.meaning(groupName(overGroup), words.floor.breaks(broken));
   const compact = floor.groups.length > compactAbove;
   const largest = Math.max(4, ...floor.groups.map((group) => group.students.length));
   const above = 2 * Math.floor(largest / 4);
@@ -193,6 +198,7 @@ export function Floor(props: FloorProps) {
           setDragged(String(active.id));
           onHold?.(String(active.id));
         }}
+        onDragOver={({ over: at }) => setOver(at === null ? null : String(at.id))}
         onDragEnd={dragEnd}
         onDragCancel={() => {
           setDragged(null);
@@ -205,7 +211,12 @@ export function Floor(props: FloorProps) {
           ref={frame}
           className="flex min-h-0 flex-1 flex-col"
           onKeyDown={keyDown}
-          onFocus={(event) => setLastStop(stopOf(event.target) ?? lastStop)}
+          onFocus={(event) => {
+            const stop = stopOf(event.target);
+            if (stop === null) return;
+            setLastStop(stop);
+            if (picked !== null) setOver(stop);
+          }}
           onKeyUp={(event) => event.key === ' ' && stopOf(event.target) !== null && event.preventDefault()}
         >
           <div className="floor-paper min-h-0 flex-1 overflow-y-auto p-5">
@@ -249,6 +260,7 @@ export function Floor(props: FloorProps) {
             absent={unseated.filter((s) => s.absent)}
             live={live}
             picked={picked}
+            meaning={meaning}
             onOpenTag={openTag}
           />
         </div>

@@ -10,12 +10,15 @@ export function Shelf({
   absent,
   live,
   picked,
+  meaning = null,
   onOpenTag,
 }: {
   students: Student[];
   absent: Student[];
   live: boolean;
   picked: string | null;
+  /** What it would mean to put the held tag where it is held, in whole words; null: nothing to say. */
+  meaning?: string | null;
   onOpenTag: (student: Student, at: DOMRect) => void;
 }) {
   const { setNodeRef, isOver } = useDroppable({ id: 'shelf' });
@@ -43,9 +46,15 @@ export function Shelf({
         <button type="button" {...stop} className="text-left font-head font-semibold">
           {words.floor.shelf}
         </button>
-        <span className="text-sm text-soft">
-          {students.length === 0 ? words.floor.shelfEmpty : words.floor.shelfLead(students.length)}
-        </span>
+        {meaning === null ? (
+          <span className="text-sm text-soft">
+            {students.length === 0 ? words.floor.shelfEmpty : words.floor.shelfLead(students.length)}
+          </span>
+        ) : (
+          <span className="line-clamp-2 min-w-0 flex-1 bg-accent px-2 text-sm font-semibold text-on-accent">
+            {meaning}
+          </span>
+        )}
         {students.length > 0 && <ul className="flex max-h-40 flex-wrap gap-2 overflow-y-auto p-1">{tags(students)}</ul>}
         {absent.length > 0 && (
           <div className="ml-auto flex flex-wrap items-center gap-2">

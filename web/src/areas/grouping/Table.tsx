@@ -85,7 +85,7 @@ function Slab({
         {group.name}
       </span>
       {compact && effect !== undefined ? (
-        <span className="ml-auto max-w-3/5 shrink-0 truncate text-xs">
+        <span className="ml-auto shrink-0 text-xs">
           <EffectNote effect={effect} />
         </span>
       ) : (
@@ -130,10 +130,13 @@ function EffectLine({ effect }: { effect: Effect | undefined }) {
   );
 }
 
-/** The same in a narrow slab, in the place of its note. */
+/** The same in a narrow slab, in the place of its note: what exactly breaks is said on the shelf. */
 function EffectNote({ effect }: { effect: Effect }) {
-  if (effect.breaks.length === 0) return <span className="text-soft">{trendWord(effect)}</span>;
-  return <span className="bg-accent px-1 font-semibold text-on-accent">{words.floor.breaks(effect.breaks)}</span>;
+  if (effect.breaks.length === 0)
+    return <span className="text-soft">{effect.trend > 0 ? '+' : effect.trend < 0 ? '−' : '='}</span>;
+  return (
+    <span className="bg-accent px-1 font-semibold text-on-accent">{words.floor.breaksSome(effect.breaks.length)}</span>
+  );
 }
 
 /** A group, seen from above: the table with its sign and name, name tags in the seats round it. */

@@ -1,15 +1,15 @@
 import type { Schema } from '../../../api/client';
 import type { Student } from '../NameTag';
 
-/** Names shown on the floor as if everybody sat there: a plan knows nobody's whereabouts. */
+/** A plan knows nobody's whereabouts. */
 export function asSeated(student: Schema['DeskStudent']): Student {
   return {
     id: student.id,
     name: student.name,
     absent: student.absent,
     claimed: false,
-    place: 'inPlace',
-    because: 'service',
+    place: 'lost',
+    because: 'never',
     at: null,
     table: student.table,
     attributes: student.attributes,
