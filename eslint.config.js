@@ -39,7 +39,11 @@ export default ts.config(
   { files: ['**/*.tsx'], ...a11y.flatConfigs.strict },
   { files: ['**/*.tsx', '**/*.ts'], ...hooks.configs.flat.recommended },
   {
-    files: ['bench/**/*.mjs', 'e2e/**/*.mjs', 'eslint.config.js'],
+    files: ['web/public/student-worker.js'],
+    languageOptions: { globals: { self: 'readonly', caches: 'readonly', fetch: 'readonly', URL: 'readonly' } },
+  },
+  {
+    files: ['bench/**/*.mjs', 'e2e/**/*.mjs', 'web/*.mjs', 'eslint.config.js'],
     languageOptions: {
       globals: {
         process: 'readonly',

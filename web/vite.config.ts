@@ -13,6 +13,12 @@ export default defineConfig({
     emptyOutDir: true,
     target: 'es2020',
     // Two front doors: the student's page loads nothing of the teacher's.
-    rolldownOptions: { input: { index: here('./index.html'), student: here('./student.html') } },
+    rolldownOptions: {
+      input: { index: here('./index.html'), student: here('./student.html') },
+      // By itself, so that a page can ask for it before it knows what else it needs (prerender.mjs).
+      output: {
+        advancedChunks: { groups: [{ name: 'react', test: /node_modules[\\/](react|react-dom|scheduler)[\\/]/ }] },
+      },
+    },
   },
 });

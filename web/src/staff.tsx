@@ -1,12 +1,12 @@
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { lazy, StrictMode, Suspense, type ReactNode } from 'react';
-import { createRoot } from 'react-dom/client';
+import { createRoot, type Root } from 'react-dom/client';
 import { BrowserRouter, Route, Routes } from 'react-router';
+import type { Schema } from './api/client';
 import { isPassing } from './api/problem';
 import { SignedIn } from './areas/account/SignedIn';
 import { Today } from './areas/live/Today';
 import { ClassesPage } from './areas/roster/ClassesPage';
-import './styles.css';
 import { LineNote } from './ui/LineNote';
 import { MessagesProvider } from './ui/messages';
 import { Nowhere } from './ui/Nowhere';
@@ -68,9 +68,14 @@ function Inside() {
   );
 }
 
-const page = document.getElementById('page');
-if (page !== null) {
-  createRoot(page).render(
+/**
+ * @param at where: an empty place, or where the sign-in stood
+ * @param me who has just signed in; undefined: it is asked
+ */
+export function begin(at: HTMLElement | Root, me?: Schema['Me']): void {
+  if (me !== undefined) queries.setQueryData(['me'], me);
+  const root = at instanceof HTMLElement ? createRoot(at) : at;
+  root.render(
     <StrictMode>
       <QueryClientProvider client={queries}>
         <MessagesProvider>

@@ -1,5 +1,6 @@
 import createClient from 'openapi-fetch';
 import type { components, paths } from './generated';
+import { takeEarly } from './early';
 import { pace, queued } from './pace';
 import { followed } from './line';
 import { toProblem } from './problem';
@@ -12,7 +13,8 @@ const slowest = 15_000;
 async function patientFetch(request: Request): Promise<Response> {
   const told = followed();
   try {
-    const answer = await fetch(request, { signal: AbortSignal.timeout(slowest), cache: 'no-store' });
+    const answer =
+      (await takeEarly(request)) ?? (await fetch(request, { signal: AbortSignal.timeout(slowest), cache: 'no-store' }));
     pace.note(queued(answer.headers));
     told(true);
     return answer;

@@ -1,8 +1,9 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
-import type { ReactNode } from 'react';
+import { useEffect, type ReactNode } from 'react';
 import { api, take } from '../../api/client';
 import { isProblem, problemText } from '../../api/problem';
 import { Button } from '../../ui/Button';
+import { drawer } from '../../ui/drawer';
 import { words } from '../../words';
 import { SignIn } from './SignIn';
 
@@ -10,6 +11,9 @@ import { SignIn } from './SignIn';
 export function SignedIn({ children }: { children: ReactNode }) {
   const queries = useQueryClient();
   const me = useQuery({ queryKey: ['me'], queryFn: () => take(api.GET('/api/staff/me')), staleTime: Infinity });
+  useEffect(() => {
+    if (me.isSuccess) drawer('signedIn').save('yes');
+  }, [me.isSuccess]);
   if (me.isSuccess) return children;
   if (me.isPending) return <p className="p-8 text-soft">{words.common.loading}</p>;
   if (isProblem(me.error, 401)) return <SignIn onSignedIn={(teacher) => queries.setQueryData(['me'], teacher)} />;

@@ -1,3 +1,4 @@
+import { drawer } from '../../ui/drawer';
 import { forgetTyped } from '../../ui/useKept';
 import { api, take, type Schema } from '../../api/client';
 
@@ -8,4 +9,5 @@ export function signIn(email: string, password: string): Promise<Schema['Me']> {
 export async function signOut(): Promise<void> {
   await take(api.POST('/api/staff/sign-out'));
   forgetTyped();
+  drawer('signedIn').clear();
 }

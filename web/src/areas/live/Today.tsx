@@ -1,13 +1,16 @@
 import { useQuery } from '@tanstack/react-query';
+import { lazy, Suspense } from 'react';
 import { Link } from 'react-router';
 import { useServerNow } from '../../api/clock';
 import { api, take, type Schema } from '../../api/client';
 import { classesQuery, lessonsQuery } from '../../api/lists';
 import { words } from '../../words';
-import { NextLesson } from '../lesson/NextLesson';
 import { dayOf, dayText, timeText, whenText } from '../lesson/when';
 import { nextStep } from './nextStep';
 import { phaseOf } from './phase';
+
+// Only past lessons have it, and what it opens with is large.
+const NextLesson = lazy(() => import('../lesson/NextLesson').then((file) => ({ default: file.NextLesson })));
 
 type Lesson = Schema['LessonSummary'];
 
@@ -86,7 +89,9 @@ export function Today() {
                 <NextAction id={lesson.id} />
               ) : (
                 (lesson.endedAt !== null || at(lesson) + 60_000 * lesson.minutes < now) && (
-                  <NextLesson lesson={lesson} />
+                  <Suspense>
+                    <NextLesson lesson={lesson} />
+                  </Suspense>
                 )
               )}
             </div>

@@ -1,71 +1,17 @@
-import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
-import { useState, type ReactNode } from 'react';
-import { Link, useNavigate } from 'react-router';
-import { api, take, type Schema } from '../../api/client';
+import { useQuery } from '@tanstack/react-query';
+import { lazy, Suspense, useState, type ReactNode } from 'react';
+import { Link } from 'react-router';
+import type { Schema } from '../../api/client';
 import { classesQuery, lessonsQuery } from '../../api/lists';
-import { isProblem, problemText } from '../../api/problem';
+import { problemText } from '../../api/problem';
 import { Button } from '../../ui/Button';
-import { Field } from '../../ui/Field';
 import { Page } from '../../ui/Page';
-import { Sheet } from '../../ui/Sheet';
-import { useKept } from '../../ui/useKept';
 import { words } from '../../words';
-import { ReadingBox, useReading } from './Reading';
+
+// Comes when it is wanted: the first page is for those who have classes.
+const MakeClass = lazy(() => import('./MakeClass').then((file) => ({ default: file.MakeClass })));
 
 const lessonsShown = 4;
-
-function MakeClass({ open, onClose }: { open: boolean; onClose: () => void }) {
-  const [name, setName, forgetName] = useKept('class');
-  /** A class that is there, though its list did not come in at the first try. */
-  const [made, setMade] = useState<string | null>(null);
-  const reading = useReading(null);
-  const navigate = useNavigate();
-  const queries = useQueryClient();
-  const make = useMutation({
-    mutationFn: async () => {
-      const id = made ?? (await take(api.POST('/api/staff/classes', { body: { name } }))).id;
-      setMade(id);
-      if (reading.something) {
-        await take(api.POST('/api/staff/classes/{id}/import', { params: { path: { id } }, body: reading.request }));
-      }
-      return id;
-    },
-    onSuccess: async (id) => {
-      forgetName();
-      reading.forget();
-      await queries.invalidateQueries({ queryKey: ['classes'] });
-      await navigate(`/classes/${id}`);
-    },
-  });
-  const problem = isProblem(make.error) ? make.error : undefined;
-  return (
-    <Sheet open={open} onClose={onClose} title={words.classes.makeTitle} wide>
-      <form
-        onSubmit={(event) => {
-          event.preventDefault();
-          make.mutate();
-        }}
-      >
-        <Field
-          label={words.classes.name}
-          hint={words.classes.nameHint}
-          value={name}
-          onChange={(e) => setName(e.target.value)}
-          maxLength={80}
-          error={made === null ? (problem?.field('name') ?? problem?.message) : undefined}
-        />
-        <div className="mt-4">
-          <h3 className="font-sans text-sm font-semibold">{words.classes.paste}</h3>
-          <p className="text-sm text-soft">{words.classes.pasteHint}</p>
-          <ReadingBox reading={reading} error={made === null ? undefined : make.error} />
-        </div>
-        <Button look="main" type="submit" className="mt-5 w-full" busy={make.isPending}>
-          {words.classes.makeWith(reading.seen?.added ?? 0)}
-        </Button>
-      </form>
-    </Sheet>
-  );
-}
 
 function ClassRow({ item, lessons }: { item: Schema['ClassSummary']; lessons: Schema['LessonSummary'][] }) {
   return (
@@ -112,6 +58,7 @@ function ClassRow({ item, lessons }: { item: Schema['ClassSummary']; lessons: Sc
 /** @param today what is on today, from the area that knows of lessons */
 export function ClassesPage({ today }: { today: ReactNode }) {
   const [making, setMaking] = useState(false);
+  const [wanted, setWanted] = useState(false);
   const classes = useQuery(classesQuery);
   const lessons = (useQuery(lessonsQuery).data ?? []).filter((lesson) => !lesson.template);
   const archived = classes.data?.filter((item) => item.archived) ?? [];
@@ -121,7 +68,13 @@ export function ClassesPage({ today }: { today: ReactNode }) {
         {today}
         <div className="mb-6 flex items-end justify-between gap-4">
           <h2 className="text-3xl font-semibold">{words.classes.title}</h2>
-          <Button look={classes.data?.length === 0 ? 'main' : 'plain'} onClick={() => setMaking(true)}>
+          <Button
+            look={classes.data?.length === 0 ? 'main' : 'plain'}
+            onClick={() => {
+              setWanted(true);
+              setMaking(true);
+            }}
+          >
             {words.classes.make}
           </Button>
         </div>
@@ -149,7 +102,7 @@ export function ClassesPage({ today }: { today: ReactNode }) {
             </ul>
           </details>
         )}
-        <MakeClass open={making} onClose={() => setMaking(false)} />
+        <Suspense>{wanted && <MakeClass open={making} onClose={() => setMaking(false)} />}</Suspense>
       </main>
     </Page>
   );

@@ -117,8 +117,18 @@ function useSheetOpen(phase: Phase): [boolean, (open: boolean) => void] {
   return [open, set];
 }
 
-export function StudentApp() {
-  const { now, copy, outside, look } = useNow();
+/**
+ * @param outside it is known already that this device has no name
+ * @param typed   what was typed at the door before our scripts were here
+ */
+export function StudentApp({ outside: isOutside = false, typed = '' }: { outside?: boolean; typed?: string }) {
+  const { now, copy, outside, look } = useNow(isOutside);
+  // Whoever is inside is not shown the door while the page comes up the next time (student.html).
+  useEffect(() => {
+    const inside = drawer('inside');
+    if (outside) inside.clear();
+    else if (now !== null) inside.save('yes');
+  }, [outside, now]);
   const serverNow = useServerNow();
   const phase = phaseOf(now?.moments ?? null, serverNow);
   const [sheet, setSheet] = useSheetOpen(phase);
@@ -133,7 +143,7 @@ export function StudentApp() {
     if (phase === 'comingBack' && 'vibrate' in navigator) navigator.vibrate([200, 100, 200]);
   }, [phase]);
 
-  if (outside) return <JoinPage onJoined={look} />;
+  if (outside) return <JoinPage onJoined={look} typed={typed} />;
   if (now === null) {
     return (
       <main className="p-5">

@@ -26,8 +26,8 @@ export interface StudentState {
 }
 
 /** All a student's page knows, kept in step with the server. */
-export function useNow(): StudentState & { look: () => void } {
-  const [state, setState] = useState<StudentState>({ now: null, copy: null, outside: false, connected: true });
+export function useNow(isOutside = false): StudentState & { look: () => void } {
+  const [state, setState] = useState<StudentState>({ now: null, copy: null, outside: isOutside, connected: true });
   const timer = useRef<ReturnType<typeof setTimeout>>(undefined);
   const seq = useRef(0);
   const lesson = useRef<string | null>(null);

@@ -3,8 +3,8 @@ import { api, take, type Schema } from '../../../api/client';
 import { isProblem, problemText } from '../../../api/problem';
 import { Button } from '../../../ui/Button';
 import { Field } from '../../../ui/Field';
-import { Wordmark } from '../../../ui/Wordmark';
 import { student as words } from '../../../words/student';
+import { AtTheDoor, TypeDoorWord } from './AtTheDoor';
 import { PressName } from './PressName';
 import { Waiting } from './Waiting';
 
@@ -77,52 +77,16 @@ function TypeName({
   );
 }
 
-function TypeDoorWord({
-  doorWord,
-  busy,
-  error,
-  onDoorWord,
-  onKnock,
-}: {
-  doorWord: string;
-  busy: boolean;
-  error: string | undefined;
-  onDoorWord: (doorWord: string) => void;
-  onKnock: () => void;
-}) {
-  return (
-    <form
-      onSubmit={(event) => {
-        event.preventDefault();
-        onKnock();
-      }}
-    >
-      <h1 className="text-4xl font-semibold">{words.join.title}</h1>
-      <Field
-        className="mt-6 [&_input]:py-3 [&_input]:text-center [&_input]:font-head [&_input]:text-2xl"
-        label={words.join.doorWord}
-        hint={words.join.doorWordHint}
-        value={doorWord}
-        error={error}
-        maxLength={40}
-        autoCapitalize="none"
-        autoComplete="off"
-        spellCheck={false}
-        onChange={(event) => onDoorWord(event.target.value)}
-      />
-      <Button look="main" type="submit" className="mt-6 w-full py-4 text-xl" busy={busy}>
-        {words.join.go}
-      </Button>
-    </form>
-  );
-}
-
-/** The students' door: the door word, then one's own name. */
-export function JoinPage({ onJoined }: { onJoined: () => void }) {
-  const [doorWord, setDoorWord] = useState(() => new URLSearchParams(window.location.search).get('door') ?? '');
+/**
+ * The students' door: the door word, then one's own name.
+ *
+ * @param typed what was typed at the door before our scripts were here
+ */
+export function JoinPage({ onJoined, typed = '' }: { onJoined: () => void; typed?: string }) {
+  const [doorWord, setDoorWord] = useState(() => new URLSearchParams(window.location.search).get('door') ?? typed);
   const [door, setDoor] = useState<Door | null>(null);
   const [state, setState] = useState<Schema['DoorState']>('outside');
-  const [busy, setBusy] = useState(doorWord !== '');
+  const [busy, setBusy] = useState(() => new URLSearchParams(window.location.search).has('door'));
   const [error, setError] = useState<string>();
   const [canWait, setCanWait] = useState(false);
   const many = () => setError(words.join.many);
@@ -168,7 +132,7 @@ export function JoinPage({ onJoined }: { onJoined: () => void }) {
       (at) => setState(at.state),
       () => undefined,
     );
-    if (doorWord.trim() !== '') ask(doorWord);
+    if (busy) ask(doorWord);
     // eslint-disable-next-line react-hooks/exhaustive-deps -- only when the page comes up
   }, []);
   const other = () => {
@@ -177,10 +141,7 @@ export function JoinPage({ onJoined }: { onJoined: () => void }) {
     setCanWait(false);
   };
   return (
-    <main className="mx-auto min-h-screen w-full max-w-md p-5">
-      <p className="mb-8">
-        <Wordmark />
-      </p>
+    <AtTheDoor>
       {state !== 'outside' ? (
         <Waiting state={state} onState={setState} onIn={onJoined} />
       ) : door === null ? (
@@ -205,6 +166,6 @@ export function JoinPage({ onJoined }: { onJoined: () => void }) {
           onOther={other}
         />
       )}
-    </main>
+    </AtTheDoor>
   );
 }

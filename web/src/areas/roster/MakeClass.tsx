@@ -1,0 +1,65 @@
+import { useMutation, useQueryClient } from '@tanstack/react-query';
+import { useState } from 'react';
+import { useNavigate } from 'react-router';
+import { api, take } from '../../api/client';
+import { isProblem } from '../../api/problem';
+import { Button } from '../../ui/Button';
+import { Field } from '../../ui/Field';
+import { Sheet } from '../../ui/Sheet';
+import { useKept } from '../../ui/useKept';
+import { words } from '../../words';
+import { ReadingBox, useReading } from './Reading';
+
+/** A new class: its name, and its list from anywhere. */
+export function MakeClass({ open, onClose }: { open: boolean; onClose: () => void }) {
+  const [name, setName, forgetName] = useKept('class');
+  /** A class that is there, though its list did not come in at the first try. */
+  const [made, setMade] = useState<string | null>(null);
+  const reading = useReading(null);
+  const navigate = useNavigate();
+  const queries = useQueryClient();
+  const make = useMutation({
+    mutationFn: async () => {
+      const id = made ?? (await take(api.POST('/api/staff/classes', { body: { name } }))).id;
+      setMade(id);
+      if (reading.something) {
+        await take(api.POST('/api/staff/classes/{id}/import', { params: { path: { id } }, body: reading.request }));
+      }
+      return id;
+    },
+    onSuccess: async (id) => {
+      forgetName();
+      reading.forget();
+      await queries.invalidateQueries({ queryKey: ['classes'] });
+      await navigate(`/classes/${id}`);
+    },
+  });
+  const problem = isProblem(make.error) ? make.error : undefined;
+  return (
+    <Sheet open={open} onClose={onClose} title={words.classes.makeTitle} wide>
+      <form
+        onSubmit={(event) => {
+          event.preventDefault();
+          make.mutate();
+        }}
+      >
+        <Field
+          label={words.classes.name}
+          hint={words.classes.nameHint}
+          value={name}
+          onChange={(e) => setName(e.target.value)}
+          maxLength={80}
+          error={made === null ? (problem?.field('name') ?? problem?.message) : undefined}
+        />
+        <div className="mt-4">
+          <h3 className="font-sans text-sm font-semibold">{words.classes.paste}</h3>
+          <p className="text-sm text-soft">{words.classes.pasteHint}</p>
+          <ReadingBox reading={reading} error={made === null ? undefined : make.error} />
+        </div>
+        <Button look="main" type="submit" className="mt-5 w-full" busy={make.isPending}>
+          {words.classes.makeWith(reading.seen?.added ?? 0)}
+        </Button>
+      </form>
+    </Sheet>
+  );
+}

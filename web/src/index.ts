@@ -1,0 +1,30 @@
+import './styles.css';
+import { earlyStatus } from './api/early';
+import { drawer } from './ui/drawer';
+import { loadType } from './ui/loadType';
+
+/** Pages that are there for somebody who is not signed in. */
+const outside = /^\/(forgotten|password|invitation)\b/;
+
+const inside = () => import('./staff');
+const door = () => import('./door');
+
+/**
+ * Whoever is not signed in gets the sign-in, and nothing else to wait for; what comes after it comes while they type. Who
+ * was signed in here before is taken to be so while it is asked.
+ */
+async function begin(page: HTMLElement): Promise<void> {
+  const was = outside.test(window.location.pathname) || drawer('signedIn').load() !== null;
+  const first = was ? inside() : null;
+  const status = outside.test(window.location.pathname) ? null : await earlyStatus('/api/staff/me');
+  if (status !== 401) {
+    (await (first ?? inside())).begin(page);
+  } else {
+    (await door()).open(page, (root, me) => void inside().then((staff) => staff.begin(root, me)));
+    void inside();
+  }
+  loadType();
+}
+
+const page = document.getElementById('page');
+if (page !== null) void begin(page);
