@@ -282,4 +282,25 @@ test('a lesson from the class list to groups at work and back', async ({ browser
     await goToRoom(bert);
     await expect(t.getByLabel('Not there yet').getByText(bertName)).toHaveCount(0, { timeout: 30_000 });
   });
+
+  await test.step('the teacher goes into a room in one press', async () => {
+    const [room] = await Promise.all([
+      t.context().waitForEvent('page'),
+      t.getByRole('link', { name: 'Go into Group 2’s room' }).click(),
+    ]);
+    await expect(room.getByRole('heading', { name: /Group 2/ })).toBeVisible();
+    await room.close();
+  });
+
+  await test.step('after the last segment the main action ends the lesson, and it is shown as it was', async () => {
+    await t.getByRole('button', { name: /^Next: Share-out/ }).click();
+    await t.getByRole('button', { name: 'End the lesson' }).click();
+    await expect(t.getByText(/This lesson was over at/)).toBeVisible();
+    await expect(t.getByText('of 6 were there')).toBeVisible();
+    await expect(tag(t, carlName)).toHaveAccessibleName(/in place/);
+    await expect(anna.page.getByRole('heading', { name: 'This lesson is over.' })).toBeVisible();
+    await t.getByRole('button', { name: 'Not over yet' }).click();
+    await expect(t.getByRole('button', { name: 'End the lesson' })).toBeVisible();
+    await expect(anna.page.getByText('This lesson is over.')).toHaveCount(0);
+  });
 });

@@ -1,13 +1,14 @@
 import { Choice } from '../../../ui/Choice';
-import { useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import { words } from '../../../words';
 import type { Settings } from './useDesk';
 
 const methods = Object.keys(words.desk.methods) as Settings['method'][];
 const shapeKinds = ['groups', 'size', 'sizes'] as const;
+const pause = 400;
 const field = 'border border-ink bg-sheet px-2 py-1.5';
 
-/** A number that is set when it is left, so that typing “12” is not “1” first. */
+/** A number that is set after a pause, or when it is left, so that typing “12” is not “1” first. */
 function Count({
   label,
   value,
@@ -22,9 +23,15 @@ function Count({
   onSet: (value: number) => void;
 }) {
   const [typed, setTyped] = useState<string | null>(null);
+  const timer = useRef<ReturnType<typeof setTimeout>>(undefined);
+  useEffect(() => () => clearTimeout(timer.current), []);
+  const take = (text: string | null) => {
+    clearTimeout(timer.current);
+    const number = Math.round(Number(text));
+    if (text !== null && text.trim() !== '' && number >= min && number <= max && number !== value) onSet(number);
+  };
   const set = () => {
-    const number = Math.round(Number(typed));
-    if (typed !== null && number >= min && number <= max && number !== value) onSet(number);
+    take(typed);
     setTyped(null);
   };
   return (
@@ -34,7 +41,12 @@ function Count({
       min={min}
       max={max}
       value={typed ?? value}
-      onChange={(event) => setTyped(event.target.value)}
+      onChange={(event) => {
+        const text = event.target.value;
+        setTyped(text);
+        clearTimeout(timer.current);
+        timer.current = setTimeout(() => take(text), pause);
+      }}
       onBlur={set}
       onKeyDown={(event) => event.key === 'Enter' && set()}
       className={`w-18 ${field}`}

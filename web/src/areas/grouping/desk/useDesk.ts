@@ -47,7 +47,7 @@ export function useSetDesk(id: string) {
     mutationFn: (body: Schema['SetGrouping']) =>
       take(api.PATCH('/api/staff/groupings/{id}', { params: { path: { id } }, body })),
     onMutate: async (body) => {
-      await queries.cancelQueries({ queryKey: ['desk', id] });
+      const cancelled = queries.cancelQueries({ queryKey: ['desk', id] });
       queries.setQueryData<Desk>(['desk', id], (old) =>
         old === undefined
           ? old
@@ -59,6 +59,7 @@ export function useSetDesk(id: string) {
               groupNames: body.groupNames ?? old.groupNames,
             },
       );
+      await cancelled;
     },
     onSuccess: (fresh) => queries.setQueryData(['desk', id], fresh),
     onError: (error) => {

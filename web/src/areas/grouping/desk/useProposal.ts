@@ -4,13 +4,17 @@ import { useMessages } from '../../../ui/messages';
 import { words } from '../../../words';
 import type { useFloor } from '../useFloor';
 import { asFloor } from './asFloor';
-import type { Desk, Settings } from './useDesk';
+import { whole, type Desk, type Settings } from './useDesk';
 import { useSearch, type Proposal } from './useSearch';
 
 type Control = ReturnType<typeof useFloor>;
 
-/** Asking for groups, looking at what was found, and taking it up. */
-export function useProposal(desk: Desk, settings: Settings, control: Control) {
+/**
+ * Asking for groups, looking at what was found, and taking it up.
+ *
+ * @param drawn how the desk is set, as it is shown
+ */
+export function useProposal(desk: Desk, drawn: Settings, control: Control) {
   const queries = useQueryClient();
   const { say } = useMessages();
   const search = useSearch(desk.id);
@@ -25,11 +29,13 @@ export function useProposal(desk: Desk, settings: Settings, control: Control) {
         old === undefined ? old : { ...old, floor: asFloor(old.floor, last) },
       );
     }
-    control.take(settings.method, found.rounds);
+    control.take(drawn.method, found.rounds);
     search.drop();
     if (found.rounds.length > 1) void queries.invalidateQueries({ queryKey: ['class', desk.classId] });
   };
   const start = () => {
+    // What was set by the very press that starts it counts, though it is not drawn yet.
+    const settings = whole(queries.getQueryData<Desk>(['desk', desk.id])?.settings ?? drawn);
     setRound(0);
     // What is over in a moment is done at once; it can be undone.
     const atOnce = ['deal', 'countOff', 'byTable'].includes(settings.method);
