@@ -17,7 +17,7 @@ export default defineConfig({
       input: { index: here('./index.html'), student: here('./student.html') },
       // By itself, so that a page can ask for it before it knows what else it needs (prerender.mjs).
       output: {
-        advancedChunks: { groups: [{ name: 'react', test: /node_modules[\\/](react|react-dom|scheduler)[\\/]/ }] },
+        codeSplitting: { groups: [{ name: 'react', test: /node_modules[\\/](react|react-dom|scheduler)[\\/]/ }] },
       },
     },
   },

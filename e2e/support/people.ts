@@ -18,6 +18,7 @@ export async function teacher(browser: Browser, colorScheme: 'light' | 'dark' = 
   await page.getByLabel('Password').fill('harbour-lights');
   await page.getByRole('button', { name: 'Sign in' }).click();
   await expect(page.getByRole('heading', { name: 'Your classes' })).toBeVisible();
+  await expect(page.getByRole('link', { name: /Class list of 9G/ })).toBeVisible();
   return page;
 }
 

@@ -20,6 +20,7 @@ async function begin(page: HTMLElement): Promise<void> {
   if (status !== 401) {
     (await (first ?? inside())).begin(page);
   } else {
+    delete window.early; // what a stranger was answered is no answer to who signs in
     (await door()).open(page, (root, me) => void inside().then((staff) => staff.begin(root, me)));
     void inside();
   }

@@ -43,7 +43,7 @@ export function Page({
         <Link to="/" aria-label={words.lesson.back}>
           <Wordmark />
         </Link>
-        <div className="order-last min-w-0 basis-full sm:order-none sm:flex-1 sm:basis-0">{trail}</div>
+        <div className="order-last min-w-0 basis-full lg:order-none lg:flex-1 lg:basis-0">{trail}</div>
         {aside}
         <Link to="/account" className="px-2 py-1 underline decoration-line underline-offset-4 hover:decoration-ink">
           {words.account.own}

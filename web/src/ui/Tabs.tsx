@@ -23,11 +23,11 @@ export function Tabs<T extends string>({
         if (tab !== undefined) onShow(tab.value);
       }}
     >
-      <TabList aria-label={label} className="flex gap-1">
+      <TabList aria-label={label} className="flex max-w-full gap-1 overflow-x-auto overflow-y-hidden">
         {tabs.map((tab) => (
           <Tab
             key={tab.value}
-            className="border-b-4 border-transparent px-3 py-1.5 font-semibold text-soft hover:border-line data-selected:border-accent data-selected:text-ink"
+            className="border-b-4 border-transparent px-3 py-1.5 font-semibold whitespace-nowrap text-soft hover:border-line data-selected:border-accent data-selected:text-ink"
           >
             {tab.label}
           </Tab>

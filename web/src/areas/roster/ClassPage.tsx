@@ -187,7 +187,7 @@ export function ClassPage({ lessons }: { lessons: (classId: string, hasStudents:
               </div>
               <DoorBox data={data} />
             </div>
-            <div className="grid gap-8 lg:grid-cols-[minmax(0,1fr)_22rem]">
+            <div className="grid grid-cols-[minmax(0,1fr)] gap-8 lg:grid-cols-[minmax(0,1fr)_22rem]">
               <div className="space-y-6">
                 <div>
                   <div className="mb-4 border-b border-line print:hidden">

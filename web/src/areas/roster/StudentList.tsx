@@ -47,7 +47,7 @@ const Row = memo(function Row({ student, number, columns, absent, onEdit, onAbse
   return (
     <tr className={`border-b border-line last:border-0 ${seatable ? '' : 'text-soft'}`}>
       <td className="py-1 text-sm text-soft tabular-nums">{number}</td>
-      <th scope="row" className={`py-1 pr-4 text-left font-normal ${absent ? 'text-soft line-through' : ''}`}>
+      <th scope="row" className={`min-w-40 py-1 pr-4 text-left font-normal ${absent ? 'text-soft line-through' : ''}`}>
         <EditText
           inline
           label={words.roster.editOf(student.name)}
@@ -58,7 +58,7 @@ const Row = memo(function Row({ student, number, columns, absent, onEdit, onAbse
         />
         {!seatable && <span className="text-xs text-soft">{words.roster.notSeated}</span>}
       </th>
-      <td className="py-1 pr-3 text-sm">
+      <td className="min-w-20 py-1 pr-3 text-sm">
         {cell(
           words.roster.table,
           student.table ?? '',
@@ -67,7 +67,7 @@ const Row = memo(function Row({ student, number, columns, absent, onEdit, onAbse
         )}
       </td>
       {columns.map((name) => (
-        <td key={name} className="py-1 pr-3 text-sm">
+        <td key={name} className="min-w-20 py-1 pr-3 text-sm">
           {cell(
             name,
             student.attributes?.find((one) => one.name === name)?.value ?? '',
@@ -198,7 +198,7 @@ export function StudentList({
       </div>
       {/* A wide table scrolls by itself and has to be reachable by keyboard. */}
       {/* eslint-disable-next-line jsx-a11y/no-noninteractive-tabindex */}
-      <div className="overflow-x-auto" tabIndex={0} role="region" aria-label={words.roster.heading}>
+      <div className="relative overflow-x-auto" tabIndex={0} role="region" aria-label={words.roster.heading}>
         <table className="w-full border-collapse border-y-2 border-ink">
           <caption className="sr-only">{words.roster.heading}</caption>
           <thead>
