@@ -79,6 +79,7 @@ test('a lesson from the class list to groups at work and back', async ({ browser
     await t.getByLabel('How many').fill('2');
     await t.getByRole('button', { name: 'Deal', exact: true }).click();
     await expect(t.locator('[data-stop^="table:"]')).toHaveCount(2);
+    await expect(t.locator('[data-stop][tabindex="0"]')).toHaveCount(1); // the floor is one stop of the Tab key
     await expect(t.getByText('6 students in 2 groups')).toBeVisible();
     const [first] = (await seats(t)).get('Group 1') ?? [];
     await tag(t, first ?? '').click();
@@ -115,6 +116,7 @@ test('a lesson from the class list to groups at work and back', async ({ browser
     await table(t, 'Group 2').focus();
     await t.keyboard.press(' ');
     await sitsAt(t, a, 'Group 2');
+    await expect(tag(t, a)).toBeFocused(); // the focus goes with what was put down
     await tag(t, a).focus();
     await t.keyboard.press(' ');
     await t.keyboard.press('ArrowDown');
@@ -229,6 +231,10 @@ test('a lesson from the class list to groups at work and back', async ({ browser
   await test.step('the teacher reads every copy, live', async () => {
     await t.getByRole('tab', { name: 'Work', exact: true }).click();
     await expect(t.getByText('I write with no line.')).toBeVisible();
+    // Back is one view back, not out of the lesson.
+    await t.goBack();
+    await expect(table(t, 'Upstream')).toBeVisible();
+    await t.goForward();
     await expect(t.getByText('new', { exact: true }).first()).toBeVisible();
     await carl.page.getByLabel('Your answer').fill('Stones on the inside.');
     await expect(t.getByText('Stones on the inside.')).toBeVisible();

@@ -43,7 +43,7 @@ export function Shelf({
       className={clsx('border-t-4 border-ink bg-sheet px-5 py-3', isOver && 'ring-4 ring-accent ring-inset')}
     >
       <div className="flex flex-wrap items-center gap-x-4 gap-y-2">
-        <button type="button" {...stop} className="text-left font-head font-semibold">
+        <button type="button" {...stop} className="min-h-6 text-left font-head font-semibold">
           {words.floor.shelf}
         </button>
         {meaning === null ? (

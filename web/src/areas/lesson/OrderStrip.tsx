@@ -45,7 +45,7 @@ function Edge({
       aria-valuemax={600}
       aria-valuenow={one.minutes}
       aria-valuetext={words.order.edgeAt(one.minutes, next?.minutes ?? null)}
-      className="relative z-10 -mx-[7px] w-3.5 shrink-0 cursor-ew-resize touch-none before:absolute before:inset-y-1.5 before:left-1/2 before:w-1.5 before:-translate-x-1/2 before:border before:border-ink before:bg-sheet hover:before:bg-accent focus-visible:before:bg-accent"
+      className="relative z-10 -mx-3 w-6 shrink-0 cursor-ew-resize touch-none before:absolute before:inset-y-1.5 before:left-1/2 before:w-1.5 before:-translate-x-1/2 before:border before:border-ink before:bg-sheet hover:before:bg-accent focus-visible:before:bg-accent"
       onKeyDown={key}
       onPointerDown={(event) => {
         event.currentTarget.setPointerCapture(event.pointerId);

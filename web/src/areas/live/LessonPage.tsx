@@ -52,7 +52,7 @@ function Trail({ lesson }: { lesson: Schema['LessonView'] }) {
     <div className="flex min-w-0 items-baseline gap-2">
       <Link
         to={`/classes/${lesson.classId}`}
-        className="max-w-[16rem] truncate underline max-sm:hidden decoration-line underline-offset-4 hover:decoration-ink"
+        className="min-h-6 max-w-[16rem] truncate underline max-sm:hidden decoration-line underline-offset-4 hover:decoration-ink"
       >
         {lesson.className}
       </Link>

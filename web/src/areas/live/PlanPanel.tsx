@@ -38,7 +38,7 @@ function RoundFields({ lesson }: { lesson: Lesson }) {
   const save = (body: Schema['EditSegment']) => control.edit(round.segmentId, body);
   return (
     <details className="border-b border-line py-2">
-      <summary className="font-semibold">
+      <summary className="min-h-6 font-semibold">
         {words.order.name('round', round.number)}{' '}
         <span className="text-sm font-normal text-soft">
           {words.common.minutes(round.minutes)}
@@ -121,7 +121,7 @@ function GroupingChoice({ lesson }: { lesson: Lesson }) {
           onChange={(groupingId) => void control.edit(lesson.round.segmentId, { groupingId }).catch(fail)}
         />
       )}
-      <Link to={`/groupings/${lesson.floor.id}`} className="text-ink underline underline-offset-4">
+      <Link to={`/groupings/${lesson.floor.id}`} className="inline-block min-h-6 text-ink underline underline-offset-4">
         {words.next.toDesk}
       </Link>
     </span>

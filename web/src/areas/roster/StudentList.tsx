@@ -90,7 +90,7 @@ const Row = memo(function Row({ student, number, columns, absent, onEdit, onAbse
       <td className="py-1 align-middle whitespace-nowrap">
         <input
           type="checkbox"
-          className="block size-5 accent-ink"
+          className="block size-6 accent-ink"
           checked={absent}
           aria-label={words.roster.absentOf(student.name)}
           onChange={(event) => onAbsent(student.id, event.target.checked)}

@@ -179,7 +179,7 @@ export function DeskPage() {
             <div className="flex min-w-0 flex-wrap items-baseline gap-x-2 sm:flex-nowrap">
               <Link
                 to={`/classes/${data.classId}`}
-                className="max-w-[16rem] truncate underline decoration-line underline-offset-4 hover:decoration-ink"
+                className="min-h-6 max-w-[16rem] truncate underline decoration-line underline-offset-4 hover:decoration-ink"
               >
                 {data.className}
               </Link>
@@ -197,7 +197,10 @@ export function DeskPage() {
         }
         aside={
           data?.lessonId != null && (
-            <Link className="text-sm underline underline-offset-4" to={`/lessons/${data.lessonId}`}>
+            <Link
+              className="inline-block min-h-6 text-sm underline underline-offset-4"
+              to={`/lessons/${data.lessonId}`}
+            >
               {words.desk.toLesson}
             </Link>
           )

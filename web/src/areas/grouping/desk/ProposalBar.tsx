@@ -32,7 +32,10 @@ export function ProposalBar({
   const several = proposal.rounds.length > 1;
   const jigsaw = isJigsaw(proposal);
   return (
-    <section aria-label={words.desk.proposal} className="border-b-2 border-ink bg-wash px-5 py-2">
+    <section
+      aria-label={words.desk.proposal}
+      className="max-h-[30vh] shrink-0 overflow-y-auto border-b-2 border-ink bg-wash px-5 py-2"
+    >
       <div className="flex flex-wrap items-center gap-x-4 gap-y-2">
         <div className="min-w-48 flex-1">
           <p className="font-semibold">{words.desk.proposal}</p>
@@ -98,7 +101,11 @@ export function ConflictBar({
   onLeave: () => void;
 }) {
   return (
-    <section role="alert" aria-label={words.desk.conflict} className="border-b-2 border-ink bg-wash px-5 py-3">
+    <section
+      role="alert"
+      aria-label={words.desk.conflict}
+      className="max-h-[30vh] overflow-y-auto border-b-2 border-ink bg-wash px-5 py-3"
+    >
       <div className="flex items-baseline justify-between gap-4">
         <h2 className="text-lg font-semibold">{words.desk.conflict}</h2>
         <Button look="quiet" onClick={onLeave}>

@@ -5,7 +5,7 @@ import { words } from '../../../words';
 export function Uses({ uses }: { uses: Schema['UseView'][] }) {
   return (
     <details className="border-t border-line pt-2">
-      <summary className="font-semibold">{words.desk.history}</summary>
+      <summary className="min-h-6 font-semibold">{words.desk.history}</summary>
       {uses.length === 0 && <p className="text-sm text-soft">{words.desk.historyNone}</p>}
       <ul className="mt-1 text-sm">
         {[...uses].reverse().map((use) => (

@@ -24,7 +24,7 @@ function Column({
   children?: React.ReactNode;
 }) {
   return (
-    <li className="w-64 shrink-0 border-2 border-ink bg-sheet p-3">
+    <li className="max-w-80 min-w-56 flex-1 border-2 border-ink bg-sheet p-3">
       <h3 className="font-semibold">{title}</h3>
       <ul className="mt-2 space-y-1 text-sm">
         {(desk.settings.goals ?? []).map((goal, i) => (
@@ -93,7 +93,7 @@ export function Variants({
     onError: fail,
   });
   return (
-    <Sheet open={open} onClose={onClose} title={words.desk.variants} wide>
+    <Sheet open={open} onClose={onClose} title={words.desk.variants} wide="page">
       <div className="flex flex-wrap items-center justify-between gap-3">
         <p className="text-sm text-soft">{words.desk.variantsNone}</p>
         <Button onClick={() => keep.mutate()} busy={keep.isPending} disabled={desk.floor.groups.length === 0}>
