@@ -22,6 +22,7 @@ final readonly class LessonNow
      * @param string           $instructions of the segment it is in; before it has begun those of the round
      * @param bool             $current      students of the class are taken to it
      * @param int|null         $endedAt      when it was over; milliseconds since 1970
+     * @param int|null         $watchedAt    when staff last looked at it; milliseconds since 1970
      */
     public function __construct(
         public string $lessonId,
@@ -36,6 +37,7 @@ final readonly class LessonNow
         public ?Moments $moments,
         public bool $current,
         public ?int $endedAt,
+        public ?int $watchedAt,
     ) {
     }
 

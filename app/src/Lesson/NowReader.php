@@ -20,7 +20,7 @@ final readonly class NowReader
     public function of(string $lessonId): ?LessonNow
     {
         $row = $this->db->fetchAssociative(
-            "SELECT l.class_id, l.title, l.segment_since, l.ended_at, c.current_lesson_id = l.id AS current, n.kind, n.minutes, COALESCE(n.instructions, r.instructions, '') AS instructions, r.id AS round_id, r.grouping_id, r.moments
+            "SELECT l.class_id, l.title, l.segment_since, l.ended_at, c.current_lesson_id = l.id AS current, (EXTRACT(EPOCH FROM l.watched_at) * 1000)::bigint AS watched_at, n.kind, n.minutes, COALESCE(n.instructions, r.instructions, '') AS instructions, r.id AS round_id, r.grouping_id, r.moments
              FROM lesson l JOIN school_class c ON c.id = l.class_id LEFT JOIN segment n ON n.id = l.segment_id
              LEFT JOIN LATERAL (
                  SELECT r.id, r.grouping_id, r.moments, s.instructions FROM round r JOIN segment s ON s.id = r.segment_id
@@ -48,6 +48,7 @@ final readonly class NowReader
             null === $row->textOrNull('moments') ? null : Moments::read($row->json('moments')),
             $row->bool('current'),
             $row->intOrNull('ended_at'),
+            $row->intOrNull('watched_at'),
         );
     }
 }

@@ -144,7 +144,7 @@ final readonly class WatchWork implements TaskHandler
 
     private function isQuiet(LessonNow $lesson): bool
     {
-        $last = max($this->presence->lastSign($lesson->classId) ?? 0, $lesson->moments->outAt ?? 0, $lesson->since ?? 0);
+        $last = max($this->presence->lastSign($lesson->classId) ?? 0, $lesson->moments->outAt ?? 0, $lesson->since ?? 0, $lesson->watchedAt ?? 0);
 
         return $last < $this->clock->ms() - self::QUIET_AFTER;
     }

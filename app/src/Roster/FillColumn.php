@@ -25,6 +25,6 @@ final readonly class FillColumn
 
     public function edit(FilledCell $cell): EditStudent
     {
-        return null === $this->attribute ? new EditStudent(table: mb_substr($cell->value, 0, 60)) : new EditStudent(attributes: [new AttributeValue($this->attribute, $cell->value)]);
+        return null === $this->attribute ? new EditStudent(table: $cell->value) : new EditStudent(attributes: [new AttributeValue($this->attribute, $cell->value)]);
     }
 }

@@ -127,6 +127,9 @@ final readonly class Roster
                     $students[$student->id] = $student;
                 }
                 foreach ($fill->cells as $i => $cell) {
+                    if (null === $fill->attribute && mb_strlen(trim($cell->value)) > Student::LONGEST_TABLE) {
+                        throw RosterRefused::unusable('roster.table_too_long', "cells[{$i}].value", ['most' => Student::LONGEST_TABLE]);
+                    }
                     $this->write($students[$cell->student] ?? throw RosterRefused::unusable('roster.not_on_list', "cells[{$i}].student"), $fill->edit($cell));
                 }
             });

@@ -15,6 +15,8 @@ use FreshHuddle\Core\Roster\StudentRecord;
 #[ORM\UniqueConstraint(name: 'student_folded', columns: ['class_id', 'folded'], options: ['where' => '(removed_at IS NULL)'])]
 class Student
 {
+    public const LONGEST_TABLE = 60;
+
     #[ORM\Column]
     public bool $absent = false;
 

@@ -21,6 +21,9 @@ use Symfony\Component\Routing\RouterInterface;
  */
 final class RightsTest extends AppTestCase
 {
+    /** What only the teacher may do who made the class. */
+    private const OWNERS = ['DELETE /api/staff/classes/{id}', 'POST /api/staff/classes/{id}/restore'];
+
     private Json $lesson;
 
     /** @var array<string, string> */
@@ -71,6 +74,9 @@ final class RightsTest extends AppTestCase
         $this->asNobody();
         self::assertSame(401, $this->ask($method, $url, $body)->status);
 
+        if (\in_array($path, ['/api/staff/classes/{id}/restore', '/api/staff/lessons/{id}/restore'], true)) {
+            $this->throwAway($path);
+        }
         $this->asTeacher($this->newTeacher('another@larkmouth.example'));
         $before = $this->counts();
         $answer = $this->ask($method, $url, $body, ['Idempotency-Key' => 'another-teacher']);
@@ -79,6 +85,15 @@ final class RightsTest extends AppTestCase
 
         $this->asTeacher($this->staff('assistant@larkmouth.example', StaffRole::Assistant));
         $answer = $this->ask($method, $url, $body, ['Idempotency-Key' => 'the-assistant']);
+        if (\in_array("{$method} {$path}", self::OWNERS, true)) {
+            self::assertContains($answer->status, [403, 404], $answer->raw);
+            $this->asTeacher($this->staff('co-teacher@larkmouth.example', StaffRole::CoTeacher));
+            self::assertContains($this->ask($method, $url, $body)->status, [403, 404]);
+            $this->asTeacher();
+            self::assertSame(204, $this->ask($method, $url, $body)->status);
+
+            return;
+        }
         $forAssistants ? self::assertNotContains($answer->status, [401, 403, 500], $answer->raw) : self::assertSame(403, $answer->status, $answer->raw);
         if (!$forAssistants) {
             self::assertSame($before, $this->counts());
@@ -102,6 +117,15 @@ final class RightsTest extends AppTestCase
         $this->ask('PATCH', '/api/staff/students/'.$this->ids['students'], ['name' => 'Renamed'])->is(403);
         $this->ask('DELETE', '/api/staff/students/'.$this->ids['students'])->is(403);
         self::assertStringContainsString('District sheet', $this->ask('GET', '/api/staff/rounds/'.$this->ids['rounds'].'/copies')->is(200)->raw);
+    }
+
+    /**
+     * What can be brought back has been thrown away before.
+     */
+    private function throwAway(string $path): void
+    {
+        $this->asTeacher();
+        $this->ask('DELETE', str_replace('/restore', '', $this->url($path)))->is(204);
     }
 
     private function url(string $path): string

@@ -77,6 +77,18 @@ final class EndTest extends AppTestCase
         self::assertNull($this->again($next)->at('endedAt'));
     }
 
+    public function test_it_goes_on_as_long_as_staff_look_at_it_though_no_student_has_a_device(): void
+    {
+        self::mockTime();
+        [$lesson] = $this->held();
+        foreach (range(1, 4) as $look) {
+            self::mockTime('+10 minutes');
+            $this->again($lesson);
+            $this->work();
+        }
+        self::assertNull($this->again($lesson)->at('endedAt'));
+    }
+
     public function test_a_lesson_that_has_fallen_silent_is_over(): void
     {
         self::mockTime();

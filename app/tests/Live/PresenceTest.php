@@ -7,7 +7,7 @@ namespace FreshHuddle\App\Tests\Live;
 use FreshHuddle\App\Database\Clock;
 use FreshHuddle\App\Live\PresenceStore;
 use FreshHuddle\App\Live\WatchWork;
-use FreshHuddle\App\Rooms\Meeting\RoomService;
+use FreshHuddle\App\Rooms\Meeting\StandinMeetingService;
 use FreshHuddle\App\Tests\Support\AppTestCase;
 use FreshHuddle\App\Tests\Support\Json;
 use FreshHuddle\App\Tests\Support\RoomsInMemory;
@@ -62,8 +62,6 @@ final class PresenceTest extends AppTestCase
 
     public function test_a_callback_that_overtakes_the_service_s_answer_is_not_undone_by_it(): void
     {
-        $service = new RoomsInMemory();
-        self::getContainer()->set(RoomService::class, $service);
         $lesson = $this->readyLesson();
         $id = $lesson->text('id');
         $this->ask('POST', '/api/staff/rounds/'.$lesson->text('round.id').'/rooms');
@@ -73,6 +71,10 @@ final class PresenceTest extends AppTestCase
         $main = $rooms['main'];
         $own = $rooms[$lesson->text('floor.groups.0.id')];
         \assert(\is_string($main) && \is_string($own));
+        $service = new RoomsInMemory();
+        self::ensureKernelShutdown();
+        self::bootKernel();
+        self::getContainer()->set(StandinMeetingService::class, $service);
         $presence = $this->service(PresenceStore::class);
         $before = $this->service(Clock::class)->ms() - 60_000;
         $presence->seenByService($student, $main, $before);

@@ -186,6 +186,7 @@ final class ClassListTest extends AppTestCase
             ['student' => $ids[0], 'value' => '1'], ['student' => '018f2b2e-7c3e-7000-8000-000000000000', 'value' => '1'],
         ]])->is(422);
         self::assertSame('4', $this->ask('GET', "/api/staff/classes/{$class}")->at('students.0.attributes.0.value'));
+        $this->ask('PUT', "/api/staff/classes/{$class}/column", ['attribute' => null, 'cells' => [['student' => $ids[0], 'value' => str_repeat('ä', 61)]]])->is(422);
         // And back: an empty value takes it away.
         $this->ask('PUT', "/api/staff/classes/{$class}/column", ['attribute' => 'Level', 'cells' => [['student' => $ids[0], 'value' => '']]])->is(204);
         self::assertSame([], $this->ask('GET', "/api/staff/classes/{$class}")->at('students.0.attributes'));
