@@ -112,7 +112,10 @@ await alive();
 await teacher.getByRole('button', { name: /^Send 28/ }).click();
 await door.getByText('You will be in').waitFor();
 await shot(door, 'student-looking');
-await teacher.waitForTimeout(20_000);
+for (let i = 0; i < 6; i++) {
+  await teacher.waitForTimeout(3_000);
+  await alive();
+}
 await alive();
 await alive();
 const lost = [...rooms.keys()][7];

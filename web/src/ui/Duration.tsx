@@ -19,8 +19,9 @@ export function Duration({ seconds }: { seconds: number }) {
     <span className="whitespace-nowrap tabular-nums">
       {durationParts(seconds).map(([n, unit], i) => (
         <Fragment key={unit}>
-          {i > 0 && ' '}
-          {n} <span className="text-[0.65em] font-normal">{unit}</span>
+          {i > 0 && <span className="text-[0.5em]"> </span>}
+          {n}
+          <span className="text-[0.65em] font-normal"> {unit}</span>
         </Fragment>
       ))}
     </span>

@@ -173,7 +173,7 @@ export function StudentList({
       aria-label={words.roster.fillOf(column ?? words.roster.table)}
       title={words.roster.fillOf(column ?? words.roster.table)}
       aria-haspopup="dialog"
-      className="min-h-6 underline decoration-line decoration-dotted underline-offset-4 hover:decoration-ink"
+      className="min-h-6 text-left underline decoration-line decoration-dotted underline-offset-4 hover:decoration-ink"
       onClick={(event) => setFilling({ column, at: event.currentTarget.getBoundingClientRect() })}
     >
       {column ?? words.roster.table}
