@@ -251,7 +251,12 @@ function Lesson({ lesson, connected }: { lesson: Schema['LessonView']; connected
               <LensChoice lens={lens} bare={working} className={working || wayTo(null) !== null ? '' : 'ml-auto'} />
             )}
             {view === 'floor' && (
-              <Button look="quiet" className="text-sm" aria-pressed={asList} onClick={() => setAsList(!asList)}>
+              <Button
+                look="quiet"
+                className={clsx('text-sm', !working && wayTo(null) === null && lens.lenses.length < 2 && 'ml-auto')}
+                aria-pressed={asList}
+                onClick={() => setAsList(!asList)}
+              >
                 {asList ? words.floor.floorView : words.floor.listView}
               </Button>
             )}

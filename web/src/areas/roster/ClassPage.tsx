@@ -109,7 +109,7 @@ function ClassActions({ data }: { data: Schema['ClassView'] }) {
     onError: fail,
   });
   const exportTo = (format: string) => `/api/staff/classes/${data.id}/export/${format}`;
-  const link = 'underline decoration-line underline-offset-4 hover:decoration-ink';
+  const link = 'inline-block min-h-6 underline decoration-line underline-offset-4 hover:decoration-ink';
   return (
     <section aria-label={words.roster.exportAs} className="space-y-1 border-t border-line pt-3 text-sm print:hidden">
       <p>
