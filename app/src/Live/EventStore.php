@@ -8,6 +8,7 @@ use Doctrine\DBAL\Connection;
 use FreshHuddle\App\Database\Row;
 use FreshHuddle\Core\Lesson\Event;
 use FreshHuddle\Core\Lesson\EventKind;
+use FreshHuddle\Core\Live\Place;
 
 /**
  * What happened in lessons, in order. By hand: events are appended while the lesson's row is held, each with the number
@@ -73,6 +74,20 @@ final readonly class EventStore
             'SELECT seq, at, data FROM live_event WHERE lesson_id = ? AND kind = ? ORDER BY seq DESC LIMIT '.self::NOTICES_SHOWN,
             [$lessonId, EventKind::NoticeSaid->value],
         )));
+    }
+
+    /**
+     * @return array<string, true> who was there, at any time of the lesson
+     */
+    public function present(string $lessonId): array
+    {
+        /** @var list<string> $ids */
+        $ids = $this->db->fetchFirstColumn(
+            "SELECT DISTINCT data ->> 'student' FROM live_event WHERE lesson_id = ? AND kind = ? AND data ->> 'place' NOT IN (?, ?)",
+            [$lessonId, EventKind::WhereaboutsChanged->value, Place::Lost->value, Place::Excused->value],
+        );
+
+        return array_fill_keys($ids, true);
     }
 
     /**

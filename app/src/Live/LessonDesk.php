@@ -35,7 +35,6 @@ final readonly class LessonDesk
         private Doorway $doorway,
         private FailedTasks $failed,
         private RunningOrders $orders,
-        private Ending $ending,
     ) {
     }
 
@@ -100,7 +99,7 @@ final readonly class LessonDesk
      */
     private function wasThere(Lesson $lesson, array $students): array
     {
-        $present = $this->ending->present($lesson->id);
+        $present = $this->events->present($lesson->id);
         $where = [];
         foreach ($students as $student) {
             $where[$student->id] = isset($present[$student->id]) ? Whereabouts::wasThere() : ($student->absent ? Whereabouts::excused() : Whereabouts::neverCame());

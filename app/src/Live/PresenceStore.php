@@ -52,9 +52,9 @@ final readonly class PresenceStore
     public function sign(string $studentId, ?string $lessonId): array
     {
         $row = $this->db->fetchAssociative(
-            'WITH alive AS (INSERT INTO presence (student_id, page_at) VALUES (:id, :at) ON CONFLICT (student_id) DO UPDATE SET page_at = :at)
+            'WITH alive AS (INSERT INTO presence (student_id, page_at) VALUES (:id, :at) ON CONFLICT (student_id) DO UPDATE SET page_at = :at RETURNING service_place)
              SELECT (SELECT seq FROM live_event WHERE lesson_id = :lesson AND kind <> :signs ORDER BY seq DESC LIMIT 1) AS seq,
-                    (SELECT service_place FROM presence WHERE student_id = :id) AS seen_in',
+                    (SELECT service_place FROM alive) AS seen_in',
             ['id' => $studentId, 'at' => $this->clock->ms(), 'lesson' => $lessonId, 'signs' => EventKind::WhereaboutsChanged->value],
         );
 

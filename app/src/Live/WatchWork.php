@@ -6,19 +6,15 @@ namespace FreshHuddle\App\Live;
 
 use Doctrine\ORM\EntityManagerInterface;
 use FreshHuddle\App\Database\Clock;
-use FreshHuddle\App\Grouping\Floor\FloorStore;
 use FreshHuddle\App\Lesson\LessonNow;
-use FreshHuddle\App\Lesson\Moments;
 use FreshHuddle\App\Lesson\NowReader;
 use FreshHuddle\App\Rooms\Meeting\MeetingServiceFailed;
 use FreshHuddle\App\Rooms\Meeting\RoomService;
 use FreshHuddle\App\Rooms\RoomReader;
-use FreshHuddle\App\Roster\ClassReader;
 use FreshHuddle\App\Stream\Audience;
 use FreshHuddle\App\Stream\Stream;
 use FreshHuddle\App\Worker\Task;
 use FreshHuddle\App\Worker\TaskHandler;
-use FreshHuddle\Core\Grouping\Floor;
 use FreshHuddle\Core\Lesson\Phase;
 use FreshHuddle\Core\Live\Whereabouts;
 
@@ -41,8 +37,6 @@ final readonly class WatchWork implements TaskHandler
         private EntityManagerInterface $em,
         private NowReader $lessons,
         private RoomReader $rooms,
-        private FloorStore $floors,
-        private ClassReader $classes,
         private WhereaboutsReader $reader,
         private PresenceStore $presence,
         private EventStore $events,
@@ -90,9 +84,7 @@ final readonly class WatchWork implements TaskHandler
     private function look(LessonNow $lesson): void
     {
         $now = $this->clock->ms();
-        $students = $this->classes->students($lesson->classId);
-        $floor = null === $lesson->groupingId ? new Floor() : $this->floors->now($lesson->groupingId);
-        $whereabouts = $this->reader->of($lesson->classId, $students, $floor, $lesson->moments ?? Moments::read([]), $now);
+        $whereabouts = $this->reader->inLesson($lesson, $now);
         $changed = $this->em->wrapInTransaction(function () use ($lesson, $whereabouts, $now): int {
             $this->events->lock($lesson->lessonId);
             $told = $this->presence->told($lesson->classId);

@@ -4,7 +4,10 @@ declare(strict_types=1);
 
 namespace FreshHuddle\App\Live;
 
+use FreshHuddle\App\Grouping\Floor\FloorStore;
+use FreshHuddle\App\Lesson\LessonNow;
 use FreshHuddle\App\Lesson\Moments;
+use FreshHuddle\App\Roster\ClassReader;
 use FreshHuddle\App\Roster\StudentView;
 use FreshHuddle\Core\Grouping\Floor;
 use FreshHuddle\Core\Lesson\Phase;
@@ -20,8 +23,20 @@ final readonly class WhereaboutsReader
     /** Signs older than this belong to another day. */
     private const ONE_LESSON = 6 * 3_600_000;
 
-    public function __construct(private PresenceStore $presence)
+    public function __construct(private PresenceStore $presence, private FloorStore $floors, private ClassReader $classes)
     {
+    }
+
+    /**
+     * @param int $now milliseconds since 1970
+     *
+     * @return array<string, Whereabouts> by student of the class a lesson is of
+     */
+    public function inLesson(LessonNow $lesson, int $now): array
+    {
+        $floor = null === $lesson->groupingId ? new Floor() : $this->floors->now($lesson->groupingId);
+
+        return $this->of($lesson->classId, $this->classes->students($lesson->classId), $floor, $lesson->moments ?? Moments::read([]), $now);
     }
 
     /**

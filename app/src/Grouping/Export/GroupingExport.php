@@ -50,7 +50,7 @@ final readonly class GroupingExport
      */
     public function pdf(DeskView $desk): string
     {
-        return $this->plan->make($desk);
+        return $this->plan->make($desk, self::seats($desk));
     }
 
     /**

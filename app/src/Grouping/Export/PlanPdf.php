@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace FreshHuddle\App\Grouping\Export;
 
 use FreshHuddle\App\Database\Clock;
-use FreshHuddle\App\Grouping\Desk\DeskStudent;
 use FreshHuddle\App\Grouping\Desk\DeskView;
 use FreshHuddle\App\Grouping\Floor\GroupView;
 use FreshHuddle\App\Print\Marks;
@@ -35,11 +34,14 @@ final readonly class PlanPdf
     {
     }
 
-    public function make(DeskView $desk): string
+    /**
+     * @param list<array{int, string, int, string, string, string, string}> $seats group number, group, seat, student, role, task, id
+     */
+    public function make(DeskView $desk, array $seats): string
     {
-        $tags = $this->tags($desk);
+        $tags = $this->tags($seats);
         $hasNotes = $desk->numbers->areGiven();
-        $tables = array_values(array_filter($desk->floor->groups, static fn (GroupView $group): bool => [] !== ($tags[$group->id] ?? [])));
+        $tables = array_values(array_filter($desk->floor->groups, static fn (GroupView $group): bool => [] !== ($tags[$group->number] ?? [])));
         $across = match (true) {
             \count($tables) <= 2 => 2,
             \count($tables) <= 9 => 3,
@@ -56,7 +58,7 @@ final readonly class PlanPdf
             $body .= \sprintf('<div class="page%s">%s%s</div>', 0 === $number ? '' : ' next', $this->head($desk), $this->page($page, $tags, $across));
         }
 
-        return $this->paper->pdf(self::style($tag, $across, $hasNotes, max([8, ...array_map(static fn (DeskStudent $student): int => mb_strlen($student->name), $desk->students)])), $body);
+        return $this->paper->pdf(self::style($tag, $across, $hasNotes, max([8, ...array_map(static fn (array $seat): int => mb_strlen($seat[3]), $seats)])), $body);
     }
 
     private function head(DeskView $desk): string
@@ -74,15 +76,15 @@ final readonly class PlanPdf
     }
 
     /**
-     * @param list<GroupView>             $tables
-     * @param array<string, list<string>> $tags
-     * @param int<1, max>                 $across
+     * @param list<GroupView>          $tables
+     * @param array<int, list<string>> $tags
+     * @param int<1, max>              $across
      */
     private function page(array $tables, array $tags, int $across): string
     {
         $html = '';
         foreach (array_chunk($tables, $across) as $row) {
-            $cells = array_map(fn (GroupView $group): string => $this->table($group, $tags[$group->id]), $row);
+            $cells = array_map(fn (GroupView $group): string => $this->table($group, $tags[$group->number]), $row);
             $html .= '<tr>'.implode('', $cells).str_repeat('<td class="none"></td>', $across - \count($row)).'</tr>';
         }
 
@@ -106,24 +108,16 @@ final readonly class PlanPdf
     }
 
     /**
-     * @return array<string, list<string>> the name tags of those who are here, in the order of their seats, by table
+     * @param list<array{int, string, int, string, string, string, string}> $seats
+     *
+     * @return array<int, list<string>> the name tags in the order of their seats, by number of the table
      */
-    private function tags(DeskView $desk): array
+    private function tags(array $seats): array
     {
-        $names = [];
-        foreach ($desk->students as $student) {
-            if (!$student->absent) {
-                $names[$student->id] = $student->name;
-            }
-        }
         $tags = [];
-        foreach ($desk->floor->groups as $group) {
-            foreach ($group->students as $i => $id) {
-                if (isset($names[$id])) {
-                    $note = implode(' · ', array_filter([$desk->numbers->roleOf($i + 1), $desk->numbers->taskOf($i + 1)], static fn (string $text): bool => '' !== $text));
-                    $tags[$group->id][] = \sprintf('<table class="tag"><tr><td class="seat">%d</td><td>%s%s</td></tr></table>', $i + 1, $this->paper->set($names[$id]), '' === $note ? '' : '<br><span class="note">'.$this->paper->set($note).'</span>');
-                }
-            }
+        foreach ($seats as [$number, , $seat, $name, $role, $task]) {
+            $note = implode(' · ', array_filter([$role, $task], static fn (string $text): bool => '' !== $text));
+            $tags[$number][] = \sprintf('<table class="tag"><tr><td class="seat">%d</td><td>%s%s</td></tr></table>', $seat, $this->paper->set($name), '' === $note ? '' : '<br><span class="note">'.$this->paper->set($note).'</span>');
         }
 
         return $tags;

@@ -14,12 +14,12 @@ final class Columns
         'given' => ['first name', 'given name', 'forename', 'firstname', 'givenname', 'prénom', 'nombre', 'nome', 'vorname', 'имя', 'imię', 'jméno', 'förnamn', 'fornavn'],
         'family' => ['last name', 'family name', 'surname', 'lastname', 'familyname', 'nom', 'nom de famille', 'apellidos', 'cognome', 'nachname', 'фамилия', 'nazwisko', 'příjmení', 'efternamn', 'etternavn'],
         'schoolId' => ['id', 'student id', 'school id', 'pupil number', 'student number', 'sourcedid', 'upn', 'matricule', 'matrikelnummer', 'number', 'no', 'no.', 'nr', 'nr.', '#'],
-        'table' => ['table', 'seat table', 'seating', 'group', 'set', 'tisch', 'mesa', 'tavolo', 'стол', 'stół', 'bord'],
+        'table' => ['table', 'set', 'seat table', 'seating', 'group', 'tisch', 'mesa', 'tavolo', 'стол', 'stół', 'bord'],
         'tags' => ['tags', 'tag', 'labels', 'notes'],
         'nothing' => ['email', 'e-mail', 'phone', 'date of birth', 'dob', 'gender', 'sex', 'address', 'birthday'],
     ];
     /** What tables are called: a word or none, and a number or a letter. */
-    private const TABLE = '/^(?:t|g|table|group|set|row|desk|team|tisch|mesa|gruppe|grupo)?[ .:#-]?(?:\d{1,2}|[a-h])$/Du';
+    private const TABLE = '/^(?:t|g|table|set|row|group|desk|team|tisch|mesa|gruppe|grupo)?[ .:#-]?(?:\d{1,2}|[a-h])$/Du';
     private const YES = ['x', '✓', '✔', 'yes', 'y', 'true', '1', 'ja', 'oui', 'si', 'sí', 'да', 'tak'];
     /** So far down a heading is looked for. */
     private const ROWS_ABOVE = 6;

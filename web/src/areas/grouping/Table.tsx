@@ -2,6 +2,7 @@ import { useDroppable } from '@dnd-kit/core';
 import clsx from 'clsx';
 import type { Schema } from '../../api/client';
 import { markOf } from '../../ui/marks';
+import { roomWindow } from '../../ui/roomWindow';
 import { Sign } from '../../ui/Sign';
 import { WayIn } from '../../ui/WayIn';
 import { words } from '../../words';
@@ -100,7 +101,7 @@ function TableDoor({ group, way }: { group: Group; way: string }) {
   return (
     <a
       href={way}
-      target="fresh-huddle-room"
+      target={roomWindow}
       aria-label={words.floor.wayIn(group.name)}
       title={words.floor.wayIn(group.name)}
       style={{ borderColor: markOf(group.mark).colour }}

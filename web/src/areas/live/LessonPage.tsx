@@ -9,6 +9,7 @@ import { Button } from '../../ui/Button';
 import { KeyList } from '../../ui/KeyList';
 import { useMessages } from '../../ui/messages';
 import { Page } from '../../ui/Page';
+import { roomWindow } from '../../ui/roomWindow';
 import { Tabs } from '../../ui/Tabs';
 import { useKeys } from '../../ui/useKeys';
 import { words } from '../../words';
@@ -43,8 +44,6 @@ import { useLesson } from './useLesson';
 import { noteOf } from './whereabouts';
 
 type View = 'floor' | 'work' | 'original';
-/** Every room opens in the same window, so that she is in one at a time. */
-const roomWindow = 'fresh-huddle-room';
 const views: View[] = ['floor', 'work', 'original'];
 
 function Trail({ lesson }: { lesson: Schema['LessonView'] }) {

@@ -8,6 +8,7 @@ import { markOf } from '../../ui/marks';
 import { Sheet } from '../../ui/Sheet';
 import { Sign } from '../../ui/Sign';
 import { list, words } from '../../words';
+import { timeText } from '../lesson/when';
 import { asked } from './answers';
 import { isFresh, loadSeen, newestAt, storeSeen, type Seen } from './fresh';
 
@@ -16,7 +17,6 @@ type Lesson = Schema['LessonView'];
 type Group = Schema['GroupView'];
 
 const writingFor = 4_000;
-const clockTime = new Intl.DateTimeFormat(undefined, { hour: '2-digit', minute: '2-digit' });
 
 /** Who is in a group's column of answers: its members, and whoever wrote there before. */
 function columns(copy: Copy, slot: string, group: Group): string[] {
@@ -150,11 +150,7 @@ function CopyCell({
         <Answers copy={copy} group={group} lesson={lesson} full={false} />
       </div>
       <p className="min-h-6 px-3 pb-2 text-xs text-soft" aria-live="off">
-        {writing[0] !== undefined
-          ? words.work.writing(writing[0])
-          : last > 0
-            ? words.work.lastAt(clockTime.format(last))
-            : ''}
+        {writing[0] !== undefined ? words.work.writing(writing[0]) : last > 0 ? words.work.lastAt(timeText(last)) : ''}
       </p>
     </li>
   );

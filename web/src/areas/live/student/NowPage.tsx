@@ -4,16 +4,16 @@ import { api, take, type Schema } from '../../../api/client';
 import { Button } from '../../../ui/Button';
 import { Duration } from '../../../ui/Duration';
 import { markOf } from '../../../ui/marks';
+import { roomWindow } from '../../../ui/roomWindow';
 import { Sign } from '../../../ui/Sign';
 import { student as words } from '../../../words/student';
 import { type Phase } from '../phase';
 import { secondsUntil } from '../../../api/clock';
+import { timeText } from '../../lesson/when';
 import { SignUp } from '../../grouping/student/SignUp';
 
 type Now = Schema['StudentNow'];
 type Group = Schema['MyGroup'];
-
-const roomWindow = 'fresh-huddle-room';
 
 /** The one large button: it leads to where the student belongs now. */
 export function GoButton({ children, plain = false }: { children: ReactNode; plain?: boolean }) {
@@ -114,8 +114,6 @@ function Sentence({ children }: { children: ReactNode }) {
   return <h1 className="text-4xl leading-tight font-bold text-balance wrap-anywhere">{children}</h1>;
 }
 
-const clockTime = new Intl.DateTimeFormat(undefined, { hour: '2-digit', minute: '2-digit' });
-
 /** Where the class is together, or each works alone: what it is at, and the way there. */
 function Together({ now, back }: { now: Now; back: boolean }) {
   const there = now.seenIn === 'main';
@@ -137,7 +135,7 @@ function Together({ now, back }: { now: Now; back: boolean }) {
     <>
       <Sentence>{segment === null ? where : words.now.at[segment.kind]}</Sentence>
       {segment !== null && segment.endsAt !== null && (segment.kind === 'pause' || segment.kind === 'alone') && (
-        <p className="text-2xl font-bold">{words.now.until(clockTime.format(segment.endsAt))}</p>
+        <p className="text-2xl font-bold">{words.now.until(timeText(segment.endsAt))}</p>
       )}
       {back && now.mainSession && segment === null && <p className="text-lg">{words.now.microphones}</p>}
       {now.mainSession && (
