@@ -5,7 +5,6 @@ export const student = {
   loading: 'One moment…',
   lineSlow: 'The line is slow. One moment…',
   lineDown: 'No line. What you write is kept here, and sent when the line is back.',
-  tryAgain: 'Try again',
   join: {
     title: 'Which class?',
     doorWord: 'Door word',
@@ -63,7 +62,6 @@ export const student = {
     timeLeft: 'left',
     timeOver: 'Time is up. Finish your sentence.',
     comingBack: 'Back to the main session in',
-    comingBackSeconds: (n: number) => count(n, 'second', 'seconds'),
     back: 'Go back to the main session.',
     lessonOver: 'This lesson is over.',
     inMainAgain: 'You are back. Well done.',

@@ -50,6 +50,13 @@ function show(state: Now, phase: 'planned' | 'looking' | 'out' | 'comingBack' | 
 }
 
 describe('the student’s page', () => {
+  it('says that there is no room where the way to one led here', () => {
+    window.history.replaceState(null, '', '/student?room=none');
+    show(now(), 'out');
+    expect(screen.getByText('There is no room for you just now. Wait a moment.')).toBeInTheDocument();
+    window.history.replaceState(null, '', '/student');
+  });
+
   it('says number, role and task, and who else has a role', () => {
     show(now({ id: 'ben', name: 'Ben', group: { ...group, seat: 2, role: '', task: 'Heights' } }), 'out');
     expect(screen.getByText('You are number 2')).toBeInTheDocument();

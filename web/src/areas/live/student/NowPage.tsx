@@ -234,10 +234,13 @@ export function NowPage({
   onLook: () => void;
 }) {
   const { group } = now;
+  // The way to a room leads here where there is none.
+  const noRoom = new URLSearchParams(window.location.search).get('room') === 'none';
   const atWork = phase === 'looking' || phase === 'out' || phase === 'comingBack';
   return (
     <div className="flex flex-col gap-5">
       <Me now={now} onLeft={onLeft} />
+      {noRoom && <p role="status">{words.now.roomNone}</p>}
       {now.over && <Sentence>{words.now.lessonOver}</Sentence>}
       {atWork && group !== null && (
         <AtWork now={now} group={group} phase={phase} serverNow={serverNow} onSheet={onSheet} />
