@@ -150,7 +150,7 @@ await under(
 {
   const before = nginxWorkers();
   const seconds = Number(process.env.FH_AWAY ?? 30);
-  supervisor('stop', 'php-fpm');
+  supervisor('stop', 'application', 'php-fpm');
   const until = performance.now() + seconds * 1_000;
   let reconnected = 0;
   let refused = 0;
@@ -170,7 +170,7 @@ await under(
       }
     }),
   );
-  supervisor('start', 'php-fpm');
+  supervisor('start', 'application', 'php-fpm');
   for (
     let i = 0;
     i < 100 && (await ask('GET', '/api/staff/me', staff).catch(() => ({ status: 0 }))).status !== 200;

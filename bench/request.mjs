@@ -68,14 +68,14 @@ console.log('| | PHP, processor ms | PostgreSQL, processor ms | wall, median | w
 for (const [name, request] of Object.entries(kinds)) {
   for (let i = 0; i < 20; i++) await request(i);
   const walls = [];
-  const before = [used('php-fpm'), used('postgres')];
+  const before = [used('application'), used('postgres')];
   for (let i = 0; i < times; i++) {
     const began = performance.now();
     const answer = await request(i);
     if (answer.status >= 300) throw new Error(`${name}: ${answer.status} ${JSON.stringify(answer.json)}`);
     walls.push(performance.now() - began);
   }
-  const [php, postgres] = [used('php-fpm') - before[0], used('postgres') - before[1]].map((ms) =>
+  const [php, postgres] = [used('application') - before[0], used('postgres') - before[1]].map((ms) =>
     (ms / times).toFixed(1),
   );
   walls.sort((a, b) => a - b);

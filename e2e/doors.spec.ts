@@ -142,7 +142,7 @@ test('strangers at the stream harm nobody, and pages live on without PHP', async
   });
 
   await test.step('PHP gone: pages reconnect to their streams all the same', async () => {
-    supervisor('stop', 'php-fpm');
+    supervisor('stop', 'application', 'php-fpm');
     try {
       for (let i = 0; i < 40; i++) {
         const again = await openStream(address);
@@ -150,7 +150,7 @@ test('strangers at the stream harm nobody, and pages live on without PHP', async
         again.stop();
       }
     } finally {
-      supervisor('start', 'php-fpm');
+      supervisor('start', 'application', 'php-fpm');
     }
     expect(stream.closed()).toBe(false);
     expect(workers()).toBe(before);

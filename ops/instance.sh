@@ -206,6 +206,7 @@ write_configuration() {
     install -m 644 "$FH_VAR/conf/postgresql.conf" "$RUN/postgresql.conf"
     chown -R "$user" "$FH_VAR/cache" "$FH_VAR/log" "$FH_VAR/tmp"
     install -d -o postgres "$RUN/postgres"
+    install -d -o "$user" "$RUN/serve"
 }
 
 control() { supervisorctl -s "unix://$SUPERVISOR" "$@"; }
@@ -279,6 +280,7 @@ bring_up() {
     if [ "$(control status php-fpm | awk '{ print $2 }')" = RUNNING ]; then
         control signal USR2 php-fpm >/dev/null
         control signal HUP nginx >/dev/null
+        control restart application >/dev/null
         control restart worker: >/dev/null
     fi
     start_all

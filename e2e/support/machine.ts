@@ -33,17 +33,15 @@ export function supervisor(...words: string[]): string {
 }
 
 /** Kills processes of the instance as a machine in trouble would: at once, with no word of warning. */
-export function killHard(program: 'php-fpm' | 'worker'): number {
-  const parents =
-    program === 'php-fpm'
-      ? [supervisor('pid', 'php-fpm').trim()]
-      : [supervisor('pid', 'worker:worker-0').trim(), supervisor('pid', 'worker:worker-1').trim()];
+export function killHard(program: 'php' | 'worker'): number {
   const victims =
-    program === 'php-fpm'
-      ? execFileSync('pgrep', ['-P', parents.join(',')], { encoding: 'utf8' })
-          .trim()
-          .split('\n')
-      : parents;
+    program === 'php'
+      ? ['application', 'php-fpm'].flatMap((parent) =>
+          execFileSync('pgrep', ['-P', supervisor('pid', parent).trim()], { encoding: 'utf8' })
+            .trim()
+            .split('\n'),
+        )
+      : [supervisor('pid', 'worker:worker-0').trim(), supervisor('pid', 'worker:worker-1').trim()];
   execFileSync('kill', ['-9', ...victims]);
   return victims.length;
 }

@@ -73,7 +73,7 @@ final class Layers
      */
     public function testWhatLiesUnderAllAreasUsesNone(): iterable
     {
-        foreach (self::UNDER_ALL as $under) {
+        foreach ([...self::UNDER_ALL, 'Serve'] as $under) {
             yield $under => PHPat::rule()
                 ->classes(Selector::inNamespace(self::APP.'\\'.$under))
                 ->shouldNotDependOn()

@@ -1,0 +1,36 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FreshHuddle\App\Database\Kept;
+
+use Doctrine\DBAL\Driver\Connection;
+use Doctrine\DBAL\Driver\Middleware\AbstractConnectionMiddleware;
+use Doctrine\DBAL\Driver\Statement;
+
+/**
+ * Keeps the statements it has prepared, the latest used last; above MOST the one that was not used for longest goes.
+ */
+final class KeptConnection extends AbstractConnectionMiddleware
+{
+    private const MOST = 300;
+
+    /** @var array<string, KeptStatement> by SQL */
+    private array $kept = [];
+
+    public function __construct(Connection $connection)
+    {
+        parent::__construct($connection);
+    }
+
+    public function prepare(string $sql): Statement
+    {
+        $statement = $this->kept[$sql] ?? new KeptStatement(parent::prepare($sql));
+        unset($this->kept[$sql]);
+        if (\count($this->kept) >= self::MOST) {
+            array_shift($this->kept);
+        }
+
+        return $this->kept[$sql] = $statement;
+    }
+}
