@@ -109,7 +109,8 @@ export async function lessonOf(staff, name, students) {
     { id: 'each', kind: 'each', text: 'What do you see?' },
     { id: 'together', kind: 'together', text: 'What do you all say?' },
   ];
-  await must('PUT', `/api/staff/rounds/${round}/original`, { ...staff, body: { title: 'Sheet', basedOn: 0, blocks } });
+  const pages = [{ id: 'page-1', title: '', blocks }];
+  await must('POST', `/api/staff/rounds/${round}/originals`, { ...staff, body: { title: 'Sheet', basedOn: 0, pages } });
   await must('POST', `/api/staff/rounds/${round}/copies`, { ...staff, body: {} });
   await must('PATCH', `/api/staff/segments/${lesson.round.segmentId}`, { ...staff, body: { lookSeconds: 0 } });
   return { ...lesson, doorWord: made.doorWord };
@@ -131,7 +132,7 @@ export async function comeIn(lesson, name, n) {
   });
   const now = (await must('GET', '/api/student/now', { cookie: cookies })).json;
   const { address } = (await must('GET', '/api/student/stream', { cookie: cookies })).json;
-  return { cookie: cookies, copy: now.group?.copy, text: '', address };
+  return { cookie: cookies, copy: now.group?.copies[0]?.id, text: '', address };
 }
 
 export const done = () => agent.destroy();

@@ -133,7 +133,7 @@ const writing = [
 let n = 0;
 for (const student of students) {
   const now = await (await student.api.get('/api/student/now')).json();
-  const copy = now.group?.copy;
+  const copy = now.group?.copies[0]?.id;
   if (copy == null || ++n % 3 === 0) continue;
   const save = (slot, text) =>
     student.api.put(`/api/student/copies/${copy}/slots/${slot}`, {

@@ -40,13 +40,14 @@ export async function readyLesson(page: Page, plan: Plan): Promise<Lesson> {
       name,
     });
   }
-  await send(page, 'PUT', `/api/staff/rounds/${lesson.round.id}/original`, {
+  const blocks = [
+    { id: 'each', kind: 'each', text: 'What do you see?' },
+    { id: 'together', kind: 'together', text: 'What do you all say?' },
+  ];
+  await send(page, 'POST', `/api/staff/rounds/${lesson.round.id}/originals`, {
     title: 'The sheet',
     basedOn: 0,
-    blocks: [
-      { id: 'each', kind: 'each', text: 'What do you see?' },
-      { id: 'together', kind: 'together', text: 'What do you all say?' },
-    ],
+    pages: [{ id: 'page-1', title: '', blocks }],
   });
   await send(page, 'POST', `/api/staff/rounds/${lesson.round.id}/copies`, {});
   await send(page, 'PATCH', `/api/staff/segments/${lesson.round.segmentId}`, plan.round ?? { lookSeconds: 0 });

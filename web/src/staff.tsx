@@ -25,6 +25,12 @@ const InvitationPage = lazy(() =>
 const ClassPage = lazy(() => import('./areas/roster/ClassPage').then((file) => ({ default: file.ClassPage })));
 const ClassLessons = lazy(() => import('./areas/lesson/ClassLessons').then((file) => ({ default: file.ClassLessons })));
 const DeskPage = lazy(() => import('./areas/grouping/desk/DeskPage').then((file) => ({ default: file.DeskPage })));
+const CupboardPage = lazy(() =>
+  import('./areas/materials/CupboardPage').then((file) => ({ default: file.CupboardPage })),
+);
+const OriginalPage = lazy(() =>
+  import('./areas/materials/CupboardPage').then((file) => ({ default: file.OriginalPage })),
+);
 const LessonPage = lazy(() => import('./areas/live/LessonPage').then((file) => ({ default: file.LessonPage })));
 
 function Soon({ children }: { children: ReactNode }) {
@@ -62,6 +68,8 @@ function Inside() {
         <Route path="/groupings/:id" element={<DeskPage />} />
         <Route path="/account" element={<AccountPage />} />
         <Route path="/lessons/:id" element={<LessonPage />} />
+        <Route path="/cupboard" element={<CupboardPage />} />
+        <Route path="/cupboard/:id" element={<OriginalPage />} />
         <Route path="*" element={<Nowhere />} />
       </Routes>
     </SignedIn>

@@ -26,9 +26,11 @@ use FreshHuddle\App\Lesson\MakeLesson;
 use FreshHuddle\App\Lesson\OrderedSegment;
 use FreshHuddle\App\Lesson\Round;
 use FreshHuddle\App\Lesson\RunningOrders;
-use FreshHuddle\App\Materials\BlockView;
-use FreshHuddle\App\Materials\Materials;
-use FreshHuddle\App\Materials\SaveOriginal;
+use FreshHuddle\App\Materials\Cupboard\BlockView;
+use FreshHuddle\App\Materials\Cupboard\Cupboard;
+use FreshHuddle\App\Materials\Cupboard\PageView;
+use FreshHuddle\App\Materials\Cupboard\SaveOriginal;
+use FreshHuddle\App\Materials\HandOut\HandOutPlan;
 use FreshHuddle\App\Roster\ClassRules;
 use FreshHuddle\App\Roster\Import\ClassImport;
 use FreshHuddle\App\Roster\Import\ImportRequest;
@@ -61,7 +63,8 @@ final readonly class Larkmouth
         private DeskNotes $notes,
         private ClassImport $import,
         private ClassRules $rules,
-        private Materials $materials,
+        private Cupboard $cupboard,
+        private HandOutPlan $plan,
         private UserPasswordHasherInterface $hasher,
         private Clock $clock,
     ) {
@@ -150,10 +153,11 @@ final readonly class Larkmouth
         $this->orders->change($round->lesson, new ChangeOrder(0, $order));
         $this->groups($round, $data['groups'], $data['seed']);
         if (null !== $data['original']) {
-            $this->materials->saveOriginal($round, new SaveOriginal($data['original']['title'], 0, array_map(
+            $page = new PageView('page-1', '', array_map(
                 static fn (array $block): BlockView => new BlockView($block['id'], BlockKind::from($block['kind']), $block['text']),
                 $data['original']['blocks'],
-            )));
+            ));
+            $this->plan->append($round, $this->cupboard->add($round->lesson->class->teacher, new SaveOriginal($data['original']['title'], 0, [$page], subject: 'Geography', year: '9')));
         }
     }
 

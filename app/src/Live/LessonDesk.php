@@ -11,7 +11,7 @@ use FreshHuddle\App\Lesson\Lesson;
 use FreshHuddle\App\Lesson\Round;
 use FreshHuddle\App\Lesson\RoundView;
 use FreshHuddle\App\Lesson\RunningOrders;
-use FreshHuddle\App\Materials\MaterialReader;
+use FreshHuddle\App\Materials\HandOut\HandingOut;
 use FreshHuddle\App\Rooms\RoomReader;
 use FreshHuddle\App\Roster\ClassReader;
 use FreshHuddle\App\Roster\Door\Doorway;
@@ -30,7 +30,7 @@ final readonly class LessonDesk
         private ClassReader $classes,
         private WhereaboutsReader $whereabouts,
         private RoomReader $rooms,
-        private MaterialReader $materials,
+        private HandingOut $handingOut,
         private EventStore $events,
         private Doorway $doorway,
         private FailedTasks $failed,
@@ -49,6 +49,7 @@ final readonly class LessonDesk
         $class = $lesson->class;
         $students = array_values(array_filter($this->classes->students($class->id), static fn (StudentView $student): bool => $student->seatable));
         $floor = $this->floors->now($round->grouping->id);
+        $copies = $this->handingOut->summaries($round->id);
         $now = $this->clock->ms();
         $floorNow = $round === $roundNow ? $floor : $this->floors->now($roundNow->grouping->id);
         $where = null === $lesson->endedAt ? $this->whereabouts->of($class->id, $students, $floorNow, $roundNow->state(), $now) : $this->wasThere($lesson, $students);
@@ -84,8 +85,8 @@ final readonly class LessonDesk
                 $student->tags,
             ), $students),
             $this->rooms->ofRound($round->grouping->id, $class->id, $floor),
-            $this->materials->original($round->id),
-            $this->materials->summaries($round->id),
+            $this->handingOut->rows($round->id, $floor, $copies),
+            $copies,
             $this->events->notices($lesson->id),
             $this->doorway->of($class->id),
             $this->failed->of($class->id),

@@ -7,8 +7,8 @@ namespace FreshHuddle\App\Live;
 use FreshHuddle\App\Grouping\Floor\FloorView;
 use FreshHuddle\App\Lesson\RoundView;
 use FreshHuddle\App\Lesson\RunningOrderView;
-use FreshHuddle\App\Materials\CopySummary;
-use FreshHuddle\App\Materials\OriginalView;
+use FreshHuddle\App\Materials\HandOut\CopySummary;
+use FreshHuddle\App\Materials\HandOut\RowView;
 use FreshHuddle\App\Rooms\RoomView;
 use FreshHuddle\App\Roster\Door\DoorwayView;
 use FreshHuddle\App\Worker\FailedTaskView;
@@ -24,10 +24,11 @@ final readonly class LessonView
      * @param bool                 $current   students of the class are taken to this lesson
      * @param int|null             $endedAt   when it was over; places of students are then who was there. Milliseconds since 1970
      * @param int                  $serverNow milliseconds since 1970, for the clock on the page
-     * @param RoundView            $round     the round that was asked for; floor, rooms, original and copies are its own
+     * @param RoundView            $round     the round that was asked for; floor, rooms, hand-out plan and copies are its own
      * @param RoundView            $roundNow  the round the lesson is in or comes to next
      * @param list<SeatedStudent>  $students  the class list
      * @param list<RoomView>       $rooms
+     * @param list<RowView>        $handOut   the hand-out plan
      * @param list<CopySummary>    $copies
      * @param list<NoticeView>     $notices   newest first
      * @param list<DoorwayView>    $doorway   who waits to be let in
@@ -52,7 +53,7 @@ final readonly class LessonView
         public FloorView $floor,
         public array $students,
         public array $rooms,
-        public ?OriginalView $original,
+        public array $handOut,
         public array $copies,
         public array $notices,
         public array $doorway,

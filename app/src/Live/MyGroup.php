@@ -14,7 +14,7 @@ final readonly class MyGroup
      * @param int         $mark    which colour and sign
      * @param list<Mate>  $members seat 1 first, the student included
      * @param bool        $room    there is a room to go to
-     * @param string|null $copy    the id of the group's copy
+     * @param list<CopyLink> $copies what the student has to work on, in order
      * @param int         $seat    the student's own number, from 1
      * @param string      $role    '' for none
      * @param string      $task    what this number does; '' where all do the same
@@ -26,7 +26,7 @@ final readonly class MyGroup
         public int $mark,
         public array $members,
         public bool $room,
-        public ?string $copy,
+        public array $copies,
         public int $seat,
         public string $role,
         public string $task,

@@ -96,6 +96,6 @@ final readonly class StudentPage
             $own = $id === $student->id ? $number : $own;
         }
 
-        return new MyGroup($group['id'], $group['name'], $group['number'], $group['mark'], $members, $group['room'], $group['copy'], $own, $numbers->roleOf($own), $numbers->taskOf($own));
+        return new MyGroup($group['id'], $group['name'], $group['number'], $group['mark'], $members, $group['room'], $group['copies'], $own, $numbers->roleOf($own), $numbers->taskOf($own));
     }
 }

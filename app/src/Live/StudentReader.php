@@ -8,6 +8,7 @@ use Doctrine\DBAL\Connection;
 use FreshHuddle\App\Database\Row;
 use FreshHuddle\App\Roster\Device\StudentUser;
 use FreshHuddle\Core\Lesson\EventKind;
+use FreshHuddle\Core\Materials\HandOutWay;
 
 /**
  * What a student's page asks for, in one round trip each. By hand: a whole class asks at once whenever something happens,
@@ -50,22 +51,26 @@ final readonly class StudentReader
     }
 
     /**
-     * The table a student sits at in a grouping: its members who are here, each with the number of their seat, and the copy
-     * it has in a round.
+     * The table a student sits at in a grouping: its members who are here, each with the number of their seat, and the
+     * copies the student has in a round.
      *
-     * @return array{id: string, name: string, mark: int, number: int, room: bool, copy: string|null, numbers: array<array-key, mixed>,
+     * @return array{id: string, name: string, mark: int, number: int, room: bool, copies: list<CopyLink>, numbers: array<array-key, mixed>,
      *               members: list<array{string, string, int}>}|null
      */
     public function group(StudentUser $student, string $groupingId, string $roundId): ?array
     {
         $row = $this->db->fetchAssociative(
-            'SELECT g.id, g.name, g.mark, n.numbers, (SELECT COUNT(*) FROM work_group o WHERE o.grouping_id = g.grouping_id AND o.position <= g.position) AS number,
+            "SELECT g.id, g.name, g.mark, n.numbers, (SELECT COUNT(*) FROM work_group o WHERE o.grouping_id = g.grouping_id AND o.position <= g.position) AS number,
                     EXISTS (SELECT 1 FROM room r JOIN room_member p ON p.room_id = r.id WHERE r.group_id = g.id AND p.student_id = :student) AS room,
-                    (SELECT id FROM work_copy WHERE round_id = :round AND group_id = g.id) AS copy,
+                    (SELECT jsonb_agg(jsonb_build_array(c.id, c.title, c.way) ORDER BY h.position, c.id) FROM work_copy c
+                     JOIN hand_out h ON h.round_id = c.round_id AND h.original_id = c.original_id AND h.group_id IS NULL
+                     LEFT JOIN hand_out o ON o.round_id = c.round_id AND o.original_id = c.original_id AND o.group_id = g.id
+                     WHERE c.round_id = :round AND CASE COALESCE(o.way, h.way) WHEN 'each' THEN c.student_id = :student WHEN 'all' THEN c.group_id IS NULL AND c.student_id IS NULL
+                        WHEN 'nothing' THEN FALSE ELSE c.group_id = g.id END) AS copies,
                     (SELECT jsonb_agg(jsonb_build_array(t.id, t.name, o.number) ORDER BY o.number) FROM seat o JOIN student t ON t.id = o.student_id
                      WHERE o.group_id = g.id AND t.removed_at IS NULL AND NOT t.absent) AS members
              FROM seat s JOIN work_group g ON g.id = s.group_id AND g.position IS NOT NULL JOIN grouping n ON n.id = s.grouping_id
-             WHERE s.grouping_id = :grouping AND s.student_id = :student',
+             WHERE s.grouping_id = :grouping AND s.student_id = :student",
             ['student' => $student->id, 'round' => $roundId, 'grouping' => $groupingId],
         );
         if (false === $row) {
@@ -78,10 +83,16 @@ final readonly class StudentReader
                 $members[] = [$member[0], $member[1], $member[2]];
             }
         }
+        $copies = [];
+        foreach (null === $row->textOrNull('copies') ? [] : $row->json('copies') as $copy) {
+            if (\is_array($copy) && \is_string($copy[0]) && \is_string($copy[1]) && \is_string($copy[2])) {
+                $copies[] = new CopyLink($copy[0], $copy[1], HandOutWay::from($copy[2]));
+            }
+        }
 
         return [
             'id' => $row->text('id'), 'name' => $row->text('name'), 'mark' => $row->int('mark'), 'number' => $row->int('number'),
-            'room' => $row->bool('room'), 'copy' => $row->textOrNull('copy'), 'numbers' => $row->json('numbers'), 'members' => $members,
+            'room' => $row->bool('room'), 'copies' => $copies, 'numbers' => $row->json('numbers'), 'members' => $members,
         ];
     }
 

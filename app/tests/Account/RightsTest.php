@@ -39,7 +39,7 @@ final class RightsTest extends AppTestCase
         $room = $this->ask('POST', '/api/staff/rounds/'.$this->lesson->text('round.id').'/rooms')->text('0.id');
         $this->ids = [
             'classes' => $this->lesson->text('classId'), 'groupings' => $this->lesson->text('floor.id'), 'lessons' => $this->lesson->text('id'), 'rounds' => $this->lesson->text('round.id'),
-            'segments' => $this->lesson->text('round.segmentId'), 'students' => $this->lesson->text('students.0.id'), 'rules' => $rule, 'rooms' => $room,
+            'segments' => $this->lesson->text('round.segmentId'), 'students' => $this->lesson->text('students.0.id'), 'rules' => $rule, 'rooms' => $room, 'originals' => $this->lesson->text('handOut.0.original'),
         ];
     }
 

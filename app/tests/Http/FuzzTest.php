@@ -116,6 +116,7 @@ final class FuzzTest extends AppTestCase
                 str_contains($path, '/copies/') => $this->lesson->text('copies.0.id'),
                 str_contains($path, '/groupings/') => $this->lesson->text('floor.id'),
                 str_contains($path, '/lessons/') => $this->lesson->text('id'),
+                str_contains($path, '/originals/') => $this->lesson->text('handOut.0.original'),
                 str_contains($path, '/rounds/') => $this->lesson->text('round.id'),
                 str_contains($path, '/students/') => $this->lesson->text('students.0.id'),
                 str_contains($path, '/rules/') => $this->rule,

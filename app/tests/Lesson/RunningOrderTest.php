@@ -134,7 +134,7 @@ final class RunningOrderTest extends AppTestCase
 
         $same = $this->ask('POST', "/api/staff/classes/{$class}/lessons", ['title' => 'The day after', 'minutes' => 50, 'from' => $id])->is(200);
         self::assertSame(self::parts($this->ask('GET', "/api/staff/lessons/{$id}")), self::parts($same));
-        self::assertSame([$lesson->at('floor.id'), 'Look at the wall.', 0, 'District sheet'], [$same->at('floor.id'), $same->at('round.instructions'), $same->at('round.lookSeconds'), $same->at('original.title')]);
+        self::assertSame([$lesson->at('floor.id'), 'Look at the wall.', 0, 'District sheet'], [$same->at('floor.id'), $same->at('round.instructions'), $same->at('round.lookSeconds'), $same->at('handOut.0.title')]);
         self::assertSame([], $same->list('copies'));
 
         $new = $this->ask('POST', "/api/staff/classes/{$class}/lessons", ['title' => 'Next week', 'minutes' => 50, 'from' => $id, 'groups' => 'newPartners'])->is(200);

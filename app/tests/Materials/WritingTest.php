@@ -117,29 +117,32 @@ final class WritingTest extends AppTestCase
         $this->ask('PUT', '/api/student/copies/'.$lesson->text('copies.0.id').'/slots/decision', ['save' => Uuid::v4()->toRfc4122(), 'base' => '', 'text' => 'ours'])->is(200);
         $this->asTeacher();
         $blocks = [['id' => 'decision', 'kind' => 'together', 'text' => 'What have you decided?']];
-        $this->ask('PUT', "/api/staff/rounds/{$round}/original", ['title' => 'District sheet', 'basedOn' => 1, 'blocks' => $blocks])->is(200);
+        $this->ask('PUT', '/api/staff/originals/'.$lesson->text('handOut.0.original'), self::original('District sheet', $blocks, 1))->is(200);
+        self::assertSame([0, 2], [$this->lessonNow($lesson)->int('handOut.0.missing'), $this->lessonNow($lesson)->int('handOut.0.outdated')]);
         $made = $this->ask('POST', "/api/staff/rounds/{$round}/copies")->is(200);
         self::assertSame([0, 1, 1], [$made->int('made'), $made->int('brought'), \count($made->list('kept'))]);
         $copies = $this->ask('GET', "/api/staff/rounds/{$round}/copies");
-        self::assertSame(['Our decision', 'What have you decided?'], [$copies->text('0.blocks.2.text'), $copies->text('1.blocks.0.text')]);
+        self::assertSame(['Our decision', 'What have you decided?'], [$copies->text('0.pages.0.blocks.2.text'), $copies->text('1.pages.0.blocks.0.text')]);
         self::assertSame('ours', $copies->text('0.answers.0.text'));
     }
 
     public function test_an_original_that_is_not_finished_is_kept_and_not_copied(): void
     {
         $round = $this->lesson->text('round.id');
-        $this->ask('PUT', "/api/staff/rounds/{$round}/original", ['title' => 'Begun', 'basedOn' => 1, 'blocks' => [['id' => 'a', 'kind' => 'each', 'text' => ''], ['id' => 'b', 'kind' => 'text', 'text' => 'Half a para']]])->is(200);
-        self::assertSame('Half a para', $this->ask('GET', '/api/staff/lessons/'.$this->lesson->text('id'))->text('original.blocks.1.text'));
-        self::assertSame('A slot has no prompt yet: say what students should write.', $this->ask('POST', "/api/staff/rounds/{$round}/copies")->is(422)->text('title'));
+        $original = '/api/staff/originals/'.$this->lesson->text('handOut.0.original');
+        $this->ask('PUT', $original, self::original('Begun', [['id' => 'a', 'kind' => 'each', 'text' => ''], ['id' => 'b', 'kind' => 'text', 'text' => 'Half a para']], 1))->is(200);
+        self::assertSame('Half a para', $this->ask('GET', $original)->text('pages.0.blocks.1.text'));
+        $lacks = 'A slot has no prompt yet: say what students should write.';
+        self::assertSame($lacks, $this->ask('POST', "/api/staff/rounds/{$round}/copies")->is(422)->text('title'));
+        self::assertSame($lacks, $this->lessonNow($this->lesson)->text('handOut.0.unfinished'));
     }
 
     public function test_an_original_that_was_changed_elsewhere_is_not_overwritten(): void
     {
-        $round = $this->lesson->text('round.id');
-        $save = ['title' => 'Mine', 'basedOn' => 1, 'blocks' => []];
-        $this->ask('PUT', "/api/staff/rounds/{$round}/original", $save)->is(200);
-        $this->ask('PUT', "/api/staff/rounds/{$round}/original", ['title' => 'Yours'] + $save)->is(409);
-        $this->ask('PUT', "/api/staff/rounds/{$round}/original", ['basedOn' => 2, 'blocks' => [['id' => 'a', 'kind' => 'nonsense', 'text' => 'x']]] + $save)->is(422);
+        $original = '/api/staff/originals/'.$this->lesson->text('handOut.0.original');
+        $this->ask('PUT', $original, self::original('Mine', [], 1))->is(200);
+        $this->ask('PUT', $original, self::original('Yours', [], 1))->is(409);
+        $this->ask('PUT', $original, self::original('Mine', [['id' => 'a', 'kind' => 'nonsense', 'text' => 'x']], 2))->is(422);
     }
 
     public function test_a_slot_never_holds_more_than_it_can_and_can_always_be_shortened(): void
@@ -184,6 +187,11 @@ final class WritingTest extends AppTestCase
         }
         self::assertContains(429, $statuses);
         self::assertSame(200, $this->save($this->ben, '', 'Ben is not slowed')->status);
+    }
+
+    private function lessonNow(Json $lesson): Json
+    {
+        return $this->ask('GET', '/api/staff/lessons/'.$lesson->text('id'))->is(200);
     }
 
     private function save(string $token, string $base, string $text, ?string $id = null, bool $check = true): Json

@@ -116,14 +116,27 @@ abstract class AppTestCase extends WebTestCase
         $lesson = $this->newLesson($students);
         $this->ask('POST', '/api/staff/groupings/'.$lesson->text('floor.id').'/deal', ['basedOn' => 0, 'groups' => $groups, 'seed' => 1]);
         $round = $lesson->text('round.id');
-        $this->ask('PUT', "/api/staff/rounds/{$round}/original", ['title' => 'District sheet', 'basedOn' => 0, 'blocks' => [
+        $this->ask('POST', "/api/staff/rounds/{$round}/originals", self::original('District sheet', [
             ['id' => 'brief', 'kind' => 'text', 'text' => 'Larkmouth floods.'],
             ['id' => 'noticed', 'kind' => 'each', 'text' => 'What do you notice?'],
             ['id' => 'decision', 'kind' => 'together', 'text' => 'Our decision'],
-        ]]);
+        ]))->is(200);
         $this->ask('POST', "/api/staff/rounds/{$round}/copies");
 
         return $this->ask('GET', '/api/staff/lessons/'.$lesson->text('id'));
+    }
+
+    /**
+     * An original of one page, as it is sent.
+     *
+     * @param list<array<string, mixed>> $blocks
+     * @param list<array<string, mixed>> $variants
+     *
+     * @return array<string, mixed>
+     */
+    protected static function original(string $title, array $blocks, int $basedOn = 0, array $variants = []): array
+    {
+        return ['title' => $title, 'basedOn' => $basedOn, 'pages' => [['id' => 'page-1', 'title' => '', 'blocks' => $blocks]], 'variants' => $variants];
     }
 
     /**

@@ -83,14 +83,14 @@ final class AtOnceTest extends TestCase
     {
         [$lesson] = $this->lesson(6, 2);
         $grouping = $lesson->text('floor.id');
-        $round = $lesson->text('round.id');
+        $original = $lesson->text('handOut.0.original');
         $step = $this->desk($grouping)->int('floor.step');
         $statuses = $this->atOnce(array_fill(0, self::PRESSES, ['POST', "/api/staff/groupings/{$grouping}/edits", ['kind' => 'addTable', 'basedOn' => $step], $this->teacher]));
         self::assertSame([1, self::PRESSES - 1], [self::many($statuses, 200), self::many($statuses, 409)], 'the floor');
         self::assertCount(3, $this->desk($grouping)->list('floor.groups'));
 
-        $text = static fn (int $i): array => ['title' => 'Sheet', 'basedOn' => 1, 'blocks' => [['id' => 'each', 'kind' => 'each', 'text' => "Wording {$i}"]]];
-        $statuses = $this->atOnce(array_map(fn (int $i): array => ['PUT', "/api/staff/rounds/{$round}/original", $text($i), $this->teacher], range(1, self::PRESSES)));
+        $text = static fn (int $i): array => ['title' => 'Sheet', 'basedOn' => 1, 'pages' => [['id' => 'p', 'title' => '', 'blocks' => [['id' => 'each', 'kind' => 'each', 'text' => "Wording {$i}"]]]]];
+        $statuses = $this->atOnce(array_map(fn (int $i): array => ['PUT', "/api/staff/originals/{$original}", $text($i), $this->teacher], range(1, self::PRESSES)));
         self::assertSame([1, self::PRESSES - 1], [self::many($statuses, 200), self::many($statuses, 409)], 'the original');
 
         $order = $this->ask('GET', '/api/staff/lessons/'.$lesson->text('id'));
@@ -130,7 +130,7 @@ final class AtOnceTest extends TestCase
         $this->ask('POST', "/api/staff/rounds/{$round}/copies")->is(200);
         $this->ask('POST', '/api/staff/lessons/'.$lesson->text('id').'/commands', ['kind' => 'sendOut'])->is(200);
         $students = $this->comeIn($lesson);
-        $copy = $this->as($students[0], 'GET', '/api/student/now')->text('group.copy');
+        $copy = $this->as($students[0], 'GET', '/api/student/now')->text('group.copies.0.id');
         for ($turn = 1; $turn <= 3; ++$turn) {
             $base = $this->as($students[0], 'GET', "/api/student/copies/{$copy}");
             $text = '';
@@ -253,10 +253,10 @@ final class AtOnceTest extends TestCase
         $class = $this->ask('POST', '/api/staff/classes', ['name' => 'At once '.substr(Uuid::v4()->toRfc4122(), 0, 8), 'names' => $names])->text('id');
         $lesson = $this->ask('POST', "/api/staff/classes/{$class}/lessons", ['title' => 'At once', 'minutes' => 50]);
         $this->ask('POST', '/api/staff/groupings/'.$lesson->text('floor.id').'/deal', ['basedOn' => 0, 'groups' => $groups, 'seed' => 1])->is(200);
-        $this->ask('PUT', '/api/staff/rounds/'.$lesson->text('round.id').'/original', ['title' => 'Sheet', 'basedOn' => 0, 'blocks' => [
+        $this->ask('POST', '/api/staff/rounds/'.$lesson->text('round.id').'/originals', ['title' => 'Sheet', 'basedOn' => 0, 'pages' => [['id' => 'p', 'title' => '', 'blocks' => [
             ['id' => 'each', 'kind' => 'each', 'text' => 'What do you notice?'],
             ['id' => 'together', 'kind' => 'together', 'text' => 'Our decision'],
-        ]])->is(200);
+        ]]]])->is(200);
         $lesson = $this->ask('GET', '/api/staff/lessons/'.$lesson->text('id'));
 
         return [$lesson, array_map(static fn (int $i): string => $lesson->text("students.{$i}.id"), array_keys($lesson->list('students')))];

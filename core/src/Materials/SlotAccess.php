@@ -5,14 +5,14 @@ declare(strict_types=1);
 namespace FreshHuddle\Core\Materials;
 
 /**
- * Who may write where in a copy that belongs to a group: its members and no other student.
+ * Who may write where in a copy: its members and no other student.
  */
 final readonly class SlotAccess
 {
     /**
-     * @param list<string> $members ids of the students whose group owns the copy, as things stand now
+     * @param list<string> $members ids of the students whose copy it is, as things stand now
      */
-    public function __construct(private array $members)
+    public function __construct(private array $members, private HandOutWay $way = HandOutWay::Together)
     {
     }
 
@@ -22,14 +22,22 @@ final readonly class SlotAccess
     }
 
     /**
-     * @param string|null $column whose answer it is in a slot with one answer each; null for an answer together
+     * @param string|null $column whose answer it is where everybody has their own; null for one of all
      */
-    public function mayWrite(string $student, Block $slot, ?string $column): bool
+    public function mayWrite(string $student, Block $block, ?string $column): bool
     {
-        return $this->mayRead($student) && match ($slot->kind) {
-            BlockKind::Text => false,
-            BlockKind::Each => $column === $student,
-            BlockKind::Together => null === $column,
-        };
+        $slot = $block->slot();
+
+        return null !== $slot && $this->way->mayWrite() && $this->mayRead($student) && ($slot->isAlone($block->settings) ? $column === $student : null === $column);
+    }
+
+    /**
+     * Whether a member may see what another has in a slot.
+     */
+    public function maySee(string $student, Block $block, string $owner): bool
+    {
+        $slot = $block->slot();
+
+        return null !== $slot && ($owner === $student || !$slot->isAlone($block->settings) || $slot->isShown($block->settings));
     }
 }

@@ -7,6 +7,14 @@ import { toProblem } from './problem';
 
 export type Schema = components['schemas'];
 
+/** What the server sends is whole; fields may be left out only of what is sent to it. */
+export type Whole<T> = T extends (infer One)[]
+  ? Whole<One>[]
+  : T extends object
+    ? { [Name in keyof T]-?: Whole<T[Name]> }
+    : T;
+export const whole = <T>(sent: T) => sent as Whole<T>;
+
 const slowest = 15_000;
 
 /** Never rejects for want of a network: no answer becomes a problem with status 0. */

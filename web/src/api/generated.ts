@@ -2926,6 +2926,256 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/staff/originals": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description Done */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["OriginalSummary"][];
+                    };
+                };
+                /** @description A problem (RFC 9457) */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+        put?: never;
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["SaveOriginal"];
+                };
+            };
+            responses: {
+                /** @description Done */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["OriginalView"];
+                    };
+                };
+                /** @description A problem (RFC 9457) */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/staff/originals/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: string;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description Done */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["OriginalView"];
+                    };
+                };
+                /** @description A problem (RFC 9457) */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+        put: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: string;
+                };
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["SaveOriginal"];
+                };
+            };
+            responses: {
+                /** @description Done */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["OriginalView"];
+                    };
+                };
+                /** @description A problem (RFC 9457) */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/staff/originals/{id}/archive": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: string;
+                };
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["Archive"];
+                };
+            };
+            responses: {
+                /** @description Done */
+                204: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content?: never;
+                };
+                /** @description A problem (RFC 9457) */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/staff/originals/{id}/copy": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: string;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description Done */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["OriginalView"];
+                    };
+                };
+                /** @description A problem (RFC 9457) */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/staff/password": {
         parameters: {
             query?: never;
@@ -3136,7 +3386,7 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/staff/rounds/{id}/original": {
+    "/api/staff/rounds/{id}/hand-out": {
         parameters: {
             query?: never;
             header?: never;
@@ -3145,6 +3395,55 @@ export interface paths {
         };
         get?: never;
         put: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: string;
+                };
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["SavePlan"];
+                };
+            };
+            responses: {
+                /** @description Done */
+                204: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content?: never;
+                };
+                /** @description A problem (RFC 9457) */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/staff/rounds/{id}/originals": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: {
             parameters: {
                 query?: never;
                 header?: never;
@@ -3179,7 +3478,6 @@ export interface paths {
                 };
             };
         };
-        post?: never;
         delete?: never;
         options?: never;
         head?: never;
@@ -4235,6 +4533,9 @@ export interface components {
             author: string;
             at: number;
         };
+        Archive: {
+            archived: boolean;
+        };
         ArchiveClass: {
             archived: boolean;
         };
@@ -4255,12 +4556,43 @@ export interface components {
         };
         /** @enum {string} */
         Because: "service" | "link" | "page" | "silent" | "never" | "absent" | "noSeat" | "record";
+        BlockHtml: {
+            block: string;
+            html: string;
+        };
+        BlockItem: {
+            id: string;
+            text: string;
+            under?: string;
+        };
         /** @enum {string} */
-        BlockKind: "text" | "each" | "together";
+        BlockKind: "text" | "link" | "each" | "together" | "sort" | "ticks" | "table" | "markUp" | "mend" | "choose";
+        BlockSettings: {
+            items?: components["schemas"]["BlockItem"][];
+            heads?: components["schemas"]["BlockItem"][];
+            passage?: string;
+            address?: string;
+            alone?: boolean;
+            several?: boolean;
+            growing?: boolean;
+            shown?: boolean;
+        };
+        BlockVariant: {
+            variant: string;
+            text: string;
+            passage?: string;
+        };
         BlockView: {
             id: string;
             kind: components["schemas"]["BlockKind"];
             text: string;
+            settings?: components["schemas"]["BlockSettings"];
+            variants?: components["schemas"]["BlockVariant"][];
+        };
+        CellView: {
+            group: string;
+            way: components["schemas"]["HandOutWay"];
+            variant?: string;
         };
         ChangeOrder: {
             basedOn: number;
@@ -4312,18 +4644,31 @@ export interface components {
             brought: number;
             kept: string[];
         };
+        CopyLink: {
+            id: string;
+            title: string;
+            way: components["schemas"]["HandOutWay"];
+        };
         CopySummary: {
             id: string;
-            groupId: string;
+            original: string;
+            groupId: string | null;
+            studentId: string | null;
+            way: components["schemas"]["HandOutWay"];
+            variant: string;
             name: string;
             version: number;
         };
         CopyView: {
             id: string;
-            groupId: string;
+            original: string;
+            groupId: string | null;
+            studentId: string | null;
+            way: components["schemas"]["HandOutWay"];
             name: string;
             title: string;
-            blocks: components["schemas"]["BlockView"][];
+            pages: components["schemas"]["PageView"][];
+            html: components["schemas"]["BlockHtml"][];
             answers: components["schemas"]["AnswerView"][];
         };
         DealRequest: {
@@ -4501,6 +4846,8 @@ export interface components {
             usedAt: number | null;
         };
         /** @enum {string} */
+        HandOutWay: "nothing" | "read" | "together" | "each" | "all";
+        /** @enum {string} */
         ImportFate: "added" | "changed" | "same" | "refused";
         ImportLineView: {
             line: number;
@@ -4577,7 +4924,7 @@ export interface components {
             floor: components["schemas"]["FloorView"];
             students: components["schemas"]["SeatedStudent"][];
             rooms: components["schemas"]["RoomView"][];
-            original: components["schemas"]["OriginalView"] | null;
+            handOut: components["schemas"]["RowView"][];
             copies: components["schemas"]["CopySummary"][];
             notices: components["schemas"]["NoticeView"][];
             doorway: components["schemas"]["DoorwayView"][];
@@ -4629,7 +4976,7 @@ export interface components {
             mark: number;
             members: components["schemas"]["Mate"][];
             room: boolean;
-            copy: string | null;
+            copies: components["schemas"]["CopyLink"][];
             seat: number;
             role: string;
             task: string;
@@ -4669,16 +5016,43 @@ export interface components {
             minutes: number;
             id?: string | null;
         };
+        OriginalSummary: {
+            id: string;
+            title: string;
+            subject: string;
+            year: string;
+            about: string;
+            pages: number;
+            slots: number;
+            variants: number;
+            changedAt: number;
+            archived: boolean;
+            used: number;
+            classes: string[];
+            begins: string;
+        };
         OriginalView: {
             id: string;
             title: string;
+            subject: string;
+            year: string;
+            about: string;
             version: number;
-            blocks: components["schemas"]["BlockView"][];
+            pages: components["schemas"]["PageView"][];
+            variants: components["schemas"]["Variant"][];
+            unfinished: string | null;
+            archived: boolean;
+            html: components["schemas"]["BlockHtml"][];
         };
         PackageClass: {
             id: string;
             title: string;
             students: number;
+        };
+        PageView: {
+            id: string;
+            title: string;
+            blocks: components["schemas"]["BlockView"][];
         };
         PasteNames: {
             names: string;
@@ -4774,6 +5148,24 @@ export interface components {
             autoCallBack: boolean;
             moments: components["schemas"]["Moments"];
         };
+        RowPlan: {
+            original: string;
+            way: components["schemas"]["HandOutWay"];
+            cells?: components["schemas"]["CellView"][];
+            variant?: string;
+        };
+        RowView: {
+            original: string;
+            title: string;
+            version: number;
+            unfinished: string | null;
+            variants: components["schemas"]["Variant"][];
+            way: components["schemas"]["HandOutWay"];
+            cells: components["schemas"]["CellView"][];
+            variant: string;
+            missing: number;
+            outdated: number;
+        };
         /** @enum {string} */
         RuleKind: "apart" | "together" | "wish";
         RuleMade: {
@@ -4796,7 +5188,14 @@ export interface components {
         SaveOriginal: {
             title: string;
             basedOn: number;
-            blocks: components["schemas"]["BlockView"][];
+            pages: components["schemas"]["PageView"][];
+            variants?: components["schemas"]["Variant"][];
+            subject?: string;
+            year?: string;
+            about?: string;
+        };
+        SavePlan: {
+            rows: components["schemas"]["RowPlan"][];
         };
         SaveSlot: {
             save: string;
@@ -4928,6 +5327,10 @@ export interface components {
             name: string;
             lesson: string;
             at: number;
+        };
+        Variant: {
+            id: string;
+            name: string;
         };
         VariantView: {
             id: string;

@@ -45,6 +45,9 @@ export function Page({
         </Link>
         <div className="order-last min-w-0 basis-full lg:order-none lg:flex-1 lg:basis-0">{trail}</div>
         {aside}
+        <Link to="/cupboard" className="px-2 py-1 underline decoration-line underline-offset-4 hover:decoration-ink">
+          {words.common.cupboard}
+        </Link>
         <Link to="/account" className="px-2 py-1 underline decoration-line underline-offset-4 hover:decoration-ink">
           {words.account.own}
         </Link>

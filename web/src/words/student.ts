@@ -46,6 +46,7 @@ export const student = {
     goRoom: (group: string) => `Go to the ${group} room`,
     backInRoom: 'Open the room again',
     openSheet: 'Open our sheet',
+    openCopy: (title: string, alone: boolean) => (alone ? `${title} (your own)` : title),
     noSeat: 'Wait a moment. Your teacher is finding you a seat.',
     seat: (n: number) => `Seat ${n}`,
     number: (n: number, role: string) => (role === '' ? `You are number ${n}` : `You are number ${n}: ${role}`),
@@ -98,5 +99,6 @@ export const student = {
     full: 'This place is full. Make it shorter. What you wrote is kept on this device.',
     refused: 'This cannot be sent to your group any more. Copy it if you need it.',
     gone: 'This sheet is not open to you any more.',
+    toRead: 'To read. There is nothing to fill in here.',
   },
 };

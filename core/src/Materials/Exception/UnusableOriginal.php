@@ -24,14 +24,37 @@ final class UnusableOriginal extends Refused
         return new self(new Message('materials.original.doubled_id', ['id' => $id]));
     }
 
-    public static function withoutSlot(): self
+    public static function withoutContent(): self
     {
-        return new self(new Message('materials.original.without_slot'));
+        return new self(new Message('materials.original.without_content'));
     }
 
-    public static function emptySlot(): self
+    public static function tooManyVariants(int $limit): self
     {
-        return new self(new Message('materials.original.empty_slot'));
+        return new self(new Message('materials.original.too_many_variants', ['most' => $limit]));
+    }
+
+    /**
+     * @param string $code what it lacks
+     */
+    public static function unfinished(string $code, string $prompt): self
+    {
+        return new self(new Message($code, ['slot' => mb_substr($prompt, 0, 60)]));
+    }
+
+    public static function tooManyItems(int $items, int $heads): self
+    {
+        return new self(new Message('materials.original.too_many_items', ['most' => $items, 'heads' => $heads]));
+    }
+
+    public static function badAddress(string $address): self
+    {
+        return new self(new Message('materials.original.bad_address', ['address' => mb_substr($address, 0, 80)]));
+    }
+
+    public static function tooManyPages(int $limit): self
+    {
+        return new self(new Message('materials.original.too_many_pages', ['most' => $limit]));
     }
 
     public static function blockTooLong(int $length, int $limit): self

@@ -30,7 +30,7 @@ import { nameOf } from '../lesson/OrderStrip';
 import { FillRounds } from '../lesson/FillRounds';
 import { LessonSlip } from '../lesson/LessonSlip';
 import { NextLesson } from '../lesson/NextLesson';
-import { OriginalEditor } from '../materials/OriginalEditor';
+import { MaterialsView, useNewOriginal } from '../materials/MaterialsView';
 import { WorkView } from '../materials/WorkView';
 import { FailedWork } from './FailedWork';
 import { HereAfterAll } from './HereAfterAll';
@@ -166,6 +166,7 @@ function Lesson({ lesson, connected }: { lesson: Schema['LessonView']; connected
   const isNow = lesson.round.id === lesson.roundNow.id;
   const phase = isNow ? phaseOf(lesson.round.moments, now) : 'planned';
   const [filling, setFilling] = useState(false);
+  const write = useNewOriginal(lesson, () => setView('original'));
   const wayTo = (group: string | null) => {
     const room = lesson.rooms.find((one) => one.groupId === group && one.state === 'made');
     return room === undefined ? null : `/api/staff/rooms/${room.id}/way`;
@@ -288,7 +289,7 @@ function Lesson({ lesson, connected }: { lesson: Schema['LessonView']; connected
             </>
           )}
           {view === 'work' && <WorkView lesson={lesson} />}
-          {view === 'original' && <OriginalEditor lesson={lesson} />}
+          {view === 'original' && <MaterialsView lesson={lesson} />}
         </main>
         <SidePanel
           lesson={lesson}
@@ -296,7 +297,7 @@ function Lesson({ lesson, connected }: { lesson: Schema['LessonView']; connected
           control={control}
           door={door}
           onHere={(student) => markAbsent.mutate({ id: student.id, absent: false })}
-          onOriginal={() => setView('original')}
+          onOriginal={() => (lesson.handOut.length === 0 ? write.mutate() : setView('original'))}
         />
       </div>
       <KeyList open={help} onClose={() => setHelp(false)} keys={words.lesson.keys} />

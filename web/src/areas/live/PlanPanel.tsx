@@ -140,11 +140,13 @@ function roomsText(lesson: Lesson): string {
 
 function workText(lesson: Lesson): string {
   const state = setUp(lesson);
-  if (lesson.original === null) return words.next.workNone;
-  if (state.copies === 0) return words.next.workOriginal(lesson.original.title);
+  const [first] = lesson.handOut;
+  if (first === undefined) return words.next.workNone;
+  if (state.unfinished?.unfinished != null) return state.unfinished.unfinished;
+  if (state.copies === 0) return words.next.workOriginal(lesson.handOut.map((row) => row.title));
   if (state.copiesOld > 0) return words.next.workOld(state.copiesOld);
-  return state.copies < state.groups
-    ? words.next.workSome(state.copies, state.groups)
+  return state.copiesMissing > 0
+    ? words.next.workSome(state.copies, state.copies + state.copiesMissing)
     : words.next.workDone(state.copies);
 }
 
@@ -262,7 +264,7 @@ export function PlanPanel({
               </span>
             ))}
           </Line>
-          <Line done={state.copies > 0 && state.copies >= state.groups} title={words.next.work}>
+          <Line done={state.copies > 0 && state.copiesMissing === 0} title={words.next.work}>
             {workText(lesson)}
             {state.copiesOld > 0 && (
               <Button look="quiet" className="text-sm text-ink" onClick={() => copies.mutate()} busy={copies.isPending}>

@@ -29,7 +29,7 @@ const empty = {
   floor: { id: 'f', name: 'F', step: 0, undo: null, redo: null, groups: [], fixed: [] },
   rooms: [],
   copies: [],
-  original: null,
+  handOut: [],
 } as unknown as Lesson;
 const dealt: Lesson = {
   ...empty,
@@ -37,10 +37,20 @@ const dealt: Lesson = {
   floor: { ...empty.floor, groups: [{ id: 'g', name: 'G', number: 1, mark: 0, students: ['a', 'b'] }] },
 };
 const withRooms: Lesson = { ...dealt, rooms: [room(null, 'made'), room('g', 'made')] };
-const written: Lesson = {
-  ...withRooms,
-  original: { id: 'o', title: 'O', version: 1, blocks: [{ id: 'b', kind: 'each', text: '?' }] },
+const row: Lesson['handOut'][number] = {
+  original: 'o',
+  title: 'O',
+  version: 1,
+  unfinished: null,
+  variants: [],
+  way: 'together',
+  cells: [],
+  variant: '',
+  missing: 1,
+  outdated: 0,
 };
+const written: Lesson = { ...withRooms, handOut: [row] };
+const copied: Lesson = { ...withRooms, handOut: [{ ...row, missing: 0 }] };
 
 describe('the one thing to do next', () => {
   it('goes the way of the job', () => {
@@ -51,21 +61,16 @@ describe('the one thing to do next', () => {
       [{ ...dealt, rooms: [room(null, 'made'), room('g', 'failed')] }, 'retryRooms'],
       [{ ...dealt, rooms: [room(null, 'made'), { ...room('g', 'planned'), working: true }] }, 'waitRooms'],
       [withRooms, 'original'],
-      [
-        { ...written, original: { id: 'o', title: 'O', version: 1, blocks: [{ id: 'b', kind: 'text', text: 'x' }] } },
-        'original',
-      ],
+      [{ ...written, handOut: [{ ...row, unfinished: 'There is nothing on the original yet.' }] }, 'original'],
       [written, 'copies'],
-      [{ ...written, copies: [{ id: 'c', groupId: 'g', name: 'C', version: 1 }] }, 'send'],
+      [copied, 'send'],
     ];
     expect(way.map(([lesson]) => nextStep(lesson).kind)).toEqual(way.map(([, kind]) => kind));
   });
 
   it('is named by what will happen', () => {
     expect(nextStep(dealt).label).toBe('Make 2 rooms');
-    expect(nextStep({ ...written, copies: [{ id: 'c', groupId: 'g', name: 'C', version: 1 }] }).label).toBe(
-      'Send 2 students to 1 room',
-    );
+    expect(nextStep(copied).label).toBe('Send 2 students to 1 room');
   });
 
   it('counts a room of a table that is gone no more', () => {

@@ -29,7 +29,7 @@ export function setUp(lesson: Lesson) {
   const present = lesson.students.filter((student) => !student.absent);
   const groupIds = new Set(groups.map((group) => group.id));
   const rooms = lesson.rooms.filter((room) => room.groupId === null || groupIds.has(room.groupId));
-  const copies = lesson.copies.filter((copy) => groupIds.has(copy.groupId));
+  const missing = lesson.handOut.reduce((sum, row) => sum + row.missing, 0);
   return {
     groups: groups.length,
     present: present.length,
@@ -40,9 +40,11 @@ export function setUp(lesson: Lesson) {
     roomsFailed: rooms.filter((room) => room.state === 'failed').length,
     roomsWorking: rooms.some((room) => room.working && room.state === 'planned'),
     roomsPlanned: rooms.length,
-    copies: copies.length,
-    copiesOld: copies.filter((copy) => copy.version !== lesson.original?.version).length,
-    hasSlots: lesson.original?.blocks.some((block) => block.kind !== 'text') === true,
+    originals: lesson.handOut.length,
+    unfinished: lesson.handOut.find((row) => row.unfinished !== null),
+    copies: lesson.copies.length,
+    copiesMissing: missing,
+    copiesOld: lesson.handOut.reduce((sum, row) => sum + row.outdated, 0),
   };
 }
 
@@ -55,7 +57,8 @@ export function nextStep(lesson: Lesson): NextStep {
   if (state.roomsWorking) return { kind: 'waitRooms', label: words.next.roomsMaking(state.roomsMade, state.rooms) };
   if (state.roomsMade < state.rooms)
     return { kind: 'rooms', label: words.next.makeRooms(state.rooms - state.roomsMade) };
-  if (!state.hasSlots) return { kind: 'original', label: words.next.writeOriginal };
-  if (state.copies < state.groups) return { kind: 'copies', label: words.next.makeCopies(state.groups - state.copies) };
+  if (state.originals === 0) return { kind: 'original', label: words.next.writeOriginal };
+  if (state.unfinished !== undefined) return { kind: 'original', label: words.next.finish(state.unfinished.title) };
+  if (state.copiesMissing > 0) return { kind: 'copies', label: words.next.makeCopies(state.copiesMissing) };
   return { kind: 'send', label: words.next.send(state.seated, state.groups, true) };
 }

@@ -1,11 +1,11 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useEffect, useRef, useState } from 'react';
 import { setServerNow } from '../../api/clock';
-import { api, take, type Schema } from '../../api/client';
+import { api, take, type Schema, type Whole } from '../../api/client';
 import { hear } from '../../api/staffStream';
 import { heard, withMessage, type AnswerMessage } from '../materials/answers';
 
-type Copy = Schema['CopyView'];
+type Copy = Whole<Schema['CopyView']>;
 
 const together = 120;
 /** While the page is open the lesson is on, also where nothing happens. */

@@ -1,145 +1,163 @@
-import { useEffect, useRef } from 'react';
-import { freshKey, type Schema } from '../../api/client';
+import { useQuery } from '@tanstack/react-query';
+import { useEffect, useRef, useState } from 'react';
+import { api, take, whole } from '../../api/client';
+import { problemText } from '../../api/problem';
 import { Button } from '../../ui/Button';
 import { Field } from '../../ui/Field';
 import { useMessages } from '../../ui/messages';
+import { useKeys } from '../../ui/useKeys';
 import { words } from '../../words';
+import { edit } from '../../words/edit';
+import { newPage, type Block, type Original, type Page } from './blocks';
+import type { Draft } from './drafts';
+import { PageEditor } from './edit/PageEditor';
+import { Preview } from './edit/Preview';
 import { useOriginal } from './useOriginal';
+import { Variants } from './edit/Variants';
 
-type Block = Schema['BlockView'];
-
-function BlockEditor({
-  block,
-  first,
-  last,
-  onText,
-  onMove,
-  onDrop,
-}: {
-  block: Block;
-  first: boolean;
-  last: boolean;
-  onText: (text: string) => void;
-  onMove: (by: number) => void;
-  onDrop: () => void;
-}) {
-  const slot = block.kind !== 'text';
+function About({ draft, onChange }: { draft: Draft; onChange: (draft: Draft, about: string) => void }) {
   return (
-    <li className={`border-l-8 bg-sheet p-4 ${slot ? 'border-accent' : 'border-line'}`}>
-      <div className="mb-2 flex items-baseline gap-3 text-sm">
-        <span className="font-semibold">{words.original.kinds[block.kind]}</span>
-        <span className="ml-auto flex gap-1">
-          <Button look="quiet" disabled={first} onClick={() => onMove(-1)}>
-            {words.original.up}
-          </Button>
-          <Button look="quiet" disabled={last} onClick={() => onMove(1)}>
-            {words.original.down}
-          </Button>
-          <Button look="quiet" onClick={onDrop}>
-            {words.original.drop}
-          </Button>
-        </span>
+    <details className="text-sm">
+      <summary className="min-h-6 text-soft">
+        {[draft.subject, draft.year, draft.about].filter((one) => one !== '').join(' · ') || edit.about}
+      </summary>
+      <div className="mt-2 flex flex-wrap gap-3">
+        <Field
+          label={edit.subject}
+          value={draft.subject}
+          maxLength={80}
+          onChange={(event) => onChange({ ...draft, subject: event.target.value }, 'subject')}
+        />
+        <Field
+          label={edit.year}
+          className="w-24"
+          value={draft.year}
+          maxLength={40}
+          onChange={(event) => onChange({ ...draft, year: event.target.value }, 'year')}
+        />
+        <Field
+          label={edit.words}
+          className="min-w-60 flex-1"
+          value={draft.about}
+          maxLength={300}
+          onChange={(event) => onChange({ ...draft, about: event.target.value }, 'about')}
+        />
       </div>
-      <textarea
-        id={block.id}
-        aria-label={slot ? words.original.prompt : words.original.textLabel}
-        placeholder={slot ? words.original.prompt : undefined}
-        rows={slot ? 2 : Math.min(12, Math.max(3, block.text.split('\n').length + 2))}
-        maxLength={20_000}
-        value={block.text}
-        onChange={(event) => onText(event.target.value)}
-        className="w-full border border-ink bg-sheet px-3 py-2 leading-relaxed"
-      />
-    </li>
+    </details>
   );
 }
 
-/** Where the teacher writes the original of a round. */
-export function OriginalEditor({ lesson }: { lesson: Schema['LessonView'] }) {
-  const { draft, change, saving, error, theirs, keepMine, takeTheirs } = useOriginal(lesson, words.original.untitled);
+function Editor({ original, onSaved }: { original: Original; onSaved: () => void }) {
+  const { draft, change, undo, redo, saving, error, theirs, keepMine, takeTheirs } = useOriginal(original, onSaved);
   const { say } = useMessages();
-  const { blocks } = draft;
+  const [asStudent, setAsStudent] = useState(false);
+  const [variant, setVariant] = useState('');
   const fresh = useRef<string | null>(null);
-  const add = (kind: Block['kind']) => {
-    const id = `b${freshKey().slice(0, 8)}`;
-    fresh.current = id;
-    change({ ...draft, blocks: [...blocks, { id, kind, text: '' }] });
-  };
+  const { pages } = draft;
   // What was added is what is written next.
   useEffect(() => {
     if (fresh.current === null) return;
     document.getElementById(fresh.current)?.focus();
     fresh.current = null;
-  }, [blocks]);
-  const move = (i: number, by: number) => {
-    const next = [...blocks];
-    const [moved] = next.splice(i, 1);
-    if (moved !== undefined) next.splice(i + by, 0, moved);
-    change({ ...draft, blocks: next });
-  };
-  const drop = (i: number) => {
-    const before = draft;
-    change({ ...draft, blocks: blocks.filter((_, j) => j !== i) });
-    say(words.original.dropped, () => change(before));
-  };
+  }, [pages]);
+  useKeys({ 'Ctrl z': () => undo?.(), 'Ctrl y': () => redo?.() });
+  const put = (next: Page[], about?: string) => change({ ...draft, pages: next }, about);
+  const without = (block: Block) =>
+    pages.map((page) => ({ ...page, blocks: page.blocks.filter((one) => one.id !== block.id) }));
   return (
-    <div className="floor-paper flex-1 overflow-y-auto p-6">
-      <div className="mx-auto max-w-2xl">
-        <p className="mb-4 text-soft">{words.original.lead}</p>
-        <div className="flex items-end gap-4">
-          <Field
-            className="flex-1"
-            label={words.original.name}
-            value={draft.title}
-            maxLength={120}
-            onChange={(event) => change({ ...draft, title: event.target.value })}
-          />
-          <span className="pb-2 text-sm text-soft" role="status">
-            {words.original[saving]}
-          </span>
+    <div className="px-5 pt-4 pb-10">
+      <div className="flex flex-wrap items-end gap-x-4 gap-y-2">
+        <Field
+          className="min-w-60 flex-1"
+          label={words.original.name}
+          value={draft.title}
+          maxLength={120}
+          onChange={(event) => change({ ...draft, title: event.target.value }, 'title')}
+        />
+        <span className="pb-2 text-sm text-soft" role="status">
+          {words.original[saving]}
+        </span>
+        <span className="flex gap-2 pb-1">
+          <Button disabled={undo === null} onClick={() => undo?.()}>
+            {edit.undo}
+          </Button>
+          <Button disabled={redo === null} onClick={() => redo?.()}>
+            {edit.redo}
+          </Button>
+          <Button aria-pressed={asStudent} onClick={() => setAsStudent(!asStudent)}>
+            {asStudent ? edit.hideStudent : edit.asStudent}
+          </Button>
+        </span>
+      </div>
+      <div className="mt-2">
+        <About draft={draft} onChange={change} />
+      </div>
+      {theirs !== null && (
+        <div role="alert" className="mt-3 border-2 border-ink bg-wash p-3">
+          <p className="font-semibold">{words.original.twoWindows}</p>
+          <p className="mt-2 flex flex-wrap gap-2">
+            <Button onClick={keepMine}>{words.original.keepMine}</Button>
+            <Button
+              onClick={() => {
+                takeTheirs();
+                say(words.original.tookTheirs);
+              }}
+            >
+              {words.original.takeTheirs}
+            </Button>
+          </p>
         </div>
-        {theirs !== null && (
-          <div role="alert" className="mt-3 border-2 border-ink bg-wash p-3">
-            <p className="font-semibold">{words.original.twoWindows}</p>
-            <p className="mt-2 flex flex-wrap gap-2">
-              <Button onClick={keepMine}>{words.original.keepMine}</Button>
-              <Button
-                onClick={() => {
-                  const mine = takeTheirs();
-                  if (mine !== undefined) say(words.original.tookTheirs, () => change(mine));
-                }}
-              >
-                {words.original.takeTheirs}
-              </Button>
-            </p>
+      )}
+      {error !== undefined && <p className="mt-2 font-semibold text-lost">{error}</p>}
+      <Variants draft={draft} variant={variant} onVariant={setVariant} onChange={change} />
+      <div className="mt-4 flex flex-wrap items-start gap-5">
+        {pages.map((page, i) => (
+          <PageEditor
+            key={page.id}
+            page={page}
+            index={i}
+            pages={pages.length}
+            onFresh={(id) => (fresh.current = id)}
+            onChange={(next, about) =>
+              put(
+                pages.map((one) => (one.id === page.id ? next : one)),
+                about,
+              )
+            }
+            onToPage={(block, to) =>
+              put(without(block).map((one, j) => (j === to ? { ...one, blocks: [...one.blocks, block] } : one)))
+            }
+            onDropBlock={(block) => {
+              put(without(block));
+              say(edit.dropped);
+            }}
+            onDrop={pages.length > 1 ? () => put(pages.filter((one) => one.id !== page.id)) : null}
+          />
+        ))}
+        {asStudent && (
+          <div className="sticky top-0">
+            <Preview title={draft.title} pages={pages} html={original.html} variant={variant} />
           </div>
         )}
-        {error !== undefined && <p className="mt-2 font-semibold text-lost">{error}</p>}
-        {blocks.length === 0 && <p className="py-10 text-center text-soft">{words.original.none}</p>}
-        <ul className="mt-4 space-y-3">
-          {blocks.map((block, i) => (
-            <BlockEditor
-              key={block.id}
-              block={block}
-              first={i === 0}
-              last={i === blocks.length - 1}
-              onText={(text) =>
-                change({ ...draft, blocks: blocks.map((one, j) => (j === i ? { ...one, text } : one)) })
-              }
-              onMove={(by) => move(i, by)}
-              onDrop={() => drop(i)}
-            />
-          ))}
-        </ul>
-        <div className="mt-4 flex flex-wrap gap-2">
-          <Button onClick={() => add('text')}>{words.original.addText}</Button>
-          <Button onClick={() => add('each')}>{words.original.addEach}</Button>
-          <Button onClick={() => add('together')}>{words.original.addTogether}</Button>
-        </div>
-        {blocks.length > 0 && !blocks.some((block) => block.kind !== 'text') && (
-          <p className="mt-3 text-sm text-soft">{words.original.needsSlot}</p>
+        {pages.length < 20 && (
+          <Button className="self-start" onClick={() => put([...pages, newPage()])}>
+            {edit.addPage}
+          </Button>
         )}
       </div>
     </div>
   );
+}
+
+/** Where the teacher writes an original. */
+export function OriginalEditor({ id, onSaved }: { id: string; onSaved: () => void }) {
+  const original = useQuery({
+    queryKey: ['original', id],
+    queryFn: async () => whole(await take(api.GET('/api/staff/originals/{id}', { params: { path: { id } } }))),
+    staleTime: Infinity,
+    gcTime: 0,
+  });
+  if (original.data === undefined)
+    return <p className="p-6 text-soft">{original.isError ? problemText(original.error) : words.common.loading}</p>;
+  return <Editor key={id} original={original.data} onSaved={onSaved} />;
 }

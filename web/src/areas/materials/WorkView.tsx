@@ -2,28 +2,32 @@ import { useQuery } from '@tanstack/react-query';
 import clsx from 'clsx';
 import { useState } from 'react';
 import { useServerNow } from '../../api/clock';
-import { api, take, type Schema } from '../../api/client';
+import { api, take, whole, type Schema } from '../../api/client';
 import { Button } from '../../ui/Button';
 import { markOf } from '../../ui/marks';
 import { Sheet } from '../../ui/Sheet';
 import { Sign } from '../../ui/Sign';
+import { Tabs } from '../../ui/Tabs';
 import { list, words } from '../../words';
 import { timeText } from '../lesson/when';
 import { asked } from './answers';
+import { blocksOf, isAlone, isSlot, type Block, type Copy } from './blocks';
+import { Fill } from './fill/Fill';
+import { ReadingBlock } from './fill/ReadingBlock';
 import { isFresh, loadSeen, newestAt, storeSeen, type Seen } from './fresh';
+import { share } from './things';
 
-type Copy = Schema['CopyView'];
 type Lesson = Schema['LessonView'];
 type Group = Schema['GroupView'];
 
 const writingFor = 4_000;
 
-/** Who is in a group's column of answers: its members, and whoever wrote there before. */
-function columns(copy: Copy, slot: string, group: Group): string[] {
+/** Whose answers stand in a slot where everybody has their own: members', and whoever wrote there before. */
+function columns(copy: Copy, slot: string, members: string[]): string[] {
   const former = copy.answers
     .filter((answer) => answer.slot === slot && answer.text !== '')
     .map((answer) => answer.owner);
-  return [...new Set([...group.students, ...former])];
+  return [...new Set([...members, ...former])];
 }
 
 function EachAnswer({
@@ -31,61 +35,80 @@ function EachAnswer({
   textOf,
   nameOf,
   full,
+  block,
 }: {
   owners: string[];
   textOf: (owner: string) => string;
   nameOf: (id: string) => string;
   full: boolean;
+  block: Block;
 }) {
   const silent = owners.filter((owner) => textOf(owner).trim() === '');
+  const spoken = owners.filter((owner) => !silent.includes(owner));
   return (
     <>
-      <ul className="mt-0.5 space-y-1">
-        {owners
-          .filter((owner) => !silent.includes(owner))
-          .map((owner) => (
+      {block.kind === 'each' ? (
+        <ul className="mt-0.5 space-y-1">
+          {spoken.map((owner) => (
             <li key={owner} className={clsx(!full && 'line-clamp-2')}>
               <span className="font-semibold">{nameOf(owner)}</span>{' '}
               <span className="whitespace-pre-wrap wrap-anywhere">{textOf(owner)}</span>
             </li>
           ))}
-      </ul>
+        </ul>
+      ) : (
+        spoken.length > 0 && (
+          <Fill
+            block={block}
+            value=""
+            onChange={null}
+            others={spoken.map((owner) => ({ name: nameOf(owner), value: textOf(owner) }))}
+          />
+        )
+      )}
       {silent.length > 0 && <p className="text-soft">{words.work.emptyOf(list(silent.map(nameOf)))}</p>}
     </>
   );
 }
 
-function Answers({ copy, group, lesson, full }: { copy: Copy; group: Group; lesson: Lesson; full: boolean }) {
+function Answers({ copy, members, lesson, full }: { copy: Copy; members: string[]; lesson: Lesson; full: boolean }) {
   const nameOf = (id: string) => lesson.students.find((student) => student.id === id)?.name ?? words.work.formerMember;
   const textOf = (slot: string, owner: string) =>
     copy.answers.find((answer) => answer.slot === slot && answer.owner === owner)?.text ?? '';
-  const shown = (text: string) =>
+  const shown = (block: Block, text: string) =>
     text.trim() === '' ? (
       <span className="text-soft">{words.work.empty}</span>
-    ) : (
+    ) : block.kind === 'together' ? (
       <span className={clsx('whitespace-pre-wrap wrap-anywhere', !full && 'line-clamp-3')}>{text}</span>
+    ) : full ? (
+      <Fill block={block} value={text} onChange={null} />
+    ) : (
+      words.work.done(Math.round(100 * share(block, text)))
     );
   return (
     <div className="space-y-3 text-sm">
-      {copy.blocks.map((block) => {
-        if (block.kind === 'text')
+      {blocksOf(copy.pages).map((block) => {
+        if (!isSlot(block))
           return full ? (
-            <p key={block.id} className="whitespace-pre-wrap text-soft">
-              {block.text}
-            </p>
+            <ReadingBlock
+              key={block.id}
+              block={block}
+              html={copy.html.find((one) => one.block === block.id)?.html ?? ''}
+            />
           ) : null;
         return (
           <div key={block.id}>
             <p className={clsx('font-semibold', !full && 'line-clamp-1')}>{block.text}</p>
-            {block.kind === 'together' ? (
-              <p className="mt-0.5">{shown(textOf(block.id, copy.id))}</p>
-            ) : (
+            {isAlone(block) ? (
               <EachAnswer
-                owners={columns(copy, block.id, group)}
+                block={block}
+                owners={columns(copy, block.id, members)}
                 textOf={(owner) => textOf(block.id, owner)}
                 nameOf={nameOf}
                 full={full}
               />
+            ) : (
+              <div className="mt-0.5">{shown(block, textOf(block.id, copy.id))}</div>
             )}
           </div>
         );
@@ -94,37 +117,40 @@ function Answers({ copy, group, lesson, full }: { copy: Copy; group: Group; less
   );
 }
 
-function filled(copy: Copy, group: Group): [number, number] {
-  const owners = copy.blocks.flatMap((block) =>
-    block.kind === 'each'
-      ? group.students.map((id) => [block.id, id] as const)
-      : block.kind === 'together'
-        ? [[block.id, copy.id] as const]
-        : [],
-  );
-  const done = owners.filter(([slot, owner]) =>
-    copy.answers.some((answer) => answer.slot === slot && answer.owner === owner && answer.text.trim() !== ''),
-  );
-  return [done.length, owners.length];
+/** How many of the places to fill are filled, and how many there are. */
+function filled(copy: Copy, members: string[]): [number, number] {
+  const places = blocksOf(copy.pages)
+    .filter(isSlot)
+    .flatMap((block) => (isAlone(block) ? members.map((id) => [block, id] as const) : [[block, copy.id] as const]));
+  const done = places.filter(([block, owner]) => {
+    const text = copy.answers.find((answer) => answer.slot === block.id && answer.owner === owner)?.text ?? '';
+    return share(block, text) >= 1;
+  });
+  return [done.length, places.length];
 }
 
 function CopyCell({
   copy,
   group,
+  members,
+  title,
   lesson,
   fresh,
   now,
   onOpen,
 }: {
   copy: Copy;
-  group: Group;
+  /** Whose colour and sign it has; null: the class's. */
+  group: Group | null;
+  members: string[];
+  title: string;
   lesson: Lesson;
   fresh: boolean;
   now: number;
   onOpen: () => void;
 }) {
-  const { colour } = markOf(group.mark);
-  const [done, all] = filled(copy, group);
+  const colour = group === null ? 'var(--ink)' : markOf(group.mark).colour;
+  const [done, all] = filled(copy, members);
   const writing = copy.answers
     .filter((answer) => now - answer.at < writingFor)
     .map((answer) => lesson.students.find((student) => student.id === answer.author)?.name);
@@ -136,18 +162,18 @@ function CopyCell({
     >
       <button
         type="button"
-        aria-label={words.work.open(group.name)}
+        aria-label={words.work.open(title)}
         onClick={onOpen}
         className="flex items-center gap-2 border-b-2 px-3 py-2 text-left"
         style={{ borderColor: colour, backgroundColor: `color-mix(in oklab, ${colour} 16%, var(--sheet))` }}
       >
-        <Sign mark={group.mark} size={20} />
-        <span className="min-w-0 font-head font-semibold wrap-anywhere">{group.name}</span>
+        {group !== null && <Sign mark={group.mark} size={20} />}
+        <span className="min-w-0 font-head font-semibold wrap-anywhere">{title}</span>
         {fresh && <span className="bg-accent px-1.5 text-xs font-semibold text-on-accent">{words.work.fresh}</span>}
         <span className="ml-auto shrink-0 text-xs text-soft">{words.work.slots(done, all)}</span>
       </button>
       <div className="max-h-96 flex-1 overflow-hidden p-3">
-        <Answers copy={copy} group={group} lesson={lesson} full={false} />
+        <Answers copy={copy} members={members} lesson={lesson} full={false} />
       </div>
       <p className="min-h-6 px-3 pb-2 text-xs text-soft" aria-live="off">
         {writing[0] !== undefined ? words.work.writing(writing[0]) : last > 0 ? words.work.lastAt(timeText(last)) : ''}
@@ -161,15 +187,36 @@ export function WorkView({ lesson }: { lesson: Lesson }) {
   const roundId = lesson.round.id;
   const copies = useQuery({
     queryKey: ['copies', roundId],
-    queryFn: () => asked(() => take(api.GET('/api/staff/rounds/{id}/copies', { params: { path: { id: roundId } } }))),
+    queryFn: () =>
+      asked(async () =>
+        whole(await take(api.GET('/api/staff/rounds/{id}/copies', { params: { path: { id: roundId } } }))),
+      ),
   });
   const [seen, setSeen] = useState<Seen>(() => loadSeen(roundId));
   const [opened, setOpened] = useState<string | null>(null);
   const now = useServerNow(1_000);
-  const rows = lesson.floor.groups.flatMap((group) => {
-    const copy = copies.data?.find((one) => one.groupId === group.id);
-    return copy === undefined ? [] : [{ group, copy }];
-  });
+  const originals = lesson.handOut.filter(
+    (row) => copies.data?.some((copy) => copy.original === row.original) === true,
+  );
+  const [asked_, setAsked] = useState<string | null>(null);
+  const original = originals.find((row) => row.original === asked_) ?? originals[0];
+  const nameOf = (id: string | null) => lesson.students.find((student) => student.id === id)?.name ?? '';
+  const rows = (copies.data ?? [])
+    .filter((copy) => copy.original === original?.original)
+    .flatMap((copy) => {
+      const group =
+        lesson.floor.groups.find(
+          (one) => one.id === copy.groupId || (copy.studentId !== null && one.students.includes(copy.studentId)),
+        ) ?? null;
+      if (copy.groupId !== null && group === null) return []; // its table has been taken away
+      const members =
+        copy.studentId !== null
+          ? [copy.studentId]
+          : (group?.students ?? lesson.floor.groups.flatMap((one) => one.students));
+      const title = copy.studentId !== null ? nameOf(copy.studentId) : (group?.name ?? words.work.classCopy);
+      return [{ copy, group, members, title }];
+    })
+    .sort((a, b) => (a.group?.number ?? 0) - (b.group?.number ?? 0));
   const look = (looked: Copy[]) => {
     const next = { ...seen, ...Object.fromEntries(looked.map((copy) => [copy.id, newestAt(copy)])) };
     setSeen(next);
@@ -182,6 +229,14 @@ export function WorkView({ lesson }: { lesson: Lesson }) {
       {copies.isSuccess && rows.length === 0 && (
         <p className="mx-auto max-w-md py-16 text-center text-soft">{words.work.none}</p>
       )}
+      {originals.length > 1 && original !== undefined && (
+        <Tabs
+          label={words.work.which}
+          tabs={originals.map((row) => ({ value: row.original, label: row.title }))}
+          shown={original.original}
+          onShow={setAsked}
+        />
+      )}
       {rows.length > 0 && (
         <p className="mb-4 flex items-center gap-4 text-sm">
           {words.work.freshCount(fresh.length)}
@@ -191,11 +246,13 @@ export function WorkView({ lesson }: { lesson: Lesson }) {
         </p>
       )}
       <ul className="grid grid-cols-[repeat(auto-fill,minmax(17rem,1fr))] gap-4">
-        {rows.map(({ group, copy }) => (
+        {rows.map(({ group, copy, members, title }) => (
           <CopyCell
             key={copy.id}
             copy={copy}
             group={group}
+            members={members}
+            title={title}
             lesson={lesson}
             fresh={isFresh(copy, seen) && copy.id !== opened}
             now={now}
@@ -215,7 +272,7 @@ export function WorkView({ lesson }: { lesson: Lesson }) {
         title={open?.copy.name ?? ''}
         wide
       >
-        {open !== undefined && <Answers copy={open.copy} group={open.group} lesson={lesson} full />}
+        {open !== undefined && <Answers copy={open.copy} members={open.members} lesson={lesson} full />}
       </Sheet>
     </div>
   );

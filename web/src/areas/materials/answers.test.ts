@@ -1,15 +1,19 @@
 import { describe, expect, it } from 'vitest';
-import type { Schema } from '../../api/client';
+import type { Schema, Whole } from '../../api/client';
 import { asked, heard, withMessage, type AnswerChange } from './answers';
 
-type Copy = Schema['CopyView'];
+type Copy = Whole<Schema['CopyView']>;
 
 const copy: Copy = {
   id: 'c',
   groupId: 'g',
   name: 'Copy',
   title: 'Sheet',
-  blocks: [],
+  original: 'o',
+  studentId: null,
+  way: 'together',
+  pages: [],
+  html: [],
   answers: [{ slot: 's', owner: 'c', text: 'a😀b', revision: 3, author: 'ada', at: 1 }],
 };
 const change = (more: Partial<AnswerChange>): AnswerChange => ({

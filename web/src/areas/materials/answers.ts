@@ -1,7 +1,7 @@
-import type { Schema } from '../../api/client';
+import type { Schema, Whole } from '../../api/client';
 
 type Answer = Schema['AnswerView'];
-type Copy = Schema['CopyView'];
+type Copy = Whole<Schema['CopyView']>;
 
 /** A long answer goes out as what has changed in it: after `at` signs `gone` go out and `put` comes in. */
 export interface AnswerChange {

@@ -1,10 +1,23 @@
 import { drawer } from '../../ui/drawer';
-import type { Schema } from '../../api/client';
+import type { Original, Page, Variant } from './blocks';
 
 export interface Draft {
   title: string;
-  blocks: Schema['BlockView'][];
+  subject: string;
+  year: string;
+  about: string;
+  pages: Page[];
+  variants: Variant[];
 }
+
+export const draftOf = ({ title, subject, year, about, pages, variants }: Original): Draft => ({
+  title,
+  subject,
+  year,
+  about,
+  pages,
+  variants,
+});
 
 /** A draft of an original that has not been saved yet, kept on this device. */
 interface Kept {
@@ -12,19 +25,19 @@ interface Kept {
   basedOn: number;
 }
 
-const place = (roundId: string) => drawer(`original:${roundId}`);
+const place = (id: string) => drawer(`original.${id}`);
 
-export function keepDraft(roundId: string, draft: Draft, basedOn: number): void {
-  place(roundId).save(JSON.stringify({ draft, basedOn } satisfies Kept));
+export function keepDraft(id: string, draft: Draft, basedOn: number): void {
+  place(id).save(JSON.stringify({ draft, basedOn } satisfies Kept));
 }
 
-export function forgetDraft(roundId: string): void {
-  place(roundId).clear();
+export function forgetDraft(id: string): void {
+  place(id).clear();
 }
 
-export function keptDraft(roundId: string): Kept | null {
+export function keptDraft(id: string): Kept | null {
   try {
-    return JSON.parse(place(roundId).load() ?? 'null') as Kept | null;
+    return JSON.parse(place(id).load() ?? 'null') as Kept | null;
   } catch {
     return null;
   }

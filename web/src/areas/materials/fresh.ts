@@ -1,6 +1,6 @@
-import type { Schema } from '../../api/client';
+import type { Schema, Whole } from '../../api/client';
 
-type Copy = Schema['CopyView'];
+type Copy = Whole<Schema['CopyView']>;
 
 /** How far the teacher has read each copy: the time of the newest answer seen. Kept on this device. */
 export type Seen = Record<string, number>;

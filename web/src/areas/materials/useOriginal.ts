@@ -1,87 +1,82 @@
 import { useQueryClient } from '@tanstack/react-query';
 import { useCallback, useEffect, useRef, useState } from 'react';
-import { api, take, type Schema } from '../../api/client';
+import { api, take, whole } from '../../api/client';
 import { isPassing, isProblem } from '../../api/problem';
-import { forgetDraft, keepDraft, keptDraft, type Draft } from './drafts';
+import type { Original } from './blocks';
+import { draftOf, forgetDraft, keepDraft, keptDraft, type Draft } from './drafts';
+import { again, back, first, step, type Steps } from './steps';
 
 export type Saving = 'saved' | 'saving' | 'unsaved';
 
 const saveAfter = 700;
 const tryAgainAfter = 2_000;
 
-const draftOf = (original: Schema['OriginalView'] | null, untitled: string): Draft => ({
-  title: original?.title ?? untitled,
-  blocks: original?.blocks ?? [],
-});
-
 /**
- * Keeps a draft of the original and saves it as it is typed. What is not saved yet lies on this device, so that leaving,
+ * Keeps a draft of an original and saves it as it is typed. What is not saved yet lies on this device, so that leaving,
  * reloading and a line that is down lose nothing; where another window was first, both are there to choose from.
  */
-export function useOriginal(lesson: Schema['LessonView'], untitled: string) {
+export function useOriginal(original: Original, onSaved: () => void) {
   const queries = useQueryClient();
-  const roundId = lesson.round.id;
-  const lessonId = lesson.id;
-  const [kept] = useState(() => keptDraft(roundId));
-  const [draft, setDraft] = useState<Draft>(() => kept?.draft ?? draftOf(lesson.original, untitled));
+  const { id } = original;
+  const [kept] = useState(() => keptDraft(id));
+  const [steps, setSteps] = useState<Steps<Draft>>(() => first(kept?.draft ?? draftOf(original)));
   const [saving, setSaving] = useState<Saving>(kept === null ? 'saved' : 'unsaved');
   const [error, setError] = useState<string>();
   /** What another window has saved meanwhile. */
-  const [theirs, setTheirs] = useState<Schema['OriginalView'] | null>(null);
-  const version = useRef(kept?.basedOn ?? lesson.original?.version ?? 0);
-  const latest = useRef(draft);
+  const [theirs, setTheirs] = useState<Original | null>(null);
+  const version = useRef(kept?.basedOn ?? original.version);
+  const latest = useRef(steps.now);
   const timer = useRef<ReturnType<typeof setTimeout>>(undefined);
   const running = useRef(false);
-  const again = useRef(false);
+  const onceMore = useRef(false);
   const retry = useRef<() => void>(() => undefined);
+  const told = useRef(onSaved);
+  useEffect(() => {
+    told.current = onSaved;
+  });
 
-  const show = useCallback(
-    (original: Schema['OriginalView']) =>
-      queries.setQueryData<Schema['LessonView']>(['lesson', lessonId], (old) =>
-        old === undefined ? old : { ...old, original },
-      ),
-    [queries, lessonId],
-  );
+  const show = useCallback((fresh: Original) => queries.setQueryData(['original', id], fresh), [queries, id]);
 
   const save = useCallback(async () => {
     if (running.current) {
-      again.current = true;
+      onceMore.current = true;
       return;
     }
     running.current = true;
     setSaving('saving');
     const sent = latest.current;
     try {
-      const saved = await take(
-        api.PUT('/api/staff/rounds/{id}/original', {
-          params: { path: { id: roundId } },
-          body: { ...sent, basedOn: version.current },
-        }),
+      const saved = whole(
+        await take(
+          api.PUT('/api/staff/originals/{id}', {
+            params: { path: { id } },
+            body: { ...sent, basedOn: version.current },
+          }),
+        ),
       );
       version.current = saved.version;
       setError(undefined);
       const all = latest.current === sent;
-      if (all) forgetDraft(roundId);
-      else keepDraft(roundId, latest.current, saved.version);
+      if (all) forgetDraft(id);
+      else keepDraft(id, latest.current, saved.version);
       setSaving(all ? 'saved' : 'unsaved');
       show(saved);
+      told.current();
     } catch (problem) {
       setSaving('unsaved');
       setError(isProblem(problem) && problem.status !== 409 ? problem.message : undefined);
       if (isProblem(problem, 409)) {
-        const now = await take(api.GET('/api/staff/lessons/{id}', { params: { path: { id: lessonId } } })).catch(
-          () => null,
-        );
-        if (now?.original != null && now.round.id === roundId) setTheirs(now.original);
+        const now = await take(api.GET('/api/staff/originals/{id}', { params: { path: { id } } })).catch(() => null);
+        if (now !== null) setTheirs(whole(now));
       } else if (isPassing(problem)) timer.current = setTimeout(() => retry.current(), tryAgainAfter);
     } finally {
       running.current = false;
-      if (again.current) {
-        again.current = false;
+      if (onceMore.current) {
+        onceMore.current = false;
         retry.current();
       }
     }
-  }, [show, lessonId, roundId]);
+  }, [show, id]);
 
   useEffect(() => {
     retry.current = () => void save();
@@ -98,10 +93,10 @@ export function useOriginal(lesson: Schema['LessonView'], untitled: string) {
     };
   }, [kept]);
 
-  const change = (next: Draft) => {
-    latest.current = next;
-    keepDraft(roundId, next, version.current);
-    setDraft(next);
+  const put = (next: Steps<Draft>) => {
+    latest.current = next.now;
+    keepDraft(id, next.now, version.current);
+    setSteps(next);
     setSaving('unsaved');
     clearTimeout(timer.current);
     if (theirs !== null) return; // first it is chosen whose goes on
@@ -118,15 +113,25 @@ export function useOriginal(lesson: Schema['LessonView'], untitled: string) {
   };
   const takeTheirs = () => {
     if (theirs === null) return;
-    const mine = latest.current;
     version.current = theirs.version;
-    latest.current = draftOf(theirs, untitled);
-    forgetDraft(roundId);
-    setDraft(latest.current);
+    const next = step(steps, draftOf(theirs), '', 0);
+    latest.current = next.now;
+    forgetDraft(id);
+    setSteps(next);
     setSaving('saved');
     setTheirs(null);
     show(theirs);
-    return mine;
   };
-  return { draft, change, saving, error, theirs, keepMine, takeTheirs };
+  return {
+    draft: steps.now,
+    /** @param about what is being typed in, so that typing on is one step */
+    change: (next: Draft, about = '') => put(step(steps, next, about, Date.now())),
+    undo: steps.before.length === 0 ? null : () => put(back(steps)),
+    redo: steps.after.length === 0 ? null : () => put(again(steps)),
+    saving,
+    error,
+    theirs,
+    keepMine,
+    takeTheirs,
+  };
 }

@@ -16,7 +16,7 @@ const group: Schema['MyGroup'] = {
     { id: 'chi', name: 'Chi', seat: 3, role: '' },
   ],
   room: true,
-  copy: 'copy',
+  copies: [{ id: 'copy', title: 'Sheet', way: 'together' }],
   seat: 1,
   role: 'lead',
   task: 'Rainfall',

@@ -159,7 +159,7 @@ function AtWork({
   group: Group;
   phase: Phase;
   serverNow: number;
-  onSheet: () => void;
+  onSheet: (copy: string) => void;
 }) {
   const there = now.seenIn === group.id;
   const left = secondsUntil(now.moments?.endsAt ?? null, serverNow);
@@ -183,15 +183,21 @@ function AtWork({
           {group.room && (
             <GoButton plain={there}>{there ? words.now.backInRoom : words.now.goRoom(group.name)}</GoButton>
           )}
-          {group.copy !== null && (
+          {group.copies.map((copy, i) => (
             <Button
-              look={there || !group.room ? 'main' : 'plain'}
-              className={clsx('w-full', there || !group.room ? 'py-5 text-xl' : 'py-3 text-lg')}
-              onClick={onSheet}
+              key={copy.id}
+              look={(there || !group.room) && i === 0 ? 'main' : 'plain'}
+              className={clsx(
+                'w-full wrap-anywhere',
+                (there || !group.room) && i === 0 ? 'py-5 text-xl' : 'py-3 text-lg',
+              )}
+              onClick={() => onSheet(copy.id)}
             >
-              {words.now.openSheet}
+              {group.copies.length === 1 && copy.way !== 'each'
+                ? words.now.openSheet
+                : words.now.openCopy(copy.title, copy.way === 'each')}
             </Button>
-          )}
+          ))}
         </>
       )}
       <Members group={group} me={now.id} />
@@ -229,7 +235,7 @@ export function NowPage({
   now: Now;
   phase: Phase;
   serverNow: number;
-  onSheet: () => void;
+  onSheet: (copy: string) => void;
   onLeft: () => void;
   onLook: () => void;
 }) {
@@ -248,11 +254,12 @@ export function NowPage({
       {atWork && group === null && <Sentence>{words.now.noSeat}</Sentence>}
       {!atWork && now.signUp !== null && <SignUp signUp={now.signUp} serverNow={serverNow} onLook={onLook} />}
       {!now.over && !atWork && now.signUp === null && <Together now={now} back={phase === 'back'} />}
-      {phase === 'back' && group?.copy != null && (
-        <Button look="quiet" className="self-start" onClick={onSheet}>
-          {words.now.seeSheet}
-        </Button>
-      )}
+      {phase === 'back' &&
+        group?.copies.slice(0, 1).map((copy) => (
+          <Button key={copy.id} look="quiet" className="self-start" onClick={() => onSheet(copy.id)}>
+            {words.now.seeSheet}
+          </Button>
+        ))}
     </div>
   );
 }

@@ -85,34 +85,60 @@ function ComingBack({ seconds }: { seconds: number }) {
   );
 }
 
-function SheetHead({ group, onBack }: { group: Schema['MyGroup']; onBack: () => void }) {
+function SheetHead({
+  group,
+  open,
+  onOpen,
+  onBack,
+}: {
+  group: Schema['MyGroup'];
+  open: string;
+  onOpen: (copy: string) => void;
+  onBack: () => void;
+}) {
   return (
-    <div className="mb-5 flex items-center gap-3 border-b-2 border-ink pb-2">
+    <div className="mb-5 flex flex-wrap items-center gap-3 border-b-2 border-ink pb-2">
       <Sign mark={group.mark} size={24} />
       <span className="min-w-0 flex-1 font-head text-lg font-semibold wrap-anywhere">{group.name}</span>
       <Button look="quiet" onClick={onBack}>
         {words.copy.back}
       </Button>
+      {group.copies.length > 1 && (
+        <nav aria-label={words.now.openSheet} className="flex w-full flex-wrap gap-2">
+          {group.copies.map((one) => (
+            <Button
+              key={one.id}
+              aria-current={one.id === open ? 'page' : undefined}
+              className={one.id === open ? 'bg-wash font-semibold' : ''}
+              onClick={() => onOpen(one.id)}
+            >
+              {words.now.openCopy(one.title, one.way === 'each')}
+            </Button>
+          ))}
+        </nav>
+      )}
     </div>
   );
 }
 
+const sheetInAddress = () => /^#sheet=?(.*)$/.exec(window.location.hash)?.[1] ?? null;
+
 /** When everybody is called back the sheet makes way for the page that says where to go. */
-function useSheetOpen(phase: Phase): [boolean, (open: boolean) => void] {
-  const [open, setOpen] = useState(() => window.location.hash === '#sheet');
+function useSheetOpen(phase: Phase): [string | null, (open: string | null) => void] {
+  const [open, setOpen] = useState(sheetInAddress);
   useEffect(() => {
-    const moved = () => setOpen(window.location.hash === '#sheet');
+    const moved = () => setOpen(sheetInAddress());
     window.addEventListener('hashchange', moved);
     return () => window.removeEventListener('hashchange', moved);
   }, []);
-  const set = (to: boolean) => {
-    window.history.replaceState(null, '', to ? '#sheet' : window.location.pathname);
+  const set = (to: string | null) => {
+    window.history.replaceState(null, '', to === null ? window.location.pathname : `#sheet=${to}`);
     setOpen(to);
   };
   const [before, setBefore] = useState(phase);
   if (before !== phase) {
     setBefore(phase);
-    if (phase === 'back' && open) set(false);
+    if (phase === 'back' && open !== null) set(null);
   }
   return [open, set];
 }
@@ -122,7 +148,7 @@ function useSheetOpen(phase: Phase): [boolean, (open: boolean) => void] {
  * @param typed   what was typed at the door before our scripts were here
  */
 export function StudentApp({ outside: isOutside = false, typed = '' }: { outside?: boolean; typed?: string }) {
-  const { now, copy, outside, look } = useNow(isOutside);
+  const { now, copies, outside, look } = useNow(isOutside);
   // Whoever is inside is not shown the door while the page comes up the next time (student.html).
   useEffect(() => {
     const inside = drawer('inside');
@@ -132,7 +158,7 @@ export function StudentApp({ outside: isOutside = false, typed = '' }: { outside
   const serverNow = useServerNow();
   const phase = phaseOf(now?.moments ?? null, serverNow);
   const [sheet, setSheet] = useSheetOpen(phase);
-  const { moved, read } = useMoved(now?.group ?? null, copy, now?.id ?? '', sheet);
+  const { moved, read } = useMoved(now?.group ?? null, copies, now?.id ?? '', sheet !== null);
   const seconds = secondsUntil(now?.moments == null ? null : comingBackUntil(now.moments), serverNow);
 
   // When a phase begins by the clock, there may be more to know: the group's name, the room.
@@ -154,6 +180,7 @@ export function StudentApp({ outside: isOutside = false, typed = '' }: { outside
     );
   }
   const { group } = now;
+  const copy = sheet === null ? undefined : (copies.find((one) => one.id === sheet) ?? copies[0]);
   return (
     <main className="mx-auto min-h-screen w-full max-w-xl p-5">
       <LineNote slow={words.lineSlow} down={words.lineDown} />
@@ -165,12 +192,12 @@ export function StudentApp({ outside: isOutside = false, typed = '' }: { outside
           group={group}
           onGo={() => {
             read();
-            setSheet(false);
+            setSheet(null);
           }}
         />
-      ) : sheet && copy !== null && group !== null && phase !== 'planned' ? (
+      ) : copy !== undefined && group !== null && phase !== 'planned' ? (
         <>
-          <SheetHead group={group} onBack={() => setSheet(false)} />
+          <SheetHead group={group} open={copy.id} onOpen={setSheet} onBack={() => setSheet(null)} />
           <CopyPage key={copy.id} copy={copy} me={now.id} members={group.members} />
           {phase === 'back' && (
             <div className="mt-8">
@@ -179,14 +206,7 @@ export function StudentApp({ outside: isOutside = false, typed = '' }: { outside
           )}
         </>
       ) : (
-        <NowPage
-          now={now}
-          phase={phase}
-          serverNow={serverNow}
-          onSheet={() => setSheet(true)}
-          onLeft={look}
-          onLook={look}
-        />
+        <NowPage now={now} phase={phase} serverNow={serverNow} onSheet={setSheet} onLeft={look} onLook={look} />
       )}
     </main>
   );

@@ -1,6 +1,7 @@
 import { act, renderHook } from '@testing-library/react';
 import { beforeEach, describe, expect, it } from 'vitest';
-import type { Schema } from '../../../api/client';
+import type { Schema, Whole } from '../../../api/client';
+import { newBlock } from '../../materials/blocks';
 import { slotDrawer } from '../../materials/student/kept';
 import { useMoved } from './useMoved';
 
@@ -16,17 +17,27 @@ const group = (id: string): Group => ({
   task: '',
   members: [],
   room: false,
-  copy: `copy of ${id}`,
+  copies: [{ id: `copy of ${id}`, title: 'Sheet', way: 'together' }],
 });
-const copy = (of: string, own: string): Schema['CopyView'] => ({
+const copy = (of: string, own: string): Whole<Schema['CopyView']> => ({
   id: `copy of ${of}`,
   groupId: of,
   name: of,
   title: 'Sheet',
-  blocks: [
-    { id: 'read', kind: 'text', text: 'Larkmouth floods.' },
-    { id: 'each', kind: 'each', text: 'What do you see?' },
-    { id: 'together', kind: 'together', text: 'Our decision' },
+  original: 'o',
+  studentId: null,
+  way: 'together',
+  html: [],
+  pages: [
+    {
+      id: 'p',
+      title: '',
+      blocks: [
+        { ...newBlock('text', {}), id: 'read', text: 'Larkmouth floods.' },
+        { ...newBlock('each', {}), id: 'each', text: 'What do you see?' },
+        { ...newBlock('together', {}), id: 'together', text: 'Our decision' },
+      ],
+    },
   ],
   answers: [{ slot: 'each', owner: 'ada', author: 'ada', at: 1, text: own, revision: 1 }],
 });
@@ -34,7 +45,7 @@ const copy = (of: string, own: string): Schema['CopyView'] => ({
 describe('a student who is moved', () => {
   beforeEach(() => localStorage.clear());
   const page = (sheetOpen: boolean) =>
-    renderHook(({ at, sheet }) => useMoved(group(at), sheet, 'ada', sheetOpen), {
+    renderHook(({ at, sheet }) => useMoved(group(at), [sheet], 'ada', sheetOpen), {
       initialProps: { at: 'quay', sheet: copy('quay', 'The water comes in') },
     });
 

@@ -1,6 +1,6 @@
 import { useCallback, useEffect, useRef, useState } from 'react';
 import { setServerNow } from '../../../api/clock';
-import { api, take, type Schema } from '../../../api/client';
+import { api, take, whole, type Schema, type Whole } from '../../../api/client';
 import { pace } from '../../../api/pace';
 import { isProblem } from '../../../api/problem';
 import { listen } from '../../../api/stream';
@@ -8,7 +8,7 @@ import { asked, heard, withMessage, type AnswerMessage } from '../../materials/a
 import { Hearing, withNews, type News } from './news';
 
 type Now = Schema['StudentNow'];
-type Copy = Schema['CopyView'];
+type Copy = Whole<Schema['CopyView']>;
 
 type Message = News | { kind: 'refresh' } | AnswerMessage;
 
@@ -19,7 +19,8 @@ const spread = 1_000;
 
 export interface StudentState {
   now: Now | null;
-  copy: Copy | null;
+  /** What there is to work on, in order. */
+  copies: Copy[];
   /** No device of ours has a name: choose one. */
   outside: boolean;
   connected: boolean;
@@ -27,7 +28,7 @@ export interface StudentState {
 
 /** All a student's page knows, kept in step with the server. */
 export function useNow(isOutside = false): StudentState & { look: () => void } {
-  const [state, setState] = useState<StudentState>({ now: null, copy: null, outside: isOutside, connected: true });
+  const [state, setState] = useState<StudentState>({ now: null, copies: [], outside: isOutside, connected: true });
   const timer = useRef<ReturnType<typeof setTimeout>>(undefined);
   const seq = useRef(0);
   const lesson = useRef<string | null>(null);
@@ -44,19 +45,20 @@ export function useNow(isOutside = false): StudentState & { look: () => void } {
         if (now === null) return;
         seq.current = now.seq;
         lesson.current = now.lesson;
-        const copyId = now.group?.copy ?? null;
-        const copy =
-          copyId === null
-            ? null
-            : await asked(async () => [
-                await take(api.GET('/api/student/copies/{id}', { params: { path: { id: copyId } } })),
-              ]).then(
-                ([one]) => one ?? null,
-                () => null,
-              );
-        setState((old) => ({ ...old, now, copy: copy ?? (old.copy?.id === copyId ? old.copy : null), outside: false }));
+        const ids = now.group?.copies.map((one) => one.id) ?? [];
+        const fetched = await asked(() =>
+          Promise.all(
+            ids.map(async (id) => whole(await take(api.GET('/api/student/copies/{id}', { params: { path: { id } } })))),
+          ),
+        ).catch(() => []);
+        setState((old) => {
+          const copies = ids.map(
+            (id) => fetched.find((one) => one.id === id) ?? old.copies.find((one) => one.id === id),
+          );
+          return { ...old, now, copies: copies.filter((one) => one !== undefined), outside: false };
+        });
       } catch (problem) {
-        if (isProblem(problem, 401)) setState((old) => ({ ...old, now: null, copy: null, outside: true }));
+        if (isProblem(problem, 401)) setState((old) => ({ ...old, now: null, copies: [], outside: true }));
         else timer.current ??= setTimeout(again, retryAfter);
       }
     };
@@ -100,9 +102,12 @@ export function useNow(isOutside = false): StudentState & { look: () => void } {
         if (message.kind === 'answer' || message.kind === 'change') {
           heard(message);
           setState((old) => {
-            const copy = old.copy === null ? null : withMessage(old.copy, message);
-            if (copy === null && old.copy !== null) lookSoon();
-            return copy === null ? old : { ...old, copy };
+            const copies = old.copies.map((copy) => withMessage(copy, message));
+            if (copies.includes(null)) lookSoon();
+            return {
+              ...old,
+              copies: copies.map((copy, i) => copy ?? old.copies[i]).filter((one) => one !== undefined),
+            };
           });
           return;
         }

@@ -1,9 +1,13 @@
 import { useServerNow } from '../../../api/clock';
 import type { Schema } from '../../../api/client';
+import { copy as fillWords } from '../../../words/copy';
 import { student as words } from '../../../words/student';
-import { SlotField } from './SlotField';
+import { isAlone, isSlot, type Block, type Copy } from '../blocks';
+import { Fill } from '../fill/Fill';
+import { ReadingBlock } from '../fill/ReadingBlock';
+import { SlotField, SlotNote } from './SlotField';
+import { useSlot, type SlotOf } from './useSlot';
 
-type Copy = Schema['CopyView'];
 type Answer = Schema['AnswerView'];
 type Mate = Schema['Mate'];
 
@@ -27,59 +31,96 @@ function Column({ mate, answer, writing }: { mate: Mate; answer: Answer | undefi
   );
 }
 
-/** The group's copy: everybody writes in it at the same time. */
-export function CopyPage({ copy, me, members }: { copy: Copy; me: string; members: Mate[] }) {
+/** A slot that holds things, kept in step while several are at it. */
+function ThingsField({
+  of,
+  block,
+  others,
+  writing,
+}: {
+  of: SlotOf;
+  block: Block;
+  others: { name: string; value: string }[];
+  writing: string[];
+}) {
+  const sync = useSlot(of);
+  return (
+    <>
+      <Fill block={block} value={sync.text} onChange={(value) => sync.type(value)} others={others} />
+      <SlotNote sync={sync} writing={writing} />
+    </>
+  );
+}
+
+function Slot({ copy, block, me, members }: { copy: Copy; block: Block; me: string; members: Mate[] }) {
   const now = useServerNow(1_000);
   const isWriting = (answer: Answer | undefined) =>
     answer !== undefined && answer.author !== me && now - answer.at < writingFor;
+  const mates = members.filter((mate) => mate.id !== me);
+  const alone = isAlone(block);
+  const owner = alone ? me : copy.id;
+  const answer = find(copy, block.id, owner);
+  const writer = alone ? undefined : members.find((mate) => mate.id === answer?.author);
+  const writing = isWriting(answer) && writer !== undefined ? [writer.name] : [];
+  const of = { copyId: copy.id, slot: block.id, owner, answer };
+  const isText = block.kind === 'each' || block.kind === 'together';
+  const others = alone
+    ? mates.map((mate) => ({ name: mate.name, value: find(copy, block.id, mate.id)?.text ?? '' }))
+    : [];
+  if (copy.way === 'read')
+    return isText ? (
+      <p className="whitespace-pre-wrap text-soft">{answer?.text ?? ''}</p>
+    ) : (
+      <Fill block={block} value={answer?.text ?? ''} onChange={null} />
+    );
+  if (!isText)
+    return (
+      <ThingsField of={of} block={block} writing={writing} others={others.filter((other) => other.value !== '')} />
+    );
+  return (
+    <>
+      <SlotField {...of} label={alone ? words.copy.mine : words.copy.together} writing={writing} />
+      {alone && mates.length > 0 && copy.studentId === null && (
+        <ul className="mt-3 space-y-3">
+          {mates.map((mate) => {
+            const theirs = find(copy, block.id, mate.id);
+            return <Column key={mate.id} mate={mate} answer={theirs} writing={isWriting(theirs)} />;
+          })}
+        </ul>
+      )}
+    </>
+  );
+}
+
+/** A copy: all whose it is work in it at the same time. */
+export function CopyPage({ copy, me, members }: { copy: Copy; me: string; members: Mate[] }) {
   return (
     <div className="space-y-6">
       <h1 className="text-2xl font-semibold wrap-anywhere">{copy.title}</h1>
-      {copy.blocks.map((block) => {
-        if (block.kind === 'text') {
-          return (
-            <p key={block.id} className="leading-relaxed whitespace-pre-wrap wrap-anywhere">
-              {block.text}
+      {copy.way === 'read' && <p className="text-soft">{words.copy.toRead}</p>}
+      {copy.pages.map((page, i) => (
+        <section key={page.id} className="space-y-6">
+          {copy.pages.length > 1 && (
+            <p className="border-b-2 border-line pt-4 pb-1 text-sm text-soft">
+              {page.title === '' ? fillWords.page(i + 1, copy.pages.length) : page.title}
             </p>
-          );
-        }
-        const together = find(copy, block.id, copy.id);
-        const writer = members.find((mate) => mate.id === together?.author);
-        return (
-          <section key={block.id} className="border-t-2 border-ink pt-3">
-            <h2 className="mb-3 font-sans text-lg font-semibold wrap-anywhere">{block.text}</h2>
-            {block.kind === 'together' ? (
-              <SlotField
-                copyId={copy.id}
-                slot={block.id}
-                owner={copy.id}
-                label={words.copy.together}
-                answer={together}
-                writing={isWriting(together) && writer !== undefined ? [writer.name] : []}
-              />
+          )}
+          {page.blocks.map((block) =>
+            isSlot(block) ? (
+              <section key={block.id} className="border-t-2 border-ink pt-3">
+                <h2 className="mb-3 font-sans text-lg font-semibold wrap-anywhere">{block.text}</h2>
+                <Slot copy={copy} block={block} me={me} members={members} />
+              </section>
             ) : (
-              <>
-                <SlotField
-                  copyId={copy.id}
-                  slot={block.id}
-                  owner={me}
-                  label={words.copy.mine}
-                  answer={find(copy, block.id, me)}
-                  writing={[]}
-                />
-                <ul className="mt-3 space-y-3">
-                  {members
-                    .filter((mate) => mate.id !== me)
-                    .map((mate) => {
-                      const answer = find(copy, block.id, mate.id);
-                      return <Column key={mate.id} mate={mate} answer={answer} writing={isWriting(answer)} />;
-                    })}
-                </ul>
-              </>
-            )}
-          </section>
-        );
-      })}
+              <ReadingBlock
+                key={block.id}
+                block={block}
+                html={copy.html.find((one) => one.block === block.id)?.html ?? ''}
+              />
+            ),
+          )}
+        </section>
+      ))}
     </div>
   );
 }

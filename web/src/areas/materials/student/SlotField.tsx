@@ -1,46 +1,27 @@
-import { useEffect, useId, useLayoutEffect, useRef, useState } from 'react';
-import { api, take, type Schema } from '../../../api/client';
+import { useId, useLayoutEffect, useRef } from 'react';
 import { student as words } from '../../../words/student';
 import { movedCaret } from './caret';
-import { slotDrawer } from './kept';
-import { SlotSync } from './slotSync';
+import type { SlotSync } from './slotSync';
+import { useSlot, type SlotOf } from './useSlot';
 
-interface SlotFieldProps {
-  copyId: string;
-  slot: string;
-  owner: string;
+interface SlotFieldProps extends SlotOf {
   label: string;
-  answer: Schema['AnswerView'] | undefined;
   writing: string[];
 }
 
-function useSlot({ copyId, slot, owner, answer }: SlotFieldProps): SlotSync {
-  const [, redraw] = useState(0);
-  const text = answer?.text ?? '';
-  const revision = answer?.revision ?? 0;
-  const [sync] = useState(
-    () =>
-      new SlotSync(
-        { text, revision },
-        (save) =>
-          take(
-            api.PUT('/api/student/copies/{id}/slots/{slot}', { params: { path: { id: copyId, slot } }, body: save }),
-          ),
-        slotDrawer(copyId, slot, owner),
-        () => redraw((n) => n + 1),
-      ),
+/** Whether what stands there is saved, and who else is at it. */
+export function SlotNote({ sync, writing }: { sync: SlotSync; writing: string[] }) {
+  return (
+    <p className="flex min-h-6 flex-wrap justify-between gap-2 text-sm text-soft">
+      <span
+        role="status"
+        className={sync.state !== 'saved' && sync.state !== 'saving' ? 'bg-wash px-1 font-semibold text-ink' : ''}
+      >
+        {sync.text === '' && sync.state === 'saved' ? '' : words.copy[sync.state]}
+      </span>
+      {writing.length > 0 && <span className="font-semibold text-ink">{words.copy.writing(writing)}</span>}
+    </p>
   );
-  useEffect(() => sync.receive({ text, revision }), [sync, text, revision]);
-  useEffect(() => {
-    const online = () => sync.retryNow();
-    window.addEventListener('online', online);
-    window.addEventListener('pagehide', online);
-    return () => {
-      window.removeEventListener('online', online);
-      window.removeEventListener('pagehide', online);
-    };
-  }, [sync]);
-  return sync;
 }
 
 /** A place to write in. It is saved as it is typed, and says so. */
@@ -84,17 +65,7 @@ export function SlotField(props: SlotFieldProps) {
         onSelect={(event) => (caret.current = event.currentTarget.selectionStart)}
         className="mt-1 block w-full resize-none overflow-hidden border-2 border-ink bg-sheet px-3 py-2 text-lg leading-relaxed"
       />
-      <p className="flex min-h-6 flex-wrap justify-between gap-2 text-sm text-soft">
-        <span
-          role="status"
-          className={sync.state !== 'saved' && sync.state !== 'saving' ? 'bg-wash px-1 font-semibold text-ink' : ''}
-        >
-          {sync.text === '' && sync.state === 'saved' ? '' : words.copy[sync.state]}
-        </span>
-        {props.writing.length > 0 && (
-          <span className="font-semibold text-ink">{words.copy.writing(props.writing)}</span>
-        )}
-      </p>
+      <SlotNote sync={sync} writing={props.writing} />
     </div>
   );
 }

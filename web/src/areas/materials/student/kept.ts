@@ -1,5 +1,5 @@
-import type { Schema } from '../../../api/client';
 import { drawer } from '../../../ui/drawer';
+import { blocksOf, type Copy } from '../blocks';
 
 /** Where what is not saved yet of one place lies on this device. */
 export const slotDrawer = (copyId: string, slot: string, owner: string) => drawer(`slot.${copyId}.${slot}.${owner}`);
@@ -14,9 +14,9 @@ function unsaved(copyId: string, slot: string, owner: string): string | null {
 }
 
 /** What a student has written on a copy themselves, and what they were writing together when they left. */
-export function keptTexts(copy: Schema['CopyView'], me: string): string[] {
-  return copy.blocks
-    .filter((block) => block.kind !== 'text')
+export function keptTexts(copy: Copy, me: string): string[] {
+  return blocksOf(copy.pages)
+    .filter((block) => block.kind === 'each' || block.kind === 'together')
     .map((block) => {
       const own = block.kind === 'each';
       const saved = own ? copy.answers.find((one) => one.slot === block.id && one.owner === me)?.text : undefined;

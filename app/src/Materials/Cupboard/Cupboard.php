@@ -1,0 +1,128 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FreshHuddle\App\Materials\Cupboard;
+
+use Doctrine\ORM\EntityManagerInterface;
+use FreshHuddle\App\Account\Teacher;
+use FreshHuddle\App\Database\Change;
+use FreshHuddle\App\Database\Clock;
+use FreshHuddle\App\Lesson\Round;
+use FreshHuddle\App\Materials\Exception\MaterialsRefused;
+use FreshHuddle\App\Materials\HandOut\HandOut;
+use FreshHuddle\App\Stream\Audience;
+use FreshHuddle\App\Stream\Stream;
+use FreshHuddle\App\Words\Words;
+use FreshHuddle\Core\Materials\Exception\UnusableOriginal;
+use FreshHuddle\Core\Materials\Original;
+use FreshHuddle\Core\Materials\Page;
+use Symfony\Component\Uid\Uuid;
+
+/**
+ * A teacher's originals.
+ */
+final readonly class Cupboard
+{
+    public function __construct(private EntityManagerInterface $em, private Pages $pages, private Change $change, private Clock $clock, private Stream $stream, private Words $words, private Markdown $markdown)
+    {
+    }
+
+    /**
+     * @throws MaterialsRefused if it cannot be used
+     */
+    public function add(Teacher $teacher, SaveOriginal $save): Master
+    {
+        $original = self::made($save);
+        $master = new Master(
+            Uuid::v7()->toRfc4122(), $teacher, $original->title, trim($save->subject), trim($save->year), trim($save->about),
+            Pages::kept($original->pages), Pages::kept($original->variants), 1, $this->clock->ms(),
+        );
+        $this->em->persist($master);
+        $this->em->flush();
+
+        return $master;
+    }
+
+    /**
+     * @throws MaterialsRefused if it was changed elsewhere meanwhile, or if it cannot be used
+     */
+    public function save(Master $master, SaveOriginal $save): Master
+    {
+        $original = self::made($save);
+        $this->change->of(function () use ($master, $original, $save): void {
+            $this->em->refresh($master, \Doctrine\DBAL\LockMode::PESSIMISTIC_WRITE);
+            if ($master->version !== $save->basedOn) {
+                throw MaterialsRefused::outdated('materials.original.changed');
+            }
+            $master->title = $original->title;
+            $master->subject = trim($save->subject);
+            $master->year = trim($save->year);
+            $master->about = trim($save->about);
+            $master->pages = Pages::kept($original->pages);
+            $master->variants = Pages::kept($original->variants);
+            ++$master->version;
+            $master->changedAt = $this->clock->ms();
+            $this->em->flush();
+        });
+        $this->tell($master);
+
+        return $master;
+    }
+
+    public function copy(Teacher $teacher, Master $master, string $title): Master
+    {
+        $copy = new Master(Uuid::v7()->toRfc4122(), $teacher, mb_substr($title, 0, 120), $master->subject, $master->year, $master->about, $master->pages, $master->variants, 1, $this->clock->ms());
+        $this->em->persist($copy);
+        $this->em->flush();
+
+        return $copy;
+    }
+
+    public function archive(Master $master, bool $archived): void
+    {
+        $master->archivedAt = $archived ? $this->clock->ms() : null;
+        $this->em->flush();
+    }
+
+    public function original(Master $master): Original
+    {
+        return new Original($master->title, array_map(static fn (PageView $page): Page => $page->page(), $this->pages->read($master->pages)), $this->pages->variants($master->variants));
+    }
+
+    public function view(Master $master): OriginalView
+    {
+        $unfinished = $this->original($master)->unfinished();
+        $pages = $this->pages->read($master->pages);
+
+        return new OriginalView(
+            $master->id, $master->title, $master->subject, $master->year, $master->about, $master->version, $pages, $this->pages->variants($master->variants),
+            null === $unfinished ? null : $this->words->say($unfinished->says), null !== $master->archivedAt, $this->markdown->of($pages),
+        );
+    }
+
+    /**
+     * @throws MaterialsRefused
+     */
+    private static function made(SaveOriginal $save): Original
+    {
+        try {
+            return new Original(trim($save->title), array_map(static fn (PageView $page): Page => $page->page(), $save->pages), $save->variants);
+        } catch (UnusableOriginal $e) {
+            throw MaterialsRefused::because($e->says, 'pages');
+        }
+    }
+
+    /**
+     * Lessons that hand it out show it as it is now.
+     */
+    private function tell(Master $master): void
+    {
+        /** @var list<Round> $rounds */
+        $rounds = $this->em->createQuery('SELECT DISTINCT r FROM '.Round::class.' r, '.HandOut::class.' h WHERE h.round = r AND h.original = ?1')->setParameter(1, $master->id)->getResult();
+        $lessons = array_unique(array_map(static fn (Round $round): string => $round->lesson->id, $rounds));
+        if ([] !== $lessons) {
+            $this->stream->publish(array_values(array_map(Audience::staff(...), $lessons)), ['kind' => 'lesson']);
+        }
+    }
+}

@@ -1,0 +1,91 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FreshHuddle\App\Materials\Cupboard;
+
+use FreshHuddle\App\Account\Teacher;
+use FreshHuddle\App\Database\Change;
+use FreshHuddle\App\Http\Body\Body;
+use FreshHuddle\App\Lesson\LessonAccess;
+use FreshHuddle\App\Materials\HandOut\HandOutPlan;
+use FreshHuddle\App\Words\Words;
+use FreshHuddle\Core\Message;
+use Symfony\Component\HttpFoundation\Response;
+use Symfony\Component\Routing\Attribute\Route;
+use Symfony\Component\Routing\Requirement\Requirement;
+use Symfony\Component\Security\Http\Attribute\CurrentUser;
+
+#[Route('/api/staff', requirements: ['id' => Requirement::UUID])]
+final readonly class CupboardController
+{
+    public function __construct(
+        private Cupboard $cupboard,
+        private CupboardReader $reader,
+        private OriginalAccess $access,
+        private LessonAccess $lessonAccess,
+        private HandOutPlan $plan,
+        private Change $change,
+        private Words $words,
+    ) {
+    }
+
+    /**
+     * @return list<OriginalSummary>
+     */
+    #[Route('/originals', methods: ['GET'])]
+    public function all(#[CurrentUser] Teacher $teacher): array
+    {
+        return $this->reader->of($teacher);
+    }
+
+    #[Route('/originals', methods: ['POST'])]
+    public function add(#[CurrentUser] Teacher $teacher, #[Body(1_000_000)] SaveOriginal $request): OriginalView
+    {
+        return $this->cupboard->view($this->cupboard->add($teacher, $request));
+    }
+
+    /**
+     * Written for a round: it lies in the cupboard, and each group of the round gets a copy.
+     */
+    #[Route('/rounds/{id}/originals', methods: ['POST'])]
+    public function addTo(#[CurrentUser] Teacher $teacher, string $id, #[Body(1_000_000)] SaveOriginal $request): OriginalView
+    {
+        $round = $this->lessonAccess->round($teacher, $id);
+
+        return $this->change->of(function () use ($teacher, $round, $request): OriginalView {
+            $master = $this->cupboard->add($teacher, $request);
+            $this->plan->append($round, $master);
+
+            return $this->cupboard->view($master);
+        });
+    }
+
+    #[Route('/originals/{id}', methods: ['GET'])]
+    public function show(#[CurrentUser] Teacher $teacher, string $id): OriginalView
+    {
+        return $this->cupboard->view($this->access->original($teacher, $id));
+    }
+
+    #[Route('/originals/{id}', methods: ['PUT'])]
+    public function save(#[CurrentUser] Teacher $teacher, string $id, #[Body(1_000_000)] SaveOriginal $request): OriginalView
+    {
+        return $this->cupboard->view($this->cupboard->save($this->access->original($teacher, $id), $request));
+    }
+
+    #[Route('/originals/{id}/copy', methods: ['POST'])]
+    public function copy(#[CurrentUser] Teacher $teacher, string $id): OriginalView
+    {
+        $master = $this->access->original($teacher, $id);
+
+        return $this->cupboard->view($this->cupboard->copy($teacher, $master, $this->words->say(new Message('materials.copy_of', ['title' => $master->title]))));
+    }
+
+    #[Route('/originals/{id}/archive', methods: ['PUT'])]
+    public function archive(#[CurrentUser] Teacher $teacher, string $id, #[Body] Archive $request): Response
+    {
+        $this->cupboard->archive($this->access->original($teacher, $id), $request->archived);
+
+        return new Response(null, 204);
+    }
+}

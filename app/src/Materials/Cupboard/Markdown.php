@@ -1,0 +1,59 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FreshHuddle\App\Materials\Cupboard;
+
+use Parsedown;
+use Symfony\Component\HtmlSanitizer\HtmlSanitizer;
+use Symfony\Component\HtmlSanitizer\HtmlSanitizerConfig;
+
+/**
+ * Texts to read, as they are shown: Markdown, of which only what belongs to a text comes through. No scripts, no pictures
+ * from elsewhere, no styles; links open outside.
+ */
+final readonly class Markdown
+{
+    private Parsedown $markdown;
+    private HtmlSanitizer $sanitizer;
+
+    public function __construct()
+    {
+        $this->markdown = (new Parsedown())->setSafeMode(true)->setBreaksEnabled(true);
+        $config = (new HtmlSanitizerConfig())->allowLinkSchemes(['https', 'http'])->allowElement('a', ['href'])
+            ->forceAttribute('a', 'rel', 'noopener noreferrer')->forceAttribute('a', 'target', '_blank')->withMaxInputLength(200_000);
+        foreach (['p', 'br', 'strong', 'em', 'del', 'ul', 'ol', 'li', 'blockquote', 'code', 'pre', 'hr', 'h3', 'h4', 'h5', 'table', 'thead', 'tbody', 'tr', 'th', 'td'] as $element) {
+            $config = $config->allowElement($element);
+        }
+        $this->sanitizer = new HtmlSanitizer($config);
+    }
+
+    public function html(string $text): string
+    {
+        // The title of the page is the first heading and the slots are the second: headings in a text come below.
+        $html = (string) preg_replace_callback('~<(/?)h([1-6])>~', static fn (array $tag): string => "<{$tag[1]}h".min(5, 2 + (int) $tag[2]).'>', $this->markdown->text($text));
+
+        return trim($this->sanitizer->sanitize($html));
+    }
+
+    /**
+     * The texts to read on some pages.
+     *
+     * @param list<PageView> $pages
+     *
+     * @return list<BlockHtml>
+     */
+    public function of(array $pages): array
+    {
+        $all = [];
+        foreach ($pages as $page) {
+            foreach ($page->blocks as $block) {
+                if (null === $block->kind->slot() && '' === $block->settings->address) {
+                    $all[] = new BlockHtml($block->id, $this->html($block->text));
+                }
+            }
+        }
+
+        return $all;
+    }
+}

@@ -1,0 +1,34 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FreshHuddle\App\Materials\Cupboard;
+
+use FreshHuddle\Core\Materials\Variant;
+use Symfony\Component\Validator\Constraints as Assert;
+
+final readonly class SaveOriginal
+{
+    /**
+     * @param int            $basedOn  the version the change was made on; 0 for the first
+     * @param list<PageView> $pages
+     * @param list<Variant>  $variants
+     */
+    public function __construct(
+        #[Assert\NotBlank(message: 'materials.original_needs_title', normalizer: 'trim'), Assert\Length(max: 120, maxMessage: 'lesson.title_at_most_120_signs')]
+        public string $title,
+        #[Assert\PositiveOrZero]
+        public int $basedOn,
+        #[Assert\Count(max: 20, maxMessage: 'materials.original_holds_at_most_20_pages')]
+        public array $pages,
+        #[Assert\Count(max: 40, maxMessage: 'materials.original_holds_at_most_40_variants')]
+        public array $variants = [],
+        #[Assert\Length(max: 80, maxMessage: 'materials.at_most_80_signs')]
+        public string $subject = '',
+        #[Assert\Length(max: 40, maxMessage: 'materials.at_most_40_signs')]
+        public string $year = '',
+        #[Assert\Length(max: 300, maxMessage: 'materials.at_most_300_signs')]
+        public string $about = '',
+    ) {
+    }
+}

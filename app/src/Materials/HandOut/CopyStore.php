@@ -1,0 +1,75 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FreshHuddle\App\Materials\HandOut;
+
+use Doctrine\DBAL\Connection;
+use FreshHuddle\App\Database\Row;
+use FreshHuddle\Core\Materials\CopyDue;
+use Symfony\Component\Uid\Uuid;
+
+/**
+ * Makes copies. By hand: up to 1,200 of them at once, each made where it is missing and brought up to date where nobody has
+ * written, while the original is held.
+ */
+final readonly class CopyStore
+{
+    public function __construct(private Connection $db)
+    {
+    }
+
+    /**
+     * @param list<array{due: CopyDue, name: string, pages: string}> $copies `pages`: as they are kept
+     *
+     * @return array{int, int, list<string>} how many were made, how many brought up to date, and the names of those left
+     *                                       alone because somebody has written in them
+     */
+    public function make(string $roundId, string $originalId, int $version, string $title, array $copies): array
+    {
+        $made = $brought = 0;
+        $kept = [];
+        $this->db->transactional(function () use ($roundId, $originalId, $version, $title, $copies, &$made, &$brought, &$kept): void {
+            $this->db->executeQuery('SELECT 1 FROM original WHERE id = ? FOR UPDATE', [$originalId]);
+            $there = $this->there($roundId, $originalId);
+            foreach ($copies as ['due' => $due, 'name' => $name, 'pages' => $pages]) {
+                $copy = $there["{$due->group}|{$due->student}"] ?? null;
+                if (null === $copy) {
+                    $this->db->executeStatement(
+                        'INSERT INTO work_copy (id, round_id, original_id, original_version, group_id, student_id, way, variant, name, title, pages) VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)',
+                        [Uuid::v7()->toRfc4122(), $roundId, $originalId, $version, $due->group, $due->student, $due->way->value, $due->variant, $name, $title, $pages],
+                    );
+                    ++$made;
+                    continue;
+                }
+                $same = $copy->int('original_version') === $version && $copy->text('variant') === $due->variant;
+                if (!$same && $copy->bool('written')) {
+                    $kept[] = $name;
+                    $this->db->update('work_copy', ['name' => $name, 'way' => $due->way->value], ['id' => $copy->text('id')]);
+                } elseif (!$same || $copy->text('name') !== $name || $copy->text('way') !== $due->way->value) {
+                    $this->db->update('work_copy', ['name' => $name, 'way' => $due->way->value, 'variant' => $due->variant, 'title' => $title, 'pages' => $pages, 'original_version' => $version], ['id' => $copy->text('id')]);
+                    $brought += $same ? 0 : 1;
+                }
+            }
+        });
+
+        return [$made, $brought, $kept];
+    }
+
+    /**
+     * @return array<string, Row> the copies of a round, by `group|student`
+     */
+    private function there(string $roundId, string $originalId): array
+    {
+        $there = [];
+        foreach (Row::all($this->db->fetchAllAssociative(
+            "SELECT c.id, c.group_id, c.student_id, c.original_version, c.variant, c.name, c.way, EXISTS (SELECT 1 FROM slot_answer a WHERE a.copy_id = c.id AND a.text <> '') AS written
+             FROM work_copy c WHERE c.round_id = ? AND c.original_id = ? FOR UPDATE OF c",
+            [$roundId, $originalId],
+        )) as $row) {
+            $there["{$row->textOrNull('group_id')}|{$row->textOrNull('student_id')}"] = $row;
+        }
+
+        return $there;
+    }
+}

@@ -1,0 +1,48 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FreshHuddle\App\Materials\HandOut;
+
+use FreshHuddle\App\Account\Teacher;
+use FreshHuddle\App\Http\Body\Body;
+use FreshHuddle\App\Lesson\LessonAccess;
+use FreshHuddle\App\Materials\Writing\CopyView;
+use FreshHuddle\App\Materials\Writing\WorkReader;
+use FreshHuddle\App\Roster\ForAssistants;
+use Symfony\Component\HttpFoundation\Response;
+use Symfony\Component\Routing\Attribute\Route;
+use Symfony\Component\Routing\Requirement\Requirement;
+use Symfony\Component\Security\Http\Attribute\CurrentUser;
+
+#[Route('/api/staff/rounds/{id}', requirements: ['id' => Requirement::UUID])]
+final readonly class HandOutController
+{
+    public function __construct(private HandingOut $handingOut, private HandOutPlan $plan, private WorkReader $work, private LessonAccess $lessonAccess)
+    {
+    }
+
+    #[Route('/hand-out', methods: ['PUT'])]
+    public function plan(#[CurrentUser] Teacher $teacher, string $id, #[Body(200_000)] SavePlan $request): Response
+    {
+        $this->plan->save($teacher, $this->lessonAccess->round($teacher, $id), $request);
+
+        return new Response(null, 204);
+    }
+
+    #[Route('/copies', methods: ['POST'])]
+    #[ForAssistants]
+    public function makeCopies(#[CurrentUser] Teacher $teacher, string $id): CopiesMade
+    {
+        return $this->handingOut->makeCopies($this->lessonAccess->round($teacher, $id));
+    }
+
+    /**
+     * @return list<CopyView>
+     */
+    #[Route('/copies', methods: ['GET'])]
+    public function copies(#[CurrentUser] Teacher $teacher, string $id): array
+    {
+        return $this->work->copies($this->lessonAccess->round($teacher, $id)->id);
+    }
+}

@@ -1,0 +1,171 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FreshHuddle\App\Materials\HandOut;
+
+use Doctrine\ORM\EntityManagerInterface;
+use FreshHuddle\App\Grouping\Floor\FloorStore;
+use FreshHuddle\App\Lesson\Round;
+use FreshHuddle\App\Materials\Cupboard\Cupboard;
+use FreshHuddle\App\Materials\Cupboard\Master;
+use FreshHuddle\App\Materials\Cupboard\Pages;
+use FreshHuddle\App\Materials\Exception\MaterialsRefused;
+use FreshHuddle\App\Roster\Student;
+use FreshHuddle\App\Stream\Audience;
+use FreshHuddle\App\Stream\Stream;
+use FreshHuddle\App\Words\Words;
+use FreshHuddle\Core\Grouping\Floor;
+use FreshHuddle\Core\Materials\CopyDue;
+use FreshHuddle\Core\Materials\CopyName;
+use FreshHuddle\Core\Materials\HandOutRow;
+use FreshHuddle\Core\Materials\HandOutWay;
+
+/**
+ * The copies of a round, as its hand-out plan wants them.
+ */
+final readonly class HandingOut
+{
+    public function __construct(
+        private EntityManagerInterface $em,
+        private HandOutPlan $plan,
+        private Cupboard $cupboard,
+        private CopyStore $store,
+        private CopyReader $reader,
+        private FloorStore $floors,
+        private Stream $stream,
+        private Words $words,
+    ) {
+    }
+
+    /**
+     * The plan of a round beside what there is.
+     *
+     * @param list<CopySummary> $copies the round's
+     *
+     * @return list<RowView>
+     */
+    public function rows(string $roundId, Floor $floor, array $copies): array
+    {
+        $there = [];
+        foreach ($copies as $copy) {
+            $there[$copy->original]["{$copy->groupId}|{$copy->studentId}"] = $copy;
+        }
+        $views = [];
+        foreach ($this->plan->rows($roundId) as $row) {
+            $original = $this->master($row);
+            $master = $this->cupboard->original($original);
+            $unfinished = $master->unfinished();
+            $missing = $outdated = 0;
+            foreach ($row->copies(self::members($floor)) as $due) {
+                $copy = $there[$row->original]["{$due->group}|{$due->student}"] ?? null;
+                $missing += null === $copy ? 1 : 0;
+                $outdated += null !== $copy && ($copy->version !== $original->version || $copy->variant !== $due->variant || $copy->way !== $due->way) ? 1 : 0;
+            }
+            $views[] = new RowView(
+                $row->original,
+                $original->title,
+                $original->version,
+                null === $unfinished ? null : $this->words->say($unfinished->says),
+                $master->variants,
+                $row->way,
+                array_map(static fn (string $group, array $cell): CellView => new CellView($group, $cell['way'], $cell['variant']), array_keys($row->cells), array_values($row->cells)),
+                $row->variant,
+                $missing,
+                $outdated,
+            );
+        }
+
+        return $views;
+    }
+
+    /**
+     * Makes the copies that are missing and brings the others up to date where nobody has written yet.
+     *
+     * @throws MaterialsRefused while there is nothing to hand out, nobody to get it, or an original is not finished
+     */
+    public function makeCopies(Round $round): CopiesMade
+    {
+        $floor = $this->floors->now($round->grouping->id);
+        $rows = array_filter($this->plan->rows($round->id), static fn (HandOutRow $row): bool => [] !== $row->copies(self::members($floor)) || [] === $floor->groups);
+        if ([] === $rows) {
+            throw MaterialsRefused::unusable('materials.no_original');
+        }
+        if ([] === $floor->groups) {
+            throw MaterialsRefused::unusable('materials.no_groups');
+        }
+        foreach ($rows as $row) {
+            $unfinished = $this->cupboard->original($this->master($row))->unfinished();
+            if (null !== $unfinished) {
+                throw MaterialsRefused::because($unfinished->says, 'blocks');
+            }
+        }
+        $made = $brought = 0;
+        $kept = [];
+        foreach ($rows as $row) {
+            [$more, $newer, $left] = $this->makeRow($round, $row, $floor);
+            $made += $more;
+            $brought += $newer;
+            $kept = [...$kept, ...$left];
+        }
+        $this->stream->publish([Audience::staff($round->lesson->id)], ['kind' => 'lesson']);
+        $this->stream->publish([Audience::everybody($round->lesson->id)], ['kind' => 'refresh']);
+
+        return new CopiesMade($made, $brought, $kept);
+    }
+
+    /**
+     * @return list<CopySummary>
+     */
+    public function summaries(string $roundId): array
+    {
+        return $this->reader->summaries($roundId);
+    }
+
+    /**
+     * @return array{int, int, list<string>}
+     */
+    private function makeRow(Round $round, HandOutRow $row, Floor $floor): array
+    {
+        $master = $this->master($row);
+        $original = $this->cupboard->original($master);
+        $pages = [];
+        $copies = [];
+        foreach ($row->copies(self::members($floor)) as $due) {
+            $pages[$due->variant] ??= Pages::text($original->forCopies($due->variant));
+            $copies[] = ['due' => $due, 'name' => $this->name($round, $floor, $due, $master->title), 'pages' => $pages[$due->variant]];
+        }
+
+        return $this->store->make($round->id, $master->id, $master->version, $master->title, $copies);
+    }
+
+    private function name(Round $round, Floor $floor, CopyDue $due, string $title): string
+    {
+        $class = $round->lesson->class->name;
+        foreach ($floor->groups as $i => $group) {
+            if ($group->id === $due->group) {
+                return CopyName::for($class, $i + 1, \count($floor->groups), $group->name, $title);
+            }
+        }
+
+        return CopyName::ofOne($class, null === $due->student ? null : $this->em->find(Student::class, $due->student)?->name, $title);
+    }
+
+    private function master(HandOutRow $row): Master
+    {
+        return $this->em->find(Master::class, $row->original) ?? throw MaterialsRefused::missing();
+    }
+
+    /**
+     * @return array<string, list<string>>
+     */
+    private static function members(Floor $floor): array
+    {
+        $members = [];
+        foreach ($floor->groups as $group) {
+            $members[$group->id] = $group->students;
+        }
+
+        return $members;
+    }
+}

@@ -1,0 +1,38 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FreshHuddle\App\Materials\HandOut;
+
+use FreshHuddle\Core\Materials\HandOutWay;
+use FreshHuddle\Core\Materials\Variant;
+
+/**
+ * A row of the hand-out plan: an original, and what each group of the round gets of it.
+ */
+final readonly class RowView
+{
+    /**
+     * @param int            $version    of the original, now
+     * @param string|null    $unfinished why it cannot be copied yet, in words
+     * @param list<Variant>  $variants   the forms it has
+     * @param HandOutWay     $way        of all groups of which nothing else is said
+     * @param list<CellView> $cells
+     * @param string         $variant    of all groups of which nothing else is said
+     * @param int            $missing    copies that are still to be made
+     * @param int            $outdated   copies made from an earlier version, in which nobody has written yet
+     */
+    public function __construct(
+        public string $original,
+        public string $title,
+        public int $version,
+        public ?string $unfinished,
+        public array $variants,
+        public HandOutWay $way,
+        public array $cells,
+        public string $variant,
+        public int $missing,
+        public int $outdated,
+    ) {
+    }
+}

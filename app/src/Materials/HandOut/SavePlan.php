@@ -1,0 +1,19 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FreshHuddle\App\Materials\HandOut;
+
+use Symfony\Component\Validator\Constraints as Assert;
+
+final readonly class SavePlan
+{
+    /**
+     * @param list<RowPlan> $rows all of them, in order
+     */
+    public function __construct(
+        #[Assert\Count(max: 20, maxMessage: 'materials.plan_holds_at_most_20'), Assert\Valid]
+        public array $rows,
+    ) {
+    }
+}

@@ -1,0 +1,23 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FreshHuddle\App\Materials\Writing;
+
+final readonly class AnswerView
+{
+    /**
+     * @param string $owner  the student whose answer it is; the copy's id for an answer together
+     * @param string $author who wrote last
+     * @param int    $at     when, milliseconds since 1970
+     */
+    public function __construct(
+        public string $slot,
+        public string $owner,
+        public string $text,
+        public int $revision,
+        public string $author,
+        public int $at,
+    ) {
+    }
+}

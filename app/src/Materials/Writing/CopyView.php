@@ -1,0 +1,32 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FreshHuddle\App\Materials\Writing;
+
+use FreshHuddle\App\Materials\Cupboard\BlockHtml;
+use FreshHuddle\App\Materials\Cupboard\PageView;
+use FreshHuddle\Core\Materials\HandOutWay;
+
+final readonly class CopyView
+{
+    /**
+     * @param string|null      $groupId whose it is: a group's, a student's, or (neither) the class's
+     * @param list<PageView>   $pages
+     * @param list<BlockHtml>  $html    the texts to read, as they are shown
+     * @param list<AnswerView> $answers those that were ever written
+     */
+    public function __construct(
+        public string $id,
+        public string $original,
+        public ?string $groupId,
+        public ?string $studentId,
+        public HandOutWay $way,
+        public string $name,
+        public string $title,
+        public array $pages,
+        public array $html,
+        public array $answers,
+    ) {
+    }
+}

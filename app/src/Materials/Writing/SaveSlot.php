@@ -1,0 +1,27 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FreshHuddle\App\Materials\Writing;
+
+use FreshHuddle\App\Http\Body\Id;
+use Symfony\Component\Validator\Constraints as Assert;
+
+final readonly class SaveSlot
+{
+    /**
+     * @param string $save a fresh UUID for each save; the same again when the same save is sent again
+     * @param string $base what the writing began from: what the page last knew to be saved
+     * @param string $text what is to be saved: the text, or for slots that hold things (cards, ticks, cells …) a JSON object
+     *                     of them (docs/formats/slot-values.schema.json)
+     */
+    public function __construct(
+        #[Id]
+        public string $save,
+        #[Assert\Length(max: 20_000, maxMessage: 'materials.this_more_than_answer_holds')]
+        public string $base,
+        #[Assert\Length(max: 20_000, maxMessage: 'materials.answer_holds_20000_signs')]
+        public string $text,
+    ) {
+    }
+}

@@ -1,0 +1,24 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FreshHuddle\App\Materials\Writing;
+
+use Doctrine\ORM\Mapping as ORM;
+
+/**
+ * A save that has been done, so that one sent twice counts once. Written by Writing.
+ */
+#[ORM\Entity]
+#[ORM\Index(name: 'slot_save_at', columns: ['at'])]
+class SlotSave
+{
+    public function __construct(
+        #[ORM\Id, ORM\Column(type: 'guid')]
+        public readonly string $id,
+        /** Milliseconds since 1970. */
+        #[ORM\Column(type: 'bigint')]
+        public readonly int $at,
+    ) {
+    }
+}

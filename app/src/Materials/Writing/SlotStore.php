@@ -1,0 +1,136 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FreshHuddle\App\Materials\Writing;
+
+use Doctrine\DBAL\Connection;
+use FreshHuddle\App\Database\Clock;
+use FreshHuddle\App\Database\Row;
+use FreshHuddle\App\Materials\Exception\MaterialsRefused;
+use FreshHuddle\App\Worker\Forgets;
+use FreshHuddle\Core\Materials\Block;
+use FreshHuddle\Core\Materials\HandOutWay;
+use FreshHuddle\Core\Materials\Slot\SlotKind;
+use FreshHuddle\Core\Materials\Slot\Written;
+use Symfony\Component\DependencyInjection\Attribute\Target;
+use Symfony\Component\RateLimiter\RateLimiterFactoryInterface;
+
+/**
+ * Saves slots. By hand: it is what happens most, hundreds of times a second, and two who write in one slot come one after
+ * the other on its row.
+ */
+final readonly class SlotStore implements Forgets
+{
+    /** Saves of one author that follow each other within so long are one stretch of the history. Milliseconds. */
+    private const STRETCH = 30_000;
+    /** No page sends a save again after so long: it keeps what is unsaved for a school week at most. Milliseconds. */
+    private const SENT_AGAIN_FOR = 7 * 86_400_000;
+    /** Signs a slot holds, whatever was merged to make them. */
+    private const MOST = 20_000;
+
+    public function __construct(
+        private Connection $db,
+        private Clock $clock,
+        #[Target('overflows')]
+        private RateLimiterFactoryInterface $overflows,
+    ) {
+    }
+
+    public function forgetOld(): void
+    {
+        $this->db->executeStatement('DELETE FROM slot_save WHERE at < ?', [$this->clock->ms() - self::SENT_AGAIN_FOR]);
+    }
+
+    /**
+     * @return array{string|null, AnswerView} what stood there before, null if this save was done before; and what stands
+     *                                        there now
+     */
+    public function save(string $copyId, Block $block, SlotKind $kind, string $owner, string $author, SaveSlot $save): array
+    {
+        $written = $this->db->transactional(fn (): ?array => $this->write($copyId, $block, $kind, $owner, $author, $save));
+        if (null !== $written) {
+            return $written;
+        }
+        $row = $this->db->fetchAssociative('SELECT * FROM slot_answer WHERE copy_id = ? AND slot = ? AND owner = ?', [$copyId, $block->id, $owner]);
+
+        return [null, WorkReader::answer(new Row(false === $row ? throw MaterialsRefused::missing() : $row))];
+    }
+
+    /**
+     * A copy whose group stands on the floor of its round's grouping, and whose it is as things stand now.
+     *
+     * @return array{lesson: string, moments: array<array-key, mixed>, way: HandOutWay, members: list<string>, pages: array<array-key, mixed>}|null
+     */
+    public function copy(string $copyId): ?array
+    {
+        $row = $this->db->fetchAssociative(
+            'SELECT c.pages, c.way, r.lesson_id, r.moments, array_to_json(CASE
+                        WHEN c.student_id IS NOT NULL THEN ARRAY[c.student_id]
+                        WHEN c.group_id IS NOT NULL THEN ARRAY(SELECT s.student_id FROM seat s WHERE s.group_id = c.group_id ORDER BY s.number)
+                        ELSE ARRAY(SELECT s.student_id FROM seat s JOIN work_group w ON w.id = s.group_id AND w.position IS NOT NULL WHERE s.grouping_id = r.grouping_id ORDER BY w.position, s.number)
+                    END) AS members
+             FROM work_copy c JOIN round r ON r.id = c.round_id LEFT JOIN work_group g ON g.id = c.group_id AND g.grouping_id = r.grouping_id AND g.position IS NOT NULL
+             WHERE c.id = ? AND (c.group_id IS NULL OR g.id IS NOT NULL)',
+            [$copyId],
+        );
+        if (false === $row) {
+            return null;
+        }
+        $row = new Row($row);
+
+        return [
+            'lesson' => $row->text('lesson_id'), 'moments' => $row->json('moments'), 'way' => HandOutWay::from($row->text('way')),
+            'members' => array_values(array_filter($row->json('members'), \is_string(...))), 'pages' => $row->json('pages'),
+        ];
+    }
+
+    /**
+     * @return array{string, AnswerView}|null what stood there before, and what stands there now; null if this save was done before
+     */
+    private function write(string $copyId, Block $block, SlotKind $kind, string $owner, string $author, SaveSlot $save): ?array
+    {
+        $now = $this->clock->ms();
+        if (0 === $this->db->executeStatement('INSERT INTO slot_save (id, at) VALUES (?, ?) ON CONFLICT DO NOTHING', [$save->save, $now])) {
+            return null;
+        }
+        $key = [$copyId, $block->id, $owner];
+        $this->db->executeStatement("INSERT INTO slot_answer (copy_id, slot, owner, text, revision, author, at) VALUES (?, ?, ?, '', 0, ?, ?) ON CONFLICT DO NOTHING", [...$key, $author, $now]);
+        $row = $this->db->fetchAssociative('SELECT * FROM slot_answer WHERE copy_id = ? AND slot = ? AND owner = ? FOR UPDATE', $key);
+        $saved = WorkReader::answer(new Row(false === $row ? throw MaterialsRefused::missing() : $row));
+
+        $text = $this->fit($kind->merge($save->base, $saved->text, $save->text), $kind, $saved, $key, $author, $now);
+        $answer = new AnswerView($block->id, $owner, $text, $saved->revision + 1, $author, $now);
+        if ($saved->revision > 0 && ($saved->author !== $author || $now - $saved->at > self::STRETCH)) {
+            $this->db->executeStatement(
+                'INSERT INTO slot_revision (copy_id, slot, owner, revision, text, author, at) VALUES (?, ?, ?, ?, ?, ?, ?)',
+                [...$key, $saved->revision, $saved->text, $saved->author, $saved->at],
+            );
+        }
+        $this->db->executeStatement('UPDATE slot_answer SET text = ?, revision = ?, author = ?, at = ? WHERE copy_id = ? AND slot = ? AND owner = ?', [$text, $answer->revision, $author, $now, ...$key]);
+
+        return [$saved->text, $answer];
+    }
+
+    /**
+     * What two people wrote at once can be more than a slot holds. It then holds its beginning, so that it can always be
+     * shortened and gone on with, and the whole of it is kept in the history.
+     *
+     * @param list<string> $key
+     */
+    private function fit(string $text, SlotKind $kind, AnswerView $saved, array $key, string $author, int $now): string
+    {
+        if (mb_strlen($text) <= self::MOST) {
+            return $text;
+        }
+        if (!$kind instanceof Written || !$this->overflows->create(implode('|', $key))->consume()->isAccepted()) {
+            throw MaterialsRefused::tooMuch('materials.slot_full', 'text', 10);
+        }
+        $this->db->executeStatement(
+            'INSERT INTO slot_revision (copy_id, slot, owner, revision, text, author, at) VALUES (?, ?, ?, ?, ?, ?, ?)',
+            [...$key, -$saved->revision - 1, $text, $author, $now],
+        );
+
+        return mb_substr($text, 0, self::MOST);
+    }
+}

@@ -1,0 +1,31 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FreshHuddle\App\Materials\Writing;
+
+use FreshHuddle\App\Http\Body\Body;
+use FreshHuddle\App\Roster\Device\StudentUser;
+use Symfony\Component\Routing\Attribute\Route;
+use Symfony\Component\Routing\Requirement\Requirement;
+use Symfony\Component\Security\Http\Attribute\CurrentUser;
+
+#[Route('/api/student/copies/{id}', requirements: ['id' => Requirement::UUID, 'slot' => '[a-z0-9-]{1,40}'])]
+final readonly class StudentCopyController
+{
+    public function __construct(private Writing $writing)
+    {
+    }
+
+    #[Route('', methods: ['GET'])]
+    public function show(#[CurrentUser] StudentUser $student, string $id): CopyView
+    {
+        return $this->writing->read($id, $student->id);
+    }
+
+    #[Route('/slots/{slot}', methods: ['PUT'])]
+    public function save(#[CurrentUser] StudentUser $student, string $id, string $slot, #[Body(200_000)] SaveSlot $request): AnswerView
+    {
+        return $this->writing->save($id, $slot, $student->id, $request);
+    }
+}

@@ -1,0 +1,87 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FreshHuddle\App\Materials\Writing;
+
+use Doctrine\DBAL\Connection;
+use FreshHuddle\App\Database\Row;
+use FreshHuddle\App\Materials\Cupboard\BlockHtml;
+use FreshHuddle\App\Materials\Cupboard\Markdown;
+use FreshHuddle\App\Materials\Cupboard\Pages;
+use FreshHuddle\App\Materials\Cupboard\PageView;
+use FreshHuddle\Core\Materials\HandOutWay;
+
+/**
+ * Copies with all that stands in them. By hand: all copies of a round with all their answers come in two round trips, as
+ * many as 1,200, every time a page looks again.
+ */
+final readonly class WorkReader
+{
+    public function __construct(private Connection $db, private Pages $pages, private Markdown $markdown)
+    {
+    }
+
+    /**
+     * @return list<CopyView>
+     */
+    public function copies(string $roundId): array
+    {
+        $answers = [];
+        foreach (Row::all($this->db->fetchAllAssociative('SELECT a.* FROM slot_answer a JOIN work_copy c ON c.id = a.copy_id WHERE c.round_id = ? ORDER BY a.at', [$roundId])) as $row) {
+            $answers[$row->text('copy_id')][] = self::answer($row);
+        }
+        $pages = [];
+
+        return array_map(
+            function (Row $row) use ($answers, &$pages): CopyView {
+                $key = "{$row->text('original_id')}|{$row->int('original_version')}|{$row->text('variant')}";
+                $pages[$key] ??= $this->read($row);
+
+                return self::view($row, $pages[$key], $answers[$row->text('id')] ?? []);
+            },
+            Row::all($this->db->fetchAllAssociative('SELECT * FROM work_copy WHERE round_id = ? ORDER BY name', [$roundId])),
+        );
+    }
+
+    /**
+     * @return CopyView|null null if there is no such copy
+     */
+    public function copy(string $id): ?CopyView
+    {
+        $row = $this->db->fetchAssociative('SELECT * FROM work_copy WHERE id = ?', [$id]);
+        if (false === $row) {
+            return null;
+        }
+        $row = new Row($row);
+        $answers = Row::all($this->db->fetchAllAssociative('SELECT * FROM slot_answer WHERE copy_id = ? ORDER BY at', [$id]));
+
+        return self::view($row, $this->read($row), array_map(self::answer(...), $answers));
+    }
+
+    public static function answer(Row $row): AnswerView
+    {
+        return new AnswerView($row->text('slot'), $row->text('owner'), $row->text('text'), $row->int('revision'), $row->text('author'), $row->int('at'));
+    }
+
+    /**
+     * @return array{list<PageView>, list<BlockHtml>}
+     */
+    private function read(Row $row): array
+    {
+        $pages = $this->pages->read($row->json('pages'));
+
+        return [$pages, $this->markdown->of($pages)];
+    }
+
+    /**
+     * @param array{list<PageView>, list<BlockHtml>} $pages
+     * @param list<AnswerView>                       $answers
+     */
+    private static function view(Row $row, array $pages, array $answers): CopyView
+    {
+        return new CopyView(
+            $row->text('id'), $row->text('original_id'), $row->textOrNull('group_id'), $row->textOrNull('student_id'), HandOutWay::from($row->text('way')), $row->text('name'), $row->text('title'), $pages[0], $pages[1], $answers,
+        );
+    }
+}

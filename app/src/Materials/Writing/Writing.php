@@ -1,0 +1,123 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FreshHuddle\App\Materials\Writing;
+
+use FreshHuddle\App\Database\Clock;
+use FreshHuddle\App\Lesson\Moments;
+use FreshHuddle\App\Materials\Exception\MaterialsRefused;
+use FreshHuddle\App\Materials\Cupboard\Pages;
+use FreshHuddle\App\Stream\Audience;
+use FreshHuddle\App\Stream\Stream;
+use FreshHuddle\Core\Materials\Exception\UnusableValue;
+use FreshHuddle\Core\Materials\Merge\Splice;
+use FreshHuddle\Core\Materials\HandOutWay;
+use FreshHuddle\Core\Materials\SlotAccess;
+use Symfony\Component\DependencyInjection\Attribute\Target;
+use Symfony\Component\RateLimiter\RateLimiterFactoryInterface;
+
+/**
+ * Students reading and writing in their group's copy. To anybody who is not a member now, a copy is not there.
+ */
+final readonly class Writing
+{
+    /** Above so many bytes only what changed goes out. */
+    private const LONG = 1_000;
+
+    public function __construct(
+        private SlotStore $store,
+        private WorkReader $reader,
+        private Pages $pages,
+        private Stream $stream,
+        private Clock $clock,
+        #[Target('saves')]
+        private RateLimiterFactoryInterface $saves,
+    ) {
+    }
+
+    /**
+     * @throws MaterialsRefused if there is no such copy, or it is not open to this student
+     */
+    public function read(string $copyId, string $studentId): CopyView
+    {
+        $access = new SlotAccess($this->open($copyId, $studentId)['members']);
+        $copy = $this->reader->copy($copyId) ?? throw MaterialsRefused::missing();
+        $blocks = [];
+        foreach ($copy->pages as $page) {
+            foreach ($page->blocks as $block) {
+                $blocks[$block->id] = $block->block();
+            }
+        }
+
+        return new CopyView($copy->id, $copy->original, $copy->groupId, $copy->studentId, $copy->way, '', $copy->title, $copy->pages, $copy->html, array_values(array_filter(
+            $copy->answers,
+            static fn (AnswerView $answer): bool => isset($blocks[$answer->slot]) && $access->maySee($studentId, $blocks[$answer->slot], $answer->owner),
+        )));
+    }
+
+    /**
+     * Saves what a student wrote. Where somebody else wrote meanwhile, both are brought together. A save that is sent
+     * again changes nothing.
+     *
+     * @return AnswerView what the slot holds now
+     *
+     * @throws MaterialsRefused if this student may not write there
+     */
+    public function save(string $copyId, string $slot, string $studentId, SaveSlot $save): AnswerView
+    {
+        $copy = $this->open($copyId, $studentId);
+        $block = $this->pages->block($copy['pages'], $slot) ?? throw MaterialsRefused::missing();
+        $kind = $block->slot() ?? throw MaterialsRefused::missing();
+        $alone = $kind->isAlone($block->settings);
+        $access = new SlotAccess($copy['members'], $copy['way']);
+        if (!$access->mayWrite($studentId, $block, $alone ? $studentId : null)) {
+            throw MaterialsRefused::missing();
+        }
+        try {
+            $save = new SaveSlot($save->save, $kind->read($save->base, $block), $kind->read($save->text, $block));
+        } catch (UnusableValue $e) {
+            throw MaterialsRefused::because($e->says, 'text');
+        }
+        if (!$this->saves->create($studentId)->consume()->isAccepted()) {
+            throw MaterialsRefused::tooMuch('materials.too_much', null, 2);
+        }
+        [$before, $answer] = $this->store->save($copyId, $block, $kind, $alone ? $studentId : $copyId, $studentId, $save);
+        if (null === $before) {
+            return $answer;
+        }
+        $whoSees = array_filter($copy['members'], static fn (string $member): bool => $access->maySee($member, $block, $answer->owner));
+        $this->stream->publish([Audience::staff($copy['lesson']), ...array_map(Audience::student(...), array_values($whoSees))], self::message($copyId, $before, $answer));
+
+        return $answer;
+    }
+
+    /**
+     * @return array<string, mixed> the answer, or where it is long what has changed in it
+     */
+    private static function message(string $copyId, string $before, AnswerView $answer): array
+    {
+        if (\strlen($answer->text) <= self::LONG) {
+            return ['kind' => 'answer', 'copy' => $copyId, 'answer' => $answer];
+        }
+        $splice = Splice::between($before, $answer->text);
+
+        return ['kind' => 'change', 'copy' => $copyId, 'slot' => $answer->slot, 'owner' => $answer->owner, 'revision' => $answer->revision, 'author' => $answer->author, 'when' => $answer->at]
+            + (\strlen($splice->put) <= self::LONG ? ['at' => $splice->at, 'gone' => $splice->gone, 'put' => $splice->put] : []);
+    }
+
+    /**
+     * @return array{lesson: string, moments: array<array-key, mixed>, way: HandOutWay, members: list<string>, pages: array<array-key, mixed>}
+     *
+     * @throws MaterialsRefused if the copy is not open to this student
+     */
+    private function open(string $copyId, string $studentId): array
+    {
+        $copy = $this->store->copy($copyId) ?? throw MaterialsRefused::missing();
+        if (!Moments::read($copy['moments'])->phase($this->clock->ms())->showsGroups() || !(new SlotAccess($copy['members']))->mayRead($studentId)) {
+            throw MaterialsRefused::missing();
+        }
+
+        return $copy;
+    }
+}

@@ -1,0 +1,66 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FreshHuddle\App\Tests\Materials;
+
+use FreshHuddle\App\Tests\Support\AppTestCase;
+
+final class CupboardTest extends AppTestCase
+{
+    public function test_an_original_is_kept_whole_and_found_with_where_it_is_used(): void
+    {
+        $blocks = [
+            ['id' => 'a', 'kind' => 'text', 'text' => 'Begin **here**.', 'variants' => [['variant' => 'easy', 'text' => 'Begin.']]],
+            ['id' => 'b', 'kind' => 'link', 'text' => 'The map', 'settings' => ['address' => 'https://maps.larkmouth.example/wall?x=1']],
+            ['id' => 'c', 'kind' => 'sort', 'text' => 'Sort', 'settings' => ['items' => [['id' => 'x', 'text' => 'Card', 'under' => 'h']], 'heads' => [['id' => 'h', 'text' => 'Head']], 'growing' => true]],
+        ];
+        $made = $this->ask('POST', '/api/staff/originals', ['subject' => 'Geography', 'year' => '9', 'about' => 'walls, water'] + self::original('The wall', $blocks, 0, [['id' => 'easy', 'name' => 'Easy']]))->is(200);
+        $read = $this->ask('GET', '/api/staff/originals/'.$made->text('id'))->is(200);
+        self::assertSame($made->raw, $read->raw);
+        self::assertSame(['https://maps.larkmouth.example/wall?x=1', 'h', true, 'Begin.'], [$read->at('pages.0.blocks.1.settings.address'), $read->at('pages.0.blocks.2.settings.items.0.under'), $read->at('pages.0.blocks.2.settings.growing'), $read->at('pages.0.blocks.0.variants.0.text')]);
+
+        $lesson = $this->newLesson(4);
+        $round = $lesson->text('round.id');
+        $this->ask('PUT', "/api/staff/rounds/{$round}/hand-out", ['rows' => [['original' => $made->text('id'), 'way' => 'together']]])->is(204);
+        $all = $this->ask('GET', '/api/staff/originals')->is(200);
+        self::assertSame(['The wall', 'Geography', 1, 1, 1, 1, 'Begin **here**.'], array_map(static fn (string $field): mixed => $all->at("0.{$field}"), ['title', 'subject', 'pages', 'slots', 'variants', 'used', 'begins']));
+        self::assertSame([$lesson->text('className')], $all->list('0.classes'));
+    }
+
+    public function test_a_copy_is_another_original_and_what_is_put_away_comes_last(): void
+    {
+        $first = $this->ask('POST', '/api/staff/originals', self::original('First', []))->is(200)->text('id');
+        $copy = $this->ask('POST', "/api/staff/originals/{$first}/copy")->is(200);
+        self::assertSame('First (copy)', $copy->text('title'));
+        $this->ask('PUT', "/api/staff/originals/{$copy->text('id')}", self::original('Second', [], 1))->is(200);
+        self::assertSame('First', $this->ask('GET', "/api/staff/originals/{$first}")->text('title'));
+        $this->ask('PUT', "/api/staff/originals/{$copy->text('id')}/archive", ['archived' => true])->is(204);
+        self::assertSame([['First', false], ['Second', true]], array_map(static fn (mixed $one): array => [((array) $one)['title'], ((array) $one)['archived']], (array) $this->ask('GET', '/api/staff/originals')->at('')));
+        $this->ask('PUT', "/api/staff/originals/{$copy->text('id')}/archive", ['archived' => false])->is(204);
+        self::assertFalse($this->ask('GET', "/api/staff/originals/{$copy->text('id')}")->at('archived'));
+    }
+
+    public function test_nobody_puts_another_teachers_original_into_a_plan(): void
+    {
+        $theirs = $this->ask('POST', '/api/staff/originals', self::original('Theirs', [['id' => 'a', 'kind' => 'text', 'text' => 'Private']]))->text('id');
+        $this->asTeacher($this->newTeacher('another@larkmouth.example'));
+        $lesson = $this->newLesson(4);
+        $this->ask('PUT', '/api/staff/rounds/'.$lesson->text('round.id').'/hand-out', ['rows' => [['original' => $theirs, 'way' => 'together']]])->is(404);
+        self::assertSame([], $this->ask('GET', '/api/staff/originals')->list(''));
+    }
+
+    public function test_the_plan_holds_an_original_once_and_forgets_tables_that_are_gone(): void
+    {
+        $lesson = $this->readyLesson(4, 2);
+        $original = $lesson->text('handOut.0.original');
+        $path = '/api/staff/rounds/'.$lesson->text('round.id').'/hand-out';
+        $row = ['original' => $original, 'way' => 'together'];
+        $this->ask('PUT', $path, ['rows' => [$row, $row]])->is(422);
+        $this->ask('PUT', $path, ['rows' => [['cells' => [['group' => '00000000-0000-4000-8000-000000000000', 'way' => 'each']]] + $row]])->is(204);
+        self::assertSame([], $this->ask('GET', '/api/staff/lessons/'.$lesson->text('id'))->list('handOut.0.cells'));
+        $this->ask('PUT', $path, ['rows' => []])->is(204);
+        self::assertSame([], $this->ask('GET', '/api/staff/lessons/'.$lesson->text('id'))->list('handOut'));
+        self::assertSame('There is no original to copy yet.', $this->ask('POST', '/api/staff/rounds/'.$lesson->text('round.id').'/copies')->is(422)->text('title'));
+    }
+}

@@ -1,0 +1,43 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FreshHuddle\App\Tests\Materials;
+
+use FreshHuddle\App\Materials\Cupboard\Markdown;
+use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\TestCase;
+
+final class MarkdownTest extends TestCase
+{
+    public function test_a_text_is_shown_as_it_is_meant(): void
+    {
+        $html = (new Markdown())->html("# The wall\n\nIt goes **north**, *not* south.\nOr:\n\n- one\n- two\n\n> said Ada\n\n[the map](https://maps.larkmouth.example/a?b=1)");
+        self::assertSame(
+            "<h3>The wall</h3>\n<p>It goes <strong>north</strong>, <em>not</em> south.<br />\nOr:</p>\n<ul>\n<li>one</li>\n<li>two</li>\n</ul>\n<blockquote>\n<p>said Ada</p>\n</blockquote>\n"
+            .'<p><a href="https://maps.larkmouth.example/a?b&#61;1" rel="noopener noreferrer" target="_blank">the map</a></p>',
+            $html,
+        );
+    }
+
+    #[DataProvider('hostile')]
+    public function test_nothing_that_acts_comes_through(string $text): void
+    {
+        $html = (new Markdown())->html($text);
+        self::assertDoesNotMatchRegularExpression('~<(script|img|iframe|svg|style|form|input|object|math|body)|<[^>]+\son\w+\s*=|href="(?!https?://)|<[^>]+style=~i', $html);
+    }
+
+    /**
+     * @return iterable<string, array{string}>
+     */
+    public static function hostile(): iterable
+    {
+        foreach ([
+            '<script>alert(1)</script>', '<img src=x onerror=alert(1)>', '[x](javascript:alert(1))', '[x](JaVaScRiPt:alert(1))', '[x](data:text/html;base64,PHNjcmlwdD4=)', '![x](https://elsewhere.example/pixel.png)',
+            '<svg/onload=alert(1)>', '<a href="https://a.example" onclick="alert(1)">x</a>', '<iframe src="https://a.example"></iframe>', '[x](https://a.example "onmouseover=alert(1)")', '<style>*{display:none}</style>',
+            "[x]: javascript:alert(1)\n\n[x]", '<math><mtext></p><script>alert(1)</script>', '`<script>`', "```\n<script>alert(1)</script>\n```", '<p style="position:fixed">x</p>', '[x](vbscript:msgbox)', '<https://a.example" onmouseover="x">',
+        ] as $text) {
+            yield $text => [$text];
+        }
+    }
+}

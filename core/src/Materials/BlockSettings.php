@@ -1,0 +1,99 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FreshHuddle\Core\Materials;
+
+use FreshHuddle\Core\Materials\Exception\UnusableOriginal;
+
+/**
+ * What a block has beside its text. Each kind reads what it has a use for and leaves the rest alone.
+ */
+final readonly class BlockSettings
+{
+    public const MOST_ITEMS = 60;
+    public const MOST_HEADS = 12;
+    public const LONGEST_ITEM = 2_000;
+
+    /**
+     * @param list<BlockItem> $items   cards, lines to tick, rows, sentences to mend, options
+     * @param list<BlockItem> $heads   headings of a sort, columns of a table, kinds of marks
+     * @param string          $passage the text to mark in
+     * @param string          $address where a link leads
+     * @param bool            $alone   everybody for themselves (lines to tick)
+     * @param bool            $several more than one option may be chosen
+     * @param bool            $growing students may add rows, or cards
+     * @param bool            $shown   what others chose can be seen
+     */
+    public function __construct(
+        public array $items = [],
+        public array $heads = [],
+        public string $passage = '',
+        public string $address = '',
+        public bool $alone = false,
+        public bool $several = false,
+        public bool $growing = false,
+        public bool $shown = true,
+    ) {
+    }
+
+    public function withPassage(string $passage): self
+    {
+        return new self($this->items, $this->heads, $passage, $this->address, $this->alone, $this->several, $this->growing, $this->shown);
+    }
+
+    public function item(string $id): ?BlockItem
+    {
+        return self::find($this->items, $id);
+    }
+
+    public function head(string $id): ?BlockItem
+    {
+        return self::find($this->heads, $id);
+    }
+
+    /**
+     * @throws UnusableOriginal
+     */
+    public function check(): void
+    {
+        if (\count($this->items) > self::MOST_ITEMS || \count($this->heads) > self::MOST_HEADS) {
+            throw UnusableOriginal::tooManyItems(self::MOST_ITEMS, self::MOST_HEADS);
+        }
+        if (mb_strlen($this->passage) > Block::MAX_TEXT) {
+            throw UnusableOriginal::blockTooLong(mb_strlen($this->passage), Block::MAX_TEXT);
+        }
+        foreach ([$this->items, $this->heads] as $list) {
+            $ids = [];
+            foreach ($list as $item) {
+                if (1 !== preg_match(Block::ID, $item->id)) {
+                    throw UnusableOriginal::badId($item->id);
+                }
+                if (isset($ids[$item->id])) {
+                    throw UnusableOriginal::doubledId($item->id);
+                }
+                $ids[$item->id] = true;
+                if (mb_strlen($item->text) > self::LONGEST_ITEM) {
+                    throw UnusableOriginal::blockTooLong(mb_strlen($item->text), self::LONGEST_ITEM);
+                }
+            }
+        }
+        if ('' !== $this->address && 1 !== preg_match('~^https?://[^\s/@:]+(:\d+)?(/\S*)?$~D', $this->address)) {
+            throw UnusableOriginal::badAddress($this->address);
+        }
+    }
+
+    /**
+     * @param list<BlockItem> $list
+     */
+    private static function find(array $list, string $id): ?BlockItem
+    {
+        foreach ($list as $item) {
+            if ($item->id === $id) {
+                return $item;
+            }
+        }
+
+        return null;
+    }
+}

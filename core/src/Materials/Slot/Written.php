@@ -1,0 +1,46 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FreshHuddle\Core\Materials\Slot;
+
+use FreshHuddle\Core\Materials\Block;
+use FreshHuddle\Core\Materials\BlockSettings;
+use FreshHuddle\Core\Materials\Exception\UnusableValue;
+use FreshHuddle\Core\Materials\Merge\ThreeWay;
+
+/**
+ * What slots have in common that hold a text: two who write come together word by word.
+ */
+abstract readonly class Written implements SlotKind
+{
+    public function isShown(BlockSettings $settings): bool
+    {
+        return true;
+    }
+
+    public function lacks(Block $block): ?string
+    {
+        return $block->hasPrompt() ? null : 'materials.original.empty_slot';
+    }
+
+    public function read(string $value, Block $block): string
+    {
+        return mb_strlen($value) > Block::MAX_TEXT ? throw UnusableValue::tooLong() : $value;
+    }
+
+    public function merge(string $base, string $theirs, string $mine): string
+    {
+        return (new ThreeWay())->merge($base, $theirs, $mine);
+    }
+
+    public function isFilled(string $value, Block $block): bool
+    {
+        return 1 === preg_match('/[^\s\p{Z}]/u', $value);
+    }
+
+    public function share(string $value, Block $block): float
+    {
+        return $this->isFilled($value, $block) ? 1.0 : 0.0;
+    }
+}

@@ -1,0 +1,60 @@
+import { useQuery } from '@tanstack/react-query';
+import { useState, type ReactNode } from 'react';
+import { Choice } from '../../ui/Choice';
+import { Field } from '../../ui/Field';
+import { words as all } from '../../words';
+import { list } from '../../words/common';
+import { edit as words } from '../../words/edit';
+import { cupboardQuery, found, type Order, type Summary } from './cupboard';
+
+/** A teacher's originals, to be found. */
+export function CupboardList({
+  archived,
+  children,
+}: {
+  archived: boolean;
+  children: (original: Summary) => ReactNode;
+}) {
+  const originals = useQuery(cupboardQuery);
+  const [looked, setLooked] = useState('');
+  const [order, setOrder] = useState<Order>('changed');
+  if (originals.data === undefined) return <p className="text-soft">{all.common.loading}</p>;
+  const here = originals.data.filter((one) => one.archived === archived);
+  const shown = found(here, looked, order);
+  return (
+    <div>
+      {here.length > 3 && (
+        <div className="mb-4 flex flex-wrap items-end gap-3">
+          <Field
+            type="search"
+            className="min-w-60 flex-1"
+            label={words.find}
+            value={looked}
+            onChange={(event) => setLooked(event.target.value)}
+          />
+          <Choice
+            label={words.sortBy}
+            className="w-40"
+            value={order}
+            options={(['changed', 'title', 'used'] as const).map((one) => ({ value: one, label: words.sorts[one] }))}
+            onChange={setOrder}
+          />
+        </div>
+      )}
+      {here.length === 0 && !archived && <p className="py-8 text-center text-soft">{words.none}</p>}
+      {here.length > 0 && shown.length === 0 && <p className="py-8 text-center text-soft">{words.noneFound}</p>}
+      <ul className="grid grid-cols-[repeat(auto-fill,minmax(17rem,1fr))] gap-4">
+        {shown.map((one) => (
+          <li key={one.id} className="flex flex-col border border-ink bg-sheet p-4 shadow-[3px_3px_0_var(--line)]">
+            <p className="text-xs text-soft">{[one.subject, one.year].filter((part) => part !== '').join(' · ')}</p>
+            <h3 className="text-lg font-semibold wrap-anywhere">{one.title}</h3>
+            <p className="mt-1 line-clamp-3 flex-1 text-sm text-soft wrap-anywhere">{one.begins}</p>
+            <p className="mt-2 text-sm">{words.holds(one.pages, one.slots, one.variants)}</p>
+            <p className="text-sm text-soft">{words.usedIn(one.used, list(one.classes))}</p>
+            <div className="mt-3 flex flex-wrap gap-2">{children(one)}</div>
+          </li>
+        ))}
+      </ul>
+    </div>
+  );
+}

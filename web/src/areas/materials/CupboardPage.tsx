@@ -1,0 +1,110 @@
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useState } from 'react';
+import { Link, useNavigate, useParams } from 'react-router';
+import { api, take } from '../../api/client';
+import { Button } from '../../ui/Button';
+import { useMessages } from '../../ui/messages';
+import { Page } from '../../ui/Page';
+import { words } from '../../words';
+import { edit } from '../../words/edit';
+import { newPage } from './blocks';
+import { cupboardQuery } from './cupboard';
+import { CupboardList } from './CupboardList';
+import { OriginalEditor } from './OriginalEditor';
+
+/** All originals of a teacher. */
+export function CupboardPage() {
+  const queries = useQueryClient();
+  const navigate = useNavigate();
+  const { say, fail } = useMessages();
+  const [away, setAway] = useState(false);
+  const all = useQuery(cupboardQuery).data ?? [];
+  const putAway = all.filter((one) => one.archived).length;
+  const refresh = () => queries.invalidateQueries({ queryKey: cupboardQuery.queryKey });
+  const go = (id: string) => void navigate(`/cupboard/${id}`);
+  const add = useMutation({
+    mutationFn: () =>
+      take(
+        api.POST('/api/staff/originals', {
+          body: { title: words.original.untitled, basedOn: 0, pages: [newPage()] },
+        }),
+      ),
+    onSuccess: (made) => go(made.id),
+    onError: fail,
+  });
+  const copy = useMutation({
+    mutationFn: (id: string) => take(api.POST('/api/staff/originals/{id}/copy', { params: { path: { id } } })),
+    onSettled: refresh,
+    onError: fail,
+  });
+  const archive = useMutation({
+    mutationFn: ({ id, archived }: { id: string; archived: boolean }) =>
+      take(api.PUT('/api/staff/originals/{id}/archive', { params: { path: { id } }, body: { archived } })),
+    onSettled: refresh,
+    onError: fail,
+  });
+  return (
+    <Page title={edit.cupboard}>
+      <main className="mx-auto w-full max-w-6xl p-6">
+        <div className="mb-5 flex flex-wrap items-end gap-4">
+          <div className="min-w-0 flex-1">
+            <h1 className="text-3xl font-semibold">{edit.cupboard}</h1>
+            <p className="text-soft">{edit.cupboardLead}</p>
+          </div>
+          <Button look="main" busy={add.isPending} onClick={() => add.mutate()}>
+            {edit.writeNew}
+          </Button>
+        </div>
+        <CupboardList archived={away}>
+          {(original) => (
+            <>
+              <Button onClick={() => go(original.id)}>{edit.open}</Button>
+              <Button look="quiet" onClick={() => copy.mutate(original.id)}>
+                {edit.copyIt}
+              </Button>
+              <Button
+                look="quiet"
+                onClick={() => {
+                  archive.mutate({ id: original.id, archived: !away });
+                  if (!away)
+                    say(edit.putAwayDone(original.title), () => archive.mutate({ id: original.id, archived: false }));
+                }}
+              >
+                {away ? edit.takeOutAgain : edit.putAway}
+              </Button>
+            </>
+          )}
+        </CupboardList>
+        {(putAway > 0 || away) && (
+          <Button look="quiet" className="mt-6" aria-pressed={away} onClick={() => setAway(!away)}>
+            {away ? edit.back : edit.showAway(putAway)}
+          </Button>
+        )}
+      </main>
+    </Page>
+  );
+}
+
+/** One original, written outside of any lesson. */
+export function OriginalPage() {
+  const { id = '' } = useParams();
+  const queries = useQueryClient();
+  return (
+    <Page
+      title={edit.cupboard}
+      trail={
+        <Link to="/cupboard" className="underline decoration-line underline-offset-4 hover:decoration-ink">
+          {edit.back}
+        </Link>
+      }
+    >
+      <main className="floor-paper min-h-0 flex-1">
+        <OriginalEditor
+          key={id}
+          id={id}
+          onSaved={() => void queries.invalidateQueries({ queryKey: cupboardQuery.queryKey })}
+        />
+      </main>
+    </Page>
+  );
+}

@@ -1,0 +1,214 @@
+import { useMutation, useQueryClient } from '@tanstack/react-query';
+import clsx from 'clsx';
+import { api, take, type Schema } from '../../api/client';
+import { Button } from '../../ui/Button';
+import { Choice } from '../../ui/Choice';
+import { Choices, Do } from '../../ui/Choices';
+import { markOf } from '../../ui/marks';
+import { useMessages } from '../../ui/messages';
+import { Sideways } from '../../ui/Sideways';
+import { Sign } from '../../ui/Sign';
+import { edit as words } from '../../words/edit';
+
+type Lesson = Schema['LessonView'];
+type Row = Schema['RowView'];
+type Way = Schema['HandOutWay'];
+
+const ways: Way[] = ['together', 'each', 'read', 'all', 'nothing'];
+const planOf = (row: Row): Schema['RowPlan'] => ({
+  original: row.original,
+  way: row.way,
+  variant: row.variant,
+  cells: row.cells,
+});
+
+/** The whole plan is sent at every change: what is shown is what is kept. */
+export function usePlan(lesson: Lesson) {
+  const queries = useQueryClient();
+  const { fail } = useMessages();
+  const put = useMutation({
+    mutationFn: (rows: Schema['RowPlan'][]) =>
+      take(api.PUT('/api/staff/rounds/{id}/hand-out', { params: { path: { id: lesson.round.id } }, body: { rows } })),
+    onError: fail,
+    onSettled: () => queries.invalidateQueries({ queryKey: ['lesson', lesson.id] }),
+  });
+  return {
+    busy: put.isPending,
+    rows: lesson.handOut.map(planOf),
+    put: (rows: Schema['RowPlan'][]) => put.mutate(rows),
+  };
+}
+
+/** Originals by groups: who gets what, in which variant. */
+export function HandOutGrid({
+  lesson,
+  shown,
+  onShow,
+}: {
+  lesson: Lesson;
+  shown: string | null;
+  onShow: (original: string) => void;
+}) {
+  const { say } = useMessages();
+  const plan = usePlan(lesson);
+  const { groups } = lesson.floor;
+  const set = (i: number, row: Schema['RowPlan']) => plan.put(plan.rows.map((one, j) => (j === i ? row : one)));
+  const cellOf = (row: Row, group: string) => row.cells.find((one) => one.group === group);
+  const setCell = (i: number, row: Row, group: string, cell: { way: Way; variant: string } | null) =>
+    set(i, {
+      ...planOf(row),
+      cells: [...row.cells.filter((one) => one.group !== group), ...(cell === null ? [] : [{ group, ...cell }])],
+    });
+  const inOrder = (i: number, row: Row) =>
+    set(i, {
+      ...planOf(row),
+      cells: groups.map((group, n) => ({
+        group: group.id,
+        way: cellOf(row, group.id)?.way ?? row.way,
+        variant: row.variants[n % row.variants.length]?.id ?? '',
+      })),
+    });
+  return (
+    <Sideways label={words.plan} className="px-5 pt-4">
+      <table className="border-collapse text-left text-sm">
+        <caption className="sr-only">{words.plan}</caption>
+        <thead>
+          <tr>
+            <th scope="col" className="min-w-52 border-b-2 border-ink px-2 py-1">
+              {words.planOriginal}
+            </th>
+            <th scope="col" className="min-w-36 border-b-2 border-ink px-2 py-1">
+              {words.planAll}
+            </th>
+            {groups.map((group) => (
+              <th
+                key={group.id}
+                scope="col"
+                className="min-w-32 border-b-4 px-2 py-1"
+                style={{ borderColor: markOf(group.mark).colour }}
+              >
+                <span className="flex items-center gap-1.5 wrap-anywhere">
+                  <Sign mark={group.mark} size={16} /> {group.name}
+                </span>
+              </th>
+            ))}
+          </tr>
+        </thead>
+        <tbody>
+          {lesson.handOut.map((row, i) => (
+            <tr key={row.original} className={clsx(row.original === shown && 'bg-wash')}>
+              <th scope="row" className="border-b border-line px-2 py-1.5 align-top">
+                <span className="flex items-start gap-1">
+                  <button
+                    type="button"
+                    aria-current={row.original === shown ? 'true' : undefined}
+                    onClick={() => onShow(row.original)}
+                    className="min-h-6 min-w-0 flex-1 text-left font-semibold underline decoration-line underline-offset-4 wrap-anywhere"
+                  >
+                    {row.title}
+                  </button>
+                  <Choices label="…" name={words.blockMenu(row.title)} className="!px-2 !py-0.5">
+                    {row.variants.length > 0 && <Do onPress={() => inOrder(i, row)}>{words.inOrder}</Do>}
+                    <Do onPress={() => set(i, { ...planOf(row), cells: [] })}>{words.forAll}</Do>
+                    <Do
+                      onPress={() => {
+                        const before = plan.rows;
+                        plan.put(plan.rows.filter((_, j) => j !== i));
+                        say(words.tookFromPlan(row.title), () => plan.put(before));
+                      }}
+                    >
+                      {words.takeFromPlan(row.title)}
+                    </Do>
+                  </Choices>
+                </span>
+              </th>
+              <td className="border-b border-line px-2 py-1.5 align-top">
+                <Choice
+                  hidden
+                  label={words.wayOf(row.title, words.planAll)}
+                  value={row.way}
+                  options={ways.map((way) => ({ value: way, label: words.ways[way] }))}
+                  onChange={(way) => set(i, { ...planOf(row), way })}
+                />
+                {row.variants.length > 0 && (
+                  <VariantChoice
+                    label={words.variantOf(row.title, words.planAll)}
+                    row={row}
+                    value={row.variant}
+                    onChange={(variant) => set(i, { ...planOf(row), variant })}
+                  />
+                )}
+              </td>
+              {groups.map((group) => {
+                const cell = cellOf(row, group.id);
+                return (
+                  <td key={group.id} className="border-b border-line px-2 py-1.5 align-top">
+                    <Choice
+                      hidden
+                      label={words.wayOf(row.title, group.name)}
+                      className={clsx(cell === undefined && 'opacity-70')}
+                      value={cell?.way ?? ''}
+                      options={[
+                        { value: '', label: words.asAll },
+                        ...ways.filter((way) => way !== 'all').map((way) => ({ value: way, label: words.ways[way] })),
+                      ]}
+                      onChange={(way) =>
+                        setCell(i, row, group.id, way === '' ? null : { way, variant: cell?.variant ?? row.variant })
+                      }
+                    />
+                    {row.variants.length > 0 && (
+                      <VariantChoice
+                        label={words.variantOf(row.title, group.name)}
+                        row={row}
+                        value={cell?.variant ?? row.variant}
+                        onChange={(variant) => setCell(i, row, group.id, { way: cell?.way ?? row.way, variant })}
+                      />
+                    )}
+                  </td>
+                );
+              })}
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </Sideways>
+  );
+}
+
+function VariantChoice({
+  label,
+  row,
+  value,
+  onChange,
+}: {
+  label: string;
+  row: Row;
+  value: string | undefined;
+  onChange: (variant: string) => void;
+}) {
+  return (
+    <Choice
+      hidden
+      label={label}
+      className="mt-1"
+      value={value ?? ''}
+      options={[
+        { value: '', label: words.plain },
+        ...row.variants.map((variant) => ({ value: variant.id, label: variant.name })),
+      ]}
+      onChange={onChange}
+    />
+  );
+}
+
+/** What can be done about the whole: write another, or take one that is there. */
+export function PlanActions({ busy, onNew, onTake }: { busy: boolean; onNew: () => void; onTake: () => void }) {
+  return (
+    <span className="flex flex-wrap gap-2">
+      <Button busy={busy} onClick={onNew}>
+        {words.writeNew}
+      </Button>
+      <Button onClick={onTake}>{words.fromCupboard}</Button>
+    </span>
+  );
+}

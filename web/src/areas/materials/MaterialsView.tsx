@@ -1,0 +1,77 @@
+import { useMutation, useQueryClient } from '@tanstack/react-query';
+import { useState } from 'react';
+import { api, take, type Schema } from '../../api/client';
+import { Button } from '../../ui/Button';
+import { useMessages } from '../../ui/messages';
+import { Sheet } from '../../ui/Sheet';
+import { words } from '../../words';
+import { edit } from '../../words/edit';
+import { newPage } from './blocks';
+import { CupboardList } from './CupboardList';
+import { HandOutGrid, PlanActions, usePlan } from './HandOutGrid';
+import { OriginalEditor } from './OriginalEditor';
+
+/** A new original for the round, there at once. */
+export function useNewOriginal(lesson: Schema['LessonView'], onMade: (id: string) => void) {
+  const queries = useQueryClient();
+  const { fail } = useMessages();
+  return useMutation({
+    mutationFn: () =>
+      take(
+        api.POST('/api/staff/rounds/{id}/originals', {
+          params: { path: { id: lesson.round.id } },
+          body: { title: words.original.untitled, basedOn: 0, pages: [newPage()] },
+        }),
+      ),
+    onSuccess: async (made) => {
+      await queries.invalidateQueries({ queryKey: ['lesson', lesson.id] });
+      onMade(made.id);
+    },
+    onError: fail,
+  });
+}
+
+/** What a round hands out: who gets what, and the original that is being written. */
+export function MaterialsView({ lesson }: { lesson: Schema['LessonView'] }) {
+  const queries = useQueryClient();
+  const [asked, setAsked] = useState<string | null>(null);
+  const [choosing, setChoosing] = useState(false);
+  const plan = usePlan(lesson);
+  const add = useNewOriginal(lesson, setAsked);
+  const shown = lesson.handOut.find((row) => row.original === asked)?.original ?? lesson.handOut[0]?.original ?? null;
+  const here = new Set(lesson.handOut.map((row) => row.original));
+  return (
+    <div className="floor-paper flex-1 overflow-y-auto">
+      <div className="border-b border-line bg-sheet pb-3">
+        {lesson.handOut.length > 0 && <HandOutGrid lesson={lesson} shown={shown} onShow={setAsked} />}
+        <div className="flex flex-wrap items-center gap-4 px-5 pt-3">
+          {lesson.handOut.length === 0 && <p className="text-soft">{words.original.lead}</p>}
+          <PlanActions busy={add.isPending} onNew={() => add.mutate()} onTake={() => setChoosing(true)} />
+        </div>
+      </div>
+      {shown !== null && (
+        <OriginalEditor
+          key={shown}
+          id={shown}
+          onSaved={() => void queries.invalidateQueries({ queryKey: ['lesson', lesson.id] })}
+        />
+      )}
+      <Sheet open={choosing} onClose={() => setChoosing(false)} title={edit.chooseOne} wide="page">
+        <CupboardList archived={false}>
+          {(original) => (
+            <Button
+              disabled={here.has(original.id)}
+              onClick={() => {
+                plan.put([...plan.rows, { original: original.id, way: 'together' }]);
+                setAsked(original.id);
+                setChoosing(false);
+              }}
+            >
+              {edit.open}
+            </Button>
+          )}
+        </CupboardList>
+      </Sheet>
+    </div>
+  );
+}

@@ -1,0 +1,61 @@
+import { freshKey, type Schema, type Whole } from '../../api/client';
+
+export type Block = Whole<Schema['BlockView']>;
+export type BlockKind = Schema['BlockKind'];
+export type BlockItem = Whole<Schema['BlockItem']>;
+export type Page = Whole<Schema['PageView']>;
+export type Copy = Whole<Schema['CopyView']>;
+export type Original = Whole<Schema['OriginalView']>;
+export type Variant = Schema['Variant'];
+
+/** In the order in which they are offered. */
+export const kinds: BlockKind[] = [
+  'text',
+  'link',
+  'each',
+  'together',
+  'sort',
+  'ticks',
+  'table',
+  'markUp',
+  'mend',
+  'choose',
+];
+export const isSlot = (block: Block) => block.kind !== 'text' && block.kind !== 'link';
+
+/** Whether everybody has an answer of their own there, or the group has one. */
+export const isAlone = (block: Block) =>
+  block.kind === 'each' || block.kind === 'choose' || (block.kind === 'ticks' && block.settings.alone);
+
+export const blocksOf = (pages: Page[]): Block[] => pages.flatMap((page) => page.blocks);
+export const freshId = (kind: string) => `${kind}-${freshKey().slice(0, 8)}`;
+export const item = (text = ''): BlockItem => ({ id: freshId('i'), text, under: '' });
+
+const bare: Block['settings'] = {
+  items: [],
+  heads: [],
+  passage: '',
+  address: '',
+  alone: false,
+  several: false,
+  growing: false,
+  shown: true,
+};
+
+/** A new block with nothing in it, or with what it needs to be understood at once. */
+export function newBlock(kind: BlockKind, words: Record<string, string[]>): Block {
+  const heads = (words[kind] ?? []).map(item);
+  return { id: freshId('b'), kind, text: '', settings: { ...bare, heads }, variants: [] };
+}
+export const newPage = (): Page => ({ id: freshId('p'), title: '', blocks: [] });
+
+/** The block as it is in a variant. */
+export function inVariant(block: Block, variant: string): Block {
+  const other = block.variants.find((one) => one.variant === variant);
+  if (other === undefined) return block;
+  return {
+    ...block,
+    text: other.text,
+    settings: other.passage === '' ? block.settings : { ...block.settings, passage: other.passage },
+  };
+}

@@ -1,0 +1,128 @@
+import type { ReactNode } from 'react';
+import { edit as words } from '../../../words/edit';
+import type { Block } from '../blocks';
+import { ItemsEditor } from './ItemsEditor';
+
+interface Props {
+  block: Block;
+  /** @param about what is typed in */
+  onChange: (settings: Block['settings'], about?: string) => void;
+}
+
+function Tick({ on, onChange, children }: { on: boolean; onChange: (on: boolean) => void; children: ReactNode }) {
+  return (
+    <label className="flex min-h-6 items-center gap-2 text-sm">
+      <input
+        type="checkbox"
+        className="size-4 accent-(--ink)"
+        checked={on}
+        onChange={(event) => onChange(event.target.checked)}
+      />
+      {children}
+    </label>
+  );
+}
+
+const most = { items: 60, heads: 12 };
+
+/** What a block has beside its text, for each kind what it has a use for. */
+export function SlotSettings({ block, onChange }: Props) {
+  const { settings } = block;
+  const set = (change: Partial<Block['settings']>, about?: string) => onChange({ ...settings, ...change }, about);
+  const items = (title: string, add: string, under?: Block['settings']['heads']) => (
+    <ItemsEditor
+      title={title}
+      add={add}
+      items={settings.items}
+      most={most.items}
+      {...(under === undefined ? {} : { under })}
+      onChange={(next) => set({ items: next }, next.length === settings.items.length ? `${block.id}.items` : '')}
+    />
+  );
+  const heads = (title: string, add: string) => (
+    <ItemsEditor
+      title={title}
+      add={add}
+      items={settings.heads}
+      most={most.heads}
+      onChange={(next) => set({ heads: next }, next.length === settings.heads.length ? `${block.id}.heads` : '')}
+    />
+  );
+  switch (block.kind) {
+    case 'link':
+      return (
+        <label className="block text-sm font-semibold">
+          {words.address}
+          <input
+            type="url"
+            value={settings.address}
+            maxLength={2_000}
+            placeholder="https://"
+            onChange={(event) => set({ address: event.target.value.trim() }, `${block.id}.address`)}
+            className="mt-1 w-full border border-ink bg-sheet px-2 py-1.5 text-base font-normal"
+          />
+        </label>
+      );
+    case 'sort':
+      return (
+        <>
+          {heads(words.headings, words.addHeading)}
+          {items(words.cards, words.addCard, settings.heads)}
+          <Tick on={settings.growing} onChange={(growing) => set({ growing })}>
+            {words.mayAddCards}
+          </Tick>
+        </>
+      );
+    case 'ticks':
+      return (
+        <>
+          {items(words.lines, words.addLine)}
+          <Tick on={settings.alone} onChange={(alone) => set({ alone })}>
+            {words.tickAlone}
+          </Tick>
+        </>
+      );
+    case 'table':
+      return (
+        <>
+          {heads(words.columns, words.addColumn)}
+          {items(words.rows, words.addRow)}
+          <Tick on={settings.growing} onChange={(growing) => set({ growing })}>
+            {words.mayAddRows}
+          </Tick>
+        </>
+      );
+    case 'markUp':
+      return (
+        <>
+          <label className="block text-sm font-semibold">
+            {words.passage}
+            <textarea
+              rows={4}
+              value={settings.passage}
+              maxLength={20_000}
+              onChange={(event) => set({ passage: event.target.value }, `${block.id}.passage`)}
+              className="mt-1 block field-sizing-content max-h-80 w-full border border-ink bg-sheet px-2 py-1.5 text-base font-normal"
+            />
+          </label>
+          {heads(words.markKinds, words.addMarkKind)}
+        </>
+      );
+    case 'mend':
+      return items(words.sentences, words.addSentence);
+    case 'choose':
+      return (
+        <>
+          {items(words.options, words.addOption)}
+          <Tick on={settings.several} onChange={(several) => set({ several })}>
+            {words.mayChooseSeveral}
+          </Tick>
+          <Tick on={settings.shown} onChange={(shown) => set({ shown })}>
+            {words.showSpread}
+          </Tick>
+        </>
+      );
+    default:
+      return null;
+  }
+}
