@@ -78,11 +78,12 @@ for (const scheme of ['light', 'dark'] as const) {
     await t.keyboard.press('?');
     await isOpenToAll(t, 'keys');
     await t.keyboard.press('Escape');
-    await t.getByRole('tab', { name: 'Original', exact: true }).click();
-    await t.getByRole('button', { name: 'Add a slot: one answer each' }).click();
-    await t.getByLabel('What should they write?').fill('What do you see?');
-    await t.getByRole('button', { name: 'Add a slot: together' }).click();
-    await t.getByLabel('What should they write?').last().fill('What do you all say?');
+    await t.getByRole('tab', { name: 'Materials', exact: true }).click();
+    await t.getByRole('button', { name: 'Write a new one' }).click();
+    await t.getByRole('button', { name: '+ One answer each' }).click();
+    await t.getByLabel('What do students do here?').fill('What do you see?');
+    await t.getByRole('button', { name: '+ One answer together' }).click();
+    await t.getByLabel('What do students do here?').last().fill('What do you all say?');
     await expect(t.getByRole('status').filter({ hasText: /^Saved$/ })).toBeVisible();
     await isOpenToAll(t, 'the original');
     await t.getByRole('button', { name: 'Make 3 rooms' }).click();

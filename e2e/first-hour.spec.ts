@@ -89,13 +89,13 @@ test('from signing in to ready, in one sitting', async ({ browser }) => {
     await button('Make 7 rooms');
     await expect(page.getByText('7 rooms ready')).toBeVisible({ timeout: 30_000 });
     await button('Write the original');
-    await page.getByLabel('Title').fill('The river');
+    await page.getByLabel('Title', { exact: true }).fill('The river');
     for (const [add, text] of [
-      ['Add text', 'Larkmouth floods about once in eight years.'],
-      ['Add a slot: one answer each', 'What do you notice?'],
-      ['Add text', 'In a wet winter 310 mm of rain fall.'],
-      ['Add a slot: one answer each', 'What would you do?'],
-      ['Add a slot: together', 'Our decision'],
+      ['+ Text to read', 'Larkmouth floods about once in eight years.'],
+      ['+ One answer each', 'What do you notice?'],
+      ['+ Text to read', 'In a wet winter 310 mm of rain fall.'],
+      ['+ One answer each', 'What would you do?'],
+      ['+ One answer together', 'Our decision'],
     ] as const) {
       await button(add);
       await page.keyboard.type(text);

@@ -147,13 +147,13 @@ test('a lesson from the class list to groups at work and back', async ({ browser
 
   await test.step('an original and its copies', async () => {
     await t.getByRole('button', { name: 'Write the original' }).click();
-    await t.getByLabel('Title').fill('The bend');
-    await t.getByRole('button', { name: 'Add text' }).click();
+    await t.getByLabel('Title', { exact: true }).fill('The bend');
+    await t.getByRole('button', { name: '+ Text to read' }).click();
     await t.getByLabel('Text', { exact: true }).fill('The river bends at the mill.');
-    await t.getByRole('button', { name: 'Add a slot: one answer each' }).click();
-    await t.getByLabel('What should they write?').fill('What do you see?');
-    await t.getByRole('button', { name: 'Add a slot: together' }).click();
-    await t.getByLabel('What should they write?').last().fill('What do you all say?');
+    await t.getByRole('button', { name: '+ One answer each' }).click();
+    await t.getByLabel('What do students do here?').fill('What do you see?');
+    await t.getByRole('button', { name: '+ One answer together' }).click();
+    await t.getByLabel('What do students do here?').last().fill('What do you all say?');
     await expect(t.getByRole('status').filter({ hasText: /^Saved$/ })).toBeVisible();
     await t.getByRole('button', { name: 'Make 2 copies' }).click();
     await expect(t.getByText('2 copies handed out')).toBeVisible();

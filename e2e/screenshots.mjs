@@ -71,7 +71,7 @@ await teacher.keyboard.press('Escape');
 await teacher.getByRole('link', { name: 'To the lesson' }).click();
 await teacher.locator('[data-stop^="table:"]').first().waitFor();
 await shot(teacher, 'floor-planning');
-await teacher.getByRole('tab', { name: 'Original', exact: true }).click();
+await teacher.getByRole('tab', { name: 'Materials', exact: true }).click();
 await shot(teacher, 'original');
 await teacher.getByRole('button', { name: 'Make 7 rooms' }).click();
 await teacher.getByRole('button', { name: 'Make 6 copies' }).click();

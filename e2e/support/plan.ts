@@ -8,6 +8,8 @@ interface Plan {
   students: string[];
   groups: string[];
   round?: components['schemas']['EditSegment'];
+  /** False: nothing is handed out yet. */
+  original?: false;
 }
 
 async function send<T>(page: Page, method: 'POST' | 'PATCH' | 'PUT', path: string, data: unknown): Promise<T> {
@@ -44,12 +46,14 @@ export async function readyLesson(page: Page, plan: Plan): Promise<Lesson> {
     { id: 'each', kind: 'each', text: 'What do you see?' },
     { id: 'together', kind: 'together', text: 'What do you all say?' },
   ];
-  await send(page, 'POST', `/api/staff/rounds/${lesson.round.id}/originals`, {
-    title: 'The sheet',
-    basedOn: 0,
-    pages: [{ id: 'page-1', title: '', blocks }],
-  });
-  await send(page, 'POST', `/api/staff/rounds/${lesson.round.id}/copies`, {});
+  if (plan.original !== false) {
+    await send(page, 'POST', `/api/staff/rounds/${lesson.round.id}/originals`, {
+      title: 'The sheet',
+      basedOn: 0,
+      pages: [{ id: 'page-1', title: '', blocks }],
+    });
+    await send(page, 'POST', `/api/staff/rounds/${lesson.round.id}/copies`, {});
+  }
   await send(page, 'PATCH', `/api/staff/segments/${lesson.round.segmentId}`, plan.round ?? { lookSeconds: 0 });
   return (await (await page.request.get(`/api/staff/lessons/${lesson.id}`)).json()) as Lesson;
 }

@@ -4559,6 +4559,7 @@ export interface components {
         BlockHtml: {
             block: string;
             html: string;
+            variant?: string;
         };
         BlockItem: {
             id: string;

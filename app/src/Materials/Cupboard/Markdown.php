@@ -50,6 +50,9 @@ final readonly class Markdown
             foreach ($page->blocks as $block) {
                 if (null === $block->kind->slot() && '' === $block->settings->address) {
                     $all[] = new BlockHtml($block->id, $this->html($block->text));
+                    foreach ($block->variants as $variant) {
+                        $all[] = new BlockHtml($block->id, $this->html($variant->text), $variant->variant);
+                    }
                 }
             }
         }

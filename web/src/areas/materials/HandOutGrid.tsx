@@ -108,7 +108,6 @@ export function HandOutGrid({
                     {row.title}
                   </button>
                   <Choices label="…" name={words.blockMenu(row.title)} className="!px-2 !py-0.5">
-                    {row.variants.length > 0 && <Do onPress={() => inOrder(i, row)}>{words.inOrder}</Do>}
                     <Do onPress={() => set(i, { ...planOf(row), cells: [] })}>{words.forAll}</Do>
                     <Do
                       onPress={() => {
@@ -121,6 +120,11 @@ export function HandOutGrid({
                     </Do>
                   </Choices>
                 </span>
+                {row.variants.length > 0 && (
+                  <Button look="quiet" className="text-sm font-normal" onClick={() => inOrder(i, row)}>
+                    {words.inOrder}
+                  </Button>
+                )}
               </th>
               <td className="border-b border-line px-2 py-1.5 align-top">
                 <Choice

@@ -3,6 +3,7 @@ import { useEffect, useRef, useState } from 'react';
 import { api, take, whole } from '../../api/client';
 import { problemText } from '../../api/problem';
 import { Button } from '../../ui/Button';
+import { Choice } from '../../ui/Choice';
 import { Field } from '../../ui/Field';
 import { useMessages } from '../../ui/messages';
 import { useKeys } from '../../ui/useKeys';
@@ -109,7 +110,7 @@ function Editor({ original, onSaved }: { original: Original; onSaved: () => void
         </div>
       )}
       {error !== undefined && <p className="mt-2 font-semibold text-lost">{error}</p>}
-      <Variants draft={draft} variant={variant} onVariant={setVariant} onChange={change} />
+      <Variants draft={draft} onChange={change} />
       <div className="mt-4 flex flex-wrap items-start gap-5">
         {pages.map((page, i) => (
           <PageEditor
@@ -135,7 +136,19 @@ function Editor({ original, onSaved }: { original: Original; onSaved: () => void
           />
         ))}
         {asStudent && (
-          <div className="sticky top-0">
+          <div className="sticky top-0 space-y-2">
+            {draft.variants.length > 0 && (
+              <Choice
+                hidden
+                label={edit.shownVariant}
+                value={draft.variants.some((one) => one.id === variant) ? variant : ''}
+                options={[
+                  { value: '', label: edit.plain },
+                  ...draft.variants.map((one) => ({ value: one.id, label: one.name })),
+                ]}
+                onChange={setVariant}
+              />
+            )}
             <Preview title={draft.title} pages={pages} html={original.html} variant={variant} />
           </div>
         )}

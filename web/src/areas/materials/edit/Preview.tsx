@@ -29,7 +29,7 @@ export function Preview({
 }: {
   title: string;
   pages: Page[];
-  html: { block: string; html: string }[];
+  html: { block: string; html: string; variant: string }[];
   variant: string;
 }) {
   return (
@@ -50,7 +50,11 @@ export function Preview({
                   <ReadingBlock
                     key={block.id}
                     block={block}
-                    html={html.find((one) => one.block === block.id)?.html ?? ''}
+                    html={
+                      html.find((one) => one.block === block.id && one.variant === variant)?.html ??
+                      html.find((one) => one.block === block.id)?.html ??
+                      ''
+                    }
                   />
                 );
               return (

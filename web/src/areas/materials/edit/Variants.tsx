@@ -24,17 +24,7 @@ function shownIn(block: Block, variant: string): string {
 }
 
 /** The forms of an original side by side: for each block that says something, what it says in each. */
-export function Variants({
-  draft,
-  variant,
-  onVariant,
-  onChange,
-}: {
-  draft: Draft;
-  variant: string;
-  onVariant: (variant: string) => void;
-  onChange: (draft: Draft, about?: string) => void;
-}) {
+export function Variants({ draft, onChange }: { draft: Draft; onChange: (draft: Draft, about?: string) => void }) {
   const [open, setOpen] = useState(false);
   const { variants, pages } = draft;
   const blocks = blocksOf(pages).filter((block) => block.kind !== 'link');
@@ -45,7 +35,6 @@ export function Variants({
     setOpen(true);
   };
   const drop = (gone: Variant) => {
-    if (variant === gone.id) onVariant('');
     onChange({
       ...draft,
       variants: variants.filter((one) => one.id !== gone.id),

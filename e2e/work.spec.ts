@@ -1,0 +1,143 @@
+import { expect, type Page } from '@playwright/test';
+import { readyLesson } from './support/plan';
+import { student, teacher } from './support/people';
+import { countPresses } from './support/presses';
+import { test } from './support/test';
+
+const parts = ['Quayside', 'Millbrook', 'Saltmarsh', 'Station End', 'Orchard Hill', 'Upper Lark'];
+
+test('one original becomes the work of six groups, and of each student in them', async ({ browser }) => {
+  const t = await teacher(browser);
+  const names = Array.from({ length: 18 }, (_, i) => `Pupil ${String.fromCharCode(65 + i)}`);
+  const lesson = await readyLesson(t, { name: 'The work', students: names, groups: parts, original: false });
+  await t.goto(`/lessons/${lesson.id}`);
+  const presses = await countPresses(t);
+  const add = async (page: number, kind: string) => {
+    await t.getByRole('button', { name: `Add to page ${page}` }).click();
+    await t.getByRole('menuitem', { name: kind }).click();
+  };
+  const pasted = (text: string) =>
+    t.evaluate((pasting) => {
+      const data = new DataTransfer();
+      data.setData('text', pasting);
+      document.activeElement?.dispatchEvent(
+        new ClipboardEvent('paste', { clipboardData: data, bubbles: true, cancelable: true }),
+      );
+    }, text);
+
+  await test.step('a long text is cut into six variants at its marks', async () => {
+    await t.getByRole('tab', { name: 'Materials', exact: true }).click();
+    await t.getByRole('button', { name: 'Write a new one' }).click();
+    await t.getByLabel('Title', { exact: true }).fill('Six districts');
+    await t.getByRole('button', { name: '+ Text to read' }).click();
+    await t
+      .getByLabel('Text', { exact: true })
+      .fill(parts.map((part) => `## ${part}\n\nThe water at **${part}** rises fast.`).join('\n\n---\n\n'));
+    await t.getByRole('button', { name: 'Cut the text into variants (6 parts' }).click();
+    await expect(t.getByLabel('Name of the variant').nth(5)).toHaveValue('Upper Lark');
+    await t.getByRole('button', { name: 'Variants: 6' }).click();
+  });
+
+  await test.step('a question, nine cards from a list, a text to mark', async () => {
+    await t.getByRole('button', { name: '+ One answer each' }).click();
+    await t.keyboard.type('What do you notice?');
+    await add(1, 'Cards to sort');
+    await t.keyboard.type('Put each measure where it belongs.');
+    await t.getByLabel('Headings, 1').fill('stops water');
+    await t.getByLabel('Headings, 2').fill('slows water');
+    await t.getByRole('button', { name: 'Add a card' }).click();
+    await pasted(
+      [
+        'Flood wall;stops water',
+        'Gate;stops water',
+        'Dam;stops water',
+        'Reeds;slows water',
+        'Wider bed;slows water',
+        'Ponds;slows water',
+        'Stilts',
+        'Sandbags',
+        'Sirens',
+      ].join('\n'),
+    );
+    await add(1, 'Text to mark up');
+    await t.keyboard.type('Mark what matters.');
+    await t.getByLabel('The text to mark').fill('The wall stops the water but not the rain.');
+    await expect(t.getByRole('status').filter({ hasText: /^Saved$/ })).toBeVisible();
+  });
+
+  await test.step('each group gets its part, and the teacher sees what a student will', async () => {
+    await t.getByRole('button', { name: 'Variants in order' }).click();
+    await expect(t.getByRole('button', { name: 'Variant of Six districts for Upper Lark' })).toContainText(
+      'Upper Lark',
+    );
+    await t.getByRole('button', { name: 'As a student sees it' }).click();
+    await expect(t.getByText('Try it: nothing you fill in here is kept.')).toBeVisible();
+    await t.getByRole('button', { name: 'Make 7 rooms' }).click();
+    await t.getByRole('button', { name: 'Make 6 copies' }).click();
+    await expect(t.getByText('6 copies handed out')).toBeVisible();
+    console.log(`One original for six groups: ${presses()} presses.`);
+    await t.getByRole('button', { name: 'Send 18 students to 6 rooms' }).click();
+  });
+
+  const state = (await (await t.request.get(`/api/staff/lessons/${lesson.id}`)).json()) as {
+    floor: { groups: { name: string; students: string[] }[] };
+    students: { id: string; name: string }[];
+  };
+  const nameOf = (group: number, seat: number) =>
+    state.students.find((one) => one.id === state.floor.groups[group]?.students[seat])?.name ?? '';
+  const open = async (name: string): Promise<Page> => {
+    const { page } = await student(browser, lesson.doorWord, name);
+    await page.getByRole('button', { name: 'Open our sheet' }).click();
+    return page;
+  };
+  const ada = await open(nameOf(1, 0));
+  const ben = await open(nameOf(1, 1));
+  const cho = await open(nameOf(4, 0));
+
+  await test.step('everybody has their group’s part and no other', async () => {
+    await expect(ada.getByRole('heading', { name: 'Millbrook', level: 4 })).toBeVisible();
+    await expect(cho.getByRole('heading', { name: 'Orchard Hill', level: 4 })).toBeVisible();
+    await expect(cho.getByText('Millbrook')).toHaveCount(0);
+  });
+
+  await test.step('cards are sorted by press, by keys and by drag, and mates see it', async () => {
+    const heap = (page: Page, name: string) => page.getByRole('region', { name, exact: true });
+    await ada.getByRole('button', { name: 'Gate', exact: true }).click();
+    await heap(ada, 'stops water').getByRole('button', { name: 'Put it here' }).click();
+    await expect(heap(ben, 'stops water').getByRole('button', { name: 'Gate', exact: true })).toBeVisible();
+    await ben.getByRole('button', { name: 'Reeds', exact: true }).focus();
+    await ben.keyboard.press('Enter');
+    await heap(ben, 'slows water').getByRole('button', { name: 'Put it here' }).focus();
+    await ben.keyboard.press('Enter');
+    await expect(heap(ada, 'slows water').getByRole('button', { name: 'Reeds', exact: true })).toBeVisible();
+    await ada.getByRole('button', { name: 'Stilts', exact: true }).scrollIntoViewIfNeeded();
+    await ada.getByRole('button', { name: 'Stilts', exact: true }).hover();
+    await ada.mouse.down();
+    const to = await heap(ada, 'slows water').boundingBox();
+    await ada.mouse.move((to?.x ?? 0) + 60, (to?.y ?? 0) + 40, { steps: 8 });
+    await ada.mouse.up();
+    await expect(heap(ben, 'slows water').getByRole('button', { name: 'Stilts', exact: true })).toBeVisible();
+    await expect(cho.getByText('9 cards to sort')).toBeVisible();
+  });
+
+  await test.step('words are marked and remarked on, by two at once', async () => {
+    await ada.getByRole('button', { name: 'wall', exact: true }).click();
+    await ada.getByRole('button', { name: 'stops', exact: true }).click();
+    await ada.getByLabel('Your remark').fill('how high?');
+    await ben.getByRole('radio', { name: 'Question' }).click();
+    await ben.getByRole('button', { name: 'rain.', exact: true }).click();
+    await ben.getByRole('button', { name: 'rain.', exact: true }).click();
+    await expect(ada.getByRole('button', { name: 'rain.: Question' })).toBeVisible();
+    await expect(ben.getByText('how high?')).toBeVisible();
+  });
+
+  await test.step('the teacher reads it all', async () => {
+    await ada.getByLabel('Your answer').fill('It is low here.');
+    await t.getByRole('tab', { name: 'Work', exact: true }).click();
+    await t.getByRole('button', { name: 'Read Millbrook’s copy' }).click();
+    const copy = t.getByRole('dialog');
+    await expect(copy.getByText('It is low here.')).toBeVisible();
+    await expect(copy.getByText('how high?')).toBeVisible();
+    await expect(copy.getByText('6 cards to sort')).toBeVisible();
+  });
+});
