@@ -1,4 +1,5 @@
 import { expect, type Page } from '@playwright/test';
+import { isOpenToAll } from './support/access';
 import { readyLesson } from './support/plan';
 import { student, teacher } from './support/people';
 import { countPresses } from './support/presses';
@@ -72,6 +73,7 @@ test('one original becomes the work of six groups, and of each student in them',
     );
     await t.getByRole('button', { name: 'As a student sees it' }).click();
     await expect(t.getByText('Try it: nothing you fill in here is kept.')).toBeVisible();
+    await isOpenToAll(t, 'materials');
     await t.getByRole('button', { name: 'Make 7 rooms' }).click();
     await t.getByRole('button', { name: 'Make 6 copies' }).click();
     await expect(t.getByText('6 copies handed out')).toBeVisible();
@@ -129,6 +131,7 @@ test('one original becomes the work of six groups, and of each student in them',
     await ben.getByRole('button', { name: 'rain.', exact: true }).click();
     await expect(ada.getByRole('button', { name: 'rain.: Question' })).toBeVisible();
     await expect(ben.getByText('how high?')).toBeVisible();
+    await isOpenToAll(ada, 'a sheet with cards and marks');
   });
 
   await test.step('the teacher reads it all', async () => {
@@ -139,5 +142,43 @@ test('one original becomes the work of six groups, and of each student in them',
     await expect(copy.getByText('It is low here.')).toBeVisible();
     await expect(copy.getByText('how high?')).toBeVisible();
     await expect(copy.getByText('6 cards to sort')).toBeVisible();
+    await isOpenToAll(t, 'a copy');
+    await t.keyboard.press('Escape');
+  });
+
+  await test.step('a page is added to the copies, and nothing that was done is touched', async () => {
+    await t.getByRole('tab', { name: 'Materials', exact: true }).click();
+    await t.getByRole('button', { name: 'Add a page' }).click();
+    await t.getByRole('region', { name: 'Page 2' }).getByRole('button', { name: '+ One answer together' }).click();
+    await t.keyboard.type('And now decide.');
+    await t.getByRole('button', { name: 'Bring the copies up to date' }).click();
+    await expect(t.getByRole('dialog').getByText('in 6 copies')).toBeVisible();
+    await isOpenToAll(t, 'what a change would do');
+    await t.getByRole('button', { name: 'Bring these changes to the copies' }).click();
+    await expect(ben.getByText('And now decide.')).toBeVisible();
+    await expect(ben.getByText('how high?')).toBeVisible();
+    await expect(ben.getByText('It is low here.')).toBeVisible();
+  });
+
+  await test.step('what stood there before is brought back', async () => {
+    const decide = ben
+      .locator('section')
+      .filter({ has: ben.getByRole('heading', { name: 'And now decide.' }) })
+      .last();
+    await decide.getByLabel('Together').fill('A wall.');
+    await expect(decide.getByText('Saved')).toBeVisible();
+    await expect(ada.getByText('A wall.')).toBeVisible();
+    await ada.getByLabel('Together').last().fill('No wall at all.');
+    await expect(decide.getByLabel('Together')).toHaveValue('No wall at all.');
+    await decide.getByRole('button', { name: 'What stood here before' }).click();
+    await decide.getByRole('button', { name: 'Bring this back' }).click();
+    await expect(ada.getByLabel('Together').last()).toHaveValue('A wall.');
+    await isOpenToAll(ben, 'what stood there before');
+  });
+
+  await test.step('the cupboard has it', async () => {
+    await t.getByRole('link', { name: 'Cupboard' }).click();
+    await expect(t.getByRole('heading', { name: 'Six districts' })).toBeVisible();
+    await isOpenToAll(t, 'the cupboard');
   });
 });

@@ -39,7 +39,7 @@ final class RightsTest extends AppTestCase
         $room = $this->ask('POST', '/api/staff/rounds/'.$this->lesson->text('round.id').'/rooms')->text('0.id');
         $this->ids = [
             'classes' => $this->lesson->text('classId'), 'groupings' => $this->lesson->text('floor.id'), 'lessons' => $this->lesson->text('id'), 'rounds' => $this->lesson->text('round.id'),
-            'segments' => $this->lesson->text('round.segmentId'), 'students' => $this->lesson->text('students.0.id'), 'rules' => $rule, 'rooms' => $room, 'originals' => $this->lesson->text('handOut.0.original'),
+            'segments' => $this->lesson->text('round.segmentId'), 'students' => $this->lesson->text('students.0.id'), 'rules' => $rule, 'rooms' => $room, 'originals' => $this->lesson->text('handOut.0.original'), 'copies' => $this->lesson->text('copies.0.id'),
         ];
     }
 
@@ -134,7 +134,7 @@ final class RightsTest extends AppTestCase
         \assert(isset($this->ids[$collection]), "Whose is {$path}?");
         $nobody = '00000000-0000-4000-8000-000000000000';
 
-        return strtr($path, ['{id}' => $this->ids[$collection], '{segment}' => $this->ids['segments'], '{format}' => 'csv', '{who}' => 'x@larkmouth.example', '{variant}' => $nobody, '{guest}' => $nobody, '{task}' => $nobody]);
+        return strtr($path, ['{id}' => $this->ids[$collection], '{segment}' => $this->ids['segments'], '{format}' => 'csv', '{slot}' => 'decision', '{owner}' => $this->lesson->text('copies.0.id'), '{who}' => 'x@larkmouth.example', '{variant}' => $nobody, '{guest}' => $nobody, '{task}' => $nobody]);
     }
 
     private function staff(string $email, StaffRole $role): Teacher

@@ -69,6 +69,38 @@ final class WritingTest extends AppTestCase
         self::assertSame(['Ada wrote this.'], $this->db()->fetchFirstColumn('SELECT text FROM slot_revision'));
     }
 
+    public function test_anything_that_stood_there_can_be_brought_back_and_that_is_a_step_too(): void
+    {
+        $this->save($this->ada, '', 'Ada wrote this.');
+        $this->save($this->ben, 'Ada wrote this.', 'Ben wrote that.');
+        $path = "/slots/decision/history/{$this->copy}";
+        $steps = $this->ask('GET', "/api/staff/copies/{$this->copy}{$path}")->is(200);
+        self::assertSame(['Ada wrote this.', 'Ben wrote that.'], array_column((array) $steps->at(''), 'text'));
+        $this->asStudent($this->ada);
+        $back = $this->ask('POST', "/api/student/copies/{$this->copy}{$path}", ['revision' => $steps->int('0.revision')])->is(200);
+        self::assertSame(['Ada wrote this.', 3], [$back->text('text'), $back->int('revision')]);
+        $after = $this->ask('GET', "/api/student/copies/{$this->copy}{$path}")->is(200);
+        self::assertSame(['Ada wrote this.', 'Ben wrote that.', 'Ada wrote this.'], array_column((array) $after->at(''), 'text'));
+        $this->asTeacher();
+        self::assertSame('Ben wrote that.', $this->ask('POST', "/api/staff/copies/{$this->copy}{$path}", ['revision' => 2])->is(200)->text('text'), 'by the teacher');
+        $this->ask('POST', "/api/staff/copies/{$this->copy}{$path}", ['revision' => 99])->is(404);
+    }
+
+    public function test_members_bring_nothing_back_after_the_round_and_nobody_in_anothers_column(): void
+    {
+        $this->asStudent($this->ben);
+        $mine = $this->ask('GET', '/api/student/now')->text('id');
+        $this->ask('PUT', "/api/student/copies/{$this->copy}/slots/noticed", ['save' => Uuid::v4()->toRfc4122(), 'base' => '', 'text' => 'Ben sees mud.'])->is(200);
+        $this->asStudent($this->ada);
+        self::assertSame('Ben sees mud.', $this->ask('GET', "/api/student/copies/{$this->copy}/slots/noticed/history/{$mine}")->is(200)->text('0.text'));
+        $this->ask('POST', "/api/student/copies/{$this->copy}/slots/noticed/history/{$mine}", ['revision' => 1])->is(404);
+        $this->ask('POST', "/api/student/copies/{$this->copy}/slots/decision/history/{$mine}", ['revision' => 1])->is(404);
+        $this->save($this->ada, '', 'Ours.');
+        $this->command($this->lesson->text('id'), 'callBack', seconds: 0)->is(200);
+        $this->asStudent($this->ada);
+        $this->ask('POST', "/api/student/copies/{$this->copy}/slots/decision/history/{$this->copy}", ['revision' => 1])->is(422);
+    }
+
     #[DataProvider('hostile')]
     public function test_hostile_text_is_kept_as_text_or_refused(string $text, ?string $kept): void
     {
@@ -124,6 +156,32 @@ final class WritingTest extends AppTestCase
         $copies = $this->ask('GET', "/api/staff/rounds/{$round}/copies");
         self::assertSame(['Our decision', 'What have you decided?'], [$copies->text('0.pages.0.blocks.2.text'), $copies->text('1.pages.0.blocks.0.text')]);
         self::assertSame('ours', $copies->text('0.answers.0.text'));
+    }
+
+    public function test_later_changes_are_shown_first_and_then_brought_to_copies_without_touching_what_was_written(): void
+    {
+        $this->save($this->ada, '', 'ours');
+        $round = $this->lesson->text('round.id');
+        $original = '/api/staff/originals/'.$this->lesson->text('handOut.0.original');
+        $pages = [
+            ['id' => 'page-1', 'title' => '', 'blocks' => [['id' => 'noticed', 'kind' => 'each', 'text' => 'What do you notice now?'], ['id' => 'decision', 'kind' => 'together', 'text' => 'Our last decision']]],
+            ['id' => 'page-2', 'title' => 'Tuesday', 'blocks' => [['id' => 'more', 'kind' => 'together', 'text' => 'And now?']]],
+        ];
+        $this->ask('PUT', $original, ['title' => 'District sheet', 'basedOn' => 1, 'pages' => $pages])->is(200);
+        $path = "/api/staff/rounds/{$round}/copies/changes";
+        $changes = $this->ask('GET', $path)->is(200);
+        self::assertSame(
+            [['blockChanged', 'What do you notice now?', 1], ['bothShown', 'Our last decision', 1], ['pageAdded', 'Tuesday', 1], ['blockGone', 'Larkmouth floods.', 1]],
+            array_map(static fn (mixed $one): array => [((array) $one)['change'], ((array) $one)['what'], ((array) $one)['copies']], (array) $changes->at('')),
+        );
+        self::assertSame(1, $this->lessonNow($this->lesson)->int('handOut.0.outdated'));
+        self::assertSame(1, $this->ask('POST', $path)->is(200)->int('brought'));
+        $copy = $this->read();
+        self::assertSame(['Our last decision', 'Our decision'], [$copy->text('pages.0.blocks.1.text'), $copy->text('pages.0.blocks.2.text')]);
+        self::assertSame(['Tuesday', 'ours'], [$copy->text('pages.1.title'), $copy->text('answers.0.text')]);
+        $this->asTeacher();
+        self::assertSame([], (array) $this->ask('GET', $path)->at(''));
+        self::assertSame(0, $this->lessonNow($this->lesson)->int('handOut.0.outdated'));
     }
 
     public function test_an_original_that_is_not_finished_is_kept_and_not_copied(): void

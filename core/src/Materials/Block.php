@@ -65,6 +65,11 @@ final readonly class Block
         return 1 !== preg_match('/[^\s\p{Z}]/u', $this->text.$this->settings->address);
     }
 
+    public function isLike(self $other): bool
+    {
+        return json_encode($this) === json_encode($other);
+    }
+
     /**
      * Whether students are told what to do in it.
      */

@@ -511,8 +511,10 @@ export const staff = {
     fresh: 'new',
     lookedAtAll: 'I have seen it all',
     formerMember: 'sat here before',
-    done: (percent: number) => `${percent} % done`,
+    done: (percent: number | null, marks: number) =>
+      percent === null ? count(marks, 'mark', 'marks') : `${percent} % done`,
     classCopy: 'The whole class',
+    oneOfStaff: 'one of the staff',
     which: 'Which original',
     open: (name: string) => `Read ${name}’s copy`,
     freshCount: (n: number) => `${count(n, 'copy', 'copies')} with something new`,

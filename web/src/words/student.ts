@@ -99,6 +99,7 @@ export const student = {
     full: 'This place is full. Make it shorter. What you wrote is kept on this device.',
     refused: 'This cannot be sent to your group any more. Copy it if you need it.',
     gone: 'This sheet is not open to you any more.',
+    somebody: 'somebody',
     toRead: 'To read. There is nothing to fill in here.',
   },
 };

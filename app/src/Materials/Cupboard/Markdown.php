@@ -19,7 +19,9 @@ final readonly class Markdown
 
     public function __construct()
     {
-        $this->markdown = (new Parsedown())->setSafeMode(true)->setBreaksEnabled(true);
+        $this->markdown = new Parsedown();
+        $this->markdown->setSafeMode(true);
+        $this->markdown->setBreaksEnabled(true);
         $config = (new HtmlSanitizerConfig())->allowLinkSchemes(['https', 'http'])->allowElement('a', ['href'])
             ->forceAttribute('a', 'rel', 'noopener noreferrer')->forceAttribute('a', 'target', '_blank')->withMaxInputLength(200_000);
         foreach (['p', 'br', 'strong', 'em', 'del', 'ul', 'ol', 'li', 'blockquote', 'code', 'pre', 'hr', 'h3', 'h4', 'h5', 'table', 'thead', 'tbody', 'tr', 'th', 'td'] as $element) {
@@ -30,8 +32,10 @@ final readonly class Markdown
 
     public function html(string $text): string
     {
+        $html = $this->markdown->text($text);
+        \assert(\is_string($html));
         // The title of the page is the first heading and the slots are the second: headings in a text come below.
-        $html = (string) preg_replace_callback('~<(/?)h([1-6])>~', static fn (array $tag): string => "<{$tag[1]}h".min(5, 2 + (int) $tag[2]).'>', $this->markdown->text($text));
+        $html = (string) preg_replace_callback('~<(/?)h([1-6])>~', static fn (array $tag): string => "<{$tag[1]}h".min(5, 2 + (int) $tag[2]).'>', $html);
 
         return trim($this->sanitizer->sanitize($html));
     }

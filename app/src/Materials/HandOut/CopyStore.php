@@ -57,9 +57,27 @@ final readonly class CopyStore
     }
 
     /**
-     * @return array<string, Row> the copies of a round, by `group|student`
+     * What a copy holds: its pages, and in which slots somebody has worked.
+     *
+     * @return array{pages: array<array-key, mixed>, worked: list<string>}
      */
-    private function there(string $roundId, string $originalId): array
+    public function held(string $copyId): array
+    {
+        $row = $this->db->fetchAssociative("SELECT c.pages, (SELECT jsonb_agg(DISTINCT a.slot) FROM slot_answer a WHERE a.copy_id = c.id AND a.text <> '') AS worked FROM work_copy c WHERE c.id = ?", [$copyId]);
+        $row = new Row(false === $row ? [] : $row);
+
+        return ['pages' => $row->json('pages'), 'worked' => null === $row->textOrNull('worked') ? [] : array_values(array_filter($row->json('worked'), \is_string(...)))];
+    }
+
+    public function put(string $copyId, int $version, string $variant, string $title, string $pages): void
+    {
+        $this->db->update('work_copy', ['original_version' => $version, 'variant' => $variant, 'title' => $title, 'pages' => $pages], ['id' => $copyId]);
+    }
+
+    /**
+     * @return array<string, Row> the copies of a round, by `group|student`; held until the transaction ends
+     */
+    public function there(string $roundId, string $originalId): array
     {
         $there = [];
         foreach (Row::all($this->db->fetchAllAssociative(

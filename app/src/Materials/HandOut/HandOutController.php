@@ -18,7 +18,7 @@ use Symfony\Component\Security\Http\Attribute\CurrentUser;
 #[Route('/api/staff/rounds/{id}', requirements: ['id' => Requirement::UUID])]
 final readonly class HandOutController
 {
-    public function __construct(private HandingOut $handingOut, private HandOutPlan $plan, private WorkReader $work, private LessonAccess $lessonAccess)
+    public function __construct(private HandingOut $handingOut, private Updating $updating, private HandOutPlan $plan, private WorkReader $work, private LessonAccess $lessonAccess)
     {
     }
 
@@ -35,6 +35,22 @@ final readonly class HandOutController
     public function makeCopies(#[CurrentUser] Teacher $teacher, string $id): CopiesMade
     {
         return $this->handingOut->makeCopies($this->lessonAccess->round($teacher, $id));
+    }
+
+    /**
+     * @return list<ChangeView>
+     */
+    #[Route('/copies/changes', methods: ['GET'])]
+    public function changes(#[CurrentUser] Teacher $teacher, string $id): array
+    {
+        return $this->updating->changes($this->lessonAccess->round($teacher, $id));
+    }
+
+    #[Route('/copies/changes', methods: ['POST'])]
+    #[ForAssistants]
+    public function bring(#[CurrentUser] Teacher $teacher, string $id): CopiesMade
+    {
+        return new CopiesMade(0, $this->updating->bring($this->lessonAccess->round($teacher, $id)), []);
     }
 
     /**

@@ -43,12 +43,14 @@ final readonly class SlotStore implements Forgets
     }
 
     /**
+     * @param bool $apart it is a step of its own in the history, whoever wrote last
+     *
      * @return array{string|null, AnswerView} what stood there before, null if this save was done before; and what stands
      *                                        there now
      */
-    public function save(string $copyId, Block $block, SlotKind $kind, string $owner, string $author, SaveSlot $save): array
+    public function save(string $copyId, Block $block, SlotKind $kind, string $owner, string $author, SaveSlot $save, bool $apart = false): array
     {
-        $written = $this->db->transactional(fn (): ?array => $this->write($copyId, $block, $kind, $owner, $author, $save));
+        $written = $this->db->transactional(fn (): ?array => $this->write($copyId, $block, $kind, $owner, $author, $save, $apart));
         if (null !== $written) {
             return $written;
         }
@@ -88,7 +90,7 @@ final readonly class SlotStore implements Forgets
     /**
      * @return array{string, AnswerView}|null what stood there before, and what stands there now; null if this save was done before
      */
-    private function write(string $copyId, Block $block, SlotKind $kind, string $owner, string $author, SaveSlot $save): ?array
+    private function write(string $copyId, Block $block, SlotKind $kind, string $owner, string $author, SaveSlot $save, bool $apart): ?array
     {
         $now = $this->clock->ms();
         if (0 === $this->db->executeStatement('INSERT INTO slot_save (id, at) VALUES (?, ?) ON CONFLICT DO NOTHING', [$save->save, $now])) {
@@ -101,7 +103,7 @@ final readonly class SlotStore implements Forgets
 
         $text = $this->fit($kind->merge($save->base, $saved->text, $save->text), $kind, $saved, $key, $author, $now);
         $answer = new AnswerView($block->id, $owner, $text, $saved->revision + 1, $author, $now);
-        if ($saved->revision > 0 && ($saved->author !== $author || $now - $saved->at > self::STRETCH)) {
+        if ($saved->revision > 0 && ($apart || $saved->author !== $author || $now - $saved->at > self::STRETCH)) {
             $this->db->executeStatement(
                 'INSERT INTO slot_revision (copy_id, slot, owner, revision, text, author, at) VALUES (?, ?, ?, ?, ?, ?, ?)',
                 [...$key, $saved->revision, $saved->text, $saved->author, $saved->at],

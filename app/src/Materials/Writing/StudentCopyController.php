@@ -10,7 +10,7 @@ use Symfony\Component\Routing\Attribute\Route;
 use Symfony\Component\Routing\Requirement\Requirement;
 use Symfony\Component\Security\Http\Attribute\CurrentUser;
 
-#[Route('/api/student/copies/{id}', requirements: ['id' => Requirement::UUID, 'slot' => '[a-z0-9-]{1,40}'])]
+#[Route('/api/student/copies/{id}', requirements: ['id' => Requirement::UUID, 'slot' => '[a-z0-9-]{1,40}', 'owner' => Requirement::UUID])]
 final readonly class StudentCopyController
 {
     public function __construct(private Writing $writing)
@@ -27,5 +27,20 @@ final readonly class StudentCopyController
     public function save(#[CurrentUser] StudentUser $student, string $id, string $slot, #[Body(200_000)] SaveSlot $request): AnswerView
     {
         return $this->writing->save($id, $slot, $student->id, $request);
+    }
+
+    /**
+     * @return list<StepView>
+     */
+    #[Route('/slots/{slot}/history/{owner}', methods: ['GET'])]
+    public function history(#[CurrentUser] StudentUser $student, string $id, string $slot, string $owner): array
+    {
+        return $this->writing->history($id, $slot, $owner, $student->id);
+    }
+
+    #[Route('/slots/{slot}/history/{owner}', methods: ['POST'])]
+    public function bringBack(#[CurrentUser] StudentUser $student, string $id, string $slot, string $owner, #[Body] BringBack $request): AnswerView
+    {
+        return $this->writing->bringBack($id, $slot, $owner, $student->id, $request->revision);
     }
 }

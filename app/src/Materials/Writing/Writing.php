@@ -4,12 +4,15 @@ declare(strict_types=1);
 
 namespace FreshHuddle\App\Materials\Writing;
 
+use Doctrine\ORM\EntityManagerInterface;
 use FreshHuddle\App\Database\Clock;
 use FreshHuddle\App\Lesson\Moments;
 use FreshHuddle\App\Materials\Exception\MaterialsRefused;
 use FreshHuddle\App\Materials\Cupboard\Pages;
+use FreshHuddle\App\Materials\HandOut\WorkCopy;
 use FreshHuddle\App\Stream\Audience;
 use FreshHuddle\App\Stream\Stream;
+use FreshHuddle\Core\Materials\Block;
 use FreshHuddle\Core\Materials\Exception\UnusableValue;
 use FreshHuddle\Core\Materials\Merge\Splice;
 use FreshHuddle\Core\Materials\HandOutWay;
@@ -30,6 +33,8 @@ final readonly class Writing
         private WorkReader $reader,
         private Pages $pages,
         private Stream $stream,
+        private History $history,
+        private EntityManagerInterface $em,
         private Clock $clock,
         #[Target('saves')]
         private RateLimiterFactoryInterface $saves,
@@ -83,13 +88,77 @@ final readonly class Writing
             throw MaterialsRefused::tooMuch('materials.too_much', null, 2);
         }
         [$before, $answer] = $this->store->save($copyId, $block, $kind, $alone ? $studentId : $copyId, $studentId, $save);
-        if (null === $before) {
-            return $answer;
-        }
-        $whoSees = array_filter($copy['members'], static fn (string $member): bool => $access->maySee($member, $block, $answer->owner));
-        $this->stream->publish([Audience::staff($copy['lesson']), ...array_map(Audience::student(...), array_values($whoSees))], self::message($copyId, $before, $answer));
+        $this->tell($copyId, $copy['lesson'], $copy['members'], $block, $before, $answer);
 
         return $answer;
+    }
+
+    /**
+     * @return list<StepView>
+     *
+     * @throws MaterialsRefused if the copy is not open to this student, or that answer is not for them
+     */
+    public function history(string $copyId, string $slot, string $owner, string $studentId): array
+    {
+        $copy = $this->open($copyId, $studentId);
+        $block = $this->pages->block($copy['pages'], $slot) ?? throw MaterialsRefused::missing();
+        if (!(new SlotAccess($copy['members']))->maySee($studentId, $block, $owner)) {
+            throw MaterialsRefused::missing();
+        }
+
+        return $this->history->of($this->copy($copyId), $slot, $owner);
+    }
+
+    /**
+     * A member brings back what stood in a slot before, while groups are at work.
+     *
+     * @throws MaterialsRefused if this student may not write there
+     */
+    public function bringBack(string $copyId, string $slot, string $owner, string $studentId, int $revision): AnswerView
+    {
+        $copy = $this->open($copyId, $studentId);
+        $block = $this->pages->block($copy['pages'], $slot) ?? throw MaterialsRefused::missing();
+        $alone = true === $block->slot()?->isAlone($block->settings);
+        if (!(new SlotAccess($copy['members'], $copy['way']))->mayWrite($studentId, $block, $alone ? $owner : null) || (!$alone && $owner !== $copyId)) {
+            throw MaterialsRefused::missing();
+        }
+        if (!Moments::read($copy['moments'])->phase($this->clock->ms())->isOut()) {
+            throw MaterialsRefused::unusable('materials.not_now');
+        }
+        [$before, $answer] = $this->history->bringBack($this->copy($copyId), $slot, $owner, $studentId, $revision);
+        $this->tell($copyId, $copy['lesson'], $copy['members'], $block, $before, $answer);
+
+        return $answer;
+    }
+
+    /**
+     * One of the staff brings back what stood in a slot before.
+     */
+    public function bringBackFor(WorkCopy $copy, string $slot, string $owner, string $teacherId, int $revision): AnswerView
+    {
+        [$before, $answer, $block] = $this->history->bringBack($copy, $slot, $owner, $teacherId, $revision);
+        $members = $this->store->copy($copy->id)['members'] ?? [];
+        $this->tell($copy->id, $copy->round->lesson->id, $members, $block, $before, $answer);
+
+        return $answer;
+    }
+
+    /**
+     * @param list<string> $members
+     */
+    private function tell(string $copyId, string $lessonId, array $members, Block $block, ?string $before, AnswerView $answer): void
+    {
+        if (null === $before) {
+            return;
+        }
+        $access = new SlotAccess($members);
+        $whoSees = array_filter($members, static fn (string $member): bool => $access->maySee($member, $block, $answer->owner));
+        $this->stream->publish([Audience::staff($lessonId), ...array_map(Audience::student(...), array_values($whoSees))], self::message($copyId, $before, $answer));
+    }
+
+    private function copy(string $id): WorkCopy
+    {
+        return $this->em->find(WorkCopy::class, $id) ?? throw MaterialsRefused::missing();
     }
 
     /**

@@ -12,6 +12,7 @@ import { useSettled } from '../../ui/useSettled';
 import { words } from '../../words';
 import type { FloorControl } from '../grouping/useFloor';
 import { nameOf } from '../lesson/OrderStrip';
+import { BringChanges } from '../materials/BringChanges';
 import { useOrder } from '../lesson/useOrder';
 import { nextStep, setUp, type NextKind, type NextStep } from './nextStep';
 import { command, useCommand } from './useCommand';
@@ -207,7 +208,6 @@ export function PlanPanel({
     waitRooms: () => undefined,
     original: onOriginal,
     copies: () => copies.mutate(),
-    bring: () => copies.mutate(),
     send,
     begin: goOn,
     nextRound: goOn,
@@ -266,11 +266,7 @@ export function PlanPanel({
           </Line>
           <Line done={state.copies > 0 && state.copiesMissing === 0} title={words.next.work}>
             {workText(lesson)}
-            {state.copiesOld > 0 && (
-              <Button look="quiet" className="text-sm text-ink" onClick={() => copies.mutate()} busy={copies.isPending}>
-                {words.next.bringCopies}
-              </Button>
-            )}
+            {state.copiesOld > 0 && <BringChanges lesson={lesson} />}
           </Line>
         </ul>
         {!lesson.template && moves && <div className="my-3">{main}</div>}

@@ -11,7 +11,6 @@ export type NextKind =
   | 'retryRooms'
   | 'original'
   | 'copies'
-  | 'bring'
   | 'send'
   | 'begin'
   | 'nextRound'

@@ -7,6 +7,7 @@ import { Sheet } from '../../ui/Sheet';
 import { words } from '../../words';
 import { edit } from '../../words/edit';
 import { newPage } from './blocks';
+import { BringChanges } from './BringChanges';
 import { CupboardList } from './CupboardList';
 import { HandOutGrid, PlanActions, usePlan } from './HandOutGrid';
 import { OriginalEditor } from './OriginalEditor';
@@ -47,6 +48,7 @@ export function MaterialsView({ lesson }: { lesson: Schema['LessonView'] }) {
         <div className="flex flex-wrap items-center gap-4 px-5 pt-3">
           {lesson.handOut.length === 0 && <p className="text-soft">{words.original.lead}</p>}
           <PlanActions busy={add.isPending} onNew={() => add.mutate()} onTake={() => setChoosing(true)} />
+          {lesson.handOut.some((row) => row.outdated > 0) && <BringChanges lesson={lesson} />}
         </div>
       </div>
       {shown !== null && (

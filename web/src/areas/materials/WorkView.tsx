@@ -13,14 +13,16 @@ import { timeText } from '../lesson/when';
 import { asked } from './answers';
 import { blocksOf, isAlone, isSlot, type Block, type Copy } from './blocks';
 import { Fill } from './fill/Fill';
+import History from './fill/History';
 import { ReadingBlock } from './fill/ReadingBlock';
 import { isFresh, loadSeen, newestAt, storeSeen, type Seen } from './fresh';
-import { share } from './things';
+import { share, things } from './things';
 
 type Lesson = Schema['LessonView'];
 type Group = Schema['GroupView'];
 
 const writingFor = 4_000;
+const historyOf = '/api/staff/copies/{id}/slots/{slot}/history/{owner}';
 
 /** Whose answers stand in a slot where everybody has their own: members', and whoever wrote there before. */
 function columns(copy: Copy, slot: string, members: string[]): string[] {
@@ -83,7 +85,10 @@ function Answers({ copy, members, lesson, full }: { copy: Copy; members: string[
     ) : full ? (
       <Fill block={block} value={text} onChange={null} />
     ) : (
-      words.work.done(Math.round(100 * share(block, text)))
+      words.work.done(
+        block.kind === 'markUp' ? null : Math.round(100 * share(block, text)),
+        Object.keys(things(text)).length,
+      )
     );
   return (
     <div className="space-y-3 text-sm">
@@ -109,6 +114,23 @@ function Answers({ copy, members, lesson, full }: { copy: Copy; members: string[
               />
             ) : (
               <div className="mt-0.5">{shown(block, textOf(block.id, copy.id))}</div>
+            )}
+            {full && !isAlone(block) && (
+              <History
+                block={block}
+                nameOf={(id) => lesson.students.find((student) => student.id === id)?.name ?? words.work.oneOfStaff}
+                load={() =>
+                  take(api.GET(historyOf, { params: { path: { id: copy.id, slot: block.id, owner: copy.id } } }))
+                }
+                bringBack={(revision) =>
+                  take(
+                    api.POST(historyOf, {
+                      params: { path: { id: copy.id, slot: block.id, owner: copy.id } },
+                      body: { revision },
+                    }),
+                  )
+                }
+              />
             )}
           </div>
         );

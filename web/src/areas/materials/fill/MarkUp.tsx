@@ -128,7 +128,7 @@ export default function MarkUp({ block, value, onChange }: FillProps) {
                 'cursor-pointer rounded-none',
                 shown !== undefined && 'bg-wash underline decoration-2 underline-offset-4',
                 first === n && 'bg-accent text-on-accent',
-                here.includes(open ?? '') && 'outline-2 outline-ink',
+                here.includes(open ?? '') && 'bg-accent! text-on-accent',
               )}
               style={shown === undefined ? undefined : { textDecorationStyle: lineOf(kinds, shown.kind) }}
             >

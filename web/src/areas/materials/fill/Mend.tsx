@@ -14,7 +14,7 @@ function Difference({ before, after }: { before: string; after: string }) {
             {piece.text}
           </del>
         ) : piece.kind === 'new' ? (
-          <ins key={i} className="bg-wash font-semibold no-underline">
+          <ins key={i} className="mx-0.5 bg-wash font-semibold no-underline">
             {piece.text}
           </ins>
         ) : (

@@ -33,7 +33,7 @@ export default function Table({ block, value, onChange }: FillProps) {
     onChange?.(written(Object.fromEntries(Object.entries(held).filter(([name]) => name.split('|')[0] !== row))));
   const cells = (row: string, label: string) =>
     heads.map((column) => (
-      <td key={column.id} className="min-w-36 border border-ink p-0 align-top">
+      <td key={column.id} className="min-w-36 border border-ink bg-sheet p-0 align-top">
         {onChange === null ? (
           <p className="min-h-9 px-2 py-1.5 whitespace-pre-wrap wrap-anywhere">{text(row, column.id)}</p>
         ) : (
@@ -65,7 +65,7 @@ export default function Table({ block, value, onChange }: FillProps) {
           <tbody>
             {items.map((row) => (
               <tr key={row.id}>
-                <th scope="row" className="max-w-40 border border-ink px-2 py-1.5 align-top wrap-anywhere">
+                <th scope="row" className="max-w-40 min-w-24 border border-ink px-2 py-1.5 align-top wrap-anywhere">
                   {row.text}
                 </th>
                 {cells(row.id, row.text)}

@@ -1,5 +1,6 @@
+import { lazy, Suspense } from 'react';
 import { useServerNow } from '../../../api/clock';
-import type { Schema } from '../../../api/client';
+import { api, take, type Schema } from '../../../api/client';
 import { copy as fillWords } from '../../../words/copy';
 import { student as words } from '../../../words/student';
 import { isAlone, isSlot, type Block, type Copy } from '../blocks';
@@ -12,6 +13,25 @@ type Answer = Schema['AnswerView'];
 type Mate = Schema['Mate'];
 
 const writingFor = 4_000;
+const History = lazy(() => import('../fill/History'));
+
+/** The way to what stood in a slot before; for a member, who may bring any of it back. */
+function Before({ of, block, members }: { of: SlotOf; block: Block; members: Mate[] }) {
+  if ((of.answer?.revision ?? 0) < 2) return null;
+  const params = { path: { id: of.copyId, slot: of.slot, owner: of.owner } };
+  return (
+    <Suspense fallback={null}>
+      <History
+        block={block}
+        nameOf={(id) => members.find((mate) => mate.id === id)?.name ?? words.copy.somebody}
+        load={() => take(api.GET('/api/student/copies/{id}/slots/{slot}/history/{owner}', { params }))}
+        bringBack={(revision) =>
+          take(api.POST('/api/student/copies/{id}/slots/{slot}/history/{owner}', { params, body: { revision } }))
+        }
+      />
+    </Suspense>
+  );
+}
 
 function find(copy: Copy, slot: string, owner: string): Answer | undefined {
   return copy.answers.find((answer) => answer.slot === slot && answer.owner === owner);
@@ -75,11 +95,15 @@ function Slot({ copy, block, me, members }: { copy: Copy; block: Block; me: stri
     );
   if (!isText)
     return (
-      <ThingsField of={of} block={block} writing={writing} others={others.filter((other) => other.value !== '')} />
+      <>
+        <ThingsField of={of} block={block} writing={writing} others={others.filter((other) => other.value !== '')} />
+        <Before of={of} block={block} members={members} />
+      </>
     );
   return (
     <>
       <SlotField {...of} label={alone ? words.copy.mine : words.copy.together} writing={writing} />
+      <Before of={of} block={block} members={members} />
       {alone && mates.length > 0 && copy.studentId === null && (
         <ul className="mt-3 space-y-3">
           {mates.map((mate) => {

@@ -1,0 +1,15 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FreshHuddle\App\Materials\Writing;
+
+final readonly class BringBack
+{
+    /**
+     * @param int $revision of the step that is to stand there again
+     */
+    public function __construct(public int $revision)
+    {
+    }
+}

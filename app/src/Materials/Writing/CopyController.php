@@ -1,0 +1,40 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FreshHuddle\App\Materials\Writing;
+
+use FreshHuddle\App\Account\Teacher;
+use FreshHuddle\App\Http\Body\Body;
+use FreshHuddle\App\Materials\HandOut\CopyAccess;
+use FreshHuddle\App\Roster\ForAssistants;
+use Symfony\Component\Routing\Attribute\Route;
+use Symfony\Component\Routing\Requirement\Requirement;
+use Symfony\Component\Security\Http\Attribute\CurrentUser;
+
+/**
+ * A copy in the teacher's hands.
+ */
+#[Route('/api/staff/copies/{id}', requirements: ['id' => Requirement::UUID, 'slot' => '[a-z0-9-]{1,40}', 'owner' => Requirement::UUID])]
+final readonly class CopyController
+{
+    public function __construct(private CopyAccess $access, private History $history, private Writing $writing)
+    {
+    }
+
+    /**
+     * @return list<StepView>
+     */
+    #[Route('/slots/{slot}/history/{owner}', methods: ['GET'])]
+    public function history(#[CurrentUser] Teacher $teacher, string $id, string $slot, string $owner): array
+    {
+        return $this->history->of($this->access->copy($teacher, $id), $slot, $owner);
+    }
+
+    #[Route('/slots/{slot}/history/{owner}', methods: ['POST'])]
+    #[ForAssistants]
+    public function bringBack(#[CurrentUser] Teacher $teacher, string $id, string $slot, string $owner, #[Body] BringBack $request): AnswerView
+    {
+        return $this->writing->bringBackFor($this->access->copy($teacher, $id), $slot, $owner, $teacher->id, $request->revision);
+    }
+}

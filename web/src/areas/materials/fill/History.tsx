@@ -1,0 +1,106 @@
+import { useState } from 'react';
+import type { Schema } from '../../../api/client';
+import { Button } from '../../../ui/Button';
+import { copy as words } from '../../../words/copy';
+import { timeText } from '../../lesson/when';
+import type { Block } from '../blocks';
+import { wordDiff } from '../wordDiff';
+import { Fill } from './Fill';
+
+type Step = Schema['StepView'];
+
+function Change({ before, step, block }: { before: string; step: Step; block: Block }) {
+  if (block.kind !== 'each' && block.kind !== 'together')
+    return <Fill block={block} value={step.text} onChange={null} />;
+  return (
+    <p className="whitespace-pre-wrap wrap-anywhere">
+      {step.text === '' && <span className="text-soft">{words.emptied}</span>}
+      {wordDiff(before, step.text).map((piece, i) =>
+        piece.kind === 'gone' ? (
+          <del key={i} className="text-soft">
+            {piece.text}
+          </del>
+        ) : piece.kind === 'new' ? (
+          <ins key={i} className="bg-wash font-semibold no-underline">
+            {piece.text}
+          </ins>
+        ) : (
+          <span key={i}>{piece.text}</span>
+        ),
+      )}
+    </p>
+  );
+}
+
+/** What stood in a slot before, the latest first: who, when, what changed; and any of it brought back. */
+export default function History({
+  block,
+  nameOf,
+  load,
+  bringBack,
+}: {
+  block: Block;
+  nameOf: (author: string) => string;
+  load: () => Promise<Step[]>;
+  /** Null: it can be looked at only. */
+  bringBack: ((revision: number) => Promise<unknown>) | null;
+}) {
+  const [steps, setSteps] = useState<Step[] | null>(null);
+  const [failed, setFailed] = useState(false);
+  const [busy, setBusy] = useState(false);
+  const look = () => {
+    setFailed(false);
+    load().then(setSteps, () => setFailed(true));
+  };
+  if (steps === null)
+    return (
+      <Button look="quiet" className="text-sm" onClick={look}>
+        {failed ? words.historyAgain : words.history}
+      </Button>
+    );
+  const back = (revision: number) => {
+    if (bringBack === null) return;
+    setBusy(true);
+    bringBack(revision)
+      .then(look, () => setFailed(true))
+      .finally(() => setBusy(false));
+  };
+  return (
+    <section aria-label={words.history} className="mt-2 border-2 border-ink bg-sheet p-3 text-sm">
+      <div className="flex items-baseline justify-between gap-2">
+        <h3 className="font-sans font-semibold">{words.history}</h3>
+        <Button look="quiet" onClick={() => setSteps(null)}>
+          {words.historyClose}
+        </Button>
+      </div>
+      {failed && <p role="alert">{words.historyFailed}</p>}
+      {steps.length === 0 && <p className="text-soft">{words.historyNone}</p>}
+      <ol className="mt-1 space-y-3">
+        {steps
+          .map((step, i) => ({ step, before: steps[i - 1]?.text ?? '', last: i === steps.length - 1 }))
+          .reverse()
+          .map(({ step, before, last }) => (
+            <li key={`${step.revision}.${step.at}`} className="border-t border-line pt-2">
+              <p className="flex flex-wrap items-baseline gap-x-3">
+                <span className="font-semibold">{nameOf(step.author)}</span>
+                <span className="text-soft">{timeText(step.at)}</span>
+                {step.revision < 0 && <span className="text-soft">{words.didNotFit}</span>}
+                {last ? (
+                  <span className="ml-auto text-soft">{words.now}</span>
+                ) : (
+                  bringBack !== null && (
+                    <Button className="ml-auto" busy={busy} onClick={() => back(step.revision)}>
+                      {words.bringBack}
+                    </Button>
+                  )
+                )}
+              </p>
+              <div className="mt-1">
+                <Change before={before} step={step} block={block} />
+              </div>
+            </li>
+          ))}
+      </ol>
+    </section>
+  );
+}
