@@ -180,5 +180,12 @@ test('one original becomes the work of six groups, and of each student in them',
     await t.getByRole('link', { name: 'Cupboard' }).click();
     await expect(t.getByRole('heading', { name: 'Six districts' })).toBeVisible();
     await isOpenToAll(t, 'the cupboard');
+    const text = '---\ntitle: From a file\n---\nRead this.\n\n::: ticks\nDone?\n- read\n- said\n:::\n';
+    await t
+      .getByLabel('From a file')
+      .first()
+      .setInputFiles({ name: 'sheet.md', mimeType: 'text/markdown', buffer: Buffer.from(text) });
+    await expect(t.getByLabel('Title', { exact: true })).toHaveValue('From a file');
+    await expect(t.getByLabel('Lines to tick, 2')).toHaveValue('said');
   });
 });

@@ -10,14 +10,14 @@ namespace FreshHuddle\App\Live;
 final readonly class MyGroup
 {
     /**
-     * @param int         $number  from 1
-     * @param int         $mark    which colour and sign
-     * @param list<Mate>  $members seat 1 first, the student included
-     * @param bool        $room    there is a room to go to
-     * @param list<CopyLink> $copies what the student has to work on, in order
-     * @param int         $seat    the student's own number, from 1
-     * @param string      $role    '' for none
-     * @param string      $task    what this number does; '' where all do the same
+     * @param int            $number  from 1
+     * @param int            $mark    which colour and sign
+     * @param list<Mate>     $members seat 1 first, the student included
+     * @param bool           $room    there is a room to go to
+     * @param list<CopyLink> $copies  what the student has to work on, in order
+     * @param int            $seat    the student's own number, from 1
+     * @param string         $role    '' for none
+     * @param string         $task    what this number does; '' where all do the same
      */
     public function __construct(
         public string $id,

@@ -123,7 +123,7 @@ final class FuzzTest extends AppTestCase
                 str_contains($path, '/segments/') => $this->lesson->text('round.segmentId'),
                 default => $this->lesson->text('classId'),
             },
-            'variant' => $this->variant, 'guest' => $this->variant, 'task' => $this->variant, 'segment' => $this->lesson->text('round.segmentId'), 'who' => 'x@larkmouth.example', 'token' => str_repeat('x', 60), 'slot' => 'decision', 'owner' => $this->lesson->text('copies.0.id'), 'doorWord' => $this->lesson->text('doorWord'), 'format' => 'csv',
+            'variant' => $this->variant, 'guest' => $this->variant, 'task' => $this->variant, 'segment' => $this->lesson->text('round.segmentId'), 'who' => 'x@larkmouth.example', 'token' => str_repeat('x', 60), 'slot' => 'decision', 'owner' => $this->lesson->text('copies.0.id'), 'doorWord' => $this->lesson->text('doorWord'), 'format' => str_contains($path, '/originals/') ? 'json' : 'csv',
         ];
         unset($values[$without]);
 

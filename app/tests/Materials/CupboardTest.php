@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace FreshHuddle\App\Tests\Materials;
 
+use FreshHuddle\App\Tests\Formats\Schema;
 use FreshHuddle\App\Tests\Support\AppTestCase;
+use PHPUnit\Framework\Attributes\TestWith;
 
 final class CupboardTest extends AppTestCase
 {
@@ -26,6 +28,36 @@ final class CupboardTest extends AppTestCase
         $all = $this->ask('GET', '/api/staff/originals')->is(200);
         self::assertSame(['The wall', 'Geography', 1, 1, 1, 1, 'Begin **here**.'], array_map(static fn (string $field): mixed => $all->at("0.{$field}"), ['title', 'subject', 'pages', 'slots', 'variants', 'used', 'begins']));
         self::assertSame([$lesson->text('className')], $all->list('0.classes'));
+    }
+
+    #[TestWith(['json']), TestWith(['md'])]
+    public function test_what_was_exported_comes_in_as_the_same_original(string $format): void
+    {
+        $blocks = [
+            ['id' => 'a', 'kind' => 'text', 'text' => "# Begin\n\n- **here**", 'variants' => [['variant' => 'easy', 'text' => 'Begin.']]],
+            ['id' => 'c', 'kind' => 'sort', 'text' => 'Sort', 'settings' => ['items' => [['id' => 'x', 'text' => 'Card', 'under' => 'h']], 'heads' => [['id' => 'h', 'text' => 'Head']], 'growing' => true]],
+            ['id' => 'd', 'kind' => 'choose', 'text' => 'Which?', 'settings' => ['items' => [['id' => 'y', 'text' => 'Yes'], ['id' => 'n', 'text' => 'No']], 'shown' => false]],
+        ];
+        $made = $this->ask('POST', '/api/staff/originals', ['subject' => 'Geography', 'year' => '9', 'about' => 'walls: water'] + self::original('The wall', $blocks, 0, [['id' => 'easy', 'name' => 'Easy']]))->is(200);
+        $file = $this->ask('GET', "/api/staff/originals/{$made->text('id')}/export/{$format}")->is(200)->raw;
+        if ('json' === $format) {
+            self::assertTrue(Schema::allows('original', $file));
+        }
+        $again = $this->ask('POST', '/api/staff/originals/import', ['name' => "The wall.{$format}", 'text' => $file])->is(200);
+        foreach (['title', 'subject', 'year', 'about', 'pages', 'variants'] as $field) {
+            self::assertSame($made->at($field), $again->at($field), $field);
+        }
+        self::assertNotSame($made->text('id'), $again->text('id'));
+    }
+
+    #[TestWith(['{"format":"another"}', 'This is no original: a Markdown text, or a file that was exported here.']), TestWith(['{', 'This is no original: a Markdown text, or a file that was exported here.'])]
+    #[TestWith(['{"format":"fresh-huddle/original","version":1,"title":"x","pages":[{"id":"p","title":"","blocks":[{"id":"a","kind":"riddle","text":""}]}]}', 'The file cannot be read at pages[0].blocks[0].kind.'])]
+    #[TestWith(["::: each\nno end", 'Line 1 cannot be read.'])]
+    public function test_a_file_that_cannot_be_read_is_said_so_with_where(string $text, string $says): void
+    {
+        $answer = $this->ask('POST', '/api/staff/originals/import', ['name' => 'x.md', 'text' => $text])->is(422);
+        self::assertSame([$says, 'text'], [$answer->text('title'), $answer->text('errors.0.field')]);
+        self::assertSame([], $this->ask('GET', '/api/staff/originals')->list(''));
     }
 
     public function test_a_copy_is_another_original_and_what_is_put_away_comes_last(): void

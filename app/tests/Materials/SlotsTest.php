@@ -23,7 +23,7 @@ final class SlotsTest extends AppTestCase
     private string $out;
 
     /**
-     * @param array<string, mixed> $row of the plan
+     * @param array<string, mixed>        $row      of the plan
      * @param list<array{string, string}> $variants
      */
     private function begin(array $row = [], array $variants = []): string
@@ -75,7 +75,7 @@ final class SlotsTest extends AppTestCase
 
     /**
      * @return iterable<string, array{string, string, string, string}> the slot, what Ada does, what Ben does without having
-     *                                                              heard of it, and what then stands there
+     *                                                                 heard of it, and what then stands there
      */
     public static function values(): iterable
     {

@@ -11,7 +11,7 @@ namespace FreshHuddle\Core\Materials;
 final readonly class CopyUpdate
 {
     /**
-     * @param list<Page>                                $pages   of the copy, afterwards
+     * @param list<Page>                                    $pages   of the copy, afterwards
      * @param list<array{change: CopyChange, what: string}> $changes what is done, in the order of the pages; `what`: the page's title or the block's text
      */
     private function __construct(public array $pages, public array $changes)

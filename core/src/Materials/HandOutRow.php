@@ -10,9 +10,9 @@ namespace FreshHuddle\Core\Materials;
 final readonly class HandOutRow
 {
     /**
-     * @param HandOutWay                                            $way   of groups of which nothing else is said
-     * @param array<string, array{way: HandOutWay, variant: string}> $cells by group's id
-     * @param string                                                $variant of groups of which nothing else is said; '' for the plain form
+     * @param HandOutWay                                             $way     of groups of which nothing else is said
+     * @param array<string, array{way: HandOutWay, variant: string}> $cells   by group's id
+     * @param string                                                 $variant of groups of which nothing else is said; '' for the plain form
      */
     public function __construct(public string $original, public HandOutWay $way, public array $cells = [], public string $variant = '')
     {

@@ -131,6 +131,8 @@ export const edit = {
       ...(variants > 0 ? [count(variants, 'variant', 'variants')] : []),
     ].join(', '),
   copyIt: 'Copy',
+  saveAs: 'Save as a file',
+  bringFile: 'From a file',
   putAway: 'Put away',
   takeOutAgain: 'Take out again',
   putAwayDone: (title: string) => `“${title}” is put away.`,

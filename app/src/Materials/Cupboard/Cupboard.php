@@ -35,8 +35,16 @@ final readonly class Cupboard
     {
         $original = self::made($save);
         $master = new Master(
-            Uuid::v7()->toRfc4122(), $teacher, $original->title, trim($save->subject), trim($save->year), trim($save->about),
-            Pages::kept($original->pages), Pages::kept($original->variants), 1, $this->clock->ms(),
+            Uuid::v7()->toRfc4122(),
+            $teacher,
+            $original->title,
+            trim($save->subject),
+            trim($save->year),
+            trim($save->about),
+            Pages::kept($original->pages),
+            Pages::kept($original->variants),
+            1,
+            $this->clock->ms(),
         );
         $this->em->persist($master);
         $this->em->flush();
@@ -96,8 +104,17 @@ final readonly class Cupboard
         $pages = $this->pages->read($master->pages);
 
         return new OriginalView(
-            $master->id, $master->title, $master->subject, $master->year, $master->about, $master->version, $pages, $this->pages->variants($master->variants),
-            null === $unfinished ? null : $this->words->say($unfinished->says), null !== $master->archivedAt, $this->markdown->of($pages),
+            $master->id,
+            $master->title,
+            $master->subject,
+            $master->year,
+            $master->about,
+            $master->version,
+            $pages,
+            $this->pages->variants($master->variants),
+            null === $unfinished ? null : $this->words->say($unfinished->says),
+            null !== $master->archivedAt,
+            $this->markdown->of($pages),
         );
     }
 

@@ -7,6 +7,7 @@ namespace FreshHuddle\App\Materials\Cupboard;
 use FreshHuddle\App\Account\Teacher;
 use FreshHuddle\App\Database\Change;
 use FreshHuddle\App\Http\Body\Body;
+use FreshHuddle\App\Http\Download;
 use FreshHuddle\App\Lesson\LessonAccess;
 use FreshHuddle\App\Materials\HandOut\HandOutPlan;
 use FreshHuddle\App\Words\Words;
@@ -27,6 +28,7 @@ final readonly class CupboardController
         private HandOutPlan $plan,
         private Change $change,
         private Words $words,
+        private OriginalFile $files,
     ) {
     }
 
@@ -43,6 +45,23 @@ final readonly class CupboardController
     public function add(#[CurrentUser] Teacher $teacher, #[Body(1_000_000)] SaveOriginal $request): OriginalView
     {
         return $this->cupboard->view($this->cupboard->add($teacher, $request));
+    }
+
+    #[Route('/originals/import', methods: ['POST'])]
+    public function import(#[CurrentUser] Teacher $teacher, #[Body(1_000_000)] ImportOriginal $request): OriginalView
+    {
+        return $this->cupboard->view($this->cupboard->add($teacher, $this->files->read($request)));
+    }
+
+    #[Route('/originals/{id}/export/{format}', methods: ['GET'], requirements: ['format' => 'json|md'])]
+    public function export(#[CurrentUser] Teacher $teacher, string $id, string $format): Download
+    {
+        $master = $this->access->original($teacher, $id);
+        $original = $this->cupboard->original($master);
+
+        return 'json' === $format
+            ? new Download($this->files->json($original, $master), "{$master->title}.json", 'application/json')
+            : new Download($this->files->markdown($original, $master), "{$master->title}.md", 'text/markdown; charset=UTF-8');
     }
 
     /**

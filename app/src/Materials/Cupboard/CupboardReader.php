@@ -25,9 +25,19 @@ final readonly class CupboardReader
     {
         return array_map(
             static fn (Row $row): OriginalSummary => new OriginalSummary(
-                $row->text('id'), $row->text('title'), $row->text('subject'), $row->text('year'), $row->text('about'), $row->int('pages'), $row->int('slots'), $row->int('variants'),
-                $row->int('changed_at'), null !== $row->intOrNull('archived_at'), $row->int('used'),
-                array_values(array_filter($row->json('classes'), \is_string(...))), mb_substr($row->textOrNull('begins') ?? '', 0, 160),
+                $row->text('id'),
+                $row->text('title'),
+                $row->text('subject'),
+                $row->text('year'),
+                $row->text('about'),
+                $row->int('pages'),
+                $row->int('slots'),
+                $row->int('variants'),
+                $row->int('changed_at'),
+                null !== $row->intOrNull('archived_at'),
+                $row->int('used'),
+                array_values(array_filter($row->json('classes'), \is_string(...))),
+                mb_substr($row->textOrNull('begins') ?? '', 0, 160),
             ),
             Row::all($this->db->fetchAllAssociative(
                 <<<'SQL'

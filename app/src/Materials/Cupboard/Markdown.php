@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace FreshHuddle\App\Materials\Cupboard;
 
-use Parsedown;
 use Symfony\Component\HtmlSanitizer\HtmlSanitizer;
 use Symfony\Component\HtmlSanitizer\HtmlSanitizerConfig;
 
@@ -14,12 +13,12 @@ use Symfony\Component\HtmlSanitizer\HtmlSanitizerConfig;
  */
 final readonly class Markdown
 {
-    private Parsedown $markdown;
+    private \Parsedown $markdown;
     private HtmlSanitizer $sanitizer;
 
     public function __construct()
     {
-        $this->markdown = new Parsedown();
+        $this->markdown = new \Parsedown();
         $this->markdown->setSafeMode(true);
         $this->markdown->setBreaksEnabled(true);
         $config = (new HtmlSanitizerConfig())->allowLinkSchemes(['https', 'http'])->allowElement('a', ['href'])

@@ -21,7 +21,7 @@ final readonly class OriginalAccess
     }
 
     /**
-     * @throws MaterialsRefused if it is not theirs
+     * @throws MaterialsRefused                                if it is not theirs
      * @throws \FreshHuddle\App\Roster\Exception\RosterRefused if they only assist where it is used
      */
     public function original(Teacher $teacher, string $id): Master

@@ -9,11 +9,11 @@ use FreshHuddle\Core\Materials\Variant;
 final readonly class OriginalView
 {
     /**
-     * @param int            $version 1 when first saved; send it back with a change
-     * @param list<PageView> $pages
-     * @param list<Variant>  $variants
-     * @param list<BlockHtml> $html the texts to read, as they are shown
-     * @param string|null    $unfinished why it cannot be copied yet, in words; null where it can
+     * @param int             $version    1 when first saved; send it back with a change
+     * @param list<PageView>  $pages
+     * @param list<Variant>   $variants
+     * @param list<BlockHtml> $html       the texts to read, as they are shown
+     * @param string|null     $unfinished why it cannot be copied yet, in words; null where it can
      */
     public function __construct(
         public string $id,

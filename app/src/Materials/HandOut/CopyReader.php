@@ -25,8 +25,14 @@ final readonly class CopyReader
     {
         return array_map(
             static fn (Row $row): CopySummary => new CopySummary(
-                $row->text('id'), $row->text('original_id'), $row->textOrNull('group_id'), $row->textOrNull('student_id'), HandOutWay::from($row->text('way')),
-                $row->text('variant'), $row->text('name'), $row->int('original_version'),
+                $row->text('id'),
+                $row->text('original_id'),
+                $row->textOrNull('group_id'),
+                $row->textOrNull('student_id'),
+                HandOutWay::from($row->text('way')),
+                $row->text('variant'),
+                $row->text('name'),
+                $row->int('original_version'),
             ),
             Row::all($this->db->fetchAllAssociative('SELECT id, original_id, group_id, student_id, way, variant, name, original_version FROM work_copy WHERE round_id = ? ORDER BY name', [$roundId])),
         );

@@ -9,8 +9,8 @@ use FreshHuddle\Core\Materials\HandOutWay;
 final readonly class CopySummary
 {
     /**
-     * @param string|null $groupId   whose it is: a group's, a student's, or (neither) the class's
-     * @param int         $version   the version of the original it was made from
+     * @param string|null $groupId whose it is: a group's, a student's, or (neither) the class's
+     * @param int         $version the version of the original it was made from
      */
     public function __construct(
         public string $id,

@@ -19,7 +19,6 @@ use FreshHuddle\Core\Grouping\Floor;
 use FreshHuddle\Core\Materials\CopyDue;
 use FreshHuddle\Core\Materials\CopyName;
 use FreshHuddle\Core\Materials\HandOutRow;
-use FreshHuddle\Core\Materials\HandOutWay;
 
 /**
  * The copies of a round, as its hand-out plan wants them.

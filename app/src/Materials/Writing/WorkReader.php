@@ -81,7 +81,16 @@ final readonly class WorkReader
     private static function view(Row $row, array $pages, array $answers): CopyView
     {
         return new CopyView(
-            $row->text('id'), $row->text('original_id'), $row->textOrNull('group_id'), $row->textOrNull('student_id'), HandOutWay::from($row->text('way')), $row->text('name'), $row->text('title'), $pages[0], $pages[1], $answers,
+            $row->text('id'),
+            $row->text('original_id'),
+            $row->textOrNull('group_id'),
+            $row->textOrNull('student_id'),
+            HandOutWay::from($row->text('way')),
+            $row->text('name'),
+            $row->text('title'),
+            $pages[0],
+            $pages[1],
+            $answers,
         );
     }
 }

@@ -52,6 +52,14 @@ final class UnusableOriginal extends Refused
         return new self(new Message('materials.original.bad_address', ['address' => mb_substr($address, 0, 80)]));
     }
 
+    /**
+     * @param int $line of a file, from 1
+     */
+    public static function unreadableLine(int $line): self
+    {
+        return new self(new Message('materials.original.unreadable_line', ['line' => $line]));
+    }
+
     public static function tooManyPages(int $limit): self
     {
         return new self(new Message('materials.original.too_many_pages', ['most' => $limit]));

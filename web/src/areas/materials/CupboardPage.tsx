@@ -1,8 +1,9 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
-import { useState } from 'react';
+import { useRef, useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
 import { api, take } from '../../api/client';
 import { Button } from '../../ui/Button';
+import { Choices, Do } from '../../ui/Choices';
 import { useMessages } from '../../ui/messages';
 import { Page } from '../../ui/Page';
 import { words } from '../../words';
@@ -37,6 +38,13 @@ export function CupboardPage() {
     onSettled: refresh,
     onError: fail,
   });
+  const bring = useMutation({
+    mutationFn: async (file: File) =>
+      take(api.POST('/api/staff/originals/import', { body: { name: file.name, text: await file.text() } })),
+    onSuccess: (made) => go(made.id),
+    onError: fail,
+  });
+  const input = useRef<HTMLInputElement>(null);
   const archive = useMutation({
     mutationFn: ({ id, archived }: { id: string; archived: boolean }) =>
       take(api.PUT('/api/staff/originals/{id}/archive', { params: { path: { id } }, body: { archived } })),
@@ -51,6 +59,22 @@ export function CupboardPage() {
             <h1 className="text-3xl font-semibold">{edit.cupboard}</h1>
             <p className="text-soft">{edit.cupboardLead}</p>
           </div>
+          <input
+            ref={input}
+            type="file"
+            accept=".md,.markdown,.txt,.json"
+            aria-label={edit.bringFile}
+            className="sr-only"
+            tabIndex={-1}
+            onChange={(event) => {
+              const file = event.target.files?.[0];
+              if (file !== undefined) bring.mutate(file);
+              event.target.value = '';
+            }}
+          />
+          <Button busy={bring.isPending} onClick={() => input.current?.click()}>
+            {edit.bringFile}
+          </Button>
           <Button look="main" busy={add.isPending} onClick={() => add.mutate()}>
             {edit.writeNew}
           </Button>
@@ -59,19 +83,24 @@ export function CupboardPage() {
           {(original) => (
             <>
               <Button onClick={() => go(original.id)}>{edit.open}</Button>
-              <Button look="quiet" onClick={() => copy.mutate(original.id)}>
-                {edit.copyIt}
-              </Button>
-              <Button
-                look="quiet"
-                onClick={() => {
-                  archive.mutate({ id: original.id, archived: !away });
-                  if (!away)
-                    say(edit.putAwayDone(original.title), () => archive.mutate({ id: original.id, archived: false }));
-                }}
-              >
-                {away ? edit.takeOutAgain : edit.putAway}
-              </Button>
+              <Choices label="…" name={edit.blockMenu(original.title)}>
+                <Do onPress={() => copy.mutate(original.id)}>{edit.copyIt}</Do>
+                <Do href={`/api/staff/originals/${original.id}/export/md`} note="Markdown">
+                  {edit.saveAs}
+                </Do>
+                <Do href={`/api/staff/originals/${original.id}/export/json`} note="JSON">
+                  {edit.saveAs}
+                </Do>
+                <Do
+                  onPress={() => {
+                    archive.mutate({ id: original.id, archived: !away });
+                    if (!away)
+                      say(edit.putAwayDone(original.title), () => archive.mutate({ id: original.id, archived: false }));
+                  }}
+                >
+                  {away ? edit.takeOutAgain : edit.putAway}
+                </Do>
+              </Choices>
             </>
           )}
         </CupboardList>

@@ -1,0 +1,22 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FreshHuddle\App\Materials\Cupboard;
+
+use Symfony\Component\Validator\Constraints as Assert;
+
+final readonly class ImportOriginal
+{
+    /**
+     * @param string $name of the file
+     * @param string $text what is in it: Markdown, or JSON as it is exported
+     */
+    public function __construct(
+        #[Assert\Length(max: 300, maxMessage: 'materials.at_most_300_signs')]
+        public string $name,
+        #[Assert\NotBlank(message: 'materials.file_is_empty'), Assert\Length(max: 400_000, maxMessage: 'materials.file_is_too_long')]
+        public string $text,
+    ) {
+    }
+}
