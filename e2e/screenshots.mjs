@@ -30,7 +30,6 @@ async function signIn(options) {
   await page.goto('/');
   await page.getByLabel('Your address').fill('teacher@larkmouth.example');
   await page.getByLabel('Password').fill('harbour-lights');
-  if (options === undefined) await shot(page, 'sign-in');
   await page.getByRole('button', { name: 'Sign in' }).click();
   await page.getByRole('heading', { name: 'Your classes' }).waitFor();
   return page;
@@ -140,11 +139,19 @@ for (const student of students) {
       data: { save: crypto.randomUUID(), base: '', text },
     });
   await save('noticed', writing[n % writing.length]);
+  const cards = Array.from({ length: n % 8 }, (_, i) => [
+    `m${i + 1}`,
+    { place: i, under: ['stops', 'slows', 'lives'][(i + n) % 3] },
+  ]);
+  if (cards.length > 0) await save('measures', JSON.stringify(Object.fromEntries(cards)));
   if (n % 7 === 1) await save('decision', 'Along the yard, and the lower field is given to the river.');
 }
 await door.getByLabel('Your answer').fill('The lowest street is where the bakery is.');
 await alive();
 await shot(door, 'student-sheet');
+await door.getByRole('button', { name: 'Reed beds', exact: true }).scrollIntoViewIfNeeded();
+await door.getByRole('button', { name: 'Reed beds', exact: true }).click();
+await shot(door, 'student-cards');
 await teacher.getByRole('tab', { name: 'Work', exact: true }).click();
 await teacher.getByText('I have seen it all').click();
 await door.getByLabel('Together').fill('The wall goes behind the yard.');

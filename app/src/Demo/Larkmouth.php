@@ -14,11 +14,13 @@ use FreshHuddle\App\Grouping\Desk\DeskSettings;
 use FreshHuddle\App\Grouping\Floor\EditFloor;
 use FreshHuddle\App\Grouping\Floor\EditKind;
 use FreshHuddle\App\Grouping\Floor\FloorChanges;
+use FreshHuddle\App\Grouping\Floor\FloorStore;
 use FreshHuddle\App\Grouping\Proposal\DealRequest;
 use FreshHuddle\App\Grouping\Proposal\Taking;
 use FreshHuddle\App\Grouping\Seat\NumberPlan;
 use FreshHuddle\App\Grouping\Seat\SeatRole;
 use FreshHuddle\App\Grouping\Seat\SeatTask;
+use FreshHuddle\App\Http\Body\Shape;
 use FreshHuddle\App\Lesson\ChangeOrder;
 use FreshHuddle\App\Lesson\EditSegment;
 use FreshHuddle\App\Lesson\Lessons;
@@ -26,11 +28,12 @@ use FreshHuddle\App\Lesson\MakeLesson;
 use FreshHuddle\App\Lesson\OrderedSegment;
 use FreshHuddle\App\Lesson\Round;
 use FreshHuddle\App\Lesson\RunningOrders;
-use FreshHuddle\App\Materials\Cupboard\BlockView;
 use FreshHuddle\App\Materials\Cupboard\Cupboard;
-use FreshHuddle\App\Materials\Cupboard\PageView;
 use FreshHuddle\App\Materials\Cupboard\SaveOriginal;
+use FreshHuddle\App\Materials\HandOut\CellView;
 use FreshHuddle\App\Materials\HandOut\HandOutPlan;
+use FreshHuddle\App\Materials\HandOut\RowPlan;
+use FreshHuddle\App\Materials\HandOut\SavePlan;
 use FreshHuddle\App\Roster\ClassRules;
 use FreshHuddle\App\Roster\Import\ClassImport;
 use FreshHuddle\App\Roster\Import\ImportRequest;
@@ -40,7 +43,7 @@ use FreshHuddle\App\Roster\RuleKind;
 use FreshHuddle\App\Roster\SchoolClass;
 use FreshHuddle\Core\Grouping\GoalKind;
 use FreshHuddle\Core\Lesson\SegmentKind;
-use FreshHuddle\Core\Materials\BlockKind;
+use FreshHuddle\Core\Materials\HandOutWay;
 use FreshHuddle\Core\Roster\Export\SafeCsv;
 use Symfony\Component\PasswordHasher\Hasher\UserPasswordHasherInterface;
 use Symfony\Component\Uid\Uuid;
@@ -48,7 +51,7 @@ use Symfony\Component\Uid\Uuid;
 /**
  * Loads `demo/larkmouth.json` through the same services a teacher's presses go through.
  *
- * @phpstan-type LessonData array{title: string, minutes: int, inDays: int, order: list<array{string, int}>, instructions: string, groups: list<string>, seed: int, original: array{title: string, blocks: list<array{id: string, kind: string, text: string}>}|null}
+ * @phpstan-type LessonData array{title: string, minutes: int, inDays: int, order: list<array{string, int}>, instructions: string, groups: list<string>, seed: int, original: array<string, mixed>|null}
  * @phpstan-type DemoData array{teacher: array{name: string, email: non-empty-string, password: string}, classes: list<array{name: string, doorWord: string, students: list<string>, about?: list<array{string, string, int, string, string}>, rules?: list<array{kind: string, students: list<string>}>, lesson: LessonData}>, lecture: array{name: string, doorWord: string, students: int, given: list<string>, family: list<string>}}
  */
 final readonly class Larkmouth
@@ -65,6 +68,8 @@ final readonly class Larkmouth
         private ClassRules $rules,
         private Cupboard $cupboard,
         private HandOutPlan $plan,
+        private FloorStore $floors,
+        private Shape $shape,
         private UserPasswordHasherInterface $hasher,
         private Clock $clock,
     ) {
@@ -153,11 +158,15 @@ final readonly class Larkmouth
         $this->orders->change($round->lesson, new ChangeOrder(0, $order));
         $this->groups($round, $data['groups'], $data['seed']);
         if (null !== $data['original']) {
-            $page = new PageView('page-1', '', array_map(
-                static fn (array $block): BlockView => new BlockView($block['id'], BlockKind::from($block['kind']), $block['text']),
-                $data['original']['blocks'],
-            ));
-            $this->plan->append($round, $this->cupboard->add($round->lesson->class->teacher, new SaveOriginal($data['original']['title'], 0, [$page], subject: 'Geography', year: '9')));
+            $original = $this->cupboard->add($class->teacher, $this->shape->read(SaveOriginal::class, $data['original'] + ['basedOn' => 0]));
+            $cells = [];
+            foreach ($this->floors->now($round->grouping->id)->groups as $i => $group) {
+                $variant = $original->variants[$i]['id'] ?? null;
+                if (\is_string($variant)) {
+                    $cells[] = new CellView($group->id, HandOutWay::Together, $variant);
+                }
+            }
+            $this->plan->save($class->teacher, $round, new SavePlan([new RowPlan($original->id, HandOutWay::Together, $cells)]));
         }
     }
 

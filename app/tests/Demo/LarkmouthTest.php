@@ -24,6 +24,7 @@ final class LarkmouthTest extends AppTestCase
         self::assertSame([120, 17, 28], array_map(fn (int $i): int => \count($this->ask('GET', '/api/staff/lessons/'.$lessons->text("{$i}.id"))->list('students')), [0, 1, 2]), 'the latest first');
         $lesson = $this->ask('GET', '/api/staff/lessons/'.$lessons->text('2.id'));
         self::assertSame(['Quayside', 'Millbrook', 'Saltmarsh', 'Station End', 'Orchard Hill', 'Upper Lark'], array_map(static fn (int $i): string => $lesson->text("floor.groups.{$i}.name"), range(0, 5)));
-        self::assertCount(3, $this->ask('GET', '/api/staff/originals/'.$lesson->text('handOut.0.original'))->list('pages.0.blocks'));
+        $original = $this->ask('GET', '/api/staff/originals/'.$lesson->text('handOut.0.original'));
+        self::assertSame([2, 6, 6, null], [\count($original->list('pages')), \count($original->list('variants')), \count($lesson->list('handOut.0.cells')), $original->at('unfinished')]);
     }
 }

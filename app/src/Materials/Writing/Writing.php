@@ -88,7 +88,7 @@ final readonly class Writing
             throw MaterialsRefused::tooMuch('materials.too_much', null, 2);
         }
         [$before, $answer] = $this->store->save($copyId, $block, $kind, $alone ? $studentId : $copyId, $studentId, $save);
-        $this->tell($copyId, $copy['lesson'], $copy['members'], $block, $before, $answer);
+        $this->tell($copyId, $copy, $block, $before, $answer);
 
         return $answer;
     }
@@ -126,7 +126,7 @@ final readonly class Writing
             throw MaterialsRefused::unusable('materials.not_now');
         }
         [$before, $answer] = $this->history->bringBack($this->copy($copyId), $slot, $owner, $studentId, $revision);
-        $this->tell($copyId, $copy['lesson'], $copy['members'], $block, $before, $answer);
+        $this->tell($copyId, $copy, $block, $before, $answer);
 
         return $answer;
     }
@@ -137,23 +137,25 @@ final readonly class Writing
     public function bringBackFor(WorkCopy $copy, string $slot, string $owner, string $teacherId, int $revision): AnswerView
     {
         [$before, $answer, $block] = $this->history->bringBack($copy, $slot, $owner, $teacherId, $revision);
-        $members = $this->store->copy($copy->id)['members'] ?? [];
-        $this->tell($copy->id, $copy->round->lesson->id, $members, $block, $before, $answer);
+        $now = $this->store->copy($copy->id);
+        if (null !== $now) {
+            $this->tell($copy->id, $now, $block, $before, $answer);
+        }
 
         return $answer;
     }
 
     /**
-     * @param list<string> $members
+     * @param array{lesson: string, way: HandOutWay, members: list<string>, ...} $copy
      */
-    private function tell(string $copyId, string $lessonId, array $members, Block $block, ?string $before, AnswerView $answer): void
+    private function tell(string $copyId, array $copy, Block $block, ?string $before, AnswerView $answer): void
     {
         if (null === $before) {
             return;
         }
-        $access = new SlotAccess($members);
-        $whoSees = array_filter($members, static fn (string $member): bool => $access->maySee($member, $block, $answer->owner));
-        $this->stream->publish([Audience::staff($lessonId), ...array_map(Audience::student(...), array_values($whoSees))], self::message($copyId, $before, $answer));
+        $access = new SlotAccess($copy['members']);
+        $whoSees = array_values(array_filter($copy['members'], static fn (string $member): bool => $access->maySee($member, $block, $answer->owner)));
+        $this->stream->publish([Audience::staff($copy['lesson']), ...array_map(Audience::student(...), $whoSees)], self::message($copyId, $before, $answer));
     }
 
     private function copy(string $id): WorkCopy

@@ -166,7 +166,6 @@ function Lesson({ lesson, connected }: { lesson: Schema['LessonView']; connected
   const isNow = lesson.round.id === lesson.roundNow.id;
   const phase = isNow ? phaseOf(lesson.round.moments, now) : 'planned';
   const [filling, setFilling] = useState(false);
-  const write = useNewOriginal(lesson, () => setView('original'));
   const wayTo = (group: string | null) => {
     const room = lesson.rooms.find((one) => one.groupId === group && one.state === 'made');
     return room === undefined ? null : `/api/staff/rooms/${room.id}/way`;
@@ -176,6 +175,7 @@ function Lesson({ lesson, connected }: { lesson: Schema['LessonView']; connected
   const go = (to: View, segment: string | null) =>
     setSearch({ ...(to === 'floor' ? {} : { view: to }), ...(segment === null ? {} : { segment }) });
   const setView = (to: View) => go(to, search.get('segment'));
+  const write = useNewOriginal(lesson, () => setView('original'));
   const show = (segment: string) => go(view, segment === lesson.roundNow.segmentId ? null : segment);
   useKeys({
     '?': () => setHelp(true),

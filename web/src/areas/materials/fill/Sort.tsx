@@ -1,12 +1,4 @@
-import {
-  DndContext,
-  PointerSensor,
-  TouchSensor,
-  useDraggable,
-  useDroppable,
-  useSensor,
-  useSensors,
-} from '@dnd-kit/core';
+import { DndContext, MouseSensor, TouchSensor, useDraggable, useDroppable, useSensor, useSensors } from '@dnd-kit/core';
 import clsx from 'clsx';
 import { useRef, useState, type ReactNode } from 'react';
 import { Button } from '../../../ui/Button';
@@ -111,7 +103,7 @@ export default function Sort({ block, value, onChange }: FillProps) {
   const [adding, setAdding] = useState('');
   const said = useRef<HTMLParagraphElement>(null);
   const sensors = useSensors(
-    useSensor(PointerSensor, { activationConstraint: { distance: 6 } }),
+    useSensor(MouseSensor, { activationConstraint: { distance: 6 } }),
     useSensor(TouchSensor, { activationConstraint: { delay: 180, tolerance: 8 } }),
   );
   const textOf = (id: string) => held[id]?.text ?? items.find((card) => card.id === id)?.text ?? '';
