@@ -93,8 +93,13 @@ export async function signedIn() {
   return { cookie: cookies };
 }
 
-/** A lesson with `students` in fours and a sheet of one slot, out at once. */
-export async function lessonOf(staff, name, students) {
+const sheet = [
+  { id: 'each', kind: 'each', text: 'What do you see?' },
+  { id: 'together', kind: 'together', text: 'What do you all say?' },
+];
+
+/** A lesson with `students` in fours, or as said, and a sheet, to be sent out at once. */
+export async function lessonOf(staff, name, students, { size = 4, blocks = sheet } = {}) {
   const names = Array.from({ length: students }, (_, i) => `Student ${String.fromCharCode(65 + (i % 26))} ${i + 1}`);
   const made = (await must('POST', '/api/staff/classes', { ...staff, body: { name, names: names.join('\n') } })).json;
   const lesson = (
@@ -103,12 +108,8 @@ export async function lessonOf(staff, name, students) {
   const round = lesson.round.id;
   await must('POST', `/api/staff/groupings/${lesson.floor.id}/deal`, {
     ...staff,
-    body: { basedOn: 0, groups: Math.ceil(students / 4), seed: 1 },
+    body: { basedOn: 0, groups: Math.ceil(students / size), seed: 1 },
   });
-  const blocks = [
-    { id: 'each', kind: 'each', text: 'What do you see?' },
-    { id: 'together', kind: 'together', text: 'What do you all say?' },
-  ];
   const pages = [{ id: 'page-1', title: '', blocks }];
   await must('POST', `/api/staff/rounds/${round}/originals`, { ...staff, body: { title: 'Sheet', basedOn: 0, pages } });
   await must('POST', `/api/staff/rounds/${round}/copies`, { ...staff, body: {} });

@@ -167,7 +167,7 @@ test('one original becomes the work of six groups, and of each student in them',
       .last();
     await decide.getByLabel('Together').fill('A wall.');
     await expect(decide.getByText('Saved')).toBeVisible();
-    await expect(ada.getByText('A wall.')).toBeVisible();
+    await expect(ada.getByLabel('Together').last()).toHaveValue('A wall.');
     await ada.getByLabel('Together').last().fill('No wall at all.');
     await expect(decide.getByLabel('Together')).toHaveValue('No wall at all.');
     await decide.getByRole('button', { name: 'What stood here before' }).click();

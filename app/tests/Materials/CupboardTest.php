@@ -92,6 +92,8 @@ final class CupboardTest extends AppTestCase
         $this->ask('PUT', $path, ['rows' => [['cells' => [['group' => '00000000-0000-4000-8000-000000000000', 'way' => 'each']]] + $row]])->is(204);
         self::assertSame([], $this->ask('GET', '/api/staff/lessons/'.$lesson->text('id'))->list('handOut.0.cells'));
         $this->ask('PUT', $path, ['rows' => []])->is(204);
+        self::assertCount(1, $this->ask('GET', '/api/staff/lessons/'.$lesson->text('id'))->list('handOut'), 'who did not know of it has not taken it out');
+        $this->ask('PUT', $path, ['rows' => [], 'knew' => [$original]])->is(204);
         self::assertSame([], $this->ask('GET', '/api/staff/lessons/'.$lesson->text('id'))->list('handOut'));
         self::assertSame('There is no original to copy yet.', $this->ask('POST', '/api/staff/rounds/'.$lesson->text('round.id').'/copies')->is(422)->text('title'));
     }

@@ -131,6 +131,17 @@ final class WritingTest extends AppTestCase
         self::assertSame(1, $this->db()->fetchOne('SELECT COUNT(*) FROM slot_save'));
     }
 
+    public function test_where_somebody_writes_is_for_the_others_and_nowhere_kept(): void
+    {
+        $this->asStudent($this->ada);
+        $path = "/api/student/copies/{$this->copy}/slots/decision";
+        $save = ['save' => Uuid::v4()->toRfc4122(), 'base' => '', 'text' => 'The wall', 'caret' => 3];
+        self::assertNull($this->ask('PUT', $path, $save)->is(200)->at('caret'));
+        self::assertNull($this->read()->at('answers.0.caret'));
+        $this->asStudent($this->ada);
+        $this->ask('PUT', $path, ['caret' => -1] + $save)->is(422);
+    }
+
     public function test_only_a_real_save_id_is_taken(): void
     {
         $this->asStudent($this->ada);

@@ -4871,6 +4871,7 @@ export interface components {
             revision: number;
             author: string;
             at: number;
+            caret?: number | null;
         };
         Archive: {
             archived: boolean;
@@ -5551,11 +5552,13 @@ export interface components {
         };
         SavePlan: {
             rows: components["schemas"]["RowPlan"][];
+            knew?: string[];
         };
         SaveSlot: {
             save: string;
             base: string;
             text: string;
+            caret?: number | null;
         };
         SeatRole: {
             number: number;

@@ -62,9 +62,16 @@ final readonly class HandOutPlan
                 $this->access->original($teacher, $row->original);
             }
         }
-        $this->change->of(function () use ($round, $plan): void {
+        $this->change->of(function () use ($round, $plan, $seen): void {
+            $this->em->getConnection()->executeQuery('SELECT 1 FROM round WHERE id = ? FOR UPDATE', [$round->id]);
+            $rows = $plan->rows;
+            foreach ($this->rows($round->id) as $row) {
+                if (!isset($seen[$row->original]) && !\in_array($row->original, $plan->knew, true)) {
+                    $rows[] = new RowPlan($row->original, $row->way, array_map(static fn (string $group, array $cell): CellView => new CellView($group, $cell['way'], $cell['variant']), array_keys($row->cells), array_values($row->cells)), $row->variant);
+                }
+            }
             $this->em->createQuery('DELETE FROM '.HandOut::class.' h WHERE h.round = ?1')->setParameter(1, $round->id)->execute();
-            foreach ($plan->rows as $position => $row) {
+            foreach ($rows as $position => $row) {
                 $this->add($round, $row, $position);
             }
             $this->em->flush();

@@ -10,10 +10,12 @@ use Symfony\Component\Validator\Constraints as Assert;
 final readonly class SaveSlot
 {
     /**
-     * @param string $save a fresh UUID for each save; the same again when the same save is sent again
-     * @param string $base what the writing began from: what the page last knew to be saved
-     * @param string $text what is to be saved: the text, or for slots that hold things (cards, ticks, cells …) a JSON object
-     *                     of them (docs/formats/slot-values.schema.json)
+     * @param string   $save  a fresh UUID for each save; the same again when the same save is sent again
+     * @param string   $base  what the writing began from: what the page last knew to be saved
+     * @param string   $text  what is to be saved: the text, or for slots that hold things (cards, ticks, cells …) a JSON object
+     *                        of them (docs/formats/slot-values.schema.json)
+     * @param int|null $caret where in it the writer is: signs (Unicode code points) in front of the caret; null where that
+     *                        says nothing
      */
     public function __construct(
         #[Id]
@@ -22,6 +24,8 @@ final readonly class SaveSlot
         public string $base,
         #[Assert\Length(max: 20_000, maxMessage: 'materials.answer_holds_20000_signs')]
         public string $text,
+        #[Assert\Range(min: 0, max: 20_000, notInRangeMessage: 'materials.answer_holds_20000_signs')]
+        public ?int $caret = null,
     ) {
     }
 }

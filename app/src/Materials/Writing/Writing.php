@@ -80,7 +80,7 @@ final readonly class Writing
             throw MaterialsRefused::missing();
         }
         try {
-            $save = new SaveSlot($save->save, $kind->read($save->base, $block), $kind->read($save->text, $block));
+            $save = new SaveSlot($save->save, $kind->read($save->base, $block), $kind->read($save->text, $block), $alone ? null : $save->caret);
         } catch (UnusableValue $e) {
             throw MaterialsRefused::because($e->says, 'text');
         }
@@ -88,7 +88,8 @@ final readonly class Writing
             throw MaterialsRefused::tooMuch('materials.too_much', null, 2);
         }
         [$before, $answer] = $this->store->save($copyId, $block, $kind, $alone ? $studentId : $copyId, $studentId, $save);
-        $this->tell($copyId, $copy, $block, $before, $answer);
+        // Others see where it was written; the writer knows.
+        $this->tell($copyId, $copy, $block, $before, null === $save->caret ? $answer : $answer->writtenAt(Splice::between($save->text, $answer->text)->moved($save->caret)));
 
         return $answer;
     }
@@ -173,7 +174,7 @@ final readonly class Writing
         }
         $splice = Splice::between($before, $answer->text);
 
-        return ['kind' => 'change', 'copy' => $copyId, 'slot' => $answer->slot, 'owner' => $answer->owner, 'revision' => $answer->revision, 'author' => $answer->author, 'when' => $answer->at]
+        return ['kind' => 'change', 'copy' => $copyId, 'slot' => $answer->slot, 'owner' => $answer->owner, 'revision' => $answer->revision, 'author' => $answer->author, 'when' => $answer->at, 'caret' => $answer->caret]
             + (\strlen($splice->put) <= self::LONG ? ['at' => $splice->at, 'gone' => $splice->gone, 'put' => $splice->put] : []);
     }
 

@@ -43,6 +43,20 @@ final readonly class Splice
         return mb_substr($old, 0, $this->at).$this->put.mb_substr($old, $this->at + $this->gone);
     }
 
+    /**
+     * Where a caret of the old text stands in the new one: between the same signs as far as they are still there.
+     *
+     * @param int $caret signs in front of it
+     */
+    public function moved(int $caret): int
+    {
+        return match (true) {
+            $caret <= $this->at => $caret,
+            $caret >= $this->at + $this->gone => $caret - $this->gone + mb_strlen($this->put),
+            default => $this->at + mb_strlen($this->put),
+        };
+    }
+
     private static function atSign(string $old, string $new, int $head): int
     {
         while ($head > 0 && (self::isInside($old, $head) || self::isInside($new, $head))) {

@@ -11,6 +11,14 @@ use Random\Randomizer;
 
 final class SpliceTest extends TestCase
 {
+    public function test_a_caret_stays_between_the_signs_it_stood_between(): void
+    {
+        $splice = Splice::between('The wall goes.', 'The high 🌊 wall goes.');
+        self::assertSame([0, 4, 12, 21], array_map($splice->moved(...), [0, 4, 5, 14]));
+        self::assertSame(4, Splice::between('The high wall', 'The wall')->moved(7), 'in what is gone');
+        self::assertSame(7, Splice::between('same', 'same')->moved(7));
+    }
+
     public function test_typing_one_letter_is_one_letter(): void
     {
         self::assertEquals(new Splice(5, 0, 'd'), Splice::between('The mu', 'The mdu'));

@@ -1,5 +1,6 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import clsx from 'clsx';
+import { useRef, useState } from 'react';
 import { api, take, type Schema } from '../../api/client';
 import { Button } from '../../ui/Button';
 import { Choice } from '../../ui/Choice';
@@ -26,16 +27,27 @@ const planOf = (row: Row): Schema['RowPlan'] => ({
 export function usePlan(lesson: Lesson) {
   const queries = useQueryClient();
   const { fail } = useMessages();
+  const path = { params: { path: { id: lesson.round.id } } };
+  // Presses that follow each other go out one after the other, each made on what the one before has left.
+  const [wanted, setWanted] = useState<Schema['RowPlan'][] | null>(null);
+  const underWay = useRef(0);
   const put = useMutation({
-    mutationFn: (rows: Schema['RowPlan'][]) =>
-      take(api.PUT('/api/staff/rounds/{id}/hand-out', { params: { path: { id: lesson.round.id } }, body: { rows } })),
+    scope: { id: `plan.${lesson.round.id}` },
+    mutationFn: (body: Schema['SavePlan']) => take(api.PUT('/api/staff/rounds/{id}/hand-out', { ...path, body })),
     onError: fail,
-    onSettled: () => queries.invalidateQueries({ queryKey: ['lesson', lesson.id] }),
+    onSettled: async () => {
+      await queries.invalidateQueries({ queryKey: ['lesson', lesson.id] });
+      if (--underWay.current === 0) setWanted(null);
+    },
   });
+  const rows = wanted ?? lesson.handOut.map(planOf);
   return {
-    busy: put.isPending,
-    rows: lesson.handOut.map(planOf),
-    put: (rows: Schema['RowPlan'][]) => put.mutate(rows),
+    rows,
+    put: (next: Schema['RowPlan'][]) => {
+      setWanted(next);
+      underWay.current++;
+      put.mutate({ rows: next, knew: rows.map((row) => row.original) });
+    },
   };
 }
 
@@ -52,15 +64,23 @@ export function HandOutGrid({
   const { say } = useMessages();
   const plan = usePlan(lesson);
   const { groups } = lesson.floor;
-  const set = (i: number, row: Schema['RowPlan']) => plan.put(plan.rows.map((one, j) => (j === i ? row : one)));
+  const set = (row: Schema['RowPlan']) => plan.put(plan.rows.map((one) => (one.original === row.original ? row : one)));
+  /** The row as it is wanted by now: an answer may still be on its way. */
+  const shownRows = lesson.handOut
+    .map((row) => ({ row, plan: plan.rows.find((one) => one.original === row.original) }))
+    .flatMap(({ row, plan: wanted }): Row[] =>
+      wanted === undefined
+        ? []
+        : [{ ...row, way: wanted.way, variant: wanted.variant ?? '', cells: wanted.cells ?? [] }],
+    );
   const cellOf = (row: Row, group: string) => row.cells.find((one) => one.group === group);
-  const setCell = (i: number, row: Row, group: string, cell: { way: Way; variant: string } | null) =>
-    set(i, {
+  const setCell = (row: Row, group: string, cell: { way: Way; variant: string } | null) =>
+    set({
       ...planOf(row),
       cells: [...row.cells.filter((one) => one.group !== group), ...(cell === null ? [] : [{ group, ...cell }])],
     });
-  const inOrder = (i: number, row: Row) =>
-    set(i, {
+  const inOrder = (row: Row) =>
+    set({
       ...planOf(row),
       cells: groups.map((group, n) => ({
         group: group.id,
@@ -95,7 +115,7 @@ export function HandOutGrid({
           </tr>
         </thead>
         <tbody>
-          {lesson.handOut.map((row, i) => (
+          {shownRows.map((row) => (
             <tr key={row.original} className={clsx(row.original === shown && 'bg-wash')}>
               <th scope="row" className="border-b border-line px-2 py-1.5 align-top">
                 <span className="flex items-start gap-1">
@@ -108,11 +128,11 @@ export function HandOutGrid({
                     {row.title}
                   </button>
                   <Choices label="…" name={words.blockMenu(row.title)} className="!px-2 !py-0.5">
-                    <Do onPress={() => set(i, { ...planOf(row), cells: [] })}>{words.forAll}</Do>
+                    <Do onPress={() => set({ ...planOf(row), cells: [] })}>{words.forAll}</Do>
                     <Do
                       onPress={() => {
                         const before = plan.rows;
-                        plan.put(plan.rows.filter((_, j) => j !== i));
+                        plan.put(plan.rows.filter((one) => one.original !== row.original));
                         say(words.tookFromPlan(row.title), () => plan.put(before));
                       }}
                     >
@@ -121,7 +141,7 @@ export function HandOutGrid({
                   </Choices>
                 </span>
                 {row.variants.length > 0 && (
-                  <Button look="quiet" className="text-sm font-normal" onClick={() => inOrder(i, row)}>
+                  <Button look="quiet" className="text-sm font-normal" onClick={() => inOrder(row)}>
                     {words.inOrder}
                   </Button>
                 )}
@@ -132,14 +152,14 @@ export function HandOutGrid({
                   label={words.wayOf(row.title, words.planAll)}
                   value={row.way}
                   options={ways.map((way) => ({ value: way, label: words.ways[way] }))}
-                  onChange={(way) => set(i, { ...planOf(row), way })}
+                  onChange={(way) => set({ ...planOf(row), way })}
                 />
                 {row.variants.length > 0 && (
                   <VariantChoice
                     label={words.variantOf(row.title, words.planAll)}
                     row={row}
                     value={row.variant}
-                    onChange={(variant) => set(i, { ...planOf(row), variant })}
+                    onChange={(variant) => set({ ...planOf(row), variant })}
                   />
                 )}
               </td>
@@ -157,7 +177,7 @@ export function HandOutGrid({
                         ...ways.filter((way) => way !== 'all').map((way) => ({ value: way, label: words.ways[way] })),
                       ]}
                       onChange={(way) =>
-                        setCell(i, row, group.id, way === '' ? null : { way, variant: cell?.variant ?? row.variant })
+                        setCell(row, group.id, way === '' ? null : { way, variant: cell?.variant ?? row.variant })
                       }
                     />
                     {row.variants.length > 0 && (
@@ -165,7 +185,7 @@ export function HandOutGrid({
                         label={words.variantOf(row.title, group.name)}
                         row={row}
                         value={cell?.variant ?? row.variant}
-                        onChange={(variant) => setCell(i, row, group.id, { way: cell?.way ?? row.way, variant })}
+                        onChange={(variant) => setCell(row, group.id, { way: cell?.way ?? row.way, variant })}
                       />
                     )}
                   </td>

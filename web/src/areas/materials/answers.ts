@@ -1,6 +1,6 @@
 import type { Schema, Whole } from '../../api/client';
 
-type Answer = Schema['AnswerView'];
+type Answer = Whole<Schema['AnswerView']>;
 type Copy = Whole<Schema['CopyView']>;
 
 /** A long answer goes out as what has changed in it: after `at` signs `gone` go out and `put` comes in. */
@@ -15,6 +15,7 @@ export interface AnswerChange {
   at?: number;
   gone?: number;
   put?: string;
+  caret?: number | null;
 }
 
 /** An answer that came over the stream. */
@@ -38,8 +39,8 @@ export function withMessage(copy: Copy, message: AnswerMessage): Copy | null {
   if (message.put === undefined || (old?.revision ?? 0) !== message.revision - 1) return null;
   const signs = Array.from(old?.text ?? '');
   signs.splice(message.at ?? 0, message.gone ?? 0, message.put);
-  const { slot, owner, revision, author, when } = message;
-  return withAnswer(copy, { slot, owner, revision, author, at: when, text: signs.join('') });
+  const { slot, owner, revision, author, when, caret = null } = message;
+  return withAnswer(copy, { slot, owner, revision, author, at: when, text: signs.join(''), caret });
 }
 
 /** What has come over the stream since each of the askings that are still under way. */

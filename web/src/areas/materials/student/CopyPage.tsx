@@ -102,7 +102,14 @@ function Slot({ copy, block, me, members }: { copy: Copy; block: Block; me: stri
     );
   return (
     <>
-      <SlotField {...of} label={alone ? words.copy.mine : words.copy.together} writing={writing} />
+      <SlotField
+        {...of}
+        label={alone ? words.copy.mine : words.copy.together}
+        writing={writing}
+        me={me}
+        mates={mates}
+        now={now}
+      />
       <Before of={of} block={block} members={members} />
       {alone && mates.length > 0 && copy.studentId === null && (
         <ul className="mt-3 space-y-3">

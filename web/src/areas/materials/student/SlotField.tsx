@@ -1,5 +1,6 @@
 import { useId, useLayoutEffect, useRef } from 'react';
 import { student as words } from '../../../words/student';
+import { Carets, useCarets } from './Carets';
 import { movedCaret } from './caret';
 import type { SlotSync } from './slotSync';
 import { useSlot, type SlotOf } from './useSlot';
@@ -7,6 +8,10 @@ import { useSlot, type SlotOf } from './useSlot';
 interface SlotFieldProps extends SlotOf {
   label: string;
   writing: string[];
+  /** Who is reading here, and who else can be writing in the same place. */
+  me: string;
+  mates: { id: string; name: string }[];
+  now: number;
 }
 
 /** Whether what stands there is saved, and who else is at it. */
@@ -27,6 +32,7 @@ export function SlotNote({ sync, writing }: { sync: SlotSync; writing: string[] 
 /** A place to write in. It is saved as it is typed, and says so. */
 export function SlotField(props: SlotFieldProps) {
   const sync = useSlot(props);
+  const carets = useCarets(props.answer, props.me);
   const id = useId();
   const box = useRef<HTMLTextAreaElement>(null);
   const shown = useRef(sync.text);
@@ -51,20 +57,28 @@ export function SlotField(props: SlotFieldProps) {
       <label htmlFor={id} className="text-sm font-semibold">
         {props.label}
       </label>
-      <textarea
-        id={id}
-        ref={box}
-        rows={3}
-        maxLength={20_000}
-        value={sync.text}
-        onChange={(event) => {
-          shown.current = event.target.value;
-          caret.current = event.target.selectionStart;
-          sync.type(event.target.value);
-        }}
-        onSelect={(event) => (caret.current = event.currentTarget.selectionStart)}
-        className="mt-1 block w-full resize-none overflow-hidden border-2 border-ink bg-sheet px-3 py-2 text-lg leading-relaxed"
-      />
+      <div className="relative mt-1">
+        <textarea
+          id={id}
+          ref={box}
+          rows={3}
+          maxLength={20_000}
+          value={sync.text}
+          onChange={(event) => {
+            shown.current = event.target.value;
+            caret.current = event.target.selectionStart;
+            sync.type(event.target.value, event.target.selectionStart);
+          }}
+          onSelect={(event) => (caret.current = event.currentTarget.selectionStart)}
+          className="block w-full resize-none overflow-hidden border-2 border-ink bg-sheet px-3 py-2 text-lg leading-relaxed"
+        />
+        <Carets
+          carets={carets}
+          text={sync.text}
+          now={props.now}
+          nameOf={(author) => props.mates.find((mate) => mate.id === author)?.name}
+        />
+      </div>
       <SlotNote sync={sync} writing={props.writing} />
     </div>
   );

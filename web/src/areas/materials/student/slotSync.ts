@@ -37,6 +37,8 @@ export class SlotSync {
   private dirtySince: number | null = null;
   private retryIn = firstRetry;
   private ended = false;
+  /** Where the writer is: signs in front of the caret. */
+  private caret: number | null = null;
   /** What the server has held since, heard while something of ours was on its way: its turn comes when that is done. */
   private heard: Pick<Answer, 'text' | 'revision'> | null = null;
 
@@ -58,8 +60,10 @@ export class SlotSync {
     }
   }
 
-  type(text: string): void {
+  /** @param caret where in it the writer is, in UTF-16 units */
+  type(text: string, caret: number | null = null): void {
     this.text = text;
+    this.caret = caret === null ? null : Array.from(text.slice(0, caret)).length;
     this.dirtySince ??= Date.now();
     if (this.state !== 'waiting' && this.state !== 'full') this.state = 'saving';
     this.keep();
@@ -98,7 +102,7 @@ export class SlotSync {
         this.settle();
         return;
       }
-      this.sending = { save: freshKey(), base: this.base, text: this.text };
+      this.sending = { save: freshKey(), base: this.base, text: this.text, caret: this.caret };
       this.dirtySince = null;
       this.keep();
     }
