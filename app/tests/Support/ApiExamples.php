@@ -113,7 +113,7 @@ final class ApiExamples
                 'segment', 'segmentId' => $this->lesson->text('round.segmentId'),
                 'save' => Uuid::v4()->toRfc4122(),
                 'doorWord' => $this->lesson->text('doorWord'),
-                'original' => $this->lesson->text('handOut.0.original'),
+                'original', 'knew' => $this->lesson->text('handOut.0.original'),
                 'address' => 'https://maps.larkmouth.example/',
                 'what' => 'balance',
                 'file' => base64_encode("Name\nAda"),

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace FreshHuddle\App\Materials\HandOut;
 
+use FreshHuddle\App\Http\Body\Id;
 use Symfony\Component\Validator\Constraints as Assert;
 
 final readonly class SavePlan
@@ -15,7 +16,7 @@ final readonly class SavePlan
     public function __construct(
         #[Assert\Count(max: 20, maxMessage: 'materials.plan_holds_at_most_20'), Assert\Valid]
         public array $rows,
-        #[Assert\Count(max: 40), Assert\All([new Assert\Uuid()])]
+        #[Assert\Count(max: 40), Assert\All([new Id()])]
         public array $knew = [],
     ) {
     }
