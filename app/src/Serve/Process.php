@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace FreshHuddle\App\Serve;
 
-use Doctrine\DBAL\Connection;
+use FreshHuddle\App\Database\ConnectionReader;
 use FreshHuddle\App\Http\LogLine;
 use FreshHuddle\App\Kernel;
 use Symfony\Component\HttpFoundation\Response;
@@ -24,13 +24,9 @@ final class Process
     /** Seconds the front server has for each part of a request and of an answer. */
     private const PATIENCE = 15;
 
-    /** Seconds after which a connection that rested is tried before somebody depends on it. */
-    private const RESTED = 1.0;
-
     private bool $stop = false;
-    private float $asked = 0.0;
 
-    public function __construct(private readonly Kernel $kernel, private readonly Connection $db)
+    public function __construct(private readonly Kernel $kernel, private readonly ConnectionReader $database)
     {
     }
 
@@ -66,7 +62,7 @@ final class Process
     private function once(FastCgi $with): void
     {
         $request = $with->request();
-        $this->wake();
+        $this->database->wake();
         try {
             $response = $this->kernel->handle($request);
         } catch (\Throwable $e) {
@@ -78,24 +74,6 @@ final class Process
         $with->answer($response);
         $this->kernel->terminate($request, $response);
         $this->kernel->boot(); // resets what the request left behind
-        if ($response->isServerError() || $this->db->isTransactionActive()) {
-            $this->db->close(); // nobody knows what state it is in
-        }
-        $this->asked = microtime(true);
-    }
-
-    /**
-     * The database may have been away meanwhile: whoever comes first shall not be the one who finds out.
-     */
-    private function wake(): void
-    {
-        if (!$this->db->isConnected() || microtime(true) - $this->asked < self::RESTED) {
-            return;
-        }
-        try {
-            $this->db->executeQuery('SELECT 1');
-        } catch (\Throwable) {
-            $this->db->close();
-        }
+        $this->database->rest($response->isServerError());
     }
 }

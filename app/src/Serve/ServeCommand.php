@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace FreshHuddle\App\Serve;
 
-use Doctrine\DBAL\Connection;
+use FreshHuddle\App\Database\ConnectionReader;
 use FreshHuddle\App\Kernel;
 use Symfony\Component\Console\Attribute\AsCommand;
 use Symfony\Component\Console\Command\Command;
@@ -26,7 +26,7 @@ final class ServeCommand extends Command
 
     private bool $stop = false;
 
-    public function __construct(private readonly KernelInterface $kernel, private readonly Connection $db)
+    public function __construct(private readonly KernelInterface $kernel, private readonly ConnectionReader $database)
     {
         parent::__construct();
     }
@@ -102,7 +102,7 @@ final class ServeCommand extends Command
         }
         if (0 === $process) {
             mt_srand();
-            (new Process($kernel, $this->db))->serve($socket);
+            (new Process($kernel, $this->database))->serve($socket);
             exit(0);
         }
 

@@ -46,7 +46,6 @@ export const edit = {
     table: ['First column', 'Second column'],
     markUp: ['Important', 'Question', 'Evidence'],
   } as Record<string, string[]>,
-  add: 'Add',
   addTo: (page: number) => `Add to page ${page}`,
   prompt: 'What do students do here?',
   linkText: 'What the link is called',

@@ -100,8 +100,9 @@ final readonly class Cupboard
 
     public function view(Master $master): OriginalView
     {
-        $unfinished = $this->original($master)->unfinished();
-        $pages = $this->pages->read($master->pages);
+        $original = $this->original($master);
+        $unfinished = $original->unfinished();
+        $pages = array_map(PageView::of(...), $original->pages);
 
         return new OriginalView(
             $master->id,
@@ -111,7 +112,7 @@ final readonly class Cupboard
             $master->about,
             $master->version,
             $pages,
-            $this->pages->variants($master->variants),
+            $original->variants,
             null === $unfinished ? null : $this->words->say($unfinished->says),
             null !== $master->archivedAt,
             $this->markdown->of($pages),

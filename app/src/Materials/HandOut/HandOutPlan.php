@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace FreshHuddle\App\Materials\HandOut;
 
+use Doctrine\DBAL\LockMode;
 use Doctrine\ORM\EntityManagerInterface;
 use FreshHuddle\App\Account\Teacher;
 use FreshHuddle\App\Database\Change;
@@ -63,7 +64,7 @@ final readonly class HandOutPlan
             }
         }
         $this->change->of(function () use ($round, $plan, $seen): void {
-            $this->em->getConnection()->executeQuery('SELECT 1 FROM round WHERE id = ? FOR UPDATE', [$round->id]);
+            $this->em->lock($round, LockMode::PESSIMISTIC_WRITE);
             $rows = $plan->rows;
             foreach ($this->rows($round->id) as $row) {
                 if (!isset($seen[$row->original]) && !\in_array($row->original, $plan->knew, true)) {
