@@ -71,8 +71,6 @@ CREATE TABLE grouping (
     step INT DEFAULT 0 NOT NULL,
     removed_at TIMESTAMP(0) WITH TIME ZONE DEFAULT NULL,
     settings JSONB DEFAULT '{}' NOT NULL,
-    numbers JSONB DEFAULT '{}' NOT NULL,
-    sign_up JSONB DEFAULT NULL,
     id UUID NOT NULL,
     name VARCHAR(80) NOT NULL,
     class_id UUID NOT NULL,
@@ -80,6 +78,35 @@ CREATE TABLE grouping (
 );
 CREATE INDEX grouping_series ON grouping (series);
 CREATE INDEX IDX_8FA8718EA000B10 ON grouping (class_id);
+
+CREATE TABLE seat_role (
+    number INT NOT NULL,
+    role VARCHAR(40) NOT NULL,
+    grouping_id UUID NOT NULL,
+    PRIMARY KEY (grouping_id, number)
+);
+CREATE INDEX IDX_C630408B5DDE227E ON seat_role (grouping_id);
+
+CREATE TABLE seat_task (
+    position INT NOT NULL,
+    task VARCHAR(200) NOT NULL,
+    numbers JSONB NOT NULL,
+    grouping_id UUID NOT NULL,
+    PRIMARY KEY (grouping_id, position)
+);
+CREATE INDEX IDX_C32711C45DDE227E ON seat_task (grouping_id);
+
+CREATE TABLE sign_up (
+    ended_at BIGINT DEFAULT NULL,
+    id UUID NOT NULL,
+    opened_at BIGINT NOT NULL,
+    seats INT NOT NULL,
+    closes_at BIGINT DEFAULT NULL,
+    grouping_id UUID NOT NULL,
+    PRIMARY KEY (id)
+);
+CREATE INDEX IDX_FA51F5355DDE227E ON sign_up (grouping_id);
+CREATE UNIQUE INDEX sign_up_open ON sign_up (grouping_id) WHERE (ended_at IS NULL);
 
 CREATE TABLE floor_variant (
     id UUID NOT NULL,
@@ -358,6 +385,14 @@ CREATE UNIQUE INDEX class_rule_student_position ON class_rule_student (rule_id, 
 CREATE INDEX IDX_88356DD1744E0351 ON class_rule_student (rule_id);
 CREATE INDEX IDX_88356DD1CB944F1A ON class_rule_student (student_id);
 
+CREATE TABLE wish (
+    student_id UUID NOT NULL,
+    wished_for_id UUID NOT NULL,
+    PRIMARY KEY (student_id, wished_for_id)
+);
+CREATE INDEX IDX_D7D174C9CB944F1A ON wish (student_id);
+CREATE INDEX IDX_D7D174C9D2C991AB ON wish (wished_for_id);
+
 CREATE TABLE class_staff (
     role VARCHAR(10) NOT NULL,
     class_id UUID NOT NULL,
@@ -525,6 +560,11 @@ ALTER TABLE room_member ADD CONSTRAINT FK_31AA3CB9CB944F1A FOREIGN KEY (student_
 ALTER TABLE class_rule ADD CONSTRAINT FK_F2A59B83EA000B10 FOREIGN KEY (class_id) REFERENCES school_class (id) ON DELETE CASCADE NOT DEFERRABLE;
 ALTER TABLE class_rule_student ADD CONSTRAINT FK_88356DD1744E0351 FOREIGN KEY (rule_id) REFERENCES class_rule (id) ON DELETE CASCADE NOT DEFERRABLE;
 ALTER TABLE class_rule_student ADD CONSTRAINT FK_88356DD1CB944F1A FOREIGN KEY (student_id) REFERENCES student (id) ON DELETE CASCADE NOT DEFERRABLE;
+ALTER TABLE seat_role ADD CONSTRAINT FK_C630408B5DDE227E FOREIGN KEY (grouping_id) REFERENCES grouping (id) ON DELETE CASCADE NOT DEFERRABLE;
+ALTER TABLE seat_task ADD CONSTRAINT FK_C32711C45DDE227E FOREIGN KEY (grouping_id) REFERENCES grouping (id) ON DELETE CASCADE NOT DEFERRABLE;
+ALTER TABLE sign_up ADD CONSTRAINT FK_FA51F5355DDE227E FOREIGN KEY (grouping_id) REFERENCES grouping (id) ON DELETE CASCADE NOT DEFERRABLE;
+ALTER TABLE wish ADD CONSTRAINT FK_D7D174C9CB944F1A FOREIGN KEY (student_id) REFERENCES student (id) ON DELETE CASCADE NOT DEFERRABLE;
+ALTER TABLE wish ADD CONSTRAINT FK_D7D174C9D2C991AB FOREIGN KEY (wished_for_id) REFERENCES student (id) ON DELETE CASCADE NOT DEFERRABLE;
 ALTER TABLE class_staff ADD CONSTRAINT FK_A4B9D2A4EA000B10 FOREIGN KEY (class_id) REFERENCES school_class (id) ON DELETE CASCADE NOT DEFERRABLE;
 ALTER TABLE class_staff ADD CONSTRAINT FK_A4B9D2A441807E1D FOREIGN KEY (teacher_id) REFERENCES teacher (id) ON DELETE CASCADE NOT DEFERRABLE;
 ALTER TABLE student_device ADD CONSTRAINT FK_87196E0EEA000B10 FOREIGN KEY (class_id) REFERENCES school_class (id) ON DELETE CASCADE NOT DEFERRABLE;
@@ -539,4 +579,6 @@ ALTER TABLE student ADD CONSTRAINT FK_B723AF33EA000B10 FOREIGN KEY (class_id) RE
 -- Signs of life are written many times a minute; room on the page keeps them out of the indexes.
 ALTER TABLE presence SET (fillfactor = 70);
 ALTER TABLE seat ADD CHECK (number > 0);
+ALTER TABLE seat_role ADD CHECK (number > 0);
+ALTER TABLE wish ADD CHECK (student_id <> wished_for_id);
 ALTER TABLE student_name ADD CHECK (name <> '');

@@ -18,6 +18,7 @@ use FreshHuddle\App\Grouping\Floor\FloorStore;
 use FreshHuddle\App\Grouping\Proposal\DealRequest;
 use FreshHuddle\App\Grouping\Proposal\Taking;
 use FreshHuddle\App\Grouping\Seat\NumberPlan;
+use FreshHuddle\App\Grouping\Seat\Numbers;
 use FreshHuddle\App\Grouping\Seat\SeatRole;
 use FreshHuddle\App\Grouping\Seat\SeatTask;
 use FreshHuddle\App\Http\Body\Shape;
@@ -64,6 +65,7 @@ final readonly class Larkmouth
         private Taking $taking,
         private FloorChanges $changes,
         private DeskNotes $notes,
+        private Numbers $numbers,
         private ClassImport $import,
         private ClassRules $rules,
         private Cupboard $cupboard,
@@ -193,7 +195,7 @@ final readonly class Larkmouth
                 new DeskGoal(GoalKind::NotAlone, 'Home language'),
                 new DeskGoal(GoalKind::NewPartners),
             ]));
-            $this->notes->keepNumbers($round->grouping->id, new NumberPlan([new SeatRole(1, 'lead'), new SeatRole(2, 'timekeeper')], [new SeatTask([1, 2], 'Rainfall and heights'), new SeatTask([3, 4, 5], 'Houses and money')]));
+            $this->numbers->keep($round->grouping, new NumberPlan([new SeatRole(1, 'lead'), new SeatRole(2, 'timekeeper')], [new SeatTask([1, 2], 'Rainfall and heights'), new SeatTask([3, 4, 5], 'Houses and money')]));
         }
         $floor = $this->taking->deal($round->grouping, new DealRequest(0, groups: \count($names), seed: $seed));
         foreach ($floor->groups as $i => $group) {

@@ -5,12 +5,7 @@ declare(strict_types=1);
 namespace FreshHuddle\App\Grouping;
 
 use Doctrine\ORM\Mapping as ORM;
-use FreshHuddle\App\Grouping\Desk\DeskNotes;
-use FreshHuddle\App\Grouping\Desk\DeskSettings;
 use FreshHuddle\App\Grouping\Floor\FloorStore;
-use FreshHuddle\App\Grouping\Seat\NumberPlan;
-use FreshHuddle\App\Grouping\SignUp\SignUps;
-use FreshHuddle\App\Grouping\SignUp\SignUpState;
 use FreshHuddle\App\Roster\SchoolClass;
 
 /**
@@ -35,17 +30,9 @@ class Grouping
     #[ORM\Column(type: 'datetimetz_immutable', nullable: true)]
     public ?\DateTimeImmutable $removedAt = null;
 
-    /** @var array<string, mixed> how the desk is set (DeskSettings); written by DeskNotes */
+    /** @var array<string, mixed> how the desk is set (Desk\DeskSettings); written by Desk\DeskNotes */
     #[ORM\Column(type: 'json', options: ['jsonb' => true, 'default' => '{}'])]
     public array $settings = [];
-
-    /** @var array<string, mixed> roles and tasks by seat number (NumberPlan); written by DeskNotes */
-    #[ORM\Column(type: 'json', options: ['jsonb' => true, 'default' => '{}'])]
-    public array $numbers = [];
-
-    /** @var array<string, int|null>|null while students take seats (SignUpState); written by SignUps */
-    #[ORM\Column(type: 'json', nullable: true, options: ['jsonb' => true])]
-    public ?array $signUp = null;
 
     public function __construct(
         #[ORM\Id, ORM\Column(type: 'guid')]

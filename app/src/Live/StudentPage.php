@@ -5,9 +5,7 @@ declare(strict_types=1);
 namespace FreshHuddle\App\Live;
 
 use FreshHuddle\App\Database\Clock;
-use FreshHuddle\App\Grouping\Seat\NumberPlan;
 use FreshHuddle\App\Grouping\SignUp\SignUps;
-use FreshHuddle\App\Http\Body\Shape;
 use FreshHuddle\App\Lesson\LessonNow;
 use FreshHuddle\App\Lesson\NowReader;
 use FreshHuddle\App\Roster\Device\StudentUser;
@@ -22,7 +20,6 @@ final readonly class StudentPage
         private NowReader $lessons,
         private StudentReader $reader,
         private Clock $clock,
-        private Shape $shape,
         private SignUps $signUps,
     ) {
     }
@@ -88,14 +85,11 @@ final readonly class StudentPage
         if (null === $group) {
             return null;
         }
-        $numbers = $this->shape->read(NumberPlan::class, $group['numbers'], 'numbers');
-        $own = 0;
-        $members = [];
-        foreach ($group['members'] as [$id, $name, $number]) {
-            $members[] = new Mate($id, $name, $number, $numbers->roleOf($number));
-            $own = $id === $student->id ? $number : $own;
+        $role = '';
+        foreach ($group['members'] as $mate) {
+            $role = $mate->id === $student->id ? $mate->role : $role;
         }
 
-        return new MyGroup($group['id'], $group['name'], $group['number'], $group['mark'], $members, $group['room'], $group['copies'], $own, $numbers->roleOf($own), $numbers->taskOf($own));
+        return new MyGroup($group['id'], $group['name'], $group['number'], $group['mark'], $group['members'], $group['room'], $group['copies'], $group['seat'], $role, $group['task']);
     }
 }

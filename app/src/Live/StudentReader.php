@@ -51,25 +51,28 @@ final readonly class StudentReader
     }
 
     /**
-     * The table a student sits at in a grouping: its members who are here, each with the number of their seat, and the
-     * copies the student has in a round.
+     * The table a student sits at in a grouping: its members who are here, each with the number and role of their seat, the
+     * student's own number and task, and the copies the student has in a round.
      *
-     * @return array{id: string, name: string, mark: int, number: int, room: bool, copies: list<CopyLink>, numbers: array<array-key, mixed>,
-     *               members: list<array{string, string, int}>}|null
+     * @return array{id: string, name: string, mark: int, number: int, room: bool, copies: list<CopyLink>, seat: int, task: string,
+     *               members: list<Mate>}|null
      */
     public function group(StudentUser $student, string $groupingId, string $roundId): ?array
     {
         $row = $this->db->fetchAssociative(
-            "SELECT g.id, g.name, g.mark, n.numbers, (SELECT COUNT(*) FROM work_group o WHERE o.grouping_id = g.grouping_id AND o.position <= g.position) AS number,
+            "SELECT g.id, g.name, g.mark, s.number AS seat,
+                    (SELECT string_agg(k.task, '; ' ORDER BY k.position) FROM seat_task k WHERE k.grouping_id = s.grouping_id AND k.numbers @> to_jsonb(s.number)) AS task,
+                    (SELECT COUNT(*) FROM work_group o WHERE o.grouping_id = g.grouping_id AND o.position <= g.position) AS number,
                     EXISTS (SELECT 1 FROM room r JOIN room_member p ON p.room_id = r.id WHERE r.group_id = g.id AND p.student_id = :student) AS room,
                     (SELECT jsonb_agg(jsonb_build_array(c.id, c.title, c.way) ORDER BY h.position, c.id) FROM work_copy c
                      JOIN hand_out h ON h.round_id = c.round_id AND h.original_id = c.original_id AND h.group_id IS NULL
                      LEFT JOIN hand_out o ON o.round_id = c.round_id AND o.original_id = c.original_id AND o.group_id = g.id
                      WHERE c.round_id = :round AND CASE COALESCE(o.way, h.way) WHEN 'each' THEN c.student_id = :student WHEN 'all' THEN c.group_id IS NULL AND c.student_id IS NULL
                         WHEN 'nothing' THEN FALSE ELSE c.group_id = g.id END) AS copies,
-                    (SELECT jsonb_agg(jsonb_build_array(t.id, t.name, o.number) ORDER BY o.number) FROM seat o JOIN student t ON t.id = o.student_id
+                    (SELECT jsonb_agg(jsonb_build_array(t.id, t.name, o.number, COALESCE(r.role, '')) ORDER BY o.number)
+                     FROM seat o JOIN student t ON t.id = o.student_id LEFT JOIN seat_role r ON r.grouping_id = o.grouping_id AND r.number = o.number
                      WHERE o.group_id = g.id AND t.removed_at IS NULL AND NOT t.absent) AS members
-             FROM seat s JOIN work_group g ON g.id = s.group_id AND g.position IS NOT NULL JOIN grouping n ON n.id = s.grouping_id
+             FROM seat s JOIN work_group g ON g.id = s.group_id AND g.position IS NOT NULL
              WHERE s.grouping_id = :grouping AND s.student_id = :student",
             ['student' => $student->id, 'round' => $roundId, 'grouping' => $groupingId],
         );
@@ -79,8 +82,8 @@ final readonly class StudentReader
         $row = new Row($row);
         $members = [];
         foreach (null === $row->textOrNull('members') ? [] : $row->json('members') as $member) {
-            if (\is_array($member) && \is_string($member[0]) && \is_string($member[1]) && \is_int($member[2])) {
-                $members[] = [$member[0], $member[1], $member[2]];
+            if (\is_array($member) && \is_string($member[0]) && \is_string($member[1]) && \is_int($member[2]) && \is_string($member[3])) {
+                $members[] = new Mate($member[0], $member[1], $member[2], $member[3]);
             }
         }
         $copies = [];
@@ -92,7 +95,7 @@ final readonly class StudentReader
 
         return [
             'id' => $row->text('id'), 'name' => $row->text('name'), 'mark' => $row->int('mark'), 'number' => $row->int('number'),
-            'room' => $row->bool('room'), 'copies' => $copies, 'numbers' => $row->json('numbers'), 'members' => $members,
+            'room' => $row->bool('room'), 'copies' => $copies, 'seat' => $row->int('seat'), 'task' => $row->textOrNull('task') ?? '', 'members' => $members,
         ];
     }
 

@@ -27,6 +27,7 @@ final readonly class ClassController
         private Roster $roster,
         private ClassReader $views,
         private ClassRules $rules,
+        private Wishes $wishes,
         private ClassImport $import,
         private ClassExport $export,
         private ClassAccess $classAccess,
@@ -144,6 +145,13 @@ final readonly class ClassController
     public function removeRule(#[CurrentUser] Teacher $teacher, string $id): void
     {
         $this->rules->remove($teacher, $id);
+    }
+
+    /** All that this student wishes. */
+    #[Route('/students/{id}/wishes', methods: ['DELETE'])]
+    public function dropWishes(#[CurrentUser] Teacher $teacher, string $id): void
+    {
+        $this->wishes->drop($this->classAccess->student($teacher, $id));
     }
 
     #[Route('/students/{id}', methods: ['PATCH'])]

@@ -7,8 +7,8 @@ namespace FreshHuddle\App\Roster;
 use Doctrine\ORM\Mapping as ORM;
 
 /**
- * Who must be apart, who must be together, who would like to be with whom. Private to the teacher: nothing a student can
- * fetch reads it. Written by ClassRules.
+ * Who must be apart, who must be together. Private to the teacher: nothing a student can fetch reads it. Written by
+ * ClassRules.
  */
 #[ORM\Entity]
 class ClassRule

@@ -7,7 +7,7 @@ namespace FreshHuddle\App\Roster;
 use Doctrine\ORM\Mapping as ORM;
 
 /**
- * Somebody a rule speaks of; in a wish, who has it comes first. Written by ClassRules.
+ * Somebody a must speaks of. Written by ClassRules.
  */
 #[ORM\Entity]
 #[ORM\UniqueConstraint(name: 'class_rule_student_position', columns: ['rule_id', 'position'])]

@@ -14,65 +14,52 @@ use FreshHuddle\Core\Roster\Rule\Contradiction;
 use Symfony\Component\Uid\Uuid;
 
 /**
- * Who must be apart, who must be together and who would like to be with whom, kept with the class.
+ * Who must be apart, who must be together and who would like to be with whom, kept with the class. Writes the musts; wishes
+ * are written by Wishes.
  */
 final readonly class ClassRules
 {
     private const MOST = 200;
 
-    public function __construct(private EntityManagerInterface $em, private Staff $staff, private Words $words)
+    public function __construct(private EntityManagerInterface $em, private Staff $staff, private Wishes $wishes, private Words $words)
     {
     }
 
     /**
-     * @return list<RuleView> without students who have left the list; a rule with fewer than two left says nothing
+     * @return list<RuleView> the musts, then the wishes (whose id is that of the student who has it); without students who
+     *                        have left the list: a rule with fewer than two left says nothing
      */
     public function of(string $classId): array
     {
-        /** @var list<ClassRuleStudent> $rows */
-        $rows = $this->em->createQueryBuilder()->select('m', 'r', 's')->from(ClassRuleStudent::class, 'm')->join('m.rule', 'r')->join('m.student', 's')
-            ->where('r.class = :class')->setParameter('class', $classId)->orderBy('r.id')->addOrderBy('m.position')->getQuery()->getResult();
-        $kinds = $students = $dropped = [];
-        foreach ($rows as $row) {
-            $id = $row->rule->id;
-            $kinds[$id] = $row->rule->kind;
-            if (null === $row->student->removedAt) {
-                $students[$id][] = $row->student->id;
-            } elseif (0 === $row->position && !$row->rule->kind->isMust()) {
-                $dropped[$id] = true; // whose wish it was has left
-            }
-        }
-        $rules = [];
-        foreach ($kinds as $id => $kind) {
-            if (\count($students[$id] ?? []) >= 2 && !isset($dropped[$id])) {
-                $rules[] = new RuleView($id, $kind, $students[$id]);
-            }
+        $rules = $this->musts($classId);
+        foreach ($this->wishes->of($classId) as $student => $wishedFor) {
+            $rules[] = new RuleView($student, RuleKind::Wish, [$student, ...$wishedFor]);
         }
 
         return $rules;
     }
 
     /**
-     * @return list<RuleView> the musts among them
+     * @return list<RuleView> as above
      */
     public function musts(string $classId): array
     {
-        return array_values(array_filter($this->of($classId), static fn (RuleView $rule): bool => $rule->kind->isMust()));
-    }
-
-    /**
-     * @return array<string, list<string>> student id => ids of those wished for
-     */
-    public function wishes(string $classId): array
-    {
-        $wishes = [];
-        foreach ($this->of($classId) as $rule) {
-            if (RuleKind::Wish === $rule->kind) {
-                $wishes[$rule->students[0]] = [...$wishes[$rule->students[0]] ?? [], ...\array_slice($rule->students, 1)];
+        /** @var list<ClassRuleStudent> $rows */
+        $rows = $this->em->createQueryBuilder()->select('m', 'r', 's')->from(ClassRuleStudent::class, 'm')->join('m.rule', 'r')->join('m.student', 's')
+            ->where('r.class = :class')->andWhere('s.removedAt IS NULL')->setParameter('class', $classId)->orderBy('r.id')->addOrderBy('m.position')->getQuery()->getResult();
+        $kinds = $students = [];
+        foreach ($rows as $row) {
+            $kinds[$row->rule->id] = $row->rule->kind;
+            $students[$row->rule->id][] = $row->student->id;
+        }
+        $rules = [];
+        foreach ($kinds as $id => $kind) {
+            if (\count($students[$id]) >= 2) {
+                $rules[] = new RuleView($id, $kind, $students[$id]);
             }
         }
 
-        return $wishes;
+        return $rules;
     }
 
     /**
@@ -111,31 +98,46 @@ final readonly class ClassRules
 
     private function write(SchoolClass $class, MakeRule $request): RuleView
     {
-        $students = [];
-        foreach ($this->em->getRepository(Student::class)->findBy(['class' => $class, 'removedAt' => null, 'id' => $request->students]) as $student) {
-            $students[$student->id] = $student;
+        $students = $this->students($class, $request->students);
+        if (\count($this->of($class->id)) >= self::MOST) {
+            throw RosterRefused::unusable('roster.rule.too_many', null, ['most' => self::MOST]);
         }
-        if (\count($students) !== \count($request->students)) {
-            throw RosterRefused::unusable('roster.rule.stranger', 'students');
+        if (!$request->kind->isMust()) {
+            $this->wishes->add($students[0], \array_slice($students, 1));
+
+            return new RuleView($students[0]->id, $request->kind, [$students[0]->id, ...$this->wishes->of($class->id)[$students[0]->id] ?? []]);
         }
-        $there = $this->of($class->id);
-        foreach ($there as $rule) {
-            $same = $rule->kind === $request->kind && [] === array_diff($rule->students, $request->students) && [] === array_diff($request->students, $rule->students);
-            if ($same && ($rule->kind->isMust() || $rule->students[0] === $request->students[0])) {
+        foreach ($this->musts($class->id) as $rule) {
+            if ($rule->kind === $request->kind && [] === array_diff($rule->students, $request->students) && [] === array_diff($request->students, $rule->students)) {
                 throw RosterRefused::unusable('roster.rule.twice', 'students');
             }
         }
-        if (\count($there) >= self::MOST) {
-            throw RosterRefused::unusable('roster.rule.too_many', null, ['most' => self::MOST]);
-        }
         $rule = new ClassRule(Uuid::v7()->toRfc4122(), $class, $request->kind);
         $this->em->persist($rule);
-        foreach ($request->students as $position => $id) {
-            $this->em->persist(new ClassRuleStudent($rule, $students[$id] ?? throw RosterRefused::unusable('roster.rule.stranger', 'students'), $position));
+        foreach ($students as $position => $student) {
+            $this->em->persist(new ClassRuleStudent($rule, $student, $position));
         }
         $this->em->flush();
 
         return new RuleView($rule->id, $request->kind, $request->students);
+    }
+
+    /**
+     * @param list<string> $ids
+     *
+     * @return non-empty-list<Student> in the order of the ids
+     *
+     * @throws RosterRefused if one is not on the list of the class
+     */
+    private function students(SchoolClass $class, array $ids): array
+    {
+        $byId = [];
+        foreach ($this->em->getRepository(Student::class)->findBy(['class' => $class, 'removedAt' => null, 'id' => $ids]) as $student) {
+            $byId[$student->id] = $student;
+        }
+        $students = array_map(static fn (string $id): Student => $byId[$id] ?? throw RosterRefused::unusable('roster.rule.stranger', 'students'), $ids);
+
+        return [] === $students ? throw RosterRefused::unusable('roster.rule.stranger', 'students') : $students;
     }
 
     /**

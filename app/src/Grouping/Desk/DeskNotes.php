@@ -8,11 +8,10 @@ use Doctrine\ORM\EntityManagerInterface;
 use FreshHuddle\App\Grouping\Exception\GroupingRefused;
 use FreshHuddle\App\Grouping\Grouping;
 use FreshHuddle\App\Grouping\Proposal\ClassParts;
-use FreshHuddle\App\Grouping\Seat\NumberPlan;
 use FreshHuddle\App\Http\Body\Shape;
 
 /**
- * Keeps how the desk is set for a grouping, and what the numbers carry.
+ * Keeps how the desk is set for a grouping.
  */
 final readonly class DeskNotes
 {
@@ -24,7 +23,9 @@ final readonly class DeskNotes
 
     public function settings(string $groupingId): DeskSettings
     {
-        return [] === $this->grouping($groupingId)->settings ? $this->fitting($groupingId) : $this->read($groupingId, 'settings', DeskSettings::class);
+        $kept = $this->grouping($groupingId)->settings;
+
+        return [] === $kept ? $this->fitting($groupingId) : $this->shape->read(DeskSettings::class, $kept, 'settings');
     }
 
     /**
@@ -35,48 +36,14 @@ final readonly class DeskNotes
         return new DeskSettings(groups: max(2, (int) round(\count($this->parts->present($this->grouping($groupingId))) / self::AT_A_TABLE)));
     }
 
-    public function numbers(string $groupingId): NumberPlan
-    {
-        return $this->read($groupingId, 'numbers', NumberPlan::class);
-    }
-
     public function keepSettings(string $groupingId, DeskSettings $settings): void
     {
-        $this->keep($groupingId, 'settings', $settings);
-    }
-
-    public function keepNumbers(string $groupingId, NumberPlan $numbers): void
-    {
-        $this->keep($groupingId, 'numbers', $numbers);
-    }
-
-    /**
-     * @template T of object
-     *
-     * @param 'settings'|'numbers' $column
-     * @param class-string<T>      $type
-     *
-     * @return T
-     */
-    private function read(string $groupingId, string $column, string $type): object
-    {
-        $grouping = $this->grouping($groupingId);
-
-        return $this->shape->read($type, 'settings' === $column ? $grouping->settings : $grouping->numbers, $column);
-    }
-
-    /**
-     * @param 'settings'|'numbers' $column
-     */
-    private function keep(string $groupingId, string $column, object $value): void
-    {
-        $json = json_decode(json_encode($value, \JSON_THROW_ON_ERROR), true, 16, \JSON_THROW_ON_ERROR);
+        $json = json_decode(json_encode($settings, \JSON_THROW_ON_ERROR), true, 16, \JSON_THROW_ON_ERROR);
         $bag = [];
         foreach (\is_array($json) ? $json : [] as $key => $part) {
             $bag[(string) $key] = $part;
         }
-        $grouping = $this->grouping($groupingId);
-        'settings' === $column ? $grouping->settings = $bag : $grouping->numbers = $bag;
+        $this->grouping($groupingId)->settings = $bag;
         $this->em->flush();
     }
 

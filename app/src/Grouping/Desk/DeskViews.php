@@ -12,6 +12,7 @@ use FreshHuddle\App\Grouping\History\GroupingUsage;
 use FreshHuddle\App\Grouping\History\GroupingUse;
 use FreshHuddle\App\Grouping\History\UseView;
 use FreshHuddle\App\Grouping\Proposal\Judge;
+use FreshHuddle\App\Grouping\Seat\Numbers;
 use FreshHuddle\App\Grouping\SignUp\SignUps;
 use FreshHuddle\App\Grouping\Variant\Variants;
 use FreshHuddle\App\Roster\ClassReader;
@@ -28,6 +29,7 @@ final readonly class DeskViews
         private FloorStore $floors,
         private Judge $judge,
         private DeskNotes $notes,
+        private Numbers $numbers,
         private GroupingUsage $list,
         private ClassReader $classes,
         private SignUps $signUps,
@@ -61,7 +63,7 @@ final readonly class DeskViews
             $class->tags,
             $class->rules,
             $settings,
-            $this->notes->numbers($grouping->id),
+            $this->numbers->of($grouping),
             $this->judge->standings($grouping, $floor, $settings),
             $this->variants->of($grouping, $settings),
             array_map(static fn (GroupingUse $use): UseView => new UseView($use->name, $use->lesson, $use->at), $uses),

@@ -11,6 +11,7 @@ use FreshHuddle\App\Grouping\Floor\FloorChanges;
 use FreshHuddle\App\Grouping\Floor\FloorStore;
 use FreshHuddle\App\Grouping\Grouping;
 use FreshHuddle\App\Grouping\History\GroupingUsage;
+use FreshHuddle\App\Grouping\Seat\Numbers;
 use FreshHuddle\App\Roster\SchoolClass;
 use FreshHuddle\Core\Grouping\Floor;
 use FreshHuddle\Core\Grouping\Group;
@@ -26,6 +27,7 @@ final readonly class Groupings
         private FloorStore $floors,
         private FloorChanges $changes,
         private DeskNotes $notes,
+        private Numbers $numbers,
         private GroupingUsage $usage,
         private EntityManagerInterface $em,
         private ClockInterface $clock,
@@ -102,7 +104,7 @@ final readonly class Groupings
             $this->notes->keepSettings($grouping->id, $request->settings);
         }
         if (null !== $request->numbers) {
-            $this->notes->keepNumbers($grouping->id, $request->numbers);
+            $this->numbers->keep($grouping, $request->numbers);
         }
     }
 
@@ -158,7 +160,7 @@ final readonly class Groupings
             $groups = array_map(static fn (Group $group): Group => new Group(Uuid::v7()->toRfc4122(), $group->name, $group->students, $group->mark), $this->floors->now($grouping->id)->groups);
             $this->floors->append($copy->id, 0, 'take', new Floor($groups));
             $this->notes->keepSettings($copy->id, $this->notes->settings($grouping->id));
-            $this->notes->keepNumbers($copy->id, $this->notes->numbers($grouping->id));
+            $this->numbers->keep($copy, $this->numbers->of($grouping));
 
             return $copy;
         });

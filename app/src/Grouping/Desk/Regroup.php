@@ -11,6 +11,7 @@ use FreshHuddle\App\Grouping\Proposal\Proposer;
 use FreshHuddle\App\Grouping\Proposal\ProposeRequest;
 use FreshHuddle\App\Grouping\Proposal\TakeRequest;
 use FreshHuddle\App\Grouping\Proposal\Taking;
+use FreshHuddle\App\Grouping\Seat\Numbers;
 use FreshHuddle\App\Roster\SchoolClass;
 use FreshHuddle\Core\Grouping\GoalKind;
 
@@ -22,7 +23,7 @@ final readonly class Regroup
     /** How long to look, in milliseconds. */
     private const SEARCH = 800;
 
-    public function __construct(private Groupings $groupings, private Taking $taking, private DeskNotes $notes, private FloorStore $floors, private Proposer $proposer)
+    public function __construct(private Groupings $groupings, private Taking $taking, private DeskNotes $notes, private Numbers $numbers, private FloorStore $floors, private Proposer $proposer)
     {
     }
 
@@ -34,7 +35,7 @@ final readonly class Regroup
     {
         $grouping = $this->groupings->create($class, $name);
         $settings = $this->notes->settings($before->id);
-        $this->notes->keepNumbers($grouping->id, $this->notes->numbers($before->id));
+        $this->numbers->keep($grouping, $this->numbers->of($before));
         $tables = \count($this->floors->now($before->id)->groups);
         if ($tables > 0 && \in_array($settings->method, [DeskMethod::Deal, DeskMethod::ByHand, DeskMethod::SignUp], true)) {
             $settings = new DeskSettings(DeskMethod::Balance, ShapeKind::Groups, $tables, goals: [new DeskGoal(GoalKind::NewPartners)]);

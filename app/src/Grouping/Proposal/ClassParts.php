@@ -14,6 +14,7 @@ use FreshHuddle\App\Roster\ClassRules;
 use FreshHuddle\App\Roster\RuleKind;
 use FreshHuddle\App\Roster\RuleView;
 use FreshHuddle\App\Roster\StudentView;
+use FreshHuddle\App\Roster\Wishes;
 use FreshHuddle\Core\Grouping\Goal;
 use FreshHuddle\Core\Grouping\GoalKind;
 use FreshHuddle\Core\Grouping\Rule;
@@ -26,7 +27,7 @@ use FreshHuddle\Core\Grouping\Student;
  */
 final readonly class ClassParts
 {
-    public function __construct(private ClassReader $classes, private ClassRules $rules, private GroupingUsage $usage)
+    public function __construct(private ClassReader $classes, private ClassRules $rules, private Wishes $wishes, private GroupingUsage $usage)
     {
     }
 
@@ -101,7 +102,7 @@ final readonly class ClassParts
     {
         $wishesCount = [] !== array_filter($settings->goals, static fn (DeskGoal $goal): bool => GoalKind::Wishes === $goal->kind);
 
-        return $settings->goals($wishesCount ? $this->rules->wishes($grouping->class->id) : []);
+        return $settings->goals($wishesCount ? $this->wishes->of($grouping->class->id) : []);
     }
 
     /**

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace FreshHuddle\App\Grouping\Proposal;
 
 use FreshHuddle\App\Grouping\Desk\DeskMethod;
-use FreshHuddle\App\Grouping\Desk\DeskNotes;
 use FreshHuddle\App\Grouping\Desk\DeskSettings;
 use FreshHuddle\App\Grouping\Desk\Groupings;
 use FreshHuddle\App\Grouping\Desk\ShapeKind;
@@ -17,6 +16,7 @@ use FreshHuddle\App\Grouping\Floor\FloorView;
 use FreshHuddle\App\Grouping\Grouping;
 use FreshHuddle\App\Grouping\History\GroupingUsage;
 use FreshHuddle\App\Grouping\History\GroupingUse;
+use FreshHuddle\App\Grouping\Seat\Numbers;
 use FreshHuddle\App\Roster\ClassReader;
 use FreshHuddle\Core\Grouping\FairRoles;
 use FreshHuddle\Core\Grouping\Floor;
@@ -34,7 +34,7 @@ final readonly class Taking
         private FloorStore $floors,
         private Groupings $groupings,
         private Proposer $proposer,
-        private DeskNotes $notes,
+        private Numbers $numbers,
         private GroupingUsage $usage,
         private ClassReader $classes,
         private EventDispatcherInterface $events,
@@ -112,7 +112,7 @@ final readonly class Taking
 
     private function withRoles(Grouping $grouping, Floor $floor): Floor
     {
-        $roles = $this->notes->numbers($grouping->id)->roles();
+        $roles = $this->numbers->of($grouping)->roles();
         if ([] === $roles) {
             return $floor;
         }

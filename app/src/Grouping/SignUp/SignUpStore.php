@@ -12,33 +12,13 @@ use FreshHuddle\App\Roster\Device\StudentUser;
 use FreshHuddle\Core\Grouping\Floor;
 
 /**
- * Keeps sign-ups. By hand: a whole class presses within seconds, and who gets the last seat is decided on the grouping's
- * row while it is held.
+ * Seats students of a sign-up, and tells a student of it. By hand: a whole class presses within seconds, and who gets the
+ * last seat is decided on the grouping's row while it is held.
  */
 final readonly class SignUpStore
 {
     public function __construct(private Connection $db, private FloorStore $floors)
     {
-    }
-
-    public function state(string $groupingId): ?SignUpState
-    {
-        $json = $this->db->fetchOne('SELECT sign_up FROM grouping WHERE id = ?', [$groupingId]);
-
-        return \is_string($json) ? self::read($json) : null;
-    }
-
-    public function keep(string $groupingId, ?SignUpState $state): void
-    {
-        $this->db->update('grouping', ['sign_up' => null === $state ? null : json_encode($state, \JSON_THROW_ON_ERROR)], ['id' => $groupingId]);
-    }
-
-    /**
-     * @param int $at when nobody takes a seat any more; milliseconds since 1970
-     */
-    public function stop(string $groupingId, int $at): void
-    {
-        $this->db->executeStatement("UPDATE grouping SET sign_up = jsonb_set(sign_up, '{closesAt}', to_jsonb(?::bigint)) WHERE id = ? AND sign_up IS NOT NULL", [$at, $groupingId]);
     }
 
     /**
@@ -51,12 +31,12 @@ final readonly class SignUpStore
     public function seat(string $groupingId, callable $seat): array
     {
         return $this->db->transactional(function () use ($groupingId, $seat): array {
-            $row = $this->db->fetchAssociative('SELECT step, sign_up FROM grouping WHERE id = ? FOR UPDATE', [$groupingId]);
-            $row = new Row(false === $row ? throw GroupingRefused::missing() : $row);
+            $step = $this->db->fetchOne('SELECT step FROM grouping WHERE id = ? FOR UPDATE', [$groupingId]);
+            $open = $this->db->fetchAssociative('SELECT seats, closes_at FROM sign_up WHERE grouping_id = ? AND ended_at IS NULL', [$groupingId]);
             $before = $this->floors->now($groupingId);
-            $after = $seat(null === $row->textOrNull('sign_up') ? null : self::read($row->text('sign_up')), $before);
+            $after = $seat(self::read($open), $before);
             if (!$after->equals($before)) {
-                $this->floors->append($groupingId, $row->int('step'), 'signUp', $after);
+                $this->floors->append($groupingId, \is_int($step) ? $step : throw GroupingRefused::missing(), 'signUp', $after);
             }
 
             return [$before, $after];
@@ -68,12 +48,11 @@ final readonly class SignUpStore
      */
     public function openFor(StudentUser $student, string $groupingId): ?SignUpState
     {
-        $json = $this->db->fetchOne(
-            'SELECT g.sign_up FROM grouping g JOIN student s ON s.id = ? AND s.class_id = g.class_id AND s.seatable AND NOT s.absent WHERE g.id = ?',
+        return self::read($this->db->fetchAssociative(
+            'SELECT o.seats, o.closes_at FROM sign_up o JOIN grouping g ON g.id = o.grouping_id
+             JOIN student s ON s.id = ? AND s.class_id = g.class_id AND s.seatable AND NOT s.absent WHERE o.grouping_id = ? AND o.ended_at IS NULL',
             [$student->id, $groupingId],
-        );
-
-        return \is_string($json) ? self::read($json) : null;
+        ));
     }
 
     public function classOf(string $groupingId): ?string
@@ -83,12 +62,16 @@ final readonly class SignUpStore
         return \is_string($class) ? $class : null;
     }
 
-    private static function read(string $json): SignUpState
+    /**
+     * @param array<string, mixed>|false $row
+     */
+    private static function read(array|false $row): ?SignUpState
     {
-        $data = json_decode($json, true, 4, \JSON_THROW_ON_ERROR);
-        $seats = \is_array($data) ? $data['seats'] ?? null : null;
-        $closesAt = \is_array($data) ? $data['closesAt'] ?? null : null;
+        if (false === $row) {
+            return null;
+        }
+        $row = new Row($row);
 
-        return new SignUpState(\is_int($seats) ? $seats : 4, \is_int($closesAt) ? $closesAt : null);
+        return new SignUpState($row->int('seats'), $row->intOrNull('closes_at'));
     }
 }

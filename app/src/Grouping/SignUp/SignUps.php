@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace FreshHuddle\App\Grouping\SignUp;
 
+use Doctrine\DBAL\LockMode;
+use Doctrine\ORM\EntityManagerInterface;
 use FreshHuddle\App\Database\Change;
 use FreshHuddle\App\Database\Clock;
 use FreshHuddle\App\Grouping\Event\FloorChanged;
@@ -17,6 +19,7 @@ use FreshHuddle\App\Worker\Tasks;
 use FreshHuddle\Core\Grouping\Floor;
 use FreshHuddle\Core\Grouping\Group;
 use Psr\EventDispatcher\EventDispatcherInterface;
+use Symfony\Component\Uid\Uuid;
 
 /**
  * Students take seats themselves, on their own pages. Rules of the class play no part while they do: a seat refused to one
@@ -27,6 +30,7 @@ final readonly class SignUps
     public const CLOSE = 'closeSignUp';
 
     public function __construct(
+        private EntityManagerInterface $em,
         private SignUpStore $store,
         private FloorStore $floors,
         private SignUpPlace $place,
@@ -38,12 +42,19 @@ final readonly class SignUps
     ) {
     }
 
+    /**
+     * @return SignUpState|null null while none is open
+     */
     public function state(string $groupingId): ?SignUpState
     {
-        return $this->store->state($groupingId);
+        $open = $this->find($groupingId);
+
+        return null === $open ? null : new SignUpState($open->seats, $open->closesAt);
     }
 
     /**
+     * Opens it; one that is open already goes on with the seats and the time now said.
+     *
      * @throws GroupingRefused if there are no tables to sit down at
      */
     public function open(Grouping $grouping, OpenSignUp $request): void
@@ -51,14 +62,22 @@ final readonly class SignUps
         if ([] === $this->floors->now($grouping->id)->groups) {
             throw GroupingRefused::unusable('grouping.sign_up.no_tables', 'seats');
         }
-        $closesAt = null === $request->minutes ? null : $this->clock->ms() + 60_000 * $request->minutes;
-        $this->store->keep($grouping->id, new SignUpState($request->seats, $closesAt));
-        if (null === $closesAt) {
-            $this->tasks->cancel(self::CLOSE, $grouping->id);
-        } else {
-            $this->tasks->ask(self::CLOSE, $grouping->id, $closesAt);
-        }
-        $this->tellEverybody($grouping->id);
+        $this->change->of(function () use ($grouping, $request): void {
+            $this->em->lock($grouping, LockMode::PESSIMISTIC_WRITE); // who presses at the same moment changes this one
+            $now = $this->clock->ms();
+            $closesAt = null === $request->minutes ? null : $now + 60_000 * $request->minutes;
+            $open = $this->find($grouping->id) ?? new SignUp(Uuid::v7()->toRfc4122(), $grouping, $now, $request->seats, $closesAt);
+            $open->seats = $request->seats;
+            $open->closesAt = $closesAt;
+            $this->em->persist($open);
+            $this->em->flush();
+            if (null === $closesAt) {
+                $this->tasks->cancel(self::CLOSE, $grouping->id);
+            } else {
+                $this->tasks->ask(self::CLOSE, $grouping->id, $closesAt);
+            }
+            $this->tellEverybody($grouping->id);
+        });
     }
 
     /**
@@ -66,14 +85,29 @@ final readonly class SignUps
      */
     public function stop(string $groupingId): void
     {
-        $this->store->stop($groupingId, $this->clock->ms());
+        $open = $this->find($groupingId);
+        if (null !== $open) {
+            $open->closesAt = $this->clock->ms();
+            $this->em->flush();
+        }
     }
 
     public function close(string $groupingId): void
     {
-        $this->tasks->cancel(self::CLOSE, $groupingId);
-        $this->store->keep($groupingId, null);
-        $this->tellEverybody($groupingId);
+        $this->change->of(function () use ($groupingId): void {
+            $this->tasks->cancel(self::CLOSE, $groupingId);
+            $open = $this->find($groupingId);
+            if (null !== $open) {
+                $open->endedAt = $this->clock->ms();
+                $this->em->flush();
+            }
+            $this->tellEverybody($groupingId);
+        });
+    }
+
+    private function find(string $groupingId): ?SignUp
+    {
+        return $this->em->getRepository(SignUp::class)->findOneBy(['grouping' => $groupingId, 'endedAt' => null]);
     }
 
     /**

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace FreshHuddle\App\Lesson\Run;
 
 use Doctrine\DBAL\Connection;
-use FreshHuddle\App\Grouping\Desk\DeskNotes;
 use FreshHuddle\App\Lesson\Round;
 use Symfony\Component\Uid\Uuid;
 
@@ -15,7 +14,7 @@ use Symfony\Component\Uid\Uuid;
  */
 final readonly class RunStore
 {
-    public function __construct(private Connection $db, private DeskNotes $notes)
+    public function __construct(private Connection $db)
     {
     }
 
@@ -41,10 +40,11 @@ final readonly class RunStore
         );
         $this->db->executeStatement(
             "INSERT INTO run_seat (run_id, student_id, run_group_id, name, number, role)
-             SELECT g.run_id, s.student_id, g.id, t.name, s.number, COALESCE(CAST(:roles AS jsonb) ->> s.number::text, '')
+             SELECT g.run_id, s.student_id, g.id, t.name, s.number, COALESCE(r.role, '')
              FROM run_group g JOIN seat s ON s.group_id = g.group_id JOIN student t ON t.id = s.student_id
-             WHERE g.run_id = :run AND t.removed_at IS NULL AND NOT t.absent",
-            ['run' => $run, 'roles' => json_encode((object) $this->notes->numbers($round->grouping->id)->roles(), \JSON_THROW_ON_ERROR)],
+             LEFT JOIN seat_role r ON r.grouping_id = s.grouping_id AND r.number = s.number
+             WHERE g.run_id = ? AND t.removed_at IS NULL AND NOT t.absent",
+            [$run],
         );
     }
 

@@ -31,7 +31,14 @@ export function useLift(classId: string, nameOf: (id: string) => string, done: (
     onError: fail,
   });
   const lift = useMutation({
-    mutationFn: (rule: Rule) => take(api.DELETE('/api/staff/rules/{id}', { params: { path: { id: rule.id } } })),
+    mutationFn: (rule: Rule) => {
+      const path = { params: { path: { id: rule.id } } };
+      return take(
+        rule.kind === 'wish' // its id is that of the student who has it
+          ? api.DELETE('/api/staff/students/{id}/wishes', path)
+          : api.DELETE('/api/staff/rules/{id}', path),
+      );
+    },
     onSuccess: (_, rule) =>
       say(words.desk.lifted(ruleText(rule, nameOf)), () => add.mutate({ kind: rule.kind, students: rule.students })),
     onSettled: done,

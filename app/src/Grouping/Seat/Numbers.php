@@ -1,0 +1,67 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FreshHuddle\App\Grouping\Seat;
+
+use Doctrine\DBAL\LockMode;
+use Doctrine\ORM\EntityManagerInterface;
+use FreshHuddle\App\Grouping\Grouping;
+
+/**
+ * Keeps what the numbers of a grouping's seats carry.
+ */
+final readonly class Numbers
+{
+    public function __construct(private EntityManagerInterface $em)
+    {
+    }
+
+    /**
+     * @return NumberPlan roles by number, tasks in their order
+     */
+    public function of(Grouping $grouping): NumberPlan
+    {
+        return new NumberPlan(
+            array_map(static fn (GivenRole $given): SeatRole => new SeatRole($given->number, $given->role), $this->roles($grouping)),
+            array_map(static fn (GivenTask $given): SeatTask => new SeatTask($given->numbers, $given->task), $this->tasks($grouping)),
+        );
+    }
+
+    /**
+     * In place of what they carried before.
+     */
+    public function keep(Grouping $grouping, NumberPlan $plan): void
+    {
+        $this->em->wrapInTransaction(function () use ($grouping, $plan): void {
+            $this->em->lock($grouping, LockMode::PESSIMISTIC_WRITE); // of two at once the later stands, whole
+            foreach ([...$this->roles($grouping), ...$this->tasks($grouping)] as $before) {
+                $this->em->remove($before);
+            }
+            $this->em->flush();
+            foreach ($plan->roles() as $number => $role) {
+                $this->em->persist(new GivenRole($grouping, $number, $role));
+            }
+            foreach ($plan->tasks as $i => $task) {
+                $this->em->persist(new GivenTask($grouping, $i + 1, $task->task, $task->numbers));
+            }
+            $this->em->flush();
+        });
+    }
+
+    /**
+     * @return list<GivenRole>
+     */
+    private function roles(Grouping $grouping): array
+    {
+        return $this->em->getRepository(GivenRole::class)->findBy(['grouping' => $grouping], ['number' => 'ASC']);
+    }
+
+    /**
+     * @return list<GivenTask>
+     */
+    private function tasks(Grouping $grouping): array
+    {
+        return $this->em->getRepository(GivenTask::class)->findBy(['grouping' => $grouping], ['position' => 'ASC']);
+    }
+}
