@@ -4,7 +4,7 @@ import { chromium } from '@playwright/test';
 const base = process.env.FH_BASE ?? 'http://127.0.0.1:8480';
 const line = { offline: false, latency: 400, downloadThroughput: 400_000 / 8, uploadThroughput: 400_000 / 8 };
 const browser = await chromium.launch({
-  executablePath: '/usr/bin/chromium',
+  executablePath: '/usr/bin/chromium-headless-shell',
   args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking', '--disable-sync', '--no-first-run'],
 });
 

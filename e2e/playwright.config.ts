@@ -1,13 +1,18 @@
 import { defineConfig } from '@playwright/test';
 
+// Each worker has an instance of its own: address, folder, folder of sockets and port of the database, with “|” between.
+// Without a list there is one of each, and one worker.
+const instances = (process.env.FH_INSTANCES ?? '').split(' ').filter(Boolean);
+const mine = instances[Number(process.env.TEST_PARALLEL_INDEX ?? 0)]?.split('|');
+if (mine !== undefined) [process.env.FH_BASE, process.env.FH_VAR, process.env.FH_RUN, process.env.FH_PG_PORT] = mine;
+
 export default defineConfig({
   testDir: '.',
   outputDir: './results',
-  // One instance, one database: tests use classes of their own, and one at a time keeps the figures of a lesson plain.
-  workers: 1,
+  workers: Math.max(1, instances.length),
   fullyParallel: false,
   timeout: 300_000,
-  expect: { timeout: 15_000 },
+  expect: { timeout: 20_000 },
   reporter: [['list']],
   use: {
     baseURL: process.env.FH_BASE ?? 'http://127.0.0.1:8580',
@@ -16,9 +21,9 @@ export default defineConfig({
     // A recording of every step costs as much processor as the product under test; a picture of the end does not.
     trace: process.env.FH_TRACE === '1' ? 'retain-on-failure' : 'off',
     screenshot: 'only-on-failure',
-    actionTimeout: 12_000,
+    actionTimeout: 20_000,
     launchOptions: {
-      executablePath: '/usr/bin/chromium',
+      executablePath: '/usr/bin/chromium-headless-shell',
       args: [
         '--no-sandbox',
         '--disable-gpu',

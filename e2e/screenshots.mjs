@@ -5,7 +5,7 @@ const base = process.env.FH_BASE ?? 'http://127.0.0.1:8480';
 const to = new URL('../docs/screenshots/', import.meta.url).pathname;
 const phone = { width: 390, height: 844 };
 const browser = await chromium.launch({
-  executablePath: '/usr/bin/chromium',
+  executablePath: '/usr/bin/chromium-headless-shell',
   args: [
     '--no-sandbox',
     '--disable-gpu',

@@ -263,6 +263,13 @@ start_all() {
     wait_for 60 answers || fail "the application does not answer; see $FH_VAR/log."
 }
 
+# Out of the way at once: processes of the instance as it was may still be writing there.
+forget_cache() {
+    rm -rf "$FH_VAR/cache.before"
+    [ ! -e "$FH_VAR/cache" ] || mv "$FH_VAR/cache" "$FH_VAR/cache.before"
+    rm -rf "$FH_VAR/cache.before" 2>/dev/null || true
+}
+
 # Everything from a bare machine to an answering application.
 bring_up() {
     mkdir -p "$FH_VAR" "$RUN"
@@ -272,7 +279,7 @@ bring_up() {
     [ -n "${FH_SKIP_WEB:-}" ] || front_end
     prepare_database_server
     write_settings
-    rm -rf "$FH_VAR/cache"
+    forget_cache
     write_configuration
     start_database
     databases
@@ -295,7 +302,8 @@ fresh_instance() (
     need_ports
     prepare_database_server
     write_settings
-    rm -rf "$FH_VAR/cache" "$FH_VAR/log"
+    forget_cache
+    rm -rf "$FH_VAR/log"
     write_configuration
     start_database
     for name in fresh_huddle standins fresh_huddle_test; do sql postgres -c "DROP DATABASE IF EXISTS $name"; done

@@ -35,6 +35,13 @@ final class KeptStatementsTest extends AppTestCase
         self::assertSame(1, $this->db()->fetchOne('SELECT CAST(? AS int) + 0', [1]));
     }
 
+    public function test_two_columns_of_one_name_are_two_columns(): void
+    {
+        self::assertSame([1, 2, 3], $this->db()->fetchNumeric('SELECT CAST(? AS int) AS n, 2 AS n, 3 AS m', [1]));
+        self::assertSame([[1, 2, 3]], $this->db()->fetchAllNumeric('SELECT CAST(? AS int) AS n, 2 AS n, 3 AS m', [1]));
+        self::assertNotEmpty($this->db()->createSchemaManager()->introspectTableByUnquotedName('seat')->getColumns(), 'as it is asked before every migration');
+    }
+
     public function test_how_many_rows_were_changed_is_known(): void
     {
         self::assertSame(2, $this->db()->executeStatement('INSERT INTO slot_save (id, at) SELECT gen_random_uuid(), n FROM generate_series(1, CAST(? AS int)) AS n', [2]));

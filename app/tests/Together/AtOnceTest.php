@@ -121,6 +121,123 @@ final class AtOnceTest extends TestCase
         self::assertCount(1, $this->rows("SELECT id FROM student WHERE class_id = ? AND name = 'Zora Quill'", $class));
         $this->atOnce(array_fill(0, self::PRESSES, ['POST', "/api/staff/classes/{$class}/rules", ['kind' => 'apart', 'students' => \array_slice($students, 0, 2)], $this->teacher]));
         self::assertCount(1, $this->rows('SELECT id FROM class_rule WHERE class_id = ?', $class));
+        $statuses = $this->atOnce(array_fill(0, self::PRESSES, ['POST', "/api/staff/classes/{$class}/rules", ['kind' => 'wish', 'students' => \array_slice($students, 0, 2)], $this->teacher]));
+        self::assertSame([1, self::PRESSES - 1], [self::many($statuses, 200), self::many($statuses, 422)], 'a wish');
+        self::assertCount(1, $this->rows('SELECT wished_for_id FROM wish WHERE student_id = ?', $students[0]));
+    }
+
+    public function test_a_grouping_has_one_open_sign_up_and_its_end_is_due_once(): void
+    {
+        [$lesson] = $this->lesson(6, 2);
+        $grouping = $lesson->text('floor.id');
+        $statuses = $this->atOnce(array_map(fn (int $seats): array => ['POST', "/api/staff/groupings/{$grouping}/sign-up", ['seats' => $seats, 'minutes' => 10], $this->teacher], range(3, 2 + self::PRESSES)));
+        self::assertSame(self::PRESSES, self::many($statuses, 200));
+        self::assertCount(1, $this->rows('SELECT id FROM sign_up WHERE grouping_id = ?', $grouping));
+        self::assertCount(1, $this->rows('SELECT id FROM due_task WHERE subject = ?', $grouping));
+        $statuses = $this->atOnce(array_fill(0, self::PRESSES, ['DELETE', "/api/staff/groupings/{$grouping}/sign-up", null, $this->teacher]));
+        self::assertGreaterThanOrEqual(1, self::many($statuses, 200), 'it is closed');
+        self::assertCount(0, $this->rows('SELECT id FROM sign_up WHERE ended_at IS NULL AND grouping_id = ?', $grouping));
+        self::assertCount(0, $this->rows('SELECT id FROM due_task WHERE subject = ?', $grouping));
+    }
+
+    public function test_what_the_numbers_carry_is_what_one_of_two_has_said_and_no_mixture(): void
+    {
+        [$lesson] = $this->lesson(6, 2);
+        $grouping = $lesson->text('floor.id');
+        $carry = static fn (int $i): array => ['numbers' => ['roles' => array_map(static fn (int $n): array => ['number' => $n, 'role' => "role {$i}"], [1, 2, 3]), 'tasks' => [['numbers' => [1, 2], 'task' => "task {$i}"]]]];
+        $statuses = $this->atOnce(array_map(fn (int $i): array => ['PATCH', "/api/staff/groupings/{$grouping}", $carry($i), $this->teacher], range(1, self::PRESSES)));
+        self::assertSame(self::PRESSES, self::many($statuses, 200) + self::many($statuses, 204));
+        $roles = self::texts($this->rows('SELECT role FROM seat_role WHERE grouping_id = ?', $grouping), 'role');
+        self::assertCount(3, $roles);
+        self::assertCount(1, array_unique($roles));
+        self::assertSame([str_replace('role', 'task', $roles[0])], self::texts($this->rows('SELECT task FROM seat_task WHERE grouping_id = ?', $grouping), 'task'));
+    }
+
+    public function test_a_device_speaks_for_one_student(): void
+    {
+        [$lesson] = $this->lesson(6, 2);
+        $door = $lesson->text('doorWord');
+        $cookie = self::cookie($this->send('POST', '/api/student/join', ['doorWord' => $door, 'name' => $lesson->text('students.0.name')], ''));
+        $this->atOnce(array_map(static fn (int $i): array => ['POST', '/api/student/join', ['doorWord' => $door, 'name' => $lesson->text("students.{$i}.name")], $cookie], range(1, 5)));
+        $devices = $this->rows('SELECT student_id, token_hash FROM student_device WHERE student_id IS NOT NULL AND class_id = ?', $lesson->text('classId'));
+        foreach (['student_id', 'token_hash'] as $once) {
+            self::assertCount(\count($devices), array_count_values(self::texts($devices, $once)), $once);
+        }
+        self::assertContains($this->send('GET', '/api/student/now', null, $cookie)->getStatusCode(), [200, 401], 'the first device is somebody still, or is told that it is not');
+    }
+
+    public function test_a_save_that_is_sent_again_is_done_once(): void
+    {
+        [$lesson] = $this->lesson(2, 1);
+        $this->ask('POST', '/api/staff/rounds/'.$lesson->text('round.id').'/copies')->is(200);
+        $this->ask('POST', '/api/staff/lessons/'.$lesson->text('id').'/commands', ['kind' => 'sendOut'])->is(200);
+        $student = $this->comeIn($lesson)[0];
+        $copy = $this->as($student, 'GET', '/api/student/now')->text('group.copies.0.id');
+        $save = Uuid::v4()->toRfc4122();
+        $statuses = $this->atOnce(array_fill(0, self::PRESSES, ['PUT', "/api/student/copies/{$copy}/slots/together", ['save' => $save, 'base' => '', 'text' => 'said once'], $student]));
+        self::assertSame(self::PRESSES, self::many($statuses, 200));
+        self::assertSame([['text' => 'said once']], $this->rows("SELECT text FROM slot_answer WHERE slot = 'together' AND copy_id = ?", $copy));
+        self::assertCount(1, $this->rows('SELECT id FROM slot_save WHERE id = ?', $save));
+    }
+
+    public function test_an_original_stands_in_a_plan_once_and_every_group_has_one_cell(): void
+    {
+        [$lesson] = $this->lesson(6, 2);
+        $round = $lesson->text('round.id');
+        $original = $lesson->text('handOut.0.original');
+        $groups = array_map(static fn (int $i): string => $lesson->text("floor.groups.{$i}.id"), [0, 1]);
+        $plan = static fn (int $i): array => ['knew' => [$original], 'rows' => [['original' => $original, 'way' => 'together', 'variant' => '', 'cells' => array_map(static fn (string $group): array => ['group' => $group, 'way' => 0 === $i % 2 ? 'each' : 'nothing', 'variant' => ''], $groups)]]];
+        $statuses = $this->atOnce(array_map(fn (int $i): array => ['PUT', "/api/staff/rounds/{$round}/hand-out", $plan($i), $this->teacher], range(1, self::PRESSES)));
+        self::assertSame(self::PRESSES, self::many($statuses, 200) + self::many($statuses, 204), implode(', ', $statuses));
+        self::assertCount(1, $this->rows('SELECT id FROM hand_out WHERE group_id IS NULL AND round_id = ?', $round));
+        $cells = self::texts($this->rows('SELECT way FROM hand_out WHERE group_id IS NOT NULL AND round_id = ?', $round), 'way');
+        self::assertCount(2, $cells);
+        self::assertCount(1, array_unique($cells), 'what one of them has said, whole');
+    }
+
+    public function test_what_happens_in_a_lesson_has_one_order(): void
+    {
+        [$lesson] = $this->lesson(6, 2);
+        $path = '/api/staff/lessons/'.$lesson->text('id').'/commands';
+        $this->ask('POST', $path, ['kind' => 'sendOut'])->is(200);
+        $statuses = $this->atOnce(array_map(fn (int $i): array => ['POST', $path, ['kind' => 'say', 'text' => "Notice {$i}"], $this->teacher], range(1, self::PRESSES)));
+        self::assertSame(self::PRESSES, self::many($statuses, 200));
+        $numbers = array_column($this->rows('SELECT seq FROM live_event WHERE lesson_id = ? ORDER BY seq', $lesson->text('id')), 'seq');
+        self::assertSame(range(1, \count($numbers)), $numbers, 'no number twice and none left out');
+        self::assertCount(self::PRESSES, $this->rows("SELECT seq FROM live_event WHERE data::text LIKE '%Notice %' AND lesson_id = ?", $lesson->text('id')));
+    }
+
+    public function test_a_student_is_in_one_place_and_has_one_link_into_a_room(): void
+    {
+        [$lesson, $ids] = $this->lesson(4, 2);
+        $student = $this->comeIn($lesson)[0];
+        $this->atOnce([
+            ...array_fill(0, 3, ['POST', '/api/staff/rounds/'.$lesson->text('round.id').'/rooms', [], $this->teacher]),
+            ...array_fill(0, self::PRESSES, ['POST', '/api/student/sign', [], $student]),
+        ]);
+        self::assertCount(1, $this->rows('SELECT page_at FROM presence WHERE student_id = ?', $ids[0]));
+        $links = [];
+        for ($look = 0; $look < 100; ++$look) {
+            $links = $this->rows('SELECT m.student_id, r.id FROM room_member m JOIN room r ON r.id = m.room_id WHERE r.group_id IS NOT NULL AND r.class_id = ?', $lesson->text('classId'));
+            if (\count($links) >= 4) {
+                break;
+            }
+            usleep(100_000);
+        }
+        $of = self::texts($links, 'student_id');
+        sort($of);
+        sort($ids);
+        self::assertSame($ids, $of);
+    }
+
+    public function test_a_forgotten_password_is_set_once_by_its_link(): void
+    {
+        $address = $this->newTeacher();
+        self::assertLessThan(300, $this->send('POST', '/api/account/forgotten', ['email' => $address], '')->getStatusCode());
+        $path = '/api/account/password';
+        $token = $this->tokenSentTo($address, 'password');
+        $statuses = $this->atOnce(array_map(static fn (int $i): array => ['POST', $path, ['token' => $token, 'password' => "a long enough word {$i}"], ''], range(1, self::PRESSES)));
+        self::assertCount(1, array_filter($statuses, static fn (int $status): bool => $status < 300), implode(', ', $statuses));
     }
 
     public function test_every_word_of_six_who_write_in_one_place_is_in_the_copy(): void
@@ -169,23 +286,45 @@ final class AtOnceTest extends TestCase
 
     public function test_an_invitation_makes_one_account_and_one_helper_however_often_it_is_accepted(): void
     {
-        [$lesson] = $this->lesson(4, 2);
-        $class = $lesson->text('classId');
-        $address = 'helper-'.substr(Uuid::v4()->toRfc4122(), 0, 8).'@larkmouth.example';
-        $this->ask('POST', "/api/staff/classes/{$class}/staff", ['email' => $address])->is(200);
-        $path = '/api/account/invitations/'.$this->tokenSentTo($address);
+        [$address, $class] = $this->invited();
+        $path = '/api/account/invitations/'.$this->tokenSentTo($address, 'invitation');
         $statuses = $this->atOnce(array_fill(0, self::PRESSES, ['POST', $path, ['name' => 'Abel Tarrant', 'password' => 'a long enough word'], '']));
         self::assertCount(1, array_filter($statuses, static fn (int $status): bool => $status < 300), implode(', ', $statuses));
         self::assertCount(1, $this->rows('SELECT id FROM teacher WHERE email = ?', $address));
         self::assertCount(1, $this->rows('SELECT teacher_id FROM class_staff WHERE class_id = ?', $class));
     }
 
-    private function tokenSentTo(string $address): string
+    /**
+     * @return array{string, string} the address of one invited to help, and the class
+     */
+    private function invited(): array
+    {
+        [$lesson] = $this->lesson(4, 2);
+        $class = $lesson->text('classId');
+        $address = 'helper-'.substr(Uuid::v4()->toRfc4122(), 0, 8).'@larkmouth.example';
+        $this->ask('POST', "/api/staff/classes/{$class}/staff", ['email' => $address])->is(200);
+
+        return [$address, $class];
+    }
+
+    /**
+     * @return string the address of a teacher who has an account
+     */
+    private function newTeacher(): string
+    {
+        [$address] = $this->invited();
+        $accepted = $this->send('POST', '/api/account/invitations/'.$this->tokenSentTo($address, 'invitation'), ['name' => 'Abel Tarrant', 'password' => 'a long enough word'], '');
+        self::assertLessThan(300, $accepted->getStatusCode());
+
+        return $address;
+    }
+
+    private function tokenSentTo(string $address, string $page): string
     {
         for ($look = 0; $look < 100; ++$look) {
             foreach ((array) glob(self::folder().'/mail/*') as $file) {
                 $mail = quoted_printable_decode((string) file_get_contents((string) $file));
-                if (str_contains($mail, $address) && 1 === preg_match('~/invitation/([A-Za-z0-9_.-]+)~', $mail, $found)) {
+                if (str_contains($mail, $address) && 1 === preg_match("~/{$page}/([A-Za-z0-9_.-]+)~", $mail, $found)) {
                     return $found[1];
                 }
             }
@@ -299,6 +438,16 @@ final class AtOnceTest extends TestCase
         $rows = $query->fetchAll(\PDO::FETCH_ASSOC);
 
         return $rows;
+    }
+
+    /**
+     * @param list<array<string, mixed>> $rows
+     *
+     * @return list<string> what stands in a column
+     */
+    private static function texts(array $rows, string $column): array
+    {
+        return array_map(static fn (array $row): string => \is_string($row[$column]) ? $row[$column] : self::fail("no text in {$column}"), $rows);
     }
 
     private static function setting(string $name): string

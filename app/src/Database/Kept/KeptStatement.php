@@ -23,7 +23,26 @@ final class KeptStatement extends AbstractStatementMiddleware
     {
         $result = parent::execute();
         $columns = $result->columnCount();
-        $whole = new KeptResult($columns > 0 ? $result->fetchAllAssociative() : [], $columns, $result->rowCount());
+        $rows = $columns > 0 ? $result->fetchAllAssociative() : [];
+        $affected = $result->rowCount();
+        $result->free();
+        if (isset($rows[0]) && \count($rows[0]) < $columns) {
+            return $this->byNumber();
+        }
+
+        return new KeptResult($rows, $columns, $affected);
+    }
+
+    /**
+     * Two columns of one name (of questions about the catalogue, none of ours) can be told apart by their numbers alone, so
+     * it is asked again.
+     */
+    private function byNumber(): Result
+    {
+        $result = parent::execute();
+        $names = array_map(static fn (int $n): string => "column {$n}", range(1, $result->columnCount()));
+        $rows = array_map(static fn (array $row): array => array_combine($names, $row), $result->fetchAllNumeric());
+        $whole = new KeptResult($rows, \count($names), $result->rowCount());
         $result->free();
 
         return $whole;
