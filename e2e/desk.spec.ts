@@ -147,7 +147,6 @@ for (const { students, groups } of [
       await expect(t.getByRole('meter', { name: '“Lead” in each' })).toHaveAttribute('aria-valuenow', '100', {
         timeout: 20_000,
       });
-      await t.waitForTimeout(1_500);
       const stop = t.getByRole('button', { name: 'Stop looking' });
       if (await stop.isVisible()) await stop.click();
       await t.getByRole('button', { name: 'Use these groups' }).click();

@@ -178,6 +178,7 @@ return [
     'STREAM_SECRET' => '$STREAM',
     'MAILER_DSN' => 'smtp://127.0.0.1:$SMTP_PORT?auto_tls=false',
     'MAIL_FROM' => 'no-reply@fresh-huddle.example',
+    'FILES' => '${FILES:-disk:$FH_VAR/files}',
     'PUBLIC_URL' => 'http://$host:$PORT',
     'MEETING_URL' => 'http://127.0.0.1:$STANDIN_PORT',
     'MEETING_PUBLIC_URL' => 'http://$host:$STANDIN_PORT',
@@ -205,6 +206,7 @@ write_configuration() {
     done
     install -m 644 "$FH_VAR/conf/postgresql.conf" "$RUN/postgresql.conf"
     chown -R "$user" "$FH_VAR/cache" "$FH_VAR/log" "$FH_VAR/tmp"
+    install -d -o "$user" "$FH_VAR/files"
     install -d -o postgres "$RUN/postgres"
     install -d -o "$user" "$RUN/serve"
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace FreshHuddle\Standin;
 
+use FreshHuddle\Standin\Bucket\BucketApi;
 use FreshHuddle\Standin\Meeting\MeetingApi;
 use FreshHuddle\Standin\Meeting\MeetingPages;
 use Symfony\Bundle\FrameworkBundle\FrameworkBundle;
@@ -66,10 +67,12 @@ final class Kernel extends BaseKernel
         $services->load('FreshHuddle\\Standin\\', __DIR__.'/')->exclude([__DIR__.'/Kernel.php']);
         $services->get(MeetingApi::class)->tag('controller.service_arguments');
         $services->get(MeetingPages::class)->tag('controller.service_arguments');
+        $services->get(BucketApi::class)->tag('controller.service_arguments');
     }
 
     private function configureRoutes(RoutingConfigurator $routes): void
     {
         $routes->import(__DIR__.'/Meeting/', 'attribute');
+        $routes->import(__DIR__.'/Bucket/', 'attribute');
     }
 }

@@ -80,7 +80,7 @@ final class OpenApi
         if ($type instanceof GenericType && $type->isIdentifiedBy(Given::class)) {
             $type = $type->getVariableTypes()[0];
         }
-        $file = $type->isIdentifiedBy(Download::class);
+        $file = $type->isIdentifiedBy(Download::class) || $type->isIdentifiedBy(Bytes::class);
         $empty = !$file && ($type->isIdentifiedBy(TypeIdentifier::VOID) || $type->isIdentifiedBy(Response::class));
         $operation['responses'] = [
             $empty ? '204' : '200' => ['description' => 'Done'] + ($empty ? [] : ['content' => $file ? ['application/octet-stream' => ['schema' => ['type' => 'string', 'format' => 'binary']]] : ['application/json' => ['schema' => $this->schema($type)]]]),

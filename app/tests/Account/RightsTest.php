@@ -11,6 +11,7 @@ use FreshHuddle\App\Roster\SchoolClass;
 use FreshHuddle\App\Roster\StaffRole;
 use FreshHuddle\App\Tests\Support\ApiExamples;
 use FreshHuddle\App\Tests\Support\AppTestCase;
+use FreshHuddle\App\Tests\Support\Files;
 use FreshHuddle\App\Tests\Support\Json;
 use PHPUnit\Framework\Attributes\DataProvider;
 use Symfony\Component\Routing\RouterInterface;
@@ -40,6 +41,7 @@ final class RightsTest extends AppTestCase
         $this->ids = [
             'classes' => $this->lesson->text('classId'), 'groupings' => $this->lesson->text('floor.id'), 'lessons' => $this->lesson->text('id'), 'rounds' => $this->lesson->text('round.id'),
             'segments' => $this->lesson->text('round.segmentId'), 'students' => $this->lesson->text('students.0.id'), 'rules' => $rule, 'rooms' => $room, 'originals' => $this->lesson->text('handOut.0.original'), 'copies' => $this->lesson->text('copies.0.id'),
+            'media' => $this->ask('POST', '/api/staff/media', ['content' => base64_encode(Files::picture())])->is(200)->text('id'),
         ];
     }
 

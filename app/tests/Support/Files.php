@@ -10,6 +10,50 @@ namespace FreshHuddle\App\Tests\Support;
 final class Files
 {
     /**
+     * @param 'jpeg'|'png'|'webp' $type
+     * @param string              $hidden what a camera writes beside a JPEG picture: TIFF, as Exif has it
+     *
+     * @return string a picture, red on its left half and blue on its right
+     */
+    public static function picture(string $type = 'png', int $width = 40, int $height = 20, string $hidden = ''): string
+    {
+        $picture = imagecreatetruecolor(max(1, $width), max(1, $height));
+        \assert(false !== $picture);
+        imagefilledrectangle($picture, 0, 0, intdiv($width, 2) - 1, $height, 0xFF0000);
+        imagefilledrectangle($picture, intdiv($width, 2), 0, $width, $height, 0x0000FF);
+        ob_start();
+        match ($type) {
+            'jpeg' => imagejpeg($picture, null, 95),
+            'png' => imagepng($picture),
+            'webp' => imagewebp($picture, null, 100),
+        };
+        $bytes = (string) ob_get_clean();
+
+        return '' === $hidden ? $bytes : substr($bytes, 0, 2)."\xFF\xE1".pack('n', \strlen($hidden) + 8)."Exif\0\0".$hidden.substr($bytes, 2);
+    }
+
+    /**
+     * Exif of a camera that was held upright (orientation 6), with words a camera would write.
+     */
+    public static function exif(string $words): string
+    {
+        $words .= "\0";
+
+        return "II*\0\x08\0\0\0\x02\0"
+            .pack('vvVV', 0x010E, 2, \strlen($words), 38) // what is on it
+            .pack('vvVvv', 0x0112, 3, 1, 6, 0) // which way up
+            ."\0\0\0\0".$words;
+    }
+
+    /**
+     * Silence as MP3 (MPEG-1 layer III, 32 kbit/s, 32 kHz: 36 ms a frame).
+     */
+    public static function mp3(float $seconds): string
+    {
+        return str_repeat("\xFF\xFB\x18\xC4".str_repeat("\0", 140), max(1, (int) round($seconds / 0.036)));
+    }
+
+    /**
      * @param list<list<int|string>> $rows a cell that begins with = is a formula that comes to 2
      */
     public static function ods(array $rows): string

@@ -62,7 +62,7 @@ final readonly class Block
 
     public function isEmpty(): bool
     {
-        return 1 !== preg_match('/[^\s\p{Z}]/u', $this->text.$this->settings->address);
+        return 1 !== preg_match('/[^\s\p{Z}]/u', $this->text.$this->settings->address.$this->settings->media);
     }
 
     public function isLike(self $other): bool

@@ -8,6 +8,7 @@ use FreshHuddle\Core\Materials\Slot\Choose;
 use FreshHuddle\Core\Materials\Slot\Each;
 use FreshHuddle\Core\Materials\Slot\MarkUp;
 use FreshHuddle\Core\Materials\Slot\Mend;
+use FreshHuddle\Core\Materials\Slot\OwnPictures;
 use FreshHuddle\Core\Materials\Slot\SlotKind;
 use FreshHuddle\Core\Materials\Slot\Sort;
 use FreshHuddle\Core\Materials\Slot\Table;
@@ -23,6 +24,10 @@ enum BlockKind: string
     case Text = 'text';
     /** A way to somewhere else, opened in a window of its own. */
     case Link = 'link';
+    /** A picture; its text says what is to be seen. */
+    case Picture = 'picture';
+    /** A short recording that can be heard; its text says what it is. */
+    case SpokenNote = 'spokenNote';
     /** A slot with one answer for each member of the group. */
     case Each = 'each';
     /** A slot with one answer the group writes together. */
@@ -39,11 +44,13 @@ enum BlockKind: string
     case Mend = 'mend';
     /** Options to choose from, everybody for themselves. */
     case Choose = 'choose';
+    /** Photos and drawings of the students' own. */
+    case OwnPictures = 'ownPictures';
 
     public function slot(): ?SlotKind
     {
         return match ($this) {
-            self::Text, self::Link => null,
+            self::Text, self::Link, self::Picture, self::SpokenNote => null,
             self::Each => new Each(),
             self::Together => new Together(),
             self::Sort => new Sort(),
@@ -52,6 +59,7 @@ enum BlockKind: string
             self::MarkUp => new MarkUp(),
             self::Mend => new Mend(),
             self::Choose => new Choose(),
+            self::OwnPictures => new OwnPictures(),
         };
     }
 

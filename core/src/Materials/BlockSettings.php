@@ -14,6 +14,7 @@ final readonly class BlockSettings
     public const MOST_ITEMS = 60;
     public const MOST_HEADS = 12;
     public const LONGEST_ITEM = 2_000;
+    public const MEDIA = '/^[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}$/D';
 
     /**
      * @param list<BlockItem> $items   cards, lines to tick, rows, sentences to mend, options
@@ -24,6 +25,7 @@ final readonly class BlockSettings
      * @param bool            $several more than one option may be chosen
      * @param bool            $growing students may add rows, or cards
      * @param bool            $shown   what others chose can be seen
+     * @param string          $media   the picture or the recording: its id, a UUID; '' while there is none
      */
     public function __construct(
         public array $items = [],
@@ -34,12 +36,18 @@ final readonly class BlockSettings
         public bool $several = false,
         public bool $growing = false,
         public bool $shown = true,
+        public string $media = '',
     ) {
     }
 
     public function withPassage(string $passage): self
     {
-        return new self($this->items, $this->heads, $passage, $this->address, $this->alone, $this->several, $this->growing, $this->shown);
+        return new self($this->items, $this->heads, $passage, $this->address, $this->alone, $this->several, $this->growing, $this->shown, $this->media);
+    }
+
+    public function withoutMedia(): self
+    {
+        return new self($this->items, $this->heads, $this->passage, $this->address, $this->alone, $this->several, $this->growing, $this->shown);
     }
 
     public function item(string $id): ?BlockItem
@@ -77,6 +85,9 @@ final readonly class BlockSettings
                     throw UnusableOriginal::blockTooLong(mb_strlen($item->text), self::LONGEST_ITEM);
                 }
             }
+        }
+        if ('' !== $this->media && 1 !== preg_match(self::MEDIA, $this->media)) {
+            throw UnusableOriginal::badId($this->media);
         }
         if ('' !== $this->address && 1 !== preg_match('~^https?://[^\s/@:]+(:\d+)?(/\S*)?$~D', $this->address)) {
             throw UnusableOriginal::badAddress($this->address);

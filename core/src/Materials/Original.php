@@ -72,6 +72,30 @@ final readonly class Original
     }
 
     /**
+     * @return list<string> ids of the pictures and recordings in it
+     */
+    public function media(): array
+    {
+        return array_values(array_unique(array_filter(array_map(static fn (Block $block): string => $block->settings->media, $this->blocks()), static fn (string $id): bool => '' !== $id)));
+    }
+
+    /**
+     * The same without the pictures and recordings that are not among these.
+     *
+     * @param list<string> $known ids
+     */
+    public function withMediaAmong(array $known): self
+    {
+        return new self($this->title, array_map(
+            static fn (Page $page): Page => new Page($page->id, $page->title, array_map(
+                static fn (Block $block): Block => '' === $block->settings->media || \in_array($block->settings->media, $known, true) ? $block : new Block($block->id, $block->kind, $block->text, $block->settings->withoutMedia(), $block->variants),
+                $page->blocks,
+            )),
+            $this->pages,
+        ), $this->variants);
+    }
+
+    /**
      * Why it cannot be copied yet.
      */
     public function unfinished(): ?UnusableOriginal

@@ -32,6 +32,12 @@ async function patientFetch(request: Request): Promise<Response> {
   }
 }
 
+/** What is sent may be large and the line slow. */
+export const longFetch = (request: Request) =>
+  fetch(request, { signal: AbortSignal.timeout(90_000), cache: 'no-store' }).catch(() =>
+    Response.json({}, { status: 599 }),
+  );
+
 export const api = createClient<paths>({ baseUrl: '/', fetch: patientFetch });
 
 interface Answer<T> {

@@ -3010,6 +3010,100 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/staff/media": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["PutMedia"];
+                };
+            };
+            responses: {
+                /** @description Done */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["MediaView"];
+                    };
+                };
+                /** @description A problem (RFC 9457) */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/staff/media/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: string;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description Done */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/octet-stream": string;
+                    };
+                };
+                /** @description A problem (RFC 9457) */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/staff/originals": {
         parameters: {
             query?: never;
@@ -4409,6 +4503,103 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/student/copies/{id}/media": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: string;
+                };
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["PutMedia"];
+                };
+            };
+            responses: {
+                /** @description Done */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["MediaView"];
+                    };
+                };
+                /** @description A problem (RFC 9457) */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/student/copies/{id}/media/{media}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: string;
+                    media: string;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description Done */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/octet-stream": string;
+                    };
+                };
+                /** @description A problem (RFC 9457) */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/student/copies/{id}/slots/{slot}": {
         parameters: {
             query?: never;
@@ -4951,7 +5142,7 @@ export interface components {
             under?: string;
         };
         /** @enum {string} */
-        BlockKind: "text" | "link" | "each" | "together" | "sort" | "ticks" | "table" | "markUp" | "mend" | "choose";
+        BlockKind: "text" | "link" | "picture" | "spokenNote" | "each" | "together" | "sort" | "ticks" | "table" | "markUp" | "mend" | "choose" | "ownPictures";
         BlockSettings: {
             items?: components["schemas"]["BlockItem"][];
             heads?: components["schemas"]["BlockItem"][];
@@ -4961,6 +5152,7 @@ export interface components {
             several?: boolean;
             growing?: boolean;
             shown?: boolean;
+            media?: string;
         };
         BlockVariant: {
             variant: string;
@@ -5361,6 +5553,15 @@ export interface components {
             name: string;
             email: string;
         };
+        /** @enum {string} */
+        MediaKind: "picture" | "sound";
+        MediaView: {
+            id: string;
+            kind: components["schemas"]["MediaKind"];
+            width: number;
+            height: number;
+            seconds: number;
+        };
         Moments: {
             lookFrom: number | null;
             outAt: number | null;
@@ -5506,6 +5707,9 @@ export interface components {
         ProposedRound: {
             name: string;
             groups: components["schemas"]["ProposedGroup"][];
+        };
+        PutMedia: {
+            content: string;
         };
         /** @enum {string} */
         Remainder: "spread" | "larger" | "smaller";

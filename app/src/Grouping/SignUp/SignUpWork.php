@@ -34,7 +34,6 @@ final readonly class SignUpWork implements TaskHandler
 
     public function handle(Task $task): ?int
     {
-        $this->em->clear();
         $grouping = $this->em->find(Grouping::class, $task->subject);
         if (null !== $grouping) {
             try {

@@ -11,6 +11,7 @@ use FreshHuddle\App\Database\Clock;
 use FreshHuddle\App\Lesson\Round;
 use FreshHuddle\App\Materials\Exception\MaterialsRefused;
 use FreshHuddle\App\Materials\HandOut\HandOut;
+use FreshHuddle\App\Materials\Media\MediaReader;
 use FreshHuddle\App\Stream\Audience;
 use FreshHuddle\App\Stream\Stream;
 use FreshHuddle\App\Words\Words;
@@ -24,7 +25,7 @@ use Symfony\Component\Uid\Uuid;
  */
 final readonly class Cupboard
 {
-    public function __construct(private EntityManagerInterface $em, private Pages $pages, private Change $change, private Clock $clock, private Stream $stream, private Words $words, private Markdown $markdown)
+    public function __construct(private EntityManagerInterface $em, private Pages $pages, private Change $change, private Clock $clock, private Stream $stream, private Words $words, private Markdown $markdown, private MediaReader $media)
     {
     }
 
@@ -33,7 +34,7 @@ final readonly class Cupboard
      */
     public function add(Teacher $teacher, SaveOriginal $save): Master
     {
-        $original = self::made($save);
+        $original = $this->made($save, $teacher);
         $master = new Master(
             Uuid::v7()->toRfc4122(),
             $teacher,
@@ -57,7 +58,7 @@ final readonly class Cupboard
      */
     public function save(Master $master, SaveOriginal $save): Master
     {
-        $original = self::made($save);
+        $original = $this->made($save, $master->teacher);
         $this->change->of(function () use ($master, $original, $save): void {
             $this->em->refresh($master, \Doctrine\DBAL\LockMode::PESSIMISTIC_WRITE);
             if ($master->version !== $save->basedOn) {
@@ -120,15 +121,19 @@ final readonly class Cupboard
     }
 
     /**
+     * A picture or recording that is not open to whose original it is stands in no original of theirs.
+     *
      * @throws MaterialsRefused
      */
-    private static function made(SaveOriginal $save): Original
+    private function made(SaveOriginal $save, Teacher $teacher): Original
     {
         try {
-            return new Original(trim($save->title), array_map(static fn (PageView $page): Page => $page->page(), $save->pages), $save->variants);
+            $original = new Original(trim($save->title), array_map(static fn (PageView $page): Page => $page->page(), $save->pages), $save->variants);
         } catch (UnusableOriginal $e) {
             throw MaterialsRefused::because($e->says, 'pages');
         }
+
+        return [] === $original->media() ? $original : $original->withMediaAmong($this->media->open($teacher->id, $original->media()));
     }
 
     /**

@@ -10,12 +10,16 @@ use FreshHuddle\App\Lesson\Moments;
 use FreshHuddle\App\Materials\Cupboard\Pages;
 use FreshHuddle\App\Materials\Exception\MaterialsRefused;
 use FreshHuddle\App\Materials\HandOut\WorkCopy;
+use FreshHuddle\App\Materials\Media\MediaReader;
+use FreshHuddle\App\Roster\Student;
 use FreshHuddle\App\Stream\Audience;
 use FreshHuddle\App\Stream\Stream;
 use FreshHuddle\Core\Materials\Block;
+use FreshHuddle\Core\Materials\BlockKind;
 use FreshHuddle\Core\Materials\Exception\UnusableValue;
 use FreshHuddle\Core\Materials\HandOutWay;
 use FreshHuddle\Core\Materials\Merge\Splice;
+use FreshHuddle\Core\Materials\Slot\OwnPictures;
 use FreshHuddle\Core\Materials\SlotAccess;
 use Symfony\Component\DependencyInjection\Attribute\Target;
 use Symfony\Component\RateLimiter\RateLimiterFactoryInterface;
@@ -35,9 +39,12 @@ final readonly class Writing
         private Stream $stream,
         private History $history,
         private EntityManagerInterface $em,
+        private MediaReader $media,
         private Clock $clock,
         #[Target('saves')]
         private RateLimiterFactoryInterface $saves,
+        #[Target('pictures')]
+        private RateLimiterFactoryInterface $pictures,
     ) {
     }
 
@@ -84,6 +91,10 @@ final readonly class Writing
         } catch (UnusableValue $e) {
             throw MaterialsRefused::because($e->says, 'text');
         }
+        $pictures = $kind instanceof OwnPictures ? OwnPictures::in($save->text) : [];
+        if (\count($this->media->in($copyId, $pictures)) < \count($pictures)) {
+            throw MaterialsRefused::unusable('materials.value.wrong', 'text');
+        }
         if (!$this->saves->create($studentId)->consume()->isAccepted()) {
             throw MaterialsRefused::tooMuch('materials.too_much', null, 2);
         }
@@ -92,6 +103,38 @@ final readonly class Writing
         $this->tell($copyId, $copy, $block, $before, null === $save->caret ? $answer : $answer->writtenAt(Splice::between($save->text, $answer->text)->moved($save->caret)));
 
         return $answer;
+    }
+
+    /**
+     * @throws MaterialsRefused if the copy is not open to this student
+     */
+    public function mustBeOpen(string $copyId, string $studentId): void
+    {
+        $this->open($copyId, $studentId);
+    }
+
+    /**
+     * @return array{WorkCopy, Student} a copy that takes pictures of this student's
+     *
+     * @throws MaterialsRefused if there is none, or it takes no more so soon
+     */
+    public function forPictures(string $copyId, string $studentId): array
+    {
+        $copy = $this->open($copyId, $studentId);
+        $takes = false;
+        foreach ($this->pages->read($copy['pages']) as $page) {
+            foreach ($page->blocks as $block) {
+                $takes = $takes || BlockKind::OwnPictures === $block->kind;
+            }
+        }
+        if (!$takes || HandOutWay::Read === $copy['way']) {
+            throw MaterialsRefused::missing();
+        }
+        if (!$this->pictures->create($studentId)->consume()->isAccepted()) {
+            throw MaterialsRefused::tooMuch('materials.media.so_many', 'content', 60);
+        }
+
+        return [$this->copy($copyId), $this->em->find(Student::class, $studentId) ?? throw MaterialsRefused::missing()];
     }
 
     /**

@@ -156,10 +156,12 @@ final class MarkdownFile
     {
         $kind = BlockKind::tryFrom($words[0] ?? '') ?? throw UnusableOriginal::unreadableLine($line);
         $id = null;
-        $address = '';
+        $address = $media = '';
         foreach (\array_slice($words, 1) as $word) {
             if (str_starts_with($word, '#')) {
                 $id = substr($word, 1);
+            } elseif (1 === preg_match(BlockSettings::MEDIA, $word)) {
+                $media = $word;
             } elseif (BlockKind::Link === $kind && str_contains($word, ':')) {
                 $address = $word;
             }
@@ -197,6 +199,7 @@ final class MarkdownFile
             \in_array('several', $words, true),
             \in_array('growing', $words, true),
             !\in_array('hidden', $words, true),
+            $media,
         );
 
         return new Block($id ?? $this->id('b'), $kind, implode("\n", $text), $settings);
@@ -226,7 +229,7 @@ final class MarkdownFile
     {
         $settings = $block->settings;
         $words = [
-            $block->kind->value, "#{$block->id}", ...('' === $settings->address ? [] : [$settings->address]),
+            $block->kind->value, "#{$block->id}", ...('' === $settings->address ? [] : [$settings->address]), ...('' === $settings->media ? [] : [$settings->media]),
             ...array_keys(array_filter(['alone' => $settings->alone, 'several' => $settings->several, 'growing' => $settings->growing, 'hidden' => !$settings->shown])),
         ];
         $lines = ['::: '.implode(' ', $words), ...self::text($block->text)];

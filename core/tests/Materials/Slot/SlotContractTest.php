@@ -24,6 +24,8 @@ use Random\Randomizer;
  */
 final class SlotContractTest extends TestCase
 {
+    private const MEDIA = '01a216fe-0236-7f46-9729-f4e42888abc4';
+
     /**
      * A row for each slot there is; one that is missing here fails test_every_slot_is_held_to_the_contract.
      *
@@ -67,7 +69,23 @@ final class SlotContractTest extends TestCase
                 new Block('s', BlockKind::Choose, 'Which?', new BlockSettings($items)),
                 ['{"a":true}', '{"b":true}', '{"c":true}'], [...$wrong, '{"a":true,"b":true}', '{"a":"yes"}'], '{"b":true}',
             ],
+            'ownPictures' => [
+                new Block('s', BlockKind::OwnPictures, 'Draw it.'),
+                [self::picture('p1', 1), self::picture('p1', 1, 'The wall'), '{'.trim(self::picture('p1', 1), '{}').'},'.trim(self::picture('p2', 2, '🌊'), '{}').'}}'],
+                [...$wrong, '{"a":true}', '{"p1":{"media":"photo.jpg","place":1}}', '{"p1":{"media":"'.self::MEDIA.'"}}', '{"P 1":{"media":"'.self::MEDIA.'","place":1}}', self::picture('p1', 1, str_repeat('x', 301)), '{"p1":{"media":"'.self::MEDIA.'","place":1,"src":"x"}}', self::pictures(61)],
+                self::picture('p1', 1),
+            ],
         ];
+    }
+
+    private static function picture(string $id, int $place, string $caption = ''): string
+    {
+        return '{"'.$id.'":{'.('' === $caption ? '' : '"caption":"'.$caption.'",').'"media":"'.self::MEDIA.'","place":'.$place.'}}';
+    }
+
+    private static function pictures(int $many): string
+    {
+        return (string) json_encode(array_combine(array_map(static fn (int $i): string => "p{$i}", range(1, $many)), array_fill(0, $many, ['media' => self::MEDIA, 'place' => 1])));
     }
 
     public function test_every_slot_is_held_to_the_contract(): void
@@ -256,6 +274,9 @@ final class SlotContractTest extends TestCase
             case BlockKind::Mend:
                 $things[$item] = trim((\is_string($things[$item] ?? null) ? $things[$item] : '')." {$word}");
                 $must = $word;
+                break;
+            case BlockKind::OwnPictures:
+                $things["p-{$who}"] = ['media' => self::MEDIA, 'place' => (float) $turn, 'caption' => $must = $word];
                 break;
             default:
                 $things = [$item => true];

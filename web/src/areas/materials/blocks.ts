@@ -12,6 +12,8 @@ export type Variant = Schema['Variant'];
 export const kinds: BlockKind[] = [
   'text',
   'link',
+  'picture',
+  'spokenNote',
   'each',
   'together',
   'sort',
@@ -20,8 +22,10 @@ export const kinds: BlockKind[] = [
   'markUp',
   'mend',
   'choose',
+  'ownPictures',
 ];
-export const isSlot = (block: Block) => block.kind !== 'text' && block.kind !== 'link';
+const toRead: ReadonlySet<BlockKind> = new Set<BlockKind>(['text', 'link', 'picture', 'spokenNote']);
+export const isSlot = (block: Block) => !toRead.has(block.kind);
 
 /** Whether everybody has an answer of their own there, or the group has one. */
 export const isAlone = (block: Block) =>
@@ -40,6 +44,7 @@ const bare: Block['settings'] = {
   several: false,
   growing: false,
   shown: true,
+  media: '',
 };
 
 /** A new block with nothing in it, or with what it needs to be understood at once. */

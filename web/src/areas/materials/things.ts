@@ -15,6 +15,12 @@ export interface Mark {
   remark?: string;
 }
 
+export interface OwnPicture {
+  media: string;
+  place: number;
+  caption?: string;
+}
+
 export function things<T>(value: string): Things<T> {
   if (value === '') return {};
   try {
@@ -85,6 +91,7 @@ export function share(block: Block, value: string): number {
       const held = things<string>(value);
       return of(items.filter((one) => held[one.id] !== undefined && held[one.id] !== one.text).length, items.length);
     }
+    case 'ownPictures':
     case 'markUp':
     case 'choose':
       return Number(value !== '');

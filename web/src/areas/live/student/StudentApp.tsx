@@ -5,7 +5,9 @@ import { Button } from '../../../ui/Button';
 import { Sign } from '../../../ui/Sign';
 import { Wordmark } from '../../../ui/Wordmark';
 import { student as words } from '../../../words/student';
+import { MediaContext } from '../../materials/media';
 import { CopyPage } from '../../materials/student/CopyPage';
+import { mediaOf } from '../../materials/student/mediaOf';
 import { JoinPage } from '../../roster/student/JoinPage';
 import { comingBackUntil, phaseOf, type Phase } from '../phase';
 import { secondsUntil } from '../../../api/clock';
@@ -198,7 +200,9 @@ export function StudentApp({ outside: isOutside = false, typed = '' }: { outside
       ) : copy !== undefined && group !== null && phase !== 'planned' ? (
         <>
           <SheetHead group={group} open={copy.id} onOpen={setSheet} onBack={() => setSheet(null)} />
-          <CopyPage key={copy.id} copy={copy} me={now.id} members={group.members} />
+          <MediaContext value={mediaOf(copy.id)}>
+            <CopyPage key={copy.id} copy={copy} me={now.id} members={group.members} />
+          </MediaContext>
           {phase === 'back' && (
             <div className="mt-8">
               <GoButton>{words.now.goMain}</GoButton>

@@ -34,6 +34,7 @@ export function BlockEditor({
   const { setNodeRef, setActivatorNodeRef, transform, transition, isDragging, attributes, listeners } = useSortable({
     id: block.id,
   });
+  const label = slot ? words.prompt : (words.labels[block.kind] ?? words.textLabel);
   const { x = 0, y = 0 } = transform ?? {};
   return (
     <li
@@ -74,8 +75,8 @@ export function BlockEditor({
       <div className="space-y-2">
         <textarea
           id={block.id}
-          aria-label={slot ? words.prompt : block.kind === 'link' ? words.linkText : words.textLabel}
-          placeholder={slot ? words.prompt : block.kind === 'link' ? words.linkText : words.textHint}
+          aria-label={label}
+          placeholder={block.kind === 'text' ? words.textHint : label}
           rows={block.kind === 'text' ? 3 : 1}
           maxLength={20_000}
           value={block.text}

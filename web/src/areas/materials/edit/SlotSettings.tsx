@@ -2,6 +2,7 @@ import type { ReactNode } from 'react';
 import { edit as words } from '../../../words/edit';
 import type { Block } from '../blocks';
 import { ItemsEditor } from './ItemsEditor';
+import { MediaEditor } from './MediaEditor';
 
 interface Props {
   block: Block;
@@ -63,6 +64,9 @@ export function SlotSettings({ block, onChange }: Props) {
           />
         </label>
       );
+    case 'picture':
+    case 'spokenNote':
+      return <MediaEditor kind={block.kind} media={settings.media} onChange={(media) => set({ media })} />;
     case 'sort':
       return (
         <>

@@ -10,6 +10,7 @@ const fills: Partial<Record<BlockKind, ComponentType<FillProps>>> = {
   markUp: lazy(() => import('./MarkUp')),
   mend: lazy(() => import('./Mend')),
   choose: lazy(() => import('./Choose')),
+  ownPictures: lazy(() => import('./OwnPictures')),
 };
 
 /** A slot that holds things, to be filled or only shown. */

@@ -1,8 +1,32 @@
+import { useContext } from 'react';
 import { copy as words } from '../../../words/copy';
+import { MediaContext } from '../media';
 import type { Block } from '../blocks';
 
-/** Something to read, or a way to somewhere else. */
+/** Something to read, to look at or to hear, or a way to somewhere else. */
 export function ReadingBlock({ block, html }: { block: Block; html: string }) {
+  const media = useContext(MediaContext);
+  if (block.kind === 'picture') {
+    if (block.settings.media === '') return null;
+    return (
+      <figure>
+        <img src={media.at(block.settings.media)} alt={block.text} className="max-h-[80vh] border border-line" />
+        {block.text !== '' && <figcaption className="mt-1 text-sm wrap-anywhere text-soft">{block.text}</figcaption>}
+      </figure>
+    );
+  }
+  if (block.kind === 'spokenNote') {
+    if (block.settings.media === '') return null;
+    const name = block.text === '' ? words.spokenNote : block.text;
+    return (
+      <figure>
+        <figcaption className="mb-1 font-semibold wrap-anywhere">{name}</figcaption>
+        {/* What is said stands in no text: it is for those who cannot read yet. */}
+        {/* eslint-disable-next-line jsx-a11y/media-has-caption */}
+        <audio controls preload="metadata" src={media.at(block.settings.media)} aria-label={name} className="w-full" />
+      </figure>
+    );
+  }
   if (block.kind === 'link') {
     return (
       <p>

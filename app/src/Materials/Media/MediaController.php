@@ -1,0 +1,65 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FreshHuddle\App\Materials\Media;
+
+use Doctrine\ORM\EntityManagerInterface;
+use FreshHuddle\App\Account\Teacher;
+use FreshHuddle\App\Http\Body\Body;
+use FreshHuddle\App\Http\Bytes;
+use FreshHuddle\App\Materials\Exception\MaterialsRefused;
+use FreshHuddle\App\Materials\Writing\Writing;
+use FreshHuddle\App\Roster\Device\StudentUser;
+use Symfony\Component\Routing\Attribute\Route;
+use Symfony\Component\Routing\Requirement\Requirement;
+use Symfony\Component\Security\Http\Attribute\CurrentUser;
+
+#[Route('/api', requirements: ['id' => Requirement::UUID, 'media' => Requirement::UUID])]
+final readonly class MediaController
+{
+    private const FILE = 6_800_000;
+
+    public function __construct(private MediaShelf $shelf, private MediaReader $reader, private Writing $writing, private EntityManagerInterface $em)
+    {
+    }
+
+    #[Route('/staff/media', methods: ['POST'])]
+    public function put(#[CurrentUser] Teacher $teacher, #[Body(self::FILE)] PutMedia $request): MediaView
+    {
+        return $this->shelf->put($teacher, $request);
+    }
+
+    #[Route('/staff/media/{id}', methods: ['GET'])]
+    public function show(#[CurrentUser] Teacher $teacher, string $id): Bytes
+    {
+        return $this->bytes($this->reader->open($teacher->id, [$id]));
+    }
+
+    /** A picture of a student's own, for a copy they write in. */
+    #[Route('/student/copies/{id}/media', methods: ['POST'])]
+    public function putInto(#[CurrentUser] StudentUser $student, string $id, #[Body(self::FILE)] PutMedia $request): MediaView
+    {
+        [$copy, $who] = $this->writing->forPictures($id, $student->id);
+
+        return $this->shelf->putInto($copy, $who, $request);
+    }
+
+    #[Route('/student/copies/{id}/media/{media}', methods: ['GET'])]
+    public function showIn(#[CurrentUser] StudentUser $student, string $id, string $media): Bytes
+    {
+        $this->writing->mustBeOpen($id, $student->id);
+
+        return $this->bytes($this->reader->in($id, [$media]));
+    }
+
+    /**
+     * @param list<string> $open
+     */
+    private function bytes(array $open): Bytes
+    {
+        $media = [] === $open ? null : $this->em->find(Media::class, $open[0]);
+
+        return null === $media ? throw MaterialsRefused::missing() : new Bytes($this->shelf->bytes($media), $media->type);
+    }
+}

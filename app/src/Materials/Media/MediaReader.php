@@ -1,0 +1,71 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FreshHuddle\App\Materials\Media;
+
+use Doctrine\DBAL\ArrayParameterType;
+use Doctrine\DBAL\Connection;
+
+/**
+ * Who may see which picture and hear which recording. By hand: what an original or a copy shows stands in its document.
+ */
+final readonly class MediaReader
+{
+    public function __construct(private Connection $db)
+    {
+    }
+
+    /**
+     * What a teacher put in; what stands in an original of theirs, or in an original or a copy of a class they teach or
+     * help in.
+     *
+     * @param list<string> $ids UUIDs
+     *
+     * @return list<string> those among them that the teacher may see
+     */
+    public function open(string $teacherId, array $ids): array
+    {
+        if ([] === $ids) {
+            return [];
+        }
+        /** @var list<string> $open */
+        $open = $this->db->fetchFirstColumn(
+            "WITH mine AS (SELECT id FROM school_class WHERE teacher_id = :teacher AND removed_at IS NULL
+                           UNION SELECT c.id FROM class_staff s JOIN school_class c ON c.id = s.class_id WHERE s.teacher_id = :teacher AND c.removed_at IS NULL),
+                  rounds AS (SELECT r.id FROM round r JOIN lesson l ON l.id = r.lesson_id WHERE l.class_id IN (SELECT id FROM mine) AND l.removed_at IS NULL)
+             SELECT m.id FROM media m WHERE m.id IN (:ids) AND (
+                m.teacher_id = :teacher
+                OR EXISTS (SELECT 1 FROM original o WHERE o.teacher_id = :teacher AND o.pages::text LIKE '%' || m.id || '%')
+                OR EXISTS (SELECT 1 FROM hand_out h JOIN original o ON o.id = h.original_id WHERE h.round_id IN (SELECT id FROM rounds) AND o.pages::text LIKE '%' || m.id || '%')
+                OR EXISTS (SELECT 1 FROM work_copy w WHERE w.round_id IN (SELECT id FROM rounds) AND w.pages::text LIKE '%' || m.id || '%')
+                OR EXISTS (SELECT 1 FROM copy_media i JOIN work_copy w ON w.id = i.copy_id WHERE i.media_id = m.id AND w.round_id IN (SELECT id FROM rounds)))",
+            ['teacher' => $teacherId, 'ids' => $ids],
+            ['ids' => ArrayParameterType::STRING],
+        );
+
+        return $open;
+    }
+
+    /**
+     * @param list<string> $ids UUIDs
+     *
+     * @return list<string> those among them that a copy shows: what its original had, and what its members have put in
+     */
+    public function in(string $copyId, array $ids): array
+    {
+        if ([] === $ids) {
+            return [];
+        }
+        /** @var list<string> $in */
+        $in = $this->db->fetchFirstColumn(
+            "SELECT m.id FROM media m WHERE m.id IN (:ids) AND (
+                EXISTS (SELECT 1 FROM copy_media i WHERE i.media_id = m.id AND i.copy_id = :copy)
+                OR EXISTS (SELECT 1 FROM work_copy w WHERE w.id = :copy AND w.pages::text LIKE '%' || m.id || '%'))",
+            ['copy' => $copyId, 'ids' => $ids],
+            ['ids' => ArrayParameterType::STRING],
+        );
+
+        return $in;
+    }
+}

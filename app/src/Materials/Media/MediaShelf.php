@@ -1,0 +1,111 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FreshHuddle\App\Materials\Media;
+
+use Doctrine\DBAL\LockMode;
+use Doctrine\ORM\EntityManagerInterface;
+use FreshHuddle\App\Account\Teacher;
+use FreshHuddle\App\Database\Clock;
+use FreshHuddle\App\Materials\Exception\MaterialsRefused;
+use FreshHuddle\App\Materials\HandOut\WorkCopy;
+use FreshHuddle\App\Materials\Media\Store\FileAway;
+use FreshHuddle\App\Materials\Media\Store\FileStore;
+use FreshHuddle\App\Roster\Student;
+use Symfony\Component\Uid\Uuid;
+
+/**
+ * Keeps pictures and recordings: the bytes in the file store, once however often they come in, and a row for each teacher
+ * who has them.
+ */
+final readonly class MediaShelf
+{
+    /** Pictures of the students' own in one copy. */
+    private const MOST_IN_A_COPY = 200;
+
+    public function __construct(private EntityManagerInterface $em, private MediaFile $files, private FileStore $store, private Clock $clock)
+    {
+    }
+
+    /**
+     * @throws MaterialsRefused if it is nothing that can be kept, or cannot be kept now
+     */
+    public function put(Teacher $teacher, PutMedia $request): MediaView
+    {
+        return self::view($this->keep($teacher, $this->read($request)));
+    }
+
+    /**
+     * Puts a picture of a student's into a copy they write in.
+     *
+     * @throws MaterialsRefused as `put`; also if it is no picture, or the copy has enough of them
+     */
+    public function putInto(WorkCopy $copy, Student $student, PutMedia $request): MediaView
+    {
+        $read = $this->read($request);
+        if (MediaKind::Picture !== $read->kind) {
+            throw MaterialsRefused::unusable('materials.media.no_picture', 'content');
+        }
+
+        return $this->em->wrapInTransaction(function () use ($copy, $student, $read): MediaView {
+            $media = $this->keep($copy->round->lesson->class->teacher, $read);
+            $this->em->lock($copy, LockMode::PESSIMISTIC_WRITE);
+            if (null === $this->em->find(CopyMedia::class, ['copy' => $copy, 'media' => $media])) {
+                if ($this->em->getRepository(CopyMedia::class)->count(['copy' => $copy]) >= self::MOST_IN_A_COPY) {
+                    throw MaterialsRefused::unusable('materials.media.too_many', 'content', ['most' => self::MOST_IN_A_COPY]);
+                }
+                $this->em->persist(new CopyMedia($copy, $media, $student));
+                $this->em->flush();
+            }
+
+            return self::view($media);
+        });
+    }
+
+    /**
+     * @throws MaterialsRefused if its bytes cannot be had now
+     */
+    public function bytes(Media $media): string
+    {
+        try {
+            return $this->store->get($media->digest);
+        } catch (FileAway) {
+            throw MaterialsRefused::missing();
+        }
+    }
+
+    private function read(PutMedia $request): ReadMedia
+    {
+        $bytes = base64_decode($request->content, true);
+
+        return false === $bytes ? throw MaterialsRefused::unusable('materials.media.unknown', 'content') : $this->files->read($bytes);
+    }
+
+    private function keep(Teacher $teacher, ReadMedia $read): Media
+    {
+        $digest = hash('sha256', $read->bytes);
+        try {
+            $this->store->put($digest, $read->bytes);
+        } catch (FileAway) {
+            throw MaterialsRefused::tooMuch('materials.media.no_room', 'content', 10);
+        }
+
+        return $this->em->wrapInTransaction(function () use ($teacher, $read, $digest): Media {
+            $this->em->lock($teacher, LockMode::PESSIMISTIC_WRITE); // who puts in the same at the same moment finds it
+            $media = $this->em->getRepository(Media::class)->findOneBy(['teacher' => $teacher, 'digest' => $digest]);
+            if (null === $media) {
+                $media = new Media(Uuid::v7()->toRfc4122(), $teacher, $digest, $read->kind, $read->type, \strlen($read->bytes), $read->width, $read->height, $read->seconds, $this->clock->ms());
+                $this->em->persist($media);
+                $this->em->flush();
+            }
+
+            return $media;
+        });
+    }
+
+    private static function view(Media $media): MediaView
+    {
+        return new MediaView($media->id, $media->kind, $media->width, $media->height, $media->seconds);
+    }
+}

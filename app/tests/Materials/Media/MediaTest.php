@@ -1,0 +1,213 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FreshHuddle\App\Tests\Materials\Media;
+
+use FreshHuddle\App\Tests\Support\AppTestCase;
+use FreshHuddle\App\Tests\Support\Files;
+use FreshHuddle\App\Tests\Support\Json;
+use Symfony\Component\Uid\Uuid;
+
+/**
+ * Pictures and recordings on sheets: who sees and hears them, and who does not.
+ */
+final class MediaTest extends AppTestCase
+{
+    private Json $lesson;
+    private string $picture;
+    private string $sound;
+    private string $ada;
+    private string $ben;
+    private string $out;
+
+    protected function setUp(): void
+    {
+        parent::setUp();
+        $this->picture = $this->put(Files::picture())->is(200)->text('id');
+        $this->sound = $this->put(Files::mp3(3))->is(200)->text('id');
+        $lesson = $this->newLesson(6);
+        $this->ask('POST', '/api/staff/groupings/'.$lesson->text('floor.id').'/deal', ['basedOn' => 0, 'groups' => 3, 'seed' => 1]);
+        $this->ask('POST', '/api/staff/rounds/'.$lesson->text('round.id').'/originals', $this->sheet($this->picture, $this->sound))->is(200);
+        $this->ask('POST', '/api/staff/rounds/'.$lesson->text('round.id').'/copies')->is(200);
+        $this->setRound($lesson->text('id'), ['lookSeconds' => 0]);
+        $this->command($lesson->text('id'), 'sendOut')->is(200);
+        $this->lesson = $this->ask('GET', '/api/staff/lessons/'.$lesson->text('id'));
+        $this->ada = $this->join($this->lesson, $this->lesson->text('floor.groups.0.students.0'));
+        $this->ben = $this->join($this->lesson, $this->lesson->text('floor.groups.0.students.1'));
+        $this->out = $this->join($this->lesson, $this->lesson->text('floor.groups.1.students.0'));
+    }
+
+    public function test_members_see_and_hear_what_stands_on_their_sheet_and_nobody_else_does(): void
+    {
+        $copy = $this->copyOf($this->ada);
+        foreach ([$this->picture => 'image/png', $this->sound => 'audio/mpeg'] as $media => $type) {
+            $this->asStudent($this->ben);
+            $this->ask('GET', "/api/student/copies/{$copy}/media/{$media}")->is(200);
+            $headers = $this->client->getResponse()->headers;
+            self::assertSame([$type, 'nosniff', "default-src 'none'; sandbox"], [$headers->get('Content-Type'), $headers->get('X-Content-Type-Options'), $headers->get('Content-Security-Policy')]);
+            self::assertStringContainsString('private', (string) $headers->get('Cache-Control'));
+            $this->asStudent($this->out);
+            $this->ask('GET', "/api/student/copies/{$copy}/media/{$media}")->is(404);
+            $this->asNobody();
+            $this->ask('GET', "/api/student/copies/{$copy}/media/{$media}")->is(401);
+        }
+        $this->asTeacher();
+        $other = $this->put(Files::picture('jpeg'))->text('id');
+        $this->asStudent($this->ada);
+        $this->ask('GET', "/api/student/copies/{$copy}/media/{$other}")->is(404);
+        $this->ask('GET', "/api/staff/media/{$this->picture}")->is(401);
+    }
+
+    public function test_a_teacher_sees_their_own_and_what_stands_in_classes_they_help_in(): void
+    {
+        $unused = $this->put(Files::picture('webp'))->text('id');
+        $this->ask('GET', "/api/staff/media/{$unused}")->is(200);
+        $this->asTeacher($helper = $this->newTeacher('otto@larkmouth.example'));
+        foreach ([$this->picture, $this->sound, $unused] as $media) {
+            $this->ask('GET', "/api/staff/media/{$media}")->is(404);
+        }
+        $this->db()->insert('class_staff', ['class_id' => $this->lesson->text('classId'), 'teacher_id' => $helper->id, 'role' => 'assistant']);
+        $this->ask('GET', "/api/staff/media/{$this->picture}")->is(200);
+        $this->ask('GET', "/api/staff/media/{$this->sound}")->is(200);
+        $this->ask('GET', "/api/staff/media/{$unused}")->is(404);
+    }
+
+    public function test_what_is_not_open_to_a_teacher_stands_in_no_original_of_theirs(): void
+    {
+        $this->asTeacher($this->newTeacher('another@larkmouth.example'));
+        $taken = $this->ask('POST', '/api/staff/originals', $this->sheet($this->picture, $this->sound))->is(200);
+        self::assertSame(['', ''], [$taken->text('pages.0.blocks.0.settings.media'), $taken->text('pages.0.blocks.1.settings.media')]);
+        $this->ask('GET', "/api/staff/media/{$this->picture}")->is(404);
+    }
+
+    public function test_the_same_is_kept_once(): void
+    {
+        self::assertSame($this->picture, $this->put(Files::picture())->text('id'));
+        $this->asTeacher($this->newTeacher('another@larkmouth.example'));
+        self::assertNotSame($this->picture, $this->put(Files::picture())->text('id'), 'and another teacher has it as their own');
+    }
+
+    public function test_a_picture_of_their_own_is_seen_by_the_group_and_by_the_teacher(): void
+    {
+        $copy = $this->copyOf($this->ada);
+        $own = $this->putInto($this->ada, $copy, Files::picture('jpeg', 30, 30, Files::exif('where I live')))->is(200)->text('id');
+        $this->save($this->ada, $copy, $own)->is(200);
+        $this->asStudent($this->ben);
+        self::assertStringContainsString($own, $this->ask('GET', "/api/student/copies/{$copy}")->raw);
+        self::assertStringNotContainsString('where I live', $this->ask('GET', "/api/student/copies/{$copy}/media/{$own}")->is(200)->raw);
+        $this->asStudent($this->out);
+        $this->ask('GET', "/api/student/copies/{$copy}/media/{$own}")->is(404);
+        $this->asTeacher();
+        $this->ask('GET', "/api/staff/media/{$own}")->is(200);
+        $this->asTeacher($this->newTeacher('another@larkmouth.example'));
+        $this->ask('GET', "/api/staff/media/{$own}")->is(404);
+    }
+
+    public function test_nobody_puts_another_groups_picture_into_their_sheet(): void
+    {
+        $theirs = $this->copyOf($this->out);
+        $secret = $this->putInto($this->out, $theirs, Files::picture('png', 31, 30))->text('id');
+        $copy = $this->copyOf($this->ada);
+        $refused = $this->save($this->ada, $copy, $secret)->is(422);
+        self::assertSame('text', $refused->text('errors.0.field'));
+        $this->ask('GET', "/api/student/copies/{$copy}/media/{$secret}")->is(404);
+        $this->putInto($this->ada, $theirs, Files::picture())->is(404);
+    }
+
+    public function test_only_pictures_come_in_and_only_where_a_sheet_takes_them(): void
+    {
+        $copy = $this->copyOf($this->ada);
+        self::assertSame('content', $this->putInto($this->ada, $copy, Files::mp3(1))->is(422)->text('errors.0.field'));
+        self::assertSame('content', $this->putInto($this->ada, $copy, '<svg onload="alert(1)"/>')->is(422)->text('errors.0.field'));
+        $this->asStudent($this->ada);
+        self::assertSame('content', $this->ask('POST', "/api/student/copies/{$copy}/media", ['content' => '%%% no base64'])->is(422)->text('errors.0.field'));
+
+        $this->asTeacher();
+        $plain = $this->readyLesson(4, 1);
+        $this->setRound($plain->text('id'), ['lookSeconds' => 0]);
+        $this->command($plain->text('id'), 'sendOut')->is(200);
+        $cora = $this->join($plain, $plain->text('floor.groups.0.students.0'));
+        $this->putInto($cora, $this->copyOf($cora), Files::picture())->is(404);
+    }
+
+    public function test_one_device_does_not_draw_for_ever(): void
+    {
+        $copy = $this->copyOf($this->ada);
+        $statuses = array_map(fn (int $i): int => $this->putInto($this->ada, $copy, Files::picture('png', 20 + $i, 20))->status, range(1, 14));
+        self::assertSame([200, 429], array_values(array_unique($statuses)));
+        $this->putInto($this->ben, $copy, Files::picture('png', 60, 20))->is(200);
+    }
+
+    public function test_who_has_left_the_group_sees_its_pictures_no_more(): void
+    {
+        $copy = $this->copyOf($this->ada);
+        $this->asTeacher();
+        $this->ask('POST', '/api/staff/groupings/'.$this->lesson->text('floor.id').'/edits', ['kind' => 'seat', 'student' => $this->lesson->text('floor.groups.0.students.0'), 'group' => $this->lesson->text('floor.groups.1.id'), 'basedOn' => $this->lesson->int('floor.step')])->is(200);
+        $this->asStudent($this->ada);
+        $this->ask('GET', "/api/student/copies/{$copy}/media/{$this->picture}")->is(404);
+    }
+
+    public function test_a_telephone_asks_for_a_part_before_it_plays(): void
+    {
+        $part = function (string $range): array {
+            $raw = $this->ask('GET', "/api/staff/media/{$this->sound}", null, ['Range' => $range])->raw;
+
+            return [$this->client->getResponse()->getStatusCode(), \strlen($raw), $this->client->getResponse()->headers->get('Content-Range')];
+        };
+        $size = \strlen(Files::mp3(3));
+        self::assertSame([206, 2, "bytes 0-1/{$size}"], $part('bytes=0-1'));
+        self::assertSame([206, $size - 100, 'bytes 100-'.($size - 1)."/{$size}"], $part('bytes=100-'));
+        self::assertSame([206, 10, 'bytes '.($size - 10).'-'.($size - 1)."/{$size}"], $part('bytes=-10'));
+        self::assertSame([416, 0, "bytes */{$size}"], $part("bytes={$size}-"));
+        self::assertSame([200, $size, null], $part('lines=1-2'));
+    }
+
+    public function test_an_original_goes_out_and_comes_in_with_its_pictures(): void
+    {
+        $id = $this->lesson->text('handOut.0.original');
+        foreach (['json', 'md'] as $format) {
+            $file = $this->ask('GET', "/api/staff/originals/{$id}/export/{$format}")->is(200)->raw;
+            $again = $this->ask('POST', '/api/staff/originals/import', ['name' => "sheet.{$format}", 'text' => $file])->is(200);
+            self::assertSame($this->ask('GET', "/api/staff/originals/{$id}")->at('pages'), $again->at('pages'));
+        }
+    }
+
+    /**
+     * @return array<string, mixed>
+     */
+    private function sheet(string $picture, string $sound): array
+    {
+        return self::original('Pictures', [
+            ['id' => 'picture', 'kind' => 'picture', 'text' => 'The wall', 'settings' => ['media' => $picture]],
+            ['id' => 'note', 'kind' => 'spokenNote', 'text' => 'What to do', 'settings' => ['media' => $sound]],
+            ['id' => 'own', 'kind' => 'ownPictures', 'text' => 'Draw it.'],
+        ]);
+    }
+
+    private function put(string $bytes): Json
+    {
+        return $this->ask('POST', '/api/staff/media', ['content' => base64_encode($bytes)]);
+    }
+
+    private function putInto(string $student, string $copy, string $bytes): Json
+    {
+        $this->asStudent($student);
+
+        return $this->ask('POST', "/api/student/copies/{$copy}/media", ['content' => base64_encode($bytes)]);
+    }
+
+    private function save(string $student, string $copy, string $media): Json
+    {
+        $this->asStudent($student);
+
+        return $this->ask('PUT', "/api/student/copies/{$copy}/slots/own", ['save' => Uuid::v4()->toRfc4122(), 'base' => '', 'text' => "{\"p1\":{\"media\":\"{$media}\",\"place\":1}}"]);
+    }
+
+    private function copyOf(string $student): string
+    {
+        $this->asStudent($student);
+
+        return $this->ask('GET', '/api/student/now')->text('group.copies.0.id');
+    }
+}
