@@ -1,4 +1,4 @@
-import { expect, type Page } from '@playwright/test';
+import { devices, expect, type Page } from '@playwright/test';
 import { isOpenToAll } from './support/access';
 import { readyLesson } from './support/plan';
 import { student, teacher } from './support/people';
@@ -66,6 +66,17 @@ test('one original becomes the work of six groups, and of each student in them',
     await expect(t.getByRole('status').filter({ hasText: /^Saved$/ })).toBeVisible();
   });
 
+  await test.step('an instruction that can be heard, and room for pictures', async () => {
+    await add(1, 'Spoken note');
+    await t.keyboard.type('Listen first');
+    await t.getByRole('button', { name: 'Record', exact: true }).click();
+    await t.getByRole('button', { name: 'Stop (1 s)' }).click();
+    await expect(t.getByRole('button', { name: 'Record again' })).toBeVisible();
+    await add(1, 'Pictures of their own');
+    await t.keyboard.type('Draw your wall.');
+    await expect(t.getByRole('status').filter({ hasText: /^Saved$/ })).toBeVisible();
+  });
+
   await test.step('each group gets its part, and the teacher sees what a student will', async () => {
     await t.getByRole('button', { name: 'Variants in order' }).click();
     await expect(t.getByRole('button', { name: 'Variant of Six districts for Upper Lark' })).toContainText(
@@ -122,6 +133,21 @@ test('one original becomes the work of six groups, and of each student in them',
     await expect(cho.getByText('9 cards to sort')).toBeVisible();
   });
 
+  await test.step('cards and words answer to a finger', async () => {
+    const touch = await browser.newContext({ ...devices['Pixel 7'], storageState: await cho.context().storageState() });
+    const page = await touch.newPage();
+    await page.goto('/student');
+    await page.getByRole('button', { name: 'Open our sheet' }).tap();
+    await page.getByRole('button', { name: 'Dam', exact: true }).tap();
+    await page.getByRole('region', { name: 'stops water' }).getByRole('button', { name: 'Put it here' }).tap();
+    await page.getByRole('button', { name: 'water', exact: true }).first().tap();
+    await page.getByRole('button', { name: 'water', exact: true }).first().tap();
+    await expect(page.getByRole('button', { name: 'water: Important' })).toBeVisible();
+    await expect(cho.getByText('8 cards to sort')).toBeVisible();
+    await expect(cho.getByRole('button', { name: 'water: Important' })).toBeVisible();
+    await touch.close();
+  });
+
   await test.step('words are marked and remarked on, by two at once', async () => {
     await ada.getByRole('button', { name: 'wall', exact: true }).click();
     await ada.getByRole('button', { name: 'stops', exact: true }).click();
@@ -134,6 +160,34 @@ test('one original becomes the work of six groups, and of each student in them',
     await isOpenToAll(ada, 'a sheet with cards and marks');
   });
 
+  await test.step('the instruction sounds on a phone', async () => {
+    await expect
+      .poll(() =>
+        ben.locator('audio').evaluate(async (audio: HTMLAudioElement) => {
+          await audio.play();
+          return audio.currentTime > 0 && audio.duration > 0.5;
+        }),
+      )
+      .toBe(true);
+  });
+
+  await test.step('a picture of their own is put in, named, and seen by mates and nobody else', async () => {
+    const slot = (page: Page) => page.locator('section').filter({ hasText: 'Draw your wall.' }).last();
+    await slot(ada)
+      .getByLabel('Put in a picture')
+      .first()
+      .setInputFiles({ name: 'wall.png', mimeType: 'image/png', buffer: await ada.screenshot() });
+    await slot(ada).getByLabel('Picture 1: What is on it?').fill('Our wall');
+    await expect(slot(ben).getByRole('img', { name: 'Our wall' })).toBeVisible();
+    await slot(ben)
+      .getByLabel('Put in a picture')
+      .first()
+      .setInputFiles({ name: 'no.png', mimeType: 'image/png', buffer: Buffer.from('<svg onload="alert(1)"/>') });
+    await expect(slot(ben).getByRole('alert')).toContainText('This is no picture');
+    await isOpenToAll(ben, 'a sheet with pictures');
+    await expect(slot(cho).getByText('No picture yet.')).toBeVisible();
+  });
+
   await test.step('the teacher reads it all', async () => {
     await ada.getByLabel('Your answer').fill('It is low here.');
     await t.getByRole('tab', { name: 'Work', exact: true }).click();
@@ -141,6 +195,7 @@ test('one original becomes the work of six groups, and of each student in them',
     const copy = t.getByRole('dialog');
     await expect(copy.getByText('It is low here.')).toBeVisible();
     await expect(copy.getByText('how high?')).toBeVisible();
+    await expect(copy.getByRole('img', { name: 'Our wall' })).toBeVisible();
     await expect(copy.getByText('6 cards to sort')).toBeVisible();
     await isOpenToAll(t, 'a copy');
     await t.keyboard.press('Escape');
