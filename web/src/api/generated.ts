@@ -5106,6 +5106,7 @@ export interface components {
             revision: number;
             author: string;
             at: number;
+            share?: number;
             caret?: number | null;
         };
         Archive: {

@@ -519,5 +519,7 @@ export const staff = {
     open: (name: string) => `Read ${name}’s copy`,
     freshCount: (n: number) => `${count(n, 'copy', 'copies')} with something new`,
     lastAt: (time: string) => `last at ${time}`,
+    lateAt: (time: string) => `last at ${time}, after the call back`,
+    pictures: (n: number) => count(n, 'picture', 'pictures'),
   },
 };

@@ -56,7 +56,7 @@ final readonly class SlotStore implements Forgets
         }
         $row = $this->db->fetchAssociative('SELECT * FROM slot_answer WHERE copy_id = ? AND slot = ? AND owner = ?', [$copyId, $block->id, $owner]);
 
-        return [null, WorkReader::answer(new Row(false === $row ? throw MaterialsRefused::missing() : $row))];
+        return [null, WorkReader::answer(new Row(false === $row ? throw MaterialsRefused::missing() : $row))->in($block)];
     }
 
     /**
@@ -102,7 +102,7 @@ final readonly class SlotStore implements Forgets
         $saved = WorkReader::answer(new Row(false === $row ? throw MaterialsRefused::missing() : $row));
 
         $text = $this->fit($kind->merge($save->base, $saved->text, $save->text), $kind, $saved, $key, $author, $now);
-        $answer = new AnswerView($block->id, $owner, $text, $saved->revision + 1, $author, $now);
+        $answer = (new AnswerView($block->id, $owner, $text, $saved->revision + 1, $author, $now))->in($block);
         if ($saved->revision > 0 && ($apart || $saved->author !== $author || $now - $saved->at > self::STRETCH)) {
             $this->db->executeStatement(
                 'INSERT INTO slot_revision (copy_id, slot, owner, revision, text, author, at) VALUES (?, ?, ?, ?, ?, ?, ?)',

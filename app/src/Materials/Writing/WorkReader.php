@@ -10,6 +10,7 @@ use FreshHuddle\App\Materials\Cupboard\BlockHtml;
 use FreshHuddle\App\Materials\Cupboard\Markdown;
 use FreshHuddle\App\Materials\Cupboard\Pages;
 use FreshHuddle\App\Materials\Cupboard\PageView;
+use FreshHuddle\Core\Materials\Block;
 use FreshHuddle\Core\Materials\HandOutWay;
 
 /**
@@ -65,18 +66,24 @@ final readonly class WorkReader
     }
 
     /**
-     * @return array{list<PageView>, list<BlockHtml>}
+     * @return array{list<PageView>, list<BlockHtml>, array<string, Block>}
      */
     private function read(Row $row): array
     {
         $pages = $this->pages->read($row->json('pages'));
+        $slots = [];
+        foreach ($pages as $page) {
+            foreach ($page->blocks as $block) {
+                $slots[$block->id] = $block->block();
+            }
+        }
 
-        return [$pages, $this->markdown->of($pages)];
+        return [$pages, $this->markdown->of($pages), $slots];
     }
 
     /**
-     * @param array{list<PageView>, list<BlockHtml>} $pages
-     * @param list<AnswerView>                       $answers
+     * @param array{list<PageView>, list<BlockHtml>, array<string, Block>} $pages
+     * @param list<AnswerView>                                            $answers
      */
     private static function view(Row $row, array $pages, array $answers): CopyView
     {
@@ -90,7 +97,7 @@ final readonly class WorkReader
             $row->text('title'),
             $pages[0],
             $pages[1],
-            $answers,
+            array_map(static fn (AnswerView $answer): AnswerView => $answer->in($pages[2][$answer->slot] ?? null), $answers),
         );
     }
 }

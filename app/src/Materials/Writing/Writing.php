@@ -217,7 +217,7 @@ final readonly class Writing
         }
         $splice = Splice::between($before, $answer->text);
 
-        return ['kind' => 'change', 'copy' => $copyId, 'slot' => $answer->slot, 'owner' => $answer->owner, 'revision' => $answer->revision, 'author' => $answer->author, 'when' => $answer->at, 'caret' => $answer->caret]
+        return ['kind' => 'change', 'copy' => $copyId, 'slot' => $answer->slot, 'owner' => $answer->owner, 'revision' => $answer->revision, 'author' => $answer->author, 'when' => $answer->at, 'share' => $answer->share, 'caret' => $answer->caret]
             + (\strlen($splice->put) <= self::LONG ? ['at' => $splice->at, 'gone' => $splice->gone, 'put' => $splice->put] : []);
     }
 

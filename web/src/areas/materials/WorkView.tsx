@@ -16,7 +16,7 @@ import { Fill } from './fill/Fill';
 import History from './fill/History';
 import { ReadingBlock } from './fill/ReadingBlock';
 import { isFresh, loadSeen, newestAt, storeSeen, type Seen } from './fresh';
-import { share, things } from './things';
+import { things } from './things';
 
 type Lesson = Schema['LessonView'];
 type Group = Schema['GroupView'];
@@ -77,6 +77,8 @@ function Answers({ copy, members, lesson, full }: { copy: Copy; members: string[
   const nameOf = (id: string) => lesson.students.find((student) => student.id === id)?.name ?? words.work.formerMember;
   const textOf = (slot: string, owner: string) =>
     copy.answers.find((answer) => answer.slot === slot && answer.owner === owner)?.text ?? '';
+  const shareOf = (slot: string) =>
+    copy.answers.find((answer) => answer.slot === slot && answer.owner === copy.id)?.share ?? 0;
   const shown = (block: Block, text: string) =>
     text.trim() === '' ? (
       <span className="text-soft">{words.work.empty}</span>
@@ -84,9 +86,11 @@ function Answers({ copy, members, lesson, full }: { copy: Copy; members: string[
       <span className={clsx('whitespace-pre-wrap wrap-anywhere', !full && 'line-clamp-3')}>{text}</span>
     ) : full ? (
       <Fill block={block} value={text} onChange={null} />
+    ) : block.kind === 'ownPictures' ? (
+      words.work.pictures(Object.keys(things(text)).length)
     ) : (
       words.work.done(
-        block.kind === 'markUp' ? null : Math.round(100 * share(block, text)),
+        block.kind === 'markUp' ? null : Math.round(100 * shareOf(block.id)),
         Object.keys(things(text)).length,
       )
     );
@@ -145,8 +149,8 @@ function filled(copy: Copy, members: string[]): [number, number] {
     .filter(isSlot)
     .flatMap((block) => (isAlone(block) ? members.map((id) => [block, id] as const) : [[block, copy.id] as const]));
   const done = places.filter(([block, owner]) => {
-    const text = copy.answers.find((answer) => answer.slot === block.id && answer.owner === owner)?.text ?? '';
-    return share(block, text) >= 1;
+    const answer = copy.answers.find((one) => one.slot === block.id && one.owner === owner);
+    return (answer?.share ?? 0) >= 1;
   });
   return [done.length, places.length];
 }
@@ -177,6 +181,7 @@ function CopyCell({
     .filter((answer) => now - answer.at < writingFor)
     .map((answer) => lesson.students.find((student) => student.id === answer.author)?.name);
   const last = newestAt(copy);
+  const backAt = lesson.round.moments.backAt;
   return (
     <li
       className={clsx('flex flex-col border-2 bg-sheet', fresh && 'ring-4 ring-accent')}
@@ -198,7 +203,11 @@ function CopyCell({
         <Answers copy={copy} members={members} lesson={lesson} full={false} />
       </div>
       <p className="min-h-6 px-3 pb-2 text-xs text-soft" aria-live="off">
-        {writing[0] !== undefined ? words.work.writing(writing[0]) : last > 0 ? words.work.lastAt(timeText(last)) : ''}
+        {writing[0] !== undefined
+          ? words.work.writing(writing[0])
+          : last > 0
+            ? (backAt !== null && last > backAt ? words.work.lateAt : words.work.lastAt)(timeText(last))
+            : ''}
       </p>
     </li>
   );

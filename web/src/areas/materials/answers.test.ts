@@ -14,7 +14,7 @@ const copy: Copy = {
   way: 'together',
   pages: [],
   html: [],
-  answers: [{ slot: 's', owner: 'c', text: 'a😀b', revision: 3, author: 'ada', at: 1, caret: null }],
+  answers: [{ slot: 's', owner: 'c', text: 'a😀b', revision: 3, author: 'ada', at: 1, caret: null, share: 0 }],
 };
 const change = (more: Partial<AnswerChange>): AnswerChange => ({
   kind: 'change',
@@ -24,13 +24,21 @@ const change = (more: Partial<AnswerChange>): AnswerChange => ({
   revision: 4,
   author: 'ben',
   when: 2,
+  share: 0.5,
   ...more,
 });
 
 describe('what comes over the stream', () => {
   it('a change is put on the text it was made from, counted in whole signs', () => {
     const now = withMessage(copy, change({ at: 2, gone: 1, put: 'cd' }));
-    expect(now?.answers[0]).toMatchObject({ text: 'a😀cd', revision: 4, author: 'ben', at: 2, caret: null });
+    expect(now?.answers[0]).toMatchObject({
+      text: 'a😀cd',
+      revision: 4,
+      author: 'ben',
+      at: 2,
+      caret: null,
+      share: 0.5,
+    });
   });
 
   it('where one is missing in between, or what changed is too much to send, the copy is asked for', () => {
@@ -41,7 +49,7 @@ describe('what comes over the stream', () => {
   it('an older one, and one of another copy, change nothing', () => {
     expect(withMessage(copy, change({ revision: 3, at: 0, gone: 0, put: 'x' }))).toBe(copy);
     expect(withMessage(copy, change({ copy: 'other' }))).toBe(copy);
-    const old = { slot: 's', owner: 'c', text: 'old', revision: 2, author: 'ada', at: 0, caret: null };
+    const old = { slot: 's', owner: 'c', text: 'old', revision: 2, author: 'ada', at: 0, caret: null, share: 0 };
     expect(withMessage(copy, { kind: 'answer', copy: 'c', answer: old })).toBe(copy);
   });
 

@@ -12,6 +12,7 @@ export interface AnswerChange {
   revision: number;
   author: string;
   when: number;
+  share: number;
   at?: number;
   gone?: number;
   put?: string;
@@ -39,8 +40,8 @@ export function withMessage(copy: Copy, message: AnswerMessage): Copy | null {
   if (message.put === undefined || (old?.revision ?? 0) !== message.revision - 1) return null;
   const signs = Array.from(old?.text ?? '');
   signs.splice(message.at ?? 0, message.gone ?? 0, message.put);
-  const { slot, owner, revision, author, when, caret = null } = message;
-  return withAnswer(copy, { slot, owner, revision, author, at: when, text: signs.join(''), caret });
+  const { slot, owner, revision, author, when, share, caret = null } = message;
+  return withAnswer(copy, { slot, owner, revision, author, at: when, share, text: signs.join(''), caret });
 }
 
 /** What has come over the stream since each of the askings that are still under way. */

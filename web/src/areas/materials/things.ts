@@ -1,5 +1,3 @@
-import type { Block } from './blocks';
-
 /** What slots hold that hold things: written as a JSON object, thing by thing (core/src/Materials/Slot). */
 export type Things<T> = Record<string, T>;
 export interface Card {
@@ -57,45 +55,4 @@ export function without<T>(of: Things<T>, name: string): Things<T> {
 export function between(before: number | undefined, after: number | undefined): number {
   if (before === undefined) return after === undefined ? 1 : after - 1;
   return after === undefined ? before + 1 : (before + after) / 2;
-}
-
-const isText = (text: string) => /[^\s\p{Z}]/u.test(text);
-
-/** How much of a slot is done, 0 to 1: as core counts it. */
-export function share(block: Block, value: string): number {
-  const { items, heads } = block.settings;
-  const of = (n: number, all: number) => (all === 0 ? Number(n > 0) : n / all);
-  switch (block.kind) {
-    case 'sort': {
-      const held = things<Card>(value);
-      return of(
-        items.length === 0 ? Object.keys(held).length : items.filter((one) => held[one.id] !== undefined).length,
-        items.length,
-      );
-    }
-    case 'ticks':
-      return of(Object.keys(things(value)).length, items.length);
-    case 'table': {
-      const cells = Object.entries(things<string | number>(value)).filter(
-        ([, text]) => typeof text === 'string' && text.trim() !== '',
-      );
-      const given = new Set(items.map((one) => one.id));
-      return items.length === 0
-        ? Number(cells.length > 0)
-        : of(
-            cells.filter(([cell]) => given.has(cell.split('|')[0] ?? '')).length,
-            items.length * Math.max(1, heads.length),
-          );
-    }
-    case 'mend': {
-      const held = things<string>(value);
-      return of(items.filter((one) => held[one.id] !== undefined && held[one.id] !== one.text).length, items.length);
-    }
-    case 'ownPictures':
-    case 'markUp':
-    case 'choose':
-      return Number(value !== '');
-    default:
-      return Number(isText(value));
-  }
 }

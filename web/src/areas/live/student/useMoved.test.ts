@@ -39,7 +39,7 @@ const copy = (of: string, own: string): Whole<Schema['CopyView']> => ({
       ],
     },
   ],
-  answers: [{ slot: 'each', owner: 'ada', author: 'ada', at: 1, text: own, revision: 1, caret: null }],
+  answers: [{ slot: 'each', owner: 'ada', author: 'ada', at: 1, text: own, revision: 1, caret: null, share: 0 }],
 });
 
 describe('a student who is moved', () => {
