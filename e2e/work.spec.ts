@@ -92,6 +92,22 @@ test('one original becomes the work of six groups, and of each student in them',
     await t.getByRole('button', { name: 'Send 18 students to 6 rooms' }).click();
   });
 
+  await test.step('the class page shows everybody where they belong, to who has only its address', async () => {
+    await t.getByRole('button', { name: 'show the way in' }).click();
+    const address = await t.getByRole('link', { name: 'The class page, for the projector' }).getAttribute('href');
+    await t.keyboard.press('Escape');
+    const wall = await (await browser.newContext({ viewport: { width: 1280, height: 800 } })).newPage();
+    await wall.goto(address ?? '');
+    for (const part of parts) await expect(wall.getByRole('heading', { name: part })).toBeVisible();
+    for (const name of names) await expect(wall.getByText(name, { exact: true })).toBeVisible();
+    const size = await wall
+      .getByText(names[0] ?? '', { exact: true })
+      .evaluate((one) => getComputedStyle(one).fontSize);
+    expect(parseFloat(size)).toBeGreaterThanOrEqual(28);
+    await isOpenToAll(wall, 'the class page');
+    await wall.context().close();
+  });
+
   const state = (await (await t.request.get(`/api/staff/lessons/${lesson.id}`)).json()) as {
     floor: { groups: { name: string; students: string[] }[] };
     students: { id: string; name: string }[];

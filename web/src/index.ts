@@ -4,7 +4,7 @@ import { drawer } from './ui/drawer';
 import { loadType } from './ui/loadType';
 
 /** Pages that are there for somebody who is not signed in. */
-const outside = /^\/(forgotten|password|invitation)\b/;
+const outside = /^\/(forgotten|password|invitation|class-page)\b/;
 
 const inside = () => import('./staff');
 const door = () => import('./door');

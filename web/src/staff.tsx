@@ -31,6 +31,7 @@ const CupboardPage = lazy(() =>
 const OriginalPage = lazy(() =>
   import('./areas/materials/CupboardPage').then((file) => ({ default: file.OriginalPage })),
 );
+const WallPage = lazy(() => import('./areas/live/WallPage').then((file) => ({ default: file.WallPage })));
 const LessonPage = lazy(() => import('./areas/live/LessonPage').then((file) => ({ default: file.LessonPage })));
 
 function Soon({ children }: { children: ReactNode }) {
@@ -93,6 +94,7 @@ export function begin(at: HTMLElement | Root, me?: Schema['Me']): void {
                 <Route path="/forgotten" element={<ForgottenPage />} />
                 <Route path="/password/:token" element={<NewPasswordPage />} />
                 <Route path="/invitation/:token" element={<InvitationPage />} />
+                <Route path="/class-page/:token" element={<WallPage />} />
                 <Route path="*" element={<Inside />} />
               </Routes>
             </Soon>

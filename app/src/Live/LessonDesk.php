@@ -11,6 +11,7 @@ use FreshHuddle\App\Lesson\Lesson;
 use FreshHuddle\App\Lesson\Round;
 use FreshHuddle\App\Lesson\RoundView;
 use FreshHuddle\App\Lesson\RunningOrders;
+use FreshHuddle\App\Live\ClassPage\ClassPageLink;
 use FreshHuddle\App\Materials\HandOut\HandingOut;
 use FreshHuddle\App\Rooms\RoomReader;
 use FreshHuddle\App\Roster\ClassReader;
@@ -35,6 +36,7 @@ final readonly class LessonDesk
         private Doorway $doorway,
         private FailedTasks $failed,
         private RunningOrders $orders,
+        private ClassPageLink $classPage,
     ) {
     }
 
@@ -90,6 +92,7 @@ final readonly class LessonDesk
             $this->events->notices($lesson->id),
             $this->doorway->of($class->id),
             $this->failed->of($class->id),
+            '/class-page/'.$this->classPage->of($lesson->id),
         );
     }
 

@@ -33,6 +33,7 @@ final readonly class LessonView
      * @param list<NoticeView>     $notices   newest first
      * @param list<DoorwayView>    $doorway   who waits to be let in
      * @param list<FailedTaskView> $failed    what could not be done
+     * @param string               $classPage the path of the page for the wall
      */
     public function __construct(
         public string $id,
@@ -58,6 +59,7 @@ final readonly class LessonView
         public array $notices,
         public array $doorway,
         public array $failed,
+        public string $classPage,
     ) {
     }
 }

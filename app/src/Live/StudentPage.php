@@ -67,7 +67,10 @@ final readonly class StudentPage
         return $this->reader->link($student, $out ? $lesson->groupingId : null);
     }
 
-    private static function segment(LessonNow $lesson): ?MySegment
+    /**
+     * The segment a lesson is in, as whoever is in it may know it; null before it has begun.
+     */
+    public static function segment(LessonNow $lesson): ?MySegment
     {
         if (null === $lesson->kind) {
             return null;

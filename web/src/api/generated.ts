@@ -174,6 +174,52 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/class-page/{token}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    token: string;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description Done */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["ClassPageView"];
+                    };
+                };
+                /** @description A problem (RFC 9457) */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/staff/classes": {
         parameters: {
             query?: never;
@@ -5193,6 +5239,21 @@ export interface components {
             className: string;
             names: components["schemas"]["NameAtDoor"][] | null;
         };
+        ClassPageGroup: {
+            name: string;
+            mark: number;
+            names: string[];
+        };
+        ClassPageView: {
+            title: string;
+            className: string;
+            doorWord: string;
+            segment: components["schemas"]["MySegment"] | null;
+            moments: components["schemas"]["Moments"] | null;
+            groups: components["schemas"]["ClassPageGroup"][];
+            over: boolean;
+            serverNow: number;
+        };
         ClassSummary: {
             id: string;
             name: string;
@@ -5522,6 +5583,7 @@ export interface components {
             notices: components["schemas"]["NoticeView"][];
             doorway: components["schemas"]["DoorwayView"][];
             failed: components["schemas"]["FailedTaskView"][];
+            classPage: string;
         };
         MakeClass: {
             name: string;

@@ -222,6 +222,8 @@ export const staff = {
     word: 'and type',
     copy: 'Copy the link',
     copied: 'The link is copied.',
+    classPage: 'The class page, for the projector',
+    classPageLead: 'Who is with whom and how long still; no links, no answers. Whoever has the address can open it.',
     title: 'The students’ door',
     press: 'Names can be pressed there while a lesson is on',
     renew: 'Another door word',

@@ -317,7 +317,19 @@ export function LessonPage() {
         aside={
           lesson.data !== undefined && (
             <p className="text-sm">
-              {words.classes.doorWordOf} <DoorSign doorWord={lesson.data.doorWord} className="text-lg" />
+              {words.classes.doorWordOf}{' '}
+              <DoorSign
+                doorWord={lesson.data.doorWord}
+                className="text-lg"
+                more={
+                  <p className="mt-6 text-lg print:hidden">
+                    <a href={lesson.data.classPage} target="_blank" rel="noopener" className="font-semibold underline">
+                      {words.door.classPage} ↗
+                    </a>
+                    <span className="block text-sm text-soft">{words.door.classPageLead}</span>
+                  </p>
+                }
+              />
             </p>
           )
         }

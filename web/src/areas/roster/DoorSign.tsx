@@ -1,42 +1,21 @@
-import qrcode from 'qrcode-generator';
-import { useMemo, useState } from 'react';
+import { useState, type ReactNode } from 'react';
 import { Button } from '../../ui/Button';
+import { Code } from '../../ui/Code';
 import { useMessages } from '../../ui/messages';
 import { Sheet } from '../../ui/Sheet';
 import { words } from '../../words';
 
-const quiet = 4;
-
-/** A square code that a phone reads. It stays dark on light in both schemes, as cameras want it. */
-function Code({ text }: { text: string }) {
-  const { size, path } = useMemo(() => {
-    const code = qrcode(0, 'M');
-    code.addData(text);
-    code.make();
-    const modules = code.getModuleCount();
-    let drawn = '';
-    for (let row = 0; row < modules; row++) {
-      for (let column = 0; column < modules; column++) {
-        if (code.isDark(row, column)) drawn += `M${column + quiet} ${row + quiet}h1v1h-1z`;
-      }
-    }
-    return { size: modules + 2 * quiet, path: drawn };
-  }, [text]);
-  return (
-    <svg
-      viewBox={`0 0 ${size} ${size}`}
-      role="img"
-      aria-label={words.door.code}
-      className="w-full max-w-80 border border-line"
-    >
-      <rect width={size} height={size} fill="#fff" />
-      <path d={path} fill="#000" shapeRendering="crispEdges" />
-    </svg>
-  );
-}
-
 /** The way in, to be shown on a wall or sent on: a press on the door word opens it. */
-export function DoorSign({ doorWord, className = '' }: { doorWord: string; className?: string }) {
+export function DoorSign({
+  doorWord,
+  className = '',
+  more,
+}: {
+  doorWord: string;
+  className?: string;
+  /** What else can be shown on a wall. */
+  more?: ReactNode;
+}) {
   const [open, setOpen] = useState(false);
   const { say } = useMessages();
   const link = `${window.location.origin}/student?door=${encodeURIComponent(doorWord).replaceAll('%20', '+')}`;
@@ -67,6 +46,7 @@ export function DoorSign({ doorWord, className = '' }: { doorWord: string; class
             <Button className="mt-6 print:hidden" onClick={copy}>
               {words.door.copy}
             </Button>
+            {more}
           </div>
         </div>
       </Sheet>

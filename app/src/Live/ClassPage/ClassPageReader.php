@@ -1,0 +1,52 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FreshHuddle\App\Live\ClassPage;
+
+use Doctrine\DBAL\Connection;
+use FreshHuddle\App\Database\Row;
+
+/**
+ * What stands on a class page. By hand: one round trip each, asked for every few seconds.
+ */
+final readonly class ClassPageReader
+{
+    public function __construct(private Connection $db)
+    {
+    }
+
+    /**
+     * @return array{name: string, doorWord: string}
+     */
+    public function schoolClass(string $classId): array
+    {
+        $row = $this->db->fetchAssociative('SELECT name, door_word FROM school_class WHERE id = ?', [$classId]);
+        $row = new Row(false === $row ? throw new \LogicException('A lesson without a class.') : $row);
+
+        return ['name' => $row->text('name'), 'doorWord' => $row->text('door_word')];
+    }
+
+    /**
+     * @return list<ClassPageGroup> in order, those in which nobody sits among them
+     */
+    public function groups(string $groupingId): array
+    {
+        $rows = Row::all($this->db->fetchAllAssociative(
+            'SELECT g.id, g.name, g.mark, t.name AS student FROM work_group g LEFT JOIN seat s ON s.group_id = g.id
+             LEFT JOIN student t ON t.id = s.student_id AND t.removed_at IS NULL AND NOT t.absent
+             WHERE g.grouping_id = ? AND g.position IS NOT NULL ORDER BY g.position, s.number',
+            [$groupingId],
+        ));
+        $groups = $names = [];
+        foreach ($rows as $row) {
+            $groups[$row->text('id')] = $row;
+            $student = $row->textOrNull('student');
+            if (null !== $student) {
+                $names[$row->text('id')][] = $student;
+            }
+        }
+
+        return array_values(array_map(static fn (Row $group): ClassPageGroup => new ClassPageGroup($group->text('name'), $group->int('mark'), $names[$group->text('id')] ?? []), $groups));
+    }
+}

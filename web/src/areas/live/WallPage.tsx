@@ -1,0 +1,179 @@
+import { useQuery } from '@tanstack/react-query';
+import { useEffect, useLayoutEffect, useState } from 'react';
+import { useParams } from 'react-router';
+import { api, take, type Schema } from '../../api/client';
+import { secondsUntil, setServerNow, useServerNow } from '../../api/clock';
+import { isPassing } from '../../api/problem';
+import { Code } from '../../ui/Code';
+import { Duration } from '../../ui/Duration';
+import { markOf } from '../../ui/marks';
+import { Sign } from '../../ui/Sign';
+import { wall as words } from '../../words/wall';
+import { comingBackUntil, phaseOf } from './phase';
+import { layOut } from './wallLayout';
+
+type View = Schema['ClassPageView'];
+
+const askEvery = 3_000;
+/** Long enough to read a page of names. */
+const turnEvery = 9_000;
+
+function useRoom(): { box: (of: HTMLElement | null) => void; width: number; height: number } {
+  const [of, box] = useState<HTMLElement | null>(null);
+  const [size, setSize] = useState({ width: 1240, height: 600 });
+  useLayoutEffect(() => {
+    if (of === null) return undefined;
+    const watch = new ResizeObserver(() => setSize({ width: of.clientWidth, height: of.clientHeight }));
+    watch.observe(of);
+    return () => watch.disconnect();
+  }, [of]);
+  return { box, ...size };
+}
+
+function Groups({ groups }: { groups: View['groups'] }) {
+  const { box, width, height } = useRoom();
+  const { size, pages } = layOut(groups, width, height);
+  const [turned, setTurned] = useState(0);
+  const page = pages.length === 0 ? 0 : turned % pages.length;
+  useEffect(() => {
+    if (pages.length < 2) return undefined;
+    const timer = setTimeout(() => setTurned((n) => n + 1), turnEvery);
+    return () => clearTimeout(timer);
+  }, [pages.length, turned]);
+  useEffect(() => {
+    const onKey = (event: KeyboardEvent) => {
+      if (event.key === 'ArrowRight') setTurned((n) => n + 1);
+      if (event.key === 'ArrowLeft') setTurned((n) => n + pages.length - 1);
+    };
+    addEventListener('keydown', onKey);
+    return () => removeEventListener('keydown', onKey);
+  }, [pages.length]);
+  return (
+    <>
+      <div ref={box} className="flex min-h-0 flex-1 gap-4 overflow-hidden">
+        {(pages[page] ?? []).map((stack, i) => (
+          <div key={i} className="min-w-0 flex-1 space-y-4">
+            {stack.map((group, k) => {
+              const { colour } = markOf(group.mark);
+              return (
+                <section key={`${group.name}-${k}`} className="border-4 bg-sheet" style={{ borderColor: colour }}>
+                  <h2
+                    className="flex items-center gap-3 px-3 py-1 leading-tight wrap-anywhere"
+                    style={{
+                      fontSize: size * 1.1,
+                      backgroundColor: `color-mix(in oklab, ${colour} 16%, var(--sheet))`,
+                    }}
+                  >
+                    <Sign mark={group.mark} size={size} /> {group.name}
+                  </h2>
+                  <ul className="px-3 py-1" style={{ fontSize: size, lineHeight: 1.35 }}>
+                    {group.names.length === 0 && <li className="text-soft">{words.nobody}</li>}
+                    {group.names.map((name) => (
+                      <li key={name} className="wrap-anywhere">
+                        {name}
+                      </li>
+                    ))}
+                  </ul>
+                </section>
+              );
+            })}
+          </div>
+        ))}
+      </div>
+      {pages.length > 1 && (
+        <button type="button" className="self-end text-2xl underline" onClick={() => setTurned(turned + 1)}>
+          {words.pageOf(page + 1, pages.length)} · {words.turn}
+        </button>
+      )}
+    </>
+  );
+}
+
+function ComeIn({ doorWord }: { doorWord: string }) {
+  const link = `${window.location.origin}/student?door=${encodeURIComponent(doorWord).replaceAll('%20', '+')}`;
+  return (
+    <div className="grid min-h-0 flex-1 items-center gap-10 md:grid-cols-[minmax(0,2fr)_minmax(0,3fr)]">
+      <Code text={link} className="max-h-[60vh] w-full" />
+      <div>
+        <p className="text-4xl">{words.orType}</p>
+        <p className="text-5xl font-semibold wrap-anywhere">{window.location.host}/student</p>
+        <p className="mt-8 text-4xl">{words.word}</p>
+        <p className="font-head text-8xl leading-tight font-bold wrap-anywhere">{doorWord}</p>
+      </div>
+    </div>
+  );
+}
+
+/** What a line at the top says: what is on, and how long still. */
+function Now({ view, now }: { view: View; now: number }) {
+  const phase = phaseOf(view.moments, now);
+  const round = view.segment?.kind === 'round' || view.segment === null;
+  const [say, until] = view.over
+    ? [words.over, null]
+    : round && phase === 'looking'
+      ? [words.look, view.moments?.outAt ?? null]
+      : round && phase === 'out'
+        ? [words.goNow, view.moments?.endsAt ?? null]
+        : round && phase === 'comingBack'
+          ? [words.back, view.moments === null ? null : comingBackUntil(view.moments)]
+          : round && phase === 'back'
+            ? [words.isBack, null]
+            : [
+                view.segment === null
+                  ? words.comeIn
+                  : view.segment.instructions === ''
+                    ? view.title
+                    : view.segment.instructions,
+                view.segment?.endsAt ?? null,
+              ];
+  const urgent = round && (phase === 'comingBack' || phase === 'looking') && !view.over;
+  return (
+    <header
+      className={`flex items-center gap-6 border-b-4 border-ink px-8 py-4 ${urgent ? 'bg-accent text-on-accent' : 'bg-sheet'}`}
+    >
+      <div className="min-w-0 flex-1">
+        <p className="truncate text-2xl">
+          {view.className} · {view.title}
+        </p>
+        <h1 className="line-clamp-2 pb-1 text-4xl leading-snug">{say}</h1>
+      </div>
+      {until !== null && until > now && (
+        <p className="shrink-0 text-7xl font-bold" role="timer">
+          <Duration seconds={secondsUntil(until, now)} />
+        </p>
+      )}
+    </header>
+  );
+}
+
+/** For the wall: who is with whom, and how long still; read from the back of the hall. No links and no answers. */
+export function WallPage() {
+  const { token = '' } = useParams();
+  const now = useServerNow(250);
+  const page = useQuery({
+    queryKey: ['wall', token],
+    queryFn: async () => {
+      const view = await take(api.GET('/api/class-page/{token}', { params: { path: { token } } }));
+      setServerNow(view.serverNow);
+      return view;
+    },
+    refetchInterval: askEvery,
+    retry: false,
+  });
+  useEffect(() => {
+    document.title = page.data === undefined ? 'Fresh Huddle' : `${page.data.className} · Fresh Huddle`;
+  }, [page.data]);
+  if (page.data === undefined) return <p className="p-8 text-3xl">{page.isError ? words.gone : ''}</p>;
+  const view = page.data;
+  const phase = phaseOf(view.moments, now);
+  const shows = view.groups.length > 0 && (phase === 'looking' || phase === 'out' || phase === 'comingBack');
+  return (
+    <div className="flex h-dvh flex-col bg-ground text-ink">
+      <Now view={view} now={now} />
+      <main className="flex min-h-0 flex-1 flex-col gap-3 px-5 py-4">
+        {view.over ? null : shows ? <Groups groups={view.groups} /> : <ComeIn doorWord={view.doorWord} />}
+      </main>
+      {page.isError && isPassing(page.error) && <p className="bg-sheet px-8 py-2 text-2xl">{words.noLine}</p>}
+    </div>
+  );
+}
