@@ -1,7 +1,7 @@
 import { devices, expect, type Page } from '@playwright/test';
 import { isOpenToAll } from './support/access';
 import { readyLesson } from './support/plan';
-import { student, teacher } from './support/people';
+import { choose, student, teacher } from './support/people';
 import { countPresses } from './support/presses';
 import { test } from './support/test';
 
@@ -89,6 +89,18 @@ test('one original becomes the work of six groups, and of each student in them',
     await t.getByRole('button', { name: 'Make 6 copies' }).click();
     await expect(t.getByText('6 copies handed out')).toBeVisible();
     console.log(`One original for six groups: ${presses()} presses.`);
+  });
+
+  await test.step('the same lesson for a second class, and what it could not have', async () => {
+    const before = presses();
+    await choose(t, 'Give to another class', 'For 9G Geography');
+    await expect(t.getByText('Rooms and copies are this class’s own: make them here.')).toBeVisible();
+    console.log(`Given to a second class: ${presses() - before} presses.`);
+    await expect(t.getByRole('link', { name: '9G Geography' })).toBeVisible();
+    await t.getByRole('tab', { name: 'Materials', exact: true }).click();
+    await expect(t.getByRole('button', { name: 'Variant of Six districts for Group' })).toHaveCount(6);
+    await expect(t.getByText('Rooms and copies are this class’s own: make them here.')).toBeVisible();
+    await t.goto(`/lessons/${lesson.id}`);
     await t.getByRole('button', { name: 'Send 18 students to 6 rooms' }).click();
   });
 

@@ -60,6 +60,8 @@ final class ClassPageTest extends AppTestCase
     {
         $id = $this->lesson->text('id');
         $this->command($id, 'sendOut')->is(200);
+        $this->command($id, 'callBack', 5)->is(200);
+        self::mockTime('+1 minute');
         $this->command($id, 'end')->is(200);
         self::assertSame([true, []], [$this->ask('GET', $this->path)->at('over'), $this->ask('GET', $this->path)->list('groups')]);
         $this->ask('DELETE', "/api/staff/lessons/{$id}")->is(204);

@@ -213,6 +213,28 @@ export const staff = {
     present: (n: number, all: number) => (n === all ? students(all) : `${n} of ${students(all)} here`),
     fate: { header: 'heading', doubled: 'twice', known: 'already there', refused: 'not read', taken: 'new' },
   },
+  give: {
+    toClass: 'Give to another class',
+    carried: (name: string) => `Planned for ${name} as it was.`,
+    nobody: (name: string) => `Nobody is on the list of ${name} yet.`,
+    noGroups: (name: string) => `${name} has no groups yet: deal them first.`,
+    fewer: (here: number, there: number, names: string) =>
+      `There are ${here} groups here and ${there} there: what was for ${names} is given to nobody yet.`,
+    more: (names: string) => `For ${names} nothing was planned: it gets what everybody gets.`,
+    ownRooms: 'Rooms and copies are this class’s own: make them here.',
+    gotIt: 'Close',
+  },
+  pasting: {
+    title: 'Text to paste',
+    who: 'Who is with whom',
+    where: 'Where to go',
+    groupsOf: (title: string) => `Groups for “${title}”`,
+    nobody: 'nobody yet',
+    way: (address: string, word: string) =>
+      `Go to ${address}, type “${word}”, then your name.\nYour page says where you belong.`,
+    copy: (title: string) => `Copy: ${title}`,
+    copied: 'It is copied.',
+  },
   door: {
     show: (doorWord: string) => `${doorWord}: show the way in`,
     showHint: 'Show it large, with a code for phones',

@@ -5,19 +5,25 @@ import { classesQuery } from '../../api/lists';
 import { Choices, Do } from '../../ui/Choices';
 import { useMessages } from '../../ui/messages';
 import { words } from '../../words';
+import { notCarried } from './notCarried';
 
 interface From {
   classId: string;
   groups: Schema['FromGroups'];
 }
 
-const week = 7 * 24 * 3_600_000;
+const day = 24 * 3_600_000;
+const week = 7 * day;
 
 /** The next lesson, begun from one that is there: the same groups, new partners, or for another class. */
 export function NextLesson({
   lesson,
+  others = false,
 }: {
-  lesson: Pick<Schema['LessonView'], 'id' | 'classId' | 'title' | 'minutes' | 'startsAt' | 'template'>;
+  lesson: Pick<Schema['LessonView'], 'id' | 'classId' | 'title' | 'minutes' | 'startsAt' | 'template'> &
+    Partial<Pick<Schema['LessonView'], 'className' | 'floor' | 'handOut' | 'students'>>;
+  /** Only for other classes: this one has it before it. */
+  others?: boolean;
 }) {
   const queries = useQueryClient();
   const navigate = useNavigate();
@@ -33,27 +39,41 @@ export function NextLesson({
             minutes: lesson.minutes,
             from: lesson.id,
             groups,
-            startsAt: lesson.startsAt === null ? null : lesson.startsAt + week,
+            startsAt: lesson.startsAt === null ? null : lesson.startsAt + (others ? day : week),
           },
         }),
       ),
     onSuccess: async (made) => {
       await queries.invalidateQueries({ queryKey: ['lessons'] });
-      await navigate(`/lessons/${made.id}`);
+      const { className, floor, handOut, students } = lesson;
+      const known = className !== undefined && floor !== undefined && handOut !== undefined && students !== undefined;
+      const given = made.classId !== lesson.classId && known;
+      await navigate(`/lessons/${made.id}`, {
+        state: given ? { notCarried: notCarried({ className, floor, handOut, students }, made) } : null,
+      });
     },
     onError: fail,
   });
+  const elsewhere = classes.filter((one) => one.id !== lesson.classId && !one.archived);
+  if (others && elsewhere.length === 0) return null;
   return (
-    <Choices label={lesson.template ? words.order.begin : words.order.again} className="self-start">
-      <Do onPress={() => make.mutate({ classId: lesson.classId, groups: 'same' })}>{words.order.same}</Do>
-      <Do onPress={() => make.mutate({ classId: lesson.classId, groups: 'newPartners' })}>{words.order.newPartners}</Do>
-      {classes
-        .filter((one) => one.id !== lesson.classId && !one.archived)
-        .map((one) => (
-          <Do key={one.id} onPress={() => make.mutate({ classId: one.id, groups: 'newPartners' })}>
-            {words.order.otherClass(one.name)}
+    <Choices
+      label={others ? words.give.toClass : lesson.template ? words.order.begin : words.order.again}
+      className="self-start"
+    >
+      {!others && (
+        <>
+          <Do onPress={() => make.mutate({ classId: lesson.classId, groups: 'same' })}>{words.order.same}</Do>
+          <Do onPress={() => make.mutate({ classId: lesson.classId, groups: 'newPartners' })}>
+            {words.order.newPartners}
           </Do>
-        ))}
+        </>
+      )}
+      {elsewhere.map((one) => (
+        <Do key={one.id} onPress={() => make.mutate({ classId: one.id, groups: 'newPartners' })}>
+          {words.order.otherClass(one.name)}
+        </Do>
+      ))}
     </Choices>
   );
 }

@@ -1,7 +1,7 @@
 import clsx from 'clsx';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useState, type ReactNode } from 'react';
-import { Link, useParams, useSearchParams } from 'react-router';
+import { Link, useLocation, useParams, useSearchParams } from 'react-router';
 import { useServerNow } from '../../api/clock';
 import { api, take, type Schema } from '../../api/client';
 import { problemText } from '../../api/problem';
@@ -37,6 +37,7 @@ import { HereAfterAll } from './HereAfterAll';
 import { LivePanel, OverPanel, WhoIsMissing } from './LivePanel';
 import { NoticeBox } from './NoticeBox';
 import { phaseOf, type Phase } from './phase';
+import { Pasting } from './Pasting';
 import { PlanPanel } from './PlanPanel';
 import { Ribbon } from './Ribbon';
 import { command, useCommand } from './useCommand';
@@ -90,6 +91,23 @@ function NotCurrent({ lesson }: { lesson: Schema['LessonView'] }) {
   );
 }
 
+/** What did not come along when the lesson was given to this class. */
+function NotCarried() {
+  const { state } = useLocation() as { state: { notCarried?: string[] } | null };
+  const [said, setSaid] = useState(state?.notCarried ?? []);
+  if (said.length === 0) return null;
+  return (
+    <Bar>
+      <ul className="min-w-0 flex-1">
+        {said.map((one) => (
+          <li key={one}>{one}</li>
+        ))}
+      </ul>
+      <Button onClick={() => setSaid([])}>{words.give.gotIt}</Button>
+    </Bar>
+  );
+}
+
 /** Another round is on the floor than the one the lesson is in. */
 function Elsewhere({ lesson, onBack }: { lesson: Schema['LessonView']; onBack: () => void }) {
   const { order } = lesson;
@@ -132,7 +150,7 @@ function SidePanel({
         <>
           <PlanPanel lesson={lesson} control={control} again={false} onOriginal={onOriginal} />
           <p className="mt-4 mb-4 text-sm text-soft">{words.live.doors(arrived, lesson.students.length)}</p>
-          {lesson.order.now !== null && <NextLesson lesson={lesson} />}
+          <NextLesson lesson={lesson} others={lesson.order.now === null} />
         </>
       )}
       {lesson.endedAt === null && phase === 'back' && (
@@ -205,6 +223,7 @@ function Lesson({ lesson, connected }: { lesson: Schema['LessonView']; connected
   return (
     <div className="flex min-h-0 flex-1 flex-col">
       {!connected && <Bar>{words.lesson.noStream}</Bar>}
+      <NotCarried key={lesson.id} />
       {!lesson.current && !lesson.template && <NotCurrent lesson={lesson} />}
       {lesson.template && (
         <Bar>
@@ -322,12 +341,20 @@ export function LessonPage() {
                 doorWord={lesson.data.doorWord}
                 className="text-lg"
                 more={
-                  <p className="mt-6 text-lg print:hidden">
-                    <a href={lesson.data.classPage} target="_blank" rel="noopener" className="font-semibold underline">
-                      {words.door.classPage} ↗
-                    </a>
-                    <span className="block text-sm text-soft">{words.door.classPageLead}</span>
-                  </p>
+                  <>
+                    <p className="mt-6 text-lg print:hidden">
+                      <a
+                        href={lesson.data.classPage}
+                        target="_blank"
+                        rel="noopener"
+                        className="font-semibold underline"
+                      >
+                        {words.door.classPage} ↗
+                      </a>
+                      <span className="block text-sm text-soft">{words.door.classPageLead}</span>
+                    </p>
+                    <Pasting lesson={lesson.data} />
+                  </>
                 }
               />
             </p>

@@ -1,0 +1,41 @@
+import { describe, expect, it } from 'vitest';
+import type { Schema } from '../../api/client';
+import { notCarried } from './notCarried';
+
+type Lesson = Parameters<typeof notCarried>[0];
+
+const lesson = (className: string, groups: string[], given: string[] = [], students = 4) =>
+  ({
+    className,
+    students: Array.from({ length: students }, (_, i) => ({ id: String(i) })),
+    floor: { groups: groups.map((name) => ({ id: `${className}-${name}`, name })) },
+    handOut: [{ cells: given.map((name) => ({ group: `${className}-${name}`, way: 'together', variant: name })) }],
+  }) as unknown as Lesson & Schema['LessonView'];
+
+describe('what a lesson for another class cannot have', () => {
+  const six = ['A', 'B', 'C', 'D', 'E', 'F'];
+
+  it('nothing but rooms and copies, where both have as many groups', () => {
+    expect(notCarried(lesson('9G', six, six), lesson('9H', six))).toEqual([
+      'Rooms and copies are this class’s own: make them here.',
+    ]);
+  });
+
+  it('parts for groups that are not there, by name', () => {
+    expect(notCarried(lesson('9G', six, six), lesson('9H', ['A', 'B', 'C', 'D']))[0]).toBe(
+      'There are 4 groups here and 6 there: what was for E and F is given to nobody yet.',
+    );
+    expect(notCarried(lesson('9G', six, []), lesson('9H', ['A', 'B', 'C', 'D']))).toHaveLength(1);
+  });
+
+  it('groups for which nobody has said anything', () => {
+    expect(notCarried(lesson('9G', ['A'], ['A']), lesson('9H', ['A', 'B']))[0]).toBe(
+      'For B nothing was planned: it gets what everybody gets.',
+    );
+  });
+
+  it('a class without students, and one without groups', () => {
+    expect(notCarried(lesson('9G', six, six), lesson('9H', [], [], 0))[0]).toBe('Nobody is on the list of 9H yet.');
+    expect(notCarried(lesson('9G', six, six), lesson('9H', []))[0]).toBe('9H has no groups yet: deal them first.');
+  });
+});

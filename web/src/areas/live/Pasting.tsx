@@ -1,0 +1,68 @@
+import { useState } from 'react';
+import type { Schema } from '../../api/client';
+import { Button } from '../../ui/Button';
+import { list, words } from '../../words';
+import { useMessages } from '../../ui/messages';
+
+/** Who is with whom, and where to go, as a class reads them in any chat. */
+export function pasted(lesson: Schema['LessonView'], origin: string): { groups: string; way: string } {
+  const here = new Map(
+    lesson.students.filter((student) => !student.absent).map((student) => [student.id, student.name]),
+  );
+  const lines = lesson.floor.groups.map((group) => {
+    const names = group.students.flatMap((id) => here.get(id) ?? []);
+    return `${group.name}: ${names.length === 0 ? words.pasting.nobody : list(names)}`;
+  });
+  return {
+    groups: [words.pasting.groupsOf(lesson.title), ...lines].join('\n'),
+    way: words.pasting.way(`${origin}/student`, lesson.doorWord),
+  };
+}
+
+function Part({ title, text, rows }: { title: string; text: string; rows: number }) {
+  const { say } = useMessages();
+  return (
+    <div className="mt-2">
+      <label className="block text-sm font-semibold">
+        {title}
+        <textarea
+          readOnly
+          rows={rows}
+          value={text}
+          onFocus={(event) => event.target.select()}
+          className="mt-1 block w-full border border-ink bg-sheet px-2 py-1.5 text-base font-normal"
+        />
+      </label>
+      <Button
+        className="mt-1 text-sm"
+        onClick={() =>
+          void navigator.clipboard.writeText(text).then(
+            () => say(words.pasting.copied),
+            () => undefined,
+          )
+        }
+      >
+        {words.pasting.copy(title)}
+      </Button>
+    </div>
+  );
+}
+
+/** Text to paste, in two parts: the second is not of use before the first has been read. */
+export function Pasting({ lesson }: { lesson: Schema['LessonView'] }) {
+  const [open, setOpen] = useState(false);
+  const text = pasted(lesson, window.location.origin);
+  return (
+    <div className="mt-4 print:hidden">
+      <Button aria-expanded={open} onClick={() => setOpen(!open)}>
+        {words.pasting.title}
+      </Button>
+      {open && (
+        <>
+          <Part title={words.pasting.who} text={text.groups} rows={Math.min(8, lesson.floor.groups.length + 1)} />
+          <Part title={words.pasting.where} text={text.way} rows={2} />
+        </>
+      )}
+    </div>
+  );
+}
