@@ -17,7 +17,17 @@ export default defineConfig({
       input: { index: here('./index.html'), student: here('./student.html') },
       // By itself, so that a page can ask for it before it knows what else it needs (prerender.mjs).
       output: {
-        codeSplitting: { groups: [{ name: 'react', test: /node_modules[\\/](react|react-dom|scheduler)[\\/]/ }] },
+        codeSplitting: {
+          groups: [
+            { name: 'react', test: /node_modules[\\/](react|react-dom|scheduler)[\\/]/ },
+            // What a student's page and the teacher's lesson both need: in many small pieces it would weigh more for the student.
+            {
+              name: 'both',
+              test: /src[\\/](ui[\\/](Sign|marks|Duration)\.|api[\\/]stream\.|areas[\\/]materials[\\/](answers|media|blocks|fill[\\/](ReadingBlock|Fill))\.)/,
+              includeDependenciesRecursively: false,
+            },
+          ],
+        },
       },
     },
   },

@@ -27,11 +27,24 @@ final readonly class StudentPage
     public function now(StudentUser $student): StudentNow
     {
         $now = $this->clock->ms();
-        $around = $this->reader->around($student);
         $lesson = null === $student->lessonId ? null : $this->lessons->of($student->lessonId);
         if (null === $lesson) {
+            $around = $this->reader->around($student);
+
             return new StudentNow($student->id, $student->name, $student->className, null, null, 0, $now, null, null, null, null, $around['main'], null, [], null, false);
         }
+
+        return $this->at($student, $lesson, $now);
+    }
+
+    /**
+     * The page at any moment of a lesson.
+     *
+     * @param list<CopyLink>|null $sheets instead of the copies there are
+     */
+    public function at(StudentUser $student, LessonNow $lesson, int $now, ?array $sheets = null): StudentNow
+    {
+        $around = $this->reader->around($student);
         $shown = $lesson->phase($now)->showsGroups();
 
         return new StudentNow(
@@ -45,7 +58,7 @@ final readonly class StudentPage
             self::segment($lesson),
             $lesson->roundId,
             $lesson->moments,
-            $shown ? $this->group($student, $lesson) : null,
+            $shown ? $this->group($student, $lesson, $sheets) : null,
             $around['main'],
             $around['seenIn'],
             $around['notices'],
@@ -79,7 +92,10 @@ final readonly class StudentPage
         return new MySegment($lesson->kind, $lesson->instructions, null === $lesson->since ? null : $lesson->since + 60_000 * $lesson->minutes);
     }
 
-    private function group(StudentUser $student, LessonNow $lesson): ?MyGroup
+    /**
+     * @param list<CopyLink>|null $sheets
+     */
+    private function group(StudentUser $student, LessonNow $lesson, ?array $sheets): ?MyGroup
     {
         if (null === $lesson->groupingId || null === $lesson->roundId) {
             return null;
@@ -93,6 +109,6 @@ final readonly class StudentPage
             $role = $mate->id === $student->id ? $mate->role : $role;
         }
 
-        return new MyGroup($group['id'], $group['name'], $group['number'], $group['mark'], $group['members'], $group['room'], $group['copies'], $group['seat'], $role, $group['task']);
+        return new MyGroup($group['id'], $group['name'], $group['number'], $group['mark'], $group['members'], $group['room'], $sheets ?? $group['copies'], $group['seat'], $role, $group['task']);
     }
 }

@@ -4019,6 +4019,54 @@ export interface paths {
         };
         trace?: never;
     };
+    "/api/staff/segments/{id}/as/{student}/{moment}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: string;
+                    student: string;
+                    moment: string;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description Done */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["AsStudentView"];
+                    };
+                };
+                /** @description A problem (RFC 9457) */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/staff/sign-in": {
         parameters: {
             query?: never;
@@ -5161,6 +5209,10 @@ export interface components {
         ArchiveClass: {
             archived: boolean;
         };
+        AsStudentView: {
+            now: components["schemas"]["StudentNow"];
+            sheets: components["schemas"]["SheetView"][];
+        };
         AtDoor: {
             state: components["schemas"]["DoorState"];
         };
@@ -5911,6 +5963,13 @@ export interface components {
         };
         /** @enum {string} */
         ShapeKind: "groups" | "size" | "sizes";
+        SheetView: {
+            id: string;
+            title: string;
+            way: components["schemas"]["HandOutWay"];
+            pages: components["schemas"]["PageView"][];
+            html: components["schemas"]["BlockHtml"][];
+        };
         SignAnswer: {
             lesson: string | null;
             seq: number;

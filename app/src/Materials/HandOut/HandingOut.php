@@ -8,8 +8,10 @@ use Doctrine\ORM\EntityManagerInterface;
 use FreshHuddle\App\Grouping\Floor\FloorStore;
 use FreshHuddle\App\Lesson\Round;
 use FreshHuddle\App\Materials\Cupboard\Cupboard;
+use FreshHuddle\App\Materials\Cupboard\Markdown;
 use FreshHuddle\App\Materials\Cupboard\Master;
 use FreshHuddle\App\Materials\Cupboard\Pages;
+use FreshHuddle\App\Materials\Cupboard\PageView;
 use FreshHuddle\App\Materials\Exception\MaterialsRefused;
 use FreshHuddle\App\Roster\Student;
 use FreshHuddle\App\Stream\Audience;
@@ -34,6 +36,7 @@ final readonly class HandingOut
         private FloorStore $floors,
         private Stream $stream,
         private Words $words,
+        private Markdown $markdown,
     ) {
     }
 
@@ -119,6 +122,33 @@ final readonly class HandingOut
     public function summaries(string $roundId): array
     {
         return $this->reader->summaries($roundId);
+    }
+
+    /**
+     * The sheets a member of a group gets by the plan as it is now, made or not: as they are in the cupboard.
+     *
+     * @return list<SheetView> without originals that are not finished
+     */
+    public function sheets(Round $round, string $student): array
+    {
+        $floor = $this->floors->now($round->grouping->id);
+        $group = array_filter(self::members($floor), static fn (array $members): bool => \in_array($student, $members, true));
+        $sheets = [];
+        foreach ($this->plan->rows($round->id) as $row) {
+            foreach ($row->copies($group) as $due) {
+                if (null !== $due->student && $student !== $due->student) {
+                    continue;
+                }
+                $master = $this->master($row);
+                $original = $this->cupboard->original($master);
+                if (null === $original->unfinished()) {
+                    $pages = array_map(PageView::of(...), $original->forCopies($due->variant));
+                    $sheets[] = new SheetView($master->id, $master->title, $due->way, $pages, $this->markdown->of($pages));
+                }
+            }
+        }
+
+        return $sheets;
     }
 
     /**

@@ -83,7 +83,7 @@ final readonly class WorkReader
 
     /**
      * @param array{list<PageView>, list<BlockHtml>, array<string, Block>} $pages
-     * @param list<AnswerView>                                            $answers
+     * @param list<AnswerView>                                             $answers
      */
     private static function view(Row $row, array $pages, array $answers): CopyView
     {

@@ -1,6 +1,6 @@
 import clsx from 'clsx';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
-import { useState, type ReactNode } from 'react';
+import { lazy, Suspense, useState, type ReactNode } from 'react';
 import { Link, useLocation, useParams, useSearchParams } from 'react-router';
 import { useServerNow } from '../../api/clock';
 import { api, take, type Schema } from '../../api/client';
@@ -66,6 +66,8 @@ function Trail({ lesson }: { lesson: Schema['LessonView'] }) {
     </div>
   );
 }
+
+const AsStudent = lazy(() => import('./AsStudent').then((file) => ({ default: file.AsStudent })));
 
 function Bar({ children }: { children: ReactNode }) {
   return (
@@ -172,6 +174,8 @@ function Lesson({ lesson, connected }: { lesson: Schema['LessonView']; connected
   const [search, setSearch] = useSearchParams();
   const [help, setHelp] = useState(false);
   const [asList, setAsList] = useState(false);
+  /** Whose page is looked at; '' for anybody's. */
+  const [seenAs, setSeenAs] = useState<string | null>(null);
   const queries = useQueryClient();
   const { fail } = useMessages();
   const control = useFloor(['lesson', lesson.id], lesson.floor);
@@ -200,6 +204,7 @@ function Lesson({ lesson, connected }: { lesson: Schema['LessonView']; connected
     f: () => setView('floor'),
     w: () => setView('work'),
     o: () => setView('original'),
+    s: () => setSeenAs(''),
     'Ctrl z': () => lesson.floor.undo !== null && control.undo(),
     'Ctrl y': () => lesson.floor.redo !== null && control.redo(),
   });
@@ -279,6 +284,11 @@ function Lesson({ lesson, connected }: { lesson: Schema['LessonView']; connected
                 {asList ? words.floor.floorView : words.floor.listView}
               </Button>
             )}
+            {view === 'floor' && !working && !over && (
+              <Button look="quiet" className="text-sm" onClick={() => setSeenAs('')}>
+                {words.asStudent.openAny}
+              </Button>
+            )}
           </div>
           {view === 'floor' && (
             <>
@@ -293,11 +303,22 @@ function Lesson({ lesson, connected }: { lesson: Schema['LessonView']; connected
                   students={lesson.students}
                   control={control}
                   onAbsent={(student, absent) => markAbsent.mutate({ id: student.id, absent })}
-                  more={(student, onClose) =>
-                    student.claimed && (
-                      <Claim student={student} students={lesson.students} door={door} onClose={onClose} />
-                    )
-                  }
+                  more={(student, onClose) => (
+                    <>
+                      <Button
+                        look="quiet"
+                        onClick={() => {
+                          setSeenAs(student.id);
+                          onClose();
+                        }}
+                      >
+                        {words.asStudent.open}
+                      </Button>
+                      {student.claimed && (
+                        <Claim student={student} students={lesson.students} door={door} onClose={onClose} />
+                      )}
+                    </>
+                  )}
                   live={live}
                   asList={asList}
                   noteOf={(student) => noteOf(lesson, student)}
@@ -320,6 +341,11 @@ function Lesson({ lesson, connected }: { lesson: Schema['LessonView']; connected
         />
       </div>
       <KeyList open={help} onClose={() => setHelp(false)} keys={words.lesson.keys} />
+      {seenAs !== null && (
+        <Suspense fallback={null}>
+          <AsStudent lesson={lesson} first={seenAs} onClose={() => setSeenAs(null)} />
+        </Suspense>
+      )}
     </div>
   );
 }

@@ -191,6 +191,7 @@ function AtWork({
                 'w-full wrap-anywhere',
                 (there || !group.room) && i === 0 ? 'py-5 text-xl' : 'py-3 text-lg',
               )}
+              data-sheet
               onClick={() => onSheet(copy.id)}
             >
               {group.copies.length === 1 && copy.way !== 'each'
@@ -256,7 +257,7 @@ export function NowPage({
       {!now.over && !atWork && now.signUp === null && <Together now={now} back={phase === 'back'} />}
       {phase === 'back' &&
         group?.copies.slice(0, 1).map((copy) => (
-          <Button key={copy.id} look="quiet" className="self-start" onClick={() => onSheet(copy.id)}>
+          <Button key={copy.id} look="quiet" className="self-start" data-sheet onClick={() => onSheet(copy.id)}>
             {words.now.seeSheet}
           </Button>
         ))}

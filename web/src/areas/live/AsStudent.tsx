@@ -1,0 +1,122 @@
+import { useQuery } from '@tanstack/react-query';
+import { useState } from 'react';
+import { api, take, whole, type Schema } from '../../api/client';
+import { problemText } from '../../api/problem';
+import { Button } from '../../ui/Button';
+import { Choice } from '../../ui/Choice';
+import { ChooseStudent } from '../../ui/ChooseStudent';
+import { Sheet } from '../../ui/Sheet';
+import { words } from '../../words';
+import { Preview } from '../materials/edit/Preview';
+import { phaseOf } from './phase';
+import { NowPage } from './student/NowPage';
+
+type Moment = 'before' | 'looking' | 'out' | 'comingBack' | 'back';
+const moments: Moment[] = ['before', 'looking', 'out', 'comingBack', 'back'];
+
+/** A moment of the running order: a segment, and of a round which part of it. */
+function momentsOf(lesson: Schema['LessonView']): { value: string; label: string }[] {
+  let round = 0;
+  return lesson.order.segments.flatMap((segment) => {
+    if (segment.kind !== 'round')
+      return [{ value: `${segment.id}/before`, label: words.order.name(segment.kind, null) }];
+    round++;
+    return moments.map((moment) => ({
+      value: `${segment.id}/${moment}`,
+      label: `${words.order.name('round', round)}: ${words.asStudent.moments[moment]}`,
+    }));
+  });
+}
+
+/** The student's page on a phone. Links lead nowhere, and nothing that is filled in is kept. */
+function Phone({ view }: { view: Schema['AsStudentView'] }) {
+  const [sheet, setSheet] = useState<string | null>(null);
+  const { now } = view;
+  const open = view.sheets.find((one) => one.id === sheet);
+  return (
+    // Whoever presses here looks at the page, and does not go or leave for the student: only sheets open.
+    <div
+      className="mx-auto max-h-[70vh] w-[390px] max-w-full overflow-y-auto border-2 border-ink bg-ground p-5"
+      onClickCapture={(event) => {
+        if (open !== undefined) return;
+        if (!(event.target instanceof Element) || event.target.closest('[data-sheet]') !== null) return;
+        event.preventDefault();
+        event.stopPropagation();
+      }}
+    >
+      {open === undefined ? (
+        <NowPage
+          now={now}
+          phase={phaseOf(now.moments, now.serverNow)}
+          serverNow={now.serverNow}
+          onSheet={setSheet}
+          onLeft={() => undefined}
+          onLook={() => undefined}
+        />
+      ) : (
+        <>
+          <Button look="quiet" className="mb-3" onClick={() => setSheet(null)}>
+            {words.asStudent.back}
+          </Button>
+          <Preview title={open.title} pages={whole(open.pages)} html={whole(open.html)} variant="" />
+        </>
+      )}
+    </div>
+  );
+}
+
+/** Any student's page, at any moment of the running order. */
+export function AsStudent({
+  lesson,
+  first,
+  onClose,
+}: {
+  lesson: Schema['LessonView'];
+  /** Whose page at first; '' for anybody's. */
+  first: string;
+  onClose: () => void;
+}) {
+  const all = momentsOf(lesson);
+  const [student, setStudent] = useState(
+    (first === '' ? null : first) ??
+      lesson.floor.groups[0]?.students[0] ??
+      lesson.students.find((one) => !one.absent)?.id ??
+      null,
+  );
+  const [moment, setMoment] = useState(`${lesson.round.segmentId}/out`);
+  const [segment = '', part = 'before'] = moment.split('/');
+  const page = useQuery({
+    queryKey: ['asStudent', student, moment],
+    enabled: student !== null,
+    staleTime: 0,
+    queryFn: () =>
+      take(
+        api.GET('/api/staff/segments/{id}/as/{student}/{moment}', {
+          params: { path: { id: segment, student: student ?? '', moment: part } },
+        }),
+      ),
+  });
+  return (
+    <Sheet open onClose={onClose} title={words.asStudent.title} wide>
+      <div className="grid gap-6 md:grid-cols-[minmax(0,16rem)_minmax(0,1fr)]">
+        <div className="space-y-4">
+          <ChooseStudent
+            label={words.asStudent.who}
+            students={lesson.students}
+            chosen={student}
+            onChoose={(id) => setStudent(id ?? student)}
+          />
+          <Choice label={words.asStudent.when} value={moment} options={all} onChange={setMoment} />
+          <p className="text-sm text-soft">{words.asStudent.lead}</p>
+        </div>
+        {page.isError ? (
+          <p role="alert">{problemText(page.error)}</p>
+        ) : page.data === undefined ? (
+          <p className="text-soft">{words.common.loading}</p>
+        ) : (
+          <Phone key={`${student ?? ''}${moment}`} view={page.data} />
+        )}
+      </div>
+    </Sheet>
+  );
+}
