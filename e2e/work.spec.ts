@@ -1,7 +1,7 @@
 import { devices, expect, type Page } from '@playwright/test';
 import { isOpenToAll } from './support/access';
 import { readyLesson } from './support/plan';
-import { choose, student, teacher } from './support/people';
+import { choose, find, student, teacher } from './support/people';
 import { countPresses } from './support/presses';
 import { test } from './support/test';
 
@@ -89,6 +89,19 @@ test('one original becomes the work of six groups, and of each student in them',
     await t.getByRole('button', { name: 'Make 6 copies' }).click();
     await expect(t.getByText('6 copies handed out')).toBeVisible();
     console.log(`One original for six groups: ${presses()} presses.`);
+  });
+
+  await test.step('the page of student 17, before it is theirs', async () => {
+    await t.getByRole('tab', { name: 'Floor', exact: true }).click();
+    await t.getByRole('button', { name: 'As a student', exact: true }).click();
+    const seen = t.getByRole('dialog');
+    await find(seen, 'Whose page', names[16] ?? '');
+    await expect(seen.getByText(`${names[16] ?? ''} ·`)).toBeVisible();
+    await seen.getByRole('button', { name: 'Not you?' }).click(); // it is looked at, and nobody leaves
+    await seen.getByRole('button', { name: 'Open our sheet' }).click();
+    await expect(seen.getByText('What do you notice?')).toBeVisible();
+    await isOpenToAll(t, 'as a student sees it');
+    await t.keyboard.press('Escape');
   });
 
   await test.step('the same lesson for a second class, and what it could not have', async () => {
