@@ -111,6 +111,11 @@ await alive();
 await teacher.getByRole('button', { name: /^Send 28/ }).click();
 await door.getByText('You will be in').waitFor();
 await shot(door, 'student-looking');
+const wall = await open();
+await wall.goto(lesson.classPage);
+await wall.getByRole('heading', { name: 'Quayside' }).waitFor();
+await shot(wall, 'class-page');
+await wall.close();
 for (let i = 0; i < 6; i++) {
   await teacher.waitForTimeout(3_000);
   await alive();
@@ -163,40 +168,38 @@ for (let i = 0; i < 9; i++) {
   await teacher.waitForTimeout(4_000);
 }
 await shot(teacher, 'floor-live');
-const dark = await signIn({ colorScheme: 'dark' });
-await dark.goto(teacher.url());
-await dark.locator('[data-stop^="table:"]').first().waitFor();
-await shot(dark, 'floor-live-dark');
+const other = await signIn();
+await other.goto(teacher.url());
+await other.locator('[data-stop^="table:"]').first().waitFor();
 await teacher.getByRole('button', { name: 'Countdown' }).click();
 await teacher.getByRole('option', { name: '30 seconds' }).click();
 await teacher.getByRole('button', { name: /Call everybody back/ }).click();
 await door.getByText('Back to the main session in').waitFor();
 await shot(door, 'student-coming-back');
-await dark.goto('/');
-await dark.emulateMedia({ colorScheme: 'light' });
-await dark
+await other.goto('/');
+await other
   .getByRole('link', { name: /Three coasts/ })
   .first()
   .click();
-await dark.locator('[data-stop^="table:"]').first().waitFor();
-await shot(dark, 'floor-30-groups');
+await other.locator('[data-stop^="table:"]').first().waitFor();
+await shot(other, 'floor-30-groups');
 
 // The evening class chooses its own tables.
-await dark.goto('/');
-await dark
+await other.goto('/');
+await other
   .getByRole('link', { name: /What a river does/ })
   .first()
   .click();
-await dark.getByRole('link', { name: 'Open the grouping desk' }).click();
-await dark.getByRole('button', { name: 'Way of grouping' }).click();
-await dark.getByRole('option', { name: 'Students sign up' }).click();
+await other.getByRole('link', { name: 'Open the grouping desk' }).click();
+await other.getByRole('button', { name: 'Way of grouping' }).click();
+await other.getByRole('option', { name: 'Students sign up' }).click();
 for (let i = 0; i < 4; i++) {
-  await dark.getByRole('button', { name: 'Add a table' }).click();
-  await dark.locator('[data-stop^="table:"]').nth(i).waitFor();
+  await other.getByRole('button', { name: 'Add a table' }).click();
+  await other.locator('[data-stop^="table:"]').nth(i).waitFor();
 }
-await settle(dark);
-await dark.getByLabel('Closes by itself after (minutes)').fill('5');
-await dark.getByRole('button', { name: /take seats/ }).click();
+await settle(other);
+await other.getByLabel('Closes by itself after (minutes)').fill('5');
+await other.getByRole('button', { name: /take seats/ }).click();
 const chooser = await open({ viewport: phone });
 await chooser.goto('/student?door=evening+tram');
 await chooser.getByLabel('Your name').fill('lamin');
