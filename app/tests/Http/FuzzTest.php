@@ -6,6 +6,7 @@ namespace FreshHuddle\App\Tests\Http;
 
 use FreshHuddle\App\Tests\Support\ApiExamples;
 use FreshHuddle\App\Tests\Support\AppTestCase;
+use FreshHuddle\App\Tests\Support\Files;
 use FreshHuddle\App\Tests\Support\Json;
 use PHPUnit\Framework\Attributes\DataProvider;
 use Random\Engine\Xoshiro256StarStar;
@@ -31,6 +32,7 @@ final class FuzzTest extends AppTestCase
     private string $student;
     private string $variant;
     private string $rule;
+    private string $media;
 
     protected function setUp(): void
     {
@@ -39,6 +41,7 @@ final class FuzzTest extends AppTestCase
         $class = $this->lesson->text('classId');
         $this->rule = $this->ask('POST', "/api/staff/classes/{$class}/rules", ['kind' => 'apart', 'students' => [$this->lesson->text('students.0.id'), $this->lesson->text('students.1.id')]])->text('rule.id');
         $this->variant = $this->ask('POST', '/api/staff/groupings/'.$this->lesson->text('floor.id').'/variants', ['name' => 'V'])->text('variants.0.id');
+        $this->media = $this->ask('POST', '/api/staff/media', ['content' => base64_encode(Files::picture())])->is(200)->text('id');
         $this->student = $this->join($this->lesson, $this->lesson->text('floor.groups.0.students.0'));
         $this->setRound($this->lesson->text('id'), ['lookSeconds' => 0]);
         $this->command($this->lesson->text('id'), 'sendOut')->is(200);
@@ -113,6 +116,7 @@ final class FuzzTest extends AppTestCase
     {
         $values = [
             'id' => match (true) {
+                str_contains($path, '/staff/media/') => $this->media,
                 str_contains($path, '/copies/') => $this->lesson->text('copies.0.id'),
                 str_contains($path, '/groupings/') => $this->lesson->text('floor.id'),
                 str_contains($path, '/lessons/') => $this->lesson->text('id'),
@@ -123,7 +127,7 @@ final class FuzzTest extends AppTestCase
                 str_contains($path, '/segments/') => $this->lesson->text('round.segmentId'),
                 default => $this->lesson->text('classId'),
             },
-            'variant' => $this->variant, 'guest' => $this->variant, 'task' => $this->variant, 'segment' => $this->lesson->text('round.segmentId'), 'who' => 'x@larkmouth.example', 'token' => str_repeat('x', 60), 'slot' => 'decision', 'owner' => $this->lesson->text('copies.0.id'), 'doorWord' => $this->lesson->text('doorWord'), 'format' => str_contains($path, '/originals/') ? 'json' : 'csv',
+            'variant' => $this->variant, 'guest' => $this->variant, 'task' => $this->variant, 'segment' => $this->lesson->text('round.segmentId'), 'who' => 'x@larkmouth.example', 'token' => str_contains($path, '/class-page/') ? basename($this->lesson->text('classPage')) : str_repeat('x', 60), 'student' => $this->lesson->text('students.0.id'), 'moment' => 'out', 'media' => $this->media, 'slot' => 'decision', 'owner' => $this->lesson->text('copies.0.id'), 'doorWord' => $this->lesson->text('doorWord'), 'format' => str_contains($path, '/originals/') ? 'json' : 'csv',
         ];
         unset($values[$without]);
 

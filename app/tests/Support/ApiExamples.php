@@ -105,6 +105,7 @@ final class ApiExamples
             'boolean' => false,
             default => match ($field) {
                 'id' => $this->lesson->text('floor.groups.0.id'),
+                'content' => base64_encode(Files::picture()),
                 'student' => $this->lesson->text('students.0.id'),
                 'other' => $this->lesson->text('students.1.id'),
                 'group', 'table' => $this->lesson->text('floor.groups.0.id'),
