@@ -133,6 +133,20 @@ test('one original becomes the work of six groups, and of each student in them',
     await wall.context().close();
   });
 
+  await test.step('a slip for everybody, eight to a sheet, and its code leads to the door', async () => {
+    const slips = await t.context().newPage();
+    await slips.goto(`/lessons/${lesson.id}/slips`);
+    await expect(slips.locator('.slip')).toHaveCount(names.length);
+    const pdf = (await slips.pdf({ preferCSSPageSize: true })).toString('latin1');
+    expect(pdf.match(/\/Type\s*\/Page\b/g)).toHaveLength(Math.ceil(names.length / 8));
+    await isOpenToAll(slips, 'slips');
+    await slips.close();
+    const phone = await (await browser.newContext({ viewport: { width: 390, height: 844 } })).newPage();
+    await phone.goto(`/student?${new URLSearchParams({ door: lesson.doorWord, name: names[17] ?? '' }).toString()}`);
+    await expect(phone.getByLabel('Your name')).toHaveValue(names[17] ?? '');
+    await phone.context().close();
+  });
+
   const state = (await (await t.request.get(`/api/staff/lessons/${lesson.id}`)).json()) as {
     floor: { groups: { name: string; students: string[] }[] };
     students: { id: string; name: string }[];

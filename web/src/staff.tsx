@@ -32,6 +32,7 @@ const OriginalPage = lazy(() =>
   import('./areas/materials/CupboardPage').then((file) => ({ default: file.OriginalPage })),
 );
 const WallPage = lazy(() => import('./areas/live/WallPage').then((file) => ({ default: file.WallPage })));
+const SlipsPage = lazy(() => import('./areas/live/SlipsPage').then((file) => ({ default: file.SlipsPage })));
 const LessonPage = lazy(() => import('./areas/live/LessonPage').then((file) => ({ default: file.LessonPage })));
 
 function Soon({ children }: { children: ReactNode }) {
@@ -69,6 +70,7 @@ function Inside() {
         <Route path="/groupings/:id" element={<DeskPage />} />
         <Route path="/account" element={<AccountPage />} />
         <Route path="/lessons/:id" element={<LessonPage />} />
+        <Route path="/lessons/:id/slips" element={<SlipsPage />} />
         <Route path="/cupboard" element={<CupboardPage />} />
         <Route path="/cupboard/:id" element={<OriginalPage />} />
         <Route path="*" element={<Nowhere />} />

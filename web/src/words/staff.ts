@@ -213,6 +213,14 @@ export const staff = {
     present: (n: number, all: number) => (n === all ? students(all) : `${n} of ${students(all)} here`),
     fate: { header: 'heading', doubled: 'twice', known: 'already there', refused: 'not read', taken: 'new' },
   },
+  slips: {
+    title: (n: number) => count(n, 'slip to cut out', 'slips to cut out'),
+    open: 'Slips to cut out',
+    print: 'Print',
+    nobody: 'Nobody is on the list yet.',
+    number: (n: number) => `You are number ${n}`,
+    way: (address: string) => `${address} ·`,
+  },
   asStudent: {
     title: 'As a student sees it',
     open: 'See their page',

@@ -379,6 +379,11 @@ export function LessonPage() {
                       </a>
                       <span className="block text-sm text-soft">{words.door.classPageLead}</span>
                     </p>
+                    <p className="mt-4 print:hidden">
+                      <Link to={`/lessons/${lesson.data.id}/slips`} className="font-semibold underline">
+                        {words.slips.open}
+                      </Link>
+                    </p>
                     <Pasting lesson={lesson.data} />
                   </>
                 }

@@ -12,6 +12,8 @@ type Door = Schema['ClassDoor'];
 type Join = Schema['JoinClass'];
 
 const busyRetry = 1_200;
+/** What a slip or a code has put into the address. */
+const asked = (what: string) => new URLSearchParams(window.location.search).get(what);
 
 /** Where many come in at once it asks again by itself. */
 async function patiently<T>(ask: () => Promise<T>, onBusy: () => void): Promise<T> {
@@ -41,7 +43,7 @@ function TypeName({
   onName: (name: string, wait: boolean) => void;
   onOther: () => void;
 }) {
-  const [name, setName] = useState('');
+  const [name, setName] = useState(() => asked('name') ?? '');
   return (
     <form
       onSubmit={(event) => {
@@ -83,10 +85,10 @@ function TypeName({
  * @param typed what was typed at the door before our scripts were here
  */
 export function JoinPage({ onJoined, typed = '' }: { onJoined: () => void; typed?: string }) {
-  const [doorWord, setDoorWord] = useState(() => new URLSearchParams(window.location.search).get('door') ?? typed);
+  const [doorWord, setDoorWord] = useState(() => asked('door') ?? typed);
   const [door, setDoor] = useState<Door | null>(null);
   const [state, setState] = useState<Schema['DoorState']>('outside');
-  const [busy, setBusy] = useState(() => new URLSearchParams(window.location.search).has('door'));
+  const [busy, setBusy] = useState(() => asked('door') !== null);
   const [error, setError] = useState<string>();
   const [canWait, setCanWait] = useState(false);
   const many = () => setError(words.join.many);
