@@ -19,8 +19,8 @@ final readonly class PictureFile
     private const TYPES = [\IMAGETYPE_JPEG => 'image/jpeg', \IMAGETYPE_PNG => 'image/png', \IMAGETYPE_WEBP => 'image/webp'];
     /** Pixels of a side of what may come in: a hand-held camera of today stays below. */
     private const LONGEST = 12_000;
-    /** Pixels of what may come in, four bytes each while it is drawn. */
-    private const MOST = 40_000_000;
+    /** Pixels of what may come in, four bytes each while it is drawn, and once more while it is turned. */
+    private const MOST = 25_000_000;
     /** Pixels of the longer side of what is kept. */
     private const KEPT = 2_000;
 
@@ -38,7 +38,7 @@ final readonly class PictureFile
         }
         [$width, $height] = $size;
         if ($width < 1 || $height < 1 || max($width, $height) > self::LONGEST || $width * $height > self::MOST) {
-            throw MaterialsRefused::unusable('materials.media.too_many_pixels', 'content', ['most' => self::LONGEST]);
+            throw MaterialsRefused::unusable('materials.media.too_many_pixels', 'content', ['most' => intdiv(self::MOST, 1_000_000)]);
         }
         try {
             $picture = ImageManager::gd(autoOrientation: true, decodeAnimation: false)->read($bytes)->scaleDown(self::KEPT, self::KEPT);
