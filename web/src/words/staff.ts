@@ -243,7 +243,7 @@ export const staff = {
     nobody: (name: string) => `Nobody is on the list of ${name} yet.`,
     noGroups: (name: string) => `${name} has no groups yet: deal them first.`,
     fewer: (here: number, there: number, names: string) =>
-      `There are ${here} groups here and ${there} there: what was for ${names} is given to nobody yet.`,
+      `${count(here, 'group', 'groups')} here, ${there} there: what was for ${names} is given to nobody yet.`,
     more: (names: string) => `For ${names} nothing was planned: it gets what everybody gets.`,
     ownRooms: 'Rooms and copies are this class’s own: make them here.',
     gotIt: 'Close',

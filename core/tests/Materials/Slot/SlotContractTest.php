@@ -276,7 +276,9 @@ final class SlotContractTest extends TestCase
                 $must = $word;
                 break;
             case BlockKind::OwnPictures:
-                $things["p-{$who}"] = ['media' => self::MEDIA, 'place' => (float) $turn, 'caption' => $must = $word];
+                $own = \is_array($things["p-{$who}"] ?? null) && \is_string($things["p-{$who}"]['caption'] ?? null) ? $things["p-{$who}"]['caption'] : '';
+                $things["p-{$who}"] = ['media' => self::MEDIA, 'place' => (float) $turn, 'caption' => trim("{$own} {$word}")];
+                $must = $word;
                 break;
             default:
                 $things = [$item => true];

@@ -23,7 +23,7 @@ describe('what a lesson for another class cannot have', () => {
 
   it('parts for groups that are not there, by name', () => {
     expect(notCarried(lesson('9G', six, six), lesson('9H', ['A', 'B', 'C', 'D']))[0]).toBe(
-      'There are 4 groups here and 6 there: what was for E and F is given to nobody yet.',
+      '4 groups here, 6 there: what was for E and F is given to nobody yet.',
     );
     expect(notCarried(lesson('9G', six, []), lesson('9H', ['A', 'B', 'C', 'D']))).toHaveLength(1);
   });
