@@ -165,6 +165,8 @@ write_settings() {
     # shellcheck disable=SC1091
     . "$FH_VAR/secrets"
     host=${PUBLIC_HOST:-127.0.0.1}
+    # Where files lie stays as it was said once: they would not be found elsewhere.
+    FILES=${FILES:-$(php -r '$s = is_file($argv[1]) ? require $argv[1] : []; echo $s["FILES"] ?? "";' "$file")}
     install -m 640 -g "$user" /dev/null "$file"
     cat >"$file" <<PHP
 <?php

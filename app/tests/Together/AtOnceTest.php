@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace FreshHuddle\App\Tests\Together;
 
+use FreshHuddle\App\Tests\Support\Files;
 use FreshHuddle\App\Tests\Support\Json;
 use PHPUnit\Framework\TestCase;
 use Symfony\Component\HttpClient\HttpClient;
@@ -124,6 +125,23 @@ final class AtOnceTest extends TestCase
         $statuses = $this->atOnce(array_fill(0, self::PRESSES, ['POST', "/api/staff/classes/{$class}/rules", ['kind' => 'wish', 'students' => \array_slice($students, 0, 2)], $this->teacher]));
         self::assertSame([1, self::PRESSES - 1], [self::many($statuses, 200), self::many($statuses, 422)], 'a wish');
         self::assertCount(1, $this->rows('SELECT wished_for_id FROM wish WHERE student_id = ?', $students[0]));
+    }
+
+    public function test_classes_made_at_once_have_each_a_door_word_of_their_own(): void
+    {
+        $mark = substr(Uuid::v4()->toRfc4122(), 0, 8);
+        $statuses = $this->atOnce(array_map(fn (int $i): array => ['POST', '/api/staff/classes', ['name' => "Door {$i} {$mark}", 'names' => ''], $this->teacher], range(1, self::PRESSES)));
+        self::assertSame(self::PRESSES, self::many($statuses, 200));
+        self::assertCount(self::PRESSES, array_unique(self::texts($this->rows('SELECT door_word FROM school_class WHERE name LIKE ?', "Door % {$mark}"), 'door_word')));
+    }
+
+    public function test_the_same_picture_put_in_at_once_is_kept_once(): void
+    {
+        $picture = Files::picture('png', 50 + random_int(1, 400), 50 + random_int(1, 400));
+        $statuses = $this->atOnce(array_fill(0, 2, ['POST', '/api/staff/media', ['content' => base64_encode($picture)], $this->teacher]));
+        self::assertSame(2, self::many($statuses, 200));
+        $kept = $this->ask('POST', '/api/staff/media', ['content' => base64_encode($picture)])->is(200);
+        self::assertCount(1, $this->rows('SELECT o.id FROM media m JOIN media o ON o.digest = m.digest WHERE m.id = ?', $kept->text('id')));
     }
 
     public function test_a_grouping_has_one_open_sign_up_and_its_end_is_due_once(): void

@@ -108,15 +108,6 @@ function DeskOf({ desk }: { desk: Desk }) {
             onLeave={search.drop}
           />
         )}
-        {proposal === null && away + late > 0 && settings.method !== 'byHand' && desk.signUp === null && (
-          <RepairBar
-            groupingId={desk.id}
-            away={away}
-            late={late}
-            nameOf={nameOf}
-            onTake={(mended) => control.take('repair', [mended])}
-          />
-        )}
         <LensContext value={lens.seen}>
           <Floor
             floor={floor}
@@ -133,6 +124,16 @@ function DeskOf({ desk }: { desk: Desk }) {
               : { effects: new Map(why.effects.map((effect) => [effect.group, effect])), reasons: why.reasons })}
           />
         </LensContext>
+        {/* Below the floor: it comes while somebody is marked absent, and nothing moves under the hand. */}
+        {proposal === null && away + late > 0 && settings.method !== 'byHand' && desk.signUp === null && (
+          <RepairBar
+            groupingId={desk.id}
+            away={away}
+            late={late}
+            nameOf={nameOf}
+            onTake={(mended) => control.take('repair', [mended])}
+          />
+        )}
       </main>
       <Ways
         desk={desk}

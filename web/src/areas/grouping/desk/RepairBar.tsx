@@ -73,7 +73,7 @@ export function RepairBar({
   const round = shown?.round ?? null;
   return (
     <>
-      <div className="flex flex-wrap items-center gap-3 border-b border-ink bg-wash px-5 py-1.5 text-sm">
+      <div className="flex flex-wrap items-center gap-3 border-t-2 border-ink bg-wash px-5 py-1.5 text-sm">
         {words.desk.repairNeeded(away, late)}
         <Button onClick={() => ask.mutate()} busy={ask.isPending}>
           {words.desk.repair}
