@@ -1,5 +1,5 @@
 import { expect, type Locator, type Page } from '@playwright/test';
-import { choose, find, seats, tag, teacher } from './support/people';
+import { choose, drag, find, seats, tag, teacher } from './support/people';
 import { workbook } from './support/workbook';
 import { test } from './support/test';
 
@@ -175,14 +175,7 @@ for (const { students, groups } of [
 
     await test.step('another is dragged by mouse; a seat is fixed and stays', async () => {
       const to = await groupOf(t, a);
-      await tag(t, e).scrollIntoViewIfNeeded();
-      await tag(t, e).hover();
-      await t.mouse.down();
-      const target = t.locator(`[data-stop^="table:"][aria-label^="${to},"]`);
-      await target.scrollIntoViewIfNeeded();
-      await target.hover();
-      await target.hover();
-      await t.mouse.up();
+      await drag(t, tag(t, e), t.locator(`[data-stop^="table:"][aria-label^="${to},"]`));
       await expect.poll(() => groupOf(t, e)).toBe(to);
       await tag(t, e).click();
       await t.getByRole('button', { name: 'Keep this seat when dealing again' }).click();

@@ -1,7 +1,7 @@
 import { expect, type Page } from '@playwright/test';
 import type { components } from '../web/src/api/generated';
 import { misbehave } from './support/machine';
-import { choose, goToRoom, seats, student, table, tag, teacher } from './support/people';
+import { choose, drag, goToRoom, seats, student, table, tag, teacher } from './support/people';
 import { test } from './support/test';
 
 const pasted =
@@ -95,11 +95,7 @@ test('a lesson from the class list to groups at work and back', async ({ browser
     const before = await seats(t);
     const [a = ''] = (before.get('Group 1') ?? []).slice(-1);
     const [b = ''] = (before.get('Group 2') ?? []).slice(-1);
-    await tag(t, a).hover();
-    await t.mouse.down();
-    await tag(t, b).hover();
-    await tag(t, b).hover();
-    await t.mouse.up();
+    await drag(t, tag(t, a), tag(t, b));
     await sitsAt(t, b, 'Group 1');
     await sitsAt(t, a, 'Group 2');
     await t.getByRole('main').getByRole('button', { name: 'Undo' }).click();

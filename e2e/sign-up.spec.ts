@@ -14,7 +14,7 @@ test('students take seats on their own pages, two at once for the last one, and 
     await t.getByRole('button', { name: 'Make the class with 4 students' }).click();
     await expect(t.getByRole('heading', { name: 'Debating circle' })).toBeVisible();
     await t.getByRole('tab', { name: 'Seating plan' }).click();
-    await t.getByRole('button', { name: 'Ada Lund' }).click();
+    await t.getByRole('button', { name: 'Ada Lund', exact: true }).click();
     await t.getByLabel('At a new table').fill('Window');
     await t.getByRole('button', { name: 'Seat there' }).click();
     await expect(t.getByText('Ada Lund sits at Window.')).toBeVisible();

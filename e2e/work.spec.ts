@@ -183,6 +183,7 @@ test('one original becomes the work of six groups, and of each student in them',
     await ada.mouse.down();
     const to = await heap(ada, 'slows water').boundingBox();
     await ada.mouse.move((to?.x ?? 0) + 60, (to?.y ?? 0) + 40, { steps: 8 });
+    await expect(heap(ada, 'slows water')).toHaveClass(/bg-wash/); // it shows where it would land
     await ada.mouse.up();
     await expect(heap(ben, 'slows water').getByRole('button', { name: 'Stilts', exact: true })).toBeVisible();
     await expect(cho.getByText('9 cards to sort')).toBeVisible();

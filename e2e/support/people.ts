@@ -69,6 +69,22 @@ export function table(page: Page, name: string) {
   return page.locator('[data-stop^="table:"]', { hasText: name });
 }
 
+/** Drags as a hand does: lets go once it is shown where it would land. */
+export async function drag(page: Page, from: Locator, to: Locator) {
+  await from.scrollIntoViewIfNeeded();
+  await from.hover();
+  await page.mouse.down();
+  await to.scrollIntoViewIfNeeded();
+  await expect(async () => {
+    const box = await to.boundingBox();
+    const [x, y] = [(box?.x ?? 0) + (box?.width ?? 0) / 2, (box?.y ?? 0) + (box?.height ?? 0) / 2];
+    await page.mouse.move(x - 4, y, { steps: 4 });
+    await page.mouse.move(x, y);
+    await expect(to).toHaveClass(/ring-4/, { timeout: 1_000 });
+  }).toPass({ timeout: 20_000 });
+  await page.mouse.up();
+}
+
 /** Chooses from a list that opens. */
 export async function choose(where: Page | Locator, label: string, option: string) {
   const page = 'page' in where && typeof where.page === 'function' ? where.page() : (where as Page);
