@@ -3,7 +3,6 @@ export const wall = {
   comeIn: 'Come in',
   orType: 'Hold your phone’s camera at the square, or type',
   word: 'and then these two words',
-  left: 'left',
   look: 'Find your name. Groups begin in',
   goNow: 'Your groups are at work.',
   back: 'Back to the main session in',

@@ -14,7 +14,10 @@ use Doctrine\DBAL\Driver\Statement;
  */
 final class KeptStatement extends AbstractStatementMiddleware
 {
-    public function __construct(Statement $statement)
+    /**
+     * @param bool $asks it changes nothing, so that it may be asked again
+     */
+    public function __construct(Statement $statement, private readonly bool $asks)
     {
         parent::__construct($statement);
     }
@@ -27,7 +30,7 @@ final class KeptStatement extends AbstractStatementMiddleware
         $affected = $result->rowCount();
         $result->free();
         if (isset($rows[0]) && \count($rows[0]) < $columns) {
-            return $this->byNumber();
+            return $this->asks ? $this->byNumber() : throw new \LogicException('Two columns of one name: name them apart.');
         }
 
         return new KeptResult($rows, $columns, $affected);

@@ -35,9 +35,4 @@ class SignUp
         public ?int $closesAt,
     ) {
     }
-
-    public function isOpenAt(int $ms): bool
-    {
-        return null === $this->endedAt && (null === $this->closesAt || $this->closesAt > $ms);
-    }
 }

@@ -16,14 +16,12 @@ const moments: Moment[] = ['before', 'looking', 'out', 'comingBack', 'back'];
 
 /** A moment of the running order: a segment, and of a round which part of it. */
 function momentsOf(lesson: Schema['LessonView']): { value: string; label: string }[] {
-  let round = 0;
   return lesson.order.segments.flatMap((segment) => {
     if (segment.kind !== 'round')
       return [{ value: `${segment.id}/before`, label: words.order.name(segment.kind, null) }];
-    round++;
     return moments.map((moment) => ({
       value: `${segment.id}/${moment}`,
-      label: `${words.order.name('round', round)}: ${words.asStudent.moments[moment]}`,
+      label: `${words.order.name('round', segment.round?.number ?? null)}: ${words.asStudent.moments[moment]}`,
     }));
   });
 }

@@ -8,12 +8,12 @@ import { markOf } from '../../ui/marks';
 import { Sign } from '../../ui/Sign';
 import { words } from '../../words';
 import { whenText } from '../lesson/when';
+import { doorLink } from '../roster/doorLink';
 import { slipsOf, type Slip } from './slips';
 
 type Lesson = Schema['LessonView'];
 
 function OneSlip({ slip, lesson }: { slip: Slip; lesson: Lesson }) {
-  const link = `${window.location.origin}/student?door=${encodeURIComponent(lesson.doorWord).replaceAll('%20', '+')}&name=${encodeURIComponent(slip.name).replaceAll('%20', '+')}`;
   return (
     <li className="slip relative flex flex-col justify-between overflow-hidden bg-white p-[6mm] text-black">
       <div className="grid grid-cols-[minmax(0,1fr)_27mm] gap-[4mm]">
@@ -42,7 +42,7 @@ function OneSlip({ slip, lesson }: { slip: Slip; lesson: Lesson }) {
           {slip.task !== '' && <p className="line-clamp-2 text-[12pt]">{slip.task}</p>}
         </div>
         <div>
-          <Code text={link} className="w-full" />
+          <Code text={doorLink(lesson.doorWord, slip.name)} className="w-full" />
         </div>
       </div>
       <p className="text-[11pt] wrap-anywhere">

@@ -9,6 +9,7 @@ import { Duration } from '../../ui/Duration';
 import { markOf } from '../../ui/marks';
 import { Sign } from '../../ui/Sign';
 import { wall as words } from '../../words/wall';
+import { doorLink } from '../roster/doorLink';
 import { comingBackUntil, phaseOf } from './phase';
 import { layOut } from './wallLayout';
 
@@ -90,10 +91,9 @@ function Groups({ groups }: { groups: View['groups'] }) {
 }
 
 function ComeIn({ doorWord }: { doorWord: string }) {
-  const link = `${window.location.origin}/student?door=${encodeURIComponent(doorWord).replaceAll('%20', '+')}`;
   return (
     <div className="grid min-h-0 flex-1 items-center gap-10 md:grid-cols-[minmax(0,2fr)_minmax(0,3fr)]">
-      <Code text={link} className="max-h-[60vh] w-full" />
+      <Code text={doorLink(doorWord)} className="max-h-[60vh] w-full" />
       <div>
         <p className="text-4xl">{words.orType}</p>
         <p className="text-5xl font-semibold wrap-anywhere">{window.location.host}/student</p>

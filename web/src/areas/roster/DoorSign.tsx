@@ -4,6 +4,7 @@ import { Code } from '../../ui/Code';
 import { useMessages } from '../../ui/messages';
 import { Sheet } from '../../ui/Sheet';
 import { words } from '../../words';
+import { doorLink } from './doorLink';
 
 /** The way in, to be shown on a wall or sent on: a press on the door word opens it. */
 export function DoorSign({
@@ -18,7 +19,7 @@ export function DoorSign({
 }) {
   const [open, setOpen] = useState(false);
   const { say } = useMessages();
-  const link = `${window.location.origin}/student?door=${encodeURIComponent(doorWord).replaceAll('%20', '+')}`;
+  const link = doorLink(doorWord);
   const copy = () =>
     void navigator.clipboard.writeText(link).then(
       () => say(words.door.copied),
