@@ -127,7 +127,15 @@ test('a lesson from the class list to groups at work and back', async ({ browser
     await t.keyboard.press('Enter');
     await t.getByRole('dialog').getByRole('button', { name: 'Group 1' }).press('Enter');
     await sitsAt(t, a, 'Group 1');
+    // A name stays where the hand goes on to something else; Escape gives it up.
     await table(t, 'Group 1').click();
+    await t.getByLabel('Name of the group').fill('Weir');
+    await t.getByText('6 students in 2 groups').click();
+    await expect(t.getByRole('dialog')).toHaveCount(0);
+    await table(t, 'Weir').click();
+    await t.getByLabel('Name of the group').fill('Down');
+    await t.keyboard.press('Escape');
+    await table(t, 'Weir').click();
     await t.getByLabel('Name of the group').fill('Upstream');
     await t.getByRole('button', { name: 'Save' }).click();
     await expect(table(t, 'Upstream')).toBeVisible();

@@ -19,13 +19,16 @@ export function TableActions({
   onClose: () => void;
 }) {
   const [name, setName] = useState(group.name);
+  const save = () => {
+    if (name.trim() !== group.name) onEdit({ kind: 'rename', group: group.id, name });
+    onClose();
+  };
   return (
-    <Beside at={at} title={group.name} onClose={onClose}>
+    <Beside at={at} title={group.name} onClose={onClose} onLeave={name.trim() === '' ? onClose : save}>
       <form
         onSubmit={(event) => {
           event.preventDefault();
-          if (name.trim() !== group.name) onEdit({ kind: 'rename', group: group.id, name });
-          onClose();
+          save();
         }}
       >
         <Field

@@ -1,4 +1,4 @@
-import { fireEvent, render, screen } from '@testing-library/react';
+import { cleanup, fireEvent, render, screen } from '@testing-library/react';
 import { describe, expect, it, vi } from 'vitest';
 import type { Schema } from '../../api/client';
 import type { Student } from './NameTag';
@@ -85,8 +85,10 @@ describe('what can be done with a name tag', () => {
     const does = show();
     fireEvent.click(screen.getByRole('button', { name: 'To the shelf' }));
     expect(does.onEdit).toHaveBeenCalledWith({ kind: 'shelve', student: 'ada' });
+    cleanup();
     show(student('Eve'));
-    expect(screen.getAllByRole('button', { name: 'To the shelf', hidden: true })).toHaveLength(1);
+    expect(screen.getByRole('dialog', { name: 'Eve' })).toBeInTheDocument();
+    expect(screen.queryByRole('button', { name: 'To the shelf' })).not.toBeInTheDocument();
   });
 
   it('is absent, and here after all', () => {

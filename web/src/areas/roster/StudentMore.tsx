@@ -27,13 +27,15 @@ export function StudentMore({
     what();
     onClose();
   };
+  const save = act(() => {
+    if (schoolId.trim() !== (student.schoolId ?? '')) onEdit({ id: student.id, schoolId });
+  });
   return (
-    <Beside at={at} title={student.name} onClose={onClose}>
+    <Beside at={at} title={student.name} onClose={onClose} onLeave={save}>
       <form
         onSubmit={(event) => {
           event.preventDefault();
-          if (schoolId.trim() !== (student.schoolId ?? '')) onEdit({ id: student.id, schoolId });
-          onClose();
+          save();
         }}
       >
         <Field
