@@ -270,13 +270,16 @@ CREATE TABLE hand_out (
     way VARCHAR(10) NOT NULL,
     variant VARCHAR(40) NOT NULL,
     position INT NOT NULL,
+    attribute VARCHAR(60) DEFAULT NULL,
+    value VARCHAR(120) DEFAULT NULL,
     round_id UUID NOT NULL,
     original_id UUID NOT NULL,
     group_id UUID DEFAULT NULL,
     PRIMARY KEY (id)
 );
 CREATE UNIQUE INDEX hand_out_group ON hand_out (round_id, original_id, group_id) WHERE (group_id IS NOT NULL);
-CREATE UNIQUE INDEX hand_out_all ON hand_out (round_id, original_id) WHERE (group_id IS NULL);
+CREATE UNIQUE INDEX hand_out_all ON hand_out (round_id, original_id) WHERE ((group_id IS NULL) AND (attribute IS NULL));
+CREATE UNIQUE INDEX hand_out_value ON hand_out (round_id, original_id, attribute, value) WHERE (attribute IS NOT NULL);
 
 CREATE TABLE slot_answer (
     slot VARCHAR(40) NOT NULL,
@@ -566,6 +569,7 @@ ALTER TABLE live_event ADD CONSTRAINT FK_6B7407BACDF80196 FOREIGN KEY (lesson_id
 ALTER TABLE live_event ADD CONSTRAINT FK_6B7407BAA6005CA0 FOREIGN KEY (round_id) REFERENCES round (id) ON DELETE CASCADE NOT DEFERRABLE;
 ALTER TABLE live_event ADD CONSTRAINT FK_6B7407BA84E3FEC4 FOREIGN KEY (run_id) REFERENCES run (id) ON DELETE SET NULL NOT DEFERRABLE;
 ALTER TABLE original ADD CONSTRAINT FK_2F72708541807E1D FOREIGN KEY (teacher_id) REFERENCES teacher (id) ON DELETE CASCADE NOT DEFERRABLE;
+ALTER TABLE hand_out ADD CONSTRAINT hand_out_of_one CHECK ((attribute IS NULL) = (value IS NULL) AND (attribute IS NULL OR group_id IS NULL));
 ALTER TABLE hand_out ADD CONSTRAINT FK_HO_ROUND FOREIGN KEY (round_id) REFERENCES round (id) ON DELETE CASCADE NOT DEFERRABLE;
 ALTER TABLE hand_out ADD CONSTRAINT FK_HO_ORIGINAL FOREIGN KEY (original_id) REFERENCES original (id) ON DELETE CASCADE NOT DEFERRABLE;
 ALTER TABLE hand_out ADD CONSTRAINT FK_HO_GROUP FOREIGN KEY (group_id) REFERENCES work_group (id) ON DELETE CASCADE NOT DEFERRABLE;

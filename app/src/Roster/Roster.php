@@ -156,7 +156,7 @@ final readonly class Roster
         foreach ($edit->attributes ?? [] as $attribute) {
             $attributes = $student->attributes;
             unset($attributes[trim($attribute->name)]);
-            $student->attributes = '' === trim($attribute->value) ? $attributes : [...$attributes, trim($attribute->name) => $attribute->typed()];
+            $student->attributes = '' === trim($attribute->value) ? $attributes : array_replace($attributes, [trim($attribute->name) => $attribute->typed()]); // a name may be a number
         }
     }
 

@@ -88,7 +88,7 @@ class Student
         $this->rename($record->name);
         $this->schoolId = $record->schoolId ?? $this->schoolId;
         $this->seatTable = $record->table ?? $this->seatTable;
-        $this->attributes = [...$this->attributes, ...$record->attributes];
+        $this->attributes = array_replace($this->attributes, $record->attributes); // a name may be a number
         $this->tags = $record->tags ?? $this->tags;
     }
 }

@@ -172,6 +172,29 @@ final class SlotsTest extends AppTestCase
         self::assertSame('', $this->lesson->text('copies.2.variant'));
     }
 
+    public function test_students_get_the_variant_that_goes_by_what_the_class_list_says_of_them(): void
+    {
+        $original = $this->begin(['way' => 'each'], [['v1', 'Short words'], ['v2', 'Long words']]);
+        $round = $this->lesson->text('round.id');
+        $class = $this->lesson->text('classId');
+        [$ada, $ben] = [$this->lesson->text('floor.groups.0.students.0'), $this->lesson->text('floor.groups.0.students.1')];
+        foreach ([$ada => '1', $ben => '2'] as $student => $level) {
+            $this->ask('PATCH', "/api/staff/students/{$student}", ['attributes' => [['name' => '2024', 'value' => $level], ['name' => 'Level', 'value' => $level]]])->is(204);
+        }
+        $plan = static fn (array $by): array => ['rows' => [['original' => $original, 'way' => 'each', 'by' => $by]]];
+        $this->ask('PUT', "/api/staff/rounds/{$round}/hand-out", $plan(['attribute' => ' ', 'values' => []]))->is(422);
+        $this->ask('PUT', "/api/staff/rounds/{$round}/hand-out", $plan(['attribute' => '2024', 'values' => [['value' => '1', 'variant' => 'v1'], ['value' => '1', 'variant' => 'v2'], ['value' => '2', 'variant' => 'v2'], ['value' => '3', 'variant' => 'gone']]]))->is(204);
+        $now = $this->ask('GET', '/api/staff/lessons/'.$this->lesson->text('id'));
+        self::assertSame(['attribute' => '2024', 'values' => [['value' => '1', 'variant' => 'v1'], ['value' => '2', 'variant' => 'v2'], ['value' => '3', 'variant' => '']]], $now->at('handOut.0.by'), 'a value once, a variant that is gone is the plain form');
+        self::assertSame(2, $now->int('handOut.0.outdated'));
+        $this->ask('POST', "/api/staff/rounds/{$round}/copies")->is(200);
+        $text = fn (string $who): string => $this->read($who, $this->copyOf($who))->text('pages.0.blocks.0.text');
+        self::assertSame(['Short words', 'Long words', '**Read** this'], [$text($this->ada), $text($this->ben), $text($this->out)]);
+
+        $next = $this->ask('POST', "/api/staff/classes/{$class}/lessons", ['title' => 'Next', 'minutes' => 50, 'from' => $this->lesson->text('id')])->is(200);
+        self::assertSame('2024', $this->ask('GET', '/api/staff/lessons/'.$next->text('id'))->text('handOut.0.by.attribute'), 'and so in the next lesson');
+    }
+
     private function copyOf(string $who): string
     {
         $this->asStudent($who);

@@ -13,8 +13,9 @@ final readonly class HandOutRow
      * @param HandOutWay                                             $way     of groups of which nothing else is said
      * @param array<string, array{way: HandOutWay, variant: string}> $cells   by group's id
      * @param string                                                 $variant of groups of which nothing else is said; '' for the plain form
+     * @param VariantsBy|null                                        $by      goes before the variant of a group, where it says something
      */
-    public function __construct(public string $original, public HandOutWay $way, public array $cells = [], public string $variant = '')
+    public function __construct(public string $original, public HandOutWay $way, public array $cells = [], public string $variant = '', public ?VariantsBy $by = null)
     {
     }
 
@@ -29,13 +30,14 @@ final readonly class HandOutRow
     /**
      * The copies that must be: for each the group or the student it belongs to (neither: the class), and in which variant.
      *
-     * @param array<string, list<string>> $groups members by group's id, in order
+     * @param array<string, list<string>>                       $groups members by group's id, in order
+     * @param array<string, array<array-key, int|float|string>> $said   what the class list says, by student and attribute
      *
      * @return list<CopyDue>
      *
      * Complexity: O(students)
      */
-    public function copies(array $groups): array
+    public function copies(array $groups, array $said = []): array
     {
         $due = [];
         foreach ($groups as $group => $members) {
@@ -43,11 +45,11 @@ final readonly class HandOutRow
             switch ($way) {
                 case HandOutWay::Read:
                 case HandOutWay::Together:
-                    $due[] = new CopyDue($way, $group, null, $variant);
+                    $due[] = new CopyDue($way, $group, null, $this->by?->of($members, $said) ?? $variant);
                     break;
                 case HandOutWay::Each:
                     foreach ($members as $student) {
-                        $due[] = new CopyDue($way, null, $student, $variant);
+                        $due[] = new CopyDue($way, null, $student, $this->by?->of([$student], $said) ?? $variant);
                     }
                     break;
                 case HandOutWay::All:

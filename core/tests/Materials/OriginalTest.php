@@ -9,6 +9,7 @@ use FreshHuddle\Core\Materials\BlockItem;
 use FreshHuddle\Core\Materials\BlockKind;
 use FreshHuddle\Core\Materials\BlockSettings;
 use FreshHuddle\Core\Materials\BlockVariant;
+use FreshHuddle\Core\Materials\CopyDue;
 use FreshHuddle\Core\Materials\CopyName;
 use FreshHuddle\Core\Materials\Exception\UnusableOriginal;
 use FreshHuddle\Core\Materials\HandOutRow;
@@ -17,6 +18,7 @@ use FreshHuddle\Core\Materials\Original;
 use FreshHuddle\Core\Materials\Page;
 use FreshHuddle\Core\Materials\SlotAccess;
 use FreshHuddle\Core\Materials\Variant;
+use FreshHuddle\Core\Materials\VariantsBy;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
@@ -150,6 +152,21 @@ final class OriginalTest extends TestCase
         $due = array_map(static fn ($copy): array => [$copy->way->value, $copy->group, $copy->student, $copy->variant], $row->copies($groups));
         self::assertSame([['together', 'g1', null, 'plain'], ['each', null, 'cho', 'easy'], ['read', 'g4', null, '']], $due);
         self::assertSame([[null, null]], array_map(static fn ($copy): array => [$copy->group, $copy->student], (new HandOutRow('o', HandOutWay::All))->copies($groups)), 'one for all');
+    }
+
+    public function test_variants_go_by_what_the_class_list_says_of_students(): void
+    {
+        $said = ['ada' => ['level' => 1], 'ben' => ['level' => 2], 'cho' => ['level' => 1], 'dov' => ['level' => 'B'], 'eve' => ['level' => 1], 'fay' => []];
+        $by = new VariantsBy('level', ['1' => 'easy', '2' => '']);
+        $groups = ['g1' => ['ada', 'ben'], 'g2' => ['cho', 'eve'], 'g3' => ['dov', 'fay'], 'g4' => ['ben'], 'g5' => []];
+        $variants = static fn (HandOutWay $way): array => array_map(
+            static fn (CopyDue $copy): string => ($copy->group ?? $copy->student).':'.$copy->variant,
+            (new HandOutRow('o', $way, [], 'whole', $by))->copies($groups, $said),
+        );
+        self::assertSame(['ada:easy', 'ben:', 'cho:easy', 'eve:easy', 'dov:whole', 'fay:whole', 'ben:'], $variants(HandOutWay::Each), 'a value of which nothing is said goes with the group');
+        self::assertSame(['g1:whole', 'g2:easy', 'g3:whole', 'g4:', 'g5:whole'], $variants(HandOutWay::Together), 'together: where all have the same');
+        self::assertSame([':whole'], $variants(HandOutWay::All), 'what the whole class has is one thing');
+        self::assertNull($by->of(['ada', 'nobody'], $said));
     }
 
     public function test_copies_are_named_so_that_they_sort(): void

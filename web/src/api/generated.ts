@@ -5268,6 +5268,10 @@ export interface components {
         BringBack: {
             revision: number;
         };
+        ByAttribute: {
+            attribute: string;
+            values: components["schemas"]["ValueVariant"][];
+        };
         CellView: {
             group: string;
             way: components["schemas"]["HandOutWay"];
@@ -5872,6 +5876,7 @@ export interface components {
             way: components["schemas"]["HandOutWay"];
             cells?: components["schemas"]["CellView"][];
             variant?: string;
+            by?: components["schemas"]["ByAttribute"] | null;
         };
         RowView: {
             original: string;
@@ -5882,6 +5887,7 @@ export interface components {
             way: components["schemas"]["HandOutWay"];
             cells: components["schemas"]["CellView"][];
             variant: string;
+            by: components["schemas"]["ByAttribute"] | null;
             missing: number;
             outdated: number;
         };
@@ -6061,6 +6067,10 @@ export interface components {
             name: string;
             lesson: string;
             at: number;
+        };
+        ValueVariant: {
+            value: string;
+            variant?: string;
         };
         Variant: {
             id: string;

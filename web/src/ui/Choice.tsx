@@ -1,7 +1,7 @@
 import { Field, Label, Listbox, ListboxButton, ListboxOption, ListboxOptions } from '@headlessui/react';
 
 /** One of a few, chosen from a list that opens. */
-export function Choice<T extends string | number>({
+export function Choice<T extends string | number | null>({
   label,
   value,
   options,
@@ -38,7 +38,7 @@ export function Choice<T extends string | number>({
         >
           {options.map((option) => (
             <ListboxOption
-              key={option.value}
+              key={option.value ?? '-'}
               value={option.value}
               className="cursor-pointer px-3 py-1.5 data-focus:bg-wash data-selected:font-semibold"
             >

@@ -12,11 +12,13 @@ use FreshHuddle\Core\Materials\HandOutWay;
 
 /**
  * A cell of the hand-out plan: what a group of a round gets of an original; without a group, what all get of which nothing
- * else is said. Written by HandOutPlan.
+ * else is said; with a value of an attribute, the variant of the students of whom the class list says it. Written by
+ * HandOutPlan.
  */
 #[ORM\Entity]
 #[ORM\UniqueConstraint(name: 'hand_out_group', columns: ['round_id', 'original_id', 'group_id'], options: ['where' => '(group_id IS NOT NULL)'])]
-#[ORM\UniqueConstraint(name: 'hand_out_all', columns: ['round_id', 'original_id'], options: ['where' => '(group_id IS NULL)'])]
+#[ORM\UniqueConstraint(name: 'hand_out_all', columns: ['round_id', 'original_id'], options: ['where' => '((group_id IS NULL) AND (attribute IS NULL))'])]
+#[ORM\UniqueConstraint(name: 'hand_out_value', columns: ['round_id', 'original_id', 'attribute', 'value'], options: ['where' => '(attribute IS NOT NULL)'])]
 class HandOut
 {
     public function __construct(
@@ -36,6 +38,11 @@ class HandOut
         /** Of the row in the plan, from 0. */
         #[ORM\Column]
         public readonly int $position,
+        /** An attribute of students, and a value of it as text. */
+        #[ORM\Column(length: 60, nullable: true)]
+        public readonly ?string $attribute = null,
+        #[ORM\Column(length: 120, nullable: true)]
+        public readonly ?string $value = null,
     ) {
     }
 }

@@ -17,6 +17,7 @@ use FreshHuddle\App\Stream\Audience;
 use FreshHuddle\App\Stream\Stream;
 use FreshHuddle\Core\Materials\HandOutRow;
 use FreshHuddle\Core\Materials\HandOutWay;
+use FreshHuddle\Core\Materials\VariantsBy;
 use Symfony\Component\Uid\Uuid;
 
 /**
@@ -35,8 +36,11 @@ final readonly class HandOutPlan
     {
         $rows = [];
         foreach ($this->cells($roundId) as $cell) {
-            $rows[$cell->original->id] ??= ['way' => HandOutWay::Nothing, 'variant' => '', 'cells' => []];
-            if (null === $cell->group) {
+            $rows[$cell->original->id] ??= ['way' => HandOutWay::Nothing, 'variant' => '', 'cells' => [], 'by' => null];
+            if (null !== $cell->attribute) {
+                $by = $rows[$cell->original->id]['by'];
+                $rows[$cell->original->id]['by'] = new VariantsBy($cell->attribute, array_replace(null === $by ? [] : $by->variants, [(string) $cell->value => $cell->variant]));
+            } elseif (null === $cell->group) {
                 $rows[$cell->original->id]['way'] = $cell->way;
                 $rows[$cell->original->id]['variant'] = $cell->variant;
             } else {
@@ -44,7 +48,7 @@ final readonly class HandOutPlan
             }
         }
 
-        return array_map(static fn (string $original, array $row): HandOutRow => new HandOutRow($original, $row['way'], $row['cells'], $row['variant']), array_keys($rows), array_values($rows));
+        return array_map(static fn (string $original, array $row): HandOutRow => new HandOutRow($original, $row['way'], $row['cells'], $row['variant'], $row['by']), array_keys($rows), array_values($rows));
     }
 
     /**
@@ -68,7 +72,7 @@ final readonly class HandOutPlan
             $rows = $plan->rows;
             foreach ($this->rows($round->id) as $row) {
                 if (!isset($seen[$row->original]) && !\in_array($row->original, $plan->knew, true)) {
-                    $rows[] = new RowPlan($row->original, $row->way, array_map(static fn (string $group, array $cell): CellView => new CellView($group, $cell['way'], $cell['variant']), array_keys($row->cells), array_values($row->cells)), $row->variant);
+                    $rows[] = new RowPlan($row->original, $row->way, array_map(static fn (string $group, array $cell): CellView => new CellView($group, $cell['way'], $cell['variant']), array_keys($row->cells), array_values($row->cells)), $row->variant, ByAttribute::of($row->by));
                 }
             }
             $this->em->createQuery('DELETE FROM '.HandOut::class.' h WHERE h.round = ?1')->setParameter(1, $round->id)->execute();
@@ -103,7 +107,7 @@ final readonly class HandOutPlan
                     $cells[] = new CellView($groups[$group], $cell['way'], $cell['variant']);
                 }
             }
-            $this->add($to, new RowPlan($row->original, $row->way, $cells, $row->variant), $position);
+            $this->add($to, new RowPlan($row->original, $row->way, $cells, $row->variant, ByAttribute::of($row->by)), $position);
         }
         $this->em->flush();
     }
@@ -122,6 +126,14 @@ final readonly class HandOutPlan
             }
             $seen[$cell->group] = true;
             $this->em->persist(new HandOut(Uuid::v7()->toRfc4122(), $round, $original, $group, $cell->way, $variant($cell->variant), $position));
+        }
+        $said = [];
+        foreach ($row->by->values ?? [] as $one) {
+            $value = trim($one->value);
+            if (!isset($said[$value])) {
+                $said[$value] = true;
+                $this->em->persist(new HandOut(Uuid::v7()->toRfc4122(), $round, $original, null, $row->way, $variant($one->variant), $position, trim($row->by->attribute ?? ''), $value));
+            }
         }
     }
 

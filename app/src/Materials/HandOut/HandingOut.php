@@ -30,6 +30,7 @@ final readonly class HandingOut
     public function __construct(
         private EntityManagerInterface $em,
         private HandOutPlan $plan,
+        private DueCopies $due,
         private Cupboard $cupboard,
         private CopyStore $store,
         private CopyReader $reader,
@@ -59,7 +60,7 @@ final readonly class HandingOut
             $master = $this->cupboard->original($original);
             $unfinished = $master->unfinished();
             $missing = $outdated = 0;
-            foreach ($row->copies(self::members($floor)) as $due) {
+            foreach ($this->due->of($row, $floor) as $due) {
                 $copy = $there[$row->original]["{$due->group}|{$due->student}"] ?? null;
                 $missing += null === $copy ? 1 : 0;
                 $outdated += null !== $copy && ($copy->version !== $original->version || $copy->variant !== $due->variant || $copy->way !== $due->way) ? 1 : 0;
@@ -73,6 +74,7 @@ final readonly class HandingOut
                 $row->way,
                 array_map(static fn (string $group, array $cell): CellView => new CellView($group, $cell['way'], $cell['variant']), array_keys($row->cells), array_values($row->cells)),
                 $row->variant,
+                ByAttribute::of($row->by),
                 $missing,
                 $outdated,
             );
@@ -89,7 +91,7 @@ final readonly class HandingOut
     public function makeCopies(Round $round): CopiesMade
     {
         $floor = $this->floors->now($round->grouping->id);
-        $rows = array_filter($this->plan->rows($round->id), static fn (HandOutRow $row): bool => [] !== $row->copies(self::members($floor)) || [] === $floor->groups);
+        $rows = array_filter($this->plan->rows($round->id), fn (HandOutRow $row): bool => [] !== $this->due->of($row, $floor) || [] === $floor->groups);
         if ([] === $rows) {
             throw MaterialsRefused::unusable('materials.no_original');
         }
@@ -132,10 +134,9 @@ final readonly class HandingOut
     public function sheets(Round $round, string $student): array
     {
         $floor = $this->floors->now($round->grouping->id);
-        $group = array_filter(self::members($floor), static fn (array $members): bool => \in_array($student, $members, true));
         $sheets = [];
         foreach ($this->plan->rows($round->id) as $row) {
-            foreach ($row->copies($group) as $due) {
+            foreach ($this->due->of($row, $floor, $student) as $due) {
                 if (null !== $due->student && $student !== $due->student) {
                     continue;
                 }
@@ -160,7 +161,7 @@ final readonly class HandingOut
         $original = $this->cupboard->original($master);
         $pages = [];
         $copies = [];
-        foreach ($row->copies(self::members($floor)) as $due) {
+        foreach ($this->due->of($row, $floor) as $due) {
             $pages[$due->variant] ??= Pages::text($original->forCopies($due->variant));
             $copies[] = ['due' => $due, 'name' => $this->name($round, $floor, $due, $master->title), 'pages' => $pages[$due->variant]];
         }
@@ -183,18 +184,5 @@ final readonly class HandingOut
     private function master(HandOutRow $row): Master
     {
         return $this->em->find(Master::class, $row->original) ?? throw MaterialsRefused::missing();
-    }
-
-    /**
-     * @return array<string, list<string>>
-     */
-    private static function members(Floor $floor): array
-    {
-        $members = [];
-        foreach ($floor->groups as $group) {
-            $members[$group->id] = $group->students;
-        }
-
-        return $members;
     }
 }

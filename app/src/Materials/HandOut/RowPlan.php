@@ -14,8 +14,9 @@ use Symfony\Component\Validator\Constraints as Assert;
 final readonly class RowPlan
 {
     /**
-     * @param HandOutWay     $way   of all groups of which nothing else is said
-     * @param list<CellView> $cells
+     * @param HandOutWay       $way   of all groups of which nothing else is said
+     * @param list<CellView>   $cells
+     * @param ByAttribute|null $by    goes before the variant of a group, where it says something
      */
     public function __construct(
         #[Id]
@@ -24,6 +25,8 @@ final readonly class RowPlan
         #[Assert\Count(max: 400), Assert\Valid]
         public array $cells = [],
         public string $variant = '',
+        #[Assert\Valid]
+        public ?ByAttribute $by = null,
     ) {
     }
 }

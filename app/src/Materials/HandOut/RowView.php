@@ -13,14 +13,15 @@ use FreshHuddle\Core\Materials\Variant;
 final readonly class RowView
 {
     /**
-     * @param int            $version    of the original, now
-     * @param string|null    $unfinished why it cannot be copied yet, in words
-     * @param list<Variant>  $variants   the forms it has
-     * @param HandOutWay     $way        of all groups of which nothing else is said
-     * @param list<CellView> $cells
-     * @param string         $variant    of all groups of which nothing else is said
-     * @param int            $missing    copies that are still to be made
-     * @param int            $outdated   copies made from an earlier version, in which nobody has written yet
+     * @param int              $version    of the original, now
+     * @param string|null      $unfinished why it cannot be copied yet, in words
+     * @param list<Variant>    $variants   the forms it has
+     * @param HandOutWay       $way        of all groups of which nothing else is said
+     * @param list<CellView>   $cells
+     * @param string           $variant    of all groups of which nothing else is said
+     * @param ByAttribute|null $by         variants by what the class list says
+     * @param int              $missing    copies that are still to be made
+     * @param int              $outdated   copies made from an earlier version, in which nobody has written yet
      */
     public function __construct(
         public string $original,
@@ -31,6 +32,7 @@ final readonly class RowView
         public HandOutWay $way,
         public array $cells,
         public string $variant,
+        public ?ByAttribute $by,
         public int $missing,
         public int $outdated,
     ) {

@@ -27,6 +27,7 @@ final readonly class Updating
     public function __construct(
         private EntityManagerInterface $em,
         private HandOutPlan $plan,
+        private DueCopies $due,
         private Cupboard $cupboard,
         private CopyStore $store,
         private Pages $pages,
@@ -80,17 +81,14 @@ final readonly class Updating
      */
     private function updates(Round $round): array
     {
-        $members = [];
-        foreach ($this->floors->now($round->grouping->id)->groups as $group) {
-            $members[$group->id] = $group->students;
-        }
+        $floor = $this->floors->now($round->grouping->id);
         $updates = [];
         foreach ($this->plan->rows($round->id) as $row) {
             $master = $this->em->find(Master::class, $row->original) ?? throw MaterialsRefused::missing();
             $original = $this->cupboard->original($master);
             $unfinished = $original->unfinished();
             $there = $this->store->there($round->id, $master->id);
-            foreach ($row->copies($members) as $due) {
+            foreach ($this->due->of($row, $floor) as $due) {
                 $copy = $there["{$due->group}|{$due->student}"] ?? null;
                 if (null === $copy || ($copy->int('original_version') === $master->version && $copy->text('variant') === $due->variant)) {
                     continue;

@@ -46,6 +46,7 @@ const row: Lesson['handOut'][number] = {
   way: 'together',
   cells: [],
   variant: '',
+  by: null,
   missing: 1,
   outdated: 0,
 };

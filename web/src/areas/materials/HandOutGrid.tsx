@@ -10,6 +10,7 @@ import { useMessages } from '../../ui/messages';
 import { Sideways } from '../../ui/Sideways';
 import { Sign } from '../../ui/Sign';
 import { edit as words } from '../../words/edit';
+import { attributesOf, ByValue, ByWhat } from './VariantsBy';
 
 type Lesson = Schema['LessonView'];
 type Row = Schema['RowView'];
@@ -21,6 +22,7 @@ const planOf = (row: Row): Schema['RowPlan'] => ({
   way: row.way,
   variant: row.variant,
   cells: row.cells,
+  by: row.by ?? null,
 });
 
 /** The whole plan is sent at every change: what is shown is what is kept. */
@@ -64,6 +66,7 @@ export function HandOutGrid({
   const { say } = useMessages();
   const plan = usePlan(lesson);
   const { groups } = lesson.floor;
+  const attributes = attributesOf(lesson.students);
   const set = (row: Schema['RowPlan']) => plan.put(plan.rows.map((one) => (one.original === row.original ? row : one)));
   /** The row as it is wanted by now: an answer may still be on its way. */
   const shownRows = lesson.handOut
@@ -71,7 +74,15 @@ export function HandOutGrid({
     .flatMap(({ row, plan: wanted }): Row[] =>
       wanted === undefined
         ? []
-        : [{ ...row, way: wanted.way, variant: wanted.variant ?? '', cells: wanted.cells ?? [] }],
+        : [
+            {
+              ...row,
+              way: wanted.way,
+              variant: wanted.variant ?? '',
+              cells: wanted.cells ?? [],
+              by: wanted.by ?? null,
+            },
+          ],
     );
   const cellOf = (row: Row, group: string) => row.cells.find((one) => one.group === group);
   const setCell = (row: Row, group: string, cell: { way: Way; variant: string } | null) =>
@@ -141,9 +152,12 @@ export function HandOutGrid({
                   </Choices>
                 </span>
                 {row.variants.length > 0 && (
-                  <Button look="quiet" className="text-sm font-normal" onClick={() => inOrder(row)}>
-                    {words.inOrder}
-                  </Button>
+                  <>
+                    <Button look="quiet" className="text-sm font-normal" onClick={() => inOrder(row)}>
+                      {words.inOrder}
+                    </Button>
+                    <ByWhat row={row} attributes={attributes} onChange={(by) => set({ ...planOf(row), by })} />
+                  </>
                 )}
               </th>
               <td className="border-b border-line px-2 py-1.5 align-top">
@@ -160,6 +174,14 @@ export function HandOutGrid({
                     row={row}
                     value={row.variant}
                     onChange={(variant) => set({ ...planOf(row), variant })}
+                  />
+                )}
+                {row.by != null && (
+                  <ByValue
+                    row={row}
+                    by={row.by}
+                    attributes={attributes}
+                    onChange={(by) => set({ ...planOf(row), by: by.values.length > 0 ? by : null })}
                   />
                 )}
               </td>
