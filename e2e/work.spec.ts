@@ -133,17 +133,31 @@ test('one original becomes the work of six groups, and of each student in them',
     await wall.context().close();
   });
 
-  await test.step('a slip for everybody, eight to a sheet, and its code leads to the door', async () => {
+  await test.step('a slip for everybody, eight to a sheet, and its code is the way in', async () => {
     const slips = await t.context().newPage();
-    await slips.goto(`/lessons/${lesson.id}/slips`);
+    const { round } = (await (await t.request.get(`/api/staff/lessons/${lesson.id}`)).json()) as {
+      round: { id: string };
+    };
+    await slips.goto(`/rounds/${round.id}/slips`);
     await expect(slips.locator('.slip')).toHaveCount(names.length);
     const pdf = (await slips.pdf({ preferCSSPageSize: true })).toString('latin1');
     expect(pdf.match(/\/Type\s*\/Page\b/g)).toHaveLength(Math.ceil(names.length / 8));
     await isOpenToAll(slips, 'slips');
+    await slips.goto(`/rounds/${round.id}/plan`);
+    for (const name of names) await expect(slips.getByText(name, { exact: true })).toBeVisible();
+    await isOpenToAll(slips, 'the plan of the groups');
+    expect((await slips.pdf({ preferCSSPageSize: true })).toString('latin1').match(/\/Type\s*\/Page\b/g)).toHaveLength(
+      1,
+    );
     await slips.close();
+    const paper = (await (await t.request.get(`/api/staff/rounds/${round.id}/paper`)).json()) as {
+      slips: { name: string; pass: string }[];
+    };
+    const last = paper.slips.at(-1);
     const phone = await (await browser.newContext({ viewport: { width: 390, height: 844 } })).newPage();
-    await phone.goto(`/student?${new URLSearchParams({ door: lesson.doorWord, name: names[17] ?? '' }).toString()}`);
-    await expect(phone.getByLabel('Your name')).toHaveValue(names[17] ?? '');
+    await phone.goto(last?.pass ?? '');
+    await expect(phone.getByText(`${last?.name ?? ''} ·`)).toBeVisible();
+    expect(phone.url()).not.toContain('pass');
     await phone.context().close();
   });
 

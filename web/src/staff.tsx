@@ -32,7 +32,8 @@ const OriginalPage = lazy(() =>
   import('./areas/materials/CupboardPage').then((file) => ({ default: file.OriginalPage })),
 );
 const WallPage = lazy(() => import('./areas/live/WallPage').then((file) => ({ default: file.WallPage })));
-const SlipsPage = lazy(() => import('./areas/live/SlipsPage').then((file) => ({ default: file.SlipsPage })));
+const SlipsPage = lazy(() => import('./areas/materials/paper/SlipsPage').then((file) => ({ default: file.SlipsPage })));
+const PlanPage = lazy(() => import('./areas/materials/paper/PlanPage').then((file) => ({ default: file.PlanPage })));
 const LessonPage = lazy(() => import('./areas/live/LessonPage').then((file) => ({ default: file.LessonPage })));
 
 function Soon({ children }: { children: ReactNode }) {
@@ -70,7 +71,8 @@ function Inside() {
         <Route path="/groupings/:id" element={<DeskPage />} />
         <Route path="/account" element={<AccountPage />} />
         <Route path="/lessons/:id" element={<LessonPage />} />
-        <Route path="/lessons/:id/slips" element={<SlipsPage />} />
+        <Route path="/rounds/:id/slips" element={<SlipsPage />} />
+        <Route path="/rounds/:id/plan" element={<PlanPage />} />
         <Route path="/cupboard" element={<CupboardPage />} />
         <Route path="/cupboard/:id" element={<OriginalPage />} />
         <Route path="*" element={<Nowhere />} />

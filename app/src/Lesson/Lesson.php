@@ -34,6 +34,10 @@ class Lesson
     #[ORM\Column(options: ['default' => 0])]
     public int $orderStep = 0;
 
+    /** How often the address of its class page has been renewed. */
+    #[ORM\Column(options: ['default' => 0])]
+    public int $classPageNumber = 0;
+
     /** The segment it is in; null before it has begun. */
     #[ORM\ManyToOne, ORM\JoinColumn(name: 'segment_id', nullable: true, onDelete: 'SET NULL')]
     public ?Segment $segment = null;

@@ -7,11 +7,12 @@ namespace FreshHuddle\App\Live;
 use FreshHuddle\App\Database\Clock;
 use FreshHuddle\App\Grouping\Floor\FloorStore;
 use FreshHuddle\App\Grouping\Floor\FloorView;
+use FreshHuddle\App\Http\SignedAddress;
 use FreshHuddle\App\Lesson\Lesson;
 use FreshHuddle\App\Lesson\Round;
 use FreshHuddle\App\Lesson\RoundView;
 use FreshHuddle\App\Lesson\RunningOrders;
-use FreshHuddle\App\Live\ClassPage\ClassPageLink;
+use FreshHuddle\App\Live\ClassPage\ClassPageController;
 use FreshHuddle\App\Materials\HandOut\HandingOut;
 use FreshHuddle\App\Rooms\RoomReader;
 use FreshHuddle\App\Roster\ClassReader;
@@ -36,7 +37,7 @@ final readonly class LessonDesk
         private Doorway $doorway,
         private FailedTasks $failed,
         private RunningOrders $orders,
-        private ClassPageLink $classPage,
+        private SignedAddress $address,
     ) {
     }
 
@@ -92,7 +93,7 @@ final readonly class LessonDesk
             $this->events->notices($lesson->id),
             $this->doorway->of($class->id),
             $this->failed->of($class->id),
-            '/class-page/'.$this->classPage->of($lesson->id),
+            '/class-page/'.$this->address->of(ClassPageController::WHAT, $lesson->id, $lesson->classPageNumber),
         );
     }
 

@@ -24,12 +24,13 @@ final class Paper
     }
 
     /**
-     * @param string $style CSS; `{text}`, `{bold}` and `{head}` stand for our fonts
-     * @param string $body  HTML
+     * @param string $style  CSS; `{text}`, `{bold}` and `{head}` stand for our fonts
+     * @param string $body   HTML
+     * @param bool   $across A4 lies across
      *
-     * @return string a PDF, A4 across
+     * @return string a PDF
      */
-    public function pdf(string $style, string $body): string
+    public function pdf(string $style, string $body, bool $across = true): string
     {
         $cache = $this->cacheDir.'/print';
         if (!is_dir($cache)) {
@@ -44,7 +45,7 @@ final class Paper
             'isRemoteEnabled' => false, 'isPhpEnabled' => false, 'defaultFont' => self::WIDE, 'tempDir' => sys_get_temp_dir(),
             'fontDir' => $cache, 'fontCache' => $cache, 'chroot' => [\dirname(self::file('')), \dirname(__DIR__, 3).'/vendor/dompdf/dompdf'],
         ]));
-        $pdf->setPaper('A4', 'landscape');
+        $pdf->setPaper('A4', $across ? 'landscape' : 'portrait');
         $pdf->loadHtml('<!doctype html><meta charset="utf-8"><style>'.$faces.strtr($style, $fonts).'</style>'.$body, 'UTF-8');
         $pdf->render();
 

@@ -48,6 +48,14 @@ class Student
     #[ORM\Column(options: ['default' => true])]
     public bool $seatable = true;
 
+    /** How often the pass has been renewed. */
+    #[ORM\Column(options: ['default' => 0])]
+    public int $passNumber = 0;
+
+    /** When somebody last came in by it. */
+    #[ORM\Column(type: 'datetimetz_immutable', nullable: true)]
+    public ?\DateTimeImmutable $passUsedAt = null;
+
     public function __construct(
         #[ORM\Id, ORM\Column(type: 'guid')]
         public readonly string $id,

@@ -136,7 +136,7 @@ final class RightsTest extends AppTestCase
         \assert(isset($this->ids[$collection]), "Whose is {$path}?");
         $nobody = '00000000-0000-4000-8000-000000000000';
 
-        return strtr($path, ['{id}' => $this->ids[$collection], '{segment}' => $this->ids['segments'], '{format}' => 'originals' === $collection ? 'json' : 'csv', '{slot}' => 'decision', '{owner}' => $this->lesson->text('copies.0.id'), '{who}' => 'x@larkmouth.example', '{student}' => $this->ids['students'], '{moment}' => 'out', '{variant}' => $nobody, '{guest}' => $nobody, '{task}' => $nobody]);
+        return strtr($path, ['{id}' => $this->ids[$collection], '{segment}' => $this->ids['segments'], '{format}' => 'originals' === $collection ? 'json' : 'csv', '{slot}' => 'decision', '{owner}' => $this->lesson->text('copies.0.id'), '{who}' => 'x@larkmouth.example', '{student}' => $this->ids['students'], '{moment}' => 'out', '{what}' => 'plan', '{variant}' => $nobody, '{guest}' => $nobody, '{task}' => $nobody]);
     }
 
     private function staff(string $email, StaffRole $role): Teacher

@@ -68,6 +68,17 @@ final class ClassPageTest extends AppTestCase
         $this->ask('GET', $this->path)->is(404);
     }
 
+    public function test_a_new_address_ends_the_one_before(): void
+    {
+        $id = $this->lesson->text('id');
+        $this->ask('POST', "/api/staff/lessons/{$id}/class-page")->is(204);
+        $this->ask('GET', $this->path)->is(404);
+        $now = '/api'.$this->ask('GET', "/api/staff/lessons/{$id}")->text('classPage');
+        self::assertNotSame($this->path, $now);
+        $this->asNobody();
+        $this->ask('GET', $now)->is(200);
+    }
+
     public function test_an_address_cannot_be_guessed_or_made_from_another(): void
     {
         $other = '/api'.$this->newLesson(2, '9H')->text('classPage');

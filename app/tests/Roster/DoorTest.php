@@ -115,6 +115,64 @@ final class DoorTest extends AppTestCase
         self::assertLessThan(20, $taken);
     }
 
+    public function test_a_pass_opens_the_door_without_a_word(): void
+    {
+        $pass = $this->pass(2);
+        $this->asNobody();
+        self::assertSame('in', $this->ask('POST', '/api/student/join', ['pass' => $pass])->is(200)->text('state'));
+        self::assertSame('Student C', $this->ask('GET', '/api/student/now')->is(200)->text('name'));
+        self::assertSame(1, $this->db()->fetchOne('SELECT COUNT(*) FROM student WHERE pass_used_at IS NOT NULL'));
+        self::assertSame('in', $this->ask('POST', '/api/student/join', ['pass' => $pass])->is(200)->text('state'), 'a second scan changes nothing');
+    }
+
+    public function test_who_scans_a_pass_whose_name_another_device_has_waits_until_the_teacher_says_who_is_who(): void
+    {
+        $pass = $this->pass(2);
+        $this->join($this->lesson, $this->id(2));
+        $this->asNobody();
+        self::assertSame('waiting', $this->ask('POST', '/api/student/join', ['pass' => $pass])->is(200)->text('state'));
+        $this->ask('GET', '/api/student/now')->is(401);
+        $this->asTeacher();
+        $waits = $this->ask('GET', '/api/staff/lessons/'.$this->lesson->text('id'));
+        self::assertSame(['Student C', $this->id(2)], [$waits->at('doorway.0.typed'), $waits->at('doorway.0.student')]);
+    }
+
+    public function test_passes_end_where_they_are_renewed_and_with_the_student_and_the_class(): void
+    {
+        [$one, $other] = [$this->pass(0), $this->pass(1)];
+        $uses = function (string $pass): int {
+            $this->asNobody();
+            $status = $this->ask('POST', '/api/student/join', ['pass' => $pass])->status;
+            $this->asTeacher();
+            $this->ask('POST', "/api/staff/classes/{$this->classId}/free")->is(204);
+
+            return $status;
+        };
+        $this->ask('POST', "/api/staff/students/{$this->id(0)}/pass")->is(204);
+        self::assertSame([404, 200], [$uses($one), $uses($other)], 'a lost slip');
+        $this->ask('POST', "/api/staff/classes/{$this->classId}/passes")->is(204);
+        self::assertSame([404, 200], [$uses($other), $uses($this->pass(1))], 'new ones for all');
+        $this->ask('DELETE', '/api/staff/students/'.$this->id(1))->is(204);
+        self::assertSame([404, 200], [$uses($other), $uses($left = $this->pass(2))]);
+        $this->ask('POST', "/api/staff/classes/{$this->classId}/archive", ['archived' => true])->is(204);
+        self::assertSame(404, $uses($left));
+    }
+
+    public function test_passes_cannot_be_guessed_or_made_from_another_or_from_a_class_page(): void
+    {
+        [$mine, $theirs] = [$this->pass(0), $this->pass(1)];
+        $this->asNobody();
+        $wall = basename($this->lesson->text('classPage'));
+        foreach ([substr($mine, 0, 22).substr($theirs, 22), strrev($mine), '', 'x', $wall, substr($mine, 0, 22).substr($wall, 22), str_repeat('z', 22).substr($mine, 22), $mine."\n"] as $made) {
+            $answer = $this->ask('POST', '/api/student/join', ['pass' => $made])->is(404);
+            self::assertSame('pass', $answer->text('errors.0.field'));
+        }
+        $answers = array_map(fn (int $i): int => $this->ask('POST', '/api/student/join', ['pass' => "wrong{$i}"])->status, range(1, 40));
+        self::assertContains(429, $answers, 'nor tried at leisure');
+        self::assertSame(200, $this->ask('POST', '/api/student/join', ['pass' => $mine])->status);
+        $this->ask('GET', '/api/class-page/'.$mine)->is(404);
+    }
+
     public function test_claims_end_with_the_day(): void
     {
         $token = $this->join($this->lesson, $this->id(0));
@@ -274,6 +332,14 @@ final class DoorTest extends AppTestCase
             $this->asStudent($token);
             $this->ask('GET', '/api/student/now')->is(401);
         }
+    }
+
+    private function pass(int $student): string
+    {
+        $paper = $this->ask('GET', '/api/staff/rounds/'.$this->lesson->text('round.id').'/paper')->is(200);
+        $at = array_search($this->id($student), array_column($paper->list('slips'), 'id'), true);
+
+        return substr($paper->text("slips.{$at}.pass"), \strlen('/student?pass='));
     }
 
     private function door(): Json

@@ -1183,6 +1183,50 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/staff/classes/{id}/passes": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: string;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description Done */
+                204: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content?: never;
+                };
+                /** @description A problem (RFC 9457) */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/staff/classes/{id}/restore": {
         parameters: {
             query?: never;
@@ -2725,6 +2769,50 @@ export interface paths {
         };
         trace?: never;
     };
+    "/api/staff/lessons/{id}/class-page": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: string;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description Done */
+                204: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content?: never;
+                };
+                /** @description A problem (RFC 9457) */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/staff/lessons/{id}/commands": {
         parameters: {
             query?: never;
@@ -3879,6 +3967,99 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/staff/rounds/{id}/paper": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: string;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description Done */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["HandoutsView"];
+                    };
+                };
+                /** @description A problem (RFC 9457) */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/staff/rounds/{id}/paper/{what}.pdf": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: string;
+                    what: string;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description Done */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/octet-stream": string;
+                    };
+                };
+                /** @description A problem (RFC 9457) */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/staff/rounds/{id}/rooms": {
         parameters: {
             query?: never;
@@ -4392,6 +4573,50 @@ export interface paths {
                     "application/json": components["schemas"]["ThisIs"];
                 };
             };
+            responses: {
+                /** @description Done */
+                204: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content?: never;
+                };
+                /** @description A problem (RFC 9457) */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/staff/students/{id}/pass": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: string;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
             responses: {
                 /** @description Done */
                 204: {
@@ -5553,6 +5778,31 @@ export interface components {
         };
         /** @enum {string} */
         HandOutWay: "nothing" | "read" | "together" | "each" | "all";
+        Handout: {
+            id: string;
+            name: string;
+            group: number | null;
+            seat: number | null;
+            role: string;
+            task: string;
+            pass: string;
+        };
+        HandoutGroup: {
+            number: number;
+            name: string;
+            mark: number;
+            work: components["schemas"]["WorkLine"][];
+        };
+        HandoutsView: {
+            lessonId: string;
+            title: string;
+            classId: string;
+            className: string;
+            startsAt: number | null;
+            doorWord: string;
+            groups: components["schemas"]["HandoutGroup"][];
+            slips: components["schemas"]["Handout"][];
+        };
         /** @enum {string} */
         ImportFate: "added" | "changed" | "same" | "refused";
         ImportLineView: {
@@ -5596,9 +5846,10 @@ export interface components {
             role?: components["schemas"]["StaffRole"];
         };
         JoinClass: {
-            doorWord: string;
+            doorWord?: string;
             name?: string | null;
             student?: string | null;
+            pass?: string | null;
             wait?: boolean;
         };
         JudgeRequest: {
@@ -6089,6 +6340,11 @@ export interface components {
         WhyView: {
             reasons: string[];
             effects: components["schemas"]["EffectView"][];
+        };
+        WorkLine: {
+            title: string;
+            way: components["schemas"]["HandOutWay"];
+            variant: string | null;
         };
     };
     responses: never;

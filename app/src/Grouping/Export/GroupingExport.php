@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace FreshHuddle\App\Grouping\Export;
 
 use FreshHuddle\App\Grouping\Desk\DeskView;
+use FreshHuddle\App\Print\PlanPdf;
+use FreshHuddle\App\Print\PlanTable;
 use FreshHuddle\App\Words\Words;
 use FreshHuddle\Core\Message;
 use FreshHuddle\Core\Roster\Export\SafeCsv;
@@ -50,7 +52,17 @@ final readonly class GroupingExport
      */
     public function pdf(DeskView $desk): string
     {
-        return $this->plan->make($desk, self::seats($desk));
+        $tables = [];
+        $seats = self::seats($desk);
+        foreach ($desk->floor->groups as $group) {
+            $tags = array_filter($seats, static fn (array $seat): bool => $seat[0] === $group->number);
+            $tables[] = new PlanTable($group->number, $group->name, $group->mark, array_values(array_map(
+                static fn (array $seat): array => ['seat' => $seat[2], 'name' => $seat[3], 'note' => implode(' · ', array_filter([$seat[4], $seat[5]], static fn (string $text): bool => '' !== $text))],
+                $tags,
+            )));
+        }
+
+        return $this->plan->make($desk->name, $desk->className, $tables);
     }
 
     /**

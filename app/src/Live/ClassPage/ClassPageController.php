@@ -4,25 +4,43 @@ declare(strict_types=1);
 
 namespace FreshHuddle\App\Live\ClassPage;
 
+use Doctrine\ORM\EntityManagerInterface;
+use FreshHuddle\App\Account\Teacher;
 use FreshHuddle\App\Database\Clock;
+use FreshHuddle\App\Http\SignedAddress;
+use FreshHuddle\App\Lesson\LessonAccess;
 use FreshHuddle\App\Lesson\NowReader;
 use FreshHuddle\App\Live\Exception\LiveRefused;
 use FreshHuddle\App\Live\StudentPage;
+use FreshHuddle\App\Roster\ForAssistants;
 use Symfony\Component\Routing\Attribute\Route;
+use Symfony\Component\Routing\Requirement\Requirement;
+use Symfony\Component\Security\Http\Attribute\CurrentUser;
 
 final readonly class ClassPageController
 {
-    public function __construct(private ClassPageLink $link, private NowReader $lessons, private ClassPageReader $reader, private Clock $clock)
+    public const WHAT = 'class page';
+
+    public function __construct(private SignedAddress $address, private NowReader $lessons, private ClassPageReader $reader, private Clock $clock, private LessonAccess $access, private EntityManagerInterface $em)
     {
     }
 
+    /** A new address; the old one shows nothing any more. */
+    #[Route('/api/staff/lessons/{id}/class-page', methods: ['POST'], requirements: ['id' => Requirement::UUID])]
+    #[ForAssistants]
+    public function renew(#[CurrentUser] Teacher $teacher, string $id): void
+    {
+        ++$this->access->lesson($teacher, $id)->classPageNumber;
+        $this->em->flush();
+    }
+
     /** For the wall: whoever has the address may look, and sees no more than the class may. */
-    #[Route('/api/class-page/{token}', methods: ['GET'], requirements: ['token' => '[1-9A-HJ-NP-Za-km-z]{22}\.[A-Za-z0-9_-]{22}'])]
+    #[Route('/api/class-page/{token}', methods: ['GET'], requirements: ['token' => SignedAddress::PATTERN])]
     public function show(string $token): ClassPageView
     {
-        $id = $this->link->lesson($token);
+        $id = SignedAddress::id($token);
         $lesson = null === $id ? null : $this->lessons->of($id);
-        if (null === $lesson) {
+        if (null === $id || null === $lesson || !$this->address->opens(self::WHAT, $id, $this->reader->number($id), $token)) {
             throw LiveRefused::missing();
         }
         $class = $this->reader->schoolClass($lesson->classId);

@@ -28,6 +28,16 @@ final readonly class ClassPageReader
     }
 
     /**
+     * @return int how often its address has been renewed
+     */
+    public function number(string $lessonId): int
+    {
+        $number = $this->db->fetchOne('SELECT class_page_number FROM lesson WHERE id = ?', [$lessonId]);
+
+        return \is_int($number) ? $number : throw new \LogicException('A lesson that is gone.');
+    }
+
+    /**
      * @return list<ClassPageGroup> in order, those in which nobody sits among them
      */
     public function groups(string $groupingId): array

@@ -16,7 +16,7 @@ use FreshHuddle\Core\Roster\Door\NameMatch;
  */
 final readonly class Door
 {
-    public function __construct(private DoorReader $reader, private StudentDeviceStore $devices, private Doorway $doorway, private DoorLimits $limits)
+    public function __construct(private DoorReader $reader, private StudentDeviceStore $devices, private Doorway $doorway, private DoorLimits $limits, private Passes $passes)
     {
     }
 
@@ -40,6 +40,9 @@ final readonly class Door
      */
     public function join(JoinClass $request, string $token, string $address): string
     {
+        if (null !== $request->pass) {
+            return $this->joinByPass($request->pass, $token, $address);
+        }
         $class = $this->classOf($request->doorWord, $address);
         $names = $this->reader->names($class['id']);
         if (null !== $request->student && $class['listed']) {
@@ -64,6 +67,25 @@ final readonly class Door
             return $this->doorway->wait($class['id'], $request->name, $token, $found[0] ?? null);
         }
         throw $taken ?? $this->limits->wrongName($class['id'], $address, RosterRefused::missing('roster.door.not_on_list', 'name'));
+    }
+
+    /**
+     * Who holds a pass is in by it, unless another device has their name: then they wait until the teacher says who is who.
+     */
+    private function joinByPass(string $pass, string $token, string $address): string
+    {
+        $student = $this->passes->holder($pass) ?? $this->limits->wrongPass($address);
+        $this->limits->claim($student->class->id, $address, $token, \count($this->reader->names($student->class->id)));
+        try {
+            $token = $this->devices->claim($token, $student->id);
+        } catch (NameTaken) {
+            $this->limits->wait($student->class->id, $address);
+
+            return $this->doorway->wait($student->class->id, $student->name, $token, $student->id);
+        }
+        $this->passes->used($student);
+
+        return $token;
     }
 
     /**

@@ -52,6 +52,17 @@ final readonly class DoorLimits
     }
 
     /**
+     * @throws RosterRefused after too many
+     */
+    public function wrongPass(string $address): never
+    {
+        if (!$this->words->create($address)->consume()->isAccepted()) {
+            throw RosterRefused::tooMuch('roster.door.too_many_words', 'pass');
+        }
+        throw RosterRefused::missing('roster.door.no_pass', 'pass');
+    }
+
+    /**
      * @throws RosterRefused $otherwise, after too many
      */
     public function wrongName(string $classId, string $address, RosterRefused $otherwise): never

@@ -32,6 +32,7 @@ final readonly class DoorkeeperController
         private DoorWords $doorWords,
         private StudentDeviceStore $devices,
         private Doorway $doorway,
+        private Passes $passes,
         private EntityManagerInterface $em,
         private EventDispatcherInterface $events,
     ) {
@@ -56,6 +57,21 @@ final readonly class DoorkeeperController
         $this->em->flush();
 
         return $this->views->one($class);
+    }
+
+    /** New passes; those on slips given out before open nothing any more. Whoever is in stays in. */
+    #[Route('/classes/{id}/passes', methods: ['POST'])]
+    public function renewPasses(#[CurrentUser] Teacher $teacher, string $id): void
+    {
+        $this->passes->renew($this->classAccess->schoolClass($teacher, $id));
+    }
+
+    /** A slip was lost: its pass opens nothing any more. */
+    #[Route('/students/{id}/pass', methods: ['POST'])]
+    #[ForAssistants]
+    public function renewPass(#[CurrentUser] Teacher $teacher, string $id): void
+    {
+        $this->passes->renewOne($this->classAccess->student($teacher, $id));
     }
 
     /** Every name of the class may be claimed anew. */

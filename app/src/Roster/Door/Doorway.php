@@ -40,7 +40,8 @@ final readonly class Doorway implements Forgets
     public function wait(string $classId, string $typed, string $token, ?string $meant): string
     {
         return $this->em->wrapInTransaction(function () use ($classId, $typed, $token, $meant): string {
-            $class = $this->em->find(SchoolClass::class, $classId, LockMode::PESSIMISTIC_WRITE) ?? throw RosterRefused::missing();
+            $class = $this->em->find(SchoolClass::class, $classId) ?? throw RosterRefused::missing();
+            $this->em->lock($class, LockMode::PESSIMISTIC_WRITE); // found and locked in one, an entity that is here already would be read anew
             $before = '' === $token ? null : $this->guest($token);
             if (null !== $before) {
                 $this->em->remove($before);

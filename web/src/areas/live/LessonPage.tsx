@@ -35,6 +35,7 @@ import { WorkView } from '../materials/WorkView';
 import { FailedWork } from './FailedWork';
 import { HereAfterAll } from './HereAfterAll';
 import { LivePanel, OverPanel, WhoIsMissing } from './LivePanel';
+import { NewClassPage } from './NewClassPage';
 import { NoticeBox } from './NoticeBox';
 import { phaseOf, type Phase } from './phase';
 import { Pasting } from './Pasting';
@@ -377,11 +378,15 @@ export function LessonPage() {
                       >
                         {words.door.classPage} ↗
                       </a>
+                      <NewClassPage lesson={lesson.data.id} />
                       <span className="block text-sm text-soft">{words.door.classPageLead}</span>
                     </p>
-                    <p className="mt-4 print:hidden">
-                      <Link to={`/lessons/${lesson.data.id}/slips`} className="font-semibold underline">
-                        {words.slips.open}
+                    <p className="mt-4 flex flex-wrap gap-x-6 gap-y-1 print:hidden">
+                      <Link to={`/rounds/${lesson.data.round.id}/slips`} className="font-semibold underline">
+                        {words.paper.openSlips}
+                      </Link>
+                      <Link to={`/rounds/${lesson.data.round.id}/plan`} className="font-semibold underline">
+                        {words.paper.openPlan}
                       </Link>
                     </p>
                     <Pasting lesson={lesson.data} />

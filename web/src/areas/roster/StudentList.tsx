@@ -127,7 +127,7 @@ export function StudentList({
   attributes: Schema['AttributeView'][];
   beside?: ReactNode;
 }) {
-  const { edit, remove, free, fill } = useStudentActions(classId);
+  const { edit, remove, free, newPass, fill } = useStudentActions(classId);
   const [filling, setFilling] = useState<{ column: string | null; at: DOMRect } | null>(null);
   // A box shows what was pressed until the server has answered.
   const [pressed, setPressed] = useState<Record<string, boolean | undefined>>({});
@@ -267,6 +267,7 @@ export function StudentList({
           at={more.at}
           onEdit={onEdit}
           onFree={() => free.mutate(more.student)}
+          onNewPass={() => newPass.mutate(more.student)}
           onRemove={() => remove.mutate(more.student)}
           onClose={() => setMore(null)}
         />

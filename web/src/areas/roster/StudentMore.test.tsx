@@ -4,7 +4,7 @@ import { StudentMore } from './StudentMore';
 import type { Student } from './useStudentActions';
 
 function show(more: Partial<Student> = {}) {
-  const does = { onEdit: vi.fn(), onFree: vi.fn(), onRemove: vi.fn(), onClose: vi.fn() };
+  const does = { onEdit: vi.fn(), onFree: vi.fn(), onNewPass: vi.fn(), onRemove: vi.fn(), onClose: vi.fn() };
   const ada: Student = { id: 'ada', name: 'Ada', absent: false, claimed: false, schoolId: 'N7', ...more };
   render(<StudentMore student={ada} at={new DOMRect(0, 0, 80, 20)} {...does} />);
   return does;
@@ -31,6 +31,13 @@ describe('more about a student', () => {
     fireEvent.change(screen.getByLabelText('Number at school'), { target: { value: 'N8' } });
     fireEvent.click(screen.getByRole('button', { name: 'Save' }));
     expect(does.onEdit).toHaveBeenCalledExactlyOnceWith({ id: 'ada', schoolId: 'N8' });
+  });
+
+  it('a lost slip opens nothing once there is another pass', () => {
+    const does = show();
+    fireEvent.click(screen.getByRole('button', { name: 'Another pass for Ada' }));
+    expect(does.onNewPass).toHaveBeenCalledOnce();
+    expect(does.onClose).toHaveBeenCalledOnce();
   });
 
   it('a name that a device has chosen can be freed, and no other', () => {

@@ -11,6 +11,7 @@ export function StudentMore({
   at,
   onEdit,
   onFree,
+  onNewPass,
   onRemove,
   onClose,
 }: {
@@ -18,6 +19,7 @@ export function StudentMore({
   at: DOMRect;
   onEdit: (edit: Edit) => void;
   onFree: () => void;
+  onNewPass: () => void;
   onRemove: () => void;
   onClose: () => void;
 }) {
@@ -58,6 +60,9 @@ export function StudentMore({
             {words.roster.free}
           </Button>
         )}
+        <Button look="quiet" aria-label={words.roster.newPassOf(student.name)} onClick={act(onNewPass)}>
+          {words.roster.newPass}
+        </Button>
         <Button look="quiet" aria-label={words.roster.removeOf(student.name)} onClick={act(onRemove)}>
           {words.roster.remove}
         </Button>

@@ -72,6 +72,11 @@ export function useStudentActions(classId: string) {
     onSettled: done,
     onError: fail,
   });
+  const newPass = useMutation({
+    mutationFn: (student: Student) => take(api.POST('/api/staff/students/{id}/pass', path(student.id))),
+    onSuccess: (_, student) => say(words.roster.newPassMade(student.name)),
+    onError: fail,
+  });
   const fill = useMutation({
     mutationFn: ({ column, cells }: Filling) =>
       take(
@@ -89,5 +94,5 @@ export function useStudentActions(classId: string) {
     onSettled: done,
     onError: fail,
   });
-  return { edit, remove, free, fill };
+  return { edit, remove, free, newPass, fill };
 }

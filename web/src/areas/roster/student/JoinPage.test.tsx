@@ -42,6 +42,28 @@ describe('the students’ door', () => {
     expect(post.mock.calls[0]?.[1].body).toEqual({ doorWord: 'amber otter', name: 'ada lund', wait: false });
   });
 
+  it('opens by the pass of a slip, and leaves it in nobody’s history', async () => {
+    window.history.replaceState(null, '', '/student?pass=abc.def');
+    post.mockResolvedValue({ state: 'in' });
+    render(<JoinPage onJoined={onJoined} />);
+    await waitFor(() => expect(onJoined).toHaveBeenCalledOnce());
+    expect(post.mock.calls[0]?.[1].body).toMatchObject({ pass: 'abc.def' });
+    expect(window.location.search).toBe('');
+  });
+
+  it('asks for the door word where a pass opens nothing any more', async () => {
+    window.history.replaceState(null, '', '/student?pass=abc.def');
+    post.mockRejectedValue(
+      new ApiProblem(404, 'This slip does not open the door any more.', [
+        { field: 'pass', message: 'This slip does not open the door any more.' },
+      ]),
+    );
+    render(<JoinPage onJoined={onJoined} />);
+    expect(await screen.findByText('This slip does not open the door any more.')).toBeInTheDocument();
+    expect(screen.getByLabelText('Door word')).toBeEnabled();
+    window.history.replaceState(null, '', '/student');
+  });
+
   it('says that a name is not found, keeps it, and offers to wait at the door', async () => {
     post.mockRejectedValueOnce(
       new ApiProblem(404, 'This name is not on the list.', [

@@ -43,7 +43,7 @@ function TypeName({
   onName: (name: string, wait: boolean) => void;
   onOther: () => void;
 }) {
-  const [name, setName] = useState(() => asked('name') ?? '');
+  const [name, setName] = useState('');
   return (
     <form
       onSubmit={(event) => {
@@ -88,7 +88,7 @@ export function JoinPage({ onJoined, typed = '' }: { onJoined: () => void; typed
   const [doorWord, setDoorWord] = useState(() => asked('door') ?? typed);
   const [door, setDoor] = useState<Door | null>(null);
   const [state, setState] = useState<Schema['DoorState']>('outside');
-  const [busy, setBusy] = useState(() => asked('door') !== null);
+  const [busy, setBusy] = useState(() => asked('door') !== null || asked('pass') !== null);
   const [error, setError] = useState<string>();
   const [canWait, setCanWait] = useState(false);
   const many = () => setError(words.join.many);
@@ -109,13 +109,14 @@ export function JoinPage({ onJoined, typed = '' }: { onJoined: () => void; typed
     setBusy(true);
     ask(doorWord);
   };
-  const come = (who: Pick<Join, 'name' | 'student' | 'wait'>) => {
+  const come = (who: Pick<Join, 'name' | 'student' | 'pass' | 'wait'>) => {
     setBusy(true);
     setError(undefined);
     const body = { doorWord: doorWord.trim(), ...who };
     patiently(() => take(api.POST('/api/student/join', { body })), many)
       .then(
         (at) => {
+          if (who.pass !== undefined) window.history.replaceState(null, '', '/student'); // in nobody’s history
           if (at.state === 'in') onJoined();
           else setState(at.state);
         },
@@ -134,7 +135,9 @@ export function JoinPage({ onJoined, typed = '' }: { onJoined: () => void; typed
       (at) => setState(at.state),
       () => undefined,
     );
-    if (busy) ask(doorWord);
+    const pass = asked('pass');
+    if (pass !== null) come({ pass });
+    else if (busy) ask(doorWord);
     // eslint-disable-next-line react-hooks/exhaustive-deps -- only when the page comes up
   }, []);
   const other = () => {

@@ -2,13 +2,9 @@
 
 declare(strict_types=1);
 
-namespace FreshHuddle\App\Grouping\Export;
+namespace FreshHuddle\App\Print;
 
 use FreshHuddle\App\Database\Clock;
-use FreshHuddle\App\Grouping\Desk\DeskView;
-use FreshHuddle\App\Grouping\Floor\GroupView;
-use FreshHuddle\App\Print\Marks;
-use FreshHuddle\App\Print\Paper;
 use FreshHuddle\App\Words\Words;
 use FreshHuddle\Core\Message;
 
@@ -21,6 +17,8 @@ final readonly class PlanPdf
     /** Millimetres of a page for tables. */
     private const HEIGHT = 166.0;
     private const HEAD = 13.5;
+    /** A line of what the table gets. */
+    private const FOOT = 5.4;
     private const GAP = 4.0;
     /** A name tag is at most so high; at least so high, without and with a line for what its number carries. */
     private const MOST = 15.0;
@@ -35,92 +33,83 @@ final readonly class PlanPdf
     }
 
     /**
-     * @param list<array{int, string, int, string, string, string, string}> $seats group number, group, seat, student, role, task, id
+     * @param string          $title  large, above all
+     * @param string          $sub    whose it is
+     * @param list<PlanTable> $tables those without anybody are left out
      */
-    public function make(DeskView $desk, array $seats): string
+    public function make(string $title, string $sub, array $tables): string
     {
-        $tags = $this->tags($seats);
-        $hasNotes = $desk->numbers->areGiven();
-        $tables = array_values(array_filter($desk->floor->groups, static fn (GroupView $group): bool => [] !== ($tags[$group->number] ?? [])));
+        $tables = array_values(array_filter($tables, static fn (PlanTable $table): bool => [] !== $table->tags));
+        $tags = array_merge(...array_map(static fn (PlanTable $table): array => $table->tags, $tables), ...[[]]);
+        $hasNotes = [] !== array_filter($tags, static fn (array $tag): bool => '' !== $tag['note']);
         $across = match (true) {
             \count($tables) <= 2 => 2,
             \count($tables) <= 9 => 3,
             \count($tables) <= 16 => 4,
             default => 5,
         };
-        $largest = max([1, ...array_map('count', $tags)]);
-        $fit = max(1, (int) floor(self::HEIGHT / (self::HEAD + self::GAP + self::LEAST[(int) $hasNotes] * $largest)));
+        $largest = max([1, ...array_map(static fn (PlanTable $table): int => \count($table->tags), $tables)]);
+        $head = self::HEAD + self::FOOT * max([0, ...array_map(static fn (PlanTable $table): int => \count($table->lines), $tables)]);
+        $fit = max(1, (int) floor(self::HEIGHT / ($head + self::GAP + self::LEAST[(int) $hasNotes] * $largest)));
         $down = min($fit, max(1, (int) ceil(\count($tables) / $across)));
-        $tag = min(self::MOST, max(self::LEAST[(int) $hasNotes], (self::HEIGHT / $down - self::HEAD - self::GAP) / $largest));
+        $tag = min(self::MOST, max(self::LEAST[(int) $hasNotes], (self::HEIGHT / $down - $head - self::GAP) / $largest));
         $body = '';
         $pages = array_chunk($tables, max(1, $across * $down));
         foreach ([] === $pages ? [[]] : $pages as $number => $page) {
-            $body .= \sprintf('<div class="page%s">%s%s</div>', 0 === $number ? '' : ' next', $this->head($desk), $this->page($page, $tags, $across));
+            $body .= \sprintf('<div class="page%s">%s%s</div>', 0 === $number ? '' : ' next', $this->head($title, $sub), $this->page($page, $across));
         }
 
-        return $this->paper->pdf(self::style($tag, $across, $hasNotes, max([8, ...array_map(static fn (array $seat): int => mb_strlen($seat[3]), $seats)])), $body);
+        return $this->paper->pdf(self::style($tag, $across, $hasNotes, max([8, ...array_map(static fn (array $tag): int => mb_strlen($tag['name']), $tags)])), $body);
     }
 
-    private function head(DeskView $desk): string
+    private function head(string $title, string $sub): string
     {
-        $date = $this->words->say(new Message('grouping.printed', ['at' => intdiv($this->clock->ms(), 1_000)]));
+        $date = $this->words->say(new Message('print.printed', ['at' => intdiv($this->clock->ms(), 1_000)]));
 
         return \sprintf(
             '<table class="head"><tr><td class="title">%s</td><td class="mark"><table class="word"><tr><td class="fresh">%s</td><td>%s</td></tr></table></td></tr><tr><td class="sub">%s</td><td class="mark sub">%s</td></tr></table>',
-            $this->paper->set($desk->name, 'head'),
+            $this->paper->set($title, 'head'),
             $this->paper->set('Fresh', 'head'),
             $this->paper->set('Huddle', 'head'),
-            $this->paper->set($desk->className),
+            $this->paper->set($sub),
             $this->paper->set($date),
         );
     }
 
     /**
-     * @param list<GroupView>          $tables
-     * @param array<int, list<string>> $tags
-     * @param int<1, max>              $across
+     * @param list<PlanTable> $tables
+     * @param int<1, max>     $across
      */
-    private function page(array $tables, array $tags, int $across): string
+    private function page(array $tables, int $across): string
     {
         $html = '';
         foreach (array_chunk($tables, $across) as $row) {
-            $cells = array_map(fn (GroupView $group): string => $this->table($group, $tags[$group->number]), $row);
-            $html .= '<tr>'.implode('', $cells).str_repeat('<td class="none"></td>', $across - \count($row)).'</tr>';
+            $html .= '<tr>'.implode('', array_map($this->table(...), $row)).str_repeat('<td class="none"></td>', $across - \count($row)).'</tr>';
         }
 
         return '<table class="plan">'.$html.'</table>';
     }
 
-    /**
-     * @param list<string> $tags
-     */
-    private function table(GroupView $group, array $tags): string
+    private function table(PlanTable $table): string
     {
         return \sprintf(
-            '<td class="cell"><table class="slab" style="border-color: %s; background: %s"><tr><td class="sign"><img src="%s"></td><td class="name">%s</td><td class="number">%s</td></tr></table>%s</td>',
-            Marks::colour($group->mark),
-            Marks::tint($group->mark, 0.16),
-            Marks::sign($group->mark),
-            $this->paper->set($group->name, 'head'),
-            $this->paper->set((string) $group->number),
-            implode('', $tags),
+            '<td class="cell"><table class="slab" style="border-color: %s; background: %s"><tr><td class="sign"><img src="%s"></td><td class="name">%s</td><td class="number">%s</td></tr></table>%s%s</td>',
+            Marks::colour($table->mark),
+            Marks::tint($table->mark, 0.16),
+            Marks::sign($table->mark),
+            $this->paper->set($table->name, 'head'),
+            $this->paper->set((string) $table->number),
+            implode('', array_map(fn (string $line): string => '<div class="line">'.$this->paper->set($line).'</div>', $table->lines)),
+            implode('', array_map($this->tag(...), $table->tags)),
         );
     }
 
     /**
-     * @param list<array{int, string, int, string, string, string, string}> $seats
-     *
-     * @return array<int, list<string>> the name tags in the order of their seats, by number of the table
+     * @param array{seat: int, name: string, note: string} $tag
      */
-    private function tags(array $seats): array
+    private function tag(array $tag): string
     {
-        $tags = [];
-        foreach ($seats as [$number, , $seat, $name, $role, $task]) {
-            $note = implode(' · ', array_filter([$role, $task], static fn (string $text): bool => '' !== $text));
-            $tags[$number][] = \sprintf('<table class="tag"><tr><td class="seat">%d</td><td>%s%s</td></tr></table>', $seat, $this->paper->set($name), '' === $note ? '' : '<br><span class="note">'.$this->paper->set($note).'</span>');
-        }
-
-        return $tags;
+        return \sprintf('<table class="tag"><tr><td class="seat">%d</td><td>%s%s</td></tr></table>', $tag['seat'], $this->paper->set($tag['name']), '' === $tag['note'] ? '' : '<br><span class="note">'.$this->paper->set($tag['note']).'</span>');
     }
 
     /**
@@ -140,6 +129,7 @@ final readonly class PlanPdf
             .cell { padding: 0; vertical-align: top; } .none { padding: 0; }
             .slab { width: 100%; border: 0.6mm solid; border-collapse: separate; border-spacing: 0; height: 9.5mm; } .slab td { vertical-align: middle; padding: 0.5mm 2mm; }
             .sign { width: 6mm; padding-right: 0 !important; } .sign img { width: 5.5mm; height: 5.5mm; } .name { font-size: '.min(14.0, $size * 1.2).'pt; } .number { text-align: right; width: 6mm; color: #555c6c; font-size: 9pt; }
+            .line { height: '.(self::FOOT - 0.8).'mm; padding: 0.8mm 0 0 2mm; font-size: 8.5pt; line-height: 1; white-space: nowrap; overflow: hidden; }
             .tag { width: 100%; height: '.($tag - 2.6).'mm; margin-top: 1mm; border: 0.3mm solid #1c2333; border-collapse: separate; border-spacing: 0; background: #fffdf8; }
             .tag td { vertical-align: middle; padding: 0 2mm 0.8mm 0; line-height: 1; white-space: nowrap; overflow: hidden; } .tag .seat { width: 5mm; padding-left: 2mm; color: #555c6c; font-size: 8pt; } .note { color: #555c6c; font-size: 75%; }';
     }

@@ -1,0 +1,98 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FreshHuddle\App\Materials\Paper;
+
+use Doctrine\ORM\EntityManagerInterface;
+use FreshHuddle\App\Grouping\Floor\FloorStore;
+use FreshHuddle\App\Grouping\Seat\Numbers;
+use FreshHuddle\App\Lesson\Round;
+use FreshHuddle\App\Materials\Cupboard\Cupboard;
+use FreshHuddle\App\Materials\Cupboard\Master;
+use FreshHuddle\App\Materials\Exception\MaterialsRefused;
+use FreshHuddle\App\Materials\HandOut\HandOutPlan;
+use FreshHuddle\App\Roster\Door\Passes;
+use FreshHuddle\App\Roster\Roster;
+use FreshHuddle\App\Roster\Student;
+use FreshHuddle\Core\Materials\HandOutWay;
+
+/**
+ * Puts a round on paper. Variants that go by what the class list says of students are not named there: a wall need not know
+ * who gets the simpler text.
+ */
+final readonly class Handouts
+{
+    public function __construct(
+        private EntityManagerInterface $em,
+        private Roster $roster,
+        private FloorStore $floors,
+        private Numbers $numbers,
+        private HandOutPlan $plan,
+        private Cupboard $cupboard,
+        private Passes $passes,
+    ) {
+    }
+
+    public function of(Round $round): HandoutsView
+    {
+        $here = [];
+        foreach ($this->roster->students($round->lesson->class) as $student) {
+            if (!$student->absent && $student->seatable) {
+                $here[$student->id] = $student;
+            }
+        }
+        $numbers = $this->numbers->of($round->grouping);
+        $groups = $slips = [];
+        foreach ($this->floors->now($round->grouping->id)->groups as $i => $group) {
+            $groups[] = new HandoutGroup($i + 1, $group->name, $group->mark, $this->work($round, $group->id));
+            foreach ($group->students as $seat => $id) {
+                if (isset($here[$id])) {
+                    $slips[$id] = $this->slip($here[$id], $i + 1, $seat + 1, $numbers->roleOf($seat + 1), $numbers->taskOf($seat + 1));
+                }
+            }
+        }
+        foreach (array_diff_key($here, $slips) as $id => $student) {
+            $slips[$id] = $this->slip($student, null, null, '', '');
+        }
+        $lesson = $round->lesson;
+
+        return new HandoutsView(
+            $lesson->id,
+            $lesson->title,
+            $lesson->class->id,
+            $lesson->class->name,
+            null === $lesson->startsAt ? null : $lesson->startsAt->getTimestamp() * 1_000,
+            $lesson->class->doorWord,
+            $groups,
+            array_values($slips),
+        );
+    }
+
+    private function slip(Student $student, ?int $group, ?int $seat, string $role, string $task): Handout
+    {
+        return new Handout($student->id, $student->name, $group, $seat, $role, $task, '/student?pass='.$this->passes->of($student));
+    }
+
+    /**
+     * @return list<WorkLine>
+     */
+    private function work(Round $round, string $group): array
+    {
+        $lines = [];
+        foreach ($this->plan->rows($round->id) as $row) {
+            $cell = $row->cell($group);
+            if (HandOutWay::Nothing === $cell['way']) {
+                continue;
+            }
+            $original = $this->em->find(Master::class, $row->original) ?? throw MaterialsRefused::missing();
+            $variant = null;
+            foreach (null === $row->by ? $this->cupboard->original($original)->variants : [] as $one) {
+                $variant = $one->id === $cell['variant'] ? $one->name : $variant;
+            }
+            $lines[] = new WorkLine($original->title, $cell['way'], $variant);
+        }
+
+        return $lines;
+    }
+}

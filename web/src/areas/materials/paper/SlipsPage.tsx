@@ -1,0 +1,98 @@
+import { useMutation, useQueryClient } from '@tanstack/react-query';
+import { useParams } from 'react-router';
+import { api, take, type Schema } from '../../../api/client';
+import { problemText } from '../../../api/problem';
+import { Button } from '../../../ui/Button';
+import { Code } from '../../../ui/Code';
+import { markOf } from '../../../ui/marks';
+import { useMessages } from '../../../ui/messages';
+import { Sign } from '../../../ui/Sign';
+import { words } from '../../../words';
+import { PaperBar } from './PaperBar';
+import { usePaper } from './usePaper';
+
+type Paper = Schema['HandoutsView'];
+
+function Slip({ slip, paper }: { slip: Schema['Handout']; paper: Paper }) {
+  const group = paper.groups.find((one) => one.number === slip.group);
+  return (
+    <li className="slip relative flex flex-col justify-between overflow-hidden bg-white p-[6mm] text-black">
+      <div className="grid grid-cols-[minmax(0,1fr)_27mm] gap-[4mm]">
+        <div className="min-w-0">
+          <p className="truncate text-[9pt]">
+            {paper.className} · {paper.title}
+          </p>
+          <p
+            className={`line-clamp-3 font-head leading-tight font-semibold wrap-anywhere ${slip.name.length > 40 ? 'text-[13pt]' : 'text-[21pt]'}`}
+          >
+            {slip.name}
+          </p>
+          {group !== undefined && (
+            <p className="mt-[1.5mm] flex items-center gap-[2mm] text-[17pt] font-semibold wrap-anywhere">
+              <span
+                className="inline-flex size-[7mm] shrink-0 border-2"
+                style={{ borderColor: markOf(group.mark).colour }}
+              >
+                <Sign mark={group.mark} size={22} />
+              </span>
+              <span className="line-clamp-2">{group.name}</span>
+            </p>
+          )}
+          {slip.seat !== null && (
+            <p className="mt-[1mm] line-clamp-2 text-[13pt]">
+              {words.paper.number(slip.seat)}
+              {slip.role === '' ? '' : `: ${slip.role}`}
+            </p>
+          )}
+          {slip.task !== '' && <p className="line-clamp-2 text-[12pt]">{slip.task}</p>}
+        </div>
+        <Code text={window.location.origin + slip.pass} className="w-full" />
+      </div>
+      <p className="text-[11pt] wrap-anywhere">
+        {words.paper.way(`${window.location.host}/student`)} <strong className="text-[15pt]">{paper.doorWord}</strong>
+      </p>
+    </li>
+  );
+}
+
+/** New passes for the class; slips given out before open the door no more. */
+function NewPasses({ paper, round }: { paper: Paper; round: string }) {
+  const queries = useQueryClient();
+  const { say, fail } = useMessages();
+  const renew = useMutation({
+    mutationFn: () => take(api.POST('/api/staff/classes/{id}/passes', { params: { path: { id: paper.classId } } })),
+    onSuccess: () => say(words.paper.renewed),
+    onError: fail,
+    onSettled: () => queries.invalidateQueries({ queryKey: ['paper', round] }),
+  });
+  return (
+    <Button look="quiet" busy={renew.isPending} title={words.paper.renewLead} onClick={() => renew.mutate()}>
+      {words.paper.renew}
+    </Button>
+  );
+}
+
+/** One slip a student, eight to a sheet of A4, to be cut along the lines: who they are with, and their own way in. */
+export function SlipsPage() {
+  const { id = '' } = useParams();
+  const { data, error } = usePaper(id);
+  if (error !== null) return <p className="p-8">{problemText(error)}</p>;
+  if (data === undefined) return <p className="p-8 text-soft">{words.common.loading}</p>;
+  return (
+    <>
+      <PaperBar
+        paper={data}
+        title={words.paper.slips(data.slips.length)}
+        pdf={`/api/staff/rounds/${id}/paper/slips.pdf`}
+      >
+        {data.slips.length > 0 && <NewPasses paper={data} round={id} />}
+      </PaperBar>
+      {data.slips.length === 0 && <p className="p-8">{words.paper.nobody}</p>}
+      <ul className="slips">
+        {data.slips.map((slip) => (
+          <Slip key={slip.id} slip={slip} paper={data} />
+        ))}
+      </ul>
+    </>
+  );
+}
