@@ -109,9 +109,7 @@ export function JoinPage({ onJoined, typed = '' }: { onJoined: () => void; typed
     setBusy(true);
     ask(doorWord);
   };
-  const come = (who: Pick<Join, 'name' | 'student' | 'pass' | 'wait'>) => {
-    setBusy(true);
-    setError(undefined);
+  const join = (who: Pick<Join, 'name' | 'student' | 'pass' | 'wait'>) => {
     const body = { doorWord: doorWord.trim(), ...who };
     patiently(() => take(api.POST('/api/student/join', { body })), many)
       .then(
@@ -129,6 +127,11 @@ export function JoinPage({ onJoined, typed = '' }: { onJoined: () => void; typed
       )
       .finally(() => setBusy(false));
   };
+  const come = (who: Pick<Join, 'name' | 'student' | 'wait'>) => {
+    setBusy(true);
+    setError(undefined);
+    join(who);
+  };
   useEffect(() => {
     // A device that waits in the doorway goes on waiting after a reload; a door word in the address opens the door at once.
     take(api.GET('/api/student/door')).then(
@@ -136,7 +139,7 @@ export function JoinPage({ onJoined, typed = '' }: { onJoined: () => void; typed
       () => undefined,
     );
     const pass = asked('pass');
-    if (pass !== null) come({ pass });
+    if (pass !== null) join({ pass });
     else if (busy) ask(doorWord);
     // eslint-disable-next-line react-hooks/exhaustive-deps -- only when the page comes up
   }, []);
