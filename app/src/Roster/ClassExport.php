@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace FreshHuddle\App\Roster;
 
+use FreshHuddle\App\Http\Zip;
 use FreshHuddle\App\Words\Words;
 use FreshHuddle\Core\Message;
 use FreshHuddle\Core\Roster\Export\SafeCsv;
@@ -82,17 +83,8 @@ final readonly class ClassExport
             'roles.csv' => $roles,
             'enrollments.csv' => $enrollments,
         ];
-        $path = (string) tempnam(sys_get_temp_dir(), 'huddle-roster');
-        $zip = new \ZipArchive();
-        $zip->open($path, \ZipArchive::CREATE | \ZipArchive::OVERWRITE);
-        foreach ($files as $name => $rows) {
-            $zip->addFromString($name, substr(SafeCsv::write($rows), 3)); // the standard wants no byte order mark
-        }
-        $zip->close();
-        $bytes = (string) file_get_contents($path);
-        unlink($path);
 
-        return $bytes;
+        return Zip::of(array_map(static fn (array $rows): string => substr(SafeCsv::write($rows), 3), $files)); // the standard wants no byte order mark
     }
 
     /**

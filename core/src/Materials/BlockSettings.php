@@ -45,9 +45,12 @@ final readonly class BlockSettings
         return new self($this->items, $this->heads, $passage, $this->address, $this->alone, $this->several, $this->growing, $this->shown, $this->media);
     }
 
-    public function withoutMedia(): self
+    /**
+     * @param string $media an id; '' for none
+     */
+    public function withMedia(string $media): self
     {
-        return new self($this->items, $this->heads, $this->passage, $this->address, $this->alone, $this->several, $this->growing, $this->shown);
+        return new self($this->items, $this->heads, $this->passage, $this->address, $this->alone, $this->several, $this->growing, $this->shown, $media);
     }
 
     public function item(string $id): ?BlockItem

@@ -86,9 +86,19 @@ final readonly class Original
      */
     public function withMediaAmong(array $known): self
     {
+        return $this->withMedia(static fn (string $id): string => \in_array($id, $known, true) ? $id : '');
+    }
+
+    /**
+     * The same with other pictures and recordings.
+     *
+     * @param \Closure(string): string $to what stands for each id; '' for nothing
+     */
+    public function withMedia(\Closure $to): self
+    {
         return new self($this->title, array_map(
             static fn (Page $page): Page => new Page($page->id, $page->title, array_map(
-                static fn (Block $block): Block => '' === $block->settings->media || \in_array($block->settings->media, $known, true) ? $block : new Block($block->id, $block->kind, $block->text, $block->settings->withoutMedia(), $block->variants),
+                static fn (Block $block): Block => '' === $block->settings->media ? $block : new Block($block->id, $block->kind, $block->text, $block->settings->withMedia($to($block->settings->media)), $block->variants),
                 $page->blocks,
             )),
             $this->pages,

@@ -5815,7 +5815,8 @@ export interface components {
         };
         ImportOriginal: {
             name: string;
-            text: string;
+            text?: string;
+            package?: string | null;
         };
         ImportRequest: {
             text?: string | null;

@@ -31,6 +31,11 @@ export const copy = {
   addPicture: 'Put in a picture',
   picturesFull: 'There is no room for more pictures.',
   pictureKeeping: 'Your picture is being kept …',
+  pictureWaiting: 'A picture that is on its way',
+  picturesWait: (n: number) =>
+    n === 1
+      ? 'There is no line just now. Your picture waits on this device and goes by itself.'
+      : `There is no line just now. Your ${n} pictures wait on this device and go by themselves.`,
   caption: 'What is on it?',
   pictureNth: (n: number) => `Picture ${n}`,
   takePictureAway: (n: number) => `Take picture ${n} away`,

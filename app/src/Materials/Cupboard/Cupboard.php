@@ -30,11 +30,13 @@ final readonly class Cupboard
     }
 
     /**
+     * @param array<string, string> $media what stands for which picture or recording in it
+     *
      * @throws MaterialsRefused if it cannot be used
      */
-    public function add(Teacher $teacher, SaveOriginal $save): Master
+    public function add(Teacher $teacher, SaveOriginal $save, array $media = []): Master
     {
-        $original = $this->made($save, $teacher);
+        $original = $this->made($save, $teacher, $media);
         $master = new Master(
             Uuid::v7()->toRfc4122(),
             $teacher,
@@ -121,19 +123,36 @@ final readonly class Cupboard
     }
 
     /**
-     * A picture or recording that is not open to whose original it is stands in no original of theirs.
+     * @return list<string> ids of the pictures and recordings that stand in what is to be saved
      *
      * @throws MaterialsRefused
      */
-    private function made(SaveOriginal $save, Teacher $teacher): Original
+    public function mediaIn(SaveOriginal $save): array
+    {
+        return self::read($save)->media();
+    }
+
+    /**
+     * A picture or recording that is not open to whose original it is stands in no original of theirs.
+     *
+     * @param array<string, string> $media what stands for which id
+     *
+     * @throws MaterialsRefused
+     */
+    private function made(SaveOriginal $save, Teacher $teacher, array $media = []): Original
+    {
+        $original = self::read($save)->withMedia(static fn (string $id): string => $media[$id] ?? $id);
+
+        return [] === $original->media() ? $original : $original->withMediaAmong($this->media->open($teacher->id, $original->media()));
+    }
+
+    private static function read(SaveOriginal $save): Original
     {
         try {
-            $original = new Original(trim($save->title), array_map(static fn (PageView $page): Page => $page->page(), $save->pages), $save->variants);
+            return new Original(trim($save->title), array_map(static fn (PageView $page): Page => $page->page(), $save->pages), $save->variants);
         } catch (UnusableOriginal $e) {
             throw MaterialsRefused::because($e->says, 'pages');
         }
-
-        return [] === $original->media() ? $original : $original->withMediaAmong($this->media->open($teacher->id, $original->media()));
     }
 
     /**

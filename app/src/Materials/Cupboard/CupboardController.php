@@ -29,6 +29,8 @@ final readonly class CupboardController
         private Change $change,
         private Words $words,
         private OriginalFile $files,
+        private OriginalPackage $packages,
+        private Bringing $bringing,
     ) {
     }
 
@@ -48,9 +50,9 @@ final readonly class CupboardController
     }
 
     #[Route('/originals/import', methods: ['POST'])]
-    public function import(#[CurrentUser] Teacher $teacher, #[Body(1_000_000)] ImportOriginal $request): OriginalView
+    public function import(#[CurrentUser] Teacher $teacher, #[Body(40_100_000)] ImportOriginal $request): OriginalView
     {
-        return $this->cupboard->view($this->cupboard->add($teacher, $this->files->read($request)));
+        return $this->cupboard->view($this->bringing->bring($teacher, $request));
     }
 
     #[Route('/originals/{id}/export/{format}', methods: ['GET'], requirements: ['format' => 'json|md'])]
@@ -59,9 +61,12 @@ final readonly class CupboardController
         $master = $this->access->original($teacher, $id);
         $original = $this->cupboard->original($master);
 
-        return 'json' === $format
-            ? new Download($this->files->json($original, $master), "{$master->title}.json", 'application/json')
-            : new Download($this->files->markdown($original, $master), "{$master->title}.md", 'text/markdown; charset=UTF-8');
+        $text = 'json' === $format ? $this->files->json($original, $master) : $this->files->markdown($original, $master);
+        if ([] !== $original->media()) {
+            return new Download($this->packages->write("original.{$format}", $text, $original), "{$master->title}.zip", 'application/zip');
+        }
+
+        return new Download($text, "{$master->title}.{$format}", 'json' === $format ? 'application/json' : 'text/markdown; charset=UTF-8');
     }
 
     /**

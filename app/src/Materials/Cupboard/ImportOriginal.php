@@ -9,14 +9,17 @@ use Symfony\Component\Validator\Constraints as Assert;
 final readonly class ImportOriginal
 {
     /**
-     * @param string $name of the file
-     * @param string $text what is in it: Markdown, or JSON as it is exported
+     * @param string      $name    of the file
+     * @param string      $text    what is in it: Markdown, or JSON as it is exported
+     * @param string|null $package in place of a text: the bytes of an exported archive with pictures, in base64
      */
     public function __construct(
         #[Assert\Length(max: 300, maxMessage: 'materials.at_most_300_signs')]
         public string $name,
-        #[Assert\NotBlank(message: 'materials.file_is_empty'), Assert\Length(max: 400_000, maxMessage: 'materials.file_is_too_long')]
-        public string $text,
+        #[Assert\Length(max: 400_000, maxMessage: 'materials.file_is_too_long')]
+        public string $text = '',
+        #[Assert\Length(max: 40_000_000, maxMessage: 'materials.file_is_too_long')]
+        public ?string $package = null,
     ) {
     }
 }

@@ -6,6 +6,7 @@ namespace FreshHuddle\App\Materials\Media;
 
 use Doctrine\DBAL\ArrayParameterType;
 use Doctrine\DBAL\Connection;
+use FreshHuddle\App\Database\Row;
 
 /**
  * Who may see which picture and hear which recording. By hand: what an original or a copy shows stands in its document.
@@ -45,6 +46,36 @@ final readonly class MediaReader
         );
 
         return $open;
+    }
+
+    /**
+     * Until the transaction ends, nobody else puts in or drops the bytes of this digest.
+     */
+    public function hold(string $digest): void
+    {
+        $this->db->executeQuery('SELECT pg_advisory_xact_lock(hashtextextended(?, 0))', [$digest]);
+    }
+
+    /**
+     * One pass over all documents, whatever there is of media.
+     *
+     * @param int $before milliseconds since 1970
+     *
+     * @return array<string, list<string>> ids by digest: put in before then, and now in no original and no copy
+     */
+    public function unused(int $before, int $most): array
+    {
+        $found = [];
+        foreach (Row::all($this->db->fetchAllAssociative(
+            "WITH used AS (SELECT DISTINCT jsonb_path_query(d.pages, '$.**.media') #>> '{}' AS id FROM (SELECT pages FROM original UNION ALL SELECT pages FROM work_copy) d)
+             SELECT m.id, m.digest FROM media m WHERE m.made_at < ? AND NOT EXISTS (SELECT 1 FROM used u WHERE u.id = m.id::text)
+                AND NOT EXISTS (SELECT 1 FROM copy_media i WHERE i.media_id = m.id) ORDER BY m.made_at LIMIT ?",
+            [$before, $most],
+        )) as $row) {
+            $found[$row->text('digest')][] = $row->text('id');
+        }
+
+        return $found;
     }
 
     /**

@@ -13,18 +13,23 @@ use FreshHuddle\App\Materials\HandOut\WorkCopy;
 use FreshHuddle\App\Materials\Media\Store\FileAway;
 use FreshHuddle\App\Materials\Media\Store\FileStore;
 use FreshHuddle\App\Roster\Student;
+use FreshHuddle\App\Worker\Forgets;
 use Symfony\Component\Uid\Uuid;
 
 /**
  * Keeps pictures and recordings: the bytes in the file store, once however often they come in, and a row for each teacher
  * who has them.
  */
-final readonly class MediaShelf
+final readonly class MediaShelf implements Forgets
 {
+    /** What stands nowhere is kept so long all the same: somebody may be about to put it in, or think again. Seconds. */
+    private const UNUSED = 7 * 86_400;
+    private const MOST_AT_ONCE = 500;
+
     /** Pictures of the students' own in one copy. */
     private const MOST_IN_A_COPY = 200;
 
-    public function __construct(private EntityManagerInterface $em, private MediaFile $files, private FileStore $store, private Clock $clock)
+    public function __construct(private EntityManagerInterface $em, private MediaFile $files, private FileStore $store, private Clock $clock, private MediaReader $reader)
     {
     }
 
@@ -75,6 +80,43 @@ final readonly class MediaShelf
         }
     }
 
+    /**
+     * Puts in a file that is here. What has lain here before stays as it is: it is not drawn once more.
+     *
+     * @throws MaterialsRefused as `put`
+     */
+    public function putBytes(Teacher $teacher, string $bytes): Media
+    {
+        return $this->em->getRepository(Media::class)->findOneBy(['teacher' => $teacher, 'digest' => hash('sha256', $bytes)]) ?? $this->keep($teacher, $this->files->read($bytes));
+    }
+
+    /**
+     * Pictures and recordings that stand in no original and no copy any more go, and their bytes with the last who had them.
+     */
+    public function forgetOld(): void
+    {
+        $before = $this->clock->ms() - 1_000 * self::UNUSED;
+        foreach ($this->reader->unused($before, self::MOST_AT_ONCE) as $digest => $ids) {
+            $this->em->wrapInTransaction(function () use ($ids, $digest): void {
+                $this->reader->hold($digest);
+                foreach ($this->em->getRepository(Media::class)->findBy(['id' => $ids]) as $media) {
+                    $this->em->remove($media);
+                }
+            });
+            // In a second step: bytes that are left behind do no harm, a row without bytes does.
+            $this->em->wrapInTransaction(function () use ($digest): void {
+                $this->reader->hold($digest);
+                if (0 === $this->em->getRepository(Media::class)->count(['digest' => $digest])) {
+                    try {
+                        $this->store->drop($digest);
+                    } catch (FileAway) {
+                        return;
+                    }
+                }
+            });
+        }
+    }
+
     private function read(PutMedia $request): ReadMedia
     {
         $bytes = base64_decode($request->content, true);
@@ -85,13 +127,14 @@ final readonly class MediaShelf
     private function keep(Teacher $teacher, ReadMedia $read): Media
     {
         $digest = hash('sha256', $read->bytes);
-        try {
-            $this->store->put($digest, $read->bytes);
-        } catch (FileAway) {
-            throw MaterialsRefused::tooMuch('materials.media.no_room', 'content', 10);
-        }
 
         return $this->em->wrapInTransaction(function () use ($teacher, $read, $digest): Media {
+            $this->reader->hold($digest);
+            try {
+                $this->store->put($digest, $read->bytes);
+            } catch (FileAway) {
+                throw MaterialsRefused::tooMuch('materials.media.no_room', 'content', 10);
+            }
             $this->em->lock($teacher, LockMode::PESSIMISTIC_WRITE); // who puts in the same at the same moment finds it
             $media = $this->em->getRepository(Media::class)->findOneBy(['teacher' => $teacher, 'digest' => $digest]);
             if (null === $media) {

@@ -4,9 +4,16 @@ declare(strict_types=1);
 
 namespace FreshHuddle\App\Tests\Materials\Media;
 
+use FreshHuddle\App\Http\Zip;
+use FreshHuddle\App\Materials\Media\Store\FileAway;
+use FreshHuddle\App\Materials\Media\Store\FileStore;
+use FreshHuddle\App\Tests\Formats\Schema;
 use FreshHuddle\App\Tests\Support\AppTestCase;
 use FreshHuddle\App\Tests\Support\Files;
 use FreshHuddle\App\Tests\Support\Json;
+use FreshHuddle\App\Worker\Task;
+use FreshHuddle\App\Worker\TidyWork;
+use PHPUnit\Framework\Attributes\TestWith;
 use Symfony\Component\Uid\Uuid;
 
 /**
@@ -163,14 +170,87 @@ final class MediaTest extends AppTestCase
         self::assertSame([200, $size, null], $part('lines=1-2'));
     }
 
-    public function test_an_original_goes_out_and_comes_in_with_its_pictures(): void
+    #[TestWith(['json']), TestWith(['md'])]
+    public function test_an_original_goes_out_and_comes_in_with_its_pictures(string $format): void
     {
         $id = $this->lesson->text('handOut.0.original');
-        foreach (['json', 'md'] as $format) {
-            $file = $this->ask('GET', "/api/staff/originals/{$id}/export/{$format}")->is(200)->raw;
-            $again = $this->ask('POST', '/api/staff/originals/import', ['name' => "sheet.{$format}", 'text' => $file])->is(200);
-            self::assertSame($this->ask('GET', "/api/staff/originals/{$id}")->at('pages'), $again->at('pages'));
+        $original = $this->ask('GET', "/api/staff/originals/{$id}");
+        $archive = $this->ask('GET', "/api/staff/originals/{$id}/export/{$format}")->is(200)->raw;
+        self::assertSame('application/zip', $this->client->getResponse()->headers->get('Content-Type'));
+        $zip = Zip::open($archive, 1_000_000);
+        self::assertEqualsCanonicalizing(["original.{$format}", "media/{$this->picture}.png", "media/{$this->sound}.mp3"], $zip->names());
+        if ('json' === $format) {
+            self::assertTrue(Schema::allows('original', (string) $zip->file('original.json')));
         }
+        $import = fn (): Json => $this->ask('POST', '/api/staff/originals/import', ['name' => 'sheet.zip', 'package' => base64_encode($archive)])->is(200);
+        self::assertSame($original->at('pages'), $import()->at('pages'), 'at home it is the same picture');
+
+        $this->asTeacher($this->newTeacher('far@larkmouth.example'));
+        $there = $import();
+        foreach ([0 => $this->picture, 1 => $this->sound] as $block => $media) {
+            $now = $there->text("pages.0.blocks.{$block}.settings.media");
+            self::assertNotSame('', $now);
+            self::assertNotSame($media, $now, 'another teacher has it for themselves');
+            $bytes = $this->ask('GET', "/api/staff/media/{$now}")->is(200)->raw;
+            $this->ask('GET', "/api/staff/media/{$media}")->is(404);
+            self::assertStringStartsWith(0 === $block ? "\x89PNG" : "\xFF\xFB", $bytes);
+        }
+        $text = (string) $zip->file("original.{$format}");
+        self::assertSame('', $this->ask('POST', '/api/staff/originals/import', ['name' => 'x', 'text' => $text])->is(200)->text('pages.0.blocks.0.settings.media'), 'without its bytes it comes in without');
+    }
+
+    public function test_an_archive_that_is_none_brings_nothing(): void
+    {
+        $id = $this->lesson->text('handOut.0.original');
+        $text = (string) Zip::open($this->ask('GET', "/api/staff/originals/{$id}/export/json")->raw, 1_000_000)->file('original.json');
+        $picture = "media/{$this->picture}.png";
+        $this->asTeacher($this->newTeacher('far@larkmouth.example'));
+        $bring = fn (string $bytes): Json => $this->ask('POST', '/api/staff/originals/import', ['name' => 'x.zip', 'package' => base64_encode($bytes)])->is(422);
+        $files = static fn (string $name = 'media/none.png', string $bytes = ''): string => Zip::of(['original.json' => $text, $name => $bytes]);
+        self::assertSame('package', $bring('no archive')->text('errors.0.field'));
+        self::assertSame('package', $bring(Zip::of(['readme.txt' => 'x']))->text('errors.0.field'));
+        self::assertSame('package', $bring(substr($files(), 0, 60))->text('errors.0.field'));
+        self::assertSame('package', $bring($files('bomb.bin', str_repeat("\0", 31_000_000)))->text('errors.0.field'));
+        $bring($files($picture, '<svg onload="alert(1)"/>'));
+        $bring($files($picture, substr(Files::picture(), 0, 40)));
+        $this->ask('POST', '/api/staff/originals/import', ['name' => 'x.zip', 'package' => '%%%'])->is(422);
+        $this->ask('POST', '/api/staff/originals/import', ['name' => 'x.md'])->is(422);
+        self::assertSame([], $this->ask('GET', '/api/staff/originals')->list(''));
+        foreach (['../../etc/passwd', 'media/../x.png', "media/{$id}.png"] as $name) {
+            $odd = $this->ask('POST', '/api/staff/originals/import', ['name' => 'x.zip', 'package' => base64_encode($files($name, 'not asked for'))])->is(200);
+            self::assertSame('', $odd->text('pages.0.blocks.0.settings.media'), $name);
+        }
+    }
+
+    public function test_what_stands_nowhere_any_more_goes_after_a_week_and_nothing_else(): void
+    {
+        $copy = $this->copyOf($this->ada);
+        $own = $this->putInto($this->ada, $copy, Files::picture('png', 30, 30))->text('id');
+        $this->asTeacher();
+        $unused = $this->put(Files::picture('jpeg', 50, 50))->text('id');
+        $this->asTeacher($other = $this->newTeacher('far@larkmouth.example'));
+        $theirs = $this->put(Files::picture('jpeg', 50, 50))->text('id');
+        $this->ask('POST', '/api/staff/originals', self::original('Theirs', [['id' => 'p', 'kind' => 'picture', 'text' => 'x', 'settings' => ['media' => $theirs]]]))->is(200);
+        $this->asTeacher();
+        $tidy = fn (): int => $this->service(TidyWork::class)->handle(new Task(1, TidyWork::TIDY, 'all', [], 1, 0));
+        $tidy();
+        $this->ask('GET', "/api/staff/media/{$unused}")->is(200);
+        $this->db()->executeStatement('UPDATE media SET made_at = made_at - 8 * 86400000');
+        $tidy();
+        $this->ask('GET', "/api/staff/media/{$unused}")->is(404);
+        foreach ([$this->picture, $this->sound, $own] as $kept) {
+            $this->ask('GET', "/api/staff/media/{$kept}")->is(200);
+        }
+        $this->asTeacher($other);
+        $this->ask('GET', "/api/staff/media/{$theirs}")->is(200);
+        $this->db()->executeStatement('DELETE FROM original WHERE teacher_id = ?', [$other->id]);
+        $store = $this->service(FileStore::class);
+        $digest = $this->db()->fetchOne('SELECT digest FROM media WHERE id = ?', [$theirs]);
+        \assert(\is_string($digest));
+        self::assertNotSame('', $store->get($digest));
+        $tidy();
+        $this->expectException(FileAway::class);
+        $store->get($digest);
     }
 
     /**

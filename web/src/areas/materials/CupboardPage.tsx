@@ -9,9 +9,12 @@ import { Page } from '../../ui/Page';
 import { words } from '../../words';
 import { edit } from '../../words/edit';
 import { newPage } from './blocks';
+import { base64 } from './bytes';
 import { cupboardQuery } from './cupboard';
 import { CupboardList } from './CupboardList';
 import { OriginalEditor } from './OriginalEditor';
+
+const isArchive = (begin: string) => begin === 'PK\u0003\u0004';
 
 /** All originals of a teacher. */
 export function CupboardPage() {
@@ -39,8 +42,12 @@ export function CupboardPage() {
     onError: fail,
   });
   const bring = useMutation({
-    mutationFn: async (file: File) =>
-      take(api.POST('/api/staff/originals/import', { body: { name: file.name, text: await file.text() } })),
+    mutationFn: async (file: File) => {
+      const content = isArchive(await file.slice(0, 4).text())
+        ? { package: await base64(file) }
+        : { text: await file.text() };
+      return take(api.POST('/api/staff/originals/import', { body: { name: file.name, ...content } }));
+    },
     onSuccess: (made) => go(made.id),
     onError: fail,
   });
@@ -62,7 +69,7 @@ export function CupboardPage() {
           <input
             ref={input}
             type="file"
-            accept=".md,.markdown,.txt,.json"
+            accept=".md,.markdown,.txt,.json,.zip"
             aria-label={edit.bringFile}
             className="sr-only"
             tabIndex={-1}

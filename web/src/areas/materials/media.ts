@@ -4,6 +4,8 @@ import type { Schema } from '../../api/client';
 export interface MediaPlace {
   /** Where a picture or a recording is to be had. */
   at: (id: string) => string;
+  /** The sheet they belong to. */
+  sheet?: string;
   /** Keeps a picture of the student's own; not there where nothing is kept. */
   put?: (content: string) => Promise<Schema['MediaView']>;
 }

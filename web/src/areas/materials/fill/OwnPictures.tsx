@@ -1,16 +1,15 @@
-import { useContext, useEffect, useId, useRef, useState } from 'react';
-import { problemText } from '../../../api/problem';
+import { useContext, useEffect, useId, useRef } from 'react';
 import { copy as words } from '../../../words/copy';
 import { base64, smallEnough } from '../bytes';
-import { freshId } from '../blocks';
 import { MediaContext } from '../media';
 import { between, things, without, written, type OwnPicture } from '../things';
 import type { FillProps } from './FillProps';
+import { useWaitingPictures } from './useWaitingPictures';
 
 const most = 12;
 
 /** Photos and drawings of the students' own, each with what is written under it. */
-export default function OwnPictures({ value, onChange }: FillProps) {
+export default function OwnPictures({ block, value, onChange }: FillProps) {
   const media = useContext(MediaContext);
   const id = useId();
   const file = useRef<HTMLInputElement>(null);
@@ -20,30 +19,20 @@ export default function OwnPictures({ value, onChange }: FillProps) {
     latest.current = value;
     change.current = onChange;
   });
-  const [keeping, setKeeping] = useState(0);
-  const [trouble, setTrouble] = useState('');
   const held = things<OwnPicture>(value);
   const pictures = Object.entries(held).sort(([, a], [, b]) => a.place - b.place);
   const { put } = media;
-
-  const add = async (files: File[]) => {
-    if (put === undefined || onChange === null) return;
-    setTrouble('');
-    for (const one of files.slice(0, most - pictures.length)) {
-      setKeeping((n) => n + 1);
-      try {
-        const kept = await put(await base64(await smallEnough(one)));
-        const now = things<OwnPicture>(latest.current); // others may have put in theirs meanwhile
-        const last = Math.max(0, ...Object.values(now).map((other) => other.place));
-        latest.current = written({ ...now, [freshId('p')]: { media: kept.id, place: last + 1 } });
-        change.current?.(latest.current);
-      } catch (error) {
-        setTrouble(problemText(error));
-      } finally {
-        setKeeping((n) => n - 1);
-      }
-    }
-  };
+  const { waiting, isAway, trouble, add } = useWaitingPictures(
+    `${media.sheet ?? ''}.${block.id}`,
+    onChange === null ? undefined : put,
+    (picture, kept) => {
+      const now = things<OwnPicture>(latest.current); // others may have put in theirs meanwhile
+      const last = Math.max(0, ...Object.values(now).map((other) => other.place));
+      latest.current = written({ ...now, [picture.id]: { media: kept, place: last + 1 } });
+      change.current?.(latest.current);
+    },
+  );
+  const room = most - pictures.length - waiting.length;
   const set = (key: string, picture: OwnPicture) => onChange?.(written({ ...held, [key]: picture }));
   const earlier = (i: number) => {
     const [key, picture] = pictures[i] ?? [];
@@ -53,7 +42,7 @@ export default function OwnPictures({ value, onChange }: FillProps) {
 
   return (
     <div>
-      {pictures.length === 0 && keeping === 0 && <p className="text-soft">{words.noPictures}</p>}
+      {pictures.length === 0 && waiting.length === 0 && <p className="text-soft">{words.noPictures}</p>}
       <ul className="space-y-5">
         {pictures.map(([key, picture], i) => (
           <li key={key}>
@@ -103,9 +92,18 @@ export default function OwnPictures({ value, onChange }: FillProps) {
             )}
           </li>
         ))}
+        {waiting.map((picture) => (
+          <li key={picture.id}>
+            <img
+              src={`data:image/jpeg;base64,${picture.content}`}
+              alt={words.pictureWaiting}
+              className="max-h-96 max-w-full border-2 border-dashed border-ink opacity-60"
+            />
+          </li>
+        ))}
       </ul>
-      <p role="status" className="min-h-6 text-sm text-soft">
-        {keeping > 0 ? words.pictureKeeping : ''}
+      <p role="status" className={`min-h-6 text-sm ${isAway && waiting.length > 0 ? 'font-semibold' : 'text-soft'}`}>
+        {waiting.length === 0 ? '' : isAway ? words.picturesWait(waiting.length) : words.pictureKeeping}
       </p>
       {trouble !== '' && (
         <p role="alert" className="mb-2 font-semibold">
@@ -125,16 +123,16 @@ export default function OwnPictures({ value, onChange }: FillProps) {
             onChange={(event) => {
               const files = [...(event.target.files ?? [])];
               event.target.value = '';
-              void add(files);
+              void add(files.slice(0, room).map(async (one) => base64(await smallEnough(one))));
             }}
           />
           <button
             type="button"
-            disabled={pictures.length >= most}
+            disabled={room <= 0}
             onClick={() => file.current?.click()}
             className="min-h-12 border-2 border-ink bg-sheet px-4 py-2 font-semibold disabled:opacity-45"
           >
-            {pictures.length >= most ? words.picturesFull : words.addPicture}
+            {room <= 0 ? words.picturesFull : words.addPicture}
           </button>
         </>
       )}

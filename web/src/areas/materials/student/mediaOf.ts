@@ -6,6 +6,7 @@ const places = new Map<string, MediaPlace>();
 /** Pictures and recordings of a copy: the same object for the same copy, so that nothing is drawn anew. */
 export function mediaOf(copyId: string): MediaPlace {
   const made: MediaPlace = places.get(copyId) ?? {
+    sheet: copyId,
     at: (id) => `/api/student/copies/${copyId}/media/${id}`,
     put: (content) =>
       take(
