@@ -93,7 +93,12 @@ class Place {
     this.timer = setTimeout(() => void this.save(), Math.max(0, Math.min(this.person.pace.wait(pause), by)));
   }
   async save() {
-    if (this.running || this.text === this.base) return;
+    if (this.running) return;
+    if (this.text === this.base) {
+      this.keys = []; // what was ticked is ticked: there is nothing to save
+      this.first = null;
+      return;
+    }
     this.running = true;
     const { keys, text } = this;
     this.keys = [];

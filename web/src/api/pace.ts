@@ -1,7 +1,7 @@
 /** Requests that wait no longer than this for their turn are no reason to send less. */
 const soonEnough = 40;
 /** A page waits this many times as long as its requests do. */
-const share = 20;
+const share = 8;
 /** But at most this many times as long as it usually would. */
 const atMost = 8;
 
@@ -11,7 +11,7 @@ export class Pace {
 
   /** @param ms how long a request waited for its turn */
   note(ms: number): void {
-    this.late += (ms - this.late) / (ms > this.late ? 2 : 4);
+    this.late += (ms - this.late) / 4;
   }
 
   /** @param usual milliseconds; @returns how long to wait as things stand */
