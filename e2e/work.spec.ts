@@ -187,6 +187,7 @@ test('one original becomes the work of six groups, and of each student in them',
     await ada.getByRole('button', { name: 'Gate', exact: true }).click();
     await heap(ada, 'stops water').getByRole('button', { name: 'Put it here' }).click();
     await expect(heap(ben, 'stops water').getByRole('button', { name: 'Gate', exact: true })).toBeVisible();
+    await expect(ben.getByRole('status').filter({ hasText: '“Gate” under “stops water”' })).toBeAttached();
     await ben.getByRole('button', { name: 'Reeds', exact: true }).focus();
     await ben.keyboard.press('Enter');
     await heap(ben, 'slows water').getByRole('button', { name: 'Put it here' }).focus();

@@ -14,6 +14,7 @@ type Mate = Schema['Mate'];
 
 const writingFor = 4_000;
 const History = lazy(() => import('../fill/History'));
+const Heard = lazy(() => import('../fill/Heard'));
 
 /** The way to what stood in a slot before; for a member, who may bring any of it back. */
 function Before({ of, block, members }: { of: SlotOf; block: Block; members: Mate[] }) {
@@ -152,6 +153,9 @@ export function CopyPage({ copy, me, members }: { copy: Copy; me: string; member
           )}
         </section>
       ))}
+      <Suspense>
+        <Heard copy={copy} me={me} members={members} />
+      </Suspense>
     </div>
   );
 }
