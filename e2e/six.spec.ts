@@ -69,13 +69,21 @@ test('six work in every kind of slot at once, lines are cut and tabs closed, and
       .getByLabel('Together', { exact: true })
       .pressSequentially(` ${say(i, 'says')} ${say(i, 'again')}`, { delay: 25 });
     const sort = slot(page, 'Sort them.');
-    await sort.getByRole('button', { name: `card ${i + 1}`, exact: true }).click();
-    await sort
+    const put = sort
       .getByRole('region', { name: i % 2 === 0 ? 'left' : 'right', exact: true })
-      .getByRole('button', { name: 'Put it here' })
-      .click();
-    await sort.getByLabel('A card of your own').fill(say(i, 'card'));
-    await sort.getByRole('button', { name: 'Add', exact: true }).click();
+      .getByRole('button', { name: 'Put it here' });
+    // Others take their cards away meanwhile, and a card may slip from under the hand.
+    await expect(async () => {
+      await sort.getByRole('button', { name: `card ${i + 1}`, exact: true }).click();
+      await expect(put).toBeVisible({ timeout: 1_000 });
+    }).toPass();
+    await put.click();
+    const own = sort.getByLabel('A card of your own');
+    await own.fill(say(i, 'card'));
+    await expect(async () => {
+      await sort.getByRole('button', { name: 'Add', exact: true }).click();
+      await expect(own).toHaveValue('', { timeout: 1_000 });
+    }).toPass();
     await page.getByLabel(`line ${i + 1}`, { exact: true }).check();
     await page.getByLabel(`row ${i + 1}: cell`).pressSequentially(say(i, 'cell'), { delay: 15 });
     const word = slot(page, 'Mark it.').getByRole('button', { name: new RegExp(`^${words[i] ?? ''}`) });

@@ -63,6 +63,15 @@ final readonly class ThreeWay
         $from = min($left[0]->from ?? \PHP_INT_MAX, $right[0]->from ?? \PHP_INT_MAX);
         $to = $from;
         $runs = [[], []];
+        // What one puts in before a word that the other goes on writing is no quarrel: it comes first, by itself.
+        foreach ([[&$left, &$right, 0], [&$right, &$left, 1]] as [&$one, &$other, $side]) {
+            if (isset($one[0], $other[0]) && $one[0]->from === $from && $one[0]->to === $from && $other[0]->from === $from && $other[0]->to > $from) {
+                $runs[$side][] = array_shift($one);
+
+                return [$from, $from, $runs[0], $runs[1]];
+            }
+        }
+        unset($one, $other);
         do {
             $grown = false;
             foreach ([&$left, &$right] as $side => &$changes) {

@@ -33,6 +33,10 @@ final class ThreeWayTest extends TestCase
         yield 'both made the same change' => ['colour', 'color', 'color', 'color'];
         yield 'one goes on where the other is' => ['', 'The wall', 'The wall goes', 'The wall goes'];
         yield 'a short word inside a long one is not taken for it' => ['', 'an', 'banana', 'an banana'];
+        yield 'one puts something in before the word another goes on writing' => ['Dovsay', 'Faysays Dovsay', 'Dovsays', 'Faysays Dovsays'];
+        yield 'and the other way round' => ['Dovsay', 'Dovsays', 'Faysays Dovsay', 'Faysays Dovsays'];
+        yield 'and behind it' => ['Dovsay', 'Dovsay Faysays', 'Dovsays', 'Dovsays Faysays'];
+        yield 'one word, gone on with in two ways' => ['wall', 'walls', 'walled', 'walls walled'];
         yield 'lines' => ["one\ntwo\n", "zero\none\ntwo\n", "one\ntwo\nthree\n", "zero\none\ntwo\nthree\n"];
         yield 'other scripts' => ['стена', 'стена здесь', 'новая стена', 'новая стена здесь'];
         yield 'right to left' => ['الماء', 'الماء هنا', 'الماء', 'الماء هنا'];

@@ -65,9 +65,10 @@ function ThingsField({
   writing: string[];
 }) {
   const sync = useSlot(of);
+  const { text } = sync;
   return (
     <>
-      <Fill block={block} value={sync.text} onChange={(value) => sync.type(value)} others={others} />
+      <Fill block={block} value={text} onChange={(value) => sync.type(value, null, text)} others={others} />
       <SlotNote sync={sync} writing={writing} />
     </>
   );

@@ -32,6 +32,7 @@ export function SlotNote({ sync, writing }: { sync: SlotSync; writing: string[] 
 /** A place to write in. It is saved as it is typed, and says so. */
 export function SlotField(props: SlotFieldProps) {
   const sync = useSlot(props);
+  const { text } = sync;
   const carets = useCarets(props.answer, props.me);
   const id = useId();
   const box = useRef<HTMLTextAreaElement>(null);
@@ -63,11 +64,11 @@ export function SlotField(props: SlotFieldProps) {
           ref={box}
           rows={3}
           maxLength={20_000}
-          value={sync.text}
+          value={text}
           onChange={(event) => {
             shown.current = event.target.value;
             caret.current = event.target.selectionStart;
-            sync.type(event.target.value, event.target.selectionStart);
+            sync.type(event.target.value, event.target.selectionStart, text);
           }}
           onSelect={(event) => (caret.current = event.currentTarget.selectionStart)}
           className="block w-full resize-none overflow-hidden border-2 border-ink bg-sheet px-3 py-2 text-lg leading-relaxed"

@@ -17,5 +17,8 @@ describe('the caret stays between the same signs', () => {
     ['one t|wo three', 'one 2 three', 'one 2| three'],
     ['same|', 'same', 'same|'],
     ['|', 'new', '|new'],
+    ['one Fay|', 'one two Fay three', 'one two Fay| three'],
+    ['Fay| and', 'Chi Fay Esi and Dov', 'Chi Fay| Esi and Dov'],
+    ['Fay|', 'Esi', 'Esi|'],
   ])('%s → %s', (before, text, expected) => expect(after(before, text)).toBe(expected));
 });

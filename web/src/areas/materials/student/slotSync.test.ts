@@ -67,6 +67,35 @@ describe('a slot that is saved as it is typed', () => {
   });
   afterEach(() => vi.useRealTimers());
 
+  it('shows what the server holds where a save was done before the page was opened again', async () => {
+    const slot = open();
+    slot.type('Mine');
+    server.deaf = 1;
+    await soon(600);
+    expect(server.text).toBe('Mine');
+    server.other(' and theirs');
+    const again = open(); // the same drawer: the first page is gone
+    expect(again.text).toBe('Mine');
+    await soon();
+    expect([again.text, again.state]).toEqual(['Mine and theirs', 'saved']);
+    slot.end();
+  });
+
+  it('takes nobody’s words out that have come in and are not drawn yet', async () => {
+    const slot = open();
+    slot.type('The wall');
+    await soon();
+    const drawn = slot.text;
+    slot.receive(server.other(' goes north'));
+    slot.type(`${drawn}!`, null, drawn); // the hand was quicker than the page
+    await soon();
+    expect(server.saves.at(-1)).toMatchObject({ base: 'The wall', text: 'The wall!' });
+    expect([slot.text, server.text]).toEqual(['The wall goes north!', 'The wall goes north!']);
+    slot.type('The wall goes north!?', null, slot.text);
+    await soon();
+    expect(server.saves.at(-1)).toMatchObject({ base: 'The wall goes north!', text: 'The wall goes north!?' });
+  });
+
   it('saves after a pause and says so', async () => {
     const slot = open();
     slot.type('The wall');

@@ -60,8 +60,12 @@ export class SlotSync {
     }
   }
 
-  /** @param caret where in it the writer is, in UTF-16 units */
-  type(text: string, caret: number | null = null): void {
+  /**
+   * @param caret where in it the writer is, in UTF-16 units
+   * @param from what stood there for the writer: what others wrote may have come in since, and is not drawn yet
+   */
+  type(text: string, caret: number | null = null, from = this.text): void {
+    if (this.text === this.base && this.sending === null) this.base = from;
     this.text = text;
     this.caret = caret === null ? null : Array.from(text.slice(0, caret)).length;
     this.dirtySince ??= Date.now();
@@ -145,7 +149,8 @@ export class SlotSync {
   }
 
   private hear(answer: Pick<Answer, 'text' | 'revision'>): void {
-    if (answer.revision > Math.max(this.revision, this.heard?.revision ?? 0)) this.heard = answer;
+    // The same again counts: a save that was done before the page was opened is answered with what was there already.
+    if (answer.revision >= Math.max(this.revision, this.heard?.revision ?? 0)) this.heard = answer;
   }
 
   /** @returns whether what the server holds took the place of what is shown: never of anything unsaved */

@@ -1,12 +1,14 @@
-import { useEffect, useState } from 'react';
+import { lazy, Suspense, useEffect, useState } from 'react';
 import { api, take, type Schema } from '../../../api/client';
 import { isProblem, problemText } from '../../../api/problem';
 import { Button } from '../../../ui/Button';
 import { Field } from '../../../ui/Field';
 import { student as words } from '../../../words/student';
 import { AtTheDoor, TypeDoorWord } from './AtTheDoor';
-import { PressName } from './PressName';
 import { Waiting } from './Waiting';
+
+/** Only where the teacher has chosen so. */
+const PressName = lazy(() => import('./PressName'));
 
 type Door = Schema['ClassDoor'];
 type Join = Schema['JoinClass'];
@@ -155,15 +157,17 @@ export function JoinPage({ onJoined, typed = '' }: { onJoined: () => void; typed
       ) : door === null ? (
         <TypeDoorWord doorWord={doorWord} busy={busy} error={error} onDoorWord={setDoorWord} onKnock={knock} />
       ) : door.names !== null ? (
-        <PressName
-          door={door}
-          names={door.names}
-          busy={busy}
-          error={error}
-          onName={(student) => come({ student })}
-          onTyped={() => setDoor({ ...door, names: null })}
-          onOther={other}
-        />
+        <Suspense>
+          <PressName
+            door={door}
+            names={door.names}
+            busy={busy}
+            error={error}
+            onName={(student) => come({ student })}
+            onTyped={() => setDoor({ ...door, names: null })}
+            onOther={other}
+          />
+        </Suspense>
       ) : (
         <TypeName
           door={door}

@@ -8,7 +8,7 @@ const fold = (text: string) => text.normalize('NFKD').replace(/\p{M}/gu, '').toL
 const searchAbove = 12;
 
 /** The list at the door, for those who cannot type their name yet. */
-export function PressName({
+export default function PressName({
   door,
   names,
   busy,
