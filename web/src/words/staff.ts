@@ -256,6 +256,8 @@ export const staff = {
     fewer: (here: number, there: number, names: string) =>
       `${count(here, 'group', 'groups')} here, ${there} there: what was for ${names} is given to nobody yet.`,
     more: (names: string) => `For ${names} nothing was planned: it gets what everybody gets.`,
+    noAttribute: (name: string, attribute: string, title: string) =>
+      `The list of ${name} does not say ${attribute}: there, variants of “${title}” go by group.`,
     ownRooms: 'Rooms and copies are this class’s own: make them here.',
     gotIt: 'Close',
   },

@@ -7,7 +7,7 @@ type Lesson = Parameters<typeof notCarried>[0];
 const lesson = (className: string, groups: string[], given: string[] = [], students = 4) =>
   ({
     className,
-    students: Array.from({ length: students }, (_, i) => ({ id: String(i) })),
+    students: Array.from({ length: students }, (_, i) => ({ id: String(i), attributes: [] as { name: string }[] })),
     floor: { groups: groups.map((name) => ({ id: `${className}-${name}`, name })) },
     handOut: [{ cells: given.map((name) => ({ group: `${className}-${name}`, way: 'together', variant: name })) }],
   }) as unknown as Lesson & Schema['LessonView'];
@@ -32,6 +32,19 @@ describe('what a lesson for another class cannot have', () => {
     expect(notCarried(lesson('9G', ['A'], ['A']), lesson('9H', ['A', 'B']))[0]).toBe(
       'For B nothing was planned: it gets what everybody gets.',
     );
+  });
+
+  it('variants by what the other list does not say', () => {
+    const from = {
+      ...lesson('9G', ['A']),
+      handOut: [{ title: 'Sheet', cells: [], by: { attribute: 'Level', values: [] } }],
+    };
+    const to = lesson('9H', ['A']);
+    const said = (there: typeof to) => notCarried(from as unknown as typeof to, there)[0];
+    expect(said(to)).toBe('The list of 9H does not say Level: there, variants of “Sheet” go by group.');
+    const [first] = to.students;
+    if (first !== undefined) first.attributes = [{ name: 'Level', value: '1' }];
+    expect(said(to)).toBe('Rooms and copies are this class’s own: make them here.');
   });
 
   it('a class without students, and one without groups', () => {

@@ -18,6 +18,10 @@ export function notCarried(from: Lesson, to: Lesson): string[] {
   const more = to.floor.groups.slice(from.floor.groups.length);
   if (from.floor.groups.length > 0 && more.length > 0 && from.handOut.some((row) => row.cells.length > 0))
     said.push(words.give.more(list(more.map((group) => group.name))));
+  for (const { by, title } of to.students.length === 0 ? [] : from.handOut) {
+    const isSaid = to.students.some((student) => student.attributes.some((one) => one.name === by?.attribute));
+    if (by != null && !isSaid) said.push(words.give.noAttribute(to.className, by.attribute, title));
+  }
   said.push(words.give.ownRooms);
   return said;
 }
