@@ -40,7 +40,7 @@ final class PaperTest extends AppTestCase
         $sorted = $order;
         sort($sorted);
         self::assertSame($sorted, $order);
-        self::assertSame([['title' => 'District sheet', 'way' => 'together', 'variant' => null]], $paper->list('groups.0.work'));
+        self::assertSame([[['title' => 'District sheet', 'way' => 'together', 'variant' => null]], []], [$paper->list('work'), $paper->list('groups.0.work')], 'what all get stands once');
     }
 
     public function test_variants_of_groups_are_named_and_those_of_students_are_not(): void
@@ -52,7 +52,7 @@ final class PaperTest extends AppTestCase
         $plan = '/api/staff/rounds/'.$this->lesson->text('round.id').'/hand-out';
         $this->ask('PUT', $plan, ['rows' => [$row]])->is(204);
         $paper = $this->ask('GET', $this->paper);
-        self::assertSame([[['title' => 'District sheet', 'way' => 'each', 'variant' => 'North bank']], []], [$paper->list('groups.0.work'), $paper->list('groups.1.work')]);
+        self::assertSame([[], [['title' => 'District sheet', 'way' => 'each', 'variant' => 'North bank']], []], [$paper->list('work'), $paper->list('groups.0.work'), $paper->list('groups.1.work')]);
         $this->ask('PUT', $plan, ['rows' => [$row + ['by' => ['attribute' => 'Level', 'values' => [['value' => '1', 'variant' => 'easy']]]]]])->is(204);
         self::assertStringNotContainsString('Short words', $this->ask('GET', $this->paper)->raw);
         self::assertStringContainsString('District sheet, a copy each', $this->print('plan')[0]);

@@ -5800,6 +5800,7 @@ export interface components {
             className: string;
             startsAt: number | null;
             doorWord: string;
+            work: components["schemas"]["WorkLine"][];
             groups: components["schemas"]["HandoutGroup"][];
             slips: components["schemas"]["Handout"][];
         };

@@ -22,7 +22,7 @@ final readonly class Bringing
     public function bring(Teacher $teacher, ImportOriginal $file): Master
     {
         if (null === $file->package) {
-            return '' === trim($file->text) ? throw MaterialsRefused::unusable('materials.file_is_empty', 'text') : $this->cupboard->add($teacher, $this->files->read($file));
+            return '' === trim($file->text) ? throw MaterialsRefused::unusable('materials.file_of_another_kind', 'text') : $this->cupboard->add($teacher, $this->files->read($file));
         }
         $bytes = base64_decode($file->package, true);
         if (false === $bytes) {

@@ -37,12 +37,12 @@ final readonly class CupboardReader
                 null !== $row->intOrNull('archived_at'),
                 $row->int('used'),
                 array_values(array_filter($row->json('classes'), \is_string(...))),
-                mb_substr($row->textOrNull('begins') ?? '', 0, 160),
+                mb_substr((string) preg_replace('/[*_`#>]+/', '', $row->textOrNull('begins') ?? ''), 0, 160),
             ),
             Row::all($this->db->fetchAllAssociative(
                 <<<'SQL'
                     SELECT o.id, o.title, o.subject, o.year, o.about, o.changed_at, o.archived_at, jsonb_array_length(o.pages) AS pages, jsonb_array_length(o.variants) AS variants,
-                           jsonb_array_length(jsonb_path_query_array(o.pages, '$[*].blocks[*] ? (@.kind != "text" && @.kind != "link")')) AS slots,
+                           jsonb_array_length(jsonb_path_query_array(o.pages, '$[*].blocks[*] ? (@.kind != "text" && @.kind != "link" && @.kind != "picture" && @.kind != "spokenNote")')) AS slots,
                            jsonb_path_query_first(o.pages, '$[*].blocks[*] ? (@.text != "").text') #>> '{}' AS begins,
                            (SELECT COUNT(DISTINCT h.round_id) FROM hand_out h JOIN round r ON r.id = h.round_id JOIN lesson l ON l.id = r.lesson_id WHERE h.original_id = o.id AND l.removed_at IS NULL) AS used,
                            (SELECT COALESCE(jsonb_agg(DISTINCT c.name), '[]') FROM hand_out h JOIN round r ON r.id = h.round_id JOIN lesson l ON l.id = r.lesson_id

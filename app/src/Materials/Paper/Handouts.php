@@ -15,6 +15,7 @@ use FreshHuddle\App\Materials\HandOut\HandOutPlan;
 use FreshHuddle\App\Roster\Door\Passes;
 use FreshHuddle\App\Roster\Roster;
 use FreshHuddle\App\Roster\Student;
+use FreshHuddle\Core\Grouping\Group;
 use FreshHuddle\Core\Materials\HandOutWay;
 
 /**
@@ -44,8 +45,12 @@ final readonly class Handouts
         }
         $numbers = $this->numbers->of($round->grouping);
         $groups = $slips = [];
-        foreach ($this->floors->now($round->grouping->id)->groups as $i => $group) {
-            $groups[] = new HandoutGroup($i + 1, $group->name, $group->mark, $this->work($round, $group->id));
+        $tables = $this->floors->now($round->grouping->id)->groups;
+        $work = array_map(fn (Group $group): array => $this->work($round, $group->id), $tables);
+        $alike = array_values(array_filter($work[0] ?? [], static fn (WorkLine $line): bool => [] === array_filter($work, static fn (array $lines): bool => !$line->isAmong($lines))));
+        foreach ($tables as $i => $group) {
+            $own = array_values(array_filter($work[$i], static fn (WorkLine $line): bool => !$line->isAmong($alike)));
+            $groups[] = new HandoutGroup($i + 1, $group->name, $group->mark, $own);
             foreach ($group->students as $seat => $id) {
                 if (isset($here[$id])) {
                     $slips[$id] = $this->slip($here[$id], $i + 1, $seat + 1, $numbers->roleOf($seat + 1), $numbers->taskOf($seat + 1));
@@ -64,6 +69,7 @@ final readonly class Handouts
             $lesson->class->name,
             null === $lesson->startsAt ? null : $lesson->startsAt->getTimestamp() * 1_000,
             $lesson->class->doorWord,
+            $alike,
             $groups,
             array_values($slips),
         );

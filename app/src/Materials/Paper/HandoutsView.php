@@ -11,6 +11,7 @@ final readonly class HandoutsView
 {
     /**
      * @param int|null           $startsAt milliseconds since 1970
+     * @param list<WorkLine>     $work     what every group gets alike
      * @param list<HandoutGroup> $groups
      * @param list<Handout>      $slips    by group and seat, so that a group's lie together; who has no seat comes last
      */
@@ -21,6 +22,7 @@ final readonly class HandoutsView
         public string $className,
         public ?int $startsAt,
         public string $doorWord,
+        public array $work,
         public array $groups,
         public array $slips,
     ) {

@@ -40,7 +40,7 @@ final readonly class Prints
             $tables[] = new PlanTable($group->number, $group->name, $group->mark, $tags, array_map($this->line(...), $group->work));
         }
 
-        return $this->plan->make($round->title, $round->className, $tables);
+        return $this->plan->make($round->title, implode(' · ', [$round->className, ...array_map($this->line(...), $round->work)]), $tables);
     }
 
     /**

@@ -17,4 +17,18 @@ final readonly class WorkLine
     public function __construct(public string $title, public HandOutWay $way, public ?string $variant)
     {
     }
+
+    /**
+     * @param list<self> $lines
+     */
+    public function isAmong(array $lines): bool
+    {
+        foreach ($lines as $line) {
+            if ($line->title === $this->title && $line->way === $this->way && $line->variant === $this->variant) {
+                return true;
+            }
+        }
+
+        return false;
+    }
 }

@@ -22,7 +22,6 @@ final readonly class JoinClass
         public ?string $name = null,
         #[Id]
         public ?string $student = null,
-        #[Assert\Length(max: 60, maxMessage: 'roster.door.no_pass')]
         public ?string $pass = null,
         public bool $wait = false,
     ) {

@@ -105,7 +105,7 @@ export function HandOutGrid({
         <caption className="sr-only">{words.plan}</caption>
         <thead>
           <tr>
-            <th scope="col" className="min-w-52 border-b-2 border-ink px-2 py-1">
+            <th scope="col" className="left-0 z-10 min-w-52 border-b-2 border-ink bg-sheet px-2 py-1 sm:sticky">
               {words.planOriginal}
             </th>
             <th scope="col" className="min-w-36 border-b-2 border-ink px-2 py-1">
@@ -128,7 +128,13 @@ export function HandOutGrid({
         <tbody>
           {shownRows.map((row) => (
             <tr key={row.original} className={clsx(row.original === shown && 'bg-wash')}>
-              <th scope="row" className="border-b border-line px-2 py-1.5 align-top">
+              <th
+                scope="row"
+                className={clsx(
+                  'left-0 z-10 border-b border-line px-2 py-1.5 align-top sm:sticky',
+                  row.original === shown ? 'bg-wash' : 'bg-sheet',
+                )}
+              >
                 <span className="flex items-start gap-1">
                   <button
                     type="button"

@@ -61,7 +61,9 @@ export function PlanPage() {
       {data.groups.length > 0 && (
         <main className="group-plan m-auto bg-white p-6 text-black print:p-0">
           <p className="font-head text-2xl font-semibold wrap-anywhere">{data.title}</p>
-          <p className="mb-4 text-[#555c6c]">{data.className}</p>
+          <p className="mb-4 text-[#555c6c] wrap-anywhere">
+            {[data.className, ...data.work.map(workText)].join(' · ')}
+          </p>
           <ul className="grid grid-cols-[repeat(auto-fill,minmax(13.5rem,1fr))] gap-5">
             {data.groups.map((group) => (
               <Table

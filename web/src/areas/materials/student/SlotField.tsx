@@ -43,12 +43,12 @@ export function SlotField(props: SlotFieldProps) {
   useLayoutEffect(() => {
     const area = box.current;
     if (area === null) return;
-    if (sync.text !== shown.current && document.activeElement === area) {
-      const to = movedCaret(shown.current, sync.text, caret.current);
+    if (text !== shown.current && document.activeElement === area) {
+      const to = movedCaret(shown.current, text, caret.current);
       area.setSelectionRange(to, to);
       caret.current = to;
     }
-    shown.current = sync.text;
+    shown.current = text;
     area.style.height = 'auto';
     area.style.height = `${area.scrollHeight + 4}px`;
   });
