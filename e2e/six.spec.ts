@@ -30,7 +30,13 @@ const blocks = [
   },
   { id: 'mend', kind: 'mend', text: 'Mend them.', settings: { items: six('sentence') } },
   { id: 'choose', kind: 'choose', text: 'Choose.', settings: { items: lines('this', 'that') } },
+  { id: 'pictures', kind: 'ownPictures', text: 'Show it.' },
 ];
+/** One point. */
+const png = Buffer.from(
+  'iVBORw0KGgoAAAANSUhEUgAAAAEAAAABCAYAAAAfFcSJAAAADUlEQVR42mNk+M9QDwADhgGAWjR9awAAAABJRU5ErkJggg==',
+  'base64',
+);
 const words = ['one', 'two', 'three', 'four', 'five', 'six.'];
 
 const slot = (page: Page, prompt: string) =>
@@ -92,6 +98,7 @@ test('six work in every kind of slot at once, lines are cut and tabs closed, and
     await page.getByLabel('Your remark').fill(say(i, 'remarks'));
     await page.getByLabel(`Sentence ${i + 1}, better`).fill(say(i, 'mends'));
     await page.getByRole('radio', { name: i % 2 === 0 ? /^this/ : /^that/ }).check();
+    await page.getByLabel('Put in a picture').setInputFiles({ name: 'p.png', mimeType: 'image/png', buffer: png });
   };
 
   await test.step('all at once', async () => {
@@ -149,6 +156,7 @@ test('six work in every kind of slot at once, lines are cut and tabs closed, and
         await expect(page.getByText(`${name}remarks`).first()).toBeVisible();
       }
       await expect(page.getByLabel('row 1: cell')).toHaveValue(/Chioffline/);
+      await expect(slot(page, 'Show it.').getByRole('img')).toHaveCount(6);
     }
   });
 

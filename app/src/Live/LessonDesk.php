@@ -88,7 +88,7 @@ final readonly class LessonDesk
                 $student->tags,
             ), $students),
             $this->rooms->ofRound($round->grouping->id, $class->id, $floor),
-            $this->handingOut->rows($round->id, $floor, $copies),
+            $this->handingOut->rows($round, $floor, $copies),
             $copies,
             $this->events->notices($lesson->id),
             $this->doorway->of($class->id),

@@ -258,6 +258,37 @@ final class WritingTest extends AppTestCase
         self::assertSame(200, $this->save($this->ben, '', 'Ben is not slowed')->status);
     }
 
+    public function test_the_next_lesson_goes_on_with_what_was_written_and_one_more_page(): void
+    {
+        $this->save($this->ada, '', 'North, we say.');
+        $this->asTeacher();
+        $original = $this->lesson->text('handOut.0.original');
+        $blocks = [['id' => 'brief', 'kind' => 'text', 'text' => 'Larkmouth floods.'], ['id' => 'noticed', 'kind' => 'each', 'text' => 'What do you notice?'], ['id' => 'decision', 'kind' => 'together', 'text' => 'Our decision'], ['id' => 'cost', 'kind' => 'together', 'text' => 'And what does it cost?']];
+        $this->ask('PUT', "/api/staff/originals/{$original}", self::original('District sheet', $blocks, 1))->is(200);
+        $class = $this->lesson->text('classId');
+        $next = $this->ask('POST', "/api/staff/classes/{$class}/lessons", ['title' => 'The day after', 'minutes' => 50, 'from' => $this->lesson->text('id')])->is(200);
+        self::assertSame([1, 1], [$next->int('handOut.0.missing'), $next->int('handOut.0.written')]);
+        $made = $this->ask('POST', '/api/staff/rounds/'.$next->text('round.id').'/copies/go-on')->is(200);
+        self::assertSame(1, $made->int('made'));
+        $now = $this->lessonNow($next);
+        self::assertSame([0, 0, 0], [$now->int('handOut.0.missing'), $now->int('handOut.0.written'), $now->int('handOut.0.outdated')]);
+        $copies = $this->ask('GET', '/api/staff/rounds/'.$next->text('round.id').'/copies');
+        self::assertSame(['North, we say.', $now->text('copies.0.id')], [$copies->text('0.answers.0.text'), $copies->text('0.answers.0.owner')]);
+        self::assertSame('And what does it cost?', $copies->text('0.pages.0.blocks.3.text'));
+
+        $this->ask('POST', '/api/staff/lessons/'.$next->text('id').'/current')->is(200);
+        $this->setRound($next->text('id'), ['lookSeconds' => 0]);
+        $this->command($next->text('id'), 'sendOut')->is(200);
+        $this->asStudent($this->ada);
+        $this->ask('PUT', '/api/student/copies/'.$now->text('copies.0.id').'/slots/decision', ['save' => Uuid::v4()->toRfc4122(), 'base' => 'North, we say.', 'text' => 'North, we say again.'])->is(200);
+        $this->asTeacher();
+        self::assertSame('North, we say.', $this->ask('GET', '/api/staff/rounds/'.$this->lesson->text('round.id').'/copies')->text('0.answers.0.text'), 'yesterday’s stays as it was');
+        self::assertSame(0, $this->ask('POST', '/api/staff/rounds/'.$next->text('round.id').'/copies/go-on')->is(200)->int('made'), 'pressed twice it is done once');
+
+        $partners = $this->ask('POST', "/api/staff/classes/{$class}/lessons", ['title' => 'New partners', 'minutes' => 50, 'from' => $this->lesson->text('id'), 'groups' => 'newPartners'])->is(200);
+        self::assertSame(0, $partners->int('handOut.0.written'), 'another group begins anew');
+    }
+
     private function lessonNow(Json $lesson): Json
     {
         return $this->ask('GET', '/api/staff/lessons/'.$lesson->text('id'))->is(200);

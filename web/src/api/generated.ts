@@ -3869,6 +3869,52 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/staff/rounds/{id}/copies/go-on": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: string;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description Done */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["CopiesMade"];
+                    };
+                };
+                /** @description A problem (RFC 9457) */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/staff/rounds/{id}/hand-out": {
         parameters: {
             query?: never;
@@ -6142,6 +6188,7 @@ export interface components {
             variant: string;
             by: components["schemas"]["ByAttribute"] | null;
             missing: number;
+            written: number;
             outdated: number;
         };
         /** @enum {string} */

@@ -483,6 +483,10 @@ export const staff = {
     writeOriginal: 'Write the original',
     finish: (title: string) => `Finish “${title}”`,
     makeCopies: (n: number) => `Make ${count(n, 'copy', 'copies')}`,
+    goOn: (n: number) => `Make ${count(n, 'copy', 'copies')} from last time’s`,
+    goOnLead:
+      'What was written then stands in them; pages that have come since are added. Last time’s stay as they are.',
+    makeEmpty: 'Make empty ones instead',
     bringCopies: 'Bring the copies up to date',
     grouping: 'Grouping',
     toDesk: 'Open the grouping desk',

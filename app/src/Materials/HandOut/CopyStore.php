@@ -22,13 +22,13 @@ final readonly class CopyStore
     /**
      * @param list<array{due: CopyDue, name: string, pages: string}> $copies `pages`: as they are kept
      *
-     * @return array{int, int, list<string>} how many were made, how many brought up to date, and the names of those left
-     *                                       alone because somebody has written in them
+     * @return array{array<string, string>, int, list<string>} ids of those that were made, by `group|student`; how many were brought up
+     *                                                         to date; and the names of those left alone because somebody has written in them
      */
     public function make(string $roundId, string $originalId, int $version, string $title, array $copies): array
     {
-        $made = $brought = 0;
-        $kept = [];
+        $made = $kept = [];
+        $brought = 0;
         $this->db->transactional(function () use ($roundId, $originalId, $version, $title, $copies, &$made, &$brought, &$kept): void {
             $this->db->executeQuery('SELECT 1 FROM original WHERE id = ? FOR UPDATE', [$originalId]);
             $there = $this->there($roundId, $originalId);
@@ -37,9 +37,9 @@ final readonly class CopyStore
                 if (null === $copy) {
                     $this->db->executeStatement(
                         'INSERT INTO work_copy (id, round_id, original_id, original_version, group_id, student_id, way, variant, name, title, pages) VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)',
-                        [Uuid::v7()->toRfc4122(), $roundId, $originalId, $version, $due->group, $due->student, $due->way->value, $due->variant, $name, $title, $pages],
+                        [$id = Uuid::v7()->toRfc4122(), $roundId, $originalId, $version, $due->group, $due->student, $due->way->value, $due->variant, $name, $title, $pages],
                     );
-                    ++$made;
+                    $made["{$due->group}|{$due->student}"] = $id;
                     continue;
                 }
                 $same = $copy->int('original_version') === $version && $copy->text('variant') === $due->variant;
@@ -54,6 +54,31 @@ final readonly class CopyStore
         });
 
         return [$made, $brought, $kept];
+    }
+
+    /**
+     * The copies of an original that groups and students wrote in when the lesson was that this round's was begun from; of
+     * several rounds the last.
+     *
+     * @return array<string, array{id: string, pages: array<array-key, mixed>, worked: list<string>}> by `group|student`
+     */
+    public function earlier(string $roundId, string $originalId): array
+    {
+        $earlier = [];
+        foreach (Row::all($this->db->fetchAllAssociative(
+            "SELECT c.id, c.group_id, c.student_id, c.pages, w.worked FROM work_copy c JOIN round r ON r.id = c.round_id JOIN lesson l ON l.id = r.lesson_id
+             CROSS JOIN LATERAL (SELECT jsonb_agg(DISTINCT a.slot) AS worked FROM slot_answer a WHERE a.copy_id = c.id AND a.text <> '') w
+             WHERE c.original_id = :original AND w.worked IS NOT NULL
+               AND EXISTS (SELECT 1 FROM round t JOIN lesson n ON n.id = t.lesson_id WHERE t.id = :round AND n.begun_from_id = l.id AND n.class_id = l.class_id)
+             ORDER BY r.number NULLS FIRST, c.id",
+            ['round' => $roundId, 'original' => $originalId],
+        )) as $row) {
+            $earlier["{$row->textOrNull('group_id')}|{$row->textOrNull('student_id')}"] = [
+                'id' => $row->text('id'), 'pages' => $row->json('pages'), 'worked' => array_values(array_filter($row->json('worked'), \is_string(...))),
+            ];
+        }
+
+        return $earlier;
     }
 
     /**

@@ -37,6 +37,14 @@ final readonly class HandOutController
         return $this->handingOut->makeCopies($this->lessonAccess->round($teacher, $id));
     }
 
+    /** Copies that begin with what was written in the lesson this one was begun from. */
+    #[Route('/copies/go-on', methods: ['POST'])]
+    #[ForAssistants]
+    public function goOn(#[CurrentUser] Teacher $teacher, string $id): CopiesMade
+    {
+        return $this->handingOut->makeCopies($this->lessonAccess->round($teacher, $id), true);
+    }
+
     /**
      * @return list<ChangeView>
      */

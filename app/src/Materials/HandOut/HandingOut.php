@@ -13,6 +13,8 @@ use FreshHuddle\App\Materials\Cupboard\Master;
 use FreshHuddle\App\Materials\Cupboard\Pages;
 use FreshHuddle\App\Materials\Cupboard\PageView;
 use FreshHuddle\App\Materials\Exception\MaterialsRefused;
+use FreshHuddle\App\Materials\Media\MediaShelf;
+use FreshHuddle\App\Materials\Writing\SlotStore;
 use FreshHuddle\App\Roster\Student;
 use FreshHuddle\App\Stream\Audience;
 use FreshHuddle\App\Stream\Stream;
@@ -20,7 +22,9 @@ use FreshHuddle\App\Words\Words;
 use FreshHuddle\Core\Grouping\Floor;
 use FreshHuddle\Core\Materials\CopyDue;
 use FreshHuddle\Core\Materials\CopyName;
+use FreshHuddle\Core\Materials\CopyUpdate;
 use FreshHuddle\Core\Materials\HandOutRow;
+use FreshHuddle\Core\Materials\Page;
 
 /**
  * The copies of a round, as its hand-out plan wants them.
@@ -38,6 +42,9 @@ final readonly class HandingOut
         private Stream $stream,
         private Words $words,
         private Markdown $markdown,
+        private Pages $pages,
+        private SlotStore $slots,
+        private MediaShelf $shelf,
     ) {
     }
 
@@ -48,21 +55,23 @@ final readonly class HandingOut
      *
      * @return list<RowView>
      */
-    public function rows(string $roundId, Floor $floor, array $copies): array
+    public function rows(Round $round, Floor $floor, array $copies): array
     {
         $there = [];
         foreach ($copies as $copy) {
             $there[$copy->original]["{$copy->groupId}|{$copy->studentId}"] = $copy;
         }
         $views = [];
-        foreach ($this->plan->rows($roundId) as $row) {
+        foreach ($this->plan->rows($round->id) as $row) {
             $original = $this->master($row);
             $master = $this->cupboard->original($original);
             $unfinished = $master->unfinished();
-            $missing = $outdated = 0;
+            $missing = $outdated = $written = 0;
+            $earlier = null === $round->lesson->begunFrom ? [] : $this->store->earlier($round->id, $row->original);
             foreach ($this->due->of($row, $floor) as $due) {
                 $copy = $there[$row->original]["{$due->group}|{$due->student}"] ?? null;
                 $missing += null === $copy ? 1 : 0;
+                $written += null === $copy && isset($earlier["{$due->group}|{$due->student}"]) ? 1 : 0;
                 $outdated += null !== $copy && ($copy->version !== $original->version || $copy->variant !== $due->variant || $copy->way !== $due->way) ? 1 : 0;
             }
             $views[] = new RowView(
@@ -76,6 +85,7 @@ final readonly class HandingOut
                 $row->variant,
                 ByAttribute::of($row->by),
                 $missing,
+                $written,
                 $outdated,
             );
         }
@@ -86,9 +96,12 @@ final readonly class HandingOut
     /**
      * Makes the copies that are missing and brings the others up to date where nobody has written yet.
      *
+     * @param bool $goOn new copies begin with what was written in the lesson this one was begun from; pages that have come
+     *                   to the original since are added
+     *
      * @throws MaterialsRefused while there is nothing to hand out, nobody to get it, or an original is not finished
      */
-    public function makeCopies(Round $round): CopiesMade
+    public function makeCopies(Round $round, bool $goOn = false): CopiesMade
     {
         $floor = $this->floors->now($round->grouping->id);
         $rows = array_filter($this->plan->rows($round->id), fn (HandOutRow $row): bool => [] !== $this->due->of($row, $floor) || [] === $floor->groups);
@@ -107,7 +120,7 @@ final readonly class HandingOut
         $made = $brought = 0;
         $kept = [];
         foreach ($rows as $row) {
-            [$more, $newer, $left] = $this->makeRow($round, $row, $floor);
+            [$more, $newer, $left] = $this->em->wrapInTransaction(fn (): array => $this->makeRow($round, $row, $floor, $goOn));
             $made += $more;
             $brought += $newer;
             $kept = [...$kept, ...$left];
@@ -155,18 +168,38 @@ final readonly class HandingOut
     /**
      * @return array{int, int, list<string>}
      */
-    private function makeRow(Round $round, HandOutRow $row, Floor $floor): array
+    private function makeRow(Round $round, HandOutRow $row, Floor $floor, bool $goOn): array
     {
         $master = $this->master($row);
         $original = $this->cupboard->original($master);
+        $earlier = $goOn ? $this->store->earlier($round->id, $master->id) : [];
         $pages = [];
         $copies = [];
         foreach ($this->due->of($row, $floor) as $due) {
             $pages[$due->variant] ??= Pages::text($original->forCopies($due->variant));
-            $copies[] = ['due' => $due, 'name' => $this->name($round, $floor, $due, $master->title), 'pages' => $pages[$due->variant]];
+            $before = $earlier["{$due->group}|{$due->student}"] ?? null;
+            $copies[] = ['due' => $due, 'name' => $this->name($round, $floor, $due, $master->title), 'pages' => null === $before ? $pages[$due->variant] : Pages::text($this->added($before, $original->forCopies($due->variant)))];
+        }
+        [$made, $brought, $kept] = $this->store->make($round->id, $master->id, $master->version, $master->title, $copies);
+        foreach (array_intersect_key($made, $earlier) as $whose => $copy) {
+            $this->slots->goOn($earlier[$whose]['id'], $copy);
+            $this->shelf->goOn($earlier[$whose]['id'], $copy);
         }
 
-        return $this->store->make($round->id, $master->id, $master->version, $master->title, $copies);
+        return [\count($made), $brought, $kept];
+    }
+
+    /**
+     * @param array{pages: array<array-key, mixed>, worked: list<string>, ...} $before
+     * @param list<Page>                                                       $original
+     *
+     * @return list<Page> the copy as it was, with what has come to the original since
+     */
+    private function added(array $before, array $original): array
+    {
+        $pages = array_map(static fn (PageView $page): Page => $page->page(), $this->pages->read($before['pages']));
+
+        return CopyUpdate::of($pages, $original, $before['worked'])->pages;
     }
 
     private function name(Round $round, Floor $floor, CopyDue $due, string $title): string

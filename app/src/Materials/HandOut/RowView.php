@@ -21,6 +21,7 @@ final readonly class RowView
      * @param string           $variant    of all groups of which nothing else is said
      * @param ByAttribute|null $by         variants by what the class list says
      * @param int              $missing    copies that are still to be made
+     * @param int              $written    of those missing, the ones whose group or student wrote in theirs in the lesson this one was begun from
      * @param int              $outdated   copies made from an earlier version, in which nobody has written yet
      */
     public function __construct(
@@ -34,6 +35,7 @@ final readonly class RowView
         public string $variant,
         public ?ByAttribute $by,
         public int $missing,
+        public int $written,
         public int $outdated,
     ) {
     }

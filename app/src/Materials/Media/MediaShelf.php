@@ -117,6 +117,18 @@ final readonly class MediaShelf implements Forgets
         }
     }
 
+    /**
+     * The pictures of one copy belong to another too.
+     */
+    public function goOn(string $fromCopy, string $toCopy): void
+    {
+        $copy = $this->em->find(WorkCopy::class, $toCopy) ?? throw MaterialsRefused::missing();
+        foreach ($this->em->getRepository(CopyMedia::class)->findBy(['copy' => $fromCopy]) as $one) {
+            $this->em->persist(new CopyMedia($copy, $one->media, $one->by));
+        }
+        $this->em->flush();
+    }
+
     private function read(PutMedia $request): ReadMedia
     {
         $bytes = base64_decode($request->content, true);

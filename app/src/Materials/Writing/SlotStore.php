@@ -60,6 +60,18 @@ final readonly class SlotStore implements Forgets
     }
 
     /**
+     * A copy begins with what stands in another of the same group or student; that one stays as it is.
+     */
+    public function goOn(string $fromCopy, string $toCopy): void
+    {
+        $this->db->executeStatement(
+            "INSERT INTO slot_answer (copy_id, slot, owner, text, revision, author, at)
+             SELECT ?, slot, CASE WHEN owner = copy_id THEN ? ELSE owner END, text, 1, author, at FROM slot_answer WHERE copy_id = ? AND text <> ''",
+            [$toCopy, $toCopy, $fromCopy],
+        );
+    }
+
+    /**
      * A copy whose group stands on the floor of its round's grouping, and whose it is as things stand now.
      *
      * @return array{lesson: string, moments: array<array-key, mixed>, way: HandOutWay, members: list<string>, pages: array<array-key, mixed>}|null

@@ -146,6 +146,25 @@ final class MediaTest extends AppTestCase
         $this->putInto($this->ben, $copy, Files::picture('png', 60, 20))->is(200);
     }
 
+    public function test_the_next_lesson_that_goes_on_has_the_pictures_too(): void
+    {
+        $copy = $this->copyOf($this->ada);
+        $own = $this->putInto($this->ada, $copy, Files::picture('png', 30, 30))->text('id');
+        $this->save($this->ada, $copy, $own)->is(200);
+        $this->asTeacher();
+        $next = $this->ask('POST', '/api/staff/classes/'.$this->lesson->text('classId').'/lessons', ['title' => 'The day after', 'minutes' => 50, 'from' => $this->lesson->text('id')])->is(200);
+        self::assertSame([3, 1], [$next->int('handOut.0.missing'), $next->int('handOut.0.written')]);
+        self::assertSame(3, $this->ask('POST', '/api/staff/rounds/'.$next->text('round.id').'/copies/go-on')->is(200)->int('made'));
+        $this->setRound($next->text('id'), ['lookSeconds' => 0]);
+        $this->command($next->text('id'), 'sendOut')->is(200);
+        $now = $this->copyOf($this->ada);
+        self::assertNotSame($copy, $now);
+        foreach ([$this->ada => 200, $this->ben => 200, $this->out => 404] as $who => $status) {
+            $this->asStudent((string) $who);
+            $this->ask('GET', "/api/student/copies/{$now}/media/{$own}")->is($status);
+        }
+    }
+
     public function test_who_has_left_the_group_sees_its_pictures_no_more(): void
     {
         $copy = $this->copyOf($this->ada);

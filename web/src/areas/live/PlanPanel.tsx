@@ -175,7 +175,8 @@ export function PlanPanel({
     onError: fail,
   });
   const copies = useMutation({
-    mutationFn: () => take(api.POST('/api/staff/rounds/{id}/copies', path)),
+    mutationFn: (written: boolean) =>
+      take(api.POST(written ? '/api/staff/rounds/{id}/copies/go-on' : '/api/staff/rounds/{id}/copies', path)),
     onSuccess: (made) => {
       say(made.kept.length > 0 ? words.next.copiesKept(made.kept) : words.next.copiesMade(made.made + made.brought));
       void queries.invalidateQueries({ queryKey: ['copies', lesson.round.id] });
@@ -207,7 +208,8 @@ export function PlanPanel({
     retryRooms: () => rooms.mutate(),
     waitRooms: () => undefined,
     original: onOriginal,
-    copies: () => copies.mutate(),
+    copies: () => copies.mutate(false),
+    goOn: () => copies.mutate(true),
     send,
     begin: goOn,
     nextRound: goOn,
@@ -267,6 +269,14 @@ export function PlanPanel({
           <Line done={state.copies > 0 && state.copiesMissing === 0} title={words.next.work}>
             {workText(lesson)}
             {state.copiesOld > 0 && <BringChanges lesson={lesson} />}
+            {state.copiesWritten > 0 && (
+              <span className="mt-1 block">
+                {words.next.goOnLead}
+                <Button look="quiet" className="block" busy={copies.isPending} onClick={() => copies.mutate(false)}>
+                  {words.next.makeEmpty}
+                </Button>
+              </span>
+            )}
           </Line>
         </ul>
         {!lesson.template && moves && <div className="my-3">{main}</div>}

@@ -48,6 +48,7 @@ const row: Lesson['handOut'][number] = {
   variant: '',
   by: null,
   missing: 1,
+  written: 0,
   outdated: 0,
 };
 const written: Lesson = { ...withRooms, handOut: [row] };
@@ -64,6 +65,7 @@ describe('the one thing to do next', () => {
       [withRooms, 'original'],
       [{ ...written, handOut: [{ ...row, unfinished: 'There is nothing on the original yet.' }] }, 'original'],
       [written, 'copies'],
+      [{ ...written, handOut: [{ ...row, written: 1 }] }, 'goOn'],
       [copied, 'send'],
     ];
     expect(way.map(([lesson]) => nextStep(lesson).kind)).toEqual(way.map(([, kind]) => kind));

@@ -11,6 +11,7 @@ export type NextKind =
   | 'retryRooms'
   | 'original'
   | 'copies'
+  | 'goOn'
   | 'send'
   | 'begin'
   | 'nextRound'
@@ -43,6 +44,7 @@ export function setUp(lesson: Lesson) {
     unfinished: lesson.handOut.find((row) => row.unfinished !== null),
     copies: lesson.copies.length,
     copiesMissing: missing,
+    copiesWritten: lesson.handOut.reduce((sum, row) => sum + row.written, 0),
     copiesOld: lesson.handOut.reduce((sum, row) => sum + row.outdated, 0),
   };
 }
@@ -58,6 +60,7 @@ export function nextStep(lesson: Lesson): NextStep {
     return { kind: 'rooms', label: words.next.makeRooms(state.rooms - state.roomsMade) };
   if (state.originals === 0) return { kind: 'original', label: words.next.writeOriginal };
   if (state.unfinished !== undefined) return { kind: 'original', label: words.next.finish(state.unfinished.title) };
+  if (state.copiesWritten > 0) return { kind: 'goOn', label: words.next.goOn(state.copiesMissing) };
   if (state.copiesMissing > 0) return { kind: 'copies', label: words.next.makeCopies(state.copiesMissing) };
   return { kind: 'send', label: words.next.send(state.seated, state.groups, true) };
 }
