@@ -20,6 +20,8 @@ use FreshHuddle\Core\Materials\Original;
 final readonly class OriginalPackage
 {
     public const MOST_BYTES = 30_000_000;
+    /** Bytes of the text in it: as much as a text by itself may have. */
+    private const MOST_TEXT = 1_600_000;
     private const TEXTS = ['original.json', 'original.md'];
     private const ENDINGS = ['image/png' => 'png', 'image/jpeg' => 'jpg', 'image/webp' => 'webp', 'audio/mpeg' => 'mp3', 'audio/ogg' => 'ogg', 'audio/webm' => 'webm', 'audio/mp4' => 'm4a'];
 
@@ -50,6 +52,9 @@ final readonly class OriginalPackage
         $zip = self::open($bytes);
         foreach (self::TEXTS as $name) {
             $text = $zip->file($name);
+            if (null !== $text && \strlen($text) > self::MOST_TEXT) {
+                throw MaterialsRefused::unusable('materials.package_too_large', 'package');
+            }
             if (null !== $text) {
                 $media = [];
                 foreach ($zip->names() as $file) {

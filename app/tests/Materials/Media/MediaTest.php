@@ -160,7 +160,7 @@ final class MediaTest extends AppTestCase
         $now = $this->copyOf($this->ada);
         self::assertNotSame($copy, $now);
         foreach ([$this->ada => 200, $this->ben => 200, $this->out => 404] as $who => $status) {
-            $this->asStudent((string) $who);
+            $this->asStudent($who);
             $this->ask('GET', "/api/student/copies/{$now}/media/{$own}")->is($status);
         }
     }
@@ -230,6 +230,7 @@ final class MediaTest extends AppTestCase
         self::assertSame('package', $bring(Zip::of(['readme.txt' => 'x']))->text('errors.0.field'));
         self::assertSame('package', $bring(substr($files(), 0, 60))->text('errors.0.field'));
         self::assertSame('package', $bring($files('bomb.bin', str_repeat("\0", 31_000_000)))->text('errors.0.field'));
+        self::assertSame('package', $bring(Zip::of(['original.md' => str_repeat("- a card\n", 200_000)]))->text('errors.0.field'));
         $bring($files($picture, '<svg onload="alert(1)"/>'));
         $bring($files($picture, substr(Files::picture(), 0, 40)));
         $this->ask('POST', '/api/staff/originals/import', ['name' => 'x.zip', 'package' => '%%%'])->is(422);
