@@ -90,14 +90,14 @@ test('six work in every kind of slot at once, lines are cut and tabs closed, and
       await sort.getByRole('button', { name: 'Add', exact: true }).click();
       await expect(own).toHaveValue('', { timeout: 1_000 });
     }).toPass();
-    await page.getByLabel(`line ${i + 1}`, { exact: true }).check();
+    await expect(() => page.getByLabel(`line ${i + 1}`, { exact: true }).check()).toPass();
     await page.getByLabel(`row ${i + 1}: cell`).pressSequentially(say(i, 'cell'), { delay: 15 });
     const word = slot(page, 'Mark it.').getByRole('button', { name: new RegExp(`^${words[i] ?? ''}`) });
     await word.click();
     await word.click();
     await page.getByLabel('Your remark').fill(say(i, 'remarks'));
     await page.getByLabel(`Sentence ${i + 1}, better`).fill(say(i, 'mends'));
-    await page.getByRole('radio', { name: i % 2 === 0 ? /^this/ : /^that/ }).check();
+    await expect(() => page.getByRole('radio', { name: i % 2 === 0 ? /^this/ : /^that/ }).check()).toPass();
     await page.getByLabel('Put in a picture').setInputFiles({ name: 'p.png', mimeType: 'image/png', buffer: png });
   };
 
