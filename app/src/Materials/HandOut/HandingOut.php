@@ -66,12 +66,13 @@ final readonly class HandingOut
             $original = $this->master($row);
             $master = $this->cupboard->original($original);
             $unfinished = $master->unfinished();
-            $missing = $outdated = $written = 0;
-            $earlier = null === $round->lesson->begunFrom ? [] : $this->store->earlier($round->id, $row->original);
+            $outdated = 0;
+            $missing = [];
             foreach ($this->due->of($row, $floor) as $due) {
                 $copy = $there[$row->original]["{$due->group}|{$due->student}"] ?? null;
-                $missing += null === $copy ? 1 : 0;
-                $written += null === $copy && isset($earlier["{$due->group}|{$due->student}"]) ? 1 : 0;
+                if (null === $copy) {
+                    $missing["{$due->group}|{$due->student}"] = true;
+                }
                 $outdated += null !== $copy && ($copy->version !== $original->version || $copy->variant !== $due->variant || $copy->way !== $due->way) ? 1 : 0;
             }
             $views[] = new RowView(
@@ -84,8 +85,9 @@ final readonly class HandingOut
                 array_map(static fn (string $group, array $cell): CellView => new CellView($group, $cell['way'], $cell['variant']), array_keys($row->cells), array_values($row->cells)),
                 $row->variant,
                 ByAttribute::of($row->by),
-                $missing,
-                $written,
+                \count($missing),
+                // Asked for only while something is to be made: a lesson is looked at far more often.
+                [] === $missing || null === $round->lesson->begunFrom ? 0 : \count(array_intersect_key($missing, $this->store->earlier($round->id, $row->original))),
                 $outdated,
             );
         }

@@ -16,7 +16,9 @@ use FreshHuddle\App\Roster\Door\Passes;
 use FreshHuddle\App\Roster\Roster;
 use FreshHuddle\App\Roster\Student;
 use FreshHuddle\Core\Grouping\Group;
+use FreshHuddle\Core\Materials\HandOutRow;
 use FreshHuddle\Core\Materials\HandOutWay;
+use FreshHuddle\Core\Materials\Original;
 
 /**
  * Puts a round on paper. Variants that go by what the class list says of students are not named there: a wall need not know
@@ -46,7 +48,9 @@ final readonly class Handouts
         $numbers = $this->numbers->of($round->grouping);
         $groups = $slips = [];
         $tables = $this->floors->now($round->grouping->id)->groups;
-        $work = array_map(fn (Group $group): array => $this->work($round, $group->id), $tables);
+        $rows = $this->plan->rows($round->id);
+        $originals = $this->originals($rows);
+        $work = array_map(static fn (Group $group): array => self::work($rows, $originals, $group->id), $tables);
         $alike = array_values(array_filter($work[0] ?? [], static fn (WorkLine $line): bool => [] === array_filter($work, static fn (array $lines): bool => !$line->isAmong($lines))));
         foreach ($tables as $i => $group) {
             $own = array_values(array_filter($work[$i], static fn (WorkLine $line): bool => !$line->isAmong($alike)));
@@ -81,19 +85,37 @@ final readonly class Handouts
     }
 
     /**
+     * @param list<HandOutRow> $rows
+     *
+     * @return array<string, Original> by id
+     */
+    private function originals(array $rows): array
+    {
+        $originals = [];
+        foreach ($rows as $row) {
+            $originals[$row->original] = $this->cupboard->original($this->em->find(Master::class, $row->original) ?? throw MaterialsRefused::missing());
+        }
+
+        return $originals;
+    }
+
+    /**
+     * @param list<HandOutRow>        $rows
+     * @param array<string, Original> $originals by id
+     *
      * @return list<WorkLine>
      */
-    private function work(Round $round, string $group): array
+    private static function work(array $rows, array $originals, string $group): array
     {
         $lines = [];
-        foreach ($this->plan->rows($round->id) as $row) {
+        foreach ($rows as $row) {
             $cell = $row->cell($group);
             if (HandOutWay::Nothing === $cell['way']) {
                 continue;
             }
-            $original = $this->em->find(Master::class, $row->original) ?? throw MaterialsRefused::missing();
+            $original = $originals[$row->original];
             $variant = null;
-            foreach (null === $row->by ? $this->cupboard->original($original)->variants : [] as $one) {
+            foreach (null === $row->by ? $original->variants : [] as $one) {
                 $variant = $one->id === $cell['variant'] ? $one->name : $variant;
             }
             $lines[] = new WorkLine($original->title, $cell['way'], $variant);
