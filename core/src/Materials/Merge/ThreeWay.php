@@ -6,7 +6,8 @@ namespace FreshHuddle\Core\Materials\Merge;
 
 /**
  * Brings together what two people made of the same text (Khanna, Kunal and Pierce, “A formal investigation of diff3”,
- * 2007), word by word. Where both changed the same place both versions stay, theirs first: nothing typed is lost.
+ * 2007), word by word. Two who write at different places of one word write one word; where both changed the same place
+ * both versions stay, theirs first: nothing typed is lost.
  */
 final readonly class ThreeWay
 {
@@ -39,6 +40,7 @@ final readonly class ThreeWay
             [$from, $to, $leftRun, $rightRun] = self::nextRegion($left, $right);
             array_push($merged, ...\array_slice($words, $at, $from - $at));
             array_push($merged, ...self::resolve(
+                \array_slice($words, $from, $to - $from),
                 self::rewritten($words, $from, $to, $leftRun),
                 self::rewritten($words, $from, $to, $rightRun),
                 [] === $leftRun,
@@ -107,12 +109,13 @@ final readonly class ThreeWay
     }
 
     /**
+     * @param list<string> $base
      * @param list<string> $theirs
      * @param list<string> $mine
      *
      * @return list<string>
      */
-    private static function resolve(array $theirs, array $mine, bool $onlyMine, bool $onlyTheirs): array
+    private static function resolve(array $base, array $theirs, array $mine, bool $onlyMine, bool $onlyTheirs): array
     {
         if ($onlyMine || $theirs === $mine) {
             return $mine;
@@ -120,18 +123,41 @@ final readonly class ThreeWay
         if ($onlyTheirs) {
             return $theirs;
         }
-        // One side may have gone on from where the other is: then the longer holds both.
-        if (\array_slice($theirs, 0, \count($mine)) === $mine) {
-            return $theirs;
-        }
-        if (\array_slice($mine, 0, \count($theirs)) === $theirs) {
-            return $mine;
-        }
         $a = implode('', $theirs);
         $b = implode('', $mine);
+        // One side may have gone on from where the other is: then the longer holds both. White space that both have typed
+        // before words of their own is no such thing: each goes on behind their own.
+        $onlySpace = ('' !== $a && '' === trim($a)) || ('' !== $b && '' === trim($b));
+        if (!$onlySpace && \array_slice($theirs, 0, \count($mine)) === $mine) {
+            return $theirs;
+        }
+        if (!$onlySpace && \array_slice($mine, 0, \count($theirs)) === $theirs) {
+            return $mine;
+        }
+        $both = self::inOneWord(implode('', $base), $a, $b);
+        if (null !== $both) {
+            return [$both];
+        }
         $apart = 1 === preg_match('/\s$/u', $a) || 1 === preg_match('/^\s/u', $b) ? [] : [' '];
 
         return [...$theirs, ...$apart, ...$mine];
+    }
+
+    /**
+     * Two who write in different places of the same word write one word.
+     *
+     * @return string|null null where their places touch
+     */
+    private static function inOneWord(string $base, string $theirs, string $mine): ?string
+    {
+        $left = Splice::between($base, $theirs);
+        $right = Splice::between($base, $mine);
+
+        return match (true) {
+            $left->at + $left->gone < $right->at => $left->of($right->of($base)),
+            $right->at + $right->gone < $left->at => $right->of($left->of($base)),
+            default => null,
+        };
     }
 
     /**

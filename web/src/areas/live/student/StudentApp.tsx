@@ -1,4 +1,4 @@
-import { useEffect, useState } from 'react';
+import { Suspense, useEffect, useState } from 'react';
 import { useServerNow } from '../../../api/clock';
 import type { Schema } from '../../../api/client';
 import { Button } from '../../../ui/Button';
@@ -6,17 +6,20 @@ import { Sign } from '../../../ui/Sign';
 import { Wordmark } from '../../../ui/Wordmark';
 import { student as words } from '../../../words/student';
 import { MediaContext } from '../../materials/media';
-import { CopyPage } from '../../materials/student/CopyPage';
 import { mediaOf } from '../../materials/student/mediaOf';
 import { JoinPage } from '../../roster/student/JoinPage';
 import { comingBackUntil, phaseOf, type Phase } from '../phase';
 import { secondsUntil } from '../../../api/clock';
 import { Duration } from '../../../ui/Duration';
 import { drawer } from '../../../ui/drawer';
+import { lazily } from '../../../ui/lazily';
 import { LineNote } from '../../../ui/LineNote';
 import { GoButton, NowPage } from './NowPage';
 import { useMoved, type Moved } from './useMoved';
 import { useNow } from './useNow';
+
+const loadSheet = () => import('../../materials/student/CopyPage').then((file) => ({ default: file.CopyPage }));
+const CopyPage = lazily(loadSheet);
 
 const noticeShownFor = 900_000;
 const readUpTo = drawer('notice.read');
@@ -171,6 +174,12 @@ export function StudentApp({ outside: isOutside = false, typed = '' }: { outside
     if (phase === 'comingBack' && 'vibrate' in navigator) navigator.vibrate([200, 100, 200]);
   }, [phase]);
 
+  // The sheet's script is here before it is pressed for.
+  const hasSheet = copies.length > 0;
+  useEffect(() => {
+    if (hasSheet) loadSheet().catch(() => undefined);
+  }, [hasSheet]);
+
   if (outside) return <JoinPage onJoined={look} typed={typed} />;
   if (now === null) {
     return (
@@ -201,7 +210,9 @@ export function StudentApp({ outside: isOutside = false, typed = '' }: { outside
         <>
           <SheetHead group={group} open={copy.id} onOpen={setSheet} onBack={() => setSheet(null)} />
           <MediaContext value={mediaOf(copy.id)}>
-            <CopyPage key={copy.id} copy={copy} me={now.id} members={group.members} />
+            <Suspense fallback={<p className="mt-6 text-soft">{words.loading}</p>}>
+              <CopyPage key={copy.id} copy={copy} me={now.id} members={group.members} />
+            </Suspense>
           </MediaContext>
           {phase === 'back' && (
             <div className="mt-8">

@@ -1,16 +1,17 @@
-import { lazy, Suspense, type ComponentType } from 'react';
+import { Suspense, type ComponentType } from 'react';
+import { lazily } from '../../../ui/lazily';
 import type { BlockKind } from '../blocks';
 import type { FillProps } from './FillProps';
 
 /** Each comes when a sheet has one. */
 const fills: Partial<Record<BlockKind, ComponentType<FillProps>>> = {
-  sort: lazy(() => import('./Sort')),
-  ticks: lazy(() => import('./Ticks')),
-  table: lazy(() => import('./Table')),
-  markUp: lazy(() => import('./MarkUp')),
-  mend: lazy(() => import('./Mend')),
-  choose: lazy(() => import('./Choose')),
-  ownPictures: lazy(() => import('./OwnPictures')),
+  sort: lazily(() => import('./Sort')),
+  ticks: lazily(() => import('./Ticks')),
+  table: lazily(() => import('./Table')),
+  markUp: lazily(() => import('./MarkUp')),
+  mend: lazily(() => import('./Mend')),
+  choose: lazily(() => import('./Choose')),
+  ownPictures: lazily(() => import('./OwnPictures')),
 };
 
 /** A slot that holds things, to be filled or only shown. */

@@ -1,7 +1,8 @@
-import { lazy, Suspense } from 'react';
+import { Suspense } from 'react';
 import { useServerNow } from '../../../api/clock';
 import { api, take, type Schema } from '../../../api/client';
 import { copy as fillWords } from '../../../words/copy';
+import { lazily } from '../../../ui/lazily';
 import { student as words } from '../../../words/student';
 import { isAlone, isSlot, type Block, type Copy } from '../blocks';
 import { Fill } from '../fill/Fill';
@@ -13,8 +14,8 @@ type Answer = Schema['AnswerView'];
 type Mate = Schema['Mate'];
 
 const writingFor = 4_000;
-const History = lazy(() => import('../fill/History'));
-const Heard = lazy(() => import('../fill/Heard'));
+const History = lazily(() => import('../fill/History'));
+const Heard = lazily(() => import('../fill/Heard'));
 
 /** The way to what stood in a slot before; for a member, who may bring any of it back. */
 function Before({ of, block, members }: { of: SlotOf; block: Block; members: Mate[] }) {

@@ -1,7 +1,7 @@
 import { useId, useLayoutEffect, useRef } from 'react';
 import { student as words } from '../../../words/student';
 import { Carets, useCarets } from './Carets';
-import { movedCaret } from './caret';
+import { isFree, keptApart, movedCaret } from './caret';
 import type { SlotSync } from './slotSync';
 import { useSlot, type SlotOf } from './useSlot';
 
@@ -13,6 +13,9 @@ interface SlotFieldProps extends SlotOf {
   mates: { id: string; name: string }[];
   now: number;
 }
+
+/** Letters that are still being put together from several keys are left to the keyboard. */
+const isComposing = (event: Event) => event instanceof InputEvent && event.isComposing;
 
 /** Whether what stands there is saved, and who else is at it. */
 export function SlotNote({ sync, writing }: { sync: SlotSync; writing: string[] }) {
@@ -38,6 +41,7 @@ export function SlotField(props: SlotFieldProps) {
   const box = useRef<HTMLTextAreaElement>(null);
   const shown = useRef(sync.text);
   const caret = useRef(0);
+  const closedIn = useRef(false);
 
   // Where others changed the text under the caret, the caret moves with it; the box grows with the text.
   useLayoutEffect(() => {
@@ -45,6 +49,7 @@ export function SlotField(props: SlotFieldProps) {
     if (area === null) return;
     if (text !== shown.current && document.activeElement === area) {
       const to = movedCaret(shown.current, text, caret.current);
+      closedIn.current = !isFree(text, to) && (closedIn.current || isFree(shown.current, caret.current));
       area.setSelectionRange(to, to);
       caret.current = to;
     }
@@ -66,11 +71,21 @@ export function SlotField(props: SlotFieldProps) {
           maxLength={20_000}
           value={text}
           onChange={(event) => {
-            shown.current = event.target.value;
-            caret.current = event.target.selectionStart;
-            sync.type(event.target.value, event.target.selectionStart, text);
+            const { value, selectionStart } = event.target;
+            const typed =
+              closedIn.current && !isComposing(event.nativeEvent) && value.length > text.length
+                ? keptApart(value, caret.current, selectionStart)
+                : { text: value, caret: selectionStart };
+            closedIn.current = false;
+            shown.current = value;
+            caret.current = selectionStart;
+            sync.type(typed.text, typed.caret, text);
           }}
-          onSelect={(event) => (caret.current = event.currentTarget.selectionStart)}
+          onSelect={(event) => {
+            const { selectionStart } = event.currentTarget;
+            if (selectionStart !== caret.current) closedIn.current = false;
+            caret.current = selectionStart;
+          }}
           className="block w-full resize-none overflow-hidden border-2 border-ink bg-sheet px-3 py-2 text-lg leading-relaxed"
         />
         <Carets

@@ -16,8 +16,8 @@ interface Kept {
   sending: Save | null;
 }
 
-const pause = 600;
-const longest = 1_500;
+const pause = 250;
+const longest = 500;
 const firstRetry = 1_000;
 const slowestRetry = 8_000;
 

@@ -1,14 +1,15 @@
-import { lazy, Suspense, useEffect, useState } from 'react';
+import { Suspense, useEffect, useState } from 'react';
 import { api, take, type Schema } from '../../../api/client';
 import { isProblem, problemText } from '../../../api/problem';
 import { Button } from '../../../ui/Button';
 import { Field } from '../../../ui/Field';
+import { lazily } from '../../../ui/lazily';
 import { student as words } from '../../../words/student';
 import { AtTheDoor, TypeDoorWord } from './AtTheDoor';
 import { Waiting } from './Waiting';
 
 /** Only where the teacher has chosen so. */
-const PressName = lazy(() => import('./PressName'));
+const PressName = lazily(() => import('./PressName'));
 
 type Door = Schema['ClassDoor'];
 type Join = Schema['JoinClass'];
