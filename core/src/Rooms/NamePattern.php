@@ -15,14 +15,17 @@ final readonly class NamePattern
     private const MAX_NAME = 120;
 
     /**
+     * @param list<string> $placeholders what may stand in braces
+     * @param int          $longest      signs of a name
+     *
      * @throws UnknownPlaceholder if something else stands in braces
      */
-    public function __construct(public string $pattern)
+    public function __construct(public string $pattern, array $placeholders = self::PLACEHOLDERS, private int $longest = self::MAX_NAME)
     {
         preg_match_all('/\{([^{}]*)\}/u', $pattern, $found);
         foreach ($found[1] as $placeholder) {
-            if (!\in_array($placeholder, self::PLACEHOLDERS, true)) {
-                throw UnknownPlaceholder::named($placeholder);
+            if (!\in_array($placeholder, $placeholders, true)) {
+                throw UnknownPlaceholder::named($placeholder, $placeholders);
             }
         }
     }
@@ -30,7 +33,7 @@ final readonly class NamePattern
     /**
      * @param array<string, string|int> $values a value a placeholder; one that is missing becomes nothing
      *
-     * @return string at most 120 signs
+     * @return string at most 120 signs, or as many as were said
      */
     public function name(array $values): string
     {
@@ -41,6 +44,6 @@ final readonly class NamePattern
         );
         $name = trim((string) preg_replace('/\s+/u', ' ', $name));
 
-        return mb_strlen($name) > self::MAX_NAME ? rtrim(mb_substr($name, 0, self::MAX_NAME - 1)).'…' : $name;
+        return mb_strlen($name) > $this->longest ? rtrim(mb_substr($name, 0, $this->longest - 1)).'…' : $name;
     }
 }

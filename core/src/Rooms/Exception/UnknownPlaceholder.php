@@ -6,12 +6,14 @@ namespace FreshHuddle\Core\Rooms\Exception;
 
 use FreshHuddle\Core\Message;
 use FreshHuddle\Core\Refused;
-use FreshHuddle\Core\Rooms\NamePattern;
 
 final class UnknownPlaceholder extends Refused
 {
-    public static function named(string $placeholder): self
+    /**
+     * @param list<string> $known
+     */
+    public static function named(string $placeholder, array $known): self
     {
-        return new self(new Message('rooms.unknown_placeholder', ['placeholder' => $placeholder, 'known' => array_map(static fn (string $one): string => '{'.$one.'}', NamePattern::PLACEHOLDERS)]));
+        return new self(new Message('rooms.unknown_placeholder', ['placeholder' => $placeholder, 'known' => array_map(static fn (string $one): string => '{'.$one.'}', $known)]));
     }
 }

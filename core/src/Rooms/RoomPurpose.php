@@ -1,0 +1,15 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FreshHuddle\Core\Rooms;
+
+enum RoomPurpose: string
+{
+    /** Where the whole class meets; one a class. */
+    case Main = 'main';
+    /** A group's own place to talk; one a group. */
+    case Group = 'group';
+    /** A standing room that belongs to no group; any number a class. */
+    case Side = 'side';
+}

@@ -1,0 +1,38 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FreshHuddle\Core\Rooms;
+
+/**
+ * Where rooms come from, and what can be asked of them there.
+ */
+enum SourceKind: string
+{
+    /** Rooms are made at a meeting service that we can talk to. */
+    case MeetingService = 'meetingService';
+    /** Links of the teacher's own, to a program we cannot talk to. */
+    case OwnLinks = 'ownLinks';
+    /** Addresses with a name in them. */
+    case NamePattern = 'namePattern';
+    /** Places in one building. */
+    case Classroom = 'classroom';
+
+    /** People are sent there through an address. */
+    public function hasLink(): bool
+    {
+        return self::Classroom !== $this;
+    }
+
+    /** It is made for us, people can be moved there and spoken to there, and we are told who is there. */
+    public function answers(): bool
+    {
+        return self::MeetingService === $this;
+    }
+
+    /** Whoever is first may have to open it for the others. */
+    public function mayNeedOpening(): bool
+    {
+        return self::OwnLinks === $this || self::NamePattern === $this;
+    }
+}
