@@ -49,7 +49,23 @@ final readonly class ThreeWay
             $at = $to;
         }
 
-        return implode('', [...$merged, ...\array_slice($words, $at)]);
+        return self::joined([...$merged, ...\array_slice($words, $at)]);
+    }
+
+    /**
+     * Words that nobody has written as one stay apart: no text has two beside each other with nothing between.
+     *
+     * @param list<string> $words
+     */
+    private static function joined(array $words): string
+    {
+        $text = $before = '';
+        foreach ($words as $word) {
+            $text .= 1 === preg_match('/\S$/uD', $before) && 1 === preg_match('/^\S/u', $word) ? ' '.$word : $word;
+            $before = '' === $word ? $before : $word;
+        }
+
+        return $text;
     }
 
     /**
@@ -138,9 +154,8 @@ final readonly class ThreeWay
         if (null !== $both) {
             return [$both];
         }
-        $apart = 1 === preg_match('/\s$/u', $a) || 1 === preg_match('/^\s/u', $b) ? [] : [' '];
 
-        return [...$theirs, ...$apart, ...$mine];
+        return [...$theirs, ...$mine];
     }
 
     /**

@@ -44,6 +44,8 @@ final class ThreeWayTest extends TestCase
         yield 'one word, gone on with in two ways' => ['wall', 'walls', 'walled', 'walls walled'];
         yield 'one word, written in at two places' => ['BenChi', 'BenChis', 'BensChi', 'BensChis'];
         yield 'and gone on with behind it' => ['a BenChi b', 'a BenChisays b', 'a Bens Chi b', 'a Bens Chisays b'];
+        yield 'what comes behind white space that another has widened' => [' ', '  Fay', ' Esi', '  Fay Esi'];
+        yield 'what comes before a word that another has put in' => ['a  b', 'a x b', 'ay  b', 'ay x b'];
         yield 'lines' => ["one\ntwo\n", "zero\none\ntwo\n", "one\ntwo\nthree\n", "zero\none\ntwo\nthree\n"];
         yield 'other scripts' => ['стена', 'стена здесь', 'новая стена', 'новая стена здесь'];
         yield 'right to left' => ['الماء', 'الماء هنا', 'الماء', 'الماء هنا'];
