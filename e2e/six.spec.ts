@@ -93,9 +93,12 @@ test('six work in every kind of slot at once, lines are cut and tabs closed, and
     await expect(() => page.getByLabel(`line ${i + 1}`, { exact: true }).check()).toPass();
     await page.getByLabel(`row ${i + 1}: cell`).pressSequentially(say(i, 'cell'), { delay: 15 });
     const word = slot(page, 'Mark it.').getByRole('button', { name: new RegExp(`^${words[i] ?? ''}`) });
-    await word.click();
-    await word.click();
-    await page.getByLabel('Your remark').fill(say(i, 'remarks'));
+    const remark = page.getByLabel('Your remark');
+    await expect(async () => {
+      if (!(await remark.isVisible())) await word.click();
+      await expect(remark).toBeVisible({ timeout: 500 });
+    }).toPass();
+    await remark.fill(say(i, 'remarks'));
     await page.getByLabel(`Sentence ${i + 1}, better`).fill(say(i, 'mends'));
     await expect(() => page.getByRole('radio', { name: i % 2 === 0 ? /^this/ : /^that/ }).check()).toPass();
     await page.getByLabel('Put in a picture').setInputFiles({ name: 'p.png', mimeType: 'image/png', buffer: png });

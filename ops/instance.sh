@@ -213,6 +213,9 @@ write_configuration() {
     install -d -o "$user" "$RUN/serve"
 }
 
+# What opens the control page of the stand-in meeting service.
+standin_key() { FH_VAR="$FH_VAR" php -r 'require $argv[1]; $s = require $argv[2]; echo FreshHuddle\Standin\Meeting\ControlPage::key($s["MEETING_TOKEN"]);' "$ROOT/vendor/autoload.php" "$FH_VAR/settings.php"; }
+
 control() { supervisorctl -s "unix://$SUPERVISOR" "$@"; }
 is_running() { [ -S "$SUPERVISOR" ] && control pid >/dev/null 2>&1; }
 
@@ -247,7 +250,7 @@ databases() {
     done
     sql standins -f "$ROOT/standins/migrations/meeting.sql" >/dev/null
     # Until there are users, the schema is one first migration, written anew: what an older one made cannot be brought up to date.
-    [ "$(sql fresh_huddle -c "SELECT to_regclass('grouping') IS NULL OR (to_regclass('sign_up') IS NOT NULL AND to_regclass('media') IS NOT NULL)")" = t ] ||
+    [ "$(sql fresh_huddle -c "SELECT to_regclass('grouping') IS NULL OR (to_regclass('sign_up') IS NOT NULL AND to_regclass('room_source') IS NOT NULL)")" = t ] ||
         fail "this instance keeps its data in an older way that cannot be brought up to date. Begin anew with bin/start --fresh."
     huddle doctrine:migrations:migrate --no-interaction --allow-no-migration >"$FH_VAR/log/migrate.log" 2>&1 ||
         fail "the database could not be brought up to date; see $FH_VAR/log/migrate.log."

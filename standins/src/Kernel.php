@@ -5,8 +5,10 @@ declare(strict_types=1);
 namespace FreshHuddle\Standin;
 
 use FreshHuddle\Standin\Bucket\BucketApi;
+use FreshHuddle\Standin\Meeting\ControlPage;
 use FreshHuddle\Standin\Meeting\MeetingApi;
 use FreshHuddle\Standin\Meeting\MeetingPages;
+use FreshHuddle\Standin\Meeting\Recordings;
 use Symfony\Bundle\FrameworkBundle\FrameworkBundle;
 use Symfony\Bundle\FrameworkBundle\Kernel\MicroKernelTrait;
 use Symfony\Component\DependencyInjection\Loader\Configurator\ContainerConfigurator;
@@ -67,6 +69,8 @@ final class Kernel extends BaseKernel
         $services->load('FreshHuddle\\Standin\\', __DIR__.'/')->exclude([__DIR__.'/Kernel.php']);
         $services->get(MeetingApi::class)->tag('controller.service_arguments');
         $services->get(MeetingPages::class)->tag('controller.service_arguments');
+        $services->get(ControlPage::class)->tag('controller.service_arguments');
+        $services->get(Recordings::class)->tag('controller.service_arguments');
         $services->get(BucketApi::class)->tag('controller.service_arguments');
     }
 

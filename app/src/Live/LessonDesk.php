@@ -14,11 +14,14 @@ use FreshHuddle\App\Lesson\RoundView;
 use FreshHuddle\App\Lesson\RunningOrders;
 use FreshHuddle\App\Live\ClassPage\ClassPageController;
 use FreshHuddle\App\Materials\HandOut\HandingOut;
+use FreshHuddle\App\Ready\Readiness;
 use FreshHuddle\App\Rooms\RoomReader;
+use FreshHuddle\App\Rooms\RoomSources;
 use FreshHuddle\App\Roster\ClassReader;
 use FreshHuddle\App\Roster\Door\Doorway;
 use FreshHuddle\App\Roster\StudentView;
 use FreshHuddle\App\Worker\FailedTasks;
+use FreshHuddle\Core\Lesson\Phase;
 use FreshHuddle\Core\Live\Whereabouts;
 
 /**
@@ -32,6 +35,8 @@ final readonly class LessonDesk
         private ClassReader $classes,
         private WhereaboutsReader $whereabouts,
         private RoomReader $rooms,
+        private RoomSources $roomSources,
+        private Readiness $readiness,
         private HandingOut $handingOut,
         private EventStore $events,
         private Doorway $doorway,
@@ -58,6 +63,12 @@ final readonly class LessonDesk
         $where = null === $lesson->endedAt ? $this->whereabouts->of($class->id, $students, $floorNow, $roundNow->state(), $now) : $this->wasThere($lesson, $students);
         $onList = array_map(static fn (StudentView $student): string => $student->id, $students);
 
+        $rooms = $this->rooms->ofRound($round->grouping->id, $class->id, $floor);
+        $rows = $this->handingOut->rows($round, $floor, $copies);
+        $order = $this->orders->view($lesson);
+        $phase = $round->state()->phase($now);
+        $isPlanned = null === $lesson->endedAt && (Phase::Planned === $phase || Phase::Back === $phase);
+
         return new LessonView(
             $lesson->id,
             $lesson->title,
@@ -71,7 +82,7 @@ final readonly class LessonDesk
             $lesson->endedAt,
             $lesson->eventSeq,
             $now,
-            $this->orders->view($lesson),
+            $order,
             RoundView::of($round),
             RoundView::of($roundNow),
             FloorView::of($round->grouping->id, $round->grouping->name, $this->floors->steps($round->grouping->id), $floor, $onList),
@@ -87,9 +98,11 @@ final readonly class LessonDesk
                 $student->attributes,
                 $student->tags,
             ), $students),
-            $this->rooms->ofRound($round->grouping->id, $class->id, $floor),
-            $this->handingOut->rows($round, $floor, $copies),
+            $rooms,
+            $this->roomSources->of($class)->kind,
+            $rows,
             $copies,
+            $isPlanned ? $this->readiness->of($round, $floor, $students, $rooms, $rows, $copies, $order) : [],
             $this->events->notices($lesson->id),
             $this->doorway->of($class->id),
             $this->failed->of($class->id),

@@ -9,9 +9,11 @@ use FreshHuddle\App\Lesson\RoundView;
 use FreshHuddle\App\Lesson\RunningOrderView;
 use FreshHuddle\App\Materials\HandOut\CopySummary;
 use FreshHuddle\App\Materials\HandOut\RowView;
+use FreshHuddle\App\Ready\FindingView;
 use FreshHuddle\App\Rooms\RoomView;
 use FreshHuddle\App\Roster\Door\DoorwayView;
 use FreshHuddle\App\Worker\FailedTaskView;
+use FreshHuddle\Core\Rooms\SourceKind;
 
 /**
  * A lesson as the teacher's screen needs it, at one moment.
@@ -19,21 +21,23 @@ use FreshHuddle\App\Worker\FailedTaskView;
 final readonly class LessonView
 {
     /**
-     * @param int|null             $startsAt  milliseconds since 1970; null for a template
-     * @param bool                 $template  no lesson, but what lessons are begun from
-     * @param bool                 $current   students of the class are taken to this lesson
-     * @param int|null             $endedAt   when it was over; places of students are then who was there. Milliseconds since 1970
-     * @param int                  $serverNow milliseconds since 1970, for the clock on the page
-     * @param RoundView            $round     the round that was asked for; floor, rooms, hand-out plan and copies are its own
-     * @param RoundView            $roundNow  the round the lesson is in or comes to next
-     * @param list<SeatedStudent>  $students  the class list
+     * @param int|null             $startsAt   milliseconds since 1970; null for a template
+     * @param bool                 $template   no lesson, but what lessons are begun from
+     * @param bool                 $current    students of the class are taken to this lesson
+     * @param int|null             $endedAt    when it was over; places of students are then who was there. Milliseconds since 1970
+     * @param int                  $serverNow  milliseconds since 1970, for the clock on the page
+     * @param RoundView            $round      the round that was asked for; floor, rooms, hand-out plan and copies are its own
+     * @param RoundView            $roundNow   the round the lesson is in or comes to next
+     * @param list<SeatedStudent>  $students   the class list
      * @param list<RoomView>       $rooms
-     * @param list<RowView>        $handOut   the hand-out plan
+     * @param SourceKind           $roomSource where new rooms come from
+     * @param list<RowView>        $handOut    the hand-out plan
      * @param list<CopySummary>    $copies
-     * @param list<NoticeView>     $notices   newest first
-     * @param list<DoorwayView>    $doorway   who waits to be let in
-     * @param list<FailedTaskView> $failed    what could not be done
-     * @param string               $classPage the path of the page for the wall
+     * @param list<FindingView>    $findings   what is not in place before students are sent out, what stops first; none while they are out
+     * @param list<NoticeView>     $notices    newest first
+     * @param list<DoorwayView>    $doorway    who waits to be let in
+     * @param list<FailedTaskView> $failed     what could not be done
+     * @param string               $classPage  the path of the page for the wall
      */
     public function __construct(
         public string $id,
@@ -54,8 +58,10 @@ final readonly class LessonView
         public FloorView $floor,
         public array $students,
         public array $rooms,
+        public SourceKind $roomSource,
         public array $handOut,
         public array $copies,
+        public array $findings,
         public array $notices,
         public array $doorway,
         public array $failed,

@@ -13,7 +13,6 @@ final readonly class MyGroup
      * @param int            $number  from 1
      * @param int            $mark    which colour and sign
      * @param list<Mate>     $members seat 1 first, the student included
-     * @param bool           $room    there is a room to go to
      * @param list<CopyLink> $copies  what the student has to work on, in order
      * @param int            $seat    the student's own number, from 1
      * @param string         $role    '' for none
@@ -25,7 +24,7 @@ final readonly class MyGroup
         public int $number,
         public int $mark,
         public array $members,
-        public bool $room,
+        public MyRoom $room,
         public array $copies,
         public int $seat,
         public string $role,

@@ -8,7 +8,7 @@ use FreshHuddle\App\Database\Clock;
 use FreshHuddle\App\Grouping\SignUp\SignUps;
 use FreshHuddle\App\Grouping\SignUp\TakeSeat;
 use FreshHuddle\App\Http\Body\Body;
-use FreshHuddle\App\Rooms\Meeting\RoomService;
+use FreshHuddle\App\Rooms\Source\Sources;
 use FreshHuddle\App\Roster\Device\StudentUser;
 use Symfony\Component\HttpFoundation\RedirectResponse;
 use Symfony\Component\HttpFoundation\Response;
@@ -23,7 +23,7 @@ final readonly class StudentController
         private PresenceStore $presence,
         private SignUps $signUps,
         private Clock $clock,
-        private RoomService $rooms,
+        private Sources $sources,
     ) {
     }
 
@@ -53,6 +53,15 @@ final readonly class StudentController
         return new SignAnswer($student->lessonId, $known['seq'], $known['seenIn'], $this->clock->ms());
     }
 
+    /** Whoever opens the room of their group says that it is open now. */
+    #[Route('/room/open', methods: ['POST'])]
+    public function openRoom(#[CurrentUser] StudentUser $student): StudentNow
+    {
+        $this->page->openRoom($student);
+
+        return $this->page->now($student);
+    }
+
     /** The way to where the student belongs now. */
     #[Route('/room', methods: ['GET'])]
     public function room(#[CurrentUser] StudentUser $student): Response
@@ -63,6 +72,6 @@ final readonly class StudentController
         }
         $this->presence->followed($student->id, $way['place']);
 
-        return new RedirectResponse($this->rooms->letIn($way['link']), headers: ['Cache-Control' => 'no-store', 'Referrer-Policy' => 'no-referrer']);
+        return new RedirectResponse($this->sources->get($way['source'])->letIn($way['link']), headers: ['Cache-Control' => 'no-store', 'Referrer-Policy' => 'no-referrer']);
     }
 }

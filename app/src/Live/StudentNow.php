@@ -19,7 +19,7 @@ final readonly class StudentNow
      * @param MySegment|null   $segment     what the lesson is at; null before it has begun
      * @param string|null      $round       the round the moments are of: the one it is in, or the last that was sent out
      * @param MyGroup|null     $group       null until groups are shown, and without a seat
-     * @param bool             $mainSession there is a main session to go to
+     * @param MyRoom           $mainSession where everybody meets
      * @param string|null      $seenIn      the place the meeting service sees the student in: `main`, a group's id, null: none
      * @param list<NoticeView> $notices     newest first
      * @param SignUpView|null  $signUp      seats to be taken, while that is open
@@ -37,7 +37,7 @@ final readonly class StudentNow
         public ?string $round,
         public ?Moments $moments,
         public ?MyGroup $group,
-        public bool $mainSession,
+        public MyRoom $mainSession,
         public ?string $seenIn,
         public array $notices,
         public ?SignUpView $signUp,

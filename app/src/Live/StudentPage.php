@@ -8,8 +8,12 @@ use FreshHuddle\App\Database\Clock;
 use FreshHuddle\App\Grouping\SignUp\SignUps;
 use FreshHuddle\App\Lesson\LessonNow;
 use FreshHuddle\App\Lesson\NowReader;
+use FreshHuddle\App\Live\Exception\LiveRefused;
+use FreshHuddle\App\Rooms\Rooms;
 use FreshHuddle\App\Roster\Device\StudentUser;
 use FreshHuddle\Core\Lesson\SegmentKind;
+use FreshHuddle\Core\Rooms\SourceKind;
+use FreshHuddle\Core\Rooms\WayIn;
 
 /**
  * What a student may know. It is put together here from what concerns that student, not cut down from something larger.
@@ -21,6 +25,7 @@ final readonly class StudentPage
         private StudentReader $reader,
         private Clock $clock,
         private SignUps $signUps,
+        private Rooms $rooms,
     ) {
     }
 
@@ -31,7 +36,7 @@ final readonly class StudentPage
         if (null === $lesson) {
             $around = $this->reader->around($student);
 
-            return new StudentNow($student->id, $student->name, $student->className, null, null, 0, $now, null, null, null, null, $around['main'], null, [], null, false);
+            return new StudentNow($student->id, $student->name, $student->className, null, null, 0, $now, null, null, null, null, self::mainSession($around['main']), null, [], null, false);
         }
 
         return $this->at($student, $lesson, $now);
@@ -59,7 +64,7 @@ final readonly class StudentPage
             $lesson->roundId,
             $lesson->moments,
             $shown ? $this->group($student, $lesson, $sheets) : null,
-            $around['main'],
+            self::mainSession($around['main']),
             $around['seenIn'],
             $around['notices'],
             $shown && SegmentKind::Round === $lesson->kind ? null : $this->signUps->view($student),
@@ -70,7 +75,7 @@ final readonly class StudentPage
     /**
      * Where this student belongs now, with the link that leads there.
      *
-     * @return array{place: string, link: string}|null null if there is no room for them
+     * @return array{place: string, link: string, source: SourceKind}|null null if there is no room for them
      */
     public function way(StudentUser $student): ?array
     {
@@ -78,6 +83,30 @@ final readonly class StudentPage
         $out = null !== $lesson && $lesson->phase($this->clock->ms())->isOut();
 
         return $this->reader->link($student, $out ? $lesson->groupingId : null);
+    }
+
+    /**
+     * A member who opens the room of their group says that it is open now.
+     *
+     * @throws LiveRefused if that is somebody else's to do, or nobody's
+     */
+    public function openRoom(StudentUser $student): void
+    {
+        $lesson = null === $student->lessonId ? null : $this->lessons->of($student->lessonId);
+        $group = null === $lesson?->groupingId || null === $lesson->roundId || !$lesson->phase($this->clock->ms())->isOut() ? null : $this->reader->group($student, $lesson->groupingId, $lesson->roundId);
+        $room = $group['room'] ?? null;
+        if (null === $group || null === $room || null === $lesson) {
+            throw LiveRefused::notAllowed('live.room_not_yours_to_open');
+        }
+        $roles = [];
+        foreach ($group['members'] as $mate) {
+            $roles[$mate->id] = $mate->role;
+        }
+        match (WayIn::of($room['source'], $room['openedBy'], $roles, $student->id, $room['openedAt'], $lesson->moments->outAt ?? 0)) {
+            WayIn::Open => $this->rooms->opened($room['id'], $student->classId),
+            WayIn::Press => null, // it is open already
+            default => throw LiveRefused::notAllowed('live.room_not_yours_to_open'),
+        };
     }
 
     /**
@@ -93,6 +122,14 @@ final readonly class StudentPage
     }
 
     /**
+     * @param array{SourceKind, string}|null $main
+     */
+    private static function mainSession(?array $main): MyRoom
+    {
+        return new MyRoom(WayIn::of($main[0] ?? null, '', [], '', null, 0), null === $main || $main[0]->hasLink() ? '' : $main[1], []);
+    }
+
+    /**
      * @param list<CopyLink>|null $sheets
      */
     private function group(StudentUser $student, LessonNow $lesson, ?array $sheets): ?MyGroup
@@ -104,11 +141,17 @@ final readonly class StudentPage
         if (null === $group) {
             return null;
         }
-        $role = '';
+        $roles = $names = [];
         foreach ($group['members'] as $mate) {
-            $role = $mate->id === $student->id ? $mate->role : $role;
+            $roles[$mate->id] = $mate->role;
+            $names[$mate->id] = $mate->name;
         }
+        $role = $roles[$student->id] ?? '';
+        $room = $group['room'];
+        $way = WayIn::of($room['source'] ?? null, $room['openedBy'] ?? '', $roles, $student->id, $room['openedAt'] ?? null, $lesson->moments->outAt ?? 0);
+        $openers = WayIn::Open === $way || WayIn::Wait === $way ? WayIn::openers($room['openedBy'] ?? '', $roles) : [];
+        $myRoom = new MyRoom($way, WayIn::Place === $way ? $room['name'] ?? '' : '', array_map(static fn (string $id): string => $names[$id], $openers));
 
-        return new MyGroup($group['id'], $group['name'], $group['number'], $group['mark'], $group['members'], $group['room'], $sheets ?? $group['copies'], $group['seat'], $role, $group['task']);
+        return new MyGroup($group['id'], $group['name'], $group['number'], $group['mark'], $group['members'], $myRoom, $sheets ?? $group['copies'], $group['seat'], $role, $group['task']);
     }
 }

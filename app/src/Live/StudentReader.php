@@ -9,10 +9,13 @@ use FreshHuddle\App\Database\Row;
 use FreshHuddle\App\Roster\Device\StudentUser;
 use FreshHuddle\Core\Lesson\EventKind;
 use FreshHuddle\Core\Materials\HandOutWay;
+use FreshHuddle\Core\Rooms\SourceKind;
 
 /**
  * What a student's page asks for, in one round trip each. By hand: a whole class asks at once whenever something happens,
  * and every millisecond of it stands between a press and the last page that shows it.
+ *
+ * @phpstan-type Room array{id: string, source: SourceKind, name: string, openedAt: int|null, openedBy: string}
  */
 final readonly class StudentReader
 {
@@ -23,12 +26,12 @@ final readonly class StudentReader
     }
 
     /**
-     * @return array{main: bool, seenIn: string|null, seq: int, notices: list<NoticeView>}
+     * @return array{main: array{SourceKind, string}|null, seenIn: string|null, seq: int, notices: list<NoticeView>}
      */
     public function around(StudentUser $student): array
     {
         $row = $this->db->fetchAssociative(
-            "SELECT EXISTS (SELECT 1 FROM room r JOIN room_member p ON p.room_id = r.id WHERE r.class_id = :class AND r.group_id IS NULL AND p.student_id = :student) AS main,
+            "SELECT (SELECT jsonb_build_array(r.source, r.name) FROM room r JOIN room_member p ON p.room_id = r.id WHERE r.class_id = :class AND r.purpose = 'main' AND p.student_id = :student) AS main,
                     (SELECT service_place FROM presence WHERE student_id = :student) AS seen_in,
                     (SELECT seq FROM live_event WHERE lesson_id = :lesson AND kind <> :signs ORDER BY seq DESC LIMIT 1) AS seq,
                     (SELECT jsonb_agg(jsonb_build_array(e.seq, e.data ->> 'text', e.at)) FROM
@@ -47,14 +50,14 @@ final readonly class StudentReader
             }
         }
 
-        return ['main' => $row->bool('main'), 'seenIn' => $row->textOrNull('seen_in'), 'seq' => $row->intOrNull('seq') ?? 0, 'notices' => $notices];
+        return ['main' => self::sourceAndName(null === $row->textOrNull('main') ? [] : $row->json('main')), 'seenIn' => $row->textOrNull('seen_in'), 'seq' => $row->intOrNull('seq') ?? 0, 'notices' => $notices];
     }
 
     /**
      * The table a student sits at in a grouping: its members who are here, each with the number and role of their seat, the
      * student's own number and task, and the copies the student has in a round.
      *
-     * @return array{id: string, name: string, mark: int, number: int, room: bool, copies: list<CopyLink>, seat: int, task: string,
+     * @return array{id: string, name: string, mark: int, number: int, room: Room|null, copies: list<CopyLink>, seat: int, task: string,
      *               members: list<Mate>}|null
      */
     public function group(StudentUser $student, string $groupingId, string $roundId): ?array
@@ -63,7 +66,8 @@ final readonly class StudentReader
             "SELECT g.id, g.name, g.mark, s.number AS seat,
                     (SELECT string_agg(k.task, '; ' ORDER BY k.position) FROM seat_task k WHERE k.grouping_id = s.grouping_id AND k.numbers @> to_jsonb(s.number)) AS task,
                     (SELECT COUNT(*) FROM work_group o WHERE o.grouping_id = g.grouping_id AND o.position <= g.position) AS number,
-                    EXISTS (SELECT 1 FROM room r JOIN room_member p ON p.room_id = r.id WHERE r.group_id = g.id AND p.student_id = :student) AS room,
+                    (SELECT jsonb_build_array(r.source, r.name, r.opened_at, COALESCE(f.opened_by, ''), r.id) FROM room r JOIN room_member p ON p.room_id = r.id
+                     LEFT JOIN room_source f ON f.class_id = r.class_id WHERE r.group_id = g.id AND p.student_id = :student) AS room,
                     (SELECT jsonb_agg(jsonb_build_array(c.id, c.title, c.way) ORDER BY h.position, c.id) FROM work_copy c
                      JOIN hand_out h ON h.round_id = c.round_id AND h.original_id = c.original_id AND h.group_id IS NULL
                      LEFT JOIN hand_out o ON o.round_id = c.round_id AND o.original_id = c.original_id AND o.group_id = g.id
@@ -95,21 +99,22 @@ final readonly class StudentReader
 
         return [
             'id' => $row->text('id'), 'name' => $row->text('name'), 'mark' => $row->int('mark'), 'number' => $row->int('number'),
-            'room' => $row->bool('room'), 'copies' => $copies, 'seat' => $row->int('seat'), 'task' => $row->textOrNull('task') ?? '', 'members' => $members,
+            'room' => self::room(null === $row->textOrNull('room') ? [] : $row->json('room')), 'copies' => $copies, 'seat' => $row->int('seat'), 'task' => $row->textOrNull('task') ?? '', 'members' => $members,
         ];
     }
 
     /**
-     * @return array{place: string, link: string}|null the student's own link into the room of their group, or into the main
-     *                                                 session where no grouping is said
+     * @return array{place: string, link: string, source: SourceKind}|null the student's own link into the room of their group, or
+     *                                                                     into the main session where no grouping is said; null
+     *                                                                     where there is none
      */
     public function link(StudentUser $student, ?string $groupingId): ?array
     {
         $row = null === $groupingId
-            ? $this->db->fetchAssociative("SELECT 'main' AS place, p.link FROM room r JOIN room_member p ON p.room_id = r.id WHERE r.class_id = ? AND r.group_id IS NULL AND p.student_id = ?", [$student->classId, $student->id])
+            ? $this->db->fetchAssociative("SELECT 'main' AS place, p.link, r.source FROM room r JOIN room_member p ON p.room_id = r.id WHERE r.class_id = ? AND r.purpose = 'main' AND p.student_id = ? AND p.link <> ''", [$student->classId, $student->id])
             : $this->db->fetchAssociative(
-                'SELECT g.id AS place, p.link FROM seat s JOIN work_group g ON g.id = s.group_id AND g.position IS NOT NULL JOIN room r ON r.group_id = g.id
-                 JOIN room_member p ON p.room_id = r.id AND p.student_id = s.student_id WHERE s.grouping_id = ? AND s.student_id = ?',
+                "SELECT g.id AS place, p.link, r.source FROM seat s JOIN work_group g ON g.id = s.group_id AND g.position IS NOT NULL JOIN room r ON r.group_id = g.id
+                 JOIN room_member p ON p.room_id = r.id AND p.student_id = s.student_id WHERE s.grouping_id = ? AND s.student_id = ? AND p.link <> ''",
                 [$groupingId, $student->id],
             );
         if (false === $row) {
@@ -117,6 +122,29 @@ final readonly class StudentReader
         }
         $row = new Row($row);
 
-        return ['place' => $row->text('place'), 'link' => $row->text('link')];
+        return ['place' => $row->text('place'), 'link' => $row->text('link'), 'source' => SourceKind::from($row->text('source'))];
+    }
+
+    /**
+     * @param array<array-key, mixed> $said
+     *
+     * @return array{SourceKind, string}|null
+     */
+    private static function sourceAndName(array $said): ?array
+    {
+        return \is_string($said[0] ?? null) && \is_string($said[1] ?? null) ? [SourceKind::from($said[0]), $said[1]] : null;
+    }
+
+    /**
+     * @param array<array-key, mixed> $said
+     *
+     * @return Room|null
+     */
+    private static function room(array $said): ?array
+    {
+        [$at, $by, $id] = [$said[2] ?? null, $said[3] ?? '', $said[4] ?? ''];
+        $room = self::sourceAndName($said);
+
+        return null === $room || !\is_string($by) || !\is_string($id) ? null : ['id' => $id, 'source' => $room[0], 'name' => $room[1], 'openedAt' => \is_int($at) ? $at : null, 'openedBy' => $by];
     }
 }

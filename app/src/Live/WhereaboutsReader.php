@@ -7,12 +7,14 @@ namespace FreshHuddle\App\Live;
 use FreshHuddle\App\Grouping\Floor\FloorStore;
 use FreshHuddle\App\Lesson\LessonNow;
 use FreshHuddle\App\Lesson\Moments;
+use FreshHuddle\App\Rooms\RoomReader;
 use FreshHuddle\App\Roster\ClassReader;
 use FreshHuddle\App\Roster\StudentView;
 use FreshHuddle\Core\Grouping\Floor;
 use FreshHuddle\Core\Lesson\Phase;
 use FreshHuddle\Core\Live\Evidence;
 use FreshHuddle\Core\Live\Place;
+use FreshHuddle\Core\Live\Sight;
 use FreshHuddle\Core\Live\Whereabouts;
 
 /**
@@ -23,7 +25,7 @@ final readonly class WhereaboutsReader
     /** Signs older than this belong to another day. */
     private const ONE_LESSON = 6 * 3_600_000;
 
-    public function __construct(private PresenceStore $presence, private FloorStore $floors, private ClassReader $classes)
+    public function __construct(private PresenceStore $presence, private FloorStore $floors, private ClassReader $classes, private RoomReader $rooms)
     {
     }
 
@@ -56,13 +58,15 @@ final readonly class WhereaboutsReader
             $groups += array_fill_keys($group->students, $group->id);
         }
         $evidence = $this->presence->ofClass($classId);
+        $sources = $this->rooms->sources($classId);
         $whereabouts = [];
         foreach ($students as $student) {
             $signs = $evidence[$student->id] ?? new Evidence();
             if (($signs->lastSign() ?? 0) < $now - self::ONE_LESSON) {
                 $signs = new Evidence();
             }
-            $where = Whereabouts::of($signs, $phase->isOut() ? $groups[$student->id] ?? null : Evidence::MAIN, $since, $now);
+            $expected = $phase->isOut() ? $groups[$student->id] ?? null : Evidence::MAIN;
+            $where = Whereabouts::of($signs, $expected, $since, $now, Sight::of($sources[$expected ?? ''] ?? $sources['']));
             $whereabouts[$student->id] = $student->absent && Place::Lost === $where->place ? Whereabouts::excused() : $where;
         }
 

@@ -6,42 +6,64 @@ namespace FreshHuddle\App\Rooms;
 
 use Doctrine\ORM\EntityManagerInterface;
 use FreshHuddle\App\Grouping\Floor\FloorStore;
+use FreshHuddle\App\Rooms\Exception\NoLinkYet;
 use FreshHuddle\App\Rooms\Meeting\MeetingServiceFailed;
-use FreshHuddle\App\Rooms\Meeting\RoomService;
+use FreshHuddle\App\Rooms\Source\Sources;
 use FreshHuddle\App\Roster\Staff;
 use FreshHuddle\App\Roster\Student;
 use FreshHuddle\Core\Grouping\Exception\NotOnTheFloor;
+use FreshHuddle\Core\Rooms\MainSession;
+use FreshHuddle\Core\Rooms\RoomPurpose;
 
 /**
- * A room at the meeting service, and who may enter it: those who sit at its table, and everybody who teaches or assists.
+ * A room where it comes from, and who may enter it: those who sit at its table, or the whole class; and everybody who
+ * teaches or assists.
  */
 final readonly class Membership
 {
-    public function __construct(private EntityManagerInterface $em, private RoomStore $store, private FloorStore $floors, private RoomService $service, private Staff $staff)
+    public function __construct(private EntityManagerInterface $em, private RoomStore $store, private FloorStore $floors, private Sources $sources, private Staff $staff)
     {
     }
 
     /**
-     * Makes the room if it is not made yet, and says who may enter. Safe to do twice.
+     * Brings the room about if it is not there yet, and says who may enter. Safe to do twice.
      *
-     * @return array<string, string> student's id => their link
+     * @return array<string, string> student's id => their way in
      *
      * @throws MeetingServiceFailed
+     * @throws NoLinkYet            if somebody has to say first where it is
      * @throws NotOnTheFloor        if its table has been taken away
      */
     public function bring(Room $room): array
     {
         $students = $this->students($room);
         $staff = $this->staff($room);
-        if (null === $room->externalId) {
-            $room->externalId = $this->service->make($room->id, $room->name);
-            $this->store->madeAs($room->id, $room->externalId);
-        }
-        $links = $this->service->setMembers($room->externalId, $students + $staff);
-        $own = array_intersect_key($links, $students);
-        $this->store->members($room->id, $own, array_intersect_key($links, $staff));
+        $ways = $this->sources->get($room->source)->bring($room, $students + $staff, $this->named($room), $this->store);
+        $own = array_intersect_key($ways, $students);
+        $this->store->members($room->id, $own, array_intersect_key($ways, $staff));
 
         return $own;
+    }
+
+    /**
+     * What names and addresses are made of.
+     *
+     * @return array<string, string|int> a value a placeholder
+     *
+     * @throws NotOnTheFloor if its table has been taken away
+     */
+    public function named(Room $room): array
+    {
+        $named = ['class' => $room->class->name, 'teacher' => $room->class->teacher->name, 'lesson' => ''];
+        if (null === $room->group || null === $room->grouping) {
+            return $named + ['group' => RoomPurpose::Main === $room->purpose ? MainSession::PLACE : $room->name, 'n' => 0];
+        }
+        foreach ($this->floors->now($room->grouping->id)->groups as $i => $group) {
+            if ($group->id === $room->group->id) {
+                return $named + ['group' => $group->name, 'n' => $i + 1];
+            }
+        }
+        throw NotOnTheFloor::group($room->group->id);
     }
 
     /**
@@ -58,12 +80,17 @@ final readonly class Membership
     }
 
     /**
+     * Nobody of the class goes into a side room by themselves.
+     *
      * @return array<string, string> id => name
      *
      * @throws NotOnTheFloor
      */
     private function students(Room $room): array
     {
+        if (RoomPurpose::Side === $room->purpose) {
+            return [];
+        }
         $students = [];
         foreach ($this->em->getRepository(Student::class)->findBy(['class' => $room->class, 'removedAt' => null]) as $student) {
             $students[$student->id] = $student->name;

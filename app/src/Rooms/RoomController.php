@@ -6,7 +6,10 @@ namespace FreshHuddle\App\Rooms;
 
 use FreshHuddle\App\Account\Teacher;
 use FreshHuddle\App\Grouping\Floor\FloorStore;
+use FreshHuddle\App\Http\Body\Body;
 use FreshHuddle\App\Lesson\LessonAccess;
+use FreshHuddle\App\Lesson\Round;
+use FreshHuddle\App\Roster\ClassAccess;
 use FreshHuddle\App\Roster\ForAssistants;
 use Symfony\Component\HttpFoundation\RedirectResponse;
 use Symfony\Component\HttpFoundation\Response;
@@ -17,8 +20,16 @@ use Symfony\Component\Security\Http\Attribute\CurrentUser;
 #[Route('/api/staff', requirements: ['id' => Requirement::UUID])]
 final readonly class RoomController
 {
-    public function __construct(private Rooms $rooms, private RoomReader $reader, private LessonAccess $lessonAccess, private RoomAccess $roomAccess, private FloorStore $floors)
-    {
+    public function __construct(
+        private Rooms $rooms,
+        private RoomSources $sources,
+        private LinkLists $lists,
+        private RoomReader $reader,
+        private LessonAccess $lessonAccess,
+        private ClassAccess $classAccess,
+        private RoomAccess $roomAccess,
+        private FloorStore $floors,
+    ) {
     }
 
     /**
@@ -31,7 +42,74 @@ final readonly class RoomController
         $round = $this->lessonAccess->round($teacher, $id);
         $this->rooms->make($round);
 
-        return $this->reader->ofRound($round->grouping->id, $round->lesson->class->id, $this->floors->now($round->grouping->id));
+        return $this->ofRound($round);
+    }
+
+    #[Route('/classes/{id}/room-source', methods: ['GET'])]
+    #[ForAssistants]
+    public function source(#[CurrentUser] Teacher $teacher, string $id): RoomSourceView
+    {
+        return $this->sources->view($this->classAccess->schoolClass($teacher, $id));
+    }
+
+    /** Where the rooms of the class come from, and how new ones begin. */
+    #[Route('/classes/{id}/room-source', methods: ['PUT'])]
+    public function setSource(#[CurrentUser] Teacher $teacher, string $id, #[Body] SaveRoomSource $request): RoomSourceView
+    {
+        $class = $this->classAccess->schoolClass($teacher, $id);
+        $this->rooms->setSource($class, $request);
+
+        return $this->sources->view($class);
+    }
+
+    /**
+     * What each line of a pasted list of links would do.
+     *
+     * @return list<PastedLinkView>
+     */
+    #[Route('/rounds/{id}/links/read', methods: ['POST'])]
+    public function readLinks(#[CurrentUser] Teacher $teacher, string $id, #[Body] PasteLinks $request): array
+    {
+        return $this->lists->read($this->lessonAccess->round($teacher, $id), $request->text);
+    }
+
+    /**
+     * @return list<RoomView>
+     */
+    #[Route('/rounds/{id}/links', methods: ['PUT'])]
+    public function useLinks(#[CurrentUser] Teacher $teacher, string $id, #[Body] PasteLinks $request): array
+    {
+        $round = $this->lessonAccess->round($teacher, $id);
+        $this->lists->use($round, $request->text);
+
+        return $this->ofRound($round);
+    }
+
+    #[Route('/classes/{id}/side-rooms', methods: ['POST'])]
+    public function addSideRoom(#[CurrentUser] Teacher $teacher, string $id, #[Body] MakeSideRoom $request): void
+    {
+        $this->rooms->addSideRoom($this->classAccess->schoolClass($teacher, $id), $request->name);
+    }
+
+    #[Route('/rooms/{id}', methods: ['PATCH'])]
+    public function edit(#[CurrentUser] Teacher $teacher, string $id, #[Body] EditRoom $request): void
+    {
+        $this->rooms->edit($this->roomAccess->room($teacher, $id), $request);
+    }
+
+    /** Somebody went in, and that was it, or was not. */
+    #[Route('/rooms/{id}/tried', methods: ['POST'])]
+    #[ForAssistants]
+    public function tried(#[CurrentUser] Teacher $teacher, string $id, #[Body] RoomTried $request): void
+    {
+        $this->rooms->tried($this->roomAccess->room($teacher, $id), $request->was);
+    }
+
+    /** Takes a side room away. */
+    #[Route('/rooms/{id}/take-away', methods: ['POST'])]
+    public function takeAway(#[CurrentUser] Teacher $teacher, string $id, #[Body] TakeAway $request): void
+    {
+        $this->rooms->takeAway($this->roomAccess->room($teacher, $id), $request->sure);
     }
 
     /** Into the room, for whoever teaches or assists. */
@@ -48,5 +126,13 @@ final readonly class RoomController
     public function retry(#[CurrentUser] Teacher $teacher, string $id): void
     {
         $this->rooms->retry($this->roomAccess->room($teacher, $id));
+    }
+
+    /**
+     * @return list<RoomView>
+     */
+    private function ofRound(Round $round): array
+    {
+        return $this->reader->ofRound($round->grouping->id, $round->lesson->class->id, $this->floors->now($round->grouping->id));
     }
 }

@@ -18,7 +18,7 @@ class RoomHelper
         public readonly Room $room,
         #[ORM\Id, ORM\ManyToOne, ORM\JoinColumn(nullable: false, onDelete: 'CASCADE')]
         public readonly Teacher $teacher,
-        #[ORM\Column(length: 500)]
+        #[ORM\Column(length: 1000)]
         public readonly string $link,
     ) {
     }

@@ -18,7 +18,7 @@ class RoomMember
         public readonly Room $room,
         #[ORM\Id, ORM\ManyToOne, ORM\JoinColumn(nullable: false, onDelete: 'CASCADE')]
         public readonly Student $student,
-        #[ORM\Column(length: 500)]
+        #[ORM\Column(length: 1000)]
         public readonly string $link,
     ) {
     }

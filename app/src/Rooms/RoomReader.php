@@ -7,8 +7,9 @@ namespace FreshHuddle\App\Rooms;
 use Doctrine\DBAL\Connection;
 use FreshHuddle\App\Database\Row;
 use FreshHuddle\Core\Grouping\Floor;
-use FreshHuddle\Core\Rooms\MainSession;
+use FreshHuddle\Core\Rooms\RoomPurpose;
 use FreshHuddle\Core\Rooms\RoomState;
+use FreshHuddle\Core\Rooms\SourceKind;
 
 /**
  * What pages and the worker ask about rooms. By hand: the lesson's page shows every room with the work that is under way
@@ -16,40 +17,99 @@ use FreshHuddle\Core\Rooms\RoomState;
  */
 final readonly class RoomReader
 {
+    /** `main`, or the id of the group or the side room. */
+    private const PLACE = "CASE r.purpose WHEN 'main' THEN 'main' WHEN 'side' THEN r.id::text ELSE r.group_id::text END";
+
     public function __construct(private Connection $db)
     {
     }
 
     /**
-     * @return list<RoomView> the main session first, then by group; groups without a room have none here
+     * @return list<RoomView> the main session first, then by group, then side rooms; groups without a room have none here
      */
     public function ofRound(string $groupingId, string $classId, Floor $floor): array
     {
         $rows = Row::all($this->db->fetchAllAssociative(
-            'SELECT r.id, r.group_id, r.name, r.state, t.id IS NOT NULL AS working, COALESCE(t.failure, r.failure) AS failure
-             FROM room r LEFT JOIN due_task t ON t.subject = r.id::text AND t.kind IN (?, ?)
-             WHERE r.grouping_id = ? OR (r.class_id = ? AND r.group_id IS NULL)',
-            [RoomWork::MAKE, RoomWork::MEMBERS, $groupingId, $classId],
+            'SELECT r.id, r.purpose, r.group_id, r.name, r.state, t.id IS NOT NULL AS working, COALESCE(t.failure, r.failure) AS failure,
+                    r.source, r.link, r.may_record, r.may_share_screen, r.may_write, r.tried_at, r.opened_at
+             FROM room r LEFT JOIN due_task t ON t.subject = r.id::text AND t.kind IN (?, ?, ?)
+             WHERE r.grouping_id = ? OR (r.class_id = ? AND r.group_id IS NULL) ORDER BY r.id, t.id',
+            [RoomWork::MAKE, RoomWork::MEMBERS, RoomWork::CHANGE, $groupingId, $classId],
         ));
-        $byGroup = [];
+        $ofGroup = $main = $side = [];
         foreach ($rows as $row) {
-            $byGroup[$row->textOrNull('group_id') ?? ''] = new RoomView(
+            $view = new RoomView(
                 $row->text('id'),
+                RoomPurpose::from($row->text('purpose')),
                 $row->textOrNull('group_id'),
                 $row->text('name'),
                 RoomState::from($row->text('state')),
                 $row->bool('working'),
                 $row->textOrNull('failure'),
+                SourceKind::from($row->text('source')),
+                $row->textOrNull('link'),
+                $row->bool('may_record'),
+                $row->bool('may_share_screen'),
+                $row->bool('may_write'),
+                $row->intOrNull('tried_at'),
+                $row->intOrNull('opened_at'),
             );
+            match ($view->purpose) {
+                RoomPurpose::Main => $main[$view->id] = $view,
+                RoomPurpose::Side => $side[$view->id] = $view,
+                RoomPurpose::Group => $ofGroup[$view->groupId ?? ''] = $view,
+            };
         }
-        $rooms = isset($byGroup['']) ? [$byGroup['']] : [];
+        $rooms = array_values($main);
         foreach ($floor->groups as $group) {
-            if (isset($byGroup[$group->id])) {
-                $rooms[] = $byGroup[$group->id];
+            if (isset($ofGroup[$group->id])) {
+                $rooms[] = $ofGroup[$group->id];
             }
         }
 
-        return $rooms;
+        return [...$rooms, ...array_values($side)];
+    }
+
+    /**
+     * Where the rooms of a class come from.
+     *
+     * @return array<string, SourceKind> by place: `main`, or the id of a group or a side room; under '' where new ones come from
+     */
+    public function sources(string $classId): array
+    {
+        $sources = ['' => SourceKind::MeetingService];
+        foreach (Row::all($this->db->fetchAllAssociative(
+            "SELECT '' AS place, kind AS source FROM room_source WHERE class_id = :class UNION ALL SELECT ".self::PLACE.' AS place, r.source FROM room r WHERE r.class_id = :class',
+            ['class' => $classId],
+        )) as $row) {
+            $sources[$row->text('place')] = SourceKind::from($row->text('source'));
+        }
+
+        return $sources;
+    }
+
+    /**
+     * The links that a teacher's rooms have.
+     *
+     * @return array<string, array{room: string, class: string, className: string, purpose: RoomPurpose, group: string|null, name: string, grouping: string|null}>
+     *                                                                                                                                                             by normal form
+     */
+    public function links(string $ownerId): array
+    {
+        $links = [];
+        foreach (Row::all($this->db->fetchAllAssociative(
+            'SELECT r.normal_link, r.id, r.class_id, c.name AS class, r.purpose, r.group_id, COALESCE(g.name, r.name) AS name, q.name AS grouping
+             FROM room r JOIN school_class c ON c.id = r.class_id LEFT JOIN work_group g ON g.id = r.group_id LEFT JOIN grouping q ON q.id = r.grouping_id
+             WHERE r.link_owner_id = ?',
+            [$ownerId],
+        )) as $row) {
+            $links[$row->text('normal_link')] = [
+                'room' => $row->text('id'), 'class' => $row->text('class_id'), 'className' => $row->text('class'), 'purpose' => RoomPurpose::from($row->text('purpose')),
+                'group' => $row->textOrNull('group_id'), 'name' => $row->text('name'), 'grouping' => $row->textOrNull('grouping'),
+            ];
+        }
+
+        return $links;
     }
 
     /**
@@ -57,16 +117,16 @@ final readonly class RoomReader
      *
      * @param string|null $groupingId only those of this grouping, and the main session
      *
-     * @return array<string, string> what the service calls it => its place: `main` or a group's id
+     * @return array<string, string> what the service calls it => its place: `main`, or the id of a group or a side room
      */
     public function made(string $classId, ?string $groupingId = null): array
     {
         $places = [];
         foreach (Row::all($this->db->fetchAllAssociative(
-            'SELECT external_id, group_id FROM room WHERE external_id IS NOT NULL AND class_id = ? AND (?::uuid IS NULL OR group_id IS NULL OR grouping_id = ?)',
+            'SELECT r.external_id, '.self::PLACE.' AS place FROM room r WHERE r.external_id IS NOT NULL AND r.class_id = ? AND (?::uuid IS NULL OR r.group_id IS NULL OR r.grouping_id = ?)',
             [$classId, $groupingId, $groupingId],
         )) as $row) {
-            $places[$row->text('external_id')] = $row->textOrNull('group_id') ?? MainSession::PLACE;
+            $places[$row->text('external_id')] = $row->text('place');
         }
 
         return $places;
@@ -75,22 +135,22 @@ final readonly class RoomReader
     /**
      * @param list<string> $groupIds
      *
-     * @return list<string> ids of the rooms of these groups that the service has made
+     * @return list<string> ids of the rooms of these groups that are there
      */
     public function ofGroups(array $groupIds): array
     {
         return array_values(array_filter($this->db->fetchFirstColumn(
-            'SELECT id FROM room WHERE group_id = ANY(?::uuid[]) AND external_id IS NOT NULL',
+            "SELECT id FROM room WHERE group_id = ANY(?::uuid[]) AND state NOT IN ('planned', 'failed')",
             ['{'.implode(',', $groupIds).'}'],
         ), \is_string(...)));
     }
 
     /**
-     * @return string|null the id of the class's main session, once the service has made it
+     * @return string|null the id of the class's main session, once it is there
      */
     public function mainSession(string $classId): ?string
     {
-        $main = $this->db->fetchOne('SELECT id FROM room WHERE class_id = ? AND group_id IS NULL AND external_id IS NOT NULL', [$classId]);
+        $main = $this->db->fetchOne("SELECT id FROM room WHERE class_id = ? AND purpose = 'main' AND state NOT IN ('planned', 'failed')", [$classId]);
 
         return \is_string($main) ? $main : null;
     }
@@ -106,11 +166,11 @@ final readonly class RoomReader
     }
 
     /**
-     * @return string|null the place of a class that the service calls so: `main` or a group's id
+     * @return string|null the place of a class that the service calls so
      */
     public function place(string $classId, string $externalId): ?string
     {
-        $place = $this->db->fetchOne('SELECT COALESCE(group_id::text, ?) FROM room WHERE external_id = ? AND class_id = ?', [MainSession::PLACE, $externalId, $classId]);
+        $place = $this->db->fetchOne('SELECT '.self::PLACE.' FROM room r WHERE r.external_id = ? AND r.class_id = ?', [$externalId, $classId]);
 
         return \is_string($place) ? $place : null;
     }

@@ -5,7 +5,14 @@ declare(strict_types=1);
 namespace FreshHuddle\App\Rooms;
 
 use Doctrine\DBAL\Connection;
+use Doctrine\DBAL\Exception\UniqueConstraintViolationException;
+use FreshHuddle\App\Rooms\Exception\NoLinkYet;
+use FreshHuddle\Core\Message;
+use FreshHuddle\Core\Rooms\Allowed;
+use FreshHuddle\Core\Rooms\Link;
+use FreshHuddle\Core\Rooms\RoomPurpose;
 use FreshHuddle\Core\Rooms\RoomState;
+use FreshHuddle\Core\Rooms\SourceKind;
 use Symfony\Component\Uid\Uuid;
 
 /**
@@ -19,19 +26,23 @@ final readonly class RoomStore
     }
 
     /**
-     * A room that is to be made, unless there is one for this place.
+     * A room that is to be made, unless there is one for this place. It begins as the class's rooms do.
      */
-    public function plan(string $classId, ?string $groupingId, ?string $groupId, string $name): void
+    public function plan(RoomSource $as, RoomPurpose $purpose, string $name, ?string $groupingId = null, ?string $groupId = null): void
     {
         $this->db->executeStatement(
-            'INSERT INTO room (id, class_id, grouping_id, group_id, name, state) VALUES (?, ?, ?, ?, ?, ?) ON CONFLICT DO NOTHING',
-            [Uuid::v7()->toRfc4122(), $classId, $groupingId, $groupId, $name, RoomState::Planned->value],
+            'INSERT INTO room (id, class_id, purpose, grouping_id, group_id, name, state, source, life, may_record, may_share_screen, may_write)
+             VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?) ON CONFLICT DO NOTHING',
+            [
+                Uuid::v7()->toRfc4122(), $as->class->id, $purpose->value, $groupingId, $groupId, $name, RoomState::Planned->value, $as->kind->value,
+                $as->life->value, $as->mayRecord ? 't' : 'f', $as->mayShareScreen ? 't' : 'f', $as->mayWrite ? 't' : 'f',
+            ],
         );
     }
 
     public function note(string $roomId, RoomState $state, ?string $failure = null): void
     {
-        $this->db->update('room', ['state' => $state->value, 'failure' => $failure], ['id' => $roomId]);
+        $this->db->update('room', ['state' => $state->value, 'failure' => null === $failure ? null : mb_substr($failure, 0, 200)], ['id' => $roomId]);
     }
 
     /**
@@ -43,8 +54,98 @@ final readonly class RoomStore
     }
 
     /**
-     * @param array<string, string> $links   student's id => their personal link
-     * @param array<string, string> $helpers staff's id => their personal link
+     * Where the room is, for all who enter.
+     *
+     * @throws NoLinkYet if another room of the same teacher is there
+     */
+    public function link(Room $room, ?Link $link): void
+    {
+        try {
+            $this->db->update('room', [
+                'link' => $link?->address, 'normal_link' => $link?->normal, 'link_owner_id' => null === $link ? null : $room->class->teacher->id,
+                'tried_at' => null, 'opened_at' => null,
+            ], ['id' => $room->id]);
+        } catch (UniqueConstraintViolationException) {
+            throw NoLinkYet::because(new Message('rooms.link.taken'));
+        }
+        $room->link = $link?->address;
+    }
+
+    /**
+     * Links go from rooms to others all at once, so that two may be exchanged.
+     *
+     * @param array<string, Link> $links by room's id
+     * @param list<string>        $from  rooms that give up theirs
+     *
+     * @throws NoLinkYet if one is taken meanwhile
+     */
+    public function links(string $ownerId, array $links, array $from): void
+    {
+        try {
+            $this->db->transactional(function () use ($ownerId, $links, $from): void {
+                foreach (array_unique([...$from, ...array_keys($links)]) as $roomId) {
+                    $this->db->update('room', ['link' => null, 'normal_link' => null, 'link_owner_id' => null, 'tried_at' => null, 'opened_at' => null, 'state' => RoomState::Planned->value, 'failure' => null], ['id' => $roomId]);
+                    $this->db->delete('room_member', ['room_id' => $roomId]);
+                    $this->db->delete('room_helper', ['room_id' => $roomId]);
+                }
+                foreach ($links as $roomId => $link) {
+                    $this->db->update('room', ['link' => $link->address, 'normal_link' => $link->normal, 'link_owner_id' => $ownerId, 'source' => SourceKind::OwnLinks->value], ['id' => $roomId]);
+                }
+            });
+        } catch (UniqueConstraintViolationException) {
+            throw NoLinkYet::because(new Message('rooms.link.taken'));
+        }
+    }
+
+    public function rename(string $roomId, string $name): void
+    {
+        $this->db->update('room', ['name' => $name], ['id' => $roomId]);
+    }
+
+    public function allow(string $roomId, Allowed $allowed): void
+    {
+        $this->db->update('room', ['may_record' => $allowed->record ? 't' : 'f', 'may_share_screen' => $allowed->shareScreen ? 't' : 'f', 'may_write' => $allowed->write ? 't' : 'f'], ['id' => $roomId]);
+    }
+
+    /**
+     * From now on it comes from elsewhere, where it has to be brought about first.
+     */
+    public function moveTo(string $roomId, SourceKind $source): void
+    {
+        $this->db->transactional(function () use ($roomId, $source): void {
+            $this->db->update('room', [
+                'source' => $source->value, 'state' => RoomState::Planned->value, 'failure' => null, 'external_id' => null,
+                'link' => null, 'normal_link' => null, 'link_owner_id' => null, 'tried_at' => null, 'opened_at' => null,
+            ], ['id' => $roomId]);
+            $this->db->delete('room_member', ['room_id' => $roomId]);
+            $this->db->delete('room_helper', ['room_id' => $roomId]);
+        });
+    }
+
+    /**
+     * @param int|null $at milliseconds since 1970; null: it has yet to be tried
+     */
+    public function tried(string $roomId, ?int $at): void
+    {
+        $this->db->update('room', ['tried_at' => $at], ['id' => $roomId]);
+    }
+
+    /**
+     * @param int $at milliseconds since 1970
+     */
+    public function opened(string $roomId, int $at): void
+    {
+        $this->db->update('room', ['opened_at' => $at], ['id' => $roomId]);
+    }
+
+    public function takeAway(string $roomId): void
+    {
+        $this->db->delete('room', ['id' => $roomId]);
+    }
+
+    /**
+     * @param array<string, string> $links   student's id => their way in
+     * @param array<string, string> $helpers staff's id => their way in
      */
     public function members(string $roomId, array $links, array $helpers): void
     {

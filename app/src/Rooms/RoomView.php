@@ -4,22 +4,35 @@ declare(strict_types=1);
 
 namespace FreshHuddle\App\Rooms;
 
+use FreshHuddle\Core\Rooms\RoomPurpose;
 use FreshHuddle\Core\Rooms\RoomState;
+use FreshHuddle\Core\Rooms\SourceKind;
 
 final readonly class RoomView
 {
     /**
-     * @param string|null $groupId null for the main session
-     * @param bool        $working it is being made or changed just now
-     * @param string|null $failure why not, where it failed or is tried again
+     * @param string|null $groupId  null for the main session and side rooms
+     * @param bool        $working  it is being made or changed just now
+     * @param string|null $failure  why not, where it failed or is tried again
+     * @param string|null $link     the one address everybody goes in by, where there is one
+     * @param int|null    $triedAt  when a teacher said that this was it. Milliseconds since 1970
+     * @param int|null    $openedAt when whoever opens it said it was open. Milliseconds since 1970
      */
     public function __construct(
         public string $id,
+        public RoomPurpose $purpose,
         public ?string $groupId,
         public string $name,
         public RoomState $state,
         public bool $working,
         public ?string $failure,
+        public SourceKind $source,
+        public ?string $link,
+        public bool $mayRecord,
+        public bool $mayShareScreen,
+        public bool $mayWrite,
+        public ?int $triedAt,
+        public ?int $openedAt,
     ) {
     }
 }

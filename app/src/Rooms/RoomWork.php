@@ -8,9 +8,12 @@ use Doctrine\ORM\EntityManagerInterface;
 use FreshHuddle\App\Database\Clock;
 use FreshHuddle\App\Lesson\Round;
 use FreshHuddle\App\Rooms\Event\RoomsChanged;
+use FreshHuddle\App\Rooms\Exception\NoLinkYet;
 use FreshHuddle\App\Rooms\Meeting\MeetingServiceFailed;
 use FreshHuddle\App\Rooms\Meeting\RoomService;
+use FreshHuddle\App\Rooms\Source\Sources;
 use FreshHuddle\App\Words\Words;
+use FreshHuddle\App\Worker\GaveUp;
 use FreshHuddle\App\Worker\Task;
 use FreshHuddle\App\Worker\TaskHandler;
 use FreshHuddle\App\Worker\TryAgain;
@@ -25,6 +28,9 @@ final readonly class RoomWork implements TaskHandler
 {
     public const MAKE = 'makeRoom';
     public const MEMBERS = 'roomMembers';
+    public const CHANGE = 'changeRoom';
+    /** The subject is what the meeting service calls the room. */
+    public const RETIRE = 'retireRoom';
 
     private const MOST_TRIES = 4;
 
@@ -33,6 +39,7 @@ final readonly class RoomWork implements TaskHandler
         private RoomStore $store,
         private Membership $membership,
         private RoomService $service,
+        private Sources $sources,
         private EventDispatcherInterface $events,
         private Words $words,
         private Clock $clock,
@@ -41,27 +48,40 @@ final readonly class RoomWork implements TaskHandler
 
     public static function kinds(): array
     {
-        return [self::MAKE, self::MEMBERS];
+        return [self::MAKE, self::MEMBERS, self::CHANGE, self::RETIRE];
     }
 
     public function classOf(Task $task): ?string
     {
-        return $this->em->find(Room::class, $task->subject)?->class->id;
+        $class = $task->data['class'] ?? null;
+
+        return self::RETIRE === $task->kind ? (\is_string($class) ? $class : null) : $this->em->find(Room::class, $task->subject)?->class->id;
     }
 
     public function handle(Task $task): ?int
     {
+        if (self::RETIRE === $task->kind) {
+            $this->retire($task);
+
+            return null;
+        }
         $room = $this->em->find(Room::class, $task->subject);
         if (null === $room) {
             return null;
         }
         try {
-            $links = $this->membership->bring($room);
-            if (self::MEMBERS === $task->kind) {
-                $this->moveWhoSitsHereNow($room, array_keys($links));
+            if (self::CHANGE === $task->kind) {
+                $this->sources->get($room->source)->change($room);
+            } else {
+                $links = $this->membership->bring($room);
+                if (self::MEMBERS === $task->kind) {
+                    $this->moveWhoSitsHereNow($room, array_keys($links));
+                }
             }
         } catch (MeetingServiceFailed $e) {
             $this->failed($task, $room, $e);
+        } catch (NoLinkYet $e) {
+            $this->store->note($room->id, RoomState::Planned, $this->words->say($e->says));
         } catch (NotOnTheFloor) {
             return null; // the table was taken away meanwhile
         }
@@ -80,10 +100,23 @@ final readonly class RoomWork implements TaskHandler
     private function moveWhoSitsHereNow(Room $room, array $students): void
     {
         $isOut = fn (Round $round): bool => $round->state()->phase($this->clock->ms())->isOut();
-        if (null === $room->grouping || [] === array_filter($this->em->getRepository(Round::class)->findBy(['grouping' => $room->grouping]), $isOut)) {
+        if (null === $room->externalId || null === $room->grouping || [] === array_filter($this->em->getRepository(Round::class)->findBy(['grouping' => $room->grouping]), $isOut)) {
             return;
         }
-        $this->service->move(array_fill_keys($students, $room->externalId ?? ''));
+        $this->service->move(array_fill_keys($students, $room->externalId));
+    }
+
+    /**
+     * @throws TryAgain
+     * @throws GaveUp
+     */
+    private function retire(Task $task): void
+    {
+        try {
+            $this->service->retire($task->subject);
+        } catch (MeetingServiceFailed $e) {
+            throw $e->worthRetrying && $task->attempts < self::MOST_TRIES ? new TryAgain($e->says, 500 * 2 ** $task->attempts) : new GaveUp($e->says);
+        }
     }
 
     private function failed(Task $task, Room $room, MeetingServiceFailed $failure): void
@@ -92,6 +125,6 @@ final readonly class RoomWork implements TaskHandler
             throw new TryAgain($failure->says, 500 * 2 ** $task->attempts);
         }
         // A room that was made before stays usable for those whom it knew.
-        $this->store->note($room->id, null === $room->externalId || RoomState::Planned === $room->state ? RoomState::Failed : $room->state, $this->words->say($failure->says));
+        $this->store->note($room->id, !$room->state->hasLink() ? RoomState::Failed : $room->state, $this->words->say($failure->says));
     }
 }

@@ -4,27 +4,51 @@ declare(strict_types=1);
 
 namespace FreshHuddle\App\Rooms;
 
+use Doctrine\ORM\EntityManagerInterface;
 use FreshHuddle\App\Account\Teacher;
+use FreshHuddle\App\Database\Clock;
 use FreshHuddle\App\Grouping\Floor\FloorStore;
 use FreshHuddle\App\Lesson\Round;
+use FreshHuddle\App\Rooms\Event\RoomsChanged;
+use FreshHuddle\App\Rooms\Exception\NoLinkYet;
 use FreshHuddle\App\Rooms\Exception\RoomsRefused;
 use FreshHuddle\App\Rooms\Meeting\MeetingServiceFailed;
-use FreshHuddle\App\Rooms\Meeting\RoomService;
+use FreshHuddle\App\Rooms\Source\Sources;
+use FreshHuddle\App\Roster\SchoolClass;
+use FreshHuddle\App\Words\Words;
 use FreshHuddle\App\Worker\Tasks;
 use FreshHuddle\Core\Grouping\Exception\NotOnTheFloor;
+use FreshHuddle\Core\Rooms\Allowed;
+use FreshHuddle\Core\Rooms\Exception\UnusableLink;
+use FreshHuddle\Core\Rooms\Link;
 use FreshHuddle\Core\Rooms\NamePattern;
+use FreshHuddle\Core\Rooms\RoomPurpose;
 use FreshHuddle\Core\Rooms\RoomState;
+use FreshHuddle\Core\Rooms\SourceKind;
+use Psr\EventDispatcher\EventDispatcherInterface;
 
 /**
- * The rooms of a round: one for each group, and the main session of the class.
+ * The rooms of a class: the main session, one for each group of a grouping, and side rooms.
  */
 final readonly class Rooms
 {
-    private const PATTERN = '{class} · {n} {group}';
     private const MAIN_PATTERN = '{class} · Main session';
+    private const MOST_SIDE_ROOMS = 20;
 
-    public function __construct(private RoomStore $store, private RoomReader $reader, private FloorStore $floors, private Tasks $tasks, private Membership $membership, private RoomService $service)
-    {
+    public function __construct(
+        private EntityManagerInterface $em,
+        private RoomStore $store,
+        private RoomReader $reader,
+        private FloorStore $floors,
+        private Tasks $tasks,
+        private Membership $membership,
+        private RoomSources $roomSources,
+        private Sources $sources,
+        private Occupants $occupants,
+        private EventDispatcherInterface $events,
+        private Words $words,
+        private Clock $clock,
+    ) {
     }
 
     /**
@@ -39,18 +63,101 @@ final readonly class Rooms
             throw RoomsRefused::unusable('rooms.no_groups');
         }
         $class = $round->lesson->class;
-        $values = ['class' => $class->name, 'lesson' => $round->lesson->title, 'teacher' => $class->teacher->name];
-        $this->store->plan($class->id, null, null, (new NamePattern(self::MAIN_PATTERN))->name($values));
-        foreach ($floor->groups as $i => $group) {
-            $name = (new NamePattern(self::PATTERN))->name($values + ['group' => $group->name, 'n' => $i + 1]);
-            $this->store->plan($class->id, $round->grouping->id, $group->id, $name);
-        }
+        $this->plan($round);
         foreach ($this->reader->ofRound($round->grouping->id, $class->id, $floor) as $room) {
-            if (RoomState::Planned === $room->state || RoomState::Failed === $room->state) {
-                $this->store->note($room->id, RoomState::Planned);
-                $this->tasks->ensure(RoomWork::MAKE, $room->id);
+            if (!$room->state->hasLink()) {
+                $this->begin($room->id, $room->source);
             }
         }
+        $this->events->dispatch(new RoomsChanged($class->id));
+    }
+
+    /**
+     * Every room there should be stands in the list, made or not.
+     */
+    public function plan(Round $round): void
+    {
+        $class = $round->lesson->class;
+        $as = $this->roomSources->of($class);
+        $values = ['class' => $class->name, 'lesson' => $round->lesson->title, 'teacher' => $class->teacher->name];
+        $this->store->plan($as, RoomPurpose::Main, (new NamePattern(self::MAIN_PATTERN))->name($values));
+        foreach ($this->floors->now($round->grouping->id)->groups as $i => $group) {
+            $name = (new NamePattern($as->namePattern))->name($values + ['group' => $group->name, 'n' => $i + 1]);
+            $this->store->plan($as, RoomPurpose::Group, '' === $name ? $group->name : $name, $round->grouping->id, $group->id);
+        }
+    }
+
+    /**
+     * Rooms that are not there yet come from where the class's rooms come from now; those that are there stay where they are.
+     *
+     * @throws RoomsRefused if a pattern cannot be used
+     */
+    public function setSource(SchoolClass $class, SaveRoomSource $request): void
+    {
+        $as = $this->roomSources->save($class, $request);
+        foreach ($this->em->getRepository(Room::class)->findBy(['class' => $class]) as $room) {
+            if (!$room->state->hasLink() && $room->source !== $as->kind) {
+                $this->store->moveTo($room->id, $as->kind);
+            }
+        }
+        $this->events->dispatch(new RoomsChanged($class->id));
+    }
+
+    /**
+     * @throws RoomsRefused if the name or the link cannot be used, or somebody is in the room and it was not said to be sure
+     */
+    public function edit(Room $room, EditRoom $request): void
+    {
+        $isChanged = false;
+        $name = trim($request->name ?? $room->name);
+        if ('' !== $name && $name !== $room->name) {
+            $room->name = $name;
+            $this->store->rename($room->id, $name);
+            $isChanged = true;
+        }
+        $allowed = new Allowed($request->mayRecord ?? $room->mayRecord, $request->mayShareScreen ?? $room->mayShareScreen, $request->mayWrite ?? $room->mayWrite);
+        if (!$allowed->is($room->allowed())) {
+            $this->store->allow($room->id, $allowed);
+            $isChanged = true;
+        }
+        if ($isChanged && $room->state->hasLink() && $room->source->answers()) {
+            $this->tasks->ask(RoomWork::CHANGE, $room->id);
+        }
+        if (null !== $request->link) {
+            $this->setLink($room, trim($request->link), $request->sure);
+        } elseif (null !== $request->source && $request->source !== $room->source) {
+            $this->moveTo($room, $request->source, $request->sure);
+            $this->begin($room->id, $request->source);
+        }
+        $this->events->dispatch(new RoomsChanged($room->class->id));
+    }
+
+    /**
+     * @throws RoomsRefused where there are too many
+     */
+    public function addSideRoom(SchoolClass $class, string $name): void
+    {
+        if ($this->em->getRepository(Room::class)->count(['class' => $class, 'purpose' => RoomPurpose::Side]) >= self::MOST_SIDE_ROOMS) {
+            throw RoomsRefused::unusable('rooms.too_many_side_rooms', 'name', ['most' => self::MOST_SIDE_ROOMS]);
+        }
+        $this->store->plan($this->roomSources->of($class), RoomPurpose::Side, trim($name));
+        foreach ($this->em->getRepository(Room::class)->findBy(['class' => $class, 'purpose' => RoomPurpose::Side, 'state' => RoomState::Planned]) as $room) {
+            $this->begin($room->id, $room->source);
+        }
+        $this->events->dispatch(new RoomsChanged($class->id));
+    }
+
+    /**
+     * @throws RoomsRefused if it is no side room, or somebody is in it and it was not said to be sure
+     */
+    public function takeAway(Room $room, bool $sure): void
+    {
+        if (RoomPurpose::Side !== $room->purpose) {
+            throw RoomsRefused::unusable('rooms.no_side_room');
+        }
+        $this->giveUp($room, $sure);
+        $this->store->takeAway($room->id);
+        $this->events->dispatch(new RoomsChanged($room->class->id));
     }
 
     /**
@@ -60,27 +167,132 @@ final readonly class Rooms
      */
     public function way(Room $room, Teacher $teacher): string
     {
-        if (null === $room->externalId) {
+        if (!$room->state->hasLink() || !$room->source->hasLink()) {
             throw RoomsRefused::unusable('rooms.not_made');
         }
         try {
             if (null === $this->reader->linkOf($room->id, $teacher->id)) {
                 $this->membership->bring($room); // they joined the class after the room was made
             }
-        } catch (MeetingServiceFailed $e) {
+        } catch (MeetingServiceFailed|NoLinkYet $e) {
             throw RoomsRefused::because($e->says);
         } catch (NotOnTheFloor) {
             throw RoomsRefused::unusable('rooms.not_made');
         }
 
-        return $this->service->letIn($this->reader->linkOf($room->id, $teacher->id) ?? throw RoomsRefused::unusable('rooms.not_made'));
+        return $this->sources->get($room->source)->letIn($this->reader->linkOf($room->id, $teacher->id) ?? throw RoomsRefused::unusable('rooms.not_made'));
     }
 
     public function retry(Room $room): void
     {
         if (RoomState::Failed === $room->state) {
             $this->store->note($room->id, RoomState::Planned);
-            $this->tasks->ask(RoomWork::MAKE, $room->id);
+            $this->begin($room->id, $room->source);
+        }
+    }
+
+    /**
+     * @param bool $was whoever went in says that this was it
+     */
+    public function tried(Room $room, bool $was): void
+    {
+        $this->store->tried($room->id, $was ? $this->clock->ms() : null);
+        $this->events->dispatch(new RoomsChanged($room->class->id));
+    }
+
+    /**
+     * Somebody who was sent there says that it is open.
+     */
+    public function opened(string $roomId, string $classId): void
+    {
+        $this->store->opened($roomId, $this->clock->ms());
+        $this->events->dispatch(new RoomsChanged($classId));
+    }
+
+    /**
+     * Rooms that are to come from elsewhere are let go of where they were.
+     *
+     * @param list<string> $roomIds
+     *
+     * @throws RoomsRefused if somebody is in one of them
+     */
+    public function leaveService(SchoolClass $class, array $roomIds): void
+    {
+        foreach ($this->em->getRepository(Room::class)->findBy(['class' => $class, 'id' => $roomIds]) as $room) {
+            if (null !== $room->externalId) {
+                $this->moveTo($room, SourceKind::OwnLinks, false);
+            }
+        }
+    }
+
+    /**
+     * What needs nobody outside is done here and now; all else by the worker.
+     */
+    public function begin(string $roomId, SourceKind $source): void
+    {
+        if ($source->answers()) {
+            $this->store->note($roomId, RoomState::Planned);
+            $this->tasks->ensure(RoomWork::MAKE, $roomId);
+
+            return;
+        }
+        $room = $this->em->find(Room::class, $roomId);
+        if (null === $room) {
+            return;
+        }
+        $this->em->refresh($room);
+        try {
+            $this->membership->bring($room);
+        } catch (NoLinkYet $e) {
+            $this->store->note($roomId, RoomState::Planned, null === $room->link && SourceKind::OwnLinks === $source ? null : $this->words->say($e->says));
+        } catch (NotOnTheFloor) {
+            // its table was taken away meanwhile
+        }
+    }
+
+    /**
+     * @throws RoomsRefused
+     */
+    private function setLink(Room $room, string $text, bool $sure): void
+    {
+        try {
+            $link = '' === $text ? null : Link::read($text);
+        } catch (UnusableLink $e) {
+            throw RoomsRefused::because($e->says, 'link');
+        }
+        $has = null === $link ? null : $this->reader->links($room->class->teacher->id)[$link->normal] ?? null;
+        if (null !== $has && $has['room'] !== $room->id) {
+            throw RoomsRefused::because(LinkLists::takenBy($has, $room->class->id), 'link');
+        }
+        if (null !== $has) {
+            return;
+        }
+        $this->moveTo($room, SourceKind::OwnLinks, $sure);
+        try {
+            $this->store->link($room, $link);
+        } catch (NoLinkYet $e) {
+            throw RoomsRefused::because($e->says, 'link');
+        }
+        $this->begin($room->id, SourceKind::OwnLinks);
+    }
+
+    private function moveTo(Room $room, SourceKind $source, bool $sure): void
+    {
+        $this->giveUp($room, $sure);
+        $this->store->moveTo($room->id, $source);
+    }
+
+    /**
+     * @throws RoomsRefused if somebody is in the room and it was not said to be sure
+     */
+    private function giveUp(Room $room, bool $sure): void
+    {
+        $there = $sure ? [] : $this->occupants->of($room);
+        if ([] !== $there) {
+            throw RoomsRefused::unusable('rooms.somebody_there', 'sure', ['names' => $there]);
+        }
+        if (null !== $room->externalId) {
+            $this->tasks->ask(RoomWork::RETIRE, $room->externalId, null, ['class' => $room->class->id]);
         }
     }
 }

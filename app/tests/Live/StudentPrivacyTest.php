@@ -111,9 +111,10 @@ final class StudentPrivacyTest extends AppTestCase
         $this->lookAndGo();
         $db = $this->db();
         $class = $this->lesson->text('classId');
+        $as = ['source' => 'meetingService', 'life' => 'grouping', 'may_record' => 'f', 'may_share_screen' => 't', 'may_write' => 't'];
         foreach ([[null, 'main'], [$this->mine, 'mine'], [$this->other, 'other']] as [$group, $word]) {
             $room = Uuid::v4()->toRfc4122();
-            $db->insert('room', ['id' => $room, 'class_id' => $class, 'grouping_id' => null === $group ? null : $this->lesson->text('floor.id'), 'group_id' => $group, 'name' => $word, 'state' => 'made', 'external_id' => "x-{$word}"]);
+            $db->insert('room', $as + ['id' => $room, 'class_id' => $class, 'purpose' => null === $group ? 'main' : 'group', 'grouping_id' => null === $group ? null : $this->lesson->text('floor.id'), 'group_id' => $group, 'name' => $word, 'state' => 'made', 'external_id' => "x-{$word}"]);
             foreach ([0, 1] as $g) {
                 $student = $this->lesson->text("floor.groups.{$g}.students.0");
                 if (null === $group || $group === $this->lesson->text("floor.groups.{$g}.id")) {

@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace FreshHuddle\App\Tests\Support;
 
 use FreshHuddle\App\Rooms\Meeting\RoomService;
+use FreshHuddle\App\Rooms\Meeting\RoomStatus;
+use FreshHuddle\Core\Rooms\Allowed;
 
 /**
  * A meeting service that does as it is told at once, for tests that order what happens when. Real HTTP is in RoomServiceTest.
@@ -16,9 +18,30 @@ final class RoomsInMemory implements RoomService
     /** @var (\Closure(): void)|null what happens while it is answering who is there */
     public ?\Closure $meanwhile = null;
 
-    public function make(string $key, string $name): string
+    public function make(string $key, string $name, Allowed $allowed): string
     {
         return 'm'.substr(hash('sha256', $key), 0, 16);
+    }
+
+    public function change(string $room, string $name, Allowed $allowed): void
+    {
+    }
+
+    public function retire(string $room): void
+    {
+    }
+
+    public function open(string $room, bool $open): void
+    {
+    }
+
+    public function record(string $room, bool $on): void
+    {
+    }
+
+    public function states(array $rooms): array
+    {
+        return array_fill_keys($rooms, new RoomStatus('Room', new Allowed(), true, 0, 0, false, 0));
     }
 
     public function setMembers(string $room, array $people): array

@@ -11,9 +11,9 @@ enum Because: string
 {
     /** The meeting service saw them come in. */
     case Service = 'service';
-    /** They followed the room link a moment ago. */
+    /** They followed the room link: a moment ago, or, where nothing more can be known, at any time. */
     case Link = 'link';
-    /** Their page is open, but they are in no room. */
+    /** Their page is open: they are in no room, or there is no room to be in but the one they sit in. */
     case Page = 'page';
     /** No sign for a while. */
     case Silent = 'silent';

@@ -39,8 +39,9 @@ final readonly class Whereabouts
      * @param string|null $expected `main` or a group's id; null for a student without a seat while groups are out
      * @param int         $since    from when they are expected there, milliseconds since 1970
      * @param int         $now      milliseconds since 1970
+     * @param Sight       $sight    what can be known of who is where they are expected
      */
-    public static function of(Evidence $evidence, ?string $expected, int $since, int $now): self
+    public static function of(Evidence $evidence, ?string $expected, int $since, int $now, Sight $sight = Sight::Service): self
     {
         $lastSign = $evidence->lastSign();
         if (null === $lastSign) {
@@ -50,11 +51,18 @@ final readonly class Whereabouts
         if (null !== $evidence->servicePlace) {
             return self::seenIn($evidence->servicePlace, $expected, $since, $now);
         }
+        // A page lies still while its phone is in a meeting: who went in by a link of the teacher's own is taken to be there.
+        if (Sight::Link === $sight && null !== $expected && $evidence->linkPlace === $expected) {
+            return new self(Place::InPlace, Because::Link, $expected);
+        }
         if ($now - $lastSign >= self::LOST_AFTER) {
             return new self(Place::Lost, Because::Silent);
         }
         if (null === $expected) {
             return new self(Place::LeftBehind, Because::NoSeat);
+        }
+        if (Sight::Page === $sight) {
+            return new self(Place::InPlace, Because::Page, $expected);
         }
         if ($evidence->linkPlace === $expected && $now - ($evidence->linkAt ?? 0) < self::TIME_TO_MOVE) {
             return new self(Place::OnTheWay, Because::Link);

@@ -12,4 +12,9 @@ final readonly class Allowed
     public function __construct(public bool $record = false, public bool $shareScreen = true, public bool $write = true)
     {
     }
+
+    public function is(self $other): bool
+    {
+        return $this->record === $other->record && $this->shareScreen === $other->shareScreen && $this->write === $other->write;
+    }
 }

@@ -19,9 +19,9 @@ final readonly class PastedLinks
     private const MAIN_NAMES = ['main', 'main session', 'mainsession', 'all', 'everybody', 'class'];
 
     /**
-     * @param array<string, string> $groups name by group's id, in order
-     * @param array<string, string> $taken  what each normal form is taken by elsewhere: `main`, a group's id, or the name of
-     *                                      another class
+     * @param array<string, string>         $groups name by group's id, in order
+     * @param array<string, Message|string> $taken  by normal form: `main` for the link of the main session; why not, for one
+     *                                              that serves somebody else
      *
      * @return list<PastedLink>
      *
@@ -61,13 +61,16 @@ final readonly class PastedLinks
         $plan = [];
         $seen = [];
         foreach ($read as $n => [$place, $link, $fault]) {
-            if (null === $place && null === $fault) {
+            $before = null === $link ? null : $seen['link'][$link->normal] ?? null;
+            if (null === $fault && null !== $before) {
+                $fault = new Message('rooms.pasted.twice', ['line' => $before]); // it takes no group from those that come after
+            } elseif (null === $place && null === $fault) {
                 $place = array_shift($free);
                 $fault = null === $place ? new Message('rooms.pasted.more_than_groups') : null;
             }
             $place = \is_string($place) && '' !== $place ? $place : null;
             if (null === $fault && null !== $link && null !== $place) {
-                $fault = self::clash($place, $link, $groups, $taken, $seen, $n);
+                $fault = self::clash($place, $link, $taken, $seen, $n);
                 $seen['place'][$place] ??= $n;
                 $seen['link'][$link->normal] ??= $n;
             }
@@ -78,26 +81,20 @@ final readonly class PastedLinks
     }
 
     /**
-     * @param array<string, string>                     $groups
-     * @param array<string, string>                     $taken
+     * @param array<string, Message|string>             $taken
      * @param array<'link'|'place', array<string, int>> $seen
      */
-    private static function clash(string $place, Link $link, array $groups, array $taken, array $seen, int $line): ?Message
+    private static function clash(string $place, Link $link, array $taken, array $seen, int $line): ?Message
     {
-        $before = $seen['link'][$link->normal] ?? null;
-        if (null !== $before) {
-            return new Message('rooms.pasted.twice', ['line' => $before]);
-        }
         if (isset($seen['place'][$place])) {
             return new Message('rooms.pasted.group_twice', ['line' => $seen['place'][$place]]);
         }
         $by = $taken[$link->normal] ?? null;
-        // What a group of this list has now may go to another of them: all of it is put in at once.
-        if (null === $by || $by === $place || isset($groups[$by])) {
+        if (null === $by || $by === $place) {
             return null;
         }
 
-        return MainSession::PLACE === $by ? new Message('rooms.link.of_main') : new Message('rooms.link.of_class', ['class' => $by]);
+        return $by instanceof Message ? $by : new Message('rooms.link.of_main');
     }
 
     /**

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace FreshHuddle\Core\Tests\Rooms;
 
+use FreshHuddle\Core\Message;
 use FreshHuddle\Core\Rooms\PastedLink;
 use FreshHuddle\Core\Rooms\PastedLinks;
 use PHPUnit\Framework\TestCase;
@@ -56,7 +57,13 @@ final class PastedLinksTest extends TestCase
     public function test_one_link_never_serves_two(): void
     {
         self::assertSame([1 => null, 2 => 'rooms.pasted.twice'], $this->faults("https://r.example/a\nHTTPS://R.example/a/?utm_source=x"));
-        self::assertSame([1 => 'rooms.link.of_class', 2 => 'rooms.link.of_main', 3 => null], $this->faults("r.example/1\nr.example/2\nr.example/3", ['r.example/1' => '10B', 'r.example/2' => 'main', 'r.example/3' => 'q']));
+        self::assertSame([1 => 'rooms.link.of_class', 2 => 'rooms.link.of_main', 3 => null], $this->faults("r.example/1\nr.example/2\nr.example/3", ['r.example/1' => new Message('rooms.link.of_class', ['class' => '10B']), 'r.example/2' => 'main']));
+    }
+
+    public function test_a_link_that_is_there_twice_takes_no_group_from_the_next(): void
+    {
+        $plan = PastedLinks::read("r.example/a\nr.example/a\nr.example/b", self::GROUPS, []);
+        self::assertSame(['q', null, 'm'], array_map(static fn (PastedLink $line): ?string => $line->place, $plan));
     }
 
     public function test_each_line_that_is_not_taken_says_why_and_the_others_are(): void
@@ -92,7 +99,7 @@ final class PastedLinksTest extends TestCase
     }
 
     /**
-     * @param array<string, string> $taken
+     * @param array<string, Message|string> $taken
      *
      * @return array<int, string|null> by line
      */

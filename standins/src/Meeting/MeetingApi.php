@@ -13,8 +13,13 @@ use Symfony\Component\Routing\Attribute\Route;
  */
 final readonly class MeetingApi
 {
-    private const FAULTS = ['slow', 'fail', 'lie', 'refuse'];
-    private const CALLS = ['make', 'members', 'move', 'say', 'presence'];
+    /**
+     * slow: it takes 6 s; fail, refuse: it says so and does nothing; lie: the answer makes no sense; pretend: it says it is
+     * done, and nothing is; late: it is done, and the answer is an error; forget: the room is gone.
+     */
+    public const FAULTS = ['slow', 'fail', 'lie', 'refuse', 'pretend', 'late', 'forget'];
+    public const CALLS = ['make', 'change', 'retire', 'members', 'move', 'say', 'presence', 'states', 'open', 'record'];
+    private const ALLOWED = ['record', 'share', 'write'];
 
     public function __construct(private Store $store, #[\SensitiveParameter] private string $token, private string $publicUrl)
     {
@@ -26,8 +31,51 @@ final readonly class MeetingApi
         return $this->answer($request, 'make', function (array $body) use ($request): array {
             $key = $request->headers->get('Idempotency-Key') ?? bin2hex(random_bytes(8));
 
-            return ['id' => $this->store->makeRoom($key, \is_string($body['name'] ?? null) ? $body['name'] : 'Room')];
+            return ['id' => $this->store->makeRoom($key, \is_string($body['name'] ?? null) ? $body['name'] : 'Room', self::allowed($body))];
         });
+    }
+
+    #[Route('/api/rooms/{room}', methods: ['PUT'])]
+    public function change(string $room, Request $request): JsonResponse
+    {
+        return $this->answer($request, 'change', fn (array $body): ?array => $this->store->changeRoom($room, \is_string($body['name'] ?? null) ? $body['name'] : 'Room', self::allowed($body)) ? ['changed' => true] : null, $room);
+    }
+
+    #[Route('/api/rooms/{room}', methods: ['DELETE'])]
+    public function retire(string $room, Request $request): JsonResponse
+    {
+        return $this->answer($request, 'retire', function () use ($room): array {
+            $this->store->forgetRoom($room);
+
+            return ['retired' => true];
+        });
+    }
+
+    /** Lets people in, or nobody any more: whoever is in it is put out. */
+    #[Route('/api/rooms/{room}/open', methods: ['PUT'])]
+    public function open(string $room, Request $request): JsonResponse
+    {
+        return $this->answer($request, 'open', fn (array $body): ?array => $this->store->openRoom($room, true === ($body['open'] ?? null)) ? ['done' => true] : null, $room);
+    }
+
+    #[Route('/api/rooms/{room}/recording', methods: ['PUT'])]
+    public function record(string $room, Request $request): JsonResponse
+    {
+        return $this->answer($request, 'record', function (array $body) use ($room): ?array {
+            if (!$this->store->hasRoom($room)) {
+                return null;
+            }
+            $this->store->record($room, true === ($body['on'] ?? null), self::now());
+
+            return ['done' => true];
+        }, $room);
+    }
+
+    /** How rooms are; those that are not there are not in the answer. */
+    #[Route('/api/states', methods: ['POST'])]
+    public function states(Request $request): JsonResponse
+    {
+        return $this->answer($request, 'states', fn (array $body): array => ['rooms' => (object) $this->store->states(array_values(self::texts($body['rooms'] ?? [])), self::now())]);
     }
 
     #[Route('/api/rooms/{room}/members', methods: ['PUT'])]
@@ -40,7 +88,7 @@ final readonly class MeetingApi
             $links = array_map(fn (string $key): string => $this->publicUrl.'/in/'.$key, $this->store->setMembers($room, self::texts($body['people'] ?? [])));
 
             return ['links' => (object) $links];
-        });
+        }, $room);
     }
 
     #[Route('/api/moves', methods: ['POST'])]
@@ -89,8 +137,9 @@ final readonly class MeetingApi
 
     /**
      * @param callable(array<array-key, mixed>): (array<string, mixed>|null) $do
+     * @param string|null                                                    $room the room it is about
      */
-    private function answer(Request $request, string $call, callable $do): JsonResponse
+    private function answer(Request $request, string $call, callable $do, ?string $room = null): JsonResponse
     {
         if (!$this->mayAsk($request)) {
             return new JsonResponse(['error' => 'unknown token'], 401);
@@ -99,15 +148,43 @@ final readonly class MeetingApi
         if ('slow' === $fault) {
             sleep(6);
         }
+        if ('forget' === $fault && null !== $room) {
+            $this->store->forgetRoom($room);
+        }
+        if ('late' === $fault) {
+            $do($request->toArray());
+        }
         $answer = match ($fault) {
+            'late' => new JsonResponse(['error' => 'trouble of its own, afterwards'], 503),
+            'pretend' => new JsonResponse(['id' => 'm'.bin2hex(random_bytes(8)), 'links' => (object) $this->pretendedLinks($request), 'people' => new \stdClass(), 'rooms' => new \stdClass()]),
             'fail' => new JsonResponse(['error' => 'trouble of its own'], 503),
             'refuse' => new JsonResponse(['error' => 'not allowed'], 403),
             'lie' => new JsonResponse(['id' => null, 'links' => ['somebody' => 'javascript:alert(1)'], 'people' => [1]]),
             default => null,
         };
-        $done = null === $answer ? $do($request->toArray()) : [];
+        $done = null === $answer ? $do('' === $request->getContent() ? [] : $request->toArray()) : [];
 
         return $answer ?? (null === $done ? new JsonResponse(['error' => 'no such room'], 404) : new JsonResponse($done));
+    }
+
+    /**
+     * @return array<string, string>
+     */
+    private function pretendedLinks(Request $request): array
+    {
+        $body = '' === $request->getContent() ? [] : $request->toArray();
+
+        return array_map(fn (): string => $this->publicUrl.'/in/'.bin2hex(random_bytes(16)), self::texts($body['people'] ?? []));
+    }
+
+    /**
+     * @param array<array-key, mixed> $body
+     *
+     * @return list<string>
+     */
+    private static function allowed(array $body): array
+    {
+        return array_values(array_intersect(self::ALLOWED, self::texts($body['allowed'] ?? [])));
     }
 
     private function mayAsk(Request $request): bool

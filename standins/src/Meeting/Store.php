@@ -18,12 +18,116 @@ final class Store
     {
     }
 
-    public function makeRoom(string $key, string $name): string
+    /**
+     * @param list<string> $allowed
+     */
+    public function makeRoom(string $key, string $name, array $allowed = ['share', 'write']): string
     {
         $id = 'm'.bin2hex(random_bytes(8));
-        $this->run('INSERT INTO room (id, made_for, name) VALUES (?, ?, ?) ON CONFLICT (made_for) DO UPDATE SET name = EXCLUDED.name', [$id, $key, $name]);
+        $this->run('INSERT INTO room (id, made_for, name, allowed) VALUES (?, ?, ?, ?) ON CONFLICT (made_for) DO UPDATE SET name = EXCLUDED.name, allowed = EXCLUDED.allowed', [$id, $key, $name, implode(' ', $allowed)]);
 
         return $this->rows('SELECT id FROM room WHERE made_for = ?', [$key])[0]['id'];
+    }
+
+    /**
+     * @param list<string> $allowed
+     *
+     * @return bool whether there is such a room
+     */
+    public function changeRoom(string $room, string $name, array $allowed): bool
+    {
+        return 1 === $this->run('UPDATE room SET name = ?, allowed = ? WHERE id = ?', [$name, implode(' ', $allowed), $room]);
+    }
+
+    /**
+     * @return bool whether there is such a room
+     */
+    public function openRoom(string $room, bool $open): bool
+    {
+        if (!$open) {
+            $this->run('DELETE FROM presence WHERE room = ?', [$room]);
+        }
+
+        return 1 === $this->run('UPDATE room SET open = ? WHERE id = ?', [$open ? 't' : 'f', $room]);
+    }
+
+    /**
+     * Nobody gets in any more. What was recorded stays.
+     */
+    public function forgetRoom(string $room): void
+    {
+        foreach (['DELETE FROM presence WHERE room = ?', 'DELETE FROM move WHERE room = ?', 'DELETE FROM pass WHERE room = ?', 'DELETE FROM room WHERE id = ?'] as $sql) {
+            $this->run($sql, [$room]);
+        }
+    }
+
+    public function record(string $room, bool $on, int $now): void
+    {
+        $isOn = [] !== $this->rows('SELECT id FROM recording WHERE room = ? AND ended IS NULL', [$room]);
+        if ($on && !$isOn) {
+            $this->run('INSERT INTO recording (room, began) VALUES (?, ?)', [$room, (string) $now]);
+        } elseif (!$on) {
+            $this->run('UPDATE recording SET ended = ? WHERE room = ? AND ended IS NULL', [(string) $now, $room]);
+        }
+    }
+
+    /**
+     * @return array{began: int, ended: int|null, room: string}|null
+     */
+    public function recording(string $id): ?array
+    {
+        $row = ctype_digit($id) ? $this->rows('SELECT room, began, ended FROM recording WHERE id = ?', [$id])[0] ?? null : null;
+
+        return null === $row ? null : ['room' => $row['room'], 'began' => (int) $row['began'], 'ended' => '' === $row['ended'] ? null : (int) $row['ended']];
+    }
+
+    /**
+     * @param list<string> $rooms
+     *
+     * @return array<string, array{name: string, allowed: list<string>, open: bool, people: int, members: int, recording: bool, recordings: list<string>}>
+     */
+    public function states(array $rooms, int $now): array
+    {
+        $states = [];
+        foreach ($rooms as $room) {
+            $row = $this->rows('SELECT name, allowed, open::int AS open FROM room WHERE id = ?', [$room])[0] ?? null;
+            if (null === $row) {
+                continue;
+            }
+            $recordings = $this->rows('SELECT id, (ended IS NULL)::int AS running FROM recording WHERE room = ? ORDER BY id', [$room]);
+            $states[$room] = [
+                'name' => $row['name'],
+                'allowed' => '' === $row['allowed'] ? [] : explode(' ', $row['allowed']),
+                'open' => '1' === $row['open'],
+                'people' => \count($this->namesIn($room, $now)),
+                'members' => (int) $this->rows('SELECT COUNT(*) AS n FROM pass WHERE room = ?', [$room])[0]['n'],
+                'recording' => \in_array('1', array_column($recordings, 'running'), true),
+                'recordings' => array_column($recordings, 'id'),
+            ];
+        }
+
+        return $states;
+    }
+
+    /**
+     * @return list<array{id: string, name: string, open: bool, people: list<string>}> the latest first
+     */
+    public function latest(int $most, int $now): array
+    {
+        return array_map(
+            fn (array $row): array => ['id' => $row['id'], 'name' => $row['name'], 'open' => '1' === $row['open'], 'people' => $this->namesIn($row['id'], $now)],
+            $this->rows('SELECT r.id, r.name, r.open::int AS open FROM room r LEFT JOIN presence p ON p.room = r.id GROUP BY r.id ORDER BY MAX(p.seen) DESC NULLS LAST, r.name LIMIT ?', [(string) $most]),
+        );
+    }
+
+    /**
+     * @return array{kind: string, times: int, call: string}|null the misbehaviour that is ordered
+     */
+    public function fault(): ?array
+    {
+        $row = $this->rows('SELECT kind, times, call FROM fault WHERE times > 0', [])[0] ?? null;
+
+        return null === $row ? null : ['kind' => $row['kind'], 'times' => (int) $row['times'], 'call' => $row['call']];
     }
 
     public function hasRoom(string $room): bool
@@ -62,7 +166,7 @@ final class Store
      */
     public function pass(string $key): ?array
     {
-        $row = $this->rows('SELECT p.room, r.name AS room_name, p.person, p.name FROM pass p JOIN room r ON r.id = p.room WHERE p.key = ?', [$key])[0] ?? null;
+        $row = $this->rows('SELECT p.room, r.name AS room_name, p.person, p.name FROM pass p JOIN room r ON r.id = p.room WHERE p.key = ? AND r.open', [$key])[0] ?? null;
 
         return null === $row ? null : ['room' => $row['room'], 'room_name' => $row['room_name'], 'person' => $row['person'], 'name' => $row['name']];
     }

@@ -1271,6 +1271,86 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/staff/classes/{id}/room-source": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: string;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description Done */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["RoomSourceView"];
+                    };
+                };
+                /** @description A problem (RFC 9457) */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+        put: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: string;
+                };
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["SaveRoomSource"];
+                };
+            };
+            responses: {
+                /** @description Done */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["RoomSourceView"];
+                    };
+                };
+                /** @description A problem (RFC 9457) */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/staff/classes/{id}/rules": {
         parameters: {
             query?: never;
@@ -1303,6 +1383,54 @@ export interface paths {
                     content: {
                         "application/json": components["schemas"]["RuleMade"];
                     };
+                };
+                /** @description A problem (RFC 9457) */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/staff/classes/{id}/side-rooms": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: string;
+                };
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["MakeSideRoom"];
+                };
+            };
+            responses: {
+                /** @description Done */
+                204: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content?: never;
                 };
                 /** @description A problem (RFC 9457) */
                 default: {
@@ -3629,6 +3757,54 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/staff/rooms/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: string;
+                };
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["EditRoom"];
+                };
+            };
+            responses: {
+                /** @description Done */
+                204: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content?: never;
+                };
+                /** @description A problem (RFC 9457) */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+        trace?: never;
+    };
     "/api/staff/rooms/{id}/retry": {
         parameters: {
             query?: never;
@@ -3648,6 +3824,102 @@ export interface paths {
                 cookie?: never;
             };
             requestBody?: never;
+            responses: {
+                /** @description Done */
+                204: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content?: never;
+                };
+                /** @description A problem (RFC 9457) */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/staff/rooms/{id}/take-away": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: string;
+                };
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["TakeAway"];
+                };
+            };
+            responses: {
+                /** @description Done */
+                204: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content?: never;
+                };
+                /** @description A problem (RFC 9457) */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/staff/rooms/{id}/tried": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: string;
+                };
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["RoomTried"];
+                };
+            };
             responses: {
                 /** @description Done */
                 204: {
@@ -3957,6 +4229,106 @@ export interface paths {
             };
         };
         post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/staff/rounds/{id}/links": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: string;
+                };
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["PasteLinks"];
+                };
+            };
+            responses: {
+                /** @description Done */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["RoomView"][];
+                    };
+                };
+                /** @description A problem (RFC 9457) */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/staff/rounds/{id}/links/read": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: string;
+                };
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["PasteLinks"];
+                };
+            };
+            responses: {
+                /** @description Done */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["PastedLinkView"][];
+                    };
+                };
+                /** @description A problem (RFC 9457) */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
         delete?: never;
         options?: never;
         head?: never;
@@ -5320,6 +5692,50 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/student/room/open": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description Done */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["StudentNow"];
+                    };
+                };
+                /** @description A problem (RFC 9457) */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/student/seat": {
         parameters: {
             query?: never;
@@ -5733,6 +6149,15 @@ export interface components {
             minutes?: number | null;
             startsAt?: number | null;
         };
+        EditRoom: {
+            name?: string | null;
+            link?: string | null;
+            source?: components["schemas"]["SourceKind"] | null;
+            mayRecord?: boolean | null;
+            mayShareScreen?: boolean | null;
+            mayWrite?: boolean | null;
+            sure?: boolean;
+        };
         EditSegment: {
             instructions?: string | null;
             minutes?: number | null;
@@ -5776,6 +6201,14 @@ export interface components {
         FilledCell: {
             student: string;
             value: string;
+        };
+        FindingView: {
+            check: string;
+            weight: components["schemas"]["Weight"];
+            says: string;
+            mend: components["schemas"]["Mend"];
+            press: string;
+            subject: string | null;
         };
         FloorView: {
             id: string;
@@ -5933,8 +6366,10 @@ export interface components {
             floor: components["schemas"]["FloorView"];
             students: components["schemas"]["SeatedStudent"][];
             rooms: components["schemas"]["RoomView"][];
+            roomSource: components["schemas"]["SourceKind"];
             handOut: components["schemas"]["RowView"][];
             copies: components["schemas"]["CopySummary"][];
+            findings: components["schemas"]["FindingView"][];
             notices: components["schemas"]["NoticeView"][];
             doorway: components["schemas"]["DoorwayView"][];
             failed: components["schemas"]["FailedTaskView"][];
@@ -5956,6 +6391,9 @@ export interface components {
         MakeRule: {
             kind: components["schemas"]["RuleKind"];
             students: string[];
+        };
+        MakeSideRoom: {
+            name: string;
         };
         MarkAbsent: {
             absent: boolean;
@@ -5980,6 +6418,8 @@ export interface components {
             height: number;
             seconds: number;
         };
+        /** @enum {string} */
+        Mend: "roster" | "deal" | "repair" | "desk" | "makeRooms" | "sayWhere" | "wait" | "rooms" | "writeOriginal" | "makeCopies" | "goOn" | "bringChanges" | "materials" | "order" | "slips";
         Moments: {
             lookFrom: number | null;
             outAt: number | null;
@@ -5994,11 +6434,16 @@ export interface components {
             number: number;
             mark: number;
             members: components["schemas"]["Mate"][];
-            room: boolean;
+            room: components["schemas"]["MyRoom"];
             copies: components["schemas"]["CopyLink"][];
             seat: number;
             role: string;
             task: string;
+        };
+        MyRoom: {
+            way: components["schemas"]["WayIn"];
+            name: string;
+            openers: string[];
         };
         MySegment: {
             kind: components["schemas"]["SegmentKind"];
@@ -6073,6 +6518,9 @@ export interface components {
             title: string;
             blocks: components["schemas"]["BlockView"][];
         };
+        PasteLinks: {
+            text: string;
+        };
         PasteNames: {
             names: string;
         };
@@ -6084,6 +6532,13 @@ export interface components {
             fate: components["schemas"]["PastedLineFate"];
             name: string;
             message: string;
+        };
+        PastedLinkView: {
+            line: number;
+            shown: string;
+            place: string | null;
+            host: string | null;
+            note: string | null;
         };
         PastedListView: {
             taken: number;
@@ -6148,14 +6603,41 @@ export interface components {
             conflicts: components["schemas"]["ConflictView"][];
         };
         /** @enum {string} */
+        RoomLife: "round" | "grouping" | "standing";
+        /** @enum {string} */
+        RoomPurpose: "main" | "group" | "side";
+        RoomSourceView: {
+            kind: components["schemas"]["SourceKind"];
+            namePattern: string;
+            addressPattern: string;
+            openedBy: string;
+            life: components["schemas"]["RoomLife"];
+            mayRecord: boolean;
+            mayShareScreen: boolean;
+            mayWrite: boolean;
+            guessable: boolean;
+            withTail: string | null;
+        };
+        /** @enum {string} */
         RoomState: "planned" | "made" | "tried" | "open" | "closed" | "failed";
+        RoomTried: {
+            was: boolean;
+        };
         RoomView: {
             id: string;
+            purpose: components["schemas"]["RoomPurpose"];
             groupId: string | null;
             name: string;
             state: components["schemas"]["RoomState"];
             working: boolean;
             failure: string | null;
+            source: components["schemas"]["SourceKind"];
+            link: string | null;
+            mayRecord: boolean;
+            mayShareScreen: boolean;
+            mayWrite: boolean;
+            triedAt: number | null;
+            openedAt: number | null;
         };
         RoundView: {
             id: string;
@@ -6222,6 +6704,16 @@ export interface components {
         SavePlan: {
             rows: components["schemas"]["RowPlan"][];
             knew?: string[];
+        };
+        SaveRoomSource: {
+            kind?: components["schemas"]["SourceKind"] | null;
+            namePattern?: string | null;
+            addressPattern?: string | null;
+            openedBy?: string | null;
+            life?: components["schemas"]["RoomLife"] | null;
+            mayRecord?: boolean | null;
+            mayShareScreen?: boolean | null;
+            mayWrite?: boolean | null;
         };
         SaveSlot: {
             save: string;
@@ -6303,6 +6795,8 @@ export interface components {
             closesAt: number | null;
         };
         /** @enum {string} */
+        SourceKind: "meetingService" | "ownLinks" | "namePattern" | "classroom";
+        /** @enum {string} */
         StaffRole: "owner" | "coTeacher" | "assistant";
         StaffView: {
             teacher: string | null;
@@ -6335,7 +6829,7 @@ export interface components {
             round: string | null;
             moments: components["schemas"]["Moments"] | null;
             group: components["schemas"]["MyGroup"] | null;
-            mainSession: boolean;
+            mainSession: components["schemas"]["MyRoom"];
             seenIn: string | null;
             notices: components["schemas"]["NoticeView"][];
             signUp: components["schemas"]["SignUpView"] | null;
@@ -6351,6 +6845,9 @@ export interface components {
             table?: string | null;
             attributes?: components["schemas"]["AttributeValue"][];
             tags?: string[];
+        };
+        TakeAway: {
+            sure?: boolean;
         };
         TakeRequest: {
             basedOn: number;
@@ -6382,6 +6879,10 @@ export interface components {
             groups: components["schemas"]["ProposedGroup"][];
             goals: components["schemas"]["GoalStandingView"][];
         };
+        /** @enum {string} */
+        WayIn: "none" | "place" | "press" | "open" | "wait";
+        /** @enum {string} */
+        Weight: "stop" | "look";
         WhyRequest: {
             student: string;
             settings: components["schemas"]["DeskSettings"];

@@ -15,6 +15,7 @@ use FreshHuddle\Core\Grouping\Explain\Standings;
 use FreshHuddle\Core\Grouping\Explain\WhyHere;
 use FreshHuddle\Core\Grouping\Floor;
 use FreshHuddle\Core\Grouping\Rule;
+use FreshHuddle\Core\Message;
 
 /**
  * Says how a floor stands against goals and rules, and why somebody sits where they sit.
@@ -40,19 +41,35 @@ final readonly class Judge
     }
 
     /**
+     * @return list<Message> the rules that a floor breaks, in words
+     */
+    public function brokenRules(Grouping $grouping, Floor $floor): array
+    {
+        return [] === $this->parts->rules($grouping) ? [] : array_map(static fn (array $broken): Message => $broken[1], $this->brokenOnes(FloorInNumbers::of($this->parts, $grouping, $floor)));
+    }
+
+    /**
      * @return list<ConflictView> one a broken rule
      */
     private function broken(FloorInNumbers $there): array
     {
+        return array_map(fn (array $broken): ConflictView => new ConflictView([$broken[0]], $this->words->say($broken[1])), $this->brokenOnes($there));
+    }
+
+    /**
+     * @return list<array{string, Message}> the rule's id, and the rule in words
+     */
+    private function brokenOnes(FloorInNumbers $there): array
+    {
         $broken = [];
         $groups = $there->setting->idsOf($there->groups);
-        $seated = array_merge(...$groups);
+        $seated = array_merge([], ...$groups);
         $named = new Named($there->setting);
         foreach ($there->rules as $rule) {
             $must = ClassParts::must($rule);
             foreach ($groups as $g => $group) {
                 if (!$must->isKeptIn($group, $g + 1, $seated)) {
-                    $broken[] = new ConflictView([$rule->id], $this->words->say($must->inWords($named->id(...))));
+                    $broken[] = [$rule->id, $must->inWords($named->id(...))];
                     break;
                 }
             }

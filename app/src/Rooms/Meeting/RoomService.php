@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace FreshHuddle\App\Rooms\Meeting;
 
+use FreshHuddle\Core\Rooms\Allowed;
+
 /**
  * A service in which people meet. Every call may be made twice with the same effect as once.
  */
@@ -16,7 +18,45 @@ interface RoomService
      *
      * @throws MeetingServiceFailed
      */
-    public function make(string $key, string $name): string;
+    public function make(string $key, string $name, Allowed $allowed): string;
+
+    /**
+     * The room is called otherwise, or other things are allowed in it.
+     *
+     * @throws MeetingServiceFailed
+     */
+    public function change(string $room, string $name, Allowed $allowed): void;
+
+    /**
+     * Nobody is let in any more, and whoever is in it is out of it. Recordings stay. Nothing happens where there is no such
+     * room.
+     *
+     * @throws MeetingServiceFailed
+     */
+    public function retire(string $room): void;
+
+    /**
+     * Lets people in; or nobody, and whoever is in it is put out.
+     *
+     * @throws MeetingServiceFailed
+     */
+    public function open(string $room, bool $open): void;
+
+    /**
+     * @throws MeetingServiceFailed
+     */
+    public function record(string $room, bool $on): void;
+
+    /**
+     * How rooms are over there. It is not believed that one is there because it was made.
+     *
+     * @param list<string> $rooms
+     *
+     * @return array<string, RoomStatus> by what the service calls them; those that are not there are missing
+     *
+     * @throws MeetingServiceFailed
+     */
+    public function states(array $rooms): array;
 
     /**
      * Says who may enter a room, and nobody else.

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace FreshHuddle\App\Rooms\Meeting;
 
+use FreshHuddle\Core\Rooms\Allowed;
 use Psr\Clock\ClockInterface;
 use Symfony\Contracts\HttpClient\Exception\ExceptionInterface;
 use Symfony\Contracts\HttpClient\HttpClientInterface;
@@ -20,11 +21,48 @@ final readonly class StandinMeetingService implements RoomService
     {
     }
 
-    public function make(string $key, string $name): string
+    public function make(string $key, string $name, Allowed $allowed): string
     {
-        $id = $this->ask('POST', '/api/rooms', ['name' => $name], ['Idempotency-Key' => $key])['id'] ?? null;
+        $id = $this->ask('POST', '/api/rooms', ['name' => $name, 'allowed' => self::allowed($allowed)], ['Idempotency-Key' => $key])['id'] ?? null;
 
         return \is_string($id) && 1 === preg_match('/^[A-Za-z0-9_-]{1,80}$/D', $id) ? $id : throw MeetingServiceFailed::nonsense();
+    }
+
+    public function change(string $room, string $name, Allowed $allowed): void
+    {
+        $this->ask('PUT', "/api/rooms/{$room}", ['name' => $name, 'allowed' => self::allowed($allowed)]);
+    }
+
+    public function retire(string $room): void
+    {
+        $this->ask('DELETE', "/api/rooms/{$room}", []);
+    }
+
+    public function open(string $room, bool $open): void
+    {
+        $this->ask('PUT', "/api/rooms/{$room}/open", ['open' => $open]);
+    }
+
+    public function record(string $room, bool $on): void
+    {
+        $this->ask('PUT', "/api/rooms/{$room}/recording", ['on' => $on]);
+    }
+
+    public function states(array $rooms): array
+    {
+        $answer = $this->ask('POST', '/api/states', ['rooms' => $rooms])['rooms'] ?? null;
+        $states = [];
+        foreach (\is_array($answer) ? $answer : throw MeetingServiceFailed::nonsense() as $room => $said) {
+            $allowed = \is_array($said) ? $said['allowed'] ?? null : null;
+            if (!\is_array($said) || !\is_array($allowed) || !\is_string($said['name'] ?? null) || !\is_bool($said['open'] ?? null) || !\is_int($said['people'] ?? null)
+                || !\is_int($said['members'] ?? null) || !\is_bool($said['recording'] ?? null) || !\is_array($said['recordings'] ?? null)) {
+                throw MeetingServiceFailed::nonsense();
+            }
+            $may = new Allowed(\in_array('record', $allowed, true), \in_array('share', $allowed, true), \in_array('write', $allowed, true));
+            $states[(string) $room] = new RoomStatus($said['name'], $may, $said['open'], $said['people'], $said['members'], $said['recording'], \count($said['recordings']));
+        }
+
+        return $states;
     }
 
     public function setMembers(string $room, array $people): array
@@ -71,6 +109,14 @@ final readonly class StandinMeetingService implements RoomService
         }
 
         return $there;
+    }
+
+    /**
+     * @return list<string> the words the service has for it
+     */
+    private static function allowed(Allowed $allowed): array
+    {
+        return array_keys(array_filter(['record' => $allowed->record, 'share' => $allowed->shareScreen, 'write' => $allowed->write]));
     }
 
     /**

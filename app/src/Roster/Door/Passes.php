@@ -38,6 +38,16 @@ final readonly class Passes
         return $isIn && $this->address->opens(self::WHAT, $student->id, $student->passNumber, $pass) ? $student : null;
     }
 
+    /**
+     * @return list<string> ids of the students of a class who have come in by their pass
+     */
+    public function usedIn(string $classId): array
+    {
+        $ids = $this->em->createQuery('SELECT s.id FROM '.Student::class.' s WHERE s.class = ?1 AND s.passUsedAt IS NOT NULL')->setParameter(1, $classId)->getSingleColumnResult();
+
+        return array_values(array_filter($ids, \is_string(...)));
+    }
+
     public function used(Student $student): void
     {
         $student->passUsedAt = $this->clock->now();

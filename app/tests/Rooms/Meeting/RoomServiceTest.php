@@ -7,6 +7,7 @@ namespace FreshHuddle\App\Tests\Rooms\Meeting;
 use FreshHuddle\App\Rooms\Meeting\MeetingServiceFailed;
 use FreshHuddle\App\Rooms\Meeting\RoomService;
 use FreshHuddle\App\Rooms\Meeting\StandinMeetingService;
+use FreshHuddle\Core\Rooms\Allowed;
 use PHPUnit\Framework\Attributes\DataProvider;
 use Symfony\Bundle\FrameworkBundle\Test\KernelTestCase;
 use Symfony\Component\HttpClient\HttpClient;
@@ -41,9 +42,9 @@ final class RoomServiceTest extends KernelTestCase
     {
         $service = self::service($class);
         $key = Uuid::v4()->toRfc4122();
-        $room = $service->make($key, 'Quayside');
-        self::assertSame($room, $service->make($key, 'Quayside'));
-        self::assertNotSame($room, $service->make(Uuid::v4()->toRfc4122(), 'Quayside'));
+        $room = $service->make($key, 'Quayside', new Allowed());
+        self::assertSame($room, $service->make($key, 'Quayside', new Allowed()));
+        self::assertNotSame($room, $service->make(Uuid::v4()->toRfc4122(), 'Quayside', new Allowed()));
     }
 
     /**
@@ -53,7 +54,7 @@ final class RoomServiceTest extends KernelTestCase
     public function test_every_member_has_a_link_of_their_own_that_stays_while_they_do(string $class): void
     {
         $service = self::service($class);
-        $room = $service->make(Uuid::v4()->toRfc4122(), 'Quayside');
+        $room = $service->make(Uuid::v4()->toRfc4122(), 'Quayside', new Allowed());
         $before = $service->setMembers($room, [self::$person => 'Ada', self::$person.'b' => 'Ben']);
         self::assertSame([self::$person, self::$person.'b'], array_keys($before));
         self::assertNotSame($before[self::$person], $before[self::$person.'b']);
@@ -71,8 +72,8 @@ final class RoomServiceTest extends KernelTestCase
     public function test_who_is_in_a_room_is_known_and_who_is_moved_is_in_the_other(string $class): void
     {
         $service = self::service($class);
-        $one = $service->make(Uuid::v4()->toRfc4122(), 'Quayside');
-        $other = $service->make(Uuid::v4()->toRfc4122(), 'Millbrook');
+        $one = $service->make(Uuid::v4()->toRfc4122(), 'Quayside', new Allowed());
+        $other = $service->make(Uuid::v4()->toRfc4122(), 'Millbrook', new Allowed());
         $links = $service->setMembers($one, [self::$person => 'Ada']);
         $service->setMembers($other, [self::$person => 'Ada']);
         self::assertArrayNotHasKey(self::$person, $service->whoIsThere([$one, $other]));
@@ -93,7 +94,7 @@ final class RoomServiceTest extends KernelTestCase
     public function test_a_link_alone_lets_nobody_in(string $class): void
     {
         $service = self::service($class);
-        $room = $service->make(Uuid::v4()->toRfc4122(), 'Quayside');
+        $room = $service->make(Uuid::v4()->toRfc4122(), 'Quayside', new Allowed());
         $link = $service->setMembers($room, [self::$person => 'Ada'])[self::$person];
         HttpClient::create(['max_redirects' => 0])->request('GET', $link)->getStatusCode();
         self::assertArrayNotHasKey(self::$person, $service->whoIsThere([$room]));
@@ -109,7 +110,7 @@ final class RoomServiceTest extends KernelTestCase
         foreach (['fail' => true, 'refuse' => false, 'lie' => true] as $kind => $worthRetrying) {
             self::misbehave($kind, 1);
             try {
-                $service->setMembers($service->make(Uuid::v4()->toRfc4122(), 'Quayside'), [self::$person => 'Ada']);
+                $service->setMembers($service->make(Uuid::v4()->toRfc4122(), 'Quayside', new Allowed()), [self::$person => 'Ada']);
                 self::fail("{$kind}: nothing was said");
             } catch (MeetingServiceFailed $e) {
                 self::assertStringStartsWith('rooms.service.', $e->says->code);
@@ -117,6 +118,52 @@ final class RoomServiceTest extends KernelTestCase
             }
             self::misbehave($kind, 0);
         }
+    }
+
+    /**
+     * @param class-string<RoomService> $class
+     */
+    #[DataProvider('services')]
+    public function test_how_a_room_is_over_there_is_told_and_what_is_not_there_is_not(string $class): void
+    {
+        $service = self::service($class);
+        $room = $service->make(Uuid::v4()->toRfc4122(), 'Quayside', new Allowed(write: false));
+        $links = $service->setMembers($room, [self::$person => 'Ada', self::$person.'b' => 'Ben']);
+        $state = $service->states([$room, 'mffffffffffffffff'])[$room];
+        self::assertSame([$room], array_keys($service->states([$room, 'mffffffffffffffff'])));
+        self::assertSame(['Quayside', true, 0, 2, 0, false], [$state->name, $state->open, $state->people, $state->members, $state->recordings, $state->allowed->write]);
+        $service->change($room, 'Millbrook', new Allowed(record: true));
+        self::open($service, $links[self::$person]);
+        $service->record($room, true);
+        $service->record($room, true);
+        $state = $service->states([$room])[$room];
+        self::assertSame(['Millbrook', 1, true, 1, true], [$state->name, $state->people, $state->allowed->record, $state->recordings, $state->recording]);
+        $service->record($room, false);
+        self::assertFalse($service->states([$room])[$room]->recording);
+    }
+
+    /**
+     * @param class-string<RoomService> $class
+     */
+    #[DataProvider('services')]
+    public function test_a_closed_room_lets_nobody_in_until_it_is_open_again_and_one_that_is_retired_is_gone(string $class): void
+    {
+        $service = self::service($class);
+        $room = $service->make(Uuid::v4()->toRfc4122(), 'Quayside', new Allowed());
+        $link = $service->setMembers($room, [self::$person => 'Ada'])[self::$person];
+        self::open($service, $link);
+        $service->open($room, false);
+        $service->open($room, false);
+        self::assertSame([0, false], [$service->states([$room])[$room]->people, $service->states([$room])[$room]->open]);
+        self::isHere($link);
+        self::assertSame(0, $service->states([$room])[$room]->people);
+        $service->open($room, true);
+        self::isHere($link);
+        self::assertSame(1, $service->states([$room])[$room]->people, 'by the same link');
+        $service->retire($room);
+        $service->retire($room);
+        self::assertSame([], $service->states([$room]));
+        self::assertNotSame(200, self::open($service, $link));
     }
 
     /**

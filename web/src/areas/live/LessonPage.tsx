@@ -32,6 +32,8 @@ import { LessonSlip } from '../lesson/LessonSlip';
 import { NextLesson } from '../lesson/NextLesson';
 import { MaterialsView, useNewOriginal } from '../materials/MaterialsView';
 import { WorkView } from '../materials/WorkView';
+import { RoomsView } from '../rooms/RoomsView';
+import { isThere } from '../rooms/useRooms';
 import { FailedWork } from './FailedWork';
 import { HereAfterAll } from './HereAfterAll';
 import { LivePanel, OverPanel, WhoIsMissing } from './LivePanel';
@@ -45,8 +47,8 @@ import { command, useCommand } from './useCommand';
 import { useLesson } from './useLesson';
 import { noteOf } from './whereabouts';
 
-type View = 'floor' | 'work' | 'original';
-const views: View[] = ['floor', 'work', 'original'];
+type View = 'floor' | 'work' | 'rooms' | 'original';
+const views: View[] = ['floor', 'work', 'rooms', 'original'];
 
 function Trail({ lesson }: { lesson: Schema['LessonView'] }) {
   return (
@@ -131,6 +133,8 @@ function SidePanel({
   door,
   onHere,
   onOriginal,
+  onRooms,
+  onMaterials,
 }: {
   lesson: Schema['LessonView'];
   phase: Phase;
@@ -138,6 +142,8 @@ function SidePanel({
   door: ReturnType<typeof useDoor>;
   onHere: (student: Schema['SeatedStudent']) => void;
   onOriginal: () => void;
+  onRooms: (paste: boolean) => void;
+  onMaterials: () => void;
 }) {
   const arrived = lesson.students.filter((student) => student.claimed).length;
   return (
@@ -151,7 +157,14 @@ function SidePanel({
       {lesson.endedAt !== null && <OverPanel lesson={lesson} endedAt={lesson.endedAt} />}
       {lesson.endedAt === null && phase === 'planned' && (
         <>
-          <PlanPanel lesson={lesson} control={control} again={false} onOriginal={onOriginal} />
+          <PlanPanel
+            lesson={lesson}
+            control={control}
+            again={false}
+            onOriginal={onOriginal}
+            onRooms={onRooms}
+            onMaterials={onMaterials}
+          />
           <p className="mt-4 mb-4 text-sm text-soft">{words.live.doors(arrived, lesson.students.length)}</p>
           <NextLesson lesson={lesson} others={lesson.order.now === null} />
         </>
@@ -159,7 +172,14 @@ function SidePanel({
       {lesson.endedAt === null && phase === 'back' && (
         <div className="flex flex-col gap-5">
           <WhoIsMissing lesson={lesson} asked="back" />
-          <PlanPanel lesson={lesson} control={control} again onOriginal={onOriginal} />
+          <PlanPanel
+            lesson={lesson}
+            control={control}
+            again
+            onOriginal={onOriginal}
+            onRooms={onRooms}
+            onMaterials={onMaterials}
+          />
           <NoticeBox lesson={lesson} />
           <NextLesson lesson={lesson} />
         </div>
@@ -189,8 +209,11 @@ function Lesson({ lesson, connected }: { lesson: Schema['LessonView']; connected
   const isNow = lesson.round.id === lesson.roundNow.id;
   const phase = isNow ? phaseOf(lesson.round.moments, now) : 'planned';
   const [filling, setFilling] = useState(false);
+  const [pasting, setPasting] = useState(false);
   const wayTo = (group: string | null) => {
-    const room = lesson.rooms.find((one) => one.groupId === group && one.state === 'made');
+    const room = lesson.rooms.find(
+      (one) => one.purpose !== 'side' && one.groupId === group && isThere(one) && one.source !== 'classroom',
+    );
     return room === undefined ? null : `/api/staff/rooms/${room.id}/way`;
   };
   const asked = search.get('view');
@@ -205,6 +228,7 @@ function Lesson({ lesson, connected }: { lesson: Schema['LessonView']; connected
     f: () => setView('floor'),
     w: () => setView('work'),
     o: () => setView('original'),
+    r: () => setView('rooms'),
     s: () => setSeenAs(''),
     'Ctrl z': () => lesson.floor.undo !== null && control.undo(),
     'Ctrl y': () => lesson.floor.redo !== null && control.redo(),
@@ -330,6 +354,7 @@ function Lesson({ lesson, connected }: { lesson: Schema['LessonView']; connected
             </>
           )}
           {view === 'work' && <WorkView lesson={lesson} />}
+          {view === 'rooms' && <RoomsView lesson={lesson} pasting={pasting} onPasting={setPasting} />}
           {view === 'original' && <MaterialsView lesson={lesson} />}
         </main>
         <SidePanel
@@ -338,6 +363,11 @@ function Lesson({ lesson, connected }: { lesson: Schema['LessonView']; connected
           control={control}
           door={door}
           onHere={(student) => markAbsent.mutate({ id: student.id, absent: false })}
+          onMaterials={() => setView('original')}
+          onRooms={(paste) => {
+            setView('rooms');
+            setPasting(paste);
+          }}
           onOriginal={() => (lesson.handOut.length === 0 ? write.mutate() : setView('original'))}
         />
       </div>

@@ -10,11 +10,13 @@ import { NumberField } from '../../ui/NumberField';
 import { SavedText } from '../../ui/SavedText';
 import { useSettled } from '../../ui/useSettled';
 import { words } from '../../words';
+import { RepairSheet, useRepair } from '../grouping/Repair';
 import type { FloorControl } from '../grouping/useFloor';
 import { nameOf } from '../lesson/OrderStrip';
 import { BringChanges } from '../materials/BringChanges';
 import { useOrder } from '../lesson/useOrder';
-import { nextStep, setUp, type NextKind, type NextStep } from './nextStep';
+import { nextStep, setUp, stops, type NextKind, type NextStep } from './nextStep';
+import { ReadyNow, WorthALook } from './ReadyNow';
 import { command, useCommand } from './useCommand';
 
 type Lesson = Schema['LessonView'];
@@ -132,6 +134,8 @@ function GroupingChoice({ lesson }: { lesson: Lesson }) {
 function roomsText(lesson: Lesson): string {
   const state = setUp(lesson);
   if (state.roomsFailed > 0) return words.next.roomsFailed(state.roomsFailed);
+  if (lesson.roomSource === 'classroom' && state.roomsMade < state.rooms) return words.next.roomsClassroom;
+  if (lesson.roomSource === 'ownLinks' && state.withoutRoom > 0) return words.next.roomsLinks(state.withoutRoom);
   if (state.roomsPlanned === 0) return words.next.roomsNone;
   if (state.roomsWorking) return words.next.roomsMaking(state.roomsMade, state.rooms);
   return state.roomsMade < state.rooms
@@ -157,11 +161,15 @@ export function PlanPanel({
   control,
   again,
   onOriginal,
+  onRooms,
+  onMaterials,
 }: {
   lesson: Lesson;
   control: FloorControl;
   again: boolean;
   onOriginal: () => void;
+  onRooms: (paste: boolean) => void;
+  onMaterials: () => void;
 }) {
   const queries = useQueryClient();
   const navigate = useNavigate();
@@ -184,6 +192,7 @@ export function PlanPanel({
     onSettled: refresh,
     onError: fail,
   });
+  const repair = useRepair(lesson.floor.id, (round) => control.take('repair', [round]));
   const state = setUp(lesson);
   const { order } = lesson;
   const comes = order.segments.find((segment) => segment.id === order.next);
@@ -192,30 +201,43 @@ export function PlanPanel({
   const goesOn = again || (isNow && order.now !== null && comes?.id !== lesson.round.segmentId);
   const next: NextStep =
     goesOn && comes !== undefined
-      ? { kind: comes.round === null ? 'begin' : 'nextRound', label: words.order.next(nameOf(comes), comes.minutes) }
+      ? {
+          kind: comes.round === null ? 'begin' : 'nextRound',
+          label: words.order.next(nameOf(comes), comes.minutes),
+          subject: null,
+        }
       : goesOn
-        ? { kind: 'end', label: words.next.end }
+        ? { kind: 'end', label: words.next.end, subject: null }
         : nextStep(lesson);
   const send = () => give.mutate(command('sendOut', { segment: lesson.round.segmentId }));
   const goOn = () => {
     if (comes === undefined) return;
     give.mutate(command(comes.round === null ? 'begin' : 'sendOut', { segment: comes.id }));
   };
-  const run: Record<NextKind, () => void> = {
+  const nothing = () => undefined;
+  const run: Record<NextKind, (subject: string | null) => void> = {
     roster: () => void navigate(`/classes/${lesson.classId}`),
     deal: () => control.deal({ groups: Math.max(1, Math.round(state.present / 4)) }),
-    rooms: () => rooms.mutate(),
-    retryRooms: () => rooms.mutate(),
-    waitRooms: () => undefined,
-    original: onOriginal,
-    copies: () => copies.mutate(false),
+    repair: () => repair.ask(),
+    desk: () => void navigate(`/groupings/${lesson.floor.id}`),
+    makeRooms: () => rooms.mutate(),
+    sayWhere: () => onRooms(true),
+    wait: nothing,
+    rooms: () => onRooms(false),
+    writeOriginal: onOriginal,
+    makeCopies: () => copies.mutate(false),
     goOn: () => copies.mutate(true),
+    bringChanges: () => copies.mutate(false),
+    materials: onMaterials,
+    order: () => document.querySelector<HTMLElement>(`[aria-label="${words.ribbon.label}"] button`)?.focus(),
+    slips: () => void navigate(`/rounds/${lesson.round.id}/slips`),
     send,
     begin: goOn,
     nextRound: goOn,
     end: () => give.mutate(command('end')),
   };
-  const busy = rooms.isPending || copies.isPending || give.isPending || control.busy || next.kind === 'waitRooms';
+  const busy =
+    repair.busy || rooms.isPending || copies.isPending || give.isPending || control.busy || next.kind === 'wait';
   // Sending out never stands where something was made a moment ago.
   const moves = next.kind === 'send';
   const settled = useSettled(`${next.kind}${lesson.round.id}`);
@@ -225,7 +247,7 @@ export function PlanPanel({
       className="w-full text-lg"
       busy={busy}
       aria-disabled={!settled}
-      onClick={() => settled && run[next.kind]()}
+      onClick={() => settled && run[next.kind](next.subject)}
     >
       {next.label}
     </Button>
@@ -233,8 +255,8 @@ export function PlanPanel({
   const failed = lesson.rooms.filter((room) => room.failure !== null);
   return (
     <div className="flex flex-col gap-4">
-      {!lesson.template &&
-        (moves ? <p className="border-2 border-line px-3 py-3 font-semibold">{words.next.ready}</p> : main)}
+      {!lesson.template && !goesOn && <ReadyNow stops={stops(lesson)} />}
+      {!lesson.template && !moves && main}
       {next.kind !== 'send' && state.seated > 0 && !lesson.template && (
         <Button look="quiet" className="self-start text-sm" onClick={send} busy={give.isPending}>
           {goesOn ? words.next.sendAgain : words.next.sendNow}
@@ -250,7 +272,10 @@ export function PlanPanel({
                 : words.next.groupsDone(state.seated, state.groups)}
             <GroupingChoice lesson={lesson} />
           </Line>
-          <Line done={state.rooms > 0 && state.roomsMade === state.rooms} title={words.next.rooms}>
+          <Line
+            done={state.rooms > 0 && (state.withoutRoom === 0 || lesson.roomSource === 'classroom')}
+            title={words.next.rooms}
+          >
             {roomsText(lesson)}
             {state.roomsWorking && (
               <progress
@@ -260,6 +285,9 @@ export function PlanPanel({
                 aria-label={words.next.rooms}
               />
             )}
+            <Button look="quiet" className="ml-1 text-sm" onClick={() => onRooms(false)}>
+              {words.next.toRooms}
+            </Button>
             {failed.map((room) => (
               <span key={room.id} className="mt-1 block text-lost">
                 {room.name}: {room.failure}
@@ -282,6 +310,13 @@ export function PlanPanel({
         {!lesson.template && moves && <div className="my-3">{main}</div>}
         <RoundFields lesson={lesson} />
       </div>
+      {!lesson.template && !goesOn && (
+        <WorthALook
+          findings={lesson.findings.filter((one) => one.weight === 'look' || one.check !== stops(lesson)[0]?.check)}
+          onMend={(finding) => run[finding.mend](finding.subject)}
+        />
+      )}
+      <RepairSheet repair={repair} nameOf={(id) => lesson.students.find((one) => one.id === id)?.name ?? ''} />
     </div>
   );
 }

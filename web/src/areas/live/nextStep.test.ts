@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import type { Schema } from '../../api/client';
-import { nextStep } from './nextStep';
+import { nextStep, setUp } from './nextStep';
 
 type Lesson = Schema['LessonView'];
 
@@ -18,17 +18,27 @@ const student = (id: string): Lesson['students'][number] => ({
 });
 const room = (groupId: string | null, state: Schema['RoomState']): Lesson['rooms'][number] => ({
   id: `r${groupId ?? ''}`,
+  purpose: groupId === null ? 'main' : 'group',
   groupId,
   name: 'R',
   state,
   working: false,
   failure: null,
+  source: 'meetingService',
+  link: null,
+  mayRecord: false,
+  mayShareScreen: true,
+  mayWrite: true,
+  triedAt: null,
+  openedAt: null,
 });
 const empty = {
   students: [],
   floor: { id: 'f', name: 'F', step: 0, undo: null, redo: null, groups: [], fixed: [] },
   rooms: [],
+  roomSource: 'meetingService',
   copies: [],
+  findings: [],
   handOut: [],
 } as unknown as Lesson;
 const dealt: Lesson = {
@@ -36,47 +46,38 @@ const dealt: Lesson = {
   students: [student('a'), student('b')],
   floor: { ...empty.floor, groups: [{ id: 'g', name: 'G', number: 1, mark: 0, students: ['a', 'b'] }] },
 };
-const withRooms: Lesson = { ...dealt, rooms: [room(null, 'made'), room('g', 'made')] };
-const row: Lesson['handOut'][number] = {
-  original: 'o',
-  title: 'O',
-  version: 1,
-  unfinished: null,
-  variants: [],
-  way: 'together',
-  cells: [],
-  variant: '',
-  by: null,
-  missing: 1,
-  written: 0,
-  outdated: 0,
-};
-const written: Lesson = { ...withRooms, handOut: [row] };
-const copied: Lesson = { ...withRooms, handOut: [{ ...row, missing: 0 }] };
+const finding = (check: string, weight: 'stop' | 'look', mend: Schema['Mend'], press: string) => ({
+  check,
+  weight,
+  says: `${check}.`,
+  mend,
+  press,
+  subject: null,
+});
 
 describe('the one thing to do next', () => {
-  it('goes the way of the job', () => {
-    const way: [Lesson, string][] = [
-      [empty, 'roster'],
-      [{ ...empty, students: dealt.students }, 'deal'],
-      [dealt, 'rooms'],
-      [{ ...dealt, rooms: [room(null, 'made'), room('g', 'failed')] }, 'retryRooms'],
-      [{ ...dealt, rooms: [room(null, 'made'), { ...room('g', 'planned'), working: true }] }, 'waitRooms'],
-      [withRooms, 'original'],
-      [{ ...written, handOut: [{ ...row, unfinished: 'There is nothing on the original yet.' }] }, 'original'],
-      [written, 'copies'],
-      [{ ...written, handOut: [{ ...row, written: 1 }] }, 'goOn'],
-      [copied, 'send'],
+  it('is the mend of the first thing that stops', () => {
+    const findings = [
+      finding('withoutRoom', 'stop', 'makeRooms', 'Make 2 rooms'),
+      finding('withoutCopy', 'stop', 'makeCopies', 'Make 1 copy'),
     ];
-    expect(way.map(([lesson]) => nextStep(lesson).kind)).toEqual(way.map(([, kind]) => kind));
+    expect(nextStep({ ...dealt, findings })).toEqual({ kind: 'makeRooms', label: 'Make 2 rooms', subject: null });
   });
 
-  it('is named by what will happen', () => {
-    expect(nextStep(dealt).label).toBe('Make 2 rooms');
-    expect(nextStep(copied).label).toBe('Send 2 students to 1 room');
+  it('is to send them out where nothing stops, though something is worth a look', () => {
+    const findings = [finding('unevenSizes', 'look', 'desk', 'Open the grouping desk')];
+    expect(nextStep({ ...dealt, findings })).toEqual({
+      kind: 'send',
+      label: 'Send 2 students to 1 room',
+      subject: null,
+    });
   });
 
   it('counts a room of a table that is gone no more', () => {
-    expect(nextStep({ ...dealt, rooms: [room(null, 'made'), room('old', 'failed')] }).kind).toBe('rooms');
+    expect(setUp({ ...dealt, rooms: [room(null, 'made'), room('old', 'failed')] })).toMatchObject({
+      roomsMade: 1,
+      roomsFailed: 0,
+      withoutRoom: 1,
+    });
   });
 });

@@ -1,4 +1,4 @@
-import { render, screen } from '@testing-library/react';
+import { cleanup, render, screen } from '@testing-library/react';
 import { describe, expect, it } from 'vitest';
 import type { Schema } from '../../../api/client';
 import { NowPage } from './NowPage';
@@ -15,7 +15,7 @@ const group: Schema['MyGroup'] = {
     { id: 'ben', name: 'Ben', seat: 2, role: '' },
     { id: 'chi', name: 'Chi', seat: 3, role: '' },
   ],
-  room: true,
+  room: { way: 'press', name: '', openers: [] },
   copies: [{ id: 'copy', title: 'Sheet', way: 'together' }],
   seat: 1,
   role: 'lead',
@@ -35,7 +35,7 @@ function now(more: Partial<Now> = {}): Now {
     group,
     segment: { kind: 'round', instructions: 'Read the sheet.', endsAt: null },
     round: 'r',
-    mainSession: true,
+    mainSession: { way: 'press', name: '', openers: [] },
     seenIn: null,
     notices: [],
     signUp: null,
@@ -73,6 +73,23 @@ describe('the student’s page', () => {
   it('leads to the room with one large button', () => {
     show(now(), 'out');
     expect(screen.getByRole('link', { name: 'Go to the Quayside room' })).toHaveAttribute('href', '/api/student/room');
+  });
+
+  it('says who opens the room, and lets them say that it is open', () => {
+    const room: Schema['MyRoom'] = { way: 'wait', name: '', openers: ['Ada'] };
+    show(now({ group: { ...group, room } }), 'out');
+    expect(screen.getByText('Wait: Ada opens the room.')).toBeInTheDocument();
+    expect(screen.queryByRole('link')).not.toBeInTheDocument();
+    cleanup();
+    show(now({ group: { ...group, room: { ...room, way: 'open' } } }), 'out');
+    expect(screen.getByRole('link', { name: 'Open the Quayside room' })).toBeInTheDocument();
+    expect(screen.getByRole('button', { name: 'It is open now' })).toBeInTheDocument();
+  });
+
+  it('names the place in the building, and the sheet is the thing to do', () => {
+    show(now({ group: { ...group, room: { way: 'place', name: 'The window table', openers: [] } } }), 'out');
+    expect(screen.getByText('Go to: The window table')).toBeInTheDocument();
+    expect(screen.queryByRole('link')).not.toBeInTheDocument();
   });
 
   it('offers seats while the teacher lets students choose, and nothing else', () => {

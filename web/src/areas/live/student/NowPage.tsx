@@ -119,8 +119,9 @@ function Together({ now, back }: { now: Now; back: boolean }) {
   const there = now.seenIn === 'main';
   const segment =
     now.segment === null || now.segment.kind === 'round' ? null : { ...now.segment, kind: now.segment.kind };
-  if (now.lessonTitle === null && !now.mainSession) return <Sentence>{words.now.noLesson}</Sentence>;
-  const where = !now.mainSession
+  const main = now.mainSession.way === 'press';
+  if (now.lessonTitle === null && now.mainSession.way === 'none') return <Sentence>{words.now.noLesson}</Sentence>;
+  const where = !main
     ? back
       ? words.now.back
       : words.now.waitHere
@@ -137,13 +138,42 @@ function Together({ now, back }: { now: Now; back: boolean }) {
       {segment !== null && segment.endsAt !== null && (segment.kind === 'pause' || segment.kind === 'alone') && (
         <p className="text-2xl font-bold">{words.now.until(timeText(segment.endsAt))}</p>
       )}
-      {back && now.mainSession && segment === null && <p className="text-lg">{words.now.microphones}</p>}
-      {now.mainSession && (
+      {back && main && segment === null && <p className="text-lg">{words.now.microphones}</p>}
+      {main && (
         <GoButton plain={there || segment?.kind === 'alone' || segment?.kind === 'pause'}>
           {there ? words.now.backInRoom : words.now.goMain}
         </GoButton>
       )}
       {segment !== null && <Task text={segment.instructions} />}
+    </>
+  );
+}
+
+/** The way to the room of the group; or whom to wait for, or which place it is. */
+function ToRoom({ group, there, onLook }: { group: Group; there: boolean; onLook: () => void }) {
+  const [busy, setBusy] = useState(false);
+  const { way, name, openers } = group.room;
+  if (way === 'none') return <p className="text-lg">{words.now.atTable}</p>;
+  if (way === 'place') return <p className="text-2xl font-bold wrap-anywhere">{words.now.atPlace(name)}</p>;
+  if (way === 'wait') return <p className="text-2xl font-bold wrap-anywhere">{words.now.waitOpen(openers)}</p>;
+  const opens = way === 'open';
+  const isOpen = () => {
+    setBusy(true);
+    void take(api.POST('/api/student/room/open'))
+      .then(onLook, () => undefined)
+      .finally(() => setBusy(false));
+  };
+  return (
+    <>
+      {opens && <p className="text-lg">{words.now.openRoomLead}</p>}
+      <GoButton plain={there}>
+        {there ? words.now.backInRoom : opens ? words.now.openRoom(group.name) : words.now.goRoom(group.name)}
+      </GoButton>
+      {opens && (
+        <Button className="w-full py-3 text-lg" busy={busy} onClick={isOpen}>
+          {words.now.isOpen}
+        </Button>
+      )}
     </>
   );
 }
@@ -154,20 +184,24 @@ function AtWork({
   phase,
   serverNow,
   onSheet,
+  onLook,
 }: {
   now: Now;
   group: Group;
   phase: Phase;
   serverNow: number;
   onSheet: (copy: string) => void;
+  onLook: () => void;
 }) {
   const there = now.seenIn === group.id;
+  // Where there is no room to go to, the sheet is the thing to do.
+  const here = there || group.room.way === 'none' || group.room.way === 'place';
   const left = secondsUntil(now.moments?.endsAt ?? null, serverNow);
   return (
     <>
       <GroupBlock
         group={group}
-        lead={phase === 'looking' ? words.now.looking : there || !group.room ? '' : words.now.go}
+        lead={phase === 'looking' ? words.now.looking : here || group.room.way === 'wait' ? '' : words.now.go}
       />
       {phase === 'looking' ? (
         <p className="text-2xl">
@@ -179,18 +213,12 @@ function AtWork({
       ) : (
         <>
           {there && <p className="text-lg">{words.now.inRoom}</p>}
-          {!group.room && <p className="text-lg">{words.now.atTable}</p>}
-          {group.room && (
-            <GoButton plain={there}>{there ? words.now.backInRoom : words.now.goRoom(group.name)}</GoButton>
-          )}
+          <ToRoom group={group} there={there} onLook={onLook} />
           {group.copies.map((copy, i) => (
             <Button
               key={copy.id}
-              look={(there || !group.room) && i === 0 ? 'main' : 'plain'}
-              className={clsx(
-                'w-full wrap-anywhere',
-                (there || !group.room) && i === 0 ? 'py-5 text-xl' : 'py-3 text-lg',
-              )}
+              look={here && i === 0 ? 'main' : 'plain'}
+              className={clsx('w-full wrap-anywhere', here && i === 0 ? 'py-5 text-xl' : 'py-3 text-lg')}
               data-sheet
               onClick={() => onSheet(copy.id)}
             >
@@ -250,7 +278,7 @@ export function NowPage({
       {noRoom && <p role="status">{words.now.roomNone}</p>}
       {now.over && <Sentence>{words.now.lessonOver}</Sentence>}
       {atWork && group !== null && (
-        <AtWork now={now} group={group} phase={phase} serverNow={serverNow} onSheet={onSheet} />
+        <AtWork now={now} group={group} phase={phase} serverNow={serverNow} onSheet={onSheet} onLook={onLook} />
       )}
       {atWork && group === null && <Sentence>{words.now.noSeat}</Sentence>}
       {!atWork && now.signUp !== null && <SignUp signUp={now.signUp} serverNow={serverNow} onLook={onLook} />}

@@ -17,7 +17,7 @@ const now: Now = {
   group: null,
   segment: null,
   round: null,
-  mainSession: true,
+  mainSession: { way: 'press', name: '', openers: [] },
   seenIn: 'main',
   notices: [notice(4, 'Two minutes.')],
   signUp: null,

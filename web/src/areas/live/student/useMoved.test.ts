@@ -16,7 +16,7 @@ const group = (id: string): Group => ({
   role: '',
   task: '',
   members: [],
-  room: false,
+  room: { way: 'none', name: '', openers: [] },
   copies: [{ id: `copy of ${id}`, title: 'Sheet', way: 'together' }],
 });
 const copy = (of: string, own: string): Whole<Schema['CopyView']> => ({

@@ -28,6 +28,7 @@ describe('the caret stays between the same signs', () => {
     [' |', ' Dovs ', ' Dovs |'],
     ['Dov |', 'Dov Esi', 'Dov Esi|'],
     ['Ada Ben|Chi', 'Ada Dov BenChis Esi', 'Ada Dov Ben|Chis Esi'],
+    ['Ad Esisa| Bensa', 'Bensays Esiagain Adas Bensay Esisa Adasays', 'Bensays Esiagain Adas Bensay Esisa| Adasays'],
     ['Ada Chi| Dov', 'Ada Fay BenChi Dov', 'Ada Fay BenChi| Dov'],
     ['one  | two', 'one and  two', 'one and | two'],
     ['one | two', 'one and', 'one |and'],

@@ -91,8 +91,8 @@ function partner(was: Word[], is: Word[], of: number): Word | undefined {
 }
 
 /**
- * Where a caret belongs in a word that others have written in as well: in the word between the same neighbours that still
- * has most of what stands before and behind the caret.
+ * Where a caret belongs in a word that others have written in as well, or that went elsewhere when texts came together: in
+ * the word that still has most of what stands before and behind the caret, between the same neighbours if there is one.
  */
 function rewritten(was: Word[], is: Word[], of: number, caret: number): number | undefined {
   const word = was[of]?.text ?? '';
@@ -100,20 +100,23 @@ function rewritten(was: Word[], is: Word[], of: number, caret: number): number |
   const right = word.slice(caret);
   const from = of === 0 ? undefined : partner(was, is, of - 1);
   const to = of === was.length - 1 ? undefined : partner(was, is, of + 1);
-  let best = 0;
-  let found: number | undefined;
-  for (const one of is.slice(
-    from === undefined ? 0 : is.indexOf(from) + 1,
-    to === undefined ? undefined : is.indexOf(to),
-  )) {
-    const at = one.text.indexOf(left);
-    const score = at < 0 ? 0 : left.length + (one.text.slice(at + left.length).includes(right) ? right.length : 0);
-    if (score > best) {
-      best = score;
-      found = one.at + at + left.length;
+  const best = (among: Word[], least: number) => {
+    let found: number | undefined;
+    for (const one of among) {
+      const at = one.text.indexOf(left);
+      const score = at < 0 ? 0 : left.length + (one.text.slice(at + left.length).includes(right) ? right.length : 0);
+      if (score > least) {
+        least = score;
+        found = one.at + at + left.length;
+      }
     }
-  }
-  return found;
+    return found;
+  };
+  const start = from === undefined ? 0 : is.indexOf(from) + 1;
+  const end = to === undefined ? is.length : is.indexOf(to);
+  const between = is.slice(start, end);
+  const all = word.length - 1;
+  return best(between, all) ?? best(is, Math.max(1, all)) ?? best(between, 0) ?? best(is, 1);
 }
 
 /** Between the same signs as far as they are still there, where the text was changed in one place. */

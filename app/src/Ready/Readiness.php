@@ -1,0 +1,175 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FreshHuddle\App\Ready;
+
+use FreshHuddle\App\Grouping\Desk\DeskNotes;
+use FreshHuddle\App\Grouping\Desk\ShapeKind;
+use FreshHuddle\App\Grouping\Proposal\Judge;
+use FreshHuddle\App\Grouping\Seat\Numbers;
+use FreshHuddle\App\Lesson\Round;
+use FreshHuddle\App\Lesson\RunningOrderView;
+use FreshHuddle\App\Lesson\SegmentView;
+use FreshHuddle\App\Materials\HandOut\CopySummary;
+use FreshHuddle\App\Materials\HandOut\RowView;
+use FreshHuddle\App\Rooms\RoomSources;
+use FreshHuddle\App\Rooms\RoomView;
+use FreshHuddle\App\Roster\Door\Passes;
+use FreshHuddle\App\Roster\StudentView;
+use FreshHuddle\App\Words\Words;
+use FreshHuddle\Core\Grouping\Floor;
+use FreshHuddle\Core\Materials\HandOutWay;
+use FreshHuddle\Core\Message;
+use FreshHuddle\Core\Ready\Finding;
+use FreshHuddle\Core\Ready\Plan;
+use FreshHuddle\Core\Ready\PlannedCopy;
+use FreshHuddle\Core\Ready\PlannedGroup;
+use FreshHuddle\Core\Ready\PlannedMaterial;
+use FreshHuddle\Core\Ready\PlannedRoom;
+use FreshHuddle\Core\Ready\ReadyCheck;
+use FreshHuddle\Core\Rooms\AddressPattern;
+use FreshHuddle\Core\Rooms\Exception\UnusableLink;
+use FreshHuddle\Core\Rooms\Link;
+use FreshHuddle\Core\Rooms\MainSession;
+use FreshHuddle\Core\Rooms\RoomPurpose;
+use FreshHuddle\Core\Rooms\SourceKind;
+
+/**
+ * Is everything in place for a round, and if not, what exactly is not.
+ */
+final readonly class Readiness
+{
+    public function __construct(private RoomSources $sources, private Numbers $numbers, private DeskNotes $notes, private Judge $judge, private Passes $passes, private Words $words)
+    {
+    }
+
+    /**
+     * @param list<StudentView> $students those of the class list who can be seated
+     * @param list<RoomView>    $rooms
+     * @param list<RowView>     $rows
+     * @param list<CopySummary> $copies
+     *
+     * @return list<FindingView> what stops first
+     */
+    public function of(Round $round, Floor $floor, array $students, array $rooms, array $rows, array $copies, RunningOrderView $order): array
+    {
+        $plan = $this->plan($round, $floor, $students, $rooms, $rows, $copies, $order);
+
+        return array_map(fn (Finding $finding): FindingView => new FindingView(
+            $finding->check,
+            $finding->weight,
+            $this->words->say($finding->says),
+            $finding->mend,
+            $this->words->say($finding->press ?? new Message('ready.mend.'.$finding->mend->value)),
+            $finding->subject,
+        ), ReadyCheck::standard()->run($plan));
+    }
+
+    /**
+     * @param list<StudentView> $students
+     * @param list<RoomView>    $rooms
+     * @param list<RowView>     $rows
+     * @param list<CopySummary> $copies
+     */
+    private function plan(Round $round, Floor $floor, array $students, array $rooms, array $rows, array $copies, RunningOrderView $order): Plan
+    {
+        $class = $round->lesson->class;
+        $source = $this->sources->of($class);
+        $here = [];
+        foreach ($students as $student) {
+            if (!$student->absent) {
+                $here[$student->id] = $student->name;
+            }
+        }
+        $roles = '' === $source->openedBy ? [] : $this->numbers->of($round->grouping)->roles();
+        $groups = [];
+        foreach ($floor->groups as $group) {
+            $held = [];
+            foreach ($group->students as $i => $student) {
+                $held[$student] = $roles[$i + 1] ?? '';
+            }
+            $groups[] = new PlannedGroup($group->id, $group->name, $group->students, array_filter($held, static fn (string $role): bool => '' !== $role));
+        }
+        $isGuessable = SourceKind::NamePattern === $source->kind && '' !== $source->addressPattern && (new AddressPattern($source->addressPattern))->isGuessable();
+        $used = $this->passes->usedIn($class->id);
+
+        return new Plan(
+            $here,
+            $groups,
+            array_values(array_map(static fn (RoomView $room): PlannedRoom => self::room($room, $isGuessable), array_filter($rooms, static fn (RoomView $room): bool => RoomPurpose::Side !== $room->purpose))),
+            array_map(static fn (RowView $row): PlannedMaterial => self::material($row, $groups), $rows),
+            self::ofThisFloor($copies, $groups),
+            array_map(static fn (SegmentView $segment): array => [$segment->kind, $segment->minutes], $order->segments),
+            $round->lesson->minutes,
+            $round->segment->minutes,
+            $source->kind,
+            $source->openedBy,
+            [] === $groups || ShapeKind::Sizes !== $this->notes->settings($round->grouping->id)->shape ? 1 : \PHP_INT_MAX,
+            [] === $groups ? [] : $this->judge->brokenRules($round->grouping, $floor),
+            [] === $used ? null : array_values(array_diff(array_map(strval(...), array_keys($here)), $used)),
+        );
+    }
+
+    private static function room(RoomView $room, bool $isGuessable): PlannedRoom
+    {
+        try {
+            $link = null === $room->link ? null : Link::read($room->link);
+        } catch (UnusableLink) {
+            $link = null; // it was one when it was taken
+        }
+
+        return new PlannedRoom(
+            $room->groupId ?? MainSession::PLACE,
+            $room->name,
+            $room->state,
+            $room->source,
+            $room->working,
+            $link,
+            null !== $room->triedAt,
+            $isGuessable && SourceKind::NamePattern === $room->source,
+            $room->failure,
+        );
+    }
+
+    /**
+     * @param list<PlannedGroup> $groups
+     */
+    private static function material(RowView $row, array $groups): PlannedMaterial
+    {
+        $names = $cells = $gets = [];
+        foreach ($row->variants as $variant) {
+            $names[$variant->id] = $variant->name;
+        }
+        foreach ($row->cells as $cell) {
+            $cells[$cell->group] = $cell;
+        }
+        foreach ($groups as $group) {
+            $way = $cells[$group->id]->way ?? $row->way;
+            $gets[$group->id] = HandOutWay::Nothing === $way ? null : $names[$cells[$group->id]->variant ?? $row->variant] ?? '';
+        }
+
+        return new PlannedMaterial($row->original, $row->title, $row->version, $row->unfinished, array_values($names), $gets, $row->missing, $row->written, false, null !== $row->by);
+    }
+
+    /**
+     * What was copied for a table that has been taken away is nobody's just now, and comes back with it.
+     *
+     * @param list<CopySummary>  $copies
+     * @param list<PlannedGroup> $groups
+     *
+     * @return list<PlannedCopy>
+     */
+    private static function ofThisFloor(array $copies, array $groups): array
+    {
+        $here = array_flip(array_map(static fn (PlannedGroup $group): string => $group->id, $groups));
+        $planned = [];
+        foreach ($copies as $copy) {
+            if (null === $copy->groupId || isset($here[$copy->groupId])) {
+                $planned[] = new PlannedCopy($copy->id, $copy->name, $copy->original, $copy->groupId, $copy->studentId, $copy->version);
+            }
+        }
+
+        return $planned;
+    }
+}

@@ -1,0 +1,32 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FreshHuddle\App\Rooms;
+
+use FreshHuddle\Core\Rooms\SourceKind;
+use Symfony\Component\Validator\Constraints as Assert;
+
+/**
+ * What is null stays as it is.
+ */
+final readonly class EditRoom
+{
+    /**
+     * @param string|null     $link   where it is, from now on one of the teacher's own links; '' takes the link away
+     * @param SourceKind|null $source it comes from elsewhere from now on
+     * @param bool            $sure   also where people are in it just now
+     */
+    public function __construct(
+        #[Assert\Length(max: 120, maxMessage: 'rooms.name_has_at_most_120_signs')]
+        public ?string $name = null,
+        #[Assert\Length(max: 1000, maxMessage: 'rooms.link_has_at_most_1000_signs')]
+        public ?string $link = null,
+        public ?SourceKind $source = null,
+        public ?bool $mayRecord = null,
+        public ?bool $mayShareScreen = null,
+        public ?bool $mayWrite = null,
+        public bool $sure = false,
+    ) {
+    }
+}

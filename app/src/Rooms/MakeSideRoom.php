@@ -1,0 +1,16 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FreshHuddle\App\Rooms;
+
+use Symfony\Component\Validator\Constraints as Assert;
+
+final readonly class MakeSideRoom
+{
+    public function __construct(
+        #[Assert\NotBlank(message: 'rooms.name_is_empty', normalizer: 'trim'), Assert\Length(max: 120, maxMessage: 'rooms.name_has_at_most_120_signs')]
+        public string $name,
+    ) {
+    }
+}

@@ -1,0 +1,52 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FreshHuddle\App\Rooms\Source;
+
+use FreshHuddle\App\Rooms\Meeting\RoomService;
+use FreshHuddle\App\Rooms\Room;
+use FreshHuddle\App\Rooms\RoomStore;
+use FreshHuddle\Core\Rooms\SourceKind;
+
+/**
+ * Rooms made at a meeting service, with a link of their own for each person.
+ */
+final readonly class MeetingService implements Source
+{
+    public function __construct(private RoomService $service)
+    {
+    }
+
+    public static function kind(): SourceKind
+    {
+        return SourceKind::MeetingService;
+    }
+
+    public function bring(Room $room, array $people, array $named, RoomStore $store): array
+    {
+        if (null === $room->externalId) {
+            $room->externalId = $this->service->make($room->id, $room->name, $room->allowed());
+            $store->madeAs($room->id, $room->externalId);
+        }
+
+        return $this->service->setMembers($room->externalId, $people);
+    }
+
+    public function change(Room $room): void
+    {
+        if (null !== $room->externalId) {
+            $this->service->change($room->externalId, $room->name, $room->allowed());
+        }
+    }
+
+    public function letIn(string $link): string
+    {
+        return $this->service->letIn($link);
+    }
+
+    public function retire(string $externalId): void
+    {
+        $this->service->retire($externalId);
+    }
+}

@@ -1,0 +1,32 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FreshHuddle\Core\Ready\Check;
+
+use FreshHuddle\Core\Message;
+use FreshHuddle\Core\Ready\Check;
+use FreshHuddle\Core\Ready\Finding;
+use FreshHuddle\Core\Ready\Mend;
+use FreshHuddle\Core\Ready\Plan;
+use FreshHuddle\Core\Ready\Weight;
+
+/**
+ * A group, a student or the class is to get a copy that is not made yet.
+ */
+final readonly class WithoutCopy implements Check
+{
+    public function find(Plan $plan): array
+    {
+        $missing = $written = 0;
+        foreach ($plan->materials as $material) {
+            if (null === $material->unfinished) {
+                $missing += $material->missing;
+                $written += $material->written;
+            }
+        }
+        $press = new Message($written > 0 ? 'ready.press.go_on' : 'ready.press.make_copies', ['copies' => $missing]);
+
+        return 0 === $missing ? [] : [new Finding('withoutCopy', Weight::Stop, new Message('ready.without_copy', ['count' => $missing]), $written > 0 ? Mend::GoOn : Mend::MakeCopies, $press)];
+    }
+}

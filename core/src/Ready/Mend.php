@@ -1,0 +1,28 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FreshHuddle\Core\Ready;
+
+/**
+ * The one press that mends a finding; or, where no press can, the screen that does.
+ */
+enum Mend: string
+{
+    case Roster = 'roster';
+    case Deal = 'deal';
+    case Repair = 'repair';
+    case Desk = 'desk';
+    case MakeRooms = 'makeRooms';
+    case SayWhere = 'sayWhere';
+    /** It is being done already. */
+    case Wait = 'wait';
+    case Rooms = 'rooms';
+    case WriteOriginal = 'writeOriginal';
+    case MakeCopies = 'makeCopies';
+    case GoOn = 'goOn';
+    case BringChanges = 'bringChanges';
+    case Materials = 'materials';
+    case Order = 'order';
+    case Slips = 'slips';
+}

@@ -1,0 +1,35 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FreshHuddle\Core\Ready;
+
+/**
+ * An original of the hand-out plan.
+ */
+final readonly class PlannedMaterial
+{
+    /**
+     * @param int                           $version    as it is now
+     * @param string|null                   $unfinished why it cannot be copied yet
+     * @param list<string>                  $variants   the names of its forms, beside the plain one
+     * @param array<array-key, string|null> $gets       the form each group gets, by group's id; '' for the plain one, null for nothing
+     * @param int                           $missing    copies still to be made
+     * @param int                           $written    of those, the ones that can go on from the lesson before
+     * @param bool                          $open       students could write in the original itself
+     * @param bool                          $byStudent  which form somebody gets follows from the class list
+     */
+    public function __construct(
+        public string $id,
+        public string $title,
+        public int $version = 1,
+        public ?string $unfinished = null,
+        public array $variants = [],
+        public array $gets = [],
+        public int $missing = 0,
+        public int $written = 0,
+        public bool $open = false,
+        public bool $byStudent = false,
+    ) {
+    }
+}

@@ -1,0 +1,12 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FreshHuddle\Core\Ready;
+
+enum Weight: string
+{
+    /** Students would be sent out into something that does not work. */
+    case Stop = 'stop';
+    case Look = 'look';
+}

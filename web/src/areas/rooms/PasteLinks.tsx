@@ -1,0 +1,104 @@
+import { useMutation, useQuery } from '@tanstack/react-query';
+import { useEffect, useId, useState } from 'react';
+import { api, take, type Schema } from '../../api/client';
+import { problemText } from '../../api/problem';
+import { Button } from '../../ui/Button';
+import { Sheet } from '../../ui/Sheet';
+import { roomWords as words } from '../../words/rooms';
+
+const pause = 300;
+
+/** Links pasted for the groups: what each line comes to is shown before anything is done, and just that is done. */
+export function PasteLinks({
+  lesson,
+  open,
+  onClose,
+  onDone,
+}: {
+  lesson: Schema['LessonView'];
+  open: boolean;
+  onClose: () => void;
+  onDone: () => void;
+}) {
+  const id = useId();
+  const [text, setText] = useState('');
+  const [asked, setAsked] = useState('');
+  useEffect(() => {
+    const timer = setTimeout(() => setAsked(text), pause);
+    return () => clearTimeout(timer);
+  }, [text]);
+  const params = { path: { id: lesson.round.id } };
+  const read = useQuery({
+    queryKey: ['links', lesson.round.id, lesson.floor.step, asked],
+    queryFn: () => take(api.POST('/api/staff/rounds/{id}/links/read', { params, body: { text: asked } })),
+    enabled: open && asked.trim() !== '',
+    placeholderData: (before) => before,
+  });
+  const use = useMutation({
+    mutationFn: () => take(api.PUT('/api/staff/rounds/{id}/links', { params, body: { text } })),
+    onSuccess: () => {
+      setText('');
+      onDone();
+    },
+  });
+  const lines = asked.trim() === '' ? [] : (read.data ?? []);
+  const good = lines.filter((line) => line.host !== null).length;
+  const nameOf = (place: string | null) =>
+    place === null
+      ? words.toNobody
+      : place === 'main'
+        ? words.mainSession
+        : (lesson.floor.groups.find((group) => group.id === place)?.name ?? words.gone);
+  return (
+    <Sheet open={open} onClose={onClose} title={words.paste}>
+      <p className="text-soft" id={`${id}-lead`}>
+        {words.pasteLead} {words.pasteMain}
+      </p>
+      <label htmlFor={id} className="mt-3 block text-sm font-semibold">
+        {words.pasteLabel}
+      </label>
+      <textarea
+        id={id}
+        rows={7}
+        value={text}
+        maxLength={100_000}
+        aria-describedby={`${id}-lead`}
+        onChange={(event) => setText(event.target.value)}
+        placeholder={lesson.floor.groups
+          .slice(0, 3)
+          .map((group, i) => `${group.name}: https://rooms.example/${i + 1}`)
+          .join('\n')}
+        className="mt-1 block w-full border border-ink bg-sheet px-3 py-2 font-mono text-sm"
+      />
+      <ul aria-live="polite" className="mt-3 max-h-72 overflow-y-auto">
+        {lines.map((line) => (
+          <li key={line.line} className="grid grid-cols-[9rem_1fr] gap-x-3 border-b border-line py-1.5 text-sm">
+            <span className={line.host === null ? 'text-soft' : 'font-semibold'}>{nameOf(line.place)}</span>
+            <span className="min-w-0">
+              <span className="block truncate">{line.shown}</span>
+              {line.note !== null && (
+                <span className={line.host === null ? 'block font-semibold text-lost' : 'block text-soft'}>
+                  {line.note}
+                </span>
+              )}
+            </span>
+          </li>
+        ))}
+      </ul>
+      {use.isError && (
+        <p role="alert" className="mt-3 font-semibold text-lost">
+          {problemText(use.error)}
+        </p>
+      )}
+      <Button
+        look="main"
+        className="mt-4"
+        busy={use.isPending}
+        disabled={good === 0 || asked !== text}
+        onClick={() => use.mutate()}
+      >
+        {good === 0 ? words.useNone : words.use(good)}
+      </Button>
+    </Sheet>
+  );
+}

@@ -1,0 +1,115 @@
+import { useState } from 'react';
+import type { Schema } from '../../api/client';
+import { isProblem, problemText } from '../../api/problem';
+import { Beside } from '../../ui/Beside';
+import { Button } from '../../ui/Button';
+import { Choice } from '../../ui/Choice';
+import { Field } from '../../ui/Field';
+import { roomWords as words } from '../../words/rooms';
+import type { Room, useRooms } from './useRooms';
+
+const kinds = Object.keys(words.sources) as Room['source'][];
+
+/** Everything that can be changed about one room. */
+export function RoomSlip({
+  room,
+  title,
+  at,
+  rooms,
+  onClose,
+}: {
+  room: Room;
+  title: string;
+  at: DOMRect;
+  rooms: ReturnType<typeof useRooms>;
+  onClose: () => void;
+}) {
+  const [name, setName] = useState(room.name);
+  const [link, setLink] = useState(room.link ?? '');
+  const [source, setSource] = useState(room.source);
+  /** What has to be said again to be done all the same. */
+  const [unsure, setUnsure] = useState<(() => void) | null>(null);
+  const problem = rooms.edit.error ?? rooms.takeAway.error;
+  const field = (of: string) => (isProblem(problem) ? problem.field(of) : undefined);
+  const save = (sure: boolean) => {
+    const body: Schema['EditRoom'] = { sure };
+    if (name.trim() !== '' && name !== room.name) body.name = name;
+    if (source === 'ownLinks' ? link.trim() !== (room.link ?? '') || source !== room.source : false)
+      body.link = link.trim();
+    else if (source !== room.source) body.source = source;
+    rooms.edit.mutate(
+      { id: room.id, ...body },
+      {
+        onSuccess: onClose,
+        onError: (why) => setUnsure(isProblem(why) && why.field('sure') !== undefined ? () => () => save(true) : null),
+      },
+    );
+  };
+  const takeAway = (sure: boolean) =>
+    rooms.takeAway.mutate(
+      { id: room.id, sure },
+      {
+        onSuccess: onClose,
+        onError: (why) =>
+          setUnsure(isProblem(why) && why.field('sure') !== undefined ? () => () => takeAway(true) : null),
+      },
+    );
+  return (
+    <Beside at={at} title={title} onClose={onClose}>
+      <form
+        className="flex flex-col gap-3"
+        onSubmit={(event) => {
+          event.preventDefault();
+          save(false);
+        }}
+      >
+        <Choice
+          label={words.from}
+          value={source}
+          options={kinds.map((kind) => ({ value: kind, label: words.sources[kind] }))}
+          onChange={setSource}
+        />
+        {source === 'ownLinks' && (
+          <Field
+            label={words.link}
+            hint={words.linkHint}
+            error={field('link')}
+            inputMode="url"
+            spellCheck={false}
+            value={link}
+            maxLength={1000}
+            onChange={(event) => setLink(event.target.value)}
+          />
+        )}
+        <Field
+          label={source === 'classroom' ? words.placeName : words.name}
+          error={field('name')}
+          value={name}
+          maxLength={120}
+          onChange={(event) => setName(event.target.value)}
+        />
+        {problem !== null && field('link') === undefined && field('name') === undefined && (
+          <p role="alert" className="font-semibold text-lost">
+            {field('sure') ?? problemText(problem)}
+          </p>
+        )}
+        <div className="flex flex-wrap gap-2">
+          {unsure === null ? (
+            <Button type="submit" busy={rooms.edit.isPending}>
+              {words.change}
+            </Button>
+          ) : (
+            <Button busy={rooms.edit.isPending} onClick={unsure}>
+              {words.sure}
+            </Button>
+          )}
+          {room.purpose === 'side' && (
+            <Button look="quiet" busy={rooms.takeAway.isPending} onClick={() => takeAway(false)}>
+              {words.takeAway}
+            </Button>
+          )}
+        </div>
+      </form>
+    </Beside>
+  );
+}

@@ -1,0 +1,254 @@
+import { useState } from 'react';
+import type { Schema } from '../../api/client';
+import { Button } from '../../ui/Button';
+import { Field } from '../../ui/Field';
+import { markOf } from '../../ui/marks';
+import { useMessages } from '../../ui/messages';
+import { roomWindow } from '../../ui/roomWindow';
+import { Sign } from '../../ui/Sign';
+import { WayIn } from '../../ui/WayIn';
+import { roomWords as words } from '../../words/rooms';
+import { timeText } from '../lesson/when';
+import { PasteLinks } from './PasteLinks';
+import { RoomSlip } from './RoomSlip';
+import { SourceBar } from './SourceBar';
+import { isThere, useRooms, type Room } from './useRooms';
+
+type Lesson = Schema['LessonView'];
+
+/** How a room stands, in words. */
+function stateOf(room: Room): string {
+  if (room.working && !isThere(room)) return words.working;
+  if (!isThere(room)) return room.source === 'ownLinks' ? words.notYet : words.notMade;
+  if (room.source === 'classroom') return words.there;
+  return room.triedAt === null ? words.states.made : words.triedAt(timeText(room.triedAt));
+}
+
+/** Where it is, so far as that can be read. */
+function whereOf(room: Room): string {
+  if (room.source === 'classroom') return words.place;
+  if (room.link === null) return room.source === 'meetingService' ? words.sources.meetingService : '';
+  return room.link.replace(/^https?:\/\//u, '').replace(/\/$/u, '');
+}
+
+function Row({
+  room,
+  title,
+  mark,
+  rooms,
+}: {
+  room: Room;
+  title: string;
+  mark: number | null;
+  rooms: ReturnType<typeof useRooms>;
+}) {
+  const { fail } = useMessages();
+  const [slip, setSlip] = useState<DOMRect | null>(null);
+  const [asked, setAsked] = useState(false);
+  const tried = (was: boolean) => {
+    setAsked(false);
+    rooms.tried.mutate({ id: room.id, was }, { onError: fail });
+  };
+  const mayTry = isThere(room) && room.source !== 'classroom';
+  return (
+    <tr className="border-b border-line align-top">
+      <th scope="row" className="w-[24%] py-2.5 pr-4 text-left font-semibold">
+        <span className="flex min-w-0 items-center gap-2">
+          {mark !== null && (
+            <span style={{ color: `color-mix(in oklab, ${markOf(mark).colour} 70%, var(--ink))` }}>
+              <Sign mark={mark} size={18} plain />
+            </span>
+          )}
+          <span className="wrap-anywhere">{title}</span>
+        </span>
+      </th>
+      <td className="py-2.5 pr-4">
+        <span className="block wrap-anywhere">{room.purpose === 'side' ? '' : room.name}</span>
+        <span className="block text-sm text-soft wrap-anywhere">{whereOf(room)}</span>
+      </td>
+      <td className="w-[22%] py-2.5 pr-4">
+        <span className={room.failure === null ? '' : 'font-semibold text-lost'}>{room.failure ?? stateOf(room)}</span>
+        {room.state === 'failed' && (
+          <Button
+            look="quiet"
+            className="ml-2 text-sm"
+            busy={rooms.retry.isPending}
+            onClick={() => rooms.retry.mutate(room.id, { onError: fail })}
+          >
+            {words.again}
+          </Button>
+        )}
+        {asked && (
+          <span className="mt-1 flex flex-wrap items-center gap-2 text-sm">
+            {words.wasIt}
+            <Button onClick={() => tried(true)}>{words.yes}</Button>
+            <Button look="quiet" onClick={() => tried(false)}>
+              {words.no}
+            </Button>
+          </span>
+        )}
+      </td>
+      <td className="w-40 py-2 text-right whitespace-nowrap">
+        {mayTry && (
+          <a
+            href={`/api/staff/rooms/${room.id}/way`}
+            target={roomWindow}
+            aria-label={words.tryOf(title)}
+            className="mr-4 underline decoration-line underline-offset-4 hover:decoration-ink"
+            onClick={() => setAsked(true)}
+          >
+            <WayIn className="mr-1 inline-block" />
+            {words.try}
+          </a>
+        )}
+        <Button
+          look="quiet"
+          aria-label={words.changeOf(title)}
+          onClick={(event) => setSlip(event.currentTarget.getBoundingClientRect())}
+        >
+          {words.change}
+        </Button>
+        {slip !== null && (
+          <RoomSlip
+            room={room}
+            title={title}
+            at={slip}
+            rooms={rooms}
+            onClose={() => {
+              rooms.edit.reset();
+              rooms.takeAway.reset();
+              setSlip(null);
+            }}
+          />
+        )}
+      </td>
+    </tr>
+  );
+}
+
+/** Side rooms of the class, and one more. */
+function SideRooms({ lesson, rooms }: { lesson: Lesson; rooms: ReturnType<typeof useRooms> }) {
+  const { fail } = useMessages();
+  const [adding, setAdding] = useState(false);
+  const [name, setName] = useState('');
+  const side = lesson.rooms.filter((room) => room.purpose === 'side');
+  return (
+    <section aria-label={words.sideRooms} className="mt-8">
+      <h2 className="text-lg font-semibold">{words.sideRooms}</h2>
+      <p className="max-w-3xl text-soft">{words.sideLead}</p>
+      {side.length > 0 && (
+        <table className="mt-2 w-full max-w-4xl">
+          <tbody>
+            {side.map((room) => (
+              <Row key={room.id} room={room} title={room.name} mark={null} rooms={rooms} />
+            ))}
+          </tbody>
+        </table>
+      )}
+      {adding ? (
+        <form
+          className="mt-3 flex max-w-md items-end gap-2"
+          onSubmit={(event) => {
+            event.preventDefault();
+            if (name.trim() === '') return;
+            rooms.addSide.mutate(name, {
+              onSuccess: () => {
+                setName('');
+                setAdding(false);
+              },
+              onError: fail,
+            });
+          }}
+        >
+          <Field
+            className="flex-1"
+            label={words.sideName}
+            value={name}
+            maxLength={120}
+            autoFocus
+            onChange={(event) => setName(event.target.value)}
+          />
+          <Button type="submit" busy={rooms.addSide.isPending} className="mb-0.5">
+            {words.add}
+          </Button>
+        </form>
+      ) : (
+        <Button className="mt-3" onClick={() => setAdding(true)}>
+          {words.addSide}
+        </Button>
+      )}
+    </section>
+  );
+}
+
+/** Where everybody meets: the main session, a room a group, side rooms. */
+export function RoomsView({
+  lesson,
+  pasting,
+  onPasting,
+}: {
+  lesson: Lesson;
+  /** Links are being pasted. */
+  pasting: boolean;
+  onPasting: (open: boolean) => void;
+}) {
+  const source = lesson.roomSource;
+  const { fail } = useMessages();
+  const rooms = useRooms(lesson);
+  const main = lesson.rooms.find((room) => room.purpose === 'main');
+  const ofGroup = new Map(lesson.rooms.flatMap((room) => (room.groupId === null ? [] : [[room.groupId, room]])));
+  const missing =
+    lesson.floor.groups.filter((group) => {
+      const room = ofGroup.get(group.id);
+      return room === undefined || !isThere(room);
+    }).length + (main === undefined || !isThere(main) ? 1 : 0);
+  return (
+    <div className="floor-paper flex-1 overflow-y-auto px-5 py-5">
+      <SourceBar classId={lesson.classId} />
+      <div className="mt-4 flex flex-wrap gap-3">
+        {source === 'ownLinks' && <Button onClick={() => onPasting(true)}>{words.paste}</Button>}
+        {source !== 'ownLinks' && missing > 0 && lesson.floor.groups.length > 0 && (
+          <Button busy={rooms.make.isPending} onClick={() => rooms.make.mutate(undefined, { onError: fail })}>
+            {source === 'namePattern' ? words.addresses(missing) : words.make(missing)}
+          </Button>
+        )}
+      </div>
+      {lesson.floor.groups.length === 0 && <p className="mt-4 text-soft">{words.none}</p>}
+      <table className="mt-4 w-full max-w-4xl">
+        <tbody>
+          {main !== undefined && <Row room={main} title={words.mainSession} mark={null} rooms={rooms} />}
+          {lesson.floor.groups.map((group) => {
+            const room = ofGroup.get(group.id);
+            return room === undefined ? (
+              <tr key={group.id} className="border-b border-line align-top">
+                <th scope="row" className="w-[24%] py-2.5 pr-4 text-left font-semibold">
+                  <span className="flex items-center gap-2">
+                    <span style={{ color: `color-mix(in oklab, ${markOf(group.mark).colour} 70%, var(--ink))` }}>
+                      <Sign mark={group.mark} size={18} plain />
+                    </span>
+                    {group.name}
+                  </span>
+                </th>
+                <td className="py-2.5 text-soft" colSpan={3}>
+                  {source === 'ownLinks' ? words.notYet : words.notMade}
+                </td>
+              </tr>
+            ) : (
+              <Row key={group.id} room={room} title={group.name} mark={group.mark} rooms={rooms} />
+            );
+          })}
+        </tbody>
+      </table>
+      <SideRooms lesson={lesson} rooms={rooms} />
+      <PasteLinks
+        lesson={lesson}
+        open={pasting}
+        onClose={() => onPasting(false)}
+        onDone={() => {
+          onPasting(false);
+          void rooms.refresh();
+        }}
+      />
+    </div>
+  );
+}

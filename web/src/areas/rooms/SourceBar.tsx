@@ -1,0 +1,144 @@
+import { useState } from 'react';
+import type { Schema } from '../../api/client';
+import { isProblem } from '../../api/problem';
+import { Button } from '../../ui/Button';
+import { Choice } from '../../ui/Choice';
+import { Field } from '../../ui/Field';
+import { useMessages } from '../../ui/messages';
+import { roomWords as words } from '../../words/rooms';
+import { useRoomSource } from './useRooms';
+
+type Source = Schema['RoomSourceView'];
+const kinds = Object.keys(words.sources) as Source['kind'][];
+
+/** A line that is saved when it is left or Enter is pressed; what cannot be used stays, with the reason. */
+function Line({
+  label,
+  hint,
+  value,
+  maxLength,
+  error,
+  onSave,
+}: {
+  label: string;
+  hint: string;
+  value: string;
+  maxLength: number;
+  error: string | undefined;
+  onSave: (value: string) => void;
+}) {
+  const [draft, setDraft] = useState(value);
+  const [from, setFrom] = useState(value);
+  if (from !== value) {
+    setFrom(value);
+    setDraft(value);
+  }
+  const save = () => draft.trim() !== value && onSave(draft.trim());
+  return (
+    <Field
+      label={label}
+      hint={hint}
+      error={error}
+      value={draft}
+      maxLength={maxLength}
+      spellCheck={false}
+      onChange={(event) => setDraft(event.target.value)}
+      onBlur={save}
+      onKeyDown={(event) => event.key === 'Enter' && save()}
+    />
+  );
+}
+
+/** Where the rooms of the class come from, and how new ones begin. */
+export function SourceBar({ classId }: { classId: string }) {
+  const { fail } = useMessages();
+  const { source, save } = useRoomSource(classId);
+  const [more, setMore] = useState(false);
+  if (source === undefined) return null;
+  const problem = isProblem(save.error) ? save.error : undefined;
+  const put = (body: Schema['SaveRoomSource']) =>
+    save.mutate(body, {
+      onError: (why) => {
+        if (!isProblem(why) || (why.field('addressPattern') ?? why.field('namePattern')) === undefined) fail(why);
+      },
+    });
+  const mayNeedOpening = source.kind === 'ownLinks' || source.kind === 'namePattern';
+  const allowed = ['mayShareScreen', 'mayWrite', 'mayRecord'] as const;
+  return (
+    <div className="max-w-3xl">
+      <div className="flex flex-wrap items-baseline gap-x-3 gap-y-2">
+        <span className="font-head text-2xl font-semibold">{words.whereFrom}</span>
+        <Choice
+          hidden
+          label={words.whereFrom}
+          className="min-w-72 text-lg"
+          value={source.kind}
+          options={kinds.map((kind) => ({ value: kind, label: words.sources[kind] }))}
+          onChange={(kind) => put({ kind })}
+        />
+      </div>
+      <p className="mt-1 text-soft">{words.hints[source.kind]}</p>
+      {source.kind === 'namePattern' && (
+        <div className="mt-3">
+          <Line
+            label={words.pattern}
+            hint={words.patternHint}
+            value={source.addressPattern}
+            maxLength={400}
+            error={problem?.field('addressPattern')}
+            onSave={(addressPattern) => put({ addressPattern })}
+          />
+          {source.withTail !== null && (
+            <p className="mt-2 border-l-4 border-ink pl-3">
+              {words.guessable}{' '}
+              <Button className="mt-1 text-sm" onClick={() => put({ addressPattern: source.withTail })}>
+                {words.addTail}
+              </Button>
+            </p>
+          )}
+        </div>
+      )}
+      <Button look="quiet" className="mt-1 text-sm" aria-expanded={more} onClick={() => setMore(!more)}>
+        {more ? words.less : words.more}
+      </Button>
+      {more && (
+        <div className="mt-2 grid gap-4 border border-ink bg-sheet p-4 sm:grid-cols-2">
+          <Line
+            label={words.names}
+            hint={words.namesHint}
+            value={source.namePattern}
+            maxLength={120}
+            error={problem?.field('namePattern')}
+            onSave={(namePattern) => put({ namePattern })}
+          />
+          {mayNeedOpening && (
+            <Line
+              label={words.openedBy}
+              hint={words.openedByHint}
+              value={source.openedBy}
+              maxLength={60}
+              error={problem?.field('openedBy')}
+              onSave={(openedBy) => put({ openedBy })}
+            />
+          )}
+          {source.kind === 'meetingService' && (
+            <fieldset>
+              <legend className="text-sm font-semibold">{words.allowed}</legend>
+              {allowed.map((one) => (
+                <label key={one} className="mt-1 flex items-center gap-2">
+                  <input
+                    type="checkbox"
+                    className="size-4 accent-ink"
+                    checked={source[one]}
+                    onChange={(event) => put({ [one]: event.target.checked })}
+                  />
+                  {words[one]}
+                </label>
+              ))}
+            </fieldset>
+          )}
+        </div>
+      )}
+    </div>
+  );
+}
