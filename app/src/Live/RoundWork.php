@@ -11,6 +11,7 @@ use FreshHuddle\App\Lesson\Moments;
 use FreshHuddle\App\Lesson\Round;
 use FreshHuddle\App\Rooms\Meeting\MeetingServiceFailed;
 use FreshHuddle\App\Rooms\Meeting\RoomService;
+use FreshHuddle\App\Rooms\Opening;
 use FreshHuddle\App\Rooms\RoomReader;
 use FreshHuddle\App\Stream\Audience;
 use FreshHuddle\App\Stream\Stream;
@@ -43,6 +44,7 @@ final readonly class RoundWork implements TaskHandler
         private RoomReader $rooms,
         private FloorStore $floors,
         private RoomService $service,
+        private Opening $opening,
         private Stream $stream,
         private Tasks $tasks,
         private Words $words,
@@ -70,8 +72,8 @@ final readonly class RoundWork implements TaskHandler
         $rooms = $this->rooms->made($round->lesson->class->id, $round->grouping->id);
         try {
             match ($task->kind) {
-                self::MOVE_OUT => $phase->isOut() ? $this->service->move($this->groupRooms($round, $rooms)) : null,
-                self::MOVE_BACK => Phase::Back === $phase ? $this->service->move($this->mainSession($round, $rooms)) : null,
+                self::MOVE_OUT => $phase->isOut() ? $this->moveOut($round, $rooms) : null,
+                self::MOVE_BACK => Phase::Back === $phase ? $this->moveBack($round, $rooms) : null,
                 self::SAY => $this->service->say(array_keys($rooms), \is_string($task->data['text'] ?? null) ? $task->data['text'] : ''),
                 default => Phase::ComingBack === $phase ? $this->service->say(array_keys($rooms), $this->callText($round->state())) : null,
             };
@@ -83,6 +85,28 @@ final readonly class RoundWork implements TaskHandler
         }
 
         return null;
+    }
+
+    /**
+     * @param array<string, string> $rooms the service's room => its place
+     *
+     * @throws MeetingServiceFailed
+     */
+    private function moveOut(Round $round, array $rooms): void
+    {
+        $this->opening->open($round->grouping->id);
+        $this->service->move($this->groupRooms($round, $rooms));
+    }
+
+    /**
+     * @param array<string, string> $rooms the service's room => its place
+     *
+     * @throws MeetingServiceFailed
+     */
+    private function moveBack(Round $round, array $rooms): void
+    {
+        $this->service->move($this->mainSession($round, $rooms));
+        $this->opening->closeLater($round->grouping->id);
     }
 
     private function callText(Moments $moments): string

@@ -10,6 +10,7 @@ use FreshHuddle\App\Rooms\Exception\NoLinkYet;
 use FreshHuddle\Core\Message;
 use FreshHuddle\Core\Rooms\Allowed;
 use FreshHuddle\Core\Rooms\Link;
+use FreshHuddle\Core\Rooms\RoomLife;
 use FreshHuddle\Core\Rooms\RoomPurpose;
 use FreshHuddle\Core\Rooms\RoomState;
 use FreshHuddle\Core\Rooms\SourceKind;
@@ -30,12 +31,13 @@ final readonly class RoomStore
      */
     public function plan(RoomSource $as, RoomPurpose $purpose, string $name, ?string $groupingId = null, ?string $groupId = null): void
     {
+        $life = RoomPurpose::Group === $purpose ? $as->life : RoomLife::Standing;
         $this->db->executeStatement(
             'INSERT INTO room (id, class_id, purpose, grouping_id, group_id, name, state, source, life, may_record, may_share_screen, may_write)
              VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?) ON CONFLICT DO NOTHING',
             [
                 Uuid::v7()->toRfc4122(), $as->class->id, $purpose->value, $groupingId, $groupId, $name, RoomState::Planned->value, $as->kind->value,
-                $as->life->value, $as->mayRecord ? 't' : 'f', $as->mayShareScreen ? 't' : 'f', $as->mayWrite ? 't' : 'f',
+                $life->value, $as->mayRecord ? 't' : 'f', $as->mayShareScreen ? 't' : 'f', $as->mayWrite ? 't' : 'f',
             ],
         );
     }
@@ -108,6 +110,14 @@ final readonly class RoomStore
     }
 
     /**
+     * Rooms of a class that live for a round, or as long as their grouping.
+     */
+    public function live(string $classId, RoomLife $life): void
+    {
+        $this->db->executeStatement("UPDATE room SET life = ? WHERE class_id = ? AND purpose = 'group'", [$life->value, $classId]);
+    }
+
+    /**
      * From now on it comes from elsewhere, where it has to be brought about first.
      */
     public function moveTo(string $roomId, SourceKind $source): void
@@ -159,7 +169,8 @@ final readonly class RoomStore
             foreach ($helpers as $teacher => $link) {
                 $this->db->insert('room_helper', ['room_id' => $roomId, 'teacher_id' => $teacher, 'link' => $link]);
             }
-            $this->note($roomId, RoomState::Made);
+            // Others may enter a room that is closed: it stays closed.
+            $this->db->executeStatement('UPDATE room SET failure = NULL, state = CASE WHEN state = ? THEN state ELSE ? END WHERE id = ?', [RoomState::Closed->value, RoomState::Made->value, $roomId]);
         });
     }
 }

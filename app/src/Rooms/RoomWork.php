@@ -29,6 +29,7 @@ final readonly class RoomWork implements TaskHandler
     public const MAKE = 'makeRoom';
     public const MEMBERS = 'roomMembers';
     public const CHANGE = 'changeRoom';
+    public const CLOSE = 'closeRoom';
     /** The subject is what the meeting service calls the room. */
     public const RETIRE = 'retireRoom';
 
@@ -40,6 +41,7 @@ final readonly class RoomWork implements TaskHandler
         private Membership $membership,
         private RoomService $service,
         private Sources $sources,
+        private Opening $opening,
         private EventDispatcherInterface $events,
         private Words $words,
         private Clock $clock,
@@ -48,7 +50,7 @@ final readonly class RoomWork implements TaskHandler
 
     public static function kinds(): array
     {
-        return [self::MAKE, self::MEMBERS, self::CHANGE, self::RETIRE];
+        return [self::MAKE, self::MEMBERS, self::CHANGE, self::CLOSE, self::RETIRE];
     }
 
     public function classOf(Task $task): ?string
@@ -72,6 +74,8 @@ final readonly class RoomWork implements TaskHandler
         try {
             if (self::CHANGE === $task->kind) {
                 $this->sources->get($room->source)->change($room);
+            } elseif (self::CLOSE === $task->kind) {
+                $this->opening->close($room);
             } else {
                 $links = $this->membership->bring($room);
                 if (self::MEMBERS === $task->kind) {

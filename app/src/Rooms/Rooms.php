@@ -95,6 +95,9 @@ final readonly class Rooms
     public function setSource(SchoolClass $class, SaveRoomSource $request): void
     {
         $as = $this->roomSources->save($class, $request);
+        if (null !== $request->life) {
+            $this->store->live($class->id, $as->life);
+        }
         foreach ($this->em->getRepository(Room::class)->findBy(['class' => $class]) as $room) {
             if (!$room->state->hasLink() && $room->source !== $as->kind) {
                 $this->store->moveTo($room->id, $as->kind);

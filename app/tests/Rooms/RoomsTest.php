@@ -128,6 +128,27 @@ final class RoomsTest extends AppTestCase
         ));
     }
 
+    public function test_rooms_that_live_for_a_round_close_after_it_and_open_again_by_the_same_links(): void
+    {
+        self::mockTime();
+        $lesson = $this->made();
+        $this->setRound($lesson->text('id'), ['lookSeconds' => 0]);
+        $this->ask('PUT', '/api/staff/classes/'.$lesson->text('classId').'/room-source', ['life' => 'round'])->is(200);
+        $links = $this->db()->fetchFirstColumn('SELECT link FROM room_member ORDER BY link');
+        foreach ([1, 2] as $time) {
+            $this->command($lesson->text('id'), 'sendOut')->is(200);
+            $this->work();
+            self::assertSame(['made', 'made', 'made'], $this->states($lesson), "open in round {$time}");
+            $this->command($lesson->text('id'), 'callBack', seconds: 0)->is(200);
+            $this->work();
+            self::assertSame(['made', 'made', 'made'], $this->states($lesson), 'there is time to leave');
+            self::mockTime('+40 seconds');
+            $this->work();
+            self::assertSame(['made', 'closed', 'closed'], $this->states($lesson), 'the main session stays');
+        }
+        self::assertSame($links, $this->db()->fetchFirstColumn('SELECT link FROM room_member ORDER BY link'));
+    }
+
     public function test_there_are_no_rooms_without_groups(): void
     {
         $lesson = $this->newLesson();

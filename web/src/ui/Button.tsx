@@ -13,14 +13,21 @@ const looks = {
   quiet: 'min-h-6 px-2 py-1 underline decoration-line underline-offset-4 hover:decoration-ink',
 };
 
-export function Button({ look = 'plain', busy = false, className, disabled, children, ...rest }: ButtonProps) {
+/** While it is busy it takes no press, and keeps the focus: whoever works by keyboard goes on from where they are. */
+export function Button({ look = 'plain', busy = false, className, onClick, children, ...rest }: ButtonProps) {
   return (
     <button
       type="button"
-      className={clsx('disabled:opacity-45 disabled:shadow-none', looks[look], className)}
-      disabled={disabled === true || busy}
+      className={clsx(
+        'disabled:opacity-45 disabled:shadow-none',
+        looks[look],
+        busy && 'opacity-45 shadow-none!',
+        className,
+      )}
       aria-busy={busy}
+      aria-disabled={busy || undefined}
       {...rest}
+      onClick={(event) => (busy ? event.preventDefault() : onClick?.(event))}
     >
       {children}
     </button>

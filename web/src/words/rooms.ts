@@ -30,6 +30,8 @@ export const roomWords = {
   mayRecord: 'record',
   mayShareScreen: 'share their screen',
   mayWrite: 'write in the text line of the room',
+  closes: 'Rooms close when the round is over',
+  closesHint: 'Half a minute after everybody is back. The next round opens them again, by the same links.',
   more: 'Names, opening, what is allowed',
   less: 'Fewer settings',
   make: (n: number) => `Make ${rooms(n)}`,

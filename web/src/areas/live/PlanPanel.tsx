@@ -246,13 +246,12 @@ export function PlanPanel({
       look="main"
       className="w-full text-lg"
       busy={busy}
-      aria-disabled={!settled}
+      aria-disabled={!settled || busy}
       onClick={() => settled && run[next.kind](next.subject)}
     >
       {next.label}
     </Button>
   );
-  const failed = lesson.rooms.filter((room) => room.failure !== null);
   return (
     <div className="flex flex-col gap-4">
       {!lesson.template && !goesOn && <ReadyNow stops={stops(lesson)} />}
@@ -288,11 +287,6 @@ export function PlanPanel({
             <Button look="quiet" className="ml-1 text-sm" onClick={() => onRooms(false)}>
               {words.next.toRooms}
             </Button>
-            {failed.map((room) => (
-              <span key={room.id} className="mt-1 block text-lost">
-                {room.name}: {room.failure}
-              </span>
-            ))}
           </Line>
           <Line done={state.copies > 0 && state.copiesMissing === 0} title={words.next.work}>
             {workText(lesson)}

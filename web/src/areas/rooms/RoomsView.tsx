@@ -21,6 +21,7 @@ function stateOf(room: Room): string {
   if (room.working && !isThere(room)) return words.working;
   if (!isThere(room)) return room.source === 'ownLinks' ? words.notYet : words.notMade;
   if (room.source === 'classroom') return words.there;
+  if (room.state === 'closed') return words.states.closed;
   return room.triedAt === null ? words.states.made : words.triedAt(timeText(room.triedAt));
 }
 

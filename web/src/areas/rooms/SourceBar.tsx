@@ -137,6 +137,19 @@ export function SourceBar({ classId }: { classId: string }) {
               ))}
             </fieldset>
           )}
+          {source.kind === 'meetingService' && (
+            <label className="flex items-start gap-2 sm:col-span-2">
+              <input
+                type="checkbox"
+                className="mt-1 size-4 accent-ink"
+                checked={source.life === 'round'}
+                onChange={(event) => put({ life: event.target.checked ? 'round' : 'grouping' })}
+              />
+              <span>
+                {words.closes} <span className="block text-sm text-soft">{words.closesHint}</span>
+              </span>
+            </label>
+          )}
         </div>
       )}
     </div>
