@@ -88,19 +88,26 @@ final readonly class Rooms
     }
 
     /**
-     * Rooms that are not there yet come from where the class's rooms come from now; those that are there stay where they are.
+     * Rooms that are not there yet come from where the class's rooms come from now; those that are there stay where they are,
+     * unless their address follows a pattern that is another now.
      *
      * @throws RoomsRefused if a pattern cannot be used
      */
     public function setSource(SchoolClass $class, SaveRoomSource $request): void
     {
+        $before = $this->roomSources->of($class)->addressPattern;
         $as = $this->roomSources->save($class, $request);
         if (null !== $request->life) {
             $this->store->live($class->id, $as->life);
         }
         foreach ($this->em->getRepository(Room::class)->findBy(['class' => $class]) as $room) {
             if (!$room->state->hasLink() && $room->source !== $as->kind) {
+                $this->retire($room);
                 $this->store->moveTo($room->id, $as->kind);
+            } elseif (SourceKind::NamePattern === $room->source && $before !== $as->addressPattern && null !== $room->link) {
+                // Another pattern is another address: what could be guessed before cannot be left as it was.
+                $this->store->moveTo($room->id, SourceKind::NamePattern);
+                $this->begin($room->id, SourceKind::NamePattern);
             }
         }
         $this->events->dispatch(new RoomsChanged($class->id));
@@ -294,6 +301,11 @@ final readonly class Rooms
         if ([] !== $there) {
             throw RoomsRefused::unusable('rooms.somebody_there', 'sure', ['names' => $there]);
         }
+        $this->retire($room);
+    }
+
+    private function retire(Room $room): void
+    {
         if (null !== $room->externalId) {
             $this->tasks->ask(RoomWork::RETIRE, $room->externalId, null, ['class' => $room->class->id]);
         }

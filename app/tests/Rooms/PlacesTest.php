@@ -140,6 +140,9 @@ final class PlacesTest extends AppTestCase
         $this->ask('POST', '/api/staff/groupings/'.$this->lesson->text('floor.id').'/edits', ['basedOn' => 1, 'kind' => 'rename', 'group' => $this->group(0), 'name' => 'Quayside'])->is(200);
         $this->work();
         self::assertSame($before, $this->again()->text('rooms.1.link'));
+        $this->source(['addressPattern' => 'https://rooms.example/other-{n}-{tail}']);
+        self::assertStringStartsWith('https://rooms.example/other-1-', $this->again()->text('rooms.1.link'), 'another pattern is another address');
+        self::assertSame(['made', 'made', 'made'], $this->states());
         $this->ask('PUT', '/api/staff/classes/'.$this->lesson->text('classId').'/room-source', ['addressPattern' => 'https://rooms.example/{colour}'])->is(422);
         $this->ask('PUT', '/api/staff/classes/'.$this->lesson->text('classId').'/room-source', ['addressPattern' => 'https://intranet/{n}'])->is(422);
     }

@@ -43,7 +43,7 @@ export const roomWords = {
   sideLead:
     'For one-to-one talk, for a quiet half hour. They belong to no group; you and your assistants go in, students only when you take them there.',
   addSide: 'Add a side room',
-  sideName: 'What it is called',
+  sideExample: 'Quiet room',
   add: 'Add it',
   notYet: 'no link yet',
   notMade: 'not made yet',

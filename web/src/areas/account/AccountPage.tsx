@@ -93,6 +93,51 @@ function Devices() {
 }
 
 /** A teacher's own account: the password, and where they are signed in. */
+/** The teacher's lessons in a calendar of hers: whoever has the address sees them, and it can be renewed. */
+function Calendar() {
+  const queries = useQueryClient();
+  const { say, fail } = useMessages();
+  const key = ['calendar'];
+  const calendar = useQuery({ queryKey: key, queryFn: () => take(api.GET('/api/staff/calendar')) });
+  const renew = useMutation({
+    mutationFn: () => take(api.POST('/api/staff/calendar')),
+    onSuccess: (fresh) => {
+      queries.setQueryData(key, fresh);
+      say(words.account.calendarRenewed);
+    },
+    onError: fail,
+  });
+  const address = calendar.data?.address ?? '';
+  return (
+    <section aria-label={words.account.calendar}>
+      <h2 className="text-lg font-semibold">{words.account.calendar}</h2>
+      <p className="mt-1 max-w-xl text-soft">{words.account.calendarLead}</p>
+      <div className="mt-3 flex max-w-xl flex-wrap items-end gap-3">
+        <Field
+          className="min-w-0 flex-1"
+          label={words.account.calendarAddress}
+          readOnly
+          value={address}
+          onFocus={(event) => event.target.select()}
+        />
+        <Button
+          onClick={() =>
+            void navigator.clipboard.writeText(address).then(
+              () => say(words.account.calendarCopied),
+              () => undefined,
+            )
+          }
+        >
+          {words.account.calendarCopy}
+        </Button>
+        <Button look="quiet" busy={renew.isPending} onClick={() => renew.mutate()}>
+          {words.account.calendarRenew}
+        </Button>
+      </div>
+    </section>
+  );
+}
+
 export function AccountPage() {
   const me = useQuery({ queryKey: ['me'], queryFn: () => take(api.GET('/api/staff/me')), staleTime: Infinity }).data;
   return (
@@ -103,6 +148,9 @@ export function AccountPage() {
         <div className="grid gap-10 md:grid-cols-2">
           <Password />
           <Devices />
+        </div>
+        <div className="mt-10">
+          <Calendar />
         </div>
       </main>
     </Page>

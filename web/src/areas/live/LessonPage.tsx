@@ -418,6 +418,14 @@ export function LessonPage() {
                       <Link to={`/rounds/${lesson.data.round.id}/plan`} className="font-semibold underline">
                         {words.paper.openPlan}
                       </Link>
+                      {!lesson.data.template && (
+                        <a
+                          href={`/api/staff/lessons/${lesson.data.id}/calendar.ics`}
+                          className="font-semibold underline"
+                        >
+                          {words.paper.openCalendar}
+                        </a>
+                      )}
                     </p>
                     <Pasting lesson={lesson.data} />
                   </>

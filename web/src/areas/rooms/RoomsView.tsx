@@ -130,7 +130,6 @@ function Row({
 /** Side rooms of the class, and one more. */
 function SideRooms({ lesson, rooms }: { lesson: Lesson; rooms: ReturnType<typeof useRooms> }) {
   const { fail } = useMessages();
-  const [adding, setAdding] = useState(false);
   const [name, setName] = useState('');
   const side = lesson.rooms.filter((room) => room.purpose === 'side');
   return (
@@ -146,38 +145,26 @@ function SideRooms({ lesson, rooms }: { lesson: Lesson; rooms: ReturnType<typeof
           </tbody>
         </table>
       )}
-      {adding ? (
-        <form
-          className="mt-3 flex max-w-md items-end gap-2"
-          onSubmit={(event) => {
-            event.preventDefault();
-            if (name.trim() === '') return;
-            rooms.addSide.mutate(name, {
-              onSuccess: () => {
-                setName('');
-                setAdding(false);
-              },
-              onError: fail,
-            });
-          }}
-        >
-          <Field
-            className="flex-1"
-            label={words.sideName}
-            value={name}
-            maxLength={120}
-            autoFocus
-            onChange={(event) => setName(event.target.value)}
-          />
-          <Button type="submit" busy={rooms.addSide.isPending} className="mb-0.5">
-            {words.add}
-          </Button>
-        </form>
-      ) : (
-        <Button className="mt-3" onClick={() => setAdding(true)}>
-          {words.addSide}
+      <form
+        className="mt-3 flex max-w-md items-end gap-2"
+        onSubmit={(event) => {
+          event.preventDefault();
+          if (name.trim() === '') return;
+          rooms.addSide.mutate(name, { onSuccess: () => setName(''), onError: fail });
+        }}
+      >
+        <Field
+          className="flex-1"
+          label={words.addSide}
+          placeholder={words.sideExample}
+          value={name}
+          maxLength={120}
+          onChange={(event) => setName(event.target.value)}
+        />
+        <Button type="submit" busy={rooms.addSide.isPending} className="mb-0.5">
+          {words.add}
         </Button>
-      )}
+      </form>
     </section>
   );
 }

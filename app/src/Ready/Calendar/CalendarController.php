@@ -1,0 +1,59 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FreshHuddle\App\Ready\Calendar;
+
+use FreshHuddle\App\Account\Teacher;
+use FreshHuddle\App\Http\SignedAddress;
+use FreshHuddle\App\Lesson\LessonAccess;
+use FreshHuddle\App\Roster\ForAssistants;
+use Symfony\Component\HttpFoundation\Response;
+use Symfony\Component\Routing\Attribute\Route;
+use Symfony\Component\Routing\Requirement\Requirement;
+use Symfony\Component\Security\Http\Attribute\CurrentUser;
+
+final readonly class CalendarController
+{
+    public function __construct(private CalendarFeeds $feeds, private LessonAccess $access)
+    {
+    }
+
+    /** Where the teacher's own calendar is. */
+    #[Route('/api/staff/calendar', methods: ['GET'])]
+    public function show(#[CurrentUser] Teacher $teacher): CalendarView
+    {
+        return new CalendarView($this->feeds->address($teacher));
+    }
+
+    /** Another address; the one before shows nothing any more. */
+    #[Route('/api/staff/calendar', methods: ['POST'])]
+    public function renew(#[CurrentUser] Teacher $teacher): CalendarView
+    {
+        $this->feeds->renew($teacher);
+
+        return new CalendarView($this->feeds->address($teacher));
+    }
+
+    /** For a program that keeps calendars: whoever has the address may look. */
+    #[Route('/api/calendar/{token}.ics', methods: ['GET'], requirements: ['token' => SignedAddress::PATTERN])]
+    public function feed(string $token): Response
+    {
+        $feed = $this->feeds->feed($token);
+
+        return null === $feed ? new Response('', 404) : self::answer($feed, 'inline');
+    }
+
+    /** One lesson with its rooms, as a file. */
+    #[Route('/api/staff/lessons/{id}/calendar.ics', methods: ['GET'], requirements: ['id' => Requirement::UUID])]
+    #[ForAssistants]
+    public function file(#[CurrentUser] Teacher $teacher, string $id): Response
+    {
+        return self::answer($this->feeds->file($teacher, $this->access->lesson($teacher, $id)->id), 'attachment; filename="lesson.ics"');
+    }
+
+    private static function answer(string $calendar, string $disposition): Response
+    {
+        return new Response($calendar, 200, ['Content-Type' => 'text/calendar; charset=utf-8', 'Content-Disposition' => $disposition, 'Cache-Control' => 'no-store']);
+    }
+}

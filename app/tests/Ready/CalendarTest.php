@@ -1,0 +1,179 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FreshHuddle\App\Tests\Ready;
+
+use FreshHuddle\App\Tests\Support\AppTestCase;
+use FreshHuddle\App\Tests\Support\Json;
+use PHPUnit\Framework\Attributes\DataProvider;
+use Sabre\VObject\Component\VCalendar;
+use Sabre\VObject\Component\VEvent;
+use Sabre\VObject\Property\ICalendar\DateTime as Moment;
+use Sabre\VObject\Reader;
+
+/**
+ * The calendar, read back as a program that keeps calendars reads it.
+ */
+final class CalendarTest extends AppTestCase
+{
+
+    private Json $lesson;
+
+    protected function setUp(): void
+    {
+        parent::setUp();
+        $this->lesson = $this->readyLesson();
+        $this->ask('PUT', '/api/staff/rounds/'.$this->lesson->text('round.id').'/links', ['text' => "main https://rooms.example/all\nhttps://rooms.example/a\nhttps://rooms.example/b"])->is(200);
+        $this->starts('2027-03-26T09:00:00Z');
+    }
+
+    public function test_the_main_session_and_each_room_stand_in_it_when_and_where_they_are(): void
+    {
+        $events = $this->feed();
+        self::assertCount(3, $events);
+        $main = $events['lesson-'.$this->lesson->text('id').'@fresh-huddle'];
+        self::assertSame(['Where does the wall go? · 9G', '2027-03-26 09:00', '2027-03-26 09:50'], [(string) $main->SUMMARY, self::at($main->DTSTART), self::at($main->DTEND)]);
+        self::assertStringEndsWith('/way', (string) $main->LOCATION);
+        self::assertStringContainsString($this->lesson->text('doorWord'), (string) $main->DESCRIPTION);
+        $room = $events['room-'.$this->lesson->text('round.id').'-'.$this->lesson->text('floor.groups.0.id').'@fresh-huddle'];
+        self::assertSame(['2027-03-26 09:12', '2027-03-26 09:37'], [self::at($room->DTSTART), self::at($room->DTEND)], 'after the briefing, as long as the round');
+        self::assertStringNotContainsString('rooms.example', implode('', array_map(static fn (VEvent $event): string => $event->serialize(), $events)), 'no link that lets anybody else in');
+    }
+
+    #[DataProvider('moments')]
+    public function test_it_is_right_in_every_time_zone_and_when_the_clocks_change(string $startsAt, string $zone, string $there): void
+    {
+        $this->starts($startsAt);
+        $start = $this->feed()['lesson-'.$this->lesson->text('id').'@fresh-huddle']->DTSTART;
+        self::assertInstanceOf(Moment::class, $start);
+        self::assertSame($there, $start->getDateTime()->setTimezone(new \DateTimeZone($zone))->format('Y-m-d H:i'));
+    }
+
+    /**
+     * @return iterable<array{string, string, string}>
+     */
+    public static function moments(): iterable
+    {
+        yield ['2027-03-26T09:00:00+01:00', 'Europe/Berlin', '2027-03-26 09:00'];
+        yield ['2027-03-29T09:00:00+02:00', 'Europe/Berlin', '2027-03-29 09:00'];
+        yield ['2027-03-28T00:30:00Z', 'Europe/Berlin', '2027-03-28 01:30'];
+        yield ['2027-03-28T01:00:00Z', 'Europe/Berlin', '2027-03-28 03:00'];
+        yield ['2027-10-31T00:59:00Z', 'Europe/Berlin', '2027-10-31 02:59'];
+        yield ['2027-03-26T09:00:00+05:45', 'Asia/Kathmandu', '2027-03-26 09:00'];
+        yield ['2027-12-31T23:30:00-10:00', 'Pacific/Honolulu', '2027-12-31 23:30'];
+    }
+
+    public function test_a_change_is_the_same_thing_with_a_higher_number_and_what_is_gone_is_cancelled(): void
+    {
+        $uid = 'lesson-'.$this->lesson->text('id').'@fresh-huddle';
+        self::assertSame(['0', 'CONFIRMED'], self::told($this->feed()[$uid]));
+        self::assertSame(['0', 'CONFIRMED'], self::told($this->feed()[$uid]), 'asked again, nothing has changed');
+        $this->starts('2027-03-26T10:00:00Z');
+        self::assertSame(['1', 'CONFIRMED'], self::told($this->feed()[$uid]));
+        $this->ask('DELETE', '/api/staff/lessons/'.$this->lesson->text('id'))->is(204);
+        $events = $this->feed();
+        self::assertSame([['2', 'CANCELLED']], array_values(array_unique(array_map(self::told(...), array_slice($events, 0, 1)), \SORT_REGULAR)));
+        self::assertCount(3, $events, 'the rooms too');
+        $this->ask('POST', '/api/staff/lessons/'.$this->lesson->text('id').'/restore')->is(204);
+        self::assertSame(['3', 'CONFIRMED'], self::told($this->feed()[$uid]));
+    }
+
+    public function test_a_group_that_goes_takes_its_room_out_of_the_calendar(): void
+    {
+        $this->feed();
+        $gone = $this->lesson->text('floor.groups.1.id');
+        foreach ($this->lesson->texts('floor.groups.1.students') as $i => $student) {
+            $this->ask('POST', '/api/staff/groupings/'.$this->lesson->text('floor.id').'/edits', ['basedOn' => 1 + $i, 'kind' => 'shelve', 'student' => $student])->is(200);
+        }
+        $this->ask('POST', '/api/staff/groupings/'.$this->lesson->text('floor.id').'/edits', ['basedOn' => 4, 'kind' => 'removeTable', 'group' => $gone])->is(200);
+        self::assertSame('CANCELLED', (string) $this->feed()['room-'.$this->lesson->text('round.id').'-'.$gone.'@fresh-huddle']->STATUS);
+    }
+
+    public function test_the_address_is_secret_and_can_be_renewed_and_another_teacher_sees_their_own(): void
+    {
+        $address = $this->path();
+        $this->asTeacher($this->newTeacher('otto@larkmouth.example'));
+        $other = $this->path();
+        self::assertNotSame($address, $other);
+        $this->asNobody();
+        $this->ask('GET', $other)->is(200);
+        self::assertStringNotContainsString('Where does the wall go?', (string) $this->client->getResponse()->getContent());
+        foreach ([substr($address, 0, -6).'A.ics', str_replace('.ics', 'x.ics', $address), '/api/calendar/x.ics'] as $forged) {
+            $this->ask('GET', $forged)->is(404);
+        }
+        $this->asTeacher();
+        $renewed = (string) parse_url($this->ask('POST', '/api/staff/calendar')->text('address'), \PHP_URL_PATH);
+        $this->asNobody();
+        $this->ask('GET', $address)->is(404);
+        $this->ask('GET', $renewed)->is(200);
+    }
+
+    public function test_one_lesson_is_there_as_a_file(): void
+    {
+        $this->ask('GET', '/api/staff/lessons/'.$this->lesson->text('id').'/calendar.ics')->is(200);
+        self::assertStringStartsWith('text/calendar', (string) $this->client->getResponse()->headers->get('Content-Type'));
+        self::assertCount(3, self::read((string) $this->client->getResponse()->getContent()));
+    }
+
+    public function test_names_with_anything_in_them_stay_one_line_of_it(): void
+    {
+        $this->ask('PATCH', '/api/staff/lessons/'.$this->lesson->text('id'), ['title' => "Flood; wall, \\n BEGIN:VEVENT"])->is(200);
+        $events = $this->feed();
+        self::assertCount(3, $events);
+        self::assertSame('Flood; wall, \\n BEGIN:VEVENT · 9G', (string) $events['lesson-'.$this->lesson->text('id').'@fresh-huddle']->SUMMARY);
+    }
+
+    private function starts(string $at): void
+    {
+        $this->ask('PATCH', '/api/staff/lessons/'.$this->lesson->text('id'), ['startsAt' => 1_000 * (new \DateTimeImmutable($at))->getTimestamp()]);
+    }
+
+    private function path(): string
+    {
+        return (string) parse_url($this->ask('GET', '/api/staff/calendar')->is(200)->text('address'), \PHP_URL_PATH);
+    }
+
+    /**
+     * @return array<string, VEvent> by name
+     */
+    private function feed(): array
+    {
+        $path = $this->path();
+        $this->ask('GET', $path)->is(200);
+
+        return self::read((string) $this->client->getResponse()->getContent());
+    }
+
+    /**
+     * @return array<string, VEvent> by name
+     */
+    private static function read(string $text): array
+    {
+        $calendar = Reader::read($text);
+        self::assertInstanceOf(VCalendar::class, $calendar);
+        self::assertSame([], array_map(static fn (array $fault): mixed => $fault['message'], $calendar->validate()));
+        $events = [];
+        foreach ($calendar->select('VEVENT') as $event) {
+            self::assertInstanceOf(VEvent::class, $event);
+            $events[(string) $event->UID] = $event;
+        }
+
+        return $events;
+    }
+
+    /**
+     * @return array{string, string} number and state
+     */
+    private static function told(VEvent $event): array
+    {
+        return [(string) $event->SEQUENCE, (string) $event->STATUS];
+    }
+
+    private static function at(mixed $moment): string
+    {
+        self::assertInstanceOf(Moment::class, $moment);
+
+        return $moment->getDateTime()->setTimezone(new \DateTimeZone('UTC'))->format('Y-m-d H:i');
+    }
+}
