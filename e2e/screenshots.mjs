@@ -74,6 +74,10 @@ await teacher.getByRole('tab', { name: 'Materials', exact: true }).click();
 await shot(teacher, 'original');
 await teacher.getByRole('button', { name: 'Make 7 rooms' }).click();
 await teacher.getByRole('button', { name: 'Make 6 copies' }).click();
+await teacher.getByRole('button', { name: /^Send 28/ }).waitFor();
+await teacher.getByRole('tab', { name: 'Rooms', exact: true }).click();
+await teacher.getByRole('link', { name: /^Try / }).first().waitFor();
+await shot(teacher, 'rooms');
 await teacher.getByRole('tab', { name: 'Floor', exact: true }).click();
 
 // A class at work, its pages without a window: they join, press the button, and their rooms show signs of life.
@@ -110,7 +114,6 @@ for (const student of students.slice(0, -2)) await enter(student);
 await alive();
 await teacher.getByRole('button', { name: /^Send 28/ }).click();
 await door.getByText('You will be in').waitFor();
-await shot(door, 'student-looking');
 const wall = await open();
 await wall.goto(lesson.classPage);
 await wall.getByRole('heading', { name: 'Quayside' }).waitFor();

@@ -102,7 +102,10 @@ export default function OwnPictures({ block, value, onChange }: FillProps) {
           </li>
         ))}
       </ul>
-      <p role="status" className={`min-h-6 text-sm ${isAway && waiting.length > 0 ? 'font-semibold' : 'text-soft'}`}>
+      <p
+        role="status"
+        className={`my-2 min-h-6 text-sm ${isAway && waiting.length > 0 ? 'font-semibold' : 'text-soft'}`}
+      >
         {waiting.length === 0 ? '' : isAway ? words.picturesWait(waiting.length) : words.pictureKeeping}
       </p>
       {trouble !== '' && (
