@@ -17,7 +17,6 @@ use Sabre\VObject\Reader;
  */
 final class CalendarTest extends AppTestCase
 {
-
     private Json $lesson;
 
     protected function setUp(): void
@@ -73,7 +72,7 @@ final class CalendarTest extends AppTestCase
         self::assertSame(['1', 'CONFIRMED'], self::told($this->feed()[$uid]));
         $this->ask('DELETE', '/api/staff/lessons/'.$this->lesson->text('id'))->is(204);
         $events = $this->feed();
-        self::assertSame([['2', 'CANCELLED']], array_values(array_unique(array_map(self::told(...), array_slice($events, 0, 1)), \SORT_REGULAR)));
+        self::assertSame([['2', 'CANCELLED']], array_values(array_unique(array_map(self::told(...), \array_slice($events, 0, 1)), \SORT_REGULAR)));
         self::assertCount(3, $events, 'the rooms too');
         $this->ask('POST', '/api/staff/lessons/'.$this->lesson->text('id').'/restore')->is(204);
         self::assertSame(['3', 'CONFIRMED'], self::told($this->feed()[$uid]));
@@ -118,7 +117,7 @@ final class CalendarTest extends AppTestCase
 
     public function test_names_with_anything_in_them_stay_one_line_of_it(): void
     {
-        $this->ask('PATCH', '/api/staff/lessons/'.$this->lesson->text('id'), ['title' => "Flood; wall, \\n BEGIN:VEVENT"])->is(200);
+        $this->ask('PATCH', '/api/staff/lessons/'.$this->lesson->text('id'), ['title' => 'Flood; wall, \\n BEGIN:VEVENT'])->is(200);
         $events = $this->feed();
         self::assertCount(3, $events);
         self::assertSame('Flood; wall, \\n BEGIN:VEVENT · 9G', (string) $events['lesson-'.$this->lesson->text('id').'@fresh-huddle']->SUMMARY);

@@ -34,38 +34,35 @@ final readonly class ThreeWay
         $left = $this->difference->changes($words, self::words($theirs));
         $right = $this->difference->changes($words, self::words($mine));
 
-        $merged = [];
+        $merged = '';
         $at = 0;
         while ([] !== $left || [] !== $right) {
             [$from, $to, $leftRun, $rightRun] = self::nextRegion($left, $right);
-            array_push($merged, ...\array_slice($words, $at, $from - $at));
-            array_push($merged, ...self::resolve(
-                \array_slice($words, $from, $to - $from),
+            $merged = self::behind($merged, implode('', \array_slice($words, $at, $from - $at)));
+            foreach (self::resolve(
+                implode('', \array_slice($words, $from, $to - $from)),
                 self::rewritten($words, $from, $to, $leftRun),
                 self::rewritten($words, $from, $to, $rightRun),
                 [] === $leftRun,
                 [] === $rightRun,
-            ));
+            ) as $part) {
+                $merged = self::behind($merged, $part);
+            }
             $at = $to;
         }
 
-        return self::joined([...$merged, ...\array_slice($words, $at)]);
+        return self::behind($merged, implode('', \array_slice($words, $at)));
     }
 
     /**
-     * Words that nobody has written as one stay apart: no text has two beside each other with nothing between.
-     *
-     * @param list<string> $words
+     * What comes from different sides stays apart: words that nobody has written as one never run into one another.
      */
-    private static function joined(array $words): string
+    private static function behind(string $text, string $part): string
     {
-        $text = $before = '';
-        foreach ($words as $word) {
-            $text .= 1 === preg_match('/\S$/uD', $before) && 1 === preg_match('/^\S/u', $word) ? ' '.$word : $word;
-            $before = '' === $word ? $before : $word;
-        }
+        $last = mb_substr($text, -1);
+        $isWord = static fn (string $sign): bool => 1 === preg_match('/^\S$/u', $sign);
 
-        return $text;
+        return '' !== $last && '' !== $part && $isWord($last) && $isWord(mb_substr($part, 0, 1)) ? $text.' '.$part : $text.$part;
     }
 
     /**
@@ -125,37 +122,33 @@ final readonly class ThreeWay
     }
 
     /**
-     * @param list<string> $base
      * @param list<string> $theirs
      * @param list<string> $mine
      *
-     * @return list<string>
+     * @return list<string> texts, each of one side or of both
      */
-    private static function resolve(array $base, array $theirs, array $mine, bool $onlyMine, bool $onlyTheirs): array
+    private static function resolve(string $base, array $theirs, array $mine, bool $onlyMine, bool $onlyTheirs): array
     {
-        if ($onlyMine || $theirs === $mine) {
-            return $mine;
-        }
-        if ($onlyTheirs) {
-            return $theirs;
-        }
         $a = implode('', $theirs);
         $b = implode('', $mine);
+        if ($onlyMine || $a === $b) {
+            return [$b];
+        }
+        if ($onlyTheirs) {
+            return [$a];
+        }
         // One side may have gone on from where the other is: then the longer holds both. White space that both have typed
         // before words of their own is no such thing: each goes on behind their own.
         $onlySpace = ('' !== $a && '' === trim($a)) || ('' !== $b && '' === trim($b));
         if (!$onlySpace && \array_slice($theirs, 0, \count($mine)) === $mine) {
-            return $theirs;
+            return [$a];
         }
         if (!$onlySpace && \array_slice($mine, 0, \count($theirs)) === $theirs) {
-            return $mine;
+            return [$b];
         }
-        $both = self::inOneWord(implode('', $base), $a, $b);
-        if (null !== $both) {
-            return [$both];
-        }
+        $both = self::inOneWord($base, $a, $b);
 
-        return [...$theirs, ...$mine];
+        return null === $both ? [$a, $b] : [$both];
     }
 
     /**
