@@ -15,7 +15,7 @@ final class LessonEntries
     private const MINUTE = 60_000;
 
     /**
-     * @param array{id: string, title: string, class: string, start: int, minutes: int, where: string, text: string}                                $lesson start in milliseconds since 1970
+     * @param array{id: string, title: string, class: string, start: int, minutes: int, where: string, text: string}                           $lesson start in milliseconds since 1970
      * @param list<array{kind: SegmentKind, minutes: int, round: string|null, rooms: list<array{group: string, name: string, where: string}>}> $order  its segments; rooms of a round
      *
      * @return list<Entry> the main session first, then by time
