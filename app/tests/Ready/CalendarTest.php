@@ -151,7 +151,7 @@ final class CalendarTest extends AppTestCase
     {
         $calendar = Reader::read($text);
         self::assertInstanceOf(VCalendar::class, $calendar);
-        self::assertSame([], array_map(static fn (array $fault): mixed => $fault['message'], $calendar->validate()));
+        self::assertSame([], array_column($calendar->validate(), 'message'));
         $events = [];
         foreach ($calendar->select('VEVENT') as $event) {
             self::assertInstanceOf(VEvent::class, $event);
