@@ -66,7 +66,7 @@ test('a lesson from the class list to groups at work and back', async ({ browser
     await t.getByRole('button', { name: 'Plan this lesson' }).click();
     await t.locator('summary', { hasText: 'Round 1' }).click();
     await t.getByLabel('What should they do?').fill('Look at the bend. Write what you see.');
-    await t.getByLabel('Seconds to look who is with whom').fill('4');
+    await t.getByLabel('Seconds to look who is with whom').fill('12');
     await t.getByLabel('Minutes in groups').fill('15');
     await t.getByLabel('Minutes in groups').press('Enter');
     await expect(t.getByRole('button', { name: 'Round 1, 15 minutes' })).toBeVisible();
