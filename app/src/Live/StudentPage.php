@@ -17,6 +17,8 @@ use FreshHuddle\Core\Rooms\WayIn;
 
 /**
  * What a student may know. It is put together here from what concerns that student, not cut down from something larger.
+ *
+ * @phpstan-import-type Room from StudentReader
  */
 final readonly class StudentPage
 {
@@ -98,11 +100,7 @@ final readonly class StudentPage
         if (null === $group || null === $room || null === $lesson) {
             throw LiveRefused::notAllowed('live.room_not_yours_to_open');
         }
-        $roles = [];
-        foreach ($group['members'] as $mate) {
-            $roles[$mate->id] = $mate->role;
-        }
-        match (WayIn::of($room['source'], $room['openedBy'], $roles, $student->id, $room['openedAt'], $lesson->moments->outAt ?? 0)) {
+        match (self::wayIn($group, $student, $lesson)) {
             WayIn::Open => $this->rooms->opened($room['id'], $student->classId),
             WayIn::Press => null, // it is open already
             default => throw LiveRefused::notAllowed('live.room_not_yours_to_open'),
@@ -119,6 +117,18 @@ final readonly class StudentPage
         }
 
         return new MySegment($lesson->kind, $lesson->instructions, null === $lesson->since ? null : $lesson->since + 60_000 * $lesson->minutes);
+    }
+
+    /**
+     * What was opened counts since groups were sent out.
+     *
+     * @param array{room: Room|null, members: list<Mate>, ...} $group
+     */
+    private static function wayIn(array $group, StudentUser $student, LessonNow $lesson): WayIn
+    {
+        $room = $group['room'];
+
+        return WayIn::of($room['source'] ?? null, $room['openedBy'] ?? '', array_column($group['members'], 'role', 'id'), $student->id, $room['openedAt'] ?? null, $lesson->moments->outAt ?? 0);
     }
 
     /**
@@ -148,7 +158,7 @@ final readonly class StudentPage
         }
         $role = $roles[$student->id] ?? '';
         $room = $group['room'];
-        $way = WayIn::of($room['source'] ?? null, $room['openedBy'] ?? '', $roles, $student->id, $room['openedAt'] ?? null, $lesson->moments->outAt ?? 0);
+        $way = self::wayIn($group, $student, $lesson);
         $openers = WayIn::Open === $way || WayIn::Wait === $way ? WayIn::openers($room['openedBy'] ?? '', $roles) : [];
         $myRoom = new MyRoom($way, WayIn::Place === $way ? $room['name'] ?? '' : '', array_map(static fn (string $id): string => $names[$id], $openers));
 

@@ -4,7 +4,6 @@ const rooms = (n: number) => count(n, 'room', 'rooms');
 
 /** Words of the rooms: where they come from, where they are, how they stand. */
 export const roomWords = {
-  title: 'Rooms',
   whereFrom: 'Groups meet',
   sources: {
     meetingService: 'at the meeting service',
@@ -59,7 +58,6 @@ export const roomWords = {
   working: 'being made …',
   there: 'there',
   triedAt: (time: string) => `tried ${time}`,
-  opened: 'open',
   try: 'Try it',
   tryOf: (room: string) => `Try ${room}`,
   wasIt: 'Was that it?',
@@ -80,7 +78,6 @@ export const roomWords = {
   pasteLabel: 'Links',
   use: (n: number) => `Use ${count(n, 'link', 'links')}`,
   useNone: 'Paste some links first',
-  line: (n: number) => `Line ${n}`,
   toNobody: 'for nobody',
   gone: 'a table that is gone',
 };

@@ -6,6 +6,7 @@ namespace FreshHuddle\App\Grouping\Proposal;
 
 use FreshHuddle\App\Grouping\Desk\DeskSettings;
 use FreshHuddle\App\Grouping\Grouping;
+use FreshHuddle\App\Roster\RuleView;
 use FreshHuddle\App\Roster\StudentView;
 use FreshHuddle\App\Words\Words;
 use FreshHuddle\Core\Grouping\Explain\DegreeUnit;
@@ -14,6 +15,7 @@ use FreshHuddle\Core\Grouping\Explain\Named;
 use FreshHuddle\Core\Grouping\Explain\Standings;
 use FreshHuddle\Core\Grouping\Explain\WhyHere;
 use FreshHuddle\Core\Grouping\Floor;
+use FreshHuddle\Core\Grouping\Group;
 use FreshHuddle\Core\Grouping\Rule;
 use FreshHuddle\Core\Message;
 
@@ -41,11 +43,22 @@ final readonly class Judge
     }
 
     /**
+     * Asked with every look at a lesson: it reads nothing of what the class has done before.
+     *
      * @return list<Message> the rules that a floor breaks, in words
      */
     public function brokenRules(Grouping $grouping, Floor $floor): array
     {
-        return [] === $this->parts->rules($grouping) ? [] : array_map(static fn (array $broken): Message => $broken[1], $this->brokenOnes(FloorInNumbers::of($this->parts, $grouping, $floor)));
+        $rules = $this->parts->rules($grouping);
+        if ([] === $rules) {
+            return [];
+        }
+        $names = array_column($this->parts->present($grouping), 'name', 'id');
+        $groups = array_map(static fn (Group $group): array => array_values(array_filter($group->students, static fn (string $id): bool => isset($names[$id]))), $floor->groups);
+        $seated = array_merge([], ...$groups);
+        $rules = array_values(array_filter($rules, static fn (RuleView $rule): bool => \count(array_intersect($rule->students, $seated)) > 1));
+
+        return array_map(static fn (array $broken): Message => $broken[1], self::brokenOnes($rules, $groups, static fn (string $id): string => $names[$id] ?? ''));
     }
 
     /**
@@ -53,23 +66,27 @@ final readonly class Judge
      */
     private function broken(FloorInNumbers $there): array
     {
-        return array_map(fn (array $broken): ConflictView => new ConflictView([$broken[0]], $this->words->say($broken[1])), $this->brokenOnes($there));
+        $broken = self::brokenOnes($there->rules, $there->setting->idsOf($there->groups), (new Named($there->setting))->id(...));
+
+        return array_map(fn (array $one): ConflictView => new ConflictView([$one[0]], $this->words->say($one[1])), $broken);
     }
 
     /**
+     * @param list<RuleView>           $rules
+     * @param list<list<string>>       $groups ids of who sits at each table
+     * @param callable(string): string $name
+     *
      * @return list<array{string, Message}> the rule's id, and the rule in words
      */
-    private function brokenOnes(FloorInNumbers $there): array
+    private static function brokenOnes(array $rules, array $groups, callable $name): array
     {
         $broken = [];
-        $groups = $there->setting->idsOf($there->groups);
         $seated = array_merge([], ...$groups);
-        $named = new Named($there->setting);
-        foreach ($there->rules as $rule) {
+        foreach ($rules as $rule) {
             $must = ClassParts::must($rule);
             foreach ($groups as $g => $group) {
                 if (!$must->isKeptIn($group, $g + 1, $seated)) {
-                    $broken[] = [$rule->id, $must->inWords($named->id(...))];
+                    $broken[] = [$rule->id, $must->inWords($name)];
                     break;
                 }
             }

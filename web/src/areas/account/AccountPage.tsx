@@ -6,6 +6,7 @@ import { Button } from '../../ui/Button';
 import { Field } from '../../ui/Field';
 import { useMessages } from '../../ui/messages';
 import { Page } from '../../ui/Page';
+import { useCopy } from '../../ui/useCopy';
 import { words } from '../../words';
 
 const moment = new Intl.DateTimeFormat(undefined, { dateStyle: 'medium', timeStyle: 'short' });
@@ -97,6 +98,7 @@ function Devices() {
 function Calendar() {
   const queries = useQueryClient();
   const { say, fail } = useMessages();
+  const copy = useCopy();
   const key = ['calendar'];
   const calendar = useQuery({ queryKey: key, queryFn: () => take(api.GET('/api/staff/calendar')) });
   const renew = useMutation({
@@ -120,16 +122,7 @@ function Calendar() {
           value={address}
           onFocus={(event) => event.target.select()}
         />
-        <Button
-          onClick={() =>
-            void navigator.clipboard.writeText(address).then(
-              () => say(words.account.calendarCopied),
-              () => undefined,
-            )
-          }
-        >
-          {words.account.calendarCopy}
-        </Button>
+        <Button onClick={() => copy(address, words.account.calendarCopied)}>{words.account.calendarCopy}</Button>
         <Button look="quiet" busy={renew.isPending} onClick={() => renew.mutate()}>
           {words.account.calendarRenew}
         </Button>

@@ -2,7 +2,7 @@ import { useState } from 'react';
 import type { Schema } from '../../api/client';
 import { Button } from '../../ui/Button';
 import { list, words } from '../../words';
-import { useMessages } from '../../ui/messages';
+import { useCopy } from '../../ui/useCopy';
 
 /** Who is with whom, and where to go, as a class reads them in any chat. */
 export function pasted(lesson: Schema['LessonView'], origin: string): { groups: string; way: string } {
@@ -20,7 +20,7 @@ export function pasted(lesson: Schema['LessonView'], origin: string): { groups: 
 }
 
 function Part({ title, text, rows }: { title: string; text: string; rows: number }) {
-  const { say } = useMessages();
+  const copy = useCopy();
   return (
     <div className="mt-2">
       <label className="block text-sm font-semibold">
@@ -33,15 +33,7 @@ function Part({ title, text, rows }: { title: string; text: string; rows: number
           className="mt-1 block w-full border border-ink bg-sheet px-2 py-1.5 text-base font-normal"
         />
       </label>
-      <Button
-        className="mt-1 text-sm"
-        onClick={() =>
-          void navigator.clipboard.writeText(text).then(
-            () => say(words.pasting.copied),
-            () => undefined,
-          )
-        }
-      >
+      <Button className="mt-1 text-sm" onClick={() => copy(text, words.pasting.copied)}>
         {words.pasting.copy(title)}
       </Button>
     </div>

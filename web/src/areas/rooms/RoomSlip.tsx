@@ -6,9 +6,7 @@ import { Button } from '../../ui/Button';
 import { Choice } from '../../ui/Choice';
 import { Field } from '../../ui/Field';
 import { roomWords as words } from '../../words/rooms';
-import type { Room, useRooms } from './useRooms';
-
-const kinds = Object.keys(words.sources) as Room['source'][];
+import { sources, type Room, type useRooms } from './useRooms';
 
 /** Everything that can be changed about one room. */
 export function RoomSlip({
@@ -63,12 +61,7 @@ export function RoomSlip({
           save(false);
         }}
       >
-        <Choice
-          label={words.from}
-          value={source}
-          options={kinds.map((kind) => ({ value: kind, label: words.sources[kind] }))}
-          onChange={setSource}
-        />
+        <Choice label={words.from} value={source} options={sources} onChange={setSource} />
         {source === 'ownLinks' && (
           <Field
             label={words.link}

@@ -6,10 +6,7 @@ import { Choice } from '../../ui/Choice';
 import { Field } from '../../ui/Field';
 import { useMessages } from '../../ui/messages';
 import { roomWords as words } from '../../words/rooms';
-import { useRoomSource } from './useRooms';
-
-type Source = Schema['RoomSourceView'];
-const kinds = Object.keys(words.sources) as Source['kind'][];
+import { sources, useRoomSource } from './useRooms';
 
 /** A line that is saved when it is left or Enter is pressed; what cannot be used stays, with the reason. */
 function Line({
@@ -73,7 +70,7 @@ export function SourceBar({ classId }: { classId: string }) {
           label={words.whereFrom}
           className="min-w-72 text-lg"
           value={source.kind}
-          options={kinds.map((kind) => ({ value: kind, label: words.sources[kind] }))}
+          options={sources}
           onChange={(kind) => put({ kind })}
         />
       </div>

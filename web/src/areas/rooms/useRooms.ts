@@ -1,8 +1,15 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { api, take, type Schema } from '../../api/client';
+import { roomWords } from '../../words/rooms';
 
 type Lesson = Schema['LessonView'];
 export type Room = Schema['RoomView'];
+
+/** Where rooms can come from, to be chosen. */
+export const sources = (Object.keys(roomWords.sources) as Room['source'][]).map((kind) => ({
+  value: kind,
+  label: roomWords.sources[kind],
+}));
 
 /** Where the rooms of a class come from. */
 export function useRoomSource(classId: string) {
