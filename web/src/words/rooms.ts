@@ -39,8 +39,7 @@ export const roomWords = {
   none: 'There are no groups yet, and so no rooms.',
   mainSession: 'Main session',
   sideRooms: 'Side rooms',
-  sideLead:
-    'For one-to-one talk, for a quiet half hour. They belong to no group; you and your assistants go in, students only when you take them there.',
+  sideLead: 'For one-to-one talk, for a quiet half hour. They belong to no group; only you and your assistants go in.',
   addSide: 'Add a side room',
   sideExample: 'Quiet room',
   add: 'Add it',

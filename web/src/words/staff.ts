@@ -468,6 +468,7 @@ export const staff = {
     notReady: 'Not ready',
     andMore: (n: number) => `and ${count(n, 'more thing', 'more things')}, below`,
     look: 'Worth a look',
+    afterThat: 'After that, and worth a look',
     title: 'Next',
     groups: 'Groups',
     groupsNone: 'not dealt yet',

@@ -24,9 +24,10 @@ export function ReadyNow({ stops }: { stops: Finding[] }) {
 /** What comes after that, and what stops nothing, each with its press. */
 export function WorthALook({ findings, onMend }: { findings: Finding[]; onMend: (finding: Finding) => void }) {
   if (findings.length === 0) return null;
+  const title = findings.some((finding) => finding.weight === 'stop') ? words.next.afterThat : words.next.look;
   return (
-    <section aria-label={words.next.look}>
-      <h2 className="text-sm font-semibold text-soft">{words.next.look}</h2>
+    <section aria-label={title}>
+      <h2 className="text-sm font-semibold text-soft">{title}</h2>
       <ul>
         {findings.map((finding, i) => (
           <li key={`${finding.check}${i}`} className="border-b border-line py-1.5 last:border-0">
