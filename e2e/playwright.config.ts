@@ -13,6 +13,8 @@ export default defineConfig({
   fullyParallel: false,
   timeout: 300_000,
   expect: { timeout: 20_000 },
+  // A machine shared with others can miss a moment; what passes only at the second try is named at the end of bin/test.
+  retries: process.env.FH_RETRIES === undefined ? 0 : Number(process.env.FH_RETRIES),
   reporter: [['list']],
   use: {
     baseURL: process.env.FH_BASE ?? 'http://127.0.0.1:8580',
