@@ -158,7 +158,7 @@ write_settings() {
     (
         umask 077
         touch "$FH_VAR/secrets"
-        for name in APP TOKEN HOOK STREAM; do
+        for name in APP TOKEN HOOK STREAM PORTAL MAILHOOK; do
             grep -q "^$name=" "$FH_VAR/secrets" || printf '%s=%s\n' "$name" "$(secret)" >>"$FH_VAR/secrets"
         done
     )
@@ -182,6 +182,10 @@ return [
     'MAIL_FROM' => 'no-reply@fresh-huddle.example',
     'FILES' => '${FILES:-disk:$FH_VAR/files}',
     'PUBLIC_URL' => 'http://$host:$PORT',
+    'PORTAL_URL' => 'http://127.0.0.1:$STANDIN_PORT',
+    'PORTAL_PUBLIC_URL' => 'http://$host:$STANDIN_PORT',
+    'PORTAL_TOKEN' => '$PORTAL',
+    'MAIL_HOOK_SECRET' => '$MAILHOOK',
     'MEETING_URL' => 'http://127.0.0.1:$STANDIN_PORT',
     'MEETING_PUBLIC_URL' => 'http://$host:$STANDIN_PORT',
     'MEETING_TOKEN' => '$TOKEN',
@@ -203,7 +207,7 @@ write_configuration() {
         name=$(basename "$template")
         sed -e "s|@ROOT@|$ROOT|g; s|@VAR@|$FH_VAR|g; s|@RUN@|$RUN|g; s|@PORT@|$PORT|g; s|@STANDIN_PORT@|$STANDIN_PORT|g" \
             -e "s|@PG_PORT@|$PG_PORT|g; s|@PUBLISH_PORT@|$PUBLISH_PORT|g; s|@SMTP_PORT@|$SMTP_PORT|g; s|@MAILBOX_PORT@|$MAILBOX_PORT|g; s|@LISTEN@|$LISTEN|g; s|@USER@|$user|g" \
-            -e "s|@STREAM@|$STREAM|g" -e "s|@PGDATA@|$PGDATA_DIR|g; s|@PGBIN@|$PGBIN|g; s|@FPM_ROOT@|$([ "$user" = root ] && echo -R)|g" \
+            -e "s|@STREAM@|$STREAM|g; s|@MAILHOOK@|$MAILHOOK|g" -e "s|@PGDATA@|$PGDATA_DIR|g; s|@PGBIN@|$PGBIN|g; s|@FPM_ROOT@|$([ "$user" = root ] && echo -R)|g" \
             "$template" >"$FH_VAR/conf/$name"
     done
     install -m 644 "$FH_VAR/conf/postgresql.conf" "$RUN/postgresql.conf"
@@ -248,9 +252,9 @@ databases() {
     for name in fresh_huddle standins; do
         [ "$(sql postgres -c "SELECT 1 FROM pg_database WHERE datname = '$name'")" = 1 ] || sql postgres -c "CREATE DATABASE $name"
     done
-    sql standins -f "$ROOT/standins/migrations/meeting.sql" >/dev/null
+    for name in "$ROOT"/standins/migrations/*.sql; do sql standins -f "$name" >/dev/null; done
     # Until there are users, the schema is one first migration, written anew: what an older one made cannot be brought up to date.
-    [ "$(sql fresh_huddle -c "SELECT to_regclass('grouping') IS NULL OR (to_regclass('sign_up') IS NOT NULL AND to_regclass('calendar_entry') IS NOT NULL)")" = t ] ||
+    [ "$(sql fresh_huddle -c "SELECT to_regclass('grouping') IS NULL OR (to_regclass('sign_up') IS NOT NULL AND to_regclass('set_up_step') IS NOT NULL)")" = t ] ||
         fail "this instance keeps its data in an older way that cannot be brought up to date. Begin anew with bin/start --fresh."
     huddle doctrine:migrations:migrate --no-interaction --allow-no-migration >"$FH_VAR/log/migrate.log" 2>&1 ||
         fail "the database could not be brought up to date; see $FH_VAR/log/migrate.log."

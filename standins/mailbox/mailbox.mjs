@@ -1,7 +1,9 @@
 // The stand-in mailbox: takes every message by SMTP on loopback, keeps it as a file, and shows it on a small page. It sends
-// nothing on. node standins/mailbox/mailbox.mjs SMTP_PORT PAGE_PORT FOLDER
+// nothing on. A message whose Message-ID it has already is kept once. node standins/mailbox/mailbox.mjs SMTP_PORT PAGE_PORT FOLDER
+// MAIL_HOOK_URL and MAIL_HOOK_SECRET: where it says, signed, that a message came back.
+import { createHash, createHmac } from 'node:crypto';
 import { createServer } from 'node:http';
-import { mkdirSync, readdirSync, readFileSync, renameSync, writeFileSync } from 'node:fs';
+import { existsSync, mkdirSync, readdirSync, readFileSync, renameSync, writeFileSync } from 'node:fs';
 import { simpleParser } from 'mailparser';
 import { SMTPServer } from 'smtp-server';
 
@@ -10,9 +12,22 @@ if (!(smtpPort > 0 && pagePort > 0 && folder !== '')) {
   console.error('node mailbox.mjs SMTP_PORT PAGE_PORT FOLDER');
   process.exit(2);
 }
-mkdirSync(folder, { recursive: true });
+mkdirSync(`${folder}/known`, { recursive: true });
 const most = 5_000_000;
 let number = 0;
+
+/** Says that a message could not be delivered after all. */
+function comesBack(message, address) {
+  const { MAIL_HOOK_URL: url, MAIL_HOOK_SECRET: secret } = process.env;
+  if (!url || !secret || message === undefined) return;
+  const body = JSON.stringify({ message, address, why: 'There is no such mailbox.', at: Date.now() });
+  const signature = createHmac('sha256', secret).update(body).digest('hex');
+  fetch(url, {
+    method: 'POST',
+    body,
+    headers: { 'Content-Type': 'application/json', 'X-Huddle-Signature': signature },
+  }).catch((problem) => console.error(problem.message));
+}
 
 const smtp = new SMTPServer({
   authOptional: true,
@@ -25,10 +40,17 @@ const smtp = new SMTPServer({
     const parts = [];
     stream.on('data', (part) => parts.push(part));
     stream.on('end', () => {
-      const name = `${Date.now()}-${String(++number).padStart(5, '0')}.eml`;
-      writeFileSync(`${folder}/${name}.part`, Buffer.concat(parts));
-      renameSync(`${folder}/${name}.part`, `${folder}/${name}`);
+      const bytes = Buffer.concat(parts);
+      const id = /^message-id:\s*(\S+)/im.exec(bytes.subarray(0, 20_000).toString('latin1'))?.[1];
+      const known = id === undefined ? null : `${folder}/known/${createHash('sha256').update(id).digest('hex')}`;
+      if (known === null || !existsSync(known)) {
+        const name = `${Date.now()}-${String(++number).padStart(5, '0')}.eml`;
+        writeFileSync(`${folder}/${name}.part`, bytes);
+        renameSync(`${folder}/${name}.part`, `${folder}/${name}`);
+        if (known !== null) writeFileSync(known, name);
+      }
       done();
+      for (const { address } of session.envelope.rcptTo) if (address.endsWith('@bounces.example')) comesBack(id, address);
     });
   },
 });
@@ -48,6 +70,8 @@ const read = async (name) => {
     to: [mail.to ?? []].flat().flatMap((one) => one.value.map((person) => person.address)),
     subject: mail.subject ?? '',
     text: mail.text ?? '',
+    html: mail.html || '',
+    messageId: mail.messageId ?? '',
     at: mail.date?.toISOString() ?? '',
   };
 };
@@ -56,7 +80,7 @@ const withLinks = (text) => escape(text).replace(/https?:\/\/[^\s<]+/g, (link) =
 createServer((request, response) => {
   const url = new URL(request.url ?? '/', 'http://mailbox');
   const to = url.searchParams.get('to');
-  Promise.all(files().slice(0, 200).map(read)).then(
+  Promise.all(files().slice(0, 1000).map(read)).then(
     (all) => {
       const shown = all.filter((mail) => to === null || mail.to.includes(to));
       if (url.pathname === '/messages') {

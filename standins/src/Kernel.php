@@ -9,6 +9,8 @@ use FreshHuddle\Standin\Meeting\ControlPage;
 use FreshHuddle\Standin\Meeting\MeetingApi;
 use FreshHuddle\Standin\Meeting\MeetingPages;
 use FreshHuddle\Standin\Meeting\Recordings;
+use FreshHuddle\Standin\Portal\PortalApi;
+use FreshHuddle\Standin\Portal\PortalPages;
 use Symfony\Bundle\FrameworkBundle\FrameworkBundle;
 use Symfony\Bundle\FrameworkBundle\Kernel\MicroKernelTrait;
 use Symfony\Component\DependencyInjection\Loader\Configurator\ContainerConfigurator;
@@ -62,6 +64,7 @@ final class Kernel extends BaseKernel
         $services = $container->services()->defaults()->autowire()->autoconfigure()
             ->bind('$databaseUrl', env('STANDIN_DATABASE_URL'))
             ->bind('$token', env('MEETING_TOKEN'))
+            ->bind('$portalToken', env('PORTAL_TOKEN'))
             ->bind('$hookSecret', env('MEETING_HOOK_SECRET'))
             ->bind('$hookUrl', env('MEETING_HOOK_URL'))
             ->bind('$publicUrl', env('MEETING_PUBLIC_URL'))
@@ -71,12 +74,15 @@ final class Kernel extends BaseKernel
         $services->get(MeetingPages::class)->tag('controller.service_arguments');
         $services->get(ControlPage::class)->tag('controller.service_arguments');
         $services->get(Recordings::class)->tag('controller.service_arguments');
+        $services->get(PortalApi::class)->tag('controller.service_arguments');
+        $services->get(PortalPages::class)->tag('controller.service_arguments');
         $services->get(BucketApi::class)->tag('controller.service_arguments');
     }
 
     private function configureRoutes(RoutingConfigurator $routes): void
     {
         $routes->import(__DIR__.'/Meeting/', 'attribute');
+        $routes->import(__DIR__.'/Portal/', 'attribute');
         $routes->import(__DIR__.'/Bucket/', 'attribute');
     }
 }

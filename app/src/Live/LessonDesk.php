@@ -15,14 +15,19 @@ use FreshHuddle\App\Lesson\RunningOrders;
 use FreshHuddle\App\Live\ClassPage\ClassPageController;
 use FreshHuddle\App\Materials\HandOut\HandingOut;
 use FreshHuddle\App\Ready\Readiness;
+use FreshHuddle\App\Ready\SetUp\SetUpLists;
+use FreshHuddle\App\Ready\SetUp\SetUpReader;
+use FreshHuddle\App\Ready\SetUp\SetUpSummary;
 use FreshHuddle\App\Rooms\RoomReader;
 use FreshHuddle\App\Rooms\RoomSources;
 use FreshHuddle\App\Roster\ClassReader;
 use FreshHuddle\App\Roster\Door\Doorway;
 use FreshHuddle\App\Roster\StudentView;
+use FreshHuddle\App\Words\Words;
 use FreshHuddle\App\Worker\FailedTasks;
 use FreshHuddle\Core\Lesson\Phase;
 use FreshHuddle\Core\Live\Whereabouts;
+use FreshHuddle\Core\Ready\SetUp\SetUpList;
 
 /**
  * A lesson as the teacher's screen needs it.
@@ -37,6 +42,9 @@ final readonly class LessonDesk
         private RoomReader $rooms,
         private RoomSources $roomSources,
         private Readiness $readiness,
+        private SetUpLists $setUpLists,
+        private SetUpReader $setUps,
+        private Words $words,
         private HandingOut $handingOut,
         private EventStore $events,
         private Doorway $doorway,
@@ -55,7 +63,8 @@ final readonly class LessonDesk
         $roundNow = $this->orders->roundNow($lesson);
         $round = $this->round($lesson, $segmentId) ?? $roundNow;
         $class = $lesson->class;
-        $students = array_values(array_filter($this->classes->students($class->id), static fn (StudentView $student): bool => $student->seatable));
+        $everybody = $this->classes->students($class->id);
+        $students = array_values(array_filter($everybody, static fn (StudentView $student): bool => $student->seatable));
         $floor = $this->floors->now($round->grouping->id);
         $copies = $this->handingOut->summaries($round->id);
         $now = $this->clock->ms();
@@ -68,6 +77,8 @@ final readonly class LessonDesk
         $order = $this->orders->view($lesson);
         $phase = $round->state()->phase($now);
         $isPlanned = null === $lesson->endedAt && (Phase::Planned === $phase || Phase::Back === $phase);
+        $list = $isPlanned ? $this->setUpLists->of($round, $floor, $everybody, $copies, false) : null;
+        $setUp = $this->setUps->of($lesson->id);
 
         return new LessonView(
             $lesson->id,
@@ -102,12 +113,21 @@ final readonly class LessonDesk
             $this->roomSources->of($class)->kind,
             $rows,
             $copies,
-            $isPlanned ? $this->readiness->of($round, $floor, $students, $rooms, $rows, $copies, $order) : [],
+            null === $list ? [] : $this->readiness->of($round, $floor, $students, $rooms, $rows, $copies, $order, $list, $setUp->running ?? false),
+            null === $list ? null : $this->summary($list),
+            $setUp,
             $this->events->notices($lesson->id),
             $this->doorway->of($class->id),
             $this->failed->of($class->id),
             '/class-page/'.$this->address->of(ClassPageController::WHAT, $lesson->id, $lesson->classPageNumber),
         );
+    }
+
+    private function summary(SetUpList $list): SetUpSummary
+    {
+        $press = $list->summary();
+
+        return new SetUpSummary($list->digest(), null === $press ? null : $this->words->say($press), \count($list->steps), \count($list->steps) - \count($list->harmless()));
     }
 
     /**

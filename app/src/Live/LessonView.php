@@ -10,6 +10,8 @@ use FreshHuddle\App\Lesson\RunningOrderView;
 use FreshHuddle\App\Materials\HandOut\CopySummary;
 use FreshHuddle\App\Materials\HandOut\RowView;
 use FreshHuddle\App\Ready\FindingView;
+use FreshHuddle\App\Ready\SetUp\SetUpSummary;
+use FreshHuddle\App\Ready\SetUp\SetUpView;
 use FreshHuddle\App\Rooms\RoomView;
 use FreshHuddle\App\Roster\Door\DoorwayView;
 use FreshHuddle\App\Worker\FailedTaskView;
@@ -34,6 +36,8 @@ final readonly class LessonView
      * @param list<RowView>        $handOut    the hand-out plan
      * @param list<CopySummary>    $copies
      * @param list<FindingView>    $findings   what is not in place before students are sent out, what stops first; none while they are out
+     * @param SetUpSummary|null    $setUpList  what would be done to set it up; null while students are out
+     * @param SetUpView|null       $setUp      the set-up list that is being carried out, or of which something failed
      * @param list<NoticeView>     $notices    newest first
      * @param list<DoorwayView>    $doorway    who waits to be let in
      * @param list<FailedTaskView> $failed     what could not be done
@@ -62,6 +66,8 @@ final readonly class LessonView
         public array $handOut,
         public array $copies,
         public array $findings,
+        public ?SetUpSummary $setUpList,
+        public ?SetUpView $setUp,
         public array $notices,
         public array $doorway,
         public array $failed,

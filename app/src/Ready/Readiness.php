@@ -13,6 +13,9 @@ use FreshHuddle\App\Lesson\RunningOrderView;
 use FreshHuddle\App\Lesson\SegmentView;
 use FreshHuddle\App\Materials\HandOut\CopySummary;
 use FreshHuddle\App\Materials\HandOut\RowView;
+use FreshHuddle\App\Ready\Sending\Sendings;
+use FreshHuddle\App\Ready\Sending\SentKind;
+use FreshHuddle\App\Ready\Sending\SentReader;
 use FreshHuddle\App\Rooms\RoomSources;
 use FreshHuddle\App\Rooms\RoomView;
 use FreshHuddle\App\Roster\Door\Passes;
@@ -26,8 +29,12 @@ use FreshHuddle\Core\Ready\Plan;
 use FreshHuddle\Core\Ready\PlannedCopy;
 use FreshHuddle\Core\Ready\PlannedGroup;
 use FreshHuddle\Core\Ready\PlannedMaterial;
+use FreshHuddle\Core\Ready\PlannedPost;
 use FreshHuddle\Core\Ready\PlannedRoom;
 use FreshHuddle\Core\Ready\ReadyCheck;
+use FreshHuddle\Core\Ready\SetUp\SetUpList;
+use FreshHuddle\Core\Ready\SetUp\SetUpStep;
+use FreshHuddle\Core\Ready\SetUp\StepKind;
 use FreshHuddle\Core\Rooms\AddressPattern;
 use FreshHuddle\Core\Rooms\Exception\UnusableLink;
 use FreshHuddle\Core\Rooms\Link;
@@ -40,7 +47,16 @@ use FreshHuddle\Core\Rooms\SourceKind;
  */
 final readonly class Readiness
 {
-    public function __construct(private RoomSources $sources, private Numbers $numbers, private DeskNotes $notes, private Judge $judge, private Passes $passes, private Words $words)
+    public function __construct(
+        private RoomSources $sources,
+        private Numbers $numbers,
+        private DeskNotes $notes,
+        private Judge $judge,
+        private Passes $passes,
+        private SentReader $sent,
+        private Sendings $sendings,
+        private Words $words,
+    )
     {
     }
 
@@ -49,12 +65,14 @@ final readonly class Readiness
      * @param list<RoomView>    $rooms
      * @param list<RowView>     $rows
      * @param list<CopySummary> $copies
+     * @param SetUpList         $list        what would be done to set it up
+     * @param bool              $isSettingUp it is being done
      *
      * @return list<FindingView> what stops first
      */
-    public function of(Round $round, Floor $floor, array $students, array $rooms, array $rows, array $copies, RunningOrderView $order): array
+    public function of(Round $round, Floor $floor, array $students, array $rooms, array $rows, array $copies, RunningOrderView $order, SetUpList $list, bool $isSettingUp): array
     {
-        $plan = $this->plan($round, $floor, $students, $rooms, $rows, $copies, $order);
+        $plan = $this->plan($round, $floor, $students, $rooms, $rows, $copies, $order, $list, $isSettingUp);
 
         return array_map(fn (Finding $finding): FindingView => new FindingView(
             $finding->check,
@@ -72,7 +90,7 @@ final readonly class Readiness
      * @param list<RowView>     $rows
      * @param list<CopySummary> $copies
      */
-    private function plan(Round $round, Floor $floor, array $students, array $rooms, array $rows, array $copies, RunningOrderView $order): Plan
+    private function plan(Round $round, Floor $floor, array $students, array $rooms, array $rows, array $copies, RunningOrderView $order, SetUpList $list, bool $isSettingUp): Plan
     {
         $class = $round->lesson->class;
         $source = $this->sources->of($class);
@@ -108,7 +126,53 @@ final readonly class Readiness
             [] === $groups || ShapeKind::Sizes !== $this->notes->settings($round->grouping->id)->shape ? 1 : \PHP_INT_MAX,
             [] === $groups ? [] : $this->judge->brokenRules($round->grouping, $floor),
             [] === $used ? null : array_values(array_diff(array_map(strval(...), array_keys($here)), $used)),
+            $list->summary(),
+            $isSettingUp,
+            $this->posts($round, $floor, $here),
+            null === $round->lesson->startsAt ? null : (int) $round->lesson->startsAt->format('Uv'),
+            \count(array_filter($list->harmless(), static fn (SetUpStep $step): bool => StepKind::Post === $step->kind || StepKind::Send === $step->kind)),
+            $this->returned($round, $here),
         );
+    }
+
+    /**
+     * @param array<string, string> $here
+     *
+     * @return list<PlannedPost>
+     */
+    private function posts(Round $round, Floor $floor, array $here): array
+    {
+        $groups = $posts = [];
+        foreach ($floor->groups as $group) {
+            $groups[$group->id] = $group;
+        }
+        $due = null;
+        foreach ($this->sent->of($round->id) as $sent) {
+            $group = $groups[$sent->target] ?? null;
+            if (SentKind::Post === $sent->kind && null !== $sent->theirId && null !== $group) {
+                $due ??= [$this->sendings->of($round)->dueAt];
+                $posts[] = new PlannedPost($group->name, $sent->audience, array_values(array_filter($group->students, static fn (string $student): bool => isset($here[$student]))), $sent->dueAt, $due[0]);
+            }
+        }
+
+        return $posts;
+    }
+
+    /**
+     * @param array<string, string> $here
+     *
+     * @return list<string>
+     */
+    private function returned(Round $round, array $here): array
+    {
+        $names = [];
+        foreach ($this->sent->of($round->id) as $sent) {
+            if (SentKind::Letter === $sent->kind && !$sent->arrived && isset($here[$sent->target])) {
+                $names[] = $here[$sent->target];
+            }
+        }
+
+        return $names;
     }
 
     private static function room(RoomView $room, bool $isGuessable): PlannedRoom
@@ -129,6 +193,7 @@ final readonly class Readiness
             null !== $room->triedAt,
             $isGuessable && SourceKind::NamePattern === $room->source,
             $room->failure,
+            null !== $room->missedAt,
         );
     }
 
@@ -149,7 +214,7 @@ final readonly class Readiness
             $gets[$group->id] = HandOutWay::Nothing === $way ? null : $names[$cells[$group->id]->variant ?? $row->variant] ?? '';
         }
 
-        return new PlannedMaterial($row->original, $row->title, $row->version, $row->unfinished, array_values($names), $gets, $row->missing, $row->written, false, null !== $row->by);
+        return new PlannedMaterial($row->original, $row->title, $row->version, $row->unfinished, array_values($names), $gets, $row->missing, false, null !== $row->by);
     }
 
     /**

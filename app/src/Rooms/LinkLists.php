@@ -28,6 +28,7 @@ final readonly class LinkLists
 {
     public function __construct(
         private Rooms $rooms,
+        private RoundRooms $ofRound,
         private RoomReader $reader,
         private RoomStore $store,
         private FloorStore $floors,
@@ -58,7 +59,7 @@ final readonly class LinkLists
     public function use(Round $round, string $text): void
     {
         [$lines, $moved] = $this->lines($round, $text);
-        $this->rooms->plan($round);
+        $this->ofRound->plan($round);
         $class = $round->lesson->class;
         $rooms = [];
         foreach ($this->reader->ofRound($round->grouping->id, $class->id, $this->floors->now($round->grouping->id)) as $room) {

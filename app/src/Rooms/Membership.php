@@ -37,7 +37,7 @@ final readonly class Membership
     public function bring(Room $room): array
     {
         $students = $this->students($room);
-        $staff = $this->staff($room);
+        $staff = $this->staff->names($room->class);
         $ways = $this->sources->get($room->source)->bring($room, $students + $staff, $this->named($room), $this->store);
         $own = array_intersect_key($ways, $students);
         $this->store->members($room->id, $own, array_intersect_key($ways, $staff));
@@ -64,19 +64,6 @@ final readonly class Membership
             }
         }
         throw NotOnTheFloor::group($room->group->id);
-    }
-
-    /**
-     * @return array<string, string> id => name
-     */
-    private function staff(Room $room): array
-    {
-        $staff = [$room->class->teacher->id => $room->class->teacher->name];
-        foreach ($this->staff->of($room->class) as $one) {
-            $staff[$one->teacher->id] = $one->teacher->name;
-        }
-
-        return $staff;
     }
 
     /**

@@ -7,6 +7,7 @@ namespace FreshHuddle\App\Rooms;
 use Doctrine\ORM\EntityManagerInterface;
 use FreshHuddle\App\Rooms\Meeting\MeetingServiceFailed;
 use FreshHuddle\App\Rooms\Meeting\RoomService;
+use FreshHuddle\App\Roster\SchoolClass;
 use FreshHuddle\App\Roster\Student;
 
 /**
@@ -23,15 +24,20 @@ final readonly class Occupants
      */
     public function of(Room $room): array
     {
-        if (null === $room->externalId) {
-            return [];
-        }
+        return null === $room->externalId ? [] : $this->at($room->class, $room->externalId);
+    }
+
+    /**
+     * @return list<string> names of students of a class who are in what the meeting service calls so
+     */
+    public function at(SchoolClass $class, string $externalId): array
+    {
         try {
-            $people = array_keys($this->service->whoIsThere([$room->externalId]));
+            $people = array_keys($this->service->whoIsThere([$externalId]));
         } catch (MeetingServiceFailed) {
             return [];
         }
-        $students = $this->em->getRepository(Student::class)->findBy(['id' => $people, 'class' => $room->class], ['position' => 'ASC']);
+        $students = $this->em->getRepository(Student::class)->findBy(['id' => $people, 'class' => $class], ['position' => 'ASC']);
 
         return array_map(static fn (Student $student): string => $student->name, array_values($students));
     }

@@ -72,6 +72,14 @@ class Room
     #[ORM\Column(type: 'bigint', nullable: true)]
     public ?int $openedAt = null;
 
+    /** Somebody gave it its name: a pattern does not take it back. */
+    #[ORM\Column(options: ['default' => false])]
+    public bool $namedByHand = false;
+
+    /** When the meeting service no longer knew it. Milliseconds since 1970; null: it is where it was made. */
+    #[ORM\Column(type: 'bigint', nullable: true)]
+    public ?int $missedAt = null;
+
     public function __construct(
         #[ORM\Id, ORM\Column(type: 'guid')]
         public readonly string $id,

@@ -31,7 +31,7 @@ final readonly class RoomReader
     {
         $rows = Row::all($this->db->fetchAllAssociative(
             'SELECT r.id, r.purpose, r.group_id, r.name, r.state, t.id IS NOT NULL AS working, COALESCE(t.failure, r.failure) AS failure,
-                    r.source, r.link, r.may_record, r.may_share_screen, r.may_write, r.tried_at, r.opened_at
+                    r.source, r.link, r.may_record, r.may_share_screen, r.may_write, r.tried_at, r.opened_at, r.missed_at
              FROM room r LEFT JOIN due_task t ON t.subject = r.id::text AND t.kind IN (?, ?, ?)
              WHERE r.grouping_id = ? OR (r.class_id = ? AND r.group_id IS NULL) ORDER BY r.id, t.id',
             [RoomWork::MAKE, RoomWork::MEMBERS, RoomWork::CHANGE, $groupingId, $classId],
@@ -53,6 +53,7 @@ final readonly class RoomReader
                 $row->bool('may_write'),
                 $row->intOrNull('tried_at'),
                 $row->intOrNull('opened_at'),
+                $row->intOrNull('missed_at'),
             );
             match ($view->purpose) {
                 RoomPurpose::Main => $main[$view->id] = $view,
@@ -130,6 +131,26 @@ final readonly class RoomReader
         }
 
         return $places;
+    }
+
+    /**
+     * The rooms a set-up list looks at: the main session, those of a grouping, and those that the meeting service still has
+     * of groups that are gone.
+     *
+     * @return list<Row> id, place, on_floor, name, state, external_id, named_by_hand, missed_at, source, students, staff
+     */
+    public function forSetUp(string $classId, string $groupingId): array
+    {
+        return Row::all($this->db->fetchAllAssociative(
+            "SELECT r.id, CASE r.purpose WHEN 'main' THEN 'main' ELSE r.group_id::text END AS place, r.purpose = 'main' OR (g.position IS NOT NULL AND r.grouping_id = :grouping AND q.removed_at IS NULL) AS on_floor,
+                    r.name, r.state, r.external_id, r.named_by_hand, r.missed_at, r.source,
+                    COALESCE((SELECT jsonb_agg(m.student_id) FROM room_member m WHERE m.room_id = r.id), '[]') AS students,
+                    COALESCE((SELECT jsonb_agg(h.teacher_id) FROM room_helper h WHERE h.room_id = r.id), '[]') AS staff
+             FROM room r LEFT JOIN work_group g ON g.id = r.group_id LEFT JOIN grouping q ON q.id = r.grouping_id
+             WHERE r.class_id = :class AND r.purpose <> 'side'
+               AND (r.purpose = 'main' OR (r.grouping_id = :grouping AND g.position IS NOT NULL) OR (r.external_id IS NOT NULL AND (g.position IS NULL OR q.removed_at IS NOT NULL))) ORDER BY r.id",
+            ['class' => $classId, 'grouping' => $groupingId],
+        ));
     }
 
     /**

@@ -99,9 +99,9 @@ final readonly class RoomStore
         }
     }
 
-    public function rename(string $roomId, string $name): void
+    public function rename(string $roomId, string $name, bool $byHand): void
     {
-        $this->db->update('room', ['name' => $name], ['id' => $roomId]);
+        $this->db->update('room', ['name' => $name, 'named_by_hand' => $byHand ? 't' : 'f'], ['id' => $roomId]);
     }
 
     public function allow(string $roomId, Allowed $allowed): void
@@ -146,6 +146,26 @@ final readonly class RoomStore
     public function opened(string $roomId, int $at): void
     {
         $this->db->update('room', ['opened_at' => $at], ['id' => $roomId]);
+    }
+
+    /**
+     * The meeting service does not know it any more: it has to be made again.
+     */
+    public function lost(string $roomId): void
+    {
+        $this->db->transactional(function () use ($roomId): void {
+            $this->db->update('room', ['state' => RoomState::Planned->value, 'external_id' => null, 'missed_at' => null, 'tried_at' => null], ['id' => $roomId]);
+            $this->db->delete('room_member', ['room_id' => $roomId]);
+            $this->db->delete('room_helper', ['room_id' => $roomId]);
+        });
+    }
+
+    /**
+     * @param int|null $at milliseconds since 1970; null: it is where it was made
+     */
+    public function missed(string $roomId, ?int $at): void
+    {
+        $this->db->update('room', ['missed_at' => $at], ['id' => $roomId]);
     }
 
     public function takeAway(string $roomId): void

@@ -16,6 +16,7 @@ final readonly class RoomView
      * @param string|null $failure  why not, where it failed or is tried again
      * @param string|null $link     the one address everybody goes in by, where there is one
      * @param int|null    $triedAt  when a teacher said that this was it. Milliseconds since 1970
+     * @param int|null    $missedAt when the meeting service no longer knew it. Milliseconds since 1970
      * @param int|null    $openedAt when whoever opens it said it was open. Milliseconds since 1970
      */
     public function __construct(
@@ -33,6 +34,7 @@ final readonly class RoomView
         public bool $mayWrite,
         public ?int $triedAt,
         public ?int $openedAt,
+        public ?int $missedAt,
     ) {
     }
 }

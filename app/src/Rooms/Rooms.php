@@ -21,7 +21,6 @@ use FreshHuddle\Core\Grouping\Exception\NotOnTheFloor;
 use FreshHuddle\Core\Rooms\Allowed;
 use FreshHuddle\Core\Rooms\Exception\UnusableLink;
 use FreshHuddle\Core\Rooms\Link;
-use FreshHuddle\Core\Rooms\NamePattern;
 use FreshHuddle\Core\Rooms\RoomPurpose;
 use FreshHuddle\Core\Rooms\RoomState;
 use FreshHuddle\Core\Rooms\SourceKind;
@@ -32,7 +31,6 @@ use Psr\EventDispatcher\EventDispatcherInterface;
  */
 final readonly class Rooms
 {
-    private const MAIN_PATTERN = '{class} · Main session';
     private const MOST_SIDE_ROOMS = 20;
 
     public function __construct(
@@ -43,6 +41,7 @@ final readonly class Rooms
         private Tasks $tasks,
         private Membership $membership,
         private RoomSources $roomSources,
+        private RoundRooms $ofRound,
         private Sources $sources,
         private Occupants $occupants,
         private EventDispatcherInterface $events,
@@ -63,28 +62,13 @@ final readonly class Rooms
             throw RoomsRefused::unusable('rooms.no_groups');
         }
         $class = $round->lesson->class;
-        $this->plan($round);
+        $this->ofRound->plan($round);
         foreach ($this->reader->ofRound($round->grouping->id, $class->id, $floor) as $room) {
             if (!$room->state->hasLink()) {
                 $this->begin($room->id, $room->source);
             }
         }
         $this->events->dispatch(new RoomsChanged($class->id));
-    }
-
-    /**
-     * Every room there should be stands in the list, made or not.
-     */
-    public function plan(Round $round): void
-    {
-        $class = $round->lesson->class;
-        $as = $this->roomSources->of($class);
-        $values = ['class' => $class->name, 'lesson' => $round->lesson->title, 'teacher' => $class->teacher->name];
-        $this->store->plan($as, RoomPurpose::Main, (new NamePattern(self::MAIN_PATTERN))->name($values));
-        foreach ($this->floors->now($round->grouping->id)->groups as $i => $group) {
-            $name = (new NamePattern($as->namePattern))->name($values + ['group' => $group->name, 'n' => $i + 1]);
-            $this->store->plan($as, RoomPurpose::Group, '' === $name ? $group->name : $name, $round->grouping->id, $group->id);
-        }
     }
 
     /**
@@ -122,7 +106,7 @@ final readonly class Rooms
         $name = trim($request->name ?? $room->name);
         if ('' !== $name && $name !== $room->name) {
             $room->name = $name;
-            $this->store->rename($room->id, $name);
+            $this->store->rename($room->id, $name, true);
             $isChanged = true;
         }
         $allowed = new Allowed($request->mayRecord ?? $room->mayRecord, $request->mayShareScreen ?? $room->mayShareScreen, $request->mayWrite ?? $room->mayWrite);

@@ -23,10 +23,10 @@ final readonly class ClassExport
         $view = $this->views->one($class);
         $names = array_map(static fn (AttributeView $attribute): string => $attribute->name, $view->attributes);
         $say = fn (string $column): string => $this->words->say(new Message('roster.export.'.$column));
-        $rows = [[$say('name'), $say('id'), $say('table'), ...$names, $say('tags')]];
+        $rows = [[$say('name'), $say('id'), $say('email'), $say('table'), ...$names, $say('tags')]];
         foreach ($view->students as $student) {
             $values = self::values($student);
-            $rows[] = [$student->name, $student->schoolId, $student->table, ...array_map(static fn (string $name): int|float|string|null => $values[$name] ?? null, $names), implode('; ', $student->tags)];
+            $rows[] = [$student->name, $student->schoolId, $student->email, $student->table, ...array_map(static fn (string $name): int|float|string|null => $values[$name] ?? null, $names), implode('; ', $student->tags)];
         }
 
         return SafeCsv::write($rows);
@@ -47,6 +47,7 @@ final readonly class ClassExport
                 'id' => $student->id,
                 'name' => $student->name,
                 'schoolId' => $student->schoolId,
+                'email' => $student->email,
                 'table' => $student->table,
                 'attributes' => [] === $student->attributes ? null : self::values($student),
                 'tags' => [] === $student->tags ? null : $student->tags,
@@ -70,7 +71,7 @@ final readonly class ClassExport
             $id = $student->schoolId ?? $student->id;
             $words = explode(' ', $student->name);
             $given = array_shift($words);
-            $users[] = [$id, '', '', 'true', $id, '', $given, implode(' ', $words), '', '', '', '', '', '', '', '', '', '', '', '', $org, ''];
+            $users[] = [$id, '', '', 'true', $id, '', $given, implode(' ', $words), '', '', $student->email, '', '', '', '', '', '', '', '', '', $org, ''];
             $roles[] = ['role-'.$student->id, '', '', $id, 'primary', 'student', '', '', $org, ''];
             $enrollments[] = ['enrolment-'.$student->id, '', '', $class->id, $org, $id, 'student', 'false', '', ''];
         }

@@ -13,6 +13,7 @@ final readonly class EditStudent
      *
      * @param string|null               $table      '' for no table
      * @param string|null               $schoolId   '' for none
+     * @param string|null               $email      '' for none
      * @param list<AttributeValue>|null $attributes those that change; an empty value takes one away
      * @param list<string>|null         $tags       all of them
      * @param bool|null                 $seatable   false for a second device, or the teacher's own sign-in
@@ -30,6 +31,8 @@ final readonly class EditStudent
         #[Assert\Count(max: 30, maxMessage: 'roster.at_most_30_tags'), Assert\All([new Assert\NotBlank(normalizer: 'trim'), new Assert\Length(max: 60, maxMessage: 'roster.tag_at_most_60_signs')])]
         public ?array $tags = null,
         public ?bool $seatable = null,
+        #[Assert\Email(message: 'roster.this_no_address'), Assert\Length(max: 180, maxMessage: 'roster.this_no_address')]
+        public ?string $email = null,
     ) {
     }
 }

@@ -150,6 +150,9 @@ final readonly class Roster
         if (null !== $edit->schoolId) {
             $student->schoolId = '' === trim($edit->schoolId) ? null : trim($edit->schoolId);
         }
+        if (null !== $edit->email) {
+            $student->email = '' === trim($edit->email) ? null : trim($edit->email);
+        }
         if (null !== $edit->tags) {
             $student->tags = array_values(array_unique(array_map(trim(...), $edit->tags)));
         }

@@ -76,6 +76,19 @@ final readonly class Staff
     }
 
     /**
+     * @return array<string, string> names of the owner and everybody who teaches or assists, by id
+     */
+    public function names(SchoolClass $class): array
+    {
+        $names = [$class->teacher->id => $class->teacher->name];
+        foreach ($this->of($class) as $one) {
+            $names[$one->teacher->id] = $one->teacher->name;
+        }
+
+        return $names;
+    }
+
+    /**
      * Notes whether the action about to be run is for assistants too.
      */
     #[AsEventListener]

@@ -32,6 +32,10 @@ class Student
     #[ORM\Column(length: 120, nullable: true)]
     public ?string $schoolId = null;
 
+    /** Where they get mail. */
+    #[ORM\Column(length: 180, nullable: true)]
+    public ?string $email = null;
+
     /** The table of the seating plan. */
     #[ORM\Column(length: 60, nullable: true)]
     public ?string $seatTable = null;
@@ -85,7 +89,7 @@ class Student
 
     public function record(): StudentRecord
     {
-        return new StudentRecord($this->name, $this->schoolId, $this->seatTable, $this->attributes, $this->tags);
+        return new StudentRecord($this->name, $this->schoolId, $this->seatTable, $this->attributes, $this->tags, $this->email);
     }
 
     /**
@@ -95,6 +99,7 @@ class Student
     {
         $this->rename($record->name);
         $this->schoolId = $record->schoolId ?? $this->schoolId;
+        $this->email = $record->email ?? $this->email;
         $this->seatTable = $record->table ?? $this->seatTable;
         $this->attributes = array_replace($this->attributes, $record->attributes); // a name may be a number
         $this->tags = $record->tags ?? $this->tags;

@@ -15,6 +15,7 @@ final readonly class StudentView
      * @param string|null          $table      the table of the seating plan
      * @param list<AttributeValue> $attributes
      * @param list<string>         $tags
+     * @param string|null          $email      where they get mail
      */
     public function __construct(
         public string $id,
@@ -26,6 +27,7 @@ final readonly class StudentView
         public ?string $table = null,
         public array $attributes = [],
         public array $tags = [],
+        public ?string $email = null,
     ) {
     }
 }

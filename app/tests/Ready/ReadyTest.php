@@ -20,14 +20,12 @@ final class ReadyTest extends AppTestCase
         $this->lesson = $this->newLesson(6);
         self::assertSame(['noGroups' => 'Deal 6 students into groups'], $this->stops());
         $this->ask('POST', $this->grouping('deal'), ['basedOn' => 0, 'groups' => 2, 'seed' => 1])->is(200);
-        self::assertSame(['withoutRoom' => 'Make 3 rooms', 'noMaterial' => 'Write the original'], $this->stops());
-        $this->ask('POST', $this->round('rooms'))->is(200);
-        self::assertSame('roomsBeingMade', array_key_first($this->stops()));
-        $this->work();
-        self::assertSame(['noMaterial' => 'Write the original'], $this->stops());
+        self::assertSame(['noMaterial' => 'Write the original', 'withoutRoom' => 'Set up 3 rooms'], $this->stops());
         $this->ask('POST', $this->round('originals'), self::original('Sheet', [['id' => 'a', 'kind' => 'together', 'text' => 'Decide.']]))->is(200);
-        self::assertSame(['withoutCopy' => 'Make 2 copies'], $this->stops());
-        $this->ask('POST', $this->round('copies'))->is(200);
+        self::assertSame(['withoutRoom' => 'Set up 3 rooms and 2 copies', 'withoutCopy' => 'Set up 3 rooms and 2 copies'], $this->stops());
+        $this->ask('POST', $this->round('set-up'), ['digest' => $this->again()->text('setUpList.digest')])->is(204);
+        self::assertSame(['roomsBeingMade', 'copiesBeingMade'], array_keys($this->stops()));
+        $this->work();
         self::assertSame([], $this->stops());
         self::assertSame([], $this->looks());
     }

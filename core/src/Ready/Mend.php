@@ -13,6 +13,8 @@ enum Mend: string
     case Deal = 'deal';
     case Repair = 'repair';
     case Desk = 'desk';
+    /** Carries out the set-up list. */
+    case SetUp = 'setUp';
     case MakeRooms = 'makeRooms';
     case SayWhere = 'sayWhere';
     /** It is being done already. */
@@ -20,9 +22,10 @@ enum Mend: string
     case Rooms = 'rooms';
     case WriteOriginal = 'writeOriginal';
     case MakeCopies = 'makeCopies';
-    case GoOn = 'goOn';
     case BringChanges = 'bringChanges';
     case Materials = 'materials';
     case Order = 'order';
     case Slips = 'slips';
+    /** What is sent, and what came of it. */
+    case Sending = 'sending';
 }

@@ -27,6 +27,12 @@ final readonly class Plan
      * @param int                           $mayDiffer    by how many the sizes of groups may differ
      * @param list<Message>                 $broken       rules that the floor breaks, in words
      * @param list<string>|null             $unused       ids of students whose pass has never been used; null where nobody has used any
+     * @param Message|null                  $setUp        what carrying out the set-up list does; null: nothing
+     * @param bool                          $settingUp    it is being carried out
+     * @param list<PlannedPost>             $posts        those that are in the course portal
+     * @param int|null                      $startsAt     when the lesson begins. Milliseconds since 1970
+     * @param int                           $unsent       posts and letters that are to go out and have not
+     * @param list<string>                  $returned     names of students whose letter came back
      */
     public function __construct(
         public array $students = [],
@@ -42,6 +48,12 @@ final readonly class Plan
         public int $mayDiffer = 1,
         public array $broken = [],
         public ?array $unused = null,
+        public ?Message $setUp = null,
+        public bool $settingUp = false,
+        public array $posts = [],
+        public ?int $startsAt = null,
+        public int $unsent = 0,
+        public array $returned = [],
     ) {
     }
 

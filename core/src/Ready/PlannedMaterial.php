@@ -15,7 +15,6 @@ final readonly class PlannedMaterial
      * @param list<string>                  $variants   the names of its forms, beside the plain one
      * @param array<array-key, string|null> $gets       the form each group gets, by group's id; '' for the plain one, null for nothing
      * @param int                           $missing    copies still to be made
-     * @param int                           $written    of those, the ones that can go on from the lesson before
      * @param bool                          $open       students could write in the original itself
      * @param bool                          $byStudent  which form somebody gets follows from the class list
      */
@@ -27,7 +26,6 @@ final readonly class PlannedMaterial
         public array $variants = [],
         public array $gets = [],
         public int $missing = 0,
-        public int $written = 0,
         public bool $open = false,
         public bool $byStudent = false,
     ) {

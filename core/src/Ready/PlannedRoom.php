@@ -17,6 +17,7 @@ final readonly class PlannedRoom
      * @param bool        $tried     somebody went in, and that was it
      * @param bool        $guessable its address can be worked out from another
      * @param string|null $failure   why it could not be made
+     * @param bool        $lost      the meeting service does not know it any more
      */
     public function __construct(
         public string $place,
@@ -28,6 +29,7 @@ final readonly class PlannedRoom
         public bool $tried = false,
         public bool $guessable = false,
         public ?string $failure = null,
+        public bool $lost = false,
     ) {
     }
 }

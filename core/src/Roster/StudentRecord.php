@@ -19,6 +19,7 @@ final readonly class StudentRecord
         public ?string $table = null,
         public array $attributes = [],
         public ?array $tags = null,
+        public ?string $email = null,
     ) {
     }
 }

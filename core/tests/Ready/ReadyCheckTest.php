@@ -12,6 +12,7 @@ use FreshHuddle\Core\Ready\Plan;
 use FreshHuddle\Core\Ready\PlannedCopy;
 use FreshHuddle\Core\Ready\PlannedGroup;
 use FreshHuddle\Core\Ready\PlannedMaterial;
+use FreshHuddle\Core\Ready\PlannedPost;
 use FreshHuddle\Core\Ready\PlannedRoom;
 use FreshHuddle\Core\Ready\ReadyCheck;
 use FreshHuddle\Core\Ready\Weight;
@@ -62,8 +63,8 @@ final class ReadyCheckTest extends TestCase
         yield 'a student in two groups' => [self::well(groups: [$group('g', 'ada', 'ben'), $group('h', 'chi', 'dov', 'ben')]), 'inTwoGroups', $stop, Mend::Desk];
         yield 'a must broken on the floor' => [self::well(broken: [new Message('grouping.rule.apart', ['students' => ['Ada', 'Ben']])]), 'ruleBroken', $stop, Mend::Repair];
         yield 'a room that failed' => [self::well(rooms: [self::room('main'), self::room('g'), self::room('h', RoomState::Failed)]), 'roomFailed', $stop, Mend::MakeRooms];
-        yield 'a group without a room' => [self::well(rooms: [self::room('main'), self::room('g')]), 'withoutRoom', $stop, Mend::MakeRooms];
-        yield 'a room that is planned' => [self::well(rooms: [self::room('main'), self::room('g'), self::room('h', RoomState::Planned)]), 'withoutRoom', $stop, Mend::MakeRooms];
+        yield 'a group without a room' => [self::well(rooms: [self::room('main'), self::room('g')]), 'withoutRoom', $stop, Mend::SetUp];
+        yield 'a room that is planned' => [self::well(rooms: [self::room('main'), self::room('g'), self::room('h', RoomState::Planned)]), 'withoutRoom', $stop, Mend::SetUp];
         yield 'rooms on their way' => [self::well(rooms: [self::room('main'), self::room('g'), self::room('h', RoomState::Planned, working: true)]), 'roomsBeingMade', $stop, Mend::Wait];
         yield 'a group without a link' => [self::well(rooms: \array_slice($own, 0, 2), source: SourceKind::OwnLinks), 'withoutRoom', $stop, Mend::SayWhere];
         yield 'one link for two groups' => [self::well(rooms: [$own[0], $own[1], self::linked('h', 'HTTPS://Rooms.example/g/')], source: SourceKind::OwnLinks), 'sharedLink', $stop, Mend::SayWhere];
@@ -72,8 +73,7 @@ final class ReadyCheckTest extends TestCase
         yield 'students can write in an original' => [self::well(materials: [$material(open: true)]), 'originalOpen', $stop, Mend::Materials];
         yield 'nothing to work on' => [self::well(materials: [], copies: []), 'noMaterial', $stop, Mend::WriteOriginal];
         yield 'an original that is not finished' => [self::well(materials: [$material(unfinished: 'There is nothing on it.', missing: 2)], copies: []), 'unfinishedOriginal', $stop, Mend::WriteOriginal];
-        yield 'a group without its copy' => [self::well(materials: [$material(missing: 1)]), 'withoutCopy', $stop, Mend::MakeCopies];
-        yield 'copies that can go on from last time' => [self::well(materials: [$material(missing: 2, written: 1)]), 'withoutCopy', $stop, Mend::GoOn];
+        yield 'a group without its copy' => [self::well(materials: [$material(missing: 1)]), 'withoutCopy', $stop, Mend::SetUp];
         yield 'a copy of another round' => [self::well(copies: [...self::copies(), new PlannedCopy('x', 'X', 'o', 'g', null, here: false)]), 'copyOfOthers', $stop, Mend::Materials];
         yield 'a copy of another group' => [self::well(copies: [...self::copies(), new PlannedCopy('x', 'X', 'o', 'elsewhere', null)]), 'copyOfOthers', $stop, Mend::Materials];
         yield 'a copy that outsiders can open' => [self::well(copies: [new PlannedCopy('a', 'A', 'o', 'g', null, writers: ['ada', 'ben', 'chi'])]), 'wrongWriters', $stop, Mend::MakeCopies];
@@ -84,7 +84,7 @@ final class ReadyCheckTest extends TestCase
         yield 'a group that nobody of is here' => [self::well(students: ['ada' => 'Ada', 'ben' => 'Ben']), 'smallGroup', $look, Mend::Desk];
         yield 'sizes that differ by more than the plan' => [self::well(students: self::STUDENTS + ['eve' => 'Eve', 'fay' => 'Fay'], groups: [$group('g', 'ada', 'ben', 'eve', 'fay'), $group('h', 'chi', 'dov')]), 'unevenSizes', $look, Mend::Desk];
         yield 'nowhere to come back to' => [self::well(rooms: \array_slice($own, 1), source: SourceKind::OwnLinks), 'noMainSession', $look, Mend::SayWhere];
-        yield 'no main session made' => [self::well(rooms: [self::room('g'), self::room('h')]), 'noMainSession', $look, Mend::MakeRooms];
+        yield 'no main session made' => [self::well(rooms: [self::room('g'), self::room('h')]), 'noMainSession', $look, Mend::SetUp];
         yield 'a link never tried' => [self::well(rooms: [$own[0], $own[1], self::linked('h', 'rooms.example/h', tried: false)], source: SourceKind::OwnLinks), 'roomUntried', $look, Mend::Rooms];
         yield 'a guessable link' => [self::well(rooms: [$own[0], $own[1], self::linked('h', 'rooms.example/h', guessable: true)], source: SourceKind::OwnLinks), 'guessableLink', $look, Mend::Rooms];
         yield 'a link that looks like another' => [self::well(rooms: [$own[0], $own[1], self::linked('h', 'r00ms.example/h')], source: SourceKind::OwnLinks), 'linksAlike', $look, Mend::Rooms];
@@ -99,13 +99,22 @@ final class ReadyCheckTest extends TestCase
         yield 'a copy from an older version' => [self::well(materials: [$material(version: 2)]), 'oldCopy', $look, Mend::BringChanges];
         yield 'a pass never used' => [self::well(unused: ['ben', 'gone']), 'passUnused', $look, Mend::Slips];
         yield 'no time for share-out' => [self::well(order: [[SegmentKind::Briefing, 10], [SegmentKind::Round, 20]]), 'noShareOut', $look, Mend::Order];
+        $post = static fn (array $audience, ?int $due = null, ?int $wanted = null): PlannedPost => new PlannedPost('H', array_values(array_filter($audience, is_string(...))), ['chi', 'dov'], $due, $wanted);
+        yield 'a post that somebody else sees too' => [self::well(posts: [$post(['chi', 'dov', 'ben'])]), 'postAudience', $stop, Mend::SetUp];
+        yield 'a post that somebody of the group does not see' => [self::well(posts: [$post(['chi'])]), 'postAudience', $stop, Mend::SetUp];
+        yield 'a due time lost' => [self::well(posts: [$post(['chi', 'dov'], null, 9_000)]), 'dueTimeLost', $look, Mend::SetUp];
+        yield 'a due time before the lesson' => [self::well(posts: [$post(['chi', 'dov'], 9_000, 9_000)], startsAt: 10_000), 'dueTimeEarly', $look, Mend::Sending];
+        yield 'letters still to go out' => [self::well(unsent: 2), 'notSent', $look, Mend::SetUp];
+        yield 'a letter that came back' => [self::well(returned: ['Chi']), 'letterReturned', $look, Mend::Sending];
+        yield 'a room that the service does not know any more' => [self::well(rooms: [self::room('main'), self::room('g'), new PlannedRoom('h', 'H', RoomState::Made, SourceKind::MeetingService, lost: true)]), 'roomLost', $look, Mend::SetUp];
+        yield 'copies on their way' => [self::well(materials: [$material(missing: 1)], settingUp: true), 'copiesBeingMade', $stop, Mend::Wait];
         yield 'visits shorter than a minute' => [self::well(roundMinutes: 1), 'shortVisits', $look, Mend::Order];
     }
 
     public function test_what_stops_comes_first_and_everything_that_is_wrong_is_said_at_once(): void
     {
         $plan = self::well(rooms: [], materials: [], copies: [], order: [[SegmentKind::Round, 20]], broken: [new Message('grouping.rule.apart', ['students' => ['Ada', 'Ben']])]);
-        self::assertSame(['ruleBroken', 'withoutRoom', 'noMaterial', 'noShareOut'], self::found($plan));
+        self::assertSame(['ruleBroken', 'noMaterial', 'withoutRoom', 'noShareOut'], self::found($plan));
     }
 
     public function test_many_names_are_said_at_a_glance(): void

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace FreshHuddle\Standin\Meeting;
 
+use FreshHuddle\Standin\Faults;
 use Symfony\Component\HttpFoundation\RedirectResponse;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
@@ -17,7 +18,7 @@ final readonly class ControlPage
 {
     private const MOST_ROOMS = 60;
 
-    public function __construct(private Store $store, #[\SensitiveParameter] private string $token)
+    public function __construct(private Store $store, private Faults $faults, #[\SensitiveParameter] private string $token)
     {
     }
 
@@ -29,7 +30,7 @@ final readonly class ControlPage
         }
         $text = static fn (string $value): string => htmlspecialchars($value, \ENT_QUOTES | \ENT_SUBSTITUTE);
         $now = (int) (microtime(true) * 1_000);
-        $fault = $this->store->fault();
+        $fault = $this->faults->next(MeetingApi::SERVICE);
         $rooms = '';
         foreach ($this->store->latest(self::MOST_ROOMS, $now) as $room) {
             $rooms .= '<tr><td>'.$text($room['name']).'</td><td>'.($room['open'] ? 'open' : 'closed').'</td><td>'.$text(implode(', ', $room['people'])).'</td></tr>';
@@ -38,7 +39,7 @@ final readonly class ControlPage
 
         return new Response(strtr((string) file_get_contents(\dirname(__DIR__, 2).'/templates/control.html'), [
             '{{fault}}' => null === $fault ? 'It behaves.' : $text("The next {$fault['times']} calls".('' === $fault['call'] ? '' : " ({$fault['call']})").": {$fault['kind']}."),
-            '{{kinds}}' => $options(MeetingApi::FAULTS),
+            '{{kinds}}' => $options(Faults::KINDS),
             '{{calls}}' => '<option value="">any call</option>'.$options(MeetingApi::CALLS),
             '{{rooms}}' => '' === $rooms ? '<tr><td>No room yet.</td></tr>' : $rooms,
             '{{key}}' => $text(self::key($this->token)),
@@ -54,8 +55,8 @@ final readonly class ControlPage
         $kind = (string) $request->request->get('kind');
         $call = (string) $request->request->get('call');
         $times = (int) $request->request->get('times');
-        if (\in_array($kind, MeetingApi::FAULTS, true) && ('' === $call || \in_array($call, MeetingApi::CALLS, true)) && $times >= 0 && $times <= 10_000) {
-            $this->store->setFault($kind, $times, '' === $call ? null : $call);
+        if (\in_array($kind, Faults::KINDS, true) && ('' === $call || \in_array($call, MeetingApi::CALLS, true)) && $times >= 0 && $times <= 10_000) {
+            $this->faults->order(MeetingApi::SERVICE, $kind, $times, '' === $call ? null : $call);
         }
 
         return new RedirectResponse('/control?key='.self::key($this->token), 303);

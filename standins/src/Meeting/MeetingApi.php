@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace FreshHuddle\Standin\Meeting;
 
+use FreshHuddle\Standin\Faults;
 use Symfony\Component\HttpFoundation\JsonResponse;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\Routing\Attribute\Route;
@@ -13,15 +14,11 @@ use Symfony\Component\Routing\Attribute\Route;
  */
 final readonly class MeetingApi
 {
-    /**
-     * slow: it takes 6 s; fail, refuse: it says so and does nothing; lie: the answer makes no sense; pretend: it says it is
-     * done, and nothing is; late: it is done, and the answer is an error; forget: the room is gone.
-     */
-    public const FAULTS = ['slow', 'fail', 'lie', 'refuse', 'pretend', 'late', 'forget'];
+    public const SERVICE = 'meeting';
     public const CALLS = ['make', 'change', 'retire', 'members', 'move', 'say', 'presence', 'states', 'open', 'record'];
     private const ALLOWED = ['record', 'share', 'write'];
 
-    public function __construct(private Store $store, #[\SensitiveParameter] private string $token, private string $publicUrl)
+    public function __construct(private Store $store, private Faults $faults, #[\SensitiveParameter] private string $token, private string $publicUrl)
     {
     }
 
@@ -126,11 +123,11 @@ final readonly class MeetingApi
     public function faults(Request $request): JsonResponse
     {
         $body = $request->toArray();
-        if (!$this->mayAsk($request) || !\in_array($body['kind'] ?? null, self::FAULTS, true) || !\is_int($body['times'] ?? null)
+        if (!$this->mayAsk($request) || !\in_array($body['kind'] ?? null, Faults::KINDS, true) || !\is_int($body['times'] ?? null)
             || !\in_array($call = $body['call'] ?? null, [null, ...self::CALLS], true)) {
             return new JsonResponse(['error' => 'no'], 400);
         }
-        $this->store->setFault($body['kind'], $body['times'], $call);
+        $this->faults->order(self::SERVICE, $body['kind'], $body['times'], $call);
 
         return new JsonResponse(['ordered' => true]);
     }
@@ -144,7 +141,7 @@ final readonly class MeetingApi
         if (!$this->mayAsk($request)) {
             return new JsonResponse(['error' => 'unknown token'], 401);
         }
-        $fault = $this->store->takeFault($call);
+        $fault = $this->faults->take(self::SERVICE, $call);
         if ('slow' === $fault) {
             sleep(6);
         }

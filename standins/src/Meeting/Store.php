@@ -4,17 +4,17 @@ declare(strict_types=1);
 
 namespace FreshHuddle\Standin\Meeting;
 
+use FreshHuddle\Standin\Database;
+
 /**
  * What the simulated meeting service remembers: rooms, who may enter, who is there.
  */
-final class Store
+final readonly class Store
 {
     /** A person whose page has not been heard of for so long has left. Milliseconds. */
     public const GONE_AFTER = 12_000;
 
-    private ?\PDO $pdo = null;
-
-    public function __construct(#[\SensitiveParameter] private readonly string $databaseUrl)
+    public function __construct(private Database $db)
     {
     }
 
@@ -24,9 +24,9 @@ final class Store
     public function makeRoom(string $key, string $name, array $allowed = ['share', 'write']): string
     {
         $id = 'm'.bin2hex(random_bytes(8));
-        $this->run('INSERT INTO room (id, made_for, name, allowed) VALUES (?, ?, ?, ?) ON CONFLICT (made_for) DO UPDATE SET name = EXCLUDED.name, allowed = EXCLUDED.allowed', [$id, $key, $name, implode(' ', $allowed)]);
+        $this->db->run('INSERT INTO room (id, made_for, name, allowed) VALUES (?, ?, ?, ?) ON CONFLICT (made_for) DO UPDATE SET name = EXCLUDED.name, allowed = EXCLUDED.allowed', [$id, $key, $name, implode(' ', $allowed)]);
 
-        return $this->rows('SELECT id FROM room WHERE made_for = ?', [$key])[0]['id'];
+        return $this->db->rows('SELECT id FROM room WHERE made_for = ?', [$key])[0]['id'];
     }
 
     /**
@@ -36,7 +36,7 @@ final class Store
      */
     public function changeRoom(string $room, string $name, array $allowed): bool
     {
-        return 1 === $this->run('UPDATE room SET name = ?, allowed = ? WHERE id = ?', [$name, implode(' ', $allowed), $room]);
+        return 1 === $this->db->run('UPDATE room SET name = ?, allowed = ? WHERE id = ?', [$name, implode(' ', $allowed), $room]);
     }
 
     /**
@@ -45,10 +45,10 @@ final class Store
     public function openRoom(string $room, bool $open): bool
     {
         if (!$open) {
-            $this->run('DELETE FROM presence WHERE room = ?', [$room]);
+            $this->db->run('DELETE FROM presence WHERE room = ?', [$room]);
         }
 
-        return 1 === $this->run('UPDATE room SET open = ? WHERE id = ?', [$open ? 't' : 'f', $room]);
+        return 1 === $this->db->run('UPDATE room SET open = ? WHERE id = ?', [$open ? 't' : 'f', $room]);
     }
 
     /**
@@ -57,17 +57,17 @@ final class Store
     public function forgetRoom(string $room): void
     {
         foreach (['DELETE FROM presence WHERE room = ?', 'DELETE FROM move WHERE room = ?', 'DELETE FROM pass WHERE room = ?', 'DELETE FROM room WHERE id = ?'] as $sql) {
-            $this->run($sql, [$room]);
+            $this->db->run($sql, [$room]);
         }
     }
 
     public function record(string $room, bool $on, int $now): void
     {
-        $isOn = [] !== $this->rows('SELECT id FROM recording WHERE room = ? AND ended IS NULL', [$room]);
+        $isOn = [] !== $this->db->rows('SELECT id FROM recording WHERE room = ? AND ended IS NULL', [$room]);
         if ($on && !$isOn) {
-            $this->run('INSERT INTO recording (room, began) VALUES (?, ?)', [$room, (string) $now]);
+            $this->db->run('INSERT INTO recording (room, began) VALUES (?, ?)', [$room, (string) $now]);
         } elseif (!$on) {
-            $this->run('UPDATE recording SET ended = ? WHERE room = ? AND ended IS NULL', [(string) $now, $room]);
+            $this->db->run('UPDATE recording SET ended = ? WHERE room = ? AND ended IS NULL', [(string) $now, $room]);
         }
     }
 
@@ -76,7 +76,7 @@ final class Store
      */
     public function recording(string $id): ?array
     {
-        $row = ctype_digit($id) ? $this->rows('SELECT room, began, ended FROM recording WHERE id = ?', [$id])[0] ?? null : null;
+        $row = ctype_digit($id) ? $this->db->rows('SELECT room, began, ended FROM recording WHERE id = ?', [$id])[0] ?? null : null;
 
         return null === $row ? null : ['room' => $row['room'], 'began' => (int) $row['began'], 'ended' => '' === $row['ended'] ? null : (int) $row['ended']];
     }
@@ -90,17 +90,17 @@ final class Store
     {
         $states = [];
         foreach ($rooms as $room) {
-            $row = $this->rows('SELECT name, allowed, open::int AS open FROM room WHERE id = ?', [$room])[0] ?? null;
+            $row = $this->db->rows('SELECT name, allowed, open::int AS open FROM room WHERE id = ?', [$room])[0] ?? null;
             if (null === $row) {
                 continue;
             }
-            $recordings = $this->rows('SELECT id, (ended IS NULL)::int AS running FROM recording WHERE room = ? ORDER BY id', [$room]);
+            $recordings = $this->db->rows('SELECT id, (ended IS NULL)::int AS running FROM recording WHERE room = ? ORDER BY id', [$room]);
             $states[$room] = [
                 'name' => $row['name'],
                 'allowed' => '' === $row['allowed'] ? [] : explode(' ', $row['allowed']),
                 'open' => '1' === $row['open'],
                 'people' => \count($this->namesIn($room, $now)),
-                'members' => (int) $this->rows('SELECT COUNT(*) AS n FROM pass WHERE room = ?', [$room])[0]['n'],
+                'members' => (int) $this->db->rows('SELECT COUNT(*) AS n FROM pass WHERE room = ?', [$room])[0]['n'],
                 'recording' => \in_array('1', array_column($recordings, 'running'), true),
                 'recordings' => array_column($recordings, 'id'),
             ];
@@ -116,23 +116,13 @@ final class Store
     {
         return array_map(
             fn (array $row): array => ['id' => $row['id'], 'name' => $row['name'], 'open' => '1' === $row['open'], 'people' => $this->namesIn($row['id'], $now)],
-            $this->rows('SELECT r.id, r.name, r.open::int AS open FROM room r LEFT JOIN presence p ON p.room = r.id GROUP BY r.id ORDER BY MAX(p.seen) DESC NULLS LAST, r.name LIMIT ?', [(string) $most]),
+            $this->db->rows('SELECT r.id, r.name, r.open::int AS open FROM room r LEFT JOIN presence p ON p.room = r.id GROUP BY r.id ORDER BY MAX(p.seen) DESC NULLS LAST, r.name LIMIT ?', [(string) $most]),
         );
-    }
-
-    /**
-     * @return array{kind: string, times: int, call: string}|null the misbehaviour that is ordered
-     */
-    public function fault(): ?array
-    {
-        $row = $this->rows('SELECT kind, times, call FROM fault WHERE times > 0', [])[0] ?? null;
-
-        return null === $row ? null : ['kind' => $row['kind'], 'times' => (int) $row['times'], 'call' => $row['call']];
     }
 
     public function hasRoom(string $room): bool
     {
-        return [] !== $this->rows('SELECT id FROM room WHERE id = ?', [$room]);
+        return [] !== $this->db->rows('SELECT id FROM room WHERE id = ?', [$room]);
     }
 
     /**
@@ -142,19 +132,19 @@ final class Store
      */
     public function setMembers(string $room, array $people): array
     {
-        $this->pdo()->beginTransaction();
-        $this->rows('SELECT id FROM room WHERE id = ? FOR UPDATE', [$room]);
-        foreach ($this->rows('SELECT person FROM pass WHERE room = ?', [$room]) as $row) {
+        $this->db->pdo()->beginTransaction();
+        $this->db->rows('SELECT id FROM room WHERE id = ? FOR UPDATE', [$room]);
+        foreach ($this->db->rows('SELECT person FROM pass WHERE room = ?', [$room]) as $row) {
             if (!isset($people[$row['person']])) {
-                $this->run('DELETE FROM pass WHERE room = ? AND person = ?', [$room, $row['person']]);
+                $this->db->run('DELETE FROM pass WHERE room = ? AND person = ?', [$room, $row['person']]);
             }
         }
         foreach ($people as $person => $name) {
-            $this->run('INSERT INTO pass (key, room, person, name) VALUES (?, ?, ?, ?) ON CONFLICT (room, person) DO UPDATE SET name = EXCLUDED.name', [bin2hex(random_bytes(16)), $room, (string) $person, $name]);
+            $this->db->run('INSERT INTO pass (key, room, person, name) VALUES (?, ?, ?, ?) ON CONFLICT (room, person) DO UPDATE SET name = EXCLUDED.name', [bin2hex(random_bytes(16)), $room, (string) $person, $name]);
         }
-        $this->pdo()->commit();
+        $this->db->pdo()->commit();
         $keys = [];
-        foreach ($this->rows('SELECT person, key FROM pass WHERE room = ?', [$room]) as $row) {
+        foreach ($this->db->rows('SELECT person, key FROM pass WHERE room = ?', [$room]) as $row) {
             $keys[$row['person']] = $row['key'];
         }
 
@@ -166,7 +156,7 @@ final class Store
      */
     public function pass(string $key): ?array
     {
-        $row = $this->rows('SELECT p.room, r.name AS room_name, p.person, p.name FROM pass p JOIN room r ON r.id = p.room WHERE p.key = ? AND r.open', [$key])[0] ?? null;
+        $row = $this->db->rows('SELECT p.room, r.name AS room_name, p.person, p.name FROM pass p JOIN room r ON r.id = p.room WHERE p.key = ? AND r.open', [$key])[0] ?? null;
 
         return null === $row ? null : ['room' => $row['room'], 'room_name' => $row['room_name'], 'person' => $row['person'], 'name' => $row['name']];
     }
@@ -178,7 +168,7 @@ final class Store
      */
     public function bind(string $person, string $cookie, string $ticket): bool
     {
-        return 1 === $this->run(
+        return 1 === $this->db->run(
             'INSERT INTO browser (person, cookie_hash, ticket) VALUES (?, ?, ?)
              ON CONFLICT (person) DO UPDATE SET cookie_hash = EXCLUDED.cookie_hash, ticket = EXCLUDED.ticket WHERE browser.ticket <> EXCLUDED.ticket',
             [$person, hash('sha256', $cookie), $ticket],
@@ -187,12 +177,12 @@ final class Store
 
     public function isBound(string $person, string $cookie): bool
     {
-        return '' !== $cookie && [] !== $this->rows('SELECT person FROM browser WHERE person = ? AND cookie_hash = ?', [$person, hash('sha256', $cookie)]);
+        return '' !== $cookie && [] !== $this->db->rows('SELECT person FROM browser WHERE person = ? AND cookie_hash = ?', [$person, hash('sha256', $cookie)]);
     }
 
     public function keyFor(string $room, string $person): ?string
     {
-        return $this->rows('SELECT key FROM pass WHERE room = ? AND person = ?', [$room, $person])[0]['key'] ?? null;
+        return $this->db->rows('SELECT key FROM pass WHERE room = ? AND person = ?', [$room, $person])[0]['key'] ?? null;
     }
 
     /**
@@ -201,7 +191,7 @@ final class Store
     public function enter(string $person, string $room, string $name, int $now): bool
     {
         $was = $this->whereIs($person, $now);
-        $this->run(
+        $this->db->run(
             'INSERT INTO presence (person, room, name, since, seen) VALUES (?, ?, ?, ?, ?) ON CONFLICT (person) DO UPDATE
              SET since = CASE WHEN presence.room = EXCLUDED.room AND presence.seen > ? THEN presence.since ELSE EXCLUDED.since END, room = EXCLUDED.room, name = EXCLUDED.name, seen = EXCLUDED.seen',
             [$person, $room, $name, (string) $now, (string) $now, (string) ($now - self::GONE_AFTER)],
@@ -212,12 +202,12 @@ final class Store
 
     public function leave(string $person): bool
     {
-        return $this->run('DELETE FROM presence WHERE person = ?', [$person]) > 0;
+        return $this->db->run('DELETE FROM presence WHERE person = ?', [$person]) > 0;
     }
 
     public function whereIs(string $person, int $now): ?string
     {
-        return $this->rows('SELECT room FROM presence WHERE person = ? AND seen > ?', [$person, (string) ($now - self::GONE_AFTER)])[0]['room'] ?? null;
+        return $this->db->rows('SELECT room FROM presence WHERE person = ? AND seen > ?', [$person, (string) ($now - self::GONE_AFTER)])[0]['room'] ?? null;
     }
 
     /**
@@ -225,7 +215,7 @@ final class Store
      */
     public function namesIn(string $room, int $now): array
     {
-        return array_column($this->rows('SELECT name FROM presence WHERE room = ? AND seen > ? ORDER BY since, name', [$room, (string) ($now - self::GONE_AFTER)]), 'name');
+        return array_column($this->db->rows('SELECT name FROM presence WHERE room = ? AND seen > ? ORDER BY since, name', [$room, (string) ($now - self::GONE_AFTER)]), 'name');
     }
 
     /**
@@ -236,7 +226,7 @@ final class Store
     public function whoIsThere(array $rooms, int $now): array
     {
         $there = [];
-        foreach ($this->rows('SELECT person, room, since FROM presence WHERE seen > ?', [(string) ($now - self::GONE_AFTER)]) as $row) {
+        foreach ($this->db->rows('SELECT person, room, since FROM presence WHERE seen > ?', [(string) ($now - self::GONE_AFTER)]) as $row) {
             if (\in_array($row['room'], $rooms, true)) {
                 $there[$row['person']] = ['room' => $row['room'], 'since' => (int) $row['since']];
             }
@@ -252,7 +242,7 @@ final class Store
      */
     public function takeOutSilent(int $now): array
     {
-        return array_column($this->rows('DELETE FROM presence WHERE seen <= ? RETURNING person', [(string) ($now - self::GONE_AFTER)]), 'person');
+        return array_column($this->db->rows('DELETE FROM presence WHERE seen <= ? RETURNING person', [(string) ($now - self::GONE_AFTER)]), 'person');
     }
 
     /**
@@ -263,7 +253,7 @@ final class Store
     public function askToMove(array $moves, int $now): void
     {
         foreach ($moves as $person => $room) {
-            $this->run(
+            $this->db->run(
                 'INSERT INTO move (person, room, at) SELECT person, ?, ? FROM presence WHERE person = ? AND seen > ? ON CONFLICT (person) DO UPDATE SET room = EXCLUDED.room, at = EXCLUDED.at',
                 [$room, (string) $now, (string) $person, (string) ($now - self::GONE_AFTER)],
             );
@@ -275,81 +265,16 @@ final class Store
      */
     public function takeMove(string $person): ?string
     {
-        return $this->rows('DELETE FROM move WHERE person = ? RETURNING room', [$person])[0]['room'] ?? null;
+        return $this->db->rows('DELETE FROM move WHERE person = ? RETURNING room', [$person])[0]['room'] ?? null;
     }
 
     public function say(string $room, string $text, int $now): void
     {
-        $this->run('INSERT INTO said (room, text, at) VALUES (?, ?, ?)', [$room, $text, (string) $now]);
+        $this->db->run('INSERT INTO said (room, text, at) VALUES (?, ?, ?)', [$room, $text, (string) $now]);
     }
 
     public function lastSaid(string $room, int $since): ?string
     {
-        return $this->rows('SELECT text FROM said WHERE room = ? AND at > ? ORDER BY at DESC, id DESC LIMIT 1', [$room, (string) $since])[0]['text'] ?? null;
-    }
-
-    /**
-     * @param string|null $call the kind of call that misbehaves; null: any
-     */
-    public function setFault(string $kind, int $times, ?string $call): void
-    {
-        $this->run('DELETE FROM fault', []);
-        $this->run('INSERT INTO fault (kind, times, call) VALUES (?, ?, ?)', [$kind, (string) $times, $call]);
-    }
-
-    /**
-     * The misbehaviour that is next in line; using it up.
-     */
-    public function takeFault(string $call): ?string
-    {
-        return $this->rows('UPDATE fault SET times = times - 1 WHERE times > 0 AND (call IS NULL OR call = ?) RETURNING kind', [$call])[0]['kind'] ?? null;
-    }
-
-    /**
-     * @param list<string|null> $values
-     */
-    private function run(string $sql, array $values): int
-    {
-        $statement = $this->pdo()->prepare($sql);
-        $statement->execute($values);
-
-        return $statement->rowCount();
-    }
-
-    /**
-     * @param list<string> $values
-     *
-     * @return list<array<string, string>>
-     */
-    private function rows(string $sql, array $values): array
-    {
-        $statement = $this->pdo()->prepare($sql);
-        $statement->execute($values);
-        $rows = [];
-        foreach ($statement->fetchAll(\PDO::FETCH_ASSOC) as $row) {
-            $texts = [];
-            foreach (\is_array($row) ? $row : [] as $column => $value) {
-                $texts[(string) $column] = \is_scalar($value) ? (string) $value : '';
-            }
-            $rows[] = $texts;
-        }
-
-        return $rows;
-    }
-
-    private function pdo(): \PDO
-    {
-        if (null === $this->pdo) {
-            $url = parse_url($this->databaseUrl);
-            $part = static fn (string $name): string => \is_array($url) && \is_scalar($url[$name] ?? null) ? (string) $url[$name] : '';
-            $this->pdo = new \PDO(
-                \sprintf('pgsql:host=%s;port=%s;dbname=%s', $part('host'), $part('port'), ltrim($part('path'), '/')),
-                $part('user'),
-                $part('pass'),
-                [\PDO::ATTR_PERSISTENT => true],
-            );
-        }
-
-        return $this->pdo;
+        return $this->db->rows('SELECT text FROM said WHERE room = ? AND at > ? ORDER BY at DESC, id DESC LIMIT 1', [$room, (string) $since])[0]['text'] ?? null;
     }
 }

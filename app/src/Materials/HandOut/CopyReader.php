@@ -19,6 +19,35 @@ final readonly class CopyReader
     }
 
     /**
+     * @return array<string, int> in how many slots of each copy of a round somebody has written, where somebody has
+     */
+    public function worked(string $roundId): array
+    {
+        $worked = [];
+        foreach (Row::all($this->db->fetchAllAssociative(
+            "SELECT c.id, count(DISTINCT a.slot) AS slots FROM work_copy c JOIN slot_answer a ON a.copy_id = c.id AND a.text <> '' WHERE c.round_id = ? GROUP BY c.id",
+            [$roundId],
+        )) as $row) {
+            $worked[$row->text('id')] = $row->int('slots');
+        }
+
+        return $worked;
+    }
+
+    /**
+     * @return array<string, string> titles of the originals that a round has copies of, by id
+     */
+    public function titles(string $roundId): array
+    {
+        $titles = [];
+        foreach (Row::all($this->db->fetchAllAssociative('SELECT DISTINCT o.id, o.title FROM work_copy c JOIN original o ON o.id = c.original_id WHERE c.round_id = ?', [$roundId])) as $row) {
+            $titles[$row->text('id')] = $row->text('title');
+        }
+
+        return $titles;
+    }
+
+    /**
      * @return list<CopySummary>
      */
     public function summaries(string $roundId): array

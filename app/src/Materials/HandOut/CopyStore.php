@@ -94,6 +94,16 @@ final readonly class CopyStore
         return ['pages' => $row->json('pages'), 'worked' => null === $row->textOrNull('worked') ? [] : array_values(array_filter($row->json('worked'), \is_string(...)))];
     }
 
+    /**
+     * Copies that nobody gets any more, with all that was written in them.
+     *
+     * @param list<string> $copyIds
+     */
+    public function takeAway(string $roundId, array $copyIds): void
+    {
+        $this->db->executeStatement('DELETE FROM work_copy WHERE round_id = ? AND id = ANY(?::uuid[])', [$roundId, '{'.implode(',', $copyIds).'}']);
+    }
+
     public function put(string $copyId, int $version, string $variant, string $title, string $pages): void
     {
         $this->db->update('work_copy', ['original_version' => $version, 'variant' => $variant, 'title' => $title, 'pages' => $pages], ['id' => $copyId]);

@@ -168,16 +168,85 @@ final readonly class HandingOut
     }
 
     /**
+     * The copies a round should have.
+     *
+     * @return list<RowDue> in the order of the plan
+     */
+    public function due(Round $round, Floor $floor): array
+    {
+        $rows = [];
+        foreach ($this->plan->rows($round->id) as $row) {
+            $master = $this->master($row);
+            $isUnfinished = null !== $this->cupboard->original($master)->unfinished();
+            $rows[] = new RowDue($master->id, $master->title, $master->version, $isUnfinished, $this->due->of($row, $floor), null === $round->lesson->begunFrom ? [] : $this->store->earlier($round->id, $master->id));
+        }
+
+        return $rows;
+    }
+
+    /**
+     * @return array<string, int> in how many slots of each copy of a round somebody has written, where somebody has
+     */
+    public function worked(string $roundId): array
+    {
+        return $this->reader->worked($roundId);
+    }
+
+    /**
+     * @return array<string, string> titles of the originals that a round has copies of, by id
+     */
+    public function titles(string $roundId): array
+    {
+        return $this->reader->titles($roundId);
+    }
+
+    /**
+     * Makes the copies of one original that one table is to have, and brings those up to date where nobody has written. They
+     * begin with what was written last time where there was one. Safe to do twice.
+     *
+     * @param string|null $group null: what is for all
+     *
+     * @throws MaterialsRefused if the original is not finished
+     */
+    public function makeFor(Round $round, string $originalId, ?string $group): void
+    {
+        $floor = $this->floors->now($round->grouping->id);
+        foreach ($this->plan->rows($round->id) as $row) {
+            if ($row->original !== $originalId) {
+                continue;
+            }
+            $unfinished = $this->cupboard->original($this->master($row))->unfinished();
+            if (null !== $unfinished) {
+                throw MaterialsRefused::because($unfinished->says, 'blocks');
+            }
+            $here = static fn (CopyDue $due): bool => ($due->group ?? (null === $due->student ? null : $floor->groupOf($due->student)?->id)) === $group;
+            $this->em->wrapInTransaction(fn (): array => $this->makeRow($round, $row, $floor, true, $here));
+        }
+    }
+
+    /**
+     * Takes away copies that nobody gets any more, with all that was written in them.
+     *
+     * @param list<string> $copyIds
+     */
+    public function retire(Round $round, array $copyIds): void
+    {
+        $this->store->takeAway($round->id, $copyIds);
+    }
+
+    /**
+     * @param (callable(CopyDue): bool)|null $which null: all that are due
+     *
      * @return array{int, int, list<string>}
      */
-    private function makeRow(Round $round, HandOutRow $row, Floor $floor, bool $goOn): array
+    private function makeRow(Round $round, HandOutRow $row, Floor $floor, bool $goOn, ?callable $which = null): array
     {
         $master = $this->master($row);
         $original = $this->cupboard->original($master);
-        $earlier = $goOn ? $this->store->earlier($round->id, $master->id) : [];
+        $earlier = $goOn && null !== $round->lesson->begunFrom ? $this->store->earlier($round->id, $master->id) : [];
         $pages = [];
         $copies = [];
-        foreach ($this->due->of($row, $floor) as $due) {
+        foreach (array_filter($this->due->of($row, $floor), $which ?? static fn (): bool => true) as $due) {
             $pages[$due->variant] ??= Pages::text($original->forCopies($due->variant));
             $before = $earlier["{$due->group}|{$due->student}"] ?? null;
             $copies[] = ['due' => $due, 'name' => $this->name($round, $floor, $due, $master->title), 'pages' => null === $before ? $pages[$due->variant] : Pages::text($this->added($before, $original->forCopies($due->variant)))];

@@ -11,8 +11,9 @@ final class MeetingServiceFailed extends Refused
 {
     /**
      * @param bool $worthRetrying false where the service has understood and says no
+     * @param bool $missing       it knows nothing of what it was asked about
      */
-    private function __construct(Message $says, public readonly bool $worthRetrying)
+    private function __construct(Message $says, public readonly bool $worthRetrying, public readonly bool $missing = false)
     {
         parent::__construct($says);
     }
@@ -26,7 +27,15 @@ final class MeetingServiceFailed extends Refused
     {
         return $status >= 500 || 429 === $status
             ? new self(new Message('rooms.service.trouble', ['status' => $status]), true)
-            : new self(new Message('rooms.service.refused', ['status' => $status]), false);
+            : new self(new Message('rooms.service.refused', ['status' => $status]), false, 404 === $status);
+    }
+
+    /**
+     * It said that the room was made, and does not know it.
+     */
+    public static function untrue(): self
+    {
+        return new self(new Message('rooms.service.untrue'), true);
     }
 
     public static function nonsense(): self

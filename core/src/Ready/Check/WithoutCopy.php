@@ -18,15 +18,18 @@ final readonly class WithoutCopy implements Check
 {
     public function find(Plan $plan): array
     {
-        $missing = $written = 0;
+        $missing = 0;
         foreach ($plan->materials as $material) {
             if (null === $material->unfinished) {
                 $missing += $material->missing;
-                $written += $material->written;
             }
         }
-        $press = new Message($written > 0 ? 'ready.press.go_on' : 'ready.press.make_copies', ['copies' => $missing]);
+        if (0 === $missing) {
+            return [];
+        }
 
-        return 0 === $missing ? [] : [new Finding('withoutCopy', Weight::Stop, new Message('ready.without_copy', ['count' => $missing]), $written > 0 ? Mend::GoOn : Mend::MakeCopies, $press)];
+        return [$plan->settingUp
+            ? new Finding('copiesBeingMade', Weight::Stop, new Message('ready.copies_being_made', ['count' => $missing]), Mend::Wait)
+            : new Finding('withoutCopy', Weight::Stop, new Message('ready.without_copy', ['count' => $missing]), Mend::SetUp, $plan->setUp)];
     }
 }

@@ -12,7 +12,6 @@ use FreshHuddle\Core\Ready\Plan;
 use FreshHuddle\Core\Ready\PlannedGroup;
 use FreshHuddle\Core\Ready\Said;
 use FreshHuddle\Core\Ready\Weight;
-use FreshHuddle\Core\Rooms\MainSession;
 use FreshHuddle\Core\Rooms\RoomState;
 use FreshHuddle\Core\Rooms\SourceKind;
 
@@ -33,14 +32,13 @@ final readonly class WithoutRoom implements Check
             return [];
         }
         $said = ['groups' => Said::named($without), 'count' => \count($without)];
-        if ([] !== array_filter($without, static fn (PlannedGroup $group): bool => $places[$group->id]->working ?? false)) {
+        if ($plan->settingUp || [] !== array_filter($without, static fn (PlannedGroup $group): bool => $places[$group->id]->working ?? false)) {
             return [new Finding('roomsBeingMade', Weight::Stop, new Message('ready.rooms_being_made', ['made' => \count($plan->groups) - \count($without), 'groups' => \count($plan->groups)]), Mend::Wait)];
         }
         $bySomebody = \count(array_filter($without, static fn (PlannedGroup $group): bool => SourceKind::OwnLinks === ($places[$group->id]->source ?? $plan->source)));
-        $needed = \count($without) + (true === ($places[MainSession::PLACE] ?? null)?->state->hasLink() ? 0 : 1);
 
         return [0 === $bySomebody
-            ? new Finding('withoutRoom', Weight::Stop, new Message('ready.without_room', $said), Mend::MakeRooms, new Message('ready.press.make_rooms', ['rooms' => $needed]))
+            ? new Finding('withoutRoom', Weight::Stop, new Message('ready.without_room', $said), Mend::SetUp, $plan->setUp)
             : new Finding('withoutRoom', Weight::Stop, new Message('ready.without_room', $said), Mend::SayWhere, new Message('ready.press.say_where', ['groups' => $bySomebody]))];
     }
 }

@@ -14,6 +14,8 @@ enum ColumnKind: string
     case Family = 'family';
     /** The number or id the school knows a student by. */
     case SchoolId = 'schoolId';
+    /** Where they get mail. */
+    case Email = 'email';
     case Table = 'table';
     /** Tags, parted by commas or semicolons. */
     case Tags = 'tags';

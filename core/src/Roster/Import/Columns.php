@@ -16,7 +16,8 @@ final class Columns
         'schoolId' => ['id', 'student id', 'school id', 'pupil number', 'student number', 'sourcedid', 'upn', 'matricule', 'matrikelnummer', 'number', 'no', 'no.', 'nr', 'nr.', '#'],
         'table' => ['table', 'set', 'seat table', 'seating', 'group', 'tisch', 'mesa', 'tavolo', 'стол', 'stół', 'bord'],
         'tags' => ['tags', 'tag', 'labels', 'notes'],
-        'nothing' => ['email', 'e-mail', 'phone', 'date of birth', 'dob', 'gender', 'sex', 'address', 'birthday'],
+        'email' => ['email', 'e-mail', 'mail', 'email address', 'e-mail address', 'student email', 'correo', 'courriel', 'e-mail-adresse', 'почта', 'البريد الإلكتروني'],
+        'nothing' => ['phone', 'date of birth', 'dob', 'gender', 'sex', 'address', 'birthday'],
     ];
     /** What tables are called: a word or none, and a number or a letter. */
     private const TABLE = '/^(?:t|g|table|set|row|group|desk|team|tisch|mesa|gruppe|grupo)?[ .:#-]?(?:\d{1,2}|[a-h])$/Du';

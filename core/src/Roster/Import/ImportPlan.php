@@ -19,6 +19,7 @@ final readonly class ImportPlan
 {
     private const LONGEST_VALUE = 120;
     private const LONGEST_HEADING = 60;
+    private const LONGEST_ADDRESS = 180;
     private const LONGEST_TABLE = 60;
     private const LONGEST_TAG = 60;
     private const MOST_TAGS = 30;
@@ -89,13 +90,37 @@ final readonly class ImportPlan
         }
         $student = (null === $record->schoolId ? null : $byId[$record->schoolId] ?? null) ?? $byName[$folded] ?? null;
         $record = self::marked($record, $marks, null === $student ? [] : $known[$student]->tags ?? []);
-        $cut = self::cut($row, $columns);
+        $cut = self::cut($row, $columns) ?? self::noAddress($row, $columns);
         if (null === $student) {
             return new ImportLine($number, $shown, ImportFate::Added, null, $record, [], $cut);
         }
         $changes = self::changes($known[$student], $record);
 
         return new ImportLine($number, $shown, [] === $changes ? ImportFate::Same : ImportFate::Changed, $student, $record, $changes, $cut);
+    }
+
+    /**
+     * @param list<string> $row
+     *
+     * @return Message|null where something stands in the place of an address that is none
+     */
+    private static function noAddress(array $row, Columns $columns): ?Message
+    {
+        foreach ($columns->columns as $i => $column) {
+            $cell = $row[$i] ?? '';
+            if (ColumnKind::Email === $column->kind && '' !== $cell && null === self::address($cell)) {
+                return new Message('roster.line.no_address', ['text' => mb_substr($cell, 0, 80)]);
+            }
+        }
+
+        return null;
+    }
+
+    private static function address(string $cell): ?string
+    {
+        $address = trim($cell);
+
+        return \strlen($address) <= self::LONGEST_ADDRESS && 1 === preg_match('/^[^@\s<>"(),;:]+@[^@\s<>"(),;:]+\.[^@\s<>"(),;:.]+$/Du', $address) ? $address : null;
     }
 
     /**
@@ -141,7 +166,7 @@ final readonly class ImportPlan
     private static function record(array $row, Columns $columns): array
     {
         $name = $given = $family = '';
-        $schoolId = $table = $tags = null;
+        $schoolId = $table = $tags = $email = null;
         $attributes = $marks = [];
         foreach ($columns->columns as $i => $column) {
             $cell = mb_substr($row[$i] ?? '', 0, ColumnKind::Tags === $column->kind ? 2_000 : 500);
@@ -153,6 +178,7 @@ final readonly class ImportPlan
                 ColumnKind::Given => $given = $cell,
                 ColumnKind::Family => $family = $cell,
                 ColumnKind::SchoolId => $schoolId = mb_substr($cell, 0, self::LONGEST_VALUE),
+                ColumnKind::Email => $email = self::address($cell),
                 ColumnKind::Table => $table = mb_substr($cell, 0, self::LONGEST_TABLE),
                 ColumnKind::Tags => $tags = [...$tags ?? [], ...self::tags($cell)],
                 ColumnKind::Tag => $marks[mb_substr($column->heading, 0, self::LONGEST_HEADING)] = Columns::isYes($cell),
@@ -165,7 +191,7 @@ final readonly class ImportPlan
             throw '' === $name ? UnusableName::empty() : UnusableName::withoutLetters();
         }
 
-        return [new StudentRecord(StudentName::of($name)->value, $schoolId, $table, $attributes, null === $tags ? null : array_values(array_unique($tags))), $marks];
+        return [new StudentRecord(StudentName::of($name)->value, $schoolId, $table, $attributes, null === $tags ? null : array_values(array_unique($tags)), $email), $marks];
     }
 
     /**
@@ -187,7 +213,7 @@ final readonly class ImportPlan
             }
         }
 
-        return new StudentRecord($record->name, $record->schoolId, $record->table, $record->attributes, array_map(strval(...), array_keys($tags)));
+        return new StudentRecord($record->name, $record->schoolId, $record->table, $record->attributes, array_map(strval(...), array_keys($tags)), $record->email);
     }
 
     /**
@@ -238,6 +264,7 @@ final readonly class ImportPlan
         };
         $say(new Message('roster.field.name'), $old->name, $new->name);
         $say(new Message('roster.field.school_id'), $old->schoolId, $new->schoolId);
+        $say(new Message('roster.field.email'), $old->email, $new->email);
         $say(new Message('roster.field.table'), $old->table, $new->table);
         foreach ($new->attributes as $name => $value) {
             $say((string) $name, $old->attributes[$name] ?? null, $value);

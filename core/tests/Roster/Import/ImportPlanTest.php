@@ -51,7 +51,7 @@ final class ImportPlanTest extends TestCase
     {
         $sheet = Csv::read("No.;Vorname;Nachname;Tisch;Level;Language;Lead;Tags;E-mail\n1;Ada;Lund;A;3;so;x;calm;a@b.example\n2;Ben;Oduya;B;2;pl;;;\n");
         self::assertSame(
-            [ColumnKind::SchoolId, ColumnKind::Given, ColumnKind::Family, ColumnKind::Table, ColumnKind::Attribute, ColumnKind::Attribute, ColumnKind::Tag, ColumnKind::Tags, ColumnKind::Nothing],
+            [ColumnKind::SchoolId, ColumnKind::Given, ColumnKind::Family, ColumnKind::Table, ColumnKind::Attribute, ColumnKind::Attribute, ColumnKind::Tag, ColumnKind::Tags, ColumnKind::Email],
             array_map(static fn (Column $column): ColumnKind => $column->kind, Columns::recognise($sheet)->columns),
         );
     }

@@ -24,13 +24,18 @@ export function StudentMore({
   onClose: () => void;
 }) {
   const [schoolId, setSchoolId] = useState(student.schoolId ?? '');
+  const [email, setEmail] = useState(student.email ?? '');
   const seatable = student.seatable !== false;
   const act = (what: () => void) => () => {
     what();
     onClose();
   };
   const save = act(() => {
-    if (schoolId.trim() !== (student.schoolId ?? '')) onEdit({ id: student.id, schoolId });
+    const edit = {
+      ...(schoolId.trim() !== (student.schoolId ?? '') && { schoolId }),
+      ...(email.trim() !== (student.email ?? '') && { email }),
+    };
+    if (Object.keys(edit).length > 0) onEdit({ id: student.id, ...edit });
   });
   return (
     <Beside at={at} title={student.name} onClose={onClose} onLeave={save}>
@@ -45,6 +50,13 @@ export function StudentMore({
           value={schoolId}
           maxLength={120}
           onChange={(event) => setSchoolId(event.target.value)}
+        />
+        <Field
+          label={words.roster.email}
+          type="email"
+          value={email}
+          maxLength={180}
+          onChange={(event) => setEmail(event.target.value)}
         />
         <Button type="submit" className="mt-2">
           {words.common.save}

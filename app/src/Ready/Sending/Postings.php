@@ -1,0 +1,63 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FreshHuddle\App\Ready\Sending;
+
+use FreshHuddle\App\Grouping\Floor\FloorStore;
+use FreshHuddle\App\Lesson\Round;
+use FreshHuddle\App\Materials\Paper\Handouts;
+use FreshHuddle\App\Materials\Paper\WorkLine;
+use FreshHuddle\App\Ready\Portal\Posting;
+use FreshHuddle\App\Words\Words;
+use FreshHuddle\Core\Message;
+use Symfony\Component\DependencyInjection\Attribute\Autowire;
+
+/**
+ * What each group of a round finds in the course portal. It names nobody: whoever sees it is its audience.
+ */
+final readonly class Postings
+{
+    public function __construct(
+        private Handouts $handouts,
+        private FloorStore $floors,
+        private Sendings $sendings,
+        private Words $words,
+        #[Autowire('%env(PUBLIC_URL)%')]
+        private string $publicUrl,
+    ) {
+    }
+
+    /**
+     * @return array<string, Posting> by group's id, in the order of the floor
+     */
+    public function of(Round $round): array
+    {
+        $sending = $this->sendings->of($round);
+        $view = $this->handouts->of($round);
+        $line = fn (WorkLine $work): Message => null === $work->variant
+            ? new Message('print.work', ['title' => $work->title, 'way' => $work->way->value])
+            : new Message('print.work_in_variant', ['title' => $work->title, 'way' => $work->way->value, 'variant' => $work->variant]);
+        $audience = [];
+        foreach ($view->slips as $slip) {
+            if (null !== $slip->group) {
+                $audience[$slip->group][] = $slip->id;
+            }
+        }
+        $posts = [];
+        foreach ($this->floors->now($round->grouping->id)->groups as $i => $group) {
+            $work = array_map(fn (WorkLine $one): string => $this->words->say($line($one)), [...$view->work, ...$view->groups[$i]->work ?? []]);
+            $posts[$group->id] = new Posting(
+                $this->words->say(new Message('ready.posting.title', ['lesson' => $view->title, 'group' => $group->name])),
+                trim($round->segment->instructions."\n\n".implode("\n", $work)."\n\n".$this->words->say(new Message('ready.posting.way', ['doorWord' => $view->doorWord]))),
+                $audience[$i + 1] ?? [],
+                $sending->unit,
+                $sending->dueAt,
+                $sending->counted,
+                $this->publicUrl.'/student?door='.rawurlencode($view->doorWord),
+            );
+        }
+
+        return $posts;
+    }
+}

@@ -1,0 +1,36 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FreshHuddle\App\Ready\Sending;
+
+use FreshHuddle\App\Account\Teacher;
+use FreshHuddle\App\Http\Body\Body;
+use FreshHuddle\App\Lesson\LessonAccess;
+use Symfony\Component\HttpFoundation\Response;
+use Symfony\Component\Routing\Attribute\Route;
+use Symfony\Component\Routing\Requirement\Requirement;
+use Symfony\Component\Security\Http\Attribute\CurrentUser;
+
+#[Route('/api/staff/rounds/{id}/sending', requirements: ['id' => Requirement::UUID])]
+final readonly class SendingController
+{
+    public function __construct(private Sendings $sendings, private LessonAccess $access)
+    {
+    }
+
+    /** What is sent of a round, and what came of it. */
+    #[Route('', methods: ['GET'])]
+    public function show(#[CurrentUser] Teacher $teacher, string $id): SendingView
+    {
+        return $this->sendings->view($this->access->round($teacher, $id));
+    }
+
+    #[Route('', methods: ['PUT'])]
+    public function save(#[CurrentUser] Teacher $teacher, string $id, #[Body(2_000)] SaveSending $request): Response
+    {
+        $this->sendings->save($this->access->round($teacher, $id), $request);
+
+        return new Response(null, 204);
+    }
+}

@@ -1,0 +1,11 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FreshHuddle\App\Ready\Sending;
+
+enum SentKind: string
+{
+    case Post = 'post';
+    case Letter = 'letter';
+}

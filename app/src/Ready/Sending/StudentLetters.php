@@ -1,0 +1,105 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FreshHuddle\App\Ready\Sending;
+
+use FreshHuddle\App\Lesson\Round;
+use FreshHuddle\App\Materials\Paper\Handouts;
+use FreshHuddle\App\Roster\Roster;
+use FreshHuddle\App\Roster\Student;
+use FreshHuddle\App\Words\Direction;
+use FreshHuddle\App\Words\Words;
+use FreshHuddle\Core\Message;
+use Symfony\Component\DependencyInjection\Attribute\Autowire;
+
+/**
+ * What each student with an address is written of a round: where they sit, what they carry, and their own way in. Nothing
+ * of anybody else.
+ */
+final readonly class StudentLetters
+{
+    /** What a column of the class list is called that says which language somebody has. */
+    private const LANGUAGE = ['language', 'home language', 'lang', 'first language', 'sprache', 'muttersprache', 'langue', 'idioma', 'lingua', 'язык', 'اللغة'];
+
+    public function __construct(
+        private Handouts $handouts,
+        private Roster $roster,
+        private Sendings $sendings,
+        private Words $words,
+        #[Autowire('%env(PUBLIC_URL)%')]
+        private string $publicUrl,
+    ) {
+    }
+
+    /**
+     * @return array<string, StudentLetter> by student
+     */
+    public function of(Round $round): array
+    {
+        $students = [];
+        foreach ($this->roster->students($round->lesson->class) as $student) {
+            if (null !== $student->email) {
+                $students[$student->id] = $student;
+            }
+        }
+        if ([] === $students) {
+            return [];
+        }
+        $view = $this->handouts->of($round);
+        $letters = [];
+        foreach ($view->slips as $slip) {
+            $student = $students[$slip->id] ?? null;
+            if (null === $student || null === $slip->group) {
+                continue;
+            }
+            $group = $view->groups[$slip->group - 1];
+            $said = ['name' => $slip->name, 'class' => $view->className, 'lesson' => $view->title, 'group' => $group->name, 'number' => (int) $slip->seat, 'role' => $slip->role, 'task' => $slip->task];
+            $lines = array_map(fn (string $code): string => $this->words->say(new Message('ready.letter.'.$code, $said)), [
+                'hello',
+                'seat',
+                ...('' === $slip->role ? [] : ['role']),
+                ...('' === $slip->task ? [] : ['task']),
+            ]);
+            if (null !== $view->startsAt) {
+                $lines[] = $this->words->say(new Message('ready.letter.starts', ['at' => self::moment($view->startsAt, $this->sendings->of($round)->zone)]));
+            }
+            if ('' !== trim($round->segment->instructions)) {
+                $lines[] = trim($round->segment->instructions);
+            }
+            $lines[] = $this->words->say(new Message('ready.letter.first'));
+            $letters[$student->id] = new StudentLetter(
+                $student->id,
+                (string) $student->email,
+                $this->words->say(new Message('ready.letter.subject', $said)),
+                $lines,
+                $this->publicUrl.$slip->pass,
+                $this->words->say(new Message('ready.letter.press')),
+                Direction::of(self::language($student), $student->name),
+            );
+        }
+
+        return $letters;
+    }
+
+    private static function language(Student $student): string
+    {
+        foreach ($student->attributes as $name => $value) {
+            if (\in_array(mb_strtolower(trim((string) $name)), self::LANGUAGE, true)) {
+                return (string) $value;
+            }
+        }
+
+        return '';
+    }
+
+    /**
+     * @param int $at milliseconds since 1970
+     */
+    private static function moment(int $at, string $zone): string
+    {
+        $format = new \IntlDateFormatter('en_GB', \IntlDateFormatter::FULL, \IntlDateFormatter::SHORT, $zone);
+
+        return (string) $format->format(intdiv($at, 1_000))." ({$zone})";
+    }
+}

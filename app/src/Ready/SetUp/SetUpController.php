@@ -1,0 +1,50 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FreshHuddle\App\Ready\SetUp;
+
+use FreshHuddle\App\Account\Teacher;
+use FreshHuddle\App\Http\Body\Body;
+use FreshHuddle\App\Lesson\LessonAccess;
+use FreshHuddle\App\Roster\ForAssistants;
+use Symfony\Component\HttpFoundation\Response;
+use Symfony\Component\Routing\Attribute\Route;
+use Symfony\Component\Routing\Requirement\Requirement;
+use Symfony\Component\Security\Http\Attribute\CurrentUser;
+
+final readonly class SetUpController
+{
+    public function __construct(private SetUps $setUps, private LessonAccess $access)
+    {
+    }
+
+    /** Everything that is going to be done for a round, before it is. */
+    #[Route('/api/staff/rounds/{id}/set-up', methods: ['GET'], requirements: ['id' => Requirement::UUID])]
+    public function list(#[CurrentUser] Teacher $teacher, string $id): SetUpListView
+    {
+        return $this->setUps->list($this->access->round($teacher, $id));
+    }
+
+    /** Has it carried out as it was shown. */
+    #[Route('/api/staff/rounds/{id}/set-up', methods: ['POST'], requirements: ['id' => Requirement::UUID])]
+    #[ForAssistants]
+    public function carryOut(#[CurrentUser] Teacher $teacher, string $id, #[Body(120_000)] CarryOut $request): Response
+    {
+        $this->setUps->carryOut($teacher, $this->access->round($teacher, $id), $request);
+
+        return new Response(null, 204);
+    }
+
+    /** Tries again what failed. */
+    #[Route('/api/staff/set-ups/{id}/again', methods: ['POST'], requirements: ['id' => Requirement::UUID])]
+    #[ForAssistants]
+    public function again(#[CurrentUser] Teacher $teacher, string $id, #[Body(200)] TryStep $request): Response
+    {
+        $setUp = $this->setUps->find($id);
+        $this->access->round($teacher, $setUp->round->id);
+        $this->setUps->again($setUp, $request->position);
+
+        return new Response(null, 204);
+    }
+}

@@ -1,0 +1,101 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FreshHuddle\App\Ready\SetUp;
+
+use Doctrine\ORM\EntityManagerInterface;
+use FreshHuddle\App\Account\Teacher;
+use FreshHuddle\App\Database\Change;
+use FreshHuddle\App\Lesson\Round;
+use FreshHuddle\App\Ready\Exception\ReadyRefused;
+use FreshHuddle\App\Stream\Audience;
+use FreshHuddle\App\Stream\Stream;
+use FreshHuddle\App\Words\Words;
+use FreshHuddle\App\Worker\Tasks;
+use FreshHuddle\Core\Ready\SetUp\SetUpList;
+use FreshHuddle\Core\Ready\SetUp\SetUpStep;
+
+/**
+ * The set-up list of a round: shown, then carried out as it was shown.
+ */
+final readonly class SetUps
+{
+    public function __construct(private EntityManagerInterface $em, private SetUpLists $lists, private SetUpStore $store, private SetUpReader $reader, private Tasks $tasks, private Change $change, private Stream $stream, private Words $words)
+    {
+    }
+
+    public function list(Round $round): SetUpListView
+    {
+        return $this->view($this->lists->of($round));
+    }
+
+    public function view(SetUpList $list): SetUpListView
+    {
+        $summary = $list->summary();
+
+        return new SetUpListView(
+            $list->digest(),
+            null === $summary ? null : $this->words->say($summary),
+            \count($list->steps) - \count($list->harmless()),
+            array_map(fn (SetUpStep $step): StepView => new StepView(
+                null === $step->loses ? $step->key() : $step->sure(),
+                $step->kind,
+                $step->group,
+                $this->words->say($step->says),
+                $this->words->say($step->because),
+                null === $step->loses ? null : $this->words->say($step->loses),
+            ), $list->steps),
+        );
+    }
+
+    /**
+     * Has what was shown carried out. Pressed twice, or by two people at once, it is carried out once.
+     *
+     * @throws ReadyRefused if the list is another by now; nothing has been done then
+     */
+    public function carryOut(Teacher $teacher, Round $round, CarryOut $request): void
+    {
+        if (null !== $this->reader->running($round->lesson->id)) {
+            return; // it is being done already
+        }
+        $list = $this->lists->of($round);
+        if ($list->digest() !== $request->digest) {
+            throw ReadyRefused::outdated('ready.set_up.changed', 'digest');
+        }
+        $steps = array_values(array_filter($list->steps, static fn (SetUpStep $step): bool => null === $step->loses || \in_array($step->sure(), $request->sure, true)));
+        if ([] === $steps) {
+            return;
+        }
+        $this->change->of(function () use ($teacher, $round, $list, $steps): void {
+            $id = $this->store->begin($round, $teacher, $list->digest(), $steps);
+            if (null !== $id) {
+                $this->tasks->ask(SetUpWork::CARRY_OUT, $id);
+            }
+        });
+        $this->stream->publish([Audience::staff($round->lesson->id)], ['kind' => 'lesson']);
+    }
+
+    /**
+     * What failed is tried again.
+     *
+     * @param int|null $position the step; null: all that failed
+     */
+    public function again(SetUp $setUp, ?int $position): void
+    {
+        $this->change->of(function () use ($setUp, $position): void {
+            if ($this->store->again($setUp->id, $position)) {
+                $this->tasks->ask(SetUpWork::CARRY_OUT, $setUp->id);
+            }
+        });
+        $this->stream->publish([Audience::staff($setUp->lesson->id)], ['kind' => 'lesson']);
+    }
+
+    /**
+     * @throws ReadyRefused
+     */
+    public function find(string $id): SetUp
+    {
+        return $this->em->find(SetUp::class, $id) ?? throw ReadyRefused::missing();
+    }
+}

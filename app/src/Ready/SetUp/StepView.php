@@ -1,0 +1,21 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FreshHuddle\App\Ready\SetUp;
+
+use FreshHuddle\Core\Ready\SetUp\StepKind;
+
+/**
+ * One step, in words.
+ */
+final readonly class StepView
+{
+    /**
+     * @param string|null $groupId null: the class
+     * @param string|null $loses   what would be lost by it
+     */
+    public function __construct(public string $key, public StepKind $kind, public ?string $groupId, public string $says, public string $because, public ?string $loses)
+    {
+    }
+}

@@ -1,0 +1,193 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FreshHuddle\App\Rooms;
+
+use Doctrine\ORM\EntityManagerInterface;
+use FreshHuddle\App\Database\Clock;
+use FreshHuddle\App\Grouping\Floor\FloorStore;
+use FreshHuddle\App\Lesson\Round;
+use FreshHuddle\App\Rooms\Event\RoomsChanged;
+use FreshHuddle\App\Rooms\Exception\NoLinkYet;
+use FreshHuddle\App\Rooms\Meeting\MeetingServiceFailed;
+use FreshHuddle\App\Rooms\Meeting\RoomService;
+use FreshHuddle\App\Rooms\Source\Sources;
+use FreshHuddle\App\Roster\SchoolClass;
+use FreshHuddle\Core\Grouping\Exception\NotOnTheFloor;
+use FreshHuddle\Core\Grouping\Floor;
+use FreshHuddle\Core\Rooms\MainSession;
+use FreshHuddle\Core\Rooms\NamePattern;
+use FreshHuddle\Core\Rooms\RoomPurpose;
+use Psr\EventDispatcher\EventDispatcherInterface;
+
+/**
+ * The rooms of a round, the main session among them, one at a time: brought about, named, let go of.
+ */
+final readonly class RoundRooms
+{
+    private const MAIN_PATTERN = '{class} · Main session';
+
+    public function __construct(
+        private EntityManagerInterface $em,
+        private RoomStore $store,
+        private RoomReader $reader,
+        private FloorStore $floors,
+        private Membership $membership,
+        private RoomSources $roomSources,
+        private Sources $sources,
+        private RoomService $service,
+        private EventDispatcherInterface $events,
+        private Clock $clock,
+    ) {
+    }
+
+    /**
+     * Every room there should be stands in the list, made or not.
+     */
+    public function plan(Round $round): void
+    {
+        $as = $this->roomSources->of($round->lesson->class);
+        foreach ($this->names($round, $this->floors->now($round->grouping->id)) as $place => $name) {
+            $this->planOne($as, $round, $place, $name);
+        }
+    }
+
+    /**
+     * A room of a round where it comes from, with those in it who are to be in it now. Safe to do twice.
+     *
+     * @param string $place `main`, or the id of a group
+     *
+     * @throws MeetingServiceFailed
+     * @throws NoLinkYet
+     * @throws NotOnTheFloor
+     */
+    public function bring(Round $round, string $place): void
+    {
+        $class = $round->lesson->class;
+        $name = $this->names($round, $this->floors->now($round->grouping->id))[$place] ?? throw NotOnTheFloor::group($place);
+        $this->planOne($this->roomSources->of($class), $round, $place, $name);
+        $room = $this->at($class, $place) ?? throw NotOnTheFloor::group($place);
+        if (null !== $room->missedAt) {
+            $this->lose($room);
+        }
+        try {
+            $this->membership->bring($room);
+        } catch (MeetingServiceFailed $e) {
+            if ($e->missing) {
+                $this->lose($room);
+                throw MeetingServiceFailed::untrue();
+            }
+            throw $e;
+        }
+        $this->events->dispatch(new RoomsChanged($class->id));
+    }
+
+    /**
+     * A room is called as the pattern says now. Safe to do twice.
+     *
+     * @throws MeetingServiceFailed
+     */
+    public function callByPattern(Round $round, string $roomId): void
+    {
+        $room = $this->em->find(Room::class, $roomId);
+        $name = null === $room ? null : $this->names($round, $this->floors->now($round->grouping->id))[$room->place()] ?? null;
+        if (null !== $room && null !== $name && !$room->namedByHand) {
+            $room->name = $name;
+            $this->sources->get($room->source)->change($room);
+            $this->store->rename($room->id, $name, false);
+            $this->events->dispatch(new RoomsChanged($room->class->id));
+        }
+    }
+
+    /**
+     * A room that nobody wants any more is let go of, where it came from and here. Safe to do twice.
+     *
+     * @throws MeetingServiceFailed
+     */
+    public function letGo(string $roomId): void
+    {
+        $room = $this->em->find(Room::class, $roomId);
+        if (null === $room) {
+            return;
+        }
+        if (null !== $room->externalId) {
+            $this->sources->get($room->source)->retire($room->externalId);
+        }
+        $this->store->takeAway($roomId);
+        $this->events->dispatch(new RoomsChanged($room->class->id));
+    }
+
+    /**
+     * Asks the meeting service whether the rooms of a round are there, and as many may enter as should. It is not believed
+     * because it said so.
+     *
+     * @return list<string> places of rooms that are not as they were said to be
+     *
+     * @throws MeetingServiceFailed
+     */
+    public function look(Round $round): array
+    {
+        $made = [];
+        foreach ($this->reader->forSetUp($round->lesson->class->id, $round->grouping->id) as $row) {
+            if ($row->bool('on_floor') && null !== $row->textOrNull('external_id')) {
+                $made[$row->text('external_id')] = $row;
+            }
+        }
+        $states = [] === $made ? [] : $this->service->states(array_map(strval(...), array_keys($made)));
+        $wrong = [];
+        foreach ($made as $external => $row) {
+            $state = $states[$external] ?? null;
+            if ((null === $state) !== (null !== $row->intOrNull('missed_at'))) {
+                $this->store->missed($row->text('id'), null === $state ? $this->clock->ms() : null);
+            }
+            if (null === $state || $state->members !== \count($row->json('students')) + \count($row->json('staff'))) {
+                $wrong[] = $row->text('place');
+            }
+        }
+
+        return $wrong;
+    }
+
+    /**
+     * @return array<array-key, string> what each room of a round is called, by place: the main session first
+     */
+    public function names(Round $round, Floor $floor): array
+    {
+        $class = $round->lesson->class;
+        $values = ['class' => $class->name, 'lesson' => $round->lesson->title, 'teacher' => $class->teacher->name];
+        $pattern = new NamePattern($this->roomSources->of($class)->namePattern);
+        $names = [MainSession::PLACE => (new NamePattern(self::MAIN_PATTERN))->name($values)];
+        foreach ($floor->groups as $i => $group) {
+            $name = $pattern->name($values + ['group' => $group->name, 'n' => $i + 1]);
+            $names[$group->id] = '' === $name ? $group->name : $name;
+        }
+
+        return $names;
+    }
+
+    private function planOne(RoomSource $as, Round $round, int|string $place, string $name): void
+    {
+        MainSession::PLACE === $place
+            ? $this->store->plan($as, RoomPurpose::Main, $name)
+            : $this->store->plan($as, RoomPurpose::Group, $name, $round->grouping->id, (string) $place);
+    }
+
+    private function at(SchoolClass $class, string $place): ?Room
+    {
+        $room = MainSession::PLACE === $place
+            ? $this->em->getRepository(Room::class)->findOneBy(['class' => $class, 'purpose' => RoomPurpose::Main])
+            : $this->em->getRepository(Room::class)->findOneBy(['group' => $place]);
+        if (null !== $room) {
+            $this->em->refresh($room);
+        }
+
+        return $room;
+    }
+
+    private function lose(Room $room): void
+    {
+        $this->store->lost($room->id);
+        $this->em->refresh($room);
+    }
+}
