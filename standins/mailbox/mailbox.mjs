@@ -50,7 +50,8 @@ const smtp = new SMTPServer({
         if (known !== null) writeFileSync(known, name);
       }
       done();
-      for (const { address } of session.envelope.rcptTo) if (address.endsWith('@bounces.example')) comesBack(id, address);
+      for (const { address } of session.envelope.rcptTo)
+        if (address.endsWith('@bounces.example')) comesBack(id, address);
     });
   },
 });

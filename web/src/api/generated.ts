@@ -4684,6 +4684,209 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/staff/rounds/{id}/sending": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: string;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description Done */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["SendingView"];
+                    };
+                };
+                /** @description A problem (RFC 9457) */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+        put: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: string;
+                };
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["SaveSending"];
+                };
+            };
+            responses: {
+                /** @description Done */
+                204: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content?: never;
+                };
+                /** @description A problem (RFC 9457) */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/staff/rounds/{id}/set-up": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: string;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description Done */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["SetUpListView"];
+                    };
+                };
+                /** @description A problem (RFC 9457) */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+        put?: never;
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: string;
+                };
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["CarryOut"];
+                };
+            };
+            responses: {
+                /** @description Done */
+                204: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content?: never;
+                };
+                /** @description A problem (RFC 9457) */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/staff/rounds/{id}/set-up.{format}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: string;
+                    format: string;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description Done */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/octet-stream": string;
+                    };
+                };
+                /** @description A problem (RFC 9457) */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/staff/rules/{id}": {
         parameters: {
             query?: never;
@@ -4820,6 +5023,54 @@ export interface paths {
         };
         put?: never;
         post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/staff/set-ups/{id}/again": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: string;
+                };
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["TryStep"];
+                };
+            };
+            responses: {
+                /** @description Done */
+                204: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content?: never;
+                };
+                /** @description A problem (RFC 9457) */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
         delete?: never;
         options?: never;
         head?: never;
@@ -6122,6 +6373,10 @@ export interface components {
         CalendarView: {
             address: string;
         };
+        CarryOut: {
+            digest: string;
+            sure?: string[];
+        };
         CellView: {
             group: string;
             way: components["schemas"]["HandOutWay"];
@@ -6186,7 +6441,7 @@ export interface components {
             samples?: string[];
         };
         /** @enum {string} */
-        ColumnKind: "name" | "given" | "family" | "schoolId" | "table" | "tags" | "tag" | "attribute" | "nothing";
+        ColumnKind: "name" | "given" | "family" | "schoolId" | "email" | "table" | "tags" | "tag" | "attribute" | "nothing";
         /** @enum {string} */
         CommandKind: "begin" | "sendOut" | "takeBack" | "changeEnd" | "callBack" | "keepWorking" | "end" | "reopen" | "say";
         ConflictView: {
@@ -6337,6 +6592,7 @@ export interface components {
             attributes?: components["schemas"]["AttributeValue"][] | null;
             tags?: string[] | null;
             seatable?: boolean | null;
+            email?: string | null;
         };
         EffectView: {
             group: string;
@@ -6533,10 +6789,26 @@ export interface components {
             handOut: components["schemas"]["RowView"][];
             copies: components["schemas"]["CopySummary"][];
             findings: components["schemas"]["FindingView"][];
+            setUpList: components["schemas"]["SetUpSummary"] | null;
+            setUp: components["schemas"]["SetUpView"] | null;
             notices: components["schemas"]["NoticeView"][];
             doorway: components["schemas"]["DoorwayView"][];
             failed: components["schemas"]["FailedTaskView"][];
             classPage: string;
+        };
+        LetterBack: {
+            studentId: string;
+            name: string;
+            address: string;
+            why: string;
+        };
+        ListedStep: {
+            key: string;
+            kind: components["schemas"]["StepKind"];
+            groupId: string | null;
+            says: string;
+            because: string;
+            loses: string | null;
         };
         MakeClass: {
             name: string;
@@ -6582,7 +6854,7 @@ export interface components {
             seconds: number;
         };
         /** @enum {string} */
-        Mend: "roster" | "deal" | "repair" | "desk" | "makeRooms" | "sayWhere" | "wait" | "rooms" | "writeOriginal" | "makeCopies" | "goOn" | "bringChanges" | "materials" | "order" | "slips";
+        Mend: "roster" | "deal" | "repair" | "desk" | "setUp" | "makeRooms" | "sayWhere" | "wait" | "rooms" | "writeOriginal" | "makeCopies" | "bringChanges" | "materials" | "order" | "slips" | "sending";
         Moments: {
             lookFrom: number | null;
             outAt: number | null;
@@ -6801,6 +7073,7 @@ export interface components {
             mayWrite: boolean;
             triedAt: number | null;
             openedAt: number | null;
+            missedAt: number | null;
         };
         RoundView: {
             id: string;
@@ -6878,6 +7151,14 @@ export interface components {
             mayShareScreen?: boolean | null;
             mayWrite?: boolean | null;
         };
+        SaveSending: {
+            posts?: boolean | null;
+            letters?: boolean | null;
+            unit?: string | null;
+            dueAt?: number | null;
+            counted?: boolean | null;
+            zone?: string | null;
+        };
         SaveSlot: {
             save: string;
             base: string;
@@ -6913,6 +7194,18 @@ export interface components {
             instructions: string;
             round: components["schemas"]["RoundView"] | null;
         };
+        SendingView: {
+            posts: boolean;
+            letters: boolean;
+            unit: string;
+            dueAt: number | null;
+            counted: boolean;
+            posted: number;
+            written: number;
+            addresses: number;
+            back: components["schemas"]["LetterBack"][];
+            portal: string | null;
+        };
         SetDoor: {
             names: boolean;
         };
@@ -6921,6 +7214,27 @@ export interface components {
             settings?: components["schemas"]["DeskSettings"] | null;
             numbers?: components["schemas"]["NumberPlan"] | null;
             groupNames?: string[] | null;
+        };
+        SetUpListView: {
+            digest: string;
+            press: string | null;
+            asks: number;
+            steps: components["schemas"]["ListedStep"][];
+        };
+        SetUpSummary: {
+            digest: string;
+            press: string | null;
+            steps: number;
+            asks: number;
+        };
+        SetUpView: {
+            id: string;
+            roundId: string;
+            running: boolean;
+            done: number;
+            of: number;
+            now: string | null;
+            failed: components["schemas"]["StepFailed"][];
         };
         /** @enum {string} */
         ShapeKind: "groups" | "size" | "sizes";
@@ -6970,6 +7284,15 @@ export interface components {
             goals: components["schemas"]["GoalStandingView"][];
             broken: components["schemas"]["ConflictView"][];
         };
+        StepFailed: {
+            position: number;
+            groupId: string | null;
+            says: string;
+            why: string;
+            again: boolean;
+        };
+        /** @enum {string} */
+        StepKind: "makeRoom" | "renameRoom" | "changeMembers" | "retireRoom" | "makeCopies" | "bringCopies" | "retireCopies" | "post" | "changePost" | "withdraw" | "send";
         StepView: {
             revision: number;
             text: string;
@@ -7008,6 +7331,7 @@ export interface components {
             table?: string | null;
             attributes?: components["schemas"]["AttributeValue"][];
             tags?: string[];
+            email?: string | null;
         };
         TakeAway: {
             sure?: boolean;
@@ -7022,6 +7346,9 @@ export interface components {
         };
         ThisIs: {
             student: string;
+        };
+        TryStep: {
+            position?: number | null;
         };
         UseView: {
             name: string;

@@ -19,7 +19,7 @@ final readonly class StandinCoursePortal implements CoursePortal
 
     public function course(string $key, string $name, array $students, array $staff): void
     {
-        $this->ask('PUT', '/portal/api/courses/'.rawurlencode($key), ['name' => $name, 'students' => (object) $students, 'staff' => (object) $staff]);
+        $this->tell('PUT', '/portal/api/courses/'.rawurlencode($key), ['name' => $name, 'students' => (object) $students, 'staff' => (object) $staff]);
     }
 
     public function post(string $key, string $course, Posting $posting): string
@@ -31,12 +31,12 @@ final readonly class StandinCoursePortal implements CoursePortal
 
     public function change(string $post, Posting $posting): void
     {
-        $this->ask('PUT', "/portal/api/posts/{$post}", self::body($posting));
+        $this->tell('PUT', "/portal/api/posts/{$post}", self::body($posting));
     }
 
     public function withdraw(string $post): void
     {
-        $this->ask('DELETE', "/portal/api/posts/{$post}", []);
+        $this->tell('DELETE', "/portal/api/posts/{$post}", []);
     }
 
     public function posts(string $course): array
@@ -65,6 +65,18 @@ final readonly class StandinCoursePortal implements CoursePortal
     private static function body(Posting $posting): array
     {
         return ['title' => $posting->title, 'text' => $posting->text, 'audience' => $posting->audience, 'unit' => $posting->unit, 'due' => $posting->dueAt, 'counted' => $posting->counted, 'link' => $posting->link];
+    }
+
+    /**
+     * @param array<string, mixed> $body
+     *
+     * @throws PortalFailed also if it does not say that it was done
+     */
+    private function tell(string $method, string $path, array $body): void
+    {
+        if (true !== ($this->ask($method, $path, $body)['done'] ?? null)) {
+            throw PortalFailed::nonsense();
+        }
     }
 
     /**

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace FreshHuddle\App\Ready\Sending;
 
+use FreshHuddle\App\Http\Body\Moment;
 use Symfony\Component\Validator\Constraints as Assert;
 
 /**
@@ -21,7 +22,7 @@ final readonly class SaveSending
         public ?bool $letters = null,
         #[Assert\Length(max: 120, maxMessage: 'ready.at_most_120_signs')]
         public ?string $unit = null,
-        #[Assert\Range(min: 0, max: 4_102_444_800_000)]
+        #[Moment]
         public ?int $dueAt = null,
         public ?bool $counted = null,
         #[Assert\Timezone(message: 'ready.no_time_zone')]

@@ -6,8 +6,12 @@ namespace FreshHuddle\App\Ready\SetUp;
 
 use FreshHuddle\App\Account\Teacher;
 use FreshHuddle\App\Http\Body\Body;
+use FreshHuddle\App\Http\Download;
 use FreshHuddle\App\Lesson\LessonAccess;
+use FreshHuddle\App\Ready\Export\SetUpExport;
+use FreshHuddle\App\Ready\Looking;
 use FreshHuddle\App\Roster\ForAssistants;
+use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\Routing\Attribute\Route;
 use Symfony\Component\Routing\Requirement\Requirement;
@@ -15,7 +19,7 @@ use Symfony\Component\Security\Http\Attribute\CurrentUser;
 
 final readonly class SetUpController
 {
-    public function __construct(private SetUps $setUps, private LessonAccess $access)
+    public function __construct(private SetUps $setUps, private SetUpExport $export, private Looking $looking, private LessonAccess $access)
     {
     }
 
@@ -34,6 +38,28 @@ final readonly class SetUpController
         $this->setUps->carryOut($teacher, $this->access->round($teacher, $id), $request);
 
         return new Response(null, 204);
+    }
+
+    /** Looks whether what was made and posted outside is still there. */
+    #[Route('/api/staff/rounds/{id}/look', methods: ['POST'], requirements: ['id' => Requirement::UUID])]
+    #[ForAssistants]
+    public function look(#[CurrentUser] Teacher $teacher, string $id): Response
+    {
+        $this->looking->at($this->access->round($teacher, $id));
+
+        return new Response(null, 204);
+    }
+
+    /** The whole set-up for other programs. */
+    #[Route('/api/staff/rounds/{id}/set-up.{format}', methods: ['GET'], requirements: ['id' => Requirement::UUID, 'format' => 'csv|json'])]
+    public function export(#[CurrentUser] Teacher $teacher, string $id, string $format, Request $http): Download
+    {
+        $round = $this->access->round($teacher, $id);
+        $name = "{$round->lesson->class->name} · {$round->lesson->title} · set-up.{$format}";
+
+        return 'csv' === $format
+            ? new Download($this->export->csv($round, $http->getSchemeAndHttpHost()), $name, 'text/csv; charset=utf-8')
+            : new Download($this->export->json($round, $http->getSchemeAndHttpHost()), $name, 'application/json');
     }
 
     /** Tries again what failed. */

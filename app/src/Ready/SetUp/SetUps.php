@@ -38,7 +38,7 @@ final readonly class SetUps
             $list->digest(),
             null === $summary ? null : $this->words->say($summary),
             \count($list->steps) - \count($list->harmless()),
-            array_map(fn (SetUpStep $step): StepView => new StepView(
+            array_map(fn (SetUpStep $step): ListedStep => new ListedStep(
                 null === $step->loses ? $step->key() : $step->sure(),
                 $step->kind,
                 $step->group,

@@ -15,8 +15,13 @@ import type { FloorControl } from '../grouping/useFloor';
 import { nameOf } from '../lesson/OrderStrip';
 import { BringChanges } from '../materials/BringChanges';
 import { useOrder } from '../lesson/useOrder';
+import { ReadyNow, WorthALook } from '../ready/ReadyNow';
+import { SendingSheet, useSendingLine } from '../ready/SendingSheet';
+import { SetUpProgress } from '../ready/SetUpProgress';
+import { SetUpSheet } from '../ready/SetUpSheet';
+import { useSetUp } from '../ready/useSetUp';
+import { readyWords } from '../../words/ready';
 import { nextStep, setUp, stops, type NextKind, type NextStep } from './nextStep';
-import { ReadyNow, WorthALook } from './ReadyNow';
 import { command, useCommand } from './useCommand';
 
 type Lesson = Schema['LessonView'];
@@ -183,8 +188,7 @@ export function PlanPanel({
     onError: fail,
   });
   const copies = useMutation({
-    mutationFn: (written: boolean) =>
-      take(api.POST(written ? '/api/staff/rounds/{id}/copies/go-on' : '/api/staff/rounds/{id}/copies', path)),
+    mutationFn: () => take(api.POST('/api/staff/rounds/{id}/copies', path)),
     onSuccess: (made) => {
       say(made.kept.length > 0 ? words.next.copiesKept(made.kept) : words.next.copiesMade(made.made + made.brought));
       void queries.invalidateQueries({ queryKey: ['copies', lesson.round.id] });
@@ -192,6 +196,10 @@ export function PlanPanel({
     onSettled: refresh,
     onError: fail,
   });
+  const { carryOut } = useSetUp(lesson);
+  const [sheet, setSheet] = useState<'list' | 'sending' | null>(null);
+  const sending = useSendingLine(lesson);
+  const list = lesson.setUpList;
   const repair = useRepair(lesson.floor.id, (round) => control.take('repair', [round]));
   const state = setUp(lesson);
   const { order } = lesson;
@@ -220,14 +228,16 @@ export function PlanPanel({
     deal: () => control.deal({ groups: Math.max(1, Math.round(state.present / 4)) }),
     repair: () => repair.ask(),
     desk: () => void navigate(`/groupings/${lesson.floor.id}`),
+    // What only asks, and does nothing by itself, is looked at.
+    setUp: () => (list?.press == null ? setSheet('list') : carryOut.mutate({ digest: list.digest })),
+    sending: () => setSheet('sending'),
     makeRooms: () => rooms.mutate(),
     sayWhere: () => onRooms(true),
     wait: nothing,
     rooms: () => onRooms(false),
     writeOriginal: onOriginal,
-    makeCopies: () => copies.mutate(false),
-    goOn: () => copies.mutate(true),
-    bringChanges: () => copies.mutate(false),
+    makeCopies: () => copies.mutate(),
+    bringChanges: () => copies.mutate(),
     materials: onMaterials,
     order: () => document.querySelector<HTMLElement>(`[aria-label="${words.ribbon.label}"] button`)?.focus(),
     slips: () => void navigate(`/rounds/${lesson.round.id}/slips`),
@@ -237,7 +247,13 @@ export function PlanPanel({
     end: () => give.mutate(command('end')),
   };
   const busy =
-    repair.busy || rooms.isPending || copies.isPending || give.isPending || control.busy || next.kind === 'wait';
+    repair.busy ||
+    carryOut.isPending ||
+    rooms.isPending ||
+    copies.isPending ||
+    give.isPending ||
+    control.busy ||
+    next.kind === 'wait';
   // Sending out never stands where something was made a moment ago.
   const moves = next.kind === 'send';
   const settled = useSettled(`${next.kind}${lesson.round.id}`);
@@ -256,6 +272,15 @@ export function PlanPanel({
     <div className="flex flex-col gap-4">
       {!lesson.template && !goesOn && <ReadyNow stops={stops(lesson)} />}
       {!lesson.template && !moves && main}
+      <SetUpProgress lesson={lesson} />
+      {!lesson.template && !goesOn && list !== null && list.steps > 0 && lesson.setUp?.running !== true && (
+        <p className="text-sm text-soft">
+          {list.press === null ? readyWords.asks(list.asks) : readyWords.steps(list.steps)}
+          <Button look="quiet" className="ml-1 text-sm" onClick={() => setSheet('list')}>
+            {readyWords.see}
+          </Button>
+        </p>
+      )}
       {next.kind !== 'send' && state.seated > 0 && !lesson.template && (
         <Button look="quiet" className="self-start text-sm" onClick={send} busy={give.isPending}>
           {goesOn ? words.next.sendAgain : words.next.sendNow}
@@ -291,15 +316,23 @@ export function PlanPanel({
           <Line done={state.copies > 0 && state.copiesMissing === 0} title={words.next.work}>
             {workText(lesson)}
             {state.copiesOld > 0 && <BringChanges lesson={lesson} />}
-            {state.copiesWritten > 0 && (
+            {state.copiesWritten > 0 && lesson.setUp?.running !== true && (
               <span className="mt-1 block">
                 {words.next.goOnLead}
-                <Button look="quiet" className="block" busy={copies.isPending} onClick={() => copies.mutate(false)}>
+                <Button look="quiet" className="block" busy={copies.isPending} onClick={() => copies.mutate()}>
                   {words.next.makeEmpty}
                 </Button>
               </span>
             )}
           </Line>
+          {!lesson.template && (
+            <Line done={sending.done} title={readyWords.sending.title}>
+              {sending.text}
+              <Button look="quiet" className="ml-1 text-sm" onClick={() => setSheet('sending')}>
+                {readyWords.sending.choose}
+              </Button>
+            </Line>
+          )}
         </ul>
         {!lesson.template && moves && <div className="my-3">{main}</div>}
         <RoundFields lesson={lesson} />
@@ -310,6 +343,8 @@ export function PlanPanel({
           onMend={(finding) => run[finding.mend](finding.subject)}
         />
       )}
+      <SetUpSheet lesson={lesson} open={sheet === 'list'} onClose={() => setSheet(null)} />
+      <SendingSheet lesson={lesson} open={sheet === 'sending'} onClose={() => setSheet(null)} />
       <RepairSheet repair={repair} nameOf={(id) => lesson.students.find((one) => one.id === id)?.name ?? ''} />
     </div>
   );

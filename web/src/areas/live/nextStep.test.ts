@@ -31,6 +31,7 @@ const room = (groupId: string | null, state: Schema['RoomState']): Lesson['rooms
   mayWrite: true,
   triedAt: null,
   openedAt: null,
+  missedAt: null,
 });
 const empty = {
   students: [],

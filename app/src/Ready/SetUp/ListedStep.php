@@ -9,7 +9,7 @@ use FreshHuddle\Core\Ready\SetUp\StepKind;
 /**
  * One step, in words.
  */
-final readonly class StepView
+final readonly class ListedStep
 {
     /**
      * @param string|null $groupId null: the class

@@ -1,0 +1,167 @@
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { api, take, type Schema } from '../../api/client';
+import { problemText } from '../../api/problem';
+import { Field } from '../../ui/Field';
+import { useMessages } from '../../ui/messages';
+import { Sheet } from '../../ui/Sheet';
+import { words } from '../../words';
+import { readyWords } from '../../words/ready';
+import { forInput, fromInput } from '../lesson/when';
+
+type Lesson = Schema['LessonView'];
+const said = readyWords.sending;
+
+export function useSending(lesson: Lesson) {
+  const queries = useQueryClient();
+  const { fail } = useMessages();
+  const path = { params: { path: { id: lesson.round.id } } };
+  const sending = useQuery({
+    queryKey: ['sending', lesson.round.id],
+    queryFn: () => take(api.GET('/api/staff/rounds/{id}/sending', path)),
+  });
+  const save = useMutation({
+    mutationFn: (body: Schema['SaveSending']) =>
+      take(
+        api.PUT('/api/staff/rounds/{id}/sending', {
+          ...path,
+          body: { ...body, zone: Intl.DateTimeFormat().resolvedOptions().timeZone },
+        }),
+      ),
+    onSettled: () =>
+      Promise.all([
+        queries.invalidateQueries({ queryKey: ['sending', lesson.round.id] }),
+        queries.invalidateQueries({ queryKey: ['lesson', lesson.id] }),
+      ]),
+    onError: fail,
+  });
+  return { sending, save };
+}
+
+function Tick({
+  label,
+  hint,
+  checked,
+  disabled = false,
+  onChange,
+}: {
+  label: string;
+  hint?: string;
+  checked: boolean;
+  disabled?: boolean;
+  onChange: (checked: boolean) => void;
+}) {
+  return (
+    <label className="flex items-baseline gap-2">
+      <input
+        type="checkbox"
+        className="size-4 shrink-0 translate-y-0.5 accent-ink"
+        checked={checked}
+        disabled={disabled}
+        onChange={(event) => onChange(event.target.checked)}
+      />
+      <span>
+        <span className="font-semibold">{label}</span>
+        {hint !== undefined && <span className="block text-sm text-soft">{hint}</span>}
+      </span>
+    </label>
+  );
+}
+
+/** What goes out of a round beside its rooms and copies, and what came of it. */
+export function SendingSheet({ lesson, open, onClose }: { lesson: Lesson; open: boolean; onClose: () => void }) {
+  const { sending, save } = useSending(lesson);
+  const is = sending.data;
+  // What was ticked a moment ago shows at once.
+  const now = is === undefined ? undefined : { ...is, ...(save.isPending ? save.variables : {}) };
+  const at = `/api/staff/rounds/${lesson.round.id}/set-up`;
+  return (
+    <Sheet open={open} onClose={onClose} title={said.title}>
+      {sending.isError && <p role="alert">{problemText(sending.error)}</p>}
+      {sending.isPending && <p className="py-4 text-soft">{words.common.loading}</p>}
+      {is !== undefined && now !== undefined && (
+        <div className="flex flex-col gap-4">
+          <Tick
+            label={said.posts}
+            hint={said.postsHint}
+            checked={now.posts === true}
+            onChange={(posts) => save.mutate({ posts })}
+          />
+          {now.posts === true && (
+            <div className="flex flex-col gap-3 border-l-2 border-ink pl-4">
+              <Field
+                label={said.unit}
+                defaultValue={is.unit}
+                maxLength={120}
+                onBlur={(event) => {
+                  if (event.target.value.trim() !== is.unit) save.mutate({ unit: event.target.value });
+                }}
+              />
+              <Field
+                label={said.due}
+                type="datetime-local"
+                {...(is.dueAt === null && { hint: said.noDue })}
+                defaultValue={is.dueAt === null ? '' : forInput(is.dueAt)}
+                onBlur={(event) => {
+                  const dueAt = fromInput(event.target.value) ?? 0;
+                  if (dueAt !== (is.dueAt ?? 0)) save.mutate({ dueAt });
+                }}
+              />
+              <Tick
+                label={said.counted}
+                checked={now.counted === true}
+                onChange={(counted) => save.mutate({ counted })}
+              />
+              {is.portal !== null && (
+                <a className="w-fit underline underline-offset-4" href={is.portal} target="_blank" rel="noreferrer">
+                  {said.portal}
+                </a>
+              )}
+            </div>
+          )}
+          <Tick
+            label={said.letters}
+            hint={said.lettersHint(is.addresses)}
+            checked={now.letters === true}
+            disabled={is.addresses === 0 && !is.letters}
+            onChange={(letters) => save.mutate({ letters })}
+          />
+          {is.back.length > 0 && (
+            <section aria-label={said.back} className="border-l-8 border-lost pl-3">
+              <h3 className="font-semibold">{said.back}</h3>
+              <ul>
+                {is.back.map((one) => (
+                  <li key={one.studentId} className="py-0.5 wrap-anywhere">
+                    {one.name} <span className="text-sm text-soft">{`${one.address}: ${one.why}`}</span>
+                  </li>
+                ))}
+              </ul>
+            </section>
+          )}
+          <p className="text-sm text-soft">{said.goesOut}</p>
+          <p className="border-t border-line pt-3 text-sm">
+            {said.takeAlong}{' '}
+            <a className="underline underline-offset-4" href={`${at}.csv`} download>
+              CSV
+            </a>{' '}
+            <a className="underline underline-offset-4" href={`${at}.json`} download>
+              JSON
+            </a>
+          </p>
+        </div>
+      )}
+    </Sheet>
+  );
+}
+
+/** One line of how it stands, for the plan. */
+export function useSendingLine(lesson: Lesson) {
+  const { sending } = useSending(lesson);
+  const is = sending.data;
+  if (is === undefined) return { done: false, text: '' };
+  const text = said.state(is.posted, is.written, is.back.length);
+  const isPlanned = is.posts || is.letters;
+  return {
+    done: isPlanned && text !== '' && !lesson.findings.some((one) => one.check === 'notSent'),
+    text: text !== '' ? text : isPlanned ? said.planned(is.posts, is.letters) : said.none,
+  };
+}

@@ -1,0 +1,131 @@
+import { useQuery } from '@tanstack/react-query';
+import { useState } from 'react';
+import { api, take, type Schema } from '../../api/client';
+import { problemText } from '../../api/problem';
+import { Button } from '../../ui/Button';
+import { Sheet } from '../../ui/Sheet';
+import { Sign } from '../../ui/Sign';
+import { words } from '../../words';
+import { readyWords } from '../../words/ready';
+import { useSetUp } from './useSetUp';
+
+type Step = Schema['ListedStep'];
+type Lesson = Schema['LessonView'];
+
+/** Steps under the group they are about, in the order of the floor; what is about the class comes first. */
+function byGroup(steps: Step[], lesson: Lesson) {
+  const groups = lesson.floor.groups;
+  const known = new Set(groups.map((group) => group.id));
+  return [
+    { key: 'class', group: null, name: readyWords.ofClass, steps: steps.filter((step) => step.groupId === null) },
+    ...groups.map((group) => ({
+      key: group.id,
+      group,
+      name: group.name,
+      steps: steps.filter((step) => step.groupId === group.id),
+    })),
+    {
+      key: 'gone',
+      group: null,
+      name: readyWords.gone,
+      steps: steps.filter((step) => step.groupId !== null && !known.has(step.groupId)),
+    },
+  ].filter((part) => part.steps.length > 0);
+}
+
+/** Everything that is going to be done, before any of it is; what would lose something is asked about. */
+export function SetUpSheet({ lesson, open, onClose }: { lesson: Lesson; open: boolean; onClose: () => void }) {
+  const [sure, setSure] = useState<string[]>([]);
+  const { carryOut } = useSetUp(lesson);
+  const list = useQuery({
+    queryKey: ['setUpList', lesson.round.id, lesson.setUpList?.digest],
+    queryFn: () => take(api.GET('/api/staff/rounds/{id}/set-up', { params: { path: { id: lesson.round.id } } })),
+    enabled: open,
+    staleTime: 0,
+  });
+  const steps = list.data?.steps ?? [];
+  const asked = steps.filter((step) => step.loses !== null);
+  const ticked = asked.filter((step) => sure.includes(step.key));
+  const isSomething = list.data !== undefined && (list.data.press !== null || ticked.length > 0);
+  return (
+    <Sheet open={open} onClose={onClose} title={readyWords.title} wide>
+      {list.isError && <p role="alert">{problemText(list.error)}</p>}
+      {list.isPending && <p className="py-4 text-soft">{words.common.loading}</p>}
+      {list.data !== undefined && (
+        <>
+          <p className="text-soft">{steps.length === 0 ? readyWords.nothing : readyWords.lead}</p>
+          <div className="mt-3 max-h-[52vh] overflow-y-auto border-y border-line">
+            {byGroup(
+              steps.filter((step) => step.loses === null),
+              lesson,
+            ).map((part) => (
+              <section key={part.key} aria-label={part.name} className="border-b border-line py-2 last:border-0">
+                <h3 className="flex items-center gap-2 font-semibold">
+                  {part.group !== null && <Sign mark={part.group.mark} size={16} />}
+                  {part.name}
+                </h3>
+                <ul>
+                  {part.steps.map((step) => (
+                    <li key={step.key} className="flex flex-wrap items-baseline gap-x-3 py-0.5">
+                      <span className="wrap-anywhere">{step.says}</span>
+                      <span className="text-sm text-soft">{step.because}</span>
+                    </li>
+                  ))}
+                </ul>
+              </section>
+            ))}
+            {asked.length > 0 && (
+              <section aria-label={readyWords.ask} className="border-l-8 border-lost py-2 pl-3">
+                <h3 className="font-semibold">{readyWords.ask}</h3>
+                <ul>
+                  {asked.map((step) => (
+                    <li key={step.key} className="py-1">
+                      <label className="flex items-baseline gap-2">
+                        <input
+                          type="checkbox"
+                          className="size-4 shrink-0 translate-y-0.5 accent-ink"
+                          checked={sure.includes(step.key)}
+                          onChange={(event) =>
+                            setSure(event.target.checked ? [...sure, step.key] : sure.filter((one) => one !== step.key))
+                          }
+                        />
+                        <span className="wrap-anywhere">
+                          {step.says} <span className="text-sm text-soft">{step.because}</span>
+                          <span className="block text-sm font-semibold">{step.loses}</span>
+                        </span>
+                      </label>
+                    </li>
+                  ))}
+                </ul>
+              </section>
+            )}
+          </div>
+          {steps.length > 0 && (
+            <div className="mt-5 flex flex-wrap items-center gap-3">
+              <Button
+                look="main"
+                disabled={!isSomething}
+                busy={carryOut.isPending || (lesson.setUp?.running ?? false)}
+                onClick={() =>
+                  carryOut.mutate(
+                    { digest: list.data.digest, sure: ticked.map((step) => step.key) },
+                    {
+                      onSuccess: () => {
+                        setSure([]);
+                        onClose();
+                      },
+                    },
+                  )
+                }
+              >
+                {list.data.press ?? readyWords.doAll}
+              </Button>
+              {ticked.length > 0 && <span>{readyWords.doTicked(ticked.length)}</span>}
+              <span className="min-w-0 flex-1 text-sm text-soft">{readyWords.left}</span>
+            </div>
+          )}
+        </>
+      )}
+    </Sheet>
+  );
+}

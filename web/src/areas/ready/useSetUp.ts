@@ -1,0 +1,30 @@
+import { useMutation, useQueryClient } from '@tanstack/react-query';
+import { api, take, type Schema } from '../../api/client';
+import { useMessages } from '../../ui/messages';
+
+type Lesson = Schema['LessonView'];
+
+/** Has the set-up list of a round carried out as it was shown, and what failed of it tried again. */
+export function useSetUp(lesson: Pick<Lesson, 'id' | 'round' | 'setUp'>) {
+  const queries = useQueryClient();
+  const { fail } = useMessages();
+  const refresh = () =>
+    Promise.all([
+      queries.invalidateQueries({ queryKey: ['lesson', lesson.id] }),
+      queries.invalidateQueries({ queryKey: ['setUpList', lesson.round.id] }),
+      queries.invalidateQueries({ queryKey: ['sending', lesson.round.id] }),
+    ]);
+  const carryOut = useMutation({
+    mutationFn: (body: Schema['CarryOut']) =>
+      take(api.POST('/api/staff/rounds/{id}/set-up', { params: { path: { id: lesson.round.id } }, body })),
+    onSettled: refresh,
+    onError: fail,
+  });
+  const again = useMutation({
+    mutationFn: ({ setUp, position }: { setUp: string; position: number | null }) =>
+      take(api.POST('/api/staff/set-ups/{id}/again', { params: { path: { id: setUp } }, body: { position } })),
+    onSettled: refresh,
+    onError: fail,
+  });
+  return { carryOut, again };
+}
