@@ -56,12 +56,11 @@ final readonly class Readiness
         private SentReader $sent,
         private Sendings $sendings,
         private Words $words,
-    )
-    {
+    ) {
     }
 
     /**
-     * @param list<StudentView> $students those of the class list who can be seated
+     * @param list<StudentView> $students    those of the class list who can be seated
      * @param list<RoomView>    $rooms
      * @param list<RowView>     $rows
      * @param list<CopySummary> $copies

@@ -37,10 +37,12 @@ final class RightsTest extends AppTestCase
         $students = array_map(fn (int $i): string => $this->lesson->text("students.{$i}.id"), [0, 1]);
         $rule = $this->ask('POST', '/api/staff/classes/'.$this->lesson->text('classId').'/rules', ['kind' => 'apart', 'students' => $students])->text('rule.id');
         $this->ask('POST', '/api/staff/groupings/'.$this->lesson->text('floor.id').'/variants', ['name' => 'Laid aside']);
+        $setUp = $this->beginSetUp($this->lesson);
         $room = $this->ask('POST', '/api/staff/rounds/'.$this->lesson->text('round.id').'/rooms')->text('0.id');
         $this->ids = [
             'classes' => $this->lesson->text('classId'), 'groupings' => $this->lesson->text('floor.id'), 'lessons' => $this->lesson->text('id'), 'rounds' => $this->lesson->text('round.id'),
             'segments' => $this->lesson->text('round.segmentId'), 'students' => $this->lesson->text('students.0.id'), 'rules' => $rule, 'rooms' => $room, 'originals' => $this->lesson->text('handOut.0.original'), 'copies' => $this->lesson->text('copies.0.id'),
+            'set-ups' => $setUp,
             'media' => $this->ask('POST', '/api/staff/media', ['content' => base64_encode(Files::picture())])->is(200)->text('id'),
         ];
     }

@@ -33,6 +33,7 @@ final class FuzzTest extends AppTestCase
     private string $variant;
     private string $rule;
     private string $media;
+    private string $setUpId;
 
     protected function setUp(): void
     {
@@ -41,6 +42,7 @@ final class FuzzTest extends AppTestCase
         $class = $this->lesson->text('classId');
         $this->rule = $this->ask('POST', "/api/staff/classes/{$class}/rules", ['kind' => 'apart', 'students' => [$this->lesson->text('students.0.id'), $this->lesson->text('students.1.id')]])->text('rule.id');
         $this->variant = $this->ask('POST', '/api/staff/groupings/'.$this->lesson->text('floor.id').'/variants', ['name' => 'V'])->text('variants.0.id');
+        $this->setUpId = $this->beginSetUp($this->lesson);
         $this->media = $this->ask('POST', '/api/staff/media', ['content' => base64_encode(Files::picture())])->is(200)->text('id');
         $this->student = $this->join($this->lesson, $this->lesson->text('floor.groups.0.students.0'));
         $this->setRound($this->lesson->text('id'), ['lookSeconds' => 0]);
@@ -116,6 +118,7 @@ final class FuzzTest extends AppTestCase
     {
         $values = [
             'id' => match (true) {
+                str_contains($path, '/set-ups/') => $this->setUpId,
                 str_contains($path, '/staff/media/') => $this->media,
                 str_contains($path, '/copies/') => $this->lesson->text('copies.0.id'),
                 str_contains($path, '/groupings/') => $this->lesson->text('floor.id'),

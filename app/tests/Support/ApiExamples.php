@@ -121,6 +121,8 @@ final class ApiExamples
                 'address' => 'https://maps.larkmouth.example/',
                 'what' => 'balance',
                 'file' => base64_encode("Name\nAda"),
+                'zone' => 'Europe/Berlin',
+                'digest' => str_repeat('0', 32),
                 'email' => 'ines@larkmouth.example',
                 default => 'Student A',
             },

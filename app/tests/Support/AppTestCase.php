@@ -151,6 +151,20 @@ abstract class AppTestCase extends WebTestCase
         return $this->ask('PATCH', "/api/staff/segments/{$segment}", $fields);
     }
 
+    /**
+     * Has the set-up list of a lesson's round carried out; nobody has come to it yet.
+     *
+     * @return string the set-up
+     */
+    protected function beginSetUp(Json $lesson): string
+    {
+        $round = '/api/staff/rounds/'.$lesson->text('round.id').'/set-up';
+        $this->ask('POST', $round, ['digest' => $this->ask('GET', $round)->text('digest')])->is(204);
+        $id = $this->db()->fetchOne('SELECT id FROM set_up WHERE lesson_id = ?', [$lesson->text('id')]);
+
+        return \is_string($id) ? $id : self::fail('nothing to set up');
+    }
+
     protected function nameOf(Json $lesson, string $studentId): string
     {
         foreach (array_keys($lesson->list('students')) as $i) {

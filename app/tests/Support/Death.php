@@ -22,6 +22,10 @@ final class Death implements Middleware
     /** How many statements still come through; null: all. */
     private static ?int $left = null;
 
+    private static ?int $killAt = null;
+    private static ?string $log = null;
+    private static int $seen = 0;
+
     /**
      * @param int               $after how many statements come through
      * @param callable(): mixed $do
@@ -42,8 +46,25 @@ final class Death implements Middleware
         }
     }
 
-    public static function step(): void
+    /**
+     * The whole process is killed, as by the machine it runs on, before a statement.
+     *
+     * @param int|null    $at  before which, from 0; null: before none
+     * @param string|null $log file that is told every statement
+     */
+    public static function ofTheProcess(?int $at, ?string $log): void
     {
+        [self::$killAt, self::$log, self::$seen] = [$at, $log, 0];
+    }
+
+    public static function step(string $sql = ''): void
+    {
+        if (null !== self::$log) {
+            file_put_contents(self::$log, strtok($sql, "\n")."\n", \FILE_APPEND);
+        }
+        if (null !== self::$killAt && self::$seen++ === self::$killAt) {
+            posix_kill((int) getmypid(), \SIGKILL);
+        }
         if (null !== self::$left && --self::$left < 0) {
             self::$left = -1;
             throw new class('SQLSTATE[08006] server closed the connection', '08006') extends AbstractException {};
@@ -58,10 +79,15 @@ final class Death implements Middleware
                 return new class(parent::connect($params)) extends AbstractConnectionMiddleware {
                     public function prepare(string $sql): Statement
                     {
-                        return new class(parent::prepare($sql)) extends AbstractStatementMiddleware {
+                        return new class(parent::prepare($sql), $sql) extends AbstractStatementMiddleware {
+                            public function __construct(Statement $statement, private readonly string $sql)
+                            {
+                                parent::__construct($statement);
+                            }
+
                             public function execute(): Result
                             {
-                                Death::step();
+                                Death::step($this->sql);
 
                                 return parent::execute();
                             }
@@ -70,7 +96,7 @@ final class Death implements Middleware
 
                     public function query(string $sql): Result
                     {
-                        Death::step();
+                        Death::step($sql);
 
                         return parent::query($sql);
                     }
@@ -79,7 +105,7 @@ final class Death implements Middleware
                     {
                         // The server itself forgets what was in a transaction, and to begin or end one is no step of its own.
                         if (1 !== preg_match('/^(SAVEPOINT|ROLLBACK|RELEASE) /', $sql)) {
-                            Death::step();
+                            Death::step($sql);
                         }
 
                         return parent::exec($sql);

@@ -35,6 +35,19 @@ final class Outside
         return \is_array($states) ? array_map(strval(...), array_keys($states)) : [];
     }
 
+    /**
+     * @return int how many rooms the meeting service has whose names begin so
+     */
+    public static function roomsNamed(string $beginning): int
+    {
+        $count = 0;
+        foreach ((array) (self::ask('GET', '/api/rooms?named='.rawurlencode($beginning), 'MEETING_TOKEN')['rooms'] ?? []) as $name) {
+            $count += \is_string($name) && str_starts_with($name, $beginning) ? 1 : 0;
+        }
+
+        return $count;
+    }
+
     /** A short recording of a room. */
     public static function record(string $room): void
     {
@@ -65,18 +78,18 @@ final class Outside
 
     public static function setting(string $name): string
     {
-        $value = $_ENV[$name] ?? null;
+        $value = $_ENV[$name] ?? getenv($name);
 
         return \is_string($value) ? $value : throw new \LogicException("{$name} is not set: no instance runs.");
     }
 
     /**
-     * @param array<string, mixed> $body
+     * @param array<string, mixed>|null $body
      *
      * @return array<array-key, mixed>
      */
-    private static function ask(string $method, string $path, string $token, array $body): array
+    private static function ask(string $method, string $path, string $token, ?array $body = null): array
     {
-        return HttpClient::create()->request($method, self::setting('MEETING_URL').$path, ['json' => $body, 'auth_bearer' => self::setting($token)])->toArray();
+        return HttpClient::create()->request($method, self::setting('MEETING_URL').$path, (null === $body ? [] : ['json' => $body]) + ['auth_bearer' => self::setting($token)])->toArray();
     }
 }

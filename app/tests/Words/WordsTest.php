@@ -13,7 +13,7 @@ use Symfony\Component\Yaml\Yaml;
 final class WordsTest extends TestCase
 {
     /** Only asked for under a name that is put together. */
-    private const PUT_TOGETHER = '/^(grouping|roster)\.export\.|^validators\.|^lists\.|^mail\.(password|invitation)\.|^ready\.mend\./';
+    private const PUT_TOGETHER = '/^(grouping|roster)\.export\.|^validators\.|^lists\.|^mail\.(password|invitation)\.|^ready\.(mend|export|letter|set_up\.count)\./';
 
     #[DataProvider('sentences')]
     public function test_what_the_computation_says_is_said_as_a_teacher_would(string $sentence, Message $message): void

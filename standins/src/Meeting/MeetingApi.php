@@ -32,6 +32,13 @@ final readonly class MeetingApi
         });
     }
 
+    /** Which rooms there are whose names begin so. */
+    #[Route('/api/rooms', methods: ['GET'])]
+    public function rooms(Request $request): JsonResponse
+    {
+        return $this->mayAsk($request) ? new JsonResponse(['rooms' => $this->store->named((string) $request->query->get('named'))]) : new JsonResponse(['error' => 'unknown token'], 401);
+    }
+
     #[Route('/api/rooms/{room}', methods: ['PUT'])]
     public function change(string $room, Request $request): JsonResponse
     {

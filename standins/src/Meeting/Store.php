@@ -120,6 +120,14 @@ final readonly class Store
         );
     }
 
+    /**
+     * @return list<string> names of the rooms whose names begin so
+     */
+    public function named(string $beginning): array
+    {
+        return array_column($this->db->rows('SELECT name FROM room WHERE starts_with(name, ?) ORDER BY id', [$beginning]), 'name');
+    }
+
     public function hasRoom(string $room): bool
     {
         return [] !== $this->db->rows('SELECT id FROM room WHERE id = ?', [$room]);

@@ -35,7 +35,7 @@ final readonly class Postings
     {
         $sending = $this->sendings->of($round);
         $view = $this->handouts->of($round);
-        $line = fn (WorkLine $work): Message => null === $work->variant
+        $line = static fn (WorkLine $work): Message => null === $work->variant
             ? new Message('print.work', ['title' => $work->title, 'way' => $work->way->value])
             : new Message('print.work_in_variant', ['title' => $work->title, 'way' => $work->way->value, 'variant' => $work->variant]);
         $audience = [];

@@ -10,9 +10,9 @@ namespace FreshHuddle\App\Ready\SetUp;
 final readonly class SetUpListView
 {
     /**
-     * @param string         $digest says which list this is
-     * @param string|null    $press  what one press does, in words; null: nothing
-     * @param int            $asks   how many steps lose something, and are done only if somebody says so
+     * @param string           $digest says which list this is
+     * @param string|null      $press  what one press does, in words; null: nothing
+     * @param int              $asks   how many steps lose something, and are done only if somebody says so
      * @param list<ListedStep> $steps  in the order in which they are done
      */
     public function __construct(public string $digest, public ?string $press, public int $asks, public array $steps)

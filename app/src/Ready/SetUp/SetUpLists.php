@@ -107,7 +107,7 @@ final readonly class SetUpLists
 
     /**
      * @return array{copies: list<WantedCopy>, waiting: list<string>} what there should be, and originals whose copies are
-     *                                                              left as they are
+     *                                                                left as they are
      */
     private function wantedCopies(Round $round, Floor $floor): array
     {
@@ -134,9 +134,9 @@ final readonly class SetUpLists
     /**
      * What belongs to somebody on the list who has no seat just now waits for them.
      *
-     * @param array<string, string>                                      $names
+     * @param array<string, string>                                  $names
      * @param array{copies: list<WantedCopy>, waiting: list<string>} $wanted
-     * @param list<CopySummary>|null                                     $copies
+     * @param list<CopySummary>|null                                 $copies
      *
      * @return list<CopyThere>
      */

@@ -23,7 +23,7 @@ final readonly class SetUpList
     }
 
     /**
-     * Complexity: O(n log n) in the number of rooms, members, copies, posts and letters
+     * Complexity: O(n log n) in the number of rooms, members, copies, posts and letters.
      */
     public static function of(Wanted $wanted, There $there): self
     {

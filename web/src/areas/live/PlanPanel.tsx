@@ -19,7 +19,7 @@ import { ReadyNow, WorthALook } from '../ready/ReadyNow';
 import { SendingSheet, useSendingLine } from '../ready/SendingSheet';
 import { SetUpProgress } from '../ready/SetUpProgress';
 import { SetUpSheet } from '../ready/SetUpSheet';
-import { useSetUp } from '../ready/useSetUp';
+import { useLooking, useSetUp } from '../ready/useSetUp';
 import { readyWords } from '../../words/ready';
 import { nextStep, setUp, stops, type NextKind, type NextStep } from './nextStep';
 import { command, useCommand } from './useCommand';
@@ -197,6 +197,7 @@ export function PlanPanel({
     onError: fail,
   });
   const { carryOut } = useSetUp(lesson);
+  useLooking(lesson, !lesson.template && !again);
   const [sheet, setSheet] = useState<'list' | 'sending' | null>(null);
   const sending = useSendingLine(lesson);
   const list = lesson.setUpList;

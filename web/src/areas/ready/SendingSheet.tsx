@@ -1,4 +1,4 @@
-import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { keepPreviousData, useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { api, take, type Schema } from '../../api/client';
 import { problemText } from '../../api/problem';
 import { Field } from '../../ui/Field';
@@ -16,7 +16,8 @@ export function useSending(lesson: Lesson) {
   const { fail } = useMessages();
   const path = { params: { path: { id: lesson.round.id } } };
   const sending = useQuery({
-    queryKey: ['sending', lesson.round.id],
+    queryKey: ['sending', lesson.round.id, lesson.setUpList?.digest, lesson.setUp?.running],
+    placeholderData: keepPreviousData,
     queryFn: () => take(api.GET('/api/staff/rounds/{id}/sending', path)),
   });
   const save = useMutation({

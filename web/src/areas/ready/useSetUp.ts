@@ -1,8 +1,24 @@
-import { useMutation, useQueryClient } from '@tanstack/react-query';
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { api, take, type Schema } from '../../api/client';
 import { useMessages } from '../../ui/messages';
 
 type Lesson = Schema['LessonView'];
+
+/** Services forget: while a round is planned, it is looked now and then whether what was made outside is still there. */
+export function useLooking(lesson: Lesson, isPlanned: boolean) {
+  const id = lesson.round.id;
+  const isOutside = lesson.rooms.some((room) => room.source === 'meetingService' && room.state !== 'planned');
+  useQuery({
+    queryKey: ['look', id],
+    queryFn: async () => {
+      await take(api.POST('/api/staff/rounds/{id}/look', { params: { path: { id } } }));
+      return true;
+    },
+    enabled: isPlanned && isOutside && lesson.setUp?.running !== true,
+    staleTime: 60_000,
+    retry: false,
+  });
+}
 
 /** Has the set-up list of a round carried out as it was shown, and what failed of it tried again. */
 export function useSetUp(lesson: Pick<Lesson, 'id' | 'round' | 'setUp'>) {

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace FreshHuddle\App\Ready\SetUp\Work;
 
+use FreshHuddle\App\Lesson\Round;
 use FreshHuddle\App\Materials\Exception\MaterialsRefused;
 use FreshHuddle\App\Materials\HandOut\HandingOut;
-use FreshHuddle\App\Lesson\Round;
 use FreshHuddle\App\Ready\SetUp\Step;
 use FreshHuddle\Core\Ready\SetUp\StepKind;
 

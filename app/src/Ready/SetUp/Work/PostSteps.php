@@ -33,8 +33,7 @@ final class PostSteps implements StepWork
         private readonly SentReader $sent,
         private readonly Roster $roster,
         private readonly Staff $staff,
-    )
-    {
+    ) {
     }
 
     public static function kinds(): array
