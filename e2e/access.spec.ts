@@ -70,8 +70,7 @@ for (const scheme of ['light', 'dark'] as const) {
     await t.getByLabel('What do students do here?').last().fill('What do you all say?');
     await expect(t.getByRole('status').filter({ hasText: /^Saved$/ })).toBeVisible();
     await isOpenToAll(t, 'the original');
-    await t.getByRole('button', { name: 'Make 3 rooms' }).click();
-    await t.getByRole('button', { name: 'Make 2 copies' }).click();
+    await t.getByRole('button', { name: 'Set up 3 rooms and 2 copies' }).click();
     const ada = await student(browser, doorWord, 'Ada', scheme);
     await isOpenToAll(ada.page, 'before the lesson');
     await t.getByRole('button', { name: 'Send 4 students to 2 rooms' }).click();

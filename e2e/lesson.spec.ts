@@ -141,15 +141,7 @@ test('a lesson from the class list to groups at work and back', async ({ browser
     await expect(table(t, 'Upstream')).toBeVisible();
   });
 
-  await test.step('rooms, with a failure on the way', async () => {
-    await misbehave('refuse', 1, 'make');
-    await t.getByRole('button', { name: 'Make 3 rooms' }).click();
-    await expect(t.getByText('The meeting service refused')).toBeVisible();
-    await t.getByRole('button', { name: 'Try 1 room again' }).click();
-    await expect(t.getByText('3 rooms ready')).toBeVisible();
-  });
-
-  await test.step('an original and its copies', async () => {
+  await test.step('an original', async () => {
     await t.getByRole('button', { name: 'Write the original' }).click();
     await t.getByLabel('Title', { exact: true }).fill('The bend');
     await t.getByRole('button', { name: '+ Text to read' }).click();
@@ -159,8 +151,16 @@ test('a lesson from the class list to groups at work and back', async ({ browser
     await t.getByRole('button', { name: '+ One answer together' }).click();
     await t.getByLabel('What do students do here?').last().fill('What do you all say?');
     await expect(t.getByRole('status').filter({ hasText: /^Saved$/ })).toBeVisible();
-    await t.getByRole('button', { name: 'Make 2 copies' }).click();
+  });
+
+  await test.step('set up in one press, with a failure on the way: the rest goes on', async () => {
+    await misbehave('refuse', 1, 'make');
+    await t.getByRole('button', { name: 'Set up 3 rooms and 2 copies' }).click();
+    await expect(t.getByRole('region', { name: 'Set-up list' })).toContainText('The meeting service refused');
     await expect(t.getByText('2 copies handed out')).toBeVisible();
+    await t.getByRole('region', { name: 'Set-up list' }).getByRole('button', { name: 'Try again' }).click();
+    await expect(t.getByText('3 rooms ready')).toBeVisible();
+    await expect(t.getByRole('region', { name: 'Set-up list' })).toHaveCount(0);
     await t.getByRole('tab', { name: 'Floor', exact: true }).click();
   });
 

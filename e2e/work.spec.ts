@@ -85,8 +85,7 @@ test('one original becomes the work of six groups, and of each student in them',
     await t.getByRole('button', { name: 'As a student sees it' }).click();
     await expect(t.getByText('Try it: nothing you fill in here is kept.')).toBeVisible();
     await isOpenToAll(t, 'materials');
-    await t.getByRole('button', { name: 'Make 7 rooms' }).click();
-    await t.getByRole('button', { name: 'Make 6 copies' }).click();
+    await t.getByRole('button', { name: 'Set up 7 rooms and 6 copies' }).click();
     await expect(t.getByText('6 copies handed out')).toBeVisible();
     console.log(`One original for six groups: ${presses()} presses.`);
   });

@@ -29,6 +29,7 @@ final readonly class LinkLists
     public function __construct(
         private Rooms $rooms,
         private RoundRooms $ofRound,
+        private RoomSources $sources,
         private RoomReader $reader,
         private RoomStore $store,
         private FloorStore $floors,
@@ -89,6 +90,11 @@ final readonly class LinkLists
             $this->store->links($class->teacher->id, $links, $from);
         } catch (NoLinkYet $e) {
             throw RoomsRefused::because($e->says, 'text');
+        }
+        $isAll = [] === array_filter($rooms, static fn (RoomView $room): bool => !isset($links[$room->id]) && SourceKind::OwnLinks !== $room->source);
+        if ($isAll) {
+            // Who has said where everybody meets will say it for the next groups too.
+            $this->sources->save($class, new SaveRoomSource(SourceKind::OwnLinks));
         }
         foreach (array_keys($links) as $roomId) {
             $this->rooms->begin($roomId, SourceKind::OwnLinks);

@@ -14,11 +14,13 @@ use FreshHuddle\App\Rooms\Meeting\MeetingServiceFailed;
 use FreshHuddle\App\Rooms\Meeting\RoomService;
 use FreshHuddle\App\Rooms\Source\Sources;
 use FreshHuddle\App\Roster\SchoolClass;
+use FreshHuddle\App\Words\Words;
 use FreshHuddle\Core\Grouping\Exception\NotOnTheFloor;
 use FreshHuddle\Core\Grouping\Floor;
 use FreshHuddle\Core\Rooms\MainSession;
 use FreshHuddle\Core\Rooms\NamePattern;
 use FreshHuddle\Core\Rooms\RoomPurpose;
+use FreshHuddle\Core\Rooms\RoomState;
 use Psr\EventDispatcher\EventDispatcherInterface;
 
 /**
@@ -38,6 +40,7 @@ final readonly class RoundRooms
         private Sources $sources,
         private RoomService $service,
         private EventDispatcherInterface $events,
+        private Words $words,
         private Clock $clock,
     ) {
     }
@@ -76,7 +79,10 @@ final readonly class RoundRooms
         } catch (MeetingServiceFailed $e) {
             if ($e->missing) {
                 $this->lose($room);
-                throw MeetingServiceFailed::untrue();
+                $e = MeetingServiceFailed::untrue();
+            }
+            if (!$room->state->hasLink()) {
+                $this->store->note($room->id, RoomState::Failed, $this->words->say($e->says));
             }
             throw $e;
         }

@@ -26,7 +26,7 @@ final readonly class WithoutRoom implements Check
         $without = array_values(array_filter($plan->groups, static function (PlannedGroup $group) use ($plan, $places): bool {
             $room = $places[$group->id] ?? null;
 
-            return SourceKind::Classroom !== ($room->source ?? $plan->source) && (null === $room || RoomState::Planned === $room->state);
+            return SourceKind::Classroom !== ($room->source ?? $plan->source) && (null === $room || RoomState::Planned === $room->state || ($plan->settingUp && !$room->state->hasLink()));
         }));
         if ([] === $without) {
             return [];

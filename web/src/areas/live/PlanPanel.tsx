@@ -340,6 +340,7 @@ export function PlanPanel({
       </div>
       {!lesson.template && !goesOn && (
         <WorthALook
+          main={stops(lesson)[0]}
           findings={lesson.findings.filter((one) => one.weight === 'look' || one.check !== stops(lesson)[0]?.check)}
           onMend={(finding) => run[finding.mend](finding.subject)}
         />

@@ -22,7 +22,16 @@ export function ReadyNow({ stops }: { stops: Finding[] }) {
 }
 
 /** What comes after that, and what stops nothing, each with its press. */
-export function WorthALook({ findings, onMend }: { findings: Finding[]; onMend: (finding: Finding) => void }) {
+export function WorthALook({
+  findings,
+  main,
+  onMend,
+}: {
+  findings: Finding[];
+  /** What the main press mends: the same press does not stand on the page twice. */
+  main: Finding | undefined;
+  onMend: (finding: Finding) => void;
+}) {
   if (findings.length === 0) return null;
   const title = findings.some((finding) => finding.weight === 'stop') ? words.next.afterThat : words.next.look;
   return (
@@ -34,7 +43,7 @@ export function WorthALook({ findings, onMend }: { findings: Finding[]; onMend: 
             <span className={`block wrap-anywhere ${finding.weight === 'stop' ? 'font-semibold' : ''}`}>
               {finding.says}
             </span>
-            {finding.mend !== 'wait' && (
+            {finding.mend !== 'wait' && !(finding.mend === main?.mend && finding.subject === main.subject) && (
               <Button look="quiet" className="text-sm" onClick={() => onMend(finding)}>
                 {finding.press}
               </Button>

@@ -54,7 +54,31 @@ export function SetUpSheet({ lesson, open, onClose }: { lesson: Lesson; open: bo
       {list.data !== undefined && (
         <>
           <p className="text-soft">{steps.length === 0 ? readyWords.nothing : readyWords.lead}</p>
-          <div className="mt-3 max-h-[52vh] overflow-y-auto border-y border-line">
+          {steps.length > 0 && (
+            <div className="mt-4 flex flex-wrap items-center gap-3">
+              <Button
+                look="main"
+                disabled={!isSomething}
+                busy={carryOut.isPending || (lesson.setUp?.running ?? false)}
+                onClick={() =>
+                  carryOut.mutate(
+                    { digest: list.data.digest, sure: ticked.map((step) => step.key) },
+                    {
+                      onSuccess: () => {
+                        setSure([]);
+                        onClose();
+                      },
+                    },
+                  )
+                }
+              >
+                {list.data.press ?? readyWords.doAll}
+              </Button>
+              {ticked.length > 0 && <span>{readyWords.doTicked(ticked.length)}</span>}
+              <span className="min-w-0 flex-1 text-sm text-soft">{readyWords.left}</span>
+            </div>
+          )}
+          <div className="mt-4 border-y border-line">
             {byGroup(
               steps.filter((step) => step.loses === null),
               lesson,
@@ -100,30 +124,6 @@ export function SetUpSheet({ lesson, open, onClose }: { lesson: Lesson; open: bo
               </section>
             )}
           </div>
-          {steps.length > 0 && (
-            <div className="mt-5 flex flex-wrap items-center gap-3">
-              <Button
-                look="main"
-                disabled={!isSomething}
-                busy={carryOut.isPending || (lesson.setUp?.running ?? false)}
-                onClick={() =>
-                  carryOut.mutate(
-                    { digest: list.data.digest, sure: ticked.map((step) => step.key) },
-                    {
-                      onSuccess: () => {
-                        setSure([]);
-                        onClose();
-                      },
-                    },
-                  )
-                }
-              >
-                {list.data.press ?? readyWords.doAll}
-              </Button>
-              {ticked.length > 0 && <span>{readyWords.doTicked(ticked.length)}</span>}
-              <span className="min-w-0 flex-1 text-sm text-soft">{readyWords.left}</span>
-            </div>
-          )}
         </>
       )}
     </Sheet>

@@ -194,7 +194,11 @@ export function RoomsView({
     <div className="floor-paper flex-1 overflow-y-auto px-5 py-5">
       <SourceBar classId={lesson.classId} />
       <div className="mt-4 flex flex-wrap gap-3">
-        {source === 'ownLinks' && <Button onClick={() => onPasting(true)}>{words.paste}</Button>}
+        {source !== 'classroom' && (
+          <Button look={source === 'ownLinks' ? 'plain' : 'quiet'} onClick={() => onPasting(true)}>
+            {words.paste}
+          </Button>
+        )}
         {source !== 'ownLinks' && missing > 0 && lesson.floor.groups.length > 0 && (
           <Button busy={rooms.make.isPending} onClick={() => rooms.make.mutate(undefined, { onError: fail })}>
             {source === 'namePattern' ? words.addresses(missing) : words.make(missing)}
