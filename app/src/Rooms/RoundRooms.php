@@ -8,7 +8,6 @@ use Doctrine\ORM\EntityManagerInterface;
 use FreshHuddle\App\Database\Clock;
 use FreshHuddle\App\Grouping\Floor\FloorStore;
 use FreshHuddle\App\Lesson\Round;
-use FreshHuddle\App\Rooms\Event\RoomsChanged;
 use FreshHuddle\App\Rooms\Exception\NoLinkYet;
 use FreshHuddle\App\Rooms\Meeting\MeetingServiceFailed;
 use FreshHuddle\App\Rooms\Meeting\RoomService;
@@ -21,10 +20,10 @@ use FreshHuddle\Core\Rooms\MainSession;
 use FreshHuddle\Core\Rooms\NamePattern;
 use FreshHuddle\Core\Rooms\RoomPurpose;
 use FreshHuddle\Core\Rooms\RoomState;
-use Psr\EventDispatcher\EventDispatcherInterface;
 
 /**
- * The rooms of a round, the main session among them, one at a time: brought about, named, let go of.
+ * The rooms of a round, the main session among them, one at a time: brought about, named, let go of. Whoever does many of
+ * them says afterwards that rooms have changed.
  */
 final readonly class RoundRooms
 {
@@ -39,7 +38,6 @@ final readonly class RoundRooms
         private RoomSources $roomSources,
         private Sources $sources,
         private RoomService $service,
-        private EventDispatcherInterface $events,
         private Words $words,
         private Clock $clock,
     ) {
@@ -86,7 +84,6 @@ final readonly class RoundRooms
             }
             throw $e;
         }
-        $this->events->dispatch(new RoomsChanged($class->id));
     }
 
     /**
@@ -102,7 +99,6 @@ final readonly class RoundRooms
             $room->name = $name;
             $this->sources->get($room->source)->change($room);
             $this->store->rename($room->id, $name, false);
-            $this->events->dispatch(new RoomsChanged($room->class->id));
         }
     }
 
@@ -121,7 +117,6 @@ final readonly class RoundRooms
             $this->sources->get($room->source)->retire($room->externalId);
         }
         $this->store->takeAway($roomId);
-        $this->events->dispatch(new RoomsChanged($room->class->id));
     }
 
     /**

@@ -33,9 +33,8 @@ enum Direction: string
     {
         $said = mb_strtolower($language);
         foreach (self::FROM_RIGHT as $code) {
-            $names = [$code, mb_strtolower((string) \Locale::getDisplayLanguage($code, 'en')), mb_strtolower((string) \Locale::getDisplayLanguage($code, $code))];
-            foreach ($names as $name) {
-                if ($said === $name || str_starts_with($said, $name.'-') || str_starts_with($said, $name.'_') || str_starts_with($said, $name.' ')) {
+            foreach ([$code, mb_strtolower((string) \Locale::getDisplayLanguage($code, 'en')), mb_strtolower((string) \Locale::getDisplayLanguage($code, $code))] as $name) {
+                if (1 === preg_match('/^'.preg_quote($name, '/').'(?:[-_ ]|$)/Du', $said)) {
                     return true;
                 }
             }

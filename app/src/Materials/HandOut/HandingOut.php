@@ -201,14 +201,12 @@ final readonly class HandingOut
     }
 
     /**
-     * Makes the copies of one original that one table is to have, and brings those up to date where nobody has written. They
-     * begin with what was written last time where there was one. Safe to do twice.
-     *
-     * @param string|null $group null: what is for all
+     * Makes the copies of one original that are missing, and brings those up to date where nobody has written. They begin with
+     * what was written last time where there was one. Safe to do twice.
      *
      * @throws MaterialsRefused if the original is not finished
      */
-    public function makeFor(Round $round, string $originalId, ?string $group): void
+    public function makeOf(Round $round, string $originalId): void
     {
         $floor = $this->floors->now($round->grouping->id);
         foreach ($this->plan->rows($round->id) as $row) {
@@ -219,8 +217,7 @@ final readonly class HandingOut
             if (null !== $unfinished) {
                 throw MaterialsRefused::because($unfinished->says, 'blocks');
             }
-            $here = static fn (CopyDue $due): bool => ($due->group ?? (null === $due->student ? null : $floor->groupOf($due->student)?->id)) === $group;
-            $this->em->wrapInTransaction(fn (): array => $this->makeRow($round, $row, $floor, true, $here));
+            $this->em->wrapInTransaction(fn (): array => $this->makeRow($round, $row, $floor, true));
         }
     }
 
@@ -235,18 +232,16 @@ final readonly class HandingOut
     }
 
     /**
-     * @param (callable(CopyDue): bool)|null $which null: all that are due
-     *
      * @return array{int, int, list<string>}
      */
-    private function makeRow(Round $round, HandOutRow $row, Floor $floor, bool $goOn, ?callable $which = null): array
+    private function makeRow(Round $round, HandOutRow $row, Floor $floor, bool $goOn): array
     {
         $master = $this->master($row);
         $original = $this->cupboard->original($master);
         $earlier = $goOn && null !== $round->lesson->begunFrom ? $this->store->earlier($round->id, $master->id) : [];
         $pages = [];
         $copies = [];
-        foreach (array_filter($this->due->of($row, $floor), $which ?? static fn (): bool => true) as $due) {
+        foreach ($this->due->of($row, $floor) as $due) {
             $pages[$due->variant] ??= Pages::text($original->forCopies($due->variant));
             $before = $earlier["{$due->group}|{$due->student}"] ?? null;
             $copies[] = ['due' => $due, 'name' => $this->name($round, $floor, $due, $master->title), 'pages' => null === $before ? $pages[$due->variant] : Pages::text($this->added($before, $original->forCopies($due->variant)))];

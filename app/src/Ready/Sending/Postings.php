@@ -7,6 +7,7 @@ namespace FreshHuddle\App\Ready\Sending;
 use FreshHuddle\App\Grouping\Floor\FloorStore;
 use FreshHuddle\App\Lesson\Round;
 use FreshHuddle\App\Materials\Paper\Handouts;
+use FreshHuddle\App\Materials\Paper\HandoutsView;
 use FreshHuddle\App\Materials\Paper\WorkLine;
 use FreshHuddle\App\Ready\Portal\Posting;
 use FreshHuddle\App\Words\Words;
@@ -29,12 +30,14 @@ final readonly class Postings
     }
 
     /**
+     * @param HandoutsView|null $view the round on paper; null: to be worked out
+     *
      * @return array<string, Posting> by group's id, in the order of the floor
      */
-    public function of(Round $round): array
+    public function of(Round $round, ?HandoutsView $view = null): array
     {
         $sending = $this->sendings->of($round);
-        $view = $this->handouts->of($round);
+        $view ??= $this->handouts->of($round);
         $line = static fn (WorkLine $work): Message => null === $work->variant
             ? new Message('print.work', ['title' => $work->title, 'way' => $work->way->value])
             : new Message('print.work_in_variant', ['title' => $work->title, 'way' => $work->way->value, 'variant' => $work->variant]);

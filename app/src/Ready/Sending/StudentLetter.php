@@ -13,19 +13,12 @@ final readonly class StudentLetter
 {
     /**
      * @param list<string> $lines what it says, a paragraph each
+     * @param string       $digest see LetterFacts
      * @param string       $link  their own way in
      * @param string       $press what is on the link
      */
-    public function __construct(public string $student, public string $address, public string $subject, public array $lines, public string $link, public string $press, public Direction $direction)
+    public function __construct(public string $student, public string $address, public string $subject, public array $lines, public string $link, public string $press, public Direction $direction, public string $digest)
     {
-    }
-
-    /**
-     * @return string 32 hexadecimal digits; the same for letters that say the same
-     */
-    public function digest(): string
-    {
-        return hash('xxh128', json_encode([$this->subject, $this->lines, $this->link], \JSON_THROW_ON_ERROR));
     }
 
     public function text(): string

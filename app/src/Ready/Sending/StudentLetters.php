@@ -6,6 +6,7 @@ namespace FreshHuddle\App\Ready\Sending;
 
 use FreshHuddle\App\Lesson\Round;
 use FreshHuddle\App\Materials\Paper\Handouts;
+use FreshHuddle\App\Materials\Paper\HandoutsView;
 use FreshHuddle\App\Roster\Roster;
 use FreshHuddle\App\Roster\Student;
 use FreshHuddle\App\Words\Direction;
@@ -33,9 +34,13 @@ final readonly class StudentLetters
     }
 
     /**
-     * @return array<string, StudentLetter> by student
+     * What each letter is about, before it is put in words.
+     *
+     * @param HandoutsView|null $view the round on paper; null: to be worked out
+     *
+     * @return array<string, LetterFacts> by student
      */
-    public function of(Round $round): array
+    public function facts(Round $round, ?HandoutsView $view = null): array
     {
         $students = [];
         foreach ($this->roster->students($round->lesson->class) as $student) {
@@ -46,40 +51,66 @@ final readonly class StudentLetters
         if ([] === $students) {
             return [];
         }
-        $view = $this->handouts->of($round);
-        $letters = [];
+        $view ??= $this->handouts->of($round);
+        $zone = $this->sendings->of($round)->zone;
+        $facts = [];
         foreach ($view->slips as $slip) {
             $student = $students[$slip->id] ?? null;
             if (null === $student || null === $slip->group) {
                 continue;
             }
-            $group = $view->groups[$slip->group - 1];
-            $said = ['name' => $slip->name, 'class' => $view->className, 'lesson' => $view->title, 'group' => $group->name, 'number' => (int) $slip->seat, 'role' => $slip->role, 'task' => $slip->task];
-            $lines = array_map(fn (string $code): string => $this->words->say(new Message('ready.letter.'.$code, $said)), [
-                'hello',
-                'seat',
-                ...('' === $slip->role ? [] : ['role']),
-                ...('' === $slip->task ? [] : ['task']),
-            ]);
-            if (null !== $view->startsAt) {
-                $lines[] = $this->words->say(new Message('ready.letter.starts', ['at' => self::moment($view->startsAt, $this->sendings->of($round)->zone)]));
-            }
-            if ('' !== trim($round->segment->instructions)) {
-                $lines[] = trim($round->segment->instructions);
-            }
-            $lines[] = $this->words->say(new Message('ready.letter.first'));
-            $letters[$student->id] = new StudentLetter(
-                $student->id,
+            $facts[$student->id] = new LetterFacts(
                 (string) $student->email,
-                $this->words->say(new Message('ready.letter.subject', $said)),
-                $lines,
-                $this->publicUrl.$slip->pass,
-                $this->words->say(new Message('ready.letter.press')),
-                Direction::of(self::language($student), $student->name),
+                $slip,
+                $view->groups[$slip->group - 1]->name,
+                $view->className,
+                $view->title,
+                $view->startsAt,
+                $zone,
+                trim($round->segment->instructions),
+                self::language($student),
             );
         }
 
-        return $letters;
+        return $facts;
+    }
+
+    /**
+     * @return array<string, StudentLetter> by student
+     */
+    public function of(Round $round): array
+    {
+        return array_map($this->letter(...), $this->facts($round));
+    }
+
+    private function letter(LetterFacts $facts): StudentLetter
+    {
+        $slip = $facts->slip;
+        $said = ['name' => $slip->name, 'class' => $facts->class, 'lesson' => $facts->lesson, 'group' => $facts->group, 'number' => (int) $slip->seat, 'role' => $slip->role, 'task' => $slip->task];
+        $lines = array_map(fn (string $code): string => $this->words->say(new Message('ready.letter.'.$code, $said)), [
+            'hello',
+            'seat',
+            ...('' === $slip->role ? [] : ['role']),
+            ...('' === $slip->task ? [] : ['task']),
+        ]);
+        if (null !== $facts->startsAt) {
+            $lines[] = $this->words->say(new Message('ready.letter.starts', ['at' => self::moment($facts->startsAt, $facts->zone)]));
+        }
+        if ('' !== $facts->instructions) {
+            $lines[] = $facts->instructions;
+        }
+        $lines[] = $this->words->say(new Message('ready.letter.first'));
+
+        return new StudentLetter(
+            $slip->id,
+            $facts->address,
+            $this->words->say(new Message('ready.letter.subject', $said)),
+            $lines,
+            $this->publicUrl.$slip->pass,
+            $this->words->say(new Message('ready.letter.press')),
+            Direction::of($facts->language, $slip->name),
+            $facts->digest(),
+        );
     }
 
     private static function language(Student $student): string

@@ -9,6 +9,7 @@ use FreshHuddle\App\Grouping\Floor\FloorStore;
 use FreshHuddle\App\Lesson\Round;
 use FreshHuddle\App\Materials\HandOut\CopySummary;
 use FreshHuddle\App\Materials\HandOut\HandingOut;
+use FreshHuddle\App\Materials\Paper\Handouts;
 use FreshHuddle\App\Ready\Sending\Postings;
 use FreshHuddle\App\Ready\Sending\Sendings;
 use FreshHuddle\App\Ready\Sending\SentKind;
@@ -52,6 +53,7 @@ final readonly class SetUpLists
         private RoomService $service,
         private Occupants $occupants,
         private HandingOut $handingOut,
+        private Handouts $handouts,
         private Sendings $sendings,
         private Postings $postings,
         private StudentLetters $letters,
@@ -84,10 +86,11 @@ final readonly class SetUpLists
         $wantedCopies = $this->wantedCopies($round, $floor);
         $sending = $this->sendings->of($round);
         $posts = $letters = [];
-        foreach ($sending->posts ? $this->postings->of($round) : [] as $group => $posting) {
+        $view = $sending->posts || $sending->letters ? $this->handouts->of($round) : null;
+        foreach ($sending->posts ? $this->postings->of($round, $view) : [] as $group => $posting) {
             $posts[] = new WantedPost($group, $posting->audience, $posting->digest());
         }
-        foreach ($sending->letters ? $this->letters->of($round) : [] as $student => $letter) {
+        foreach ($sending->letters ? $this->letters->facts($round, $view) : [] as $student => $letter) {
             $letters[] = new WantedLetter($student, $letter->address, $letter->digest());
         }
         $postsThere = $lettersThere = [];

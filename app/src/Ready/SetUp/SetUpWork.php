@@ -11,6 +11,7 @@ use FreshHuddle\App\Ready\Portal\PortalFailed;
 use FreshHuddle\App\Ready\SetUp\Work\PostSteps;
 use FreshHuddle\App\Ready\SetUp\Work\StepNotDone;
 use FreshHuddle\App\Ready\SetUp\Work\StepWork;
+use FreshHuddle\App\Rooms\Event\RoomsChanged;
 use FreshHuddle\App\Rooms\Meeting\MeetingServiceFailed;
 use FreshHuddle\App\Rooms\RoundRooms;
 use FreshHuddle\App\Stream\Audience;
@@ -21,6 +22,7 @@ use FreshHuddle\App\Worker\TaskHandler;
 use FreshHuddle\Core\Message;
 use FreshHuddle\Core\Ready\SetUp\StepKind;
 use FreshHuddle\Core\Rooms\MainSession;
+use Psr\EventDispatcher\EventDispatcherInterface;
 use Symfony\Component\DependencyInjection\Attribute\AutowireIterator;
 
 /**
@@ -50,6 +52,7 @@ final readonly class SetUpWork implements TaskHandler
         private SetUpStore $store,
         private RoundRooms $rooms,
         private PostSteps $posts,
+        private EventDispatcherInterface $events,
         private Stream $stream,
         private Words $words,
         private Clock $clock,
@@ -99,7 +102,7 @@ final readonly class SetUpWork implements TaskHandler
         $later = $this->earliest($setUp) ?? $this->look($setUp);
         if (null === $later) {
             $this->store->finish($setUp->id);
-            $this->stream->publish([Audience::everybody($round->lesson->id)], ['kind' => 'refresh']);
+            $this->events->dispatch(new RoomsChanged($round->lesson->class->id));
         }
         $this->tell($round);
 

@@ -10,9 +10,15 @@ use FreshHuddle\App\Materials\HandOut\HandingOut;
 use FreshHuddle\App\Ready\SetUp\Step;
 use FreshHuddle\Core\Ready\SetUp\StepKind;
 
-final readonly class CopySteps implements StepWork
+/**
+ * Copies. All that are missing of an original are made at once with the first step of it: those of one table take as long.
+ */
+final class CopySteps implements StepWork
 {
-    public function __construct(private HandingOut $handingOut)
+    /** @var array<string, true> originals of which all are made */
+    private array $made = [];
+
+    public function __construct(private readonly HandingOut $handingOut)
     {
     }
 
@@ -23,15 +29,19 @@ final readonly class CopySteps implements StepWork
 
     public function begin(Round $round): void
     {
+        $this->made = [];
     }
 
     public function do(Step $step): void
     {
         $round = $step->setUp->round;
         try {
-            StepKind::RetireCopies === $step->kind
-                ? $this->handingOut->retire($round, $step->ids)
-                : $this->handingOut->makeFor($round, $step->subject, $step->groupId);
+            if (StepKind::RetireCopies === $step->kind) {
+                $this->handingOut->retire($round, $step->ids);
+            } elseif (!isset($this->made[$step->subject])) {
+                $this->handingOut->makeOf($round, $step->subject);
+                $this->made[$step->subject] = true;
+            }
         } catch (MaterialsRefused $e) {
             throw StepNotDone::because($e->says);
         }

@@ -57,7 +57,7 @@ final class LetterSteps implements StepWork
         }
         $key = $this->store->key($round->id, SentKind::Letter, $letter->student);
         $message = (new Email())->from(new Address($this->from, $round->lesson->class->teacher->name))->to($letter->address)->subject($letter->subject)->text($letter->text())->html($letter->html());
-        $message->getHeaders()->addIdHeader('Message-ID', "{$key}.".substr($letter->digest(), 0, 12).'@'.(explode('@', $this->from)[1] ?? 'localhost'));
+        $message->getHeaders()->addIdHeader('Message-ID', "{$key}.".substr($letter->digest, 0, 12).'@'.(explode('@', $this->from)[1] ?? 'localhost'));
         try {
             $this->mailer->send($message);
         } catch (UnexpectedResponseException $e) {
@@ -65,12 +65,12 @@ final class LetterSteps implements StepWork
                 throw StepNotDone::because(new Message('mail.not_taken', ['address' => $letter->address]), true);
             }
             $why = new Message('ready.letter.refused', ['address' => $letter->address]);
-            $this->store->refused($key, $letter->address, $letter->digest(), 'refused');
+            $this->store->refused($key, $letter->address, $letter->digest, 'refused');
 
             throw StepNotDone::because($why);
         } catch (TransportExceptionInterface) {
             throw StepNotDone::because(new Message('mail.not_taken', ['address' => $letter->address]), true);
         }
-        $this->store->written($key, $letter->address, $letter->digest());
+        $this->store->written($key, $letter->address, $letter->digest);
     }
 }
