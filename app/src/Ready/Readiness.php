@@ -131,6 +131,7 @@ final readonly class Readiness
             null === $round->lesson->startsAt ? null : (int) $round->lesson->startsAt->format('Uv'),
             \count(array_filter($list->harmless(), static fn (SetUpStep $step): bool => StepKind::Post === $step->kind || StepKind::Send === $step->kind)),
             $this->returned($round, $here),
+            $class->cannotReadYet,
         );
     }
 
@@ -213,7 +214,7 @@ final readonly class Readiness
             $gets[$group->id] = HandOutWay::Nothing === $way ? null : $names[$cells[$group->id]->variant ?? $row->variant] ?? '';
         }
 
-        return new PlannedMaterial($row->original, $row->title, $row->version, $row->unfinished, array_values($names), $gets, $row->missing, false, null !== $row->by);
+        return new PlannedMaterial($row->original, $row->title, $row->version, $row->unfinished, array_values($names), $gets, $row->missing, false, null !== $row->by, $row->spoken);
     }
 
     /**

@@ -54,6 +54,7 @@ final readonly class ClassReader
             $class->doorWord,
             null !== $class->archivedAt,
             $class->namesAtDoor,
+            $class->cannotReadYet,
             $students,
             AttributeView::of($students),
             array_values($tags),

@@ -7,11 +7,12 @@ namespace FreshHuddle\App\Roster;
 final readonly class ClassView
 {
     /**
-     * @param bool                $namesAtDoor names can be pressed at the door while a lesson is on
+     * @param bool                $namesAtDoor   names can be pressed at the door while a lesson is on
+     * @param bool                $cannotReadYet they have to be told what to do so that they can hear it
      * @param list<StudentView>   $students
-     * @param list<AttributeView> $attributes  what the list says of the students
-     * @param list<string>        $tags        those that come up
-     * @param list<string>        $tables      tables of the seating plan, in the order of their names
+     * @param list<AttributeView> $attributes    what the list says of the students
+     * @param list<string>        $tags          those that come up
+     * @param list<string>        $tables        tables of the seating plan, in the order of their names
      * @param list<RuleView>      $rules
      */
     public function __construct(
@@ -20,6 +21,7 @@ final readonly class ClassView
         public string $doorWord,
         public bool $archived,
         public bool $namesAtDoor,
+        public bool $cannotReadYet,
         public array $students,
         public array $attributes,
         public array $tags,

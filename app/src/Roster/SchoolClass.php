@@ -33,6 +33,10 @@ class SchoolClass
     #[ORM\Column(options: ['default' => false])]
     public bool $namesAtDoor = false;
 
+    /** These students have to be told what to do so that they can hear it. */
+    #[ORM\Column(options: ['default' => false])]
+    public bool $cannotReadYet = false;
+
     public function __construct(
         #[ORM\Id, ORM\Column(type: 'guid')]
         public readonly string $id,

@@ -39,6 +39,11 @@ final class RoomsInMemory implements RoomService
     {
     }
 
+    public function listen(string $room): string
+    {
+        return 'RIFF    WAVE';
+    }
+
     public function states(array $rooms): array
     {
         return array_fill_keys($rooms, new RoomStatus('Room', new Allowed(), true, 0, 0, false, 0));

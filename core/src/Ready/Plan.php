@@ -14,25 +14,26 @@ use FreshHuddle\Core\Rooms\SourceKind;
 final readonly class Plan
 {
     /**
-     * @param array<array-key, string>      $students     name by id, of those on the list who are here
+     * @param array<array-key, string>      $students      name by id, of those on the list who are here
      * @param list<PlannedGroup>            $groups
-     * @param list<PlannedRoom>             $rooms        the main session's and the groups'
+     * @param list<PlannedRoom>             $rooms         the main session's and the groups'
      * @param list<PlannedMaterial>         $materials
      * @param list<PlannedCopy>             $copies
-     * @param list<array{SegmentKind, int}> $order        kind and minutes
-     * @param int                           $minutes      of the lesson
-     * @param int                           $roundMinutes of the round that comes
-     * @param SourceKind                    $source       where new rooms come from
-     * @param string                        $openedBy     the role of whoever opens rooms; '' where nobody has to
-     * @param int                           $mayDiffer    by how many the sizes of groups may differ
-     * @param list<Message>                 $broken       rules that the floor breaks, in words
-     * @param list<string>|null             $unused       ids of students whose pass has never been used; null where nobody has used any
-     * @param Message|null                  $setUp        what carrying out the set-up list does; null: nothing
-     * @param bool                          $settingUp    it is being carried out
-     * @param list<PlannedPost>             $posts        those that are in the course portal
-     * @param int|null                      $startsAt     when the lesson begins. Milliseconds since 1970
-     * @param int                           $unsent       posts and letters that are to go out and have not
-     * @param list<string>                  $returned     names of students whose letter came back
+     * @param list<array{SegmentKind, int}> $order         kind and minutes
+     * @param int                           $minutes       of the lesson
+     * @param int                           $roundMinutes  of the round that comes
+     * @param SourceKind                    $source        where new rooms come from
+     * @param string                        $openedBy      the role of whoever opens rooms; '' where nobody has to
+     * @param int                           $mayDiffer     by how many the sizes of groups may differ
+     * @param list<Message>                 $broken        rules that the floor breaks, in words
+     * @param list<string>|null             $unused        ids of students whose pass has never been used; null where nobody has used any
+     * @param Message|null                  $setUp         what carrying out the set-up list does; null: nothing
+     * @param bool                          $settingUp     it is being carried out
+     * @param list<PlannedPost>             $posts         those that are in the course portal
+     * @param int|null                      $startsAt      when the lesson begins. Milliseconds since 1970
+     * @param int                           $unsent        posts and letters that are to go out and have not
+     * @param bool                          $cannotReadYet these students have to hear what to do
+     * @param list<string>                  $returned      names of students whose letter came back
      */
     public function __construct(
         public array $students = [],
@@ -54,6 +55,7 @@ final readonly class Plan
         public ?int $startsAt = null,
         public int $unsent = 0,
         public array $returned = [],
+        public bool $cannotReadYet = false,
     ) {
     }
 

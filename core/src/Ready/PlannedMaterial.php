@@ -17,6 +17,7 @@ final readonly class PlannedMaterial
      * @param int                           $missing    copies still to be made
      * @param bool                          $open       students could write in the original itself
      * @param bool                          $byStudent  which form somebody gets follows from the class list
+     * @param bool                          $spoken     there is a spoken note in it
      */
     public function __construct(
         public string $id,
@@ -28,6 +29,7 @@ final readonly class PlannedMaterial
         public int $missing = 0,
         public bool $open = false,
         public bool $byStudent = false,
+        public bool $spoken = false,
     ) {
     }
 }

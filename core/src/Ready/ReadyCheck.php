@@ -47,6 +47,7 @@ final readonly class ReadyCheck
             new Check\VariantForNobody(),
             new Check\SameVariant(),
             new Check\MaterialForNobody(),
+            new Check\NotToBeHeard(),
             new Check\OldCopy(),
             new Check\NotSent(),
             new Check\DueTime(),

@@ -107,6 +107,7 @@ final class ReadyCheckTest extends TestCase
         yield 'letters still to go out' => [self::well(unsent: 2), 'notSent', $look, Mend::SetUp];
         yield 'a letter that came back' => [self::well(returned: ['Chi']), 'letterReturned', $look, Mend::Sending];
         yield 'a room that the service does not know any more' => [self::well(rooms: [self::room('main'), self::room('g'), new PlannedRoom('h', 'H', RoomState::Made, SourceKind::MeetingService, lost: true)]), 'roomLost', $look, Mend::SetUp];
+        yield 'a class that cannot read and nothing to hear' => [self::well(materials: [$material()], cannotReadYet: true), 'notToBeHeard', $look, Mend::WriteOriginal];
         yield 'copies on their way' => [self::well(materials: [$material(missing: 1)], settingUp: true), 'copiesBeingMade', $stop, Mend::Wait];
         yield 'visits shorter than a minute' => [self::well(roundMinutes: 1), 'shortVisits', $look, Mend::Order];
     }
@@ -115,6 +116,11 @@ final class ReadyCheckTest extends TestCase
     {
         $plan = self::well(rooms: [], materials: [], copies: [], order: [[SegmentKind::Round, 20]], broken: [new Message('grouping.rule.apart', ['students' => ['Ada', 'Ben']])]);
         self::assertSame(['ruleBroken', 'noMaterial', 'withoutRoom', 'noShareOut'], self::found($plan));
+    }
+
+    public function test_a_spoken_note_is_enough_for_those_who_cannot_read_yet(): void
+    {
+        self::assertSame([], self::found(self::well(materials: [new PlannedMaterial('o', 'Sheet', gets: ['g' => '', 'h' => ''], spoken: true)], cannotReadYet: true)));
     }
 
     public function test_many_names_are_said_at_a_glance(): void

@@ -6473,6 +6473,7 @@ export interface components {
             doorWord: string;
             archived: boolean;
             namesAtDoor: boolean;
+            cannotReadYet: boolean;
             students: components["schemas"]["StudentView"][];
             attributes: components["schemas"]["AttributeView"][];
             tags: string[];
@@ -7152,6 +7153,7 @@ export interface components {
             missing: number;
             written: number;
             outdated: number;
+            spoken: boolean;
         };
         /** @enum {string} */
         RuleKind: "apart" | "together" | "wish";
@@ -7251,7 +7253,8 @@ export interface components {
             portal: string | null;
         };
         SetDoor: {
-            names: boolean;
+            names?: boolean | null;
+            cannotReadYet?: boolean | null;
         };
         SetGrouping: {
             name?: string | null;

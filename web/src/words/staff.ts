@@ -298,6 +298,7 @@ export const staff = {
     classPageLead: 'Who is with whom and how long still; no links, no answers. Whoever has the address can open it.',
     title: 'The students’ door',
     press: 'Names can be pressed there while a lesson is on',
+    cannotRead: 'They cannot read yet',
     renew: 'Another door word',
     renewed: (word: string) => `The door word is “${word}” now. The old one opens nothing any more.`,
     freeAll: (n: number) => `Free all names (${n} in use)`,

@@ -20,6 +20,8 @@ use FreshHuddle\App\Stream\Audience;
 use FreshHuddle\App\Stream\Stream;
 use FreshHuddle\App\Words\Words;
 use FreshHuddle\Core\Grouping\Floor;
+use FreshHuddle\Core\Materials\Block;
+use FreshHuddle\Core\Materials\BlockKind;
 use FreshHuddle\Core\Materials\CopyDue;
 use FreshHuddle\Core\Materials\CopyName;
 use FreshHuddle\Core\Materials\CopyUpdate;
@@ -89,6 +91,7 @@ final readonly class HandingOut
                 // Asked for only while something is to be made: a lesson is looked at far more often.
                 [] === $missing || null === $round->lesson->begunFrom ? 0 : \count(array_intersect_key($missing, $this->store->earlier($round->id, $row->original))),
                 $outdated,
+                [] !== array_filter($master->blocks(), static fn (Block $block): bool => BlockKind::SpokenNote === $block->kind),
             );
         }
 

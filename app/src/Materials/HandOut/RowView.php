@@ -22,6 +22,7 @@ final readonly class RowView
      * @param ByAttribute|null $by         variants by what the class list says
      * @param int              $missing    copies that are still to be made
      * @param int              $written    of those missing, the ones whose group or student wrote in theirs in the lesson this one was begun from
+     * @param bool             $spoken     there is something in it that can be heard
      * @param int              $outdated   copies made from an earlier version, in which nobody has written yet
      */
     public function __construct(
@@ -37,6 +38,7 @@ final readonly class RowView
         public int $missing,
         public int $written,
         public int $outdated,
+        public bool $spoken,
     ) {
     }
 }

@@ -12,10 +12,10 @@ use FreshHuddle\App\Words\Direction;
 final readonly class StudentLetter
 {
     /**
-     * @param list<string> $lines what it says, a paragraph each
+     * @param list<string> $lines  what it says, a paragraph each
      * @param string       $digest see LetterFacts
-     * @param string       $link  their own way in
-     * @param string       $press what is on the link
+     * @param string       $link   their own way in
+     * @param string       $press  what is on the link
      */
     public function __construct(public string $student, public string $address, public string $subject, public array $lines, public string $link, public string $press, public Direction $direction, public string $digest)
     {

@@ -11,6 +11,8 @@ use FreshHuddle\Core\Rooms\Allowed;
  */
 interface RoomService
 {
+    public const MOST_SOUND = 500_000;
+
     /**
      * @param string $key the same key gives the same room
      *
@@ -46,6 +48,15 @@ interface RoomService
      * @throws MeetingServiceFailed
      */
     public function record(string $room, bool $on): void;
+
+    /**
+     * What is to be heard in a room just now, for a second or two.
+     *
+     * @return string the bytes of a WAVE file, at most MOST_SOUND of them
+     *
+     * @throws MeetingServiceFailed
+     */
+    public function listen(string $room): string;
 
     /**
      * How rooms are over there. It is not believed that one is there because it was made.

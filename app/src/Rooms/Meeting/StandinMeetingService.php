@@ -48,6 +48,21 @@ final readonly class StandinMeetingService implements RoomService
         $this->ask('PUT', "/api/rooms/{$room}/recording", ['on' => $on]);
     }
 
+    public function listen(string $room): string
+    {
+        try {
+            $response = $this->meetingClient->request('GET', "/api/rooms/{$room}/sound", ['auth_bearer' => $this->token]);
+            if ($response->getStatusCode() >= 300) {
+                throw MeetingServiceFailed::answered($response->getStatusCode());
+            }
+            $sound = $response->getContent();
+        } catch (ExceptionInterface) {
+            throw MeetingServiceFailed::noAnswer();
+        }
+
+        return \strlen($sound) <= self::MOST_SOUND && str_starts_with($sound, 'RIFF') && 'WAVE' === substr($sound, 8, 4) ? $sound : throw MeetingServiceFailed::nonsense();
+    }
+
     public function states(array $rooms): array
     {
         $answer = $this->ask('POST', '/api/states', ['rooms' => $rooms])['rooms'] ?? null;

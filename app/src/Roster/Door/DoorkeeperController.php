@@ -42,7 +42,8 @@ final readonly class DoorkeeperController
     public function set(#[CurrentUser] Teacher $teacher, string $id, #[Body] SetDoor $request): ClassView
     {
         $class = $this->classAccess->schoolClass($teacher, $id);
-        $class->namesAtDoor = $request->names;
+        $class->namesAtDoor = $request->names ?? $class->namesAtDoor;
+        $class->cannotReadYet = $request->cannotReadYet ?? $class->cannotReadYet;
         $this->em->flush();
 
         return $this->views->one($class);

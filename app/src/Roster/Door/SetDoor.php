@@ -7,9 +7,12 @@ namespace FreshHuddle\App\Roster\Door;
 final readonly class SetDoor
 {
     /**
-     * @param bool $names whether names stand at the door to be pressed, while a lesson is on; false: they are typed
+     * What is null stays as it is.
+     *
+     * @param bool|null $names         whether names stand at the door to be pressed, while a lesson is on; false: they are typed
+     * @param bool|null $cannotReadYet whether these students have to be told what to do so that they can hear it
      */
-    public function __construct(public bool $names)
+    public function __construct(public ?bool $names = null, public ?bool $cannotReadYet = null)
     {
     }
 }

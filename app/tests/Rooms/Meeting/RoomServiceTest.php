@@ -133,7 +133,12 @@ final class RoomServiceTest extends KernelTestCase
         self::assertSame([$room], array_keys($service->states([$room, 'mffffffffffffffff'])));
         self::assertSame(['Quayside', true, 0, 2, 0, false], [$state->name, $state->open, $state->people, $state->members, $state->recordings, $state->allowed->write]);
         $service->change($room, 'Millbrook', new Allowed(record: true));
+        $silence = $service->listen($room);
         self::open($service, $links[self::$person]);
+        self::assertNotSame($silence, $heard = $service->listen($room), 'somebody is to be heard');
+        $other = $service->make(Uuid::v4()->toRfc4122(), 'Saltmarsh', new Allowed());
+        self::assertSame($silence, $service->listen($other), 'and in no other room');
+        self::assertStringStartsWith('RIFF', $heard);
         $service->record($room, true);
         $service->record($room, true);
         $state = $service->states([$room])[$room];

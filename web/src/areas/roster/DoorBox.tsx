@@ -25,9 +25,19 @@ export function DoorBox({ data }: { data: Schema['ClassView'] }) {
             className="size-4 accent-ink"
             checked={data.namesAtDoor}
             disabled={door.names.isPending}
-            onChange={(event) => door.names.mutate(event.target.checked)}
+            onChange={(event) => door.names.mutate({ names: event.target.checked })}
           />
           {words.door.press}
+        </label>
+        <label className="flex items-center gap-2">
+          <input
+            type="checkbox"
+            className="size-4 accent-ink"
+            checked={data.cannotReadYet}
+            disabled={door.names.isPending}
+            onChange={(event) => door.names.mutate({ cannotReadYet: event.target.checked })}
+          />
+          {words.door.cannotRead}
         </label>
         <Button look="quiet" onClick={() => door.renew.mutate()} busy={door.renew.isPending}>
           {words.door.renew}

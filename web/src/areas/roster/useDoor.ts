@@ -1,5 +1,5 @@
 import { useMutation } from '@tanstack/react-query';
-import { api, take } from '../../api/client';
+import { api, take, type Schema } from '../../api/client';
 import { useMessages } from '../../ui/messages';
 import { words } from '../../words';
 
@@ -11,8 +11,7 @@ export function useDoor(classId: string, onDone: () => unknown) {
   const student = (id: string) => ({ params: { path: { id } } });
   const guest = (id: string) => ({ params: { path: { id: classId, guest: id } } });
   const names = useMutation({
-    mutationFn: (pressed: boolean) =>
-      take(api.PATCH('/api/staff/classes/{id}/door', { ...path, body: { names: pressed } })),
+    mutationFn: (body: Schema['SetDoor']) => take(api.PATCH('/api/staff/classes/{id}/door', { ...path, body })),
     ...settle,
   });
   const renew = useMutation({
