@@ -56,7 +56,7 @@ for (const scheme of ['light', 'dark'] as const) {
     await t.locator('[data-stop^="tag:"]').first().click();
     await isOpenToAll(t, 'what can be done with a name');
     await t.keyboard.press('Escape');
-    await t.getByRole('button', { name: 'List' }).click();
+    await t.getByRole('button', { name: 'List', exact: true }).click();
     await isOpenToAll(t, 'the floor as a list');
     await t.getByRole('button', { name: 'Tables' }).click();
     await t.keyboard.press('?');

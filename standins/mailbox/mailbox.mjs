@@ -12,7 +12,7 @@ if (!(smtpPort > 0 && pagePort > 0 && folder !== '')) {
   console.error('node mailbox.mjs SMTP_PORT PAGE_PORT FOLDER');
   process.exit(2);
 }
-mkdirSync(`${folder}/known`, { recursive: true });
+for (const one of [folder, `${folder}-known`]) mkdirSync(one, { recursive: true });
 const most = 5_000_000;
 let number = 0;
 
@@ -42,7 +42,7 @@ const smtp = new SMTPServer({
     stream.on('end', () => {
       const bytes = Buffer.concat(parts);
       const id = /^message-id:\s*(\S+)/im.exec(bytes.subarray(0, 20_000).toString('latin1'))?.[1];
-      const known = id === undefined ? null : `${folder}/known/${createHash('sha256').update(id).digest('hex')}`;
+      const known = id === undefined ? null : `${folder}-known/${createHash('sha256').update(id).digest('hex')}`;
       if (known === null || !existsSync(known)) {
         const name = `${Date.now()}-${String(++number).padStart(5, '0')}.eml`;
         writeFileSync(`${folder}/${name}.part`, bytes);

@@ -17,4 +17,19 @@ enum CommandKind: string
     /** A lesson that was ended goes on. */
     case Reopen = 'reopen';
     case Say = 'say';
+    /** Goes to a group, from wherever they were. */
+    case Visit = 'visit';
+    case Leave = 'leave';
+    /** A chalk mark on a group's table, or none. */
+    case Chalk = 'chalk';
+    /** The group that calls is to know that it was seen. */
+    case SeeCall = 'seeCall';
+
+    /**
+     * Whether it is about one group.
+     */
+    public function isOfGroup(): bool
+    {
+        return self::Visit === $this || self::Chalk === $this || self::SeeCall === $this;
+    }
 }

@@ -10,14 +10,20 @@ use FreshHuddle\App\Lesson\Round;
 use FreshHuddle\Core\Live\Command;
 use FreshHuddle\Core\Live\Command\Begin;
 use FreshHuddle\Core\Live\Command\CallBack;
+use FreshHuddle\Core\Live\Command\Chalk;
 use FreshHuddle\Core\Live\Command\ChangeEnd;
 use FreshHuddle\Core\Live\Command\End;
 use FreshHuddle\Core\Live\Command\KeepWorking;
+use FreshHuddle\Core\Live\Command\Leave;
 use FreshHuddle\Core\Live\Command\Reopen;
 use FreshHuddle\Core\Live\Command\Say;
+use FreshHuddle\Core\Live\Command\SeeCall;
 use FreshHuddle\Core\Live\Command\SendOut;
 use FreshHuddle\Core\Live\Command\TakeBack;
+use FreshHuddle\Core\Live\Command\Visit;
 use FreshHuddle\Core\Live\Exception\CommandRefused;
+use FreshHuddle\Core\Live\Signal\ChalkMark;
+use FreshHuddle\Core\Live\Signal\Signals;
 
 final readonly class GiveCommand
 {
@@ -25,7 +31,9 @@ final readonly class GiveCommand
      * @param string|null $segment for begin and sendOut: which one; null for sendOut: the round the lesson is in or comes to next
      * @param int|null    $seconds for callBack: 0 to 120; null: as the round says
      * @param int|null    $endsAt  for changeEnd: milliseconds since 1970
-     * @param string|null $text    for say
+     * @param string|null    $text    for say
+     * @param string|null    $group   for visit, chalk and seeCall
+     * @param ChalkMark|null $mark    for chalk; null: none
      */
     public function __construct(
         public CommandKind $kind,
@@ -35,13 +43,19 @@ final readonly class GiveCommand
         #[Moment]
         public ?int $endsAt = null,
         public ?string $text = null,
+        #[Id]
+        public ?string $group = null,
+        public ?ChalkMark $mark = null,
     ) {
     }
 
     /**
+     * @param Signals $signals of the round
+     * @param string  $who     of the staff gives it
+     *
      * @throws CommandRefused
      */
-    public function command(Round $round): Command
+    public function command(Round $round, Signals $signals, string $who): Command
     {
         return match ($this->kind) {
             CommandKind::Begin => new Begin($this->segment ?? '', $round->lesson->segment?->id),
@@ -53,6 +67,10 @@ final readonly class GiveCommand
             CommandKind::End => new End(null !== $round->lesson->endedAt),
             CommandKind::Reopen => new Reopen(null !== $round->lesson->endedAt),
             CommandKind::Say => new Say($this->text ?? ''),
+            CommandKind::Visit => new Visit($this->group ?? '', $who, $signals),
+            CommandKind::Leave => new Leave($who, $signals),
+            CommandKind::Chalk => new Chalk($this->group ?? '', $this->mark, $signals),
+            CommandKind::SeeCall => new SeeCall($this->group ?? '', $signals),
         };
     }
 }

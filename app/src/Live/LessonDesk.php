@@ -13,6 +13,7 @@ use FreshHuddle\App\Lesson\Round;
 use FreshHuddle\App\Lesson\RoundView;
 use FreshHuddle\App\Lesson\RunningOrders;
 use FreshHuddle\App\Live\ClassPage\ClassPageController;
+use FreshHuddle\App\Live\Signal\LiveGroups;
 use FreshHuddle\App\Materials\HandOut\HandingOut;
 use FreshHuddle\App\Ready\Readiness;
 use FreshHuddle\App\Ready\SetUp\SetUpLists;
@@ -41,6 +42,7 @@ final readonly class LessonDesk
         private WhereaboutsReader $whereabouts,
         private RoomReader $rooms,
         private RoomSources $roomSources,
+        private LiveGroups $liveGroups,
         private Readiness $readiness,
         private SetUpLists $setUpLists,
         private SetUpReader $setUps,
@@ -79,6 +81,7 @@ final readonly class LessonDesk
         $isPlanned = null === $lesson->endedAt && (Phase::Planned === $phase || Phase::Back === $phase);
         $list = $isPlanned ? $this->setUpLists->of($round, $floor, $everybody, $copies, false) : null;
         $setUp = $this->setUps->of($lesson->id);
+        [$groups, $visits] = null === $lesson->endedAt && $phase->isUnderWay() ? $this->liveGroups->of($round, $floor, $where, $now) : [[], []];
 
         return new LessonView(
             $lesson->id,
@@ -116,6 +119,8 @@ final readonly class LessonDesk
             null === $list ? [] : $this->readiness->of($round, $floor, $students, $rooms, $rows, $copies, $order, $list, $setUp->running ?? false),
             null === $list ? null : $this->summary($list),
             $setUp,
+            $groups,
+            $visits,
             $this->events->notices($lesson->id),
             $this->doorway->of($class->id),
             $this->failed->of($class->id),

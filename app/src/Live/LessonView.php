@@ -7,6 +7,8 @@ namespace FreshHuddle\App\Live;
 use FreshHuddle\App\Grouping\Floor\FloorView;
 use FreshHuddle\App\Lesson\RoundView;
 use FreshHuddle\App\Lesson\RunningOrderView;
+use FreshHuddle\App\Live\Signal\GroupSignalView;
+use FreshHuddle\App\Live\Signal\NextVisitView;
 use FreshHuddle\App\Materials\HandOut\CopySummary;
 use FreshHuddle\App\Materials\HandOut\RowView;
 use FreshHuddle\App\Ready\FindingView;
@@ -38,6 +40,8 @@ final readonly class LessonView
      * @param list<FindingView>    $findings   what is not in place before students are sent out, what stops first; none while they are out
      * @param SetUpSummary|null    $setUpList  what would be done to set it up; null while students are out
      * @param SetUpView|null       $setUp      the set-up list that is being carried out, or of which something failed
+     * @param list<GroupSignalView> $signals   how the groups that are out stand, in the order of the floor; none while nobody is out
+     * @param list<NextVisitView>  $visits     whom to visit, the next first
      * @param list<NoticeView>     $notices    newest first
      * @param list<DoorwayView>    $doorway    who waits to be let in
      * @param list<FailedTaskView> $failed     what could not be done
@@ -68,6 +72,8 @@ final readonly class LessonView
         public array $findings,
         public ?SetUpSummary $setUpList,
         public ?SetUpView $setUp,
+        public array $signals,
+        public array $visits,
         public array $notices,
         public array $doorway,
         public array $failed,

@@ -15,6 +15,8 @@ use FreshHuddle\App\Lesson\Run\RunStore;
 use FreshHuddle\App\Lesson\RunningOrders;
 use FreshHuddle\App\Lesson\Segment;
 use FreshHuddle\App\Live\Exception\LiveRefused;
+use FreshHuddle\App\Live\Signal\SignalStore;
+use FreshHuddle\App\Roster\Device\StudentUser;
 use FreshHuddle\App\Stream\Audience;
 use FreshHuddle\App\Stream\Stream;
 use FreshHuddle\App\Words\Words;
@@ -25,7 +27,10 @@ use FreshHuddle\Core\Lesson\RoundState;
 use FreshHuddle\Core\Live\Command;
 use FreshHuddle\Core\Live\Command\CallBack;
 use FreshHuddle\Core\Live\Command\End;
+use FreshHuddle\Core\Live\Command\MakeCall;
+use FreshHuddle\Core\Live\Command\TakeBackCall;
 use FreshHuddle\Core\Live\Exception\CommandRefused;
+use FreshHuddle\Core\Live\Signal\CallAbout;
 use FreshHuddle\Core\Message;
 
 /**
@@ -46,6 +51,7 @@ final readonly class LiveLesson
         private NowReader $now,
         private Ending $ending,
         private PresenceStore $presence,
+        private SignalStore $signals,
     ) {
     }
 
@@ -67,6 +73,34 @@ final readonly class LiveLesson
             }
             try {
                 return $this->decide($lesson, $request, $actor);
+            } catch (CommandRefused $e) {
+                throw LiveRefused::because($e->says);
+            }
+        });
+        $this->tell($lesson, $done);
+    }
+
+    /**
+     * A group calls for the teacher, or needs them no longer.
+     *
+     * @param CallAbout|null $about null: it takes its call back
+     *
+     * @throws LiveRefused while the student sits in no group that is at work
+     */
+    public function call(StudentUser $student, ?CallAbout $about): void
+    {
+        $lesson = null === $student->lessonId ? null : $this->em->find(Lesson::class, $student->lessonId);
+        if (null === $lesson || null !== $lesson->endedAt) {
+            throw LiveRefused::unusable('live.nobody_is_out');
+        }
+        $done = $this->em->wrapInTransaction(function () use ($lesson, $student, $about): array {
+            $this->events->lock($lesson->id);
+            $this->em->refresh($lesson);
+            $round = $this->orders->roundNow($lesson);
+            $group = $this->floors->now($round->grouping->id)->groupOf($student->id) ?? throw LiveRefused::unusable('live.no_group');
+            $signals = $this->signals->of($round->id);
+            try {
+                return $this->apply($round, null === $about ? new TakeBackCall($group->id, $student->id, $signals) : new MakeCall($group->id, $student->id, $about, $signals), 'student:'.$student->id);
             } catch (CommandRefused $e) {
                 throw LiveRefused::because($e->says);
             }
@@ -103,7 +137,10 @@ final readonly class LiveLesson
     private function tell(Lesson $lesson, array $done): void
     {
         foreach ($done as $message) {
-            $this->stream->publish([Audience::everybody($lesson->id)], $message);
+            $to = $message['to'] ?? null;
+            \is_array($to)
+                ? $this->stream->publish(array_map(Audience::student(...), array_values(array_filter($to, \is_string(...)))), ['kind' => 'refresh'])
+                : $this->stream->publish([Audience::everybody($lesson->id)], $message);
         }
         if ([] !== $done) {
             $this->stream->publish([Audience::staff($lesson->id)], ['kind' => 'lesson']);
@@ -135,7 +172,7 @@ final readonly class LiveLesson
     {
         $now = $this->orders->roundNow($lesson);
         if (CommandKind::End === $request->kind || CommandKind::Reopen === $request->kind) {
-            return $this->end($lesson, $now, $request->command($now), $actor);
+            return $this->end($lesson, $now, $this->command($request, $now, $actor), $actor);
         }
         if (null !== $lesson->endedAt) {
             throw LiveRefused::unusable('live.lesson_is_over');
@@ -147,10 +184,10 @@ final readonly class LiveLesson
             }
             $last = $lesson->segment->round ?? $now;
 
-            return $this->apply($last, $request->command($last), $actor);
+            return $this->apply($last, $this->command($request, $last, $actor), $actor);
         }
         if (CommandKind::SendOut !== $request->kind) {
-            return $this->apply($now, $request->command($now), $actor);
+            return $this->apply($now, $this->command($request, $now, $actor), $actor);
         }
         $round = null === $request->segment ? $now : $this->segment($lesson, $request->segment)->round ?? throw LiveRefused::unusable('live.no_groups_here', 'segment');
         if ([] === $this->floors->now($round->grouping->id)->seated()) {
@@ -165,9 +202,36 @@ final readonly class LiveLesson
             $begun = new Event(EventKind::SegmentBegun, $this->clock->ms(), ['segment' => $round->segment->id]);
             array_push($messages, ...$this->keep($round, [$begun], $actor));
         }
-        array_push($messages, ...$this->apply($round, $request->command($round), $actor));
+        array_push($messages, ...$this->apply($round, $this->command($request, $round, $actor), $actor));
 
         return $messages;
+    }
+
+    /**
+     * @throws CommandRefused
+     * @throws LiveRefused    if it is about a group that is not on the floor
+     */
+    private function command(GiveCommand $request, Round $round, string $actor): Command
+    {
+        if ($request->kind->isOfGroup() && [] === $this->members($round, $request->group ?? '')) {
+            throw LiveRefused::unusable('live.group_gone', 'group');
+        }
+
+        return $request->command($round, $this->signals->of($round->id), substr($actor, \strlen('teacher:')));
+    }
+
+    /**
+     * @return list<string> who sits at a table
+     */
+    private function members(Round $round, string $groupId): array
+    {
+        foreach ($this->floors->now($round->grouping->id)->groups as $group) {
+            if ($group->id === $groupId) {
+                return $group->students;
+            }
+        }
+
+        return [];
     }
 
     /**
@@ -199,16 +263,21 @@ final readonly class LiveLesson
         }
         $seq = $this->events->append($round->lesson->id, $round->id, $actor, $events);
         $state = $round->state()->state();
+        $before = $after = $this->signals->of($round->id);
         $messages = [];
         foreach ($events as $event) {
             $state = $state->with($event);
+            $after = $after->with($event);
             $this->plan($round, $event, $state);
             $messages[] = match ($event->kind) {
                 EventKind::NoticeSaid => ['kind' => 'notice', 'notice' => new NoticeView($seq, $event->text('text'), $event->at)],
                 EventKind::SegmentBegun, EventKind::LessonEnded, EventKind::LessonReopened => ['kind' => 'refresh'],
+                // What passes with one group is shown to nobody else.
+                EventKind::CallMade, EventKind::CallSeen, EventKind::CallTakenBack, EventKind::VisitBegun, EventKind::VisitEnded, EventKind::ChalkMarked => ['to' => $this->members($round, $event->text('group'))],
                 default => ['kind' => 'round', 'seq' => $seq, 'round' => $round->id, 'moments' => Moments::of($state)],
             };
         }
+        $this->signals->put($round->id, $before, $after);
         $round->moments = (array) Moments::of($state);
         $this->em->flush();
 
@@ -230,7 +299,7 @@ final readonly class LiveLesson
             EventKind::CalledBack => $this->planCallBack($round, $state),
             EventKind::KeptWorking => $this->planKeepWorking($round),
             EventKind::NoticeSaid => $this->tasks->ask(RoundWork::SAY, $round->id, null, ['text' => $event->text('text')]),
-            EventKind::SeatsChanged, EventKind::WhereaboutsChanged => null,
+            default => null,
         };
     }
 

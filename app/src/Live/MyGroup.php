@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace FreshHuddle\App\Live;
 
+use FreshHuddle\App\Live\Signal\MySignal;
+
 /**
  * A student's own group, as that student may see it.
  */
@@ -16,6 +18,7 @@ final readonly class MyGroup
      * @param list<CopyLink> $copies  what the student has to work on, in order
      * @param int            $seat    the student's own number, from 1
      * @param string         $role    '' for none
+     * @param MySignal       $signal  what has passed between it and the teacher
      * @param string         $task    what this number does; '' where all do the same
      */
     public function __construct(
@@ -29,6 +32,7 @@ final readonly class MyGroup
         public int $seat,
         public string $role,
         public string $task,
+        public MySignal $signal,
     ) {
     }
 }

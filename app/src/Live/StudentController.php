@@ -8,6 +8,7 @@ use FreshHuddle\App\Database\Clock;
 use FreshHuddle\App\Grouping\SignUp\SignUps;
 use FreshHuddle\App\Grouping\SignUp\TakeSeat;
 use FreshHuddle\App\Http\Body\Body;
+use FreshHuddle\App\Live\Signal\MakeCallRequest;
 use FreshHuddle\App\Rooms\Source\Sources;
 use FreshHuddle\App\Roster\Device\StudentUser;
 use Symfony\Component\HttpFoundation\RedirectResponse;
@@ -20,6 +21,7 @@ final readonly class StudentController
 {
     public function __construct(
         private StudentPage $page,
+        private LiveLesson $live,
         private PresenceStore $presence,
         private SignUps $signUps,
         private Clock $clock,
@@ -58,6 +60,15 @@ final readonly class StudentController
     public function openRoom(#[CurrentUser] StudentUser $student): StudentNow
     {
         $this->page->openRoom($student);
+
+        return $this->page->now($student);
+    }
+
+    /** The student's group calls for the teacher, or needs them no longer. */
+    #[Route('/call', methods: ['PUT'])]
+    public function call(#[CurrentUser] StudentUser $student, #[Body] MakeCallRequest $request): StudentNow
+    {
+        $this->live->call($student, $request->about);
 
         return $this->page->now($student);
     }

@@ -162,6 +162,6 @@ final readonly class StudentPage
         $openers = WayIn::Open === $way || WayIn::Wait === $way ? WayIn::openers($room['openedBy'] ?? '', $roles) : [];
         $myRoom = new MyRoom($way, WayIn::Place === $way ? $room['name'] ?? '' : '', array_map(static fn (string $id): string => $names[$id], $openers));
 
-        return new MyGroup($group['id'], $group['name'], $group['number'], $group['mark'], $group['members'], $myRoom, $sheets ?? $group['copies'], $group['seat'], $role, $group['task']);
+        return new MyGroup($group['id'], $group['name'], $group['number'], $group['mark'], $group['members'], $myRoom, $sheets ?? $group['copies'], $group['seat'], $role, $group['task'], $group['signal']);
     }
 }

@@ -6,6 +6,7 @@ namespace FreshHuddle\App\Live;
 
 use Doctrine\DBAL\Connection;
 use FreshHuddle\App\Database\Row;
+use FreshHuddle\App\Live\Signal\MySignal;
 use FreshHuddle\App\Roster\Device\StudentUser;
 use FreshHuddle\Core\Lesson\EventKind;
 use FreshHuddle\Core\Materials\HandOutWay;
@@ -33,12 +34,12 @@ final readonly class StudentReader
         $row = $this->db->fetchAssociative(
             "SELECT (SELECT jsonb_build_array(r.source, r.name) FROM room r JOIN room_member p ON p.room_id = r.id WHERE r.class_id = :class AND r.purpose = 'main' AND p.student_id = :student) AS main,
                     (SELECT service_place FROM presence WHERE student_id = :student) AS seen_in,
-                    (SELECT seq FROM live_event WHERE lesson_id = :lesson AND kind <> :signs ORDER BY seq DESC LIMIT 1) AS seq,
+                    (SELECT seq FROM live_event WHERE lesson_id = :lesson AND kind <> ALL(:quiet::text[]) ORDER BY seq DESC LIMIT 1) AS seq,
                     (SELECT jsonb_agg(jsonb_build_array(e.seq, e.data ->> 'text', e.at)) FROM
                         (SELECT seq, data, at FROM live_event WHERE lesson_id = :lesson AND kind = :notice ORDER BY seq DESC LIMIT :most) e) AS notices",
             [
                 'class' => $student->classId, 'student' => $student->id, 'lesson' => $student->lessonId, 'most' => self::NOTICES,
-                'signs' => EventKind::WhereaboutsChanged->value, 'notice' => EventKind::NoticeSaid->value,
+                'quiet' => '{'.implode(',', EventKind::quiet()).'}', 'notice' => EventKind::NoticeSaid->value,
             ],
         );
         \assert(false !== $row);
@@ -58,7 +59,7 @@ final readonly class StudentReader
      * student's own number and task, and the copies the student has in a round.
      *
      * @return array{id: string, name: string, mark: int, number: int, room: Room|null, copies: list<CopyLink>, seat: int, task: string,
-     *               members: list<Mate>}|null
+     *               members: list<Mate>, signal: MySignal}|null
      */
     public function group(StudentUser $student, string $groupingId, string $roundId): ?array
     {
@@ -75,7 +76,10 @@ final readonly class StudentReader
                         WHEN 'nothing' THEN FALSE ELSE c.group_id = g.id END) AS copies,
                     (SELECT jsonb_agg(jsonb_build_array(t.id, t.name, o.number, COALESCE(r.role, '')) ORDER BY o.number)
                      FROM seat o JOIN student t ON t.id = o.student_id LEFT JOIN seat_role r ON r.grouping_id = o.grouping_id AND r.number = o.number
-                     WHERE o.group_id = g.id AND t.removed_at IS NULL AND NOT t.absent) AS members
+                     WHERE o.group_id = g.id AND t.removed_at IS NULL AND NOT t.absent) AS members,
+                    (SELECT jsonb_build_array(x.about, x.called_at, x.call_seen_at, x.called_by = :student, x.mark, x.visitor IS NOT NULL,
+                        (SELECT COUNT(*) FROM group_signal y WHERE y.round_id = x.round_id AND (y.called_at, y.group_id) <= (x.called_at, x.group_id)))
+                     FROM group_signal x WHERE x.round_id = :round AND x.group_id = g.id) AS signal
              FROM seat s JOIN work_group g ON g.id = s.group_id AND g.position IS NOT NULL
              WHERE s.grouping_id = :grouping AND s.student_id = :student",
             ['student' => $student->id, 'round' => $roundId, 'grouping' => $groupingId],
@@ -100,6 +104,7 @@ final readonly class StudentReader
         return [
             'id' => $row->text('id'), 'name' => $row->text('name'), 'mark' => $row->int('mark'), 'number' => $row->int('number'),
             'room' => self::room(null === $row->textOrNull('room') ? [] : $row->json('room')), 'copies' => $copies, 'seat' => $row->int('seat'), 'task' => $row->textOrNull('task') ?? '', 'members' => $members,
+            'signal' => MySignal::read(null === $row->textOrNull('signal') ? [] : $row->json('signal')),
         ];
     }
 

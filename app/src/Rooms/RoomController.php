@@ -121,6 +121,13 @@ final readonly class RoomController
         return new RedirectResponse($link, headers: ['Cache-Control' => 'no-store', 'Referrer-Policy' => 'no-referrer']);
     }
 
+    /** What is to be heard in a room just now, for a second or two. */
+    #[Route('/rooms/{id}/sound', methods: ['GET'])]
+    public function sound(#[CurrentUser] Teacher $teacher, string $id): Response
+    {
+        return new Response($this->rooms->sound($this->roomAccess->room($teacher, $id)), 200, ['Content-Type' => 'audio/wav', 'Cache-Control' => 'no-store']);
+    }
+
     #[Route('/rooms/{id}/retry', methods: ['POST'])]
     #[ForAssistants]
     public function retry(#[CurrentUser] Teacher $teacher, string $id): void

@@ -13,6 +13,7 @@ use FreshHuddle\App\Rooms\Event\RoomsChanged;
 use FreshHuddle\App\Rooms\Exception\NoLinkYet;
 use FreshHuddle\App\Rooms\Exception\RoomsRefused;
 use FreshHuddle\App\Rooms\Meeting\MeetingServiceFailed;
+use FreshHuddle\App\Rooms\Meeting\RoomService;
 use FreshHuddle\App\Rooms\Source\Sources;
 use FreshHuddle\App\Roster\SchoolClass;
 use FreshHuddle\App\Words\Words;
@@ -42,6 +43,7 @@ final readonly class Rooms
         private Membership $membership,
         private RoomSources $roomSources,
         private RoundRooms $ofRound,
+        private RoomService $service,
         private Sources $sources,
         private Occupants $occupants,
         private EventDispatcherInterface $events,
@@ -175,6 +177,20 @@ final readonly class Rooms
         }
 
         return $this->sources->get($room->source)->letIn($this->reader->linkOf($room->id, $teacher->id) ?? throw RoomsRefused::unusable('rooms.not_made'));
+    }
+
+    /**
+     * @return string what is to be heard in it, as the bytes of a WAVE file
+     *
+     * @throws RoomsRefused where nothing can be heard
+     */
+    public function sound(Room $room): string
+    {
+        try {
+            return $this->service->listen($room->externalId ?? throw RoomsRefused::unusable('rooms.nothing_to_hear'));
+        } catch (MeetingServiceFailed $e) {
+            throw RoomsRefused::because($e->says);
+        }
     }
 
     public function retry(Room $room): void

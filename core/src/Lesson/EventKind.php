@@ -20,4 +20,30 @@ enum EventKind: string
     case NoticeSaid = 'noticeSaid';
     case SeatsChanged = 'seatsChanged';
     case WhereaboutsChanged = 'whereaboutsChanged';
+    case CallMade = 'callMade';
+    /** Its group knows that the teacher knows. */
+    case CallSeen = 'callSeen';
+    case CallTakenBack = 'callTakenBack';
+    case VisitBegun = 'visitBegun';
+    case VisitEnded = 'visitEnded';
+    case ChalkMarked = 'chalkMarked';
+
+    /**
+     * Whether it concerns staff, and at most one group: other pages need not look again.
+     */
+    public function isQuiet(): bool
+    {
+        return match ($this) {
+            self::WhereaboutsChanged, self::CallMade, self::CallSeen, self::CallTakenBack, self::VisitBegun, self::VisitEnded, self::ChalkMarked => true,
+            default => false,
+        };
+    }
+
+    /**
+     * @return list<string>
+     */
+    public static function quiet(): array
+    {
+        return array_values(array_map(static fn (self $kind): string => $kind->value, array_filter(self::cases(), static fn (self $kind): bool => $kind->isQuiet())));
+    }
 }

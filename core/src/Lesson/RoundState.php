@@ -68,7 +68,7 @@ final readonly class RoundState
             ),
             // Whoever says “keep working” past the end no longer wants the end to call by itself.
             EventKind::KeptWorking => new self($this->lookFrom, $this->outAt, $event->moment('endsAt')),
-            EventKind::SegmentBegun, EventKind::LessonEnded, EventKind::LessonReopened, EventKind::NoticeSaid, EventKind::SeatsChanged, EventKind::WhereaboutsChanged => $this,
+            default => $this,
         };
     }
 

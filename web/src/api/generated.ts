@@ -4009,6 +4009,50 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/staff/rooms/{id}/sound": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: string;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description Done */
+                204: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content?: never;
+                };
+                /** @description A problem (RFC 9457) */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/staff/rooms/{id}/take-away": {
         parameters: {
             query?: never;
@@ -5603,6 +5647,54 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/student/call": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["MakeCallRequest"];
+                };
+            };
+            responses: {
+                /** @description Done */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["StudentNow"];
+                    };
+                };
+                /** @description A problem (RFC 9457) */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/student/classes/{doorWord}": {
         parameters: {
             query?: never;
@@ -6417,6 +6509,14 @@ export interface components {
         CalendarView: {
             address: string;
         };
+        /** @enum {string} */
+        CallAbout: "question" | "stuck" | "look" | "trouble" | "done";
+        CallView: {
+            by: string;
+            about: components["schemas"]["CallAbout"];
+            at: number;
+            seenAt: number | null;
+        };
         CarryOut: {
             digest: string;
             sure?: string[];
@@ -6426,6 +6526,8 @@ export interface components {
             way: components["schemas"]["HandOutWay"];
             variant?: string;
         };
+        /** @enum {string} */
+        ChalkMark: "seen" | "wellDone" | "listening" | "hurry";
         ChangeOrder: {
             basedOn: number;
             segments: components["schemas"]["OrderedSegment"][];
@@ -6488,7 +6590,7 @@ export interface components {
         /** @enum {string} */
         ColumnKind: "name" | "given" | "family" | "schoolId" | "email" | "table" | "tags" | "tag" | "attribute" | "nothing";
         /** @enum {string} */
-        CommandKind: "begin" | "sendOut" | "takeBack" | "changeEnd" | "callBack" | "keepWorking" | "end" | "reopen" | "say";
+        CommandKind: "begin" | "sendOut" | "takeBack" | "changeEnd" | "callBack" | "keepWorking" | "end" | "reopen" | "say" | "visit" | "leave" | "chalk" | "seeCall";
         ConflictView: {
             rules: string[];
             message: string;
@@ -6694,6 +6796,8 @@ export interface components {
             seconds?: number | null;
             endsAt?: number | null;
             text?: string | null;
+            group?: string | null;
+            mark?: components["schemas"]["ChalkMark"] | null;
         };
         /** @enum {string} */
         GoalKind: "spread" | "alike" | "eachHas" | "notAlone" | "newPartners" | "wishes";
@@ -6703,6 +6807,20 @@ export interface components {
             count: number;
             of: number;
             obstacle: string;
+        };
+        GroupSignalView: {
+            groupId: string;
+            call: components["schemas"]["CallView"] | null;
+            visits: number;
+            visitedAt: number | null;
+            visitor: string | null;
+            name: string | null;
+            since: number | null;
+            mark: components["schemas"]["ChalkMark"] | null;
+            changedAt: number | null;
+            filled: number;
+            slots: number;
+            silent: string[];
         };
         GroupView: {
             id: string;
@@ -6836,6 +6954,8 @@ export interface components {
             findings: components["schemas"]["FindingView"][];
             setUpList: components["schemas"]["SetUpSummary"] | null;
             setUp: components["schemas"]["SetUpView"] | null;
+            signals: components["schemas"]["GroupSignalView"][];
+            visits: components["schemas"]["NextVisitView"][];
             notices: components["schemas"]["NoticeView"][];
             doorway: components["schemas"]["DoorwayView"][];
             failed: components["schemas"]["FailedTaskView"][];
@@ -6854,6 +6974,9 @@ export interface components {
             says: string;
             because: string;
             loses: string | null;
+        };
+        MakeCallRequest: {
+            about?: components["schemas"]["CallAbout"] | null;
         };
         MakeClass: {
             name: string;
@@ -6919,6 +7042,7 @@ export interface components {
             seat: number;
             role: string;
             task: string;
+            signal: components["schemas"]["MySignal"];
         };
         MyRoom: {
             way: components["schemas"]["WayIn"];
@@ -6929,6 +7053,15 @@ export interface components {
             kind: components["schemas"]["SegmentKind"];
             instructions: string;
             endsAt: number | null;
+        };
+        MySignal: {
+            about?: components["schemas"]["CallAbout"] | null;
+            at?: number | null;
+            seen?: boolean;
+            place?: number;
+            mine?: boolean;
+            mark?: components["schemas"]["ChalkMark"] | null;
+            visited?: boolean;
         };
         NameAtDoor: {
             id: string;
@@ -6941,6 +7074,11 @@ export interface components {
         NewPassword: {
             token: string;
             password: string;
+        };
+        NextVisitView: {
+            groupId: string;
+            reason: components["schemas"]["Reason"];
+            since: number;
         };
         NoticeView: {
             seq: number;
@@ -7064,6 +7202,8 @@ export interface components {
         PutMedia: {
             content: string;
         };
+        /** @enum {string} */
+        Reason: "called" | "still" | "behind" | "missing" | "silent" | "notYet" | "longAgo";
         /** @enum {string} */
         Remainder: "spread" | "larger" | "smaller";
         RenameClass: {

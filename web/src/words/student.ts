@@ -27,6 +27,28 @@ export const student = {
     empty: 'There are no names here yet. Ask your teacher.',
     other: 'Another class',
   },
+  call: {
+    call: 'Call the teacher',
+    what: 'What is it?',
+    about: {
+      question: 'We have a question',
+      stuck: 'We are stuck',
+      look: 'Please look at it',
+      trouble: 'Something does not work',
+      done: 'We are done',
+    },
+    not: 'Never mind',
+    waiting: 'You have called your teacher.',
+    seen: 'Your teacher knows.',
+    place: (n: number) => (n <= 1 ? 'You are next.' : `${n - 1} before you.`),
+    takeBack: 'We do not need help any more',
+    marks: {
+      seen: 'Your teacher saw your work.',
+      wellDone: 'Your teacher says: well done!',
+      listening: 'Your teacher is listening.',
+      hurry: 'Your teacher says: hurry a little.',
+    },
+  },
   now: {
     me: (name: string, className: string) => `${name} · ${className}`,
     notMe: 'Not you?',

@@ -35,6 +35,39 @@ final readonly class CopyReader
     }
 
     /**
+     * What has been done in the copies of a round.
+     *
+     * @return array<string, array{filled: int, at: int}> by whose the copies are, a group or a student: in how many places
+     *                                                   something stands, and when that changed last (milliseconds since 1970)
+     */
+    public function progress(string $roundId): array
+    {
+        $progress = [];
+        foreach (Row::all($this->db->fetchAllAssociative(
+            "SELECT COALESCE(c.group_id, c.student_id) AS whose, count(*) FILTER (WHERE a.text <> '') AS filled, max(a.at) AS at
+             FROM work_copy c JOIN slot_answer a ON a.copy_id = c.id WHERE c.round_id = ? AND (c.group_id IS NOT NULL OR c.student_id IS NOT NULL) GROUP BY 1",
+            [$roundId],
+        )) as $row) {
+            $progress[$row->text('whose')] = ['filled' => $row->int('filled'), 'at' => $row->int('at')];
+        }
+
+        return $progress;
+    }
+
+    /**
+     * @return list<string> who of those who sit at tables has ever written in a copy of theirs
+     */
+    public function authors(string $roundId, string $groupingId): array
+    {
+        return array_values(array_filter($this->db->fetchFirstColumn(
+            'SELECT DISTINCT s.student_id FROM seat s JOIN work_copy c ON c.round_id = ? AND (c.group_id = s.group_id OR c.student_id = s.student_id)
+             WHERE s.grouping_id = ? AND (EXISTS (SELECT 1 FROM slot_answer a WHERE a.copy_id = c.id AND a.author = s.student_id)
+               OR EXISTS (SELECT 1 FROM slot_revision r WHERE r.copy_id = c.id AND r.author = s.student_id))',
+            [$roundId, $groupingId],
+        ), is_string(...)));
+    }
+
+    /**
      * @return array<string, string> titles of the originals that a round has copies of, by id
      */
     public function titles(string $roundId): array

@@ -36,6 +36,10 @@ type Opened = { kind: 'tag'; student: Student; at: DOMRect } | { kind: 'table'; 
 interface FloorProps {
   /** What else can be done with a student, from outside the floor. */
   more?: (student: Student, onClose: () => void) => ReactNode;
+  /** What else can be done with a table, and how its group stands while it is at work. */
+  moreOfTable?: (group: Group, onClose: () => void) => ReactNode;
+  earOf?: (group: Group) => { on: boolean; press: () => void } | undefined;
+  stateOf?: (group: Group) => { text: string; strong: boolean } | undefined;
   floor: Schema['FloorView'];
   /** Everybody who can be seated, absent ones too. */
   students: Student[];
@@ -246,6 +250,8 @@ export function Floor(props: FloorProps) {
                     compact={compact}
                     above={above}
                     note={tableNote(group)}
+                    state={props.stateOf?.(group)}
+                    ear={props.earOf?.(group)}
                     way={wayTo?.(group.id) ?? null}
                     effect={held ? effects?.get(group.id) : undefined}
                     onOpenTag={openTag}
@@ -290,7 +296,13 @@ export function Floor(props: FloorProps) {
           />
         )}
         {opened?.kind === 'table' && (
-          <TableActions group={opened.group} at={opened.at} onEdit={edit} onClose={() => setOpened(null)} />
+          <TableActions
+            group={opened.group}
+            at={opened.at}
+            onEdit={edit}
+            more={props.moreOfTable?.(opened.group, () => setOpened(null))}
+            onClose={() => setOpened(null)}
+          />
         )}
       </DndContext>
     </RovingContext>

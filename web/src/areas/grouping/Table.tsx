@@ -1,6 +1,7 @@
 import { useDroppable } from '@dnd-kit/core';
 import clsx from 'clsx';
 import type { Schema } from '../../api/client';
+import { Ear } from '../../ui/Ear';
 import { markOf } from '../../ui/marks';
 import { roomWindow } from '../../ui/roomWindow';
 import { Sign } from '../../ui/Sign';
@@ -35,6 +36,10 @@ interface TableProps {
   /** How many seats stand along the upper edge: the same for all tables, so that they stand in line. */
   above: number;
   note: string;
+  /** How its group stands while it is at work. */
+  state?: { text: string; strong: boolean } | undefined;
+  /** Hears the room of this table, or stops hearing it. */
+  ear?: { on: boolean; press: () => void } | undefined;
   /** Into the room of this table. */
   way: string | null;
   /** What it would mean to put the held tag here. */
@@ -112,14 +117,50 @@ function TableDoor({ group, way }: { group: Group; way: string }) {
   );
 }
 
+/** The ear of a table: one press, and its room alone is heard. */
+function TableEar({ group, ear }: { group: Group; ear: { on: boolean; press: () => void } }) {
+  return (
+    <button
+      type="button"
+      aria-label={words.floor.listen(group.name)}
+      title={words.floor.listen(group.name)}
+      aria-pressed={ear.on}
+      style={{ borderColor: markOf(group.mark).colour }}
+      className={clsx(
+        'flex w-7 shrink-0 items-center justify-center border-2 border-l-0 hover:bg-wash',
+        ear.on ? 'bg-accent text-on-accent' : 'bg-sheet',
+      )}
+      onClick={ear.press}
+    >
+      <Ear />
+    </button>
+  );
+}
+
 const trendWord = ({ trend }: Effect) =>
   trend > 0 ? words.floor.better : trend < 0 ? words.floor.worse : words.floor.asWell;
+
+/** How a group at work stands: what asks for attention is set off. */
+function StateLine({ state }: { state: { text: string; strong: boolean } }) {
+  return (
+    <p
+      title={state.text}
+      className={clsx(
+        'h-4 truncate text-center text-xs',
+        state.strong ? 'bg-accent px-1 font-semibold text-on-accent' : 'text-soft',
+      )}
+    >
+      {state.text}
+    </p>
+  );
+}
 
 /**
  * What it would mean to put the held tag at a table: on the line under the slab that is always kept free for it, so
  * that it covers nothing and nothing moves; a text too long for the line is whole in the list of tables of the tag.
  */
-function EffectLine({ effect }: { effect: Effect | undefined }) {
+function EffectLine({ effect, state }: { effect: Effect | undefined; state: TableProps['state'] }) {
+  if (effect === undefined && state !== undefined) return <StateLine state={state} />;
   if (effect === undefined) return <p className="h-4" aria-hidden="true" />;
   if (effect.breaks.length === 0)
     return <p className="h-4 truncate text-center text-xs text-soft">{trendWord(effect)}</p>;
@@ -142,8 +183,8 @@ function EffectNote({ effect }: { effect: Effect }) {
 
 /** A group, seen from above: the table with its sign and name, name tags in the seats round it. */
 export function Table(props: TableProps) {
-  const { group, students, guests, fixed, live, picked, compact, above, note, way, effect, onOpenTag, onOpenTable } =
-    props;
+  const { group, students, guests, fixed, live, picked, compact, above, note, state, ear, way, effect } = props;
+  const { onOpenTag, onOpenTable } = props;
   const { setNodeRef, isOver } = useDroppable({ id: `table:${group.id}` });
   const tag = (student: Student) => (
     <li key={student.id} className={compact ? 'w-full' : 'flex w-[calc(50%-0.25rem)]'}>
@@ -183,6 +224,7 @@ export function Table(props: TableProps) {
         effect={effect}
         onOpen={(at) => onOpenTable(group, at)}
       />
+      {ear !== undefined && <TableEar group={group} ear={ear} />}
       {way !== null && <TableDoor group={group} way={way} />}
     </div>
   );
@@ -190,6 +232,7 @@ export function Table(props: TableProps) {
     return (
       <li ref={setNodeRef}>
         {slab}
+        {state !== undefined && <StateLine state={state} />}
         <ul className="mt-1 space-y-0.5">
           {students.map(tag)}
           {guestTags}
@@ -203,7 +246,7 @@ export function Table(props: TableProps) {
     <li ref={setNodeRef} className="flex flex-col gap-1.5">
       <ul className={clsx(row, 'min-h-11 items-stretch')}>{students.slice(0, above).map(tag)}</ul>
       {slab}
-      <EffectLine effect={effect} />
+      <EffectLine effect={effect} state={state} />
       <ul className={clsx(row, 'min-h-11 items-stretch')}>
         {students.slice(above).map(tag)}
         {guestTags}

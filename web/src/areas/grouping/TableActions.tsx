@@ -1,4 +1,4 @@
-import { useState } from 'react';
+import { useState, type ReactNode } from 'react';
 import { Button } from '../../ui/Button';
 import { Field } from '../../ui/Field';
 import { words } from '../../words';
@@ -11,11 +11,14 @@ export function TableActions({
   group,
   at,
   onEdit,
+  more,
   onClose,
 }: {
   group: Group;
   at: DOMRect;
   onEdit: (edit: Edit) => void;
+  /** What else can be done with it just now. */
+  more?: ReactNode;
   onClose: () => void;
 }) {
   const [name, setName] = useState(group.name);
@@ -25,6 +28,7 @@ export function TableActions({
   };
   return (
     <Beside at={at} title={group.name} onClose={onClose} onLeave={name.trim() === '' ? onClose : save}>
+      {more}
       <form
         onSubmit={(event) => {
           event.preventDefault();

@@ -44,7 +44,11 @@ import { Pasting } from './Pasting';
 import { PlanPanel } from './PlanPanel';
 import { Ribbon } from './Ribbon';
 import { command, useCommand } from './useCommand';
+import { signalOf, stateOf } from './signals';
+import { TableSignals } from './TableSignals';
 import { useLesson } from './useLesson';
+import { useListening } from './useListening';
+import { VisitPanel } from './VisitPanel';
 import { noteOf } from './whereabouts';
 
 type View = 'floor' | 'work' | 'rooms' | 'original';
@@ -135,9 +139,11 @@ function SidePanel({
   onOriginal,
   onRooms,
   onMaterials,
+  visits,
 }: {
   lesson: Schema['LessonView'];
   phase: Phase;
+  visits: ReactNode;
   control: ReturnType<typeof useFloor>;
   door: ReturnType<typeof useDoor>;
   onHere: (student: Schema['SeatedStudent']) => void;
@@ -185,7 +191,7 @@ function SidePanel({
         </div>
       )}
       {lesson.endedAt === null && phase !== 'planned' && phase !== 'back' && (
-        <LivePanel lesson={lesson} phase={phase} />
+        <LivePanel lesson={lesson} phase={phase} visits={visits} />
       )}
     </aside>
   );
@@ -230,9 +236,19 @@ function Lesson({ lesson, connected }: { lesson: Schema['LessonView']; connected
     o: () => setView('original'),
     r: () => setView('rooms'),
     s: () => setSeenAs(''),
+    v: () => lesson.visits[0] !== undefined && visit(lesson.visits[0].groupId),
     'Ctrl z': () => lesson.floor.undo !== null && control.undo(),
     'Ctrl y': () => lesson.floor.redo !== null && control.redo(),
   });
+  const listening = useListening();
+  const me = queries.getQueryData<Schema['Me']>(['me'])?.id ?? '';
+  const visit = (group: string) => {
+    const way = wayTo(group);
+    // The room opens with the press itself: a window that opens later is held back by the browser.
+    if (way !== null) window.open(way, roomWindow);
+    give.mutate(command('visit', { group }));
+    setSearch({ view: 'work', group });
+  };
   const over = lesson.endedAt !== null;
   const live = over || phase !== 'planned';
   const working = !over && live && phase !== 'back';
@@ -349,11 +365,44 @@ function Lesson({ lesson, connected }: { lesson: Schema['LessonView']; connected
                   noteOf={(student) => noteOf(lesson, student)}
                   wayTo={wayTo}
                   tableNote={tableNote}
+                  earOf={(group) => {
+                    const room = working
+                      ? lesson.rooms.find(
+                          (one) => one.groupId === group.id && one.source === 'meetingService' && isThere(one),
+                        )
+                      : undefined;
+                    return room === undefined
+                      ? undefined
+                      : { on: listening.room === room.id, press: () => listening.listen(room.id) };
+                  }}
+                  stateOf={(group) => {
+                    const signal = signalOf(lesson, group.id);
+                    return signal === undefined ? undefined : stateOf(signal, lesson.round.moments.outAt, now);
+                  }}
+                  moreOfTable={(group, onClose) => {
+                    const signal = signalOf(lesson, group.id);
+                    if (signal === undefined) return null;
+                    const then = (what: () => void) => () => {
+                      what();
+                      onClose();
+                    };
+                    return (
+                      <TableSignals
+                        name={group.name}
+                        signal={signal}
+                        onVisit={then(() => visit(group.id))}
+                        onSee={then(() => give.mutate(command('seeCall', { group: group.id })))}
+                        onMark={(mark) => then(() => give.mutate(command('chalk', { group: group.id, mark })))()}
+                      />
+                    );
+                  }}
                 />
               </LensContext>
             </>
           )}
-          {view === 'work' && <WorkView lesson={lesson} />}
+          {view === 'work' && (
+            <WorkView key={search.get('group') ?? ''} lesson={lesson} visited={search.get('group')} />
+          )}
           {view === 'rooms' && <RoomsView lesson={lesson} pasting={pasting} onPasting={setPasting} />}
           {view === 'original' && <MaterialsView lesson={lesson} />}
         </main>
@@ -364,6 +413,19 @@ function Lesson({ lesson, connected }: { lesson: Schema['LessonView']; connected
           door={door}
           onHere={(student) => markAbsent.mutate({ id: student.id, absent: false })}
           onMaterials={() => setView('original')}
+          visits={
+            <VisitPanel
+              lesson={lesson}
+              me={me}
+              busy={give.isPending}
+              onVisit={visit}
+              onLeave={() => {
+                give.mutate(command('leave'));
+                setView('floor');
+              }}
+              onSee={(group) => give.mutate(command('seeCall', { group }))}
+            />
+          }
           onRooms={(paste) => {
             setView('rooms');
             setPasting(paste);

@@ -1,5 +1,4 @@
-import clsx from 'clsx';
-import { useState } from 'react';
+import { useState, type ReactNode } from 'react';
 import { secondsUntil, useServerNow } from '../../api/clock';
 import type { Schema } from '../../api/client';
 import { Choice } from '../../ui/Choice';
@@ -20,15 +19,19 @@ const lengths = [0, 10, 30, 60, 120];
 /** Where they are to be: out in their rooms, back with everybody; or, of a lesson that is over, whether they were there. */
 type Asked = 'out' | 'back' | 'over';
 
-/** How many are where they should be, and who is not. The list takes the height there is. */
+/** So many who are not there are named at once; the others by a press. */
+const shownFirst = 6;
+
+/** How many are where they should be, and who is not. */
 export function WhoIsMissing({ lesson, asked }: { lesson: Lesson; asked: Asked }) {
   const all = expected(lesson, asked === 'out');
   const not = missing(all);
+  const [isWhole, setWhole] = useState(false);
   const there = all.length - not.length;
   const belongsIn = (id: string) => lesson.floor.groups.find((group) => group.students.includes(id))?.name;
   const text = words.live.asked[asked];
   return (
-    <section aria-label={words.live.notYet} className="flex min-h-24 flex-col lg:shrink">
+    <section aria-label={words.live.notYet} className="flex flex-col">
       <p className="leading-none">
         <span className="text-5xl font-bold tabular-nums">{there}</span>{' '}
         <span className="text-lg">
@@ -38,13 +41,8 @@ export function WhoIsMissing({ lesson, asked }: { lesson: Lesson; asked: Asked }
       {not.length === 0 ? (
         <p className="mt-2">{text.all}</p>
       ) : (
-        <ul
-          className={clsx(
-            'mt-3 min-h-0 border-y border-ink',
-            asked === 'back' ? 'max-h-[38vh] overflow-y-auto' : 'lg:overflow-y-auto',
-          )}
-        >
-          {not.map((student) => (
+        <ul className="mt-3 border-y border-ink">
+          {(isWhole ? not : not.slice(0, shownFirst)).map((student) => (
             <li key={student.id} className="border-b border-line py-1.5 last:border-0">
               <span className={`font-semibold wrap-anywhere ${placeOf(student) === 'lost' ? 'text-lost' : ''}`}>
                 {student.name}
@@ -58,6 +56,13 @@ export function WhoIsMissing({ lesson, asked }: { lesson: Lesson; asked: Asked }
               </span>
             </li>
           ))}
+          {not.length > shownFirst && (
+            <li>
+              <Button look="quiet" className="text-sm" onClick={() => setWhole(!isWhole)}>
+                {isWhole ? words.live.fewer : words.live.andMore(not.length - shownFirst)}
+              </Button>
+            </li>
+          )}
         </ul>
       )}
     </section>
@@ -87,7 +92,16 @@ export function OverPanel({ lesson, endedAt }: { lesson: Lesson; endedAt: number
 }
 
 /** The teacher's side of a round that is on. */
-export function LivePanel({ lesson, phase }: { lesson: Lesson; phase: Phase }) {
+export function LivePanel({
+  lesson,
+  phase,
+  visits,
+}: {
+  lesson: Lesson;
+  phase: Phase;
+  /** Whom to visit. */
+  visits: ReactNode;
+}) {
   const give = useCommand(lesson.id);
   const now = useServerNow();
   const [seconds, setSeconds] = useState(lesson.round.callBackSeconds);
@@ -147,6 +161,7 @@ export function LivePanel({ lesson, phase }: { lesson: Lesson; phase: Phase }) {
           </Button>
         </>
       )}
+      {phase === 'out' && visits}
       <WhoIsMissing lesson={lesson} asked={phase === 'back' ? 'back' : 'out'} />
       <NoticeBox lesson={lesson} />
     </div>

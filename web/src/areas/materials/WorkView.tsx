@@ -214,7 +214,7 @@ function CopyCell({
 }
 
 /** Every group's copy, live, side by side; what is new since it was last looked at glows. */
-export function WorkView({ lesson }: { lesson: Lesson }) {
+export function WorkView({ lesson, visited = null }: { lesson: Lesson; visited?: string | null }) {
   const roundId = lesson.round.id;
   const copies = useQuery({
     queryKey: ['copies', roundId],
@@ -224,7 +224,7 @@ export function WorkView({ lesson }: { lesson: Lesson }) {
       ),
   });
   const [seen, setSeen] = useState<Seen>(() => loadSeen(roundId));
-  const [opened, setOpened] = useState<string | null>(null);
+  const [pressed, setOpened] = useState<string | null | undefined>(undefined);
   const now = useServerNow(1_000);
   const originals = lesson.handOut.filter(
     (row) => copies.data?.some((copy) => copy.original === row.original) === true,
@@ -248,6 +248,8 @@ export function WorkView({ lesson }: { lesson: Lesson }) {
       return [{ copy, group, members, title }];
     })
     .sort((a, b) => (a.group?.number ?? 0) - (b.group?.number ?? 0));
+  // Whoever comes to a group sees its copy, until they put it away.
+  const opened = pressed === undefined ? (rows.find(({ group }) => group?.id === visited)?.copy.id ?? null) : pressed;
   const look = (looked: Copy[]) => {
     const next = { ...seen, ...Object.fromEntries(looked.map((copy) => [copy.id, newestAt(copy)])) };
     setSeen(next);

@@ -20,6 +20,7 @@ const group: Schema['MyGroup'] = {
   seat: 1,
   role: 'lead',
   task: 'Rainfall',
+  signal: { about: null, at: null, seen: false, place: 0, mine: false, mark: null, visited: false },
 };
 
 function now(more: Partial<Now> = {}): Now {

@@ -11,6 +11,7 @@ import { type Phase } from '../phase';
 import { secondsUntil } from '../../../api/clock';
 import { timeText } from '../../lesson/when';
 import { SignUp } from '../../grouping/student/SignUp';
+import { CallTeacher } from './CallTeacher';
 
 type Now = Schema['StudentNow'];
 type Group = Schema['MyGroup'];
@@ -229,6 +230,7 @@ function AtWork({
           ))}
         </>
       )}
+      {phase !== 'looking' && <CallTeacher signal={group.signal} onLook={onLook} />}
       <Members group={group} me={now.id} />
       {phase === 'out' && (
         <p className="text-lg">

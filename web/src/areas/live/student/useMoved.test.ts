@@ -15,6 +15,7 @@ const group = (id: string): Group => ({
   seat: 1,
   role: '',
   task: '',
+  signal: { about: null, at: null, seen: false, place: 0, mine: false, mark: null, visited: false },
   members: [],
   room: { way: 'none', name: '', openers: [] },
   copies: [{ id: `copy of ${id}`, title: 'Sheet', way: 'together' }],

@@ -1,0 +1,17 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FreshHuddle\App\Live\Signal;
+
+use FreshHuddle\Core\Live\Signal\CallAbout;
+
+final readonly class MakeCallRequest
+{
+    /**
+     * @param CallAbout|null $about null: the group needs the teacher no longer
+     */
+    public function __construct(public ?CallAbout $about = null)
+    {
+    }
+}

@@ -1,0 +1,49 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FreshHuddle\App\Live\Signal;
+
+use Doctrine\ORM\EntityManagerInterface;
+use FreshHuddle\App\Lesson\Lesson;
+use FreshHuddle\App\Lesson\Round;
+use FreshHuddle\App\Live\EventStore;
+use FreshHuddle\Core\Live\Signal\Signals;
+use Symfony\Component\Console\Attribute\AsCommand;
+use Symfony\Component\Console\Command\Command;
+use Symfony\Component\Console\Input\InputArgument;
+use Symfony\Component\Console\Input\InputInterface;
+use Symfony\Component\Console\Output\OutputInterface;
+
+#[AsCommand('huddle:signals', 'Works out again, from the events of a lesson, what calls, visits and chalk marks have come to.')]
+final class SignalsCommand extends Command
+{
+    public function __construct(private readonly EntityManagerInterface $em, private readonly EventStore $events, private readonly SignalStore $signals)
+    {
+        parent::__construct();
+    }
+
+    protected function configure(): void
+    {
+        $this->addArgument('lesson', InputArgument::REQUIRED, 'Its id.');
+    }
+
+    protected function execute(InputInterface $input, OutputInterface $output): int
+    {
+        $id = $input->getArgument('lesson');
+        $lesson = \is_string($id) ? $this->em->find(Lesson::class, $id) : null;
+        if (null === $lesson) {
+            $output->writeln('There is no such lesson.');
+
+            return self::FAILURE;
+        }
+        $this->em->wrapInTransaction(function () use ($lesson): void {
+            $this->events->lock($lesson->id);
+            foreach ($this->em->getRepository(Round::class)->findBy(['lesson' => $lesson]) as $round) {
+                $this->signals->put($round->id, $this->signals->of($round->id), Signals::after($this->events->ofRound($lesson->id, $round->id)));
+            }
+        });
+
+        return self::SUCCESS;
+    }
+}

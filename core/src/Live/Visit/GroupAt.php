@@ -1,0 +1,34 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FreshHuddle\Core\Live\Visit;
+
+/**
+ * How a group stands at a moment, as far as whoever goes round can know it. Moments are milliseconds since 1970.
+ */
+final readonly class GroupAt
+{
+    /**
+     * @param int|null $calledAt  since when it calls; null: it does not
+     * @param int      $visits    how often somebody has been there in this round
+     * @param int|null $visitedAt when the last visit ended; null: nobody has been there
+     * @param bool     $visited   somebody is there now
+     * @param int|null $changedAt when anything of its work changed last; null: never
+     * @param float    $progress  how much of its work has something in it, 0 to 1
+     * @param int      $missing   members who are not in place
+     * @param int      $silent    members who have written nothing
+     */
+    public function __construct(
+        public string $id,
+        public ?int $calledAt = null,
+        public int $visits = 0,
+        public ?int $visitedAt = null,
+        public bool $visited = false,
+        public ?int $changedAt = null,
+        public float $progress = 0.0,
+        public int $missing = 0,
+        public int $silent = 0,
+    ) {
+    }
+}

@@ -1,0 +1,45 @@
+import type { Schema } from '../../api/client';
+import { Button } from '../../ui/Button';
+import { liveWords } from '../../words/live';
+
+type Signal = Schema['GroupSignalView'];
+const marks = Object.keys(liveWords.marks) as Schema['ChalkMark'][];
+
+/** What can be done with a table while its group is at work: go there, let them know, put a mark on it. */
+export function TableSignals({
+  name,
+  signal,
+  onVisit,
+  onSee,
+  onMark,
+}: {
+  name: string;
+  signal: Signal;
+  onVisit: () => void;
+  onSee: () => void;
+  onMark: (mark: Schema['ChalkMark'] | null) => void;
+}) {
+  return (
+    <div className="mb-3 flex flex-col gap-2 border-b border-line pb-3">
+      <Button onClick={onVisit}>{liveWords.goTo(name)}</Button>
+      {signal.call !== null &&
+        (signal.call.seenAt === null ? (
+          <Button onClick={onSee}>{liveWords.see}</Button>
+        ) : (
+          <p className="text-sm text-soft">{liveWords.seen}</p>
+        ))}
+      <div role="group" aria-label={liveWords.mark} className="flex flex-wrap gap-1">
+        {marks.map((mark) => (
+          <Button
+            key={mark}
+            className={signal.mark === mark ? 'bg-accent text-sm text-on-accent' : 'text-sm'}
+            aria-pressed={signal.mark === mark}
+            onClick={() => onMark(signal.mark === mark ? null : mark)}
+          >
+            {liveWords.marks[mark]}
+          </Button>
+        ))}
+      </div>
+    </div>
+  );
+}

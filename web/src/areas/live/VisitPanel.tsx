@@ -1,0 +1,79 @@
+import { useServerNow } from '../../api/clock';
+import type { Schema } from '../../api/client';
+import { Button } from '../../ui/Button';
+import { Duration } from '../../ui/Duration';
+import { liveWords } from '../../words/live';
+import { reasonText, signalOf } from './signals';
+
+type Lesson = Schema['LessonView'];
+
+/** Whom to visit, the next first and why; or whom one is with, and for how long. */
+export function VisitPanel({
+  lesson,
+  me,
+  busy,
+  onVisit,
+  onLeave,
+  onSee,
+}: {
+  lesson: Lesson;
+  /** Id of whoever looks. */
+  me: string;
+  busy: boolean;
+  onVisit: (group: string) => void;
+  onLeave: () => void;
+  onSee: (group: string) => void;
+}) {
+  const now = useServerNow(1_000);
+  const nameOf = (id: string) => lesson.floor.groups.find((group) => group.id === id)?.name ?? '';
+  const here = lesson.signals.find((one) => one.visitor === me);
+  const [next, ...more] = lesson.visits;
+  const why = (one: Schema['NextVisitView']) => reasonText(one, signalOf(lesson, one.groupId), now);
+  const call = next === undefined ? null : (signalOf(lesson, next.groupId)?.call ?? null);
+  return (
+    <section aria-label={liveWords.next} className="flex shrink-0 flex-col gap-2 border-y-2 border-ink py-3">
+      {here !== undefined && (
+        <div className="flex items-baseline justify-between gap-2 bg-wash px-2 py-1">
+          <span className="min-w-0 font-semibold wrap-anywhere">
+            {liveWords.with(nameOf(here.groupId))}{' '}
+            <span className="font-normal tabular-nums">
+              <Duration seconds={Math.max(0, Math.floor((now - (here.since ?? now)) / 1_000))} />
+            </span>
+          </span>
+          <Button look="quiet" busy={busy} onClick={onLeave}>
+            {liveWords.leave}
+          </Button>
+        </div>
+      )}
+      {next === undefined ? (
+        <p className="text-sm text-soft">{liveWords.nobody}</p>
+      ) : (
+        <>
+          <Button className="w-full text-left text-lg" busy={busy} onClick={() => onVisit(next.groupId)}>
+            <span className="block wrap-anywhere">
+              {here === undefined ? liveWords.goTo(nameOf(next.groupId)) : liveWords.onTo(nameOf(next.groupId))}
+            </span>
+            <span className="block text-sm font-normal">{why(next)}</span>
+          </Button>
+          {call !== null && call.seenAt === null && (
+            <Button look="quiet" className="self-start text-sm" busy={busy} onClick={() => onSee(next.groupId)}>
+              {liveWords.see}
+            </Button>
+          )}
+        </>
+      )}
+      {more.length > 0 && (
+        <ol aria-label={liveWords.after} className="text-sm">
+          {more.slice(0, 3).map((one) => (
+            <li key={one.groupId} className="flex items-baseline gap-2">
+              <Button look="quiet" className="shrink-0 text-sm" busy={busy} onClick={() => onVisit(one.groupId)}>
+                {nameOf(one.groupId)}
+              </Button>
+              <span className="min-w-0 truncate text-soft">{why(one)}</span>
+            </li>
+          ))}
+        </ol>
+      )}
+    </section>
+  );
+}

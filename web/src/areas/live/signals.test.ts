@@ -1,0 +1,51 @@
+import { describe, expect, it } from 'vitest';
+import type { Schema } from '../../api/client';
+import { reasonText, stateOf } from './signals';
+
+const signal: Schema['GroupSignalView'] = {
+  groupId: 'g',
+  call: null,
+  visits: 0,
+  visitedAt: null,
+  visitor: null,
+  name: null,
+  since: null,
+  mark: null,
+  changedAt: 1_000_000,
+  filled: 2,
+  slots: 4,
+  silent: [],
+};
+const now = 1_060_000;
+
+describe('what stands under a table while its group is at work', () => {
+  it('is its call before anything else', () => {
+    const call = { by: 'a', about: 'stuck' as const, at: now, seenAt: null };
+    expect(stateOf({ ...signal, call, name: 'Ines' }, 0, now)).toEqual({ text: 'calls: is stuck', strong: true });
+  });
+  it('is who is there, or how far it is, and how often it was visited', () => {
+    expect(stateOf({ ...signal, name: 'Ines' }, 0, now).text).toBe('Ines is there');
+    expect(stateOf({ ...signal, visits: 2 }, 0, now)).toEqual({ text: '2/4 filled · visited 2×', strong: false });
+  });
+  it('is that nothing has changed for long, unless it is done', () => {
+    expect(stateOf(signal, 0, now + 200_000)).toEqual({ text: 'still for 4 min', strong: true });
+    expect(stateOf({ ...signal, filled: 4 }, 0, now + 200_000).strong).toBe(false);
+  });
+  it('names the mark that lies there', () => {
+    expect(stateOf({ ...signal, mark: 'wellDone' }, 0, now).text).toContain('Well done');
+  });
+});
+
+describe('why a group is next', () => {
+  it('says what it calls for and how long it has waited', () => {
+    const call = { by: 'a', about: 'trouble' as const, at: now - 125_000, seenAt: null };
+    expect(reasonText({ groupId: 'g', reason: 'called', since: now - 125_000 }, { ...signal, call }, now)).toBe(
+      'calls, something does not work: 2 min',
+    );
+  });
+  it('says how many are missing or silent', () => {
+    expect(reasonText({ groupId: 'g', reason: 'missing', since: 2 }, signal, now)).toBe('2 members missing');
+    expect(reasonText({ groupId: 'g', reason: 'silent', since: 1 }, signal, now)).toBe('1 member has written nothing');
+    expect(reasonText({ groupId: 'g', reason: 'notYet', since: 0 }, signal, now)).toBe('nobody has been there yet');
+  });
+});

@@ -1,0 +1,45 @@
+import type { Schema } from '../../api/client';
+import { liveWords } from '../../words/live';
+
+type Lesson = Schema['LessonView'];
+type Signal = Schema['GroupSignalView'];
+type Next = Schema['NextVisitView'];
+
+/** A group in which nothing has changed for so long is said to be still; as the server judges it. */
+export const stillAfter = 150_000;
+
+export const signalOf = (lesson: Pick<Lesson, 'signals'>, group: string): Signal | undefined =>
+  lesson.signals.find((one) => one.groupId === group);
+
+/** Why a group is next, in words. */
+export function reasonText(next: Next, signal: Signal | undefined, now: number): string {
+  const seconds = (now - next.since) / 1_000;
+  const { why, about } = liveWords;
+  switch (next.reason) {
+    case 'called':
+      return why.called(about[signal?.call?.about ?? 'question'], seconds);
+    case 'still':
+      return why.still(seconds);
+    case 'missing':
+      return why.missing(next.since);
+    case 'silent':
+      return why.silent(next.since);
+    case 'longAgo':
+      return why.longAgo(seconds);
+    default:
+      return why[next.reason];
+  }
+}
+
+/** What stands under a table while its group is at work: what asks for attention first. */
+export function stateOf(signal: Signal, outAt: number | null, now: number): { text: string; strong: boolean } {
+  const said = liveWords.table;
+  const mark = signal.mark === null ? '' : ` · ${liveWords.marks[signal.mark]}`;
+  if (signal.call !== null) return { text: said.calls(liveWords.about[signal.call.about]) + mark, strong: true };
+  if (signal.name !== null) return { text: said.with(signal.name) + mark, strong: false };
+  const isDone = signal.slots > 0 && signal.filled >= signal.slots;
+  const since = Math.max(signal.changedAt ?? outAt ?? now, signal.visitedAt ?? 0);
+  if (isDone) return { text: `${said.done} · ${said.visits(signal.visits)}${mark}`, strong: false };
+  if (now - since >= stillAfter) return { text: said.still((now - since) / 1_000) + mark, strong: true };
+  return { text: `${said.slots(signal.filled, signal.slots)} · ${said.visits(signal.visits)}${mark}`, strong: false };
+}
