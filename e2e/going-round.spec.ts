@@ -77,7 +77,7 @@ test('going round: calls, visits, marks, and one room heard at a time', async ({
     ]);
     await expect(popup.getByRole('heading', { name: 'Here now' })).toBeVisible();
     await expect(room.getByText('Ines Halvorsen')).toBeVisible();
-    await expect(t.getByRole('dialog', { name: /Millbrook/ })).toBeVisible();
+    await expect(t.getByRole('heading', { name: /Millbrook/ })).toBeVisible();
     await t.keyboard.press('Escape');
     await expect(order.getByText('You are with Millbrook')).toBeVisible();
     await expect(mill.page.getByText('You have called your teacher')).toHaveCount(0);
