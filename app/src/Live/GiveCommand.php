@@ -28,9 +28,9 @@ use FreshHuddle\Core\Live\Signal\Signals;
 final readonly class GiveCommand
 {
     /**
-     * @param string|null $segment for begin and sendOut: which one; null for sendOut: the round the lesson is in or comes to next
-     * @param int|null    $seconds for callBack: 0 to 120; null: as the round says
-     * @param int|null    $endsAt  for changeEnd: milliseconds since 1970
+     * @param string|null    $segment for begin and sendOut: which one; null for sendOut: the round the lesson is in or comes to next
+     * @param int|null       $seconds for callBack: 0 to 120; null: as the round says
+     * @param int|null       $endsAt  for changeEnd: milliseconds since 1970
      * @param string|null    $text    for say
      * @param string|null    $group   for visit, chalk and seeCall
      * @param ChalkMark|null $mark    for chalk; null: none

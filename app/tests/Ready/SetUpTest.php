@@ -6,6 +6,7 @@ namespace FreshHuddle\App\Tests\Ready;
 
 use FreshHuddle\App\Ready\Portal\CoursePortal;
 use FreshHuddle\App\Ready\Portal\Posting;
+use FreshHuddle\App\Tests\Formats\Schema;
 use FreshHuddle\App\Tests\Support\AppTestCase;
 use FreshHuddle\App\Tests\Support\Json;
 use FreshHuddle\App\Tests\Support\Outside;
@@ -175,6 +176,40 @@ final class SetUpTest extends AppTestCase
         self::assertSame([], $this->list()->list('steps'));
         $externals = array_map(fn (int $n): string => $this->external($n), [0, 1, 2]);
         self::assertCount(3, Outside::rooms($externals));
+    }
+
+    public function test_a_service_that_is_slow_or_forgetful_in_the_middle_of_it_is_asked_again(): void
+    {
+        self::mockTime();
+        Outside::fault('meeting', 'slow', 1, 'make');
+        $this->carryOut();
+        $this->workThrough();
+        self::assertSame([], $this->list()->list('steps'));
+        $this->swap();
+        $before = $this->external(1);
+        Outside::fault('meeting', 'forget', 1, 'members');
+        $this->carryOut();
+        $this->workThrough();
+        self::assertSame([], $this->list()->list('steps'));
+        self::assertNotSame($before, $this->external(1), 'it was gone when its members were to be said, and was made again');
+        self::assertCount(3, Outside::rooms(array_map(fn (int $n): string => $this->external($n), [0, 1, 2])));
+    }
+
+    public function test_the_whole_set_up_goes_to_other_programs(): void
+    {
+        $this->ask('PATCH', '/api/staff/students/'.$this->lesson->text('floor.groups.0.students.0'), ['name' => '=HYPERLINK("x")'])->is(204);
+        $this->ask('PUT', $this->round('links'), ['text' => "main https://meet.larkmouth.example/{$this->lesson->text('id')}\nhttps://meet.larkmouth.example/1{$this->lesson->text('id')}\nhttps://meet.larkmouth.example/2{$this->lesson->text('id')}"])->is(200);
+        $this->carryOut();
+        $this->work();
+        $json = $this->ask('GET', $this->round('set-up.json'))->is(200);
+        self::assertTrue(Schema::allows('set-up', $json->raw));
+        self::assertSame(3, \count($json->list('groups.0.students')));
+        self::assertStringStartsWith('https://meet.larkmouth.example/1', $json->text('groups.0.room.link'));
+        self::assertSame('District sheet', $json->text('groups.1.work.0.title'));
+        $lines = explode("\r\n", trim($this->ask('GET', $this->round('set-up.csv'))->is(200)->raw));
+        self::assertCount(7, $lines);
+        self::assertStringContainsString("'=HYPERLINK", $lines[1], 'nothing a spreadsheet would run');
+        self::assertStringContainsString('/student?pass=', $lines[1]);
     }
 
     public function test_a_room_the_service_forgot_is_found_and_made_again(): void

@@ -114,6 +114,25 @@ final class AtOnceTest extends TestCase
         self::assertCount(2, $this->rows('SELECT id FROM work_copy WHERE round_id = ?', $round));
     }
 
+    public function test_a_set_up_list_is_carried_out_once_however_many_press(): void
+    {
+        [$lesson] = $this->lesson(6, 2);
+        $round = $lesson->text('round.id');
+        $path = "/api/staff/rounds/{$round}/set-up";
+        $this->ask('PUT', "/api/staff/rounds/{$round}/sending", ['posts' => true])->is(204);
+        $digest = $this->ask('GET', $path)->text('digest');
+        $statuses = $this->atOnce(array_fill(0, self::PRESSES, ['POST', $path, ['digest' => $digest], $this->teacher]));
+        self::assertSame(self::PRESSES, self::many($statuses, 204) + self::many($statuses, 409), 'done, or another list by then');
+        $until = microtime(true) + 20;
+        while (microtime(true) < $until && [] !== $this->ask('GET', $path)->list('steps')) {
+            usleep(100_000);
+        }
+        self::assertSame([], $this->ask('GET', $path)->list('steps'));
+        self::assertCount(2, $this->rows('SELECT id FROM room WHERE grouping_id = ?', $lesson->text('floor.id')));
+        self::assertCount(2, $this->rows("SELECT id FROM sent WHERE round_id = ? AND kind = 'post' AND their_id IS NOT NULL", $round));
+        self::assertLessThanOrEqual(1, \count($this->rows('SELECT id FROM set_up WHERE lesson_id = ? AND done_at IS NULL', $lesson->text('id'))));
+    }
+
     public function test_a_class_has_a_name_once_and_a_rule_once(): void
     {
         [$lesson, $students] = $this->lesson(4, 2);

@@ -38,7 +38,7 @@ final readonly class CopyReader
      * What has been done in the copies of a round.
      *
      * @return array<string, array{filled: int, at: int}> by whose the copies are, a group or a student: in how many places
-     *                                                   something stands, and when that changed last (milliseconds since 1970)
+     *                                                    something stands, and when that changed last (milliseconds since 1970)
      */
     public function progress(string $roundId): array
     {

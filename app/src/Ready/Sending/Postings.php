@@ -38,9 +38,14 @@ final readonly class Postings
     {
         $sending = $this->sendings->of($round);
         $view ??= $this->handouts->of($round);
-        $line = static fn (WorkLine $work): Message => null === $work->variant
-            ? new Message('print.work', ['title' => $work->title, 'way' => $work->way->value])
-            : new Message('print.work_in_variant', ['title' => $work->title, 'way' => $work->way->value, 'variant' => $work->variant]);
+        $said = [];
+        // Most groups have most lines alike: each is put in words once.
+        $line = function (WorkLine $work) use (&$said): string {
+            return $said["{$work->way->value}|{$work->variant}|{$work->title}"] ??= $this->words->say(null === $work->variant
+                ? new Message('print.work', ['title' => $work->title, 'way' => $work->way->value])
+                : new Message('print.work_in_variant', ['title' => $work->title, 'way' => $work->way->value, 'variant' => $work->variant]));
+        };
+        $way = $this->words->say(new Message('ready.posting.way', ['doorWord' => $view->doorWord]));
         $audience = [];
         foreach ($view->slips as $slip) {
             if (null !== $slip->group) {
@@ -49,10 +54,10 @@ final readonly class Postings
         }
         $posts = [];
         foreach ($this->floors->now($round->grouping->id)->groups as $i => $group) {
-            $work = array_map(fn (WorkLine $one): string => $this->words->say($line($one)), [...$view->work, ...$view->groups[$i]->work ?? []]);
+            $work = array_map($line, [...$view->work, ...$view->groups[$i]->work ?? []]);
             $posts[$group->id] = new Posting(
                 $this->words->say(new Message('ready.posting.title', ['lesson' => $view->title, 'group' => $group->name])),
-                trim($round->segment->instructions."\n\n".implode("\n", $work)."\n\n".$this->words->say(new Message('ready.posting.way', ['doorWord' => $view->doorWord]))),
+                trim($round->segment->instructions."\n\n".implode("\n", $work)."\n\n".$way),
                 $audience[$i + 1] ?? [],
                 $sending->unit,
                 $sending->dueAt,

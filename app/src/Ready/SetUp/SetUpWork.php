@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace FreshHuddle\App\Ready\SetUp;
 
 use Doctrine\ORM\EntityManagerInterface;
+use Doctrine\ORM\Query;
 use FreshHuddle\App\Database\Clock;
 use FreshHuddle\App\Lesson\Round;
 use FreshHuddle\App\Ready\Portal\PortalFailed;
@@ -36,6 +37,8 @@ final readonly class SetUpWork implements TaskHandler
     private const MOST_TRIES = 4;
     /** So long a worker stays with one list before others have their turn; well below what a worker may hold a task. Milliseconds. */
     private const AT_A_TIME = 15_000;
+    /** So many steps are asked for at once. */
+    private const AT_ONCE = 50;
     /** So often pages hear how far it is. Milliseconds. */
     private const TELL_EVERY = 400;
 
@@ -88,16 +91,18 @@ final readonly class SetUpWork implements TaskHandler
         $until = $this->clock->ms() + self::AT_A_TIME;
         $told = 0;
         $round = $setUp->round;
-        while (null !== $step = $this->next($setUp)) {
-            $now = $this->clock->ms();
-            if ($now > $until) {
-                return $now; // the rest at once, as a task of its own
+        while ([] !== $steps = $this->next($setUp)) {
+            foreach ($steps as $step) {
+                $now = $this->clock->ms();
+                if ($now > $until) {
+                    return $now; // the rest at once, as a task of its own
+                }
+                if ($now - $told > self::TELL_EVERY) {
+                    $told = $now;
+                    $this->tell($round);
+                }
+                $this->do($step);
             }
-            if ($now - $told > self::TELL_EVERY) {
-                $told = $now;
-                $this->tell($round);
-            }
-            $this->do($step);
         }
         $later = $this->earliest($setUp) ?? $this->look($setUp);
         if (null === $later) {
@@ -117,7 +122,6 @@ final readonly class SetUpWork implements TaskHandler
         } catch (StepNotDone $e) {
             $this->fail($step, $e->says, $e->worthRetrying);
         }
-        $this->em->refresh($step);
     }
 
     private function fail(Step $step, Message $why, bool $isWorthRetrying): void
@@ -126,14 +130,17 @@ final readonly class SetUpWork implements TaskHandler
         $this->store->failed($step->setUp->id, $step->position, $this->words->say($why), $isAgain ? $this->clock->ms() + (500 << $step->tries) : null);
     }
 
-    private function next(SetUp $setUp): ?Step
+    /**
+     * @return list<Step> that are due, in their order
+     */
+    private function next(SetUp $setUp): array
     {
         /** @var list<Step> $steps */
         $steps = $this->em->createQueryBuilder()->select('s')->from(Step::class, 's')->where('s.setUp = :setUp AND s.state = :waiting AND s.dueAt <= :now')
             ->setParameter('setUp', $setUp)->setParameter('waiting', StepState::Waiting)->setParameter('now', $this->clock->ms())
-            ->orderBy('s.position')->setMaxResults(1)->getQuery()->getResult();
+            ->orderBy('s.position')->setMaxResults(self::AT_ONCE)->getQuery()->setHint(Query::HINT_REFRESH, true)->getResult();
 
-        return $steps[0] ?? null;
+        return $steps;
     }
 
     /**

@@ -13,6 +13,7 @@ use FreshHuddle\App\Stream\Audience;
 use FreshHuddle\App\Stream\Stream;
 use FreshHuddle\App\Words\Words;
 use FreshHuddle\App\Worker\Tasks;
+use FreshHuddle\Core\Message;
 use FreshHuddle\Core\Ready\SetUp\SetUpList;
 use FreshHuddle\Core\Ready\SetUp\SetUpStep;
 
@@ -33,6 +34,11 @@ final readonly class SetUps
     public function view(SetUpList $list): SetUpListView
     {
         $summary = $list->summary();
+        $said = [];
+        // Many steps have one reason.
+        $say = function (Message $message) use (&$said): string {
+            return $said[json_encode($message, \JSON_THROW_ON_ERROR)] ??= $this->words->say($message);
+        };
 
         return new SetUpListView(
             $list->digest(),
@@ -43,7 +49,7 @@ final readonly class SetUps
                 $step->kind,
                 $step->group,
                 $this->words->say($step->says),
-                $this->words->say($step->because),
+                $say($step->because),
                 null === $step->loses ? null : $this->words->say($step->loses),
             ), $list->steps),
         );
