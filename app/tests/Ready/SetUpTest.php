@@ -203,7 +203,7 @@ final class SetUpTest extends AppTestCase
         $this->work();
         $json = $this->ask('GET', $this->round('set-up.json'))->is(200);
         self::assertTrue(Schema::allows('set-up', $json->raw));
-        self::assertSame(3, \count($json->list('groups.0.students')));
+        self::assertCount(3, $json->list('groups.0.students'));
         self::assertStringStartsWith('https://meet.larkmouth.example/1', $json->text('groups.0.room.link'));
         self::assertSame('District sheet', $json->text('groups.1.work.0.title'));
         $lines = explode("\r\n", trim($this->ask('GET', $this->round('set-up.csv'))->is(200)->raw));

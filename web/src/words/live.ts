@@ -32,6 +32,8 @@ export const liveWords = {
   },
   see: 'Let them know you saw it',
   seen: 'They know you saw it',
+  listen: 'Listen to its room',
+  heard: 'Stop listening',
   mark: 'Put a mark on the table',
   marks: { seen: 'Seen', wellDone: 'Well done', listening: 'Listening', hurry: 'Hurry' },
   noMark: 'Wipe it off',

@@ -224,7 +224,8 @@ export function Table(props: TableProps) {
         effect={effect}
         onOpen={(at) => onOpenTable(group, at)}
       />
-      {ear !== undefined && <TableEar group={group} ear={ear} />}
+      {/* In a narrow slab the name needs the room: its slip has the ear. */}
+      {ear !== undefined && !compact && <TableEar group={group} ear={ear} />}
       {way !== null && <TableDoor group={group} way={way} />}
     </div>
   );

@@ -242,6 +242,12 @@ function Lesson({ lesson, connected }: { lesson: Schema['LessonView']; connected
   });
   const listening = useListening();
   const me = queries.getQueryData<Schema['Me']>(['me'])?.id ?? '';
+  const earOf = (group: Group) => {
+    const room = working
+      ? lesson.rooms.find((one) => one.groupId === group.id && one.source === 'meetingService' && isThere(one))
+      : undefined;
+    return room === undefined ? undefined : { on: listening.room === room.id, press: () => listening.listen(room.id) };
+  };
   const visit = (group: string) => {
     const way = wayTo(group);
     // The room opens with the press itself: a window that opens later is held back by the browser.
@@ -365,16 +371,7 @@ function Lesson({ lesson, connected }: { lesson: Schema['LessonView']; connected
                   noteOf={(student) => noteOf(lesson, student)}
                   wayTo={wayTo}
                   tableNote={tableNote}
-                  earOf={(group) => {
-                    const room = working
-                      ? lesson.rooms.find(
-                          (one) => one.groupId === group.id && one.source === 'meetingService' && isThere(one),
-                        )
-                      : undefined;
-                    return room === undefined
-                      ? undefined
-                      : { on: listening.room === room.id, press: () => listening.listen(room.id) };
-                  }}
+                  earOf={earOf}
                   stateOf={(group) => {
                     const signal = signalOf(lesson, group.id);
                     return signal === undefined ? undefined : stateOf(signal, lesson.round.moments.outAt, now);
@@ -392,6 +389,8 @@ function Lesson({ lesson, connected }: { lesson: Schema['LessonView']; connected
                         signal={signal}
                         onVisit={then(() => visit(group.id))}
                         onSee={then(() => give.mutate(command('seeCall', { group: group.id })))}
+                        heard={earOf(group)?.on}
+                        onListen={then(() => earOf(group)?.press())}
                         onMark={(mark) => then(() => give.mutate(command('chalk', { group: group.id, mark })))()}
                       />
                     );

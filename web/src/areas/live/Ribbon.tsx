@@ -90,7 +90,7 @@ function Running({
         />
       )}
       <span
-        className="absolute inset-y-0 flex items-center pl-4 text-sm whitespace-nowrap text-ink"
+        className="absolute inset-y-0 flex items-center pl-4 text-sm max-sm:-translate-x-full max-sm:pr-4 max-sm:pl-0 whitespace-nowrap text-ink"
         style={{ left: share(end) }}
       >
         {words.ribbon.until(timeText(end))}

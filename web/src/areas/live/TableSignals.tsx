@@ -12,16 +12,26 @@ export function TableSignals({
   onVisit,
   onSee,
   onMark,
+  heard,
+  onListen,
 }: {
   name: string;
   signal: Signal;
   onVisit: () => void;
   onSee: () => void;
   onMark: (mark: Schema['ChalkMark'] | null) => void;
+  /** Whether its room is heard; undefined where it cannot be. */
+  heard: boolean | undefined;
+  onListen: () => void;
 }) {
   return (
     <div className="mb-3 flex flex-col gap-2 border-b border-line pb-3">
       <Button onClick={onVisit}>{liveWords.goTo(name)}</Button>
+      {heard !== undefined && (
+        <Button aria-pressed={heard} className={heard ? 'bg-accent text-on-accent' : ''} onClick={onListen}>
+          {heard ? liveWords.heard : liveWords.listen}
+        </Button>
+      )}
       {signal.call !== null &&
         (signal.call.seenAt === null ? (
           <Button onClick={onSee}>{liveWords.see}</Button>

@@ -40,7 +40,7 @@ export function VisitPanel({
               <Duration seconds={Math.max(0, Math.floor((now - (here.since ?? now)) / 1_000))} />
             </span>
           </span>
-          <Button look="quiet" busy={busy} onClick={onLeave}>
+          <Button look="quiet" className="shrink-0 whitespace-nowrap" busy={busy} onClick={onLeave}>
             {liveWords.leave}
           </Button>
         </div>
