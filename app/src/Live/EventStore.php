@@ -68,8 +68,9 @@ final readonly class EventStore
     {
         return array_map(static function (Row $row): NoticeView {
             $text = $row->json('data')['text'] ?? '';
+            $group = $row->json('data')['group'] ?? null;
 
-            return new NoticeView($row->int('seq'), \is_string($text) ? $text : '', $row->int('at'));
+            return new NoticeView($row->int('seq'), \is_string($text) ? $text : '', $row->int('at'), \is_string($group) ? $group : null);
         }, Row::all($this->db->fetchAllAssociative(
             'SELECT seq, at, data FROM live_event WHERE lesson_id = ? AND kind = ? ORDER BY seq DESC LIMIT '.self::NOTICES_SHOWN,
             [$lessonId, EventKind::NoticeSaid->value],

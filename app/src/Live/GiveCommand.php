@@ -32,7 +32,7 @@ final readonly class GiveCommand
      * @param int|null       $seconds for callBack: 0 to 120; null: as the round says
      * @param int|null       $endsAt  for changeEnd: milliseconds since 1970
      * @param string|null    $text    for say
-     * @param string|null    $group   for visit, chalk and seeCall
+     * @param string|null    $group   for visit, chalk and seeCall; for say: to whom, null: to all
      * @param ChalkMark|null $mark    for chalk; null: none
      */
     public function __construct(
@@ -50,12 +50,13 @@ final readonly class GiveCommand
     }
 
     /**
-     * @param Signals $signals of the round
-     * @param string  $who     of the staff gives it
+     * @param Signals      $signals of the round
+     * @param string       $who     of the staff gives it
+     * @param list<string> $members who sits in the group it is about
      *
      * @throws CommandRefused
      */
-    public function command(Round $round, Signals $signals, string $who): Command
+    public function command(Round $round, Signals $signals, string $who, array $members = []): Command
     {
         return match ($this->kind) {
             CommandKind::Begin => new Begin($this->segment ?? '', $round->lesson->segment?->id),
@@ -66,7 +67,7 @@ final readonly class GiveCommand
             CommandKind::KeepWorking => new KeepWorking(),
             CommandKind::End => new End(null !== $round->lesson->endedAt),
             CommandKind::Reopen => new Reopen(null !== $round->lesson->endedAt),
-            CommandKind::Say => new Say($this->text ?? ''),
+            CommandKind::Say => new Say($this->text ?? '', $this->group, $members),
             CommandKind::Visit => new Visit($this->group ?? '', $who, $signals),
             CommandKind::Leave => new Leave($who, $signals),
             CommandKind::Chalk => new Chalk($this->group ?? '', $this->mark, $signals),

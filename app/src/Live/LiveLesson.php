@@ -213,11 +213,12 @@ final readonly class LiveLesson
      */
     private function command(GiveCommand $request, Round $round, string $actor): Command
     {
-        if ($request->kind->isOfGroup() && [] === $this->members($round, $request->group ?? '')) {
+        $members = null === $request->group ? [] : $this->members($round, $request->group);
+        if ([] === $members && ($request->kind->isOfGroup() || null !== $request->group)) {
             throw LiveRefused::unusable('live.group_gone', 'group');
         }
 
-        return $request->command($round, $this->signals->of($round->id), substr($actor, \strlen('teacher:')));
+        return $request->command($round, $this->signals->of($round->id), substr($actor, \strlen('teacher:')), $members);
     }
 
     /**
@@ -268,9 +269,9 @@ final readonly class LiveLesson
         foreach ($events as $event) {
             $state = $state->with($event);
             $after = $after->with($event);
-            $this->plan($round, $event, $state);
+            $this->plan($round, $event, $state, $seq);
             $messages[] = match ($event->kind) {
-                EventKind::NoticeSaid => ['kind' => 'notice', 'notice' => new NoticeView($seq, $event->text('text'), $event->at)],
+                EventKind::NoticeSaid => '' === $event->text('to') ? ['kind' => 'notice', 'notice' => new NoticeView($seq, $event->text('text'), $event->at)] : ['to' => explode('|', trim($event->text('to'), '|'))],
                 EventKind::SegmentBegun, EventKind::LessonEnded, EventKind::LessonReopened => ['kind' => 'refresh'],
                 // What passes with one group is shown to nobody else.
                 EventKind::CallMade, EventKind::CallSeen, EventKind::CallTakenBack, EventKind::VisitBegun, EventKind::VisitEnded, EventKind::ChalkMarked => ['to' => $this->members($round, $event->text('group'))],
@@ -287,7 +288,7 @@ final readonly class LiveLesson
     /**
      * What has to happen at its time because of an event.
      */
-    private function plan(Round $round, Event $event, RoundState $state): void
+    private function plan(Round $round, Event $event, RoundState $state, int $seq): void
     {
         match ($event->kind) {
             EventKind::SegmentBegun => $this->goOn($round->lesson, $event),
@@ -298,7 +299,8 @@ final readonly class LiveLesson
             EventKind::EndChanged => $this->planEnd($round, $state),
             EventKind::CalledBack => $this->planCallBack($round, $state),
             EventKind::KeptWorking => $this->planKeepWorking($round),
-            EventKind::NoticeSaid => $this->tasks->ask(RoundWork::SAY, $round->id, null, ['text' => $event->text('text')]),
+            // Each is said, also if another follows at once.
+            EventKind::NoticeSaid => $this->tasks->ask(RoundWork::SAY, "{$round->id}:{$seq}", null, ['text' => $event->text('text'), 'group' => $event->text('group')]),
             default => null,
         };
     }

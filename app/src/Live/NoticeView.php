@@ -7,10 +7,11 @@ namespace FreshHuddle\App\Live;
 final readonly class NoticeView
 {
     /**
-     * @param int $seq the number of the event it came with
-     * @param int $at  milliseconds since 1970
+     * @param int         $seq   the number of the event it came with
+     * @param int         $at    milliseconds since 1970
+     * @param string|null $group to whom it was said, for staff; null: to all
      */
-    public function __construct(public int $seq, public string $text, public int $at)
+    public function __construct(public int $seq, public string $text, public int $at, public ?string $group = null)
     {
     }
 }

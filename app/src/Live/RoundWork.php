@@ -59,12 +59,12 @@ final readonly class RoundWork implements TaskHandler
 
     public function classOf(Task $task): ?string
     {
-        return $this->em->find(Round::class, $task->subject)?->lesson->class->id;
+        return $this->round($task)?->lesson->class->id;
     }
 
     public function handle(Task $task): ?int
     {
-        $round = $this->em->find(Round::class, $task->subject);
+        $round = $this->round($task);
         if (null === $round) {
             return null;
         }
@@ -74,7 +74,7 @@ final readonly class RoundWork implements TaskHandler
             match ($task->kind) {
                 self::MOVE_OUT => $phase->isOut() ? $this->moveOut($round, $rooms) : null,
                 self::MOVE_BACK => Phase::Back === $phase ? $this->moveBack($round, $rooms) : null,
-                self::SAY => $this->service->say(array_keys($rooms), \is_string($task->data['text'] ?? null) ? $task->data['text'] : ''),
+                self::SAY => $this->say($task, $rooms),
                 default => Phase::ComingBack === $phase ? $this->service->say(array_keys($rooms), $this->callText($round->state())) : null,
             };
         } catch (MeetingServiceFailed $e) {
@@ -85,6 +85,28 @@ final readonly class RoundWork implements TaskHandler
         }
 
         return null;
+    }
+
+    /**
+     * The subject is the round's id, with what tells one notice from another behind it.
+     */
+    private function round(Task $task): ?Round
+    {
+        return $this->em->find(Round::class, explode(':', $task->subject)[0]);
+    }
+
+    /**
+     * @param array<string, string> $rooms the service's room => its place
+     *
+     * @throws MeetingServiceFailed
+     */
+    private function say(Task $task, array $rooms): void
+    {
+        $group = $task->data['group'] ?? '';
+        $to = \is_string($group) && '' !== $group ? array_keys(array_filter($rooms, static fn (string $place): bool => $place === $group)) : array_keys($rooms);
+        if ([] !== $to) {
+            $this->service->say(array_map(strval(...), $to), \is_string($task->data['text'] ?? null) ? $task->data['text'] : '');
+        }
     }
 
     /**

@@ -36,7 +36,8 @@ final readonly class StudentReader
                     (SELECT service_place FROM presence WHERE student_id = :student) AS seen_in,
                     (SELECT seq FROM live_event WHERE lesson_id = :lesson AND kind <> ALL(:quiet::text[]) ORDER BY seq DESC LIMIT 1) AS seq,
                     (SELECT jsonb_agg(jsonb_build_array(e.seq, e.data ->> 'text', e.at)) FROM
-                        (SELECT seq, data, at FROM live_event WHERE lesson_id = :lesson AND kind = :notice ORDER BY seq DESC LIMIT :most) e) AS notices",
+                        (SELECT seq, data, at FROM live_event WHERE lesson_id = :lesson AND kind = :notice AND COALESCE(strpos(data ->> 'to', '|' || :student || '|') > 0, true)
+                         ORDER BY seq DESC LIMIT :most) e) AS notices",
             [
                 'class' => $student->classId, 'student' => $student->id, 'lesson' => $student->lessonId, 'most' => self::NOTICES,
                 'quiet' => '{'.implode(',', EventKind::quiet()).'}', 'notice' => EventKind::NoticeSaid->value,

@@ -75,6 +75,26 @@ final class SignalTest extends AppTestCase
         $this->command($this->lesson->text('id'), 'chalk')->is(422);
     }
 
+    public function test_a_notice_to_one_group_is_read_by_its_members_and_by_nobody_else(): void
+    {
+        $say = fn (string $text, ?string $group): Json => $this->ask('POST', '/api/staff/lessons/'.$this->lesson->text('id').'/commands', ['kind' => 'say', 'text' => $text, 'group' => $group], ['Idempotency-Key' => bin2hex(random_bytes(8))]);
+        $say('Two minutes.', null)->is(200);
+        $say('Look at the map again.', $this->group(0))->is(200);
+        $say('To nobody.', '0197c1a0-0000-7000-8000-00000000ffff')->is(422);
+        self::assertSame(['Look at the map again.', 'Two minutes.'], array_column($this->page(0)->list('notices'), 'text'));
+        self::assertSame(['Two minutes.'], array_column($this->page(1)->list('notices'), 'text'));
+        self::assertStringNotContainsString('map', $this->page(1)->raw);
+        self::assertSame([$this->group(0), null], array_column($this->again()->list('notices'), 'group'));
+
+        // Who leaves the group keeps it, and who comes to it has not been told.
+        $this->ask('POST', '/api/staff/groupings/'.$this->lesson->text('floor.id').'/edits', [
+            'kind' => 'swap', 'student' => $this->lesson->text('floor.groups.0.students.0'), 'other' => $this->lesson->text('floor.groups.1.students.0'), 'basedOn' => $this->again()->int('floor.step'),
+        ])->is(200);
+        self::assertCount(2, $this->page(0)->list('notices'));
+        self::assertCount(1, $this->page(1)->list('notices'));
+        self::assertSame(2, $this->db()->fetchOne("SELECT COUNT(*) FROM due_task WHERE kind = 'say'"), 'each is said in rooms, also if another follows at once');
+    }
+
     public function test_what_a_group_has_filled_and_who_is_silent_is_known(): void
     {
         $copy = $this->lesson->text('copies.0.id');

@@ -7084,6 +7084,7 @@ export interface components {
             seq: number;
             text: string;
             at: number;
+            group?: string | null;
         };
         NumberPlan: {
             roles?: components["schemas"]["SeatRole"][];

@@ -37,6 +37,10 @@ export const liveWords = {
   mark: 'Put a mark on the table',
   marks: { seen: 'Seen', wellDone: 'Well done', listening: 'Listening', hurry: 'Hurry' },
   noMark: 'Wipe it off',
+  toWhom: 'To whom',
+  toAll: 'everybody',
+  noticeTo: (group: string) => `A notice to ${group}`,
+  saidTo: (group: string) => `to ${group}:`,
   table: {
     calls: (about: string) => `calls: ${about}`,
     with: (name: string) => `${name} is there`,

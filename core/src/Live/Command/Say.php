@@ -11,7 +11,7 @@ use FreshHuddle\Core\Live\Command;
 use FreshHuddle\Core\Live\Exception\CommandRefused;
 
 /**
- * A notice to all.
+ * A notice to all, or to one group alone.
  */
 final readonly class Say implements Command
 {
@@ -20,11 +20,13 @@ final readonly class Say implements Command
     public string $text;
 
     /**
-     * @param string $text 1 to 280 signs
+     * @param string       $text    1 to 280 signs
+     * @param string|null  $group   to whom; null: to all
+     * @param list<string> $members who is in that group just now: it is theirs, also if they move
      *
      * @throws CommandRefused
      */
-    public function __construct(string $text)
+    public function __construct(string $text, public ?string $group = null, public array $members = [])
     {
         $this->text = trim((string) preg_replace('/\s+/u', ' ', $text));
         if ('' === $this->text) {
@@ -37,6 +39,8 @@ final readonly class Say implements Command
 
     public function decide(RoundState $state, int $now): array
     {
-        return [new Event(EventKind::NoticeSaid, $now, ['text' => $this->text])];
+        $to = null === $this->group ? [] : ['group' => $this->group, 'to' => '|'.implode('|', $this->members).'|'];
+
+        return [new Event(EventKind::NoticeSaid, $now, ['text' => $this->text] + $to)];
     }
 }

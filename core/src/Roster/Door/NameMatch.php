@@ -14,11 +14,13 @@ use FreshHuddle\Core\Roster\StudentName;
  *  2. without accents, and with letters that keyboards lack spelt out (ß, ø, ł, æ)
  *  3. the same words in another order, with or without commas, dots and hyphens
  *  4. some of the words, or their first letters, with at least one whole word
- *  5. a slip of the finger: one letter in a name of 4 to 7, two in a longer one
+ *  5. a slip of the finger: one letter in a name of 4 to 7, two in a longer one; or a word cut short beside a whole one
  */
 final readonly class NameMatch
 {
     private const SPELT = ['ß' => 'ss', 'ø' => 'o', 'ł' => 'l', 'đ' => 'd', 'ð' => 'd', 'þ' => 'th', 'æ' => 'ae', 'œ' => 'oe', 'ı' => 'i', 'ħ' => 'h', 'ŋ' => 'n', '’' => '', "'" => '', 'ʻ' => '', '‘' => '', '`' => ''];
+    /** A word cut short has at least so many letters. */
+    private const SHORTEST = 3;
     private const LONGEST = StudentName::MAX_LENGTH;
 
     /**
@@ -45,6 +47,13 @@ final readonly class NameMatch
                     $rungs[$rung][$id] = true;
                 }
             }
+            // “Bill Smith” is who was Bill once before and stands on the list as William Smith.
+            $all = \count($own) > 1 ? array_merge(...array_map(self::words(...), $own)) : [];
+            if ([] !== $all && self::isPart($words, $all)) {
+                $rungs[3][$id] = true;
+            } elseif ([] !== $all && self::isPart($words, $all, self::SHORTEST)) {
+                $rungs[4][$id] = true;
+            }
         }
         foreach ($rungs as $found) {
             if ([] !== $found) {
@@ -64,7 +73,8 @@ final readonly class NameMatch
             return 0;
         }
         $own = self::words($name);
-        if ($own === $words) {
+        // “Chan, Lee” says that the order is another: then it tells two apart no more.
+        if ($own === $words && !str_contains($exact, ',')) {
             return 1;
         }
         $sorted = $words;
@@ -78,7 +88,7 @@ final readonly class NameMatch
             return 3;
         }
 
-        return self::isSlip(implode(' ', $words), implode(' ', $own)) || self::isSlip(implode(' ', $sorted), implode(' ', $ownSorted)) ? 4 : null;
+        return self::isPart($words, $own, self::SHORTEST) || self::isSlip(implode(' ', $words), implode(' ', $own)) || self::isSlip(implode(' ', $sorted), implode(' ', $ownSorted)) ? 4 : null;
     }
 
     private static function exact(string $name): string
@@ -102,8 +112,9 @@ final readonly class NameMatch
     /**
      * @param list<string> $words
      * @param list<string> $own
+     * @param int          $shortened so many letters stand for a word that begins with them, as “Will” for William; 0: none do
      */
-    private static function isPart(array $words, array $own): bool
+    private static function isPart(array $words, array $own, int $shortened = 0): bool
     {
         $whole = 0;
         foreach ($words as $word) {
@@ -112,6 +123,8 @@ final readonly class NameMatch
                 ++$whole;
             } elseif (1 === mb_strlen($word)) {
                 $at = array_search($word, array_map(static fn (string $one): string => mb_substr($one, 0, 1), $own), true);
+            } elseif ($shortened > 0 && mb_strlen($word) >= $shortened) {
+                $at = array_search($word, array_map(static fn (string $one): string => mb_substr($one, 0, mb_strlen($word)), $own), true);
             }
             if (false === $at) {
                 return false;
