@@ -50,6 +50,14 @@ final readonly class Tasks
         $this->db->executeStatement('DELETE FROM due_task WHERE kind = ? AND subject = ?', [$kind, $subject]);
     }
 
+    /**
+     * Whether a task of this kind waits or is being done.
+     */
+    public function isThere(string $kind, string $subject): bool
+    {
+        return false !== $this->db->fetchOne('SELECT 1 FROM due_task WHERE kind = ? AND subject = ?', [$kind, $subject]);
+    }
+
     public function claim(): ?Task
     {
         $now = $this->clock->ms();

@@ -6,6 +6,9 @@ namespace FreshHuddle\App\Tests\Ready;
 
 use FreshHuddle\App\Ready\Portal\CoursePortal;
 use FreshHuddle\App\Ready\Portal\Posting;
+use FreshHuddle\App\Roster\ClassStaff;
+use FreshHuddle\App\Roster\SchoolClass;
+use FreshHuddle\App\Roster\StaffRole;
 use FreshHuddle\App\Tests\Formats\Schema;
 use FreshHuddle\App\Tests\Support\AppTestCase;
 use FreshHuddle\App\Tests\Support\Json;
@@ -86,6 +89,37 @@ final class SetUpTest extends AppTestCase
         $this->work();
         $this->ask('POST', $this->round('set-up'), ['digest' => $digest])->is(409);
         self::assertSame(3, $this->rows('room'));
+    }
+
+    public function test_one_that_broke_for_good_and_was_let_be_is_in_nobody_s_way(): void
+    {
+        $this->carryOut();
+        $this->db()->executeStatement("DELETE FROM due_task WHERE kind = 'carryOutSetUp'");
+        $this->carryOut();
+        $this->work();
+        self::assertSame([], $this->list()->list('steps'));
+    }
+
+    public function test_an_assistant_sets_up_and_takes_nobody_s_work_away(): void
+    {
+        $this->carryOut();
+        $this->work();
+        $this->db()->insert('slot_answer', ['copy_id' => $this->copyOf(1), 'slot' => 'decision', 'owner' => '00000000-0000-0000-0000-000000000000', 'text' => 'We build it here.', 'revision' => 1, 'author' => $this->lesson->text('floor.groups.1.students.0'), 'at' => 0]);
+        $this->takeTableAway();
+        $list = $this->list();
+        $sure = array_values(array_filter(array_map(static fn (mixed $step): mixed => \is_array($step) && null !== $step['loses'] ? $step['key'] : null, $list->list('steps')), is_string(...)));
+        self::assertCount(1, $sure);
+        $assistant = $this->newTeacher('assistant@larkmouth.example');
+        $class = $this->em()->find(SchoolClass::class, $this->lesson->text('classId'));
+        self::assertNotNull($class);
+        $this->em()->persist(new ClassStaff($class, $assistant, StaffRole::Assistant));
+        $this->em()->flush();
+        $this->asTeacher($assistant);
+        $this->ask('POST', $this->round('set-up'), ['digest' => $list->text('digest'), 'sure' => $sure])->is(403);
+        $list = $this->list();
+        $this->ask('POST', $this->round('set-up'), ['digest' => $list->text('digest')])->is(204);
+        $this->work();
+        self::assertSame(2, $this->rows('work_copy'));
     }
 
     public function test_a_table_taken_away_lets_go_of_its_room_and_its_empty_copy(): void

@@ -9,6 +9,8 @@ use FreshHuddle\App\Account\Teacher;
 use FreshHuddle\App\Database\Change;
 use FreshHuddle\App\Lesson\Round;
 use FreshHuddle\App\Ready\Exception\ReadyRefused;
+use FreshHuddle\App\Roster\Staff;
+use FreshHuddle\App\Roster\StaffRole;
 use FreshHuddle\App\Stream\Audience;
 use FreshHuddle\App\Stream\Stream;
 use FreshHuddle\App\Words\Words;
@@ -22,7 +24,7 @@ use FreshHuddle\Core\Ready\SetUp\SetUpStep;
  */
 final readonly class SetUps
 {
-    public function __construct(private EntityManagerInterface $em, private SetUpLists $lists, private SetUpStore $store, private SetUpReader $reader, private Tasks $tasks, private Change $change, private Stream $stream, private Words $words)
+    public function __construct(private EntityManagerInterface $em, private SetUpLists $lists, private SetUpStore $store, private SetUpReader $reader, private Tasks $tasks, private Staff $staff, private Change $change, private Stream $stream, private Words $words)
     {
     }
 
@@ -62,14 +64,21 @@ final readonly class SetUps
      */
     public function carryOut(Teacher $teacher, Round $round, CarryOut $request): void
     {
-        if (null !== $this->reader->running($round->lesson->id)) {
+        $running = $this->reader->running($round->lesson->id);
+        if (null !== $running && $this->tasks->isThere(SetUpWork::CARRY_OUT, $running)) {
             return; // it is being done already
+        }
+        if (null !== $running) {
+            $this->store->finish($running); // its work broke for good, and somebody let it be
         }
         $list = $this->lists->of($round);
         if ($list->digest() !== $request->digest) {
             throw ReadyRefused::outdated('ready.set_up.changed', 'digest');
         }
         $steps = array_values(array_filter($list->steps, static fn (SetUpStep $step): bool => null === $step->loses || \in_array($step->sure(), $request->sure, true)));
+        if (\count($steps) > \count($list->harmless()) && StaffRole::Assistant === $this->staff->role($teacher, $round->lesson->class)) {
+            throw ReadyRefused::notAllowed('roster.assistant'); // what is lost is lost by those who teach the class
+        }
         if ([] === $steps) {
             return;
         }
