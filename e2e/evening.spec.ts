@@ -40,7 +40,7 @@ test('the evening before: three classes made ready', async ({ browser }) => {
     await t.getByRole('button', { name: 'Deal again' }).click();
     await expect(t.getByText('18 students in 6 groups')).toBeVisible();
     await t.getByRole('button', { name: 'Write the original' }).click();
-    await t.getByLabel('Title', { exact: true }).fill('Six districts');
+    await t.getByLabel('Title', { exact: true }).fill('Six shores');
     await t.getByRole('button', { name: '+ Text to read' }).click();
     await t
       .getByLabel('Text', { exact: true })
@@ -61,7 +61,7 @@ test('the evening before: three classes made ready', async ({ browser }) => {
     await t.getByRole('button', { name: 'See the list' }).click();
     const list = t.getByRole('dialog', { name: 'Set-up list' });
     await expect(list.getByText(`Make the room “8A ${run} · Main session”`)).toBeVisible();
-    await expect(list.getByRole('region', { name: 'Group 6' })).toContainText('Make a copy of “Six districts”');
+    await expect(list.getByRole('region', { name: 'Group 6' })).toContainText('Make a copy of “Six shores”');
     await isOpenToAll(t, 'the set-up list');
     await list.getByRole('button', { name: 'Set up 7 rooms, 6 copies and 6 posts' }).click();
     await ready(t);

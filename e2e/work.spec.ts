@@ -303,7 +303,7 @@ test('one original becomes the work of six groups, and of each student in them',
 
   await test.step('the cupboard has it', async () => {
     await t.getByRole('link', { name: 'Cupboard' }).click();
-    await expect(t.getByRole('heading', { name: 'Six districts' })).toBeVisible();
+    await expect(t.getByRole('heading', { name: 'Six districts' }).first()).toBeVisible();
     await isOpenToAll(t, 'the cupboard');
     const text = '---\ntitle: From a file\n---\nRead this.\n\n::: ticks\nDone?\n- read\n- said\n:::\n';
     await t
