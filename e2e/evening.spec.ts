@@ -106,7 +106,7 @@ test('the evening before: three classes made ready', async ({ browser }) => {
         ),
       );
     await t.getByRole('button', { name: /^Use/ }).click();
-    await t.getByRole('button', { name: 'Set up 6 copies' }).click();
+    await t.getByRole('button', { name: 'Set up 6 copies and 6 posts' }).click();
     await ready(t);
     console.log(`The second class, with links pasted: ${presses()} presses.`);
     expect(presses()).toBeLessThan(8);
@@ -120,7 +120,7 @@ test('the evening before: three classes made ready', async ({ browser }) => {
     await expect(t.getByRole('link', { name: `8C ${run}` })).toBeVisible();
     await t.getByRole('tab', { name: 'Rooms', exact: true }).click();
     await choose(t, 'Groups meet', 'in the classroom');
-    await t.getByRole('button', { name: 'Set up 6 copies' }).click();
+    await t.getByRole('button', { name: 'Set up 6 copies and 6 posts' }).click();
     await ready(t);
     console.log(`The third class, in the classroom: ${presses()} presses.`);
   });

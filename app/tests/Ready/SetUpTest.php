@@ -309,6 +309,17 @@ final class SetUpTest extends AppTestCase
         self::assertSame([], $this->posts());
     }
 
+    public function test_what_is_sent_is_carried_over_to_the_next_lesson_with_its_due_time_as_long_after_it(): void
+    {
+        $starts = $this->lesson->int('startsAt');
+        $this->ask('PUT', $this->round('sending'), ['posts' => true, 'unit' => 'Unit 3', 'dueAt' => $starts + 86_400_000, 'counted' => true])->is(204);
+        $class = $this->ask('POST', '/api/staff/classes', ['name' => '8B', 'names' => "Uma\nVic"])->text('id');
+        $next = $this->ask('POST', "/api/staff/classes/{$class}/lessons", ['title' => 'The same again', 'minutes' => 50, 'from' => $this->lesson->text('id'), 'startsAt' => $starts + 7 * 86_400_000])->is(200);
+        $sending = $this->ask('GET', '/api/staff/rounds/'.$next->text('round.id').'/sending')->is(200);
+        self::assertSame([true, 'Unit 3', true, $starts + 8 * 86_400_000], [$sending->at('posts'), $sending->text('unit'), $sending->at('counted'), $sending->int('dueAt')]);
+        self::assertSame(0, $sending->int('posted'), 'nothing of it has gone out');
+    }
+
     public function test_a_portal_that_loses_things_or_lies_is_found_out(): void
     {
         self::mockTime();

@@ -25,6 +25,7 @@ describe('what stands under a table while its group is at work', () => {
   });
   it('is who is there, or how far it is, and how often it was visited', () => {
     expect(stateOf({ ...signal, name: 'Ines' }, 0, now).text).toBe('Ines is there');
+    expect(stateOf({ ...signal, slots: 0, filled: 0 }, 0, now).text).toBe('not visited');
     expect(stateOf({ ...signal, visits: 2 }, 0, now)).toEqual({ text: '2/4 filled · visited 2×', strong: false });
   });
   it('is that nothing has changed for long, unless it is done', () => {

@@ -41,5 +41,6 @@ export function stateOf(signal: Signal, outAt: number | null, now: number): { te
   const since = Math.max(signal.changedAt ?? outAt ?? now, signal.visitedAt ?? 0);
   if (isDone) return { text: `${said.done} · ${said.visits(signal.visits)}${mark}`, strong: false };
   if (now - since >= stillAfter) return { text: said.still((now - since) / 1_000) + mark, strong: true };
-  return { text: `${said.slots(signal.filled, signal.slots)} · ${said.visits(signal.visits)}${mark}`, strong: false };
+  const work = signal.slots === 0 ? '' : `${said.slots(signal.filled, signal.slots)} · `;
+  return { text: `${work}${said.visits(signal.visits)}${mark}`, strong: false };
 }
