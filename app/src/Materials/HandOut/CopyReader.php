@@ -55,15 +55,14 @@ final readonly class CopyReader
     }
 
     /**
-     * @return list<string> who of those who sit at tables has ever written in a copy of theirs
+     * @return list<string> who has ever written in a copy of a round
      */
-    public function authors(string $roundId, string $groupingId): array
+    public function authors(string $roundId): array
     {
         return array_values(array_filter($this->db->fetchFirstColumn(
-            'SELECT DISTINCT s.student_id FROM seat s JOIN work_copy c ON c.round_id = ? AND (c.group_id = s.group_id OR c.student_id = s.student_id)
-             WHERE s.grouping_id = ? AND (EXISTS (SELECT 1 FROM slot_answer a WHERE a.copy_id = c.id AND a.author = s.student_id)
-               OR EXISTS (SELECT 1 FROM slot_revision r WHERE r.copy_id = c.id AND r.author = s.student_id))',
-            [$roundId, $groupingId],
+            'SELECT a.author FROM work_copy c JOIN slot_answer a ON a.copy_id = c.id WHERE c.round_id = :round
+             UNION SELECT r.author FROM work_copy c JOIN slot_revision r ON r.copy_id = c.id WHERE c.round_id = :round',
+            ['round' => $roundId],
         ), is_string(...)));
     }
 

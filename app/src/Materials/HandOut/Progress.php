@@ -34,7 +34,7 @@ final readonly class Progress
             $rows[] = ['row' => $row, 'alone' => $alone, 'together' => \count($slots) - $alone];
         }
         $worked = $this->copies->progress($round->id);
-        $authors = $this->copies->authors($round->id, $round->grouping->id);
+        $authors = $this->copies->authors($round->id);
         $progress = [];
         foreach ($floor->groups as $group) {
             $all = 0;
