@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace FreshHuddle\Standin;
 
+use Symfony\Component\HttpFoundation\JsonResponse;
+
 /**
  * How the stand-ins misbehave, when that is ordered.
  */
@@ -26,6 +28,56 @@ final readonly class Faults
     {
         $this->db->run('DELETE FROM fault WHERE service = ?', [$service]);
         $this->db->run('INSERT INTO fault (service, kind, times, call) VALUES (?, ?, ?, ?)', [$service, $kind, (string) $times, $call]);
+    }
+
+    /**
+     * What somebody orders from outside.
+     *
+     * @param array<array-key, mixed> $body  kind, times and, if only one kind of call is to misbehave, call
+     * @param list<string>            $calls that the service has
+     */
+    public function ordered(array $body, string $service, array $calls): JsonResponse
+    {
+        $call = $body['call'] ?? null;
+        if (!\in_array($body['kind'] ?? null, self::KINDS, true) || !\is_int($body['times'] ?? null) || !(null === $call || \in_array($call, $calls, true))) {
+            return new JsonResponse(['error' => 'no'], 400);
+        }
+        $this->order($service, $body['kind'], $body['times'], $call);
+
+        return new JsonResponse(['ordered' => true]);
+    }
+
+    /**
+     * Does what is asked, or misbehaves if that is next.
+     *
+     * @param callable(): (array<string, mixed>|null) $do     null: there is no such thing
+     * @param callable(): void                        $forget what it is asked about is gone
+     * @param array<string, mixed>                    $feint  the answer of one who only says that it is done
+     * @param array<string, mixed>                    $lie
+     */
+    public function answer(string $service, string $call, callable $do, callable $forget, array $feint, array $lie): JsonResponse
+    {
+        $fault = $this->take($service, $call);
+        if ('slow' === $fault) {
+            sleep(6);
+        }
+        if ('forget' === $fault) {
+            $forget();
+        }
+        if ('late' === $fault) {
+            $do();
+        }
+        $answer = match ($fault) {
+            'late' => new JsonResponse(['error' => 'trouble of its own, afterwards'], 503),
+            'pretend' => new JsonResponse($feint),
+            'fail' => new JsonResponse(['error' => 'trouble of its own'], 503),
+            'refuse' => new JsonResponse(['error' => 'not allowed'], 403),
+            'lie' => new JsonResponse($lie),
+            default => null,
+        };
+        $done = null === $answer ? $do() : [];
+
+        return $answer ?? (null === $done ? new JsonResponse(['error' => 'no such thing'], 404) : new JsonResponse($done));
     }
 
     /**

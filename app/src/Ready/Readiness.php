@@ -16,6 +16,7 @@ use FreshHuddle\App\Materials\HandOut\RowView;
 use FreshHuddle\App\Ready\Sending\Sendings;
 use FreshHuddle\App\Ready\Sending\SentKind;
 use FreshHuddle\App\Ready\Sending\SentReader;
+use FreshHuddle\App\Ready\Sending\SentThing;
 use FreshHuddle\App\Rooms\RoomSources;
 use FreshHuddle\App\Rooms\RoomView;
 use FreshHuddle\App\Roster\Door\Passes;
@@ -110,6 +111,7 @@ final readonly class Readiness
         }
         $isGuessable = SourceKind::NamePattern === $source->kind && '' !== $source->addressPattern && (new AddressPattern($source->addressPattern))->isGuessable();
         $used = $this->passes->usedIn($class->id);
+        $sent = $this->sent->of($round->id);
 
         return new Plan(
             $here,
@@ -127,27 +129,28 @@ final readonly class Readiness
             [] === $used ? null : array_values(array_diff(array_map(strval(...), array_keys($here)), $used)),
             $list->summary(),
             $isSettingUp,
-            $this->posts($round, $floor, $here),
+            $this->posts($round, $floor, $here, $sent),
             null === $round->lesson->startsAt ? null : (int) $round->lesson->startsAt->format('Uv'),
             \count(array_filter($list->harmless(), static fn (SetUpStep $step): bool => StepKind::Post === $step->kind || StepKind::Send === $step->kind)),
-            $this->returned($round, $here),
+            self::returned($sent, $here),
             $class->cannotReadYet,
         );
     }
 
     /**
      * @param array<string, string> $here
+     * @param list<SentThing>       $things
      *
      * @return list<PlannedPost>
      */
-    private function posts(Round $round, Floor $floor, array $here): array
+    private function posts(Round $round, Floor $floor, array $here, array $things): array
     {
         $groups = $posts = [];
         foreach ($floor->groups as $group) {
             $groups[$group->id] = $group;
         }
         $due = null;
-        foreach ($this->sent->of($round->id) as $sent) {
+        foreach ($things as $sent) {
             $group = $groups[$sent->target] ?? null;
             if (SentKind::Post === $sent->kind && null !== $sent->theirId && null !== $group) {
                 $due ??= [$this->sendings->of($round)->dueAt];
@@ -159,14 +162,15 @@ final readonly class Readiness
     }
 
     /**
+     * @param list<SentThing>       $things
      * @param array<string, string> $here
      *
      * @return list<string>
      */
-    private function returned(Round $round, array $here): array
+    private static function returned(array $things, array $here): array
     {
         $names = [];
-        foreach ($this->sent->of($round->id) as $sent) {
+        foreach ($things as $sent) {
             if (SentKind::Letter === $sent->kind && !$sent->arrived && isset($here[$sent->target])) {
                 $names[] = $here[$sent->target];
             }

@@ -129,14 +129,7 @@ final readonly class MeetingApi
     #[Route('/control/faults', methods: ['POST'])]
     public function faults(Request $request): JsonResponse
     {
-        $body = $request->toArray();
-        if (!$this->mayAsk($request) || !\in_array($body['kind'] ?? null, Faults::KINDS, true) || !\is_int($body['times'] ?? null)
-            || !\in_array($call = $body['call'] ?? null, [null, ...self::CALLS], true)) {
-            return new JsonResponse(['error' => 'no'], 400);
-        }
-        $this->faults->order(self::SERVICE, $body['kind'], $body['times'], $call);
-
-        return new JsonResponse(['ordered' => true]);
+        return $this->mayAsk($request) ? $this->faults->ordered($request->toArray(), self::SERVICE, self::CALLS) : new JsonResponse(['error' => 'no'], 400);
     }
 
     /**
@@ -148,37 +141,17 @@ final readonly class MeetingApi
         if (!$this->mayAsk($request)) {
             return new JsonResponse(['error' => 'unknown token'], 401);
         }
-        $fault = $this->faults->take(self::SERVICE, $call);
-        if ('slow' === $fault) {
-            sleep(6);
-        }
-        if ('forget' === $fault && null !== $room) {
-            $this->store->forgetRoom($room);
-        }
-        if ('late' === $fault) {
-            $do($request->toArray());
-        }
-        $answer = match ($fault) {
-            'late' => new JsonResponse(['error' => 'trouble of its own, afterwards'], 503),
-            'pretend' => new JsonResponse(['id' => 'm'.bin2hex(random_bytes(8)), 'links' => (object) $this->pretendedLinks($request), 'people' => new \stdClass(), 'rooms' => new \stdClass()]),
-            'fail' => new JsonResponse(['error' => 'trouble of its own'], 503),
-            'refuse' => new JsonResponse(['error' => 'not allowed'], 403),
-            'lie' => new JsonResponse(['id' => null, 'links' => ['somebody' => 'javascript:alert(1)'], 'people' => [1]]),
-            default => null,
-        };
-        $done = null === $answer ? $do('' === $request->getContent() ? [] : $request->toArray()) : [];
-
-        return $answer ?? (null === $done ? new JsonResponse(['error' => 'no such room'], 404) : new JsonResponse($done));
-    }
-
-    /**
-     * @return array<string, string>
-     */
-    private function pretendedLinks(Request $request): array
-    {
         $body = '' === $request->getContent() ? [] : $request->toArray();
+        $feigned = array_map(fn (): string => $this->publicUrl.'/in/'.bin2hex(random_bytes(16)), self::texts($body['people'] ?? []));
 
-        return array_map(fn (): string => $this->publicUrl.'/in/'.bin2hex(random_bytes(16)), self::texts($body['people'] ?? []));
+        return $this->faults->answer(
+            self::SERVICE,
+            $call,
+            static fn (): ?array => $do($body),
+            fn () => null === $room ? null : $this->store->forgetRoom($room),
+            ['id' => 'm'.bin2hex(random_bytes(8)), 'links' => (object) $feigned, 'people' => new \stdClass(), 'rooms' => new \stdClass()],
+            ['id' => null, 'links' => ['somebody' => 'javascript:alert(1)'], 'people' => [1]],
+        );
     }
 
     /**

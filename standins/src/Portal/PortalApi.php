@@ -67,14 +67,7 @@ final readonly class PortalApi
     #[Route('/control/faults', methods: ['POST'])]
     public function order(Request $request): JsonResponse
     {
-        $body = $request->toArray();
-        if (!$this->mayAsk($request) || !\in_array($body['kind'] ?? null, Faults::KINDS, true) || !\is_int($body['times'] ?? null)
-            || !\in_array($call = $body['call'] ?? null, [null, ...self::CALLS], true)) {
-            return new JsonResponse(['error' => 'no'], 400);
-        }
-        $this->faults->order(self::SERVICE, $body['kind'], $body['times'], $call);
-
-        return new JsonResponse(['ordered' => true]);
+        return $this->mayAsk($request) ? $this->faults->ordered($request->toArray(), self::SERVICE, self::CALLS) : new JsonResponse(['error' => 'no'], 400);
     }
 
     /**
@@ -87,27 +80,15 @@ final readonly class PortalApi
             return new JsonResponse(['error' => 'unknown token'], 401);
         }
         $body = '' === $request->getContent() ? [] : $request->toArray();
-        $fault = $this->faults->take(self::SERVICE, $call);
-        if ('slow' === $fault) {
-            sleep(6);
-        }
-        if ('forget' === $fault && null !== $post) {
-            $this->store->withdraw($post);
-        }
-        if ('late' === $fault) {
-            $do($body);
-        }
-        $answer = match ($fault) {
-            'late' => new JsonResponse(['error' => 'trouble of its own, afterwards'], 503),
-            'pretend' => new JsonResponse(['id' => 'p'.bin2hex(random_bytes(8)), 'done' => true, 'posts' => new \stdClass()]),
-            'fail' => new JsonResponse(['error' => 'trouble of its own'], 503),
-            'refuse' => new JsonResponse(['error' => 'not allowed'], 403),
-            'lie' => new JsonResponse(['id' => '<script>alert(1)</script>', 'posts' => ['<script>' => ['title' => '<script>alert(1)</script>']]]),
-            default => null,
-        };
-        $done = null === $answer ? $do($body) : [];
 
-        return $answer ?? (null === $done ? new JsonResponse(['error' => 'no such thing'], 404) : new JsonResponse($done));
+        return $this->faults->answer(
+            self::SERVICE,
+            $call,
+            static fn (): ?array => $do($body),
+            fn () => null === $post ? null : $this->store->withdraw($post),
+            ['id' => 'p'.bin2hex(random_bytes(8)), 'done' => true, 'posts' => new \stdClass()],
+            ['id' => '<script>alert(1)</script>', 'posts' => ['<script>' => ['title' => '<script>alert(1)</script>']]],
+        );
     }
 
     /**

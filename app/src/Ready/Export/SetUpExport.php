@@ -35,7 +35,7 @@ final readonly class SetUpExport
     public function csv(Round $round, string $origin): string
     {
         $view = $this->handouts->of($round);
-        $rooms = $this->byGroup($round);
+        [, $rooms] = $this->rooms($round);
         $say = fn (string $column): string => $this->words->say(new Message('ready.export.'.$column));
         $rows = [[$say('group'), $say('name'), $say('number'), $say('role'), $say('task'), $say('room'), $say('link'), $say('work'), $say('pass')]];
         foreach ($view->slips as $slip) {
@@ -57,7 +57,7 @@ final readonly class SetUpExport
     {
         $view = $this->handouts->of($round);
         $sending = $this->sendings->of($round);
-        $rooms = $this->byGroup($round);
+        [$mainSession, $rooms] = $this->rooms($round);
         $student = static fn (Handout $slip): array => array_filter([
             'id' => $slip->id, 'name' => $slip->name, 'number' => $slip->seat, 'role' => '' === $slip->role ? null : $slip->role, 'task' => '' === $slip->task ? null : $slip->task, 'pass' => $origin.$slip->pass,
         ], static fn (mixed $value): bool => null !== $value);
@@ -78,7 +78,7 @@ final readonly class SetUpExport
             'lesson' => ['id' => $view->lessonId, 'title' => $view->title, 'startsAt' => null === $view->startsAt ? null : gmdate('Y-m-d\TH:i:s\Z', intdiv($view->startsAt, 1_000)), 'minutes' => $round->lesson->minutes],
             'class' => ['id' => $view->classId, 'name' => $view->className, 'doorWord' => $view->doorWord],
             'round' => ['id' => $round->id, 'minutes' => $round->segment->minutes, 'instructions' => $round->segment->instructions],
-            'mainSession' => self::room($this->main($round)),
+            'mainSession' => self::room($mainSession),
             'groups' => $groups,
             'withoutSeat' => array_values(array_map($student, array_filter($view->slips, static fn (Handout $slip): bool => null === $slip->group))),
             'sent' => ['posts' => $sending->posts, 'letters' => $sending->letters, 'unit' => $sending->unit, 'due' => null === $sending->dueAt ? null : gmdate('Y-m-d\TH:i:s\Z', intdiv($sending->dueAt, 1_000)), 'counted' => $sending->counted],
@@ -107,33 +107,23 @@ final readonly class SetUpExport
     }
 
     /**
-     * @return array<int, RoomView> by the place of the group on the floor, from 0
+     * @return array{RoomView|null, array<int, RoomView>} of the main session; and by the place of the group on the floor, from 0
      */
-    private function byGroup(Round $round): array
+    private function rooms(Round $round): array
     {
         $floor = $this->floors->now($round->grouping->id);
-        $at = [];
+        $at = $rooms = [];
+        $main = null;
         foreach ($floor->groups as $i => $group) {
             $at[$group->id] = $i;
         }
-        $rooms = [];
         foreach ($this->rooms->ofRound($round->grouping->id, $round->lesson->class->id, $floor) as $room) {
+            $main = RoomPurpose::Main === $room->purpose ? $room : $main;
             if (null !== $room->groupId && isset($at[$room->groupId])) {
                 $rooms[$at[$room->groupId]] = $room;
             }
         }
 
-        return $rooms;
-    }
-
-    private function main(Round $round): ?RoomView
-    {
-        foreach ($this->rooms->ofRound($round->grouping->id, $round->lesson->class->id, $this->floors->now($round->grouping->id)) as $room) {
-            if (RoomPurpose::Main === $room->purpose) {
-                return $room;
-            }
-        }
-
-        return null;
+        return [$main, $rooms];
     }
 }

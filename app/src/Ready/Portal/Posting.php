@@ -28,6 +28,14 @@ final readonly class Posting
     }
 
     /**
+     * @param list<string> $students
+     */
+    public function isSeenByJust(array $students): bool
+    {
+        return [] === array_diff($this->audience, $students) && [] === array_diff($students, $this->audience);
+    }
+
+    /**
      * @return string 32 hexadecimal digits; the same for posts that say and do the same, whoever sees them
      */
     public function digest(): string

@@ -19,7 +19,6 @@ use Symfony\Component\Uid\Uuid;
  */
 final readonly class SetUpStore
 {
-    /** A list that is done is kept until the next of its lesson. */
     public function __construct(private Connection $db, private Words $words, private Clock $clock)
     {
     }
@@ -34,6 +33,7 @@ final readonly class SetUpStore
         $id = Uuid::v7()->toRfc4122();
         try {
             $this->db->transactional(function () use ($id, $round, $teacher, $digest, $steps): void {
+                // One that is done is kept until the next of its lesson.
                 $this->db->executeStatement('DELETE FROM set_up WHERE lesson_id = ? AND done_at IS NOT NULL', [$round->lesson->id]);
                 $this->db->insert('set_up', ['id' => $id, 'lesson_id' => $round->lesson->id, 'round_id' => $round->id, 'teacher_id' => $teacher->id, 'begun_at' => $this->clock->ms(), 'digest' => $digest]);
                 $rows = [];

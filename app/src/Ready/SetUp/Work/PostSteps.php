@@ -78,7 +78,7 @@ final class PostSteps implements StepWork
                 continue; // its table is gone: it is withdrawn by the list
             }
             $this->store->stands($one->id, $wanted, $is);
-            if (null === $is || $is->digest() !== $wanted->digest() || !self::same($is->audience, $wanted->audience)) {
+            if (null === $is || $is->digest() !== $wanted->digest() || !$is->isSeenByJust($wanted->audience)) {
                 $wrong[] = $one->target;
             }
         }
@@ -153,14 +153,5 @@ final class PostSteps implements StepWork
         }
 
         return $students;
-    }
-
-    /**
-     * @param list<string> $a
-     * @param list<string> $b
-     */
-    private static function same(array $a, array $b): bool
-    {
-        return [] === array_diff($a, $b) && [] === array_diff($b, $a);
     }
 }
