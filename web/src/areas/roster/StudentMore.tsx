@@ -53,6 +53,7 @@ export function StudentMore({
         />
         <Field
           label={words.roster.email}
+          className="mt-3"
           type="email"
           value={email}
           maxLength={180}
