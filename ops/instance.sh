@@ -254,7 +254,7 @@ databases() {
     done
     for name in "$ROOT"/standins/migrations/*.sql; do sql standins -f "$name" >/dev/null; done
     # Until there are users, the schema is one first migration, written anew: what an older one made cannot be brought up to date.
-    [ "$(sql fresh_huddle -c "SELECT to_regclass('grouping') IS NULL OR (to_regclass('sign_up') IS NOT NULL AND to_regclass('group_signal') IS NOT NULL)")" = t ] ||
+    [ "$(sql fresh_huddle -c "SELECT to_regclass('grouping') IS NULL OR (to_regclass('sign_up') IS NOT NULL AND to_regclass('margin_note') IS NOT NULL)")" = t ] ||
         fail "this instance keeps its data in an older way that cannot be brought up to date. Begin anew with bin/start --fresh."
     huddle doctrine:migrations:migrate --no-interaction --allow-no-migration >"$FH_VAR/log/migrate.log" 2>&1 ||
         fail "the database could not be brought up to date; see $FH_VAR/log/migrate.log."

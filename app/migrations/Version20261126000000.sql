@@ -441,6 +441,49 @@ CREATE TABLE group_signal (
     PRIMARY KEY (round_id, group_id)
 );
 
+CREATE TABLE student_move (
+    place VARCHAR(40) DEFAULT NULL,
+    from_at BIGINT NOT NULL,
+    was VARCHAR(40) DEFAULT NULL,
+    fetched_at BIGINT DEFAULT NULL,
+    help VARCHAR(12) DEFAULT NULL,
+    round_id UUID NOT NULL,
+    student_id UUID NOT NULL,
+    PRIMARY KEY (round_id, student_id)
+);
+
+CREATE TABLE notice_seen (
+    seq INT NOT NULL,
+    at BIGINT NOT NULL,
+    lesson_id UUID NOT NULL,
+    student_id UUID NOT NULL,
+    PRIMARY KEY (lesson_id, seq, student_id)
+);
+
+CREATE TABLE prepared_notice (
+    id UUID NOT NULL,
+    before_end BOOLEAN NOT NULL,
+    seconds INT NOT NULL,
+    text VARCHAR(280) NOT NULL,
+    round_id UUID NOT NULL,
+    PRIMARY KEY (id)
+);
+
+CREATE TABLE margin_note (
+    id UUID NOT NULL,
+    slot VARCHAR(40) NOT NULL,
+    owner UUID DEFAULT NULL,
+    author_id UUID NOT NULL,
+    text VARCHAR(600) NOT NULL,
+    at BIGINT NOT NULL,
+    seen_at BIGINT DEFAULT NULL,
+    answer VARCHAR(600) NOT NULL,
+    answered_by UUID DEFAULT NULL,
+    answered_at BIGINT DEFAULT NULL,
+    copy_id UUID NOT NULL,
+    PRIMARY KEY (id)
+);
+
 CREATE TABLE sending (
     posts BOOLEAN DEFAULT false NOT NULL,
     letters BOOLEAN DEFAULT false NOT NULL,
@@ -754,3 +797,17 @@ ALTER TABLE seat ADD CHECK (number > 0);
 ALTER TABLE seat_role ADD CHECK (number > 0);
 ALTER TABLE wish ADD CHECK (student_id <> wished_for_id);
 ALTER TABLE student_name ADD CHECK (name <> '');
+ALTER TABLE student_move ADD CONSTRAINT FK_D01D4CA0A6005CA0 FOREIGN KEY (round_id) REFERENCES round (id) ON DELETE CASCADE NOT DEFERRABLE;
+ALTER TABLE student_move ADD CONSTRAINT FK_D01D4CA0CB944F1A FOREIGN KEY (student_id) REFERENCES student (id) ON DELETE CASCADE NOT DEFERRABLE;
+CREATE INDEX IDX_D01D4CA0A6005CA0 ON student_move (round_id);
+CREATE INDEX IDX_D01D4CA0CB944F1A ON student_move (student_id);
+ALTER TABLE notice_seen ADD CONSTRAINT FK_F6103FE9CDF80196 FOREIGN KEY (lesson_id) REFERENCES lesson (id) ON DELETE CASCADE NOT DEFERRABLE;
+ALTER TABLE notice_seen ADD CONSTRAINT FK_F6103FE9CB944F1A FOREIGN KEY (student_id) REFERENCES student (id) ON DELETE CASCADE NOT DEFERRABLE;
+CREATE INDEX IDX_F6103FE9CDF80196 ON notice_seen (lesson_id);
+CREATE INDEX IDX_F6103FE9CB944F1A ON notice_seen (student_id);
+ALTER TABLE prepared_notice ADD CONSTRAINT FK_E0F94DD2A6005CA0 FOREIGN KEY (round_id) REFERENCES round (id) ON DELETE CASCADE NOT DEFERRABLE;
+CREATE INDEX IDX_E0F94DD2A6005CA0 ON prepared_notice (round_id);
+ALTER TABLE margin_note ADD CONSTRAINT FK_B2F35D62A8752772 FOREIGN KEY (copy_id) REFERENCES work_copy (id) ON DELETE CASCADE NOT DEFERRABLE;
+ALTER TABLE margin_note ADD CONSTRAINT FK_B2F35D62F675F31B FOREIGN KEY (author_id) REFERENCES teacher (id) ON DELETE CASCADE NOT DEFERRABLE;
+CREATE INDEX IDX_B2F35D62A8752772 ON margin_note (copy_id);
+CREATE INDEX IDX_B2F35D62F675F31B ON margin_note (author_id);

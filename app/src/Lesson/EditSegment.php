@@ -12,6 +12,9 @@ use Symfony\Component\Validator\Constraints as Assert;
  */
 final readonly class EditSegment
 {
+    /**
+     * @param list<PrepareNotice>|null $notices all that is said at set moments of the round
+     */
     public function __construct(
         #[Assert\Length(max: 2000, maxMessage: 'lesson.instructions_have_at_most_2000_signs')]
         public ?string $instructions = null,
@@ -24,6 +27,8 @@ final readonly class EditSegment
         public ?bool $autoCallBack = null,
         #[Id]
         public ?string $groupingId = null,
+        #[Assert\Valid, Assert\Count(max: 12, maxMessage: 'lesson.at_most_12_notices')]
+        public ?array $notices = null,
     ) {
     }
 }

@@ -182,6 +182,7 @@ final readonly class Lessons
                 $round->lookSeconds = $old->round->lookSeconds;
                 $round->callBackSeconds = $old->round->callBackSeconds;
                 $round->autoCallBack = $old->round->autoCallBack;
+                $round->prepare(array_values($old->round->notices->map(static fn (PreparedNotice $notice): PrepareNotice => new PrepareNotice($notice->beforeEnd, $notice->seconds, $notice->text))->toArray()));
                 $rounds[$old->round->id] = $round->id;
             }
         }

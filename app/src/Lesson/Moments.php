@@ -15,6 +15,7 @@ final readonly class Moments
 {
     /**
      * @param int|null $autoSeconds length of a call back that begins by itself at the end; null: it does not
+     * @param int|null $pausedAt    since when the clock stands still
      */
     public function __construct(
         public ?int $lookFrom,
@@ -23,12 +24,13 @@ final readonly class Moments
         public ?int $autoSeconds,
         public ?int $calledAt,
         public ?int $backAt,
+        public ?int $pausedAt = null,
     ) {
     }
 
     public static function of(RoundState $state): self
     {
-        return new self($state->lookFrom, $state->outAt, $state->endsAt, $state->autoSeconds, $state->calledAt, $state->backAt);
+        return new self($state->lookFrom, $state->outAt, $state->endsAt, $state->autoSeconds, $state->calledAt, $state->backAt, $state->pausedAt);
     }
 
     /**
@@ -38,12 +40,12 @@ final readonly class Moments
     {
         $moment = static fn (string $key): ?int => \is_int($json[$key] ?? null) ? $json[$key] : null;
 
-        return new self($moment('lookFrom'), $moment('outAt'), $moment('endsAt'), $moment('autoSeconds'), $moment('calledAt'), $moment('backAt'));
+        return new self($moment('lookFrom'), $moment('outAt'), $moment('endsAt'), $moment('autoSeconds'), $moment('calledAt'), $moment('backAt'), $moment('pausedAt'));
     }
 
     public function state(): RoundState
     {
-        return new RoundState($this->lookFrom, $this->outAt, $this->endsAt, $this->autoSeconds, $this->calledAt, $this->backAt);
+        return new RoundState($this->lookFrom, $this->outAt, $this->endsAt, $this->autoSeconds, $this->calledAt, $this->backAt, $this->pausedAt);
     }
 
     public function phase(int $now): Phase

@@ -4,8 +4,11 @@ declare(strict_types=1);
 
 namespace FreshHuddle\App\Lesson;
 
+use Doctrine\Common\Collections\ArrayCollection;
+use Doctrine\Common\Collections\Collection;
 use Doctrine\ORM\Mapping as ORM;
 use FreshHuddle\App\Grouping\Grouping;
+use Symfony\Component\Uid\Uuid;
 
 /**
  * A segment in groups, with the moments that have been agreed for it.
@@ -36,6 +39,10 @@ class Round
     #[ORM\ManyToOne, ORM\JoinColumn(nullable: false, onDelete: 'CASCADE')]
     public Lesson $lesson;
 
+    /** @var Collection<int, PreparedNotice> */
+    #[ORM\OneToMany(mappedBy: 'round', targetEntity: PreparedNotice::class, cascade: ['persist'], orphanRemoval: true), ORM\OrderBy(['beforeEnd' => 'ASC', 'seconds' => 'ASC', 'id' => 'ASC'])]
+    public Collection $notices;
+
     public function __construct(
         #[ORM\Id, ORM\Column(type: 'guid')]
         public readonly string $id,
@@ -45,7 +52,21 @@ class Round
         public Grouping $grouping,
     ) {
         $this->lesson = $segment->lesson;
+        $this->notices = new ArrayCollection();
         $segment->round = $this;
+    }
+
+    /**
+     * All of them instead of those there are.
+     *
+     * @param list<PrepareNotice> $notices
+     */
+    public function prepare(array $notices): void
+    {
+        $this->notices->clear();
+        foreach ($notices as $notice) {
+            $this->notices->add(new PreparedNotice(Uuid::v7()->toRfc4122(), $this, $notice->beforeEnd, $notice->seconds, trim((string) preg_replace('/\s+/u', ' ', $notice->text))));
+        }
     }
 
     public function state(): Moments

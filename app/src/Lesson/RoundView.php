@@ -7,7 +7,8 @@ namespace FreshHuddle\App\Lesson;
 final readonly class RoundView
 {
     /**
-     * @param int $number from 1
+     * @param int                      $number  from 1
+     * @param list<PreparedNoticeView> $notices said at set moments, in the order of their times
      */
     public function __construct(
         public string $id,
@@ -21,6 +22,7 @@ final readonly class RoundView
         public int $callBackSeconds,
         public bool $autoCallBack,
         public Moments $moments,
+        public array $notices,
     ) {
     }
 
@@ -38,6 +40,7 @@ final readonly class RoundView
             $round->callBackSeconds,
             $round->autoCallBack,
             $round->state(),
+            array_values($round->notices->map(static fn (PreparedNotice $notice): PreparedNoticeView => new PreparedNoticeView($notice->id, $notice->beforeEnd, $notice->seconds, $notice->text, $notice->time()->due($round->state()->state())))->toArray()),
         );
     }
 }

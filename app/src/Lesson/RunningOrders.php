@@ -8,6 +8,7 @@ use Doctrine\DBAL\LockMode;
 use Doctrine\ORM\EntityManagerInterface;
 use FreshHuddle\App\Database\Clock;
 use FreshHuddle\App\Grouping\Grouping;
+use FreshHuddle\App\Lesson\Event\RoundPlanned;
 use FreshHuddle\App\Lesson\Exception\LessonRefused;
 use FreshHuddle\App\Lesson\Run\Run;
 use FreshHuddle\App\Stream\Audience;
@@ -17,13 +18,14 @@ use FreshHuddle\Core\Lesson\RunningOrder;
 use FreshHuddle\Core\Lesson\Segment as PlannedSegment;
 use FreshHuddle\Core\Lesson\SegmentKind;
 use Symfony\Component\Uid\Uuid;
+use Symfony\Contracts\EventDispatcher\EventDispatcherInterface;
 
 /**
  * The running order of a lesson: what comes when, for how long, and in which groups.
  */
 final readonly class RunningOrders
 {
-    public function __construct(private EntityManagerInterface $em, private Clock $clock, private Stream $stream)
+    public function __construct(private EntityManagerInterface $em, private Clock $clock, private Stream $stream, private EventDispatcherInterface $events)
     {
     }
 
@@ -53,8 +55,8 @@ final readonly class RunningOrders
     public function segments(Lesson $lesson): array
     {
         /** @var list<Segment> $segments */
-        $segments = $this->em->createQueryBuilder()->select('s', 'r', 'g')->from(Segment::class, 's')->leftJoin('s.round', 'r')->leftJoin('r.grouping', 'g')
-            ->where('s.lesson = :lesson')->andWhere('s.position IS NOT NULL')->setParameter('lesson', $lesson)->orderBy('s.position')->getQuery()->getResult();
+        $segments = $this->em->createQueryBuilder()->select('s', 'r', 'g', 'n')->from(Segment::class, 's')->leftJoin('s.round', 'r')->leftJoin('r.grouping', 'g')->leftJoin('r.notices', 'n')
+            ->where('s.lesson = :lesson')->andWhere('s.position IS NOT NULL')->setParameter('lesson', $lesson)->orderBy('s.position')->addOrderBy('n.beforeEnd')->addOrderBy('n.seconds')->getQuery()->getResult();
 
         return $segments;
     }
@@ -110,6 +112,11 @@ final readonly class RunningOrders
                 $round->lookSeconds = $edit->lookSeconds ?? $round->lookSeconds;
                 $round->callBackSeconds = $edit->callBackSeconds ?? $round->callBackSeconds;
                 $round->autoCallBack = $edit->autoCallBack ?? $round->autoCallBack;
+                if (null !== $edit->notices) {
+                    $round->prepare($edit->notices);
+                    $this->em->flush();
+                    $this->events->dispatch(new RoundPlanned($round->id));
+                }
             }
         });
         $this->tell($segment->lesson);

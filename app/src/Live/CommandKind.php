@@ -24,6 +24,15 @@ enum CommandKind: string
     case Chalk = 'chalk';
     /** The group that calls is to know that it was seen. */
     case SeeCall = 'seeCall';
+    /** Some students to a side room or the main session, while the others go on. */
+    case TakeAside = 'takeAside';
+    /** Back to where they were. */
+    case PutBack = 'putBack';
+    /** Whoever is not where they should be is called there. */
+    case Fetch = 'fetch';
+    /** The clock of the work stands still. */
+    case Pause = 'pause';
+    case GoOn = 'goOn';
 
     /**
      * Whether it is about one group.
@@ -31,5 +40,13 @@ enum CommandKind: string
     public function isOfGroup(): bool
     {
         return self::Visit === $this || self::Chalk === $this || self::SeeCall === $this;
+    }
+
+    /**
+     * Whether it is about some students.
+     */
+    public function isOfStudents(): bool
+    {
+        return self::TakeAside === $this || self::PutBack === $this || self::Fetch === $this;
     }
 }

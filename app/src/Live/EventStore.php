@@ -17,6 +17,8 @@ use FreshHuddle\Core\Live\Place;
 final readonly class EventStore
 {
     private const NOTICES_SHOWN = 20;
+    /** Whether an event concerns the page of a student (`:student`); with `:quiet`, the kinds that concern staff alone. */
+    public const CONCERNS = "CASE WHEN data ->> 'to' IS NOT NULL THEN strpos(data ->> 'to', '|' || :student || '|') > 0 ELSE kind <> ALL(:quiet::text[]) END";
 
     public function __construct(private Connection $db)
     {
@@ -62,17 +64,28 @@ final readonly class EventStore
     }
 
     /**
+     * Whether a prepared notice has been said already.
+     *
+     * @param int $since milliseconds since 1970
+     */
+    public function wasSaid(string $lessonId, string $planId, int $since): bool
+    {
+        return false !== $this->db->fetchOne("SELECT 1 FROM live_event WHERE lesson_id = ? AND kind = ? AND data ->> 'plan' = ? AND at >= ? LIMIT 1", [$lessonId, EventKind::NoticeSaid->value, $planId, $since]);
+    }
+
+    /**
      * @return list<NoticeView> the latest, newest first
      */
     public function notices(string $lessonId): array
     {
         return array_map(static function (Row $row): NoticeView {
-            $text = $row->json('data')['text'] ?? '';
-            $group = $row->json('data')['group'] ?? null;
+            $event = self::event($row);
+            $groups = $event->text('groups');
 
-            return new NoticeView($row->int('seq'), \is_string($text) ? $text : '', $row->int('at'), \is_string($group) ? $group : null);
+            return new NoticeView($row->int('seq'), $event->text('text'), $event->at, '' === $groups ? [] : explode('|', $groups), $event->addressees(), $row->int('seen'));
         }, Row::all($this->db->fetchAllAssociative(
-            'SELECT seq, at, data FROM live_event WHERE lesson_id = ? AND kind = ? ORDER BY seq DESC LIMIT '.self::NOTICES_SHOWN,
+            'SELECT e.seq, e.kind, e.at, e.data, (SELECT COUNT(*) FROM notice_seen s WHERE s.lesson_id = e.lesson_id AND s.seq = e.seq) AS seen
+             FROM live_event e WHERE e.lesson_id = ? AND e.kind = ? ORDER BY e.seq DESC LIMIT '.self::NOTICES_SHOWN,
             [$lessonId, EventKind::NoticeSaid->value],
         )));
     }
@@ -98,13 +111,35 @@ final readonly class EventStore
     {
         $rows = $this->db->fetchAllAssociative('SELECT * FROM live_event WHERE lesson_id = ? AND round_id = ? ORDER BY seq', [$lessonId, $roundId]);
         foreach (Row::all($rows) as $row) {
-            $data = [];
-            foreach ($row->json('data') as $key => $value) {
-                if (null === $value || \is_int($value) || \is_string($value) || \is_bool($value)) {
-                    $data[(string) $key] = $value;
-                }
-            }
-            yield $row->int('seq') => new Event(EventKind::from($row->text('kind')), $row->int('at'), $data);
+            yield $row->int('seq') => self::event($row);
         }
+    }
+
+    /**
+     * What was done, not where students were seen.
+     *
+     * @return list<array{seq: int, actor: string, event: Event}> the latest, newest first
+     */
+    public function latest(string $lessonId, int $most): array
+    {
+        return array_map(
+            static fn (Row $row): array => ['seq' => $row->int('seq'), 'actor' => $row->text('actor'), 'event' => self::event($row)],
+            Row::all($this->db->fetchAllAssociative(
+                'SELECT seq, kind, at, actor, data FROM live_event WHERE lesson_id = ? AND kind <> ? ORDER BY seq DESC LIMIT ?',
+                [$lessonId, EventKind::WhereaboutsChanged->value, $most],
+            )),
+        );
+    }
+
+    private static function event(Row $row): Event
+    {
+        $data = [];
+        foreach ($row->json('data') as $key => $value) {
+            if (null === $value || \is_int($value) || \is_string($value) || \is_bool($value)) {
+                $data[(string) $key] = $value;
+            }
+        }
+
+        return new Event(EventKind::from($row->text('kind')), $row->int('at'), $data);
     }
 }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace FreshHuddle\App\Live;
 
 use FreshHuddle\App\Http\Body\Id;
+use FreshHuddle\App\Http\Body\Ids;
 use FreshHuddle\App\Http\Body\Moment;
 use FreshHuddle\App\Lesson\Round;
 use FreshHuddle\Core\Live\Command;
@@ -13,27 +14,36 @@ use FreshHuddle\Core\Live\Command\CallBack;
 use FreshHuddle\Core\Live\Command\Chalk;
 use FreshHuddle\Core\Live\Command\ChangeEnd;
 use FreshHuddle\Core\Live\Command\End;
+use FreshHuddle\Core\Live\Command\Fetch;
+use FreshHuddle\Core\Live\Command\GoOn;
 use FreshHuddle\Core\Live\Command\KeepWorking;
 use FreshHuddle\Core\Live\Command\Leave;
+use FreshHuddle\Core\Live\Command\Pause;
+use FreshHuddle\Core\Live\Command\PutBack;
 use FreshHuddle\Core\Live\Command\Reopen;
 use FreshHuddle\Core\Live\Command\Say;
 use FreshHuddle\Core\Live\Command\SeeCall;
 use FreshHuddle\Core\Live\Command\SendOut;
+use FreshHuddle\Core\Live\Command\TakeAside;
 use FreshHuddle\Core\Live\Command\TakeBack;
 use FreshHuddle\Core\Live\Command\Visit;
 use FreshHuddle\Core\Live\Exception\CommandRefused;
 use FreshHuddle\Core\Live\Signal\ChalkMark;
-use FreshHuddle\Core\Live\Signal\Signals;
+use Symfony\Component\Validator\Constraints as Assert;
 
 final readonly class GiveCommand
 {
     /**
-     * @param string|null    $segment for begin and sendOut: which one; null for sendOut: the round the lesson is in or comes to next
-     * @param int|null       $seconds for callBack: 0 to 120; null: as the round says
-     * @param int|null       $endsAt  for changeEnd: milliseconds since 1970
-     * @param string|null    $text    for say
-     * @param string|null    $group   for visit, chalk and seeCall; for say: to whom, null: to all
-     * @param ChalkMark|null $mark    for chalk; null: none
+     * @param string|null    $segment  for begin and sendOut: which one; null for sendOut: the round the lesson is in or comes to next
+     * @param int|null       $seconds  for callBack: 0 to 120; null: as the round says
+     * @param int|null       $endsAt   for changeEnd: milliseconds since 1970
+     * @param string|null    $text     for say
+     * @param string|null    $group    for visit, chalk and seeCall; for takeAside, putBack and fetch: all its members
+     * @param ChalkMark|null $mark     for chalk; null: none
+     * @param list<string>   $groups   for say: to whom
+     * @param list<string>   $students for say, takeAside, putBack and fetch: whom; fetch of nobody in particular: all who are not where
+     *                                 they should be; say to no group and no student: to all
+     * @param string|null    $place    for takeAside: `main` or the id of a side room
      */
     public function __construct(
         public CommandKind $kind,
@@ -46,17 +56,19 @@ final readonly class GiveCommand
         #[Id]
         public ?string $group = null,
         public ?ChalkMark $mark = null,
+        #[Ids(400)]
+        public array $groups = [],
+        #[Ids(1_000)]
+        public array $students = [],
+        #[Assert\Length(max: 40)]
+        public ?string $place = null,
     ) {
     }
 
     /**
-     * @param Signals      $signals of the round
-     * @param string       $who     of the staff gives it
-     * @param list<string> $members who sits in the group it is about
-     *
      * @throws CommandRefused
      */
-    public function command(Round $round, Signals $signals, string $who, array $members = []): Command
+    public function command(Round $round, Standing $standing): Command
     {
         return match ($this->kind) {
             CommandKind::Begin => new Begin($this->segment ?? '', $round->lesson->segment?->id),
@@ -67,11 +79,16 @@ final readonly class GiveCommand
             CommandKind::KeepWorking => new KeepWorking(),
             CommandKind::End => new End(null !== $round->lesson->endedAt),
             CommandKind::Reopen => new Reopen(null !== $round->lesson->endedAt),
-            CommandKind::Say => new Say($this->text ?? '', $this->group, $members),
-            CommandKind::Visit => new Visit($this->group ?? '', $who, $signals),
-            CommandKind::Leave => new Leave($who, $signals),
-            CommandKind::Chalk => new Chalk($this->group ?? '', $this->mark, $signals),
-            CommandKind::SeeCall => new SeeCall($this->group ?? '', $signals),
+            CommandKind::Say => new Say($this->text ?? '', $this->groups, $standing->students),
+            CommandKind::Visit => new Visit($this->group ?? '', $standing->who, $standing->signals),
+            CommandKind::Leave => new Leave($standing->who, $standing->signals),
+            CommandKind::Chalk => new Chalk($this->group ?? '', $this->mark, $standing->signals),
+            CommandKind::TakeAside => new TakeAside($standing->students, $this->place ?? '', $this->seconds ?? 0, $standing->moves),
+            CommandKind::PutBack => new PutBack($standing->students, $standing->moves),
+            CommandKind::Fetch => new Fetch($standing->helps, $standing->moves),
+            CommandKind::Pause => new Pause(),
+            CommandKind::GoOn => new GoOn(),
+            CommandKind::SeeCall => new SeeCall($this->group ?? '', $standing->signals),
         };
     }
 }

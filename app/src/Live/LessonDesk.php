@@ -13,6 +13,7 @@ use FreshHuddle\App\Lesson\Round;
 use FreshHuddle\App\Lesson\RoundView;
 use FreshHuddle\App\Lesson\RunningOrders;
 use FreshHuddle\App\Live\ClassPage\ClassPageController;
+use FreshHuddle\App\Live\Moving\MoveStore;
 use FreshHuddle\App\Live\Signal\LiveGroups;
 use FreshHuddle\App\Materials\HandOut\HandingOut;
 use FreshHuddle\App\Ready\Readiness;
@@ -27,6 +28,7 @@ use FreshHuddle\App\Roster\StudentView;
 use FreshHuddle\App\Words\Words;
 use FreshHuddle\App\Worker\FailedTasks;
 use FreshHuddle\Core\Lesson\Phase;
+use FreshHuddle\Core\Live\Moving\Help;
 use FreshHuddle\Core\Live\Whereabouts;
 use FreshHuddle\Core\Ready\SetUp\SetUpList;
 
@@ -43,6 +45,7 @@ final readonly class LessonDesk
         private RoomReader $rooms,
         private RoomSources $roomSources,
         private LiveGroups $liveGroups,
+        private MoveStore $moves,
         private Readiness $readiness,
         private SetUpLists $setUpLists,
         private SetUpReader $setUps,
@@ -71,7 +74,9 @@ final readonly class LessonDesk
         $copies = $this->handingOut->summaries($round->id);
         $now = $this->clock->ms();
         $floorNow = $round === $roundNow ? $floor : $this->floors->now($roundNow->grouping->id);
-        $where = null === $lesson->endedAt ? $this->whereabouts->of($class->id, $students, $floorNow, $roundNow->state(), $now) : $this->wasThere($lesson, $students);
+        $moves = $this->moves->of($roundNow->id);
+        $isOutNow = $roundNow->state()->phase($now)->isUnderWay();
+        $where = null === $lesson->endedAt ? $this->whereabouts->of($class->id, $students, $floorNow, $roundNow->state(), $moves, $now) : $this->wasThere($lesson, $students);
         $onList = array_map(static fn (StudentView $student): string => $student->id, $students);
 
         $rooms = $this->rooms->ofRound($round->grouping->id, $class->id, $floor);
@@ -111,6 +116,10 @@ final readonly class LessonDesk
                 $student->table,
                 $student->attributes,
                 $student->tags,
+                null === $lesson->endedAt ? Help::for($where[$student->id]) : null,
+                $isOutNow ? $moves->of($student->id)?->place : null,
+                $isOutNow ? $moves->of($student->id)?->from : null,
+                $moves->of($student->id)?->fetchedAt,
             ), $students),
             $rooms,
             $this->roomSources->of($class)->kind,

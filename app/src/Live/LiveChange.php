@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace FreshHuddle\App\Live;
 
 use Doctrine\ORM\EntityManagerInterface;
+use FreshHuddle\App\Account\Teacher;
 use FreshHuddle\App\Database\Clock;
 use FreshHuddle\App\Grouping\Event\FloorChanged;
 use FreshHuddle\App\Grouping\Grouping;
@@ -12,6 +13,7 @@ use FreshHuddle\App\Lesson\LessonRepository;
 use FreshHuddle\App\Rooms\Event\RoomsChanged;
 use FreshHuddle\App\Rooms\RoomReader;
 use FreshHuddle\App\Rooms\RoomWork;
+use FreshHuddle\App\Roster\Device\StudentUser;
 use FreshHuddle\App\Roster\Event\ClassChanged;
 use FreshHuddle\App\Roster\SchoolClass;
 use FreshHuddle\App\Stream\Audience;
@@ -21,6 +23,7 @@ use FreshHuddle\App\Worker\WorkFailed;
 use FreshHuddle\Core\Grouping\Floor;
 use FreshHuddle\Core\Lesson\Event;
 use FreshHuddle\Core\Lesson\EventKind;
+use Symfony\Bundle\SecurityBundle\Security;
 use Symfony\Component\EventDispatcher\Attribute\AsEventListener;
 
 /**
@@ -39,6 +42,8 @@ final readonly class LiveChange
         private Tasks $tasks,
         private EventStore $events,
         private Clock $clock,
+        private Projections $projections,
+        private Security $security,
     ) {
     }
 
@@ -113,11 +118,12 @@ final readonly class LiveChange
         $this->stream->publish([Audience::desk($groupingId)], ['kind' => 'desk']);
         foreach ($this->lessons->roundsIn($groupingId) as $round) {
             $now = $this->clock->ms();
-            $moves = self::moves($before, $after, $now);
+            $moves = self::moves($before, $after, $now, $students);
             if ([] !== $moves && $round->state()->phase($now)->showsGroups()) {
                 $this->em->wrapInTransaction(function () use ($round, $moves): void {
                     $this->events->lock($round->lesson->id);
-                    $this->events->append($round->lesson->id, $round->id, 'staff', $moves);
+                    $this->events->append($round->lesson->id, $round->id, $this->actor(), $moves);
+                    $this->projections->follow($round->id, $moves);
                 });
             }
             $this->stream->publish([Audience::staff($round->lesson->id)], ['kind' => 'lesson']);
@@ -128,18 +134,30 @@ final readonly class LiveChange
         }
     }
 
+    private function actor(): string
+    {
+        $user = $this->security->getUser();
+
+        return match (true) {
+            $user instanceof Teacher => 'teacher:'.$user->id,
+            $user instanceof StudentUser => 'student:'.$user->id,
+            default => 'watch',
+        };
+    }
+
     /**
-     * @param int $now milliseconds since 1970
+     * @param int          $now       milliseconds since 1970
+     * @param list<string> $concerned everybody at the tables that changed
      *
      * @return list<Event> one for each student who sits elsewhere than before; no group is the shelf
      */
-    private static function moves(Floor $before, Floor $after, int $now): array
+    private static function moves(Floor $before, Floor $after, int $now, array $concerned): array
     {
         $events = [];
         foreach (array_values(array_unique([...$before->seated(), ...$after->seated()])) as $student) {
             [$from, $to] = [$before->groupOf($student)?->id, $after->groupOf($student)?->id];
             if ($from !== $to) {
-                $events[] = new Event(EventKind::SeatsChanged, $now, ['student' => $student, 'from' => $from, 'to' => $to]);
+                $events[] = (new Event(EventKind::SeatsChanged, $now, ['student' => $student, 'fromGroup' => $from, 'toGroup' => $to]))->addressed($concerned);
             }
         }
 

@@ -10,28 +10,39 @@ use FreshHuddle\App\Grouping\Floor\FloorStore;
 use FreshHuddle\App\Lesson\Lesson;
 use FreshHuddle\App\Lesson\Moments;
 use FreshHuddle\App\Lesson\NowReader;
+use FreshHuddle\App\Lesson\PreparedNotice;
 use FreshHuddle\App\Lesson\Round;
 use FreshHuddle\App\Lesson\Run\RunStore;
 use FreshHuddle\App\Lesson\RunningOrders;
 use FreshHuddle\App\Lesson\Segment;
 use FreshHuddle\App\Live\Exception\LiveRefused;
+use FreshHuddle\App\Live\Moving\MoveStore;
+use FreshHuddle\App\Live\Moving\MoveWork;
+use FreshHuddle\App\Live\Notice\PreparedNotices;
 use FreshHuddle\App\Live\Signal\SignalStore;
+use FreshHuddle\App\Rooms\RoomReader;
+use FreshHuddle\App\Rooms\RoomWork;
 use FreshHuddle\App\Roster\Device\StudentUser;
+use FreshHuddle\App\Roster\Student;
 use FreshHuddle\App\Stream\Audience;
 use FreshHuddle\App\Stream\Stream;
 use FreshHuddle\App\Words\Words;
 use FreshHuddle\App\Worker\Tasks;
 use FreshHuddle\Core\Lesson\Event;
 use FreshHuddle\Core\Lesson\EventKind;
+use FreshHuddle\Core\Lesson\Phase;
 use FreshHuddle\Core\Lesson\RoundState;
 use FreshHuddle\Core\Live\Command;
 use FreshHuddle\Core\Live\Command\CallBack;
 use FreshHuddle\Core\Live\Command\End;
 use FreshHuddle\Core\Live\Command\MakeCall;
+use FreshHuddle\Core\Live\Command\Say;
 use FreshHuddle\Core\Live\Command\TakeBackCall;
 use FreshHuddle\Core\Live\Exception\CommandRefused;
+use FreshHuddle\Core\Live\Moving\Help;
 use FreshHuddle\Core\Live\Signal\CallAbout;
 use FreshHuddle\Core\Message;
+use FreshHuddle\Core\Rooms\MainSession;
 
 /**
  * Carries out what the teacher asks of a lesson: hold it, let core decide, keep the events, then tell everybody.
@@ -52,6 +63,11 @@ final readonly class LiveLesson
         private Ending $ending,
         private PresenceStore $presence,
         private SignalStore $signals,
+        private MoveStore $moves,
+        private Projections $projections,
+        private WhereaboutsReader $whereabouts,
+        private RoomReader $rooms,
+        private PreparedNotices $prepared,
     ) {
     }
 
@@ -109,6 +125,24 @@ final readonly class LiveLesson
     }
 
     /**
+     * What the teacher has prepared to be said now is said, once in a run, while groups are at work.
+     */
+    public function sayPrepared(PreparedNotice $notice): void
+    {
+        $lesson = $notice->round->lesson;
+        $done = $this->em->wrapInTransaction(function () use ($lesson, $notice): array {
+            $this->events->lock($lesson->id);
+            $this->em->refresh($notice->round);
+            $moments = $notice->round->state();
+
+            return Phase::Out !== $moments->phase($this->clock->ms()) || $this->events->wasSaid($lesson->id, $notice->id, $moments->lookFrom ?? 0)
+                ? []
+                : $this->apply($notice->round, new Say($notice->text, plan: $notice->id), 'watch');
+        });
+        $this->tell($lesson, $done);
+    }
+
+    /**
      * A lesson nobody has ended, and nobody is in any more: it was over when the class went elsewhere, or fell silent.
      */
     public function endByItself(string $lessonId): void
@@ -136,11 +170,17 @@ final readonly class LiveLesson
      */
     private function tell(Lesson $lesson, array $done): void
     {
+        $to = [];
         foreach ($done as $message) {
-            $to = $message['to'] ?? null;
-            \is_array($to)
-                ? $this->stream->publish(array_map(Audience::student(...), array_values(array_filter($to, \is_string(...)))), ['kind' => 'refresh'])
-                : $this->stream->publish([Audience::everybody($lesson->id)], $message);
+            $whom = $message['to'] ?? null;
+            if (\is_array($whom)) {
+                array_push($to, ...array_values(array_filter($whom, \is_string(...))));
+            } else {
+                $this->stream->publish([Audience::everybody($lesson->id)], $message);
+            }
+        }
+        if ([] !== $to) {
+            $this->stream->publish(array_map(Audience::student(...), array_values(array_unique($to))), ['kind' => 'refresh']);
         }
         if ([] !== $done) {
             $this->stream->publish([Audience::staff($lesson->id)], ['kind' => 'lesson']);
@@ -217,8 +257,57 @@ final readonly class LiveLesson
         if ([] === $members && ($request->kind->isOfGroup() || null !== $request->group)) {
             throw LiveRefused::unusable('live.group_gone', 'group');
         }
+        $helps = CommandKind::Fetch === $request->kind ? $this->helps($round->lesson) : [];
+        $students = array_values(array_unique([...$members, ...$request->students]));
+        if (CommandKind::Say === $request->kind) {
+            foreach ($request->groups as $group) {
+                $sitting = $this->members($round, $group);
+                array_push($students, ...[] === $sitting ? throw LiveRefused::unusable('live.group_gone', 'groups') : $sitting);
+            }
+            $students = array_values(array_unique($students));
+        }
+        $this->mustBeOnList($round->lesson, $students);
+        if (CommandKind::TakeAside === $request->kind && !$this->isPlace($round->lesson, $request->place ?? '')) {
+            throw LiveRefused::unusable('live.no_such_place', 'place');
+        }
+        if ([] === $students && $request->kind->isOfStudents() && CommandKind::Fetch !== $request->kind) {
+            throw LiveRefused::unusable('live.whom', 'students');
+        }
 
-        return $request->command($round, $this->signals->of($round->id), substr($actor, \strlen('teacher:')), $members);
+        return $request->command($round, new Standing(
+            $this->signals->of($round->id),
+            $this->moves->of($round->id),
+            substr($actor, \strlen('teacher:')),
+            $students,
+            [] === $students ? $helps : array_intersect_key($helps, array_flip($students)),
+        ));
+    }
+
+    /**
+     * @return array<string, Help> how those are helped who are not where they should be
+     */
+    private function helps(Lesson $lesson): array
+    {
+        $now = $this->now->of($lesson->id);
+
+        return null === $now ? [] : array_filter(array_map(Help::for(...), $this->whereabouts->inLesson($now, $this->clock->ms())));
+    }
+
+    private function isPlace(Lesson $lesson, string $place): bool
+    {
+        return MainSession::PLACE === $place || $this->rooms->isSideRoom($lesson->class->id, $place);
+    }
+
+    /**
+     * @param list<string> $students
+     *
+     * @throws LiveRefused
+     */
+    private function mustBeOnList(Lesson $lesson, array $students): void
+    {
+        if (\count($students) !== $this->em->getRepository(Student::class)->count(['class' => $lesson->class, 'id' => $students, 'removedAt' => null])) {
+            throw LiveRefused::unusable('roster.not_on_list', 'students');
+        }
     }
 
     /**
@@ -262,27 +351,38 @@ final readonly class LiveLesson
                 $this->runs->begin($round, $event->at, $event->moment('outAt') ?? $event->at);
             }
         }
+        $events = array_map(fn (Event $event): Event => $this->addressed($round, $event), $events);
         $seq = $this->events->append($round->lesson->id, $round->id, $actor, $events);
+        $this->projections->follow($round->id, $events);
         $state = $round->state()->state();
-        $before = $after = $this->signals->of($round->id);
         $messages = [];
         foreach ($events as $event) {
             $state = $state->with($event);
-            $after = $after->with($event);
             $this->plan($round, $event, $state, $seq);
-            $messages[] = match ($event->kind) {
-                EventKind::NoticeSaid => '' === $event->text('to') ? ['kind' => 'notice', 'notice' => new NoticeView($seq, $event->text('text'), $event->at)] : ['to' => explode('|', trim($event->text('to'), '|'))],
-                EventKind::SegmentBegun, EventKind::LessonEnded, EventKind::LessonReopened => ['kind' => 'refresh'],
-                // What passes with one group is shown to nobody else.
-                EventKind::CallMade, EventKind::CallSeen, EventKind::CallTakenBack, EventKind::VisitBegun, EventKind::VisitEnded, EventKind::ChalkMarked => ['to' => $this->members($round, $event->text('group'))],
+            $to = $event->addressees();
+            $messages[] = match (true) {
+                [] !== $to || $event->kind->isQuiet() => ['to' => $to],
+                EventKind::NoticeSaid === $event->kind => ['kind' => 'notice', 'notice' => new NoticeView($seq, $event->text('text'), $event->at)],
+                \in_array($event->kind, [EventKind::SegmentBegun, EventKind::LessonEnded, EventKind::LessonReopened], true) => ['kind' => 'refresh'],
                 default => ['kind' => 'round', 'seq' => $seq, 'round' => $round->id, 'moments' => Moments::of($state)],
             };
         }
-        $this->signals->put($round->id, $before, $after);
         $round->moments = (array) Moments::of($state);
         $this->em->flush();
 
         return $messages;
+    }
+
+    /**
+     * What passes with one group or one student is shown to nobody else.
+     */
+    private function addressed(Round $round, Event $event): Event
+    {
+        return match ($event->kind) {
+            EventKind::CallMade, EventKind::CallSeen, EventKind::CallTakenBack, EventKind::VisitBegun, EventKind::VisitEnded, EventKind::ChalkMarked => $event->addressed($this->members($round, $event->text('group'))),
+            EventKind::TakenAside, EventKind::PutBack, EventKind::Fetched => $event->addressed([$event->text('student')]),
+            default => $event,
+        };
     }
 
     /**
@@ -298,9 +398,13 @@ final readonly class LiveLesson
             EventKind::TakenBack => $this->planTakeBack($round, $event),
             EventKind::EndChanged => $this->planEnd($round, $state),
             EventKind::CalledBack => $this->planCallBack($round, $state),
-            EventKind::KeptWorking => $this->planKeepWorking($round),
+            EventKind::KeptWorking => $this->planKeepWorking($round, $state),
+            EventKind::Paused => $this->planPause($round, $state),
+            EventKind::WentOn => $this->planEnd($round, $state),
+            EventKind::TakenAside, EventKind::PutBack => $this->planMove($round, $event),
+            EventKind::Fetched => $this->tasks->ask(MoveWork::FETCH, "{$round->id}:{$event->text('student')}"),
             // Each is said, also if another follows at once.
-            EventKind::NoticeSaid => $this->tasks->ask(RoundWork::SAY, "{$round->id}:{$seq}", null, ['text' => $event->text('text'), 'group' => $event->text('group')]),
+            EventKind::NoticeSaid => $this->tasks->ask(RoundWork::SAY, "{$round->id}:{$seq}", null, ['text' => $event->text('text'), 'groups' => $event->text('groups'), 'to' => $event->text('to')]),
             default => null,
         };
     }
@@ -352,11 +456,28 @@ final readonly class LiveLesson
     private function planTakeBack(Round $round, Event $event): void
     {
         $this->runs->takeBack($round, $event->at);
+        $this->prepared->plan($round, RoundState::planned());
         $this->tasks->cancel(RoundWork::MOVE_OUT, $round->id);
+    }
+
+    private function planPause(Round $round, RoundState $state): void
+    {
+        $this->tasks->cancel(RoundWork::AUTO_CALL, $round->id);
+        $this->tasks->cancel(RoundWork::MOVE_BACK, $round->id);
+        $this->prepared->plan($round, $state);
+    }
+
+    private function planMove(Round $round, Event $event): void
+    {
+        $this->tasks->ask(MoveWork::MOVE, "{$round->id}:{$event->text('student')}", $event->moment('from'));
+        foreach ($this->moves->sideRooms($round->id) as $room) {
+            $this->tasks->ask(RoomWork::MEMBERS, $room);
+        }
     }
 
     private function planEnd(Round $round, RoundState $state): void
     {
+        $this->prepared->plan($round, $state);
         if (null !== $state->autoSeconds) {
             $this->tasks->ask(RoundWork::AUTO_CALL, $round->id, $state->endsAt);
             $this->tasks->ask(RoundWork::MOVE_BACK, $round->id, $state->comingBackUntil());
@@ -366,14 +487,16 @@ final readonly class LiveLesson
     private function planCallBack(Round $round, RoundState $state): void
     {
         $this->runs->end($round, $state->comingBackUntil() ?? $this->clock->ms());
+        $this->prepared->plan($round, $state);
         $this->tasks->cancel(RoundWork::MOVE_OUT, $round->id);
         $this->tasks->cancel(RoundWork::AUTO_CALL, $round->id);
         $this->tasks->ask(RoundWork::SAY_CALL, $round->id);
         $this->tasks->ask(RoundWork::MOVE_BACK, $round->id, $state->comingBackUntil());
     }
 
-    private function planKeepWorking(Round $round): void
+    private function planKeepWorking(Round $round, RoundState $state): void
     {
+        $this->prepared->plan($round, $state);
         $this->runs->goOn($round);
         $this->tasks->cancel(RoundWork::AUTO_CALL, $round->id);
         $this->tasks->cancel(RoundWork::MOVE_BACK, $round->id);

@@ -7,11 +7,13 @@ namespace FreshHuddle\App\Live;
 final readonly class NoticeView
 {
     /**
-     * @param int         $seq   the number of the event it came with
-     * @param int         $at    milliseconds since 1970
-     * @param string|null $group to whom it was said, for staff; null: to all
+     * @param int          $seq      the number of the event it came with
+     * @param int          $at       milliseconds since 1970
+     * @param list<string> $groups   to which groups it was said, for staff; none and nobody: to all
+     * @param list<string> $students every student it was said to, for staff; none: all
+     * @param int          $seen     how many have seen it, for staff
      */
-    public function __construct(public int $seq, public string $text, public int $at, public ?string $group = null)
+    public function __construct(public int $seq, public string $text, public int $at, public array $groups = [], public array $students = [], public int $seen = 0)
     {
     }
 }

@@ -53,9 +53,9 @@ final readonly class PresenceStore
     {
         $row = $this->db->fetchAssociative(
             'WITH alive AS (INSERT INTO presence (student_id, page_at) VALUES (:id, :at) ON CONFLICT (student_id) DO UPDATE SET page_at = :at RETURNING service_place)
-             SELECT (SELECT seq FROM live_event WHERE lesson_id = :lesson AND kind <> ALL(:quiet::text[]) ORDER BY seq DESC LIMIT 1) AS seq,
+             SELECT (SELECT seq FROM live_event WHERE lesson_id = :lesson AND '.EventStore::CONCERNS.' ORDER BY seq DESC LIMIT 1) AS seq,
                     (SELECT service_place FROM alive) AS seen_in',
-            ['id' => $studentId, 'at' => $this->clock->ms(), 'lesson' => $lessonId, 'quiet' => '{'.implode(',', EventKind::quiet()).'}'],
+            ['id' => $studentId, 'at' => $this->clock->ms(), 'lesson' => $lessonId, 'student' => $studentId, 'quiet' => '{'.implode(',', EventKind::quiet()).'}'],
         );
 
         $row = new Row(false === $row ? [] : $row);

@@ -9,10 +9,12 @@ use FreshHuddle\App\Database\Clock;
 use FreshHuddle\App\Grouping\Floor\FloorStore;
 use FreshHuddle\App\Lesson\Moments;
 use FreshHuddle\App\Lesson\Round;
+use FreshHuddle\App\Live\Moving\MoveStore;
 use FreshHuddle\App\Rooms\Meeting\MeetingServiceFailed;
 use FreshHuddle\App\Rooms\Meeting\RoomService;
 use FreshHuddle\App\Rooms\Opening;
 use FreshHuddle\App\Rooms\RoomReader;
+use FreshHuddle\App\Rooms\RoomWork;
 use FreshHuddle\App\Stream\Audience;
 use FreshHuddle\App\Stream\Stream;
 use FreshHuddle\App\Words\Words;
@@ -43,6 +45,7 @@ final readonly class RoundWork implements TaskHandler
         private EntityManagerInterface $em,
         private RoomReader $rooms,
         private FloorStore $floors,
+        private MoveStore $moves,
         private RoomService $service,
         private Opening $opening,
         private Stream $stream,
@@ -102,8 +105,10 @@ final readonly class RoundWork implements TaskHandler
      */
     private function say(Task $task, array $rooms): void
     {
-        $group = $task->data['group'] ?? '';
-        $to = \is_string($group) && '' !== $group ? array_keys(array_filter($rooms, static fn (string $place): bool => $place === $group)) : array_keys($rooms);
+        $groups = \is_string($task->data['groups'] ?? null) && '' !== $task->data['groups'] ? explode('|', $task->data['groups']) : [];
+        // What is said to single students is said on their pages, and not in a room others are in.
+        $isToAll = '' === ($task->data['to'] ?? '');
+        $to = $isToAll ? array_keys($rooms) : array_keys(array_intersect($rooms, $groups));
         if ([] !== $to) {
             $this->service->say(array_map(strval(...), $to), \is_string($task->data['text'] ?? null) ? $task->data['text'] : '');
         }
@@ -128,6 +133,9 @@ final readonly class RoundWork implements TaskHandler
     private function moveBack(Round $round, array $rooms): void
     {
         $this->service->move($this->mainSession($round, $rooms));
+        foreach ($this->moves->sideRooms($round->id) as $room) {
+            $this->tasks->ask(RoomWork::MEMBERS, $room);
+        }
         $this->opening->closeLater($round->grouping->id);
     }
 
@@ -145,11 +153,15 @@ final readonly class RoundWork implements TaskHandler
      */
     private function groupRooms(Round $round, array $rooms): array
     {
-        $ofGroup = array_flip($rooms);
+        $external = array_flip($rooms);
         $moves = [];
+        $asides = $this->moves->of($round->id);
         foreach ($this->floors->now($round->grouping->id)->groups as $group) {
-            foreach (isset($ofGroup[$group->id]) ? $group->students : [] as $student) {
-                $moves[$student] = $ofGroup[$group->id];
+            foreach ($group->students as $student) {
+                $place = $asides->expected($student, $group->id, $round->state()->state(), $this->clock->ms())->place ?? '';
+                if (isset($external[$place])) {
+                    $moves[$student] = $external[$place];
+                }
             }
         }
 
@@ -165,6 +177,6 @@ final readonly class RoundWork implements TaskHandler
     {
         $main = array_flip($rooms)[MainSession::PLACE] ?? null;
 
-        return null === $main ? [] : array_fill_keys($this->floors->now($round->grouping->id)->seated(), $main);
+        return null === $main ? [] : array_fill_keys([...$this->floors->now($round->grouping->id)->seated(), ...array_map(strval(...), array_keys($this->moves->of($round->id)->students))], $main);
     }
 }

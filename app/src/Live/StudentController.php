@@ -8,6 +8,7 @@ use FreshHuddle\App\Database\Clock;
 use FreshHuddle\App\Grouping\SignUp\SignUps;
 use FreshHuddle\App\Grouping\SignUp\TakeSeat;
 use FreshHuddle\App\Http\Body\Body;
+use FreshHuddle\App\Live\Notice\NoticeStore;
 use FreshHuddle\App\Live\Signal\MakeCallRequest;
 use FreshHuddle\App\Rooms\Source\Sources;
 use FreshHuddle\App\Roster\Device\StudentUser;
@@ -26,6 +27,7 @@ final readonly class StudentController
         private SignUps $signUps,
         private Clock $clock,
         private Sources $sources,
+        private NoticeStore $notices,
     ) {
     }
 
@@ -71,6 +73,15 @@ final readonly class StudentController
         $this->live->call($student, $request->about);
 
         return $this->page->now($student);
+    }
+
+    /** The student's page has shown a notice. */
+    #[Route('/notices/{seq}/seen', requirements: ['seq' => '[1-9]\d{0,8}'], methods: ['POST'])]
+    public function sawNotice(#[CurrentUser] StudentUser $student, int $seq): void
+    {
+        if (null !== $student->lessonId) {
+            $this->notices->seen($student->lessonId, $seq, $student->id);
+        }
     }
 
     /** The way to where the student belongs now. */

@@ -6,6 +6,7 @@ namespace FreshHuddle\App\Live;
 
 use FreshHuddle\App\Grouping\SignUp\SignUpView;
 use FreshHuddle\App\Lesson\Moments;
+use FreshHuddle\App\Live\Moving\MyAside;
 
 /**
  * Everything a student's page shows, at one moment.
@@ -24,6 +25,8 @@ final readonly class StudentNow
      * @param list<NoticeView> $notices     newest first
      * @param SignUpView|null  $signUp      seats to be taken, while that is open
      * @param bool             $over        the lesson has ended
+     * @param MyAside|null     $aside       where the student is to be instead of with their group; null: with it
+     * @param int|null         $fetchedAt   when the teacher last called them to where they should be, in milliseconds since 1970
      */
     public function __construct(
         public string $id,
@@ -42,6 +45,8 @@ final readonly class StudentNow
         public array $notices,
         public ?SignUpView $signUp,
         public bool $over,
+        public ?MyAside $aside = null,
+        public ?int $fetchedAt = null,
     ) {
     }
 }

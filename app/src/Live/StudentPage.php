@@ -51,7 +51,7 @@ final readonly class StudentPage
      */
     public function at(StudentUser $student, LessonNow $lesson, int $now, ?array $sheets = null): StudentNow
     {
-        $around = $this->reader->around($student);
+        $around = $this->reader->around($student, $lesson->roundId);
         $shown = $lesson->phase($now)->showsGroups();
 
         return new StudentNow(
@@ -71,6 +71,8 @@ final readonly class StudentPage
             $around['notices'],
             $shown && SegmentKind::Round === $lesson->kind ? null : $this->signUps->view($student),
             null !== $lesson->endedAt,
+            $lesson->phase($now)->isUnderWay() ? $around['aside'] : null,
+            $around['fetchedAt'],
         );
     }
 
@@ -82,9 +84,15 @@ final readonly class StudentPage
     public function way(StudentUser $student): ?array
     {
         $lesson = null === $student->lessonId ? null : $this->lessons->of($student->lessonId);
-        $out = null !== $lesson && $lesson->phase($this->clock->ms())->isOut();
+        if (null === $lesson || !$lesson->phase($this->clock->ms())->isOut()) {
+            return $this->reader->link($student, null);
+        }
+        $aside = $this->reader->around($student, $lesson->roundId)['aside'];
+        if (null === $aside || $aside->from > $this->clock->ms()) {
+            return $this->reader->link($student, $lesson->groupingId);
+        }
 
-        return $this->reader->link($student, $out ? $lesson->groupingId : null);
+        return null === $aside->room ? $this->reader->link($student, null) : $this->reader->sideLink($student, $aside->place);
     }
 
     /**

@@ -6,6 +6,7 @@ namespace FreshHuddle\App\Live;
 
 use Doctrine\DBAL\Connection;
 use FreshHuddle\App\Database\Row;
+use FreshHuddle\App\Live\Moving\MyAside;
 use FreshHuddle\App\Live\Signal\MySignal;
 use FreshHuddle\App\Roster\Device\StudentUser;
 use FreshHuddle\Core\Lesson\EventKind;
@@ -27,19 +28,21 @@ final readonly class StudentReader
     }
 
     /**
-     * @return array{main: array{SourceKind, string}|null, seenIn: string|null, seq: int, notices: list<NoticeView>}
+     * @return array{main: array{SourceKind, string}|null, seenIn: string|null, seq: int, notices: list<NoticeView>, aside: MyAside|null, fetchedAt: int|null}
      */
-    public function around(StudentUser $student): array
+    public function around(StudentUser $student, ?string $roundId = null): array
     {
         $row = $this->db->fetchAssociative(
             "SELECT (SELECT jsonb_build_array(r.source, r.name) FROM room r JOIN room_member p ON p.room_id = r.id WHERE r.class_id = :class AND r.purpose = 'main' AND p.student_id = :student) AS main,
                     (SELECT service_place FROM presence WHERE student_id = :student) AS seen_in,
-                    (SELECT seq FROM live_event WHERE lesson_id = :lesson AND kind <> ALL(:quiet::text[]) ORDER BY seq DESC LIMIT 1) AS seq,
+                    (SELECT seq FROM live_event WHERE lesson_id = :lesson AND ".EventStore::CONCERNS." ORDER BY seq DESC LIMIT 1) AS seq,
+                    (SELECT jsonb_build_array(m.place, m.from_at, m.fetched_at, r.source, r.name, EXISTS (SELECT 1 FROM room_member p WHERE p.room_id = r.id AND p.student_id = m.student_id AND p.link <> ''))
+                     FROM student_move m LEFT JOIN room r ON r.id::text = m.place WHERE m.round_id = :round AND m.student_id = :student) AS move,
                     (SELECT jsonb_agg(jsonb_build_array(e.seq, e.data ->> 'text', e.at)) FROM
                         (SELECT seq, data, at FROM live_event WHERE lesson_id = :lesson AND kind = :notice AND COALESCE(strpos(data ->> 'to', '|' || :student || '|') > 0, true)
                          ORDER BY seq DESC LIMIT :most) e) AS notices",
             [
-                'class' => $student->classId, 'student' => $student->id, 'lesson' => $student->lessonId, 'most' => self::NOTICES,
+                'class' => $student->classId, 'student' => $student->id, 'lesson' => $student->lessonId, 'round' => $roundId, 'most' => self::NOTICES,
                 'quiet' => '{'.implode(',', EventKind::quiet()).'}', 'notice' => EventKind::NoticeSaid->value,
             ],
         );
@@ -52,7 +55,9 @@ final readonly class StudentReader
             }
         }
 
-        return ['main' => self::sourceAndName(null === $row->textOrNull('main') ? [] : $row->json('main')), 'seenIn' => $row->textOrNull('seen_in'), 'seq' => $row->intOrNull('seq') ?? 0, 'notices' => $notices];
+        $move = null === $row->textOrNull('move') ? [null, null, null, null, null, null] : $row->json('move');
+
+        return ['main' => self::sourceAndName(null === $row->textOrNull('main') ? [] : $row->json('main')), 'seenIn' => $row->textOrNull('seen_in'), 'seq' => $row->intOrNull('seq') ?? 0, 'notices' => $notices, 'aside' => MyAside::read($move), 'fetchedAt' => \is_int($move[2] ?? null) ? $move[2] : null];
     }
 
     /**
@@ -107,6 +112,20 @@ final readonly class StudentReader
             'room' => self::room(null === $row->textOrNull('room') ? [] : $row->json('room')), 'copies' => $copies, 'seat' => $row->int('seat'), 'task' => $row->textOrNull('task') ?? '', 'members' => $members,
             'signal' => MySignal::read(null === $row->textOrNull('signal') ? [] : $row->json('signal')),
         ];
+    }
+
+    /**
+     * @return array{place: string, link: string, source: SourceKind}|null the student's own link into a side room; null where there is none
+     */
+    public function sideLink(StudentUser $student, string $roomId): ?array
+    {
+        $row = $this->db->fetchAssociative("SELECT r.id AS place, p.link, r.source FROM room r JOIN room_member p ON p.room_id = r.id WHERE r.id = ? AND r.class_id = ? AND r.purpose = 'side' AND p.student_id = ? AND p.link <> ''", [$roomId, $student->classId, $student->id]);
+        if (false === $row) {
+            return null;
+        }
+        $row = new Row($row);
+
+        return ['place' => $row->text('place'), 'link' => $row->text('link'), 'source' => SourceKind::from($row->text('source'))];
     }
 
     /**

@@ -7,12 +7,13 @@ namespace FreshHuddle\App\Live;
 use FreshHuddle\App\Grouping\Floor\FloorStore;
 use FreshHuddle\App\Lesson\LessonNow;
 use FreshHuddle\App\Lesson\Moments;
+use FreshHuddle\App\Live\Moving\MoveStore;
 use FreshHuddle\App\Rooms\RoomReader;
 use FreshHuddle\App\Roster\ClassReader;
 use FreshHuddle\App\Roster\StudentView;
 use FreshHuddle\Core\Grouping\Floor;
-use FreshHuddle\Core\Lesson\Phase;
 use FreshHuddle\Core\Live\Evidence;
+use FreshHuddle\Core\Live\Moving\Moves;
 use FreshHuddle\Core\Live\Place;
 use FreshHuddle\Core\Live\Sight;
 use FreshHuddle\Core\Live\Whereabouts;
@@ -25,7 +26,7 @@ final readonly class WhereaboutsReader
     /** Signs older than this belong to another day. */
     private const ONE_LESSON = 6 * 3_600_000;
 
-    public function __construct(private PresenceStore $presence, private FloorStore $floors, private ClassReader $classes, private RoomReader $rooms)
+    public function __construct(private PresenceStore $presence, private FloorStore $floors, private ClassReader $classes, private RoomReader $rooms, private MoveStore $moves)
     {
     }
 
@@ -38,7 +39,7 @@ final readonly class WhereaboutsReader
     {
         $floor = null === $lesson->groupingId ? new Floor() : $this->floors->now($lesson->groupingId);
 
-        return $this->of($lesson->classId, $this->classes->students($lesson->classId), $floor, $lesson->moments ?? Moments::read([]), $now);
+        return $this->of($lesson->classId, $this->classes->students($lesson->classId), $floor, $lesson->moments ?? Moments::read([]), null === $lesson->roundId ? new Moves() : $this->moves->of($lesson->roundId), $now);
     }
 
     /**
@@ -46,13 +47,9 @@ final readonly class WhereaboutsReader
      *
      * @return array<string, Whereabouts> by student
      */
-    public function of(string $classId, array $students, Floor $floor, Moments $moments, int $now): array
+    public function of(string $classId, array $students, Floor $floor, Moments $moments, Moves $moves, int $now): array
     {
-        $phase = $moments->phase($now);
-        $since = $moments->state()->phaseSince($now) ?? $now - Whereabouts::TIME_TO_MOVE;
-        if (Phase::ComingBack === $phase) {
-            $since = $moments->outAt ?? $since; // still expected in their rooms, as before
-        }
+        $state = $moments->state();
         $groups = [];
         foreach ($floor->groups as $group) {
             $groups += array_fill_keys($group->students, $group->id);
@@ -65,8 +62,8 @@ final readonly class WhereaboutsReader
             if (($signs->lastSign() ?? 0) < $now - self::ONE_LESSON) {
                 $signs = new Evidence();
             }
-            $expected = $phase->isOut() ? $groups[$student->id] ?? null : Evidence::MAIN;
-            $where = Whereabouts::of($signs, $expected, $since, $now, Sight::of($sources[$expected ?? ''] ?? $sources['']));
+            $expected = $moves->expected($student->id, $groups[$student->id] ?? null, $state, $now);
+            $where = Whereabouts::of($signs, $expected->place, $expected->since, $now, Sight::of($sources[$expected->place ?? ''] ?? $sources['']));
             $whereabouts[$student->id] = $student->absent && Place::Lost === $where->place ? Whereabouts::excused() : $where;
         }
 

@@ -21,7 +21,7 @@ use FreshHuddle\Core\Rooms\RoomPurpose;
  */
 final readonly class Membership
 {
-    public function __construct(private EntityManagerInterface $em, private RoomStore $store, private FloorStore $floors, private Sources $sources, private Staff $staff)
+    public function __construct(private EntityManagerInterface $em, private RoomStore $store, private FloorStore $floors, private Sources $sources, private Staff $staff, private Guests $guests)
     {
     }
 
@@ -67,7 +67,7 @@ final readonly class Membership
     }
 
     /**
-     * Nobody of the class goes into a side room by themselves.
+     * Nobody of the class goes into a side room by themselves: whom the teacher took there is let in.
      *
      * @return array<string, string> id => name
      *
@@ -75,12 +75,12 @@ final readonly class Membership
      */
     private function students(Room $room): array
     {
-        if (RoomPurpose::Side === $room->purpose) {
-            return [];
-        }
         $students = [];
         foreach ($this->em->getRepository(Student::class)->findBy(['class' => $room->class, 'removedAt' => null]) as $student) {
             $students[$student->id] = $student->name;
+        }
+        if (RoomPurpose::Side === $room->purpose) {
+            return array_intersect_key($students, array_flip($this->guests->in($room->id)));
         }
         if (null === $room->group || null === $room->grouping) {
             return $students;

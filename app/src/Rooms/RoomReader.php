@@ -167,6 +167,14 @@ final readonly class RoomReader
     }
 
     /**
+     * Whether this is a side room of a class.
+     */
+    public function isSideRoom(string $classId, string $id): bool
+    {
+        return false !== $this->db->fetchOne("SELECT 1 FROM room WHERE class_id = ? AND id::text = ? AND purpose = 'side'", [$classId, $id]);
+    }
+
+    /**
      * @return string|null the id of the class's main session, once it is there
      */
     public function mainSession(string $classId): ?string

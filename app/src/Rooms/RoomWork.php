@@ -5,8 +5,7 @@ declare(strict_types=1);
 namespace FreshHuddle\App\Rooms;
 
 use Doctrine\ORM\EntityManagerInterface;
-use FreshHuddle\App\Database\Clock;
-use FreshHuddle\App\Lesson\Round;
+use FreshHuddle\App\Rooms\Event\MembersSet;
 use FreshHuddle\App\Rooms\Event\RoomsChanged;
 use FreshHuddle\App\Rooms\Exception\NoLinkYet;
 use FreshHuddle\App\Rooms\Meeting\MeetingServiceFailed;
@@ -44,7 +43,6 @@ final readonly class RoomWork implements TaskHandler
         private Opening $opening,
         private EventDispatcherInterface $events,
         private Words $words,
-        private Clock $clock,
     ) {
     }
 
@@ -78,8 +76,9 @@ final readonly class RoomWork implements TaskHandler
                 $this->opening->close($room);
             } else {
                 $links = $this->membership->bring($room);
-                if (self::MEMBERS === $task->kind) {
-                    $this->moveWhoSitsHereNow($room, array_keys($links));
+                $this->em->refresh($room);
+                if (null !== $room->externalId) {
+                    $this->events->dispatch(new MembersSet($room->externalId, $room->grouping?->id, $room->group?->id, array_map(strval(...), array_keys($links))));
                 }
             }
         } catch (MeetingServiceFailed $e) {
@@ -92,22 +91,6 @@ final readonly class RoomWork implements TaskHandler
         $this->events->dispatch(new RoomsChanged($room->class->id));
 
         return null;
-    }
-
-    /**
-     * While groups are out, whoever has been given a seat at this table is taken to its room.
-     *
-     * @param list<string> $students
-     *
-     * @throws MeetingServiceFailed
-     */
-    private function moveWhoSitsHereNow(Room $room, array $students): void
-    {
-        $isOut = fn (Round $round): bool => $round->state()->phase($this->clock->ms())->isOut();
-        if (null === $room->externalId || null === $room->grouping || [] === array_filter($this->em->getRepository(Round::class)->findBy(['grouping' => $room->grouping]), $isOut)) {
-            return;
-        }
-        $this->service->move(array_fill_keys($students, $room->externalId));
     }
 
     /**

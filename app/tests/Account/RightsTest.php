@@ -43,6 +43,7 @@ final class RightsTest extends AppTestCase
             'classes' => $this->lesson->text('classId'), 'groupings' => $this->lesson->text('floor.id'), 'lessons' => $this->lesson->text('id'), 'rounds' => $this->lesson->text('round.id'),
             'segments' => $this->lesson->text('round.segmentId'), 'students' => $this->lesson->text('students.0.id'), 'rules' => $rule, 'rooms' => $room, 'originals' => $this->lesson->text('handOut.0.original'), 'copies' => $this->lesson->text('copies.0.id'),
             'set-ups' => $setUp,
+            'margin-notes' => $this->ask('POST', '/api/staff/copies/'.$this->lesson->text('copies.0.id').'/notes', ['slot' => 'decision', 'text' => 'Why there?'])->is(200)->text('id'),
             'media' => $this->ask('POST', '/api/staff/media', ['content' => base64_encode(Files::picture())])->is(200)->text('id'),
         ];
     }
@@ -138,7 +139,7 @@ final class RightsTest extends AppTestCase
         \assert(isset($this->ids[$collection]), "Whose is {$path}?");
         $nobody = '00000000-0000-4000-8000-000000000000';
 
-        return strtr($path, ['{id}' => $this->ids[$collection], '{segment}' => $this->ids['segments'], '{format}' => 'originals' === $collection ? 'json' : 'csv', '{slot}' => 'decision', '{owner}' => $this->lesson->text('copies.0.id'), '{who}' => 'x@larkmouth.example', '{student}' => $this->ids['students'], '{moment}' => 'out', '{what}' => 'plan', '{variant}' => $nobody, '{guest}' => $nobody, '{task}' => $nobody]);
+        return strtr($path, ['{id}' => $this->ids[$collection], '{segment}' => $this->ids['segments'], '{format}' => 'originals' === $collection ? 'json' : 'csv', '{slot}' => 'decision', '{owner}' => $this->lesson->text('copies.0.id'), '{who}' => 'x@larkmouth.example', '{student}' => $this->ids['students'], '{moment}' => 'out', '{what}' => 'plan', '{variant}' => $nobody, '{guest}' => $nobody, '{task}' => $nobody, '{seq}' => '1']);
     }
 
     private function staff(string $email, StaffRole $role): Teacher

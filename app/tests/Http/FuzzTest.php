@@ -130,7 +130,7 @@ final class FuzzTest extends AppTestCase
                 str_contains($path, '/segments/') => $this->lesson->text('round.segmentId'),
                 default => $this->lesson->text('classId'),
             },
-            'variant' => $this->variant, 'guest' => $this->variant, 'task' => $this->variant, 'segment' => $this->lesson->text('round.segmentId'), 'who' => 'x@larkmouth.example', 'token' => str_contains($path, '/class-page/') ? basename($this->lesson->text('classPage')) : str_repeat('x', 60), 'student' => $this->lesson->text('students.0.id'), 'moment' => 'out', 'what' => 'slips', 'media' => $this->media, 'slot' => 'decision', 'owner' => $this->lesson->text('copies.0.id'), 'doorWord' => $this->lesson->text('doorWord'), 'format' => str_contains($path, '/originals/') ? 'json' : 'csv',
+            'variant' => $this->variant, 'guest' => $this->variant, 'task' => $this->variant, 'segment' => $this->lesson->text('round.segmentId'), 'who' => 'x@larkmouth.example', 'token' => str_contains($path, '/class-page/') ? basename($this->lesson->text('classPage')) : str_repeat('x', 60), 'student' => $this->lesson->text('students.0.id'), 'moment' => 'out', 'what' => 'slips', 'media' => $this->media, 'slot' => 'decision', 'seq' => '1', 'note' => $this->variant, 'owner' => $this->lesson->text('copies.0.id'), 'doorWord' => $this->lesson->text('doorWord'), 'format' => str_contains($path, '/originals/') ? 'json' : 'csv',
         ];
         unset($values[$without]);
 

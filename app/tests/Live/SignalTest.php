@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace FreshHuddle\App\Tests\Live;
 
 use FreshHuddle\App\Live\EventStore;
-use FreshHuddle\App\Live\Signal\SignalsCommand;
+use FreshHuddle\App\Live\ProjectionsCommand;
 use FreshHuddle\App\Live\Signal\SignalStore;
 use FreshHuddle\App\Tests\Support\AppTestCase;
 use FreshHuddle\App\Tests\Support\Json;
@@ -77,14 +77,14 @@ final class SignalTest extends AppTestCase
 
     public function test_a_notice_to_one_group_is_read_by_its_members_and_by_nobody_else(): void
     {
-        $say = fn (string $text, ?string $group): Json => $this->ask('POST', '/api/staff/lessons/'.$this->lesson->text('id').'/commands', ['kind' => 'say', 'text' => $text, 'group' => $group], ['Idempotency-Key' => bin2hex(random_bytes(8))]);
+        $say = fn (string $text, ?string $group): Json => $this->ask('POST', '/api/staff/lessons/'.$this->lesson->text('id').'/commands', ['kind' => 'say', 'text' => $text, 'groups' => null === $group ? [] : [$group]], ['Idempotency-Key' => bin2hex(random_bytes(8))]);
         $say('Two minutes.', null)->is(200);
         $say('Look at the map again.', $this->group(0))->is(200);
         $say('To nobody.', '0197c1a0-0000-7000-8000-00000000ffff')->is(422);
         self::assertSame(['Look at the map again.', 'Two minutes.'], array_column($this->page(0)->list('notices'), 'text'));
         self::assertSame(['Two minutes.'], array_column($this->page(1)->list('notices'), 'text'));
         self::assertStringNotContainsString('map', $this->page(1)->raw);
-        self::assertSame([$this->group(0), null], array_column($this->again()->list('notices'), 'group'));
+        self::assertSame([[$this->group(0)], []], array_column($this->again()->list('notices'), 'groups'));
 
         // Who leaves the group keeps it, and who comes to it has not been told.
         $this->ask('POST', '/api/staff/groupings/'.$this->lesson->text('floor.id').'/edits', [
@@ -133,7 +133,7 @@ final class SignalTest extends AppTestCase
         $kept = $this->service(SignalStore::class)->of($round);
         self::assertEquals($kept, Signals::after($this->service(EventStore::class)->ofRound($this->lesson->text('id'), $round)));
         $this->db()->executeStatement("UPDATE group_signal SET visits = 9, mark = 'seen', called_by = NULL");
-        (new CommandTester($this->service(SignalsCommand::class)))->execute(['lesson' => $this->lesson->text('id')]);
+        (new CommandTester($this->service(ProjectionsCommand::class)))->execute(['lesson' => $this->lesson->text('id')]);
         self::assertEquals($kept, $this->service(SignalStore::class)->of($round));
     }
 

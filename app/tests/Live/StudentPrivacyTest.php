@@ -74,7 +74,7 @@ final class StudentPrivacyTest extends AppTestCase
                     if (str_contains($route->getPath(), '/leave') || str_contains($route->getPath(), '/sign-')) {
                         continue; // the first would only send us out; the other two know no students
                     }
-                    $path = strtr($route->getPath(), ['{id}' => $id, '{slot}' => 'decision', '{format}' => str_contains($route->getPath(), '/originals/') ? 'json' : 'csv', '{owner}' => $id, '{variant}' => $id, '{guest}' => $id, '{task}' => $id, '{segment}' => $id, '{student}' => $id, '{moment}' => 'out', '{what}' => 'slips', '{media}' => $id, '{doorWord}' => $this->lesson->text('doorWord')]);
+                    $path = strtr($route->getPath(), ['{id}' => $id, '{slot}' => 'decision', '{format}' => str_contains($route->getPath(), '/originals/') ? 'json' : 'csv', '{owner}' => $id, '{variant}' => $id, '{guest}' => $id, '{task}' => $id, '{segment}' => $id, '{student}' => $id, '{moment}' => 'out', '{what}' => 'slips', '{media}' => $id, '{note}' => $id, '{seq}' => '1', '{doorWord}' => $this->lesson->text('doorWord')]);
                     $body = ['save' => Uuid::v4()->toRfc4122(), 'base' => '', 'text' => 'x', 'kind' => 'callBack', 'title' => 'x', 'name' => 'x', 'names' => 'x', 'basedOn' => 0, 'groups' => 2, 'minutes' => 5, 'pages' => [], 'rows' => [], 'revision' => 1, 'doorWord' => 'NOSUCHWORD', 'student' => $id, 'students' => [$id, $this->other], 'table' => $this->other, 'settings' => [], 'rounds' => [], 'archived' => true];
                     $body = array_intersect_key($body, $this->fieldsOf($route));
                     $answer = $this->ask($method, $path, 'GET' === $method ? null : $body, ['Idempotency-Key' => 'student-tries-it']);

@@ -172,6 +172,47 @@ final readonly class Floor
     }
 
     /**
+     * Some of a table go to a new one.
+     *
+     * @param list<string> $students those who go: some of its own, but not all
+     * @param list<string> $own      names to take first for the new table
+     *
+     * @throws NotOnTheFloor if there is no such group, or one of them does not sit there, or nobody would go or stay
+     */
+    public function split(string $groupId, array $students, string $newId, array $own = []): self
+    {
+        $sitting = $this->group($groupId)->students;
+        $go = array_values(array_intersect($sitting, $students));
+        if ([] === $go || \count($go) === \count($sitting) || \count($go) !== \count($students)) {
+            throw NotOnTheFloor::partOf($groupId);
+        }
+        $floor = $this->withTable($newId, $own);
+        foreach ($go as $student) {
+            $floor = $floor->seat($student, $newId);
+        }
+
+        return $floor;
+    }
+
+    /**
+     * Everybody of a table goes to another one, and the table goes.
+     *
+     * @throws NotOnTheFloor if there is no such group, or both are one
+     */
+    public function merge(string $groupId, string $intoId): self
+    {
+        if ($groupId === $intoId) {
+            throw NotOnTheFloor::group($intoId);
+        }
+        $floor = $this;
+        foreach ($this->group($groupId)->students as $student) {
+            $floor = $floor->seat($student, $intoId);
+        }
+
+        return $floor->withoutGroup($groupId);
+    }
+
+    /**
      * Takes a table away; whoever sat there lies on the shelf.
      *
      * @throws NotOnTheFloor if there is no such group

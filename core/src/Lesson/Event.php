@@ -17,6 +17,36 @@ final readonly class Event
     {
     }
 
+    /**
+     * Whom of the students it concerns, as an event keeps it in `to`: so that one of them is found by `|id|`.
+     *
+     * @param list<string> $students
+     */
+    public static function to(array $students): string
+    {
+        return '|'.implode('|', $students).'|';
+    }
+
+    /**
+     * The same, with whom of the students it concerns.
+     *
+     * @param list<string> $students
+     */
+    public function addressed(array $students): self
+    {
+        return new self($this->kind, $this->at, ['to' => self::to($students)] + $this->data);
+    }
+
+    /**
+     * @return list<string> students whom it concerns alone; none: it is nobody's in particular
+     */
+    public function addressees(): array
+    {
+        $to = trim($this->text('to'), '|');
+
+        return '' === $to ? [] : explode('|', $to);
+    }
+
     public function moment(string $key): ?int
     {
         $value = $this->data[$key] ?? null;

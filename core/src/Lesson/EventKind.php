@@ -27,14 +27,23 @@ enum EventKind: string
     case VisitBegun = 'visitBegun';
     case VisitEnded = 'visitEnded';
     case ChalkMarked = 'chalkMarked';
+    /** The clock of a round stands still. */
+    case Paused = 'paused';
+    case WentOn = 'wentOn';
+    /** A student is to be in a side room or the main session, and not with their group. */
+    case TakenAside = 'takenAside';
+    /** Back to where they were. */
+    case PutBack = 'putBack';
+    /** A student who is not where they should be is called there. */
+    case Fetched = 'fetched';
 
     /**
-     * Whether it concerns staff, and at most one group: other pages need not look again.
+     * Whether it concerns staff, and of students at most those its `to` names: other pages need not look again.
      */
     public function isQuiet(): bool
     {
         return match ($this) {
-            self::WhereaboutsChanged, self::CallMade, self::CallSeen, self::CallTakenBack, self::VisitBegun, self::VisitEnded, self::ChalkMarked => true,
+            self::WhereaboutsChanged, self::CallMade, self::CallSeen, self::CallTakenBack, self::VisitBegun, self::VisitEnded, self::ChalkMarked, self::TakenAside, self::PutBack, self::Fetched => true,
             default => false,
         };
     }

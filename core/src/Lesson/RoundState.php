@@ -16,6 +16,7 @@ final readonly class RoundState
      * @param int|null $autoSeconds length of the call back that begins by itself at the end; null: it waits for the teacher
      * @param int|null $calledAt    when a call back was begun by hand
      * @param int|null $backAt      when the call back begun by hand runs out
+     * @param int|null $pausedAt    since when the clock stands still; nothing happens by itself meanwhile
      *
      * All moments are milliseconds since 1970
      */
@@ -26,6 +27,7 @@ final readonly class RoundState
         public ?int $autoSeconds = null,
         public ?int $calledAt = null,
         public ?int $backAt = null,
+        public ?int $pausedAt = null,
     ) {
     }
 
@@ -57,7 +59,9 @@ final readonly class RoundState
                 autoSeconds: $event->moment('autoSeconds'),
             ),
             EventKind::TakenBack => self::planned(),
-            EventKind::EndChanged => new self($this->lookFrom, $this->outAt, $event->moment('endsAt'), $this->autoSeconds),
+            EventKind::EndChanged => new self($this->lookFrom, $this->outAt, $event->moment('endsAt'), $this->autoSeconds, pausedAt: $this->pausedAt),
+            EventKind::Paused => new self($this->lookFrom, $this->outAt, $this->endsAt, $this->autoSeconds, pausedAt: $event->at),
+            EventKind::WentOn => new self($this->lookFrom, $this->outAt, $event->moment('endsAt'), $this->autoSeconds),
             EventKind::CalledBack => new self(
                 $this->lookFrom,
                 $this->outAt,
@@ -90,7 +94,7 @@ final readonly class RoundState
      */
     public function comingBackFrom(): ?int
     {
-        return $this->calledAt ?? (null === $this->autoSeconds ? null : $this->endsAt);
+        return $this->calledAt ?? ($this->endsByItself() ? $this->endsAt : null);
     }
 
     /**
@@ -98,7 +102,17 @@ final readonly class RoundState
      */
     public function comingBackUntil(): ?int
     {
-        return $this->backAt ?? (null === $this->autoSeconds || null === $this->endsAt ? null : $this->endsAt + 1_000 * $this->autoSeconds);
+        return $this->backAt ?? ($this->endsByItself() && null !== $this->endsAt ? $this->endsAt + 1_000 * $this->autoSeconds : null);
+    }
+
+    /**
+     * Whether the agreed end calls back by itself, as things stand.
+     *
+     * @phpstan-assert-if-true !null $this->autoSeconds
+     */
+    public function endsByItself(): bool
+    {
+        return null !== $this->autoSeconds && null === $this->pausedAt;
     }
 
     /**

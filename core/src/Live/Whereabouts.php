@@ -14,7 +14,11 @@ final readonly class Whereabouts
     /** So long everybody is on the way after a change. Milliseconds. */
     public const TIME_TO_MOVE = 30_000;
 
-    private function __construct(public Place $place, public Because $because, public ?string $at = null)
+    /**
+     * @param string|null $at    where they are seen, or taken to be: `main`, or the id of a group or a side room
+     * @param Sight       $sight what can be known of where they are to be
+     */
+    private function __construct(public Place $place, public Because $because, public ?string $at = null, public Sight $sight = Sight::Service)
     {
     }
 
@@ -42,6 +46,13 @@ final readonly class Whereabouts
      * @param Sight       $sight    what can be known of who is where they are expected
      */
     public static function of(Evidence $evidence, ?string $expected, int $since, int $now, Sight $sight = Sight::Service): self
+    {
+        $known = self::known($evidence, $expected, $since, $now, $sight);
+
+        return new self($known->place, $known->because, $known->at, $sight);
+    }
+
+    private static function known(Evidence $evidence, ?string $expected, int $since, int $now, Sight $sight): self
     {
         $lastSign = $evidence->lastSign();
         if (null === $lastSign) {

@@ -11,7 +11,9 @@ use FreshHuddle\Core\Lesson\RoundState;
 use FreshHuddle\Core\Live\Command;
 use FreshHuddle\Core\Live\Command\CallBack;
 use FreshHuddle\Core\Live\Command\ChangeEnd;
+use FreshHuddle\Core\Live\Command\GoOn;
 use FreshHuddle\Core\Live\Command\KeepWorking;
+use FreshHuddle\Core\Live\Command\Pause;
 use FreshHuddle\Core\Live\Command\Say;
 use FreshHuddle\Core\Live\Command\SendOut;
 use FreshHuddle\Core\Live\Command\TakeBack;
@@ -109,6 +111,34 @@ final class RoundStateTest extends TestCase
         (new ChangeEnd(\PHP_INT_MAX))->decide($out, 5_000);
     }
 
+    public function test_a_pause_stops_the_clock_and_what_was_left_is_left_after_it(): void
+    {
+        $out = self::give(RoundState::planned(), new SendOut(0, 10, 30), 0);
+        $paused = self::give($out, new Pause(), 9 * self::MINUTE);
+        self::assertSame([], (new Pause())->decide($paused, 9 * self::MINUTE + 1), 'pressed twice it is one pause');
+        self::assertSame(Phase::Out, $paused->phase(60 * self::MINUTE), 'nothing happens by itself meanwhile');
+        $on = self::give($paused, new GoOn(), 60 * self::MINUTE);
+        self::assertSame(61 * self::MINUTE, $on->endsAt);
+        self::assertSame(Phase::ComingBack, $on->phase(61 * self::MINUTE), 'and the end calls by itself again');
+        self::assertSame([], (new GoOn())->decide($on, 60 * self::MINUTE));
+        $later = self::give(self::give($paused, new ChangeEnd(12 * self::MINUTE), 20 * self::MINUTE), new GoOn(), 30 * self::MINUTE);
+        self::assertSame(33 * self::MINUTE, $later->endsAt, 'an end that is put off meanwhile by two minutes is put off by two minutes');
+    }
+
+    public function test_whoever_is_called_back_is_not_paused_and_who_is_not_out_cannot_be(): void
+    {
+        $paused = self::give(self::give(RoundState::planned(), new SendOut(0, 10), 0), new Pause(), 60_000);
+        self::assertNull(self::give($paused, new CallBack(10), 90_000)->pausedAt);
+        foreach ([RoundState::planned(), self::give(RoundState::planned(), new SendOut(60, 10), 0), self::give($paused, new CallBack(60), 90_000)] as $state) {
+            try {
+                (new Pause())->decide($state, 91_000 - (null === $state->calledAt ? 90_000 : 0));
+                self::fail('There is nothing to pause.');
+            } catch (CommandRefused $e) {
+                self::assertContains($e->says->code, ['live.nobody_is_out', 'live.too_late']);
+            }
+        }
+    }
+
     public function test_nobody_is_called_back_who_was_not_sent_out(): void
     {
         $this->expectExceptionObject(CommandRefused::nobodyIsOut());
@@ -148,11 +178,13 @@ final class RoundStateTest extends TestCase
             $now = 0;
             for ($press = 0; $press < 12; ++$press) {
                 $now += $random->getInt(0, 90_000);
-                $command = match ($random->getInt(0, 5)) {
+                $command = match ($random->getInt(0, 7)) {
                     0 => new SendOut($random->getInt(0, 120), $random->getInt(1, 5), 0 === $random->getInt(0, 1) ? null : 30),
                     1 => new TakeBack(),
                     2 => new CallBack($random->getInt(0, 120)),
                     3 => new KeepWorking(),
+                    5 => new Pause(),
+                    6 => new GoOn(),
                     4 => new ChangeEnd($now + $random->getInt(-60_000, 600_000)),
                     default => new Say('Two minutes.'),
                 };

@@ -15,7 +15,7 @@ use Symfony\Component\Routing\Attribute\Route;
 final readonly class MeetingApi
 {
     public const SERVICE = 'meeting';
-    public const CALLS = ['make', 'change', 'retire', 'members', 'move', 'say', 'presence', 'states', 'open', 'record'];
+    public const CALLS = ['make', 'change', 'retire', 'members', 'move', 'say', 'tell', 'presence', 'states', 'open', 'record'];
     private const ALLOWED = ['record', 'share', 'write'];
 
     public function __construct(private Store $store, private Faults $faults, #[\SensitiveParameter] private string $token, private string $publicUrl)
@@ -112,6 +112,17 @@ final readonly class MeetingApi
             foreach (self::texts($body['rooms'] ?? []) as $room) {
                 $this->store->say($room, \is_string($body['text'] ?? null) ? $body['text'] : '', self::now());
             }
+
+            return ['said' => true];
+        });
+    }
+
+    /** Says something to one person alone, whatever room they are in. */
+    #[Route('/api/tell', methods: ['POST'])]
+    public function tell(Request $request): JsonResponse
+    {
+        return $this->answer($request, 'tell', function (array $body): array {
+            $this->store->tell(\is_string($body['person'] ?? null) ? $body['person'] : '', \is_string($body['text'] ?? null) ? $body['text'] : '', self::now());
 
             return ['said' => true];
         });

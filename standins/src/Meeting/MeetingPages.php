@@ -72,7 +72,7 @@ final readonly class MeetingPages
             $this->hook->tell($pass['person'], $pass['room'], $now);
         }
 
-        return new JsonResponse(['people' => $this->store->namesIn($pass['room'], $now), 'said' => $this->store->lastSaid($pass['room'], $now - 90_000)]);
+        return new JsonResponse(['people' => $this->store->namesIn($pass['room'], $now), 'said' => $this->store->lastSaid($pass['room'], $pass['person'], $now - 90_000)]);
     }
 
     #[Route('/in/{key}/leave', methods: ['POST'], requirements: ['key' => '[0-9a-f]{32}'])]

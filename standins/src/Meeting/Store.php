@@ -281,8 +281,16 @@ final readonly class Store
         $this->db->run('INSERT INTO said (room, text, at) VALUES (?, ?, ?)', [$room, $text, (string) $now]);
     }
 
-    public function lastSaid(string $room, int $since): ?string
+    public function tell(string $person, string $text, int $now): void
     {
-        return $this->db->rows('SELECT text FROM said WHERE room = ? AND at > ? ORDER BY at DESC, id DESC LIMIT 1', [$room, (string) $since])[0]['text'] ?? null;
+        $this->say('to '.$person, $text, $now);
+    }
+
+    /**
+     * @return string|null what was said last in a room, or to a person who is in it
+     */
+    public function lastSaid(string $room, string $person, int $since): ?string
+    {
+        return $this->db->rows('SELECT text FROM said WHERE room IN (?, ?) AND at > ? ORDER BY at DESC, id DESC LIMIT 1', [$room, 'to '.$person, (string) $since])[0]['text'] ?? null;
     }
 }

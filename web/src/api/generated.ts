@@ -1742,6 +1742,56 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/staff/copies/{id}/notes": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: string;
+                };
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["WriteNote"];
+                };
+            };
+            responses: {
+                /** @description Done */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["MarginNoteView"];
+                    };
+                };
+                /** @description A problem (RFC 9457) */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/staff/copies/{id}/slots/{slot}/history/{owner}": {
         parameters: {
             query?: never;
@@ -3197,6 +3247,99 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/staff/lessons/{id}/log": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: string;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description Done */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["LogEntry"][];
+                    };
+                };
+                /** @description A problem (RFC 9457) */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/staff/lessons/{id}/notices/{seq}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: string;
+                    seq: string;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description Done */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": string[];
+                    };
+                };
+                /** @description A problem (RFC 9457) */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/staff/lessons/{id}/restore": {
         parameters: {
             query?: never;
@@ -3383,6 +3526,50 @@ export interface paths {
         put?: never;
         post?: never;
         delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/staff/margin-notes/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        delete: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: string;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description Done */
+                204: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content?: never;
+                };
+                /** @description A problem (RFC 9457) */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
         options?: never;
         head?: never;
         patch?: never;
@@ -5884,6 +6071,102 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/student/copies/{id}/notes/{note}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: string;
+                    note: string;
+                };
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["AnswerNote"];
+                };
+            };
+            responses: {
+                /** @description Done */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["MarginNoteView"];
+                    };
+                };
+                /** @description A problem (RFC 9457) */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/student/copies/{id}/notes/{note}/seen": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: string;
+                    note: string;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description Done */
+                204: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content?: never;
+                };
+                /** @description A problem (RFC 9457) */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/student/copies/{id}/slots/{slot}": {
         parameters: {
             query?: never;
@@ -6125,6 +6408,50 @@ export interface paths {
                 query?: never;
                 header?: never;
                 path?: never;
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description Done */
+                204: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content?: never;
+                };
+                /** @description A problem (RFC 9457) */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/student/notices/{seq}/seen": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    seq: string;
+                };
                 cookie?: never;
             };
             requestBody?: never;
@@ -6427,6 +6754,9 @@ export interface components {
             name?: string | null;
             password?: string | null;
         };
+        AnswerNote: {
+            answer: string;
+        };
         AnswerView: {
             slot: string;
             owner: string;
@@ -6590,7 +6920,7 @@ export interface components {
         /** @enum {string} */
         ColumnKind: "name" | "given" | "family" | "schoolId" | "email" | "table" | "tags" | "tag" | "attribute" | "nothing";
         /** @enum {string} */
-        CommandKind: "begin" | "sendOut" | "takeBack" | "changeEnd" | "callBack" | "keepWorking" | "end" | "reopen" | "say" | "visit" | "leave" | "chalk" | "seeCall";
+        CommandKind: "begin" | "sendOut" | "takeBack" | "changeEnd" | "callBack" | "keepWorking" | "end" | "reopen" | "say" | "visit" | "leave" | "chalk" | "seeCall" | "takeAside" | "putBack" | "fetch" | "pause" | "goOn";
         ConflictView: {
             rules: string[];
             message: string;
@@ -6628,6 +6958,7 @@ export interface components {
             pages: components["schemas"]["PageView"][];
             html: components["schemas"]["BlockHtml"][];
             answers: components["schemas"]["AnswerView"][];
+            notes?: components["schemas"]["MarginNoteView"][];
         };
         DealRequest: {
             basedOn: number;
@@ -6706,9 +7037,11 @@ export interface components {
             other?: string | null;
             group?: string | null;
             name?: string | null;
+            into?: string | null;
+            students?: string[];
         };
         /** @enum {string} */
-        EditKind: "seat" | "swap" | "shelve" | "fix" | "free" | "rename" | "addTable" | "removeTable";
+        EditKind: "seat" | "swap" | "shelve" | "fix" | "free" | "rename" | "addTable" | "removeTable" | "split" | "merge";
         EditLesson: {
             title?: string | null;
             minutes?: number | null;
@@ -6730,6 +7063,7 @@ export interface components {
             callBackSeconds?: number | null;
             autoCallBack?: boolean | null;
             groupingId?: string | null;
+            notices?: components["schemas"]["PrepareNotice"][] | null;
         };
         EditStudent: {
             name?: string | null;
@@ -6746,6 +7080,8 @@ export interface components {
             trend: number;
             breaks: string[];
         };
+        /** @enum {string} */
+        EventKind: "segmentBegun" | "lessonEnded" | "lessonReopened" | "sentOut" | "takenBack" | "endChanged" | "calledBack" | "keptWorking" | "noticeSaid" | "seatsChanged" | "whereaboutsChanged" | "callMade" | "callSeen" | "callTakenBack" | "visitBegun" | "visitEnded" | "chalkMarked" | "paused" | "wentOn" | "takenAside" | "putBack" | "fetched";
         FailedTaskView: {
             id: string;
             kind: string;
@@ -6798,6 +7134,9 @@ export interface components {
             text?: string | null;
             group?: string | null;
             mark?: components["schemas"]["ChalkMark"] | null;
+            groups?: string[];
+            students?: string[];
+            place?: string | null;
         };
         /** @enum {string} */
         GoalKind: "spread" | "alike" | "eachHas" | "notAlone" | "newPartners" | "wishes";
@@ -6865,6 +7204,8 @@ export interface components {
             groups: components["schemas"]["HandoutGroup"][];
             slips: components["schemas"]["Handout"][];
         };
+        /** @enum {string} */
+        Help: "remind" | "take" | "fetch";
         /** @enum {string} */
         ImportFate: "added" | "changed" | "same" | "refused";
         ImportLineView: {
@@ -6975,6 +7316,23 @@ export interface components {
             because: string;
             loses: string | null;
         };
+        LogEntry: {
+            seq: number;
+            at: number;
+            kind: components["schemas"]["EventKind"];
+            who: string;
+            group: string | null;
+            from: string | null;
+            groups: string[];
+            student: string | null;
+            place: string | null;
+            text: string | null;
+            segment: string | null;
+            about: components["schemas"]["CallAbout"] | null;
+            mark: components["schemas"]["ChalkMark"] | null;
+            help: components["schemas"]["Help"] | null;
+            until: number | null;
+        };
         MakeCallRequest: {
             about?: components["schemas"]["CallAbout"] | null;
         };
@@ -6997,6 +7355,18 @@ export interface components {
         };
         MakeSideRoom: {
             name: string;
+        };
+        MarginNoteView: {
+            id: string;
+            slot: string;
+            owner: string | null;
+            by: string;
+            text: string;
+            at: number;
+            seenAt: number | null;
+            answer: string;
+            answeredBy: string | null;
+            answeredAt: number | null;
         };
         MarkAbsent: {
             absent: boolean;
@@ -7030,6 +7400,13 @@ export interface components {
             autoSeconds: number | null;
             calledAt: number | null;
             backAt: number | null;
+            pausedAt?: number | null;
+        };
+        MyAside: {
+            place: string;
+            from: number;
+            name: string;
+            room: components["schemas"]["MyRoom"] | null;
         };
         MyGroup: {
             id: string;
@@ -7084,7 +7461,9 @@ export interface components {
             seq: number;
             text: string;
             at: number;
-            group?: string | null;
+            groups?: string[];
+            students?: string[];
+            seen?: number;
         };
         NumberPlan: {
             roles?: components["schemas"]["SeatRole"][];
@@ -7165,6 +7544,18 @@ export interface components {
         };
         /** @enum {string} */
         Place: "inPlace" | "onTheWay" | "elsewhere" | "leftBehind" | "lost" | "excused";
+        PrepareNotice: {
+            beforeEnd: boolean;
+            seconds: number;
+            text: string;
+        };
+        PreparedNoticeView: {
+            id: string;
+            beforeEnd: boolean;
+            seconds: number;
+            text: string;
+            dueAt: number | null;
+        };
         Problem: {
             type?: string;
             title: string;
@@ -7273,6 +7664,7 @@ export interface components {
             callBackSeconds: number;
             autoCallBack: boolean;
             moments: components["schemas"]["Moments"];
+            notices: components["schemas"]["PreparedNoticeView"][];
         };
         RowPlan: {
             original: string;
@@ -7371,6 +7763,10 @@ export interface components {
             table: string | null;
             attributes: components["schemas"]["AttributeValue"][];
             tags: string[];
+            help: components["schemas"]["Help"] | null;
+            aside: string | null;
+            asideFrom: number | null;
+            fetchedAt: number | null;
         };
         /** @enum {string} */
         SegmentKind: "briefing" | "round" | "alone" | "shareOut" | "pause";
@@ -7508,6 +7904,8 @@ export interface components {
             notices: components["schemas"]["NoticeView"][];
             signUp: components["schemas"]["SignUpView"] | null;
             over: boolean;
+            aside?: components["schemas"]["MyAside"] | null;
+            fetchedAt?: number | null;
         };
         StudentView: {
             id: string;
@@ -7573,6 +7971,11 @@ export interface components {
             title: string;
             way: components["schemas"]["HandOutWay"];
             variant: string | null;
+        };
+        WriteNote: {
+            slot: string;
+            text: string;
+            owner?: string | null;
         };
     };
     responses: never;

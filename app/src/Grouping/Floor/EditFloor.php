@@ -5,16 +5,19 @@ declare(strict_types=1);
 namespace FreshHuddle\App\Grouping\Floor;
 
 use FreshHuddle\App\Http\Body\Id;
+use FreshHuddle\App\Http\Body\Ids;
 use Symfony\Component\Validator\Constraints as Assert;
 
 final readonly class EditFloor
 {
     /**
-     * @param int         $basedOn the step the change was made on
-     * @param string|null $student for seat, swap, shelve, fix, free
-     * @param string|null $other   for swap
-     * @param string|null $group   for seat, rename, removeTable
-     * @param string|null $name    for rename
+     * @param int          $basedOn  the step the change was made on
+     * @param string|null  $student  for seat, swap, shelve, fix, free
+     * @param string|null  $other    for swap
+     * @param string|null  $group    for seat, rename, removeTable, split, merge
+     * @param string|null  $name     for rename
+     * @param string|null  $into     for merge: the table they go to
+     * @param list<string> $students for split: those who go to the new table
      */
     public function __construct(
         public int $basedOn,
@@ -27,6 +30,10 @@ final readonly class EditFloor
         public ?string $group = null,
         #[Assert\Length(max: 60, maxMessage: 'grouping.group_name_at_most_60_signs')]
         public ?string $name = null,
+        #[Id]
+        public ?string $into = null,
+        #[Ids(400)]
+        public array $students = [],
     ) {
     }
 }

@@ -14,4 +14,8 @@ enum EditKind: string
     case Rename = 'rename';
     case AddTable = 'addTable';
     case RemoveTable = 'removeTable';
+    /** Some of a table go to a new one. */
+    case Split = 'split';
+    /** Everybody of a table goes to another one, and the table goes. */
+    case Merge = 'merge';
 }

@@ -41,13 +41,15 @@ final readonly class FloorChanges
             }
         }
 
-        return $this->change($grouping, $edit->basedOn, $edit->kind->value, static function (Floor $floor) use ($edit, $grouping): Floor {
+        $new = Uuid::v7()->toRfc4122();
+
+        return $this->change($grouping, $edit->basedOn, $edit->kind->value, static function (Floor $floor) use ($edit, $grouping, $new): Floor {
             try {
-                return self::edited($floor, $edit, $grouping->class->groupNames);
+                return self::edited($floor, $edit, $grouping->class->groupNames, $new);
             } catch (NotOnTheFloor $e) {
                 throw GroupingRefused::because($e->says);
             }
-        });
+        }, EditKind::Split === $edit->kind && null !== $edit->group ? [$new => $edit->group] : []);
     }
 
     /**
@@ -70,12 +72,13 @@ final readonly class FloorChanges
      *
      * @param string                 $what   as the step is called
      * @param callable(Floor): Floor $change
+     * @param array<string, string>  $split  of which group a new one is a part, by id of the new one
      *
      * @throws GroupingRefused if the floor has changed meanwhile
      */
-    public function change(Grouping $grouping, int $basedOn, string $what, callable $change): FloorView
+    public function change(Grouping $grouping, int $basedOn, string $what, callable $change, array $split = []): FloorView
     {
-        return $this->view($grouping, $this->told($grouping, fn (): array => $this->floors->change($grouping->id, $basedOn, $what, $change)));
+        return $this->view($grouping, $this->told($grouping, fn (): array => $this->floors->change($grouping->id, $basedOn, $what, $change), $split));
     }
 
     /**
@@ -88,12 +91,13 @@ final readonly class FloorChanges
 
     /**
      * @param callable(): array{Floor, Floor} $change before and after
+     * @param array<string, string>           $split  of which group a new one is a part
      */
-    private function told(Grouping $grouping, callable $change): Floor
+    private function told(Grouping $grouping, callable $change, array $split = []): Floor
     {
-        return $this->change->of(function () use ($grouping, $change): Floor {
+        return $this->change->of(function () use ($grouping, $change, $split): Floor {
             [$before, $after] = $change();
-            $this->events->dispatch(new FloorChanged($grouping->id, $before, $after));
+            $this->events->dispatch(new FloorChanged($grouping->id, $before, $after, $split));
 
             return $after;
         });
@@ -101,8 +105,9 @@ final readonly class FloorChanges
 
     /**
      * @param list<string> $names of new tables
+     * @param string       $new   id of a new table
      */
-    private static function edited(Floor $floor, EditFloor $edit, array $names): Floor
+    private static function edited(Floor $floor, EditFloor $edit, array $names, string $new): Floor
     {
         $student = static fn (): string => $edit->student ?? throw GroupingRefused::unusable('grouping.which_student', 'student');
         $group = static fn (): string => $edit->group ?? throw GroupingRefused::unusable('grouping.which_group', 'group');
@@ -114,11 +119,19 @@ final readonly class FloorChanges
             EditKind::Fix => $floor->fix($student()),
             EditKind::Free => $floor->free($student()),
             EditKind::Rename => $floor->rename($group(), self::groupName($floor, $group(), $edit->name ?? '')),
-            EditKind::AddTable => \count($floor->groups) < self::MOST_TABLES
-                ? $floor->withTable(Uuid::v7()->toRfc4122(), $names)
-                : throw GroupingRefused::unusable('grouping.floor.full', null, ['most' => self::MOST_TABLES]),
+            EditKind::AddTable => self::roomFor($floor)->withTable($new, $names),
+            EditKind::Split => self::roomFor($floor)->split($group(), $edit->students, $new, $names),
+            EditKind::Merge => $floor->merge($group(), $edit->into ?? throw GroupingRefused::unusable('grouping.which_group', 'into')),
             EditKind::RemoveTable => $floor->withoutGroup($group()),
         };
+    }
+
+    /**
+     * @throws GroupingRefused if no more tables fit
+     */
+    private static function roomFor(Floor $floor): Floor
+    {
+        return \count($floor->groups) < self::MOST_TABLES ? $floor : throw GroupingRefused::unusable('grouping.floor.full', null, ['most' => self::MOST_TABLES]);
     }
 
     private static function groupName(Floor $floor, string $groupId, string $name): string

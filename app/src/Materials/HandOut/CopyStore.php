@@ -21,15 +21,16 @@ final readonly class CopyStore
 
     /**
      * @param list<array{due: CopyDue, name: string, pages: string}> $copies `pages`: as they are kept
+     * @param bool                                                   $bring  whether those that are there are brought up to date
      *
      * @return array{array<string, string>, int, list<string>} ids of those that were made, by `group|student`; how many were brought up
      *                                                         to date; and the names of those left alone because somebody has written in them
      */
-    public function make(string $roundId, string $originalId, int $version, string $title, array $copies): array
+    public function make(string $roundId, string $originalId, int $version, string $title, array $copies, bool $bring = true): array
     {
         $made = $kept = [];
         $brought = 0;
-        $this->db->transactional(function () use ($roundId, $originalId, $version, $title, $copies, &$made, &$brought, &$kept): void {
+        $this->db->transactional(function () use ($roundId, $originalId, $version, $title, $copies, $bring, &$made, &$brought, &$kept): void {
             $this->db->executeQuery('SELECT 1 FROM original WHERE id = ? FOR UPDATE', [$originalId]);
             $there = $this->there($roundId, $originalId);
             foreach ($copies as ['due' => $due, 'name' => $name, 'pages' => $pages]) {
@@ -40,6 +41,9 @@ final readonly class CopyStore
                         [$id = Uuid::v7()->toRfc4122(), $roundId, $originalId, $version, $due->group, $due->student, $due->way->value, $due->variant, $name, $title, $pages],
                     );
                     $made["{$due->group}|{$due->student}"] = $id;
+                    continue;
+                }
+                if (!$bring) {
                     continue;
                 }
                 $same = $copy->int('original_version') === $version && $copy->text('variant') === $due->variant;

@@ -225,6 +225,46 @@ final readonly class HandingOut
     }
 
     /**
+     * Makes the copies of groups that have just come about, where the round has any; those of others are left alone.
+     *
+     * @param list<string>          $groups
+     * @param array<string, string> $partOf whose copies theirs begin with, by group
+     */
+    public function makeForNew(Round $round, Floor $floor, array $groups, array $partOf): void
+    {
+        $copies = $this->reader->summaries($round->id);
+        $there = [];
+        foreach ($copies as $copy) {
+            $there[$copy->original][$copy->groupId ?? ''] = $copy->id;
+        }
+        foreach ($this->plan->rows($round->id) as $row) {
+            $master = $this->master($row);
+            $original = $this->cupboard->original($master);
+            if (!isset($there[$row->original]) || null !== $original->unfinished()) {
+                continue;
+            }
+            $wanted = $sources = [];
+            foreach ($this->due->of($row, $floor) as $due) {
+                $sitsThere = null !== $due->student && \in_array($floor->groupOf($due->student)?->id, $groups, true);
+                if (!$sitsThere && !\in_array($due->group, $groups, true)) {
+                    continue;
+                }
+                $source = null === $due->group ? null : $there[$row->original][$partOf[$due->group] ?? ''] ?? null;
+                $pages = null === $source ? Pages::text($original->forCopies($due->variant)) : json_encode($this->store->held($source)['pages'], \JSON_THROW_ON_ERROR | \JSON_UNESCAPED_UNICODE);
+                $wanted[] = ['due' => $due, 'name' => $this->name($round, $floor, $due, $master->title), 'pages' => $pages];
+                if (null !== $source) {
+                    $sources["{$due->group}|{$due->student}"] = $source;
+                }
+            }
+            [$made] = $this->store->make($round->id, $master->id, $master->version, $master->title, $wanted, false);
+            foreach (array_intersect_key($made, $sources) as $whose => $copy) {
+                $this->slots->goOn($sources[$whose], $copy);
+                $this->shelf->goOn($sources[$whose], $copy);
+            }
+        }
+    }
+
+    /**
      * Takes away copies that nobody gets any more, with all that was written in them.
      *
      * @param list<string> $copyIds

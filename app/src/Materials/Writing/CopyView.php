@@ -6,15 +6,17 @@ namespace FreshHuddle\App\Materials\Writing;
 
 use FreshHuddle\App\Materials\Cupboard\BlockHtml;
 use FreshHuddle\App\Materials\Cupboard\PageView;
+use FreshHuddle\App\Materials\Margin\MarginNoteView;
 use FreshHuddle\Core\Materials\HandOutWay;
 
 final readonly class CopyView
 {
     /**
-     * @param string|null      $groupId whose it is: a group's, a student's, or (neither) the class's
-     * @param list<PageView>   $pages
-     * @param list<BlockHtml>  $html    the texts to read, as they are shown
-     * @param list<AnswerView> $answers those that were ever written
+     * @param string|null          $groupId whose it is: a group's, a student's, or (neither) the class's
+     * @param list<PageView>       $pages
+     * @param list<BlockHtml>      $html    the texts to read, as they are shown
+     * @param list<AnswerView>     $answers those that were ever written
+     * @param list<MarginNoteView> $notes   in the order in which they were written
      */
     public function __construct(
         public string $id,
@@ -27,6 +29,7 @@ final readonly class CopyView
         public array $pages,
         public array $html,
         public array $answers,
+        public array $notes = [],
     ) {
     }
 }

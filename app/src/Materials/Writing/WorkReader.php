@@ -10,6 +10,8 @@ use FreshHuddle\App\Materials\Cupboard\BlockHtml;
 use FreshHuddle\App\Materials\Cupboard\Markdown;
 use FreshHuddle\App\Materials\Cupboard\Pages;
 use FreshHuddle\App\Materials\Cupboard\PageView;
+use FreshHuddle\App\Materials\Margin\MarginNoteView;
+use FreshHuddle\App\Materials\Margin\MarginReader;
 use FreshHuddle\Core\Materials\Block;
 use FreshHuddle\Core\Materials\HandOutWay;
 
@@ -19,7 +21,7 @@ use FreshHuddle\Core\Materials\HandOutWay;
  */
 final readonly class WorkReader
 {
-    public function __construct(private Connection $db, private Pages $pages, private Markdown $markdown)
+    public function __construct(private Connection $db, private Pages $pages, private Markdown $markdown, private MarginReader $margin)
     {
     }
 
@@ -33,13 +35,14 @@ final readonly class WorkReader
             $answers[$row->text('copy_id')][] = self::answer($row);
         }
         $pages = [];
+        $notes = $this->margin->of($roundId);
 
         return array_map(
-            function (Row $row) use ($answers, &$pages): CopyView {
+            function (Row $row) use ($answers, $notes, &$pages): CopyView {
                 $key = "{$row->text('original_id')}|{$row->int('original_version')}|{$row->text('variant')}";
                 $pages[$key] ??= $this->read($row);
 
-                return self::view($row, $pages[$key], $answers[$row->text('id')] ?? []);
+                return self::view($row, $pages[$key], $answers[$row->text('id')] ?? [], $notes[$row->text('id')] ?? []);
             },
             Row::all($this->db->fetchAllAssociative('SELECT * FROM work_copy WHERE round_id = ? ORDER BY name', [$roundId])),
         );
@@ -57,7 +60,7 @@ final readonly class WorkReader
         $row = new Row($row);
         $answers = Row::all($this->db->fetchAllAssociative('SELECT * FROM slot_answer WHERE copy_id = ? ORDER BY at', [$id]));
 
-        return self::view($row, $this->read($row), array_map(self::answer(...), $answers));
+        return self::view($row, $this->read($row), array_map(self::answer(...), $answers), $this->margin->of(null, $id)[$id] ?? []);
     }
 
     public static function answer(Row $row): AnswerView
@@ -84,8 +87,9 @@ final readonly class WorkReader
     /**
      * @param array{list<PageView>, list<BlockHtml>, array<string, Block>} $pages
      * @param list<AnswerView>                                             $answers
+     * @param list<MarginNoteView>                                         $notes
      */
-    private static function view(Row $row, array $pages, array $answers): CopyView
+    private static function view(Row $row, array $pages, array $answers, array $notes): CopyView
     {
         return new CopyView(
             $row->text('id'),
@@ -98,6 +102,7 @@ final readonly class WorkReader
             $pages[0],
             $pages[1],
             array_map(static fn (AnswerView $answer): AnswerView => $answer->in($pages[2][$answer->slot] ?? null), $answers),
+            $notes,
         );
     }
 }

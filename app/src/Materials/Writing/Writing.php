@@ -10,6 +10,8 @@ use FreshHuddle\App\Lesson\Moments;
 use FreshHuddle\App\Materials\Cupboard\Pages;
 use FreshHuddle\App\Materials\Exception\MaterialsRefused;
 use FreshHuddle\App\Materials\HandOut\WorkCopy;
+use FreshHuddle\App\Materials\Margin\MarginNoteView;
+use FreshHuddle\App\Materials\Margin\MarginReader;
 use FreshHuddle\App\Materials\Media\MediaReader;
 use FreshHuddle\App\Roster\Student;
 use FreshHuddle\App\Stream\Audience;
@@ -53,7 +55,8 @@ final readonly class Writing
      */
     public function read(string $copyId, string $studentId): CopyView
     {
-        $access = new SlotAccess($this->open($copyId, $studentId)['members']);
+        $members = $this->open($copyId, $studentId)['members'];
+        $access = new SlotAccess($members);
         $copy = $this->reader->copy($copyId) ?? throw MaterialsRefused::missing();
         $blocks = [];
         foreach ($copy->pages as $page) {
@@ -65,6 +68,9 @@ final readonly class Writing
         return new CopyView($copy->id, $copy->original, $copy->groupId, $copy->studentId, $copy->way, '', $copy->title, $copy->pages, $copy->html, array_values(array_filter(
             $copy->answers,
             static fn (AnswerView $answer): bool => isset($blocks[$answer->slot]) && $access->maySee($studentId, $blocks[$answer->slot], $answer->owner),
+        )), array_values(array_filter(
+            $copy->notes,
+            static fn (MarginNoteView $note): bool => isset($blocks[$note->slot]) && MarginReader::maySee($members, $studentId, $blocks[$note->slot], $note->owner),
         )));
     }
 

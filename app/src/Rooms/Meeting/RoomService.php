@@ -105,6 +105,13 @@ interface RoomService
     public function say(array $rooms, string $text): void;
 
     /**
+     * Shows a message to one person alone, in whatever room they are.
+     *
+     * @throws MeetingServiceFailed
+     */
+    public function tell(string $person, string $text): void;
+
+    /**
      * @param list<string> $rooms
      *
      * @return array<string, array{room: string, since: int}> our id of a person => where they are, and since when

@@ -112,6 +112,11 @@ final readonly class StandinMeetingService implements RoomService
         $this->ask('POST', '/api/say', ['rooms' => $rooms, 'text' => $text]);
     }
 
+    public function tell(string $person, string $text): void
+    {
+        $this->ask('POST', '/api/tell', ['person' => $person, 'text' => $text]);
+    }
+
     public function whoIsThere(array $rooms): array
     {
         $answer = $this->ask('POST', '/api/presence', ['rooms' => $rooms])['people'] ?? null;

@@ -18,4 +18,9 @@ final class NotOnTheFloor extends Refused
     {
         return new self(new Message('grouping.floor.no_group', ['group' => $id]));
     }
+
+    public static function partOf(string $groupId): self
+    {
+        return new self(new Message('grouping.floor.part', ['group' => $groupId]));
+    }
 }

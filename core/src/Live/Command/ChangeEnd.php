@@ -32,7 +32,8 @@ final readonly class ChangeEnd implements Command
         if (Phase::Looking !== $phase && Phase::Out !== $phase) {
             throw Phase::Planned === $phase ? CommandRefused::nobodyIsOut() : CommandRefused::tooLate();
         }
-        $earliest = max($now, $state->outAt ?? $now);
+        // While the clock stands still the end is counted by it.
+        $earliest = max($state->pausedAt ?? $now, $state->outAt ?? $now);
         if ($this->endsAt > $earliest + self::LONGEST) {
             throw CommandRefused::minutes(600, 0);
         }

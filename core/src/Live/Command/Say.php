@@ -11,7 +11,7 @@ use FreshHuddle\Core\Live\Command;
 use FreshHuddle\Core\Live\Exception\CommandRefused;
 
 /**
- * A notice to all, or to one group alone.
+ * A notice to all, to some groups, or to single students.
  */
 final readonly class Say implements Command
 {
@@ -20,13 +20,14 @@ final readonly class Say implements Command
     public string $text;
 
     /**
-     * @param string       $text    1 to 280 signs
-     * @param string|null  $group   to whom; null: to all
-     * @param list<string> $members who is in that group just now: it is theirs, also if they move
+     * @param string       $text   1 to 280 signs
+     * @param list<string> $groups to whom
+     * @param list<string> $to     every student it goes to: it is theirs, also if they move; none: to all
+     * @param string|null  $plan   the prepared notice it is
      *
      * @throws CommandRefused
      */
-    public function __construct(string $text, public ?string $group = null, public array $members = [])
+    public function __construct(string $text, public array $groups = [], public array $to = [], public ?string $plan = null)
     {
         $this->text = trim((string) preg_replace('/\s+/u', ' ', $text));
         if ('' === $this->text) {
@@ -39,8 +40,8 @@ final readonly class Say implements Command
 
     public function decide(RoundState $state, int $now): array
     {
-        $to = null === $this->group ? [] : ['group' => $this->group, 'to' => '|'.implode('|', $this->members).'|'];
+        $to = [] === $this->to ? [] : ['groups' => implode('|', $this->groups), 'to' => Event::to($this->to)];
 
-        return [new Event(EventKind::NoticeSaid, $now, ['text' => $this->text] + $to)];
+        return [new Event(EventKind::NoticeSaid, $now, ['text' => $this->text] + $to + (null === $this->plan ? [] : ['plan' => $this->plan]))];
     }
 }

@@ -2,23 +2,21 @@
 
 declare(strict_types=1);
 
-namespace FreshHuddle\App\Live\Signal;
+namespace FreshHuddle\App\Live;
 
 use Doctrine\ORM\EntityManagerInterface;
 use FreshHuddle\App\Lesson\Lesson;
 use FreshHuddle\App\Lesson\Round;
-use FreshHuddle\App\Live\EventStore;
-use FreshHuddle\Core\Live\Signal\Signals;
 use Symfony\Component\Console\Attribute\AsCommand;
 use Symfony\Component\Console\Command\Command;
 use Symfony\Component\Console\Input\InputArgument;
 use Symfony\Component\Console\Input\InputInterface;
 use Symfony\Component\Console\Output\OutputInterface;
 
-#[AsCommand('huddle:signals', 'Works out again, from the events of a lesson, what calls, visits and chalk marks have come to.')]
-final class SignalsCommand extends Command
+#[AsCommand('huddle:projections', 'Works out again, from the events of a lesson, what calls, visits, chalk marks and moves have come to.')]
+final class ProjectionsCommand extends Command
 {
-    public function __construct(private readonly EntityManagerInterface $em, private readonly EventStore $events, private readonly SignalStore $signals)
+    public function __construct(private readonly EntityManagerInterface $em, private readonly EventStore $events, private readonly Projections $projections)
     {
         parent::__construct();
     }
@@ -40,7 +38,7 @@ final class SignalsCommand extends Command
         $this->em->wrapInTransaction(function () use ($lesson): void {
             $this->events->lock($lesson->id);
             foreach ($this->em->getRepository(Round::class)->findBy(['lesson' => $lesson]) as $round) {
-                $this->signals->put($round->id, $this->signals->of($round->id), Signals::after($this->events->ofRound($lesson->id, $round->id)));
+                $this->projections->again($lesson->id, $round->id);
             }
         });
 

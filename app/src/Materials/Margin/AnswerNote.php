@@ -1,0 +1,19 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FreshHuddle\App\Materials\Margin;
+
+use Symfony\Component\Validator\Constraints as Assert;
+
+final readonly class AnswerNote
+{
+    /**
+     * @param string $answer '' takes it back
+     */
+    public function __construct(
+        #[Assert\Length(max: MarginNote::LONGEST, maxMessage: 'materials.note_at_most_600_signs')]
+        public string $answer,
+    ) {
+    }
+}

@@ -1,0 +1,33 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FreshHuddle\App\Materials\Margin;
+
+use FreshHuddle\App\Http\Body\Body;
+use FreshHuddle\App\Roster\Device\StudentUser;
+use Symfony\Component\Routing\Attribute\Route;
+use Symfony\Component\Routing\Requirement\Requirement;
+use Symfony\Component\Security\Http\Attribute\CurrentUser;
+
+#[Route('/api/student/copies/{id}/notes/{note}', requirements: ['id' => Requirement::UUID, 'note' => Requirement::UUID])]
+final readonly class StudentMarginController
+{
+    public function __construct(private Margin $margin)
+    {
+    }
+
+    /** A member of the group answers a note, or says it otherwise. */
+    #[Route('', methods: ['PUT'])]
+    public function answer(#[CurrentUser] StudentUser $student, string $id, string $note, #[Body] AnswerNote $request): MarginNoteView
+    {
+        return $this->margin->answer($id, $note, $student->id, $request->answer);
+    }
+
+    /** A member of the group has it on their screen. */
+    #[Route('/seen', methods: ['POST'])]
+    public function seen(#[CurrentUser] StudentUser $student, string $id, string $note): void
+    {
+        $this->margin->seen($id, $note, $student->id);
+    }
+}
