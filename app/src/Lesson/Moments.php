@@ -24,7 +24,7 @@ final readonly class Moments
         public ?int $autoSeconds,
         public ?int $calledAt,
         public ?int $backAt,
-        public ?int $pausedAt = null,
+        public ?int $pausedAt,
     ) {
     }
 

@@ -6,6 +6,7 @@ namespace FreshHuddle\App\Live;
 
 use Doctrine\DBAL\Connection;
 use FreshHuddle\App\Database\Row;
+use FreshHuddle\App\Live\Notice\SaidNotice;
 use FreshHuddle\Core\Lesson\Event;
 use FreshHuddle\Core\Lesson\EventKind;
 use FreshHuddle\Core\Live\Place;
@@ -74,15 +75,15 @@ final readonly class EventStore
     }
 
     /**
-     * @return list<NoticeView> the latest, newest first
+     * @return list<SaidNotice> the latest, newest first
      */
     public function notices(string $lessonId): array
     {
-        return array_map(static function (Row $row): NoticeView {
+        return array_map(static function (Row $row): SaidNotice {
             $event = self::event($row);
             $groups = $event->text('groups');
 
-            return new NoticeView($row->int('seq'), $event->text('text'), $event->at, '' === $groups ? [] : explode('|', $groups), $event->addressees(), $row->int('seen'));
+            return new SaidNotice($row->int('seq'), $event->text('text'), $event->at, '' === $groups ? [] : explode('|', $groups), $event->addressees(), $row->int('seen'));
         }, Row::all($this->db->fetchAllAssociative(
             'SELECT e.seq, e.kind, e.at, e.data, (SELECT COUNT(*) FROM notice_seen s WHERE s.lesson_id = e.lesson_id AND s.seq = e.seq) AS seen
              FROM live_event e WHERE e.lesson_id = ? AND e.kind = ? ORDER BY e.seq DESC LIMIT '.self::NOTICES_SHOWN,

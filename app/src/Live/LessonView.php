@@ -7,6 +7,7 @@ namespace FreshHuddle\App\Live;
 use FreshHuddle\App\Grouping\Floor\FloorView;
 use FreshHuddle\App\Lesson\RoundView;
 use FreshHuddle\App\Lesson\RunningOrderView;
+use FreshHuddle\App\Live\Notice\SaidNotice;
 use FreshHuddle\App\Live\Signal\GroupSignalView;
 use FreshHuddle\App\Live\Signal\NextVisitView;
 use FreshHuddle\App\Materials\HandOut\CopySummary;
@@ -42,7 +43,7 @@ final readonly class LessonView
      * @param SetUpView|null        $setUp      the set-up list that is being carried out, or of which something failed
      * @param list<GroupSignalView> $signals    how the groups that are out stand, in the order of the floor; none while nobody is out
      * @param list<NextVisitView>   $visits     whom to visit, the next first
-     * @param list<NoticeView>      $notices    newest first
+     * @param list<SaidNotice>      $notices    newest first
      * @param list<DoorwayView>     $doorway    who waits to be let in
      * @param list<FailedTaskView>  $failed     what could not be done
      * @param string                $classPage  the path of the page for the wall

@@ -7,13 +7,10 @@ namespace FreshHuddle\App\Live;
 final readonly class NoticeView
 {
     /**
-     * @param int          $seq      the number of the event it came with
-     * @param int          $at       milliseconds since 1970
-     * @param list<string> $groups   to which groups it was said, for staff; none and nobody: to all
-     * @param list<string> $students every student it was said to, for staff; none: all
-     * @param int          $seen     how many have seen it, for staff
+     * @param int $seq the number of the event it came with
+     * @param int $at  milliseconds since 1970
      */
-    public function __construct(public int $seq, public string $text, public int $at, public array $groups = [], public array $students = [], public int $seen = 0)
+    public function __construct(public int $seq, public string $text, public int $at)
     {
     }
 }

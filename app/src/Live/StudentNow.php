@@ -45,8 +45,8 @@ final readonly class StudentNow
         public array $notices,
         public ?SignUpView $signUp,
         public bool $over,
-        public ?MyAside $aside = null,
-        public ?int $fetchedAt = null,
+        public ?MyAside $aside,
+        public ?int $fetchedAt,
     ) {
     }
 }

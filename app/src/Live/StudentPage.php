@@ -38,7 +38,7 @@ final readonly class StudentPage
         if (null === $lesson) {
             $around = $this->reader->around($student);
 
-            return new StudentNow($student->id, $student->name, $student->className, null, null, 0, $now, null, null, null, null, self::mainSession($around['main']), null, [], null, false);
+            return new StudentNow($student->id, $student->name, $student->className, null, null, 0, $now, null, null, null, null, self::mainSession($around['main']), null, [], null, false, null, null);
         }
 
         return $this->at($student, $lesson, $now);

@@ -7297,7 +7297,7 @@ export interface components {
             setUp: components["schemas"]["SetUpView"] | null;
             signals: components["schemas"]["GroupSignalView"][];
             visits: components["schemas"]["NextVisitView"][];
-            notices: components["schemas"]["NoticeView"][];
+            notices: components["schemas"]["SaidNotice"][];
             doorway: components["schemas"]["DoorwayView"][];
             failed: components["schemas"]["FailedTaskView"][];
             classPage: string;
@@ -7327,7 +7327,7 @@ export interface components {
             student: string | null;
             place: string | null;
             text: string | null;
-            segment: string | null;
+            segment: components["schemas"]["SegmentKind"] | null;
             about: components["schemas"]["CallAbout"] | null;
             mark: components["schemas"]["ChalkMark"] | null;
             help: components["schemas"]["Help"] | null;
@@ -7400,7 +7400,7 @@ export interface components {
             autoSeconds: number | null;
             calledAt: number | null;
             backAt: number | null;
-            pausedAt?: number | null;
+            pausedAt: number | null;
         };
         MyAside: {
             place: string;
@@ -7461,9 +7461,6 @@ export interface components {
             seq: number;
             text: string;
             at: number;
-            groups?: string[];
-            students?: string[];
-            seen?: number;
         };
         NumberPlan: {
             roles?: components["schemas"]["SeatRole"][];
@@ -7707,6 +7704,14 @@ export interface components {
             nowSince: number | null;
             next: string | null;
         };
+        SaidNotice: {
+            seq: number;
+            text: string;
+            at: number;
+            groups: string[];
+            students: string[];
+            seen: number;
+        };
         SaveOriginal: {
             title: string;
             basedOn: number;
@@ -7904,8 +7909,8 @@ export interface components {
             notices: components["schemas"]["NoticeView"][];
             signUp: components["schemas"]["SignUpView"] | null;
             over: boolean;
-            aside?: components["schemas"]["MyAside"] | null;
-            fetchedAt?: number | null;
+            aside: components["schemas"]["MyAside"] | null;
+            fetchedAt: number | null;
         };
         StudentView: {
             id: string;

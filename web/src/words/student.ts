@@ -49,6 +49,18 @@ export const student = {
       hurry: 'Your teacher says: hurry a little.',
     },
   },
+  aside: {
+    go: (room: string) => (room === '' ? 'Come to the main session now.' : `Go to ${room} now.`),
+    there: (room: string) =>
+      room === '' ? 'You are in the main session. Stay here.' : `You are in ${room}. Your group goes on meanwhile.`,
+    button: (room: string) => (room === '' ? 'Go to the main session' : `Go to ${room}`),
+    soon: (room: string) => (room === '' ? 'You alone: to the main session in' : `You alone: to ${room} in`),
+    fetched: (room: string) =>
+      room === ''
+        ? 'Your teacher is waiting for you in the main session.'
+        : `Your teacher is waiting for you in ${room}.`,
+    coming: 'I am coming',
+  },
   now: {
     me: (name: string, className: string) => `${name} · ${className}`,
     notMe: 'Not you?',
@@ -88,6 +100,7 @@ export const student = {
     alone: 'Nobody else is in your group yet.',
     task: 'What to do',
     timeLeft: 'left',
+    paused: 'The clock stands still.',
     timeOver: 'Time is up. Finish your sentence.',
     comingBack: 'Back to the main session in',
     back: 'Go back to the main session.',
@@ -111,6 +124,16 @@ export const student = {
     movedCopied: 'Copied',
     movedGo: (group: string) => `Go to ${group}`,
     roomNone: 'There is no room for you just now. Wait a moment.',
+  },
+  margin: {
+    title: 'From your teacher',
+    answer: 'Answer',
+    change: 'Say it differently',
+    send: 'Send it',
+    not: 'Leave it',
+    you: 'You',
+    yours: 'your answer',
+    failed: 'No line. It is still here: try again.',
   },
   copy: {
     back: 'Where am I?',

@@ -64,11 +64,11 @@ final readonly class AsStudent
         $back = 1_000 * $round->callBackSeconds;
 
         return match ($moment) {
-            Moment::Before => new Moments(null, null, null, null, null, null),
-            Moment::Looking => new Moments($now, $now + max(1_000, 1_000 * $round->lookSeconds), $now + $end, null, null, null),
-            Moment::Out => new Moments($now - 1, $now - 1, $now + $end, null, null, null),
-            Moment::ComingBack => new Moments($now - $end, $now - $end, $now, null, $now - 1, $now + max(1_000, $back)),
-            Moment::Back => new Moments($now - $end, $now - $end, $now, null, $now - 2, $now - 1),
+            Moment::Before => new Moments(null, null, null, null, null, null, null),
+            Moment::Looking => new Moments($now, $now + max(1_000, 1_000 * $round->lookSeconds), $now + $end, null, null, null, null),
+            Moment::Out => new Moments($now - 1, $now - 1, $now + $end, null, null, null, null),
+            Moment::ComingBack => new Moments($now - $end, $now - $end, $now, null, $now - 1, $now + max(1_000, $back), null),
+            Moment::Back => new Moments($now - $end, $now - $end, $now, null, $now - 2, $now - 1, null),
         };
     }
 }

@@ -47,7 +47,7 @@ final readonly class LessonLog
         $rooms = $this->names(Room::class, $ids);
         $segments = [];
         foreach ($this->em->getRepository(Segment::class)->findBy(['lesson' => $lesson]) as $segment) {
-            $segments[$segment->id] = $segment->kind->value;
+            $segments[$segment->id] = $segment->kind;
         }
         $staff = $this->staff->names($lesson->class);
 

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace FreshHuddle\App\Live\Log;
 
 use FreshHuddle\Core\Lesson\EventKind;
+use FreshHuddle\Core\Lesson\SegmentKind;
 use FreshHuddle\Core\Live\Moving\Help;
 use FreshHuddle\Core\Live\Signal\CallAbout;
 use FreshHuddle\Core\Live\Signal\ChalkMark;
@@ -22,7 +23,7 @@ final readonly class LogEntry
      * @param list<string> $groups  names of the groups it went to
      * @param string|null  $student name of the student it is about
      * @param string|null  $place   `main`, or name of the side room
-     * @param string|null  $segment what was begun
+     * @param SegmentKind|null $segment what was begun
      * @param int|null     $until   the moment that was agreed; milliseconds since 1970
      */
     public function __construct(
@@ -36,7 +37,7 @@ final readonly class LogEntry
         public ?string $student,
         public ?string $place,
         public ?string $text,
-        public ?string $segment,
+        public ?SegmentKind $segment,
         public ?CallAbout $about,
         public ?ChalkMark $mark,
         public ?Help $help,

@@ -13,6 +13,7 @@ import { roomWindow } from '../../ui/roomWindow';
 import { Tabs } from '../../ui/Tabs';
 import { useKeys } from '../../ui/useKeys';
 import { words } from '../../words';
+import { liveWords } from '../../words/live';
 import { DoorSign } from '../roster/DoorSign';
 import { DealBar } from '../grouping/DealBar';
 import { Floor } from '../grouping/Floor';
@@ -31,11 +32,11 @@ import { FillRounds } from '../lesson/FillRounds';
 import { LessonSlip } from '../lesson/LessonSlip';
 import { NextLesson } from '../lesson/NextLesson';
 import { MaterialsView, useNewOriginal } from '../materials/MaterialsView';
-import { WorkView } from '../materials/WorkView';
 import { RoomsView } from '../rooms/RoomsView';
 import { isThere } from '../rooms/useRooms';
 import { FailedWork } from './FailedWork';
 import { HereAfterAll } from './HereAfterAll';
+import { Log } from './Log';
 import { LivePanel, OverPanel, WhoIsMissing } from './LivePanel';
 import { NewClassPage } from './NewClassPage';
 import { NoticeBox } from './NoticeBox';
@@ -45,10 +46,13 @@ import { PlanPanel } from './PlanPanel';
 import { Ribbon } from './Ribbon';
 import { command, useCommand } from './useCommand';
 import { signalOf, stateOf } from './signals';
+import { MergeSheet, SplitSheet } from './SplitSheet';
+import { StudentMoves } from './StudentMoves';
 import { TableSignals } from './TableSignals';
 import { useLesson } from './useLesson';
 import { useListening } from './useListening';
 import { VisitPanel } from './VisitPanel';
+import { WalkRound } from './walk/WalkRound';
 import { noteOf } from './whereabouts';
 
 type View = 'floor' | 'work' | 'rooms' | 'original';
@@ -140,10 +144,12 @@ function SidePanel({
   onRooms,
   onMaterials,
   visits,
+  onLog,
 }: {
   lesson: Schema['LessonView'];
   phase: Phase;
   visits: ReactNode;
+  onLog: () => void;
   control: ReturnType<typeof useFloor>;
   door: ReturnType<typeof useDoor>;
   onHere: (student: Schema['SeatedStudent']) => void;
@@ -152,6 +158,11 @@ function SidePanel({
   onMaterials: () => void;
 }) {
   const arrived = lesson.students.filter((student) => student.claimed).length;
+  const log = (
+    <Button look="quiet" className="self-start text-sm" onClick={onLog}>
+      {liveWords.log.open}
+    </Button>
+  );
   return (
     <aside
       aria-label={words.next.title}
@@ -161,6 +172,7 @@ function SidePanel({
       <Doorway guests={lesson.doorway} students={lesson.students} door={door} />
       <HereAfterAll students={lesson.students} onHere={onHere} />
       {lesson.endedAt !== null && <OverPanel lesson={lesson} endedAt={lesson.endedAt} />}
+      {lesson.endedAt !== null && <div className="mt-4">{log}</div>}
       {lesson.endedAt === null && phase === 'planned' && (
         <>
           <PlanPanel
@@ -187,11 +199,12 @@ function SidePanel({
             onMaterials={onMaterials}
           />
           <NoticeBox lesson={lesson} />
+          {log}
           <NextLesson lesson={lesson} />
         </div>
       )}
       {lesson.endedAt === null && phase !== 'planned' && phase !== 'back' && (
-        <LivePanel lesson={lesson} phase={phase} visits={visits} />
+        <LivePanel lesson={lesson} phase={phase} visits={visits} log={log} />
       )}
     </aside>
   );
@@ -200,6 +213,8 @@ function SidePanel({
 function Lesson({ lesson, connected }: { lesson: Schema['LessonView']; connected: boolean }) {
   const [search, setSearch] = useSearchParams();
   const [help, setHelp] = useState(false);
+  const [logOpen, setLogOpen] = useState(false);
+  const [apart, setApart] = useState<{ what: 'split' | 'merge'; group: Group } | null>(null);
   const [asList, setAsList] = useState(false);
   /** Whose page is looked at; '' for anybody's. */
   const [seenAs, setSeenAs] = useState<string | null>(null);
@@ -229,6 +244,9 @@ function Lesson({ lesson, connected }: { lesson: Schema['LessonView']; connected
   const setView = (to: View) => go(to, search.get('segment'));
   const write = useNewOriginal(lesson, () => setView('original'));
   const show = (segment: string) => go(view, segment === lesson.roundNow.segmentId ? null : segment);
+  const over = lesson.endedAt !== null;
+  const live = over || phase !== 'planned';
+  const working = !over && live && phase !== 'back';
   useKeys({
     '?': () => setHelp(true),
     f: () => setView('floor'),
@@ -236,6 +254,9 @@ function Lesson({ lesson, connected }: { lesson: Schema['LessonView']; connected
     o: () => setView('original'),
     r: () => setView('rooms'),
     s: () => setSeenAs(''),
+    l: () => setLogOpen(true),
+    b: () => working && phase === 'out' && give.mutate(command('callBack')),
+    m: () => live && !over && give.mutate(command('fetch')),
     v: () => lesson.visits[0] !== undefined && visit(lesson.visits[0].groupId),
     'Ctrl z': () => lesson.floor.undo !== null && control.undo(),
     'Ctrl y': () => lesson.floor.redo !== null && control.redo(),
@@ -255,9 +276,6 @@ function Lesson({ lesson, connected }: { lesson: Schema['LessonView']; connected
     give.mutate(command('visit', { group }));
     setSearch({ view: 'work', group });
   };
-  const over = lesson.endedAt !== null;
-  const live = over || phase !== 'planned';
-  const working = !over && live && phase !== 'back';
   const present = lesson.students.filter((student) => !student.absent).length;
   const somebodyCame = lesson.students.some(hasArrived);
   const tableNote = (group: Group) => {
@@ -287,6 +305,7 @@ function Lesson({ lesson, connected }: { lesson: Schema['LessonView']; connected
       <Ribbon
         lesson={lesson}
         onEnd={(endsAt) => give.mutate(command('changeEnd', { endsAt: Math.round(endsAt) }))}
+        onPause={(paused) => give.mutate(command(paused ? 'pause' : 'goOn'))}
         onShow={show}
         onGo={(segment) => give.mutate(command('begin', { segment }))}
         onFill={() => setFilling(true)}
@@ -361,6 +380,7 @@ function Lesson({ lesson, connected }: { lesson: Schema['LessonView']; connected
                       >
                         {words.asStudent.open}
                       </Button>
+                      {working && <StudentMoves lesson={lesson} student={student} onClose={onClose} />}
                       {student.claimed && (
                         <Claim student={student} students={lesson.students} door={door} onClose={onClose} />
                       )}
@@ -391,6 +411,19 @@ function Lesson({ lesson, connected }: { lesson: Schema['LessonView']; connected
                         onSee={then(() => give.mutate(command('seeCall', { group: group.id })))}
                         heard={earOf(group)?.on}
                         onListen={then(() => earOf(group)?.press())}
+                        onCallBack={then(() =>
+                          give.mutate(
+                            command('takeAside', {
+                              group: group.id,
+                              place: 'main',
+                              seconds: lesson.round.callBackSeconds,
+                            }),
+                          ),
+                        )}
+                        onSplit={group.students.length > 1 ? then(() => setApart({ what: 'split', group })) : undefined}
+                        onMerge={
+                          lesson.floor.groups.length > 1 ? then(() => setApart({ what: 'merge', group })) : undefined
+                        }
                         onMark={(mark) => then(() => give.mutate(command('chalk', { group: group.id, mark })))()}
                       />
                     );
@@ -400,7 +433,7 @@ function Lesson({ lesson, connected }: { lesson: Schema['LessonView']; connected
             </>
           )}
           {view === 'work' && (
-            <WorkView key={search.get('group') ?? ''} lesson={lesson} visited={search.get('group')} />
+            <WalkRound key={search.get('group') ?? ''} lesson={lesson} visited={search.get('group')} />
           )}
           {view === 'rooms' && <RoomsView lesson={lesson} pasting={pasting} onPasting={setPasting} />}
           {view === 'original' && <MaterialsView lesson={lesson} />}
@@ -410,6 +443,7 @@ function Lesson({ lesson, connected }: { lesson: Schema['LessonView']; connected
           phase={phase}
           control={control}
           door={door}
+          onLog={() => setLogOpen(true)}
           onHere={(student) => markAbsent.mutate({ id: student.id, absent: false })}
           onMaterials={() => setView('original')}
           visits={
@@ -432,6 +466,13 @@ function Lesson({ lesson, connected }: { lesson: Schema['LessonView']; connected
           onOriginal={() => (lesson.handOut.length === 0 ? write.mutate() : setView('original'))}
         />
       </div>
+      <Log lesson={lesson} open={logOpen} onClose={() => setLogOpen(false)} />
+      {apart?.what === 'split' && (
+        <SplitSheet lesson={lesson} group={apart.group} onEdit={control.edit} onClose={() => setApart(null)} />
+      )}
+      {apart?.what === 'merge' && (
+        <MergeSheet lesson={lesson} group={apart.group} onEdit={control.edit} onClose={() => setApart(null)} />
+      )}
       <KeyList open={help} onClose={() => setHelp(false)} keys={words.lesson.keys} />
       {seenAs !== null && (
         <Suspense fallback={null}>

@@ -8,7 +8,10 @@ import { words } from '../../words';
 import { placeOf } from '../grouping/NameTag';
 import { NextLesson } from '../lesson/NextLesson';
 import { timeText } from '../lesson/when';
+import { liveWords } from '../../words/live';
+import { Away } from './Away';
 import { NoticeBox } from './NoticeBox';
+import { isDone } from './signals';
 import { comingBackUntil, type Phase } from './phase';
 import { command, useCommand } from './useCommand';
 import { expected, missing, noteOf } from './whereabouts';
@@ -24,12 +27,15 @@ const shownFirst = 6;
 
 /** How many are where they should be, and who is not. */
 export function WhoIsMissing({ lesson, asked }: { lesson: Lesson; asked: Asked }) {
+  const give = useCommand(lesson.id);
+  const now = useServerNow(1_000);
   const all = expected(lesson, asked === 'out');
   const not = missing(all);
   const [isWhole, setWhole] = useState(false);
   const there = all.length - not.length;
   const belongsIn = (id: string) => lesson.floor.groups.find((group) => group.students.includes(id))?.name;
   const text = words.live.asked[asked];
+  const helped = asked === 'over' ? 0 : not.filter((student) => student.help !== null).length;
   return (
     <section aria-label={words.live.notYet} className="flex flex-col">
       <p className="leading-none">
@@ -38,22 +44,43 @@ export function WhoIsMissing({ lesson, asked }: { lesson: Lesson; asked: Asked }
           {words.live.of(there, all.length).replace(/^\d+ /, '')} {text.there}
         </span>
       </p>
+      {helped > 0 && (
+        <Button className="mt-2 self-start" busy={give.isPending} onClick={() => give.mutate(command('fetch'))}>
+          {liveWords.helpAll(helped)}
+        </Button>
+      )}
       {not.length === 0 ? (
         <p className="mt-2">{text.all}</p>
       ) : (
         <ul className="mt-3 border-y border-ink">
           {(isWhole ? not : not.slice(0, shownFirst)).map((student) => (
-            <li key={student.id} className="border-b border-line py-1.5 last:border-0">
-              <span className={`font-semibold wrap-anywhere ${placeOf(student) === 'lost' ? 'text-lost' : ''}`}>
-                {student.name}
+            <li key={student.id} className="flex items-baseline gap-2 border-b border-line py-1.5 last:border-0">
+              <span className="min-w-0 flex-1">
+                <span className={`font-semibold wrap-anywhere ${placeOf(student) === 'lost' ? 'text-lost' : ''}`}>
+                  {student.name}
+                </span>
+                <span className="block text-sm text-soft">
+                  {noteOf(lesson, student)}
+                  {asked === 'out' &&
+                    (student.place === 'elsewhere' || student.place === 'leftBehind') &&
+                    belongsIn(student.id) !== undefined &&
+                    `; ${words.live.belongs(belongsIn(student.id) ?? '')}`}
+                  {student.fetchedAt !== null &&
+                    asked !== 'over' &&
+                    `; ${liveWords.helped((now - student.fetchedAt) / 1_000)}`}
+                </span>
               </span>
-              <span className="block text-sm text-soft">
-                {noteOf(lesson, student)}
-                {asked === 'out' &&
-                  (student.place === 'elsewhere' || student.place === 'leftBehind') &&
-                  belongsIn(student.id) !== undefined &&
-                  `; ${words.live.belongs(belongsIn(student.id) ?? '')}`}
-              </span>
+              {student.help !== null && asked !== 'over' && (
+                <Button
+                  look="quiet"
+                  className="shrink-0 text-sm"
+                  aria-label={`${liveWords.help[student.help]}: ${student.name}`}
+                  busy={give.isPending}
+                  onClick={() => give.mutate(command('fetch', { students: [student.id] }))}
+                >
+                  {liveWords.help[student.help]}
+                </Button>
+              )}
             </li>
           ))}
           {not.length > shownFirst && (
@@ -96,9 +123,12 @@ export function LivePanel({
   lesson,
   phase,
   visits,
+  log,
 }: {
   lesson: Lesson;
   phase: Phase;
+  /** The way to the log. */
+  log: ReactNode;
   /** Whom to visit. */
   visits: ReactNode;
 }) {
@@ -106,6 +136,9 @@ export function LivePanel({
   const now = useServerNow();
   const [seconds, setSeconds] = useState(lesson.round.callBackSeconds);
   const { moments } = lesson.round;
+  const groups = lesson.signals;
+  const done = groups.filter(isDone).length;
+  const coming = lesson.round.notices.filter((one) => one.dueAt !== null && one.dueAt > now);
   const choices = [...new Set([...lengths, lesson.round.callBackSeconds])].sort((a, b) => a - b);
   return (
     <div className="flex min-h-0 flex-1 flex-col gap-5">
@@ -131,6 +164,9 @@ export function LivePanel({
             busy={give.isPending}
           >
             {words.live.callBack(seconds)}
+            {groups.length > 0 && done > 0 && (
+              <span className="block text-sm font-normal">{liveWords.doneOf(done, groups.length)}</span>
+            )}
           </Button>
           <Choice
             label={words.live.callBackLength}
@@ -139,13 +175,18 @@ export function LivePanel({
             options={choices.map((choice) => ({ value: choice, label: words.common.seconds(choice) }))}
             onChange={setSeconds}
           />
-          {moments.endsAt !== null && (
+          {moments.endsAt !== null && moments.pausedAt === null && (
             <p className="text-sm">
               {moments.autoSeconds === null
                 ? words.live.endsByHand(timeText(moments.endsAt))
                 : words.live.endsByItself(timeText(moments.endsAt), moments.autoSeconds)}
             </p>
           )}
+          {coming.map((one) => (
+            <p key={one.id} className="text-sm wrap-anywhere">
+              <span className="text-soft">{liveWords.prepared.at(timeText(one.dueAt ?? now))}:</span> {one.text}
+            </p>
+          ))}
         </div>
       )}
       {phase === 'comingBack' && (
@@ -163,7 +204,9 @@ export function LivePanel({
       )}
       {phase === 'out' && visits}
       <WhoIsMissing lesson={lesson} asked={phase === 'back' ? 'back' : 'out'} />
+      <Away lesson={lesson} />
       <NoticeBox lesson={lesson} />
+      {log}
     </div>
   );
 }

@@ -1,37 +1,89 @@
+import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
-import type { Schema } from '../../api/client';
+import { api, take, type Schema } from '../../api/client';
 import { Button } from '../../ui/Button';
 import { Choice } from '../../ui/Choice';
 import { useMessages } from '../../ui/messages';
 import { useKept } from '../../ui/useKept';
-import { words } from '../../words';
+import { list, words } from '../../words';
 import { liveWords } from '../../words/live';
 import { timeText } from '../lesson/when';
 import { command, useCommand } from './useCommand';
 
-/** A notice to all, or to one group. What was typed stays until it has been said. */
-export function NoticeBox({ lesson }: { lesson: Schema['LessonView'] }) {
+type Lesson = Schema['LessonView'];
+type Notice = Schema['SaidNotice'];
+
+/** Who has not seen a notice yet, asked for when it is opened. */
+function NotSeen({ lesson, notice, to }: { lesson: Lesson; notice: Notice; to: string[] }) {
+  const saw = useQuery({
+    queryKey: ['notice', lesson.id, notice.seq, notice.seen],
+    queryFn: () =>
+      take(
+        api.GET('/api/staff/lessons/{id}/notices/{seq}', { params: { path: { id: lesson.id, seq: `${notice.seq}` } } }),
+      ),
+  });
+  if (saw.data === undefined) return <p className="text-soft">{words.common.loading}</p>;
+  const not = lesson.students.filter((one) => to.includes(one.id) && !saw.data.includes(one.id));
+  return (
+    <p className="text-soft">
+      {not.length === 0 ? liveWords.allSaw : liveWords.notSeen(list(not.map((one) => one.name)))}
+    </p>
+  );
+}
+
+function Said({ lesson, notice }: { lesson: Lesson; notice: Notice }) {
+  const [open, setOpen] = useState(false);
+  const groupOf = (id: string) => lesson.floor.groups.find((group) => group.id === id)?.name;
+  const single = lesson.students.filter(
+    (one) =>
+      notice.students.includes(one.id) &&
+      !lesson.floor.groups.some((group) => notice.groups.includes(group.id) && group.students.includes(one.id)),
+  );
+  const names = [...notice.groups.map(groupOf), ...single.map((one) => one.name)].filter((one) => one !== undefined);
+  const to =
+    notice.students.length > 0
+      ? notice.students
+      : lesson.students.filter((one) => one.claimed && !one.absent).map((one) => one.id);
+  return (
+    <li className="wrap-anywhere">
+      <span className="text-soft tabular-nums">{words.live.saidAt(timeText(notice.at))}</span>{' '}
+      {names.length > 0 && <span className="text-soft">{liveWords.saidTo(list(names))} </span>}
+      {notice.text}{' '}
+      <Button look="quiet" className="text-sm" aria-expanded={open} onClick={() => setOpen(!open)}>
+        {liveWords.seenBy(notice.seen, notice.students.length > 0 ? notice.students.length : null)}
+      </Button>
+      {open && <NotSeen lesson={lesson} notice={notice} to={to} />}
+    </li>
+  );
+}
+
+/** A notice to all, to some groups, or to single students. What was typed stays until it has been said. */
+export function NoticeBox({ lesson }: { lesson: Lesson }) {
   const [text, setText, sent] = useKept(`notice:${lesson.id}`);
   const give = useCommand(lesson.id);
   const { say } = useMessages();
-  const [chosen, setTo] = useState('');
-  const groups = lesson.signals.length > 0 ? lesson.floor.groups : [];
-  const to = groups.some((group) => group.id === chosen) ? chosen : '';
-  const nameOf = (id: string) => lesson.floor.groups.find((group) => group.id === id)?.name ?? '';
+  const [chosen, setChosen] = useState<string[]>([]);
+  const groups = lesson.floor.groups.filter((group) => group.students.length > 0);
+  const students = lesson.students.filter((one) => one.claimed && !one.absent);
+  const all = [...groups, ...students];
+  const to = all.filter((one) => chosen.includes(one.id));
+  const toGroups = groups.filter((one) => chosen.includes(one.id)).map((one) => one.id);
+  const toStudents = students.filter((one) => chosen.includes(one.id)).map((one) => one.id);
   return (
     <form
       onSubmit={(event) => {
         event.preventDefault();
-        give.mutate(command('say', { text, group: to === '' ? null : to }), {
+        give.mutate(command('say', { text, groups: toGroups, students: toStudents }), {
           onSuccess: () => {
             sent();
+            setChosen([]);
             say(words.live.said);
           },
         });
       }}
     >
       <label className="block text-sm font-semibold">
-        {to === '' ? words.live.notice : liveWords.noticeTo(nameOf(to))}
+        {words.live.notice}
         <textarea
           rows={2}
           maxLength={280}
@@ -41,29 +93,38 @@ export function NoticeBox({ lesson }: { lesson: Schema['LessonView'] }) {
           className="mt-1 w-full border border-ink bg-sheet px-2 py-1.5 font-normal"
         />
       </label>
-      {groups.length > 0 && (
-        <Choice
-          label={liveWords.toWhom}
-          className="mt-1 text-sm"
-          value={to}
-          options={[
-            { value: '', label: liveWords.toAll },
-            ...groups.map((group) => ({ value: group.id, label: group.name })),
-          ]}
-          onChange={setTo}
-        />
-      )}
-      <Button type="submit" className="mt-1" busy={give.isPending} disabled={text.trim() === ''}>
+      <div className="mt-1 flex flex-wrap items-end gap-1.5">
+        {to.map((one) => (
+          <Button
+            key={one.id}
+            className="px-2 text-sm wrap-anywhere"
+            aria-label={liveWords.notTo(one.name)}
+            onClick={() => setChosen(chosen.filter((id) => id !== one.id))}
+          >
+            {one.name} <span aria-hidden="true">×</span>
+          </Button>
+        ))}
+        {all.length > 0 && (
+          <Choice
+            label={liveWords.toWhom}
+            hidden={to.length > 0}
+            className="min-w-32 grow text-sm"
+            value=""
+            options={[
+              { value: '', label: to.length === 0 ? liveWords.toAll : liveWords.oneMore },
+              ...all.filter((one) => !chosen.includes(one.id)).map((one) => ({ value: one.id, label: one.name })),
+            ]}
+            onChange={(id) => id !== '' && setChosen([...chosen, id])}
+          />
+        )}
+      </div>
+      <Button type="submit" className="mt-1.5" busy={give.isPending} disabled={text.trim() === ''}>
         {words.live.say}
       </Button>
       {lesson.notices.length > 0 && (
         <ul aria-label={words.live.lastNotices} className="mt-3 space-y-1 text-sm">
           {lesson.notices.slice(0, 3).map((notice) => (
-            <li key={notice.seq} className="wrap-anywhere">
-              <span className="text-soft tabular-nums">{words.live.saidAt(timeText(notice.at))}</span>{' '}
-              {notice.group != null && <span className="text-soft">{liveWords.saidTo(nameOf(notice.group))} </span>}
-              {notice.text}
-            </li>
+            <Said key={notice.seq} lesson={lesson} notice={notice} />
           ))}
         </ul>
       )}

@@ -22,6 +22,7 @@ import { SetUpSheet } from '../ready/SetUpSheet';
 import { useLooking, useSetUp } from '../ready/useSetUp';
 import { readyWords } from '../../words/ready';
 import { nextStep, setUp, stops, type NextKind, type NextStep } from './nextStep';
+import { Prepared } from './Prepared';
 import { command, useCommand } from './useCommand';
 
 type Lesson = Schema['LessonView'];
@@ -107,6 +108,7 @@ function RoundFields({ lesson }: { lesson: Lesson }) {
           />
           {words.next.autoBack}
         </label>
+        <Prepared key={`prepared${round.id}`} lesson={lesson} />
       </div>
     </details>
   );

@@ -10,7 +10,7 @@ import { timeText } from '../lesson/when';
 import { asOrdered, fitted } from '../lesson/orderMoves';
 import { nameOf, OrderStrip } from '../lesson/OrderStrip';
 import { useOrder } from '../lesson/useOrder';
-import { comingBackFrom, comingBackUntil, phaseOf } from './phase';
+import { clockOf, comingBackFrom, comingBackUntil, phaseOf } from './phase';
 
 const minute = 60_000;
 
@@ -103,12 +103,14 @@ function Running({
 export function Ribbon({
   lesson,
   onEnd,
+  onPause,
   onShow,
   onGo,
   onFill,
 }: {
   lesson: Schema['LessonView'];
   onEnd: (endsAt: number) => void;
+  onPause: (paused: boolean) => void;
   onShow: (segment: string) => void;
   onGo: (segment: string) => void;
   onFill: () => void;
@@ -122,7 +124,8 @@ export function Ribbon({
   const phase = inRound || order.now === null ? phaseOf(moments, now) : 'planned';
   const underWay = phase === 'looking' || phase === 'out' || phase === 'comingBack';
   const endsAt = moments.endsAt ?? now;
-  const over = now > endsAt;
+  const clock = clockOf(moments, now);
+  const over = clock > endsAt;
   const segmentEnds = (order.nowSince ?? now) + (segment?.minutes ?? 0) * minute;
   const status = {
     planned:
@@ -136,8 +139,8 @@ export function Ribbon({
           },
     looking: { text: words.ribbon.looking, seconds: secondsUntil(moments.outAt, now), left: false, over: false },
     out: {
-      text: words.ribbon.out,
-      seconds: over ? Math.floor((now - endsAt) / 1000) : secondsUntil(endsAt, now),
+      text: moments.pausedAt === null ? words.ribbon.out : words.ribbon.paused,
+      seconds: over ? Math.floor((clock - endsAt) / 1000) : secondsUntil(endsAt, clock),
       left: !over,
       over,
     },
@@ -195,7 +198,7 @@ export function Ribbon({
             <Running
               from={moments.lookFrom ?? moments.outAt ?? now}
               endsAt={phase === 'comingBack' ? (comingBackFrom(moments) ?? endsAt) : endsAt}
-              now={now}
+              now={clock}
               onEnd={phase === 'comingBack' ? null : onEnd}
             />
           )}
@@ -205,9 +208,14 @@ export function Ribbon({
             <Button aria-label={words.ribbon.less} onClick={() => onEnd(endsAt - minute)}>
               − 1
             </Button>
-            <Button aria-label={words.ribbon.more} onClick={() => onEnd(Math.max(endsAt, now) + minute)}>
+            <Button aria-label={words.ribbon.more} onClick={() => onEnd(Math.max(endsAt, clock) + minute)}>
               + 1
             </Button>
+            {phase === 'out' && (
+              <Button onClick={() => onPause(moments.pausedAt === null)}>
+                {moments.pausedAt === null ? words.ribbon.pause : words.ribbon.goOn}
+              </Button>
+            )}
           </div>
         )}
         {!underWay && lesson.endedAt === null && (

@@ -14,6 +14,9 @@ export function TableSignals({
   onMark,
   heard,
   onListen,
+  onCallBack,
+  onSplit,
+  onMerge,
 }: {
   name: string;
   signal: Signal;
@@ -23,6 +26,10 @@ export function TableSignals({
   /** Whether its room is heard; undefined where it cannot be. */
   heard: boolean | undefined;
   onListen: () => void;
+  onCallBack: () => void;
+  /** Undefined where it cannot be. */
+  onSplit: (() => void) | undefined;
+  onMerge: (() => void) | undefined;
 }) {
   return (
     <div className="mb-3 flex flex-col gap-2 border-b border-line pb-3">
@@ -49,6 +56,21 @@ export function TableSignals({
             {liveWords.marks[mark]}
           </Button>
         ))}
+      </div>
+      <div className="flex flex-col items-start">
+        <Button look="quiet" onClick={onCallBack}>
+          {liveWords.callGroup(name)}
+        </Button>
+        {onSplit !== undefined && (
+          <Button look="quiet" onClick={onSplit}>
+            {liveWords.split}
+          </Button>
+        )}
+        {onMerge !== undefined && (
+          <Button look="quiet" onClick={onMerge}>
+            {liveWords.merge}
+          </Button>
+        )}
       </div>
     </div>
   );

@@ -15,6 +15,10 @@ const student = (id: string): Lesson['students'][number] => ({
   table: null,
   attributes: [],
   tags: [],
+  help: null,
+  aside: null,
+  asideFrom: null,
+  fetchedAt: null,
 });
 const room = (groupId: string | null, state: Schema['RoomState']): Lesson['rooms'][number] => ({
   id: `r${groupId ?? ''}`,

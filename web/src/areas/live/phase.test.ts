@@ -3,7 +3,15 @@ import file from '../../../../core/tests/Lesson/phases.json';
 import { phaseOf, type Moments } from './phase';
 import { secondsUntil } from '../../api/clock';
 
-const none: Moments = { lookFrom: null, outAt: null, endsAt: null, autoSeconds: null, calledAt: null, backAt: null };
+const none: Moments = {
+  lookFrom: null,
+  outAt: null,
+  endsAt: null,
+  autoSeconds: null,
+  calledAt: null,
+  backAt: null,
+  pausedAt: null,
+};
 
 describe('where a round stands, as core says', () => {
   it.each(file.cases)('$name', ({ moments, now, phase }) => {

@@ -15,10 +15,16 @@ export function phaseOf(moments: Moments | null, now: number): Phase {
 }
 
 export function comingBackFrom(moments: Moments): number | null {
-  return moments.calledAt ?? (moments.autoSeconds === null ? null : moments.endsAt);
+  return moments.calledAt ?? (endsByItself(moments) ? moments.endsAt : null);
 }
 
 export function comingBackUntil(moments: Moments): number | null {
   if (moments.backAt !== null) return moments.backAt;
-  return moments.autoSeconds === null || moments.endsAt === null ? null : moments.endsAt + 1000 * moments.autoSeconds;
+  return !endsByItself(moments) || moments.endsAt === null ? null : moments.endsAt + 1000 * (moments.autoSeconds ?? 0);
 }
+
+/** While the clock stands still nothing happens by itself. */
+const endsByItself = (moments: Moments) => moments.autoSeconds !== null && moments.pausedAt === null;
+
+/** What the clock of the work shows: the time it is, or the time at which it was stopped. */
+export const clockOf = (moments: Moments, now: number): number => moments.pausedAt ?? now;

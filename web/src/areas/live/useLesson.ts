@@ -3,7 +3,7 @@ import { useEffect, useRef, useState } from 'react';
 import { setServerNow } from '../../api/clock';
 import { api, take, type Schema, type Whole } from '../../api/client';
 import { hear } from '../../api/staffStream';
-import { heard, withMessage, type AnswerMessage } from '../materials/answers';
+import { heard, isOfCopy, withMessage, type AnswerMessage } from '../materials/answers';
 
 type Copy = Whole<Schema['CopyView']>;
 
@@ -52,7 +52,7 @@ export function useLesson(id: string, segment: string | null) {
     const stop = hear({
       onMessage: (message) => {
         if (message.lesson !== id) return;
-        if (message.kind !== 'answer' && message.kind !== 'change') {
+        if (!isOfCopy(message.kind)) {
           look();
           return;
         }

@@ -14,6 +14,7 @@ const copy: Copy = {
   way: 'together',
   pages: [],
   html: [],
+  notes: [],
   answers: [{ slot: 's', owner: 'c', text: 'a😀b', revision: 3, author: 'ada', at: 1, caret: null, share: 0 }],
 };
 const change = (more: Partial<AnswerChange>): AnswerChange => ({

@@ -19,8 +19,25 @@ export interface AnswerChange {
   caret?: number | null;
 }
 
-/** An answer that came over the stream. */
-export type AnswerMessage = { kind: 'answer'; copy: string; answer: Answer } | AnswerChange;
+type Note = Copy['notes'][number];
+
+/** A margin note was written, seen or answered; or wiped off. */
+export type MarginMessage =
+  { kind: 'margin'; copy: string; note: Note } | { kind: 'margin'; copy: string; gone: string };
+
+/** What came over the stream about a copy. */
+export type AnswerMessage = { kind: 'answer'; copy: string; answer: Answer } | AnswerChange | MarginMessage;
+
+/** Whether it is about what stands in a copy. */
+export const isOfCopy = (kind: string): boolean => kind === 'answer' || kind === 'change' || kind === 'margin';
+
+/** Puts a margin note into a copy, or takes it out. */
+function withNote(copy: Copy, message: MarginMessage): Copy {
+  const id = 'note' in message ? message.note.id : message.gone;
+  const others = copy.notes.filter((one) => one.id !== id);
+  if (!('note' in message)) return { ...copy, notes: others };
+  return { ...copy, notes: [...others, message.note].sort((a, b) => (a.id < b.id ? -1 : 1)) };
+}
 
 const same = (a: Answer, b: { slot: string; owner: string }) => a.slot === b.slot && a.owner === b.owner;
 
@@ -35,6 +52,7 @@ function withAnswer(copy: Copy, answer: Answer): Copy {
 export function withMessage(copy: Copy, message: AnswerMessage): Copy | null {
   if (copy.id !== message.copy) return copy;
   if (message.kind === 'answer') return withAnswer(copy, message.answer);
+  if (message.kind === 'margin') return withNote(copy, message);
   const old = copy.answers.find((one) => same(one, message));
   if (old !== undefined && old.revision >= message.revision) return copy;
   if (message.put === undefined || (old?.revision ?? 0) !== message.revision - 1) return null;

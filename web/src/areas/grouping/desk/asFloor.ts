@@ -14,6 +14,10 @@ export function asSeated(student: Schema['DeskStudent']): Student {
     table: student.table,
     attributes: student.attributes,
     tags: student.tags,
+    help: null,
+    aside: null,
+    asideFrom: null,
+    fetchedAt: null,
   };
 }
 

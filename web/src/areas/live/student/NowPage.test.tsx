@@ -33,6 +33,8 @@ function now(more: Partial<Now> = {}): Now {
     seq: 1,
     serverNow: 0,
     moments: null,
+    aside: null,
+    fetchedAt: null,
     group,
     segment: { kind: 'round', instructions: 'Read the sheet.', endsAt: null },
     round: 'r',

@@ -4,35 +4,18 @@ import { api, take, type Schema } from '../../../api/client';
 import { Button } from '../../../ui/Button';
 import { Duration } from '../../../ui/Duration';
 import { markOf } from '../../../ui/marks';
-import { roomWindow } from '../../../ui/roomWindow';
 import { Sign } from '../../../ui/Sign';
 import { student as words } from '../../../words/student';
-import { type Phase } from '../phase';
+import { clockOf, type Phase } from '../phase';
+import { Aside } from './Aside';
 import { secondsUntil } from '../../../api/clock';
 import { timeText } from '../../lesson/when';
 import { SignUp } from '../../grouping/student/SignUp';
 import { CallTeacher } from './CallTeacher';
+import { GoButton } from './GoButton';
 
 type Now = Schema['StudentNow'];
 type Group = Schema['MyGroup'];
-
-/** The one large button: it leads to where the student belongs now. */
-export function GoButton({ children, plain = false }: { children: ReactNode; plain?: boolean }) {
-  return (
-    <a
-      href="/api/student/room"
-      target={roomWindow}
-      className={clsx(
-        'block border-2 border-ink px-5 text-center text-xl font-semibold wrap-anywhere',
-        plain
-          ? 'bg-sheet py-2.5'
-          : 'bg-accent py-5 text-on-accent shadow-[4px_4px_0_var(--ink)] active:translate-x-1 active:translate-y-1 active:shadow-none',
-      )}
-    >
-      {children}
-    </a>
-  );
-}
 
 function Me({ now, onLeft }: { now: Now; onLeft: () => void }) {
   const [asking, setAsking] = useState(false);
@@ -197,12 +180,24 @@ function AtWork({
   const there = now.seenIn === group.id;
   // Where there is no room to go to, the sheet is the thing to do.
   const here = there || group.room.way === 'none' || group.room.way === 'place';
-  const left = secondsUntil(now.moments?.endsAt ?? null, serverNow);
+  const paused = now.moments?.pausedAt != null;
+  const left = secondsUntil(
+    now.moments?.endsAt ?? null,
+    now.moments === null ? serverNow : clockOf(now.moments, serverNow),
+  );
+  const aside = now.aside !== null && now.aside.from <= serverNow && phase !== 'looking' ? now.aside : null;
   return (
     <>
+      {aside !== null && <Aside now={now} aside={aside} />}
       <GroupBlock
         group={group}
-        lead={phase === 'looking' ? words.now.looking : here || group.room.way === 'wait' ? '' : words.now.go}
+        lead={
+          phase === 'looking'
+            ? words.now.looking
+            : here || aside !== null || group.room.way === 'wait'
+              ? ''
+              : words.now.go
+        }
       />
       {phase === 'looking' ? (
         <p className="text-2xl">
@@ -214,7 +209,7 @@ function AtWork({
       ) : (
         <>
           {there && <p className="text-lg">{words.now.inRoom}</p>}
-          <ToRoom group={group} there={there} onLook={onLook} />
+          {aside === null && <ToRoom group={group} there={there} onLook={onLook} />}
           {group.copies.map((copy, i) => (
             <Button
               key={copy.id}
@@ -240,6 +235,7 @@ function AtWork({
                 <Duration seconds={left} />
               </span>{' '}
               {words.now.timeLeft}
+              {paused && <span className="block text-base">{words.now.paused}</span>}
             </>
           ) : (
             words.now.timeOver
@@ -282,7 +278,10 @@ export function NowPage({
       {atWork && group !== null && (
         <AtWork now={now} group={group} phase={phase} serverNow={serverNow} onSheet={onSheet} onLook={onLook} />
       )}
-      {atWork && group === null && <Sentence>{words.now.noSeat}</Sentence>}
+      {atWork && group === null && now.aside !== null && now.aside.from <= serverNow && (
+        <Aside now={now} aside={now.aside} />
+      )}
+      {atWork && group === null && now.aside === null && <Sentence>{words.now.noSeat}</Sentence>}
       {!atWork && now.signUp !== null && <SignUp signUp={now.signUp} serverNow={serverNow} onLook={onLook} />}
       {!now.over && !atWork && now.signUp === null && <Together now={now} back={phase === 'back'} />}
       {phase === 'back' &&

@@ -1,6 +1,6 @@
 import { Suspense, useEffect, useState } from 'react';
 import { useServerNow } from '../../../api/clock';
-import type { Schema } from '../../../api/client';
+import { api, take, type Schema } from '../../../api/client';
 import { Button } from '../../../ui/Button';
 import { Sign } from '../../../ui/Sign';
 import { Wordmark } from '../../../ui/Wordmark';
@@ -14,7 +14,10 @@ import { Duration } from '../../../ui/Duration';
 import { drawer } from '../../../ui/drawer';
 import { lazily } from '../../../ui/lazily';
 import { LineNote } from '../../../ui/LineNote';
-import { GoButton, NowPage } from './NowPage';
+import { AsideSoon } from './Aside';
+import { Fetched, placeNow } from './Fetched';
+import { GoButton } from './GoButton';
+import { NowPage } from './NowPage';
 import { useMoved, type Moved } from './useMoved';
 import { useNow } from './useNow';
 
@@ -23,11 +26,28 @@ const CopyPage = lazily(loadSheet);
 
 const noticeShownFor = 900_000;
 const readUpTo = drawer('notice.read');
+const seenUpTo = drawer('notice.seen');
 
 /** What the teacher says to everybody stays in view, wherever the page is scrolled to, until it has been read. */
 function Notice({ notices, serverNow }: { notices: Schema['NoticeView'][]; serverNow: number }) {
   const [read, setRead] = useState(() => Number(readUpTo.load() ?? 0));
   const newest = notices[0];
+  const shown = newest !== undefined && serverNow - newest.at <= noticeShownFor;
+  const seq = shown ? newest.seq : null;
+  // The teacher is told that it stands on a screen somebody has before them, and not in a pocket.
+  useEffect(() => {
+    if (seq === null || seq <= Number(seenUpTo.load() ?? 0)) return undefined;
+    const tell = () => {
+      if (document.visibilityState !== 'visible') return;
+      take(api.POST('/api/student/notices/{seq}/seen', { params: { path: { seq: `${seq}` } } })).then(
+        () => seenUpTo.save(String(seq)),
+        () => undefined,
+      );
+    };
+    tell();
+    document.addEventListener('visibilitychange', tell);
+    return () => document.removeEventListener('visibilitychange', tell);
+  }, [seq]);
   if (newest === undefined || newest.at <= read || serverNow - newest.at > noticeShownFor) return null;
   const close = () => {
     readUpTo.save(String(newest.at));
@@ -191,11 +211,18 @@ export function StudentApp({ outside: isOutside = false, typed = '' }: { outside
     );
   }
   const { group } = now;
+  const isOut = phase === 'out' || phase === 'comingBack';
   const copy = sheet === null ? undefined : (copies.find((one) => one.id === sheet) ?? copies[0]);
   return (
     <main className="mx-auto min-h-screen w-full max-w-xl p-5">
       <LineNote slow={words.lineSlow} down={words.lineDown} />
       {phase === 'comingBack' && <ComingBack seconds={seconds} />}
+      {phase === 'out' && now.aside !== null && now.aside.from > serverNow && (
+        <AsideSoon aside={now.aside} serverNow={serverNow} />
+      )}
+      {!now.over && now.lesson !== null && (
+        <Fetched now={now} place={placeNow(now, isOut, serverNow)} serverNow={serverNow} />
+      )}
       {phase !== 'back' && <Notice notices={now.notices} serverNow={serverNow} />}
       {moved !== null && group !== null && phase !== 'back' ? (
         <MovedNote

@@ -14,6 +14,8 @@ const now: Now = {
   seq: 5,
   serverNow: 0,
   moments: null,
+  aside: null,
+  fetchedAt: null,
   group: null,
   segment: null,
   round: null,
@@ -23,7 +25,15 @@ const now: Now = {
   signUp: null,
   over: false,
 };
-const moments = { lookFrom: 8, outAt: 9, endsAt: null, autoSeconds: null, calledAt: null, backAt: null };
+const moments = {
+  lookFrom: 8,
+  outAt: 9,
+  endsAt: null,
+  autoSeconds: null,
+  calledAt: null,
+  backAt: null,
+  pausedAt: null,
+};
 
 describe('what a student’s page hears', () => {
   it('shows a notice once, the latest first', () => {

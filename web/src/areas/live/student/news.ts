@@ -8,13 +8,16 @@ export type News =
   | { kind: 'round'; lesson: string; seq: number; moments: Moments }
   | { kind: 'notice'; lesson: string; notice: Schema['NoticeView'] }
   | { kind: 'signUp'; taken: Record<string, number> }
-  | { kind: 'seen'; place: string | null };
+  | { kind: 'seen'; place: string | null }
+  | { kind: 'fetched'; at: number };
 
 /** Puts what was heard into what is shown. An older round than ours is passed over; a notice stands once. */
 export function withNews(now: Now, news: News): Now {
   switch (news.kind) {
     case 'seen':
       return { ...now, seenIn: news.place };
+    case 'fetched':
+      return { ...now, fetchedAt: Math.max(news.at, now.fetchedAt ?? 0) };
     case 'signUp':
       return now.signUp === null
         ? now

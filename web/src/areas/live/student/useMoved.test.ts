@@ -40,6 +40,7 @@ const copy = (of: string, own: string): Whole<Schema['CopyView']> => ({
       ],
     },
   ],
+  notes: [],
   answers: [{ slot: 'each', owner: 'ada', author: 'ada', at: 1, text: own, revision: 1, caret: null, share: 0 }],
 });
 

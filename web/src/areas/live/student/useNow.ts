@@ -99,7 +99,7 @@ export function useNow(isOutside = false): StudentState & { look: () => void } {
           lookSoon();
           return;
         }
-        if (message.kind === 'answer' || message.kind === 'change') {
+        if (message.kind === 'answer' || message.kind === 'change' || message.kind === 'margin') {
           heard(message);
           setState((old) => {
             const copies = old.copies.map((copy) => withMessage(copy, message));

@@ -7,6 +7,7 @@ import { student as words } from '../../../words/student';
 import { isAlone, isSlot, type Block, type Copy } from '../blocks';
 import { Fill } from '../fill/Fill';
 import { ReadingBlock } from '../fill/ReadingBlock';
+import { Margin } from './Margin';
 import { SlotField, SlotNote } from './SlotField';
 import { useSlot, type SlotOf } from './useSlot';
 
@@ -143,6 +144,7 @@ export function CopyPage({ copy, me, members }: { copy: Copy; me: string; member
             isSlot(block) ? (
               <section key={block.id} className="border-t-2 border-ink pt-3">
                 <h2 className="mb-3 font-sans text-lg font-semibold wrap-anywhere">{block.text}</h2>
+                <Margin copy={copy} slot={block.id} me={me} members={members} />
                 <Slot copy={copy} block={block} me={me} members={members} />
               </section>
             ) : (

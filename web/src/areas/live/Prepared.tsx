@@ -1,0 +1,116 @@
+import { useState } from 'react';
+import type { Schema } from '../../api/client';
+import { Button } from '../../ui/Button';
+import { Choice } from '../../ui/Choice';
+import { useMessages } from '../../ui/messages';
+import { liveWords } from '../../words/live';
+import { useOrder } from '../lesson/useOrder';
+
+type Lesson = Schema['LessonView'];
+const said = liveWords.prepared;
+const most = 12;
+
+/** What is said by itself at set times of the round. */
+export function Prepared({ lesson }: { lesson: Lesson }) {
+  const control = useOrder(lesson.id, lesson.order);
+  const { fail } = useMessages();
+  const { notices } = lesson.round;
+  const [adding, setAdding] = useState(false);
+  const [text, setText] = useState('');
+  const [minutes, setMinutes] = useState('2');
+  const [beforeEnd, setBeforeEnd] = useState(true);
+  const [busy, setBusy] = useState(false);
+  const number = Number(minutes.replace(',', '.'));
+  const works = text.trim() !== '' && minutes.trim() !== '' && number >= 0 && number <= 600;
+  const save = (all: Schema['PrepareNotice'][]) => {
+    setBusy(true);
+    return control
+      .edit(lesson.round.segmentId, { notices: all })
+      .catch(fail)
+      .finally(() => setBusy(false));
+  };
+  const plain = notices.map(({ beforeEnd: before, seconds, text: what }) => ({
+    beforeEnd: before,
+    seconds,
+    text: what,
+  }));
+  return (
+    <section aria-label={said.title} className="col-span-2">
+      <h3 className="font-sans text-sm font-semibold">{said.title}</h3>
+      {notices.length === 0 && !adding && <p className="text-sm text-soft">{said.lead}</p>}
+      <ul>
+        {notices.map((one, i) => (
+          <li key={one.id} className="flex items-baseline gap-2 border-b border-line py-1 text-sm">
+            <span className="min-w-0 flex-1 wrap-anywhere">
+              <span className="text-soft">{said.line(one.seconds / 60, one.beforeEnd)}:</span> {one.text}
+            </span>
+            <Button
+              look="quiet"
+              className="shrink-0 text-sm"
+              busy={busy}
+              aria-label={`${said.none}: ${one.text}`}
+              onClick={() => void save(plain.filter((_, other) => other !== i))}
+            >
+              {said.none}
+            </Button>
+          </li>
+        ))}
+      </ul>
+      {adding ? (
+        <form
+          className="mt-2 flex flex-col gap-2 border-l-4 border-ink pl-3"
+          onSubmit={(event) => {
+            event.preventDefault();
+            if (!works || busy) return;
+            void save([...plain, { beforeEnd, seconds: Math.round(60 * number), text: text.trim() }]).then(() => {
+              setText('');
+              setAdding(false);
+            });
+          }}
+        >
+          <label className="block text-sm font-semibold">
+            {said.text}
+            <textarea
+              rows={2}
+              maxLength={280}
+              value={text}
+              placeholder={said.hint}
+              onChange={(event) => setText(event.target.value)}
+              className="mt-1 w-full border border-ink bg-sheet px-2 py-1.5 font-normal"
+            />
+          </label>
+          <div className="flex items-end gap-2">
+            <label className="block w-20 text-sm font-semibold">
+              {said.minutes}
+              <input
+                inputMode="decimal"
+                value={minutes}
+                onChange={(event) => setMinutes(event.target.value)}
+                className="mt-1 w-full border border-ink bg-sheet px-2 py-1 font-normal"
+              />
+            </label>
+            <Choice
+              label={said.when}
+              className="grow text-sm"
+              value={beforeEnd ? 'end' : 'start'}
+              options={[
+                { value: 'end', label: said.beforeEnd },
+                { value: 'start', label: said.after },
+              ]}
+              onChange={(to) => setBeforeEnd(to === 'end')}
+            />
+          </div>
+          <Button type="submit" className="self-start" busy={busy} disabled={!works}>
+            {said.add}
+          </Button>
+        </form>
+      ) : (
+        notices.length < most && (
+          <Button look="quiet" className="text-sm" onClick={() => setAdding(true)}>
+            {said.add}
+          </Button>
+        )
+      )}
+    </section>
+  );
+}

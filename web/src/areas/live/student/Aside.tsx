@@ -1,0 +1,34 @@
+import type { Schema } from '../../../api/client';
+import { secondsUntil } from '../../../api/clock';
+import { Duration } from '../../../ui/Duration';
+import { student as words } from '../../../words/student';
+import { GoButton } from './GoButton';
+
+type Now = Schema['StudentNow'];
+
+/** Where a student is to be for a while, and the way there. */
+export function Aside({ now, aside }: { now: Now; aside: Schema['MyAside'] }) {
+  const there = now.seenIn === aside.place;
+  const way = aside.room?.way ?? now.mainSession.way;
+  const name = aside.place === 'main' ? '' : aside.name;
+  return (
+    <>
+      <h1 className="text-4xl leading-tight font-bold text-balance wrap-anywhere">
+        {there ? words.aside.there(name) : way === 'place' ? words.now.atPlace(name) : words.aside.go(name)}
+      </h1>
+      {way === 'press' && <GoButton plain={there}>{there ? words.now.backInRoom : words.aside.button(name)}</GoButton>}
+    </>
+  );
+}
+
+/** Called back alone, in a moment. */
+export function AsideSoon({ aside, serverNow }: { aside: Schema['MyAside']; serverNow: number }) {
+  return (
+    <div role="alert" className="sticky top-0 z-10 -mx-5 -mt-5 mb-5 bg-ink px-5 py-4 text-ground">
+      <p className="text-lg wrap-anywhere">{words.aside.soon(aside.place === 'main' ? '' : aside.name)}</p>
+      <p className="text-5xl font-bold tabular-nums" aria-hidden="true">
+        <Duration seconds={secondsUntil(aside.from, serverNow)} />
+      </p>
+    </div>
+  );
+}

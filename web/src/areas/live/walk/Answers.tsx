@@ -1,0 +1,164 @@
+import clsx from 'clsx';
+import { api, take, type Schema, type Whole } from '../../../api/client';
+import { list, words } from '../../../words';
+import { isAlone, isSlot, type Block } from '../../materials/blocks';
+import { Fill } from '../../materials/fill/Fill';
+import History from '../../materials/fill/History';
+import { ReadingBlock } from '../../materials/fill/ReadingBlock';
+import { things } from '../../materials/things';
+import { Margin } from './Margin';
+
+type Copy = Whole<Schema['CopyView']>;
+type Page = Copy['pages'][number];
+const historyOf = '/api/staff/copies/{id}/slots/{slot}/history/{owner}';
+
+/** Whose answers stand in a slot where everybody has their own: members', and whoever wrote there before. */
+function columns(copy: Copy, slot: string, members: string[]): string[] {
+  const former = copy.answers
+    .filter((answer) => answer.slot === slot && answer.text !== '')
+    .map((answer) => answer.owner);
+  return [...new Set([...members, ...former])];
+}
+
+function EachAnswer({
+  owners,
+  textOf,
+  nameOf,
+  full,
+  block,
+}: {
+  owners: string[];
+  textOf: (owner: string) => string;
+  nameOf: (id: string) => string;
+  full: boolean;
+  block: Block;
+}) {
+  const silent = owners.filter((owner) => textOf(owner).trim() === '');
+  const spoken = owners.filter((owner) => !silent.includes(owner));
+  return (
+    <>
+      {block.kind === 'each' ? (
+        <ul className="mt-0.5 space-y-1">
+          {spoken.map((owner) => (
+            <li key={owner} className={clsx(!full && 'line-clamp-2')}>
+              <span className="font-semibold">{nameOf(owner)}</span>{' '}
+              <span className="whitespace-pre-wrap wrap-anywhere">{textOf(owner)}</span>
+            </li>
+          ))}
+        </ul>
+      ) : (
+        spoken.length > 0 && (
+          <Fill
+            block={block}
+            value=""
+            onChange={null}
+            others={spoken.map((owner) => ({ name: nameOf(owner), value: textOf(owner) }))}
+          />
+        )
+      )}
+      {silent.length > 0 && <p className="text-soft">{words.work.emptyOf(list(silent.map(nameOf)))}</p>}
+    </>
+  );
+}
+
+/** What stands on one page of a copy: in short, or in full with its margin. What is newer than `since` is marked. */
+export function Answers({
+  copy,
+  page,
+  members,
+  lesson,
+  full,
+  since,
+}: {
+  copy: Copy;
+  page: Page;
+  members: string[];
+  lesson: Schema['LessonView'];
+  full: boolean;
+  since: number;
+}) {
+  const studentOf = (id: string) => lesson.students.find((student) => student.id === id)?.name;
+  const nameOf = (id: string) => studentOf(id) ?? words.work.formerMember;
+  const textOf = (slot: string, owner: string) =>
+    copy.answers.find((answer) => answer.slot === slot && answer.owner === owner)?.text ?? '';
+  const shareOf = (slot: string) =>
+    copy.answers.find((answer) => answer.slot === slot && answer.owner === copy.id)?.share ?? 0;
+  const isNew = (slot: string) =>
+    copy.answers.some((answer) => answer.slot === slot && answer.at > since) ||
+    copy.notes.some((note) => note.slot === slot && (note.answeredAt ?? 0) > since);
+  const shown = (block: Block, text: string) =>
+    text.trim() === '' ? (
+      <span className="text-soft">{words.work.empty}</span>
+    ) : block.kind === 'together' ? (
+      <span className={clsx('whitespace-pre-wrap wrap-anywhere', !full && 'line-clamp-3')}>{text}</span>
+    ) : full ? (
+      <Fill block={block} value={text} onChange={null} />
+    ) : block.kind === 'ownPictures' ? (
+      words.work.pictures(Object.keys(things(text)).length)
+    ) : (
+      words.work.done(
+        block.kind === 'markUp' ? null : Math.round(100 * shareOf(block.id)),
+        Object.keys(things(text)).length,
+      )
+    );
+  return (
+    <div className="space-y-3 text-sm">
+      {page.blocks.map((block) => {
+        if (!isSlot(block))
+          return full ? (
+            <ReadingBlock
+              key={block.id}
+              block={block}
+              html={copy.html.find((one) => one.block === block.id)?.html ?? ''}
+            />
+          ) : null;
+        const notes = copy.notes.filter((note) => note.slot === block.id).length;
+        return (
+          <div key={block.id} className={clsx(isNew(block.id) && '-ml-2 border-l-4 border-accent pl-1')}>
+            <p className={clsx('font-semibold', !full && 'line-clamp-1')}>
+              {block.text}
+              {!full && notes > 0 && <span className="font-normal text-soft"> · {words.work.notes(notes)}</span>}
+            </p>
+            {isAlone(block) ? (
+              <EachAnswer
+                block={block}
+                owners={columns(copy, block.id, members)}
+                textOf={(owner) => textOf(block.id, owner)}
+                nameOf={nameOf}
+                full={full}
+              />
+            ) : (
+              <div className="mt-0.5">{shown(block, textOf(block.id, copy.id))}</div>
+            )}
+            {full && (
+              <Margin
+                copy={copy}
+                roundId={lesson.round.id}
+                slot={block.id}
+                owners={isAlone(block) ? members : []}
+                nameOf={nameOf}
+              />
+            )}
+            {full && !isAlone(block) && (
+              <History
+                block={block}
+                nameOf={(id) => studentOf(id) ?? words.work.oneOfStaff}
+                load={() =>
+                  take(api.GET(historyOf, { params: { path: { id: copy.id, slot: block.id, owner: copy.id } } }))
+                }
+                bringBack={(revision) =>
+                  take(
+                    api.POST(historyOf, {
+                      params: { path: { id: copy.id, slot: block.id, owner: copy.id } },
+                      body: { revision },
+                    }),
+                  )
+                }
+              />
+            )}
+          </div>
+        );
+      })}
+    </div>
+  );
+}

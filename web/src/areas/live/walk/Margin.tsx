@@ -1,0 +1,133 @@
+import { useMutation, useQueryClient } from '@tanstack/react-query';
+import { useState } from 'react';
+import { api, take, type Schema, type Whole } from '../../../api/client';
+import { Button } from '../../../ui/Button';
+import { Choice } from '../../../ui/Choice';
+import { useMessages } from '../../../ui/messages';
+import { liveWords } from '../../../words/live';
+import { timeText } from '../../lesson/when';
+import { withMessage } from '../../materials/answers';
+
+type Copy = Whole<Schema['CopyView']>;
+const said = liveWords.margin;
+
+/** What stands in the margin beside a place, and the way to write there. */
+export function Margin({
+  copy,
+  roundId,
+  slot,
+  owners,
+  nameOf,
+}: {
+  copy: Copy;
+  roundId: string;
+  slot: string;
+  /** Who has an answer of their own there, and may be written to about it. */
+  owners: string[];
+  nameOf: (id: string) => string;
+}) {
+  const queries = useQueryClient();
+  const { fail } = useMessages();
+  const [text, setText] = useState<string | null>(null);
+  const [about, setAbout] = useState('');
+  const put = (message: Parameters<typeof withMessage>[1]) =>
+    queries.setQueryData<Copy[]>(['copies', roundId], (all) => all?.map((one) => withMessage(one, message) ?? one));
+  const write = useMutation({
+    mutationFn: (what: string) =>
+      take(
+        api.POST('/api/staff/copies/{id}/notes', {
+          params: { path: { id: copy.id } },
+          body: { slot, owner: about === '' ? null : about, text: what },
+        }),
+      ),
+    onSuccess: (note) => {
+      put({ kind: 'margin', copy: copy.id, note });
+      setText(null);
+    },
+    onError: fail,
+  });
+  const wipe = useMutation({
+    mutationFn: (id: string) => take(api.DELETE('/api/staff/margin-notes/{id}', { params: { path: { id } } })),
+    onSuccess: (_, id) => put({ kind: 'margin', copy: copy.id, gone: id }),
+    onError: fail,
+  });
+  const notes = copy.notes.filter((note) => note.slot === slot);
+  return (
+    <aside aria-label={said.title} className="mt-1 border-l-4 border-accent pl-3 text-sm">
+      {notes.map((note) => (
+        <div key={note.id} className="py-1">
+          <p className="wrap-anywhere">
+            {note.owner !== null && <span className="font-semibold">{said.to(nameOf(note.owner))} </span>}
+            <span className="whitespace-pre-wrap">{note.text}</span>{' '}
+            <span className="text-soft">
+              {note.by}, {timeText(note.at)} · {note.seenAt === null ? said.notSeen : said.seen}
+            </span>{' '}
+            <Button
+              look="quiet"
+              className="text-sm"
+              aria-label={`${said.wipe}: ${note.text}`}
+              busy={wipe.isPending}
+              onClick={() => wipe.mutate(note.id)}
+            >
+              {said.wipe}
+            </Button>
+          </p>
+          {note.answer !== '' && (
+            <p className="border-l-2 border-line pl-2 wrap-anywhere">
+              <span className="font-semibold">{nameOf(note.answeredBy ?? '')}</span>{' '}
+              <span className="whitespace-pre-wrap">{note.answer}</span>
+            </p>
+          )}
+        </div>
+      ))}
+      {text === null ? (
+        <Button look="quiet" className="text-sm" onClick={() => setText('')}>
+          {said.write}
+        </Button>
+      ) : (
+        <form
+          className="flex flex-col gap-1.5 py-1"
+          onSubmit={(event) => {
+            event.preventDefault();
+            if (text.trim() !== '') write.mutate(text);
+          }}
+        >
+          <label>
+            <span className="sr-only">{said.write}</span>
+            <textarea
+              ref={(field) => {
+                if (field !== null && text === '') field.focus();
+              }}
+              rows={2}
+              maxLength={600}
+              value={text}
+              placeholder={said.hint}
+              onChange={(event) => setText(event.target.value)}
+              className="w-full border border-ink bg-sheet px-2 py-1.5"
+            />
+          </label>
+          {owners.length > 0 && (
+            <Choice
+              label={said.about}
+              hidden
+              value={about}
+              options={[
+                { value: '', label: said.aboutAll },
+                ...owners.map((id) => ({ value: id, label: said.aboutOne(nameOf(id)) })),
+              ]}
+              onChange={setAbout}
+            />
+          )}
+          <span className="flex gap-2">
+            <Button type="submit" busy={write.isPending} disabled={text.trim() === ''}>
+              {said.put}
+            </Button>
+            <Button look="quiet" onClick={() => setText(null)}>
+              {said.not}
+            </Button>
+          </span>
+        </form>
+      )}
+    </aside>
+  );
+}

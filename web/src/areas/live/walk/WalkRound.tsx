@@ -1,0 +1,313 @@
+import { useQuery } from '@tanstack/react-query';
+import clsx from 'clsx';
+import { useState } from 'react';
+import { useServerNow } from '../../../api/clock';
+import { api, take, whole, type Schema, type Whole } from '../../../api/client';
+import { Button } from '../../../ui/Button';
+import { markOf } from '../../../ui/marks';
+import { Sign } from '../../../ui/Sign';
+import { Tabs } from '../../../ui/Tabs';
+import { list, words } from '../../../words';
+import { liveWords } from '../../../words/live';
+import { timeText } from '../../lesson/when';
+import { asked } from '../../materials/answers';
+import { signalOf, stateOf } from '../signals';
+import { Answers } from './Answers';
+import { CopySheet } from './CopySheet';
+import { answersOn, isFresh, loadSeen, looked, newestOn, seenUpTo, storeSeen, type Seen } from './fresh';
+import { filledOf, filters, passes, rowsOf, worthALook, type Filter, type Row } from './rows';
+
+type Lesson = Schema['LessonView'];
+type Page = Whole<Schema['CopyView']>['pages'][number];
+
+const writingFor = 4_000;
+/** So many copies are shown large; of more only those that are worth a look. */
+const largeAtOnce = 12;
+const largeOfMany = 8;
+
+function Head({ row, now, lesson, onOpen }: { row: Row; now: number; lesson: Lesson; onOpen?: () => void }) {
+  const { group, title } = row;
+  const signal = group === null ? undefined : signalOf(lesson, group.id);
+  const state = signal === undefined ? undefined : stateOf(signal, lesson.round.moments.outAt, now);
+  const silent = lesson.students.filter((one) => signal?.silent.includes(one.id)).map((one) => one.name);
+  const [done, all] = filledOf(row.copy, row.copy.pages, row.members);
+  const what = (
+    <>
+      {group !== null && <Sign mark={group.mark} size={20} />}
+      <span className="min-w-0 flex-1 font-head font-semibold wrap-anywhere">{title}</span>
+      <span className="shrink-0 text-xs text-soft">{words.work.slots(done, all)}</span>
+    </>
+  );
+  return (
+    <>
+      {onOpen === undefined ? (
+        <p className="flex items-center gap-2">{what}</p>
+      ) : (
+        <button
+          type="button"
+          aria-label={words.work.open(title)}
+          onClick={onOpen}
+          className="flex w-full items-center gap-2 text-left"
+        >
+          {what}
+        </button>
+      )}
+      {all > 0 && <Bar done={done} all={all} />}
+      {state !== undefined && (
+        <p className={clsx('text-xs wrap-anywhere', state.strong ? 'font-semibold' : 'text-soft')}>{state.text}</p>
+      )}
+      {silent.length > 0 && row.copy.way === 'together' && (
+        <p className="text-xs text-soft wrap-anywhere">{words.work.silent(list(silent))}</p>
+      )}
+    </>
+  );
+}
+
+function Bar({ done, all }: { done: number; all: number }) {
+  return (
+    <span aria-hidden="true" className="mt-1 block h-1.5 border border-ink/60 bg-sheet">
+      <span className="block h-full bg-ink/70" style={{ width: `${(100 * done) / all}%` }} />
+    </span>
+  );
+}
+
+/** One page of one copy in small, live. */
+function Cell({
+  row,
+  page,
+  lesson,
+  seen,
+  now,
+  headed,
+  onOpen,
+}: {
+  row: Row;
+  page: Page;
+  lesson: Lesson;
+  seen: Seen;
+  now: number;
+  /** The group's name stands on the cell, and not before the row. */
+  headed: boolean;
+  onOpen: () => void;
+}) {
+  const { copy, group, title } = row;
+  const colour = group === null ? 'var(--ink)' : markOf(group.mark).colour;
+  const fresh = isFresh(copy, page, seen);
+  const last = newestOn(copy, page);
+  const backAt = lesson.round.moments.backAt;
+  const writing = answersOn(copy, page)
+    .filter((answer) => now - answer.at < writingFor)
+    .map((answer) => lesson.students.find((student) => student.id === answer.author)?.name)[0];
+  const [done, all] = filledOf(copy, [page], row.members);
+  return (
+    <li
+      className={clsx('flex flex-col border-2 bg-sheet', fresh && 'ring-4 ring-accent')}
+      style={{ borderColor: colour }}
+    >
+      <div
+        className="border-b-2 px-3 py-2"
+        style={{ borderColor: colour, backgroundColor: `color-mix(in oklab, ${colour} 16%, var(--sheet))` }}
+      >
+        {headed ? (
+          <Head row={row} now={now} lesson={lesson} onOpen={onOpen} />
+        ) : (
+          <button
+            type="button"
+            aria-label={words.work.openPage(title, page.title)}
+            onClick={onOpen}
+            className="flex w-full items-center gap-2 text-left text-sm font-semibold"
+          >
+            <span className="min-w-0 flex-1 truncate">{page.title}</span>
+            <span className="shrink-0 text-xs font-normal text-soft">{words.work.slots(done, all)}</span>
+          </button>
+        )}
+        {fresh && <span className="bg-accent px-1.5 text-xs font-semibold text-on-accent">{words.work.fresh}</span>}
+      </div>
+      <div className="max-h-80 flex-1 overflow-hidden p-3">
+        <Answers
+          copy={copy}
+          page={page}
+          members={row.members}
+          lesson={lesson}
+          full={false}
+          since={seenUpTo(copy, page, seen)}
+        />
+      </div>
+      <p className="min-h-6 px-3 pb-2 text-xs text-soft" aria-live="off">
+        {writing !== undefined
+          ? words.work.writing(writing)
+          : last > 0
+            ? (backAt !== null && last > backAt ? words.work.lateAt : words.work.lastAt)(timeText(last))
+            : ''}
+      </p>
+    </li>
+  );
+}
+
+/** A copy that is not worth a look just now, where there are many. */
+function Strip({ row, seen, onOpen }: { row: Row; seen: Seen; onOpen: () => void }) {
+  const { group, copy, title } = row;
+  const [done, all] = filledOf(copy, copy.pages, row.members);
+  const colour = group === null ? 'var(--ink)' : markOf(group.mark).colour;
+  return (
+    <li
+      className={clsx('border-2 bg-sheet', passes(row, 'fresh', seen) && 'ring-2 ring-accent')}
+      style={{ borderColor: colour }}
+    >
+      <button type="button" aria-label={words.work.open(title)} onClick={onOpen} className="w-full px-2 py-1 text-left">
+        <span className="flex items-center gap-1.5 text-sm">
+          {group !== null && <Sign mark={group.mark} size={14} />}
+          <span className="min-w-0 flex-1 truncate">{title}</span>
+          <span className="shrink-0 text-xs text-soft">{row.done ? liveWords.table.done : `${done}/${all}`}</span>
+        </span>
+        {all > 0 && <Bar done={done} all={all} />}
+      </button>
+    </li>
+  );
+}
+
+/** The walk-round: every group's work, page by page, live; what is new since it was last looked at glows. */
+export function WalkRound({ lesson, visited = null }: { lesson: Lesson; visited?: string | null }) {
+  const roundId = lesson.round.id;
+  const copies = useQuery({
+    queryKey: ['copies', roundId],
+    queryFn: () =>
+      asked(async () =>
+        whole(await take(api.GET('/api/staff/rounds/{id}/copies', { params: { path: { id: roundId } } }))),
+      ),
+  });
+  const [stored, setSeen] = useState<Seen>(() => loadSeen(roundId));
+  const [pressed, setOpened] = useState<{ copy: string; page: string } | null | undefined>(undefined);
+  const [filter, setFilter] = useState<Filter>('all');
+  const now = useServerNow(1_000);
+  const originals = lesson.handOut.filter(
+    (row) => copies.data?.some((copy) => copy.original === row.original) === true,
+  );
+  const [chosen, setChosen] = useState<string | null>(null);
+  const original = originals.find((row) => row.original === chosen) ?? originals[0];
+  const rows = rowsOf(lesson, copies.data ?? [], original?.original, words.work.classCopy, now);
+  const many = rows.length > largeAtOnce;
+  const pages = Math.max(0, ...rows.map((row) => row.copy.pages.length));
+  // Whoever comes to a group sees its copy, until they put it away.
+  const theirs = rows.find(({ group }) => group?.id === visited)?.copy;
+  const opened =
+    pressed === undefined
+      ? theirs === undefined
+        ? null
+        : { copy: theirs.id, page: theirs.pages[0]?.id ?? '' }
+      : pressed;
+  const look = (what: { copy: Row['copy']; page: Page }[]) => {
+    const next = looked(stored, what);
+    setSeen(next);
+    storeSeen(roundId, next);
+  };
+  const row = rows.find(({ copy }) => copy.id === opened?.copy);
+  const page = row?.copy.pages.find((one) => one.id === opened?.page);
+  // What lies open is being looked at.
+  const seen = row === undefined || page === undefined ? stored : looked(stored, [{ copy: row.copy, page }]);
+  const open = (one: Row, of: Page | undefined) => {
+    if (of !== undefined) setOpened({ copy: one.copy.id, page: of.id });
+  };
+  const shown = rows.filter((row) => passes(row, filter, seen));
+  const large = many && filter === 'all' ? worthALook(rows, seen, largeOfMany) : null;
+  const counts = (one: Filter) => rows.filter((row) => passes(row, one, seen)).length;
+  const byPages = pages > 1;
+  const cells = (one: Row) =>
+    one.copy.pages.map((of) => (
+      <Cell
+        key={`${one.copy.id}${of.id}`}
+        row={one}
+        page={of}
+        lesson={lesson}
+        seen={seen}
+        now={now}
+        headed={!byPages}
+        onOpen={() => open(one, of)}
+      />
+    ));
+  const big = shown.filter((one) => large === null || large.has(one.copy.id));
+  const small = shown.filter((one) => large !== null && !large.has(one.copy.id));
+  return (
+    <div className="floor-paper flex-1 overflow-y-auto p-5">
+      {copies.isSuccess && rows.length === 0 && (
+        <p className="mx-auto max-w-md py-16 text-center text-soft">{words.work.none}</p>
+      )}
+      {originals.length > 1 && original !== undefined && (
+        <Tabs
+          label={words.work.which}
+          tabs={originals.map((one) => ({ value: one.original, label: one.title }))}
+          shown={original.original}
+          onShow={setChosen}
+        />
+      )}
+      {rows.length > 0 && (
+        <div className="mb-4 flex flex-wrap items-center gap-x-4 gap-y-2 text-sm">
+          <div role="group" aria-label={words.work.filter} className="flex flex-wrap gap-1">
+            {filters.map((one) => (
+              <Button
+                key={one}
+                aria-pressed={filter === one}
+                className={clsx(
+                  'px-2 py-1',
+                  filter === one && 'bg-ink text-ground hover:bg-ink',
+                  counts(one) === 0 && one !== filter && 'text-soft',
+                )}
+                onClick={() => setFilter(filter === one ? 'all' : one)}
+              >
+                {words.work.filters[one]} {counts(one)}
+              </Button>
+            ))}
+          </div>
+          <Button
+            look="quiet"
+            disabled={counts('fresh') === 0}
+            onClick={() => look(rows.flatMap(({ copy }) => copy.pages.map((of) => ({ copy, page: of }))))}
+          >
+            {words.work.lookedAtAll}
+          </Button>
+        </div>
+      )}
+      {rows.length > 0 && shown.length === 0 && <p className="py-8 text-soft">{words.work.noneLikeThat}</p>}
+      {byPages ? (
+        <div className="space-y-4">
+          {big.map((one) => (
+            <section key={one.copy.id} aria-label={one.title} className="flex flex-col gap-3 lg:flex-row">
+              <div className="shrink-0 lg:w-44">
+                <Head row={one} now={now} lesson={lesson} />
+              </div>
+              <ul className="grid min-w-0 flex-1 grid-cols-[repeat(auto-fill,minmax(13rem,1fr))] gap-3">
+                {cells(one)}
+              </ul>
+            </section>
+          ))}
+        </div>
+      ) : (
+        <ul className="grid grid-cols-[repeat(auto-fill,minmax(17rem,1fr))] gap-4">{big.flatMap(cells)}</ul>
+      )}
+      {small.length > 0 && (
+        <ul aria-label={words.work.others} className="mt-5 grid grid-cols-[repeat(auto-fill,minmax(10rem,1fr))] gap-2">
+          {small.map((one) => (
+            <Strip key={one.copy.id} row={one} seen={seen} onOpen={() => open(one, one.copy.pages[0])} />
+          ))}
+        </ul>
+      )}
+      {row !== undefined && page !== undefined && (
+        <CopySheet
+          rows={rows}
+          row={row}
+          page={page}
+          lesson={lesson}
+          since={seenUpTo(row.copy, page, stored)}
+          onGo={(to) => {
+            look([{ copy: row.copy, page }]);
+            setOpened(to);
+          }}
+          onClose={() => {
+            look([{ copy: row.copy, page }]);
+            setOpened(null);
+          }}
+        />
+      )}
+    </div>
+  );
+}

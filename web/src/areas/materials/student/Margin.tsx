@@ -1,0 +1,91 @@
+import { useEffect, useState } from 'react';
+import { api, take } from '../../../api/client';
+import { Button } from '../../../ui/Button';
+import { student as words } from '../../../words/student';
+import type { Copy } from '../blocks';
+
+type Note = Copy['notes'][number];
+interface Mate { id: string; name: string }
+
+function OneNote({ copy, note, me, members }: { copy: Copy; note: Note; me: string; members: Mate[] }) {
+  const [text, setText] = useState<string | null>(null);
+  const [state, setState] = useState<'ready' | 'busy' | 'failed'>('ready');
+  const params = { path: { id: copy.id, note: note.id } };
+  const isSeen = note.seenAt !== null;
+  useEffect(() => {
+    if (isSeen) return;
+    take(
+      api.POST('/api/student/copies/{id}/notes/{note}/seen', { params: { path: { id: copy.id, note: note.id } } }),
+    ).catch(() => undefined);
+  }, [copy.id, note.id, isSeen]);
+  const answer = () => {
+    setState('busy');
+    take(api.PUT('/api/student/copies/{id}/notes/{note}', { params, body: { answer: text ?? '' } })).then(
+      () => {
+        setText(null);
+        setState('ready');
+      },
+      () => setState('failed'),
+    );
+  };
+  const who = note.answeredBy === me ? words.margin.you : members.find((mate) => mate.id === note.answeredBy)?.name;
+  const about = members.find((mate) => mate.id === note.owner);
+  return (
+    <div className="border-l-[6px] border-accent bg-wash px-3 py-2">
+      <p className="text-sm text-soft">
+        {note.by}
+        {about !== undefined && ` · ${about.id === me ? words.margin.yours : words.copy.of(about.name)}`}
+      </p>
+      <p className="font-semibold whitespace-pre-wrap wrap-anywhere">{note.text}</p>
+      {note.answer !== '' && text === null && (
+        <p className="mt-1 whitespace-pre-wrap wrap-anywhere">
+          <span className="text-soft">{who ?? words.copy.somebody}:</span> {note.answer}
+        </p>
+      )}
+      {text === null ? (
+        <Button look="quiet" className="-ml-2" onClick={() => setText(note.answer)}>
+          {note.answer === '' ? words.margin.answer : words.margin.change}
+        </Button>
+      ) : (
+        <form
+          className="mt-2 flex flex-col gap-2"
+          onSubmit={(event) => {
+            event.preventDefault();
+            answer();
+          }}
+        >
+          <textarea
+            aria-label={words.margin.answer}
+            rows={2}
+            maxLength={600}
+            value={text}
+            onChange={(event) => setText(event.target.value)}
+            className="w-full border border-ink bg-sheet px-2 py-1.5"
+          />
+          <span className="flex flex-wrap items-center gap-2">
+            <Button type="submit" busy={state === 'busy'}>
+              {words.margin.send}
+            </Button>
+            <Button look="quiet" onClick={() => setText(null)}>
+              {words.margin.not}
+            </Button>
+            {state === 'failed' && <span role="alert">{words.margin.failed}</span>}
+          </span>
+        </form>
+      )}
+    </div>
+  );
+}
+
+/** What the teacher has written beside a place, and the group's answer. */
+export function Margin({ copy, slot, me, members }: { copy: Copy; slot: string; me: string; members: Mate[] }) {
+  const notes = copy.notes.filter((note) => note.slot === slot);
+  if (notes.length === 0) return null;
+  return (
+    <aside aria-label={words.margin.title} className="mb-3 space-y-2">
+      {notes.map((note) => (
+        <OneNote key={note.id} copy={copy} note={note} me={me} members={members} />
+      ))}
+    </aside>
+  );
+}
