@@ -248,7 +248,7 @@ test('a lesson from the class list to groups at work and back', async ({ browser
   });
 
   await test.step('a notice reaches everybody, and a reload changes nothing', async () => {
-    await t.getByLabel('A notice to all').fill('Two minutes. One sentence each.');
+    await t.getByLabel('A notice', { exact: true }).fill('Two minutes. One sentence each.');
     await t.getByRole('button', { name: 'Say it' }).click();
     for (const who of [anna, bert, carl])
       await expect(who.page.getByText('Two minutes. One sentence each.')).toBeVisible();

@@ -650,6 +650,7 @@ CREATE TABLE school_class (
     removed_at TIMESTAMP(0) WITH TIME ZONE DEFAULT NULL,
     group_names JSONB DEFAULT '[]' NOT NULL,
     names_at_door BOOLEAN DEFAULT false NOT NULL,
+    door VARCHAR(10) DEFAULT 'open' NOT NULL,
     cannot_read_yet BOOLEAN DEFAULT false NOT NULL,
     id UUID NOT NULL,
     name VARCHAR(80) NOT NULL,

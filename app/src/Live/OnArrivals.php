@@ -7,6 +7,8 @@ namespace FreshHuddle\App\Live;
 use Doctrine\ORM\EntityManagerInterface;
 use FreshHuddle\App\Roster\Event\Arrivals;
 use FreshHuddle\App\Roster\SchoolClass;
+use FreshHuddle\App\Stream\Audience;
+use FreshHuddle\App\Stream\Stream;
 use Symfony\Component\EventDispatcher\Attribute\AsEventListener;
 
 /**
@@ -15,7 +17,7 @@ use Symfony\Component\EventDispatcher\Attribute\AsEventListener;
 #[AsEventListener]
 final readonly class OnArrivals
 {
-    public function __construct(private EntityManagerInterface $em, private LiveChange $liveChange, private PresenceStore $presence)
+    public function __construct(private EntityManagerInterface $em, private LiveChange $liveChange, private PresenceStore $presence, private Stream $stream)
     {
     }
 
@@ -26,6 +28,9 @@ final readonly class OnArrivals
         }
         if (null !== $event->cameIn) {
             $this->presence->pageIsAlive($event->cameIn);
+        }
+        if (null !== $event->asked) {
+            $this->stream->publish([Audience::student($event->asked)], ['kind' => 'refresh']);
         }
         $this->liveChange->ofArrival($this->em->find(SchoolClass::class, $event->classId)?->currentLessonId);
     }

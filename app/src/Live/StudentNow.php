@@ -27,6 +27,7 @@ final readonly class StudentNow
      * @param bool             $over        the lesson has ended
      * @param MyAside|null     $aside       where the student is to be instead of with their group; null: with it
      * @param int|null         $fetchedAt   when the teacher last called them to where they should be, in milliseconds since 1970
+     * @param string|null      $otherDevice who asks, at another device, to be this student
      */
     public function __construct(
         public string $id,
@@ -47,6 +48,7 @@ final readonly class StudentNow
         public bool $over,
         public ?MyAside $aside,
         public ?int $fetchedAt,
+        public ?string $otherDevice,
     ) {
     }
 }

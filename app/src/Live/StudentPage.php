@@ -38,7 +38,7 @@ final readonly class StudentPage
         if (null === $lesson) {
             $around = $this->reader->around($student);
 
-            return new StudentNow($student->id, $student->name, $student->className, null, null, 0, $now, null, null, null, null, self::mainSession($around['main']), null, [], null, false, null, null);
+            return new StudentNow($student->id, $student->name, $student->className, null, null, 0, $now, null, null, null, null, self::mainSession($around['main']), null, [], null, false, null, null, $around['otherDevice']);
         }
 
         return $this->at($student, $lesson, $now);
@@ -73,6 +73,7 @@ final readonly class StudentPage
             null !== $lesson->endedAt,
             $lesson->phase($now)->isUnderWay() ? $around['aside'] : null,
             $around['fetchedAt'],
+            $around['otherDevice'],
         );
     }
 

@@ -28,13 +28,14 @@ final readonly class StudentReader
     }
 
     /**
-     * @return array{main: array{SourceKind, string}|null, seenIn: string|null, seq: int, notices: list<NoticeView>, aside: MyAside|null, fetchedAt: int|null}
+     * @return array{main: array{SourceKind, string}|null, seenIn: string|null, seq: int, notices: list<NoticeView>, aside: MyAside|null, fetchedAt: int|null, otherDevice: string|null}
      */
     public function around(StudentUser $student, ?string $roundId = null): array
     {
         $row = $this->db->fetchAssociative(
             "SELECT (SELECT jsonb_build_array(r.source, r.name) FROM room r JOIN room_member p ON p.room_id = r.id WHERE r.class_id = :class AND r.purpose = 'main' AND p.student_id = :student) AS main,
                     (SELECT service_place FROM presence WHERE student_id = :student) AS seen_in,
+                    (SELECT g.id FROM doorway_guest g WHERE g.class_id = :class AND g.meant = :student AND NOT g.refused ORDER BY g.id LIMIT 1) AS other_device,
                     (SELECT seq FROM live_event WHERE lesson_id = :lesson AND ".EventStore::CONCERNS." ORDER BY seq DESC LIMIT 1) AS seq,
                     (SELECT jsonb_build_array(m.place, m.from_at, m.fetched_at, r.source, r.name, EXISTS (SELECT 1 FROM room_member p WHERE p.room_id = r.id AND p.student_id = m.student_id AND p.link <> ''))
                      FROM student_move m LEFT JOIN room r ON r.id::text = m.place WHERE m.round_id = :round AND m.student_id = :student) AS move,
@@ -57,7 +58,7 @@ final readonly class StudentReader
 
         $move = null === $row->textOrNull('move') ? [null, null, null, null, null, null] : $row->json('move');
 
-        return ['main' => self::sourceAndName(null === $row->textOrNull('main') ? [] : $row->json('main')), 'seenIn' => $row->textOrNull('seen_in'), 'seq' => $row->intOrNull('seq') ?? 0, 'notices' => $notices, 'aside' => MyAside::read($move), 'fetchedAt' => \is_int($move[2] ?? null) ? $move[2] : null];
+        return ['main' => self::sourceAndName(null === $row->textOrNull('main') ? [] : $row->json('main')), 'seenIn' => $row->textOrNull('seen_in'), 'seq' => $row->intOrNull('seq') ?? 0, 'notices' => $notices, 'aside' => MyAside::read($move), 'fetchedAt' => \is_int($move[2] ?? null) ? $move[2] : null, 'otherDevice' => $row->textOrNull('other_device')];
     }
 
     /**

@@ -55,6 +55,7 @@ final readonly class ClassReader
             null !== $class->archivedAt,
             $class->namesAtDoor,
             $class->cannotReadYet,
+            $class->door,
             $students,
             AttributeView::of($students),
             array_values($tags),

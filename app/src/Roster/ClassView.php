@@ -4,11 +4,14 @@ declare(strict_types=1);
 
 namespace FreshHuddle\App\Roster;
 
+use FreshHuddle\App\Roster\Door\DoorMode;
+
 final readonly class ClassView
 {
     /**
      * @param bool                $namesAtDoor   names can be pressed at the door while a lesson is on
      * @param bool                $cannotReadYet they have to be told what to do so that they can hear it
+     * @param DoorMode            $door          who comes in by themselves
      * @param list<StudentView>   $students
      * @param list<AttributeView> $attributes    what the list says of the students
      * @param list<string>        $tags          those that come up
@@ -22,6 +25,7 @@ final readonly class ClassView
         public bool $archived,
         public bool $namesAtDoor,
         public bool $cannotReadYet,
+        public DoorMode $door,
         public array $students,
         public array $attributes,
         public array $tags,

@@ -25,6 +25,9 @@ use Symfony\Component\Uid\Uuid;
  */
 final readonly class Roster
 {
+    /** The tag of who takes part and was not on the list. */
+    private const GUEST = 'guest';
+
     public function __construct(
         private EntityManagerInterface $em,
         private ClockInterface $clock,
@@ -94,6 +97,25 @@ final readonly class Roster
         });
 
         return $list;
+    }
+
+    /**
+     * @return string|null id of who was put on the list under this name, marked as a guest; null if somebody is called that already
+     */
+    public function addGuest(SchoolClass $class, string $name): ?string
+    {
+        $called = ['class' => $class, 'folded' => StudentName::of($name)->folded(), 'removedAt' => null];
+        if (0 < $this->em->getRepository(Student::class)->count($called)) {
+            return null;
+        }
+        $this->add($class, $name);
+        $student = $this->em->getRepository(Student::class)->findOneBy($called);
+        if (null !== $student) {
+            $student->tags = [self::GUEST];
+            $this->em->flush();
+        }
+
+        return $student?->id;
     }
 
     /**

@@ -6,6 +6,7 @@ namespace FreshHuddle\App\Roster;
 
 use Doctrine\ORM\Mapping as ORM;
 use FreshHuddle\App\Account\Teacher;
+use FreshHuddle\App\Roster\Door\DoorMode;
 
 /**
  * The people taught together, and how students come in.
@@ -32,6 +33,9 @@ class SchoolClass
     /** Names stand at the door to be pressed, while a lesson is on; otherwise they are typed. */
     #[ORM\Column(options: ['default' => false])]
     public bool $namesAtDoor = false;
+
+    #[ORM\Column(length: 10, options: ['default' => 'open'])]
+    public DoorMode $door = DoorMode::Open;
 
     /** These students have to be told what to do so that they can hear it. */
     #[ORM\Column(options: ['default' => false])]

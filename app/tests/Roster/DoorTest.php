@@ -296,6 +296,91 @@ final class DoorTest extends AppTestCase
         self::assertSame('Noor HADDAD', $this->ask('GET', '/api/student/now')->text('name'));
     }
 
+    public function test_at_a_checked_door_everybody_waits_and_comes_in_by_a_press_or_all_at_once(): void
+    {
+        $pass = $this->pass(2);
+        $this->ask('PATCH', "/api/staff/classes/{$this->classId}/door", ['mode' => 'checked'])->is(200);
+        $tokens = [];
+        foreach (['Student A', 'student b'] as $name) {
+            $this->asNobody();
+            self::assertSame('waiting', $this->knock($name)->is(200)->text('state'));
+            $tokens[] = $this->device();
+            $this->ask('GET', '/api/student/door')->is(200);
+            $this->ask('GET', '/api/student/now')->is(401);
+        }
+        $this->asNobody();
+        self::assertSame('waiting', $this->ask('POST', '/api/student/join', ['pass' => $pass])->text('state'), 'also by a pass');
+        $this->asNobody();
+        $this->knock('Nobody Here', true)->is(200);
+        $this->asTeacher();
+        $lesson = $this->ask('GET', '/api/staff/lessons/'.$this->lesson->text('id'));
+        self::assertSame([false, false, false, false], array_column($lesson->list('doorway'), 'taken'));
+        self::assertSame([$this->id(0), $this->id(1), $this->id(2), null], array_column($lesson->list('doorway'), 'student'));
+        $this->ask('POST', "/api/staff/classes/{$this->classId}/doorway")->is(204);
+        self::assertCount(1, $this->ask('GET', '/api/staff/lessons/'.$this->lesson->text('id'))->list('doorway'), 'whom nobody knows still waits');
+        foreach ($tokens as $token) {
+            $this->asStudent($token);
+            $this->ask('GET', '/api/student/now')->is(200);
+        }
+    }
+
+    public function test_where_only_slips_open_the_door_a_typed_name_does_not(): void
+    {
+        $pass = $this->pass(2);
+        $this->ask('PATCH', "/api/staff/classes/{$this->classId}/door", ['mode' => 'passOnly'])->is(200);
+        $this->asNobody();
+        self::assertSame('name', $this->knock('Student A')->is(422)->text('errors.0.field'));
+        self::assertSame('waiting', $this->knock('Student A', true)->is(200)->text('state'));
+        self::assertSame('waiting', $this->ask('GET', '/api/student/door')->text('state'), 'and does not let itself in');
+        $this->asNobody();
+        self::assertSame('in', $this->ask('POST', '/api/student/join', ['pass' => $pass])->is(200)->text('state'));
+    }
+
+    public function test_whoever_is_on_no_list_takes_part_as_a_guest(): void
+    {
+        $this->asNobody();
+        $this->knock('Aunt Mary', true)->is(200);
+        $token = $this->device();
+        $this->asTeacher();
+        $guest = $this->ask('GET', '/api/staff/lessons/'.$this->lesson->text('id'))->text('doorway.0.id');
+        $this->ask('POST', "/api/staff/classes/{$this->classId}/doorway/{$guest}/guest")->is(204);
+        $students = $this->ask('GET', '/api/staff/lessons/'.$this->lesson->text('id'))->list('students');
+        self::assertSame(['Aunt Mary', ['guest']], [$students[6]['name'] ?? null, $students[6]['tags'] ?? null]);
+        $this->asStudent($token);
+        self::assertSame('Aunt Mary', $this->ask('GET', '/api/student/now')->is(200)->text('name'));
+        $this->asNobody();
+        $this->knock('Aunt Mary', true)->is(200);
+        $this->asTeacher();
+        $again = $this->ask('GET', '/api/staff/lessons/'.$this->lesson->text('id'))->text('doorway.0.id');
+        $this->ask('POST', "/api/staff/classes/{$this->classId}/doorway/{$again}/guest")->is(422);
+    }
+
+    public function test_a_newer_device_asks_and_the_older_one_says_yes_or_no(): void
+    {
+        $older = $this->join($this->lesson, $this->id(0));
+        $stranger = $this->join($this->lesson, $this->id(1));
+        $this->asStudent($older);
+        self::assertNull($this->ask('GET', '/api/student/now')->at('otherDevice'));
+        foreach ([false, true] as $mine) {
+            $this->asNobody();
+            $this->knock('Student A', true)->is(200);
+            $newer = $this->device();
+            $this->asStudent($older);
+            $guest = $this->ask('GET', '/api/student/now')->text('otherDevice');
+            $this->asStudent($stranger);
+            self::assertNull($this->ask('GET', '/api/student/now')->at('otherDevice'));
+            $this->ask('POST', '/api/student/other-device', ['guest' => $guest, 'mine' => true])->is(404);
+            $this->asStudent($older);
+            $this->ask('POST', '/api/student/other-device', ['guest' => $guest, 'mine' => $mine])->is(204);
+            $this->asStudent($newer);
+            self::assertSame($mine ? 'in' : 'notNow', $this->ask('GET', '/api/student/door')->text('state'));
+        }
+        $this->asStudent($older);
+        $this->ask('GET', '/api/student/now')->is(401);
+        $this->asStudent($newer);
+        self::assertSame('Student A', $this->ask('GET', '/api/student/now')->is(200)->text('name'));
+    }
+
     public function test_who_leaves_has_not_come_rather_than_been_lost(): void
     {
         $this->asNobody();
@@ -332,6 +417,11 @@ final class DoorTest extends AppTestCase
             $this->asStudent($token);
             $this->ask('GET', '/api/student/now')->is(401);
         }
+    }
+
+    private function device(): string
+    {
+        return (string) $this->client->getCookieJar()->get(StudentDeviceStore::COOKIE)?->getValue();
     }
 
     private function pass(int $student): string

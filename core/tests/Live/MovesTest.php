@@ -7,7 +7,6 @@ namespace FreshHuddle\Core\Tests\Live;
 use FreshHuddle\Core\Lesson\Event;
 use FreshHuddle\Core\Lesson\EventKind;
 use FreshHuddle\Core\Lesson\RoundState;
-use FreshHuddle\Core\Live\Because;
 use FreshHuddle\Core\Live\Command;
 use FreshHuddle\Core\Live\Command\CallBack;
 use FreshHuddle\Core\Live\Command\Fetch;

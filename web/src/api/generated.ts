@@ -810,6 +810,50 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/staff/classes/{id}/doorway": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: string;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description Done */
+                204: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content?: never;
+                };
+                /** @description A problem (RFC 9457) */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/staff/classes/{id}/doorway/{guest}": {
         parameters: {
             query?: never;
@@ -883,6 +927,51 @@ export interface paths {
                 };
             };
         };
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/staff/classes/{id}/doorway/{guest}/guest": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: string;
+                    guest: string;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description Done */
+                204: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content?: never;
+                };
+                /** @description A problem (RFC 9457) */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+        delete?: never;
         options?: never;
         head?: never;
         patch?: never;
@@ -6524,6 +6613,52 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/student/other-device": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["OtherDevice"];
+                };
+            };
+            responses: {
+                /** @description Done */
+                204: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content?: never;
+                };
+                /** @description A problem (RFC 9457) */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/student/room": {
         parameters: {
             query?: never;
@@ -6906,6 +7041,7 @@ export interface components {
             archived: boolean;
             namesAtDoor: boolean;
             cannotReadYet: boolean;
+            door: components["schemas"]["DoorMode"];
             students: components["schemas"]["StudentView"][];
             attributes: components["schemas"]["AttributeView"][];
             tags: string[];
@@ -7024,11 +7160,14 @@ export interface components {
             thisOne: boolean;
         };
         /** @enum {string} */
+        DoorMode: "open" | "checked" | "passOnly";
+        /** @enum {string} */
         DoorState: "in" | "waiting" | "notNow" | "outside";
         DoorwayView: {
             id: string;
             typed: string;
             student: string | null;
+            taken: boolean;
         };
         EditFloor: {
             basedOn: number;
@@ -7324,6 +7463,7 @@ export interface components {
             group: string | null;
             from: string | null;
             groups: string[];
+            students: string[];
             student: string | null;
             place: string | null;
             text: string | null;
@@ -7502,6 +7642,10 @@ export interface components {
             unfinished: string | null;
             archived: boolean;
             html: components["schemas"]["BlockHtml"][];
+        };
+        OtherDevice: {
+            guest: string;
+            mine: boolean;
         };
         PackageClass: {
             id: string;
@@ -7797,6 +7941,7 @@ export interface components {
         SetDoor: {
             names?: boolean | null;
             cannotReadYet?: boolean | null;
+            mode?: components["schemas"]["DoorMode"] | null;
         };
         SetGrouping: {
             name?: string | null;
@@ -7911,6 +8056,7 @@ export interface components {
             over: boolean;
             aside: components["schemas"]["MyAside"] | null;
             fetchedAt: number | null;
+            otherDevice: string | null;
         };
         StudentView: {
             id: string;

@@ -86,6 +86,14 @@ export const liveWords = {
     at: (time: string) => `at ${time}`,
     line: (minutes: number, beforeEnd: boolean) => `${minutes} min ${beforeEnd ? 'before the end' : 'after going out'}`,
   },
+  late: {
+    title: 'Come late',
+    noSeat: (names: string, n: number) =>
+      `${names} ${n === 1 ? 'has' : 'have'} come and ${n === 1 ? 'has' : 'have'} no seat.`,
+    find: 'See how they could be seated',
+    seat: (name: string, group: string) => `Seat ${name} in ${group}`,
+    seatAll: (n: number) => `Seat all ${n}`,
+  },
   margin: {
     title: 'Margin',
     write: 'Write in the margin',
@@ -115,7 +123,6 @@ export const liveWords = {
       calledBack: 'called everybody back',
       keptWorking: 'called the call back off',
       noticeSaid: (to: string, text: string) => `said to ${to}: “${text}”`,
-      toStudents: 'single students',
       seatsChanged: (who: string, from: string | null, to: string | null) =>
         to === null
           ? `took ${who} off ${from ?? 'the floor'}`

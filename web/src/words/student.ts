@@ -49,6 +49,11 @@ export const student = {
       hurry: 'Your teacher says: hurry a little.',
     },
   },
+  other: {
+    ask: 'Somebody wants to come in as you on another device. Is it you?',
+    mine: 'Yes, I go on there',
+    not: 'No, that is not me',
+  },
   aside: {
     go: (room: string) => (room === '' ? 'Come to the main session now.' : `Go to ${room} now.`),
     there: (room: string) =>

@@ -12,6 +12,8 @@ use FreshHuddle\App\Live\EventStore;
 use FreshHuddle\App\Rooms\Room;
 use FreshHuddle\App\Roster\Staff;
 use FreshHuddle\App\Roster\Student;
+use FreshHuddle\Core\Lesson\Event;
+use FreshHuddle\Core\Lesson\EventKind;
 use FreshHuddle\Core\Live\Moving\Help;
 use FreshHuddle\Core\Live\Signal\CallAbout;
 use FreshHuddle\Core\Live\Signal\ChalkMark;
@@ -39,7 +41,7 @@ final readonly class LessonLog
             foreach (['group', 'fromGroup', 'toGroup', 'student', 'segment', 'place'] as $key) {
                 $named[] = $event->text($key);
             }
-            array_push($named, ...explode('|', $event->text('groups')));
+            array_push($named, ...explode('|', $event->text('groups')), ...self::single($event));
         }
         $ids = array_values(array_unique(array_filter($named, static fn (string $id): bool => \strlen($id) > 30)));
         $groups = $this->names(WorkGroup::class, $ids);
@@ -68,6 +70,7 @@ final readonly class LessonLog
                 $groups[$event->text('group')] ?? $groups[$event->text('toGroup')] ?? null,
                 $groups[$event->text('fromGroup')] ?? null,
                 array_values(array_intersect_key($groups, array_flip(explode('|', $event->text('groups'))))),
+                array_values(array_intersect_key($students, array_flip(self::single($event)))),
                 $students[$event->text('student')] ?? null,
                 MainSession::PLACE === $place ? $place : $rooms[$place] ?? null,
                 '' === $event->text('text') ? null : $event->text('text'),
@@ -78,6 +81,14 @@ final readonly class LessonLog
                 $event->moment('endsAt') ?? $event->moment('backAt') ?? $event->moment('from'),
             );
         }, $events);
+    }
+
+    /**
+     * @return list<string> ids of the students a notice went to, where it went to no group
+     */
+    private static function single(Event $event): array
+    {
+        return EventKind::NoticeSaid === $event->kind && '' === $event->text('groups') ? $event->addressees() : [];
     }
 
     /**

@@ -16,15 +16,16 @@ use FreshHuddle\Core\Live\Signal\ChalkMark;
 final readonly class LogEntry
 {
     /**
-     * @param int          $at      milliseconds since 1970
-     * @param string       $who     whose doing it was; '' where it came by itself
-     * @param string|null  $group   name of the group it is about
-     * @param string|null  $from    name of the group somebody came from
-     * @param list<string> $groups  names of the groups it went to
-     * @param string|null  $student name of the student it is about
-     * @param string|null  $place   `main`, or name of the side room
-     * @param SegmentKind|null $segment what was begun
-     * @param int|null     $until   the moment that was agreed; milliseconds since 1970
+     * @param int              $at       milliseconds since 1970
+     * @param string           $who      whose doing it was; '' where it came by itself
+     * @param string|null      $group    name of the group it is about
+     * @param string|null      $from     name of the group somebody came from
+     * @param list<string>     $groups   names of the groups it went to
+     * @param list<string>     $students names of the students it went to, where it went to no group
+     * @param string|null      $student  name of the student it is about
+     * @param string|null      $place    `main`, or name of the side room
+     * @param SegmentKind|null $segment  what was begun
+     * @param int|null         $until    the moment that was agreed; milliseconds since 1970
      */
     public function __construct(
         public int $seq,
@@ -34,6 +35,7 @@ final readonly class LogEntry
         public ?string $group,
         public ?string $from,
         public array $groups,
+        public array $students,
         public ?string $student,
         public ?string $place,
         public ?string $text,

@@ -53,7 +53,13 @@ final readonly class Door
         if (\count($found) > 1) {
             $this->limits->wrongName($class['id'], $address, RosterRefused::unusable('roster.door.several_names', 'name'));
         }
-        if ([] !== $found) {
+        if ([] !== $found && DoorMode::PassOnly === $class['mode'] && !$this->isIn($token, $found[0])) {
+            $taken = RosterRefused::unusable('roster.door.pass_only', 'name');
+        } elseif ([] !== $found && DoorMode::Checked === $class['mode'] && !$this->isIn($token, $found[0])) {
+            $this->limits->wait($class['id'], $address);
+
+            return $this->doorway->wait($class['id'], $names[$found[0]][0], $token, $found[0]);
+        } elseif ([] !== $found) {
             $this->limits->claim($class['id'], $address, $token, \count($names));
             try {
                 return $this->devices->claim($token, $found[0]);
@@ -70,11 +76,24 @@ final readonly class Door
     }
 
     /**
+     * Whether a device speaks for a student already.
+     */
+    private function isIn(string $token, string $student): bool
+    {
+        return '' !== $token && $this->devices->student($token)?->id === $student;
+    }
+
+    /**
      * Who holds a pass is in by it, unless another device has their name: then they wait until the teacher says who is who.
      */
     private function joinByPass(string $pass, string $token, string $address): string
     {
         $student = $this->passes->holder($pass) ?? $this->limits->wrongPass($address);
+        if (DoorMode::Checked === $student->class->door && !$this->isIn($token, $student->id)) {
+            $this->limits->wait($student->class->id, $address);
+
+            return $this->doorway->wait($student->class->id, $student->name, $token, $student->id);
+        }
         $this->limits->claim($student->class->id, $address, $token, \count($this->reader->names($student->class->id)));
         try {
             $token = $this->devices->claim($token, $student->id);
@@ -89,7 +108,7 @@ final readonly class Door
     }
 
     /**
-     * @return array{id: string, name: string, listed: bool}
+     * @return array{id: string, name: string, listed: bool, mode: DoorMode}
      */
     private function classOf(string $typed, string $address): array
     {

@@ -51,7 +51,7 @@ final readonly class DoorController
         $student = $this->devices->student($token);
         $class = null === $student ? $this->doorway->classOf($token) : $student->classId;
         if (null !== $class) {
-            $this->events->dispatch(new Arrivals($class, $student?->id));
+            $this->events->dispatch(new Arrivals($class, $student?->id, asked: null === $student ? $this->doorway->meant($token) : null));
         }
 
         return new Given(new AtDoor(null === $student ? DoorState::Waiting : DoorState::In), [
@@ -70,6 +70,14 @@ final readonly class DoorController
         }
 
         return new AtDoor($this->doorway->state($token));
+    }
+
+    /** Another device asks to be this student: the older one says whether it is theirs. */
+    #[Route('/other-device', methods: ['POST'])]
+    public function otherDevice(#[CurrentUser] StudentUser $student, #[Body] OtherDevice $request): void
+    {
+        $this->doorway->answer($student->id, $request->guest, $request->mine);
+        $this->events->dispatch(new Arrivals($student->classId));
     }
 
     /** Where this device hears of what changes. */

@@ -19,12 +19,12 @@ final readonly class DoorReader
     /**
      * @param string $doorWord as it is kept
      *
-     * @return array{id: string, name: string, listed: bool}|null listed: its names stand at the door to be pressed
+     * @return array{id: string, name: string, listed: bool, mode: DoorMode}|null listed: its names stand at the door to be pressed
      */
     public function classBehind(string $doorWord): ?array
     {
         $row = $this->db->fetchAssociative(
-            "SELECT c.id, c.name, c.names_at_door AND COALESCE(l.watched_at > now() - interval '30 minutes', false) AS listed
+            "SELECT c.id, c.name, c.door, c.names_at_door AND COALESCE(l.watched_at > now() - interval '30 minutes', false) AS listed
              FROM school_class c LEFT JOIN lesson l ON l.id = c.current_lesson_id WHERE c.door_word = ? AND c.archived_at IS NULL AND c.removed_at IS NULL",
             [$doorWord],
         );
@@ -33,7 +33,7 @@ final readonly class DoorReader
         }
         $row = new Row($row);
 
-        return ['id' => $row->text('id'), 'name' => $row->text('name'), 'listed' => $row->bool('listed')];
+        return ['id' => $row->text('id'), 'name' => $row->text('name'), 'listed' => $row->bool('listed'), 'mode' => DoorMode::from($row->text('door'))];
     }
 
     /**

@@ -44,6 +44,7 @@ final readonly class DoorkeeperController
         $class = $this->classAccess->schoolClass($teacher, $id);
         $class->namesAtDoor = $request->names ?? $class->namesAtDoor;
         $class->cannotReadYet = $request->cannotReadYet ?? $class->cannotReadYet;
+        $class->door = $request->mode ?? $class->door;
         $this->em->flush();
 
         return $this->views->one($class);
@@ -127,5 +128,25 @@ final readonly class DoorkeeperController
         $class = $this->classAccess->schoolClass($teacher, $id);
         $this->doorway->notNow($class, $guest);
         $this->events->dispatch(new Arrivals($class->id));
+    }
+
+    /** Everybody at the door who is clearly somebody of the list comes in. */
+    #[Route('/classes/{id}/doorway', methods: ['POST'])]
+    #[ForAssistants]
+    public function letAllIn(#[CurrentUser] Teacher $teacher, string $id): void
+    {
+        $class = $this->classAccess->schoolClass($teacher, $id);
+        foreach ($this->doorway->letAllIn($class) as $student) {
+            $this->events->dispatch(new Arrivals($class->id, $student));
+        }
+    }
+
+    /** Who is not on the list takes part as a guest. */
+    #[Route('/classes/{id}/doorway/{guest}/guest', methods: ['POST'])]
+    #[ForAssistants]
+    public function guest(#[CurrentUser] Teacher $teacher, string $id, string $guest): void
+    {
+        $class = $this->classAccess->schoolClass($teacher, $id);
+        $this->events->dispatch(new Arrivals($class->id, $this->doorway->asGuest($class, $guest)));
     }
 }

@@ -8,6 +8,7 @@ use Doctrine\DBAL\LockMode;
 use Doctrine\ORM\EntityManagerInterface;
 use FreshHuddle\App\Roster\Device\StudentDeviceStore;
 use FreshHuddle\App\Roster\Exception\RosterRefused;
+use FreshHuddle\App\Roster\Roster;
 use FreshHuddle\App\Roster\SchoolClass;
 use FreshHuddle\App\Roster\Student;
 use FreshHuddle\App\Worker\Forgets;
@@ -25,7 +26,7 @@ final readonly class Doorway implements Forgets
     private const MOST_WAITING = 60;
     private const OLD = '-16 hours';
 
-    public function __construct(private EntityManagerInterface $em, private StudentDeviceStore $devices, private ClockInterface $clock)
+    public function __construct(private EntityManagerInterface $em, private StudentDeviceStore $devices, private Roster $roster, private ClockInterface $clock)
     {
     }
 
@@ -83,7 +84,7 @@ final readonly class Doorway implements Forgets
     public function of(string $classId): array
     {
         return array_map(
-            static fn (DoorwayGuest $guest): DoorwayView => new DoorwayView($guest->id, $guest->typed, $guest->meant),
+            fn (DoorwayGuest $guest): DoorwayView => new DoorwayView($guest->id, $guest->typed, $guest->meant, null !== $guest->meant && $this->devices->isTaken($guest->meant)),
             array_values($this->em->getRepository(DoorwayGuest::class)->findBy(['class' => $classId, 'refused' => false], ['id' => 'ASC'])),
         );
     }
@@ -114,7 +115,7 @@ final readonly class Doorway implements Forgets
     public function letInByName(string $token): ?Student
     {
         $guest = '' === $token ? null : $this->guest($token);
-        if (null === $guest || $guest->refused) {
+        if (null === $guest || $guest->refused || DoorMode::Open !== $guest->class->door) {
             return null;
         }
         try {
@@ -129,6 +130,59 @@ final readonly class Doorway implements Forgets
         $this->thisIs($guest->class, $guest->id, $student->id);
 
         return $student;
+    }
+
+    /**
+     * Everybody who waits and is clearly somebody of the list whose name nobody has is let in.
+     *
+     * @return list<string> ids of those who are in now
+     */
+    public function letAllIn(SchoolClass $class): array
+    {
+        $in = [];
+        foreach ($this->of($class->id) as $guest) {
+            if (null !== $guest->student && !$guest->taken && !\in_array($guest->student, $in, true)) {
+                $this->thisIs($class, $guest->id, $guest->student);
+                $in[] = $guest->student;
+            }
+        }
+
+        return $in;
+    }
+
+    /**
+     * Somebody who is not on the list takes part: they are put on it, as a guest.
+     *
+     * @throws RosterRefused if somebody is called that already
+     */
+    public function asGuest(SchoolClass $class, string $guestId): string
+    {
+        $typed = $this->one($class, $guestId)->typed;
+        $added = $this->roster->addGuest($class, $typed) ?? throw RosterRefused::unusable('roster.door.guest_name', 'student');
+        $this->thisIs($class, $guestId, $added);
+
+        return $added;
+    }
+
+    /**
+     * The older device says whether the other one is the student's, too. It is out then, and the other one in.
+     *
+     * @throws RosterRefused if nobody asks that any more
+     */
+    public function answer(string $studentId, string $guestId, bool $mine): void
+    {
+        $guest = $this->em->getRepository(DoorwayGuest::class)->findOneBy(['id' => $guestId, 'meant' => $studentId, 'refused' => false]) ?? throw RosterRefused::missing();
+        $mine ? $this->thisIs($guest->class, $guest->id, $studentId) : $this->notNow($guest->class, $guest->id);
+    }
+
+    /**
+     * @return string|null the student who has the name that the device in the doorway asks for
+     */
+    public function meant(string $token): ?string
+    {
+        $meant = '' === $token ? null : $this->guest($token)?->meant;
+
+        return null !== $meant && $this->devices->isTaken($meant) ? $meant : null;
     }
 
     public function notNow(SchoolClass $class, string $guestId): void

@@ -11,9 +11,10 @@ final readonly class DoorwayView
 {
     /**
      * @param string      $typed   the name they typed
-     * @param string|null $student who that would be on the list, where it is clear; another device has that name
+     * @param string|null $student who that would be on the list, where it is clear
+     * @param bool        $taken   another device has that name
      */
-    public function __construct(public string $id, public string $typed, public ?string $student)
+    public function __construct(public string $id, public string $typed, public ?string $student, public bool $taken)
     {
     }
 }

@@ -9,10 +9,11 @@ final readonly class SetDoor
     /**
      * What is null stays as it is.
      *
-     * @param bool|null $names         whether names stand at the door to be pressed, while a lesson is on; false: they are typed
-     * @param bool|null $cannotReadYet whether these students have to be told what to do so that they can hear it
+     * @param bool|null     $names         whether names stand at the door to be pressed, while a lesson is on; false: they are typed
+     * @param bool|null     $cannotReadYet whether these students have to be told what to do so that they can hear it
+     * @param DoorMode|null $mode          who comes in by themselves
      */
-    public function __construct(public ?bool $names = null, public ?bool $cannotReadYet = null)
+    public function __construct(public ?bool $names = null, public ?bool $cannotReadYet = null, public ?DoorMode $mode = null)
     {
     }
 }

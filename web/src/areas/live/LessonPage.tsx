@@ -36,6 +36,7 @@ import { RoomsView } from '../rooms/RoomsView';
 import { isThere } from '../rooms/useRooms';
 import { FailedWork } from './FailedWork';
 import { HereAfterAll } from './HereAfterAll';
+import { Late } from './Late';
 import { Log } from './Log';
 import { LivePanel, OverPanel, WhoIsMissing } from './LivePanel';
 import { NewClassPage } from './NewClassPage';
@@ -53,7 +54,7 @@ import { useLesson } from './useLesson';
 import { useListening } from './useListening';
 import { VisitPanel } from './VisitPanel';
 import { WalkRound } from './walk/WalkRound';
-import { noteOf } from './whereabouts';
+import { awayText, noteOf } from './whereabouts';
 
 type View = 'floor' | 'work' | 'rooms' | 'original';
 const views: View[] = ['floor', 'work', 'rooms', 'original'];
@@ -203,6 +204,7 @@ function SidePanel({
           <NextLesson lesson={lesson} />
         </div>
       )}
+      {lesson.endedAt === null && phase !== 'planned' && phase !== 'back' && <Late lesson={lesson} control={control} />}
       {lesson.endedAt === null && phase !== 'planned' && phase !== 'back' && (
         <LivePanel lesson={lesson} phase={phase} visits={visits} log={log} />
       )}
@@ -276,6 +278,11 @@ function Lesson({ lesson, connected }: { lesson: Schema['LessonView']; connected
     give.mutate(command('visit', { group }));
     setSearch({ view: 'work', group });
   };
+  const away = new Map(
+    (working ? lesson.students : [])
+      .map((one) => [one.id, awayText(lesson, one)] as const)
+      .filter(([, text]) => text !== ''),
+  );
   const present = lesson.students.filter((student) => !student.absent).length;
   const somebodyCame = lesson.students.some(hasArrived);
   const tableNote = (group: Group) => {
@@ -363,7 +370,7 @@ function Lesson({ lesson, connected }: { lesson: Schema['LessonView']; connected
                   <DealBar floor={lesson.floor} students={present} control={control} live={false} />
                 </div>
               )}
-              <LensContext value={lens.seen}>
+              <LensContext value={(id) => away.get(id) ?? lens.seen(id)}>
                 <Floor
                   floor={lesson.floor}
                   students={lesson.students}

@@ -23,7 +23,10 @@ export function lineOf(entry: Entry): string {
     case 'wentOn':
       return lines.wentOn(until);
     case 'noticeSaid':
-      return lines.noticeSaid(entry.groups.length > 0 ? list(entry.groups) : liveWords.toAll, entry.text ?? '');
+      return lines.noticeSaid(
+        entry.groups.length + entry.students.length > 0 ? list([...entry.groups, ...entry.students]) : liveWords.toAll,
+        entry.text ?? '',
+      );
     case 'seatsChanged':
       return lines.seatsChanged(student, entry.from, entry.group);
     case 'callMade':

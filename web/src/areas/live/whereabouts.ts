@@ -17,9 +17,22 @@ export function noteOf(lesson: Lesson, student: Student): string {
   const shown = placeOf(student);
   if (place === 'inPlace' || shown === 'excused' || shown === 'notArrived') return words.live.place[shown];
   const group = at === null ? undefined : lesson.floor.groups.find((one) => one.id === at);
-  const seen =
-    at === 'main' ? words.live.inMain : group === undefined ? words.live.inOther : words.live.inGroup(group.name);
+  const room = lesson.rooms.find((one) => one.id === at);
+  const name = group?.name ?? room?.name;
+  const seen = at === 'main' ? words.live.inMain : name === undefined ? words.live.inOther : words.live.inGroup(name);
   return `${words.live.place[place]}: ${at === null ? words.live.because[because] : seen}`;
+}
+
+/** Where a student is to be or is seen instead of at their table, as short as a tag has room for; '' at their table. */
+export function awayText(lesson: Lesson, student: Student): string {
+  const nameOf = (place: string) =>
+    place === 'main'
+      ? words.live.mainShort
+      : (lesson.floor.groups.find((one) => one.id === place)?.name ??
+        lesson.rooms.find((one) => one.id === place)?.name ??
+        '');
+  if (student.aside !== null) return words.live.toBe(nameOf(student.aside));
+  return student.place === 'elsewhere' && student.at !== null ? words.live.seenAt(nameOf(student.at)) : '';
 }
 
 /** Those who count today: on the list, seated (while groups are out), not absent. */

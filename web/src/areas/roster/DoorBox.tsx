@@ -1,9 +1,12 @@
 import { useQueryClient } from '@tanstack/react-query';
 import type { Schema } from '../../api/client';
 import { Button } from '../../ui/Button';
+import { Choice } from '../../ui/Choice';
 import { words } from '../../words';
 import { DoorSign } from './DoorSign';
 import { useDoor } from './useDoor';
+
+const modes: Schema['DoorMode'][] = ['open', 'checked', 'passOnly'];
 
 /** How students come in: the door word, and what can be done about it. */
 export function DoorBox({ data }: { data: Schema['ClassView'] }) {
@@ -39,6 +42,15 @@ export function DoorBox({ data }: { data: Schema['ClassView'] }) {
           />
           {words.door.cannotRead}
         </label>
+        <Choice
+          label={words.door.mode}
+          hidden
+          className="text-ink"
+          value={data.door}
+          disabled={door.names.isPending}
+          options={modes.map((mode) => ({ value: mode, label: words.door.modes[mode] }))}
+          onChange={(mode) => door.names.mutate({ mode })}
+        />
         <Button look="quiet" onClick={() => door.renew.mutate()} busy={door.renew.isPending}>
           {words.door.renew}
         </Button>

@@ -8,12 +8,15 @@ const students = [
   { id: 'zofia', name: 'Zofia Wójcik' },
 ];
 
-function open(guests: { id: string; typed: string; student: string | null }[]) {
+function open(guests: { id: string; typed: string; student: string | null; taken: boolean }[]) {
   const letIn = vi.fn();
   const notNow = vi.fn();
-  const door = { letIn: { mutate: letIn, isPending: false }, notNow: { mutate: notNow, isPending: false } };
+  const asGuest = vi.fn();
+  const letAllIn = vi.fn();
+  const press = (mutate: () => void) => ({ mutate, isPending: false });
+  const door = { letIn: press(letIn), notNow: press(notNow), asGuest: press(asGuest), letAllIn: press(letAllIn) };
   render(<Doorway guests={guests} students={students} door={door as unknown as ReturnType<typeof useDoor>} />);
-  return { letIn, notNow };
+  return { letIn, notNow, asGuest, letAllIn };
 }
 
 describe('the doorway', () => {
@@ -23,7 +26,7 @@ describe('the doorway', () => {
   });
 
   it('asks who somebody is, and lets nobody in before that is said', async () => {
-    const { letIn } = open([{ id: 'g1', typed: 'Beanie', student: null }]);
+    const { letIn } = open([{ id: 'g1', typed: 'Beanie', student: null, taken: false }]);
     expect(screen.getByRole('button', { name: 'Let in' })).toBeDisabled();
     const choice = screen.getByRole('combobox', { name: 'Who is “Beanie”?' });
     fireEvent.change(choice, { target: { value: 'wojcik' } });
@@ -34,11 +37,23 @@ describe('the doorway', () => {
   });
 
   it('offers who it would be where another device has that name; one press lets them in', () => {
-    const { letIn, notNow } = open([{ id: 'g1', typed: 'ada lund', student: 'ada' }]);
+    const { letIn, notNow } = open([{ id: 'g1', typed: 'ada lund', student: 'ada', taken: true }]);
     expect(screen.getByText('Another device has this name.')).toBeInTheDocument();
     fireEvent.click(screen.getByRole('button', { name: 'Let in' }));
     expect(letIn).toHaveBeenCalledWith({ guest: 'g1', student: 'ada' });
     fireEvent.click(screen.getByRole('button', { name: 'Not now' }));
     expect(notNow).toHaveBeenCalledWith('g1');
+  });
+
+  it('lets in all at once whose name is clear and free, and a guest who is on no list', () => {
+    const { letAllIn, asGuest } = open([
+      { id: 'g1', typed: 'ada lund', student: 'ada', taken: false },
+      { id: 'g2', typed: 'zofia', student: 'zofia', taken: false },
+      { id: 'g3', typed: 'Aunt Mary', student: null, taken: false },
+    ]);
+    fireEvent.click(screen.getByRole('button', { name: 'Let all 2 in whose name is clear' }));
+    expect(letAllIn).toHaveBeenCalledOnce();
+    fireEvent.click(screen.getByRole('button', { name: 'A guest: let in' }));
+    expect(asGuest).toHaveBeenCalledWith('g3');
   });
 });

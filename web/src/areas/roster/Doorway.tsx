@@ -13,16 +13,16 @@ type Door = ReturnType<typeof useDoor>;
 
 function Guest({ guest, students, door }: { guest: Schema['DoorwayView']; students: Named[]; door: Door }) {
   const [chosen, setChosen] = useState<string | null>(guest.student);
-  const busy = door.letIn.isPending || door.notNow.isPending;
+  const busy = door.letIn.isPending || door.notNow.isPending || door.asGuest.isPending;
   return (
     <li className="border-t border-line py-2">
       <p className="font-semibold wrap-anywhere">{words.door.typed(guest.typed)}</p>
-      {guest.student !== null && <p className="text-sm text-soft">{words.door.doubly}</p>}
+      {guest.taken && <p className="text-sm text-soft">{words.door.doubly}</p>}
       <div className="mt-1 flex items-center gap-2">
         <span className="shrink-0 text-sm">{words.door.thisIs}</span>
         <ChooseStudent label={words.door.whoIs(guest.typed)} students={students} chosen={chosen} onChoose={setChosen} />
       </div>
-      <div className="mt-2 flex gap-2">
+      <div className="mt-2 flex flex-wrap gap-2">
         <Button
           disabled={chosen === null}
           busy={busy}
@@ -30,6 +30,11 @@ function Guest({ guest, students, door }: { guest: Schema['DoorwayView']; studen
         >
           {words.door.letIn}
         </Button>
+        {guest.student === null && (
+          <Button look="quiet" busy={busy} onClick={() => door.asGuest.mutate(guest.id)}>
+            {words.door.guest}
+          </Button>
+        )}
         <Button look="quiet" busy={busy} onClick={() => door.notNow.mutate(guest.id)}>
           {words.door.notNow}
         </Button>
@@ -49,11 +54,17 @@ export function Doorway({
   door: Door;
 }) {
   if (guests.length === 0) return null;
+  const clear = guests.filter((guest) => guest.student !== null && !guest.taken);
   return (
     <section aria-label={words.door.waiting(guests.length)} className="mb-4 border-2 border-ink bg-wash p-3">
       <div role="status">
         <h2 className="font-head font-semibold">{words.door.waiting(guests.length)}</h2>
       </div>
+      {clear.length > 1 && (
+        <Button className="mt-2" busy={door.letAllIn.isPending} onClick={() => door.letAllIn.mutate()}>
+          {words.door.letAllIn(clear.length)}
+        </Button>
+      )}
       <ul className="mt-1 max-h-80 overflow-y-auto">
         {guests.map((guest) => (
           <Guest key={guest.id} guest={guest} students={students} door={door} />

@@ -45,5 +45,13 @@ export function useDoor(classId: string, onDone: () => unknown) {
     mutationFn: (id: string) => take(api.DELETE('/api/staff/classes/{id}/doorway/{guest}', guest(id))),
     ...settle,
   });
-  return { names, renew, freeAll, free, correct, letIn, notNow };
+  const letAllIn = useMutation({
+    mutationFn: () => take(api.POST('/api/staff/classes/{id}/doorway', path)),
+    ...settle,
+  });
+  const asGuest = useMutation({
+    mutationFn: (id: string) => take(api.POST('/api/staff/classes/{id}/doorway/{guest}/guest', guest(id))),
+    ...settle,
+  });
+  return { letAllIn, asGuest, names, renew, freeAll, free, correct, letIn, notNow };
 }

@@ -35,6 +35,7 @@ function now(more: Partial<Now> = {}): Now {
     moments: null,
     aside: null,
     fetchedAt: null,
+    otherDevice: null,
     group,
     segment: { kind: 'round', instructions: 'Read the sheet.', endsAt: null },
     round: 'r',

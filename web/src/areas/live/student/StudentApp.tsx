@@ -18,6 +18,7 @@ import { AsideSoon } from './Aside';
 import { Fetched, placeNow } from './Fetched';
 import { GoButton } from './GoButton';
 import { NowPage } from './NowPage';
+import { OtherDevice } from './OtherDevice';
 import { useMoved, type Moved } from './useMoved';
 import { useNow } from './useNow';
 
@@ -216,12 +217,13 @@ export function StudentApp({ outside: isOutside = false, typed = '' }: { outside
   return (
     <main className="mx-auto min-h-screen w-full max-w-xl p-5">
       <LineNote slow={words.lineSlow} down={words.lineDown} />
+      {now.otherDevice !== null && <OtherDevice guest={now.otherDevice} onDone={look} />}
       {phase === 'comingBack' && <ComingBack seconds={seconds} />}
       {phase === 'out' && now.aside !== null && now.aside.from > serverNow && (
         <AsideSoon aside={now.aside} serverNow={serverNow} />
       )}
       {!now.over && now.lesson !== null && (
-        <Fetched now={now} place={placeNow(now, isOut, serverNow)} serverNow={serverNow} />
+        <Fetched now={now} place={placeNow(now, isOut, serverNow)} serverNow={serverNow} withWay={sheet !== null} />
       )}
       {phase !== 'back' && <Notice notices={now.notices} serverNow={serverNow} />}
       {moved !== null && group !== null && phase !== 'back' ? (

@@ -16,6 +16,7 @@ const now: Now = {
   moments: null,
   aside: null,
   fetchedAt: null,
+  otherDevice: null,
   group: null,
   segment: null,
   round: null,

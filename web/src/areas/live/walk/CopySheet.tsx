@@ -7,7 +7,10 @@ import { words } from '../../../words';
 import { Answers } from './Answers';
 import { neighbour, type Row } from './rows';
 
-interface At { copy: string; page: string }
+interface At {
+  copy: string;
+  page: string;
+}
 const arrows = ['ArrowUp', 'ArrowDown', 'ArrowLeft', 'ArrowRight'] as const;
 
 const isTyping = (target: EventTarget | null) =>

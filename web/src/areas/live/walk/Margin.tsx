@@ -53,7 +53,7 @@ export function Margin({
   });
   const notes = copy.notes.filter((note) => note.slot === slot);
   return (
-    <aside aria-label={said.title} className="mt-1 border-l-4 border-accent pl-3 text-sm">
+    <aside aria-label={said.title} className="mt-1 ml-1 border-l-2 border-dashed border-ink pl-3 text-sm">
       {notes.map((note) => (
         <div key={note.id} className="py-1">
           <p className="wrap-anywhere">
@@ -81,7 +81,7 @@ export function Margin({
         </div>
       ))}
       {text === null ? (
-        <Button look="quiet" className="text-sm" onClick={() => setText('')}>
+        <Button look="quiet" className="-ml-2 text-sm" onClick={() => setText('')}>
           {said.write}
         </Button>
       ) : (

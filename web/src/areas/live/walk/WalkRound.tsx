@@ -10,7 +10,9 @@ import { Tabs } from '../../../ui/Tabs';
 import { list, words } from '../../../words';
 import { liveWords } from '../../../words/live';
 import { timeText } from '../../lesson/when';
+import { copy as fillWords } from '../../../words/copy';
 import { asked } from '../../materials/answers';
+import { blocksOf, isAlone, isSlot } from '../../materials/blocks';
 import { signalOf, stateOf } from '../signals';
 import { Answers } from './Answers';
 import { CopySheet } from './CopySheet';
@@ -25,17 +27,36 @@ const writingFor = 4_000;
 const largeAtOnce = 12;
 const largeOfMany = 8;
 
-function Head({ row, now, lesson, onOpen }: { row: Row; now: number; lesson: Lesson; onOpen?: () => void }) {
+/** Whose copy it is, how far it is, and how its group stands. */
+function Head({
+  row,
+  now,
+  lesson,
+  fresh = false,
+  onOpen,
+}: {
+  row: Row;
+  now: number;
+  lesson: Lesson;
+  fresh?: boolean;
+  onOpen?: () => void;
+}) {
   const { group, title } = row;
   const signal = group === null ? undefined : signalOf(lesson, group.id);
   const state = signal === undefined ? undefined : stateOf(signal, lesson.round.moments.outAt, now);
-  const silent = lesson.students.filter((one) => signal?.silent.includes(one.id)).map((one) => one.name);
+  // Where everybody has their own answer, it says itself who has none.
+  const isTogether = !blocksOf(row.copy.pages).some((block) => isSlot(block) && isAlone(block));
+  const silent = lesson.students.filter((one) => isTogether && signal?.silent.includes(one.id)).map((one) => one.name);
   const [done, all] = filledOf(row.copy, row.copy.pages, row.members);
   const what = (
     <>
       {group !== null && <Sign mark={group.mark} size={20} />}
       <span className="min-w-0 flex-1 font-head font-semibold wrap-anywhere">{title}</span>
-      <span className="shrink-0 text-xs text-soft">{words.work.slots(done, all)}</span>
+      {fresh ? (
+        <span className="bg-accent px-1.5 text-xs font-semibold text-on-accent">{words.work.fresh}</span>
+      ) : (
+        state === undefined && <span className="shrink-0 text-xs text-soft">{words.work.slots(done, all)}</span>
+      )}
     </>
   );
   return (
@@ -99,6 +120,7 @@ function Cell({
     .filter((answer) => now - answer.at < writingFor)
     .map((answer) => lesson.students.find((student) => student.id === answer.author)?.name)[0];
   const [done, all] = filledOf(copy, [page], row.members);
+  const at = copy.pages.indexOf(page);
   return (
     <li
       className={clsx('flex flex-col border-2 bg-sheet', fresh && 'ring-4 ring-accent')}
@@ -109,19 +131,24 @@ function Cell({
         style={{ borderColor: colour, backgroundColor: `color-mix(in oklab, ${colour} 16%, var(--sheet))` }}
       >
         {headed ? (
-          <Head row={row} now={now} lesson={lesson} onOpen={onOpen} />
+          <Head row={row} now={now} lesson={lesson} fresh={fresh} onOpen={onOpen} />
         ) : (
           <button
             type="button"
-            aria-label={words.work.openPage(title, page.title)}
+            aria-label={words.work.openPage(title, page.title === '' ? String(at + 1) : page.title)}
             onClick={onOpen}
             className="flex w-full items-center gap-2 text-left text-sm font-semibold"
           >
-            <span className="min-w-0 flex-1 truncate">{page.title}</span>
-            <span className="shrink-0 text-xs font-normal text-soft">{words.work.slots(done, all)}</span>
+            <span className="min-w-0 flex-1 truncate">
+              {page.title === '' ? fillWords.page(at + 1, copy.pages.length) : page.title}
+            </span>
+            {fresh ? (
+              <span className="bg-accent px-1.5 text-xs text-on-accent">{words.work.fresh}</span>
+            ) : (
+              <span className="shrink-0 text-xs font-normal text-soft">{words.work.slots(done, all)}</span>
+            )}
           </button>
         )}
-        {fresh && <span className="bg-accent px-1.5 text-xs font-semibold text-on-accent">{words.work.fresh}</span>}
       </div>
       <div className="max-h-80 flex-1 overflow-hidden p-3">
         <Answers
@@ -249,7 +276,7 @@ export function WalkRound({ lesson, visited = null }: { lesson: Lesson; visited?
                 aria-pressed={filter === one}
                 className={clsx(
                   'px-2 py-1',
-                  filter === one && 'bg-ink text-ground hover:bg-ink',
+                  filter === one && 'bg-ink! font-semibold text-ground!',
                   counts(one) === 0 && one !== filter && 'text-soft',
                 )}
                 onClick={() => setFilter(filter === one ? 'all' : one)}

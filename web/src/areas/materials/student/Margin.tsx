@@ -5,7 +5,10 @@ import { student as words } from '../../../words/student';
 import type { Copy } from '../blocks';
 
 type Note = Copy['notes'][number];
-interface Mate { id: string; name: string }
+interface Mate {
+  id: string;
+  name: string;
+}
 
 function OneNote({ copy, note, me, members }: { copy: Copy; note: Note; me: string; members: Mate[] }) {
   const [text, setText] = useState<string | null>(null);
