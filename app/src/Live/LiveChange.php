@@ -10,6 +10,7 @@ use FreshHuddle\App\Database\Clock;
 use FreshHuddle\App\Grouping\Event\FloorChanged;
 use FreshHuddle\App\Grouping\Grouping;
 use FreshHuddle\App\Lesson\LessonRepository;
+use FreshHuddle\App\Lesson\Round;
 use FreshHuddle\App\Rooms\Event\RoomsChanged;
 use FreshHuddle\App\Rooms\RoomReader;
 use FreshHuddle\App\Rooms\RoomWork;
@@ -112,12 +113,18 @@ final readonly class LiveChange
         if ([] === $groups) {
             return;
         }
+        $now = $this->clock->ms();
+        $rounds = $this->lessons->roundsIn($groupingId);
+        $isOut = [] !== array_filter($rounds, static fn (Round $round): bool => $round->state()->phase($now)->isOut());
         foreach ($this->rooms->ofGroups($groups) as $roomId) {
-            $this->tasks->ask(RoomWork::MEMBERS, $roomId);
+            // Whoever is moved while they are in a room is first let into the other one, and put out of this one after that.
+            $this->tasks->ask(RoomWork::MEMBERS, $roomId, null, $isOut ? RoomWork::KEEP : []);
+            if ($isOut) {
+                $this->tasks->ask(RoomWork::SHUT_OUT, $roomId, $now + RoomWork::TIME_TO_GO);
+            }
         }
         $this->stream->publish([Audience::desk($groupingId)], ['kind' => 'desk']);
-        foreach ($this->lessons->roundsIn($groupingId) as $round) {
-            $now = $this->clock->ms();
+        foreach ($rounds as $round) {
             $moves = self::moves($before, $after, $now, $students);
             if ([] !== $moves && $round->state()->phase($now)->showsGroups()) {
                 $this->em->wrapInTransaction(function () use ($round, $moves): void {

@@ -471,7 +471,7 @@ final readonly class LiveLesson
     {
         $this->tasks->ask(MoveWork::MOVE, "{$round->id}:{$event->text('student')}", $event->moment('from'));
         foreach ($this->moves->sideRooms($round->id) as $room) {
-            $this->tasks->ask(RoomWork::MEMBERS, $room);
+            $this->tasks->ask(RoomWork::SHUT_OUT, $room, ($event->moment('from') ?? $event->at) + RoomWork::TIME_TO_GO);
         }
     }
 

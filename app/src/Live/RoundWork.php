@@ -134,7 +134,7 @@ final readonly class RoundWork implements TaskHandler
     {
         $this->service->move($this->mainSession($round, $rooms));
         foreach ($this->moves->sideRooms($round->id) as $room) {
-            $this->tasks->ask(RoomWork::MEMBERS, $room);
+            $this->tasks->ask(RoomWork::SHUT_OUT, $room, $this->clock->ms() + RoomWork::TIME_TO_GO);
         }
         $this->opening->closeLater($round->grouping->id);
     }

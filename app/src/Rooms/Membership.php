@@ -28,15 +28,22 @@ final readonly class Membership
     /**
      * Brings the room about if it is not there yet, and says who may enter. Safe to do twice.
      *
+     * @param bool $keep whoever may enter now may go on doing so: nobody is put out before they have been moved
+     *
      * @return array<string, string> student's id => their way in
      *
      * @throws MeetingServiceFailed
      * @throws NoLinkYet            if somebody has to say first where it is
      * @throws NotOnTheFloor        if its table has been taken away
      */
-    public function bring(Room $room): array
+    public function bring(Room $room, bool $keep = false): array
     {
         $students = $this->students($room);
+        foreach ($keep ? $this->em->getRepository(RoomMember::class)->findBy(['room' => $room]) : [] as $member) {
+            if (null === $member->student->removedAt) {
+                $students += [$member->student->id => $member->student->name];
+            }
+        }
         $staff = $this->staff->names($room->class);
         $ways = $this->sources->get($room->source)->bring($room, $students + $staff, $this->named($room), $this->store);
         $own = array_intersect_key($ways, $students);

@@ -27,7 +27,13 @@ final readonly class RoomWork implements TaskHandler
 {
     public const MAKE = 'makeRoom';
     public const MEMBERS = 'roomMembers';
+    /** Those who may not enter any more are put out: some time after they were told where to go. */
+    public const SHUT_OUT = 'roomShutOut';
     public const CHANGE = 'changeRoom';
+    /** So long somebody who is moved may stay where they are, until the service has moved them. Milliseconds. */
+    public const TIME_TO_GO = 10_000;
+    /** With a task for members: those who are in it stay members for now. */
+    public const KEEP = ['keep' => true];
     public const CLOSE = 'closeRoom';
     /** The subject is what the meeting service calls the room. */
     public const RETIRE = 'retireRoom';
@@ -48,7 +54,7 @@ final readonly class RoomWork implements TaskHandler
 
     public static function kinds(): array
     {
-        return [self::MAKE, self::MEMBERS, self::CHANGE, self::CLOSE, self::RETIRE];
+        return [self::MAKE, self::MEMBERS, self::SHUT_OUT, self::CHANGE, self::CLOSE, self::RETIRE];
     }
 
     public function classOf(Task $task): ?string
@@ -75,7 +81,7 @@ final readonly class RoomWork implements TaskHandler
             } elseif (self::CLOSE === $task->kind) {
                 $this->opening->close($room);
             } else {
-                $links = $this->membership->bring($room);
+                $links = $this->membership->bring($room, true === ($task->data['keep'] ?? null));
                 $this->em->refresh($room);
                 if (null !== $room->externalId) {
                     $this->events->dispatch(new MembersSet($room->externalId, $room->grouping?->id, $room->group?->id, array_map(strval(...), array_keys($links))));

@@ -133,6 +133,7 @@ export const student = {
   margin: {
     title: 'From your teacher',
     answer: 'Answer',
+    answerTo: 'What you say to your teacher',
     change: 'Say it differently',
     send: 'Send it',
     not: 'Leave it',

@@ -58,7 +58,7 @@ function OneNote({ copy, note, me, members }: { copy: Copy; note: Note; me: stri
           }}
         >
           <textarea
-            aria-label={words.margin.answer}
+            aria-label={words.margin.answerTo}
             rows={2}
             maxLength={600}
             value={text}
