@@ -10,6 +10,7 @@ declare(strict_types=1);
 
 require dirname(__DIR__).'/vendor/autoload.php';
 
+use FreshHuddle\Core\Live\Visit\Fairness;
 use FreshHuddle\Core\Live\Visit\GroupAt;
 use FreshHuddle\Core\Live\Visit\VisitOrder;
 use Random\Engine\Xoshiro256StarStar;
@@ -95,9 +96,9 @@ function lesson(int $seed, callable $policy): array
             $calls[] = 60 * MINUTES - $group['calling'];
         }
     }
-    $minutes = array_column($groups, 'minutes');
+    $fair = Fairness::of(array_map(static fn (float $minutes): int => (int) round(60_000 * $minutes), array_column($groups, 'minutes')));
 
-    return ['calls' => $calls, 'stuck' => $longest, 'visited' => count(array_filter($groups, static fn (array $group): bool => $group['visits'] > 0)) / count($groups), 'spread' => max($minutes) - min($minutes)];
+    return ['calls' => $calls, 'stuck' => $longest, 'visited' => $fair->visited, 'spread' => $fair->spread / 60_000];
 }
 
 $round = 0;

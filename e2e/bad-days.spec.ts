@@ -86,6 +86,15 @@ test('with no server at all a page follows the agreed end by itself', async ({ b
   await ada.context.setOffline(true);
   await expect(ada.page.getByText('Back to the main session in')).toBeVisible({ timeout: 90_000 });
   await expect(ada.page.getByText('Go back to the main session.')).toBeVisible({ timeout: 30_000 });
+  // Back on the line, it agrees with the server.
+  await ada.context.setOffline(false);
+  await expect(ada.page.getByText('No line.')).toHaveCount(0, { timeout: 30_000 });
+  const now = (await (await ada.page.request.get('/api/student/now')).json()) as {
+    serverNow: number;
+    moments: { endsAt: number; autoSeconds: number };
+  };
+  expect(now.serverNow).toBeGreaterThanOrEqual(now.moments.endsAt + 1000 * now.moments.autoSeconds);
+  await expect(ada.page.getByText('Go back to the main session.')).toBeVisible();
 });
 
 test('where the stream cannot get through, pages ask and switch all the same', async ({ browser }) => {

@@ -91,6 +91,11 @@ test('a lesson in full: late, lost, in the wrong room, cut off, under another na
   });
 
   const rooms: Record<string, Page> = {};
+  const roomOf = (name: string): Page => {
+    const room = rooms[name];
+    if (room === undefined) throw new Error(`${name} is in no room`);
+    return room;
+  };
   await test.step('out: the service moves nobody, so Dov stays in the main session; Esi gets lost before she arrives', async () => {
     rooms.Dov = await goToRoom(of('Dov'));
     await expect(of('Dov').page.getByText('You are in the main session.')).toBeVisible({ timeout: 30_000 });
@@ -126,7 +131,7 @@ test('a lesson in full: late, lost, in the wrong room, cut off, under another na
     });
     await misbehave('fail', 0, 'move');
     await t.getByRole('button', { name: 'Take them there: Dov Brook' }).click();
-    await expect(rooms.Dov!.getByRole('heading', { name: new RegExp(await groupOf('Dov')) })).toBeVisible({
+    await expect(roomOf('Dov').getByRole('heading', { name: new RegExp(await groupOf('Dov')) })).toBeVisible({
       timeout: 45_000,
     });
     await expect(tag(t, 'Dov Brook')).toHaveAccessibleName(/in place/, { timeout: 45_000 });
@@ -191,11 +196,11 @@ test('a lesson in full: late, lost, in the wrong room, cut off, under another na
     const own = await groupOf('Ada');
     await tag(t, 'Ada Brook').click();
     await t.getByRole('button', { name: 'To The quiet corner' }).click();
-    await expect(rooms.Ada!.getByRole('heading', { name: /The quiet corner/ })).toBeVisible({ timeout: 30_000 });
+    await expect(roomOf('Ada').getByRole('heading', { name: /The quiet corner/ })).toBeVisible({ timeout: 30_000 });
     await expect(of('Ada').page.getByText('You are in The quiet corner.')).toBeVisible();
     await expect(of('Gus').page.getByText('The quiet corner')).toHaveCount(0);
     await t.getByRole('button', { name: 'Back to where they were' }).click();
-    await expect(rooms.Ada!.getByRole('heading', { name: new RegExp(own) })).toBeVisible({ timeout: 30_000 });
+    await expect(roomOf('Ada').getByRole('heading', { name: new RegExp(own) })).toBeVisible({ timeout: 30_000 });
     await expect(tag(t, 'Ada Brook')).toHaveAccessibleName(/in place/, { timeout: 30_000 });
   });
 
@@ -214,7 +219,7 @@ test('a lesson in full: late, lost, in the wrong room, cut off, under another na
     await page.getByRole('button', { name: /^Go to Group/ }).click();
     await page.getByRole('button', { name: 'Open our sheet' }).click();
     await expect(page.getByLabel('Your answer')).toHaveValue('Written with no line.');
-    await expect(rooms.Fay!.getByRole('heading', { name: /Group/ })).toBeVisible({ timeout: 45_000 });
+    await expect(roomOf('Fay').getByRole('heading', { name: /Group/ })).toBeVisible({ timeout: 45_000 });
   });
 
   await test.step('a minute more, the clock stopped and going on', async () => {
@@ -232,11 +237,11 @@ test('a lesson in full: late, lost, in the wrong room, cut off, under another na
   });
 
   await test.step('called back: Gus misses it, and is fetched', async () => {
-    await rooms.Gus!.close();
+    await roomOf('Gus').close();
     await choose(t, 'Countdown', '0 seconds');
     await t.getByRole('button', { name: /Call everybody back now/ }).click();
     for (const name of ['Ada', 'Ben', 'Chi', 'Dov', 'Hal'])
-      await expect(rooms[name]!.getByRole('heading', { name: /Main session/ })).toBeVisible({ timeout: 45_000 });
+      await expect(roomOf(name).getByRole('heading', { name: /Main session/ })).toBeVisible({ timeout: 45_000 });
     await expect(t.getByLabel('Not there yet').getByText('Gus Brook')).toBeVisible();
     await t.getByRole('button', { name: /: Gus Brook$/ }).click({ timeout: 60_000 });
     await expect(of('Gus').page.getByText('Your teacher is waiting for you in the main session.')).toBeVisible();

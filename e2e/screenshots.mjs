@@ -155,10 +155,13 @@ for (const student of students) {
 }
 await door.getByLabel('Your answer').fill('The lowest street is where the bakery is.');
 await alive();
+const mine = await (await door.request.get('/api/student/now')).json();
+await teacher.request.post(`/api/staff/copies/${mine.group.copies[0].id}/notes`, {
+  data: { slot: 'noticed', text: 'How high does the water stand there?' },
+});
+await door.getByText('How high does the water stand there?').waitFor();
+await door.getByLabel('Your answer').scrollIntoViewIfNeeded();
 await shot(door, 'student-sheet');
-await door.getByRole('button', { name: 'Reed beds', exact: true }).scrollIntoViewIfNeeded();
-await door.getByRole('button', { name: 'Reed beds', exact: true }).click();
-await shot(door, 'student-cards');
 await teacher.getByRole('tab', { name: 'Work', exact: true }).click();
 await teacher.getByText('I have seen it all').click();
 await door.getByLabel('Together').fill('The wall goes behind the yard.');
@@ -169,7 +172,15 @@ for (let i = 0; i < 9; i++) {
   await alive();
   await teacher.waitForTimeout(4_000);
 }
+await students[3].api.put('/api/student/call', { data: { about: 'stuck' } });
+await teacher.getByText('calls: is stuck').first().waitFor();
+await alive();
 await shot(teacher, 'floor-live');
+const hand = await signIn({ viewport: phone });
+await hand.goto(teacher.url());
+await hand.getByRole('button', { name: /Call everybody back/ }).waitFor();
+await shot(hand, 'teacher-phone');
+await hand.context().close();
 const other = await signIn();
 await other.goto(teacher.url());
 await other.locator('[data-stop^="table:"]').first().waitFor();
@@ -178,12 +189,31 @@ await teacher.getByRole('option', { name: '30 seconds' }).click();
 await teacher.getByRole('button', { name: /Call everybody back/ }).click();
 await door.getByText('Back to the main session in').waitFor();
 await shot(door, 'student-coming-back');
+// A lecture of 120 in 30 groups, at work.
 await other.goto('/');
 await other
   .getByRole('link', { name: /Three coasts/ })
   .first()
   .click();
 await other.locator('[data-stop^="table:"]').first().waitFor();
+const lecture = await (await other.request.get(`/api/staff/lessons/${other.url().split('/').pop()}`)).json();
+await other.request.patch(`/api/staff/segments/${lecture.round.segmentId}`, { data: { lookSeconds: 0 } });
+await other.request.post(`/api/staff/lessons/${lecture.id}/commands`, {
+  data: { kind: 'sendOut' },
+  headers: { 'Idempotency-Key': 'the-lecture-goes-out' },
+});
+for (const [i, { name }] of lecture.students.entries()) {
+  const context = await browser.newContext({ baseURL: base });
+  await context.request.post('/api/student/join', {
+    data: { doorWord: lecture.doorWord, name },
+    headers: { 'X-Forwarded-For': `203.0.113.${i + 1}` },
+  });
+  if (i % 29 === 5)
+    await context.request.put('/api/student/call', { data: { about: i % 2 === 0 ? 'question' : 'look' } });
+  await context.close();
+  if (i > 90) break;
+}
+await settle(other);
 await shot(other, 'floor-30-groups');
 
 // The evening class chooses its own tables.

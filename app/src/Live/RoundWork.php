@@ -106,11 +106,15 @@ final readonly class RoundWork implements TaskHandler
     private function say(Task $task, array $rooms): void
     {
         $groups = \is_string($task->data['groups'] ?? null) && '' !== $task->data['groups'] ? explode('|', $task->data['groups']) : [];
-        // What is said to single students is said on their pages, and not in a room others are in.
-        $isToAll = '' === ($task->data['to'] ?? '');
-        $to = $isToAll ? array_keys($rooms) : array_keys(array_intersect($rooms, $groups));
+        $text = \is_string($task->data['text'] ?? null) ? $task->data['text'] : '';
+        $students = \is_string($task->data['to'] ?? null) ? trim($task->data['to'], '|') : '';
+        $to = '' === $students ? array_keys($rooms) : array_keys(array_intersect($rooms, $groups));
         if ([] !== $to) {
-            $this->service->say(array_map(strval(...), $to), \is_string($task->data['text'] ?? null) ? $task->data['text'] : '');
+            $this->service->say(array_map(strval(...), $to), $text);
+        }
+        // What is said to single students is not said in a room others are in.
+        foreach ('' === $students || [] !== $groups ? [] : explode('|', $students) as $student) {
+            $this->service->tell($student, $text);
         }
     }
 

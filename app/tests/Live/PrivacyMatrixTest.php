@@ -116,26 +116,32 @@ final class PrivacyMatrixTest extends AppTestCase
     private function bringTo(string $phase): void
     {
         $this->asTeacher();
-        $id = $this->lesson->text('id');
-        $command = fn (array $body): Json => $this->ask('POST', "/api/staff/lessons/{$id}/commands", $body, ['Idempotency-Key' => Uuid::v4()->toRfc4122()])->is(200);
         if ('planned' === $phase) {
             return;
         }
-        $this->setRound($id, ['lookSeconds' => 'looking' === $phase ? 120 : 0]);
-        $command(['kind' => 'sendOut']);
+        $this->setRound($this->lesson->text('id'), ['lookSeconds' => 'looking' === $phase ? 120 : 0]);
+        $this->give(['kind' => 'sendOut']);
         if ('looking' !== $phase) {
             $this->db()->executeStatement("UPDATE round SET moments = jsonb_set(moments, '{outAt}', to_jsonb((moments ->> 'lookFrom')::bigint))");
             $this->othersAreBusy();
         }
         match ($phase) {
-            'aside' => $command(['kind' => 'takeAside', 'students' => [$this->lesson->text('floor.groups.0.students.0')], 'place' => 'main']),
-            'comingBack' => $command(['kind' => 'callBack', 'seconds' => 120]),
-            'back' => $command(['kind' => 'callBack', 'seconds' => 0]),
+            'aside' => $this->give(['kind' => 'takeAside', 'students' => [$this->lesson->text('floor.groups.0.students.0')], 'place' => 'main']),
+            'comingBack' => $this->give(['kind' => 'callBack', 'seconds' => 120]),
+            'back' => $this->give(['kind' => 'callBack', 'seconds' => 0]),
             default => null,
         };
         if ('back' === $phase) {
             $this->db()->executeStatement("UPDATE round SET moments = jsonb_set(moments, '{backAt}', to_jsonb((moments ->> 'outAt')::bigint))");
         }
+    }
+
+    /**
+     * @param array<string, mixed> $command
+     */
+    private function give(array $command): void
+    {
+        $this->ask('POST', '/api/staff/lessons/'.$this->lesson->text('id').'/commands', $command, ['Idempotency-Key' => Uuid::v4()->toRfc4122()])->is(200);
     }
 
     /**

@@ -26,7 +26,7 @@ use Symfony\Component\Uid\Uuid;
  */
 final class ReplayTest extends AppTestCase
 {
-    private const PRESSES = 60;
+    private const PRESSES = 45;
 
     #[DataProvider('seeds')]
     public function test_a_lesson_of_any_presses_can_be_replayed_to_any_moment(int $seed): void
@@ -53,7 +53,7 @@ final class ReplayTest extends AppTestCase
                 self::assertEquals($said[$seq], [RoundState::after($events), Signals::after($events), Moves::after($events)], "as it was at {$seq}");
             }
         }
-        self::assertGreaterThan(15, $replayed);
+        self::assertGreaterThan(10, $replayed);
 
         $last = $this->said($lesson);
         $this->db()->executeStatement("UPDATE group_signal SET visits = 9, mark = 'seen'");
@@ -67,7 +67,7 @@ final class ReplayTest extends AppTestCase
      */
     public static function seeds(): iterable
     {
-        foreach ([1, 2, 3, 4] as $seed) {
+        foreach ([1, 2] as $seed) {
             yield "lesson {$seed}" => [$seed];
         }
     }

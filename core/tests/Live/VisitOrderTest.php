@@ -8,6 +8,7 @@ use FreshHuddle\Core\Live\Visit\GroupAt;
 use FreshHuddle\Core\Live\Visit\NextVisit;
 use FreshHuddle\Core\Live\Visit\Reason;
 use FreshHuddle\Core\Live\Visit\VisitOrder;
+use FreshHuddle\Core\Live\Work\Stillness;
 use PHPUnit\Framework\TestCase;
 use Random\Engine\Xoshiro256StarStar;
 use Random\Randomizer;
@@ -91,7 +92,7 @@ final class VisitOrderTest extends TestCase
             foreach ($order as $next) {
                 $group = $groups[$next->group];
                 self::assertSame(null !== $group->calledAt, Reason::Called === $next->reason);
-                $silent = max($group->changedAt ?? self::OUT, $group->visitedAt ?? self::OUT) + VisitOrder::CALLS_AFTER;
+                $silent = max($group->changedAt ?? self::OUT, $group->visitedAt ?? self::OUT) + Stillness::CALLS_AFTER;
                 $calls = $group->calledAt ?? ($group->progress < 1.0 && $silent <= $now ? $silent : null);
                 $rank = null !== $calls ? [0, $calls] : [1, $group->visits];
                 self::assertTrue($last <= $rank, "seed {$seed}");

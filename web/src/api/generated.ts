@@ -7299,6 +7299,8 @@ export interface components {
             filled: number;
             slots: number;
             silent: string[];
+            done: boolean;
+            stillFrom: number;
         };
         GroupView: {
             id: string;

@@ -22,6 +22,8 @@ final readonly class GroupSignalView
      * @param int            $filled    slots with something in them
      * @param int            $slots     all of them
      * @param list<string>   $silent    members who have written nothing
+     * @param bool           $done      all of it is filled, or the group says that it is done
+     * @param int            $stillFrom from when on the group is still, unless something stirs; milliseconds since 1970
      */
     public function __construct(
         public string $groupId,
@@ -36,6 +38,8 @@ final readonly class GroupSignalView
         public int $filled,
         public int $slots,
         public array $silent,
+        public bool $done,
+        public int $stillFrom,
     ) {
     }
 }

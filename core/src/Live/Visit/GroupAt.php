@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace FreshHuddle\Core\Live\Visit;
 
+use FreshHuddle\Core\Live\Work\Stillness;
+
 /**
  * How a group stands at a moment, as far as whoever goes round can know it. Moments are milliseconds since 1970.
  */
@@ -30,5 +32,15 @@ final readonly class GroupAt
         public int $missing = 0,
         public int $silent = 0,
     ) {
+    }
+
+    /**
+     * @param int $outAt since when groups have been at work
+     *
+     * @return int since when nothing has stirred there
+     */
+    public function still(int $outAt): int
+    {
+        return Stillness::since($this->changedAt, $this->visitedAt, $outAt);
     }
 }

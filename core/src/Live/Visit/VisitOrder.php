@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace FreshHuddle\Core\Live\Visit;
 
+use FreshHuddle\Core\Live\Work\Stillness;
+
 /**
  * Whom to visit next. Who calls comes first, by how long they have waited: aloud, or by having been still for so long that
  * it is taken for a call. Then everybody is visited once before anybody
@@ -15,10 +17,6 @@ namespace FreshHuddle\Core\Live\Visit;
  */
 final class VisitOrder
 {
-    /** A group in which nothing has changed for so long is still. Milliseconds. */
-    public const STILL_AFTER = 150_000;
-    /** One that has been still for so long is taken to call: those who are stuck and say nothing wait longest. Milliseconds. */
-    public const CALLS_AFTER = 300_000;
     /** So far below the middle group a group is behind. */
     public const BEHIND_BY = 0.2;
 
@@ -40,7 +38,7 @@ final class VisitOrder
                 continue;
             }
             $next = self::reason($group, $now, $outAt, $middle);
-            $calls = $group->calledAt ?? self::callsSilently($group, $now, $outAt);
+            $calls = $group->calledAt ?? Stillness::calls($group->still($outAt), $group->progress >= 1.0, $now);
             $rank = null !== $calls
                 ? [0, 0, 0, $calls, $i]
                 : [1, $group->visits, -self::need($group, $now, $outAt, $middle), $group->visitedAt ?? $outAt, $i];
@@ -51,21 +49,11 @@ final class VisitOrder
         return array_column($ranked, 1);
     }
 
-    /**
-     * @return int|null since when it has been still for so long that it is taken to call; null: it has not
-     */
-    private static function callsSilently(GroupAt $group, int $now, int $outAt): ?int
-    {
-        $since = max($group->changedAt ?? $outAt, $group->visitedAt ?? $outAt) + self::CALLS_AFTER;
-
-        return $group->progress < 1.0 && $since <= $now ? $since : null;
-    }
-
     private static function reason(GroupAt $group, int $now, int $outAt, float $middle): NextVisit
     {
         return match (true) {
             null !== $group->calledAt => new NextVisit($group->id, Reason::Called, $group->calledAt),
-            self::isStill($group, $now, $outAt) => new NextVisit($group->id, Reason::Still, $group->changedAt ?? $outAt),
+            Stillness::isStill($group->still($outAt), $group->progress >= 1.0, $now) => new NextVisit($group->id, Reason::Still, $group->changedAt ?? $outAt),
             $group->progress < $middle - self::BEHIND_BY => new NextVisit($group->id, Reason::Behind, $outAt),
             $group->missing > 0 => new NextVisit($group->id, Reason::Missing, $group->missing),
             null !== $group->changedAt && $group->silent > 0 => new NextVisit($group->id, Reason::Silent, $group->silent),
@@ -79,18 +67,10 @@ final class VisitOrder
      */
     private static function need(GroupAt $group, int $now, int $outAt, float $middle): int
     {
-        return (self::isStill($group, $now, $outAt) ? 8 : 0)
+        return (Stillness::isStill($group->still($outAt), $group->progress >= 1.0, $now) ? 8 : 0)
             + ($group->progress < $middle - self::BEHIND_BY ? 4 : 0)
             + ($group->missing > 0 ? 2 : 0)
             + (null !== $group->changedAt && $group->silent > 0 ? 1 : 0);
-    }
-
-    /**
-     * Whoever is done may sit still.
-     */
-    private static function isStill(GroupAt $group, int $now, int $outAt): bool
-    {
-        return $group->progress < 1.0 && $now - max($group->changedAt ?? $outAt, $group->visitedAt ?? $outAt) >= self::STILL_AFTER;
     }
 
     /**

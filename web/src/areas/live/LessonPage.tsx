@@ -401,7 +401,7 @@ function Lesson({ lesson, connected }: { lesson: Schema['LessonView']; connected
                   earOf={earOf}
                   stateOf={(group) => {
                     const signal = signalOf(lesson, group.id);
-                    return signal === undefined ? undefined : stateOf(signal, lesson.round.moments.outAt, now);
+                    return signal === undefined ? undefined : stateOf(signal, now);
                   }}
                   moreOfTable={(group, onClose) => {
                     const signal = signalOf(lesson, group.id);

@@ -11,7 +11,6 @@ import { timeText } from '../lesson/when';
 import { liveWords } from '../../words/live';
 import { Away } from './Away';
 import { NoticeBox } from './NoticeBox';
-import { isDone } from './signals';
 import { comingBackUntil, type Phase } from './phase';
 import { command, useCommand } from './useCommand';
 import { expected, missing, noteOf } from './whereabouts';
@@ -137,7 +136,7 @@ export function LivePanel({
   const [seconds, setSeconds] = useState(lesson.round.callBackSeconds);
   const { moments } = lesson.round;
   const groups = lesson.signals;
-  const done = groups.filter(isDone).length;
+  const done = groups.filter((one) => one.done).length;
   const coming = lesson.round.notices.filter((one) => one.dueAt !== null && one.dueAt > now);
   const choices = [...new Set([...lengths, lesson.round.callBackSeconds])].sort((a, b) => a - b);
   return (

@@ -15,25 +15,27 @@ const signal: Schema['GroupSignalView'] = {
   filled: 2,
   slots: 4,
   silent: [],
+  done: false,
+  stillFrom: 1_150_000,
 };
 const now = 1_060_000;
 
 describe('what stands under a table while its group is at work', () => {
   it('is its call before anything else', () => {
     const call = { by: 'a', about: 'stuck' as const, at: now, seenAt: null };
-    expect(stateOf({ ...signal, call, name: 'Ines' }, 0, now)).toEqual({ text: 'calls: is stuck', strong: true });
+    expect(stateOf({ ...signal, call, name: 'Ines' }, now)).toEqual({ text: 'calls: is stuck', strong: true });
   });
   it('is who is there, or how far it is, and how often it was visited', () => {
-    expect(stateOf({ ...signal, name: 'Ines' }, 0, now).text).toBe('Ines is there');
-    expect(stateOf({ ...signal, slots: 0, filled: 0 }, 0, now).text).toBe('not visited');
-    expect(stateOf({ ...signal, visits: 2 }, 0, now)).toEqual({ text: '2/4 filled · visited 2×', strong: false });
+    expect(stateOf({ ...signal, name: 'Ines' }, now).text).toBe('Ines is there');
+    expect(stateOf({ ...signal, slots: 0, filled: 0 }, now).text).toBe('not visited');
+    expect(stateOf({ ...signal, visits: 2 }, now)).toEqual({ text: '2/4 filled · visited 2×', strong: false });
   });
   it('is that nothing has changed for long, unless it is done', () => {
-    expect(stateOf(signal, 0, now + 200_000)).toEqual({ text: 'still for 4 min', strong: true });
-    expect(stateOf({ ...signal, filled: 4 }, 0, now + 200_000).strong).toBe(false);
+    expect(stateOf(signal, now + 200_000)).toEqual({ text: 'still for 4 min', strong: true });
+    expect(stateOf({ ...signal, filled: 4, done: true }, now + 200_000).strong).toBe(false);
   });
   it('names the mark that lies there', () => {
-    expect(stateOf({ ...signal, mark: 'wellDone' }, 0, now).text).toContain('Well done');
+    expect(stateOf({ ...signal, mark: 'wellDone' }, now).text).toContain('Well done');
   });
 });
 

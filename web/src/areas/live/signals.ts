@@ -5,8 +5,8 @@ type Lesson = Schema['LessonView'];
 type Signal = Schema['GroupSignalView'];
 type Next = Schema['NextVisitView'];
 
-/** A group in which nothing has changed for so long is said to be still; as the server judges it. */
-export const stillAfter = 150_000;
+/** Nothing stirs in a group for so long before it is said to be still, as the server judges it; milliseconds. */
+const stillAfter = 150_000;
 
 export const signalOf = (lesson: Pick<Lesson, 'signals'>, group: string): Signal | undefined =>
   lesson.signals.find((one) => one.groupId === group);
@@ -31,23 +31,18 @@ export function reasonText(next: Next, signal: Signal | undefined, now: number):
   }
 }
 
-/** A group that has filled all there is to fill, or says that it is done. */
-export const isDone = (signal: Signal): boolean =>
-  (signal.slots > 0 && signal.filled >= signal.slots) || signal.call?.about === 'done';
-
-/** For how long nothing has changed in a group, and nobody has been there; milliseconds. */
-export const stillFor = (signal: Signal, outAt: number | null, now: number): number =>
-  now - Math.max(signal.changedAt ?? outAt ?? now, signal.visitedAt ?? 0);
+/** Whether nothing has stirred in a group for a while, and it is not done. */
+export const isStill = (signal: Signal, now: number): boolean => !signal.done && now >= signal.stillFrom;
 
 /** What stands under a table while its group is at work: what asks for attention first. */
-export function stateOf(signal: Signal, outAt: number | null, now: number): { text: string; strong: boolean } {
+export function stateOf(signal: Signal, now: number): { text: string; strong: boolean } {
   const said = liveWords.table;
   const mark = signal.mark === null ? '' : ` · ${liveWords.marks[signal.mark]}`;
   if (signal.call !== null) return { text: said.calls(liveWords.about[signal.call.about]) + mark, strong: true };
   if (signal.name !== null) return { text: said.with(signal.name) + mark, strong: false };
-  const still = stillFor(signal, outAt, now);
-  if (isDone(signal)) return { text: `${said.done} · ${said.visits(signal.visits)}${mark}`, strong: false };
-  if (still >= stillAfter) return { text: said.still(still / 1_000) + mark, strong: true };
+  if (signal.done) return { text: `${said.done} · ${said.visits(signal.visits)}${mark}`, strong: false };
+  if (isStill(signal, now))
+    return { text: said.still((now - signal.stillFrom + stillAfter) / 1_000) + mark, strong: true };
   const work = signal.slots === 0 ? '' : `${said.slots(signal.filled, signal.slots)} · `;
   return { text: `${work}${said.visits(signal.visits)}${mark}`, strong: false };
 }

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import type { Schema } from '../../api/client';
-import { expected, missing, noteOf } from './whereabouts';
+import { awayText, expected, missing, noteOf } from './whereabouts';
 
 type Student = Schema['SeatedStudent'];
 const student = (id: string, place: Student['place'], more: Partial<Student> = {}): Student =>
@@ -10,6 +10,7 @@ const lesson = (students: Student[], seated: string[] = []) =>
     endedAt: null,
     students,
     floor: { groups: [{ id: 'q', name: 'Quayside', students: seated }] },
+    rooms: [{ id: 'side', name: 'The quiet corner' }],
   }) as unknown as Schema['LessonView'];
 
 describe('where a student is, in words', () => {
@@ -62,5 +63,21 @@ describe('who counts', () => {
       student('lost', 'lost', { because: 'silent' }),
     ];
     expect(missing(some).map((one) => one.id)).toEqual(['lost', 'wrong', 'walking', 'never', 'absent']);
+  });
+});
+
+describe('what stands under a name of somebody who is not at their table', () => {
+  it.each([
+    ['→ The quiet corner', { aside: 'side' }],
+    ['→ main session', { aside: 'main' }],
+    ['in Quayside', { at: 'q' }],
+    ['in main session', { at: 'main' }],
+  ] as const)('%s', (text, more) => {
+    const ada = student('ada', 'elsewhere', { aside: null, ...more });
+    expect(awayText(lesson([ada]), ada)).toBe(text);
+  });
+  it('is nothing at their table', () => {
+    const ada = student('ada', 'inPlace', { aside: null, at: 'q' });
+    expect(awayText(lesson([ada]), ada)).toBe('');
   });
 });

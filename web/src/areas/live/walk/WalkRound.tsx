@@ -25,7 +25,9 @@ type Page = Whole<Schema['CopyView']>['pages'][number];
 const writingFor = 4_000;
 /** So many copies are shown large; of more only those that are worth a look. */
 const largeAtOnce = 12;
-const largeOfMany = 8;
+const largeOfMany = 6;
+/** Of so many copies with several pages each page is shown as small as it can be read. */
+const smallFrom = 3;
 
 /** Whose copy it is, how far it is, and how its group stands. */
 function Head({
@@ -43,7 +45,7 @@ function Head({
 }) {
   const { group, title } = row;
   const signal = group === null ? undefined : signalOf(lesson, group.id);
-  const state = signal === undefined ? undefined : stateOf(signal, lesson.round.moments.outAt, now);
+  const state = signal === undefined ? undefined : stateOf(signal, now);
   // Where everybody has their own answer, it says itself who has none.
   const isTogether = !blocksOf(row.copy.pages).some((block) => isSlot(block) && isAlone(block));
   const silent = lesson.students.filter((one) => isTogether && signal?.silent.includes(one.id)).map((one) => one.name);
@@ -121,6 +123,7 @@ function Cell({
     .map((answer) => lesson.students.find((student) => student.id === answer.author)?.name)[0];
   const [done, all] = filledOf(copy, [page], row.members);
   const at = copy.pages.indexOf(page);
+  const pageName = page.title === '' ? fillWords.page(at + 1, copy.pages.length) : page.title;
   return (
     <li
       className={clsx('flex flex-col border-2 bg-sheet', fresh && 'ring-4 ring-accent')}
@@ -131,7 +134,10 @@ function Cell({
         style={{ borderColor: colour, backgroundColor: `color-mix(in oklab, ${colour} 16%, var(--sheet))` }}
       >
         {headed ? (
-          <Head row={row} now={now} lesson={lesson} fresh={fresh} onOpen={onOpen} />
+          <>
+            <Head row={row} now={now} lesson={lesson} fresh={fresh} onOpen={onOpen} />
+            {copy.pages.length > 1 && <p className="text-xs font-semibold wrap-anywhere">{pageName}</p>}
+          </>
         ) : (
           <button
             type="button"
@@ -150,7 +156,7 @@ function Cell({
           </button>
         )}
       </div>
-      <div className="max-h-80 flex-1 overflow-hidden p-3">
+      <div className="max-h-60 flex-1 overflow-hidden p-3">
         <Answers
           copy={copy}
           page={page}
@@ -171,23 +177,104 @@ function Cell({
   );
 }
 
-/** A copy that is not worth a look just now, where there are many. */
-function Strip({ row, seen, onOpen }: { row: Row; seen: Seen; onOpen: () => void }) {
+/** One page of one copy as small as it can be read: how far it is, and what was written last. */
+function Mini({
+  row,
+  page,
+  lesson,
+  seen,
+  onOpen,
+}: {
+  row: Row;
+  page: Page;
+  lesson: Lesson;
+  seen: Seen;
+  onOpen: () => void;
+}) {
+  const { copy, group, title } = row;
+  const colour = group === null ? 'var(--ink)' : markOf(group.mark).colour;
+  const [done, all] = filledOf(copy, [page], row.members);
+  const at = copy.pages.indexOf(page);
+  const fresh = isFresh(copy, page, seen);
+  const last = answersOn(copy, page)
+    .filter((answer) => answer.text.trim() !== '')
+    .sort((a, b) => b.at - a.at)[0];
+  const block = page.blocks.find((one) => one.id === last?.slot);
+  const isText = block?.kind === 'each' || block?.kind === 'together';
+  const author = lesson.students.find((one) => one.id === last?.author)?.name;
+  return (
+    <li className={clsx('border bg-sheet', fresh && 'ring-4 ring-accent')} style={{ borderColor: colour }}>
+      <button
+        type="button"
+        aria-label={words.work.openPage(title, page.title === '' ? String(at + 1) : page.title)}
+        onClick={onOpen}
+        className="block size-full px-2 py-1 text-left text-sm"
+      >
+        <span className="flex items-center gap-2">
+          <span className="min-w-0 flex-1 truncate font-semibold">
+            {page.title === '' ? fillWords.page(at + 1, copy.pages.length) : page.title}
+          </span>
+          <span className={clsx('shrink-0 text-xs', fresh ? 'bg-accent px-1 text-on-accent' : 'text-soft')}>
+            {fresh ? words.work.fresh : `${done}/${all}`}
+          </span>
+        </span>
+        {all > 0 && <Bar done={done} all={all} />}
+        <span className="mt-0.5 line-clamp-2 text-xs leading-snug wrap-anywhere">
+          {last === undefined ? (
+            <span className="text-soft">{words.work.empty}</span>
+          ) : isText ? (
+            <>
+              <span className="font-semibold">{author}</span> {last.text}
+            </>
+          ) : (
+            <span className="text-soft">{words.work.lastAt(timeText(last.at))}</span>
+          )}
+        </span>
+      </button>
+    </li>
+  );
+}
+
+/** A whole copy as a bar for each of its pages, where there are many. */
+function Strip({ row, seen, onOpen }: { row: Row; seen: Seen; onOpen: (page: Page) => void }) {
   const { group, copy, title } = row;
   const [done, all] = filledOf(copy, copy.pages, row.members);
   const colour = group === null ? 'var(--ink)' : markOf(group.mark).colour;
+  const first = copy.pages.find((page) => isFresh(copy, page, seen)) ?? copy.pages[0];
+  const state = row.called ? words.work.filters.called : row.still ? words.work.filters.still : null;
   return (
     <li
       className={clsx('border-2 bg-sheet', passes(row, 'fresh', seen) && 'ring-2 ring-accent')}
       style={{ borderColor: colour }}
     >
-      <button type="button" aria-label={words.work.open(title)} onClick={onOpen} className="w-full px-2 py-1 text-left">
+      <button
+        type="button"
+        aria-label={words.work.open(title)}
+        onClick={() => first !== undefined && onOpen(first)}
+        className="w-full px-2 py-1 text-left"
+      >
         <span className="flex items-center gap-1.5 text-sm">
           {group !== null && <Sign mark={group.mark} size={14} />}
           <span className="min-w-0 flex-1 truncate">{title}</span>
-          <span className="shrink-0 text-xs text-soft">{row.done ? liveWords.table.done : `${done}/${all}`}</span>
+          <span
+            className={clsx(
+              'shrink-0 text-xs',
+              row.called ? 'bg-accent px-1 font-semibold text-on-accent' : row.still ? 'font-semibold' : 'text-soft',
+            )}
+          >
+            {state ?? (row.done ? liveWords.table.done : `${done}/${all}`)}
+          </span>
         </span>
-        {all > 0 && <Bar done={done} all={all} />}
+        <span className="flex gap-1">
+          {copy.pages.map((page) => {
+            const [some, of] = filledOf(copy, [page], row.members);
+            return (
+              <span key={page.id} className={clsx('flex-1', isFresh(copy, page, seen) && 'bg-accent')}>
+                <Bar done={some} all={Math.max(1, of)} />
+              </span>
+            );
+          })}
+        </span>
       </button>
     </li>
   );
@@ -236,11 +323,11 @@ export function WalkRound({ lesson, visited = null }: { lesson: Lesson; visited?
     if (of !== undefined) setOpened({ copy: one.copy.id, page: of.id });
   };
   const shown = rows.filter((row) => passes(row, filter, seen));
-  const large = many && filter === 'all' ? worthALook(rows, seen, largeOfMany) : null;
+  const large = many ? worthALook(shown, seen, largeOfMany) : null;
   const counts = (one: Filter) => rows.filter((row) => passes(row, one, seen)).length;
   const byPages = pages > 1;
-  const cells = (one: Row) =>
-    one.copy.pages.map((of) => (
+  const cellsOf = (one: Row, some: Page[], headed: boolean) =>
+    some.map((of) => (
       <Cell
         key={`${one.copy.id}${of.id}`}
         row={one}
@@ -248,12 +335,20 @@ export function WalkRound({ lesson, visited = null }: { lesson: Lesson; visited?
         lesson={lesson}
         seen={seen}
         now={now}
-        headed={!byPages}
+        headed={headed}
         onOpen={() => open(one, of)}
       />
     ));
-  const big = shown.filter((one) => large === null || large.has(one.copy.id));
-  const small = shown.filter((one) => large !== null && !large.has(one.copy.id));
+  const minis = (one: Row) =>
+    one.copy.pages.map((of) => (
+      <Mini key={of.id} row={one} page={of} lesson={lesson} seen={seen} onOpen={() => open(one, of)} />
+    ));
+  /** Of a copy that is worth a look: the pages where something is new, or else the first. */
+  const worth = (one: Row) => {
+    const fresh = one.copy.pages.filter((of) => isFresh(one.copy, of, seen));
+    return fresh.length > 0 ? fresh : one.copy.pages.slice(0, 1);
+  };
+  const big = shown.filter((one) => large?.has(one.copy.id) === true);
   return (
     <div className="floor-paper flex-1 overflow-y-auto p-5">
       {copies.isSuccess && rows.length === 0 && (
@@ -295,27 +390,45 @@ export function WalkRound({ lesson, visited = null }: { lesson: Lesson; visited?
         </div>
       )}
       {rows.length > 0 && shown.length === 0 && <p className="py-8 text-soft">{words.work.noneLikeThat}</p>}
-      {byPages ? (
-        <div className="space-y-4">
-          {big.map((one) => (
-            <section key={one.copy.id} aria-label={one.title} className="flex flex-col gap-3 lg:flex-row">
-              <div className="shrink-0 lg:w-44">
+      {many ? (
+        <>
+          <ul aria-label={words.work.all} className="grid grid-cols-[repeat(auto-fill,minmax(9.5rem,1fr))] gap-2">
+            {shown.map((one) => (
+              <Strip key={one.copy.id} row={one} seen={seen} onOpen={(of) => open(one, of)} />
+            ))}
+          </ul>
+          {big.length > 0 && (
+            <ul
+              aria-label={words.work.worth}
+              className="mt-5 grid grid-cols-[repeat(auto-fill,minmax(17rem,1fr))] gap-4"
+            >
+              {big.flatMap((one) => cellsOf(one, worth(one), true))}
+            </ul>
+          )}
+        </>
+      ) : byPages ? (
+        <div className={rows.length > smallFrom ? 'space-y-2' : 'space-y-4'}>
+          {shown.map((one) => (
+            <section key={one.copy.id} aria-label={one.title} className="flex flex-col gap-2 lg:flex-row lg:gap-3">
+              <div className="shrink-0 lg:w-40">
                 <Head row={one} now={now} lesson={lesson} />
               </div>
-              <ul className="grid min-w-0 flex-1 grid-cols-[repeat(auto-fill,minmax(13rem,1fr))] gap-3">
-                {cells(one)}
+              <ul
+                className={clsx(
+                  'grid min-w-0 flex-1',
+                  rows.length > smallFrom
+                    ? 'grid-cols-[repeat(auto-fill,minmax(10rem,1fr))] gap-2'
+                    : 'grid-cols-[repeat(auto-fill,minmax(13rem,1fr))] gap-3',
+                )}
+              >
+                {rows.length > smallFrom ? minis(one) : cellsOf(one, one.copy.pages, false)}
               </ul>
             </section>
           ))}
         </div>
       ) : (
-        <ul className="grid grid-cols-[repeat(auto-fill,minmax(17rem,1fr))] gap-4">{big.flatMap(cells)}</ul>
-      )}
-      {small.length > 0 && (
-        <ul aria-label={words.work.others} className="mt-5 grid grid-cols-[repeat(auto-fill,minmax(10rem,1fr))] gap-2">
-          {small.map((one) => (
-            <Strip key={one.copy.id} row={one} seen={seen} onOpen={() => open(one, one.copy.pages[0])} />
-          ))}
+        <ul className="grid grid-cols-[repeat(auto-fill,minmax(17rem,1fr))] gap-4">
+          {shown.flatMap((one) => cellsOf(one, one.copy.pages, true))}
         </ul>
       )}
       {row !== undefined && page !== undefined && (

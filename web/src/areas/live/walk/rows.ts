@@ -1,6 +1,6 @@
 import type { Schema, Whole } from '../../../api/client';
 import { isAlone, isSlot } from '../../materials/blocks';
-import { isDone, signalOf, stillAfter, stillFor } from '../signals';
+import { isStill, signalOf } from '../signals';
 import { isFresh, newestOn, type Seen } from './fresh';
 
 type Copy = Whole<Schema['CopyView']>;
@@ -53,9 +53,8 @@ export function rowsOf(
           members,
           title: copy.studentId !== null ? nameOf(copy.studentId) : (group?.name ?? classCopy),
           called: signal?.call != null,
-          done: (places > 0 && filled === places) || (signal !== undefined && isDone(signal)),
-          still:
-            signal !== undefined && !isDone(signal) && stillFor(signal, lesson.round.moments.outAt, now) >= stillAfter,
+          done: (places > 0 && filled === places) || signal?.done === true,
+          still: signal !== undefined && isStill(signal, now),
         },
       ];
     })
