@@ -478,7 +478,7 @@ final readonly class LiveLesson
     private function planEnd(Round $round, RoundState $state): void
     {
         $this->prepared->plan($round, $state);
-        if (null !== $state->autoSeconds) {
+        if ($state->endsByItself()) {
             $this->tasks->ask(RoundWork::AUTO_CALL, $round->id, $state->endsAt);
             $this->tasks->ask(RoundWork::MOVE_BACK, $round->id, $state->comingBackUntil());
         }

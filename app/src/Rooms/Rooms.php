@@ -49,6 +49,7 @@ final readonly class Rooms
         private EventDispatcherInterface $events,
         private Words $words,
         private Clock $clock,
+        private Guests $guests,
     ) {
     }
 
@@ -150,6 +151,9 @@ final readonly class Rooms
     {
         if (RoomPurpose::Side !== $room->purpose) {
             throw RoomsRefused::unusable('rooms.no_side_room');
+        }
+        if ([] !== $this->guests->in($room->id)) {
+            throw RoomsRefused::unusable('rooms.guests');
         }
         $this->giveUp($room, $sure);
         $this->store->takeAway($room->id);

@@ -43,6 +43,8 @@ final class MovingTest extends AppTestCase
         self::assertSame($this->group(0), $page->text('group.id'), 'the seat stays theirs, and the copy');
         self::assertSame($room, $this->seen(0)->at('aside'));
         self::assertSame(self::timeless($before), self::timeless($this->page(1)->raw), 'nobody else’s page says anything of it');
+        $this->asTeacher();
+        $this->ask('DELETE', "/api/staff/rooms/{$room}")->is(422);
         $this->give('putBack', ['students' => [$this->student(0)]]);
         self::assertNull($this->page(0)->at('aside'));
         self::assertNull($this->seen(0)->at('aside'));
@@ -105,6 +107,15 @@ final class MovingTest extends AppTestCase
         self::assertSame(['And a gate.'], $this->decision($copy));
         self::assertSame(['We build it here.'], $this->decision($made), 'from here on they are two');
         self::assertSame(1, $this->db()->fetchOne("SELECT COUNT(*) FROM live_event WHERE kind = 'seatsChanged'"), 'one has moved');
+    }
+
+    public function test_a_part_of_a_group_gets_what_the_whole_group_got(): void
+    {
+        $this->db()->executeStatement("INSERT INTO hand_out (id, round_id, original_id, group_id, way, variant, position) SELECT gen_random_uuid(), round_id, original_id, ?, 'each', '', position FROM hand_out WHERE group_id IS NULL", [$this->group(0)]);
+        $members = $this->lesson->texts('floor.groups.0.students');
+        $new = $this->edit(['kind' => 'split', 'group' => $this->group(0), 'students' => [$members[2]]])->is(200)->text('groups.2.id');
+        self::assertSame('each', $this->db()->fetchOne('SELECT way FROM hand_out WHERE group_id = ?', [$new]));
+        self::assertSame($members[2], $this->db()->fetchOne('SELECT student_id FROM work_copy WHERE student_id = ?', [$members[2]]), 'and a copy of their own');
     }
 
     public function test_two_groups_are_merged_their_copy_is_the_one_they_go_to_and_undo_brings_both_back(): void

@@ -112,6 +112,20 @@ final readonly class HandOutPlan
         $this->em->flush();
     }
 
+    /**
+     * A group that is a part of another gets what that one gets.
+     */
+    public function split(Round $round, string $fromGroup, string $toGroup): void
+    {
+        $group = $this->em->find(WorkGroup::class, $toGroup);
+        foreach (null === $group ? [] : $this->cells($round->id) as $cell) {
+            if ($cell->group?->id === $fromGroup) {
+                $this->em->persist(new HandOut(Uuid::v7()->toRfc4122(), $round, $cell->original, $group, $cell->way, $cell->variant, $cell->position));
+            }
+        }
+        $this->em->flush();
+    }
+
     private function add(Round $round, RowPlan $row, int $position): void
     {
         $original = $this->em->find(Master::class, $row->original) ?? throw MaterialsRefused::missing();

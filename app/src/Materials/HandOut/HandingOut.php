@@ -232,6 +232,9 @@ final readonly class HandingOut
      */
     public function makeForNew(Round $round, Floor $floor, array $groups, array $partOf): void
     {
+        foreach ($partOf as $part => $whole) {
+            $this->plan->split($round, $whole, (string) $part);
+        }
         $copies = $this->reader->summaries($round->id);
         $there = [];
         foreach ($copies as $copy) {

@@ -33,6 +33,17 @@ export function Fetched({
   useEffect(() => {
     if (calls && 'vibrate' in navigator) navigator.vibrate([300, 150, 300, 150, 300]);
   }, [calls, at]);
+  // Whoever presses a button that leads there is coming.
+  useEffect(() => {
+    if (!calls) return undefined;
+    const press = (event: MouseEvent) => {
+      if (!(event.target instanceof Element) || event.target.closest('a[href="/api/student/room"]') === null) return;
+      seen.save(String(at));
+      setDone(at);
+    };
+    document.addEventListener('click', press);
+    return () => document.removeEventListener('click', press);
+  }, [calls, at]);
   if (!calls) return null;
   const coming = () => {
     seen.save(String(at));
@@ -47,7 +58,7 @@ export function Fetched({
     >
       <p className="text-2xl leading-tight font-bold text-balance wrap-anywhere">{words.aside.fetched(where)}</p>
       {withWay && way?.way === 'press' && (
-        <span className="[&_a]:bg-sheet [&_a]:text-ink" onClickCapture={coming}>
+        <span className="[&_a]:bg-sheet [&_a]:text-ink">
           <GoButton>{words.aside.button(where)}</GoButton>
         </span>
       )}
