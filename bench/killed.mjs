@@ -3,7 +3,7 @@
 // logs and asks whether it is all there, once. It ends with 1 where it is not.
 import { execFileSync } from 'node:child_process';
 import { readdirSync, readFileSync } from 'node:fs';
-import { ask, comeIn, done, figures, lessonOf, must, signedIn, wait } from './support.mjs';
+import { ask, comeIn, done, figures, lessonOf, signedIn, wait } from './support.mjs';
 
 const seconds = Number(process.env.FH_SECONDS ?? 300);
 const every = Number(process.env.FH_EVERY ?? 5) * 1_000;

@@ -229,9 +229,54 @@ async function measure(lessons, each) {
   for (const { lesson } of classes) await command(staff, lesson, { kind: 'callBack', seconds: 0 });
 }
 
+/** In rooms of the meeting service: from the press until the room a student is in is told where to go. */
+async function inRooms(each) {
+  const lesson = await lessonOf(staff, 'Bench in rooms', each);
+  await must('POST', `/api/staff/rounds/${lesson.round.id}/rooms`, { ...staff, body: {} });
+  const made = async () =>
+    (await must('GET', `/api/staff/lessons/${lesson.id}`, staff)).json.rooms.every((room) => room.state === 'made');
+  while (!(await made())) await wait(300);
+  await command(staff, lesson, { kind: 'sendOut' });
+  const people = [];
+  for (const [n, { id, name }] of lesson.students.entries()) {
+    const person = await patiently(lesson, name, n);
+    let [cookies, link] = ['', '/api/student/room'];
+    for (let hops = 0; hops < 5; hops++) {
+      const answer = await ask('GET', link, { cookie: hops === 0 ? person.cookie : cookies });
+      if (hops > 0 && answer.cookies !== '') cookies = answer.cookies;
+      if (answer.status !== 302 && answer.status !== 303) break;
+      link = new URL(answer.headers.location, new URL(link, base)).href;
+    }
+    link = link.split('?')[0];
+    await must('POST', `${link}/here`, { cookie: cookies });
+    people.push({ ...person, id, cookies, link });
+  }
+  const took = [];
+  for (let i = 0; i < presses; i++) {
+    const who = people[(5 * i) % people.length];
+    const floor = (await must('GET', `/api/staff/lessons/${lesson.id}`, staff)).json.floor;
+    const to = floor.groups.find((group) => !group.students.includes(who.id));
+    const began = performance.now();
+    await must('POST', `/api/staff/groupings/${floor.id}/edits`, {
+      ...staff,
+      body: { kind: 'seat', student: who.id, group: to.id, basedOn: floor.step },
+    });
+    for (;;) {
+      const { json } = await ask('POST', `${who.link}/here`, { cookie: who.cookies });
+      if (json?.go !== undefined) break;
+      if (performance.now() - began > 15_000) throw new Error('The room was never told.');
+      await wait(40);
+    }
+    took.push(performance.now() - began);
+    people.splice(people.indexOf(who), 1); // they are in another room now
+  }
+  console.log(`\nIn rooms, ${each} students: move, press to the room telling where to go  ${ms(of(took))}`);
+}
+
 console.log(
   `Median / 99th percentile, on ${execFileSync('nproc').toString().trim()} processors that this program shares.`,
 );
+await inRooms(28);
 for (const [lessons, each] of sizes) await measure(lessons, each);
 publish.destroy();
 done();

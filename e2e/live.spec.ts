@@ -1,5 +1,6 @@
 import { expect, type Page } from '@playwright/test';
 import { assistant, choose, find, goToRoom, student, table, tag, teacher, type Student } from './support/people';
+import { isOpenToAll } from './support/access';
 import { misbehave } from './support/machine';
 import { readyLesson } from './support/plan';
 import { test } from './support/test';
@@ -160,6 +161,8 @@ test('a lesson in full: late, lost, in the wrong room, cut off, under another na
     await page.getByRole('textbox', { name: 'What you say to your teacher' }).fill('I stood there.');
     await page.getByRole('button', { name: 'Send it' }).click();
     await expect(t.getByText('I stood there.')).toBeVisible();
+    await isOpenToAll(t, 'a copy and its margin');
+    await isOpenToAll(page, 'a margin note');
     await t.keyboard.press('Escape');
     await t.getByRole('tab', { name: 'Floor', exact: true }).click();
   });
@@ -270,5 +273,6 @@ test('a lesson in full: late, lost, in the wrong room, cut off, under another na
     await expect(log.getByText(/Otto Sund said to Ada Brook/)).toBeVisible();
     await expect(log.getByText(/took Ada Brook to The quiet corner/)).toBeVisible();
     await expect(log.getByText(/put Ada Brook back/)).toBeVisible();
+    await isOpenToAll(t, 'the log');
   });
 });
