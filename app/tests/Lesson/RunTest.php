@@ -78,7 +78,7 @@ final class RunTest extends AppTestCase
         $student = $this->lesson->text('floor.groups.0.students.0');
         $this->edit(1, ['kind' => 'seat', 'student' => $student, 'group' => $this->lesson->text('floor.groups.1.id')]);
         $this->edit(2, ['kind' => 'shelve', 'student' => $student]);
-        $moves = $this->db()->fetchAllNumeric("SELECT data->>'student', data->>'from', data->>'to', run_id IS NOT NULL FROM live_event WHERE kind = 'seatsChanged' ORDER BY seq");
+        $moves = $this->db()->fetchAllNumeric("SELECT data->>'student', data->>'fromGroup', data->>'toGroup', run_id IS NOT NULL FROM live_event WHERE kind = 'seatsChanged' ORDER BY seq");
         [$one, $two] = [$this->lesson->text('floor.groups.0.id'), $this->lesson->text('floor.groups.1.id')];
         self::assertSame([[$student, $one, $two, true], [$student, $two, null, true]], $moves);
     }

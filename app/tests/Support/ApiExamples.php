@@ -111,7 +111,7 @@ final class ApiExamples
                 'content' => base64_encode(Files::picture()),
                 'student' => $this->lesson->text('students.0.id'),
                 'other' => $this->lesson->text('students.1.id'),
-                'group', 'table' => $this->lesson->text('floor.groups.0.id'),
+                'group', 'groups', 'into', 'table' => $this->lesson->text('floor.groups.0.id'),
                 'grouping', 'groupingId' => $this->lesson->text('floor.id'),
                 'from' => $this->lesson->text('id'),
                 'segment', 'segmentId' => $this->lesson->text('round.segmentId'),
