@@ -49,7 +49,11 @@ for (const scheme of ['light', 'dark'] as const) {
     await t.getByLabel('How many').fill('2');
     await t.getByRole('button', { name: 'Deal', exact: true }).click();
     await expect(t.locator('[data-stop^="table:"]')).toHaveCount(2);
-    await t.locator('summary', { hasText: 'Round 1' }).click();
+    const round = t.locator('details', { has: t.locator('summary', { hasText: 'Round 1' }) });
+    await expect(async () => {
+      await round.locator('summary').click();
+      await expect(round).toHaveAttribute('open', '', { timeout: 1_000 });
+    }).toPass();
     await t.getByLabel('Seconds to look who is with whom').fill('0');
     await t.getByLabel('Seconds to look who is with whom').press('Enter');
     await isOpenToAll(t, 'the floor');

@@ -4,10 +4,22 @@ declare(strict_types=1);
 
 namespace FreshHuddle\App\Tests\Live;
 
+use FreshHuddle\App\Database\Clock;
+use FreshHuddle\App\Grouping\Floor\FloorStore;
+use FreshHuddle\App\Lesson\NowReader;
+use FreshHuddle\App\Live\Moving\MoveStore;
 use FreshHuddle\App\Live\Moving\MoveWork;
+use FreshHuddle\App\Live\WhereaboutsReader;
+use FreshHuddle\App\Rooms\Event\MembersSet;
+use FreshHuddle\App\Rooms\Membership;
+use FreshHuddle\App\Rooms\RoomReader;
+use FreshHuddle\App\Stream\Stream;
 use FreshHuddle\App\Tests\Support\AppTestCase;
 use FreshHuddle\App\Tests\Support\Json;
+use FreshHuddle\App\Tests\Support\RoomsInMemory;
+use FreshHuddle\App\Words\Words;
 use FreshHuddle\App\Worker\Task;
+use FreshHuddle\App\Worker\Tasks;
 use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\Uid\Uuid;
 
@@ -44,7 +56,7 @@ final class MovingTest extends AppTestCase
         self::assertSame($room, $this->seen(0)->at('aside'));
         self::assertSame(self::timeless($before), self::timeless($this->page(1)->raw), 'nobody else’s page says anything of it');
         $this->asTeacher();
-        $this->ask('DELETE', "/api/staff/rooms/{$room}")->is(422);
+        $this->ask('POST', "/api/staff/rooms/{$room}/take-away", ['sure' => true])->is(422);
         $this->give('putBack', ['students' => [$this->student(0)]]);
         self::assertNull($this->page(0)->at('aside'));
         self::assertNull($this->seen(0)->at('aside'));
@@ -144,6 +156,22 @@ final class MovingTest extends AppTestCase
             $this->edit($nonsense)->is(422);
         }
         self::assertCount(2, $this->again()->list('floor.groups'));
+    }
+
+    public function test_whoever_is_moved_is_taken_to_the_new_room_and_not_back_by_the_old_one(): void
+    {
+        $service = new RoomsInMemory();
+        $follow = new MoveWork($this->em(), $this->service(MoveStore::class), $this->service(FloorStore::class), $this->service(NowReader::class), $this->service(WhereaboutsReader::class), $this->service(RoomReader::class), $service, $this->service(Membership::class), $this->service(Tasks::class), $this->service(Stream::class), $this->service(Words::class), $this->service(Clock::class));
+        [$old, $new] = [$this->lesson->texts('floor.groups.0.students'), $this->lesson->texts('floor.groups.1.students')];
+        $this->edit(['kind' => 'seat', 'student' => $old[0], 'group' => $this->group(1)])->is(200);
+        $follow->follow(new MembersSet('new', $this->lesson->text('floor.id'), $this->group(1), [...$new, $old[0]]));
+        $follow->follow(new MembersSet('old', $this->lesson->text('floor.id'), $this->group(0), $old));
+        self::assertSame('new', $service->moved[$old[0]]);
+        self::assertSame('old', $service->moved[$old[1]]);
+        $this->give('takeAside', ['students' => [$old[1]], 'place' => 'main']);
+        $service->moved = [];
+        $follow->follow(new MembersSet('old', $this->lesson->text('floor.id'), $this->group(0), $old));
+        self::assertArrayNotHasKey($old[1], $service->moved, 'who is aside stays there');
     }
 
     public function test_a_move_is_told_to_the_two_groups_and_to_nobody_else(): void

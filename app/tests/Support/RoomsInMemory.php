@@ -15,6 +15,8 @@ final class RoomsInMemory implements RoomService
 {
     /** @var array<string, array{room: string, since: int}> */
     public array $there = [];
+    /** @var array<string, string> who was moved last, and where */
+    public array $moved = [];
     /** @var (\Closure(): void)|null what happens while it is answering who is there */
     public ?\Closure $meanwhile = null;
 
@@ -61,6 +63,7 @@ final class RoomsInMemory implements RoomService
 
     public function move(array $moves): void
     {
+        $this->moved = array_replace($this->moved, $moves);
     }
 
     public function say(array $rooms, string $text): void

@@ -98,7 +98,9 @@ final readonly class MoveWork implements TaskHandler
                 continue;
             }
             $moves = $this->moves->of($round->id);
-            $here = array_filter($event->students, static fn (string $student): bool => $moves->expected($student, $event->groupId, $state, $now)->place === $event->groupId);
+            $floor = $this->floors->now($round->grouping->id);
+            // Who leaves may still enter for a moment, and is not taken back.
+            $here = array_filter($event->students, static fn (string $student): bool => $moves->expected($student, $floor->groupOf($student)?->id, $state, $now)->place === $event->groupId);
             $this->service->move(array_fill_keys($here, $event->external));
         }
     }
