@@ -75,9 +75,12 @@ async function teach() {
 
 /** Processes of the instance, by what they are. */
 function processes() {
-  const supervised = execFileSync('supervisorctl', ['-s', `unix://${run}/supervisor.sock`, 'status'], {
-    encoding: 'utf8',
-  });
+  let supervised;
+  try {
+    supervised = execFileSync('supervisorctl', ['-s', `unix://${run}/supervisor.sock`, 'status'], { encoding: 'utf8' });
+  } catch (problem) {
+    supervised = String(problem.stdout ?? ''); // it ends with 3 while one is being brought up
+  }
   const found = new Map();
   const parents = new Map();
   for (const pid of readdirSync('/proc').filter((one) => /^\d+$/.test(one))) {
@@ -105,12 +108,8 @@ async function kill() {
   const until = performance.now() + 1_000 * seconds;
   while (performance.now() < until) {
     await wait(every);
-    let victims;
-    try {
-      victims = processes();
-    } catch {
-      continue; // the supervisor is busy bringing something up
-    }
+    const victims = processes();
+    turn = turn.filter((one) => victims.has(one));
     if (turn.length === 0) turn = [...victims.keys()].sort(() => Math.random() - 0.5);
     const what = turn.pop();
     const pids = victims.get(what) ?? [];

@@ -331,5 +331,12 @@ bring_down() {
     is_running || return 0
     control shutdown >/dev/null 2>&1 || true
     wait_for 30 not_running || fail "some processes did not stop; see $FH_VAR/log."
+    # Children whose parent was killed at once (ops/alone.sh).
+    local group
+    for group in "$RUN"/*.group "$RUN"/serve/*.group; do
+        [ ! -s "$group" ] || kill -KILL -- "-$(cat "$group")" 2>/dev/null || true
+        rm -f "$group"
+    done
+    return 0
 }
 not_running() { ! is_running && ! pg_ready; }

@@ -11,6 +11,7 @@ use FreshHuddle\App\Live\ProjectionsCommand;
 use FreshHuddle\App\Live\Signal\SignalStore;
 use FreshHuddle\App\Tests\Support\AppTestCase;
 use FreshHuddle\App\Tests\Support\Json;
+use FreshHuddle\Core\Lesson\EventKind;
 use FreshHuddle\Core\Lesson\RoundState;
 use FreshHuddle\Core\Live\Moving\Moves;
 use FreshHuddle\Core\Live\Signal\Signals;
@@ -55,6 +56,8 @@ final class ReplayTest extends AppTestCase
         }
         self::assertGreaterThan(10, $replayed);
 
+        self::assertSame($this->seatsNow($lesson), $this->seatsReplayed($lesson), 'seats are those of the run, moved by its events');
+
         $last = $this->said($lesson);
         $this->db()->executeStatement("UPDATE group_signal SET visits = 9, mark = 'seen'");
         $this->db()->executeStatement('DELETE FROM student_move');
@@ -70,6 +73,50 @@ final class ReplayTest extends AppTestCase
         foreach ([1, 2] as $seed) {
             yield "lesson {$seed}" => [$seed];
         }
+    }
+
+    /**
+     * @return array<string, string> group by student
+     */
+    private function seatsNow(Json $lesson): array
+    {
+        return $this->sorted($this->db()->fetchAllKeyValue('SELECT student_id, group_id FROM seat WHERE grouping_id = ?', [$lesson->text('floor.id')]));
+    }
+
+    /**
+     * @return array<string, string> group by student, from the seats the last run began with and what happened in it
+     */
+    private function seatsReplayed(Json $lesson): array
+    {
+        $run = $this->db()->fetchOne('SELECT id FROM run WHERE round_id = ? ORDER BY attempt DESC LIMIT 1', [$lesson->text('round.id')]);
+        $seats = $this->db()->fetchAllKeyValue('SELECT s.student_id, g.group_id FROM run_seat s JOIN run_group g ON g.id = s.run_group_id WHERE s.run_id = ?', [$run]);
+        $moved = [];
+        foreach ($this->service(EventStore::class)->ofRound($lesson->text('id'), $lesson->text('round.id')) as $event) {
+            if (EventKind::SentOut === $event->kind) {
+                $moved = [];
+            } elseif (EventKind::SeatsChanged === $event->kind) {
+                $moved[$event->text('student')] = $event->text('toGroup');
+            }
+        }
+
+        return $this->sorted(array_filter(array_replace($seats, $moved), static fn (mixed $group): bool => '' !== $group));
+    }
+
+    /**
+     * @param array<array-key, mixed> $seats
+     *
+     * @return array<string, string>
+     */
+    private function sorted(array $seats): array
+    {
+        $sorted = [];
+        foreach ($seats as $student => $group) {
+            self::assertIsString($group);
+            $sorted[(string) $student] = $group;
+        }
+        ksort($sorted);
+
+        return $sorted;
     }
 
     /**

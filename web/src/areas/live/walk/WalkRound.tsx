@@ -45,11 +45,12 @@ function Head({
 }) {
   const { group, title } = row;
   const signal = group === null ? undefined : signalOf(lesson, group.id);
-  const state = signal === undefined ? undefined : stateOf(signal, now);
   // Where everybody has their own answer, it says itself who has none.
   const isTogether = !blocksOf(row.copy.pages).some((block) => isSlot(block) && isAlone(block));
   const silent = lesson.students.filter((one) => isTogether && signal?.silent.includes(one.id)).map((one) => one.name);
   const [done, all] = filledOf(row.copy, row.copy.pages, row.members);
+  // What stands in the copy is known here sooner than the lesson is asked again.
+  const state = signal === undefined ? undefined : stateOf({ ...signal, filled: done, slots: all }, now);
   const what = (
     <>
       {group !== null && <Sign mark={group.mark} size={20} />}
@@ -417,8 +418,8 @@ export function WalkRound({ lesson, visited = null }: { lesson: Lesson; visited?
                 className={clsx(
                   'grid min-w-0 flex-1',
                   rows.length > smallFrom
-                    ? 'grid-cols-[repeat(auto-fill,minmax(10rem,1fr))] gap-2'
-                    : 'grid-cols-[repeat(auto-fill,minmax(13rem,1fr))] gap-3',
+                    ? 'grid-cols-[repeat(auto-fit,minmax(10rem,1fr))] gap-2'
+                    : 'grid-cols-[repeat(auto-fit,minmax(13rem,1fr))] gap-3',
                 )}
               >
                 {rows.length > smallFrom ? minis(one) : cellsOf(one, one.copy.pages, false)}
