@@ -327,6 +327,10 @@ export const staff = {
     what: {
       moveOut: 'Students could not be taken to their rooms.',
       moveBack: 'Students could not be taken back to the main session.',
+      moveStudent: 'A student could not be taken to where they should be.',
+      fetchStudent: 'A student could not be fetched; their page says it all the same.',
+      roomShutOut: 'A room does not know yet who may not come in any more.',
+      preparedNotice: 'A prepared notice was not said.',
       say: 'Your notice did not reach the rooms.',
       sayCall: 'The call back was not said in the rooms.',
       autoCall: 'The call back was not said in the rooms.',

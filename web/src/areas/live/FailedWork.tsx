@@ -25,16 +25,18 @@ export function FailedWork({ lesson }: { lesson: Schema['LessonView'] }) {
   return (
     <ul className="empty:hidden">
       {lesson.failed.map((task) => (
-        <li key={task.id} role="status" className="mb-4 border-2 border-ink bg-wash p-3 text-sm">
-          <p className="font-semibold">{words.failed.what[task.kind] ?? words.failed.other}</p>
-          <p className="text-soft">{task.failure}</p>
-          <div className="mt-2 flex gap-2">
-            <Button onClick={() => again.mutate(task.id)} busy={busy}>
-              {words.failed.again}
-            </Button>
-            <Button look="quiet" onClick={() => letBe.mutate(task.id)} busy={busy}>
-              {words.failed.letBe}
-            </Button>
+        <li key={task.id} className="mb-4 border-2 border-ink bg-wash p-3 text-sm">
+          <div role="status">
+            <p className="font-semibold">{words.failed.what[task.kind] ?? words.failed.other}</p>
+            <p className="text-soft">{task.failure}</p>
+            <div className="mt-2 flex gap-2">
+              <Button onClick={() => again.mutate(task.id)} busy={busy}>
+                {words.failed.again}
+              </Button>
+              <Button look="quiet" onClick={() => letBe.mutate(task.id)} busy={busy}>
+                {words.failed.letBe}
+              </Button>
+            </div>
           </div>
         </li>
       ))}
