@@ -305,7 +305,8 @@ final readonly class LiveLesson
      */
     private function mustBeOnList(Lesson $lesson, array $students): void
     {
-        if (\count($students) !== $this->em->getRepository(Student::class)->count(['class' => $lesson->class, 'id' => $students, 'removedAt' => null])) {
+        // Most commands are about nobody in particular.
+        if ([] !== $students && \count($students) !== $this->em->getRepository(Student::class)->count(['class' => $lesson->class, 'id' => $students, 'removedAt' => null])) {
             throw LiveRefused::unusable('roster.not_on_list', 'students');
         }
     }

@@ -37,8 +37,12 @@ final readonly class StudentReader
                     (SELECT service_place FROM presence WHERE student_id = :student) AS seen_in,
                     (SELECT g.id FROM doorway_guest g WHERE g.class_id = :class AND g.meant = :student AND NOT g.refused ORDER BY g.id LIMIT 1) AS other_device,
                     (SELECT seq FROM live_event WHERE lesson_id = :lesson AND ".EventStore::CONCERNS." ORDER BY seq DESC LIMIT 1) AS seq,
-                    (SELECT jsonb_build_array(m.place, m.from_at, m.fetched_at, r.source, r.name, EXISTS (SELECT 1 FROM room_member p WHERE p.room_id = r.id AND p.student_id = m.student_id AND p.link <> ''))
-                     FROM student_move m LEFT JOIN room r ON r.id::text = m.place WHERE m.round_id = :round AND m.student_id = :student) AS move,
+                    (SELECT jsonb_build_array(a.place, a.from_at, m.fetched_at, r.source, r.name, EXISTS (SELECT 1 FROM room_member p WHERE p.room_id = r.id AND p.student_id = m.student_id AND p.link <> ''))
+                     FROM student_move m
+                     -- Who is in one place and called to another stays there until then.
+                     CROSS JOIN LATERAL (SELECT m.from_at > EXTRACT(EPOCH FROM clock_timestamp()) * 1000 AND m.was IS NOT NULL AS stays) t
+                     CROSS JOIN LATERAL (SELECT CASE WHEN t.stays THEN m.was ELSE m.place END AS place, CASE WHEN t.stays THEN 0 ELSE m.from_at END AS from_at) a
+                     LEFT JOIN room r ON r.id::text = a.place WHERE m.round_id = :round AND m.student_id = :student) AS move,
                     (SELECT jsonb_agg(jsonb_build_array(e.seq, e.data ->> 'text', e.at)) FROM
                         (SELECT seq, data, at FROM live_event WHERE lesson_id = :lesson AND kind = :notice AND COALESCE(strpos(data ->> 'to', '|' || :student || '|') > 0, true)
                          ORDER BY seq DESC LIMIT :most) e) AS notices",
@@ -120,13 +124,7 @@ final readonly class StudentReader
      */
     public function sideLink(StudentUser $student, string $roomId): ?array
     {
-        $row = $this->db->fetchAssociative("SELECT r.id AS place, p.link, r.source FROM room r JOIN room_member p ON p.room_id = r.id WHERE r.id = ? AND r.class_id = ? AND r.purpose = 'side' AND p.student_id = ? AND p.link <> ''", [$roomId, $student->classId, $student->id]);
-        if (false === $row) {
-            return null;
-        }
-        $row = new Row($row);
-
-        return ['place' => $row->text('place'), 'link' => $row->text('link'), 'source' => SourceKind::from($row->text('source'))];
+        return self::way($this->db->fetchAssociative("SELECT r.id AS place, p.link, r.source FROM room r JOIN room_member p ON p.room_id = r.id WHERE r.id = ? AND r.class_id = ? AND r.purpose = 'side' AND p.student_id = ? AND p.link <> ''", [$roomId, $student->classId, $student->id]));
     }
 
     /**
@@ -143,6 +141,17 @@ final readonly class StudentReader
                  JOIN room_member p ON p.room_id = r.id AND p.student_id = s.student_id WHERE s.grouping_id = ? AND s.student_id = ? AND p.link <> ''",
                 [$groupingId, $student->id],
             );
+
+        return self::way($row);
+    }
+
+    /**
+     * @param array<string, mixed>|false $row
+     *
+     * @return array{place: string, link: string, source: SourceKind}|null
+     */
+    private static function way(array|false $row): ?array
+    {
         if (false === $row) {
             return null;
         }

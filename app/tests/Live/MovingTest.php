@@ -55,6 +55,9 @@ final class MovingTest extends AppTestCase
         self::assertSame($this->group(0), $page->text('group.id'), 'the seat stays theirs, and the copy');
         self::assertSame($room, $this->seen(0)->at('aside'));
         self::assertSame(self::timeless($before), self::timeless($this->page(1)->raw), 'nobody else’s page says anything of it');
+        $this->give('takeAside', ['students' => [$this->student(0)], 'place' => 'main', 'seconds' => 60]);
+        self::assertSame($room, $this->page(0)->text('aside.place'), 'until the countdown is over they stay there');
+        $this->give('takeAside', ['students' => [$this->student(0)], 'place' => $room]);
         $this->asTeacher();
         $this->ask('POST', "/api/staff/rooms/{$room}/take-away", ['sure' => true])->is(422);
         $this->give('putBack', ['students' => [$this->student(0)]]);
