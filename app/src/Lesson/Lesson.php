@@ -6,6 +6,7 @@ namespace FreshHuddle\App\Lesson;
 
 use Doctrine\ORM\Mapping as ORM;
 use FreshHuddle\App\Roster\SchoolClass;
+use FreshHuddle\Core\Lesson\LessonTime;
 
 /**
  * One live meeting of a class.
@@ -46,6 +47,10 @@ class Lesson
     #[ORM\Column(type: 'bigint', nullable: true)]
     public ?int $segmentSince = null;
 
+    /** When it first went to a segment; milliseconds since 1970. */
+    #[ORM\Column(type: 'bigint', nullable: true)]
+    public ?int $begunAt = null;
+
     /** When it was over; milliseconds since 1970. */
     #[ORM\Column(type: 'bigint', nullable: true)]
     public ?int $endedAt = null;
@@ -69,5 +74,13 @@ class Lesson
         #[ORM\Column(type: 'datetimetz_immutable', nullable: true)]
         public ?\DateTimeImmutable $startsAt,
     ) {
+    }
+
+    /**
+     * When signs of its students count for it.
+     */
+    public function time(): LessonTime
+    {
+        return new LessonTime(null === $this->startsAt ? null : (int) $this->startsAt->format('Uv'), $this->minutes, $this->begunAt, $this->endedAt);
     }
 }

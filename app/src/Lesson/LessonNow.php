@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace FreshHuddle\App\Lesson;
 
+use FreshHuddle\Core\Lesson\LessonTime;
 use FreshHuddle\Core\Lesson\Phase;
 use FreshHuddle\Core\Lesson\SegmentKind;
 
@@ -23,6 +24,8 @@ final readonly class LessonNow
      * @param bool             $current      students of the class are taken to it
      * @param int|null         $endedAt      when it was over; milliseconds since 1970
      * @param int|null         $watchedAt    when staff last looked at it; milliseconds since 1970
+     * @param LessonTime       $time         when it is on
+     * @param string|null      $runId        the last run of the round that was not taken back; null: it was never sent out
      */
     public function __construct(
         public string $lessonId,
@@ -38,7 +41,19 @@ final readonly class LessonNow
         public bool $current,
         public ?int $endedAt,
         public ?int $watchedAt,
+        public LessonTime $time,
+        public ?string $runId,
     ) {
+    }
+
+    /**
+     * Since when signs of its students count for it; null while none do, or while the class is in another lesson.
+     *
+     * @param int $now milliseconds since 1970
+     */
+    public function countsSince(int $now): ?int
+    {
+        return $this->current ? $this->time->countsSince($now) : null;
     }
 
     public function phase(int $now): Phase

@@ -35,6 +35,7 @@ final readonly class Lessons
         private Regroup $regroup,
         private Stream $stream,
         private EventDispatcherInterface $events,
+        private LessonRepository $lessons,
     ) {
     }
 
@@ -78,13 +79,16 @@ final readonly class Lessons
     /**
      * From now on students of the class are taken to this lesson.
      *
-     * @throws LessonRefused for a template
+     * @param string|null $leaving the other lesson that the class is known to leave
+     *
+     * @throws LessonRefused for a template, and while another lesson is on than the one named
      */
-    public function makeCurrent(Lesson $lesson): void
+    public function makeCurrent(Lesson $lesson, ?string $leaving = null): void
     {
         if ($lesson->template) {
             throw LessonRefused::unusable('lesson.template');
         }
+        $this->lessons->mayTakeClass($lesson, $leaving);
         $was = $lesson->class->currentLessonId;
         $lesson->class->currentLessonId = $lesson->id;
         $this->em->flush();

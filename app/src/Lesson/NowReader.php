@@ -6,6 +6,7 @@ namespace FreshHuddle\App\Lesson;
 
 use Doctrine\DBAL\Connection;
 use FreshHuddle\App\Database\Row;
+use FreshHuddle\Core\Lesson\LessonTime;
 use FreshHuddle\Core\Lesson\SegmentKind;
 
 /**
@@ -17,10 +18,22 @@ final readonly class NowReader
     {
     }
 
+    /**
+     * The lesson a class is in; null: none.
+     */
+    public function ofClass(string $classId): ?LessonNow
+    {
+        $lesson = $this->db->fetchOne('SELECT current_lesson_id FROM school_class WHERE id = ?', [$classId]);
+
+        return \is_string($lesson) ? $this->of($lesson) : null;
+    }
+
     public function of(string $lessonId): ?LessonNow
     {
         $row = $this->db->fetchAssociative(
-            "SELECT l.class_id, l.title, l.segment_since, l.ended_at, c.current_lesson_id = l.id AS current, (EXTRACT(EPOCH FROM l.watched_at) * 1000)::bigint AS watched_at, n.kind, n.minutes, COALESCE(n.instructions, r.instructions, '') AS instructions, r.id AS round_id, r.grouping_id, r.moments
+            "SELECT l.class_id, l.title, l.segment_since, l.ended_at, l.begun_at, l.minutes AS lesson_minutes, c.current_lesson_id = l.id AS current,
+                    (EXTRACT(EPOCH FROM l.watched_at) * 1000)::bigint AS watched_at, (EXTRACT(EPOCH FROM l.starts_at) * 1000)::bigint AS starts_at, n.kind, n.minutes, COALESCE(n.instructions, r.instructions, '') AS instructions, r.id AS round_id, r.grouping_id, r.moments,
+                    (SELECT u.id FROM run u WHERE u.round_id = r.id AND NOT u.taken_back ORDER BY u.attempt DESC LIMIT 1) AS run_id
              FROM lesson l JOIN school_class c ON c.id = l.class_id LEFT JOIN segment n ON n.id = l.segment_id
              LEFT JOIN LATERAL (
                  SELECT r.id, r.grouping_id, r.moments, s.instructions FROM round r JOIN segment s ON s.id = r.segment_id
@@ -49,6 +62,8 @@ final readonly class NowReader
             $row->bool('current'),
             $row->intOrNull('ended_at'),
             $row->intOrNull('watched_at'),
+            new LessonTime($row->intOrNull('starts_at'), $row->int('lesson_minutes'), $row->intOrNull('begun_at'), $row->intOrNull('ended_at')),
+            $row->textOrNull('run_id'),
         );
     }
 }

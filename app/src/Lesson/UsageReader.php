@@ -9,6 +9,7 @@ use FreshHuddle\App\Database\Row;
 use FreshHuddle\App\Grouping\GroupingSummary;
 use FreshHuddle\App\Grouping\History\GroupingUsage;
 use FreshHuddle\App\Grouping\History\GroupingUse;
+use FreshHuddle\App\Grouping\History\OtherUse;
 
 /**
  * What groupings are used for, as rounds and runs tell. By hand: groups and seats of twelve runs come in one round trip,
@@ -41,6 +42,22 @@ final readonly class UsageReader implements GroupingUsage
         $lesson = $this->db->fetchOne('SELECT r.lesson_id FROM round r JOIN lesson l ON l.id = r.lesson_id WHERE r.grouping_id = ? AND l.removed_at IS NULL ORDER BY r.id DESC LIMIT 1', [$groupingId]);
 
         return \is_string($lesson) ? $lesson : null;
+    }
+
+    public function otherLessons(string $groupingId, ?string $besides, int $now): array
+    {
+        return array_map(static fn (Row $row): OtherUse => new OtherUse(
+            $row->text('id'),
+            $row->text('title'),
+            $row->intOrNull('starts_at'),
+            null === $row->intOrNull('ended_at') && Moments::read($row->json('moments'))->phase($now)->isUnderWay(),
+        ), Row::all($this->db->fetchAllAssociative(
+            'SELECT DISTINCT ON (l.id) l.id, l.title, (EXTRACT(EPOCH FROM l.starts_at) * 1000)::bigint AS starts_at, l.ended_at, r.moments
+             FROM run u JOIN round r ON r.id = u.round_id JOIN lesson l ON l.id = u.lesson_id
+             WHERE u.grouping_id = ? AND NOT u.taken_back AND l.removed_at IS NULL AND (?::uuid IS NULL OR l.id <> ?)
+             ORDER BY l.id DESC, u.out_at DESC',
+            [$groupingId, $besides, $besides],
+        )));
     }
 
     /**

@@ -44,6 +44,8 @@ final readonly class GiveCommand
      * @param list<string>   $students for say, takeAside, putBack and fetch: whom; fetch of nobody in particular: all who are not where
      *                                 they should be; say to no group and no student: to all
      * @param string|null    $place    for takeAside: `main` or the id of a side room
+     * @param string|null    $leaving  for begin, sendOut and reopen: the class's other lesson that is on, which ends by it; refused
+     *                                 while one is on that is not named here
      */
     public function __construct(
         public CommandKind $kind,
@@ -62,6 +64,8 @@ final readonly class GiveCommand
         public array $students = [],
         #[Assert\Length(max: 40)]
         public ?string $place = null,
+        #[Id]
+        public ?string $leaving = null,
     ) {
     }
 

@@ -10,6 +10,7 @@ use FreshHuddle\App\Http\Problem;
 use FreshHuddle\App\Lesson\EditLesson;
 use FreshHuddle\App\Lesson\LessonAccess;
 use FreshHuddle\App\Lesson\Lessons;
+use FreshHuddle\App\Lesson\MakeCurrent;
 use FreshHuddle\App\Lesson\MakeLesson;
 use FreshHuddle\App\Roster\ClassAccess;
 use FreshHuddle\App\Roster\ForAssistants;
@@ -71,10 +72,10 @@ final readonly class LessonController
     /** Students of the class are taken to this lesson from now on. */
     #[Route('/lessons/{id}/current', methods: ['POST'])]
     #[ForAssistants]
-    public function makeCurrent(#[CurrentUser] Teacher $teacher, string $id): LessonView
+    public function makeCurrent(#[CurrentUser] Teacher $teacher, string $id, #[Body] MakeCurrent $request): LessonView
     {
         $lesson = $this->lessonAccess->lesson($teacher, $id);
-        $this->lessons->makeCurrent($lesson);
+        $this->lessons->makeCurrent($lesson, $request->leaving);
 
         return $this->desk->view($lesson);
     }

@@ -9,9 +9,12 @@ use FreshHuddle\App\Grouping\Floor\FloorStore;
 use FreshHuddle\App\Grouping\Floor\FloorView;
 use FreshHuddle\App\Http\SignedAddress;
 use FreshHuddle\App\Lesson\Lesson;
+use FreshHuddle\App\Lesson\LessonRepository;
 use FreshHuddle\App\Lesson\Round;
 use FreshHuddle\App\Lesson\RoundView;
+use FreshHuddle\App\Lesson\Run\RunReader;
 use FreshHuddle\App\Lesson\RunningOrders;
+use FreshHuddle\App\Lesson\UsageReader;
 use FreshHuddle\App\Live\ClassPage\ClassPageController;
 use FreshHuddle\App\Live\Moving\MoveStore;
 use FreshHuddle\App\Live\Signal\LiveGroups;
@@ -22,11 +25,13 @@ use FreshHuddle\App\Ready\SetUp\SetUpReader;
 use FreshHuddle\App\Ready\SetUp\SetUpSummary;
 use FreshHuddle\App\Rooms\RoomReader;
 use FreshHuddle\App\Rooms\RoomSources;
+use FreshHuddle\App\Rooms\RunRoomStore;
 use FreshHuddle\App\Roster\ClassReader;
 use FreshHuddle\App\Roster\Door\Doorway;
 use FreshHuddle\App\Roster\StudentView;
 use FreshHuddle\App\Words\Words;
 use FreshHuddle\App\Worker\FailedTasks;
+use FreshHuddle\Core\Grouping\Group;
 use FreshHuddle\Core\Lesson\Phase;
 use FreshHuddle\Core\Live\Moving\Help;
 use FreshHuddle\Core\Live\Whereabouts;
@@ -56,6 +61,10 @@ final readonly class LessonDesk
         private FailedTasks $failed,
         private RunningOrders $orders,
         private SignedAddress $address,
+        private LessonRepository $lessons,
+        private RunReader $runs,
+        private RunRoomStore $runRooms,
+        private UsageReader $usage,
     ) {
     }
 
@@ -68,25 +77,30 @@ final readonly class LessonDesk
         $roundNow = $this->orders->roundNow($lesson);
         $round = $this->round($lesson, $segmentId) ?? $roundNow;
         $class = $lesson->class;
+        $isOver = null !== $lesson->endedAt;
         $everybody = $this->classes->students($class->id);
-        $students = array_values(array_filter($everybody, static fn (StudentView $student): bool => $student->seatable));
-        $floor = $this->floors->now($round->grouping->id);
+        $present = $isOver ? $this->events->present($lesson->id) : [];
+        $students = $isOver ? $this->whoTookPart($lesson, $everybody, $present) : array_values(array_filter($everybody, static fn (StudentView $student): bool => $student->seatable));
+        // Of a lesson that is over the runs are shown, and nothing of what its groups have become since.
+        $floor = $isOver ? $this->runs->floor($round->id) : $this->floors->now($round->grouping->id);
         $copies = $this->handingOut->summaries($round->id);
         $now = $this->clock->ms();
-        $floorNow = $round === $roundNow ? $floor : $this->floors->now($roundNow->grouping->id);
+        $floorNow = $round === $roundNow || $isOver ? $floor : $this->floors->now($roundNow->grouping->id);
         $moves = $this->moves->of($roundNow->id);
         $isOutNow = $roundNow->state()->phase($now)->isUnderWay();
-        $where = null === $lesson->endedAt ? $this->whereabouts->of($class->id, $students, $floorNow, $roundNow->state(), $moves, $now) : $this->wasThere($lesson, $students);
+        $since = $class->currentLessonId === $lesson->id ? $lesson->time()->countsSince($now) : null;
+        $where = $isOver ? self::wasThere($students, $present) : $this->whereabouts->of($class->id, $students, $floorNow, $roundNow->state(), $moves, $now, $since);
         $onList = array_map(static fn (StudentView $student): string => $student->id, $students);
 
-        $rooms = $this->rooms->ofRound($round->grouping->id, $class->id, $floor);
+        $rooms = $isOver ? [] : $this->rooms->ofRound($round->grouping->id, $class->id, $floor);
         $rows = $this->handingOut->rows($round, $floor, $copies);
         $order = $this->orders->view($lesson);
         $phase = $round->state()->phase($now);
-        $isPlanned = null === $lesson->endedAt && (Phase::Planned === $phase || Phase::Back === $phase);
+        $isPlanned = !$isOver && (Phase::Planned === $phase || Phase::Back === $phase);
         $list = $isPlanned ? $this->setUpLists->of($round, $floor, $everybody, $copies, false) : null;
         $setUp = $this->setUps->of($lesson->id);
-        [$groups, $visits] = null === $lesson->endedAt && $phase->isUnderWay() ? $this->liveGroups->of($round, $floor, $where, $now) : [[], []];
+        $run = $isOver ? $this->runs->lastRun($round->id) : null;
+        [$groups, $visits] = !$isOver && $phase->isUnderWay() ? $this->liveGroups->of($round, $floor, $where, $now) : [[], []];
 
         return new LessonView(
             $lesson->id,
@@ -116,7 +130,7 @@ final readonly class LessonDesk
                 $student->table,
                 $student->attributes,
                 $student->tags,
-                null === $lesson->endedAt ? Help::for($where[$student->id]) : null,
+                $isOver ? null : Help::for($where[$student->id]),
                 $isOutNow ? $moves->of($student->id)?->place : null,
                 $isOutNow ? $moves->of($student->id)?->from : null,
                 $moves->of($student->id)?->fetchedAt,
@@ -131,9 +145,12 @@ final readonly class LessonDesk
             $groups,
             $visits,
             $this->events->notices($lesson->id),
-            $this->doorway->of($class->id),
+            $isOver ? [] : $this->doorway->of($class->id),
             $this->failed->of($class->id),
             '/class-page/'.$this->address->of(ClassPageController::WHAT, $lesson->id, $lesson->classPageNumber),
+            $this->otherLesson($lesson, $now),
+            $isOver && null !== $run ? $this->runRooms->rooms($run) : [],
+            $isOver ? [] : $this->usage->otherLessons($round->grouping->id, $lesson->id, $now),
         );
     }
 
@@ -145,13 +162,54 @@ final readonly class LessonDesk
     }
 
     /**
-     * @param list<StudentView> $students
+     * The class's other lesson that is on, if there is one.
+     */
+    private function otherLesson(Lesson $lesson, int $now): ?OtherLesson
+    {
+        $other = $this->lessons->otherThatIsOn($lesson);
+        if (null === $other) {
+            return null;
+        }
+        $round = $this->orders->roundNow($other);
+        $groups = $round->state()->phase($now)->isUnderWay() ? array_filter($this->floors->now($round->grouping->id)->groups, static fn (Group $group): bool => [] !== $group->students) : [];
+
+        return new OtherLesson($other->id, $other->title, array_sum(array_map(static fn (Group $group): int => \count($group->students), $groups)), \count($groups));
+    }
+
+    /**
+     * Everybody who sat in a group of a lesson or was there, by the name they had then.
+     *
+     * @param list<StudentView>   $everybody the class list now
+     * @param array<string, true> $present
+     *
+     * @return list<StudentView>
+     */
+    private function whoTookPart(Lesson $lesson, array $everybody, array $present): array
+    {
+        $names = $this->runs->names($lesson->id);
+        $students = [];
+        foreach ($everybody as $student) {
+            if (isset($names[$student->id]) || (isset($present[$student->id]) && $student->seatable)) {
+                $students[] = $student->called($names[$student->id] ?? $student->name);
+                unset($names[$student->id]);
+            }
+        }
+        // Who is on the list no more.
+        foreach ($names as $id => $name) {
+            $students[] = new StudentView($id, $name, false, false);
+        }
+
+        return $students;
+    }
+
+    /**
+     * @param list<StudentView>   $students
+     * @param array<string, true> $present
      *
      * @return array<string, Whereabouts> by student
      */
-    private function wasThere(Lesson $lesson, array $students): array
+    private static function wasThere(array $students, array $present): array
     {
-        $present = $this->events->present($lesson->id);
         $where = [];
         foreach ($students as $student) {
             $where[$student->id] = isset($present[$student->id]) ? Whereabouts::wasThere() : ($student->absent ? Whereabouts::excused() : Whereabouts::neverCame());

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace FreshHuddle\App\Live;
 
 use FreshHuddle\App\Grouping\Floor\FloorView;
+use FreshHuddle\App\Grouping\History\OtherUse;
 use FreshHuddle\App\Lesson\RoundView;
 use FreshHuddle\App\Lesson\RunningOrderView;
 use FreshHuddle\App\Live\Notice\SaidNotice;
@@ -16,6 +17,7 @@ use FreshHuddle\App\Ready\FindingView;
 use FreshHuddle\App\Ready\SetUp\SetUpSummary;
 use FreshHuddle\App\Ready\SetUp\SetUpView;
 use FreshHuddle\App\Rooms\RoomView;
+use FreshHuddle\App\Rooms\RunRoomView;
 use FreshHuddle\App\Roster\Door\DoorwayView;
 use FreshHuddle\App\Worker\FailedTaskView;
 use FreshHuddle\Core\Rooms\SourceKind;
@@ -47,6 +49,9 @@ final readonly class LessonView
      * @param list<DoorwayView>     $doorway    who waits to be let in
      * @param list<FailedTaskView>  $failed     what could not be done
      * @param string                $classPage  the path of the page for the wall
+     * @param OtherLesson|null      $other      another lesson the class is in just now
+     * @param list<RunRoomView>     $runRooms   of a lesson that is over: the rooms the groups of the round had
+     * @param list<OtherUse>        $usedBy     other lessons with the same groups that are on or over
      */
     public function __construct(
         public string $id,
@@ -79,6 +84,9 @@ final readonly class LessonView
         public array $doorway,
         public array $failed,
         public string $classPage,
+        public ?OtherLesson $other,
+        public array $runRooms,
+        public array $usedBy,
     ) {
     }
 }

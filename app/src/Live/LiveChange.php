@@ -11,9 +11,12 @@ use FreshHuddle\App\Grouping\Event\FloorChanged;
 use FreshHuddle\App\Grouping\Grouping;
 use FreshHuddle\App\Lesson\LessonRepository;
 use FreshHuddle\App\Lesson\Round;
+use FreshHuddle\App\Lesson\Run\RunReader;
+use FreshHuddle\App\Lesson\Run\RunStore;
 use FreshHuddle\App\Rooms\Event\RoomsChanged;
 use FreshHuddle\App\Rooms\RoomReader;
 use FreshHuddle\App\Rooms\RoomWork;
+use FreshHuddle\App\Rooms\RunRoomStore;
 use FreshHuddle\App\Roster\Device\StudentUser;
 use FreshHuddle\App\Roster\Event\ClassChanged;
 use FreshHuddle\App\Roster\SchoolClass;
@@ -45,6 +48,9 @@ final readonly class LiveChange
         private Clock $clock,
         private Projections $projections,
         private Security $security,
+        private RunReader $runReader,
+        private RunStore $runs,
+        private RunRoomStore $runRooms,
     ) {
     }
 
@@ -125,12 +131,16 @@ final readonly class LiveChange
         }
         $this->stream->publish([Audience::desk($groupingId)], ['kind' => 'desk']);
         foreach ($rounds as $round) {
-            $moves = self::moves($before, $after, $now, $students);
-            if ([] !== $moves && $round->state()->phase($now)->showsGroups()) {
+            // What a round was sent out with is its own as soon as everybody is back.
+            if ($round->state()->phase($now)->isUnderWay()) {
+                $moves = self::moves($before, $after, $now, $students);
                 $this->em->wrapInTransaction(function () use ($round, $moves): void {
                     $this->events->lock($round->lesson->id);
-                    $this->events->append($round->lesson->id, $round->id, $this->actor(), $moves);
-                    $this->projections->follow($round->id, $moves);
+                    $this->follow($round);
+                    if ([] !== $moves) {
+                        $this->events->append($round->lesson->id, $round->id, $this->actor(), $moves);
+                        $this->projections->follow($round->id, $moves);
+                    }
                 });
             }
             $this->stream->publish([Audience::staff($round->lesson->id)], ['kind' => 'lesson']);
@@ -138,6 +148,15 @@ final readonly class LiveChange
                 \count($students) > self::MANY ? [Audience::everybody($round->lesson->id)] : array_map(Audience::student(...), $students),
                 ['kind' => 'refresh'],
             );
+        }
+    }
+
+    private function follow(Round $round): void
+    {
+        $run = $this->runReader->lastRun($round->id);
+        if (null !== $run) {
+            $this->runs->follow($run);
+            $this->runRooms->follow($run);
         }
     }
 

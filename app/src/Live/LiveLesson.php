@@ -8,10 +8,13 @@ use Doctrine\ORM\EntityManagerInterface;
 use FreshHuddle\App\Database\Clock;
 use FreshHuddle\App\Grouping\Floor\FloorStore;
 use FreshHuddle\App\Lesson\Lesson;
+use FreshHuddle\App\Lesson\LessonRepository;
 use FreshHuddle\App\Lesson\Moments;
 use FreshHuddle\App\Lesson\NowReader;
 use FreshHuddle\App\Lesson\PreparedNotice;
 use FreshHuddle\App\Lesson\Round;
+use FreshHuddle\App\Lesson\Run\CameFrom;
+use FreshHuddle\App\Lesson\Run\RunReader;
 use FreshHuddle\App\Lesson\Run\RunStore;
 use FreshHuddle\App\Lesson\RunningOrders;
 use FreshHuddle\App\Lesson\Segment;
@@ -22,6 +25,7 @@ use FreshHuddle\App\Live\Notice\PreparedNotices;
 use FreshHuddle\App\Live\Signal\SignalStore;
 use FreshHuddle\App\Rooms\RoomReader;
 use FreshHuddle\App\Rooms\RoomWork;
+use FreshHuddle\App\Rooms\RunRoomStore;
 use FreshHuddle\App\Roster\Device\StudentUser;
 use FreshHuddle\App\Roster\Student;
 use FreshHuddle\App\Stream\Audience;
@@ -35,6 +39,7 @@ use FreshHuddle\Core\Lesson\RoundState;
 use FreshHuddle\Core\Live\Command;
 use FreshHuddle\Core\Live\Command\CallBack;
 use FreshHuddle\Core\Live\Command\End;
+use FreshHuddle\Core\Live\Command\KeepWorking;
 use FreshHuddle\Core\Live\Command\MakeCall;
 use FreshHuddle\Core\Live\Command\Say;
 use FreshHuddle\Core\Live\Command\TakeBackCall;
@@ -68,6 +73,9 @@ final readonly class LiveLesson
         private WhereaboutsReader $whereabouts,
         private RoomReader $rooms,
         private PreparedNotices $prepared,
+        private LessonRepository $lessons,
+        private RunReader $runReader,
+        private RunRoomStore $runRooms,
     ) {
     }
 
@@ -173,7 +181,9 @@ final readonly class LiveLesson
         $to = [];
         foreach ($done as $message) {
             $whom = $message['to'] ?? null;
-            if (\is_array($whom)) {
+            if (isset($message['wentBackTo'])) {
+                $this->stream->publish([Audience::schoolClass($lesson->class->id)], ['kind' => 'refresh']);
+            } elseif (\is_array($whom)) {
                 array_push($to, ...array_values(array_filter($whom, \is_string(...))));
             } else {
                 $this->stream->publish([Audience::everybody($lesson->id)], $message);
@@ -211,6 +221,9 @@ final readonly class LiveLesson
     private function decide(Lesson $lesson, GiveCommand $request, string $actor): array
     {
         $now = $this->orders->roundNow($lesson);
+        if (\in_array($request->kind, [CommandKind::Begin, CommandKind::SendOut, CommandKind::Reopen], true)) {
+            $this->lessons->mayTakeClass($lesson, $request->leaving);
+        }
         if (CommandKind::End === $request->kind || CommandKind::Reopen === $request->kind) {
             return $this->end($lesson, $now, $this->command($request, $now, $actor), $actor);
         }
@@ -226,6 +239,9 @@ final readonly class LiveLesson
 
             return $this->apply($last, $this->command($request, $last, $actor), $actor);
         }
+        if (CommandKind::TakeBack === $request->kind) {
+            return $this->takeBack($lesson, $now, $this->command($request, $now, $actor), $actor);
+        }
         if (CommandKind::SendOut !== $request->kind) {
             return $this->apply($now, $this->command($request, $now, $actor), $actor);
         }
@@ -234,15 +250,47 @@ final readonly class LiveLesson
             throw LiveRefused::unusable('live.nobody_seated');
         }
         $messages = [];
+        $cameFrom = new CameFrom($lesson->class->currentLessonId, $lesson->segment?->id, $lesson->segmentSince);
         if ($lesson->segment !== $round->segment) {
-            // From round to round: who still works in the one before goes on from there.
+            // From round to round: who still works in the one before goes on from there, and until then it can be taken back.
             if (null !== $lesson->segment?->round && $lesson->segment->round->state()->phase($this->clock->ms())->isUnderWay()) {
-                $messages = $this->apply($lesson->segment->round, new CallBack(0), $actor);
+                $messages = $this->apply($lesson->segment->round, new CallBack($round->lookSeconds), $actor);
             }
             $begun = new Event(EventKind::SegmentBegun, $this->clock->ms(), ['segment' => $round->segment->id]);
             array_push($messages, ...$this->keep($round, [$begun], $actor));
         }
-        array_push($messages, ...$this->apply($round, $this->command($request, $round, $actor), $actor));
+        array_push($messages, ...$this->apply($round, $this->command($request, $round, $actor), $actor, $cameFrom));
+
+        return $messages;
+    }
+
+    /**
+     * Students who were still looking go back to what they were doing before, in this lesson or another.
+     *
+     * @return list<array<string, mixed>>
+     *
+     * @throws CommandRefused
+     */
+    private function takeBack(Lesson $lesson, Round $round, Command $command, string $actor): array
+    {
+        $from = $this->runReader->cameFrom($round->id);
+        $messages = $this->apply($round, $command, $actor);
+        if ([] === $messages || null === $from) {
+            return $messages;
+        }
+        $lesson->segment = null === $from->segment ? null : $this->em->find(Segment::class, $from->segment);
+        $lesson->segmentSince = $from->since;
+        $lesson->begunAt = null === $lesson->segment ? null : $lesson->begunAt;
+        $before = $lesson->segment?->round;
+        if (null !== $before && $before !== $round && Phase::ComingBack === $before->state()->phase($this->clock->ms())) {
+            array_push($messages, ...$this->apply($before, new KeepWorking(asBefore: true), $actor));
+        }
+        if (null !== $from->lesson && $from->lesson !== $lesson->id && null !== $this->now->of($from->lesson)) {
+            $lesson->class->currentLessonId = $from->lesson;
+            $this->tasks->ask(WatchWork::WATCH, $from->lesson);
+            $messages[] = ['wentBackTo' => $from->lesson];
+        }
+        $this->em->flush();
 
         return $messages;
     }
@@ -330,11 +378,11 @@ final readonly class LiveLesson
      *
      * @throws CommandRefused
      */
-    private function apply(Round $round, Command $command, string $actor): array
+    private function apply(Round $round, Command $command, string $actor, ?CameFrom $cameFrom = null): array
     {
         $this->em->refresh($round);
 
-        return $this->keep($round, $command->decide($round->state()->state(), $this->clock->ms()), $actor);
+        return $this->keep($round, $command->decide($round->state()->state(), $this->clock->ms()), $actor, $cameFrom);
     }
 
     /**
@@ -342,14 +390,15 @@ final readonly class LiveLesson
      *
      * @return list<array<string, mixed>>
      */
-    private function keep(Round $round, array $events, string $actor): array
+    private function keep(Round $round, array $events, string $actor, ?CameFrom $cameFrom = null): array
     {
         if ([] === $events) {
             return [];
         }
         foreach ($events as $event) {
             if (EventKind::SentOut === $event->kind) {
-                $this->runs->begin($round, $event->at, $event->moment('outAt') ?? $event->at);
+                $run = $this->runs->begin($round, $event->at, $event->moment('outAt') ?? $event->at, $cameFrom ?? new CameFrom($round->lesson->id, $round->segment->id, null));
+                $this->runRooms->follow($run);
             }
         }
         $events = array_map(fn (Event $event): Event => $this->addressed($round, $event), $events);
@@ -426,6 +475,7 @@ final readonly class LiveLesson
         $before = $lesson->class->currentLessonId;
         if (null !== $before && $before !== $lesson->id) {
             $this->tasks->ask(WatchWork::WATCH, $before);
+            $this->stream->publish([Audience::staff($before)], ['kind' => 'lesson']);
         }
         $lesson->class->currentLessonId = $lesson->id;
     }
@@ -437,11 +487,13 @@ final readonly class LiveLesson
         }
         $lesson->segment = $this->segment($lesson, $event->text('segment'));
         $lesson->segmentSince = $event->at;
+        $lesson->begunAt ??= $event->at;
         $this->taken($lesson);
     }
 
     private function planSendOut(Round $round, RoundState $state): void
     {
+        $round->lesson->begunAt ??= $state->lookFrom;
         $this->taken($round->lesson);
         foreach ($this->orders->segments($round->lesson) as $segment) {
             if (null !== $segment->round) {
@@ -487,12 +539,31 @@ final readonly class LiveLesson
 
     private function planCallBack(Round $round, RoundState $state): void
     {
+        $run = $this->runReader->lastRun($round->id);
+        if (null !== $run) {
+            $this->runs->follow($run);
+        }
         $this->runs->end($round, $state->comingBackUntil() ?? $this->clock->ms());
         $this->prepared->plan($round, $state);
         $this->tasks->cancel(RoundWork::MOVE_OUT, $round->id);
         $this->tasks->cancel(RoundWork::AUTO_CALL, $round->id);
+        $this->tasks->cancel(RoundWork::MOVE_BACK, $round->id);
+        if ($this->goesOnElsewhere($round->lesson)) {
+            return; // they are moved by the round they are in now
+        }
         $this->tasks->ask(RoundWork::SAY_CALL, $round->id);
         $this->tasks->ask(RoundWork::MOVE_BACK, $round->id, $state->comingBackUntil());
+    }
+
+    /**
+     * Whether the class has been sent out in another lesson by now.
+     */
+    private function goesOnElsewhere(Lesson $lesson): bool
+    {
+        $current = $lesson->class->currentLessonId;
+        $now = null === $current || $current === $lesson->id ? null : $this->now->of($current);
+
+        return null !== $now && $now->phase($this->clock->ms())->isUnderWay();
     }
 
     private function planKeepWorking(Round $round, RoundState $state): void
@@ -501,6 +572,7 @@ final readonly class LiveLesson
         $this->runs->goOn($round);
         $this->tasks->cancel(RoundWork::AUTO_CALL, $round->id);
         $this->tasks->cancel(RoundWork::MOVE_BACK, $round->id);
+        $this->planEnd($round, $state);
         $this->tasks->ask(RoundWork::SAY, $round->id, null, ['text' => $this->words->say(new Message('live.said.call_off'))]);
     }
 

@@ -9,6 +9,7 @@ use FreshHuddle\App\Database\Clock;
 use FreshHuddle\App\Grouping\Floor\FloorStore;
 use FreshHuddle\App\Lesson\Moments;
 use FreshHuddle\App\Lesson\Round;
+use FreshHuddle\App\Lesson\Run\RunStore;
 use FreshHuddle\App\Live\Moving\MoveStore;
 use FreshHuddle\App\Rooms\Meeting\MeetingServiceFailed;
 use FreshHuddle\App\Rooms\Meeting\RoomService;
@@ -46,6 +47,7 @@ final readonly class RoundWork implements TaskHandler
         private RoomReader $rooms,
         private FloorStore $floors,
         private MoveStore $moves,
+        private RunStore $runs,
         private RoomService $service,
         private Opening $opening,
         private Stream $stream,
@@ -72,6 +74,9 @@ final readonly class RoundWork implements TaskHandler
             return null;
         }
         $phase = $round->state()->phase($this->clock->ms());
+        if (self::AUTO_CALL === $task->kind && \in_array($phase, [Phase::ComingBack, Phase::Back], true)) {
+            $this->runs->end($round, $round->state()->state()->comingBackUntil() ?? $this->clock->ms());
+        }
         $rooms = $this->rooms->made($round->lesson->class->id, $round->grouping->id);
         try {
             match ($task->kind) {

@@ -156,7 +156,9 @@ final readonly class StudentPage
         if (null === $lesson->groupingId || null === $lesson->roundId) {
             return null;
         }
-        $group = $this->reader->group($student, $lesson->groupingId, $lesson->roundId);
+        // Once everybody is back, the groups of this round are those it had, whatever is planned with them for the next.
+        $run = $lesson->phase($this->clock->ms())->isUnderWay() ? null : $lesson->runId;
+        $group = $this->reader->group($student, $lesson->groupingId, $lesson->roundId, $run);
         if (null === $group) {
             return null;
         }

@@ -22,6 +22,25 @@ use FreshHuddle\Core\Rooms\SourceKind;
 final readonly class StudentReader
 {
     private const NOTICES = 3;
+    /** The student's own seat (`:student`), and the members of its table `g`, on the floor of a grouping (`:grouping`). */
+    private const SEATS_NOW = [
+        "SELECT w.id, w.name, w.mark, s.number AS seat,
+                (SELECT string_agg(k.task, '; ' ORDER BY k.position) FROM seat_task k WHERE k.grouping_id = s.grouping_id AND k.numbers @> to_jsonb(s.number)) AS task,
+                (SELECT COUNT(*) FROM work_group o WHERE o.grouping_id = w.grouping_id AND o.position <= w.position) AS number
+         FROM seat s JOIN work_group w ON w.id = s.group_id AND w.position IS NOT NULL WHERE s.grouping_id = :grouping AND s.student_id = :student",
+        "SELECT jsonb_agg(jsonb_build_array(t.id, t.name, o.number, COALESCE(r.role, '')) ORDER BY o.number)
+         FROM seat o JOIN student t ON t.id = o.student_id LEFT JOIN seat_role r ON r.grouping_id = o.grouping_id AND r.number = o.number
+         WHERE o.group_id = g.id AND t.removed_at IS NULL AND NOT t.absent",
+    ];
+    /** The same as they were when a run (`:run`) ended. */
+    private const SEATS_THEN = [
+        'SELECT w.group_id AS id, w.last_name AS name, w.mark, s.number AS seat, s.task,
+                (SELECT COUNT(*) FROM run_group o WHERE o.run_id = w.run_id AND o.position <= w.position) AS number
+         FROM run_last_seat s JOIN run_group w ON w.id = s.run_group_id WHERE s.run_id = :run AND s.student_id = :student AND w.group_id IS NOT NULL',
+        'SELECT jsonb_agg(jsonb_build_array(t.id, o.name, o.number, o.role) ORDER BY o.number)
+         FROM run_group x JOIN run_last_seat o ON o.run_group_id = x.id JOIN student t ON t.id = o.student_id
+         WHERE x.run_id = :run AND x.group_id = g.id AND t.removed_at IS NULL AND NOT t.absent',
+    ];
 
     public function __construct(private Connection $db)
     {
@@ -69,15 +88,16 @@ final readonly class StudentReader
      * The table a student sits at in a grouping: its members who are here, each with the number and role of their seat, the
      * student's own number and task, and the copies the student has in a round.
      *
+     * @param string|null $runId a run that is over, for the table the student sat at then
+     *
      * @return array{id: string, name: string, mark: int, number: int, room: Room|null, copies: list<CopyLink>, seat: int, task: string,
      *               members: list<Mate>, signal: MySignal}|null
      */
-    public function group(StudentUser $student, string $groupingId, string $roundId): ?array
+    public function group(StudentUser $student, string $groupingId, string $roundId, ?string $runId = null): ?array
     {
+        [$seat, $mates] = null === $runId ? self::SEATS_NOW : self::SEATS_THEN;
         $row = $this->db->fetchAssociative(
-            "SELECT g.id, g.name, g.mark, s.number AS seat,
-                    (SELECT string_agg(k.task, '; ' ORDER BY k.position) FROM seat_task k WHERE k.grouping_id = s.grouping_id AND k.numbers @> to_jsonb(s.number)) AS task,
-                    (SELECT COUNT(*) FROM work_group o WHERE o.grouping_id = g.grouping_id AND o.position <= g.position) AS number,
+            "SELECT g.id, g.name, g.mark, g.seat, g.task, g.number,
                     (SELECT jsonb_build_array(r.source, r.name, r.opened_at, COALESCE(f.opened_by, ''), r.id) FROM room r JOIN room_member p ON p.room_id = r.id
                      LEFT JOIN room_source f ON f.class_id = r.class_id WHERE r.group_id = g.id AND p.student_id = :student) AS room,
                     (SELECT jsonb_agg(jsonb_build_array(c.id, c.title, c.way) ORDER BY h.position, c.id) FROM work_copy c
@@ -85,15 +105,12 @@ final readonly class StudentReader
                      LEFT JOIN hand_out o ON o.round_id = c.round_id AND o.original_id = c.original_id AND o.group_id = g.id
                      WHERE c.round_id = :round AND CASE COALESCE(o.way, h.way) WHEN 'each' THEN c.student_id = :student WHEN 'all' THEN c.group_id IS NULL AND c.student_id IS NULL
                         WHEN 'nothing' THEN FALSE ELSE c.group_id = g.id END) AS copies,
-                    (SELECT jsonb_agg(jsonb_build_array(t.id, t.name, o.number, COALESCE(r.role, '')) ORDER BY o.number)
-                     FROM seat o JOIN student t ON t.id = o.student_id LEFT JOIN seat_role r ON r.grouping_id = o.grouping_id AND r.number = o.number
-                     WHERE o.group_id = g.id AND t.removed_at IS NULL AND NOT t.absent) AS members,
+                    ({$mates}) AS members,
                     (SELECT jsonb_build_array(x.about, x.called_at, x.call_seen_at, x.called_by = :student, x.mark, x.visitor IS NOT NULL,
                         (SELECT COUNT(*) FROM group_signal y WHERE y.round_id = x.round_id AND (y.called_at, y.group_id) <= (x.called_at, x.group_id)))
                      FROM group_signal x WHERE x.round_id = :round AND x.group_id = g.id) AS signal
-             FROM seat s JOIN work_group g ON g.id = s.group_id AND g.position IS NOT NULL
-             WHERE s.grouping_id = :grouping AND s.student_id = :student",
-            ['student' => $student->id, 'round' => $roundId, 'grouping' => $groupingId],
+             FROM ({$seat}) g",
+            ['student' => $student->id, 'round' => $roundId] + (null === $runId ? ['grouping' => $groupingId] : ['run' => $runId]),
         );
         if (false === $row) {
             return null;

@@ -30,6 +30,7 @@ final readonly class WatchWork implements TaskHandler
     /** Milliseconds between two looks. */
     private const EVERY = 2_000;
     private const ASK_EVERY = 8_000;
+    private const WHILE_QUIET = 30_000;
     /** Nobody watches a lesson in which nothing has stirred for so long. */
     private const QUIET_AFTER = 20 * 60_000;
 
@@ -66,10 +67,13 @@ final readonly class WatchWork implements TaskHandler
         if (null !== $lesson->endedAt) {
             return null;
         }
-        if (null !== $lesson->kind && (!$lesson->current || $this->isQuiet($lesson))) {
+        if (null !== $lesson->kind && ($this->hasBeenLeft($lesson) || $this->isForgotten($lesson))) {
             $this->live->endByItself($lesson->lessonId);
 
             return null;
+        }
+        if (null !== $lesson->kind && !$lesson->current) {
+            return $this->clock->ms() + self::EVERY;
         }
         if (self::ASK_SERVICE === $task->kind) {
             $this->askService($lesson);
@@ -78,7 +82,7 @@ final readonly class WatchWork implements TaskHandler
         }
         $this->look($lesson);
 
-        return $this->isQuiet($lesson) ? null : $this->clock->ms() + self::EVERY;
+        return $this->isQuiet($lesson) && null === $lesson->kind ? null : $this->clock->ms() + ($this->isQuiet($lesson) ? self::WHILE_QUIET : self::EVERY);
     }
 
     private function look(LessonNow $lesson): void
@@ -139,6 +143,22 @@ final readonly class WatchWork implements TaskHandler
         $last = max($this->presence->lastSign($lesson->classId) ?? 0, $lesson->moments->outAt ?? 0, $lesson->since ?? 0, $lesson->watchedAt ?? 0);
 
         return $last < $this->clock->ms() - self::QUIET_AFTER;
+    }
+
+    /**
+     * The class has gone on in another lesson. While it still looks at groups there, that can be taken back.
+     */
+    private function hasBeenLeft(LessonNow $lesson): bool
+    {
+        return !$lesson->current && Phase::Looking !== $this->lessons->ofClass($lesson->classId)?->phase($this->clock->ms());
+    }
+
+    /**
+     * Its time is over, and nobody has given a sign for long.
+     */
+    private function isForgotten(LessonNow $lesson): bool
+    {
+        return $this->isQuiet($lesson) && $this->clock->ms() > ($lesson->time->plannedEnd() ?? 0);
     }
 
     private static function word(Whereabouts $where): string

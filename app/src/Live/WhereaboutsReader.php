@@ -23,9 +23,6 @@ use FreshHuddle\Core\Live\Whereabouts;
  */
 final readonly class WhereaboutsReader
 {
-    /** Signs older than this belong to another day. */
-    private const ONE_LESSON = 6 * 3_600_000;
-
     public function __construct(private PresenceStore $presence, private FloorStore $floors, private ClassReader $classes, private RoomReader $rooms, private MoveStore $moves)
     {
     }
@@ -39,15 +36,16 @@ final readonly class WhereaboutsReader
     {
         $floor = null === $lesson->groupingId ? new Floor() : $this->floors->now($lesson->groupingId);
 
-        return $this->of($lesson->classId, $this->classes->students($lesson->classId), $floor, $lesson->moments ?? Moments::read([]), null === $lesson->roundId ? new Moves() : $this->moves->of($lesson->roundId), $now);
+        return $this->of($lesson->classId, $this->classes->students($lesson->classId), $floor, $lesson->moments ?? Moments::read([]), null === $lesson->roundId ? new Moves() : $this->moves->of($lesson->roundId), $now, $lesson->countsSince($now));
     }
 
     /**
      * @param list<StudentView> $students
+     * @param int|null          $since    since when signs count for the lesson; null: none do
      *
      * @return array<string, Whereabouts> by student
      */
-    public function of(string $classId, array $students, Floor $floor, Moments $moments, Moves $moves, int $now): array
+    public function of(string $classId, array $students, Floor $floor, Moments $moments, Moves $moves, int $now, ?int $since): array
     {
         $state = $moments->state();
         $groups = [];
@@ -59,7 +57,7 @@ final readonly class WhereaboutsReader
         $whereabouts = [];
         foreach ($students as $student) {
             $signs = $evidence[$student->id] ?? new Evidence();
-            if (($signs->lastSign() ?? 0) < $now - self::ONE_LESSON) {
+            if (null === $since || ($signs->lastSign() ?? 0) < $since) {
                 $signs = new Evidence();
             }
             $expected = $moves->expected($student->id, $groups[$student->id] ?? null, $state, $now);

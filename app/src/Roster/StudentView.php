@@ -30,4 +30,12 @@ final readonly class StudentView
         public ?string $email = null,
     ) {
     }
+
+    /**
+     * The same student by another name.
+     */
+    public function called(string $name): self
+    {
+        return new self($this->id, $name, $this->absent, $this->claimed, $this->seatable, $this->schoolId, $this->table, $this->attributes, $this->tags, $this->email);
+    }
 }

@@ -158,7 +158,7 @@ final class RunningOrderTest extends AppTestCase
         $template = $this->ask('POST', '/api/staff/classes/'.$lesson->text('classId').'/lessons', ['title' => 'Our usual Tuesday', 'minutes' => 50, 'from' => $lesson->text('id'), 'template' => true])->is(200);
         self::assertSame([null, true, false], [$template->at('startsAt'), $template->at('template'), $template->at('current')]);
         $this->command($template->text('id'), 'say', text: 'Is anybody here?')->is(422);
-        $this->ask('POST', '/api/staff/lessons/'.$template->text('id').'/current')->is(422);
+        $this->ask('POST', '/api/staff/lessons/'.$template->text('id').'/current', [])->is(422);
         $mine = $this->ask('POST', '/api/staff/classes/'.$lesson->text('classId').'/lessons', ['title' => 'Tuesday', 'minutes' => 50, 'from' => $template->text('id')])->is(200);
         self::assertFalse($mine->at('template'));
         $this->asTeacher($this->newTeacher('tomas@larkmouth.example'));

@@ -69,7 +69,8 @@ final class EndTest extends AppTestCase
         self::mockTime();
         [$lesson, $here] = $this->held();
         $next = $this->ask('POST', '/api/staff/classes/'.$lesson->text('classId').'/lessons', ['title' => 'Afterwards', 'minutes' => 50, 'from' => $lesson->text('id'), 'groups' => 'same']);
-        $this->command($next->text('id'), 'sendOut')->is(200);
+        $this->setRound($next->text('id'), ['lookSeconds' => 0]);
+        $this->command($next->text('id'), 'sendOut', leaving: $lesson->text('id'))->is(200);
         $this->work();
         $over = $this->again($lesson);
         self::assertIsInt($over->at('endedAt'));
@@ -94,6 +95,9 @@ final class EndTest extends AppTestCase
         self::mockTime();
         [$lesson, $here] = $this->held();
         self::mockTime('+21 minutes');
+        $this->work();
+        self::assertNull($this->db()->fetchOne('SELECT ended_at FROM lesson WHERE id = ?', [$lesson->text('id')]), 'groups may work on paper: not before its time is over');
+        self::mockTime('+51 minutes');
         $this->work();
         $over = $this->again($lesson);
         self::assertIsInt($over->at('endedAt'));

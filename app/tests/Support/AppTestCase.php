@@ -90,9 +90,9 @@ abstract class AppTestCase extends WebTestCase
         return new Json($this->client->getResponse());
     }
 
-    protected function command(string $lessonId, string $kind, ?int $seconds = null, ?int $endsAt = null, ?string $text = null): Json
+    protected function command(string $lessonId, string $kind, ?int $seconds = null, ?int $endsAt = null, ?string $text = null, ?string $leaving = null): Json
     {
-        return $this->ask('POST', "/api/staff/lessons/{$lessonId}/commands", compact('kind', 'seconds', 'endsAt', 'text'), ['Idempotency-Key' => Uuid::v4()->toRfc4122()]);
+        return $this->ask('POST', "/api/staff/lessons/{$lessonId}/commands", compact('kind', 'seconds', 'endsAt', 'text', 'leaving'), ['Idempotency-Key' => Uuid::v4()->toRfc4122()]);
     }
 
     /**

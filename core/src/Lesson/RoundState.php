@@ -70,8 +70,8 @@ final readonly class RoundState
                 $event->at,
                 $event->moment('backAt'),
             ),
-            // Whoever says “keep working” past the end no longer wants the end to call by itself.
-            EventKind::KeptWorking => new self($this->lookFrom, $this->outAt, $event->moment('endsAt')),
+            // Whoever says “keep working” past the end no longer wants the end to call by itself; a call that was taken back leaves it.
+            EventKind::KeptWorking => new self($this->lookFrom, $this->outAt, $event->moment('endsAt'), $event->moment('autoSeconds')),
             default => $this,
         };
     }

@@ -3308,7 +3308,11 @@ export interface paths {
                 };
                 cookie?: never;
             };
-            requestBody?: never;
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["MakeCurrent"];
+                };
+            };
             responses: {
                 /** @description Done */
                 200: {
@@ -7025,6 +7029,8 @@ export interface components {
             groups: components["schemas"]["ClassPageGroup"][];
             over: boolean;
             serverNow: number;
+            back: number | null;
+            of: number | null;
         };
         ClassSummary: {
             id: string;
@@ -7150,6 +7156,7 @@ export interface components {
             standings: components["schemas"]["StandingsView"];
             variants: components["schemas"]["VariantView"][];
             uses: components["schemas"]["UseView"][];
+            usedBy: components["schemas"]["OtherUse"][];
             groupNames: string[];
             signUp: components["schemas"]["SignUpState"] | null;
             serverNow: number;
@@ -7276,6 +7283,7 @@ export interface components {
             groups?: string[];
             students?: string[];
             place?: string | null;
+            leaving?: string | null;
         };
         /** @enum {string} */
         GoalKind: "spread" | "alike" | "eachHas" | "notAlone" | "newPartners" | "wishes";
@@ -7442,6 +7450,9 @@ export interface components {
             doorway: components["schemas"]["DoorwayView"][];
             failed: components["schemas"]["FailedTaskView"][];
             classPage: string;
+            other: components["schemas"]["OtherLesson"] | null;
+            runRooms: components["schemas"]["RunRoomView"][];
+            usedBy: components["schemas"]["OtherUse"][];
         };
         LetterBack: {
             studentId: string;
@@ -7481,6 +7492,9 @@ export interface components {
         MakeClass: {
             name: string;
             names?: string;
+        };
+        MakeCurrent: {
+            leaving?: string | null;
         };
         MakeLesson: {
             title: string;
@@ -7648,6 +7662,18 @@ export interface components {
         OtherDevice: {
             guest: string;
             mine: boolean;
+        };
+        OtherLesson: {
+            id: string;
+            title: string;
+            students: number;
+            groups: number;
+        };
+        OtherUse: {
+            lessonId: string;
+            title: string;
+            startsAt: number | null;
+            isOut: boolean;
         };
         PackageClass: {
             id: string;
@@ -7841,6 +7867,12 @@ export interface components {
             id: string;
             kind: components["schemas"]["RuleKind"];
             students: string[];
+        };
+        RunRoomView: {
+            group: string;
+            name: string;
+            source: components["schemas"]["SourceKind"];
+            link: string | null;
         };
         RunningOrderView: {
             step: number;

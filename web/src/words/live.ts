@@ -6,6 +6,24 @@ const lasting = (seconds: number) =>
 
 /** Words of going round: calls, visits, chalk marks. */
 export const liveWords = {
+  other: {
+    title: (lesson: string) => `“${lesson}” is still on`,
+    what: (lesson: string, className: string, students: number, groups: number) =>
+      students > 0
+        ? `${count(students, 'student is', 'students are')} at work there in ${count(groups, 'group', 'groups')}. If you go on here, they leave their groups and “${lesson}” ends.`
+        : `${className} is in “${lesson}”. If you go on here, that lesson ends for everybody.`,
+    canCancel: (seconds: number) =>
+      `If you send groups out, you can cancel for ${count(seconds, 'second', 'seconds')}: everybody then goes back to what they were doing.`,
+    stay: (lesson: string) => `Stay in “${lesson}”`,
+    leave: (lesson: string) => `End “${lesson}” and go on here`,
+    bar: (className: string, lesson: string) => `${className} is in “${lesson}”.`,
+  },
+  usedBy: (lessons: string) =>
+    `Already sent out in ${lessons}. What you change counts from now on; those lessons keep the groups they had.`,
+  usedNow: (lesson: string) => `At work now in ${lesson}. What you change moves students there at once.`,
+  roomsThen: 'Rooms the groups had',
+  noRoomsThen: 'No rooms were used in this round.',
+  nobodyOut: 'Nobody was sent out in this round.',
   next: 'Whom to visit next',
   goTo: (group: string) => `Go to ${group}`,
   onTo: (group: string) => `On to ${group}`,

@@ -371,7 +371,7 @@ export const staff = {
       ['Space on a name', 'pick it up; arrows go to a table or a name; Space again puts it there; Escape puts it back'],
       ['Enter on a name', 'everything you can do with it'],
     ] as const,
-    notCurrent: (name: string) => `${name} comes into another lesson just now.`,
+    notCurrent: (name: string) => `Students of ${name} who join now come into another lesson.`,
     makeCurrent: 'Bring students here',
     toMain: 'Main session',
     noStream: 'The line to the server is down. Looking again every few seconds.',

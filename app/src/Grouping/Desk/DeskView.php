@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace FreshHuddle\App\Grouping\Desk;
 
 use FreshHuddle\App\Grouping\Floor\FloorView;
+use FreshHuddle\App\Grouping\History\OtherUse;
 use FreshHuddle\App\Grouping\History\UseView;
 use FreshHuddle\App\Grouping\Proposal\StandingsView;
 use FreshHuddle\App\Grouping\Seat\NumberPlan;
@@ -25,6 +26,7 @@ final readonly class DeskView
      * @param list<RuleView>      $rules
      * @param list<VariantView>   $variants
      * @param list<UseView>       $uses       groupings this class has sat in, the latest last
+     * @param list<OtherUse>      $usedBy     lessons that have sent these groups out
      * @param list<string>        $groupNames what groups of this class are called
      * @param string|null         $lessonId   a lesson whose round uses it
      */
@@ -45,6 +47,7 @@ final readonly class DeskView
         public StandingsView $standings,
         public array $variants,
         public array $uses,
+        public array $usedBy,
         public array $groupNames,
         public ?SignUpState $signUp,
         public int $serverNow,

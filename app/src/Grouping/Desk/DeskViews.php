@@ -67,6 +67,7 @@ final readonly class DeskViews
             $this->judge->standings($grouping, $floor, $settings),
             $this->variants->of($grouping, $settings),
             array_map(static fn (GroupingUse $use): UseView => new UseView($use->name, $use->lesson, $use->at), $uses),
+            $this->list->otherLessons($grouping->id, null, $this->clock->ms()),
             $grouping->class->groupNames,
             $this->signUps->state($grouping->id),
             $this->clock->ms(),

@@ -22,6 +22,14 @@ interface GroupingUsage
     public function uses(string $classId): array;
 
     /**
+     * @param string|null $besides a lesson that is not asked about
+     * @param int         $now     milliseconds since 1970
+     *
+     * @return list<OtherUse> lessons that have sent these groups out, the latest first
+     */
+    public function otherLessons(string $groupingId, ?string $besides, int $now): array;
+
+    /**
      * @return string|null the lesson that took it up last; null where none uses it
      */
     public function lessonOf(string $groupingId): ?string;

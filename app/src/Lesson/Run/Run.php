@@ -8,6 +8,7 @@ use Doctrine\ORM\Mapping as ORM;
 use FreshHuddle\App\Grouping\Grouping;
 use FreshHuddle\App\Lesson\Lesson;
 use FreshHuddle\App\Lesson\Round;
+use FreshHuddle\App\Lesson\Segment;
 
 /**
  * One time a round was really sent out, with its groups and seats as they were then. Sending it out again is another run.
@@ -25,6 +26,18 @@ class Run
     /** It was taken back while students were still looking: nobody has sat in these groups. */
     #[ORM\Column(options: ['default' => false])]
     public bool $takenBack = false;
+
+    /** The lesson the class was in before; taking the run back returns it there. */
+    #[ORM\ManyToOne, ORM\JoinColumn(nullable: true, onDelete: 'SET NULL')]
+    public ?Lesson $cameFromLesson = null;
+
+    /** The segment this lesson was in before; null: it had not begun. */
+    #[ORM\ManyToOne, ORM\JoinColumn(nullable: true, onDelete: 'SET NULL')]
+    public ?Segment $cameFromSegment = null;
+
+    /** Since when it had been in that segment; milliseconds since 1970. */
+    #[ORM\Column(type: 'bigint', nullable: true)]
+    public ?int $cameFromSince = null;
 
     public function __construct(
         #[ORM\Id, ORM\Column(type: 'guid')]

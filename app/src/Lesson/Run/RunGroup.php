@@ -26,6 +26,9 @@ class RunGroup
         public readonly int $position,
         #[ORM\Column(length: 80)]
         public readonly string $name,
+        /** What it was called when the run ended. */
+        #[ORM\Column(length: 80)]
+        public readonly string $lastName,
         #[ORM\Column]
         public readonly int $mark,
     ) {

@@ -21,21 +21,29 @@ final readonly class RunStore
     /**
      * A round is sent out: a run begins, and one that still went on in this lesson ends.
      *
-     * @param int $now   milliseconds since 1970
-     * @param int $outAt when groups are to be at work
+     * @param int      $now      milliseconds since 1970
+     * @param int      $outAt    when groups are to be at work
+     * @param CameFrom $cameFrom where the class was before
+     *
+     * @return string the id of the run
      */
-    public function begin(Round $round, int $now, int $outAt): void
+    public function begin(Round $round, int $now, int $outAt, CameFrom $cameFrom): string
     {
         $this->db->executeStatement('UPDATE run SET ended_at = ? WHERE lesson_id = ? AND ended_at IS NULL', [$now, $round->lesson->id]);
         $run = Uuid::v7()->toRfc4122();
         $this->db->executeStatement(
-            'INSERT INTO run (id, lesson_id, round_id, grouping_id, attempt, out_at, taken_back)
-             SELECT :run, :lesson, :round, :grouping, COALESCE(MAX(attempt), 0) + 1, :out, false FROM run WHERE round_id = :round',
-            ['run' => $run, 'lesson' => $round->lesson->id, 'round' => $round->id, 'grouping' => $round->grouping->id, 'out' => $outAt],
+            'INSERT INTO run (id, lesson_id, round_id, grouping_id, attempt, out_at, taken_back,
+                              came_from_lesson_id, came_from_segment_id, came_from_since)
+             SELECT :run, :lesson, :round, :grouping, COALESCE(MAX(attempt), 0) + 1, :out, false, :from_lesson, :from_segment, :since
+             FROM run WHERE round_id = :round',
+            [
+                'run' => $run, 'lesson' => $round->lesson->id, 'round' => $round->id, 'grouping' => $round->grouping->id, 'out' => $outAt,
+                'from_lesson' => $cameFrom->lesson, 'from_segment' => $cameFrom->segment, 'since' => $cameFrom->since,
+            ],
         );
         $this->db->executeStatement(
-            'INSERT INTO run_group (id, run_id, group_id, position, name, mark)
-             SELECT gen_random_uuid(), ?, id, position, name, mark FROM work_group WHERE grouping_id = ? AND position IS NOT NULL',
+            'INSERT INTO run_group (id, run_id, group_id, position, name, last_name, mark)
+             SELECT gen_random_uuid(), ?, id, position, name, name, mark FROM work_group WHERE grouping_id = ? AND position IS NOT NULL',
             [$run, $round->grouping->id],
         );
         $this->db->executeStatement(
@@ -45,6 +53,39 @@ final readonly class RunStore
              LEFT JOIN seat_role r ON r.grouping_id = s.grouping_id AND r.number = s.number
              WHERE g.run_id = ? AND t.removed_at IS NULL AND NOT t.absent",
             [$run],
+        );
+        $this->follow($run);
+
+        return $run;
+    }
+
+    /**
+     * The groups changed while the run goes on: its last seats are those of the floor. Groups that came about are added,
+     * those that are gone stay without seats.
+     */
+    public function follow(string $runId): void
+    {
+        $this->db->executeStatement('DELETE FROM run_last_seat WHERE run_id = ?', [$runId]);
+        $this->db->executeStatement(
+            'UPDATE run_group r SET last_name = g.name FROM work_group g WHERE r.run_id = ? AND g.id = r.group_id AND g.name <> r.last_name',
+            [$runId],
+        );
+        $this->db->executeStatement(
+            'INSERT INTO run_group (id, run_id, group_id, position, name, last_name, mark)
+             SELECT gen_random_uuid(), u.id, g.id,
+                    (SELECT MAX(position) FROM run_group WHERE run_id = u.id) + ROW_NUMBER() OVER (ORDER BY g.position), g.name, g.name, g.mark
+             FROM run u JOIN work_group g ON g.grouping_id = u.grouping_id AND g.position IS NOT NULL
+             WHERE u.id = ? AND NOT EXISTS (SELECT 1 FROM run_group r WHERE r.run_id = u.id AND r.group_id = g.id)',
+            [$runId],
+        );
+        $this->db->executeStatement(
+            "INSERT INTO run_last_seat (run_id, student_id, run_group_id, name, number, role, task)
+             SELECT g.run_id, s.student_id, g.id, t.name, s.number, COALESCE(r.role, ''),
+                    COALESCE((SELECT string_agg(k.task, '; ' ORDER BY k.position) FROM seat_task k
+                              WHERE k.grouping_id = s.grouping_id AND k.numbers @> to_jsonb(s.number)), '')
+             FROM run_group g JOIN seat s ON s.group_id = g.group_id JOIN student t ON t.id = s.student_id
+             LEFT JOIN seat_role r ON r.grouping_id = s.grouping_id AND r.number = s.number WHERE g.run_id = ?",
+            [$runId],
         );
     }
 

@@ -53,6 +53,8 @@ final readonly class AsStudent
             true,
             null,
             null,
+            $lesson->time(),
+            null,
         ), $now, array_map(static fn (SheetView $sheet): CopyLink => new CopyLink($sheet->id, $sheet->title, $sheet->way), $sheets));
 
         return new AsStudentView($page, $sheets);

@@ -9,10 +9,20 @@ use FreshHuddle\App\Account\Teacher;
 use FreshHuddle\App\Database\Clock;
 use FreshHuddle\App\Http\SignedAddress;
 use FreshHuddle\App\Lesson\LessonAccess;
+use FreshHuddle\App\Lesson\LessonNow;
 use FreshHuddle\App\Lesson\NowReader;
+use FreshHuddle\App\Lesson\Run\RunReader;
 use FreshHuddle\App\Live\Exception\LiveRefused;
 use FreshHuddle\App\Live\StudentPage;
+use FreshHuddle\App\Live\WhereaboutsReader;
 use FreshHuddle\App\Roster\ForAssistants;
+use FreshHuddle\Core\Lesson\Phase;
+use FreshHuddle\Core\Lesson\SegmentKind;
+use FreshHuddle\Core\Live\Because;
+use FreshHuddle\Core\Live\Evidence;
+use FreshHuddle\Core\Live\Place;
+use FreshHuddle\Core\Live\Sight;
+use FreshHuddle\Core\Live\Whereabouts;
 use Symfony\Component\Routing\Attribute\Route;
 use Symfony\Component\Routing\Requirement\Requirement;
 use Symfony\Component\Security\Http\Attribute\CurrentUser;
@@ -21,7 +31,7 @@ final readonly class ClassPageController
 {
     public const WHAT = 'class page';
 
-    public function __construct(private SignedAddress $address, private NowReader $lessons, private ClassPageReader $reader, private Clock $clock, private LessonAccess $access, private EntityManagerInterface $em)
+    public function __construct(private SignedAddress $address, private NowReader $lessons, private ClassPageReader $reader, private Clock $clock, private LessonAccess $access, private EntityManagerInterface $em, private WhereaboutsReader $whereabouts, private RunReader $runs)
     {
     }
 
@@ -45,6 +55,7 @@ final readonly class ClassPageController
         }
         $class = $this->reader->schoolClass($lesson->classId);
         $now = $this->clock->ms();
+        $back = $this->whoIsBack($lesson, $now);
         $shown = null === $lesson->endedAt && null !== $lesson->groupingId && $lesson->phase($now)->showsGroups();
 
         return new ClassPageView(
@@ -56,6 +67,25 @@ final readonly class ClassPageController
             $shown ? $this->reader->groups($lesson->groupingId) : [],
             null !== $lesson->endedAt,
             $now,
+            $back['back'] ?? null,
+            $back['of'] ?? null,
         );
+    }
+
+    /**
+     * @return array{back: int, of: int}|null null where nobody is called back, and where nothing sees who is
+     */
+    private function whoIsBack(LessonNow $lesson, int $now): ?array
+    {
+        $isAsked = null === $lesson->endedAt && SegmentKind::Round === $lesson->kind && \in_array($lesson->phase($now), [Phase::ComingBack, Phase::Back], true);
+        $expected = $isAsked && null !== $lesson->roundId ? array_filter(
+            array_intersect_key($this->whereabouts->inLesson($lesson, $now), array_flip($this->runs->floor($lesson->roundId)->seated())),
+            static fn (Whereabouts $where): bool => Place::Excused !== $where->place && Because::Never !== $where->because,
+        ) : [];
+        if ([] === $expected || [] !== array_filter($expected, static fn (Whereabouts $where): bool => Sight::Service !== $where->sight)) {
+            return null;
+        }
+
+        return ['back' => \count(array_filter($expected, static fn (Whereabouts $where): bool => Evidence::MAIN === $where->at)), 'of' => \count($expected)];
     }
 }

@@ -72,7 +72,7 @@ final readonly class SlotStore implements Forgets
     }
 
     /**
-     * A copy whose group stands on the floor of its round's grouping, and whose it is as things stand now.
+     * A copy, and whose it is: of those who sit at its table while groups are out, or sat there when that ended.
      *
      * @return array{lesson: string, moments: array<array-key, mixed>, way: HandOutWay, members: list<string>, pages: array<array-key, mixed>}|null
      */
@@ -81,11 +81,11 @@ final readonly class SlotStore implements Forgets
         $row = $this->db->fetchAssociative(
             'SELECT c.pages, c.way, r.lesson_id, r.moments, array_to_json(CASE
                         WHEN c.student_id IS NOT NULL THEN ARRAY[c.student_id]
-                        WHEN c.group_id IS NOT NULL THEN ARRAY(SELECT s.student_id FROM seat s WHERE s.group_id = c.group_id ORDER BY s.number)
-                        ELSE ARRAY(SELECT s.student_id FROM seat s JOIN work_group w ON w.id = s.group_id AND w.position IS NOT NULL WHERE s.grouping_id = r.grouping_id ORDER BY w.position, s.number)
+                        WHEN c.group_id IS NOT NULL THEN ARRAY(SELECT s.student_id FROM run_group g JOIN run_last_seat s ON s.run_group_id = g.id WHERE g.run_id = u.id AND g.group_id = c.group_id ORDER BY s.number)
+                        ELSE ARRAY(SELECT s.student_id FROM run_group g JOIN run_last_seat s ON s.run_group_id = g.id WHERE g.run_id = u.id ORDER BY g.position, s.number)
                     END) AS members
-             FROM work_copy c JOIN round r ON r.id = c.round_id LEFT JOIN work_group g ON g.id = c.group_id AND g.grouping_id = r.grouping_id AND g.position IS NOT NULL
-             WHERE c.id = ? AND (c.group_id IS NULL OR g.id IS NOT NULL)',
+             FROM work_copy c JOIN round r ON r.id = c.round_id
+             LEFT JOIN LATERAL (SELECT id FROM run WHERE round_id = r.id AND NOT taken_back ORDER BY attempt DESC LIMIT 1) u ON true WHERE c.id = ?',
             [$copyId],
         );
         if (false === $row) {

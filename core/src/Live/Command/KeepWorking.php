@@ -16,12 +16,21 @@ use FreshHuddle\Core\Live\Exception\CommandRefused;
  */
 final readonly class KeepWorking implements Command
 {
+    /**
+     * @param bool $asBefore the round goes on as if nobody had called: with its end, and calling back by itself where it did
+     */
+    public function __construct(public bool $asBefore = false)
+    {
+    }
+
     public function decide(RoundState $state, int $now): array
     {
         return match ($state->phase($now)) {
             Phase::Planned => throw CommandRefused::nobodyIsOut(),
             Phase::Looking, Phase::Out => [],
-            Phase::ComingBack => [new Event(EventKind::KeptWorking, $now, ['endsAt' => max($state->endsAt ?? 0, $now + 60_000)])],
+            Phase::ComingBack => [new Event(EventKind::KeptWorking, $now, $this->asBefore && ($state->endsAt ?? 0) > $now
+                ? ['endsAt' => $state->endsAt, 'autoSeconds' => $state->autoSeconds]
+                : ['endsAt' => max($state->endsAt ?? 0, $now + 60_000)])],
             Phase::Back => throw CommandRefused::tooLate(),
         };
     }

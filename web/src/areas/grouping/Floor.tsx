@@ -12,6 +12,7 @@ import clsx from 'clsx';
 import { useEffect, useRef, useState, type KeyboardEvent, type ReactNode } from 'react';
 import type { Schema } from '../../api/client';
 import { words } from '../../words';
+import { liveWords } from '../../words/live';
 import { dragWords } from '../../ui/dragWords';
 import { FloorList } from './FloorList';
 import type { Edit } from './floorMoves';
@@ -45,6 +46,8 @@ interface FloorProps {
   students: Student[];
   control: FloorControl;
   live: boolean;
+  /** A lesson that is over: looked at, and not changed. */
+  readOnly?: boolean;
   asList: boolean;
   /** What is known of where a student is, in words. */
   noteOf: (student: Student) => string;
@@ -64,6 +67,7 @@ interface FloorProps {
 export function Floor(props: FloorProps) {
   const { floor, students, control, live, asList, noteOf, tableNote, onAbsent, onHold, effects, reasons, more, wayTo } =
     props;
+  const readOnly = props.readOnly === true;
   const [opened, setOpened] = useState<Opened | null>(null);
   const [dragged, setDragged] = useState<string | null>(null);
   const [picked, setPicked] = useState<string | null>(null);
@@ -79,7 +83,9 @@ export function Floor(props: FloorProps) {
     frame.current?.querySelector<HTMLElement>(`[data-stop="${goesTo.current}"]`)?.focus({ preventScroll: true });
     goesTo.current = null;
   }, [floor]);
-  const sensors = useSensors(useSensor(PointerSensor, { activationConstraint: { distance: 6 } }));
+  const byPointer = useSensors(useSensor(PointerSensor, { activationConstraint: { distance: 6 } }));
+  const none = useSensors();
+  const sensors = readOnly ? none : byPointer;
   const byId = new Map(students.map((student) => [student.id, student]));
   const nameOf = (id: string) => byId.get(id)?.name ?? '';
   const groupName = (id: string) => floor.groups.find((group) => group.id === id)?.name ?? '';
@@ -138,7 +144,7 @@ export function Floor(props: FloorProps) {
   const keyDown = (event: KeyboardEvent) => {
     const stop = stopOf(event.target);
     if (stop === null) return;
-    if (event.key === ' ') {
+    if (event.key === ' ' && !readOnly) {
       event.preventDefault();
       if (picked !== null) {
         put(picked, stop);
@@ -166,6 +172,7 @@ export function Floor(props: FloorProps) {
   };
 
   const openTag = (student: Student, at: DOMRect) => {
+    if (readOnly) return;
     setOpened({ kind: 'tag', student, at });
     onHold?.(student.id);
   };
@@ -225,7 +232,9 @@ export function Floor(props: FloorProps) {
         >
           <div className="floor-paper min-h-0 flex-1 overflow-y-auto p-5">
             {floor.groups.length === 0 && (
-              <p className="mx-auto max-w-md py-16 text-center text-soft">{words.floor.nothingYet}</p>
+              <p className="mx-auto max-w-md py-16 text-center text-soft">
+                {readOnly ? liveWords.nobodyOut : words.floor.nothingYet}
+              </p>
             )}
             {asList || floor.groups.length > rowsAbove ? (
               <FloorList floor={floor} students={students} live={live} note={noteOf} onOpenTag={openTag} />
@@ -255,20 +264,22 @@ export function Floor(props: FloorProps) {
                     way={wayTo?.(group.id) ?? null}
                     effect={held ? effects?.get(group.id) : undefined}
                     onOpenTag={openTag}
-                    onOpenTable={(one, at) => setOpened({ kind: 'table', group: one, at })}
+                    onOpenTable={(one, at) => !readOnly && setOpened({ kind: 'table', group: one, at })}
                   />
                 ))}
               </ul>
             )}
           </div>
-          <Shelf
-            students={unseated.filter((s) => !s.absent)}
-            absent={unseated.filter((s) => s.absent)}
-            live={live}
-            picked={picked}
-            meaning={meaning}
-            onOpenTag={openTag}
-          />
+          {!(readOnly && unseated.length === 0) && (
+            <Shelf
+              students={unseated.filter((s) => !s.absent)}
+              absent={unseated.filter((s) => s.absent)}
+              live={live}
+              picked={picked}
+              meaning={meaning}
+              onOpenTag={openTag}
+            />
+          )}
         </div>
         <p className="sr-only" role="status">
           {spoken}

@@ -23,6 +23,7 @@ import { hereAt, type Group } from '../grouping/Table';
 import { LensContext, useLens } from '../grouping/lens';
 import { LensChoice } from '../grouping/LensChoice';
 import { useFloor } from '../grouping/useFloor';
+import { UsedBy } from '../grouping/UsedBy';
 import { Claim } from '../roster/Claim';
 import { Doorway } from '../roster/Doorway';
 import { useDoor } from '../roster/useDoor';
@@ -32,10 +33,12 @@ import { FillRounds } from '../lesson/FillRounds';
 import { LessonSlip } from '../lesson/LessonSlip';
 import { NextLesson } from '../lesson/NextLesson';
 import { MaterialsView, useNewOriginal } from '../materials/MaterialsView';
+import { RoomsThen } from '../rooms/RoomsThen';
 import { RoomsView } from '../rooms/RoomsView';
 import { isThere } from '../rooms/useRooms';
 import { FailedWork } from './FailedWork';
 import { HereAfterAll } from './HereAfterAll';
+import { isOtherLessonOn, LeaveOther, useAskToLeave } from './LeaveOther';
 import { Late } from './Late';
 import { Log } from './Log';
 import { LivePanel, OverPanel, WhoIsMissing } from './LivePanel';
@@ -58,6 +61,8 @@ import { awayText, noteOf } from './whereabouts';
 
 type View = 'floor' | 'work' | 'rooms' | 'original';
 const views: View[] = ['floor', 'work', 'rooms', 'original'];
+/** Of a lesson that is over there is what came of it, and nothing to plan. */
+const viewsOver: View[] = ['floor', 'work', 'rooms'];
 
 function Trail({ lesson }: { lesson: Schema['LessonView'] }) {
   return (
@@ -90,20 +95,28 @@ function Bar({ children }: { children: ReactNode }) {
 function NotCurrent({ lesson }: { lesson: Schema['LessonView'] }) {
   const queries = useQueryClient();
   const { fail } = useMessages();
+  const askToLeave = useAskToLeave();
   const bring = useMutation({
-    mutationFn: () => take(api.POST('/api/staff/lessons/{id}/current', { params: { path: { id: lesson.id } } })),
+    mutationFn: (leaving: string | null) =>
+      take(api.POST('/api/staff/lessons/{id}/current', { params: { path: { id: lesson.id } }, body: { leaving } })),
     onSuccess: (fresh) => queries.setQueryData(['lesson', lesson.id], fresh),
-    onError: fail,
+    onError: (error) => (isOtherLessonOn(error) ? askToLeave((leaving) => bring.mutate(leaving)) : fail(error)),
   });
   return (
     <Bar>
-      {words.lesson.notCurrent(lesson.className)}
-      <Button onClick={() => bring.mutate()} busy={bring.isPending}>
+      {lesson.other === null
+        ? words.lesson.notCurrent(lesson.className)
+        : liveWords.other.bar(lesson.className, lesson.other.title)}
+      <Button onClick={() => bring.mutate(null)} busy={bring.isPending}>
         {words.lesson.makeCurrent}
       </Button>
     </Bar>
   );
 }
+
+/** Whether students may be waiting for it already. */
+const isSoon = (lesson: Schema['LessonView']) =>
+  lesson.other !== null || Math.abs((lesson.startsAt ?? 0) - lesson.serverNow) < 12 * 3_600_000;
 
 /** What did not come along when the lesson was given to this class. */
 function NotCarried() {
@@ -158,7 +171,8 @@ function SidePanel({
   onRooms: (paste: boolean) => void;
   onMaterials: () => void;
 }) {
-  const arrived = lesson.students.filter((student) => student.claimed).length;
+  const arrived = lesson.students.filter(hasArrived).length;
+  const soon = useServerNow(30_000) + 30 * 60_000;
   const log = (
     <Button look="quiet" className="self-start text-sm" onClick={onLog}>
       {liveWords.log.open}
@@ -184,7 +198,9 @@ function SidePanel({
             onRooms={onRooms}
             onMaterials={onMaterials}
           />
-          <p className="mt-4 mb-4 text-sm text-soft">{words.live.doors(arrived, lesson.students.length)}</p>
+          {(arrived > 0 || (lesson.current && (lesson.startsAt ?? 0) < soon)) && (
+            <p className="mt-4 mb-4 text-sm text-soft">{words.live.doors(arrived, lesson.students.length)}</p>
+          )}
           <NextLesson lesson={lesson} others={lesson.order.now === null} />
         </>
       )}
@@ -240,28 +256,29 @@ function Lesson({ lesson, connected }: { lesson: Schema['LessonView']; connected
     return room === undefined ? null : `/api/staff/rooms/${room.id}/way`;
   };
   const asked = search.get('view');
-  const view = views.find((one) => one === asked) ?? 'floor';
+  const over = lesson.endedAt !== null;
+  const shown = over ? viewsOver : views;
+  const view = shown.find((one) => one === asked) ?? 'floor';
   const go = (to: View, segment: string | null) =>
     setSearch({ ...(to === 'floor' ? {} : { view: to }), ...(segment === null ? {} : { segment }) });
   const setView = (to: View) => go(to, search.get('segment'));
   const write = useNewOriginal(lesson, () => setView('original'));
   const show = (segment: string) => go(view, segment === lesson.roundNow.segmentId ? null : segment);
-  const over = lesson.endedAt !== null;
   const live = over || phase !== 'planned';
   const working = !over && live && phase !== 'back';
   useKeys({
     '?': () => setHelp(true),
     f: () => setView('floor'),
     w: () => setView('work'),
-    o: () => setView('original'),
+    o: () => !over && setView('original'),
     r: () => setView('rooms'),
     s: () => setSeenAs(''),
     l: () => setLogOpen(true),
     b: () => working && phase === 'out' && give.mutate(command('callBack')),
     m: () => live && !over && give.mutate(command('fetch')),
     v: () => lesson.visits[0] !== undefined && visit(lesson.visits[0].groupId),
-    'Ctrl z': () => lesson.floor.undo !== null && control.undo(),
-    'Ctrl y': () => lesson.floor.redo !== null && control.redo(),
+    'Ctrl z': () => !over && lesson.floor.undo !== null && control.undo(),
+    'Ctrl y': () => !over && lesson.floor.redo !== null && control.redo(),
   });
   const listening = useListening();
   const me = queries.getQueryData<Schema['Me']>(['me'])?.id ?? '';
@@ -301,7 +318,7 @@ function Lesson({ lesson, connected }: { lesson: Schema['LessonView']; connected
     <div className="flex min-h-0 flex-1 flex-col">
       {!connected && <Bar>{words.lesson.noStream}</Bar>}
       <NotCarried key={lesson.id} />
-      {!lesson.current && !lesson.template && <NotCurrent lesson={lesson} />}
+      {!lesson.current && !lesson.template && !over && isSoon(lesson) && <NotCurrent lesson={lesson} />}
       {lesson.template && (
         <Bar>
           {words.order.templateBar}
@@ -323,7 +340,7 @@ function Lesson({ lesson, connected }: { lesson: Schema['LessonView']; connected
           <div className="flex flex-wrap items-center gap-x-6 gap-y-1 border-b border-line bg-sheet px-5">
             <Tabs
               label={words.lesson.views}
-              tabs={views.map((one) => ({ value: one, label: words.lesson[one] }))}
+              tabs={shown.map((one) => ({ value: one, label: words.lesson[one] }))}
               shown={view}
               onShow={setView}
             />
@@ -370,6 +387,7 @@ function Lesson({ lesson, connected }: { lesson: Schema['LessonView']; connected
                   <DealBar floor={lesson.floor} students={present} control={control} live={false} />
                 </div>
               )}
+              {!over && lesson.usedBy.length > 0 && <UsedBy uses={lesson.usedBy} />}
               <LensContext value={(id) => away.get(id) ?? lens.seen(id)}>
                 <Floor
                   floor={lesson.floor}
@@ -394,6 +412,7 @@ function Lesson({ lesson, connected }: { lesson: Schema['LessonView']; connected
                     </>
                   )}
                   live={live}
+                  readOnly={over}
                   asList={asList}
                   noteOf={(student) => noteOf(lesson, student)}
                   wayTo={wayTo}
@@ -442,7 +461,8 @@ function Lesson({ lesson, connected }: { lesson: Schema['LessonView']; connected
           {view === 'work' && (
             <WalkRound key={search.get('group') ?? ''} lesson={lesson} visited={search.get('group')} />
           )}
-          {view === 'rooms' && <RoomsView lesson={lesson} pasting={pasting} onPasting={setPasting} />}
+          {view === 'rooms' && over && <RoomsThen rooms={lesson.runRooms} />}
+          {view === 'rooms' && !over && <RoomsView lesson={lesson} pasting={pasting} onPasting={setPasting} />}
           {view === 'original' && <MaterialsView lesson={lesson} />}
         </main>
         <SidePanel
@@ -548,7 +568,11 @@ export function LessonPage() {
         {lesson.isError && lesson.data === undefined && (
           <p className="p-8 font-semibold text-lost">{problemText(lesson.error)}</p>
         )}
-        {lesson.data !== undefined && <Lesson lesson={lesson.data} connected={connected} />}
+        {lesson.data !== undefined && (
+          <LeaveOther lesson={lesson.data}>
+            <Lesson lesson={lesson.data} connected={connected} />
+          </LeaveOther>
+        )}
       </Page>
     </div>
   );

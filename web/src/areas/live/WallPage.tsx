@@ -116,13 +116,13 @@ function Now({ view, now }: { view: View; now: number }) {
         ? [words.goNow, view.moments?.endsAt ?? null]
         : round && phase === 'comingBack'
           ? [words.back, view.moments === null ? null : comingBackUntil(view.moments)]
-          : round && phase === 'back'
-            ? [words.isBack, null]
+          : round && phase === 'back' && view.segment !== null
+            ? [view.back !== null && view.back === view.of ? words.everybodyBack : words.isBack, null]
             : [
                 view.segment === null
                   ? words.comeIn
                   : view.segment.instructions === ''
-                    ? view.title
+                    ? words.kinds[view.segment.kind]
                     : view.segment.instructions,
                 view.segment?.endsAt ?? null,
               ];
@@ -134,9 +134,15 @@ function Now({ view, now }: { view: View; now: number }) {
       <div className="min-w-0 flex-1">
         <p className="truncate text-2xl">
           {view.className} · {view.title}
+          {view.segment !== null && !view.over && view.segment.instructions !== '' && (
+            <> · {words.kinds[view.segment.kind]}</>
+          )}
         </p>
         <h1 className="line-clamp-2 pb-1 text-4xl leading-snug">{say}</h1>
       </div>
+      {round && !view.over && view.back !== null && view.back !== view.of && (
+        <p className="shrink-0 text-3xl">{words.backOf(view.back, view.of ?? view.back)}</p>
+      )}
       {until !== null && until > now && (
         <p className="shrink-0 text-7xl font-bold" role="timer">
           <Duration seconds={secondsUntil(until, now)} />

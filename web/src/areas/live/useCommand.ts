@@ -2,6 +2,7 @@ import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { api, freshKey, take, type Schema } from '../../api/client';
 import { isPassing } from '../../api/problem';
 import { useMessages } from '../../ui/messages';
+import { isOtherLessonOn, useAskToLeave } from './LeaveOther';
 
 type Command = Schema['GiveCommand'];
 
@@ -9,7 +10,8 @@ type Command = Schema['GiveCommand'];
 export function useCommand(lessonId: string) {
   const queries = useQueryClient();
   const { fail } = useMessages();
-  return useMutation({
+  const askToLeave = useAskToLeave();
+  const give = useMutation({
     mutationFn: ({ key, command }: { key: string; command: Command }) =>
       take(
         api.POST('/api/staff/lessons/{id}/commands', {
@@ -21,8 +23,12 @@ export function useCommand(lessonId: string) {
     retry: (times, error) => isPassing(error) && times < 6,
     retryDelay: (times) => 300 * 2 ** times,
     onSuccess: (lesson) => queries.setQueryData(['lesson', lessonId], lesson),
-    onError: fail,
+    onError: (error, { command: asked }) =>
+      isOtherLessonOn(error)
+        ? askToLeave((leaving) => give.mutate({ key: freshKey(), command: { ...asked, leaving } }))
+        : fail(error),
   });
+  return give;
 }
 
 export function command(kind: Command['kind'], more: Omit<Command, 'kind'> = {}): { key: string; command: Command } {

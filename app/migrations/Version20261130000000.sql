@@ -1,0 +1,39 @@
+ALTER TABLE run ADD came_from_lesson_id UUID DEFAULT NULL;
+ALTER TABLE run ADD came_from_segment_id UUID DEFAULT NULL;
+ALTER TABLE run ADD came_from_since BIGINT DEFAULT NULL;
+CREATE TABLE run_last_seat (
+    name VARCHAR(120) NOT NULL,
+    number INT NOT NULL,
+    role VARCHAR(40) NOT NULL,
+    task TEXT NOT NULL,
+    run_id UUID NOT NULL,
+    student_id UUID NOT NULL,
+    run_group_id UUID NOT NULL,
+    PRIMARY KEY (run_id, student_id)
+);
+CREATE UNIQUE INDEX run_last_seat_number ON run_last_seat (run_group_id, number);
+CREATE TABLE run_room (
+    name VARCHAR(120) NOT NULL,
+    source VARCHAR(20) NOT NULL,
+    link VARCHAR(1000) DEFAULT NULL,
+    run_group_id UUID NOT NULL,
+    PRIMARY KEY (run_group_id)
+);
+INSERT INTO run_last_seat (run_id, student_id, run_group_id, name, number, role, task)
+    SELECT s.run_id, s.student_id, s.run_group_id, s.name, s.number, s.role, '' FROM run_seat s;
+CREATE INDEX IDX_5076A4C0EEC6C582 ON run (came_from_lesson_id);
+CREATE INDEX IDX_5076A4C0C1D08014 ON run (came_from_segment_id);
+CREATE INDEX IDX_6EF6FFC684E3FEC4 ON run_last_seat (run_id);
+CREATE INDEX IDX_6EF6FFC6CB944F1A ON run_last_seat (student_id);
+CREATE INDEX IDX_6EF6FFC6C5629BFF ON run_last_seat (run_group_id);
+ALTER TABLE run_room ADD CONSTRAINT FK_EE610EBFC5629BFF FOREIGN KEY (run_group_id) REFERENCES run_group (id) ON DELETE CASCADE NOT DEFERRABLE;
+ALTER TABLE run ADD CONSTRAINT FK_5076A4C0EEC6C582 FOREIGN KEY (came_from_lesson_id) REFERENCES lesson (id) ON DELETE SET NULL NOT DEFERRABLE;
+ALTER TABLE run ADD CONSTRAINT FK_5076A4C0C1D08014 FOREIGN KEY (came_from_segment_id) REFERENCES segment (id) ON DELETE SET NULL NOT DEFERRABLE;
+ALTER TABLE run_last_seat ADD CONSTRAINT FK_6EF6FFC684E3FEC4 FOREIGN KEY (run_id) REFERENCES run (id) ON DELETE CASCADE NOT DEFERRABLE;
+ALTER TABLE run_last_seat ADD CONSTRAINT FK_6EF6FFC6CB944F1A FOREIGN KEY (student_id) REFERENCES student (id) ON DELETE CASCADE NOT DEFERRABLE;
+ALTER TABLE run_last_seat ADD CONSTRAINT FK_6EF6FFC6C5629BFF FOREIGN KEY (run_group_id) REFERENCES run_group (id) ON DELETE CASCADE NOT DEFERRABLE;
+ALTER TABLE lesson ADD begun_at BIGINT DEFAULT NULL;
+UPDATE lesson l SET begun_at = (SELECT MIN(at) FROM live_event e WHERE e.lesson_id = l.id AND e.kind IN ('segmentBegun', 'sentOut'));
+ALTER TABLE run_group ADD last_name VARCHAR(80) DEFAULT NULL;
+UPDATE run_group SET last_name = name;
+ALTER TABLE run_group ALTER last_name DROP DEFAULT, ALTER last_name SET NOT NULL;

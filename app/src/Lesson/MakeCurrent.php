@@ -1,0 +1,17 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FreshHuddle\App\Lesson;
+
+use FreshHuddle\App\Http\Body\Id;
+
+final readonly class MakeCurrent
+{
+    /**
+     * @param string|null $leaving the class's other lesson that is on, which ends by it
+     */
+    public function __construct(#[Id] public ?string $leaving = null)
+    {
+    }
+}

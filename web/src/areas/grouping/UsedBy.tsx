@@ -1,0 +1,21 @@
+import type { Schema } from '../../api/client';
+import { liveWords } from '../../words/live';
+import { whenText } from '../lesson/when';
+
+/** For which lessons a change of these groups counts, and for which it does not. */
+export function UsedBy({ uses }: { uses: Schema['OtherUse'][] }) {
+  const nameOf = (use: Schema['OtherUse']) =>
+    `“${use.title}”${use.startsAt === null ? '' : ` (${whenText(use.startsAt)})`}`;
+  const now = uses.filter((use) => use.isOut);
+  const before = uses.filter((use) => !use.isOut);
+  return (
+    <div className="border-b border-line bg-sheet px-5 py-1.5 text-sm text-soft">
+      {now.map((use) => (
+        <p key={use.lessonId} className="font-semibold text-ink">
+          {liveWords.usedNow(nameOf(use))}
+        </p>
+      ))}
+      {before.length > 0 && <p>{liveWords.usedBy(before.map(nameOf).join(', '))}</p>}
+    </div>
+  );
+}

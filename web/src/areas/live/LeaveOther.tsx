@@ -1,0 +1,54 @@
+import { useQueryClient } from '@tanstack/react-query';
+import { createContext, useContext, useState, type ReactNode } from 'react';
+import type { Schema } from '../../api/client';
+import { isProblem } from '../../api/problem';
+import { Button } from '../../ui/Button';
+import { Sheet } from '../../ui/Sheet';
+import { liveWords } from '../../words/live';
+
+/** What is done once the teacher has said that the class may leave the lesson it is in. */
+type Go = (leaving: string) => void;
+
+const AskContext = createContext<(go: Go) => void>(() => undefined);
+
+/** Whether the server refused because another lesson of the class is on. */
+export const isOtherLessonOn = (error: unknown): boolean =>
+  isProblem(error, 409) && error.field('leaving') !== undefined;
+
+export const useAskToLeave = () => useContext(AskContext);
+
+/** Asks before a class is taken out of a lesson that is on, and says what will happen to whom. */
+export function LeaveOther({ lesson, children }: { lesson: Schema['LessonView']; children: ReactNode }) {
+  const queries = useQueryClient();
+  const [go, setGo] = useState<Go | null>(null);
+  const { other } = lesson;
+  const ask = (what: Go) => {
+    setGo(() => what);
+    void queries.invalidateQueries({ queryKey: ['lesson', lesson.id] });
+  };
+  const close = () => setGo(null);
+  return (
+    <AskContext value={ask}>
+      {children}
+      {other !== null && (
+        <Sheet open={go !== null} onClose={close} title={liveWords.other.title(other.title)}>
+          <p>{liveWords.other.what(other.title, lesson.className, other.students, other.groups)}</p>
+          {lesson.round.lookSeconds > 0 && (
+            <p className="mt-2 text-soft">{liveWords.other.canCancel(lesson.round.lookSeconds)}</p>
+          )}
+          <div className="mt-5 flex flex-wrap gap-3">
+            <Button onClick={close}>{liveWords.other.stay(other.title)}</Button>
+            <Button
+              onClick={() => {
+                go?.(other.id);
+                close();
+              }}
+            >
+              {liveWords.other.leave(other.title)}
+            </Button>
+          </div>
+        </Sheet>
+      )}
+    </AskContext>
+  );
+}
