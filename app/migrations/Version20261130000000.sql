@@ -37,3 +37,5 @@ UPDATE lesson l SET begun_at = (SELECT MIN(at) FROM live_event e WHERE e.lesson_
 ALTER TABLE run_group ADD last_name VARCHAR(80) DEFAULT NULL;
 UPDATE run_group SET last_name = name;
 ALTER TABLE run_group ALTER last_name DROP DEFAULT, ALTER last_name SET NOT NULL;
+ALTER TABLE student ADD guest BOOLEAN DEFAULT false NOT NULL;
+ALTER TABLE student ADD guest_of UUID DEFAULT NULL;

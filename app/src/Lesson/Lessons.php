@@ -14,6 +14,7 @@ use FreshHuddle\App\Lesson\Exception\LessonRefused;
 use FreshHuddle\App\Roster\SchoolClass;
 use FreshHuddle\App\Stream\Audience;
 use FreshHuddle\App\Stream\Stream;
+use FreshHuddle\App\Worker\Tasks;
 use FreshHuddle\Core\Lesson\RunningOrder;
 use FreshHuddle\Core\Lesson\SegmentKind;
 use Psr\Clock\ClockInterface;
@@ -36,6 +37,7 @@ final readonly class Lessons
         private Stream $stream,
         private EventDispatcherInterface $events,
         private LessonRepository $lessons,
+        private Tasks $tasks,
     ) {
     }
 
@@ -59,6 +61,7 @@ final readonly class Lessons
                 $lesson->begunFrom = $from;
                 $this->begin($lesson, $from, $request->groups);
             }
+            DoorsOpenHandler::schedule($this->tasks, $lesson);
 
             return $lesson;
         });
@@ -70,6 +73,7 @@ final readonly class Lessons
         $lesson->minutes = $edit->minutes ?? $lesson->minutes;
         if (null !== $edit->startsAt && !$lesson->template) {
             $lesson->startsAt = self::moment($edit->startsAt);
+            DoorsOpenHandler::schedule($this->tasks, $lesson);
         }
         $this->em->flush();
         $this->stream->publish([Audience::staff($lesson->id)], ['kind' => 'lesson']);

@@ -44,6 +44,11 @@ final readonly class UsageReader implements GroupingUsage
         return \is_string($lesson) ? $lesson : null;
     }
 
+    public function isUsedIn(string $groupingId, string $lessonId): bool
+    {
+        return false !== $this->db->fetchOne('SELECT 1 FROM round WHERE grouping_id = ? AND lesson_id = ? AND number IS NOT NULL LIMIT 1', [$groupingId, $lessonId]);
+    }
+
     public function otherLessons(string $groupingId, ?string $besides, int $now): array
     {
         return array_map(static fn (Row $row): OtherUse => new OtherUse(

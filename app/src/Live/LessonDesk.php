@@ -80,7 +80,7 @@ final readonly class LessonDesk
         $isOver = null !== $lesson->endedAt;
         $everybody = $this->classes->students($class->id);
         $present = $isOver ? $this->events->present($lesson->id) : [];
-        $students = $isOver ? $this->whoTookPart($lesson, $everybody, $present) : array_values(array_filter($everybody, static fn (StudentView $student): bool => $student->seatable));
+        $students = $isOver ? $this->whoTookPart($lesson, $everybody, $present) : array_values(array_filter($everybody, static fn (StudentView $student): bool => $student->seatable && $student->takesPartIn($lesson->id)));
         // Of a lesson that is over the runs are shown, and nothing of what its groups have become since.
         $floor = $isOver ? $this->runs->floor($round->id) : $this->floors->now($round->grouping->id);
         $copies = $this->handingOut->summaries($round->id);

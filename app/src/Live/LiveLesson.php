@@ -27,6 +27,7 @@ use FreshHuddle\App\Rooms\RoomReader;
 use FreshHuddle\App\Rooms\RoomWork;
 use FreshHuddle\App\Rooms\RunRoomStore;
 use FreshHuddle\App\Roster\Device\StudentUser;
+use FreshHuddle\App\Roster\Roster;
 use FreshHuddle\App\Roster\Student;
 use FreshHuddle\App\Stream\Audience;
 use FreshHuddle\App\Stream\Stream;
@@ -76,6 +77,7 @@ final readonly class LiveLesson
         private LessonRepository $lessons,
         private RunReader $runReader,
         private RunRoomStore $runRooms,
+        private Roster $roster,
     ) {
     }
 
@@ -442,7 +444,7 @@ final readonly class LiveLesson
     {
         match ($event->kind) {
             EventKind::SegmentBegun => $this->goOn($round->lesson, $event),
-            EventKind::LessonEnded => $round->lesson->endedAt = $event->at,
+            EventKind::LessonEnded => $this->planEnded($round->lesson, $event),
             EventKind::LessonReopened => $this->reopen($round->lesson),
             EventKind::SentOut => $this->planSendOut($round, $state),
             EventKind::TakenBack => $this->planTakeBack($round, $event),
@@ -459,9 +461,16 @@ final readonly class LiveLesson
         };
     }
 
+    private function planEnded(Lesson $lesson, Event $event): void
+    {
+        $lesson->endedAt = $event->at;
+        $this->roster->guestsLeave($lesson->class, $lesson->id);
+    }
+
     private function reopen(Lesson $lesson): void
     {
         $lesson->endedAt = null;
+        $this->roster->guestsComeBack($lesson->class, $lesson->id);
         $this->taken($lesson);
         $this->tasks->ask(WatchWork::WATCH, $lesson->id);
         $this->tasks->ask(WatchWork::ASK_SERVICE, $lesson->id);

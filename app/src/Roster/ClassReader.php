@@ -72,7 +72,7 @@ final readonly class ClassReader
         return array_map(
             self::student(...),
             Row::all($this->db->fetchAllAssociative(
-                'SELECT s.id, s.name, s.absent, s.seatable, s.school_id, s.email, s.seat_table, s.attributes, s.tags, d.student_id IS NOT NULL AS claimed
+                'SELECT s.id, s.name, s.absent, s.seatable, s.school_id, s.email, s.seat_table, s.attributes, s.tags, s.guest, s.guest_of, d.student_id IS NOT NULL AS claimed
                  FROM student s LEFT JOIN student_device d ON d.student_id = s.id AND d.until > now()
                  WHERE s.class_id = ? AND s.removed_at IS NULL ORDER BY s.position, s.id',
                 [$classId],
@@ -100,6 +100,8 @@ final readonly class ClassReader
             $attributes,
             array_values(array_filter($row->json('tags'), \is_string(...))),
             $row->textOrNull('email'),
+            $row->bool('guest'),
+            $row->textOrNull('guest_of'),
         );
     }
 }

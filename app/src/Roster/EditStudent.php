@@ -16,6 +16,7 @@ final readonly class EditStudent
      * @param string|null               $email      '' for none
      * @param list<AttributeValue>|null $attributes those that change; an empty value takes one away
      * @param list<string>|null         $tags       all of them
+     * @param bool|null                 $guest      false: a guest stays on the list for good
      * @param bool|null                 $seatable   false for a second device, or the teacher's own sign-in
      */
     public function __construct(
@@ -33,6 +34,7 @@ final readonly class EditStudent
         public ?bool $seatable = null,
         #[Assert\Email(message: 'roster.this_no_address'), Assert\Length(max: 180, maxMessage: 'roster.this_no_address')]
         public ?string $email = null,
+        public ?bool $guest = null,
     ) {
     }
 }

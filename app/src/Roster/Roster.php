@@ -112,10 +112,37 @@ final readonly class Roster
         $student = $this->em->getRepository(Student::class)->findOneBy($called);
         if (null !== $student) {
             $student->tags = [self::GUEST];
+            $student->guest = true;
+            $student->guestOf = $class->currentLessonId;
             $this->em->flush();
         }
 
         return $student?->id;
+    }
+
+    /**
+     * A lesson is over: its guests are on the list no more.
+     */
+    public function guestsLeave(SchoolClass $class, string $lessonId): void
+    {
+        foreach ($this->em->getRepository(Student::class)->findBy(['class' => $class, 'guest' => true, 'removedAt' => null]) as $guest) {
+            if (null === $guest->guestOf || $guest->guestOf === $lessonId) {
+                $guest->guestOf = $lessonId;
+                $this->remove($guest);
+            }
+        }
+    }
+
+    /**
+     * The lesson goes on after all: its guests are back, but for one whose name somebody has by now.
+     */
+    public function guestsComeBack(SchoolClass $class, string $lessonId): void
+    {
+        foreach ($this->em->getRepository(Student::class)->findBy(['class' => $class, 'guest' => true, 'guestOf' => $lessonId]) as $guest) {
+            if (null !== $guest->removedAt && [] !== $this->read($guest->name, $this->names($class))->names()) {
+                $this->restore($guest);
+            }
+        }
     }
 
     /**
@@ -166,6 +193,11 @@ final readonly class Roster
         }
         $student->absent = $edit->absent ?? $student->absent;
         $student->seatable = $edit->seatable ?? $student->seatable;
+        if (false === $edit->guest && $student->guest) {
+            $student->guest = false;
+            $student->guestOf = null;
+            $student->tags = array_values(array_diff($student->tags, [self::GUEST]));
+        }
         if (null !== $edit->table) {
             $student->seatTable = '' === trim($edit->table) ? null : trim($edit->table);
         }

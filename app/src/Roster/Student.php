@@ -52,6 +52,14 @@ class Student
     #[ORM\Column(options: ['default' => true])]
     public bool $seatable = true;
 
+    /** Takes part in one lesson only, and leaves the list when that ends. */
+    #[ORM\Column(options: ['default' => false])]
+    public bool $guest = false;
+
+    /** The lesson a guest takes part in; null: the one that ends next. */
+    #[ORM\Column(type: 'guid', nullable: true)]
+    public ?string $guestOf = null;
+
     /** How often the pass has been renewed. */
     #[ORM\Column(options: ['default' => 0])]
     public int $passNumber = 0;

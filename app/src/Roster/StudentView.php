@@ -16,6 +16,8 @@ final readonly class StudentView
      * @param list<AttributeValue> $attributes
      * @param list<string>         $tags
      * @param string|null          $email      where they get mail
+     * @param bool                 $guest      takes part in one lesson only, and leaves the list when that ends
+     * @param string|null          $guestOf    the lesson a guest takes part in; null: the one that ends next
      */
     public function __construct(
         public string $id,
@@ -28,7 +30,17 @@ final readonly class StudentView
         public array $attributes = [],
         public array $tags = [],
         public ?string $email = null,
+        public bool $guest = false,
+        public ?string $guestOf = null,
     ) {
+    }
+
+    /**
+     * Whether they take part in a lesson: everybody on the list does, a guest in one lesson only.
+     */
+    public function takesPartIn(string $lessonId): bool
+    {
+        return !$this->guest || null === $this->guestOf || $this->guestOf === $lessonId;
     }
 
     /**
@@ -36,6 +48,6 @@ final readonly class StudentView
      */
     public function called(string $name): self
     {
-        return new self($this->id, $name, $this->absent, $this->claimed, $this->seatable, $this->schoolId, $this->table, $this->attributes, $this->tags, $this->email);
+        return new self($this->id, $name, $this->absent, $this->claimed, $this->seatable, $this->schoolId, $this->table, $this->attributes, $this->tags, $this->email, $this->guest, $this->guestOf);
     }
 }

@@ -104,6 +104,52 @@ final class EndTest extends AppTestCase
         self::assertSame('inPlace', $this->place($over, $here));
     }
 
+    public function test_guests_are_guests_of_the_lesson(): void
+    {
+        $lesson = $this->readyLesson();
+        $id = $lesson->text('id');
+        $class = $lesson->text('classId');
+        $this->setRound($id, ['lookSeconds' => 0, 'callBackSeconds' => 0]);
+        $mia = $this->guest($lesson, 'Mia From Next Door');
+        $tom = $this->guest($lesson, 'Tom Who Stays');
+        self::assertContains($mia, array_column($this->again($lesson)->list('students'), 'id'));
+
+        $next = $this->ask('POST', "/api/staff/classes/{$class}/lessons", ['title' => 'Next', 'minutes' => 50, 'from' => $id, 'groups' => 'newPartners'])->is(200);
+        $this->ask('POST', '/api/staff/groupings/'.$next->text('floor.id').'/deal', ['basedOn' => $next->int('floor.step'), 'groups' => 2])->is(200);
+        $later = $this->again($next);
+        self::assertNotContains($mia, array_merge(...array_column($later->list('floor.groups'), 'students')), 'never dealt into a later lesson');
+        self::assertNotContains($mia, array_column($later->list('students'), 'id'));
+
+        $this->ask('POST', '/api/staff/groupings/'.$lesson->text('floor.id').'/edits', ['kind' => 'seat', 'student' => $mia, 'group' => $lesson->text('floor.groups.0.id'), 'basedOn' => $this->again($lesson)->int('floor.step')])->is(200);
+        $this->command($id, 'sendOut')->is(200);
+        $this->command($id, 'callBack', 0)->is(200);
+        $this->ask('PATCH', "/api/staff/students/{$tom}", ['guest' => false])->is(204);
+        $this->command($id, 'end')->is(200);
+        $list = $this->ask('GET', "/api/staff/classes/{$class}");
+        $onList = array_column($list->list('students'), 'name');
+        self::assertNotContains('Mia From Next Door', $onList);
+        self::assertContains('Tom Who Stays', $onList);
+        self::assertContains('Mia From Next Door', array_column($this->again($lesson)->list('students'), 'name'), 'the lesson keeps who was there');
+        $this->command($id, 'reopen')->is(200);
+        self::assertContains($mia, array_column($this->again($lesson)->list('students'), 'id'));
+    }
+
+    private function guest(Json $lesson, string $name): string
+    {
+        $this->asNobody();
+        $this->forgetLimits();
+        $this->ask('POST', '/api/student/join', ['doorWord' => $lesson->text('doorWord'), 'name' => $name, 'wait' => true])->is(200);
+        $this->asTeacher();
+        $guest = $this->again($lesson)->text('doorway.0.id');
+        $this->ask('POST', '/api/staff/classes/'.$lesson->text('classId')."/doorway/{$guest}/guest")->is(204);
+        foreach ($this->again($lesson)->list('students') as $student) {
+            if (\is_array($student) && $student['name'] === $name && \is_string($student['id'])) {
+                return $student['id'];
+            }
+        }
+        self::fail('no guest');
+    }
+
     /**
      * @return array{Json, string, string, string} a lesson whose round is done, a student who was there, one who was not, and
      *                                             the device of the first

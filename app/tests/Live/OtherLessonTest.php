@@ -127,6 +127,35 @@ final class OtherLessonTest extends AppTestCase
         self::assertSame(0, $this->arrivals($tomorrow));
     }
 
+    public function test_shortly_before_a_lesson_students_come_into_it_and_not_into_the_one_that_is_over(): void
+    {
+        self::mockTime('2026-03-02 09:00:00');
+        $lesson = $this->readyLesson();
+        $id = $lesson->text('id');
+        $this->setRound($id, ['lookSeconds' => 0, 'callBackSeconds' => 0]);
+        $phone = $this->join($lesson, $lesson->text('students.0.id'));
+        $next = $this->ask('POST', '/api/staff/classes/'.$lesson->text('classId').'/lessons', ['title' => 'The next', 'minutes' => 50, 'from' => $id, 'groups' => 'same', 'startsAt' => 1000 * strtotime('2026-03-02 10:00:00')])->is(200);
+        $this->command($id, 'sendOut')->is(200);
+        self::mockTime('2026-03-02 09:40:00');
+        $this->ask('GET', "/api/staff/lessons/{$id}");
+        $this->work();
+        self::assertSame($id, $this->lessonOf($phone), 'not while it is on');
+        $this->command($id, 'callBack', 0)->is(200);
+        $this->command($id, 'end')->is(200);
+        self::mockTime('2026-03-02 09:41:00');
+        $this->work();
+        self::assertSame($next->text('id'), $this->lessonOf($phone));
+    }
+
+    private function lessonOf(string $phone): string
+    {
+        $this->asStudent($phone);
+        $lesson = $this->ask('GET', '/api/student/now')->text('lesson');
+        $this->asTeacher();
+
+        return $lesson;
+    }
+
     private function arrivals(Json $lesson): int
     {
         return \count(array_filter($this->again($lesson)->list('students'), static fn (mixed $one): bool => \is_array($one) && 'never' !== $one['because']));

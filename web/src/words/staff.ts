@@ -153,6 +153,8 @@ export const staff = {
     columnHint: 'Level, home language, what they work on …',
     seatable: 'Not to be seated',
     seatableOn: 'Is to be seated',
+    keepGuest: 'Keep on the class list',
+    keepGuestHint: 'A guest leaves the list when the lesson ends.',
     seatableHint: 'A second device, or your own sign-in: on the list, never counted, never in a group.',
     notSeated: 'not to be seated',
     moreOf: (name: string) => `More about ${name}`,
@@ -310,7 +312,7 @@ export const staff = {
     whoIs: (typed: string) => `Who is “${typed}”?`,
     letIn: 'Let in',
     letAllIn: (n: number) => `Let all ${n} in whose name is clear`,
-    guest: 'A guest: let in',
+    guest: 'Let in as a guest of this lesson',
     mode: 'Who comes in by themselves',
     modes: {
       open: 'Whoever is on the list comes in',

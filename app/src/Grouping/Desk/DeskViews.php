@@ -11,6 +11,7 @@ use FreshHuddle\App\Grouping\Grouping;
 use FreshHuddle\App\Grouping\History\GroupingUsage;
 use FreshHuddle\App\Grouping\History\GroupingUse;
 use FreshHuddle\App\Grouping\History\UseView;
+use FreshHuddle\App\Grouping\Proposal\ClassParts;
 use FreshHuddle\App\Grouping\Proposal\Judge;
 use FreshHuddle\App\Grouping\Seat\Numbers;
 use FreshHuddle\App\Grouping\SignUp\SignUps;
@@ -35,6 +36,7 @@ final readonly class DeskViews
         private SignUps $signUps,
         private Variants $variants,
         private Clock $clock,
+        private ClassParts $parts,
     ) {
     }
 
@@ -57,7 +59,7 @@ final readonly class DeskViews
             $this->changes->view($grouping, $floor),
             array_map(
                 static fn (StudentView $student): DeskStudent => new DeskStudent($student->id, $student->name, $student->absent, $student->table, $student->attributes, $student->tags, $met[$student->id] ?? 0),
-                array_values(array_filter($class->students, static fn (StudentView $student): bool => $student->seatable)),
+                $this->parts->seatable($grouping),
             ),
             $class->attributes,
             $class->tags,

@@ -30,6 +30,11 @@ interface GroupingUsage
     public function otherLessons(string $groupingId, ?string $besides, int $now): array;
 
     /**
+     * Whether a lesson has a round in these groups.
+     */
+    public function isUsedIn(string $groupingId, string $lessonId): bool;
+
+    /**
      * @return string|null the lesson that took it up last; null where none uses it
      */
     public function lessonOf(string $groupingId): ?string;

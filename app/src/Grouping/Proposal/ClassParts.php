@@ -32,11 +32,15 @@ final readonly class ClassParts
     }
 
     /**
-     * @return list<StudentView> those who can be seated at all
+     * @return list<StudentView> those who can be seated at all; guests only in groups of their lesson
      */
     public function seatable(Grouping $grouping): array
     {
-        return array_values(array_filter($this->classes->students($grouping->class->id), static fn (StudentView $student): bool => $student->seatable));
+        return array_values(array_filter(
+            $this->classes->students($grouping->class->id),
+            fn (StudentView $student): bool => $student->seatable
+                && (!$student->guest || null === $student->guestOf || $this->usage->isUsedIn($grouping->id, $student->guestOf)),
+        ));
     }
 
     /**

@@ -41,7 +41,7 @@ final readonly class Handouts
     {
         $here = [];
         foreach ($this->roster->students($round->lesson->class) as $student) {
-            if (!$student->absent && $student->seatable) {
+            if (!$student->absent && $student->seatable && (!$student->guest || ($student->guestOf ?? $round->lesson->id) === $round->lesson->id)) {
                 $here[$student->id] = $student;
             }
         }

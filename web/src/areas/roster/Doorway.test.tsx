@@ -53,7 +53,7 @@ describe('the doorway', () => {
     ]);
     fireEvent.click(screen.getByRole('button', { name: 'Let all 2 in whose name is clear' }));
     expect(letAllIn).toHaveBeenCalledOnce();
-    fireEvent.click(screen.getByRole('button', { name: 'A guest: let in' }));
+    fireEvent.click(screen.getByRole('button', { name: 'Let in as a guest of this lesson' }));
     expect(asGuest).toHaveBeenCalledWith('g3');
   });
 });

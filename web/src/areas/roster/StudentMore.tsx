@@ -64,6 +64,14 @@ export function StudentMore({
         </Button>
       </form>
       <div className="mt-3 flex flex-col items-start gap-1 border-t border-line pt-2">
+        {student.guest === true && (
+          <>
+            <Button look="quiet" onClick={act(() => onEdit({ id: student.id, guest: false }))}>
+              {words.roster.keepGuest}
+            </Button>
+            <p className="px-2 text-xs text-soft">{words.roster.keepGuestHint}</p>
+          </>
+        )}
         <Button look="quiet" onClick={act(() => onEdit({ id: student.id, seatable: !seatable }))}>
           {seatable ? words.roster.seatable : words.roster.seatableOn}
         </Button>
