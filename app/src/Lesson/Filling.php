@@ -10,24 +10,24 @@ use FreshHuddle\App\Grouping\Desk\Groupings;
 use FreshHuddle\App\Grouping\Event\RoundsTaken;
 use FreshHuddle\App\Grouping\Grouping;
 use FreshHuddle\App\Grouping\Proposal\SeveralRounds;
+use FreshHuddle\App\Lesson\Event\RoundsAdded;
 use FreshHuddle\App\Lesson\Exception\LessonRefused;
 use FreshHuddle\App\Lesson\Run\Run;
 use FreshHuddle\App\Stream\Audience;
 use FreshHuddle\App\Stream\Stream;
 use FreshHuddle\Core\Lesson\RunningOrder;
+use FreshHuddle\Core\Lesson\Segment as PlannedSegment;
 use FreshHuddle\Core\Lesson\SegmentKind;
 use Symfony\Component\EventDispatcher\Attribute\AsEventListener;
 use Symfony\Component\Uid\Uuid;
+use Symfony\Contracts\EventDispatcher\EventDispatcherInterface;
 
 /**
  * Several rounds in one press.
  */
 final readonly class Filling
 {
-    /** Of a round that is added. */
-    private const MINUTES = 10;
-
-    public function __construct(private EntityManagerInterface $em, private RunningOrders $orders, private SeveralRounds $rounds, private Groupings $groupings, private Stream $stream)
+    public function __construct(private EntityManagerInterface $em, private RunningOrders $orders, private SeveralRounds $rounds, private Groupings $groupings, private Stream $stream, private EventDispatcherInterface $events)
     {
     }
 
@@ -111,7 +111,30 @@ final readonly class Filling
         if (\count($segments) > RunningOrder::MOST) {
             throw LessonRefused::unusable('lesson.order.too_many', 'rounds', ['most' => RunningOrder::MOST]);
         }
+        $this->fit($lesson, $segments);
         $this->orders->arrange($lesson, $segments);
+        $rounds = array_values(array_filter(array_map(static fn (Segment $segment): ?Round => $segment->round, $segments)));
+        $together = array_values(array_filter($rounds, static fn (Round $round): bool => \in_array($round->grouping, $groupings, true)));
+        $first = array_shift($together);
+        if (null !== $first && [] !== $together) {
+            $this->events->dispatch(new RoundsAdded($first->id, array_map(static fn (Round $round): string => $round->id, $together)));
+        }
+    }
+
+    /**
+     * Rounds that are still to come share the time the lesson has for them evenly.
+     *
+     * @param list<Segment> $segments
+     */
+    private function fit(Lesson $lesson, array $segments): void
+    {
+        $open = array_map(static fn (Round $round): string => $round->segment->id, $this->openRounds($lesson));
+        $isOpen = static fn (Segment $segment): bool => null !== $segment->round && (null === $segment->position || \in_array($segment->id, $open, true));
+        $order = RunningOrder::of(array_map(static fn (Segment $segment): PlannedSegment => $segment->planned(), $segments))
+            ->withEvenRounds($lesson->minutes, array_map(static fn (Segment $segment): string => $segment->id, array_values(array_filter($segments, $isOpen))));
+        foreach ($order->segments as $i => $planned) {
+            $segments[$i]->minutes = $planned->minutes;
+        }
     }
 
     /**
@@ -146,7 +169,7 @@ final readonly class Filling
         foreach ($segments as $at => $segment) {
             $last = null === $segment->round ? $last : $at + 1;
         }
-        $new = new Segment(Uuid::v7()->toRfc4122(), $lesson, null, SegmentKind::Round, self::MINUTES);
+        $new = new Segment(Uuid::v7()->toRfc4122(), $lesson, null, SegmentKind::Round, 1);
         new Round(Uuid::v7()->toRfc4122(), $new, $grouping);
 
         return [...\array_slice($segments, 0, $last), $new, ...\array_slice($segments, $last)];

@@ -47,6 +47,10 @@ class Lesson
     #[ORM\Column(type: 'bigint', nullable: true)]
     public ?int $segmentSince = null;
 
+    /** It is done without worksheets, and none are missed. */
+    #[ORM\Column(options: ['default' => false])]
+    public bool $talkOnly = false;
+
     /** When it first went to a segment; milliseconds since 1970. */
     #[ORM\Column(type: 'bigint', nullable: true)]
     public ?int $begunAt = null;

@@ -48,6 +48,7 @@ final readonly class Lessons
             $startsAt = null === $request->startsAt ? $now : self::moment($request->startsAt);
             $lesson = new Lesson(Uuid::v7()->toRfc4122(), $class, trim($request->title), $from->minutes ?? $request->minutes, $now, $request->template ? null : $startsAt);
             $lesson->template = $request->template;
+            $lesson->talkOnly = $from->talkOnly ?? $class->talkOnly;
             $this->em->persist($lesson);
             if (!$lesson->template) {
                 $class->currentLessonId ??= $lesson->id;
@@ -71,6 +72,9 @@ final readonly class Lessons
     {
         $lesson->title = trim($edit->title ?? $lesson->title);
         $lesson->minutes = $edit->minutes ?? $lesson->minutes;
+        if (null !== $edit->talkOnly) {
+            $lesson->talkOnly = $lesson->class->talkOnly = $edit->talkOnly;
+        }
         if (null !== $edit->startsAt && !$lesson->template) {
             $lesson->startsAt = self::moment($edit->startsAt);
             DoorsOpenHandler::schedule($this->tasks, $lesson);
@@ -180,12 +184,13 @@ final readonly class Lessons
     private function begin(Lesson $lesson, Lesson $from, FromGroups $groups): void
     {
         $groupings = $rounds = $segments = [];
+        $before = array_values(array_filter(array_map(static fn (Segment $segment): ?Grouping => $segment->round?->grouping, $this->orders->segments($from))));
         foreach ($this->orders->segments($from) as $old) {
             $segments[] = $segment = new Segment(Uuid::v7()->toRfc4122(), $lesson, null, $old->kind, $old->minutes);
             $segment->instructions = $old->instructions;
             if (null !== $old->round) {
                 $was = $old->round->grouping;
-                $groupings[$was->id] ??= $this->grouping($lesson, $was, $groups);
+                $groupings[$was->id] ??= $this->grouping($lesson, $was, $groups, [...$before, ...array_values($groupings)]);
                 $round = new Round(Uuid::v7()->toRfc4122(), $segment, $groupings[$was->id]);
                 $round->lookSeconds = $old->round->lookSeconds;
                 $round->callBackSeconds = $old->round->callBackSeconds;
@@ -198,13 +203,16 @@ final readonly class Lessons
         $this->events->dispatch(new LessonBegun($from->id, $lesson->id, $rounds));
     }
 
-    private function grouping(Lesson $lesson, Grouping $was, FromGroups $groups): Grouping
+    /**
+     * @param list<Grouping> $planned groups whose partners are not new either
+     */
+    private function grouping(Lesson $lesson, Grouping $was, FromGroups $groups, array $planned): Grouping
     {
         if (FromGroups::Same === $groups && $was->class === $lesson->class && null === $was->removedAt) {
             return $was;
         }
 
-        return $this->regroup->likeBefore($was, $lesson->class, mb_substr($lesson->title, 0, 80));
+        return $this->regroup->likeBefore($was, $lesson->class, mb_substr($lesson->title, 0, 80), $planned);
     }
 
     private static function moment(int $ms): \DateTimeImmutable

@@ -9,11 +9,13 @@ use Doctrine\ORM\EntityManagerInterface;
 use FreshHuddle\App\Database\Clock;
 use FreshHuddle\App\Grouping\Grouping;
 use FreshHuddle\App\Lesson\Event\RoundPlanned;
+use FreshHuddle\App\Lesson\Event\RoundsAdded;
 use FreshHuddle\App\Lesson\Exception\LessonRefused;
 use FreshHuddle\App\Lesson\Run\Run;
 use FreshHuddle\App\Stream\Audience;
 use FreshHuddle\App\Stream\Stream;
 use FreshHuddle\Core\Lesson\Exception\UnusableOrder;
+use FreshHuddle\Core\Lesson\Phase;
 use FreshHuddle\Core\Lesson\RunningOrder;
 use FreshHuddle\Core\Lesson\Segment as PlannedSegment;
 use FreshHuddle\Core\Lesson\SegmentKind;
@@ -80,6 +82,24 @@ final readonly class RunningOrders
     }
 
     /**
+     * The rounds of a lesson that are still to come, in their order; the one that is shown is among them, also if it has been
+     * sent out before. Of a template, those that are in it.
+     *
+     * @return non-empty-list<Round>
+     */
+    public function roundsToCome(Round $shown): array
+    {
+        $rounds = [];
+        foreach ($this->segments($shown->lesson) as $segment) {
+            if (null !== $segment->round && ($segment->round === $shown || Phase::Planned === $segment->round->state()->phase($this->clock->ms()))) {
+                $rounds[] = $segment->round;
+            }
+        }
+
+        return [] === $rounds ? [$shown] : $rounds;
+    }
+
+    /**
      * @throws LessonRefused if it was changed elsewhere meanwhile, or what would go has been sent out, or if no lesson can
      *                       have it so
      */
@@ -90,8 +110,11 @@ final readonly class RunningOrders
             if ($lesson->orderStep !== $change->basedOn) {
                 throw LessonRefused::outdated('lesson.order.changed');
             }
-            $this->arrange($lesson, $this->wanted($lesson, $change));
+            $known = array_column($this->segments($lesson), 'id');
+            $wanted = $this->wanted($lesson, $change);
+            $this->arrange($lesson, $wanted);
             ++$lesson->orderStep;
+            $this->follow($wanted, $known);
         });
         $this->tell($lesson);
     }
@@ -148,6 +171,23 @@ final readonly class RunningOrders
             }
         }
         $this->em->flush();
+    }
+
+    /**
+     * A round that was added follows the one before it.
+     *
+     * @param list<Segment> $segments
+     * @param list<string>  $known    those that were there before
+     */
+    private function follow(array $segments, array $known): void
+    {
+        $before = null;
+        foreach ($segments as $segment) {
+            if (null !== $segment->round && null !== $before && !\in_array($segment->id, $known, true)) {
+                $this->events->dispatch(new RoundsAdded($before->id, [$segment->round->id]));
+            }
+            $before = $segment->round ?? $before;
+        }
     }
 
     private function tell(Lesson $lesson): void

@@ -12,13 +12,13 @@ use FreshHuddle\App\Grouping\History\GroupingUse;
 use FreshHuddle\App\Grouping\History\OtherUse;
 
 /**
- * What groupings are used for, as rounds and runs tell. By hand: groups and seats of twelve runs come in one round trip,
+ * What groupings are used for, as rounds and runs tell. By hand: groups and seats of all runs come in one round trip,
  * before every proposal.
  */
 final readonly class UsageReader implements GroupingUsage
 {
-    /** Groupings older than that are not held against anybody. */
-    private const HISTORY = 12;
+    /** So many are looked back on: more than a class sits in groups in a year. */
+    private const HISTORY = 200;
 
     public function __construct(private Connection $db)
     {
@@ -47,6 +47,14 @@ final readonly class UsageReader implements GroupingUsage
     public function isUsedIn(string $groupingId, string $lessonId): bool
     {
         return false !== $this->db->fetchOne('SELECT 1 FROM round WHERE grouping_id = ? AND lesson_id = ? AND number IS NOT NULL LIMIT 1', [$groupingId, $lessonId]);
+    }
+
+    /**
+     * Whether a class has ever worked in groups.
+     */
+    public function hasBeenOut(string $classId): bool
+    {
+        return false !== $this->db->fetchOne('SELECT 1 FROM run u JOIN lesson l ON l.id = u.lesson_id WHERE l.class_id = ? AND NOT u.taken_back LIMIT 1', [$classId]);
     }
 
     public function otherLessons(string $groupingId, ?string $besides, int $now): array

@@ -5,8 +5,11 @@ declare(strict_types=1);
 namespace FreshHuddle\App\Live;
 
 use FreshHuddle\App\Database\Clock;
+use FreshHuddle\App\Grouping\Desk\DeskGoal;
+use FreshHuddle\App\Grouping\Desk\DeskNotes;
 use FreshHuddle\App\Grouping\Floor\FloorStore;
 use FreshHuddle\App\Grouping\Floor\FloorView;
+use FreshHuddle\App\Grouping\Proposal\Judge;
 use FreshHuddle\App\Http\SignedAddress;
 use FreshHuddle\App\Lesson\Lesson;
 use FreshHuddle\App\Lesson\LessonRepository;
@@ -26,11 +29,14 @@ use FreshHuddle\App\Ready\SetUp\SetUpSummary;
 use FreshHuddle\App\Rooms\RoomReader;
 use FreshHuddle\App\Rooms\RoomSources;
 use FreshHuddle\App\Rooms\RunRoomStore;
+use FreshHuddle\App\Roster\AttributeView;
 use FreshHuddle\App\Roster\ClassReader;
 use FreshHuddle\App\Roster\Door\Doorway;
 use FreshHuddle\App\Roster\StudentView;
 use FreshHuddle\App\Words\Words;
 use FreshHuddle\App\Worker\FailedTasks;
+use FreshHuddle\Core\Grouping\Floor;
+use FreshHuddle\Core\Grouping\GoalKind;
 use FreshHuddle\Core\Grouping\Group;
 use FreshHuddle\Core\Lesson\Phase;
 use FreshHuddle\Core\Live\Moving\Help;
@@ -65,6 +71,8 @@ final readonly class LessonDesk
         private RunReader $runs,
         private RunRoomStore $runRooms,
         private UsageReader $usage,
+        private DeskNotes $notes,
+        private Judge $judge,
     ) {
     }
 
@@ -97,7 +105,7 @@ final readonly class LessonDesk
         $order = $this->orders->view($lesson);
         $phase = $round->state()->phase($now);
         $isPlanned = !$isOver && (Phase::Planned === $phase || Phase::Back === $phase);
-        $list = $isPlanned ? $this->setUpLists->of($round, $floor, $everybody, $copies, false) : null;
+        [$list, $lists] = $isPlanned ? $this->setUpLists->ofLesson($round, $everybody, false) : [null, []];
         $setUp = $this->setUps->of($lesson->id);
         $run = $isOver ? $this->runs->lastRun($round->id) : null;
         [$groups, $visits] = !$isOver && $phase->isUnderWay() ? $this->liveGroups->of($round, $floor, $where, $now) : [[], []];
@@ -139,7 +147,7 @@ final readonly class LessonDesk
             $this->roomSources->of($class)->kind,
             $rows,
             $copies,
-            null === $list ? [] : $this->readiness->of($round, $floor, $students, $rooms, $rows, $copies, $order, $list, $setUp->running ?? false),
+            null === $list ? [] : $this->readiness->of($round, $students, $order, $list, $lists, $setUp->running ?? false, ['floor' => $floor, 'rooms' => $rooms, 'rows' => $rows, 'copies' => $copies]),
             null === $list ? null : $this->summary($list),
             $setUp,
             $groups,
@@ -148,6 +156,9 @@ final readonly class LessonDesk
             $isOver ? [] : $this->doorway->of($class->id),
             $this->failed->of($class->id),
             '/class-page/'.$this->address->of(ClassPageController::WHAT, $lesson->id, $lesson->classPageNumber),
+            $isOver ? null : AttributeView::toMixBy($students),
+            $isPlanned ? $this->partners($round, $floor) : null,
+            $lesson->talkOnly,
             $this->otherLesson($lesson, $now),
             $isOver && null !== $run ? $this->runRooms->rooms($run) : [],
             $isOver ? [] : $this->usage->otherLessons($round->grouping->id, $lesson->id, $now),
@@ -159,6 +170,16 @@ final readonly class LessonDesk
         $press = $list->summary();
 
         return new SetUpSummary($list->digest(), null === $press ? null : $this->words->say($press), \count($list->steps), \count($list->steps) - \count($list->harmless()));
+    }
+
+    /**
+     * How far new partners have been had, where they are wanted.
+     */
+    private function partners(Round $round, Floor $floor): ?string
+    {
+        $goals = array_values(array_filter($this->notes->settings($round->grouping->id)->goals, static fn (DeskGoal $goal): bool => GoalKind::NewPartners === $goal->kind));
+
+        return [] === $goals || [] === $floor->groups ? null : $this->judge->partners($round->grouping, $floor);
     }
 
     /**

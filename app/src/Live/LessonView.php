@@ -49,6 +49,9 @@ final readonly class LessonView
      * @param list<DoorwayView>     $doorway    who waits to be let in
      * @param list<FailedTaskView>  $failed     what could not be done
      * @param string                $classPage  the path of the page for the wall
+     * @param string|null           $mixBy      what groups are mixed by in one press; null: there is nothing to mix by
+     * @param string|null           $partners   how many pairs are new to each other, where new partners are wanted, and why not all
+     * @param bool                  $talkOnly   without worksheets
      * @param OtherLesson|null      $other      another lesson the class is in just now
      * @param list<RunRoomView>     $runRooms   of a lesson that is over: the rooms the groups of the round had
      * @param list<OtherUse>        $usedBy     other lessons with the same groups that are on or over
@@ -84,6 +87,9 @@ final readonly class LessonView
         public array $doorway,
         public array $failed,
         public string $classPage,
+        public ?string $mixBy,
+        public ?string $partners,
+        public bool $talkOnly,
         public ?OtherLesson $other,
         public array $runRooms,
         public array $usedBy,

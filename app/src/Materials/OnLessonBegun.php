@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace FreshHuddle\App\Materials;
 
 use Doctrine\ORM\EntityManagerInterface;
-use FreshHuddle\App\Grouping\Floor\WorkGroup;
 use FreshHuddle\App\Lesson\Event\LessonBegun;
 use FreshHuddle\App\Lesson\Round;
 use FreshHuddle\App\Materials\HandOut\HandOutPlan;
@@ -27,41 +26,9 @@ final readonly class OnLessonBegun
             $from = $this->em->find(Round::class, $was);
             $round = $this->em->find(Round::class, $is);
             if (null !== $from && null !== $round) {
-                $this->plan->carryOver($from->id, $round, $this->groups($from, $round));
+                $this->plan->carryOver($from->id, $round, $this->plan->placesOf($from, $round));
             }
         }
-    }
-
-    /**
-     * The groups there and here: the same ones where the grouping is the same.
-     *
-     * @return array<string, string>
-     */
-    private function groups(Round $from, Round $to): array
-    {
-        $here = $this->byPosition($to);
-        $groups = [];
-        foreach ($this->byPosition($from) as $position => $group) {
-            if (isset($here[$position])) {
-                $groups[$group] = $here[$position];
-            }
-        }
-
-        return $groups;
-    }
-
-    /**
-     * @return array<int, string>
-     */
-    private function byPosition(Round $round): array
-    {
-        $groups = [];
-        foreach ($this->em->getRepository(WorkGroup::class)->findBy(['grouping' => $round->grouping]) as $group) {
-            if (null !== $group->position) {
-                $groups[$group->position] = $group->id;
-            }
-        }
-
-        return $groups;
+        $this->plan->shareAsBefore($event->rounds);
     }
 }

@@ -4,21 +4,27 @@ declare(strict_types=1);
 
 namespace FreshHuddle\App\Ready;
 
+use Doctrine\ORM\EntityManagerInterface;
 use FreshHuddle\App\Grouping\Desk\DeskNotes;
 use FreshHuddle\App\Grouping\Desk\ShapeKind;
+use FreshHuddle\App\Grouping\Floor\FloorStore;
 use FreshHuddle\App\Grouping\Proposal\Judge;
 use FreshHuddle\App\Grouping\Seat\Numbers;
 use FreshHuddle\App\Lesson\Round;
 use FreshHuddle\App\Lesson\RunningOrderView;
 use FreshHuddle\App\Lesson\SegmentView;
+use FreshHuddle\App\Lesson\UsageReader;
 use FreshHuddle\App\Materials\HandOut\CopySummary;
+use FreshHuddle\App\Materials\HandOut\HandingOut;
 use FreshHuddle\App\Materials\HandOut\RowView;
 use FreshHuddle\App\Ready\Sending\Sendings;
 use FreshHuddle\App\Ready\Sending\SentKind;
 use FreshHuddle\App\Ready\Sending\SentReader;
 use FreshHuddle\App\Ready\Sending\SentThing;
+use FreshHuddle\App\Rooms\RoomReader;
 use FreshHuddle\App\Rooms\RoomSources;
 use FreshHuddle\App\Rooms\RoomView;
+use FreshHuddle\App\Roster\AttributeView;
 use FreshHuddle\App\Roster\Door\Passes;
 use FreshHuddle\App\Roster\StudentView;
 use FreshHuddle\App\Words\Words;
@@ -44,7 +50,9 @@ use FreshHuddle\Core\Rooms\RoomPurpose;
 use FreshHuddle\Core\Rooms\SourceKind;
 
 /**
- * Is everything in place for a round, and if not, what exactly is not.
+ * Is everything in place for a lesson, and if not, what exactly is not.
+ *
+ * @phpstan-type Parts array{floor: Floor, rooms: list<RoomView>, rows: list<RowView>, copies: list<CopySummary>}
  */
 final readonly class Readiness
 {
@@ -57,22 +65,35 @@ final readonly class Readiness
         private SentReader $sent,
         private Sendings $sendings,
         private Words $words,
+        private EntityManagerInterface $em,
+        private UsageReader $usage,
+        private FloorStore $floors,
+        private RoomReader $rooms,
+        private HandingOut $handingOut,
     ) {
     }
 
     /**
-     * @param list<StudentView> $students    those of the class list who can be seated
-     * @param list<RoomView>    $rooms
-     * @param list<RowView>     $rows
-     * @param list<CopySummary> $copies
-     * @param SetUpList         $list        what would be done to set it up
-     * @param bool              $isSettingUp it is being done
+     * @param Round                    $shown       the round that is looked at
+     * @param list<StudentView>        $students    those of the class list who can be seated
+     * @param SetUpList                $all         what would be done to set the lesson up
+     * @param array<string, SetUpList> $lists       the same, by round: these rounds are checked
+     * @param bool                     $isSettingUp it is being done
+     * @param Parts                    $parts       what there is for the round that is looked at
      *
      * @return list<FindingView> what stops first
      */
-    public function of(Round $round, Floor $floor, array $students, array $rooms, array $rows, array $copies, RunningOrderView $order, SetUpList $list, bool $isSettingUp): array
+    public function of(Round $shown, array $students, RunningOrderView $order, SetUpList $all, array $lists, bool $isSettingUp, array $parts): array
     {
-        $plan = $this->plan($round, $floor, $students, $rooms, $rows, $copies, $order, $list, $isSettingUp);
+        $plans = $rounds = [];
+        foreach ($order->segments as $segment) {
+            $round = null === $segment->round || !isset($lists[$segment->round->id]) ? null : $this->em->find(Round::class, $segment->round->id);
+            if (null !== $round) {
+                $number = $round->number ?? 0;
+                $plans[$number] = $this->plan($round, $students, $order, $all, $lists[$round->id], $isSettingUp, $round === $shown ? $parts : $this->parts($round));
+                $rounds[$number] = $segment->id;
+            }
+        }
 
         return array_map(fn (Finding $finding): FindingView => new FindingView(
             $finding->check,
@@ -81,17 +102,32 @@ final readonly class Readiness
             $finding->mend,
             $this->words->say($finding->press ?? new Message('ready.mend.'.$finding->mend->value)),
             $finding->subject,
-        ), ReadyCheck::standard()->run($plan));
+            \count($finding->rounds) === \count($plans) ? [] : $finding->rounds,
+            // What is found in the round that is looked at is mended there.
+            \in_array($shown->number, $finding->rounds, true) ? null : $rounds[$finding->rounds[0] ?? 0] ?? null,
+            $finding->other,
+            null === $finding->other ? null : $this->words->say(new Message('ready.mend.'.$finding->other->value)),
+        ), ReadyCheck::standard()->runAll($plans));
+    }
+
+    /**
+     * @return Parts
+     */
+    private function parts(Round $round): array
+    {
+        $floor = $this->floors->now($round->grouping->id);
+        $copies = $this->handingOut->summaries($round->id);
+
+        return ['floor' => $floor, 'rooms' => $this->rooms->ofRound($round->grouping->id, $round->lesson->class->id, $floor), 'rows' => $this->handingOut->rows($round, $floor, $copies), 'copies' => $copies];
     }
 
     /**
      * @param list<StudentView> $students
-     * @param list<RoomView>    $rooms
-     * @param list<RowView>     $rows
-     * @param list<CopySummary> $copies
+     * @param Parts             $parts
      */
-    private function plan(Round $round, Floor $floor, array $students, array $rooms, array $rows, array $copies, RunningOrderView $order, SetUpList $list, bool $isSettingUp): Plan
+    private function plan(Round $round, array $students, RunningOrderView $order, SetUpList $all, SetUpList $list, bool $isSettingUp, array $parts): Plan
     {
+        ['floor' => $floor, 'rooms' => $rooms, 'rows' => $rows, 'copies' => $copies] = $parts;
         $class = $round->lesson->class;
         $source = $this->sources->of($class);
         $here = [];
@@ -126,14 +162,16 @@ final readonly class Readiness
             $source->openedBy,
             [] === $groups || ShapeKind::Sizes !== $this->notes->settings($round->grouping->id)->shape ? 1 : \PHP_INT_MAX,
             [] === $groups ? [] : $this->judge->brokenRules($round->grouping, $floor),
-            [] === $used ? null : array_values(array_diff(array_map(strval(...), array_keys($here)), $used)),
-            $list->summary(),
+            [] === $used || $this->usage->hasBeenOut($class->id) ? null : array_values(array_diff(array_map(strval(...), array_keys($here)), $used)),
+            $all->summary(),
             $isSettingUp,
             $this->posts($round, $floor, $here, $sent),
             null === $round->lesson->startsAt ? null : (int) $round->lesson->startsAt->format('Uv'),
             \count(array_filter($list->harmless(), static fn (SetUpStep $step): bool => StepKind::Post === $step->kind || StepKind::Send === $step->kind)),
             self::returned($sent, $here),
             $class->cannotReadYet,
+            $round->lesson->talkOnly,
+            [] === $groups ? AttributeView::toMixBy($students) : null,
         );
     }
 

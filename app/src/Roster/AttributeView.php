@@ -18,6 +18,26 @@ final readonly class AttributeView
     }
 
     /**
+     * What a class is mixed by where nobody has said: its level, or else the first thing in numbers that is not the same for
+     * all.
+     *
+     * @param list<StudentView> $students
+     *
+     * @return string|null its name; null where there is nothing of the kind
+     */
+    public static function toMixBy(array $students): ?string
+    {
+        $attributes = array_filter(self::of($students), static fn (self $one): bool => \count($one->values) > 1);
+        foreach ($attributes as $attribute) {
+            if (1 === preg_match('/\blevel\b/i', $attribute->name)) {
+                return $attribute->name;
+            }
+        }
+
+        return array_values(array_filter($attributes, static fn (self $one): bool => $one->numeric))[0]->name ?? null;
+    }
+
+    /**
      * @param list<StudentView> $students
      *
      * @return list<self> in the order they come up

@@ -41,6 +41,10 @@ class SchoolClass
     #[ORM\Column(options: ['default' => false])]
     public bool $cannotReadYet = false;
 
+    /** New lessons have no worksheets, and none are missed. */
+    #[ORM\Column(options: ['default' => false])]
+    public bool $talkOnly = false;
+
     public function __construct(
         #[ORM\Id, ORM\Column(type: 'guid')]
         public readonly string $id,

@@ -178,6 +178,7 @@ final class DeskTest extends AppTestCase
         $this->ask('PATCH', $this->desk, ['numbers' => ['roles' => [['number' => 1, 'role' => 'captain']], 'tasks' => [['numbers' => [1, 2], 'task' => 'rainfall'], ['numbers' => [3, 4], 'task' => 'heights']]]])->is(200);
         $this->setRound($this->lesson, ['lookSeconds' => 0]);
         $led = [];
+        $before = null;
         for ($round = 0; $round < 4; ++$round) {
             $floor = $this->ask('POST', $this->desk.'/roles', ['basedOn' => $this->ask('GET', $this->desk)->int('floor.step')]);
             if (0 === $round) {
@@ -189,7 +190,8 @@ final class DeskTest extends AppTestCase
             // Each round in a lesson of its own, with the same grouping.
             $lesson = $this->ask('POST', "/api/staff/classes/{$this->classId}/lessons", ['title' => 'Again', 'minutes' => 30])->text('id');
             $this->setRound($lesson, ['lookSeconds' => 0, 'groupingId' => $floor->text('id')])->is(200);
-            $this->command($lesson, 'sendOut')->is(200);
+            $this->command($lesson, 'sendOut', leaving: $before)->is(200);
+            $before = $lesson;
         }
         self::assertCount(12, array_unique($led), 'in four rounds everybody in a group of four has led once');
         $now = $this->studentNow($led[11]);

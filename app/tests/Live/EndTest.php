@@ -117,7 +117,9 @@ final class EndTest extends AppTestCase
         $next = $this->ask('POST', "/api/staff/classes/{$class}/lessons", ['title' => 'Next', 'minutes' => 50, 'from' => $id, 'groups' => 'newPartners'])->is(200);
         $this->ask('POST', '/api/staff/groupings/'.$next->text('floor.id').'/deal', ['basedOn' => $next->int('floor.step'), 'groups' => 2])->is(200);
         $later = $this->again($next);
-        self::assertNotContains($mia, array_merge(...array_column($later->list('floor.groups'), 'students')), 'never dealt into a later lesson');
+        foreach (array_keys($later->list('floor.groups')) as $i) {
+            self::assertNotContains($mia, $later->list("floor.groups.{$i}.students"), 'never dealt into a later lesson');
+        }
         self::assertNotContains($mia, array_column($later->list('students'), 'id'));
 
         $this->ask('POST', '/api/staff/groupings/'.$lesson->text('floor.id').'/edits', ['kind' => 'seat', 'student' => $mia, 'group' => $lesson->text('floor.groups.0.id'), 'basedOn' => $this->again($lesson)->int('floor.step')])->is(200);

@@ -276,7 +276,7 @@ final class WritingTest extends AppTestCase
         self::assertSame(['North, we say.', $now->text('copies.0.id')], [$copies->text('0.answers.0.text'), $copies->text('0.answers.0.owner')]);
         self::assertSame('And what does it cost?', $copies->text('0.pages.0.blocks.3.text'));
 
-        $this->ask('POST', '/api/staff/lessons/'.$next->text('id').'/current', [])->is(200);
+        $this->ask('POST', '/api/staff/lessons/'.$next->text('id').'/current', ['leaving' => $this->lesson->text('id')])->is(200);
         $this->setRound($next->text('id'), ['lookSeconds' => 0]);
         $this->command($next->text('id'), 'sendOut')->is(200);
         $this->asStudent($this->ada);

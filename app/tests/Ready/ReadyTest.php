@@ -18,7 +18,7 @@ final class ReadyTest extends AppTestCase
     public function test_from_an_empty_lesson_to_ready_by_the_presses_it_names(): void
     {
         $this->lesson = $this->newLesson(6);
-        self::assertSame(['noGroups' => 'Deal 6 students into groups'], $this->stops());
+        self::assertSame(['noGroups' => 'Put 6 students into groups at random'], $this->stops());
         $this->ask('POST', $this->grouping('deal'), ['basedOn' => 0, 'groups' => 2, 'seed' => 1])->is(200);
         self::assertSame(['noMaterial' => 'Write the original', 'withoutRoom' => 'Set up 3 rooms'], $this->stops());
         $this->ask('POST', $this->round('originals'), self::original('Sheet', [['id' => 'a', 'kind' => 'together', 'text' => 'Decide.']]))->is(200);

@@ -60,6 +60,13 @@ interface Goal
     public function obstacle(Setting $setting, array $groups, Named $named): ?Message;
 
     /**
+     * What each group has, in words a teacher would check it by; null where a count says it all.
+     *
+     * @param list<list<int>> $groups empty ones are none
+     */
+    public function summary(Setting $setting, array $groups, Named $named): ?Message;
+
+    /**
      * Why a student is well, or not so well, in this group by this goal; null where it has nothing to say of them.
      *
      * @param int       $student one of the group

@@ -15,6 +15,8 @@ final readonly class RunningOrder
     public const MOST = 24;
     /** The longest a segment can be, in minutes. */
     public const LONGEST = 600;
+    /** Rounds that share a lesson are not made shorter than that while other segments can be, in minutes. */
+    private const SHORTEST_ROUND = 5;
 
     /**
      * @param list<Segment> $segments
@@ -161,6 +163,34 @@ final readonly class RunningOrder
         }
 
         return new self(array_map(static fn (Segment $segment, int $minutes): Segment => $segment->lasting(1 + $minutes), $this->segments, $whole));
+    }
+
+    /**
+     * Some rounds share evenly what the other segments leave of the lesson; the earlier ones get what does not divide. Where
+     * the others leave less than a few minutes for each, all get shorter alike.
+     *
+     * @param int          $lesson minutes of the lesson
+     * @param list<string> $rounds ids of their segments
+     */
+    public function withEvenRounds(int $lesson, array $rounds): self
+    {
+        if ([] === $rounds) {
+            return $this;
+        }
+        $others = array_sum(array_map(static fn (Segment $segment): int => \in_array($segment->id, $rounds, true) ? 0 : $segment->minutes, $this->segments));
+        $each = intdiv(max(0, $lesson - $others), \count($rounds));
+        $left = max(0, $lesson - $others) - $each * \count($rounds);
+        $isTight = $each < self::SHORTEST_ROUND;
+        $segments = [];
+        foreach ($this->segments as $segment) {
+            if (\in_array($segment->id, $rounds, true)) {
+                $segment = $segment->lasting(min(self::LONGEST, $isTight ? self::SHORTEST_ROUND : $each + ($left-- > 0 ? 1 : 0)));
+            }
+            $segments[] = $segment;
+        }
+        $order = new self($segments);
+
+        return $isTight && $lesson >= \count($segments) ? $order->fitted($lesson) : $order;
     }
 
     /**

@@ -11,6 +11,8 @@ enum Mend: string
 {
     case Roster = 'roster';
     case Deal = 'deal';
+    /** As Deal, at random in any case. */
+    case DealAtRandom = 'dealAtRandom';
     case Repair = 'repair';
     case Desk = 'desk';
     /** Carries out the set-up list. */
@@ -21,6 +23,8 @@ enum Mend: string
     case Wait = 'wait';
     case Rooms = 'rooms';
     case WriteOriginal = 'writeOriginal';
+    /** There is no worksheet, and none is meant. */
+    case TalkOnly = 'talkOnly';
     case MakeCopies = 'makeCopies';
     case BringChanges = 'bringChanges';
     case Materials = 'materials';

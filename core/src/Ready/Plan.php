@@ -26,13 +26,16 @@ final readonly class Plan
      * @param string                        $openedBy      the role of whoever opens rooms; '' where nobody has to
      * @param int                           $mayDiffer     by how many the sizes of groups may differ
      * @param list<Message>                 $broken        rules that the floor breaks, in words
-     * @param list<string>|null             $unused        ids of students whose pass has never been used; null where nobody has used any
+     * @param list<string>|null             $unused        ids of students whose pass has never been used; null where nobody has used any, and once
+     *                                                     the class has worked in groups
      * @param Message|null                  $setUp         what carrying out the set-up list does; null: nothing
      * @param bool                          $settingUp     it is being carried out
      * @param list<PlannedPost>             $posts         those that are in the course portal
      * @param int|null                      $startsAt      when the lesson begins. Milliseconds since 1970
      * @param int                           $unsent        posts and letters that are to go out and have not
      * @param bool                          $cannotReadYet these students have to hear what to do
+     * @param bool                          $talkOnly      no worksheet is meant
+     * @param string|null                   $mixedBy       what groups are mixed by in one press; null: they are made at random
      * @param list<string>                  $returned      names of students whose letter came back
      */
     public function __construct(
@@ -56,6 +59,8 @@ final readonly class Plan
         public int $unsent = 0,
         public array $returned = [],
         public bool $cannotReadYet = false,
+        public bool $talkOnly = false,
+        public ?string $mixedBy = null,
     ) {
     }
 

@@ -59,6 +59,31 @@ final readonly class ReadyCheck
     }
 
     /**
+     * A whole lesson: what is found in several rounds is said once, and about which.
+     *
+     * @param array<int, Plan> $plans by number of the round, in their order
+     *
+     * @return list<Finding> what stops first, round by round
+     *
+     * Complexity: O(checks · size of the plans)
+     */
+    public function runAll(array $plans): array
+    {
+        $found = $rounds = [];
+        foreach ($plans as $number => $plan) {
+            foreach ($this->run($plan) as $finding) {
+                $key = json_encode([$finding->check, $finding->says, $finding->mend], \JSON_THROW_ON_ERROR);
+                $found[$key] ??= $finding;
+                $rounds[$key][$number] = $number;
+            }
+        }
+        $findings = array_map(static fn (string $key, Finding $finding): Finding => $finding->about(array_values($rounds[$key])), array_keys($found), array_values($found));
+        $stops = array_filter($findings, static fn (Finding $finding): bool => Weight::Stop === $finding->weight);
+
+        return [...array_values($stops), ...array_values(array_filter($findings, static fn (Finding $finding): bool => Weight::Stop !== $finding->weight))];
+    }
+
+    /**
      * @return list<Finding>
      *
      * Complexity: O(checks · size of the plan)

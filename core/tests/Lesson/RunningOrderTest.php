@@ -14,6 +14,29 @@ use Random\Randomizer;
 
 final class RunningOrderTest extends TestCase
 {
+    public function test_rounds_share_evenly_what_the_other_segments_leave_of_the_lesson(): void
+    {
+        foreach ([45, 50, 60, 90, 240] as $lesson) {
+            foreach (range(1, 6) as $rounds) {
+                $segments = [new Segment('briefing', SegmentKind::Briefing, 10)];
+                $ids = [];
+                for ($i = 1; $i <= $rounds; ++$i) {
+                    $segments[] = new Segment($ids[] = "round{$i}", SegmentKind::Round, $i);
+                }
+                $segments[] = new Segment('shareOut', SegmentKind::ShareOut, 8);
+                $order = RunningOrder::of($segments)->withEvenRounds($lesson, $ids);
+                $minutes = array_map(static fn (Segment $segment): int => $segment->minutes, array_slice($order->segments, 1, $rounds));
+                self::assertNotEmpty($minutes);
+                self::assertSame($lesson, $order->minutes(), "{$rounds} rounds in {$lesson} minutes");
+                self::assertLessThanOrEqual(1, max($minutes) - min($minutes));
+                self::assertGreaterThanOrEqual(1, min($minutes));
+                if ($lesson - 18 >= 5 * $rounds) {
+                    self::assertSame([10, 8], [$order->segments[0]->minutes, $order->segments[$rounds + 1]->minutes], 'the others stay as long as they are');
+                }
+            }
+        }
+    }
+
     public function test_a_lesson_begins_with_half_of_it_in_groups_and_every_minute_planned(): void
     {
         for ($minutes = 1; $minutes <= 600; ++$minutes) {

@@ -112,6 +112,22 @@ final class ReadyCheckTest extends TestCase
         yield 'visits shorter than a minute' => [self::well(roundMinutes: 1), 'shortVisits', $look, Mend::Order];
     }
 
+    public function test_a_lesson_that_is_talk_only_misses_no_worksheet(): void
+    {
+        self::assertSame([], self::found(self::well(materials: [], copies: [], talkOnly: true)));
+        self::assertSame(Mend::TalkOnly, ReadyCheck::standard()->run(self::well(materials: [], copies: []))[0]->other, 'one press says that it is');
+    }
+
+    public function test_what_is_found_in_several_rounds_is_said_once_with_their_numbers(): void
+    {
+        $empty = self::well(groups: [], rooms: [], copies: [], materials: []);
+        $found = ReadyCheck::standard()->runAll([1 => self::well(), 2 => $empty, 3 => $empty]);
+        self::assertSame([['noGroups', [2, 3]]], array_map(static fn (Finding $finding): array => [$finding->check, $finding->rounds], $found));
+        self::assertSame([], ReadyCheck::standard()->runAll([1 => self::well(), 2 => self::well()]));
+        $both = ReadyCheck::standard()->runAll([1 => self::well(materials: [], copies: []), 2 => $empty]);
+        self::assertSame([['noMaterial', [1]], ['noGroups', [2]]], array_map(static fn (Finding $finding): array => [$finding->check, $finding->rounds], $both));
+    }
+
     public function test_what_stops_comes_first_and_everything_that_is_wrong_is_said_at_once(): void
     {
         $plan = self::well(rooms: [], materials: [], copies: [], order: [[SegmentKind::Round, 20]], broken: [new Message('grouping.rule.apart', ['students' => ['Ada', 'Ben']])]);

@@ -47,6 +47,22 @@ final class SetUpListTest extends TestCase
         self::assertNull($list->summary());
     }
 
+    public function test_rounds_are_set_up_together_and_what_they_share_is_done_once(): void
+    {
+        $one = SetUpList::of($this->wanted(), new There());
+        self::assertSame($one, SetUpList::join(['r1' => $one]));
+        $both = SetUpList::join(['r1' => $one, 'r2' => $one]);
+        $ofRooms = static fn (SetUpList $list): int => \count(array_filter($list->steps, static fn (SetUpStep $step): bool => StepKind::MakeRoom === $step->kind));
+        self::assertSame($ofRooms($one), $ofRooms($both), 'groups that stay together keep their rooms');
+        self::assertCount(2 * (\count($one->steps) - $ofRooms($one)) + $ofRooms($one), $both->steps);
+        self::assertCount(\count($both->steps), array_unique(array_map(static fn (SetUpStep $step): string => $step->key(), $both->steps)));
+        $rounds = array_map(static fn (SetUpStep $step): ?string => $step->round, $both->steps);
+        $sorted = $rounds;
+        sort($sorted);
+        self::assertSame($sorted, $rounds, 'round by round');
+        self::assertNotSame($one->digest(), $both->digest());
+    }
+
     public function test_a_room_that_is_called_by_hand_keeps_its_name(): void
     {
         $wanted = new Wanted([new WantedRoom('g1', 'Group 1', ['a'])], names: self::NAMES, tables: self::TABLES);

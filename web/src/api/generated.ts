@@ -7108,6 +7108,7 @@ export interface components {
             size?: number | null;
             remainder?: components["schemas"]["Remainder"];
             seed?: number | null;
+            mix?: string | null;
         };
         /** @enum {string} */
         DegreeUnit: "groups" | "students" | "pairs" | "share";
@@ -7192,6 +7193,7 @@ export interface components {
             title?: string | null;
             minutes?: number | null;
             startsAt?: number | null;
+            talkOnly?: boolean | null;
         };
         EditRoom: {
             name?: string | null;
@@ -7220,6 +7222,7 @@ export interface components {
             tags?: string[] | null;
             seatable?: boolean | null;
             email?: string | null;
+            guest?: boolean | null;
         };
         EffectView: {
             group: string;
@@ -7257,6 +7260,10 @@ export interface components {
             mend: components["schemas"]["Mend"];
             press: string;
             subject: string | null;
+            rounds: number[];
+            segment: string | null;
+            other: components["schemas"]["Mend"] | null;
+            otherPress: string | null;
         };
         FloorView: {
             id: string;
@@ -7293,6 +7300,7 @@ export interface components {
             count: number;
             of: number;
             obstacle: string;
+            summary: string;
         };
         GroupSignalView: {
             groupId: string;
@@ -7450,6 +7458,9 @@ export interface components {
             doorway: components["schemas"]["DoorwayView"][];
             failed: components["schemas"]["FailedTaskView"][];
             classPage: string;
+            mixBy: string | null;
+            partners: string | null;
+            talkOnly: boolean;
             other: components["schemas"]["OtherLesson"] | null;
             runRooms: components["schemas"]["RunRoomView"][];
             usedBy: components["schemas"]["OtherUse"][];
@@ -7467,6 +7478,8 @@ export interface components {
             says: string;
             because: string;
             loses: string | null;
+            round: number | null;
+            group: string | null;
         };
         LogEntry: {
             seq: number;
@@ -7548,7 +7561,7 @@ export interface components {
             seconds: number;
         };
         /** @enum {string} */
-        Mend: "roster" | "deal" | "repair" | "desk" | "setUp" | "makeRooms" | "sayWhere" | "wait" | "rooms" | "writeOriginal" | "makeCopies" | "bringChanges" | "materials" | "order" | "slips" | "sending";
+        Mend: "roster" | "deal" | "dealAtRandom" | "repair" | "desk" | "setUp" | "makeRooms" | "sayWhere" | "wait" | "rooms" | "writeOriginal" | "talkOnly" | "makeCopies" | "bringChanges" | "materials" | "order" | "slips" | "sending";
         Moments: {
             lookFrom: number | null;
             outAt: number | null;
@@ -8103,6 +8116,8 @@ export interface components {
             attributes?: components["schemas"]["AttributeValue"][];
             tags?: string[];
             email?: string | null;
+            guest?: boolean;
+            guestOf?: string | null;
         };
         TakeAway: {
             sure?: boolean;

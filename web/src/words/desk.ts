@@ -55,10 +55,10 @@ export const desk = {
   dropGoal: (name: string) => `Take out the goal ${name}`,
   earlier: (name: string) => `${name}: more important`,
   later: (name: string) => `${name}: less important`,
-  met: (part: number) => `${Math.round(part * 100)} % of the way from a deal at random to as good as can be`,
+  met: (part: number) => `${Math.round(part * 100)} % of the best possible (0 % = random groups)`,
   metOf: (unit: 'groups' | 'students' | 'pairs', met: number, of: number) =>
     unit === 'pairs' ? `${met} of ${of} pairs are new to each other` : `${met} of ${of} ${unit}`,
-  metFully: 'as good as can be',
+  metFully: 'the best possible',
   rules: 'Apart, together, wishes',
   rulesLead: 'Musts, and wishes that count as a goal. They stay with the class; students never see them.',
   rulesNone: 'No musts and no wishes yet.',

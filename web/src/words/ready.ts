@@ -6,6 +6,12 @@ export const readyWords = {
   lead: 'This is what will be done, and nothing else. Nothing of it has happened yet.',
   nothing: 'Everything is set up as it is planned.',
   steps: (n: number) => count(n, 'thing to do', 'things to do'),
+  optional: (n: number) => count(n, 'optional change', 'optional changes'),
+  /** Which rounds a finding is about; none: all of them. */
+  inRounds: (rounds: number[]) =>
+    rounds.length === 0 ? '' : `${rounds.length === 1 ? 'Round' : 'Rounds'} ${list(rounds.map(String))}: `,
+  round: (n: number) => `Round ${n}`,
+  ofRound: (n: number, what: string) => `Round ${n}: ${what}`,
   asks: (n: number) => `${count(n, 'thing', 'things')} to be asked about`,
   see: 'See the list',
   ofClass: 'The class',

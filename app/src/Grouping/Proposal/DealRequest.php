@@ -12,7 +12,8 @@ final readonly class DealRequest
     /**
      * @param int|null $groups so many groups; null where a size is given
      * @param int|null $size   so many in each; null where a number of groups is given
-     * @param int|null $seed   the same seed deals the same; null: any
+     * @param int|null    $seed   the same seed deals the same; null: any
+     * @param string|null $mix    the attribute to be mixed by; null: at random
      */
     public function __construct(
         public int $basedOn,
@@ -22,6 +23,8 @@ final readonly class DealRequest
         public ?int $size = null,
         public Remainder $remainder = Remainder::Spread,
         public ?int $seed = null,
+        #[Assert\Length(max: 60)]
+        public ?string $mix = null,
     ) {
     }
 }

@@ -17,8 +17,9 @@ final readonly class GoalStandingView
      * @param int        $count    how many of them
      * @param int        $of       out of how many
      * @param string     $obstacle what stands in the way; '' where nothing does
+     * @param string     $summary  what each group has; '' where the count says it all
      */
-    public function __construct(public float $met, public DegreeUnit $unit, public int $count, public int $of, public string $obstacle)
+    public function __construct(public float $met, public DegreeUnit $unit, public int $count, public int $of, public string $obstacle, public string $summary)
     {
     }
 }

@@ -15,6 +15,7 @@ use FreshHuddle\Core\Grouping\Explain\Named;
 use FreshHuddle\Core\Grouping\Explain\Standings;
 use FreshHuddle\Core\Grouping\Explain\WhyHere;
 use FreshHuddle\Core\Grouping\Floor;
+use FreshHuddle\Core\Grouping\Goal\NewPartners;
 use FreshHuddle\Core\Grouping\Group;
 use FreshHuddle\Core\Grouping\Rule;
 use FreshHuddle\Core\Message;
@@ -35,11 +36,31 @@ final readonly class Judge
     {
         $there = FloorInNumbers::of($this->parts, $grouping, $floor);
         if ([] === $there->groups) {
-            return new StandingsView(array_map(static fn (): GoalStandingView => new GoalStandingView(0.0, DegreeUnit::Share, 0, 0, ''), $settings->goals), []);
+            return new StandingsView(array_map(static fn (): GoalStandingView => new GoalStandingView(0.0, DegreeUnit::Share, 0, 0, '', ''), $settings->goals), []);
         }
         $standings = (new Standings($there->setting, $there->names()))->of($this->parts->goals($grouping, $settings), $there->groups);
 
         return new StandingsView(array_map($this->view->standing(...), $standings), $this->broken($there));
+    }
+
+    /**
+     * How many pairs are new to each other, and if not all are, why not.
+     */
+    public function partners(Grouping $grouping, Floor $floor): string
+    {
+        $there = FloorInNumbers::of($this->parts, $grouping, $floor);
+        $goal = new NewPartners();
+        $degree = $goal->degree($there->setting, $there->groups);
+        $all = ['new' => $degree->met, 'all' => $degree->of];
+        if ($degree->value >= 1.0) {
+            return $this->words->say(new Message('grouping.partners.all', $all));
+        }
+        $cost = array_sum(array_map(static fn (array $group): float => $goal->groupCost($there->setting, $group), $there->groups));
+        // As few as these sizes allow, whoever sits where; or fewer could be had without the rules or by looking on.
+        $isLeast = $cost <= $goal->lowerBound($there->setting, 1) + 1e-9;
+        $why = $isLeast ? 'grouping.partners.least' : ([] === $there->rules ? 'grouping.partners.found' : 'grouping.partners.rules');
+
+        return $this->words->say(new Message($why, $all + ['again' => $goal->obstacle($there->setting, $there->groups, new Named($there->setting, $there->names())) ?? '']));
     }
 
     /**

@@ -41,9 +41,11 @@ final readonly class Proposer
     }
 
     /**
+     * @param list<list<list<string>>> $planned groups that come before these and that nobody has sat in yet, the latest last
+     *
      * @throws GroupingRefused if these students cannot be divided so
      */
-    public function propose(Grouping $grouping, Floor $floor, ProposeRequest $request): ProposalView
+    public function propose(Grouping $grouping, Floor $floor, ProposeRequest $request, array $planned = []): ProposalView
     {
         $settings = $request->settings;
         $kind = $settings->method->kind() ?? throw GroupingRefused::unusable('grouping.no_method', 'settings.method');
@@ -62,7 +64,7 @@ final readonly class Proposer
                 $settings->rounds(),
                 [...ClassParts::musts($rules, $present), ...(MethodKind::ByTable === $kind || MethodKind::CountOff === $kind ? [] : $placement->fixedSeats())],
                 $this->goalsOf($grouping, $settings),
-                $this->parts->history($grouping),
+                [...$this->parts->history($grouping), ...$planned],
                 $seed,
                 $request->forMs,
                 $settings->topics,

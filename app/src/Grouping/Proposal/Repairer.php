@@ -17,6 +17,7 @@ use FreshHuddle\Core\Grouping\MethodKind;
 use FreshHuddle\Core\Grouping\Problem as GroupingProblem;
 use FreshHuddle\Core\Grouping\Problem\Disturbance;
 use FreshHuddle\Core\Grouping\Result;
+use FreshHuddle\Core\Grouping\Rule\NotIn;
 
 /**
  * Mends groups when somebody is missing or late. It changes nothing.
@@ -26,7 +27,7 @@ final readonly class Repairer
     /** How long it may look, in milliseconds. */
     private const REPAIR_MS = 1_500;
 
-    public function __construct(private ClassParts $parts, private Wording $view, private Words $words)
+    public function __construct(private ClassParts $parts, private Wording $view, private Words $words, private WhoIsHere $whoIsHere)
     {
     }
 
@@ -56,7 +57,7 @@ final readonly class Repairer
             null,
             MethodKind::Repair,
             1,
-            ClassParts::musts($rules, $students),
+            [...ClassParts::musts($rules, $students), ...$this->notWhereNobodyIs($grouping, $current, $arrivals)],
             $this->parts->goals($grouping, $settings),
             $this->parts->history($grouping),
             disturbance: new Disturbance($current, $absent, $arrivals),
@@ -68,6 +69,36 @@ final readonly class Repairer
         }
 
         return $this->repairView($floor, $result, $arrivals, array_values(array_intersect($absent, $floor->seated())), $rules);
+    }
+
+    /**
+     * Whoever arrives while a lesson is on gets no seat at a table where nobody has come.
+     *
+     * @param list<list<string>> $current
+     * @param list<string>       $arrivals
+     *
+     * @return list<NotIn>
+     */
+    private function notWhereNobodyIs(Grouping $grouping, array $current, array $arrivals): array
+    {
+        $here = [] === $arrivals ? null : $this->whoIsHere->in($grouping->id);
+        $empty = [];
+        foreach ($current as $g => $group) {
+            if (null !== $here && [] === array_intersect($group, $here)) {
+                $empty[] = $g + 1;
+            }
+        }
+        if (\count($empty) === \count($current)) {
+            return []; // nobody sits anywhere yet
+        }
+        $rules = [];
+        foreach ($arrivals as $student) {
+            foreach ($empty as $group) {
+                $rules[] = new NotIn($student, $group);
+            }
+        }
+
+        return $rules;
     }
 
     /**

@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace FreshHuddle\App\Grouping\Proposal;
 
+use FreshHuddle\App\Grouping\Desk\DeskGoal;
 use FreshHuddle\App\Grouping\Desk\DeskMethod;
+use FreshHuddle\App\Grouping\Desk\DeskNotes;
 use FreshHuddle\App\Grouping\Desk\DeskSettings;
 use FreshHuddle\App\Grouping\Desk\Groupings;
 use FreshHuddle\App\Grouping\Desk\ShapeKind;
@@ -20,6 +22,7 @@ use FreshHuddle\App\Grouping\Seat\Numbers;
 use FreshHuddle\App\Roster\ClassReader;
 use FreshHuddle\Core\Grouping\FairRoles;
 use FreshHuddle\Core\Grouping\Floor;
+use FreshHuddle\Core\Grouping\GoalKind;
 use FreshHuddle\Core\Grouping\Group;
 use Psr\EventDispatcher\EventDispatcherInterface;
 use Symfony\Component\Uid\Uuid;
@@ -29,8 +32,12 @@ use Symfony\Component\Uid\Uuid;
  */
 final readonly class Taking
 {
+    /** How long to look for groups that are mixed, in milliseconds. */
+    private const MIX_MS = 400;
+
     public function __construct(
         private FloorChanges $changes,
+        private DeskNotes $notes,
         private FloorStore $floors,
         private Groupings $groupings,
         private Proposer $proposer,
@@ -53,16 +60,19 @@ final readonly class Taking
         }
         $field = null !== $request->groups ? 'groups' : 'size';
         $settings = new DeskSettings(
-            DeskMethod::Deal,
+            null === $request->mix ? DeskMethod::Deal : DeskMethod::Balance,
             null !== $request->groups ? ShapeKind::Groups : ShapeKind::Size,
             $request->groups ?? 1,
             $request->size ?? 1,
             $request->remainder,
+            goals: null === $request->mix ? [] : [new DeskGoal(GoalKind::Spread, $request->mix)],
         );
+        // The next groups are made in the same way.
+        $this->notes->keepSettings($grouping->id, $settings);
 
-        return $this->changes->change($grouping, $request->basedOn, 'deal', function (Floor $floor) use ($grouping, $request, $settings, $field): Floor {
+        return $this->changes->change($grouping, $request->basedOn, null === $request->mix ? 'deal' : 'balance', function (Floor $floor) use ($grouping, $request, $settings, $field): Floor {
             try {
-                $proposal = $this->proposer->propose($grouping, $floor, new ProposeRequest($settings, $request->seed));
+                $proposal = $this->proposer->propose($grouping, $floor, new ProposeRequest($settings, $request->seed, forMs: self::MIX_MS));
             } catch (GroupingRefused $e) {
                 throw GroupingRefused::because($e->says, $field);
             }

@@ -23,7 +23,7 @@ final readonly class Wording
     {
         $degree = $standing->degree;
 
-        return new GoalStandingView(round($degree->value, 3), $degree->unit, $degree->met, $degree->of, null === $standing->obstacle ? '' : $this->words->say($standing->obstacle));
+        return new GoalStandingView(round($degree->value, 3), $degree->unit, $degree->met, $degree->of, null === $standing->obstacle ? '' : $this->words->say($standing->obstacle), null === $standing->summary ? '' : $this->words->say($standing->summary));
     }
 
     /**

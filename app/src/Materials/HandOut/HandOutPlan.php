@@ -8,6 +8,7 @@ use Doctrine\DBAL\LockMode;
 use Doctrine\ORM\EntityManagerInterface;
 use FreshHuddle\App\Account\Teacher;
 use FreshHuddle\App\Database\Change;
+use FreshHuddle\App\Database\Clock;
 use FreshHuddle\App\Grouping\Floor\WorkGroup;
 use FreshHuddle\App\Lesson\Round;
 use FreshHuddle\App\Materials\Cupboard\Master;
@@ -15,6 +16,7 @@ use FreshHuddle\App\Materials\Cupboard\OriginalAccess;
 use FreshHuddle\App\Materials\Exception\MaterialsRefused;
 use FreshHuddle\App\Stream\Audience;
 use FreshHuddle\App\Stream\Stream;
+use FreshHuddle\Core\Lesson\Phase;
 use FreshHuddle\Core\Materials\HandOutRow;
 use FreshHuddle\Core\Materials\HandOutWay;
 use FreshHuddle\Core\Materials\VariantsBy;
@@ -25,7 +27,7 @@ use Symfony\Component\Uid\Uuid;
  */
 final readonly class HandOutPlan
 {
-    public function __construct(private EntityManagerInterface $em, private OriginalAccess $access, private Change $change, private Stream $stream)
+    public function __construct(private EntityManagerInterface $em, private OriginalAccess $access, private Change $change, private Stream $stream, private Clock $clock)
     {
     }
 
@@ -75,11 +77,9 @@ final readonly class HandOutPlan
                     $rows[] = new RowPlan($row->original, $row->way, array_map(static fn (string $group, array $cell): CellView => new CellView($group, $cell['way'], $cell['variant']), array_keys($row->cells), array_values($row->cells)), $row->variant, ByAttribute::of($row->by));
                 }
             }
-            $this->em->createQuery('DELETE FROM '.HandOut::class.' h WHERE h.round = ?1')->setParameter(1, $round->id)->execute();
-            foreach ($rows as $position => $row) {
-                $this->add($round, $row, $position);
-            }
-            $this->em->flush();
+            $this->write($round, $rows);
+            $this->hasItsOwn($round);
+            $this->passOn($round);
         });
         $this->stream->publish([Audience::staff($round->lesson->id)], ['kind' => 'lesson']);
     }
@@ -91,6 +91,8 @@ final readonly class HandOutPlan
     {
         $this->add($round, new RowPlan($original->id, HandOutWay::Together), \count($this->rows($round->id)));
         $this->em->flush();
+        $this->hasItsOwn($round);
+        $this->passOn($round);
     }
 
     /**
@@ -100,14 +102,116 @@ final readonly class HandOutPlan
      */
     public function carryOver(string $fromRound, Round $to, array $groups): void
     {
-        foreach ($this->rows($fromRound) as $position => $row) {
+        $this->write($to, array_map(static function (HandOutRow $row) use ($groups): RowPlan {
             $cells = [];
             foreach ($row->cells as $group => $cell) {
                 if (isset($groups[$group])) {
                     $cells[] = new CellView($groups[$group], $cell['way'], $cell['variant']);
                 }
             }
-            $this->add($to, new RowPlan($row->original, $row->way, $cells, $row->variant, ByAttribute::of($row->by)), $position);
+
+            return new RowPlan($row->original, $row->way, $cells, $row->variant, ByAttribute::of($row->by));
+        }, $this->rows($fromRound)));
+    }
+
+    /**
+     * A round hands out what another does from now on, until it is given a plan of its own; one that has such a plan keeps it.
+     */
+    public function share(Round $round, Round $with): void
+    {
+        $shared = $this->em->find(SharedPlan::class, $round->id);
+        if ($round === $with || (null === $shared && [] !== $this->rows($round->id))) {
+            return;
+        }
+        $with = $this->em->find(SharedPlan::class, $with->id)->with ?? $with;
+        if (null === $shared && $round !== $with) {
+            $this->em->persist(new SharedPlan($round, $with));
+            $this->em->flush();
+        }
+        $this->carryOver($with->id, $round, $this->placesOf($with, $round));
+    }
+
+    /**
+     * A lesson begun from another: rounds that shared a plan there share it here.
+     *
+     * @param array<string, string> $rounds a round there => the round here
+     */
+    public function shareAsBefore(array $rounds): void
+    {
+        foreach ($rounds as $was => $is) {
+            $with = $this->em->find(SharedPlan::class, $was)?->with->id;
+            [$round, $base] = [$this->em->find(Round::class, $is), null === $with || !isset($rounds[$with]) ? null : $this->em->find(Round::class, $rounds[$with])];
+            if (null !== $round && null !== $base) {
+                $this->em->persist(new SharedPlan($round, $base));
+            }
+        }
+        $this->em->flush();
+    }
+
+    /**
+     * What was planned for a round is planned for those that share its plan, but for groups that are or were out.
+     */
+    private function passOn(Round $round): void
+    {
+        foreach ($this->em->getRepository(SharedPlan::class)->findBy(['with' => $round]) as $shared) {
+            if (Phase::Planned === $shared->round->state()->phase($this->clock->ms())) {
+                $this->carryOver($round->id, $shared->round, $this->placesOf($round, $shared->round));
+            }
+        }
+    }
+
+    private function hasItsOwn(Round $round): void
+    {
+        $shared = $this->em->find(SharedPlan::class, $round->id);
+        if (null !== $shared) {
+            $this->em->remove($shared);
+            $this->em->flush();
+        }
+    }
+
+    /**
+     * The groups of two rounds, one for one: the same ones where the grouping is the same, else by their order.
+     *
+     * @return array<string, string> a group there => the group here
+     */
+    public function placesOf(Round $there, Round $here): array
+    {
+        $of = $this->byPosition($here);
+        $groups = [];
+        foreach ($this->byPosition($there) as $position => $group) {
+            if (isset($of[$position])) {
+                $groups[$group] = $of[$position];
+            }
+        }
+
+        return $groups;
+    }
+
+    /**
+     * @return array<int, string>
+     */
+    private function byPosition(Round $round): array
+    {
+        $groups = [];
+        foreach ($this->em->getRepository(WorkGroup::class)->findBy(['grouping' => $round->grouping]) as $group) {
+            if (null !== $group->position) {
+                $groups[$group->position] = $group->id;
+            }
+        }
+
+        return $groups;
+    }
+
+    /**
+     * In place of what stood in the plan before.
+     *
+     * @param list<RowPlan> $rows
+     */
+    private function write(Round $round, array $rows): void
+    {
+        $this->em->createQuery('DELETE FROM '.HandOut::class.' h WHERE h.round = ?1')->setParameter(1, $round->id)->execute();
+        foreach ($rows as $position => $row) {
+            $this->add($round, $row, $position);
         }
         $this->em->flush();
     }

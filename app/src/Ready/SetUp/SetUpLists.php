@@ -7,6 +7,7 @@ namespace FreshHuddle\App\Ready\SetUp;
 use FreshHuddle\App\Database\Row;
 use FreshHuddle\App\Grouping\Floor\FloorStore;
 use FreshHuddle\App\Lesson\Round;
+use FreshHuddle\App\Lesson\RunningOrders;
 use FreshHuddle\App\Materials\HandOut\CopySummary;
 use FreshHuddle\App\Materials\HandOut\HandingOut;
 use FreshHuddle\App\Materials\Paper\Handouts;
@@ -58,7 +59,27 @@ final readonly class SetUpLists
         private Postings $postings,
         private StudentLetters $letters,
         private SentReader $sent,
+        private RunningOrders $orders,
     ) {
+    }
+
+    /**
+     * What has to be done for a lesson: for all rounds that are still to come, and for the one that is shown.
+     *
+     * @param list<StudentView>|null $students everybody on the class list; null: as it is now
+     * @param bool                   $ask      whether services may be asked who is in rooms that are to go
+     *
+     * @return array{SetUpList, array<string, SetUpList>} all of it, and by round
+     */
+    public function ofLesson(Round $shown, ?array $students = null, bool $ask = true): array
+    {
+        $students ??= $this->classes->students($shown->lesson->class->id);
+        $lists = [];
+        foreach ($this->orders->roundsToCome($shown) as $round) {
+            $lists[$round->id] = $this->of($round, null, $students, null, $ask);
+        }
+
+        return [SetUpList::join($lists), $lists];
     }
 
     /**

@@ -40,13 +40,13 @@ final readonly class SetUpStore
                 foreach ($steps as $position => $step) {
                     $rows[] = [
                         'position' => $position, 'kind' => $step->kind->value, 'group_id' => $step->group, 'subject' => $step->subject, 'ids' => $step->ids,
-                        'count' => $step->count, 'says' => mb_substr($this->words->say($step->says), 0, 500),
+                        'count' => $step->count, 'round_id' => $step->round ?? $round->id, 'says' => mb_substr($this->words->say($step->says), 0, 500),
                     ];
                 }
                 $this->db->executeStatement(
-                    "INSERT INTO set_up_step (set_up_id, position, kind, group_id, subject, ids, count, says, state)
-                     SELECT ?, position, kind, group_id, subject, ids, count, says, 'waiting'
-                     FROM jsonb_to_recordset(?) AS s (position int, kind text, group_id uuid, subject text, ids jsonb, count int, says text)",
+                    "INSERT INTO set_up_step (set_up_id, position, kind, group_id, subject, ids, count, round_id, says, state)
+                     SELECT ?, position, kind, group_id, subject, ids, count, round_id, says, 'waiting'
+                     FROM jsonb_to_recordset(?) AS s (position int, kind text, group_id uuid, subject text, ids jsonb, count int, round_id uuid, says text)",
                     [$id, json_encode($rows, \JSON_THROW_ON_ERROR)],
                 );
             });

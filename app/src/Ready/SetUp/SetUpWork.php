@@ -85,9 +85,7 @@ final readonly class SetUpWork implements TaskHandler
         if (null === $setUp || null !== $setUp->doneAt) {
             return null;
         }
-        foreach ($this->works as $work) {
-            $work->begin($setUp->round);
-        }
+        $begun = null;
         $until = $this->clock->ms() + self::AT_A_TIME;
         $told = 0;
         $round = $setUp->round;
@@ -100,6 +98,12 @@ final readonly class SetUpWork implements TaskHandler
                 if ($now - $told > self::TELL_EVERY) {
                     $told = $now;
                     $this->tell($round);
+                }
+                if ($step->round !== $begun) {
+                    $begun = $step->round;
+                    foreach ($this->works as $work) {
+                        $work->begin($begun);
+                    }
                 }
                 $this->do($step);
             }
@@ -167,19 +171,26 @@ final readonly class SetUpWork implements TaskHandler
         }
         $wrong = [];
         foreach ([
-            [fn (): array => $this->rooms->look($setUp->round), [StepKind::MakeRoom, StepKind::ChangeMembers], 'rooms.service.untrue'],
-            [fn (): array => $this->posts->look($setUp->round), [StepKind::Post, StepKind::ChangePost], 'ready.portal.untrue'],
+            [$this->rooms->look(...), [StepKind::MakeRoom, StepKind::ChangeMembers], 'rooms.service.untrue'],
+            [$this->posts->look(...), [StepKind::Post, StepKind::ChangePost], 'ready.portal.untrue'],
         ] as [$look, $kinds, $why]) {
-            $ours = array_values(array_filter($done, static fn (Step $step): bool => \in_array($step->kind, $kinds, true)));
-            try {
-                $places = [] === $ours ? [] : $look();
-            } catch (MeetingServiceFailed|PortalFailed) {
-                continue; // it answers nothing just now: the ready check looks again
+            $ours = [];
+            foreach ($done as $step) {
+                if (\in_array($step->kind, $kinds, true)) {
+                    $ours[$step->round->id][] = $step;
+                }
             }
-            foreach ($ours as $step) {
-                if (\in_array($step->groupId ?? MainSession::PLACE, $places, true)) {
-                    $this->fail($step, new Message($why), true);
-                    $wrong[] = $step;
+            foreach ($ours as $steps) {
+                try {
+                    $places = $look($steps[0]->round);
+                } catch (MeetingServiceFailed|PortalFailed) {
+                    continue; // it answers nothing just now: the ready check looks again
+                }
+                foreach ($steps as $step) {
+                    if (\in_array($step->groupId ?? MainSession::PLACE, $places, true)) {
+                        $this->fail($step, new Message($why), true);
+                        $wrong[] = $step;
+                    }
                 }
             }
         }

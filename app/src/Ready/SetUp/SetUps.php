@@ -7,7 +7,9 @@ namespace FreshHuddle\App\Ready\SetUp;
 use Doctrine\ORM\EntityManagerInterface;
 use FreshHuddle\App\Account\Teacher;
 use FreshHuddle\App\Database\Change;
+use FreshHuddle\App\Grouping\Floor\FloorStore;
 use FreshHuddle\App\Lesson\Round;
+use FreshHuddle\App\Lesson\RunningOrders;
 use FreshHuddle\App\Ready\Exception\ReadyRefused;
 use FreshHuddle\App\Roster\Staff;
 use FreshHuddle\App\Roster\StaffRole;
@@ -24,17 +26,29 @@ use FreshHuddle\Core\Ready\SetUp\SetUpStep;
  */
 final readonly class SetUps
 {
-    public function __construct(private EntityManagerInterface $em, private SetUpLists $lists, private SetUpStore $store, private SetUpReader $reader, private Tasks $tasks, private Staff $staff, private Change $change, private Stream $stream, private Words $words)
+    public function __construct(private EntityManagerInterface $em, private SetUpLists $lists, private SetUpStore $store, private SetUpReader $reader, private Tasks $tasks, private Staff $staff, private Change $change, private Stream $stream, private Words $words, private RunningOrders $orders, private FloorStore $floors)
     {
     }
 
     public function list(Round $round): SetUpListView
     {
-        return $this->view($this->lists->of($round));
+        return $this->view($this->lists->ofLesson($round)[0], $round);
     }
 
-    public function view(SetUpList $list): SetUpListView
+    public function view(SetUpList $list, Round $round): SetUpListView
     {
+        $numbers = [];
+        foreach ($this->orders->segments($round->lesson) as $segment) {
+            if (null !== $segment->round) {
+                $numbers[$segment->round->id] = $segment->round->number;
+            }
+        }
+        $names = [];
+        foreach (array_unique(array_filter(array_map(static fn (SetUpStep $step): ?string => $step->round, $list->steps), is_string(...))) as $id) {
+            foreach ($this->floors->now($this->em->find(Round::class, $id)->grouping->id ?? $round->grouping->id)->groups as $group) {
+                $names[$group->id] = $group->name;
+            }
+        }
         $summary = $list->summary();
         $said = [];
         // Many steps have one reason.
@@ -53,6 +67,8 @@ final readonly class SetUps
                 $this->words->say($step->says),
                 $say($step->because),
                 null === $step->loses ? null : $this->words->say($step->loses),
+                null === $step->round ? null : $numbers[$step->round] ?? null,
+                null === $step->group ? null : $names[$step->group] ?? null,
             ), $list->steps),
         );
     }
@@ -71,7 +87,7 @@ final readonly class SetUps
         if (null !== $running) {
             $this->store->finish($running); // its work broke for good, and somebody let it be
         }
-        $list = $this->lists->of($round);
+        $list = $this->lists->ofLesson($round)[0];
         if ($list->digest() !== $request->digest) {
             throw ReadyRefused::outdated('ready.set_up.changed', 'digest');
         }

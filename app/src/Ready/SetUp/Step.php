@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace FreshHuddle\App\Ready\SetUp;
 
 use Doctrine\ORM\Mapping as ORM;
+use FreshHuddle\App\Lesson\Round;
 use FreshHuddle\Core\Ready\SetUp\StepKind;
 
 /**
@@ -45,6 +46,8 @@ class Step
         public readonly array $ids,
         #[ORM\Column]
         public readonly int $count,
+        #[ORM\ManyToOne, ORM\JoinColumn(nullable: false, onDelete: 'CASCADE')]
+        public readonly Round $round,
         /** As it was shown. */
         #[ORM\Column(length: 500)]
         public readonly string $says,

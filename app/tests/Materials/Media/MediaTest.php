@@ -156,7 +156,7 @@ final class MediaTest extends AppTestCase
         self::assertSame([3, 1], [$next->int('handOut.0.missing'), $next->int('handOut.0.written')]);
         self::assertSame(3, $this->ask('POST', '/api/staff/rounds/'.$next->text('round.id').'/copies/go-on')->is(200)->int('made'));
         $this->setRound($next->text('id'), ['lookSeconds' => 0]);
-        $this->command($next->text('id'), 'sendOut')->is(200);
+        $this->command($next->text('id'), 'sendOut', leaving: $this->lesson->text('id'))->is(200);
         $now = $this->copyOf($this->ada);
         self::assertNotSame($copy, $now);
         foreach ([$this->ada => 200, $this->ben => 200, $this->out => 404] as $who => $status) {

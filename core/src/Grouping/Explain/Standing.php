@@ -15,8 +15,9 @@ final readonly class Standing
      * @param Degree       $degree   on a teacher's own scale
      * @param float        $cost     see Goal
      * @param Message|null $obstacle what stands in the way
+     * @param Message|null $summary  what each group has
      */
-    public function __construct(public Degree $degree, public float $cost, public ?Message $obstacle)
+    public function __construct(public Degree $degree, public float $cost, public ?Message $obstacle, public ?Message $summary = null)
     {
     }
 }

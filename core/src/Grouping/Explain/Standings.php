@@ -37,7 +37,13 @@ final readonly class Standings
         $standings = [];
         foreach ($goals as $goal) {
             $cost = $evaluation->goalCost($goal, [$groups]);
-            $standings[] = new Standing($goal->degree($this->setting, $groups), $cost, $cost <= 1e-9 ? null : $goal->obstacle($this->setting, $groups, $this->named));
+            $degree = $goal->degree($this->setting, $groups);
+            $standings[] = new Standing(
+                $degree,
+                $cost,
+                $degree->value >= 1.0 ? null : $goal->obstacle($this->setting, $groups, $this->named),
+                $goal->summary($this->setting, $groups, $this->named),
+            );
         }
 
         return $standings;

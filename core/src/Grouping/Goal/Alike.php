@@ -145,7 +145,7 @@ final readonly class Alike implements Goal
     {
         $scores = $setting->scores($this->attribute);
 
-        return null === $scores ? new PairsTally($setting, $this->attribute) : new ScoresTally($scores, -1.0);
+        return null === $scores ? new PairsTally($setting, $this->attribute) : new ScoresTally($scores);
     }
 
     public function obstacle(Setting $setting, array $groups, Named $named): ?Message

@@ -4,8 +4,10 @@ declare(strict_types=1);
 
 namespace FreshHuddle\Core\Grouping\Goal;
 
+use FreshHuddle\Core\Grouping\Explain\Named;
 use FreshHuddle\Core\Grouping\Search\Setting;
 use FreshHuddle\Core\Grouping\Search\Tally;
+use FreshHuddle\Core\Message;
 
 /**
  * What goals share whose rounds have nothing to do with each other.
@@ -30,6 +32,11 @@ trait GoalOfGroups
     public function tallies(Setting $setting, int $rounds): array
     {
         return array_map(fn (): Tally => $this->tally($setting), range(1, $rounds));
+    }
+
+    public function summary(Setting $setting, array $groups, Named $named): ?Message
+    {
+        return null;
     }
 
     abstract private function roundBound(Setting $setting): float;

@@ -175,6 +175,11 @@ final readonly class NewPartners implements Goal
         return [] === $pairs ? null : new Message('grouping.obstacle.new_partners', ['pairs' => Named::some(array_column($pairs, 1))]);
     }
 
+    public function summary(Setting $setting, array $groups, Named $named): null
+    {
+        return null;
+    }
+
     public function reason(Setting $setting, int $student, array $group, Named $named): Message
     {
         $met = $setting->met()[$student] ?? [];

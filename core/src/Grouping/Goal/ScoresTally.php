@@ -8,7 +8,7 @@ use FreshHuddle\Core\Grouping\Search\Seating;
 use FreshHuddle\Core\Grouping\Search\Tally;
 
 /**
- * For numbers, spread and alike are two sides of one sum: Σ_g (Σz)² / |g| is to be small or large.
+ * For numbers that are to be alike: Σ_g (Σz)² / |g| is to be large.
  */
 final class ScoresTally implements Tally
 {
@@ -20,9 +20,8 @@ final class ScoresTally implements Tally
 
     /**
      * @param array<int, float> $scores standard scores of those who have a value
-     * @param 1.0|-1.0          $sign   1 for spread, −1 for alike
      */
-    public function __construct(private readonly array $scores, private readonly float $sign)
+    public function __construct(private readonly array $scores)
     {
     }
 
@@ -50,7 +49,7 @@ final class ScoresTally implements Tally
         $newA = $countA + $more;
         $newB = $countB - $more;
 
-        return $this->sign * (
+        return -1.0 * (
             (0 === $newA ? 0.0 : ($sumA + $change) ** 2 / $newA) - (0 === $countA ? 0.0 : $sumA ** 2 / $countA)
             + (0 === $newB ? 0.0 : ($sumB - $change) ** 2 / $newB) - (0 === $countB ? 0.0 : $sumB ** 2 / $countB)
         );

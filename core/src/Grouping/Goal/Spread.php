@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace FreshHuddle\Core\Grouping\Goal;
 
+use FreshHuddle\Core\Grouping\Explain\Bands;
 use FreshHuddle\Core\Grouping\Explain\Degree;
 use FreshHuddle\Core\Grouping\Explain\Named;
 use FreshHuddle\Core\Grouping\Format\GoalReading;
@@ -15,7 +16,7 @@ use FreshHuddle\Core\Grouping\Search\Tally;
 use FreshHuddle\Core\Message;
 
 /**
- * Every group like the class as a whole: numbers by their mean, anything else by how often each value comes up.
+ * Every group like the class as a whole: not its mean alone, but how its values are distributed. See Distribution.
  */
 final readonly class Spread implements Goal
 {
@@ -27,50 +28,7 @@ final readonly class Spread implements Goal
 
     public function groupCost(Setting $setting, array $group): float
     {
-        $scores = $setting->scores($this->attribute);
-
-        return null === $scores ? $this->countsCost($setting, $group) : self::meanCost($scores, $group);
-    }
-
-    /**
-     * |g| · (mean_g − mean)² / variance, in standard scores (Σz)² / |g|.
-     *
-     * @param array<int, float> $scores
-     * @param list<int>         $group
-     */
-    private static function meanCost(array $scores, array $group): float
-    {
-        $own = array_intersect_key($scores, array_flip($group));
-
-        return [] === $own ? 0.0 : array_sum($own) ** 2 / \count($own);
-    }
-
-    /**
-     * @param list<int> $group
-     */
-    private function countsCost(Setting $setting, array $group): float
-    {
-        [$codes, $counts] = $setting->codes($this->attribute);
-        $here = array_count_values(array_intersect_key($codes, array_flip($group)));
-        $cost = 0;
-        foreach ($counts as $code => $count) {
-            [$least, $most] = self::share($count, \count($group), $setting->n);
-            $cost += max(0, $least - ($here[$code] ?? 0), ($here[$code] ?? 0) - $most);
-        }
-
-        return (float) $cost;
-    }
-
-    /**
-     * A group's fair share of a value, rounded down and up.
-     *
-     * @return array{int, int}
-     */
-    public static function share(int $count, int $size, int $students): array
-    {
-        $least = intdiv($count * $size, $students);
-
-        return [$least, 0 === ($count * $size) % $students ? $least : $least + 1];
+        return $setting->distribution($this->attribute)->cost($group);
     }
 
     /**
@@ -78,61 +36,48 @@ final readonly class Spread implements Goal
      */
     public function degree(Setting $setting, array $groups): Degree
     {
-        $groups = array_filter($groups);
+        $groups = array_values(array_filter($groups));
         $cost = array_sum(array_map(fn (array $group): float => $this->groupCost($setting, $group), $groups));
 
         return Degree::between($cost, $this->roundBound($setting), array_sum(array_map(fn (array $group): float => $this->expected($setting, \count($group)), $groups)));
     }
 
     /**
-     * What a group of this size costs on average when it is dealt. Numbers: of m with a value of v, the mean of m drawn from
-     * v without putting back has the variance σ²/m · (v − m)/(v − 1), so m · that over σ².
+     * What a group of this size costs on average when it is dealt: the share at a level of m drawn from v without putting
+     * back has the variance F(1 − F)/m · (v − m)/(v − 1), whatever the level.
      */
     private function expected(Setting $setting, int $size): float
     {
-        $scores = $setting->scores($this->attribute);
-        if (null === $scores) {
-            $sum = 0.0;
-            foreach ($setting->codes($this->attribute)[1] as $count) {
-                [$least, $most] = self::share($count, $size, $setting->n);
-                $sum += Drawn::mean($setting->n, $count, $size, static fn (int $here): float => (float) max(0, $least - $here, $here - $most));
-            }
+        $distribution = $setting->distribution($this->attribute);
+        $valued = \count($distribution->ranks);
 
-            return $sum;
-        }
-        $valued = \count($scores);
-        $varies = [] !== array_filter($scores, static fn (float $score): bool => abs($score) > 1e-12);
-
-        return $valued < 2 || !$varies ? 0.0 : Drawn::mean($setting->n, $valued, $size, static fn (int $m): float => $m < 1 ? 0.0 : ($valued - $m) / ($valued - 1));
+        return $valued < 2 || [] === $distribution->weights ? 0.0 : Drawn::mean($setting->n, $valued, $size, static fn (int $m): float => $m < 1 ? 0.0 : ($valued - $m) / ($valued - 1));
     }
 
     private function roundBound(Setting $setting): float
     {
-        return 0.0;
+        return $setting->distribution($this->attribute)->lowerBound($setting->sizes);
     }
 
     private function tally(Setting $setting): Tally
     {
-        $scores = $setting->scores($this->attribute);
+        return new DistributionTally($setting->distribution($this->attribute));
+    }
 
-        return null === $scores ? new SharesTally($setting, $this->attribute) : new ScoresTally($scores, 1.0);
+    public function summary(Setting $setting, array $groups, Named $named): ?Message
+    {
+        return Bands::of($setting, $this->attribute)?->summary($groups, $named);
     }
 
     public function obstacle(Setting $setting, array $groups, Named $named): ?Message
     {
-        if (null === $setting->scores($this->attribute)) {
-            $names = $named->costliest(array_map(fn (array $group): float => [] === $group ? 0.0 : $this->groupCost($setting, $group), $groups));
-
-            return [] === $names ? null : new Message('grouping.obstacle.spread_values', ['attribute' => $this->attribute, 'groups' => Named::some($names)]);
+        $exceptions = Bands::of($setting, $this->attribute)?->exceptions(array_filter($groups), $named) ?? [];
+        if ([] !== $exceptions) {
+            return new Message('grouping.obstacle.exceptions', ['exceptions' => \array_slice(array_values($exceptions), 0, 3)]);
         }
-        $means = array_filter(array_map(fn (array $group): ?float => $this->mean($setting, $group), $groups), static fn (?float $mean): bool => null !== $mean);
-        if ([] === $means) {
-            return null;
-        }
-        asort($means);
-        [$low, $high] = [array_key_first($means), array_key_last($means)];
+        $names = $named->costliest(array_map(fn (array $group): float => [] === $group ? 0.0 : $this->groupCost($setting, $group), $groups));
 
-        return new Message('grouping.obstacle.spread', ['high' => $named->group($high), 'most' => $means[$high], 'low' => $named->group($low), 'least' => $means[$low]]);
+        return [] === $names ? null : new Message('grouping.obstacle.spread_values', ['attribute' => $this->attribute, 'groups' => Named::some($names)]);
     }
 
     public function reason(Setting $setting, int $student, array $group, Named $named): ?Message

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace FreshHuddle\Core\Grouping\Search;
 
+use FreshHuddle\Core\Grouping\Goal\Distribution;
 use FreshHuddle\Core\Grouping\Problem;
 use FreshHuddle\Core\Grouping\Shape;
 use FreshHuddle\Core\Grouping\Student;
@@ -26,6 +27,9 @@ final class Setting
 
     /** @var array<string, array{array<int, int>, list<int>}> */
     private array $codes = [];
+
+    /** @var array<string, Distribution> */
+    private array $distributions = [];
 
     /** @var array<int, array<int, float>>|null */
     private ?array $met = null;
@@ -91,6 +95,14 @@ final class Setting
         }
 
         return $this->codes[$attribute];
+    }
+
+    /**
+     * How the values of an attribute are distributed in the class.
+     */
+    public function distribution(string $attribute): Distribution
+    {
+        return $this->distributions[$attribute] ??= Distribution::of($this, $attribute);
     }
 
     /**

@@ -18,8 +18,18 @@ final readonly class NoGroups implements Check
 {
     public function find(Plan $plan): array
     {
-        return [] !== $plan->students && [] === $plan->groups
-            ? [new Finding('noGroups', Weight::Stop, new Message('ready.no_groups', ['students' => \count($plan->students)]), Mend::Deal, new Message('ready.press.deal', ['students' => \count($plan->students)]))]
-            : [];
+        if ([] === $plan->students || [] !== $plan->groups) {
+            return [];
+        }
+        $count = ['students' => \count($plan->students)];
+
+        return [new Finding(
+            'noGroups',
+            Weight::Stop,
+            new Message('ready.no_groups', $count),
+            Mend::Deal,
+            null === $plan->mixedBy ? new Message('ready.press.deal', $count) : new Message('ready.press.mix', $count + ['attribute' => $plan->mixedBy]),
+            other: null === $plan->mixedBy ? null : Mend::DealAtRandom,
+        )];
     }
 }

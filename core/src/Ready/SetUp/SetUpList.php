@@ -14,6 +14,9 @@ use FreshHuddle\Core\Rooms\MainSession;
  */
 final readonly class SetUpList
 {
+    /** Rooms belong to groups and the class, whatever rounds they are in. */
+    private const OF_ROOMS = [StepKind::MakeRoom, StepKind::RenameRoom, StepKind::ChangeMembers, StepKind::RetireRoom];
+
     /**
      * @param list<SetUpStep> $steps in the order in which they are done: what is made, group by group; then what is sent;
      *                               what goes last
@@ -37,6 +40,36 @@ final readonly class SetUpList
         }
 
         return new self([...\array_slice($steps, 0, $going), ...self::letters($wanted, $there), ...\array_slice($steps, $going)]);
+    }
+
+    /**
+     * The lists of several rounds as one: what they have in common, as the main session and the rooms of groups that stay
+     * together, is done once. What is made and sent comes round by round, what goes comes last.
+     *
+     * @param array<string, self> $lists by id of the round, in the order of the rounds
+     *
+     * Complexity: O(n) in the number of steps.
+     */
+    public static function join(array $lists): self
+    {
+        if (1 === \count($lists)) {
+            return array_values($lists)[0];
+        }
+        $steps = $going = $seen = [];
+        foreach ($lists as $round => $list) {
+            foreach ($list->steps as $step) {
+                $key = $step->key();
+                if (\in_array($step->kind, self::OF_ROOMS, true)) {
+                    if (isset($seen[$key])) {
+                        continue;
+                    }
+                    $seen[$key] = true;
+                }
+                1 === self::last($step) ? $going[] = $step->forRound($round) : $steps[] = $step->forRound($round);
+            }
+        }
+
+        return new self([...$steps, ...$going]);
     }
 
     /**

@@ -18,6 +18,7 @@ final readonly class SetUpStep
      * @param int          $count   how many things that is
      * @param list<string> $ids     of the copies that are to go
      * @param Message|null $loses   what would be lost by it; not done unless somebody says so
+     * @param string|null  $round   id of the round it is done for; null: there is only one
      */
     public function __construct(
         public StepKind $kind,
@@ -28,7 +29,16 @@ final readonly class SetUpStep
         public int $count = 1,
         public array $ids = [],
         public ?Message $loses = null,
+        public ?string $round = null,
     ) {
+    }
+
+    /**
+     * The same step, for a round.
+     */
+    public function forRound(string $round): self
+    {
+        return new self($this->kind, $this->group, $this->subject, $this->says, $this->because, $this->count, $this->ids, $this->loses, $round);
     }
 
     /**
@@ -36,7 +46,7 @@ final readonly class SetUpStep
      */
     public function key(): string
     {
-        return "{$this->kind->value}|{$this->group}|{$this->subject}";
+        return "{$this->kind->value}|{$this->group}|{$this->subject}".(null === $this->round ? '' : "|{$this->round}");
     }
 
     /**

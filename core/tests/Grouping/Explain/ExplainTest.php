@@ -34,14 +34,30 @@ final class ExplainTest extends TestCase
         $goals = [new Spread('level'), new EachHas('lead'), new NotAlone('language'), new NewPartners(), new Alike('level')];
         $standings = (new Standings($setting, ['Quayside', 'Millbrook']))->of($goals, [[0, 1], [2, 3]]);
         self::assertSame([
-            'obstacle.spread(Quayside; 4.5; Millbrook; 1.5)', 'obstacle.each_has(some(Millbrook; 0); 2; yes)',
+            'obstacle.spread_values(level; some(Quayside, Millbrook; 0))', 'obstacle.each_has(some(Millbrook; 0); 2; yes)',
             'obstacle.not_alone(some(with_value(Ada; so), with_value(Ben; pl), with_value(Chi; so); 1))',
-            'obstacle.new_partners(some(pair(Ada; Ben), pair(Chi; Dov); 0))', 'obstacle.alike(level; some(Quayside, Millbrook; 0))',
+            'obstacle.new_partners(some(pair(Ada; Ben), pair(Chi; Dov); 0))', '',
         ], array_map(static fn (Standing $standing): string => Plainly::said($standing->obstacle), $standings));
+        self::assertSame('summary.each(band.between(0; 1; band.value(level; 5)), band.between(0; 1; band.value(level; 4)), band.between(0; 1; band.value(level; 2)), band.between(0; 1; band.value(level; 1)))', Plainly::said($standings[0]->summary));
         self::assertSame([0.0, 0.5, 0.0, 0.0, 1.0], array_map(static fn ($standing): float => $standing->degree->value, $standings));
         $better = (new Standings($setting, ['Quayside', 'Millbrook']))->of($goals, [[0, 2], [1, 3]]);
         self::assertSame(['', '', ''], array_map(static fn (Standing $standing): string => Plainly::said($standing->obstacle), \array_slice($better, 0, 3)));
         self::assertSame([1.0, 1.0, 1.0, 1.0], array_map(static fn ($standing): float => $standing->degree->value, \array_slice($better, 0, 4)));
+    }
+
+    public function test_what_each_group_has_is_said_as_a_teacher_would_check_it(): void
+    {
+        $class = array_map(static fn (int $level): Student => new Student("s{$level}".bin2hex(random_bytes(4)), attributes: ['Level' => $level]), [1, 1, 1, 2, 2, 2, 3, 3, 3]);
+        $standings = new Standings(new Setting($class, [3, 3, 3]), ['Quayside', 'Millbrook', 'Saltmarsh']);
+        $even = $standings->of([new Spread('Level')], [[0, 3, 6], [1, 4, 7], [2, 5, 8]])[0];
+        self::assertSame('summary.each(band.exactly(1; band.value(level; 3)), band.exactly(1; band.value(level; 2)), band.exactly(1; band.value(level; 1)))', Plainly::said($even->summary));
+        $uneven = $standings->of([new Spread('Level')], [[7, 3, 6], [1, 4, 0], [2, 5, 8]])[0];
+        self::assertStringContainsString('summary.exception(Quayside; band.exactly(2; band.value(level; 3)), band.exactly(0; band.value(level; 1)))', Plainly::said($uneven->summary));
+        $many = array_map(static fn (int $i): Student => new Student("m{$i}", attributes: ['Mark' => $i]), range(1, 9));
+        self::assertSame(
+            'summary.each(band.exactly(1; band.high(mark)), band.exactly(1; band.middle(mark)), band.exactly(1; band.low(mark)))',
+            Plainly::said((new Standings(new Setting($many, [3, 3, 3]), []))->of([new Spread('Mark')], [[0, 4, 8], [1, 5, 6], [2, 3, 7]])[0]->summary),
+        );
     }
 
     public function test_why_a_student_sits_there_is_said_in_sentences(): void

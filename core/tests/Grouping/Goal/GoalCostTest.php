@@ -27,10 +27,10 @@ final class GoalCostTest extends TestCase
 {
     public function test_levels_spread_perfectly_cost_nothing_and_sorted_ones_the_most(): void
     {
-        // Levels 1, 1, 3, 3: mean 2, variance 1.
+        // Levels 1, 1, 3, 3: half of the class has at most 1; ½ · ½ is what the cost is divided by.
         $class = self::withLevels([1, 1, 3, 3]);
         self::assertEqualsWithDelta(0.0, self::cost(new Spread('level'), $class, [[0, 2], [1, 3]]), 1e-9);
-        // Two groups of two, each one away from the mean: 2·1² + 2·1² = 4.
+        // Two groups of two, in one all have at most 1, in the other nobody: (2 · ½² + 2 · ½²) / ¼ = 4.
         self::assertEqualsWithDelta(4.0, self::cost(new Spread('level'), $class, [[0, 1], [2, 3]]), 1e-9);
     }
 
@@ -56,13 +56,37 @@ final class GoalCostTest extends TestCase
         self::assertSame(0.0, self::cost(new Alike('level'), $class, [[0, 1, 2], [3]]));
     }
 
-    public function test_words_are_spread_by_fair_shares_rounded_down_and_up(): void
+    public function test_words_are_spread_by_how_far_shares_are_from_those_of_the_class(): void
     {
-        // Three Somali speakers and three others in two threes: a share of 1.5, so one or two are both fair.
+        // Three Somali speakers and three others in two threes: no group can have one and a half of them.
         $class = self::withLanguages(['so', 'so', 'so', 'en', 'en', 'en']);
-        self::assertSame(0.0, self::cost(new Spread('language'), $class, [[0, 1, 3], [2, 4, 5]]));
-        // All three together: one too many here, one too few there, for each language.
-        self::assertSame(4.0, self::cost(new Spread('language'), $class, [[0, 1, 2], [3, 4, 5]]));
+        $setting = new Setting($class, [3, 3]);
+        // Each share is ⅔ − ½ = 1/6 off: 2 groups · 3 · 2 · 1/36, over 2 · ½ · ½.
+        self::assertEqualsWithDelta(2 / 3, self::cost(new Spread('language'), $class, [[0, 1, 3], [2, 4, 5]]), 1e-9);
+        self::assertEqualsWithDelta(2 / 3, (new Spread('language'))->lowerBound($setting, 1), 1e-9, 'and that is known to be the least');
+        // All three together: each share is ½ off, 2 · 3 · 2 · ¼ over ½.
+        self::assertEqualsWithDelta(6.0, self::cost(new Spread('language'), $class, [[0, 1, 2], [3, 4, 5]]), 1e-9);
+    }
+
+    public function test_two_high_achievers_in_one_group_and_none_in_another_is_not_mixed(): void
+    {
+        // Two groups of three with the same mean: 3, 3, 0 here and 2, 2, 2 there. By means alone that was as good as can be.
+        $class = self::withLevels([3, 3, 0, 2, 2, 2]);
+        $goal = new Spread('level');
+        $together = self::cost($goal, $class, [[0, 1, 2], [3, 4, 5]]);
+        $apart = self::cost($goal, $class, [[0, 2, 3], [1, 4, 5]]);
+        self::assertGreaterThan($apart, $together);
+        self::assertLessThan(1.0, $goal->degree(new Setting($class, [3, 3]), [[0, 1, 2], [3, 4, 5]])->value);
+    }
+
+    public function test_many_different_numbers_are_told_apart_by_their_quantiles(): void
+    {
+        $class = self::withLevels(range(1, 96));
+        $halves = [range(0, 47), range(48, 95)];
+        $even = [range(0, 95, 2), range(1, 95, 2)];
+        self::assertGreaterThan(20.0, self::cost(new Spread('level'), $class, $halves));
+        self::assertLessThan(0.2, self::cost(new Spread('level'), $class, $even));
+        self::assertCount(23, (new Setting($class, [48, 48]))->distribution('level')->weights);
     }
 
     public function test_words_alike_cost_a_pair_that_differs(): void

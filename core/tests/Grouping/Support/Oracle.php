@@ -218,9 +218,17 @@ final readonly class Oracle
     {
         $all = $this->numbers($attribute);
         $own = $this->numbersOf($group, $attribute);
-        $variance = [] === $all ? 0.0 : self::squares($all) / \count($all);
+        $values = array_values(array_unique($all));
+        sort($values);
+        $share = static fn (array $of, float $most): float => \count(array_filter($of, static fn (mixed $value): bool => $value <= $most)) / max(1, \count($of));
+        $far = $all1 = 0.0;
+        foreach (\array_slice($values, 0, -1) as $i => $value) {
+            $gap = $values[$i + 1] - $value;
+            $far += $gap * ($share($own, $value) - $share($all, $value)) ** 2;
+            $all1 += $gap * $share($all, $value) * (1 - $share($all, $value));
+        }
 
-        return $variance <= 1e-12 || [] === $own ? 0.0 : \count($own) * (self::mean($own) - self::mean($all)) ** 2 / $variance;
+        return [] === $own || $all1 <= 1e-12 ? 0.0 : \count($own) * $far / $all1;
     }
 
     /**
@@ -239,15 +247,16 @@ final readonly class Oracle
      */
     private function spreadValues(string $attribute, array $group): float
     {
-        $n = \count($this->problem->students);
-        $cost = 0.0;
-        foreach ($this->valuesIn(array_map(static fn ($student): string => $student->id, $this->problem->students), $attribute) as $value => $inClass) {
-            $q = $inClass * \count($group) / $n;
-            $here = $this->valuesIn($group, $attribute)[$value] ?? 0;
-            $cost += max(0.0, floor($q + 1e-9) - $here, $here - ceil($q - 1e-9));
+        $inClass = $this->valuesIn(array_map(static fn ($student): string => $student->id, $this->problem->students), $attribute);
+        $here = $this->valuesIn($group, $attribute);
+        [$all, $own] = [array_sum($inClass), array_sum($here)];
+        $far = $most = 0.0;
+        foreach ($inClass as $value => $count) {
+            $far += (($here[$value] ?? 0) / max(1, $own) - $count / $all) ** 2;
+            $most += $count / $all * (1 - $count / $all);
         }
 
-        return $cost;
+        return 0 === $own || $most <= 1e-12 ? 0.0 : $own * $far / $most;
     }
 
     /**

@@ -8,31 +8,35 @@ import type { FloorControl } from './useFloor';
 type Kind = 'groups' | 'size';
 const usualSize = 4;
 
-/** How to divide the class; undo and redo. */
+/** How to divide the class, in the way that is said, with the other one beside it; undo and redo. */
 export function DealBar({
   floor,
   students,
   control,
   live,
+  mixBy = null,
 }: {
   floor: Schema['FloorView'];
   students: number;
   control: FloorControl;
   live: boolean;
+  /** What the quick way mixes by; null: it groups at random. */
+  mixBy?: string | null;
 }) {
   const [kind, setKind] = useState<Kind>('groups');
   const [typed, setTyped] = useState<Record<Kind, string>>({ groups: '', size: '' });
   const [remainder, setRemainder] = useState<Schema['Remainder']>('spread');
   const usual = { groups: floor.groups.length || Math.max(1, Math.round(students / usualSize)), size: usualSize };
   const number = typed[kind] === '' ? usual[kind] : Number(typed[kind]);
-  const deal = () => control.deal(kind === 'groups' ? { groups: number } : { size: number, remainder });
+  const deal = (mix: string | null) =>
+    control.deal({ ...(kind === 'groups' ? { groups: number } : { size: number, remainder }), mix });
   const what = (step: string | null) => (step === null ? '' : (words.floor.undoWhat[step] ?? ''));
   return (
     <form
       className="flex flex-wrap items-center gap-x-3 gap-y-2"
       onSubmit={(event) => {
         event.preventDefault();
-        deal();
+        deal(mixBy);
       }}
     >
       {!live && (
@@ -70,8 +74,13 @@ export function DealBar({
             />
           )}
           <Button type="submit" disabled={students === 0}>
-            {floor.groups.length === 0 ? words.floor.deal : words.floor.dealAgain}
+            {floor.groups.length === 0 ? words.floor.deal(mixBy) : words.floor.dealAgain(mixBy)}
           </Button>
+          {mixBy !== null && (
+            <Button look="quiet" className="text-sm" disabled={students === 0} onClick={() => deal(null)}>
+              {words.floor.atRandom}
+            </Button>
+          )}
         </>
       )}
       <span className="ml-auto flex gap-1">

@@ -157,6 +157,7 @@ function SidePanel({
   onOriginal,
   onRooms,
   onMaterials,
+  onSegment,
   visits,
   onLog,
 }: {
@@ -170,6 +171,7 @@ function SidePanel({
   onOriginal: () => void;
   onRooms: (paste: boolean) => void;
   onMaterials: () => void;
+  onSegment: (segment: string) => void;
 }) {
   const arrived = lesson.students.filter(hasArrived).length;
   const soon = useServerNow(30_000) + 30 * 60_000;
@@ -197,6 +199,7 @@ function SidePanel({
             onOriginal={onOriginal}
             onRooms={onRooms}
             onMaterials={onMaterials}
+            onSegment={onSegment}
           />
           {(arrived > 0 || (lesson.current && (lesson.startsAt ?? 0) < soon)) && (
             <p className="mt-4 mb-4 text-sm text-soft">{words.live.doors(arrived, lesson.students.length)}</p>
@@ -214,6 +217,7 @@ function SidePanel({
             onOriginal={onOriginal}
             onRooms={onRooms}
             onMaterials={onMaterials}
+            onSegment={onSegment}
           />
           <NoticeBox lesson={lesson} />
           {log}
@@ -384,7 +388,13 @@ function Lesson({ lesson, connected }: { lesson: Schema['LessonView']; connected
             <>
               {!working && !over && (
                 <div className="border-b border-line bg-sheet px-5 py-2">
-                  <DealBar floor={lesson.floor} students={present} control={control} live={false} />
+                  <DealBar
+                    floor={lesson.floor}
+                    students={present}
+                    control={control}
+                    live={false}
+                    mixBy={lesson.mixBy}
+                  />
                 </div>
               )}
               {!over && lesson.usedBy.length > 0 && <UsedBy uses={lesson.usedBy} />}
@@ -473,6 +483,7 @@ function Lesson({ lesson, connected }: { lesson: Schema['LessonView']; connected
           onLog={() => setLogOpen(true)}
           onHere={(student) => markAbsent.mutate({ id: student.id, absent: false })}
           onMaterials={() => setView('original')}
+          onSegment={show}
           visits={
             <VisitPanel
               lesson={lesson}

@@ -27,10 +27,15 @@ import { command, useCommand } from './useCommand';
 
 type Lesson = Schema['LessonView'];
 
-function Line({ done, title, children }: { done: boolean; title: string; children: ReactNode }) {
+/** A line without a box is about something that need not be. */
+function Line({ done, title, children }: { done?: boolean | undefined; title: string; children: ReactNode }) {
   return (
     <li className="grid grid-cols-[1.5rem_1fr] border-b border-line py-2 last:border-0">
-      <span aria-hidden="true" className={`mt-0.5 size-4 border-2 border-ink ${done ? 'bg-ink' : ''}`} />
+      {done === undefined ? (
+        <span aria-hidden="true" className="mt-2.5 w-4 border-t-2 border-line" />
+      ) : (
+        <span aria-hidden="true" className={`mt-0.5 size-4 border-2 border-ink ${done ? 'bg-ink' : ''}`} />
+      )}
       <div>
         <span className="font-semibold">{title}</span> <span className="text-sm text-soft">{children}</span>
       </div>
@@ -153,7 +158,7 @@ function roomsText(lesson: Lesson): string {
 function workText(lesson: Lesson): string {
   const state = setUp(lesson);
   const [first] = lesson.handOut;
-  if (first === undefined) return words.next.workNone;
+  if (first === undefined) return lesson.talkOnly ? words.next.talkOnly : words.next.workNone;
   if (state.unfinished?.unfinished != null) return state.unfinished.unfinished;
   if (state.copies === 0) return words.next.workOriginal(lesson.handOut.map((row) => row.title));
   if (state.copiesOld > 0) return words.next.workOld(state.copiesOld);
@@ -170,6 +175,7 @@ export function PlanPanel({
   onOriginal,
   onRooms,
   onMaterials,
+  onSegment,
 }: {
   lesson: Lesson;
   control: FloorControl;
@@ -177,6 +183,7 @@ export function PlanPanel({
   onOriginal: () => void;
   onRooms: (paste: boolean) => void;
   onMaterials: () => void;
+  onSegment: (segment: string) => void;
 }) {
   const queries = useQueryClient();
   const navigate = useNavigate();
@@ -195,6 +202,12 @@ export function PlanPanel({
       say(made.kept.length > 0 ? words.next.copiesKept(made.kept) : words.next.copiesMade(made.made + made.brought));
       void queries.invalidateQueries({ queryKey: ['copies', lesson.round.id] });
     },
+    onSettled: refresh,
+    onError: fail,
+  });
+  const setTalkOnly = useMutation({
+    mutationFn: (talkOnly: boolean) =>
+      take(api.PATCH('/api/staff/lessons/{id}', { params: { path: { id: lesson.id } }, body: { talkOnly } })),
     onSettled: refresh,
     onError: fail,
   });
@@ -228,7 +241,8 @@ export function PlanPanel({
   const nothing = () => undefined;
   const run: Record<NextKind, (subject: string | null) => void> = {
     roster: () => void navigate(`/classes/${lesson.classId}`),
-    deal: () => control.deal({ groups: Math.max(1, Math.round(state.present / 4)) }),
+    deal: () => control.deal({ groups: Math.max(1, Math.round(state.present / 4)), mix: lesson.mixBy }),
+    dealAtRandom: () => control.deal({ groups: Math.max(1, Math.round(state.present / 4)) }),
     repair: () => repair.ask(),
     desk: () => void navigate(`/groupings/${lesson.floor.id}`),
     // What only asks, and does nothing by itself, is looked at.
@@ -242,6 +256,7 @@ export function PlanPanel({
     makeCopies: () => copies.mutate(),
     bringChanges: () => copies.mutate(),
     materials: onMaterials,
+    talkOnly: () => setTalkOnly.mutate(true),
     order: () => document.querySelector<HTMLElement>(`[aria-label="${words.ribbon.label}"] button`)?.focus(),
     slips: () => void navigate(`/rounds/${lesson.round.id}/slips`),
     send,
@@ -266,7 +281,11 @@ export function PlanPanel({
       className="w-full text-lg"
       busy={busy}
       aria-disabled={!settled || busy}
-      onClick={() => settled && run[next.kind](next.subject)}
+      onClick={() => {
+        if (!settled) return;
+        if (next.segment == null) run[next.kind](next.subject);
+        else onSegment(next.segment);
+      }}
     >
       {next.label}
     </Button>
@@ -278,11 +297,27 @@ export function PlanPanel({
       <SetUpProgress lesson={lesson} />
       {!lesson.template && !goesOn && list !== null && list.steps > 0 && lesson.setUp?.running !== true && (
         <p className="text-sm text-soft">
-          {list.press === null ? readyWords.asks(list.asks) : readyWords.steps(list.steps)}
+          {list.press === null
+            ? readyWords.asks(list.asks)
+            : stops(lesson).length === 0
+              ? readyWords.optional(list.steps)
+              : readyWords.steps(list.steps)}
           <Button look="quiet" className="ml-1 text-sm" onClick={() => setSheet('list')}>
             {readyWords.see}
           </Button>
         </p>
+      )}
+      {!goesOn && stops(lesson)[0]?.other != null && (
+        <Button
+          look="quiet"
+          className="self-start text-sm"
+          onClick={() => {
+            const other = stops(lesson)[0]?.other;
+            if (other != null) run[other](null);
+          }}
+        >
+          {stops(lesson)[0]?.otherPress}
+        </Button>
       )}
       {next.kind !== 'send' && state.seated > 0 && !lesson.template && (
         <Button look="quiet" className="self-start text-sm" onClick={send} busy={give.isPending}>
@@ -297,6 +332,7 @@ export function PlanPanel({
               : state.onShelf > 0
                 ? words.next.groupsShelf(state.onShelf)
                 : words.next.groupsDone(state.seated, state.groups)}
+            {lesson.partners !== null && <span className="mt-1 block">{lesson.partners}</span>}
             <GroupingChoice lesson={lesson} />
           </Line>
           <Line
@@ -316,8 +352,18 @@ export function PlanPanel({
               {words.next.toRooms}
             </Button>
           </Line>
-          <Line done={state.copies > 0 && state.copiesMissing === 0} title={words.next.work}>
+          <Line
+            done={
+              lesson.talkOnly && lesson.handOut.length === 0 ? undefined : state.copies > 0 && state.copiesMissing === 0
+            }
+            title={words.next.work}
+          >
             {workText(lesson)}
+            {lesson.talkOnly && lesson.handOut.length === 0 && (
+              <Button look="quiet" className="ml-1 text-sm" onClick={() => setTalkOnly.mutate(false)}>
+                {words.next.useWorksheet}
+              </Button>
+            )}
             {state.copiesOld > 0 && <BringChanges lesson={lesson} />}
             {state.copiesWritten > 0 && lesson.setUp?.running !== true && (
               <span className="mt-1 block">
@@ -329,7 +375,7 @@ export function PlanPanel({
             )}
           </Line>
           {!lesson.template && (
-            <Line done={sending.done} title={readyWords.sending.title}>
+            <Line done={sending.isPlanned ? sending.done : undefined} title={readyWords.sending.title}>
               {sending.text}
               <Button look="quiet" className="ml-1 text-sm" onClick={() => setSheet('sending')}>
                 {readyWords.sending.choose}
@@ -344,7 +390,12 @@ export function PlanPanel({
         <WorthALook
           main={stops(lesson)[0]}
           findings={lesson.findings.filter((one) => one.weight === 'look' || one.check !== stops(lesson)[0]?.check)}
-          onMend={(finding) => run[finding.mend](finding.subject)}
+          onMend={(finding) =>
+            finding.segment === null || finding.mend === 'setUp'
+              ? run[finding.mend](finding.subject)
+              : onSegment(finding.segment)
+          }
+          onOther={(finding) => finding.other !== null && run[finding.other](finding.subject)}
         />
       )}
       <SetUpSheet lesson={lesson} open={sheet === 'list'} onClose={() => setSheet(null)} />

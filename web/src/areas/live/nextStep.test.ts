@@ -58,6 +58,10 @@ const finding = (check: string, weight: 'stop' | 'look', mend: Schema['Mend'], p
   mend,
   press,
   subject: null,
+  rounds: [],
+  segment: null,
+  other: null,
+  otherPress: null,
 });
 
 describe('the one thing to do next', () => {
@@ -66,7 +70,12 @@ describe('the one thing to do next', () => {
       finding('withoutRoom', 'stop', 'makeRooms', 'Make 2 rooms'),
       finding('withoutCopy', 'stop', 'makeCopies', 'Make 1 copy'),
     ];
-    expect(nextStep({ ...dealt, findings })).toEqual({ kind: 'makeRooms', label: 'Make 2 rooms', subject: null });
+    expect(nextStep({ ...dealt, findings })).toEqual({
+      kind: 'makeRooms',
+      label: 'Make 2 rooms',
+      subject: null,
+      segment: null,
+    });
   });
 
   it('is to send them out where nothing stops, though something is worth a look', () => {
@@ -75,6 +84,18 @@ describe('the one thing to do next', () => {
       kind: 'send',
       label: 'Send 2 students to 1 room',
       subject: null,
+    });
+  });
+
+  it('leads to another round where that is the one that is not ready', () => {
+    const findings = [
+      { ...finding('withoutSeat', 'stop', 'repair', 'Mend the groups'), rounds: [2], segment: 'second' },
+    ];
+    expect(nextStep({ ...dealt, findings })).toEqual({
+      kind: 'repair',
+      label: 'Round 2: Mend the groups',
+      subject: null,
+      segment: 'second',
     });
   });
 

@@ -1,5 +1,6 @@
 import type { Schema } from '../../api/client';
 import { words } from '../../words';
+import { readyWords } from '../../words/ready';
 
 type Lesson = Schema['LessonView'];
 
@@ -10,6 +11,8 @@ export interface NextStep {
   label: string;
   /** Id of what it is about. */
   subject: string | null;
+  /** The segment whose round it is done in; null: the one that is shown. */
+  segment?: string | null;
 }
 
 /** Where the set-up of a lesson stands. */
@@ -48,7 +51,13 @@ export const stops = (lesson: Lesson) => lesson.findings.filter((finding) => fin
 /** The one thing to do next before students are sent out: the mend of the first thing that stops. */
 export function nextStep(lesson: Lesson): NextStep {
   const [first] = stops(lesson);
-  if (first !== undefined) return { kind: first.mend, label: first.press, subject: first.subject };
+  if (first !== undefined) {
+    // What is missing in another round is mended there; what all rounds are set up with, from here.
+    const segment = first.mend === 'setUp' || first.mend === 'wait' ? null : first.segment;
+    const [round] = first.rounds;
+    const label = segment !== null && round !== undefined ? readyWords.ofRound(round, first.press) : first.press;
+    return { kind: first.mend, label, subject: first.subject, segment };
+  }
   const state = setUp(lesson);
   return { kind: 'send', label: words.next.send(state.seated, state.groups, true), subject: null };
 }

@@ -158,10 +158,11 @@ export function SendingSheet({ lesson, open, onClose }: { lesson: Lesson; open: 
 export function useSendingLine(lesson: Lesson) {
   const { sending } = useSending(lesson);
   const is = sending.data;
-  if (is === undefined) return { done: false, text: '' };
+  if (is === undefined) return { done: false, isPlanned: false, text: '' };
   const text = said.state(is.posted, is.written, is.back.length);
   const isPlanned = is.posts || is.letters;
   return {
+    isPlanned,
     done: isPlanned && text !== '' && !lesson.findings.some((one) => one.check === 'notSent'),
     text: text !== '' ? text : isPlanned ? said.planned(is.posts, is.letters) : said.none,
   };

@@ -14,6 +14,14 @@ type Lesson = Schema['LessonView'];
 
 /** Steps under the group they are about, in the order of the floor; what is about the class comes first. */
 function byGroup(steps: Step[], lesson: Lesson) {
+  const rounds = [...new Set(steps.map((step) => step.round))].filter((round) => round !== null);
+  if (rounds.length > 0)
+    return rounds.flatMap((round) =>
+      ofRound(
+        steps.filter((step) => step.round === round),
+        round,
+      ),
+    );
   const groups = lesson.floor.groups;
   const known = new Set(groups.map((group) => group.id));
   return [
@@ -31,6 +39,17 @@ function byGroup(steps: Step[], lesson: Lesson) {
       steps: steps.filter((step) => step.groupId !== null && !known.has(step.groupId)),
     },
   ].filter((part) => part.steps.length > 0);
+}
+
+/** The same where several rounds are set up: their groups have names of their own. */
+function ofRound(steps: Step[], round: number) {
+  const names = [...new Set(steps.map((step) => step.group))];
+  return names.map((name) => ({
+    key: `${round}|${name}`,
+    group: null,
+    name: `${readyWords.round(round)} · ${name ?? readyWords.ofClass}`,
+    steps: steps.filter((step) => step.group === name),
+  }));
 }
 
 /** Everything that is going to be done, before any of it is; what would lose something is asked about. */

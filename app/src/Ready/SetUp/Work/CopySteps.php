@@ -34,7 +34,7 @@ final class CopySteps implements StepWork
 
     public function do(Step $step): void
     {
-        $round = $step->setUp->round;
+        $round = $step->round;
         try {
             if (StepKind::RetireCopies === $step->kind) {
                 $this->handingOut->retire($round, $step->ids);

@@ -49,7 +49,7 @@ final class LetterSteps implements StepWork
 
     public function do(Step $step): void
     {
-        $round = $step->setUp->round;
+        $round = $step->round;
         $this->known ??= $this->letters->of($round);
         $letter = $this->known[$step->subject] ?? null;
         if (null === $letter) {

@@ -49,7 +49,7 @@ final class PostSteps implements StepWork
     public function do(Step $step): void
     {
         try {
-            StepKind::Withdraw === $step->kind ? $this->withdraw($step) : $this->post($step->setUp->round, (string) $step->groupId);
+            StepKind::Withdraw === $step->kind ? $this->withdraw($step) : $this->post($step->round, (string) $step->groupId);
         } catch (PortalFailed $e) {
             throw StepNotDone::atService($e);
         }
@@ -132,7 +132,7 @@ final class PostSteps implements StepWork
      */
     private function withdraw(Step $step): void
     {
-        foreach ($this->sent->of($step->setUp->round->id) as $one) {
+        foreach ($this->sent->of($step->round->id) as $one) {
             if ($one->id === $step->subject) {
                 if (null !== $one->theirId) {
                     $this->portal->withdraw($one->theirId);

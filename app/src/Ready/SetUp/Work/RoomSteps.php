@@ -30,7 +30,7 @@ final readonly class RoomSteps implements StepWork
 
     public function do(Step $step): void
     {
-        $round = $step->setUp->round;
+        $round = $step->round;
         try {
             match ($step->kind) {
                 StepKind::RenameRoom => $this->rooms->callByPattern($round, $step->subject),

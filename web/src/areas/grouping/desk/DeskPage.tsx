@@ -11,6 +11,7 @@ import { EditText } from '../../roster/EditText';
 import { useLift } from '../../roster/RuleList';
 import { useMarkAbsent } from '../../roster/useMarkAbsent';
 import { Floor } from '../Floor';
+import { UsedBy } from '../UsedBy';
 import { LensContext, useLens } from '../lens';
 import { hereAt } from '../Table';
 import { useFloor } from '../useFloor';
@@ -108,6 +109,7 @@ function DeskOf({ desk }: { desk: Desk }) {
             onLeave={search.drop}
           />
         )}
+        {desk.usedBy.length > 0 && <UsedBy uses={desk.usedBy} />}
         <LensContext value={lens.seen}>
           <Floor
             floor={floor}

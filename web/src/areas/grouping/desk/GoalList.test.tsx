@@ -22,8 +22,15 @@ function show(set = goals) {
       desk={desk}
       goals={set}
       standings={[
-        { met: 1, unit: 'groups', count: 6, of: 6, obstacle: '' },
-        { met: 0.4, unit: 'share', count: 0, of: 0, obstacle: 'Quayside has 4.0 on average, Millbrook 2.0' },
+        { met: 1, unit: 'groups', count: 6, of: 6, obstacle: '', summary: '' },
+        {
+          met: 0.4,
+          unit: 'share',
+          count: 0,
+          of: 0,
+          obstacle: 'Quayside has 4.0 on average, Millbrook 2.0',
+          summary: '',
+        },
       ]}
       onGoals={onGoals}
     />,
@@ -38,7 +45,7 @@ describe('the goals', () => {
     expect(items[0]).toHaveTextContent('“lead” in each');
     expect(items[0]).toHaveTextContent('6 of 6 groups');
     expect(items[1]).toHaveTextContent(
-      '40 % of the way from a deal at random to as good as can be: Quayside has 4.0 on average, Millbrook 2.0',
+      '40 % of the best possible (0 % = random groups): Quayside has 4.0 on average, Millbrook 2.0',
     );
     expect(screen.getByRole('meter', { name: 'Level mixed' })).toHaveAttribute('aria-valuenow', '40');
   });

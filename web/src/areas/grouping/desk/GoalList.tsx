@@ -71,7 +71,8 @@ function Row({
               : standing.met >= 1
                 ? words.desk.metFully
                 : words.desk.met(standing.met)}
-            {standing.obstacle !== '' && <>: {standing.obstacle}</>}
+            {standing.summary === '' && standing.obstacle !== '' && <>: {standing.obstacle}</>}
+            {standing.summary !== '' && <span className="block text-ink">{standing.summary}</span>}
           </p>
         </>
       )}

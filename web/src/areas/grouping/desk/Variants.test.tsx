@@ -14,12 +14,12 @@ const variant = {
   id: 'v1',
   name: 'Variant 1',
   groups: [{ name: 'Quayside', students: ['ben'] }],
-  goals: [{ met: 0.25, unit: 'groups', count: 1, of: 4, obstacle: '' }],
+  goals: [{ met: 0.25, unit: 'groups', count: 1, of: 4, obstacle: '', summary: '' }],
 };
 const desk = {
   id: 'g',
   floor: { groups: [{ id: 'q', name: 'Quayside', students: ['ada'] }] },
-  standings: { goals: [{ met: 1, unit: 'groups', count: 6, of: 6, obstacle: '' }] },
+  standings: { goals: [{ met: 1, unit: 'groups', count: 6, of: 6, obstacle: '', summary: '' }] },
   settings: { goals: [{ kind: 'newPartners' }] },
   variants: [variant],
 } as unknown as Desk;

@@ -1,0 +1,40 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FreshHuddle\App\Live;
+
+use FreshHuddle\App\Database\Clock;
+use FreshHuddle\App\Grouping\Proposal\WhoIsHere;
+use FreshHuddle\App\Lesson\LessonRepository;
+use FreshHuddle\App\Lesson\NowReader;
+use FreshHuddle\Core\Live\Place;
+use FreshHuddle\Core\Live\Whereabouts;
+
+/**
+ * Who has come, by the signs of the lesson that uses the groups.
+ */
+final readonly class PresentStudents implements WhoIsHere
+{
+    public function __construct(private LessonRepository $lessons, private NowReader $now, private WhereaboutsReader $whereabouts, private Clock $clock)
+    {
+    }
+
+    public function in(string $groupingId): ?array
+    {
+        foreach ($this->lessons->roundsIn($groupingId) as $round) {
+            $lesson = $this->now->of($round->lesson->id);
+            if (null === $lesson || !$lesson->current) {
+                continue;
+            }
+            $here = array_filter(
+                $this->whereabouts->inLesson($lesson, $this->clock->ms()),
+                static fn (Whereabouts $where): bool => Place::Lost !== $where->place && Place::Excused !== $where->place,
+            );
+
+            return [] === $here ? null : array_map(strval(...), array_keys($here));
+        }
+
+        return null;
+    }
+}
