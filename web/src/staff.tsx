@@ -1,8 +1,9 @@
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
-import { lazy, StrictMode, Suspense, type ReactNode } from 'react';
+import { lazy, StrictMode, Suspense, useEffect, type ReactNode } from 'react';
 import { createRoot, type Root } from 'react-dom/client';
 import { BrowserRouter, Route, Routes } from 'react-router';
-import type { Schema } from './api/client';
+import { api, dropPressesWhileDown, type Schema } from './api/client';
+import { useLine } from './api/line';
 import { isPassing } from './api/problem';
 import { SignedIn } from './areas/account/SignedIn';
 import { Today } from './areas/live/Today';
@@ -36,8 +37,21 @@ const SlipsPage = lazy(() => import('./areas/materials/paper/SlipsPage').then((f
 const PlanPage = lazy(() => import('./areas/materials/paper/PlanPage').then((file) => ({ default: file.PlanPage })));
 const LessonPage = lazy(() => import('./areas/live/LessonPage').then((file) => ({ default: file.LessonPage })));
 
+const probeEvery = 2_000;
+
+/** While the line is down it is asked again and again whether it is back: nothing else would find out. */
+function useProbe() {
+  const line = useLine();
+  useEffect(() => {
+    if (line !== 'down') return undefined;
+    const timer = setInterval(() => void api.GET('/api/staff/me'), probeEvery);
+    return () => clearInterval(timer);
+  }, [line]);
+}
+
 function Soon({ children }: { children: ReactNode }) {
   useCutSaid();
+  useProbe();
   return (
     <>
       <LineNote over slow={words.common.lineSlow} down={words.common.lineDown} />
@@ -45,6 +59,8 @@ function Soon({ children }: { children: ReactNode }) {
     </>
   );
 }
+
+dropPressesWhileDown();
 
 const queries = new QueryClient({
   // A press that cannot be done now is said to have failed: it is never done later, when it is not meant any more.

@@ -108,7 +108,7 @@ final readonly class LessonDesk
         [$list, $lists] = $isPlanned ? $this->setUpLists->ofLesson($round, $everybody, false) : [null, []];
         $setUp = $this->setUps->of($lesson->id);
         $run = $isOver ? $this->runs->lastRun($round->id) : null;
-        [$groups, $visits] = !$isOver && $phase->isUnderWay() ? $this->liveGroups->of($round, $floor, $where, $now) : [[], []];
+        [$groups, $visits] = !$isOver && $phase->isUnderWay() ? $this->liveGroups->of($round, $floor, $where, $rooms, $now) : [[], []];
 
         return new LessonView(
             $lesson->id,

@@ -128,6 +128,15 @@ final readonly class RoomController
         return new Response($this->rooms->sound($this->roomAccess->room($teacher, $id)), 200, ['Content-Type' => 'audio/wav', 'Cache-Control' => 'no-store']);
     }
 
+    /** It is open: whoever teaches has opened it for a group that waits. */
+    #[Route('/rooms/{id}/opened', methods: ['POST'])]
+    #[ForAssistants]
+    public function opened(#[CurrentUser] Teacher $teacher, string $id): void
+    {
+        $room = $this->roomAccess->room($teacher, $id);
+        $this->rooms->opened($room->id, $room->class->id);
+    }
+
     #[Route('/rooms/{id}/retry', methods: ['POST'])]
     #[ForAssistants]
     public function retry(#[CurrentUser] Teacher $teacher, string $id): void

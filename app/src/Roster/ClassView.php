@@ -11,6 +11,7 @@ final readonly class ClassView
     /**
      * @param bool                $namesAtDoor   names can be pressed at the door while a lesson is on
      * @param bool                $cannotReadYet they have to be told what to do so that they can hear it
+     * @param bool                $twoDevices    a student may use two devices at once
      * @param DoorMode            $door          who comes in by themselves
      * @param list<StudentView>   $students
      * @param list<AttributeView> $attributes    what the list says of the students
@@ -25,6 +26,7 @@ final readonly class ClassView
         public bool $archived,
         public bool $namesAtDoor,
         public bool $cannotReadYet,
+        public bool $twoDevices,
         public DoorMode $door,
         public array $students,
         public array $attributes,

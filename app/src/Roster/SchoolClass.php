@@ -41,6 +41,10 @@ class SchoolClass
     #[ORM\Column(options: ['default' => false])]
     public bool $cannotReadYet = false;
 
+    /** A student may use two devices at once: one for the room, one for the work. */
+    #[ORM\Column(options: ['default' => false])]
+    public bool $twoDevices = false;
+
     /** New lessons have no worksheets, and none are missed. */
     #[ORM\Column(options: ['default' => false])]
     public bool $talkOnly = false;

@@ -420,6 +420,48 @@ final class DoorTest extends AppTestCase
         }
     }
 
+    public function test_the_device_that_was_asked_out_is_told_why(): void
+    {
+        $old = $this->inAs('Student A');
+        $this->asNobody();
+        $this->forgetLimits();
+        $waits = $this->ask('POST', '/api/student/join', ['doorWord' => $this->doorWord, 'name' => 'Student A', 'wait' => true])->is(200);
+        self::assertSame(['waiting', true, 'Student A'], [$waits->text('state'), $waits->at('taken'), $waits->text('name')]);
+        $this->asTeacher();
+        $guest = $this->ask('GET', '/api/staff/lessons/'.$this->lesson->text('id'))->text('doorway.0.id');
+        $this->asStudent($old);
+        $this->ask('POST', '/api/student/other-device', ['guest' => $guest, 'mine' => true])->is(204);
+        $door = $this->ask('GET', '/api/student/door')->is(200);
+        self::assertSame(['outside', 'otherDevice', 'Student A'], [$door->text('state'), $door->text('ended'), $door->text('name')]);
+    }
+
+    public function test_where_the_teacher_allows_it_a_student_has_two_devices_and_no_third(): void
+    {
+        $this->ask('PATCH', "/api/staff/classes/{$this->classId}/door", ['twoDevices' => true])->is(200);
+        $first = $this->inAs('Student A');
+        $second = $this->inAs('Student A');
+        foreach ([$first, $second] as $device) {
+            $this->asStudent($device);
+            self::assertSame('Student A', $this->ask('GET', '/api/student/now')->is(200)->text('name'));
+        }
+        $this->asNobody();
+        $this->forgetLimits();
+        $this->ask('POST', '/api/student/join', ['doorWord' => $this->doorWord, 'name' => 'Student A'])->is(409);
+        $this->asTeacher();
+        self::assertCount(1, array_filter($this->ask('GET', "/api/staff/classes/{$this->classId}")->list('students'), static fn (mixed $one): bool => \is_array($one) && 'Student A' === $one['name']));
+    }
+
+    private function inAs(string $name): string
+    {
+        $this->asNobody();
+        $this->forgetLimits();
+        $this->knock($name)->is(200);
+        $device = $this->device();
+        $this->asTeacher();
+
+        return $device;
+    }
+
     private function device(): string
     {
         return (string) $this->client->getCookieJar()->get(StudentDeviceStore::COOKIE)?->getValue();

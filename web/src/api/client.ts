@@ -2,7 +2,7 @@ import createClient from 'openapi-fetch';
 import type { components, paths } from './generated';
 import { takeEarly } from './early';
 import { pace, queued } from './pace';
-import { followed } from './line';
+import { followed, isDown } from './line';
 import { toProblem } from './problem';
 
 export type Schema = components['schemas'];
@@ -17,8 +17,19 @@ export const whole = <T>(sent: T) => sent as Whole<T>;
 
 const slowest = 15_000;
 
+let drops = false;
+
+/**
+ * What is pressed while the line is down is dropped, and said to be: it is never sent, now or later. For pages whose presses
+ * mean the moment they are made in; what students write is kept instead, and sent when the line is back.
+ */
+export function dropPressesWhileDown(): void {
+  drops = true;
+}
+
 /** Never rejects for want of a network: no answer becomes a problem with status 0. */
 async function patientFetch(request: Request): Promise<Response> {
+  if (drops && request.method !== 'GET' && isDown()) return Response.json({}, { status: 599 });
   const told = followed();
   try {
     const answer =

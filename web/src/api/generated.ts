@@ -4245,6 +4245,50 @@ export interface paths {
         };
         trace?: never;
     };
+    "/api/staff/rooms/{id}/opened": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: string;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description Done */
+                204: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content?: never;
+                };
+                /** @description A problem (RFC 9457) */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/staff/rooms/{id}/retry": {
         parameters: {
             query?: never;
@@ -6918,6 +6962,9 @@ export interface components {
         };
         AtDoor: {
             state: components["schemas"]["DoorState"];
+            ended?: components["schemas"]["DeviceEnd"] | null;
+            name?: string | null;
+            taken?: boolean;
         };
         AttributeValue: {
             name: string;
@@ -7047,6 +7094,7 @@ export interface components {
             archived: boolean;
             namesAtDoor: boolean;
             cannotReadYet: boolean;
+            twoDevices: boolean;
             door: components["schemas"]["DoorMode"];
             students: components["schemas"]["StudentView"][];
             attributes: components["schemas"]["AttributeView"][];
@@ -7162,6 +7210,8 @@ export interface components {
             signUp: components["schemas"]["SignUpState"] | null;
             serverNow: number;
         };
+        /** @enum {string} */
+        DeviceEnd: "otherDevice" | "freed";
         DeviceView: {
             id: string;
             signedInAt: number;
@@ -7317,6 +7367,8 @@ export interface components {
             silent: string[];
             done: boolean;
             stillFrom: number;
+            nobody: boolean;
+            waitsFor: string[];
         };
         GroupView: {
             id: string;
@@ -7777,7 +7829,7 @@ export interface components {
             content: string;
         };
         /** @enum {string} */
-        Reason: "called" | "still" | "behind" | "missing" | "silent" | "notYet" | "longAgo";
+        Reason: "called" | "still" | "behind" | "missing" | "nobody" | "silent" | "notYet" | "longAgo";
         /** @enum {string} */
         Remainder: "spread" | "larger" | "smaller";
         RenameClass: {
@@ -7989,6 +8041,7 @@ export interface components {
             names?: boolean | null;
             cannotReadYet?: boolean | null;
             mode?: components["schemas"]["DoorMode"] | null;
+            twoDevices?: boolean | null;
         };
         SetGrouping: {
             name?: string | null;

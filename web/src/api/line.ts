@@ -27,6 +27,9 @@ export function followed(): (answered: boolean) => void {
   };
 }
 
+/** Whether the last request had no answer. */
+export const isDown = (): boolean => state === 'down';
+
 /** How the line to the server is, as far as the last requests say. */
 export function useLine(): Line {
   return useSyncExternalStore(

@@ -6,6 +6,13 @@ const lasting = (seconds: number) =>
 
 /** Words of going round: calls, visits, chalk marks. */
 export const liveWords = {
+  waits: {
+    text: (names: string) => `Waiting for ${names} to open the room`,
+    table: (names: string) => `waiting for ${names}`,
+    open: 'I’ve opened the room for them',
+    lead: (name: string) => `Let ${name} open it instead`,
+    title: (n: number) => `${count(n, 'group is', 'groups are')} waiting at a closed room`,
+  },
   other: {
     title: (lesson: string) => `“${lesson}” is still on`,
     what: (lesson: string, className: string, students: number, groups: number) =>
@@ -43,6 +50,7 @@ export const liveWords = {
     called: (about: string, seconds: number) => `calls, ${about}: ${lasting(seconds)}`,
     still: (seconds: number) => `nothing new for ${lasting(seconds)}`,
     behind: 'well behind the others',
+    nobody: 'nobody is there',
     missing: (n: number) => count(n, 'member missing', 'members missing'),
     silent: (n: number) => count(n, 'member has written nothing', 'members have written nothing'),
     notYet: 'nobody has been there yet',
@@ -165,6 +173,7 @@ export const liveWords = {
     },
   },
   table: {
+    nobody: 'nobody there',
     calls: (about: string) => `calls: ${about}`,
     with: (name: string) => `${name} is there`,
     still: (seconds: number) => `still for ${lasting(seconds)}`,

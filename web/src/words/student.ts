@@ -16,6 +16,13 @@ export const student = {
     wait: 'Wait at the door for my teacher',
     waiting: 'You are at the door. Your teacher lets you in.',
     notNow: 'Your teacher says: not now.',
+    isTaken: (name: string) =>
+      `Another device is using the name ${name}. Say yes on that device, or wait for your teacher.`,
+    ended: {
+      otherDevice: (name: string) =>
+        `${name} is now on another device, so this one was signed out. If that wasn’t you, tell your teacher.`,
+      freed: (name: string) => `Your teacher signed ${name} out on this device. Join again below.`,
+    },
     waitingHint: 'Keep this page open.',
     again: 'Type my name again',
     many: 'Many are coming in. One moment, you are next…',
@@ -61,10 +68,8 @@ export const student = {
     button: (room: string) => (room === '' ? 'Go to the main session' : `Go to ${room}`),
     soon: (room: string) => (room === '' ? 'You alone: to the main session in' : `You alone: to ${room} in`),
     fetched: (room: string) =>
-      room === ''
-        ? 'Your teacher is waiting for you in the main session.'
-        : `Your teacher is waiting for you in ${room}.`,
-    coming: 'I am coming',
+      room === '' ? 'Please come back to the main session now.' : `Please go to ${room} now.`,
+    coming: 'I’m on my way',
   },
   now: {
     me: (name: string, className: string) => `${name} · ${className}`,

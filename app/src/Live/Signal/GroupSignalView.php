@@ -23,6 +23,8 @@ final readonly class GroupSignalView
      * @param int            $slots     all of them
      * @param list<string>   $silent    members who have written nothing
      * @param bool           $done      all of it is filled, or the group says that it is done
+     * @param bool           $nobody    none of its members is there
+     * @param list<string>   $waitsFor  members who have to open its room, and have not; none where it does not wait
      * @param int            $stillFrom from when on the group is still, unless something stirs; milliseconds since 1970
      */
     public function __construct(
@@ -40,6 +42,8 @@ final readonly class GroupSignalView
         public array $silent,
         public bool $done,
         public int $stillFrom,
+        public bool $nobody,
+        public array $waitsFor,
     ) {
     }
 }

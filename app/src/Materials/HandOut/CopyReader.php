@@ -35,34 +35,64 @@ final readonly class CopyReader
     }
 
     /**
-     * What has been done in the copies of a round.
+     * The copies of a round that are written in by groups or students.
      *
-     * @return array<string, array{filled: int, at: int}> by whose the copies are, a group or a student: in how many places
-     *                                                    something stands, and when that changed last (milliseconds since 1970)
+     * @return list<Row> id, group_id, student_id, form: which copies have the same pages
      */
-    public function progress(string $roundId): array
+    public function written(string $roundId): array
     {
-        $progress = [];
-        foreach (Row::all($this->db->fetchAllAssociative(
-            "SELECT COALESCE(c.group_id, c.student_id) AS whose, count(*) FILTER (WHERE a.text <> '') AS filled, max(a.at) AS at
-             FROM work_copy c JOIN slot_answer a ON a.copy_id = c.id WHERE c.round_id = ? AND (c.group_id IS NOT NULL OR c.student_id IS NOT NULL) GROUP BY 1",
-            [$roundId],
-        )) as $row) {
-            $progress[$row->text('whose')] = ['filled' => $row->int('filled'), 'at' => $row->int('at')];
-        }
-
-        return $progress;
+        return Row::all($this->db->fetchAllAssociative(
+            "SELECT id, group_id, student_id, original_id || ' ' || original_version || ' ' || variant AS form FROM work_copy
+             WHERE round_id = ? AND way <> ? AND (group_id IS NOT NULL OR student_id IS NOT NULL)",
+            [$roundId, HandOutWay::Read->value],
+        ));
     }
 
     /**
-     * @return list<string> who has ever written in a copy of a round
+     * @return array<string, array<array-key, mixed>> pages of copies, by form
      */
-    public function authors(string $roundId): array
+    public function forms(string $roundId): array
+    {
+        $pages = [];
+        foreach (Row::all($this->db->fetchAllAssociative(
+            "SELECT DISTINCT ON (original_id, original_version, variant) original_id || ' ' || original_version || ' ' || variant AS form, pages
+             FROM work_copy WHERE round_id = ?",
+            [$roundId],
+        )) as $row) {
+            $pages[$row->text('form')] = $row->json('pages');
+        }
+
+        return $pages;
+    }
+
+    /**
+     * What has been done in the copies of a round.
+     *
+     * @param int $since when the round began, milliseconds since 1970
+     *
+     * @return list<Row> copy_id, owner, filled: how many of that owner's places are done, and at: when that changed last since the round
+     *                   began; null where it has not
+     */
+    public function progress(string $roundId, int $since): array
+    {
+        return Row::all($this->db->fetchAllAssociative(
+            'SELECT a.copy_id, a.owner, count(*) FILTER (WHERE a.share >= 1) AS filled, max(a.at) FILTER (WHERE a.at >= ?) AS at
+             FROM work_copy c JOIN slot_answer a ON a.copy_id = c.id WHERE c.round_id = ? GROUP BY a.copy_id, a.owner',
+            [$since, $roundId],
+        ));
+    }
+
+    /**
+     * @param int $since when the round began, milliseconds since 1970
+     *
+     * @return list<string> who has written in a copy of a round since it began
+     */
+    public function authors(string $roundId, int $since): array
     {
         return array_values(array_filter($this->db->fetchFirstColumn(
-            'SELECT a.author FROM work_copy c JOIN slot_answer a ON a.copy_id = c.id WHERE c.round_id = :round
-             UNION SELECT r.author FROM work_copy c JOIN slot_revision r ON r.copy_id = c.id WHERE c.round_id = :round',
-            ['round' => $roundId],
+            'SELECT a.author FROM work_copy c JOIN slot_answer a ON a.copy_id = c.id WHERE c.round_id = :round AND a.at >= :since
+             UNION SELECT r.author FROM work_copy c JOIN slot_revision r ON r.copy_id = c.id WHERE c.round_id = :round AND r.at >= :since',
+            ['round' => $roundId, 'since' => $since],
         ), is_string(...)));
     }
 

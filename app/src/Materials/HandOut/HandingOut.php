@@ -246,7 +246,7 @@ final readonly class HandingOut
             if (!isset($there[$row->original]) || null !== $original->unfinished()) {
                 continue;
             }
-            $wanted = $sources = [];
+            $wanted = $sources = $members = [];
             foreach ($this->due->of($row, $floor) as $due) {
                 $sitsThere = null !== $due->student && \in_array($floor->groupOf($due->student)?->id, $groups, true);
                 if (!$sitsThere && !\in_array($due->group, $groups, true)) {
@@ -257,11 +257,12 @@ final readonly class HandingOut
                 $wanted[] = ['due' => $due, 'name' => $this->name($round, $floor, $due, $master->title), 'pages' => $pages];
                 if (null !== $source) {
                     $sources["{$due->group}|{$due->student}"] = $source;
+                    $members["{$due->group}|{$due->student}"] = null === $due->group ? [] : $floor->group($due->group)->students;
                 }
             }
             [$made] = $this->store->make($round->id, $master->id, $master->version, $master->title, $wanted, false);
             foreach (array_intersect_key($made, $sources) as $whose => $copy) {
-                $this->slots->goOn($sources[$whose], $copy);
+                $this->slots->goOn($sources[$whose], $copy, $members[$whose] ?? null);
                 $this->shelf->goOn($sources[$whose], $copy);
             }
         }

@@ -4,20 +4,16 @@ declare(strict_types=1);
 
 namespace FreshHuddle\App\Materials\HandOut;
 
-use Doctrine\ORM\EntityManagerInterface;
 use FreshHuddle\App\Lesson\Round;
-use FreshHuddle\App\Materials\Cupboard\Cupboard;
-use FreshHuddle\App\Materials\Cupboard\Master;
+use FreshHuddle\App\Materials\Cupboard\Pages;
 use FreshHuddle\Core\Grouping\Floor;
-use FreshHuddle\Core\Materials\Block;
-use FreshHuddle\Core\Materials\HandOutWay;
 
 /**
- * How far the groups of a round are with their work.
+ * How far the groups of a round are with their work: by the places there are in their own copies, and by who sits there now.
  */
 final readonly class Progress
 {
-    public function __construct(private EntityManagerInterface $em, private HandOutPlan $plan, private Cupboard $cupboard, private CopyReader $copies)
+    public function __construct(private CopyReader $copies, private Pages $pages)
     {
     }
 
@@ -26,35 +22,57 @@ final readonly class Progress
      */
     public function of(Round $round, Floor $floor): array
     {
-        $rows = [];
-        foreach ($this->plan->rows($round->id) as $row) {
-            $master = $this->em->find(Master::class, $row->original);
-            $slots = null === $master ? [] : $this->cupboard->original($master)->slots();
-            $alone = \count(array_filter($slots, static fn (Block $slot): bool => $slot->kind->slot()?->isAlone($slot->settings) ?? false));
-            $rows[] = ['row' => $row, 'alone' => $alone, 'together' => \count($slots) - $alone];
+        $since = $round->state()->lookFrom ?? 0;
+        $done = [];
+        foreach ($this->copies->progress($round->id, $since) as $row) {
+            $done[$row->text('copy_id')][$row->text('owner')] = ['filled' => $row->int('filled'), 'at' => $row->intOrNull('at')];
         }
-        $worked = $this->copies->progress($round->id);
-        $authors = $this->copies->authors($round->id);
+        $ofWhom = [];
+        foreach ($this->copies->written($round->id) as $copy) {
+            $ofWhom[$copy->textOrNull('group_id') ?? $copy->text('student_id')][] = $copy;
+        }
+        $places = array_map($this->places(...), $this->copies->forms($round->id));
+        $authors = $this->copies->authors($round->id, $since);
         $progress = [];
         foreach ($floor->groups as $group) {
-            $all = 0;
-            foreach ($rows as ['row' => $row, 'alone' => $alone, 'together' => $together]) {
-                $members = \count($group->students);
-                $all += match ($row->cell($group->id)['way']) {
-                    HandOutWay::Together => $together + $alone * $members,
-                    HandOutWay::Each => ($together + $alone) * $members,
-                    HandOutWay::Read, HandOutWay::All, HandOutWay::Nothing => 0,
-                };
-            }
-            $filled = 0;
+            $all = $filled = 0;
             $changed = null;
-            foreach ([$group->id, ...$group->students] as $owner) {
-                $filled += $worked[$owner]['filled'] ?? 0;
-                $changed = max($changed ?? 0, $worked[$owner]['at'] ?? 0);
+            foreach ([$group->id, ...$group->students] as $whose) {
+                foreach ($ofWhom[$whose] ?? [] as $copy) {
+                    $form = $places[$copy->text('form')] ?? ['alone' => 0, 'together' => 0];
+                    $members = null === $copy->textOrNull('student_id') ? $group->students : [$whose];
+                    $all += $form['together'] + $form['alone'] * \count($members);
+                    // What somebody wrote who sits elsewhere by now is in the copy, and not theirs to fill.
+                    foreach ([$copy->text('id'), ...$members] as $owner) {
+                        $filled += $done[$copy->text('id')][$owner]['filled'] ?? 0;
+                        $changed = max($changed ?? 0, $done[$copy->text('id')][$owner]['at'] ?? 0);
+                    }
+                }
             }
             $progress[$group->id] = new GroupProgress(0 === ($changed ?? 0) ? null : $changed, min($all, $filled), $all, array_values(array_intersect($group->students, $authors)));
         }
 
         return $progress;
+    }
+
+    /**
+     * @param array<array-key, mixed> $pages
+     *
+     * @return array{alone: int, together: int} places that each member fills, and that are filled together
+     */
+    private function places(array $pages): array
+    {
+        $places = ['alone' => 0, 'together' => 0];
+        foreach ($this->pages->read($pages) as $page) {
+            foreach ($page->blocks as $view) {
+                $block = $view->block();
+                $slot = $block->slot();
+                if (null !== $slot) {
+                    ++$places[$slot->isAlone($block->settings) ? 'alone' : 'together'];
+                }
+            }
+        }
+
+        return $places;
     }
 }

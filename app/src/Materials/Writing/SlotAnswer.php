@@ -30,6 +30,9 @@ class SlotAnswer
         /** Milliseconds since 1970. */
         #[ORM\Column(type: 'bigint')]
         public readonly int $at,
+        /** How much of the slot is done, 0 to 1: everything that counts reads that. */
+        #[ORM\Column(options: ['default' => 0])]
+        public readonly float $share,
     ) {
     }
 }

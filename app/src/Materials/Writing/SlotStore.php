@@ -61,13 +61,16 @@ final readonly class SlotStore implements Forgets
 
     /**
      * A copy begins with what stands in another of the same group or student; that one stays as it is.
+     *
+     * @param list<string>|null $owners whose own answers come along beside those written together; null: everybody's
      */
-    public function goOn(string $fromCopy, string $toCopy): void
+    public function goOn(string $fromCopy, string $toCopy, ?array $owners = null): void
     {
         $this->db->executeStatement(
-            "INSERT INTO slot_answer (copy_id, slot, owner, text, revision, author, at)
-             SELECT ?, slot, CASE WHEN owner = copy_id THEN ? ELSE owner END, text, 1, author, at FROM slot_answer WHERE copy_id = ? AND text <> ''",
-            [$toCopy, $toCopy, $fromCopy],
+            "INSERT INTO slot_answer (copy_id, slot, owner, text, revision, author, at, share)
+             SELECT :to, slot, CASE WHEN owner = copy_id THEN :to ELSE owner END, text, 1, author, at, share FROM slot_answer
+             WHERE copy_id = :from AND text <> '' AND (:all OR owner = copy_id OR owner = ANY(:owners::uuid[]))",
+            ['to' => $toCopy, 'from' => $fromCopy, 'all' => null === $owners ? 't' : 'f', 'owners' => '{'.implode(',', $owners ?? []).'}'],
         );
     }
 
@@ -121,7 +124,10 @@ final readonly class SlotStore implements Forgets
                 [...$key, $saved->revision, $saved->text, $saved->author, $saved->at],
             );
         }
-        $this->db->executeStatement('UPDATE slot_answer SET text = ?, revision = ?, author = ?, at = ? WHERE copy_id = ? AND slot = ? AND owner = ?', [$text, $answer->revision, $author, $now, ...$key]);
+        $this->db->executeStatement(
+            'UPDATE slot_answer SET text = ?, revision = ?, author = ?, at = ?, share = ? WHERE copy_id = ? AND slot = ? AND owner = ?',
+            [$text, $answer->revision, $author, $now, $answer->share, ...$key],
+        );
 
         return [$saved->text, $answer];
     }

@@ -9,11 +9,12 @@ use FreshHuddle\App\Roster\SchoolClass;
 use FreshHuddle\App\Roster\Student;
 
 /**
- * The one device that speaks for a student until the day is over: a cookie with a random value, of which only a digest is
+ * A device that speaks for a student until the day is over, the only one or, where the class allows it, one of two: a cookie with a random value, of which only a digest is
  * kept here. Written by StudentDeviceStore.
  */
 #[ORM\Entity]
 #[ORM\Index(name: 'student_device_class', columns: ['class_id'])]
+#[ORM\UniqueConstraint(name: 'student_device_slot', columns: ['student_id', 'slot'])]
 class StudentDevice
 {
     public function __construct(
@@ -21,7 +22,7 @@ class StudentDevice
         public readonly string $id,
         #[ORM\ManyToOne, ORM\JoinColumn(name: 'class_id', nullable: false, onDelete: 'CASCADE')]
         public readonly SchoolClass $class,
-        #[ORM\OneToOne, ORM\JoinColumn(nullable: false, onDelete: 'CASCADE')]
+        #[ORM\ManyToOne, ORM\JoinColumn(nullable: false, onDelete: 'CASCADE')]
         public Student $student,
         /** SHA-256 of the cookie's value, in hexadecimal. */
         #[ORM\Column(length: 64, unique: true, options: ['fixed' => true])]
@@ -33,6 +34,9 @@ class StudentDevice
         public \DateTimeImmutable $claimedAt,
         #[ORM\Column(type: 'datetimetz_immutable')]
         public \DateTimeImmutable $until,
+        /** 1; 2 for the second device of a student. */
+        #[ORM\Column(type: 'smallint', options: ['default' => 1])]
+        public int $slot,
     ) {
     }
 }

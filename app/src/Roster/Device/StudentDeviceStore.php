@@ -13,8 +13,8 @@ use FreshHuddle\App\Worker\Forgets;
 use Symfony\Component\Uid\Uuid;
 
 /**
- * Which device speaks for which student. By hand: a claim is a race between devices that the unique indexes decide, and
- * every request of a student reads here.
+ * Which device speaks for which student; of some classes two may. By hand: a claim is a race between devices that the unique
+ * indexes decide, and every request of a student reads here.
  */
 final readonly class StudentDeviceStore implements Forgets
 {
@@ -29,7 +29,7 @@ final readonly class StudentDeviceStore implements Forgets
     }
 
     /**
-     * Lets a device speak for a student, unless another does. A device that spoke for somebody else speaks for this one
+     * Lets a device speak for a student, unless as many do as may. A device that spoke for somebody else speaks for this one
      * from now on; where the name is not to be had, it keeps the one it has.
      *
      * @param string $token the device's cookie; '' for none
@@ -70,7 +70,12 @@ final readonly class StudentDeviceStore implements Forgets
         $ended = $this->db->transactional(function () use ($tokenHash, $studentId): array {
             // Who claims the name at this moment waits for this row, and finds it taken.
             $this->db->executeQuery('SELECT 1 FROM student WHERE id = ? FOR UPDATE', [$studentId]);
-            $ended = $this->db->fetchFirstColumn('DELETE FROM student_device WHERE student_id = ? OR token_hash = ? RETURNING channel', [$studentId, $tokenHash]);
+            $this->db->executeStatement('DELETE FROM student_device WHERE student_id = ? AND until <= now()', [$studentId]);
+            $ended = [
+                ...$this->removed('token_hash = ?', $tokenHash, null),
+                // Where there is room for a second device, the first one stays.
+                ...(null === $this->freeSlot($studentId) ? $this->removed('student_id = ?', $studentId, DeviceEnd::OtherDevice) : []),
+            ];
             $this->insert($tokenHash, $studentId);
 
             return $ended;
@@ -85,7 +90,7 @@ final readonly class StudentDeviceStore implements Forgets
      */
     public function correct(string $studentId, string $isReallyId): bool
     {
-        $hash = $this->db->fetchOne('SELECT token_hash FROM student_device WHERE student_id = ? AND until > now()', [$studentId]);
+        $hash = $this->db->fetchOne('SELECT token_hash FROM student_device WHERE student_id = ? AND until > now() ORDER BY claimed_at DESC LIMIT 1', [$studentId]);
         if (!\is_string($hash)) {
             return false;
         }
@@ -95,31 +100,32 @@ final readonly class StudentDeviceStore implements Forgets
     }
 
     /**
-     * Whether some device has the name now.
+     * Whether as many devices have the name now as may.
      */
     public function isTaken(string $studentId): bool
     {
-        return false !== $this->db->fetchOne('SELECT 1 FROM student_device WHERE student_id = ? AND until > now()', [$studentId]);
+        return null === $this->freeSlot($studentId);
     }
 
     public function release(string $token): void
     {
-        $this->freed('token_hash = ?', hash('sha256', $token));
+        $this->freed('token_hash = ?', hash('sha256', $token), null);
     }
 
     public function free(string $studentId): void
     {
-        $this->freed('student_id = ?', $studentId);
+        $this->freed('student_id = ?', $studentId, DeviceEnd::Freed);
     }
 
     public function freeAll(string $classId): void
     {
-        $this->freed('class_id = ?', $classId);
+        $this->freed('class_id = ?', $classId, DeviceEnd::Freed);
     }
 
     public function forgetOld(): void
     {
         $this->db->executeStatement('DELETE FROM student_device WHERE until <= now()');
+        $this->db->executeStatement("DELETE FROM ended_device WHERE at < now() - interval '16 hours'");
     }
 
     public function student(string $token): ?StudentUser
@@ -163,15 +169,64 @@ final readonly class StudentDeviceStore implements Forgets
     private function insert(string $tokenHash, string $studentId): void
     {
         $this->db->executeStatement(
-            'INSERT INTO student_device (id, class_id, student_id, token_hash, channel, claimed_at, until)
-             SELECT ?, s.class_id, s.id, ?, ?, now(), '.self::UNTIL.' FROM student s WHERE s.id = ?',
-            [Uuid::v7()->toRfc4122(), $tokenHash, Channel::fresh(), $studentId],
+            'INSERT INTO student_device (id, class_id, student_id, token_hash, channel, claimed_at, until, slot)
+             SELECT ?, s.class_id, s.id, ?, ?, now(), '.self::UNTIL.', ? FROM student s WHERE s.id = ?',
+            [Uuid::v7()->toRfc4122(), $tokenHash, Channel::fresh(), $this->freeSlot($studentId) ?? 1, $studentId],
         );
+        $this->db->executeStatement('DELETE FROM ended_device WHERE token_hash = ?', [$tokenHash]);
     }
 
-    private function freed(string $which, string $value): void
+    private function freed(string $which, string $value, ?DeviceEnd $why): void
     {
-        $ended = $this->db->fetchFirstColumn("DELETE FROM student_device WHERE {$which} RETURNING channel", [$value]);
-        $this->stream->end(array_values(array_filter($ended, \is_string(...))));
+        $this->stream->end($this->db->transactional(fn (): array => $this->removed($which, $value, $why)));
+    }
+
+    /**
+     * @param DeviceEnd|null $why what their pages say; null: nothing, they know
+     *
+     * @return list<string> channels of the devices that are out
+     */
+    private function removed(string $which, string $value, ?DeviceEnd $why): array
+    {
+        if (null !== $why) {
+            $this->db->executeStatement(
+                "INSERT INTO ended_device (token_hash, name, why, at)
+                 SELECT d.token_hash, s.name, ?, now() FROM student_device d JOIN student s ON s.id = d.student_id WHERE d.{$which}
+                 ON CONFLICT (token_hash) DO UPDATE SET name = EXCLUDED.name, why = EXCLUDED.why, at = EXCLUDED.at",
+                [$why->value, $value],
+            );
+        }
+
+        return array_values(array_filter($this->db->fetchFirstColumn("DELETE FROM student_device WHERE {$which} RETURNING channel", [$value]), \is_string(...)));
+    }
+
+    /**
+     * Why a device is out that spoke for a student.
+     *
+     * @return array{DeviceEnd, string}|null why, and whose name it had; null where nothing is known of it
+     */
+    public function ended(string $token): ?array
+    {
+        $row = $this->db->fetchAssociative('SELECT name, why FROM ended_device WHERE token_hash = ?', [hash('sha256', $token)]);
+        if (false === $row) {
+            return null;
+        }
+        $row = new Row($row);
+
+        return [DeviceEnd::from($row->text('why')), $row->text('name')];
+    }
+
+    /**
+     * @return int|null which device another one of a student would be; null where no more may be
+     */
+    private function freeSlot(string $studentId): ?int
+    {
+        $slot = $this->db->fetchOne(
+            'SELECT n FROM generate_series(1, (SELECT CASE WHEN c.two_devices THEN 2 ELSE 1 END FROM student s JOIN school_class c ON c.id = s.class_id WHERE s.id = :student)) n
+             WHERE NOT EXISTS (SELECT 1 FROM student_device d WHERE d.student_id = :student AND d.slot = n AND d.until > now()) ORDER BY n LIMIT 1',
+            ['student' => $studentId],
+        );
+
+        return \is_int($slot) ? $slot : null;
     }
 }

@@ -54,7 +54,7 @@ final readonly class DoorController
             $this->events->dispatch(new Arrivals($class, $student?->id, asked: null === $student ? $this->doorway->meant($token) : null));
         }
 
-        return new Given(new AtDoor(null === $student ? DoorState::Waiting : DoorState::In), [
+        return new Given(null === $student ? $this->at($token) : new AtDoor(DoorState::In), [
             Cookie::create(StudentDeviceStore::COOKIE, $token, time() + StudentDeviceStore::LASTS, '/', null, $http->isSecure(), true, false, Cookie::SAMESITE_LAX),
         ]);
     }
@@ -69,7 +69,16 @@ final readonly class DoorController
             $this->events->dispatch(new Arrivals($cameIn->class->id, $cameIn->id));
         }
 
-        return new AtDoor($this->doorway->state($token));
+        return $this->at($token);
+    }
+
+    private function at(string $token): AtDoor
+    {
+        $state = $this->doorway->state($token);
+        $ended = DoorState::Outside === $state && '' !== $token ? $this->devices->ended($token) : null;
+        $typed = DoorState::Waiting === $state && null !== $this->doorway->meant($token) ? $this->doorway->typed($token) : null;
+
+        return new AtDoor($state, $ended[0] ?? null, $ended[1] ?? $typed, null !== $typed);
     }
 
     /** Another device asks to be this student: the older one says whether it is theirs. */

@@ -44,8 +44,8 @@ final readonly class DoorReader
         return array_map(
             static fn (Row $row): NameAtDoor => new NameAtDoor($row->text('id'), $row->text('name'), $row->bool('taken')),
             Row::all($this->db->fetchAllAssociative(
-                'SELECT s.id, s.name, d.student_id IS NOT NULL AS taken FROM student s LEFT JOIN student_device d ON d.student_id = s.id AND d.until > now()
-                 WHERE s.class_id = ? AND s.removed_at IS NULL ORDER BY s.position, s.id',
+                'SELECT s.id, s.name, (SELECT COUNT(*) FROM student_device d WHERE d.student_id = s.id AND d.until > now()) >= CASE WHEN c.two_devices THEN 2 ELSE 1 END AS taken
+                 FROM student s JOIN school_class c ON c.id = s.class_id WHERE s.class_id = ? AND s.removed_at IS NULL ORDER BY s.position, s.id',
                 [$classId],
             )),
         );

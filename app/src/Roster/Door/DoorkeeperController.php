@@ -45,6 +45,7 @@ final readonly class DoorkeeperController
         $class->namesAtDoor = $request->names ?? $class->namesAtDoor;
         $class->cannotReadYet = $request->cannotReadYet ?? $class->cannotReadYet;
         $class->door = $request->mode ?? $class->door;
+        $class->twoDevices = $request->twoDevices ?? $class->twoDevices;
         $this->em->flush();
 
         return $this->views->one($class);

@@ -185,6 +185,11 @@ final readonly class Doorway implements Forgets
         return null !== $meant && $this->devices->isTaken($meant) ? $meant : null;
     }
 
+    public function typed(string $token): ?string
+    {
+        return '' === $token ? null : $this->guest($token)?->typed;
+    }
+
     public function notNow(SchoolClass $class, string $guestId): void
     {
         $this->one($class, $guestId)->refused = true;

@@ -11,9 +11,10 @@ final readonly class SetDoor
      *
      * @param bool|null     $names         whether names stand at the door to be pressed, while a lesson is on; false: they are typed
      * @param bool|null     $cannotReadYet whether these students have to be told what to do so that they can hear it
+     * @param bool|null     $twoDevices    whether a student may use two devices at once
      * @param DoorMode|null $mode          who comes in by themselves
      */
-    public function __construct(public ?bool $names = null, public ?bool $cannotReadYet = null, public ?DoorMode $mode = null)
+    public function __construct(public ?bool $names = null, public ?bool $cannotReadYet = null, public ?DoorMode $mode = null, public ?bool $twoDevices = null)
     {
     }
 }

@@ -20,6 +20,7 @@ final readonly class GroupAt
      * @param float    $progress  how much of its work has something in it, 0 to 1
      * @param int      $missing   members who are not in place
      * @param int      $silent    members who have written nothing
+     * @param bool     $nobody    none of its members is there: it cannot be still
      */
     public function __construct(
         public string $id,
@@ -31,7 +32,26 @@ final readonly class GroupAt
         public float $progress = 0.0,
         public int $missing = 0,
         public int $silent = 0,
+        public bool $nobody = false,
     ) {
+    }
+
+    /**
+     * @param int $outAt since when groups have been at work
+     */
+    public function isStill(int $outAt, int $now): bool
+    {
+        return !$this->nobody && Stillness::isStill($this->still($outAt), $this->progress >= 1.0, $now);
+    }
+
+    /**
+     * @param int $outAt since when groups have been at work
+     *
+     * @return int|null since when it is taken to call; null: it is not
+     */
+    public function callsSince(int $outAt, int $now): ?int
+    {
+        return $this->calledAt ?? ($this->nobody ? null : Stillness::calls($this->still($outAt), $this->progress >= 1.0, $now));
     }
 
     /**

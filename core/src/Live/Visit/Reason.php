@@ -17,6 +17,8 @@ enum Reason: string
     case Behind = 'behind';
     /** Members are not in place. */
     case Missing = 'missing';
+    /** Nobody of it is there. */
+    case Nobody = 'nobody';
     /** Members have written nothing. */
     case Silent = 'silent';
     /** Nobody has been there yet. */

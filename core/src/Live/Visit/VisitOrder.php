@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace FreshHuddle\Core\Live\Visit;
 
-use FreshHuddle\Core\Live\Work\Stillness;
 
 /**
  * Whom to visit next. Who calls comes first, by how long they have waited: aloud, or by having been still for so long that
@@ -38,7 +37,7 @@ final class VisitOrder
                 continue;
             }
             $next = self::reason($group, $now, $outAt, $middle);
-            $calls = $group->calledAt ?? Stillness::calls($group->still($outAt), $group->progress >= 1.0, $now);
+            $calls = $group->callsSince($outAt, $now);
             $rank = null !== $calls
                 ? [0, 0, 0, $calls, $i]
                 : [1, $group->visits, -self::need($group, $now, $outAt, $middle), $group->visitedAt ?? $outAt, $i];
@@ -53,7 +52,8 @@ final class VisitOrder
     {
         return match (true) {
             null !== $group->calledAt => new NextVisit($group->id, Reason::Called, $group->calledAt),
-            Stillness::isStill($group->still($outAt), $group->progress >= 1.0, $now) => new NextVisit($group->id, Reason::Still, $group->changedAt ?? $outAt),
+            $group->nobody => new NextVisit($group->id, Reason::Nobody, $outAt),
+            $group->isStill($outAt, $now) => new NextVisit($group->id, Reason::Still, $group->changedAt ?? $outAt),
             $group->progress < $middle - self::BEHIND_BY => new NextVisit($group->id, Reason::Behind, $outAt),
             $group->missing > 0 => new NextVisit($group->id, Reason::Missing, $group->missing),
             null !== $group->changedAt && $group->silent > 0 => new NextVisit($group->id, Reason::Silent, $group->silent),
@@ -67,7 +67,11 @@ final class VisitOrder
      */
     private static function need(GroupAt $group, int $now, int $outAt, float $middle): int
     {
-        return (Stillness::isStill($group->still($outAt), $group->progress >= 1.0, $now) ? 8 : 0)
+        if ($group->nobody) {
+            return 0;
+        }
+
+        return ($group->isStill($outAt, $now) ? 8 : 0)
             + ($group->progress < $middle - self::BEHIND_BY ? 4 : 0)
             + ($group->missing > 0 ? 2 : 0)
             + (null !== $group->changedAt && $group->silent > 0 ? 1 : 0);

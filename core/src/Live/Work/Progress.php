@@ -29,10 +29,11 @@ final readonly class Progress
     }
 
     /**
-     * @param bool $saysSo the group has said that it is done
+     * @param bool $saysSo   the group has said that it is done
+     * @param bool $hasBegun something of it was done in this round: what came along from an earlier one is nobody's work of today
      */
-    public function isDone(bool $saysSo): bool
+    public function isDone(bool $saysSo, bool $hasBegun = true): bool
     {
-        return $saysSo || (0 < $this->places && $this->filled === $this->places);
+        return $saysSo || ($hasBegun && 0 < $this->places && $this->filled === $this->places);
     }
 }

@@ -13,6 +13,7 @@ import { roomWindow } from '../../ui/roomWindow';
 import { Tabs } from '../../ui/Tabs';
 import { useKeys } from '../../ui/useKeys';
 import { words } from '../../words';
+import { list } from '../../words/common';
 import { liveWords } from '../../words/live';
 import { DoorSign } from '../roster/DoorSign';
 import { DealBar } from '../grouping/DealBar';
@@ -305,6 +306,35 @@ function Lesson({ lesson, connected }: { lesson: Schema['LessonView']; connected
       .filter(([, text]) => text !== ''),
   );
   const present = lesson.students.filter((student) => !student.absent).length;
+  const nameOfStudent = (id: string) => lesson.students.find((student) => student.id === id)?.name ?? '';
+  const open = useMutation({
+    mutationFn: (room: string) => take(api.POST('/api/staff/rooms/{id}/opened', { params: { path: { id: room } } })),
+    onSettled: refresh,
+    onError: fail,
+  });
+  /** What helps a group whose room has to be opened by somebody who has not come. */
+  const waitingOf = (
+    group: Group,
+    signal: Schema['GroupSignalView'],
+    then: (what: () => void) => () => void,
+  ): Parameters<typeof TableSignals>[0]['waiting'] => {
+    const [lead] = signal.waitsFor;
+    const room = lesson.rooms.find((one) => one.groupId === group.id);
+    if (lead === undefined || room === undefined) return undefined;
+    const others = lesson.students.filter(
+      (one) => group.students.includes(one.id) && !signal.waitsFor.includes(one.id) && hasArrived(one),
+    );
+    return {
+      text: liveWords.waits.text(list(signal.waitsFor.map(nameOfStudent))),
+      leads: others,
+      onLead: (id) => then(() => control.edit({ kind: 'swap', student: lead, other: id }))(),
+      onOpen: then(() => {
+        const way = wayTo(group.id);
+        if (way !== null) window.open(way, roomWindow);
+        open.mutate(room.id);
+      }),
+    };
+  };
   const somebodyCame = lesson.students.some(hasArrived);
   const tableNote = (group: Group) => {
     if (!live) {
@@ -430,7 +460,7 @@ function Lesson({ lesson, connected }: { lesson: Schema['LessonView']; connected
                   earOf={earOf}
                   stateOf={(group) => {
                     const signal = signalOf(lesson, group.id);
-                    return signal === undefined ? undefined : stateOf(signal, now);
+                    return signal === undefined ? undefined : stateOf(signal, now, nameOfStudent);
                   }}
                   moreOfTable={(group, onClose) => {
                     const signal = signalOf(lesson, group.id);
@@ -460,6 +490,7 @@ function Lesson({ lesson, connected }: { lesson: Schema['LessonView']; connected
                         onMerge={
                           lesson.floor.groups.length > 1 ? then(() => setApart({ what: 'merge', group })) : undefined
                         }
+                        waiting={waitingOf(group, signal, then)}
                         onMark={(mark) => then(() => give.mutate(command('chalk', { group: group.id, mark })))()}
                       />
                     );
@@ -491,6 +522,9 @@ function Lesson({ lesson, connected }: { lesson: Schema['LessonView']; connected
               busy={give.isPending}
               onVisit={visit}
               onLeave={() => {
+                // The room makes way for the main session, in the meeting service, too.
+                const way = wayTo(null);
+                if (way !== null) window.open(way, roomWindow);
                 give.mutate(command('leave'));
                 setView('floor');
               }}

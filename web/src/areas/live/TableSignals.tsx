@@ -17,6 +17,7 @@ export function TableSignals({
   onCallBack,
   onSplit,
   onMerge,
+  waiting,
 }: {
   name: string;
   signal: Signal;
@@ -30,10 +31,25 @@ export function TableSignals({
   /** Undefined where it cannot be. */
   onSplit: (() => void) | undefined;
   onMerge: (() => void) | undefined;
+  /** What helps a group that waits for its room to be opened; undefined where none does. */
+  waiting?:
+    | { text: string; onOpen: () => void; leads: { id: string; name: string }[]; onLead: (id: string) => void }
+    | undefined;
 }) {
   return (
     <div className="mb-3 flex flex-col gap-2 border-b border-line pb-3">
       <Button onClick={onVisit}>{liveWords.goTo(name)}</Button>
+      {waiting !== undefined && (
+        <div className="flex flex-col items-start gap-1 border-l-8 border-ink pl-3">
+          <p className="font-semibold">{waiting.text}</p>
+          <Button onClick={waiting.onOpen}>{liveWords.waits.open}</Button>
+          {waiting.leads.map((one) => (
+            <Button key={one.id} look="quiet" className="text-sm" onClick={() => waiting.onLead(one.id)}>
+              {liveWords.waits.lead(one.name)}
+            </Button>
+          ))}
+        </div>
+      )}
       {heard !== undefined && (
         <Button aria-pressed={heard} className={heard ? 'bg-accent text-on-accent' : ''} onClick={onListen}>
           {heard ? liveWords.heard : liveWords.listen}

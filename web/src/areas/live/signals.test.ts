@@ -17,6 +17,8 @@ const signal: Schema['GroupSignalView'] = {
   silent: [],
   done: false,
   stillFrom: 1_150_000,
+  nobody: false,
+  waitsFor: [],
 };
 const now = 1_060_000;
 

@@ -1,4 +1,5 @@
 import type { Schema } from '../../api/client';
+import { list } from '../../words/common';
 import { liveWords } from '../../words/live';
 
 type Lesson = Schema['LessonView'];
@@ -24,6 +25,8 @@ export function reasonText(next: Next, signal: Signal | undefined, now: number):
       return why.missing(next.since);
     case 'silent':
       return why.silent(next.since);
+    case 'nobody':
+      return why.nobody;
     case 'longAgo':
       return why.longAgo(seconds);
     default:
@@ -32,14 +35,22 @@ export function reasonText(next: Next, signal: Signal | undefined, now: number):
 }
 
 /** Whether nothing has stirred in a group for a while, and it is not done. */
-export const isStill = (signal: Signal, now: number): boolean => !signal.done && now >= signal.stillFrom;
+export const isStill = (signal: Signal, now: number): boolean =>
+  !signal.done && !signal.nobody && now >= signal.stillFrom;
 
 /** What stands under a table while its group is at work: what asks for attention first. */
-export function stateOf(signal: Signal, now: number): { text: string; strong: boolean } {
+export function stateOf(
+  signal: Signal,
+  now: number,
+  nameOf: (student: string) => string = () => '',
+): { text: string; strong: boolean } {
   const said = liveWords.table;
   const mark = signal.mark === null ? '' : ` · ${liveWords.marks[signal.mark]}`;
   if (signal.call !== null) return { text: said.calls(liveWords.about[signal.call.about]) + mark, strong: true };
+  if (signal.waitsFor.length > 0)
+    return { text: liveWords.waits.table(list(signal.waitsFor.map(nameOf))) + mark, strong: true };
   if (signal.name !== null) return { text: said.with(signal.name) + mark, strong: false };
+  if (signal.nobody) return { text: said.nobody + mark, strong: true };
   if (signal.done) return { text: `${said.done} · ${said.visits(signal.visits)}${mark}`, strong: false };
   if (isStill(signal, now))
     return { text: said.still((now - signal.stillFrom + stillAfter) / 1_000) + mark, strong: true };

@@ -1,5 +1,6 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { api, freshKey, take, type Schema } from '../../api/client';
+import { isDown } from '../../api/line';
 import { isPassing } from '../../api/problem';
 import { useMessages } from '../../ui/messages';
 import { isOtherLessonOn, useAskToLeave } from './LeaveOther';
@@ -20,7 +21,8 @@ export function useCommand(lessonId: string) {
           body: command,
         }),
       ),
-    retry: (times, error) => isPassing(error) && times < 6,
+    // Where there was no answer the teacher is told so: it is not sent again behind their back.
+    retry: (times, error) => isPassing(error) && !isDown() && times < 6,
     retryDelay: (times) => 300 * 2 ** times,
     onSuccess: (lesson) => queries.setQueryData(['lesson', lessonId], lesson),
     onError: (error, { command: asked }) =>

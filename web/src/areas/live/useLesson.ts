@@ -8,6 +8,8 @@ import { heard, isOfCopy, withMessage, type AnswerMessage } from '../materials/a
 type Copy = Whole<Schema['CopyView']>;
 
 const together = 120;
+/** While students write, how far groups are is asked for so often. */
+const followEvery = 2_500;
 /** While the page is open the lesson is on, also where nothing happens. */
 const stillHere = 300_000;
 
@@ -42,6 +44,7 @@ export function useLesson(id: string, segment: string | null) {
   useEffect(() => {
     if (roundId === undefined) return undefined;
     let soon: ReturnType<typeof setTimeout> | undefined;
+    let follow: ReturnType<typeof setTimeout> | undefined;
     const look = () => {
       // Hints that come together are one look.
       soon ??= setTimeout(() => {
@@ -57,6 +60,10 @@ export function useLesson(id: string, segment: string | null) {
           return;
         }
         heard(message as unknown as AnswerMessage);
+        follow ??= setTimeout(() => {
+          follow = undefined;
+          look();
+        }, followEvery);
         const copies = queries.getQueryData<Copy[]>(['copies', roundId]);
         if (copies === undefined) return;
         const now = copies.map((copy) => withMessage(copy, message as unknown as AnswerMessage));
@@ -74,6 +81,7 @@ export function useLesson(id: string, segment: string | null) {
     });
     return () => {
       clearTimeout(soon);
+      clearTimeout(follow);
       stop();
     };
   }, [roundId, id, queries]);

@@ -42,6 +42,16 @@ export function DoorBox({ data }: { data: Schema['ClassView'] }) {
           />
           {words.door.cannotRead}
         </label>
+        <label className="flex items-center gap-2">
+          <input
+            type="checkbox"
+            className="size-4 accent-ink"
+            checked={data.twoDevices}
+            disabled={door.names.isPending}
+            onChange={(event) => door.names.mutate({ twoDevices: event.target.checked })}
+          />
+          {words.door.twoDevices}
+        </label>
         <Choice
           label={words.door.mode}
           hidden

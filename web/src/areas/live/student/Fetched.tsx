@@ -19,13 +19,10 @@ export function Fetched({
   now,
   place,
   serverNow,
-  withWay,
 }: {
   now: Schema['StudentNow'];
   place: string | null;
   serverNow: number;
-  /** The way there stands nowhere else on the page. */
-  withWay: boolean;
 }) {
   const at = now.fetchedAt;
   const [done, setDone] = useState(() => Number(seen.load() ?? 0));
@@ -57,7 +54,7 @@ export function Fetched({
       className="sticky top-2 z-30 mb-5 flex flex-col gap-3 border-4 border-ink bg-accent p-4 text-on-accent"
     >
       <p className="text-2xl leading-tight font-bold text-balance wrap-anywhere">{words.aside.fetched(where)}</p>
-      {withWay && way?.way === 'press' && (
+      {way?.way === 'press' && (
         <span className="[&_a]:bg-sheet [&_a]:text-ink">
           <GoButton>{words.aside.button(where)}</GoButton>
         </span>

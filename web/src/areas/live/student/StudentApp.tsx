@@ -1,4 +1,4 @@
-import { Suspense, useEffect, useState } from 'react';
+import { Suspense, useEffect, useState, type ReactNode } from 'react';
 import { useServerNow } from '../../../api/clock';
 import { api, take, type Schema } from '../../../api/client';
 import { Button } from '../../../ui/Button';
@@ -14,7 +14,8 @@ import { Duration } from '../../../ui/Duration';
 import { drawer } from '../../../ui/drawer';
 import { lazily } from '../../../ui/lazily';
 import { LineNote } from '../../../ui/LineNote';
-import { AsideSoon } from './Aside';
+import { useShown } from '../../../ui/useShown';
+import { Aside, AsideSoon } from './Aside';
 import { Fetched, placeNow } from './Fetched';
 import { GoButton } from './GoButton';
 import { NowPage } from './NowPage';
@@ -33,37 +34,40 @@ const seenUpTo = drawer('notice.seen');
 function Notice({ notices, serverNow }: { notices: Schema['NoticeView'][]; serverNow: number }) {
   const [read, setRead] = useState(() => Number(readUpTo.load() ?? 0));
   const newest = notices[0];
-  const shown = newest !== undefined && serverNow - newest.at <= noticeShownFor;
-  const seq = shown ? newest.seq : null;
-  // The teacher is told that it stands on a screen somebody has before them, and not in a pocket.
-  useEffect(() => {
-    if (seq === null || seq <= Number(seenUpTo.load() ?? 0)) return undefined;
-    const tell = () => {
-      if (document.visibilityState !== 'visible') return;
-      take(api.POST('/api/student/notices/{seq}/seen', { params: { path: { seq: `${seq}` } } })).then(
-        () => seenUpTo.save(String(seq)),
-        () => undefined,
-      );
-    };
-    tell();
-    document.addEventListener('visibilitychange', tell);
-    return () => document.removeEventListener('visibilitychange', tell);
-  }, [seq]);
   if (newest === undefined || newest.at <= read || serverNow - newest.at > noticeShownFor) return null;
   const close = () => {
     readUpTo.save(String(newest.at));
     setRead(newest.at);
   };
   return (
+    <NoticeText key={newest.seq} notice={newest}>
+      <button type="button" onClick={close} className="mt-2 min-h-9 border-2 border-current px-3 text-base">
+        {words.now.noticeRead}
+      </button>
+    </NoticeText>
+  );
+}
+
+/** The teacher is told that it stood on a screen long enough to be read, and not in a pocket. */
+function NoticeText({ notice, children }: { notice: Schema['NoticeView']; children: ReactNode }) {
+  const [place, shown] = useShown();
+  const { seq, text } = notice;
+  useEffect(() => {
+    if (!shown || seq <= Number(seenUpTo.load() ?? 0)) return;
+    take(api.POST('/api/student/notices/{seq}/seen', { params: { path: { seq: `${seq}` } } })).then(
+      () => seenUpTo.save(String(seq)),
+      () => undefined,
+    );
+  }, [seq, shown]);
+  return (
     <div
+      ref={place}
       role="status"
       className="sticky top-2 z-20 mb-4 border-2 border-ink bg-accent px-4 py-3 text-lg text-on-accent wrap-anywhere"
     >
       <p className="text-sm">{words.now.notice}</p>
-      <p className="font-semibold">{newest.text}</p>
-      <button type="button" onClick={close} className="mt-2 min-h-9 border-2 border-current px-3 text-base">
-        {words.now.noticeRead}
-      </button>
+      <p className="font-semibold">{text}</p>
+      {children}
     </div>
   );
 }
@@ -222,8 +226,13 @@ export function StudentApp({ outside: isOutside = false, typed = '' }: { outside
       {phase === 'out' && now.aside !== null && now.aside.from > serverNow && (
         <AsideSoon aside={now.aside} serverNow={serverNow} />
       )}
+      {isOut && sheet !== null && now.aside !== null && now.aside.from <= serverNow && (
+        <div role="alert" className="mb-5 border-2 border-ink bg-sheet p-4">
+          <Aside now={now} aside={now.aside} />
+        </div>
+      )}
       {!now.over && now.lesson !== null && (
-        <Fetched now={now} place={placeNow(now, isOut, serverNow)} serverNow={serverNow} withWay={sheet !== null} />
+        <Fetched now={now} place={placeNow(now, isOut, serverNow)} serverNow={serverNow} />
       )}
       {phase !== 'back' && <Notice notices={now.notices} serverNow={serverNow} />}
       {moved !== null && group !== null && phase !== 'back' ? (

@@ -63,6 +63,7 @@ export function rowsOf(
 
 /** How many of the places to fill on these pages are filled, and how many there are. */
 export function filledOf(copy: Copy, pages: Page[], members: string[]): [number, number] {
+  if (copy.way === 'read') return [0, 0];
   const places = pages
     .flatMap((page) => page.blocks)
     .filter(isSlot)

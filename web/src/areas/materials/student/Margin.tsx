@@ -1,6 +1,7 @@
 import { useEffect, useState } from 'react';
 import { api, take } from '../../../api/client';
 import { Button } from '../../../ui/Button';
+import { useShown } from '../../../ui/useShown';
 import { student as words } from '../../../words/student';
 import type { Copy } from '../blocks';
 
@@ -15,12 +16,13 @@ function OneNote({ copy, note, me, members }: { copy: Copy; note: Note; me: stri
   const [state, setState] = useState<'ready' | 'busy' | 'failed'>('ready');
   const params = { path: { id: copy.id, note: note.id } };
   const isSeen = note.seenAt !== null;
+  const [place, shown] = useShown();
   useEffect(() => {
-    if (isSeen) return;
+    if (isSeen || !shown) return;
     take(
       api.POST('/api/student/copies/{id}/notes/{note}/seen', { params: { path: { id: copy.id, note: note.id } } }),
     ).catch(() => undefined);
-  }, [copy.id, note.id, isSeen]);
+  }, [copy.id, note.id, isSeen, shown]);
   const answer = () => {
     setState('busy');
     take(api.PUT('/api/student/copies/{id}/notes/{note}', { params, body: { answer: text ?? '' } })).then(
@@ -34,7 +36,7 @@ function OneNote({ copy, note, me, members }: { copy: Copy; note: Note; me: stri
   const who = note.answeredBy === me ? words.margin.you : members.find((mate) => mate.id === note.answeredBy)?.name;
   const about = members.find((mate) => mate.id === note.owner);
   return (
-    <div className="border-l-[6px] border-accent bg-wash px-3 py-2">
+    <div ref={place} className="border-l-[6px] border-accent bg-wash px-3 py-2">
       <p className="text-sm text-soft">
         {note.by}
         {about !== undefined && ` · ${about.id === me ? words.margin.yours : words.copy.of(about.name)}`}

@@ -94,6 +94,8 @@ export function JoinPage({ onJoined, typed = '' }: { onJoined: () => void; typed
   const [busy, setBusy] = useState(() => asked('door') !== null || asked('pass') !== null);
   const [error, setError] = useState<string>();
   const [canWait, setCanWait] = useState(false);
+  /** Why this device is out that was in. */
+  const [ended, setEnded] = useState<string>();
   const many = () => setError(words.join.many);
   const ask = (typed: string) => {
     const path = { params: { path: { doorWord: typed.trim() } } };
@@ -138,7 +140,10 @@ export function JoinPage({ onJoined, typed = '' }: { onJoined: () => void; typed
   useEffect(() => {
     // A device that waits in the doorway goes on waiting after a reload; a door word in the address opens the door at once.
     take(api.GET('/api/student/door')).then(
-      (at) => setState(at.state),
+      (at) => {
+        setState(at.state);
+        if (at.ended != null) setEnded(words.join.ended[at.ended](at.name ?? ''));
+      },
       () => undefined,
     );
     const pass = asked('pass');
@@ -153,6 +158,11 @@ export function JoinPage({ onJoined, typed = '' }: { onJoined: () => void; typed
   };
   return (
     <AtTheDoor>
+      {ended !== undefined && state === 'outside' && (
+        <p role="status" className="mb-6 border-l-8 border-ink pl-3 text-lg wrap-anywhere">
+          {ended}
+        </p>
+      )}
       {state !== 'outside' ? (
         <Waiting state={state} onState={setState} onIn={onJoined} />
       ) : door === null ? (

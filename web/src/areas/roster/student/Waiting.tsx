@@ -1,4 +1,4 @@
-import { useEffect } from 'react';
+import { useEffect, useState } from 'react';
 import { api, take, type Schema } from '../../../api/client';
 import { Button } from '../../../ui/Button';
 import { student as words } from '../../../words/student';
@@ -15,14 +15,21 @@ export function Waiting({
   onState: (state: Schema['DoorState']) => void;
   onIn: () => void;
 }) {
+  /** Whose name another device has. */
+  const [taken, setTaken] = useState<string | null>(null);
   useEffect(() => {
     if (state === 'in') onIn();
-    const ask = setInterval(() => {
-      take(api.GET('/api/student/door')).then(
-        (at) => (at.state === 'in' ? onIn() : onState(at.state)),
+    const look = () =>
+      void take(api.GET('/api/student/door')).then(
+        (at) => {
+          setTaken(at.taken === true ? (at.name ?? '') : null);
+          if (at.state === 'in') onIn();
+          else onState(at.state);
+        },
         () => undefined,
       );
-    }, askEvery);
+    look();
+    const ask = setInterval(look, askEvery);
     return () => clearInterval(ask);
   }, [state, onState, onIn]);
   return (
@@ -32,6 +39,7 @@ export function Waiting({
           {state === 'notNow' ? words.join.notNow : words.join.waiting}
         </h1>
       </div>
+      {taken !== null && <p className="mt-4 text-lg font-semibold wrap-anywhere">{words.join.isTaken(taken)}</p>}
       <p className="mt-4 text-lg">{words.join.waitingHint}</p>
       <Button look="quiet" className="mt-8" onClick={() => onState('outside')}>
         {words.join.again}
