@@ -67,3 +67,28 @@ CREATE TABLE ended_device (
     at TIMESTAMP(0) WITH TIME ZONE NOT NULL,
     PRIMARY KEY (token_hash)
 );
+DROP INDEX room_link;
+ALTER TABLE room ADD link_scope UUID DEFAULT NULL;
+UPDATE room SET link_scope = COALESCE(grouping_id, class_id) WHERE normal_link IS NOT NULL;
+CREATE UNIQUE INDEX room_link ON room (link_owner_id, normal_link, link_scope);
+CREATE TABLE standing_link (
+    position INT NOT NULL,
+    link VARCHAR(1000) NOT NULL,
+    class_id UUID NOT NULL,
+    PRIMARY KEY (class_id, position)
+);
+CREATE INDEX IDX_DC8AECEDEA000B10 ON standing_link (class_id);
+ALTER TABLE standing_link ADD CONSTRAINT FK_standing_link_class FOREIGN KEY (class_id) REFERENCES school_class (id) ON DELETE CASCADE NOT DEFERRABLE;
+CREATE TABLE once_press (
+    owner UUID NOT NULL,
+    key VARCHAR(64) NOT NULL,
+    digest VARCHAR(32) NOT NULL,
+    at TIMESTAMP(0) WITH TIME ZONE NOT NULL,
+    status SMALLINT DEFAULT NULL,
+    answer TEXT DEFAULT NULL,
+    PRIMARY KEY (owner, key)
+);
+DELETE FROM command_key;
+ALTER TABLE command_key ADD digest VARCHAR(32) NOT NULL;
+DELETE FROM slot_save;
+ALTER TABLE slot_save ADD digest VARCHAR(16) NOT NULL;

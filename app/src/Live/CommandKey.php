@@ -18,6 +18,9 @@ class CommandKey
         public readonly Lesson $lesson,
         #[ORM\Id, ORM\Column(length: 64)]
         public readonly string $id,
+        /** Of the command: the same key with another one is a mistake. */
+        #[ORM\Column(length: 32)]
+        public readonly string $digest,
     ) {
     }
 }

@@ -6,6 +6,7 @@ namespace FreshHuddle\App\Live;
 
 use Doctrine\DBAL\Connection;
 use FreshHuddle\App\Database\Row;
+use FreshHuddle\App\Live\Exception\LiveRefused;
 use FreshHuddle\App\Live\Notice\SaidNotice;
 use FreshHuddle\Core\Lesson\Event;
 use FreshHuddle\Core\Lesson\EventKind;
@@ -34,11 +35,22 @@ final readonly class EventStore
     }
 
     /**
-     * @return bool false if a command with this key has been carried out already
+     * @param string $digest of the command
+     *
+     * @return bool false if this command has been carried out already
+     *
+     * @throws LiveRefused if another one has been carried out under this key
      */
-    public function isFresh(string $lessonId, string $key): bool
+    public function isFresh(string $lessonId, string $key, string $digest): bool
     {
-        return 1 === (int) $this->db->executeStatement('INSERT INTO command_key (lesson_id, id) VALUES (?, ?) ON CONFLICT DO NOTHING', [$lessonId, $key]);
+        if (1 === (int) $this->db->executeStatement('INSERT INTO command_key (lesson_id, id, digest) VALUES (?, ?, ?) ON CONFLICT DO NOTHING', [$lessonId, $key, $digest])) {
+            return true;
+        }
+        if ($digest !== $this->db->fetchOne('SELECT digest FROM command_key WHERE lesson_id = ? AND id = ?', [$lessonId, $key])) {
+            throw LiveRefused::unusable('http.other_body');
+        }
+
+        return false;
     }
 
     /**

@@ -86,10 +86,10 @@ final readonly class LessonController
     {
         $key = $http->headers->get('Idempotency-Key', '');
         if (1 !== preg_match('/^[A-Za-z0-9-]{8,64}$/D', $key)) {
-            throw new Problem(400, new Message('live.idempotency_key'));
+            throw new Problem(400, new Message('http.idempotency_key'));
         }
         $lesson = $this->lessonAccess->lesson($teacher, $id);
-        $this->live->carryOut($lesson, $request, $key, 'teacher:'.$teacher->id);
+        $this->live->carryOut($lesson, $request, $key, hash('xxh128', $http->getContent()), 'teacher:'.$teacher->id);
 
         return $this->desk->view($lesson);
     }

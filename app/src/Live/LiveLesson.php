@@ -82,15 +82,16 @@ final readonly class LiveLesson
     }
 
     /**
-     * @param string $key a command with a key that was seen before in this lesson has been done and is not done again
+     * @param string $key    a command with a key that was seen before in this lesson has been done and is not done again
+     * @param string $digest of the command: the same key with another one is a mistake
      *
-     * @throws LiveRefused if the command makes no sense as things stand
+     * @throws LiveRefused if the command makes no sense as things stand, or its key came with another one
      */
-    public function carryOut(Lesson $lesson, GiveCommand $request, string $key, string $actor): void
+    public function carryOut(Lesson $lesson, GiveCommand $request, string $key, string $digest, string $actor): void
     {
-        $done = $this->em->wrapInTransaction(function () use ($lesson, $request, $key, $actor): array {
+        $done = $this->em->wrapInTransaction(function () use ($lesson, $request, $key, $digest, $actor): array {
             $this->events->lock($lesson->id);
-            if (!$this->events->isFresh($lesson->id, $key)) {
+            if (!$this->events->isFresh($lesson->id, $key, $digest)) {
                 return [];
             }
             $this->em->refresh($lesson);

@@ -24,6 +24,7 @@ use FreshHuddle\App\Ready\Sending\SentThing;
 use FreshHuddle\App\Rooms\RoomReader;
 use FreshHuddle\App\Rooms\RoomSources;
 use FreshHuddle\App\Rooms\RoomView;
+use FreshHuddle\App\Rooms\StandingLinks;
 use FreshHuddle\App\Roster\AttributeView;
 use FreshHuddle\App\Roster\Door\Passes;
 use FreshHuddle\App\Roster\StudentView;
@@ -67,6 +68,7 @@ final readonly class Readiness
         private Words $words,
         private EntityManagerInterface $em,
         private UsageReader $usage,
+        private StandingLinks $standing,
         private FloorStore $floors,
         private RoomReader $rooms,
         private HandingOut $handingOut,
@@ -172,6 +174,7 @@ final readonly class Readiness
             $class->cannotReadYet,
             $round->lesson->talkOnly,
             [] === $groups ? AttributeView::toMixBy($students) : null,
+            SourceKind::OwnLinks === $source->kind ? \count($this->standing->of($class)) : 0,
         );
     }
 

@@ -35,6 +35,7 @@ final readonly class LinkLists
         private FloorStore $floors,
         private Words $words,
         private EventDispatcherInterface $events,
+        private StandingLinks $standing,
     ) {
     }
 
@@ -99,7 +100,30 @@ final readonly class LinkLists
         foreach (array_keys($links) as $roomId) {
             $this->rooms->begin($roomId, SourceKind::OwnLinks);
         }
+        $this->keepStanding($round, $rooms, $links);
         $this->events->dispatch(new RoomsChanged($class->id));
+    }
+
+    /**
+     * What groups meet by now they meet by in other lessons, too.
+     *
+     * @param array<string, RoomView> $rooms by place
+     * @param array<string, Link>     $links that have just been given, by room
+     */
+    private function keepStanding(Round $round, array $rooms, array $links): void
+    {
+        $standing = [];
+        foreach ($this->floors->now($round->grouping->id)->groups as $group) {
+            $room = $rooms[$group->id] ?? null;
+            $link = null === $room ? null : $links[$room->id] ?? (SourceKind::OwnLinks === $room->source && null !== $room->link ? Link::read($room->link) : null);
+            if (null === $link) {
+                break; // the links of those after it would go to other groups the next time
+            }
+            $standing[] = $link;
+        }
+        if ([] !== $standing) {
+            $this->standing->keep($round->lesson->class, $standing);
+        }
     }
 
     /**
@@ -129,10 +153,9 @@ final readonly class LinkLists
             $groups[$group->id] = $group->name;
         }
         $taken = $moved = [];
-        foreach ($this->reader->links($class->teacher->id) as $normal => $has) {
+        foreach ($this->reader->links($class->teacher->id, $class->id, $round->grouping->id) as $normal => $has) {
             if ($has['class'] === $class->id && null !== $has['group']) {
-                $isHere = isset($groups[$has['group']]);
-                $moved[$normal] = ['room' => $has['room'], 'says' => $isHere ? null : new Message('rooms.pasted.moves', ['group' => $has['name'], 'grouping' => $has['grouping'] ?? ''])];
+                $moved[$normal] = ['room' => $has['room'], 'says' => isset($groups[$has['group']]) ? null : new Message('rooms.pasted.moves', ['group' => $has['name'], 'grouping' => $has['grouping'] ?? ''])];
             } else {
                 $taken[$normal] = RoomPurpose::Main === $has['purpose'] && $has['class'] === $class->id ? MainSession::PLACE : self::takenBy($has, $class->id);
             }

@@ -23,7 +23,7 @@ use FreshHuddle\Core\Rooms\SourceKind;
 #[ORM\UniqueConstraint(name: 'room_group', columns: ['group_id'], options: ['where' => '(group_id IS NOT NULL)'])]
 #[ORM\UniqueConstraint(name: 'room_main', columns: ['class_id'], options: ['where' => "((purpose)::text = 'main'::text)"])]
 #[ORM\UniqueConstraint(name: 'room_external', columns: ['external_id'])]
-#[ORM\UniqueConstraint(name: 'room_link', columns: ['link_owner_id', 'normal_link'])]
+#[ORM\UniqueConstraint(name: 'room_link', columns: ['link_owner_id', 'normal_link', 'link_scope'])]
 class Room
 {
     #[ORM\Column(length: 10)]
@@ -51,6 +51,10 @@ class Room
     /** Among whose links it must be the only one. */
     #[ORM\ManyToOne, ORM\JoinColumn(nullable: true)]
     public ?Teacher $linkOwner = null;
+
+    /** Within which it must be the only one, too: groups of another grouping may meet by the same links. */
+    #[ORM\Column(type: 'guid', nullable: true)]
+    public ?string $linkScope = null;
 
     #[ORM\Column(length: 10)]
     public RoomLife $life = RoomLife::Grouping;

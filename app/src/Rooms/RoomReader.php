@@ -90,19 +90,20 @@ final readonly class RoomReader
     }
 
     /**
-     * The links that a teacher's rooms have.
+     * The links that a teacher's rooms have, but for those of other groupings of the class: groups meet by the same links again.
      *
-     * @return array<string, array{room: string, class: string, className: string, purpose: RoomPurpose, group: string|null, name: string, grouping: string|null}>
-     *                                                                                                                                                             by normal form
+     * @return array<string, array{room: string, class: string, className: string, purpose: RoomPurpose, group: string|null,
+     *                             name: string, grouping: string|null}> by normal form
      */
-    public function links(string $ownerId): array
+    public function links(string $ownerId, string $classId, ?string $groupingId): array
     {
         $links = [];
         foreach (Row::all($this->db->fetchAllAssociative(
             'SELECT r.normal_link, r.id, r.class_id, c.name AS class, r.purpose, r.group_id, COALESCE(g.name, r.name) AS name, q.name AS grouping
              FROM room r JOIN school_class c ON c.id = r.class_id LEFT JOIN work_group g ON g.id = r.group_id LEFT JOIN grouping q ON q.id = r.grouping_id
-             WHERE r.link_owner_id = ?',
-            [$ownerId],
+             WHERE r.link_owner_id = :owner AND NOT (r.class_id = :class AND r.grouping_id IS NOT NULL AND r.grouping_id IS DISTINCT FROM :grouping::uuid)
+             ORDER BY r.grouping_id IS NOT DISTINCT FROM :grouping::uuid, r.id',
+            ['owner' => $ownerId, 'class' => $classId, 'grouping' => $groupingId],
         )) as $row) {
             $links[$row->text('normal_link')] = [
                 'room' => $row->text('id'), 'class' => $row->text('class_id'), 'className' => $row->text('class'), 'purpose' => RoomPurpose::from($row->text('purpose')),

@@ -65,6 +65,7 @@ final readonly class RoomStore
         try {
             $this->db->update('room', [
                 'link' => $link?->address, 'normal_link' => $link?->normal, 'link_owner_id' => null === $link ? null : $room->class->teacher->id,
+                'link_scope' => null === $link ? null : $room->grouping->id ?? $room->class->id,
                 'tried_at' => null, 'opened_at' => null,
             ], ['id' => $room->id]);
         } catch (UniqueConstraintViolationException) {
@@ -91,7 +92,10 @@ final readonly class RoomStore
                     $this->db->delete('room_helper', ['room_id' => $roomId]);
                 }
                 foreach ($links as $roomId => $link) {
-                    $this->db->update('room', ['link' => $link->address, 'normal_link' => $link->normal, 'link_owner_id' => $ownerId, 'source' => SourceKind::OwnLinks->value], ['id' => $roomId]);
+                    $this->db->executeStatement(
+                        'UPDATE room SET link = ?, normal_link = ?, link_owner_id = ?, source = ?, link_scope = COALESCE(grouping_id, class_id) WHERE id = ?',
+                        [$link->address, $link->normal, $ownerId, SourceKind::OwnLinks->value, $roomId],
+                    );
                 }
             });
         } catch (UniqueConstraintViolationException) {

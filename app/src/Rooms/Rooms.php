@@ -274,7 +274,7 @@ final readonly class Rooms
         } catch (UnusableLink $e) {
             throw RoomsRefused::because($e->says, 'link');
         }
-        $has = null === $link ? null : $this->reader->links($room->class->teacher->id)[$link->normal] ?? null;
+        $has = null === $link ? null : $this->reader->links($room->class->teacher->id, $room->class->id, $room->grouping?->id)[$link->normal] ?? null;
         if (null !== $has && $has['room'] !== $room->id) {
             throw RoomsRefused::because(LinkLists::takenBy($has, $room->class->id), 'link');
         }

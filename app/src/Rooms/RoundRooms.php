@@ -20,6 +20,7 @@ use FreshHuddle\Core\Rooms\MainSession;
 use FreshHuddle\Core\Rooms\NamePattern;
 use FreshHuddle\Core\Rooms\RoomPurpose;
 use FreshHuddle\Core\Rooms\RoomState;
+use FreshHuddle\Core\Rooms\SourceKind;
 
 /**
  * The rooms of a round, the main session among them, one at a time: brought about, named, let go of. Whoever does many of
@@ -40,6 +41,7 @@ final readonly class RoundRooms
         private RoomService $service,
         private Words $words,
         private Clock $clock,
+        private StandingLinks $standing,
     ) {
     }
 
@@ -72,6 +74,9 @@ final readonly class RoundRooms
         if (null !== $room->missedAt) {
             $this->lose($room);
         }
+        if (SourceKind::OwnLinks === $room->source && null === $room->link) {
+            $this->giveStandingLink($round, $room);
+        }
         try {
             $this->membership->bring($room);
         } catch (MeetingServiceFailed $e) {
@@ -83,6 +88,21 @@ final readonly class RoundRooms
                 $this->store->note($room->id, RoomState::Failed, $this->words->say($e->says));
             }
             throw $e;
+        }
+    }
+
+    /**
+     * The link that the class's groups in this place meet by, if there is one.
+     *
+     * @throws NoLinkYet if it serves somebody else by now
+     */
+    private function giveStandingLink(Round $round, Room $room): void
+    {
+        $links = $this->standing->of($round->lesson->class);
+        foreach ($this->floors->now($round->grouping->id)->groups as $i => $group) {
+            if ($group->id === $room->group?->id && isset($links[$i])) {
+                $this->store->link($room, $links[$i]);
+            }
         }
     }
 

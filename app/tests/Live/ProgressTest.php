@@ -72,15 +72,24 @@ final class ProgressTest extends AppTestCase
                 self::assertSame([$members[2]], array_values($owners), 'what others wrote stays with them');
             }
         }
-        $signals = array_column($now->list('signals'), null, 'groupId');
-        self::assertSame([2, 3, false], [$signals[$group]['filled'], $signals[$group]['slots'], $signals[$group]['done']]);
-        self::assertSame([1, 3, false], [$signals[$new]['filled'], $signals[$new]['slots'], $signals[$new]['done']]);
+        self::assertSame([2, 3, false], $this->done($now, $group));
+        self::assertSame([1, 3, false], $this->done($now, $new));
         $phone = $this->join($lesson, $members[3]);
         $this->write($now, $phone, 'noticed', 'Me too', $new);
         $this->write($now, $phone, 'decision', 'South.', $new);
-        $signals = array_column($this->again($lesson)->list('signals'), null, 'groupId');
-        self::assertTrue($signals[$new]['done']);
-        self::assertFalse($signals[$group]['done']);
+        self::assertSame([3, 3, true], $this->done($this->again($lesson), $new));
+        self::assertSame([2, 3, false], $this->done($this->again($lesson), $group));
+    }
+
+    /**
+     * @return array{int, int, mixed} places filled, all of them, and whether that is done
+     */
+    private function done(Json $lesson, string $group): array
+    {
+        $i = array_search($group, array_column($lesson->list('signals'), 'groupId'), true);
+        self::assertIsInt($i);
+
+        return [$lesson->int("signals.{$i}.filled"), $lesson->int("signals.{$i}.slots"), $lesson->at("signals.{$i}.done")];
     }
 
     private function out(Json $lesson): Json

@@ -243,7 +243,11 @@ final class SetUpTest extends AppTestCase
         $lines = explode("\r\n", trim($this->ask('GET', $this->round('set-up.csv'))->is(200)->raw));
         self::assertCount(7, $lines);
         self::assertStringContainsString("'=HYPERLINK", $lines[1], 'nothing a spreadsheet would run');
-        self::assertStringContainsString('/student?pass=', $lines[1]);
+        self::assertStringNotContainsString('pass=', implode('', $lines), 'whoever has a code comes in as its student');
+        self::assertStringNotContainsString('pass', $json->raw);
+        foreach (['csv', 'json'] as $format) {
+            self::assertStringContainsString('/student?pass=', $this->ask('GET', $this->round("set-up.{$format}?codes=1"))->is(200)->raw);
+        }
     }
 
     public function test_a_room_the_service_forgot_is_found_and_made_again(): void

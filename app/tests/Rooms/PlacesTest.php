@@ -27,13 +27,13 @@ final class PlacesTest extends AppTestCase
         $this->source(['kind' => 'ownLinks']);
         $text = "Main session: https://rooms.example/all\nhttps://rooms.example/a\njavascript:alert(1)\nhttps://rooms.example/b\nhttps://rooms.example/c";
         $read = $this->ask('POST', $this->round('links/read'), ['text' => $text])->is(200);
-        self::assertSame(['main', $this->group(0), null, $this->group(1), null], array_map(static fn (int $i): mixed => $read->at("{$i}.place"), range(0, 4)));
+        self::assertSame(['main', $this->group(0), $this->group(1), null, null], array_map(static fn (int $i): mixed => $read->at("{$i}.place"), range(0, 4)));
         self::assertSame('A link to a room begins with https://, not with javascript:', $read->text('2.note'));
-        self::assertSame('There are more links than groups.', $read->text('4.note'));
+        self::assertSame('There are more links than groups.', $read->text('3.note'), 'the group of the refused line has no link, and no other has moved up');
         self::assertSame(0, $this->rows('room'), 'nothing happened yet');
         $this->ask('PUT', $this->round('links'), ['text' => $text])->is(200);
-        self::assertSame(['made', 'made', 'made'], $this->states());
-        self::assertSame(['https://rooms.example/all', 'https://rooms.example/a', 'https://rooms.example/b'], array_map(fn (int $i): mixed => $this->again()->at("rooms.{$i}.link"), [0, 1, 2]));
+        self::assertSame(['made', 'made', 'planned'], $this->states());
+        self::assertSame(['https://rooms.example/all', 'https://rooms.example/a', null], array_map(fn (int $i): mixed => $this->again()->at("rooms.{$i}.link"), [0, 1, 2]));
         $this->ask('PUT', $this->round('links'), ['text' => 'nothing at all'])->is(422);
     }
 
@@ -49,6 +49,22 @@ final class PlacesTest extends AppTestCase
         $read = $this->ask('POST', '/api/staff/rounds/'.$other->text('round.id').'/links/read', ['text' => "https://rooms.example/a\nhttps://rooms.example/d"])->is(200);
         self::assertSame('This link serves 9G.', $read->text('0.note'));
         self::assertNull($read->at('1.note'));
+    }
+
+    public function test_links_stay_with_the_class_and_serve_the_next_groups_without_being_pasted_again(): void
+    {
+        $this->links("main https://rooms.example/all\nhttps://rooms.example/a\nhttps://rooms.example/b");
+        $next = $this->ask('POST', '/api/staff/classes/'.$this->lesson->text('classId').'/lessons', ['title' => 'Next', 'minutes' => 50, 'from' => $this->lesson->text('id'), 'groups' => 'newPartners'])->is(200);
+        self::assertNotSame($this->lesson->text('floor.id'), $next->text('floor.id'));
+        $without = array_values(array_filter($next->list('findings'), static fn (mixed $one): bool => \is_array($one) && 'withoutRoom' === $one['check']));
+        self::assertSame(['setUp', 'Set up 2 rooms and 2 copies'], [$without[0]['mend'] ?? '', $without[0]['press'] ?? '']);
+        $this->beginSetUp($next);
+        $this->work();
+        $links = fn (Json $lesson): array => array_column($this->ask('GET', '/api/staff/lessons/'.$lesson->text('id'))->list('rooms'), 'link');
+        self::assertSame(['https://rooms.example/all', 'https://rooms.example/a', 'https://rooms.example/b'], $links($next));
+        self::assertSame($links($next), $links($this->lesson), 'and the lesson before keeps them');
+        $this->ask('PUT', '/api/staff/rounds/'.$next->text('round.id').'/links', ['text' => "https://rooms.example/c\nhttps://rooms.example/d"])->is(200);
+        self::assertSame(['https://rooms.example/all', 'https://rooms.example/a', 'https://rooms.example/b'], $links($this->lesson));
     }
 
     public function test_links_may_be_exchanged_and_who_tried_one_need_not_do_so_again(): void

@@ -34,6 +34,7 @@ final readonly class Plan
      * @param int|null                      $startsAt      when the lesson begins. Milliseconds since 1970
      * @param int                           $unsent        posts and letters that are to go out and have not
      * @param bool                          $cannotReadYet these students have to hear what to do
+     * @param int                           $standingLinks for so many groups there are links that stay with the class
      * @param bool                          $talkOnly      no worksheet is meant
      * @param string|null                   $mixedBy       what groups are mixed by in one press; null: they are made at random
      * @param list<string>                  $returned      names of students whose letter came back
@@ -61,6 +62,7 @@ final readonly class Plan
         public bool $cannotReadYet = false,
         public bool $talkOnly = false,
         public ?string $mixedBy = null,
+        public int $standingLinks = 0,
     ) {
     }
 

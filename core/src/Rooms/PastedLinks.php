@@ -10,12 +10,15 @@ use FreshHuddle\Core\Rooms\Exception\UnusableLink;
 /**
  * A list of links as it is pasted: one a line, alone or with the name or number of its group before or behind it, with
  * commas, tabs or anything else between (so a column, two columns of a spreadsheet and a written list are all read).
- * Lines that name no group go to the groups without a line, in order.
+ * Lines that name no group go to the groups without a line, in order; one that cannot be taken leaves its own group without a
+ * link, and shifts no other. A line of mere words is a heading or a note.
  */
 final readonly class PastedLinks
 {
     private const SHOWN = 80;
     private const MOST_LINES = 500;
+    /** What looks like an address in a line. */
+    private const ADDRESS = '~(?:[a-z][a-z0-9+.-]*:\S|(?:[\p{L}\p{N}-]+\.)+\p{L}{2,}[/:?#])[^\s;"<>]*~iu';
     private const MAIN_NAMES = ['main', 'main session', 'mainsession', 'all', 'everybody', 'class'];
 
     /**
@@ -39,7 +42,7 @@ final readonly class PastedLinks
         }
         $byName = self::byName($groups);
         $free = $groups;
-        $read = [];
+        $read = $words = [];
         foreach ($lines as $n => $line) {
             if (self::MOST_LINES === \count($read)) {
                 $read[$n] = ['', null, new Message('rooms.pasted.too_many', ['most' => self::MOST_LINES])];
@@ -47,6 +50,9 @@ final readonly class PastedLinks
             }
             [$name, $address] = self::split($line);
             $place = '' === $name ? null : $byName[self::key($name)] ?? false;
+            if ('' === $name && 1 !== preg_match('~\S[./:]\S~u', $line)) {
+                $words[$n] = true;
+            }
             try {
                 $link = Link::read($address);
                 $read[$n] = [$place, $link, false === $place ? new Message('rooms.pasted.no_such_group', ['name' => mb_substr($name, 0, 60)]) : null];
@@ -62,11 +68,12 @@ final readonly class PastedLinks
         $seen = [];
         foreach ($read as $n => [$place, $link, $fault]) {
             $before = null === $link ? null : $seen['link'][$link->normal] ?? null;
-            if (null === $fault && null !== $before) {
-                $fault = new Message('rooms.pasted.twice', ['line' => $before]); // it takes no group from those that come after
-            } elseif (null === $place && null === $fault) {
+            if (null === $place && !isset($words[$n])) {
                 $place = array_shift($free);
-                $fault = null === $place ? new Message('rooms.pasted.more_than_groups') : null;
+                $fault ??= null === $place ? new Message('rooms.pasted.more_than_groups') : null;
+            }
+            if (null === $fault && null !== $before) {
+                $fault = new Message('rooms.pasted.twice', ['line' => $before]);
             }
             $place = \is_string($place) && '' !== $place ? $place : null;
             if (null === $fault && null !== $link && null !== $place) {
@@ -102,7 +109,7 @@ final readonly class PastedLinks
      */
     private static function split(string $line): array
     {
-        if (1 !== preg_match('~(?:[a-z][a-z0-9+.-]*:\S|(?:[\p{L}\p{N}-]+\.)+\p{L}{2,}[/:?#])[^\s;"<>]*~iu', $line, $found, \PREG_OFFSET_CAPTURE)) {
+        if (1 !== preg_match(self::ADDRESS, $line, $found, \PREG_OFFSET_CAPTURE)) {
             return ['', $line];
         }
         [$address, $at] = $found[0];

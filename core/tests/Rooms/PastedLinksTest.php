@@ -60,10 +60,13 @@ final class PastedLinksTest extends TestCase
         self::assertSame([1 => 'rooms.link.of_class', 2 => 'rooms.link.of_main', 3 => null], $this->faults("r.example/1\nr.example/2\nr.example/3", ['r.example/1' => new Message('rooms.link.of_class', ['class' => '10B']), 'r.example/2' => 'main']));
     }
 
-    public function test_a_link_that_is_there_twice_takes_no_group_from_the_next(): void
+    public function test_a_line_that_is_refused_leaves_its_own_group_without_a_link_and_shifts_no_other(): void
     {
-        $plan = PastedLinks::read("r.example/a\nr.example/a\nr.example/b", self::GROUPS, []);
-        self::assertSame(['q', null, 'm'], array_map(static fn (PastedLink $line): ?string => $line->place, $plan));
+        foreach (['r.example/a', 'ftp://r.example/x', 'httpss://r.example/x', 'https://'] as $refused) {
+            $plan = PastedLinks::read("Our rooms\nr.example/a\n{$refused}\nr.example/b", self::GROUPS, []);
+            self::assertSame([null, 'q', 'm', 's'], array_map(static fn (PastedLink $line): ?string => $line->place, $plan), $refused);
+            self::assertSame([false, true, false, true], array_map(static fn (PastedLink $line): bool => null !== $line->link, $plan), $refused);
+        }
     }
 
     public function test_each_line_that_is_not_taken_says_why_and_the_others_are(): void

@@ -27,8 +27,28 @@ export function dropPressesWhileDown(): void {
   drops = true;
 }
 
+const creates = /\/(classes|lessons|originals|groupings|side-rooms|copy|rules|rounds|invitations|variants)$/;
+/** Two presses within so long are one; milliseconds. */
+const onePress = 2_000;
+const recent = new Map<string, { key: string; until: number }>();
+
+/** What creates something has a key, so that two quick presses, or one sent again, create one thing. */
+async function withKey(request: Request): Promise<Request> {
+  if (request.method !== 'POST' || request.headers.has('Idempotency-Key')) return request;
+  if (!creates.test(new URL(request.url).pathname)) return request;
+  const about = `${request.url}\n${await request.clone().text()}`;
+  const now = Date.now();
+  for (const [old, { until }] of recent) if (until < now) recent.delete(old);
+  const { key } = recent.get(about) ?? { key: freshKey() };
+  recent.set(about, { key, until: now + onePress });
+  const keyed = new Request(request);
+  keyed.headers.set('Idempotency-Key', key);
+  return keyed;
+}
+
 /** Never rejects for want of a network: no answer becomes a problem with status 0. */
-async function patientFetch(request: Request): Promise<Response> {
+export async function patientFetch(asked: Request): Promise<Response> {
+  const request = drops ? await withKey(asked) : asked;
   if (drops && request.method !== 'GET' && isDown()) return Response.json({}, { status: 599 });
   const told = followed();
   try {

@@ -44,7 +44,9 @@ export const readyWords = {
     goesOut: 'What you choose here goes out when you set up.',
     portal: 'Look at it in the course portal',
     back: 'Letters that did not arrive',
-    takeAlong: 'Take the set-up with you',
+    takeAlong: 'Export the set-up:',
+    codes: 'With personal codes',
+    codesWarning: 'Anyone who has a student’s code can join as that student. Share such a file with nobody.',
     state: (posted: number, written: number, back: number) =>
       list([
         ...(posted > 0 ? [count(posted, 'post', 'posts')] : []),

@@ -31,6 +31,6 @@ final readonly class PaperController
     {
         $round = $this->handouts->of($this->lessonAccess->round($teacher, $id));
 
-        return new Download('plan' === $what ? $this->prints->plan($round) : $this->prints->slips($round, $http->getSchemeAndHttpHost()), "{$round->className} · {$round->title} · {$what}.pdf", 'application/pdf');
+        return new Download('plan' === $what ? $this->prints->plan($round, $http->query->getString('zone', 'UTC')) : $this->prints->slips($round, $http->getSchemeAndHttpHost()), "{$round->className} · {$round->title} · {$what}.pdf", 'application/pdf');
     }
 }

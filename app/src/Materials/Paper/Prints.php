@@ -25,9 +25,11 @@ final readonly class Prints
     }
 
     /**
-     * Who sits where, with the work of each group, to be read from a wall.
+     * Who sits where, with the work of each group, to be read from a wall; and when the lesson is.
+     *
+     * @param string $zone in which its time is said, such as Europe/London
      */
-    public function plan(HandoutsView $round): string
+    public function plan(HandoutsView $round, string $zone = 'UTC'): string
     {
         $tables = [];
         foreach ($round->groups as $group) {
@@ -40,7 +42,14 @@ final readonly class Prints
             $tables[] = new PlanTable($group->number, $group->name, $group->mark, $tags, array_map($this->line(...), $group->work));
         }
 
-        return $this->plan->make($round->title, implode(' · ', [$round->className, ...array_map($this->line(...), $round->work)]), $tables);
+        return $this->plan->make($round->title, implode(' · ', [$round->className, ...(null === $round->startsAt ? [] : [self::moment($round->startsAt, $zone)]), ...array_map($this->line(...), $round->work)]), $tables);
+    }
+
+    private static function moment(int $at, string $zone): string
+    {
+        $format = new \IntlDateFormatter('en_GB', \IntlDateFormatter::FULL, \IntlDateFormatter::SHORT, \in_array($zone, \DateTimeZone::listIdentifiers(), true) ? $zone : 'UTC');
+
+        return (string) $format->format(intdiv($at, 1_000));
     }
 
     /**

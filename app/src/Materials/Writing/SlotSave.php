@@ -19,6 +19,9 @@ class SlotSave
         /** Milliseconds since 1970. */
         #[ORM\Column(type: 'bigint')]
         public readonly int $at,
+        /** Of what was saved: the same id with something else is a mistake. */
+        #[ORM\Column(length: 16)]
+        public readonly string $digest,
     ) {
     }
 }

@@ -108,8 +108,9 @@ final readonly class SlotStore implements Forgets
     private function write(string $copyId, Block $block, SlotKind $kind, string $owner, string $author, SaveSlot $save, bool $apart): ?array
     {
         $now = $this->clock->ms();
-        if (0 === $this->db->executeStatement('INSERT INTO slot_save (id, at) VALUES (?, ?) ON CONFLICT DO NOTHING', [$save->save, $now])) {
-            return null;
+        $digest = hash('xxh64', "{$copyId}|{$block->id}|{$owner}|{$save->base}\0{$save->text}");
+        if (0 === $this->db->executeStatement('INSERT INTO slot_save (id, at, digest) VALUES (?, ?, ?) ON CONFLICT DO NOTHING', [$save->save, $now, $digest])) {
+            return $digest === $this->db->fetchOne('SELECT digest FROM slot_save WHERE id = ?', [$save->save]) ? null : throw MaterialsRefused::unusable('http.other_body', 'save');
         }
         $key = [$copyId, $block->id, $owner];
         $this->db->executeStatement("INSERT INTO slot_answer (copy_id, slot, owner, text, revision, author, at) VALUES (?, ?, ?, '', 0, ?, ?) ON CONFLICT DO NOTHING", [...$key, $author, $now]);

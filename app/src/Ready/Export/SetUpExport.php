@@ -30,19 +30,20 @@ final readonly class SetUpExport
     /**
      * A line for each student.
      *
-     * @param string $origin of the address students type, such as https://school.example
+     * @param string|null $origin of the address students type, such as https://school.example, for a file with everybody's personal
+     *                            code: whoever has it comes in as them; null: without codes
      */
-    public function csv(Round $round, string $origin): string
+    public function csv(Round $round, ?string $origin): string
     {
         $view = $this->handouts->of($round);
         [, $rooms] = $this->rooms($round);
         $say = fn (string $column): string => $this->words->say(new Message('ready.export.'.$column));
-        $rows = [[$say('group'), $say('name'), $say('number'), $say('role'), $say('task'), $say('room'), $say('link'), $say('work'), $say('pass')]];
+        $rows = [[$say('group'), $say('name'), $say('number'), $say('role'), $say('task'), $say('room'), $say('link'), $say('work'), ...(null === $origin ? [] : [$say('pass')])]];
         foreach ($view->slips as $slip) {
             $group = null === $slip->group ? null : $view->groups[$slip->group - 1];
             $room = null === $slip->group ? null : $rooms[$slip->group - 1] ?? null;
             $work = null === $group ? [] : array_map(static fn (WorkLine $line): string => self::work($line), [...$view->work, ...$group->work]);
-            $rows[] = [$group?->name, $slip->name, $slip->seat, $slip->role, $slip->task, $room?->name, $room?->link, implode('; ', $work), $origin.$slip->pass];
+            $rows[] = [$group?->name, $slip->name, $slip->seat, $slip->role, $slip->task, $room?->name, $room?->link, implode('; ', $work), ...(null === $origin ? [] : [$origin.$slip->pass])];
         }
 
         return SafeCsv::write($rows);
@@ -51,15 +52,15 @@ final readonly class SetUpExport
     /**
      * `fresh-huddle/set-up`, version 1.
      *
-     * @param string $origin of the address students type, such as https://school.example
+     * @param string|null $origin as for `csv`
      */
-    public function json(Round $round, string $origin): string
+    public function json(Round $round, ?string $origin): string
     {
         $view = $this->handouts->of($round);
         $sending = $this->sendings->of($round);
         [$mainSession, $rooms] = $this->rooms($round);
         $student = static fn (Handout $slip): array => array_filter([
-            'id' => $slip->id, 'name' => $slip->name, 'number' => $slip->seat, 'role' => '' === $slip->role ? null : $slip->role, 'task' => '' === $slip->task ? null : $slip->task, 'pass' => $origin.$slip->pass,
+            'id' => $slip->id, 'name' => $slip->name, 'number' => $slip->seat, 'role' => '' === $slip->role ? null : $slip->role, 'task' => '' === $slip->task ? null : $slip->task, 'pass' => null === $origin ? null : $origin.$slip->pass,
         ], static fn (mixed $value): bool => null !== $value);
         $groups = [];
         foreach ($view->groups as $i => $group) {

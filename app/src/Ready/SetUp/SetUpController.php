@@ -56,10 +56,12 @@ final readonly class SetUpController
     {
         $round = $this->access->round($teacher, $id);
         $name = "{$round->lesson->class->name} · {$round->lesson->title} · set-up.{$format}";
+        // Whoever has a code comes in as its student: only those who ask for them get them.
+        $origin = '1' === $http->query->get('codes') ? $http->getSchemeAndHttpHost() : null;
 
         return 'csv' === $format
-            ? new Download($this->export->csv($round, $http->getSchemeAndHttpHost()), $name, 'text/csv; charset=utf-8')
-            : new Download($this->export->json($round, $http->getSchemeAndHttpHost()), $name, 'application/json');
+            ? new Download($this->export->csv($round, $origin), $name, 'text/csv; charset=utf-8')
+            : new Download($this->export->json($round, $origin), $name, 'application/json');
     }
 
     /** Tries again what failed. */

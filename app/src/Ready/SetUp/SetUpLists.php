@@ -21,10 +21,12 @@ use FreshHuddle\App\Rooms\Meeting\RoomService;
 use FreshHuddle\App\Rooms\Occupants;
 use FreshHuddle\App\Rooms\RoomReader;
 use FreshHuddle\App\Rooms\RoundRooms;
+use FreshHuddle\App\Rooms\StandingLinks;
 use FreshHuddle\App\Roster\ClassReader;
 use FreshHuddle\App\Roster\Staff;
 use FreshHuddle\App\Roster\StudentView;
 use FreshHuddle\Core\Grouping\Floor;
+use FreshHuddle\Core\Grouping\Group;
 use FreshHuddle\Core\Ready\SetUp\CopyThere;
 use FreshHuddle\Core\Ready\SetUp\LetterThere;
 use FreshHuddle\Core\Ready\SetUp\PostThere;
@@ -60,6 +62,7 @@ final readonly class SetUpLists
         private StudentLetters $letters,
         private SentReader $sent,
         private RunningOrders $orders,
+        private StandingLinks $standing,
     ) {
     }
 
@@ -197,10 +200,12 @@ final readonly class SetUpLists
             $seated[$group->id] = array_values(array_filter($group->students, static fn (string $student): bool => isset($students[$student])));
         }
         $wanted = [];
+        // Links that stay with the class serve its groups in order.
+        $standing = \array_slice(array_map(static fn (Group $group): string => $group->id, $floor->groups), 0, \count($this->standing->of($round->lesson->class)));
         foreach ($this->rooms->names($round, $floor) as $place => $name) {
             $source = $sources[$place] ?? $sources[''];
             // A link has to be said by somebody, and a table in the classroom is there.
-            $wanted[] = new WantedRoom((string) $place, $name, [...$seated[$place], ...$staffIds], SourceKind::MeetingService === $source || SourceKind::NamePattern === $source);
+            $wanted[] = new WantedRoom((string) $place, $name, [...$seated[$place], ...$staffIds], SourceKind::MeetingService === $source || SourceKind::NamePattern === $source || (SourceKind::OwnLinks === $source && \in_array($place, $standing, true)));
         }
 
         return $wanted;

@@ -35,7 +35,8 @@ final readonly class WithoutRoom implements Check
         if ($plan->settingUp || [] !== array_filter($without, static fn (PlannedGroup $group): bool => $places[$group->id]->working ?? false)) {
             return [new Finding('roomsBeingMade', Weight::Stop, new Message('ready.rooms_being_made', ['made' => \count($plan->groups) - \count($without), 'groups' => \count($plan->groups)]), Mend::Wait)];
         }
-        $bySomebody = \count(array_filter($without, static fn (PlannedGroup $group): bool => SourceKind::OwnLinks === ($places[$group->id]->source ?? $plan->source)));
+        $standing = \array_slice($plan->groups, 0, $plan->standingLinks);
+        $bySomebody = \count(array_filter($without, static fn (PlannedGroup $group): bool => SourceKind::OwnLinks === ($places[$group->id]->source ?? $plan->source) && !\in_array($group, $standing, true)));
 
         return [0 === $bySomebody
             ? new Finding('withoutRoom', Weight::Stop, new Message('ready.without_room', $said), Mend::SetUp, $plan->setUp)

@@ -3,6 +3,7 @@ import { useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { api, take, type Schema } from '../../api/client';
 import { lessonsQuery } from '../../api/lists';
+import { useOnce } from '../../api/once';
 import { isProblem } from '../../api/problem';
 import { Button } from '../../ui/Button';
 import { Choice } from '../../ui/Choice';
@@ -21,20 +22,25 @@ function NewLesson({ classId, main, lessons }: { classId: string; main: boolean;
   const [when, setWhen] = useState(() => forInput(soon(Date.now())));
   const [from, setFrom] = useState('');
   const [groups, setGroups] = useState<Schema['FromGroups']>('same');
+  const once = useOnce();
   const make = useMutation({
-    mutationFn: () =>
-      take(
+    mutationFn: () => {
+      const body = {
+        title,
+        minutes: from === '' ? Number(minutes) || 0 : 50,
+        startsAt: fromInput(when),
+        ...(from === '' ? {} : { from, groups }),
+      };
+      return take(
         api.POST('/api/staff/classes/{id}/lessons', {
           params: { path: { id: classId } },
-          body: {
-            title,
-            minutes: from === '' ? Number(minutes) || 0 : 50,
-            startsAt: fromInput(when),
-            ...(from === '' ? {} : { from, groups }),
-          },
+          body,
+          headers: once.headers([classId, body]),
         }),
-      ),
+      );
+    },
     onSuccess: async (lesson) => {
+      once.done();
       forgetTitle();
       forgetMinutes();
       await queries.invalidateQueries({ queryKey: ['lessons'] });

@@ -2,6 +2,7 @@ import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useNavigate } from 'react-router';
 import { api, take, type Schema } from '../../api/client';
 import { classesQuery } from '../../api/lists';
+import { useOnce } from '../../api/once';
 import { Choices, Do } from '../../ui/Choices';
 import { useMessages } from '../../ui/messages';
 import { words } from '../../words';
@@ -29,21 +30,26 @@ export function NextLesson({
   const navigate = useNavigate();
   const { fail } = useMessages();
   const classes = useQuery(classesQuery).data ?? [];
+  const once = useOnce();
   const make = useMutation({
-    mutationFn: ({ classId, groups }: From) =>
-      take(
+    mutationFn: ({ classId, groups }: From) => {
+      const body = {
+        title: lesson.title,
+        minutes: lesson.minutes,
+        from: lesson.id,
+        groups,
+        startsAt: lesson.startsAt === null ? null : lesson.startsAt + (others ? day : week),
+      };
+      return take(
         api.POST('/api/staff/classes/{id}/lessons', {
           params: { path: { id: classId } },
-          body: {
-            title: lesson.title,
-            minutes: lesson.minutes,
-            from: lesson.id,
-            groups,
-            startsAt: lesson.startsAt === null ? null : lesson.startsAt + (others ? day : week),
-          },
+          body,
+          headers: once.headers([classId, body]),
         }),
-      ),
+      );
+    },
     onSuccess: async (made) => {
+      once.done();
       await queries.invalidateQueries({ queryKey: ['lessons'] });
       const { className, floor, handOut, students } = lesson;
       const known = className !== undefined && floor !== undefined && handOut !== undefined && students !== undefined;

@@ -1,4 +1,5 @@
 import { keepPreviousData, useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useState } from 'react';
 import { api, take, type Schema } from '../../api/client';
 import { problemText } from '../../api/problem';
 import { Field } from '../../ui/Field';
@@ -71,6 +72,7 @@ function Tick({
 /** What goes out of a round beside its rooms and copies, and what came of it. */
 export function SendingSheet({ lesson, open, onClose }: { lesson: Lesson; open: boolean; onClose: () => void }) {
   const { sending, save } = useSending(lesson);
+  const [codes, setCodes] = useState(false);
   const is = sending.data;
   // What was ticked a moment ago shows at once.
   const now = is === undefined ? undefined : { ...is, ...(save.isPending ? save.variables : {}) };
@@ -141,13 +143,14 @@ export function SendingSheet({ lesson, open, onClose }: { lesson: Lesson; open: 
           <p className="text-sm text-soft">{said.goesOut}</p>
           <p className="border-t border-line pt-3 text-sm">
             {said.takeAlong}{' '}
-            <a className="underline underline-offset-4" href={`${at}.csv`} download>
+            <a className="underline underline-offset-4" href={`${at}.csv${codes ? '?codes=1' : ''}`} download>
               CSV
             </a>{' '}
-            <a className="underline underline-offset-4" href={`${at}.json`} download>
+            <a className="underline underline-offset-4" href={`${at}.json${codes ? '?codes=1' : ''}`} download>
               JSON
             </a>
           </p>
+          <Tick label={said.codes} hint={said.codesWarning} checked={codes} onChange={setCodes} />
         </div>
       )}
     </Sheet>

@@ -2,6 +2,7 @@ import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import { api, take } from '../../api/client';
+import { useOnce } from '../../api/once';
 import { isProblem } from '../../api/problem';
 import { Button } from '../../ui/Button';
 import { Field } from '../../ui/Field';
@@ -18,9 +19,11 @@ export function MakeClass({ open, onClose }: { open: boolean; onClose: () => voi
   const reading = useReading(null);
   const navigate = useNavigate();
   const queries = useQueryClient();
+  const once = useOnce();
   const make = useMutation({
     mutationFn: async () => {
-      const id = made ?? (await take(api.POST('/api/staff/classes', { body: { name } }))).id;
+      const body = { name };
+      const id = made ?? (await take(api.POST('/api/staff/classes', { body, headers: once.headers(body) }))).id;
       setMade(id);
       if (reading.something) {
         await take(api.POST('/api/staff/classes/{id}/import', { params: { path: { id } }, body: reading.request }));
@@ -28,6 +31,7 @@ export function MakeClass({ open, onClose }: { open: boolean; onClose: () => voi
       return id;
     },
     onSuccess: async (id) => {
+      once.done();
       forgetName();
       reading.forget();
       await queries.invalidateQueries({ queryKey: ['classes'] });

@@ -56,7 +56,11 @@ export function PlanPage() {
   const standing = data.slips.filter((slip) => slip.group === null);
   return (
     <>
-      <PaperBar paper={data} title={words.paper.plan} pdf={`/api/staff/rounds/${id}/paper/plan.pdf`} />
+      <PaperBar
+        paper={data}
+        title={words.paper.plan}
+        pdf={`/api/staff/rounds/${id}/paper/plan.pdf?zone=${encodeURIComponent(Intl.DateTimeFormat().resolvedOptions().timeZone)}`}
+      />
       {data.groups.length === 0 && <p className="p-8">{words.paper.noGroups}</p>}
       {data.groups.length > 0 && (
         <main className="group-plan m-auto bg-white p-6 text-black print:p-0">
