@@ -45,11 +45,11 @@ final class KeptStatementsTest extends AppTestCase
     public function test_what_changes_something_is_never_done_twice_to_tell_columns_apart(): void
     {
         $this->expectException(\LogicException::class);
-        $this->db()->fetchNumeric('INSERT INTO slot_save (id, at) VALUES (gen_random_uuid(), ?) RETURNING at, at', [1]);
+        $this->db()->fetchNumeric('INSERT INTO slot_save (id, at, digest) VALUES (gen_random_uuid(), ?, \'\') RETURNING at, at', [1]);
     }
 
     public function test_how_many_rows_were_changed_is_known(): void
     {
-        self::assertSame(2, $this->db()->executeStatement('INSERT INTO slot_save (id, at) SELECT gen_random_uuid(), n FROM generate_series(1, CAST(? AS int)) AS n', [2]));
+        self::assertSame(2, $this->db()->executeStatement('INSERT INTO slot_save (id, at, digest) SELECT gen_random_uuid(), n, \'\' FROM generate_series(1, CAST(? AS int)) AS n', [2]));
     }
 }

@@ -7,6 +7,7 @@ namespace FreshHuddle\App\Tests\Materials;
 use FreshHuddle\App\Materials\Cupboard\Markdown;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
+use Symfony\Component\Cache\Adapter\ArrayAdapter;
 
 final class MarkdownTest extends TestCase
 {
@@ -18,6 +19,49 @@ final class MarkdownTest extends TestCase
             .'<p><a href="https://maps.larkmouth.example/a?b&#61;1" rel="noopener noreferrer" target="_blank">the map</a></p>',
             $html,
         );
+    }
+
+    #[DataProvider('costly')]
+    public function test_a_text_made_to_be_costly_is_answered_soon_and_with_little_memory(string $text): void
+    {
+        self::assertSame(20_000, \strlen($text));
+        $before = memory_get_usage();
+        memory_reset_peak_usage();
+        set_time_limit(10);
+        try {
+            (new Markdown())->html($text);
+        } finally {
+            set_time_limit(0);
+        }
+        self::assertLessThan(48_000_000, memory_get_peak_usage() - $before);
+    }
+
+    /**
+     * @return iterable<string, array{string}>
+     */
+    public static function costly(): iterable
+    {
+        foreach ([
+            'nested quotes' => '> ', 'nested lists' => '- ', 'quotes in lists' => '- > ', 'numbered' => '1. ', 'open brackets' => '[', 'links in links' => '[a](', 'stars' => '*a **b ', 'underscores' => '_a __b ', 'ticks' => '` `` ',
+            'tildes' => '~~a ', 'angles' => '<a ', 'comments' => '<!-- ', 'columns' => '|-', 'cells' => "a|b\n-|-\n", 'deeper and deeper' => "> > > >\n", 'pictures' => '![', 'references' => "[a]: b\n", 'entities' => '&amp', 'addresses' => 'http://a',
+        ] as $name => $piece) {
+            yield $name => [substr(str_repeat($piece, 20_000), 0, 20_000)];
+        }
+        $deep = '';
+        for ($i = 0; \strlen($deep) < 20_000; ++$i) {
+            $deep .= str_repeat('  ', $i)."- a\n";
+        }
+        yield 'a staircase of lists' => [substr($deep, 0, 20_000)];
+    }
+
+    public function test_a_text_is_parsed_once(): void
+    {
+        $kept = new ArrayAdapter();
+        $markdown = new Markdown($kept);
+        $html = $markdown->html('It goes **north**.');
+        self::assertCount(1, $kept->getValues());
+        self::assertSame($html, $markdown->html('It goes **north**.'));
+        self::assertCount(1, $kept->getValues());
     }
 
     #[DataProvider('hostile')]

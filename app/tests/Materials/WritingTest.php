@@ -125,7 +125,7 @@ final class WritingTest extends AppTestCase
     public function test_ids_of_saves_are_let_go_after_a_week(): void
     {
         $this->save($this->ada, '', 'New.');
-        $this->db()->executeStatement('INSERT INTO slot_save (id, at) VALUES (gen_random_uuid(), 1)');
+        $this->db()->executeStatement('INSERT INTO slot_save (id, at, digest) VALUES (gen_random_uuid(), 1, \'\')');
         $again = $this->service(TidyWork::class)->handle(new Task(1, TidyWork::TIDY, 'all', [], 1, 0));
         self::assertGreaterThan(microtime(true) * 1000, $again);
         self::assertSame(1, $this->db()->fetchOne('SELECT COUNT(*) FROM slot_save'));

@@ -88,7 +88,7 @@ final class Files
 
         return self::zip([
             'xl/workbook.xml' => '<workbook xmlns="'.$main.'" xmlns:r="http://schemas.openxmlformats.org/officeDocument/2006/relationships"><sheets><sheet name="S" sheetId="1" r:id="s1"/></sheets></workbook>',
-            'xl/_rels/workbook.xml.rels' => '<Relationships xmlns="http://schemas.openxmlformats.org/package/2006/relationships"><Relationship Id="s1" Type="x" Target="worksheets/sheet1.xml"/></Relationships>',
+            'xl/_rels/workbook.xml.rels' => '<Relationships xmlns="http://schemas.openxmlformats.org/package/2006/relationships"><Relationship Id="s1" Type="http://schemas.openxmlformats.org/officeDocument/2006/relationships/worksheet" Target="worksheets/sheet1.xml"/></Relationships>',
             'xl/worksheets/sheet1.xml' => '<?xml version="1.0"?>'.$doctype.'<worksheet xmlns="'.$main.'"><sheetData>'.$rows.'</sheetData></worksheet>',
         ]);
     }

@@ -25,7 +25,7 @@ final class RunningOrderTest extends TestCase
                 }
                 $segments[] = new Segment('shareOut', SegmentKind::ShareOut, 8);
                 $order = RunningOrder::of($segments)->withEvenRounds($lesson, $ids);
-                $minutes = array_map(static fn (Segment $segment): int => $segment->minutes, array_slice($order->segments, 1, $rounds));
+                $minutes = array_map(static fn (Segment $segment): int => $segment->minutes, \array_slice($order->segments, 1, $rounds));
                 self::assertNotEmpty($minutes);
                 self::assertSame($lesson, $order->minutes(), "{$rounds} rounds in {$lesson} minutes");
                 self::assertLessThanOrEqual(1, max($minutes) - min($minutes));

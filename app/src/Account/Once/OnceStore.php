@@ -34,8 +34,8 @@ final readonly class OnceStore implements Forgets
     {
         for ($look = 0; $look < self::LOOKS; ++$look) {
             $isMine = 1 === (int) $this->db->executeStatement(
-                "INSERT INTO once_press (owner, key, digest, at) VALUES (:owner, :key, :digest, now()) ON CONFLICT (owner, key) DO UPDATE SET at = now()
-                 WHERE once_press.status IS NULL AND once_press.digest = :digest AND once_press.at < now() - make_interval(secs => :died)",
+                'INSERT INTO once_press (owner, key, digest, at) VALUES (:owner, :key, :digest, now()) ON CONFLICT (owner, key) DO UPDATE SET at = now()
+                 WHERE once_press.status IS NULL AND once_press.digest = :digest AND once_press.at < now() - make_interval(secs => :died)',
                 ['owner' => $owner, 'key' => $key, 'digest' => $digest, 'died' => self::DIED_AFTER],
             );
             if ($isMine) {

@@ -10,8 +10,8 @@ use Symfony\Component\Validator\Constraints as Assert;
 final readonly class DealRequest
 {
     /**
-     * @param int|null $groups so many groups; null where a size is given
-     * @param int|null $size   so many in each; null where a number of groups is given
+     * @param int|null    $groups so many groups; null where a size is given
+     * @param int|null    $size   so many in each; null where a number of groups is given
      * @param int|null    $seed   the same seed deals the same; null: any
      * @param string|null $mix    the attribute to be mixed by; null: at random
      */

@@ -34,6 +34,14 @@ final class Package
         return Zip::isOne($bytes);
     }
 
+    /**
+     * @return list<string>
+     */
+    public function names(): array
+    {
+        return $this->zip->names();
+    }
+
     public function has(string $name): bool
     {
         return $this->zip->has($name);

@@ -17,8 +17,8 @@ final readonly class Bands
     private const MOST_VALUES = 4;
 
     /**
-     * @param list<Message>        $names  of the bands, the highest first
-     * @param array<int, int>      $bandOf student => band, without those who have no value
+     * @param list<Message>   $names  of the bands, the highest first
+     * @param array<int, int> $bandOf student => band, without those who have no value
      */
     private function __construct(private array $names, private array $bandOf)
     {

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace FreshHuddle\Core\Live\Visit;
 
-
 /**
  * Whom to visit next. Who calls comes first, by how long they have waited: aloud, or by having been still for so long that
  * it is taken for a call. Then everybody is visited once before anybody

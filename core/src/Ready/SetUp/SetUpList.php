@@ -48,7 +48,7 @@ final readonly class SetUpList
      *
      * @param array<string, self> $lists by id of the round, in the order of the rounds
      *
-     * Complexity: O(n) in the number of steps.
+     * Complexity: O(n) in the number of steps
      */
     public static function join(array $lists): self
     {
