@@ -92,3 +92,6 @@ DELETE FROM command_key;
 ALTER TABLE command_key ADD digest VARCHAR(32) NOT NULL;
 DELETE FROM slot_save;
 ALTER TABLE slot_save ADD digest VARCHAR(16) NOT NULL;
+DELETE FROM doorway_guest;
+ALTER TABLE doorway_guest ADD network CHAR(16) NOT NULL;
+ALTER TABLE school_class ADD strangers_out_until TIMESTAMP(0) WITH TIME ZONE DEFAULT NULL;

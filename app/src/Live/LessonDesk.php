@@ -154,6 +154,7 @@ final readonly class LessonDesk
             $visits,
             $this->events->notices($lesson->id),
             $isOver ? [] : $this->doorway->of($class->id),
+            !$isOver && $class->strangersOut(new \DateTimeImmutable('@'.intdiv($now, 1_000))),
             $this->failed->of($class->id),
             '/class-page/'.$this->address->of(ClassPageController::WHAT, $lesson->id, $lesson->classPageNumber),
             $isOver ? null : AttributeView::toMixBy($students),

@@ -47,6 +47,7 @@ final readonly class LessonView
      * @param list<NextVisitView>   $visits     whom to visit, the next first
      * @param list<SaidNotice>      $notices    newest first
      * @param list<DoorwayView>     $doorway    who waits to be let in
+     * @param bool                  $shut       nobody who is not on the list can wait
      * @param list<FailedTaskView>  $failed     what could not be done
      * @param string                $classPage  the path of the page for the wall
      * @param string|null           $mixBy      what groups are mixed by in one press; null: there is nothing to mix by
@@ -85,6 +86,7 @@ final readonly class LessonView
         public array $visits,
         public array $notices,
         public array $doorway,
+        public bool $shut,
         public array $failed,
         public string $classPage,
         public ?string $mixBy,

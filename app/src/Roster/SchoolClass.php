@@ -45,6 +45,10 @@ class SchoolClass
     #[ORM\Column(options: ['default' => false])]
     public bool $twoDevices = false;
 
+    /** Until when nobody who is not on the list can wait at the door. */
+    #[ORM\Column(type: 'datetimetz_immutable', nullable: true)]
+    public ?\DateTimeImmutable $strangersOutUntil = null;
+
     /** New lessons have no worksheets, and none are missed. */
     #[ORM\Column(options: ['default' => false])]
     public bool $talkOnly = false;
@@ -61,5 +65,10 @@ class SchoolClass
         #[ORM\Column(type: 'datetimetz_immutable')]
         public readonly \DateTimeImmutable $createdAt,
     ) {
+    }
+
+    public function strangersOut(\DateTimeImmutable $now): bool
+    {
+        return null !== $this->strangersOutUntil && $now < $this->strangersOutUntil;
     }
 }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace FreshHuddle\App\Tests\Roster;
 
 use FreshHuddle\App\Roster\Device\StudentDeviceStore;
+use FreshHuddle\App\Roster\Door\LooksLike;
 use FreshHuddle\App\Tests\Support\AppTestCase;
 use FreshHuddle\App\Tests\Support\Json;
 
@@ -488,5 +489,91 @@ final class DoorTest extends AppTestCase
     private function id(int $student): string
     {
         return $this->lesson->text("students.{$student}.id");
+    }
+
+    public function test_strangers_at_the_door_take_no_place_of_those_on_the_list(): void
+    {
+        for ($i = 0; $i < 66; ++$i) {
+            $this->asNobody();
+            $status = $this->ask('POST', '/api/student/join', ['doorWord' => $this->doorWord, 'name' => "Stranger {$i}", 'wait' => true], ['X-Forwarded-For' => "198.51.100.{$i}"])->status;
+            self::assertSame($i < 60 ? 200 : 429, $status);
+        }
+        $this->asTeacher();
+        $this->ask('PATCH', "/api/staff/classes/{$this->classId}/door", ['mode' => 'checked'])->is(200);
+        for ($i = 0; $i < 6; ++$i) {
+            $this->asNobody();
+            self::assertSame('waiting', $this->knock('Student '.\chr(65 + $i))->is(200)->text('state'));
+        }
+    }
+
+    public function test_a_class_of_28_behind_one_address_waits_as_it_is_though_strangers_are_there(): void
+    {
+        $lesson = $this->newLesson(28, '9H');
+        $class = $lesson->text('classId');
+        $this->ask('PATCH', "/api/staff/classes/{$class}/door", ['mode' => 'checked'])->is(200);
+        $word = $this->ask('GET', "/api/staff/classes/{$class}")->text('doorWord');
+        foreach ($lesson->list('students') as $student) {
+            \assert(\is_array($student) && \is_string($student['name']));
+            for ($try = 0;; ++$try) {
+                $this->asNobody();
+                $status = $this->ask('POST', '/api/student/join', ['doorWord' => $word, 'name' => $student['name']])->status;
+                if (200 === $status) {
+                    break;
+                }
+                self::assertSame(429, $status);
+                self::assertLessThan(5, $try, 'The page tries again each second.');
+                sleep(1);
+            }
+        }
+        $this->asTeacher();
+        self::assertCount(28, $this->ask('GET', '/api/staff/lessons/'.$lesson->text('id'))->list('doorway'));
+    }
+
+    public function test_who_floods_the_places_of_a_name_takes_only_their_own(): void
+    {
+        $this->ask('PATCH', "/api/staff/classes/{$this->classId}/door", ['mode' => 'checked'])->is(200);
+        $this->asNobody();
+        $this->ask('POST', '/api/student/join', ['doorWord' => $this->doorWord, 'name' => 'Student A'], ['X-Forwarded-For' => '203.0.113.7'])->is(200);
+        $own = (string) $this->client->getCookieJar()->get(StudentDeviceStore::COOKIE)?->getValue();
+        foreach ([1, 1, 1, 1, 2, 2, 2, 3, 3, 4, 4, 5, 5] as $network) {
+            $this->forgetLimits();
+            $this->asNobody();
+            $this->ask('POST', '/api/student/join', ['doorWord' => $this->doorWord, 'name' => 'Student A'], ['X-Forwarded-For' => "198.51.100.{$network}"])->is(200);
+        }
+        $this->asStudent($own);
+        self::assertSame('waiting', $this->ask('GET', '/api/student/door')->text('state'));
+        $this->asTeacher();
+        self::assertCount(8, $this->ask('GET', '/api/staff/lessons/'.$this->lesson->text('id'))->list('doorway'));
+    }
+
+    public function test_the_teacher_turns_away_everybody_unknown_with_one_press_and_may_let_them_wait_again(): void
+    {
+        $this->asNobody();
+        $this->knock('Stranger', true)->is(200);
+        $stranger = (string) $this->client->getCookieJar()->get(StudentDeviceStore::COOKIE)?->getValue();
+        $this->asTeacher();
+        $this->ask('DELETE', "/api/staff/classes/{$this->classId}/doorway/strangers")->is(204);
+        $lesson = $this->ask('GET', '/api/staff/lessons/'.$this->lesson->text('id'));
+        self::assertSame([[], true], [$lesson->list('doorway'), $lesson->at('shut')]);
+        $this->asStudent($stranger);
+        self::assertSame('notNow', $this->ask('GET', '/api/student/door')->text('state'));
+        $this->asNobody();
+        self::assertSame('name', $this->knock('Another Stranger', true)->is(422)->text('errors.0.field'));
+        $this->asNobody();
+        $this->knock('Student A')->is(200);
+        $this->asTeacher();
+        $this->ask('POST', "/api/staff/classes/{$this->classId}/doorway/strangers")->is(204);
+        $this->asNobody();
+        self::assertSame('waiting', $this->knock('Another Stranger', true)->is(200)->text('state'));
+    }
+
+    public function test_names_made_to_look_like_another_are_flagged_and_names_of_the_world_are_not(): void
+    {
+        foreach (['Аda Lund', 'Stυdent A', "Ada\u{3164} Lund", 'Sοphie'] as $odd) {
+            self::assertTrue(LooksLike::another($odd), $odd);
+        }
+        foreach (['Ada Lund', 'Sóley Arnardóttir', 'Zofia Wójcik', '山田太郎', 'Юлия Иванова', 'أحمد', 'Nguyễn Thị Hoa', "O'Brien", '김민준', 'Ανδρέας', '山田 Hanako', 'Anne-Marie 2'] as $name) {
+            self::assertFalse(LooksLike::another($name), $name);
+        }
     }
 }

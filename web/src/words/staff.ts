@@ -321,6 +321,11 @@ export const staff = {
       passOnly: 'Only slips open the door',
     },
     notNow: 'Not now',
+    odd: 'This name mixes alphabets. It may look like another name and not be it.',
+    shutOut: (n: number) =>
+      n === 1 ? 'Turn away who is not on the list' : `Turn away all ${n} who are not on the list`,
+    shut: 'Nobody who is not on the list can wait at the door today.',
+    letWait: 'Let them wait again',
     reallyIs: 'This is really',
     whoReally: (name: string) => `Who came in as ${name}?`,
     hereThough: (names: string, n: number) => `${names} ${n === 1 ? 'is' : 'are'} here, though marked absent.`,

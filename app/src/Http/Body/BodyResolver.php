@@ -28,7 +28,7 @@ final readonly class BodyResolver implements ValueResolverInterface
     /**
      * @return iterable<object>
      *
-     * @throws Problem                   413 too long, 415 not JSON, 400 not readable, 422 a field of the wrong shape
+     * @throws Problem                   413 too long, 415 not JSON, 400 not readable, 422 too many fields or one of the wrong shape
      * @throws ValidationFailedException a field that says what cannot be
      */
     public function resolve(Request $request, ArgumentMetadata $argument): iterable
@@ -56,7 +56,9 @@ final readonly class BodyResolver implements ValueResolverInterface
             throw new Problem(415, new Message('http.not_json'));
         }
         try {
-            return json_decode($text, true, self::DEPTH, \JSON_THROW_ON_ERROR | \JSON_BIGINT_AS_STRING);
+            return Json::decode($text, self::DEPTH);
+        } catch (TooManyFields) {
+            throw new Problem(422, new Message('http.too_many_fields'));
         } catch (\JsonException) {
             throw new Problem(400, new Message('http.unreadable'));
         }

@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace FreshHuddle\App\Materials\Cupboard;
 
+use FreshHuddle\App\Http\Body\Json;
 use FreshHuddle\App\Http\Body\Shape;
+use FreshHuddle\App\Http\Body\TooManyFields;
 use FreshHuddle\App\Http\Problem;
 use FreshHuddle\App\Materials\Exception\MaterialsRefused;
 use FreshHuddle\Core\Materials\Exception\UnusableOriginal;
@@ -59,7 +61,11 @@ final readonly class OriginalFile
 
     private function fromJson(string $text): SaveOriginal
     {
-        $data = json_decode($text, true, 32);
+        try {
+            $data = Json::decode($text, 32);
+        } catch (\JsonException|TooManyFields) {
+            $data = null;
+        }
         if (!\is_array($data) || self::FORMAT !== ($data['format'] ?? null) || 1 !== ($data['version'] ?? null)) {
             throw MaterialsRefused::unusable('materials.file_of_another_kind', 'text');
         }

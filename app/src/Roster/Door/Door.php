@@ -56,9 +56,9 @@ final readonly class Door
         if ([] !== $found && DoorMode::PassOnly === $class['mode'] && !$this->isIn($token, $found[0])) {
             $taken = RosterRefused::unusable('roster.door.pass_only', 'name');
         } elseif ([] !== $found && DoorMode::Checked === $class['mode'] && !$this->isIn($token, $found[0])) {
-            $this->limits->wait($class['id'], $address);
+            $this->limits->claim($class['id'], $address, $token, \count($names));
 
-            return $this->doorway->wait($class['id'], $names[$found[0]][0], $token, $found[0]);
+            return $this->doorway->wait($class['id'], $names[$found[0]][0], $token, $found[0], $address);
         } elseif ([] !== $found) {
             $this->limits->claim($class['id'], $address, $token, \count($names));
             try {
@@ -68,9 +68,13 @@ final readonly class Door
             }
         }
         if ($request->wait && null !== $request->name) {
-            $this->limits->wait($class['id'], $address);
+            if ([] === $found) {
+                $this->limits->wait($class['id'], $address);
+            } elseif (DoorMode::PassOnly === $class['mode']) {
+                $this->limits->claim($class['id'], $address, $token, \count($names));
+            }
 
-            return $this->doorway->wait($class['id'], $request->name, $token, $found[0] ?? null);
+            return $this->doorway->wait($class['id'], $request->name, $token, $found[0] ?? null, $address);
         }
         throw $taken ?? $this->limits->wrongName($class['id'], $address, RosterRefused::missing('roster.door.not_on_list', 'name'));
     }
@@ -89,18 +93,14 @@ final readonly class Door
     private function joinByPass(string $pass, string $token, string $address): string
     {
         $student = $this->passes->holder($pass) ?? $this->limits->wrongPass($address);
-        if (DoorMode::Checked === $student->class->door && !$this->isIn($token, $student->id)) {
-            $this->limits->wait($student->class->id, $address);
-
-            return $this->doorway->wait($student->class->id, $student->name, $token, $student->id);
-        }
         $this->limits->claim($student->class->id, $address, $token, \count($this->reader->names($student->class->id)));
+        if (DoorMode::Checked === $student->class->door && !$this->isIn($token, $student->id)) {
+            return $this->doorway->wait($student->class->id, $student->name, $token, $student->id, $address);
+        }
         try {
             $token = $this->devices->claim($token, $student->id);
         } catch (NameTaken) {
-            $this->limits->wait($student->class->id, $address);
-
-            return $this->doorway->wait($student->class->id, $student->name, $token, $student->id);
+            return $this->doorway->wait($student->class->id, $student->name, $token, $student->id, $address);
         }
         $this->passes->used($student);
 

@@ -75,7 +75,7 @@ final readonly class DoorLimits
     }
 
     /**
-     * Somebody is about to wait in the doorway.
+     * Somebody who is not on the list is about to wait in the doorway.
      *
      * @throws RosterRefused after too many from one address
      */
@@ -87,7 +87,7 @@ final readonly class DoorLimits
     }
 
     /**
-     * A name is about to be taken.
+     * A name of the list is about to be taken, or waited for.
      *
      * @param int    $size   how many are in the class
      * @param string $device its cookie; '' for none

@@ -142,6 +142,26 @@ final readonly class DoorkeeperController
         }
     }
 
+    /** Nobody who is not on the list waits any more, for the rest of the day or until it is said otherwise. */
+    #[Route('/classes/{id}/doorway/strangers', methods: ['DELETE'])]
+    #[ForAssistants]
+    public function shutOut(#[CurrentUser] Teacher $teacher, string $id): void
+    {
+        $class = $this->classAccess->schoolClass($teacher, $id);
+        $this->doorway->shutOut($class);
+        $this->events->dispatch(new Arrivals($class->id));
+    }
+
+    /** Who is not on the list may wait again. */
+    #[Route('/classes/{id}/doorway/strangers', methods: ['POST'])]
+    #[ForAssistants]
+    public function letStrangersWait(#[CurrentUser] Teacher $teacher, string $id): void
+    {
+        $class = $this->classAccess->schoolClass($teacher, $id);
+        $this->doorway->letStrangersWait($class);
+        $this->events->dispatch(new Arrivals($class->id));
+    }
+
     /** Who is not on the list takes part as a guest. */
     #[Route('/classes/{id}/doorway/{guest}/guest', methods: ['POST'])]
     #[ForAssistants]

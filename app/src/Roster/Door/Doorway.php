@@ -23,24 +23,31 @@ use Symfony\Component\Uid\Uuid;
  */
 final readonly class Doorway implements Forgets
 {
-    private const MOST_WAITING = 60;
+    /** So many who are not on the list. Those who are take no place of theirs. */
+    private const MOST_STRANGERS = 60;
+    /** So many devices may wait to be one student, */
+    private const MOST_PER_STUDENT = 8;
+    /** and so many of one network. */
+    private const MOST_PER_NETWORK = 2;
     private const OLD = '-16 hours';
+    private const SHUT = '+16 hours';
 
     public function __construct(private EntityManagerInterface $em, private StudentDeviceStore $devices, private Roster $roster, private ClockInterface $clock)
     {
     }
 
     /**
-     * @param string      $token the device's cookie; '' for none
-     * @param string|null $meant who that would be on the list, where it is clear
+     * @param string      $token   the device's cookie; '' for none
+     * @param string|null $meant   who that would be on the list, where it is clear: there is always a place for them
+     * @param string      $address where they come from (ClientAddress)
      *
      * @return string the device's cookie from now on
      *
-     * @throws RosterRefused if too many wait already
+     * @throws RosterRefused if too many wait already who are not on the list, or the teacher has shut them out
      */
-    public function wait(string $classId, string $typed, string $token, ?string $meant): string
+    public function wait(string $classId, string $typed, string $token, ?string $meant, string $address): string
     {
-        return $this->em->wrapInTransaction(function () use ($classId, $typed, $token, $meant): string {
+        return $this->em->wrapInTransaction(function () use ($classId, $typed, $token, $meant, $address): string {
             $class = $this->em->find(SchoolClass::class, $classId) ?? throw RosterRefused::missing();
             $this->em->lock($class, LockMode::PESSIMISTIC_WRITE); // found and locked in one, an entity that is here already would be read anew
             $before = '' === $token ? null : $this->guest($token);
@@ -48,16 +55,66 @@ final readonly class Doorway implements Forgets
                 $this->em->remove($before);
                 $this->em->flush();
             }
-            if ($this->em->getRepository(DoorwayGuest::class)->count(['class' => $class, 'refused' => false]) >= self::MOST_WAITING) {
-                throw RosterRefused::tooMuch('roster.door.too_many_waiting', 'name');
-            }
+            $network = substr(hash('sha256', $class->id.'|'.$address), 0, 16);
+            null === $meant ? $this->mayWait($class) : $this->makePlace($class, $meant, $network);
             // Who is in as somebody stays in as that while they wait to be somebody else.
             $waits = '' !== $token && null !== $this->devices->student($token) ? $token : bin2hex(random_bytes(32));
-            $this->em->persist(new DoorwayGuest(Uuid::v7()->toRfc4122(), $class, trim($typed), hash('sha256', $waits), $meant, $this->clock->now()));
+            $this->em->persist(new DoorwayGuest(Uuid::v7()->toRfc4122(), $class, trim($typed), hash('sha256', $waits), $meant, $this->clock->now(), $network));
             $this->em->flush();
 
             return $waits;
         });
+    }
+
+    /**
+     * @throws RosterRefused if nobody who is not on the list can wait any more
+     */
+    private function mayWait(SchoolClass $class): void
+    {
+        if ($class->strangersOut($this->clock->now())) {
+            throw RosterRefused::unusable('roster.door.list_only', 'name');
+        }
+        if ($this->em->getRepository(DoorwayGuest::class)->count(['class' => $class, 'refused' => false, 'meant' => null]) >= self::MOST_STRANGERS) {
+            throw RosterRefused::tooMuch('roster.door.too_many_waiting', 'name');
+        }
+    }
+
+    /**
+     * Somebody of the list comes: where others have filled the places of that name, one of them goes. Of the same network
+     * the one who waits longest; else of the network that has most of the places.
+     */
+    private function makePlace(SchoolClass $class, string $meant, string $network): void
+    {
+        $waiting = array_values($this->em->getRepository(DoorwayGuest::class)->findBy(['class' => $class, 'meant' => $meant, 'refused' => false], ['id' => 'ASC']));
+        $here = array_values(array_filter($waiting, static fn (DoorwayGuest $guest): bool => $guest->network === $network));
+        if (\count($here) >= self::MOST_PER_NETWORK) {
+            $this->em->remove($here[0]);
+        } elseif (\count($waiting) >= self::MOST_PER_STUDENT) {
+            $places = array_count_values(array_map(static fn (DoorwayGuest $guest): string => $guest->network, $waiting));
+            usort($waiting, static fn (DoorwayGuest $a, DoorwayGuest $b): int => [$places[$b->network], $a->id] <=> [$places[$a->network], $b->id]);
+            $this->em->remove($waiting[0]);
+        }
+    }
+
+    /**
+     * Everybody who waits and is not on the list is turned away, and nobody more of them can wait until it is said otherwise,
+     * or for the rest of the day.
+     */
+    public function shutOut(SchoolClass $class): void
+    {
+        $this->em->wrapInTransaction(function () use ($class): void {
+            $this->em->lock($class, LockMode::PESSIMISTIC_WRITE);
+            $class->strangersOutUntil = $this->clock->now()->modify(self::SHUT);
+            foreach ($this->em->getRepository(DoorwayGuest::class)->findBy(['class' => $class, 'refused' => false, 'meant' => null]) as $guest) {
+                $guest->refused = true;
+            }
+        });
+    }
+
+    public function letStrangersWait(SchoolClass $class): void
+    {
+        $class->strangersOutUntil = null;
+        $this->em->flush();
     }
 
     public function state(string $token): DoorState
@@ -84,7 +141,7 @@ final readonly class Doorway implements Forgets
     public function of(string $classId): array
     {
         return array_map(
-            fn (DoorwayGuest $guest): DoorwayView => new DoorwayView($guest->id, $guest->typed, $guest->meant, null !== $guest->meant && $this->devices->isTaken($guest->meant)),
+            fn (DoorwayGuest $guest): DoorwayView => new DoorwayView($guest->id, $guest->typed, $guest->meant, null !== $guest->meant && $this->devices->isTaken($guest->meant), LooksLike::another($guest->typed)),
             array_values($this->em->getRepository(DoorwayGuest::class)->findBy(['class' => $classId, 'refused' => false], ['id' => 'ASC'])),
         );
     }

@@ -32,6 +32,9 @@ class DoorwayGuest
         public readonly ?string $meant,
         #[ORM\Column(type: 'datetimetz_immutable')]
         public readonly \DateTimeImmutable $cameAt,
+        /** Tells the networks people wait from apart, and says nothing of them. */
+        #[ORM\Column(length: 16, options: ['fixed' => true])]
+        public readonly string $network,
     ) {
     }
 }

@@ -187,7 +187,7 @@ function SidePanel({
       className="order-first flex w-full shrink-0 flex-col border-ink bg-sheet p-5 max-lg:border-b-2 lg:order-none lg:w-80 lg:overflow-y-auto lg:border-l-2"
     >
       <FailedWork lesson={lesson} />
-      <Doorway guests={lesson.doorway} students={lesson.students} door={door} />
+      <Doorway guests={lesson.doorway} shut={lesson.shut} students={lesson.students} door={door} />
       <HereAfterAll students={lesson.students} onHere={onHere} />
       {lesson.endedAt !== null && <OverPanel lesson={lesson} endedAt={lesson.endedAt} />}
       {lesson.endedAt !== null && <div className="mt-4">{log}</div>}

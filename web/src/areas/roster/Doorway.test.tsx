@@ -8,15 +8,30 @@ const students = [
   { id: 'zofia', name: 'Zofia Wójcik' },
 ];
 
-function open(guests: { id: string; typed: string; student: string | null; taken: boolean }[]) {
+function open(
+  waiting: { id: string; typed: string; student: string | null; taken: boolean; odd?: boolean }[],
+  shut = false,
+) {
+  const guests = waiting.map((guest) => ({ odd: false, ...guest }));
   const letIn = vi.fn();
   const notNow = vi.fn();
   const asGuest = vi.fn();
   const letAllIn = vi.fn();
+  const shutOut = vi.fn();
+  const letWait = vi.fn();
   const press = (mutate: () => void) => ({ mutate, isPending: false });
-  const door = { letIn: press(letIn), notNow: press(notNow), asGuest: press(asGuest), letAllIn: press(letAllIn) };
-  render(<Doorway guests={guests} students={students} door={door as unknown as ReturnType<typeof useDoor>} />);
-  return { letIn, notNow, asGuest, letAllIn };
+  const door = {
+    shutOut: press(shutOut),
+    letWait: press(letWait),
+    letIn: press(letIn),
+    notNow: press(notNow),
+    asGuest: press(asGuest),
+    letAllIn: press(letAllIn),
+  };
+  render(
+    <Doorway guests={guests} shut={shut} students={students} door={door as unknown as ReturnType<typeof useDoor>} />,
+  );
+  return { letIn, notNow, asGuest, letAllIn, shutOut, letWait };
 }
 
 describe('the doorway', () => {
@@ -55,5 +70,26 @@ describe('the doorway', () => {
     expect(letAllIn).toHaveBeenCalledOnce();
     fireEvent.click(screen.getByRole('button', { name: 'Let in as a guest of this lesson' }));
     expect(asGuest).toHaveBeenCalledWith('g3');
+  });
+
+  it('turns away with one press whoever is not on the list, and lets them wait again', () => {
+    const strangers = [
+      { id: 'g1', typed: 'Xx', student: null, taken: false },
+      { id: 'g2', typed: 'Yy', student: null, taken: false },
+    ];
+    const { shutOut } = open(strangers);
+    fireEvent.click(screen.getByRole('button', { name: 'Turn away all 2 who are not on the list' }));
+    expect(shutOut).toHaveBeenCalledOnce();
+  });
+
+  it('says that strangers are shut out, though nobody waits', () => {
+    const { letWait } = open([], true);
+    fireEvent.click(screen.getByRole('button', { name: 'Let them wait again' }));
+    expect(letWait).toHaveBeenCalledOnce();
+  });
+
+  it('says that a name may look like another and not be it', () => {
+    open([{ id: 'g1', typed: 'Аda Lund', student: null, taken: false, odd: true }]);
+    expect(screen.getByText(/mixes alphabets/)).toBeInTheDocument();
   });
 });

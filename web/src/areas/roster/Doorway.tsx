@@ -17,6 +17,7 @@ function Guest({ guest, students, door }: { guest: Schema['DoorwayView']; studen
   return (
     <li className="border-t border-line py-2">
       <p className="font-semibold wrap-anywhere">{words.door.typed(guest.typed)}</p>
+      {guest.odd && <p className="text-sm">{words.door.odd}</p>}
       {guest.taken && <p className="text-sm text-soft">{words.door.doubly}</p>}
       <div className="mt-1 flex items-center gap-2">
         <span className="shrink-0 text-sm">{words.door.thisIs}</span>
@@ -48,12 +49,24 @@ export function Doorway({
   guests,
   students,
   door,
+  shut,
 }: {
   guests: Schema['DoorwayView'][];
+  /** Nobody who is not on the list can wait. */
+  shut: boolean;
   students: Named[];
   door: Door;
 }) {
-  if (guests.length === 0) return null;
+  const shutLine = shut && (
+    <p className="mb-3 flex flex-wrap items-center gap-x-3 gap-y-1 text-sm">
+      {words.door.shut}
+      <Button look="quiet" busy={door.letWait.isPending} onClick={() => door.letWait.mutate()}>
+        {words.door.letWait}
+      </Button>
+    </p>
+  );
+  if (guests.length === 0) return shutLine || null;
+  const strangers = guests.filter((guest) => guest.student === null).length;
   const clear = guests.filter((guest) => guest.student !== null && !guest.taken);
   return (
     <section aria-label={words.door.waiting(guests.length)} className="mb-4 border-2 border-ink bg-wash p-3">
@@ -63,6 +76,12 @@ export function Doorway({
       {clear.length > 1 && (
         <Button className="mt-2" busy={door.letAllIn.isPending} onClick={() => door.letAllIn.mutate()}>
           {words.door.letAllIn(clear.length)}
+        </Button>
+      )}
+      {shutLine}
+      {strangers > 0 && !shut && (
+        <Button look="quiet" className="mt-2" busy={door.shutOut.isPending} onClick={() => door.shutOut.mutate()}>
+          {words.door.shutOut(strangers)}
         </Button>
       )}
       <ul className="mt-1 max-h-80 overflow-y-auto">

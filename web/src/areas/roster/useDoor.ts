@@ -53,5 +53,13 @@ export function useDoor(classId: string, onDone: () => unknown) {
     mutationFn: (id: string) => take(api.POST('/api/staff/classes/{id}/doorway/{guest}/guest', guest(id))),
     ...settle,
   });
-  return { letAllIn, asGuest, names, renew, freeAll, free, correct, letIn, notNow };
+  const shutOut = useMutation({
+    mutationFn: () => take(api.DELETE('/api/staff/classes/{id}/doorway/strangers', path)),
+    ...settle,
+  });
+  const letWait = useMutation({
+    mutationFn: () => take(api.POST('/api/staff/classes/{id}/doorway/strangers', path)),
+    ...settle,
+  });
+  return { shutOut, letWait, letAllIn, asGuest, names, renew, freeAll, free, correct, letIn, notNow };
 }

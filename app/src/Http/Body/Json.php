@@ -1,0 +1,61 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FreshHuddle\App\Http\Body;
+
+/**
+ * JSON of strangers, decoded only when that costs no more than its size: keys that collide in PHP's tables make an object
+ * of n keys cost n² steps, so how many an object may have is counted before there is one.
+ */
+final readonly class Json
+{
+    /** No object we take has more fields. */
+    public const MOST_FIELDS = 64;
+    /** Braces and colons of the longest original. */
+    private const MOST_MARKS = 200_000;
+
+    /**
+     * @param int<1, max> $depth
+     *
+     * @throws \JsonException if it is not JSON, or nested deeper
+     * @throws TooManyFields  if one object has more than MOST_FIELDS fields
+     */
+    public static function decode(string $text, int $depth): mixed
+    {
+        if (self::fields($text) > self::MOST_FIELDS) {
+            throw new TooManyFields();
+        }
+
+        return json_decode($text, true, $depth, \JSON_THROW_ON_ERROR | \JSON_BIGINT_AS_STRING);
+    }
+
+    /**
+     * The most fields any one object has; a field said twice counts twice. Linear in the text, whether it is JSON or not.
+     *
+     * @return int<0, max>
+     */
+    private static function fields(string $text): int
+    {
+        $marks = preg_replace(['~"(?:[^"\\\\]++|\\\\.)*+"~s', '~[^{}:]++~'], '', $text);
+        if (null === $marks || \strlen($marks) > self::MOST_MARKS) {
+            return self::MOST_FIELDS + 1; // nothing a program would write
+        }
+        $most = 0;
+        $open = [];
+        foreach (preg_split('~(:++|[{}])~', $marks, -1, \PREG_SPLIT_DELIM_CAPTURE | \PREG_SPLIT_NO_EMPTY) ?: [] as $mark) {
+            if ('{' === $mark) {
+                $open[] = 0;
+            } elseif ('}' === $mark) {
+                array_pop($open);
+            } else {
+                $most = max($most, $open[] = (array_pop($open) ?? 0) + \strlen($mark));
+            }
+            if ($most > self::MOST_FIELDS || \count($open) > 1_000) {
+                return self::MOST_FIELDS + 1;
+            }
+        }
+
+        return $most;
+    }
+}
