@@ -95,3 +95,19 @@ ALTER TABLE slot_save ADD digest VARCHAR(16) NOT NULL;
 DELETE FROM doorway_guest;
 ALTER TABLE doorway_guest ADD network CHAR(16) NOT NULL;
 ALTER TABLE school_class ADD strangers_out_until TIMESTAMP(0) WITH TIME ZONE DEFAULT NULL;
+CREATE TABLE original_media (
+    original_id UUID NOT NULL,
+    media_id UUID NOT NULL,
+    PRIMARY KEY (original_id, media_id)
+);
+CREATE TABLE sheet_media (
+    copy_id UUID NOT NULL,
+    media_id UUID NOT NULL,
+    PRIMARY KEY (copy_id, media_id)
+);
+ALTER TABLE original_media ADD CONSTRAINT FK_original_media_original FOREIGN KEY (original_id) REFERENCES original (id) ON DELETE CASCADE NOT DEFERRABLE;
+ALTER TABLE original_media ADD CONSTRAINT FK_original_media_media FOREIGN KEY (media_id) REFERENCES media (id) ON DELETE CASCADE NOT DEFERRABLE;
+ALTER TABLE sheet_media ADD CONSTRAINT FK_sheet_media_copy FOREIGN KEY (copy_id) REFERENCES work_copy (id) ON DELETE CASCADE NOT DEFERRABLE;
+ALTER TABLE sheet_media ADD CONSTRAINT FK_sheet_media_media FOREIGN KEY (media_id) REFERENCES media (id) ON DELETE CASCADE NOT DEFERRABLE;
+INSERT INTO original_media SELECT DISTINCT o.id, m.id FROM original o CROSS JOIN LATERAL jsonb_path_query(o.pages, '$.**.media') AS found (id) JOIN media m ON m.id::text = found.id #>> '{}';
+INSERT INTO sheet_media SELECT DISTINCT w.id, m.id FROM work_copy w CROSS JOIN LATERAL jsonb_path_query(w.pages, '$.**.media') AS found (id) JOIN media m ON m.id::text = found.id #>> '{}';

@@ -43,7 +43,8 @@ final readonly class Json
         }
         $most = 0;
         $open = [];
-        foreach (preg_split('~(:++|[{}])~', $marks, -1, \PREG_SPLIT_DELIM_CAPTURE | \PREG_SPLIT_NO_EMPTY) ?: [] as $mark) {
+        $split = preg_split('~(:++|[{}])~', $marks, -1, \PREG_SPLIT_DELIM_CAPTURE | \PREG_SPLIT_NO_EMPTY);
+        foreach (false === $split ? [] : $split as $mark) {
             if ('{' === $mark) {
                 $open[] = 0;
             } elseif ('}' === $mark) {

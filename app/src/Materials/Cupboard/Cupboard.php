@@ -12,6 +12,7 @@ use FreshHuddle\App\Lesson\Round;
 use FreshHuddle\App\Materials\Exception\MaterialsRefused;
 use FreshHuddle\App\Materials\HandOut\HandOut;
 use FreshHuddle\App\Materials\Media\MediaReader;
+use FreshHuddle\App\Materials\Media\MediaUses;
 use FreshHuddle\App\Stream\Audience;
 use FreshHuddle\App\Stream\Stream;
 use FreshHuddle\App\Words\Words;
@@ -25,7 +26,7 @@ use Symfony\Component\Uid\Uuid;
  */
 final readonly class Cupboard
 {
-    public function __construct(private EntityManagerInterface $em, private Pages $pages, private Change $change, private Clock $clock, private Stream $stream, private Words $words, private Markdown $markdown, private MediaReader $media)
+    public function __construct(private EntityManagerInterface $em, private Pages $pages, private Change $change, private Clock $clock, private Stream $stream, private Words $words, private Markdown $markdown, private MediaReader $media, private MediaUses $uses)
     {
     }
 
@@ -49,8 +50,11 @@ final readonly class Cupboard
             1,
             $this->clock->ms(),
         );
-        $this->em->persist($master);
-        $this->em->flush();
+        $this->change->of(function () use ($master, $original): void {
+            $this->em->persist($master);
+            $this->em->flush();
+            $this->uses->ofOriginal($master->id, $original->media());
+        });
 
         return $master;
     }
@@ -75,6 +79,7 @@ final readonly class Cupboard
             ++$master->version;
             $master->changedAt = $this->clock->ms();
             $this->em->flush();
+            $this->uses->ofOriginal($master->id, $original->media());
         });
         $this->tell($master);
 
@@ -84,8 +89,11 @@ final readonly class Cupboard
     public function copy(Teacher $teacher, Master $master, string $title): Master
     {
         $copy = new Master(Uuid::v7()->toRfc4122(), $teacher, mb_substr($title, 0, 120), $master->subject, $master->year, $master->about, $master->pages, $master->variants, 1, $this->clock->ms());
-        $this->em->persist($copy);
-        $this->em->flush();
+        $this->change->of(function () use ($copy): void {
+            $this->em->persist($copy);
+            $this->em->flush();
+            $this->uses->ofOriginal($copy->id, $this->original($copy)->media());
+        });
 
         return $copy;
     }

@@ -6,6 +6,7 @@ namespace FreshHuddle\App\Materials\HandOut;
 
 use Doctrine\DBAL\Connection;
 use FreshHuddle\App\Database\Row;
+use FreshHuddle\App\Materials\Media\MediaUses;
 use FreshHuddle\Core\Materials\CopyDue;
 use Symfony\Component\Uid\Uuid;
 
@@ -15,7 +16,7 @@ use Symfony\Component\Uid\Uuid;
  */
 final readonly class CopyStore
 {
-    public function __construct(private Connection $db)
+    public function __construct(private Connection $db, private MediaUses $uses)
     {
     }
 
@@ -55,6 +56,7 @@ final readonly class CopyStore
                     $brought += $same ? 0 : 1;
                 }
             }
+            $this->uses->ofCopies($roundId, $originalId);
         });
 
         return [$made, $brought, $kept];

@@ -32,15 +32,15 @@ final readonly class MediaReader
         }
         /** @var list<string> $open */
         $open = $this->db->fetchFirstColumn(
-            "WITH mine AS (SELECT id FROM school_class WHERE teacher_id = :teacher AND removed_at IS NULL
+            'WITH mine AS (SELECT id FROM school_class WHERE teacher_id = :teacher AND removed_at IS NULL
                            UNION SELECT c.id FROM class_staff s JOIN school_class c ON c.id = s.class_id WHERE s.teacher_id = :teacher AND c.removed_at IS NULL),
                   rounds AS (SELECT r.id FROM round r JOIN lesson l ON l.id = r.lesson_id WHERE l.class_id IN (SELECT id FROM mine) AND l.removed_at IS NULL)
              SELECT m.id FROM media m WHERE m.id IN (:ids) AND (
                 m.teacher_id = :teacher
-                OR EXISTS (SELECT 1 FROM original o WHERE o.teacher_id = :teacher AND o.pages::text LIKE '%' || m.id || '%')
-                OR EXISTS (SELECT 1 FROM hand_out h JOIN original o ON o.id = h.original_id WHERE h.round_id IN (SELECT id FROM rounds) AND o.pages::text LIKE '%' || m.id || '%')
-                OR EXISTS (SELECT 1 FROM work_copy w WHERE w.round_id IN (SELECT id FROM rounds) AND w.pages::text LIKE '%' || m.id || '%')
-                OR EXISTS (SELECT 1 FROM copy_media i JOIN work_copy w ON w.id = i.copy_id WHERE i.media_id = m.id AND w.round_id IN (SELECT id FROM rounds)))",
+                OR EXISTS (SELECT 1 FROM original_media u JOIN original o ON o.id = u.original_id WHERE u.media_id = m.id AND o.teacher_id = :teacher)
+                OR EXISTS (SELECT 1 FROM original_media u JOIN hand_out h ON h.original_id = u.original_id WHERE u.media_id = m.id AND h.round_id IN (SELECT id FROM rounds))
+                OR EXISTS (SELECT 1 FROM sheet_media u JOIN work_copy w ON w.id = u.copy_id WHERE u.media_id = m.id AND w.round_id IN (SELECT id FROM rounds))
+                OR EXISTS (SELECT 1 FROM copy_media i JOIN work_copy w ON w.id = i.copy_id WHERE i.media_id = m.id AND w.round_id IN (SELECT id FROM rounds)))',
             ['teacher' => $teacherId, 'ids' => $ids],
             ['ids' => ArrayParameterType::STRING],
         );
@@ -57,8 +57,6 @@ final readonly class MediaReader
     }
 
     /**
-     * One pass over all documents, whatever there is of media.
-     *
      * @param int $before milliseconds since 1970
      *
      * @return array<string, list<string>> ids by digest: put in before then, and now in no original and no copy
@@ -67,9 +65,8 @@ final readonly class MediaReader
     {
         $found = [];
         foreach (Row::all($this->db->fetchAllAssociative(
-            "WITH used AS (SELECT DISTINCT jsonb_path_query(d.pages, '$.**.media') #>> '{}' AS id FROM (SELECT pages FROM original UNION ALL SELECT pages FROM work_copy) d)
-             SELECT m.id, m.digest FROM media m WHERE m.made_at < ? AND NOT EXISTS (SELECT 1 FROM used u WHERE u.id = m.id::text)
-                AND NOT EXISTS (SELECT 1 FROM copy_media i WHERE i.media_id = m.id) ORDER BY m.made_at LIMIT ?",
+            'SELECT m.id, m.digest FROM media m WHERE m.made_at < ? AND NOT EXISTS (SELECT 1 FROM original_media u WHERE u.media_id = m.id)
+                AND NOT EXISTS (SELECT 1 FROM sheet_media u WHERE u.media_id = m.id) AND NOT EXISTS (SELECT 1 FROM copy_media i WHERE i.media_id = m.id) ORDER BY m.made_at LIMIT ?',
             [$before, $most],
         )) as $row) {
             $found[$row->text('digest')][] = $row->text('id');
@@ -90,9 +87,9 @@ final readonly class MediaReader
         }
         /** @var list<string> $in */
         $in = $this->db->fetchFirstColumn(
-            "SELECT m.id FROM media m WHERE m.id IN (:ids) AND (
+            'SELECT m.id FROM media m WHERE m.id IN (:ids) AND (
                 EXISTS (SELECT 1 FROM copy_media i WHERE i.media_id = m.id AND i.copy_id = :copy)
-                OR EXISTS (SELECT 1 FROM work_copy w WHERE w.id = :copy AND w.pages::text LIKE '%' || m.id || '%'))",
+                OR EXISTS (SELECT 1 FROM sheet_media u WHERE u.media_id = m.id AND u.copy_id = :copy))',
             ['copy' => $copyId, 'ids' => $ids],
             ['ids' => ArrayParameterType::STRING],
         );

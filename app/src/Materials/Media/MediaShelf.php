@@ -25,6 +25,8 @@ final readonly class MediaShelf implements Forgets
     /** What stands nowhere is kept so long all the same: somebody may be about to put it in, or think again. Seconds. */
     private const UNUSED = 7 * 86_400;
     private const MOST_AT_ONCE = 500;
+    /** A file that has not become whole by then never will. Seconds. */
+    private const PART = 3_600;
 
     /** Pictures of the students' own in one copy. */
     private const MOST_IN_A_COPY = 200;
@@ -95,6 +97,11 @@ final readonly class MediaShelf implements Forgets
      */
     public function forgetOld(): void
     {
+        try {
+            $this->store->dropParts(intdiv($this->clock->ms(), 1_000) - self::PART);
+        } catch (FileAway) {
+            // Within the hour it is tried again.
+        }
         $before = $this->clock->ms() - 1_000 * self::UNUSED;
         foreach ($this->reader->unused($before, self::MOST_AT_ONCE) as $digest => $ids) {
             $this->em->wrapInTransaction(function () use ($ids, $digest): void {

@@ -54,6 +54,42 @@ final class FileStoreTest extends TestCase
         $this->isAway(static fn (): string => $store->get($key));
     }
 
+    /** A disk that takes no more than 8 kB of a file; what is written beyond is refused by the system. */
+    public function test_a_full_disk_destroys_nothing_that_is_there_and_leaves_no_parts(): void
+    {
+        $folder = sys_get_temp_dir().'/fh-full-'.bin2hex(random_bytes(6));
+        $store = FileStoreFactory::from("disk:{$folder}");
+        $there = random_bytes(200_000);
+        $key = hash('sha256', $there);
+        $store->put($key, $there);
+        $put = static fn (string $key): string => (string) shell_exec('trap "" XFSZ; ulimit -f 8; '.escapeshellarg(\PHP_BINARY).' -d display_errors=0 -r '.escapeshellarg(
+            'require '.var_export(\dirname(__DIR__, 4).'/vendor/autoload.php', true).'; try { '.FileStoreFactory::class.'::from('.var_export("disk:{$folder}", true).')->put('.var_export($key, true).', random_bytes(200000)); echo "kept"; } catch ('.FileAway::class.') { echo "away"; }',
+        ).' 2>&1');
+        self::assertSame('kept', $put($key), 'What is there already needs no room.');
+        self::assertSame('away', $put(str_repeat('ab', 32)));
+        self::assertSame($there, $store->get($key));
+        self::assertSame([], glob($folder.'/parts/*'));
+        self::assertSame([], glob($folder.'/ab/*'));
+    }
+
+    #[DataProvider('stores')]
+    public function test_what_never_became_whole_goes(string $dsn): void
+    {
+        $store = FileStoreFactory::from($dsn);
+        $store->dropParts(time() + 60);
+        if (str_starts_with($dsn, 'disk:')) {
+            $parts = substr($dsn, 5).'/parts';
+            is_dir($parts) || mkdir($parts, recursive: true);
+            file_put_contents($parts.'/old', 'x');
+            touch($parts.'/old', time() - 7_200);
+            file_put_contents($parts.'/new', 'x');
+            $store->dropParts(time() - 3_600);
+            self::assertSame([$parts.'/new'], glob($parts.'/*'));
+            unlink($parts.'/new');
+        }
+        $this->addToAssertionCount(1);
+    }
+
     #[DataProvider('stores')]
     public function test_where_nobody_answers_it_is_said(string $dsn, string $away): void
     {

@@ -88,6 +88,29 @@ final class MediaTest extends AppTestCase
         $this->ask('GET', "/api/staff/media/{$this->picture}")->is(404);
     }
 
+    public function test_an_id_in_a_text_opens_nothing(): void
+    {
+        $this->asTeacher($other = $this->newTeacher('otto@larkmouth.example'));
+        $class = $this->newLesson(2, '9O');
+        $this->ask('POST', '/api/staff/groupings/'.$class->text('floor.id').'/deal', ['basedOn' => 0, 'groups' => 1, 'seed' => 1])->is(200);
+        $text = "![x]({$this->picture}) \"media\":\"{$this->picture}\" {$this->sound}";
+        $original = $this->ask('POST', '/api/staff/originals', self::original('Words', [['id' => 'read', 'kind' => 'text', 'text' => $text]]))->is(200)->text('id');
+        $this->ask('POST', '/api/staff/rounds/'.$class->text('round.id').'/originals', self::original('Another', [['id' => 'read', 'kind' => 'text', 'text' => $text]]))->is(200);
+        $this->ask('POST', '/api/staff/rounds/'.$class->text('round.id').'/copies')->is(200);
+        $this->ask('GET', "/api/staff/media/{$this->picture}")->is(404);
+        $this->ask('GET', "/api/staff/media/{$this->sound}")->is(404);
+        $this->ask('POST', "/api/staff/originals/{$original}/copy", ['title' => 'Copy'])->is(200);
+        $this->ask('GET', "/api/staff/media/{$this->picture}")->is(404);
+        $copies = $this->db()->fetchFirstColumn('SELECT w.id FROM work_copy w WHERE w.round_id = ?', [$class->text('round.id')]);
+        self::assertNotSame([], $copies);
+        $this->setRound($class->text('id'), ['lookSeconds' => 0]);
+        $this->command($class->text('id'), 'sendOut')->is(200);
+        $student = $this->join($class, $class->text('students.0.id'));
+        $this->asStudent($student);
+        \assert(\is_string($copies[0]));
+        $this->ask('GET', "/api/student/copies/{$copies[0]}/media/{$this->picture}")->is(404);
+    }
+
     public function test_the_same_is_kept_once(): void
     {
         self::assertSame($this->picture, $this->put(Files::picture())->text('id'));

@@ -23,6 +23,6 @@ final readonly class BucketStore extends Flysystem
             'credentials' => ['key' => $key, 'secret' => $secret],
             'retries' => 1,
             'http' => ['connect_timeout' => 2, 'timeout' => 10],
-        ]), $bucket)));
+        ]), $bucket)), true);
     }
 }

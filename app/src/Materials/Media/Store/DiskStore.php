@@ -14,6 +14,6 @@ final readonly class DiskStore extends Flysystem
 {
     public function __construct(string $folder)
     {
-        parent::__construct(new Filesystem(new LocalFilesystemAdapter($folder, lazyRootCreation: true)));
+        parent::__construct(new Filesystem(new LocalFilesystemAdapter($folder, lazyRootCreation: true)), false);
     }
 }

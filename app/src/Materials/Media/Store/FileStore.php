@@ -28,4 +28,13 @@ interface FileStore
      * @throws FileAway
      */
     public function drop(string $key): void;
+
+    /**
+     * Forgets what was begun to be kept and never was whole.
+     *
+     * @param int $before seconds since 1970: begun before then
+     *
+     * @throws FileAway
+     */
+    public function dropParts(int $before): void;
 }

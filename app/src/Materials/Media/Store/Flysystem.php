@@ -9,19 +9,34 @@ use League\Flysystem\FilesystemOperator;
 
 /**
  * What the stores have in common that Flysystem speaks to. A folder holds no more than a few hundred files: the first two
- * signs of a key are its folder.
+ * signs of a key are its folder. What is there is never written over: a file comes beside and takes its name when it is
+ * whole, so that a full disk loses nothing that was kept.
  */
 abstract readonly class Flysystem implements FileStore
 {
-    public function __construct(private FilesystemOperator $files)
+    private const PARTS = 'parts/';
+
+    /**
+     * @param bool $atomic a file is there whole or not at all, whatever happens while it is written
+     */
+    public function __construct(private FilesystemOperator $files, private bool $atomic)
     {
     }
 
     public function put(string $key, string $bytes): void
     {
+        $path = self::path($key);
+        $part = $this->atomic ? $path : self::PARTS.$key.'-'.bin2hex(random_bytes(6));
         try {
-            $this->files->write(self::path($key), $bytes);
+            if ($this->files->fileExists($path) && ($this->atomic || $this->files->fileSize($path) === \strlen($bytes))) {
+                return; // a key says what the bytes are
+            }
+            $this->files->write($part, $bytes);
+            if ($part !== $path) {
+                $this->files->move($part, $path);
+            }
         } catch (FilesystemException $e) {
+            $this->letGo($part, $path);
             throw new FileAway('A file could not be kept.', 0, $e);
         }
     }
@@ -41,6 +56,33 @@ abstract readonly class Flysystem implements FileStore
             $this->files->delete(self::path($key));
         } catch (FilesystemException $e) {
             throw new FileAway('A file could not be let go.', 0, $e);
+        }
+    }
+
+    private function letGo(string $part, string $path): void
+    {
+        try {
+            if ($part !== $path) {
+                $this->files->delete($part);
+            }
+        } catch (FilesystemException) {
+            return; // it goes later (dropParts)
+        }
+    }
+
+    public function dropParts(int $before): void
+    {
+        if ($this->atomic) {
+            return;
+        }
+        try {
+            foreach ($this->files->listContents(self::PARTS) as $one) {
+                if ($one->isFile() && ($one->lastModified() ?? 0) < $before) {
+                    $this->files->delete($one->path());
+                }
+            }
+        } catch (FilesystemException $e) {
+            throw new FileAway('Parts of files could not be let go.', 0, $e);
         }
     }
 

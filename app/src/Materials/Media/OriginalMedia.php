@@ -1,0 +1,23 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FreshHuddle\App\Materials\Media;
+
+use Doctrine\ORM\Mapping as ORM;
+use FreshHuddle\App\Materials\Cupboard\Master;
+
+/**
+ * A picture or recording that stands in an original: what its rights come from. Written by MediaUses.
+ */
+#[ORM\Entity]
+class OriginalMedia
+{
+    public function __construct(
+        #[ORM\Id, ORM\ManyToOne, ORM\JoinColumn(nullable: false, onDelete: 'CASCADE')]
+        public readonly Master $original,
+        #[ORM\Id, ORM\ManyToOne, ORM\JoinColumn(nullable: false, onDelete: 'CASCADE')]
+        public readonly Media $media,
+    ) {
+    }
+}
