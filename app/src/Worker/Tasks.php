@@ -36,12 +36,14 @@ final readonly class Tasks
 
     /**
      * As `ask`, but leaves a task alone that is there already.
+     *
+     * @param array<string, mixed> $data
      */
-    public function ensure(string $kind, string $subject, ?int $dueAt = null): void
+    public function ensure(string $kind, string $subject, ?int $dueAt = null, array $data = []): void
     {
         $this->db->executeStatement(
-            "INSERT INTO due_task (kind, subject, data, due_at) VALUES (?, ?, '{}', ?) ON CONFLICT (kind, subject) DO NOTHING",
-            [$kind, $subject, $dueAt ?? $this->clock->ms()],
+            'INSERT INTO due_task (kind, subject, data, due_at) VALUES (?, ?, ?, ?) ON CONFLICT (kind, subject) DO NOTHING',
+            [$kind, $subject, json_encode((object) $data, \JSON_THROW_ON_ERROR), $dueAt ?? $this->clock->ms()],
         );
     }
 

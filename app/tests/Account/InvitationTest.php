@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace FreshHuddle\App\Tests\Account;
 
+use FreshHuddle\App\Account\Password\Passwords;
+use FreshHuddle\App\Account\Teacher;
 use FreshHuddle\App\Account\Token\LinkSecret;
 use FreshHuddle\App\Account\Token\MailPassword;
 use FreshHuddle\App\Tests\Support\AppTestCase;
@@ -64,6 +66,7 @@ final class InvitationTest extends AppTestCase
     {
         $this->asNobody();
         $this->ask('POST', '/api/account/forgotten', ['email' => 'nobody@larkmouth.example'])->is(204);
+        $this->work();
         self::assertSame(0, (int) $this->db()->fetchOne('SELECT COUNT(*) FROM due_task WHERE kind = ?', [MailPassword::KIND])); // @phpstan-ignore cast.int (a count is a number)
         $this->ask('POST', '/api/account/forgotten', ['email' => 'INES@larkmouth.example'])->is(204);
         $link = $this->link($this->mail(), 'password');
@@ -73,6 +76,69 @@ final class InvitationTest extends AppTestCase
         $this->ask('POST', '/api/staff/sign-in', ['email' => 'ines@larkmouth.example', 'password' => 'low-tide-at-six'])->is(200);
         $this->asTeacher();
         $this->ask('GET', '/api/staff/me')->is(401);
+    }
+
+    public function test_asking_for_a_link_does_the_same_for_an_account_and_for_none(): void
+    {
+        $this->asNobody();
+        $seen = [];
+        foreach (['nobody@larkmouth.example', 'ines@larkmouth.example'] as $email) {
+            $this->ask('POST', '/api/account/forgotten', ['email' => $email])->is(204);
+            $seen[] = $this->db()->fetchFirstColumn('SELECT kind FROM due_task ORDER BY id');
+        }
+        self::assertSame([['sendPasswordLink'], ['sendPasswordLink', 'sendPasswordLink']], array_map(static fn (array $kinds): array => array_values(array_filter($kinds, static fn (mixed $kind): bool => 'tidy' !== $kind)), $seen));
+        $this->work();
+        for ($i = 0; $i < 5; ++$i) {
+            $this->ask('POST', '/api/account/forgotten', ['email' => 'ines@larkmouth.example'])->is(204);
+            $this->work();
+        }
+        self::assertSame(3, $this->db()->fetchOne('SELECT COUNT(*) FROM teacher_token'), 'three links within a quarter of an hour');
+    }
+
+    public function test_a_password_link_dies_with_any_change_of_the_password(): void
+    {
+        $this->ask('POST', '/api/account/forgotten', ['email' => 'ines@larkmouth.example'])->is(204);
+        $this->work();
+        $link = $this->link($this->mail(), 'password');
+        $this->asTeacher();
+        $teacher = $this->em()->getRepository(Teacher::class)->findOneBy(['email' => 'ines@larkmouth.example']);
+        \assert(null !== $teacher);
+        $this->service(Passwords::class)->set($teacher, 'quite-another-one');
+        $this->asNobody();
+        $this->ask('POST', '/api/account/password', ['token' => $link, 'password' => 'low-tide-at-six'])->is(422);
+    }
+
+    public function test_an_invitation_into_a_class_that_is_put_away_or_deleted_opens_nothing(): void
+    {
+        foreach (['archived_at', 'removed_at'] as $i => $column) {
+            $this->asTeacher();
+            $class = $this->newLesson(2, "9{$i}")->text('classId');
+            $this->ask('POST', "/api/staff/classes/{$class}/staff", ['email' => "abel{$i}@larkmouth.example"])->is(200);
+            $link = $this->link($this->mail(), 'invitation');
+            $this->asNobody();
+            $this->ask('GET', '/api/account/invitations/'.$link)->is(200);
+            $this->db()->executeStatement("UPDATE school_class SET {$column} = now() WHERE id = ?", [$class]);
+            $this->em()->clear();
+            $this->ask('GET', '/api/account/invitations/'.$link)->is(404);
+            $this->ask('POST', '/api/account/invitations/'.$link, ['name' => 'Abel Tarrant', 'password' => 'harbour-lights'])->is(404);
+        }
+    }
+
+    public function test_nobody_is_written_to_without_end(): void
+    {
+        $class = $this->newLesson()->text('classId');
+        $statuses = [];
+        for ($i = 0; $i < 7; ++$i) {
+            $statuses[] = $this->ask('POST', "/api/staff/classes/{$class}/staff", ['email' => 'abel@larkmouth.example'])->status;
+        }
+        self::assertSame([200 => 5, 429 => 2], array_count_values($statuses));
+        $this->forgetLimits();
+        $statuses = [];
+        for ($i = 0; $i < 65; ++$i) {
+            $statuses[] = $this->ask('POST', "/api/staff/classes/{$class}/staff", ['email' => "abel{$i}@larkmouth.example"])->status;
+            $this->ask('DELETE', "/api/staff/classes/{$class}/staff/abel{$i}@larkmouth.example")->is(200);
+        }
+        self::assertSame([200 => 60, 429 => 5], array_count_values($statuses));
     }
 
     private function mail(): Email

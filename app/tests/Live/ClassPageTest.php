@@ -79,6 +79,18 @@ final class ClassPageTest extends AppTestCase
         $this->ask('GET', $now)->is(200);
     }
 
+    public function test_of_a_class_that_is_put_away_or_deleted_and_of_a_deleted_lesson_it_shows_nothing(): void
+    {
+        foreach (['school_class SET archived_at', 'school_class SET removed_at', 'lesson SET removed_at'] as $put) {
+            $id = str_starts_with($put, 'lesson') ? $this->lesson->text('id') : $this->lesson->text('classId');
+            $this->asNobody();
+            $this->ask('GET', $this->path)->is(200);
+            $this->db()->executeStatement("UPDATE {$put} = now() WHERE id = ?", [$id]);
+            $this->ask('GET', $this->path)->is(404);
+            $this->db()->executeStatement("UPDATE {$put} = NULL WHERE id = ?", [$id]);
+        }
+    }
+
     public function test_an_address_cannot_be_guessed_or_made_from_another(): void
     {
         $other = '/api'.$this->newLesson(2, '9H')->text('classPage');

@@ -113,7 +113,7 @@ final class ApiExamples
                 'other' => $this->lesson->text('students.1.id'),
                 'group', 'groups', 'into', 'table' => $this->lesson->text('floor.groups.0.id'),
                 'grouping', 'groupingId' => $this->lesson->text('floor.id'),
-                'from' => $this->lesson->text('id'),
+                'from', 'leaving' => $this->lesson->text('id'),
                 'segment', 'segmentId' => $this->lesson->text('round.segmentId'),
                 'slot' => 'decision',
                 'owner' => null,

@@ -7,6 +7,7 @@ namespace FreshHuddle\App\Account\Password;
 use Doctrine\ORM\EntityManagerInterface;
 use FreshHuddle\App\Account\Exception\AccountRefused;
 use FreshHuddle\App\Account\Teacher;
+use FreshHuddle\App\Account\Token\TeacherToken;
 use Symfony\Component\DependencyInjection\Attribute\Target;
 use Symfony\Component\PasswordHasher\Hasher\UserPasswordHasherInterface;
 use Symfony\Component\RateLimiter\RateLimiterFactoryInterface;
@@ -49,6 +50,8 @@ final readonly class Passwords
     {
         $teacher->setPasswordHash($this->hasher->hashPassword($teacher, $password));
         $this->em->flush();
+        // A link that was sent before sets no other password any more.
+        $this->em->createQueryBuilder()->delete(TeacherToken::class, 't')->where('t.teacher = :teacher AND t.usedAt IS NULL')->setParameter('teacher', $teacher)->getQuery()->execute();
     }
 
     /**

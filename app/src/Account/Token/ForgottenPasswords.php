@@ -12,8 +12,6 @@ use FreshHuddle\App\Account\Password\Passwords;
 use FreshHuddle\App\Account\Teacher;
 use FreshHuddle\App\Worker\Tasks;
 use Psr\Clock\ClockInterface;
-use Symfony\Component\DependencyInjection\Attribute\Target;
-use Symfony\Component\RateLimiter\RateLimiterFactoryInterface;
 use Symfony\Component\Uid\Uuid;
 
 /**
@@ -22,6 +20,10 @@ use Symfony\Component\Uid\Uuid;
  */
 final readonly class ForgottenPasswords
 {
+    private const LASTS = '+1 hour';
+    private const LATELY = '-15 minutes';
+    private const MOST_LATELY = 3;
+
     public function __construct(
         private EntityManagerInterface $em,
         private LinkSecret $secret,
@@ -29,22 +31,37 @@ final readonly class ForgottenPasswords
         private TeacherDevices $devices,
         private Tasks $tasks,
         private ClockInterface $clock,
-        #[Target('links_of_address')]
-        private RateLimiterFactoryInterface $links,
     ) {
     }
 
+    /**
+     * Somebody asks for a link. Whether there is such an account is looked up later, so that the answer takes the same time.
+     */
     public function ask(string $email): void
     {
         $email = mb_strtolower(trim($email));
-        $teacher = $this->em->getRepository(Teacher::class)->findOneBy(['email' => $email]);
-        if (null === $teacher || !$this->links->create(hash('sha256', $email))->consume()->isAccepted()) {
-            return;
-        }
-        $this->em->wrapInTransaction(function () use ($teacher): void {
-            $token = new TeacherToken(Uuid::v4()->toRfc4122(), $teacher, $this->clock->now()->modify('+1 hour'));
-            $this->em->persist($token);
-            $this->tasks->ask(MailPassword::KIND, $token->id);
+        $this->tasks->ensure(SendPasswordLink::KIND, hash('xxh128', $email), data: ['email' => $email]);
+    }
+
+    /**
+     * Makes the link, if there is an account with this address and not too many have been sent to it.
+     */
+    public function make(string $email): void
+    {
+        $this->em->wrapInTransaction(function () use ($email): void {
+            $teacher = $this->em->getRepository(Teacher::class)->findOneBy(['email' => $email]);
+            if (null === $teacher) {
+                return;
+            }
+            $this->em->lock($teacher, LockMode::PESSIMISTIC_WRITE);
+            $until = $this->clock->now()->modify(self::LASTS);
+            $lately = $this->em->createQueryBuilder()->select('COUNT(t.id)')->from(TeacherToken::class, 't')->where('t.teacher = :teacher AND t.until > :lately')
+                ->setParameter('teacher', $teacher)->setParameter('lately', $until->modify(self::LATELY), 'datetimetz_immutable')->getQuery()->getSingleScalarResult();
+            if ((int) $lately < self::MOST_LATELY) {
+                $token = new TeacherToken(Uuid::v4()->toRfc4122(), $teacher, $until);
+                $this->em->persist($token);
+                $this->tasks->ask(MailPassword::KIND, $token->id);
+            }
         });
     }
 

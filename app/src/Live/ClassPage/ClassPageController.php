@@ -50,7 +50,8 @@ final readonly class ClassPageController
     {
         $id = SignedAddress::id($token);
         $lesson = null === $id ? null : $this->lessons->of($id);
-        if (null === $id || null === $lesson || !$this->address->opens(self::WHAT, $id, $this->reader->number($id), $token)) {
+        $number = null === $lesson ? null : $this->reader->number((string) $id);
+        if (null === $id || null === $lesson || null === $number || !$this->address->opens(self::WHAT, $id, $number, $token)) {
             throw LiveRefused::missing();
         }
         $class = $this->reader->schoolClass($lesson->classId);

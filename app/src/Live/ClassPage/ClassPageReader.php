@@ -28,13 +28,16 @@ final readonly class ClassPageReader
     }
 
     /**
-     * @return int how often its address has been renewed
+     * @return int|null how often its address has been renewed; null where the lesson or its class is gone, or put away
      */
-    public function number(string $lessonId): int
+    public function number(string $lessonId): ?int
     {
-        $number = $this->db->fetchOne('SELECT class_page_number FROM lesson WHERE id = ?', [$lessonId]);
+        $number = $this->db->fetchOne(
+            'SELECT l.class_page_number FROM lesson l JOIN school_class c ON c.id = l.class_id WHERE l.id = ? AND l.removed_at IS NULL AND c.removed_at IS NULL AND c.archived_at IS NULL',
+            [$lessonId],
+        );
 
-        return \is_int($number) ? $number : throw new \LogicException('A lesson that is gone.');
+        return \is_int($number) ? $number : null;
     }
 
     /**

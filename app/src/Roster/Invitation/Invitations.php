@@ -16,6 +16,8 @@ use FreshHuddle\App\Roster\Staff;
 use FreshHuddle\App\Roster\StaffRole;
 use FreshHuddle\App\Worker\Tasks;
 use Psr\Clock\ClockInterface;
+use Symfony\Component\DependencyInjection\Attribute\Target;
+use Symfony\Component\RateLimiter\RateLimiterFactoryInterface;
 use Symfony\Component\Uid\Uuid;
 
 /**
@@ -32,17 +34,25 @@ final readonly class Invitations
         private Tasks $tasks,
         private Staff $staff,
         private ClockInterface $clock,
+        #[Target('invitations_by')]
+        private RateLimiterFactoryInterface $by,
+        #[Target('invitations_to')]
+        private RateLimiterFactoryInterface $to,
     ) {
     }
 
     /**
-     * @throws RosterRefused if it is the owner, somebody who helps already, or one too many
+     * @throws RosterRefused if it is the owner, somebody who helps already, or one too many; 429 after too many letters of
+     *                       one teacher, or to one address
      */
     public function invite(Teacher $by, SchoolClass $class, Invite $request): void
     {
         $email = mb_strtolower(trim($request->email));
         if (StaffRole::Owner === $request->role) {
             throw RosterRefused::unusable('roster.staff.one_owner', 'role');
+        }
+        if (!$this->by->create($by->id)->consume()->isAccepted() || !$this->to->create(hash('sha256', $email))->consume()->isAccepted()) {
+            throw RosterRefused::tooMuch('roster.staff.too_often', 'email');
         }
         $this->em->wrapInTransaction(function () use ($by, $class, $email, $request): void {
             $this->em->lock($class, LockMode::PESSIMISTIC_WRITE);
@@ -137,7 +147,8 @@ final readonly class Invitations
     {
         $id = $this->secret->read($token);
         $invitation = null === $id ? null : $this->em->find(ClassInvitation::class, $id);
-        if (null === $invitation || $invitation->until < $this->clock->now()) {
+        $isOver = null === $invitation || $invitation->until < $this->clock->now() || null !== $invitation->class->removedAt || null !== $invitation->class->archivedAt;
+        if ($isOver) {
             throw RosterRefused::missing('roster.staff.invitation_over');
         }
 
