@@ -47,7 +47,7 @@ for (const scheme of ['light', 'dark'] as const) {
     await expect(t.getByText('The floor is empty.')).toBeVisible();
     await isOpenToAll(t, 'an empty floor');
     await t.getByLabel('How many').fill('2');
-    await t.getByRole('button', { name: 'Deal', exact: true }).click();
+    await t.getByRole('button', { name: 'Group at random', exact: true }).click();
     await expect(t.locator('[data-stop^="table:"]')).toHaveCount(2);
     const round = t.locator('details', { has: t.locator('summary', { hasText: 'Round 1' }) });
     await expect(async () => {

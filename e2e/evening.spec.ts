@@ -34,10 +34,10 @@ test('the evening before: three classes made ready', async ({ browser }) => {
   await test.step('six groups, six variants, rooms at the meeting service, posts', async () => {
     await t.goto(`/lessons/${first.lesson}`);
     const presses = await countPresses(t);
-    await t.getByRole('button', { name: 'Deal 18 students into groups' }).click();
+    await t.getByRole('button', { name: 'Put 18 students into groups at random' }).click();
     await expect(t.getByText('18 students in 5 groups')).toBeVisible();
     await t.getByLabel('How many', { exact: true }).fill('6');
-    await t.getByRole('button', { name: 'Deal again' }).click();
+    await t.getByRole('button', { name: 'Group at random again' }).click();
     await expect(t.getByText('18 students in 6 groups')).toBeVisible();
     await t.getByRole('button', { name: 'Write the original' }).click();
     await t.getByLabel('Title', { exact: true }).fill('Six shores');

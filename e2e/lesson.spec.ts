@@ -15,7 +15,7 @@ async function sitsAt(page: Page, name: string, group: string) {
 /** Deals again and waits until the floor shows what was dealt. */
 async function dealAgain(page: Page) {
   const answered = page.waitForResponse(/\/deal$/);
-  await page.getByRole('button', { name: 'Deal again' }).click();
+  await page.getByRole('button', { name: 'Group at random again' }).click();
   const floor = (await (await answered).json()) as components['schemas']['FloorView'];
   for (const group of floor.groups) {
     await expect(
@@ -77,7 +77,7 @@ test('a lesson from the class list to groups at work and back', async ({ browser
 
   await test.step('groups on the floor: deal, fix, again', async () => {
     await t.getByLabel('How many').fill('2');
-    await t.getByRole('button', { name: 'Deal', exact: true }).click();
+    await t.getByRole('button', { name: 'Group at random', exact: true }).click();
     await expect(t.locator('[data-stop^="table:"]')).toHaveCount(2);
     await expect(t.locator('[data-stop][tabindex="0"]')).toHaveCount(1); // the floor is one stop of the Tab key
     await expect(t.getByText('6 students in 2 groups')).toBeVisible();
