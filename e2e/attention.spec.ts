@@ -45,7 +45,7 @@ test('one press sends out, visits, fetches, calls back; who gets lost stands on 
   await expect(t.getByRole('button', { name: 'Remind: Ben Reed' })).toBeVisible({ timeout: 60_000 });
   await spend('fetch', async () => {
     await t.getByRole('button', { name: 'Remind: Ben Reed' }).click();
-    await expect(ben.page.getByText(/^Your teacher is waiting for you in (Upper|Lower)\.$/)).toBeVisible();
+    await expect(ben.page.getByText(/^Please go to (Upper|Lower)( · .*)? now\.$/)).toBeVisible();
   });
   await ben.page.close();
   await expect(t.getByLabel('Not there yet').getByText('lost: no sign for a while')).toBeVisible({ timeout: 90_000 });

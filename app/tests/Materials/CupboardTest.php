@@ -98,4 +98,27 @@ final class CupboardTest extends AppTestCase
         self::assertSame([], $this->ask('GET', '/api/staff/lessons/'.$lesson->text('id'))->list('handOut'));
         self::assertSame('There is no original to copy yet.', $this->ask('POST', '/api/staff/rounds/'.$lesson->text('round.id').'/copies')->is(422)->text('title'));
     }
+
+    public function test_two_windows_of_one_original_are_brought_together(): void
+    {
+        $base = self::original('The wall', [['id' => 'a', 'kind' => 'each', 'text' => 'one two'], ['id' => 'b', 'kind' => 'each', 'text' => 'north']]);
+        $id = $this->ask('POST', '/api/staff/originals', $base)->is(200)->text('id');
+        $this->ask('PUT', "/api/staff/originals/{$id}", self::original('The wall', [['id' => 'a', 'kind' => 'each', 'text' => 'one two three'], ['id' => 'b', 'kind' => 'each', 'text' => 'north']], 1))->is(200);
+        $mine = self::original('The quay', [['id' => 'a', 'kind' => 'each', 'text' => 'one two'], ['id' => 'b', 'kind' => 'each', 'text' => 'north and south'], ['id' => 'c', 'kind' => 'each', 'text' => 'new']], 1);
+        $this->ask('PUT', "/api/staff/originals/{$id}", $mine)->is(409);
+        unset($base['basedOn']);
+        $saved = $this->ask('PUT', "/api/staff/originals/{$id}", $mine + ['base' => $base])->is(200);
+        self::assertSame(['The quay', 3, ['one two three', 'north and south', 'new']], [$saved->text('title'), $saved->int('version'), array_column((array) $saved->at('pages.0.blocks'), 'text')]);
+        self::assertSame(['one two three', 'north and south', 'new'], array_column((array) $this->ask('GET', "/api/staff/originals/{$id}")->at('pages.0.blocks'), 'text'));
+    }
+
+    public function test_both_together_are_no_more_than_an_original_can_hold(): void
+    {
+        $many = static fn (string $side): array => array_map(static fn (int $i): array => ['id' => "{$side}-{$i}", 'kind' => 'text', 'text' => 'x'], range(1, 60));
+        $id = $this->ask('POST', '/api/staff/originals', $base = self::original('Long', []))->is(200)->text('id');
+        $this->ask('PUT', "/api/staff/originals/{$id}", self::original('Long', $many('left'), 1))->is(200);
+        unset($base['basedOn']);
+        $this->ask('PUT', "/api/staff/originals/{$id}", self::original('Long', $many('right'), 1) + ['base' => $base])->is(409);
+        self::assertCount(60, (array) $this->ask('GET', "/api/staff/originals/{$id}")->at('pages.0.blocks'), 'what is saved stays');
+    }
 }

@@ -33,7 +33,7 @@ final class WordsTest extends TestCase
         yield ['Counting off does not keep “Ada, Ben and Chi apart”. Place by goals and rules instead, or lift it.', new Message('grouping.conflict.method', ['method' => 'countOff', 'rule' => $apart])];
         yield ['alone: Ada (so), Ben (pl), Chi (so) and 2 more', new Message('grouping.obstacle.not_alone', ['students' => new Message('grouping.some', ['names' => ['Ada (so)', 'Ben (pl)', 'Chi (so)'], 'more' => 2])])];
         yield ['not in Quayside and Millbrook; only 1 in the class', new Message('grouping.obstacle.each_has', ['groups' => new Message('grouping.some', ['names' => ['Quayside', 'Millbrook'], 'more' => 0]), 'with' => 1, 'enough' => 'no'])];
-        yield ['Quayside has 4.5 on average, Millbrook 2.0', new Message('grouping.obstacle.spread', ['high' => 'Quayside', 'most' => 4.4999, 'low' => 'Millbrook', 'least' => 2.0])];
+        yield ['most uneven in Quayside and Millbrook', new Message('grouping.obstacle.spread_values', ['groups' => new Message('grouping.some', ['names' => ['Quayside', 'Millbrook'], 'more' => 0])])];
         yield ['born 2011; the group has 2,010.5 on average.', new Message('grouping.reason.spread', ['attribute' => 'born', 'value' => '2011', 'mean' => 2010.5])];
         yield ['Quayside was left with 1.', (new Message('grouping.moved.left', ['number' => 2, 'group' => new Message('grouping.group', ['number' => 2]), 'left' => 1]))->with(['group' => 'Quayside'])];
         yield ['These sizes seat 6; there is 1 student.', new Message('grouping.shape.sum', ['seats' => 6, 'students' => 1])];

@@ -7047,6 +7047,14 @@ export interface components {
             numeric: boolean;
             values: string[];
         };
+        BaseOriginal: {
+            title: string;
+            pages: components["schemas"]["PageView"][];
+            variants?: components["schemas"]["Variant"][];
+            subject?: string;
+            year?: string;
+            about?: string;
+        };
         BasedOn: {
             basedOn: number;
         };
@@ -8037,6 +8045,7 @@ export interface components {
             subject?: string;
             year?: string;
             about?: string;
+            base?: components["schemas"]["BaseOriginal"] | null;
         };
         SavePlan: {
             rows: components["schemas"]["RowPlan"][];

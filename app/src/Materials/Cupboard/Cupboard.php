@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace FreshHuddle\App\Materials\Cupboard;
 
+use Doctrine\DBAL\LockMode;
 use Doctrine\ORM\EntityManagerInterface;
 use FreshHuddle\App\Account\Teacher;
 use FreshHuddle\App\Database\Change;
@@ -17,6 +18,7 @@ use FreshHuddle\App\Stream\Audience;
 use FreshHuddle\App\Stream\Stream;
 use FreshHuddle\App\Words\Words;
 use FreshHuddle\Core\Materials\Exception\UnusableOriginal;
+use FreshHuddle\Core\Materials\Merge\OriginalMerge;
 use FreshHuddle\Core\Materials\Original;
 use FreshHuddle\Core\Materials\Page;
 use Symfony\Component\Uid\Uuid;
@@ -60,20 +62,22 @@ final readonly class Cupboard
     }
 
     /**
-     * @throws MaterialsRefused if it was changed elsewhere meanwhile, or if it cannot be used
+     * @throws MaterialsRefused if it was changed elsewhere meanwhile and cannot be brought together, or if it cannot be used
      */
     public function save(Master $master, SaveOriginal $save): Master
     {
-        $original = $this->made($save, $master->teacher);
-        $this->change->of(function () use ($master, $original, $save): void {
-            $this->em->refresh($master, \Doctrine\DBAL\LockMode::PESSIMISTIC_WRITE);
-            if ($master->version !== $save->basedOn) {
-                throw MaterialsRefused::outdated('materials.original.changed');
+        $this->change->of(function () use ($master, $save): void {
+            $this->em->refresh($master, LockMode::PESSIMISTIC_WRITE);
+            $isBehind = $master->version !== $save->basedOn;
+            $original = $this->made($save, $master->teacher);
+            if ($isBehind) {
+                $original = $this->together($master, $save, $original);
             }
             $master->title = $original->title;
-            $master->subject = trim($save->subject);
-            $master->year = trim($save->year);
-            $master->about = trim($save->about);
+            $base = $isBehind ? $save->base : null;
+            $master->subject = OriginalMerge::one($base?->subject, $master->subject, trim($save->subject)) ?? '';
+            $master->year = OriginalMerge::one($base?->year, $master->year, trim($save->year)) ?? '';
+            $master->about = OriginalMerge::one($base?->about, $master->about, trim($save->about)) ?? '';
             $master->pages = Pages::kept($original->pages);
             $master->variants = Pages::kept($original->variants);
             ++$master->version;
@@ -84,6 +88,25 @@ final readonly class Cupboard
         $this->tell($master);
 
         return $master;
+    }
+
+    /**
+     * What has come in with what another window has saved meanwhile.
+     *
+     * @throws MaterialsRefused if that is not to be, or is more than an original can hold
+     */
+    private function together(Master $master, SaveOriginal $save, Original $mine): Original
+    {
+        if (null === $save->base) {
+            throw MaterialsRefused::outdated('materials.original.changed');
+        }
+        try {
+            $base = new Original(trim($save->base->title), array_map(static fn (PageView $page): Page => $page->page(), $save->base->pages), $save->base->variants);
+
+            return (new OriginalMerge())->of($base, $this->original($master), $mine);
+        } catch (UnusableOriginal) {
+            throw MaterialsRefused::outdated('materials.original.changed');
+        }
     }
 
     public function copy(Teacher $teacher, Master $master, string $title): Master

@@ -92,7 +92,7 @@ final readonly class CupboardController
     }
 
     #[Route('/originals/{id}', methods: ['PUT'])]
-    public function save(#[CurrentUser] Teacher $teacher, string $id, #[Body(1_000_000)] SaveOriginal $request): OriginalView
+    public function save(#[CurrentUser] Teacher $teacher, string $id, #[Body(2_000_000)] SaveOriginal $request): OriginalView
     {
         return $this->cupboard->view($this->cupboard->save($this->access->original($teacher, $id), $request));
     }

@@ -10,9 +10,11 @@ use Symfony\Component\Validator\Constraints as Assert;
 final readonly class SaveOriginal
 {
     /**
-     * @param int            $basedOn  the version the change was made on; 0 for the first
-     * @param list<PageView> $pages
-     * @param list<Variant>  $variants
+     * @param int               $basedOn  the version the change was made on; 0 for the first
+     * @param list<PageView>    $pages
+     * @param list<Variant>     $variants
+     * @param BaseOriginal|null $base     what it was when the change was begun: where another window has saved meanwhile, both are
+     *                                    brought together; null: it is refused then
      */
     public function __construct(
         #[Assert\NotBlank(message: 'materials.original_needs_title', normalizer: 'trim'), Assert\Length(max: 120, maxMessage: 'lesson.title_at_most_120_signs')]
@@ -29,6 +31,8 @@ final readonly class SaveOriginal
         public string $year = '',
         #[Assert\Length(max: 300, maxMessage: 'materials.at_most_300_signs')]
         public string $about = '',
+        #[Assert\Valid]
+        public ?BaseOriginal $base = null,
     ) {
     }
 }

@@ -58,7 +58,7 @@ final readonly class Bands
         [$low, $high] = [$sorted[(int) ceil(\count($sorted) / 3) - 1], $sorted[(int) ceil(2 * \count($sorted) / 3) - 1]];
 
         return new self(
-            array_map(static fn (string $band): Message => new Message('grouping.band.'.$band, ['attribute' => $called]), ['high', 'middle', 'low']),
+            array_map(static fn (string $band): Message => new Message($band, ['attribute' => $called]), ['grouping.band.high', 'grouping.band.middle', 'grouping.band.low']),
             array_map(static fn (int|float|string $value): int => (float) $value <= $low ? 2 : ((float) $value <= $high ? 1 : 0), $values),
         );
     }

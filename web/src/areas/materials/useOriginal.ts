@@ -13,7 +13,8 @@ const tryAgainAfter = 2_000;
 
 /**
  * Keeps a draft of an original and saves it as it is typed. What is not saved yet lies on this device, so that leaving,
- * reloading and a line that is down lose nothing; where another window was first, both are there to choose from.
+ * reloading and a line that is down lose nothing. What another window has saved meanwhile is brought together with it by
+ * the server, word by word; where that cannot be, both are there to choose from.
  */
 export function useOriginal(original: Original, onSaved: () => void) {
   const queries = useQueryClient();
@@ -25,6 +26,8 @@ export function useOriginal(original: Original, onSaved: () => void) {
   /** What another window has saved meanwhile. */
   const [theirs, setTheirs] = useState<Original | null>(null);
   const version = useRef(kept?.basedOn ?? original.version);
+  /** What is typed was begun from this. */
+  const base = useRef<Draft>(kept?.base ?? draftOf(original));
   const latest = useRef(steps.now);
   const timer = useRef<ReturnType<typeof setTimeout>>(undefined);
   const running = useRef(false);
@@ -50,15 +53,27 @@ export function useOriginal(original: Original, onSaved: () => void) {
         await take(
           api.PUT('/api/staff/originals/{id}', {
             params: { path: { id } },
-            body: { ...sent, basedOn: version.current },
+            body: { ...sent, basedOn: version.current, base: base.current },
           }),
         ),
       );
-      version.current = saved.version;
       setError(undefined);
       const all = latest.current === sent;
-      if (all) forgetDraft(id);
-      else keepDraft(id, latest.current, saved.version);
+      const isTogether = saved.version !== version.current + 1;
+      if (all) {
+        version.current = saved.version;
+        base.current = draftOf(saved);
+        forgetDraft(id);
+        if (isTogether) {
+          latest.current = base.current;
+          setSteps((now) => step(now, base.current, '', 0));
+        }
+      } else {
+        // What was typed since goes on from what was sent; if more is saved than that, the next save brings it together.
+        base.current = sent;
+        if (!isTogether) version.current = saved.version;
+        keepDraft(id, latest.current, sent, version.current);
+      }
       setSaving(all ? 'saved' : 'unsaved');
       show(saved);
       told.current();
@@ -95,7 +110,7 @@ export function useOriginal(original: Original, onSaved: () => void) {
 
   const put = (next: Steps<Draft>) => {
     latest.current = next.now;
-    keepDraft(id, next.now, version.current);
+    keepDraft(id, next.now, base.current, version.current);
     setSteps(next);
     setSaving('unsaved');
     clearTimeout(timer.current);
@@ -107,13 +122,17 @@ export function useOriginal(original: Original, onSaved: () => void) {
   };
 
   const keepMine = () => {
-    if (theirs !== null) version.current = theirs.version;
+    if (theirs !== null) {
+      version.current = theirs.version;
+      base.current = draftOf(theirs);
+    }
     setTheirs(null);
     void save();
   };
   const takeTheirs = () => {
     if (theirs === null) return;
     version.current = theirs.version;
+    base.current = draftOf(theirs);
     const next = step(steps, draftOf(theirs), '', 0);
     latest.current = next.now;
     forgetDraft(id);

@@ -1,0 +1,204 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FreshHuddle\Core\Materials\Merge;
+
+use FreshHuddle\Core\Materials\Block;
+use FreshHuddle\Core\Materials\BlockItem;
+use FreshHuddle\Core\Materials\BlockSettings;
+use FreshHuddle\Core\Materials\BlockVariant;
+use FreshHuddle\Core\Materials\Exception\UnusableOriginal;
+use FreshHuddle\Core\Materials\Original;
+use FreshHuddle\Core\Materials\Page;
+use FreshHuddle\Core\Materials\Variant;
+
+/**
+ * Brings together what was made of an original in two windows. Texts go together word by word (ThreeWay); what only one side
+ * has changed is as that side has it; what one side took out stays where the other has changed it; where both chose
+ * something else, the side that is saved last is right. Nothing that was written is lost.
+ *
+ * Complexity: that of ThreeWay for each text, and O(b²) for b blocks
+ */
+final readonly class OriginalMerge
+{
+    public function __construct(private ThreeWay $words = new ThreeWay())
+    {
+    }
+
+    /**
+     * @param Original $base   what both started from
+     * @param Original $theirs what is saved now
+     * @param Original $mine   what has just come in
+     *
+     * @throws UnusableOriginal if both together are more than an original can hold
+     */
+    public function of(Original $base, Original $theirs, Original $mine): Original
+    {
+        [$b, $t, $m] = [self::blocks($base), self::blocks($theirs), self::blocks($mine)];
+        $kept = Kept::of(array_map(self::block(...), $b), array_map(self::block(...), $t), array_map(self::block(...), $m));
+        $pageOf = $blocks = [];
+        foreach ($kept as $id) {
+            $isMoved = isset($m[$id]) && ($b[$id]['page'] ?? null) !== $m[$id]['page'];
+            $pageOf[$id] = $isMoved || !isset($t[$id]) ? $m[$id]['page'] ?? '' : $t[$id]['page'];
+            $blocks[$id] = $this->merged($b[$id]['block'] ?? null, $t[$id]['block'] ?? null, $m[$id]['block'] ?? null);
+        }
+        $pages = [];
+        [$bp, $tp, $mp] = [self::byId($base->pages), self::byId($theirs->pages), self::byId($mine->pages)];
+        foreach (Kept::woven(array_keys($bp), array_keys($tp), array_keys($mp)) as $id) {
+            $here = array_keys($pageOf, $id, true);
+            $isTakenOut = isset($bp[$id]) && (!isset($tp[$id]) || !isset($mp[$id]));
+            if ($isTakenOut && [] === $here) {
+                continue;
+            }
+            $order = Kept::woven(self::on($b, $id, $here), self::on($t, $id, $here), self::on($m, $id, $here));
+            $title = self::one($bp[$id]->title ?? null, $tp[$id]->title ?? null, $mp[$id]->title ?? null) ?? '';
+            // Where a block came to this page by neither side's order alone, it stands at the end.
+            $pages[] = new Page($id, $title, array_map(static fn (string $block): Block => $blocks[$block], array_values(array_unique([...$order, ...$here]))));
+        }
+
+        return new Original(self::one($base->title, $theirs->title, $mine->title) ?? $mine->title, $pages, $this->variants($base, $theirs, $mine));
+    }
+
+    /**
+     * @template T
+     *
+     * @param T|null $base
+     * @param T|null $theirs null: not there
+     * @param T|null $mine   null: not there
+     *
+     * @return T|null
+     */
+    public static function one(mixed $base, mixed $theirs, mixed $mine): mixed
+    {
+        return null === $mine || (null !== $theirs && Kept::same($mine, $base)) ? $theirs : $mine;
+    }
+
+    private function merged(?Block $base, ?Block $theirs, ?Block $mine): Block
+    {
+        if (null === $theirs || null === $mine) {
+            return $mine ?? $theirs ?? throw new \LogicException('A block that is nowhere.');
+        }
+        $base ??= new Block($mine->id, $mine->kind, '');
+
+        return new Block(
+            $mine->id,
+            self::one($base->kind, $theirs->kind, $mine->kind) ?? $mine->kind,
+            $this->words->merge($base->text, $theirs->text, $mine->text),
+            $this->settings($base->settings, $theirs->settings, $mine->settings),
+            $this->blockVariants($base, $theirs, $mine),
+        );
+    }
+
+    private function settings(BlockSettings $base, BlockSettings $theirs, BlockSettings $mine): BlockSettings
+    {
+        return new BlockSettings(
+            $this->items($base->items, $theirs->items, $mine->items),
+            $this->items($base->heads, $theirs->heads, $mine->heads),
+            $this->words->merge($base->passage, $theirs->passage, $mine->passage),
+            self::one($base->address, $theirs->address, $mine->address) ?? '',
+            self::one($base->alone, $theirs->alone, $mine->alone) ?? false,
+            self::one($base->several, $theirs->several, $mine->several) ?? false,
+            self::one($base->growing, $theirs->growing, $mine->growing) ?? false,
+            self::one($base->shown, $theirs->shown, $mine->shown) ?? true,
+            self::one($base->media, $theirs->media, $mine->media) ?? '',
+        );
+    }
+
+    /**
+     * @param list<BlockItem> $base
+     * @param list<BlockItem> $theirs
+     * @param list<BlockItem> $mine
+     *
+     * @return list<BlockItem>
+     */
+    private function items(array $base, array $theirs, array $mine): array
+    {
+        [$b, $t, $m] = [self::byId($base), self::byId($theirs), self::byId($mine)];
+        $kept = Kept::of($b, $t, $m);
+
+        return array_map(
+            fn (string $id): BlockItem => isset($t[$id], $m[$id])
+                ? new BlockItem($id, $this->words->merge($b[$id]->text ?? '', $t[$id]->text, $m[$id]->text), self::one($b[$id]->under ?? null, $t[$id]->under, $m[$id]->under) ?? '')
+                : $m[$id] ?? $t[$id],
+            array_values(array_intersect(Kept::woven(array_keys($b), array_keys($t), array_keys($m)), $kept)),
+        );
+    }
+
+    /**
+     * @return list<BlockVariant>
+     */
+    private function blockVariants(Block $base, Block $theirs, Block $mine): array
+    {
+        $by = static fn (Block $block): array => array_combine(array_map(static fn (BlockVariant $one): string => $one->variant, $block->variants), $block->variants);
+        [$b, $t, $m] = [$by($base), $by($theirs), $by($mine)];
+        $kept = Kept::of($b, $t, $m);
+
+        return array_map(
+            fn (string $id): BlockVariant => isset($t[$id], $m[$id])
+                ? new BlockVariant($id, $this->words->merge($b[$id]->text ?? '', $t[$id]->text, $m[$id]->text), $this->words->merge($b[$id]->passage ?? '', $t[$id]->passage, $m[$id]->passage))
+                : $m[$id] ?? $t[$id],
+            array_values(array_intersect(Kept::woven(array_keys($b), array_keys($t), array_keys($m)), $kept)),
+        );
+    }
+
+    /**
+     * @return list<Variant>
+     */
+    private function variants(Original $base, Original $theirs, Original $mine): array
+    {
+        [$b, $t, $m] = [self::byId($base->variants), self::byId($theirs->variants), self::byId($mine->variants)];
+        $kept = Kept::of($b, $t, $m);
+
+        return array_map(
+            static fn (string $id): Variant => new Variant($id, self::one($b[$id]->name ?? null, $t[$id]->name ?? null, $m[$id]->name ?? null) ?? ''),
+            array_values(array_intersect(Kept::woven(array_keys($b), array_keys($t), array_keys($m)), $kept)),
+        );
+    }
+
+    /**
+     * @return array<string, array{block: Block, page: string}> by id
+     */
+    private static function blocks(Original $original): array
+    {
+        $blocks = [];
+        foreach ($original->pages as $page) {
+            foreach ($page->blocks as $block) {
+                $blocks[$block->id] = ['block' => $block, 'page' => $page->id];
+            }
+        }
+
+        return $blocks;
+    }
+
+    /**
+     * @param array<string, array{block: Block, page: string}> $blocks
+     * @param list<string>                                     $among
+     *
+     * @return list<string> ids of those on a page, in order
+     */
+    private static function on(array $blocks, string $page, array $among): array
+    {
+        return array_values(array_filter(array_map(strval(...), array_keys($blocks)), static fn (string $id): bool => $blocks[$id]['page'] === $page && \in_array($id, $among, true)));
+    }
+
+    /**
+     * @param array{block: Block, page: string} $one
+     */
+    private static function block(array $one): Block
+    {
+        return $one['block'];
+    }
+
+    /**
+     * @template T of Page|Variant|BlockItem
+     *
+     * @param list<T> $list
+     *
+     * @return array<string, T>
+     */
+    private static function byId(array $list): array
+    {
+        return array_combine(array_map(static fn (Page|Variant|BlockItem $one): string => $one->id, $list), $list);
+    }
+}
