@@ -255,7 +255,7 @@ const relations = 'http://schemas.openxmlformats.org/officeDocument/2006/relatio
 const workbook = (sheet) =>
   zip({
     'xl/workbook.xml': `<workbook xmlns="${main}" xmlns:r="${relations}"><sheets><sheet name="S" sheetId="1" r:id="s1"/></sheets></workbook>`,
-    'xl/_rels/workbook.xml.rels': `<Relationships xmlns="http://schemas.openxmlformats.org/package/2006/relationships"><Relationship Id="s1" Target="worksheets/sheet1.xml"/></Relationships>`,
+    'xl/_rels/workbook.xml.rels': `<Relationships xmlns="http://schemas.openxmlformats.org/package/2006/relationships"><Relationship Id="s1" Type="${relations}/worksheet" Target="worksheets/sheet1.xml"/></Relationships>`,
     'xl/worksheets/sheet1.xml': `<worksheet xmlns="${main}"><sheetData>${sheet}</sheetData></worksheet>`,
   });
 const wide = workbook(`<row>${'<c><v>1</v></c>'.repeat(1_000)}</row>`.repeat(480));

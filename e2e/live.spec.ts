@@ -247,9 +247,9 @@ test('a lesson in full: late, lost, in the wrong room, cut off, under another na
       await expect(roomOf(name).getByRole('heading', { name: /Main session/ })).toBeVisible({ timeout: 45_000 });
     await expect(t.getByLabel('Not there yet').getByText('Gus Brook')).toBeVisible();
     await t.getByRole('button', { name: /: Gus Brook$/ }).click({ timeout: 60_000 });
-    await expect(of('Gus').page.getByText('Your teacher is waiting for you in the main session.')).toBeVisible();
+    await expect(of('Gus').page.getByText('Please come back to the main session now.')).toBeVisible();
     rooms.Gus = await goToRoom(of('Gus'));
-    await expect(of('Gus').page.getByText('Your teacher is waiting for you')).toHaveCount(0);
+    await expect(of('Gus').page.getByText('Please come back to the main session now.')).toHaveCount(0);
     await expect(t.getByLabel('Not there yet').getByText('Gus Brook')).toHaveCount(0, { timeout: 30_000 });
   });
 

@@ -20,12 +20,12 @@ test('groups meet by links of the teacher’s own: pasted, tried, opened by the 
     await choose(t, 'Groups meet', 'by links of your own');
     await t.getByRole('button', { name: 'Say where 2 groups meet' }).click();
     const sheet = t.getByRole('dialog', { name: 'Paste links' });
-    await sheet
-      .getByRole('textbox', { name: 'Links' })
-      .fill(
-        `Millbrook: http://${place}/m\nmain http://${place}/all\njavascript:alert(1)\nhttp://${place}/q/?utm_source=mail`,
-      );
+    const lines = sheet.getByRole('textbox', { name: 'Links' });
+    // A line that is refused leaves its own group without a link, and shifts no other.
+    await lines.fill(`Millbrook: http://${place}/m\nmain http://${place}/all\njavascript:alert(1)\nhttp://${place}/q`);
     await expect(sheet.getByText('A link to a room begins with https://')).toBeVisible();
+    await expect(sheet.getByRole('button', { name: 'Use 2 links' })).toBeVisible();
+    await lines.fill(`Millbrook: http://${place}/m\nmain http://${place}/all\nhttp://${place}/q/?utm_source=mail`);
     await sheet.getByRole('button', { name: 'Use 3 links' }).click();
     await expect(sheet).toBeHidden();
     await expect(t.getByRole('row', { name: /Quayside/ })).toContainText(`${place}/q`);

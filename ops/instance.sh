@@ -80,6 +80,8 @@ php_packages() {
         cd "$ROOT"
         [ -d var/symfony-release ] || composer create-project symfony/symfony:7.4.23 var/symfony-release --no-install --no-scripts --no-interaction
         composer install --no-interaction --no-progress --classmap-authoritative
+        # Some packages come with files that only their owner may read; the instance runs as another user.
+        chmod -R a+rX vendor
     ) >"$FH_VAR/composer.log" 2>&1 || fail "PHP packages could not be installed; see $FH_VAR/composer.log."
     chmod -R a+rX "$ROOT/vendor" # some packages come readable by their owner alone
     stamp composer "$ROOT/composer.json"

@@ -111,3 +111,4 @@ ALTER TABLE sheet_media ADD CONSTRAINT FK_sheet_media_copy FOREIGN KEY (copy_id)
 ALTER TABLE sheet_media ADD CONSTRAINT FK_sheet_media_media FOREIGN KEY (media_id) REFERENCES media (id) ON DELETE CASCADE NOT DEFERRABLE;
 INSERT INTO original_media SELECT DISTINCT o.id, m.id FROM original o CROSS JOIN LATERAL jsonb_path_query(o.pages, '$.**.media') AS found (id) JOIN media m ON m.id::text = found.id #>> '{}';
 INSERT INTO sheet_media SELECT DISTINCT w.id, m.id FROM work_copy w CROSS JOIN LATERAL jsonb_path_query(w.pages, '$.**.media') AS found (id) JOIN media m ON m.id::text = found.id #>> '{}';
+ALTER TABLE due_task ADD claimed_by INT DEFAULT NULL;

@@ -46,6 +46,7 @@ final readonly class Lessons
         return $this->em->wrapInTransaction(function () use ($class, $request, $from): Lesson {
             $now = $this->clock->now();
             $startsAt = null === $request->startsAt ? $now : self::moment($request->startsAt);
+            $startsAt = null === $from || $from->class !== $class ? $startsAt : $this->free($class, $startsAt);
             $lesson = new Lesson(Uuid::v7()->toRfc4122(), $class, trim($request->title), $from->minutes ?? $request->minutes, $now, $request->template ? null : $startsAt);
             $lesson->template = $request->template;
             $lesson->talkOnly = $from->talkOnly ?? $class->talkOnly;
@@ -66,6 +67,18 @@ final readonly class Lessons
 
             return $lesson;
         });
+    }
+
+    /**
+     * The next lesson is never at the same moment as another of the class: a week later then, or two.
+     */
+    private function free(SchoolClass $class, \DateTimeImmutable $startsAt): \DateTimeImmutable
+    {
+        for ($weeks = 0; $weeks < 60 && null !== $this->em->getRepository(Lesson::class)->findOneBy(['class' => $class, 'startsAt' => $startsAt, 'removedAt' => null]); ++$weeks) {
+            $startsAt = $startsAt->modify('+1 week');
+        }
+
+        return $startsAt;
     }
 
     public function edit(Lesson $lesson, EditLesson $edit): void

@@ -73,6 +73,24 @@ final readonly class RoomSources
     }
 
     /**
+     * A class that has never said where its rooms come from takes them from where another class does.
+     */
+    public function goOn(SchoolClass $from, SchoolClass $to): void
+    {
+        $was = $this->em->find(RoomSource::class, $from->id);
+        if (null === $was || null !== $this->em->find(RoomSource::class, $to->id)) {
+            return;
+        }
+        $source = new RoomSource($to);
+        [$source->kind, $source->namePattern, $source->openedBy, $source->life] = [$was->kind, $was->namePattern, $was->openedBy, $was->life];
+        [$source->mayRecord, $source->mayShareScreen, $source->mayWrite] = [$was->mayRecord, $was->mayShareScreen, $was->mayWrite];
+        // An address that follows a pattern with the class in it is another class's own; one without it would be the same room.
+        $source->addressPattern = str_contains($was->addressPattern, '{class}') ? $was->addressPattern : '';
+        $this->em->persist($source);
+        $this->em->flush();
+    }
+
+    /**
      * @param callable(string): object $read
      */
     private static function check(string $field, ?string $text, callable $read): void

@@ -34,6 +34,9 @@ class DueTask
         public readonly ?int $claimedUntil,
         #[ORM\Column(length: 200, nullable: true)]
         public readonly ?string $failure,
+        /** The database's process that speaks with who holds it: while that is there, they are. */
+        #[ORM\Column(nullable: true)]
+        public readonly ?int $claimedBy,
     ) {
     }
 }

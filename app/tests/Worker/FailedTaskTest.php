@@ -81,6 +81,17 @@ final class FailedTaskTest extends AppTestCase
         self::assertSame(0, $this->db()->fetchOne("SELECT COUNT(*) FROM due_task WHERE kind = 'nonsense'"), 'nobody does this any more: it is let go');
     }
 
+    public function test_what_a_killed_worker_held_is_taken_at_once_and_what_a_living_one_holds_is_not(): void
+    {
+        $tasks = $this->service(Tasks::class);
+        $this->db()->executeStatement('DELETE FROM due_task');
+        $tasks->ask('setUp', 'x');
+        self::assertNotNull($tasks->claim());
+        self::assertNull($tasks->claim(), 'whoever holds it is there');
+        $this->db()->executeStatement('UPDATE due_task SET claimed_by = 2147483647'); // no process has this number
+        self::assertSame(2, $tasks->claim()?->attempts);
+    }
+
     public function test_what_breaks_is_tried_a_few_times_and_then_listed(): void
     {
         $handler = new class implements TaskHandler {

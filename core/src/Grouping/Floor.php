@@ -14,6 +14,8 @@ use FreshHuddle\Core\Grouping\Exception\NotOnTheFloor;
  */
 final readonly class Floor
 {
+    private const LONGEST_NAME = 60;
+
     /**
      * @param list<Group>  $groups
      * @param list<string> $fixed  ids of seated students who stay
@@ -172,21 +174,26 @@ final readonly class Floor
     }
 
     /**
-     * Some of a table go to a new one.
+     * Some of a table go to a new one. Both are called as people would call them: “Quayside a” and “Quayside b”.
      *
      * @param list<string> $students those who go: some of its own, but not all
-     * @param list<string> $own      names to take first for the new table
      *
      * @throws NotOnTheFloor if there is no such group, or one of them does not sit there, or nobody would go or stay
      */
-    public function split(string $groupId, array $students, string $newId, array $own = []): self
+    public function split(string $groupId, array $students, string $newId): self
     {
         $sitting = $this->group($groupId)->students;
         $go = array_values(array_intersect($sitting, $students));
         if ([] === $go || \count($go) === \count($sitting) || \count($go) !== \count($students)) {
             throw NotOnTheFloor::partOf($groupId);
         }
-        $floor = $this->withTable($newId, $own);
+        $name = $this->group($groupId)->name;
+        $isPart = 1 === preg_match('/^(.+) [a-z]$/Du', $name, $part);
+        $whole = mb_substr($isPart ? $part[1] : $name, 0, self::LONGEST_NAME - 2);
+        $taken = array_map(static fn (Group $group): string => $group->name, $this->groups);
+        $free = array_values(array_diff(array_map(static fn (string $letter): string => "{$whole} {$letter}", range('a', 'z')), $taken));
+        $floor = $isPart || \count($free) < 2 ? $this : $this->rename($groupId, array_shift($free));
+        $floor = $floor->withTable($newId, \array_slice($free, 0, 1));
         foreach ($go as $student) {
             $floor = $floor->seat($student, $newId);
         }

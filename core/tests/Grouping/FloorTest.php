@@ -110,4 +110,15 @@ final class FloorTest extends TestCase
             self::assertCount(9, [...$seated, ...$floor->shelf($students)]);
         }
     }
+
+    public function test_tables_that_were_split_are_called_as_people_would_call_them(): void
+    {
+        $floor = new Floor([new Group('g', 'Quayside', ['a', 'b', 'c', 'd']), new Group('h', 'Millbrook', ['e'])]);
+        $names = static fn (Floor $floor): array => array_map(static fn (Group $group): string => $group->name, $floor->groups);
+        $once = $floor->split('g', ['c', 'd'], 'n');
+        self::assertSame(['Quayside a', 'Millbrook', 'Quayside b'], $names($once));
+        self::assertSame(['Quayside a', 'Millbrook', 'Quayside b', 'Quayside c'], $names($once->split('g', ['b'], 'm')));
+        $long = (new Floor([new Group('g', str_repeat('x', 60), ['a', 'b'])]))->split('g', ['b'], 'n');
+        self::assertSame([60, 60], array_map(mb_strlen(...), $names($long)));
+    }
 }

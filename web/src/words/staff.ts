@@ -273,6 +273,8 @@ export const staff = {
       `The list of ${name} does not say ${attribute}: there, variants of “${title}” go by group.`,
     ownRooms: 'Rooms and copies are this class’s own: make them here.',
     gotIt: 'Close',
+    when: (className: string) => `When does ${className} have this lesson?`,
+    thatIsWhen: 'That is when',
   },
   pasting: {
     title: 'Text to paste',

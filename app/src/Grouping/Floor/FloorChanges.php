@@ -120,7 +120,7 @@ final readonly class FloorChanges
             EditKind::Free => $floor->free($student()),
             EditKind::Rename => $floor->rename($group(), self::groupName($floor, $group(), $edit->name ?? '')),
             EditKind::AddTable => self::roomFor($floor)->withTable($new, $names),
-            EditKind::Split => self::roomFor($floor)->split($group(), $edit->students, $new, $names),
+            EditKind::Split => self::roomFor($floor)->split($group(), $edit->students, $new),
             EditKind::Merge => $floor->merge($group(), $edit->into ?? throw GroupingRefused::unusable('grouping.which_group', 'into')),
             EditKind::RemoveTable => $floor->withoutGroup($group()),
         };

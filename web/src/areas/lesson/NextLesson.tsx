@@ -38,7 +38,7 @@ export function NextLesson({
         minutes: lesson.minutes,
         from: lesson.id,
         groups,
-        startsAt: lesson.startsAt === null ? null : lesson.startsAt + (others ? day : week),
+        startsAt: lesson.startsAt === null ? null : lesson.startsAt + (classId === lesson.classId ? week : day),
       };
       return take(
         api.POST('/api/staff/classes/{id}/lessons', {
@@ -55,7 +55,10 @@ export function NextLesson({
       const known = className !== undefined && floor !== undefined && handOut !== undefined && students !== undefined;
       const given = made.classId !== lesson.classId && known;
       await navigate(`/lessons/${made.id}`, {
-        state: given ? { notCarried: notCarried({ className, floor, handOut, students }, made) } : null,
+        // Another class has its lessons at times of its own: it is asked when.
+        state: given
+          ? { notCarried: notCarried({ className, floor, handOut, students }, made), askDate: true }
+          : null,
       });
     },
     onError: fail,

@@ -4,8 +4,9 @@ import { lazy, Suspense, useState, type ReactNode } from 'react';
 import { Link, useLocation, useParams, useSearchParams } from 'react-router';
 import { useServerNow } from '../../api/clock';
 import { api, take, type Schema } from '../../api/client';
-import { problemText } from '../../api/problem';
+import { isProblem, problemText } from '../../api/problem';
 import { Button } from '../../ui/Button';
+import { Field } from '../../ui/Field';
 import { KeyList } from '../../ui/KeyList';
 import { useMessages } from '../../ui/messages';
 import { Page } from '../../ui/Page';
@@ -32,6 +33,7 @@ import { useMarkAbsent } from '../roster/useMarkAbsent';
 import { nameOf } from '../lesson/OrderStrip';
 import { FillRounds } from '../lesson/FillRounds';
 import { LessonSlip } from '../lesson/LessonSlip';
+import { forInput, fromInput } from '../lesson/when';
 import { NextLesson } from '../lesson/NextLesson';
 import { MaterialsView, useNewOriginal } from '../materials/MaterialsView';
 import { RoomsThen } from '../rooms/RoomsThen';
@@ -118,6 +120,46 @@ function NotCurrent({ lesson }: { lesson: Schema['LessonView'] }) {
 /** Whether students may be waiting for it already. */
 const isSoon = (lesson: Schema['LessonView']) =>
   lesson.other !== null || Math.abs((lesson.startsAt ?? 0) - lesson.serverNow) < 12 * 3_600_000;
+
+/** A lesson that was given to this class: when is it? */
+function AskDate({ lesson }: { lesson: Schema['LessonView'] }) {
+  const { state } = useLocation() as { state: { askDate?: boolean } | null };
+  const [asked, setAsked] = useState(state?.askDate === true && lesson.startsAt !== null);
+  const [when, setWhen] = useState(forInput(lesson.startsAt ?? 0));
+  const queries = useQueryClient();
+  const edit = useMutation({
+    mutationFn: (startsAt: number) =>
+      take(api.PATCH('/api/staff/lessons/{id}', { params: { path: { id: lesson.id } }, body: { startsAt } })),
+    onSuccess: () => {
+      setAsked(false);
+      return queries.invalidateQueries({ queryKey: ['lesson', lesson.id] });
+    },
+  });
+  if (!asked) return null;
+  const startsAt = fromInput(when);
+  return (
+    <Bar>
+      <form
+        className="flex flex-wrap items-end gap-3"
+        onSubmit={(event) => {
+          event.preventDefault();
+          if (startsAt !== null) edit.mutate(startsAt);
+        }}
+      >
+        <Field
+          label={words.give.when(lesson.className)}
+          type="datetime-local"
+          value={when}
+          error={isProblem(edit.error) ? edit.error.field('startsAt') : undefined}
+          onChange={(event) => setWhen(event.target.value)}
+        />
+        <Button type="submit" disabled={startsAt === null} busy={edit.isPending}>
+          {words.give.thatIsWhen}
+        </Button>
+      </form>
+    </Bar>
+  );
+}
 
 /** What did not come along when the lesson was given to this class. */
 function NotCarried() {
@@ -351,6 +393,7 @@ function Lesson({ lesson, connected }: { lesson: Schema['LessonView']; connected
   return (
     <div className="flex min-h-0 flex-1 flex-col">
       {!connected && <Bar>{words.lesson.noStream}</Bar>}
+      <AskDate key={`when ${lesson.id}`} lesson={lesson} />
       <NotCarried key={lesson.id} />
       {!lesson.current && !lesson.template && !over && isSoon(lesson) && <NotCurrent lesson={lesson} />}
       {lesson.template && (
@@ -500,7 +543,12 @@ function Lesson({ lesson, connected }: { lesson: Schema['LessonView']; connected
             </>
           )}
           {view === 'work' && (
-            <WalkRound key={search.get('group') ?? ''} lesson={lesson} visited={search.get('group')} />
+            <WalkRound
+              key={search.get('group') ?? ''}
+              lesson={lesson}
+              visited={search.get('group')}
+              onVisit={working ? visit : undefined}
+            />
           )}
           {view === 'rooms' && over && <RoomsThen rooms={lesson.runRooms} />}
           {view === 'rooms' && !over && <RoomsView lesson={lesson} pasting={pasting} onPasting={setPasting} />}

@@ -4,6 +4,7 @@ import { Button } from '../../../ui/Button';
 import { Sheet } from '../../../ui/Sheet';
 import { copy as fillWords } from '../../../words/copy';
 import { words } from '../../../words';
+import { liveWords } from '../../../words/live';
 import { Answers } from './Answers';
 import { neighbour, type Row } from './rows';
 
@@ -26,6 +27,7 @@ export function CopySheet({
   since,
   onGo,
   onClose,
+  onVisit,
 }: {
   rows: Row[];
   row: Row;
@@ -35,7 +37,11 @@ export function CopySheet({
   since: number;
   onGo: (to: At) => void;
   onClose: () => void;
+  /** Goes to another group, room and copy; undefined while groups are not at work. */
+  onVisit?: ((group: string) => void) | undefined;
 }) {
+  const visits = lesson.visits.find(({ groupId }) => groupId !== row.group?.id);
+  const nextName = lesson.floor.groups.find((group) => group.id === visits?.groupId)?.name;
   const at = { copy: row.copy.id, page: page.id };
   // What is new stays marked while it is read.
   const [marked, setMarked] = useState({ key: `${at.copy}${at.page}`, since });
@@ -60,6 +66,11 @@ export function CopySheet({
         aria-label={words.work.go}
         className="mb-4 flex flex-wrap items-center gap-2 border-b border-line pb-3 text-sm"
       >
+        {onVisit !== undefined && visits !== undefined && nextName !== undefined && (
+          <Button className="px-3 py-1 font-semibold" onClick={() => onVisit(visits.groupId)}>
+            {liveWords.onTo(nextName)}
+          </Button>
+        )}
         {arrows.map((key) => (
           <Button key={key} className="px-2 py-1" disabled={!works(key)} onClick={() => onGo(to(key))}>
             {words.work.arrows[key]}

@@ -282,7 +282,15 @@ function Strip({ row, seen, onOpen }: { row: Row; seen: Seen; onOpen: (page: Pag
 }
 
 /** The walk-round: every group's work, page by page, live; what is new since it was last looked at glows. */
-export function WalkRound({ lesson, visited = null }: { lesson: Lesson; visited?: string | null }) {
+export function WalkRound({
+  lesson,
+  visited = null,
+  onVisit,
+}: {
+  lesson: Lesson;
+  visited?: string | null;
+  onVisit?: ((group: string) => void) | undefined;
+}) {
   const roundId = lesson.round.id;
   const copies = useQuery({
     queryKey: ['copies', roundId],
@@ -439,6 +447,7 @@ export function WalkRound({ lesson, visited = null }: { lesson: Lesson; visited?
           page={page}
           lesson={lesson}
           since={seenUpTo(row.copy, page, stored)}
+          onVisit={onVisit}
           onGo={(to) => {
             look([{ copy: row.copy, page }]);
             setOpened(to);
