@@ -26,6 +26,7 @@ const InvitationPage = lazy(() =>
 const ClassPage = lazy(() => import('./areas/roster/ClassPage').then((file) => ({ default: file.ClassPage })));
 const ClassLessons = lazy(() => import('./areas/lesson/ClassLessons').then((file) => ({ default: file.ClassLessons })));
 const DeskPage = lazy(() => import('./areas/grouping/desk/DeskPage').then((file) => ({ default: file.DeskPage })));
+const DeletedPage = lazy(() => import('./areas/lesson/DeletedPage').then((file) => ({ default: file.DeletedPage })));
 const CupboardPage = lazy(() =>
   import('./areas/materials/CupboardPage').then((file) => ({ default: file.CupboardPage })),
 );
@@ -90,6 +91,7 @@ function Inside() {
         <Route path="/rounds/:id/slips" element={<SlipsPage />} />
         <Route path="/rounds/:id/plan" element={<PlanPage />} />
         <Route path="/cupboard" element={<CupboardPage />} />
+        <Route path="/deleted" element={<DeletedPage />} />
         <Route path="/cupboard/:id" element={<OriginalPage />} />
         <Route path="*" element={<Nowhere />} />
       </Routes>

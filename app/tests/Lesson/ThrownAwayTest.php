@@ -72,4 +72,27 @@ final class ThrownAwayTest extends AppTestCase
         $this->asTeacher($this->newTeacher('pia@larkmouth.example'));
         $this->ask('POST', "/api/staff/classes/{$class}/restore")->is(404);
     }
+
+    public function test_what_was_deleted_is_found_for_thirty_days_by_those_who_may_bring_it_back(): void
+    {
+        $lesson = $this->newLesson(2, '9D');
+        $this->ask('DELETE', '/api/staff/lessons/'.$lesson->text('id'))->is(204);
+        $gone = $this->newLesson(2, '9E')->text('classId');
+        $this->ask('DELETE', "/api/staff/classes/{$gone}")->is(204);
+        $found = $this->ask('GET', '/api/staff/deleted')->is(200);
+        $kinds = [];
+        foreach ($found->list('') as $one) {
+            \assert(\is_array($one) && \is_string($one['kind']) && \is_string($one['id']));
+            $kinds[$one['id']] = $one['kind'];
+        }
+        self::assertSame(['class', 'lesson'], [$kinds[$gone], $kinds[$lesson->text('id')]]);
+        $this->ask('POST', "/api/staff/classes/{$gone}/restore")->is(204);
+        self::assertStringNotContainsString($gone, $this->ask('GET', '/api/staff/deleted')->raw);
+        $this->asTeacher($this->newTeacher('otto@larkmouth.example'));
+        self::assertSame([], $this->ask('GET', '/api/staff/deleted')->at(''));
+        $this->asTeacher();
+        $this->db()->executeStatement("UPDATE lesson SET removed_at = now() - interval '31 days' WHERE id = ?", [$lesson->text('id')]);
+        $this->em()->clear();
+        self::assertStringNotContainsString($lesson->text('id'), $this->ask('GET', '/api/staff/deleted')->raw);
+    }
 }

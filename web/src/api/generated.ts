@@ -2037,6 +2037,50 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/staff/deleted": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description Done */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["DeletedView"][];
+                    };
+                };
+                /** @description A problem (RFC 9457) */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/staff/devices": {
         parameters: {
             query?: never;
@@ -7240,6 +7284,15 @@ export interface components {
         };
         /** @enum {string} */
         DegreeUnit: "groups" | "students" | "pairs" | "share";
+        /** @enum {string} */
+        DeletedKind: "class" | "lesson";
+        DeletedView: {
+            kind: components["schemas"]["DeletedKind"];
+            id: string;
+            name: string;
+            className: string;
+            at: number;
+        };
         DeskGoal: {
             kind: components["schemas"]["GoalKind"];
             attribute?: string | null;

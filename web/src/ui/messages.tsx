@@ -1,4 +1,4 @@
-import { createContext, useCallback, useContext, useMemo, useRef, useState, type ReactNode } from 'react';
+import { createContext, useCallback, useContext, useEffect, useMemo, useRef, useState, type ReactNode } from 'react';
 import { problemText } from '../api/problem';
 import { words } from '../words';
 import { Button } from './Button';
@@ -8,15 +8,19 @@ interface Message {
   text: string;
   bad: boolean;
   undo?: (() => void) | undefined;
+  /** The page it was said on: it stays until that is left. */
+  page?: string | undefined;
 }
 
 interface Messages {
   say: (text: string, undo?: () => void) => void;
+  /** As `say`, and it can be undone until the page is left. */
+  sayHere: (text: string, undo: () => void) => void;
   /** Says what went wrong in the server's words, or in ours where it did not answer. */
   fail: (error: unknown) => void;
 }
 
-const Context = createContext<Messages>({ say: () => undefined, fail: () => undefined });
+const Context = createContext<Messages>({ say: () => undefined, sayHere: () => undefined, fail: () => undefined });
 
 const shownFor = 8_000;
 
@@ -36,13 +40,23 @@ export function MessagesProvider({ children }: { children: ReactNode }) {
     (message: Omit<Message, 'id'>) => {
       const id = next.current++;
       setMessages((all) => [...all.filter((one) => one.text !== message.text).slice(-2), { ...message, id }]);
-      setTimeout(() => drop(id), shownFor);
+      if (message.page === undefined) setTimeout(() => drop(id), shownFor);
     },
     [drop],
   );
+  // Whatever page is left, by whatever way: what was said there goes.
+  useEffect(() => {
+    if (!messages.some((one) => one.page !== undefined)) return;
+    const look = setInterval(
+      () => setMessages((all) => all.filter((one) => one.page === undefined || one.page === location.pathname)),
+      300,
+    );
+    return () => clearInterval(look);
+  }, [messages]);
   const value = useMemo<Messages>(
     () => ({
       say: (text, undo) => add({ text, bad: false, undo }),
+      sayHere: (text, undo) => add({ text, bad: false, undo, page: location.pathname }),
       fail: (error) => add({ text: problemText(error), bad: true }),
     }),
     [add],
@@ -70,6 +84,11 @@ export function MessagesProvider({ children }: { children: ReactNode }) {
                 }}
               >
                 {words.common.undo}
+              </Button>
+            )}
+            {message.page !== undefined && (
+              <Button look="quiet" aria-label={words.common.close} onClick={() => drop(message.id)}>
+                ×
               </Button>
             )}
           </div>

@@ -333,6 +333,17 @@ export const staff = {
     hereThough: (names: string, n: number) => `${names} ${n === 1 ? 'is' : 'are'} here, though marked absent.`,
     notAbsent: (n: number) => (n === 1 ? 'Not absent' : 'None of them is absent'),
   },
+  deleted: {
+    title: 'Deleted',
+    lead: 'Classes and lessons you have deleted can be brought back here for 30 days.',
+    none: 'Nothing was deleted in the last 30 days.',
+    aClass: 'class',
+    aLesson: (className: string) => `lesson of ${className}`,
+    at: (when: string) => `deleted ${when}`,
+    bringBack: 'Bring it back',
+    isBack: (name: string) => `“${name}” is back.`,
+    worksheets: 'Worksheets that were put away are in the cupboard.',
+  },
   failed: {
     what: {
       moveOut: 'Students could not be taken to their rooms.',

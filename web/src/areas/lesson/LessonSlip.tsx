@@ -21,7 +21,7 @@ export function LessonSlip({
 }) {
   const queries = useQueryClient();
   const navigate = useNavigate();
-  const { fail, say } = useMessages();
+  const { fail, say, sayHere } = useMessages();
   const [title, setTitle] = useState(lesson.title);
   const edit = useMutation({
     mutationFn: (body: Edit) =>
@@ -57,7 +57,7 @@ export function LessonSlip({
     onSuccess: async () => {
       await navigate(`/classes/${lesson.classId}`);
       const lists = () => queries.invalidateQueries({ queryKey: ['lessons'] });
-      say(words.order.thrownAway(lesson.title), () => {
+      sayHere(words.order.thrownAway(lesson.title), () => {
         take(api.POST('/api/staff/lessons/{id}/restore', path)).then(lists, fail);
       });
       await lists();

@@ -56,9 +56,7 @@ export function NextLesson({
       const given = made.classId !== lesson.classId && known;
       await navigate(`/lessons/${made.id}`, {
         // Another class has its lessons at times of its own: it is asked when.
-        state: given
-          ? { notCarried: notCarried({ className, floor, handOut, students }, made), askDate: true }
-          : null,
+        state: given ? { notCarried: notCarried({ className, floor, handOut, students }, made), askDate: true } : null,
       });
     },
     onError: fail,

@@ -70,7 +70,7 @@ function Groupings({ data }: { data: Schema['ClassView'] }) {
 function ClassActions({ data }: { data: Schema['ClassView'] }) {
   const navigate = useNavigate();
   const queries = useQueryClient();
-  const { say, fail } = useMessages();
+  const { say, sayHere, fail } = useMessages();
   const path = { params: { path: { id: data.id } } };
   const refresh = () =>
     Promise.all([
@@ -101,7 +101,7 @@ function ClassActions({ data }: { data: Schema['ClassView'] }) {
       await navigate('/');
       const lists = () =>
         Promise.all(['classes', 'lessons'].map((queryKey) => queries.invalidateQueries({ queryKey: [queryKey] })));
-      say(words.roster.thrownAway(data.name), () => {
+      sayHere(words.roster.thrownAway(data.name), () => {
         take(api.POST('/api/staff/classes/{id}/restore', path)).then(lists, fail);
       });
       await lists();

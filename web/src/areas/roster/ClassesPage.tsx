@@ -102,6 +102,11 @@ export function ClassesPage({ today }: { today: ReactNode }) {
             </ul>
           </details>
         )}
+        <p className="mt-4 text-sm">
+          <Link className="underline decoration-line underline-offset-4 hover:decoration-ink" to="/deleted">
+            {words.deleted.title}
+          </Link>
+        </p>
         <Suspense>{wanted && <MakeClass open={making} onClose={() => setMaking(false)} />}</Suspense>
       </main>
     </Page>

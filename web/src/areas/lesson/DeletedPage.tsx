@@ -1,0 +1,69 @@
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { Link } from 'react-router';
+import { api, take, type Schema } from '../../api/client';
+import { problemText } from '../../api/problem';
+import { Button } from '../../ui/Button';
+import { useMessages } from '../../ui/messages';
+import { Page } from '../../ui/Page';
+import { words } from '../../words';
+import { whenText } from './when';
+
+function Row({ one }: { one: Schema['DeletedView'] }) {
+  const queries = useQueryClient();
+  const { say, fail } = useMessages();
+  const path = { params: { path: { id: one.id } } };
+  const back = useMutation({
+    mutationFn: () =>
+      take(
+        one.kind === 'class'
+          ? api.POST('/api/staff/classes/{id}/restore', path)
+          : api.POST('/api/staff/lessons/{id}/restore', path),
+      ),
+    onSuccess: () => say(words.deleted.isBack(one.name)),
+    onSettled: () =>
+      Promise.all(
+        ['deleted', 'classes', 'lessons'].map((queryKey) => queries.invalidateQueries({ queryKey: [queryKey] })),
+      ),
+    onError: fail,
+  });
+  return (
+    <li className="flex flex-wrap items-center gap-x-4 gap-y-1 border-t border-line py-3">
+      <span className="min-w-0 flex-1">
+        <span className="font-semibold wrap-anywhere">{one.name}</span>{' '}
+        <span className="text-soft">
+          {one.kind === 'class' ? words.deleted.aClass : words.deleted.aLesson(one.className)} ·{' '}
+          {words.deleted.at(whenText(one.at))}
+        </span>
+      </span>
+      <Button busy={back.isPending} onClick={() => back.mutate()}>
+        {words.deleted.bringBack}
+      </Button>
+    </li>
+  );
+}
+
+/** Classes and lessons that were deleted lately, and can be brought back. */
+export function DeletedPage() {
+  const deleted = useQuery({ queryKey: ['deleted'], queryFn: () => take(api.GET('/api/staff/deleted')) });
+  return (
+    <Page title={words.deleted.title}>
+      <main className="mx-auto w-full max-w-3xl flex-1 px-5 py-8">
+        <h2 className="text-3xl font-semibold">{words.deleted.title}</h2>
+        <p className="mt-1 mb-5 text-soft">{words.deleted.lead}</p>
+        {deleted.isPending && <p className="text-soft">{words.common.loading}</p>}
+        {deleted.isError && <p className="font-semibold text-lost">{problemText(deleted.error)}</p>}
+        {deleted.data?.length === 0 && <p className="border-t-2 border-ink py-10 text-soft">{words.deleted.none}</p>}
+        <ul>
+          {deleted.data?.map((one) => (
+            <Row key={one.id} one={one} />
+          ))}
+        </ul>
+        <p className="mt-6 text-sm">
+          <Link className="underline underline-offset-4" to="/cupboard">
+            {words.deleted.worksheets}
+          </Link>
+        </p>
+      </main>
+    </Page>
+  );
+}
