@@ -300,6 +300,139 @@ await under(
   () => told(counts),
 );
 
+// Keys that fall into one place of PHP's tables: from students, and from a teacher.
+const colliding = (bytes) => {
+  const parts = [];
+  let length = 0;
+  for (let i = 0; length < bytes; i++) {
+    const part = `"${i * 65_536}":1`;
+    parts.push(part);
+    length += part.length + 1;
+  }
+  return `{${parts.join(',')}}`;
+};
+const [small, large] = [colliding(190_000), colliding(883_000)];
+counts = new Map();
+await under(
+  'Four students and a teacher with keys that collide (190 and 883 kB)',
+  (until) =>
+    Promise.all([
+      flood(
+        4,
+        until,
+        (i) => [
+          'PUT',
+          `/api/student/copies/${attackers[i].copy}/slots/together`,
+          { cookie: attackers[i].cookie, raw: small },
+        ],
+        counts,
+      ),
+      flood(2, until, () => ['POST', '/api/staff/originals', { ...other, raw: large }], counts),
+    ]),
+  () => told(counts),
+);
+
+// Small spreadsheets that ask for a lot.
+const entities = `<!DOCTYPE w [<!ENTITY a "aaaaaaaaaa">${[...'bcdefghi']
+  .map((name, i) => `<!ENTITY ${name} "${`&${'abcdefgh'[i]};`.repeat(10)}">`)
+  .join('')}]>`;
+const bomb = zip({
+  'xl/workbook.xml': `<workbook xmlns="${main}" xmlns:r="${relations}"><sheets><sheet name="S" sheetId="1" r:id="s1"/></sheets></workbook>`,
+  'xl/_rels/workbook.xml.rels': `<Relationships xmlns="http://schemas.openxmlformats.org/package/2006/relationships"><Relationship Id="s1" Type="${relations}/worksheet" Target="worksheets/sheet1.xml"/></Relationships>`,
+  'xl/worksheets/sheet1.xml': `${entities}<worksheet xmlns="${main}"><sheetData><row><c t="inlineStr"><is><t>&i;</t></is></c></row></sheetData></worksheet>`,
+});
+const odsOf = (rows) =>
+  zip({
+    'content.xml': `<o:document-content xmlns:o="urn:oasis:names:tc:opendocument:xmlns:office:1.0" xmlns:table="urn:oasis:names:tc:opendocument:xmlns:table:1.0" xmlns:text="urn:oasis:names:tc:opendocument:xmlns:text:1.0"><o:body><o:spreadsheet><table:table>${rows}</table:table></o:spreadsheet></o:body></o:document-content>`,
+  });
+const repeated = odsOf(
+  '<table:table-row table:number-rows-repeated="1048576"><table:table-cell table:number-columns-repeated="16384" o:value-type="string"><text:p>x</text:p></table:table-cell></table:table-row>',
+);
+const edge = workbook('<row r="9223372036854775807"><c r="A9223372036854775807"><v>1</v></c></row>');
+counts = new Map();
+const asked = [];
+await under(
+  'Four uploads at once of entities, repeated cells and row numbers of 64 bits',
+  (until) =>
+    Promise.all(
+      Array.from({ length: 4 }, async (_, i) => {
+        for (let n = 0; performance.now() < until; n++) {
+          const began = performance.now();
+          const answer = await ask('POST', `/api/staff/classes/${lesson.classId}/import/preview`, {
+            ...(i % 2 === 0 ? other : third),
+            body: { file: [bomb, repeated, edge][(i + n) % 3] },
+          }).catch(() => ({ status: 0 }));
+          counts.set(answer.status, (counts.get(answer.status) ?? 0) + 1);
+          asked.push(performance.now() - began);
+        }
+      }),
+    ),
+  () => `${told(counts)}; each answered in ${figures(asked)}`,
+);
+
+// Texts that are hard to read.
+const hard = ['> ', '- ', '[', '*a **b ', 'a|b\n-|-\n', '1. '].map((piece) => piece.repeat(20_000).slice(0, 19_000));
+counts = new Map();
+const saved = [];
+await under(
+  'Two teachers who save texts of 19 kB that nest without end',
+  (until) =>
+    Promise.all(
+      [other, third].map(async (who) => {
+        for (let n = 0; performance.now() < until; n++) {
+          const began = performance.now();
+          const blocks = hard.map((text, i) => ({ id: `b${i}`, kind: 'text', text: `${n} ${text}` }));
+          const answer = await ask('POST', '/api/staff/originals', {
+            ...who,
+            body: { title: `Hard ${n}`, basedOn: 0, pages: [{ id: 'p', title: '', blocks }] },
+          }).catch(() => ({ status: 0 }));
+          counts.set(answer.status, (counts.get(answer.status) ?? 0) + 1);
+          saved.push(performance.now() - began);
+        }
+      }),
+    ),
+  () => `${told(counts)}; six such texts saved in ${figures(saved)}`,
+);
+
+// Strangers before the door of a class that everybody is let into one by one.
+{
+  const full = await lessonOf(staff, 'Doorway', 28);
+  await must('PATCH', `/api/staff/classes/${full.classId}/door`, { ...staff, body: { mode: 'checked' } });
+  counts = new Map();
+  const pupils = new Map();
+  await under(
+    'Strangers fill the doorway while 28 pupils of one network come',
+    async (until) => {
+      await flood(
+        4,
+        Math.min(until, performance.now() + lasts / 2),
+        (i, n) => [
+          'POST',
+          '/api/student/join',
+          {
+            body: { doorWord: full.doorWord, name: `Stranger ${i} ${n}`, wait: true },
+            headers: { 'X-Forwarded-For': `198.19.${i}.${n % 250}` },
+          },
+        ],
+        counts,
+      );
+      for (const { name } of full.students)
+        for (let tries = 0; tries < 6; tries++) {
+          const answer = await ask('POST', '/api/student/join', {
+            body: { doorWord: full.doorWord, name },
+            headers: { 'X-Forwarded-For': '203.0.113.77' },
+          });
+          if (answer.status !== 429 || tries === 5) {
+            pupils.set(answer.status, (pupils.get(answer.status) ?? 0) + 1);
+            break;
+          }
+          await wait(1_000);
+        }
+    },
+    () => `strangers ${told(counts)}; pupils ${told(pupils)}`,
+  );
+}
+
 // 9. A slot made as full as can be, by four members at once.
 counts = new Map();
 const words = (n) => Array.from({ length: 3_300 }, (_, i) => `w${(n * 7 + i * 13) % 997}`).join(' ');

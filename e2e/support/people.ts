@@ -81,7 +81,7 @@ export async function student(
 
 /** Presses the large button; the room opens in a page of its own. */
 export async function goToRoom(who: Student): Promise<Page> {
-  const link = who.page.locator('a[href="/api/student/room"]');
+  const link = who.page.locator('a[href="/api/student/room"]').filter({ visible: true });
   const [room] = await Promise.all([who.context.waitForEvent('page'), link.click()]);
   await expect(room.getByRole('heading', { name: 'Here now' })).toBeVisible();
   return room;

@@ -51,6 +51,7 @@ export function Fetched({
   return (
     <div
       role="alert"
+      data-called={way?.way === 'press' ? '' : undefined}
       className="sticky top-2 z-30 mb-5 flex flex-col gap-3 border-4 border-ink bg-accent p-4 text-on-accent"
     >
       <p className="text-2xl leading-tight font-bold text-balance wrap-anywhere">{words.aside.fetched(where)}</p>
