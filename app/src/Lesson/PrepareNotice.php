@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace FreshHuddle\App\Lesson;
 
+use FreshHuddle\Core\Visible;
 use Symfony\Component\Validator\Constraints as Assert;
 
 final readonly class PrepareNotice
@@ -15,7 +16,7 @@ final readonly class PrepareNotice
         public bool $beforeEnd,
         #[Assert\Range(notInRangeMessage: 'lesson.notice_between_0_and_600_minutes', min: 0, max: 36_000)]
         public int $seconds,
-        #[Assert\NotBlank(message: 'lesson.notice_needs_words', normalizer: 'trim')]
+        #[Assert\NotBlank(message: 'lesson.notice_needs_words', normalizer: [Visible::class, 'or'])]
         #[Assert\Length(max: 280, maxMessage: 'lesson.notice_at_most_280_signs')]
         public string $text,
     ) {

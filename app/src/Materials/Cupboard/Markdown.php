@@ -23,7 +23,7 @@ use Symfony\Contracts\Cache\CacheInterface;
 final readonly class Markdown
 {
     /** What is kept of another version is not used. */
-    private const VERSION = 1;
+    private const VERSION = 2;
     private const OPTIONS = [
         'html_input' => 'escape',
         'allow_unsafe_links' => false,
@@ -70,6 +70,9 @@ final readonly class Markdown
         $html = $this->markdown->convert($text)->getContent();
         // The title of the page is the first heading and the slots are the second: headings in a text come below.
         $html = (string) preg_replace_callback('~<(/?)h([1-6])>~', static fn (array $tag): string => "<{$tag[1]}h".min(5, 2 + (int) $tag[2]).'>', $html);
+
+        // A name and password in a link are nobody's to see.
+        $html = (string) preg_replace('~(<a\s[^>]*href="https?://)[^/?#"]*@~i', '$1', $html);
 
         return trim($this->sanitizer->sanitize($html));
     }

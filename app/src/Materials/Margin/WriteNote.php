@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace FreshHuddle\App\Materials\Margin;
 
 use FreshHuddle\App\Http\Body\Id;
+use FreshHuddle\Core\Visible;
 use Symfony\Component\Validator\Constraints as Assert;
 
 final readonly class WriteNote
@@ -16,7 +17,7 @@ final readonly class WriteNote
     public function __construct(
         #[Assert\Length(max: 40)]
         public string $slot,
-        #[Assert\NotBlank(message: 'materials.note_needs_words', normalizer: 'trim')]
+        #[Assert\NotBlank(message: 'materials.note_needs_words', normalizer: [Visible::class, 'or'])]
         #[Assert\Length(max: MarginNote::LONGEST, maxMessage: 'materials.note_at_most_600_signs')]
         public string $text,
         #[Id]

@@ -49,6 +49,16 @@ final readonly class MediaReader
     }
 
     /**
+     * @return int bytes of all pictures and recordings of a teacher
+     */
+    public function kept(string $teacherId): int
+    {
+        $kept = $this->db->fetchOne('SELECT COALESCE(SUM(size), 0)::bigint FROM media WHERE teacher_id = ?', [$teacherId]);
+
+        return \is_int($kept) ? $kept : 0;
+    }
+
+    /**
      * Until the transaction ends, nobody else puts in or drops the bytes of this digest.
      */
     public function hold(string $digest): void

@@ -28,6 +28,9 @@ final readonly class MediaShelf implements Forgets
     /** A file that has not become whole by then never will. Seconds. */
     private const PART = 3_600;
 
+    /** Of all pictures and recordings of a teacher and her classes. */
+    private const MOST_BYTES = 2_000_000_000;
+
     /** Pictures of the students' own in one copy. */
     private const MOST_IN_A_COPY = 200;
 
@@ -157,6 +160,9 @@ final readonly class MediaShelf implements Forgets
             $this->em->lock($teacher, LockMode::PESSIMISTIC_WRITE); // who puts in the same at the same moment finds it
             $media = $this->em->getRepository(Media::class)->findOneBy(['teacher' => $teacher, 'digest' => $digest]);
             if (null === $media) {
+                if ($this->reader->kept($teacher->id) + \strlen($read->bytes) > self::MOST_BYTES) {
+                    throw MaterialsRefused::unusable('materials.media.quota', 'content', ['most' => intdiv(self::MOST_BYTES, 1_000_000)]);
+                }
                 $media = new Media(Uuid::v7()->toRfc4122(), $teacher, $digest, $read->kind, $read->type, \strlen($read->bytes), $read->width, $read->height, $read->seconds, $this->clock->ms());
                 $this->em->persist($media);
                 $this->em->flush();

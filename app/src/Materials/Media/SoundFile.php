@@ -35,12 +35,16 @@ final readonly class SoundFile
         if (false === $file) {
             throw new \RuntimeException('There is no room for a file that came in.');
         }
+        set_error_handler(static fn (): bool => true); // it warns of what it reads past the end of broken files
         try {
             file_put_contents($file, $bytes);
             $reader = new \getID3();
             $reader->option_tags_html = $reader->option_extra_info = false;
             $found = $reader->analyze($file);
+        } catch (\Throwable) {
+            return null; // whatever a broken file breaks in the reader: it is no recording that can be kept
         } finally {
+            restore_error_handler();
             unlink($file);
         }
         $format = $found['fileformat'] ?? null;
@@ -52,7 +56,7 @@ final readonly class SoundFile
             throw MaterialsRefused::unusable('materials.media.film', 'content');
         }
         $seconds = $found['playtime_seconds'] ?? 0;
-        $seconds = is_numeric($seconds) ? (float) $seconds : 0.0;
+        $seconds = is_numeric($seconds) && is_finite((float) $seconds) ? max(0.0, (float) $seconds) : 0.0;
         if ($seconds > self::LONGEST + self::GRACE) {
             throw MaterialsRefused::unusable('materials.media.too_long', 'content', ['most' => intdiv(self::LONGEST, 60)]);
         }

@@ -111,6 +111,27 @@ final class MediaTest extends AppTestCase
         $this->ask('GET', "/api/student/copies/{$copies[0]}/media/{$this->picture}")->is(404);
     }
 
+    public function test_a_teacher_keeps_no_more_than_there_is_room_for(): void
+    {
+        $this->db()->executeStatement('UPDATE media SET size = 1999999000 WHERE id = ?', [$this->picture]);
+        self::assertSame('content', $this->put(Files::picture('jpeg', 600, 600))->is(422)->text('errors.0.field'));
+        self::assertSame($this->sound, $this->put(Files::mp3(3))->is(200)->text('id'), 'what is kept already needs none');
+    }
+
+    public function test_a_broken_recording_is_refused_in_words(): void
+    {
+        $webm = "\x1A\x45\xDF\xA3\x9F\x42\x86\x81\x01\x42\xF7\x81\x01\x42\xF2\x81\x04\x42\xF3\x81\x08\x42\x82\x84webm\x42\x87\x81\x04\x42\x85\x81\x02\x18\x53\x80\x67\x01\xFF\xFF\xFF\xFF\xFF\xFF\xFF";
+        mt_srand(19);
+        for ($i = 0; $i < 40; ++$i) {
+            $tail = '';
+            for ($n = 0; $n < 60; ++$n) {
+                $tail .= \chr(mt_rand(0, 255));
+            }
+            $status = $this->put(substr($webm.$tail, 0, 12 + 2 * $i))->status;
+            self::assertContains($status, [200, 422]);
+        }
+    }
+
     public function test_the_same_is_kept_once(): void
     {
         self::assertSame($this->picture, $this->put(Files::picture())->text('id'));

@@ -9,6 +9,7 @@ use FreshHuddle\Core\Lesson\EventKind;
 use FreshHuddle\Core\Lesson\RoundState;
 use FreshHuddle\Core\Live\Command;
 use FreshHuddle\Core\Live\Exception\CommandRefused;
+use FreshHuddle\Core\Visible;
 
 /**
  * A notice to all, to some groups, or to single students.
@@ -30,7 +31,7 @@ final readonly class Say implements Command
     public function __construct(string $text, public array $groups = [], public array $to = [], public ?string $plan = null)
     {
         $this->text = trim((string) preg_replace('/\s+/u', ' ', $text));
-        if ('' === $this->text) {
+        if (!Visible::is($this->text)) {
             throw CommandRefused::emptyNotice();
         }
         if (mb_strlen($this->text) > self::MAX_LENGTH) {
