@@ -432,4 +432,14 @@ final class DeskTest extends AppTestCase
         self::assertSame('Student A and Student C have to be together and apart now. Lift one of the two rules.', $make('apart', 0, 2));
         self::assertSame('', $make('apart', 3, 4), 'what was there before is not said again');
     }
+
+    public function test_the_quick_way_takes_no_goals_away_that_were_set_at_the_desk(): void
+    {
+        $lesson = $this->newLesson(6, '9Q');
+        $desk = '/api/staff/groupings/'.$lesson->text('floor.id');
+        $goals = [['kind' => 'newPartners'], ['kind' => 'spread', 'attribute' => 'level']];
+        $this->ask('PATCH', $desk, ['settings' => ['method' => 'balance', 'shape' => 'groups', 'groups' => 2, 'goals' => $goals]])->is(200);
+        $this->ask('POST', "{$desk}/deal", ['basedOn' => 0, 'groups' => 3, 'seed' => 1])->is(200);
+        self::assertCount(2, $this->ask('GET', $desk)->is(200)->list('settings.goals'));
+    }
 }

@@ -67,8 +67,11 @@ final readonly class Taking
             $request->remainder,
             goals: null === $request->mix ? [] : [new DeskGoal(GoalKind::Spread, $request->mix)],
         );
-        // The next groups are made in the same way.
-        $this->notes->keepSettings($grouping->id, $settings);
+        // The next groups are made in the same way; several goals, set at the desk, stay there all the same.
+        $goals = $this->notes->settings($grouping->id)->goals;
+        if ([] === $goals || (1 === \count($goals) && GoalKind::Spread === $goals[0]->kind)) {
+            $this->notes->keepSettings($grouping->id, $settings);
+        }
 
         return $this->changes->change($grouping, $request->basedOn, null === $request->mix ? 'deal' : 'balance', function (Floor $floor) use ($grouping, $request, $settings, $field): Floor {
             try {
