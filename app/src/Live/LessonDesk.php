@@ -158,7 +158,7 @@ final readonly class LessonDesk
             $this->failed->of($class->id),
             '/class-page/'.$this->address->of(ClassPageController::WHAT, $lesson->id, $lesson->classPageNumber),
             $isOver ? null : AttributeView::toMixBy($students),
-            $isPlanned ? $this->partners($round, $floor) : null,
+            !$isOver && Phase::Planned === $phase ? $this->partners($round, $floor) : null, // once out, they have met
             $lesson->talkOnly,
             $this->otherLesson($lesson, $now),
             $isOver && null !== $run ? $this->runRooms->rooms($run) : [],

@@ -27,8 +27,8 @@ export const order = {
   now: 'now',
   past: 'over',
   isOver: 'over',
-  throwAway: 'Throw this lesson away',
-  thrownAway: (title: string) => `“${title}” is thrown away.`,
+  throwAway: 'Delete lesson',
+  thrownAway: (title: string) => `“${title}” is deleted.`,
   edge: (before: string, after: string | null) =>
     after === null ? `End of ${before}` : `Between ${before} and ${after}`,
   edgeAt: (before: number, after: number | null) =>

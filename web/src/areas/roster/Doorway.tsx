@@ -80,7 +80,12 @@ export function Doorway({
       )}
       {shutLine}
       {strangers > 0 && !shut && (
-        <Button look="quiet" className="mt-2" busy={door.shutOut.isPending} onClick={() => door.shutOut.mutate()}>
+        <Button
+          look="quiet"
+          className="mt-1 -ml-2 text-left text-sm"
+          busy={door.shutOut.isPending}
+          onClick={() => door.shutOut.mutate()}
+        >
           {words.door.shutOut(strangers)}
         </Button>
       )}

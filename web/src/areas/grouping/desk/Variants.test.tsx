@@ -61,7 +61,7 @@ describe('variants', () => {
     fireEvent.click(screen.getByRole('button', { name: 'Take it up' }));
     expect(does.onUse).toHaveBeenCalledExactlyOnceWith(variant);
     expect(does.onClose).toHaveBeenCalledOnce();
-    fireEvent.click(screen.getByRole('button', { name: 'Throw it away' }));
+    fireEvent.click(screen.getByRole('button', { name: 'Delete it' }));
     await waitFor(() => expect(remove).toHaveBeenCalledOnce());
     fireEvent.click(screen.getByRole('button', { name: 'Lay this floor aside' }));
     await waitFor(() => expect(post.mock.calls[0]?.[1]).toMatchObject({ body: { name: 'Variant 2' } }));
