@@ -41,7 +41,10 @@ async function honest(until) {
     for (let i = 0; performance.now() < until; i++) {
       await (i % 2 === 0
         ? press('teacher', 'GET', `/api/staff/lessons/${lesson.id}`, staff)
-        : press('teacher', 'PATCH', `/api/staff/segments/${lesson.round.segmentId}`, { ...staff, body: { instructions: `n ${i}` } }));
+        : press('teacher', 'PATCH', `/api/staff/segments/${lesson.round.segmentId}`, {
+            ...staff,
+            body: { instructions: `n ${i}` },
+          }));
       await wait(150);
     }
   };

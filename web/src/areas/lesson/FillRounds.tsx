@@ -14,12 +14,19 @@ type Way = Schema['FillWay'];
 const ways: Way[] = ['rotation', 'same', 'split', 'snowball', 'jigsaw'];
 const usualSize: Record<Way, number> = { rotation: 4, same: 4, split: 2, snowball: 2, jigsaw: 4 };
 
+/** As many as sit at a table now, where that says something of the way. */
+function usual(lesson: Schema['LessonView'], way: Way): number {
+  const { groups } = lesson.floor;
+  const seated = groups.reduce((sum, group) => sum + group.students.length, 0);
+  return seated === 0 || usualSize[way] < 4 ? usualSize[way] : Math.max(2, Math.round(seated / groups.length));
+}
+
 function Form({ lesson, onClose }: { lesson: Schema['LessonView']; onClose: () => void }) {
   const queries = useQueryClient();
   const { say } = useMessages();
   const [way, setWay] = useState<Way>('rotation');
   const [rounds, setRounds] = useState('3');
-  const [size, setSize] = useState('4');
+  const [size, setSize] = useState(String(usual(lesson, 'rotation')));
   const [topics, setTopics] = useState('');
   const two = way === 'split' || way === 'jigsaw';
   const count = two ? 2 : Math.round(Number(rounds)) || 0;
@@ -61,7 +68,7 @@ function Form({ lesson, onClose }: { lesson: Schema['LessonView']; onClose: () =
         options={ways.map((one) => ({ value: one, label: words.order.fillWays[one] }))}
         onChange={(one) => {
           setWay(one);
-          setSize(String(usualSize[one]));
+          setSize(String(usual(lesson, one)));
         }}
       />
       <div className="flex gap-4">

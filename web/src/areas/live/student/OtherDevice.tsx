@@ -4,7 +4,7 @@ import { Button } from '../../../ui/Button';
 import { student as words } from '../../../words/student';
 
 /** Another device asks to be this student: the older one says whether it is theirs. */
-export function OtherDevice({ guest, onDone }: { guest: string; onDone: () => void }) {
+export default function OtherDevice({ guest, onDone }: { guest: string; onDone: () => void }) {
   const [busy, setBusy] = useState(false);
   const say = (mine: boolean) => () => {
     setBusy(true);

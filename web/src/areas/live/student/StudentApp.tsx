@@ -19,10 +19,11 @@ import { Aside, AsideSoon } from './Aside';
 import { Fetched, placeNow } from './Fetched';
 import { GoButton } from './GoButton';
 import { NowPage } from './NowPage';
-import { OtherDevice } from './OtherDevice';
 import { useMoved, type Moved } from './useMoved';
 import { useNow } from './useNow';
 
+/** Seldom. */
+const OtherDevice = lazily(() => import('./OtherDevice'));
 const loadSheet = () => import('../../materials/student/CopyPage').then((file) => ({ default: file.CopyPage }));
 const CopyPage = lazily(loadSheet);
 
@@ -221,7 +222,11 @@ export function StudentApp({ outside: isOutside = false, typed = '' }: { outside
   return (
     <main className="mx-auto min-h-screen w-full max-w-xl p-5">
       <LineNote slow={words.lineSlow} down={words.lineDown} />
-      {now.otherDevice !== null && <OtherDevice guest={now.otherDevice} onDone={look} />}
+      {now.otherDevice !== null && (
+        <Suspense>
+          <OtherDevice guest={now.otherDevice} onDone={look} />
+        </Suspense>
+      )}
       {phase === 'comingBack' && <ComingBack seconds={seconds} />}
       {phase === 'out' && now.aside !== null && now.aside.from > serverNow && (
         <AsideSoon aside={now.aside} serverNow={serverNow} />

@@ -6,9 +6,9 @@ import { Field } from '../../../ui/Field';
 import { lazily } from '../../../ui/lazily';
 import { student as words } from '../../../words/student';
 import { AtTheDoor, TypeDoorWord } from './AtTheDoor';
-import { Waiting } from './Waiting';
 
 /** Only where the teacher has chosen so. */
+const Waiting = lazily(() => import('./Waiting'));
 const PressName = lazily(() => import('./PressName'));
 
 type Door = Schema['ClassDoor'];
@@ -164,7 +164,9 @@ export function JoinPage({ onJoined, typed = '' }: { onJoined: () => void; typed
         </p>
       )}
       {state !== 'outside' ? (
-        <Waiting state={state} onState={setState} onIn={onJoined} />
+        <Suspense>
+          <Waiting state={state} onState={setState} onIn={onJoined} />
+        </Suspense>
       ) : door === null ? (
         <TypeDoorWord doorWord={doorWord} busy={busy} error={error} onDoorWord={setDoorWord} onKnock={knock} />
       ) : door.names !== null ? (

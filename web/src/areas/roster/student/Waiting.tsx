@@ -6,7 +6,7 @@ import { student as words } from '../../../words/student';
 const askEvery = 2_500;
 
 /** In the doorway: the teacher says who it is. */
-export function Waiting({
+export default function Waiting({
   state,
   onState,
   onIn,
