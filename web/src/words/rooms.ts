@@ -54,6 +54,7 @@ export const roomWords = {
     closed: 'closed',
     failed: 'failed',
   },
+  inUse: (n: number) => `in use, ${n === 1 ? 'one person' : `${n} people`} in it`,
   working: 'being made …',
   there: 'there',
   triedAt: (time: string) => `tried ${time}`,

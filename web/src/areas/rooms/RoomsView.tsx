@@ -17,13 +17,17 @@ import { isThere, useRooms, type Room } from './useRooms';
 type Lesson = Schema['LessonView'];
 
 /** How a room stands, in words. */
-function stateOf(room: Room): string {
+function stateOf(room: Room, people: number): string {
+  if (people > 0) return words.inUse(people);
   if (room.working && !isThere(room)) return words.working;
   if (!isThere(room)) return room.source === 'ownLinks' ? words.notYet : words.notMade;
   if (room.source === 'classroom') return words.there;
   if (room.state === 'closed') return words.states.closed;
   return room.triedAt === null ? words.states.made : words.triedAt(timeText(room.triedAt));
 }
+
+const peopleIn = (lesson: Lesson, room: Room) =>
+  lesson.students.filter((one) => one.at === (room.purpose === 'main' ? 'main' : (room.groupId ?? room.id))).length;
 
 /** Where it is, so far as that can be read. */
 function whereOf(room: Room): string {
@@ -37,7 +41,10 @@ function Row({
   title,
   mark,
   rooms,
+  people,
 }: {
+  /** How many are seen in it. */
+  people: number;
   room: Room;
   title: string;
   mark: number | null;
@@ -68,7 +75,9 @@ function Row({
         <span className="block text-sm text-soft wrap-anywhere">{whereOf(room)}</span>
       </td>
       <td className="w-[22%] py-2.5 pr-4">
-        <span className={room.failure === null ? '' : 'font-semibold text-lost'}>{room.failure ?? stateOf(room)}</span>
+        <span className={room.failure === null ? '' : 'font-semibold text-lost'}>
+          {room.failure ?? stateOf(room, people)}
+        </span>
         {room.state === 'failed' && (
           <Button
             look="quiet"
@@ -140,7 +149,14 @@ function SideRooms({ lesson, rooms }: { lesson: Lesson; rooms: ReturnType<typeof
         <table className="mt-2 w-full max-w-4xl">
           <tbody>
             {side.map((room) => (
-              <Row key={room.id} room={room} title={room.name} mark={null} rooms={rooms} />
+              <Row
+                key={room.id}
+                people={peopleIn(lesson, room)}
+                room={room}
+                title={room.name}
+                mark={null}
+                rooms={rooms}
+              />
             ))}
           </tbody>
         </table>
@@ -208,7 +224,9 @@ export function RoomsView({
       {lesson.floor.groups.length === 0 && <p className="mt-4 text-soft">{words.none}</p>}
       <table className="mt-4 w-full max-w-4xl">
         <tbody>
-          {main !== undefined && <Row room={main} title={words.mainSession} mark={null} rooms={rooms} />}
+          {main !== undefined && (
+            <Row people={peopleIn(lesson, main)} room={main} title={words.mainSession} mark={null} rooms={rooms} />
+          )}
           {lesson.floor.groups.map((group) => {
             const room = ofGroup.get(group.id);
             return room === undefined ? (
@@ -226,7 +244,14 @@ export function RoomsView({
                 </td>
               </tr>
             ) : (
-              <Row key={group.id} room={room} title={group.name} mark={group.mark} rooms={rooms} />
+              <Row
+                key={group.id}
+                people={peopleIn(lesson, room)}
+                room={room}
+                title={group.name}
+                mark={group.mark}
+                rooms={rooms}
+              />
             );
           })}
         </tbody>
