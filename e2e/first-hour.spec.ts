@@ -9,6 +9,14 @@ const list = [
   'Name;Table;Level',
   ...given.map((name, i) => `${name} Larkin;${'ABCDEF'[Math.floor(i / 4)] ?? ''};${1 + (i % 4)}`),
 ].join('\n');
+/** What is added to the worksheet, and what is typed there. */
+const worksheet = [
+  ['+ Text to read', 'Larkmouth floods about once in eight years.'],
+  ['+ One answer each', 'What do you notice?'],
+  ['+ Text to read', 'In a wet winter 310 mm of rain fall.'],
+  ['+ One answer each', 'What would you do?'],
+  ['+ One answer together', 'Our decision'],
+] as const;
 /** As many presses as the whole evening may take; typing is not counted. */
 const most = 28;
 
@@ -88,13 +96,7 @@ test('from signing in to ready, in one sitting', async ({ browser }) => {
   await test.step('rooms, an original of five blocks, copies, ready', async () => {
     await button('Write the original');
     await page.getByLabel('Title', { exact: true }).fill('The river');
-    for (const [add, text] of [
-      ['+ Text to read', 'Larkmouth floods about once in eight years.'],
-      ['+ One answer each', 'What do you notice?'],
-      ['+ Text to read', 'In a wet winter 310 mm of rain fall.'],
-      ['+ One answer each', 'What would you do?'],
-      ['+ One answer together', 'Our decision'],
-    ] as const) {
+    for (const [add, text] of worksheet) {
       await button(add);
       await page.keyboard.type(text);
     }
@@ -142,13 +144,7 @@ test('the first hour by the most prominent button: a lesson that is out, with gr
   for (const group of levels) expect(new Set(group).size).toBe(4);
   await take('Write the original');
   await page.getByLabel('Title', { exact: true }).fill('The river');
-  for (const [add, text] of [
-    ['+ Text to read', 'Larkmouth floods about once in eight years.'],
-    ['+ One answer each', 'What do you notice?'],
-    ['+ Text to read', 'In a wet winter 310 mm of rain fall.'],
-    ['+ One answer each', 'What would you do?'],
-    ['+ One answer together', 'Our decision'],
-  ] as const) {
+  for (const [add, text] of worksheet) {
     await take(add);
     await page.keyboard.type(text);
   }

@@ -25,7 +25,7 @@ final class BodyTest extends AppTestCase
         $class = $this->ask('POST', '/api/staff/classes', ['name' => '9G', 'names' => 'Ada'])->text('id');
         $many = implode(',', array_map(static fn (int $i): string => "\"f{$i}\":1", range(1, 20_000)));
         $answer = $this->ask('POST', "/api/staff/classes/{$class}/import/preview", '{'.$many.'}')->is(422);
-        self::assertStringContainsString('more fields', $answer->text('title'));
+        self::assertStringContainsString('too many fields', $answer->text('title'));
         self::assertSame('f1', $this->ask('POST', "/api/staff/classes/{$class}/import/preview", ['f1' => 1, 'f2' => 2])->is(422)->text('errors.0.field'));
         $this->ask('POST', "/api/staff/classes/{$class}/import/preview", '['.str_repeat('1,', 500_000).'1]')->is(422);
     }

@@ -6,6 +6,7 @@ namespace FreshHuddle\Core\Materials;
 
 use FreshHuddle\Core\Materials\Exception\UnusableOriginal;
 use FreshHuddle\Core\Materials\Slot\SlotKind;
+use FreshHuddle\Core\Visible;
 
 /**
  * A piece of an original: something to read, or a slot with its prompt.
@@ -62,7 +63,7 @@ final readonly class Block
 
     public function isEmpty(): bool
     {
-        return 1 !== preg_match('/[^\s\p{Z}]/u', $this->text.$this->settings->address.$this->settings->media);
+        return !Visible::is($this->text.$this->settings->address.$this->settings->media);
     }
 
     public function isLike(self $other): bool
@@ -75,6 +76,6 @@ final readonly class Block
      */
     public function hasPrompt(): bool
     {
-        return 1 === preg_match('/[^\s\p{Z}]/u', $this->text);
+        return Visible::is($this->text);
     }
 }

@@ -55,7 +55,7 @@ export const desk = {
   dropGoal: (name: string) => `Take out the goal ${name}`,
   earlier: (name: string) => `${name}: more important`,
   later: (name: string) => `${name}: less important`,
-  met: (part: number) => `${Math.round(part * 100)}% of the best possible (0% = random groups)`,
+  met: (part: number) => `${Math.round(part * 100)} % of the best possible (0 % = random groups)`,
   metOf: (unit: 'groups' | 'students' | 'pairs', met: number, of: number) =>
     unit === 'pairs' ? `${met} of ${of} pairs are new to each other` : `${met} of ${of} ${unit}`,
   metFully: 'the best possible',

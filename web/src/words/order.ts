@@ -27,8 +27,8 @@ export const order = {
   now: 'now',
   past: 'over',
   isOver: 'over',
-  throwAway: 'Delete lesson',
-  thrownAway: (title: string) => `“${title}” is deleted.`,
+  deleteLesson: 'Delete lesson',
+  lessonDeleted: (title: string) => `“${title}” is deleted.`,
   edge: (before: string, after: string | null) =>
     after === null ? `End of ${before}` : `Between ${before} and ${after}`,
   edgeAt: (before: number, after: number | null) =>

@@ -46,7 +46,7 @@ export const readyWords = {
     back: 'Letters that did not arrive',
     takeAlong: 'Export the set-up:',
     codes: 'With personal codes',
-    codesWarning: 'Anyone who has a student’s code can join as that student. Share such a file with nobody.',
+    codesWarning: 'Anyone who has a student’s code can join as that student. Don’t share this file.',
     state: (posted: number, written: number, back: number) =>
       list([
         ...(posted > 0 ? [count(posted, 'post', 'posts')] : []),

@@ -203,8 +203,8 @@ export const staff = {
     exportOneRoster: 'OneRoster (zip)',
     copyClass: 'Copy for another period',
     copyName: (name: string) => `${name} (2)`,
-    throwAway: 'Delete class',
-    thrownAway: (name: string) => `“${name}” is deleted. Its door word no longer works.`,
+    deleteClass: 'Delete class',
+    classDeleted: (name: string) => `“${name}” is deleted. Its door word no longer works.`,
     archive: 'Archive the class',
     unarchive: 'Bring it back from the archive',
     archived: (name: string) => `${name} is in the archive.`,
@@ -274,7 +274,7 @@ export const staff = {
     ownRooms: 'Rooms and copies are this class’s own: make them here.',
     gotIt: 'Close',
     when: (className: string) => `When does ${className} have this lesson?`,
-    thatIsWhen: 'That is when',
+    saveDate: 'Save the date',
   },
   pasting: {
     title: 'Text to paste',
@@ -323,11 +323,11 @@ export const staff = {
       passOnly: 'Only slips open the door',
     },
     notNow: 'Not now',
-    odd: 'This name mixes alphabets. It may look like another name and not be it.',
+    odd: 'This name mixes alphabets, so it may only look like someone else’s.',
     shutOut: (n: number) =>
-      n === 1 ? 'Turn away who is not on the list' : `Turn away all ${n} who are not on the list`,
-    shut: 'Nobody who is not on the list can wait at the door today.',
-    letWait: 'Let them wait again',
+      n === 1 ? 'Turn away the person who isn’t on the list' : `Turn away all ${n} people who aren’t on the list`,
+    shut: 'People who aren’t on the list can’t wait at the door today.',
+    letWait: 'Let people wait again',
     reallyIs: 'This is really',
     whoReally: (name: string) => `Who came in as ${name}?`,
     hereThough: (names: string, n: number) => `${names} ${n === 1 ? 'is' : 'are'} here, though marked absent.`,
@@ -342,7 +342,7 @@ export const staff = {
     at: (when: string) => `deleted ${when}`,
     bringBack: 'Bring it back',
     isBack: (name: string) => `“${name}” is back.`,
-    worksheets: 'Worksheets that were put away are in the cupboard.',
+    worksheets: 'Archived worksheets are in the cupboard.',
   },
   failed: {
     what: {
@@ -666,7 +666,7 @@ export const staff = {
     },
     formerMember: 'sat here before',
     done: (percent: number | null, marks: number) =>
-      percent === null ? count(marks, 'mark', 'marks') : `${percent}% done`,
+      percent === null ? count(marks, 'mark', 'marks') : `${percent} % done`,
     classCopy: 'The whole class',
     oneOfStaff: 'one of the staff',
     which: 'Which original',

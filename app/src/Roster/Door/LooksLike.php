@@ -6,13 +6,13 @@ namespace FreshHuddle\App\Roster\Door;
 
 /**
  * Names made to look like another name: signs that look alike in several alphabets, or that nobody can see (Unicode Technical
- * Standard 39).
+ * Standard 39). The two joiners are part of how some languages are written.
  */
 final readonly class LooksLike
 {
     public static function another(string $name): bool
     {
-        if (1 === preg_match('/[\p{Cf}\p{Co}\x{3164}\x{115F}\x{1160}\x{FFA0}]/u', $name)) {
+        if (1 === preg_match('/(?![\x{200C}\x{200D}])\p{Cf}|[\p{Co}\x{3164}\x{115F}\x{1160}\x{FFA0}]/u', $name)) {
             return true;
         }
         $checker = new \Spoofchecker();

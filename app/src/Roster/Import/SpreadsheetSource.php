@@ -85,22 +85,7 @@ final readonly class SpreadsheetSource implements ListSource
         }
         ksort($rows);
         foreach ($rows as $line => $cells) {
-            yield $line => self::filled($cells);
+            yield $line => array_values(array_replace(array_fill(0, max(array_keys($cells)) + 1, ''), $cells));
         }
-    }
-
-    /**
-     * @param non-empty-array<int, string> $cells by column, from 0
-     *
-     * @return list<string>
-     */
-    private static function filled(array $cells): array
-    {
-        $row = [];
-        for ($column = 0, $last = max(array_keys($cells)); $column <= $last; ++$column) {
-            $row[] = $cells[$column] ?? '';
-        }
-
-        return $row;
     }
 }

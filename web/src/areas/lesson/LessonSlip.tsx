@@ -57,7 +57,7 @@ export function LessonSlip({
     onSuccess: async () => {
       await navigate(`/classes/${lesson.classId}`);
       const lists = () => queries.invalidateQueries({ queryKey: ['lessons'] });
-      sayHere(words.order.thrownAway(lesson.title), () => {
+      sayHere(words.order.lessonDeleted(lesson.title), () => {
         take(api.POST('/api/staff/lessons/{id}/restore', path)).then(lists, fail);
       });
       await lists();
@@ -117,7 +117,7 @@ export function LessonSlip({
           </Button>
         )}
         <Button look="quiet" className="-ml-2 block text-sm" onClick={() => away.mutate()} busy={away.isPending}>
-          {words.order.throwAway}
+          {words.order.deleteLesson}
         </Button>
       </PopoverPanel>
     </Popover>

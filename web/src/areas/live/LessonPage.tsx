@@ -4,9 +4,9 @@ import { lazy, Suspense, useState, type ReactNode } from 'react';
 import { Link, useLocation, useParams, useSearchParams } from 'react-router';
 import { useServerNow } from '../../api/clock';
 import { api, take, type Schema } from '../../api/client';
-import { isProblem, problemText } from '../../api/problem';
+import { problemText } from '../../api/problem';
+import { Bar } from '../../ui/Bar';
 import { Button } from '../../ui/Button';
-import { Field } from '../../ui/Field';
 import { KeyList } from '../../ui/KeyList';
 import { useMessages } from '../../ui/messages';
 import { Page } from '../../ui/Page';
@@ -31,9 +31,9 @@ import { Doorway } from '../roster/Doorway';
 import { useDoor } from '../roster/useDoor';
 import { useMarkAbsent } from '../roster/useMarkAbsent';
 import { nameOf } from '../lesson/OrderStrip';
+import { AskDate } from '../lesson/AskDate';
 import { FillRounds } from '../lesson/FillRounds';
 import { LessonSlip } from '../lesson/LessonSlip';
-import { forInput, fromInput } from '../lesson/when';
 import { NextLesson } from '../lesson/NextLesson';
 import { MaterialsView, useNewOriginal } from '../materials/MaterialsView';
 import { RoomsThen } from '../rooms/RoomsThen';
@@ -89,12 +89,6 @@ function Trail({ lesson }: { lesson: Schema['LessonView'] }) {
 
 const AsStudent = lazy(() => import('./AsStudent').then((file) => ({ default: file.AsStudent })));
 
-function Bar({ children }: { children: ReactNode }) {
-  return (
-    <div className="flex flex-wrap items-center gap-3 border-b border-ink bg-wash px-5 py-1.5 text-sm">{children}</div>
-  );
-}
-
 function NotCurrent({ lesson }: { lesson: Schema['LessonView'] }) {
   const queries = useQueryClient();
   const { fail } = useMessages();
@@ -120,46 +114,6 @@ function NotCurrent({ lesson }: { lesson: Schema['LessonView'] }) {
 /** Whether students may be waiting for it already. */
 const isSoon = (lesson: Schema['LessonView']) =>
   lesson.other !== null || Math.abs((lesson.startsAt ?? 0) - lesson.serverNow) < 12 * 3_600_000;
-
-/** A lesson that was given to this class: when is it? */
-function AskDate({ lesson }: { lesson: Schema['LessonView'] }) {
-  const { state } = useLocation() as { state: { askDate?: boolean } | null };
-  const [asked, setAsked] = useState(state?.askDate === true && lesson.startsAt !== null);
-  const [when, setWhen] = useState(forInput(lesson.startsAt ?? 0));
-  const queries = useQueryClient();
-  const edit = useMutation({
-    mutationFn: (startsAt: number) =>
-      take(api.PATCH('/api/staff/lessons/{id}', { params: { path: { id: lesson.id } }, body: { startsAt } })),
-    onSuccess: () => {
-      setAsked(false);
-      return queries.invalidateQueries({ queryKey: ['lesson', lesson.id] });
-    },
-  });
-  if (!asked) return null;
-  const startsAt = fromInput(when);
-  return (
-    <Bar>
-      <form
-        className="flex flex-wrap items-end gap-3"
-        onSubmit={(event) => {
-          event.preventDefault();
-          if (startsAt !== null) edit.mutate(startsAt);
-        }}
-      >
-        <Field
-          label={words.give.when(lesson.className)}
-          type="datetime-local"
-          value={when}
-          error={isProblem(edit.error) ? edit.error.field('startsAt') : undefined}
-          onChange={(event) => setWhen(event.target.value)}
-        />
-        <Button type="submit" disabled={startsAt === null} busy={edit.isPending}>
-          {words.give.thatIsWhen}
-        </Button>
-      </form>
-    </Bar>
-  );
-}
 
 /** What did not come along when the lesson was given to this class. */
 function NotCarried() {

@@ -101,7 +101,7 @@ function ClassActions({ data }: { data: Schema['ClassView'] }) {
       await navigate('/');
       const lists = () =>
         Promise.all(['classes', 'lessons'].map((queryKey) => queries.invalidateQueries({ queryKey: [queryKey] })));
-      sayHere(words.roster.thrownAway(data.name), () => {
+      sayHere(words.roster.classDeleted(data.name), () => {
         take(api.POST('/api/staff/classes/{id}/restore', path)).then(lists, fail);
       });
       await lists();
@@ -134,7 +134,7 @@ function ClassActions({ data }: { data: Schema['ClassView'] }) {
           {data.archived ? words.roster.unarchive : words.roster.archive}
         </Button>
         <Button look="quiet" onClick={() => away.mutate()} busy={away.isPending}>
-          {words.roster.throwAway}
+          {words.roster.deleteClass}
         </Button>
       </div>
     </section>

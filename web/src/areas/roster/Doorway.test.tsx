@@ -78,13 +78,13 @@ describe('the doorway', () => {
       { id: 'g2', typed: 'Yy', student: null, taken: false },
     ];
     const { shutOut } = open(strangers);
-    fireEvent.click(screen.getByRole('button', { name: 'Turn away all 2 who are not on the list' }));
+    fireEvent.click(screen.getByRole('button', { name: 'Turn away all 2 people who aren’t on the list' }));
     expect(shutOut).toHaveBeenCalledOnce();
   });
 
   it('says that strangers are shut out, though nobody waits', () => {
     const { letWait } = open([], true);
-    fireEvent.click(screen.getByRole('button', { name: 'Let them wait again' }));
+    fireEvent.click(screen.getByRole('button', { name: 'Let people wait again' }));
     expect(letWait).toHaveBeenCalledOnce();
   });
 

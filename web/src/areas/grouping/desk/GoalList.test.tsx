@@ -45,7 +45,7 @@ describe('the goals', () => {
     expect(items[0]).toHaveTextContent('“lead” in each');
     expect(items[0]).toHaveTextContent('6 of 6 groups');
     expect(items[1]).toHaveTextContent(
-      '40% of the best possible (0% = random groups): Quayside has 4.0 on average, Millbrook 2.0',
+      '40 % of the best possible (0 % = random groups): Quayside has 4.0 on average, Millbrook 2.0',
     );
     expect(screen.getByRole('meter', { name: 'Level mixed' })).toHaveAttribute('aria-valuenow', '40');
   });
