@@ -75,6 +75,34 @@ final class MeetingServiceTest extends TestCase
         self::assertNotSame(200, $status('POST', $path.'/here', $cookie), 'and not on the old one any more');
     }
 
+    public function test_in_a_room_people_do_what_is_allowed_there_and_see_what_is_on(): void
+    {
+        $room = $this->http->request('POST', '/api/rooms', ['json' => ['name' => 'R', 'allowed' => ['record', 'share', 'write']]])->toArray()['id'];
+        self::assertIsString($room);
+        $links = $this->http->request('PUT', "/api/rooms/{$room}/members", ['json' => ['people' => ['q1' => 'Ada', 'q2' => 'Ben']]])->toArray()['links'];
+        \assert(\is_array($links) && \is_string($links['q1']) && \is_string($links['q2']));
+        $paths = array_map(static fn (string $link): string => (string) parse_url($link, \PHP_URL_PATH), ['q1' => $links['q1'], 'q2' => $links['q2']]);
+        $cookies = array_map(fn (string $path): string => $this->letIn($path), $paths);
+        $post = fn (string $who, string $what, string $body = '') => $this->http->request('POST', "{$paths[$who]}/{$what}", ['headers' => ['Cookie' => $cookies[$who]], 'body' => $body]);
+        self::assertSame(404, $post('q1', 'write', 'hello')->getStatusCode(), 'who is not in the room does nothing there');
+        $post('q1', 'here')->getContent();
+        $post('q2', 'here')->getContent();
+        foreach (['write' => 'hello <b>', 'share' => 'on', 'record' => 'on'] as $what => $body) {
+            self::assertSame(200, $post('q1', $what, $body)->getStatusCode());
+        }
+        $seen = $post('q2', 'here')->toArray();
+        self::assertSame(
+            [['record', 'share', 'write'], true, ['Ada'], false, [['name' => 'Ada', 'text' => 'hello <b>']]],
+            [$seen['may'], $seen['recorded'], $seen['sharing'], $seen['shares'], $seen['written']],
+        );
+        $this->http->request('PUT', "/api/rooms/{$room}", ['json' => ['name' => 'R', 'allowed' => []]])->getContent();
+        foreach (['write', 'share', 'record'] as $what) {
+            self::assertSame(403, $post('q2', $what, 'on')->getStatusCode());
+        }
+        $seen = $post('q1', 'here')->toArray();
+        self::assertSame([[], [], []], [$seen['may'], $seen['sharing'], $seen['written']], 'what is not allowed any more is not there any more');
+    }
+
     private function ticket(string $path, int $until): string
     {
         return $path.'?until='.$until.'&let='.substr(hash_hmac('sha256', $until.'|'.basename($path), 'let-in|'.self::setting('MEETING_TOKEN')), 0, 40);

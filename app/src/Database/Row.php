@@ -57,6 +57,11 @@ final readonly class Row
         return \is_bool($value) ? $value : \in_array($value, ['t', 'true', '1', 1], true);
     }
 
+    public function boolOrNull(string $column): ?bool
+    {
+        return null === ($this->columns[$column] ?? null) ? null : $this->bool($column);
+    }
+
     /**
      * @return array<array-key, mixed>
      */

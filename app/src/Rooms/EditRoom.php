@@ -15,6 +15,7 @@ final readonly class EditRoom
     /**
      * @param string|null     $link   where it is, from now on one of the teacher's own links; '' takes the link away
      * @param SourceKind|null $source it comes from elsewhere from now on
+     * @param AllowInRoom|null $allowed what is so in this room from now on
      * @param bool            $sure   also where people are in it just now
      */
     public function __construct(
@@ -23,9 +24,7 @@ final readonly class EditRoom
         #[Assert\Length(max: 1000, maxMessage: 'rooms.link_has_at_most_1000_signs')]
         public ?string $link = null,
         public ?SourceKind $source = null,
-        public ?bool $mayRecord = null,
-        public ?bool $mayShareScreen = null,
-        public ?bool $mayWrite = null,
+        public ?AllowInRoom $allowed = null,
         public bool $sure = false,
     ) {
     }

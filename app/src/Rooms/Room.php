@@ -9,7 +9,7 @@ use FreshHuddle\App\Account\Teacher;
 use FreshHuddle\App\Grouping\Floor\WorkGroup;
 use FreshHuddle\App\Grouping\Grouping;
 use FreshHuddle\App\Roster\SchoolClass;
-use FreshHuddle\Core\Rooms\Allowed;
+use FreshHuddle\Core\Rooms\AllowedHere;
 use FreshHuddle\Core\Rooms\MainSession;
 use FreshHuddle\Core\Rooms\RoomLife;
 use FreshHuddle\Core\Rooms\RoomPurpose;
@@ -59,14 +59,15 @@ class Room
     #[ORM\Column(length: 10)]
     public RoomLife $life = RoomLife::Grouping;
 
-    #[ORM\Column]
-    public bool $mayRecord = false;
+    /** What this room allows, where it is not as the class's rooms are: null follows the class. */
+    #[ORM\Column(nullable: true)]
+    public ?bool $mayRecord = null;
 
-    #[ORM\Column]
-    public bool $mayShareScreen = true;
+    #[ORM\Column(nullable: true)]
+    public ?bool $mayShareScreen = null;
 
-    #[ORM\Column]
-    public bool $mayWrite = true;
+    #[ORM\Column(nullable: true)]
+    public ?bool $mayWrite = null;
 
     /** When the teacher last went in and said that was it. Milliseconds since 1970. */
     #[ORM\Column(type: 'bigint', nullable: true)]
@@ -112,8 +113,8 @@ class Room
         };
     }
 
-    public function allowed(): Allowed
+    public function allowedHere(): AllowedHere
     {
-        return new Allowed($this->mayRecord, $this->mayShareScreen, $this->mayWrite);
+        return new AllowedHere($this->mayRecord, $this->mayShareScreen, $this->mayWrite);
     }
 }

@@ -6,6 +6,7 @@ namespace FreshHuddle\App\Rooms;
 
 use Doctrine\ORM\Mapping as ORM;
 use FreshHuddle\App\Roster\SchoolClass;
+use FreshHuddle\Core\Rooms\Allowed;
 use FreshHuddle\Core\Rooms\RoomLife;
 use FreshHuddle\Core\Rooms\SourceKind;
 
@@ -48,5 +49,10 @@ class RoomSource
         #[ORM\Id, ORM\OneToOne, ORM\JoinColumn(name: 'class_id', nullable: false, onDelete: 'CASCADE')]
         public readonly SchoolClass $class,
     ) {
+    }
+
+    public function allowed(): Allowed
+    {
+        return new Allowed($this->mayRecord, $this->mayShareScreen, $this->mayWrite);
     }
 }

@@ -8,7 +8,7 @@ use Doctrine\DBAL\Connection;
 use Doctrine\DBAL\Exception\UniqueConstraintViolationException;
 use FreshHuddle\App\Rooms\Exception\NoLinkYet;
 use FreshHuddle\Core\Message;
-use FreshHuddle\Core\Rooms\Allowed;
+use FreshHuddle\Core\Rooms\AllowedHere;
 use FreshHuddle\Core\Rooms\Link;
 use FreshHuddle\Core\Rooms\RoomLife;
 use FreshHuddle\Core\Rooms\RoomPurpose;
@@ -33,11 +33,11 @@ final readonly class RoomStore
     {
         $life = RoomPurpose::Group === $purpose ? $as->life : RoomLife::Standing;
         $this->db->executeStatement(
-            'INSERT INTO room (id, class_id, purpose, grouping_id, group_id, name, state, source, life, may_record, may_share_screen, may_write)
-             VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?) ON CONFLICT DO NOTHING',
+            'INSERT INTO room (id, class_id, purpose, grouping_id, group_id, name, state, source, life)
+             VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?) ON CONFLICT DO NOTHING',
             [
                 Uuid::v7()->toRfc4122(), $as->class->id, $purpose->value, $groupingId, $groupId, $name, RoomState::Planned->value, $as->kind->value,
-                $life->value, $as->mayRecord ? 't' : 'f', $as->mayShareScreen ? 't' : 'f', $as->mayWrite ? 't' : 'f',
+                $life->value,
             ],
         );
     }
@@ -108,9 +108,12 @@ final readonly class RoomStore
         $this->db->update('room', ['name' => $name, 'named_by_hand' => $byHand ? 't' : 'f'], ['id' => $roomId]);
     }
 
-    public function allow(string $roomId, Allowed $allowed): void
+    public function allow(string $roomId, AllowedHere $allowed): void
     {
-        $this->db->update('room', ['may_record' => $allowed->record ? 't' : 'f', 'may_share_screen' => $allowed->shareScreen ? 't' : 'f', 'may_write' => $allowed->write ? 't' : 'f'], ['id' => $roomId]);
+        $said = static fn (?bool $may): ?string => null === $may ? null : ($may ? 't' : 'f');
+        $this->db->update('room', [
+            'may_record' => $said($allowed->record), 'may_share_screen' => $said($allowed->shareScreen), 'may_write' => $said($allowed->write),
+        ], ['id' => $roomId]);
     }
 
     /**

@@ -19,7 +19,7 @@ use FreshHuddle\App\Roster\SchoolClass;
 use FreshHuddle\App\Words\Words;
 use FreshHuddle\App\Worker\Tasks;
 use FreshHuddle\Core\Grouping\Exception\NotOnTheFloor;
-use FreshHuddle\Core\Rooms\Allowed;
+use FreshHuddle\Core\Rooms\AllowedHere;
 use FreshHuddle\Core\Rooms\Exception\UnusableLink;
 use FreshHuddle\Core\Rooms\Link;
 use FreshHuddle\Core\Rooms\RoomPurpose;
@@ -76,13 +76,15 @@ final readonly class Rooms
 
     /**
      * Rooms that are not there yet come from where the class's rooms come from now; those that are there stay where they are,
-     * unless their address follows a pattern that is another now.
+     * unless their address follows a pattern that is another now. What students may do in rooms counts at once, for all rooms
+     * that say nothing else of their own.
      *
      * @throws RoomsRefused if a pattern cannot be used
      */
     public function setSource(SchoolClass $class, SaveRoomSource $request): void
     {
-        $before = $this->roomSources->of($class)->addressPattern;
+        $was = $this->roomSources->of($class);
+        [$before, $allowed] = [$was->addressPattern, $was->allowed()];
         $as = $this->roomSources->save($class, $request);
         if (null !== $request->life) {
             $this->store->live($class->id, $as->life);
@@ -95,6 +97,8 @@ final readonly class Rooms
                 // Another pattern is another address: what could be guessed before cannot be left as it was.
                 $this->store->moveTo($room->id, SourceKind::NamePattern);
                 $this->begin($room->id, SourceKind::NamePattern);
+            } elseif ($room->state->hasLink() && $room->source->answers() && !$room->allowedHere()->under($as->allowed())->is($room->allowedHere()->under($allowed))) {
+                $this->tasks->ask(RoomWork::CHANGE, $room->id);
             }
         }
         $this->events->dispatch(new RoomsChanged($class->id));
@@ -112,10 +116,12 @@ final readonly class Rooms
             $this->store->rename($room->id, $name, true);
             $isChanged = true;
         }
-        $allowed = new Allowed($request->mayRecord ?? $room->mayRecord, $request->mayShareScreen ?? $room->mayShareScreen, $request->mayWrite ?? $room->mayWrite);
-        if (!$allowed->is($room->allowed())) {
-            $this->store->allow($room->id, $allowed);
-            $isChanged = true;
+        if (null !== $request->allowed) {
+            $allowed = new AllowedHere($request->allowed->mayRecord, $request->allowed->mayShareScreen, $request->allowed->mayWrite);
+            if (!$allowed->is($room->allowedHere())) {
+                $this->store->allow($room->id, $allowed);
+                $isChanged = true;
+            }
         }
         if ($isChanged && $room->state->hasLink() && $room->source->answers()) {
             $this->tasks->ask(RoomWork::CHANGE, $room->id);

@@ -39,7 +39,7 @@ final class PrivacyMatrixTest extends AppTestCase
         foreach ($this->lesson->list('floor.groups') as $i => $group) {
             \assert(\is_int($i));
             $room = Uuid::v4()->toRfc4122();
-            $this->db()->insert('room', ['id' => $room, 'class_id' => $this->lesson->text('classId'), 'purpose' => 'group', 'grouping_id' => $this->lesson->text('floor.id'), 'group_id' => $this->group($i), 'name' => "Chamber{$i}", 'state' => 'made', 'external_id' => "x{$i}", 'source' => 'meetingService', 'life' => 'grouping', 'may_record' => 'f', 'may_share_screen' => 't', 'may_write' => 't']);
+            $this->db()->insert('room', ['id' => $room, 'class_id' => $this->lesson->text('classId'), 'purpose' => 'group', 'grouping_id' => $this->lesson->text('floor.id'), 'group_id' => $this->group($i), 'name' => "Chamber{$i}", 'state' => 'made', 'external_id' => "x{$i}", 'source' => 'meetingService', 'life' => 'grouping']);
             foreach ($this->lesson->texts("floor.groups.{$i}.students") as $student) {
                 $this->db()->insert('room_member', ['room_id' => $room, 'student_id' => $student, 'link' => "https://rooms.example/chamber{$i}/{$student}"]);
             }

@@ -111,7 +111,7 @@ final class StudentPrivacyTest extends AppTestCase
         $this->lookAndGo();
         $db = $this->db();
         $class = $this->lesson->text('classId');
-        $as = ['source' => 'meetingService', 'life' => 'grouping', 'may_record' => 'f', 'may_share_screen' => 't', 'may_write' => 't'];
+        $as = ['source' => 'meetingService', 'life' => 'grouping'];
         foreach ([[null, 'main'], [$this->mine, 'mine'], [$this->other, 'other']] as [$group, $word]) {
             $room = Uuid::v4()->toRfc4122();
             $db->insert('room', $as + ['id' => $room, 'class_id' => $class, 'purpose' => null === $group ? 'main' : 'group', 'grouping_id' => null === $group ? null : $this->lesson->text('floor.id'), 'group_id' => $group, 'name' => $word, 'state' => 'made', 'external_id' => "x-{$word}"]);

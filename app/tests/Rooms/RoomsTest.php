@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace FreshHuddle\App\Tests\Rooms;
 
+use FreshHuddle\App\Rooms\Meeting\StandinMeetingService;
 use FreshHuddle\App\Tests\Support\AppTestCase;
 use FreshHuddle\App\Tests\Support\Json;
 use Symfony\Component\Clock\Test\ClockSensitiveTrait;
@@ -149,6 +150,29 @@ final class RoomsTest extends AppTestCase
         self::assertSame($links, $this->db()->fetchFirstColumn('SELECT link FROM room_member ORDER BY link'));
     }
 
+    public function test_a_room_allows_what_the_class_does_unless_it_says_something_else_of_its_own(): void
+    {
+        $lesson = $this->made();
+        $class = $lesson->text('classId');
+        $own = $lesson->text('rooms.1.id');
+        self::assertSame([['share', 'write'], ['share', 'write'], ['share', 'write']], $this->allowed($lesson));
+        $this->ask('PATCH', "/api/staff/rooms/{$own}", ['allowed' => ['mayRecord' => true, 'mayWrite' => false]])->is(204);
+        $this->work();
+        self::assertSame([['share', 'write'], ['record', 'share'], ['share', 'write']], $this->allowed($lesson));
+        $again = $this->again($lesson);
+        self::assertSame([true, null, false], [$again->at('rooms.1.mayRecord'), $again->at('rooms.1.mayShareScreen'), $again->at('rooms.1.mayWrite')]);
+        $this->ask('PUT', "/api/staff/classes/{$class}/room-source", ['mayShareScreen' => false, 'mayWrite' => false])->is(200);
+        $this->work();
+        self::assertSame([[], ['record'], []], $this->allowed($lesson), 'the class changes all rooms but in what one has said itself');
+        $this->ask('PATCH', "/api/staff/rooms/{$own}", ['name' => 'The quiet corner'])->is(204);
+        $this->work();
+        self::assertSame([[], ['record'], []], $this->allowed($lesson), 'another name changes nothing of it');
+        $this->ask('PATCH', "/api/staff/rooms/{$own}", ['allowed' => []])->is(204);
+        $this->work();
+        self::assertSame([[], [], []], $this->allowed($lesson), 'and takes it back');
+        $this->ask('PATCH', "/api/staff/rooms/{$own}", ['allowed' => ['mayRecord' => 'loud']])->is(422);
+    }
+
     public function test_there_are_no_rooms_without_groups(): void
     {
         $lesson = $this->newLesson();
@@ -246,5 +270,22 @@ final class RoomsTest extends AppTestCase
         self::assertIsString($value);
 
         return $value;
+    }
+
+    /**
+     * @return list<list<string>> what the service was told to allow, a room after the other
+     */
+    private function allowed(Json $lesson): array
+    {
+        $service = $this->service(StandinMeetingService::class);
+        $allowed = [];
+        foreach ([0, 1, 2] as $i) {
+            $room = $this->db()->fetchOne('SELECT external_id FROM room WHERE id = ?', [$lesson->text("rooms.{$i}.id")]);
+            \assert(\is_string($room));
+            $may = $service->states([$room])[$room]->allowed;
+            $allowed[] = array_keys(array_filter(['record' => $may->record, 'share' => $may->shareScreen, 'write' => $may->write]));
+        }
+
+        return $allowed;
     }
 }

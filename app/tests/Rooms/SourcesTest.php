@@ -98,8 +98,8 @@ final class SourcesTest extends AppTestCase
         $class = $lesson->text('classId');
         $this->ask('PUT', "/api/staff/classes/{$class}/room-source", ['kind' => $kind->value, 'addressPattern' => $known ? 'https://rooms.example/{class}-{n}-{tail}' : ''])->is(200);
         $this->db()->executeStatement(
-            "INSERT INTO room (id, class_id, purpose, grouping_id, group_id, name, state, source, life, may_record, may_share_screen, may_write)
-             SELECT gen_random_uuid(), ?, 'group', grouping_id, id, name, 'planned', ?, 'grouping', FALSE, TRUE, TRUE FROM work_group WHERE grouping_id = ?",
+            "INSERT INTO room (id, class_id, purpose, grouping_id, group_id, name, state, source, life)
+             SELECT gen_random_uuid(), ?, 'group', grouping_id, id, name, 'planned', ?, 'grouping' FROM work_group WHERE grouping_id = ?",
             [$class, $kind->value, $lesson->text('floor.id')],
         );
         $rooms = $this->em()->getRepository(Room::class)->findBy(['class' => $class]);

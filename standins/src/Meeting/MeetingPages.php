@@ -72,7 +72,39 @@ final readonly class MeetingPages
             $this->hook->tell($pass['person'], $pass['room'], $now);
         }
 
-        return new JsonResponse(['people' => $this->store->namesIn($pass['room'], $now), 'said' => $this->store->lastSaid($pass['room'], $pass['person'], $now - 90_000)]);
+        $may = $pass['allowed'];
+
+        return new JsonResponse([
+            'people' => $this->store->namesIn($pass['room'], $now),
+            'said' => $this->store->lastSaid($pass['room'], $pass['person'], $now - 90_000),
+            'may' => $may,
+            'recorded' => $this->store->isRecorded($pass['room']),
+            'sharing' => $this->store->sharing($pass['room'], \in_array('share', $may, true), $now),
+            'shares' => $this->store->shares($pass['person']),
+            'written' => \in_array('write', $may, true) ? $this->store->written($pass['room'], $now) : [],
+        ]);
+    }
+
+    /** What a person does in the room beside talking: `record`, `share` or `write`, where it is allowed there. */
+    #[Route('/in/{key}/{what}', methods: ['POST'], requirements: ['key' => '[0-9a-f]{32}', 'what' => 'record|share|write'])]
+    public function use(string $key, string $what, Request $request): JsonResponse
+    {
+        $now = (int) (microtime(true) * 1_000);
+        $pass = $this->own($key, $request);
+        if (null === $pass || $this->store->whereIs($pass['person'], $now) !== $pass['room']) {
+            return new JsonResponse(['closed' => true], 404);
+        }
+        if (!\in_array($what, $pass['allowed'], true)) {
+            return new JsonResponse(['error' => 'not allowed in this room'], 403);
+        }
+        $value = trim(mb_substr($request->getContent(), 0, 500));
+        match ($what) {
+            'record' => $this->store->record($pass['room'], 'on' === $value, $now),
+            'share' => $this->store->share($pass['person'], 'on' === $value),
+            default => '' === $value ? null : $this->store->write($pass['room'], $pass['name'], $value, $now),
+        };
+
+        return new JsonResponse(['done' => true]);
     }
 
     #[Route('/in/{key}/leave', methods: ['POST'], requirements: ['key' => '[0-9a-f]{32}'])]
@@ -88,7 +120,7 @@ final readonly class MeetingPages
     }
 
     /**
-     * @return array{room: string, room_name: string, person: string, name: string}|null null if this browser is not that person
+     * @return array{room: string, room_name: string, allowed: list<string>, person: string, name: string}|null null if this browser is not that person
      */
     private function own(string $key, Request $request): ?array
     {

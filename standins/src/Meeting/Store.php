@@ -56,7 +56,7 @@ final readonly class Store
      */
     public function forgetRoom(string $room): void
     {
-        foreach (['DELETE FROM presence WHERE room = ?', 'DELETE FROM move WHERE room = ?', 'DELETE FROM pass WHERE room = ?', 'DELETE FROM room WHERE id = ?'] as $sql) {
+        foreach (['DELETE FROM presence WHERE room = ?', 'DELETE FROM written WHERE room = ?', 'DELETE FROM move WHERE room = ?', 'DELETE FROM pass WHERE room = ?', 'DELETE FROM room WHERE id = ?'] as $sql) {
             $this->db->run($sql, [$room]);
         }
     }
@@ -97,7 +97,7 @@ final readonly class Store
             $recordings = $this->db->rows('SELECT id, (ended IS NULL)::int AS running FROM recording WHERE room = ? ORDER BY id', [$room]);
             $states[$room] = [
                 'name' => $row['name'],
-                'allowed' => '' === $row['allowed'] ? [] : explode(' ', $row['allowed']),
+                'allowed' => self::words($row['allowed']),
                 'open' => '1' === $row['open'],
                 'people' => \count($this->namesIn($room, $now)),
                 'members' => (int) $this->db->rows('SELECT COUNT(*) AS n FROM pass WHERE room = ?', [$room])[0]['n'],
@@ -160,13 +160,15 @@ final readonly class Store
     }
 
     /**
-     * @return array{room: string, room_name: string, person: string, name: string}|null
+     * @return array{room: string, room_name: string, allowed: list<string>, person: string, name: string}|null
      */
     public function pass(string $key): ?array
     {
-        $row = $this->db->rows('SELECT p.room, r.name AS room_name, p.person, p.name FROM pass p JOIN room r ON r.id = p.room WHERE p.key = ? AND r.open', [$key])[0] ?? null;
+        $row = $this->db->rows('SELECT p.room, r.name AS room_name, r.allowed, p.person, p.name FROM pass p JOIN room r ON r.id = p.room WHERE p.key = ? AND r.open', [$key])[0] ?? null;
 
-        return null === $row ? null : ['room' => $row['room'], 'room_name' => $row['room_name'], 'person' => $row['person'], 'name' => $row['name']];
+        return null === $row ? null : [
+            'room' => $row['room'], 'room_name' => $row['room_name'], 'allowed' => self::words($row['allowed']), 'person' => $row['person'], 'name' => $row['name'],
+        ];
     }
 
     /**
@@ -201,7 +203,8 @@ final readonly class Store
         $was = $this->whereIs($person, $now);
         $this->db->run(
             'INSERT INTO presence (person, room, name, since, seen) VALUES (?, ?, ?, ?, ?) ON CONFLICT (person) DO UPDATE
-             SET since = CASE WHEN presence.room = EXCLUDED.room AND presence.seen > ? THEN presence.since ELSE EXCLUDED.since END, room = EXCLUDED.room, name = EXCLUDED.name, seen = EXCLUDED.seen',
+             SET since = CASE WHEN presence.room = EXCLUDED.room AND presence.seen > ? THEN presence.since ELSE EXCLUDED.since END, shares = presence.shares AND presence.room = EXCLUDED.room,
+                 room = EXCLUDED.room, name = EXCLUDED.name, seen = EXCLUDED.seen',
             [$person, $room, $name, (string) $now, (string) $now, (string) ($now - self::GONE_AFTER)],
         );
 
@@ -292,5 +295,64 @@ final readonly class Store
     public function lastSaid(string $room, string $person, int $since): ?string
     {
         return $this->db->rows('SELECT text FROM said WHERE room IN (?, ?) AND at > ? ORDER BY at DESC, id DESC LIMIT 1', [$room, 'to '.$person, (string) $since])[0]['text'] ?? null;
+    }
+
+    public function isRecorded(string $room): bool
+    {
+        return [] !== $this->db->rows('SELECT id FROM recording WHERE room = ? AND ended IS NULL', [$room]);
+    }
+
+    /**
+     * A line that somebody wrote in the room.
+     */
+    public function write(string $room, string $name, string $text, int $now): void
+    {
+        $this->db->run('INSERT INTO written (room, name, text, at) VALUES (?, ?, ?, ?)', [$room, $name, $text, (string) $now]);
+    }
+
+    /**
+     * @return list<array{name: string, text: string}> what was written there in the last hour, the latest last
+     */
+    public function written(string $room, int $now): array
+    {
+        return array_map(
+            static fn (array $row): array => ['name' => $row['name'], 'text' => $row['text']],
+            array_reverse($this->db->rows('SELECT name, text FROM written WHERE room = ? AND at > ? ORDER BY id DESC LIMIT 30', [$room, (string) ($now - 3_600_000)])),
+        );
+    }
+
+    /**
+     * Somebody shows their screen in the room, or stops.
+     */
+    public function share(string $person, bool $on): void
+    {
+        $this->db->run('UPDATE presence SET shares = ? WHERE person = ?', [$on ? 't' : 'f', $person]);
+    }
+
+    public function shares(string $person): bool
+    {
+        return [] !== $this->db->rows('SELECT person FROM presence WHERE person = ? AND shares', [$person]);
+    }
+
+    /**
+     * Nobody shows their screen in a room where that is not allowed any more.
+     *
+     * @return list<string> names of those who show their screens
+     */
+    public function sharing(string $room, bool $allowed, int $now): array
+    {
+        if (!$allowed) {
+            $this->db->run('UPDATE presence SET shares = FALSE WHERE room = ? AND shares', [$room]);
+        }
+
+        return array_column($this->db->rows('SELECT name FROM presence WHERE room = ? AND shares AND seen > ? ORDER BY name', [$room, (string) ($now - self::GONE_AFTER)]), 'name');
+    }
+
+    /**
+     * @return list<string>
+     */
+    private static function words(string $text): array
+    {
+        return '' === $text ? [] : explode(' ', $text);
     }
 }

@@ -7053,6 +7053,11 @@ export interface components {
             name?: string | null;
             password?: string | null;
         };
+        AllowInRoom: {
+            mayRecord?: boolean | null;
+            mayShareScreen?: boolean | null;
+            mayWrite?: boolean | null;
+        };
         AnswerNote: {
             answer: string;
         };
@@ -7383,9 +7388,7 @@ export interface components {
             name?: string | null;
             link?: string | null;
             source?: components["schemas"]["SourceKind"] | null;
-            mayRecord?: boolean | null;
-            mayShareScreen?: boolean | null;
-            mayWrite?: boolean | null;
+            allowed?: components["schemas"]["AllowInRoom"] | null;
             sure?: boolean;
         };
         EditSegment: {
@@ -8014,9 +8017,9 @@ export interface components {
             failure: string | null;
             source: components["schemas"]["SourceKind"];
             link: string | null;
-            mayRecord: boolean;
-            mayShareScreen: boolean;
-            mayWrite: boolean;
+            mayRecord: boolean | null;
+            mayShareScreen: boolean | null;
+            mayWrite: boolean | null;
             triedAt: number | null;
             openedAt: number | null;
             missedAt: number | null;

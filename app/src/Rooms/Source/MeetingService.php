@@ -6,7 +6,9 @@ namespace FreshHuddle\App\Rooms\Source;
 
 use FreshHuddle\App\Rooms\Meeting\RoomService;
 use FreshHuddle\App\Rooms\Room;
+use FreshHuddle\App\Rooms\RoomSources;
 use FreshHuddle\App\Rooms\RoomStore;
+use FreshHuddle\Core\Rooms\Allowed;
 use FreshHuddle\Core\Rooms\SourceKind;
 
 /**
@@ -14,7 +16,7 @@ use FreshHuddle\Core\Rooms\SourceKind;
  */
 final readonly class MeetingService implements Source
 {
-    public function __construct(private RoomService $service)
+    public function __construct(private RoomService $service, private RoomSources $sources)
     {
     }
 
@@ -26,7 +28,7 @@ final readonly class MeetingService implements Source
     public function bring(Room $room, array $people, array $named, RoomStore $store): array
     {
         if (null === $room->externalId) {
-            $room->externalId = $this->service->make($room->id, $room->name, $room->allowed());
+            $room->externalId = $this->service->make($room->id, $room->name, $this->allowed($room));
             $store->madeAs($room->id, $room->externalId);
         }
 
@@ -36,7 +38,7 @@ final readonly class MeetingService implements Source
     public function change(Room $room): void
     {
         if (null !== $room->externalId) {
-            $this->service->change($room->externalId, $room->name, $room->allowed());
+            $this->service->change($room->externalId, $room->name, $this->allowed($room));
         }
     }
 
@@ -48,5 +50,10 @@ final readonly class MeetingService implements Source
     public function retire(string $externalId): void
     {
         $this->service->retire($externalId);
+    }
+
+    private function allowed(Room $room): Allowed
+    {
+        return $room->allowedHere()->under($this->sources->of($room->class)->allowed());
     }
 }

@@ -6,16 +6,50 @@ import { Button } from '../../ui/Button';
 import { Choice } from '../../ui/Choice';
 import { Field } from '../../ui/Field';
 import { roomWords as words } from '../../words/rooms';
-import { sources, type Room, type useRooms } from './useRooms';
+import { permissions, sources, useRoomSource, type Room, type useRooms } from './useRooms';
+
+/** What students may do in this room: as in the class's other rooms, or yes, or no. */
+function Allowed({
+  classId,
+  allowed,
+  onChange,
+}: {
+  classId: string;
+  allowed: Schema['AllowInRoom'];
+  onChange: (allowed: Schema['AllowInRoom']) => void;
+}) {
+  const { source } = useRoomSource(classId);
+  if (source === undefined) return null;
+  return (
+    <fieldset className="flex flex-col gap-2">
+      <legend className="text-sm font-semibold">{words.allowedHere}</legend>
+      {permissions.map((one) => (
+        <Choice
+          key={one}
+          label={words.permissions[one]}
+          value={allowed[one] === undefined || allowed[one] === null ? 'class' : allowed[one] ? 'yes' : 'no'}
+          options={[
+            { value: 'class', label: words.asInClass(source[one]) },
+            { value: 'yes', label: words.may },
+            { value: 'no', label: words.mayNot },
+          ]}
+          onChange={(said) => onChange({ ...allowed, [one]: said === 'class' ? null : said === 'yes' })}
+        />
+      ))}
+    </fieldset>
+  );
+}
 
 /** Everything that can be changed about one room. */
 export function RoomSlip({
+  classId,
   room,
   title,
   at,
   rooms,
   onClose,
 }: {
+  classId: string;
   room: Room;
   title: string;
   at: DOMRect;
@@ -25,12 +59,18 @@ export function RoomSlip({
   const [name, setName] = useState(room.name);
   const [link, setLink] = useState(room.link ?? '');
   const [source, setSource] = useState(room.source);
+  const [allowed, setAllowed] = useState<Schema['AllowInRoom']>({
+    mayRecord: room.mayRecord,
+    mayShareScreen: room.mayShareScreen,
+    mayWrite: room.mayWrite,
+  });
   /** What has to be said again to be done all the same. */
   const [unsure, setUnsure] = useState<(() => void) | null>(null);
   const problem = rooms.edit.error ?? rooms.takeAway.error;
   const field = (of: string) => (isProblem(problem) ? problem.field(of) : undefined);
   const save = (sure: boolean) => {
     const body: Schema['EditRoom'] = { sure };
+    if (permissions.some((one) => allowed[one] !== room[one])) body.allowed = allowed;
     if (name.trim() !== '' && name !== room.name) body.name = name;
     if (source === 'ownLinks' ? link.trim() !== (room.link ?? '') || source !== room.source : false)
       body.link = link.trim();
@@ -81,6 +121,7 @@ export function RoomSlip({
           maxLength={120}
           onChange={(event) => setName(event.target.value)}
         />
+        {source === 'meetingService' && <Allowed classId={classId} allowed={allowed} onChange={setAllowed} />}
         {problem !== null && field('link') === undefined && field('name') === undefined && (
           <p role="alert" className="font-semibold text-lost">
             {field('sure') ?? problemText(problem)}

@@ -12,7 +12,7 @@ import { timeText } from '../lesson/when';
 import { PasteLinks } from './PasteLinks';
 import { RoomSlip } from './RoomSlip';
 import { SourceBar } from './SourceBar';
-import { isThere, useRooms, type Room } from './useRooms';
+import { differences, isThere, useRooms, type Room } from './useRooms';
 
 type Lesson = Schema['LessonView'];
 
@@ -73,6 +73,9 @@ function Row({
       <td className="py-2.5 pr-4">
         <span className="block wrap-anywhere">{room.purpose === 'side' ? '' : room.name}</span>
         <span className="block text-sm text-soft wrap-anywhere">{whereOf(room)}</span>
+        {room.source === 'meetingService' && differences(room).length > 0 && (
+          <span className="block text-sm">{differences(room).join(' · ')}</span>
+        )}
       </td>
       <td className="w-[22%] py-2.5 pr-4">
         <span className={room.failure === null ? '' : 'font-semibold text-lost'}>
@@ -120,6 +123,7 @@ function Row({
         </Button>
         {slip !== null && (
           <RoomSlip
+            classId={rooms.classId}
             room={room}
             title={title}
             at={slip}

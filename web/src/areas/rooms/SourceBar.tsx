@@ -6,7 +6,7 @@ import { Choice } from '../../ui/Choice';
 import { Field } from '../../ui/Field';
 import { useMessages } from '../../ui/messages';
 import { roomWords as words } from '../../words/rooms';
-import { sources, useRoomSource } from './useRooms';
+import { permissions, sources, useRoomSource } from './useRooms';
 
 /** A line that is saved when it is left or Enter is pressed; what cannot be used stays, with the reason. */
 function Line({
@@ -60,7 +60,6 @@ export function SourceBar({ classId }: { classId: string }) {
       },
     });
   const mayNeedOpening = source.kind === 'ownLinks' || source.kind === 'namePattern';
-  const allowed = ['mayShareScreen', 'mayWrite', 'mayRecord'] as const;
   return (
     <div className="max-w-3xl">
       <div className="flex flex-wrap items-baseline gap-x-3 gap-y-2">
@@ -121,7 +120,7 @@ export function SourceBar({ classId }: { classId: string }) {
           {source.kind === 'meetingService' && (
             <fieldset>
               <legend className="text-sm font-semibold">{words.allowed}</legend>
-              {allowed.map((one) => (
+              {permissions.map((one) => (
                 <label key={one} className="mt-1 flex items-center gap-2">
                   <input
                     type="checkbox"
@@ -132,6 +131,7 @@ export function SourceBar({ classId }: { classId: string }) {
                   {words[one]}
                 </label>
               ))}
+              <p className="mt-1 text-sm text-soft">{words.allowedHint}</p>
             </fieldset>
           )}
           {source.kind === 'meetingService' && (

@@ -11,6 +11,13 @@ export const sources = (Object.keys(roomWords.sources) as Room['source'][]).map(
   label: roomWords.sources[kind],
 }));
 
+/** What students can be allowed to do in a room beside talking. */
+export const permissions = ['mayShareScreen', 'mayWrite', 'mayRecord'] as const;
+
+/** What a room allows or forbids of its own, in words. */
+export const differences = (room: Room) =>
+  permissions.flatMap((one) => (room[one] === null ? [] : [roomWords.differs[one][room[one] ? 1 : 0]]));
+
 /** Where the rooms of a class come from. */
 export function useRoomSource(classId: string) {
   const queries = useQueryClient();
@@ -63,7 +70,7 @@ export function useRooms(lesson: Lesson) {
       ),
     onSettled: refresh,
   });
-  return { make, edit, tried, retry, takeAway, addSide, refresh };
+  return { classId: lesson.classId, make, edit, tried, retry, takeAway, addSide, refresh };
 }
 
 /** A room somebody can go into. */
