@@ -13,10 +13,10 @@ use Symfony\Component\Validator\Constraints as Assert;
 final readonly class EditRoom
 {
     /**
-     * @param string|null     $link   where it is, from now on one of the teacher's own links; '' takes the link away
-     * @param SourceKind|null $source it comes from elsewhere from now on
+     * @param string|null      $link    where it is, from now on one of the teacher's own links; '' takes the link away
+     * @param SourceKind|null  $source  it comes from elsewhere from now on
      * @param AllowInRoom|null $allowed what is so in this room from now on
-     * @param bool            $sure   also where people are in it just now
+     * @param bool             $sure    also where people are in it just now
      */
     public function __construct(
         #[Assert\Length(max: 120, maxMessage: 'rooms.name_has_at_most_120_signs')]

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace FreshHuddle\App\Tests\Materials;
 
 use FreshHuddle\App\Tests\Support\AppTestCase;
+use FreshHuddle\App\Tests\Support\Files;
 use FreshHuddle\App\Tests\Support\Json;
 use PHPUnit\Framework\Attributes\DataProvider;
 use Symfony\Component\Uid\Uuid;
@@ -71,6 +72,57 @@ final class SlotsTest extends AppTestCase
         self::assertContains($both, array_column((array) $this->read($this->ada, $copy)->at('answers'), 'text'));
         $this->read($this->out, $copy)->is(404);
         $this->save($this->out, $copy, $slot, '', $first)->is(404);
+    }
+
+    public function test_a_place_for_a_pair_is_theirs_and_where_it_is_private_nobody_else_of_the_group_sees_a_word_of_it(): void
+    {
+        $lesson = $this->newLesson(4);
+        $this->ask('POST', '/api/staff/groupings/'.$lesson->text('floor.id').'/deal', ['basedOn' => 0, 'groups' => 1, 'seed' => 1]);
+        $round = $lesson->text('round.id');
+        $part = static fn (string $id, string $kind, array $part): array => ['id' => $id, 'kind' => $kind, 'text' => $id, 'settings' => ['part' => $part]];
+        $this->ask('POST', "/api/staff/rounds/{$round}/originals", self::original('Pairs', [
+            $part('one', 'together', ['seats' => [1, 2]]),
+            $part('two', 'together', ['seats' => [3, 4], 'private' => true]),
+            $part('photo', 'ownPictures', ['seats' => [3, 4], 'private' => true]),
+            $part('nine', 'together', ['seats' => [9]]),
+        ]))->is(200);
+        $this->ask('POST', "/api/staff/rounds/{$round}/copies")->is(200);
+        $this->setRound($lesson->text('id'), ['lookSeconds' => 0]);
+        $this->command($lesson->text('id'), 'sendOut')->is(200);
+        $this->lesson = $this->ask('GET', '/api/staff/lessons/'.$lesson->text('id'));
+        [$first, $third] = [$this->join($this->lesson, $this->lesson->text('floor.groups.0.students.0')), $this->join($this->lesson, $this->lesson->text('floor.groups.0.students.2'))];
+        $copy = $this->copyOf($first);
+        $this->save($first, $copy, 'one', '', 'Ours.')->is(200);
+        $this->save($third, $copy, 'two', '', 'Our secret.')->is(200);
+        $this->save($third, $copy, 'one', '', 'Not mine.')->is(404);
+        $this->save($first, $copy, 'two', '', 'Not mine.')->is(404);
+        $this->save($first, $copy, 'nine', '', 'For nobody here.')->is(404);
+        $this->asStudent($third);
+        $picture = $this->ask('POST', "/api/student/copies/{$copy}/media", ['content' => base64_encode(Files::picture())])->is(200)->text('id');
+        $this->save($third, $copy, 'photo', '', "{\"p1\":{\"media\":\"{$picture}\",\"place\":1}}")->is(200);
+        $this->asTeacher();
+        $note = fn (string $slot): string => $this->ask('POST', "/api/staff/copies/{$copy}/notes", ['slot' => $slot, 'text' => "About {$slot}"])->is(200)->text('id');
+        $note('one');
+        $hidden = $note('two');
+
+        $seen = $this->read($first, $copy);
+        self::assertSame(['Ours.'], array_column((array) $seen->at('answers'), 'text'));
+        self::assertSame(['About one'], array_column((array) $seen->at('notes'), 'text'));
+        self::assertStringNotContainsString('secret', (string) $this->client->getResponse()->getContent());
+        self::assertSame(['one', 'two', 'photo'], array_column((array) $seen->at('pages.0.blocks'), 'id'), 'what no seat of the group is for is not there');
+        self::assertSame([2, 2, 2], [\count($seen->list('fillers.0.students')), \count($seen->list('fillers.1.students')), \count($seen->list('fillers.2.students'))]);
+        $this->asStudent($first);
+        $this->ask('GET', "/api/student/copies/{$copy}/slots/two/history/{$copy}")->is(404);
+        $this->ask('POST', "/api/student/copies/{$copy}/slots/two/history/{$copy}", ['revision' => 1])->is(404);
+        $this->ask('POST', "/api/student/copies/{$copy}/notes/{$hidden}/seen")->is(404);
+        $this->ask('GET', "/api/student/copies/{$copy}/media/{$picture}")->is(404);
+        $this->ask('POST', "/api/student/copies/{$copy}/media", ['content' => base64_encode(Files::picture())])->is(404);
+        $this->asStudent($third);
+        $this->ask('GET', "/api/student/copies/{$copy}/media/{$picture}")->is(200);
+        self::assertSame(['Ours.', 'Our secret.'], \array_slice(array_column((array) $this->read($third, $copy)->at('answers'), 'text'), 0, 2));
+        $this->asTeacher();
+        $now = $this->ask('GET', '/api/staff/lessons/'.$lesson->text('id'));
+        self::assertSame([3, 3], [$now->int('signals.0.filled'), $now->int('signals.0.slots')], 'done when those three are filled');
     }
 
     /**

@@ -26,6 +26,7 @@ final readonly class BlockSettings
      * @param bool            $growing students may add rows, or cards
      * @param bool            $shown   what others chose can be seen
      * @param string          $media   the picture or the recording: its id, a UUID; '' while there is none
+     * @param SlotPart        $part    for whom of the group a slot is
      */
     public function __construct(
         public array $items = [],
@@ -37,12 +38,13 @@ final readonly class BlockSettings
         public bool $growing = false,
         public bool $shown = true,
         public string $media = '',
+        public SlotPart $part = new SlotPart(),
     ) {
     }
 
     public function withPassage(string $passage): self
     {
-        return new self($this->items, $this->heads, $passage, $this->address, $this->alone, $this->several, $this->growing, $this->shown, $this->media);
+        return new self($this->items, $this->heads, $passage, $this->address, $this->alone, $this->several, $this->growing, $this->shown, $this->media, $this->part);
     }
 
     /**
@@ -50,7 +52,7 @@ final readonly class BlockSettings
      */
     public function withMedia(string $media): self
     {
-        return new self($this->items, $this->heads, $this->passage, $this->address, $this->alone, $this->several, $this->growing, $this->shown, $media);
+        return new self($this->items, $this->heads, $this->passage, $this->address, $this->alone, $this->several, $this->growing, $this->shown, $media, $this->part);
     }
 
     public function item(string $id): ?BlockItem
@@ -74,6 +76,7 @@ final readonly class BlockSettings
         if (mb_strlen($this->passage) > Block::MAX_TEXT) {
             throw UnusableOriginal::blockTooLong(mb_strlen($this->passage), Block::MAX_TEXT);
         }
+        $this->part->check();
         foreach ([$this->items, $this->heads] as $list) {
             $ids = [];
             foreach ($list as $item) {

@@ -5,12 +5,13 @@ declare(strict_types=1);
 namespace FreshHuddle\Core\Materials;
 
 /**
- * Who may write where in a copy: its members and no other student.
+ * Who may write and see what in a copy: its members and no other student; where a slot is for a part of the group, that
+ * part writes.
  */
 final readonly class SlotAccess
 {
     /**
-     * @param list<string> $members ids of the students whose copy it is, as things stand now
+     * @param list<Member> $members the students whose copy it is, as things stand now
      */
     public function __construct(private array $members, private HandOutWay $way = HandOutWay::Together)
     {
@@ -18,7 +19,33 @@ final readonly class SlotAccess
 
     public function mayRead(string $student): bool
     {
-        return \in_array($student, $this->members, true);
+        return null !== $this->member($student);
+    }
+
+    /**
+     * @return list<string> ids of the members who fill it; none where no seat of this group is meant
+     */
+    public function fillers(Block $block): array
+    {
+        return array_values(array_map(
+            static fn (Member $member): string => $member->student,
+            array_filter($this->members, static fn (Member $member): bool => $block->settings->part->holds($member)),
+        ));
+    }
+
+    /**
+     * How many answers a slot waits for.
+     */
+    public function places(Block $block): int
+    {
+        $slot = $block->slot();
+        $fillers = \count($this->fillers($block));
+
+        return match (true) {
+            null === $slot => 0,
+            $slot->isAlone($block->settings) => $fillers,
+            default => $block->settings->part->isEverybody() ? 1 : min(1, $fillers),
+        };
     }
 
     /**
@@ -28,7 +55,15 @@ final readonly class SlotAccess
     {
         $slot = $block->slot();
 
-        return null !== $slot && $this->way->mayWrite() && $this->mayRead($student) && ($slot->isAlone($block->settings) ? $column === $student : null === $column);
+        return null !== $slot && $this->way->mayWrite() && $this->isFor($student, $block) && ($slot->isAlone($block->settings) ? $column === $student : null === $column);
+    }
+
+    /**
+     * Whether a member sees what stands in a slot, so far as it is not hidden from each other member.
+     */
+    public function maySeeSlot(string $student, Block $block): bool
+    {
+        return $this->mayRead($student) && (!$block->settings->part->private || $this->isFor($student, $block));
     }
 
     /**
@@ -38,6 +73,25 @@ final readonly class SlotAccess
     {
         $slot = $block->slot();
 
-        return null !== $slot && ($owner === $student || !$slot->isAlone($block->settings) || $slot->isShown($block->settings));
+        return null !== $slot && $this->maySeeSlot($student, $block)
+            && ($owner === $student || !$slot->isAlone($block->settings) || $slot->isShown($block->settings));
+    }
+
+    private function isFor(string $student, Block $block): bool
+    {
+        $member = $this->member($student);
+
+        return null !== $member && $block->settings->part->holds($member);
+    }
+
+    private function member(string $student): ?Member
+    {
+        foreach ($this->members as $member) {
+            if ($member->student === $student) {
+                return $member;
+            }
+        }
+
+        return null;
     }
 }

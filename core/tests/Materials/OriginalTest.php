@@ -14,9 +14,11 @@ use FreshHuddle\Core\Materials\CopyName;
 use FreshHuddle\Core\Materials\Exception\UnusableOriginal;
 use FreshHuddle\Core\Materials\HandOutRow;
 use FreshHuddle\Core\Materials\HandOutWay;
+use FreshHuddle\Core\Materials\Member;
 use FreshHuddle\Core\Materials\Original;
 use FreshHuddle\Core\Materials\Page;
 use FreshHuddle\Core\Materials\SlotAccess;
+use FreshHuddle\Core\Materials\SlotPart;
 use FreshHuddle\Core\Materials\Variant;
 use FreshHuddle\Core\Materials\VariantsBy;
 use PHPUnit\Framework\Attributes\DataProvider;
@@ -62,6 +64,9 @@ final class OriginalTest extends TestCase
         yield 'a very long text' => [static fn (): object => new Block('a', BlockKind::Text, str_repeat('x', 20_001))];
         yield 'a very long variant' => [static fn (): object => new Block('a', BlockKind::Text, '', new BlockSettings(), [new BlockVariant('v', str_repeat('x', 20_001))])];
         yield 'an id with a slash' => [static fn (): object => new Block('a/b', BlockKind::Text, 'x')];
+        yield 'a seat that cannot be' => [static fn (): object => $with(new BlockSettings(part: new SlotPart([0])))];
+        yield 'too many seats' => [static fn (): object => $with(new BlockSettings(part: new SlotPart(range(1, 13))))];
+        yield 'a very long role' => [static fn (): object => $with(new BlockSettings(part: new SlotPart(role: str_repeat('x', 61))))];
         yield 'too many cards' => [static fn (): object => $with(new BlockSettings(array_map(static fn (int $i): BlockItem => $item("c{$i}"), range(1, 61))))];
         yield 'too many headings' => [static fn (): object => $with(new BlockSettings(heads: array_map(static fn (int $i): BlockItem => $item("h{$i}"), range(1, 13))))];
         yield 'two cards of one id' => [static fn (): object => $with(new BlockSettings([$item('c'), $item('c')]))];
@@ -118,7 +123,7 @@ final class OriginalTest extends TestCase
 
     public function test_who_may_write_where(): void
     {
-        $access = new SlotAccess(['ada', 'ben']);
+        $access = new SlotAccess([new Member('ada', 1), new Member('ben', 2)]);
         $each = new Block('e', BlockKind::Each, 'You?');
         $together = new Block('t', BlockKind::Together, 'We?');
         $text = new Block('x', BlockKind::Text, 'Read.');
@@ -129,18 +134,46 @@ final class OriginalTest extends TestCase
         self::assertFalse($access->mayWrite('ben', $together, 'ben'));
         self::assertFalse($access->mayWrite('ada', $text, null));
         self::assertFalse($access->mayWrite('cho', $together, null), 'not of this group');
-        self::assertFalse((new SlotAccess(['ada'], HandOutWay::Read))->mayWrite('ada', $together, null), 'to read only');
+        self::assertFalse((new SlotAccess([new Member('ada', 1)], HandOutWay::Read))->mayWrite('ada', $together, null), 'to read only');
     }
 
     public function test_what_others_chose_is_seen_only_where_that_is_wanted(): void
     {
-        $access = new SlotAccess(['ada', 'ben']);
+        $access = new SlotAccess([new Member('ada', 1), new Member('ben', 2)]);
         $items = [new BlockItem('a', 'A'), new BlockItem('b', 'B')];
         $hidden = new Block('c', BlockKind::Choose, 'Which?', new BlockSettings($items, shown: false));
         self::assertTrue($access->maySee('ada', $hidden, 'ada'));
         self::assertFalse($access->maySee('ada', $hidden, 'ben'));
         self::assertTrue($access->maySee('ada', new Block('c', BlockKind::Choose, 'Which?', new BlockSettings($items)), 'ben'));
         self::assertTrue($access->maySee('ada', new Block('e', BlockKind::Each, 'You?'), 'ben'));
+    }
+
+    public function test_a_slot_for_a_part_of_the_group_is_filled_by_that_part_and_seen_by_the_rest_unless_private(): void
+    {
+        $access = new SlotAccess([new Member('ada', 1, 'Scribe'), new Member('ben', 2), new Member('cho', 3), new Member('dov', 4)]);
+        $slot = static fn (SlotPart $part, BlockKind $kind = BlockKind::Together): Block => new Block('t', $kind, 'What do you think?', new BlockSettings(part: $part));
+        $pair = $slot(new SlotPart([1, 2]));
+        self::assertSame(['ada', 'ben'], $access->fillers($pair));
+        self::assertTrue($access->mayWrite('ben', $pair, null));
+        self::assertFalse($access->mayWrite('cho', $pair, null));
+        self::assertTrue($access->maySee('cho', $pair, 'copy'));
+        $private = $slot(new SlotPart([1, 2], private: true));
+        self::assertFalse($access->maySee('cho', $private, 'copy'));
+        self::assertFalse($access->maySeeSlot('cho', $private));
+        self::assertTrue($access->maySee('ada', $private, 'copy'));
+        self::assertSame(['ada'], $access->fillers($slot(new SlotPart(role: ' scribe '))), 'a role however it is spelt');
+        self::assertSame(['ada', 'dov'], $access->fillers($slot(new SlotPart([4], 'scribe'))));
+        $each = $slot(new SlotPart([3, 4], private: true), BlockKind::Each);
+        self::assertTrue($access->mayWrite('cho', $each, 'cho'));
+        self::assertFalse($access->mayWrite('cho', $each, 'dov'));
+        self::assertFalse($access->mayWrite('ada', $each, 'ada'), 'no column for who is not of the part');
+        self::assertTrue($access->maySee('cho', $each, 'dov'));
+        self::assertFalse($access->maySee('ada', $each, 'dov'));
+        self::assertSame([1, 1, 1, 2], array_map($access->places(...), [$slot(new SlotPart()), $pair, $private, $each]), 'the places there are to fill');
+        $nobody = $slot(new SlotPart([7, 8]));
+        self::assertSame([[], 0], [$access->fillers($nobody), $access->places($nobody)], 'a group without these seats has nothing to fill there');
+        self::assertFalse($access->mayWrite('ada', $nobody, null));
+        self::assertFalse((new SlotAccess([]))->maySeeSlot('ada', $pair), 'nothing for others');
     }
 
     public function test_a_row_of_the_plan_says_which_copies_there_must_be(): void

@@ -7131,6 +7131,7 @@ export interface components {
             growing?: boolean;
             shown?: boolean;
             media?: string;
+            part?: components["schemas"]["SlotPart"];
         };
         BlockVariant: {
             variant: string;
@@ -7278,6 +7279,7 @@ export interface components {
             html: components["schemas"]["BlockHtml"][];
             answers: components["schemas"]["AnswerView"][];
             notes?: components["schemas"]["MarginNoteView"][];
+            fillers?: components["schemas"]["SlotFillers"][];
         };
         DealRequest: {
             basedOn: number;
@@ -8243,6 +8245,16 @@ export interface components {
         SignUpView: {
             tables: components["schemas"]["SignUpTable"][];
             closesAt: number | null;
+        };
+        SlotFillers: {
+            slot: string;
+            students: string[];
+            private: boolean;
+        };
+        SlotPart: {
+            seats?: number[];
+            role?: string;
+            private?: boolean;
         };
         /** @enum {string} */
         SourceKind: "meetingService" | "ownLinks" | "namePattern" | "classroom";

@@ -1,7 +1,10 @@
-import { count } from './common';
+import { count, list } from './common';
 
 /** Words in the places students fill; the teacher sees the same ones. */
 export const copy = {
+  forUs: (others: string[]) => (others.length === 0 ? 'For you' : `For you and ${list(others)}`),
+  forOthers: (names: string[]) => `For ${list(names)}`,
+  notShown: 'Only they see what is written here.',
   putHere: 'Put it here',
   putUnder: (card: string, head: string) => `${card}: under ${head}.`,
   cardsToSort: (n: number) => (n === 0 ? 'All sorted' : `${count(n, 'card', 'cards')} to sort`),

@@ -29,6 +29,13 @@ export const edit = {
   addOption: 'Add an option',
   mayChooseSeveral: 'More than one may be chosen',
   showSpread: 'The group sees who chose what',
+  whoFills: 'Who fills it in',
+  fillers: { everybody: 'everybody in the group', seats: 'some seats', role: 'a role' },
+  fillerSeats: 'Seat numbers',
+  fillerSeatsHint: 'For example 1, 2',
+  fillerRole: 'Role',
+  fillerRoleHint: 'As it stands in the groups, for example scribe',
+  fillersPrivate: 'The others in the group do not see it',
   kinds: {
     text: 'Text to read',
     link: 'Link',

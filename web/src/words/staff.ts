@@ -644,6 +644,8 @@ export const staff = {
     none: 'No copies yet. Write the original, then make a copy for each group.',
     empty: 'nothing yet',
     emptyOf: (names: string) => `Nothing yet: ${names}`,
+    forSome: (names: string) => `For ${names}`,
+    forNobody: 'For a seat that this group does not have',
     together: 'Together',
     slots: (done: number, all: number) => `${done} of ${all} filled`,
     writing: (name: string) => `${name} is writing`,

@@ -14,6 +14,8 @@ use FreshHuddle\App\Materials\Writing\SlotStore;
 use FreshHuddle\App\Materials\Writing\Writing;
 use FreshHuddle\App\Stream\Audience;
 use FreshHuddle\App\Stream\Stream;
+use FreshHuddle\Core\Materials\Member;
+use FreshHuddle\Core\Materials\SlotAccess;
 use Symfony\Component\Uid\Uuid;
 
 /**
@@ -35,7 +37,7 @@ final readonly class Margin
     {
         $now = $this->store->copy($copy->id) ?? throw MaterialsRefused::missing();
         $block = $this->pages->block($now['pages'], $request->slot) ?? throw MaterialsRefused::unusable('materials.note_no_place', 'slot');
-        if (null !== $request->owner && (true !== $block->slot()?->isAlone($block->settings) || !\in_array($request->owner, $now['members'], true))) {
+        if (null !== $request->owner && (true !== $block->slot()?->isAlone($block->settings) || !\in_array($request->owner, (new SlotAccess($now['members']))->fillers($block), true))) {
             throw MaterialsRefused::unusable('materials.note_no_place', 'owner');
         }
         if (self::MOST <= $this->em->getRepository(MarginNote::class)->count(['copy' => $copy])) {
@@ -122,7 +124,10 @@ final readonly class Margin
             return []; // its table has been taken away
         }
         $block = $this->pages->block($copy['pages'], $note->slot);
-        $members = null === $block ? [] : array_values(array_filter($copy['members'], static fn (string $member): bool => MarginReader::maySee($copy['members'], $member, $block, $note->owner)));
+        $members = null === $block ? [] : array_values(array_filter(
+            array_map(static fn (Member $member): string => $member->student, $copy['members']),
+            static fn (string $member): bool => MarginReader::maySee($copy['members'], $member, $block, $note->owner),
+        ));
 
         return [Audience::staff($copy['lesson']), ...array_map(Audience::student(...), $members)];
     }

@@ -6,6 +6,7 @@ namespace FreshHuddle\App\Materials\Margin;
 
 use Doctrine\ORM\EntityManagerInterface;
 use FreshHuddle\Core\Materials\Block;
+use FreshHuddle\Core\Materials\Member;
 use FreshHuddle\Core\Materials\SlotAccess;
 
 /**
@@ -39,13 +40,13 @@ final readonly class MarginReader
     /**
      * Whether a student may see a note: who sees the place, and where it is about the answer of one, who sees that answer.
      *
-     * @param list<string> $members
+     * @param list<Member> $members
      * @param string|null  $owner   whose answer it is about
      */
     public static function maySee(array $members, string $studentId, Block $block, ?string $owner): bool
     {
         $access = new SlotAccess($members);
 
-        return $access->mayRead($studentId) && (null === $owner || $access->maySee($studentId, $block, $owner));
+        return $access->maySeeSlot($studentId, $block) && (null === $owner || $access->maySee($studentId, $block, $owner));
     }
 }

@@ -48,7 +48,7 @@ final readonly class MediaController
     #[Route('/student/copies/{id}/media/{media}', methods: ['GET'])]
     public function showIn(#[CurrentUser] StudentUser $student, string $id, string $media): Bytes
     {
-        $this->writing->mustBeOpen($id, $student->id);
+        $this->writing->mustSeePicture($id, $student->id, $media);
 
         return $this->bytes($this->reader->in($id, [$media]));
     }

@@ -11,6 +11,7 @@ use FreshHuddle\App\Materials\Exception\MaterialsRefused;
 use FreshHuddle\App\Worker\Forgets;
 use FreshHuddle\Core\Materials\Block;
 use FreshHuddle\Core\Materials\HandOutWay;
+use FreshHuddle\Core\Materials\Member;
 use FreshHuddle\Core\Materials\Slot\SlotKind;
 use FreshHuddle\Core\Materials\Slot\Written;
 use Symfony\Component\DependencyInjection\Attribute\Target;
@@ -77,18 +78,20 @@ final readonly class SlotStore implements Forgets
     /**
      * A copy, and whose it is: of those who sit at its table while groups are out, or sat there when that ended.
      *
-     * @return array{lesson: string, moments: array<array-key, mixed>, way: HandOutWay, members: list<string>, pages: array<array-key, mixed>}|null
+     * @return array{lesson: string, moments: array<array-key, mixed>, way: HandOutWay, members: list<Member>, pages: array<array-key, mixed>}|null
      */
     public function copy(string $copyId): ?array
     {
         $row = $this->db->fetchAssociative(
-            'SELECT c.pages, c.way, r.lesson_id, r.moments, array_to_json(CASE
-                        WHEN c.student_id IS NOT NULL THEN ARRAY[c.student_id]
-                        WHEN c.group_id IS NOT NULL THEN ARRAY(SELECT s.student_id FROM run_group g JOIN run_last_seat s ON s.run_group_id = g.id WHERE g.run_id = u.id AND g.group_id = c.group_id ORDER BY s.number)
-                        ELSE ARRAY(SELECT s.student_id FROM run_group g JOIN run_last_seat s ON s.run_group_id = g.id WHERE g.run_id = u.id ORDER BY g.position, s.number)
-                    END) AS members
+            "SELECT c.pages, c.way, r.lesson_id, r.moments,  (SELECT COALESCE(jsonb_agg(jsonb_build_array(m.student_id, m.number, m.role) ORDER BY m.position, m.number), '[]') FROM (
+                        SELECT c.student_id, 0 AS position, COALESCE(s.number, 1) AS number, COALESCE(s.role, '') AS role
+                        FROM (VALUES (1)) AS one (n) LEFT JOIN run_last_seat s ON s.run_id = u.id AND s.student_id = c.student_id WHERE c.student_id IS NOT NULL
+                        UNION ALL
+                        SELECT s.student_id, g.position, s.number, s.role FROM run_group g JOIN run_last_seat s ON s.run_group_id = g.id
+                        WHERE g.run_id = u.id AND c.student_id IS NULL AND (c.group_id IS NULL OR g.group_id = c.group_id)
+                    ) m) AS members
              FROM work_copy c JOIN round r ON r.id = c.round_id
-             LEFT JOIN LATERAL (SELECT id FROM run WHERE round_id = r.id AND NOT taken_back ORDER BY attempt DESC LIMIT 1) u ON true WHERE c.id = ?',
+             LEFT JOIN LATERAL (SELECT id FROM run WHERE round_id = r.id AND NOT taken_back ORDER BY attempt DESC LIMIT 1) u ON true WHERE c.id = ?",
             [$copyId],
         );
         if (false === $row) {
@@ -98,8 +101,25 @@ final readonly class SlotStore implements Forgets
 
         return [
             'lesson' => $row->text('lesson_id'), 'moments' => $row->json('moments'), 'way' => HandOutWay::from($row->text('way')),
-            'members' => array_values(array_filter($row->json('members'), \is_string(...))), 'pages' => $row->json('pages'),
+            'members' => self::members($row->json('members')), 'pages' => $row->json('pages'),
         ];
+    }
+
+    /**
+     * @param array<array-key, mixed> $rows id, number and role
+     *
+     * @return list<Member>
+     */
+    public static function members(array $rows): array
+    {
+        $members = [];
+        foreach ($rows as $row) {
+            if (\is_array($row) && \is_string($row[0] ?? null) && \is_int($row[1] ?? null) && \is_string($row[2] ?? null)) {
+                $members[] = new Member($row[0], $row[1], $row[2]);
+            }
+        }
+
+        return $members;
     }
 
     /**

@@ -14,6 +14,8 @@ use FreshHuddle\App\Materials\Margin\MarginNoteView;
 use FreshHuddle\App\Materials\Margin\MarginReader;
 use FreshHuddle\Core\Materials\Block;
 use FreshHuddle\Core\Materials\HandOutWay;
+use FreshHuddle\Core\Materials\Member;
+use FreshHuddle\Core\Materials\SlotAccess;
 
 /**
  * Copies with all that stands in them. By hand: all copies of a round with all their answers come in two round trips, as
@@ -36,13 +38,20 @@ final readonly class WorkReader
         }
         $pages = [];
         $notes = $this->margin->of($roundId);
+        $members = null;
 
         return array_map(
-            function (Row $row) use ($answers, $notes, &$pages): CopyView {
+            function (Row $row) use ($roundId, $answers, $notes, &$pages, &$members): CopyView {
                 $key = "{$row->text('original_id')}|{$row->int('original_version')}|{$row->text('variant')}";
                 $pages[$key] ??= $this->read($row);
 
-                return self::view($row, $pages[$key], $answers[$row->text('id')] ?? [], $notes[$row->text('id')] ?? []);
+                $of = null;
+                if (self::hasParts($pages[$key][2])) {
+                    $members ??= $this->members($roundId);
+                    $of = self::whose($row, $members);
+                }
+
+                return self::view($row, $pages[$key], $answers[$row->text('id')] ?? [], $notes[$row->text('id')] ?? [], $of);
             },
             Row::all($this->db->fetchAllAssociative('SELECT * FROM work_copy WHERE round_id = ? ORDER BY name', [$roundId])),
         );
@@ -61,6 +70,38 @@ final readonly class WorkReader
         $answers = Row::all($this->db->fetchAllAssociative('SELECT * FROM slot_answer WHERE copy_id = ? ORDER BY at', [$id]));
 
         return self::view($row, $this->read($row), array_map(self::answer(...), $answers), $this->margin->of(null, $id)[$id] ?? []);
+    }
+
+    /**
+     * In which slots of a copy a picture of the students' own stands.
+     *
+     * @return list<array{string, string}> slot and owner
+     */
+    public function pictures(string $copyId, string $media): array
+    {
+        return array_map(
+            static fn (Row $row): array => [$row->text('slot'), $row->text('owner')],
+            Row::all($this->db->fetchAllAssociative('SELECT slot, owner FROM slot_answer WHERE copy_id = ? AND strpos(text, ?) > 0', [$copyId, $media])),
+        );
+    }
+
+    /**
+     * Who sits where in a round: as it was sent out last.
+     *
+     * @return array<string, list<Member>> by group
+     */
+    public function members(string $roundId): array
+    {
+        $members = [];
+        foreach (Row::all($this->db->fetchAllAssociative(
+            'SELECT g.group_id, s.student_id, s.number, s.role FROM (SELECT id FROM run WHERE round_id = ? AND NOT taken_back ORDER BY attempt DESC LIMIT 1) u
+             JOIN run_group g ON g.run_id = u.id JOIN run_last_seat s ON s.run_group_id = g.id ORDER BY g.position, s.number',
+            [$roundId],
+        )) as $row) {
+            $members[$row->textOrNull('group_id') ?? ''][] = new Member($row->text('student_id'), $row->int('number'), $row->text('role'));
+        }
+
+        return $members;
     }
 
     public static function answer(Row $row): AnswerView
@@ -85,11 +126,42 @@ final readonly class WorkReader
     }
 
     /**
+     * @param array<string, Block> $slots
+     */
+    private static function hasParts(array $slots): bool
+    {
+        foreach ($slots as $block) {
+            if (!$block->settings->part->isEverybody()) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
+    /**
+     * @param array<string, list<Member>> $members by group
+     *
+     * @return list<Member> those whose copy it is
+     */
+    private static function whose(Row $copy, array $members): array
+    {
+        $student = $copy->textOrNull('student_id');
+        $group = $copy->textOrNull('group_id');
+        if (null !== $group) {
+            return $members[$group] ?? [];
+        }
+
+        return array_values(array_filter(array_merge(...array_values($members)), static fn (Member $member): bool => null === $student || $student === $member->student));
+    }
+
+    /**
      * @param array{list<PageView>, list<BlockHtml>, array<string, Block>} $pages
      * @param list<AnswerView>                                             $answers
      * @param list<MarginNoteView>                                         $notes
+     * @param list<Member>|null                                            $members of its group; null where no slot asks
      */
-    private static function view(Row $row, array $pages, array $answers, array $notes): CopyView
+    private static function view(Row $row, array $pages, array $answers, array $notes, ?array $members = null): CopyView
     {
         return new CopyView(
             $row->text('id'),
@@ -103,6 +175,7 @@ final readonly class WorkReader
             $pages[1],
             array_map(static fn (AnswerView $answer): AnswerView => $answer->in($pages[2][$answer->slot] ?? null), $answers),
             $notes,
+            null === $members ? [] : SlotFillers::of($pages[0], new SlotAccess($members)),
         );
     }
 }

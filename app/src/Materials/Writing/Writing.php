@@ -7,7 +7,9 @@ namespace FreshHuddle\App\Materials\Writing;
 use Doctrine\ORM\EntityManagerInterface;
 use FreshHuddle\App\Database\Clock;
 use FreshHuddle\App\Lesson\Moments;
+use FreshHuddle\App\Materials\Cupboard\BlockView;
 use FreshHuddle\App\Materials\Cupboard\Pages;
+use FreshHuddle\App\Materials\Cupboard\PageView;
 use FreshHuddle\App\Materials\Exception\MaterialsRefused;
 use FreshHuddle\App\Materials\HandOut\WorkCopy;
 use FreshHuddle\App\Materials\Margin\MarginNoteView;
@@ -20,6 +22,7 @@ use FreshHuddle\Core\Materials\Block;
 use FreshHuddle\Core\Materials\BlockKind;
 use FreshHuddle\Core\Materials\Exception\UnusableValue;
 use FreshHuddle\Core\Materials\HandOutWay;
+use FreshHuddle\Core\Materials\Member;
 use FreshHuddle\Core\Materials\Merge\Splice;
 use FreshHuddle\Core\Materials\Slot\OwnPictures;
 use FreshHuddle\Core\Materials\SlotAccess;
@@ -58,20 +61,25 @@ final readonly class Writing
         $members = $this->open($copyId, $studentId)['members'];
         $access = new SlotAccess($members);
         $copy = $this->reader->copy($copyId) ?? throw MaterialsRefused::missing();
-        $blocks = [];
+        $blocks = $pages = [];
         foreach ($copy->pages as $page) {
-            foreach ($page->blocks as $block) {
+            // A place that is for no seat of this group is not there.
+            $here = array_values(array_filter($page->blocks, static fn (BlockView $block): bool => null === $block->kind->slot() || $access->places($block->block()) > 0));
+            foreach ($here as $block) {
                 $blocks[$block->id] = $block->block();
             }
+            $pages[] = new PageView($page->id, $page->title, $here);
         }
-
-        return new CopyView($copy->id, $copy->original, $copy->groupId, $copy->studentId, $copy->way, '', $copy->title, $copy->pages, $copy->html, array_values(array_filter(
+        $answers = array_values(array_filter(
             $copy->answers,
             static fn (AnswerView $answer): bool => isset($blocks[$answer->slot]) && $access->maySee($studentId, $blocks[$answer->slot], $answer->owner),
-        )), array_values(array_filter(
+        ));
+        $notes = array_values(array_filter(
             $copy->notes,
             static fn (MarginNoteView $note): bool => isset($blocks[$note->slot]) && MarginReader::maySee($members, $studentId, $blocks[$note->slot], $note->owner),
-        )));
+        ));
+
+        return new CopyView($copy->id, $copy->original, $copy->groupId, $copy->studentId, $copy->way, '', $copy->title, $pages, $copy->html, $answers, $notes, SlotFillers::of($pages, $access));
     }
 
     /**
@@ -120,6 +128,24 @@ final readonly class Writing
     }
 
     /**
+     * @throws MaterialsRefused if the copy is not open to this student, or the picture stands only where they may not look
+     */
+    public function mustSeePicture(string $copyId, string $studentId, string $media): void
+    {
+        $copy = $this->open($copyId, $studentId);
+        $hidden = $this->reader->pictures($copyId, $media);
+        foreach ($hidden as [$slot, $owner]) {
+            $block = $this->pages->block($copy['pages'], $slot);
+            if (null !== $block && (new SlotAccess($copy['members']))->maySee($studentId, $block, $owner)) {
+                return;
+            }
+        }
+        if ([] !== $hidden) {
+            throw MaterialsRefused::missing();
+        }
+    }
+
+    /**
      * @return array{WorkCopy, Student} a copy that takes pictures of this student's
      *
      * @throws MaterialsRefused if there is none, or it takes no more so soon
@@ -127,13 +153,14 @@ final readonly class Writing
     public function forPictures(string $copyId, string $studentId): array
     {
         $copy = $this->open($copyId, $studentId);
+        $access = new SlotAccess($copy['members'], $copy['way']);
         $takes = false;
         foreach ($this->pages->read($copy['pages']) as $page) {
             foreach ($page->blocks as $block) {
-                $takes = $takes || BlockKind::OwnPictures === $block->kind;
+                $takes = $takes || (BlockKind::OwnPictures === $block->kind && $access->mayWrite($studentId, $block->block(), null));
             }
         }
-        if (!$takes || HandOutWay::Read === $copy['way']) {
+        if (!$takes) {
             throw MaterialsRefused::missing();
         }
         if (!$this->pictures->create($studentId)->consume()->isAccepted()) {
@@ -196,7 +223,7 @@ final readonly class Writing
     }
 
     /**
-     * @param array{lesson: string, way: HandOutWay, members: list<string>, ...} $copy
+     * @param array{lesson: string, way: HandOutWay, members: list<Member>, ...} $copy
      */
     private function tell(string $copyId, array $copy, Block $block, ?string $before, AnswerView $answer): void
     {
@@ -204,7 +231,10 @@ final readonly class Writing
             return;
         }
         $access = new SlotAccess($copy['members']);
-        $whoSees = array_values(array_filter($copy['members'], static fn (string $member): bool => $access->maySee($member, $block, $answer->owner)));
+        $whoSees = array_values(array_filter(
+            array_map(static fn (Member $member): string => $member->student, $copy['members']),
+            static fn (string $member): bool => $access->maySee($member, $block, $answer->owner),
+        ));
         $this->stream->publish([Audience::staff($copy['lesson']), ...array_map(Audience::student(...), $whoSees)], self::message($copyId, $before, $answer));
     }
 
@@ -228,7 +258,7 @@ final readonly class Writing
     }
 
     /**
-     * @return array{lesson: string, moments: array<array-key, mixed>, way: HandOutWay, members: list<string>, pages: array<array-key, mixed>}
+     * @return array{lesson: string, moments: array<array-key, mixed>, way: HandOutWay, members: list<Member>, pages: array<array-key, mixed>}
      *
      * @throws MaterialsRefused if the copy is not open to this student
      */

@@ -47,6 +47,16 @@ final class UnusableOriginal extends Refused
         return new self(new Message('materials.original.too_many_items', ['most' => $items, 'heads' => $heads]));
     }
 
+    public static function badSeat(int $seat, int $highest): self
+    {
+        return new self(new Message('materials.original.bad_seat', ['seat' => $seat, 'most' => $highest]));
+    }
+
+    public static function tooManySeats(int $limit): self
+    {
+        return new self(new Message('materials.original.too_many_seats', ['most' => $limit]));
+    }
+
     public static function badAddress(string $address): self
     {
         return new self(new Message('materials.original.bad_address', ['address' => mb_substr($address, 0, 80)]));

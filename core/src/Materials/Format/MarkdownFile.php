@@ -12,6 +12,7 @@ use FreshHuddle\Core\Materials\BlockVariant;
 use FreshHuddle\Core\Materials\Exception\UnusableOriginal;
 use FreshHuddle\Core\Materials\Original;
 use FreshHuddle\Core\Materials\Page;
+use FreshHuddle\Core\Materials\SlotPart;
 use FreshHuddle\Core\Materials\Variant;
 
 /**
@@ -200,9 +201,28 @@ final class MarkdownFile
             \in_array('growing', $words, true),
             !\in_array('hidden', $words, true),
             $media,
+            self::part($words),
         );
 
         return new Block($id ?? $this->id('b'), $kind, implode("\n", $text), $settings);
+    }
+
+    /**
+     * @param list<string> $words behind the fence
+     */
+    private static function part(array $words): SlotPart
+    {
+        $seats = [];
+        $role = '';
+        foreach ($words as $word) {
+            if (1 === preg_match('/^seats=(\d{1,2}(?:,\d{1,2})*)$/D', $word, $found)) {
+                $seats = array_map(intval(...), explode(',', $found[1]));
+            } elseif (str_starts_with($word, 'role=')) {
+                $role = rawurldecode(substr($word, 5));
+            }
+        }
+
+        return new SlotPart($seats, mb_check_encoding($role, 'UTF-8') ? $role : '', \in_array('private', $words, true));
     }
 
     /**
@@ -230,7 +250,9 @@ final class MarkdownFile
         $settings = $block->settings;
         $words = [
             $block->kind->value, "#{$block->id}", ...('' === $settings->address ? [] : [$settings->address]), ...('' === $settings->media ? [] : [$settings->media]),
-            ...array_keys(array_filter(['alone' => $settings->alone, 'several' => $settings->several, 'growing' => $settings->growing, 'hidden' => !$settings->shown])),
+            ...array_keys(array_filter(['alone' => $settings->alone, 'several' => $settings->several, 'growing' => $settings->growing, 'hidden' => !$settings->shown, 'private' => $settings->part->private])),
+            ...([] === $settings->part->seats ? [] : ['seats='.implode(',', $settings->part->seats)]),
+            ...('' === $settings->part->role ? [] : ['role='.rawurlencode($settings->part->role)]),
         ];
         $lines = ['::: '.implode(' ', $words), ...self::text($block->text)];
         foreach ($settings->heads as $head) {

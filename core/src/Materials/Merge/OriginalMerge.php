@@ -102,6 +102,7 @@ final readonly class OriginalMerge
             self::one($base->growing, $theirs->growing, $mine->growing) ?? false,
             self::one($base->shown, $theirs->shown, $mine->shown) ?? true,
             self::one($base->media, $theirs->media, $mine->media) ?? '',
+            self::one($base->part, $theirs->part, $mine->part) ?? $mine->part,
         );
     }
 

@@ -13,6 +13,7 @@ use FreshHuddle\Core\Materials\Exception\UnusableOriginal;
 use FreshHuddle\Core\Materials\Format\MarkdownFile;
 use FreshHuddle\Core\Materials\Original;
 use FreshHuddle\Core\Materials\Page;
+use FreshHuddle\Core\Materials\SlotPart;
 use FreshHuddle\Core\Materials\Variant;
 use PHPUnit\Framework\Attributes\TestWith;
 use PHPUnit\Framework\TestCase;
@@ -127,6 +128,8 @@ final class MarkdownFileTest extends TestCase
                         $bool(),
                         $bool(),
                         $bool(),
+                        '',
+                        new SlotPart([[], [1, 12], [3]][$random->getInt(0, 2)], trim($line()), $bool()),
                     ), [] === $variants || $bool() ? [] : [new BlockVariant('v-2', $text(), BlockKind::MarkUp === $kind ? "c{$text()}d" : '')]);
                 }
                 $pages[] = new Page('p-'.++$n, $bool() ? '' : $name(), $blocks);

@@ -15,6 +15,7 @@ const copy: Copy = {
   pages: [],
   html: [],
   notes: [],
+  fillers: [],
   answers: [{ slot: 's', owner: 'c', text: 'a😀b', revision: 3, author: 'ada', at: 1, caret: null, share: 0 }],
 };
 const change = (more: Partial<AnswerChange>): AnswerChange => ({

@@ -31,6 +31,9 @@ export const isSlot = (block: Block) => !toRead.has(block.kind);
 export const isAlone = (block: Block) =>
   block.kind === 'each' || block.kind === 'choose' || (block.kind === 'ticks' && block.settings.alone);
 
+/** Who fills a slot that is for a part of the group; undefined where everybody does. */
+export const fillersOf = (copy: Copy, slot: string) => copy.fillers.find((one) => one.slot === slot);
+
 export const blocksOf = (pages: Page[]): Block[] => pages.flatMap((page) => page.blocks);
 export const freshId = (kind: string) => `${kind}-${freshKey().slice(0, 8)}`;
 export const item = (text = ''): BlockItem => ({ id: freshId('i'), text, under: '' });
@@ -45,6 +48,7 @@ const bare: Block['settings'] = {
   growing: false,
   shown: true,
   media: '',
+  part: { seats: [], role: '', private: false },
 };
 
 /** A new block with nothing in it, or with what it needs to be understood at once. */

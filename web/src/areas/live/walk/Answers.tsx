@@ -1,7 +1,7 @@
 import clsx from 'clsx';
 import { api, take, type Schema, type Whole } from '../../../api/client';
 import { list, words } from '../../../words';
-import { isAlone, isSlot, type Block } from '../../materials/blocks';
+import { fillersOf, isAlone, isSlot, type Block } from '../../materials/blocks';
 import { Fill } from '../../materials/fill/Fill';
 import History from '../../materials/fill/History';
 import { ReadingBlock } from '../../materials/fill/ReadingBlock';
@@ -11,6 +11,8 @@ import { Margin } from './Margin';
 type Copy = Whole<Schema['CopyView']>;
 type Page = Copy['pages'][number];
 const historyOf = '/api/staff/copies/{id}/slots/{slot}/history/{owner}';
+
+const forWhom = (names: string[]) => (names.length === 0 ? words.work.forNobody : words.work.forSome(list(names)));
 
 /** Whose answers stand in a slot where everybody has their own: members', and whoever wrote there before. */
 function columns(copy: Copy, slot: string, members: string[]): string[] {
@@ -119,10 +121,13 @@ export function Answers({
               {block.text}
               {!full && notes > 0 && <span className="font-normal text-soft"> · {words.work.notes(notes)}</span>}
             </p>
+            {fillersOf(copy, block.id) !== undefined && (
+              <p className="text-soft">{forWhom(fillersOf(copy, block.id)?.students.map(nameOf) ?? [])}</p>
+            )}
             {isAlone(block) ? (
               <EachAnswer
                 block={block}
-                owners={columns(copy, block.id, members)}
+                owners={columns(copy, block.id, fillersOf(copy, block.id)?.students ?? members)}
                 textOf={(owner) => textOf(block.id, owner)}
                 nameOf={nameOf}
                 full={full}
@@ -135,7 +140,7 @@ export function Answers({
                 copy={copy}
                 roundId={lesson.round.id}
                 slot={block.id}
-                owners={isAlone(block) ? members : []}
+                owners={isAlone(block) ? (fillersOf(copy, block.id)?.students ?? members) : []}
                 nameOf={nameOf}
               />
             )}

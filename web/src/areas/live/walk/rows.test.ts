@@ -40,6 +40,7 @@ const copy = (id: string, pages: string[], answers: Copy['answers']): Copy => ({
   html: [],
   answers,
   notes: [],
+  fillers: [],
 });
 const row = (id: string, pages: string[], answers: Copy['answers'], more: Partial<Row> = {}): Row => ({
   copy: copy(id, pages, answers),

@@ -1,5 +1,5 @@
 import type { Schema, Whole } from '../../../api/client';
-import { isAlone, isSlot } from '../../materials/blocks';
+import { fillersOf, isAlone, isSlot } from '../../materials/blocks';
 import { isStill, signalOf } from '../signals';
 import { isFresh, newestOn, type Seen } from './fresh';
 
@@ -67,7 +67,12 @@ export function filledOf(copy: Copy, pages: Page[], members: string[]): [number,
   const places = pages
     .flatMap((page) => page.blocks)
     .filter(isSlot)
-    .flatMap((block) => (isAlone(block) ? members.map((id) => [block, id] as const) : [[block, copy.id] as const]));
+    .flatMap((block) => {
+      // Where a slot is for a part of the group, the copy says who that is.
+      const fillers = fillersOf(copy, block.id)?.students;
+      if (isAlone(block)) return (fillers ?? members).map((id) => [block, id] as const);
+      return fillers?.length === 0 ? [] : [[block, copy.id] as const];
+    });
   const done = places.filter(([block, owner]) => {
     const answer = copy.answers.find((one) => one.slot === block.id && one.owner === owner);
     return (answer?.share ?? 0) >= 1;

@@ -1,6 +1,8 @@
-import type { ReactNode } from 'react';
+import { useState, type ReactNode } from 'react';
+import { Choice } from '../../../ui/Choice';
+import { Field } from '../../../ui/Field';
 import { edit as words } from '../../../words/edit';
-import type { Block } from '../blocks';
+import { isSlot, type Block } from '../blocks';
 import { ItemsEditor } from './ItemsEditor';
 import { MediaEditor } from './MediaEditor';
 
@@ -26,8 +28,8 @@ function Tick({ on, onChange, children }: { on: boolean; onChange: (on: boolean)
 
 const most = { items: 60, heads: 12 };
 
-/** What a block has beside its text, for each kind what it has a use for. */
-export function SlotSettings({ block, onChange }: Props) {
+/** What a kind has beside its text, for each kind what it has a use for. */
+function KindSettings({ block, onChange }: Props) {
   const { settings } = block;
   const set = (change: Partial<Block['settings']>, about?: string) => onChange({ ...settings, ...change }, about);
   const items = (title: string, add: string, under?: Block['settings']['heads']) => (
@@ -129,4 +131,77 @@ export function SlotSettings({ block, onChange }: Props) {
     default:
       return null;
   }
+}
+
+type Who = keyof typeof words.fillers;
+
+/** Numbers of seats as they are typed: “1, 2”. */
+const seatsIn = (text: string) => [
+  ...new Set((text.match(/\d+/gu) ?? []).map(Number).filter((seat) => seat >= 1 && seat <= 99)),
+];
+
+/** For whom of the group a slot is. */
+function Part({ block, onChange }: Props) {
+  const { part } = block.settings;
+  const [who, setWho] = useState<Who>(part.role !== '' ? 'role' : part.seats.length > 0 ? 'seats' : 'everybody');
+  const [seats, setSeats] = useState(part.seats.join(', '));
+  const set = (change: Partial<typeof part>, about?: string) =>
+    onChange({ ...block.settings, part: { ...part, ...change } }, about);
+  return (
+    <div className="flex flex-wrap items-end gap-x-4 gap-y-2">
+      <Choice
+        label={words.whoFills}
+        className="text-sm"
+        value={who}
+        options={(Object.keys(words.fillers) as Who[]).map((value) => ({ value, label: words.fillers[value] }))}
+        onChange={(next) => {
+          setWho(next);
+          set({
+            seats: next === 'seats' ? seatsIn(seats) : [],
+            role: '',
+            private: next === 'everybody' ? false : part.private,
+          });
+        }}
+      />
+      {who === 'seats' && (
+        <Field
+          label={words.fillerSeats}
+          placeholder={words.fillerSeatsHint}
+          className="w-44 text-sm"
+          inputMode="numeric"
+          value={seats}
+          maxLength={60}
+          onChange={(event) => {
+            setSeats(event.target.value);
+            set({ seats: seatsIn(event.target.value).slice(0, 12) }, `${block.id}.seats`);
+          }}
+        />
+      )}
+      {who === 'role' && (
+        <Field
+          label={words.fillerRole}
+          placeholder={words.fillerRoleHint}
+          className="w-72 text-sm"
+          value={part.role}
+          maxLength={60}
+          onChange={(event) => set({ role: event.target.value }, `${block.id}.role`)}
+        />
+      )}
+      {who !== 'everybody' && (
+        <Tick on={part.private} onChange={(on) => set({ private: on })}>
+          {words.fillersPrivate}
+        </Tick>
+      )}
+    </div>
+  );
+}
+
+/** What a block has beside its text, and for whom it is. */
+export function SlotSettings(props: Props) {
+  return (
+    <>
+      <KindSettings {...props} />
+      {isSlot(props.block) && <Part {...props} />}
+    </>
+  );
 }

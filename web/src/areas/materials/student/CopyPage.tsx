@@ -4,7 +4,7 @@ import { api, take, type Schema } from '../../../api/client';
 import { copy as fillWords } from '../../../words/copy';
 import { lazily } from '../../../ui/lazily';
 import { student as words } from '../../../words/student';
-import { isAlone, isSlot, type Block, type Copy } from '../blocks';
+import { fillersOf, isAlone, isSlot, type Block, type Copy } from '../blocks';
 import { Fill } from '../fill/Fill';
 import { ReadingBlock } from '../fill/ReadingBlock';
 import { Margin } from './Margin';
@@ -76,7 +76,46 @@ function ThingsField({
   );
 }
 
-function Slot({ copy, block, me, members }: { copy: Copy; block: Block; me: string; members: Mate[] }) {
+/** A slot that others of the group fill: for the rest, to read or not to see at all. */
+function OthersSlot({ copy, block, members }: { copy: Copy; block: Block; members: Mate[] }) {
+  const fillers = fillersOf(copy, block.id);
+  if (fillers?.private === true) return <p className="text-soft">{fillWords.notShown}</p>;
+  const whose = isAlone(block) ? members.filter((mate) => fillers?.students.includes(mate.id)) : [];
+  if (isAlone(block) && block.kind === 'each')
+    return (
+      <ul className="space-y-3">
+        {whose.map((mate) => (
+          <Column key={mate.id} mate={mate} answer={find(copy, block.id, mate.id)} writing={false} />
+        ))}
+      </ul>
+    );
+  const text = find(copy, block.id, copy.id)?.text ?? '';
+  if (block.kind === 'together')
+    return (
+      <p className="whitespace-pre-wrap wrap-anywhere">
+        {text.trim() === '' ? <span className="text-soft">{words.copy.notYet}</span> : text}
+      </p>
+    );
+  const others = whose.map((mate) => ({ name: mate.name, value: find(copy, block.id, mate.id)?.text ?? '' }));
+  return <Fill block={block} value={text} onChange={null} others={others.filter((other) => other.value !== '')} />;
+}
+
+/** For whom of the group a slot is. */
+function ForWhom({ copy, slot, me, members }: { copy: Copy; slot: string; me: string; members: Mate[] }) {
+  const fillers = fillersOf(copy, slot);
+  if (fillers === undefined || copy.studentId !== null) return null;
+  const names = members.filter((mate) => mate.id !== me && fillers.students.includes(mate.id)).map((mate) => mate.name);
+  const mine = fillers.students.includes(me);
+  return (
+    <p className={`-mt-2 mb-3 ${mine ? 'font-semibold' : 'text-soft'}`}>
+      {mine ? fillWords.forUs(names) : fillWords.forOthers(names)}
+    </p>
+  );
+}
+
+function Slot({ copy, block, me, members: all }: { copy: Copy; block: Block; me: string; members: Mate[] }) {
+  const fillers = fillersOf(copy, block.id);
+  const members = fillers === undefined ? all : all.filter((mate) => fillers.students.includes(mate.id));
   const now = useServerNow(1_000);
   const isWriting = (answer: Answer | undefined) =>
     answer !== undefined && answer.author !== me && now - answer.at < writingFor;
@@ -91,6 +130,8 @@ function Slot({ copy, block, me, members }: { copy: Copy; block: Block; me: stri
   const others = alone
     ? mates.map((mate) => ({ name: mate.name, value: find(copy, block.id, mate.id)?.text ?? '' }))
     : [];
+  if (fillers !== undefined && !fillers.students.includes(me))
+    return <OthersSlot copy={copy} block={block} members={all} />;
   if (copy.way === 'read')
     return isText ? (
       <p className="whitespace-pre-wrap text-soft">{answer?.text ?? ''}</p>
@@ -144,6 +185,7 @@ export function CopyPage({ copy, me, members }: { copy: Copy; me: string; member
             isSlot(block) ? (
               <section key={block.id} className="border-t-2 border-ink pt-3">
                 <h2 className="mb-3 font-sans text-lg font-semibold wrap-anywhere">{block.text}</h2>
+                <ForWhom copy={copy} slot={block.id} me={me} members={members} />
                 <Margin copy={copy} slot={block.id} me={me} members={members} />
                 <Slot copy={copy} block={block} me={me} members={members} />
               </section>
