@@ -2,3 +2,7 @@ ALTER TABLE room ALTER may_record DROP NOT NULL, ALTER may_share_screen DROP NOT
 UPDATE room r SET may_record = NULL WHERE may_record IS NOT DISTINCT FROM COALESCE((SELECT s.may_record FROM room_source s WHERE s.class_id = r.class_id), false);
 UPDATE room r SET may_share_screen = NULL WHERE may_share_screen IS NOT DISTINCT FROM COALESCE((SELECT s.may_share_screen FROM room_source s WHERE s.class_id = r.class_id), true);
 UPDATE room r SET may_write = NULL WHERE may_write IS NOT DISTINCT FROM COALESCE((SELECT s.may_write FROM room_source s WHERE s.class_id = r.class_id), true);
+ALTER TABLE lesson ADD locks_at_end BOOLEAN DEFAULT false NOT NULL;
+ALTER TABLE hand_out ADD opens_with_id UUID DEFAULT NULL;
+ALTER TABLE hand_out ADD CONSTRAINT FK_C06437EEC4CCED28 FOREIGN KEY (opens_with_id) REFERENCES segment (id) ON DELETE CASCADE NOT DEFERRABLE;
+CREATE INDEX IDX_C06437EEC4CCED28 ON hand_out (opens_with_id);

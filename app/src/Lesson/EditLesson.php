@@ -13,8 +13,9 @@ use Symfony\Component\Validator\Constraints as Assert;
 final readonly class EditLesson
 {
     /**
-     * @param int|null  $startsAt milliseconds since 1970
-     * @param bool|null $talkOnly without worksheets; remembered for the lessons of the class that are planned after it
+     * @param int|null  $startsAt   milliseconds since 1970
+     * @param bool|null $locksAtEnd worksheets can only be read when it is over
+     * @param bool|null $talkOnly   without worksheets; remembered for the lessons of the class that are planned after it
      */
     public function __construct(
         #[Assert\NotBlank(message: 'lesson.lesson_needs_title', allowNull: true, normalizer: 'trim'), Assert\Length(max: 120, maxMessage: 'lesson.title_at_most_120_signs')]
@@ -24,6 +25,7 @@ final readonly class EditLesson
         #[Moment]
         public ?int $startsAt = null,
         public ?bool $talkOnly = null,
+        public ?bool $locksAtEnd = null,
     ) {
     }
 }

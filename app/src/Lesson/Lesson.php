@@ -51,6 +51,10 @@ class Lesson
     #[ORM\Column(options: ['default' => false])]
     public bool $talkOnly = false;
 
+    /** When it is over, nothing is written in its worksheets any more. */
+    #[ORM\Column(options: ['default' => false])]
+    public bool $locksAtEnd = false;
+
     /** When it first went to a segment; milliseconds since 1970. */
     #[ORM\Column(type: 'bigint', nullable: true)]
     public ?int $begunAt = null;

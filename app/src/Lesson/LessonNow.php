@@ -25,6 +25,7 @@ final readonly class LessonNow
      * @param int|null         $endedAt      when it was over; milliseconds since 1970
      * @param int|null         $watchedAt    when staff last looked at it; milliseconds since 1970
      * @param LessonTime       $time         when it is on
+     * @param int|null         $position     of the segment it is in, from 0; null before it has begun
      * @param string|null      $runId        the last run of the round that was not taken back; null: it was never sent out
      */
     public function __construct(
@@ -43,6 +44,7 @@ final readonly class LessonNow
         public ?int $watchedAt,
         public LessonTime $time,
         public ?string $runId,
+        public ?int $position = null,
     ) {
     }
 

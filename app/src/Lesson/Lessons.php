@@ -50,6 +50,7 @@ final readonly class Lessons
             $lesson = new Lesson(Uuid::v7()->toRfc4122(), $class, trim($request->title), $from->minutes ?? $request->minutes, $now, $request->template ? null : $startsAt);
             $lesson->template = $request->template;
             $lesson->talkOnly = $from->talkOnly ?? $class->talkOnly;
+            $lesson->locksAtEnd = $from->locksAtEnd ?? false;
             $this->em->persist($lesson);
             if (!$lesson->template) {
                 $class->currentLessonId ??= $lesson->id;
@@ -88,6 +89,7 @@ final readonly class Lessons
         if (null !== $edit->talkOnly) {
             $lesson->talkOnly = $lesson->class->talkOnly = $edit->talkOnly;
         }
+        $lesson->locksAtEnd = $edit->locksAtEnd ?? $lesson->locksAtEnd;
         if (null !== $edit->startsAt && !$lesson->template) {
             $lesson->startsAt = self::moment($edit->startsAt);
             DoorsOpenHandler::schedule($this->tasks, $lesson);

@@ -32,7 +32,7 @@ final readonly class NowReader
     {
         $row = $this->db->fetchAssociative(
             "SELECT l.class_id, l.title, l.segment_since, l.ended_at, l.begun_at, l.minutes AS lesson_minutes, c.current_lesson_id = l.id AS current,
-                    (EXTRACT(EPOCH FROM l.watched_at) * 1000)::bigint AS watched_at, (EXTRACT(EPOCH FROM l.starts_at) * 1000)::bigint AS starts_at, n.kind, n.minutes, COALESCE(n.instructions, r.instructions, '') AS instructions, r.id AS round_id, r.grouping_id, r.moments,
+                    (EXTRACT(EPOCH FROM l.watched_at) * 1000)::bigint AS watched_at, (EXTRACT(EPOCH FROM l.starts_at) * 1000)::bigint AS starts_at, n.kind, n.minutes, n.position, COALESCE(n.instructions, r.instructions, '') AS instructions, r.id AS round_id, r.grouping_id, r.moments,
                     (SELECT u.id FROM run u WHERE u.round_id = r.id AND NOT u.taken_back ORDER BY u.attempt DESC LIMIT 1) AS run_id
              FROM lesson l JOIN school_class c ON c.id = l.class_id LEFT JOIN segment n ON n.id = l.segment_id
              LEFT JOIN LATERAL (
@@ -64,6 +64,7 @@ final readonly class NowReader
             $row->intOrNull('watched_at'),
             new LessonTime($row->intOrNull('starts_at'), $row->int('lesson_minutes'), $row->intOrNull('begun_at'), $row->intOrNull('ended_at')),
             $row->textOrNull('run_id'),
+            $row->intOrNull('position'),
         );
     }
 }

@@ -163,6 +163,8 @@ final readonly class LessonDesk
             $this->otherLesson($lesson, $now),
             $isOver && null !== $run ? $this->runRooms->rooms($run) : [],
             $isOver ? [] : $this->usage->otherLessons($round->grouping->id, $lesson->id, $now),
+            $this->handingOut->alone($lesson),
+            $lesson->locksAtEnd,
         );
     }
 

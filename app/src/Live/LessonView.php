@@ -11,6 +11,7 @@ use FreshHuddle\App\Lesson\RunningOrderView;
 use FreshHuddle\App\Live\Notice\SaidNotice;
 use FreshHuddle\App\Live\Signal\GroupSignalView;
 use FreshHuddle\App\Live\Signal\NextVisitView;
+use FreshHuddle\App\Materials\HandOut\AloneWork;
 use FreshHuddle\App\Materials\HandOut\CopySummary;
 use FreshHuddle\App\Materials\HandOut\RowView;
 use FreshHuddle\App\Ready\FindingView;
@@ -53,6 +54,8 @@ final readonly class LessonView
      * @param string|null           $mixBy      what groups are mixed by in one press; null: there is nothing to mix by
      * @param string|null           $partners   how many pairs are new to each other, where new partners are wanted, and why not all
      * @param bool                  $talkOnly   without worksheets
+     * @param list<AloneWork>       $alone      worksheets of all segments in which everybody works alone
+     * @param bool                  $locksAtEnd worksheets can only be read when it is over
      * @param OtherLesson|null      $other      another lesson the class is in just now
      * @param list<RunRoomView>     $runRooms   of a lesson that is over: the rooms the groups of the round had
      * @param list<OtherUse>        $usedBy     other lessons with the same groups that are on or over
@@ -95,6 +98,8 @@ final readonly class LessonView
         public ?OtherLesson $other,
         public array $runRooms,
         public array $usedBy,
+        public array $alone,
+        public bool $locksAtEnd,
     ) {
     }
 }

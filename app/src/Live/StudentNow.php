@@ -27,6 +27,7 @@ final readonly class StudentNow
      * @param bool             $over        the lesson has ended
      * @param MyAside|null     $aside       where the student is to be instead of with their group; null: with it
      * @param int|null         $fetchedAt   when the teacher last called them to where they should be, in milliseconds since 1970
+     * @param list<MyWork>     $alone       what the student has to work on alone, so far as the lesson has come to it; the last first
      * @param string|null      $otherDevice who asks, at another device, to be this student
      */
     public function __construct(
@@ -49,6 +50,7 @@ final readonly class StudentNow
         public ?MyAside $aside,
         public ?int $fetchedAt,
         public ?string $otherDevice,
+        public array $alone,
     ) {
     }
 }

@@ -12,6 +12,7 @@ use FreshHuddle\App\Live\Exception\LiveRefused;
 use FreshHuddle\App\Rooms\Rooms;
 use FreshHuddle\App\Roster\Device\StudentUser;
 use FreshHuddle\Core\Lesson\SegmentKind;
+use FreshHuddle\Core\Materials\CopyTime;
 use FreshHuddle\Core\Rooms\SourceKind;
 use FreshHuddle\Core\Rooms\WayIn;
 
@@ -38,7 +39,7 @@ final readonly class StudentPage
         if (null === $lesson) {
             $around = $this->reader->around($student);
 
-            return new StudentNow($student->id, $student->name, $student->className, null, null, 0, $now, null, null, null, null, self::mainSession($around['main']), null, [], null, false, null, null, $around['otherDevice']);
+            return new StudentNow($student->id, $student->name, $student->className, null, null, 0, $now, null, null, null, null, self::mainSession($around['main']), null, [], null, false, null, null, $around['otherDevice'], []);
         }
 
         return $this->at($student, $lesson, $now);
@@ -48,8 +49,9 @@ final readonly class StudentPage
      * The page at any moment of a lesson.
      *
      * @param list<CopyLink>|null $sheets instead of the copies there are
+     * @param list<MyWork>|null   $alone  instead of the work there is
      */
-    public function at(StudentUser $student, LessonNow $lesson, int $now, ?array $sheets = null): StudentNow
+    public function at(StudentUser $student, LessonNow $lesson, int $now, ?array $sheets = null, ?array $alone = null): StudentNow
     {
         $around = $this->reader->around($student, $lesson->roundId);
         $shown = $lesson->phase($now)->showsGroups();
@@ -74,7 +76,20 @@ final readonly class StudentPage
             $lesson->phase($now)->isUnderWay() ? $around['aside'] : null,
             $around['fetchedAt'],
             $around['otherDevice'],
+            $alone ?? self::alone($around['alone'], $lesson),
         );
+    }
+
+    /**
+     * @param list<array{CopyLink, int}> $work each with the position of the segment it opens with
+     *
+     * @return list<MyWork> what the lesson has come to
+     */
+    private static function alone(array $work, LessonNow $lesson): array
+    {
+        $open = array_values(array_filter($work, static fn (array $one): bool => CopyTime::hasCome($one[1], $lesson->position)));
+
+        return array_map(static fn (array $one): MyWork => new MyWork($one[0]->id, $one[0]->title, $one[1] === $lesson->position && null === $lesson->endedAt), $open);
     }
 
     /**

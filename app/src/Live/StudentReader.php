@@ -47,7 +47,7 @@ final readonly class StudentReader
     }
 
     /**
-     * @return array{main: array{SourceKind, string}|null, seenIn: string|null, seq: int, notices: list<NoticeView>, aside: MyAside|null, fetchedAt: int|null, otherDevice: string|null}
+     * @return array{main: array{SourceKind, string}|null, seenIn: string|null, seq: int, notices: list<NoticeView>, aside: MyAside|null, fetchedAt: int|null, otherDevice: string|null, alone: list<array{CopyLink, int}>}
      */
     public function around(StudentUser $student, ?string $roundId = null): array
     {
@@ -64,7 +64,10 @@ final readonly class StudentReader
                      LEFT JOIN room r ON r.id::text = a.place WHERE m.round_id = :round AND m.student_id = :student) AS move,
                     (SELECT jsonb_agg(jsonb_build_array(e.seq, e.data ->> 'text', e.at)) FROM
                         (SELECT seq, data, at FROM live_event WHERE lesson_id = :lesson AND kind = :notice AND COALESCE(strpos(data ->> 'to', '|' || :student || '|') > 0, true)
-                         ORDER BY seq DESC LIMIT :most) e) AS notices",
+                         ORDER BY seq DESC LIMIT :most) e) AS notices,
+                    (SELECT jsonb_agg(jsonb_build_array(c.id, c.title, c.way, s.position) ORDER BY s.position DESC, h.position, c.id)
+                     FROM segment s JOIN hand_out h ON h.opens_with_id = s.id JOIN work_copy c ON c.round_id = h.round_id AND c.original_id = h.original_id AND c.student_id = :student
+                     WHERE s.lesson_id = :lesson AND s.position IS NOT NULL) AS alone",
             [
                 'class' => $student->classId, 'student' => $student->id, 'lesson' => $student->lessonId, 'round' => $roundId, 'most' => self::NOTICES,
                 'quiet' => '{'.implode(',', EventKind::quiet()).'}', 'notice' => EventKind::NoticeSaid->value,
@@ -81,7 +84,7 @@ final readonly class StudentReader
 
         $move = null === $row->textOrNull('move') ? [null, null, null, null, null, null] : $row->json('move');
 
-        return ['main' => self::sourceAndName(null === $row->textOrNull('main') ? [] : $row->json('main')), 'seenIn' => $row->textOrNull('seen_in'), 'seq' => $row->intOrNull('seq') ?? 0, 'notices' => $notices, 'aside' => MyAside::read($move), 'fetchedAt' => \is_int($move[2] ?? null) ? $move[2] : null, 'otherDevice' => $row->textOrNull('other_device')];
+        return ['main' => self::sourceAndName(null === $row->textOrNull('main') ? [] : $row->json('main')), 'seenIn' => $row->textOrNull('seen_in'), 'seq' => $row->intOrNull('seq') ?? 0, 'notices' => $notices, 'aside' => MyAside::read($move), 'fetchedAt' => \is_int($move[2] ?? null) ? $move[2] : null, 'otherDevice' => $row->textOrNull('other_device'), 'alone' => self::alone(null === $row->textOrNull('alone') ? [] : $row->json('alone'))];
     }
 
     /**
@@ -101,7 +104,7 @@ final readonly class StudentReader
                     (SELECT jsonb_build_array(r.source, r.name, r.opened_at, COALESCE(f.opened_by, ''), r.id) FROM room r JOIN room_member p ON p.room_id = r.id
                      LEFT JOIN room_source f ON f.class_id = r.class_id WHERE r.group_id = g.id AND p.student_id = :student) AS room,
                     (SELECT jsonb_agg(jsonb_build_array(c.id, c.title, c.way) ORDER BY h.position, c.id) FROM work_copy c
-                     JOIN hand_out h ON h.round_id = c.round_id AND h.original_id = c.original_id AND h.group_id IS NULL
+                     JOIN hand_out h ON h.round_id = c.round_id AND h.original_id = c.original_id AND h.group_id IS NULL AND h.attribute IS NULL AND h.opens_with_id IS NULL
                      LEFT JOIN hand_out o ON o.round_id = c.round_id AND o.original_id = c.original_id AND o.group_id = g.id
                      WHERE c.round_id = :round AND CASE COALESCE(o.way, h.way) WHEN 'each' THEN c.student_id = :student WHEN 'all' THEN c.group_id IS NULL AND c.student_id IS NULL
                         WHEN 'nothing' THEN FALSE ELSE c.group_id = g.id END) AS copies,
@@ -160,6 +163,23 @@ final readonly class StudentReader
             );
 
         return self::way($row);
+    }
+
+    /**
+     * @param array<array-key, mixed> $rows
+     *
+     * @return list<array{CopyLink, int}> each with the position of the segment it opens with, the last first
+     */
+    private static function alone(array $rows): array
+    {
+        $alone = [];
+        foreach ($rows as $copy) {
+            if (\is_array($copy) && \is_string($copy[0]) && \is_string($copy[1]) && \is_string($copy[2]) && \is_int($copy[3])) {
+                $alone[] = [new CopyLink($copy[0], $copy[1], HandOutWay::from($copy[2])), $copy[3]];
+            }
+        }
+
+        return $alone;
     }
 
     /**

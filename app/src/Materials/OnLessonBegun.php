@@ -26,7 +26,7 @@ final readonly class OnLessonBegun
             $from = $this->em->find(Round::class, $was);
             $round = $this->em->find(Round::class, $is);
             if (null !== $from && null !== $round) {
-                $this->plan->carryOver($from->id, $round, $this->plan->placesOf($from, $round));
+                $this->plan->carryOver($from, $round, $this->plan->placesOf($from, $round));
             }
         }
         $this->plan->shareAsBefore($event->rounds);

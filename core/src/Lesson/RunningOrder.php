@@ -208,6 +208,24 @@ final readonly class RunningOrder
         return $numbers;
     }
 
+    /**
+     * The round that work of another segment is planned with: the last one before it, or else the first after it.
+     *
+     * @return string|null the round's segment; null where the segment is not in the order
+     */
+    public function roundFor(string $id): ?string
+    {
+        $position = $this->position($id);
+        if (null === $position) {
+            return null;
+        }
+        $isRound = static fn (Segment $segment): bool => SegmentKind::Round === $segment->kind;
+        $before = array_values(array_filter(\array_slice($this->segments, 0, $position + 1), $isRound));
+        $after = array_values(array_filter(\array_slice($this->segments, $position), $isRound));
+
+        return ([] === $before ? $after[0] ?? null : $before[\count($before) - 1])?->id;
+    }
+
     private function position(string $id): ?int
     {
         foreach ($this->segments as $position => $segment) {

@@ -10,12 +10,14 @@ namespace FreshHuddle\Core\Materials;
 final readonly class HandOutRow
 {
     /**
-     * @param HandOutWay                                             $way     of groups of which nothing else is said
-     * @param array<string, array{way: HandOutWay, variant: string}> $cells   by group's id
-     * @param string                                                 $variant of groups of which nothing else is said; '' for the plain form
-     * @param VariantsBy|null                                        $by      goes before the variant of a group, where it says something
+     * @param HandOutWay                                             $way       of groups of which nothing else is said
+     * @param array<string, array{way: HandOutWay, variant: string}> $cells     by group's id
+     * @param string                                                 $variant   of groups of which nothing else is said; '' for the plain form
+     * @param string|null                                            $opensWith the segment it opens with, in which everybody works alone;
+     *                                                                          null: it opens with its round
+     * @param VariantsBy|null                                        $by        goes before the variant of a group, where it says something
      */
-    public function __construct(public string $original, public HandOutWay $way, public array $cells = [], public string $variant = '', public ?VariantsBy $by = null)
+    public function __construct(public string $original, public HandOutWay $way, public array $cells = [], public string $variant = '', public ?VariantsBy $by = null, public ?string $opensWith = null)
     {
     }
 

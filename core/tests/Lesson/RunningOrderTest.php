@@ -148,4 +148,12 @@ final class RunningOrderTest extends TestCase
     {
         return self::order(...array_map(static fn (): int => $dice->getInt(1, 90), range(1, $dice->getInt(1, 12))));
     }
+
+    public function test_work_of_another_segment_is_planned_with_the_round_before_it_or_else_the_first_after_it(): void
+    {
+        $kinds = ['a' => SegmentKind::Alone, 'r1' => SegmentKind::Round, 'b' => SegmentKind::Alone, 'r2' => SegmentKind::Round, 's' => SegmentKind::ShareOut, 'c' => SegmentKind::Alone];
+        $order = RunningOrder::of(array_map(static fn (string $id, SegmentKind $kind): Segment => new Segment($id, $kind, 5), array_keys($kinds), array_values($kinds)));
+        self::assertSame(['r1', 'r1', 'r1', 'r2', 'r2', 'r2'], array_map($order->roundFor(...), array_keys($kinds)));
+        self::assertNull($order->roundFor('gone'));
+    }
 }

@@ -5557,6 +5557,54 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/staff/segments/{id}/work": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: string;
+                };
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["GiveAlone"];
+                };
+            };
+            responses: {
+                /** @description Done */
+                204: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content?: never;
+                };
+                /** @description A problem (RFC 9457) */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/staff/set-ups/{id}/again": {
         parameters: {
             query?: never;
@@ -6160,6 +6208,50 @@ export interface paths {
                     };
                     content: {
                         "application/json": components["schemas"]["ClassDoor"];
+                    };
+                };
+                /** @description A problem (RFC 9457) */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/student/copies": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description Done */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["EarlierCopy"][];
                     };
                 };
                 /** @description A problem (RFC 9457) */
@@ -7058,6 +7150,13 @@ export interface components {
             mayShareScreen?: boolean | null;
             mayWrite?: boolean | null;
         };
+        AloneWork: {
+            segment: string;
+            original: string;
+            title: string;
+            round: string;
+            roundSegment: string;
+        };
         AnswerNote: {
             answer: string;
         };
@@ -7280,6 +7379,7 @@ export interface components {
             answers: components["schemas"]["AnswerView"][];
             notes?: components["schemas"]["MarginNoteView"][];
             fillers?: components["schemas"]["SlotFillers"][];
+            locked?: boolean;
         };
         DealRequest: {
             basedOn: number;
@@ -7368,6 +7468,14 @@ export interface components {
             taken: boolean;
             odd: boolean;
         };
+        EarlierCopy: {
+            id: string;
+            title: string;
+            lesson: string;
+            startsAt: number;
+            mayWrite: boolean;
+            members: components["schemas"]["MemberView"][];
+        };
         EditFloor: {
             basedOn: number;
             kind: components["schemas"]["EditKind"];
@@ -7385,6 +7493,7 @@ export interface components {
             minutes?: number | null;
             startsAt?: number | null;
             talkOnly?: boolean | null;
+            locksAtEnd?: boolean | null;
         };
         EditRoom: {
             name?: string | null;
@@ -7468,6 +7577,9 @@ export interface components {
         };
         /** @enum {string} */
         FromGroups: "same" | "newPartners";
+        GiveAlone: {
+            original: string;
+        };
         GiveCommand: {
             kind: components["schemas"]["CommandKind"];
             segment?: string | null;
@@ -7656,6 +7768,8 @@ export interface components {
             other: components["schemas"]["OtherLesson"] | null;
             runRooms: components["schemas"]["RunRoomView"][];
             usedBy: components["schemas"]["OtherUse"][];
+            alone: components["schemas"]["AloneWork"][];
+            locksAtEnd: boolean;
         };
         LetterBack: {
             studentId: string;
@@ -7752,6 +7866,10 @@ export interface components {
             height: number;
             seconds: number;
         };
+        MemberView: {
+            id: string;
+            name: string;
+        };
         /** @enum {string} */
         Mend: "roster" | "deal" | "dealAtRandom" | "repair" | "desk" | "setUp" | "makeRooms" | "sayWhere" | "wait" | "rooms" | "writeOriginal" | "talkOnly" | "makeCopies" | "bringChanges" | "materials" | "order" | "slips" | "sending";
         Moments: {
@@ -7800,6 +7918,11 @@ export interface components {
             mine?: boolean;
             mark?: components["schemas"]["ChalkMark"] | null;
             visited?: boolean;
+        };
+        MyWork: {
+            id: string;
+            title: string;
+            now: boolean;
         };
         NameAtDoor: {
             id: string;
@@ -8046,6 +8169,7 @@ export interface components {
             cells?: components["schemas"]["CellView"][];
             variant?: string;
             by?: components["schemas"]["ByAttribute"] | null;
+            opensWith?: string | null;
         };
         RowView: {
             original: string;
@@ -8061,6 +8185,7 @@ export interface components {
             written: number;
             outdated: number;
             spoken: boolean;
+            opensWith?: string | null;
         };
         /** @enum {string} */
         RuleKind: "apart" | "together" | "wish";
@@ -8308,6 +8433,7 @@ export interface components {
             aside: components["schemas"]["MyAside"] | null;
             fetchedAt: number | null;
             otherDevice: string | null;
+            alone: components["schemas"]["MyWork"][];
         };
         StudentView: {
             id: string;

@@ -28,4 +28,12 @@ final readonly class FloorChanged
 
         return array_values(array_map(static fn (Group $group): string => $group->id, array_filter($this->after->groups, static fn (Group $group): bool => [] !== $group->students && [] === ($before[$group->id]->students ?? []))));
     }
+
+    /**
+     * @return list<string> ids of students who had no seat before
+     */
+    public function newSeats(): array
+    {
+        return array_values(array_diff($this->after->seated(), $this->before->seated()));
+    }
 }

@@ -12,11 +12,13 @@ use FreshHuddle\App\Lesson\Round;
 use FreshHuddle\App\Lesson\Segment;
 use FreshHuddle\App\Live\CopyLink;
 use FreshHuddle\App\Live\Exception\LiveRefused;
+use FreshHuddle\App\Live\MyWork;
 use FreshHuddle\App\Live\StudentPage;
 use FreshHuddle\App\Materials\HandOut\HandingOut;
 use FreshHuddle\App\Materials\HandOut\SheetView;
 use FreshHuddle\App\Roster\Device\StudentUser;
 use FreshHuddle\App\Roster\Student;
+use FreshHuddle\Core\Lesson\SegmentKind;
 
 /**
  * What a student will see: the same page that students get, asked at a moment that is not now.
@@ -38,6 +40,7 @@ final readonly class AsStudent
         $now = $this->clock->ms();
         $before = null === $round || Moment::Before === $moment;
         $user = new StudentUser($student->id, $student->name, $lesson->class->id, $lesson->class->name, $lesson->id, '');
+        $alone = SegmentKind::Alone === $segment->kind ? $this->handingOut->aloneSheets($segment, $student->id) : [];
         $sheets = null === $round || $before ? [] : $this->handingOut->sheets($round, $student->id);
         $page = $this->page->at($user, new LessonNow(
             $lesson->id,
@@ -55,9 +58,10 @@ final readonly class AsStudent
             null,
             $lesson->time(),
             null,
-        ), $now, array_map(static fn (SheetView $sheet): CopyLink => new CopyLink($sheet->id, $sheet->title, $sheet->way), $sheets));
+            $segment->position,
+        ), $now, array_map(static fn (SheetView $sheet): CopyLink => new CopyLink($sheet->id, $sheet->title, $sheet->way), $sheets), array_map(static fn (SheetView $sheet): MyWork => new MyWork($sheet->id, $sheet->title, true), $alone));
 
-        return new AsStudentView($page, $sheets);
+        return new AsStudentView($page, [...$sheets, ...$alone]);
     }
 
     private static function moments(Round $round, Moment $moment, int $now, int $minutes): Moments

@@ -35,15 +35,16 @@ final readonly class CopyReader
     }
 
     /**
-     * The copies of a round that are written in by groups or students.
+     * The copies that are written in by groups or students while they are out.
      *
      * @return list<Row> id, group_id, student_id, form: which copies have the same pages
      */
     public function written(string $roundId): array
     {
         return Row::all($this->db->fetchAllAssociative(
-            "SELECT id, group_id, student_id, original_id || ' ' || original_version || ' ' || variant AS form FROM work_copy
-             WHERE round_id = ? AND way <> ? AND (group_id IS NOT NULL OR student_id IS NOT NULL)",
+            "SELECT c.id, c.group_id, c.student_id, c.original_id || ' ' || c.original_version || ' ' || c.variant AS form FROM work_copy c
+             WHERE c.round_id = ? AND c.way <> ? AND (c.group_id IS NOT NULL OR c.student_id IS NOT NULL)
+               AND NOT EXISTS (SELECT 1 FROM hand_out h WHERE h.round_id = c.round_id AND h.original_id = c.original_id AND h.opens_with_id IS NOT NULL)",
             [$roundId, HandOutWay::Read->value],
         ));
     }

@@ -7,6 +7,7 @@ namespace FreshHuddle\App\Materials\HandOut;
 use Doctrine\ORM\Mapping as ORM;
 use FreshHuddle\App\Grouping\Floor\WorkGroup;
 use FreshHuddle\App\Lesson\Round;
+use FreshHuddle\App\Lesson\Segment;
 use FreshHuddle\App\Materials\Cupboard\Master;
 use FreshHuddle\Core\Materials\HandOutWay;
 
@@ -43,6 +44,9 @@ class HandOut
         public readonly ?string $attribute = null,
         #[ORM\Column(length: 120, nullable: true)]
         public readonly ?string $value = null,
+        /** The segment it opens with, in which everybody works alone; null: it opens with its round. */
+        #[ORM\ManyToOne, ORM\JoinColumn(name: 'opens_with_id', nullable: true, onDelete: 'CASCADE')]
+        public readonly ?Segment $opensWith = null,
     ) {
     }
 }

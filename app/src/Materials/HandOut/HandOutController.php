@@ -15,14 +15,14 @@ use Symfony\Component\Routing\Attribute\Route;
 use Symfony\Component\Routing\Requirement\Requirement;
 use Symfony\Component\Security\Http\Attribute\CurrentUser;
 
-#[Route('/api/staff/rounds/{id}', requirements: ['id' => Requirement::UUID])]
+#[Route('/api/staff', requirements: ['id' => Requirement::UUID])]
 final readonly class HandOutController
 {
     public function __construct(private HandingOut $handingOut, private Updating $updating, private HandOutPlan $plan, private WorkReader $work, private LessonAccess $lessonAccess)
     {
     }
 
-    #[Route('/hand-out', methods: ['PUT'])]
+    #[Route('/rounds/{id}/hand-out', methods: ['PUT'])]
     public function plan(#[CurrentUser] Teacher $teacher, string $id, #[Body(200_000)] SavePlan $request): Response
     {
         $this->plan->save($teacher, $this->lessonAccess->round($teacher, $id), $request);
@@ -30,7 +30,16 @@ final readonly class HandOutController
         return new Response(null, 204);
     }
 
-    #[Route('/copies', methods: ['POST'])]
+    /** An original is what everybody works on alone in this segment, from its beginning. */
+    #[Route('/segments/{id}/work', methods: ['POST'])]
+    public function giveAlone(#[CurrentUser] Teacher $teacher, string $id, #[Body] GiveAlone $request): Response
+    {
+        $this->plan->giveAlone($teacher, $this->lessonAccess->segment($teacher, $id), $request->original);
+
+        return new Response(null, 204);
+    }
+
+    #[Route('/rounds/{id}/copies', methods: ['POST'])]
     #[ForAssistants]
     public function makeCopies(#[CurrentUser] Teacher $teacher, string $id): CopiesMade
     {
@@ -38,7 +47,7 @@ final readonly class HandOutController
     }
 
     /** Copies that begin with what was written in the lesson this one was begun from. */
-    #[Route('/copies/go-on', methods: ['POST'])]
+    #[Route('/rounds/{id}/copies/go-on', methods: ['POST'])]
     #[ForAssistants]
     public function goOn(#[CurrentUser] Teacher $teacher, string $id): CopiesMade
     {
@@ -48,13 +57,13 @@ final readonly class HandOutController
     /**
      * @return list<ChangeView>
      */
-    #[Route('/copies/changes', methods: ['GET'])]
+    #[Route('/rounds/{id}/copies/changes', methods: ['GET'])]
     public function changes(#[CurrentUser] Teacher $teacher, string $id): array
     {
         return $this->updating->changes($this->lessonAccess->round($teacher, $id));
     }
 
-    #[Route('/copies/changes', methods: ['POST'])]
+    #[Route('/rounds/{id}/copies/changes', methods: ['POST'])]
     #[ForAssistants]
     public function bring(#[CurrentUser] Teacher $teacher, string $id): CopiesMade
     {
@@ -64,7 +73,7 @@ final readonly class HandOutController
     /**
      * @return list<CopyView>
      */
-    #[Route('/copies', methods: ['GET'])]
+    #[Route('/rounds/{id}/copies', methods: ['GET'])]
     public function copies(#[CurrentUser] Teacher $teacher, string $id): array
     {
         return $this->work->copies($this->lessonAccess->round($teacher, $id)->id);

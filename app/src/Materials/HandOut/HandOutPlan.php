@@ -10,13 +10,17 @@ use FreshHuddle\App\Account\Teacher;
 use FreshHuddle\App\Database\Change;
 use FreshHuddle\App\Database\Clock;
 use FreshHuddle\App\Grouping\Floor\WorkGroup;
+use FreshHuddle\App\Lesson\Lesson;
 use FreshHuddle\App\Lesson\Round;
+use FreshHuddle\App\Lesson\RunningOrders;
+use FreshHuddle\App\Lesson\Segment;
 use FreshHuddle\App\Materials\Cupboard\Master;
 use FreshHuddle\App\Materials\Cupboard\OriginalAccess;
 use FreshHuddle\App\Materials\Exception\MaterialsRefused;
 use FreshHuddle\App\Stream\Audience;
 use FreshHuddle\App\Stream\Stream;
 use FreshHuddle\Core\Lesson\Phase;
+use FreshHuddle\Core\Lesson\SegmentKind;
 use FreshHuddle\Core\Materials\HandOutRow;
 use FreshHuddle\Core\Materials\HandOutWay;
 use FreshHuddle\Core\Materials\VariantsBy;
@@ -27,7 +31,7 @@ use Symfony\Component\Uid\Uuid;
  */
 final readonly class HandOutPlan
 {
-    public function __construct(private EntityManagerInterface $em, private OriginalAccess $access, private Change $change, private Stream $stream, private Clock $clock)
+    public function __construct(private EntityManagerInterface $em, private OriginalAccess $access, private Change $change, private Stream $stream, private Clock $clock, private RunningOrders $orders)
     {
     }
 
@@ -38,19 +42,20 @@ final readonly class HandOutPlan
     {
         $rows = [];
         foreach ($this->cells($roundId) as $cell) {
-            $rows[$cell->original->id] ??= ['way' => HandOutWay::Nothing, 'variant' => '', 'cells' => [], 'by' => null];
+            $rows[$cell->original->id] ??= ['way' => HandOutWay::Nothing, 'variant' => '', 'cells' => [], 'by' => null, 'opens' => null];
             if (null !== $cell->attribute) {
                 $by = $rows[$cell->original->id]['by'];
                 $rows[$cell->original->id]['by'] = new VariantsBy($cell->attribute, array_replace(null === $by ? [] : $by->variants, [(string) $cell->value => $cell->variant]));
             } elseif (null === $cell->group) {
                 $rows[$cell->original->id]['way'] = $cell->way;
                 $rows[$cell->original->id]['variant'] = $cell->variant;
+                $rows[$cell->original->id]['opens'] = $cell->opensWith?->id;
             } else {
                 $rows[$cell->original->id]['cells'][$cell->group->id] = ['way' => $cell->way, 'variant' => $cell->variant];
             }
         }
 
-        return array_map(static fn (string $original, array $row): HandOutRow => new HandOutRow($original, $row['way'], $row['cells'], $row['variant'], $row['by']), array_keys($rows), array_values($rows));
+        return array_map(static fn (string $original, array $row): HandOutRow => new HandOutRow($original, $row['way'], $row['cells'], $row['variant'], $row['by'], $row['opens']), array_keys($rows), array_values($rows));
     }
 
     /**
@@ -68,13 +73,16 @@ final readonly class HandOutPlan
             if (!\in_array($row->original, $here, true)) {
                 $this->access->original($teacher, $row->original);
             }
+            if (null !== $row->opensWith && null === $this->aloneSegment($round, $row->opensWith)) {
+                throw MaterialsRefused::unusable('materials.plan_no_segment', "rows[{$i}].opensWith");
+            }
         }
         $this->change->of(function () use ($round, $plan, $seen): void {
             $this->em->lock($round, LockMode::PESSIMISTIC_WRITE);
             $rows = $plan->rows;
             foreach ($this->rows($round->id) as $row) {
                 if (!isset($seen[$row->original]) && !\in_array($row->original, $plan->knew, true)) {
-                    $rows[] = new RowPlan($row->original, $row->way, array_map(static fn (string $group, array $cell): CellView => new CellView($group, $cell['way'], $cell['variant']), array_keys($row->cells), array_values($row->cells)), $row->variant, ByAttribute::of($row->by));
+                    $rows[] = new RowPlan($row->original, $row->way, array_map(static fn (string $group, array $cell): CellView => new CellView($group, $cell['way'], $cell['variant']), array_keys($row->cells), array_values($row->cells)), $row->variant, ByAttribute::of($row->by), $row->opensWith);
                 }
             }
             $this->write($round, $rows);
@@ -96,22 +104,85 @@ final readonly class HandOutPlan
     }
 
     /**
-     * A round that takes up where another was: the same rows, cells of the groups that are there.
+     * An original is work for a segment in which everybody works alone: a copy each, that opens with it.
+     *
+     * @throws MaterialsRefused if the segment is none of those, or not in the running order
+     */
+    public function giveAlone(Teacher $teacher, Segment $segment, string $originalId): Round
+    {
+        $order = $this->orders->of($segment->lesson);
+        $of = $order->roundFor($segment->id);
+        $round = null === $of ? null : $this->em->find(Segment::class, $of)?->round;
+        if (SegmentKind::Alone !== $segment->kind || null === $round) {
+            throw MaterialsRefused::unusable('materials.plan_no_segment', 'original');
+        }
+        $rows = [];
+        foreach ($this->rows($round->id) as $row) {
+            if ($row->original !== $originalId) {
+                $rows[] = self::planned($row, $row->opensWith);
+            }
+        }
+        $this->save($teacher, $round, new SavePlan([...$rows, new RowPlan($originalId, HandOutWay::Each, [], '', null, $segment->id)]));
+
+        return $round;
+    }
+
+    /**
+     * A round that takes up where another was: the same rows, cells of the groups that are there. Work that is done alone is
+     * done once in a lesson, and in another lesson in the segment at the same place.
      *
      * @param array<string, string> $groups a group there => the group here
      */
-    public function carryOver(string $fromRound, Round $to, array $groups): void
+    public function carryOver(Round $from, Round $to, array $groups): void
     {
-        $this->write($to, array_map(static function (HandOutRow $row) use ($groups): RowPlan {
-            $cells = [];
-            foreach ($row->cells as $group => $cell) {
-                if (isset($groups[$group])) {
-                    $cells[] = new CellView($groups[$group], $cell['way'], $cell['variant']);
+        $isSameLesson = $from->lesson === $to->lesson;
+        $rows = [];
+        foreach ($this->rows($from->id) as $row) {
+            $opens = null;
+            if (null !== $row->opensWith) {
+                $opens = $isSameLesson ? null : $this->samePlace($row->opensWith, $to->lesson);
+                if (null === $opens) {
+                    continue;
                 }
             }
+            $rows[] = self::planned($row, $opens, $groups);
+        }
+        $own = $isSameLesson ? array_filter($this->rows($to->id), static fn (HandOutRow $row): bool => null !== $row->opensWith) : [];
+        $this->write($to, [...$rows, ...array_map(static fn (HandOutRow $row): RowPlan => self::planned($row, $row->opensWith), array_values($own))]);
+    }
 
-            return new RowPlan($row->original, $row->way, $cells, $row->variant, ByAttribute::of($row->by));
-        }, $this->rows($fromRound)));
+    /**
+     * @param array<string, string>|null $groups a group there => the group here; null: they are the same
+     */
+    private static function planned(HandOutRow $row, ?string $opensWith, ?array $groups = null): RowPlan
+    {
+        $cells = [];
+        foreach ($row->cells as $group => $cell) {
+            $here = null === $groups ? $group : $groups[$group] ?? null;
+            if (null !== $here) {
+                $cells[] = new CellView($here, $cell['way'], $cell['variant']);
+            }
+        }
+
+        return new RowPlan($row->original, $row->way, $cells, $row->variant, ByAttribute::of($row->by), $opensWith);
+    }
+
+    /**
+     * @return string|null the segment of a lesson that stands where this one stands in its own, if everybody works alone there
+     */
+    private function samePlace(string $segmentId, Lesson $lesson): ?string
+    {
+        $position = $this->em->find(Segment::class, $segmentId)?->position;
+        $there = null === $position ? null : $this->em->getRepository(Segment::class)->findOneBy(['lesson' => $lesson, 'position' => $position]);
+
+        return SegmentKind::Alone === $there?->kind ? $there->id : null;
+    }
+
+    private function aloneSegment(Round $round, string $id): ?Segment
+    {
+        $segment = $this->em->find(Segment::class, $id);
+
+        return SegmentKind::Alone === $segment?->kind && $segment->lesson === $round->lesson ? $segment : null;
     }
 
     /**
@@ -128,7 +199,7 @@ final readonly class HandOutPlan
             $this->em->persist(new SharedPlan($round, $with));
             $this->em->flush();
         }
-        $this->carryOver($with->id, $round, $this->placesOf($with, $round));
+        $this->carryOver($with, $round, $this->placesOf($with, $round));
     }
 
     /**
@@ -155,7 +226,7 @@ final readonly class HandOutPlan
     {
         foreach ($this->em->getRepository(SharedPlan::class)->findBy(['with' => $round]) as $shared) {
             if (Phase::Planned === $shared->round->state()->phase($this->clock->ms())) {
-                $this->carryOver($round->id, $shared->round, $this->placesOf($round, $shared->round));
+                $this->carryOver($round, $shared->round, $this->placesOf($round, $shared->round));
             }
         }
     }
@@ -235,9 +306,12 @@ final readonly class HandOutPlan
         $original = $this->em->find(Master::class, $row->original) ?? throw MaterialsRefused::missing();
         $known = array_column($original->variants, 'id');
         $variant = static fn (string $id): string => \in_array($id, $known, true) ? $id : '';
-        $this->em->persist(new HandOut(Uuid::v7()->toRfc4122(), $round, $original, null, $row->way, $variant($row->variant), $position));
+        $opens = null === $row->opensWith ? null : $this->aloneSegment($round, $row->opensWith);
+        // What everybody does alone is a copy each, whatever was said of groups before.
+        $way = null === $opens ? $row->way : HandOutWay::Each;
+        $this->em->persist(new HandOut(Uuid::v7()->toRfc4122(), $round, $original, null, $way, $variant($row->variant), $position, null, null, $opens));
         $seen = [];
-        foreach ($row->cells as $cell) {
+        foreach (null === $opens ? $row->cells : [] as $cell) {
             $group = $this->em->find(WorkGroup::class, $cell->group);
             if (null === $group || $group->grouping->id !== $round->grouping->id || isset($seen[$cell->group])) {
                 continue; // a table that was taken away meanwhile

@@ -6,13 +6,16 @@ namespace FreshHuddle\App\Materials\HandOut;
 
 use Doctrine\ORM\EntityManagerInterface;
 use FreshHuddle\App\Grouping\Floor\FloorStore;
+use FreshHuddle\App\Lesson\Lesson;
 use FreshHuddle\App\Lesson\Round;
+use FreshHuddle\App\Lesson\Segment;
 use FreshHuddle\App\Materials\Cupboard\Cupboard;
 use FreshHuddle\App\Materials\Cupboard\Markdown;
 use FreshHuddle\App\Materials\Cupboard\Master;
 use FreshHuddle\App\Materials\Cupboard\Pages;
 use FreshHuddle\App\Materials\Cupboard\PageView;
 use FreshHuddle\App\Materials\Exception\MaterialsRefused;
+use FreshHuddle\App\Materials\Margin\Margin;
 use FreshHuddle\App\Materials\Media\MediaShelf;
 use FreshHuddle\App\Materials\Writing\SlotStore;
 use FreshHuddle\App\Roster\Student;
@@ -47,6 +50,7 @@ final readonly class HandingOut
         private Pages $pages,
         private SlotStore $slots,
         private MediaShelf $shelf,
+        private Margin $margin,
     ) {
     }
 
@@ -92,6 +96,7 @@ final readonly class HandingOut
                 [] === $missing || null === $round->lesson->begunFrom ? 0 : \count(array_intersect_key($missing, $this->store->earlier($round->id, $row->original))),
                 $outdated,
                 [] !== array_filter($master->blocks(), static fn (Block $block): bool => BlockKind::SpokenNote === $block->kind),
+                $row->opensWith,
             );
         }
 
@@ -145,15 +150,55 @@ final readonly class HandingOut
     }
 
     /**
-     * The sheets a member of a group gets by the plan as it is now, made or not: as they are in the cupboard.
+     * The worksheets of a lesson that everybody works on alone.
+     *
+     * @return list<AloneWork> in the order of the running order
+     */
+    public function alone(Lesson $lesson): array
+    {
+        /** @var list<HandOut> $cells */
+        $cells = $this->em->createQueryBuilder()->select('h', 's', 'r', 'o')->from(HandOut::class, 'h')->join('h.opensWith', 's')->join('h.round', 'r')->join('h.original', 'o')
+            ->where('s.lesson = :lesson AND s.position IS NOT NULL AND h.group IS NULL AND h.attribute IS NULL')->setParameter('lesson', $lesson)
+            ->orderBy('s.position')->addOrderBy('h.position')->getQuery()->getResult();
+        $work = [];
+        foreach ($cells as $cell) {
+            $work[] = new AloneWork($cell->opensWith->id ?? '', $cell->original->id, $cell->original->title, $cell->round->id, $cell->round->segment->id);
+        }
+
+        return $work;
+    }
+
+    /**
+     * The sheets of a segment in which everybody works alone, made or not.
      *
      * @return list<SheetView> without originals that are not finished
      */
-    public function sheets(Round $round, string $student): array
+    public function aloneSheets(Segment $segment, string $student): array
+    {
+        $sheets = $rounds = [];
+        foreach ($this->alone($segment->lesson) as $work) {
+            if ($work->segment === $segment->id && !isset($rounds[$work->round])) {
+                $rounds[$work->round] = true;
+                $round = $this->em->find(Round::class, $work->round);
+                $sheets = [...$sheets, ...null === $round ? [] : $this->sheets($round, $student, $segment->id)];
+            }
+        }
+
+        return $sheets;
+    }
+
+    /**
+     * The sheets a member of a group gets by the plan as it is now, made or not: as they are in the cupboard.
+     *
+     * @param string|null $opensWith those that open with this segment; null: those that open with the round
+     *
+     * @return list<SheetView> without originals that are not finished
+     */
+    public function sheets(Round $round, string $student, ?string $opensWith = null): array
     {
         $floor = $this->floors->now($round->grouping->id);
         $sheets = [];
-        foreach ($this->plan->rows($round->id) as $row) {
+        foreach (array_filter($this->plan->rows($round->id), static fn (HandOutRow $row): bool => $opensWith === $row->opensWith) as $row) {
             foreach ($this->due->of($row, $floor, $student) as $due) {
                 if (null !== $due->student && $student !== $due->student) {
                     continue;
@@ -229,8 +274,10 @@ final readonly class HandingOut
      *
      * @param list<string>          $groups
      * @param array<string, string> $partOf whose copies theirs begin with, by group
+     * @param list<string>          $seats  students who have just got a seat: they get the copies of their own
+     * @param bool                  $alone  only of work that is done alone
      */
-    public function makeForNew(Round $round, Floor $floor, array $groups, array $partOf): void
+    public function makeForNew(Round $round, Floor $floor, array $groups, array $partOf, array $seats = [], bool $alone = false): void
     {
         foreach ($partOf as $part => $whole) {
             $this->plan->split($round, $whole, (string) $part);
@@ -243,12 +290,12 @@ final readonly class HandingOut
         foreach ($this->plan->rows($round->id) as $row) {
             $master = $this->master($row);
             $original = $this->cupboard->original($master);
-            if (!isset($there[$row->original]) || null !== $original->unfinished()) {
+            if (!isset($there[$row->original]) || null !== $original->unfinished() || ($alone && null === $row->opensWith)) {
                 continue;
             }
             $wanted = $sources = $members = [];
             foreach ($this->due->of($row, $floor) as $due) {
-                $sitsThere = null !== $due->student && \in_array($floor->groupOf($due->student)?->id, $groups, true);
+                $sitsThere = null !== $due->student && (\in_array($due->student, $seats, true) || \in_array($floor->groupOf($due->student)?->id, $groups, true));
                 if (!$sitsThere && !\in_array($due->group, $groups, true)) {
                     continue;
                 }
@@ -264,6 +311,7 @@ final readonly class HandingOut
             foreach (array_intersect_key($made, $sources) as $whose => $copy) {
                 $this->slots->goOn($sources[$whose], $copy, $members[$whose] ?? null);
                 $this->shelf->goOn($sources[$whose], $copy);
+                $this->margin->goOn($sources[$whose], $copy, $members[$whose] ?? null);
             }
         }
     }
@@ -297,6 +345,7 @@ final readonly class HandingOut
         foreach (array_intersect_key($made, $earlier) as $whose => $copy) {
             $this->slots->goOn($earlier[$whose]['id'], $copy);
             $this->shelf->goOn($earlier[$whose]['id'], $copy);
+            $this->margin->goOn($earlier[$whose]['id'], $copy);
         }
 
         return [\count($made), $brought, $kept];

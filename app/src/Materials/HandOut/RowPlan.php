@@ -14,9 +14,11 @@ use Symfony\Component\Validator\Constraints as Assert;
 final readonly class RowPlan
 {
     /**
-     * @param HandOutWay       $way   of all groups of which nothing else is said
+     * @param HandOutWay       $way       of all groups of which nothing else is said
      * @param list<CellView>   $cells
-     * @param ByAttribute|null $by    goes before the variant of a group, where it says something
+     * @param string|null      $opensWith the segment it opens with, in which everybody works alone with a copy each; null: it
+     *                                    opens with its round
+     * @param ByAttribute|null $by        goes before the variant of a group, where it says something
      */
     public function __construct(
         #[Id]
@@ -27,6 +29,8 @@ final readonly class RowPlan
         public string $variant = '',
         #[Assert\Valid]
         public ?ByAttribute $by = null,
+        #[Id]
+        public ?string $opensWith = null,
     ) {
     }
 }

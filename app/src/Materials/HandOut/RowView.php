@@ -23,6 +23,7 @@ final readonly class RowView
      * @param int              $missing    copies that are still to be made
      * @param int              $written    of those missing, the ones whose group or student wrote in theirs in the lesson this one was begun from
      * @param bool             $spoken     there is something in it that can be heard
+     * @param string|null      $opensWith  the segment it opens with, in which everybody works alone; null: it opens with its round
      * @param int              $outdated   copies made from an earlier version, in which nobody has written yet
      */
     public function __construct(
@@ -39,6 +40,7 @@ final readonly class RowView
         public int $written,
         public int $outdated,
         public bool $spoken,
+        public ?string $opensWith = null,
     ) {
     }
 }

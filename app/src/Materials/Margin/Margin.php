@@ -52,6 +52,25 @@ final readonly class Margin
     }
 
     /**
+     * Notes come along into a copy that goes on from another, with what was answered.
+     *
+     * @param list<string>|null $owners whose answers come along, beside what was written together; null: everybody's
+     */
+    public function goOn(string $fromCopy, string $toCopy, ?array $owners = null): void
+    {
+        $copy = $this->em->find(WorkCopy::class, $toCopy) ?? throw MaterialsRefused::missing();
+        foreach ($this->em->getRepository(MarginNote::class)->findBy(['copy' => $fromCopy], ['id' => 'ASC']) as $was) {
+            if (null !== $owners && null !== $was->owner && !\in_array($was->owner, $owners, true)) {
+                continue;
+            }
+            $note = new MarginNote(Uuid::v7()->toRfc4122(), $copy, $was->slot, $was->owner, $was->author, $was->text, $was->at);
+            [$note->seenAt, $note->answer, $note->answeredBy, $note->answeredAt] = [$was->seenAt, $was->answer, $was->answeredBy, $was->answeredAt];
+            $this->em->persist($note);
+        }
+        $this->em->flush();
+    }
+
+    /**
      * Wiped off, with what was answered. Safe to do twice.
      */
     public function wipe(MarginNote $note): void

@@ -110,7 +110,7 @@ final readonly class Handouts
         $lines = [];
         foreach ($rows as $row) {
             $cell = $row->cell($group);
-            if (HandOutWay::Nothing === $cell['way']) {
+            if (HandOutWay::Nothing === $cell['way'] || null !== $row->opensWith) {
                 continue;
             }
             $original = $originals[$row->original];

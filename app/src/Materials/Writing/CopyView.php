@@ -17,6 +17,7 @@ final readonly class CopyView
      * @param list<BlockHtml>      $html    the texts to read, as they are shown
      * @param list<AnswerView>     $answers those that were ever written
      * @param list<MarginNoteView> $notes   in the order in which they were written
+     * @param bool                 $locked  its lesson is over, and it can only be read
      * @param list<SlotFillers>    $fillers of the slots that are for a part of the group
      */
     public function __construct(
@@ -32,6 +33,7 @@ final readonly class CopyView
         public array $answers,
         public array $notes = [],
         public array $fillers = [],
+        public bool $locked = false,
     ) {
     }
 }

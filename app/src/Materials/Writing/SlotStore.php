@@ -10,6 +10,7 @@ use FreshHuddle\App\Database\Row;
 use FreshHuddle\App\Materials\Exception\MaterialsRefused;
 use FreshHuddle\App\Worker\Forgets;
 use FreshHuddle\Core\Materials\Block;
+use FreshHuddle\Core\Materials\CopyTime;
 use FreshHuddle\Core\Materials\HandOutWay;
 use FreshHuddle\Core\Materials\Member;
 use FreshHuddle\Core\Materials\Slot\SlotKind;
@@ -78,20 +79,19 @@ final readonly class SlotStore implements Forgets
     /**
      * A copy, and whose it is: of those who sit at its table while groups are out, or sat there when that ended.
      *
-     * @return array{lesson: string, moments: array<array-key, mixed>, way: HandOutWay, members: list<Member>, pages: array<array-key, mixed>}|null
+     * @return array{lesson: string, time: CopyTime, way: HandOutWay, members: list<Member>, pages: array<array-key, mixed>}|null
      */
     public function copy(string $copyId): ?array
     {
         $row = $this->db->fetchAssociative(
-            "SELECT c.pages, c.way, r.lesson_id, r.moments,  (SELECT COALESCE(jsonb_agg(jsonb_build_array(m.student_id, m.number, m.role) ORDER BY m.position, m.number), '[]') FROM (
+            'SELECT c.pages, c.way, r.lesson_id, '.CopyTimes::COLUMNS.", (SELECT COALESCE(jsonb_agg(jsonb_build_array(m.student_id, m.number, m.role) ORDER BY m.position, m.number), '[]') FROM (
                         SELECT c.student_id, 0 AS position, COALESCE(s.number, 1) AS number, COALESCE(s.role, '') AS role
                         FROM (VALUES (1)) AS one (n) LEFT JOIN run_last_seat s ON s.run_id = u.id AND s.student_id = c.student_id WHERE c.student_id IS NOT NULL
                         UNION ALL
                         SELECT s.student_id, g.position, s.number, s.role FROM run_group g JOIN run_last_seat s ON s.run_group_id = g.id
                         WHERE g.run_id = u.id AND c.student_id IS NULL AND (c.group_id IS NULL OR g.group_id = c.group_id)
                     ) m) AS members
-             FROM work_copy c JOIN round r ON r.id = c.round_id
-             LEFT JOIN LATERAL (SELECT id FROM run WHERE round_id = r.id AND NOT taken_back ORDER BY attempt DESC LIMIT 1) u ON true WHERE c.id = ?",
+             FROM work_copy c ".CopyTimes::FROM.' WHERE c.id = ? AND l.removed_at IS NULL',
             [$copyId],
         );
         if (false === $row) {
@@ -100,7 +100,9 @@ final readonly class SlotStore implements Forgets
         $row = new Row($row);
 
         return [
-            'lesson' => $row->text('lesson_id'), 'moments' => $row->json('moments'), 'way' => HandOutWay::from($row->text('way')),
+            'lesson' => $row->text('lesson_id'),
+            'time' => CopyTimes::of($row),
+            'way' => HandOutWay::from($row->text('way')),
             'members' => self::members($row->json('members')), 'pages' => $row->json('pages'),
         ];
     }

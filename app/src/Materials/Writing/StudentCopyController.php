@@ -4,26 +4,38 @@ declare(strict_types=1);
 
 namespace FreshHuddle\App\Materials\Writing;
 
+use FreshHuddle\App\Database\Clock;
 use FreshHuddle\App\Http\Body\Body;
 use FreshHuddle\App\Roster\Device\StudentUser;
 use Symfony\Component\Routing\Attribute\Route;
 use Symfony\Component\Routing\Requirement\Requirement;
 use Symfony\Component\Security\Http\Attribute\CurrentUser;
 
-#[Route('/api/student/copies/{id}', requirements: ['id' => Requirement::UUID, 'slot' => '[a-z0-9-]{1,40}', 'owner' => Requirement::UUID])]
+#[Route('/api/student/copies', requirements: ['id' => Requirement::UUID, 'slot' => '[a-z0-9-]{1,40}', 'owner' => Requirement::UUID])]
 final readonly class StudentCopyController
 {
-    public function __construct(private Writing $writing)
+    public function __construct(private Writing $writing, private WorkReader $reader, private Clock $clock)
     {
     }
 
+    /**
+     * Worksheets of earlier lessons.
+     *
+     * @return list<EarlierCopy>
+     */
     #[Route('', methods: ['GET'])]
+    public function earlier(#[CurrentUser] StudentUser $student): array
+    {
+        return $this->reader->earlier($student->id, $student->classId, $this->clock->ms());
+    }
+
+    #[Route('/{id}', methods: ['GET'])]
     public function show(#[CurrentUser] StudentUser $student, string $id): CopyView
     {
         return $this->writing->read($id, $student->id);
     }
 
-    #[Route('/slots/{slot}', methods: ['PUT'])]
+    #[Route('/{id}/slots/{slot}', methods: ['PUT'])]
     public function save(#[CurrentUser] StudentUser $student, string $id, string $slot, #[Body(200_000)] SaveSlot $request): AnswerView
     {
         return $this->writing->save($id, $slot, $student->id, $request);
@@ -32,13 +44,13 @@ final readonly class StudentCopyController
     /**
      * @return list<StepView>
      */
-    #[Route('/slots/{slot}/history/{owner}', methods: ['GET'])]
+    #[Route('/{id}/slots/{slot}/history/{owner}', methods: ['GET'])]
     public function history(#[CurrentUser] StudentUser $student, string $id, string $slot, string $owner): array
     {
         return $this->writing->history($id, $slot, $owner, $student->id);
     }
 
-    #[Route('/slots/{slot}/history/{owner}', methods: ['POST'])]
+    #[Route('/{id}/slots/{slot}/history/{owner}', methods: ['POST'])]
     public function bringBack(#[CurrentUser] StudentUser $student, string $id, string $slot, string $owner, #[Body] BringBack $request): AnswerView
     {
         return $this->writing->bringBack($id, $slot, $owner, $student->id, $request->revision);

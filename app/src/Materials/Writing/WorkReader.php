@@ -13,6 +13,7 @@ use FreshHuddle\App\Materials\Cupboard\PageView;
 use FreshHuddle\App\Materials\Margin\MarginNoteView;
 use FreshHuddle\App\Materials\Margin\MarginReader;
 use FreshHuddle\Core\Materials\Block;
+use FreshHuddle\Core\Materials\CopyOpen;
 use FreshHuddle\Core\Materials\HandOutWay;
 use FreshHuddle\Core\Materials\Member;
 use FreshHuddle\Core\Materials\SlotAccess;
@@ -23,6 +24,9 @@ use FreshHuddle\Core\Materials\SlotAccess;
  */
 final readonly class WorkReader
 {
+    /** So many earlier copies are found again. */
+    private const EARLIER = 200;
+
     public function __construct(private Connection $db, private Pages $pages, private Markdown $markdown, private MarginReader $margin)
     {
     }
@@ -83,6 +87,44 @@ final readonly class WorkReader
             static fn (Row $row): array => [$row->text('slot'), $row->text('owner')],
             Row::all($this->db->fetchAllAssociative('SELECT slot, owner FROM slot_answer WHERE copy_id = ? AND strpos(text, ?) > 0', [$copyId, $media])),
         );
+    }
+
+    /**
+     * The copies that were a student's, or of a group they were in, in other lessons of the class than the one it is in; the
+     * latest first.
+     *
+     * @param int $now milliseconds since 1970
+     *
+     * @return list<EarlierCopy> those that are open
+     */
+    public function earlier(string $studentId, string $classId, int $now): array
+    {
+        $earlier = [];
+        foreach (Row::all($this->db->fetchAllAssociative(
+            'SELECT c.id, c.title, l.title AS lesson, (EXTRACT(EPOCH FROM COALESCE(l.starts_at, l.created_at)) * 1000)::bigint AS starts_at, '.CopyTimes::COLUMNS.",
+                    (SELECT COALESCE(jsonb_agg(jsonb_build_array(s.student_id, s.name) ORDER BY g.position, s.number), '[]') FROM run_group g JOIN run_last_seat s ON s.run_group_id = g.id
+                     WHERE g.run_id = u.id AND CASE WHEN c.student_id IS NOT NULL THEN s.student_id = c.student_id ELSE c.group_id IS NULL OR g.group_id = c.group_id END) AS members
+             FROM work_copy c ".CopyTimes::FROM.' JOIN school_class k ON k.id = l.class_id
+             WHERE l.class_id = :class AND l.removed_at IS NULL AND NOT l.template AND l.id IS DISTINCT FROM k.current_lesson_id
+               AND (c.student_id = :student OR (c.student_id IS NULL AND EXISTS (SELECT 1 FROM run_group g JOIN run_last_seat s ON s.run_group_id = g.id
+                    WHERE g.run_id = u.id AND s.student_id = :student AND (c.group_id IS NULL OR g.group_id = c.group_id))))
+             ORDER BY l.starts_at DESC NULLS LAST, r.number DESC, c.title LIMIT '.self::EARLIER,
+            ['class' => $classId, 'student' => $studentId],
+        )) as $row) {
+            $open = CopyTimes::of($row)->at($now);
+            if ($open->isClosed()) {
+                continue;
+            }
+            $members = [];
+            foreach ($row->json('members') as $member) {
+                if (\is_array($member) && \is_string($member[0] ?? null) && \is_string($member[1] ?? null)) {
+                    $members[] = new MemberView($member[0], $member[1]);
+                }
+            }
+            $earlier[] = new EarlierCopy($row->text('id'), $row->text('title'), $row->text('lesson'), $row->int('starts_at'), CopyOpen::Write === $open, $members);
+        }
+
+        return $earlier;
     }
 
     /**

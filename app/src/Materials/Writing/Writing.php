@@ -6,7 +6,6 @@ namespace FreshHuddle\App\Materials\Writing;
 
 use Doctrine\ORM\EntityManagerInterface;
 use FreshHuddle\App\Database\Clock;
-use FreshHuddle\App\Lesson\Moments;
 use FreshHuddle\App\Materials\Cupboard\BlockView;
 use FreshHuddle\App\Materials\Cupboard\Pages;
 use FreshHuddle\App\Materials\Cupboard\PageView;
@@ -20,6 +19,8 @@ use FreshHuddle\App\Stream\Audience;
 use FreshHuddle\App\Stream\Stream;
 use FreshHuddle\Core\Materials\Block;
 use FreshHuddle\Core\Materials\BlockKind;
+use FreshHuddle\Core\Materials\CopyOpen;
+use FreshHuddle\Core\Materials\CopyTime;
 use FreshHuddle\Core\Materials\Exception\UnusableValue;
 use FreshHuddle\Core\Materials\HandOutWay;
 use FreshHuddle\Core\Materials\Member;
@@ -58,7 +59,7 @@ final readonly class Writing
      */
     public function read(string $copyId, string $studentId): CopyView
     {
-        $members = $this->open($copyId, $studentId)['members'];
+        ['members' => $members, 'time' => $time] = $this->open($copyId, $studentId);
         $access = new SlotAccess($members);
         $copy = $this->reader->copy($copyId) ?? throw MaterialsRefused::missing();
         $blocks = $pages = [];
@@ -79,7 +80,7 @@ final readonly class Writing
             static fn (MarginNoteView $note): bool => isset($blocks[$note->slot]) && MarginReader::maySee($members, $studentId, $blocks[$note->slot], $note->owner),
         ));
 
-        return new CopyView($copy->id, $copy->original, $copy->groupId, $copy->studentId, $copy->way, '', $copy->title, $pages, $copy->html, $answers, $notes, SlotFillers::of($pages, $access));
+        return new CopyView($copy->id, $copy->original, $copy->groupId, $copy->studentId, $copy->way, '', $copy->title, $pages, $copy->html, $answers, $notes, SlotFillers::of($pages, $access), CopyOpen::Read === $time->at($this->clock->ms()));
     }
 
     /**
@@ -99,6 +100,9 @@ final readonly class Writing
         $access = new SlotAccess($copy['members'], $copy['way']);
         if (!$access->mayWrite($studentId, $block, $alone ? $studentId : null)) {
             throw MaterialsRefused::missing();
+        }
+        if (!$copy['time']->takes($this->clock->ms())) {
+            throw MaterialsRefused::unusable('materials.locked');
         }
         try {
             $save = new SaveSlot($save->save, $kind->read($save->base, $block), $kind->read($save->text, $block), $alone ? null : $save->caret);
@@ -160,7 +164,7 @@ final readonly class Writing
                 $takes = $takes || (BlockKind::OwnPictures === $block->kind && $access->mayWrite($studentId, $block->block(), null));
             }
         }
-        if (!$takes) {
+        if (!$takes || !$copy['time']->takes($this->clock->ms())) {
             throw MaterialsRefused::missing();
         }
         if (!$this->pictures->create($studentId)->consume()->isAccepted()) {
@@ -199,7 +203,7 @@ final readonly class Writing
         if (!(new SlotAccess($copy['members'], $copy['way']))->mayWrite($studentId, $block, $alone ? $owner : null) || (!$alone && $owner !== $copyId)) {
             throw MaterialsRefused::missing();
         }
-        if (!Moments::read($copy['moments'])->phase($this->clock->ms())->isOut()) {
+        if (!$copy['time']->isAtWork($this->clock->ms())) {
             throw MaterialsRefused::unusable('materials.not_now');
         }
         [$before, $answer] = $this->history->bringBack($this->copy($copyId), $slot, $owner, $studentId, $revision);
@@ -258,14 +262,14 @@ final readonly class Writing
     }
 
     /**
-     * @return array{lesson: string, moments: array<array-key, mixed>, way: HandOutWay, members: list<Member>, pages: array<array-key, mixed>}
+     * @return array{lesson: string, time: CopyTime, way: HandOutWay, members: list<Member>, pages: array<array-key, mixed>}
      *
      * @throws MaterialsRefused if the copy is not open to this student
      */
     private function open(string $copyId, string $studentId): array
     {
         $copy = $this->store->copy($copyId) ?? throw MaterialsRefused::missing();
-        if (!Moments::read($copy['moments'])->phase($this->clock->ms())->showsGroups() || !(new SlotAccess($copy['members']))->mayRead($studentId)) {
+        if ($copy['time']->at($this->clock->ms())->isClosed() || !(new SlotAccess($copy['members']))->mayRead($studentId)) {
             throw MaterialsRefused::missing();
         }
 
