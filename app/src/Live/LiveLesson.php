@@ -7,6 +7,7 @@ namespace FreshHuddle\App\Live;
 use Doctrine\ORM\EntityManagerInterface;
 use FreshHuddle\App\Database\Clock;
 use FreshHuddle\App\Grouping\Floor\FloorStore;
+use FreshHuddle\App\Lesson\Event\SegmentBegun;
 use FreshHuddle\App\Lesson\Lesson;
 use FreshHuddle\App\Lesson\LessonRepository;
 use FreshHuddle\App\Lesson\Moments;
@@ -49,6 +50,7 @@ use FreshHuddle\Core\Live\Moving\Help;
 use FreshHuddle\Core\Live\Signal\CallAbout;
 use FreshHuddle\Core\Message;
 use FreshHuddle\Core\Rooms\MainSession;
+use Psr\EventDispatcher\EventDispatcherInterface;
 
 /**
  * Carries out what the teacher asks of a lesson: hold it, let core decide, keep the events, then tell everybody.
@@ -78,6 +80,7 @@ final readonly class LiveLesson
         private RunReader $runReader,
         private RunRoomStore $runRooms,
         private Roster $roster,
+        private EventDispatcherInterface $dispatcher,
     ) {
     }
 
@@ -495,10 +498,12 @@ final readonly class LiveLesson
         if (null === $lesson->segment) {
             $this->presence->watchAnew($lesson->class->id);
         }
-        $lesson->segment = $this->segment($lesson, $event->text('segment'));
+        $segment = $this->segment($lesson, $event->text('segment'));
+        $lesson->segment = $segment;
         $lesson->segmentSince = $event->at;
         $lesson->begunAt ??= $event->at;
         $this->taken($lesson);
+        $this->dispatcher->dispatch(new SegmentBegun($segment->id));
     }
 
     private function planSendOut(Round $round, RoundState $state): void

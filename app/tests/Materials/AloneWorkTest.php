@@ -68,6 +68,20 @@ final class AloneWorkTest extends AppTestCase
         $this->see($this->ada, $copy)->is(404);
     }
 
+    public function test_it_is_there_when_its_segment_begins_also_where_it_was_planned_after_everything_was_set_up(): void
+    {
+        $this->db()->executeStatement('DELETE FROM work_copy WHERE original_id = ?', [$this->ticket]);
+        $this->teach('sendOut')->is(200);
+        $this->teach('callBack', 0)->is(200);
+        $this->begin($this->alone);
+        self::assertSame(['Exit ticket'], $this->shown($this->ada)[1]);
+        self::assertSame(['Exit ticket'], $this->shown($this->ben)[1]);
+        $this->asTeacher();
+        $more = $this->ask('POST', '/api/staff/originals', self::original('One more thing', [['id' => 'one', 'kind' => 'each', 'text' => 'And?']]))->is(200)->text('id');
+        $this->ask('POST', "/api/staff/segments/{$this->alone}/work", ['original' => $more])->is(204);
+        self::assertSame(['Exit ticket', 'One more thing'], $this->shown($this->ada)[1], 'given while everybody works alone it is there at once');
+    }
+
     public function test_groups_are_done_without_it(): void
     {
         $this->teach('sendOut')->is(200);

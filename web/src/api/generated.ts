@@ -8185,7 +8185,7 @@ export interface components {
             written: number;
             outdated: number;
             spoken: boolean;
-            opensWith?: string | null;
+            opensWith: string | null;
         };
         /** @enum {string} */
         RuleKind: "apart" | "together" | "wish";

@@ -76,7 +76,16 @@ function Slip({ at, title, onClose, onLeave, children }: SlipProps) {
             <h2 id={heading} className="mb-2 font-semibold wrap-anywhere">
               {title}
             </h2>
-            {children}
+            {/* A list that opens from the slip is drawn elsewhere on the page: looking into it does not leave the slip. */}
+            <div
+              onBlur={(event) => {
+                const to = event.relatedTarget;
+                if (to instanceof Element && to.closest('[role="listbox"], [role="menu"]') !== null)
+                  event.stopPropagation();
+              }}
+            >
+              {children}
+            </div>
           </PopoverPanel>
         </>
       )}

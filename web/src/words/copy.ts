@@ -5,6 +5,7 @@ export const copy = {
   forUs: (others: string[]) => (others.length === 0 ? 'For you' : `For you and ${list(others)}`),
   forOthers: (names: string[]) => `For ${list(names)}`,
   notShown: 'Only they see what is written here.',
+  locked: 'The lesson is over. This worksheet can only be read now.',
   putHere: 'Put it here',
   putUnder: (card: string, head: string) => `${card}: under ${head}.`,
   cardsToSort: (n: number) => (n === 0 ? 'All sorted' : `${count(n, 'card', 'cards')} to sort`),

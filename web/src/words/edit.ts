@@ -28,7 +28,17 @@ export const edit = {
   options: 'Options',
   addOption: 'Add an option',
   mayChooseSeveral: 'More than one may be chosen',
+  openWith: (minute: number | null) => `Open it for work alone in minute ${minute ?? 0}`,
+  openWithRound: 'Open it with the round',
+  opens: (minute: number | null) =>
+    minute === null
+      ? 'Never opens: its part is not in the running order.'
+      : `Opens in minute ${minute}, for work alone`,
+  aloneWork: 'A worksheet each',
+  aloneNone: 'None yet. It opens when this part begins, and not before.',
+  exitTicket: 'Exit ticket',
   showSpread: 'The group sees who chose what',
+  forSome: 'Only for some of the group',
   whoFills: 'Who fills it in',
   fillers: { everybody: 'everybody in the group', seats: 'some seats', role: 'a role' },
   fillerSeats: 'Seat numbers',

@@ -55,6 +55,7 @@ export const order = {
   begins: 'Date and time',
   lesson: 'The lesson',
   when: 'When is it?',
+  locksAtEnd: 'When the lesson is over, worksheets can only be read',
   asTemplate: 'Keep as a template',
   templateName: (title: string) => `${title} (template)`,
   templateKept: 'Kept among your templates.',

@@ -118,6 +118,7 @@ export const student = {
     inMainAgain: 'You are back. Well done.',
     microphones: 'Microphone off when you are back.',
     seeSheet: 'See our sheet',
+    earlier: 'Earlier worksheets',
     at: {
       briefing: 'Listen to your teacher.',
       alone: 'Work on your own now.',
@@ -127,12 +128,6 @@ export const student = {
     until: (time: string) => `until ${time}`,
     notice: 'From your teacher',
     noticeRead: 'I have read it',
-    moved: (group: string) => `You are now in ${group}.`,
-    movedLead: 'Your teacher has given you another seat.',
-    movedText: 'What you wrote at your old table:',
-    movedCopy: 'Copy it',
-    movedCopied: 'Copied',
-    movedGo: (group: string) => `Go to ${group}`,
     roomNone: 'There is no room for you just now. Wait a moment.',
   },
   margin: {

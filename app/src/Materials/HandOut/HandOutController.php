@@ -34,7 +34,11 @@ final readonly class HandOutController
     #[Route('/segments/{id}/work', methods: ['POST'])]
     public function giveAlone(#[CurrentUser] Teacher $teacher, string $id, #[Body] GiveAlone $request): Response
     {
-        $this->plan->giveAlone($teacher, $this->lessonAccess->segment($teacher, $id), $request->original);
+        $segment = $this->lessonAccess->segment($teacher, $id);
+        $this->plan->giveAlone($teacher, $segment, $request->original);
+        if ($segment->lesson->segment === $segment) {
+            $this->handingOut->makeAlone($segment);
+        }
 
         return new Response(null, 204);
     }

@@ -23,6 +23,7 @@ use FreshHuddle\App\Stream\Audience;
 use FreshHuddle\App\Stream\Stream;
 use FreshHuddle\App\Words\Words;
 use FreshHuddle\Core\Grouping\Floor;
+use FreshHuddle\Core\Lesson\SegmentKind;
 use FreshHuddle\Core\Materials\Block;
 use FreshHuddle\Core\Materials\BlockKind;
 use FreshHuddle\Core\Materials\CopyDue;
@@ -166,6 +167,25 @@ final readonly class HandingOut
         }
 
         return $work;
+    }
+
+    /**
+     * Makes the copies for a segment in which everybody works alone, so far as they are missing and the original is finished.
+     */
+    public function makeAlone(Segment $segment): void
+    {
+        foreach (SegmentKind::Alone === $segment->kind ? $this->alone($segment->lesson) : [] as $work) {
+            $round = $work->segment === $segment->id ? $this->em->find(Round::class, $work->round) : null;
+            if (null === $round) {
+                continue;
+            }
+            foreach ($this->plan->rows($round->id) as $row) {
+                if ($row->original === $work->original && null === $this->cupboard->original($this->master($row))->unfinished()) {
+                    $floor = $this->floors->now($round->grouping->id);
+                    $this->em->wrapInTransaction(fn (): array => $this->makeRow($round, $row, $floor, true));
+                }
+            }
+        }
     }
 
     /**

@@ -40,7 +40,7 @@ final readonly class RowView
         public int $written,
         public int $outdated,
         public bool $spoken,
-        public ?string $opensWith = null,
+        public ?string $opensWith,
     ) {
     }
 }

@@ -17,7 +17,7 @@ type Edit = Schema['EditLesson'];
 export function LessonSlip({
   lesson,
 }: {
-  lesson: Pick<Schema['LessonView'], 'id' | 'classId' | 'title' | 'minutes' | 'startsAt' | 'template'>;
+  lesson: Pick<Schema['LessonView'], 'id' | 'classId' | 'title' | 'minutes' | 'startsAt' | 'template' | 'locksAtEnd'>;
 }) {
   const queries = useQueryClient();
   const navigate = useNavigate();
@@ -111,6 +111,15 @@ export function LessonSlip({
             onSave={(minutes) => edit.mutateAsync({ minutes })}
           />
         </div>
+        <label className="flex items-start gap-2 text-sm">
+          <input
+            type="checkbox"
+            className="mt-0.5 size-4 accent-ink"
+            checked={lesson.locksAtEnd}
+            onChange={(event) => edit.mutate({ locksAtEnd: event.target.checked })}
+          />
+          {words.order.locksAtEnd}
+        </label>
         {!lesson.template && (
           <Button look="quiet" className="-ml-2 text-sm" onClick={() => keep.mutate()} busy={keep.isPending}>
             {words.order.asTemplate}

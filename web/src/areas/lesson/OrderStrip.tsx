@@ -148,8 +148,11 @@ export function OrderStrip({
   canGo,
   onShow,
   onGo,
+  workOf,
 }: {
   order: Order;
+  /** What students work on in a segment, and how to change that. */
+  workOf?: (segment: Segment, close: () => void) => ReactNode;
   classId: string;
   control: ReturnType<typeof useOrder>;
   /** The segment whose round is on the floor. */
@@ -221,7 +224,9 @@ export function OrderStrip({
                       }
                       goTo={segment.round === null && at !== nowAt && canGo ? and(() => onGo(segment.id)) : null}
                       show={segment.round !== null && segment.id !== shown ? and(() => onShow(segment.id)) : null}
-                    />
+                    >
+                      {workOf?.(segment, close)}
+                    </SegmentSlip>
                   );
                 }}
               </Stretch>

@@ -1,3 +1,4 @@
+import type { ReactNode } from 'react';
 import { useQuery } from '@tanstack/react-query';
 import { groupingsQuery } from '../../api/lists';
 import { Button } from '../../ui/Button';
@@ -40,7 +41,9 @@ export function SegmentSlip({
   takeOut,
   goTo,
   show,
+  children,
 }: SlipProps & {
+  children?: ReactNode;
   earlier: (() => void) | null;
   later: (() => void) | null;
   takeOut: (() => void) | null;
@@ -84,6 +87,7 @@ export function SegmentSlip({
           })
         }
       />
+      {children}
       <div className="-ml-2 flex flex-wrap gap-1 border-t border-line pt-2 text-sm">
         {earlier !== null && (
           <Button look="quiet" onClick={earlier}>

@@ -364,6 +364,13 @@ function Lesson({ lesson, connected }: { lesson: Schema['LessonView']; connected
         onShow={show}
         onGo={(segment) => give.mutate(command('begin', { segment }))}
         onFill={() => setFilling(true)}
+        onOriginal={(original, round) =>
+          setSearch({
+            view: 'original',
+            worksheet: original,
+            ...(round === lesson.roundNow.segmentId ? {} : { segment: round }),
+          })
+        }
       />
       <FillRounds lesson={lesson} open={filling} onClose={() => setFilling(false)} />
       <div className="flex min-h-0 flex-1 flex-col lg:flex-row">
@@ -506,7 +513,9 @@ function Lesson({ lesson, connected }: { lesson: Schema['LessonView']; connected
           )}
           {view === 'rooms' && over && <RoomsThen rooms={lesson.runRooms} />}
           {view === 'rooms' && !over && <RoomsView lesson={lesson} pasting={pasting} onPasting={setPasting} />}
-          {view === 'original' && <MaterialsView lesson={lesson} />}
+          {view === 'original' && (
+            <MaterialsView key={search.get('worksheet')} lesson={lesson} first={search.get('worksheet')} />
+          )}
         </main>
         <SidePanel
           lesson={lesson}

@@ -9,6 +9,7 @@ import { AddSegment } from '../lesson/AddSegment';
 import { timeText } from '../lesson/when';
 import { asOrdered, fitted } from '../lesson/orderMoves';
 import { nameOf, OrderStrip } from '../lesson/OrderStrip';
+import { AloneWork } from '../materials/AloneWork';
 import { useOrder } from '../lesson/useOrder';
 import { clockOf, comingBackFrom, comingBackUntil, phaseOf } from './phase';
 
@@ -107,6 +108,7 @@ export function Ribbon({
   onShow,
   onGo,
   onFill,
+  onOriginal,
 }: {
   lesson: Schema['LessonView'];
   onEnd: (endsAt: number) => void;
@@ -114,6 +116,8 @@ export function Ribbon({
   onShow: (segment: string) => void;
   onGo: (segment: string) => void;
   onFill: () => void;
+  /** Shows a worksheet, in the plan of a round. */
+  onOriginal: (original: string, roundSegment: string) => void;
 }) {
   const now = useServerNow(500);
   const { moments } = lesson.roundNow;
@@ -193,6 +197,18 @@ export function Ribbon({
             canGo={!underWay}
             onShow={onShow}
             onGo={onGo}
+            workOf={(segment, close) =>
+              segment.kind === 'alone' && lesson.endedAt === null ? (
+                <AloneWork
+                  lesson={lesson}
+                  segment={segment.id}
+                  onOpen={(original, round) => {
+                    close();
+                    onOriginal(original, round);
+                  }}
+                />
+              ) : null
+            }
           />
           {underWay && (
             <Running

@@ -23,6 +23,7 @@ const planOf = (row: Row): Schema['RowPlan'] => ({
   variant: row.variant,
   cells: row.cells,
   by: row.by ?? null,
+  opensWith: row.opensWith,
 });
 
 /** The whole plan is sent at every change: what is shown is what is kept. */
@@ -67,6 +68,12 @@ export function HandOutGrid({
   const plan = usePlan(lesson);
   const { groups } = lesson.floor;
   const attributes = attributesOf(lesson.students);
+  const alone = lesson.order.segments.filter((segment) => segment.kind === 'alone');
+  /** When work opens that everybody does alone: by the minute, as several segments may have one name. */
+  const whenOf = (segment: string) => {
+    const at = lesson.order.segments.findIndex((one) => one.id === segment);
+    return at < 0 ? null : lesson.order.segments.slice(0, at).reduce((sum, one) => sum + one.minutes, 0);
+  };
   const set = (row: Schema['RowPlan']) => plan.put(plan.rows.map((one) => (one.original === row.original ? row : one)));
   /** The row as it is wanted by now: an answer may still be on its way. */
   const shownRows = lesson.handOut
@@ -81,6 +88,7 @@ export function HandOutGrid({
               variant: wanted.variant ?? '',
               cells: wanted.cells ?? [],
               by: wanted.by ?? null,
+              opensWith: wanted.opensWith ?? null,
             },
           ],
     );
@@ -145,7 +153,22 @@ export function HandOutGrid({
                     {row.title}
                   </button>
                   <Choices label="…" name={words.blockMenu(row.title)} className="!px-2 !py-0.5">
-                    <Do onPress={() => set({ ...planOf(row), cells: [] })}>{words.forAll}</Do>
+                    {row.opensWith === null && (
+                      <Do onPress={() => set({ ...planOf(row), cells: [] })}>{words.forAll}</Do>
+                    )}
+                    {alone
+                      .filter((segment) => segment.id !== row.opensWith)
+                      .map((segment) => (
+                        <Do
+                          key={segment.id}
+                          onPress={() => set({ ...planOf(row), way: 'each', cells: [], opensWith: segment.id })}
+                        >
+                          {words.openWith(whenOf(segment.id))}
+                        </Do>
+                      ))}
+                    {row.opensWith !== null && (
+                      <Do onPress={() => set({ ...planOf(row), opensWith: null })}>{words.openWithRound}</Do>
+                    )}
                     <Do
                       onPress={() => {
                         const before = plan.rows;
@@ -157,7 +180,10 @@ export function HandOutGrid({
                     </Do>
                   </Choices>
                 </span>
-                {row.variants.length > 0 && (
+                {row.opensWith !== null && (
+                  <span className="block font-normal text-soft">{words.opens(whenOf(row.opensWith))}</span>
+                )}
+                {row.variants.length > 0 && row.opensWith === null && (
                   <>
                     <Button look="quiet" className="text-sm font-normal" onClick={() => inOrder(row)}>
                       {words.inOrder}
@@ -167,13 +193,17 @@ export function HandOutGrid({
                 )}
               </th>
               <td className="border-b border-line px-2 py-1.5 align-top">
-                <Choice
-                  hidden
-                  label={words.wayOf(row.title, words.planAll)}
-                  value={row.way}
-                  options={ways.map((way) => ({ value: way, label: words.ways[way] }))}
-                  onChange={(way) => set({ ...planOf(row), way })}
-                />
+                {row.opensWith === null ? (
+                  <Choice
+                    hidden
+                    label={words.wayOf(row.title, words.planAll)}
+                    value={row.way}
+                    options={ways.map((way) => ({ value: way, label: words.ways[way] }))}
+                    onChange={(way) => set({ ...planOf(row), way })}
+                  />
+                ) : (
+                  <span className="block py-1">{words.ways.each}</span>
+                )}
                 {row.variants.length > 0 && (
                   <VariantChoice
                     label={words.variantOf(row.title, words.planAll)}
@@ -191,7 +221,7 @@ export function HandOutGrid({
                   />
                 )}
               </td>
-              {groups.map((group) => {
+              {(row.opensWith === null ? groups : []).map((group) => {
                 const cell = cellOf(row, group.id);
                 return (
                   <td key={group.id} className="border-b border-line px-2 py-1.5 align-top">
@@ -219,6 +249,9 @@ export function HandOutGrid({
                   </td>
                 );
               })}
+              {row.opensWith !== null && groups.length > 0 && (
+                <td className="border-b border-line" colSpan={groups.length} />
+              )}
             </tr>
           ))}
         </tbody>

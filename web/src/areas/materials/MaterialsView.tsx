@@ -33,9 +33,16 @@ export function useNewOriginal(lesson: Schema['LessonView'], onMade: (id: string
 }
 
 /** What a round hands out: who gets what, and the original that is being written. */
-export function MaterialsView({ lesson }: { lesson: Schema['LessonView'] }) {
+export function MaterialsView({
+  lesson,
+  first,
+}: {
+  lesson: Schema['LessonView'];
+  /** The worksheet that is shown at first; null: the first of the plan. */
+  first: string | null;
+}) {
   const queries = useQueryClient();
-  const [asked, setAsked] = useState<string | null>(null);
+  const [asked, setAsked] = useState<string | null>(first);
   const [choosing, setChoosing] = useState(false);
   const plan = usePlan(lesson);
   const add = useNewOriginal(lesson, setAsked);

@@ -16,6 +16,7 @@ const copy: Copy = {
   html: [],
   notes: [],
   fillers: [],
+  locked: false,
   answers: [{ slot: 's', owner: 'c', text: 'a😀b', revision: 3, author: 'ada', at: 1, caret: null, share: 0 }],
 };
 const change = (more: Partial<AnswerChange>): AnswerChange => ({

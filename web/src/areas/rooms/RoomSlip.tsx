@@ -1,4 +1,4 @@
-import { useState } from 'react';
+import { Fragment, useState } from 'react';
 import type { Schema } from '../../api/client';
 import { isProblem, problemText } from '../../api/problem';
 import { Beside } from '../../ui/Beside';
@@ -21,21 +21,26 @@ function Allowed({
   const { source } = useRoomSource(classId);
   if (source === undefined) return null;
   return (
-    <fieldset className="flex flex-col gap-2">
+    <fieldset>
       <legend className="text-sm font-semibold">{words.allowedHere}</legend>
-      {permissions.map((one) => (
-        <Choice
-          key={one}
-          label={words.permissions[one]}
-          value={allowed[one] === undefined || allowed[one] === null ? 'class' : allowed[one] ? 'yes' : 'no'}
-          options={[
-            { value: 'class', label: words.asInClass(source[one]) },
-            { value: 'yes', label: words.may },
-            { value: 'no', label: words.mayNot },
-          ]}
-          onChange={(said) => onChange({ ...allowed, [one]: said === 'class' ? null : said === 'yes' })}
-        />
-      ))}
+      <div className="mt-1 grid grid-cols-[1fr_9.5rem] items-center gap-x-2 gap-y-1 text-sm">
+        {permissions.map((one) => (
+          <Fragment key={one}>
+            <span aria-hidden="true">{words.permissions[one]}</span>
+            <Choice
+              hidden
+              label={words.permissions[one]}
+              value={allowed[one] === undefined || allowed[one] === null ? 'class' : allowed[one] ? 'yes' : 'no'}
+              options={[
+                { value: 'class', label: words.asInClass(source[one]) },
+                { value: 'yes', label: words.may },
+                { value: 'no', label: words.mayNot },
+              ]}
+              onChange={(said) => onChange({ ...allowed, [one]: said === 'class' ? null : said === 'yes' })}
+            />
+          </Fragment>
+        ))}
+      </div>
     </fieldset>
   );
 }

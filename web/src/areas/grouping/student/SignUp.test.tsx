@@ -1,7 +1,7 @@
 import { fireEvent, render, screen, waitFor } from '@testing-library/react';
 import { beforeEach, describe, expect, it, vi } from 'vitest';
 import { ApiProblem } from '../../../api/problem';
-import { SignUp } from './SignUp';
+import SignUp from './SignUp';
 
 const post = vi.hoisted(() => vi.fn<(path: string, options: { body: { table: string } }) => Promise<unknown>>());
 vi.mock('../../../api/client', () => ({ api: { POST: post }, take: (answer: unknown) => answer }));

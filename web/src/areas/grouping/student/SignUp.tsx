@@ -34,7 +34,7 @@ function TableButton({ table, busy, onTake }: { table: Table; busy: boolean; onT
 }
 
 /** Tables to sit down at, while the teacher lets students choose. */
-export function SignUp({
+export default function SignUp({
   signUp,
   serverNow,
   onLook,

@@ -36,6 +36,7 @@ function now(more: Partial<Now> = {}): Now {
     aside: null,
     fetchedAt: null,
     otherDevice: null,
+    alone: [],
     group,
     segment: { kind: 'round', instructions: 'Read the sheet.', endsAt: null },
     round: 'r',

@@ -1,5 +1,5 @@
 import clsx from 'clsx';
-import { useState, type ReactNode } from 'react';
+import { Suspense, useState, type ReactNode } from 'react';
 import { api, take, type Schema } from '../../../api/client';
 import { Button } from '../../../ui/Button';
 import { Duration } from '../../../ui/Duration';
@@ -10,9 +10,12 @@ import { clockOf, type Phase } from '../phase';
 import { Aside } from './Aside';
 import { secondsUntil } from '../../../api/clock';
 import { timeText } from '../../lesson/when';
-import { SignUp } from '../../grouping/student/SignUp';
+
 import { CallTeacher } from './CallTeacher';
 import { GoButton } from './GoButton';
+import { lazily } from '../../../ui/lazily';
+
+const SignUp = lazily(() => import('../../grouping/student/SignUp'));
 
 type Now = Schema['StudentNow'];
 type Group = Schema['MyGroup'];
@@ -99,7 +102,7 @@ function Sentence({ children }: { children: ReactNode }) {
 }
 
 /** Where the class is together, or each works alone: what it is at, and the way there. */
-function Together({ now, back }: { now: Now; back: boolean }) {
+function Together({ now, back, onSheet }: { now: Now; back: boolean; onSheet: (copy: string) => void }) {
   const there = now.seenIn === 'main';
   const segment =
     now.segment === null || now.segment.kind === 'round' ? null : { ...now.segment, kind: now.segment.kind };
@@ -122,6 +125,7 @@ function Together({ now, back }: { now: Now; back: boolean }) {
       {segment !== null && segment.endsAt !== null && (segment.kind === 'pause' || segment.kind === 'alone') && (
         <p className="text-2xl font-bold">{words.now.until(timeText(segment.endsAt))}</p>
       )}
+      <AloneWork now={now} onSheet={onSheet} />
       {back && main && segment === null && <p className="text-lg">{words.now.microphones}</p>}
       {main && (
         <GoButton plain={there || segment?.kind === 'alone' || segment?.kind === 'pause'}>
@@ -250,6 +254,21 @@ function AtWork({
   );
 }
 
+/** What to work on alone: what the lesson is at is the thing to do. */
+function AloneWork({ now, onSheet }: { now: Now; onSheet: (copy: string) => void }) {
+  return now.alone.map((one) => (
+    <Button
+      key={one.id}
+      look={one.now ? 'main' : 'quiet'}
+      className={one.now ? 'w-full py-5 text-xl wrap-anywhere' : 'self-start'}
+      data-sheet
+      onClick={() => onSheet(one.id)}
+    >
+      {one.title}
+    </Button>
+  ));
+}
+
 /** One sentence that says where to be now, one large button, who is with you, the time left. */
 export function NowPage({
   now,
@@ -282,8 +301,12 @@ export function NowPage({
         <Aside now={now} aside={now.aside} />
       )}
       {atWork && group === null && now.aside === null && <Sentence>{words.now.noSeat}</Sentence>}
-      {!atWork && now.signUp !== null && <SignUp signUp={now.signUp} serverNow={serverNow} onLook={onLook} />}
-      {!now.over && !atWork && now.signUp === null && <Together now={now} back={phase === 'back'} />}
+      {!atWork && now.signUp !== null && (
+        <Suspense>
+          <SignUp signUp={now.signUp} serverNow={serverNow} onLook={onLook} />
+        </Suspense>
+      )}
+      {!now.over && !atWork && now.signUp === null && <Together now={now} back={phase === 'back'} onSheet={onSheet} />}
       {phase === 'back' &&
         group?.copies.slice(0, 1).map((copy) => (
           <Button key={copy.id} look="quiet" className="self-start" data-sheet onClick={() => onSheet(copy.id)}>

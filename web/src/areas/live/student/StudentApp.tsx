@@ -19,11 +19,13 @@ import { Aside, AsideSoon } from './Aside';
 import { Fetched, placeNow } from './Fetched';
 import { GoButton } from './GoButton';
 import { NowPage } from './NowPage';
-import { useMoved, type Moved } from './useMoved';
+import { useMoved } from './useMoved';
 import { useNow } from './useNow';
 
 /** Seldom. */
 const OtherDevice = lazily(() => import('./OtherDevice'));
+const MovedNote = lazily(() => import('./MovedNote'));
+const Earlier = lazily(() => import('../../materials/student/Earlier'));
 const loadSheet = () => import('../../materials/student/CopyPage').then((file) => ({ default: file.CopyPage }));
 const CopyPage = lazily(loadSheet);
 
@@ -73,37 +75,6 @@ function NoticeText({ notice, children }: { notice: Schema['NoticeView']; childr
   );
 }
 
-function MovedNote({ moved, group, onGo }: { moved: Moved; group: Schema['MyGroup']; onGo: () => void }) {
-  const [copied, setCopied] = useState(false);
-  const text = moved.texts.join('\n\n');
-  return (
-    <div role="alert" className="flex flex-col gap-4">
-      <p className="text-lg">{words.now.movedLead}</p>
-      <h1 className="text-4xl leading-tight font-bold text-balance wrap-anywhere">{words.now.moved(group.name)}</h1>
-      <Button look="main" className="w-full py-4 text-xl" onClick={onGo}>
-        {words.now.movedGo(group.name)}
-      </Button>
-      {text !== '' && (
-        <section className="border-l-4 border-ink pl-3">
-          <h2 className="font-sans text-sm font-semibold text-soft">{words.now.movedText}</h2>
-          <p className="mt-1 whitespace-pre-wrap wrap-anywhere">{text}</p>
-          <Button
-            look="quiet"
-            onClick={() =>
-              void navigator.clipboard.writeText(text).then(
-                () => setCopied(true),
-                () => undefined,
-              )
-            }
-          >
-            {copied ? words.now.movedCopied : words.now.movedCopy}
-          </Button>
-        </section>
-      )}
-    </div>
-  );
-}
-
 function ComingBack({ seconds }: { seconds: number }) {
   return (
     <div role="alert" className="sticky top-0 z-10 -mx-5 -mt-5 mb-5 bg-ink px-5 py-4 text-ground">
@@ -118,32 +89,35 @@ function ComingBack({ seconds }: { seconds: number }) {
 
 function SheetHead({
   group,
+  sheets,
   open,
   onOpen,
   onBack,
 }: {
-  group: Schema['MyGroup'];
+  /** Whose worksheet it is; null for the student's own. */
+  group: Schema['MyGroup'] | null;
+  sheets: { id: string; title: string; own: boolean }[];
   open: string;
   onOpen: (copy: string) => void;
   onBack: () => void;
 }) {
   return (
     <div className="mb-5 flex flex-wrap items-center gap-3 border-b-2 border-ink pb-2">
-      <Sign mark={group.mark} size={24} />
-      <span className="min-w-0 flex-1 font-head text-lg font-semibold wrap-anywhere">{group.name}</span>
+      {group !== null && <Sign mark={group.mark} size={24} />}
+      <span className="min-w-0 flex-1 font-head text-lg font-semibold wrap-anywhere">{group?.name}</span>
       <Button look="quiet" onClick={onBack}>
         {words.copy.back}
       </Button>
-      {group.copies.length > 1 && (
+      {sheets.length > 1 && (
         <nav aria-label={words.now.openSheet} className="flex w-full flex-wrap gap-2">
-          {group.copies.map((one) => (
+          {sheets.map((one) => (
             <Button
               key={one.id}
               aria-current={one.id === open ? 'page' : undefined}
               className={one.id === open ? 'bg-wash font-semibold' : ''}
               onClick={() => onOpen(one.id)}
             >
-              {words.now.openCopy(one.title, one.way === 'each')}
+              {words.now.openCopy(one.title, one.own)}
             </Button>
           ))}
         </nav>
@@ -152,6 +126,8 @@ function SheetHead({
   );
 }
 
+/** In the place of a copy's id. */
+const earlierSheets = 'earlier';
 const sheetInAddress = () => /^#sheet=?(.*)$/.exec(window.location.hash)?.[1] ?? null;
 
 /** When everybody is called back the sheet makes way for the page that says where to go. */
@@ -219,6 +195,9 @@ export function StudentApp({ outside: isOutside = false, typed = '' }: { outside
   const { group } = now;
   const isOut = phase === 'out' || phase === 'comingBack';
   const copy = sheet === null ? undefined : (copies.find((one) => one.id === sheet) ?? copies[0]);
+  /** What the student works on alone opens by itself, whatever their group does. */
+  const isAlone = copy !== undefined && now.alone.some((one) => one.id === copy.id);
+  const whose = isAlone ? null : group;
   return (
     <main className="mx-auto min-h-screen w-full max-w-xl p-5">
       <LineNote slow={words.lineSlow} down={words.lineDown} />
@@ -240,31 +219,54 @@ export function StudentApp({ outside: isOutside = false, typed = '' }: { outside
         <Fetched now={now} place={placeNow(now, isOut, serverNow)} serverNow={serverNow} />
       )}
       {phase !== 'back' && <Notice notices={now.notices} serverNow={serverNow} />}
-      {moved !== null && group !== null && phase !== 'back' ? (
-        <MovedNote
-          moved={moved}
-          group={group}
-          onGo={() => {
-            read();
-            setSheet(null);
-          }}
-        />
-      ) : copy !== undefined && group !== null && phase !== 'planned' ? (
+      {sheet === earlierSheets ? (
+        <Suspense>
+          <Earlier me={now.id} onBack={() => setSheet(null)} />
+        </Suspense>
+      ) : moved !== null && group !== null && phase !== 'back' ? (
+        <Suspense>
+          <MovedNote
+            moved={moved}
+            group={group}
+            onGo={() => {
+              read();
+              setSheet(null);
+            }}
+          />
+        </Suspense>
+      ) : copy !== undefined && (isAlone || (group !== null && phase !== 'planned')) ? (
         <>
-          <SheetHead group={group} open={copy.id} onOpen={setSheet} onBack={() => setSheet(null)} />
+          <SheetHead
+            group={whose}
+            sheets={
+              whose === null
+                ? now.alone.map((one) => ({ ...one, own: true }))
+                : whose.copies.map((one) => ({ ...one, own: one.way === 'each' }))
+            }
+            open={copy.id}
+            onOpen={setSheet}
+            onBack={() => setSheet(null)}
+          />
           <MediaContext value={mediaOf(copy.id)}>
             <Suspense fallback={<p className="mt-6 text-soft">{words.loading}</p>}>
-              <CopyPage key={copy.id} copy={copy} me={now.id} members={group.members} />
+              <CopyPage key={copy.id} copy={copy} me={now.id} members={whose?.members ?? []} />
             </Suspense>
           </MediaContext>
-          {phase === 'back' && (
+          {phase === 'back' && !isAlone && (
             <div className="mt-8">
               <GoButton>{words.now.goMain}</GoButton>
             </div>
           )}
         </>
       ) : (
-        <NowPage now={now} phase={phase} serverNow={serverNow} onSheet={setSheet} onLeft={look} onLook={look} />
+        <>
+          <NowPage now={now} phase={phase} serverNow={serverNow} onSheet={setSheet} onLeft={look} onLook={look} />
+          {!isOut && phase !== 'looking' && (
+            <Button look="quiet" className="mt-8 -ml-2" onClick={() => setSheet(earlierSheets)}>
+              {words.now.earlier}
+            </Button>
+          )}
+        </>
       )}
     </main>
   );

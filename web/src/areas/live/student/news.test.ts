@@ -17,6 +17,7 @@ const now: Now = {
   aside: null,
   fetchedAt: null,
   otherDevice: null,
+  alone: [],
   group: null,
   segment: null,
   round: null,

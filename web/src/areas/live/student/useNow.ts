@@ -45,7 +45,7 @@ export function useNow(isOutside = false): StudentState & { look: () => void } {
         if (now === null) return;
         seq.current = now.seq;
         lesson.current = now.lesson;
-        const ids = now.group?.copies.map((one) => one.id) ?? [];
+        const ids = [...(now.group?.copies ?? []), ...now.alone].map((one) => one.id);
         const fetched = await asked(() =>
           Promise.all(
             ids.map(async (id) => whole(await take(api.GET('/api/student/copies/{id}', { params: { path: { id } } })))),

@@ -307,7 +307,11 @@ export function WalkRound({
     (row) => copies.data?.some((copy) => copy.original === row.original) === true,
   );
   const [chosen, setChosen] = useState<string | null>(null);
-  const original = originals.find((row) => row.original === chosen) ?? originals[0];
+  const original =
+    originals.find((row) => row.original === chosen) ??
+    // While everybody works alone, it is what they work on.
+    originals.find((row) => row.opensWith !== null && row.opensWith === lesson.order.now) ??
+    originals[0];
   const rows = rowsOf(lesson, copies.data ?? [], original?.original, words.work.classCopy, now);
   const many = rows.length > largeAtOnce;
   const pages = Math.max(0, ...rows.map((row) => row.copy.pages.length));

@@ -41,6 +41,7 @@ const copy = (id: string, pages: string[], answers: Copy['answers']): Copy => ({
   answers,
   notes: [],
   fillers: [],
+  locked: false,
 });
 const row = (id: string, pages: string[], answers: Copy['answers'], more: Partial<Row> = {}): Row => ({
   copy: copy(id, pages, answers),

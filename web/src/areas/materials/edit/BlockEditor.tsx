@@ -1,5 +1,6 @@
 import { useSortable } from '@dnd-kit/sortable';
 import clsx from 'clsx';
+import { useState } from 'react';
 import { Choices, Do } from '../../../ui/Choices';
 import { edit as words } from '../../../words/edit';
 import { isSlot, type Block } from '../blocks';
@@ -31,6 +32,8 @@ export function BlockEditor({
 }) {
   const slot = isSlot(block);
   const kind = words.kinds[block.kind];
+  const [forSome, setForSome] = useState(false);
+  const isForSome = block.settings.part.seats.length > 0 || block.settings.part.role !== '';
   const { setNodeRef, setActivatorNodeRef, transform, transition, isDragging, attributes, listeners } = useSortable({
     id: block.id,
   });
@@ -68,6 +71,7 @@ export function BlockEditor({
                 {words.toPage(i + 1)}
               </Do>
             ))}
+          {slot && !forSome && !isForSome && <Do onPress={() => setForSome(true)}>{words.forSome}</Do>}
           <Do onPress={actions.double}>{words.double}</Do>
           <Do onPress={actions.drop}>{words.drop}</Do>
         </Choices>
@@ -83,7 +87,11 @@ export function BlockEditor({
           onChange={(event) => actions.change({ ...block, text: event.target.value }, `${block.id}.text`)}
           className="block field-sizing-content max-h-96 min-h-10 w-full border border-ink bg-sheet px-2 py-1.5 leading-relaxed"
         />
-        <SlotSettings block={block} onChange={(settings, about) => actions.change({ ...block, settings }, about)} />
+        <SlotSettings
+          block={block}
+          part={slot && (forSome || isForSome)}
+          onChange={(settings, about) => actions.change({ ...block, settings }, about)}
+        />
       </div>
     </li>
   );

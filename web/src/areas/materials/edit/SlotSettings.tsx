@@ -2,7 +2,7 @@ import { useState, type ReactNode } from 'react';
 import { Choice } from '../../../ui/Choice';
 import { Field } from '../../../ui/Field';
 import { edit as words } from '../../../words/edit';
-import { isSlot, type Block } from '../blocks';
+import type { Block } from '../blocks';
 import { ItemsEditor } from './ItemsEditor';
 import { MediaEditor } from './MediaEditor';
 
@@ -143,7 +143,7 @@ const seatsIn = (text: string) => [
 /** For whom of the group a slot is. */
 function Part({ block, onChange }: Props) {
   const { part } = block.settings;
-  const [who, setWho] = useState<Who>(part.role !== '' ? 'role' : part.seats.length > 0 ? 'seats' : 'everybody');
+  const [who, setWho] = useState<Who>(part.role !== '' ? 'role' : 'seats');
   const [seats, setSeats] = useState(part.seats.join(', '));
   const set = (change: Partial<typeof part>, about?: string) =>
     onChange({ ...block.settings, part: { ...part, ...change } }, about);
@@ -196,12 +196,12 @@ function Part({ block, onChange }: Props) {
   );
 }
 
-/** What a block has beside its text, and for whom it is. */
-export function SlotSettings(props: Props) {
+/** What a block has beside its text; and for whom it is, where that is asked for. */
+export function SlotSettings({ part, ...props }: Props & { part: boolean }) {
   return (
     <>
       <KindSettings {...props} />
-      {isSlot(props.block) && <Part {...props} />}
+      {part && <Part {...props} />}
     </>
   );
 }

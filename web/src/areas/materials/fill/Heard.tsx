@@ -18,7 +18,15 @@ interface Told {
 }
 
 /** Says what others change to somebody who listens to the page; nothing of it is to be seen. */
-export default function Heard({ copy, me, members }: { copy: Copy; me: string; members: Schema['Mate'][] }) {
+export default function Heard({
+  copy,
+  me,
+  members,
+}: {
+  copy: Copy;
+  me: string;
+  members: Pick<Schema['Mate'], 'id' | 'name'>[];
+}) {
   const told = useRef<Map<string, Told> | null>(null);
   const region = useRef<HTMLParagraphElement>(null);
   useEffect(() => {

@@ -12,7 +12,10 @@ import { SlotField, SlotNote } from './SlotField';
 import { useSlot, type SlotOf } from './useSlot';
 
 type Answer = Schema['AnswerView'];
-type Mate = Schema['Mate'];
+type Mate = Pick<Schema['Mate'], 'id' | 'name'>;
+
+/** Nothing can be written in it: it is there to be read, or its lesson is over and the teacher wants it so. */
+const isToRead = (copy: Copy) => copy.way === 'read' || copy.locked;
 
 const writingFor = 4_000;
 const History = lazily(() => import('../fill/History'));
@@ -76,11 +79,12 @@ function ThingsField({
   );
 }
 
-/** A slot that others of the group fill: for the rest, to read or not to see at all. */
-function OthersSlot({ copy, block, members }: { copy: Copy; block: Block; members: Mate[] }) {
+/** A slot that is only to be read: others of the group fill it, or nobody does any more. */
+function ShownSlot({ copy, block, me, members }: { copy: Copy; block: Block; me: string; members: Mate[] }) {
   const fillers = fillersOf(copy, block.id);
-  if (fillers?.private === true) return <p className="text-soft">{fillWords.notShown}</p>;
-  const whose = isAlone(block) ? members.filter((mate) => fillers?.students.includes(mate.id)) : [];
+  if (fillers?.private === true && !fillers.students.includes(me))
+    return <p className="text-soft">{fillWords.notShown}</p>;
+  const whose = isAlone(block) ? members.filter((mate) => fillers?.students.includes(mate.id) ?? true) : [];
   if (isAlone(block) && block.kind === 'each')
     return (
       <ul className="space-y-3">
@@ -130,8 +134,8 @@ function Slot({ copy, block, me, members: all }: { copy: Copy; block: Block; me:
   const others = alone
     ? mates.map((mate) => ({ name: mate.name, value: find(copy, block.id, mate.id)?.text ?? '' }))
     : [];
-  if (fillers !== undefined && !fillers.students.includes(me))
-    return <OthersSlot copy={copy} block={block} members={all} />;
+  if (copy.locked || (fillers !== undefined && !fillers.students.includes(me)))
+    return <ShownSlot copy={copy} block={block} me={me} members={all} />;
   if (copy.way === 'read')
     return isText ? (
       <p className="whitespace-pre-wrap text-soft">{answer?.text ?? ''}</p>
@@ -173,7 +177,7 @@ export function CopyPage({ copy, me, members }: { copy: Copy; me: string; member
   return (
     <div className="space-y-6">
       <h1 className="text-2xl font-semibold wrap-anywhere">{copy.title}</h1>
-      {copy.way === 'read' && <p className="text-soft">{words.copy.toRead}</p>}
+      {isToRead(copy) && <p className="text-soft">{copy.locked ? fillWords.locked : words.copy.toRead}</p>}
       {copy.pages.map((page, i) => (
         <section key={page.id} className="space-y-6">
           {copy.pages.length > 1 && (

@@ -1,0 +1,45 @@
+import { useState } from 'react';
+import type { Schema } from '../../../api/client';
+import { Button } from '../../../ui/Button';
+import { elsewhere as words } from '../../../words/elsewhere';
+import type { Moved } from './useMoved';
+
+/** The student was given another seat while a worksheet was open: where to go, and what they wrote there. */
+export default function MovedNote({
+  moved,
+  group,
+  onGo,
+}: {
+  moved: Moved;
+  group: Schema['MyGroup'];
+  onGo: () => void;
+}) {
+  const [copied, setCopied] = useState(false);
+  const text = moved.texts.join('\n\n');
+  return (
+    <div role="alert" className="flex flex-col gap-4">
+      <p className="text-lg">{words.movedLead}</p>
+      <h1 className="text-4xl leading-tight font-bold text-balance wrap-anywhere">{words.moved(group.name)}</h1>
+      <Button look="main" className="w-full py-4 text-xl" onClick={onGo}>
+        {words.movedGo(group.name)}
+      </Button>
+      {text !== '' && (
+        <section className="border-l-4 border-ink pl-3">
+          <h2 className="font-sans text-sm font-semibold text-soft">{words.movedText}</h2>
+          <p className="mt-1 whitespace-pre-wrap wrap-anywhere">{text}</p>
+          <Button
+            look="quiet"
+            onClick={() =>
+              void navigator.clipboard.writeText(text).then(
+                () => setCopied(true),
+                () => undefined,
+              )
+            }
+          >
+            {copied ? words.movedCopied : words.movedCopy}
+          </Button>
+        </section>
+      )}
+    </div>
+  );
+}
