@@ -6,3 +6,7 @@ ALTER TABLE lesson ADD locks_at_end BOOLEAN DEFAULT false NOT NULL;
 ALTER TABLE hand_out ADD opens_with_id UUID DEFAULT NULL;
 ALTER TABLE hand_out ADD CONSTRAINT FK_C06437EEC4CCED28 FOREIGN KEY (opens_with_id) REFERENCES segment (id) ON DELETE CASCADE NOT DEFERRABLE;
 CREATE INDEX IDX_C06437EEC4CCED28 ON hand_out (opens_with_id);
+ALTER TABLE student ADD picture INT DEFAULT NULL;
+ALTER TABLE school_class ADD language VARCHAR(35) DEFAULT 'en-GB' NOT NULL;
+UPDATE student s SET picture = n.n - 1 FROM (SELECT t.id, ROW_NUMBER() OVER (PARTITION BY t.class_id ORDER BY t.position, t.id) AS n
+    FROM student t JOIN school_class c ON c.id = t.class_id WHERE c.cannot_read_yet AND t.removed_at IS NULL) n WHERE n.id = s.id;

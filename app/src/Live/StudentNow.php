@@ -7,6 +7,7 @@ namespace FreshHuddle\App\Live;
 use FreshHuddle\App\Grouping\SignUp\SignUpView;
 use FreshHuddle\App\Lesson\Moments;
 use FreshHuddle\App\Live\Moving\MyAside;
+use FreshHuddle\App\Roster\Device\Young;
 
 /**
  * Everything a student's page shows, at one moment.
@@ -27,6 +28,7 @@ final readonly class StudentNow
      * @param bool             $over        the lesson has ended
      * @param MyAside|null     $aside       where the student is to be instead of with their group; null: with it
      * @param int|null         $fetchedAt   when the teacher last called them to where they should be, in milliseconds since 1970
+     * @param Young|null       $young       how they are told things, where the class cannot read yet
      * @param list<MyWork>     $alone       what the student has to work on alone, so far as the lesson has come to it; the last first
      * @param string|null      $otherDevice who asks, at another device, to be this student
      */
@@ -51,6 +53,7 @@ final readonly class StudentNow
         public ?int $fetchedAt,
         public ?string $otherDevice,
         public array $alone,
+        public ?Young $young,
     ) {
     }
 }

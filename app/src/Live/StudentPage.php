@@ -39,7 +39,7 @@ final readonly class StudentPage
         if (null === $lesson) {
             $around = $this->reader->around($student);
 
-            return new StudentNow($student->id, $student->name, $student->className, null, null, 0, $now, null, null, null, null, self::mainSession($around['main']), null, [], null, false, null, null, $around['otherDevice'], []);
+            return new StudentNow($student->id, $student->name, $student->className, null, null, 0, $now, null, null, null, null, self::mainSession($around['main']), null, [], null, false, null, null, $around['otherDevice'], [], $student->young);
         }
 
         return $this->at($student, $lesson, $now);
@@ -77,6 +77,7 @@ final readonly class StudentPage
             $around['fetchedAt'],
             $around['otherDevice'],
             $alone ?? self::alone($around['alone'], $lesson),
+            $student->young,
         );
     }
 

@@ -28,7 +28,7 @@ final readonly class StudentReader
                 (SELECT string_agg(k.task, '; ' ORDER BY k.position) FROM seat_task k WHERE k.grouping_id = s.grouping_id AND k.numbers @> to_jsonb(s.number)) AS task,
                 (SELECT COUNT(*) FROM work_group o WHERE o.grouping_id = w.grouping_id AND o.position <= w.position) AS number
          FROM seat s JOIN work_group w ON w.id = s.group_id AND w.position IS NOT NULL WHERE s.grouping_id = :grouping AND s.student_id = :student",
-        "SELECT jsonb_agg(jsonb_build_array(t.id, t.name, o.number, COALESCE(r.role, '')) ORDER BY o.number)
+        "SELECT jsonb_agg(jsonb_build_array(t.id, t.name, o.number, COALESCE(r.role, ''), CASE WHEN (SELECT c.cannot_read_yet FROM school_class c WHERE c.id = t.class_id) THEN t.picture END) ORDER BY o.number)
          FROM seat o JOIN student t ON t.id = o.student_id LEFT JOIN seat_role r ON r.grouping_id = o.grouping_id AND r.number = o.number
          WHERE o.group_id = g.id AND t.removed_at IS NULL AND NOT t.absent",
     ];
@@ -37,7 +37,7 @@ final readonly class StudentReader
         'SELECT w.group_id AS id, w.last_name AS name, w.mark, s.number AS seat, s.task,
                 (SELECT COUNT(*) FROM run_group o WHERE o.run_id = w.run_id AND o.position <= w.position) AS number
          FROM run_last_seat s JOIN run_group w ON w.id = s.run_group_id WHERE s.run_id = :run AND s.student_id = :student AND w.group_id IS NOT NULL',
-        'SELECT jsonb_agg(jsonb_build_array(t.id, o.name, o.number, o.role) ORDER BY o.number)
+        'SELECT jsonb_agg(jsonb_build_array(t.id, o.name, o.number, o.role, CASE WHEN (SELECT c.cannot_read_yet FROM school_class c WHERE c.id = t.class_id) THEN t.picture END) ORDER BY o.number)
          FROM run_group x JOIN run_last_seat o ON o.run_group_id = x.id JOIN student t ON t.id = o.student_id
          WHERE x.run_id = :run AND x.group_id = g.id AND t.removed_at IS NULL AND NOT t.absent',
     ];
@@ -122,7 +122,7 @@ final readonly class StudentReader
         $members = [];
         foreach (null === $row->textOrNull('members') ? [] : $row->json('members') as $member) {
             if (\is_array($member) && \is_string($member[0]) && \is_string($member[1]) && \is_int($member[2]) && \is_string($member[3])) {
-                $members[] = new Mate($member[0], $member[1], $member[2], $member[3]);
+                $members[] = new Mate($member[0], $member[1], $member[2], $member[3], \is_int($member[4] ?? null) ? $member[4] : null);
             }
         }
         $copies = [];

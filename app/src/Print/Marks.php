@@ -11,6 +11,8 @@ final class Marks
 {
     /** @var array{colours: list<string>, signs: list<array{name: string, path: string}>}|null */
     private static ?array $all = null;
+    /** @var list<array{name: string, path: string}>|null */
+    private static ?array $pictures = null;
 
     /**
      * @return string as #rrggbb
@@ -46,6 +48,21 @@ final class Marks
         $path = $signs[($mark + intdiv($mark, \count($signs))) % \count($signs)]['path'];
 
         return 'data:image/svg+xml;base64,'.base64_encode(\sprintf('<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 24 24"><path d="%s" fill="%s" fill-rule="evenodd"/></svg>', $path, self::colour($mark)));
+    }
+
+    /**
+     * @return string the picture of a student who cannot read yet, as an address a page can hold (SVG on a square of 256)
+     */
+    public static function picture(int $number): string
+    {
+        if (null === self::$pictures) {
+            /** @var array{pictures: list<array{name: string, path: string}>} $all */
+            $all = json_decode((string) file_get_contents(\dirname(__DIR__, 3).'/core/data/pictures.json'), true, 8, \JSON_THROW_ON_ERROR);
+            self::$pictures = $all['pictures'];
+        }
+        $count = \count(self::$pictures);
+
+        return 'data:image/svg+xml;base64,'.base64_encode(\sprintf('<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 256 256"><path d="%s" fill="%s"/></svg>', self::$pictures[$number % $count]['path'], self::colour($number + intdiv($number, $count))));
     }
 
     /**

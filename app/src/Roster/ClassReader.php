@@ -55,6 +55,7 @@ final readonly class ClassReader
             null !== $class->archivedAt,
             $class->namesAtDoor,
             $class->cannotReadYet,
+            $class->language,
             $class->twoDevices,
             $class->door,
             $students,
@@ -73,7 +74,7 @@ final readonly class ClassReader
         return array_map(
             self::student(...),
             Row::all($this->db->fetchAllAssociative(
-                'SELECT s.id, s.name, s.absent, s.seatable, s.school_id, s.email, s.seat_table, s.attributes, s.tags, s.guest, s.guest_of, EXISTS (SELECT 1 FROM student_device d WHERE d.student_id = s.id AND d.until > now()) AS claimed
+                'SELECT s.id, s.name, s.absent, s.seatable, s.school_id, s.email, s.seat_table, s.attributes, s.tags, s.guest, s.guest_of, s.picture, EXISTS (SELECT 1 FROM student_device d WHERE d.student_id = s.id AND d.until > now()) AS claimed
                  FROM student s
                  WHERE s.class_id = ? AND s.removed_at IS NULL ORDER BY s.position, s.id',
                 [$classId],
@@ -103,6 +104,7 @@ final readonly class ClassReader
             $row->textOrNull('email'),
             $row->bool('guest'),
             $row->textOrNull('guest_of'),
+            $row->intOrNull('picture'),
         );
     }
 }

@@ -10,6 +10,7 @@ final readonly class ClassView
 {
     /**
      * @param bool                $namesAtDoor   names can be pressed at the door while a lesson is on
+     * @param string              $language      in which texts are read out to them, a code as “cy-GB” (BCP 47)
      * @param bool                $cannotReadYet they have to be told what to do so that they can hear it
      * @param bool                $twoDevices    a student may use two devices at once
      * @param DoorMode            $door          who comes in by themselves
@@ -26,6 +27,7 @@ final readonly class ClassView
         public bool $archived,
         public bool $namesAtDoor,
         public bool $cannotReadYet,
+        public string $language,
         public bool $twoDevices,
         public DoorMode $door,
         public array $students,

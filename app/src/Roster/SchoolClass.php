@@ -41,6 +41,10 @@ class SchoolClass
     #[ORM\Column(options: ['default' => false])]
     public bool $cannotReadYet = false;
 
+    /** In which language its teacher's texts are read out: a code as “cy-GB” (BCP 47). */
+    #[ORM\Column(length: 35, options: ['default' => 'en-GB'])]
+    public string $language = 'en-GB';
+
     /** A student may use two devices at once: one for the room, one for the work. */
     #[ORM\Column(options: ['default' => false])]
     public bool $twoDevices = false;

@@ -17,6 +17,7 @@ final readonly class StudentView
      * @param list<string>         $tags
      * @param string|null          $email      where they get mail
      * @param bool                 $guest      takes part in one lesson only, and leaves the list when that ends
+     * @param int|null             $picture    the picture they know themselves by, from 0; null: they read
      * @param string|null          $guestOf    the lesson a guest takes part in; null: the one that ends next
      */
     public function __construct(
@@ -32,6 +33,7 @@ final readonly class StudentView
         public ?string $email = null,
         public bool $guest = false,
         public ?string $guestOf = null,
+        public ?int $picture = null,
     ) {
     }
 
@@ -48,6 +50,6 @@ final readonly class StudentView
      */
     public function called(string $name): self
     {
-        return new self($this->id, $name, $this->absent, $this->claimed, $this->seatable, $this->schoolId, $this->table, $this->attributes, $this->tags, $this->email, $this->guest, $this->guestOf);
+        return new self($this->id, $name, $this->absent, $this->claimed, $this->seatable, $this->schoolId, $this->table, $this->attributes, $this->tags, $this->email, $this->guest, $this->guestOf, $this->picture);
     }
 }

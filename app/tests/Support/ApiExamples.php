@@ -82,8 +82,8 @@ final class ApiExamples
             \assert(\is_array($schema['properties']));
             foreach ($schema['properties'] as $name => $property) {
                 \assert(\is_array($property));
-                if ('pass' === $name) {
-                    continue; // it would stand for all the rest
+                if ('pass' === $name || 'opensWith' === $name) {
+                    continue; // a pass would stand for all the rest; and not every lesson has a segment for work alone
                 }
                 $object[$name] = $this->example($property, (string) $name);
             }
@@ -107,6 +107,7 @@ final class ApiExamples
             'number' => 1.5,
             'boolean' => false,
             default => match ($field) {
+                'language' => 'en-GB',
                 'id' => $this->lesson->text('floor.groups.0.id'),
                 'content' => base64_encode(Files::picture()),
                 'student' => $this->lesson->text('students.0.id'),

@@ -7323,6 +7323,7 @@ export interface components {
             archived: boolean;
             namesAtDoor: boolean;
             cannotReadYet: boolean;
+            language: string;
             twoDevices: boolean;
             door: components["schemas"]["DoorMode"];
             students: components["schemas"]["StudentView"][];
@@ -7646,6 +7647,7 @@ export interface components {
             role: string;
             task: string;
             pass: string;
+            picture?: number | null;
         };
         HandoutGroup: {
             number: number;
@@ -7851,6 +7853,7 @@ export interface components {
             name: string;
             seat: number;
             role: string;
+            picture?: number | null;
         };
         Me: {
             id: string;
@@ -7928,6 +7931,7 @@ export interface components {
             id: string;
             name: string;
             taken: boolean;
+            picture?: number | null;
         };
         NameGrouping: {
             name: string;
@@ -8306,6 +8310,7 @@ export interface components {
         SetDoor: {
             names?: boolean | null;
             cannotReadYet?: boolean | null;
+            language?: string | null;
             mode?: components["schemas"]["DoorMode"] | null;
             twoDevices?: boolean | null;
         };
@@ -8434,6 +8439,7 @@ export interface components {
             fetchedAt: number | null;
             otherDevice: string | null;
             alone: components["schemas"]["MyWork"][];
+            young: components["schemas"]["Young"] | null;
         };
         StudentView: {
             id: string;
@@ -8448,6 +8454,7 @@ export interface components {
             email?: string | null;
             guest?: boolean;
             guestOf?: string | null;
+            picture?: number | null;
         };
         TakeAway: {
             sure?: boolean;
@@ -8506,6 +8513,10 @@ export interface components {
             slot: string;
             text: string;
             owner?: string | null;
+        };
+        Young: {
+            picture: number | null;
+            language: string;
         };
     };
     responses: never;

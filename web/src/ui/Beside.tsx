@@ -78,6 +78,7 @@ function Slip({ at, title, onClose, onLeave, children }: SlipProps) {
             </h2>
             {/* A list that opens from the slip is drawn elsewhere on the page: looking into it does not leave the slip. */}
             <div
+              role="presentation"
               onBlur={(event) => {
                 const to = event.relatedTarget;
                 if (to instanceof Element && to.closest('[role="listbox"], [role="menu"]') !== null)

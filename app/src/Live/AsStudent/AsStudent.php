@@ -17,6 +17,7 @@ use FreshHuddle\App\Live\StudentPage;
 use FreshHuddle\App\Materials\HandOut\HandingOut;
 use FreshHuddle\App\Materials\HandOut\SheetView;
 use FreshHuddle\App\Roster\Device\StudentUser;
+use FreshHuddle\App\Roster\Device\Young;
 use FreshHuddle\App\Roster\Student;
 use FreshHuddle\Core\Lesson\SegmentKind;
 
@@ -39,7 +40,7 @@ final readonly class AsStudent
         $round = $segment->round;
         $now = $this->clock->ms();
         $before = null === $round || Moment::Before === $moment;
-        $user = new StudentUser($student->id, $student->name, $lesson->class->id, $lesson->class->name, $lesson->id, '');
+        $user = new StudentUser($student->id, $student->name, $lesson->class->id, $lesson->class->name, $lesson->id, '', $lesson->class->cannotReadYet ? new Young($student->picture, $lesson->class->language) : null);
         $alone = SegmentKind::Alone === $segment->kind ? $this->handingOut->aloneSheets($segment, $student->id) : [];
         $sheets = null === $round || $before ? [] : $this->handingOut->sheets($round, $student->id);
         $page = $this->page->at($user, new LessonNow(

@@ -10,11 +10,12 @@ namespace FreshHuddle\App\Materials\Paper;
 final readonly class Handout
 {
     /**
-     * @param int|null $group the group's number; null: no seat yet
-     * @param int|null $seat  from 1
-     * @param string   $role  '' for none
-     * @param string   $task  '' for none
-     * @param string   $pass  path of their own way in
+     * @param int|null $group   the group's number; null: no seat yet
+     * @param int|null $seat    from 1
+     * @param string   $role    '' for none
+     * @param string   $task    '' for none
+     * @param int|null $picture the picture they know themselves by, from 0; null: they read
+     * @param string   $pass    path of their own way in
      */
     public function __construct(
         public string $id,
@@ -24,6 +25,7 @@ final readonly class Handout
         public string $role,
         public string $task,
         public string $pass,
+        public ?int $picture = null,
     ) {
     }
 }

@@ -81,7 +81,7 @@ final readonly class Handouts
 
     private function slip(Student $student, ?int $group, ?int $seat, string $role, string $task): Handout
     {
-        return new Handout($student->id, $student->name, $group, $seat, $role, $task, '/student?pass='.$this->passes->of($student));
+        return new Handout($student->id, $student->name, $group, $seat, $role, $task, '/student?pass='.$this->passes->of($student), $student->class->cannotReadYet ? $student->picture : null);
     }
 
     /**

@@ -72,7 +72,7 @@ final readonly class Prints
 
     private function slip(Handout $slip, HandoutsView $round, string $origin): string
     {
-        $lines = [];
+        $lines = null === $slip->picture ? [] : ['<div class="picture"><img src="'.Marks::picture($slip->picture).'"></div>'];
         foreach ($round->groups as $group) {
             if ($group->number === $slip->group) {
                 $lines[] = \sprintf('<div class="group"><img src="%s"> %s</div>', Marks::sign($group->mark), $this->paper->set($group->name, 'head'));
@@ -120,6 +120,6 @@ final readonly class Prints
         .page { width: 210mm; border-collapse: collapse; table-layout: fixed; } .next { page-break-before: always; }
         .slip { width: 105mm; height: 74mm; padding: 0; vertical-align: top; border: 0.2mm dashed #888; }
         .in { position: relative; height: 72mm; overflow: hidden; } .top { width: 100%; border-collapse: collapse; } .top td { padding: 6mm 0 0 7mm; vertical-align: top; } .top .code { width: 30mm; padding: 4mm 4mm 0 1mm; } .code img { width: 30mm; height: 30mm; }
-        .class { font-size: 8.5pt; color: #555c6c; } .name { padding: 0.5mm 0 1mm; } .name span { line-height: 1.05; } .group { font-size: 14pt; line-height: 1.2; } .group img { width: 5.5mm; height: 5.5mm; } .number { font-size: 11.5pt; padding-top: 1mm; } .task { font-size: 10pt; }
+        .class { font-size: 8.5pt; color: #555c6c; } .name { padding: 0.5mm 0 1mm; } .name span { line-height: 1.05; } .group { font-size: 14pt; line-height: 1.2; } .group img { width: 5.5mm; height: 5.5mm; } .picture img { width: 13mm; height: 13mm; } .number { font-size: 11.5pt; padding-top: 1mm; } .task { font-size: 10pt; }
         .way { position: absolute; left: 7mm; bottom: 4mm; font-size: 11pt; }';
 }

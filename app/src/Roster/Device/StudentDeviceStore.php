@@ -131,7 +131,7 @@ final readonly class StudentDeviceStore implements Forgets
     public function student(string $token): ?StudentUser
     {
         $row = $this->db->fetchAssociative(
-            'SELECT s.id, s.name, c.id AS class_id, c.name AS class_name, c.current_lesson_id, d.channel
+            'SELECT s.id, s.name, c.id AS class_id, c.name AS class_name, c.current_lesson_id, d.channel, c.cannot_read_yet, c.language, s.picture
              FROM student_device d JOIN student s ON s.id = d.student_id JOIN school_class c ON c.id = s.class_id
              WHERE d.token_hash = ? AND d.until > now() AND s.removed_at IS NULL AND c.archived_at IS NULL AND c.removed_at IS NULL',
             [hash('sha256', $token)],
@@ -141,7 +141,7 @@ final readonly class StudentDeviceStore implements Forgets
         }
         $row = new Row($row);
 
-        return new StudentUser($row->text('id'), $row->text('name'), $row->text('class_id'), $row->text('class_name'), $row->textOrNull('current_lesson_id'), $row->text('channel'));
+        return new StudentUser($row->text('id'), $row->text('name'), $row->text('class_id'), $row->text('class_name'), $row->textOrNull('current_lesson_id'), $row->text('channel'), $row->bool('cannot_read_yet') ? new Young($row->intOrNull('picture'), $row->text('language')) : null);
     }
 
     private function locked(string $token): ?Row

@@ -11,6 +11,9 @@ use Symfony\Component\Security\Core\User\UserInterface;
  */
 final readonly class StudentUser implements UserInterface
 {
+    /**
+     * @param Young|null $young how a student who cannot read yet is told things; null: they read
+     */
     public function __construct(
         public string $id,
         public string $name,
@@ -18,6 +21,7 @@ final readonly class StudentUser implements UserInterface
         public string $className,
         public ?string $lessonId,
         public string $channel,
+        public ?Young $young = null,
     ) {
     }
 

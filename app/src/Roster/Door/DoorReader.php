@@ -42,9 +42,9 @@ final readonly class DoorReader
     public function list(string $classId): array
     {
         return array_map(
-            static fn (Row $row): NameAtDoor => new NameAtDoor($row->text('id'), $row->text('name'), $row->bool('taken')),
+            static fn (Row $row): NameAtDoor => new NameAtDoor($row->text('id'), $row->text('name'), $row->bool('taken'), $row->bool('young') ? $row->intOrNull('picture') : null),
             Row::all($this->db->fetchAllAssociative(
-                'SELECT s.id, s.name, (SELECT COUNT(*) FROM student_device d WHERE d.student_id = s.id AND d.until > now()) >= CASE WHEN c.two_devices THEN 2 ELSE 1 END AS taken
+                'SELECT s.id, s.name, s.picture, c.cannot_read_yet AS young, (SELECT COUNT(*) FROM student_device d WHERE d.student_id = s.id AND d.until > now()) >= CASE WHEN c.two_devices THEN 2 ELSE 1 END AS taken
                  FROM student s JOIN school_class c ON c.id = s.class_id WHERE s.class_id = ? AND s.removed_at IS NULL ORDER BY s.position, s.id',
                 [$classId],
             )),

@@ -14,6 +14,7 @@ use FreshHuddle\App\Roster\Device\StudentDeviceStore;
 use FreshHuddle\App\Roster\Event\Arrivals;
 use FreshHuddle\App\Roster\Exception\RosterRefused;
 use FreshHuddle\App\Roster\ForAssistants;
+use FreshHuddle\App\Roster\Pictures;
 use FreshHuddle\App\Roster\Student;
 use Psr\EventDispatcher\EventDispatcherInterface;
 use Symfony\Component\Routing\Attribute\Route;
@@ -33,6 +34,7 @@ final readonly class DoorkeeperController
         private StudentDeviceStore $devices,
         private Doorway $doorway,
         private Passes $passes,
+        private Pictures $pictures,
         private EntityManagerInterface $em,
         private EventDispatcherInterface $events,
     ) {
@@ -44,6 +46,10 @@ final readonly class DoorkeeperController
         $class = $this->classAccess->schoolClass($teacher, $id);
         $class->namesAtDoor = $request->names ?? $class->namesAtDoor;
         $class->cannotReadYet = $request->cannotReadYet ?? $class->cannotReadYet;
+        $class->language = $request->language ?? $class->language;
+        if ($class->cannotReadYet) {
+            $this->pictures->give($class);
+        }
         $class->door = $request->mode ?? $class->door;
         $class->twoDevices = $request->twoDevices ?? $class->twoDevices;
         $this->em->flush();

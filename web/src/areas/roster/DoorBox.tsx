@@ -6,6 +6,47 @@ import { words } from '../../words';
 import { DoorSign } from './DoorSign';
 import { useDoor } from './useDoor';
 
+/** Languages that devices have voices for. */
+const languages = [
+  'en-GB',
+  'en-US',
+  'ar',
+  'bn-BD',
+  'cs-CZ',
+  'cy-GB',
+  'da-DK',
+  'de-DE',
+  'el-GR',
+  'es-ES',
+  'fi-FI',
+  'fr-FR',
+  'he-IL',
+  'hi-IN',
+  'hu-HU',
+  'id-ID',
+  'it-IT',
+  'ja-JP',
+  'ko-KR',
+  'nl-NL',
+  'no-NO',
+  'pl-PL',
+  'pt-BR',
+  'pt-PT',
+  'ro-RO',
+  'ru-RU',
+  'sk-SK',
+  'sv-SE',
+  'th-TH',
+  'tr-TR',
+  'uk-UA',
+  'vi-VN',
+  'zh-CN',
+];
+const names = new Intl.DisplayNames(undefined, { type: 'language' });
+
+const languageOptions = (now: string) =>
+  [...new Set([now, ...languages])].map((code) => ({ value: code, label: words.door.speaks(names.of(code) ?? code) }));
+
 const modes: Schema['DoorMode'][] = ['open', 'checked', 'passOnly'];
 
 /** How students come in: the door word, and what can be done about it. */
@@ -42,6 +83,17 @@ export function DoorBox({ data }: { data: Schema['ClassView'] }) {
           />
           {words.door.cannotRead}
         </label>
+        {data.cannotReadYet && (
+          <Choice
+            label={words.door.language}
+            hidden
+            className="text-ink"
+            value={data.language}
+            disabled={door.names.isPending}
+            options={languageOptions(data.language)}
+            onChange={(language) => door.names.mutate({ language })}
+          />
+        )}
         <label className="flex items-center gap-2">
           <input
             type="checkbox"

@@ -1,6 +1,7 @@
 import { memo, useCallback, useDeferredValue, useMemo, useState, type ReactNode } from 'react';
 import type { Schema } from '../../api/client';
 import { Button } from '../../ui/Button';
+import { Picture } from '../../ui/Picture';
 import { words } from '../../words';
 import { EditText } from './EditText';
 import { FillColumn } from './FillColumn';
@@ -48,14 +49,17 @@ const Row = memo(function Row({ student, number, columns, absent, onEdit, onAbse
     <tr className={`border-b border-line last:border-0 ${seatable ? '' : 'text-soft'}`}>
       <td className="py-1 text-sm text-soft tabular-nums">{number}</td>
       <th scope="row" className={`min-w-40 py-1 pr-4 text-left font-normal ${absent ? 'text-soft line-through' : ''}`}>
-        <EditText
-          inline
-          label={words.roster.editOf(student.name)}
-          value={student.name}
-          maxLength={120}
-          onSave={(name) => onEdit({ id: student.id, name })}
-          onNext={goBelow}
-        />
+        <span className="flex items-center gap-2">
+          {student.picture != null && <Picture number={student.picture} size={24} />}
+          <EditText
+            inline
+            label={words.roster.editOf(student.name)}
+            value={student.name}
+            maxLength={120}
+            onSave={(name) => onEdit({ id: student.id, name })}
+            onNext={goBelow}
+          />
+        </span>
         {!seatable && <span className="text-xs text-soft">{words.roster.notSeated}</span>}
       </th>
       <td className="min-w-20 py-1 pr-3 text-sm">

@@ -37,6 +37,7 @@ function now(more: Partial<Now> = {}): Now {
     fetchedAt: null,
     otherDevice: null,
     alone: [],
+    young: null,
     group,
     segment: { kind: 'round', instructions: 'Read the sheet.', endsAt: null },
     round: 'r',
@@ -97,10 +98,10 @@ describe('the student’s page', () => {
     expect(screen.queryByRole('link')).not.toBeInTheDocument();
   });
 
-  it('offers seats while the teacher lets students choose, and nothing else', () => {
+  it('offers seats while the teacher lets students choose, and nothing else', async () => {
     const tables = [{ id: 't', name: 'Table 1', mark: 0, seats: 4, taken: 1, mine: false }];
     show(now({ group: null, signUp: { tables, closesAt: null } }), 'planned');
-    expect(screen.getByRole('heading', { level: 1 })).toHaveTextContent('Take a seat');
+    expect(await screen.findByRole('heading', { level: 1 })).toHaveTextContent('Take a seat');
     expect(screen.queryByRole('link')).toBeNull();
   });
 

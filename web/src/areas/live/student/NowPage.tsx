@@ -13,37 +13,13 @@ import { timeText } from '../../lesson/when';
 
 import { CallTeacher } from './CallTeacher';
 import { GoButton } from './GoButton';
+import { Me } from './Me';
 import { lazily } from '../../../ui/lazily';
 
 const SignUp = lazily(() => import('../../grouping/student/SignUp'));
 
 type Now = Schema['StudentNow'];
 type Group = Schema['MyGroup'];
-
-function Me({ now, onLeft }: { now: Now; onLeft: () => void }) {
-  const [asking, setAsking] = useState(false);
-  const leave = () => void take(api.POST('/api/student/leave')).then(onLeft, () => setAsking(false));
-  return (
-    <header className="border-b border-line pb-2 text-sm text-soft">
-      {asking ? (
-        <div role="alertdialog" aria-label={words.now.leaveAsk} className="flex flex-wrap items-center gap-2 text-ink">
-          <p className="w-full font-semibold">{words.now.leaveAsk}</p>
-          <Button onClick={() => setAsking(false)}>{words.now.stay}</Button>
-          <Button look="quiet" onClick={leave}>
-            {words.now.leave}
-          </Button>
-        </div>
-      ) : (
-        <div className="flex items-center justify-between gap-3">
-          <span className="min-w-0 truncate">{words.now.me(now.name, now.className)}</span>
-          <Button look="quiet" className="whitespace-nowrap" onClick={() => setAsking(true)}>
-            {words.now.notMe}
-          </Button>
-        </div>
-      )}
-    </header>
-  );
-}
 
 /** The group's own block of colour, with its sign and name. */
 function GroupBlock({ group, lead }: { group: Group; lead: string }) {

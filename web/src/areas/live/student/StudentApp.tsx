@@ -24,6 +24,7 @@ import { useNow } from './useNow';
 
 /** Seldom. */
 const OtherDevice = lazily(() => import('./OtherDevice'));
+const YoungPage = lazily(() => import('./YoungPage'));
 const MovedNote = lazily(() => import('./MovedNote'));
 const Earlier = lazily(() => import('../../materials/student/Earlier'));
 const loadSheet = () => import('../../materials/student/CopyPage').then((file) => ({ default: file.CopyPage }));
@@ -88,12 +89,14 @@ function ComingBack({ seconds }: { seconds: number }) {
 }
 
 function SheetHead({
+  young,
   group,
   sheets,
   open,
   onOpen,
   onBack,
 }: {
+  young: boolean;
   /** Whose worksheet it is; null for the student's own. */
   group: Schema['MyGroup'] | null;
   sheets: { id: string; title: string; own: boolean }[];
@@ -105,8 +108,8 @@ function SheetHead({
     <div className="mb-5 flex flex-wrap items-center gap-3 border-b-2 border-ink pb-2">
       {group !== null && <Sign mark={group.mark} size={24} />}
       <span className="min-w-0 flex-1 font-head text-lg font-semibold wrap-anywhere">{group?.name}</span>
-      <Button look="quiet" onClick={onBack}>
-        {words.copy.back}
+      <Button look="quiet" aria-label={words.copy.back} className={young ? 'text-4xl' : ''} onClick={onBack}>
+        {young ? '←' : words.copy.back}
       </Button>
       {sheets.length > 1 && (
         <nav aria-label={words.now.openSheet} className="flex w-full flex-wrap gap-2">
@@ -198,6 +201,7 @@ export function StudentApp({ outside: isOutside = false, typed = '' }: { outside
   /** What the student works on alone opens by itself, whatever their group does. */
   const isAlone = copy !== undefined && now.alone.some((one) => one.id === copy.id);
   const whose = isAlone ? null : group;
+  const page = { now, phase, serverNow, onSheet: setSheet, onLeft: look, onLook: look };
   return (
     <main className="mx-auto min-h-screen w-full max-w-xl p-5">
       <LineNote slow={words.lineSlow} down={words.lineDown} />
@@ -237,6 +241,7 @@ export function StudentApp({ outside: isOutside = false, typed = '' }: { outside
       ) : copy !== undefined && (isAlone || (group !== null && phase !== 'planned')) ? (
         <>
           <SheetHead
+            young={now.young !== null}
             group={whose}
             sheets={
               whose === null
@@ -249,7 +254,13 @@ export function StudentApp({ outside: isOutside = false, typed = '' }: { outside
           />
           <MediaContext value={mediaOf(copy.id)}>
             <Suspense fallback={<p className="mt-6 text-soft">{words.loading}</p>}>
-              <CopyPage key={copy.id} copy={copy} me={now.id} members={whose?.members ?? []} />
+              <CopyPage
+                key={copy.id}
+                copy={copy}
+                me={now.id}
+                members={whose?.members ?? []}
+                lang={now.young?.language}
+              />
             </Suspense>
           </MediaContext>
           {phase === 'back' && !isAlone && (
@@ -260,8 +271,14 @@ export function StudentApp({ outside: isOutside = false, typed = '' }: { outside
         </>
       ) : (
         <>
-          <NowPage now={now} phase={phase} serverNow={serverNow} onSheet={setSheet} onLeft={look} onLook={look} />
-          {!isOut && phase !== 'looking' && (
+          {now.young === null ? (
+            <NowPage {...page} />
+          ) : (
+            <Suspense>
+              <YoungPage {...page} young={now.young} />
+            </Suspense>
+          )}
+          {!isOut && phase !== 'looking' && now.young === null && (
             <Button look="quiet" className="mt-8 -ml-2" onClick={() => setSheet(earlierSheets)}>
               {words.now.earlier}
             </Button>

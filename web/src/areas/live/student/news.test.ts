@@ -18,6 +18,7 @@ const now: Now = {
   fetchedAt: null,
   otherDevice: null,
   alone: [],
+  young: null,
   group: null,
   segment: null,
   round: null,

@@ -6,6 +6,7 @@ import { Button } from '../../../ui/Button';
 import { Code } from '../../../ui/Code';
 import { markOf } from '../../../ui/marks';
 import { useMessages } from '../../../ui/messages';
+import { Picture } from '../../../ui/Picture';
 import { Sign } from '../../../ui/Sign';
 import { words } from '../../../words';
 import { PaperBar } from './PaperBar';
@@ -27,6 +28,7 @@ function Slip({ slip, paper }: { slip: Schema['Handout']; paper: Paper }) {
           >
             {slip.name}
           </p>
+          {slip.picture != null && <Picture number={slip.picture} size={64} />}
           {group !== undefined && (
             <p className="mt-[1.5mm] flex items-center gap-[2mm] text-[17pt] font-semibold wrap-anywhere">
               <span

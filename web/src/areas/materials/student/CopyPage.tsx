@@ -19,6 +19,7 @@ const isToRead = (copy: Copy) => copy.way === 'read' || copy.locked;
 
 const writingFor = 4_000;
 const History = lazily(() => import('../fill/History'));
+const ReadOut = lazily(() => import('../fill/ReadOut'));
 const Heard = lazily(() => import('../fill/Heard'));
 
 /** The way to what stood in a slot before; for a member, who may bring any of it back. */
@@ -173,7 +174,19 @@ function Slot({ copy, block, me, members: all }: { copy: Copy; block: Block; me:
 }
 
 /** A copy: all whose it is work in it at the same time. */
-export function CopyPage({ copy, me, members }: { copy: Copy; me: string; members: Mate[] }) {
+export function CopyPage({
+  copy,
+  me,
+  members,
+  lang,
+}: {
+  copy: Copy;
+  me: string;
+  members: Mate[];
+  /** In which language texts are read out to somebody who cannot read yet. */
+  lang?: string | undefined;
+}) {
+  const htmlOf = (block: Block) => copy.html.find((one) => one.block === block.id)?.html ?? '';
   return (
     <div className="space-y-6">
       <h1 className="text-2xl font-semibold wrap-anywhere">{copy.title}</h1>
@@ -188,17 +201,25 @@ export function CopyPage({ copy, me, members }: { copy: Copy; me: string; member
           {page.blocks.map((block) =>
             isSlot(block) ? (
               <section key={block.id} className="border-t-2 border-ink pt-3">
+                {lang !== undefined && (
+                  <Suspense>
+                    <ReadOut texts={[block.text, ...block.settings.items.map((item) => item.text)]} lang={lang} />
+                  </Suspense>
+                )}
                 <h2 className="mb-3 font-sans text-lg font-semibold wrap-anywhere">{block.text}</h2>
                 <ForWhom copy={copy} slot={block.id} me={me} members={members} />
                 <Margin copy={copy} slot={block.id} me={me} members={members} />
                 <Slot copy={copy} block={block} me={me} members={members} />
               </section>
             ) : (
-              <ReadingBlock
-                key={block.id}
-                block={block}
-                html={copy.html.find((one) => one.block === block.id)?.html ?? ''}
-              />
+              <div key={block.id}>
+                {lang !== undefined && block.kind === 'text' && (
+                  <Suspense>
+                    <ReadOut texts={[]} html={htmlOf(block)} lang={lang} />
+                  </Suspense>
+                )}
+                <ReadingBlock block={block} html={htmlOf(block)} />
+              </div>
             ),
           )}
         </section>

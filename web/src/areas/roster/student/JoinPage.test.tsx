@@ -77,9 +77,9 @@ describe('the students’ door', () => {
     expect(await screen.findByText('This name is not on the list.')).toBeInTheDocument();
     expect(screen.getByLabelText('Your name')).toHaveValue('Beanie');
     press('Wait at the door for my teacher');
-    expect(
-      await screen.findByRole('heading', { name: 'You are at the door. Your teacher lets you in.' }),
-    ).toBeVisible();
+    await waitFor(() =>
+      expect(screen.getByRole('heading', { name: 'You are at the door. Your teacher lets you in.' })).toBeVisible(),
+    );
     expect(post.mock.calls[1]?.[1].body).toMatchObject({ name: 'Beanie', wait: true });
   });
 

@@ -1,8 +1,13 @@
-import { useState } from 'react';
+import clsx from 'clsx';
+import { useEffect, useState } from 'react';
 import type { Schema } from '../../../api/client';
+import { BigSign } from '../../../ui/BigSign';
 import { Button } from '../../../ui/Button';
 import { Field } from '../../../ui/Field';
+import { Picture } from '../../../ui/Picture';
+import { canSpeak, say } from '../../../ui/speech';
 import { student as words } from '../../../words/student';
+import { young as told } from '../../../words/young';
 
 const fold = (text: string) => text.normalize('NFKD').replace(/\p{M}/gu, '').toLocaleLowerCase();
 const searchAbove = 12;
@@ -26,11 +31,26 @@ export default function PressName({
   onOther: () => void;
 }) {
   const [find, setFind] = useState('');
+  /** They cannot read yet: each finds their own picture. */
+  const young = names.some((name) => name.picture != null);
+  useEffect(() => {
+    if (young) say([{ text: told.findPicture, lang: told.lang }]);
+  }, [young]);
   const shown = names.filter((name) => fold(name.name).includes(fold(find)));
   return (
     <>
       <h1 className="text-3xl font-semibold wrap-anywhere">{words.join.who(door.className)}</h1>
-      {names.length > searchAbove && (
+      {young && canSpeak() && (
+        <button
+          type="button"
+          aria-label={told.again}
+          onClick={() => say([{ text: told.findPicture, lang: told.lang }])}
+          className="mt-4 flex size-24 items-center justify-center border-2 border-ink bg-sheet active:bg-wash"
+        >
+          <BigSign name="speak" size={64} />
+        </button>
+      )}
+      {!young && names.length > searchAbove && (
         <Field
           className="mt-4"
           label={words.join.find}
@@ -44,15 +64,19 @@ export default function PressName({
         </p>
       )}
       {shown.length === 0 && <p className="mt-6">{names.length === 0 ? words.join.empty : words.join.none}</p>}
-      <ul className="mt-4 space-y-2">
+      <ul className={young ? 'mt-4 grid grid-cols-2 gap-3' : 'mt-4 space-y-2'}>
         {shown.map((name) => (
           <li key={name.id}>
             <button
               type="button"
               disabled={busy || name.taken}
               onClick={() => onName(name.id)}
-              className="flex w-full items-center justify-between gap-3 border-2 border-ink bg-sheet px-4 py-3 text-left text-lg active:bg-accent active:text-on-accent disabled:border-line disabled:text-soft"
+              className={clsx(
+                young ? 'h-full flex-col justify-center text-center' : 'justify-between text-left',
+                'flex w-full items-center gap-3 border-2 border-ink bg-sheet px-4 py-3 text-lg active:bg-accent active:text-on-accent disabled:border-line disabled:text-soft disabled:[&_svg]:opacity-30',
+              )}
             >
+              {name.picture != null && <Picture number={name.picture} size={96} />}
               <span className="min-w-0 wrap-anywhere">{name.name}</span>
               {name.taken && <span className="text-sm">{words.join.taken}</span>}
             </button>

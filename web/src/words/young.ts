@@ -1,0 +1,43 @@
+import { list } from './common';
+
+/** What is said to those who cannot read yet: short, one thing to do at a time. Said aloud, in English. */
+export const young = {
+  lang: 'en',
+  again: 'Say it again',
+  findPicture: 'Find your picture, and press it.',
+  hello: (name: string) => `Hello ${name}.`,
+  soon: 'Your teacher will start soon. Wait.',
+  noLesson: 'There is no lesson now.',
+  over: 'The lesson is over. Goodbye.',
+  group: (sign: string, name: string) => `Your group is ${name}. Its sign is the ${sign}.`,
+  mates: (names: string[]) => (names.length === 0 ? '' : `You are with ${list(names)}.`),
+  noSeat: 'Wait. Your teacher is finding you a seat.',
+  look: 'You will go there in a moment.',
+  goRoom: 'Press the big door. It takes you to your group.',
+  openRoom: 'You open the room for your group. Press the big door.',
+  wait: (names: string[]) => `Wait for ${list(names)}.`,
+  place: (name: string) => `Go to ${name}.`,
+  sit: 'Sit with your group.',
+  sheet: 'Press the pencil to start.',
+  help: 'Press the hand if you need your teacher.',
+  called: 'Your teacher knows.',
+  finish: 'Stop now. You go back to everybody in a moment.',
+  back: 'Come back to everybody. Press the house.',
+  backHere: 'Look at your teacher.',
+  aside: (name: string) => (name === '' ? 'Come to everybody. Press the house.' : `Go to ${name}. Press the door.`),
+  at: {
+    briefing: 'Listen to your teacher.',
+    alone: 'Work on your own.',
+    shareOut: 'Listen to the other groups.',
+    pause: 'Have a break.',
+  },
+  teacher: 'Your teacher says:',
+  // What the signs are called for those who listen to the page.
+  room: 'To your group',
+  main: 'To everybody',
+  write: (title: string) => `Worksheet: ${title}`,
+  hand: 'Call your teacher',
+  handDown: 'Take the call back',
+  listen: 'Hear it',
+  leave: 'Not you?',
+};
