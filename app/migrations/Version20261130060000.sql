@@ -10,3 +10,4 @@ ALTER TABLE student ADD picture INT DEFAULT NULL;
 ALTER TABLE school_class ADD language VARCHAR(35) DEFAULT 'en-GB' NOT NULL;
 UPDATE student s SET picture = n.n - 1 FROM (SELECT t.id, ROW_NUMBER() OVER (PARTITION BY t.class_id ORDER BY t.position, t.id) AS n
     FROM student t JOIN school_class c ON c.id = t.class_id WHERE c.cannot_read_yet AND t.removed_at IS NULL) n WHERE n.id = s.id;
+ALTER TABLE original ADD removed_at BIGINT DEFAULT NULL;

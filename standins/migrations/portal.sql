@@ -7,3 +7,4 @@ CREATE TABLE IF NOT EXISTS post (
 );
 CREATE INDEX IF NOT EXISTS post_course ON post (course);
 CREATE TABLE IF NOT EXISTS post_audience (post TEXT NOT NULL REFERENCES post (id) ON DELETE CASCADE, person TEXT NOT NULL, PRIMARY KEY (post, person));
+CREATE TABLE IF NOT EXISTS post_opened (post TEXT NOT NULL REFERENCES post (id) ON DELETE CASCADE, person TEXT NOT NULL, PRIMARY KEY (post, person));

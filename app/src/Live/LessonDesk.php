@@ -147,7 +147,7 @@ final readonly class LessonDesk
             $this->roomSources->of($class)->kind,
             $rows,
             $copies,
-            null === $list ? [] : $this->readiness->of($round, $students, $order, $list, $lists, $setUp->running ?? false, ['floor' => $floor, 'rooms' => $rooms, 'rows' => $rows, 'copies' => $copies]),
+            null === $list ? [] : $this->readiness->of($round, $students, $order, $list, $lists, $setUp->running ?? false, ['floor' => $floor, 'rooms' => $rooms, 'rows' => $rows, 'copies' => $copies], array_values(array_filter(array_map(static fn (Whereabouts $one): ?string => $one->at, $where), \is_string(...)))),
             null === $list ? null : $this->summary($list),
             $setUp,
             $groups,
@@ -197,7 +197,7 @@ final readonly class LessonDesk
         $round = $this->orders->roundNow($other);
         $groups = $round->state()->phase($now)->isUnderWay() ? array_filter($this->floors->now($round->grouping->id)->groups, static fn (Group $group): bool => [] !== $group->students) : [];
 
-        return new OtherLesson($other->id, $other->title, array_sum(array_map(static fn (Group $group): int => \count($group->students), $groups)), \count($groups));
+        return new OtherLesson($other->id, $other->title, null === $other->startsAt ? null : (int) $other->startsAt->format('Uv'), array_sum(array_map(static fn (Group $group): int => \count($group->students), $groups)), \count($groups));
     }
 
     /**

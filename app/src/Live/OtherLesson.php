@@ -10,10 +10,11 @@ namespace FreshHuddle\App\Live;
 final readonly class OtherLesson
 {
     /**
-     * @param int $students how many are at work in groups there; 0: nobody is out
-     * @param int $groups   in how many groups
+     * @param int|null $startsAt milliseconds since 1970
+     * @param int      $students how many are at work in groups there; 0: nobody is out
+     * @param int      $groups   in how many groups
      */
-    public function __construct(public string $id, public string $title, public int $students, public int $groups)
+    public function __construct(public string $id, public string $title, public ?int $startsAt, public int $students, public int $groups)
     {
     }
 }

@@ -81,18 +81,19 @@ final readonly class Readiness
      * @param SetUpList                $all         what would be done to set the lesson up
      * @param array<string, SetUpList> $lists       the same, by round: these rounds are checked
      * @param bool                     $isSettingUp it is being done
+     * @param list<string>             $inUse       places where somebody is: `main`, or the id of a group
      * @param Parts                    $parts       what there is for the round that is looked at
      *
      * @return list<FindingView> what stops first
      */
-    public function of(Round $shown, array $students, RunningOrderView $order, SetUpList $all, array $lists, bool $isSettingUp, array $parts): array
+    public function of(Round $shown, array $students, RunningOrderView $order, SetUpList $all, array $lists, bool $isSettingUp, array $parts, array $inUse = []): array
     {
         $plans = $rounds = [];
         foreach ($order->segments as $segment) {
             $round = null === $segment->round || !isset($lists[$segment->round->id]) ? null : $this->em->find(Round::class, $segment->round->id);
             if (null !== $round) {
                 $number = $round->number ?? 0;
-                $plans[$number] = $this->plan($round, $students, $order, $all, $lists[$round->id], $isSettingUp, $round === $shown ? $parts : $this->parts($round));
+                $plans[$number] = $this->plan($round, $students, $order, $all, $lists[$round->id], $isSettingUp, $round === $shown ? $parts : $this->parts($round), $inUse);
                 $rounds[$number] = $segment->id;
             }
         }
@@ -126,8 +127,9 @@ final readonly class Readiness
     /**
      * @param list<StudentView> $students
      * @param Parts             $parts
+     * @param list<string>      $inUse
      */
-    private function plan(Round $round, array $students, RunningOrderView $order, SetUpList $all, SetUpList $list, bool $isSettingUp, array $parts): Plan
+    private function plan(Round $round, array $students, RunningOrderView $order, SetUpList $all, SetUpList $list, bool $isSettingUp, array $parts, array $inUse): Plan
     {
         ['floor' => $floor, 'rooms' => $rooms, 'rows' => $rows, 'copies' => $copies] = $parts;
         $class = $round->lesson->class;
@@ -154,7 +156,7 @@ final readonly class Readiness
         return new Plan(
             $here,
             $groups,
-            array_values(array_map(static fn (RoomView $room): PlannedRoom => self::room($room, $isGuessable), array_filter($rooms, static fn (RoomView $room): bool => RoomPurpose::Side !== $room->purpose))),
+            array_values(array_map(static fn (RoomView $room): PlannedRoom => self::room($room, $isGuessable, \in_array($room->groupId ?? MainSession::PLACE, $inUse, true)), array_filter($rooms, static fn (RoomView $room): bool => RoomPurpose::Side !== $room->purpose))),
             array_map(static fn (RowView $row): PlannedMaterial => self::material($row, $groups), $rows),
             self::ofThisFloor($copies, $groups),
             array_map(static fn (SegmentView $segment): array => [$segment->kind, $segment->minutes], $order->segments),
@@ -220,7 +222,7 @@ final readonly class Readiness
         return $names;
     }
 
-    private static function room(RoomView $room, bool $isGuessable): PlannedRoom
+    private static function room(RoomView $room, bool $isGuessable, bool $inUse): PlannedRoom
     {
         try {
             $link = null === $room->link ? null : Link::read($room->link);
@@ -239,6 +241,7 @@ final readonly class Readiness
             $isGuessable && SourceKind::NamePattern === $room->source,
             $room->failure,
             null !== $room->missedAt,
+            $inUse,
         );
     }
 

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace FreshHuddle\App\Tests\Lesson;
 
+use FreshHuddle\App\Materials\Cupboard\Cupboard;
 use FreshHuddle\App\Tests\Support\AppTestCase;
 
 /**
@@ -94,5 +95,67 @@ final class ThrownAwayTest extends AppTestCase
         $this->db()->executeStatement("UPDATE lesson SET removed_at = now() - interval '31 days' WHERE id = ?", [$lesson->text('id')]);
         $this->em()->clear();
         self::assertStringNotContainsString($lesson->text('id'), $this->ask('GET', '/api/staff/deleted')->raw);
+    }
+
+    public function test_a_worksheet_goes_out_of_the_list_stays_in_lessons_that_use_it_and_can_be_brought_back_for_30_days(): void
+    {
+        $lesson = $this->readyLesson();
+        $original = $lesson->text('handOut.0.original');
+        $this->ask('DELETE', "/api/staff/originals/{$original}")->is(204);
+        self::assertSame([], $this->ask('GET', '/api/staff/originals')->list(''));
+        self::assertSame($original, $this->ask('GET', '/api/staff/lessons/'.$lesson->text('id'))->text('handOut.0.original'));
+        self::assertSame(['District sheet'], array_column($this->ask('GET', '/api/staff/originals/deleted')->list(''), 'title'));
+        $this->asTeacher($this->newTeacher('otto@larkmouth.example'));
+        self::assertSame([], $this->ask('GET', '/api/staff/originals/deleted')->list(''));
+        $this->ask('DELETE', "/api/staff/originals/{$original}")->is(404);
+        $this->ask('POST', "/api/staff/originals/{$original}/restore")->is(404);
+        $this->asTeacher();
+        $this->ask('POST', "/api/staff/originals/{$original}/restore")->is(204);
+        self::assertSame(['District sheet'], array_column($this->ask('GET', '/api/staff/originals')->list(''), 'title'));
+    }
+
+    public function test_after_30_days_a_worksheet_that_no_lesson_uses_is_gone_for_good(): void
+    {
+        $used = $this->readyLesson()->text('handOut.0.original');
+        $unused = $this->ask('POST', '/api/staff/originals', self::original('Nobody uses it', []))->is(200)->text('id');
+        foreach ([$used, $unused] as $original) {
+            $this->ask('DELETE', "/api/staff/originals/{$original}")->is(204);
+        }
+        $this->service(Cupboard::class)->forgetOld();
+        self::assertCount(2, $this->ask('GET', '/api/staff/originals/deleted')->list(''));
+        $this->db()->executeStatement('UPDATE original SET removed_at = removed_at - 31 * 86400000::bigint');
+        $this->service(Cupboard::class)->forgetOld();
+        self::assertSame([], $this->ask('GET', '/api/staff/originals/deleted')->list(''));
+        self::assertSame([$used], $this->db()->fetchFirstColumn('SELECT id FROM original'));
+    }
+
+    public function test_the_class_page_and_the_calendar_of_what_is_deleted_or_archived_open_nothing(): void
+    {
+        $lesson = $this->readyLesson();
+        $feed = (string) parse_url($this->ask('GET', '/api/staff/calendar')->is(200)->text('address'), \PHP_URL_PATH);
+        $wall = '/api'.$lesson->text('classPage');
+        $shows = function () use ($feed, $wall, $lesson): array {
+            $this->asNobody();
+            $this->client->request('GET', $feed);
+            $calendar = (string) $this->client->getResponse()->getContent();
+            $this->ask('GET', $wall);
+            $status = $this->client->getResponse()->getStatusCode();
+            $this->asTeacher();
+
+            // A program that keeps calendars has to be told that the lesson is off: it is cancelled, and leads nowhere.
+            return [str_contains($calendar, 'STATUS:CONFIRMED') || str_contains($calendar, $lesson->text('doorWord')), 200 === $status];
+        };
+        self::assertSame([true, true], $shows());
+        $class = $lesson->text('classId');
+        foreach ([
+            ['DELETE', "/api/staff/lessons/{$lesson->text('id')}", null, 'POST', "/api/staff/lessons/{$lesson->text('id')}/restore", null],
+            ['DELETE', "/api/staff/classes/{$class}", null, 'POST', "/api/staff/classes/{$class}/restore", null],
+            ['POST', "/api/staff/classes/{$class}/archive", ['archived' => true], 'POST', "/api/staff/classes/{$class}/archive", ['archived' => false]],
+        ] as [$verb, $path, $body, $back, $there, $again]) {
+            $this->ask($verb, $path, $body);
+            self::assertSame([false, false], $shows(), "{$verb} {$path}");
+            $this->ask($back, $there, $again);
+            self::assertSame([true, true], $shows(), "{$back} {$there}");
+        }
     }
 }

@@ -17,6 +17,7 @@ final readonly class PlannedRoom
      * @param bool        $tried     somebody went in, and that was it
      * @param bool        $guessable its address can be worked out from another
      * @param string|null $failure   why it could not be made
+     * @param bool        $inUse     somebody is in it
      * @param bool        $lost      the meeting service does not know it any more
      */
     public function __construct(
@@ -30,6 +31,7 @@ final readonly class PlannedRoom
         public bool $guessable = false,
         public ?string $failure = null,
         public bool $lost = false,
+        public bool $inUse = false,
     ) {
     }
 }

@@ -6,6 +6,7 @@ namespace FreshHuddle\Core\Tests\Ready;
 
 use FreshHuddle\Core\Lesson\SegmentKind;
 use FreshHuddle\Core\Message;
+use FreshHuddle\Core\Ready\Check\RoomUntried;
 use FreshHuddle\Core\Ready\Finding;
 use FreshHuddle\Core\Ready\Mend;
 use FreshHuddle\Core\Ready\Plan;
@@ -34,6 +35,12 @@ final class ReadyCheckTest extends TestCase
         self::assertSame([], self::found(self::well()));
         self::assertSame([], self::found(self::well(rooms: [], source: SourceKind::Classroom)), 'in the classroom a table is a room');
         self::assertSame([], self::found(self::well(rooms: self::own(), source: SourceKind::OwnLinks)));
+    }
+
+    public function test_a_room_with_people_in_it_is_in_use_and_not_untried(): void
+    {
+        $rooms = [self::linked('main', 'rooms.example/main'), self::linked('g', 'rooms.example/g'), new PlannedRoom('h', 'H', RoomState::Made, SourceKind::OwnLinks, link: Link::read('rooms.example/h'), inUse: true)];
+        self::assertSame([], (new RoomUntried())->find(self::well(rooms: $rooms, source: SourceKind::OwnLinks)));
     }
 
     #[DataProvider('faults')]

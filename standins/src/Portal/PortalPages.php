@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace FreshHuddle\Standin\Portal;
 
+use Symfony\Component\HttpFoundation\RedirectResponse;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\Routing\Attribute\Route;
@@ -28,9 +29,9 @@ final readonly class PortalPages
         }
         $people = $this->store->people($course);
         $posts = '';
-        foreach ($this->store->posts($course) as $post) {
-            $who = array_map(static fn (string $id): string => $people[$id]['name'] ?? 'somebody who is not in the course', $post['audience']);
-            $posts .= self::post($post, '<p class="who">Seen by '.self::text([] === $who ? 'nobody' : implode(', ', $who)).'</p>');
+        $opened = $this->store->opened($course);
+        foreach ($this->store->posts($course) as $id => $post) {
+            $posts .= self::post($post, $post['link'], '<p class="who">For '.self::names($post['audience'], $people).'</p><p class="who">Opened by '.self::names($opened[$id] ?? [], $people).'</p>');
         }
         $doors = '';
         foreach ($people as $id => $person) {
@@ -48,27 +49,40 @@ final readonly class PortalPages
             return new Response('', 404);
         }
         $posts = '';
-        foreach ($this->store->posts($course) as $post) {
-            $posts .= \in_array($student, $post['audience'], true) ? self::post($post) : '';
+        $way = '/portal/courses/'.rawurlencode($course).'/students/'.rawurlencode($student).'/posts/';
+        foreach ($this->store->posts($course) as $id => $post) {
+            $posts .= \in_array($student, $post['audience'], true) ? self::post($post, $way.rawurlencode($id).'?as='.$this->key($course, $student)) : '';
         }
 
         return self::page(self::text((string) $this->store->courseName($course)), 'for '.self::text($person['name']), $posts, '');
     }
 
+    /** The student opens what was posted: that is what the teacher sees of it. */
+    #[Route('/courses/{course}/students/{student}/posts/{id}', methods: ['GET'])]
+    public function open(string $course, string $student, string $id, Request $request): Response
+    {
+        $post = $this->store->posts($course)[$id] ?? null;
+        if (null === $post || !\in_array($student, $post['audience'], true) || !$this->opens($course, $student, $request) || !self::isLink($post['link'])) {
+            return new Response('', 404);
+        }
+        $this->store->open($id, $student);
+
+        return new RedirectResponse($post['link'], 302, ['Cache-Control' => 'no-store', 'Referrer-Policy' => 'no-referrer']);
+    }
+
     /**
      * @param array{title: string, text: string, audience: list<string>, unit: string, due: int|null, counted: bool, link: string} $post
      */
-    private static function post(array $post, string $more = ''): string
+    private static function post(array $post, string $way, string $more = ''): string
     {
         $about = array_filter([
             '' === $post['unit'] ? '' : 'Unit: '.self::text($post['unit']),
             null === $post['due'] ? 'no due time' : 'due <time>'.gmdate('D j M Y, H:i', intdiv($post['due'], 1_000)).' UTC</time>',
             $post['counted'] ? 'counts for marks' : 'does not count',
         ], static fn (string $part): bool => '' !== $part);
-        $isLink = 1 === preg_match('~^https?://~', $post['link']);
 
         return '<article><h2 dir="auto">'.self::text($post['title']).'</h2><p class="about">'.implode(' · ', $about).'</p><p dir="auto" class="text">'.self::text($post['text']).'</p>'
-            .($isLink ? '<p><a href="'.self::text($post['link']).'">Open</a></p>' : '').$more.'</article>';
+            .(self::isLink($post['link']) ? '<p><a href="'.self::text($way).'">Open</a></p>' : '').$more.'</article>';
     }
 
     private static function page(string $name, string $as, string $posts, string $more): Response
@@ -76,6 +90,20 @@ final readonly class PortalPages
         return new Response(strtr((string) file_get_contents(\dirname(__DIR__, 2).'/templates/course.html'), [
             '{{name}}' => $name, '{{as}}' => $as, '{{posts}}' => '' === $posts ? '<p>Nothing is posted here.</p>' : $posts, '{{more}}' => $more,
         ]), 200, ['Cache-Control' => 'no-store', 'Content-Security-Policy' => "default-src 'none'; style-src 'unsafe-inline'"]);
+    }
+
+    /**
+     * @param list<string>                                         $ids
+     * @param array<array-key, array{name: string, teaches: bool}> $people
+     */
+    private static function names(array $ids, array $people): string
+    {
+        return self::text([] === $ids ? 'nobody' : implode(', ', array_map(static fn (string $id): string => $people[$id]['name'] ?? 'somebody who is not in the course', $ids)));
+    }
+
+    private static function isLink(string $text): bool
+    {
+        return 1 === preg_match('~^https?://~', $text);
     }
 
     private static function text(string $value): string

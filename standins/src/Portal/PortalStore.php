@@ -112,6 +112,24 @@ final readonly class PortalStore
         return $posts;
     }
 
+    public function open(string $id, string $person): void
+    {
+        $this->db->run('INSERT INTO post_opened (post, person) VALUES (?, ?) ON CONFLICT DO NOTHING', [$id, $person]);
+    }
+
+    /**
+     * @return array<string, list<string>> who has opened a post of a course and may still see it, by post
+     */
+    public function opened(string $course): array
+    {
+        $opened = [];
+        foreach ($this->db->rows('SELECT o.post, o.person FROM post_opened o JOIN post p ON p.id = o.post JOIN post_audience a ON a.post = o.post AND a.person = o.person WHERE p.course = ? ORDER BY o.person', [$course]) as $row) {
+            $opened[$row['post']][] = $row['person'];
+        }
+
+        return $opened;
+    }
+
     /**
      * @param list<string> $people
      */

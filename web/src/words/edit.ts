@@ -34,6 +34,8 @@ export const edit = {
     minute === null
       ? 'Never opens: its part is not in the running order.'
       : `Opens in minute ${minute}, for work alone`,
+  deleteIt: 'Delete',
+  deleted: (title: string) => `“${title}” is deleted. Lessons that use it keep it.`,
   aloneWork: 'A worksheet each',
   aloneNone: 'None yet. It opens when this part begins, and not before.',
   exitTicket: 'Exit ticket',

@@ -337,14 +337,15 @@ export const staff = {
   },
   deleted: {
     title: 'Deleted',
-    lead: 'Classes and lessons you have deleted can be brought back here for 30 days.',
+    lead: 'Classes, lessons and worksheets you have deleted can be brought back here for 30 days.',
     none: 'Nothing was deleted in the last 30 days.',
     aClass: 'class',
+    aWorksheet: 'worksheet',
     aLesson: (className: string) => `lesson of ${className}`,
     at: (when: string) => `deleted ${when}`,
     bringBack: 'Bring it back',
     isBack: (name: string) => `“${name}” is back.`,
-    worksheets: 'Archived worksheets are in the cupboard.',
+    worksheets: 'Archived worksheets are in My worksheets.',
   },
   failed: {
     what: {

@@ -12,11 +12,13 @@ use FreshHuddle\App\Database\Clock;
 use FreshHuddle\App\Lesson\Round;
 use FreshHuddle\App\Materials\Exception\MaterialsRefused;
 use FreshHuddle\App\Materials\HandOut\HandOut;
+use FreshHuddle\App\Materials\HandOut\WorkCopy;
 use FreshHuddle\App\Materials\Media\MediaReader;
 use FreshHuddle\App\Materials\Media\MediaUses;
 use FreshHuddle\App\Stream\Audience;
 use FreshHuddle\App\Stream\Stream;
 use FreshHuddle\App\Words\Words;
+use FreshHuddle\App\Worker\Forgets;
 use FreshHuddle\Core\Materials\Exception\UnusableOriginal;
 use FreshHuddle\Core\Materials\Merge\OriginalMerge;
 use FreshHuddle\Core\Materials\Original;
@@ -26,8 +28,11 @@ use Symfony\Component\Uid\Uuid;
 /**
  * A teacher's originals.
  */
-final readonly class Cupboard
+final readonly class Cupboard implements Forgets
 {
+    /** What is deleted can be brought back for so long. Milliseconds. */
+    private const FOUND = 30 * 86_400_000;
+
     public function __construct(private EntityManagerInterface $em, private Pages $pages, private Change $change, private Clock $clock, private Stream $stream, private Words $words, private Markdown $markdown, private MediaReader $media, private MediaUses $uses)
     {
     }
@@ -119,6 +124,36 @@ final readonly class Cupboard
         });
 
         return $copy;
+    }
+
+    /**
+     * Deleted, or back again. Lessons that use it keep it.
+     */
+    public function remove(Master $master, bool $removed): void
+    {
+        $master->removedAt = $removed ? $master->removedAt ?? $this->clock->ms() : null;
+        $this->em->flush();
+    }
+
+    /**
+     * @return list<DeletedOriginal> what was deleted lately and may be brought back, the last first
+     */
+    public function deleted(Teacher $teacher): array
+    {
+        /** @var list<Master> $masters */
+        $masters = $this->em->createQuery('SELECT o FROM '.Master::class.' o WHERE o.teacher = ?1 AND o.removedAt > ?2 ORDER BY o.removedAt DESC, o.id')
+            ->setParameter(1, $teacher)->setParameter(2, $this->clock->ms() - self::FOUND)->getResult();
+
+        return array_map(static fn (Master $master): DeletedOriginal => new DeletedOriginal($master->id, $master->title, $master->removedAt ?? 0), $masters);
+    }
+
+    /**
+     * Gone for good, but for those that a lesson hands out.
+     */
+    public function forgetOld(): void
+    {
+        $this->em->createQuery('DELETE FROM '.Master::class.' o WHERE o.removedAt <= ?1 AND NOT EXISTS (SELECT 1 FROM '.HandOut::class.' h WHERE h.original = o) AND NOT EXISTS (SELECT 1 FROM '.WorkCopy::class.' c WHERE c.original = o)')
+            ->setParameter(1, $this->clock->ms() - self::FOUND)->execute();
     }
 
     public function archive(Master $master, bool $archived): void

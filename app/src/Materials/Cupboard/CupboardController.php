@@ -112,4 +112,31 @@ final readonly class CupboardController
 
         return new Response(null, 204);
     }
+
+    /**
+     * Originals that were deleted lately and may be brought back.
+     *
+     * @return list<DeletedOriginal>
+     */
+    #[Route('/originals/deleted', methods: ['GET'], priority: 1)]
+    public function deleted(#[CurrentUser] Teacher $teacher): array
+    {
+        return $this->cupboard->deleted($teacher);
+    }
+
+    #[Route('/originals/{id}', methods: ['DELETE'])]
+    public function remove(#[CurrentUser] Teacher $teacher, string $id): Response
+    {
+        $this->cupboard->remove($this->access->own($teacher, $id), true);
+
+        return new Response(null, 204);
+    }
+
+    #[Route('/originals/{id}/restore', methods: ['POST'])]
+    public function restore(#[CurrentUser] Teacher $teacher, string $id): Response
+    {
+        $this->cupboard->remove($this->access->own($teacher, $id), false);
+
+        return new Response(null, 204);
+    }
 }

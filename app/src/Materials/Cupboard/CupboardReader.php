@@ -47,7 +47,7 @@ final readonly class CupboardReader
                            (SELECT COUNT(DISTINCT h.round_id) FROM hand_out h JOIN round r ON r.id = h.round_id JOIN lesson l ON l.id = r.lesson_id WHERE h.original_id = o.id AND l.removed_at IS NULL) AS used,
                            (SELECT COALESCE(jsonb_agg(DISTINCT c.name), '[]') FROM hand_out h JOIN round r ON r.id = h.round_id JOIN lesson l ON l.id = r.lesson_id
                             JOIN school_class c ON c.id = l.class_id WHERE h.original_id = o.id AND l.removed_at IS NULL) AS classes
-                    FROM original o WHERE o.teacher_id = ? ORDER BY o.archived_at IS NOT NULL, o.changed_at DESC, o.id
+                    FROM original o WHERE o.teacher_id = ? AND o.removed_at IS NULL ORDER BY o.archived_at IS NOT NULL, o.changed_at DESC, o.id
                     SQL,
                 [$teacher->id],
             )),

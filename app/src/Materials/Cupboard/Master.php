@@ -46,6 +46,9 @@ class Master
         /** Put away: found only where it is looked for. Milliseconds since 1970. */
         #[ORM\Column(type: 'bigint', nullable: true)]
         public ?int $archivedAt = null,
+        /** Deleted, and kept for whoever thinks again. Milliseconds since 1970. */
+        #[ORM\Column(type: 'bigint', nullable: true)]
+        public ?int $removedAt = null,
     ) {
     }
 }

@@ -42,4 +42,14 @@ final readonly class OriginalAccess
         }
         throw MaterialsRefused::missing();
     }
+
+    /**
+     * @throws MaterialsRefused if it does not lie in their own cupboard
+     */
+    public function own(Teacher $teacher, string $id): Master
+    {
+        $original = $this->em->find(Master::class, $id);
+
+        return $original?->teacher === $teacher ? $original : throw MaterialsRefused::missing();
+    }
 }

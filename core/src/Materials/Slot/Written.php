@@ -8,6 +8,7 @@ use FreshHuddle\Core\Materials\Block;
 use FreshHuddle\Core\Materials\BlockSettings;
 use FreshHuddle\Core\Materials\Exception\UnusableValue;
 use FreshHuddle\Core\Materials\Merge\ThreeWay;
+use FreshHuddle\Core\Visible;
 
 /**
  * What slots have in common that hold a text: two who write come together word by word.
@@ -36,7 +37,7 @@ abstract readonly class Written implements SlotKind
 
     public function isFilled(string $value, Block $block): bool
     {
-        return 1 === preg_match('/[^\s\p{Z}]/u', $value);
+        return Visible::is($value);
     }
 
     public function share(string $value, Block $block): float

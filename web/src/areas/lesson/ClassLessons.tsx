@@ -11,6 +11,7 @@ import { Field } from '../../ui/Field';
 import { useKept } from '../../ui/useKept';
 import { words } from '../../words';
 import { forInput, fromInput, soon, whenText } from './when';
+import { titleBeside } from './titleBeside';
 
 type Lesson = Schema['LessonSummary'];
 
@@ -83,7 +84,7 @@ function NewLesson({ classId, main, lessons }: { classId: string; main: boolean;
             { value: '', label: words.order.fromNothing },
             ...beginnings.map((one) => ({
               value: one.id,
-              label: one.template ? words.order.fromTemplate(one.title) : one.title,
+              label: one.template ? words.order.fromTemplate(one.title) : titleBeside(one, beginnings),
             })),
           ]}
           onChange={setFrom}

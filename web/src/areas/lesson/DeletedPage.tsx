@@ -8,7 +8,34 @@ import { Page } from '../../ui/Page';
 import { words } from '../../words';
 import { whenText } from './when';
 
-function Row({ one }: { one: Schema['DeletedView'] }) {
+type Deleted = Omit<Schema['DeletedView'], 'kind'> & { kind: Schema['DeletedView']['kind'] | 'worksheet' };
+
+const whatIs = (one: Deleted) =>
+  one.kind === 'class'
+    ? words.deleted.aClass
+    : one.kind === 'worksheet'
+      ? words.deleted.aWorksheet
+      : words.deleted.aLesson(one.className);
+
+/** Classes, lessons and worksheets, what was deleted last first. */
+async function allDeleted(): Promise<Deleted[]> {
+  const [deleted, worksheets] = await Promise.all([
+    take(api.GET('/api/staff/deleted')),
+    take(api.GET('/api/staff/originals/deleted')),
+  ]);
+  return [
+    ...deleted,
+    ...worksheets.map((one) => ({
+      kind: 'worksheet' as const,
+      id: one.id,
+      name: one.title,
+      className: '',
+      at: one.at,
+    })),
+  ].sort((a, b) => b.at - a.at);
+}
+
+function Row({ one }: { one: Deleted }) {
   const queries = useQueryClient();
   const { say, fail } = useMessages();
   const path = { params: { path: { id: one.id } } };
@@ -17,12 +44,16 @@ function Row({ one }: { one: Schema['DeletedView'] }) {
       take(
         one.kind === 'class'
           ? api.POST('/api/staff/classes/{id}/restore', path)
-          : api.POST('/api/staff/lessons/{id}/restore', path),
+          : one.kind === 'worksheet'
+            ? api.POST('/api/staff/originals/{id}/restore', path)
+            : api.POST('/api/staff/lessons/{id}/restore', path),
       ),
     onSuccess: () => say(words.deleted.isBack(one.name)),
     onSettled: () =>
       Promise.all(
-        ['deleted', 'classes', 'lessons'].map((queryKey) => queries.invalidateQueries({ queryKey: [queryKey] })),
+        ['deleted', 'classes', 'lessons', 'originals'].map((queryKey) =>
+          queries.invalidateQueries({ queryKey: [queryKey] }),
+        ),
       ),
     onError: fail,
   });
@@ -31,8 +62,7 @@ function Row({ one }: { one: Schema['DeletedView'] }) {
       <span className="min-w-0 flex-1">
         <span className="font-semibold wrap-anywhere">{one.name}</span>{' '}
         <span className="text-soft">
-          {one.kind === 'class' ? words.deleted.aClass : words.deleted.aLesson(one.className)} ·{' '}
-          {words.deleted.at(whenText(one.at))}
+          {whatIs(one)} · {words.deleted.at(whenText(one.at))}
         </span>
       </span>
       <Button busy={back.isPending} onClick={() => back.mutate()}>
@@ -42,9 +72,9 @@ function Row({ one }: { one: Schema['DeletedView'] }) {
   );
 }
 
-/** Classes and lessons that were deleted lately, and can be brought back. */
+/** Classes, lessons and worksheets that were deleted lately, and can be brought back. */
 export function DeletedPage() {
-  const deleted = useQuery({ queryKey: ['deleted'], queryFn: () => take(api.GET('/api/staff/deleted')) });
+  const deleted = useQuery({ queryKey: ['deleted'], queryFn: allDeleted });
   return (
     <Page title={words.deleted.title}>
       <main className="mx-auto w-full max-w-3xl flex-1 px-5 py-8">

@@ -5,6 +5,7 @@ import { isProblem } from '../../api/problem';
 import { Button } from '../../ui/Button';
 import { Sheet } from '../../ui/Sheet';
 import { liveWords } from '../../words/live';
+import { titleBeside } from '../lesson/titleBeside';
 
 /** What is done once the teacher has said that the class may leave the lesson it is in. */
 type Go = (leaving: string) => void;
@@ -22,6 +23,7 @@ export function LeaveOther({ lesson, children }: { lesson: Schema['LessonView'];
   const queries = useQueryClient();
   const [go, setGo] = useState<Go | null>(null);
   const { other } = lesson;
+  const title = other === null ? '' : titleBeside(other, [lesson]);
   const ask = (what: Go) => {
     setGo(() => what);
     void queries.invalidateQueries({ queryKey: ['lesson', lesson.id] });
@@ -31,20 +33,20 @@ export function LeaveOther({ lesson, children }: { lesson: Schema['LessonView'];
     <AskContext value={ask}>
       {children}
       {other !== null && (
-        <Sheet open={go !== null} onClose={close} title={liveWords.other.title(other.title)}>
-          <p>{liveWords.other.what(other.title, lesson.className, other.students, other.groups)}</p>
+        <Sheet open={go !== null} onClose={close} title={liveWords.other.title(title)}>
+          <p>{liveWords.other.what(title, lesson.className, other.students, other.groups)}</p>
           {lesson.round.lookSeconds > 0 && (
             <p className="mt-2 text-soft">{liveWords.other.canCancel(lesson.round.lookSeconds)}</p>
           )}
           <div className="mt-5 flex flex-wrap gap-3">
-            <Button onClick={close}>{liveWords.other.stay(other.title)}</Button>
+            <Button onClick={close}>{liveWords.other.stay(title)}</Button>
             <Button
               onClick={() => {
                 go?.(other.id);
                 close();
               }}
             >
-              {liveWords.other.leave(other.title)}
+              {liveWords.other.leave(title)}
             </Button>
           </div>
         </Sheet>

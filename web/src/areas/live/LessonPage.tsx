@@ -34,6 +34,7 @@ import { nameOf } from '../lesson/OrderStrip';
 import { AskDate } from '../lesson/AskDate';
 import { FillRounds } from '../lesson/FillRounds';
 import { LessonSlip } from '../lesson/LessonSlip';
+import { titleBeside } from '../lesson/titleBeside';
 import { NextLesson } from '../lesson/NextLesson';
 import { MaterialsView, useNewOriginal } from '../materials/MaterialsView';
 import { RoomsThen } from '../rooms/RoomsThen';
@@ -103,7 +104,7 @@ function NotCurrent({ lesson }: { lesson: Schema['LessonView'] }) {
     <Bar>
       {lesson.other === null
         ? words.lesson.notCurrent(lesson.className)
-        : liveWords.other.bar(lesson.className, lesson.other.title)}
+        : liveWords.other.bar(lesson.className, titleBeside(lesson.other, [lesson]))}
       <Button onClick={() => bring.mutate(null)} busy={bring.isPending}>
         {words.lesson.makeCurrent}
       </Button>

@@ -10,7 +10,7 @@ import { words } from '../../words';
 import { edit } from '../../words/edit';
 import { newPage } from './blocks';
 import { base64 } from './bytes';
-import { cupboardQuery } from './cupboard';
+import { cupboardQuery, type Summary } from './cupboard';
 import { CupboardList } from './CupboardList';
 import { OriginalEditor } from './OriginalEditor';
 
@@ -20,7 +20,7 @@ const isArchive = (begin: string) => begin === 'PK\u0003\u0004';
 export function CupboardPage() {
   const queries = useQueryClient();
   const navigate = useNavigate();
-  const { say, fail } = useMessages();
+  const { say, sayHere, fail } = useMessages();
   const [away, setAway] = useState(false);
   const all = useQuery(cupboardQuery).data ?? [];
   const putAway = all.filter((one) => one.archived).length;
@@ -55,6 +55,14 @@ export function CupboardPage() {
   const archive = useMutation({
     mutationFn: ({ id, archived }: { id: string; archived: boolean }) =>
       take(api.PUT('/api/staff/originals/{id}/archive', { params: { path: { id } }, body: { archived } })),
+    onSettled: refresh,
+    onError: fail,
+  });
+  const back = (id: string) =>
+    void take(api.POST('/api/staff/originals/{id}/restore', { params: { path: { id } } })).then(refresh, fail);
+  const remove = useMutation({
+    mutationFn: ({ id }: Summary) => take(api.DELETE('/api/staff/originals/{id}', { params: { path: { id } } })),
+    onSuccess: (_, original) => sayHere(edit.deleted(original.title), () => back(original.id)),
     onSettled: refresh,
     onError: fail,
   });
@@ -107,6 +115,7 @@ export function CupboardPage() {
                 >
                   {away ? edit.takeOutAgain : edit.putAway}
                 </Do>
+                <Do onPress={() => remove.mutate(original)}>{edit.deleteIt}</Do>
               </Choices>
             </>
           )}

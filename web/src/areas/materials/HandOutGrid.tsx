@@ -26,6 +26,16 @@ const planOf = (row: Row): Schema['RowPlan'] => ({
   opensWith: row.opensWith,
 });
 
+/**
+ * Everybody gets it in this way, also groups of which something else was said before; each keeps its variant. What is one
+ * for the whole class is no group's own.
+ */
+export const withWay = (row: Schema['RowPlan'], way: Way): Schema['RowPlan'] => ({
+  ...row,
+  way,
+  cells: way === 'all' ? [] : (row.cells ?? []).map((cell) => ({ ...cell, way })),
+});
+
 /** The whole plan is sent at every change: what is shown is what is kept. */
 export function usePlan(lesson: Lesson) {
   const queries = useQueryClient();
@@ -199,7 +209,7 @@ export function HandOutGrid({
                     label={words.wayOf(row.title, words.planAll)}
                     value={row.way}
                     options={ways.map((way) => ({ value: way, label: words.ways[way] }))}
-                    onChange={(way) => set({ ...planOf(row), way })}
+                    onChange={(way) => set(withWay(planOf(row), way))}
                   />
                 ) : (
                   <span className="block py-1">{words.ways.each}</span>
