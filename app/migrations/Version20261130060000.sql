@@ -11,3 +11,20 @@ ALTER TABLE school_class ADD language VARCHAR(35) DEFAULT 'en-GB' NOT NULL;
 UPDATE student s SET picture = n.n - 1 FROM (SELECT t.id, ROW_NUMBER() OVER (PARTITION BY t.class_id ORDER BY t.position, t.id) AS n
     FROM student t JOIN school_class c ON c.id = t.class_id WHERE c.cannot_read_yet AND t.removed_at IS NULL) n WHERE n.id = s.id;
 ALTER TABLE original ADD removed_at BIGINT DEFAULT NULL;
+CREATE TABLE job (
+    state VARCHAR(10) NOT NULL,
+    done INT DEFAULT 0 NOT NULL,
+    parts JSONB DEFAULT '{}' NOT NULL,
+    result VARCHAR(80) DEFAULT NULL,
+    failure VARCHAR(300) DEFAULT NULL,
+    id UUID NOT NULL,
+    kind VARCHAR(10) NOT NULL,
+    name VARCHAR(200) NOT NULL,
+    input VARCHAR(80) NOT NULL,
+    total INT NOT NULL,
+    made_at BIGINT NOT NULL,
+    teacher_id UUID NOT NULL,
+    PRIMARY KEY (id)
+);
+CREATE INDEX IDX_FBD8E0F841807E1D ON job (teacher_id);
+ALTER TABLE job ADD CONSTRAINT FK_FBD8E0F841807E1D FOREIGN KEY (teacher_id) REFERENCES teacher (id) ON DELETE CASCADE NOT DEFERRABLE;

@@ -7,6 +7,8 @@ namespace FreshHuddle\App\Print;
 use Dompdf\Dompdf;
 use Dompdf\Options;
 use FontLib\Font;
+use setasign\Fpdi\PdfParser\StreamReader;
+use setasign\Fpdi\Tcpdf\Fpdi;
 
 /**
  * Pages for the printer, in the product's own type. A text with signs our type does not have is set in one that has more.
@@ -50,6 +52,29 @@ final class Paper
         $pdf->render();
 
         return (string) $pdf->output();
+    }
+
+    /**
+     * Several PDFs as one, in this order.
+     *
+     * @param list<string> $parts  PDFs as `pdf` makes them
+     * @param bool         $across A4 lies across
+     */
+    public function together(array $parts, bool $across = false): string
+    {
+        $whole = new Fpdi('P', 'mm', 'A4');
+        $whole->setPrintHeader(false);
+        $whole->setPrintFooter(false);
+        foreach ($parts as $part) {
+            $pages = $whole->setSourceFile(StreamReader::createByString($part));
+            for ($page = 1; $page <= $pages; ++$page) {
+                $template = $whole->importPage($page);
+                $whole->AddPage($across ? 'L' : 'P', 'A4');
+                $whole->useTemplate($template);
+            }
+        }
+
+        return $whole->Output('', 'S');
     }
 
     /**

@@ -6,6 +6,7 @@ namespace FreshHuddle\App\Tests\Materials;
 
 use FreshHuddle\App\Tests\Formats\Schema;
 use FreshHuddle\App\Tests\Support\AppTestCase;
+use FreshHuddle\App\Tests\Support\Json;
 use PHPUnit\Framework\Attributes\TestWith;
 
 final class CupboardTest extends AppTestCase
@@ -44,7 +45,7 @@ final class CupboardTest extends AppTestCase
         if ('json' === $format) {
             self::assertTrue(Schema::allows('original', $file));
         }
-        $again = $this->ask('POST', '/api/staff/originals/import', ['name' => "The wall.{$format}", 'text' => $file])->is(200);
+        $again = $this->bringIn(['name' => "The wall.{$format}", 'text' => $file]);
         foreach (['title', 'subject', 'year', 'about', 'pages', 'variants'] as $field) {
             self::assertSame($made->at($field), $again->at($field), $field);
         }
@@ -120,5 +121,17 @@ final class CupboardTest extends AppTestCase
         unset($base['basedOn']);
         $this->ask('PUT', "/api/staff/originals/{$id}", self::original('Long', $many('right'), 1) + ['base' => $base])->is(409);
         self::assertCount(60, (array) $this->ask('GET', "/api/staff/originals/{$id}")->at('pages.0.blocks'), 'what is saved stays');
+    }
+
+    /**
+     * @param array<string, string> $file
+     *
+     * @return Json the original that was brought in
+     */
+    private function bringIn(array $file): Json
+    {
+        $brought = $this->ask('POST', '/api/staff/originals/import', $file)->is(200);
+
+        return $this->ask('GET', '/api/staff/originals/'.$brought->text('original'))->is(200);
     }
 }

@@ -3116,6 +3116,98 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/staff/jobs/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: string;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description Done */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["JobView"];
+                    };
+                };
+                /** @description A problem (RFC 9457) */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/staff/jobs/{id}/file": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: string;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description Done */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/octet-stream": string;
+                    };
+                };
+                /** @description A problem (RFC 9457) */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/staff/lessons": {
         parameters: {
             query?: never;
@@ -4070,7 +4162,7 @@ export interface paths {
                         [name: string]: unknown;
                     };
                     content: {
-                        "application/json": components["schemas"]["OriginalView"];
+                        "application/json": components["schemas"]["Imported"];
                     };
                 };
                 /** @description A problem (RFC 9457) */
@@ -5229,6 +5321,52 @@ export interface paths {
         };
         put?: never;
         post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/staff/rounds/{id}/paper/slips": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: string;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description Done */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["JobView"];
+                    };
+                };
+                /** @description A problem (RFC 9457) */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
         delete?: never;
         options?: never;
         head?: never;
@@ -7786,6 +7924,7 @@ export interface components {
             work: components["schemas"]["WorkLine"][];
             groups: components["schemas"]["HandoutGroup"][];
             slips: components["schemas"]["Handout"][];
+            bitByBit?: boolean;
         };
         /** @enum {string} */
         Help: "remind" | "take" | "fetch";
@@ -7821,6 +7960,10 @@ export interface components {
             lines: components["schemas"]["ImportLineView"][];
             packageClasses: components["schemas"]["PackageClass"][];
         };
+        Imported: {
+            original: string | null;
+            job: components["schemas"]["JobView"] | null;
+        };
         InvitationView: {
             className: string;
             invitedBy: string;
@@ -7831,6 +7974,20 @@ export interface components {
         Invite: {
             email: string;
             role?: components["schemas"]["StaffRole"];
+        };
+        /** @enum {string} */
+        JobKind: "slips" | "import";
+        /** @enum {string} */
+        JobState: "working" | "done" | "failed";
+        JobView: {
+            id: string;
+            kind: components["schemas"]["JobKind"];
+            state: components["schemas"]["JobState"];
+            done: number;
+            total: number;
+            failure: string | null;
+            file: string | null;
+            original: string | null;
         };
         JoinClass: {
             doorWord?: string;

@@ -235,6 +235,8 @@ export const staff = {
     openPlan: 'Plan of the groups with their work',
     openCalendar: 'For a calendar (iCalendar)',
     pdf: 'As PDF',
+    make: 'Make a PDF',
+    making: 'Making the PDF',
     print: 'Print',
     nobody: 'Nobody is on the list yet.',
     noGroups: 'There are no groups yet.',

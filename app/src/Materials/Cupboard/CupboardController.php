@@ -50,9 +50,9 @@ final readonly class CupboardController
     }
 
     #[Route('/originals/import', methods: ['POST'])]
-    public function import(#[CurrentUser] Teacher $teacher, #[Body(40_100_000)] ImportOriginal $request): OriginalView
+    public function import(#[CurrentUser] Teacher $teacher, #[Body(40_100_000)] ImportOriginal $request): Imported
     {
-        return $this->cupboard->view($this->bringing->bring($teacher, $request));
+        return $this->bringing->bring($teacher, $request);
     }
 
     #[Route('/originals/{id}/export/{format}', methods: ['GET'], requirements: ['format' => 'json|md'])]

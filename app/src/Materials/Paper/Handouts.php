@@ -26,6 +26,9 @@ use FreshHuddle\Core\Materials\Original;
  */
 final readonly class Handouts
 {
+    /** More than so many are printed by the worker. */
+    public const MOST_SLIPS = 2 * SlipsWork::AT_ONCE;
+
     public function __construct(
         private EntityManagerInterface $em,
         private Roster $roster,
@@ -76,6 +79,7 @@ final readonly class Handouts
             $alike,
             $groups,
             array_values($slips),
+            \count($slips) > self::MOST_SLIPS,
         );
     }
 

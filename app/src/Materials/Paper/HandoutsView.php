@@ -14,6 +14,7 @@ final readonly class HandoutsView
      * @param list<WorkLine>     $work     what every group gets alike
      * @param list<HandoutGroup> $groups
      * @param list<Handout>      $slips    by group and seat, so that a group's lie together; who has no seat comes last
+     * @param bool               $bitByBit there are so many slips that the worker makes their file
      */
     public function __construct(
         public string $lessonId,
@@ -25,6 +26,15 @@ final readonly class HandoutsView
         public array $work,
         public array $groups,
         public array $slips,
+        public bool $bitByBit = false,
     ) {
+    }
+
+    /**
+     * The same with some of its slips.
+     */
+    public function only(int $from, int $most): self
+    {
+        return new self($this->lessonId, $this->title, $this->classId, $this->className, $this->startsAt, $this->doorWord, $this->work, $this->groups, \array_slice($this->slips, $from, $most));
     }
 }

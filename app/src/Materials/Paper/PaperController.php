@@ -7,6 +7,11 @@ namespace FreshHuddle\App\Materials\Paper;
 use FreshHuddle\App\Account\Teacher;
 use FreshHuddle\App\Http\Download;
 use FreshHuddle\App\Lesson\LessonAccess;
+use FreshHuddle\App\Materials\Exception\MaterialsRefused;
+use FreshHuddle\App\Materials\Job\JobKind;
+use FreshHuddle\App\Materials\Job\Jobs;
+use FreshHuddle\App\Materials\Job\JobView;
+use FreshHuddle\App\Roster\ForAssistants;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\Routing\Attribute\Route;
 use Symfony\Component\Routing\Requirement\Requirement;
@@ -15,7 +20,7 @@ use Symfony\Component\Security\Http\Attribute\CurrentUser;
 #[Route('/api/staff/rounds/{id}/paper', requirements: ['id' => Requirement::UUID])]
 final readonly class PaperController
 {
-    public function __construct(private Handouts $handouts, private Prints $prints, private LessonAccess $lessonAccess)
+    public function __construct(private Handouts $handouts, private Prints $prints, private LessonAccess $lessonAccess, private Jobs $jobs)
     {
     }
 
@@ -30,7 +35,21 @@ final readonly class PaperController
     public function pdf(#[CurrentUser] Teacher $teacher, string $id, string $what, Request $http): Download
     {
         $round = $this->handouts->of($this->lessonAccess->round($teacher, $id));
+        if ('slips' === $what && $round->bitByBit) {
+            throw MaterialsRefused::unusable('materials.job.too_many_slips', null, ['most' => Handouts::MOST_SLIPS]);
+        }
 
         return new Download('plan' === $what ? $this->prints->plan($round, $http->query->getString('zone', 'UTC')) : $this->prints->slips($round, $http->getSchemeAndHttpHost()), "{$round->className} · {$round->title} · {$what}.pdf", 'application/pdf');
+    }
+
+    /** Slips of a large class, made bit by bit. */
+    #[Route('/slips', methods: ['POST'])]
+    #[ForAssistants]
+    public function slips(#[CurrentUser] Teacher $teacher, string $id, Request $http): JobView
+    {
+        $round = $this->handouts->of($this->lessonAccess->round($teacher, $id));
+        $name = "{$round->className} · {$round->title} · slips.pdf";
+
+        return JobView::of($this->jobs->begin($teacher, JobKind::Slips, $name, SlipsWork::input($round, $http->getSchemeAndHttpHost()), (int) ceil(\count($round->slips) / SlipsWork::AT_ONCE)));
     }
 }

@@ -245,7 +245,7 @@ final class MediaTest extends AppTestCase
         if ('json' === $format) {
             self::assertTrue(Schema::allows('original', (string) $zip->file('original.json')));
         }
-        $import = fn (): Json => $this->ask('POST', '/api/staff/originals/import', ['name' => 'sheet.zip', 'package' => base64_encode($archive)])->is(200);
+        $import = fn (): Json => $this->bringIn(['name' => 'sheet.zip', 'package' => base64_encode($archive)]);
         self::assertSame($original->at('pages'), $import()->at('pages'), 'at home it is the same picture');
 
         $this->asTeacher($this->newTeacher('far@larkmouth.example'));
@@ -259,7 +259,7 @@ final class MediaTest extends AppTestCase
             self::assertStringStartsWith(0 === $block ? "\x89PNG" : "\xFF\xFB", $bytes);
         }
         $text = (string) $zip->file("original.{$format}");
-        self::assertSame('', $this->ask('POST', '/api/staff/originals/import', ['name' => 'x', 'text' => $text])->is(200)->text('pages.0.blocks.0.settings.media'), 'without its bytes it comes in without');
+        self::assertSame('', $this->bringIn(['name' => 'x', 'text' => $text])->text('pages.0.blocks.0.settings.media'), 'without its bytes it comes in without');
     }
 
     public function test_an_archive_that_is_none_brings_nothing(): void
@@ -281,7 +281,7 @@ final class MediaTest extends AppTestCase
         $this->ask('POST', '/api/staff/originals/import', ['name' => 'x.md'])->is(422);
         self::assertSame([], $this->ask('GET', '/api/staff/originals')->list(''));
         foreach (['../../etc/passwd', 'media/../x.png', "media/{$id}.png"] as $name) {
-            $odd = $this->ask('POST', '/api/staff/originals/import', ['name' => 'x.zip', 'package' => base64_encode($files($name, 'not asked for'))])->is(200);
+            $odd = $this->bringIn(['name' => 'x.zip', 'package' => base64_encode($files($name, 'not asked for'))]);
             self::assertSame('', $odd->text('pages.0.blocks.0.settings.media'), $name);
         }
     }
@@ -353,5 +353,17 @@ final class MediaTest extends AppTestCase
         $this->asStudent($student);
 
         return $this->ask('GET', '/api/student/now')->text('group.copies.0.id');
+    }
+
+    /**
+     * @param array<string, string> $file
+     *
+     * @return Json the original that was brought in
+     */
+    private function bringIn(array $file): Json
+    {
+        $brought = $this->ask('POST', '/api/staff/originals/import', $file)->is(200);
+
+        return $this->ask('GET', '/api/staff/originals/'.$brought->text('original'))->is(200);
     }
 }

@@ -10,7 +10,14 @@ namespace FreshHuddle\Core\Materials\Merge;
  */
 final readonly class Difference
 {
-    private const MOST_STEPS = 1_000;
+    public const MOST_STEPS = 1_000;
+
+    /**
+     * @param int $steps texts that differ in more words are taken as one change: 1 to 1,000
+     */
+    public function __construct(private int $steps = self::MOST_STEPS)
+    {
+    }
 
     /**
      * @param list<string> $old
@@ -18,7 +25,7 @@ final readonly class Difference
      *
      * @return list<Change> in order, none touching the next
      *
-     * Complexity: O((n + m)·d) time, O(d²) memory, d ≤ 1,000
+     * Complexity: O((n + m)·d) time, O(d²) memory, d ≤ the steps
      */
     public function changes(array $old, array $new): array
     {
@@ -36,7 +43,7 @@ final readonly class Difference
         if ([] === $a && [] === $b) {
             return [];
         }
-        $trail = self::trail($a, $b);
+        $trail = self::trail($a, $b, min(self::MOST_STEPS, max(1, $this->steps)));
         if (null === $trail) {
             return [new Change($head, $head + \count($a), $b)];
         }
@@ -50,13 +57,13 @@ final readonly class Difference
      *
      * @return list<array<int, int>>|null the furthest x on each diagonal, a list a step; null if it takes too many
      */
-    private static function trail(array $a, array $b): ?array
+    private static function trail(array $a, array $b, int $steps): ?array
     {
         $n = \count($a);
         $m = \count($b);
         $furthest = [1 => 0];
         $trail = [];
-        for ($d = 0; $d <= min($n + $m, self::MOST_STEPS); ++$d) {
+        for ($d = 0; $d <= min($n + $m, $steps); ++$d) {
             $trail[] = $furthest;
             for ($k = -$d; $k <= $d; $k += 2) {
                 $down = $k === -$d || ($k !== $d && ($furthest[$k - 1] ?? -1) < ($furthest[$k + 1] ?? -1));

@@ -18,10 +18,17 @@ use FreshHuddle\Core\Materials\Variant;
  * has changed is as that side has it; what one side took out stays where the other has changed it; where both chose
  * something else, the side that is saved last is right. Nothing that was written is lost.
  *
- * Complexity: that of ThreeWay for each text, and O(b²) for b blocks
+ * What it may cost is known before it begins: the more texts both sides have changed, the sooner one of them is taken as
+ * changed as a whole.
+ *
+ * Complexity: that of ThreeWay for each text, in all at most as much as two texts that differ in 1,000 words; and O(b²) for b
+ * blocks
  */
 final readonly class OriginalMerge
 {
+    /** Steps squared of all texts that both sides have changed. */
+    private const BUDGET = 2 * Difference::MOST_STEPS ** 2;
+
     public function __construct(private ThreeWay $words = new ThreeWay())
     {
     }
@@ -34,6 +41,54 @@ final readonly class OriginalMerge
      * @throws UnusableOriginal if both together are more than an original can hold
      */
     public function of(Original $base, Original $theirs, Original $mine): Original
+    {
+        $contested = self::contested($base, $theirs, $mine);
+        $steps = min(Difference::MOST_STEPS, (int) floor(sqrt(self::BUDGET / max(1, $contested))));
+
+        return (new self(new ThreeWay(new Difference($steps))))->together($base, $theirs, $mine);
+    }
+
+    /**
+     * @return int how many texts both sides have changed, each in its own way
+     */
+    public static function contested(Original $base, Original $theirs, Original $mine): int
+    {
+        [$b, $t, $m] = [self::texts($base), self::texts($theirs), self::texts($mine)];
+        $contested = 0;
+        foreach (array_intersect_key($m, $t) as $key => $text) {
+            $contested += $text !== ($b[$key] ?? '') && $t[$key] !== ($b[$key] ?? '') && $text !== $t[$key] ? 1 : 0;
+        }
+
+        return $contested;
+    }
+
+    /**
+     * @return array<string, string> every text of an original that is brought together word by word
+     */
+    private static function texts(Original $original): array
+    {
+        $texts = [];
+        foreach ($original->blocks() as $block) {
+            $texts["{$block->id}|text"] = $block->text;
+            $texts["{$block->id}|passage"] = $block->settings->passage;
+            foreach (['items' => $block->settings->items, 'heads' => $block->settings->heads] as $list => $items) {
+                foreach ($items as $item) {
+                    $texts["{$block->id}|{$list}|{$item->id}"] = $item->text;
+                }
+            }
+            foreach ($block->variants as $variant) {
+                $texts["{$block->id}|variant|{$variant->variant}"] = $variant->text;
+                $texts["{$block->id}|variant passage|{$variant->variant}"] = $variant->passage;
+            }
+        }
+
+        return $texts;
+    }
+
+    /**
+     * @throws UnusableOriginal
+     */
+    private function together(Original $base, Original $theirs, Original $mine): Original
     {
         [$b, $t, $m] = [self::blocks($base), self::blocks($theirs), self::blocks($mine)];
         $kept = Kept::of(array_map(self::block(...), $b), array_map(self::block(...), $t), array_map(self::block(...), $m));

@@ -139,4 +139,20 @@ final class OriginalMergeTest extends TestCase
             self::assertSame(self::texts(self::original($sides['right'][0])), self::texts($merge->of(self::original($base), self::original($base), self::original($sides['right'][0]))));
         }
     }
+
+    public function test_what_it_may_cost_is_bounded_before_it_begins_and_nothing_is_lost_by_that(): void
+    {
+        $words = static fn (string $seed): string => implode(' ', array_map(static fn (int $i): string => substr(md5("{$seed}{$i}"), 0, 2), range(1, 2_500)));
+        $of = static fn (string $seed): Original => new Original('T', [new Page('p', '', array_map(
+            static fn (int $i): Block => new Block("b{$i}", BlockKind::Text, $words("{$seed}{$i} ")),
+            range(1, 60),
+        ))]);
+        [$base, $theirs, $mine] = [$of('base'), $of('theirs'), $of('mine')];
+        self::assertSame(60, OriginalMerge::contested($base, $theirs, $mine));
+        $merged = (new OriginalMerge())->of($base, $theirs, $mine);
+        foreach ($merged->blocks() as $i => $block) {
+            self::assertStringContainsString($theirs->blocks()[$i]->text, $block->text);
+        }
+        self::assertSame(0, OriginalMerge::contested($base, $base, $mine), 'what only one side has changed is not contested');
+    }
 }

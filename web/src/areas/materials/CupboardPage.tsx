@@ -1,5 +1,5 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
-import { useRef, useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
 import { api, take } from '../../api/client';
 import { Button } from '../../ui/Button';
@@ -12,7 +12,9 @@ import { newPage } from './blocks';
 import { base64 } from './bytes';
 import { cupboardQuery, type Summary } from './cupboard';
 import { CupboardList } from './CupboardList';
+import { JobProgress } from './JobProgress';
 import { OriginalEditor } from './OriginalEditor';
+import { useJob } from './useJob';
 
 const isArchive = (begin: string) => begin === 'PK\u0003\u0004';
 
@@ -48,9 +50,17 @@ export function CupboardPage() {
         : { text: await file.text() };
       return take(api.POST('/api/staff/originals/import', { body: { name: file.name, ...content } }));
     },
-    onSuccess: (made) => go(made.id),
+    onSuccess: (made) => {
+      follow(made.job ?? null);
+      if (made.original != null) go(made.original);
+    },
     onError: fail,
   });
+  const { job, follow } = useJob();
+  const brought = job?.original ?? null;
+  useEffect(() => {
+    if (brought !== null) void navigate(`/cupboard/${brought}`);
+  }, [brought, navigate]);
   const input = useRef<HTMLInputElement>(null);
   const archive = useMutation({
     mutationFn: ({ id, archived }: { id: string; archived: boolean }) =>
@@ -87,13 +97,18 @@ export function CupboardPage() {
               event.target.value = '';
             }}
           />
-          <Button busy={bring.isPending} onClick={() => input.current?.click()}>
+          <Button busy={bring.isPending || job?.state === 'working'} onClick={() => input.current?.click()}>
             {edit.bringFile}
           </Button>
           <Button look="main" busy={add.isPending} onClick={() => add.mutate()}>
             {edit.writeNew}
           </Button>
         </div>
+        {job !== null && job.state !== 'done' && (
+          <div className="mb-5">
+            <JobProgress job={job} label={edit.bringing} />
+          </div>
+        )}
         <CupboardList archived={away}>
           {(original) => (
             <>

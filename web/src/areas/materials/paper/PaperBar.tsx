@@ -14,8 +14,8 @@ export function PaperBar({
 }: {
   paper: Schema['HandoutsView'];
   title: string;
-  /** Where the same is as a file. */
-  pdf: string;
+  /** Where the same is as a file, or what makes it where it is a large one. */
+  pdf: string | ReactNode;
   children?: ReactNode;
 }) {
   return (
@@ -31,9 +31,13 @@ export function PaperBar({
       </div>
       <div className="ml-auto flex flex-wrap items-center gap-3">
         {children}
-        <a href={pdf} download className="font-semibold underline decoration-line underline-offset-4">
-          {words.paper.pdf}
-        </a>
+        {typeof pdf === 'string' ? (
+          <a href={pdf} download className="font-semibold underline decoration-line underline-offset-4">
+            {words.paper.pdf}
+          </a>
+        ) : (
+          pdf
+        )}
         <Button look="main" onClick={() => window.print()}>
           {words.paper.print}
         </Button>

@@ -9,6 +9,8 @@ import { useMessages } from '../../../ui/messages';
 import { Picture } from '../../../ui/Picture';
 import { Sign } from '../../../ui/Sign';
 import { words } from '../../../words';
+import { JobProgress } from '../JobProgress';
+import { useJob } from '../useJob';
 import { PaperBar } from './PaperBar';
 import { usePaper } from './usePaper';
 
@@ -74,6 +76,33 @@ function NewPasses({ paper, round }: { paper: Paper; round: string }) {
   );
 }
 
+/** The slips of a large class as a file: made bit by bit, and taken away when it is there. */
+function ManySlips({ round }: { round: string }) {
+  const { fail } = useMessages();
+  const { job, follow } = useJob();
+  const begin = useMutation({
+    mutationFn: () => take(api.POST('/api/staff/rounds/{id}/paper/slips', { params: { path: { id: round } } })),
+    onSuccess: follow,
+    onError: fail,
+  });
+  if (job?.file != null)
+    return (
+      <a href={job.file} download className="font-semibold underline decoration-line underline-offset-4">
+        {words.paper.pdf}
+      </a>
+    );
+  return (
+    <>
+      {job !== null && <JobProgress job={job} label={words.paper.making} />}
+      {job?.state !== 'working' && (
+        <Button busy={begin.isPending} onClick={() => begin.mutate()}>
+          {words.paper.make}
+        </Button>
+      )}
+    </>
+  );
+}
+
 /** One slip a student, eight to a sheet of A4, to be cut along the lines: who they are with, and their own way in. */
 export function SlipsPage() {
   const { id = '' } = useParams();
@@ -85,7 +114,7 @@ export function SlipsPage() {
       <PaperBar
         paper={data}
         title={words.paper.slips(data.slips.length)}
-        pdf={`/api/staff/rounds/${id}/paper/slips.pdf`}
+        pdf={data.bitByBit ? <ManySlips round={id} /> : `/api/staff/rounds/${id}/paper/slips.pdf`}
       >
         {data.slips.length > 0 && <NewPasses paper={data} round={id} />}
       </PaperBar>

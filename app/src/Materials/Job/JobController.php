@@ -1,0 +1,44 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FreshHuddle\App\Materials\Job;
+
+use FreshHuddle\App\Account\Teacher;
+use FreshHuddle\App\Http\Download;
+use FreshHuddle\App\Materials\Exception\MaterialsRefused;
+use FreshHuddle\App\Materials\Media\Store\FileAway;
+use FreshHuddle\App\Materials\Media\Store\FileStore;
+use Symfony\Component\Routing\Attribute\Route;
+use Symfony\Component\Routing\Requirement\Requirement;
+use Symfony\Component\Security\Http\Attribute\CurrentUser;
+
+#[Route('/api/staff/jobs/{id}', requirements: ['id' => Requirement::UUID])]
+final readonly class JobController
+{
+    public function __construct(private Jobs $jobs, private FileStore $store)
+    {
+    }
+
+    /** How far it is. */
+    #[Route('', methods: ['GET'])]
+    public function show(#[CurrentUser] Teacher $teacher, string $id): JobView
+    {
+        return JobView::of($this->jobs->of($teacher, $id));
+    }
+
+    /** What was made. */
+    #[Route('/file', methods: ['GET'])]
+    public function file(#[CurrentUser] Teacher $teacher, string $id): Download
+    {
+        $job = $this->jobs->of($teacher, $id);
+        if (JobKind::Slips !== $job->kind || JobState::Done !== $job->state || null === $job->result) {
+            throw MaterialsRefused::missing();
+        }
+        try {
+            return new Download($this->store->get($job->result), $job->name, 'application/pdf');
+        } catch (FileAway) {
+            throw MaterialsRefused::missing();
+        }
+    }
+}

@@ -1,0 +1,12 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FreshHuddle\App\Materials\Job;
+
+enum JobState: string
+{
+    case Working = 'working';
+    case Done = 'done';
+    case Failed = 'failed';
+}
