@@ -59,6 +59,20 @@ final readonly class MediaReader
     }
 
     /**
+     * @return int bytes of what students of a class have put into copies
+     */
+    public function keptIn(string $classId): int
+    {
+        $kept = $this->db->fetchOne(
+            'SELECT COALESCE(SUM(m.size), 0)::bigint FROM (SELECT DISTINCT i.media_id FROM copy_media i JOIN work_copy w ON w.id = i.copy_id JOIN round r ON r.id = w.round_id JOIN lesson l ON l.id = r.lesson_id
+             WHERE l.class_id = ?) c JOIN media m ON m.id = c.media_id',
+            [$classId],
+        );
+
+        return \is_int($kept) ? $kept : 0;
+    }
+
+    /**
      * Until the transaction ends, nobody else puts in or drops the bytes of this digest.
      */
     public function hold(string $digest): void

@@ -31,10 +31,13 @@ final readonly class MediaShelf implements Forgets
     /** Of all pictures and recordings of a teacher and her classes. */
     private const MOST_BYTES = 2_000_000_000;
 
+    /** Of what the students of one class put in. */
+    private const MOST_OF_CLASS = 500_000_000;
+
     /** Pictures of the students' own in one copy. */
     private const MOST_IN_A_COPY = 200;
 
-    public function __construct(private EntityManagerInterface $em, private MediaFile $files, private FileStore $store, private Clock $clock, private MediaReader $reader)
+    public function __construct(private EntityManagerInterface $em, private MediaFile $files, private FileStore $store, private Clock $clock, private MediaReader $reader, private int $mostOfClass = self::MOST_OF_CLASS)
     {
     }
 
@@ -56,6 +59,9 @@ final readonly class MediaShelf implements Forgets
         $read = $this->read($request);
         if (MediaKind::Picture !== $read->kind) {
             throw MaterialsRefused::unusable('materials.media.no_picture', 'content');
+        }
+        if ($this->reader->keptIn($copy->round->lesson->class->id) + \strlen($read->bytes) > $this->mostOfClass) {
+            throw MaterialsRefused::unusable('materials.media.class_quota', 'content', ['most' => intdiv($this->mostOfClass, 1_000_000)]);
         }
 
         return $this->em->wrapInTransaction(function () use ($copy, $student, $read): MediaView {

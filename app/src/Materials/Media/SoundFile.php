@@ -49,7 +49,7 @@ final readonly class SoundFile
         }
         $format = $found['fileformat'] ?? null;
         $type = \is_string($format) ? self::TYPES[$format] ?? null : null;
-        if (null === $type || !isset($found['audio'])) {
+        if (null === $type || !isset($found['audio']) || !SoundWhole::is($bytes, $type)) {
             return null;
         }
         if (\is_array($found['video'] ?? null) && isset($found['video']['resolution_x'])) {
@@ -70,7 +70,7 @@ final readonly class SoundFile
     private function pieces(string $bytes): ?ReadMedia
     {
         preg_match_all('/hdlr.{8}([a-z]{4})/s', substr($bytes, 0, 20_000), $handlers);
-        if (!\in_array('soun', $handlers[1], true)) {
+        if (!\in_array('soun', $handlers[1], true) || !SoundWhole::is($bytes, 'audio/mp4')) {
             return null;
         }
 

@@ -9,6 +9,7 @@ use FreshHuddle\App\Materials\Media\MediaFile;
 use FreshHuddle\App\Materials\Media\MediaKind;
 use FreshHuddle\App\Materials\Media\PictureFile;
 use FreshHuddle\App\Materials\Media\SoundFile;
+use FreshHuddle\App\Materials\Media\SoundWhole;
 use FreshHuddle\App\Tests\Support\Files;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
@@ -130,6 +131,37 @@ final class MediaFileTest extends TestCase
                 $this->addToAssertionCount(1);
             }
         }
+    }
+
+    #[DataProvider('recordings')]
+    public function test_a_recording_is_one_from_its_first_byte_to_its_last(string $bytes, string $type): void
+    {
+        self::assertSame($type, $this->files->read($bytes)->type);
+        foreach (['with something hung on it' => $bytes.str_repeat('<script>alert(1)</script>', 400), 'cut short' => substr($bytes, 0, -7)] as $how => $broken) {
+            if ('cut short' === $how && 'audio/mpeg' === $type) {
+                continue; // it is heard to where it ends
+            }
+            self::assertFalse(SoundWhole::is($broken, $type), $how);
+            try {
+                $this->files->read($broken);
+                self::fail("It was taken {$how}.");
+            } catch (MaterialsRefused) {
+                $this->addToAssertionCount(1);
+            }
+        }
+        $middle = intdiv(\strlen($bytes), 2);
+        self::assertFalse(SoundWhole::is(substr($bytes, 0, $middle).str_repeat('no sound ', 1_200).substr($bytes, $middle), $type), 'with something in the middle');
+    }
+
+    /**
+     * @return iterable<string, array{string, string}>
+     */
+    public static function recordings(): iterable
+    {
+        yield 'MP3' => [Files::mp3(2), 'audio/mpeg'];
+        yield 'MP3 with tags before and behind it' => ["ID3\x04\0\0\0\0\0\x0A".str_repeat("\0", 10).Files::mp3(2).'TAG'.str_repeat("\0", 125), 'audio/mpeg'];
+        yield 'WebM as a browser records it' => [(string) file_get_contents(__DIR__.'/files/hum.webm'), 'audio/webm'];
+        yield 'MP4 as a browser records it' => [(string) file_get_contents(__DIR__.'/files/hum.mp4'), 'audio/mp4'];
     }
 
     public function test_whatever_bytes_come_in_it_is_read_or_refused(): void

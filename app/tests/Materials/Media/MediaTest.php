@@ -286,6 +286,16 @@ final class MediaTest extends AppTestCase
         }
     }
 
+    public function test_what_the_students_of_a_class_put_in_has_a_limit_of_its_own(): void
+    {
+        $copy = $this->copyOf($this->ada);
+        $this->putInto($this->ada, $copy, Files::picture('png', 31, 30))->is(200);
+        $this->db()->executeStatement('UPDATE media SET size = 500000000 WHERE id IN (SELECT media_id FROM copy_media)');
+        self::assertSame('content', $this->putInto($this->ada, $copy, Files::picture('png', 32, 30))->is(422)->text('errors.0.field'));
+        $this->asTeacher();
+        $this->ask('POST', '/api/staff/media', ['content' => base64_encode(Files::picture('png', 33, 30))])->is(200);
+    }
+
     public function test_what_stands_nowhere_any_more_goes_after_a_week_and_nothing_else(): void
     {
         $copy = $this->copyOf($this->ada);
