@@ -45,3 +45,6 @@ export function killHard(program: 'php' | 'worker'): number {
   execFileSync('kill', ['-9', ...victims]);
   return victims.length;
 }
+
+/** What stands in the web server's log. */
+export const serverLog = (): string => readFileSync(`${folder}/log/nginx.log`, 'utf8');

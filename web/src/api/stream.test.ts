@@ -109,6 +109,15 @@ describe('a stream', () => {
     expect(FakeSource.opened).toHaveLength(1);
   });
 
+  it('looks again when the device wakes up: its clock and all it knows may be old', async () => {
+    start(() => Promise.resolve({ address: '/stream/1/a/b', forSeconds: 600 }));
+    await soon(0);
+    last().onopen?.();
+    look.mockReset();
+    document.dispatchEvent(new Event('visibilitychange'));
+    expect(look).toHaveBeenCalledOnce();
+  });
+
   it('does nothing any more once it is stopped', async () => {
     start(() => Promise.resolve({ address: '/stream/1', forSeconds: 600 }));
     stop();
