@@ -151,6 +151,9 @@ await under(
   );
 }
 
+// Processes that have just begun read their code once: that is nobody's attack.
+await honest(3_000);
+
 // 5. Bodies.
 const array = `[${'1,'.repeat(80_000)}1]`;
 const megabyte = `[${'1,'.repeat(500_000)}1]`;
