@@ -1,5 +1,5 @@
 import { expect } from '@playwright/test';
-import { killHard, supervisor } from './support/machine';
+import { killDatabase, killHard, supervisor } from './support/machine';
 import { choose, seats, student, teacher } from './support/people';
 import { readyLesson } from './support/plan';
 import { test } from './support/test';
@@ -116,4 +116,23 @@ test('where the stream cannot get through, pages ask and switch all the same', a
   await choose(t, 'Countdown', '0 seconds');
   await t.getByRole('button', { name: 'Call everybody back now' }).click();
   await expect(ada.page.getByText('Go back to the main session.')).toBeVisible();
+});
+
+test('after the database was killed no process fails its first request', async ({ browser }) => {
+  const t = await teacher(browser);
+  const lesson = await readyLesson(t, { name: '8R Database', students: ['Ada', 'Ben'], groups: ['Quayside'] });
+  const paths = [
+    `/api/staff/lessons/${lesson.id}`,
+    `/api/staff/rounds/${lesson.round.id}/paper/plan.pdf`,
+    `/api/student/classes/${encodeURIComponent(lesson.doorWord)}`,
+    `/api${lesson.classPage}`,
+  ];
+  const ask = async (path: string, times: number) =>
+    Promise.all(Array.from({ length: times }, async () => (await t.request.get(path)).status()));
+  // Every process of every kind has a connection of its own before it happens.
+  for (const path of paths) await ask(path, 8);
+  killDatabase();
+  await expect.poll(async () => (await t.request.get('/api/staff/me')).status(), { intervals: [100] }).toBe(200);
+  for (const path of paths)
+    for (const status of await ask(path, 12)) expect(status === 429 ? 200 : status, path).toBe(200);
 });

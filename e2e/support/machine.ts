@@ -46,5 +46,10 @@ export function killHard(program: 'php' | 'worker'): number {
   return victims.length;
 }
 
+/** Kills the database at once, with no word of warning; it is started anew by itself. */
+export function killDatabase(): void {
+  execFileSync('kill', ['-9', supervisor('pid', 'postgres').trim()]);
+}
+
 /** What stands in the web server's log. */
 export const serverLog = (): string => readFileSync(`${folder}/log/nginx.log`, 'utf8');
