@@ -102,6 +102,22 @@ final class AloneWorkTest extends AppTestCase
         self::assertSame(['Exit ticket'], $this->shown($device)[1]);
     }
 
+    public function test_a_student_without_a_seat_works_alone_like_everybody(): void
+    {
+        $class = $this->lesson->text('classId');
+        $this->ask('POST', "/api/staff/classes/{$class}/students", ['names' => 'Seat Less'])->is(200);
+        $student = $this->db()->fetchOne("SELECT id FROM student WHERE name = 'Seat Less'");
+        self::assertIsString($student);
+        $device = $this->join($this->again(), $student);
+        $this->teach('sendOut')->is(200);
+        $this->teach('callBack', 0)->is(200);
+        $this->begin($this->alone);
+        self::assertSame([[], ['Exit ticket']], $this->shown($device));
+        $copy = $this->now($device)->text('alone.0.id');
+        $this->write($device, $copy)->is(200);
+        $this->see($this->ada, $copy)->is(404);
+    }
+
     public function test_what_will_be_seen_then_can_be_looked_at_before(): void
     {
         $student = $this->lesson->text('floor.groups.0.students.0');

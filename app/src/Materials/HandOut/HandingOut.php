@@ -75,7 +75,7 @@ final readonly class HandingOut
             $unfinished = $master->unfinished();
             $outdated = 0;
             $missing = [];
-            foreach ($this->due->of($row, $floor) as $due) {
+            foreach ($this->due->of($row, $floor, null, $round->lesson->class) as $due) {
                 $copy = $there[$row->original]["{$due->group}|{$due->student}"] ?? null;
                 if (null === $copy) {
                     $missing["{$due->group}|{$due->student}"] = true;
@@ -115,7 +115,7 @@ final readonly class HandingOut
     public function makeCopies(Round $round, bool $goOn = false): CopiesMade
     {
         $floor = $this->floors->now($round->grouping->id);
-        $rows = array_filter($this->plan->rows($round->id), fn (HandOutRow $row): bool => [] !== $this->due->of($row, $floor) || [] === $floor->groups);
+        $rows = array_filter($this->plan->rows($round->id), fn (HandOutRow $row): bool => [] !== $this->due->of($row, $floor, null, $round->lesson->class) || [] === $floor->groups);
         if ([] === $rows) {
             throw MaterialsRefused::unusable('materials.no_original');
         }
@@ -219,7 +219,7 @@ final readonly class HandingOut
         $floor = $this->floors->now($round->grouping->id);
         $sheets = [];
         foreach (array_filter($this->plan->rows($round->id), static fn (HandOutRow $row): bool => $opensWith === $row->opensWith) as $row) {
-            foreach ($this->due->of($row, $floor, $student) as $due) {
+            foreach ($this->due->of($row, $floor, $student, $round->lesson->class) as $due) {
                 if (null !== $due->student && $student !== $due->student) {
                     continue;
                 }
@@ -246,7 +246,7 @@ final readonly class HandingOut
         foreach ($this->plan->rows($round->id) as $row) {
             $master = $this->master($row);
             $isUnfinished = null !== $this->cupboard->original($master)->unfinished();
-            $rows[] = new RowDue($master->id, $master->title, $master->version, $isUnfinished, $this->due->of($row, $floor), null === $round->lesson->begunFrom ? [] : $this->store->earlier($round->id, $master->id));
+            $rows[] = new RowDue($master->id, $master->title, $master->version, $isUnfinished, $this->due->of($row, $floor, null, $round->lesson->class), null === $round->lesson->begunFrom ? [] : $this->store->earlier($round->id, $master->id));
         }
 
         return $rows;
@@ -314,7 +314,7 @@ final readonly class HandingOut
                 continue;
             }
             $wanted = $sources = $members = [];
-            foreach ($this->due->of($row, $floor) as $due) {
+            foreach ($this->due->of($row, $floor, null, $round->lesson->class) as $due) {
                 $sitsThere = null !== $due->student && (\in_array($due->student, $seats, true) || \in_array($floor->groupOf($due->student)?->id, $groups, true));
                 if (!$sitsThere && !\in_array($due->group, $groups, true)) {
                     continue;
@@ -356,7 +356,7 @@ final readonly class HandingOut
         $earlier = $goOn && null !== $round->lesson->begunFrom ? $this->store->earlier($round->id, $master->id) : [];
         $pages = [];
         $copies = [];
-        foreach ($this->due->of($row, $floor) as $due) {
+        foreach ($this->due->of($row, $floor, null, $round->lesson->class) as $due) {
             $pages[$due->variant] ??= Pages::text($original->forCopies($due->variant));
             $before = $earlier["{$due->group}|{$due->student}"] ?? null;
             $copies[] = ['due' => $due, 'name' => $this->name($round, $floor, $due, $master->title), 'pages' => null === $before ? $pages[$due->variant] : Pages::text($this->added($before, $original->forCopies($due->variant)))];

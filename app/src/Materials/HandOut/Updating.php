@@ -88,7 +88,7 @@ final readonly class Updating
             $original = $this->cupboard->original($master);
             $unfinished = $original->unfinished();
             $there = $this->store->there($round->id, $master->id);
-            foreach ($this->due->of($row, $floor) as $due) {
+            foreach ($this->due->of($row, $floor, null, $round->lesson->class) as $due) {
                 $copy = $there["{$due->group}|{$due->student}"] ?? null;
                 if (null === $copy || ($copy->int('original_version') === $master->version && $copy->text('variant') === $due->variant)) {
                     continue;

@@ -56,14 +56,14 @@ final readonly class Jobs implements TaskHandler, Forgets
     public function begin(Teacher $teacher, JobKind $kind, string $name, string $input, int $total): Job
     {
         // Two presses, one job.
-        $same = $this->em->getRepository(Job::class)->findOneBy(['teacher' => $teacher, 'kind' => $kind, 'state' => JobState::Working, 'name' => mb_substr($name, 0, 200), 'total' => max(1, $total)]);
+        $key = 'job'.hash('sha1', "{$teacher->id}|{$kind->value}|{$name}|{$input}");
+        $same = $this->em->getRepository(Job::class)->findOneBy(['teacher' => $teacher, 'state' => JobState::Working, 'input' => $key]);
         if (null !== $same) {
             return $same;
         }
         if ($this->em->getRepository(Job::class)->count(['teacher' => $teacher, 'state' => JobState::Working]) >= self::MOST) {
             throw MaterialsRefused::tooMuch('materials.job.too_many', null, 30);
         }
-        $key = self::key();
         try {
             $this->store->put($key, $input);
         } catch (FileAway) {
