@@ -23,7 +23,7 @@ const backArrows = areas.slice(0, -1).map((area, i) => ({
 }));
 
 export default ts.config(
-  { ignores: ['web/dist/**', 'web/src/api/generated.ts', 'e2e/results/**'] },
+  { ignores: ['web/dist/**', 'web/src/api/generated.ts', 'web/src/messages/**', 'e2e/results/**'] },
   js.configs.recommended,
   {
     files: ['**/*.ts', '**/*.tsx'],
@@ -43,7 +43,7 @@ export default ts.config(
     languageOptions: { globals: { self: 'readonly', caches: 'readonly', fetch: 'readonly', URL: 'readonly' } },
   },
   {
-    files: ['bench/**/*.mjs', 'e2e/**/*.mjs', 'web/*.mjs', 'eslint.config.js'],
+    files: ['bench/**/*.mjs', 'e2e/**/*.mjs', 'web/*.mjs', 'web/messages/*.mjs', 'eslint.config.js'],
     languageOptions: {
       globals: {
         process: 'readonly',
@@ -58,6 +58,8 @@ export default ts.config(
         Buffer: 'readonly',
         window: 'readonly',
         document: 'readonly',
+        TextDecoder: 'readonly',
+        TextEncoder: 'readonly',
       },
     },
   },

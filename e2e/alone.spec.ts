@@ -19,8 +19,8 @@ test('an exit ticket is written, opens at its own moment, and is found again in 
     await t.getByRole('button', { name: 'Add' }).first().click();
     await t.getByRole('menuitem', { name: /Alone/ }).click();
     await t.getByRole('button', { name: /^Alone, / }).click();
-    await t.getByRole('button', { name: 'Write a new one' }).click();
-    await t.getByRole('button', { name: 'One answer each' }).click();
+    await t.getByRole('button', { name: 'Create a worksheet' }).click();
+    await t.getByRole('button', { name: 'Question: one answer each' }).click();
     await t.getByPlaceholder('What do students do here?').fill('What will you remember tomorrow?');
     await expect(t.getByText('Opens in minute', { exact: false })).toBeVisible();
     await expect(t.getByText('Saved')).toBeVisible();
@@ -29,9 +29,9 @@ test('an exit ticket is written, opens at its own moment, and is found again in 
   await test.step('groups go out, and nobody sees it yet', async () => {
     await t.getByRole('button', { name: /^Set up/ }).click();
     await t.getByRole('button', { name: /^Send (4|them)/ }).click();
-    await expect(ada.page.getByRole('button', { name: 'Open our sheet' })).toBeVisible();
+    await expect(ada.page.getByRole('button', { name: 'Open our worksheet' })).toBeVisible();
     await expect(ada.page.getByText('Exit ticket')).toHaveCount(0);
-    await t.getByRole('button', { name: /Call everybody back/ }).click();
+    await t.getByRole('button', { name: /Call everyone back/ }).click();
     await expect(t.getByRole('button', { name: /Next: Alone/ })).toBeVisible({ timeout: 60_000 });
     await t.getByRole('button', { name: /Next: Alone/ }).click();
   });
@@ -75,13 +75,13 @@ test('a place on a worksheet for two of the four, and what the others see of it'
     original: false,
   });
   await t.goto(`/lessons/${lesson.id}?view=original`);
-  await t.getByRole('button', { name: 'Write a new one' }).click();
+  await t.getByRole('button', { name: 'Create a worksheet' }).click();
   await t.getByRole('button', { name: '+ One answer together' }).click();
   await t.getByPlaceholder('What do students do here?').last().fill('Only for the first two');
   await t.getByRole('button', { name: 'One answer together: more' }).last().click();
   await t.getByRole('menuitem', { name: 'Only for some of the group' }).click();
   await t.getByLabel('Seat numbers').fill('1, 2');
-  await t.getByLabel('The others in the group do not see it').check();
+  await t.getByLabel('The rest of the group can’t see it').check();
   await expect(t.getByText('Saved')).toBeVisible();
   await t.getByRole('button', { name: /^Set up .* and 1 copy/ }).click();
   await t.getByRole('button', { name: /^Send (4|them)/ }).click();
@@ -91,15 +91,15 @@ test('a place on a worksheet for two of the four, and what the others see of it'
   const [one, , three] = await Promise.all((seats ?? []).map((name) => student(browser, lesson.doorWord, name)));
   if (one === undefined || three === undefined) throw new Error('nobody sits there');
 
-  await one.page.getByRole('button', { name: 'Open our sheet' }).click();
+  await one.page.getByRole('button', { name: 'Open our worksheet' }).click();
   const place = one.page.locator('section', { hasText: 'Only for the first two' }).last();
   await expect(place.getByText(`For you and ${seats?.[1] ?? ''}`)).toBeVisible();
   await place.getByLabel('Together').fill('We think it floods.');
   await expect(place.getByText('Saved')).toBeVisible();
 
-  await three.page.getByRole('button', { name: 'Open our sheet' }).click();
+  await three.page.getByRole('button', { name: 'Open our worksheet' }).click();
   const others = three.page.locator('section', { hasText: 'Only for the first two' }).last();
-  await expect(others.getByText('Only they see what is written here.')).toBeVisible();
+  await expect(others.getByText('Only they can see what is written here.')).toBeVisible();
   await expect(others.getByRole('textbox')).toHaveCount(0);
   await expect(three.page.getByText('We think it floods.')).toHaveCount(0);
 });
@@ -115,7 +115,7 @@ test('one group’s room allows what the others do not, and its page shows what 
   await t.getByRole('button', { name: /^Set up/ }).click();
   await expect(t.getByText('Everything is in place.')).toBeVisible();
   await t.getByRole('button', { name: 'Change Quayside' }).click();
-  await t.getByRole('button', { name: 'Text line' }).click();
+  await t.getByRole('button', { name: 'Text chat' }).click();
   await t.getByRole('option', { name: 'no', exact: true }).click();
   await t.getByRole('button', { name: 'Recording' }).click();
   await t.getByRole('option', { name: 'yes', exact: true }).click();

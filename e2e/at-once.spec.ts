@@ -70,7 +70,7 @@ test.describe('at the same time', () => {
     ).json()) as LessonView;
     for (let round = 0; round < 12; round++) {
       const grouping = (await (
-        await api.post(`/api/staff/classes/${made.id}/groupings`, { data: { name: `Grouping ${String(round)}` } })
+        await api.post(`/api/staff/classes/${made.id}/groupings`, { data: { name: `Groups ${String(round)}` } })
       ).json()) as components['schemas']['DeskView'];
       const [taken, removed] = await Promise.all([
         api.patch(`/api/staff/segments/${lesson.round.segmentId}`, { data: { groupingId: grouping.id } }),

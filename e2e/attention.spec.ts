@@ -33,7 +33,7 @@ test('one press sends out, visits, fetches, calls back; who gets lost stands on 
 
   await spend('send out', async () => {
     await t.getByRole('button', { name: /^Send 4 students/ }).click();
-    await expect(ada.page.getByRole('button', { name: 'Call the teacher' })).toBeVisible({ timeout: 40_000 });
+    await expect(ada.page.getByRole('button', { name: 'Ask for help' })).toBeVisible({ timeout: 40_000 });
   });
   await goToRoom(ada);
   await expect(tag(t, 'Ada Reed')).toHaveAccessibleName(/in place/, { timeout: 30_000 });
@@ -42,18 +42,18 @@ test('one press sends out, visits, fetches, calls back; who gets lost stands on 
   ben.page.on('response', (answer) => {
     if (/\/api\/student\/(sign|now)$/.test(answer.url())) lastSign = Date.now();
   });
-  await expect(t.getByRole('button', { name: 'Remind: Ben Reed' })).toBeVisible({ timeout: 60_000 });
+  await expect(t.getByRole('button', { name: 'Remind Ben Reed' })).toBeVisible({ timeout: 60_000 });
   await spend('fetch', async () => {
-    await t.getByRole('button', { name: 'Remind: Ben Reed' }).click();
+    await t.getByRole('button', { name: 'Remind Ben Reed' }).click();
     await expect(ben.page.getByText(/^Please go to (Upper|Lower)( · .*)? now\.$/)).toBeVisible();
   });
   await ben.page.close();
-  await expect(t.getByLabel('Not there yet').getByText('lost: no sign for a while')).toBeVisible({ timeout: 90_000 });
+  await expect(t.getByLabel('Not there yet').getByText('lost: no signal for a while')).toBeVisible({ timeout: 90_000 });
   const seconds = (Date.now() - lastSign - lostAfter) / 1_000;
 
   await spend('visit', async () => {
     await t
-      .getByRole('region', { name: 'Whom to visit next' })
+      .getByRole('region', { name: 'Visit next' })
       .getByRole('button', { name: /^Go to/ })
       .click();
     await expect(t.getByText(/^You are with /)).toBeVisible();
@@ -61,7 +61,7 @@ test('one press sends out, visits, fetches, calls back; who gets lost stands on 
   await expect(t.getByRole('dialog').getByRole('heading').first()).toBeVisible();
   await t.keyboard.press('Escape');
   await spend('call back', async () => {
-    await t.getByRole('button', { name: /^Call everybody back/ }).click();
+    await t.getByRole('button', { name: /^Call everyone back/ }).click();
     await expect(ada.page.getByText('Back to the main session in')).toBeVisible();
   });
 

@@ -16,8 +16,8 @@ test('processes die in the middle of a lesson, and the lesson goes on', async ({
   const [one = '', two = ''] = (await seats(t)).get('Quayside') ?? [];
   const ada = await student(browser, lesson.doorWord, one);
   const ben = await student(browser, lesson.doorWord, two);
-  await t.getByRole('button', { name: 'Send them out as things are' }).click();
-  for (const who of [ada, ben]) await who.page.getByRole('button', { name: 'Open our sheet' }).click();
+  await t.getByRole('button', { name: 'Send out anyway' }).click();
+  for (const who of [ada, ben]) await who.page.getByRole('button', { name: 'Open our worksheet' }).click();
 
   const mine = ada.page.getByLabel('Your answer');
   const together = ben.page.getByLabel('Together');
@@ -64,7 +64,7 @@ test('processes die in the middle of a lesson, and the lesson goes on', async ({
       await expect(t.getByRole('dialog').getByText(`Ben, ${word}.`)).toBeVisible();
     await t.keyboard.press('Escape');
     await choose(t, 'Countdown', '10 seconds');
-    await t.getByRole('button', { name: 'Call everybody back in 10 s' }).click();
+    await t.getByRole('button', { name: 'Call everyone back in 10 s' }).click();
     await expect(ada.page.getByText('Back to the main session in')).toBeVisible();
     await expect(ada.page.getByText('Go back to the main session.')).toBeVisible({ timeout: 30_000 });
   });
@@ -81,14 +81,14 @@ test('with no server at all a page follows the agreed end by itself', async ({ b
   });
   await t.goto(`/lessons/${lesson.id}`);
   const ada = await student(browser, lesson.doorWord, 'Ada');
-  await t.getByRole('button', { name: 'Send them out as things are' }).click();
+  await t.getByRole('button', { name: 'Send out anyway' }).click();
   await expect(ada.page.getByText('left', { exact: false }).first()).toBeVisible();
   await ada.context.setOffline(true);
   await expect(ada.page.getByText('Back to the main session in')).toBeVisible({ timeout: 90_000 });
   await expect(ada.page.getByText('Go back to the main session.')).toBeVisible({ timeout: 30_000 });
   // Back on the line, it agrees with the server.
   await ada.context.setOffline(false);
-  await expect(ada.page.getByText('No line.')).toHaveCount(0, { timeout: 30_000 });
+  await expect(ada.page.getByText('You’re offline.')).toHaveCount(0, { timeout: 30_000 });
   const now = (await (await ada.page.request.get('/api/student/now')).json()) as {
     serverNow: number;
     moments: { endsAt: number; autoSeconds: number };
@@ -107,14 +107,14 @@ test('where the stream cannot get through, pages ask and switch all the same', a
   const ada = await student(browser, lesson.doorWord, 'Ada');
   for (const page of [t, ada.page]) await page.route('**/stream/**', (route) => route.abort());
   await Promise.all([t.goto(`/lessons/${lesson.id}`), ada.page.reload()]);
-  await expect(t.getByText('The line to the server is down.')).toBeVisible();
-  await t.getByRole('button', { name: 'Send them out as things are' }).click();
-  await ada.page.getByRole('button', { name: 'Open our sheet' }).click();
+  await expect(t.getByText('Disconnected from the server.')).toBeVisible();
+  await t.getByRole('button', { name: 'Send out anyway' }).click();
+  await ada.page.getByRole('button', { name: 'Open our worksheet' }).click();
   await ada.page.getByLabel('Your answer').fill('Asked, not told.');
   await t.getByRole('tab', { name: 'Work', exact: true }).click();
   await expect(t.getByText('Asked, not told.')).toBeVisible();
   await choose(t, 'Countdown', '0 seconds');
-  await t.getByRole('button', { name: 'Call everybody back now' }).click();
+  await t.getByRole('button', { name: 'Call everyone back now' }).click();
   await expect(ada.page.getByText('Go back to the main session.')).toBeVisible();
 });
 

@@ -37,7 +37,7 @@ function messy(students: number): { file: Buffer; names: string[] } {
   const rows: (string | number)[][] = [
     ['Autumn term, set 2'],
     [],
-    ['No.', 'Surname', 'First name', 'Level', 'Home language', 'Lead', 'E-mail'],
+    ['No.', 'Surname', 'First name', 'Level', 'Home language', 'Lead', 'Email'],
   ];
   for (let i = 0; i < students; i++) {
     const first = given[i % given.length] ?? '';
@@ -65,7 +65,7 @@ function messy(students: number): { file: Buffer; names: string[] } {
 async function addRule(panel: Locator, kind: string, one: string, other: string) {
   await find(panel, 'Student 1', one);
   await find(panel, 'Student 2', other);
-  await choose(panel, 'What must be', kind);
+  await choose(panel, 'Kind of rule', kind);
   await panel.getByRole('button', { name: 'Add it' }).click();
   await expect(panel.getByText(`${one} and ${other} ${kind}`)).toBeVisible();
 }
@@ -78,12 +78,12 @@ async function groupOf(page: Page, name: string): Promise<string> {
 test('a number typed and a press at once: what is pressed is what is shown', async ({ browser }) => {
   const t = await teacher(browser);
   await t.getByRole('button', { name: 'New class' }).click();
-  await t.getByLabel('What is the class called?').fill('At once');
+  await t.getByLabel('Class name').fill('At once');
   await t
     .getByLabel('Paste here')
     .fill(Array.from({ length: 24 }, (_, i) => `Pupil ${String.fromCharCode(65 + i)}${i}a`).join('\n'));
-  await t.getByRole('button', { name: 'Make the class with 24 students' }).click();
-  await t.getByRole('button', { name: 'New grouping' }).click();
+  await t.getByRole('button', { name: 'Create class with 24 students' }).click();
+  await t.getByRole('button', { name: 'Make groups' }).click();
   const put = t.getByRole('button', { name: /^Put 24 students into/ });
   for (const groups of [6, 5, 8, 4, 7]) {
     await t.getByLabel('How many').fill(String(groups));
@@ -107,50 +107,50 @@ for (const { students, groups } of [
 
     await test.step('a messy spreadsheet is brought in, and again changes nothing', async () => {
       await t.getByRole('button', { name: 'New class' }).click();
-      await t.getByLabel('What is the class called?').fill(`Set of ${students}`);
-      await t.getByRole('button', { name: 'Make the class' }).click();
+      await t.getByLabel('Class name').fill(`Set of ${students}`);
+      await t.getByRole('button', { name: 'Create class' }).click();
       await expect(t.getByRole('heading', { name: `Set of ${students}` })).toBeVisible();
       const upload = { name: 'set.xlsx', mimeType: 'application/octet-stream', buffer: file };
       await t.getByLabel('Choose a file').setInputFiles(upload);
-      await expect(t.getByText('stands in line 4 already')).toBeVisible();
+      await expect(t.getByText('is already in line 4')).toBeVisible();
       await expect(t.getByText('Above the heading')).toBeVisible();
       await t.getByRole('button', { name: `Add ${students} students` }).click();
       await expect(t.getByText(`${students} students added`)).toBeVisible();
       await expect(t.getByRole('columnheader', { name: 'Home language' })).toBeVisible();
-      await t.getByRole('button', { name: 'Bring in a list' }).click();
+      await t.getByRole('button', { name: 'Import list' }).click();
       await t.getByLabel('Choose a file').setInputFiles(upload);
-      await expect(t.getByRole('button', { name: 'Nothing to bring in' })).toBeDisabled();
-      await expect(t.getByText(`${students} as they are`)).toBeVisible();
+      await expect(t.getByRole('button', { name: 'Nothing to import' })).toBeDisabled();
+      await expect(t.getByText(`${students} unchanged`)).toBeVisible();
     });
 
     await test.step('two musts and three goals', async () => {
-      await t.getByRole('button', { name: 'New grouping' }).click();
-      await choose(t, 'Way of grouping', 'Balance by goals and rules');
+      await t.getByRole('button', { name: 'Make groups' }).click();
+      await choose(t, 'How to make groups', 'Balanced: by goals and rules');
       await t.getByLabel('How many').fill(String(groups));
       await t.getByLabel('How many').press('Enter');
-      const rules = t.getByRole('region', { name: 'Apart, together, wishes' });
+      const rules = t.getByRole('region', { name: 'Rules and wishes' });
       await addRule(rules, 'apart', a, b);
       await addRule(rules, 'together', c, d);
-      for (const goal of ['Level mixed', '“Lead” in each', 'Nobody alone with their home language']) {
-        await choose(t, 'Add a goal', goal);
+      for (const goal of ['Level mixed', '“Lead” in each group', 'Nobody alone with their home language']) {
+        await choose(t, 'Add goal', goal);
         await expect(t.getByRole('region', { name: 'Goals' }).getByText(goal)).toBeVisible();
       }
-      await t.getByRole('button', { name: '“Lead” in each: more important' }).click();
+      await t.getByRole('button', { name: '“Lead” in each group: more important' }).click();
       await expect(t.getByRole('region', { name: 'Goals' }).getByRole('listitem').first()).toContainText(
-        '“Lead” in each',
+        '“Lead” in each group',
       );
     });
 
     await test.step('it runs, is watched, and is stopped', async () => {
       await t.getByRole('button', { name: `Put ${students} students into ${groups} groups` }).click();
-      await expect(t.getByText('A proposal; your floor is as it was')).toBeVisible();
-      await expect(t.getByRole('meter', { name: '“Lead” in each' })).toHaveAttribute('aria-valuenow', '100', {
+      await expect(t.getByText('Preview. Your groups haven’t changed yet')).toBeVisible();
+      await expect(t.getByRole('meter', { name: '“Lead” in each group' })).toHaveAttribute('aria-valuenow', '100', {
         timeout: 20_000,
       });
       const stop = t.getByRole('button', { name: 'Stop looking' });
       if (await stop.isVisible()) await stop.click();
       await t.getByRole('button', { name: 'Use these groups' }).click();
-      await expect(t.getByText('A proposal; your floor is as it was')).toHaveCount(0);
+      await expect(t.getByText('Preview. Your groups haven’t changed yet')).toHaveCount(0);
       await expect(t.locator('[data-stop^="table:"]')).toHaveCount(groups);
       expect(await groupOf(t, a)).not.toBe(await groupOf(t, b));
       expect(await groupOf(t, c)).toBe(await groupOf(t, d));
@@ -165,7 +165,7 @@ for (const { students, groups } of [
       await expect(table.locator('xpath=ancestor::li[1]').getByText(/^breaks/)).toBeVisible();
       await table.focus();
       const meaning = `${theirs} breaks: ${a} and ${b} apart`;
-      await expect(t.getByRole('region', { name: 'The shelf' }).getByText(meaning)).toBeVisible();
+      await expect(t.getByRole('region', { name: 'Not in a group' }).getByText(meaning)).toBeVisible();
       const home = t.locator('[data-stop^="table:"]').filter({ hasNotText: theirs }).last();
       const name = (await home.getAttribute('aria-label'))?.replace(/, \d+ students?$/, '') ?? '';
       await home.focus();
@@ -178,13 +178,13 @@ for (const { students, groups } of [
       await drag(t, tag(t, e), t.locator(`[data-stop^="table:"][aria-label^="${to},"]`));
       await expect.poll(() => groupOf(t, e)).toBe(to);
       await tag(t, e).click();
-      await t.getByRole('button', { name: 'Keep this seat when dealing again' }).click();
+      await t.getByRole('button', { name: 'Keep this seat' }).click();
       await expect(tag(t, e)).toHaveAccessibleName(/fixed seat/);
       const running = t.getByRole('button', { name: `Put ${students} students into ${groups} groups` });
       await running.click();
       await t.getByRole('button', { name: 'Use these groups' }).click();
       await expect.poll(() => groupOf(t, e)).toBe(to);
-      await expect(t.getByText('A proposal; your floor is as it was')).toHaveCount(0);
+      await expect(t.getByText('Preview. Your groups haven’t changed yet')).toHaveCount(0);
     });
 
     await test.step('two go absent, one comes late; the groups are mended with the moves shown first', async () => {
@@ -196,34 +196,34 @@ for (const { students, groups } of [
         await expect(t.getByRole('dialog')).toHaveCount(0);
         // It is said above the floor, which makes room for it: the next is pressed where it lies then.
         await expect(
-          t.getByText(i === 0 ? '1 student in a seat is absent' : '2 students in a seat are absent'),
+          t.getByText(i === 0 ? '1 student in a group is absent' : '2 students in groups are absent'),
         ).toBeVisible();
       }
       const desk = t.url();
       await t.getByRole('link', { name: `Set of ${students}` }).click();
-      await t.getByRole('button', { name: 'Bring in a list' }).click();
+      await t.getByRole('button', { name: 'Import list' }).click();
       await t.getByLabel('Paste here').fill('Late Comer');
       await t.getByRole('button', { name: 'Add 1 student' }).click();
       await expect(t.getByText('1 student added')).toBeVisible();
       await t.goto(desk);
-      await expect(t.getByText('2 students in a seat are absent, 1 student without a seat')).toBeVisible();
-      await t.getByRole('button', { name: 'Mend the groups' }).click();
+      await expect(t.getByText('2 students in groups are absent, 1 student is not in a group')).toBeVisible();
+      await t.getByRole('button', { name: 'Fix the groups' }).click();
       const sheet = t.getByRole('dialog');
       await expect(sheet.getByText(/^Late Comer: /)).toBeVisible();
-      await sheet.getByRole('button', { name: 'Do it' }).click();
+      await sheet.getByRole('button', { name: 'Apply changes' }).click();
       await expect(sheet).toHaveCount(0);
       await expect.poll(() => groupOf(t, 'Late Comer')).not.toBe('');
       expect(await groupOf(t, e)).toBe(group);
-      await expect(t.getByText('Mend the groups')).toHaveCount(0);
+      await expect(t.getByText('Fix the groups')).toHaveCount(0);
     });
 
     await test.step('it is printed', async () => {
       await t.getByText('Print and export').click();
       const [plan] = await Promise.all([
         t.waitForEvent('download'),
-        t.getByRole('menuitem', { name: 'Plan of the floor (PDF)' }).click(),
+        t.getByRole('menuitem', { name: 'Group plan (PDF)' }).click(),
       ]);
-      expect(plan.suggestedFilename()).toMatch(/^Set of \d+ · Grouping 1\.pdf$/);
+      expect(plan.suggestedFilename()).toMatch(/^Set of \d+ · Groups 1\.pdf$/);
       await t.getByText('Print and export').click();
       const [list] = await Promise.all([
         t.waitForEvent('download'),

@@ -34,12 +34,12 @@ test('the evening before: three classes made ready', async ({ browser }) => {
   await test.step('six groups, six variants, rooms at the meeting service, posts', async () => {
     await t.goto(`/lessons/${first.lesson}`);
     const presses = await countPresses(t);
-    await t.getByRole('button', { name: 'Put 18 students into groups at random' }).click();
+    await t.getByRole('button', { name: 'Put 18 students into random groups' }).click();
     await expect(t.getByText('18 students in 5 groups')).toBeVisible();
     await t.getByLabel('How many', { exact: true }).fill('6');
     await t.getByRole('button', { name: 'Group at random again' }).click();
     await expect(t.getByText('18 students in 6 groups')).toBeVisible();
-    await t.getByRole('button', { name: 'Write the original' }).click();
+    await t.getByRole('button', { name: 'Create a worksheet' }).click();
     await t.getByLabel('Title', { exact: true }).fill('Six shores');
     await t.getByRole('button', { name: '+ Text to read' }).click();
     await t
@@ -53,14 +53,14 @@ test('the evening before: three classes made ready', async ({ browser }) => {
     await t.keyboard.type('Our decision');
     await expect(t.getByRole('status').filter({ hasText: /^Saved$/ })).toBeVisible();
     await t.getByRole('button', { name: 'Variants in order' }).click();
-    await t.getByRole('button', { name: 'Choose what is sent' }).click();
-    await t.getByLabel('A post to each group in the course portal').check();
-    await t.getByLabel('Unit of the course').fill('Unit 3: Coasts');
+    await t.getByRole('button', { name: 'Choose posts and emails' }).click();
+    await t.getByLabel('Post to each group in the course portal').check();
+    await t.getByLabel('Course unit').fill('Unit 3: Coasts');
     await isOpenToAll(t, 'what is sent');
     await t.keyboard.press('Escape');
-    await t.getByRole('button', { name: 'See the list' }).click();
-    const list = t.getByRole('dialog', { name: 'Set-up list' });
-    await expect(list.getByText(`Make the room “8A ${run} · Main session”`)).toBeVisible();
+    await t.getByRole('button', { name: 'See all steps' }).click();
+    const list = t.getByRole('dialog', { name: 'Set-up steps' });
+    await expect(list.getByText(`Create the room “8A ${run} · Main session”`)).toBeVisible();
     await expect(list.getByRole('region', { name: 'Group 6' })).toContainText('Make a copy of “Six shores”');
     await isOpenToAll(t, 'the set-up list');
     await list.getByRole('button', { name: 'Set up 7 rooms, 6 copies and 6 posts' }).click();
@@ -94,7 +94,7 @@ test('the evening before: three classes made ready', async ({ browser }) => {
     const t = await one.context().newPage();
     await t.goto(`/lessons/${first.lesson}`);
     const presses = await countPresses(t);
-    await choose(t, 'Give to another class', `For 8B ${run}`);
+    await choose(t, 'Copy to another class', `For 8B ${run}`);
     await expect(t.getByRole('link', { name: `8B ${run}` })).toBeVisible();
     await t.getByRole('tab', { name: 'Rooms', exact: true }).click();
     await t.getByRole('button', { name: 'Paste links' }).click();
@@ -116,7 +116,7 @@ test('the evening before: three classes made ready', async ({ browser }) => {
     const t = await one.context().newPage();
     await t.goto(`/lessons/${first.lesson}`);
     const presses = await countPresses(t);
-    await choose(t, 'Give to another class', `For 8C ${run}`);
+    await choose(t, 'Copy to another class', `For 8C ${run}`);
     await expect(t.getByRole('link', { name: `8C ${run}` })).toBeVisible();
     await t.getByRole('tab', { name: 'Rooms', exact: true }).click();
     await choose(t, 'Groups meet', 'in the classroom');

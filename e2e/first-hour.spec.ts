@@ -46,19 +46,19 @@ test('from signing in to ready, in one sitting', async ({ browser }) => {
 
   await test.step('in, and a class of 24 with tables and levels', async () => {
     await page.goto('/');
-    await page.getByLabel('Your address').fill('teacher@larkmouth.example');
+    await page.getByLabel('Email').fill('teacher@larkmouth.example');
     await page.getByLabel('Password').fill('harbour-lights');
     await button('Sign in');
     await button('New class');
-    await page.getByLabel('What is the class called?').fill('7B Larkin');
+    await page.getByLabel('Class name').fill('7B Larkin');
     await page.getByLabel('Paste here').fill(list);
-    await button('Make the class with 24 students');
+    await button('Create class with 24 students');
     await expect(page.getByRole('heading', { name: '7B Larkin' })).toBeVisible();
   });
 
   await test.step('two musts, and six groups mixed by level', async () => {
-    await button('New grouping');
-    const rules = page.getByRole('region', { name: 'Apart, together, wishes' });
+    await button('Make groups');
+    const rules = page.getByRole('region', { name: 'Rules and wishes' });
     for (const [one, other] of [
       ['Ada Larkin', 'Ben Larkin'],
       ['Chi Larkin', 'Dov Larkin'],
@@ -68,7 +68,7 @@ test('from signing in to ready, in one sitting', async ({ browser }) => {
       await press(rules.getByRole('button', { name: 'Add it' }));
       await expect(rules.getByText(`${one} and ${other} apart`)).toBeVisible();
     }
-    await button('Add a goal');
+    await button('Add goal');
     await press(page.getByRole('menuitem', { name: 'Level mixed' }));
     await expect(page.getByText('Groups are balanced by goals and rules from now on')).toBeVisible();
     await button('Put 24 students into 6 groups');
@@ -82,10 +82,10 @@ test('from signing in to ready, in one sitting', async ({ browser }) => {
   });
 
   await test.step('a lesson of 45 minutes with these groups, and a round of 15', async () => {
-    await button('Use them in a lesson');
+    await button('Use in a lesson');
     await expect(page.getByText('24 students in 6 groups')).toBeVisible();
     await button('Date and time');
-    await page.getByLabel('Minutes in all').fill('45');
+    await page.getByLabel('Length in minutes').fill('45');
     await page.keyboard.press('Escape');
     await press(page.locator('summary', { hasText: 'Round 1' }));
     await page.getByLabel('Minutes in groups').fill('15');
@@ -94,7 +94,7 @@ test('from signing in to ready, in one sitting', async ({ browser }) => {
   });
 
   await test.step('rooms, an original of five blocks, copies, ready', async () => {
-    await button('Write the original');
+    await button('Create a worksheet');
     await page.getByLabel('Title', { exact: true }).fill('The river');
     for (const [add, text] of worksheet) {
       await button(add);
@@ -124,16 +124,16 @@ test('the first hour by the most prominent button: a lesson that is out, with gr
   };
 
   await page.goto('/');
-  await page.getByLabel('Your address').fill('teacher@larkmouth.example');
+  await page.getByLabel('Email').fill('teacher@larkmouth.example');
   await page.getByLabel('Password').fill('harbour-lights');
   await take('Sign in');
   await take('New class');
-  await page.getByLabel('What is the class called?').fill('7C Larkin');
+  await page.getByLabel('Class name').fill('7C Larkin');
   await page.getByLabel('Paste here').fill(list);
-  await take('Make the class with 24 students');
+  await take('Create class with 24 students');
   await page.getByLabel('What is the lesson about?').fill('The river');
-  await take('Plan this lesson');
-  await take('Put 24 students into groups, mixed by Level');
+  await take('Create lesson');
+  await take('Put 24 students into groups mixed by Level');
   await expect(page.locator('[data-stop^="table:"]')).toHaveCount(6);
   // Mixed means mixed: nobody who looks at the tables finds a group without a level that others have twice.
   const tables = await seats(page);
@@ -142,7 +142,7 @@ test('the first hour by the most prominent button: a lesson that is out, with gr
   );
   expect(levels).toHaveLength(6);
   for (const group of levels) expect(new Set(group).size).toBe(4);
-  await take('Write the original');
+  await take('Create a worksheet');
   await page.getByLabel('Title', { exact: true }).fill('The river');
   for (const [add, text] of worksheet) {
     await take(add);
@@ -152,7 +152,7 @@ test('the first hour by the most prominent button: a lesson that is out, with gr
   await take(/^Set up 7 rooms and 6 copies/);
   await expect(page.getByText('Everything is in place.')).toBeVisible({ timeout: 30_000 });
   await take('Send 24 students to 6 rooms');
-  await expect(page.getByText(/Off they go|Call everybody back/).first()).toBeVisible();
+  await expect(page.getByText(/Starting|Call everyone back/).first()).toBeVisible();
 
   console.log(
     `The first hour by the most prominent button: ${pressed.length} presses.\n${pressed.map((one, i) => `  ${i + 1}. ${one}`).join('\n')}`,

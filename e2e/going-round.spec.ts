@@ -53,19 +53,19 @@ test('going round: calls, visits, marks, and one room heard at a time', async ({
   const mill = await student(browser, lesson.doorWord, of('Millbrook'));
   await t.getByRole('button', { name: /^Send 6 students/ }).click();
   for (const who of [quay, mill])
-    await expect(who.page.getByRole('button', { name: 'Call the teacher' })).toBeVisible({ timeout: 40_000 });
-  const order = t.getByRole('region', { name: 'Whom to visit next' });
+    await expect(who.page.getByRole('button', { name: 'Ask for help' })).toBeVisible({ timeout: 40_000 });
+  const order = t.getByRole('region', { name: 'Visit next' });
 
   await test.step('a group calls; the teacher sees it first, and lets it know', async () => {
-    await mill.page.getByRole('button', { name: 'Call the teacher' }).click();
+    await mill.page.getByRole('button', { name: 'Ask for help' }).click();
     await isOpenToAll(mill.page, 'what the call is about');
-    await mill.page.getByRole('button', { name: 'We are stuck' }).click();
-    await expect(mill.page.getByText('You have called your teacher. You are next.')).toBeVisible();
+    await mill.page.getByRole('button', { name: 'We’re stuck' }).click();
+    await expect(mill.page.getByText('You’ve asked your teacher for help. You’re next.')).toBeVisible();
     await expect(order.getByRole('button', { name: /Go to Millbrook.*is stuck/ })).toBeVisible();
-    await expect(t.getByText('calls: is stuck')).toBeVisible();
-    await expect(quay.page.getByRole('button', { name: 'Call the teacher' })).toBeVisible();
-    await order.getByRole('button', { name: 'Let them know you saw it' }).click();
-    await expect(mill.page.getByText('Your teacher knows. You are next.')).toBeVisible();
+    await expect(t.getByText('asking for help: stuck')).toBeVisible();
+    await expect(quay.page.getByRole('button', { name: 'Ask for help' })).toBeVisible();
+    await order.getByRole('button', { name: 'Tell them you’ve seen it' }).click();
+    await expect(mill.page.getByText('Your teacher knows. You’re next.')).toBeVisible();
     await isOpenToAll(t, 'whom to visit');
   });
 
@@ -80,8 +80,8 @@ test('going round: calls, visits, marks, and one room heard at a time', async ({
     await expect(t.getByRole('heading', { name: /Millbrook/ })).toBeVisible();
     await t.keyboard.press('Escape');
     await expect(order.getByText('You are with Millbrook')).toBeVisible();
-    await expect(mill.page.getByText('You have called your teacher')).toHaveCount(0);
-    await order.getByRole('button', { name: 'Come away' }).click();
+    await expect(mill.page.getByText('You’ve asked your teacher for help')).toHaveCount(0);
+    await order.getByRole('button', { name: 'Leave' }).click();
     await expect(order.getByRole('button', { name: /Go to Quayside/ })).toBeVisible();
   });
 

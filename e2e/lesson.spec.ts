@@ -36,11 +36,11 @@ test('a lesson from the class list to groups at work and back', async ({ browser
 
   await test.step('a class by pasting names', async () => {
     await t.getByRole('button', { name: 'New class' }).click();
-    await t.getByLabel('What is the class called?').fill('10F Rivers');
+    await t.getByLabel('Class name').fill('10F Rivers');
     await t.getByLabel('Paste here').fill(pasted);
     await expect(t.getByText('stands in line')).toBeVisible();
     await expect(t.getByText('No letters in it')).toBeVisible();
-    await t.getByRole('button', { name: 'Make the class with 7 students' }).click();
+    await t.getByRole('button', { name: 'Create class with 7 students' }).click();
     await expect(t.getByRole('heading', { name: '10F Rivers' })).toBeVisible();
     await t.getByRole('button', { name: 'Rename Dov Petrescu' }).click();
     await t.getByRole('textbox', { name: 'Rename Dov Petrescu' }).fill('David Petrescu');
@@ -48,7 +48,7 @@ test('a lesson from the class list to groups at work and back', async ({ browser
     await expect(t.getByText('David Petrescu')).toBeVisible();
     await t.getByRole('button', { name: 'More about Fay Okafor' }).click();
     await t.getByRole('button', { name: 'Remove Fay Okafor' }).click();
-    await expect(t.getByText('Fay Okafor is off the list.')).toBeVisible();
+    await expect(t.getByText('Fay Okafor was removed from the list.')).toBeVisible();
     await t.getByRole('button', { name: 'Undo' }).click();
     await expect(t.getByRole('button', { name: 'Rename Fay Okafor' })).toBeVisible();
     await t.getByLabel('Gil Haverkamp is absent today').check();
@@ -63,15 +63,15 @@ test('a lesson from the class list to groups at work and back', async ({ browser
 
   await test.step('a lesson and its round', async () => {
     await t.getByLabel('What is the lesson about?').fill('Where the river bends');
-    await t.getByRole('button', { name: 'Plan this lesson' }).click();
+    await t.getByRole('button', { name: 'Create lesson' }).click();
     await t.locator('summary', { hasText: 'Round 1' }).click();
     await t.getByLabel('What should they do?').fill('Look at the bend. Write what you see.');
-    await t.getByLabel('Seconds to look who is with whom').fill('12');
+    await t.getByLabel('Seconds to find their group').fill('12');
     await t.getByLabel('Minutes in groups').fill('15');
     await t.getByLabel('Minutes in groups').press('Enter');
     await expect(t.getByRole('button', { name: 'Round 1, 15 minutes' })).toBeVisible();
     await expect(t.getByText('10 min free')).toBeVisible();
-    await t.getByRole('button', { name: 'Make it fit' }).click();
+    await t.getByRole('button', { name: 'Fit to the lesson' }).click();
     await expect(t.getByText('50 of 50 min planned')).toBeVisible();
   });
 
@@ -83,7 +83,7 @@ test('a lesson from the class list to groups at work and back', async ({ browser
     await expect(t.getByText('6 students in 2 groups')).toBeVisible();
     const [first] = (await seats(t)).get('Group 1') ?? [];
     await tag(t, first ?? '').click();
-    await t.getByRole('button', { name: 'Keep this seat when dealing again' }).click();
+    await t.getByRole('button', { name: 'Keep this seat' }).click();
     await expect(tag(t, first ?? '')).toHaveAccessibleName(/fixed seat/);
     for (let i = 0; i < 3; i++) {
       await dealAgain(t);
@@ -121,28 +121,28 @@ test('a lesson from the class list to groups at work and back', async ({ browser
 
     // By menu: to the shelf, and back to a table.
     await tag(t, a).click();
-    await t.getByRole('button', { name: 'To the shelf' }).click();
-    await expect(t.getByText('1 student without a seat')).toBeVisible();
+    await t.getByRole('button', { name: 'Take out of the group' }).click();
+    await expect(t.getByText('1 student is not in a group')).toBeVisible();
     await tag(t, a).focus();
     await t.keyboard.press('Enter');
     await t.getByRole('dialog').getByRole('button', { name: 'Group 1' }).press('Enter');
     await sitsAt(t, a, 'Group 1');
     // A name stays where the hand goes on to something else; Escape gives it up.
     await table(t, 'Group 1').click();
-    await t.getByLabel('Name of the group').fill('Weir');
+    await t.getByLabel('Group name').fill('Weir');
     await t.getByText('6 students in 2 groups').click();
     await expect(t.getByRole('dialog')).toHaveCount(0);
     await table(t, 'Weir').click();
-    await t.getByLabel('Name of the group').fill('Down');
+    await t.getByLabel('Group name').fill('Move down');
     await t.keyboard.press('Escape');
     await table(t, 'Weir').click();
-    await t.getByLabel('Name of the group').fill('Upstream');
+    await t.getByLabel('Group name').fill('Upstream');
     await t.getByRole('button', { name: 'Save' }).click();
     await expect(table(t, 'Upstream')).toBeVisible();
   });
 
   await test.step('an original', async () => {
-    await t.getByRole('button', { name: 'Write the original' }).click();
+    await t.getByRole('button', { name: 'Create a worksheet' }).click();
     await t.getByLabel('Title', { exact: true }).fill('The bend');
     await t.getByRole('button', { name: '+ Text to read' }).click();
     await t.getByLabel('Text', { exact: true }).fill('The river bends at the mill.');
@@ -156,12 +156,12 @@ test('a lesson from the class list to groups at work and back', async ({ browser
   await test.step('set up in one press, with a failure on the way: the rest goes on', async () => {
     await misbehave('refuse', 1, 'make');
     await t.getByRole('button', { name: 'Set up 3 rooms and 2 copies' }).click();
-    await expect(t.getByRole('region', { name: 'Set-up list' })).toContainText('The meeting service refused');
+    await expect(t.getByRole('region', { name: 'Set-up steps' })).toContainText('The meeting service refused');
     await expect(t.getByText('2 copies handed out')).toBeVisible();
-    await t.getByRole('region', { name: 'Set-up list' }).getByRole('button', { name: 'Try again' }).click();
+    await t.getByRole('region', { name: 'Set-up steps' }).getByRole('button', { name: 'Try again' }).click();
     await expect(t.getByText('3 rooms ready')).toBeVisible();
-    await expect(t.getByRole('region', { name: 'Set-up list' })).toHaveCount(0);
-    await t.getByRole('tab', { name: 'Floor', exact: true }).click();
+    await expect(t.getByRole('region', { name: 'Set-up steps' })).toHaveCount(0);
+    await t.getByRole('tab', { name: 'Groups', exact: true }).click();
   });
 
   await expect(table(t, 'Upstream')).toBeVisible();
@@ -182,7 +182,7 @@ test('a lesson from the class list to groups at work and back', async ({ browser
   const annaRoom = await goToRoom(anna);
   const bertRoom = await goToRoom(bert);
   await expect(annaRoom.getByText(bertName, { exact: true })).toBeVisible();
-  await expect(anna.page.getByText('You are in the main session.')).toBeVisible();
+  await expect(anna.page.getByText('You’re in the main session.')).toBeVisible();
 
   await test.step('sending out: pages switch by themselves', async () => {
     await t.getByRole('button', { name: 'Send 6 students to 2 rooms' }).click();
@@ -197,7 +197,7 @@ test('a lesson from the class list to groups at work and back', async ({ browser
     const carlRoom = await goToRoom(carl);
     await expect(carlRoom.getByRole('heading', { name: /Group 2/ })).toBeVisible();
     await expect(carlRoom.getByText(annaName)).toHaveCount(0);
-    await expect(anna.page.getByText('You are in the room.')).toBeVisible();
+    await expect(anna.page.getByText('You’re in the room.')).toBeVisible();
   });
 
   await test.step('the teacher sees who is in place and who is not', async () => {
@@ -208,7 +208,7 @@ test('a lesson from the class list to groups at work and back', async ({ browser
   });
 
   await test.step('they write in one copy and see each other', async () => {
-    for (const who of [anna, bert, carl]) await who.page.getByRole('button', { name: 'Open our sheet' }).click();
+    for (const who of [anna, bert, carl]) await who.page.getByRole('button', { name: 'Open our worksheet' }).click();
     await anna.page.getByLabel('Your answer').fill('The bank is worn away on the outside.');
     await expect(bert.page.getByText('The bank is worn away on the outside.')).toBeVisible();
     await expect(bert.page.getByText('· is writing')).toBeVisible();
@@ -222,7 +222,7 @@ test('a lesson from the class list to groups at work and back', async ({ browser
     await bert.context.setOffline(true);
     await bert.page.getByLabel('Together').pressSequentially(' Kept while the line was down.');
     await bert.page.getByLabel('Your answer').fill('I write with no line.');
-    await expect(bert.page.getByText('No line. Kept on this device').first()).toBeVisible();
+    await expect(bert.page.getByText('You’re offline. It’s kept on this device').first()).toBeVisible();
     await anna.page.getByLabel('Together').fill('First: We say the bend moves.');
     await expect(anna.page.getByText('Saved').first()).toBeVisible();
     await bert.context.setOffline(false);
@@ -248,19 +248,19 @@ test('a lesson from the class list to groups at work and back', async ({ browser
   });
 
   await test.step('a notice reaches everybody, and a reload changes nothing', async () => {
-    await t.getByLabel('A notice', { exact: true }).fill('Two minutes. One sentence each.');
-    await t.getByRole('button', { name: 'Say it' }).click();
+    await t.getByLabel('Message', { exact: true }).fill('Two minutes left. One sentence each.');
+    await t.getByRole('button', { name: 'Send' }).click();
     for (const who of [anna, bert, carl])
-      await expect(who.page.getByText('Two minutes. One sentence each.')).toBeVisible();
-    await expect(annaRoom.getByText('Two minutes. One sentence each.')).toBeVisible();
+      await expect(who.page.getByText('Two minutes left. One sentence each.')).toBeVisible();
+    await expect(annaRoom.getByText('Two minutes left. One sentence each.')).toBeVisible();
     await Promise.all([t.reload(), bert.page.reload()]);
     await expect(t.getByText('Stones on the inside.')).toBeVisible();
     await expect(bert.page.getByLabel('Your answer')).toHaveValue('I write with no line.');
-    await expect(bert.page.getByText('Two minutes. One sentence each.')).toBeVisible();
+    await expect(bert.page.getByText('Two minutes left. One sentence each.')).toBeVisible();
   });
 
   await test.step('somebody is moved while groups are out', async () => {
-    await t.getByRole('tab', { name: 'Floor', exact: true }).click();
+    await t.getByRole('tab', { name: 'Groups', exact: true }).click();
     await tag(t, carlName).click();
     await t.getByRole('dialog').getByRole('button', { name: 'Upstream' }).click();
     // He is told so in place of the other group's sheet, and keeps what he wrote himself.
@@ -275,16 +275,16 @@ test('a lesson from the class list to groups at work and back', async ({ browser
 
   await test.step('calling back, with a countdown; who is back and who is not', async () => {
     await choose(t, 'Countdown', '10 seconds');
-    await t.getByRole('button', { name: 'Call everybody back in 10 s' }).click();
+    await t.getByRole('button', { name: 'Call everyone back in 10 s' }).click();
     for (const who of [anna, bert, carl]) await expect(who.page.getByText('Back to the main session in')).toBeVisible();
-    await expect(annaRoom.getByText(/Back to the main session/)).toBeVisible();
-    await t.getByRole('button', { name: 'Keep working after all' }).click();
+    await expect(annaRoom.getByText(/Move to the main session/)).toBeVisible();
+    await t.getByRole('button', { name: 'Cancel the call-back' }).click();
     await expect(anna.page.getByText('Back to the main session in')).toHaveCount(0);
-    await t.getByRole('button', { name: 'Call everybody back in 10 s' }).click();
+    await t.getByRole('button', { name: 'Call everyone back in 10 s' }).click();
     await expect(anna.page.getByText('Back to the main session in')).toBeVisible();
     await bertRoom.close();
     await expect(annaRoom.getByRole('heading', { name: /Main session/ })).toBeVisible({ timeout: 30_000 });
-    await expect(anna.page.getByRole('heading', { name: 'You are back.' })).toBeVisible();
+    await expect(anna.page.getByRole('heading', { name: 'You’re back.' })).toBeVisible();
     await expect(bert.page.getByText('Go back to the main session.')).toBeVisible();
     await expect(t.getByText('of 6 back')).toBeVisible();
     await expect(t.getByLabel('Not there yet').getByText(bertName)).toBeVisible();
@@ -304,13 +304,13 @@ test('a lesson from the class list to groups at work and back', async ({ browser
 
   await test.step('after the last segment the main action ends the lesson, and it is shown as it was', async () => {
     await t.getByRole('button', { name: /^Next: Share-out/ }).click();
-    await t.getByRole('button', { name: 'End the lesson' }).click();
-    await expect(t.getByText(/This lesson was over at/)).toBeVisible();
+    await t.getByRole('button', { name: 'End lesson' }).click();
+    await expect(t.getByText(/This lesson ended at/)).toBeVisible();
     await expect(t.getByText('of 6 were there')).toBeVisible();
     await expect(tag(t, carlName)).toHaveAccessibleName(/in place/);
     await expect(anna.page.getByRole('heading', { name: 'This lesson is over.' })).toBeVisible();
-    await t.getByRole('button', { name: 'Not over yet' }).click();
-    await expect(t.getByRole('button', { name: 'End the lesson' })).toBeVisible();
+    await t.getByRole('button', { name: 'Reopen lesson' }).click();
+    await expect(t.getByRole('button', { name: 'End lesson' })).toBeVisible();
     await expect(anna.page.getByText('This lesson is over.')).toHaveCount(0);
   });
 });

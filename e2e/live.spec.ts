@@ -68,23 +68,23 @@ test('a lesson in full: late, lost, in the wrong room, cut off, under another na
 
     const second = await (await browser.newContext({ viewport: { width: 390, height: 844 } })).newPage();
     await second.goto('/student');
-    await second.getByLabel('Door word').fill(lesson.doorWord);
+    await second.getByLabel('Join words').fill(lesson.doorWord);
     await second.getByRole('button', { name: 'Find my class' }).click();
     await second.getByLabel('Your name').fill('Ben Brook');
-    await second.getByRole('button', { name: 'Go in' }).click();
-    await second.getByRole('button', { name: 'Wait at the door for my teacher' }).click();
-    await of('Ben').page.getByRole('button', { name: 'Yes, I go on there' }).click();
+    await second.getByRole('button', { name: 'Join' }).click();
+    await second.getByRole('button', { name: 'Wait for my teacher to let me in' }).click();
+    await of('Ben').page.getByRole('button', { name: 'Yes, it’s me' }).click();
     await expect(second.getByText('Ben Brook ·')).toBeVisible();
-    await expect(of('Ben').page.getByLabel('Door word')).toBeVisible();
+    await expect(of('Ben').page.getByLabel('Join words')).toBeVisible();
     who.Ben = { name: 'Ben Brook', context: second.context(), page: second };
 
     const other = await (await browser.newContext({ viewport: { width: 390, height: 844 } })).newPage();
     await other.goto('/student');
-    await other.getByLabel('Door word').fill(lesson.doorWord);
+    await other.getByLabel('Join words').fill(lesson.doorWord);
     await other.getByRole('button', { name: 'Find my class' }).click();
     await other.getByLabel('Your name').fill('dragon slayer');
-    await other.getByRole('button', { name: 'Go in' }).click();
-    await other.getByRole('button', { name: 'Wait at the door for my teacher' }).click();
+    await other.getByRole('button', { name: 'Join' }).click();
+    await other.getByRole('button', { name: 'Wait for my teacher to let me in' }).click();
     await find(t, 'Who is “dragon slayer”?', 'Chi Brook');
     await t.getByRole('button', { name: 'Let in', exact: true }).click();
     await expect(other.getByText('Chi Brook ·')).toBeVisible();
@@ -99,7 +99,7 @@ test('a lesson in full: late, lost, in the wrong room, cut off, under another na
   };
   await test.step('out: the service moves nobody, so Dov stays in the main session; Esi gets lost before she arrives', async () => {
     rooms.Dov = await goToRoom(of('Dov'));
-    await expect(of('Dov').page.getByText('You are in the main session.')).toBeVisible({ timeout: 30_000 });
+    await expect(of('Dov').page.getByText('You’re in the main session.')).toBeVisible({ timeout: 30_000 });
     await misbehave('fail', 12, 'move');
     await t.getByRole('button', { name: /^Send 7 students/ }).click();
     for (const name of ['Ada', 'Ben', 'Chi', 'Fay', 'Gus']) rooms[name] = await goToRoom(of(name));
@@ -107,7 +107,7 @@ test('a lesson in full: late, lost, in the wrong room, cut off, under another na
     for (const name of ['Ada', 'Ben', 'Chi', 'Fay', 'Gus'])
       await expect(tag(t, `${name} Brook`)).toHaveAccessibleName(/in place/, { timeout: 30_000 });
     await of('Esi').page.close();
-    await expect(t.getByLabel('Not there yet').getByText('no sign for a while')).toBeVisible({ timeout: 90_000 });
+    await expect(t.getByLabel('Not there yet').getByText('no activity for a while')).toBeVisible({ timeout: 90_000 });
   });
 
   await test.step('Hal comes late, and sits with one press', async () => {
@@ -140,10 +140,10 @@ test('a lesson in full: late, lost, in the wrong room, cut off, under another na
 
   await test.step('Fay’s line is cut; she goes on writing, and nothing is lost', async () => {
     const { page, context } = of('Fay');
-    await page.getByRole('button', { name: 'Open our sheet' }).click();
+    await page.getByRole('button', { name: 'Open our worksheet' }).click();
     await context.setOffline(true);
     await page.getByLabel('Your answer').fill('Written with no line.');
-    await expect(page.getByText('No line.').first()).toBeVisible();
+    await expect(page.getByText('You’re offline.').first()).toBeVisible();
     await context.setOffline(false);
     await t.getByRole('tab', { name: 'Work', exact: true }).click();
     await expect(t.getByText('Written with no line.')).toBeVisible({ timeout: 45_000 });
@@ -152,26 +152,26 @@ test('a lesson in full: late, lost, in the wrong room, cut off, under another na
   await test.step('a margin note is read beside the place, and answered', async () => {
     const group = await groupOf('Fay');
     await t.getByRole('button', { name: `Read ${group}’s copy` }).click();
-    await t.getByRole('button', { name: 'Write in the margin' }).first().click();
-    await t.getByRole('textbox', { name: 'Write in the margin' }).fill('Say how you know.');
-    await t.getByRole('button', { name: 'Put it there' }).click();
+    await t.getByRole('button', { name: 'Add margin note' }).first().click();
+    await t.getByRole('textbox', { name: 'Add margin note' }).fill('Say how you know.');
+    await t.getByRole('button', { name: 'Post' }).click();
     const { page } = of('Fay');
     await expect(page.getByText('Say how you know.')).toBeVisible();
     await page.getByRole('button', { name: 'Answer', exact: true }).click();
-    await page.getByRole('textbox', { name: 'What you say to your teacher' }).fill('I stood there.');
-    await page.getByRole('button', { name: 'Send it' }).click();
+    await page.getByRole('textbox', { name: 'Your answer to your teacher' }).fill('I stood there.');
+    await page.getByRole('button', { name: 'Send' }).click();
     await expect(t.getByText('I stood there.')).toBeVisible();
     await isOpenToAll(t, 'a copy and its margin');
     await isOpenToAll(page, 'a margin note');
     await t.keyboard.press('Escape');
-    await t.getByRole('tab', { name: 'Floor', exact: true }).click();
+    await t.getByRole('tab', { name: 'Groups', exact: true }).click();
   });
 
   await test.step('a call, a visit, a mark; and the assistant says something to one alone', async () => {
     const group = await groupOf('Gus');
-    await of('Gus').page.getByRole('button', { name: 'Call the teacher' }).click();
-    await of('Gus').page.getByRole('button', { name: 'We are stuck' }).click();
-    const order = t.getByRole('region', { name: 'Whom to visit next' });
+    await of('Gus').page.getByRole('button', { name: 'Ask for help' }).click();
+    await of('Gus').page.getByRole('button', { name: 'We’re stuck' }).click();
+    const order = t.getByRole('region', { name: 'Visit next' });
     const [popup] = await Promise.all([
       t.context().waitForEvent('page'),
       order.getByRole('button', { name: new RegExp(`Go to ${group}`) }).click(),
@@ -180,16 +180,16 @@ test('a lesson in full: late, lost, in the wrong room, cut off, under another na
     await expect(t.getByRole('dialog').getByRole('heading', { name: new RegExp(group) })).toBeVisible();
     await t.keyboard.press('Escape');
     await expect(t.getByRole('dialog')).toHaveCount(0);
-    await order.getByRole('button', { name: 'Come away' }).click();
+    await order.getByRole('button', { name: 'Leave' }).click();
     await popup.close();
     await table(t, group).click();
     await t.getByRole('button', { name: 'Well done', exact: true }).click();
     await expect(of('Gus').page.getByText('Your teacher says: well done!')).toBeVisible();
 
-    await helper.getByRole('tab', { name: 'Floor', exact: true }).click();
-    await helper.getByLabel('A notice', { exact: true }).fill('Ada, you lead.');
-    await choose(helper, 'To whom', 'Ada Brook');
-    await helper.getByRole('button', { name: 'Say it' }).click();
+    await helper.getByRole('tab', { name: 'Groups', exact: true }).click();
+    await helper.getByLabel('Message', { exact: true }).fill('Ada, you lead.');
+    await choose(helper, 'To', 'Ada Brook');
+    await helper.getByRole('button', { name: 'Send' }).click();
     await expect(of('Ada').page.getByText('Ada, you lead.')).toBeVisible();
     await expect(of('Gus').page.getByText('Ada, you lead.')).toHaveCount(0);
     await expect(helper.getByRole('button', { name: 'seen by 1 of 1' })).toBeVisible({ timeout: 20_000 });
@@ -202,7 +202,7 @@ test('a lesson in full: late, lost, in the wrong room, cut off, under another na
     await expect(roomOf('Ada').getByRole('heading', { name: /The quiet corner/ })).toBeVisible({ timeout: 30_000 });
     await expect(of('Ada').page.getByText('You are in The quiet corner.')).toBeVisible();
     await expect(of('Gus').page.getByText('The quiet corner')).toHaveCount(0);
-    await t.getByRole('button', { name: 'Back to where they were' }).click();
+    await t.getByRole('button', { name: 'Send back' }).click();
     await expect(roomOf('Ada').getByRole('heading', { name: new RegExp(own) })).toBeVisible({ timeout: 30_000 });
     await expect(tag(t, 'Ada Brook')).toHaveAccessibleName(/in place/, { timeout: 30_000 });
   });
@@ -213,14 +213,14 @@ test('a lesson in full: late, lost, in the wrong room, cut off, under another na
     const sitting = floor.groups.find((one) => one.name === group)?.students ?? [];
     const going = students.find((one) => sitting.includes(one.id) && !/^(Fay|Esi|Ada|Gus)/.test(one.name))?.name ?? '';
     await table(t, group).click();
-    await t.getByRole('button', { name: 'Split this table…' }).click();
+    await t.getByRole('button', { name: 'Split this group…' }).click();
     await t.getByRole('dialog').getByText('Fay Brook').click();
     await t.getByRole('dialog').getByText(going).click();
-    await t.getByRole('button', { name: '2 students go to a new table' }).click();
+    await t.getByRole('button', { name: 'Move 2 students to a new group' }).click();
     const page = of('Fay').page;
     await expect(page.getByRole('heading', { name: /^You are now in Group/ })).toBeVisible();
     await page.getByRole('button', { name: /^Go to Group/ }).click();
-    await page.getByRole('button', { name: 'Open our sheet' }).click();
+    await page.getByRole('button', { name: 'Open our worksheet' }).click();
     await expect(page.getByLabel('Your answer')).toHaveValue('Written with no line.');
     await expect(roomOf('Fay').getByRole('heading', { name: /Group/ })).toBeVisible({ timeout: 45_000 });
   });
@@ -232,17 +232,17 @@ test('a lesson in full: late, lost, in the wrong room, cut off, under another na
       .textContent();
     await t.getByRole('button', { name: 'One minute more' }).click();
     await expect(t.getByText(/^until \d/).first()).not.toHaveText(until ?? '');
-    await t.getByRole('button', { name: 'Stop the clock' }).click();
-    await expect(t.getByText('The clock stands still')).toBeVisible();
-    await expect(of('Gus').page.getByText('The clock stands still.')).toBeVisible();
-    await t.getByRole('button', { name: 'Go on', exact: true }).click();
-    await expect(of('Gus').page.getByText('The clock stands still.')).toHaveCount(0);
+    await t.getByRole('button', { name: 'Pause' }).click();
+    await expect(t.getByText('The clock is paused')).toBeVisible();
+    await expect(of('Gus').page.getByText('The clock is paused.')).toBeVisible();
+    await t.getByRole('button', { name: 'Resume', exact: true }).click();
+    await expect(of('Gus').page.getByText('The clock is paused.')).toHaveCount(0);
   });
 
   await test.step('called back: Gus misses it, and is fetched', async () => {
     await roomOf('Gus').close();
     await choose(t, 'Countdown', '0 seconds');
-    await t.getByRole('button', { name: /Call everybody back now/ }).click();
+    await t.getByRole('button', { name: /Call everyone back now/ }).click();
     for (const name of ['Ada', 'Ben', 'Chi', 'Dov', 'Hal'])
       await expect(roomOf(name).getByRole('heading', { name: /Main session/ })).toBeVisible({ timeout: 45_000 });
     await expect(t.getByLabel('Not there yet').getByText('Gus Brook')).toBeVisible();
@@ -269,9 +269,9 @@ test('a lesson in full: late, lost, in the wrong room, cut off, under another na
     for (const name of ['Ada', 'Ben', 'Chi', 'Dov', 'Fay', 'Gus'])
       await expect(tag(t, `${name} Brook`)).toHaveAccessibleName(/in place|on the way|left behind/);
     await t.keyboard.press('l');
-    const log = t.getByRole('dialog', { name: 'What happened' });
-    await expect(log.getByText(/Otto Sund said to Ada Brook/)).toBeVisible();
-    await expect(log.getByText(/took Ada Brook to The quiet corner/)).toBeVisible();
+    const log = t.getByRole('dialog', { name: 'Activity log' });
+    await expect(log.getByText(/Otto Sund sent Ada Brook/)).toBeVisible();
+    await expect(log.getByText(/moved Ada Brook to The quiet corner/)).toBeVisible();
     await expect(log.getByText(/put Ada Brook back/)).toBeVisible();
     await isOpenToAll(t, 'the log');
   });

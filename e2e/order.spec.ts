@@ -40,26 +40,26 @@ test('a lesson of many segments, planned by mouse and by keyboard, and gone thro
   });
 
   await test.step('a segment is added, put elsewhere, taken out, and undone', async () => {
-    await t.getByRole('button', { name: 'Add to the running order' }).click();
-    await t.getByRole('menuitem', { name: /Pause/ }).click();
+    await t.getByRole('button', { name: 'Add to running order' }).click();
+    await t.getByRole('menuitem', { name: /Break/ }).click();
     await expect.poll(parts).toEqual(['Briefing, 16', 'Round 1, 25', 'Pause, 5', 'Share-out, 9']);
-    await expect(t.getByText('5 min too many')).toBeVisible();
-    await strip.getByRole('button', { name: /^Pause/ }).focus();
+    await expect(t.getByText('5 min too long')).toBeVisible();
+    await strip.getByRole('button', { name: /^Break/ }).focus();
     await t.keyboard.press('Alt+ArrowLeft');
     await expect.poll(parts).toEqual(['Briefing, 16', 'Pause, 5', 'Round 1, 25', 'Share-out, 9']);
-    await strip.getByRole('button', { name: /^Pause/ }).click();
-    await t.getByRole('button', { name: 'Take it out' }).click();
+    await strip.getByRole('button', { name: /^Break/ }).click();
+    await t.getByRole('button', { name: 'Remove' }).click();
     await expect.poll(parts).toEqual(['Briefing, 16', 'Round 1, 25', 'Share-out, 9']);
     await t.getByRole('status').getByRole('button', { name: 'Undo' }).last().click();
     await expect.poll(parts).toEqual(['Briefing, 16', 'Pause, 5', 'Round 1, 25', 'Share-out, 9']);
-    await t.getByRole('button', { name: 'Make it fit' }).click();
+    await t.getByRole('button', { name: 'Fit to the lesson' }).click();
     await expect(t.getByText('50 of 50 min planned')).toBeVisible();
   });
 
   await test.step('split fills two rounds in one press', async () => {
     const before = await seats(t);
-    await t.getByRole('button', { name: 'Add to the running order' }).click();
-    await t.getByRole('menuitem', { name: 'Several rounds in one press' }).click();
+    await t.getByRole('button', { name: 'Add to running order' }).click();
+    await t.getByRole('menuitem', { name: 'Plan several rounds at once' }).click();
     await t.getByRole('button', { name: 'How' }).click();
     await t.getByRole('option', { name: /^Split/ }).click();
     await t.getByRole('button', { name: 'Plan 2 rounds' }).click();
@@ -82,30 +82,30 @@ test('a lesson of many segments, planned by mouse and by keyboard, and gone thro
     await expect(ada.page.getByRole('heading', { name: 'Listen to your teacher.' })).toBeVisible();
     await expect(strip.getByRole('button', { name: /^Briefing.*now$/ })).toBeVisible();
     await t.getByRole('button', { name: /^Next: Pause/ }).click();
-    await expect(ada.page.getByRole('heading', { name: 'A break.' })).toBeVisible();
-    await t.getByRole('button', { name: 'Send them out as things are' }).click();
+    await expect(ada.page.getByRole('heading', { name: 'Take a break.' })).toBeVisible();
+    await t.getByRole('button', { name: 'Send out anyway' }).click();
     await expect(ada.page.getByText('With you')).toBeVisible();
     await expect(strip.getByRole('button', { name: /^Round 1.*now$/ })).toBeVisible();
     await choose(t, 'Countdown', '0 seconds');
-    await t.getByRole('button', { name: 'Call everybody back now' }).click();
+    await t.getByRole('button', { name: 'Call everyone back now' }).click();
     await t.getByRole('button', { name: /^Next: Round 2/ }).click();
     await expect(ada.page.getByRole('heading', { name: /Quayside|Millbrook/ })).toBeVisible();
     await expect(t.getByLabel('Countdown')).toBeVisible({ timeout: 30_000 }); // after the look
     await choose(t, 'Countdown', '0 seconds');
-    await t.getByRole('button', { name: 'Call everybody back now' }).click();
+    await t.getByRole('button', { name: 'Call everyone back now' }).click();
     await t.getByRole('button', { name: /^Next: Share-out/ }).click();
-    await expect(ada.page.getByRole('heading', { name: 'The groups tell what they found.' })).toBeVisible();
+    await expect(ada.page.getByRole('heading', { name: 'The groups share what they found.' })).toBeVisible();
   });
 
   await test.step('the next lesson begins from this one', async () => {
-    await t.getByRole('button', { name: 'The next lesson from this one' }).click();
-    await t.getByRole('menuitem', { name: 'The same groups' }).click();
+    await t.getByRole('button', { name: 'Create the next lesson from this one' }).click();
+    await t.getByRole('menuitem', { name: 'Same groups' }).click();
     await expect.poll(() => t.url()).not.toContain(lesson.id);
     await expect
       .poll(async () => (await parts()).map((part) => part.split(',')[0]))
-      .toEqual(['Briefing', 'Pause', 'Round 1', 'Round 2', 'Share-out']);
+      .toEqual(['Briefing', 'Break', 'Round 1', 'Round 2', 'Share-out']);
     await t.goto('/');
     await expect(t.getByRole('heading', { name: /^Today/ })).toBeVisible();
-    await expect(t.getByText('Coming')).toBeVisible();
+    await expect(t.getByText('Upcoming')).toBeVisible();
   });
 });

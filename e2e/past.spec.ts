@@ -32,14 +32,14 @@ test('a lesson is out, and the teacher opens another lesson of the class by mist
     await t.goto(`/lessons/${first.id}`);
     await t.getByRole('button', { name: /^Send (8|them)/ }).click();
     await expect(ada.page.getByText(/Quayside|Millbrook/).first()).toBeVisible();
-    await expect(t.getByRole('button', { name: /Call everybody back/ })).toBeVisible();
+    await expect(t.getByRole('button', { name: /Call everyone back/ })).toBeVisible();
   });
 
   await test.step('in the other lesson, sending out asks first and says what will happen to whom', async () => {
     await t.goto(`/lessons/${second.id}`);
     await expect(t.getByText('8R Two lessons is in “8R Two lessons lesson”.')).toBeVisible();
-    await t.getByRole('button', { name: 'Send them out as things are' }).click();
-    const sheet = t.getByRole('dialog', { name: '“8R Two lessons lesson” is still on' });
+    await t.getByRole('button', { name: 'Send out anyway' }).click();
+    const sheet = t.getByRole('dialog', { name: '“8R Two lessons lesson” is still running' });
     await expect(sheet).toContainText('8 students are at work there in 2 groups');
     await sheet.getByRole('button', { name: 'Stay in “8R Two lessons lesson”' }).click();
     await expect(sheet).toHaveCount(0);
@@ -48,14 +48,14 @@ test('a lesson is out, and the teacher opens another lesson of the class by mist
   });
 
   await test.step('she goes on all the same, thinks better of it, and everything is as it was', async () => {
-    await t.getByRole('button', { name: 'Send them out as things are' }).click();
-    await t.getByRole('button', { name: 'End “8R Two lessons lesson” and go on here' }).click();
-    await t.getByRole('button', { name: 'Not yet: take it back' }).click();
+    await t.getByRole('button', { name: 'Send out anyway' }).click();
+    await t.getByRole('button', { name: 'End “8R Two lessons lesson” and continue here' }).click();
+    await t.getByRole('button', { name: 'Cancel' }).click();
     await expect.poll(async () => (await lessonOf(t, first.id)).current).toBe(true);
     const back = await lessonOf(t, first.id);
     expect([back.endedAt, back.roundNow.moments.backAt]).toEqual([null, null]);
     await t.goto(`/lessons/${first.id}`);
-    await expect(t.getByRole('button', { name: /Call everybody back/ })).toBeVisible();
+    await expect(t.getByRole('button', { name: /Call everyone back/ })).toBeVisible();
     await expect(ada.page.getByText(/Quayside|Millbrook/).first()).toBeVisible();
     // The other lesson has kept its plan, too.
     expect((await lessonOf(t, second.id)).floor.groups).toHaveLength(4);
@@ -67,12 +67,12 @@ test('a lesson is over, and what comes after changes nothing of it', async ({ br
   const lesson = await readyLesson(t, { name: '8S Finished', students: names, groups: ['Quayside', 'Millbrook'] });
   await t.goto(`/lessons/${lesson.id}`);
   await t.getByRole('button', { name: /^Send (8|them)/ }).click();
-  await t.getByRole('button', { name: /Call everybody back/ }).click();
+  await t.getByRole('button', { name: /Call everyone back/ }).click();
   await t.getByRole('button', { name: /^Next: Share-out/ }).click({ timeout: 60_000 });
-  await expect(t.getByRole('button', { name: 'End the lesson' })).toBeVisible();
+  await expect(t.getByRole('button', { name: 'End lesson' })).toBeVisible();
   const then = await seats(t);
-  await t.getByRole('button', { name: 'End the lesson' }).click();
-  await expect(t.getByText(/This lesson was over at/)).toBeVisible();
+  await t.getByRole('button', { name: 'End lesson' }).click();
+  await expect(t.getByText(/This lesson ended at/)).toBeVisible();
 
   await test.step('it shows its groups as they were, and nothing to press', async () => {
     await expect(t.locator('[data-stop^="table:"]')).toHaveCount(2);
@@ -81,9 +81,9 @@ test('a lesson is over, and what comes after changes nothing of it', async ({ br
   });
 
   await test.step('the next lesson uses the same groups and says so; a student is moved there', async () => {
-    await choose(t, 'The next lesson from this one', 'The same groups');
+    await choose(t, 'Create the next lesson from this one', 'Same groups');
     await expect(t).not.toHaveURL(new RegExp(lesson.id));
-    await expect(t.getByText(/Already sent out in/)).toBeVisible();
+    await expect(t.getByText(/Already used in/)).toBeVisible();
     const [who = ''] = then.get('Quayside') ?? [];
     await drag(t, tag(t, who), table(t, 'Millbrook'));
     await expect.poll(async () => (await seats(t)).get('Millbrook')?.join()).toContain(who);
@@ -95,7 +95,7 @@ test('a lesson is over, and what comes after changes nothing of it', async ({ br
     await t.keyboard.press('l');
     const log = t.getByRole('dialog');
     await expect(log.getByRole('heading').first()).toBeVisible();
-    await expect(log.getByText(/called everybody back/)).toBeVisible();
+    await expect(log.getByText(/called everyone back/)).toBeVisible();
     await expect(log.getByText(/moved|seat/)).toHaveCount(0);
   });
 });
@@ -114,13 +114,13 @@ test('three rotated rounds are as ready as one, in hardly more presses', async (
     await expect(page.getByText('9 students in 3 groups')).toBeVisible();
     const presses = await countPresses(page);
     if (rounds === 3) {
-      await page.getByRole('button', { name: 'Add to the running order' }).click();
-      await page.getByRole('menuitem', { name: 'Several rounds in one press' }).click();
+      await page.getByRole('button', { name: 'Add to running order' }).click();
+      await page.getByRole('menuitem', { name: 'Plan several rounds at once' }).click();
       await page.getByRole('button', { name: 'Plan 3 rounds' }).click();
       await expect(page.getByRole('button', { name: /^Round 3, \d+ minutes/ })).toBeVisible();
       await expect(page.getByText('50 of 50 min planned')).toBeVisible();
     }
-    await page.getByRole('button', { name: 'Write the original' }).click();
+    await page.getByRole('button', { name: 'Create a worksheet' }).click();
     await page.getByLabel('Title', { exact: true }).fill('Stations');
     await page.getByRole('button', { name: '+ One answer together' }).click();
     await page.keyboard.type('What did you find here?');

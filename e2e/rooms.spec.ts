@@ -17,8 +17,8 @@ test('groups meet by links of the teacher’s own: pasted, tried, opened by the 
 
   await test.step('links are pasted: each line says what becomes of it', async () => {
     await t.getByRole('tab', { name: 'Rooms' }).click();
-    await choose(t, 'Groups meet', 'by links of your own');
-    await t.getByRole('button', { name: 'Say where 2 groups meet' }).click();
+    await choose(t, 'Groups meet', 'at links of your own');
+    await t.getByRole('button', { name: 'Choose where 2 groups meet' }).click();
     const sheet = t.getByRole('dialog', { name: 'Paste links' });
     const lines = sheet.getByRole('textbox', { name: 'Links' });
     // A line that is refused leaves its own group without a link, and shifts no other.
@@ -52,14 +52,14 @@ test('groups meet by links of the teacher’s own: pasted, tried, opened by the 
     ]);
     await room.waitForURL(`http://${place}/q/?utm_source=mail`);
     await room.close();
-    await t.getByRole('button', { name: 'That was it' }).click();
+    await t.getByRole('button', { name: 'Yes' }).click();
     await expect(t.getByRole('row', { name: /Quayside/ })).toContainText('tried');
     await expect(t.getByText('Nobody has tried 2 links yet.')).toBeVisible();
   });
 
   await test.step('the lead opens the room, the other waits, and comes in when it is open', async () => {
     await t.getByRole('button', { name: 'Names, opening' }).click();
-    await t.getByLabel('Rooms have to be opened by').fill('lead');
+    await t.getByLabel('Role that opens rooms').fill('lead');
     await t.keyboard.press('Enter');
     await expect(t.getByText(/nobody is “lead”/)).toBeVisible();
     const given = await t.request.patch(`/api/staff/groupings/${lesson.floor.id}`, {
@@ -76,10 +76,10 @@ test('groups meet by links of the teacher’s own: pasted, tried, opened by the 
     await expect(mate.page.getByText(`Wait: ${lead.name} opens the room.`)).toBeVisible();
     await expect(mate.page.locator('a[href="/api/student/room"]')).toHaveCount(0);
     await expect(lead.page.getByRole('link', { name: /^Open the .* room$/ })).toBeVisible();
-    await lead.page.getByRole('button', { name: 'It is open now' }).click();
+    await lead.page.getByRole('button', { name: 'It’s open now' }).click();
     await expect(mate.page.getByRole('link', { name: /^Go to the .* room$/ })).toBeVisible();
     await mate.page.getByRole('link', { name: /^Go to the .* room$/ }).click();
-    await t.getByRole('tab', { name: 'Floor' }).click();
+    await t.getByRole('tab', { name: 'Groups' }).click();
     await expect(
       t.locator('[data-stop^="tag:"]', { hasText: mate.name }),
       'who has followed the link is taken to be there',
@@ -95,7 +95,7 @@ test('groups meet by links of the teacher’s own: pasted, tried, opened by the 
     await expect(t.getByText('Ready', { exact: true })).toBeVisible();
     await t.getByRole('button', { name: 'Make 3 rooms' }).click();
     await t.getByRole('button', { name: 'Change Millbrook' }).click();
-    await t.getByLabel('Which place is it?').fill('The window table');
+    await t.getByLabel('Where is it?').fill('The window table');
     await t.getByRole('dialog', { name: 'Millbrook' }).getByRole('button', { name: 'Change' }).click();
     await expect(t.getByRole('row', { name: /Millbrook/ })).toContainText('The window table');
     const millbrook = other.floor.groups.find((group) => group.name === 'Millbrook')?.students[0];

@@ -28,7 +28,7 @@ const shot = async (page, name) => {
 async function signIn(options) {
   const page = await open(options);
   await page.goto('/');
-  await page.getByLabel('Your address').fill('teacher@larkmouth.example');
+  await page.getByLabel('Email').fill('teacher@larkmouth.example');
   await page.getByLabel('Password').fill('harbour-lights');
   await page.getByRole('button', { name: 'Sign in' }).click();
   await page.getByRole('heading', { name: 'Your classes' }).waitFor();
@@ -43,7 +43,7 @@ await shot(teacher, 'class-list');
 await teacher.getByRole('tab', { name: 'Seating plan' }).click();
 await shot(teacher, 'seating-plan');
 await teacher.getByRole('tab', { name: 'List', exact: true }).click();
-await teacher.getByRole('button', { name: 'Bring in a list' }).click();
+await teacher.getByRole('button', { name: 'Import list' }).click();
 await teacher
   .getByLabel('Paste here')
   .fill(
@@ -51,23 +51,23 @@ await teacher
   );
 await teacher.getByText('Above the heading').waitFor();
 await shot(teacher, 'bring-in');
-await teacher.getByRole('button', { name: 'Read something else' }).click();
+await teacher.getByRole('button', { name: 'Choose another file' }).click();
 
 // The desk: groups found for four goals and three musts, looked at and taken.
 await teacher.getByRole('link', { name: /flood wall.*students in/ }).click();
 await teacher.getByRole('button', { name: 'Put 28 students into 6 groups' }).click();
-await teacher.getByText('A proposal; your floor is as it was').waitFor();
+await teacher.getByText('Preview. Your groups haven’t changed yet').waitFor();
 await teacher.waitForTimeout(2_500);
 await shot(teacher, 'desk-proposal');
 await teacher.getByRole('button', { name: 'Use these groups' }).click();
-await teacher.getByText('A proposal; your floor is as it was').waitFor({ state: 'detached' });
+await teacher.getByText('Preview. Your groups haven’t changed yet').waitFor({ state: 'detached' });
 await settle(teacher);
 await teacher.locator('[data-stop^="tag:"]', { hasText: 'Rafe Pendleton' }).focus();
 await teacher.keyboard.press(' ');
 await teacher.getByText(/^breaks: /).waitFor();
 await shot(teacher, 'desk-held');
 await teacher.keyboard.press('Escape');
-await teacher.getByRole('link', { name: 'To the lesson' }).click();
+await teacher.getByRole('link', { name: 'Go to lesson' }).click();
 await teacher.locator('[data-stop^="table:"]').first().waitFor();
 await shot(teacher, 'floor-planning');
 await teacher.getByRole('tab', { name: 'Materials', exact: true }).click();
@@ -77,7 +77,7 @@ await teacher.getByRole('button', { name: /^Send 28/ }).waitFor();
 await teacher.getByRole('tab', { name: 'Rooms', exact: true }).click();
 await teacher.getByRole('link', { name: /^Try / }).first().waitFor();
 await shot(teacher, 'rooms');
-await teacher.getByRole('tab', { name: 'Floor', exact: true }).click();
+await teacher.getByRole('tab', { name: 'Groups', exact: true }).click();
 
 // A class at work, its pages without a window: they join, press the button, and their rooms show signs of life.
 const lesson = await (await teacher.request.get(`/api/staff/lessons/${teacher.url().split('/').pop()}`)).json();
@@ -107,7 +107,7 @@ const door = await open({ viewport: phone });
 await door.goto('/student?door=amber+otter');
 await door.getByLabel('Your name').fill('zofia krawczyk');
 await shot(door, 'student-door');
-await door.getByRole('button', { name: 'Go in' }).click();
+await door.getByRole('button', { name: 'Join' }).click();
 await door.getByText('Go to the main session').first().waitFor();
 for (const student of students.slice(0, -2)) await enter(student);
 await alive();
@@ -127,7 +127,7 @@ await alive();
 const lost = [...rooms.keys()][7];
 rooms.delete(lost);
 await shot(door, 'student-now');
-await door.getByRole('button', { name: 'Open our sheet' }).click();
+await door.getByRole('button', { name: 'Open our worksheet' }).click();
 
 const writing = [
   'The pumping station stands below the lowest street.',
@@ -163,22 +163,22 @@ await door.getByText('How high does the water stand there?').waitFor();
 await door.getByLabel('Your answer').scrollIntoViewIfNeeded();
 await shot(door, 'student-sheet');
 await teacher.getByRole('tab', { name: 'Work', exact: true }).click();
-await teacher.getByText('I have seen it all').click();
+await teacher.getByText('Mark all as seen').click();
 await door.getByLabel('Together').fill('The wall goes behind the yard.');
 await teacher.getByText('The wall goes behind the yard.').waitFor();
 await shot(teacher, 'work');
-await teacher.getByRole('tab', { name: 'Floor', exact: true }).click();
+await teacher.getByRole('tab', { name: 'Groups', exact: true }).click();
 for (let i = 0; i < 9; i++) {
   await alive();
   await teacher.waitForTimeout(4_000);
 }
 await students[3].api.put('/api/student/call', { data: { about: 'stuck' } });
-await teacher.getByText('calls: is stuck').first().waitFor();
+await teacher.getByText('asking for help: stuck').first().waitFor();
 await alive();
 await shot(teacher, 'floor-live');
 const hand = await signIn({ viewport: phone });
 await hand.goto(teacher.url());
-await hand.getByRole('button', { name: /Call everybody back/ }).waitFor();
+await hand.getByRole('button', { name: /Call everyone back/ }).waitFor();
 await shot(hand, 'teacher-phone');
 await hand.context().close();
 const other = await signIn();
@@ -186,7 +186,7 @@ await other.goto(teacher.url());
 await other.locator('[data-stop^="table:"]').first().waitFor();
 await teacher.getByRole('button', { name: 'Countdown' }).click();
 await teacher.getByRole('option', { name: '30 seconds' }).click();
-await teacher.getByRole('button', { name: /Call everybody back/ }).click();
+await teacher.getByRole('button', { name: /Call everyone back/ }).click();
 await door.getByText('Back to the main session in').waitFor();
 await shot(door, 'student-coming-back');
 // A lecture of 120 in 30 groups, at work.
@@ -222,21 +222,21 @@ await other
   .getByRole('link', { name: /What a river does/ })
   .first()
   .click();
-await other.getByRole('link', { name: 'Open the grouping desk' }).click();
-await other.getByRole('button', { name: 'Way of grouping' }).click();
-await other.getByRole('option', { name: 'Students sign up' }).click();
+await other.getByRole('link', { name: 'Make groups' }).click();
+await other.getByRole('button', { name: 'How to make groups' }).click();
+await other.getByRole('option', { name: 'Sign-up: students choose' }).click();
 for (let i = 0; i < 4; i++) {
-  await other.getByRole('button', { name: 'Add a table' }).click();
+  await other.getByRole('button', { name: 'Add group' }).click();
   await other.locator('[data-stop^="table:"]').nth(i).waitFor();
 }
 await settle(other);
-await other.getByLabel('Closes by itself after (minutes)').fill('5');
+await other.getByLabel('Close automatically after (minutes)').fill('5');
 await other.getByRole('button', { name: /take seats/ }).click();
 const chooser = await open({ viewport: phone });
 await chooser.goto('/student?door=evening+tram');
 await chooser.getByLabel('Your name').fill('lamin');
-await chooser.getByRole('button', { name: 'Go in' }).click();
-await chooser.getByRole('button', { name: /Sit at Group 3/ }).click();
-await chooser.getByText('You sit at Group 3.').waitFor();
+await chooser.getByRole('button', { name: 'Join' }).click();
+await chooser.getByRole('button', { name: /Join Group 3/ }).click();
+await chooser.getByText('You’re in Group 3.').waitFor();
 await shot(chooser, 'student-sign-up');
 await browser.close();

@@ -61,7 +61,7 @@ test('six work in every kind of slot at once, lines are cut and tabs closed, and
   expect(sent.ok()).toBe(true);
   const people = await Promise.all(names.map((name) => student(browser, lesson.doorWord, name)));
   const pages = people.map((one) => one.page);
-  await Promise.all(pages.map((page) => page.getByRole('button', { name: 'Open our sheet' }).click()));
+  await Promise.all(pages.map((page) => page.getByRole('button', { name: 'Open our worksheet' }).click()));
   const typed: string[] = [];
   const say = (who: number, what: string) => {
     const word = `${names[who] ?? ''}${what}`;
@@ -84,7 +84,7 @@ test('six work in every kind of slot at once, lines are cut and tabs closed, and
       await expect(put).toBeVisible({ timeout: 1_000 });
     }).toPass();
     await put.click();
-    const own = sort.getByLabel('A card of your own');
+    const own = sort.getByLabel('Your own card');
     await own.fill(say(i, 'card'));
     await expect(async () => {
       await sort.getByRole('button', { name: 'Add', exact: true }).click();
@@ -93,15 +93,15 @@ test('six work in every kind of slot at once, lines are cut and tabs closed, and
     await expect(() => page.getByLabel(`line ${i + 1}`, { exact: true }).check()).toPass();
     await page.getByLabel(`row ${i + 1}: cell`).pressSequentially(say(i, 'cell'), { delay: 15 });
     const word = slot(page, 'Mark it.').getByRole('button', { name: new RegExp(`^${words[i] ?? ''}`) });
-    const remark = page.getByLabel('Your remark');
+    const remark = page.getByLabel('Your comment');
     await expect(async () => {
       if (!(await remark.isVisible())) await word.click();
       await expect(remark).toBeVisible({ timeout: 500 });
     }).toPass();
     await remark.fill(say(i, 'remarks'));
-    await page.getByLabel(`Sentence ${i + 1}, better`).fill(say(i, 'mends'));
+    await page.getByLabel(`Sentence ${i + 1}, corrected`).fill(say(i, 'mends'));
     await expect(() => page.getByRole('radio', { name: i % 2 === 0 ? /^this/ : /^that/ }).check()).toPass();
-    await page.getByLabel('Put in a picture').setInputFiles({ name: 'p.png', mimeType: 'image/png', buffer: png });
+    await page.getByLabel('Add a picture').setInputFiles({ name: 'p.png', mimeType: 'image/png', buffer: png });
   };
 
   await test.step('all at once', async () => {
@@ -120,12 +120,12 @@ test('six work in every kind of slot at once, lines are cut and tabs closed, and
       pages[0]?.getByLabel('row 1: cell').pressSequentially(` ${say(0, 'online')}`, { delay: 30 }),
     ]);
     await dov.page.close();
-    await expect(slot(ben.page, 'What do you all say?').getByText(/^No line/)).toBeVisible();
+    await expect(slot(ben.page, 'What do you all say?').getByText(/^You’re offline/)).toBeVisible();
     await ben.context.setOffline(false);
     await chi.context.setOffline(false);
     const back = await dov.context.newPage();
     await back.goto('/student');
-    await back.getByRole('button', { name: 'Open our sheet' }).click();
+    await back.getByRole('button', { name: 'Open our worksheet' }).click();
     await expect(back.getByLabel('Together', { exact: true })).toHaveValue(/Dovleaves/);
     pages[3] = back;
   });
@@ -155,7 +155,7 @@ test('six work in every kind of slot at once, lines are cut and tabs closed, and
         await expect(page.getByLabel(`line ${i + 1}`, { exact: true })).toBeChecked();
         await expect(page.getByRole('button', { name: `${name}card`, exact: true })).toBeVisible();
         await expect(page.getByLabel(`row ${i + 1}: cell`)).toHaveValue(new RegExp(`${name}cell`));
-        await expect(page.getByLabel(`Sentence ${i + 1}, better`)).toHaveValue(`${name}mends`);
+        await expect(page.getByLabel(`Sentence ${i + 1}, corrected`)).toHaveValue(`${name}mends`);
         await expect(page.getByText(`${name}remarks`).first()).toBeVisible();
       }
       await expect(page.getByLabel('row 1: cell')).toHaveValue(/Chioffline/);

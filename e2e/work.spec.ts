@@ -28,14 +28,14 @@ test('one original becomes the work of six groups, and of each student in them',
 
   await test.step('a long text is cut into six variants at its marks', async () => {
     await t.getByRole('tab', { name: 'Materials', exact: true }).click();
-    await t.getByRole('button', { name: 'Write a new one' }).click();
+    await t.getByRole('button', { name: 'Create a worksheet' }).click();
     await t.getByLabel('Title', { exact: true }).fill('Six districts');
     await t.getByRole('button', { name: '+ Text to read' }).click();
     await t
       .getByLabel('Text', { exact: true })
       .fill(parts.map((part) => `## ${part}\n\nThe water at **${part}** rises fast.`).join('\n\n---\n\n'));
     await t.getByRole('button', { name: 'Cut the text into variants (6 parts' }).click();
-    await expect(t.getByLabel('Name of the variant').nth(5)).toHaveValue('Upper Lark');
+    await expect(t.getByLabel('Variant name').nth(5)).toHaveValue('Upper Lark');
     await t.getByRole('button', { name: 'Variants: 6' }).click();
   });
 
@@ -46,7 +46,7 @@ test('one original becomes the work of six groups, and of each student in them',
     await t.keyboard.type('Put each measure where it belongs.');
     await t.getByLabel('Headings, 1').fill('stops water');
     await t.getByLabel('Headings, 2').fill('slows water');
-    await t.getByRole('button', { name: 'Add a card' }).click();
+    await t.getByRole('button', { name: 'Add card' }).click();
     await pasted(
       [
         'Flood wall;stops water',
@@ -62,17 +62,17 @@ test('one original becomes the work of six groups, and of each student in them',
     );
     await add(1, 'Text to mark up');
     await t.keyboard.type('Mark what matters.');
-    await t.getByLabel('The text to mark').fill('The wall stops the water but not the rain.');
+    await t.getByLabel('Text to mark').fill('The wall stops the water but not the rain.');
     await expect(t.getByRole('status').filter({ hasText: /^Saved$/ })).toBeVisible();
   });
 
   await test.step('an instruction that can be heard, and room for pictures', async () => {
-    await add(1, 'Spoken note');
+    await add(1, 'Voice note');
     await t.keyboard.type('Listen first');
     await t.getByRole('button', { name: 'Record', exact: true }).click();
     await t.getByRole('button', { name: 'Stop (1 s)' }).click();
     await expect(t.getByRole('button', { name: 'Record again' })).toBeVisible();
-    await add(1, 'Pictures of their own');
+    await add(1, 'Students’ pictures');
     await t.keyboard.type('Draw your wall.');
     await expect(t.getByRole('status').filter({ hasText: /^Saved$/ })).toBeVisible();
   });
@@ -83,7 +83,7 @@ test('one original becomes the work of six groups, and of each student in them',
       'Upper Lark',
     );
     await t.getByRole('button', { name: 'As a student sees it' }).click();
-    await expect(t.getByText('Try it: nothing you fill in here is kept.')).toBeVisible();
+    await expect(t.getByText('Try it: nothing you fill in here is saved.')).toBeVisible();
     await isOpenToAll(t, 'materials');
     await t.getByRole('button', { name: 'Set up 7 rooms and 6 copies' }).click();
     await expect(t.getByText('6 copies handed out')).toBeVisible();
@@ -91,13 +91,13 @@ test('one original becomes the work of six groups, and of each student in them',
   });
 
   await test.step('the page of student 17, before it is theirs', async () => {
-    await t.getByRole('tab', { name: 'Floor', exact: true }).click();
-    await t.getByRole('button', { name: 'As a student', exact: true }).click();
+    await t.getByRole('tab', { name: 'Groups', exact: true }).click();
+    await t.getByRole('button', { name: 'View as a student', exact: true }).click();
     const seen = t.getByRole('dialog');
-    await find(seen, 'Whose page', names[16] ?? '');
+    await find(seen, 'Student', names[16] ?? '');
     await expect(seen.getByText(`${names[16] ?? ''} ·`)).toBeVisible();
     await seen.getByRole('button', { name: 'Not you?' }).click(); // it is looked at, and nobody leaves
-    await seen.getByRole('button', { name: 'Open our sheet' }).click();
+    await seen.getByRole('button', { name: 'Open our worksheet' }).click();
     await expect(seen.getByText('What do you notice?')).toBeVisible();
     await isOpenToAll(t, 'as a student sees it');
     await t.keyboard.press('Escape');
@@ -105,20 +105,20 @@ test('one original becomes the work of six groups, and of each student in them',
 
   await test.step('the same lesson for a second class, and what it could not have', async () => {
     const before = presses();
-    await choose(t, 'Give to another class', 'For 9G Geography');
-    await expect(t.getByText('Rooms and copies are this class’s own: make them here.')).toBeVisible();
+    await choose(t, 'Copy to another class', 'For 9G Geography');
+    await expect(t.getByText('Rooms and copies belong to a class, so make them here.')).toBeVisible();
     console.log(`Given to a second class: ${presses() - before} presses.`);
     await expect(t.getByRole('link', { name: '9G Geography' })).toBeVisible();
     await t.getByRole('tab', { name: 'Materials', exact: true }).click();
     await expect(t.getByRole('button', { name: 'Variant of Six districts for Group' })).toHaveCount(6);
-    await expect(t.getByText('Rooms and copies are this class’s own: make them here.')).toBeVisible();
+    await expect(t.getByText('Rooms and copies belong to a class, so make them here.')).toBeVisible();
     await t.goto(`/lessons/${lesson.id}`);
     await t.getByRole('button', { name: 'Send 18 students to 6 rooms' }).click();
   });
 
   await test.step('the class page shows everybody where they belong, to who has only its address', async () => {
-    await t.getByRole('button', { name: 'show the way in' }).click();
-    const address = await t.getByRole('link', { name: 'The class page, for the projector' }).getAttribute('href');
+    await t.getByRole('button', { name: 'show how to join' }).click();
+    const address = await t.getByRole('link', { name: 'Class page for the projector' }).getAttribute('href');
     await t.keyboard.press('Escape');
     const wall = await (await browser.newContext({ viewport: { width: 1280, height: 800 } })).newPage();
     await wall.goto(address ?? '');
@@ -168,7 +168,7 @@ test('one original becomes the work of six groups, and of each student in them',
     state.students.find((one) => one.id === state.floor.groups[group]?.students[seat])?.name ?? '';
   const open = async (name: string): Promise<Page> => {
     const { page } = await student(browser, lesson.doorWord, name);
-    await page.getByRole('button', { name: 'Open our sheet' }).click();
+    await page.getByRole('button', { name: 'Open our worksheet' }).click();
     return page;
   };
   const ada = await open(nameOf(1, 0));
@@ -186,7 +186,7 @@ test('one original becomes the work of six groups, and of each student in them',
     await ada.getByRole('button', { name: 'Gate', exact: true }).click();
     await heap(ada, 'stops water').getByRole('button', { name: 'Put it here' }).click();
     await expect(heap(ben, 'stops water').getByRole('button', { name: 'Gate', exact: true })).toBeVisible();
-    await expect(ben.getByRole('status').filter({ hasText: '“Gate” under “stops water”' })).toBeAttached();
+    await expect(ben.getByRole('status').filter({ hasText: 'moved “Gate” under “stops water”' })).toBeAttached();
     await ben.getByRole('button', { name: 'Reeds', exact: true }).focus();
     await ben.keyboard.press('Enter');
     await heap(ben, 'slows water').getByRole('button', { name: 'Put it here' }).focus();
@@ -207,7 +207,7 @@ test('one original becomes the work of six groups, and of each student in them',
     const touch = await browser.newContext({ ...devices['Pixel 7'], storageState: await cho.context().storageState() });
     const page = await touch.newPage();
     await page.goto('/student');
-    await page.getByRole('button', { name: 'Open our sheet' }).tap();
+    await page.getByRole('button', { name: 'Open our worksheet' }).tap();
     await page.getByRole('button', { name: 'Dam', exact: true }).tap();
     await page.getByRole('region', { name: 'stops water' }).getByRole('button', { name: 'Put it here' }).tap();
     await page.getByRole('button', { name: 'water', exact: true }).first().tap();
@@ -221,8 +221,8 @@ test('one original becomes the work of six groups, and of each student in them',
   await test.step('words are marked and remarked on, by two at once', async () => {
     await ada.getByRole('button', { name: 'wall', exact: true }).click();
     await ada.getByRole('button', { name: 'stops', exact: true }).click();
-    await ada.getByLabel('Your remark').fill('how high?');
-    await ben.getByRole('radio', { name: 'Question' }).click();
+    await ada.getByLabel('Your comment').fill('how high?');
+    await ben.getByRole('radio', { name: 'Important' }).click();
     await ben.getByRole('button', { name: 'rain.', exact: true }).click();
     await ben.getByRole('button', { name: 'rain.', exact: true }).click();
     await expect(ada.getByRole('button', { name: 'rain.: Question' })).toBeVisible();
@@ -244,18 +244,18 @@ test('one original becomes the work of six groups, and of each student in them',
   await test.step('a picture of their own is put in, named, and seen by mates and nobody else', async () => {
     const slot = (page: Page) => page.locator('section').filter({ hasText: 'Draw your wall.' }).last();
     await slot(ada)
-      .getByLabel('Put in a picture')
+      .getByLabel('Add a picture')
       .first()
       .setInputFiles({ name: 'wall.png', mimeType: 'image/png', buffer: await ada.screenshot() });
     await slot(ada).getByLabel('Picture 1: What is on it?').fill('Our wall');
     await expect(slot(ben).getByRole('img', { name: 'Our wall' })).toBeVisible();
     await slot(ben)
-      .getByLabel('Put in a picture')
+      .getByLabel('Add a picture')
       .first()
       .setInputFiles({ name: 'no.png', mimeType: 'image/png', buffer: Buffer.from('<svg onload="alert(1)"/>') });
     await expect(slot(ben).getByRole('alert')).toContainText('This is no picture');
     await isOpenToAll(ben, 'a sheet with pictures');
-    await expect(slot(cho).getByText('No picture yet.')).toBeVisible();
+    await expect(slot(cho).getByText('No pictures yet.')).toBeVisible();
   });
 
   await test.step('the teacher reads it all', async () => {
@@ -273,13 +273,13 @@ test('one original becomes the work of six groups, and of each student in them',
 
   await test.step('a page is added to the copies, and nothing that was done is touched', async () => {
     await t.getByRole('tab', { name: 'Materials', exact: true }).click();
-    await t.getByRole('button', { name: 'Add a page' }).click();
+    await t.getByRole('button', { name: 'Add page' }).click();
     await t.getByRole('region', { name: 'Page 2' }).getByRole('button', { name: '+ One answer together' }).click();
     await t.keyboard.type('And now decide.');
-    await t.getByRole('button', { name: 'Bring the copies up to date' }).click();
+    await t.getByRole('button', { name: 'Update the copies' }).click();
     await expect(t.getByRole('dialog').getByText('in 6 copies')).toBeVisible();
     await isOpenToAll(t, 'what a change would do');
-    await t.getByRole('button', { name: 'Bring these changes to the copies' }).click();
+    await t.getByRole('button', { name: 'Update the copies' }).click();
     await expect(ben.getByText('And now decide.')).toBeVisible();
     await expect(ben.getByText('how high?').first()).toBeVisible();
     await expect(ben.getByText('It is low here.', { exact: true })).toBeVisible();
@@ -295,22 +295,22 @@ test('one original becomes the work of six groups, and of each student in them',
     await expect(ada.getByLabel('Together').last()).toHaveValue('A wall.');
     await ada.getByLabel('Together').last().fill('No wall at all.');
     await expect(decide.getByLabel('Together')).toHaveValue('No wall at all.');
-    await decide.getByRole('button', { name: 'What stood here before' }).click();
-    await decide.getByRole('button', { name: 'Bring this back' }).click();
+    await decide.getByRole('button', { name: 'Earlier versions' }).click();
+    await decide.getByRole('button', { name: 'Restore' }).click();
     await expect(ada.getByLabel('Together').last()).toHaveValue('A wall.');
     await isOpenToAll(ben, 'what stood there before');
   });
 
   await test.step('the cupboard has it', async () => {
-    await t.getByRole('link', { name: 'Cupboard' }).click();
+    await t.getByRole('link', { name: 'My worksheets' }).click();
     await expect(t.getByRole('heading', { name: 'Six districts' }).first()).toBeVisible();
     await isOpenToAll(t, 'the cupboard');
     const text = '---\ntitle: From a file\n---\nRead this.\n\n::: ticks\nDone?\n- read\n- said\n:::\n';
     await t
-      .getByLabel('From a file')
+      .getByLabel('Import from a file')
       .first()
       .setInputFiles({ name: 'sheet.md', mimeType: 'text/markdown', buffer: Buffer.from(text) });
-    await expect(t.getByLabel('Title', { exact: true })).toHaveValue('From a file');
-    await expect(t.getByLabel('Lines to tick, 2')).toHaveValue('said');
+    await expect(t.getByLabel('Title', { exact: true })).toHaveValue('Import from a file');
+    await expect(t.getByLabel('Checklist, 2')).toHaveValue('said');
   });
 });

@@ -34,11 +34,11 @@ test('children who cannot read find their picture, hear what to do, and press on
 
   await test.step('on the class page the teacher says that they cannot read yet, and in which language she writes', async () => {
     await t.goto(`/classes/${lesson.classId}`);
-    await t.getByLabel('They cannot read yet').click();
-    await t.getByRole('button', { name: 'Language your texts are read out in' }).click();
+    await t.getByLabel('Students can’t read yet').click();
+    await t.getByRole('button', { name: 'Language for reading your texts aloud' }).click();
     await t.getByRole('option', { name: 'Your texts in Welsh' }).click();
-    await t.getByLabel('Names can be pressed there').click();
-    await expect(t.getByLabel('Names can be pressed there')).toBeChecked();
+    await t.getByLabel('Students may pick their name from a list').click();
+    await expect(t.getByLabel('Students may pick their name from a list')).toBeChecked();
     await expect(t.getByRole('img', { name: 'cat' })).toBeVisible();
     await t.goto(`/lessons/${lesson.id}`);
   });
@@ -89,11 +89,11 @@ test('children who cannot read find their picture, hear what to do, and press on
     ]);
     await expect(room.getByRole('heading', { name: 'Here now' })).toBeVisible();
     await ada.getByRole('button', { name: 'Worksheet: The sheet' }).click();
-    await ada.getByRole('button', { name: 'Hear it' }).first().click();
+    await ada.getByRole('button', { name: 'Listen' }).first().click();
     expect(await adaHears()).toContain('cy-GB: What do you see?');
-    await ada.getByRole('button', { name: 'Where am I?' }).click();
-    await ada.getByRole('button', { name: 'Call your teacher' }).click();
-    await expect(ada.getByRole('button', { name: 'Take the call back' })).toBeVisible();
+    await ada.getByRole('button', { name: 'Back' }).click();
+    await ada.getByRole('button', { name: 'Ask for help' }).click();
+    await expect(ada.getByRole('button', { name: 'Stop asking for help' })).toBeVisible();
     await expect.poll(adaHears).toContain('en: Your teacher knows.');
   });
 });

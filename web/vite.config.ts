@@ -23,7 +23,7 @@ export default defineConfig({
             // What a student's page and the teacher's lesson both need: in many small pieces it would weigh more for the student.
             {
               name: 'both',
-              test: /(core[\\/]data[\\/]marks\.json|src[\\/](words[\\/]copy\.|ui[\\/](Sign|marks|Duration|roomWindow|lazily)\.|api[\\/]stream\.|areas[\\/]materials[\\/](answers|media|blocks|fill[\\/](ReadingBlock|Fill))\.))/,
+              test: /(core[\\/]data[\\/]marks\.json|src[\\/](ui[\\/](Sign|marks|Duration|roomWindow|lazily)\.|api[\\/]stream\.|areas[\\/]materials[\\/](answers|media|blocks|fill[\\/](ReadingBlock|Fill))\.))/,
               includeDependenciesRecursively: false,
             },
           ],

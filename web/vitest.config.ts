@@ -1,4 +1,5 @@
 import react from '@vitejs/plugin-react';
+import { fileURLToPath } from 'node:url';
 import { defineConfig } from 'vitest/config';
 
 /** What needs a browser: components, and rules that ask one for something. All else does without, which saves a second a file. */
@@ -16,6 +17,7 @@ const pages = [
 
 export default defineConfig({
   plugins: [react()],
+  resolve: { alias: { '#messages': fileURLToPath(new URL('./src/messages/en/all.js', import.meta.url)) } },
   test: {
     restoreMocks: true,
     testTimeout: 20_000,

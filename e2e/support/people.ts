@@ -14,7 +14,7 @@ export async function teacher(browser: Browser, colorScheme: 'light' | 'dark' = 
   const context = await browser.newContext({ colorScheme });
   const page = await context.newPage();
   await page.goto('/');
-  await page.getByLabel('Your address').fill('teacher@larkmouth.example');
+  await page.getByLabel('Email').fill('teacher@larkmouth.example');
   await page.getByLabel('Password').fill('harbour-lights');
   await page.getByRole('button', { name: 'Sign in' }).click();
   await expect(page.getByRole('heading', { name: 'Your classes' })).toBeVisible();
@@ -51,10 +51,10 @@ export async function assistant(
     .getByLabel(/assword/)
     .first()
     .fill('larkmouth-tides');
-  await page.getByRole('button', { name: 'Accept' }).click();
-  await expect(page.getByText('You are in.')).toBeVisible();
+  await page.getByRole('button', { name: 'Accept invitation' }).click();
+  await expect(page.getByText('You’ve joined the class.')).toBeVisible();
   await page.goto('/');
-  await page.getByLabel('Your address').fill(address);
+  await page.getByLabel('Email').fill(address);
   await page.getByLabel('Password').fill('larkmouth-tides');
   await page.getByRole('button', { name: 'Sign in' }).click();
   await expect(page.getByRole('heading', { name: 'Your classes' })).toBeVisible();
@@ -71,10 +71,10 @@ export async function student(
   const context = await browser.newContext({ viewport: phone, colorScheme });
   const page = await context.newPage();
   await page.goto('/student');
-  await page.getByLabel('Door word').fill(doorWord);
+  await page.getByLabel('Join words').fill(doorWord);
   await page.getByRole('button', { name: 'Find my class' }).click();
   await page.getByLabel('Your name').fill(name);
-  await page.getByRole('button', { name: 'Go in' }).click();
+  await page.getByRole('button', { name: 'Join' }).click();
   await expect(page.getByText(`${name} ·`)).toBeVisible();
   return { name, context, page };
 }

@@ -12,7 +12,7 @@ import { LineNote } from './ui/LineNote';
 import { MessagesProvider } from './ui/messages';
 import { Nowhere } from './ui/Nowhere';
 import { useCutSaid } from './ui/useCutSaid';
-import { words } from './words';
+import * as m from '#messages';
 
 // The first page comes with the door; each other one when it is gone to.
 const AccountPage = lazy(() => import('./areas/account/AccountPage').then((file) => ({ default: file.AccountPage })));
@@ -55,8 +55,8 @@ function Soon({ children }: { children: ReactNode }) {
   useProbe();
   return (
     <>
-      <LineNote over slow={words.common.lineSlow} down={words.common.lineDown} />
-      <Suspense fallback={<p className="p-8 text-soft">{words.common.loading}</p>}>{children}</Suspense>
+      <LineNote over slow={m.common_lineSlow()} down={m.common_lineDown()} />
+      <Suspense fallback={<p className="p-8 text-soft">{m.common_loading()}</p>}>{children}</Suspense>
     </>
   );
 }

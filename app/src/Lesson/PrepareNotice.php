@@ -17,7 +17,7 @@ final readonly class PrepareNotice
         #[Assert\Range(notInRangeMessage: 'lesson.notice_between_0_and_600_minutes', min: 0, max: 36_000)]
         public int $seconds,
         #[Assert\NotBlank(message: 'lesson.notice_needs_words', normalizer: [Visible::class, 'or'])]
-        #[Assert\Length(max: 280, maxMessage: 'lesson.notice_at_most_280_signs')]
+        #[Assert\Length(max: 280, maxMessage: 'lesson.notice_at_most_280_characters')]
         public string $text,
     ) {
     }

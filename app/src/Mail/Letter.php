@@ -32,7 +32,7 @@ final readonly class Letter
 
     /**
      * @param Task                  $task   the work this is, tried again for about a minute if the message is not taken
-     * @param string                $kind   `<kind>.subject` and `<kind>.text` in the catalogue
+     * @param string                $kind   `mail.<kind>.subject` and `mail.<kind>.text` in the catalogue
      * @param array<string, string> $values
      *
      * @throws TryAgain if it was not taken
@@ -43,8 +43,8 @@ final readonly class Letter
         $message = (new Email())
             ->from(new Address($this->from, 'Fresh Huddle'))
             ->to($address)
-            ->subject($this->translator->trans($kind.'.subject', $values, 'mail'))
-            ->text($this->translator->trans($kind.'.text', $values, 'mail'));
+            ->subject($this->translator->trans('mail.'.$kind.'.subject', $values))
+            ->text($this->translator->trans('mail.'.$kind.'.text', $values));
         try {
             $this->mailer->send($message);
         } catch (TransportExceptionInterface) {

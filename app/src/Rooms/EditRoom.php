@@ -19,9 +19,9 @@ final readonly class EditRoom
      * @param bool             $sure    also where people are in it just now
      */
     public function __construct(
-        #[Assert\Length(max: 120, maxMessage: 'rooms.name_has_at_most_120_signs')]
+        #[Assert\Length(max: 120, maxMessage: 'rooms.name_has_at_most_120_characters')]
         public ?string $name = null,
-        #[Assert\Length(max: 1000, maxMessage: 'rooms.link_has_at_most_1000_signs')]
+        #[Assert\Length(max: 1000, maxMessage: 'rooms.link_has_at_most_1000_characters')]
         public ?string $link = null,
         public ?SourceKind $source = null,
         public ?AllowInRoom $allowed = null,

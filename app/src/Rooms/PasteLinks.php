@@ -12,7 +12,7 @@ final readonly class PasteLinks
      * @param string $text one link a line, with the name or number of its group or without
      */
     public function __construct(
-        #[Assert\Length(max: 100_000, maxMessage: 'rooms.list_has_at_most_100000_signs')]
+        #[Assert\Length(max: 100_000, maxMessage: 'rooms.list_has_at_most_100000_characters')]
         public string $text,
     ) {
     }

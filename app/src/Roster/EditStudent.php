@@ -20,16 +20,16 @@ final readonly class EditStudent
      * @param bool|null                 $seatable   false for a second device, or the teacher's own sign-in
      */
     public function __construct(
-        #[Assert\Length(max: 1000, maxMessage: 'roster.name_at_most_120_signs')]
+        #[Assert\Length(max: 1000, maxMessage: 'roster.name_at_most_120_characters')]
         public ?string $name = null,
         public ?bool $absent = null,
-        #[Assert\Length(max: 60, maxMessage: 'roster.table_name_at_most_60_signs')]
+        #[Assert\Length(max: 60, maxMessage: 'roster.table_name_at_most_60_characters')]
         public ?string $table = null,
-        #[Assert\Length(max: 120, maxMessage: 'roster.at_most_120_signs')]
+        #[Assert\Length(max: 120, maxMessage: 'roster.at_most_120_characters')]
         public ?string $schoolId = null,
         #[Assert\Valid, Assert\Count(max: 60)]
         public ?array $attributes = null,
-        #[Assert\Count(max: 30, maxMessage: 'roster.at_most_30_tags'), Assert\All([new Assert\NotBlank(normalizer: 'trim'), new Assert\Length(max: 60, maxMessage: 'roster.tag_at_most_60_signs')])]
+        #[Assert\Count(max: 30, maxMessage: 'roster.at_most_30_tags'), Assert\All([new Assert\NotBlank(normalizer: 'trim'), new Assert\Length(max: 60, maxMessage: 'roster.tag_at_most_60_characters')])]
         public ?array $tags = null,
         public ?bool $seatable = null,
         #[Assert\Email(message: 'roster.this_no_address'), Assert\Length(max: 180, maxMessage: 'roster.this_no_address')]

@@ -16,7 +16,7 @@ final readonly class FillColumn
      * @param list<FilledCell> $cells     '' takes the value away
      */
     public function __construct(
-        #[Assert\NotBlank(message: 'roster.what_it_called', normalizer: 'trim', allowNull: true), Assert\Length(max: 60, maxMessage: 'roster.name_at_most_60_signs')]
+        #[Assert\NotBlank(message: 'roster.what_it_called', normalizer: 'trim', allowNull: true), Assert\Length(max: 60, maxMessage: 'roster.name_at_most_60_characters')]
         public ?string $attribute,
         #[Assert\Valid, Assert\Count(min: 1, max: 1200)]
         public array $cells,

@@ -15,7 +15,7 @@ final readonly class FilledCell
     public function __construct(
         #[Id]
         public string $student,
-        #[Assert\Length(max: 120, maxMessage: 'roster.at_most_120_signs')]
+        #[Assert\Length(max: 120, maxMessage: 'roster.at_most_120_characters')]
         public string $value,
     ) {
     }

@@ -10,8 +10,8 @@ use Symfony\Component\Translation\Translator;
 use Symfony\Contracts\Translation\TranslatorInterface;
 
 /**
- * Words what the server says: problems, exports, mail, what the computation gives as its reasons. The catalogues stand in
- * app/translations, one an area, in ICU's form.
+ * Puts into words what the server says: problems, exports, mail, the reasons that the computation gives. The sentences
+ * are in app/translations, one file per language, by area, in ICU message format.
  *
  * A list in a message is there as `{name}` (“Ada, Ben and Chi”), `{name_or}`, `{name_open}` (“Ada, Ben, Chi”) and
  * `{name_quoted}` (“a”; “b”).
@@ -40,7 +40,6 @@ final readonly class Words
 
     public function say(Message $message): string
     {
-        [$area, $sentence] = explode('.', $message->code, 2) + [1 => ''];
         $values = [];
         foreach ($message->values as $name => $value) {
             if (\is_array($value)) {
@@ -56,7 +55,7 @@ final readonly class Words
             }
         }
 
-        return $this->translator->trans($sentence, $values, $area);
+        return $this->translator->trans($message->code, $values);
     }
 
     private function part(int|float|string|Message $value): string
@@ -82,6 +81,6 @@ final readonly class Words
      */
     private function word(string $key, array $values): string
     {
-        return $this->translator->trans($key, $values, 'lists');
+        return $this->translator->trans('lists.'.$key, $values);
     }
 }

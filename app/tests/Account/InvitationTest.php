@@ -18,8 +18,8 @@ final class InvitationTest extends AppTestCase
         $class = $this->newLesson()->text('classId');
         self::assertSame([['teacher' => null, 'name' => 'abel@larkmouth.example', 'role' => 'assistant']], $this->ask('POST', "/api/staff/classes/{$class}/staff", ['email' => ' Abel@larkmouth.example '])->is(200)->at(''));
         $mail = $this->mail();
-        self::assertSame('Ines Halvorsen asks you to help in 9G', $mail->getSubject());
-        self::assertStringContainsString('to assist in the class 9G', (string) $mail->getTextBody());
+        self::assertSame('Ines Halvorsen has invited you to 9G', $mail->getSubject());
+        self::assertStringContainsString('to be an assistant in the class 9G', (string) $mail->getTextBody());
         $link = $this->link($mail, 'invitation');
 
         $this->asNobody();

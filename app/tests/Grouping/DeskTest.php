@@ -63,7 +63,7 @@ final class DeskTest extends AppTestCase
         $this->rule('wish', 0, 1);
         $this->rule('wish', 4, 5, 6);
         $this->rule('wish', 5, 4, 6);
-        self::assertSame('This rule is there already.', $this->ask('POST', "/api/staff/classes/{$this->classId}/rules", ['kind' => 'wish', 'students' => [$this->students[4], $this->students[6], $this->students[5]]])->is(422)->text('errors.0.message'));
+        self::assertSame('This rule already exists.', $this->ask('POST', "/api/staff/classes/{$this->classId}/rules", ['kind' => 'wish', 'students' => [$this->students[4], $this->students[6], $this->students[5]]])->is(422)->text('errors.0.message'));
         $proposal = $this->propose(['method' => 'balance', 'groups' => 3, 'goals' => [['kind' => 'wishes']]])->is(200);
         self::assertSame([], $proposal->list('conflicts'), 'a wish contradicts no must');
         $groupOf = self::groupOf($proposal, 0);
@@ -296,7 +296,7 @@ final class DeskTest extends AppTestCase
         self::assertStringNotContainsString('apart', $same->raw);
         $seat(2, 0)->is(200);
         $seat(3, 0)->is(200);
-        self::assertSame('This table is full by now. Choose another.', $seat(4, 0)->is(409)->text('title'));
+        self::assertSame('This group is now full. Choose another.', $seat(4, 0)->is(409)->text('title'));
         $seat(2, 2)->is(200);
         $seat(4, 0)->is(200);
         $view = $this->ask('GET', '/api/student/now');
@@ -324,7 +324,7 @@ final class DeskTest extends AppTestCase
         $this->asTeacher();
         $this->command($this->lesson, 'sendOut')->is(200);
         $this->asStudent($this->join($this->ask('GET', "/api/staff/lessons/{$this->lesson}"), $this->students[1]));
-        self::assertSame('Taking seats is over.', $this->ask('POST', '/api/student/seat', ['table' => $floor->text('groups.2.id')])->is(409)->text('title'));
+        self::assertSame('Sign-up is closed.', $this->ask('POST', '/api/student/seat', ['table' => $floor->text('groups.2.id')])->is(409)->text('title'));
         self::assertNull($this->ask('GET', '/api/student/now')->at('signUp'));
     }
 
@@ -412,7 +412,7 @@ final class DeskTest extends AppTestCase
     public function test_fewer_groups_than_were_asked_for_are_said(): void
     {
         $asked = $this->ask('POST', $this->desk.'/propose', ['settings' => ['method' => 'deal', 'shape' => 'groups', 'groups' => 99]])->is(200);
-        self::assertSame(['6 groups and not 99, so that nobody is in a group alone.'], $asked->list('notes'));
+        self::assertSame(['6 groups instead of 99, so that nobody is in a group alone.'], $asked->list('notes'));
         self::assertSame([], $this->ask('POST', $this->desk.'/propose', ['settings' => ['method' => 'deal', 'shape' => 'groups', 'groups' => 6]])->list('notes'));
     }
 
@@ -429,7 +429,7 @@ final class DeskTest extends AppTestCase
         $make = fn (string $kind, int ...$who): string => $this->ask('POST', $rules, ['kind' => $kind, 'students' => array_map(fn (int $i): string => $this->students[$i], $who)])->is(200)->text('warning');
         self::assertSame('', $make('together', 0, 1));
         self::assertSame('', $make('together', 1, 2));
-        self::assertSame('Student A and Student C have to be together and apart now. Lift one of the two rules.', $make('apart', 0, 2));
+        self::assertSame('Student A and Student C would have to be both together and apart. Remove one of the two rules.', $make('apart', 0, 2));
         self::assertSame('', $make('apart', 3, 4), 'what was there before is not said again');
     }
 

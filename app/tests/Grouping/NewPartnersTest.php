@@ -38,7 +38,7 @@ final class NewPartnersTest extends AppTestCase
             $again = $this->remember($lesson, $met);
             if (1 === $next) {
                 self::assertSame(0, $again, 'twelve in threes can all have new partners');
-                self::assertSame('All 12 pairs are new to each other.', $lesson->text('partners'));
+                self::assertSame('All 12 pairs are new partners.', $lesson->text('partners'));
             }
         }
     }
@@ -58,14 +58,14 @@ final class NewPartnersTest extends AppTestCase
     {
         $lesson = $this->newLesson(12);
         self::assertNull($lesson->at('mixBy'));
-        self::assertSame('Put 12 students into groups at random', $this->finding($lesson)['press']);
+        self::assertSame('Put 12 students into random groups', $this->finding($lesson)['press']);
         foreach (array_keys($lesson->list('students')) as $i) {
             $this->ask('PATCH', '/api/staff/students/'.$lesson->text("students.{$i}.id"), ['attributes' => [['name' => 'Reading level', 'value' => (string) intdiv($i, 4)], ['name' => 'Age', 'value' => (string) (12 + $i % 2)]]])->is(204);
         }
         $lesson = $this->again($lesson);
         self::assertSame('Reading level', $lesson->text('mixBy'));
         $finding = $this->finding($lesson);
-        self::assertSame(['Put 12 students into groups, mixed by Reading level', 'dealAtRandom', 'At random instead'], [$finding['press'], $finding['other'], $finding['otherPress']]);
+        self::assertSame(['Put 12 students into groups mixed by Reading level', 'dealAtRandom', 'Use random groups instead'], [$finding['press'], $finding['other'], $finding['otherPress']]);
         $floor = $this->ask('POST', '/api/staff/groupings/'.$lesson->text('floor.id').'/deal', ['basedOn' => 0, 'groups' => 4, 'mix' => 'Reading level'])->is(200);
         $level = [];
         foreach (array_keys($lesson->list('students')) as $i) {

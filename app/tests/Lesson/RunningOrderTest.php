@@ -89,7 +89,7 @@ final class RunningOrderTest extends AppTestCase
 
         self::assertSame($first, $this->command($id, 'sendOut')->is(200)->at('order.now'));
         self::assertSame(['round', $lesson->text('round.id')], [$this->as($ada)->at('segment.kind'), $this->as($ada)->at('round')]);
-        self::assertStringContainsString('Call everybody back', $this->begin($id, $order->text('segments.2.id'))->is(422)->text('title'));
+        self::assertStringContainsString('Call everyone back', $this->begin($id, $order->text('segments.2.id'))->is(422)->text('title'));
         $this->command($id, 'callBack', seconds: 0)->is(200);
         $this->begin($id, $order->text('segments.2.id'))->is(200);
         $alone = $this->as($ada);

@@ -39,7 +39,7 @@ final class EndTest extends AppTestCase
         $lesson = $this->readyLesson();
         $this->setRound($lesson->text('id'), ['lookSeconds' => 0]);
         $this->command($lesson->text('id'), 'sendOut');
-        self::assertSame('Groups are at work. Call everybody back first, then go on.', $this->command($lesson->text('id'), 'end')->is(422)->text('title'));
+        self::assertSame('Groups are at work. Call everyone back first.', $this->command($lesson->text('id'), 'end')->is(422)->text('title'));
     }
 
     public function test_pressed_twice_it_ends_once_and_not_over_yet_takes_it_back(): void
@@ -50,7 +50,7 @@ final class EndTest extends AppTestCase
         $ended = $this->again($lesson)->at('endedAt');
         $this->command($id, 'end')->is(200);
         self::assertSame($ended, $this->again($lesson)->at('endedAt'));
-        self::assertSame('This lesson is over. Press “Not over yet” first.', $this->command($id, 'sendOut')->is(422)->text('title'));
+        self::assertSame('This lesson is over. Press “Reopen lesson” first.', $this->command($id, 'sendOut')->is(422)->text('title'));
         $this->command($id, 'reopen')->is(200);
         self::assertNull($this->again($lesson)->at('endedAt'));
         $this->command($id, 'sendOut')->is(200);

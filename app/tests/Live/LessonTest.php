@@ -61,8 +61,8 @@ final class LessonTest extends AppTestCase
     public function test_what_makes_no_sense_is_refused_with_a_reason(): void
     {
         $empty = $this->newLesson(3)->text('id');
-        self::assertStringContainsString('seat', $this->command($empty, 'sendOut')->is(422)->text('title'));
-        self::assertStringContainsString('sent out', $this->command($empty, 'callBack')->is(422)->text('title'));
+        self::assertStringContainsString('group', $this->command($empty, 'sendOut')->is(422)->text('title'));
+        self::assertStringContainsString('No groups are out', $this->command($empty, 'callBack')->is(422)->text('title'));
         $this->command($empty, 'say', text: ' ')->is(422);
         $this->command($empty, 'say', text: str_repeat('x', 281))->is(422);
         $this->command($empty, 'fly')->is(422);

@@ -28,7 +28,7 @@ final class LetterTest extends TestCase
         $this->send($mailer, 1);
         self::assertInstanceOf(Email::class, $sent);
         self::assertSame(['abel@larkmouth.example', 'huddle@larkmouth.example'], [$sent->getTo()[0]->getAddress(), $sent->getFrom()[0]->getAddress()]);
-        self::assertSame(['mail/password.subject', 'mail/password.text'], [$sent->getSubject(), $sent->getTextBody()]);
+        self::assertSame(['“mail.password.subject”', '“mail.password.text”'], [$sent->getSubject(), $sent->getTextBody()]);
     }
 
     #[TestWith([1, 4_000]), TestWith([2, 8_000]), TestWith([4, 32_000])]
@@ -60,7 +60,7 @@ final class LetterTest extends TestCase
     private function send(MailerInterface $mailer, int $attempts): void
     {
         $translator = self::createStub(TranslatorInterface::class);
-        $translator->method('trans')->willReturnCallback(static fn (string $id, array $values, string $domain): string => "{$domain}/{$id}");
+        $translator->method('trans')->willReturnCallback(static fn (string $id): string => "“{$id}”");
         (new Letter($mailer, $translator, 'huddle@larkmouth.example'))->send(new Task(1, 'mailPassword', 't', [], $attempts, 0), 'abel@larkmouth.example', 'password', []);
     }
 }

@@ -52,9 +52,9 @@ final class CupboardTest extends AppTestCase
         self::assertNotSame($made->text('id'), $again->text('id'));
     }
 
-    #[TestWith(['{"format":"another"}', 'This is no original: a Markdown text, or a file that was exported here.']), TestWith(['{', 'This is no original: a Markdown text, or a file that was exported here.'])]
-    #[TestWith(['{"format":"fresh-huddle/original","version":1,"title":"x","pages":[{"id":"p","title":"","blocks":[{"id":"a","kind":"riddle","text":""}]}]}', 'The file cannot be read at pages[0].blocks[0].kind.'])]
-    #[TestWith(["::: each\nno end", 'Line 1 cannot be read.'])]
+    #[TestWith(['{"format":"another"}', 'This isn’t a worksheet. Choose a Markdown file, or a file exported from here.']), TestWith(['{', 'This isn’t a worksheet. Choose a Markdown file, or a file exported from here.'])]
+    #[TestWith(['{"format":"fresh-huddle/original","version":1,"title":"x","pages":[{"id":"p","title":"","blocks":[{"id":"a","kind":"riddle","text":""}]}]}', 'The file can’t be read at pages[0].blocks[0].kind.'])]
+    #[TestWith(["::: each\nno end", 'Line 1 can’t be read.'])]
     public function test_a_file_that_cannot_be_read_is_said_so_with_where(string $text, string $says): void
     {
         $answer = $this->ask('POST', '/api/staff/originals/import', ['name' => 'x.md', 'text' => $text])->is(422);
@@ -97,7 +97,7 @@ final class CupboardTest extends AppTestCase
         self::assertCount(1, $this->ask('GET', '/api/staff/lessons/'.$lesson->text('id'))->list('handOut'), 'who did not know of it has not taken it out');
         $this->ask('PUT', $path, ['rows' => [], 'knew' => [$original]])->is(204);
         self::assertSame([], $this->ask('GET', '/api/staff/lessons/'.$lesson->text('id'))->list('handOut'));
-        self::assertSame('There is no original to copy yet.', $this->ask('POST', '/api/staff/rounds/'.$lesson->text('round.id').'/copies')->is(422)->text('title'));
+        self::assertSame('There is no worksheet to copy yet.', $this->ask('POST', '/api/staff/rounds/'.$lesson->text('round.id').'/copies')->is(422)->text('title'));
     }
 
     public function test_two_windows_of_one_original_are_brought_together(): void

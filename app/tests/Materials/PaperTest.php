@@ -62,7 +62,7 @@ final class PaperTest extends AppTestCase
     {
         $pages = $this->print('plan');
         self::assertCount(1, $pages);
-        foreach (['Where does the wall go?', '9G', 'Group 1', 'Group 3', 'Student A', 'Student K', 'District sheet, a copy together'] as $word) {
+        foreach (['Where does the wall go?', '9G', 'Group 1', 'Group 3', 'Student A', 'Student K', 'District sheet, a copy for the group'] as $word) {
             self::assertStringContainsString($word, $pages[0]);
         }
     }

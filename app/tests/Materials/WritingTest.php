@@ -201,7 +201,7 @@ final class WritingTest extends AppTestCase
         $original = '/api/staff/originals/'.$this->lesson->text('handOut.0.original');
         $this->ask('PUT', $original, self::original('Begun', [['id' => 'a', 'kind' => 'each', 'text' => ''], ['id' => 'b', 'kind' => 'text', 'text' => 'Half a para']], 1))->is(200);
         self::assertSame('Half a para', $this->ask('GET', $original)->text('pages.0.blocks.1.text'));
-        $lacks = 'A slot has no prompt yet: say what students should write.';
+        $lacks = 'A question is empty. Say what students should write.';
         self::assertSame($lacks, $this->ask('POST', "/api/staff/rounds/{$round}/copies")->is(422)->text('title'));
         self::assertSame($lacks, $this->lessonNow($this->lesson)->text('handOut.0.unfinished'));
     }

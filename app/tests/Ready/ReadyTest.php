@@ -18,9 +18,9 @@ final class ReadyTest extends AppTestCase
     public function test_from_an_empty_lesson_to_ready_by_the_presses_it_names(): void
     {
         $this->lesson = $this->newLesson(6);
-        self::assertSame(['noGroups' => 'Put 6 students into groups at random'], $this->stops());
+        self::assertSame(['noGroups' => 'Put 6 students into random groups'], $this->stops());
         $this->ask('POST', $this->grouping('deal'), ['basedOn' => 0, 'groups' => 2, 'seed' => 1])->is(200);
-        self::assertSame(['noMaterial' => 'Write the original', 'withoutRoom' => 'Set up 3 rooms'], $this->stops());
+        self::assertSame(['noMaterial' => 'Create a worksheet', 'withoutRoom' => 'Set up 3 rooms'], $this->stops());
         $this->ask('POST', $this->round('originals'), self::original('Sheet', [['id' => 'a', 'kind' => 'together', 'text' => 'Decide.']]))->is(200);
         self::assertSame(['withoutRoom' => 'Set up 3 rooms and 2 copies', 'withoutCopy' => 'Set up 3 rooms and 2 copies'], $this->stops());
         $this->ask('POST', $this->round('set-up'), ['digest' => $this->again()->text('setUpList.digest')])->is(204);
@@ -34,7 +34,7 @@ final class ReadyTest extends AppTestCase
     {
         $this->ready();
         $this->ask('POST', '/api/staff/classes/'.$this->lesson->text('classId').'/students', ['names' => 'Late Lin'])->is(200);
-        self::assertSame(['withoutSeat' => 'Mend the groups'], $this->stops());
+        self::assertSame(['withoutSeat' => 'Fix the groups'], $this->stops());
         $this->mend();
         self::assertSame([], $this->stops());
         $group = $this->again()->texts('floor.groups.0.students');
@@ -49,7 +49,7 @@ final class ReadyTest extends AppTestCase
         $this->ready();
         $two = \array_slice($this->again()->texts('floor.groups.0.students'), 0, 2);
         $this->ask('POST', '/api/staff/classes/'.$this->lesson->text('classId').'/rules', ['kind' => 'apart', 'students' => $two])->is(200);
-        self::assertSame(['ruleBroken' => 'Mend the groups'], $this->stops());
+        self::assertSame(['ruleBroken' => 'Fix the groups'], $this->stops());
         $this->mend();
         self::assertSame([], $this->stops());
     }
@@ -61,7 +61,7 @@ final class ReadyTest extends AppTestCase
         $this->ask('PUT', "/api/staff/classes/{$class}/room-source", ['openedBy' => 'lead'])->is(200);
         self::assertSame([], $this->stops(), 'rooms at the meeting service need nobody to open them');
         $this->ask('PUT', $this->round('links'), ['text' => "https://rooms.example/a\nhttps://r00ms.example/b"])->is(200);
-        self::assertSame(['nobodyOpens' => 'Open the grouping desk'], $this->stops());
+        self::assertSame(['nobodyOpens' => 'Make groups'], $this->stops());
         self::assertSame(['roomUntried' => 'See the rooms', 'linksAlike' => 'See the rooms'], $this->looks());
         $this->db()->executeStatement("INSERT INTO seat_role (grouping_id, number, role) VALUES (?, 1, 'Lead')", [$this->lesson->text('floor.id')]);
         self::assertSame([], $this->stops());
@@ -77,7 +77,7 @@ final class ReadyTest extends AppTestCase
         $this->ready();
         $original = $this->again()->text('handOut.0.original');
         $this->ask('PUT', "/api/staff/originals/{$original}", self::original('Sheet', [['id' => 'a', 'kind' => 'together', 'text' => 'Decide again.']], 1))->is(200);
-        self::assertSame(['oldCopy' => 'Bring the changes to the copies'], $this->looks());
+        self::assertSame(['oldCopy' => 'Update the copies'], $this->looks());
         $this->ask('POST', $this->round('copies'))->is(200);
         self::assertSame([], $this->looks());
         $this->setRound($this->lesson->text('id'), ['minutes' => 1]);

@@ -47,10 +47,10 @@ final class SetUpTest extends AppTestCase
         $list = $this->list();
         self::assertSame('Set up 3 rooms and 2 copies', $list->text('press'));
         self::assertSame(
-            ['Make the room “9G · Main session”', 'Make the room “9G · 1 Group 1”', 'Make a copy of “District sheet”', 'Make the room “9G · 2 Group 2”', 'Make a copy of “District sheet”'],
+            ['Create the room “9G · Main session”', 'Create the room “9G · 1 Group 1”', 'Make a copy of “District sheet”', 'Create the room “9G · 2 Group 2”', 'Make a copy of “District sheet”'],
             $this->says($list),
         );
-        self::assertSame('There is none yet.', $list->text('steps.0.because'));
+        self::assertSame('There isn’t one yet.', $list->text('steps.0.because'));
         self::assertSame(0, $this->rows('work_copy') + $this->rows('room'));
     }
 
@@ -128,7 +128,7 @@ final class SetUpTest extends AppTestCase
         $this->work();
         $this->takeTableAway();
         $list = $this->list();
-        self::assertContains('Let go of the room “9G · 2 Group 2”', $this->says($list));
+        self::assertContains('Delete the room “9G · 2 Group 2”', $this->says($list));
         $external = $this->external(2);
         $this->carryOut();
         $this->work();
@@ -154,7 +154,7 @@ final class SetUpTest extends AppTestCase
                 $asked[$list->text("steps.{$i}.loses")] = $list->text("steps.{$i}.key");
             }
         }
-        self::assertSame(['There is a recording of it.', 'Somebody has written in one place of it. That would be gone.'], array_map(static fn (string $one): string => str_replace('1 place', 'one place', $one), array_keys($asked)));
+        self::assertSame(['There is a recording of it.', '1 answer in it would be lost.'], array_map(static fn (string $one): string => str_replace('1 place', 'one place', $one), array_keys($asked)));
         $this->carryOut();
         $this->work();
         self::assertSame(2, $this->rows('work_copy'), 'nothing of it went by the one press');
@@ -192,7 +192,7 @@ final class SetUpTest extends AppTestCase
         $this->workThrough();
         $lesson = $this->again();
         self::assertFalse($lesson->at('setUp.running'));
-        self::assertSame('The meeting service refused (403).', $lesson->text('setUp.failed.0.why'));
+        self::assertSame('The meeting service refused the request (403).', $lesson->text('setUp.failed.0.why'));
         self::assertSame(2, $this->rows('work_copy'), 'the copies went on');
         Outside::behave();
         $this->ask('POST', '/api/staff/set-ups/'.$lesson->text('setUp.id').'/again', ['position' => $lesson->int('setUp.failed.0.position')])->is(204);
@@ -307,7 +307,7 @@ final class SetUpTest extends AppTestCase
         self::assertSame([], $this->again()->list('findings'));
 
         $this->ask('PUT', $this->round('sending'), ['posts' => false])->is(204);
-        self::assertSame(['Withdraw the post of Group 1', 'Withdraw the post of Group 2'], $this->says($this->list()));
+        self::assertSame(['Delete the post for Group 1', 'Delete the post for Group 2'], $this->says($this->list()));
         $this->carryOut();
         $this->work();
         self::assertSame([], $this->posts());
@@ -344,7 +344,7 @@ final class SetUpTest extends AppTestCase
         $this->swap();
         $this->carryOut();
         $this->workThrough();
-        self::assertStringContainsString('makes no sense', $this->again()->text('setUp.failed.0.why'));
+        self::assertStringContainsString('we can’t read', $this->again()->text('setUp.failed.0.why'));
         self::assertStringNotContainsString('<script', (string) json_encode($this->again()->at('setUp')));
     }
 
@@ -358,7 +358,7 @@ final class SetUpTest extends AppTestCase
         }
         self::assertSame(422, $this->ask('PATCH', '/api/staff/students/'.$this->lesson->text('students.2.id'), ['email' => 'nobody'])->status);
         $this->ask('PUT', $this->round('sending'), ['letters' => true, 'zone' => 'Europe/Berlin'])->is(204);
-        self::assertSame('Set up 3 rooms, 2 copies and 2 letters', $this->list()->text('press'));
+        self::assertSame('Set up 3 rooms, 2 copies and 2 emails', $this->list()->text('press'));
         $this->carryOut();
         self::getContainer()->set('mailer.mailer', new Mailer(Transport::fromDsn(Outside::setting('MAILER_DSN'))));
         $this->work();
@@ -372,7 +372,7 @@ final class SetUpTest extends AppTestCase
             \assert(\is_array($other) && \is_string($other['name']));
             self::assertStringNotContainsString($other['name'], $letter['text'].$letter['html'], 'nothing of anybody else');
         }
-        self::assertSame(['x@refuses.example is not taken there.'], array_column($this->again()->list('setUp.failed'), 'why'));
+        self::assertSame(['x@refuses.example was refused.'], array_column($this->again()->list('setUp.failed'), 'why'));
         self::assertSame('letterReturned', $this->again()->text('findings.0.check'));
         self::assertSame([], $this->list()->list('steps'), 'who was written is not written again, and who refuses is left alone');
 

@@ -28,7 +28,7 @@ final class PlacesTest extends AppTestCase
         $text = "Main session: https://rooms.example/all\nhttps://rooms.example/a\njavascript:alert(1)\nhttps://rooms.example/b\nhttps://rooms.example/c";
         $read = $this->ask('POST', $this->round('links/read'), ['text' => $text])->is(200);
         self::assertSame(['main', $this->group(0), $this->group(1), null, null], array_map(static fn (int $i): mixed => $read->at("{$i}.place"), range(0, 4)));
-        self::assertSame('A link to a room begins with https://, not with javascript:', $read->text('2.note'));
+        self::assertSame('A link to a room starts with https://, not javascript:', $read->text('2.note'));
         self::assertSame('There are more links than groups.', $read->text('3.note'), 'the group of the refused line has no link, and no other has moved up');
         self::assertSame(0, $this->rows('room'), 'nothing happened yet');
         $this->ask('PUT', $this->round('links'), ['text' => $text])->is(200);
@@ -47,7 +47,7 @@ final class PlacesTest extends AppTestCase
         $other = $this->newLesson(4, '10B');
         $this->ask('POST', '/api/staff/groupings/'.$other->text('floor.id').'/deal', ['basedOn' => 0, 'groups' => 2, 'seed' => 1])->is(200);
         $read = $this->ask('POST', '/api/staff/rounds/'.$other->text('round.id').'/links/read', ['text' => "https://rooms.example/a\nhttps://rooms.example/d"])->is(200);
-        self::assertSame('This link serves 9G.', $read->text('0.note'));
+        self::assertSame('9G already uses this link.', $read->text('0.note'));
         self::assertNull($read->at('1.note'));
     }
 

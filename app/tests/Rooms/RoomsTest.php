@@ -71,7 +71,7 @@ final class RoomsTest extends AppTestCase
             self::mockTime('+20 seconds');
         }
         self::assertSame(['failed', 'failed'], $this->states($lesson));
-        self::assertStringContainsString('trouble of its own', $this->again($lesson)->text('rooms.0.failure'));
+        self::assertStringContainsString('having problems', $this->again($lesson)->text('rooms.0.failure'));
         $this->misbehave('fail', 0);
         $this->make($lesson);
         $this->work();
@@ -114,7 +114,7 @@ final class RoomsTest extends AppTestCase
             self::mockTime('+20 seconds');
         }
         self::assertSame(['failed', 'failed'], $this->states($lesson));
-        self::assertStringContainsString('makes no sense', $this->again($lesson)->text('rooms.0.failure'));
+        self::assertStringContainsString('we can’t read', $this->again($lesson)->text('rooms.0.failure'));
     }
 
     public function test_who_changes_seats_may_enter_the_new_room_and_not_the_old_one(): void

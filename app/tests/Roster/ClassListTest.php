@@ -60,7 +60,7 @@ final class ClassListTest extends AppTestCase
     public function test_rules_between_students_are_kept_once_and_lifted(): void
     {
         $rule = $this->rule('apart', [0, 1])->is(200);
-        self::assertSame('This rule is there already.', $this->rule('apart', [1, 0])->is(422)->text('title'));
+        self::assertSame('This rule already exists.', $this->rule('apart', [1, 0])->is(422)->text('title'));
         $this->rule('together', [0, 1])->is(200);
         $this->rule('apart', [0])->is(422);
         $this->rule('apart', [0, 0])->is(422);

@@ -162,7 +162,7 @@ final class ImportTest extends AppTestCase
         $this->ask('PATCH', "/api/staff/students/{$ada}", ['table' => 'A', 'tags' => ['lead'], 'attributes' => [['name' => 'Note', 'value' => '=1+1'], ['name' => 'Level', 'value' => '3']], 'email' => 'ada@larkmouth.example'])->is(204);
         $this->ask('POST', $this->path.'/rules', ['kind' => 'apart', 'students' => [$ada, $class->text('students.1.id')]])->is(200);
         $csv = $this->ask('GET', $this->path.'/export/csv')->is(200)->raw;
-        self::assertSame("\u{FEFF}Name,Id,Email,Table,Note,Level,Tags\r\nAda Lund,,ada@larkmouth.example,A,'=1+1,3,lead\r\nBen Oduya,,,,,,\r\n", $csv);
+        self::assertSame("\u{FEFF}Name,ID,Email,Table,Note,Level,Tags\r\nAda Lund,,ada@larkmouth.example,A,'=1+1,3,lead\r\nBen Oduya,,,,,,\r\n", $csv);
         $json = $this->ask('GET', $this->path.'/export/json')->is(200);
         self::assertSame(['fresh-huddle/class', 3], [$json->text('format'), $json->int('students.0.attributes.Level')]);
         self::assertTrue(Schema::allows('class', $json->raw));

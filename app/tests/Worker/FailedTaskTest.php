@@ -37,7 +37,7 @@ final class FailedTaskTest extends AppTestCase
     public function test_what_failed_for_good_stands_on_the_lessons_page_until_it_is_tried_again(): void
     {
         $failed = $this->failed();
-        self::assertSame(['moveOut', 'The meeting service refused (403).'], [$failed->text('failed.0.kind'), $failed->text('failed.0.failure')]);
+        self::assertSame(['moveOut', 'The meeting service refused the request (403).'], [$failed->text('failed.0.kind'), $failed->text('failed.0.failure')]);
         $this->ask('POST', $this->at($failed).'/again')->is(204);
         self::assertSame([], $this->look()->list('failed'));
         self::assertSame(1, $this->db()->fetchOne('SELECT COUNT(*) FROM due_task WHERE kind = ? AND subject = ?', [RoundWork::MOVE_OUT, $this->lesson->text('round.id')]));
@@ -179,7 +179,7 @@ final class FailedTaskTest extends AppTestCase
         $this->service(Tasks::class)->ask(RoundWork::MOVE_OUT, $this->lesson->text('round.id'));
         $task = $this->service(Tasks::class)->claim();
         self::assertInstanceOf(Task::class, $task);
-        $this->service(FailedTasks::class)->add($task, $this->lesson->text('classId'), 'The meeting service refused (403).');
+        $this->service(FailedTasks::class)->add($task, $this->lesson->text('classId'), 'The meeting service refused the request (403).');
 
         return $this->look();
     }

@@ -13,8 +13,8 @@ describe('an answer that says what is wrong', () => {
   });
 
   it.each([undefined, null, 'text', [], {}, { title: 7 }])('makes do with anything: %j', (body) => {
-    expect(toProblem(500, body).message).toContain('did not work');
-    expect(toProblem(0, body).message).toContain('No answer from the server');
+    expect(toProblem(500, body).message).toContain('didn’t work');
+    expect(toProblem(0, body).message).toContain('The server isn’t answering');
   });
 
   it('is worth another try only while it may pass', () => {

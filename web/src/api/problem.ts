@@ -1,4 +1,4 @@
-import { common } from '../words/common';
+import * as m from '#messages';
 import type { components } from './generated';
 
 type ProblemBody = components['schemas']['Problem'];
@@ -28,7 +28,7 @@ export function isPassing(error: unknown): boolean {
 }
 
 export function problemText(error: unknown): string {
-  return error instanceof ApiProblem ? error.message : common.broken;
+  return error instanceof ApiProblem ? error.message : m.common_broken();
 }
 
 export function toProblem(status: number, body: unknown): ApiProblem {
@@ -36,5 +36,5 @@ export function toProblem(status: number, body: unknown): ApiProblem {
   if (typeof problem === 'object' && problem !== null && typeof problem.title === 'string') {
     return new ApiProblem(status, problem.title, problem.errors ?? []);
   }
-  return new ApiProblem(status, status === 0 ? common.offline : common.broken);
+  return new ApiProblem(status, status === 0 ? m.common_offline() : m.common_broken());
 }

@@ -96,7 +96,7 @@ describe('a stream', () => {
     start(() =>
       ++asked === 1
         ? Promise.resolve({ address: '/stream/1', forSeconds: 600 })
-        : Promise.reject(new ApiProblem(401, 'Say who you are first.')),
+        : Promise.reject(new ApiProblem(401, 'Enter your name first.')),
     );
     await soon(0);
     const first = last();

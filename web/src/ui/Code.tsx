@@ -1,6 +1,6 @@
 import qrcode from 'qrcode-generator';
 import { useMemo } from 'react';
-import { words } from '../words';
+import * as m from '#messages';
 
 const quiet = 4;
 
@@ -23,7 +23,7 @@ export function Code({ text, className = 'w-full max-w-80' }: { text: string; cl
     <svg
       viewBox={`0 0 ${size} ${size}`}
       role="img"
-      aria-label={words.door.code}
+      aria-label={m.door_code()}
       className={`border border-line ${className}`}
     >
       <rect width={size} height={size} fill="#fff" />

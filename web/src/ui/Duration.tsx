@@ -1,5 +1,5 @@
 import { Fragment } from 'react';
-import { units } from '../words/common';
+import * as m from '#messages';
 
 /**
  * 1,123 seconds as 18 min 43 s: a length of time has its units beside its numbers, so that nobody takes it for a time of day.
@@ -8,9 +8,9 @@ export function durationParts(seconds: number): [number, string][] {
   const hours = Math.floor(seconds / 3600);
   const minutes = Math.floor(seconds / 60) % 60;
   return [
-    ...(hours > 0 ? [[hours, units.hours] satisfies [number, string]] : []),
-    ...(seconds >= 60 ? [[minutes, units.minutes] satisfies [number, string]] : []),
-    ...(hours > 0 ? [] : [[seconds % 60, units.seconds] satisfies [number, string]]),
+    ...(hours > 0 ? [[hours, m.common_unitHours()] satisfies [number, string]] : []),
+    ...(seconds >= 60 ? [[minutes, m.common_unitMinutes()] satisfies [number, string]] : []),
+    ...(hours > 0 ? [] : [[seconds % 60, m.common_unitSeconds()] satisfies [number, string]]),
   ];
 }
 

@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { words } from '../words';
+import * as m from '#messages';
 import { setSingleKeys, singleKeysWork } from './singleKeys';
 import { Sheet } from './Sheet';
 
@@ -15,7 +15,7 @@ export function KeyList({
 }) {
   const [single, setSingle] = useState(singleKeysWork);
   return (
-    <Sheet open={open} onClose={onClose} title={words.lesson.helpTitle}>
+    <Sheet open={open} onClose={onClose} title={m.lesson_helpTitle()}>
       <dl className="grid grid-cols-[auto_1fr] gap-x-5 gap-y-2">
         {keys.map(([key, what]) => (
           <div key={key} className="contents">
@@ -35,8 +35,8 @@ export function KeyList({
           }}
         />
         <span>
-          {words.keys.single}
-          <span className="block text-sm text-soft">{words.keys.singleHint}</span>
+          {m.keys_single()}
+          <span className="block text-sm text-soft">{m.keys_singleHint()}</span>
         </span>
       </label>
     </Sheet>

@@ -33,14 +33,14 @@ describe('a number that is saved as it is typed', () => {
   });
 
   it('that may be half typed is not judged before the field is left', async () => {
-    save.mockRejectedValue(new ApiProblem(422, 'Between 5 and 600 minutes, please.'));
+    save.mockRejectedValue(new ApiProblem(422, 'Between 5 and 600 minutes.'));
     render(shown(50));
     type('4');
     await wait(2_000);
     expect(save).not.toHaveBeenCalled();
     fireEvent.blur(field());
     await wait(0);
-    expect(screen.getByText('Between 5 and 600 minutes, please.')).toBeInTheDocument();
+    expect(screen.getByText('Between 5 and 600 minutes.')).toBeInTheDocument();
     expect(field().value).toBe('4');
   });
 

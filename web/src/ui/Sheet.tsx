@@ -1,6 +1,6 @@
 import { Dialog, DialogBackdrop, DialogPanel, DialogTitle } from '@headlessui/react';
 import type { ReactNode } from 'react';
-import { words } from '../words';
+import * as m from '#messages';
 import { Button } from './Button';
 
 /** A sheet of paper laid over the page. Escape and a press beside it put it away. */
@@ -28,7 +28,7 @@ export function Sheet({
           <div className="flex items-start justify-between gap-4">
             <DialogTitle className="text-xl font-semibold">{title}</DialogTitle>
             <Button look="quiet" onClick={onClose}>
-              {words.common.close}
+              {m.common_close()}
             </Button>
           </div>
           <div className="mt-4">{children}</div>

@@ -1,21 +1,17 @@
+import * as m from '#messages';
 import type { Announcements, UniqueIdentifier } from '@dnd-kit/core';
 
 /** What a screen reader hears while something is dragged: what people are called, never what they are kept under. */
-export function dragWords(
-  nameOf: (id: UniqueIdentifier) => string,
-  words: {
-    lifted: (what: string) => string;
-    over: (what: string, place: string) => string;
-    nowhere: string;
-    dropped: (what: string, place: string) => string;
-    back: (what: string) => string;
-  },
-): Announcements {
+export function dragWords(nameOf: (id: UniqueIdentifier) => string): Announcements {
+  const dragged = (id: UniqueIdentifier) => ({ what: nameOf(id) });
   return {
-    onDragStart: ({ active }) => words.lifted(nameOf(active.id)),
-    onDragOver: ({ active, over }) => (over === null ? words.nowhere : words.over(nameOf(active.id), nameOf(over.id))),
+    onDragStart: ({ active }) => m.drag_lifted(dragged(active.id)),
+    onDragOver: ({ active, over }) =>
+      over === null ? m.drag_nowhere() : m.drag_over({ ...dragged(active.id), place: nameOf(over.id) }),
     onDragEnd: ({ active, over }) =>
-      over === null ? words.back(nameOf(active.id)) : words.dropped(nameOf(active.id), nameOf(over.id)),
-    onDragCancel: ({ active }) => words.back(nameOf(active.id)),
+      over === null
+        ? m.drag_back(dragged(active.id))
+        : m.drag_dropped({ ...dragged(active.id), place: nameOf(over.id) }),
+    onDragCancel: ({ active }) => m.drag_back(dragged(active.id)),
   };
 }

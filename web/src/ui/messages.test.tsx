@@ -25,10 +25,10 @@ describe('messages', () => {
   it('can be undone once', () => {
     const { say } = show();
     const undo = vi.fn();
-    act(() => say('Ada is off the list.', undo));
+    act(() => say('Ada was removed from the list.', undo));
     fireEvent.click(screen.getByRole('button', { name: 'Undo' }));
     expect(undo).toHaveBeenCalledOnce();
-    expect(screen.queryByText('Ada is off the list.')).not.toBeInTheDocument();
+    expect(screen.queryByText('Ada was removed from the list.')).not.toBeInTheDocument();
   });
 
   it('are three at most, and never the same twice', () => {
@@ -44,7 +44,7 @@ describe('messages', () => {
     act(() => fail(new ApiProblem(409, 'This table is full.')));
     expect(screen.getByText('This table is full.')).toBeInTheDocument();
     act(() => fail(new TypeError('x is undefined')));
-    expect(screen.getByText(/This did not work/)).toBeInTheDocument();
+    expect(screen.getByText(/That didn’t work/)).toBeInTheDocument();
     expect(screen.queryByText(/undefined/)).not.toBeInTheDocument();
   });
 });

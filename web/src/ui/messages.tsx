@@ -1,6 +1,6 @@
 import { createContext, useCallback, useContext, useEffect, useMemo, useRef, useState, type ReactNode } from 'react';
 import { problemText } from '../api/problem';
-import { words } from '../words';
+import * as m from '#messages';
 import { Button } from './Button';
 
 interface Message {
@@ -83,11 +83,11 @@ export function MessagesProvider({ children }: { children: ReactNode }) {
                   drop(message.id);
                 }}
               >
-                {words.common.undo}
+                {m.common_undo()}
               </Button>
             )}
             {message.page !== undefined && (
-              <Button look="quiet" aria-label={words.common.close} onClick={() => drop(message.id)}>
+              <Button look="quiet" aria-label={m.common_close()} onClick={() => drop(message.id)}>
                 ×
               </Button>
             )}

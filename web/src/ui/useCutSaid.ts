@@ -1,5 +1,5 @@
 import { useEffect } from 'react';
-import { words } from '../words';
+import * as m from '#messages';
 import { useMessages } from './messages';
 
 /** A browser cuts what is pasted into a field at its end without a word; here it is said, wherever the field stands. */
@@ -11,7 +11,7 @@ export function useCutSaid(): void {
       if (!(field instanceof HTMLInputElement || field instanceof HTMLTextAreaElement) || field.maxLength < 0) return;
       const chosen = (field.selectionEnd ?? 0) - (field.selectionStart ?? 0);
       const pasted = event.clipboardData?.getData('text') ?? '';
-      if (field.value.length - chosen + pasted.length > field.maxLength) say(words.common.cut(field.maxLength));
+      if (field.value.length - chosen + pasted.length > field.maxLength) say(m.common_cut({ most: field.maxLength }));
     };
     document.addEventListener('paste', paste);
     return () => document.removeEventListener('paste', paste);

@@ -7,10 +7,10 @@ describe('what is typed and not sent', () => {
 
   it('is there after a reload, and gone when it has been sent', () => {
     const first = renderHook(() => useKept('notice:l1'));
-    act(() => first.result.current[1]('Two minutes.'));
+    act(() => first.result.current[1]('Two minutes left.'));
     first.unmount();
     const second = renderHook(() => useKept('notice:l1'));
-    expect(second.result.current[0]).toBe('Two minutes.');
+    expect(second.result.current[0]).toBe('Two minutes left.');
     act(() => second.result.current[2]());
     expect(second.result.current[0]).toBe('');
     expect(renderHook(() => useKept('notice:l1')).result.current[0]).toBe('');
@@ -18,11 +18,11 @@ describe('what is typed and not sent', () => {
 
   it('is of one thing: another lesson has another notice', () => {
     const { result, rerender } = renderHook(({ of }) => useKept(of), { initialProps: { of: 'notice:l1' } });
-    act(() => result.current[1]('Two minutes.'));
+    act(() => result.current[1]('Two minutes left.'));
     rerender({ of: 'notice:l2' });
     expect(result.current[0]).toBe('');
     rerender({ of: 'notice:l1' });
-    expect(result.current[0]).toBe('Two minutes.');
+    expect(result.current[0]).toBe('Two minutes left.');
   });
 
   it('begins with what it is told, and keeps nothing that is no more than that', () => {

@@ -11,7 +11,7 @@ final readonly class ChangePassword
     public function __construct(
         #[Assert\NotBlank(message: 'account.your_password_as_it_now'), Assert\Length(max: 500, maxMessage: 'account.no_password_that_long'), \SensitiveParameter]
         public string $now,
-        #[Assert\Length(min: Passwords::SHORTEST, max: 500, minMessage: 'account.password_at_least_10_signs', maxMessage: 'account.at_most_500_signs'), \SensitiveParameter]
+        #[Assert\Length(min: Passwords::SHORTEST, max: 500, minMessage: 'account.password_at_least_10_characters', maxMessage: 'account.at_most_500_characters'), \SensitiveParameter]
         public string $next,
     ) {
     }

@@ -16,7 +16,7 @@ final readonly class NewPassword
         #[Assert\Length(max: 200)]
         public string $token,
         #[\SensitiveParameter]
-        #[Assert\Length(min: Passwords::SHORTEST, max: 200, minMessage: 'account.at_least_10_signs', maxMessage: 'account.at_most_200_signs')]
+        #[Assert\Length(min: Passwords::SHORTEST, max: 200, minMessage: 'account.at_least_10_characters', maxMessage: 'account.at_most_200_characters')]
         public string $password,
     ) {
     }

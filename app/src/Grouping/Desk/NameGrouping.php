@@ -9,7 +9,7 @@ use Symfony\Component\Validator\Constraints as Assert;
 final readonly class NameGrouping
 {
     public function __construct(
-        #[Assert\NotBlank(message: 'grouping.grouping_needs_name', normalizer: 'trim'), Assert\Length(max: 80, maxMessage: 'grouping.grouping_name_at_most_80_signs')]
+        #[Assert\NotBlank(message: 'grouping.grouping_needs_name', normalizer: 'trim'), Assert\Length(max: 80, maxMessage: 'grouping.grouping_name_at_most_80_characters')]
         public string $name,
     ) {
     }

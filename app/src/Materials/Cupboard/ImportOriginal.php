@@ -14,7 +14,7 @@ final readonly class ImportOriginal
      * @param string|null $package in place of a text: the bytes of an exported archive with pictures, in base64
      */
     public function __construct(
-        #[Assert\Length(max: 300, maxMessage: 'materials.at_most_300_signs')]
+        #[Assert\Length(max: 300, maxMessage: 'materials.at_most_300_characters')]
         public string $name,
         #[Assert\Length(max: 400_000, maxMessage: 'materials.file_is_too_long')]
         public string $text = '',

@@ -17,7 +17,7 @@ final readonly class SaveOriginal
      *                                    brought together; null: it is refused then
      */
     public function __construct(
-        #[Assert\NotBlank(message: 'materials.original_needs_title', normalizer: 'trim'), Assert\Length(max: 120, maxMessage: 'lesson.title_at_most_120_signs')]
+        #[Assert\NotBlank(message: 'materials.original_needs_title', normalizer: 'trim'), Assert\Length(max: 120, maxMessage: 'lesson.title_at_most_120_characters')]
         public string $title,
         #[Assert\PositiveOrZero]
         public int $basedOn,
@@ -25,11 +25,11 @@ final readonly class SaveOriginal
         public array $pages,
         #[Assert\Count(max: 40, maxMessage: 'materials.original_holds_at_most_40_variants')]
         public array $variants = [],
-        #[Assert\Length(max: 80, maxMessage: 'materials.at_most_80_signs')]
+        #[Assert\Length(max: 80, maxMessage: 'materials.at_most_80_characters')]
         public string $subject = '',
-        #[Assert\Length(max: 40, maxMessage: 'materials.at_most_40_signs')]
+        #[Assert\Length(max: 40, maxMessage: 'materials.at_most_40_characters')]
         public string $year = '',
-        #[Assert\Length(max: 300, maxMessage: 'materials.at_most_300_signs')]
+        #[Assert\Length(max: 300, maxMessage: 'materials.at_most_300_characters')]
         public string $about = '',
         #[Assert\Valid]
         public ?BaseOriginal $base = null,

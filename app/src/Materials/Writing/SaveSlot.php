@@ -22,9 +22,9 @@ final readonly class SaveSlot
         public string $save,
         #[Assert\Length(max: 20_000, maxMessage: 'materials.this_more_than_answer_holds')]
         public string $base,
-        #[Assert\Length(max: 20_000, maxMessage: 'materials.answer_holds_20000_signs')]
+        #[Assert\Length(max: 20_000, maxMessage: 'materials.answer_holds_20000_characters')]
         public string $text,
-        #[Assert\Range(min: 0, max: 20_000, notInRangeMessage: 'materials.answer_holds_20000_signs')]
+        #[Assert\Range(min: 0, max: 20_000, notInRangeMessage: 'materials.answer_holds_20000_characters')]
         public ?int $caret = null,
     ) {
     }

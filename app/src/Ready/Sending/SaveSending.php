@@ -20,7 +20,7 @@ final readonly class SaveSending
     public function __construct(
         public ?bool $posts = null,
         public ?bool $letters = null,
-        #[Assert\Length(max: 120, maxMessage: 'ready.at_most_120_signs')]
+        #[Assert\Length(max: 120, maxMessage: 'ready.at_most_120_characters')]
         public ?string $unit = null,
         #[Moment]
         public ?int $dueAt = null,

@@ -107,7 +107,7 @@ final class ListSourceTest extends TestCase
      */
     private static function rows(array $students): array
     {
-        return [['First name', 'Last name', 'Id'], ...$students];
+        return [['First name', 'Last name', 'ID'], ...$students];
     }
 
     /**

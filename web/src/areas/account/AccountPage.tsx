@@ -7,7 +7,7 @@ import { Field } from '../../ui/Field';
 import { useMessages } from '../../ui/messages';
 import { Page } from '../../ui/Page';
 import { useCopy } from '../../ui/useCopy';
-import { words } from '../../words';
+import * as m from '#messages';
 
 const moment = new Intl.DateTimeFormat(undefined, { dateStyle: 'medium', timeStyle: 'short' });
 
@@ -21,14 +21,14 @@ function Password() {
     onSuccess: () => {
       setNow('');
       setNext('');
-      say(words.account.changed);
+      say(m.account_changed());
       void queries.invalidateQueries({ queryKey: ['devices'] });
     },
   });
   const problem = isProblem(change.error) ? change.error : undefined;
   return (
-    <section aria-label={words.account.change}>
-      <h2 className="text-lg font-semibold">{words.account.change}</h2>
+    <section aria-label={m.account_change()}>
+      <h2 className="text-lg font-semibold">{m.account_change()}</h2>
       <form
         className="mt-3 max-w-sm border border-ink bg-sheet p-4"
         onSubmit={(event) => {
@@ -37,7 +37,7 @@ function Password() {
         }}
       >
         <Field
-          label={words.account.passwordNow}
+          label={m.account_passwordNow()}
           type="password"
           autoComplete="current-password"
           value={now}
@@ -46,8 +46,8 @@ function Password() {
         />
         <Field
           className="mt-4"
-          label={words.account.passwordNext}
-          hint={words.account.passwordHint}
+          label={m.account_passwordNext()}
+          hint={m.account_passwordHint()}
           type="password"
           autoComplete="new-password"
           value={next}
@@ -55,7 +55,7 @@ function Password() {
           error={problem?.field('next')}
         />
         <Button look="main" type="submit" className="mt-5" busy={change.isPending}>
-          {words.account.changeDo}
+          {m.account_changeDo()}
         </Button>
       </form>
     </section>
@@ -69,24 +69,24 @@ function Devices() {
   const others = devices.data?.filter((device) => !device.thisOne).length ?? 0;
   const out = useMutation({
     mutationFn: () => take(api.DELETE('/api/staff/devices')),
-    onSuccess: () => say(words.account.outElsewhere),
+    onSuccess: () => say(m.account_outElsewhere()),
     onSettled: () => queries.invalidateQueries({ queryKey: ['devices'] }),
     onError: fail,
   });
   return (
-    <section aria-label={words.account.devices}>
-      <h2 className="text-lg font-semibold">{words.account.devices}</h2>
+    <section aria-label={m.account_devices()}>
+      <h2 className="text-lg font-semibold">{m.account_devices()}</h2>
       <ul className="mt-3 border-y border-ink">
         {devices.data?.map((device) => (
           <li key={device.id} className="flex gap-4 border-b border-line px-1 py-2 last:border-0">
-            <span>{words.account.since(moment.format(device.signedInAt))}</span>
-            {device.thisOne && <span className="font-semibold">{words.account.thisOne}</span>}
+            <span>{m.account_since({ when: moment.format(device.signedInAt) })}</span>
+            {device.thisOne && <span className="font-semibold">{m.account_thisOne()}</span>}
           </li>
         ))}
       </ul>
       {others > 0 && (
         <Button className="mt-4" onClick={() => out.mutate()} busy={out.isPending}>
-          {words.account.outOthers(others)}
+          {m.account_outOthers({ n: others })}
         </Button>
       )}
     </section>
@@ -105,26 +105,26 @@ function Calendar() {
     mutationFn: () => take(api.POST('/api/staff/calendar')),
     onSuccess: (fresh) => {
       queries.setQueryData(key, fresh);
-      say(words.account.calendarRenewed);
+      say(m.account_calendarRenewed());
     },
     onError: fail,
   });
   const address = calendar.data?.address ?? '';
   return (
-    <section aria-label={words.account.calendar}>
-      <h2 className="text-lg font-semibold">{words.account.calendar}</h2>
-      <p className="mt-1 max-w-xl text-soft">{words.account.calendarLead}</p>
+    <section aria-label={m.account_calendar()}>
+      <h2 className="text-lg font-semibold">{m.account_calendar()}</h2>
+      <p className="mt-1 max-w-xl text-soft">{m.account_calendarLead()}</p>
       <div className="mt-3 flex max-w-xl flex-wrap items-end gap-3">
         <Field
           className="min-w-0 flex-1"
-          label={words.account.calendarAddress}
+          label={m.account_calendarAddress()}
           readOnly
           value={address}
           onFocus={(event) => event.target.select()}
         />
-        <Button onClick={() => copy(address, words.account.calendarCopied)}>{words.account.calendarCopy}</Button>
+        <Button onClick={() => copy(address, m.account_calendarCopied())}>{m.account_calendarCopy()}</Button>
         <Button look="quiet" busy={renew.isPending} onClick={() => renew.mutate()}>
-          {words.account.calendarRenew}
+          {m.account_calendarRenew()}
         </Button>
       </div>
     </section>
@@ -134,7 +134,7 @@ function Calendar() {
 export function AccountPage() {
   const me = useQuery({ queryKey: ['me'], queryFn: () => take(api.GET('/api/staff/me')), staleTime: Infinity }).data;
   return (
-    <Page title={words.account.own}>
+    <Page title={m.account_own()}>
       <main className="mx-auto w-full max-w-5xl flex-1 px-5 py-8">
         <h1 className="text-3xl font-semibold wrap-anywhere">{me?.name}</h1>
         <p className="mt-1 mb-8 text-soft">{me?.email}</p>

@@ -14,14 +14,16 @@ describe('the way back in', () => {
   it('says the same whether there is an account or not', async () => {
     post.mockResolvedValue(undefined);
     render(<ForgottenPage />);
-    fireEvent.change(screen.getByLabelText('Your address'), { target: { value: 'ines@larkmouth.example' } });
+    fireEvent.change(screen.getByLabelText('Email'), { target: { value: 'ines@larkmouth.example' } });
     fireEvent.click(screen.getByRole('button', { name: 'Send me a link' }));
-    expect(await screen.findByText(/If there is an account with this address/)).toBeInTheDocument();
+    expect(await screen.findByText(/If there’s an account with this email/)).toBeInTheDocument();
     expect(post.mock.calls[0]).toEqual(['/api/account/forgotten', { body: { email: 'ines@larkmouth.example' } }]);
   });
 
   it('sets a new password with the link, and says why where it cannot', async () => {
-    post.mockRejectedValueOnce(new ApiProblem(422, 'This link has been used or is too old. Ask for another one.'));
+    post.mockRejectedValueOnce(
+      new ApiProblem(422, 'This link has expired or has already been used. Ask for a new one.'),
+    );
     post.mockResolvedValueOnce(undefined);
     render(
       <MemoryRouter initialEntries={['/password/abc.def']}>
@@ -31,10 +33,10 @@ describe('the way back in', () => {
       </MemoryRouter>,
     );
     fireEvent.change(screen.getByLabelText('New password'), { target: { value: 'low-tide-at-six' } });
-    fireEvent.click(screen.getByRole('button', { name: 'Change the password' }));
-    expect(await screen.findByText(/This link has been used/)).toBeInTheDocument();
-    fireEvent.click(screen.getByRole('button', { name: 'Change the password' }));
-    await waitFor(() => expect(screen.getByText(/The password is set/)).toBeInTheDocument());
+    fireEvent.click(screen.getByRole('button', { name: 'Change password' }));
+    expect(await screen.findByText(/This link has expired or has already been used/)).toBeInTheDocument();
+    fireEvent.click(screen.getByRole('button', { name: 'Change password' }));
+    await waitFor(() => expect(screen.getByText(/Your password is set/)).toBeInTheDocument());
     expect(post.mock.calls[1]?.[1]).toEqual({ body: { token: 'abc.def', password: 'low-tide-at-six' } });
   });
 });

@@ -5,7 +5,7 @@ import { isProblem, type ApiProblem } from '../../api/problem';
 import { Button } from '../../ui/Button';
 import { Field } from '../../ui/Field';
 import { Wordmark } from '../../ui/Wordmark';
-import { words } from '../../words';
+import * as m from '#messages';
 
 /** A sheet for who is not signed in. */
 export function OutsideSheet({
@@ -37,7 +37,7 @@ export function OutsideSheet({
 function SignInLink() {
   return (
     <a className="underline" href="/">
-      {words.account.signIn}
+      {m.account_signIn()}
     </a>
   );
 }
@@ -74,13 +74,13 @@ export function ForgottenPage() {
   const [email, setEmail] = useState('');
   const { busy, done, problem, go } = useSend(() => take(api.POST('/api/account/forgotten', { body: { email } })));
   return (
-    <OutsideSheet title={words.account.forgotten} onSubmit={go}>
+    <OutsideSheet title={m.account_forgotten()} onSubmit={go}>
       {done ? (
-        <p>{words.account.forgottenSent}</p>
+        <p>{m.account_forgottenSent()}</p>
       ) : (
         <>
           <Field
-            label={words.account.email}
+            label={m.account_email()}
             type="email"
             autoComplete="username"
             required
@@ -89,7 +89,7 @@ export function ForgottenPage() {
             onChange={(event) => setEmail(event.target.value)}
           />
           <Button look="main" type="submit" className="mt-6 w-full" busy={busy}>
-            {words.account.forgottenDo}
+            {m.account_forgottenDo()}
           </Button>
         </>
       )}
@@ -108,14 +108,14 @@ export function NewPasswordPage() {
     take(api.POST('/api/account/password', { body: { token, password } })),
   );
   return (
-    <OutsideSheet title={words.account.change} onSubmit={go}>
+    <OutsideSheet title={m.account_change()} onSubmit={go}>
       {done ? (
-        <DoneOutside text={words.account.passwordSet} />
+        <DoneOutside text={m.account_passwordSet()} />
       ) : (
         <>
           <Field
-            label={words.account.passwordNext}
-            hint={words.account.passwordHint}
+            label={m.account_passwordNext()}
+            hint={m.account_passwordHint()}
             type="password"
             autoComplete="new-password"
             required
@@ -124,7 +124,7 @@ export function NewPasswordPage() {
             onChange={(event) => setPassword(event.target.value)}
           />
           <Button look="main" type="submit" className="mt-6 w-full" busy={busy}>
-            {words.account.changeDo}
+            {m.account_changeDo()}
           </Button>
         </>
       )}

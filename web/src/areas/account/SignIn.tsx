@@ -4,7 +4,7 @@ import type { ApiProblem } from '../../api/problem';
 import { Button } from '../../ui/Button';
 import { Field } from '../../ui/Field';
 import { Wordmark } from '../../ui/Wordmark';
-import { words } from '../../words';
+import * as m from '#messages';
 import { signIn } from './session';
 
 export function SignIn({ onSignedIn }: { onSignedIn: (teacher: Schema['Me']) => void }) {
@@ -27,11 +27,11 @@ export function SignIn({ onSignedIn }: { onSignedIn: (teacher: Schema['Me']) => 
         }}
         className="w-full max-w-sm border-2 border-ink bg-sheet p-8 shadow-[6px_6px_0_var(--ink)]"
       >
-        <h1 className="sr-only">{words.account.title}</h1>
+        <h1 className="sr-only">{m.account_title()}</h1>
         <Wordmark large />
-        <p className="mt-3 mb-6 text-soft">{words.account.lead}</p>
+        <p className="mt-3 mb-6 text-soft">{m.account_lead()}</p>
         <Field
-          label={words.account.email}
+          label={m.account_email()}
           type="email"
           autoComplete="username"
           required
@@ -40,7 +40,7 @@ export function SignIn({ onSignedIn }: { onSignedIn: (teacher: Schema['Me']) => 
         />
         <Field
           className="mt-4"
-          label={words.account.password}
+          label={m.account_password()}
           type="password"
           autoComplete="current-password"
           required
@@ -49,15 +49,15 @@ export function SignIn({ onSignedIn }: { onSignedIn: (teacher: Schema['Me']) => 
           error={problem?.message}
         />
         <Button look="main" type="submit" className="mt-6 w-full" busy={busy}>
-          {words.account.signIn}
+          {m.account_signIn()}
         </Button>
         <p className="mt-4 text-sm">
           <a className="underline" href="/forgotten">
-            {words.account.forgotten}
+            {m.account_forgotten()}
           </a>
         </p>
         <p className="mt-4 text-sm text-soft">
-          {words.account.studentDoor}{' '}
+          {m.account_studentDoor()}{' '}
           <a className="text-ink underline" href="/student">
             /student
           </a>

@@ -4,7 +4,7 @@ import { api, take } from '../../api/client';
 import { isProblem, problemText } from '../../api/problem';
 import { Button } from '../../ui/Button';
 import { drawer } from '../../ui/drawer';
-import { words } from '../../words';
+import * as m from '#messages';
 import { SignIn } from './SignIn';
 
 /** Shows its children to a teacher who is signed in, and the sign-in to anybody else. */
@@ -15,12 +15,12 @@ export function SignedIn({ children }: { children: ReactNode }) {
     if (me.isSuccess) drawer('signedIn').save('yes');
   }, [me.isSuccess]);
   if (me.isSuccess) return children;
-  if (me.isPending) return <p className="p-8 text-soft">{words.common.loading}</p>;
+  if (me.isPending) return <p className="p-8 text-soft">{m.common_loading()}</p>;
   if (isProblem(me.error, 401)) return <SignIn onSignedIn={(teacher) => queries.setQueryData(['me'], teacher)} />;
   return (
     <div className="p-8">
       <p className="mb-4">{problemText(me.error)}</p>
-      <Button onClick={() => void me.refetch()}>{words.next.retry}</Button>
+      <Button onClick={() => void me.refetch()}>{m.next_retry()}</Button>
     </div>
   );
 }

@@ -11,8 +11,8 @@ import {
 import clsx from 'clsx';
 import { useEffect, useRef, useState, type KeyboardEvent, type ReactNode } from 'react';
 import type { Schema } from '../../api/client';
-import { words } from '../../words';
-import { liveWords } from '../../words/live';
+import * as m from '#messages';
+import { list } from '../../words/list';
 import { dragWords } from '../../ui/dragWords';
 import { FloorList } from './FloorList';
 import type { Edit } from './floorMoves';
@@ -96,7 +96,7 @@ export function Floor(props: FloorProps) {
     live
       ? students
           .filter((student) => student.place === 'elsewhere' && student.at === group.id)
-          .map((student) => ({ student, from: seatedAt.get(student.id)?.name ?? words.floor.shelf }))
+          .map((student) => ({ student, from: seatedAt.get(student.id)?.name ?? m.floor_shelf() }))
       : [];
 
   const closeTag = () => {
@@ -107,10 +107,10 @@ export function Floor(props: FloorProps) {
   const edit = (change: Edit) => {
     control.edit(change);
     const name = nameOf(change.student ?? '');
-    if (change.kind === 'seat') setSpoken(words.floor.seated(name, groupName(change.group ?? '')));
-    if (change.kind === 'swap') setSpoken(words.floor.swapped(name, nameOf(change.other ?? '')));
+    if (change.kind === 'seat') setSpoken(m.floor_seated({ name, group: groupName(change.group ?? '') }));
+    if (change.kind === 'swap') setSpoken(m.floor_swapped({ a: name, b: nameOf(change.other ?? '') }));
     if (change.student != null) goesTo.current = `tag:${change.student}`;
-    if (change.kind === 'shelve') setSpoken(words.floor.shelved(name));
+    if (change.kind === 'shelve') setSpoken(m.floor_shelved({ name }));
   };
 
   /** The table of a stop: itself, or the one a tag sits at. */
@@ -153,12 +153,12 @@ export function Floor(props: FloorProps) {
       } else if (stop.startsWith('tag:')) {
         setPicked(stop.slice(4));
         onHold?.(stop.slice(4));
-        setSpoken(words.floor.picked(nameOf(stop.slice(4))));
+        setSpoken(m.floor_picked({ name: nameOf(stop.slice(4)) }));
       }
     } else if (event.key === 'Escape' && picked !== null) {
       setPicked(null);
       onHold?.(null);
-      setSpoken(words.floor.putBack);
+      setSpoken(m.floor_putBack());
     } else if (event.key.startsWith('Arrow')) {
       event.preventDefault();
       const stops = [...(frame.current?.querySelectorAll<HTMLElement>('[data-stop]') ?? [])];
@@ -167,7 +167,7 @@ export function Floor(props: FloorProps) {
       const next = stops[nearest(from, boxes, event.key as Direction)];
       next?.focus();
       const breaks = effects?.get(groupAt(next?.getAttribute('data-stop') ?? ''))?.breaks ?? [];
-      if (picked !== null && breaks.length > 0) setSpoken(words.floor.wouldBreak(breaks));
+      if (picked !== null && breaks.length > 0) setSpoken(m.floor_wouldBreak({ rules: list(breaks) }));
     }
   };
 
@@ -179,17 +179,20 @@ export function Floor(props: FloorProps) {
   const held = dragged !== null || picked !== null;
   const overGroup = held && over !== null ? groupAt(over) : '';
   const broken = effects?.get(overGroup)?.breaks ?? [];
-  const meaning = broken.length === 0 ? null : words.floor.meaning(groupName(overGroup), words.floor.breaks(broken));
+  const meaning =
+    broken.length === 0
+      ? null
+      : m.floor_meaning({ name: groupName(overGroup), text: m.floor_breaks({ rules: broken.join('; ') }) });
   const compact = floor.groups.length > compactAbove;
   const largest = Math.max(4, ...floor.groups.map((group) => group.students.length));
   const above = 2 * Math.floor(largest / 4);
   const whileDragged = dragWords((id) => {
     const [kind, key] = String(id).split(':');
-    if (id === 'shelf') return words.floor.shelf;
+    if (id === 'shelf') return m.floor_shelf();
     return kind === 'table'
       ? (floor.groups.find((group) => group.id === key)?.name ?? '')
       : (byId.get(key ?? kind ?? '')?.name ?? '');
-  }, words.drag);
+  });
   const stops = new Set([
     'shelf',
     ...floor.groups.map((group) => `table:${group.id}`),
@@ -233,7 +236,7 @@ export function Floor(props: FloorProps) {
           <div className="floor-paper min-h-0 flex-1 overflow-y-auto p-5">
             {floor.groups.length === 0 && (
               <p className="mx-auto max-w-md py-16 text-center text-soft">
-                {readOnly ? liveWords.nobodyOut : words.floor.nothingYet}
+                {readOnly ? m.round_nobodyOut() : m.floor_nothingYet()}
               </p>
             )}
             {asList || floor.groups.length > rowsAbove ? (

@@ -31,7 +31,7 @@ describe('the floor as a list', () => {
       ['Quayside', '1', 'Ben'],
       ['Quayside', '2', 'Adafixed seat'],
       ['Millbrook', '1', 'Chi'],
-      ['The shelf', '', 'Dov'],
+      ['Not in a group', '', 'Dov'],
       ['Absent today', '', 'Eve'],
     ]);
   });

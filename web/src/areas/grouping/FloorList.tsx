@@ -1,6 +1,6 @@
 import type { Schema } from '../../api/client';
 import { Sign } from '../../ui/Sign';
-import { words } from '../../words';
+import * as m from '#messages';
 import { placeOf, type Student } from './NameTag';
 
 /** The floor as a list, with the same actions behind each name: for screen readers, keyboards and very large classes. */
@@ -29,17 +29,17 @@ export function FloorList({
       <thead>
         <tr className="border-b border-ink text-left text-sm">
           <th scope="col" className="px-3 py-1.5">
-            {words.floor.group}
+            {m.floor_group()}
           </th>
           <th scope="col" className="px-3 py-1.5">
-            {words.floor.seat}
+            {m.floor_seat()}
           </th>
           <th scope="col" className="px-3 py-1.5">
-            {words.floor.student}
+            {m.floor_student()}
           </th>
           {live && (
             <th scope="col" className="px-3 py-1.5">
-              {words.floor.where}
+              {m.floor_where()}
             </th>
           )}
         </tr>
@@ -51,7 +51,7 @@ export function FloorList({
             <tr key={student.id} className="border-b border-line last:border-0">
               <td className="px-3 py-1">
                 {at === undefined ? (
-                  <span className="text-soft">{student.absent ? words.floor.away : words.floor.shelf}</span>
+                  <span className="text-soft">{student.absent ? m.floor_away() : m.floor_shelf()}</span>
                 ) : (
                   <span className="flex items-center gap-2">
                     <Sign mark={at.group.mark} size={16} /> {at.group.name}
@@ -68,9 +68,7 @@ export function FloorList({
                 >
                   {student.name}
                 </button>
-                {floor.fixed.includes(student.id) && (
-                  <span className="ml-2 text-xs text-soft">{words.floor.fixed}</span>
-                )}
+                {floor.fixed.includes(student.id) && <span className="ml-2 text-xs text-soft">{m.floor_fixed()}</span>}
               </td>
               {live && (
                 <td className={`px-3 py-1 text-sm ${placeOf(student) === 'lost' ? 'font-semibold text-lost' : ''}`}>

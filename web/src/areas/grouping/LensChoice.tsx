@@ -1,5 +1,5 @@
 import { Choice } from '../../ui/Choice';
-import { words } from '../../words';
+import * as m from '#messages';
 import type { useLens } from './lens';
 
 /** What stands under each name on the floor. */
@@ -16,10 +16,10 @@ export function LensChoice({
   if (lens.lenses.length < 2) return null;
   return (
     <span className={`flex items-center gap-2 text-sm text-soft ${className}`}>
-      {!bare && <span aria-hidden="true">{words.floor.lens}</span>}
+      {!bare && <span aria-hidden="true">{m.floor_lens()}</span>}
       <Choice
         hidden
-        label={words.floor.lens}
+        label={m.floor_lens()}
         className="w-36"
         value={lens.lens}
         options={lens.lenses}

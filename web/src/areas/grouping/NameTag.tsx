@@ -2,7 +2,7 @@ import { useDraggable, useDroppable } from '@dnd-kit/core';
 import clsx from 'clsx';
 import { useContext } from 'react';
 import type { Schema } from '../../api/client';
-import { words } from '../../words';
+import * as m from '#messages';
 import { LensContext } from './lens';
 import { useStop } from './roving';
 
@@ -61,8 +61,8 @@ export function NameTag({ student, group, fixed, live, picked, dense = false, on
       }}
       {...stop}
       aria-label={
-        words.floor.tag(student.name, group, fixed) +
-        (live ? `, ${words.live.place[placeOf(student)]}` : hasArrived(student) ? `, ${words.live.arrivedTag}` : '')
+        m.floor_tag({ name: student.name, place: group ?? m.floor_onShelf(), fixed: String(fixed) }) +
+        (live ? `, ${m.live_place({ key: placeOf(student) })}` : hasArrived(student) ? `, ${m.live_arrivedTag()}` : '')
       }
       aria-haspopup="dialog"
       onClick={(event) => onOpen(student, event.currentTarget.getBoundingClientRect())}

@@ -4,7 +4,7 @@ import { api, take, type Schema } from '../../api/client';
 import { Button } from '../../ui/Button';
 import { useMessages } from '../../ui/messages';
 import { Sheet } from '../../ui/Sheet';
-import { words } from '../../words';
+import * as m from '#messages';
 
 type View = Schema['RepairView'];
 
@@ -47,27 +47,27 @@ function Moves({ repair, nameOf }: { repair: View; nameOf: (id: string) => strin
       ))}
       {repair.leaving.length > 0 && (
         <div>
-          <h3 className="font-sans font-semibold">{words.desk.repairLeaving}</h3>
+          <h3 className="font-sans font-semibold">{m.desk_repairLeaving()}</h3>
           <p>{repair.leaving.map(nameOf).join(', ')}</p>
         </div>
       )}
       {repair.arrivals.length > 0 && (
         <div>
-          <h3 className="font-sans font-semibold">{words.desk.repairArrivals}</h3>
+          <h3 className="font-sans font-semibold">{m.desk_repairArrivals()}</h3>
           <ul>
             {repair.arrivals.map((move) => (
-              <li key={move.student}>{words.desk.arrivalLine(nameOf(move.student), move.to)}</li>
+              <li key={move.student}>{m.desk_arrivalLine({ name: nameOf(move.student), to: move.to })}</li>
             ))}
           </ul>
         </div>
       )}
       {repair.round !== null && (
         <div>
-          <h3 className="font-sans font-semibold">{words.desk.repairMoves(repair.moves.length)}</h3>
+          <h3 className="font-sans font-semibold">{m.desk_repairMoves({ n: repair.moves.length })}</h3>
           <ul>
             {repair.moves.map((move) => (
               <li key={move.student}>
-                {words.desk.moveLine(nameOf(move.student), move.from ?? '', move.to)}{' '}
+                {m.desk_moveLine({ name: nameOf(move.student), from: move.from ?? '', to: move.to })}{' '}
                 <span className="text-soft">{move.because}</span>
               </li>
             ))}
@@ -83,11 +83,11 @@ export function RepairSheet({ repair, nameOf }: { repair: Repair; nameOf: (id: s
   const { shown } = repair;
   const round = shown?.round ?? null;
   return (
-    <Sheet open={shown !== null} onClose={repair.close} title={words.desk.repairTitle}>
+    <Sheet open={shown !== null} onClose={repair.close} title={m.desk_repairTitle()}>
       {shown !== null && <Moves repair={shown} nameOf={nameOf} />}
       {round !== null && (
         <Button look="main" className="mt-5" onClick={() => repair.take(round)}>
-          {words.desk.repairDo}
+          {m.desk_repairDo()}
         </Button>
       )}
     </Sheet>

@@ -1,6 +1,6 @@
 import { useDroppable } from '@dnd-kit/core';
 import clsx from 'clsx';
-import { words } from '../../words';
+import * as m from '#messages';
 import { useStop } from './roving';
 import { NameTag, type Student } from './NameTag';
 
@@ -39,16 +39,16 @@ export function Shelf({
   return (
     <section
       ref={setNodeRef}
-      aria-label={words.floor.shelf}
+      aria-label={m.floor_shelf()}
       className={clsx('border-t-4 border-ink bg-sheet px-5 py-3', isOver && 'ring-4 ring-accent ring-inset')}
     >
       <div className="flex flex-wrap items-center gap-x-4 gap-y-2">
         <button type="button" {...stop} className="min-h-6 text-left font-head font-semibold">
-          {words.floor.shelf}
+          {m.floor_shelf()}
         </button>
         {meaning === null ? (
           <span className="text-sm text-soft">
-            {students.length === 0 ? words.floor.shelfEmpty : words.floor.shelfLead(students.length)}
+            {students.length === 0 ? m.floor_shelfEmpty() : m.floor_shelfLead({ n: students.length })}
           </span>
         ) : (
           <span className="line-clamp-2 min-w-0 flex-1 bg-accent px-2 text-sm font-semibold text-on-accent">
@@ -58,7 +58,7 @@ export function Shelf({
         {students.length > 0 && <ul className="flex max-h-40 flex-wrap gap-2 overflow-y-auto p-1">{tags(students)}</ul>}
         {absent.length > 0 && (
           <div className="ml-auto flex flex-wrap items-center gap-2">
-            <span className="text-sm text-soft">{words.floor.away}</span>
+            <span className="text-sm text-soft">{m.floor_away()}</span>
             <ul className="flex flex-wrap gap-2">{tags(absent)}</ul>
           </div>
         )}

@@ -55,7 +55,7 @@ describe('a table on the floor', () => {
 
   it.each([
     [1, 'better for the goals'],
-    [0, 'as good'],
+    [0, 'no difference to the goals'],
     [-1, 'worse for the goals'],
   ])('says what a drop would do for the goals: %d', (trend, text) => {
     show({ effect: { group: 'q', trend, breaks: [] } });
@@ -66,7 +66,7 @@ describe('a table on the floor', () => {
     const eve = student('Eve');
     const does = show({ guests: [{ student: eve, from: 'Millbrook' }] });
     fireEvent.click(screen.getByRole('button', { name: /Eve/ }));
-    expect(screen.getByText('belongs at Millbrook')).toBeInTheDocument();
+    expect(screen.getByText('belongs in Millbrook')).toBeInTheDocument();
     expect(does.onOpenTag.mock.calls[0]?.[0]).toBe(eve);
   });
 

@@ -6,7 +6,7 @@ import { markOf } from '../../ui/marks';
 import { roomWindow } from '../../ui/roomWindow';
 import { Sign } from '../../ui/Sign';
 import { WayIn } from '../../ui/WayIn';
-import { words } from '../../words';
+import * as m from '#messages';
 import { useStop } from './roving';
 import { NameTag, tagLook, type Student } from './NameTag';
 
@@ -69,7 +69,7 @@ function Slab({
     <button
       type="button"
       {...stop}
-      aria-label={words.floor.table(group.name, group.students.length)}
+      aria-label={m.floor_table({ name: group.name, n: group.students.length })}
       aria-haspopup="dialog"
       onClick={(event) => onOpen(event.currentTarget.getBoundingClientRect())}
       style={{ borderColor: colour, backgroundColor: `color-mix(in oklab, ${colour} 16%, var(--sheet))` }}
@@ -107,8 +107,8 @@ function TableDoor({ group, way }: { group: Group; way: string }) {
     <a
       href={way}
       target={roomWindow}
-      aria-label={words.floor.wayIn(group.name)}
-      title={words.floor.wayIn(group.name)}
+      aria-label={m.floor_wayIn({ name: group.name })}
+      title={m.floor_wayIn({ name: group.name })}
       style={{ borderColor: markOf(group.mark).colour }}
       className="flex w-7 shrink-0 items-center justify-center border-2 border-l-0 bg-sheet hover:bg-wash"
     >
@@ -122,8 +122,8 @@ function TableEar({ group, ear }: { group: Group; ear: { on: boolean; press: () 
   return (
     <button
       type="button"
-      aria-label={words.floor.listen(group.name)}
-      title={words.floor.listen(group.name)}
+      aria-label={m.floor_listen({ name: group.name })}
+      title={m.floor_listen({ name: group.name })}
       aria-pressed={ear.on}
       style={{ borderColor: markOf(group.mark).colour }}
       className={clsx(
@@ -138,7 +138,7 @@ function TableEar({ group, ear }: { group: Group; ear: { on: boolean; press: () 
 }
 
 const trendWord = ({ trend }: Effect) =>
-  trend > 0 ? words.floor.better : trend < 0 ? words.floor.worse : words.floor.asWell;
+  trend > 0 ? m.floor_better() : trend < 0 ? m.floor_worse() : m.floor_asWell();
 
 /** How a group at work stands: what asks for attention is set off. */
 function StateLine({ state }: { state: { text: string; strong: boolean } }) {
@@ -164,7 +164,7 @@ function EffectLine({ effect, state }: { effect: Effect | undefined; state: Tabl
   if (effect === undefined) return <p className="h-4" aria-hidden="true" />;
   if (effect.breaks.length === 0)
     return <p className="h-4 truncate text-center text-xs text-soft">{trendWord(effect)}</p>;
-  const text = words.floor.breaks(effect.breaks);
+  const text = m.floor_breaks({ rules: effect.breaks.join('; ') });
   return (
     <p title={text} className="h-4 truncate bg-accent px-1 text-center text-xs font-semibold text-on-accent">
       {text}
@@ -177,7 +177,9 @@ function EffectNote({ effect }: { effect: Effect }) {
   if (effect.breaks.length === 0)
     return <span className="text-soft">{effect.trend > 0 ? '+' : effect.trend < 0 ? '−' : '='}</span>;
   return (
-    <span className="bg-accent px-1 font-semibold text-on-accent">{words.floor.breaksSome(effect.breaks.length)}</span>
+    <span className="bg-accent px-1 font-semibold text-on-accent">
+      {m.floor_breaksSome({ n: effect.breaks.length })}
+    </span>
   );
 }
 
@@ -210,7 +212,9 @@ export function Table(props: TableProps) {
         onClick={(event) => onOpenTag(student, event.currentTarget.getBoundingClientRect())}
       >
         {student.name}
-        <span className="block bg-accent px-1 text-xs font-normal text-on-accent">{words.floor.fromTable(from)}</span>
+        <span className="block bg-accent px-1 text-xs font-normal text-on-accent">
+          {m.floor_fromTable({ name: from })}
+        </span>
       </button>
     </li>
   ));
@@ -237,7 +241,7 @@ export function Table(props: TableProps) {
         <ul className="mt-1 space-y-0.5">
           {students.map(tag)}
           {guestTags}
-          {students.length === 0 && <li className="px-1.5 text-sm text-soft">{words.floor.emptyTable}</li>}
+          {students.length === 0 && <li className="px-1.5 text-sm text-soft">{m.floor_emptyTable()}</li>}
         </ul>
       </li>
     );
@@ -251,7 +255,7 @@ export function Table(props: TableProps) {
       <ul className={clsx(row, 'min-h-11 items-stretch')}>
         {students.slice(above).map(tag)}
         {guestTags}
-        {students.length === 0 && <li className="pt-1 text-sm text-soft">{words.floor.emptyTable}</li>}
+        {students.length === 0 && <li className="pt-1 text-sm text-soft">{m.floor_emptyTable()}</li>}
       </ul>
     </li>
   );

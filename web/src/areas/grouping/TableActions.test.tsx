@@ -14,7 +14,7 @@ function show() {
       <TableActions group={group} at={new DOMRect(10, 10, 80, 30)} {...does} />
     </>,
   );
-  return { ...does, name: screen.getByLabelText('Name of the group') };
+  return { ...does, name: screen.getByLabelText('Group name') };
 }
 
 const upstream = { kind: 'rename', group: 'q', name: 'Upstream' };

@@ -1,7 +1,7 @@
 import { useState, type ReactNode } from 'react';
 import { Button } from '../../ui/Button';
 import { Field } from '../../ui/Field';
-import { words } from '../../words';
+import * as m from '#messages';
 import { Beside } from '../../ui/Beside';
 import type { Edit } from './floorMoves';
 import type { Group } from './Table';
@@ -36,13 +36,13 @@ export function TableActions({
         }}
       >
         <Field
-          label={words.floor.groupName}
+          label={m.floor_groupName()}
           value={name}
           maxLength={60}
           onChange={(event) => setName(event.target.value)}
         />
         <div className="mt-3 flex items-center justify-between gap-2">
-          <Button type="submit">{words.common.save}</Button>
+          <Button type="submit">{m.common_save()}</Button>
           <Button
             look="quiet"
             onClick={() => {
@@ -50,7 +50,7 @@ export function TableActions({
               onClose();
             }}
           >
-            {words.floor.removeTable}
+            {m.floor_removeTable()}
           </Button>
         </div>
       </form>

@@ -62,33 +62,33 @@ describe('what can be done with a name tag', () => {
 
   it('changes seats with anybody of another table who is here', async () => {
     const does = show();
-    const field = screen.getByRole('combobox', { name: 'Change seats with' });
+    const field = screen.getByRole('combobox', { name: 'Swap with' });
     fireEvent.change(field, { target: { value: 'e' } });
     expect((await screen.findAllByRole('option')).map((option) => option.textContent)).toEqual(['Eve']);
-    await find('Change seats with', 'Chi');
+    await find('Swap with', 'Chi');
     expect(does.onEdit).toHaveBeenCalledExactlyOnceWith({ kind: 'swap', student: 'ada', other: 'chi' });
   });
 
   it('keeps the seat, and lets it go again', () => {
     const does = show();
-    fireEvent.click(screen.getByRole('button', { name: 'Keep this seat when dealing again' }));
+    fireEvent.click(screen.getByRole('button', { name: 'Keep this seat' }));
     expect(does.onEdit).toHaveBeenCalledWith({ kind: 'fix', student: 'ada' });
   });
 
   it('a fixed seat can be dealt again', () => {
     const does = show(ada, { ...floor, fixed: ['ada'] });
-    fireEvent.click(screen.getByRole('button', { name: 'Let the seat be dealt again' }));
+    fireEvent.click(screen.getByRole('button', { name: 'Free this seat' }));
     expect(does.onEdit).toHaveBeenCalledWith({ kind: 'free', student: 'ada' });
   });
 
   it('goes to the shelf; who lies there has no seat to keep', () => {
     const does = show();
-    fireEvent.click(screen.getByRole('button', { name: 'To the shelf' }));
+    fireEvent.click(screen.getByRole('button', { name: 'Take out of the group' }));
     expect(does.onEdit).toHaveBeenCalledWith({ kind: 'shelve', student: 'ada' });
     cleanup();
     show(student('Eve'));
     expect(screen.getByRole('dialog', { name: 'Eve' })).toBeInTheDocument();
-    expect(screen.queryByRole('button', { name: 'To the shelf' })).not.toBeInTheDocument();
+    expect(screen.queryByRole('button', { name: 'Take out of the group' })).not.toBeInTheDocument();
   });
 
   it('is absent, and here after all', () => {
@@ -99,7 +99,7 @@ describe('what can be done with a name tag', () => {
 
   it('who was absent is here after all', () => {
     const does = show(student('Dov', true));
-    fireEvent.click(screen.getByRole('button', { name: 'Here after all' }));
+    fireEvent.click(screen.getByRole('button', { name: 'Not absent' }));
     expect(does.onAbsent).toHaveBeenCalledExactlyOnceWith(false);
   });
 });

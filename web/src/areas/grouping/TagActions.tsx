@@ -2,7 +2,7 @@ import { ChooseStudent } from '../../ui/ChooseStudent';
 import type { ReactNode } from 'react';
 import type { Schema } from '../../api/client';
 import { Sign } from '../../ui/Sign';
-import { words } from '../../words';
+import * as m from '#messages';
 import { Beside } from '../../ui/Beside';
 import type { Edit } from './floorMoves';
 import type { Student } from './NameTag';
@@ -26,12 +26,12 @@ function MoveNote({ effect }: { effect: Effect | undefined }) {
   if (effect.breaks.length > 0) {
     return (
       <span className="ml-auto bg-accent px-1 text-right text-xs text-on-accent">
-        {words.floor.breaks(effect.breaks)}
+        {m.floor_breaks({ rules: effect.breaks.join('; ') })}
       </span>
     );
   }
   if (effect.trend === 0) return null;
-  return <span className="ml-auto text-xs text-soft">{effect.trend > 0 ? words.floor.better : words.floor.worse}</span>;
+  return <span className="ml-auto text-xs text-soft">{effect.trend > 0 ? m.floor_better() : m.floor_worse()}</span>;
 }
 
 /** Everything that can be done with one name tag. */
@@ -82,22 +82,20 @@ export function TagActions({
       )}
       {own !== undefined && (
         <Action onPress={act({ kind: fixed ? 'free' : 'fix', student: student.id })}>
-          {fixed ? words.floor.unfix : words.floor.fix}
+          {fixed ? m.floor_unfix() : m.floor_fix()}
         </Action>
       )}
-      {own !== undefined && (
-        <Action onPress={act({ kind: 'shelve', student: student.id })}>{words.floor.toShelf}</Action>
-      )}
+      {own !== undefined && <Action onPress={act({ kind: 'shelve', student: student.id })}>{m.floor_toShelf()}</Action>}
       <Action
         onPress={() => {
           onAbsent(!student.absent);
           onClose();
         }}
       >
-        {student.absent ? words.floor.markHere : words.floor.markAbsent}
+        {student.absent ? m.floor_markHere() : m.floor_markAbsent()}
       </Action>
       {more}
-      <h3 className="mt-2 border-t border-line px-2 pt-2 font-sans text-sm font-semibold">{words.floor.seatAt}</h3>
+      <h3 className="mt-2 border-t border-line px-2 pt-2 font-sans text-sm font-semibold">{m.floor_seatAt()}</h3>
       {floor.groups
         .filter((group) => group !== own)
         .map((group) => (
@@ -109,7 +107,7 @@ export function TagActions({
       {others.length > 0 && (
         <div className="mt-2 border-t border-line px-2 pt-2 text-sm">
           <ChooseStudent
-            label={words.floor.swapWith}
+            label={m.floor_swapWith()}
             students={others}
             chosen={null}
             onChoose={(other) => other !== null && act({ kind: 'swap', student: student.id, other })()}

@@ -1,5 +1,5 @@
 import type { Schema } from '../../api/client';
-import { liveWords } from '../../words/live';
+import * as m from '#messages';
 
 const dayOf = (at: number) =>
   new Date(at).toLocaleDateString(undefined, { weekday: 'short', day: 'numeric', month: 'short' });
@@ -14,10 +14,10 @@ export function UsedBy({ uses }: { uses: Schema['OtherUse'][] }) {
     <div className="border-b border-line bg-sheet px-5 py-1.5 text-sm text-soft">
       {now.map((use) => (
         <p key={use.lessonId} className="font-semibold text-ink">
-          {liveWords.usedNow(nameOf(use))}
+          {m.round_usedNow({ lesson: nameOf(use) })}
         </p>
       ))}
-      {before.length > 0 && <p>{liveWords.usedBy(before.map(nameOf).join(', '))}</p>}
+      {before.length > 0 && <p>{m.round_usedBy({ lessons: before.map(nameOf).join(', ') })}</p>}
     </div>
   );
 }

@@ -1,6 +1,6 @@
 import { createContext, useState } from 'react';
 import type { Schema } from '../../api/client';
-import { words } from '../../words';
+import * as m from '#messages';
 
 /** What a name tag can be seen through. */
 export interface Seen {
@@ -21,11 +21,11 @@ const attribute = 'attribute:';
 export function lenses(students: Seen[]): { value: string; label: string }[] {
   const attributes = [...new Set(students.flatMap((student) => student.attributes.map((one) => one.name)))];
   return [
-    { value: '', label: words.floor.lensNone },
+    { value: '', label: m.floor_lensNone() },
     ...attributes.map((name) => ({ value: `${attribute}${name}`, label: name })),
-    ...(students.some((student) => student.tags.length > 0) ? [{ value: 'tags', label: words.roster.tags }] : []),
-    ...(students.some((student) => student.table !== null) ? [{ value: 'table', label: words.roster.table }] : []),
-    ...(students.some((student) => student.met !== undefined) ? [{ value: 'met', label: words.floor.lensMet }] : []),
+    ...(students.some((student) => student.tags.length > 0) ? [{ value: 'tags', label: m.roster_tags() }] : []),
+    ...(students.some((student) => student.table !== null) ? [{ value: 'table', label: m.roster_table() }] : []),
+    ...(students.some((student) => student.met !== undefined) ? [{ value: 'met', label: m.floor_lensMet() }] : []),
   ];
 }
 
@@ -34,7 +34,7 @@ export function through(lens: string, student: Seen | undefined): string {
   if (student === undefined || lens === '') return '';
   if (lens === 'tags') return student.tags.join(', ');
   if (lens === 'table') return student.table ?? '';
-  if (lens === 'met') return student.met === undefined ? '' : words.floor.lensMetOf(student.met);
+  if (lens === 'met') return student.met === undefined ? '' : m.floor_lensMetOf({ n: student.met });
   const name = lens.slice(attribute.length);
   return student.attributes.find((one) => one.name === name)?.value ?? '';
 }

@@ -1,5 +1,5 @@
 import { Choices, Do } from '../../ui/Choices';
-import { words } from '../../words';
+import * as m from '#messages';
 import { asOrdered, withNew, type Kind, type Order } from './orderMoves';
 import type { useOrder } from './useOrder';
 
@@ -16,17 +16,17 @@ export function AddSegment({
   onFill: () => void;
 }) {
   return (
-    <Choices label={`+ ${words.order.addOne}`} name={words.order.add} className="shrink-0">
+    <Choices label={`+ ${m.order_addOne()}`} name={m.order_add()} className="shrink-0">
       {kinds.map((kind) => (
         <Do
           key={kind}
-          note={words.order.kindNote[kind]}
+          note={m.order_kindNote({ key: kind })}
           onPress={() => control.put(withNew(asOrdered(order.segments), kind, order.spare))}
         >
-          {words.order.kind[kind]}
+          {m.order_kind({ key: kind })}
         </Do>
       ))}
-      <Do onPress={onFill}>{words.order.fill}</Do>
+      <Do onPress={onFill}>{m.order_fill()}</Do>
     </Choices>
   );
 }

@@ -6,7 +6,7 @@ import { isProblem } from '../../api/problem';
 import { Bar } from '../../ui/Bar';
 import { Button } from '../../ui/Button';
 import { Field } from '../../ui/Field';
-import { words } from '../../words';
+import * as m from '#messages';
 import { forInput, fromInput } from './when';
 
 /** Asks when this class has a lesson that was copied from another class. */
@@ -35,14 +35,14 @@ export function AskDate({ lesson }: { lesson: Schema['LessonView'] }) {
         }}
       >
         <Field
-          label={words.give.when(lesson.className)}
+          label={m.give_when({ className: lesson.className })}
           type="datetime-local"
           value={when}
           error={isProblem(edit.error) ? edit.error.field('startsAt') : undefined}
           onChange={(event) => setWhen(event.target.value)}
         />
         <Button type="submit" disabled={startsAt === null} busy={edit.isPending}>
-          {words.give.saveDate}
+          {m.give_saveDate()}
         </Button>
       </form>
     </Bar>

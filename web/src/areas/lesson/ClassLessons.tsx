@@ -9,7 +9,7 @@ import { Button } from '../../ui/Button';
 import { Choice } from '../../ui/Choice';
 import { Field } from '../../ui/Field';
 import { useKept } from '../../ui/useKept';
-import { words } from '../../words';
+import * as m from '#messages';
 import { forInput, fromInput, soon, whenText } from './when';
 import { titleBeside } from './titleBeside';
 
@@ -61,16 +61,16 @@ function NewLesson({ classId, main, lessons }: { classId: string; main: boolean;
         make.mutate();
       }}
     >
-      <h3 className="font-semibold">{words.roster.newLesson}</h3>
+      <h3 className="font-semibold">{m.roster_newLesson()}</h3>
       <Field
-        label={words.roster.lessonTitle}
+        label={m.roster_lessonTitle()}
         value={title}
         maxLength={120}
         onChange={(e) => setTitle(e.target.value)}
         error={problem?.field('title') ?? (problem?.errors.length === 0 ? problem.message : undefined)}
       />
       <Field
-        label={words.order.when}
+        label={m.order_when()}
         type="datetime-local"
         value={when}
         onChange={(e) => setWhen(e.target.value)}
@@ -78,13 +78,13 @@ function NewLesson({ classId, main, lessons }: { classId: string; main: boolean;
       />
       {beginnings.length > 0 && (
         <Choice
-          label={words.order.from}
+          label={m.order_from()}
           value={from}
           options={[
-            { value: '', label: words.order.fromNothing },
+            { value: '', label: m.order_fromNothing() },
             ...beginnings.map((one) => ({
               value: one.id,
-              label: one.template ? words.order.fromTemplate(one.title) : titleBeside(one, beginnings),
+              label: one.template ? m.order_fromTemplate({ title: one.title }) : titleBeside(one, beginnings),
             })),
           ]}
           onChange={setFrom}
@@ -93,7 +93,7 @@ function NewLesson({ classId, main, lessons }: { classId: string; main: boolean;
       {from === '' ? (
         <Field
           className="max-w-40"
-          label={words.roster.lessonMinutes}
+          label={m.roster_lessonMinutes()}
           type="number"
           min={5}
           max={600}
@@ -103,17 +103,17 @@ function NewLesson({ classId, main, lessons }: { classId: string; main: boolean;
         />
       ) : (
         <Choice
-          label={words.order.groupsOf}
+          label={m.order_groupsOf()}
           value={groups}
           options={[
-            { value: 'same', label: words.order.same },
-            { value: 'newPartners', label: words.order.newPartners },
+            { value: 'same', label: m.order_same() },
+            { value: 'newPartners', label: m.order_newPartners() },
           ]}
           onChange={setGroups}
         />
       )}
       <Button look={main ? 'main' : 'plain'} type="submit" busy={make.isPending}>
-        {words.roster.makeLesson}
+        {m.roster_makeLesson()}
       </Button>
     </form>
   );
@@ -125,8 +125,8 @@ export function ClassLessons({ classId, hasStudents }: { classId: string; hasStu
   const all = query.data ?? [];
   const lessons = all.filter((lesson) => lesson.classId === classId && !lesson.template);
   return (
-    <section aria-label={words.classes.lessons}>
-      <h2 className="text-lg font-semibold">{words.classes.lessons}</h2>
+    <section aria-label={m.classes_lessons()}>
+      <h2 className="text-lg font-semibold">{m.classes_lessons()}</h2>
       <ul className="mt-2 space-y-1">
         {lessons.map((lesson) => (
           <li key={lesson.id}>
@@ -139,9 +139,9 @@ export function ClassLessons({ classId, hasStudents }: { classId: string; hasStu
                 {lesson.startsAt !== null && <span className="text-sm text-soft">{whenText(lesson.startsAt)}</span>}
               </span>
               {lesson.endedAt !== null ? (
-                <span className="text-sm text-soft">{words.order.isOver}</span>
+                <span className="text-sm text-soft">{m.order_isOver()}</span>
               ) : (
-                lesson.current && <span className="bg-accent px-1.5 text-sm text-on-accent">{words.classes.nowOn}</span>
+                lesson.current && <span className="bg-accent px-1.5 text-sm text-on-accent">{m.classes_nowOn()}</span>
               )}
             </Link>
           </li>

@@ -5,17 +5,17 @@ import { problemText } from '../../api/problem';
 import { Button } from '../../ui/Button';
 import { useMessages } from '../../ui/messages';
 import { Page } from '../../ui/Page';
-import { words } from '../../words';
+import * as m from '#messages';
 import { whenText } from './when';
 
 type Deleted = Omit<Schema['DeletedView'], 'kind'> & { kind: Schema['DeletedView']['kind'] | 'worksheet' };
 
 const whatIs = (one: Deleted) =>
   one.kind === 'class'
-    ? words.deleted.aClass
+    ? m.deleted_aClass()
     : one.kind === 'worksheet'
-      ? words.deleted.aWorksheet
-      : words.deleted.aLesson(one.className);
+      ? m.deleted_aWorksheet()
+      : m.deleted_aLesson({ className: one.className });
 
 /** Classes, lessons and worksheets, what was deleted last first. */
 async function allDeleted(): Promise<Deleted[]> {
@@ -48,7 +48,7 @@ function Row({ one }: { one: Deleted }) {
             ? api.POST('/api/staff/originals/{id}/restore', path)
             : api.POST('/api/staff/lessons/{id}/restore', path),
       ),
-    onSuccess: () => say(words.deleted.isBack(one.name)),
+    onSuccess: () => say(m.deleted_isBack({ name: one.name })),
     onSettled: () =>
       Promise.all(
         ['deleted', 'classes', 'lessons', 'originals'].map((queryKey) =>
@@ -62,11 +62,11 @@ function Row({ one }: { one: Deleted }) {
       <span className="min-w-0 flex-1">
         <span className="font-semibold wrap-anywhere">{one.name}</span>{' '}
         <span className="text-soft">
-          {whatIs(one)} · {words.deleted.at(whenText(one.at))}
+          {whatIs(one)} · {m.deleted_at({ when: whenText(one.at) })}
         </span>
       </span>
       <Button busy={back.isPending} onClick={() => back.mutate()}>
-        {words.deleted.bringBack}
+        {m.deleted_bringBack()}
       </Button>
     </li>
   );
@@ -76,13 +76,13 @@ function Row({ one }: { one: Deleted }) {
 export function DeletedPage() {
   const deleted = useQuery({ queryKey: ['deleted'], queryFn: allDeleted });
   return (
-    <Page title={words.deleted.title}>
+    <Page title={m.deleted_title()}>
       <main className="mx-auto w-full max-w-3xl flex-1 px-5 py-8">
-        <h2 className="text-3xl font-semibold">{words.deleted.title}</h2>
-        <p className="mt-1 mb-5 text-soft">{words.deleted.lead}</p>
-        {deleted.isPending && <p className="text-soft">{words.common.loading}</p>}
+        <h2 className="text-3xl font-semibold">{m.deleted_title()}</h2>
+        <p className="mt-1 mb-5 text-soft">{m.deleted_lead()}</p>
+        {deleted.isPending && <p className="text-soft">{m.common_loading()}</p>}
         {deleted.isError && <p className="font-semibold text-lost">{problemText(deleted.error)}</p>}
-        {deleted.data?.length === 0 && <p className="border-t-2 border-ink py-10 text-soft">{words.deleted.none}</p>}
+        {deleted.data?.length === 0 && <p className="border-t-2 border-ink py-10 text-soft">{m.deleted_none()}</p>}
         <ul>
           {deleted.data?.map((one) => (
             <Row key={one.id} one={one} />
@@ -90,7 +90,7 @@ export function DeletedPage() {
         </ul>
         <p className="mt-6 text-sm">
           <Link className="underline underline-offset-4" to="/cupboard">
-            {words.deleted.worksheets}
+            {m.deleted_worksheets()}
           </Link>
         </p>
       </main>

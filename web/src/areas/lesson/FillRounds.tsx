@@ -7,7 +7,7 @@ import { Choice } from '../../ui/Choice';
 import { Field } from '../../ui/Field';
 import { useMessages } from '../../ui/messages';
 import { Sheet } from '../../ui/Sheet';
-import { words } from '../../words';
+import * as m from '#messages';
 
 type Way = Schema['FillWay'];
 
@@ -46,7 +46,7 @@ function Form({ lesson, onClose }: { lesson: Schema['LessonView']; onClose: () =
       ),
     onSuccess: async () => {
       onClose();
-      say(words.order.filled(count));
+      say(m.order_filled({ n: count }));
       await Promise.all([
         queries.invalidateQueries({ queryKey: ['lesson', lesson.id] }),
         queries.invalidateQueries({ queryKey: ['groupings', lesson.classId] }),
@@ -63,9 +63,9 @@ function Form({ lesson, onClose }: { lesson: Schema['LessonView']; onClose: () =
       }}
     >
       <Choice
-        label={words.order.fillWay}
+        label={m.order_fillWay()}
         value={way}
-        options={ways.map((one) => ({ value: one, label: words.order.fillWays[one] }))}
+        options={ways.map((one) => ({ value: one, label: m.order_fillWays({ key: one }) }))}
         onChange={(one) => {
           setWay(one);
           setSize(String(usual(lesson, one)));
@@ -74,7 +74,7 @@ function Form({ lesson, onClose }: { lesson: Schema['LessonView']; onClose: () =
       <div className="flex gap-4">
         {!two && (
           <Field
-            label={words.order.fillRounds}
+            label={m.order_fillRounds()}
             type="number"
             min={2}
             max={12}
@@ -85,7 +85,7 @@ function Form({ lesson, onClose }: { lesson: Schema['LessonView']; onClose: () =
         )}
         {way !== 'same' && (
           <Field
-            label={words.order.fillSize}
+            label={m.order_fillSize()}
             type="number"
             min={2}
             max={20}
@@ -97,7 +97,7 @@ function Form({ lesson, onClose }: { lesson: Schema['LessonView']; onClose: () =
       </div>
       {way === 'jigsaw' && (
         <label className="block text-sm font-semibold">
-          {words.order.fillTopics}
+          {m.order_fillTopics()}
           <textarea
             rows={4}
             value={topics}
@@ -106,14 +106,14 @@ function Form({ lesson, onClose }: { lesson: Schema['LessonView']; onClose: () =
           />
         </label>
       )}
-      <p className="text-sm text-soft">{words.order.fillHint}</p>
+      <p className="text-sm text-soft">{m.order_fillHint()}</p>
       {problem !== undefined && problem.field('rounds') === undefined && problem.field('size') === undefined && (
         <p role="alert" className="font-semibold text-lost">
           {problem.message}
         </p>
       )}
       <Button look="main" type="submit" className="w-full" busy={fill.isPending}>
-        {words.order.fillDo(count)}
+        {m.order_fillDo({ n: count })}
       </Button>
     </form>
   );
@@ -130,7 +130,7 @@ export function FillRounds({
   onClose: () => void;
 }) {
   return (
-    <Sheet open={open} onClose={onClose} title={words.order.fill}>
+    <Sheet open={open} onClose={onClose} title={m.order_fill()}>
       <Form lesson={lesson} onClose={onClose} />
     </Sheet>
   );

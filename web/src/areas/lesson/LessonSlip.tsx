@@ -8,7 +8,7 @@ import { Button } from '../../ui/Button';
 import { Field } from '../../ui/Field';
 import { useMessages } from '../../ui/messages';
 import { NumberField } from '../../ui/NumberField';
-import { words } from '../../words';
+import * as m from '#messages';
 import { forInput, fromInput, whenText } from './when';
 
 type Edit = Schema['EditLesson'];
@@ -38,7 +38,7 @@ export function LessonSlip({
         api.POST('/api/staff/classes/{id}/lessons', {
           params: { path: { id: lesson.classId } },
           body: {
-            title: words.order.templateName(lesson.title).slice(0, 120),
+            title: m.order_templateName({ title: lesson.title }).slice(0, 120),
             minutes: lesson.minutes,
             from: lesson.id,
             template: true,
@@ -46,7 +46,7 @@ export function LessonSlip({
         }),
       ),
     onSuccess: async () => {
-      say(words.order.templateKept);
+      say(m.order_templateKept());
       await queries.invalidateQueries({ queryKey: ['lessons'] });
     },
     onError: fail,
@@ -57,7 +57,7 @@ export function LessonSlip({
     onSuccess: async () => {
       await navigate(`/classes/${lesson.classId}`);
       const lists = () => queries.invalidateQueries({ queryKey: ['lessons'] });
-      sayHere(words.order.lessonDeleted(lesson.title), () => {
+      sayHere(m.order_lessonDeleted({ title: lesson.title }), () => {
         take(api.POST('/api/staff/lessons/{id}/restore', path)).then(lists, fail);
       });
       await lists();
@@ -71,17 +71,17 @@ export function LessonSlip({
   return (
     <Popover>
       <PopoverButton
-        aria-label={words.order.begins}
+        aria-label={m.order_begins()}
         className="px-2 py-1 text-sm whitespace-nowrap underline decoration-line underline-offset-4 hover:decoration-ink"
       >
-        {lesson.startsAt === null ? words.order.isTemplate : whenText(lesson.startsAt)}
+        {lesson.startsAt === null ? m.order_isTemplate() : whenText(lesson.startsAt)}
       </PopoverButton>
       <PopoverPanel
         anchor={{ to: 'bottom start', gap: 6, padding: 8 }}
         className="z-40 w-80 space-y-3 border-2 border-ink bg-sheet p-3 shadow-[4px_4px_0_var(--ink)]"
       >
         <Field
-          label={words.next.lessonTitle}
+          label={m.next_lessonTitle()}
           value={title}
           maxLength={120}
           error={problem?.field('title')}
@@ -92,7 +92,7 @@ export function LessonSlip({
         {lesson.startsAt !== null && (
           <Field
             key={lesson.startsAt}
-            label={words.order.when}
+            label={m.order_when()}
             type="datetime-local"
             defaultValue={forInput(lesson.startsAt)}
             error={problem?.field('startsAt')}
@@ -104,7 +104,7 @@ export function LessonSlip({
         )}
         <div className="w-32">
           <NumberField
-            label={words.next.lessonMinutes}
+            label={m.next_lessonMinutes()}
             value={lesson.minutes}
             min={5}
             max={600}
@@ -118,15 +118,15 @@ export function LessonSlip({
             checked={lesson.locksAtEnd}
             onChange={(event) => edit.mutate({ locksAtEnd: event.target.checked })}
           />
-          {words.order.locksAtEnd}
+          {m.order_locksAtEnd()}
         </label>
         {!lesson.template && (
           <Button look="quiet" className="-ml-2 text-sm" onClick={() => keep.mutate()} busy={keep.isPending}>
-            {words.order.asTemplate}
+            {m.order_asTemplate()}
           </Button>
         )}
         <Button look="quiet" className="-ml-2 block text-sm" onClick={() => away.mutate()} busy={away.isPending}>
-          {words.order.deleteLesson}
+          {m.order_deleteLesson()}
         </Button>
       </PopoverPanel>
     </Popover>

@@ -5,7 +5,7 @@ import { classesQuery } from '../../api/lists';
 import { useOnce } from '../../api/once';
 import { Choices, Do } from '../../ui/Choices';
 import { useMessages } from '../../ui/messages';
-import { words } from '../../words';
+import * as m from '#messages';
 import { notCarried } from './notCarried';
 
 interface From {
@@ -65,20 +65,20 @@ export function NextLesson({
   if (others && elsewhere.length === 0) return null;
   return (
     <Choices
-      label={others ? words.give.toClass : lesson.template ? words.order.begin : words.order.again}
+      label={others ? m.give_toClass() : lesson.template ? m.order_begin() : m.order_again()}
       className="self-start"
     >
       {!others && (
         <>
-          <Do onPress={() => make.mutate({ classId: lesson.classId, groups: 'same' })}>{words.order.same}</Do>
+          <Do onPress={() => make.mutate({ classId: lesson.classId, groups: 'same' })}>{m.order_same()}</Do>
           <Do onPress={() => make.mutate({ classId: lesson.classId, groups: 'newPartners' })}>
-            {words.order.newPartners}
+            {m.order_newPartners()}
           </Do>
         </>
       )}
       {elsewhere.map((one) => (
         <Do key={one.id} onPress={() => make.mutate({ classId: one.id, groups: 'newPartners' })}>
-          {words.order.otherClass(one.name)}
+          {m.order_otherClass({ name: one.name })}
         </Do>
       ))}
     </Choices>

@@ -83,9 +83,9 @@ describe('the running order', () => {
   it('while groups are at work offers no way to go on, and the segment that is now cannot be taken out', async () => {
     show(order, false);
     fireEvent.click(screen.getByRole('button', { name: /^Share-out/ }));
-    expect(await screen.findByRole('button', { name: 'Take it out' })).toBeInTheDocument();
+    expect(await screen.findByRole('button', { name: 'Remove' })).toBeInTheDocument();
     expect(screen.queryByRole('button', { name: 'Go to this now' })).toBeNull();
     fireEvent.click(screen.getByRole('button', { name: /^Round 1/ }));
-    expect(screen.queryByRole('button', { name: 'Take it out' })).toBeNull();
+    expect(screen.queryByRole('button', { name: 'Remove' })).toBeNull();
   });
 });

@@ -3,13 +3,14 @@ import { horizontalListSortingStrategy, SortableContext, useSortable } from '@dn
 import { Popover, PopoverButton, PopoverPanel } from '@headlessui/react';
 import clsx from 'clsx';
 import { Fragment, useRef, useState, type KeyboardEvent, type PointerEvent, type ReactNode } from 'react';
-import { words } from '../../words';
+import * as m from '#messages';
+import { segmentName } from './segmentName';
 import { dragWords } from '../../ui/dragWords';
 import { asOrdered, withEdge, withPlace, type Order, type Segment } from './orderMoves';
 import { SegmentSlip } from './SegmentSlip';
 import type { useOrder } from './useOrder';
 
-export const nameOf = (segment: Segment) => words.order.name(segment.kind, segment.round?.number ?? null);
+export const nameOf = (segment: Segment) => segmentName(segment.kind, segment.round?.number ?? null);
 
 /** The seam between two segments, to be moved by hand or with the arrow keys. */
 function Edge({
@@ -40,11 +41,19 @@ function Edge({
     <div
       role="slider"
       tabIndex={0}
-      aria-label={words.order.edge(nameOf(one), next === undefined ? null : nameOf(next))}
+      aria-label={
+        next === undefined
+          ? m.order_edgeEnd({ before: nameOf(one) })
+          : m.order_edge({ before: nameOf(one), after: nameOf(next) })
+      }
       aria-valuemin={1}
       aria-valuemax={600}
       aria-valuenow={one.minutes}
-      aria-valuetext={words.order.edgeAt(one.minutes, next?.minutes ?? null)}
+      aria-valuetext={
+        next === undefined
+          ? m.order_minutes({ n: one.minutes })
+          : m.order_edgeAt({ before: one.minutes, after: next.minutes })
+      }
       className="relative z-10 -mx-3 w-6 shrink-0 cursor-ew-resize touch-none before:absolute before:inset-y-1.5 before:left-1/2 before:w-1.5 before:-translate-x-1/2 before:border before:border-ink before:bg-sheet hover:before:bg-accent focus-visible:before:bg-accent"
       onKeyDown={key}
       onPointerDown={(event) => {
@@ -97,7 +106,7 @@ function Stretch({
       <Popover className="h-full">
         <PopoverButton
           {...listeners}
-          aria-label={`${words.order.of(nameOf(segment), segment.minutes)}${now ? `, ${words.order.now}` : past ? `, ${words.order.past}` : ''}`}
+          aria-label={`${m.order_of({ name: nameOf(segment), n: segment.minutes })}${now ? `, ${m.order_now()}` : past ? `, ${m.order_past()}` : ''}`}
           aria-current={now ? 'step' : undefined}
           onKeyDownCapture={(event: KeyboardEvent) => {
             const by = { ArrowLeft: -1, ArrowRight: 1 }[event.key];
@@ -117,7 +126,7 @@ function Stretch({
         >
           <span className={clsx('truncate', past && 'bg-sheet px-0.5')}>{nameOf(segment)}</span>
           <span className={clsx('whitespace-nowrap tabular-nums', !now && 'text-soft')}>
-            {words.order.minutes(segment.minutes)}
+            {m.order_minutes({ n: segment.minutes })}
           </span>
         </PopoverButton>
         <PopoverPanel
@@ -128,7 +137,7 @@ function Stretch({
             <>
               <p className="mb-2 font-semibold">
                 {nameOf(segment)}{' '}
-                <span className="text-sm font-normal text-soft">{words.order.kindNote[segment.kind]}</span>
+                <span className="text-sm font-normal text-soft">{m.order_kindNote({ key: segment.kind })}</span>
               </p>
               {children(close)}
             </>
@@ -186,11 +195,11 @@ export function OrderStrip({
         announcements: dragWords((id) => {
           const segment = segments.find((one) => one.id === id);
           return segment === undefined ? '' : nameOf(segment);
-        }, words.drag),
+        }),
       }}
     >
       <SortableContext items={segments.map((segment) => segment.id)} strategy={horizontalListSortingStrategy}>
-        <div ref={bar} role="group" aria-label={words.order.label} className="flex h-10 min-w-0 border border-ink">
+        <div ref={bar} role="group" aria-label={m.order_label()} className="flex h-10 min-w-0 border border-ink">
           {segments.map((segment, at) => (
             <Fragment key={segment.id}>
               <Stretch
@@ -217,7 +226,7 @@ export function OrderStrip({
                           ? and(() =>
                               control.put(
                                 asOrdered(order.segments.filter((one) => one.id !== segment.id)),
-                                words.order.takenOut(nameOf(segment)),
+                                m.order_takenOut({ name: nameOf(segment) }),
                               ),
                             )
                           : null

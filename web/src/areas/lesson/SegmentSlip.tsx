@@ -6,7 +6,7 @@ import { Choice } from '../../ui/Choice';
 import { useMessages } from '../../ui/messages';
 import { NumberField } from '../../ui/NumberField';
 import { SavedText } from '../../ui/SavedText';
-import { words } from '../../words';
+import * as m from '#messages';
 import type { Segment } from './orderMoves';
 import type { useOrder } from './useOrder';
 
@@ -17,7 +17,7 @@ function RoundGroups({ segment, classId, control }: SlipProps) {
   if (segment.round === null || groupings.length < 2) return null;
   return (
     <Choice
-      label={words.order.groupsOf}
+      label={m.order_groupsOf()}
       value={segment.round.groupingId}
       options={groupings.map((one) => ({ value: one.id, label: one.name }))}
       onChange={(groupingId) => void control.edit(segment.id, { groupingId }).catch(fail)}
@@ -55,18 +55,18 @@ export function SegmentSlip({
     <div className="flex flex-col gap-3">
       {show !== null && (
         <Button className="self-start" onClick={show}>
-          {words.order.show}
+          {m.order_show()}
         </Button>
       )}
       {goTo !== null && (
         <Button className="self-start" onClick={goTo}>
-          {words.order.goTo}
+          {m.order_goTo()}
         </Button>
       )}
       <div className="w-32">
         <NumberField
           key={segment.id}
-          label={words.order.howLong}
+          label={m.order_howLong()}
           value={segment.minutes}
           min={1}
           max={600}
@@ -75,8 +75,8 @@ export function SegmentSlip({
       </div>
       <RoundGroups segment={segment} classId={classId} control={control} />
       <SavedText
-        label={words.order.whatToDo}
-        hint={words.next.instructionsHint}
+        label={m.order_whatToDo()}
+        hint={m.next_instructionsHint()}
         value={segment.instructions}
         maxLength={2000}
         rows={3}
@@ -91,17 +91,17 @@ export function SegmentSlip({
       <div className="-ml-2 flex flex-wrap gap-1 border-t border-line pt-2 text-sm">
         {earlier !== null && (
           <Button look="quiet" onClick={earlier}>
-            {words.order.earlier}
+            {m.order_earlier()}
           </Button>
         )}
         {later !== null && (
           <Button look="quiet" onClick={later}>
-            {words.order.later}
+            {m.order_later()}
           </Button>
         )}
         {takeOut !== null && (
           <Button look="quiet" onClick={takeOut}>
-            {words.order.takeOut}
+            {m.order_takeOut()}
           </Button>
         )}
       </div>

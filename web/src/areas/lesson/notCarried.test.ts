@@ -17,20 +17,20 @@ describe('what a lesson for another class cannot have', () => {
 
   it('nothing but rooms and copies, where both have as many groups', () => {
     expect(notCarried(lesson('9G', six, six), lesson('9H', six))).toEqual([
-      'Rooms and copies are this class’s own: make them here.',
+      'Rooms and copies belong to a class, so make them here.',
     ]);
   });
 
   it('parts for groups that are not there, by name', () => {
     expect(notCarried(lesson('9G', six, six), lesson('9H', ['A', 'B', 'C', 'D']))[0]).toBe(
-      '4 groups here, 6 there: what was for E and F is given to nobody yet.',
+      '4 groups here, 6 there: nobody gets what was planned for E and F.',
     );
     expect(notCarried(lesson('9G', six, []), lesson('9H', ['A', 'B', 'C', 'D']))).toHaveLength(1);
   });
 
   it('groups for which nobody has said anything', () => {
     expect(notCarried(lesson('9G', ['A'], ['A']), lesson('9H', ['A', 'B']))[0]).toBe(
-      'For B nothing was planned: it gets what everybody gets.',
+      'Nothing was planned for B, so they get what everyone gets.',
     );
   });
 
@@ -41,14 +41,14 @@ describe('what a lesson for another class cannot have', () => {
     };
     const to = lesson('9H', ['A']);
     const said = (there: typeof to) => notCarried(from as unknown as typeof to, there)[0];
-    expect(said(to)).toBe('The list of 9H does not say Level: there, variants of “Sheet” go by group.');
+    expect(said(to)).toBe('The list of 9H doesn’t include Level, so variants of “Sheet” go by group there.');
     const [first] = to.students;
     if (first !== undefined) first.attributes = [{ name: 'Level', value: '1' }];
-    expect(said(to)).toBe('Rooms and copies are this class’s own: make them here.');
+    expect(said(to)).toBe('Rooms and copies belong to a class, so make them here.');
   });
 
   it('a class without students, and one without groups', () => {
     expect(notCarried(lesson('9G', six, six), lesson('9H', [], [], 0))[0]).toBe('Nobody is on the list of 9H yet.');
-    expect(notCarried(lesson('9G', six, six), lesson('9H', []))[0]).toBe('9H has no groups yet: deal them first.');
+    expect(notCarried(lesson('9G', six, six), lesson('9H', []))[0]).toBe('9H has no groups yet. Make them first.');
   });
 });

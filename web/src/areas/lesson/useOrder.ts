@@ -1,7 +1,7 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { api, take, type Schema } from '../../api/client';
 import { useMessages } from '../../ui/messages';
-import { words } from '../../words';
+import * as m from '#messages';
 import { asOrdered, type Order, type Ordered } from './orderMoves';
 
 type Edit = Schema['EditSegment'];
@@ -33,7 +33,7 @@ export function useOrder(lessonId: string, order: Order) {
       { segments, basedOn: order.step },
       {
         onSuccess: (now) =>
-          say(said ?? words.order.changed, () => change.mutate({ segments: before, basedOn: now.step })),
+          say(said ?? m.order_changed(), () => change.mutate({ segments: before, basedOn: now.step })),
       },
     );
   };

@@ -6,7 +6,8 @@ import { Button } from '../../ui/Button';
 import { Choice } from '../../ui/Choice';
 import { ChooseStudent } from '../../ui/ChooseStudent';
 import { Sheet } from '../../ui/Sheet';
-import { words } from '../../words';
+import * as m from '#messages';
+import { segmentName } from '../lesson/segmentName';
 import { Preview } from '../materials/edit/Preview';
 import { phaseOf } from './phase';
 import { NowPage } from './student/NowPage';
@@ -17,11 +18,10 @@ const moments: Moment[] = ['before', 'looking', 'out', 'comingBack', 'back'];
 /** A moment of the running order: a segment, and of a round which part of it. */
 function momentsOf(lesson: Schema['LessonView']): { value: string; label: string }[] {
   return lesson.order.segments.flatMap((segment) => {
-    if (segment.kind !== 'round')
-      return [{ value: `${segment.id}/before`, label: words.order.name(segment.kind, null) }];
+    if (segment.kind !== 'round') return [{ value: `${segment.id}/before`, label: segmentName(segment.kind, null) }];
     return moments.map((moment) => ({
       value: `${segment.id}/${moment}`,
-      label: `${words.order.name('round', segment.round?.number ?? null)}: ${words.asStudent.moments[moment]}`,
+      label: `${segmentName('round', segment.round?.number ?? null)}: ${m.asStudent_moments({ key: moment })}`,
     }));
   });
 }
@@ -54,7 +54,7 @@ function Phone({ view }: { view: Schema['AsStudentView'] }) {
       ) : (
         <>
           <Button look="quiet" className="mb-3" onClick={() => setSheet(null)}>
-            {words.asStudent.back}
+            {m.asStudent_back()}
           </Button>
           <Preview title={open.title} pages={whole(open.pages)} html={whole(open.html)} variant="" />
         </>
@@ -95,22 +95,22 @@ export function AsStudent({
       ),
   });
   return (
-    <Sheet open onClose={onClose} title={words.asStudent.title} wide>
+    <Sheet open onClose={onClose} title={m.asStudent_title()} wide>
       <div className="grid gap-6 md:grid-cols-[minmax(0,16rem)_minmax(0,1fr)]">
         <div className="space-y-4">
           <ChooseStudent
-            label={words.asStudent.who}
+            label={m.asStudent_who()}
             students={lesson.students}
             chosen={student}
             onChoose={(id) => setStudent(id ?? student)}
           />
-          <Choice label={words.asStudent.when} value={moment} options={all} onChange={setMoment} />
-          <p className="text-sm text-soft">{words.asStudent.lead}</p>
+          <Choice label={m.asStudent_when()} value={moment} options={all} onChange={setMoment} />
+          <p className="text-sm text-soft">{m.asStudent_lead()}</p>
         </div>
         {page.isError ? (
           <p role="alert">{problemText(page.error)}</p>
         ) : page.data === undefined ? (
-          <p className="text-soft">{words.common.loading}</p>
+          <p className="text-soft">{m.common_loading()}</p>
         ) : (
           <Phone key={`${student ?? ''}${moment}`} view={page.data} />
         )}

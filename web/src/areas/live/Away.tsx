@@ -1,7 +1,8 @@
 import { useServerNow } from '../../api/clock';
 import type { Schema } from '../../api/client';
 import { Button } from '../../ui/Button';
-import { liveWords } from '../../words/live';
+import * as m from '#messages';
+import { lasting } from '../../words/lasting';
 import { command, useCommand } from './useCommand';
 
 type Lesson = Schema['LessonView'];
@@ -15,27 +16,28 @@ export function Away({ lesson }: { lesson: Lesson }) {
   const roomOf = (id: string | null) => lesson.rooms.find((room) => room.id === id)?.name ?? '';
   const back = (students: string[]) => give.mutate(command('putBack', { students }));
   return (
-    <section aria-label={liveWords.away} className="shrink-0 border-t border-ink pt-2">
-      <h2 className="font-sans text-sm font-semibold">{liveWords.away}</h2>
+    <section aria-label={m.round_away()} className="shrink-0 border-t border-ink pt-2">
+      <h2 className="font-sans text-sm font-semibold">{m.round_away()}</h2>
       <ul>
         {away.map((one) => (
           <li key={one.id} className="flex flex-wrap items-baseline gap-x-2 border-b border-line py-1 last:border-0">
             <span className="min-w-0 flex-1">
               <span className="font-semibold wrap-anywhere">{one.name}</span>
               <span className="block text-sm text-soft wrap-anywhere">
-                {one.aside === 'main' ? liveWords.awayMain : liveWords.awayIn(roomOf(one.aside))}
-                {(one.asideFrom ?? 0) > now && ` ${liveWords.awaySoon(((one.asideFrom ?? now) - now) / 1_000)}`}
+                {one.aside === 'main' ? m.round_awayMain() : m.round_awayIn({ place: roomOf(one.aside) })}
+                {(one.asideFrom ?? 0) > now &&
+                  ` ${m.round_awaySoon({ time: lasting(((one.asideFrom ?? now) - now) / 1_000) })}`}
               </span>
             </span>
             <Button look="quiet" className="text-sm" busy={give.isPending} onClick={() => back([one.id])}>
-              {liveWords.putBack}
+              {m.round_putBack()}
             </Button>
           </li>
         ))}
       </ul>
       {away.length > 1 && (
         <Button look="quiet" className="text-sm" busy={give.isPending} onClick={() => back(away.map((one) => one.id))}>
-          {liveWords.putAllBack(away.length)}
+          {m.round_putAllBack({ n: away.length })}
         </Button>
       )}
     </section>

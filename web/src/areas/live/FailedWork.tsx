@@ -2,7 +2,7 @@ import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { api, take, type Schema } from '../../api/client';
 import { Button } from '../../ui/Button';
 import { useMessages } from '../../ui/messages';
-import { words } from '../../words';
+import * as m from '#messages';
 
 /** What was tried again and again, and could not be done: the teacher decides. */
 export function FailedWork({ lesson }: { lesson: Schema['LessonView'] }) {
@@ -27,14 +27,14 @@ export function FailedWork({ lesson }: { lesson: Schema['LessonView'] }) {
       {lesson.failed.map((task) => (
         <li key={task.id} className="mb-4 border-2 border-ink bg-wash p-3 text-sm">
           <div role="status">
-            <p className="font-semibold">{words.failed.what[task.kind] ?? words.failed.other}</p>
+            <p className="font-semibold">{m.failed_what({ key: task.kind })}</p>
             <p className="text-soft">{task.failure}</p>
             <div className="mt-2 flex gap-2">
               <Button onClick={() => again.mutate(task.id)} busy={busy}>
-                {words.failed.again}
+                {m.failed_again()}
               </Button>
               <Button look="quiet" onClick={() => letBe.mutate(task.id)} busy={busy}>
-                {words.failed.letBe}
+                {m.failed_letBe()}
               </Button>
             </div>
           </div>

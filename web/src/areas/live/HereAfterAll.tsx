@@ -1,6 +1,7 @@
 import type { Schema } from '../../api/client';
 import { Button } from '../../ui/Button';
-import { list, words } from '../../words';
+import * as m from '#messages';
+import { list } from '../../words/list';
 
 /** Somebody came in who is marked absent: the teacher decides. */
 export function HereAfterAll({
@@ -14,9 +15,9 @@ export function HereAfterAll({
   if (here.length === 0) return null;
   return (
     <p role="status" className="mb-4 border-2 border-ink bg-wash p-3 text-sm">
-      {words.door.hereThough(list(here.map((student) => student.name)), here.length)}{' '}
+      {m.door_hereThough({ names: list(here.map((student) => student.name)), n: here.length })}{' '}
       <Button look="quiet" onClick={() => here.forEach(onHere)}>
-        {words.door.notAbsent(here.length)}
+        {m.door_notAbsent({ n: here.length })}
       </Button>
     </p>
   );

@@ -1,8 +1,8 @@
 import { useQuery } from '@tanstack/react-query';
 import { api, take, type Schema } from '../../api/client';
 import { Button } from '../../ui/Button';
-import { list } from '../../words';
-import { liveWords } from '../../words/live';
+import * as m from '#messages';
+import { list } from '../../words/list';
 import { hasArrived } from '../grouping/NameTag';
 import { RepairSheet, useRepair } from '../grouping/Repair';
 import type { FloorControl } from '../grouping/useFloor';
@@ -28,10 +28,10 @@ export function Late({ lesson, control }: { lesson: Lesson; control: FloorContro
   const plain = data?.moves.length === 0 && data.leaving.length === 0 ? data.arrivals : [];
   const [only] = plain;
   return (
-    <section aria-label={liveWords.late.title} className="mb-4 border-2 border-ink bg-wash p-3">
+    <section aria-label={m.round_late_title()} className="mb-4 border-2 border-ink bg-wash p-3">
       <div role="status">
         <p className="font-semibold wrap-anywhere">
-          {liveWords.late.noSeat(list(late.map((one) => one.name)), late.length)}
+          {m.round_late_noSeat({ names: list(late.map((one) => one.name)), n: late.length })}
         </p>
       </div>
       <Button
@@ -40,10 +40,10 @@ export function Late({ lesson, control }: { lesson: Lesson; control: FloorContro
         onClick={() => (round !== null && only !== undefined ? control.take('repair', [round]) : repair.ask())}
       >
         {only === undefined
-          ? liveWords.late.find
+          ? m.round_late_find()
           : plain.length === 1
-            ? liveWords.late.seat(nameOf(only.student), only.to)
-            : liveWords.late.seatAll(plain.length)}
+            ? m.round_late_seat({ name: nameOf(only.student), group: only.to })
+            : m.round_late_seatAll({ n: plain.length })}
       </Button>
       <RepairSheet repair={repair} nameOf={nameOf} />
     </section>

@@ -4,7 +4,7 @@ import type { Schema } from '../../api/client';
 import { isProblem } from '../../api/problem';
 import { Button } from '../../ui/Button';
 import { Sheet } from '../../ui/Sheet';
-import { liveWords } from '../../words/live';
+import * as m from '#messages';
 import { titleBeside } from '../lesson/titleBeside';
 
 /** What is done once the teacher has said that the class may leave the lesson it is in. */
@@ -33,20 +33,24 @@ export function LeaveOther({ lesson, children }: { lesson: Schema['LessonView'];
     <AskContext value={ask}>
       {children}
       {other !== null && (
-        <Sheet open={go !== null} onClose={close} title={liveWords.other.title(title)}>
-          <p>{liveWords.other.what(title, lesson.className, other.students, other.groups)}</p>
+        <Sheet open={go !== null} onClose={close} title={m.round_other_title({ lesson: title })}>
+          <p>
+            {other.students > 0
+              ? m.round_other_what({ lesson: title, students: other.students, groups: other.groups })
+              : m.round_other_whatClass({ lesson: title, className: lesson.className })}
+          </p>
           {lesson.round.lookSeconds > 0 && (
-            <p className="mt-2 text-soft">{liveWords.other.canCancel(lesson.round.lookSeconds)}</p>
+            <p className="mt-2 text-soft">{m.round_other_canCancel({ seconds: lesson.round.lookSeconds })}</p>
           )}
           <div className="mt-5 flex flex-wrap gap-3">
-            <Button onClick={close}>{liveWords.other.stay(title)}</Button>
+            <Button onClick={close}>{m.round_other_stay({ lesson: title })}</Button>
             <Button
               onClick={() => {
                 go?.(other.id);
                 close();
               }}
             >
-              {liveWords.other.leave(title)}
+              {m.round_other_leave({ lesson: title })}
             </Button>
           </div>
         </Sheet>

@@ -13,9 +13,10 @@ import { Page } from '../../ui/Page';
 import { roomWindow } from '../../ui/roomWindow';
 import { Tabs } from '../../ui/Tabs';
 import { useKeys } from '../../ui/useKeys';
-import { words } from '../../words';
-import { list } from '../../words/common';
-import { liveWords } from '../../words/live';
+import * as m from '#messages';
+import { lessonKeys } from '../../ui/shortcuts';
+import { segmentName } from '../lesson/segmentName';
+import { list } from '../../words/list';
 import { DoorSign } from '../roster/DoorSign';
 import { DealBar } from '../grouping/DealBar';
 import { Floor } from '../grouping/Floor';
@@ -64,6 +65,7 @@ import { WalkRound } from './walk/WalkRound';
 import { awayText, noteOf } from './whereabouts';
 
 type View = 'floor' | 'work' | 'rooms' | 'original';
+const viewText = { floor: m.lesson_floor, work: m.lesson_work, rooms: m.lesson_rooms, original: m.lesson_original };
 const views: View[] = ['floor', 'work', 'rooms', 'original'];
 /** Of a lesson that is over there is what came of it, and nothing to plan. */
 const viewsOver: View[] = ['floor', 'work', 'rooms'];
@@ -103,10 +105,10 @@ function NotCurrent({ lesson }: { lesson: Schema['LessonView'] }) {
   return (
     <Bar>
       {lesson.other === null
-        ? words.lesson.notCurrent(lesson.className)
-        : liveWords.other.bar(lesson.className, titleBeside(lesson.other, [lesson]))}
+        ? m.lesson_notCurrent({ name: lesson.className })
+        : m.round_other_bar({ className: lesson.className, lesson: titleBeside(lesson.other, [lesson]) })}
       <Button onClick={() => bring.mutate(null)} busy={bring.isPending}>
-        {words.lesson.makeCurrent}
+        {m.lesson_makeCurrent()}
       </Button>
     </Bar>
   );
@@ -128,7 +130,7 @@ function NotCarried() {
           <li key={one}>{one}</li>
         ))}
       </ul>
-      <Button onClick={() => setSaid([])}>{words.give.gotIt}</Button>
+      <Button onClick={() => setSaid([])}>{m.give_gotIt()}</Button>
     </Bar>
   );
 }
@@ -140,8 +142,8 @@ function Elsewhere({ lesson, onBack }: { lesson: Schema['LessonView']; onBack: (
   if (now === undefined) return null;
   return (
     <Bar>
-      {words.order.planning(words.order.name('round', lesson.round.number), nameOf(now))}
-      <Button onClick={onBack}>{words.order.backTo(words.order.name('round', lesson.roundNow.number))}</Button>
+      {m.order_planning({ name: segmentName('round', lesson.round.number), now: nameOf(now) })}
+      <Button onClick={onBack}>{m.order_backTo({ name: segmentName('round', lesson.roundNow.number) })}</Button>
     </Bar>
   );
 }
@@ -175,12 +177,12 @@ function SidePanel({
   const soon = useServerNow(30_000) + 30 * 60_000;
   const log = (
     <Button look="quiet" className="self-start text-sm" onClick={onLog}>
-      {liveWords.log.open}
+      {m.round_log_open()}
     </Button>
   );
   return (
     <aside
-      aria-label={words.next.title}
+      aria-label={m.next_title()}
       className="order-first flex w-full shrink-0 flex-col border-ink bg-sheet p-5 max-lg:border-b-2 lg:order-none lg:w-80 lg:overflow-y-auto lg:border-l-2"
     >
       <FailedWork lesson={lesson} />
@@ -200,7 +202,7 @@ function SidePanel({
             onSegment={onSegment}
           />
           {(arrived > 0 || (lesson.current && (lesson.startsAt ?? 0) < soon)) && (
-            <p className="mt-4 mb-4 text-sm text-soft">{words.live.doors(arrived, lesson.students.length)}</p>
+            <p className="mt-4 mb-4 text-sm text-soft">{m.live_doors({ n: arrived, all: lesson.students.length })}</p>
           )}
           <NextLesson lesson={lesson} others={lesson.order.now === null} />
         </>
@@ -322,7 +324,7 @@ function Lesson({ lesson, connected }: { lesson: Schema['LessonView']; connected
       (one) => group.students.includes(one.id) && !signal.waitsFor.includes(one.id) && hasArrived(one),
     );
     return {
-      text: liveWords.waits.text(list(signal.waitsFor.map(nameOfStudent))),
+      text: m.round_waits_text({ names: list(signal.waitsFor.map(nameOfStudent)) }),
       leads: others,
       onLead: (id) => then(() => control.edit({ kind: 'swap', student: lead, other: id }))(),
       onOpen: then(() => {
@@ -337,7 +339,7 @@ function Lesson({ lesson, connected }: { lesson: Schema['LessonView']; connected
     if (!live) {
       const arrived = lesson.students.filter((student) => group.students.includes(student.id) && hasArrived(student));
       return arrived.length > 0 || somebodyCame
-        ? words.live.arrivedOf(arrived.length, hereAt(group, lesson.students))
+        ? m.live_arrivedOf({ n: arrived.length, all: hereAt(group, lesson.students) })
         : String(hereAt(group, lesson.students));
     }
     const there = lesson.students.filter(
@@ -347,13 +349,13 @@ function Lesson({ lesson, connected }: { lesson: Schema['LessonView']; connected
   };
   return (
     <div className="flex min-h-0 flex-1 flex-col">
-      {!connected && <Bar>{words.lesson.noStream}</Bar>}
+      {!connected && <Bar>{m.lesson_noStream()}</Bar>}
       <AskDate key={`when ${lesson.id}`} lesson={lesson} />
       <NotCarried key={lesson.id} />
       {!lesson.current && !lesson.template && !over && isSoon(lesson) && <NotCurrent lesson={lesson} />}
       {lesson.template && (
         <Bar>
-          {words.order.templateBar}
+          {m.order_templateBar()}
           <NextLesson lesson={lesson} />
         </Bar>
       )}
@@ -378,8 +380,8 @@ function Lesson({ lesson, connected }: { lesson: Schema['LessonView']; connected
         <main className="flex min-h-0 min-w-0 flex-1 flex-col">
           <div className="flex flex-wrap items-center gap-x-6 gap-y-1 border-b border-line bg-sheet px-5">
             <Tabs
-              label={words.lesson.views}
-              tabs={shown.map((one) => ({ value: one, label: words.lesson[one] }))}
+              label={m.lesson_views()}
+              tabs={shown.map((one) => ({ value: one, label: viewText[one]() }))}
               shown={view}
               onShow={setView}
             />
@@ -397,7 +399,7 @@ function Lesson({ lesson, connected }: { lesson: Schema['LessonView']; connected
                   !(view === 'floor' && working) && 'ml-auto',
                 )}
               >
-                <WayIn className="mr-1 inline-block" /> {words.lesson.toMain}
+                <WayIn className="mr-1 inline-block" /> {m.lesson_toMain()}
               </a>
             )}
             {view === 'floor' && (
@@ -410,12 +412,12 @@ function Lesson({ lesson, connected }: { lesson: Schema['LessonView']; connected
                 aria-pressed={asList}
                 onClick={() => setAsList(!asList)}
               >
-                {asList ? words.floor.floorView : words.floor.listView}
+                {asList ? m.floor_floorView() : m.floor_listView()}
               </Button>
             )}
             {view === 'floor' && !working && !over && (
               <Button look="quiet" className="text-sm" onClick={() => setSeenAs('')}>
-                {words.asStudent.openAny}
+                {m.asStudent_openAny()}
               </Button>
             )}
           </div>
@@ -448,7 +450,7 @@ function Lesson({ lesson, connected }: { lesson: Schema['LessonView']; connected
                           onClose();
                         }}
                       >
-                        {words.asStudent.open}
+                        {m.asStudent_open()}
                       </Button>
                       {working && <StudentMoves lesson={lesson} student={student} onClose={onClose} />}
                       {student.claimed && (
@@ -557,7 +559,7 @@ function Lesson({ lesson, connected }: { lesson: Schema['LessonView']; connected
       {apart?.what === 'merge' && (
         <MergeSheet lesson={lesson} group={apart.group} onEdit={control.edit} onClose={() => setApart(null)} />
       )}
-      <KeyList open={help} onClose={() => setHelp(false)} keys={words.lesson.keys} />
+      <KeyList open={help} onClose={() => setHelp(false)} keys={lessonKeys()} />
       {seenAs !== null && (
         <Suspense fallback={null}>
           <AsStudent lesson={lesson} first={seenAs} onClose={() => setSeenAs(null)} />
@@ -579,7 +581,7 @@ export function LessonPage() {
         aside={
           lesson.data !== undefined && (
             <p className="text-sm">
-              {words.classes.doorWordOf}{' '}
+              {m.classes_doorWordOf()}{' '}
               <DoorSign
                 doorWord={lesson.data.doorWord}
                 className="text-lg"
@@ -592,24 +594,24 @@ export function LessonPage() {
                         rel="noopener"
                         className="font-semibold underline"
                       >
-                        {words.door.classPage} ↗
+                        {m.door_classPage()} ↗
                       </a>
                       <NewClassPage lesson={lesson.data.id} />
-                      <span className="block text-sm text-soft">{words.door.classPageLead}</span>
+                      <span className="block text-sm text-soft">{m.door_classPageLead()}</span>
                     </p>
                     <p className="mt-4 flex flex-wrap gap-x-6 gap-y-1 print:hidden">
                       <Link to={`/rounds/${lesson.data.round.id}/slips`} className="font-semibold underline">
-                        {words.paper.openSlips}
+                        {m.paper_openSlips()}
                       </Link>
                       <Link to={`/rounds/${lesson.data.round.id}/plan`} className="font-semibold underline">
-                        {words.paper.openPlan}
+                        {m.paper_openPlan()}
                       </Link>
                       {!lesson.data.template && (
                         <a
                           href={`/api/staff/lessons/${lesson.data.id}/calendar.ics`}
                           className="font-semibold underline"
                         >
-                          {words.paper.openCalendar}
+                          {m.paper_openCalendar()}
                         </a>
                       )}
                     </p>
@@ -621,7 +623,7 @@ export function LessonPage() {
           )
         }
       >
-        {lesson.isPending && <p className="p-8 text-soft">{words.common.loading}</p>}
+        {lesson.isPending && <p className="p-8 text-soft">{m.common_loading()}</p>}
         {lesson.isError && lesson.data === undefined && (
           <p className="p-8 font-semibold text-lost">{problemText(lesson.error)}</p>
         )}

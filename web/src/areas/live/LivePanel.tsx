@@ -4,11 +4,11 @@ import type { Schema } from '../../api/client';
 import { Choice } from '../../ui/Choice';
 import { Button } from '../../ui/Button';
 import { Duration } from '../../ui/Duration';
-import { words } from '../../words';
+import * as m from '#messages';
+import { lasting } from '../../words/lasting';
 import { placeOf } from '../grouping/NameTag';
 import { NextLesson } from '../lesson/NextLesson';
 import { timeText } from '../lesson/when';
-import { liveWords } from '../../words/live';
 import { Away } from './Away';
 import { NoticeBox } from './NoticeBox';
 import { comingBackUntil, type Phase } from './phase';
@@ -33,23 +33,22 @@ export function WhoIsMissing({ lesson, asked }: { lesson: Lesson; asked: Asked }
   const [isWhole, setWhole] = useState(false);
   const there = all.length - not.length;
   const belongsIn = (id: string) => lesson.floor.groups.find((group) => group.students.includes(id))?.name;
-  const text = words.live.asked[asked];
   const helped = asked === 'over' ? 0 : not.filter((student) => student.help !== null).length;
   return (
-    <section aria-label={words.live.notYet} className="flex flex-col">
+    <section aria-label={m.live_notYet()} className="flex flex-col">
       <p className="leading-none">
         <span className="text-5xl font-bold tabular-nums">{there}</span>{' '}
         <span className="text-lg">
-          {words.live.of(there, all.length).replace(/^\d+ /, '')} {text.there}
+          {m.live_of({ n: there, all: all.length }).replace(/^\d+ /, '')} {m.live_there({ key: asked })}
         </span>
       </p>
       {helped > 0 && (
         <Button className="mt-2 self-start" busy={give.isPending} onClick={() => give.mutate(command('fetch'))}>
-          {liveWords.helpAll(helped)}
+          {m.round_helpAll({ n: helped })}
         </Button>
       )}
       {not.length === 0 ? (
-        <p className="mt-2">{text.all}</p>
+        <p className="mt-2">{m.live_everyone({ key: asked })}</p>
       ) : (
         <ul className="mt-3 border-y border-ink">
           {(isWhole ? not : not.slice(0, shownFirst)).map((student) => (
@@ -63,21 +62,21 @@ export function WhoIsMissing({ lesson, asked }: { lesson: Lesson; asked: Asked }
                   {asked === 'out' &&
                     (student.place === 'elsewhere' || student.place === 'leftBehind') &&
                     belongsIn(student.id) !== undefined &&
-                    `; ${words.live.belongs(belongsIn(student.id) ?? '')}`}
+                    `; ${m.live_belongs({ name: belongsIn(student.id) ?? '' })}`}
                   {student.fetchedAt !== null &&
                     asked !== 'over' &&
-                    `; ${liveWords.helped((now - student.fetchedAt) / 1_000)}`}
+                    `; ${m.round_helped({ time: lasting((now - student.fetchedAt) / 1_000) })}`}
                 </span>
               </span>
               {student.help !== null && asked !== 'over' && (
                 <Button
                   look="quiet"
                   className="shrink-0 text-sm"
-                  aria-label={`${liveWords.help[student.help]}: ${student.name}`}
+                  aria-label={`${m.round_help({ key: student.help })}: ${student.name}`}
                   busy={give.isPending}
                   onClick={() => give.mutate(command('fetch', { students: [student.id] }))}
                 >
-                  {liveWords.help[student.help]}
+                  {m.round_help({ key: student.help })}
                 </Button>
               )}
             </li>
@@ -85,7 +84,7 @@ export function WhoIsMissing({ lesson, asked }: { lesson: Lesson; asked: Asked }
           {not.length > shownFirst && (
             <li>
               <Button look="quiet" className="text-sm" onClick={() => setWhole(!isWhole)}>
-                {isWhole ? words.live.fewer : words.live.andMore(not.length - shownFirst)}
+                {isWhole ? m.live_fewer() : m.live_andMore({ n: not.length - shownFirst })}
               </Button>
             </li>
           )}
@@ -100,7 +99,7 @@ export function OverPanel({ lesson, endedAt }: { lesson: Lesson; endedAt: number
   const give = useCommand(lesson.id);
   return (
     <div className="flex min-h-0 flex-1 flex-col gap-5">
-      <p className="shrink-0 text-lg font-semibold">{words.live.over(timeText(endedAt))}</p>
+      <p className="shrink-0 text-lg font-semibold">{m.live_over({ time: timeText(endedAt) })}</p>
       <WhoIsMissing lesson={lesson} asked="over" />
       <div className="shrink-0">
         <NextLesson lesson={lesson} />
@@ -111,7 +110,7 @@ export function OverPanel({ lesson, endedAt }: { lesson: Lesson; endedAt: number
         onClick={() => give.mutate(command('reopen'))}
         busy={give.isPending}
       >
-        {words.live.notOver}
+        {m.live_notOver()}
       </Button>
     </div>
   );
@@ -144,13 +143,13 @@ export function LivePanel({
       {phase === 'looking' && (
         <>
           <p className="text-lg">
-            {words.live.outIn}{' '}
+            {m.live_outIn()}{' '}
             <span className="text-3xl font-bold">
               <Duration seconds={secondsUntil(moments.outAt, now)} />
             </span>
           </p>
           <Button onClick={() => give.mutate(command('takeBack'))} busy={give.isPending}>
-            {words.live.takeBack}
+            {m.live_takeBack()}
           </Button>
         </>
       )}
@@ -162,28 +161,28 @@ export function LivePanel({
             onClick={() => give.mutate(command('callBack', { seconds }))}
             busy={give.isPending}
           >
-            {words.live.callBack(seconds)}
+            {m.live_callBack({ seconds })}
             {groups.length > 0 && done > 0 && (
-              <span className="block text-sm font-normal">{liveWords.doneOf(done, groups.length)}</span>
+              <span className="block text-sm font-normal">{m.round_doneOf({ done, all: groups.length })}</span>
             )}
           </Button>
           <Choice
-            label={words.live.callBackLength}
+            label={m.live_callBackLength()}
             className="w-44 text-sm"
             value={seconds}
-            options={choices.map((choice) => ({ value: choice, label: words.common.seconds(choice) }))}
+            options={choices.map((choice) => ({ value: choice, label: m.common_seconds({ n: choice }) }))}
             onChange={setSeconds}
           />
           {moments.endsAt !== null && moments.pausedAt === null && (
             <p className="text-sm">
               {moments.autoSeconds === null
-                ? words.live.endsByHand(timeText(moments.endsAt))
-                : words.live.endsByItself(timeText(moments.endsAt), moments.autoSeconds)}
+                ? m.live_endsByHand({ time: timeText(moments.endsAt) })
+                : m.live_endsByItself({ time: timeText(moments.endsAt), seconds: moments.autoSeconds })}
             </p>
           )}
           {coming.map((one) => (
             <p key={one.id} className="text-sm wrap-anywhere">
-              <span className="text-soft">{liveWords.prepared.at(timeText(one.dueAt ?? now))}:</span> {one.text}
+              <span className="text-soft">{m.round_prepared_at({ time: timeText(one.dueAt ?? now) })}:</span> {one.text}
             </p>
           ))}
         </div>
@@ -191,13 +190,13 @@ export function LivePanel({
       {phase === 'comingBack' && (
         <>
           <p className="text-lg">
-            {words.live.comingBackIn}{' '}
+            {m.live_comingBackIn()}{' '}
             <span className="bg-accent px-2 text-4xl font-bold text-on-accent">
               <Duration seconds={secondsUntil(comingBackUntil(moments), now)} />
             </span>
           </p>
           <Button onClick={() => give.mutate(command('keepWorking'))} busy={give.isPending}>
-            {words.live.keepWorking}
+            {m.live_keepWorking()}
           </Button>
         </>
       )}

@@ -25,22 +25,22 @@ const entry = (kind: Entry['kind'], more: Partial<Entry> = {}): Entry => ({
 
 describe('the log in words', () => {
   it.each<[string, Entry]>([
-    ['went to Quayside', entry('visitBegun', { group: 'Quayside' })],
+    ['visited Quayside', entry('visitBegun', { group: 'Quayside' })],
     [
       'moved Ada from Quayside to Millbrook',
       entry('seatsChanged', { student: 'Ada', from: 'Quayside', group: 'Millbrook' }),
     ],
-    ['seated Ada in Millbrook', entry('seatsChanged', { student: 'Ada', group: 'Millbrook' })],
-    ['took Ada off Quayside', entry('seatsChanged', { student: 'Ada', from: 'Quayside' })],
+    ['put Ada in Millbrook', entry('seatsChanged', { student: 'Ada', group: 'Millbrook' })],
+    ['took Ada out of Quayside', entry('seatsChanged', { student: 'Ada', from: 'Quayside' })],
     [
-      'said to Quayside and Millbrook: “Two minutes.”',
-      entry('noticeSaid', { groups: ['Quayside', 'Millbrook'], text: 'Two minutes.' }),
+      'sent a message to Quayside and Millbrook: “Two minutes left.”',
+      entry('noticeSaid', { groups: ['Quayside', 'Millbrook'], text: 'Two minutes left.' }),
     ],
-    ['said to everybody: “Two minutes.”', entry('noticeSaid', { text: 'Two minutes.' })],
-    ['took Ada to the main session', entry('takenAside', { student: 'Ada', place: 'main' })],
-    ['fetched: Ada', entry('fetched', { student: 'Ada', help: 'fetch' })],
-    ['wiped the mark off Quayside', entry('chalkMarked', { group: 'Quayside' })],
-    ['stopped the clock', entry('paused')],
+    ['sent a message to everyone: “Two minutes left.”', entry('noticeSaid', { text: 'Two minutes left.' })],
+    ['moved Ada to the main session', entry('takenAside', { student: 'Ada', place: 'main' })],
+    ['fetched Ada', entry('fetched', { student: 'Ada', help: 'fetch' })],
+    ['cleared the signal to Quayside', entry('chalkMarked', { group: 'Quayside' })],
+    ['paused the clock', entry('paused')],
     ['went on to: Share-out', entry('segmentBegun', { segment: 'shareOut' })],
   ])('%s', (line, of) => {
     expect(lineOf(of)).toBe(line);

@@ -2,50 +2,70 @@ import { useQuery } from '@tanstack/react-query';
 import { api, take, type Schema } from '../../api/client';
 import { problemText } from '../../api/problem';
 import { Sheet } from '../../ui/Sheet';
-import { list, words } from '../../words';
-import { liveWords } from '../../words/live';
+import * as m from '#messages';
+import { segmentName } from '../lesson/segmentName';
+import { list } from '../../words/list';
 import { timeText } from '../lesson/when';
 
 type Entry = Schema['LogEntry'];
-const { log } = liveWords;
 
 /** One line of the log in words, without who did it. */
 export function lineOf(entry: Entry): string {
-  const { lines } = log;
   const group = entry.group ?? '';
-  const student = entry.student ?? '';
-  const until = entry.until === null ? '' : timeText(entry.until);
+  const who = entry.student ?? '';
+  const time = entry.until === null ? '' : timeText(entry.until);
   switch (entry.kind) {
     case 'segmentBegun':
-      return lines.segmentBegun(entry.segment === null ? '' : words.order.name(entry.segment, null));
+      return m.round_log_segmentBegun({ what: entry.segment === null ? '' : segmentName(entry.segment, null) });
+    case 'lessonEnded':
+      return m.round_log_lessonEnded();
+    case 'lessonReopened':
+      return m.round_log_lessonReopened();
+    case 'sentOut':
+      return m.round_log_sentOut();
+    case 'takenBack':
+      return m.round_log_takenBack();
     case 'endChanged':
-      return lines.endChanged(until);
+      return m.round_log_endChanged({ time });
+    case 'calledBack':
+      return m.round_log_calledBack();
+    case 'keptWorking':
+      return m.round_log_keptWorking();
+    case 'paused':
+      return m.round_log_paused();
     case 'wentOn':
-      return lines.wentOn(until);
-    case 'noticeSaid':
-      return lines.noticeSaid(
-        entry.groups.length + entry.students.length > 0 ? list([...entry.groups, ...entry.students]) : liveWords.toAll,
-        entry.text ?? '',
-      );
+      return m.round_log_wentOn({ time });
+    case 'noticeSaid': {
+      const named = [...entry.groups, ...entry.students];
+      return m.round_log_noticeSaid({ to: named.length > 0 ? list(named) : m.round_toAll(), text: entry.text ?? '' });
+    }
     case 'seatsChanged':
-      return lines.seatsChanged(student, entry.from, entry.group);
+      if (entry.group === null) return m.round_log_seatRemoved({ who, from: entry.from ?? m.round_log_anyGroup() });
+      return entry.from === null
+        ? m.round_log_seatGiven({ who, to: entry.group })
+        : m.round_log_seatMoved({ who, from: entry.from, to: entry.group });
     case 'callMade':
-      return lines.callMade(group, entry.about === null ? '' : liveWords.about[entry.about]);
+      return m.round_log_callMade({ group, about: entry.about === null ? '' : m.round_about({ key: entry.about }) });
     case 'callSeen':
+      return m.round_log_callSeen({ group });
     case 'callTakenBack':
+      return m.round_log_callTakenBack({ group });
     case 'visitBegun':
+      return m.round_log_visitBegun({ group });
     case 'visitEnded':
-      return lines[entry.kind](group);
+      return m.round_log_visitEnded({ group });
     case 'chalkMarked':
-      return lines.chalkMarked(group, entry.mark === null ? null : liveWords.marks[entry.mark]);
+      return entry.mark === null
+        ? m.round_log_chalkWiped({ group })
+        : m.round_log_chalkMarked({ group, mark: m.round_marks({ key: entry.mark }) });
     case 'takenAside':
-      return lines.takenAside(student, entry.place === 'main' ? lines.main : (entry.place ?? ''));
+      return m.round_log_takenAside({ who, place: entry.place === 'main' ? m.round_log_main() : (entry.place ?? '') });
     case 'putBack':
-      return lines.putBack(student);
+      return m.round_log_putBack({ who });
     case 'fetched':
-      return lines.fetched(student, lines.how[entry.help ?? 'fetch']);
-    default:
-      return lines[entry.kind];
+      return m.round_log_fetched({ how: entry.help ?? 'fetch', who });
+    case 'whereaboutsChanged':
+      return '';
   }
 }
 
@@ -58,16 +78,17 @@ export function Log({ lesson, open, onClose }: { lesson: Schema['LessonView']; o
     placeholderData: (before) => before,
   });
   return (
-    <Sheet open={open} onClose={onClose} title={log.title} wide>
-      {entries.isPending && <p className="text-soft">{words.common.loading}</p>}
+    <Sheet open={open} onClose={onClose} title={m.round_log_title()} wide>
+      {entries.isPending && <p className="text-soft">{m.common_loading()}</p>}
       {entries.isError && <p className="font-semibold text-lost">{problemText(entries.error)}</p>}
-      {entries.data?.length === 0 && <p className="text-soft">{log.empty}</p>}
+      {entries.data?.length === 0 && <p className="text-soft">{m.round_log_empty()}</p>}
       <ol className="border-t border-ink">
         {entries.data?.map((entry) => (
           <li key={entry.seq} className="flex gap-3 border-b border-line py-1.5 wrap-anywhere">
             <span className="w-20 shrink-0 text-soft tabular-nums">{timeText(entry.at)}</span>
             <span className="min-w-0">
-              <span className="font-semibold">{entry.who === '' ? log.byItself : entry.who}</span> {lineOf(entry)}
+              <span className="font-semibold">{entry.who === '' ? m.round_log_byItself() : entry.who}</span>{' '}
+              {lineOf(entry)}
             </span>
           </li>
         ))}

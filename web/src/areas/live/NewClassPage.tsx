@@ -2,7 +2,7 @@ import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { api, take } from '../../api/client';
 import { Button } from '../../ui/Button';
 import { useMessages } from '../../ui/messages';
-import { words } from '../../words';
+import * as m from '#messages';
 
 /** Another address for the class page, where the old one has come to the wrong hands. */
 export function NewClassPage({ lesson }: { lesson: string }) {
@@ -10,13 +10,13 @@ export function NewClassPage({ lesson }: { lesson: string }) {
   const { say, fail } = useMessages();
   const renew = useMutation({
     mutationFn: () => take(api.POST('/api/staff/lessons/{id}/class-page', { params: { path: { id: lesson } } })),
-    onSuccess: () => say(words.door.newClassPageDone),
+    onSuccess: () => say(m.door_newClassPageDone()),
     onError: fail,
     onSettled: () => queries.invalidateQueries({ queryKey: ['lesson', lesson] }),
   });
   return (
     <Button look="quiet" className="ml-3 text-sm" busy={renew.isPending} onClick={() => renew.mutate()}>
-      {words.door.newClassPage}
+      {m.door_newClassPage()}
     </Button>
   );
 }

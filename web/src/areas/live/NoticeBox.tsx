@@ -5,8 +5,8 @@ import { Button } from '../../ui/Button';
 import { Choice } from '../../ui/Choice';
 import { useMessages } from '../../ui/messages';
 import { useKept } from '../../ui/useKept';
-import { list, words } from '../../words';
-import { liveWords } from '../../words/live';
+import * as m from '#messages';
+import { list } from '../../words/list';
 import { timeText } from '../lesson/when';
 import { command, useCommand } from './useCommand';
 
@@ -22,11 +22,11 @@ function NotSeen({ lesson, notice, to }: { lesson: Lesson; notice: Notice; to: s
         api.GET('/api/staff/lessons/{id}/notices/{seq}', { params: { path: { id: lesson.id, seq: `${notice.seq}` } } }),
       ),
   });
-  if (saw.data === undefined) return <p className="text-soft">{words.common.loading}</p>;
+  if (saw.data === undefined) return <p className="text-soft">{m.common_loading()}</p>;
   const not = lesson.students.filter((one) => to.includes(one.id) && !saw.data.includes(one.id));
   return (
     <p className="text-soft">
-      {not.length === 0 ? liveWords.allSaw : liveWords.notSeen(list(not.map((one) => one.name)))}
+      {not.length === 0 ? m.round_allSaw() : m.round_notSeen({ names: list(not.map((one) => one.name)) })}
     </p>
   );
 }
@@ -46,11 +46,13 @@ function Said({ lesson, notice }: { lesson: Lesson; notice: Notice }) {
       : lesson.students.filter((one) => one.claimed && !one.absent).map((one) => one.id);
   return (
     <li className="wrap-anywhere">
-      <span className="text-soft tabular-nums">{words.live.saidAt(timeText(notice.at))}</span>{' '}
-      {names.length > 0 && <span className="text-soft">{liveWords.saidTo(list(names))} </span>}
+      <span className="text-soft tabular-nums">{m.live_saidAt({ time: timeText(notice.at) })}</span>{' '}
+      {names.length > 0 && <span className="text-soft">{m.round_saidTo({ names: list(names) })} </span>}
       {notice.text}{' '}
       <Button look="quiet" className="text-sm" aria-expanded={open} onClick={() => setOpen(!open)}>
-        {liveWords.seenBy(notice.seen, notice.students.length > 0 ? notice.students.length : null)}
+        {notice.students.length > 0
+          ? m.round_seenByOf({ n: notice.seen, all: notice.students.length })
+          : m.round_seenBy({ n: notice.seen })}
       </Button>
       {open && <NotSeen lesson={lesson} notice={notice} to={to} />}
     </li>
@@ -77,18 +79,18 @@ export function NoticeBox({ lesson }: { lesson: Lesson }) {
           onSuccess: () => {
             sent();
             setChosen([]);
-            say(words.live.said);
+            say(m.live_said());
           },
         });
       }}
     >
       <label className="block text-sm font-semibold">
-        {words.live.notice}
+        {m.live_notice()}
         <textarea
           rows={2}
           maxLength={280}
           value={text}
-          placeholder={words.live.noticeHint}
+          placeholder={m.live_noticeHint()}
           onChange={(event) => setText(event.target.value)}
           className="mt-1 w-full border border-ink bg-sheet px-2 py-1.5 font-normal"
         />
@@ -98,7 +100,7 @@ export function NoticeBox({ lesson }: { lesson: Lesson }) {
           <Button
             key={one.id}
             className="px-2 text-sm wrap-anywhere"
-            aria-label={liveWords.notTo(one.name)}
+            aria-label={m.round_notTo({ name: one.name })}
             onClick={() => setChosen(chosen.filter((id) => id !== one.id))}
           >
             {one.name} <span aria-hidden="true">×</span>
@@ -106,12 +108,12 @@ export function NoticeBox({ lesson }: { lesson: Lesson }) {
         ))}
         {all.length > 0 && (
           <Choice
-            label={liveWords.toWhom}
+            label={m.round_toWhom()}
             hidden={to.length > 0}
             className="min-w-32 grow text-sm"
             value=""
             options={[
-              { value: '', label: to.length === 0 ? liveWords.toAll : liveWords.oneMore },
+              { value: '', label: to.length === 0 ? m.round_toAll() : m.round_oneMore() },
               ...all.filter((one) => !chosen.includes(one.id)).map((one) => ({ value: one.id, label: one.name })),
             ]}
             onChange={(id) => id !== '' && setChosen([...chosen, id])}
@@ -119,10 +121,10 @@ export function NoticeBox({ lesson }: { lesson: Lesson }) {
         )}
       </div>
       <Button type="submit" className="mt-1.5" busy={give.isPending} disabled={text.trim() === ''}>
-        {words.live.say}
+        {m.live_say()}
       </Button>
       {lesson.notices.length > 0 && (
-        <ul aria-label={words.live.lastNotices} className="mt-3 space-y-1 text-sm">
+        <ul aria-label={m.live_lastNotices()} className="mt-3 space-y-1 text-sm">
           {lesson.notices.slice(0, 3).map((notice) => (
             <Said key={notice.seq} lesson={lesson} notice={notice} />
           ))}

@@ -1,7 +1,8 @@
 import { useState } from 'react';
 import type { Schema } from '../../api/client';
 import { Button } from '../../ui/Button';
-import { list, words } from '../../words';
+import * as m from '#messages';
+import { list } from '../../words/list';
 import { useCopy } from '../../ui/useCopy';
 
 /** Who is with whom, and where to go, as a class reads them in any chat. */
@@ -11,11 +12,11 @@ export function pasted(lesson: Schema['LessonView'], origin: string): { groups: 
   );
   const lines = lesson.floor.groups.map((group) => {
     const names = group.students.flatMap((id) => here.get(id) ?? []);
-    return `${group.name}: ${names.length === 0 ? words.pasting.nobody : list(names)}`;
+    return `${group.name}: ${names.length === 0 ? m.pasting_nobody() : list(names)}`;
   });
   return {
-    groups: [words.pasting.groupsOf(lesson.title), ...lines].join('\n'),
-    way: words.pasting.way(`${origin}/student`, lesson.doorWord),
+    groups: [m.pasting_groupsOf({ title: lesson.title }), ...lines].join('\n'),
+    way: m.pasting_way({ address: `${origin}/student`, word: lesson.doorWord }),
   };
 }
 
@@ -33,8 +34,8 @@ function Part({ title, text, rows }: { title: string; text: string; rows: number
           className="mt-1 block w-full border border-ink bg-sheet px-2 py-1.5 text-base font-normal"
         />
       </label>
-      <Button className="mt-1 text-sm" onClick={() => copy(text, words.pasting.copied)}>
-        {words.pasting.copy(title)}
+      <Button className="mt-1 text-sm" onClick={() => copy(text, m.pasting_copied())}>
+        {m.pasting_copy({ title })}
       </Button>
     </div>
   );
@@ -47,12 +48,12 @@ export function Pasting({ lesson }: { lesson: Schema['LessonView'] }) {
   return (
     <div className="mt-4 print:hidden">
       <Button aria-expanded={open} onClick={() => setOpen(!open)}>
-        {words.pasting.title}
+        {m.pasting_title()}
       </Button>
       {open && (
         <>
-          <Part title={words.pasting.who} text={text.groups} rows={Math.min(8, lesson.floor.groups.length + 1)} />
-          <Part title={words.pasting.where} text={text.way} rows={2} />
+          <Part title={m.pasting_who()} text={text.groups} rows={Math.min(8, lesson.floor.groups.length + 1)} />
+          <Part title={m.pasting_where()} text={text.way} rows={2} />
         </>
       )}
     </div>

@@ -9,7 +9,9 @@ import { useMessages } from '../../ui/messages';
 import { NumberField } from '../../ui/NumberField';
 import { SavedText } from '../../ui/SavedText';
 import { useSettled } from '../../ui/useSettled';
-import { words } from '../../words';
+import * as m from '#messages';
+import { segmentName } from '../lesson/segmentName';
+import { list as listed } from '../../words/list';
 import { RepairSheet, useRepair } from '../grouping/Repair';
 import type { FloorControl } from '../grouping/useFloor';
 import { nameOf } from '../lesson/OrderStrip';
@@ -20,7 +22,6 @@ import { SendingSheet, useSendingLine } from '../ready/SendingSheet';
 import { SetUpProgress } from '../ready/SetUpProgress';
 import { SetUpSheet } from '../ready/SetUpSheet';
 import { useLooking, useSetUp } from '../ready/useSetUp';
-import { readyWords } from '../../words/ready';
 import { nextStep, setUp, stops, type NextKind, type NextStep } from './nextStep';
 import { Prepared } from './Prepared';
 import { command, useCommand } from './useCommand';
@@ -53,18 +54,18 @@ function RoundFields({ lesson }: { lesson: Lesson }) {
   return (
     <details className="border-b border-line py-2">
       <summary className="min-h-6 font-semibold">
-        {words.order.name('round', round.number)}{' '}
+        {segmentName('round', round.number)}{' '}
         <span className="text-sm font-normal text-soft">
-          {words.common.minutes(round.minutes)}
-          {round.autoCallBack && words.next.thenBack}
+          {m.common_minutes({ n: round.minutes })}
+          {round.autoCallBack && m.next_thenBack()}
         </span>
       </summary>
       <div className="mt-3 grid grid-cols-2 items-end gap-3">
         <div className="col-span-2">
           <SavedText
             key={round.id}
-            label={words.next.instructions}
-            hint={words.next.instructionsHint}
+            label={m.next_instructions()}
+            hint={m.next_instructionsHint()}
             value={round.instructions}
             maxLength={2000}
             onSave={(instructions) =>
@@ -77,7 +78,7 @@ function RoundFields({ lesson }: { lesson: Lesson }) {
         </div>
         <NumberField
           key={`minutesOut${round.id}`}
-          label={words.next.minutesOut}
+          label={m.next_minutesOut()}
           value={round.minutes}
           min={1}
           max={600}
@@ -85,7 +86,7 @@ function RoundFields({ lesson }: { lesson: Lesson }) {
         />
         <NumberField
           key={`lookSeconds${round.id}`}
-          label={words.next.lookSeconds}
+          label={m.next_lookSeconds()}
           value={round.lookSeconds}
           min={0}
           max={120}
@@ -93,7 +94,7 @@ function RoundFields({ lesson }: { lesson: Lesson }) {
         />
         <NumberField
           key={`backSeconds${round.id}`}
-          label={words.next.backSeconds}
+          label={m.next_backSeconds()}
           value={round.callBackSeconds}
           min={0}
           max={120}
@@ -111,7 +112,7 @@ function RoundFields({ lesson }: { lesson: Lesson }) {
                 .finally(() => setAuto(null));
             }}
           />
-          {words.next.autoBack}
+          {m.next_autoBack()}
         </label>
         <Prepared key={`prepared${round.id}`} lesson={lesson} />
       </div>
@@ -129,7 +130,7 @@ function GroupingChoice({ lesson }: { lesson: Lesson }) {
       {groupings !== undefined && groupings.length > 1 && (
         <Choice
           hidden
-          label={words.next.grouping}
+          label={m.next_grouping()}
           className="w-full min-w-0"
           value={lesson.floor.id}
           options={groupings.map((grouping) => ({ value: grouping.id, label: grouping.name }))}
@@ -137,7 +138,7 @@ function GroupingChoice({ lesson }: { lesson: Lesson }) {
         />
       )}
       <Link to={`/groupings/${lesson.floor.id}`} className="inline-block min-h-6 text-ink underline underline-offset-4">
-        {words.next.toDesk}
+        {m.next_toDesk()}
       </Link>
     </span>
   );
@@ -145,26 +146,26 @@ function GroupingChoice({ lesson }: { lesson: Lesson }) {
 
 function roomsText(lesson: Lesson): string {
   const state = setUp(lesson);
-  if (state.roomsFailed > 0) return words.next.roomsFailed(state.roomsFailed);
-  if (lesson.roomSource === 'classroom' && state.roomsMade < state.rooms) return words.next.roomsClassroom;
-  if (lesson.roomSource === 'ownLinks' && state.withoutRoom > 0) return words.next.roomsLinks(state.withoutRoom);
-  if (state.roomsPlanned === 0) return words.next.roomsNone;
-  if (state.roomsWorking) return words.next.roomsMaking(state.roomsMade, state.rooms);
+  if (state.roomsFailed > 0) return m.next_roomsFailed({ n: state.roomsFailed });
+  if (lesson.roomSource === 'classroom' && state.roomsMade < state.rooms) return m.next_roomsClassroom();
+  if (lesson.roomSource === 'ownLinks' && state.withoutRoom > 0) return m.next_roomsLinks({ n: state.withoutRoom });
+  if (state.roomsPlanned === 0) return m.next_roomsNone();
+  if (state.roomsWorking) return m.next_roomsMaking({ done: state.roomsMade, all: state.rooms });
   return state.roomsMade < state.rooms
-    ? words.next.roomsSome(state.roomsMade, state.rooms)
-    : words.next.roomsDone(state.rooms);
+    ? m.next_roomsSome({ done: state.roomsMade, all: state.rooms })
+    : m.next_roomsDone({ n: state.rooms });
 }
 
 function workText(lesson: Lesson): string {
   const state = setUp(lesson);
   const [first] = lesson.handOut;
-  if (first === undefined) return lesson.talkOnly ? words.next.talkOnly : words.next.workNone;
+  if (first === undefined) return lesson.talkOnly ? m.next_talkOnly() : m.next_workNone();
   if (state.unfinished?.unfinished != null) return state.unfinished.unfinished;
-  if (state.copies === 0) return words.next.workOriginal(lesson.handOut.map((row) => row.title));
-  if (state.copiesOld > 0) return words.next.workOld(state.copiesOld);
+  if (state.copies === 0) return m.next_workOriginal({ titles: listed(lesson.handOut.map((row) => row.title)) });
+  if (state.copiesOld > 0) return m.next_workOld({ n: state.copiesOld });
   return state.copiesMissing > 0
-    ? words.next.workSome(state.copies, state.copies + state.copiesMissing)
-    : words.next.workDone(state.copies);
+    ? m.next_workSome({ done: state.copies, all: state.copies + state.copiesMissing })
+    : m.next_workDone({ n: state.copies });
 }
 
 /** What is in place for the round, what is not, and the one thing to do next. */
@@ -199,7 +200,11 @@ export function PlanPanel({
   const copies = useMutation({
     mutationFn: () => take(api.POST('/api/staff/rounds/{id}/copies', path)),
     onSuccess: (made) => {
-      say(made.kept.length > 0 ? words.next.copiesKept(made.kept) : words.next.copiesMade(made.made + made.brought));
+      say(
+        made.kept.length > 0
+          ? m.next_copiesKept({ names: listed(made.kept) })
+          : m.next_copiesMade({ n: made.made + made.brought }),
+      );
       void queries.invalidateQueries({ queryKey: ['copies', lesson.round.id] });
     },
     onSettled: refresh,
@@ -227,11 +232,11 @@ export function PlanPanel({
     goesOn && comes !== undefined
       ? {
           kind: comes.round === null ? 'begin' : 'nextRound',
-          label: words.order.next(nameOf(comes), comes.minutes),
+          label: m.order_next({ name: nameOf(comes), n: comes.minutes }),
           subject: null,
         }
       : goesOn
-        ? { kind: 'end', label: words.next.end, subject: null }
+        ? { kind: 'end', label: m.next_end(), subject: null }
         : nextStep(lesson);
   const send = () => give.mutate(command('sendOut', { segment: lesson.round.segmentId }));
   const goOn = () => {
@@ -257,7 +262,7 @@ export function PlanPanel({
     bringChanges: () => copies.mutate(),
     materials: onMaterials,
     talkOnly: () => setTalkOnly.mutate(true),
-    order: () => document.querySelector<HTMLElement>(`[aria-label="${words.ribbon.label}"] button`)?.focus(),
+    order: () => document.querySelector<HTMLElement>(`[aria-label="${m.ribbon_label()}"] button`)?.focus(),
     slips: () => void navigate(`/rounds/${lesson.round.id}/slips`),
     send,
     begin: goOn,
@@ -298,12 +303,12 @@ export function PlanPanel({
       {!lesson.template && !goesOn && list !== null && list.steps > 0 && lesson.setUp?.running !== true && (
         <p className="text-sm text-soft">
           {list.press === null
-            ? readyWords.asks(list.asks)
+            ? m.setUp_asks({ n: list.asks })
             : stops(lesson).length === 0
-              ? readyWords.optional(list.steps)
-              : readyWords.steps(list.steps)}
+              ? m.setUp_optional({ n: list.steps })
+              : m.setUp_steps({ n: list.steps })}
           <Button look="quiet" className="ml-1 text-sm" onClick={() => setSheet('list')}>
-            {readyWords.see}
+            {m.setUp_see()}
           </Button>
         </p>
       )}
@@ -321,23 +326,23 @@ export function PlanPanel({
       )}
       {next.kind !== 'send' && state.seated > 0 && !lesson.template && (
         <Button look="quiet" className="self-start text-sm" onClick={send} busy={give.isPending}>
-          {goesOn ? words.next.sendAgain : words.next.sendNow}
+          {goesOn ? m.next_sendAgain() : m.next_sendNow()}
         </Button>
       )}
       <div className="border-y-2 border-ink">
         <ul>
-          <Line done={state.groups > 0 && state.onShelf === 0} title={words.next.groups}>
+          <Line done={state.groups > 0 && state.onShelf === 0} title={m.next_groups()}>
             {state.groups === 0
-              ? words.next.groupsNone
+              ? m.next_groupsNone()
               : state.onShelf > 0
-                ? words.next.groupsShelf(state.onShelf)
-                : words.next.groupsDone(state.seated, state.groups)}
+                ? m.next_groupsShelf({ n: state.onShelf })
+                : m.next_groupsDone({ n: state.seated, g: state.groups })}
             {lesson.partners !== null && <span className="mt-1 block">{lesson.partners}</span>}
             <GroupingChoice lesson={lesson} />
           </Line>
           <Line
             done={state.rooms > 0 && (state.withoutRoom === 0 || lesson.roomSource === 'classroom')}
-            title={words.next.rooms}
+            title={m.next_rooms()}
           >
             {roomsText(lesson)}
             {state.roomsWorking && (
@@ -345,40 +350,40 @@ export function PlanPanel({
                 className="mt-1 block w-full accent-ink"
                 max={state.rooms}
                 value={state.roomsMade}
-                aria-label={words.next.rooms}
+                aria-label={m.next_rooms()}
               />
             )}
             <Button look="quiet" className="ml-1 text-sm" onClick={() => onRooms(false)}>
-              {words.next.toRooms}
+              {m.next_toRooms()}
             </Button>
           </Line>
           <Line
             done={
               lesson.talkOnly && lesson.handOut.length === 0 ? undefined : state.copies > 0 && state.copiesMissing === 0
             }
-            title={words.next.work}
+            title={m.next_work()}
           >
             {workText(lesson)}
             {lesson.talkOnly && lesson.handOut.length === 0 && (
               <Button look="quiet" className="ml-1 text-sm" onClick={() => setTalkOnly.mutate(false)}>
-                {words.next.useWorksheet}
+                {m.next_useWorksheet()}
               </Button>
             )}
             {state.copiesOld > 0 && <BringChanges lesson={lesson} />}
             {state.copiesWritten > 0 && lesson.setUp?.running !== true && (
               <span className="mt-1 block">
-                {words.next.goOnLead}
+                {m.next_goOnLead()}
                 <Button look="quiet" className="block" busy={copies.isPending} onClick={() => copies.mutate()}>
-                  {words.next.makeEmpty}
+                  {m.next_makeEmpty()}
                 </Button>
               </span>
             )}
           </Line>
           {!lesson.template && (
-            <Line done={sending.isPlanned ? sending.done : undefined} title={readyWords.sending.title}>
+            <Line done={sending.isPlanned ? sending.done : undefined} title={m.setUp_sending_title()}>
               {sending.text}
               <Button look="quiet" className="ml-1 text-sm" onClick={() => setSheet('sending')}>
-                {readyWords.sending.choose}
+                {m.setUp_sending_choose()}
               </Button>
             </Line>
           )}

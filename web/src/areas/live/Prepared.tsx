@@ -3,11 +3,10 @@ import type { Schema } from '../../api/client';
 import { Button } from '../../ui/Button';
 import { Choice } from '../../ui/Choice';
 import { useMessages } from '../../ui/messages';
-import { liveWords } from '../../words/live';
 import { useOrder } from '../lesson/useOrder';
+import * as m from '#messages';
 
 type Lesson = Schema['LessonView'];
-const said = liveWords.prepared;
 const most = 12;
 
 /** What is said by itself at set times of the round. */
@@ -35,23 +34,26 @@ export function Prepared({ lesson }: { lesson: Lesson }) {
     text: what,
   }));
   return (
-    <section aria-label={said.title} className="col-span-2">
-      <h3 className="font-sans text-sm font-semibold">{said.title}</h3>
-      {notices.length === 0 && !adding && <p className="text-sm text-soft">{said.lead}</p>}
+    <section aria-label={m.round_prepared_title()} className="col-span-2">
+      <h3 className="font-sans text-sm font-semibold">{m.round_prepared_title()}</h3>
+      {notices.length === 0 && !adding && <p className="text-sm text-soft">{m.round_prepared_lead()}</p>}
       <ul>
         {notices.map((one, i) => (
           <li key={one.id} className="flex items-baseline gap-2 border-b border-line py-1 text-sm">
             <span className="min-w-0 flex-1 wrap-anywhere">
-              <span className="text-soft">{said.line(one.seconds / 60, one.beforeEnd)}:</span> {one.text}
+              <span className="text-soft">
+                {m.round_prepared_line({ minutes: one.seconds / 60, when: one.beforeEnd ? 'beforeEnd' : 'after' })}:
+              </span>{' '}
+              {one.text}
             </span>
             <Button
               look="quiet"
               className="shrink-0 text-sm"
               busy={busy}
-              aria-label={`${said.none}: ${one.text}`}
+              aria-label={`${m.round_prepared_none()}: ${one.text}`}
               onClick={() => void save(plain.filter((_, other) => other !== i))}
             >
-              {said.none}
+              {m.round_prepared_none()}
             </Button>
           </li>
         ))}
@@ -69,19 +71,19 @@ export function Prepared({ lesson }: { lesson: Lesson }) {
           }}
         >
           <label className="block text-sm font-semibold">
-            {said.text}
+            {m.round_prepared_text()}
             <textarea
               rows={2}
               maxLength={280}
               value={text}
-              placeholder={said.hint}
+              placeholder={m.round_prepared_hint()}
               onChange={(event) => setText(event.target.value)}
               className="mt-1 w-full border border-ink bg-sheet px-2 py-1.5 font-normal"
             />
           </label>
           <div className="flex items-end gap-2">
             <label className="block w-20 text-sm font-semibold">
-              {said.minutes}
+              {m.round_prepared_minutes()}
               <input
                 inputMode="decimal"
                 value={minutes}
@@ -90,24 +92,24 @@ export function Prepared({ lesson }: { lesson: Lesson }) {
               />
             </label>
             <Choice
-              label={said.when}
+              label={m.round_prepared_when()}
               className="grow text-sm"
               value={beforeEnd ? 'end' : 'start'}
               options={[
-                { value: 'end', label: said.beforeEnd },
-                { value: 'start', label: said.after },
+                { value: 'end', label: m.round_prepared_beforeEnd() },
+                { value: 'start', label: m.round_prepared_after() },
               ]}
               onChange={(to) => setBeforeEnd(to === 'end')}
             />
           </div>
           <Button type="submit" className="self-start" busy={busy} disabled={!works}>
-            {said.add}
+            {m.round_prepared_add()}
           </Button>
         </form>
       ) : (
         notices.length < most && (
           <Button look="quiet" className="text-sm" onClick={() => setAdding(true)}>
-            {said.add}
+            {m.round_prepared_add()}
           </Button>
         )
       )}

@@ -4,7 +4,7 @@ import { secondsUntil, useServerNow } from '../../api/clock';
 import type { Schema } from '../../api/client';
 import { Button } from '../../ui/Button';
 import { Duration } from '../../ui/Duration';
-import { words } from '../../words';
+import * as m from '#messages';
 import { AddSegment } from '../lesson/AddSegment';
 import { timeText } from '../lesson/when';
 import { asOrdered, fitted } from '../lesson/orderMoves';
@@ -70,11 +70,11 @@ function Running({
         <div
           role="slider"
           tabIndex={0}
-          aria-label={words.ribbon.end}
+          aria-label={m.ribbon_end()}
           aria-valuemin={0}
           aria-valuemax={600}
           aria-valuenow={Math.round((end - from) / minute)}
-          aria-valuetext={words.ribbon.until(timeText(end))}
+          aria-valuetext={m.ribbon_until({ time: timeText(end) })}
           className="absolute -inset-y-1.5 w-4 -translate-x-1/2 cursor-ew-resize touch-none border-2 border-ink bg-accent"
           style={{ left: share(end) }}
           onKeyDown={key}
@@ -94,7 +94,7 @@ function Running({
         className="absolute inset-y-0 flex items-center pl-4 text-sm max-sm:-translate-x-full max-sm:pr-4 max-sm:pl-0 whitespace-nowrap text-ink"
         style={{ left: share(end) }}
       >
-        {words.ribbon.until(timeText(end))}
+        {m.ribbon_until({ time: timeText(end) })}
       </span>
     </div>
   );
@@ -141,28 +141,28 @@ export function Ribbon({
             left: now <= segmentEnds,
             over: now > segmentEnds,
           },
-    looking: { text: words.ribbon.looking, seconds: secondsUntil(moments.outAt, now), left: false, over: false },
+    looking: { text: m.ribbon_looking(), seconds: secondsUntil(moments.outAt, now), left: false, over: false },
     out: {
-      text: moments.pausedAt === null ? words.ribbon.out : words.ribbon.paused,
+      text: moments.pausedAt === null ? m.ribbon_out() : m.ribbon_paused(),
       seconds: over ? Math.floor((clock - endsAt) / 1000) : secondsUntil(endsAt, clock),
       left: !over,
       over,
     },
     comingBack: {
-      text: words.ribbon.comingBack,
+      text: m.ribbon_comingBack(),
       seconds: secondsUntil(comingBackUntil(moments), now),
       left: false,
       over: false,
     },
-    back: { text: words.ribbon.back, seconds: null, left: false, over: false },
+    back: { text: m.ribbon_back(), seconds: null, left: false, over: false },
   }[phase];
   const shown = lesson.endedAt === null ? status : null;
   const planned = lesson.minutes - order.spare;
   return (
-    <section aria-label={words.ribbon.label} className="border-b border-ink bg-sheet px-5 py-2.5">
+    <section aria-label={m.ribbon_label()} className="border-b border-ink bg-sheet px-5 py-2.5">
       <div className="flex flex-col gap-3 lg:flex-row lg:items-center lg:gap-4">
         {lesson.endedAt !== null && (
-          <p className="shrink-0 text-lg font-semibold lg:w-44">{words.ribbon.ended(timeText(lesson.endedAt))}</p>
+          <p className="shrink-0 text-lg font-semibold lg:w-44">{m.ribbon_ended({ time: timeText(lesson.endedAt) })}</p>
         )}
         {shown !== null && (
           <div
@@ -172,7 +172,7 @@ export function Ribbon({
                 '-mx-5 -mt-2.5 bg-lost px-5 py-2.5 text-sheet lg:-my-2.5 lg:mr-0 lg:flex lg:w-49 lg:flex-col lg:justify-center lg:self-stretch lg:pr-0',
             )}
           >
-            <p className={shown.over ? 'font-bold' : 'text-sm'}>{shown.over ? words.ribbon.over : shown.text}</p>
+            <p className={shown.over ? 'font-bold' : 'text-sm'}>{shown.over ? m.ribbon_over() : shown.text}</p>
             {shown.seconds !== null && (
               <p
                 className={clsx(
@@ -183,7 +183,7 @@ export function Ribbon({
               >
                 {shown.over ? '+ ' : ''}
                 <Duration seconds={shown.seconds} />
-                {shown.left && <span className="text-sm font-normal"> {words.ribbon.left}</span>}
+                {shown.left && <span className="text-sm font-normal"> {m.ribbon_left()}</span>}
               </p>
             )}
           </div>
@@ -221,15 +221,15 @@ export function Ribbon({
         </div>
         {(phase === 'looking' || phase === 'out') && (
           <div className="flex gap-1 lg:self-end">
-            <Button aria-label={words.ribbon.less} onClick={() => onEnd(endsAt - minute)}>
+            <Button aria-label={m.ribbon_less()} onClick={() => onEnd(endsAt - minute)}>
               − 1
             </Button>
-            <Button aria-label={words.ribbon.more} onClick={() => onEnd(Math.max(endsAt, clock) + minute)}>
+            <Button aria-label={m.ribbon_more()} onClick={() => onEnd(Math.max(endsAt, clock) + minute)}>
               + 1
             </Button>
             {phase === 'out' && (
               <Button onClick={() => onPause(moments.pausedAt === null)}>
-                {moments.pausedAt === null ? words.ribbon.pause : words.ribbon.goOn}
+                {moments.pausedAt === null ? m.ribbon_pause() : m.ribbon_goOn()}
               </Button>
             )}
           </div>
@@ -238,11 +238,11 @@ export function Ribbon({
           <>
             <AddSegment order={order} control={control} onFill={onFill} />
             <p className="shrink-0 text-sm leading-tight text-soft lg:w-48">
-              {words.order.total(planned, lesson.minutes)}
+              {m.order_total({ planned, all: lesson.minutes })}
               {order.spare !== 0 && (
                 <span className="block">
                   <span className={clsx('font-semibold', order.spare < 0 && 'text-ink')}>
-                    {order.spare > 0 ? words.order.spare(order.spare) : words.order.over(-order.spare)}
+                    {order.spare > 0 ? m.order_spare({ n: order.spare }) : m.order_over({ n: -order.spare })}
                   </span>
                   {lesson.minutes >= order.segments.length && (
                     <>
@@ -252,7 +252,7 @@ export function Ribbon({
                         className="text-ink underline underline-offset-4"
                         onClick={() => control.put(fitted(asOrdered(order.segments), lesson.minutes))}
                       >
-                        {words.order.fit}
+                        {m.order_fit()}
                       </button>
                     </>
                   )}

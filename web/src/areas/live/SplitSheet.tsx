@@ -3,7 +3,7 @@ import type { Schema } from '../../api/client';
 import { Button } from '../../ui/Button';
 import { Choice } from '../../ui/Choice';
 import { Sheet } from '../../ui/Sheet';
-import { liveWords } from '../../words/live';
+import * as m from '#messages';
 import type { Edit } from '../grouping/floorMoves';
 
 type Lesson = Schema['LessonView'];
@@ -27,9 +27,9 @@ export function SplitSheet({
   const stays = group.students.filter((id) => !goes.includes(id));
   const works = goes.length > 0 && stays.length > 0;
   return (
-    <Sheet open onClose={onClose} title={liveWords.splitTitle(group.name)}>
+    <Sheet open onClose={onClose} title={m.round_splitTitle({ name: group.name })}>
       <fieldset>
-        <legend>{liveWords.splitLead}</legend>
+        <legend>{m.round_splitLead()}</legend>
         <ul className="mt-3 border-y border-ink">
           {sitting.map((one) => (
             <li key={one.id} className="border-b border-line last:border-0">
@@ -49,12 +49,12 @@ export function SplitSheet({
         </ul>
       </fieldset>
       <Choice
-        label={liveWords.splitKeep}
+        label={m.round_splitKeep()}
         className="mt-4"
         value={keeps}
         options={[
-          { value: 'stay', label: liveWords.splitStay },
-          { value: 'go', label: liveWords.splitGo },
+          { value: 'stay', label: m.round_splitStay() },
+          { value: 'go', label: m.round_splitGo() },
         ]}
         onChange={setKeeps}
       />
@@ -68,7 +68,7 @@ export function SplitSheet({
           onClose();
         }}
       >
-        {liveWords.splitPress(works ? goes.length : 0)}
+        {m.round_splitPress({ n: works ? goes.length : 0 })}
       </Button>
     </Sheet>
   );
@@ -87,8 +87,8 @@ export function MergeSheet({
   onClose: () => void;
 }) {
   return (
-    <Sheet open onClose={onClose} title={liveWords.mergeTitle(group.name)}>
-      <p>{liveWords.mergeLead}</p>
+    <Sheet open onClose={onClose} title={m.round_mergeTitle({ name: group.name })}>
+      <p>{m.round_mergeLead()}</p>
       <ul className="mt-3 flex flex-col gap-2">
         {lesson.floor.groups
           .filter((one) => one.id !== group.id)
@@ -101,7 +101,7 @@ export function MergeSheet({
                   onClose();
                 }}
               >
-                {liveWords.mergePress(group.name, one.name)}
+                {m.round_mergePress({ name: group.name, into: one.name })}
               </Button>
             </li>
           ))}

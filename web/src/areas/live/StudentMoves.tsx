@@ -1,6 +1,6 @@
 import type { Schema } from '../../api/client';
 import { Button } from '../../ui/Button';
-import { liveWords } from '../../words/live';
+import * as m from '#messages';
 import { command, useCommand } from './useCommand';
 
 /** What can be done with a student while groups are out, besides giving them another seat. */
@@ -25,23 +25,23 @@ export function StudentMoves({
     <div className="flex flex-col items-start">
       {help !== null && (
         <Button className="mb-1" onClick={press(command('fetch', { students }))}>
-          {liveWords.help[help]}
+          {m.round_help({ key: help })}
         </Button>
       )}
       {student.aside !== null && (
         <Button className="mb-1" onClick={press(command('putBack', { students }))}>
-          {liveWords.putBack}
+          {m.round_putBack()}
         </Button>
       )}
-      <div role="group" aria-label={liveWords.aside} className="flex flex-col items-start">
+      <div role="group" aria-label={m.round_aside()} className="flex flex-col items-start">
         {rooms.map((room) => (
           <Button key={room.id} look="quiet" onClick={press(command('takeAside', { students, place: room.id }))}>
-            {liveWords.toRoom(room.name)}
+            {m.round_toRoom({ room: room.name })}
           </Button>
         ))}
         {student.aside !== 'main' && (
           <Button look="quiet" onClick={press(command('takeAside', { students, place: 'main' }))}>
-            {liveWords.toMain}
+            {m.round_toMain()}
           </Button>
         )}
       </div>

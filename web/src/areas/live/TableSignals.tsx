@@ -1,9 +1,9 @@
 import type { Schema } from '../../api/client';
 import { Button } from '../../ui/Button';
-import { liveWords } from '../../words/live';
+import * as m from '#messages';
 
 type Signal = Schema['GroupSignalView'];
-const marks = Object.keys(liveWords.marks) as Schema['ChalkMark'][];
+const marks: Schema['ChalkMark'][] = ['seen', 'wellDone', 'listening', 'hurry'];
 
 /** What can be done with a table while its group is at work: go there, let them know, put a mark on it. */
 export function TableSignals({
@@ -38,30 +38,30 @@ export function TableSignals({
 }) {
   return (
     <div className="mb-3 flex flex-col gap-2 border-b border-line pb-3">
-      <Button onClick={onVisit}>{liveWords.goTo(name)}</Button>
+      <Button onClick={onVisit}>{m.round_goTo({ group: name })}</Button>
       {waiting !== undefined && (
         <div className="flex flex-col items-start gap-1 border-l-8 border-ink pl-3">
           <p className="font-semibold">{waiting.text}</p>
-          <Button onClick={waiting.onOpen}>{liveWords.waits.open}</Button>
+          <Button onClick={waiting.onOpen}>{m.round_waits_open()}</Button>
           {waiting.leads.map((one) => (
             <Button key={one.id} look="quiet" className="text-sm" onClick={() => waiting.onLead(one.id)}>
-              {liveWords.waits.lead(one.name)}
+              {m.round_waits_lead({ name: one.name })}
             </Button>
           ))}
         </div>
       )}
       {heard !== undefined && (
         <Button aria-pressed={heard} className={heard ? 'bg-accent text-on-accent' : ''} onClick={onListen}>
-          {heard ? liveWords.heard : liveWords.listen}
+          {heard ? m.round_heard() : m.round_listen()}
         </Button>
       )}
       {signal.call !== null &&
         (signal.call.seenAt === null ? (
-          <Button onClick={onSee}>{liveWords.see}</Button>
+          <Button onClick={onSee}>{m.round_see()}</Button>
         ) : (
-          <p className="text-sm text-soft">{liveWords.seen}</p>
+          <p className="text-sm text-soft">{m.round_seen()}</p>
         ))}
-      <div role="group" aria-label={liveWords.mark} className="flex flex-wrap gap-1">
+      <div role="group" aria-label={m.round_mark()} className="flex flex-wrap gap-1">
         {marks.map((mark) => (
           <Button
             key={mark}
@@ -69,22 +69,22 @@ export function TableSignals({
             aria-pressed={signal.mark === mark}
             onClick={() => onMark(signal.mark === mark ? null : mark)}
           >
-            {liveWords.marks[mark]}
+            {m.round_marks({ key: mark })}
           </Button>
         ))}
       </div>
       <div className="flex flex-col items-start">
         <Button look="quiet" onClick={onCallBack}>
-          {liveWords.callGroup(name)}
+          {m.round_callGroup({ name })}
         </Button>
         {onSplit !== undefined && (
           <Button look="quiet" onClick={onSplit}>
-            {liveWords.split}
+            {m.round_split()}
           </Button>
         )}
         {onMerge !== undefined && (
           <Button look="quiet" onClick={onMerge}>
-            {liveWords.merge}
+            {m.round_merge()}
           </Button>
         )}
       </div>

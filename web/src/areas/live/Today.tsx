@@ -4,7 +4,7 @@ import { Link } from 'react-router';
 import { useServerNow } from '../../api/clock';
 import { api, take, type Schema } from '../../api/client';
 import { classesQuery, lessonsQuery } from '../../api/lists';
-import { words } from '../../words';
+import * as m from '#messages';
 import { dayOf, dayText, timeText, whenText } from '../lesson/when';
 import { nextStep } from './nextStep';
 import { phaseOf } from './phase';
@@ -35,7 +35,7 @@ function NextAction({ id }: { id: string }) {
   }).data;
   const label =
     lesson === undefined || phaseOf(lesson.roundNow.moments, now) !== 'planned' || lesson.order.now !== null
-      ? words.order.open
+      ? m.order_open()
       : nextStep(lesson).label;
   return (
     <Link
@@ -64,9 +64,9 @@ export function Today() {
   return (
     <section aria-labelledby="today" className="mb-10">
       <h1 id="today" className="text-3xl font-semibold">
-        {words.order.today} <span className="text-lg font-normal text-soft">{dayText(now)}</span>
+        {m.order_today()} <span className="text-lg font-normal text-soft">{dayText(now)}</span>
       </h1>
-      {today.length === 0 && <p className="mt-3 text-soft">{words.order.noneToday}</p>}
+      {today.length === 0 && <p className="mt-3 text-soft">{m.order_noneToday()}</p>}
       <ul className="mt-3 border-b-2 border-ink">
         {today.map((lesson) => (
           <li key={lesson.id} className="grid grid-cols-[5rem_1fr] gap-x-4 border-t-2 border-ink py-3">
@@ -77,12 +77,8 @@ export function Today() {
                   {lesson.title}
                 </Link>
                 <span className="block text-soft">
-                  {nameOf(lesson)} · {words.common.minutes(lesson.minutes)}
-                  {lesson.endedAt !== null ? (
-                    <> · {words.order.isOver}</>
-                  ) : (
-                    lesson.current && <> · {words.classes.nowOn}</>
-                  )}
+                  {nameOf(lesson)} · {m.common_minutes({ n: lesson.minutes })}
+                  {lesson.endedAt !== null ? <> · {m.order_isOver()}</> : lesson.current && <> · {m.classes_nowOn()}</>}
                 </span>
               </p>
               {lesson.id === next?.id ? (
@@ -100,7 +96,7 @@ export function Today() {
       </ul>
       {coming.length > 0 && (
         <>
-          <h2 className="mt-5 font-sans text-sm font-semibold text-soft">{words.order.coming}</h2>
+          <h2 className="mt-5 font-sans text-sm font-semibold text-soft">{m.order_coming()}</h2>
           <ul className="mt-1">
             {coming.map((lesson) => (
               <li key={lesson.id} className="flex flex-wrap gap-x-4">

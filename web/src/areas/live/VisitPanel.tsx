@@ -2,7 +2,7 @@ import { useServerNow } from '../../api/clock';
 import type { Schema } from '../../api/client';
 import { Button } from '../../ui/Button';
 import { Duration } from '../../ui/Duration';
-import { liveWords } from '../../words/live';
+import * as m from '#messages';
 import { reasonText, signalOf } from './signals';
 
 type Lesson = Schema['LessonView'];
@@ -31,39 +31,41 @@ export function VisitPanel({
   const why = (one: Schema['NextVisitView']) => reasonText(one, signalOf(lesson, one.groupId), now);
   const call = next === undefined ? null : (signalOf(lesson, next.groupId)?.call ?? null);
   return (
-    <section aria-label={liveWords.next} className="flex shrink-0 flex-col gap-2 border-y-2 border-ink py-3">
+    <section aria-label={m.round_next()} className="flex shrink-0 flex-col gap-2 border-y-2 border-ink py-3">
       {here !== undefined && (
         <div className="flex items-baseline justify-between gap-2 bg-wash px-2 py-1">
           <span className="min-w-0 font-semibold wrap-anywhere">
-            {liveWords.with(nameOf(here.groupId))}{' '}
+            {m.round_with({ group: nameOf(here.groupId) })}{' '}
             <span className="font-normal tabular-nums">
               <Duration seconds={Math.max(0, Math.floor((now - (here.since ?? now)) / 1_000))} />
             </span>
           </span>
           <Button look="quiet" className="shrink-0 whitespace-nowrap" busy={busy} onClick={onLeave}>
-            {liveWords.leave}
+            {m.round_leave()}
           </Button>
         </div>
       )}
       {next === undefined ? (
-        <p className="text-sm text-soft">{liveWords.nobody}</p>
+        <p className="text-sm text-soft">{m.round_nobody()}</p>
       ) : (
         <>
           <Button className="w-full text-left text-lg" busy={busy} onClick={() => onVisit(next.groupId)}>
             <span className="block wrap-anywhere">
-              {here === undefined ? liveWords.goTo(nameOf(next.groupId)) : liveWords.onTo(nameOf(next.groupId))}
+              {here === undefined
+                ? m.round_goTo({ group: nameOf(next.groupId) })
+                : m.round_onTo({ group: nameOf(next.groupId) })}
             </span>
             <span className="block text-sm font-normal">{why(next)}</span>
           </Button>
           {call !== null && call.seenAt === null && (
             <Button look="quiet" className="self-start text-sm" busy={busy} onClick={() => onSee(next.groupId)}>
-              {liveWords.see}
+              {m.round_see()}
             </Button>
           )}
         </>
       )}
       {more.length > 0 && (
-        <ol aria-label={liveWords.after} className="text-sm">
+        <ol aria-label={m.round_after()} className="text-sm">
           {more.slice(0, 3).map((one) => (
             <li key={one.groupId} className="flex items-baseline gap-2">
               <Button look="quiet" className="shrink-0 text-sm" busy={busy} onClick={() => onVisit(one.groupId)}>

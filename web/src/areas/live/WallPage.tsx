@@ -8,7 +8,7 @@ import { Code } from '../../ui/Code';
 import { Duration } from '../../ui/Duration';
 import { markOf } from '../../ui/marks';
 import { Sign } from '../../ui/Sign';
-import { wall as words } from '../../words/wall';
+import * as m from '#messages';
 import { doorLink } from '../roster/doorLink';
 import { comingBackUntil, phaseOf } from './phase';
 import { layOut } from './wallLayout';
@@ -68,7 +68,7 @@ function Groups({ groups }: { groups: View['groups'] }) {
                     <Sign mark={group.mark} size={size} /> {group.name}
                   </h2>
                   <ul className="px-3 py-1" style={{ fontSize: size, lineHeight: 1.35 }}>
-                    {group.names.length === 0 && <li className="text-soft">{words.nobody}</li>}
+                    {group.names.length === 0 && <li className="text-soft">{m.wall_nobody()}</li>}
                     {group.names.map((name) => (
                       <li key={name} className="wrap-anywhere">
                         {name}
@@ -83,7 +83,7 @@ function Groups({ groups }: { groups: View['groups'] }) {
       </div>
       {pages.length > 1 && (
         <button type="button" className="self-end text-2xl underline" onClick={() => setTurned(turned + 1)}>
-          {words.pageOf(page + 1, pages.length)} · {words.turn}
+          {m.wall_pageOf({ page: page + 1, pages: pages.length })} · {m.wall_turn()}
         </button>
       )}
     </>
@@ -95,9 +95,9 @@ function ComeIn({ doorWord }: { doorWord: string }) {
     <div className="grid min-h-0 flex-1 items-center gap-10 md:grid-cols-[minmax(0,2fr)_minmax(0,3fr)]">
       <Code text={doorLink(doorWord)} className="max-h-[60vh] w-full" />
       <div>
-        <p className="text-4xl">{words.orType}</p>
+        <p className="text-4xl">{m.wall_orType()}</p>
         <p className="text-5xl font-semibold wrap-anywhere">{window.location.host}/student</p>
-        <p className="mt-8 text-4xl">{words.word}</p>
+        <p className="mt-8 text-4xl">{m.wall_word()}</p>
         <p className="font-head text-8xl leading-tight font-bold wrap-anywhere">{doorWord}</p>
       </div>
     </div>
@@ -109,20 +109,20 @@ function Now({ view, now }: { view: View; now: number }) {
   const phase = phaseOf(view.moments, now);
   const round = view.segment?.kind === 'round' || view.segment === null;
   const [say, until] = view.over
-    ? [words.over, null]
+    ? [m.wall_over(), null]
     : round && phase === 'looking'
-      ? [words.look, view.moments?.outAt ?? null]
+      ? [m.wall_look(), view.moments?.outAt ?? null]
       : round && phase === 'out'
-        ? [words.goNow, view.moments?.endsAt ?? null]
+        ? [m.wall_goNow(), view.moments?.endsAt ?? null]
         : round && phase === 'comingBack'
-          ? [words.back, view.moments === null ? null : comingBackUntil(view.moments)]
+          ? [m.wall_back(), view.moments === null ? null : comingBackUntil(view.moments)]
           : round && phase === 'back' && view.segment !== null
-            ? [view.back !== null && view.back === view.of ? words.everybodyBack : words.isBack, null]
+            ? [view.back !== null && view.back === view.of ? m.wall_everybodyBack() : m.wall_isBack(), null]
             : [
                 view.segment === null
-                  ? words.comeIn
+                  ? m.wall_comeIn()
                   : view.segment.instructions === ''
-                    ? words.kinds[view.segment.kind]
+                    ? m.wall_kinds({ key: view.segment.kind })
                     : view.segment.instructions,
                 view.segment?.endsAt ?? null,
               ];
@@ -135,13 +135,13 @@ function Now({ view, now }: { view: View; now: number }) {
         <p className="truncate text-2xl">
           {view.className} · {view.title}
           {view.segment !== null && !view.over && view.segment.instructions !== '' && (
-            <> · {words.kinds[view.segment.kind]}</>
+            <> · {m.wall_kinds({ key: view.segment.kind })}</>
           )}
         </p>
         <h1 className="line-clamp-2 pb-1 text-4xl leading-snug">{say}</h1>
       </div>
       {round && !view.over && view.back !== null && view.back !== view.of && (
-        <p className="shrink-0 text-3xl">{words.backOf(view.back, view.of ?? view.back)}</p>
+        <p className="shrink-0 text-3xl">{m.wall_backOf({ back: view.back, of: view.of ?? view.back })}</p>
       )}
       {until !== null && until > now && (
         <p className="shrink-0 text-7xl font-bold" role="timer">
@@ -169,7 +169,7 @@ export function WallPage() {
   useEffect(() => {
     document.title = page.data === undefined ? 'Fresh Huddle' : `${page.data.className} · Fresh Huddle`;
   }, [page.data]);
-  if (page.data === undefined) return <p className="p-8 text-3xl">{page.isError ? words.gone : ''}</p>;
+  if (page.data === undefined) return <p className="p-8 text-3xl">{page.isError ? m.wall_gone() : ''}</p>;
   const view = page.data;
   const phase = phaseOf(view.moments, now);
   const shows = view.groups.length > 0 && (phase === 'looking' || phase === 'out' || phase === 'comingBack');
@@ -179,7 +179,7 @@ export function WallPage() {
       <main className="flex min-h-0 flex-1 flex-col gap-3 px-5 py-4">
         {view.over ? null : shows ? <Groups groups={view.groups} /> : <ComeIn doorWord={view.doorWord} />}
       </main>
-      {page.isError && isPassing(page.error) && <p className="bg-sheet px-8 py-2 text-2xl">{words.noLine}</p>}
+      {page.isError && isPassing(page.error) && <p className="bg-sheet px-8 py-2 text-2xl">{m.wall_noLine()}</p>}
     </div>
   );
 }

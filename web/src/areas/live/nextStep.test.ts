@@ -79,7 +79,7 @@ describe('the one thing to do next', () => {
   });
 
   it('is to send them out where nothing stops, though something is worth a look', () => {
-    const findings = [finding('unevenSizes', 'look', 'desk', 'Open the grouping desk')];
+    const findings = [finding('unevenSizes', 'look', 'desk', 'Make groups')];
     expect(nextStep({ ...dealt, findings })).toEqual({
       kind: 'send',
       label: 'Send 2 students to 1 room',
@@ -89,11 +89,11 @@ describe('the one thing to do next', () => {
 
   it('leads to another round where that is the one that is not ready', () => {
     const findings = [
-      { ...finding('withoutSeat', 'stop', 'repair', 'Mend the groups'), rounds: [2], segment: 'second' },
+      { ...finding('withoutSeat', 'stop', 'repair', 'Fix the groups'), rounds: [2], segment: 'second' },
     ];
     expect(nextStep({ ...dealt, findings })).toEqual({
       kind: 'repair',
-      label: 'Round 2: Mend the groups',
+      label: 'Round 2: Fix the groups',
       subject: null,
       segment: 'second',
     });

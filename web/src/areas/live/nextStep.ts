@@ -1,6 +1,5 @@
 import type { Schema } from '../../api/client';
-import { words } from '../../words';
-import { readyWords } from '../../words/ready';
+import * as m from '#messages';
 
 type Lesson = Schema['LessonView'];
 
@@ -55,9 +54,10 @@ export function nextStep(lesson: Lesson): NextStep {
     // What is missing in another round is mended there; what all rounds are set up with, from here.
     const segment = first.mend === 'setUp' || first.mend === 'wait' ? null : first.segment;
     const [round] = first.rounds;
-    const label = segment !== null && round !== undefined ? readyWords.ofRound(round, first.press) : first.press;
+    const label =
+      segment !== null && round !== undefined ? m.setUp_ofRound({ n: round, what: first.press }) : first.press;
     return { kind: first.mend, label, subject: first.subject, segment };
   }
   const state = setUp(lesson);
-  return { kind: 'send', label: words.next.send(state.seated, state.groups, true), subject: null };
+  return { kind: 'send', label: m.next_send({ to: 'rooms', n: state.seated, g: state.groups }), subject: null };
 }

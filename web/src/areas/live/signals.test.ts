@@ -25,15 +25,15 @@ const now = 1_060_000;
 describe('what stands under a table while its group is at work', () => {
   it('is its call before anything else', () => {
     const call = { by: 'a', about: 'stuck' as const, at: now, seenAt: null };
-    expect(stateOf({ ...signal, call, name: 'Ines' }, now)).toEqual({ text: 'calls: is stuck', strong: true });
+    expect(stateOf({ ...signal, call, name: 'Ines' }, now)).toEqual({ text: 'asking for help: stuck', strong: true });
   });
   it('is who is there, or how far it is, and how often it was visited', () => {
     expect(stateOf({ ...signal, name: 'Ines' }, now).text).toBe('Ines is there');
     expect(stateOf({ ...signal, slots: 0, filled: 0 }, now).text).toBe('not visited');
-    expect(stateOf({ ...signal, visits: 2 }, now)).toEqual({ text: '2/4 filled · visited 2×', strong: false });
+    expect(stateOf({ ...signal, visits: 2 }, now)).toEqual({ text: '2/4 filled in · visited 2×', strong: false });
   });
   it('is that nothing has changed for long, unless it is done', () => {
-    expect(stateOf(signal, now + 200_000)).toEqual({ text: 'still for 4 min', strong: true });
+    expect(stateOf(signal, now + 200_000)).toEqual({ text: 'No activity for 4 min', strong: true });
     expect(stateOf({ ...signal, filled: 4, done: true }, now + 200_000).strong).toBe(false);
   });
   it('names the mark that lies there', () => {
@@ -45,12 +45,12 @@ describe('why a group is next', () => {
   it('says what it calls for and how long it has waited', () => {
     const call = { by: 'a', about: 'trouble' as const, at: now - 125_000, seenAt: null };
     expect(reasonText({ groupId: 'g', reason: 'called', since: now - 125_000 }, { ...signal, call }, now)).toBe(
-      'calls, something does not work: 2 min',
+      'something isn’t working, waiting 2 min',
     );
   });
   it('says how many are missing or silent', () => {
     expect(reasonText({ groupId: 'g', reason: 'missing', since: 2 }, signal, now)).toBe('2 members missing');
     expect(reasonText({ groupId: 'g', reason: 'silent', since: 1 }, signal, now)).toBe('1 member has written nothing');
-    expect(reasonText({ groupId: 'g', reason: 'notYet', since: 0 }, signal, now)).toBe('nobody has been there yet');
+    expect(reasonText({ groupId: 'g', reason: 'notYet', since: 0 }, signal, now)).toBe('not visited yet');
   });
 });

@@ -1,6 +1,7 @@
 import type { Schema } from '../../api/client';
-import { list } from '../../words/common';
-import { liveWords } from '../../words/live';
+import * as m from '#messages';
+import { lasting } from '../../words/lasting';
+import { list } from '../../words/list';
 
 type Lesson = Schema['LessonView'];
 type Signal = Schema['GroupSignalView'];
@@ -14,23 +15,24 @@ export const signalOf = (lesson: Pick<Lesson, 'signals'>, group: string): Signal
 
 /** Why a group is next, in words. */
 export function reasonText(next: Next, signal: Signal | undefined, now: number): string {
-  const seconds = (now - next.since) / 1_000;
-  const { why, about } = liveWords;
+  const time = lasting((now - next.since) / 1_000);
   switch (next.reason) {
     case 'called':
-      return why.called(about[signal?.call?.about ?? 'question'], seconds);
+      return m.round_why_called({ about: m.round_about({ key: signal?.call?.about ?? 'question' }), time });
     case 'still':
-      return why.still(seconds);
-    case 'missing':
-      return why.missing(next.since);
-    case 'silent':
-      return why.silent(next.since);
+      return m.round_why_still({ time });
+    case 'behind':
+      return m.round_why_behind();
     case 'nobody':
-      return why.nobody;
+      return m.round_why_nobody();
+    case 'missing':
+      return m.round_why_missing({ n: next.since });
+    case 'silent':
+      return m.round_why_silent({ n: next.since });
+    case 'notYet':
+      return m.round_why_notYet();
     case 'longAgo':
-      return why.longAgo(seconds);
-    default:
-      return why[next.reason];
+      return m.round_why_longAgo({ time });
   }
 }
 
@@ -44,16 +46,20 @@ export function stateOf(
   now: number,
   nameOf: (student: string) => string = () => '',
 ): { text: string; strong: boolean } {
-  const said = liveWords.table;
-  const mark = signal.mark === null ? '' : ` · ${liveWords.marks[signal.mark]}`;
-  if (signal.call !== null) return { text: said.calls(liveWords.about[signal.call.about]) + mark, strong: true };
+  const mark = signal.mark === null ? '' : ` · ${m.round_marks({ key: signal.mark })}`;
+  if (signal.call !== null)
+    return { text: m.round_table_calls({ about: m.round_about({ key: signal.call.about }) }) + mark, strong: true };
   if (signal.waitsFor.length > 0)
-    return { text: liveWords.waits.table(list(signal.waitsFor.map(nameOf))) + mark, strong: true };
-  if (signal.name !== null) return { text: said.with(signal.name) + mark, strong: false };
-  if (signal.nobody) return { text: said.nobody + mark, strong: true };
-  if (signal.done) return { text: `${said.done} · ${said.visits(signal.visits)}${mark}`, strong: false };
+    return { text: m.round_waits_table({ names: list(signal.waitsFor.map(nameOf)) }) + mark, strong: true };
+  if (signal.name !== null) return { text: m.round_table_with({ name: signal.name }) + mark, strong: false };
+  if (signal.nobody) return { text: m.round_table_nobody() + mark, strong: true };
+  if (signal.done)
+    return { text: `${m.round_table_done()} · ${m.round_table_visits({ n: signal.visits })}${mark}`, strong: false };
   if (isStill(signal, now))
-    return { text: said.still((now - signal.stillFrom + stillAfter) / 1_000) + mark, strong: true };
-  const work = signal.slots === 0 ? '' : `${said.slots(signal.filled, signal.slots)} · `;
-  return { text: `${work}${said.visits(signal.visits)}${mark}`, strong: false };
+    return {
+      text: m.round_table_still({ time: lasting((now - signal.stillFrom + stillAfter) / 1_000) }) + mark,
+      strong: true,
+    };
+  const work = signal.slots === 0 ? '' : `${m.round_table_slots({ done: signal.filled, all: signal.slots })} · `;
+  return { text: `${work}${m.round_table_visits({ n: signal.visits })}${mark}`, strong: false };
 }

@@ -35,8 +35,8 @@ describe('where a student is, in words', () => {
   });
 
   it('says how it is known that somebody is lost', () => {
-    expect(note(student('ada', 'lost', { because: 'silent' }))).toBe('lost: no sign for a while');
-    expect(note(student('ada', 'onTheWay', { because: 'link' }))).toBe('on the way: has pressed the button');
+    expect(note(student('ada', 'lost', { because: 'silent' }))).toBe('lost: no activity for a while');
+    expect(note(student('ada', 'onTheWay', { because: 'link' }))).toBe('on the way: pressed the button');
   });
 
   it('who has not come today is not lost', () => {

@@ -1,5 +1,5 @@
 import type { Schema } from '../../api/client';
-import { words } from '../../words';
+import * as m from '#messages';
 import { placeOf } from '../grouping/NameTag';
 
 type Lesson = Schema['LessonView'];
@@ -10,29 +10,29 @@ export function noteOf(lesson: Lesson, student: Student): string {
   const { place, because, at } = student;
   if (lesson.endedAt !== null)
     return place === 'excused'
-      ? words.live.place.excused
+      ? m.live_place({ key: 'excused' })
       : place === 'inPlace'
-        ? words.live.wasThere
-        : words.live.wasNotThere;
+        ? m.live_wasThere()
+        : m.live_wasNotThere();
   const shown = placeOf(student);
-  if (place === 'inPlace' || shown === 'excused' || shown === 'notArrived') return words.live.place[shown];
+  if (place === 'inPlace' || shown === 'excused' || shown === 'notArrived') return m.live_place({ key: shown });
   const group = at === null ? undefined : lesson.floor.groups.find((one) => one.id === at);
   const room = lesson.rooms.find((one) => one.id === at);
   const name = group?.name ?? room?.name;
-  const seen = at === 'main' ? words.live.inMain : name === undefined ? words.live.inOther : words.live.inGroup(name);
-  return `${words.live.place[place]}: ${at === null ? words.live.because[because] : seen}`;
+  const seen = at === 'main' ? m.live_inMain() : name === undefined ? m.live_inOther() : m.live_inGroup({ name });
+  return `${m.live_place({ key: place })}: ${at === null ? m.live_because({ key: because }) : seen}`;
 }
 
 /** Where a student is to be or is seen instead of at their table, as short as a tag has room for; '' at their table. */
 export function awayText(lesson: Lesson, student: Student): string {
   const nameOf = (place: string) =>
     place === 'main'
-      ? words.live.mainShort
+      ? m.live_mainShort()
       : (lesson.floor.groups.find((one) => one.id === place)?.name ??
         lesson.rooms.find((one) => one.id === place)?.name ??
         '');
-  if (student.aside !== null) return words.live.toBe(nameOf(student.aside));
-  return student.place === 'elsewhere' && student.at !== null ? words.live.seenAt(nameOf(student.at)) : '';
+  if (student.aside !== null) return m.live_toBe({ place: nameOf(student.aside) });
+  return student.place === 'elsewhere' && student.at !== null ? m.live_seenAt({ place: nameOf(student.at) }) : '';
 }
 
 /** Those who count today: on the list, seated (while groups are out), not absent. */

@@ -4,7 +4,7 @@ import { api, take, type Schema } from '../../api/client';
 import { Button } from '../../ui/Button';
 import { useMessages } from '../../ui/messages';
 import { Sheet } from '../../ui/Sheet';
-import { edit as words } from '../../words/edit';
+import * as m from '#messages';
 import { newPage } from './blocks';
 import { CupboardList } from './CupboardList';
 
@@ -31,7 +31,7 @@ export function AloneWork({
         (
           await take(
             api.POST('/api/staff/originals', {
-              body: { title: words.exitTicket, basedOn: 0, pages: [newPage()] },
+              body: { title: m.edit_exitTicket(), basedOn: 0, pages: [newPage()] },
             }),
           )
         ).id;
@@ -50,8 +50,8 @@ export function AloneWork({
   });
   return (
     <section>
-      <h3 className="font-sans text-sm font-semibold">{words.aloneWork}</h3>
-      {work.length === 0 && <p className="text-sm text-soft">{words.aloneNone}</p>}
+      <h3 className="font-sans text-sm font-semibold">{m.edit_aloneWork()}</h3>
+      {work.length === 0 && <p className="text-sm text-soft">{m.edit_aloneNone()}</p>}
       <ul>
         {work.map((one) => (
           <li key={one.original}>
@@ -67,11 +67,11 @@ export function AloneWork({
       </ul>
       <div className="mt-2 flex flex-wrap gap-2 text-sm">
         <Button busy={give.isPending} onClick={() => give.mutate(null)}>
-          {words.writeNew}
+          {m.edit_writeNew()}
         </Button>
-        <Button onClick={() => setChoosing(true)}>{words.fromCupboard}</Button>
+        <Button onClick={() => setChoosing(true)}>{m.edit_fromCupboard()}</Button>
       </div>
-      <Sheet open={choosing} onClose={() => setChoosing(false)} title={words.chooseOne} wide="page">
+      <Sheet open={choosing} onClose={() => setChoosing(false)} title={m.edit_chooseOne()} wide="page">
         <CupboardList archived={false}>
           {(original) => (
             <Button
@@ -79,7 +79,7 @@ export function AloneWork({
               busy={give.isPending && give.variables === original.id}
               onClick={() => give.mutate(original.id)}
             >
-              {words.open}
+              {m.edit_open()}
             </Button>
           )}
         </CupboardList>

@@ -5,8 +5,7 @@ import { problemText } from '../../api/problem';
 import { Button } from '../../ui/Button';
 import { useMessages } from '../../ui/messages';
 import { Sheet } from '../../ui/Sheet';
-import { words } from '../../words';
-import { edit } from '../../words/edit';
+import * as m from '#messages';
 
 /** Later changes to originals, shown as a list before they come to the copies. */
 export function BringChanges({ lesson }: { lesson: Schema['LessonView'] }) {
@@ -23,7 +22,7 @@ export function BringChanges({ lesson }: { lesson: Schema['LessonView'] }) {
   const bring = useMutation({
     mutationFn: () => take(api.POST('/api/staff/rounds/{id}/copies/changes', path)),
     onSuccess: (done) => {
-      say(edit.brought(done.brought));
+      say(m.edit_brought({ n: done.brought }));
       setOpen(false);
       void queries.invalidateQueries({ queryKey: ['copies', lesson.round.id] });
     },
@@ -33,18 +32,18 @@ export function BringChanges({ lesson }: { lesson: Schema['LessonView'] }) {
   return (
     <>
       <Button look="quiet" className="text-sm text-ink" onClick={() => setOpen(true)}>
-        {words.next.bringCopies}
+        {m.next_bringCopies()}
       </Button>
-      <Sheet open={open} onClose={() => setOpen(false)} title={words.next.bringCopies} wide>
-        <p className="text-soft">{edit.bringLead}</p>
+      <Sheet open={open} onClose={() => setOpen(false)} title={m.next_bringCopies()} wide>
+        <p className="text-soft">{m.edit_bringLead()}</p>
         {changes.isError && <p role="alert">{problemText(changes.error)}</p>}
-        {changes.isPending && <p className="py-4 text-soft">{words.common.loading}</p>}
+        {changes.isPending && <p className="py-4 text-soft">{m.common_loading()}</p>}
         <ul className="mt-3 max-h-[50vh] divide-y divide-line overflow-y-auto border-y border-line">
           {changes.data?.map((one, i) => (
             <li key={i} className="flex flex-wrap items-baseline gap-x-3 py-2">
-              <span className="font-semibold">{edit.changes[one.change]}</span>
+              <span className="font-semibold">{m.edit_changes({ key: one.change })}</span>
               <span className="line-clamp-2 min-w-0 flex-1 wrap-anywhere">{one.what}</span>
-              <span className="text-sm text-soft">{edit.inCopies(one.copies)}</span>
+              <span className="text-sm text-soft">{m.edit_inCopies({ n: one.copies })}</span>
             </li>
           ))}
         </ul>
@@ -55,7 +54,7 @@ export function BringChanges({ lesson }: { lesson: Schema['LessonView'] }) {
           busy={bring.isPending}
           onClick={() => bring.mutate()}
         >
-          {edit.bring}
+          {m.edit_bring()}
         </Button>
       </Sheet>
     </>

@@ -6,8 +6,7 @@ import { Button } from '../../ui/Button';
 import { Choices, Do } from '../../ui/Choices';
 import { useMessages } from '../../ui/messages';
 import { Page } from '../../ui/Page';
-import { words } from '../../words';
-import { edit } from '../../words/edit';
+import * as m from '#messages';
 import { newPage } from './blocks';
 import { base64 } from './bytes';
 import { cupboardQuery, type Summary } from './cupboard';
@@ -32,7 +31,7 @@ export function CupboardPage() {
     mutationFn: () =>
       take(
         api.POST('/api/staff/originals', {
-          body: { title: words.original.untitled, basedOn: 0, pages: [newPage()] },
+          body: { title: m.original_untitled(), basedOn: 0, pages: [newPage()] },
         }),
       ),
     onSuccess: (made) => go(made.id),
@@ -72,23 +71,23 @@ export function CupboardPage() {
     void take(api.POST('/api/staff/originals/{id}/restore', { params: { path: { id } } })).then(refresh, fail);
   const remove = useMutation({
     mutationFn: ({ id }: Summary) => take(api.DELETE('/api/staff/originals/{id}', { params: { path: { id } } })),
-    onSuccess: (_, original) => sayHere(edit.deleted(original.title), () => back(original.id)),
+    onSuccess: (_, original) => sayHere(m.edit_deleted({ title: original.title }), () => back(original.id)),
     onSettled: refresh,
     onError: fail,
   });
   return (
-    <Page title={edit.cupboard}>
+    <Page title={m.edit_cupboard()}>
       <main className="mx-auto w-full max-w-6xl p-6">
         <div className="mb-5 flex flex-wrap items-end gap-4">
           <div className="min-w-0 flex-1">
-            <h1 className="text-3xl font-semibold">{edit.cupboard}</h1>
-            <p className="text-soft">{edit.cupboardLead}</p>
+            <h1 className="text-3xl font-semibold">{m.edit_cupboard()}</h1>
+            <p className="text-soft">{m.edit_cupboardLead()}</p>
           </div>
           <input
             ref={input}
             type="file"
             accept=".md,.markdown,.txt,.json,.zip"
-            aria-label={edit.bringFile}
+            aria-label={m.edit_bringFile()}
             className="sr-only"
             tabIndex={-1}
             onChange={(event) => {
@@ -98,46 +97,48 @@ export function CupboardPage() {
             }}
           />
           <Button busy={bring.isPending || job?.state === 'working'} onClick={() => input.current?.click()}>
-            {edit.bringFile}
+            {m.edit_bringFile()}
           </Button>
           <Button look="main" busy={add.isPending} onClick={() => add.mutate()}>
-            {edit.writeNew}
+            {m.edit_writeNew()}
           </Button>
         </div>
         {job !== null && job.state !== 'done' && (
           <div className="mb-5">
-            <JobProgress job={job} label={edit.bringing} />
+            <JobProgress job={job} label={m.edit_bringing()} />
           </div>
         )}
         <CupboardList archived={away}>
           {(original) => (
             <>
-              <Button onClick={() => go(original.id)}>{edit.open}</Button>
-              <Choices label="…" name={edit.blockMenu(original.title)}>
-                <Do onPress={() => copy.mutate(original.id)}>{edit.copyIt}</Do>
+              <Button onClick={() => go(original.id)}>{m.edit_open()}</Button>
+              <Choices label="…" name={m.edit_blockMenu({ kind: original.title })}>
+                <Do onPress={() => copy.mutate(original.id)}>{m.edit_copyIt()}</Do>
                 <Do href={`/api/staff/originals/${original.id}/export/md`} note="Markdown">
-                  {edit.saveAs}
+                  {m.edit_saveAs()}
                 </Do>
                 <Do href={`/api/staff/originals/${original.id}/export/json`} note="JSON">
-                  {edit.saveAs}
+                  {m.edit_saveAs()}
                 </Do>
                 <Do
                   onPress={() => {
                     archive.mutate({ id: original.id, archived: !away });
                     if (!away)
-                      say(edit.putAwayDone(original.title), () => archive.mutate({ id: original.id, archived: false }));
+                      say(m.edit_putAwayDone({ title: original.title }), () =>
+                        archive.mutate({ id: original.id, archived: false }),
+                      );
                   }}
                 >
-                  {away ? edit.takeOutAgain : edit.putAway}
+                  {away ? m.edit_takeOutAgain() : m.edit_putAway()}
                 </Do>
-                <Do onPress={() => remove.mutate(original)}>{edit.deleteIt}</Do>
+                <Do onPress={() => remove.mutate(original)}>{m.edit_deleteIt()}</Do>
               </Choices>
             </>
           )}
         </CupboardList>
         {(putAway > 0 || away) && (
           <Button look="quiet" className="mt-6" aria-pressed={away} onClick={() => setAway(!away)}>
-            {away ? edit.back : edit.showAway(putAway)}
+            {away ? m.edit_back() : m.edit_showAway({ n: putAway })}
           </Button>
         )}
       </main>
@@ -151,10 +152,10 @@ export function OriginalPage() {
   const queries = useQueryClient();
   return (
     <Page
-      title={edit.cupboard}
+      title={m.edit_cupboard()}
       trail={
         <Link to="/cupboard" className="underline decoration-line underline-offset-4 hover:decoration-ink">
-          {edit.back}
+          {m.edit_back()}
         </Link>
       }
     >

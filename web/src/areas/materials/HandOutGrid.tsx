@@ -9,8 +9,11 @@ import { markOf } from '../../ui/marks';
 import { useMessages } from '../../ui/messages';
 import { Sideways } from '../../ui/Sideways';
 import { Sign } from '../../ui/Sign';
-import { edit as words } from '../../words/edit';
+import * as m from '#messages';
 import { attributesOf, ByValue, ByWhat } from './VariantsBy';
+
+/** When a worksheet opens by itself, in words. */
+const opensText = (minute: number | null) => (minute === null ? m.edit_opensNever() : m.edit_opens({ minute }));
 
 type Lesson = Schema['LessonView'];
 type Row = Schema['RowView'];
@@ -118,16 +121,16 @@ export function HandOutGrid({
       })),
     });
   return (
-    <Sideways label={words.plan} className="px-5 pt-4">
+    <Sideways label={m.edit_plan()} className="px-5 pt-4">
       <table className="border-collapse text-left text-sm">
-        <caption className="sr-only">{words.plan}</caption>
+        <caption className="sr-only">{m.edit_plan()}</caption>
         <thead>
           <tr>
             <th scope="col" className="left-0 z-10 min-w-52 border-b-2 border-ink bg-sheet px-2 py-1 sm:sticky">
-              {words.planOriginal}
+              {m.edit_planOriginal()}
             </th>
             <th scope="col" className="min-w-36 border-b-2 border-ink px-2 py-1">
-              {words.planAll}
+              {m.edit_planAll()}
             </th>
             {groups.map((group) => (
               <th
@@ -162,9 +165,9 @@ export function HandOutGrid({
                   >
                     {row.title}
                   </button>
-                  <Choices label="…" name={words.blockMenu(row.title)} className="!px-2 !py-0.5">
+                  <Choices label="…" name={m.edit_blockMenu({ kind: row.title })} className="!px-2 !py-0.5">
                     {row.opensWith === null && (
-                      <Do onPress={() => set({ ...planOf(row), cells: [] })}>{words.forAll}</Do>
+                      <Do onPress={() => set({ ...planOf(row), cells: [] })}>{m.edit_forAll()}</Do>
                     )}
                     {alone
                       .filter((segment) => segment.id !== row.opensWith)
@@ -173,30 +176,30 @@ export function HandOutGrid({
                           key={segment.id}
                           onPress={() => set({ ...planOf(row), way: 'each', cells: [], opensWith: segment.id })}
                         >
-                          {words.openWith(whenOf(segment.id))}
+                          {m.edit_openWith({ minute: whenOf(segment.id) ?? 0 })}
                         </Do>
                       ))}
                     {row.opensWith !== null && (
-                      <Do onPress={() => set({ ...planOf(row), opensWith: null })}>{words.openWithRound}</Do>
+                      <Do onPress={() => set({ ...planOf(row), opensWith: null })}>{m.edit_openWithRound()}</Do>
                     )}
                     <Do
                       onPress={() => {
                         const before = plan.rows;
                         plan.put(plan.rows.filter((one) => one.original !== row.original));
-                        say(words.tookFromPlan(row.title), () => plan.put(before));
+                        say(m.edit_tookFromPlan({ title: row.title }), () => plan.put(before));
                       }}
                     >
-                      {words.takeFromPlan(row.title)}
+                      {m.edit_takeFromPlan({ title: row.title })}
                     </Do>
                   </Choices>
                 </span>
                 {row.opensWith !== null && (
-                  <span className="block font-normal text-soft">{words.opens(whenOf(row.opensWith))}</span>
+                  <span className="block font-normal text-soft">{opensText(whenOf(row.opensWith))}</span>
                 )}
                 {row.variants.length > 0 && row.opensWith === null && (
                   <>
                     <Button look="quiet" className="text-sm font-normal" onClick={() => inOrder(row)}>
-                      {words.inOrder}
+                      {m.edit_inOrder()}
                     </Button>
                     <ByWhat row={row} attributes={attributes} onChange={(by) => set({ ...planOf(row), by })} />
                   </>
@@ -206,17 +209,17 @@ export function HandOutGrid({
                 {row.opensWith === null ? (
                   <Choice
                     hidden
-                    label={words.wayOf(row.title, words.planAll)}
+                    label={m.edit_wayOf({ title: row.title, group: m.edit_planAll() })}
                     value={row.way}
-                    options={ways.map((way) => ({ value: way, label: words.ways[way] }))}
+                    options={ways.map((way) => ({ value: way, label: m.edit_ways({ key: way }) }))}
                     onChange={(way) => set(withWay(planOf(row), way))}
                   />
                 ) : (
-                  <span className="block py-1">{words.ways.each}</span>
+                  <span className="block py-1">{m.edit_ways({ key: 'each' })}</span>
                 )}
                 {row.variants.length > 0 && (
                   <VariantChoice
-                    label={words.variantOf(row.title, words.planAll)}
+                    label={m.edit_variantOf({ title: row.title, group: m.edit_planAll() })}
                     row={row}
                     value={row.variant}
                     onChange={(variant) => set({ ...planOf(row), variant })}
@@ -237,12 +240,14 @@ export function HandOutGrid({
                   <td key={group.id} className="border-b border-line px-2 py-1.5 align-top">
                     <Choice
                       hidden
-                      label={words.wayOf(row.title, group.name)}
+                      label={m.edit_wayOf({ title: row.title, group: group.name })}
                       className={clsx(cell === undefined && 'opacity-70')}
                       value={cell?.way ?? ''}
                       options={[
-                        { value: '', label: words.asAll },
-                        ...ways.filter((way) => way !== 'all').map((way) => ({ value: way, label: words.ways[way] })),
+                        { value: '', label: m.edit_asAll() },
+                        ...ways
+                          .filter((way) => way !== 'all')
+                          .map((way) => ({ value: way, label: m.edit_ways({ key: way }) })),
                       ]}
                       onChange={(way) =>
                         setCell(row, group.id, way === '' ? null : { way, variant: cell?.variant ?? row.variant })
@@ -250,7 +255,7 @@ export function HandOutGrid({
                     />
                     {row.variants.length > 0 && (
                       <VariantChoice
-                        label={words.variantOf(row.title, group.name)}
+                        label={m.edit_variantOf({ title: row.title, group: group.name })}
                         row={row}
                         value={cell?.variant ?? row.variant}
                         onChange={(variant) => setCell(row, group.id, { way: cell?.way ?? row.way, variant })}
@@ -288,7 +293,7 @@ function VariantChoice({
       className="mt-1"
       value={value ?? ''}
       options={[
-        { value: '', label: words.plain },
+        { value: '', label: m.edit_plain() },
         ...row.variants.map((variant) => ({ value: variant.id, label: variant.name })),
       ]}
       onChange={onChange}
@@ -301,9 +306,9 @@ export function PlanActions({ busy, onNew, onTake }: { busy: boolean; onNew: () 
   return (
     <span className="flex flex-wrap gap-2">
       <Button busy={busy} onClick={onNew}>
-        {words.writeNew}
+        {m.edit_writeNew()}
       </Button>
-      <Button onClick={onTake}>{words.fromCupboard}</Button>
+      <Button onClick={onTake}>{m.edit_fromCupboard()}</Button>
     </span>
   );
 }

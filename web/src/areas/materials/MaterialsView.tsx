@@ -4,8 +4,7 @@ import { api, take, type Schema } from '../../api/client';
 import { Button } from '../../ui/Button';
 import { useMessages } from '../../ui/messages';
 import { Sheet } from '../../ui/Sheet';
-import { words } from '../../words';
-import { edit } from '../../words/edit';
+import * as m from '#messages';
 import { newPage } from './blocks';
 import { BringChanges } from './BringChanges';
 import { CupboardList } from './CupboardList';
@@ -21,7 +20,7 @@ export function useNewOriginal(lesson: Schema['LessonView'], onMade: (id: string
       take(
         api.POST('/api/staff/rounds/{id}/originals', {
           params: { path: { id: lesson.round.id } },
-          body: { title: words.original.untitled, basedOn: 0, pages: [newPage()] },
+          body: { title: m.original_untitled(), basedOn: 0, pages: [newPage()] },
         }),
       ),
     onSuccess: async (made) => {
@@ -53,7 +52,7 @@ export function MaterialsView({
       <div className="border-b border-line bg-sheet pb-3">
         {lesson.handOut.length > 0 && <HandOutGrid lesson={lesson} shown={shown} onShow={setAsked} />}
         <div className="flex flex-wrap items-center gap-4 px-5 pt-3">
-          {lesson.handOut.length === 0 && <p className="text-soft">{words.original.lead}</p>}
+          {lesson.handOut.length === 0 && <p className="text-soft">{m.original_lead()}</p>}
           <PlanActions busy={add.isPending} onNew={() => add.mutate()} onTake={() => setChoosing(true)} />
           {lesson.handOut.some((row) => row.outdated > 0) && <BringChanges lesson={lesson} />}
         </div>
@@ -65,7 +64,7 @@ export function MaterialsView({
           onSaved={() => void queries.invalidateQueries({ queryKey: ['lesson', lesson.id] })}
         />
       )}
-      <Sheet open={choosing} onClose={() => setChoosing(false)} title={edit.chooseOne} wide="page">
+      <Sheet open={choosing} onClose={() => setChoosing(false)} title={m.edit_chooseOne()} wide="page">
         <CupboardList archived={false}>
           {(original) => (
             <Button
@@ -76,7 +75,7 @@ export function MaterialsView({
                 setChoosing(false);
               }}
             >
-              {edit.open}
+              {m.edit_open()}
             </Button>
           )}
         </CupboardList>

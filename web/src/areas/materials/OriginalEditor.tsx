@@ -7,8 +7,7 @@ import { Choice } from '../../ui/Choice';
 import { Field } from '../../ui/Field';
 import { useMessages } from '../../ui/messages';
 import { useKeys } from '../../ui/useKeys';
-import { words } from '../../words';
-import { edit } from '../../words/edit';
+import * as m from '#messages';
 import { newPage, type Block, type Original, type Page } from './blocks';
 import type { Draft } from './drafts';
 import { PageEditor } from './edit/PageEditor';
@@ -20,24 +19,24 @@ function About({ draft, onChange }: { draft: Draft; onChange: (draft: Draft, abo
   return (
     <details className="text-sm">
       <summary className="min-h-6 text-soft">
-        {[draft.subject, draft.year, draft.about].filter((one) => one !== '').join(' · ') || edit.about}
+        {[draft.subject, draft.year, draft.about].filter((one) => one !== '').join(' · ') || m.edit_about()}
       </summary>
       <div className="mt-2 flex flex-wrap gap-3">
         <Field
-          label={edit.subject}
+          label={m.edit_subject()}
           value={draft.subject}
           maxLength={80}
           onChange={(event) => onChange({ ...draft, subject: event.target.value }, 'subject')}
         />
         <Field
-          label={edit.year}
+          label={m.edit_year()}
           className="w-24"
           value={draft.year}
           maxLength={40}
           onChange={(event) => onChange({ ...draft, year: event.target.value }, 'year')}
         />
         <Field
-          label={edit.words}
+          label={m.edit_words()}
           className="min-w-60 flex-1"
           value={draft.about}
           maxLength={300}
@@ -70,23 +69,23 @@ function Editor({ original, onSaved }: { original: Original; onSaved: () => void
       <div className="flex flex-wrap items-end gap-x-4 gap-y-2">
         <Field
           className="min-w-60 flex-1"
-          label={words.original.name}
+          label={m.original_name()}
           value={draft.title}
           maxLength={120}
           onChange={(event) => change({ ...draft, title: event.target.value }, 'title')}
         />
         <span className="pb-2 text-sm text-soft" role="status">
-          {words.original[saving]}
+          {savingText[saving]()}
         </span>
         <span className="flex gap-2 pb-1">
           <Button disabled={undo === null} onClick={() => undo?.()}>
-            {edit.undo}
+            {m.edit_undo()}
           </Button>
           <Button disabled={redo === null} onClick={() => redo?.()}>
-            {edit.redo}
+            {m.edit_redo()}
           </Button>
           <Button aria-pressed={asStudent} onClick={() => setAsStudent(!asStudent)}>
-            {asStudent ? edit.hideStudent : edit.asStudent}
+            {asStudent ? m.edit_hideStudent() : m.edit_asStudent()}
           </Button>
         </span>
       </div>
@@ -95,16 +94,16 @@ function Editor({ original, onSaved }: { original: Original; onSaved: () => void
       </div>
       {theirs !== null && (
         <div role="alert" className="mt-3 border-2 border-ink bg-wash p-3">
-          <p className="font-semibold">{words.original.twoWindows}</p>
+          <p className="font-semibold">{m.original_twoWindows()}</p>
           <p className="mt-2 flex flex-wrap gap-2">
-            <Button onClick={keepMine}>{words.original.keepMine}</Button>
+            <Button onClick={keepMine}>{m.original_keepMine()}</Button>
             <Button
               onClick={() => {
                 takeTheirs();
-                say(words.original.tookTheirs);
+                say(m.original_tookTheirs());
               }}
             >
-              {words.original.takeTheirs}
+              {m.original_takeTheirs()}
             </Button>
           </p>
         </div>
@@ -130,7 +129,7 @@ function Editor({ original, onSaved }: { original: Original; onSaved: () => void
             }
             onDropBlock={(block) => {
               put(without(block));
-              say(edit.dropped);
+              say(m.edit_dropped());
             }}
             onDrop={pages.length > 1 ? () => put(pages.filter((one) => one.id !== page.id)) : null}
           />
@@ -140,10 +139,10 @@ function Editor({ original, onSaved }: { original: Original; onSaved: () => void
             {draft.variants.length > 0 && (
               <Choice
                 hidden
-                label={edit.shownVariant}
+                label={m.edit_shownVariant()}
                 value={draft.variants.some((one) => one.id === variant) ? variant : ''}
                 options={[
-                  { value: '', label: edit.plain },
+                  { value: '', label: m.edit_plain() },
                   ...draft.variants.map((one) => ({ value: one.id, label: one.name })),
                 ]}
                 onChange={setVariant}
@@ -154,13 +153,15 @@ function Editor({ original, onSaved }: { original: Original; onSaved: () => void
         )}
         {pages.length < 20 && (
           <Button className="self-start" onClick={() => put([...pages, newPage()])}>
-            {edit.addPage}
+            {m.edit_addPage()}
           </Button>
         )}
       </div>
     </div>
   );
 }
+
+const savingText = { saved: m.original_saved, saving: m.original_saving, unsaved: m.original_unsaved };
 
 /** Where the teacher writes an original. */
 export function OriginalEditor({ id, onSaved }: { id: string; onSaved: () => void }) {
@@ -171,6 +172,6 @@ export function OriginalEditor({ id, onSaved }: { id: string; onSaved: () => voi
     gcTime: 0,
   });
   if (original.data === undefined)
-    return <p className="p-6 text-soft">{original.isError ? problemText(original.error) : words.common.loading}</p>;
+    return <p className="p-6 text-soft">{original.isError ? problemText(original.error) : m.common_loading()}</p>;
   return <Editor key={id} original={original.data} onSaved={onSaved} />;
 }

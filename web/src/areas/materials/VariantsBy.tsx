@@ -1,6 +1,6 @@
 import type { Schema } from '../../api/client';
 import { Choice } from '../../ui/Choice';
-import { edit as words } from '../../words/edit';
+import * as m from '#messages';
 
 type Row = Schema['RowView'];
 type By = Schema['ByAttribute'];
@@ -45,12 +45,12 @@ export function ByWhat({
   return (
     <Choice
       hidden
-      label={words.byWhatOf(row.title)}
+      label={m.edit_byWhatOf({ title: row.title })}
       className="mt-1 font-normal"
       value={row.by?.attribute ?? ''}
       options={[
-        { value: '', label: words.byGroup },
-        ...names.map((name) => ({ value: name, label: words.byAttribute(name) })),
+        { value: '', label: m.edit_byGroup() },
+        ...names.map((name) => ({ value: name, label: m.edit_byAttribute({ name }) })),
       ]}
       onChange={(name) => onChange(name === '' ? null : firstGuess(name, attributes.get(name) ?? [], row.variants))}
     />
@@ -72,20 +72,20 @@ export function ByValue({
   const values = [...new Set([...(attributes.get(by.attribute) ?? []), ...by.values.map((one) => one.value)])];
   return (
     <div className="mt-2 w-64 border-l-4 border-ink pl-2">
-      <p className="text-xs text-soft">{words.byLead}</p>
+      <p className="text-xs text-soft">{m.edit_byLead()}</p>
       {values.map((value) => (
         <div key={value} className="mt-1 flex items-center gap-2">
           <span aria-hidden="true" className="min-w-0 flex-1 wrap-break-word">
-            {words.valueOf(by.attribute, value)}
+            {m.edit_valueOf({ name: by.attribute, value })}
           </span>
           <Choice
             hidden
-            label={words.variantOf(row.title, words.valueOf(by.attribute, value))}
+            label={m.edit_variantOf({ title: row.title, group: m.edit_valueOf({ name: by.attribute, value }) })}
             className="w-36"
             value={by.values.find((one) => one.value === value)?.variant ?? null}
             options={[
-              { value: null, label: words.asGroup },
-              { value: '', label: words.plain },
+              { value: null, label: m.edit_asGroup() },
+              { value: '', label: m.edit_plain() },
               ...row.variants.map((variant) => ({ value: variant.id, label: variant.name })),
             ]}
             onChange={(variant) =>

@@ -1,7 +1,11 @@
 import type { Schema } from '../../api/client';
 import { Button } from '../../ui/Button';
-import { words } from '../../words';
-import { readyWords } from '../../words/ready';
+import * as m from '#messages';
+import { list } from '../../words/list';
+
+/** Which rounds a finding is about; none: all of them. */
+const inRounds = (rounds: number[]) =>
+  rounds.length === 0 ? '' : m.setUp_inRounds({ n: rounds.length, rounds: list(rounds.map(String)) });
 
 type Finding = Schema['FindingView'];
 
@@ -14,12 +18,12 @@ export function ReadyNow({ stops }: { stops: Finding[] }) {
       className={first === undefined ? 'border-2 border-ink bg-wash px-3 py-2' : 'border-l-8 border-ink pl-3'}
     >
       <p className="font-head text-3xl leading-tight font-bold">
-        {first === undefined ? words.next.readyNow : words.next.notReady}
+        {first === undefined ? m.next_readyNow() : m.next_notReady()}
       </p>
       <p className="text-lg leading-snug wrap-anywhere">
-        {first === undefined ? words.next.ready : readyWords.inRounds(first.rounds) + first.says}
+        {first === undefined ? m.next_ready() : inRounds(first.rounds) + first.says}
       </p>
-      {more.length > 0 && <p className="text-sm text-soft">{words.next.andMore(more.length)}</p>}
+      {more.length > 0 && <p className="text-sm text-soft">{m.next_andMore({ n: more.length })}</p>}
     </div>
   );
 }
@@ -38,7 +42,7 @@ export function WorthALook({
   onOther: (finding: Finding) => void;
 }) {
   if (findings.length === 0) return null;
-  const title = findings.some((finding) => finding.weight === 'stop') ? words.next.afterThat : words.next.look;
+  const title = findings.some((finding) => finding.weight === 'stop') ? m.next_afterThat() : m.next_look();
   return (
     <section aria-label={title}>
       <h2 className="text-sm font-semibold text-soft">{title}</h2>
@@ -46,7 +50,7 @@ export function WorthALook({
         {findings.map((finding, i) => (
           <li key={`${finding.check}${i}`} className="border-b border-line py-1.5 last:border-0">
             <span className={`block wrap-anywhere ${finding.weight === 'stop' ? 'font-semibold' : ''}`}>
-              {readyWords.inRounds(finding.rounds)}
+              {inRounds(finding.rounds)}
               {finding.says}
             </span>
             {finding.mend !== 'wait' && !(finding.mend === main?.mend && finding.subject === main.subject) && (

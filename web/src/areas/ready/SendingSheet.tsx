@@ -5,12 +5,11 @@ import { problemText } from '../../api/problem';
 import { Field } from '../../ui/Field';
 import { useMessages } from '../../ui/messages';
 import { Sheet } from '../../ui/Sheet';
-import { words } from '../../words';
-import { readyWords } from '../../words/ready';
+import * as m from '#messages';
+import { list } from '../../words/list';
 import { forInput, fromInput } from '../lesson/when';
 
 type Lesson = Schema['LessonView'];
-const said = readyWords.sending;
 
 export function useSending(lesson: Lesson) {
   const queries = useQueryClient();
@@ -78,21 +77,21 @@ export function SendingSheet({ lesson, open, onClose }: { lesson: Lesson; open: 
   const now = is === undefined ? undefined : { ...is, ...(save.isPending ? save.variables : {}) };
   const at = `/api/staff/rounds/${lesson.round.id}/set-up`;
   return (
-    <Sheet open={open} onClose={onClose} title={said.title}>
+    <Sheet open={open} onClose={onClose} title={m.setUp_sending_title()}>
       {sending.isError && <p role="alert">{problemText(sending.error)}</p>}
-      {sending.isPending && <p className="py-4 text-soft">{words.common.loading}</p>}
+      {sending.isPending && <p className="py-4 text-soft">{m.common_loading()}</p>}
       {is !== undefined && now !== undefined && (
         <div className="flex flex-col gap-4">
           <Tick
-            label={said.posts}
-            hint={said.postsHint}
+            label={m.setUp_sending_posts()}
+            hint={m.setUp_sending_postsHint()}
             checked={now.posts === true}
             onChange={(posts) => save.mutate({ posts })}
           />
           {now.posts === true && (
             <div className="flex flex-col gap-3 border-l-2 border-ink pl-4">
               <Field
-                label={said.unit}
+                label={m.setUp_sending_unit()}
                 defaultValue={is.unit}
                 maxLength={120}
                 onBlur={(event) => {
@@ -100,9 +99,9 @@ export function SendingSheet({ lesson, open, onClose }: { lesson: Lesson; open: 
                 }}
               />
               <Field
-                label={said.due}
+                label={m.setUp_sending_due()}
                 type="datetime-local"
-                {...(is.dueAt === null && { hint: said.noDue })}
+                {...(is.dueAt === null && { hint: m.setUp_sending_noDue() })}
                 defaultValue={is.dueAt === null ? '' : forInput(is.dueAt)}
                 onBlur={(event) => {
                   const dueAt = fromInput(event.target.value) ?? 0;
@@ -110,27 +109,27 @@ export function SendingSheet({ lesson, open, onClose }: { lesson: Lesson; open: 
                 }}
               />
               <Tick
-                label={said.counted}
+                label={m.setUp_sending_counted()}
                 checked={now.counted === true}
                 onChange={(counted) => save.mutate({ counted })}
               />
               {is.portal !== null && (
                 <a className="w-fit underline underline-offset-4" href={is.portal} target="_blank" rel="noreferrer">
-                  {said.portal}
+                  {m.setUp_sending_portal()}
                 </a>
               )}
             </div>
           )}
           <Tick
-            label={said.letters}
-            hint={said.lettersHint(is.addresses)}
+            label={m.setUp_sending_letters()}
+            hint={m.setUp_sending_lettersHint({ n: is.addresses })}
             checked={now.letters === true}
             disabled={is.addresses === 0 && !is.letters}
             onChange={(letters) => save.mutate({ letters })}
           />
           {is.back.length > 0 && (
-            <section aria-label={said.back} className="border-l-8 border-lost pl-3">
-              <h3 className="font-semibold">{said.back}</h3>
+            <section aria-label={m.setUp_sending_back()} className="border-l-8 border-lost pl-3">
+              <h3 className="font-semibold">{m.setUp_sending_back()}</h3>
               <ul>
                 {is.back.map((one) => (
                   <li key={one.studentId} className="py-0.5 wrap-anywhere">
@@ -140,9 +139,9 @@ export function SendingSheet({ lesson, open, onClose }: { lesson: Lesson; open: 
               </ul>
             </section>
           )}
-          <p className="text-sm text-soft">{said.goesOut}</p>
+          <p className="text-sm text-soft">{m.setUp_sending_goesOut()}</p>
           <p className="border-t border-line pt-3 text-sm">
-            {said.takeAlong}{' '}
+            {m.setUp_sending_takeAlong()}{' '}
             <a className="underline underline-offset-4" href={`${at}.csv${codes ? '?codes=1' : ''}`} download>
               CSV
             </a>{' '}
@@ -150,7 +149,12 @@ export function SendingSheet({ lesson, open, onClose }: { lesson: Lesson; open: 
               JSON
             </a>
           </p>
-          <Tick label={said.codes} hint={said.codesWarning} checked={codes} onChange={setCodes} />
+          <Tick
+            label={m.setUp_sending_codes()}
+            hint={m.setUp_sending_codesWarning()}
+            checked={codes}
+            onChange={setCodes}
+          />
         </div>
       )}
     </Sheet>
@@ -162,11 +166,20 @@ export function useSendingLine(lesson: Lesson) {
   const { sending } = useSending(lesson);
   const is = sending.data;
   if (is === undefined) return { done: false, isPlanned: false, text: '' };
-  const text = said.state(is.posted, is.written, is.back.length);
+  const text = list([
+    ...(is.posted > 0 ? [m.setUp_sending_statePosts({ n: is.posted })] : []),
+    ...(is.written > 0 ? [m.setUp_sending_stateLetters({ n: is.written })] : []),
+    ...(is.back.length > 0 ? [m.setUp_sending_stateBack({ n: is.back.length })] : []),
+  ]);
   const isPlanned = is.posts || is.letters;
   return {
     isPlanned,
     done: isPlanned && text !== '' && !lesson.findings.some((one) => one.check === 'notSent'),
-    text: text !== '' ? text : isPlanned ? said.planned(is.posts, is.letters) : said.none,
+    text:
+      text !== ''
+        ? text
+        : isPlanned
+          ? m.setUp_sending_planned({ what: is.posts && is.letters ? 'both' : is.posts ? 'posts' : 'letters' })
+          : m.setUp_sending_none(),
   };
 }

@@ -1,6 +1,6 @@
 import type { Schema } from '../../api/client';
 import { Button } from '../../ui/Button';
-import { readyWords } from '../../words/ready';
+import * as m from '#messages';
 import { useSetUp } from './useSetUp';
 
 /** How far the set-up list is; and what of it could not be done, with the reason and the press that tries it again. */
@@ -10,30 +10,30 @@ export function SetUpProgress({ lesson }: { lesson: Schema['LessonView'] }) {
   if (setUp === null) return null;
   const lasting = setUp.failed.filter((step) => !step.again);
   return (
-    <section aria-label={readyWords.title}>
+    <section aria-label={m.setUp_title()}>
       {setUp.running && (
         <>
           <progress
             className="block w-full accent-ink"
             max={setUp.of}
             value={setUp.done}
-            aria-label={readyWords.running(setUp.done, setUp.of)}
+            aria-label={m.setUp_running({ done: setUp.done, of: setUp.of })}
           />
           <p className="text-sm">
-            <span className="font-semibold tabular-nums">{readyWords.running(setUp.done, setUp.of)}</span>{' '}
+            <span className="font-semibold tabular-nums">{m.setUp_running({ done: setUp.done, of: setUp.of })}</span>{' '}
             <span className="wrap-anywhere text-soft">{setUp.now}</span>
           </p>
         </>
       )}
       {setUp.failed.length > 0 && (
         <div className="mt-2 border-l-8 border-lost pl-3">
-          {lasting.length > 0 && <h3 className="font-semibold">{readyWords.failed(lasting.length)}</h3>}
+          {lasting.length > 0 && <h3 className="font-semibold">{m.setUp_failed({ n: lasting.length })}</h3>}
           <ul>
             {setUp.failed.map((step) => (
               <li key={step.position} className="border-b border-line py-1.5 text-sm last:border-0">
                 <span className="block wrap-anywhere">{step.says}</span>
                 <span className="block wrap-anywhere text-soft">
-                  {step.why} {step.again && readyWords.again}
+                  {step.why} {step.again && m.setUp_again()}
                 </span>
                 {!step.again && (
                   <Button
@@ -41,7 +41,7 @@ export function SetUpProgress({ lesson }: { lesson: Schema['LessonView'] }) {
                     busy={again.isPending}
                     onClick={() => again.mutate({ setUp: setUp.id, position: step.position })}
                   >
-                    {readyWords.tryAgain}
+                    {m.setUp_tryAgain()}
                   </Button>
                 )}
               </li>
@@ -53,7 +53,7 @@ export function SetUpProgress({ lesson }: { lesson: Schema['LessonView'] }) {
               busy={again.isPending}
               onClick={() => again.mutate({ setUp: setUp.id, position: null })}
             >
-              {readyWords.tryAll}
+              {m.setUp_tryAll()}
             </Button>
           )}
         </div>

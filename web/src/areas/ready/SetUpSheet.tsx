@@ -5,8 +5,7 @@ import { problemText } from '../../api/problem';
 import { Button } from '../../ui/Button';
 import { Sheet } from '../../ui/Sheet';
 import { Sign } from '../../ui/Sign';
-import { words } from '../../words';
-import { readyWords } from '../../words/ready';
+import * as m from '#messages';
 import { useSetUp } from './useSetUp';
 
 type Step = Schema['ListedStep'];
@@ -25,7 +24,7 @@ function byGroup(steps: Step[], lesson: Lesson) {
   const groups = lesson.floor.groups;
   const known = new Set(groups.map((group) => group.id));
   return [
-    { key: 'class', group: null, name: readyWords.ofClass, steps: steps.filter((step) => step.groupId === null) },
+    { key: 'class', group: null, name: m.setUp_ofClass(), steps: steps.filter((step) => step.groupId === null) },
     ...groups.map((group) => ({
       key: group.id,
       group,
@@ -35,7 +34,7 @@ function byGroup(steps: Step[], lesson: Lesson) {
     {
       key: 'gone',
       group: null,
-      name: readyWords.gone,
+      name: m.setUp_gone(),
       steps: steps.filter((step) => step.groupId !== null && !known.has(step.groupId)),
     },
   ].filter((part) => part.steps.length > 0);
@@ -47,7 +46,7 @@ function ofRound(steps: Step[], round: number) {
   return names.map((name) => ({
     key: `${round}|${name}`,
     group: null,
-    name: `${readyWords.round(round)} · ${name ?? readyWords.ofClass}`,
+    name: `${m.setUp_round({ n: round })} · ${name ?? m.setUp_ofClass()}`,
     steps: steps.filter((step) => step.group === name),
   }));
 }
@@ -67,12 +66,12 @@ export function SetUpSheet({ lesson, open, onClose }: { lesson: Lesson; open: bo
   const ticked = asked.filter((step) => sure.includes(step.key));
   const isSomething = list.data !== undefined && (list.data.press !== null || ticked.length > 0);
   return (
-    <Sheet open={open} onClose={onClose} title={readyWords.title} wide>
+    <Sheet open={open} onClose={onClose} title={m.setUp_title()} wide>
       {list.isError && <p role="alert">{problemText(list.error)}</p>}
-      {list.isPending && <p className="py-4 text-soft">{words.common.loading}</p>}
+      {list.isPending && <p className="py-4 text-soft">{m.common_loading()}</p>}
       {list.data !== undefined && (
         <>
-          <p className="text-soft">{steps.length === 0 ? readyWords.nothing : readyWords.lead}</p>
+          <p className="text-soft">{steps.length === 0 ? m.setUp_nothing() : m.setUp_lead()}</p>
           {steps.length > 0 && (
             <div className="mt-4 flex flex-wrap items-center gap-3">
               <Button
@@ -91,10 +90,10 @@ export function SetUpSheet({ lesson, open, onClose }: { lesson: Lesson; open: bo
                   )
                 }
               >
-                {list.data.press ?? readyWords.doAll}
+                {list.data.press ?? m.setUp_doAll()}
               </Button>
-              {ticked.length > 0 && <span>{readyWords.doTicked(ticked.length)}</span>}
-              <span className="min-w-0 flex-1 text-sm text-soft">{readyWords.left}</span>
+              {ticked.length > 0 && <span>{m.setUp_doTicked({ n: ticked.length })}</span>}
+              <span className="min-w-0 flex-1 text-sm text-soft">{m.setUp_left()}</span>
             </div>
           )}
           <div className="mt-4 border-y border-line">
@@ -118,8 +117,8 @@ export function SetUpSheet({ lesson, open, onClose }: { lesson: Lesson; open: bo
               </section>
             ))}
             {asked.length > 0 && (
-              <section aria-label={readyWords.ask} className="border-l-8 border-lost py-2 pl-3">
-                <h3 className="font-semibold">{readyWords.ask}</h3>
+              <section aria-label={m.setUp_ask()} className="border-l-8 border-lost py-2 pl-3">
+                <h3 className="font-semibold">{m.setUp_ask()}</h3>
                 <ul>
                   {asked.map((step) => (
                     <li key={step.key} className="py-1">

@@ -4,7 +4,7 @@ import { api, take, type Schema } from '../../api/client';
 import { problemText } from '../../api/problem';
 import { Button } from '../../ui/Button';
 import { Sheet } from '../../ui/Sheet';
-import { roomWords as words } from '../../words/rooms';
+import * as m from '#messages';
 
 const pause = 300;
 
@@ -45,17 +45,17 @@ export function PasteLinks({
   const good = lines.filter((line) => line.host !== null).length;
   const nameOf = (place: string | null) =>
     place === null
-      ? words.toNobody
+      ? m.rooms_toNobody()
       : place === 'main'
-        ? words.mainSession
-        : (lesson.floor.groups.find((group) => group.id === place)?.name ?? words.gone);
+        ? m.rooms_mainSession()
+        : (lesson.floor.groups.find((group) => group.id === place)?.name ?? m.rooms_gone());
   return (
-    <Sheet open={open} onClose={onClose} title={words.paste}>
+    <Sheet open={open} onClose={onClose} title={m.rooms_paste()}>
       <p className="text-soft" id={`${id}-lead`}>
-        {words.pasteLead} {words.pasteMain}
+        {m.rooms_pasteLead()} {m.rooms_pasteMain()}
       </p>
       <label htmlFor={id} className="mt-3 block text-sm font-semibold">
-        {words.pasteLabel}
+        {m.rooms_pasteLabel()}
       </label>
       <textarea
         id={id}
@@ -97,7 +97,7 @@ export function PasteLinks({
         disabled={good === 0 || asked !== text}
         onClick={() => use.mutate()}
       >
-        {good === 0 ? words.useNone : words.use(good)}
+        {good === 0 ? m.rooms_useNone() : m.rooms_use({ n: good })}
       </Button>
     </Sheet>
   );

@@ -5,7 +5,7 @@ import { Beside } from '../../ui/Beside';
 import { Button } from '../../ui/Button';
 import { Choice } from '../../ui/Choice';
 import { Field } from '../../ui/Field';
-import { roomWords as words } from '../../words/rooms';
+import * as m from '#messages';
 import { permissions, sources, useRoomSource, type Room, type useRooms } from './useRooms';
 
 /** What students may do in this room: as in the class's other rooms, or yes, or no. */
@@ -22,19 +22,19 @@ function Allowed({
   if (source === undefined) return null;
   return (
     <fieldset>
-      <legend className="text-sm font-semibold">{words.allowedHere}</legend>
+      <legend className="text-sm font-semibold">{m.rooms_allowedHere()}</legend>
       <div className="mt-1 grid grid-cols-[1fr_9.5rem] items-center gap-x-2 gap-y-1 text-sm">
         {permissions.map((one) => (
           <Fragment key={one}>
-            <span aria-hidden="true">{words.permissions[one]}</span>
+            <span aria-hidden="true">{m.rooms_permissions({ key: one })}</span>
             <Choice
               hidden
-              label={words.permissions[one]}
+              label={m.rooms_permissions({ key: one })}
               value={allowed[one] === undefined || allowed[one] === null ? 'class' : allowed[one] ? 'yes' : 'no'}
               options={[
-                { value: 'class', label: words.asInClass(source[one]) },
-                { value: 'yes', label: words.may },
-                { value: 'no', label: words.mayNot },
+                { value: 'class', label: m.rooms_asInClass({ may: String(source[one]) }) },
+                { value: 'yes', label: m.rooms_may() },
+                { value: 'no', label: m.rooms_mayNot() },
               ]}
               onChange={(said) => onChange({ ...allowed, [one]: said === 'class' ? null : said === 'yes' })}
             />
@@ -106,11 +106,11 @@ export function RoomSlip({
           save(false);
         }}
       >
-        <Choice label={words.from} value={source} options={sources} onChange={setSource} />
+        <Choice label={m.rooms_from()} value={source} options={sources} onChange={setSource} />
         {source === 'ownLinks' && (
           <Field
-            label={words.link}
-            hint={words.linkHint}
+            label={m.rooms_link()}
+            hint={m.rooms_linkHint()}
             error={field('link')}
             inputMode="url"
             spellCheck={false}
@@ -120,7 +120,7 @@ export function RoomSlip({
           />
         )}
         <Field
-          label={source === 'classroom' ? words.placeName : words.name}
+          label={source === 'classroom' ? m.rooms_placeName() : m.rooms_name()}
           error={field('name')}
           value={name}
           maxLength={120}
@@ -135,16 +135,16 @@ export function RoomSlip({
         <div className="flex flex-wrap gap-2">
           {unsure === null ? (
             <Button type="submit" busy={rooms.edit.isPending}>
-              {words.change}
+              {m.rooms_change()}
             </Button>
           ) : (
             <Button busy={rooms.edit.isPending} onClick={unsure}>
-              {words.sure}
+              {m.rooms_sure()}
             </Button>
           )}
           {room.purpose === 'side' && (
             <Button look="quiet" busy={rooms.takeAway.isPending} onClick={() => takeAway(false)}>
-              {words.takeAway}
+              {m.rooms_takeAway()}
             </Button>
           )}
         </div>

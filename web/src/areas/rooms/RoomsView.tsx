@@ -7,7 +7,7 @@ import { useMessages } from '../../ui/messages';
 import { roomWindow } from '../../ui/roomWindow';
 import { Sign } from '../../ui/Sign';
 import { WayIn } from '../../ui/WayIn';
-import { roomWords as words } from '../../words/rooms';
+import * as m from '#messages';
 import { timeText } from '../lesson/when';
 import { PasteLinks } from './PasteLinks';
 import { RoomSlip } from './RoomSlip';
@@ -18,12 +18,12 @@ type Lesson = Schema['LessonView'];
 
 /** How a room stands, in words. */
 function stateOf(room: Room, people: number): string {
-  if (people > 0) return words.inUse(people);
-  if (room.working && !isThere(room)) return words.working;
-  if (!isThere(room)) return room.source === 'ownLinks' ? words.notYet : words.notMade;
-  if (room.source === 'classroom') return words.there;
-  if (room.state === 'closed') return words.states.closed;
-  return room.triedAt === null ? words.states.made : words.triedAt(timeText(room.triedAt));
+  if (people > 0) return m.rooms_inUse({ n: people });
+  if (room.working && !isThere(room)) return m.rooms_working();
+  if (!isThere(room)) return room.source === 'ownLinks' ? m.rooms_notYet() : m.rooms_notMade();
+  if (room.source === 'classroom') return m.rooms_there();
+  if (room.state === 'closed') return m.rooms_states({ key: 'closed' });
+  return room.triedAt === null ? m.rooms_states({ key: 'made' }) : m.rooms_triedAt({ time: timeText(room.triedAt) });
 }
 
 const peopleIn = (lesson: Lesson, room: Room) =>
@@ -31,8 +31,8 @@ const peopleIn = (lesson: Lesson, room: Room) =>
 
 /** Where it is, so far as that can be read. */
 function whereOf(room: Room): string {
-  if (room.source === 'classroom') return words.place;
-  if (room.link === null) return room.source === 'meetingService' ? words.sources.meetingService : '';
+  if (room.source === 'classroom') return m.rooms_place();
+  if (room.link === null) return room.source === 'meetingService' ? m.rooms_sources({ key: 'meetingService' }) : '';
   return room.link.replace(/^https?:\/\//u, '').replace(/\/$/u, '');
 }
 
@@ -88,15 +88,15 @@ function Row({
             busy={rooms.retry.isPending}
             onClick={() => rooms.retry.mutate(room.id, { onError: fail })}
           >
-            {words.again}
+            {m.rooms_again()}
           </Button>
         )}
         {asked && (
           <span className="mt-1 flex flex-wrap items-center gap-2 text-sm">
-            {words.wasIt}
-            <Button onClick={() => tried(true)}>{words.yes}</Button>
+            {m.rooms_wasIt()}
+            <Button onClick={() => tried(true)}>{m.rooms_yes()}</Button>
             <Button look="quiet" onClick={() => tried(false)}>
-              {words.no}
+              {m.rooms_no()}
             </Button>
           </span>
         )}
@@ -106,20 +106,20 @@ function Row({
           <a
             href={`/api/staff/rooms/${room.id}/way`}
             target={roomWindow}
-            aria-label={words.tryOf(title)}
+            aria-label={m.rooms_tryOf({ room: title })}
             className="mr-4 underline decoration-line underline-offset-4 hover:decoration-ink"
             onClick={() => setAsked(true)}
           >
             <WayIn className="mr-1 inline-block" />
-            {words.try}
+            {m.rooms_try()}
           </a>
         )}
         <Button
           look="quiet"
-          aria-label={words.changeOf(title)}
+          aria-label={m.rooms_changeOf({ room: title })}
           onClick={(event) => setSlip(event.currentTarget.getBoundingClientRect())}
         >
-          {words.change}
+          {m.rooms_change()}
         </Button>
         {slip !== null && (
           <RoomSlip
@@ -146,9 +146,9 @@ function SideRooms({ lesson, rooms }: { lesson: Lesson; rooms: ReturnType<typeof
   const [name, setName] = useState('');
   const side = lesson.rooms.filter((room) => room.purpose === 'side');
   return (
-    <section aria-label={words.sideRooms} className="mt-8">
-      <h2 className="text-lg font-semibold">{words.sideRooms}</h2>
-      <p className="max-w-3xl text-soft">{words.sideLead}</p>
+    <section aria-label={m.rooms_sideRooms()} className="mt-8">
+      <h2 className="text-lg font-semibold">{m.rooms_sideRooms()}</h2>
+      <p className="max-w-3xl text-soft">{m.rooms_sideLead()}</p>
       {side.length > 0 && (
         <table className="mt-2 w-full max-w-4xl">
           <tbody>
@@ -175,14 +175,14 @@ function SideRooms({ lesson, rooms }: { lesson: Lesson; rooms: ReturnType<typeof
       >
         <Field
           className="flex-1"
-          label={words.addSide}
-          placeholder={words.sideExample}
+          label={m.rooms_addSide()}
+          placeholder={m.rooms_sideExample()}
           value={name}
           maxLength={120}
           onChange={(event) => setName(event.target.value)}
         />
         <Button type="submit" busy={rooms.addSide.isPending} className="mb-0.5">
-          {words.add}
+          {m.rooms_add()}
         </Button>
       </form>
     </section>
@@ -216,20 +216,20 @@ export function RoomsView({
       <div className="mt-4 flex flex-wrap gap-3">
         {source !== 'classroom' && (
           <Button look={source === 'ownLinks' ? 'plain' : 'quiet'} onClick={() => onPasting(true)}>
-            {words.paste}
+            {m.rooms_paste()}
           </Button>
         )}
         {source !== 'ownLinks' && missing > 0 && lesson.floor.groups.length > 0 && (
           <Button busy={rooms.make.isPending} onClick={() => rooms.make.mutate(undefined, { onError: fail })}>
-            {source === 'namePattern' ? words.addresses(missing) : words.make(missing)}
+            {source === 'namePattern' ? m.rooms_addresses({ n: missing }) : m.rooms_make({ n: missing })}
           </Button>
         )}
       </div>
-      {lesson.floor.groups.length === 0 && <p className="mt-4 text-soft">{words.none}</p>}
+      {lesson.floor.groups.length === 0 && <p className="mt-4 text-soft">{m.rooms_none()}</p>}
       <table className="mt-4 w-full max-w-4xl">
         <tbody>
           {main !== undefined && (
-            <Row people={peopleIn(lesson, main)} room={main} title={words.mainSession} mark={null} rooms={rooms} />
+            <Row people={peopleIn(lesson, main)} room={main} title={m.rooms_mainSession()} mark={null} rooms={rooms} />
           )}
           {lesson.floor.groups.map((group) => {
             const room = ofGroup.get(group.id);
@@ -244,7 +244,7 @@ export function RoomsView({
                   </span>
                 </th>
                 <td className="py-2.5 text-soft" colSpan={3}>
-                  {source === 'ownLinks' ? words.notYet : words.notMade}
+                  {source === 'ownLinks' ? m.rooms_notYet() : m.rooms_notMade()}
                 </td>
               </tr>
             ) : (

@@ -5,8 +5,14 @@ import { Button } from '../../ui/Button';
 import { Choice } from '../../ui/Choice';
 import { Field } from '../../ui/Field';
 import { useMessages } from '../../ui/messages';
-import { roomWords as words } from '../../words/rooms';
+import * as m from '#messages';
 import { permissions, sources, useRoomSource } from './useRooms';
+
+const permissionText = {
+  mayShareScreen: m.rooms_mayShareScreen,
+  mayWrite: m.rooms_mayWrite,
+  mayRecord: m.rooms_mayRecord,
+};
 
 /** A line that is saved when it is left or Enter is pressed; what cannot be used stays, with the reason. */
 function Line({
@@ -63,22 +69,22 @@ export function SourceBar({ classId }: { classId: string }) {
   return (
     <div className="max-w-3xl">
       <div className="flex flex-wrap items-baseline gap-x-3 gap-y-2">
-        <span className="font-head text-2xl font-semibold">{words.whereFrom}</span>
+        <span className="font-head text-2xl font-semibold">{m.rooms_whereFrom()}</span>
         <Choice
           hidden
-          label={words.whereFrom}
+          label={m.rooms_whereFrom()}
           className="min-w-72 text-lg"
           value={source.kind}
           options={sources}
           onChange={(kind) => put({ kind })}
         />
       </div>
-      <p className="mt-1 text-soft">{words.hints[source.kind]}</p>
+      <p className="mt-1 text-soft">{m.rooms_hints({ key: source.kind })}</p>
       {source.kind === 'namePattern' && (
         <div className="mt-3">
           <Line
-            label={words.pattern}
-            hint={words.patternHint}
+            label={m.rooms_pattern()}
+            hint={m.rooms_patternHint()}
             value={source.addressPattern}
             maxLength={400}
             error={problem?.field('addressPattern')}
@@ -86,22 +92,22 @@ export function SourceBar({ classId }: { classId: string }) {
           />
           {source.withTail !== null && (
             <p className="mt-2 border-l-4 border-ink pl-3">
-              {words.guessable}{' '}
+              {m.rooms_guessable()}{' '}
               <Button className="mt-1 text-sm" onClick={() => put({ addressPattern: source.withTail })}>
-                {words.addTail}
+                {m.rooms_addTail()}
               </Button>
             </p>
           )}
         </div>
       )}
       <Button look="quiet" className="mt-1 text-sm" aria-expanded={more} onClick={() => setMore(!more)}>
-        {more ? words.less : words.more}
+        {more ? m.rooms_less() : m.rooms_more()}
       </Button>
       {more && (
         <div className="mt-2 grid gap-4 border border-ink bg-sheet p-4 sm:grid-cols-2">
           <Line
-            label={words.names}
-            hint={words.namesHint}
+            label={m.rooms_names()}
+            hint={m.rooms_namesHint()}
             value={source.namePattern}
             maxLength={120}
             error={problem?.field('namePattern')}
@@ -109,8 +115,8 @@ export function SourceBar({ classId }: { classId: string }) {
           />
           {mayNeedOpening && (
             <Line
-              label={words.openedBy}
-              hint={words.openedByHint}
+              label={m.rooms_openedBy()}
+              hint={m.rooms_openedByHint()}
               value={source.openedBy}
               maxLength={60}
               error={problem?.field('openedBy')}
@@ -119,7 +125,7 @@ export function SourceBar({ classId }: { classId: string }) {
           )}
           {source.kind === 'meetingService' && (
             <fieldset>
-              <legend className="text-sm font-semibold">{words.allowed}</legend>
+              <legend className="text-sm font-semibold">{m.rooms_allowed()}</legend>
               {permissions.map((one) => (
                 <label key={one} className="mt-1 flex items-center gap-2">
                   <input
@@ -128,10 +134,10 @@ export function SourceBar({ classId }: { classId: string }) {
                     checked={source[one]}
                     onChange={(event) => put({ [one]: event.target.checked })}
                   />
-                  {words[one]}
+                  {permissionText[one]()}
                 </label>
               ))}
-              <p className="mt-1 text-sm text-soft">{words.allowedHint}</p>
+              <p className="mt-1 text-sm text-soft">{m.rooms_allowedHint()}</p>
             </fieldset>
           )}
           {source.kind === 'meetingService' && (
@@ -143,7 +149,7 @@ export function SourceBar({ classId }: { classId: string }) {
                 onChange={(event) => put({ life: event.target.checked ? 'round' : 'grouping' })}
               />
               <span>
-                {words.closes} <span className="block text-sm text-soft">{words.closesHint}</span>
+                {m.rooms_closes()} <span className="block text-sm text-soft">{m.rooms_closesHint()}</span>
               </span>
             </label>
           )}

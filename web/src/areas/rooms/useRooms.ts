@@ -1,22 +1,24 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { api, take, type Schema } from '../../api/client';
-import { roomWords } from '../../words/rooms';
+import * as m from '#messages';
 
 type Lesson = Schema['LessonView'];
 export type Room = Schema['RoomView'];
 
 /** Where rooms can come from, to be chosen. */
-export const sources = (Object.keys(roomWords.sources) as Room['source'][]).map((kind) => ({
-  value: kind,
-  label: roomWords.sources[kind],
-}));
+export const sources = (['meetingService', 'ownLinks', 'namePattern', 'classroom'] satisfies Room['source'][]).map(
+  (kind) => ({
+    value: kind,
+    label: m.rooms_sources({ key: kind }),
+  }),
+);
 
 /** What students can be allowed to do in a room beside talking. */
 export const permissions = ['mayShareScreen', 'mayWrite', 'mayRecord'] as const;
 
 /** What a room allows or forbids of its own, in words. */
 export const differences = (room: Room) =>
-  permissions.flatMap((one) => (room[one] === null ? [] : [roomWords.differs[one][room[one] ? 1 : 0]]));
+  permissions.flatMap((one) => (room[one] === null ? [] : [m.rooms_differs({ key: one, may: String(room[one]) })]));
 
 /** Where the rooms of a class come from. */
 export function useRoomSource(classId: string) {

@@ -51,17 +51,17 @@ describe('bringing in a list', () => {
 
   it('shows what would happen first, what was refused on top', async () => {
     show();
-    expect(await screen.findByRole('button', { name: 'Add 1 student and change 1' })).toBeEnabled();
-    expect(screen.getByText('2 as they are, 1 refused')).toBeInTheDocument();
+    expect(await screen.findByRole('button', { name: 'Add 1 student and update 1' })).toBeEnabled();
+    expect(screen.getByText('2 unchanged, 1 skipped')).toBeInTheDocument();
     const rows = screen.getAllByRole('row').map((row) => row.textContent);
-    expect(rows).toEqual(['412345refusedNo letters in it.', '3BenchangedSet: 2 → 3', '2Adanew']);
+    expect(rows).toEqual(['412345skippedNo letters in it.', '3BenchangedSet: 2 → 3', '2Adanew']);
     expect(asked(toImport)).toEqual([]);
   });
 
   it('asks again with what the teacher says a column holds', async () => {
     show();
-    await screen.findByLabelText('What the columns hold 2');
-    await choose('What the columns hold 2', 'Table');
+    await screen.findByLabelText('Match the columns 2');
+    await choose('Match the columns 2', 'Table');
     await waitFor(() =>
       expect(
         asked(toPreview)
@@ -82,24 +82,24 @@ describe('bringing in a list', () => {
       return Promise.resolve(answer);
     });
     show();
-    fireEvent.click(await screen.findByRole('button', { name: 'Add 1 student and change 1' }));
+    fireEvent.click(await screen.findByRole('button', { name: 'Add 1 student and update 1' }));
     await waitFor(() => expect(screen.getByLabelText('Paste here')).toHaveValue('12345'));
     fireEvent.change(screen.getByLabelText('Paste here'), { target: { value: 'Name;Set\nAda;2\nBen;3\n12345;\n' } });
-    expect(await screen.findByText('4 as they are, 1 refused')).toBeInTheDocument();
-    expect(screen.getByRole('button', { name: 'Nothing to bring in' })).toBeDisabled();
+    expect(await screen.findByText('4 unchanged, 1 skipped')).toBeInTheDocument();
+    expect(screen.getByRole('button', { name: 'Nothing to import' })).toBeDisabled();
   });
 
   it('keeps what was refused, so that it can be put right', async () => {
     show();
-    fireEvent.click(await screen.findByRole('button', { name: 'Add 1 student and change 1' }));
+    fireEvent.click(await screen.findByRole('button', { name: 'Add 1 student and update 1' }));
     await waitFor(() => expect(screen.getByLabelText('Paste here')).toHaveValue('12345'));
-    expect(await screen.findByText('1 student added and 1 changed.')).toBeInTheDocument();
+    expect(await screen.findByText('1 student added and 1 updated.')).toBeInTheDocument();
     expect(asked(toImport)).toHaveLength(1);
   });
 
   it('has nothing to do where everything is there already', async () => {
     post.mockResolvedValue({ ...preview, added: 0, changed: 0, lines: [] });
     show();
-    expect(await screen.findByRole('button', { name: 'Nothing to bring in' })).toBeDisabled();
+    expect(await screen.findByRole('button', { name: 'Nothing to import' })).toBeDisabled();
   });
 });

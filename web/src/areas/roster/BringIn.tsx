@@ -2,8 +2,12 @@ import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { api, take } from '../../api/client';
 import { Button } from '../../ui/Button';
 import { useMessages } from '../../ui/messages';
-import { words } from '../../words';
+import * as m from '#messages';
 import { ReadingBox, useReading } from './Reading';
+
+/** Which sentence fits: something is added, changed, both or nothing. */
+const whatOf = ({ added, changed }: { added: number; changed: number }) =>
+  added > 0 ? (changed > 0 ? 'both' : 'added') : changed > 0 ? 'changed' : 'none';
 
 /**
  * Brings a list from anywhere into the class: what will be added, changed, left alone and refused is shown first.
@@ -26,7 +30,7 @@ export function BringIn({
     mutationFn: () =>
       take(api.POST('/api/staff/classes/{id}/import', { params: { path: { id: classId } }, body: reading.request })),
     onSuccess: async (done) => {
-      say(words.roster.bringDone(done.added, done.changed));
+      say(m.roster_bringDone({ key: whatOf(done), added: done.added, changed: done.changed }));
       // What was refused stays to be put right.
       const refused = done.lines.filter((line) => line.fate === 'refused').map((line) => line.shown);
       const pasted = reading.file === null;
@@ -37,9 +41,9 @@ export function BringIn({
     },
   });
   return (
-    <section aria-label={words.roster.bringIn} className="border border-ink bg-sheet p-4 print:hidden">
-      <h2 className="text-lg font-semibold">{words.roster.bringIn}</h2>
-      <p className="text-sm text-soft">{words.roster.bringLead}</p>
+    <section aria-label={m.roster_bringIn()} className="border border-ink bg-sheet p-4 print:hidden">
+      <h2 className="text-lg font-semibold">{m.roster_bringIn()}</h2>
+      <p className="text-sm text-soft">{m.roster_bringLead()}</p>
       <ReadingBox reading={reading} error={bring.error}>
         {(seen) => (
           <div className="flex flex-wrap items-center gap-4">
@@ -49,9 +53,14 @@ export function BringIn({
               busy={bring.isPending}
               onClick={() => bring.mutate()}
             >
-              {words.roster.bringDo(seen.added, seen.changed)}
+              {m.roster_bringDo({ key: whatOf(seen), added: seen.added, changed: seen.changed })}
             </Button>
-            <span className="text-sm text-soft">{words.roster.bringCounts(seen.same, seen.refused)}</span>
+            <span className="text-sm text-soft">
+              {[
+                ...(seen.same > 0 ? [m.roster_bringSame({ n: seen.same })] : []),
+                ...(seen.refused > 0 ? [m.roster_bringRefused({ n: seen.refused })] : []),
+              ].join(', ')}
+            </span>
           </div>
         )}
       </ReadingBox>

@@ -1,6 +1,6 @@
 import { Button } from '../../ui/Button';
 import { ChooseStudent } from '../../ui/ChooseStudent';
-import { words } from '../../words';
+import * as m from '#messages';
 import type { useDoor } from './useDoor';
 
 interface Named {
@@ -23,9 +23,9 @@ export function Claim({
   return (
     <div className="mt-2 border-t border-line px-2 pt-2 text-sm">
       <div className="flex items-center gap-2">
-        <span className="shrink-0">{words.door.reallyIs}</span>
+        <span className="shrink-0">{m.door_reallyIs()}</span>
         <ChooseStudent
-          label={words.door.whoReally(student.name)}
+          label={m.door_whoReally({ name: student.name })}
           students={students.filter((one) => one.id !== student.id)}
           chosen={null}
           onChoose={(really) => {
@@ -43,7 +43,7 @@ export function Claim({
           onClose();
         }}
       >
-        {words.roster.free}
+        {m.roster_free()}
       </Button>
     </div>
   );

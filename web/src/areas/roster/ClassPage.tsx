@@ -8,7 +8,7 @@ import { Button } from '../../ui/Button';
 import { useMessages } from '../../ui/messages';
 import { Page } from '../../ui/Page';
 import { Tabs } from '../../ui/Tabs';
-import { words } from '../../words';
+import * as m from '#messages';
 import { EditText } from './EditText';
 import { BringIn } from './BringIn';
 import { DoorBox } from './DoorBox';
@@ -16,6 +16,8 @@ import { RuleList } from './RuleList';
 import { SeatingPlan } from './SeatingPlan';
 import { StaffList } from './StaffList';
 import { StudentList } from './StudentList';
+
+const tabText = { list: m.roster_tabs_list, plan: m.roster_tabs_plan, rules: m.roster_tabs_rules };
 
 const tabs = ['list', 'plan', 'rules'] as const;
 
@@ -29,34 +31,32 @@ function Groupings({ data }: { data: Schema['ClassView'] }) {
       take(
         api.POST('/api/staff/classes/{id}/groupings', {
           params: { path: { id: data.id } },
-          body: { name: words.roster.groupingNumber(groupings.length + 1) },
+          body: { name: m.roster_groupingNumber({ n: groupings.length + 1 }) },
         }),
       ),
     onSuccess: (made) => void navigate(`/groupings/${made.id}`),
     onError: fail,
   });
   return (
-    <section aria-label={words.roster.groupings}>
+    <section aria-label={m.roster_groupings()}>
       <div className="flex items-baseline justify-between gap-3">
-        <h2 className="text-lg font-semibold">{words.roster.groupings}</h2>
+        <h2 className="text-lg font-semibold">{m.roster_groupings()}</h2>
         <Button look="quiet" className="text-sm" onClick={() => make.mutate()} busy={make.isPending}>
-          {words.roster.newGrouping}
+          {m.roster_newGrouping()}
         </Button>
       </div>
       <ul className="mt-2 space-y-1">
-        {query.isSuccess && groupings.length === 0 && (
-          <li className="text-sm text-soft">{words.roster.groupingsNone}</li>
-        )}
+        {query.isSuccess && groupings.length === 0 && <li className="text-sm text-soft">{m.roster_groupingsNone()}</li>}
         {groupings.map((grouping) => (
           <li key={grouping.id}>
             <Link to={`/groupings/${grouping.id}`} className="block border border-ink bg-sheet px-3 py-2 hover:bg-wash">
               <span className="block font-semibold wrap-anywhere">{grouping.name}</span>
               <span className="text-sm text-soft">
                 {grouping.groups === 0
-                  ? words.roster.groupingEmpty
-                  : words.roster.groupingOf(grouping.groups, grouping.seated)}
+                  ? m.roster_groupingEmpty()
+                  : m.roster_groupingOf({ g: grouping.groups, n: grouping.seated })}
                 {grouping.usedAt !== null && (
-                  <> · {words.roster.groupingUsed(new Date(grouping.usedAt).toLocaleDateString())}</>
+                  <> · {m.roster_groupingUsed({ when: new Date(grouping.usedAt).toLocaleDateString() })}</>
                 )}
               </span>
             </Link>
@@ -79,7 +79,9 @@ function ClassActions({ data }: { data: Schema['ClassView'] }) {
     ]);
   const copy = useMutation({
     mutationFn: () =>
-      take(api.POST('/api/staff/classes/{id}/copy', { ...path, body: { name: words.roster.copyName(data.name) } })),
+      take(
+        api.POST('/api/staff/classes/{id}/copy', { ...path, body: { name: m.roster_copyName({ name: data.name }) } }),
+      ),
     onSuccess: async (made) => {
       await queries.invalidateQueries({ queryKey: ['classes'] });
       await navigate(`/classes/${made.id}`);
@@ -90,7 +92,7 @@ function ClassActions({ data }: { data: Schema['ClassView'] }) {
     mutationFn: (archived: boolean) =>
       take(api.POST('/api/staff/classes/{id}/archive', { ...path, body: { archived } })),
     onSuccess: (_, archived) => {
-      if (archived) say(words.roster.archived(data.name), () => archive.mutate(false));
+      if (archived) say(m.roster_archived({ name: data.name }), () => archive.mutate(false));
     },
     onSettled: refresh,
     onError: fail,
@@ -101,7 +103,7 @@ function ClassActions({ data }: { data: Schema['ClassView'] }) {
       await navigate('/');
       const lists = () =>
         Promise.all(['classes', 'lessons'].map((queryKey) => queries.invalidateQueries({ queryKey: [queryKey] })));
-      sayHere(words.roster.classDeleted(data.name), () => {
+      sayHere(m.roster_classDeleted({ name: data.name }), () => {
         take(api.POST('/api/staff/classes/{id}/restore', path)).then(lists, fail);
       });
       await lists();
@@ -111,30 +113,30 @@ function ClassActions({ data }: { data: Schema['ClassView'] }) {
   const exportTo = (format: string) => `/api/staff/classes/${data.id}/export/${format}`;
   const link = 'inline-block min-h-6 underline decoration-line underline-offset-4 hover:decoration-ink';
   return (
-    <section aria-label={words.roster.exportAs} className="space-y-1 border-t border-line pt-3 text-sm print:hidden">
+    <section aria-label={m.roster_exportAs()} className="space-y-1 border-t border-line pt-3 text-sm print:hidden">
       <p>
-        {words.roster.exportAs}:{' '}
+        {m.roster_exportAs()}:{' '}
         <a className={link} href={exportTo('csv')} download>
-          {words.roster.exportCsv}
+          {m.roster_exportCsv()}
         </a>{' '}
         ·{' '}
         <a className={link} href={exportTo('json')} download>
-          {words.roster.exportJson}
+          {m.roster_exportJson()}
         </a>{' '}
         ·{' '}
         <a className={link} href={exportTo('oneroster')} download>
-          {words.roster.exportOneRoster}
+          {m.roster_exportOneRoster()}
         </a>
       </p>
       <div className="-ml-2 flex flex-col items-start">
         <Button look="quiet" onClick={() => copy.mutate()} busy={copy.isPending}>
-          {words.roster.copyClass}
+          {m.roster_copyClass()}
         </Button>
         <Button look="quiet" onClick={() => archive.mutate(!data.archived)}>
-          {data.archived ? words.roster.unarchive : words.roster.archive}
+          {data.archived ? m.roster_unarchive() : m.roster_archive()}
         </Button>
         <Button look="quiet" onClick={() => away.mutate()} busy={away.isPending}>
-          {words.roster.deleteClass}
+          {m.roster_deleteClass()}
         </Button>
       </div>
     </section>
@@ -165,7 +167,7 @@ export function ClassPage({ lessons }: { lessons: (classId: string, hasStudents:
   return (
     <Page title={data?.name}>
       <main className="mx-auto w-full max-w-6xl flex-1 px-5 py-6">
-        {query.isPending && <p className="text-soft">{words.common.loading}</p>}
+        {query.isPending && <p className="text-soft">{m.common_loading()}</p>}
         {query.isError && <p className="font-semibold text-lost">{problemText(query.error)}</p>}
         {data !== undefined && (
           <>
@@ -174,16 +176,16 @@ export function ClassPage({ lessons }: { lessons: (classId: string, hasStudents:
                 <EditText
                   as="h1"
                   className="text-3xl font-semibold"
-                  label={words.roster.renameClass}
+                  label={m.roster_renameClass()}
                   value={data.name}
                   maxLength={80}
                   onSave={(name) => void rename(name)}
                 />
                 <p className="mt-1 text-soft">
-                  {words.roster.present(counted.filter((s) => !s.absent).length, counted.length)}
-                  {data.archived && <> · {words.roster.isArchived}</>}
+                  {m.roster_present({ n: counted.filter((s) => !s.absent).length, all: counted.length })}
+                  {data.archived && <> · {m.roster_isArchived()}</>}
                 </p>
-                {assisting && <p className="mt-1 font-semibold">{words.staff.assisting}</p>}
+                {assisting && <p className="mt-1 font-semibold">{m.staff_assisting()}</p>}
               </div>
               <DoorBox data={data} />
             </div>
@@ -192,8 +194,8 @@ export function ClassPage({ lessons }: { lessons: (classId: string, hasStudents:
                 <div>
                   <div className="mb-4 border-b border-line print:hidden">
                     <Tabs
-                      label={words.lesson.views}
-                      tabs={tabs.map((one) => ({ value: one, label: words.roster.tabs[one] }))}
+                      label={m.lesson_views()}
+                      tabs={tabs.map((one) => ({ value: one, label: tabText[one]() }))}
                       shown={tab}
                       onShow={(to) => setSearch(to === 'list' ? {} : { view: to })}
                     />
@@ -214,7 +216,7 @@ export function ClassPage({ lessons }: { lessons: (classId: string, hasStudents:
                       attributes={data.attributes}
                       beside={
                         !bringing &&
-                        !assisting && <Button onClick={() => setBringing(true)}>{words.roster.bringIn}</Button>
+                        !assisting && <Button onClick={() => setBringing(true)}>{m.roster_bringIn()}</Button>
                       }
                     />
                   )}

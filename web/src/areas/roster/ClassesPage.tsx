@@ -6,7 +6,7 @@ import { classesQuery, lessonsQuery } from '../../api/lists';
 import { problemText } from '../../api/problem';
 import { Button } from '../../ui/Button';
 import { Page } from '../../ui/Page';
-import { words } from '../../words';
+import * as m from '#messages';
 
 // Comes when it is wanted: the first page is for those who have classes.
 const MakeClass = lazy(() => import('./MakeClass').then((file) => ({ default: file.MakeClass })));
@@ -18,17 +18,17 @@ function ClassRow({ item, lessons }: { item: Schema['ClassSummary']; lessons: Sc
     <li className="grid gap-x-8 gap-y-3 border-t-2 border-ink py-6 md:grid-cols-[minmax(0,2fr)_minmax(0,3fr)]">
       <div>
         <h3 className="text-2xl font-semibold wrap-anywhere">
-          <Link to={`/classes/${item.id}`} className="hover:bg-wash" aria-label={words.classes.open(item.name)}>
+          <Link to={`/classes/${item.id}`} className="hover:bg-wash" aria-label={m.classes_open({ name: item.name })}>
             {item.name}
           </Link>
         </h3>
         <p className="mt-1 text-soft">
-          {words.common.students(item.students)} · {words.classes.doorWordOf}{' '}
+          {m.common_students({ n: item.students })} · {m.classes_doorWordOf()}{' '}
           <span className="font-semibold text-ink">{item.doorWord}</span>
         </p>
       </div>
       <ul className="space-y-1">
-        {lessons.length === 0 && <li className="text-soft">{words.classes.noLesson}</li>}
+        {lessons.length === 0 && <li className="text-soft">{m.classes_noLesson()}</li>}
         {lessons.slice(0, lessonsShown).map((lesson) => (
           <li key={lesson.id}>
             <Link
@@ -37,16 +37,16 @@ function ClassRow({ item, lessons }: { item: Schema['ClassSummary']; lessons: Sc
             >
               <span className="min-w-0 flex-1 font-semibold wrap-anywhere">{lesson.title}</span>
               {lesson.endedAt === null && lesson.current && (
-                <span className="bg-accent px-1.5 text-sm text-on-accent">{words.classes.nowOn}</span>
+                <span className="bg-accent px-1.5 text-sm text-on-accent">{m.classes_nowOn()}</span>
               )}
-              <span className="text-sm text-soft">{words.common.minutes(lesson.minutes)}</span>
+              <span className="text-sm text-soft">{m.common_minutes({ n: lesson.minutes })}</span>
             </Link>
           </li>
         ))}
         {lessons.length > lessonsShown && (
           <li>
             <Link className="text-sm underline" to={`/classes/${item.id}`}>
-              {words.classes.moreLessons(lessons.length - lessonsShown)}
+              {m.classes_moreLessons({ n: lessons.length - lessonsShown })}
             </Link>
           </li>
         )}
@@ -63,11 +63,11 @@ export function ClassesPage({ today }: { today: ReactNode }) {
   const lessons = (useQuery(lessonsQuery).data ?? []).filter((lesson) => !lesson.template);
   const archived = classes.data?.filter((item) => item.archived) ?? [];
   return (
-    <Page title={words.classes.title}>
+    <Page title={m.classes_title()}>
       <main className="mx-auto w-full max-w-5xl flex-1 px-5 py-8">
         {today}
         <div className="mb-6 flex items-end justify-between gap-4">
-          <h2 className="text-3xl font-semibold">{words.classes.title}</h2>
+          <h2 className="text-3xl font-semibold">{m.classes_title()}</h2>
           <Button
             look={classes.data?.length === 0 ? 'main' : 'plain'}
             onClick={() => {
@@ -75,12 +75,12 @@ export function ClassesPage({ today }: { today: ReactNode }) {
               setMaking(true);
             }}
           >
-            {words.classes.make}
+            {m.classes_make()}
           </Button>
         </div>
-        {classes.isPending && <p className="text-soft">{words.common.loading}</p>}
+        {classes.isPending && <p className="text-soft">{m.common_loading()}</p>}
         {classes.isError && <p className="font-semibold text-lost">{problemText(classes.error)}</p>}
-        {classes.data?.length === 0 && <p className="border-t-2 border-ink py-10 text-soft">{words.classes.none}</p>}
+        {classes.data?.length === 0 && <p className="border-t-2 border-ink py-10 text-soft">{m.classes_none()}</p>}
         <ul className="border-b-2 border-ink">
           {classes.data
             ?.filter((item) => !item.archived)
@@ -90,7 +90,7 @@ export function ClassesPage({ today }: { today: ReactNode }) {
         </ul>
         {archived.length > 0 && (
           <details className="mt-4">
-            <summary className="font-semibold">{words.classes.archive(archived.length)}</summary>
+            <summary className="font-semibold">{m.classes_archive({ n: archived.length })}</summary>
             <ul className="mt-2">
               {archived.map((item) => (
                 <li key={item.id}>
@@ -104,7 +104,7 @@ export function ClassesPage({ today }: { today: ReactNode }) {
         )}
         <p className="mt-4 text-sm">
           <Link className="underline decoration-line underline-offset-4 hover:decoration-ink" to="/deleted">
-            {words.deleted.title}
+            {m.deleted_title()}
           </Link>
         </p>
         <Suspense>{wanted && <MakeClass open={making} onClose={() => setMaking(false)} />}</Suspense>

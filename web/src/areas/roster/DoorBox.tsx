@@ -2,7 +2,7 @@ import { useQueryClient } from '@tanstack/react-query';
 import type { Schema } from '../../api/client';
 import { Button } from '../../ui/Button';
 import { Choice } from '../../ui/Choice';
-import { words } from '../../words';
+import * as m from '#messages';
 import { DoorSign } from './DoorSign';
 import { useDoor } from './useDoor';
 
@@ -45,7 +45,10 @@ const languages = [
 const names = new Intl.DisplayNames(undefined, { type: 'language' });
 
 const languageOptions = (now: string) =>
-  [...new Set([now, ...languages])].map((code) => ({ value: code, label: words.door.speaks(names.of(code) ?? code) }));
+  [...new Set([now, ...languages])].map((code) => ({
+    value: code,
+    label: m.door_speaks({ language: names.of(code) ?? code }),
+  }));
 
 const modes: Schema['DoorMode'][] = ['open', 'checked', 'passOnly'];
 
@@ -55,9 +58,9 @@ export function DoorBox({ data }: { data: Schema['ClassView'] }) {
   const door = useDoor(data.id, () => queries.invalidateQueries({ queryKey: ['class', data.id] }));
   const inside = data.students.filter((student) => student.claimed).length;
   return (
-    <section aria-label={words.door.title} className="text-right text-sm text-soft">
+    <section aria-label={m.door_title()} className="text-right text-sm text-soft">
       <p>
-        {words.roster.doorWordLead} <span className="text-ink">{window.location.host}/student</span>
+        {m.roster_doorWordLead()} <span className="text-ink">{window.location.host}/student</span>
         <span className="block">
           <DoorSign doorWord={data.doorWord} className="text-4xl" />
         </span>
@@ -71,7 +74,7 @@ export function DoorBox({ data }: { data: Schema['ClassView'] }) {
             disabled={door.names.isPending}
             onChange={(event) => door.names.mutate({ names: event.target.checked })}
           />
-          {words.door.press}
+          {m.door_press()}
         </label>
         <label className="flex items-center gap-2">
           <input
@@ -81,11 +84,11 @@ export function DoorBox({ data }: { data: Schema['ClassView'] }) {
             disabled={door.names.isPending}
             onChange={(event) => door.names.mutate({ cannotReadYet: event.target.checked })}
           />
-          {words.door.cannotRead}
+          {m.door_cannotRead()}
         </label>
         {data.cannotReadYet && (
           <Choice
-            label={words.door.language}
+            label={m.door_language()}
             hidden
             className="text-ink"
             value={data.language}
@@ -102,23 +105,23 @@ export function DoorBox({ data }: { data: Schema['ClassView'] }) {
             disabled={door.names.isPending}
             onChange={(event) => door.names.mutate({ twoDevices: event.target.checked })}
           />
-          {words.door.twoDevices}
+          {m.door_twoDevices()}
         </label>
         <Choice
-          label={words.door.mode}
+          label={m.door_mode()}
           hidden
           className="text-ink"
           value={data.door}
           disabled={door.names.isPending}
-          options={modes.map((mode) => ({ value: mode, label: words.door.modes[mode] }))}
+          options={modes.map((mode) => ({ value: mode, label: m.door_modes({ key: mode }) }))}
           onChange={(mode) => door.names.mutate({ mode })}
         />
         <Button look="quiet" onClick={() => door.renew.mutate()} busy={door.renew.isPending}>
-          {words.door.renew}
+          {m.door_renew()}
         </Button>
         {inside > 0 && (
           <Button look="quiet" onClick={() => door.freeAll.mutate()} busy={door.freeAll.isPending}>
-            {words.door.freeAll(inside)}
+            {m.door_freeAll({ n: inside })}
           </Button>
         )}
       </div>

@@ -12,10 +12,10 @@ describe('the way in', () => {
         <DoorSign doorWord="amber otter" />
       </MessagesProvider>,
     );
-    fireEvent.click(screen.getByRole('button', { name: 'amber otter: show the way in' }));
-    expect(await screen.findByRole('img', { name: 'A code for phones' })).toBeInTheDocument();
+    fireEvent.click(screen.getByRole('button', { name: 'amber otter: show how to join' }));
+    expect(await screen.findByRole('img', { name: 'Code to scan' })).toBeInTheDocument();
     expect(screen.getByText(`${window.location.host}/student`)).toBeInTheDocument();
-    fireEvent.click(screen.getByRole('button', { name: 'Copy the link' }));
+    fireEvent.click(screen.getByRole('button', { name: 'Copy link' }));
     expect(written).toHaveBeenCalledWith(`${window.location.origin}/student?door=amber+otter`);
   });
 });

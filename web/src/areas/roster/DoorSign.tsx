@@ -3,7 +3,7 @@ import { Button } from '../../ui/Button';
 import { Code } from '../../ui/Code';
 import { useMessages } from '../../ui/messages';
 import { Sheet } from '../../ui/Sheet';
-import { words } from '../../words';
+import * as m from '#messages';
 import { doorLink } from './doorLink';
 
 /** The way in, to be shown on a wall or sent on: a press on the door word opens it. */
@@ -22,30 +22,30 @@ export function DoorSign({
   const link = doorLink(doorWord);
   const copy = () =>
     void navigator.clipboard.writeText(link).then(
-      () => say(words.door.copied),
+      () => say(m.door_copied()),
       () => undefined,
     );
   return (
     <>
       <button
         type="button"
-        aria-label={words.door.show(doorWord)}
-        title={words.door.showHint}
+        aria-label={m.door_show({ doorWord })}
+        title={m.door_showHint()}
         onClick={() => setOpen(true)}
         className={`font-head font-bold text-ink underline decoration-line decoration-2 underline-offset-4 hover:decoration-ink ${className}`}
       >
         {doorWord}
       </button>
-      <Sheet open={open} onClose={() => setOpen(false)} title={words.door.sign} wide>
+      <Sheet open={open} onClose={() => setOpen(false)} title={m.door_sign()} wide>
         <div className="grid items-center gap-8 sm:grid-cols-[20rem_minmax(0,1fr)]">
           <Code text={link} />
           <div>
-            <p className="text-xl">{words.door.orType}</p>
+            <p className="text-xl">{m.door_orType()}</p>
             <p className="text-2xl font-semibold wrap-anywhere">{window.location.host}/student</p>
-            <p className="mt-4 text-xl">{words.door.word}</p>
+            <p className="mt-4 text-xl">{m.door_word()}</p>
             <p className="font-head text-6xl leading-tight font-bold">{doorWord}</p>
             <Button className="mt-6 print:hidden" onClick={copy}>
-              {words.door.copy}
+              {m.door_copy()}
             </Button>
             {more}
           </div>

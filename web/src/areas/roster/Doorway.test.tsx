@@ -53,7 +53,7 @@ describe('the doorway', () => {
 
   it('offers who it would be where another device has that name; one press lets them in', () => {
     const { letIn, notNow } = open([{ id: 'g1', typed: 'ada lund', student: 'ada', taken: true }]);
-    expect(screen.getByText('Another device has this name.')).toBeInTheDocument();
+    expect(screen.getByText('Another device is using this name.')).toBeInTheDocument();
     fireEvent.click(screen.getByRole('button', { name: 'Let in' }));
     expect(letIn).toHaveBeenCalledWith({ guest: 'g1', student: 'ada' });
     fireEvent.click(screen.getByRole('button', { name: 'Not now' }));
@@ -66,9 +66,9 @@ describe('the doorway', () => {
       { id: 'g2', typed: 'zofia', student: 'zofia', taken: false },
       { id: 'g3', typed: 'Aunt Mary', student: null, taken: false },
     ]);
-    fireEvent.click(screen.getByRole('button', { name: 'Let all 2 in whose name is clear' }));
+    fireEvent.click(screen.getByRole('button', { name: 'Let in all 2 whose names match' }));
     expect(letAllIn).toHaveBeenCalledOnce();
-    fireEvent.click(screen.getByRole('button', { name: 'Let in as a guest of this lesson' }));
+    fireEvent.click(screen.getByRole('button', { name: 'Let in as a guest for this lesson' }));
     expect(asGuest).toHaveBeenCalledWith('g3');
   });
 
@@ -84,7 +84,7 @@ describe('the doorway', () => {
 
   it('says that strangers are shut out, though nobody waits', () => {
     const { letWait } = open([], true);
-    fireEvent.click(screen.getByRole('button', { name: 'Let people wait again' }));
+    fireEvent.click(screen.getByRole('button', { name: 'Let others wait again' }));
     expect(letWait).toHaveBeenCalledOnce();
   });
 

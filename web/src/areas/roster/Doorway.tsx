@@ -2,7 +2,7 @@ import { useState } from 'react';
 import type { Schema } from '../../api/client';
 import { Button } from '../../ui/Button';
 import { ChooseStudent } from '../../ui/ChooseStudent';
-import { words } from '../../words';
+import * as m from '#messages';
 import type { useDoor } from './useDoor';
 
 interface Named {
@@ -16,12 +16,17 @@ function Guest({ guest, students, door }: { guest: Schema['DoorwayView']; studen
   const busy = door.letIn.isPending || door.notNow.isPending || door.asGuest.isPending;
   return (
     <li className="border-t border-line py-2">
-      <p className="font-semibold wrap-anywhere">{words.door.typed(guest.typed)}</p>
-      {guest.odd && <p className="text-sm">{words.door.odd}</p>}
-      {guest.taken && <p className="text-sm text-soft">{words.door.doubly}</p>}
+      <p className="font-semibold wrap-anywhere">{m.door_typed({ name: guest.typed })}</p>
+      {guest.odd && <p className="text-sm">{m.door_odd()}</p>}
+      {guest.taken && <p className="text-sm text-soft">{m.door_doubly()}</p>}
       <div className="mt-1 flex items-center gap-2">
-        <span className="shrink-0 text-sm">{words.door.thisIs}</span>
-        <ChooseStudent label={words.door.whoIs(guest.typed)} students={students} chosen={chosen} onChoose={setChosen} />
+        <span className="shrink-0 text-sm">{m.door_thisIs()}</span>
+        <ChooseStudent
+          label={m.door_whoIs({ typed: guest.typed })}
+          students={students}
+          chosen={chosen}
+          onChoose={setChosen}
+        />
       </div>
       <div className="mt-2 flex flex-wrap gap-2">
         <Button
@@ -29,15 +34,15 @@ function Guest({ guest, students, door }: { guest: Schema['DoorwayView']; studen
           busy={busy}
           onClick={() => chosen !== null && door.letIn.mutate({ guest: guest.id, student: chosen })}
         >
-          {words.door.letIn}
+          {m.door_letIn()}
         </Button>
         {guest.student === null && (
           <Button look="quiet" busy={busy} onClick={() => door.asGuest.mutate(guest.id)}>
-            {words.door.guest}
+            {m.door_guest()}
           </Button>
         )}
         <Button look="quiet" busy={busy} onClick={() => door.notNow.mutate(guest.id)}>
-          {words.door.notNow}
+          {m.door_notNow()}
         </Button>
       </div>
     </li>
@@ -59,9 +64,9 @@ export function Doorway({
 }) {
   const shutLine = shut && (
     <p className="mb-3 flex flex-wrap items-center gap-x-3 gap-y-1 text-sm">
-      {words.door.shut}
+      {m.door_shut()}
       <Button look="quiet" busy={door.letWait.isPending} onClick={() => door.letWait.mutate()}>
-        {words.door.letWait}
+        {m.door_letWait()}
       </Button>
     </p>
   );
@@ -69,13 +74,13 @@ export function Doorway({
   const strangers = guests.filter((guest) => guest.student === null).length;
   const clear = guests.filter((guest) => guest.student !== null && !guest.taken);
   return (
-    <section aria-label={words.door.waiting(guests.length)} className="mb-4 border-2 border-ink bg-wash p-3">
+    <section aria-label={m.door_waiting({ n: guests.length })} className="mb-4 border-2 border-ink bg-wash p-3">
       <div role="status">
-        <h2 className="font-head font-semibold">{words.door.waiting(guests.length)}</h2>
+        <h2 className="font-head font-semibold">{m.door_waiting({ n: guests.length })}</h2>
       </div>
       {clear.length > 1 && (
         <Button className="mt-2" busy={door.letAllIn.isPending} onClick={() => door.letAllIn.mutate()}>
-          {words.door.letAllIn(clear.length)}
+          {m.door_letAllIn({ n: clear.length })}
         </Button>
       )}
       {shutLine}
@@ -86,7 +91,7 @@ export function Doorway({
           busy={door.shutOut.isPending}
           onClick={() => door.shutOut.mutate()}
         >
-          {words.door.shutOut(strangers)}
+          {m.door_shutOut({ n: strangers })}
         </Button>
       )}
       <ul className="mt-1 max-h-80 overflow-y-auto">

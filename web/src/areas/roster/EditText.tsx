@@ -1,6 +1,6 @@
 import { useEffect, useRef, useState, type ClipboardEvent, type KeyboardEvent } from 'react';
 import { Button } from '../../ui/Button';
-import { words } from '../../words';
+import * as m from '#messages';
 
 /** A text that becomes a field when it is to be changed. Enter saves, Escape leaves it as it was. */
 export function EditText({
@@ -98,7 +98,7 @@ export function EditText({
     <div className="flex min-w-0 items-baseline gap-2">
       <As className={`min-w-0 wrap-anywhere ${className ?? ''}`}>{value}</As>
       <Button ref={text} look="quiet" className="text-sm text-soft" aria-label={label} onClick={() => setDraft(value)}>
-        {words.roster.edit}
+        {m.roster_edit()}
       </Button>
     </div>
   );

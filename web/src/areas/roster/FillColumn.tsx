@@ -2,7 +2,7 @@ import { useState } from 'react';
 import { Beside } from '../../ui/Beside';
 import { Button } from '../../ui/Button';
 import { Field } from '../../ui/Field';
-import { words } from '../../words';
+import * as m from '#messages';
 
 /** One value for many: for everybody shown, or for those who have none yet. */
 export function FillColumn({
@@ -27,7 +27,7 @@ export function FillColumn({
     onClose();
   };
   return (
-    <Beside at={at} title={words.roster.fillTitle(column)} onClose={onClose}>
+    <Beside at={at} title={m.roster_fillTitle({ column })} onClose={onClose}>
       <form
         onSubmit={(event) => {
           event.preventDefault();
@@ -35,8 +35,8 @@ export function FillColumn({
         }}
       >
         <Field
-          label={words.roster.fillValue}
-          hint={words.roster.fillHint}
+          label={m.roster_fillValue()}
+          hint={m.roster_fillHint()}
           value={value}
           maxLength={60}
           onChange={(event) => setValue(event.target.value)}
@@ -44,7 +44,7 @@ export function FillColumn({
         <div className="mt-3 flex flex-col items-start gap-1.5">
           {without > 0 && without < all && (
             <Button type="submit" disabled={value.trim() === ''}>
-              {words.roster.fillEmpty(without)}
+              {m.roster_fillEmpty({ n: without })}
             </Button>
           )}
           <Button
@@ -52,7 +52,7 @@ export function FillColumn({
             disabled={value.trim() === ''}
             onClick={() => fill(false)}
           >
-            {words.roster.fillAll(all)}
+            {m.roster_fillAll({ n: all })}
           </Button>
         </div>
       </form>

@@ -5,7 +5,7 @@ import { api, take } from '../../api/client';
 import { problemText } from '../../api/problem';
 import { Button } from '../../ui/Button';
 import { Field } from '../../ui/Field';
-import { words } from '../../words';
+import * as m from '#messages';
 import { DoneOutside, OutsideSheet, useSend } from '../account/Outside';
 
 /** Somebody has been asked to help in a class. */
@@ -23,25 +23,25 @@ export function InvitationPage() {
   const { busy, done, problem, go } = useSend(() =>
     take(api.POST('/api/account/invitations/{token}', { ...path, body: known ? {} : { name, password } })),
   );
-  if (invitation.isPending) return <p className="p-8 text-soft">{words.common.loading}</p>;
+  if (invitation.isPending) return <p className="p-8 text-soft">{m.common_loading()}</p>;
   if (invitation.isError)
     return (
-      <OutsideSheet title={words.staff.invitation}>
+      <OutsideSheet title={m.staff_invitation()}>
         <p className="font-semibold text-lost">{problemText(invitation.error)}</p>
       </OutsideSheet>
     );
   const { className, invitedBy, role, email } = invitation.data;
   return (
-    <OutsideSheet title={words.staff.asked(invitedBy, className, role)} onSubmit={go}>
+    <OutsideSheet title={m.staff_asked({ by: invitedBy, className, role })} onSubmit={go}>
       {done ? (
-        <DoneOutside text={words.staff.accepted} />
+        <DoneOutside text={m.staff_accepted()} />
       ) : (
         <>
-          <p className="mb-4 text-soft">{known ? words.staff.known(email) : words.staff.unknown(email)}</p>
+          <p className="mb-4 text-soft">{known ? m.staff_known({ email }) : m.staff_unknown({ email })}</p>
           {!known && (
             <div className="space-y-4">
               <Field
-                label={words.staff.name}
+                label={m.staff_name()}
                 autoComplete="name"
                 required
                 value={name}
@@ -49,8 +49,8 @@ export function InvitationPage() {
                 onChange={(event) => setName(event.target.value)}
               />
               <Field
-                label={words.account.password}
-                hint={words.account.passwordHint}
+                label={m.account_password()}
+                hint={m.account_passwordHint()}
                 type="password"
                 autoComplete="new-password"
                 required
@@ -62,7 +62,7 @@ export function InvitationPage() {
           )}
           {problem?.errors.length === 0 && <p className="mt-3 font-semibold text-lost">{problem.message}</p>}
           <Button look="main" type="submit" className="mt-6 w-full" busy={busy}>
-            {words.staff.accept}
+            {m.staff_accept()}
           </Button>
         </>
       )}

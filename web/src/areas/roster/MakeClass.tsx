@@ -8,7 +8,7 @@ import { Button } from '../../ui/Button';
 import { Field } from '../../ui/Field';
 import { Sheet } from '../../ui/Sheet';
 import { useKept } from '../../ui/useKept';
-import { words } from '../../words';
+import * as m from '#messages';
 import { ReadingBox, useReading } from './Reading';
 
 /** A new class: its name, and its list from anywhere. */
@@ -40,7 +40,7 @@ export function MakeClass({ open, onClose }: { open: boolean; onClose: () => voi
   });
   const problem = isProblem(make.error) ? make.error : undefined;
   return (
-    <Sheet open={open} onClose={onClose} title={words.classes.makeTitle} wide>
+    <Sheet open={open} onClose={onClose} title={m.classes_makeTitle()} wide>
       <form
         onSubmit={(event) => {
           event.preventDefault();
@@ -48,20 +48,20 @@ export function MakeClass({ open, onClose }: { open: boolean; onClose: () => voi
         }}
       >
         <Field
-          label={words.classes.name}
-          hint={words.classes.nameHint}
+          label={m.classes_name()}
+          hint={m.classes_nameHint()}
           value={name}
           onChange={(e) => setName(e.target.value)}
           maxLength={80}
           error={made === null ? (problem?.field('name') ?? problem?.message) : undefined}
         />
         <div className="mt-4">
-          <h3 className="font-sans text-sm font-semibold">{words.classes.paste}</h3>
-          <p className="text-sm text-soft">{words.classes.pasteHint}</p>
+          <h3 className="font-sans text-sm font-semibold">{m.classes_paste()}</h3>
+          <p className="text-sm text-soft">{m.classes_pasteHint()}</p>
           <ReadingBox reading={reading} error={made === null ? undefined : make.error} />
         </div>
         <Button look="main" type="submit" className="mt-5 w-full" busy={make.isPending}>
-          {words.classes.makeWith(reading.seen?.added ?? 0)}
+          {m.classes_makeWith({ n: reading.seen?.added ?? 0 })}
         </Button>
       </form>
     </Sheet>

@@ -5,7 +5,7 @@ import { isProblem } from '../../api/problem';
 import { Choice } from '../../ui/Choice';
 import { Button } from '../../ui/Button';
 import { useKept } from '../../ui/useKept';
-import { words } from '../../words';
+import * as m from '#messages';
 
 type Import = Schema['ImportView'];
 type Column = Schema['ColumnChoice'];
@@ -13,7 +13,18 @@ type Request = Schema['ImportRequest'];
 
 const largest = 4_000_000;
 const linesShown = 60;
-const kinds = Object.keys(words.roster.columnKind) as Column['kind'][];
+const kinds: Column['kind'][] = [
+  'name',
+  'given',
+  'family',
+  'schoolId',
+  'email',
+  'table',
+  'tags',
+  'tag',
+  'attribute',
+  'nothing',
+];
 
 async function base64(file: File): Promise<string> {
   const bytes = new Uint8Array(await file.arrayBuffer());
@@ -27,7 +38,7 @@ function Columns({ columns, onColumns }: { columns: Column[]; onColumns: (column
     onColumns(columns.map((column, at) => (at === i ? { ...column, ...part } : column)));
   return (
     <fieldset className="min-w-0">
-      <legend className="text-sm font-semibold">{words.roster.bringColumns}</legend>
+      <legend className="text-sm font-semibold">{m.roster_bringColumns()}</legend>
       <ul className="mt-1 flex gap-2 overflow-x-auto pb-1">
         {columns.map((column, i) => {
           const named = column.kind === 'attribute' || column.kind === 'tag';
@@ -35,25 +46,25 @@ function Columns({ columns, onColumns }: { columns: Column[]; onColumns: (column
             <li key={i} className="w-40 shrink-0 border border-ink bg-sheet p-2 text-sm">
               {named ? (
                 <input
-                  aria-label={words.roster.columnNumber(i + 1)}
+                  aria-label={m.roster_columnNumber({ n: i + 1 })}
                   className="w-full border-b border-line bg-transparent font-semibold"
                   value={column.heading}
                   maxLength={60}
-                  placeholder={words.roster.columnNumber(i + 1)}
+                  placeholder={m.roster_columnNumber({ n: i + 1 })}
                   onChange={(event) => change(i, { heading: event.target.value })}
                 />
               ) : (
                 <span className="block truncate font-semibold">
-                  {column.heading === '' ? words.roster.columnNumber(i + 1) : column.heading}
+                  {column.heading === '' ? m.roster_columnNumber({ n: i + 1 }) : column.heading}
                 </span>
               )}
               <span className="block truncate text-soft">{(column.samples ?? []).join(', ')}</span>
               <Choice
                 hidden
-                label={`${words.roster.bringColumns} ${i + 1}`}
+                label={`${m.roster_bringColumns()} ${i + 1}`}
                 className="mt-1"
                 value={column.kind}
-                options={kinds.map((kind) => ({ value: kind, label: words.roster.columnKind[kind] ?? kind }))}
+                options={kinds.map((kind) => ({ value: kind, label: m.roster_columnKind({ key: kind }) }))}
                 onChange={(kind) => change(i, { kind })}
               />
             </li>
@@ -80,7 +91,7 @@ function Lines({ preview }: { preview: Import }) {
               <td
                 className={`px-2 py-0.5 ${line.fate === 'refused' ? 'font-semibold' : line.fate === 'same' ? 'text-soft' : ''}`}
               >
-                {words.roster.bringFate[line.fate]}
+                {m.roster_bringFate({ key: line.fate })}
               </td>
               <td className="px-2 py-0.5 text-soft wrap-anywhere">
                 {line.message === '' ? line.changes.join('; ') : line.message}
@@ -185,8 +196,8 @@ export function ReadingBox({
       <div className="mt-3 flex flex-wrap items-start gap-3">
         {file === null ? (
           <textarea
-            aria-label={words.roster.bringPaste}
-            placeholder={words.roster.bringPaste}
+            aria-label={m.roster_bringPaste()}
+            placeholder={m.roster_bringPaste()}
             rows={something ? 5 : 3}
             value={text}
             onChange={(event) => reading.type(event.target.value)}
@@ -198,7 +209,7 @@ export function ReadingBox({
         <input
           ref={chooser}
           type="file"
-          aria-label={words.roster.bringFile}
+          aria-label={m.roster_bringFile()}
           accept=".csv,.tsv,.txt,.xlsx,.ods,.zip"
           className="sr-only"
           tabIndex={-1}
@@ -209,28 +220,28 @@ export function ReadingBox({
           }}
         />
         <div className="flex flex-col gap-2">
-          <Button onClick={() => chooser.current?.click()}>{words.roster.bringFile}</Button>
+          <Button onClick={() => chooser.current?.click()}>{m.roster_bringFile()}</Button>
           {something && (
             <Button look="quiet" onClick={forget}>
-              {words.roster.bringOther}
+              {m.roster_bringOther()}
             </Button>
           )}
         </div>
       </div>
       {(tooLarge || isProblem(problem)) && (
         <p role="alert" className="mt-2 font-semibold text-lost">
-          {tooLarge ? words.roster.bringTooLarge : isProblem(problem) ? problem.message : ''}
+          {tooLarge ? m.roster_bringTooLarge() : isProblem(problem) ? problem.message : ''}
         </p>
       )}
       {seen !== undefined && (
         <div className="mt-4 space-y-3">
           {seen.packageClasses.length > 0 && (
             <Choice
-              label={words.roster.bringWhich}
+              label={m.roster_bringWhich()}
               className="max-w-sm"
               value={packageClass ?? ''}
               options={[
-                { value: '', label: words.roster.bringAll },
+                { value: '', label: m.roster_bringAll() },
                 ...seen.packageClasses.map((one) => ({ value: one.id, label: `${one.title} (${one.students})` })),
               ]}
               onChange={(one) => reading.setPackageClass(one === '' ? null : one)}
@@ -246,7 +257,7 @@ export function ReadingBox({
                   checked={heading ?? seen.heading}
                   onChange={(event) => setHeading(event.target.checked)}
                 />
-                {words.roster.bringHeading}
+                {m.roster_bringHeading()}
               </label>
             </>
           )}

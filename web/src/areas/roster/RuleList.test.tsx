@@ -44,21 +44,21 @@ describe('musts', () => {
 
   it('are made of two or more who are chosen by name, each once', async () => {
     show();
-    expect(screen.getByRole('button', { name: 'Add it' })).toBeDisabled();
+    expect(screen.getByRole('button', { name: 'Add rule' })).toBeDisabled();
     await find('Student 1', 'Ada');
     fireEvent.change(screen.getByLabelText('Student 2'), { target: { value: 'a' } });
     expect(screen.queryByRole('option', { name: 'Ada' })).toBeNull();
     await find('Student 2', 'Chi');
-    await choose('What must be', 'together');
-    fireEvent.click(screen.getByRole('button', { name: 'Add it' }));
+    await choose('Kind of rule', 'together');
+    fireEvent.click(screen.getByRole('button', { name: 'Add rule' }));
     await waitFor(() => expect(post).toHaveBeenCalledOnce());
     expect(post.mock.calls[0]?.[1]).toMatchObject({ body: { kind: 'together', students: ['ada', 'chi'] } });
   });
 
   it('are lifted at once, with Undo', async () => {
     show(['r']);
-    expect(screen.getByText('Broken on the floor')).toBeInTheDocument();
-    fireEvent.click(screen.getByRole('button', { name: 'Lift: Ada and Ben apart' }));
+    expect(screen.getByText('Rule broken')).toBeInTheDocument();
+    fireEvent.click(screen.getByRole('button', { name: 'Remove: Ada and Ben apart' }));
     fireEvent.click(await screen.findByRole('button', { name: 'Undo' }));
     await waitFor(() => expect(post).toHaveBeenCalledOnce());
     expect(post.mock.calls[0]?.[1]).toMatchObject({ body: { kind: 'apart', students: ['ada', 'ben'] } });

@@ -5,7 +5,8 @@ import { ChooseStudent } from '../../ui/ChooseStudent';
 import { Choice } from '../../ui/Choice';
 import { Button } from '../../ui/Button';
 import { useMessages } from '../../ui/messages';
-import { list, words } from '../../words';
+import * as m from '#messages';
+import { list } from '../../words/list';
 
 type Rule = Schema['RuleView'];
 
@@ -13,9 +14,9 @@ type Rule = Schema['RuleView'];
 export function ruleText(rule: Pick<Rule, 'kind' | 'students'>, nameOf: (id: string) => string): string {
   if (rule.kind === 'wish') {
     const [who = '', ...others] = rule.students.map(nameOf);
-    return words.desk.wishText(who, list(others, 'or'));
+    return m.desk_wishText({ who, others: list(others, 'or') });
   }
-  return words.desk.ruleText(list(rule.students.map(nameOf)), words.desk[rule.kind]);
+  return m.desk_ruleText({ names: list(rule.students.map(nameOf)), kind: m.desk_ruleKinds({ key: rule.kind }) });
 }
 
 /** Lifts a must, with Undo. */
@@ -40,7 +41,9 @@ export function useLift(classId: string, nameOf: (id: string) => string, done: (
       );
     },
     onSuccess: (_, rule) =>
-      say(words.desk.lifted(ruleText(rule, nameOf)), () => add.mutate({ kind: rule.kind, students: rule.students })),
+      say(m.desk_lifted({ rule: ruleText(rule, nameOf) }), () =>
+        add.mutate({ kind: rule.kind, students: rule.students }),
+      ),
     onSettled: done,
     onError: fail,
   });
@@ -72,7 +75,7 @@ function AddRule({
         {chosen.map((value, i) => (
           <ChooseStudent
             key={i}
-            label={words.desk.ruleStudent(i + 1)}
+            label={m.desk_ruleStudent({ n: i + 1 })}
             students={students.filter((student) => student.id === value || !chosen.includes(student.id))}
             chosen={value === '' ? null : value}
             onChoose={(id) => setChosen(chosen.map((one, at) => (at === i ? (id ?? '') : one)))}
@@ -82,20 +85,20 @@ function AddRule({
       <div className="mt-1 flex flex-wrap items-center gap-2">
         <Choice
           hidden
-          label={words.desk.ruleKind}
+          label={m.desk_ruleKind()}
           value={kind}
           options={[
-            { value: 'apart', label: words.desk.apart },
-            { value: 'together', label: words.desk.together },
-            { value: 'wish', label: words.desk.wish },
+            { value: 'apart', label: m.desk_apart() },
+            { value: 'together', label: m.desk_together() },
+            { value: 'wish', label: m.desk_wish() },
           ]}
           onChange={(one: Rule['kind']) => setKind(one)}
         />
         <Button type="submit" disabled={ids.length < 2} busy={busy}>
-          {words.desk.ruleAdd}
+          {m.desk_ruleAdd()}
         </Button>
         <Button look="quiet" onClick={() => setChosen([...chosen, ''])}>
-          {words.desk.ruleMore}
+          {m.desk_ruleMore()}
         </Button>
       </div>
     </form>
@@ -124,11 +127,11 @@ export function RuleList({
   const nameOf = (id: string) => names.get(id) ?? '';
   const { add, lift } = useLift(classId, nameOf, onChange);
   return (
-    <section aria-label={words.desk.rules}>
-      <h2 className="text-lg font-semibold">{words.desk.rules}</h2>
-      <p className="text-sm text-soft">{words.desk.rulesLead}</p>
+    <section aria-label={m.desk_rules()}>
+      <h2 className="text-lg font-semibold">{m.desk_rules()}</h2>
+      <p className="text-sm text-soft">{m.desk_rulesLead()}</p>
       <ul className="mt-2">
-        {rules.length === 0 && <li className="text-sm text-soft">{words.desk.rulesNone}</li>}
+        {rules.length === 0 && <li className="text-sm text-soft">{m.desk_rulesNone()}</li>}
         {rules.map((rule) => (
           <li key={rule.id} className="flex items-baseline gap-2 border-b border-line py-1 text-sm last:border-0">
             <span className="min-w-0 flex-1 wrap-anywhere">
@@ -136,19 +139,19 @@ export function RuleList({
                 <em>{ruleText(rule, nameOf)}</em>
               ) : (
                 <>
-                  {list(rule.students.map(nameOf))} <strong>{words.desk[rule.kind]}</strong>
+                  {list(rule.students.map(nameOf))} <strong>{m.desk_ruleKinds({ key: rule.kind })}</strong>
                 </>
               )}
               {broken.includes(rule.id) && (
-                <span className="ml-2 bg-accent px-1 text-xs text-on-accent">{words.desk.broken}</span>
+                <span className="ml-2 bg-accent px-1 text-xs text-on-accent">{m.desk_broken()}</span>
               )}
             </span>
             <Button
               look="quiet"
-              aria-label={words.desk.liftOf(ruleText(rule, nameOf))}
+              aria-label={m.desk_liftOf({ rule: ruleText(rule, nameOf) })}
               onClick={() => lift.mutate(rule)}
             >
-              {words.desk.lift}
+              {m.desk_lift()}
             </Button>
           </li>
         ))}

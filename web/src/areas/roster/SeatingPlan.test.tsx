@@ -51,8 +51,8 @@ describe('the seating plan', () => {
   it('makes a table by naming it, and takes somebody from every table', async () => {
     show([student('Ada', 'Window')]);
     fireEvent.click(screen.getByRole('button', { name: 'Ada' }));
-    fireEvent.change(screen.getByLabelText('At a new table'), { target: { value: ' Stove ' } });
-    fireEvent.click(screen.getByRole('button', { name: 'Seat there' }));
+    fireEvent.change(screen.getByLabelText('New table'), { target: { value: ' Stove ' } });
+    fireEvent.click(screen.getByRole('button', { name: 'Move here' }));
     await waitFor(() => expect(sent()).toEqual([['ada', { table: 'Stove' }]]));
     fireEvent.click(screen.getByRole('button', { name: 'Ada' }));
     fireEvent.click(screen.getByRole('button', { name: 'No table' }));

@@ -2,7 +2,7 @@ import { useState } from 'react';
 import { Button } from '../../ui/Button';
 import { Field } from '../../ui/Field';
 import { useMessages } from '../../ui/messages';
-import { words } from '../../words';
+import * as m from '#messages';
 import { Beside } from '../../ui/Beside';
 import { useStudentActions, type Student } from './useStudentActions';
 
@@ -27,7 +27,7 @@ function Seat({
     onClose();
   };
   return (
-    <Beside at={at} title={words.roster.planSeat(student.name)} onClose={onClose}>
+    <Beside at={at} title={m.roster_planSeat({ student: student.name })} onClose={onClose}>
       <ul className="flex flex-wrap gap-1.5">
         {tables.map((table) => (
           <li key={table}>
@@ -39,7 +39,7 @@ function Seat({
         {own !== null && (
           <li>
             <Button look="quiet" onClick={() => sit('')}>
-              {words.roster.planNone}
+              {m.roster_planNone()}
             </Button>
           </li>
         )}
@@ -52,13 +52,13 @@ function Seat({
         }}
       >
         <Field
-          label={words.roster.planNew}
+          label={m.roster_planNew()}
           value={name}
           maxLength={60}
           onChange={(event) => setName(event.target.value)}
         />
         <Button type="submit" className="mt-2" disabled={name.trim() === ''}>
-          {words.roster.planSit}
+          {m.roster_planSit()}
         </Button>
       </form>
     </Beside>
@@ -78,8 +78,11 @@ export function SeatingPlan({ classId, students, tables }: { classId: string; st
       { id: student.id, table },
       {
         onSuccess: () =>
-          say(table === '' ? words.roster.planLeft(student.name) : words.roster.planMoved(student.name, table), () =>
-            edit.mutate({ id: student.id, table: student.table ?? '' }),
+          say(
+            table === ''
+              ? m.roster_planLeft({ student: student.name })
+              : m.roster_planMoved({ student: student.name, table }),
+            () => edit.mutate({ id: student.id, table: student.table ?? '' }),
           ),
       },
     );
@@ -97,7 +100,7 @@ export function SeatingPlan({ classId, students, tables }: { classId: string; st
   return (
     <>
       <p className="mb-2 text-sm text-soft print:hidden">
-        {tables.length === 0 ? words.roster.planEmpty : words.roster.planLead}
+        {tables.length === 0 ? m.roster_planEmpty() : m.roster_planLead()}
       </p>
       <div className="floor-paper border border-ink p-5">
         <ul className="grid grid-cols-[repeat(auto-fit,minmax(14rem,1fr))] gap-6">
@@ -119,7 +122,7 @@ export function SeatingPlan({ classId, students, tables }: { classId: string; st
         </ul>
         {without.length > 0 && (
           <div className={tables.length === 0 ? '' : 'mt-6 border-t-4 border-ink pt-3'}>
-            <p className="font-semibold">{words.roster.planNone}</p>
+            <p className="font-semibold">{m.roster_planNone()}</p>
             <ul className="mt-1 flex flex-wrap gap-1.5">{without.map(tag)}</ul>
           </div>
         )}

@@ -6,7 +6,7 @@ import { Button } from '../../ui/Button';
 import { Choice } from '../../ui/Choice';
 import { Field } from '../../ui/Field';
 import { useMessages } from '../../ui/messages';
-import { words } from '../../words';
+import * as m from '#messages';
 
 type Role = Schema['StaffRole'];
 
@@ -27,7 +27,7 @@ export function StaffList({ classId, mayChange }: { classId: string; mayChange: 
     mutationFn: () => take(api.POST('/api/staff/classes/{id}/staff', { params: { path }, body: { email, role } })),
     onSuccess: (now) => {
       queries.setQueryData(key, now);
-      say(words.staff.sent(email));
+      say(m.staff_sent({ email }));
       setEmail('');
       setOpen(false);
     },
@@ -40,32 +40,32 @@ export function StaffList({ classId, mayChange }: { classId: string; mayChange: 
   });
   const problem = isProblem(invite.error) ? invite.error : undefined;
   return (
-    <section aria-label={words.staff.title}>
+    <section aria-label={m.staff_title()}>
       <div className="flex items-baseline justify-between gap-3">
-        <h2 className="text-lg font-semibold">{words.staff.title}</h2>
+        <h2 className="text-lg font-semibold">{m.staff_title()}</h2>
         {mayChange && (
           <Button look="quiet" className="text-sm" onClick={() => setOpen(!open)} aria-expanded={open}>
-            {words.staff.invite}
+            {m.staff_invite()}
           </Button>
         )}
       </div>
-      {staff.data?.length === 0 && !open && <p className="mt-1 text-sm text-soft">{words.staff.none}</p>}
+      {staff.data?.length === 0 && !open && <p className="mt-1 text-sm text-soft">{m.staff_none()}</p>}
       <ul className="mt-1">
         {staff.data?.map((one) => (
           <li key={one.teacher ?? one.name} className="flex items-baseline gap-3 border-b border-line py-1">
             <span className="min-w-0 flex-1 wrap-anywhere">{one.name}</span>
             <span className="text-sm text-soft">
-              {words.staff.roles[one.role]}
-              {one.teacher === null && `, ${words.staff.waiting}`}
+              {m.staff_roles({ key: one.role })}
+              {one.teacher === null && `, ${m.staff_waiting()}`}
             </span>
             {mayChange && (
               <Button
                 look="quiet"
                 className="text-sm"
-                aria-label={words.staff.removeOf(one.name)}
+                aria-label={m.staff_removeOf({ name: one.name })}
                 onClick={() => remove.mutate(one.teacher ?? one.name)}
               >
-                {words.staff.remove}
+                {m.staff_remove()}
               </Button>
             )}
           </li>
@@ -80,7 +80,7 @@ export function StaffList({ classId, mayChange }: { classId: string; mayChange: 
           }}
         >
           <Field
-            label={words.staff.address}
+            label={m.staff_address()}
             type="email"
             required
             value={email}
@@ -88,13 +88,16 @@ export function StaffList({ classId, mayChange }: { classId: string; mayChange: 
             onChange={(event) => setEmail(event.target.value)}
           />
           <Choice
-            label={words.staff.as}
+            label={m.staff_as()}
             value={role}
-            options={(['assistant', 'coTeacher'] as const).map((one) => ({ value: one, label: words.staff.may[one] }))}
+            options={(['assistant', 'coTeacher'] as const).map((one) => ({
+              value: one,
+              label: m.staff_may({ key: one }),
+            }))}
             onChange={setRole}
           />
           <Button type="submit" busy={invite.isPending}>
-            {words.staff.send}
+            {m.staff_send()}
           </Button>
         </form>
       )}

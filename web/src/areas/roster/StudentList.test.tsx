@@ -119,17 +119,17 @@ describe('the class list', () => {
   it('fills a column for those who have none, or for all, and takes it back as it was', async () => {
     show([student('Ada', { table: 'Window' }), student('Ben'), student('Chi')]);
     const fill = async (press: string) => {
-      fireEvent.click(screen.getByRole('button', { name: 'Fill Table for many' }));
+      fireEvent.click(screen.getByRole('button', { name: 'Fill in Table for several students' }));
       fireEvent.change(await screen.findByLabelText('Value'), { target: { value: 'Door' } });
       fireEvent.click(screen.getByRole('button', { name: press }));
     };
-    await fill('For the 2 students with none');
+    await fill('For the 2 students without one');
     await waitFor(() =>
       expect(filled()).toMatchObject({ attribute: null, cells: [{ student: 'ben' }, { student: 'chi' }] }),
     );
     await fill('For all 3 students shown');
     await waitFor(() => expect(filled()).toMatchObject({ cells: [{ student: 'ada', value: 'Door' }, {}, {}] }));
-    await screen.findByText('Table written for 3 students.');
+    await screen.findByText('Table filled in for 3 students.');
     fireEvent.click(screen.getAllByRole('button', { name: 'Undo' }).at(-1) ?? document.body);
     await waitFor(() => expect(filled()).toMatchObject({ cells: [{ value: 'Window' }, { value: '' }, { value: '' }] }));
   });
@@ -144,9 +144,9 @@ describe('the class list', () => {
 
   it('has a column more when asked, for the teacher’s own words', async () => {
     show([student('Ada')]);
-    fireEvent.click(screen.getByRole('button', { name: 'Add a column' }));
+    fireEvent.click(screen.getByRole('button', { name: 'Add column' }));
     fireEvent.change(screen.getByLabelText('What is the column about?'), { target: { value: 'Reading' } });
-    fireEvent.click(screen.getByRole('button', { name: 'Add a column' }));
+    fireEvent.click(screen.getByRole('button', { name: 'Add column' }));
     expect(screen.getByRole('columnheader', { name: 'Reading' })).toBeInTheDocument();
     type('Reading of Ada', 'slow');
     await waitFor(() => expect(sent()).toEqual({ attributes: [{ name: 'Reading', value: 'slow' }] }));
@@ -158,20 +158,20 @@ describe('the class list', () => {
     await waitFor(() => expect(screen.getAllByRole('row')).toHaveLength(2));
     expect(screen.getAllByRole('row')[1]).toHaveTextContent('3Student C');
     fireEvent.change(screen.getByRole('searchbox'), { target: { value: 'zzz' } });
-    expect(await screen.findByText('Nobody is called that.')).toBeInTheDocument();
+    expect(await screen.findByText('Nobody has that name.')).toBeInTheDocument();
   });
 
   it('keeps the rarer things one press away', async () => {
     show([student('Tablet', { claimed: true })]);
     fireEvent.click(screen.getByRole('button', { name: 'More about Tablet' }));
     const slip = await screen.findByRole('dialog');
-    expect(within(slip).getByRole('button', { name: 'Free the name Tablet for another device' })).toBeInTheDocument();
-    fireEvent.click(within(slip).getByRole('button', { name: 'Not to be seated' }));
+    expect(within(slip).getByRole('button', { name: 'Let Tablet join again on another device' })).toBeInTheDocument();
+    fireEvent.click(within(slip).getByRole('button', { name: 'Leave out of groups' }));
     await waitFor(() => expect(sent()).toEqual({ seatable: false }));
   });
 
   it('says who is not to be seated', () => {
     show([student('Tablet', { seatable: false })]);
-    expect(screen.getByText('not to be seated')).toBeInTheDocument();
+    expect(screen.getByText('left out of groups')).toBeInTheDocument();
   });
 });

@@ -2,7 +2,7 @@ import { memo, useCallback, useDeferredValue, useMemo, useState, type ReactNode 
 import type { Schema } from '../../api/client';
 import { Button } from '../../ui/Button';
 import { Picture } from '../../ui/Picture';
-import { words } from '../../words';
+import * as m from '#messages';
 import { EditText } from './EditText';
 import { FillColumn } from './FillColumn';
 import { StudentMore } from './StudentMore';
@@ -36,9 +36,9 @@ const Row = memo(function Row({ student, number, columns, absent, onEdit, onAbse
     <EditText
       inline
       mayBeEmpty
-      label={words.roster.editCell(what, student.name)}
+      label={m.roster_editCell({ what, name: student.name })}
       value={value}
-      shown={value === '' ? words.roster.noValue : value}
+      shown={value === '' ? m.roster_noValue() : value}
       maxLength={120}
       onSave={onSave}
       onNext={goBelow}
@@ -53,18 +53,18 @@ const Row = memo(function Row({ student, number, columns, absent, onEdit, onAbse
           {student.picture != null && <Picture number={student.picture} size={24} />}
           <EditText
             inline
-            label={words.roster.editOf(student.name)}
+            label={m.roster_editOf({ name: student.name })}
             value={student.name}
             maxLength={120}
             onSave={(name) => onEdit({ id: student.id, name })}
             onNext={goBelow}
           />
         </span>
-        {!seatable && <span className="text-xs text-soft">{words.roster.notSeated}</span>}
+        {!seatable && <span className="text-xs text-soft">{m.roster_notSeated()}</span>}
       </th>
       <td className="min-w-20 py-1 pr-3 text-sm">
         {cell(
-          words.roster.table,
+          m.roster_table(),
           student.table ?? '',
           (table) => onEdit({ id: student.id, table }),
           (lines) => onLines(student.id, null, lines),
@@ -81,7 +81,7 @@ const Row = memo(function Row({ student, number, columns, absent, onEdit, onAbse
         </td>
       ))}
       <td className="py-1 pr-3 text-sm">
-        {cell(words.roster.tags, (student.tags ?? []).join(', '), (tags) =>
+        {cell(m.roster_tags(), (student.tags ?? []).join(', '), (tags) =>
           onEdit({
             id: student.id,
             tags: tags
@@ -96,7 +96,7 @@ const Row = memo(function Row({ student, number, columns, absent, onEdit, onAbse
           type="checkbox"
           className="block size-6 accent-ink"
           checked={absent}
-          aria-label={words.roster.absentOf(student.name)}
+          aria-label={m.roster_absentOf({ name: student.name })}
           onChange={(event) => onAbsent(student.id, event.target.checked)}
         />
       </td>
@@ -105,10 +105,10 @@ const Row = memo(function Row({ student, number, columns, absent, onEdit, onAbse
           look="quiet"
           className="text-soft"
           aria-haspopup="dialog"
-          aria-label={words.roster.moreOf(student.name)}
+          aria-label={m.roster_moreOf({ name: student.name })}
           onClick={(event) => onMore(student, event.currentTarget.getBoundingClientRect())}
         >
-          {words.desk.more}
+          {m.desk_more()}
         </Button>
       </td>
     </tr>
@@ -166,7 +166,7 @@ export function StudentList({
     },
     [students, fillMany],
   );
-  if (students.length === 0) return <p className="border-y border-line py-8 text-soft">{words.roster.empty}</p>;
+  if (students.length === 0) return <p className="border-y border-line py-8 text-soft">{m.roster_empty()}</p>;
   const rows = students
     .map((student, i) => ({ student, number: i + 1 }))
     .filter(({ student }) => wanted === '' || student.name.toLowerCase().includes(wanted));
@@ -174,13 +174,13 @@ export function StudentList({
   const heading = (column: string | null) => (
     <button
       type="button"
-      aria-label={words.roster.fillOf(column ?? words.roster.table)}
-      title={words.roster.fillOf(column ?? words.roster.table)}
+      aria-label={m.roster_fillOf({ column: column ?? m.roster_table() })}
+      title={m.roster_fillOf({ column: column ?? m.roster_table() })}
       aria-haspopup="dialog"
       className="min-h-6 text-left underline decoration-line decoration-dotted underline-offset-4 hover:decoration-ink"
       onClick={(event) => setFilling({ column, at: event.currentTarget.getBoundingClientRect() })}
     >
-      {column ?? words.roster.table}
+      {column ?? m.roster_table()}
     </button>
   );
   const without = (column: string | null) => rows.filter(({ student }) => valueOf(student, column) === '');
@@ -190,8 +190,8 @@ export function StudentList({
         {students.length > searchAbove && (
           <input
             type="search"
-            aria-label={words.roster.find}
-            placeholder={words.roster.find}
+            aria-label={m.roster_find()}
+            placeholder={m.roster_find()}
             value={search}
             onChange={(event) => setSearch(event.target.value)}
             className="w-56 border border-ink bg-sheet px-3 py-1.5"
@@ -202,16 +202,16 @@ export function StudentList({
       </div>
       {/* A wide table scrolls by itself and has to be reachable by keyboard. */}
       {/* eslint-disable-next-line jsx-a11y/no-noninteractive-tabindex */}
-      <div className="relative overflow-x-auto" tabIndex={0} role="region" aria-label={words.roster.heading}>
+      <div className="relative overflow-x-auto" tabIndex={0} role="region" aria-label={m.roster_heading()}>
         <table className="w-full border-collapse border-y-2 border-ink">
-          <caption className="sr-only">{words.roster.heading}</caption>
+          <caption className="sr-only">{m.roster_heading()}</caption>
           <thead>
             <tr className="border-b border-ink text-left text-sm">
               <th scope="col" className="w-10 py-1.5 font-semibold">
-                {words.roster.number}
+                {m.roster_number()}
               </th>
               <th scope="col" className={head}>
-                {words.roster.name}
+                {m.roster_name()}
               </th>
               <th scope="col" className={head}>
                 {heading(null)}
@@ -222,13 +222,13 @@ export function StudentList({
                 </th>
               ))}
               <th scope="col" className={head}>
-                {words.roster.tags}
+                {m.roster_tags()}
               </th>
               <th scope="col" className={head}>
-                {words.roster.absentColumn}
+                {m.roster_absentColumn()}
               </th>
               <th scope="col" className="py-1.5">
-                <span className="sr-only">{words.roster.actions}</span>
+                <span className="sr-only">{m.roster_actions()}</span>
               </th>
             </tr>
           </thead>
@@ -249,10 +249,10 @@ export function StudentList({
           </tbody>
         </table>
       </div>
-      {rows.length === 0 && <p className="py-6 text-soft">{words.roster.foundNone}</p>}
+      {rows.length === 0 && <p className="py-6 text-soft">{m.roster_foundNone()}</p>}
       {filling !== null && (
         <FillColumn
-          column={filling.column ?? words.roster.table}
+          column={filling.column ?? m.roster_table()}
           at={filling.at}
           all={rows.length}
           without={without(filling.column).length}
@@ -285,7 +285,7 @@ function AddColumn({ onAdd }: { onAdd: (name: string) => void }) {
   if (name === null)
     return (
       <Button look="quiet" className="text-sm" onClick={() => setName('')}>
-        {words.roster.addColumn}
+        {m.roster_addColumn()}
       </Button>
     );
   return (
@@ -301,14 +301,14 @@ function AddColumn({ onAdd }: { onAdd: (name: string) => void }) {
         // The field appears because the person asked for it.
         // eslint-disable-next-line jsx-a11y/no-autofocus
         autoFocus
-        aria-label={words.roster.columnName}
-        placeholder={words.roster.columnHint}
+        aria-label={m.roster_columnName()}
+        placeholder={m.roster_columnHint()}
         maxLength={60}
         value={name}
         onChange={(event) => setName(event.target.value)}
         className="w-72 border border-ink bg-sheet px-3 py-1.5"
       />
-      <Button type="submit">{words.roster.addColumn}</Button>
+      <Button type="submit">{m.roster_addColumn()}</Button>
     </form>
   );
 }

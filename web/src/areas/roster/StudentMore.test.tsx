@@ -13,14 +13,14 @@ function show(more: Partial<Student> = {}) {
 describe('more about a student', () => {
   it('a second device, or the teacher’s own, is marked as not to be seated', () => {
     const does = show();
-    fireEvent.click(screen.getByRole('button', { name: 'Not to be seated' }));
+    fireEvent.click(screen.getByRole('button', { name: 'Leave out of groups' }));
     expect(does.onEdit).toHaveBeenCalledExactlyOnceWith({ id: 'ada', seatable: false });
     expect(does.onClose).toHaveBeenCalledOnce();
   });
 
   it('and can be seated again', () => {
     const does = show({ seatable: false });
-    fireEvent.click(screen.getByRole('button', { name: 'Is to be seated' }));
+    fireEvent.click(screen.getByRole('button', { name: 'Include in groups' }));
     expect(does.onEdit).toHaveBeenCalledExactlyOnceWith({ id: 'ada', seatable: true });
   });
 
@@ -28,26 +28,26 @@ describe('more about a student', () => {
     const does = show();
     fireEvent.click(screen.getByRole('button', { name: 'Save' }));
     expect(does.onEdit).not.toHaveBeenCalled();
-    fireEvent.change(screen.getByLabelText('Number at school'), { target: { value: 'N8' } });
+    fireEvent.change(screen.getByLabelText('Student number'), { target: { value: 'N8' } });
     fireEvent.click(screen.getByRole('button', { name: 'Save' }));
     expect(does.onEdit).toHaveBeenCalledExactlyOnceWith({ id: 'ada', schoolId: 'N8' });
   });
 
   it('a lost slip opens nothing once there is another pass', () => {
     const does = show();
-    fireEvent.click(screen.getByRole('button', { name: 'Another pass for Ada' }));
+    fireEvent.click(screen.getByRole('button', { name: 'New personal code for Ada' }));
     expect(does.onNewPass).toHaveBeenCalledOnce();
     expect(does.onClose).toHaveBeenCalledOnce();
   });
 
   it('a name that a device has chosen can be freed, and no other', () => {
     show();
-    expect(screen.queryByRole('button', { name: /Free the name/ })).not.toBeInTheDocument();
+    expect(screen.queryByRole('button', { name: /Let them join again/ })).not.toBeInTheDocument();
   });
 
   it('frees and removes', () => {
     const does = show({ claimed: true });
-    fireEvent.click(screen.getByRole('button', { name: 'Free the name Ada for another device' }));
+    fireEvent.click(screen.getByRole('button', { name: 'Let Ada join again on another device' }));
     fireEvent.click(screen.getByRole('button', { name: 'Remove Ada' }));
     expect([does.onFree.mock.calls.length, does.onRemove.mock.calls.length]).toEqual([1, 1]);
   });

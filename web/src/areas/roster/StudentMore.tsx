@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { Button } from '../../ui/Button';
 import { Field } from '../../ui/Field';
-import { words } from '../../words';
+import * as m from '#messages';
 import { Beside } from '../../ui/Beside';
 import type { Edit, Student } from './useStudentActions';
 
@@ -46,13 +46,13 @@ export function StudentMore({
         }}
       >
         <Field
-          label={words.roster.schoolId}
+          label={m.roster_schoolId()}
           value={schoolId}
           maxLength={120}
           onChange={(event) => setSchoolId(event.target.value)}
         />
         <Field
-          label={words.roster.email}
+          label={m.roster_email()}
           className="mt-3"
           type="email"
           value={email}
@@ -60,32 +60,32 @@ export function StudentMore({
           onChange={(event) => setEmail(event.target.value)}
         />
         <Button type="submit" className="mt-2">
-          {words.common.save}
+          {m.common_save()}
         </Button>
       </form>
       <div className="mt-3 flex flex-col items-start gap-1 border-t border-line pt-2">
         {student.guest === true && (
           <>
             <Button look="quiet" onClick={act(() => onEdit({ id: student.id, guest: false }))}>
-              {words.roster.keepGuest}
+              {m.roster_keepGuest()}
             </Button>
-            <p className="px-2 text-xs text-soft">{words.roster.keepGuestHint}</p>
+            <p className="px-2 text-xs text-soft">{m.roster_keepGuestHint()}</p>
           </>
         )}
         <Button look="quiet" onClick={act(() => onEdit({ id: student.id, seatable: !seatable }))}>
-          {seatable ? words.roster.seatable : words.roster.seatableOn}
+          {seatable ? m.roster_seatable() : m.roster_seatableOn()}
         </Button>
-        <p className="px-2 text-xs text-soft">{words.roster.seatableHint}</p>
+        <p className="px-2 text-xs text-soft">{m.roster_seatableHint()}</p>
         {student.claimed && (
-          <Button look="quiet" aria-label={words.roster.freeOf(student.name)} onClick={act(onFree)}>
-            {words.roster.free}
+          <Button look="quiet" aria-label={m.roster_freeOf({ name: student.name })} onClick={act(onFree)}>
+            {m.roster_free()}
           </Button>
         )}
-        <Button look="quiet" aria-label={words.roster.newPassOf(student.name)} onClick={act(onNewPass)}>
-          {words.roster.newPass}
+        <Button look="quiet" aria-label={m.roster_newPassOf({ name: student.name })} onClick={act(onNewPass)}>
+          {m.roster_newPass()}
         </Button>
-        <Button look="quiet" aria-label={words.roster.removeOf(student.name)} onClick={act(onRemove)}>
-          {words.roster.remove}
+        <Button look="quiet" aria-label={m.roster_removeOf({ name: student.name })} onClick={act(onRemove)}>
+          {m.roster_remove()}
         </Button>
       </div>
     </Beside>

@@ -1,7 +1,7 @@
 import { useMutation } from '@tanstack/react-query';
 import { api, take, type Schema } from '../../api/client';
 import { useMessages } from '../../ui/messages';
-import { words } from '../../words';
+import * as m from '#messages';
 
 /** What the teacher does at the door of a class: one press each. */
 export function useDoor(classId: string, onDone: () => unknown) {
@@ -16,17 +16,17 @@ export function useDoor(classId: string, onDone: () => unknown) {
   });
   const renew = useMutation({
     mutationFn: () => take(api.POST('/api/staff/classes/{id}/door-word', path)),
-    onSuccess: (fresh) => say(words.door.renewed(fresh.doorWord)),
+    onSuccess: (fresh) => say(m.door_renewed({ word: fresh.doorWord })),
     ...settle,
   });
   const freeAll = useMutation({
     mutationFn: () => take(api.POST('/api/staff/classes/{id}/free', path)),
-    onSuccess: () => say(words.door.allFreed),
+    onSuccess: () => say(m.door_allFreed()),
     ...settle,
   });
   const free = useMutation({
     mutationFn: (who: { id: string; name: string }) => take(api.POST('/api/staff/students/{id}/free', student(who.id))),
-    onSuccess: (_, who) => say(words.roster.freed(who.name)),
+    onSuccess: (_, who) => say(m.roster_freed({ name: who.name })),
     ...settle,
   });
   const correct = useMutation({

@@ -1,7 +1,7 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { api, take, type Schema } from '../../api/client';
 import { useMessages } from '../../ui/messages';
-import { words } from '../../words';
+import * as m from '#messages';
 
 export type Student = Schema['StudentView'];
 export type Edit = { id: string } & Schema['EditStudent'];
@@ -62,19 +62,19 @@ export function useStudentActions(classId: string) {
   });
   const remove = useMutation({
     mutationFn: (student: Student) => take(api.DELETE('/api/staff/students/{id}', path(student.id))),
-    onSuccess: (_, student) => say(words.roster.removed(student.name), () => restore.mutate(student.id)),
+    onSuccess: (_, student) => say(m.roster_removed({ name: student.name }), () => restore.mutate(student.id)),
     onSettled: done,
     onError: fail,
   });
   const free = useMutation({
     mutationFn: (student: Student) => take(api.POST('/api/staff/students/{id}/free', path(student.id))),
-    onSuccess: (_, student) => say(words.roster.freed(student.name)),
+    onSuccess: (_, student) => say(m.roster_freed({ name: student.name })),
     onSettled: done,
     onError: fail,
   });
   const newPass = useMutation({
     mutationFn: (student: Student) => take(api.POST('/api/staff/students/{id}/pass', path(student.id))),
-    onSuccess: (_, student) => say(words.roster.newPassMade(student.name)),
+    onSuccess: (_, student) => say(m.roster_newPassMade({ name: student.name })),
     onError: fail,
   });
   const fill = useMutation({
@@ -87,7 +87,7 @@ export function useStudentActions(classId: string) {
       ),
     onSuccess: (_, { column, cells }) => {
       const before = cells.map(({ student }) => ({ student, value: valueOf(student, column) }));
-      say(words.roster.filled(column ?? words.roster.table, cells.length), () =>
+      say(m.roster_filled({ column: column ?? m.roster_table(), n: cells.length }), () =>
         fill.mutate({ column, cells: before }),
       );
     },

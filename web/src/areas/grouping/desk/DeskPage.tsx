@@ -6,7 +6,8 @@ import { KeyList } from '../../../ui/KeyList';
 import { useMessages } from '../../../ui/messages';
 import { Page } from '../../../ui/Page';
 import { useKeys } from '../../../ui/useKeys';
-import { words } from '../../../words';
+import * as m from '#messages';
+import { deskKeys } from '../../../ui/shortcuts';
 import { EditText } from '../../roster/EditText';
 import { useLift } from '../../roster/RuleList';
 import { useMarkAbsent } from '../../roster/useMarkAbsent';
@@ -65,7 +66,7 @@ function DeskOf({ desk }: { desk: Desk }) {
     if (!ways.includes(settings.method)) return false;
     const kept = { ...settings, ...change };
     set.mutate({ settings: { ...kept, method: 'balance' } });
-    say(words.desk.nowBalance, () => set.mutate({ settings: kept }));
+    say(m.desk_nowBalance(), () => set.mutate({ settings: kept }));
     return true;
   };
   const setSettings = (change: Partial<Settings>) => {
@@ -146,7 +147,7 @@ function DeskOf({ desk }: { desk: Desk }) {
         onRules={() => void refresh()}
         onMust={() => turnFrom(['countOff', 'byTable'])}
       />
-      <KeyList open={help} onClose={() => setHelp(false)} keys={words.desk.keys} />
+      <KeyList open={help} onClose={() => setHelp(false)} keys={deskKeys()} />
       <Variants
         desk={desk}
         open={sheet === 'variants'}
@@ -190,7 +191,7 @@ export function DeskPage() {
               <EditText
                 as="h1"
                 className="font-head text-lg font-semibold"
-                label={words.desk.rename}
+                label={m.desk_rename()}
                 value={data.name}
                 maxLength={80}
                 onSave={(name) => set.mutate({ name })}
@@ -204,12 +205,12 @@ export function DeskPage() {
               className="inline-block min-h-6 text-sm underline underline-offset-4"
               to={`/lessons/${data.lessonId}`}
             >
-              {words.desk.toLesson}
+              {m.desk_toLesson()}
             </Link>
           )
         }
       >
-        {desk.isPending && <p className="p-8 text-soft">{words.common.loading}</p>}
+        {desk.isPending && <p className="p-8 text-soft">{m.common_loading()}</p>}
         {desk.isError && data === undefined && <p className="p-8 font-semibold text-lost">{problemText(desk.error)}</p>}
         {data !== undefined && <DeskOf desk={data} key={data.id} />}
       </Page>

@@ -42,7 +42,7 @@ describe('the goals', () => {
   it('stand in the teacher’s order, with how far each is met and what stands in the way', () => {
     show();
     const items = screen.getAllByRole('listitem');
-    expect(items[0]).toHaveTextContent('“lead” in each');
+    expect(items[0]).toHaveTextContent('“lead” in each group');
     expect(items[0]).toHaveTextContent('6 of 6 groups');
     expect(items[1]).toHaveTextContent(
       '40 % of the best possible (0 % = random groups): Quayside has 4.0 on average, Millbrook 2.0',
@@ -54,7 +54,7 @@ describe('the goals', () => {
     const onGoals = show();
     fireEvent.click(screen.getByRole('button', { name: 'Level mixed: more important' }));
     expect(onGoals).toHaveBeenCalledWith([goals[1], goals[0]]);
-    expect(screen.getByRole('button', { name: '“lead” in each: more important' })).toBeDisabled();
+    expect(screen.getByRole('button', { name: '“lead” in each group: more important' })).toBeDisabled();
     expect(screen.getByRole('button', { name: 'Level mixed: less important' })).toBeDisabled();
   });
 
@@ -70,21 +70,21 @@ describe('the goals', () => {
     expect(screen.getByRole('button', { name: 'New partners: more important' })).toHaveFocus();
     press('New partners: more important');
     expect(screen.getByRole('button', { name: 'New partners: less important' })).toHaveFocus();
-    press('Take out the goal New partners');
-    expect(screen.getByRole('button', { name: 'Take out the goal “lead” in each' })).toHaveFocus();
+    press('Remove the goal New partners');
+    expect(screen.getByRole('button', { name: 'Remove the goal “lead” in each group' })).toHaveFocus();
   });
 
   it('are taken out and added at the end', async () => {
     const onGoals = show();
-    fireEvent.click(screen.getByRole('button', { name: 'Take out the goal “lead” in each' }));
+    fireEvent.click(screen.getByRole('button', { name: 'Remove the goal “lead” in each group' }));
     expect(onGoals).toHaveBeenLastCalledWith([goals[1]]);
-    expect((await offered('Add a goal')).map((one) => one.textContent)).toEqual(['New partners', 'Level alike']);
+    expect((await offered('Add goal')).map((one) => one.textContent)).toEqual(['New partners', 'Level alike']);
     fireEvent.click(screen.getByRole('menuitem', { name: 'New partners' }));
     expect(onGoals).toHaveBeenLastCalledWith([...goals, { kind: 'newPartners' }]);
   });
 
   it('say that there is none yet', () => {
     show([]);
-    expect(screen.getByText(/No goal yet/)).toBeInTheDocument();
+    expect(screen.getByText(/No goals yet/)).toBeInTheDocument();
   });
 });

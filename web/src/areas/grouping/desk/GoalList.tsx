@@ -3,7 +3,7 @@ import { DndContext, PointerSensor, closestCenter, useSensor, useSensors, type D
 import { SortableContext, arrayMove, useSortable, verticalListSortingStrategy } from '@dnd-kit/sortable';
 import { useEffect, useRef } from 'react';
 import type { Schema } from '../../../api/client';
-import { words } from '../../../words';
+import * as m from '#messages';
 import { dragWords } from '../../../ui/dragWords';
 import { goalKey, goalName, possibleGoals } from './goalName';
 import { MetBar } from './MetBar';
@@ -44,7 +44,7 @@ function Row({
           type="button"
           className={small}
           disabled={first}
-          aria-label={words.desk.earlier(name)}
+          aria-label={m.desk_earlier({ name })}
           onClick={() => onMove(-1)}
         >
           ↑
@@ -53,12 +53,12 @@ function Row({
           type="button"
           className={small}
           disabled={last}
-          aria-label={words.desk.later(name)}
+          aria-label={m.desk_later({ name })}
           onClick={() => onMove(1)}
         >
           ↓
         </button>
-        <button type="button" className={small} aria-label={words.desk.dropGoal(name)} onClick={onDrop}>
+        <button type="button" className={small} aria-label={m.desk_dropGoal({ name })} onClick={onDrop}>
           ×
         </button>
       </div>
@@ -67,10 +67,10 @@ function Row({
           <MetBar met={standing.met} label={name} />
           <p className="mt-0.5 text-xs text-soft">
             {standing.unit !== 'share' && standing.of > 0
-              ? words.desk.metOf(standing.unit, standing.count, standing.of)
+              ? m.desk_metOf({ unit: standing.unit, met: standing.count, all: standing.of })
               : standing.met >= 1
-                ? words.desk.metFully
-                : words.desk.met(standing.met)}
+                ? m.desk_metFully()
+                : m.desk_met({ percent: Math.round(100 * standing.met) })}
             {standing.summary === '' && standing.obstacle !== '' && <>: {standing.obstacle}</>}
             {standing.summary !== '' && <span className="block text-ink">{standing.summary}</span>}
           </p>
@@ -117,9 +117,9 @@ export function GoalList({
       onGoals(arrayMove(goals, keys.indexOf(String(active.id)), keys.indexOf(String(over.id))));
   };
   return (
-    <section aria-label={words.desk.goals}>
-      <h2 className="text-lg font-semibold">{words.desk.goals}</h2>
-      <p className="text-sm text-soft">{goals.length === 0 ? words.desk.goalsNone : words.desk.goalsLead}</p>
+    <section aria-label={m.desk_goals()}>
+      <h2 className="text-lg font-semibold">{m.desk_goals()}</h2>
+      <p className="text-sm text-soft">{goals.length === 0 ? m.desk_goalsNone() : m.desk_goalsLead()}</p>
       <DndContext
         sensors={sensors}
         collisionDetection={closestCenter}
@@ -128,7 +128,7 @@ export function GoalList({
           announcements: dragWords((id) => {
             const goal = goals[keys.indexOf(String(id))];
             return goal === undefined ? '' : goalName(goal);
-          }, words.drag),
+          }),
         }}
       >
         <SortableContext items={keys} strategy={verticalListSortingStrategy}>
@@ -154,7 +154,7 @@ export function GoalList({
           </ol>
         </SortableContext>
       </DndContext>
-      <Choices label={words.desk.addGoal} className="mt-2 w-full text-left text-sm">
+      <Choices label={m.desk_addGoal()} className="mt-2 w-full text-left text-sm">
         {possible.map((goal) => (
           <Do key={goalKey(goal)} onPress={() => onGoals([...goals, goal])}>
             {goalName(goal)}
@@ -162,7 +162,7 @@ export function GoalList({
         ))}
       </Choices>
       {desk.attributes.length + desk.tags.length === 0 && (
-        <p className="mt-1 text-xs text-soft">{words.desk.goalNeedsList}</p>
+        <p className="mt-1 text-xs text-soft">{m.desk_goalNeedsList()}</p>
       )}
     </section>
   );

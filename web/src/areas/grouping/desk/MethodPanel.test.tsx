@@ -3,7 +3,7 @@ import { describe, expect, it, vi } from 'vitest';
 import { MethodPanel } from './MethodPanel';
 import { whole, type Settings } from './useDesk';
 import { choose } from '../../../ui/choose.testing';
-import { words } from '../../../words';
+import * as m from '#messages';
 
 function show(settings: Partial<Settings> = {}) {
   const onSet = vi.fn();
@@ -14,14 +14,14 @@ function show(settings: Partial<Settings> = {}) {
 describe('the way of grouping', () => {
   it('is chosen in words', async () => {
     const onSet = show();
-    await choose('Way of grouping', words.desk.methods.rotation ?? '');
+    await choose('How to make groups', m.desk_methods({ key: 'rotation' }));
     expect(onSet).toHaveBeenLastCalledWith({ method: 'rotation' });
   });
 
   it('asks for how many only where that is hers to say', () => {
     show({ method: 'byTable' });
     expect(screen.queryByLabelText('How many')).not.toBeInTheDocument();
-    expect(screen.getByText('One group for each table of the class list.')).toBeInTheDocument();
+    expect(screen.getByText('One group for each table on the class list.')).toBeInTheDocument();
   });
 
   it('takes a number when it is typed to the end, and no number that cannot be', () => {
@@ -42,13 +42,13 @@ describe('the way of grouping', () => {
 
   it('by size, says what becomes of those left over', async () => {
     const onSet = show({ shape: 'size' });
-    await choose('Those left over', 'make smaller groups');
+    await choose('Students left over', 'make smaller groups');
     expect(onSet).toHaveBeenLastCalledWith({ remainder: 'smaller' });
   });
 
   it('by given sizes, reads them however they are written', () => {
     const onSet = show({ shape: 'sizes', sizes: [5, 5, 4] });
-    const field = screen.getByLabelText('Sizes, one for each group');
+    const field = screen.getByLabelText('Size of each group');
     expect(field).toHaveValue('5, 5, 4');
     fireEvent.change(field, { target: { value: '4;4  and 3' } });
     fireEvent.blur(field);
@@ -57,7 +57,7 @@ describe('the way of grouping', () => {
 
   it('takes the topics of a jigsaw one a line, each once', () => {
     const onSet = show({ method: 'jigsaw' });
-    const field = screen.getByLabelText('Topics, one a line');
+    const field = screen.getByLabelText('Topics, one per line');
     fireEvent.change(field, { target: { value: 'rainfall\n\n heights \nrainfall' } });
     fireEvent.blur(field);
     expect(onSet).toHaveBeenLastCalledWith({ topics: ['rainfall', 'heights'] });

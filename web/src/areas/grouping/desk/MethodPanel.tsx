@@ -1,9 +1,18 @@
 import { Choice } from '../../../ui/Choice';
 import { useEffect, useRef, useState } from 'react';
-import { words } from '../../../words';
+import * as m from '#messages';
 import type { Settings } from './useDesk';
 
-const methods = Object.keys(words.desk.methods) as Settings['method'][];
+const methods: Settings['method'][] = [
+  'deal',
+  'balance',
+  'countOff',
+  'byTable',
+  'byHand',
+  'signUp',
+  'jigsaw',
+  'rotation',
+];
 const shapeKinds = ['groups', 'size', 'sizes'] as const;
 const pause = 400;
 const field = 'border border-ink bg-sheet px-2 py-1.5';
@@ -106,7 +115,7 @@ function ShapeFields({ settings, onSet }: { settings: Settings; onSet: (change: 
     <div className="flex flex-wrap items-center gap-2">
       {settings.shape === 'groups' && (
         <Count
-          label={words.floor.howMany}
+          label={m.floor_howMany()}
           value={settings.groups}
           min={1}
           max={400}
@@ -114,31 +123,31 @@ function ShapeFields({ settings, onSet }: { settings: Settings; onSet: (change: 
         />
       )}
       {settings.shape === 'size' && (
-        <Count label={words.floor.howMany} value={settings.size} min={1} max={1200} onSet={(size) => onSet({ size })} />
+        <Count label={m.floor_howMany()} value={settings.size} min={1} max={1200} onSet={(size) => onSet({ size })} />
       )}
       <Choice
         hidden
-        label={words.floor.shapeKind}
+        label={m.floor_shapeKind()}
         value={settings.shape}
-        options={shapeKinds.map((kind) => ({ value: kind, label: words.desk.shapeKinds[kind] ?? kind }))}
+        options={shapeKinds.map((kind) => ({ value: kind, label: m.desk_shapeKinds({ key: kind }) }))}
         onChange={(shape) => onSet({ shape })}
       />
       {settings.shape === 'size' && (
         <Choice
           hidden
-          label={words.floor.leftOver}
+          label={m.floor_leftOver()}
           value={settings.remainder}
           options={(['spread', 'larger', 'smaller'] as const).map((way) => ({
             value: way,
-            label: words.floor.remainder[way],
+            label: m.floor_remainder({ key: way }),
           }))}
           onChange={(remainder) => onSet({ remainder })}
         />
       )}
       {settings.shape === 'sizes' && (
         <Lines
-          label={words.desk.sizesLabel}
-          hint={words.desk.sizesHint}
+          label={m.desk_sizesLabel()}
+          hint={m.desk_sizesHint()}
           rows={1}
           value={settings.sizes.join(', ')}
           onSet={(text) => onSet({ sizes: numbersIn(text) })}
@@ -150,23 +159,23 @@ function ShapeFields({ settings, onSet }: { settings: Settings; onSet: (change: 
 
 /** Which way of grouping, and how many groups of what size. */
 export function MethodPanel({ settings, onSet }: { settings: Settings; onSet: (change: Partial<Settings>) => void }) {
-  const hint = words.desk.hints[settings.method];
+  const hint = m.desk_hints({ key: settings.method });
   const hasShape = !['byTable', 'byHand', 'signUp'].includes(settings.method);
   return (
     <div className="flex flex-col gap-2">
       <Choice
-        label={words.desk.method}
+        label={m.desk_method()}
         value={settings.method}
-        options={methods.map((method) => ({ value: method, label: words.desk.methods[method] ?? method }))}
+        options={methods.map((method) => ({ value: method, label: m.desk_methods({ key: method }) }))}
         onChange={(method) => onSet({ method })}
       />
-      {hint !== undefined && <p className="text-sm text-soft">{hint}</p>}
+      {hint !== '' && <p className="text-sm text-soft">{hint}</p>}
       {hasShape && <ShapeFields settings={settings} onSet={onSet} />}
       {settings.method === 'rotation' && (
         <label className="flex items-center gap-2 text-sm font-semibold">
-          {words.desk.rounds}
+          {m.desk_rounds()}
           <Count
-            label={words.desk.rounds}
+            label={m.desk_rounds()}
             value={settings.rounds}
             min={2}
             max={12}
@@ -176,7 +185,7 @@ export function MethodPanel({ settings, onSet }: { settings: Settings; onSet: (c
       )}
       {settings.method === 'jigsaw' && (
         <Lines
-          label={words.desk.topics}
+          label={m.desk_topics()}
           rows={4}
           value={settings.topics.join('\n')}
           onSet={(text) => onSet({ topics: linesIn(text) })}

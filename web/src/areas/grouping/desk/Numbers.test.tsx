@@ -30,8 +30,8 @@ describe('numbers, roles and tasks', () => {
     expect(first).toHaveValue('1, 2');
     fireEvent.change(numbers, { target: { value: '3 and 4, 99' } });
     fireEvent.change(task, { target: { value: 'heights' } });
-    fireEvent.click(screen.getByRole('button', { name: 'Add a task' }));
-    fireEvent.change(screen.getByLabelText(/^Names of the groups/), { target: { value: 'Quayside\n\n Millbrook ' } });
+    fireEvent.click(screen.getByRole('button', { name: 'Add task' }));
+    fireEvent.change(screen.getByLabelText(/^Group names/), { target: { value: 'Quayside\n\n Millbrook ' } });
     fireEvent.click(screen.getByRole('button', { name: 'Save' }));
     expect(does.onSet).toHaveBeenCalledExactlyOnceWith({
       numbers: {
@@ -51,12 +51,12 @@ describe('numbers, roles and tasks', () => {
 
   it('are handed out anew only when there are roles', () => {
     const does = show();
-    fireEvent.click(screen.getByRole('button', { name: 'Hand the roles out anew' }));
+    fireEvent.click(screen.getByRole('button', { name: 'Reassign roles' }));
     expect(does.onHandOut).toHaveBeenCalledOnce();
   });
 
   it('with no role there is nothing to hand out', () => {
     show({ ...desk, numbers: {} });
-    expect(screen.queryByRole('button', { name: 'Hand the roles out anew' })).not.toBeInTheDocument();
+    expect(screen.queryByRole('button', { name: 'Reassign roles' })).not.toBeInTheDocument();
   });
 });

@@ -3,7 +3,7 @@ import type { Schema } from '../../../api/client';
 import { Button } from '../../../ui/Button';
 import { Field } from '../../../ui/Field';
 import { Sheet } from '../../../ui/Sheet';
-import { words } from '../../../words';
+import * as m from '#messages';
 import type { Desk } from './useDesk';
 
 interface TaskLine {
@@ -65,13 +65,13 @@ export function Numbers({
     onClose();
   };
   return (
-    <Sheet open={open} onClose={close} title={words.desk.numbers} wide>
-      <p className="text-sm text-soft">{words.desk.numbersLead}</p>
+    <Sheet open={open} onClose={close} title={m.desk_numbers()} wide>
+      <p className="text-sm text-soft">{m.desk_numbersLead()}</p>
       <div className="mt-3 grid grid-cols-2 gap-3 sm:grid-cols-4">
         {Array.from({ length: largest }, (_, i) => i + 1).map((number) => (
           <Field
             key={number}
-            label={words.desk.roleOf(number)}
+            label={m.desk_roleOf({ n: number })}
             value={roles[number] ?? ''}
             maxLength={40}
             onChange={(event) => setRoles({ ...roles, [number]: event.target.value })}
@@ -82,13 +82,13 @@ export function Numbers({
         {tasks.map((task, i) => (
           <div key={i} className="grid grid-cols-[7rem_1fr] gap-3">
             <Field
-              label={words.desk.taskNumbers}
-              placeholder={words.desk.taskNumbersHint}
+              label={m.desk_taskNumbers()}
+              placeholder={m.desk_taskNumbersHint()}
               value={task.numbers}
               onChange={(event) => change(i, { numbers: event.target.value })}
             />
             <Field
-              label={words.desk.task}
+              label={m.desk_task()}
               maxLength={200}
               value={task.task}
               onChange={(event) => change(i, { task: event.target.value })}
@@ -96,22 +96,22 @@ export function Numbers({
           </div>
         ))}
         <Button look="quiet" onClick={() => setTasks([...tasks, { numbers: '', task: '' }])}>
-          {words.desk.addTask}
+          {m.desk_addTask()}
         </Button>
       </div>
       <label className="mt-4 block text-sm font-semibold">
-        {words.desk.groupNames}
+        {m.desk_groupNames()}
         <textarea
           rows={4}
           value={names}
           onChange={(event) => setNames(event.target.value)}
           className="mt-1 w-full border border-ink bg-sheet px-2 py-1.5 font-normal"
         />
-        <span className="font-normal text-soft">{words.desk.groupNamesHint}</span>
+        <span className="font-normal text-soft">{m.desk_groupNamesHint()}</span>
       </label>
       <div className="mt-5 flex flex-wrap items-center gap-4">
         <Button look="main" onClick={close}>
-          {words.common.save}
+          {m.common_save()}
         </Button>
         {(desk.numbers.roles ?? []).length > 0 && (
           <span className="text-sm">
@@ -121,9 +121,9 @@ export function Numbers({
                 close();
               }}
             >
-              {words.desk.handOut}
+              {m.desk_handOut()}
             </Button>{' '}
-            <span className="text-soft">{words.desk.handOutHint}</span>
+            <span className="text-soft">{m.desk_handOutHint()}</span>
           </span>
         )}
       </div>

@@ -41,26 +41,26 @@ function show(proposal: Partial<Proposal> = {}, looking = false) {
 describe('a proposal', () => {
   it('is watched while it gets better, and stopped', () => {
     const does = show({}, true);
-    expect(screen.getByRole('status')).toHaveTextContent('Still looking for better …');
-    expect(screen.queryByRole('button', { name: 'Another way' })).not.toBeInTheDocument();
+    expect(screen.getByRole('status')).toHaveTextContent('Still looking for better groups…');
+    expect(screen.queryByRole('button', { name: 'Try another way' })).not.toBeInTheDocument();
     fireEvent.click(screen.getByRole('button', { name: 'Stop looking' }));
     expect(does.stop).toHaveBeenCalledOnce();
   });
 
   it('is called the best only when that is known', () => {
     show({ proven: true });
-    expect(screen.getByRole('status')).toHaveTextContent('No better way is possible.');
+    expect(screen.getByRole('status')).toHaveTextContent('No better groups are possible.');
   });
 
   it('is otherwise the best so far; she takes it, leaves it or asks for another', () => {
     const does = show({ unplaced: ['x', 'y'], notes: ['Quayside has nobody for rainfall.'] });
     expect(screen.getByRole('status')).toHaveTextContent(
-      'The best found so far. 2 students without a table on the class list stay on the shelf.',
+      'The best found so far. 2 students without a table on the class list are not in a group.',
     );
     expect(screen.getByText('Quayside has nobody for rainfall.')).toBeInTheDocument();
     fireEvent.click(screen.getByRole('button', { name: 'Use these groups' }));
-    fireEvent.click(screen.getByRole('button', { name: 'Leave the floor as it was' }));
-    fireEvent.click(screen.getByRole('button', { name: 'Another way' }));
+    fireEvent.click(screen.getByRole('button', { name: 'Cancel' }));
+    fireEvent.click(screen.getByRole('button', { name: 'Try another way' }));
     expect([does.onUse, does.drop, does.onAgain].map((one) => one.mock.calls.length)).toEqual([1, 1, 1]);
   });
 
@@ -98,7 +98,7 @@ describe('rules that cannot all be kept', () => {
     );
     expect(screen.getByRole('alert')).toHaveTextContent('Ada and Ben cannot be both.');
     expect(screen.queryByRole('button', { name: /Chi/ })).not.toBeInTheDocument();
-    fireEvent.click(screen.getByRole('button', { name: 'Lift: Ada and Ben together' }));
+    fireEvent.click(screen.getByRole('button', { name: 'Remove: Ada and Ben together' }));
     expect(onLift).toHaveBeenCalledWith(rules[1]);
   });
 });

@@ -1,7 +1,7 @@
 import clsx from 'clsx';
 import type { Schema } from '../../../api/client';
 import { Button } from '../../../ui/Button';
-import { words } from '../../../words';
+import * as m from '#messages';
 import { ruleText } from '../../roster/RuleList';
 import type { Desk } from './useDesk';
 import type { Search } from './useSearch';
@@ -9,8 +9,8 @@ import type { Search } from './useSearch';
 const isJigsaw = (proposal: Schema['ProposalView']) => proposal.rounds.some((round) => round.name === 'experts');
 
 function roundName(proposal: Schema['ProposalView'], i: number): string {
-  if (isJigsaw(proposal)) return i === 0 ? words.desk.experts : words.desk.home;
-  return words.desk.round(i + 1);
+  if (isJigsaw(proposal)) return i === 0 ? m.desk_experts() : m.desk_home();
+  return m.desk_round({ n: i + 1 });
 }
 
 /** What has been found, while the floor is as it was: look at it, look on, take it or leave it. */
@@ -33,22 +33,16 @@ export function ProposalBar({
   const jigsaw = isJigsaw(proposal);
   return (
     <section
-      aria-label={words.desk.proposal}
+      aria-label={m.desk_proposal()}
       className="max-h-[30vh] shrink-0 overflow-y-auto border-b-2 border-ink bg-wash px-5 py-2"
     >
       <div className="flex flex-wrap items-center gap-x-4 gap-y-2">
         <div className="min-w-48 flex-1">
-          <p className="font-semibold">{words.desk.proposal}</p>
+          <p className="font-semibold">{m.desk_proposal()}</p>
           <p role="status" className="text-sm">
-            {search.looking
-              ? words.desk.looking
-              : jigsaw
-                ? ''
-                : proposal.proven
-                  ? words.desk.proven
-                  : words.desk.stopped}
-            {several && !jigsaw && <> {words.desk.repeats(proposal.repeats)}</>}
-            {proposal.unplaced.length > 0 && <> {words.desk.unplaced(proposal.unplaced.length)}</>}
+            {search.looking ? m.desk_looking() : jigsaw ? '' : proposal.proven ? m.desk_proven() : m.desk_stopped()}
+            {several && !jigsaw && <> {m.desk_repeats({ n: proposal.repeats })}</>}
+            {proposal.unplaced.length > 0 && <> {m.desk_unplaced({ n: proposal.unplaced.length })}</>}
           </p>
           {proposal.notes.map((note) => (
             <p key={note} className="text-sm">
@@ -72,13 +66,13 @@ export function ProposalBar({
           </div>
         )}
         <div className="flex flex-wrap items-center gap-2">
-          {search.looking && proposal.rounds.length > 0 && <Button onClick={search.stop}>{words.desk.stop}</Button>}
-          {!search.looking && <Button onClick={onAgain}>{words.desk.again}</Button>}
+          {search.looking && proposal.rounds.length > 0 && <Button onClick={search.stop}>{m.desk_stop()}</Button>}
+          {!search.looking && <Button onClick={onAgain}>{m.desk_again()}</Button>}
           <Button look="quiet" onClick={search.drop}>
-            {words.desk.leave}
+            {m.desk_leave()}
           </Button>
           <Button look="main" onClick={onUse}>
-            {several ? words.desk.useRounds(proposal.rounds.length) : words.desk.use}
+            {several ? m.desk_useRounds({ n: proposal.rounds.length }) : m.desk_use()}
           </Button>
         </div>
       </div>
@@ -103,13 +97,13 @@ export function ConflictBar({
   return (
     <section
       role="alert"
-      aria-label={words.desk.conflict}
+      aria-label={m.desk_conflict()}
       className="max-h-[30vh] overflow-y-auto border-b-2 border-ink bg-wash px-5 py-3"
     >
       <div className="flex items-baseline justify-between gap-4">
-        <h2 className="text-lg font-semibold">{words.desk.conflict}</h2>
+        <h2 className="text-lg font-semibold">{m.desk_conflict()}</h2>
         <Button look="quiet" onClick={onLeave}>
-          {words.common.close}
+          {m.common_close()}
         </Button>
       </div>
       {conflicts.map((conflict) => (
@@ -120,7 +114,7 @@ export function ConflictBar({
               .filter((rule) => conflict.rules.includes(rule.id))
               .map((rule) => (
                 <li key={rule.id}>
-                  <Button onClick={() => onLift(rule)}>{words.desk.liftOf(ruleText(rule, nameOf))}</Button>
+                  <Button onClick={() => onLift(rule)}>{m.desk_liftOf({ rule: ruleText(rule, nameOf) })}</Button>
                 </li>
               ))}
           </ul>

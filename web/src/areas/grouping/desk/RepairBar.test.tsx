@@ -22,7 +22,7 @@ function show() {
       </MessagesProvider>
     </QueryClientProvider>,
   );
-  fireEvent.click(screen.getByRole('button', { name: 'Mend the groups' }));
+  fireEvent.click(screen.getByRole('button', { name: 'Fix the groups' }));
   return onTake;
 }
 
@@ -38,14 +38,14 @@ describe('absent and late', () => {
       conflicts: [],
     });
     const onTake = show();
-    expect(screen.getByText(/2 students in a seat are absent, 1 student without a seat/)).toBeInTheDocument();
-    const sheet = within(await screen.findByRole('dialog', { name: 'How the groups would go on' }));
+    expect(screen.getByText(/2 students in groups are absent, 1 student is not in a group/)).toBeInTheDocument();
+    const sheet = within(await screen.findByRole('dialog', { name: 'Suggested changes' }));
     expect(sheet.getByText('BEN, CHI')).toBeInTheDocument();
     expect(sheet.getByText('LATE: Quayside')).toBeInTheDocument();
     expect(sheet.getByText('1 student changes groups:')).toBeInTheDocument();
     expect(sheet.getByText(/EVE: Millbrook → Quayside/)).toHaveTextContent('Millbrook would be one.');
     expect(onTake).not.toHaveBeenCalled();
-    fireEvent.click(sheet.getByRole('button', { name: 'Do it' }));
+    fireEvent.click(sheet.getByRole('button', { name: 'Apply changes' }));
     expect(onTake).toHaveBeenCalledExactlyOnceWith(round);
     expect(screen.queryByRole('dialog')).not.toBeInTheDocument();
   });
@@ -60,6 +60,6 @@ describe('absent and late', () => {
     });
     show();
     expect(await screen.findByText('Ada and Ben apart: there is one group.')).toBeInTheDocument();
-    expect(screen.queryByRole('button', { name: 'Do it' })).not.toBeInTheDocument();
+    expect(screen.queryByRole('button', { name: 'Apply changes' })).not.toBeInTheDocument();
   });
 });

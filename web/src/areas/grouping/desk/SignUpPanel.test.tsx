@@ -35,28 +35,28 @@ describe('a sign-up', () => {
 
   it('needs tables to sit down at', () => {
     show([]);
-    expect(screen.getByRole('button', { name: 'Let 9 students take seats' })).toBeDisabled();
+    expect(screen.getByRole('button', { name: 'Open sign-up for 9 students' })).toBeDisabled();
   });
 
   it('starts with a seat for everybody, and closes when she says unless she sets a time', async () => {
     show([[], []]);
-    expect(screen.getByLabelText('Seats at each table')).toHaveValue(5);
-    fireEvent.click(screen.getByRole('button', { name: 'Let 9 students take seats' }));
+    expect(screen.getByLabelText('Seats in each group')).toHaveValue(5);
+    fireEvent.click(screen.getByRole('button', { name: 'Open sign-up for 9 students' }));
     await waitFor(() => expect(post.mock.calls[0]?.[1]).toMatchObject({ body: { seats: 5, minutes: null } }));
   });
 
   it('can be for fewer, and for a time', async () => {
     show([[], []]);
-    fireEvent.change(screen.getByLabelText('Seats at each table'), { target: { value: '4' } });
-    fireEvent.change(screen.getByLabelText('Closes by itself after (minutes)'), { target: { value: '10' } });
-    fireEvent.click(screen.getByRole('button', { name: 'Let 9 students take seats' }));
+    fireEvent.change(screen.getByLabelText('Seats in each group'), { target: { value: '4' } });
+    fireEvent.change(screen.getByLabelText('Close automatically after (minutes)'), { target: { value: '10' } });
+    fireEvent.click(screen.getByRole('button', { name: 'Open sign-up for 9 students' }));
     await waitFor(() => expect(post.mock.calls[0]?.[1]).toMatchObject({ body: { seats: 4, minutes: 10 } }));
   });
 
   it('shows how many have a seat while it runs, and is closed with one press', async () => {
     show([['a', 'b'], ['c']], { seats: 5, closesAt: null });
-    expect(screen.getByText('3 of 9 students have taken a seat')).toBeInTheDocument();
-    fireEvent.click(screen.getByRole('button', { name: 'Close it and seat the rest' }));
+    expect(screen.getByText('3 of 9 students have chosen a seat')).toBeInTheDocument();
+    fireEvent.click(screen.getByRole('button', { name: 'Close sign-up and place the rest' }));
     await waitFor(() => expect(remove).toHaveBeenCalledOnce());
   });
 });

@@ -4,7 +4,7 @@ import { api, take } from '../../../api/client';
 import { Button } from '../../../ui/Button';
 import { Field } from '../../../ui/Field';
 import { useMessages } from '../../../ui/messages';
-import { words } from '../../../words';
+import * as m from '#messages';
 import type { Desk } from './useDesk';
 
 const timeOf = (ms: number) => new Date(ms).toLocaleTimeString([], { hour: '2-digit', minute: '2-digit' });
@@ -38,11 +38,11 @@ export function SignUpPanel({ desk, present }: { desk: Desk; present: number }) 
     return (
       <div className="space-y-3">
         <p className="font-semibold" role="status">
-          {words.desk.signUpOn(taken, present)}
-          {desk.signUp.closesAt !== null && <> · {words.desk.signUpUntil(timeOf(desk.signUp.closesAt))}</>}
+          {m.desk_signUpOn({ taken, all: present })}
+          {desk.signUp.closesAt !== null && <> · {m.desk_signUpUntil({ time: timeOf(desk.signUp.closesAt) })}</>}
         </p>
         <Button look="main" className="w-full" onClick={() => close.mutate()} busy={close.isPending}>
-          {words.desk.signUpClose}
+          {m.desk_signUpClose()}
         </Button>
       </div>
     );
@@ -51,7 +51,7 @@ export function SignUpPanel({ desk, present }: { desk: Desk; present: number }) 
     <div className="space-y-3">
       <div className="grid grid-cols-2 items-end gap-3">
         <Field
-          label={words.desk.signUpSeats}
+          label={m.desk_signUpSeats()}
           type="number"
           min={2}
           max={40}
@@ -59,7 +59,7 @@ export function SignUpPanel({ desk, present }: { desk: Desk; present: number }) 
           onChange={(event) => setSeats(event.target.value)}
         />
         <Field
-          label={words.desk.signUpMinutes}
+          label={m.desk_signUpMinutes()}
           type="number"
           min={1}
           max={600}
@@ -74,9 +74,9 @@ export function SignUpPanel({ desk, present }: { desk: Desk; present: number }) 
         onClick={() => open.mutate()}
         busy={open.isPending}
       >
-        {words.desk.signUpOpen(present)}
+        {m.desk_signUpOpen({ n: present })}
       </Button>
-      <p className="text-sm text-soft">{words.desk.signUpLesson}</p>
+      <p className="text-sm text-soft">{m.desk_signUpLesson()}</p>
     </div>
   );
 }

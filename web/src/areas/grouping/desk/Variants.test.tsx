@@ -12,7 +12,7 @@ vi.mock('../../../api/client', () => ({ api: { POST: post, DELETE: remove }, tak
 
 const variant = {
   id: 'v1',
-  name: 'Variant 1',
+  name: 'Version 1',
   groups: [{ name: 'Quayside', students: ['ben'] }],
   goals: [{ met: 0.25, unit: 'groups', count: 1, of: 4, obstacle: '', summary: '' }],
 };
@@ -46,29 +46,29 @@ describe('variants', () => {
 
   it('stand beside what is on the floor, each with how far the goals are met', () => {
     show();
-    const columns = within(screen.getByRole('list', { name: 'Side by side' }));
-    expect(columns.getByRole('meter', { name: 'On the floor now: New partners' })).toHaveAttribute(
+    const columns = within(screen.getByRole('list', { name: 'Compare' }));
+    expect(columns.getByRole('meter', { name: 'Current groups: New partners' })).toHaveAttribute(
       'aria-valuenow',
       '100',
     );
-    expect(columns.getByRole('meter', { name: 'Variant 1: New partners' })).toHaveAttribute('aria-valuenow', '25');
+    expect(columns.getByRole('meter', { name: 'Version 1: New partners' })).toHaveAttribute('aria-valuenow', '25');
     expect(columns.getByText('ADA')).toBeInTheDocument();
     expect(columns.getByText('BEN')).toBeInTheDocument();
   });
 
   it('are taken up, thrown away, and laid aside under the next name', async () => {
     const does = show();
-    fireEvent.click(screen.getByRole('button', { name: 'Take it up' }));
+    fireEvent.click(screen.getByRole('button', { name: 'Use this version' }));
     expect(does.onUse).toHaveBeenCalledExactlyOnceWith(variant);
     expect(does.onClose).toHaveBeenCalledOnce();
-    fireEvent.click(screen.getByRole('button', { name: 'Delete it' }));
+    fireEvent.click(screen.getByRole('button', { name: 'Delete' }));
     await waitFor(() => expect(remove).toHaveBeenCalledOnce());
-    fireEvent.click(screen.getByRole('button', { name: 'Lay this floor aside' }));
-    await waitFor(() => expect(post.mock.calls[0]?.[1]).toMatchObject({ body: { name: 'Variant 2' } }));
+    fireEvent.click(screen.getByRole('button', { name: 'Save this version' }));
+    await waitFor(() => expect(post.mock.calls[0]?.[1]).toMatchObject({ body: { name: 'Version 2' } }));
   });
 
   it('an empty floor is nothing to lay aside', () => {
     show({ ...desk, floor: { ...desk.floor, groups: [] } });
-    expect(screen.getByRole('button', { name: 'Lay this floor aside' })).toBeDisabled();
+    expect(screen.getByRole('button', { name: 'Save this version' })).toBeDisabled();
   });
 });

@@ -3,7 +3,7 @@ import { api, take, type Schema } from '../../../api/client';
 import { Button } from '../../../ui/Button';
 import { useMessages } from '../../../ui/messages';
 import { Sheet } from '../../../ui/Sheet';
-import { words } from '../../../words';
+import * as m from '#messages';
 import { goalName } from './goalName';
 import { MetBar } from './MetBar';
 import type { Desk } from './useDesk';
@@ -69,7 +69,7 @@ export function Variants({
       take(
         api.POST('/api/staff/groupings/{id}/variants', {
           params: { path: { id: desk.id } },
-          body: { name: words.desk.variantName(desk.variants.length + 1) },
+          body: { name: m.desk_variantName({ n: desk.variants.length + 1 }) },
         }),
       ),
     onSettled: refresh,
@@ -88,23 +88,23 @@ export function Variants({
   const drop = useMutation({
     mutationFn: (variant: string) =>
       take(api.DELETE('/api/staff/groupings/{id}/variants/{variant}', { params: { path: { id: desk.id, variant } } })),
-    onSuccess: (_, variant) => say(words.desk.variantDropped, () => restore.mutate(variant)),
+    onSuccess: (_, variant) => say(m.desk_variantDropped(), () => restore.mutate(variant)),
     onSettled: refresh,
     onError: fail,
   });
   return (
-    <Sheet open={open} onClose={onClose} title={words.desk.variants} wide="page">
+    <Sheet open={open} onClose={onClose} title={m.desk_variants()} wide="page">
       <div className="flex flex-wrap items-center justify-between gap-3">
-        <p className="text-sm text-soft">{words.desk.variantsNone}</p>
+        <p className="text-sm text-soft">{m.desk_variantsNone()}</p>
         <Button onClick={() => keep.mutate()} busy={keep.isPending} disabled={desk.floor.groups.length === 0}>
-          {words.desk.variantKeep}
+          {m.desk_variantKeep()}
         </Button>
       </div>
       {/* A row that scrolls has to be reachable by keyboard. */}
       {/* eslint-disable-next-line jsx-a11y/no-noninteractive-tabindex */}
-      <ul className="mt-4 flex gap-3 overflow-x-auto pb-2" tabIndex={0} aria-label={words.desk.compare}>
+      <ul className="mt-4 flex gap-3 overflow-x-auto pb-2" tabIndex={0} aria-label={m.desk_compare()}>
         <Column
-          title={words.desk.variantNow}
+          title={m.desk_variantNow()}
           groups={desk.floor.groups}
           goals={desk.standings.goals}
           desk={desk}
@@ -125,10 +125,10 @@ export function Variants({
                 onClose();
               }}
             >
-              {words.desk.variantUse}
+              {m.desk_variantUse()}
             </Button>
             <Button look="quiet" onClick={() => drop.mutate(variant.id)}>
-              {words.desk.variantDrop}
+              {m.desk_variantDrop()}
             </Button>
           </Column>
         ))}

@@ -1,5 +1,5 @@
 import { Button } from '../../../ui/Button';
-import { words } from '../../../words';
+import * as m from '#messages';
 import { RuleList } from '../../roster/RuleList';
 import { GoalList } from './GoalList';
 import { MethodPanel } from './MethodPanel';
@@ -41,10 +41,10 @@ export function Ways({
   const standings = proposal !== null && proposal.rounds.length > 0 ? proposal.goals : desk.standings.goals;
   return (
     <aside
-      aria-label={words.desk.how}
+      aria-label={m.desk_how()}
       className="flex w-full shrink-0 flex-col gap-5 overflow-y-auto border-l-2 border-ink bg-sheet p-5 lg:w-84 print:hidden"
     >
-      <section aria-label={words.desk.how} className="flex flex-col gap-3">
+      <section aria-label={m.desk_how()} className="flex flex-col gap-3">
         <MethodPanel settings={settings} onSet={onSet} />
         {settings.method === 'signUp' ? (
           <SignUpPanel desk={desk} present={present.length} />
@@ -58,8 +58,8 @@ export function Ways({
               onClick={proposed.start}
             >
               {settings.method === 'byTable'
-                ? words.desk.goByTable
-                : words.desk.go(settings.method, present.length, groups)}
+                ? m.desk_goByTable()
+                : m.desk_go({ key: settings.method, n: present.length, g: groups })}
             </Button>
           )
         )}
@@ -82,15 +82,15 @@ export function Ways({
       <div className="flex flex-wrap gap-2 border-t border-line pt-2 text-sm">
         {desk.lessonId === null && desk.floor.groups.length > 0 && (
           <Button onClick={() => plan.mutate()} busy={plan.isPending}>
-            {words.desk.useInLesson}
+            {m.desk_useInLesson()}
           </Button>
         )}
         <Button look="quiet" onClick={() => copy.mutate()} busy={copy.isPending}>
-          {words.desk.copy}
+          {m.desk_copy()}
         </Button>
         {desk.lessonId === null && (
           <Button look="quiet" onClick={() => remove.mutate()} busy={remove.isPending}>
-            {words.desk.remove}
+            {m.desk_remove()}
           </Button>
         )}
       </div>

@@ -1,26 +1,13 @@
-import { words } from '../../../words';
+import * as m from '#messages';
 import type { Goal } from './useDesk';
 
 const capital = (text: string) => text.charAt(0).toUpperCase() + text.slice(1);
 
 /** A goal as a teacher would say it. */
 export function goalName(goal: Goal): string {
-  const about = capital(goal.attribute ?? goal.tag ?? '');
-  const kinds = words.desk.goalKinds;
-  switch (goal.kind) {
-    case 'spread':
-      return kinds.spread(about);
-    case 'alike':
-      return kinds.alike(about);
-    case 'notAlone':
-      return kinds.notAlone(about);
-    case 'eachHas':
-      return kinds.eachHas(goal.tag ?? '', goal.atLeast ?? 1);
-    case 'newPartners':
-      return kinds.newPartners();
-    case 'wishes':
-      return kinds.wishes();
-  }
+  const about = goal.attribute ?? goal.tag ?? '';
+  const what = goal.kind === 'eachHas' ? about : goal.kind === 'notAlone' ? about.toLowerCase() : capital(about);
+  return m.desk_goalKinds({ key: goal.kind, what, n: goal.atLeast ?? 1 });
 }
 
 export function goalKey(goal: Goal): string {

@@ -2,7 +2,7 @@ import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useNavigate } from 'react-router';
 import { api, take } from '../../../api/client';
 import { useMessages } from '../../../ui/messages';
-import { words } from '../../../words';
+import * as m from '#messages';
 import type { Desk } from './useDesk';
 
 const usualMinutes = 50;
@@ -16,7 +16,9 @@ export function useKeeping(desk: Desk) {
   const listAgain = () => queries.invalidateQueries({ queryKey: ['class', desk.classId] });
   const copy = useMutation({
     mutationFn: () =>
-      take(api.POST('/api/staff/groupings/{id}/copy', { ...path, body: { name: words.desk.copyName(desk.name) } })),
+      take(
+        api.POST('/api/staff/groupings/{id}/copy', { ...path, body: { name: m.desk_copyName({ name: desk.name }) } }),
+      ),
     onSuccess: (made) => void navigate(`/groupings/${made.id}`),
     onError: fail,
   });
@@ -28,7 +30,7 @@ export function useKeeping(desk: Desk) {
   const remove = useMutation({
     mutationFn: () => take(api.DELETE('/api/staff/groupings/{id}', path)),
     onSuccess: async () => {
-      say(words.desk.removed(desk.name), () => restore.mutate());
+      say(m.desk_removed({ name: desk.name }), () => restore.mutate());
       await listAgain();
       await navigate(`/classes/${desk.classId}`);
     },

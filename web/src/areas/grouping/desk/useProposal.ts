@@ -1,7 +1,7 @@
 import { useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { useMessages } from '../../../ui/messages';
-import { words } from '../../../words';
+import * as m from '#messages';
 import type { useFloor } from '../useFloor';
 import { asFloor } from './asFloor';
 import { whole, type Desk, type Settings } from './useDesk';
@@ -44,7 +44,7 @@ export function useProposal(desk: Desk, drawn: Settings, control: Control) {
       takeUp(found);
       if (found.conflicts.length > 0) say(found.conflicts.map((conflict) => conflict.message).join(' '));
       for (const note of found.notes) say(note);
-      if (found.unplaced.length > 0) say(words.desk.unplaced(found.unplaced.length));
+      if (found.unplaced.length > 0) say(m.desk_unplaced({ n: found.unplaced.length }));
       return true;
     });
   };

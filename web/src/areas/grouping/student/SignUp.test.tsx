@@ -21,9 +21,9 @@ describe('taking a seat', () => {
         onLook={() => undefined}
       />,
     );
-    expect(screen.getByRole('heading')).toHaveTextContent('Take a seat');
-    expect(screen.getByRole('button', { name: 'Sit at Quayside, 1 seat left' })).toBeEnabled();
-    expect(screen.getByRole('button', { name: 'Sit at Millbrook, full' })).toBeDisabled();
+    expect(screen.getByRole('heading')).toHaveTextContent('Choose a seat');
+    expect(screen.getByRole('button', { name: 'Join Quayside, 1 seat left' })).toBeEnabled();
+    expect(screen.getByRole('button', { name: 'Join Millbrook, full' })).toBeDisabled();
   });
 
   it('takes the seat and looks again', async () => {
@@ -36,12 +36,12 @@ describe('taking a seat', () => {
   });
 
   it('says the server’s word where the seat is not to be had, and nothing of why', async () => {
-    post.mockRejectedValue(new ApiProblem(409, 'This table is full by now. Choose another.', []));
+    post.mockRejectedValue(new ApiProblem(409, 'This group is now full. Choose another.', []));
     render(
       <SignUp signUp={{ tables: [table('Quayside', 1)], closesAt: null }} serverNow={0} onLook={() => undefined} />,
     );
     fireEvent.click(screen.getByRole('button'));
-    expect(await screen.findByText('This table is full by now. Choose another.')).toBeInTheDocument();
+    expect(await screen.findByText('This group is now full. Choose another.')).toBeInTheDocument();
   });
 
   it('says where one sits, that one may change, and how long', () => {
@@ -52,9 +52,9 @@ describe('taking a seat', () => {
         onLook={() => undefined}
       />,
     );
-    expect(screen.getByRole('heading')).toHaveTextContent('You sit at Quayside.');
+    expect(screen.getByRole('heading')).toHaveTextContent('You’re in Quayside.');
     expect(screen.getByRole('status')).toHaveTextContent('1 min 30 s');
-    expect(screen.getByRole('button', { name: /Sit at Quayside/ })).toHaveAttribute('aria-pressed', 'true');
-    expect(screen.getByRole('button', { name: /Sit at Millbrook/ })).toBeEnabled();
+    expect(screen.getByRole('button', { name: /Join Quayside/ })).toHaveAttribute('aria-pressed', 'true');
+    expect(screen.getByRole('button', { name: /Join Millbrook/ })).toBeEnabled();
   });
 });

@@ -3,7 +3,7 @@ import { api, take, type Schema } from '../../../api/client';
 import { problemText } from '../../../api/problem';
 import { markOf } from '../../../ui/marks';
 import { Sign } from '../../../ui/Sign';
-import { student as words } from '../../../words/student';
+import * as m from '#messages';
 import { secondsUntil } from '../../../api/clock';
 import { Duration } from '../../../ui/Duration';
 
@@ -17,7 +17,7 @@ function TableButton({ table, busy, onTake }: { table: Table; busy: boolean; onT
       type="button"
       disabled={busy || table.mine || left === 0}
       aria-pressed={table.mine}
-      aria-label={`${words.now.sitHere(table.name)}, ${words.now.seatsLeft(left)}`}
+      aria-label={`${m.student_now_sitHere({ name: table.name })}, ${m.student_now_seatsLeft({ n: left })}`}
       onClick={onTake}
       className={`flex w-full items-center gap-3 border-2 px-3 py-3 text-left text-xl disabled:opacity-100 ${left === 0 && !table.mine ? 'text-soft' : ''}`}
       style={{
@@ -28,7 +28,7 @@ function TableButton({ table, busy, onTake }: { table: Table; busy: boolean; onT
     >
       <Sign mark={table.mark} size={24} plain />
       <span className="min-w-0 flex-1 font-semibold wrap-anywhere">{table.name}</span>
-      <span className="text-base whitespace-nowrap">{words.now.seatsLeft(left)}</span>
+      <span className="text-base whitespace-nowrap">{m.student_now_seatsLeft({ n: left })}</span>
     </button>
   );
 }
@@ -61,13 +61,13 @@ export default function SignUp({
   return (
     <section>
       <h1 className="text-4xl leading-tight font-bold text-balance wrap-anywhere">
-        {mine === undefined ? words.now.takeSeat : words.now.seatTaken(mine.name)}
+        {mine === undefined ? m.student_now_takeSeat() : m.student_now_seatTaken({ name: mine.name })}
       </h1>
       <p className="mt-1 text-lg" role="status">
-        {problem !== '' ? <strong>{problem}</strong> : mine !== undefined && words.now.seatChange}
+        {problem !== '' ? <strong>{problem}</strong> : mine !== undefined && m.student_now_seatChange()}
         {signUp.closesAt !== null && (
           <span className="block">
-            {words.now.closesIn}{' '}
+            {m.student_now_closesIn()}{' '}
             <span className="font-bold">
               <Duration seconds={secondsUntil(signUp.closesAt, serverNow)} />
             </span>

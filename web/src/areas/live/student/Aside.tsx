@@ -1,7 +1,7 @@
 import type { Schema } from '../../../api/client';
 import { secondsUntil } from '../../../api/clock';
 import { Duration } from '../../../ui/Duration';
-import { student as words } from '../../../words/student';
+import * as m from '#messages';
 import { GoButton } from './GoButton';
 
 type Now = Schema['StudentNow'];
@@ -10,13 +10,19 @@ type Now = Schema['StudentNow'];
 export function Aside({ now, aside }: { now: Now; aside: Schema['MyAside'] }) {
   const there = now.seenIn === aside.place;
   const way = aside.room?.way ?? now.mainSession.way;
-  const name = aside.place === 'main' ? '' : aside.name;
+  const goal = { where: aside.place === 'main' ? 'main' : 'room', room: aside.name };
   return (
     <>
       <h1 className="text-4xl leading-tight font-bold text-balance wrap-anywhere">
-        {there ? words.aside.there(name) : way === 'place' ? words.now.atPlace(name) : words.aside.go(name)}
+        {there
+          ? m.student_aside_there(goal)
+          : way === 'place'
+            ? m.student_now_atPlace({ place: aside.place === 'main' ? '' : aside.name })
+            : m.student_aside_go(goal)}
       </h1>
-      {way === 'press' && <GoButton plain={there}>{there ? words.now.backInRoom : words.aside.button(name)}</GoButton>}
+      {way === 'press' && (
+        <GoButton plain={there}>{there ? m.student_now_backInRoom() : m.student_aside_button(goal)}</GoButton>
+      )}
     </>
   );
 }
@@ -25,7 +31,9 @@ export function Aside({ now, aside }: { now: Now; aside: Schema['MyAside'] }) {
 export function AsideSoon({ aside, serverNow }: { aside: Schema['MyAside']; serverNow: number }) {
   return (
     <div role="alert" className="sticky top-0 z-10 -mx-5 -mt-5 mb-5 bg-ink px-5 py-4 text-ground">
-      <p className="text-lg wrap-anywhere">{words.aside.soon(aside.place === 'main' ? '' : aside.name)}</p>
+      <p className="text-lg wrap-anywhere">
+        {m.student_aside_soon({ where: aside.place === 'main' ? 'main' : 'room', room: aside.name })}
+      </p>
       <p className="text-5xl font-bold tabular-nums" aria-hidden="true">
         <Duration seconds={secondsUntil(aside.from, serverNow)} />
       </p>

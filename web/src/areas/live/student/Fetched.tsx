@@ -1,7 +1,7 @@
 import { useEffect, useState } from 'react';
 import type { Schema } from '../../../api/client';
 import { drawer } from '../../../ui/drawer';
-import { student as words } from '../../../words/student';
+import * as m from '#messages';
 import { GoButton } from './GoButton';
 
 const seen = drawer('fetched.seen');
@@ -46,7 +46,10 @@ export function Fetched({
     seen.save(String(at));
     setDone(at);
   };
-  const where = place === 'main' ? '' : place === now.aside?.place ? now.aside.name : (now.group?.name ?? '');
+  const goal = {
+    where: place === 'main' ? 'main' : 'room',
+    room: place === now.aside?.place ? now.aside.name : (now.group?.name ?? ''),
+  };
   const way = place === 'main' ? now.mainSession : place === now.aside?.place ? now.aside.room : now.group?.room;
   return (
     <div
@@ -54,14 +57,14 @@ export function Fetched({
       data-called={way?.way === 'press' ? '' : undefined}
       className="sticky top-2 z-30 mb-5 flex flex-col gap-3 border-4 border-ink bg-accent p-4 text-on-accent"
     >
-      <p className="text-2xl leading-tight font-bold text-balance wrap-anywhere">{words.aside.fetched(where)}</p>
+      <p className="text-2xl leading-tight font-bold text-balance wrap-anywhere">{m.student_aside_fetched(goal)}</p>
       {way?.way === 'press' && (
         <span className="[&_a]:bg-sheet [&_a]:text-ink">
-          <GoButton>{words.aside.button(where)}</GoButton>
+          <GoButton>{m.student_aside_button(goal)}</GoButton>
         </span>
       )}
       <button type="button" onClick={coming} className="min-h-9 self-start border-2 border-current px-3 text-base">
-        {words.aside.coming}
+        {m.student_aside_coming()}
       </button>
     </div>
   );

@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { api, take, type Schema } from '../../../api/client';
 import { Button } from '../../../ui/Button';
-import { student as words } from '../../../words/student';
+import * as m from '#messages';
 
 type Now = Schema['StudentNow'];
 
@@ -12,18 +12,22 @@ export function Me({ now, onLeft }: { now: Now; onLeft: () => void }) {
   return (
     <header className="border-b border-line pb-2 text-sm text-soft">
       {asking ? (
-        <div role="alertdialog" aria-label={words.now.leaveAsk} className="flex flex-wrap items-center gap-2 text-ink">
-          <p className="w-full font-semibold">{words.now.leaveAsk}</p>
-          <Button onClick={() => setAsking(false)}>{words.now.stay}</Button>
+        <div
+          role="alertdialog"
+          aria-label={m.student_now_leaveAsk()}
+          className="flex flex-wrap items-center gap-2 text-ink"
+        >
+          <p className="w-full font-semibold">{m.student_now_leaveAsk()}</p>
+          <Button onClick={() => setAsking(false)}>{m.student_now_stay()}</Button>
           <Button look="quiet" onClick={leave}>
-            {words.now.leave}
+            {m.student_now_leave()}
           </Button>
         </div>
       ) : (
         <div className="flex items-center justify-between gap-3">
-          <span className="min-w-0 truncate">{words.now.me(now.name, now.className)}</span>
+          <span className="min-w-0 truncate">{m.student_now_me({ name: now.name, className: now.className })}</span>
           <Button look="quiet" className="whitespace-nowrap" onClick={() => setAsking(true)}>
-            {words.now.notMe}
+            {m.student_now_notMe()}
           </Button>
         </div>
       )}

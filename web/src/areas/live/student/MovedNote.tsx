@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import type { Schema } from '../../../api/client';
 import { Button } from '../../../ui/Button';
-import { elsewhere as words } from '../../../words/elsewhere';
+import * as m from '#messages';
 import type { Moved } from './useMoved';
 
 /** The student was given another seat while a worksheet was open: where to go, and what they wrote there. */
@@ -18,14 +18,16 @@ export default function MovedNote({
   const text = moved.texts.join('\n\n');
   return (
     <div role="alert" className="flex flex-col gap-4">
-      <p className="text-lg">{words.movedLead}</p>
-      <h1 className="text-4xl leading-tight font-bold text-balance wrap-anywhere">{words.moved(group.name)}</h1>
+      <p className="text-lg">{m.elsewhere_movedLead()}</p>
+      <h1 className="text-4xl leading-tight font-bold text-balance wrap-anywhere">
+        {m.elsewhere_moved({ group: group.name })}
+      </h1>
       <Button look="main" className="w-full py-4 text-xl" onClick={onGo}>
-        {words.movedGo(group.name)}
+        {m.elsewhere_movedGo({ group: group.name })}
       </Button>
       {text !== '' && (
         <section className="border-l-4 border-ink pl-3">
-          <h2 className="font-sans text-sm font-semibold text-soft">{words.movedText}</h2>
+          <h2 className="font-sans text-sm font-semibold text-soft">{m.elsewhere_movedText()}</h2>
           <p className="mt-1 whitespace-pre-wrap wrap-anywhere">{text}</p>
           <Button
             look="quiet"
@@ -36,7 +38,7 @@ export default function MovedNote({
               )
             }
           >
-            {copied ? words.movedCopied : words.movedCopy}
+            {copied ? m.elsewhere_movedCopied() : m.elsewhere_movedCopy()}
           </Button>
         </section>
       )}

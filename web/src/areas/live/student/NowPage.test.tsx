@@ -59,7 +59,7 @@ describe('the student’s page', () => {
   it('says that there is no room where the way to one led here', () => {
     window.history.replaceState(null, '', '/student?room=none');
     show(now(), 'out');
-    expect(screen.getByText('There is no room for you just now. Wait a moment.')).toBeInTheDocument();
+    expect(screen.getByText('There is no room for you right now. Wait a moment.')).toBeInTheDocument();
     window.history.replaceState(null, '', '/student');
   });
 
@@ -89,7 +89,7 @@ describe('the student’s page', () => {
     cleanup();
     show(now({ group: { ...group, room: { ...room, way: 'open' } } }), 'out');
     expect(screen.getByRole('link', { name: 'Open the Quayside room' })).toBeInTheDocument();
-    expect(screen.getByRole('button', { name: 'It is open now' })).toBeInTheDocument();
+    expect(screen.getByRole('button', { name: 'It’s open now' })).toBeInTheDocument();
   });
 
   it('names the place in the building, and the sheet is the thing to do', () => {
@@ -101,27 +101,27 @@ describe('the student’s page', () => {
   it('offers seats while the teacher lets students choose, and nothing else', async () => {
     const tables = [{ id: 't', name: 'Table 1', mark: 0, seats: 4, taken: 1, mine: false }];
     show(now({ group: null, signUp: { tables, closesAt: null } }), 'planned');
-    expect(await screen.findByRole('heading', { level: 1 })).toHaveTextContent('Take a seat');
+    expect(await screen.findByRole('heading', { level: 1 })).toHaveTextContent('Choose a seat');
     expect(screen.queryByRole('link')).toBeNull();
   });
 
   it('has no seats to offer once groups are out', () => {
     const tables = [{ id: 't', name: 'Table 1', mark: 0, seats: 4, taken: 1, mine: false }];
     show(now({ signUp: { tables, closesAt: null } }), 'out');
-    expect(screen.queryByText('Take a seat')).toBeNull();
+    expect(screen.queryByText('Choose a seat')).toBeNull();
   });
 
   it('says to wait where nobody has given a seat yet', () => {
     show(now({ group: null }), 'out');
-    expect(screen.getByRole('heading', { level: 1 })).toHaveTextContent('Your teacher is finding you a seat');
+    expect(screen.getByRole('heading', { level: 1 })).toHaveTextContent('Your teacher is finding you a group');
   });
 
   it('leads back, with the word about microphones', () => {
     show(now(), 'back');
     expect(screen.getByRole('heading', { level: 1 })).toHaveTextContent('Go back to the main session.');
-    expect(screen.getByText('Microphone off when you are back.')).toBeInTheDocument();
+    expect(screen.getByText('Turn your microphone off when you’re back.')).toBeInTheDocument();
     show(now({ seenIn: 'main' }), 'back');
-    expect(screen.getByText('You are back. Well done.')).toBeInTheDocument();
+    expect(screen.getByText('You’re back. Well done.')).toBeInTheDocument();
   });
 
   it('says what the class is at where it is not in groups', () => {
@@ -130,6 +130,6 @@ describe('the student’s page', () => {
     expect(screen.getByText('Write one sentence.')).toBeInTheDocument();
     expect(screen.getByText(/^until/)).toBeInTheDocument();
     expect(screen.queryByText('Go back to the main session.')).toBeNull();
-    expect(screen.getByRole('button', { name: 'See our sheet' })).toBeInTheDocument();
+    expect(screen.getByRole('button', { name: 'See our worksheet' })).toBeInTheDocument();
   });
 });

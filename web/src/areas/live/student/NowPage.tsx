@@ -5,7 +5,8 @@ import { Button } from '../../../ui/Button';
 import { Duration } from '../../../ui/Duration';
 import { markOf } from '../../../ui/marks';
 import { Sign } from '../../../ui/Sign';
-import { student as words } from '../../../words/student';
+import * as m from '#messages';
+import { list } from '../../../words/list';
 import { clockOf, type Phase } from '../phase';
 import { Aside } from './Aside';
 import { secondsUntil } from '../../../api/clock';
@@ -46,10 +47,16 @@ function Members({ group, me }: { group: Group; me: string }) {
   return (
     <section>
       <h2 className="font-sans text-sm font-semibold text-soft">
-        {words.now.with}
-        {own !== undefined && <span className="float-right text-ink">{words.now.number(own.seat, group.role)}</span>}
+        {m.student_now_with()}
+        {own !== undefined && (
+          <span className="float-right text-ink">
+            {group.role === ''
+              ? m.student_now_number({ n: own.seat })
+              : m.student_now_numberRole({ n: own.seat, role: group.role })}
+          </span>
+        )}
       </h2>
-      {others.length === 0 && <p>{words.now.alone}</p>}
+      {others.length === 0 && <p>{m.student_now_alone()}</p>}
       <ul className="mt-1 flex flex-wrap gap-1.5">
         {others.map((mate) => (
           <li key={mate.id} className="flex items-baseline gap-1.5 border border-ink bg-sheet px-2 py-1">
@@ -67,7 +74,7 @@ function Task({ text }: { text: string }) {
   if (text.trim() === '') return null;
   return (
     <details open={text.length < 260} className="border-t border-line pt-2">
-      <summary className="text-sm font-semibold text-soft">{words.now.task}</summary>
+      <summary className="text-sm font-semibold text-soft">{m.student_now_task()}</summary>
       <p className="mt-1 whitespace-pre-wrap wrap-anywhere">{text}</p>
     </details>
   );
@@ -83,29 +90,30 @@ function Together({ now, back, onSheet }: { now: Now; back: boolean; onSheet: (c
   const segment =
     now.segment === null || now.segment.kind === 'round' ? null : { ...now.segment, kind: now.segment.kind };
   const main = now.mainSession.way === 'press';
-  if (now.lessonTitle === null && now.mainSession.way === 'none') return <Sentence>{words.now.noLesson}</Sentence>;
+  if (now.lessonTitle === null && now.mainSession.way === 'none')
+    return <Sentence>{m.student_now_noLesson()}</Sentence>;
   const where = !main
     ? back
-      ? words.now.back
-      : words.now.waitHere
+      ? m.student_now_back()
+      : m.student_now_waitHere()
     : there
       ? back
-        ? words.now.inMainAgain
-        : words.now.inMain
+        ? m.student_now_inMainAgain()
+        : m.student_now_inMain()
       : back
-        ? words.now.back
-        : words.now.waitMain;
+        ? m.student_now_back()
+        : m.student_now_waitMain();
   return (
     <>
-      <Sentence>{segment === null ? where : words.now.at[segment.kind]}</Sentence>
+      <Sentence>{segment === null ? where : m.student_now_at({ key: segment.kind })}</Sentence>
       {segment !== null && segment.endsAt !== null && (segment.kind === 'pause' || segment.kind === 'alone') && (
-        <p className="text-2xl font-bold">{words.now.until(timeText(segment.endsAt))}</p>
+        <p className="text-2xl font-bold">{m.student_now_until({ time: timeText(segment.endsAt) })}</p>
       )}
       <AloneWork now={now} onSheet={onSheet} />
-      {back && main && segment === null && <p className="text-lg">{words.now.microphones}</p>}
+      {back && main && segment === null && <p className="text-lg">{m.student_now_microphones()}</p>}
       {main && (
         <GoButton plain={there || segment?.kind === 'alone' || segment?.kind === 'pause'}>
-          {there ? words.now.backInRoom : words.now.goMain}
+          {there ? m.student_now_backInRoom() : m.student_now_goMain()}
         </GoButton>
       )}
       {segment !== null && <Task text={segment.instructions} />}
@@ -117,9 +125,15 @@ function Together({ now, back, onSheet }: { now: Now; back: boolean; onSheet: (c
 function ToRoom({ group, there, onLook }: { group: Group; there: boolean; onLook: () => void }) {
   const [busy, setBusy] = useState(false);
   const { way, name, openers } = group.room;
-  if (way === 'none') return <p className="text-lg">{words.now.atTable}</p>;
-  if (way === 'place') return <p className="text-2xl font-bold wrap-anywhere">{words.now.atPlace(name)}</p>;
-  if (way === 'wait') return <p className="text-2xl font-bold wrap-anywhere">{words.now.waitOpen(openers)}</p>;
+  if (way === 'none') return <p className="text-lg">{m.student_now_atTable()}</p>;
+  if (way === 'place')
+    return <p className="text-2xl font-bold wrap-anywhere">{m.student_now_atPlace({ place: name })}</p>;
+  if (way === 'wait')
+    return (
+      <p className="text-2xl font-bold wrap-anywhere">
+        {m.student_now_waitOpen({ n: openers.length, names: list(openers) })}
+      </p>
+    );
   const opens = way === 'open';
   const isOpen = () => {
     setBusy(true);
@@ -129,13 +143,17 @@ function ToRoom({ group, there, onLook }: { group: Group; there: boolean; onLook
   };
   return (
     <>
-      {opens && <p className="text-lg">{words.now.openRoomLead}</p>}
+      {opens && <p className="text-lg">{m.student_now_openRoomLead()}</p>}
       <GoButton plain={there}>
-        {there ? words.now.backInRoom : opens ? words.now.openRoom(group.name) : words.now.goRoom(group.name)}
+        {there
+          ? m.student_now_backInRoom()
+          : opens
+            ? m.student_now_openRoom({ group: group.name })
+            : m.student_now_goRoom({ group: group.name })}
       </GoButton>
       {opens && (
         <Button className="w-full py-3 text-lg" busy={busy} onClick={isOpen}>
-          {words.now.isOpen}
+          {m.student_now_isOpen()}
         </Button>
       )}
     </>
@@ -173,22 +191,22 @@ function AtWork({
         group={group}
         lead={
           phase === 'looking'
-            ? words.now.looking
+            ? m.student_now_looking()
             : here || aside !== null || group.room.way === 'wait'
               ? ''
-              : words.now.go
+              : m.student_now_go()
         }
       />
       {phase === 'looking' ? (
         <p className="text-2xl">
-          {words.now.lookingIn}{' '}
+          {m.student_now_lookingIn()}{' '}
           <span className="font-bold">
             <Duration seconds={secondsUntil(now.moments?.outAt ?? null, serverNow)} />
           </span>
         </p>
       ) : (
         <>
-          {there && <p className="text-lg">{words.now.inRoom}</p>}
+          {there && <p className="text-lg">{m.student_now_inRoom()}</p>}
           {aside === null && <ToRoom group={group} there={there} onLook={onLook} />}
           {group.copies.map((copy, i) => (
             <Button
@@ -199,8 +217,10 @@ function AtWork({
               onClick={() => onSheet(copy.id)}
             >
               {group.copies.length === 1 && copy.way !== 'each'
-                ? words.now.openSheet
-                : words.now.openCopy(copy.title, copy.way === 'each')}
+                ? m.student_now_openSheet()
+                : copy.way === 'each'
+                  ? m.student_now_openOwn({ title: copy.title })
+                  : copy.title}
             </Button>
           ))}
         </>
@@ -214,11 +234,11 @@ function AtWork({
               <span className="text-3xl font-bold">
                 <Duration seconds={left} />
               </span>{' '}
-              {words.now.timeLeft}
-              {paused && <span className="block text-base">{words.now.paused}</span>}
+              {m.student_now_timeLeft()}
+              {paused && <span className="block text-base">{m.student_now_paused()}</span>}
             </>
           ) : (
-            words.now.timeOver
+            m.student_now_timeOver()
           )}
         </p>
       )}
@@ -268,15 +288,15 @@ export function NowPage({
   return (
     <div className="flex flex-col gap-5">
       <Me now={now} onLeft={onLeft} />
-      {noRoom && <p role="status">{words.now.roomNone}</p>}
-      {now.over && <Sentence>{words.now.lessonOver}</Sentence>}
+      {noRoom && <p role="status">{m.student_now_roomNone()}</p>}
+      {now.over && <Sentence>{m.student_now_lessonOver()}</Sentence>}
       {atWork && group !== null && (
         <AtWork now={now} group={group} phase={phase} serverNow={serverNow} onSheet={onSheet} onLook={onLook} />
       )}
       {atWork && group === null && now.aside !== null && now.aside.from <= serverNow && (
         <Aside now={now} aside={now.aside} />
       )}
-      {atWork && group === null && now.aside === null && <Sentence>{words.now.noSeat}</Sentence>}
+      {atWork && group === null && now.aside === null && <Sentence>{m.student_now_noSeat()}</Sentence>}
       {!atWork && now.signUp !== null && (
         <Suspense>
           <SignUp signUp={now.signUp} serverNow={serverNow} onLook={onLook} />
@@ -286,7 +306,7 @@ export function NowPage({
       {phase === 'back' &&
         group?.copies.slice(0, 1).map((copy) => (
           <Button key={copy.id} look="quiet" className="self-start" data-sheet onClick={() => onSheet(copy.id)}>
-            {words.now.seeSheet}
+            {m.student_now_seeSheet()}
           </Button>
         ))}
     </div>

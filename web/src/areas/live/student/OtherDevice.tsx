@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { api, take } from '../../../api/client';
 import { Button } from '../../../ui/Button';
-import { student as words } from '../../../words/student';
+import * as m from '#messages';
 
 /** Another device asks to be this student: the older one says whether it is theirs. */
 export default function OtherDevice({ guest, onDone }: { guest: string; onDone: () => void }) {
@@ -16,14 +16,14 @@ export default function OtherDevice({ guest, onDone }: { guest: string; onDone: 
       });
   };
   return (
-    <div role="alertdialog" aria-label={words.other.ask} className="mb-5 border-4 border-ink bg-sheet p-4">
-      <p className="text-lg font-semibold">{words.other.ask}</p>
+    <div role="alertdialog" aria-label={m.student_other_ask()} className="mb-5 border-4 border-ink bg-sheet p-4">
+      <p className="text-lg font-semibold">{m.student_other_ask()}</p>
       <div className="mt-3 flex flex-wrap gap-2">
         <Button busy={busy} onClick={say(true)}>
-          {words.other.mine}
+          {m.student_other_mine()}
         </Button>
         <Button busy={busy} onClick={say(false)}>
-          {words.other.not}
+          {m.student_other_not()}
         </Button>
       </div>
     </div>

@@ -4,7 +4,7 @@ import { api, take, type Schema } from '../../../api/client';
 import { Button } from '../../../ui/Button';
 import { Sign } from '../../../ui/Sign';
 import { Wordmark } from '../../../ui/Wordmark';
-import { student as words } from '../../../words/student';
+import * as m from '#messages';
 import { MediaContext } from '../../materials/media';
 import { mediaOf } from '../../materials/student/mediaOf';
 import { JoinPage } from '../../roster/student/JoinPage';
@@ -46,7 +46,7 @@ function Notice({ notices, serverNow }: { notices: Schema['NoticeView'][]; serve
   return (
     <NoticeText key={newest.seq} notice={newest}>
       <button type="button" onClick={close} className="mt-2 min-h-9 border-2 border-current px-3 text-base">
-        {words.now.noticeRead}
+        {m.student_now_noticeRead()}
       </button>
     </NoticeText>
   );
@@ -69,7 +69,7 @@ function NoticeText({ notice, children }: { notice: Schema['NoticeView']; childr
       role="status"
       className="sticky top-2 z-20 mb-4 border-2 border-ink bg-accent px-4 py-3 text-lg text-on-accent wrap-anywhere"
     >
-      <p className="text-sm">{words.now.notice}</p>
+      <p className="text-sm">{m.student_now_notice()}</p>
       <p className="font-semibold">{text}</p>
       {children}
     </div>
@@ -79,11 +79,11 @@ function NoticeText({ notice, children }: { notice: Schema['NoticeView']; childr
 function ComingBack({ seconds }: { seconds: number }) {
   return (
     <div role="alert" className="sticky top-0 z-10 -mx-5 -mt-5 mb-5 bg-ink px-5 py-4 text-ground">
-      <p className="text-lg">{words.now.comingBack}</p>
+      <p className="text-lg">{m.student_now_comingBack()}</p>
       <p className="text-5xl font-bold tabular-nums" aria-hidden="true">
         <Duration seconds={seconds} />
       </p>
-      <p className="mt-1 text-sm">{words.now.microphones}</p>
+      <p className="mt-1 text-sm">{m.student_now_microphones()}</p>
     </div>
   );
 }
@@ -108,11 +108,11 @@ function SheetHead({
     <div className="mb-5 flex flex-wrap items-center gap-3 border-b-2 border-ink pb-2">
       {group !== null && <Sign mark={group.mark} size={24} />}
       <span className="min-w-0 flex-1 font-head text-lg font-semibold wrap-anywhere">{group?.name}</span>
-      <Button look="quiet" aria-label={words.copy.back} className={young ? 'text-4xl' : ''} onClick={onBack}>
-        {young ? '←' : words.copy.back}
+      <Button look="quiet" aria-label={m.student_copy_back()} className={young ? 'text-4xl' : ''} onClick={onBack}>
+        {young ? '←' : m.student_copy_back()}
       </Button>
       {sheets.length > 1 && (
-        <nav aria-label={words.now.openSheet} className="flex w-full flex-wrap gap-2">
+        <nav aria-label={m.student_now_openSheet()} className="flex w-full flex-wrap gap-2">
           {sheets.map((one) => (
             <Button
               key={one.id}
@@ -120,7 +120,7 @@ function SheetHead({
               className={one.id === open ? 'bg-wash font-semibold' : ''}
               onClick={() => onOpen(one.id)}
             >
-              {words.now.openCopy(one.title, one.own)}
+              {one.own ? m.student_now_openOwn({ title: one.title }) : one.title}
             </Button>
           ))}
         </nav>
@@ -189,9 +189,9 @@ export function StudentApp({ outside: isOutside = false, typed = '' }: { outside
   if (now === null) {
     return (
       <main className="p-5">
-        <LineNote slow={words.lineSlow} down={words.lineDown} />
+        <LineNote slow={m.student_lineSlow()} down={m.student_lineDown()} />
         <Wordmark />
-        <p className="mt-6 text-soft">{words.loading}</p>
+        <p className="mt-6 text-soft">{m.student_loading()}</p>
       </main>
     );
   }
@@ -204,7 +204,7 @@ export function StudentApp({ outside: isOutside = false, typed = '' }: { outside
   const page = { now, phase, serverNow, onSheet: setSheet, onLeft: look, onLook: look };
   return (
     <main className="mx-auto min-h-screen w-full max-w-xl p-5">
-      <LineNote slow={words.lineSlow} down={words.lineDown} />
+      <LineNote slow={m.student_lineSlow()} down={m.student_lineDown()} />
       {now.otherDevice !== null && (
         <Suspense>
           <OtherDevice guest={now.otherDevice} onDone={look} />
@@ -253,7 +253,7 @@ export function StudentApp({ outside: isOutside = false, typed = '' }: { outside
             onBack={() => setSheet(null)}
           />
           <MediaContext value={mediaOf(copy.id)}>
-            <Suspense fallback={<p className="mt-6 text-soft">{words.loading}</p>}>
+            <Suspense fallback={<p className="mt-6 text-soft">{m.student_loading()}</p>}>
               <CopyPage
                 key={copy.id}
                 copy={copy}
@@ -265,7 +265,7 @@ export function StudentApp({ outside: isOutside = false, typed = '' }: { outside
           </MediaContext>
           {phase === 'back' && !isAlone && (
             <div className="mt-8">
-              <GoButton>{words.now.goMain}</GoButton>
+              <GoButton>{m.student_now_goMain()}</GoButton>
             </div>
           )}
         </>
@@ -280,7 +280,7 @@ export function StudentApp({ outside: isOutside = false, typed = '' }: { outside
           )}
           {!isOut && phase !== 'looking' && now.young === null && (
             <Button look="quiet" className="mt-8 -ml-2" onClick={() => setSheet(earlierSheets)}>
-              {words.now.earlier}
+              {m.student_now_earlier()}
             </Button>
           )}
         </>

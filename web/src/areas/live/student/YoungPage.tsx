@@ -5,7 +5,7 @@ import { markOf } from '../../../ui/marks';
 import { Picture } from '../../../ui/Picture';
 import { Sign } from '../../../ui/Sign';
 import { canSpeak, hush, say } from '../../../ui/speech';
-import { young as words } from '../../../words/young';
+import * as m from '#messages';
 import { clockOf, type Phase } from '../phase';
 import { GoButton } from './GoButton';
 import { Me } from './Me';
@@ -26,7 +26,7 @@ function Press({ step, onSheet }: { step: Step; onSheet: (copy: string) => void 
       <button
         type="button"
         data-sheet
-        aria-label={words.write(step.title)}
+        aria-label={m.young_write({ title: step.title })}
         onClick={() => onSheet(step.id)}
         className={`${big} bg-accent text-on-accent shadow-[4px_4px_0_var(--ink)]`}
       >
@@ -38,7 +38,7 @@ function Press({ step, onSheet }: { step: Step; onSheet: (copy: string) => void 
       <GoButton>
         <span className="flex justify-center">
           <BigSign name={step.kind} size={112} />
-          <span className="sr-only">{step.kind === 'room' ? words.room : words.main}</span>
+          <span className="sr-only">{step.kind === 'room' ? m.young_room() : m.young_main()}</span>
         </span>
       </GoButton>
     );
@@ -53,7 +53,7 @@ function Hand({ signal, onLook }: { signal: Schema['MySignal']; onLook: () => vo
     <button
       type="button"
       aria-pressed={up}
-      aria-label={up ? words.handDown : words.hand}
+      aria-label={up ? m.young_handDown() : m.young_hand()}
       disabled={busy}
       onClick={() => {
         setBusy(true);
@@ -134,7 +134,7 @@ export default function YoungPage({
   const isNew = newest !== undefined && serverNow - newest.at < noticeFor;
   const notice = isNew
     ? [
-        { text: words.teacher, lang: words.lang },
+        { text: m.young_teacher(), lang: m.young_lang() },
         { text: newest.text, lang: young.language },
       ]
     : [];
@@ -155,7 +155,7 @@ export default function YoungPage({
         {canSpeak() && (
           <button
             type="button"
-            aria-label={words.again}
+            aria-label={m.young_again()}
             onClick={() => say([...notice, ...told])}
             className="flex size-24 shrink-0 items-center justify-center border-2 border-ink bg-sheet active:bg-wash"
           >

@@ -24,7 +24,7 @@ const now: Now = {
   round: null,
   mainSession: { way: 'press', name: '', openers: [] },
   seenIn: 'main',
-  notices: [notice(4, 'Two minutes.')],
+  notices: [notice(4, 'Two minutes left.')],
   signUp: null,
   over: false,
 };
@@ -42,7 +42,7 @@ describe('what a student’s page hears', () => {
   it('shows a notice once, the latest first', () => {
     const said = withNews(now, { kind: 'notice', lesson: 'l1', notice: notice(6, 'One minute.') });
     const again = withNews(said, { kind: 'notice', lesson: 'l1', notice: notice(6, 'One minute.') });
-    expect(again.notices.map((one) => one.text)).toEqual(['One minute.', 'Two minutes.']);
+    expect(again.notices.map((one) => one.text)).toEqual(['One minute.', 'Two minutes left.']);
   });
 
   it('passes over a round that is older than what it shows', () => {

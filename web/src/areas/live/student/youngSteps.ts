@@ -1,7 +1,8 @@
 import type { Schema } from '../../../api/client';
 import { markOf } from '../../../ui/marks';
 import type { Said } from '../../../ui/speech';
-import { young as words } from '../../../words/young';
+import * as m from '#messages';
+import { list } from '../../../words/list';
 import type { Phase } from '../phase';
 
 type Now = Schema['StudentNow'];
@@ -37,44 +38,48 @@ export function stepOf(now: Now, phase: Phase, serverNow: number): Step {
 
 /** What the page says, in this order: its own words in their language, the teacher's in the class's. */
 export function toldOf(now: Now, young: Schema['Young'], phase: Phase, step: Step): Said[] {
-  const own = (text: string): Said => ({ text, lang: words.lang });
+  const own = (text: string): Said => ({ text, lang: m.young_lang() });
   const teachers = (text: string): Said[] => (text.trim() === '' ? [] : [{ text, lang: young.language }]);
   const { group, segment, aside } = now;
-  if (now.over) return [own(words.over)];
-  if (now.lesson === null) return [own(words.hello(now.name)), own(words.noLesson)];
+  if (now.over) return [own(m.young_over())];
+  if (now.lesson === null) return [own(m.young_hello({ name: now.name })), own(m.young_noLesson())];
   if (phase === 'planned' || phase === 'back') {
     const at = segment === null || segment.kind === 'round' ? null : segment.kind;
-    const where = at !== null ? words.at[at] : phase === 'back' ? '' : words.soon;
+    const where = at !== null ? m.young_at({ key: at }) : phase === 'back' ? '' : m.young_soon();
     return [
-      ...(phase === 'planned' && at === null ? [own(words.hello(now.name))] : []),
-      ...(step.kind === 'main' ? [own(words.back)] : phase === 'back' && at === null ? [own(words.backHere)] : []),
+      ...(phase === 'planned' && at === null ? [own(m.young_hello({ name: now.name }))] : []),
+      ...(step.kind === 'main'
+        ? [own(m.young_back())]
+        : phase === 'back' && at === null
+          ? [own(m.young_backHere())]
+          : []),
       ...(where === '' ? [] : [own(where)]),
       ...(at === null ? [] : teachers(segment?.instructions ?? '')),
-      ...(step.kind === 'sheet' ? [own(words.sheet)] : []),
+      ...(step.kind === 'sheet' ? [own(m.young_sheet())] : []),
     ];
   }
-  if (phase === 'comingBack') return [own(words.finish)];
+  if (phase === 'comingBack') return [own(m.young_finish())];
   if (aside !== null && phase === 'out' && step.kind !== 'sheet')
-    return [own(words.aside(aside.place === 'main' ? '' : aside.name))];
-  if (group === null) return [own(words.noSeat)];
+    return [own(m.young_aside({ where: aside.place === 'main' ? 'main' : 'room', name: aside.name }))];
+  if (group === null) return [own(m.young_noSeat())];
   const whose = [
-    own(words.group(markOf(group.mark).sign, group.name)),
-    own(words.mates(group.members.filter((mate) => mate.id !== now.id).map((mate) => mate.name))),
+    own(m.young_group({ sign: markOf(group.mark).sign, name: group.name })),
+    own(m.young_mates({ names: list(group.members.filter((mate) => mate.id !== now.id).map((mate) => mate.name)) })),
   ];
-  if (phase === 'looking') return [...whose, own(words.look)];
+  if (phase === 'looking') return [...whose, own(m.young_look())];
   const { way, name, openers } = group.room;
   const there = {
-    none: words.sit,
-    place: words.place(name),
-    wait: words.wait(openers),
-    open: step.kind === 'room' ? words.openRoom : '',
-    press: step.kind === 'room' ? words.goRoom : '',
+    none: m.young_sit(),
+    place: m.young_place({ name }),
+    wait: m.young_wait({ names: list(openers) }),
+    open: step.kind === 'room' ? m.young_openRoom() : '',
+    press: step.kind === 'room' ? m.young_goRoom() : '',
   }[way];
   return [
     ...whose,
     ...(there === '' ? [] : [own(there)]),
     ...teachers(segment?.instructions ?? ''),
-    ...(step.kind === 'sheet' ? [own(words.sheet)] : []),
-    own(group.signal.about == null ? words.help : words.called),
+    ...(step.kind === 'sheet' ? [own(m.young_sheet())] : []),
+    own(group.signal.about == null ? m.young_help() : m.young_called()),
   ];
 }

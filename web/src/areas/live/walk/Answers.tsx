@@ -1,6 +1,7 @@
 import clsx from 'clsx';
 import { api, take, type Schema, type Whole } from '../../../api/client';
-import { list, words } from '../../../words';
+import * as m from '#messages';
+import { list } from '../../../words/list';
 import { fillersOf, isAlone, isSlot, type Block } from '../../materials/blocks';
 import { Fill } from '../../materials/fill/Fill';
 import History from '../../materials/fill/History';
@@ -12,7 +13,7 @@ type Copy = Whole<Schema['CopyView']>;
 type Page = Copy['pages'][number];
 const historyOf = '/api/staff/copies/{id}/slots/{slot}/history/{owner}';
 
-const forWhom = (names: string[]) => (names.length === 0 ? words.work.forNobody : words.work.forSome(list(names)));
+const forWhom = (names: string[]) => (names.length === 0 ? m.work_forNobody() : m.work_forSome({ names: list(names) }));
 
 /** Whose answers stand in a slot where everybody has their own: members', and whoever wrote there before. */
 function columns(copy: Copy, slot: string, members: string[]): string[] {
@@ -58,7 +59,7 @@ function EachAnswer({
           />
         )
       )}
-      {silent.length > 0 && <p className="text-soft">{words.work.emptyOf(list(silent.map(nameOf)))}</p>}
+      {silent.length > 0 && <p className="text-soft">{m.work_emptyOf({ names: list(silent.map(nameOf)) })}</p>}
     </>
   );
 }
@@ -80,7 +81,7 @@ export function Answers({
   since: number;
 }) {
   const studentOf = (id: string) => lesson.students.find((student) => student.id === id)?.name;
-  const nameOf = (id: string) => studentOf(id) ?? words.work.formerMember;
+  const nameOf = (id: string) => studentOf(id) ?? m.work_formerMember();
   const textOf = (slot: string, owner: string) =>
     copy.answers.find((answer) => answer.slot === slot && answer.owner === owner)?.text ?? '';
   const shareOf = (slot: string) =>
@@ -90,18 +91,17 @@ export function Answers({
     copy.notes.some((note) => note.slot === slot && (note.answeredAt ?? 0) > since);
   const shown = (block: Block, text: string) =>
     text.trim() === '' ? (
-      <span className="text-soft">{words.work.empty}</span>
+      <span className="text-soft">{m.work_empty()}</span>
     ) : block.kind === 'together' ? (
       <span className={clsx('whitespace-pre-wrap wrap-anywhere', !full && 'line-clamp-3')}>{text}</span>
     ) : full ? (
       <Fill block={block} value={text} onChange={null} />
     ) : block.kind === 'ownPictures' ? (
-      words.work.pictures(Object.keys(things(text)).length)
+      m.work_pictures({ n: Object.keys(things(text)).length })
+    ) : block.kind === 'markUp' ? (
+      m.work_doneMarks({ marks: Object.keys(things(text)).length })
     ) : (
-      words.work.done(
-        block.kind === 'markUp' ? null : Math.round(100 * shareOf(block.id)),
-        Object.keys(things(text)).length,
-      )
+      m.work_done({ percent: Math.round(100 * shareOf(block.id)) })
     );
   return (
     <div className="space-y-3 text-sm">
@@ -119,7 +119,7 @@ export function Answers({
           <div key={block.id} className={clsx(isNew(block.id) && '-ml-2 border-l-4 border-accent pl-1')}>
             <p className={clsx('font-semibold', !full && 'line-clamp-1')}>
               {block.text}
-              {!full && notes > 0 && <span className="font-normal text-soft"> · {words.work.notes(notes)}</span>}
+              {!full && notes > 0 && <span className="font-normal text-soft"> · {m.work_notes({ n: notes })}</span>}
             </p>
             {fillersOf(copy, block.id) !== undefined && (
               <p className="text-soft">{forWhom(fillersOf(copy, block.id)?.students.map(nameOf) ?? [])}</p>
@@ -147,7 +147,7 @@ export function Answers({
             {full && !isAlone(block) && (
               <History
                 block={block}
-                nameOf={(id) => studentOf(id) ?? words.work.oneOfStaff}
+                nameOf={(id) => studentOf(id) ?? m.work_oneOfStaff()}
                 load={() =>
                   take(api.GET(historyOf, { params: { path: { id: copy.id, slot: block.id, owner: copy.id } } }))
                 }

@@ -2,9 +2,7 @@ import { useEffect, useState } from 'react';
 import type { Schema, Whole } from '../../../api/client';
 import { Button } from '../../../ui/Button';
 import { Sheet } from '../../../ui/Sheet';
-import { copy as fillWords } from '../../../words/copy';
-import { words } from '../../../words';
-import { liveWords } from '../../../words/live';
+import * as m from '#messages';
 import { Answers } from './Answers';
 import { neighbour, type Row } from './rows';
 
@@ -63,22 +61,22 @@ export function CopySheet({
   return (
     <Sheet open onClose={onClose} title={row.copy.name} wide>
       <nav
-        aria-label={words.work.go}
+        aria-label={m.work_go()}
         className="mb-4 flex flex-wrap items-center gap-2 border-b border-line pb-3 text-sm"
       >
         {onVisit !== undefined && visits !== undefined && nextName !== undefined && (
           <Button className="px-3 py-1 font-semibold" onClick={() => onVisit(visits.groupId)}>
-            {liveWords.onTo(nextName)}
+            {m.round_onTo({ group: nextName })}
           </Button>
         )}
         {arrows.map((key) => (
           <Button key={key} className="px-2 py-1" disabled={!works(key)} onClick={() => onGo(to(key))}>
-            {words.work.arrows[key]}
+            {m.work_arrows({ key: key })}
           </Button>
         ))}
         {pages.length > 1 && (
           <span className="text-soft">
-            {fillWords.page(pages.findIndex((one) => one.id === page.id) + 1, pages.length)}
+            {m.copy_page({ n: pages.findIndex((one) => one.id === page.id) + 1, all: pages.length })}
             {page.title === '' ? '' : `: ${page.title}`}
           </span>
         )}

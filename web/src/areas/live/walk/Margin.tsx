@@ -4,12 +4,11 @@ import { api, take, type Schema, type Whole } from '../../../api/client';
 import { Button } from '../../../ui/Button';
 import { Choice } from '../../../ui/Choice';
 import { useMessages } from '../../../ui/messages';
-import { liveWords } from '../../../words/live';
 import { timeText } from '../../lesson/when';
 import { withMessage } from '../../materials/answers';
+import * as m from '#messages';
 
 type Copy = Whole<Schema['CopyView']>;
-const said = liveWords.margin;
 
 /** What stands in the margin beside a place, and the way to write there. */
 export function Margin({
@@ -53,23 +52,25 @@ export function Margin({
   });
   const notes = copy.notes.filter((note) => note.slot === slot);
   return (
-    <aside aria-label={said.title} className="mt-1 ml-1 border-l-2 border-dashed border-ink pl-3 text-sm">
+    <aside aria-label={m.round_margin_title()} className="mt-1 ml-1 border-l-2 border-dashed border-ink pl-3 text-sm">
       {notes.map((note) => (
         <div key={note.id} className="py-1">
           <p className="wrap-anywhere">
-            {note.owner !== null && <span className="font-semibold">{said.to(nameOf(note.owner))} </span>}
+            {note.owner !== null && (
+              <span className="font-semibold">{m.round_margin_to({ name: nameOf(note.owner) })} </span>
+            )}
             <span className="whitespace-pre-wrap">{note.text}</span>{' '}
             <span className="text-soft">
-              {note.by}, {timeText(note.at)} · {note.seenAt === null ? said.notSeen : said.seen}
+              {note.by}, {timeText(note.at)} · {note.seenAt === null ? m.round_margin_notSeen() : m.round_margin_seen()}
             </span>{' '}
             <Button
               look="quiet"
               className="text-sm"
-              aria-label={`${said.wipe}: ${note.text}`}
+              aria-label={`${m.round_margin_wipe()}: ${note.text}`}
               busy={wipe.isPending}
               onClick={() => wipe.mutate(note.id)}
             >
-              {said.wipe}
+              {m.round_margin_wipe()}
             </Button>
           </p>
           {note.answer !== '' && (
@@ -82,7 +83,7 @@ export function Margin({
       ))}
       {text === null ? (
         <Button look="quiet" className="-ml-2 text-sm" onClick={() => setText('')}>
-          {said.write}
+          {m.round_margin_write()}
         </Button>
       ) : (
         <form
@@ -93,7 +94,7 @@ export function Margin({
           }}
         >
           <label>
-            <span className="sr-only">{said.write}</span>
+            <span className="sr-only">{m.round_margin_write()}</span>
             <textarea
               ref={(field) => {
                 if (field !== null && text === '') field.focus();
@@ -101,29 +102,29 @@ export function Margin({
               rows={2}
               maxLength={600}
               value={text}
-              placeholder={said.hint}
+              placeholder={m.round_margin_hint()}
               onChange={(event) => setText(event.target.value)}
               className="w-full border border-ink bg-sheet px-2 py-1.5"
             />
           </label>
           {owners.length > 0 && (
             <Choice
-              label={said.about}
+              label={m.round_margin_about()}
               hidden
               value={about}
               options={[
-                { value: '', label: said.aboutAll },
-                ...owners.map((id) => ({ value: id, label: said.aboutOne(nameOf(id)) })),
+                { value: '', label: m.round_margin_aboutAll() },
+                ...owners.map((id) => ({ value: id, label: m.round_margin_aboutOne({ name: nameOf(id) }) })),
               ]}
               onChange={setAbout}
             />
           )}
           <span className="flex gap-2">
             <Button type="submit" busy={write.isPending} disabled={text.trim() === ''}>
-              {said.put}
+              {m.round_margin_put()}
             </Button>
             <Button look="quiet" onClick={() => setText(null)}>
-              {said.not}
+              {m.round_margin_not()}
             </Button>
           </span>
         </form>

@@ -7,10 +7,9 @@ import { Button } from '../../../ui/Button';
 import { markOf } from '../../../ui/marks';
 import { Sign } from '../../../ui/Sign';
 import { Tabs } from '../../../ui/Tabs';
-import { list, words } from '../../../words';
-import { liveWords } from '../../../words/live';
+import * as m from '#messages';
+import { list } from '../../../words/list';
 import { timeText } from '../../lesson/when';
-import { copy as fillWords } from '../../../words/copy';
 import { asked } from '../../materials/answers';
 import { blocksOf, isAlone, isSlot } from '../../materials/blocks';
 import { signalOf, stateOf } from '../signals';
@@ -56,9 +55,9 @@ function Head({
       {group !== null && <Sign mark={group.mark} size={20} />}
       <span className="min-w-0 flex-1 font-head font-semibold wrap-anywhere">{title}</span>
       {fresh ? (
-        <span className="bg-accent px-1.5 text-xs font-semibold text-on-accent">{words.work.fresh}</span>
+        <span className="bg-accent px-1.5 text-xs font-semibold text-on-accent">{m.work_fresh()}</span>
       ) : (
-        state === undefined && <span className="shrink-0 text-xs text-soft">{words.work.slots(done, all)}</span>
+        state === undefined && <span className="shrink-0 text-xs text-soft">{m.work_slots({ done, all })}</span>
       )}
     </>
   );
@@ -69,7 +68,7 @@ function Head({
       ) : (
         <button
           type="button"
-          aria-label={words.work.open(title)}
+          aria-label={m.work_open({ name: title })}
           onClick={onOpen}
           className="flex w-full items-center gap-2 text-left"
         >
@@ -81,7 +80,7 @@ function Head({
         <p className={clsx('text-xs wrap-anywhere', state.strong ? 'font-semibold' : 'text-soft')}>{state.text}</p>
       )}
       {silent.length > 0 && row.copy.way === 'together' && (
-        <p className="text-xs text-soft wrap-anywhere">{words.work.silent(list(silent))}</p>
+        <p className="text-xs text-soft wrap-anywhere">{m.work_silent({ names: list(silent) })}</p>
       )}
     </>
   );
@@ -124,7 +123,7 @@ function Cell({
     .map((answer) => lesson.students.find((student) => student.id === answer.author)?.name)[0];
   const [done, all] = filledOf(copy, [page], row.members);
   const at = copy.pages.indexOf(page);
-  const pageName = page.title === '' ? fillWords.page(at + 1, copy.pages.length) : page.title;
+  const pageName = page.title === '' ? m.copy_page({ n: at + 1, all: copy.pages.length }) : page.title;
   return (
     <li
       className={clsx('flex flex-col border-2 bg-sheet', fresh && 'ring-4 ring-accent')}
@@ -142,17 +141,17 @@ function Cell({
         ) : (
           <button
             type="button"
-            aria-label={words.work.openPage(title, page.title === '' ? String(at + 1) : page.title)}
+            aria-label={m.work_openPage({ name: title, page: page.title === '' ? String(at + 1) : page.title })}
             onClick={onOpen}
             className="flex w-full items-center gap-2 text-left text-sm font-semibold"
           >
             <span className="min-w-0 flex-1 truncate">
-              {page.title === '' ? fillWords.page(at + 1, copy.pages.length) : page.title}
+              {page.title === '' ? m.copy_page({ n: at + 1, all: copy.pages.length }) : page.title}
             </span>
             {fresh ? (
-              <span className="bg-accent px-1.5 text-xs text-on-accent">{words.work.fresh}</span>
+              <span className="bg-accent px-1.5 text-xs text-on-accent">{m.work_fresh()}</span>
             ) : (
-              <span className="shrink-0 text-xs font-normal text-soft">{words.work.slots(done, all)}</span>
+              <span className="shrink-0 text-xs font-normal text-soft">{m.work_slots({ done, all })}</span>
             )}
           </button>
         )}
@@ -169,9 +168,9 @@ function Cell({
       </div>
       <p className="min-h-6 px-3 pb-2 text-xs text-soft" aria-live="off">
         {writing !== undefined
-          ? words.work.writing(writing)
+          ? m.work_writing({ name: writing })
           : last > 0
-            ? (backAt !== null && last > backAt ? words.work.lateAt : words.work.lastAt)(timeText(last))
+            ? (backAt !== null && last > backAt ? m.work_lateAt : m.work_lastAt)({ time: timeText(last) })
             : ''}
       </p>
     </li>
@@ -207,28 +206,28 @@ function Mini({
     <li className={clsx('border bg-sheet', fresh && 'ring-4 ring-accent')} style={{ borderColor: colour }}>
       <button
         type="button"
-        aria-label={words.work.openPage(title, page.title === '' ? String(at + 1) : page.title)}
+        aria-label={m.work_openPage({ name: title, page: page.title === '' ? String(at + 1) : page.title })}
         onClick={onOpen}
         className="block size-full px-2 py-1 text-left text-sm"
       >
         <span className="flex items-center gap-2">
           <span className="min-w-0 flex-1 truncate font-semibold">
-            {page.title === '' ? fillWords.page(at + 1, copy.pages.length) : page.title}
+            {page.title === '' ? m.copy_page({ n: at + 1, all: copy.pages.length }) : page.title}
           </span>
           <span className={clsx('shrink-0 text-xs', fresh ? 'bg-accent px-1 text-on-accent' : 'text-soft')}>
-            {fresh ? words.work.fresh : `${done}/${all}`}
+            {fresh ? m.work_fresh() : `${done}/${all}`}
           </span>
         </span>
         {all > 0 && <Bar done={done} all={all} />}
         <span className="mt-0.5 line-clamp-2 text-xs leading-snug wrap-anywhere">
           {last === undefined ? (
-            <span className="text-soft">{words.work.empty}</span>
+            <span className="text-soft">{m.work_empty()}</span>
           ) : isText ? (
             <>
               <span className="font-semibold">{author}</span> {last.text}
             </>
           ) : (
-            <span className="text-soft">{words.work.lastAt(timeText(last.at))}</span>
+            <span className="text-soft">{m.work_lastAt({ time: timeText(last.at) })}</span>
           )}
         </span>
       </button>
@@ -242,7 +241,7 @@ function Strip({ row, seen, onOpen }: { row: Row; seen: Seen; onOpen: (page: Pag
   const [done, all] = filledOf(copy, copy.pages, row.members);
   const colour = group === null ? 'var(--ink)' : markOf(group.mark).colour;
   const first = copy.pages.find((page) => isFresh(copy, page, seen)) ?? copy.pages[0];
-  const state = row.called ? words.work.filters.called : row.still ? words.work.filters.still : null;
+  const state = row.called ? m.work_filters({ key: 'called' }) : row.still ? m.work_filters({ key: 'still' }) : null;
   return (
     <li
       className={clsx('border-2 bg-sheet', passes(row, 'fresh', seen) && 'ring-2 ring-accent')}
@@ -250,7 +249,7 @@ function Strip({ row, seen, onOpen }: { row: Row; seen: Seen; onOpen: (page: Pag
     >
       <button
         type="button"
-        aria-label={words.work.open(title)}
+        aria-label={m.work_open({ name: title })}
         onClick={() => first !== undefined && onOpen(first)}
         className="w-full px-2 py-1 text-left"
       >
@@ -263,7 +262,7 @@ function Strip({ row, seen, onOpen }: { row: Row; seen: Seen; onOpen: (page: Pag
               row.called ? 'bg-accent px-1 font-semibold text-on-accent' : row.still ? 'font-semibold' : 'text-soft',
             )}
           >
-            {state ?? (row.done ? liveWords.table.done : `${done}/${all}`)}
+            {state ?? (row.done ? m.round_table_done() : `${done}/${all}`)}
           </span>
         </span>
         <span className="flex gap-1">
@@ -312,7 +311,7 @@ export function WalkRound({
     // While everybody works alone, it is what they work on.
     originals.find((row) => row.opensWith !== null && row.opensWith === lesson.order.now) ??
     originals[0];
-  const rows = rowsOf(lesson, copies.data ?? [], original?.original, words.work.classCopy, now);
+  const rows = rowsOf(lesson, copies.data ?? [], original?.original, m.work_classCopy(), now);
   const many = rows.length > largeAtOnce;
   const pages = Math.max(0, ...rows.map((row) => row.copy.pages.length));
   // Whoever comes to a group sees its copy, until they put it away.
@@ -365,11 +364,11 @@ export function WalkRound({
   return (
     <div className="floor-paper flex-1 overflow-y-auto p-5">
       {copies.isSuccess && rows.length === 0 && (
-        <p className="mx-auto max-w-md py-16 text-center text-soft">{words.work.none}</p>
+        <p className="mx-auto max-w-md py-16 text-center text-soft">{m.work_none()}</p>
       )}
       {originals.length > 1 && original !== undefined && (
         <Tabs
-          label={words.work.which}
+          label={m.work_which()}
           tabs={originals.map((one) => ({ value: one.original, label: one.title }))}
           shown={original.original}
           onShow={setChosen}
@@ -377,7 +376,7 @@ export function WalkRound({
       )}
       {rows.length > 0 && (
         <div className="mb-4 flex flex-wrap items-center gap-x-4 gap-y-2 text-sm">
-          <div role="group" aria-label={words.work.filter} className="flex flex-wrap gap-1">
+          <div role="group" aria-label={m.work_filter()} className="flex flex-wrap gap-1">
             {filters.map((one) => (
               <Button
                 key={one}
@@ -389,7 +388,7 @@ export function WalkRound({
                 )}
                 onClick={() => setFilter(filter === one ? 'all' : one)}
               >
-                {words.work.filters[one]} {counts(one)}
+                {m.work_filters({ key: one })} {counts(one)}
               </Button>
             ))}
           </div>
@@ -398,23 +397,20 @@ export function WalkRound({
             disabled={counts('fresh') === 0}
             onClick={() => look(rows.flatMap(({ copy }) => copy.pages.map((of) => ({ copy, page: of }))))}
           >
-            {words.work.lookedAtAll}
+            {m.work_lookedAtAll()}
           </Button>
         </div>
       )}
-      {rows.length > 0 && shown.length === 0 && <p className="py-8 text-soft">{words.work.noneLikeThat}</p>}
+      {rows.length > 0 && shown.length === 0 && <p className="py-8 text-soft">{m.work_noneLikeThat()}</p>}
       {many ? (
         <>
-          <ul aria-label={words.work.all} className="grid grid-cols-[repeat(auto-fill,minmax(9.5rem,1fr))] gap-2">
+          <ul aria-label={m.work_all()} className="grid grid-cols-[repeat(auto-fill,minmax(9.5rem,1fr))] gap-2">
             {shown.map((one) => (
               <Strip key={one.copy.id} row={one} seen={seen} onOpen={(of) => open(one, of)} />
             ))}
           </ul>
           {big.length > 0 && (
-            <ul
-              aria-label={words.work.worth}
-              className="mt-5 grid grid-cols-[repeat(auto-fill,minmax(17rem,1fr))] gap-4"
-            >
+            <ul aria-label={m.work_worth()} className="mt-5 grid grid-cols-[repeat(auto-fill,minmax(17rem,1fr))] gap-4">
               {big.flatMap((one) => cellsOf(one, worth(one), true))}
             </ul>
           )}

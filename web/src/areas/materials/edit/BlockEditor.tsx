@@ -2,7 +2,7 @@ import { useSortable } from '@dnd-kit/sortable';
 import clsx from 'clsx';
 import { useState } from 'react';
 import { Choices, Do } from '../../../ui/Choices';
-import { edit as words } from '../../../words/edit';
+import * as m from '#messages';
 import { isSlot, type Block } from '../blocks';
 import { SlotSettings } from './SlotSettings';
 
@@ -31,13 +31,13 @@ export function BlockEditor({
   actions: BlockActions;
 }) {
   const slot = isSlot(block);
-  const kind = words.kinds[block.kind];
+  const kind = m.edit_kinds({ key: block.kind });
   const [forSome, setForSome] = useState(false);
   const isForSome = block.settings.part.seats.length > 0 || block.settings.part.role !== '';
   const { setNodeRef, setActivatorNodeRef, transform, transition, isDragging, attributes, listeners } = useSortable({
     id: block.id,
   });
-  const label = slot ? words.prompt : (words.labels[block.kind] ?? words.textLabel);
+  const label = slot ? m.edit_prompt() : m.edit_labels({ key: block.kind });
   const { x = 0, y = 0 } = transform ?? {};
   return (
     <li
@@ -53,7 +53,7 @@ export function BlockEditor({
         <button
           type="button"
           ref={setActivatorNodeRef}
-          aria-label={words.hold(kind)}
+          aria-label={m.edit_hold({ kind })}
           className="min-h-6 min-w-6 cursor-grab touch-none text-soft"
           {...attributes}
           {...listeners}
@@ -61,26 +61,26 @@ export function BlockEditor({
           ⠿
         </button>
         <span className="min-w-0 flex-1 font-semibold">{kind}</span>
-        <Choices label="…" name={words.blockMenu(kind)} className="!px-2 !py-0.5">
-          {!first && <Do onPress={() => actions.move(-1)}>{words.up}</Do>}
-          {!last && <Do onPress={() => actions.move(1)}>{words.down}</Do>}
+        <Choices label="…" name={m.edit_blockMenu({ kind })} className="!px-2 !py-0.5">
+          {!first && <Do onPress={() => actions.move(-1)}>{m.edit_up()}</Do>}
+          {!last && <Do onPress={() => actions.move(1)}>{m.edit_down()}</Do>}
           {Array.from({ length: pages }, (_, i) => i)
             .filter((i) => i !== page)
             .map((i) => (
               <Do key={i} onPress={() => actions.toPage(i)}>
-                {words.toPage(i + 1)}
+                {m.edit_toPage({ n: i + 1 })}
               </Do>
             ))}
-          {slot && !forSome && !isForSome && <Do onPress={() => setForSome(true)}>{words.forSome}</Do>}
-          <Do onPress={actions.double}>{words.double}</Do>
-          <Do onPress={actions.drop}>{words.drop}</Do>
+          {slot && !forSome && !isForSome && <Do onPress={() => setForSome(true)}>{m.edit_forSome()}</Do>}
+          <Do onPress={actions.double}>{m.edit_double()}</Do>
+          <Do onPress={actions.drop}>{m.edit_drop()}</Do>
         </Choices>
       </div>
       <div className="space-y-2">
         <textarea
           id={block.id}
           aria-label={label}
-          placeholder={block.kind === 'text' ? words.textHint : label}
+          placeholder={block.kind === 'text' ? m.edit_textHint() : label}
           rows={block.kind === 'text' ? 3 : 1}
           maxLength={20_000}
           value={block.text}

@@ -1,7 +1,7 @@
 import { useEffect, useRef, type ClipboardEvent, type KeyboardEvent } from 'react';
 import { Button } from '../../../ui/Button';
 import { Choice } from '../../../ui/Choice';
-import { edit as words } from '../../../words/edit';
+import * as m from '#messages';
 import { item, type BlockItem } from '../blocks';
 
 /** Lines of a paste: rows of a table give their first two columns. */
@@ -91,7 +91,7 @@ export function ItemsEditor({
         {items.map((one, i) => (
           <li key={one.id} className="flex items-start gap-1">
             <textarea
-              aria-label={words.nth(title, i + 1)}
+              aria-label={m.edit_nth({ title, n: i + 1 })}
               rows={1}
               value={one.text}
               maxLength={2_000}
@@ -103,17 +103,17 @@ export function ItemsEditor({
             {under !== undefined && under.length > 0 && (
               <Choice
                 hidden
-                label={words.rightHead(one.text)}
+                label={m.edit_rightHead({ text: one.text })}
                 className="w-32 shrink-0 text-sm"
                 value={one.under}
                 options={[
-                  { value: '', label: words.noRightHead },
+                  { value: '', label: m.edit_noRightHead() },
                   ...under.map((head) => ({ value: head.id, label: head.text })),
                 ]}
                 onChange={(to) => put(i, { under: to })}
               />
             )}
-            <Button look="quiet" aria-label={words.takeOut(one.text)} onClick={() => remove(i)}>
+            <Button look="quiet" aria-label={m.edit_takeOut({ text: one.text })} onClick={() => remove(i)}>
               ×
             </Button>
           </li>

@@ -2,7 +2,7 @@ import { useContext, useEffect, useRef, useState } from 'react';
 import { api, longFetch, take } from '../../../api/client';
 import { problemText } from '../../../api/problem';
 import { Button } from '../../../ui/Button';
-import { edit as words } from '../../../words/edit';
+import * as m from '#messages';
 import { base64, smallEnough } from '../bytes';
 import { MediaContext } from '../media';
 import { canRecord, useRecorder } from './useRecorder';
@@ -41,7 +41,7 @@ export function MediaEditor({
   };
   const recorder = useRecorder(
     (sound) => void keep(sound),
-    () => setTrouble(words.noMicrophone),
+    () => setTrouble(m.edit_noMicrophone()),
   );
   const first = (files: FileList | undefined) => {
     const one = files?.[0];
@@ -75,7 +75,7 @@ export function MediaEditor({
         className="sr-only"
         tabIndex={-1}
         accept={kind === 'picture' ? 'image/png,image/jpeg,image/webp' : 'audio/*,video/webm'}
-        aria-label={kind === 'picture' ? words.choosePicture : words.chooseSound}
+        aria-label={kind === 'picture' ? m.edit_choosePicture() : m.edit_chooseSound()}
         onChange={(event) => {
           first(event.target.files ?? undefined);
           event.target.value = '';
@@ -85,10 +85,10 @@ export function MediaEditor({
         {kind === 'spokenNote' && canRecord() && (
           <Button busy={busy} onClick={() => (recorder.seconds === null ? void recorder.start() : recorder.stop())}>
             {recorder.seconds !== null
-              ? words.stopRecording(recorder.seconds)
+              ? m.edit_stopRecording({ seconds: recorder.seconds })
               : media === ''
-                ? words.record
-                : words.recordAgain}
+                ? m.edit_record()
+                : m.edit_recordAgain()}
           </Button>
         )}
         <Button
@@ -97,15 +97,19 @@ export function MediaEditor({
           disabled={recorder.seconds !== null}
           onClick={() => file.current?.click()}
         >
-          {kind === 'spokenNote' ? words.chooseSound : media === '' ? words.choosePicture : words.anotherPicture}
+          {kind === 'spokenNote'
+            ? m.edit_chooseSound()
+            : media === ''
+              ? m.edit_choosePicture()
+              : m.edit_anotherPicture()}
         </Button>
         <span role="status" className="text-soft">
           {busy
-            ? words.keeping
+            ? m.edit_keeping()
             : recorder.seconds !== null
-              ? words.recording
+              ? m.edit_recording()
               : kind === 'picture'
-                ? words.pictureHint
+                ? m.edit_pictureHint()
                 : ''}
         </span>
       </div>

@@ -7,7 +7,8 @@ import {
 } from '@dnd-kit/sortable';
 import { Button } from '../../../ui/Button';
 import { Choices, Do } from '../../../ui/Choices';
-import { edit as words } from '../../../words/edit';
+import * as m from '#messages';
+import { firstItems } from './firstItems';
 import { freshId, kinds, newBlock, type Block, type BlockKind, type Page } from '../blocks';
 import { BlockEditor } from './BlockEditor';
 
@@ -39,11 +40,11 @@ export function PageEditor({
   const { blocks } = page;
   const put = (next: Block[], about?: string) => onChange({ ...page, blocks: next }, about);
   const add = (kind: BlockKind) => {
-    const block = newBlock(kind, words.begins);
+    const block = newBlock(kind, firstItems());
     onFresh(block.id);
     put([...blocks, block]);
   };
-  const title = words.page(index + 1);
+  const title = m.edit_page({ n: index + 1 });
   return (
     <section
       aria-label={title}
@@ -54,18 +55,18 @@ export function PageEditor({
         <input
           value={page.title}
           maxLength={120}
-          aria-label={words.pageTitle}
-          placeholder={words.pageTitle}
+          aria-label={m.edit_pageTitle()}
+          placeholder={m.edit_pageTitle()}
           onChange={(event) => onChange({ ...page, title: event.target.value }, `${page.id}.title`)}
           className="min-w-0 flex-1 bg-transparent px-2 py-0.5 font-head"
         />
         {onDrop !== null && (
           <Button look="quiet" className="text-sm" onClick={onDrop}>
-            {words.dropPage}
+            {m.edit_dropPage()}
           </Button>
         )}
       </header>
-      {blocks.length === 0 && <p className="px-4 pt-6 text-center text-soft">{words.emptyPage}</p>}
+      {blocks.length === 0 && <p className="px-4 pt-6 text-center text-soft">{m.edit_emptyPage()}</p>}
       <DndContext
         sensors={sensors}
         collisionDetection={closestCenter}
@@ -108,15 +109,15 @@ export function PageEditor({
       <footer className="flex flex-wrap items-center gap-1.5 border-t border-line p-3">
         {(['text', 'each', 'together'] as const).map((kind) => (
           <Button key={kind} className="text-sm" onClick={() => add(kind)}>
-            + {words.kinds[kind]}
+            + {m.edit_kinds({ key: kind })}
           </Button>
         ))}
-        <Choices label={<>+ …</>} name={words.addTo(index + 1)} className="text-sm">
+        <Choices label={<>+ …</>} name={m.edit_addTo({ page: index + 1 })} className="text-sm">
           {kinds
             .filter((kind) => kind !== 'text' && kind !== 'each' && kind !== 'together')
             .map((kind) => (
               <Do key={kind} onPress={() => add(kind)}>
-                {words.kinds[kind]}
+                {m.edit_kinds({ key: kind })}
               </Do>
             ))}
         </Choices>

@@ -1,6 +1,5 @@
 import { useState } from 'react';
-import { copy as copyWords } from '../../../words/copy';
-import { edit as words } from '../../../words/edit';
+import * as m from '#messages';
 import { inVariant, isSlot, type Block, type Page } from '../blocks';
 import { Fill } from '../fill/Fill';
 import { ReadingBlock } from '../fill/ReadingBlock';
@@ -40,7 +39,7 @@ export function Preview({
           <section key={page.id} className="space-y-5">
             {pages.length > 1 && (
               <p className="border-b-2 border-line pb-1 text-sm text-soft">
-                {page.title === '' ? copyWords.page(i + 1, pages.length) : page.title}
+                {page.title === '' ? m.copy_page({ n: i + 1, all: pages.length }) : page.title}
               </p>
             )}
             {page.blocks.map((plain) => {
@@ -67,7 +66,7 @@ export function Preview({
           </section>
         ))}
       </div>
-      <p className="mt-6 text-xs text-soft">{words.tryIt}</p>
+      <p className="mt-6 text-xs text-soft">{m.edit_tryIt()}</p>
     </div>
   );
 }

@@ -1,7 +1,7 @@
 import { useState, type ReactNode } from 'react';
 import { Choice } from '../../../ui/Choice';
 import { Field } from '../../../ui/Field';
-import { edit as words } from '../../../words/edit';
+import * as m from '#messages';
 import type { Block } from '../blocks';
 import { ItemsEditor } from './ItemsEditor';
 import { MediaEditor } from './MediaEditor';
@@ -55,7 +55,7 @@ function KindSettings({ block, onChange }: Props) {
     case 'link':
       return (
         <label className="block text-sm font-semibold">
-          {words.address}
+          {m.edit_address()}
           <input
             type="url"
             value={settings.address}
@@ -72,29 +72,29 @@ function KindSettings({ block, onChange }: Props) {
     case 'sort':
       return (
         <>
-          {heads(words.headings, words.addHeading)}
-          {items(words.cards, words.addCard, settings.heads)}
+          {heads(m.edit_headings(), m.edit_addHeading())}
+          {items(m.edit_cards(), m.edit_addCard(), settings.heads)}
           <Tick on={settings.growing} onChange={(growing) => set({ growing })}>
-            {words.mayAddCards}
+            {m.edit_mayAddCards()}
           </Tick>
         </>
       );
     case 'ticks':
       return (
         <>
-          {items(words.lines, words.addLine)}
+          {items(m.edit_lines(), m.edit_addLine())}
           <Tick on={settings.alone} onChange={(alone) => set({ alone })}>
-            {words.tickAlone}
+            {m.edit_tickAlone()}
           </Tick>
         </>
       );
     case 'table':
       return (
         <>
-          {heads(words.columns, words.addColumn)}
-          {items(words.rows, words.addRow)}
+          {heads(m.edit_columns(), m.edit_addColumn())}
+          {items(m.edit_rows(), m.edit_addRow())}
           <Tick on={settings.growing} onChange={(growing) => set({ growing })}>
-            {words.mayAddRows}
+            {m.edit_mayAddRows()}
           </Tick>
         </>
       );
@@ -102,7 +102,7 @@ function KindSettings({ block, onChange }: Props) {
       return (
         <>
           <label className="block text-sm font-semibold">
-            {words.passage}
+            {m.edit_passage()}
             <textarea
               rows={4}
               value={settings.passage}
@@ -111,20 +111,20 @@ function KindSettings({ block, onChange }: Props) {
               className="mt-1 block field-sizing-content max-h-80 w-full border border-ink bg-sheet px-2 py-1.5 text-base font-normal"
             />
           </label>
-          {heads(words.markKinds, words.addMarkKind)}
+          {heads(m.edit_markKinds(), m.edit_addMarkKind())}
         </>
       );
     case 'mend':
-      return items(words.sentences, words.addSentence);
+      return items(m.edit_sentences(), m.edit_addSentence());
     case 'choose':
       return (
         <>
-          {items(words.options, words.addOption)}
+          {items(m.edit_options(), m.edit_addOption())}
           <Tick on={settings.several} onChange={(several) => set({ several })}>
-            {words.mayChooseSeveral}
+            {m.edit_mayChooseSeveral()}
           </Tick>
           <Tick on={settings.shown} onChange={(shown) => set({ shown })}>
-            {words.showSpread}
+            {m.edit_showSpread()}
           </Tick>
         </>
       );
@@ -133,7 +133,8 @@ function KindSettings({ block, onChange }: Props) {
   }
 }
 
-type Who = keyof typeof words.fillers;
+const whos = ['everybody', 'seats', 'role'] as const;
+type Who = (typeof whos)[number];
 
 /** Numbers of seats as they are typed: “1, 2”. */
 const seatsIn = (text: string) => [
@@ -150,10 +151,10 @@ function Part({ block, onChange }: Props) {
   return (
     <div className="flex flex-wrap items-end gap-x-4 gap-y-2">
       <Choice
-        label={words.whoFills}
+        label={m.edit_whoFills()}
         className="text-sm"
         value={who}
-        options={(Object.keys(words.fillers) as Who[]).map((value) => ({ value, label: words.fillers[value] }))}
+        options={whos.map((value) => ({ value, label: m.edit_fillers({ key: value }) }))}
         onChange={(next) => {
           setWho(next);
           set({
@@ -165,8 +166,8 @@ function Part({ block, onChange }: Props) {
       />
       {who === 'seats' && (
         <Field
-          label={words.fillerSeats}
-          placeholder={words.fillerSeatsHint}
+          label={m.edit_fillerSeats()}
+          placeholder={m.edit_fillerSeatsHint()}
           className="w-44 text-sm"
           inputMode="numeric"
           value={seats}
@@ -179,8 +180,8 @@ function Part({ block, onChange }: Props) {
       )}
       {who === 'role' && (
         <Field
-          label={words.fillerRole}
-          placeholder={words.fillerRoleHint}
+          label={m.edit_fillerRole()}
+          placeholder={m.edit_fillerRoleHint()}
           className="w-72 text-sm"
           value={part.role}
           maxLength={60}
@@ -189,7 +190,7 @@ function Part({ block, onChange }: Props) {
       )}
       {who !== 'everybody' && (
         <Tick on={part.private} onChange={(on) => set({ private: on })}>
-          {words.fillersPrivate}
+          {m.edit_fillersPrivate()}
         </Tick>
       )}
     </div>

@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { Button } from '../../../ui/Button';
 import { Sideways } from '../../../ui/Sideways';
-import { edit as words } from '../../../words/edit';
+import * as m from '#messages';
 import { blocksOf, freshId, type Block, type Variant } from '../blocks';
 import { cutText } from '../cutText';
 import type { Draft } from '../drafts';
@@ -30,7 +30,7 @@ export function Variants({ draft, onChange }: { draft: Draft; onChange: (draft: 
   const blocks = blocksOf(pages).filter((block) => block.kind !== 'link');
   const each = (change: (block: Block) => Block) => pages.map((page) => ({ ...page, blocks: page.blocks.map(change) }));
   const add = () => {
-    const made: Variant = { id: freshId('v'), name: words.variantFrom(variants.length + 1) };
+    const made: Variant = { id: freshId('v'), name: m.edit_variantFrom({ n: variants.length + 1 }) };
     onChange({ ...draft, variants: [...variants, made] });
     setOpen(true);
   };
@@ -49,7 +49,10 @@ export function Variants({ draft, onChange }: { draft: Draft; onChange: (draft: 
   /** The text becomes so many variants; in the plain form it stands whole. */
   const cut = () => {
     if (longest === null) return;
-    const made = parts.map((part, i): Variant => ({ id: freshId('v'), name: part.title || words.variantFrom(i + 1) }));
+    const made = parts.map((part, i): Variant => ({
+      id: freshId('v'),
+      name: part.title || m.edit_variantFrom({ n: i + 1 }),
+    }));
     onChange({
       ...draft,
       variants: made,
@@ -68,25 +71,25 @@ export function Variants({ draft, onChange }: { draft: Draft; onChange: (draft: 
     <section className="mt-3 border-y border-line py-2">
       <div className="flex flex-wrap items-center gap-2">
         <Button look="quiet" aria-expanded={open} onClick={() => setOpen(!open)}>
-          {words.variants}: {variants.length}
+          {m.edit_variants()}: {variants.length}
         </Button>
         <Button className="text-sm" onClick={add} disabled={variants.length >= most}>
-          {words.addVariant}
+          {m.edit_addVariant()}
         </Button>
         {variants.length === 0 && parts.length > 1 && (
           <Button className="text-sm" onClick={cut}>
-            {words.cut} ({words.cutLead(parts.length)})
+            {m.edit_cut()} ({m.edit_cutLead({ n: parts.length })})
           </Button>
         )}
       </div>
       {open && variants.length > 0 && (
-        <Sideways label={words.variants} className="mt-2">
-          <p className="mb-2 text-sm text-soft">{words.variantsLead}</p>
+        <Sideways label={m.edit_variants()} className="mt-2">
+          <p className="mb-2 text-sm text-soft">{m.edit_variantsLead()}</p>
           <table className="border-collapse text-left text-sm">
             <thead>
               <tr>
                 <th scope="col" className="min-w-48 border border-ink bg-wash px-2 py-1">
-                  {words.plain}
+                  {m.edit_plain()}
                 </th>
                 {variants.map((one) => (
                   <th key={one.id} scope="col" className="min-w-56 border border-ink bg-wash px-1 py-1">
@@ -94,7 +97,7 @@ export function Variants({ draft, onChange }: { draft: Draft; onChange: (draft: 
                       <input
                         value={one.name}
                         maxLength={120}
-                        aria-label={words.variantName}
+                        aria-label={m.edit_variantName()}
                         onChange={(event) =>
                           onChange(
                             {
@@ -108,7 +111,11 @@ export function Variants({ draft, onChange }: { draft: Draft; onChange: (draft: 
                         }
                         className="min-w-0 flex-1 border border-line bg-sheet px-1.5 py-0.5 font-semibold"
                       />
-                      <Button look="quiet" aria-label={words.dropVariant(one.name)} onClick={() => drop(one)}>
+                      <Button
+                        look="quiet"
+                        aria-label={m.edit_dropVariant({ name: one.name })}
+                        onClick={() => drop(one)}
+                      >
                         ×
                       </Button>
                     </span>
@@ -125,7 +132,7 @@ export function Variants({ draft, onChange }: { draft: Draft; onChange: (draft: 
                   {variants.map((one) => (
                     <td key={one.id} className="border border-line p-0 align-top">
                       <textarea
-                        aria-label={words.textIn(words.kinds[block.kind], one.name)}
+                        aria-label={m.edit_textIn({ block: m.edit_kinds({ key: block.kind }), variant: one.name })}
                         rows={2}
                         maxLength={20_000}
                         value={shownIn(block, one.id)}

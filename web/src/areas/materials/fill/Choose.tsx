@@ -1,7 +1,7 @@
 import { useId } from 'react';
 import { things, without, written } from '../things';
 import type { FillProps } from './FillProps';
-import { list } from '../../../words/common';
+import { list } from '../../../words/list';
 
 /** One or some of given options; beside each, who else chose it. */
 export default function Choose({ block, value, onChange, others = [] }: FillProps) {

@@ -20,15 +20,15 @@ const block = (kind: Block['kind']) => ({ id: 'x', kind, text: 'Our answer', set
 describe('a change in words', () => {
   it.each<[Block['kind'], string, string, string[]]>([
     ['together', 'The wall.', 'The high wall.', ['wrote “high”']],
-    ['together', 'The high wall.', 'The wall.', ['took words out']],
+    ['together', 'The high wall.', 'The wall.', ['removed some words']],
     ['each', 'same', 'same', []],
-    ['ticks', '{"a":true}', '{"b":true}', ['no longer “Gate”', 'ticked “Reeds”']],
+    ['ticks', '{"a":true}', '{"b":true}', ['unticked “Gate”', 'ticked “Reeds”']],
     ['choose', '', '{"b":true}', ['chose “Reeds”']],
-    ['sort', '', '{"a":{"under":"h","place":1}}', ['“Gate” under “stops water”']],
-    ['sort', '{"a":{"under":"h","place":1}}', '{"a":{"under":"l","place":1}}', ['“Gate” under “slows water”']],
-    ['sort', '{"a":{"under":"h","place":1}}', '{"a":{"under":"","place":1}}', ['“Gate” back to the cards']],
-    ['sort', '', '{"n":{"under":"h","place":1,"text":"Ours"}}', ['“Ours” under “stops water”']],
-    ['sort', '{"n":{"under":"h","place":1,"text":"Ours"}}', '', ['took “Ours” away']],
+    ['sort', '', '{"a":{"under":"h","place":1}}', ['moved “Gate” under “stops water”']],
+    ['sort', '{"a":{"under":"h","place":1}}', '{"a":{"under":"l","place":1}}', ['moved “Gate” under “slows water”']],
+    ['sort', '{"a":{"under":"h","place":1}}', '{"a":{"under":"","place":1}}', ['put “Gate” back with the cards']],
+    ['sort', '', '{"n":{"under":"h","place":1,"text":"Ours"}}', ['moved “Ours” under “stops water”']],
+    ['sort', '{"n":{"under":"h","place":1,"text":"Ours"}}', '', ['removed “Ours”']],
     ['table', '', '{"a|h":"12 m","r-1":1}', ['Gate, stops water: “12 m”', 'added a row']],
     ['table', '{"a|h":"12 m"}', '{"a|h":""}', ['emptied Gate, stops water']],
     ['mend', '', '{"b":"He goes."}', ['sentence 2: “He goes.”']],
@@ -39,15 +39,15 @@ describe('a change in words', () => {
       '{"m":{"from":4,"to":8,"kind":"h","remark":"why?"}}',
       ['wall: “why?”'],
     ],
-    ['markUp', '{"m":{"from":4,"to":8,"kind":"h"}}', '', ['took the mark off “wall”']],
-    ['ownPictures', '', '{"p":{"media":"m","place":1}}', ['put in a picture']],
+    ['markUp', '{"m":{"from":4,"to":8,"kind":"h"}}', '', ['removed the mark from “wall”']],
+    ['ownPictures', '', '{"p":{"media":"m","place":1}}', ['added a picture']],
     [
       'ownPictures',
       '{"p":{"media":"m","place":1}}',
       '{"p":{"media":"m","place":1,"caption":"The weir"}}',
-      ['wrote under a picture “The weir”'],
+      ['captioned a picture “The weir”'],
     ],
-    ['ownPictures', '{"p":{"media":"m","place":1}}', '', ['took a picture away']],
+    ['ownPictures', '{"p":{"media":"m","place":1}}', '', ['removed a picture']],
   ])('of %s, from %s to %s', (kind, before, after, said) => {
     expect(changeInWords(block(kind), before, after)).toEqual(said);
   });

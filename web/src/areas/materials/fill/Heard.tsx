@@ -1,7 +1,7 @@
 import { useEffect, useRef } from 'react';
 import type { Schema } from '../../../api/client';
-import { student } from '../../../words/student';
-import { heard as words } from '../../../words/heard';
+import * as m from '#messages';
+import { list } from '../../../words/list';
 import { blocksOf, type Copy } from '../blocks';
 import { changeInWords } from './changeInWords';
 
@@ -44,7 +44,7 @@ export default function Heard({
       if (answer.author === me && place.since === null) place.text = answer.text;
       if (answer.author === me || answer.text === place.text) continue;
       const block = blocksOf(copy.pages).find((one) => one.id === answer.slot);
-      const name = members.find((mate) => mate.id === answer.author)?.name ?? student.copy.somebody;
+      const name = members.find((mate) => mate.id === answer.author)?.name ?? m.student_copy_somebody();
       place.since ??= Date.now();
       clearTimeout(place.timer);
       place.timer = setTimeout(
@@ -53,8 +53,8 @@ export default function Heard({
           place.text = answer.text;
           place.since = null;
           if (what.length === 0 || block === undefined || region.current === null) return;
-          const shown = what.length > most ? [...what.slice(0, most), words.more(what.length - most)] : what;
-          region.current.textContent = words.who(name, block.text, shown);
+          const shown = what.length > most ? [...what.slice(0, most), m.heard_more({ n: what.length - most })] : what;
+          region.current.textContent = m.heard_who({ name, place: block.text, what: list(shown) });
         },
         Math.max(0, Math.min(pause, place.since + longest - Date.now())),
       );

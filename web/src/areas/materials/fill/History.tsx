@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import type { Schema } from '../../../api/client';
 import { Button } from '../../../ui/Button';
-import { copy as words } from '../../../words/copy';
+import * as m from '#messages';
 import { timeText } from '../../lesson/when';
 import type { Block } from '../blocks';
 import { wordDiff } from '../wordDiff';
@@ -14,7 +14,7 @@ function Change({ before, step, block }: { before: string; step: Step; block: Bl
     return <Fill block={block} value={step.text} onChange={null} />;
   return (
     <p className="whitespace-pre-wrap wrap-anywhere">
-      {step.text === '' && <span className="text-soft">{words.emptied}</span>}
+      {step.text === '' && <span className="text-soft">{m.copy_emptied()}</span>}
       {wordDiff(before, step.text).map((piece, i) =>
         piece.kind === 'gone' ? (
           <del key={i} className="text-soft">
@@ -55,7 +55,7 @@ export default function History({
   if (steps === null)
     return (
       <Button look="quiet" className="text-sm" onClick={look}>
-        {failed ? words.historyAgain : words.history}
+        {failed ? m.copy_historyAgain() : m.copy_history()}
       </Button>
     );
   const back = (revision: number) => {
@@ -66,15 +66,15 @@ export default function History({
       .finally(() => setBusy(false));
   };
   return (
-    <section aria-label={words.history} className="mt-2 border-2 border-ink bg-sheet p-3 text-sm">
+    <section aria-label={m.copy_history()} className="mt-2 border-2 border-ink bg-sheet p-3 text-sm">
       <div className="flex items-baseline justify-between gap-2">
-        <h3 className="font-sans font-semibold">{words.history}</h3>
+        <h3 className="font-sans font-semibold">{m.copy_history()}</h3>
         <Button look="quiet" onClick={() => setSteps(null)}>
-          {words.historyClose}
+          {m.copy_historyClose()}
         </Button>
       </div>
-      {failed && <p role="alert">{words.historyFailed}</p>}
-      {steps.length === 0 && <p className="text-soft">{words.historyNone}</p>}
+      {failed && <p role="alert">{m.copy_historyFailed()}</p>}
+      {steps.length === 0 && <p className="text-soft">{m.copy_historyNone()}</p>}
       <ol className="mt-1 space-y-3">
         {steps
           .map((step, i) => ({ step, before: steps[i - 1]?.text ?? '', last: i === steps.length - 1 }))
@@ -84,13 +84,13 @@ export default function History({
               <p className="flex flex-wrap items-baseline gap-x-3">
                 <span className="font-semibold">{nameOf(step.author)}</span>
                 <span className="text-soft">{timeText(step.at)}</span>
-                {step.revision < 0 && <span className="text-soft">{words.didNotFit}</span>}
+                {step.revision < 0 && <span className="text-soft">{m.copy_didNotFit()}</span>}
                 {last ? (
-                  <span className="ml-auto text-soft">{words.now}</span>
+                  <span className="ml-auto text-soft">{m.copy_now()}</span>
                 ) : (
                   bringBack !== null && (
                     <Button className="ml-auto" busy={busy} onClick={() => back(step.revision)}>
-                      {words.bringBack}
+                      {m.copy_bringBack()}
                     </Button>
                   )
                 )}

@@ -1,7 +1,7 @@
 import clsx from 'clsx';
 import { useRef, useState, type KeyboardEvent } from 'react';
 import { Button } from '../../../ui/Button';
-import { copy as words } from '../../../words/copy';
+import * as m from '#messages';
 import { freshId, type BlockItem } from '../blocks';
 import { things, without, written, type Mark } from '../things';
 import type { FillProps } from './FillProps';
@@ -72,7 +72,7 @@ export default function MarkUp({ block, value, onChange }: FillProps) {
   return (
     <div className="space-y-3">
       {onChange !== null && (
-        <div role="radiogroup" aria-label={words.markAs} className="flex flex-wrap gap-2">
+        <div role="radiogroup" aria-label={m.copy_markAs()} className="flex flex-wrap gap-2">
           {kinds.map((one) => (
             <button
               key={one.id}
@@ -97,7 +97,7 @@ export default function MarkUp({ block, value, onChange }: FillProps) {
       )}
       {onChange !== null && (
         <p className="text-sm text-soft" role="status">
-          {first === null ? words.markFirst : words.markLast(all[first]?.text ?? '')}
+          {first === null ? m.copy_markFirst() : m.copy_markLast({ word: all[first]?.text ?? '' })}
         </p>
       )}
       <p ref={box} className="text-lg leading-loose whitespace-pre-wrap wrap-anywhere">
@@ -144,7 +144,7 @@ export default function MarkUp({ block, value, onChange }: FillProps) {
             {Array.from(passage).slice(opened.from, opened.to).join('')}”
           </p>
           <label className="mt-2 block text-sm font-semibold">
-            {words.remark}
+            {m.copy_remark()}
             <textarea
               rows={1}
               maxLength={500}
@@ -158,7 +158,7 @@ export default function MarkUp({ block, value, onChange }: FillProps) {
             />
           </label>
           <p className="mt-2 flex gap-2">
-            <Button onClick={() => setOpen(null)}>{words.done}</Button>
+            <Button onClick={() => setOpen(null)}>{m.copy_done()}</Button>
             <Button
               look="quiet"
               onClick={() => {
@@ -166,7 +166,7 @@ export default function MarkUp({ block, value, onChange }: FillProps) {
                 onChange(written(without(marks, open)));
               }}
             >
-              {words.unmark}
+              {m.copy_unmark()}
             </Button>
           </p>
         </div>

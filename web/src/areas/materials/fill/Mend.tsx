@@ -1,6 +1,6 @@
 import clsx from 'clsx';
 import { useId } from 'react';
-import { copy as words } from '../../../words/copy';
+import * as m from '#messages';
 import { things, without, written } from '../things';
 import { wordDiff } from '../wordDiff';
 import type { FillProps } from './FillProps';
@@ -45,7 +45,7 @@ export default function Mend({ block, value, onChange }: FillProps) {
                 rows={1}
                 maxLength={2_000}
                 value={now}
-                aria-label={words.mended(i + 1)}
+                aria-label={m.copy_mended({ n: i + 1 })}
                 onChange={(event) => {
                   const to = event.target.value;
                   onChange(written(to === sentence.text ? without(held, sentence.id) : { ...held, [sentence.id]: to }));

@@ -10,7 +10,7 @@ import { waitingAt } from './waitingPictures';
 
 const block = { id: 'own', kind: 'ownPictures', text: 'Draw it.' } as Block;
 const put = vi.fn<(content: string) => Promise<{ id: string }>>();
-const noLine = () => Promise.reject(new ApiProblem(0, 'No line.'));
+const noLine = () => Promise.reject(new ApiProblem(0, 'You’re offline.'));
 let sheet = 0;
 let value = '';
 
@@ -27,7 +27,7 @@ function Sheet({ at }: { at: string }) {
 }
 
 const choose = (...names: string[]) => {
-  fireEvent.change(screen.getByLabelText('Put in a picture'), {
+  fireEvent.change(screen.getByLabelText('Add a picture'), {
     target: { files: names.map((name) => new File([name], `${name}.png`, { type: 'image/png' })) },
   });
 };
@@ -49,7 +49,7 @@ describe('pictures of one’s own', () => {
     render(<Sheet at={`s${sheet}`} />);
     choose('a', 'b');
     await waitFor(() => expect(held()).toEqual(['kept-a', 'kept-b']));
-    expect(screen.queryByAltText('A picture that is on its way')).not.toBeInTheDocument();
+    expect(screen.queryByAltText('A picture that is still being sent')).not.toBeInTheDocument();
     expect(await waitingAt(`s${sheet}.own`)).toEqual([]);
   });
 
@@ -57,8 +57,8 @@ describe('pictures of one’s own', () => {
     put.mockImplementation(noLine);
     render(<Sheet at={`s${sheet}`} />);
     choose('a', 'b');
-    expect(await screen.findByText(/Your 2 pictures wait on this device/)).toBeInTheDocument();
-    expect(screen.getAllByAltText('A picture that is on its way')).toHaveLength(2);
+    expect(await screen.findByText(/Your 2 pictures are kept on this device/)).toBeInTheDocument();
+    expect(screen.getAllByAltText('A picture that is still being sent')).toHaveLength(2);
     expect(held()).toEqual([]);
     put.mockImplementation((content) => Promise.resolve({ id: `kept-${atob(content)}` }));
     lineIsBack();
@@ -69,7 +69,7 @@ describe('pictures of one’s own', () => {
     put.mockImplementation(noLine);
     render(<Sheet at={`s${sheet}`} />);
     choose('a');
-    await screen.findByText(/Your picture waits on this device/);
+    await screen.findByText(/Your picture is kept on this device/);
     cleanup();
     put.mockImplementation((content) => Promise.resolve({ id: `kept-${atob(content)}` }));
     render(<Sheet at={`s${sheet}`} />);
@@ -81,7 +81,7 @@ describe('pictures of one’s own', () => {
     put.mockImplementation(noLine);
     render(<Sheet at={`s${sheet}`} />);
     choose('a');
-    await screen.findByText(/Your picture waits/);
+    await screen.findByText(/Your picture is kept/);
     render(<Sheet at={`s${sheet}`} />);
     put.mockImplementation((content) => Promise.resolve({ id: `kept-${atob(content)}` }));
     lineIsBack();

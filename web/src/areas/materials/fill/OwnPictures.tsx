@@ -1,5 +1,5 @@
 import { useContext, useEffect, useId, useRef } from 'react';
-import { copy as words } from '../../../words/copy';
+import * as m from '#messages';
 import { base64, smallEnough } from '../bytes';
 import { MediaContext } from '../media';
 import { between, things, without, written, type OwnPicture } from '../things';
@@ -42,13 +42,13 @@ export default function OwnPictures({ block, value, onChange }: FillProps) {
 
   return (
     <div>
-      {pictures.length === 0 && waiting.length === 0 && <p className="text-soft">{words.noPictures}</p>}
+      {pictures.length === 0 && waiting.length === 0 && <p className="text-soft">{m.copy_noPictures()}</p>}
       <ul className="space-y-5">
         {pictures.map(([key, picture], i) => (
           <li key={key}>
             <img
               src={media.at(picture.media)}
-              alt={picture.caption ?? words.pictureNth(i + 1)}
+              alt={picture.caption ?? m.copy_pictureNth({ n: i + 1 })}
               className="max-h-96 max-w-full border border-line"
             />
             {onChange === null ? (
@@ -60,8 +60,8 @@ export default function OwnPictures({ block, value, onChange }: FillProps) {
                   rows={1}
                   maxLength={300}
                   value={picture.caption ?? ''}
-                  placeholder={words.caption}
-                  aria-label={`${words.pictureNth(i + 1)}: ${words.caption}`}
+                  placeholder={m.copy_caption()}
+                  aria-label={`${m.copy_pictureNth({ n: i + 1 })}: ${m.copy_caption()}`}
                   onChange={(event) => {
                     const caption = event.target.value;
                     set(key, { media: picture.media, place: picture.place, ...(caption === '' ? {} : { caption }) });
@@ -73,19 +73,19 @@ export default function OwnPictures({ block, value, onChange }: FillProps) {
                     <button
                       type="button"
                       className="min-h-11 px-2 underline"
-                      aria-label={words.pictureEarlier(i + 1)}
+                      aria-label={m.copy_pictureEarlier({ n: i + 1 })}
                       onClick={() => earlier(i)}
                     >
-                      {words.pictureLeft}
+                      {m.copy_pictureLeft()}
                     </button>
                   )}
                   <button
                     type="button"
                     className="min-h-11 px-2 underline"
-                    aria-label={words.takePictureAway(i + 1)}
+                    aria-label={m.copy_takePictureAway({ n: i + 1 })}
                     onClick={() => onChange(written(without(held, key)))}
                   >
-                    {words.takeAway}
+                    {m.copy_takeAway()}
                   </button>
                 </p>
               </>
@@ -96,7 +96,7 @@ export default function OwnPictures({ block, value, onChange }: FillProps) {
           <li key={picture.id}>
             <img
               src={`data:image/jpeg;base64,${picture.content}`}
-              alt={words.pictureWaiting}
+              alt={m.copy_pictureWaiting()}
               className="max-h-96 max-w-full border-2 border-dashed border-ink opacity-60"
             />
           </li>
@@ -106,7 +106,7 @@ export default function OwnPictures({ block, value, onChange }: FillProps) {
         role="status"
         className={`my-2 min-h-6 text-sm ${isAway && waiting.length > 0 ? 'font-semibold' : 'text-soft'}`}
       >
-        {waiting.length === 0 ? '' : isAway ? words.picturesWait(waiting.length) : words.pictureKeeping}
+        {waiting.length === 0 ? '' : isAway ? m.copy_picturesWait({ n: waiting.length }) : m.copy_pictureKeeping()}
       </p>
       {trouble !== '' && (
         <p role="alert" className="mb-2 font-semibold">
@@ -122,7 +122,7 @@ export default function OwnPictures({ block, value, onChange }: FillProps) {
             multiple
             className="sr-only"
             tabIndex={-1}
-            aria-label={words.addPicture}
+            aria-label={m.copy_addPicture()}
             onChange={(event) => {
               const files = [...(event.target.files ?? [])];
               event.target.value = '';
@@ -135,7 +135,7 @@ export default function OwnPictures({ block, value, onChange }: FillProps) {
             onClick={() => file.current?.click()}
             className="min-h-12 border-2 border-ink bg-sheet px-4 py-2 font-semibold disabled:opacity-45"
           >
-            {room <= 0 ? words.picturesFull : words.addPicture}
+            {room <= 0 ? m.copy_picturesFull() : m.copy_addPicture()}
           </button>
         </>
       )}

@@ -1,6 +1,6 @@
 import { BigSign } from '../../../ui/BigSign';
 import { canSpeak, say } from '../../../ui/speech';
-import { young as words } from '../../../words/young';
+import * as m from '#messages';
 
 /** Text as it is said: without its markup. */
 const plain = (html: string) => new DOMParser().parseFromString(html, 'text/html').body.textContent.trim();
@@ -12,7 +12,7 @@ export default function ReadOut({ texts, html = '', lang }: { texts: string[]; h
   return (
     <button
       type="button"
-      aria-label={words.listen}
+      aria-label={m.young_listen()}
       onClick={() => say(all.map((text) => ({ text, lang })))}
       className="mb-2 flex size-16 shrink-0 items-center justify-center border-2 border-ink bg-sheet active:bg-wash"
     >

@@ -1,5 +1,5 @@
 import { useContext } from 'react';
-import { copy as words } from '../../../words/copy';
+import * as m from '#messages';
 import { MediaContext } from '../media';
 import type { Block } from '../blocks';
 
@@ -17,7 +17,7 @@ export function ReadingBlock({ block, html }: { block: Block; html: string }) {
   }
   if (block.kind === 'spokenNote') {
     if (block.settings.media === '') return null;
-    const name = block.text === '' ? words.spokenNote : block.text;
+    const name = block.text === '' ? m.copy_spokenNote() : block.text;
     return (
       <figure>
         <figcaption className="mb-1 font-semibold wrap-anywhere">{name}</figcaption>
@@ -38,7 +38,7 @@ export function ReadingBlock({ block, html }: { block: Block; html: string }) {
         >
           {block.text === '' ? block.settings.address : block.text}
           <span aria-hidden="true">↗</span>
-          <span className="sr-only"> ({words.opensOutside})</span>
+          <span className="sr-only"> ({m.copy_opensOutside()})</span>
         </a>
       </p>
     );

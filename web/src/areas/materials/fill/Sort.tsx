@@ -2,7 +2,7 @@ import { DndContext, MouseSensor, TouchSensor, useDraggable, useDroppable, useSe
 import clsx from 'clsx';
 import { useRef, useState, type ReactNode } from 'react';
 import { Button } from '../../../ui/Button';
-import { copy as words } from '../../../words/copy';
+import * as m from '#messages';
 import { freshId, type BlockItem } from '../blocks';
 import { between, things, without, written, type Card, type Things } from '../things';
 import type { FillProps } from './FillProps';
@@ -61,7 +61,7 @@ function CardTag({
       </button>
       {onRemove !== null && picked && (
         <Button look="quiet" onClick={onRemove}>
-          {words.takeAway}
+          {m.copy_takeAway()}
         </Button>
       )}
     </li>
@@ -88,7 +88,7 @@ function Heap({
     >
       <div className="flex min-h-9 items-center justify-between gap-2">
         <h3 className="min-w-0 font-sans font-semibold wrap-anywhere">{title}</h3>
-        {put !== null && <Button onClick={put}>{words.putHere}</Button>}
+        {put !== null && <Button onClick={put}>{m.copy_putHere()}</Button>}
       </div>
       <ul className="flex min-h-8 flex-wrap gap-1.5">{children}</ul>
     </section>
@@ -122,7 +122,7 @@ export default function Sort({ block, value, onChange }: FillProps) {
     onChange(written({ ...held, [id]: { place, under: head, ...(text === undefined ? {} : { text }) } }));
     if (said.current !== null) {
       const title = heads.find((one) => one.id === head)?.text ?? '';
-      said.current.textContent = words.putUnder(textOf(id), title);
+      said.current.textContent = m.copy_putUnder({ card: textOf(id), head: title });
     }
   };
   const add = () => {
@@ -173,7 +173,7 @@ export default function Sort({ block, value, onChange }: FillProps) {
         {(free.length > 0 || picked !== null) && (
           <Heap
             id={lying}
-            title={words.cardsToSort(free.length)}
+            title={m.copy_cardsToSort({ n: free.length })}
             put={canPut(lying) && picked !== null && held[picked]?.text === undefined ? () => put(picked, lying) : null}
           >
             {tags(lying)}
@@ -202,13 +202,13 @@ export default function Sort({ block, value, onChange }: FillProps) {
             <input
               value={adding}
               maxLength={200}
-              aria-label={words.ownCard}
-              placeholder={words.ownCard}
+              aria-label={m.copy_ownCard()}
+              placeholder={m.copy_ownCard()}
               onChange={(event) => setAdding(event.target.value)}
               className="min-w-0 flex-1 border border-ink bg-sheet px-3 py-2"
             />
             <Button type="submit" disabled={adding.trim() === ''}>
-              {words.addCard}
+              {m.copy_addCard()}
             </Button>
           </form>
         )}

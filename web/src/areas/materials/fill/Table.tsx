@@ -1,7 +1,7 @@
 import { useRef } from 'react';
 import { Button } from '../../../ui/Button';
 import { Sideways } from '../../../ui/Sideways';
-import { copy as words } from '../../../words/copy';
+import * as m from '#messages';
 import { freshId } from '../blocks';
 import { between, things, written } from '../things';
 import type { FillProps } from './FillProps';
@@ -38,7 +38,7 @@ export default function Table({ block, value, onChange }: FillProps) {
           <p className="min-h-9 px-2 py-1.5 whitespace-pre-wrap wrap-anywhere">{text(row, column.id)}</p>
         ) : (
           <textarea
-            aria-label={words.cell(label, column.text)}
+            aria-label={m.copy_cell({ row: label, column: column.text })}
             rows={1}
             maxLength={1_000}
             value={text(row, column.id)}
@@ -74,20 +74,20 @@ export default function Table({ block, value, onChange }: FillProps) {
             {added.map((row, i) => (
               <tr key={row}>
                 <th scope="row" className="border border-ink px-2 py-1.5 align-top font-normal text-soft">
-                  {words.row(items.length + i + 1)}
+                  {m.copy_row({ n: items.length + i + 1 })}
                   {onChange !== null && (
                     <Button look="quiet" className="text-sm" onClick={() => removeRow(row)}>
-                      {words.takeAway}
+                      {m.copy_takeAway()}
                     </Button>
                   )}
                 </th>
-                {cells(row, words.row(items.length + i + 1))}
+                {cells(row, m.copy_row({ n: items.length + i + 1 }))}
               </tr>
             ))}
           </tbody>
         </table>
       </Sideways>
-      {growing && onChange !== null && <Button onClick={addRow}>{words.addRow}</Button>}
+      {growing && onChange !== null && <Button onClick={addRow}>{m.copy_addRow()}</Button>}
     </div>
   );
 }

@@ -1,6 +1,7 @@
 import { things, without, written } from '../things';
 import type { FillProps } from './FillProps';
-import { count, list } from '../../../words/common';
+import { list } from '../../../words/list';
+import * as m from '#messages';
 
 /** Lines to tick. */
 export default function Ticks({ block, value, onChange, others = [] }: FillProps) {
@@ -24,7 +25,7 @@ export default function Ticks({ block, value, onChange, others = [] }: FillProps
             </label>
             {also.length > 0 && (
               <p className="pl-9 text-sm text-soft" title={list(also)}>
-                {count(also.length, 'other', 'others')}: {list(also)}
+                {m.copy_alsoTicked({ n: also.length, names: list(also) })}
               </p>
             )}
           </li>

@@ -1,4 +1,4 @@
-import { heard as words } from '../../../words/heard';
+import * as m from '#messages';
 import type { Block } from '../blocks';
 import { things, type Card, type Mark, type OwnPicture, type Things } from '../things';
 import { wordDiff } from '../wordDiff';
@@ -31,49 +31,58 @@ export function changeInWords(block: Block, before: string, after: string): stri
           .map((piece) => piece.text)
           .join(' '),
       );
-      if (fresh !== '') return [words.wrote(fresh)];
-      return pieces.some((piece) => piece.kind === 'gone' && piece.text.trim() !== '') ? [words.tookWords] : [];
+      if (fresh !== '') return [m.heard_wrote({ text: fresh })];
+      return pieces.some((piece) => piece.kind === 'gone' && piece.text.trim() !== '') ? [m.heard_tookWords()] : [];
     }
     case 'ticks':
     case 'choose': {
-      const verb = block.kind === 'ticks' ? words.ticked : words.chose;
+      const done = (text: string) =>
+        block.kind === 'ticks' ? m.heard_ticked({ line: text }) : m.heard_chose({ option: text });
       return changed<boolean>(things(before), things(after)).map(([name, , is]) =>
-        is === true ? verb(item(name)) : words.unticked(item(name)),
+        is === true ? done(item(name)) : m.heard_unticked({ line: item(name) }),
       );
     }
     case 'sort':
       return changed<Card>(things(before), things(after)).flatMap(([name, was, is]) => {
         const card = is?.text ?? was?.text ?? item(name);
-        if (is === undefined) return [words.tookAway(card)];
+        if (is === undefined) return [m.heard_tookAway({ card })];
         if (was?.under !== is.under)
-          return [is.under === '' ? words.backToCards(card) : words.putUnder(card, head(is.under))];
-        return was.text === is.text ? [words.movedIn(card, head(is.under))] : [words.wrote(card)];
+          return [is.under === '' ? m.heard_backToCards({ card }) : m.heard_putUnder({ card, head: head(is.under) })];
+        return was.text === is.text
+          ? [m.heard_movedIn({ card, head: head(is.under) })]
+          : [m.heard_wrote({ text: card })];
       });
     case 'table':
       return changed<string | number>(things(before), things(after)).flatMap(([name, , is]) => {
         const [row = '', column] = name.split('|');
-        if (column === undefined) return is === undefined ? [] : [words.addedRow];
-        const where = item(row) === '' ? head(column) : words.cell(item(row), head(column));
-        return [is === undefined || is === '' ? words.emptied(where) : words.wroteIn(where, short(String(is)))];
+        if (column === undefined) return is === undefined ? [] : [m.heard_addedRow()];
+        const where = item(row) === '' ? head(column) : m.heard_cell({ row: item(row), column: head(column) });
+        return [
+          is === undefined || is === ''
+            ? m.heard_emptied({ where })
+            : m.heard_wroteIn({ where, text: short(String(is)) }),
+        ];
       });
     case 'mend':
       return changed<string>(things(before), things(after)).map(([name, , is]) => {
-        const where = words.sentence(items.findIndex((one) => one.id === name) + 1);
-        return is === undefined || is === '' ? words.emptied(where) : words.wroteIn(where, short(is));
+        const where = m.heard_sentence({ n: items.findIndex((one) => one.id === name) + 1 });
+        return is === undefined || is === '' ? m.heard_emptied({ where }) : m.heard_wroteIn({ where, text: short(is) });
       });
     case 'markUp':
       return changed<Mark>(things(before), things(after)).map(([, was, is]) => {
-        if (is === undefined) return words.unmarked(short(passage.slice(was?.from, was?.to)));
+        if (is === undefined) return m.heard_unmarked({ text: short(passage.slice(was?.from, was?.to)) });
         const marked = short(passage.slice(is.from, is.to));
         if (was === undefined || is.remark === undefined || was.remark === is.remark)
-          return words.marked(marked, head(is.kind));
-        return words.wroteIn(marked, short(is.remark));
+          return m.heard_marked({ text: marked, kind: head(is.kind) });
+        return m.heard_wroteIn({ where: marked, text: short(is.remark) });
       });
     case 'ownPictures':
       return changed<OwnPicture>(things(before), things(after)).map(([, was, is]) => {
-        if (is === undefined) return words.tookPicture;
-        if (was === undefined) return words.putPicture;
-        return was.caption === is.caption ? words.movedPicture : words.wroteUnder(short(is.caption ?? ''));
+        if (is === undefined) return m.heard_tookPicture();
+        if (was === undefined) return m.heard_putPicture();
+        return was.caption === is.caption
+          ? m.heard_movedPicture()
+          : m.heard_wroteUnder({ text: short(is.caption ?? '') });
       });
     default:
       return [];

@@ -2,7 +2,7 @@ import type { ReactNode } from 'react';
 import { Link } from 'react-router';
 import type { Schema } from '../../../api/client';
 import { Button } from '../../../ui/Button';
-import { words } from '../../../words';
+import * as m from '#messages';
 import { whenText } from '../../lesson/when';
 
 /** Above what is to be printed; on paper it is not. */
@@ -33,13 +33,13 @@ export function PaperBar({
         {children}
         {typeof pdf === 'string' ? (
           <a href={pdf} download className="font-semibold underline decoration-line underline-offset-4">
-            {words.paper.pdf}
+            {m.paper_pdf()}
           </a>
         ) : (
           pdf
         )}
         <Button look="main" onClick={() => window.print()}>
-          {words.paper.print}
+          {m.paper_print()}
         </Button>
       </div>
     </header>

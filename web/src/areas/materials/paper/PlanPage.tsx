@@ -3,15 +3,14 @@ import type { Schema } from '../../../api/client';
 import { problemText } from '../../../api/problem';
 import { markOf } from '../../../ui/marks';
 import { Sign } from '../../../ui/Sign';
-import { words } from '../../../words';
-import { edit } from '../../../words/edit';
+import * as m from '#messages';
 import { PaperBar } from './PaperBar';
 import { usePaper } from './usePaper';
 
 type Paper = Schema['HandoutsView'];
 
 const workText = (line: Schema['WorkLine']) =>
-  `${line.title}${line.variant == null ? '' : ` (${line.variant})`}, ${edit.ways[line.way]}`;
+  `${line.title}${line.variant == null ? '' : ` (${line.variant})`}, ${m.edit_ways({ key: line.way })}`;
 
 function Table({ group, slips }: { group: Schema['HandoutGroup']; slips: Paper['slips'] }) {
   return (
@@ -52,16 +51,16 @@ export function PlanPage() {
   const { id = '' } = useParams();
   const { data, error } = usePaper(id);
   if (error !== null) return <p className="p-8">{problemText(error)}</p>;
-  if (data === undefined) return <p className="p-8 text-soft">{words.common.loading}</p>;
+  if (data === undefined) return <p className="p-8 text-soft">{m.common_loading()}</p>;
   const standing = data.slips.filter((slip) => slip.group === null);
   return (
     <>
       <PaperBar
         paper={data}
-        title={words.paper.plan}
+        title={m.paper_plan()}
         pdf={`/api/staff/rounds/${id}/paper/plan.pdf?zone=${encodeURIComponent(Intl.DateTimeFormat().resolvedOptions().timeZone)}`}
       />
-      {data.groups.length === 0 && <p className="p-8">{words.paper.noGroups}</p>}
+      {data.groups.length === 0 && <p className="p-8">{m.paper_noGroups()}</p>}
       {data.groups.length > 0 && (
         <main className="group-plan m-auto bg-white p-6 text-black print:p-0">
           <p className="font-head text-2xl font-semibold wrap-anywhere">{data.title}</p>
@@ -79,7 +78,7 @@ export function PlanPage() {
           </ul>
           {standing.length > 0 && (
             <p className="mt-5 wrap-anywhere">
-              <strong>{words.paper.standing}</strong> {standing.map((slip) => slip.name).join(', ')}
+              <strong>{m.paper_standing()}</strong> {standing.map((slip) => slip.name).join(', ')}
             </p>
           )}
         </main>

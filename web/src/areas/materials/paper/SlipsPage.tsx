@@ -8,7 +8,7 @@ import { markOf } from '../../../ui/marks';
 import { useMessages } from '../../../ui/messages';
 import { Picture } from '../../../ui/Picture';
 import { Sign } from '../../../ui/Sign';
-import { words } from '../../../words';
+import * as m from '#messages';
 import { JobProgress } from '../JobProgress';
 import { useJob } from '../useJob';
 import { PaperBar } from './PaperBar';
@@ -44,7 +44,7 @@ function Slip({ slip, paper }: { slip: Schema['Handout']; paper: Paper }) {
           )}
           {slip.seat !== null && (
             <p className="mt-[1mm] line-clamp-2 text-[13pt]">
-              {words.paper.number(slip.seat)}
+              {m.paper_number({ n: slip.seat })}
               {slip.role === '' ? '' : `: ${slip.role}`}
             </p>
           )}
@@ -53,7 +53,8 @@ function Slip({ slip, paper }: { slip: Schema['Handout']; paper: Paper }) {
         <Code text={window.location.origin + slip.pass} className="w-full" />
       </div>
       <p className="text-[11pt] wrap-anywhere">
-        {words.paper.way(`${window.location.host}/student`)} <strong className="text-[15pt]">{paper.doorWord}</strong>
+        {m.paper_way({ address: `${window.location.host}/student` })}{' '}
+        <strong className="text-[15pt]">{paper.doorWord}</strong>
       </p>
     </li>
   );
@@ -65,13 +66,13 @@ function NewPasses({ paper, round }: { paper: Paper; round: string }) {
   const { say, fail } = useMessages();
   const renew = useMutation({
     mutationFn: () => take(api.POST('/api/staff/classes/{id}/passes', { params: { path: { id: paper.classId } } })),
-    onSuccess: () => say(words.paper.renewed),
+    onSuccess: () => say(m.paper_renewed()),
     onError: fail,
     onSettled: () => queries.invalidateQueries({ queryKey: ['paper', round] }),
   });
   return (
-    <Button look="quiet" busy={renew.isPending} title={words.paper.renewLead} onClick={() => renew.mutate()}>
-      {words.paper.renew}
+    <Button look="quiet" busy={renew.isPending} title={m.paper_renewLead()} onClick={() => renew.mutate()}>
+      {m.paper_renew()}
     </Button>
   );
 }
@@ -88,15 +89,15 @@ function ManySlips({ round }: { round: string }) {
   if (job?.file != null)
     return (
       <a href={job.file} download className="font-semibold underline decoration-line underline-offset-4">
-        {words.paper.pdf}
+        {m.paper_pdf()}
       </a>
     );
   return (
     <>
-      {job !== null && <JobProgress job={job} label={words.paper.making} />}
+      {job !== null && <JobProgress job={job} label={m.paper_making()} />}
       {job?.state !== 'working' && (
         <Button busy={begin.isPending} onClick={() => begin.mutate()}>
-          {words.paper.make}
+          {m.paper_make()}
         </Button>
       )}
     </>
@@ -108,17 +109,17 @@ export function SlipsPage() {
   const { id = '' } = useParams();
   const { data, error } = usePaper(id);
   if (error !== null) return <p className="p-8">{problemText(error)}</p>;
-  if (data === undefined) return <p className="p-8 text-soft">{words.common.loading}</p>;
+  if (data === undefined) return <p className="p-8 text-soft">{m.common_loading()}</p>;
   return (
     <>
       <PaperBar
         paper={data}
-        title={words.paper.slips(data.slips.length)}
+        title={m.paper_slips({ n: data.slips.length })}
         pdf={data.bitByBit ? <ManySlips round={id} /> : `/api/staff/rounds/${id}/paper/slips.pdf`}
       >
         {data.slips.length > 0 && <NewPasses paper={data} round={id} />}
       </PaperBar>
-      {data.slips.length === 0 && <p className="p-8">{words.paper.nobody}</p>}
+      {data.slips.length === 0 && <p className="p-8">{m.paper_nobody()}</p>}
       <ul className="slips">
         {data.slips.map((slip) => (
           <Slip key={slip.id} slip={slip} paper={data} />

@@ -1,9 +1,9 @@
 import { Suspense } from 'react';
 import { useServerNow } from '../../../api/clock';
 import { api, take, type Schema } from '../../../api/client';
-import { copy as fillWords } from '../../../words/copy';
+import * as m from '#messages';
+import { list } from '../../../words/list';
 import { lazily } from '../../../ui/lazily';
-import { student as words } from '../../../words/student';
 import { fillersOf, isAlone, isSlot, type Block, type Copy } from '../blocks';
 import { Fill } from '../fill/Fill';
 import { ReadingBlock } from '../fill/ReadingBlock';
@@ -30,7 +30,7 @@ function Before({ of, block, members }: { of: SlotOf; block: Block; members: Mat
     <Suspense fallback={null}>
       <History
         block={block}
-        nameOf={(id) => members.find((mate) => mate.id === id)?.name ?? words.copy.somebody}
+        nameOf={(id) => members.find((mate) => mate.id === id)?.name ?? m.student_copy_somebody()}
         load={() => take(api.GET('/api/student/copies/{id}/slots/{slot}/history/{owner}', { params }))}
         bringBack={(revision) =>
           take(api.POST('/api/student/copies/{id}/slots/{slot}/history/{owner}', { params, body: { revision } }))
@@ -49,10 +49,10 @@ function Column({ mate, answer, writing }: { mate: Mate; answer: Answer | undefi
   return (
     <li className="border-l-4 border-line py-1 pl-3">
       <p className="text-sm font-semibold">
-        {mate.name} {writing && <span className="font-normal text-soft">· {words.copy.isWriting}</span>}
+        {mate.name} {writing && <span className="font-normal text-soft">· {m.student_copy_isWriting()}</span>}
       </p>
       <p className="whitespace-pre-wrap wrap-anywhere">
-        {text.trim() === '' ? <span className="text-soft">{words.copy.notYet}</span> : text}
+        {text.trim() === '' ? <span className="text-soft">{m.student_copy_notYet()}</span> : text}
       </p>
     </li>
   );
@@ -84,7 +84,7 @@ function ThingsField({
 function ShownSlot({ copy, block, me, members }: { copy: Copy; block: Block; me: string; members: Mate[] }) {
   const fillers = fillersOf(copy, block.id);
   if (fillers?.private === true && !fillers.students.includes(me))
-    return <p className="text-soft">{fillWords.notShown}</p>;
+    return <p className="text-soft">{m.copy_notShown()}</p>;
   const whose = isAlone(block) ? members.filter((mate) => fillers?.students.includes(mate.id) ?? true) : [];
   if (isAlone(block) && block.kind === 'each')
     return (
@@ -98,7 +98,7 @@ function ShownSlot({ copy, block, me, members }: { copy: Copy; block: Block; me:
   if (block.kind === 'together')
     return (
       <p className="whitespace-pre-wrap wrap-anywhere">
-        {text.trim() === '' ? <span className="text-soft">{words.copy.notYet}</span> : text}
+        {text.trim() === '' ? <span className="text-soft">{m.student_copy_notYet()}</span> : text}
       </p>
     );
   const others = whose.map((mate) => ({ name: mate.name, value: find(copy, block.id, mate.id)?.text ?? '' }));
@@ -113,7 +113,7 @@ function ForWhom({ copy, slot, me, members }: { copy: Copy; slot: string; me: st
   const mine = fillers.students.includes(me);
   return (
     <p className={`-mt-2 mb-3 ${mine ? 'font-semibold' : 'text-soft'}`}>
-      {mine ? fillWords.forUs(names) : fillWords.forOthers(names)}
+      {mine ? m.copy_forUs({ others: list(names) }) : m.copy_forOthers({ names: list(names) })}
     </p>
   );
 }
@@ -154,7 +154,7 @@ function Slot({ copy, block, me, members: all }: { copy: Copy; block: Block; me:
     <>
       <SlotField
         {...of}
-        label={alone ? words.copy.mine : words.copy.together}
+        label={alone ? m.student_copy_mine() : m.student_copy_together()}
         writing={writing}
         me={me}
         mates={mates}
@@ -190,12 +190,12 @@ export function CopyPage({
   return (
     <div className="space-y-6">
       <h1 className="text-2xl font-semibold wrap-anywhere">{copy.title}</h1>
-      {isToRead(copy) && <p className="text-soft">{copy.locked ? fillWords.locked : words.copy.toRead}</p>}
+      {isToRead(copy) && <p className="text-soft">{copy.locked ? m.copy_locked() : m.student_copy_toRead()}</p>}
       {copy.pages.map((page, i) => (
         <section key={page.id} className="space-y-6">
           {copy.pages.length > 1 && (
             <p className="border-b-2 border-line pt-4 pb-1 text-sm text-soft">
-              {page.title === '' ? fillWords.page(i + 1, copy.pages.length) : page.title}
+              {page.title === '' ? m.copy_page({ n: i + 1, all: copy.pages.length }) : page.title}
             </p>
           )}
           {page.blocks.map((block) =>

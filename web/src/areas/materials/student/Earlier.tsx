@@ -1,7 +1,7 @@
 import { Suspense, useCallback, useEffect, useState } from 'react';
 import { api, take, whole, type Schema, type Whole } from '../../../api/client';
 import { Button } from '../../../ui/Button';
-import { elsewhere as words } from '../../../words/elsewhere';
+import * as m from '#messages';
 import { dayText } from '../../lesson/when';
 import { MediaContext } from '../media';
 import { CopyPage } from './CopyPage';
@@ -38,13 +38,13 @@ export default function EarlierSheets({ me, onBack }: { me: string; onBack: () =
   return (
     <div className="flex flex-col gap-4">
       <Button look="quiet" className="-ml-2 self-start" onClick={() => (open === null ? onBack() : setOpen(null))}>
-        {words.earlierBack}
+        {m.elsewhere_earlierBack()}
       </Button>
       {failed && (
         <p role="alert" className="font-semibold">
-          {words.failed}{' '}
+          {m.elsewhere_failed()}{' '}
           <Button onClick={look} className="ml-2">
-            {words.again}
+            {m.elsewhere_again()}
           </Button>
         </p>
       )}
@@ -56,8 +56,8 @@ export default function EarlierSheets({ me, onBack }: { me: string; onBack: () =
         </MediaContext>
       ) : (
         <>
-          <h1 className="text-3xl font-bold">{words.earlier}</h1>
-          {list?.length === 0 && <p className="text-lg text-soft">{words.earlierNone}</p>}
+          <h1 className="text-3xl font-bold">{m.elsewhere_earlier()}</h1>
+          {list?.length === 0 && <p className="text-lg text-soft">{m.elsewhere_earlierNone()}</p>}
           {[...lessons].map(([lesson, copies]) => (
             <section key={lesson} className="border-t-2 border-ink pt-2">
               <h2 className="font-sans text-lg font-semibold wrap-anywhere">{copies[0]?.lesson}</h2>
@@ -69,7 +69,7 @@ export default function EarlierSheets({ me, onBack }: { me: string; onBack: () =
                   onClick={() => void show(one)}
                 >
                   {one.title}
-                  {!one.mayWrite && <span className="ml-2 text-sm text-soft">{words.earlierRead}</span>}
+                  {!one.mayWrite && <span className="ml-2 text-sm text-soft">{m.elsewhere_earlierRead()}</span>}
                 </Button>
               ))}
             </section>

@@ -2,7 +2,7 @@ import { useEffect, useState } from 'react';
 import { api, take } from '../../../api/client';
 import { Button } from '../../../ui/Button';
 import { useShown } from '../../../ui/useShown';
-import { student as words } from '../../../words/student';
+import * as m from '#messages';
 import type { Copy } from '../blocks';
 
 type Note = Copy['notes'][number];
@@ -33,23 +33,25 @@ function OneNote({ copy, note, me, members }: { copy: Copy; note: Note; me: stri
       () => setState('failed'),
     );
   };
-  const who = note.answeredBy === me ? words.margin.you : members.find((mate) => mate.id === note.answeredBy)?.name;
+  const who =
+    note.answeredBy === me ? m.student_margin_you() : members.find((mate) => mate.id === note.answeredBy)?.name;
   const about = members.find((mate) => mate.id === note.owner);
   return (
     <div ref={place} className="border-l-[6px] border-accent bg-wash px-3 py-2">
       <p className="text-sm text-soft">
         {note.by}
-        {about !== undefined && ` · ${about.id === me ? words.margin.yours : words.copy.of(about.name)}`}
+        {about !== undefined &&
+          ` · ${about.id === me ? m.student_margin_yours() : m.student_copy_of({ name: about.name })}`}
       </p>
       <p className="font-semibold whitespace-pre-wrap wrap-anywhere">{note.text}</p>
       {note.answer !== '' && text === null && (
         <p className="mt-1 whitespace-pre-wrap wrap-anywhere">
-          <span className="text-soft">{who ?? words.copy.somebody}:</span> {note.answer}
+          <span className="text-soft">{who ?? m.student_copy_somebody()}:</span> {note.answer}
         </p>
       )}
       {text === null ? (
         <Button look="quiet" className="-ml-2" onClick={() => setText(note.answer)}>
-          {note.answer === '' ? words.margin.answer : words.margin.change}
+          {note.answer === '' ? m.student_margin_answer() : m.student_margin_change()}
         </Button>
       ) : (
         <form
@@ -60,7 +62,7 @@ function OneNote({ copy, note, me, members }: { copy: Copy; note: Note; me: stri
           }}
         >
           <textarea
-            aria-label={words.margin.answerTo}
+            aria-label={m.student_margin_answerTo()}
             rows={2}
             maxLength={600}
             value={text}
@@ -69,12 +71,12 @@ function OneNote({ copy, note, me, members }: { copy: Copy; note: Note; me: stri
           />
           <span className="flex flex-wrap items-center gap-2">
             <Button type="submit" busy={state === 'busy'}>
-              {words.margin.send}
+              {m.student_margin_send()}
             </Button>
             <Button look="quiet" onClick={() => setText(null)}>
-              {words.margin.not}
+              {m.student_margin_not()}
             </Button>
-            {state === 'failed' && <span role="alert">{words.margin.failed}</span>}
+            {state === 'failed' && <span role="alert">{m.student_margin_failed()}</span>}
           </span>
         </form>
       )}
@@ -87,7 +89,7 @@ export function Margin({ copy, slot, me, members }: { copy: Copy; slot: string; 
   const notes = copy.notes.filter((note) => note.slot === slot);
   if (notes.length === 0) return null;
   return (
-    <aside aria-label={words.margin.title} className="mb-3 space-y-2">
+    <aside aria-label={m.student_margin_title()} className="mb-3 space-y-2">
       {notes.map((note) => (
         <OneNote key={note.id} copy={copy} note={note} me={me} members={members} />
       ))}

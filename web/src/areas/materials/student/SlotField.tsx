@@ -1,5 +1,6 @@
 import { useId, useLayoutEffect, useRef } from 'react';
-import { student as words } from '../../../words/student';
+import * as m from '#messages';
+import { list } from '../../../words/list';
 import { Carets, useCarets } from './Carets';
 import { isFree, keptApart, movedCaret } from './caret';
 import type { SlotSync } from './slotSync';
@@ -17,6 +18,14 @@ interface SlotFieldProps extends SlotOf {
 /** Letters that are still being put together from several keys are left to the keyboard. */
 const isComposing = (event: Event) => event instanceof InputEvent && event.isComposing;
 
+const stateText = {
+  saved: m.student_copy_saved,
+  saving: m.student_copy_saving,
+  waiting: m.student_copy_waiting,
+  full: m.student_copy_full,
+  refused: m.student_copy_refused,
+};
+
 /** Whether what stands there is saved, and who else is at it. */
 export function SlotNote({ sync, writing }: { sync: SlotSync; writing: string[] }) {
   return (
@@ -25,9 +34,13 @@ export function SlotNote({ sync, writing }: { sync: SlotSync; writing: string[] 
         role="status"
         className={sync.state !== 'saved' && sync.state !== 'saving' ? 'bg-wash px-1 font-semibold text-ink' : ''}
       >
-        {sync.text === '' && sync.state === 'saved' ? '' : words.copy[sync.state]}
+        {sync.text === '' && sync.state === 'saved' ? '' : stateText[sync.state]()}
       </span>
-      {writing.length > 0 && <span className="font-semibold text-ink">{words.copy.writing(writing)}</span>}
+      {writing.length > 0 && (
+        <span className="font-semibold text-ink">
+          {m.student_copy_writing({ n: writing.length, names: list(writing) })}
+        </span>
+      )}
     </p>
   );
 }

@@ -2,7 +2,7 @@ import type { ReactNode } from 'react';
 import { Button } from '../../../ui/Button';
 import { Field } from '../../../ui/Field';
 import { Wordmark } from '../../../ui/Wordmark';
-import { student as words } from '../../../words/student';
+import * as m from '#messages';
 
 /** The frame of everything at the students' door. */
 export function AtTheDoor({ children }: { children: ReactNode }) {
@@ -39,12 +39,12 @@ export function TypeDoorWord({
         onKnock();
       }}
     >
-      <h1 className="text-4xl font-semibold">{words.join.title}</h1>
+      <h1 className="text-4xl font-semibold">{m.student_join_title()}</h1>
       <Field
         className="mt-6 [&_input]:py-3 [&_input]:text-center [&_input]:font-head [&_input]:text-2xl"
         name="door"
-        label={words.join.doorWord}
-        hint={words.join.doorWordHint}
+        label={m.student_join_doorWord()}
+        hint={m.student_join_doorWordHint()}
         value={doorWord}
         error={error}
         maxLength={40}
@@ -54,7 +54,7 @@ export function TypeDoorWord({
         onChange={(event) => onDoorWord(event.target.value)}
       />
       <Button look="main" type="submit" className="mt-6 w-full py-4 text-xl" busy={busy}>
-        {words.join.go}
+        {m.student_join_go()}
       </Button>
     </form>
   );

@@ -15,7 +15,7 @@ describe('the students’ door', () => {
   const onJoined = vi.fn();
   const goToDoor = async () => {
     render(<JoinPage onJoined={onJoined} />);
-    type('Door word', 'amber otter');
+    type('Join words', 'amber otter');
     press('Find my class');
     await screen.findByRole('heading', { name: '9G: who are you?' });
   };
@@ -30,14 +30,14 @@ describe('the students’ door', () => {
 
   it('has room for the longest door word', () => {
     render(<JoinPage onJoined={() => undefined} />);
-    expect(Number(screen.getByLabelText('Door word').getAttribute('maxlength'))).toBeGreaterThanOrEqual(30);
+    expect(Number(screen.getByLabelText('Join words').getAttribute('maxlength'))).toBeGreaterThanOrEqual(30);
   });
 
   it('takes the door word, then the name as it is typed', async () => {
     post.mockResolvedValue({ state: 'in' });
     await goToDoor();
     type('Your name', 'ada lund');
-    press('Go in');
+    press('Join');
     await waitFor(() => expect(onJoined).toHaveBeenCalledOnce());
     expect(post.mock.calls[0]?.[1].body).toEqual({ doorWord: 'amber otter', name: 'ada lund', wait: false });
   });
@@ -54,51 +54,45 @@ describe('the students’ door', () => {
   it('asks for the door word where a pass opens nothing any more', async () => {
     window.history.replaceState(null, '', '/student?pass=abc.def');
     post.mockRejectedValue(
-      new ApiProblem(404, 'This slip does not open the door any more.', [
-        { field: 'pass', message: 'This slip does not open the door any more.' },
-      ]),
+      new ApiProblem(404, 'This slip no longer works.', [{ field: 'pass', message: 'This slip no longer works.' }]),
     );
     render(<JoinPage onJoined={onJoined} />);
-    expect(await screen.findByText('This slip does not open the door any more.')).toBeInTheDocument();
-    expect(screen.getByLabelText('Door word')).toBeEnabled();
+    expect(await screen.findByText('This slip no longer works.')).toBeInTheDocument();
+    expect(screen.getByLabelText('Join words')).toBeEnabled();
     window.history.replaceState(null, '', '/student');
   });
 
   it('says that a name is not found, keeps it, and offers to wait at the door', async () => {
     post.mockRejectedValueOnce(
-      new ApiProblem(404, 'This name is not on the list.', [
-        { field: 'name', message: 'This name is not on the list.' },
-      ]),
+      new ApiProblem(404, 'This name isn’t on the list.', [{ field: 'name', message: 'This name isn’t on the list.' }]),
     );
     post.mockResolvedValueOnce({ state: 'waiting' });
     await goToDoor();
     type('Your name', 'Beanie');
-    press('Go in');
-    expect(await screen.findByText('This name is not on the list.')).toBeInTheDocument();
+    press('Join');
+    expect(await screen.findByText('This name isn’t on the list.')).toBeInTheDocument();
     expect(screen.getByLabelText('Your name')).toHaveValue('Beanie');
-    press('Wait at the door for my teacher');
-    await waitFor(() =>
-      expect(screen.getByRole('heading', { name: 'You are at the door. Your teacher lets you in.' })).toBeVisible(),
-    );
+    press('Wait for my teacher to let me in');
+    await waitFor(() => expect(screen.getByRole('heading', { name: 'Your teacher will let you in.' })).toBeVisible());
     expect(post.mock.calls[1]?.[1].body).toMatchObject({ name: 'Beanie', wait: true });
   });
 
   it('tries again by itself where many come in at once', async () => {
-    post.mockRejectedValueOnce(new ApiProblem(429, 'Many are coming in just now.'));
+    post.mockRejectedValueOnce(new ApiProblem(429, 'Lots of people are joining.'));
     post.mockResolvedValueOnce({ state: 'in' });
     await goToDoor();
     type('Your name', 'Ada');
-    press('Go in');
-    expect(await screen.findByText(/you are next/)).toBeInTheDocument();
+    press('Join');
+    expect(await screen.findByText(/you’re next/)).toBeInTheDocument();
     await waitFor(() => expect(onJoined).toHaveBeenCalledOnce());
   });
 
   it('does not try again where too many names were wrong', async () => {
-    const text = 'Too many names that are not on the list.';
+    const text = 'Too many names that aren’t on the list.';
     post.mockRejectedValue(new ApiProblem(429, text, [{ field: 'name', message: text }]));
     await goToDoor();
     type('Your name', 'Ada');
-    press('Go in');
+    press('Join');
     expect(await screen.findByText(text)).toBeInTheDocument();
     expect(post).toHaveBeenCalledOnce();
   });
@@ -120,7 +114,7 @@ describe('the students’ door', () => {
     let state = 'waiting';
     get.mockImplementation(() => Promise.resolve({ state }));
     render(<JoinPage onJoined={onJoined} />);
-    expect(await screen.findByRole('heading', { name: /at the door/ })).toBeVisible();
+    expect(await screen.findByRole('heading', { name: /will let you in/ })).toBeVisible();
     state = 'in';
     await waitFor(() => expect(onJoined).toHaveBeenCalled());
   });

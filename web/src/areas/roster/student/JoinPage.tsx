@@ -4,7 +4,7 @@ import { isProblem, problemText } from '../../../api/problem';
 import { Button } from '../../../ui/Button';
 import { Field } from '../../../ui/Field';
 import { lazily } from '../../../ui/lazily';
-import { student as words } from '../../../words/student';
+import * as m from '#messages';
 import { AtTheDoor, TypeDoorWord } from './AtTheDoor';
 
 /** Only where the teacher has chosen so. */
@@ -54,11 +54,11 @@ function TypeName({
         if (name.trim() !== '') onName(name, false);
       }}
     >
-      <h1 className="text-3xl font-semibold wrap-anywhere">{words.join.who(door.className)}</h1>
+      <h1 className="text-3xl font-semibold wrap-anywhere">{m.student_join_who({ className: door.className })}</h1>
       <Field
         className="mt-6 [&_input]:text-2xl"
-        label={words.join.name}
-        hint={words.join.nameHint}
+        label={m.student_join_name()}
+        hint={m.student_join_nameHint()}
         value={name}
         error={error}
         maxLength={120}
@@ -68,15 +68,15 @@ function TypeName({
         onChange={(event) => setName(event.target.value)}
       />
       <Button look="main" type="submit" className="mt-6 w-full py-4 text-xl" busy={busy}>
-        {words.join.enter}
+        {m.student_join_enter()}
       </Button>
       {canWait && (
         <Button className="mt-4 w-full py-3 text-lg" busy={busy} onClick={() => onName(name, true)}>
-          {words.join.wait}
+          {m.student_join_wait()}
         </Button>
       )}
       <Button look="quiet" className="mt-6" onClick={onOther}>
-        {words.join.other}
+        {m.student_join_other()}
       </Button>
     </form>
   );
@@ -96,7 +96,7 @@ export function JoinPage({ onJoined, typed = '' }: { onJoined: () => void; typed
   const [canWait, setCanWait] = useState(false);
   /** Why this device is out that was in. */
   const [ended, setEnded] = useState<string>();
-  const many = () => setError(words.join.many);
+  const many = () => setError(m.student_join_many());
   const ask = (typed: string) => {
     const path = { params: { path: { doorWord: typed.trim() } } };
     patiently(() => take(api.GET('/api/student/classes/{doorWord}', path)), many)
@@ -142,7 +142,10 @@ export function JoinPage({ onJoined, typed = '' }: { onJoined: () => void; typed
     take(api.GET('/api/student/door')).then(
       (at) => {
         setState(at.state);
-        if (at.ended != null) setEnded(words.join.ended[at.ended](at.name ?? ''));
+        if (at.ended != null)
+          setEnded(
+            (at.ended === 'freed' ? m.student_join_endedFreed : m.student_join_endedOther)({ name: at.name ?? '' }),
+          );
       },
       () => undefined,
     );

@@ -6,8 +6,7 @@ import { Button } from '../../../ui/Button';
 import { Field } from '../../../ui/Field';
 import { Picture } from '../../../ui/Picture';
 import { canSpeak, say } from '../../../ui/speech';
-import { student as words } from '../../../words/student';
-import { young as told } from '../../../words/young';
+import * as m from '#messages';
 
 const fold = (text: string) => text.normalize('NFKD').replace(/\p{M}/gu, '').toLocaleLowerCase();
 const searchAbove = 12;
@@ -34,17 +33,17 @@ export default function PressName({
   /** They cannot read yet: each finds their own picture. */
   const young = names.some((name) => name.picture != null);
   useEffect(() => {
-    if (young) say([{ text: told.findPicture, lang: told.lang }]);
+    if (young) say([{ text: m.young_findPicture(), lang: m.young_lang() }]);
   }, [young]);
   const shown = names.filter((name) => fold(name.name).includes(fold(find)));
   return (
     <>
-      <h1 className="text-3xl font-semibold wrap-anywhere">{words.join.who(door.className)}</h1>
+      <h1 className="text-3xl font-semibold wrap-anywhere">{m.student_join_who({ className: door.className })}</h1>
       {young && canSpeak() && (
         <button
           type="button"
-          aria-label={told.again}
-          onClick={() => say([{ text: told.findPicture, lang: told.lang }])}
+          aria-label={m.young_again()}
+          onClick={() => say([{ text: m.young_findPicture(), lang: m.young_lang() }])}
           className="mt-4 flex size-24 items-center justify-center border-2 border-ink bg-sheet active:bg-wash"
         >
           <BigSign name="speak" size={64} />
@@ -53,7 +52,7 @@ export default function PressName({
       {!young && names.length > searchAbove && (
         <Field
           className="mt-4"
-          label={words.join.find}
+          label={m.student_join_find()}
           value={find}
           onChange={(event) => setFind(event.target.value)}
         />
@@ -63,7 +62,9 @@ export default function PressName({
           {error}
         </p>
       )}
-      {shown.length === 0 && <p className="mt-6">{names.length === 0 ? words.join.empty : words.join.none}</p>}
+      {shown.length === 0 && (
+        <p className="mt-6">{names.length === 0 ? m.student_join_empty() : m.student_join_none()}</p>
+      )}
       <ul className={young ? 'mt-4 grid grid-cols-2 gap-3' : 'mt-4 space-y-2'}>
         {shown.map((name) => (
           <li key={name.id}>
@@ -78,17 +79,17 @@ export default function PressName({
             >
               {name.picture != null && <Picture number={name.picture} size={96} />}
               <span className="min-w-0 wrap-anywhere">{name.name}</span>
-              {name.taken && <span className="text-sm">{words.join.taken}</span>}
+              {name.taken && <span className="text-sm">{m.student_join_taken()}</span>}
             </button>
           </li>
         ))}
       </ul>
       <div className="mt-6 flex flex-col items-start gap-2">
         <Button look="quiet" onClick={onTyped}>
-          {words.join.notHere}
+          {m.student_join_notHere()}
         </Button>
         <Button look="quiet" onClick={onOther}>
-          {words.join.other}
+          {m.student_join_other()}
         </Button>
       </div>
     </>

@@ -1,7 +1,7 @@
 import { useEffect, useState } from 'react';
 import { api, take, type Schema } from '../../../api/client';
 import { Button } from '../../../ui/Button';
-import { student as words } from '../../../words/student';
+import * as m from '#messages';
 
 const askEvery = 2_500;
 
@@ -36,13 +36,15 @@ export default function Waiting({
     <>
       <div role="status">
         <h1 className="text-4xl leading-tight font-bold text-balance">
-          {state === 'notNow' ? words.join.notNow : words.join.waiting}
+          {state === 'notNow' ? m.student_join_notNow() : m.student_join_waiting()}
         </h1>
       </div>
-      {taken !== null && <p className="mt-4 text-lg font-semibold wrap-anywhere">{words.join.isTaken(taken)}</p>}
-      <p className="mt-4 text-lg">{words.join.waitingHint}</p>
+      {taken !== null && (
+        <p className="mt-4 text-lg font-semibold wrap-anywhere">{m.student_join_isTaken({ name: taken })}</p>
+      )}
+      <p className="mt-4 text-lg">{m.student_join_waitingHint()}</p>
       <Button look="quiet" className="mt-8" onClick={() => onState('outside')}>
-        {words.join.again}
+        {m.student_join_again()}
       </Button>
     </>
   );
