@@ -23,7 +23,7 @@ const backArrows = areas.slice(0, -1).map((area, i) => ({
 }));
 
 export default ts.config(
-  { ignores: ['web/dist/**', 'web/src/api/generated.ts', 'web/src/messages/**', 'e2e/results/**'] },
+  { ignores: ['web/dist*/**', 'web/src/api/generated.ts', 'web/src/messages/**', 'e2e/results/**'] },
   js.configs.recommended,
   {
     files: ['**/*.ts', '**/*.tsx'],

@@ -26,13 +26,13 @@ for (const scheme of ['light', 'dark'] as const) {
     const t = await teacher(browser, scheme);
     await isOpenToAll(t, 'classes');
     await t.getByRole('link', { name: 'Your account' }).click();
-    await expect(t.getByText('here', { exact: true })).toBeVisible();
+    await expect(t.getByText('this device', { exact: true })).toBeVisible();
     await isOpenToAll(t, 'account');
     await t.getByRole('link', { name: 'All classes' }).click();
     await t.getByRole('button', { name: 'New class' }).click();
     await t.getByLabel('Class name').fill(`Eleven ${scheme}`);
     await t.getByLabel('Paste here').fill('Ada\nAda\nBen Oduya\nChi\nDov');
-    await expect(t.getByText('stands in line')).toBeVisible();
+    await expect(t.getByText('is already in line')).toBeVisible();
     await isOpenToAll(t, 'new class');
     await t.getByRole('button', { name: /Create class with 4/ }).click();
     await expect(t.getByRole('heading', { name: `Eleven ${scheme}` })).toBeVisible();
@@ -47,7 +47,7 @@ for (const scheme of ['light', 'dark'] as const) {
     await expect(t.getByText('No groups yet.')).toBeVisible();
     await isOpenToAll(t, 'an empty floor');
     await t.getByLabel('How many').fill('2');
-    await t.getByRole('button', { name: 'Group at random', exact: true }).click();
+    await t.getByRole('button', { name: 'Make random groups', exact: true }).click();
     await expect(t.locator('[data-stop^="table:"]')).toHaveCount(2);
     const round = t.locator('details', { has: t.locator('summary', { hasText: 'Round 1' }) });
     await expect(async () => {
@@ -62,15 +62,15 @@ for (const scheme of ['light', 'dark'] as const) {
     await t.keyboard.press('Escape');
     await t.getByRole('button', { name: 'List', exact: true }).click();
     await isOpenToAll(t, 'the floor as a list');
-    await t.getByRole('button', { name: 'Groups' }).click();
+    await t.getByRole('button', { name: 'Groups', exact: true }).click();
     await t.keyboard.press('?');
     await isOpenToAll(t, 'keys');
     await t.keyboard.press('Escape');
     await t.getByRole('tab', { name: 'Materials', exact: true }).click();
-    await t.getByRole('button', { name: 'Create a worksheet' }).click();
-    await t.getByRole('button', { name: '+ One answer each' }).click();
+    await t.getByRole('button', { name: 'Create a new worksheet' }).click();
+    await t.getByRole('button', { name: '+ Question: one answer each' }).click();
     await t.getByLabel('What do students do here?').fill('What do you see?');
-    await t.getByRole('button', { name: '+ One answer together' }).click();
+    await t.getByRole('button', { name: '+ Question: one answer together' }).click();
     await t.getByLabel('What do students do here?').last().fill('What do you all say?');
     await expect(t.getByRole('status').filter({ hasText: /^Saved$/ })).toBeVisible();
     await isOpenToAll(t, 'the original');
@@ -112,7 +112,7 @@ for (const scheme of ['light', 'dark'] as const) {
         .map((name, i) => `${name};${i < 4 ? 'A' : 'B'};${i % 3};${i % 2 ? 'Somali' : 'Twi'};${i % 4 ? '' : 'lead'}`)
         .join('\n')}\n999;;;;\n`,
     );
-    await expect(t.getByText('No letters in it')).toBeVisible();
+    await expect(t.getByText('has no letters')).toBeVisible();
     await isOpenToAll(t, 'bringing in a list');
     await t.getByRole('button', { name: 'Add 8 students' }).click();
     await expect(t.getByRole('columnheader', { name: 'Level' })).toBeVisible();
@@ -125,7 +125,7 @@ for (const scheme of ['light', 'dark'] as const) {
     await t.getByRole('tab', { name: 'Rules and wishes' }).click();
     await find(t, 'Student 1', 'Ada');
     await find(t, 'Student 2', 'Ben');
-    await t.getByRole('button', { name: 'Add it' }).click();
+    await t.getByRole('button', { name: 'Add rule' }).click();
     await expect(t.getByText('Ada and Ben apart')).toBeVisible();
     await isOpenToAll(t, 'musts');
 
@@ -146,7 +146,7 @@ for (const scheme of ['light', 'dark'] as const) {
     await expect(t.getByText('breaks: Ada and Ben apart')).toBeVisible();
     await isOpenToAll(t, 'a tag held over the desk');
     await t.keyboard.press('Escape');
-    await t.getByRole('button', { name: /^Variants/ }).click();
+    await t.getByRole('button', { name: /^Saved versions/ }).click();
     await t.getByRole('button', { name: 'Save this version' }).click();
     await expect(t.getByRole('heading', { name: 'Version 1' })).toBeVisible();
     await isOpenToAll(t, 'variants');
@@ -154,7 +154,7 @@ for (const scheme of ['light', 'dark'] as const) {
     await t.getByRole('button', { name: 'Numbers, roles and tasks' }).click();
     await t.getByLabel('Role of number 1').fill('lead');
     await isOpenToAll(t, 'numbers');
-    await t.getByRole('button', { name: 'Save' }).click();
+    await t.getByRole('button', { name: 'Save', exact: true }).click();
     await tag(t, 'Chi').click();
     await t.getByRole('button', { name: 'Absent today' }).click();
     await t.getByRole('button', { name: 'Fix the groups' }).click();
@@ -164,7 +164,7 @@ for (const scheme of ['light', 'dark'] as const) {
     await find(t, 'Student 1', 'Ada');
     await find(t, 'Student 2', 'Ben');
     await choose(t, 'Kind of rule', 'together');
-    await t.getByRole('button', { name: 'Add it' }).click();
+    await t.getByRole('button', { name: 'Add rule' }).click();
     await expect(t.getByText('Ada and Ben together')).toBeVisible();
     await t.getByRole('button', { name: 'Put 7 students into 2 groups' }).click();
     await expect(t.getByText('These rules conflict')).toBeVisible();

@@ -19,7 +19,7 @@ test('an exit ticket is written, opens at its own moment, and is found again in 
     await t.getByRole('button', { name: 'Add' }).first().click();
     await t.getByRole('menuitem', { name: /Alone/ }).click();
     await t.getByRole('button', { name: /^Alone, / }).click();
-    await t.getByRole('button', { name: 'Create a worksheet' }).click();
+    await t.getByRole('button', { name: 'Create a new worksheet' }).click();
     await t.getByRole('button', { name: 'Question: one answer each' }).click();
     await t.getByPlaceholder('What do students do here?').fill('What will you remember tomorrow?');
     await expect(t.getByText('Opens in minute', { exact: false })).toBeVisible();
@@ -28,7 +28,7 @@ test('an exit ticket is written, opens at its own moment, and is found again in 
 
   await test.step('groups go out, and nobody sees it yet', async () => {
     await t.getByRole('button', { name: /^Set up/ }).click();
-    await t.getByRole('button', { name: /^Send (4|them)/ }).click();
+    await t.getByRole('button', { name: /^Send (4|out)/ }).click();
     await expect(ada.page.getByRole('button', { name: 'Open our worksheet' })).toBeVisible();
     await expect(ada.page.getByText('Exit ticket')).toHaveCount(0);
     await t.getByRole('button', { name: /Call everyone back/ }).click();
@@ -75,8 +75,8 @@ test('a place on a worksheet for two of the four, and what the others see of it'
     original: false,
   });
   await t.goto(`/lessons/${lesson.id}?view=original`);
-  await t.getByRole('button', { name: 'Create a worksheet' }).click();
-  await t.getByRole('button', { name: '+ One answer together' }).click();
+  await t.getByRole('button', { name: 'Create a new worksheet' }).click();
+  await t.getByRole('button', { name: '+ Question: one answer together' }).click();
   await t.getByPlaceholder('What do students do here?').last().fill('Only for the first two');
   await t.getByRole('button', { name: 'One answer together: more' }).last().click();
   await t.getByRole('menuitem', { name: 'Only for some of the group' }).click();
@@ -84,7 +84,7 @@ test('a place on a worksheet for two of the four, and what the others see of it'
   await t.getByLabel('The rest of the group can’t see it').check();
   await expect(t.getByText('Saved')).toBeVisible();
   await t.getByRole('button', { name: /^Set up .* and 1 copy/ }).click();
-  await t.getByRole('button', { name: /^Send (4|them)/ }).click();
+  await t.getByRole('button', { name: /^Send (4|out)/ }).click();
   const seats = (
     (await (await t.request.get(`/api/staff/lessons/${lesson.id}`)).json()) as typeof lesson
   ).floor.groups[0]?.students.map((id) => lesson.students.find((one) => one.id === id)?.name ?? '');
@@ -120,8 +120,8 @@ test('one group’s room allows what the others do not, and its page shows what 
   await t.getByRole('button', { name: 'Recording' }).click();
   await t.getByRole('option', { name: 'yes', exact: true }).click();
   await t.getByRole('dialog').getByRole('button', { name: 'Change', exact: true }).click();
-  await expect(t.getByText('no text line · recording allowed')).toBeVisible();
-  await t.getByRole('button', { name: /^Send (4|them)/ }).click();
+  await expect(t.getByText('no text chat · recording allowed')).toBeVisible();
+  await t.getByRole('button', { name: /^Send (4|out)/ }).click();
   const groups = ((await (await t.request.get(`/api/staff/lessons/${lesson.id}`)).json()) as typeof lesson).floor
     .groups;
   const nameOf = (id: string | undefined) => lesson.students.find((one) => one.id === id)?.name ?? '';
@@ -130,9 +130,9 @@ test('one group’s room allows what the others do not, and its page shows what 
   const [quayside, millbrook] = [await goToRoom(here), await goToRoom(there)];
   await quayside.getByRole('button', { name: 'Record' }).click();
   await expect(quayside.getByText('This room is being recorded.')).toBeVisible();
-  await expect(quayside.getByText('The text line is off.')).toBeVisible();
+  await expect(quayside.getByText('Text chat is off.')).toBeVisible();
   await expect(millbrook.getByText('Recording is off.')).toBeVisible();
-  await millbrook.getByLabel('Write to everybody in this room').fill('Hello');
+  await millbrook.getByLabel('Write to everyone in this room').fill('Hello');
   await millbrook.getByRole('button', { name: 'Send' }).click();
   await expect(millbrook.getByText(`${there.name}: Hello`)).toBeVisible();
 });

@@ -58,7 +58,7 @@ test('processes die in the middle of a lesson, and the lesson goes on', async ({
 
   await test.step('what was shown as saved is there for the teacher, and the call back works', async () => {
     await t.getByRole('tab', { name: 'Work', exact: true }).click();
-    await t.getByRole('button', { name: 'Read Quayside’s copy' }).click();
+    await t.getByRole('button', { name: 'Open Quayside’s copy' }).click();
     await expect(t.getByRole('dialog').getByText(written.trim())).toBeVisible({ timeout: 30_000 });
     for (const word of ['php', 'worker', 'database', 'stream'])
       await expect(t.getByRole('dialog').getByText(`Ben, ${word}.`)).toBeVisible();

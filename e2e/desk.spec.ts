@@ -66,7 +66,7 @@ async function addRule(panel: Locator, kind: string, one: string, other: string)
   await find(panel, 'Student 1', one);
   await find(panel, 'Student 2', other);
   await choose(panel, 'Kind of rule', kind);
-  await panel.getByRole('button', { name: 'Add it' }).click();
+  await panel.getByRole('button', { name: 'Add rule' }).click();
   await expect(panel.getByText(`${one} and ${other} ${kind}`)).toBeVisible();
 }
 
@@ -131,7 +131,7 @@ for (const { students, groups } of [
       const rules = t.getByRole('region', { name: 'Rules and wishes' });
       await addRule(rules, 'apart', a, b);
       await addRule(rules, 'together', c, d);
-      for (const goal of ['Level mixed', '“Lead” in each group', 'Nobody alone with their home language']) {
+      for (const goal of ['Level mixed', '“Lead” in each group', 'Nobody without someone who shares their home language']) {
         await choose(t, 'Add goal', goal);
         await expect(t.getByRole('region', { name: 'Goals' }).getByText(goal)).toBeVisible();
       }

@@ -37,19 +37,19 @@ test('the evening before: three classes made ready', async ({ browser }) => {
     await t.getByRole('button', { name: 'Put 18 students into random groups' }).click();
     await expect(t.getByText('18 students in 5 groups')).toBeVisible();
     await t.getByLabel('How many', { exact: true }).fill('6');
-    await t.getByRole('button', { name: 'Group at random again' }).click();
+    await t.getByRole('button', { name: 'Make random groups again' }).click();
     await expect(t.getByText('18 students in 6 groups')).toBeVisible();
     await t.getByRole('button', { name: 'Create a worksheet' }).click();
     await t.getByLabel('Title', { exact: true }).fill('Six shores');
-    await t.getByRole('button', { name: '+ Text to read' }).click();
+    await t.getByRole('button', { name: '+ Text' }).click();
     await t
       .getByLabel('Text', { exact: true })
       .fill(parts.map((part) => `## ${part}\n\nThe water at **${part}** rises fast.`).join('\n\n---\n\n'));
-    await t.getByRole('button', { name: 'Cut the text into variants (6 parts' }).click();
+    await t.getByRole('button', { name: 'Split the text into variants (6 parts' }).click();
     await t.getByRole('button', { name: 'Variants: 6' }).click();
-    await t.getByRole('button', { name: '+ One answer each' }).click();
+    await t.getByRole('button', { name: '+ Question: one answer each' }).click();
     await t.keyboard.type('What do you notice?');
-    await t.getByRole('button', { name: '+ One answer together' }).click();
+    await t.getByRole('button', { name: '+ Question: one answer together' }).click();
     await t.keyboard.type('Our decision');
     await expect(t.getByRole('status').filter({ hasText: /^Saved$/ })).toBeVisible();
     await t.getByRole('button', { name: 'Variants in order' }).click();

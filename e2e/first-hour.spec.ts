@@ -11,11 +11,11 @@ const list = [
 ].join('\n');
 /** What is added to the worksheet, and what is typed there. */
 const worksheet = [
-  ['+ Text to read', 'Larkmouth floods about once in eight years.'],
-  ['+ One answer each', 'What do you notice?'],
-  ['+ Text to read', 'In a wet winter 310 mm of rain fall.'],
-  ['+ One answer each', 'What would you do?'],
-  ['+ One answer together', 'Our decision'],
+  ['+ Text', 'Larkmouth floods about once in eight years.'],
+  ['+ Question: one answer each', 'What do you notice?'],
+  ['+ Text', 'In a wet winter 310 mm of rain fall.'],
+  ['+ Question: one answer each', 'What would you do?'],
+  ['+ Question: one answer together', 'Our decision'],
 ] as const;
 /** As many presses as the whole evening may take; typing is not counted. */
 const most = 28;
@@ -65,12 +65,12 @@ test('from signing in to ready, in one sitting', async ({ browser }) => {
     ] as const) {
       await find(rules.getByRole('combobox', { name: 'Student 1' }), one);
       await find(rules.getByRole('combobox', { name: 'Student 2' }), other);
-      await press(rules.getByRole('button', { name: 'Add it' }));
+      await press(rules.getByRole('button', { name: 'Add rule' }));
       await expect(rules.getByText(`${one} and ${other} apart`)).toBeVisible();
     }
     await button('Add goal');
     await press(page.getByRole('menuitem', { name: 'Level mixed' }));
-    await expect(page.getByText('Groups are balanced by goals and rules from now on')).toBeVisible();
+    await expect(page.getByText('Groups are now balanced by goals and rules')).toBeVisible();
     await button('Put 24 students into 6 groups');
     await button(/^Use (it|this|these)/);
     await expect(page.locator('[data-stop^="table:"]')).toHaveCount(6);

@@ -61,7 +61,7 @@ test('going round: calls, visits, marks, and one room heard at a time', async ({
     await isOpenToAll(mill.page, 'what the call is about');
     await mill.page.getByRole('button', { name: 'We’re stuck' }).click();
     await expect(mill.page.getByText('You’ve asked your teacher for help. You’re next.')).toBeVisible();
-    await expect(order.getByRole('button', { name: /Go to Millbrook.*is stuck/ })).toBeVisible();
+    await expect(order.getByRole('button', { name: /Visit Millbrook.*stuck/ })).toBeVisible();
     await expect(t.getByText('asking for help: stuck')).toBeVisible();
     await expect(quay.page.getByRole('button', { name: 'Ask for help' })).toBeVisible();
     await order.getByRole('button', { name: 'Tell them you’ve seen it' }).click();
@@ -73,16 +73,16 @@ test('going round: calls, visits, marks, and one room heard at a time', async ({
     const room = await goToRoom(mill);
     const [popup] = await Promise.all([
       t.context().waitForEvent('page'),
-      order.getByRole('button', { name: /Go to Millbrook/ }).click(),
+      order.getByRole('button', { name: /Visit Millbrook/ }).click(),
     ]);
     await expect(popup.getByRole('heading', { name: 'Here now' })).toBeVisible();
     await expect(room.getByText('Ines Halvorsen')).toBeVisible();
     await expect(t.getByRole('heading', { name: /Millbrook/ })).toBeVisible();
     await t.keyboard.press('Escape');
-    await expect(order.getByText('You are with Millbrook')).toBeVisible();
+    await expect(order.getByText('You’re with Millbrook')).toBeVisible();
     await expect(mill.page.getByText('You’ve asked your teacher for help')).toHaveCount(0);
     await order.getByRole('button', { name: 'Leave' }).click();
-    await expect(order.getByRole('button', { name: /Go to Quayside/ })).toBeVisible();
+    await expect(order.getByRole('button', { name: /Visit Quayside/ })).toBeVisible();
   });
 
   await test.step('a chalk mark lies on one table and is read there alone', async () => {

@@ -15,7 +15,7 @@ async function sitsAt(page: Page, name: string, group: string) {
 /** Deals again and waits until the floor shows what was dealt. */
 async function dealAgain(page: Page) {
   const answered = page.waitForResponse(/\/deal$/);
-  await page.getByRole('button', { name: 'Group at random again' }).click();
+  await page.getByRole('button', { name: 'Make random groups again' }).click();
   const floor = (await (await answered).json()) as components['schemas']['FloorView'];
   for (const group of floor.groups) {
     await expect(
@@ -38,8 +38,8 @@ test('a lesson from the class list to groups at work and back', async ({ browser
     await t.getByRole('button', { name: 'New class' }).click();
     await t.getByLabel('Class name').fill('10F Rivers');
     await t.getByLabel('Paste here').fill(pasted);
-    await expect(t.getByText('stands in line')).toBeVisible();
-    await expect(t.getByText('No letters in it')).toBeVisible();
+    await expect(t.getByText('is already in line')).toBeVisible();
+    await expect(t.getByText('has no letters')).toBeVisible();
     await t.getByRole('button', { name: 'Create class with 7 students' }).click();
     await expect(t.getByRole('heading', { name: '10F Rivers' })).toBeVisible();
     await t.getByRole('button', { name: 'Rename Dov Petrescu' }).click();
@@ -77,7 +77,7 @@ test('a lesson from the class list to groups at work and back', async ({ browser
 
   await test.step('groups on the floor: deal, fix, again', async () => {
     await t.getByLabel('How many').fill('2');
-    await t.getByRole('button', { name: 'Group at random', exact: true }).click();
+    await t.getByRole('button', { name: 'Make random groups', exact: true }).click();
     await expect(t.locator('[data-stop^="table:"]')).toHaveCount(2);
     await expect(t.locator('[data-stop][tabindex="0"]')).toHaveCount(1); // the floor is one stop of the Tab key
     await expect(t.getByText('6 students in 2 groups')).toBeVisible();
@@ -122,7 +122,7 @@ test('a lesson from the class list to groups at work and back', async ({ browser
     // By menu: to the shelf, and back to a table.
     await tag(t, a).click();
     await t.getByRole('button', { name: 'Take out of the group' }).click();
-    await expect(t.getByText('1 student is not in a group')).toBeVisible();
+    await expect(t.getByText('1 student not in a group')).toBeVisible();
     await tag(t, a).focus();
     await t.keyboard.press('Enter');
     await t.getByRole('dialog').getByRole('button', { name: 'Group 1' }).press('Enter');
@@ -144,11 +144,11 @@ test('a lesson from the class list to groups at work and back', async ({ browser
   await test.step('an original', async () => {
     await t.getByRole('button', { name: 'Create a worksheet' }).click();
     await t.getByLabel('Title', { exact: true }).fill('The bend');
-    await t.getByRole('button', { name: '+ Text to read' }).click();
+    await t.getByRole('button', { name: '+ Text' }).click();
     await t.getByLabel('Text', { exact: true }).fill('The river bends at the mill.');
-    await t.getByRole('button', { name: '+ One answer each' }).click();
+    await t.getByRole('button', { name: '+ Question: one answer each' }).click();
     await t.getByLabel('What do students do here?').fill('What do you see?');
-    await t.getByRole('button', { name: '+ One answer together' }).click();
+    await t.getByRole('button', { name: '+ Question: one answer together' }).click();
     await t.getByLabel('What do students do here?').last().fill('What do you all say?');
     await expect(t.getByRole('status').filter({ hasText: /^Saved$/ })).toBeVisible();
   });
@@ -242,13 +242,13 @@ test('a lesson from the class list to groups at work and back', async ({ browser
     await expect(t.getByText('new', { exact: true }).first()).toBeVisible();
     await carl.page.getByLabel('Your answer').fill('Stones on the inside.');
     await expect(t.getByText('Stones on the inside.')).toBeVisible();
-    await t.getByRole('button', { name: 'Read Group 2’s copy' }).click();
+    await t.getByRole('button', { name: 'Open Group 2’s copy' }).click();
     await expect(t.getByRole('dialog').getByText('Stones on the inside.')).toBeVisible();
     await t.keyboard.press('Escape');
   });
 
   await test.step('a notice reaches everybody, and a reload changes nothing', async () => {
-    await t.getByLabel('Message', { exact: true }).fill('Two minutes left. One sentence each.');
+    await t.getByRole('textbox', { name: 'Message' }).fill('Two minutes left. One sentence each.');
     await t.getByRole('button', { name: 'Send' }).click();
     for (const who of [anna, bert, carl])
       await expect(who.page.getByText('Two minutes left. One sentence each.')).toBeVisible();

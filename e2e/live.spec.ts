@@ -39,7 +39,7 @@ test('a lesson in full: late, lost, in the wrong room, cut off, under another na
     const hal = lesson.students.find((one) => one.name === 'Hal Brook');
     await t.request.post(`/api/staff/students/${hal?.id}/absent`, { data: { absent: true } });
     await t
-      .getByRole('button', { name: /Seat|Mend|groups/ })
+      .getByRole('button', { name: /Fix|groups/ })
       .first()
       .waitFor();
     const now = await view();
@@ -115,7 +115,7 @@ test('a lesson in full: late, lost, in the wrong room, cut off, under another na
       data: { absent: false },
     });
     who.Hal = await student(browser, lesson.doorWord, 'Hal Brook');
-    await t.getByRole('button', { name: /^Seat Hal Brook in / }).click();
+    await t.getByRole('button', { name: /^Put Hal Brook in / }).click();
     rooms.Hal = await goToRoom(of('Hal'));
     await expect(tag(t, 'Hal Brook')).toHaveAccessibleName(/in place/, { timeout: 30_000 });
   });
@@ -131,7 +131,7 @@ test('a lesson in full: late, lost, in the wrong room, cut off, under another na
       timeout: 60_000,
     });
     await misbehave('fail', 0, 'move');
-    await t.getByRole('button', { name: 'Take them there: Dov Brook' }).click();
+    await t.getByRole('button', { name: 'Move Dov Brook there' }).click();
     await expect(roomOf('Dov').getByRole('heading', { name: new RegExp(await groupOf('Dov')) })).toBeVisible({
       timeout: 45_000,
     });
@@ -151,7 +151,7 @@ test('a lesson in full: late, lost, in the wrong room, cut off, under another na
 
   await test.step('a margin note is read beside the place, and answered', async () => {
     const group = await groupOf('Fay');
-    await t.getByRole('button', { name: `Read ${group}’s copy` }).click();
+    await t.getByRole('button', { name: `Open ${group}’s copy` }).click();
     await t.getByRole('button', { name: 'Add margin note' }).first().click();
     await t.getByRole('textbox', { name: 'Add margin note' }).fill('Say how you know.');
     await t.getByRole('button', { name: 'Post' }).click();
@@ -174,7 +174,7 @@ test('a lesson in full: late, lost, in the wrong room, cut off, under another na
     const order = t.getByRole('region', { name: 'Visit next' });
     const [popup] = await Promise.all([
       t.context().waitForEvent('page'),
-      order.getByRole('button', { name: new RegExp(`Go to ${group}`) }).click(),
+      order.getByRole('button', { name: new RegExp(`Visit ${group}`) }).click(),
     ]);
     await expect(popup.getByRole('heading', { name: 'Here now' })).toBeVisible();
     await expect(t.getByRole('dialog').getByRole('heading', { name: new RegExp(group) })).toBeVisible();
@@ -187,7 +187,7 @@ test('a lesson in full: late, lost, in the wrong room, cut off, under another na
     await expect(of('Gus').page.getByText('Your teacher says: well done!')).toBeVisible();
 
     await helper.getByRole('tab', { name: 'Groups', exact: true }).click();
-    await helper.getByLabel('Message', { exact: true }).fill('Ada, you lead.');
+    await helper.getByRole('textbox', { name: 'Message' }).fill('Ada, you lead.');
     await choose(helper, 'To', 'Ada Brook');
     await helper.getByRole('button', { name: 'Send' }).click();
     await expect(of('Ada').page.getByText('Ada, you lead.')).toBeVisible();
@@ -198,9 +198,9 @@ test('a lesson in full: late, lost, in the wrong room, cut off, under another na
   await test.step('to a side room and back to where they were, each with one press', async () => {
     const own = await groupOf('Ada');
     await tag(t, 'Ada Brook').click();
-    await t.getByRole('button', { name: 'To The quiet corner' }).click();
+    await t.getByRole('button', { name: 'Move to The quiet corner' }).click();
     await expect(roomOf('Ada').getByRole('heading', { name: /The quiet corner/ })).toBeVisible({ timeout: 30_000 });
-    await expect(of('Ada').page.getByText('You are in The quiet corner.')).toBeVisible();
+    await expect(of('Ada').page.getByText('You’re in The quiet corner.')).toBeVisible();
     await expect(of('Gus').page.getByText('The quiet corner')).toHaveCount(0);
     await t.getByRole('button', { name: 'Send back' }).click();
     await expect(roomOf('Ada').getByRole('heading', { name: new RegExp(own) })).toBeVisible({ timeout: 30_000 });
@@ -246,7 +246,7 @@ test('a lesson in full: late, lost, in the wrong room, cut off, under another na
     for (const name of ['Ada', 'Ben', 'Chi', 'Dov', 'Hal'])
       await expect(roomOf(name).getByRole('heading', { name: /Main session/ })).toBeVisible({ timeout: 45_000 });
     await expect(t.getByLabel('Not there yet').getByText('Gus Brook')).toBeVisible();
-    await t.getByRole('button', { name: /: Gus Brook$/ }).click({ timeout: 60_000 });
+    await t.getByRole('button', { name: /^(Remind|Fetch|Move) Gus Brook/ }).click({ timeout: 60_000 });
     await expect(of('Gus').page.getByText('Please come back to the main session now.')).toBeVisible();
     rooms.Gus = await goToRoom(of('Gus'));
     await expect(of('Gus').page.getByText('Please come back to the main session now.')).toHaveCount(0);
@@ -270,9 +270,9 @@ test('a lesson in full: late, lost, in the wrong room, cut off, under another na
       await expect(tag(t, `${name} Brook`)).toHaveAccessibleName(/in place|on the way|left behind/);
     await t.keyboard.press('l');
     const log = t.getByRole('dialog', { name: 'Activity log' });
-    await expect(log.getByText(/Otto Sund sent Ada Brook/)).toBeVisible();
+    await expect(log.getByText(/Otto Sund sent a message to Ada Brook/)).toBeVisible();
     await expect(log.getByText(/moved Ada Brook to The quiet corner/)).toBeVisible();
-    await expect(log.getByText(/put Ada Brook back/)).toBeVisible();
+    await expect(log.getByText(/sent Ada Brook back/)).toBeVisible();
     await isOpenToAll(t, 'the log');
   });
 });

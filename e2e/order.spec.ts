@@ -42,16 +42,16 @@ test('a lesson of many segments, planned by mouse and by keyboard, and gone thro
   await test.step('a segment is added, put elsewhere, taken out, and undone', async () => {
     await t.getByRole('button', { name: 'Add to running order' }).click();
     await t.getByRole('menuitem', { name: /Break/ }).click();
-    await expect.poll(parts).toEqual(['Briefing, 16', 'Round 1, 25', 'Pause, 5', 'Share-out, 9']);
+    await expect.poll(parts).toEqual(['Briefing, 16', 'Round 1, 25', 'Break, 5', 'Share-out, 9']);
     await expect(t.getByText('5 min too long')).toBeVisible();
     await strip.getByRole('button', { name: /^Break/ }).focus();
     await t.keyboard.press('Alt+ArrowLeft');
-    await expect.poll(parts).toEqual(['Briefing, 16', 'Pause, 5', 'Round 1, 25', 'Share-out, 9']);
+    await expect.poll(parts).toEqual(['Briefing, 16', 'Break, 5', 'Round 1, 25', 'Share-out, 9']);
     await strip.getByRole('button', { name: /^Break/ }).click();
     await t.getByRole('button', { name: 'Remove' }).click();
     await expect.poll(parts).toEqual(['Briefing, 16', 'Round 1, 25', 'Share-out, 9']);
     await t.getByRole('status').getByRole('button', { name: 'Undo' }).last().click();
-    await expect.poll(parts).toEqual(['Briefing, 16', 'Pause, 5', 'Round 1, 25', 'Share-out, 9']);
+    await expect.poll(parts).toEqual(['Briefing, 16', 'Break, 5', 'Round 1, 25', 'Share-out, 9']);
     await t.getByRole('button', { name: 'Fit to the lesson' }).click();
     await expect(t.getByText('50 of 50 min planned')).toBeVisible();
   });
@@ -69,7 +69,7 @@ test('a lesson of many segments, planned by mouse and by keyboard, and gone thro
       expect([...before.values()].some((group) => pair.every((name) => group.includes(name)))).toBe(true);
     await strip.getByRole('button', { name: /^Round 2/ }).click();
     await t.getByRole('button', { name: 'Plan this round' }).click();
-    await expect(t.getByText('You are planning Round 2.')).toBeVisible();
+    await expect(t.getByText('You’re planning Round 2.')).toBeVisible();
     await expect.poll(async () => (await seats(t)).size).toBe(2);
     await t.getByRole('button', { name: 'Back to Round 1' }).click();
     await expect.poll(async () => (await seats(t)).size).toBe(4);
@@ -81,7 +81,7 @@ test('a lesson of many segments, planned by mouse and by keyboard, and gone thro
     await t.getByRole('button', { name: 'Go to this now' }).click();
     await expect(ada.page.getByRole('heading', { name: 'Listen to your teacher.' })).toBeVisible();
     await expect(strip.getByRole('button', { name: /^Briefing.*now$/ })).toBeVisible();
-    await t.getByRole('button', { name: /^Next: Pause/ }).click();
+    await t.getByRole('button', { name: /^Next: Break/ }).click();
     await expect(ada.page.getByRole('heading', { name: 'Take a break.' })).toBeVisible();
     await t.getByRole('button', { name: 'Send out anyway' }).click();
     await expect(ada.page.getByText('With you')).toBeVisible();

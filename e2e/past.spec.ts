@@ -30,7 +30,7 @@ test('a lesson is out, and the teacher opens another lesson of the class by mist
 
   await test.step('the first lesson is out', async () => {
     await t.goto(`/lessons/${first.id}`);
-    await t.getByRole('button', { name: /^Send (8|them)/ }).click();
+    await t.getByRole('button', { name: /^Send (8|out)/ }).click();
     await expect(ada.page.getByText(/Quayside|Millbrook/).first()).toBeVisible();
     await expect(t.getByRole('button', { name: /Call everyone back/ })).toBeVisible();
   });
@@ -40,7 +40,7 @@ test('a lesson is out, and the teacher opens another lesson of the class by mist
     await expect(t.getByText('8R Two lessons is in “8R Two lessons lesson”.')).toBeVisible();
     await t.getByRole('button', { name: 'Send out anyway' }).click();
     const sheet = t.getByRole('dialog', { name: '“8R Two lessons lesson” is still running' });
-    await expect(sheet).toContainText('8 students are at work there in 2 groups');
+    await expect(sheet).toContainText('8 students are working there in 2 groups');
     await sheet.getByRole('button', { name: 'Stay in “8R Two lessons lesson”' }).click();
     await expect(sheet).toHaveCount(0);
     expect((await lessonOf(t, first.id)).roundNow.moments.backAt).toBeNull();
@@ -66,7 +66,7 @@ test('a lesson is over, and what comes after changes nothing of it', async ({ br
   const t = await teacher(browser);
   const lesson = await readyLesson(t, { name: '8S Finished', students: names, groups: ['Quayside', 'Millbrook'] });
   await t.goto(`/lessons/${lesson.id}`);
-  await t.getByRole('button', { name: /^Send (8|them)/ }).click();
+  await t.getByRole('button', { name: /^Send (8|out)/ }).click();
   await t.getByRole('button', { name: /Call everyone back/ }).click();
   await t.getByRole('button', { name: /^Next: Share-out/ }).click({ timeout: 60_000 });
   await expect(t.getByRole('button', { name: 'End lesson' })).toBeVisible();
@@ -122,7 +122,7 @@ test('three rotated rounds are as ready as one, in hardly more presses', async (
     }
     await page.getByRole('button', { name: 'Create a worksheet' }).click();
     await page.getByLabel('Title', { exact: true }).fill('Stations');
-    await page.getByRole('button', { name: '+ One answer together' }).click();
+    await page.getByRole('button', { name: '+ Question: one answer together' }).click();
     await page.keyboard.type('What did you find here?');
     await expect(page.getByText('Saved', { exact: true })).toBeVisible();
     await page.getByRole('button', { name: /^Set up / }).click();

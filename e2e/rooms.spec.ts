@@ -23,7 +23,7 @@ test('groups meet by links of the teacher’s own: pasted, tried, opened by the 
     const lines = sheet.getByRole('textbox', { name: 'Links' });
     // A line that is refused leaves its own group without a link, and shifts no other.
     await lines.fill(`Millbrook: http://${place}/m\nmain http://${place}/all\njavascript:alert(1)\nhttp://${place}/q`);
-    await expect(sheet.getByText('A link to a room begins with https://')).toBeVisible();
+    await expect(sheet.getByText('A link to a room starts with https://')).toBeVisible();
     await expect(sheet.getByRole('button', { name: 'Use 2 links' })).toBeVisible();
     await lines.fill(`Millbrook: http://${place}/m\nmain http://${place}/all\nhttp://${place}/q/?utm_source=mail`);
     await sheet.getByRole('button', { name: 'Use 3 links' }).click();
@@ -93,7 +93,7 @@ test('groups meet by links of the teacher’s own: pasted, tried, opened by the 
     await t.goto(`/lessons/${other.id}?view=rooms`);
     await choose(t, 'Groups meet', 'in the classroom');
     await expect(t.getByText('Ready', { exact: true })).toBeVisible();
-    await t.getByRole('button', { name: 'Make 3 rooms' }).click();
+    await t.getByRole('button', { name: 'Create 3 rooms' }).click();
     await t.getByRole('button', { name: 'Change Millbrook' }).click();
     await t.getByLabel('Where is it?').fill('The window table');
     await t.getByRole('dialog', { name: 'Millbrook' }).getByRole('button', { name: 'Change' }).click();

@@ -2,7 +2,7 @@
 import { chromium } from '@playwright/test';
 
 const base = process.env.FH_BASE ?? 'http://127.0.0.1:8480';
-const to = new URL('../docs/screenshots/', import.meta.url).pathname;
+const to = process.env.FH_SHOTS ?? new URL('../docs/screenshots/', import.meta.url).pathname;
 const phone = { width: 390, height: 844 };
 const browser = await chromium.launch({
   executablePath: '/usr/bin/chromium-headless-shell',
@@ -231,7 +231,7 @@ for (let i = 0; i < 4; i++) {
 }
 await settle(other);
 await other.getByLabel('Close automatically after (minutes)').fill('5');
-await other.getByRole('button', { name: /take seats/ }).click();
+await other.getByRole('button', { name: /Open sign-up/ }).click();
 const chooser = await open({ viewport: phone });
 await chooser.goto('/student?door=evening+tram');
 await chooser.getByLabel('Your name').fill('lamin');

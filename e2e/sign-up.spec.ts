@@ -17,13 +17,13 @@ test('students take seats on their own pages, two at once for the last one, and 
     await t.getByRole('button', { name: 'Ada Lund', exact: true }).click();
     await t.getByLabel('New table').fill('Window');
     await t.getByRole('button', { name: 'Move here' }).click();
-    await expect(t.getByText('Ada Lund is now in Window.')).toBeVisible();
+    await expect(t.getByText('Ada Lund now sits at Window.')).toBeVisible();
     await expect(t.getByRole('paragraph').filter({ hasText: /^Window$/ })).toBeVisible();
     await t.getByRole('tab', { name: 'Rules and wishes' }).click();
     await find(t, 'Student 1', 'Dov Petrescu');
     await find(t, 'Student 2', 'Ada Lund');
     await choose(t, 'Kind of rule', 'would like to be with');
-    await t.getByRole('button', { name: 'Add it' }).click();
+    await t.getByRole('button', { name: 'Add rule' }).click();
     await expect(t.getByText('Dov Petrescu would like to be with Ada Lund')).toBeVisible();
   });
   const doorWord = await t

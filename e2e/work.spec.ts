@@ -28,19 +28,19 @@ test('one original becomes the work of six groups, and of each student in them',
 
   await test.step('a long text is cut into six variants at its marks', async () => {
     await t.getByRole('tab', { name: 'Materials', exact: true }).click();
-    await t.getByRole('button', { name: 'Create a worksheet' }).click();
+    await t.getByRole('button', { name: 'Create a new worksheet' }).click();
     await t.getByLabel('Title', { exact: true }).fill('Six districts');
-    await t.getByRole('button', { name: '+ Text to read' }).click();
+    await t.getByRole('button', { name: '+ Text' }).click();
     await t
       .getByLabel('Text', { exact: true })
       .fill(parts.map((part) => `## ${part}\n\nThe water at **${part}** rises fast.`).join('\n\n---\n\n'));
-    await t.getByRole('button', { name: 'Cut the text into variants (6 parts' }).click();
+    await t.getByRole('button', { name: 'Split the text into variants (6 parts' }).click();
     await expect(t.getByLabel('Variant name').nth(5)).toHaveValue('Upper Lark');
     await t.getByRole('button', { name: 'Variants: 6' }).click();
   });
 
   await test.step('a question, nine cards from a list, a text to mark', async () => {
-    await t.getByRole('button', { name: '+ One answer each' }).click();
+    await t.getByRole('button', { name: '+ Question: one answer each' }).click();
     await t.keyboard.type('What do you notice?');
     await add(1, 'Cards to sort');
     await t.keyboard.type('Put each measure where it belongs.');
@@ -261,7 +261,7 @@ test('one original becomes the work of six groups, and of each student in them',
   await test.step('the teacher reads it all', async () => {
     await ada.getByLabel('Your answer').fill('It is low here.');
     await t.getByRole('tab', { name: 'Work', exact: true }).click();
-    await t.getByRole('button', { name: 'Read Millbrook’s copy' }).click();
+    await t.getByRole('button', { name: 'Open Millbrook’s copy' }).click();
     const copy = t.getByRole('dialog');
     await expect(copy.getByText('It is low here.')).toBeVisible();
     await expect(copy.getByText('how high?')).toBeVisible();
@@ -274,7 +274,7 @@ test('one original becomes the work of six groups, and of each student in them',
   await test.step('a page is added to the copies, and nothing that was done is touched', async () => {
     await t.getByRole('tab', { name: 'Materials', exact: true }).click();
     await t.getByRole('button', { name: 'Add page' }).click();
-    await t.getByRole('region', { name: 'Page 2' }).getByRole('button', { name: '+ One answer together' }).click();
+    await t.getByRole('region', { name: 'Page 2' }).getByRole('button', { name: '+ Question: one answer together' }).click();
     await t.keyboard.type('And now decide.');
     await t.getByRole('button', { name: 'Update the copies' }).click();
     await expect(t.getByRole('dialog').getByText('in 6 copies')).toBeVisible();

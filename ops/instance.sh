@@ -13,17 +13,17 @@ SUPERVISOR="$RUN/supervisor.sock"
 fail() { printf 'fresh-huddle: %s\n' "$*" >&2; exit 1; }
 say() { printf '%s\n' "$*"; }
 
-need_root() { [ "$(id -u)" = 0 ] || fail "run this as root (sudo $0): it installs packages and starts services."; }
+need_root() { [ "$(id -u)" = 0 ] || fail "run this as root (sudo $0), because it installs packages and starts services."; }
 
 need_node() {
-    command -v node >/dev/null || fail "Node.js 20.19 or newer is needed and there is none."
+    command -v node >/dev/null || fail "Node.js 20.19 or newer is needed, but none is installed."
     node -e 'const [a, b] = process.versions.node.split(".").map(Number); process.exit(a > 20 || (a === 20 && b >= 19) ? 0 : 1)' ||
         fail "Node.js 20.19 or newer is needed; this is $(node --version)."
 }
 
 need_space() {
     local free
-    mkdir -p "$FH_VAR" 2>/dev/null || fail "cannot write to $FH_VAR: the disk is full or read-only."
+    mkdir -p "$FH_VAR" 2>/dev/null || fail "can't write to $FH_VAR: the disk is full or read-only."
     free=$(df -Pm "$FH_VAR" | awk 'NR == 2 { print $4 }')
     [ "$free" -ge "${FH_LEAST_MB:-1500}" ] || fail "only $free MB are free for $FH_VAR; ${FH_LEAST_MB:-1500} MB are needed."
 }
@@ -34,7 +34,7 @@ need_ports() {
     is_running && return 0
     for port in "$PORT" "$STANDIN_PORT" "$PG_PORT" "$PUBLISH_PORT" "$SMTP_PORT" "$MAILBOX_PORT"; do
         if (exec 3<>"/dev/tcp/127.0.0.1/$port") 2>/dev/null; then
-            fail "port $port is taken by another program. Choose another with --port N (N to N+5 are used)."
+            fail "port $port is used by another program. Choose another with --port N (N to N+5 are used)."
         fi
     done
 }
@@ -48,7 +48,7 @@ install_packages() {
     [ ${#missing[@]} -gt 0 ] || return 0
     say "Installing ${missing[*]}"
     { apt-get update -qq && DEBIAN_FRONTEND=noninteractive apt-get install -y -qq --no-install-recommends "${missing[@]}"; } >"$FH_VAR/apt.log" 2>&1 ||
-        fail "the packages ${missing[*]} could not be installed; see $FH_VAR/apt.log."
+        fail "the packages ${missing[*]} couldn't be installed. See $FH_VAR/apt.log."
 }
 
 packages() {
@@ -82,7 +82,7 @@ php_packages() {
         composer install --no-interaction --no-progress --classmap-authoritative
         # Some packages come with files that only their owner may read; the instance runs as another user.
         chmod -R a+rX vendor
-    ) >"$FH_VAR/composer.log" 2>&1 || fail "PHP packages could not be installed; see $FH_VAR/composer.log."
+    ) >"$FH_VAR/composer.log" 2>&1 || fail "PHP packages couldn't be installed. See $FH_VAR/composer.log."
     chmod -R a+rX "$ROOT/vendor" # some packages come readable by their owner alone
     stamp composer "$ROOT/composer.json"
     php_classes
@@ -101,13 +101,13 @@ node_packages() {
     [ -d "$ROOT/node_modules" ] && ! changed npm "$ROOT/package-lock.json" && return 0
     say "Installing Node packages"
     (cd "$ROOT" && PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD=1 npm install --no-save --no-audit --no-fund) >"$FH_VAR/npm.log" 2>&1 ||
-        fail "Node packages could not be installed; see $FH_VAR/npm.log."
+        fail "Node packages couldn't be installed. See $FH_VAR/npm.log."
     stamp npm "$ROOT/package-lock.json"
 }
 
 front_end() {
     local files
-    files=$(cd "$ROOT" && find web -type f -not -path 'web/dist/*' | sort | sed "s|^|$ROOT/|")
+    files=$(cd "$ROOT" && find web -type f -not -path 'web/dist*' -not -path 'web/src/messages/*' | sort | sed "s|^|$ROOT/|")
     # shellcheck disable=SC2086 # file names in web/ hold no spaces
     [ -f "$ROOT/web/dist/index.html" ] && ! changed web "$ROOT/package-lock.json" $files && return 0
     say "Building the front end"
@@ -197,6 +197,15 @@ return [
 PHP
 }
 
+# For nginx, which pages are in which language besides English: what has a build.
+languages() {
+    local folder
+    for folder in "$ROOT"/web/dist-*; do
+        [ -f "$folder/index.html" ] && printf '%s web/%s; ' "${folder##*/dist-}" "${folder##*/}"
+    done
+    return 0
+}
+
 # Fills in the templates of ops/conf.
 write_configuration() {
     local user template name
@@ -209,6 +218,7 @@ write_configuration() {
         name=$(basename "$template")
         sed -e "s|@ROOT@|$ROOT|g; s|@VAR@|$FH_VAR|g; s|@RUN@|$RUN|g; s|@PORT@|$PORT|g; s|@STANDIN_PORT@|$STANDIN_PORT|g" \
             -e "s|@PG_PORT@|$PG_PORT|g; s|@PUBLISH_PORT@|$PUBLISH_PORT|g; s|@SMTP_PORT@|$SMTP_PORT|g; s|@MAILBOX_PORT@|$MAILBOX_PORT|g; s|@LISTEN@|$LISTEN|g; s|@USER@|$user|g" \
+            -e "s|@LANGUAGES@|$(languages)|g" \
             -e "s|@STREAM@|$STREAM|g; s|@MAILHOOK@|$MAILHOOK|g" -e "s|@PGDATA@|$PGDATA_DIR|g; s|@PGBIN@|$PGBIN|g; s|@FPM_ROOT@|$([ "$user" = root ] && echo -R)|g" \
             "$template" >"$FH_VAR/conf/$name"
     done

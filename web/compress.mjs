@@ -3,7 +3,8 @@ import { readdirSync, readFileSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { brotliCompressSync, constants } from 'node:zlib';
 
-const folder = join(import.meta.dirname, 'dist');
+const language = process.env.FH_LANGUAGE ?? 'en';
+const folder = join(import.meta.dirname, language === 'en' ? 'dist' : `dist-${language}`);
 for (const name of readdirSync(folder, { recursive: true })) {
   if (!/\.(js|css|svg)$/.test(name)) continue;
   const text = readFileSync(join(folder, name));

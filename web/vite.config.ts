@@ -3,13 +3,31 @@ import react from '@vitejs/plugin-react';
 import { fileURLToPath } from 'node:url';
 import { defineConfig } from 'vite';
 
+/** The language of this build: each has its own, in a folder of its own. */
+const language = process.env.FH_LANGUAGE ?? 'en';
+const folderOf = (of: string) => (of === 'en' ? './dist' : `./dist-${of}`);
+/** Languages written from right to left; the made-up one stands for them in the tests. */
+const rightToLeft = ['ar', 'fa', 'he', 'ur', 'qps'];
+
 const here = (path: string) => fileURLToPath(new URL(path, import.meta.url));
 
 export default defineConfig({
   root: here('.'),
-  plugins: [react(), tailwindcss()],
+  plugins: [
+    react(),
+    tailwindcss(),
+    {
+      name: 'language of the page',
+      transformIndexHtml: (html) =>
+        html.replace(
+          '<html lang="en">',
+          `<html lang="${language}"${rightToLeft.includes(language) ? ' dir="rtl"' : ''}>`,
+        ),
+    },
+  ],
+  resolve: { alias: { '#messages': here(`./src/messages/${language}/index.js`) } },
   build: {
-    outDir: here('./dist'),
+    outDir: here(folderOf(language)),
     emptyOutDir: true,
     target: 'es2020',
     // Two front doors: the student's page loads nothing of the teacher's.

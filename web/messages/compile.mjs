@@ -11,7 +11,7 @@ import { flatten, icuPlugin, inputTypes } from './icuPlugin.mjs';
 import { pseudo } from './pseudo.mjs';
 
 const here = import.meta.dirname;
-const language = process.argv[2] ?? 'en';
+const language = process.argv[2] ?? process.env.FH_LANGUAGE ?? 'en';
 const made = language === 'qps'; // made from English, for the tests
 const source = readFileSync(join(here, `${made ? 'en' : language}.json`), 'utf8');
 const catalogue = made ? JSON.stringify(pseudo(JSON.parse(source))) : source;

@@ -10,25 +10,28 @@ const accents = Object.fromEntries(
 );
 const accented = (text) => text.replace(/[a-z]/gi, (letter) => accents[letter] ?? letter);
 
+const words = 'ôñé ţŵô ţĥŕéé ƒôûŕ ƒîṽé šîẋ šéṽéñ éîĝĥţ ñîñé ţéñ '.repeat(9);
+
 /** `⟦` text, 40 % longer `⟧`; what stands for a value and the names of choices stay. */
-export function pseudoText(text) {
-  const letters = text.replace(/\{[^]*\}/g, '').length;
-  const filler = '~'.repeat(Math.ceil(letters * 0.4));
-  return `⟦${print(parse(text, { captureLocation: false }))}${filler}⟧`;
+export const pseudoText = (text) => `⟦${print(parse(text, { captureLocation: true }), text)}⟧`;
+
+function print(nodes, source) {
+  const letters = nodes.reduce((sum, node) => sum + (node.type === TYPE.literal ? node.value.trim().length : 0), 0);
+  const more = words.slice(0, Math.round(letters * 0.4)).trim();
+  const longer = more === '' ? '' : letters > 8 ? ` ${more}` : more;
+  return nodes.map((node) => printNode(node, source)).join('') + longer;
 }
 
-function print(nodes) {
-  return nodes
-    .map((node) => {
-      if (node.type === TYPE.literal)
-        return accented(node.value).replace(/['{}#]/g, (sign) => (sign === "'" ? "''" : `'${sign}'`));
-      if (node.type === TYPE.argument) return `{${node.value}}`;
-      if (node.type === TYPE.pound) return '#';
-      const kind = node.type === TYPE.select ? 'select' : 'plural';
-      const options = Object.entries(node.options).map(([option, { value }]) => `${option} {${print(value)}}`);
-      return `{${node.value}, ${kind}, ${options.join(' ')}}`;
-    })
-    .join('');
+function printNode(node, source) {
+  if (node.type === TYPE.literal)
+    return accented(node.value).replace(/['{}#]/g, (sign) => (sign === "'" ? "''" : `'${sign}'`));
+  if (node.type === TYPE.argument) return `{${node.value}}`;
+  if (node.type === TYPE.pound) return '#';
+  if (node.type !== TYPE.select && node.type !== TYPE.plural)
+    return source.slice(node.location.start.offset, node.location.end.offset);
+  const kind = node.type === TYPE.select ? 'select' : 'plural';
+  const options = Object.entries(node.options).map(([option, { value }]) => `${option} {${print(value, source)}}`);
+  return `{${node.value}, ${kind}, ${options.join(' ')}}`;
 }
 
 /** The same tree, each sentence made up. */

@@ -19,7 +19,7 @@ use Symfony\Component\Validator\Constraints\Length;
 use Symfony\Component\Validator\Constraints\NotBlank;
 use Symfony\Component\Validator\Validator\ValidatorInterface;
 
-#[AsCommand('huddle:teacher:add', 'Adds a teacher and prints a first password, to be changed after the first sign-in.')]
+#[AsCommand('huddle:teacher:add', 'Adds a teacher and prints a first password. Change it after the first sign-in.')]
 final class AddTeacherCommand extends Command
 {
     public function __construct(private readonly EntityManagerInterface $em, private readonly UserPasswordHasherInterface $hasher, private readonly ValidatorInterface $validator)
@@ -29,8 +29,8 @@ final class AddTeacherCommand extends Command
 
     protected function configure(): void
     {
-        $this->addArgument('address', InputArgument::REQUIRED, 'The address the teacher signs in with.');
-        $this->addArgument('name', InputArgument::REQUIRED, 'The name as it is shown.');
+        $this->addArgument('address', InputArgument::REQUIRED, 'The email the teacher signs in with.');
+        $this->addArgument('name', InputArgument::REQUIRED, 'The name shown to others.');
     }
 
     protected function execute(InputInterface $input, OutputInterface $output): int
@@ -38,7 +38,7 @@ final class AddTeacherCommand extends Command
         [$address, $name] = [$input->getArgument('address'), $input->getArgument('name')];
         $address = \is_string($address) ? mb_strtolower(trim($address)) : '';
         $name = \is_string($name) ? trim($name) : '';
-        foreach ([[$address, [new NotBlank(), new Email(), new Length(max: 180)], 'This is no address'], [$name, [new NotBlank(), new Length(max: 120)], 'A name has 1 to 120 signs']] as [$value, $rules, $wrong]) {
+        foreach ([[$address, [new NotBlank(), new Email(), new Length(max: 180)], 'This isn’t an email address'], [$name, [new NotBlank(), new Length(max: 120)], 'A name has 1 to 120 characters']] as [$value, $rules, $wrong]) {
             if (\count($this->validator->validate($value, $rules)) > 0) {
                 $output->writeln("{$wrong}: “{$value}”.");
 

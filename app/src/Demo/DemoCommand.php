@@ -11,7 +11,7 @@ use Symfony\Component\Console\Input\InputInterface;
 use Symfony\Component\Console\Input\InputOption;
 use Symfony\Component\Console\Output\OutputInterface;
 
-#[AsCommand('huddle:demo', 'Loads the demo: the harbour town of Larkmouth and its classes.')]
+#[AsCommand('huddle:demo', 'Loads the demo data: the harbour town of Larkmouth and its classes.')]
 final class DemoCommand extends Command
 {
     public function __construct(private readonly Larkmouth $larkmouth, private readonly Connection $db)
@@ -21,7 +21,7 @@ final class DemoCommand extends Command
 
     protected function configure(): void
     {
-        $this->addOption('if-empty', null, InputOption::VALUE_NONE, 'Does nothing where there is a teacher already.');
+        $this->addOption('if-empty', null, InputOption::VALUE_NONE, 'Do nothing if the database already has a teacher.');
     }
 
     protected function execute(InputInterface $input, OutputInterface $output): int
@@ -30,7 +30,7 @@ final class DemoCommand extends Command
             if (true === $input->getOption('if-empty')) {
                 return self::SUCCESS;
             }
-            $output->writeln('There are teachers already; the demo goes into an empty database only (bin/start --fresh).');
+            $output->writeln('The database already has teachers. The demo needs an empty one (bin/start --fresh).');
 
             return self::FAILURE;
         }

@@ -9,7 +9,7 @@ use Symfony\Component\Console\Command\Command;
 use Symfony\Component\Console\Input\InputInterface;
 use Symfony\Component\Console\Output\OutputInterface;
 
-#[AsCommand('huddle:openapi', 'Prints the description of the API (OpenAPI 3.1), as the controllers and DTOs are now.')]
+#[AsCommand('huddle:openapi', 'Prints the description of the API (OpenAPI 3.1), from the controllers and DTOs.')]
 final class OpenApiCommand extends Command
 {
     public function __construct(private readonly OpenApi $openApi)

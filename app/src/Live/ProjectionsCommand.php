@@ -13,7 +13,7 @@ use Symfony\Component\Console\Input\InputArgument;
 use Symfony\Component\Console\Input\InputInterface;
 use Symfony\Component\Console\Output\OutputInterface;
 
-#[AsCommand('huddle:projections', 'Works out again, from the events of a lesson, what calls, visits, chalk marks and moves have come to.')]
+#[AsCommand('huddle:projections', 'Rebuilds the calls, visits, signals and moves of a lesson from its events.')]
 final class ProjectionsCommand extends Command
 {
     public function __construct(private readonly EntityManagerInterface $em, private readonly EventStore $events, private readonly Projections $projections)
@@ -31,7 +31,7 @@ final class ProjectionsCommand extends Command
         $id = $input->getArgument('lesson');
         $lesson = \is_string($id) ? $this->em->find(Lesson::class, $id) : null;
         if (null === $lesson) {
-            $output->writeln('There is no such lesson.');
+            $output->writeln('No lesson has this ID.');
 
             return self::FAILURE;
         }

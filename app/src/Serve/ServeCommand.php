@@ -18,7 +18,7 @@ use Symfony\Component\HttpKernel\KernelInterface;
  * The application behind the front server. One parent gets everything ready that all requests share, and keeps so many
  * processes for each pool; one that ends is replaced. They have no state but what can be made again at any moment.
  */
-#[AsCommand('huddle:serve', 'Answers requests that the front server hands on (FastCGI over sockets).')]
+#[AsCommand('huddle:serve', 'Answers the requests nginx passes on (FastCGI over sockets).')]
 final class ServeCommand extends Command
 {
     /** Microseconds before a process that ended is replaced: one that cannot live does not take the machine with it. */
@@ -35,7 +35,7 @@ final class ServeCommand extends Command
     {
         $this
             ->addOption('pool', null, InputOption::VALUE_REQUIRED | InputOption::VALUE_IS_ARRAY, 'socket:processes, as /run/x/student.sock:6')
-            ->addOption('backlog', null, InputOption::VALUE_REQUIRED, 'How many may wait at a socket.', '1024');
+            ->addOption('backlog', null, InputOption::VALUE_REQUIRED, 'How many connections may wait on a socket.', '1024');
     }
 
     protected function execute(InputInterface $input, OutputInterface $output): int
@@ -134,7 +134,7 @@ final class ServeCommand extends Command
             $pools[] = [$socket, (int) $found[2]];
         }
         if ([] === $pools) {
-            $output->writeln('At least one --pool is needed.');
+            $output->writeln('Give at least one --pool.');
 
             return null;
         }

@@ -19,7 +19,7 @@ use Symfony\Component\Console\Input\InputOption;
 use Symfony\Component\Console\Output\OutputInterface;
 use Symfony\Component\DependencyInjection\Attribute\AutowireIterator;
 
-#[AsCommand('huddle:work', 'Does the work that is due: rooms, moves, whereabouts, time limits. Run as many as you like.')]
+#[AsCommand('huddle:work', 'Runs background tasks: rooms, moves, whereabouts, time limits. Run as many workers as you like.')]
 final class WorkCommand extends Command
 {
     private const PAUSE = 150_000;
@@ -56,7 +56,7 @@ final class WorkCommand extends Command
 
     protected function configure(): void
     {
-        $this->addOption('minutes', null, InputOption::VALUE_REQUIRED, 'End by itself after so long; the supervisor starts a fresh one.', '60');
+        $this->addOption('minutes', null, InputOption::VALUE_REQUIRED, 'Exit after this many minutes; the supervisor starts a new worker.', '60');
     }
 
     protected function execute(InputInterface $input, OutputInterface $output): int
@@ -120,9 +120,9 @@ final class WorkCommand extends Command
             $this->logger->error('{kind} broke: {what}', ['kind' => $task->kind, 'what' => LogLine::of($e)]);
             $this->em->isOpen() ? $this->em->clear() : $this->managers->resetManager();
             if ($task->attempts < self::MOST_TRIES) {
-                $this->tasks->again($task, $this->clock->ms() + 500 * 2 ** $task->attempts, 'Something broke on our side.');
+                $this->tasks->again($task, $this->clock->ms() + 500 * 2 ** $task->attempts, 'Something went wrong on our side.');
             } else {
-                $this->failed->add($task, self::classOf($handler, $task), 'Something broke on our side.');
+                $this->failed->add($task, self::classOf($handler, $task), 'Something went wrong on our side.');
             }
         }
 

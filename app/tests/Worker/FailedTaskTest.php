@@ -120,7 +120,7 @@ final class FailedTaskTest extends AppTestCase
             $worker->workOnce();
         }
         self::assertSame(10, $handler->times);
-        self::assertSame('Something broke on our side.', $this->db()->fetchOne("SELECT failure FROM failed_task WHERE kind = 'breaks'"));
+        self::assertSame('Something went wrong on our side.', $this->db()->fetchOne("SELECT failure FROM failed_task WHERE kind = 'breaks'"));
         self::assertSame(0, $this->db()->fetchOne("SELECT COUNT(*) FROM due_task WHERE kind = 'breaks'"));
     }
 

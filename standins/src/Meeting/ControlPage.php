@@ -38,7 +38,7 @@ final readonly class ControlPage
         $options = static fn (array $all): string => implode('', array_map(static fn (string $one): string => "<option>{$one}</option>", array_filter($all, \is_string(...))));
 
         return new Response(strtr((string) file_get_contents(\dirname(__DIR__, 2).'/templates/control.html'), [
-            '{{fault}}' => null === $fault ? 'It behaves.' : $text("The next {$fault['times']} calls".('' === $fault['call'] ? '' : " ({$fault['call']})").": {$fault['kind']}."),
+            '{{fault}}' => null === $fault ? 'Working normally.' : $text("The next {$fault['times']} calls".('' === $fault['call'] ? '' : " ({$fault['call']})").": {$fault['kind']}."),
             '{{kinds}}' => $options(Faults::KINDS),
             '{{calls}}' => '<option value="">any call</option>'.$options(MeetingApi::CALLS),
             '{{rooms}}' => '' === $rooms ? '<tr><td>No room yet.</td></tr>' : $rooms,

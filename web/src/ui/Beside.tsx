@@ -1,9 +1,22 @@
 import { Popover, PopoverButton, PopoverPanel } from '@headlessui/react';
-import { useEffect, useId, useRef, type ReactNode } from 'react';
+import { useEffect, useId, useRef, useState, type ReactNode } from 'react';
+import { isRightToLeft } from './direction';
 
-const edge = 8;
-/** On a phone there is no beside. */
+/** On a phone the panel is at the foot of the screen. */
 const narrow = 640;
+/** As wide as the panel is, in pixels. */
+const width = 322;
+
+/**
+ * Where the panel goes: beside the page's own content, under its header; at the end of the line, or at its start where it
+ * would cover what it is about.
+ */
+function placeFor(at: DOMRect): { className: string; top: number } {
+  const main = document.querySelector('main, #content > *')?.getBoundingClientRect();
+  const top = Math.max(0, Math.min(main?.top ?? 0, window.innerHeight / 3));
+  const covered = isRightToLeft() ? at.left < width : at.right > window.innerWidth - width;
+  return { className: covered ? 'start-0 border-e-2' : 'end-0 border-s-2', top };
+}
 
 /** Says when it has been opened and is so no more. */
 function Closed({ open, onClose }: { open: boolean; onClose: () => void }) {
@@ -25,11 +38,11 @@ interface SlipProps {
 }
 
 /**
- * A slip of paper beside the thing it is about, where there is most room; on a small screen at its foot. What it is about
- * may be a tag that is dragged, or drawn anew: the slip hangs on a place of the same size, and gives the focus back.
+ * A panel at the side of the screen about one person, group or column; on a small screen at its foot. What it is about may
+ * be a tag that is dragged, or drawn again: the panel belongs to a place of the same size, and gives the focus back.
  */
 export function Beside(slip: SlipProps) {
-  return <Slip key={slip.title} {...slip} />; // a press on the next thing closes one slip and opens another
+  return <Slip key={slip.title} {...slip} />; // a press on the next thing closes one panel and opens another
 }
 
 function Slip({ at, title, onClose, onLeave, children }: SlipProps) {
@@ -38,6 +51,7 @@ function Slip({ at, title, onClose, onLeave, children }: SlipProps) {
   const before = useRef(document.activeElement);
   const escaped = useRef(false);
   const atFoot = window.innerWidth < narrow;
+  const [side] = useState(() => placeFor(at));
   useEffect(() => {
     const focused = before.current;
     const button = place.current;
@@ -63,17 +77,17 @@ function Slip({ at, title, onClose, onLeave, children }: SlipProps) {
           <PopoverPanel
             focus
             portal
-            {...(atFoot ? {} : { anchor: { to: 'bottom start', gap: 6, padding: edge } })}
+            {...(atFoot ? {} : { style: { top: side.top, width } })}
             role="dialog"
             aria-labelledby={heading}
             onKeyDownCapture={(event) => {
               escaped.current = event.key === 'Escape';
             }}
-            className={`z-40 overflow-y-auto border-2 border-ink bg-sheet p-3 shadow-[4px_4px_0_var(--ink)] ${
-              atFoot ? 'fixed inset-x-0 bottom-0 max-h-[80vh]' : 'w-[300px]'
+            className={`fixed z-40 overflow-y-auto border-ink bg-sheet p-4 ${
+              atFoot ? 'inset-x-0 bottom-0 max-h-[80vh] border-t-2' : `bottom-0 ${side.className}`
             }`}
           >
-            <h2 id={heading} className="mb-2 font-semibold wrap-anywhere">
+            <h2 id={heading} className="mb-3 text-xl font-semibold wrap-anywhere">
               {title}
             </h2>
             {/* A list that opens from the slip is drawn elsewhere on the page: looking into it does not leave the slip. */}

@@ -25,9 +25,9 @@ export function Choice<T extends string | number | null>({
       <Label className={hidden ? 'sr-only' : 'block text-sm font-semibold'}>{label}</Label>
       <Listbox value={value} onChange={onChange}>
         <ListboxButton
-          className={`flex w-full max-w-full items-baseline justify-between gap-2 border border-ink bg-sheet px-2 py-1 text-left text-ink disabled:opacity-45 ${hidden ? '' : 'mt-1'}`}
+          className={`flex w-full max-w-full items-baseline justify-between gap-2 border border-ink bg-sheet px-2 py-1 text-start text-ink disabled:opacity-45 ${hidden ? '' : 'mt-1'}`}
         >
-          <span className="min-w-0 truncate">{chosen?.label ?? ''}</span>
+          <span className="min-w-0 wrap-anywhere">{chosen?.label ?? ''}</span>
           <span aria-hidden="true" className="text-xs">
             ▾
           </span>

@@ -42,11 +42,11 @@ export function Do({
   note?: string;
   children: ReactNode;
 }) {
-  const look = 'block w-full px-3 py-1.5 text-left data-focus:bg-wash';
+  const look = 'block w-full px-3 py-1.5 text-start data-focus:bg-wash';
   const what = (
     <>
       {children}
-      {note !== undefined && <span className="ml-2 text-sm text-soft">{note}</span>}
+      {note !== undefined && <span className="ms-2 text-sm text-soft">{note}</span>}
     </>
   );
   return (

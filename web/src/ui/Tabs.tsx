@@ -27,7 +27,7 @@ export function Tabs<T extends string>({
         {tabs.map((tab) => (
           <Tab
             key={tab.value}
-            className="border-b-4 border-transparent px-3 py-1.5 font-semibold whitespace-nowrap text-soft hover:border-line data-selected:border-accent data-selected:text-ink"
+            className="border-b-4 border-transparent px-3 py-1.5 font-semibold whitespace-nowrap text-soft hover:border-line data-selected:border-ink data-selected:text-ink"
           >
             {tab.label}
           </Tab>

@@ -75,7 +75,7 @@ describe('the highlighter', () => {
   it('can be written on in both schemes, as its wash can', () => {
     for (const scheme of ['light', 'dark'] as const) {
       expect(contrast(accent[scheme], schemes('on-accent')[scheme])).toBeGreaterThan(7);
-      expect(contrast(schemes('accent-wash')[scheme], schemes('ink')[scheme])).toBeGreaterThan(7);
+      expect(contrast(schemes('wash')[scheme], schemes('ink')[scheme])).toBeGreaterThan(7);
     }
   });
 
@@ -87,5 +87,22 @@ describe('the highlighter', () => {
       ).toBeGreaterThan(30);
     }
     expect(apart(seen(accent.light, matrix), seen(schemes('lost').light, matrix))).toBeGreaterThan(40);
+  });
+
+  it.each(Object.entries(eyes))('is apart from amber, and amber from red, for eyes %s', (_, matrix) => {
+    const [next, amber, red] = ['accent', 'attention', 'lost'].map((name) => seen(schemes(name).light, matrix));
+    if (next === undefined || amber === undefined || red === undefined) throw new Error('A colour is missing.');
+    expect(apart(next, amber)).toBeGreaterThan(15);
+    expect(apart(amber, red)).toBeGreaterThan(25);
+  });
+
+  it('leaves amber readable: dark words on it in both schemes', () => {
+    for (const scheme of ['light', 'dark'] as const)
+      expect(contrast(schemes('attention')[scheme], schemes('on-accent')[scheme])).toBeGreaterThan(4.5);
+  });
+
+  it('leaves soft words readable on a wash', () => {
+    for (const scheme of ['light', 'dark'] as const)
+      expect(contrast(schemes('wash')[scheme], schemes('soft')[scheme])).toBeGreaterThan(4.5);
   });
 });

@@ -17,7 +17,7 @@ use Symfony\Component\Console\Input\InputInterface;
 use Symfony\Component\Console\Output\ConsoleOutputInterface;
 use Symfony\Component\Console\Output\OutputInterface;
 
-#[AsCommand('huddle:group', 'Puts a class into groups: a problem file in, a result on standard output.')]
+#[AsCommand('huddle:group', 'Puts a class into groups: reads a problem file and writes the result to standard output.')]
 final class GroupCommand extends Command
 {
     private const RULES_CONTRADICT = 2;
@@ -34,7 +34,7 @@ final class GroupCommand extends Command
         $file = $input->getArgument('problem');
         $json = \is_string($file) ? self::contents($file) : null;
         if (null === $json) {
-            $errors->writeln('The file cannot be read.', OutputInterface::OUTPUT_RAW);
+            $errors->writeln('The file can’t be read.', OutputInterface::OUTPUT_RAW);
 
             return self::FAILURE;
         }

@@ -86,12 +86,13 @@ final readonly class Prints
         }
 
         return \sprintf(
-            '<div class="in"><table class="top"><tr><td><div class="class">%s</div><div class="name" style="font-size: %dpt">%s</div>%s</td><td class="code"><img src="%s"></td></tr></table><div class="way">%s</div></div>',
+            '<div class="in"><table class="top"><tr><td><div class="class">%s</div><div class="name" style="font-size: %dpt">%s</div>%s</td><td class="code"><img src="%s"><div class="scan">%s</div></td></tr></table><div class="way">%s</div></div>',
             $this->paper->set(mb_strimwidth($round->className.' · '.$round->title, 0, 52, '…')),
             self::sizeOf($slip->name),
             $this->paper->set($slip->name, 'head'),
             implode('', $lines),
             Code::of($origin.$slip->pass),
+            $this->paper->set($this->words->say(new Message('print.scan'))),
             $this->paper->set($this->words->say(new Message('print.way_in', ['address' => preg_replace('~^https?://~', '', $origin).'/student', 'doorWord' => $round->doorWord]))),
         );
     }
@@ -119,7 +120,7 @@ final readonly class Prints
     private const STYLE = '@page { margin: 0; } body { margin: 0; color: #1c2333; font-family: {text}; font-size: 11pt; }
         .page { width: 210mm; border-collapse: collapse; table-layout: fixed; } .next { page-break-before: always; }
         .slip { width: 105mm; height: 74mm; padding: 0; vertical-align: top; border: 0.2mm dashed #888; }
-        .in { position: relative; height: 72mm; overflow: hidden; } .top { width: 100%; border-collapse: collapse; } .top td { padding: 6mm 0 0 7mm; vertical-align: top; } .top .code { width: 30mm; padding: 4mm 4mm 0 1mm; } .code img { width: 30mm; height: 30mm; }
+        .in { position: relative; height: 72mm; overflow: hidden; } .top { width: 100%; border-collapse: collapse; } .top td { padding: 6mm 0 0 7mm; vertical-align: top; } .top .code { width: 38mm; padding: 4mm 4mm 0 1mm; text-align: center; } .code img { width: 38mm; height: 38mm; } .scan { font-size: 11pt; font-weight: bold; }
         .class { font-size: 8.5pt; color: #555c6c; } .name { padding: 0.5mm 0 1mm; } .name span { line-height: 1.05; } .group { font-size: 14pt; line-height: 1.2; } .group img { width: 5.5mm; height: 5.5mm; } .picture img { width: 13mm; height: 13mm; } .number { font-size: 11.5pt; padding-top: 1mm; } .task { font-size: 10pt; }
         .way { position: absolute; left: 7mm; bottom: 4mm; font-size: 11pt; }';
 }

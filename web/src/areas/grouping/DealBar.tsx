@@ -85,7 +85,7 @@ export function DealBar({
           )}
         </>
       )}
-      <span className="ml-auto flex gap-1">
+      <span className="ms-auto flex gap-1">
         <Button look="quiet" onClick={() => control.edit({ kind: 'addTable' })}>
           {m.floor_addTable()}
         </Button>

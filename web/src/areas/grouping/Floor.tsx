@@ -9,11 +9,13 @@ import {
   type DragEndEvent,
 } from '@dnd-kit/core';
 import clsx from 'clsx';
-import { useEffect, useRef, useState, type KeyboardEvent, type ReactNode } from 'react';
+import { useEffect, useRef, useState, type CSSProperties, type KeyboardEvent, type ReactNode } from 'react';
 import type { Schema } from '../../api/client';
 import * as m from '#messages';
 import { list } from '../../words/list';
 import { dragWords } from '../../ui/dragWords';
+import { useRoom } from '../../ui/useRoom';
+import { floorLayout, narrowTable, roundTable } from './floorLayout';
 import { FloorList } from './FloorList';
 import type { Edit } from './floorMoves';
 import { type Student } from './NameTag';
@@ -37,8 +39,11 @@ type Opened = { kind: 'tag'; student: Student; at: DOMRect } | { kind: 'table'; 
 interface FloorProps {
   /** What else can be done with a student, from outside the floor. */
   more?: (student: Student, onClose: () => void) => ReactNode;
+  /** What can be done with a student while groups are at work: a section. */
+  now?: (student: Student, onClose: () => void) => ReactNode;
   /** What else can be done with a table, and how its group stands while it is at work. */
   moreOfTable?: (group: Group, onClose: () => void) => ReactNode;
+  changesOfTable?: (group: Group, onClose: () => void) => ReactNode;
   earOf?: (group: Group) => { on: boolean; press: () => void } | undefined;
   stateOf?: (group: Group) => { text: string; strong: boolean } | undefined;
   floor: Schema['FloorView'];
@@ -62,6 +67,17 @@ interface FloorProps {
   /** Why the held tag sits where it sits. */
   reasons?: string[];
 }
+
+/** Type and space so much larger than usual, for what is inside. */
+const grown = (scale: number) =>
+  Object.fromEntries([
+    ['--spacing', `${0.25 * scale}rem`],
+    ...[
+      ['xs', 0.75],
+      ['sm', 0.875],
+      ['lg', 1.125],
+    ].map(([name, rem]) => [`--text-${String(name)}`, `${Number(rem) * scale}rem`]),
+  ]) as CSSProperties;
 
 /** The plan of the floor: tables with name tags round them, the shelf along the bottom. */
 export function Floor(props: FloorProps) {
@@ -186,6 +202,13 @@ export function Floor(props: FloorProps) {
   const compact = floor.groups.length > compactAbove;
   const largest = Math.max(4, ...floor.groups.map((group) => group.students.length));
   const above = 2 * Math.floor(largest / 4);
+  const { box: paper, width, height } = useRoom({ width: 900, height: 500 });
+  const layout = floorLayout(
+    floor.groups.length,
+    compact ? narrowTable(largest) : roundTable(largest, above),
+    width,
+    height,
+  );
   const whileDragged = dragWords((id) => {
     const [kind, key] = String(id).split(':');
     if (id === 'shelf') return m.floor_shelf();
@@ -233,7 +256,7 @@ export function Floor(props: FloorProps) {
           }}
           onKeyUp={(event) => event.key === ' ' && stopOf(event.target) !== null && event.preventDefault()}
         >
-          <div className="floor-paper min-h-0 flex-1 overflow-y-auto p-5">
+          <div ref={paper} className="floor-paper min-h-0 flex-1 overflow-y-auto p-5">
             {floor.groups.length === 0 && (
               <p className="mx-auto max-w-md py-16 text-center text-soft">
                 {readOnly ? m.round_nobodyOut() : m.floor_nothingYet()}
@@ -243,12 +266,8 @@ export function Floor(props: FloorProps) {
               <FloorList floor={floor} students={students} live={live} note={noteOf} onOpenTag={openTag} />
             ) : (
               <ul
-                className={clsx(
-                  'grid',
-                  compact
-                    ? 'grid-cols-[repeat(auto-fill,minmax(9.5rem,1fr))] gap-x-4 gap-y-5'
-                    : 'grid-cols-[repeat(auto-fit,minmax(15.5rem,1fr))] gap-x-8 gap-y-7',
-                )}
+                className={clsx('grid', compact ? 'gap-x-4 gap-y-5' : 'gap-x-8 gap-y-7')}
+                style={{ gridTemplateColumns: `repeat(${layout.columns}, minmax(0, 1fr))`, ...grown(layout.scale) }}
               >
                 {floor.groups.map((group) => (
                   <Table
@@ -260,6 +279,7 @@ export function Floor(props: FloorProps) {
                     live={live}
                     picked={picked}
                     compact={compact}
+                    scale={layout.scale}
                     above={above}
                     note={tableNote(group)}
                     state={props.stateOf?.(group)}
@@ -289,7 +309,7 @@ export function Floor(props: FloorProps) {
         </p>
         <DragOverlay dropAnimation={null}>
           {draggedStudent !== undefined && (
-            <div className="min-h-10 w-[7.4rem] rotate-2 border-2 border-ink bg-accent px-2 py-1 text-sm leading-tight text-on-accent shadow-lg">
+            <div className="min-h-10 w-[7.4rem] rotate-2 border-2 border-ink bg-ink px-2 py-1 text-sm leading-tight text-ground shadow-lg">
               {draggedStudent.name}
             </div>
           )}
@@ -307,6 +327,7 @@ export function Floor(props: FloorProps) {
             onAbsent={(isAbsent) => onAbsent(opened.student, isAbsent)}
             onClose={closeTag}
             more={more?.(byId.get(opened.student.id) ?? opened.student, closeTag)}
+            now={props.now?.(byId.get(opened.student.id) ?? opened.student, closeTag)}
           />
         )}
         {opened?.kind === 'table' && (
@@ -315,6 +336,7 @@ export function Floor(props: FloorProps) {
             at={opened.at}
             onEdit={edit}
             more={props.moreOfTable?.(opened.group, () => setOpened(null))}
+            actions={props.changesOfTable?.(opened.group, () => setOpened(null))}
             onClose={() => setOpened(null)}
           />
         )}

@@ -27,7 +27,7 @@ export function FloorList({
   return (
     <table className="w-full max-w-3xl border-collapse border-y-2 border-ink bg-sheet">
       <thead>
-        <tr className="border-b border-ink text-left text-sm">
+        <tr className="border-b border-ink text-start text-sm">
           <th scope="col" className="px-3 py-1.5">
             {m.floor_group()}
           </th>
@@ -63,12 +63,12 @@ export function FloorList({
                 <button
                   type="button"
                   aria-haspopup="dialog"
-                  className="text-left underline decoration-line underline-offset-4 wrap-anywhere hover:decoration-ink"
+                  className="text-start underline decoration-line underline-offset-4 wrap-anywhere hover:decoration-ink"
                   onClick={(event) => onOpenTag(student, event.currentTarget.getBoundingClientRect())}
                 >
                   {student.name}
                 </button>
-                {floor.fixed.includes(student.id) && <span className="ml-2 text-xs text-soft">{m.floor_fixed()}</span>}
+                {floor.fixed.includes(student.id) && <span className="ms-2 text-xs text-soft">{m.floor_fixed()}</span>}
               </td>
               {live && (
                 <td className={`px-3 py-1 text-sm ${placeOf(student) === 'lost' ? 'font-semibold text-lost' : ''}`}>

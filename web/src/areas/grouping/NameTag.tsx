@@ -44,7 +44,7 @@ export function hasArrived(student: Student): boolean {
 export function tagLook(student: Student, live: boolean): string {
   if (live) return looks[placeOf(student)];
   if (student.absent) return looks.excused;
-  return hasArrived(student) ? 'border border-l-[6px] border-ink bg-sheet font-semibold' : 'border border-ink bg-sheet';
+  return hasArrived(student) ? 'border border-s-[6px] border-ink bg-sheet font-semibold' : 'border border-ink bg-sheet';
 }
 
 export function NameTag({ student, group, fixed, live, picked, dense = false, onOpen }: NameTagProps) {
@@ -68,12 +68,12 @@ export function NameTag({ student, group, fixed, live, picked, dense = false, on
       onClick={(event) => onOpen(student, event.currentTarget.getBoundingClientRect())}
       {...listeners}
       className={clsx(
-        'relative touch-manipulation text-left leading-tight select-none',
-        dense ? 'w-full px-1.5 py-0.5 text-[13px]' : 'flex min-h-11 w-full min-w-30 items-center px-2 py-1 text-sm',
+        'relative touch-manipulation text-start leading-tight select-none',
+        dense ? 'w-full px-1.5 py-0.5 text-sm' : 'flex min-h-11 w-full min-w-30 items-center px-2 py-1 text-sm',
         tagLook(student, live),
         isDragging && 'opacity-30',
-        isOver && !isDragging && 'ring-4 ring-accent',
-        picked && 'ring-4 ring-accent',
+        isOver && !isDragging && 'ring-4 ring-ink',
+        picked && 'ring-4 ring-ink',
       )}
     >
       <span className="min-w-0">
@@ -81,7 +81,7 @@ export function NameTag({ student, group, fixed, live, picked, dense = false, on
         {seen !== '' && <span className="block truncate text-xs text-soft">{seen}</span>}
       </span>
       {fixed && (
-        <svg viewBox="0 0 10 10" className="absolute -top-1.5 -right-1.5 size-3.5" aria-hidden="true">
+        <svg viewBox="0 0 10 10" className="absolute -top-1.5 -end-1.5 size-3.5" aria-hidden="true">
           <circle cx="5" cy="5" r="4.500" fill="var(--ink)" />
           <circle cx="5" cy="5" r="1.600" fill="var(--sheet)" />
         </svg>

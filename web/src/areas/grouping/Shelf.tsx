@@ -43,7 +43,7 @@ export function Shelf({
       className={clsx('border-t-4 border-ink bg-sheet px-5 py-3', isOver && 'ring-4 ring-accent ring-inset')}
     >
       <div className="flex flex-wrap items-center gap-x-4 gap-y-2">
-        <button type="button" {...stop} className="min-h-6 text-left font-head font-semibold">
+        <button type="button" {...stop} className="min-h-6 text-start font-head font-semibold">
           {m.floor_shelf()}
         </button>
         {meaning === null ? (
@@ -57,7 +57,7 @@ export function Shelf({
         )}
         {students.length > 0 && <ul className="flex max-h-40 flex-wrap gap-2 overflow-y-auto p-1">{tags(students)}</ul>}
         {absent.length > 0 && (
-          <div className="ml-auto flex flex-wrap items-center gap-2">
+          <div className="ms-auto flex flex-wrap items-center gap-2">
             <span className="text-sm text-soft">{m.floor_away()}</span>
             <ul className="flex flex-wrap gap-2">{tags(absent)}</ul>
           </div>

@@ -21,6 +21,7 @@ function show(props: { effect?: Effect; students?: Student[]; guests?: { student
           live={false}
           picked={null}
           compact={false}
+          scale={1}
           above={1}
           note="2"
           way={null}

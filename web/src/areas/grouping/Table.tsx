@@ -33,6 +33,8 @@ interface TableProps {
   live: boolean;
   picked: string | null;
   compact: boolean;
+  /** So much larger than usual. */
+  scale: number;
   /** How many seats stand along the upper edge: the same for all tables, so that they stand in line. */
   above: number;
   note: string;
@@ -51,6 +53,7 @@ interface TableProps {
 function Slab({
   group,
   compact,
+  scale,
   over,
   note,
   effect,
@@ -58,6 +61,7 @@ function Slab({
 }: {
   group: Group;
   compact: boolean;
+  scale: number;
   over: boolean;
   note: string;
   effect: Effect | undefined;
@@ -74,13 +78,13 @@ function Slab({
       onClick={(event) => onOpen(event.currentTarget.getBoundingClientRect())}
       style={{ borderColor: colour, backgroundColor: `color-mix(in oklab, ${colour} 16%, var(--sheet))` }}
       className={clsx(
-        'flex min-w-0 flex-1 items-center gap-2 border-2 text-left',
+        'flex min-w-0 flex-1 items-center gap-2 border-2 text-start',
         compact ? 'px-2 py-1' : 'min-h-11 justify-center px-4 py-1.5',
-        over && 'ring-4 ring-accent',
+        over && 'ring-4 ring-ink',
       )}
     >
       <span style={{ color: `color-mix(in oklab, ${colour} 70%, var(--ink))` }} className="flex">
-        <Sign mark={group.mark} size={compact ? 16 : 24} plain />
+        <Sign mark={group.mark} size={(compact ? 16 : 24) * scale} plain />
       </span>
       <span
         className={clsx(
@@ -91,11 +95,11 @@ function Slab({
         {group.name}
       </span>
       {compact && effect !== undefined ? (
-        <span className="ml-auto shrink-0 text-xs">
+        <span className="ms-auto shrink-0 text-xs">
           <EffectNote effect={effect} />
         </span>
       ) : (
-        <span className="ml-auto shrink-0 text-xs text-soft">{note}</span>
+        <span className="ms-auto shrink-0 text-xs text-soft">{note}</span>
       )}
     </button>
   );
@@ -110,7 +114,7 @@ function TableDoor({ group, way }: { group: Group; way: string }) {
       aria-label={m.floor_wayIn({ name: group.name })}
       title={m.floor_wayIn({ name: group.name })}
       style={{ borderColor: markOf(group.mark).colour }}
-      className="flex w-7 shrink-0 items-center justify-center border-2 border-l-0 bg-sheet hover:bg-wash"
+      className="flex w-7 shrink-0 items-center justify-center border-2 border-s-0 bg-sheet hover:bg-wash"
     >
       <WayIn />
     </a>
@@ -127,8 +131,8 @@ function TableEar({ group, ear }: { group: Group; ear: { on: boolean; press: () 
       aria-pressed={ear.on}
       style={{ borderColor: markOf(group.mark).colour }}
       className={clsx(
-        'flex w-7 shrink-0 items-center justify-center border-2 border-l-0 hover:bg-wash',
-        ear.on ? 'bg-accent text-on-accent' : 'bg-sheet',
+        'flex w-7 shrink-0 items-center justify-center border-2 border-s-0 hover:bg-wash',
+        ear.on ? 'bg-ink text-ground' : 'bg-sheet',
       )}
       onClick={ear.press}
     >
@@ -147,7 +151,7 @@ function StateLine({ state }: { state: { text: string; strong: boolean } }) {
       title={state.text}
       className={clsx(
         'h-4 truncate text-center text-xs',
-        state.strong ? 'bg-accent px-1 font-semibold text-on-accent' : 'text-soft',
+        state.strong ? 'bg-attention px-1 font-semibold text-on-accent' : 'text-soft',
       )}
     >
       {state.text}
@@ -166,7 +170,7 @@ function EffectLine({ effect, state }: { effect: Effect | undefined; state: Tabl
     return <p className="h-4 truncate text-center text-xs text-soft">{trendWord(effect)}</p>;
   const text = m.floor_breaks({ rules: effect.breaks.join('; ') });
   return (
-    <p title={text} className="h-4 truncate bg-accent px-1 text-center text-xs font-semibold text-on-accent">
+    <p title={text} className="h-4 truncate bg-lost-wash px-1 text-center text-xs font-semibold text-lost">
       {text}
     </p>
   );
@@ -177,19 +181,17 @@ function EffectNote({ effect }: { effect: Effect }) {
   if (effect.breaks.length === 0)
     return <span className="text-soft">{effect.trend > 0 ? '+' : effect.trend < 0 ? '−' : '='}</span>;
   return (
-    <span className="bg-accent px-1 font-semibold text-on-accent">
-      {m.floor_breaksSome({ n: effect.breaks.length })}
-    </span>
+    <span className="bg-lost-wash px-1 font-semibold text-lost">{m.floor_breaksSome({ n: effect.breaks.length })}</span>
   );
 }
 
 /** A group, seen from above: the table with its sign and name, name tags in the seats round it. */
 export function Table(props: TableProps) {
-  const { group, students, guests, fixed, live, picked, compact, above, note, state, ear, way, effect } = props;
+  const { group, students, guests, fixed, live, picked, compact, scale, above, note, state, ear, way, effect } = props;
   const { onOpenTag, onOpenTable } = props;
   const { setNodeRef, isOver } = useDroppable({ id: `table:${group.id}` });
   const tag = (student: Student) => (
-    <li key={student.id} className={compact ? 'w-full' : 'flex w-[calc(50%-0.25rem)]'}>
+    <li key={student.id} className={compact ? 'w-full' : 'flex w-[calc(50%-var(--spacing))]'}>
       <NameTag
         student={student}
         group={group.name}
@@ -206,13 +208,13 @@ export function Table(props: TableProps) {
       <button
         type="button"
         className={clsx(
-          'border-2 border-accent px-2 py-1 text-left text-sm',
+          'border-2 border-attention px-2 py-1 text-start text-sm',
           tagLook({ ...student, place: 'inPlace' }, true),
         )}
         onClick={(event) => onOpenTag(student, event.currentTarget.getBoundingClientRect())}
       >
         {student.name}
-        <span className="block bg-accent px-1 text-xs font-normal text-on-accent">
+        <span className="block bg-attention px-1 text-xs font-normal text-on-accent">
           {m.floor_fromTable({ name: from })}
         </span>
       </button>
@@ -223,6 +225,7 @@ export function Table(props: TableProps) {
       <Slab
         group={group}
         compact={compact}
+        scale={scale}
         over={isOver}
         note={note}
         effect={effect}

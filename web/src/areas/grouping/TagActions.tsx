@@ -3,35 +3,24 @@ import type { ReactNode } from 'react';
 import type { Schema } from '../../api/client';
 import { Sign } from '../../ui/Sign';
 import * as m from '#messages';
+import { Action, ActionSection } from '../../ui/Actions';
 import { Beside } from '../../ui/Beside';
 import type { Edit } from './floorMoves';
 import type { Student } from './NameTag';
 import type { Effect } from './Table';
-
-function Action({ onPress, children }: { onPress: () => void; children: ReactNode }) {
-  return (
-    <button
-      type="button"
-      onClick={onPress}
-      className="flex w-full items-center gap-2 px-2 py-1.5 text-left hover:bg-wash"
-    >
-      {children}
-    </button>
-  );
-}
 
 /** What a move would mean, in a word. */
 function MoveNote({ effect }: { effect: Effect | undefined }) {
   if (effect === undefined) return null;
   if (effect.breaks.length > 0) {
     return (
-      <span className="ml-auto bg-accent px-1 text-right text-xs text-on-accent">
+      <span className="ms-auto bg-lost-wash px-1 text-end text-xs text-lost">
         {m.floor_breaks({ rules: effect.breaks.join('; ') })}
       </span>
     );
   }
   if (effect.trend === 0) return null;
-  return <span className="ml-auto text-xs text-soft">{effect.trend > 0 ? m.floor_better() : m.floor_worse()}</span>;
+  return <span className="ms-auto text-xs text-soft">{effect.trend > 0 ? m.floor_better() : m.floor_worse()}</span>;
 }
 
 /** Everything that can be done with one name tag. */
@@ -47,6 +36,7 @@ export function TagActions({
   onAbsent,
   onClose,
   more,
+  now,
 }: {
   student: Student;
   at: DOMRect;
@@ -58,8 +48,10 @@ export function TagActions({
   onEdit: (edit: Edit) => void;
   onAbsent: (absent: boolean) => void;
   onClose: () => void;
-  /** What else can be done with this student, from outside the floor. */
+  /** What else can be done with this student, from outside the floor: actions. */
   more?: ReactNode;
+  /** What can be done while groups are at work: a section. */
+  now?: ReactNode;
 }) {
   const own = floor.groups.find((group) => group.students.includes(student.id));
   const fixed = floor.fixed.includes(student.id);
@@ -74,46 +66,57 @@ export function TagActions({
     <Beside at={at} title={student.name} onClose={onClose}>
       {note !== null && <p className="mb-2 text-sm text-soft">{note}</p>}
       {reasons.length > 0 && (
-        <ul className="mb-2 border-b border-line pb-2 text-sm text-soft">
+        <ul className="mb-3 text-sm text-soft">
           {reasons.map((reason) => (
             <li key={reason}>{reason}</li>
           ))}
         </ul>
       )}
-      {own !== undefined && (
-        <Action onPress={act({ kind: fixed ? 'free' : 'fix', student: student.id })}>
-          {fixed ? m.floor_unfix() : m.floor_fix()}
-        </Action>
-      )}
-      {own !== undefined && <Action onPress={act({ kind: 'shelve', student: student.id })}>{m.floor_toShelf()}</Action>}
-      <Action
-        onPress={() => {
-          onAbsent(!student.absent);
-          onClose();
-        }}
-      >
-        {student.absent ? m.floor_markHere() : m.floor_markAbsent()}
-      </Action>
-      {more}
-      <h3 className="mt-2 border-t border-line px-2 pt-2 font-sans text-sm font-semibold">{m.floor_seatAt()}</h3>
-      {floor.groups
-        .filter((group) => group !== own)
-        .map((group) => (
-          <Action key={group.id} onPress={act({ kind: 'seat', student: student.id, group: group.id })}>
-            <Sign mark={group.mark} size={16} /> <span className="min-w-0">{group.name}</span>
-            <MoveNote effect={effects?.get(group.id)} />
+      {now}
+      <ActionSection title={m.floor_seatSection()}>
+        {own !== undefined && (
+          <Action onPress={act({ kind: fixed ? 'free' : 'fix', student: student.id })}>
+            {fixed ? m.floor_unfix() : m.floor_fix()}
           </Action>
-        ))}
-      {others.length > 0 && (
-        <div className="mt-2 border-t border-line px-2 pt-2 text-sm">
-          <ChooseStudent
-            label={m.floor_swapWith()}
-            students={others}
-            chosen={null}
-            onChoose={(other) => other !== null && act({ kind: 'swap', student: student.id, other })()}
-          />
-        </div>
-      )}
+        )}
+        {own !== undefined && (
+          <Action onPress={act({ kind: 'shelve', student: student.id })}>{m.floor_toShelf()}</Action>
+        )}
+        {floor.groups
+          .filter((group) => group !== own)
+          .map((group) => (
+            <Action
+              key={group.id}
+              label={m.floor_moveTo({ name: group.name })}
+              onPress={act({ kind: 'seat', student: student.id, group: group.id })}
+            >
+              <Sign mark={group.mark} size={16} />{' '}
+              <span className="min-w-0">{m.floor_moveTo({ name: group.name })}</span>
+              <MoveNote effect={effects?.get(group.id)} />
+            </Action>
+          ))}
+        {others.length > 0 && (
+          <div className="px-2 pt-2 text-sm">
+            <ChooseStudent
+              label={m.floor_swapWith()}
+              students={others}
+              chosen={null}
+              onChoose={(other) => other !== null && act({ kind: 'swap', student: student.id, other })()}
+            />
+          </div>
+        )}
+      </ActionSection>
+      <ActionSection title={m.floor_studentSection()}>
+        {more}
+        <Action
+          onPress={() => {
+            onAbsent(!student.absent);
+            onClose();
+          }}
+        >
+          {student.absent ? m.floor_markHere() : m.floor_markAbsent()}
+        </Action>
+      </ActionSection>
     </Beside>
   );
 }

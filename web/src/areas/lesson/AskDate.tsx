@@ -7,7 +7,7 @@ import { Bar } from '../../ui/Bar';
 import { Button } from '../../ui/Button';
 import { Field } from '../../ui/Field';
 import * as m from '#messages';
-import { forInput, fromInput } from './when';
+import { forInput, fromInput } from '../../words/when';
 
 /** Asks when this class has a lesson that was copied from another class. */
 export function AskDate({ lesson }: { lesson: Schema['LessonView'] }) {

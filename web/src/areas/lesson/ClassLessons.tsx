@@ -10,7 +10,7 @@ import { Choice } from '../../ui/Choice';
 import { Field } from '../../ui/Field';
 import { useKept } from '../../ui/useKept';
 import * as m from '#messages';
-import { forInput, fromInput, soon, whenText } from './when';
+import { forInput, fromInput, soon, whenText } from '../../words/when';
 import { titleBeside } from './titleBeside';
 
 type Lesson = Schema['LessonSummary'];
@@ -141,7 +141,7 @@ export function ClassLessons({ classId, hasStudents }: { classId: string; hasStu
               {lesson.endedAt !== null ? (
                 <span className="text-sm text-soft">{m.order_isOver()}</span>
               ) : (
-                lesson.current && <span className="bg-accent px-1.5 text-sm text-on-accent">{m.classes_nowOn()}</span>
+                lesson.current && <span className="border border-ink px-1.5 text-sm">{m.classes_nowOn()}</span>
               )}
             </Link>
           </li>

@@ -6,7 +6,7 @@ import { Button } from '../../ui/Button';
 import { useMessages } from '../../ui/messages';
 import { Page } from '../../ui/Page';
 import * as m from '#messages';
-import { whenText } from './when';
+import { whenText } from '../../words/when';
 
 type Deleted = Omit<Schema['DeletedView'], 'kind'> & { kind: Schema['DeletedView']['kind'] | 'worksheet' };
 

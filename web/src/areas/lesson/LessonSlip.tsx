@@ -9,7 +9,7 @@ import { Field } from '../../ui/Field';
 import { useMessages } from '../../ui/messages';
 import { NumberField } from '../../ui/NumberField';
 import * as m from '#messages';
-import { forInput, fromInput, whenText } from './when';
+import { forInput, fromInput, whenText } from '../../words/when';
 
 type Edit = Schema['EditLesson'];
 
@@ -121,11 +121,11 @@ export function LessonSlip({
           {m.order_locksAtEnd()}
         </label>
         {!lesson.template && (
-          <Button look="quiet" className="-ml-2 text-sm" onClick={() => keep.mutate()} busy={keep.isPending}>
+          <Button look="quiet" className="-ms-2 text-sm" onClick={() => keep.mutate()} busy={keep.isPending}>
             {m.order_asTemplate()}
           </Button>
         )}
-        <Button look="quiet" className="-ml-2 block text-sm" onClick={() => away.mutate()} busy={away.isPending}>
+        <Button look="quiet" className="-ms-2 block text-sm" onClick={() => away.mutate()} busy={away.isPending}>
           {m.order_deleteLesson()}
         </Button>
       </PopoverPanel>

@@ -9,6 +9,7 @@ import { dragWords } from '../../ui/dragWords';
 import { asOrdered, withEdge, withPlace, type Order, type Segment } from './orderMoves';
 import { SegmentSlip } from './SegmentSlip';
 import type { useOrder } from './useOrder';
+import { backKey, forwardKey, isRightToLeft } from '../../ui/direction';
 
 export const nameOf = (segment: Segment) => segmentName(segment.kind, segment.round?.number ?? null);
 
@@ -30,9 +31,12 @@ function Edge({
   const one = segments[at];
   const next = segments[at + 1];
   if (one === undefined) return null;
-  const by = (event: PointerEvent) => Math.round((event.clientX - (from.current ?? event.clientX)) / perMinute());
+  const by = (event: PointerEvent) => {
+    const moved = event.clientX - (from.current ?? event.clientX);
+    return Math.round((isRightToLeft() ? -moved : moved) / perMinute());
+  };
   const key = (event: KeyboardEvent) => {
-    const step = { ArrowRight: 1, ArrowUp: 1, ArrowLeft: -1, ArrowDown: -1, PageUp: 5, PageDown: -5 }[event.key];
+    const step = { [forwardKey()]: 1, ArrowUp: 1, [backKey()]: -1, ArrowDown: -1, PageUp: 5, PageDown: -5 }[event.key];
     if (step === undefined) return;
     event.preventDefault();
     onDone(step);
@@ -54,7 +58,7 @@ function Edge({
           ? m.order_minutes({ n: one.minutes })
           : m.order_edgeAt({ before: one.minutes, after: next.minutes })
       }
-      className="relative z-10 -mx-3 w-6 shrink-0 cursor-ew-resize touch-none before:absolute before:inset-y-1.5 before:left-1/2 before:w-1.5 before:-translate-x-1/2 before:border before:border-ink before:bg-sheet hover:before:bg-accent focus-visible:before:bg-accent"
+      className="relative z-10 -mx-3 w-6 shrink-0 cursor-ew-resize touch-none before:absolute before:inset-y-1.5 before:left-1/2 before:w-1.5 before:-translate-x-1/2 before:border before:border-ink before:bg-sheet hover:before:bg-ink focus-visible:before:bg-ink"
       onKeyDown={key}
       onPointerDown={(event) => {
         event.currentTarget.setPointerCapture(event.pointerId);
@@ -106,10 +110,12 @@ function Stretch({
       <Popover className="h-full">
         <PopoverButton
           {...listeners}
+          data-to-scale
+          title={m.order_of({ name: nameOf(segment), n: segment.minutes })}
           aria-label={`${m.order_of({ name: nameOf(segment), n: segment.minutes })}${now ? `, ${m.order_now()}` : past ? `, ${m.order_past()}` : ''}`}
           aria-current={now ? 'step' : undefined}
           onKeyDownCapture={(event: KeyboardEvent) => {
-            const by = { ArrowLeft: -1, ArrowRight: 1 }[event.key];
+            const by = { [backKey()]: -1, [forwardKey()]: 1 }[event.key];
             if (event.altKey && by !== undefined) {
               event.preventDefault();
               onArrow(by);
@@ -121,7 +127,7 @@ function Stretch({
             now && 'bg-ink text-ground',
             !now && past && 'bg-[repeating-linear-gradient(135deg,var(--line)_0_2px,var(--sheet)_2px_7px)] text-soft',
             !now && !past && (round ? 'bg-wash' : 'bg-sheet'),
-            shown && (now ? 'shadow-[inset_0_-4px_0_var(--accent)]' : 'shadow-[inset_0_-4px_0_var(--ink)]'),
+            shown && (now ? 'shadow-[inset_0_-4px_0_var(--line)]' : 'shadow-[inset_0_-4px_0_var(--ink)]'),
           )}
         >
           <span className={clsx('truncate', past && 'bg-sheet px-0.5')}>{nameOf(segment)}</span>

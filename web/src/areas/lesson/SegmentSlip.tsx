@@ -88,7 +88,7 @@ export function SegmentSlip({
         }
       />
       {children}
-      <div className="-ml-2 flex flex-wrap gap-1 border-t border-line pt-2 text-sm">
+      <div className="-ms-2 flex flex-wrap gap-1 border-t border-line pt-2 text-sm">
         {earlier !== null && (
           <Button look="quiet" onClick={earlier}>
             {m.order_earlier()}

@@ -1,6 +1,6 @@
 import { expect, it } from 'vitest';
 import { titleBeside } from './titleBeside';
-import { whenText } from './when';
+import { whenText } from '../../words/when';
 
 it('two lessons of one name show their dates', () => {
   const at = (title: string, day: number) => ({ title, startsAt: new Date(2026, 10, day, 10).getTime() });

@@ -1,4 +1,4 @@
-import { whenText } from './when';
+import { whenText } from '../../words/when';
 
 /** A lesson's title; where another one beside it has the same, with its date. */
 export function titleBeside(

@@ -35,7 +35,7 @@ export function Late({ lesson, control }: { lesson: Lesson; control: FloorContro
         </p>
       </div>
       <Button
-        className="mt-2 w-full text-left wrap-anywhere"
+        className="mt-2 w-full text-start wrap-anywhere"
         busy={found.isPending || control.busy || repair.busy}
         onClick={() => (round !== null && only !== undefined ? control.take('repair', [round]) : repair.ask())}
       >

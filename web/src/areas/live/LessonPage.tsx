@@ -5,6 +5,7 @@ import { Link, useLocation, useParams, useSearchParams } from 'react-router';
 import { useServerNow } from '../../api/clock';
 import { api, take, type Schema } from '../../api/client';
 import { problemText } from '../../api/problem';
+import { Action } from '../../ui/Actions';
 import { Bar } from '../../ui/Bar';
 import { Button } from '../../ui/Button';
 import { KeyList } from '../../ui/KeyList';
@@ -48,7 +49,7 @@ import { Late } from './Late';
 import { Log } from './Log';
 import { LivePanel, OverPanel, WhoIsMissing } from './LivePanel';
 import { NewClassPage } from './NewClassPage';
-import { NoticeBox } from './NoticeBox';
+import { NoticeBox, SaidNotices } from './NoticeBox';
 import { phaseOf, type Phase } from './phase';
 import { Pasting } from './Pasting';
 import { PlanPanel } from './PlanPanel';
@@ -57,7 +58,7 @@ import { command, useCommand } from './useCommand';
 import { signalOf, stateOf } from './signals';
 import { MergeSheet, SplitSheet } from './SplitSheet';
 import { StudentMoves } from './StudentMoves';
-import { TableSignals } from './TableSignals';
+import { TableChanges, TableSignals } from './TableSignals';
 import { useLesson } from './useLesson';
 import { useListening } from './useListening';
 import { VisitPanel } from './VisitPanel';
@@ -148,6 +149,29 @@ function Elsewhere({ lesson, onBack }: { lesson: Schema['LessonView']; onBack: (
   );
 }
 
+/**
+ * What waits for a decision while groups are at work, in one line that is always kept free for it: it stands further down,
+ * where it moves nothing.
+ */
+function Deciding({ lesson }: { lesson: Schema['LessonView'] }) {
+  const seated = new Set(lesson.floor.groups.flatMap((group) => group.students));
+  const late = lesson.students.filter((one) => hasArrived(one) && !one.absent && !seated.has(one.id)).length;
+  const parts = [
+    ...(lesson.doorway.length > 0 ? [m.live_waitingToJoin({ n: lesson.doorway.length })] : []),
+    ...(late > 0 ? [m.live_withoutGroup({ n: late })] : []),
+    ...(lesson.failed.length > 0 ? [m.live_failed({ n: lesson.failed.length })] : []),
+  ];
+  return (
+    <div role="status" className="-mt-3 mb-1 min-h-7 text-sm">
+      {parts.length > 0 && (
+        <a href="#to-decide" className="block bg-attention px-2 py-1 font-semibold text-on-accent underline">
+          {parts.join(' · ')}
+        </a>
+      )}
+    </div>
+  );
+}
+
 function SidePanel({
   lesson,
   phase,
@@ -163,7 +187,7 @@ function SidePanel({
 }: {
   lesson: Schema['LessonView'];
   phase: Phase;
-  visits: ReactNode;
+  visits: (isNext: boolean) => ReactNode;
   onLog: () => void;
   control: ReturnType<typeof useFloor>;
   door: ReturnType<typeof useDoor>;
@@ -175,6 +199,14 @@ function SidePanel({
 }) {
   const arrived = lesson.students.filter(hasArrived).length;
   const soon = useServerNow(30_000) + 30 * 60_000;
+  const working = lesson.endedAt === null && phase !== 'planned' && phase !== 'back';
+  const toDecide = (
+    <>
+      <FailedWork lesson={lesson} />
+      <Doorway guests={lesson.doorway} shut={lesson.shut} students={lesson.students} door={door} />
+      <HereAfterAll students={lesson.students} onHere={onHere} />
+    </>
+  );
   const log = (
     <Button look="quiet" className="self-start text-sm" onClick={onLog}>
       {m.round_log_open()}
@@ -183,11 +215,9 @@ function SidePanel({
   return (
     <aside
       aria-label={m.next_title()}
-      className="order-first flex w-full shrink-0 flex-col border-ink bg-sheet p-5 max-lg:border-b-2 lg:order-none lg:w-80 lg:overflow-y-auto lg:border-l-2"
+      className="order-first flex w-full shrink-0 flex-col border-ink bg-sheet p-5 max-lg:border-b-2 lg:order-none lg:w-80 lg:overflow-y-auto lg:border-s-2"
     >
-      <FailedWork lesson={lesson} />
-      <Doorway guests={lesson.doorway} shut={lesson.shut} students={lesson.students} door={door} />
-      <HereAfterAll students={lesson.students} onHere={onHere} />
+      {!working && toDecide}
       {lesson.endedAt !== null && <OverPanel lesson={lesson} endedAt={lesson.endedAt} />}
       {lesson.endedAt !== null && <div className="mt-4">{log}</div>}
       {lesson.endedAt === null && phase === 'planned' && (
@@ -219,14 +249,24 @@ function SidePanel({
             onMaterials={onMaterials}
             onSegment={onSegment}
           />
-          <NoticeBox lesson={lesson} />
+          <section aria-label={m.live_notice()}>
+            <h2 className="mb-1 font-sans text-sm font-semibold text-soft">{m.live_notice()}</h2>
+            <NoticeBox lesson={lesson} />
+          </section>
+          <SaidNotices lesson={lesson} />
           {log}
           <NextLesson lesson={lesson} />
         </div>
       )}
-      {lesson.endedAt === null && phase !== 'planned' && phase !== 'back' && <Late lesson={lesson} control={control} />}
-      {lesson.endedAt === null && phase !== 'planned' && phase !== 'back' && (
-        <LivePanel lesson={lesson} phase={phase} visits={visits} log={log} />
+      {working && (
+        <>
+          <Deciding lesson={lesson} />
+          <LivePanel lesson={lesson} phase={phase} visits={visits} log={log} />
+          <div id="to-decide" tabIndex={-1} className="mt-4">
+            <Late lesson={lesson} control={control} />
+            {toDecide}
+          </div>
+        </>
       )}
     </aside>
   );
@@ -386,7 +426,7 @@ function Lesson({ lesson, connected }: { lesson: Schema['LessonView']; connected
               onShow={setView}
             />
             {view === 'floor' && working && (
-              <div className="ml-auto text-sm">
+              <div className="ms-auto text-sm">
                 <DealBar floor={lesson.floor} students={present} control={control} live />
               </div>
             )}
@@ -396,19 +436,19 @@ function Lesson({ lesson, connected }: { lesson: Schema['LessonView']; connected
                 target={roomWindow}
                 className={clsx(
                   'text-sm underline decoration-line underline-offset-4 hover:decoration-ink',
-                  !(view === 'floor' && working) && 'ml-auto',
+                  !(view === 'floor' && working) && 'ms-auto',
                 )}
               >
-                <WayIn className="mr-1 inline-block" /> {m.lesson_toMain()}
+                <WayIn className="me-1 inline-block" /> {m.lesson_toMain()}
               </a>
             )}
             {view === 'floor' && (
-              <LensChoice lens={lens} bare={working} className={working || wayTo(null) !== null ? '' : 'ml-auto'} />
+              <LensChoice lens={lens} className={working || wayTo(null) !== null ? '' : 'ms-auto'} />
             )}
             {view === 'floor' && (
               <Button
                 look="quiet"
-                className={clsx('text-sm', !working && wayTo(null) === null && lens.lenses.length < 2 && 'ml-auto')}
+                className={clsx('text-sm', !working && wayTo(null) === null && lens.lenses.length < 2 && 'ms-auto')}
                 aria-pressed={asList}
                 onClick={() => setAsList(!asList)}
               >
@@ -441,18 +481,19 @@ function Lesson({ lesson, connected }: { lesson: Schema['LessonView']; connected
                   students={lesson.students}
                   control={control}
                   onAbsent={(student, absent) => markAbsent.mutate({ id: student.id, absent })}
+                  now={(student, onClose) =>
+                    working && <StudentMoves lesson={lesson} student={student} onClose={onClose} />
+                  }
                   more={(student, onClose) => (
                     <>
-                      <Button
-                        look="quiet"
-                        onClick={() => {
+                      <Action
+                        onPress={() => {
                           setSeenAs(student.id);
                           onClose();
                         }}
                       >
                         {m.asStudent_open()}
-                      </Button>
-                      {working && <StudentMoves lesson={lesson} student={student} onClose={onClose} />}
+                      </Action>
                       {student.claimed && (
                         <Claim student={student} students={lesson.students} door={door} onClose={onClose} />
                       )}
@@ -484,6 +525,20 @@ function Lesson({ lesson, connected }: { lesson: Schema['LessonView']; connected
                         onSee={then(() => give.mutate(command('seeCall', { group: group.id })))}
                         heard={earOf(group)?.on}
                         onListen={then(() => earOf(group)?.press())}
+                        waiting={waitingOf(group, signal, then)}
+                        onMark={(mark) => then(() => give.mutate(command('chalk', { group: group.id, mark })))()}
+                      />
+                    );
+                  }}
+                  changesOfTable={(group, onClose) => {
+                    if (signalOf(lesson, group.id) === undefined) return null;
+                    const then = (what: () => void) => () => {
+                      what();
+                      onClose();
+                    };
+                    return (
+                      <TableChanges
+                        name={group.name}
                         onCallBack={then(() =>
                           give.mutate(
                             command('takeAside', {
@@ -497,8 +552,6 @@ function Lesson({ lesson, connected }: { lesson: Schema['LessonView']; connected
                         onMerge={
                           lesson.floor.groups.length > 1 ? then(() => setApart({ what: 'merge', group })) : undefined
                         }
-                        waiting={waitingOf(group, signal, then)}
-                        onMark={(mark) => then(() => give.mutate(command('chalk', { group: group.id, mark })))()}
                       />
                     );
                   }}
@@ -529,9 +582,10 @@ function Lesson({ lesson, connected }: { lesson: Schema['LessonView']; connected
           onHere={(student) => markAbsent.mutate({ id: student.id, absent: false })}
           onMaterials={() => setView('original')}
           onSegment={show}
-          visits={
+          visits={(isNext) => (
             <VisitPanel
               lesson={lesson}
+              isNext={isNext}
               me={me}
               busy={give.isPending}
               onVisit={visit}
@@ -544,7 +598,7 @@ function Lesson({ lesson, connected }: { lesson: Schema['LessonView']; connected
               }}
               onSee={(group) => give.mutate(command('seeCall', { group }))}
             />
-          }
+          )}
           onRooms={(paste) => {
             setView('rooms');
             setPasting(paste);

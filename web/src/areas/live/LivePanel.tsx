@@ -1,3 +1,4 @@
+import clsx from 'clsx';
 import { useState, type ReactNode } from 'react';
 import { secondsUntil, useServerNow } from '../../api/clock';
 import type { Schema } from '../../api/client';
@@ -8,9 +9,10 @@ import * as m from '#messages';
 import { lasting } from '../../words/lasting';
 import { placeOf } from '../grouping/NameTag';
 import { NextLesson } from '../lesson/NextLesson';
-import { timeText } from '../lesson/when';
+import { timeText } from '../../words/when';
 import { Away } from './Away';
-import { NoticeBox } from './NoticeBox';
+import { nextInRound } from './nextInRound';
+import { NoticeBox, SaidNotices } from './NoticeBox';
 import { comingBackUntil, type Phase } from './phase';
 import { command, useCommand } from './useCommand';
 import { expected, missing, noteOf } from './whereabouts';
@@ -36,23 +38,23 @@ export function WhoIsMissing({ lesson, asked }: { lesson: Lesson; asked: Asked }
   const helped = asked === 'over' ? 0 : not.filter((student) => student.help !== null).length;
   return (
     <section aria-label={m.live_notYet()} className="flex flex-col">
-      <p className="leading-none">
-        <span className="text-5xl font-bold tabular-nums">{there}</span>{' '}
-        <span className="text-lg">
-          {m.live_of({ n: there, all: all.length }).replace(/^\d+ /, '')} {m.live_there({ key: asked })}
-        </span>
-      </p>
-      {helped > 0 && (
-        <Button className="mt-2 self-start" busy={give.isPending} onClick={() => give.mutate(command('fetch'))}>
-          {m.round_helpAll({ n: helped })}
-        </Button>
-      )}
+      <div className="flex flex-wrap items-center justify-between gap-x-3 gap-y-1">
+        <p className="leading-none">
+          <span className="text-3xl font-bold tabular-nums">{there}</span>{' '}
+          <span>{m.live_ofAll({ all: all.length, key: asked })}</span>
+        </p>
+        {helped > 0 && (
+          <Button className="text-sm" busy={give.isPending} onClick={() => give.mutate(command('fetch'))}>
+            {m.round_helpAll({ n: helped })}
+          </Button>
+        )}
+      </div>
       {not.length === 0 ? (
         <p className="mt-2">{m.live_everyone({ key: asked })}</p>
       ) : (
-        <ul className="mt-3 border-y border-ink">
+        <ul className="mt-2 border-y border-ink">
           {(isWhole ? not : not.slice(0, shownFirst)).map((student) => (
-            <li key={student.id} className="flex items-baseline gap-2 border-b border-line py-1.5 last:border-0">
+            <li key={student.id} className="flex items-baseline gap-2 border-b border-line py-1 last:border-0">
               <span className="min-w-0 flex-1">
                 <span className={`font-semibold wrap-anywhere ${placeOf(student) === 'lost' ? 'text-lost' : ''}`}>
                   {student.name}
@@ -72,7 +74,7 @@ export function WhoIsMissing({ lesson, asked }: { lesson: Lesson; asked: Asked }
                 <Button
                   look="quiet"
                   className="shrink-0 text-sm"
-                  aria-label={`${m.round_help({ key: student.help })}: ${student.name}`}
+                  aria-label={m.round_helpOf({ key: student.help, name: student.name })}
                   busy={give.isPending}
                   onClick={() => give.mutate(command('fetch', { students: [student.id] }))}
                 >
@@ -116,7 +118,77 @@ export function OverPanel({ lesson, endedAt }: { lesson: Lesson; endedAt: number
   );
 }
 
-/** The teacher's side of a round that is on. */
+/** A place of the panel that is always there, under its own name. */
+function Place({ title, children }: { title: string; children: ReactNode }) {
+  return (
+    <section aria-label={title} className="shrink-0 border-t-2 border-ink pt-1.5">
+      <h2 className="mb-1 font-sans text-sm font-semibold text-soft">{title}</h2>
+      {children}
+    </section>
+  );
+}
+
+/** Calls everyone back, or says how long they still have to come, in one and the same place. */
+function CallBack({ lesson, phase, isNext }: { lesson: Lesson; phase: Phase; isNext: boolean }) {
+  const give = useCommand(lesson.id);
+  const now = useServerNow();
+  const [seconds, setSeconds] = useState(lesson.round.callBackSeconds);
+  const { moments } = lesson.round;
+  const groups = lesson.signals;
+  const done = groups.filter((one) => one.done).length;
+  const choices = [...new Set([...lengths, lesson.round.callBackSeconds])].sort((a, b) => a - b);
+  if (phase !== 'out') {
+    const isBack = phase === 'comingBack';
+    return (
+      <div className="flex min-h-11 flex-wrap items-center justify-between gap-2">
+        <p>
+          {isBack ? m.live_comingBackIn() : m.live_outIn()}{' '}
+          <span className={clsx('px-1.5 text-3xl font-bold', isBack && 'bg-attention text-on-accent')}>
+            <Duration seconds={secondsUntil(isBack ? comingBackUntil(moments) : moments.outAt, now)} />
+          </span>
+        </p>
+        <Button onClick={() => give.mutate(command(isBack ? 'keepWorking' : 'takeBack'))} busy={give.isPending}>
+          {isBack ? m.live_keepWorking() : m.live_takeBack()}
+        </Button>
+      </div>
+    );
+  }
+  return (
+    <>
+      <Button
+        look={isNext ? 'main' : 'plain'}
+        className={clsx('w-full font-semibold', !isNext && 'border-2 py-2.5')}
+        onClick={() => give.mutate(command('callBack', { seconds }))}
+        busy={give.isPending}
+      >
+        {m.live_callBack({ seconds })}
+      </Button>
+      <div className="mt-1 flex min-h-8 items-center justify-between gap-2">
+        <p className="min-w-0 text-sm leading-tight text-soft">
+          {groups.length > 0 && done > 0 && `${m.round_doneOf({ done, all: groups.length })}. `}
+          {moments.endsAt !== null &&
+            moments.pausedAt === null &&
+            (moments.autoSeconds === null
+              ? m.live_endsByHand({ time: timeText(moments.endsAt) })
+              : m.live_endsByItself({ time: timeText(moments.endsAt) }))}
+        </p>
+        <Choice
+          label={m.live_callBackLength()}
+          hidden
+          className="w-30 shrink-0 text-sm"
+          value={seconds}
+          options={choices.map((choice) => ({ value: choice, label: m.common_seconds({ n: choice }) }))}
+          onChange={setSeconds}
+        />
+      </div>
+    </>
+  );
+}
+
+/**
+ * The teacher's side of a round that is on. Four places that never change theirs: whom to visit, what to say to them,
+ * calling everyone back, and who is missing. The accent lies on what is next.
+ */
 export function LivePanel({
   lesson,
   phase,
@@ -127,83 +199,35 @@ export function LivePanel({
   phase: Phase;
   /** The way to the log. */
   log: ReactNode;
-  /** Whom to visit. */
-  visits: ReactNode;
+  /** Whom to visit; the accent lies there or not. */
+  visits: (isNext: boolean) => ReactNode;
 }) {
-  const give = useCommand(lesson.id);
-  const now = useServerNow();
-  const [seconds, setSeconds] = useState(lesson.round.callBackSeconds);
-  const { moments } = lesson.round;
-  const groups = lesson.signals;
-  const done = groups.filter((one) => one.done).length;
+  const now = useServerNow(1_000);
+  const next = nextInRound(lesson, phase, now);
   const coming = lesson.round.notices.filter((one) => one.dueAt !== null && one.dueAt > now);
-  const choices = [...new Set([...lengths, lesson.round.callBackSeconds])].sort((a, b) => a - b);
   return (
-    <div className="flex min-h-0 flex-1 flex-col gap-5">
-      {phase === 'looking' && (
-        <>
-          <p className="text-lg">
-            {m.live_outIn()}{' '}
-            <span className="text-3xl font-bold">
-              <Duration seconds={secondsUntil(moments.outAt, now)} />
-            </span>
-          </p>
-          <Button onClick={() => give.mutate(command('takeBack'))} busy={give.isPending}>
-            {m.live_takeBack()}
-          </Button>
-        </>
-      )}
-      {phase === 'out' && (
-        <div className="flex shrink-0 flex-col gap-2">
-          <Button
-            look="main"
-            className="w-full text-lg"
-            onClick={() => give.mutate(command('callBack', { seconds }))}
-            busy={give.isPending}
-          >
-            {m.live_callBack({ seconds })}
-            {groups.length > 0 && done > 0 && (
-              <span className="block text-sm font-normal">{m.round_doneOf({ done, all: groups.length })}</span>
-            )}
-          </Button>
-          <Choice
-            label={m.live_callBackLength()}
-            className="w-44 text-sm"
-            value={seconds}
-            options={choices.map((choice) => ({ value: choice, label: m.common_seconds({ n: choice }) }))}
-            onChange={setSeconds}
-          />
-          {moments.endsAt !== null && moments.pausedAt === null && (
-            <p className="text-sm">
-              {moments.autoSeconds === null
-                ? m.live_endsByHand({ time: timeText(moments.endsAt) })
-                : m.live_endsByItself({ time: timeText(moments.endsAt), seconds: moments.autoSeconds })}
-            </p>
-          )}
-          {coming.map((one) => (
-            <p key={one.id} className="text-sm wrap-anywhere">
-              <span className="text-soft">{m.round_prepared_at({ time: timeText(one.dueAt ?? now) })}:</span> {one.text}
-            </p>
-          ))}
-        </div>
-      )}
-      {phase === 'comingBack' && (
-        <>
-          <p className="text-lg">
-            {m.live_comingBackIn()}{' '}
-            <span className="bg-accent px-2 text-4xl font-bold text-on-accent">
-              <Duration seconds={secondsUntil(comingBackUntil(moments), now)} />
-            </span>
-          </p>
-          <Button onClick={() => give.mutate(command('keepWorking'))} busy={give.isPending}>
-            {m.live_keepWorking()}
-          </Button>
-        </>
-      )}
-      {phase === 'out' && visits}
-      <WhoIsMissing lesson={lesson} asked={phase === 'back' ? 'back' : 'out'} />
+    <div className="flex flex-col gap-3">
+      <Place title={m.round_next()}>{visits(next === 'visit')}</Place>
+      <Place title={m.live_notice()}>
+        <NoticeBox lesson={lesson} />
+      </Place>
+      <Place title={m.live_callBackTitle()}>
+        <CallBack lesson={lesson} phase={phase} isNext={next === 'callBack'} />
+      </Place>
+      <Place title={m.live_whoIsWhere()}>
+        <WhoIsMissing lesson={lesson} asked={phase === 'back' ? 'back' : 'out'} />
+      </Place>
       <Away lesson={lesson} />
-      <NoticeBox lesson={lesson} />
+      {coming.length > 0 && (
+        <ul aria-label={m.round_prepared_title()} className="text-sm">
+          {coming.map((one) => (
+            <li key={one.id} className="wrap-anywhere">
+              <span className="text-soft">{m.round_prepared_at({ time: timeText(one.dueAt ?? now) })}:</span> {one.text}
+            </li>
+          ))}
+        </ul>
+      )}
+      <SaidNotices lesson={lesson} />
       {log}
     </div>
   );

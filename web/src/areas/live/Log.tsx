@@ -5,7 +5,7 @@ import { Sheet } from '../../ui/Sheet';
 import * as m from '#messages';
 import { segmentName } from '../lesson/segmentName';
 import { list } from '../../words/list';
-import { timeText } from '../lesson/when';
+import { timeText } from '../../words/when';
 
 type Entry = Schema['LogEntry'];
 

@@ -15,7 +15,7 @@ export function NewClassPage({ lesson }: { lesson: string }) {
     onSettled: () => queries.invalidateQueries({ queryKey: ['lesson', lesson] }),
   });
   return (
-    <Button look="quiet" className="ml-3 text-sm" busy={renew.isPending} onClick={() => renew.mutate()}>
+    <Button look="quiet" className="ms-3 text-sm" busy={renew.isPending} onClick={() => renew.mutate()}>
       {m.door_newClassPage()}
     </Button>
   );

@@ -7,7 +7,7 @@ import { useMessages } from '../../ui/messages';
 import { useKept } from '../../ui/useKept';
 import * as m from '#messages';
 import { list } from '../../words/list';
-import { timeText } from '../lesson/when';
+import { timeText } from '../../words/when';
 import { command, useCommand } from './useCommand';
 
 type Lesson = Schema['LessonView'];
@@ -84,33 +84,35 @@ export function NoticeBox({ lesson }: { lesson: Lesson }) {
         });
       }}
     >
-      <label className="block text-sm font-semibold">
-        {m.live_notice()}
-        <textarea
-          rows={2}
-          maxLength={280}
-          value={text}
-          placeholder={m.live_noticeHint()}
-          onChange={(event) => setText(event.target.value)}
-          className="mt-1 w-full border border-ink bg-sheet px-2 py-1.5 font-normal"
-        />
-      </label>
-      <div className="mt-1 flex flex-wrap items-end gap-1.5">
-        {to.map((one) => (
-          <Button
-            key={one.id}
-            className="px-2 text-sm wrap-anywhere"
-            aria-label={m.round_notTo({ name: one.name })}
-            onClick={() => setChosen(chosen.filter((id) => id !== one.id))}
-          >
-            {one.name} <span aria-hidden="true">×</span>
-          </Button>
-        ))}
+      <textarea
+        rows={1}
+        maxLength={280}
+        aria-label={m.live_notice()}
+        value={text}
+        placeholder={m.live_noticeHint()}
+        onChange={(event) => setText(event.target.value)}
+        className="field-sizing-content max-h-40 min-h-9 w-full border border-ink bg-sheet px-2 py-1.5"
+      />
+      {to.length > 0 && (
+        <div className="mb-1 flex flex-wrap gap-1.5">
+          {to.map((one) => (
+            <Button
+              key={one.id}
+              className="px-2 py-0.5 text-sm wrap-anywhere"
+              aria-label={m.round_notTo({ name: one.name })}
+              onClick={() => setChosen(chosen.filter((id) => id !== one.id))}
+            >
+              {one.name} <span aria-hidden="true">×</span>
+            </Button>
+          ))}
+        </div>
+      )}
+      <div className="flex items-stretch gap-1.5">
         {all.length > 0 && (
           <Choice
             label={m.round_toWhom()}
-            hidden={to.length > 0}
-            className="min-w-32 grow text-sm"
+            hidden
+            className="min-w-0 grow text-sm"
             value=""
             options={[
               { value: '', label: to.length === 0 ? m.round_toAll() : m.round_oneMore() },
@@ -119,17 +121,22 @@ export function NoticeBox({ lesson }: { lesson: Lesson }) {
             onChange={(id) => id !== '' && setChosen([...chosen, id])}
           />
         )}
+        <Button type="submit" busy={give.isPending} disabled={text.trim() === ''}>
+          {m.live_say()}
+        </Button>
       </div>
-      <Button type="submit" className="mt-1.5" busy={give.isPending} disabled={text.trim() === ''}>
-        {m.live_say()}
-      </Button>
-      {lesson.notices.length > 0 && (
-        <ul aria-label={m.live_lastNotices()} className="mt-3 space-y-1 text-sm">
-          {lesson.notices.slice(0, 3).map((notice) => (
-            <Said key={notice.seq} lesson={lesson} notice={notice} />
-          ))}
-        </ul>
-      )}
     </form>
+  );
+}
+
+/** What was sent last, and who has seen it. */
+export function SaidNotices({ lesson }: { lesson: Lesson }) {
+  if (lesson.notices.length === 0) return null;
+  return (
+    <ul aria-label={m.live_lastNotices()} className="space-y-1 text-sm">
+      {lesson.notices.slice(0, 3).map((notice) => (
+        <Said key={notice.seq} lesson={lesson} notice={notice} />
+      ))}
+    </ul>
   );
 }

@@ -307,7 +307,7 @@ export function PlanPanel({
             : stops(lesson).length === 0
               ? m.setUp_optional({ n: list.steps })
               : m.setUp_steps({ n: list.steps })}
-          <Button look="quiet" className="ml-1 text-sm" onClick={() => setSheet('list')}>
+          <Button look="quiet" className="ms-1 text-sm" onClick={() => setSheet('list')}>
             {m.setUp_see()}
           </Button>
         </p>
@@ -353,7 +353,7 @@ export function PlanPanel({
                 aria-label={m.next_rooms()}
               />
             )}
-            <Button look="quiet" className="ml-1 text-sm" onClick={() => onRooms(false)}>
+            <Button look="quiet" className="ms-1 text-sm" onClick={() => onRooms(false)}>
               {m.next_toRooms()}
             </Button>
           </Line>
@@ -365,7 +365,7 @@ export function PlanPanel({
           >
             {workText(lesson)}
             {lesson.talkOnly && lesson.handOut.length === 0 && (
-              <Button look="quiet" className="ml-1 text-sm" onClick={() => setTalkOnly.mutate(false)}>
+              <Button look="quiet" className="ms-1 text-sm" onClick={() => setTalkOnly.mutate(false)}>
                 {m.next_useWorksheet()}
               </Button>
             )}
@@ -382,7 +382,7 @@ export function PlanPanel({
           {!lesson.template && (
             <Line done={sending.isPlanned ? sending.done : undefined} title={m.setUp_sending_title()}>
               {sending.text}
-              <Button look="quiet" className="ml-1 text-sm" onClick={() => setSheet('sending')}>
+              <Button look="quiet" className="ms-1 text-sm" onClick={() => setSheet('sending')}>
                 {m.setUp_sending_choose()}
               </Button>
             </Line>

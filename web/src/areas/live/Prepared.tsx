@@ -60,7 +60,7 @@ export function Prepared({ lesson }: { lesson: Lesson }) {
       </ul>
       {adding ? (
         <form
-          className="mt-2 flex flex-col gap-2 border-l-4 border-ink pl-3"
+          className="mt-2 flex flex-col gap-2 border-s-4 border-ink ps-3"
           onSubmit={(event) => {
             event.preventDefault();
             if (!works || busy) return;

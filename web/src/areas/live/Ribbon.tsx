@@ -6,12 +6,13 @@ import { Button } from '../../ui/Button';
 import { Duration } from '../../ui/Duration';
 import * as m from '#messages';
 import { AddSegment } from '../lesson/AddSegment';
-import { timeText } from '../lesson/when';
+import { timeText } from '../../words/when';
 import { asOrdered, fitted } from '../lesson/orderMoves';
 import { nameOf, OrderStrip } from '../lesson/OrderStrip';
 import { AloneWork } from '../materials/AloneWork';
 import { useOrder } from '../lesson/useOrder';
 import { clockOf, comingBackFrom, comingBackUntil, phaseOf } from './phase';
+import { backKey, forwardKey, isRightToLeft } from '../../ui/direction';
 
 const minute = 60_000;
 
@@ -35,14 +36,15 @@ function Running({
   const momentAt = (event: PointerEvent) => {
     const box = bar.current?.getBoundingClientRect();
     if (box === undefined) return endsAt;
-    const exact = from + ((event.clientX - box.left) / box.width) * span;
+    const along = isRightToLeft() ? box.right - event.clientX : event.clientX - box.left;
+    const exact = from + (along / box.width) * span;
     return Math.max(now, from + Math.round((exact - from) / minute) * minute);
   };
   const key = (event: KeyboardEvent) => {
     const step = {
-      ArrowRight: minute,
+      [forwardKey()]: minute,
       ArrowUp: minute,
-      ArrowLeft: -minute,
+      [backKey()]: -minute,
       ArrowDown: -minute,
       PageUp: 5 * minute,
       PageDown: -5 * minute,
@@ -55,17 +57,17 @@ function Running({
   const ticks = Array.from({ length: Math.floor(span / (5 * minute)) + 1 }, (_, i) => from + i * 5 * minute);
   return (
     <div ref={bar} className="relative h-8 border border-ink bg-sheet">
-      <div className="absolute inset-y-0 left-0 bg-wash" style={{ width: share(end) }} />
-      <div className="absolute inset-y-0 left-0 bg-ink/25" style={{ width: share(Math.min(now, end)) }} />
+      <div className="absolute inset-y-0 start-0 bg-wash" style={{ width: share(end) }} />
+      <div className="absolute inset-y-0 start-0 bg-ink/25" style={{ width: share(Math.min(now, end)) }} />
       {ticks.map((tick) => (
         <span
           key={tick}
-          className="absolute bottom-0 h-2 border-l border-ink/50"
-          style={{ left: share(tick) }}
+          className="absolute bottom-0 h-2 border-s border-ink/50"
+          style={{ insetInlineStart: share(tick) }}
           aria-hidden="true"
         />
       ))}
-      <span className="absolute -inset-y-1 w-0.5 bg-ink" style={{ left: share(now) }} aria-hidden="true" />
+      <span className="absolute -inset-y-1 w-0.5 bg-ink" style={{ insetInlineStart: share(now) }} aria-hidden="true" />
       {onEnd !== null && (
         <div
           role="slider"
@@ -75,8 +77,8 @@ function Running({
           aria-valuemax={600}
           aria-valuenow={Math.round((end - from) / minute)}
           aria-valuetext={m.ribbon_until({ time: timeText(end) })}
-          className="absolute -inset-y-1.5 w-4 -translate-x-1/2 cursor-ew-resize touch-none border-2 border-ink bg-accent"
-          style={{ left: share(end) }}
+          className="absolute -inset-y-1.5 -ms-2 w-4 cursor-ew-resize touch-none border-2 border-ink bg-sheet hover:bg-wash"
+          style={{ insetInlineStart: share(end) }}
           onKeyDown={key}
           onPointerDown={(event) => {
             event.currentTarget.setPointerCapture(event.pointerId);
@@ -91,8 +93,8 @@ function Running({
         />
       )}
       <span
-        className="absolute inset-y-0 flex items-center pl-4 text-sm max-sm:-translate-x-full max-sm:pr-4 max-sm:pl-0 whitespace-nowrap text-ink"
-        style={{ left: share(end) }}
+        className="absolute inset-y-0 flex items-center ps-4 text-sm max-sm:ltr:-translate-x-full max-sm:rtl:translate-x-full max-sm:pe-4 max-sm:ps-0 whitespace-nowrap text-ink"
+        style={{ insetInlineStart: share(end) }}
       >
         {m.ribbon_until({ time: timeText(end) })}
       </span>
@@ -169,7 +171,7 @@ export function Ribbon({
             className={clsx(
               'shrink-0 leading-tight lg:w-44',
               shown.over &&
-                '-mx-5 -mt-2.5 bg-lost px-5 py-2.5 text-sheet lg:-my-2.5 lg:mr-0 lg:flex lg:w-49 lg:flex-col lg:justify-center lg:self-stretch lg:pr-0',
+                '-mx-5 -mt-2.5 bg-lost px-5 py-2.5 text-sheet lg:-my-2.5 lg:me-0 lg:flex lg:w-49 lg:flex-col lg:justify-center lg:self-stretch lg:pe-0',
             )}
           >
             <p className={shown.over ? 'font-bold' : 'text-sm'}>{shown.over ? m.ribbon_over() : shown.text}</p>
@@ -177,7 +179,7 @@ export function Ribbon({
               <p
                 className={clsx(
                   'text-2xl font-bold',
-                  phase === 'comingBack' && 'inline-block bg-accent px-1 text-on-accent',
+                  phase === 'comingBack' && 'inline-block bg-attention px-1 text-on-accent',
                 )}
                 role="timer"
               >

@@ -95,7 +95,7 @@ export function MergeSheet({
           .map((one) => (
             <li key={one.id}>
               <Button
-                className="w-full text-left wrap-anywhere"
+                className="w-full text-start wrap-anywhere"
                 onClick={() => {
                   onEdit({ kind: 'merge', group: group.id, into: one.id });
                   onClose();

@@ -1,5 +1,5 @@
 import type { Schema } from '../../api/client';
-import { Button } from '../../ui/Button';
+import { Action, ActionSection } from '../../ui/Actions';
 import * as m from '#messages';
 import { command, useCommand } from './useCommand';
 
@@ -22,29 +22,21 @@ export function StudentMoves({
   const { help } = student;
   const rooms = lesson.rooms.filter((room) => room.purpose === 'side' && room.id !== student.aside);
   return (
-    <div className="flex flex-col items-start">
+    <ActionSection title={m.round_now()}>
       {help !== null && (
-        <Button className="mb-1" onClick={press(command('fetch', { students }))}>
-          {m.round_help({ key: help })}
-        </Button>
+        <Action onPress={press(command('fetch', { students }))}>
+          {m.round_helpOf({ key: help, name: student.name })}
+        </Action>
       )}
-      {student.aside !== null && (
-        <Button className="mb-1" onClick={press(command('putBack', { students }))}>
-          {m.round_putBack()}
-        </Button>
+      {student.aside !== null && <Action onPress={press(command('putBack', { students }))}>{m.round_putBack()}</Action>}
+      {rooms.map((room) => (
+        <Action key={room.id} onPress={press(command('takeAside', { students, place: room.id }))}>
+          {m.round_toRoom({ room: room.name })}
+        </Action>
+      ))}
+      {student.aside !== 'main' && (
+        <Action onPress={press(command('takeAside', { students, place: 'main' }))}>{m.round_toMain()}</Action>
       )}
-      <div role="group" aria-label={m.round_aside()} className="flex flex-col items-start">
-        {rooms.map((room) => (
-          <Button key={room.id} look="quiet" onClick={press(command('takeAside', { students, place: room.id }))}>
-            {m.round_toRoom({ room: room.name })}
-          </Button>
-        ))}
-        {student.aside !== 'main' && (
-          <Button look="quiet" onClick={press(command('takeAside', { students, place: 'main' }))}>
-            {m.round_toMain()}
-          </Button>
-        )}
-      </div>
-    </div>
+    </ActionSection>
   );
 }

@@ -1,11 +1,11 @@
 import { useQuery } from '@tanstack/react-query';
-import { lazy, Suspense } from 'react';
+import { lazy, Suspense, useState } from 'react';
 import { Link } from 'react-router';
 import { useServerNow } from '../../api/clock';
 import { api, take, type Schema } from '../../api/client';
 import { classesQuery, lessonsQuery } from '../../api/lists';
 import * as m from '#messages';
-import { dayOf, dayText, timeText, whenText } from '../lesson/when';
+import { dayOf, dayText, timeText, whenText } from '../../words/when';
 import { nextStep } from './nextStep';
 import { phaseOf } from './phase';
 
@@ -20,29 +20,48 @@ const dayLong = 24 * 3_600_000;
 /** Which lesson comes next today: the one that is on, or the first that is not over; none where all have been ended. */
 export function nextToday(lessons: Lesson[], now: number): Lesson | undefined {
   const today = lessons
-    .filter((lesson) => lesson.startsAt !== null && dayOf(lesson.startsAt) === dayOf(now))
+    .filter((lesson) => lesson.startsAt !== null && isForToday(lesson, now))
     .sort((a, b) => (a.startsAt ?? 0) - (b.startsAt ?? 0));
   const open = today.filter((lesson) => lesson.endedAt === null);
   return open.find((lesson) => (lesson.startsAt ?? 0) + 60_000 * lesson.minutes > now) ?? open.at(-1);
 }
 
-/** The one thing to do next in a lesson, as its own page would say it. */
+/** Whether a lesson is for today: by its date, or because it began before midnight and is still running. */
+export function isForToday(lesson: Lesson, now: number): boolean {
+  const at = lesson.startsAt ?? 0;
+  const midnight = dayOf(now);
+  return (
+    dayOf(at) === midnight ||
+    (at < midnight && at + 60_000 * lesson.minutes > midnight && lesson.endedAt === null && lesson.current)
+  );
+}
+
+/**
+ * The one thing to do next in a lesson, as its own page would say it. Its place is kept free until that is known, and it
+ * says nothing else while a pointer or the focus is on it.
+ */
 function NextAction({ id }: { id: string }) {
   const now = useServerNow(5_000);
+  const [held, setHeld] = useState<string | null>(null);
   const lesson = useQuery({
     queryKey: ['lesson', id],
     queryFn: () => take(api.GET('/api/staff/lessons/{id}', { params: { path: { id } } })),
   }).data;
+  if (lesson === undefined) return <span className="min-h-12 w-64" aria-hidden="true" />;
   const label =
-    lesson === undefined || phaseOf(lesson.roundNow.moments, now) !== 'planned' || lesson.order.now !== null
+    phaseOf(lesson.roundNow.moments, now) !== 'planned' || lesson.order.now !== null
       ? m.order_open()
       : nextStep(lesson).label;
   return (
     <Link
       to={`/lessons/${id}`}
+      onPointerEnter={() => setHeld(label)}
+      onPointerLeave={() => setHeld(null)}
+      onFocus={() => setHeld(label)}
+      onBlur={() => setHeld(null)}
       className="inline-block border-2 border-ink bg-accent px-5 py-2.5 font-semibold text-on-accent shadow-[3px_3px_0_var(--ink)]"
     >
-      {label}
+      {held ?? label}
     </Link>
   );
 }
@@ -54,7 +73,7 @@ export function Today() {
   const classes = useQuery(classesQuery).data ?? [];
   const nameOf = (lesson: Lesson) => classes.find((one) => one.id === lesson.classId)?.name ?? '';
   const at = (lesson: Lesson) => lesson.startsAt ?? 0;
-  const today = lessons.filter((lesson) => dayOf(at(lesson)) === dayOf(now)).sort((a, b) => at(a) - at(b));
+  const today = lessons.filter((lesson) => isForToday(lesson, now)).sort((a, b) => at(a) - at(b));
   const coming = lessons
     .filter((lesson) => at(lesson) >= dayOf(now) + dayLong)
     .sort((a, b) => at(a) - at(b))
@@ -69,8 +88,11 @@ export function Today() {
       {today.length === 0 && <p className="mt-3 text-soft">{m.order_noneToday()}</p>}
       <ul className="mt-3 border-b-2 border-ink">
         {today.map((lesson) => (
-          <li key={lesson.id} className="grid grid-cols-[5rem_1fr] gap-x-4 border-t-2 border-ink py-3">
-            <p className="pt-0.5 text-lg font-bold tabular-nums">{timeText(at(lesson))}</p>
+          <li
+            key={lesson.id}
+            className="grid grid-cols-[minmax(5rem,max-content)_1fr] gap-x-4 border-t-2 border-ink py-3"
+          >
+            <p className="pt-0.5 text-lg font-bold whitespace-nowrap tabular-nums">{timeText(at(lesson))}</p>
             <div className="flex flex-wrap items-center justify-between gap-x-6 gap-y-3">
               <p className="min-w-0">
                 <Link to={`/lessons/${lesson.id}`} className="text-xl font-semibold wrap-anywhere hover:bg-wash">
@@ -100,7 +122,7 @@ export function Today() {
           <ul className="mt-1">
             {coming.map((lesson) => (
               <li key={lesson.id} className="flex flex-wrap gap-x-4">
-                <span className="w-44 text-soft tabular-nums">{whenText(at(lesson))}</span>
+                <span className="w-44 whitespace-nowrap text-soft tabular-nums">{whenText(at(lesson))}</span>
                 <Link to={`/lessons/${lesson.id}`} className="font-semibold hover:bg-wash">
                   {lesson.title}
                 </Link>

@@ -1,3 +1,4 @@
+import clsx from 'clsx';
 import { useServerNow } from '../../api/clock';
 import type { Schema } from '../../api/client';
 import { Button } from '../../ui/Button';
@@ -12,6 +13,7 @@ export function VisitPanel({
   lesson,
   me,
   busy,
+  isNext,
   onVisit,
   onLeave,
   onSee,
@@ -20,6 +22,8 @@ export function VisitPanel({
   /** Id of whoever looks. */
   me: string;
   busy: boolean;
+  /** Whether the visit is what comes next. */
+  isNext: boolean;
   onVisit: (group: string) => void;
   onLeave: () => void;
   onSee: (group: string) => void;
@@ -31,9 +35,9 @@ export function VisitPanel({
   const why = (one: Schema['NextVisitView']) => reasonText(one, signalOf(lesson, one.groupId), now);
   const call = next === undefined ? null : (signalOf(lesson, next.groupId)?.call ?? null);
   return (
-    <section aria-label={m.round_next()} className="flex shrink-0 flex-col gap-2 border-y-2 border-ink py-3">
+    <div className="flex min-h-25 flex-col gap-1">
       {here !== undefined && (
-        <div className="flex items-baseline justify-between gap-2 bg-wash px-2 py-1">
+        <div className="flex items-baseline justify-between gap-2 bg-wash px-2 py-0.5">
           <span className="min-w-0 font-semibold wrap-anywhere">
             {m.round_with({ group: nameOf(here.groupId) })}{' '}
             <span className="font-normal tabular-nums">
@@ -49,13 +53,18 @@ export function VisitPanel({
         <p className="text-sm text-soft">{m.round_nobody()}</p>
       ) : (
         <>
-          <Button className="w-full text-left text-lg" busy={busy} onClick={() => onVisit(next.groupId)}>
-            <span className="block wrap-anywhere">
+          <Button
+            look={isNext ? 'main' : 'plain'}
+            className={clsx('w-full text-start', !isNext && 'border-2 px-5 py-2.5')}
+            busy={busy}
+            onClick={() => onVisit(next.groupId)}
+          >
+            <span className="block leading-tight font-semibold wrap-anywhere">
               {here === undefined
                 ? m.round_goTo({ group: nameOf(next.groupId) })
                 : m.round_onTo({ group: nameOf(next.groupId) })}
             </span>
-            <span className="block text-sm font-normal">{why(next)}</span>
+            <span className="block text-sm leading-tight font-normal">{why(next)}</span>
           </Button>
           {call !== null && call.seenAt === null && (
             <Button look="quiet" className="self-start text-sm" busy={busy} onClick={() => onSee(next.groupId)}>
@@ -66,9 +75,9 @@ export function VisitPanel({
       )}
       {more.length > 0 && (
         <ol aria-label={m.round_after()} className="text-sm">
-          {more.slice(0, 3).map((one) => (
+          {more.slice(0, here === undefined && call?.seenAt !== null ? 2 : 1).map((one) => (
             <li key={one.groupId} className="flex items-baseline gap-2">
-              <Button look="quiet" className="shrink-0 text-sm" busy={busy} onClick={() => onVisit(one.groupId)}>
+              <Button look="quiet" className="shrink-0 py-0.5 text-sm" busy={busy} onClick={() => onVisit(one.groupId)}>
                 {nameOf(one.groupId)}
               </Button>
               <span className="min-w-0 truncate text-soft">{why(one)}</span>
@@ -76,6 +85,6 @@ export function VisitPanel({
           ))}
         </ol>
       )}
-    </section>
+    </div>
   );
 }

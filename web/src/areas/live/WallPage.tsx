@@ -1,5 +1,5 @@
 import { useQuery } from '@tanstack/react-query';
-import { useEffect, useLayoutEffect, useState } from 'react';
+import { useEffect, useState } from 'react';
 import { useParams } from 'react-router';
 import { api, take, type Schema } from '../../api/client';
 import { secondsUntil, setServerNow, useServerNow } from '../../api/clock';
@@ -12,6 +12,8 @@ import * as m from '#messages';
 import { doorLink } from '../roster/doorLink';
 import { comingBackUntil, phaseOf } from './phase';
 import { layOut } from './wallLayout';
+import { backKey, forwardKey } from '../../ui/direction';
+import { useRoom } from '../../ui/useRoom';
 
 type View = Schema['ClassPageView'];
 
@@ -19,21 +21,9 @@ const askEvery = 3_000;
 /** Long enough to read a page of names. */
 const turnEvery = 9_000;
 
-function useRoom(): { box: (of: HTMLElement | null) => void; width: number; height: number } {
-  const [of, box] = useState<HTMLElement | null>(null);
-  const [size, setSize] = useState({ width: 1240, height: 600 });
-  useLayoutEffect(() => {
-    if (of === null) return undefined;
-    const watch = new ResizeObserver(() => setSize({ width: of.clientWidth, height: of.clientHeight }));
-    watch.observe(of);
-    return () => watch.disconnect();
-  }, [of]);
-  return { box, ...size };
-}
-
 function Groups({ groups }: { groups: View['groups'] }) {
-  const { box, width, height } = useRoom();
-  const { size, pages } = layOut(groups, width, height);
+  const { box, width, height } = useRoom({ width: 1240, height: 600 });
+  const { size, columns, pages } = layOut(groups, width, height);
   const [turned, setTurned] = useState(0);
   const page = pages.length === 0 ? 0 : turned % pages.length;
   useEffect(() => {
@@ -43,43 +33,47 @@ function Groups({ groups }: { groups: View['groups'] }) {
   }, [pages.length, turned]);
   useEffect(() => {
     const onKey = (event: KeyboardEvent) => {
-      if (event.key === 'ArrowRight') setTurned((n) => n + 1);
-      if (event.key === 'ArrowLeft') setTurned((n) => n + pages.length - 1);
+      if (event.key === forwardKey()) setTurned((n) => n + 1);
+      if (event.key === backKey()) setTurned((n) => n + pages.length - 1);
     };
     addEventListener('keydown', onKey);
     return () => removeEventListener('keydown', onKey);
   }, [pages.length]);
   return (
     <>
-      <div ref={box} className="flex min-h-0 flex-1 gap-4 overflow-hidden">
-        {(pages[page] ?? []).map((stack, i) => (
-          <div key={i} className="min-w-0 flex-1 space-y-4">
-            {stack.map((group, k) => {
-              const { colour } = markOf(group.mark);
-              return (
-                <section key={`${group.name}-${k}`} className="border-4 bg-sheet" style={{ borderColor: colour }}>
-                  <h2
-                    className="flex items-center gap-3 px-3 py-1 leading-tight wrap-anywhere"
-                    style={{
-                      fontSize: size * 1.1,
-                      backgroundColor: `color-mix(in oklab, ${colour} 16%, var(--sheet))`,
-                    }}
-                  >
-                    <Sign mark={group.mark} size={size} /> {group.name}
-                  </h2>
-                  <ul className="px-3 py-1" style={{ fontSize: size, lineHeight: 1.35 }}>
-                    {group.names.length === 0 && <li className="text-soft">{m.wall_nobody()}</li>}
-                    {group.names.map((name) => (
-                      <li key={name} className="wrap-anywhere">
-                        {name}
-                      </li>
-                    ))}
-                  </ul>
-                </section>
-              );
-            })}
-          </div>
-        ))}
+      <div
+        ref={box}
+        className="grid min-h-0 flex-1 auto-rows-auto content-stretch gap-3 overflow-hidden"
+        style={{ gridTemplateColumns: `repeat(${columns}, minmax(0, 1fr))` }}
+      >
+        {(pages[page] ?? []).map((group, k) => {
+          const { colour } = markOf(group.mark);
+          return (
+            <section
+              key={`${group.name}-${k}`}
+              className="flex min-w-0 flex-col border-4 bg-sheet"
+              style={{ borderColor: colour }}
+            >
+              <h2
+                className="flex items-center gap-3 px-3 py-1 leading-tight wrap-anywhere"
+                style={{
+                  fontSize: size * 1.1,
+                  backgroundColor: `color-mix(in oklab, ${colour} 16%, var(--sheet))`,
+                }}
+              >
+                <Sign mark={group.mark} size={size} /> {group.name}
+              </h2>
+              <ul className="px-3" style={{ fontSize: size, lineHeight: 1.3 }}>
+                {group.names.length === 0 && <li className="text-soft">{m.wall_nobody()}</li>}
+                {group.names.map((name) => (
+                  <li key={name} className="wrap-anywhere">
+                    {name}
+                  </li>
+                ))}
+              </ul>
+            </section>
+          );
+        })}
       </div>
       {pages.length > 1 && (
         <button type="button" className="self-end text-2xl underline" onClick={() => setTurned(turned + 1)}>
@@ -129,7 +123,7 @@ function Now({ view, now }: { view: View; now: number }) {
   const urgent = round && (phase === 'comingBack' || phase === 'looking') && !view.over;
   return (
     <header
-      className={`flex items-center gap-6 border-b-4 border-ink px-8 py-4 ${urgent ? 'bg-accent text-on-accent' : 'bg-sheet'}`}
+      className={`flex items-center gap-6 border-b-4 border-ink px-8 py-4 ${urgent ? 'bg-attention text-on-accent' : 'bg-sheet'}`}
     >
       <div className="min-w-0 flex-1">
         <p className="truncate text-2xl">
@@ -176,7 +170,7 @@ export function WallPage() {
   return (
     <div className="flex h-dvh flex-col bg-ground text-ink">
       <Now view={view} now={now} />
-      <main className="flex min-h-0 flex-1 flex-col gap-3 px-5 py-4">
+      <main className="flex min-h-0 flex-1 flex-col gap-3 px-5 py-3">
         {view.over ? null : shows ? <Groups groups={view.groups} /> : <ComeIn doorWord={view.doorWord} />}
       </main>
       {page.isError && isPassing(page.error) && <p className="bg-sheet px-8 py-2 text-2xl">{m.wall_noLine()}</p>}

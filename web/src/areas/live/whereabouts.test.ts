@@ -35,7 +35,7 @@ describe('where a student is, in words', () => {
   });
 
   it('says how it is known that somebody is lost', () => {
-    expect(note(student('ada', 'lost', { because: 'silent' }))).toBe('lost: no activity for a while');
+    expect(note(student('ada', 'lost', { because: 'silent' }))).toBe('lost: no contact for a while');
     expect(note(student('ada', 'onTheWay', { because: 'link' }))).toBe('on the way: pressed the button');
   });
 

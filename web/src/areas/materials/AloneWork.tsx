@@ -57,7 +57,7 @@ export function AloneWork({
           <li key={one.original}>
             <button
               type="button"
-              className="min-h-6 text-left underline decoration-line underline-offset-4 wrap-anywhere hover:decoration-ink"
+              className="min-h-6 text-start underline decoration-line underline-offset-4 wrap-anywhere hover:decoration-ink"
               onClick={() => onOpen(one.original, one.roundSegment)}
             >
               {one.title}

@@ -120,40 +120,26 @@ export function HandOutGrid({
         variant: row.variants[n % row.variants.length]?.id ?? '',
       })),
     });
+  const differs = shownRows.some((row) => row.cells.length > 0);
+  const [asked, setAsked] = useState(false);
+  /** Groups stand in the plan when something is said of one; else there is nothing to read there. */
+  const byGroup = groups.length > 0 && (differs || asked);
   return (
     <Sideways label={m.edit_plan()} className="px-5 pt-4">
-      <table className="border-collapse text-left text-sm">
+      <table className="border-collapse text-start text-sm">
         <caption className="sr-only">{m.edit_plan()}</caption>
         <thead>
           <tr>
-            <th scope="col" className="left-0 z-10 min-w-52 border-b-2 border-ink bg-sheet px-2 py-1 sm:sticky">
-              {m.edit_planOriginal()}
+            <th scope="col" className="start-0 z-10 min-w-36 border-b-2 border-ink bg-sheet px-2 py-1 sm:sticky">
+              <span className="sr-only">{m.floor_group()}</span>
             </th>
-            <th scope="col" className="min-w-36 border-b-2 border-ink px-2 py-1">
-              {m.edit_planAll()}
-            </th>
-            {groups.map((group) => (
+            {shownRows.map((row) => (
               <th
-                key={group.id}
+                key={row.original}
                 scope="col"
-                className="min-w-32 border-b-4 px-2 py-1"
-                style={{ borderColor: markOf(group.mark).colour }}
-              >
-                <span className="flex items-center gap-1.5 wrap-anywhere">
-                  <Sign mark={group.mark} size={16} /> {group.name}
-                </span>
-              </th>
-            ))}
-          </tr>
-        </thead>
-        <tbody>
-          {shownRows.map((row) => (
-            <tr key={row.original} className={clsx(row.original === shown && 'bg-wash')}>
-              <th
-                scope="row"
                 className={clsx(
-                  'left-0 z-10 border-b border-line px-2 py-1.5 align-top sm:sticky',
-                  row.original === shown ? 'bg-wash' : 'bg-sheet',
+                  'max-w-80 min-w-52 border-b-2 border-ink px-2 py-1.5 align-top',
+                  row.original === shown && 'bg-wash',
                 )}
               >
                 <span className="flex items-start gap-1">
@@ -161,7 +147,7 @@ export function HandOutGrid({
                     type="button"
                     aria-current={row.original === shown ? 'true' : undefined}
                     onClick={() => onShow(row.original)}
-                    className="min-h-6 min-w-0 flex-1 text-left font-semibold underline decoration-line underline-offset-4 wrap-anywhere"
+                    className="min-h-6 min-w-0 flex-1 text-start font-semibold underline decoration-line underline-offset-4 wrap-anywhere"
                   >
                     {row.title}
                   </button>
@@ -198,14 +184,26 @@ export function HandOutGrid({
                 )}
                 {row.variants.length > 0 && row.opensWith === null && (
                   <>
-                    <Button look="quiet" className="text-sm font-normal" onClick={() => inOrder(row)}>
+                    <Button look="quiet" className="-ms-2 text-sm font-normal" onClick={() => inOrder(row)}>
                       {m.edit_inOrder()}
                     </Button>
                     <ByWhat row={row} attributes={attributes} onChange={(by) => set({ ...planOf(row), by })} />
                   </>
                 )}
               </th>
-              <td className="border-b border-line px-2 py-1.5 align-top">
+            ))}
+          </tr>
+        </thead>
+        <tbody>
+          <tr>
+            <th scope="row" className="start-0 z-10 border-b border-line bg-sheet px-2 py-1.5 align-top sm:sticky">
+              {m.edit_planAll()}
+            </th>
+            {shownRows.map((row) => (
+              <td
+                key={row.original}
+                className={clsx('border-b border-line px-2 py-1.5 align-top', row.original === shown && 'bg-wash')}
+              >
                 {row.opensWith === null ? (
                   <Choice
                     hidden
@@ -234,44 +232,81 @@ export function HandOutGrid({
                   />
                 )}
               </td>
-              {(row.opensWith === null ? groups : []).map((group) => {
-                const cell = cellOf(row, group.id);
-                return (
-                  <td key={group.id} className="border-b border-line px-2 py-1.5 align-top">
-                    <Choice
-                      hidden
-                      label={m.edit_wayOf({ title: row.title, group: group.name })}
-                      className={clsx(cell === undefined && 'opacity-70')}
-                      value={cell?.way ?? ''}
-                      options={[
-                        { value: '', label: m.edit_asAll() },
-                        ...ways
-                          .filter((way) => way !== 'all')
-                          .map((way) => ({ value: way, label: m.edit_ways({ key: way }) })),
-                      ]}
-                      onChange={(way) =>
-                        setCell(row, group.id, way === '' ? null : { way, variant: cell?.variant ?? row.variant })
-                      }
+            ))}
+          </tr>
+          {(byGroup ? groups : []).map((group) => (
+            <tr key={group.id}>
+              <th
+                scope="row"
+                className="start-0 z-10 border-b border-s-4 border-line bg-sheet px-2 py-1 sm:sticky"
+                style={{ borderInlineStartColor: markOf(group.mark).colour }}
+              >
+                <span className="flex items-center gap-1.5 wrap-anywhere">
+                  <Sign mark={group.mark} size={16} /> {group.name}
+                </span>
+              </th>
+              {shownRows.map((row) => (
+                <td
+                  key={row.original}
+                  className={clsx('border-b border-line px-2 py-1', row.original === shown && 'bg-wash')}
+                >
+                  {row.opensWith === null && (
+                    <GroupCell
+                      row={row}
+                      group={group}
+                      cell={cellOf(row, group.id)}
+                      onChange={(cell) => setCell(row, group.id, cell)}
                     />
-                    {row.variants.length > 0 && (
-                      <VariantChoice
-                        label={m.edit_variantOf({ title: row.title, group: group.name })}
-                        row={row}
-                        value={cell?.variant ?? row.variant}
-                        onChange={(variant) => setCell(row, group.id, { way: cell?.way ?? row.way, variant })}
-                      />
-                    )}
-                  </td>
-                );
-              })}
-              {row.opensWith !== null && groups.length > 0 && (
-                <td className="border-b border-line" colSpan={groups.length} />
-              )}
+                  )}
+                </td>
+              ))}
             </tr>
           ))}
         </tbody>
       </table>
+      {groups.length > 1 && shownRows.some((row) => row.opensWith === null) && !byGroup && (
+        <Button look="quiet" className="mt-1 text-sm" onClick={() => setAsked(true)}>
+          {m.edit_differ()}
+        </Button>
+      )}
     </Sideways>
+  );
+}
+
+/** What one group gets of one worksheet, where it is something else than everyone. */
+function GroupCell({
+  row,
+  group,
+  cell,
+  onChange,
+}: {
+  row: Row;
+  group: Lesson['floor']['groups'][number];
+  cell: Row['cells'][number] | undefined;
+  onChange: (cell: { way: Way; variant: string } | null) => void;
+}) {
+  return (
+    <div className="flex gap-1 [&>*]:min-w-0 [&>*]:flex-1">
+      <Choice
+        hidden
+        label={m.edit_wayOf({ title: row.title, group: group.name })}
+        className={clsx(cell === undefined && 'opacity-70')}
+        value={cell?.way ?? ''}
+        options={[
+          { value: '', label: m.edit_asAll() },
+          ...ways.filter((way) => way !== 'all').map((way) => ({ value: way, label: m.edit_ways({ key: way }) })),
+        ]}
+        onChange={(way) => onChange(way === '' ? null : { way, variant: cell?.variant ?? row.variant })}
+      />
+      {row.variants.length > 0 && (
+        <VariantChoice
+          label={m.edit_variantOf({ title: row.title, group: group.name })}
+          row={row}
+          value={cell?.variant ?? row.variant}
+          onChange={(variant) => onChange({ way: cell?.way ?? row.way, variant })}
+        />
+      )}
+    </div>
   );
 }
 
@@ -290,7 +325,6 @@ function VariantChoice({
     <Choice
       hidden
       label={label}
-      className="mt-1"
       value={value ?? ''}
       options={[
         { value: '', label: m.edit_plain() },

@@ -71,7 +71,7 @@ export function ByValue({
 }) {
   const values = [...new Set([...(attributes.get(by.attribute) ?? []), ...by.values.map((one) => one.value)])];
   return (
-    <div className="mt-2 w-64 border-l-4 border-ink pl-2">
+    <div className="mt-2 w-64 border-s-4 border-ink ps-2">
       <p className="text-xs text-soft">{m.edit_byLead()}</p>
       {values.map((value) => (
         <div key={value} className="mt-1 flex items-center gap-2">

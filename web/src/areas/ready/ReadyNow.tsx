@@ -15,7 +15,7 @@ export function ReadyNow({ stops }: { stops: Finding[] }) {
   return (
     <div
       role="status"
-      className={first === undefined ? 'border-2 border-ink bg-wash px-3 py-2' : 'border-l-8 border-ink pl-3'}
+      className={first === undefined ? 'border-2 border-ink bg-wash px-3 py-2' : 'border-s-8 border-ink ps-3'}
     >
       <p className="font-head text-3xl leading-tight font-bold">
         {first === undefined ? m.next_readyNow() : m.next_notReady()}

@@ -7,7 +7,7 @@ import { useMessages } from '../../ui/messages';
 import { Sheet } from '../../ui/Sheet';
 import * as m from '#messages';
 import { list } from '../../words/list';
-import { forInput, fromInput } from '../lesson/when';
+import { forInput, fromInput } from '../../words/when';
 
 type Lesson = Schema['LessonView'];
 
@@ -89,7 +89,7 @@ export function SendingSheet({ lesson, open, onClose }: { lesson: Lesson; open: 
             onChange={(posts) => save.mutate({ posts })}
           />
           {now.posts === true && (
-            <div className="flex flex-col gap-3 border-l-2 border-ink pl-4">
+            <div className="flex flex-col gap-3 border-s-2 border-ink ps-4">
               <Field
                 label={m.setUp_sending_unit()}
                 defaultValue={is.unit}
@@ -128,7 +128,7 @@ export function SendingSheet({ lesson, open, onClose }: { lesson: Lesson; open: 
             onChange={(letters) => save.mutate({ letters })}
           />
           {is.back.length > 0 && (
-            <section aria-label={m.setUp_sending_back()} className="border-l-8 border-lost pl-3">
+            <section aria-label={m.setUp_sending_back()} className="border-s-8 border-lost ps-3">
               <h3 className="font-semibold">{m.setUp_sending_back()}</h3>
               <ul>
                 {is.back.map((one) => (

@@ -26,7 +26,7 @@ export function SetUpProgress({ lesson }: { lesson: Schema['LessonView'] }) {
         </>
       )}
       {setUp.failed.length > 0 && (
-        <div className="mt-2 border-l-8 border-lost pl-3">
+        <div className="mt-2 border-s-8 border-lost ps-3">
           {lasting.length > 0 && <h3 className="font-semibold">{m.setUp_failed({ n: lasting.length })}</h3>}
           <ul>
             {setUp.failed.map((step) => (

@@ -117,7 +117,7 @@ export function SetUpSheet({ lesson, open, onClose }: { lesson: Lesson; open: bo
               </section>
             ))}
             {asked.length > 0 && (
-              <section aria-label={m.setUp_ask()} className="border-l-8 border-lost py-2 pl-3">
+              <section aria-label={m.setUp_ask()} className="border-s-8 border-lost py-2 ps-3">
                 <h3 className="font-semibold">{m.setUp_ask()}</h3>
                 <ul>
                   {asked.map((step) => (

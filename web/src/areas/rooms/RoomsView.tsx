@@ -8,7 +8,7 @@ import { roomWindow } from '../../ui/roomWindow';
 import { Sign } from '../../ui/Sign';
 import { WayIn } from '../../ui/WayIn';
 import * as m from '#messages';
-import { timeText } from '../lesson/when';
+import { timeText } from '../../words/when';
 import { PasteLinks } from './PasteLinks';
 import { RoomSlip } from './RoomSlip';
 import { SourceBar } from './SourceBar';
@@ -60,7 +60,7 @@ function Row({
   const mayTry = isThere(room) && room.source !== 'classroom';
   return (
     <tr className="border-b border-line align-top">
-      <th scope="row" className="w-[24%] py-2.5 pr-4 text-left font-semibold">
+      <th scope="row" className="w-[24%] py-2.5 pe-4 text-start font-semibold">
         <span className="flex min-w-0 items-center gap-2">
           {mark !== null && (
             <span style={{ color: `color-mix(in oklab, ${markOf(mark).colour} 70%, var(--ink))` }}>
@@ -70,21 +70,21 @@ function Row({
           <span className="wrap-anywhere">{title}</span>
         </span>
       </th>
-      <td className="py-2.5 pr-4">
+      <td className="py-2.5 pe-4">
         <span className="block wrap-anywhere">{room.purpose === 'side' ? '' : room.name}</span>
         <span className="block text-sm text-soft wrap-anywhere">{whereOf(room)}</span>
         {room.source === 'meetingService' && differences(room).length > 0 && (
           <span className="block text-sm">{differences(room).join(' · ')}</span>
         )}
       </td>
-      <td className="w-[22%] py-2.5 pr-4">
+      <td className="w-[22%] py-2.5 pe-4">
         <span className={room.failure === null ? '' : 'font-semibold text-lost'}>
           {room.failure ?? stateOf(room, people)}
         </span>
         {room.state === 'failed' && (
           <Button
             look="quiet"
-            className="ml-2 text-sm"
+            className="ms-2 text-sm"
             busy={rooms.retry.isPending}
             onClick={() => rooms.retry.mutate(room.id, { onError: fail })}
           >
@@ -101,16 +101,16 @@ function Row({
           </span>
         )}
       </td>
-      <td className="w-40 py-2 text-right whitespace-nowrap">
+      <td className="w-40 py-2 text-end whitespace-nowrap">
         {mayTry && (
           <a
             href={`/api/staff/rooms/${room.id}/way`}
             target={roomWindow}
             aria-label={m.rooms_tryOf({ room: title })}
-            className="mr-4 underline decoration-line underline-offset-4 hover:decoration-ink"
+            className="me-4 underline decoration-line underline-offset-4 hover:decoration-ink"
             onClick={() => setAsked(true)}
           >
-            <WayIn className="mr-1 inline-block" />
+            <WayIn className="me-1 inline-block" />
             {m.rooms_try()}
           </a>
         )}
@@ -235,7 +235,7 @@ export function RoomsView({
             const room = ofGroup.get(group.id);
             return room === undefined ? (
               <tr key={group.id} className="border-b border-line align-top">
-                <th scope="row" className="w-[24%] py-2.5 pr-4 text-left font-semibold">
+                <th scope="row" className="w-[24%] py-2.5 pe-4 text-start font-semibold">
                   <span className="flex items-center gap-2">
                     <span style={{ color: `color-mix(in oklab, ${markOf(group.mark).colour} 70%, var(--ink))` }}>
                       <Sign mark={group.mark} size={18} plain />

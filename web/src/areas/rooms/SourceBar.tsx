@@ -91,7 +91,7 @@ export function SourceBar({ classId }: { classId: string }) {
             onSave={(addressPattern) => put({ addressPattern })}
           />
           {source.withTail !== null && (
-            <p className="mt-2 border-l-4 border-ink pl-3">
+            <p className="mt-2 border-s-4 border-ink ps-3">
               {m.rooms_guessable()}{' '}
               <Button className="mt-1 text-sm" onClick={() => put({ addressPattern: source.withTail })}>
                 {m.rooms_addTail()}

@@ -1,4 +1,4 @@
-import { Button } from '../../ui/Button';
+import { Action } from '../../ui/Actions';
 import { ChooseStudent } from '../../ui/ChooseStudent';
 import * as m from '#messages';
 import type { useDoor } from './useDoor';
@@ -21,8 +21,8 @@ export function Claim({
   onClose: () => void;
 }) {
   return (
-    <div className="mt-2 border-t border-line px-2 pt-2 text-sm">
-      <div className="flex items-center gap-2">
+    <>
+      <div className="flex items-center gap-2 px-2 py-1">
         <span className="shrink-0">{m.door_reallyIs()}</span>
         <ChooseStudent
           label={m.door_whoReally({ name: student.name })}
@@ -35,16 +35,14 @@ export function Claim({
           }}
         />
       </div>
-      <Button
-        look="quiet"
-        className="mt-1 -ml-2"
-        onClick={() => {
+      <Action
+        onPress={() => {
           door.free.mutate(student);
           onClose();
         }}
       >
         {m.roster_free()}
-      </Button>
-    </div>
+      </Action>
+    </>
   );
 }

@@ -128,7 +128,7 @@ function ClassActions({ data }: { data: Schema['ClassView'] }) {
           {m.roster_exportOneRoster()}
         </a>
       </p>
-      <div className="-ml-2 flex flex-col items-start">
+      <div className="-ms-2 flex flex-col items-start">
         <Button look="quiet" onClick={() => copy.mutate()} busy={copy.isPending}>
           {m.roster_copyClass()}
         </Button>

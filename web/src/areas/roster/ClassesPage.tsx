@@ -7,6 +7,7 @@ import { problemText } from '../../api/problem';
 import { Button } from '../../ui/Button';
 import { Page } from '../../ui/Page';
 import * as m from '#messages';
+import { whenText } from '../../words/when';
 
 // Comes when it is wanted: the first page is for those who have classes.
 const MakeClass = lazy(() => import('./MakeClass').then((file) => ({ default: file.MakeClass })));
@@ -37,9 +38,11 @@ function ClassRow({ item, lessons }: { item: Schema['ClassSummary']; lessons: Sc
             >
               <span className="min-w-0 flex-1 font-semibold wrap-anywhere">{lesson.title}</span>
               {lesson.endedAt === null && lesson.current && (
-                <span className="bg-accent px-1.5 text-sm text-on-accent">{m.classes_nowOn()}</span>
+                <span className="border border-ink px-1.5 text-sm">{m.classes_nowOn()}</span>
               )}
-              <span className="text-sm text-soft">{m.common_minutes({ n: lesson.minutes })}</span>
+              <span className="shrink-0 text-sm text-soft tabular-nums">
+                {lesson.startsAt === null ? m.order_noDate() : whenText(lesson.startsAt)}
+              </span>
             </Link>
           </li>
         ))}

@@ -3,6 +3,11 @@ import type { Schema } from '../../api/client';
 import { Button } from '../../ui/Button';
 import { Choice } from '../../ui/Choice';
 import * as m from '#messages';
+import { useState } from 'react';
+import { Code } from '../../ui/Code';
+import { useMessages } from '../../ui/messages';
+import { Sheet } from '../../ui/Sheet';
+import { doorLink } from './doorLink';
 import { DoorSign } from './DoorSign';
 import { useDoor } from './useDoor';
 
@@ -52,79 +57,111 @@ const languageOptions = (now: string) =>
 
 const modes: Schema['DoorMode'][] = ['open', 'checked', 'passOnly'];
 
-/** How students come in: the door word, and what can be done about it. */
+/** How students join: the words, the link and the code in one card; the settings in a panel of their own. */
 export function DoorBox({ data }: { data: Schema['ClassView'] }) {
   const queries = useQueryClient();
   const door = useDoor(data.id, () => queries.invalidateQueries({ queryKey: ['class', data.id] }));
   const inside = data.students.filter((student) => student.claimed).length;
+  const [open, setOpen] = useState(false);
+  const { say } = useMessages();
+  const link = doorLink(data.doorWord);
+  const copy = () =>
+    void navigator.clipboard.writeText(link).then(
+      () => say(m.door_copied()),
+      () => undefined,
+    );
   return (
-    <section aria-label={m.door_title()} className="text-right text-sm text-soft">
-      <p>
-        {m.roster_doorWordLead()} <span className="text-ink">{window.location.host}/student</span>
-        <span className="block">
-          <DoorSign doorWord={data.doorWord} className="text-4xl" />
-        </span>
-      </p>
-      <div className="mt-1 flex flex-wrap items-center justify-end gap-x-3 print:hidden">
-        <label className="flex items-center gap-2">
-          <input
-            type="checkbox"
-            className="size-4 accent-ink"
-            checked={data.namesAtDoor}
-            disabled={door.names.isPending}
-            onChange={(event) => door.names.mutate({ names: event.target.checked })}
-          />
-          {m.door_press()}
-        </label>
-        <label className="flex items-center gap-2">
-          <input
-            type="checkbox"
-            className="size-4 accent-ink"
-            checked={data.cannotReadYet}
-            disabled={door.names.isPending}
-            onChange={(event) => door.names.mutate({ cannotReadYet: event.target.checked })}
-          />
-          {m.door_cannotRead()}
-        </label>
-        {data.cannotReadYet && (
-          <Choice
-            label={m.door_language()}
-            hidden
-            className="text-ink"
-            value={data.language}
-            disabled={door.names.isPending}
-            options={languageOptions(data.language)}
-            onChange={(language) => door.names.mutate({ language })}
-          />
-        )}
-        <label className="flex items-center gap-2">
-          <input
-            type="checkbox"
-            className="size-4 accent-ink"
-            checked={data.twoDevices}
-            disabled={door.names.isPending}
-            onChange={(event) => door.names.mutate({ twoDevices: event.target.checked })}
-          />
-          {m.door_twoDevices()}
-        </label>
-        <Choice
-          label={m.door_mode()}
-          hidden
-          className="text-ink"
-          value={data.door}
-          disabled={door.names.isPending}
-          options={modes.map((mode) => ({ value: mode, label: m.door_modes({ key: mode }) }))}
-          onChange={(mode) => door.names.mutate({ mode })}
-        />
-        <Button look="quiet" onClick={() => door.renew.mutate()} busy={door.renew.isPending}>
-          {m.door_renew()}
-        </Button>
-        {inside > 0 && (
-          <Button look="quiet" onClick={() => door.freeAll.mutate()} busy={door.freeAll.isPending}>
-            {m.door_freeAll({ n: inside })}
+    <section aria-label={m.door_title()} className="flex items-center gap-5 border-2 border-ink bg-sheet p-4 text-sm">
+      <Code text={link} className="size-24 shrink-0" />
+      <div className="min-w-0">
+        <DoorSign doorWord={data.doorWord} className="text-start text-3xl" />
+        <p className="mt-1 text-soft wrap-anywhere">
+          {m.roster_doorWordLead()} <span className="text-ink">{window.location.host}/student</span>
+        </p>
+        <p className="mt-1 -ms-2 print:hidden">
+          <Button look="quiet" onClick={copy}>
+            {m.door_copy()}
           </Button>
-        )}
+          <Button look="quiet" onClick={() => setOpen(true)}>
+            {m.door_settings()}
+          </Button>
+        </p>
       </div>
+      <Sheet open={open} onClose={() => setOpen(false)} title={m.door_settings()}>
+        <div className="flex flex-col items-start gap-3">
+          <Choice
+            label={m.door_mode()}
+            className="w-full"
+            value={data.door}
+            disabled={door.names.isPending}
+            options={modes.map((mode) => ({ value: mode, label: m.door_modes({ key: mode }) }))}
+            onChange={(mode) => door.names.mutate({ mode })}
+          />
+          <Tick
+            label={m.door_press()}
+            on={data.namesAtDoor}
+            busy={door.names.isPending}
+            onChange={(names) => door.names.mutate({ names })}
+          />
+          <Tick
+            label={m.door_cannotRead()}
+            on={data.cannotReadYet}
+            busy={door.names.isPending}
+            onChange={(cannotReadYet) => door.names.mutate({ cannotReadYet })}
+          />
+          {data.cannotReadYet && (
+            <Choice
+              label={m.door_language()}
+              className="w-full"
+              value={data.language}
+              disabled={door.names.isPending}
+              options={languageOptions(data.language)}
+              onChange={(language) => door.names.mutate({ language })}
+            />
+          )}
+          <Tick
+            label={m.door_twoDevices()}
+            on={data.twoDevices}
+            busy={door.names.isPending}
+            onChange={(twoDevices) => door.names.mutate({ twoDevices })}
+          />
+          <div className="flex w-full flex-wrap gap-2 border-t border-line pt-3">
+            <Button onClick={() => door.renew.mutate()} busy={door.renew.isPending}>
+              {m.door_renew()}
+            </Button>
+            {inside > 0 && (
+              <Button onClick={() => door.freeAll.mutate()} busy={door.freeAll.isPending}>
+                {m.door_freeAll({ n: inside })}
+              </Button>
+            )}
+          </div>
+        </div>
+      </Sheet>
     </section>
+  );
+}
+
+function Tick({
+  label,
+  on,
+  busy,
+  onChange,
+}: {
+  label: string;
+  on: boolean;
+  busy: boolean;
+  onChange: (on: boolean) => void;
+}) {
+  return (
+    <label className="flex items-start gap-2">
+      <input
+        type="checkbox"
+        className="mt-1 size-4 shrink-0 accent-ink"
+        checked={on}
+        disabled={busy}
+        onChange={(event) => onChange(event.target.checked)}
+      />
+      {label}
+    </label>
   );
 }

@@ -87,7 +87,7 @@ export function Doorway({
       {strangers > 0 && !shut && (
         <Button
           look="quiet"
-          className="mt-1 -ml-2 text-left text-sm"
+          className="mt-1 -ms-2 text-start text-sm"
           busy={door.shutOut.isPending}
           onClick={() => door.shutOut.mutate()}
         >

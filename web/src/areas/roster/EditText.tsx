@@ -88,7 +88,7 @@ export function EditText({
         aria-label={label}
         title={label}
         onClick={() => setDraft(value)}
-        className="min-h-6 w-full min-w-6 text-left wrap-anywhere hover:bg-wash"
+        className="min-h-6 w-full min-w-6 text-start wrap-anywhere hover:bg-wash"
       >
         {shown}
       </button>

@@ -60,9 +60,11 @@ export function MakeClass({ open, onClose }: { open: boolean; onClose: () => voi
           <p className="text-sm text-soft">{m.classes_pasteHint()}</p>
           <ReadingBox reading={reading} error={made === null ? undefined : make.error} />
         </div>
-        <Button look="main" type="submit" className="mt-5 w-full" busy={make.isPending}>
-          {m.classes_makeWith({ n: reading.seen?.added ?? 0 })}
-        </Button>
+        <div className="sticky -bottom-4 -mx-6 -mb-6 bg-sheet px-6 pt-3 pb-6">
+          <Button look="main" type="submit" className="w-full" busy={make.isPending}>
+            {m.classes_makeWith({ n: reading.seen?.added ?? 0 })}
+          </Button>
+        </div>
       </form>
     </Sheet>
   );

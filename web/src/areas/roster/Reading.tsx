@@ -86,7 +86,7 @@ function Lines({ preview }: { preview: Import }) {
         <tbody>
           {lines.slice(0, linesShown).map((line) => (
             <tr key={line.line} className="border-b border-line last:border-0">
-              <td className="w-10 px-2 py-0.5 text-right text-soft tabular-nums">{line.line}</td>
+              <td className="w-10 px-2 py-0.5 text-end text-soft tabular-nums">{line.line}</td>
               <td className="px-2 py-0.5 wrap-anywhere">{line.name === '' ? line.shown : line.name}</td>
               <td
                 className={`px-2 py-0.5 ${line.fate === 'refused' ? 'font-semibold' : line.fate === 'same' ? 'text-soft' : ''}`}

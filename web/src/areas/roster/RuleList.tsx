@@ -143,7 +143,7 @@ export function RuleList({
                 </>
               )}
               {broken.includes(rule.id) && (
-                <span className="ml-2 bg-accent px-1 text-xs text-on-accent">{m.desk_broken()}</span>
+                <span className="ms-2 bg-lost-wash px-1 text-xs text-lost">{m.desk_broken()}</span>
               )}
             </span>
             <Button

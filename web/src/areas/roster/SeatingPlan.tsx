@@ -91,7 +91,7 @@ export function SeatingPlan({ classId, students, tables }: { classId: string; st
       <button
         type="button"
         onClick={(event) => setOpen({ student, at: event.currentTarget.getBoundingClientRect() })}
-        className={`border px-2 py-1 text-left text-sm hover:bg-wash ${student.absent ? 'border-dotted border-line text-soft line-through' : 'border-ink bg-sheet'}`}
+        className={`border px-2 py-1 text-start text-sm hover:bg-wash ${student.absent ? 'border-dotted border-line text-soft line-through' : 'border-ink bg-sheet'}`}
       >
         {student.name}
       </button>

@@ -48,7 +48,7 @@ const Row = memo(function Row({ student, number, columns, absent, onEdit, onAbse
   return (
     <tr className={`border-b border-line last:border-0 ${seatable ? '' : 'text-soft'}`}>
       <td className="py-1 text-sm text-soft tabular-nums">{number}</td>
-      <th scope="row" className={`min-w-40 py-1 pr-4 text-left font-normal ${absent ? 'text-soft line-through' : ''}`}>
+      <th scope="row" className={`min-w-40 py-1 pe-4 text-start font-normal ${absent ? 'text-soft line-through' : ''}`}>
         <span className="flex items-center gap-2">
           {student.picture != null && <Picture number={student.picture} size={24} />}
           <EditText
@@ -62,7 +62,7 @@ const Row = memo(function Row({ student, number, columns, absent, onEdit, onAbse
         </span>
         {!seatable && <span className="text-xs text-soft">{m.roster_notSeated()}</span>}
       </th>
-      <td className="min-w-20 py-1 pr-3 text-sm">
+      <td className="min-w-20 py-1 pe-3 text-sm">
         {cell(
           m.roster_table(),
           student.table ?? '',
@@ -71,7 +71,7 @@ const Row = memo(function Row({ student, number, columns, absent, onEdit, onAbse
         )}
       </td>
       {columns.map((name) => (
-        <td key={name} className="min-w-20 py-1 pr-3 text-sm">
+        <td key={name} className="min-w-20 py-1 pe-3 text-sm">
           {cell(
             name,
             student.attributes?.find((one) => one.name === name)?.value ?? '',
@@ -80,7 +80,7 @@ const Row = memo(function Row({ student, number, columns, absent, onEdit, onAbse
           )}
         </td>
       ))}
-      <td className="py-1 pr-3 text-sm">
+      <td className="py-1 pe-3 text-sm">
         {cell(m.roster_tags(), (student.tags ?? []).join(', '), (tags) =>
           onEdit({
             id: student.id,
@@ -100,7 +100,7 @@ const Row = memo(function Row({ student, number, columns, absent, onEdit, onAbse
           onChange={(event) => onAbsent(student.id, event.target.checked)}
         />
       </td>
-      <td className="py-1 text-right text-sm whitespace-nowrap">
+      <td className="py-1 text-end text-sm whitespace-nowrap">
         <Button
           look="quiet"
           className="text-soft"
@@ -170,14 +170,14 @@ export function StudentList({
   const rows = students
     .map((student, i) => ({ student, number: i + 1 }))
     .filter(({ student }) => wanted === '' || student.name.toLowerCase().includes(wanted));
-  const head = 'py-1.5 pr-3 font-semibold';
+  const head = 'py-1.5 pe-3 font-semibold';
   const heading = (column: string | null) => (
     <button
       type="button"
       aria-label={m.roster_fillOf({ column: column ?? m.roster_table() })}
       title={m.roster_fillOf({ column: column ?? m.roster_table() })}
       aria-haspopup="dialog"
-      className="min-h-6 text-left underline decoration-line decoration-dotted underline-offset-4 hover:decoration-ink"
+      className="min-h-6 text-start underline decoration-line decoration-dotted underline-offset-4 hover:decoration-ink"
       onClick={(event) => setFilling({ column, at: event.currentTarget.getBoundingClientRect() })}
     >
       {column ?? m.roster_table()}
@@ -206,7 +206,7 @@ export function StudentList({
         <table className="w-full border-collapse border-y-2 border-ink">
           <caption className="sr-only">{m.roster_heading()}</caption>
           <thead>
-            <tr className="border-b border-ink text-left text-sm">
+            <tr className="border-b border-ink text-start text-sm">
               <th scope="col" className="w-10 py-1.5 font-semibold">
                 {m.roster_number()}
               </th>

@@ -154,7 +154,7 @@ export function GoalList({
           </ol>
         </SortableContext>
       </DndContext>
-      <Choices label={m.desk_addGoal()} className="mt-2 w-full text-left text-sm">
+      <Choices label={m.desk_addGoal()} className="mt-2 w-full text-start text-sm">
         {possible.map((goal) => (
           <Do key={goalKey(goal)} onPress={() => onGoals([...goals, goal])}>
             {goalName(goal)}

@@ -61,7 +61,7 @@ export function ToolBar({
         ))}
         <Do onPress={() => window.print()}>{m.desk_printNow()}</Do>
       </Choices>
-      <LensChoice lens={lens} className="ml-auto" />
+      <LensChoice lens={lens} className="ms-auto" />
       <Button look="quiet" aria-pressed={asList} onClick={onList}>
         {asList ? m.floor_floorView() : m.floor_listView()}
       </Button>

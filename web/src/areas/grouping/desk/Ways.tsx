@@ -42,7 +42,7 @@ export function Ways({
   return (
     <aside
       aria-label={m.desk_how()}
-      className="flex w-full shrink-0 flex-col gap-5 overflow-y-auto border-l-2 border-ink bg-sheet p-5 lg:w-84 print:hidden"
+      className="flex w-full shrink-0 flex-col gap-5 overflow-y-auto border-s-2 border-ink bg-sheet p-5 lg:w-84 print:hidden"
     >
       <section aria-label={m.desk_how()} className="flex flex-col gap-3">
         <MethodPanel settings={settings} onSet={onSet} />

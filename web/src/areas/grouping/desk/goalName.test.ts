@@ -6,7 +6,9 @@ describe('goals are said as a teacher would', () => {
   it('by what they are about', () => {
     expect(goalName({ kind: 'spread', attribute: 'level' })).toBe('Level mixed');
     expect(goalName({ kind: 'alike', attribute: 'level' })).toBe('Level alike');
-    expect(goalName({ kind: 'notAlone', attribute: 'Home language' })).toBe('Nobody without someone who shares their home language');
+    expect(goalName({ kind: 'notAlone', attribute: 'Home language' })).toBe(
+      'Nobody without someone who shares their home language',
+    );
     expect(goalName({ kind: 'eachHas', tag: 'lead', atLeast: 1 })).toBe('“lead” in each group');
     expect(goalName({ kind: 'eachHas', tag: 'lead', atLeast: 2 })).toBe('2 × “lead” in each group');
     expect(goalName({ kind: 'newPartners' })).toBe('New partners');

@@ -19,11 +19,11 @@ function TableButton({ table, busy, onTake }: { table: Table; busy: boolean; onT
       aria-pressed={table.mine}
       aria-label={`${m.student_now_sitHere({ name: table.name })}, ${m.student_now_seatsLeft({ n: left })}`}
       onClick={onTake}
-      className={`flex w-full items-center gap-3 border-2 px-3 py-3 text-left text-xl disabled:opacity-100 ${left === 0 && !table.mine ? 'text-soft' : ''}`}
+      className={`flex w-full items-center gap-3 border-2 px-3 py-3 text-start text-xl disabled:opacity-100 ${left === 0 && !table.mine ? 'text-soft' : ''}`}
       style={{
         borderColor: table.mine ? 'var(--ink)' : colour,
-        backgroundColor: table.mine ? 'var(--accent)' : `color-mix(in oklab, ${colour} 14%, var(--sheet))`,
-        ...(table.mine ? { color: 'var(--on-accent)' } : {}),
+        backgroundColor: table.mine ? 'var(--ink)' : `color-mix(in oklab, ${colour} 14%, var(--sheet))`,
+        ...(table.mine ? { color: 'var(--ground)' } : {}),
       }}
     >
       <Sign mark={table.mark} size={24} plain />

@@ -26,7 +26,7 @@ export default function MovedNote({
         {m.elsewhere_movedGo({ group: group.name })}
       </Button>
       {text !== '' && (
-        <section className="border-l-4 border-ink pl-3">
+        <section className="border-s-4 border-ink ps-3">
           <h2 className="font-sans text-sm font-semibold text-soft">{m.elsewhere_movedText()}</h2>
           <p className="mt-1 whitespace-pre-wrap wrap-anywhere">{text}</p>
           <Button

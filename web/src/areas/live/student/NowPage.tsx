@@ -10,7 +10,7 @@ import { list } from '../../../words/list';
 import { clockOf, type Phase } from '../phase';
 import { Aside } from './Aside';
 import { secondsUntil } from '../../../api/clock';
-import { timeText } from '../../lesson/when';
+import { timeText } from '../../../words/when';
 
 import { CallTeacher } from './CallTeacher';
 import { GoButton } from './GoButton';
@@ -29,7 +29,7 @@ function GroupBlock({ group, lead }: { group: Group; lead: string }) {
     <div>
       <p className="text-2xl">{lead}</p>
       <h1
-        className="mt-1 flex items-center gap-3 border-l-[12px] px-4 py-3 text-4xl font-bold wrap-anywhere"
+        className="mt-1 flex items-center gap-3 border-s-[12px] px-4 py-3 text-4xl font-bold wrap-anywhere"
         style={{ borderColor: colour, backgroundColor: `color-mix(in oklab, ${colour} 18%, var(--sheet))` }}
       >
         <span style={{ color: `color-mix(in oklab, ${colour} 70%, var(--ink))` }}>
@@ -243,7 +243,7 @@ function AtWork({
         </p>
       )}
       {group.task !== '' && (
-        <p className="border-l-4 border-ink pl-3 text-lg font-semibold wrap-anywhere">{group.task}</p>
+        <p className="border-s-4 border-ink ps-3 text-lg font-semibold wrap-anywhere">{group.task}</p>
       )}
       <Task text={now.segment?.instructions ?? ''} />
     </>

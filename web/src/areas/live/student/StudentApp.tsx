@@ -279,7 +279,7 @@ export function StudentApp({ outside: isOutside = false, typed = '' }: { outside
             </Suspense>
           )}
           {!isOut && phase !== 'looking' && now.young === null && (
-            <Button look="quiet" className="mt-8 -ml-2" onClick={() => setSheet(earlierSheets)}>
+            <Button look="quiet" className="mt-8 -ms-2" onClick={() => setSheet(earlierSheets)}>
               {m.student_now_earlier()}
             </Button>
           )}

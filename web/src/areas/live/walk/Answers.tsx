@@ -116,7 +116,7 @@ export function Answers({
           ) : null;
         const notes = copy.notes.filter((note) => note.slot === block.id).length;
         return (
-          <div key={block.id} className={clsx(isNew(block.id) && '-ml-2 border-l-4 border-accent pl-1')}>
+          <div key={block.id} className={clsx(isNew(block.id) && '-ms-2 border-s-4 border-accent ps-1')}>
             <p className={clsx('font-semibold', !full && 'line-clamp-1')}>
               {block.text}
               {!full && notes > 0 && <span className="font-normal text-soft"> · {m.work_notes({ n: notes })}</span>}

@@ -4,7 +4,7 @@ import { api, take, type Schema, type Whole } from '../../../api/client';
 import { Button } from '../../../ui/Button';
 import { Choice } from '../../../ui/Choice';
 import { useMessages } from '../../../ui/messages';
-import { timeText } from '../../lesson/when';
+import { timeText } from '../../../words/when';
 import { withMessage } from '../../materials/answers';
 import * as m from '#messages';
 
@@ -52,7 +52,7 @@ export function Margin({
   });
   const notes = copy.notes.filter((note) => note.slot === slot);
   return (
-    <aside aria-label={m.round_margin_title()} className="mt-1 ml-1 border-l-2 border-dashed border-ink pl-3 text-sm">
+    <aside aria-label={m.round_margin_title()} className="mt-1 ms-1 border-s-2 border-dashed border-ink ps-3 text-sm">
       {notes.map((note) => (
         <div key={note.id} className="py-1">
           <p className="wrap-anywhere">
@@ -74,7 +74,7 @@ export function Margin({
             </Button>
           </p>
           {note.answer !== '' && (
-            <p className="border-l-2 border-line pl-2 wrap-anywhere">
+            <p className="border-s-2 border-line ps-2 wrap-anywhere">
               <span className="font-semibold">{nameOf(note.answeredBy ?? '')}</span>{' '}
               <span className="whitespace-pre-wrap">{note.answer}</span>
             </p>
@@ -82,7 +82,7 @@ export function Margin({
         </div>
       ))}
       {text === null ? (
-        <Button look="quiet" className="-ml-2 text-sm" onClick={() => setText('')}>
+        <Button look="quiet" className="-ms-2 text-sm" onClick={() => setText('')}>
           {m.round_margin_write()}
         </Button>
       ) : (

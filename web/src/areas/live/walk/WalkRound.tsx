@@ -9,7 +9,7 @@ import { Sign } from '../../../ui/Sign';
 import { Tabs } from '../../../ui/Tabs';
 import * as m from '#messages';
 import { list } from '../../../words/list';
-import { timeText } from '../../lesson/when';
+import { timeText } from '../../../words/when';
 import { asked } from '../../materials/answers';
 import { blocksOf, isAlone, isSlot } from '../../materials/blocks';
 import { signalOf, stateOf } from '../signals';
@@ -70,7 +70,7 @@ function Head({
           type="button"
           aria-label={m.work_open({ name: title })}
           onClick={onOpen}
-          className="flex w-full items-center gap-2 text-left"
+          className="flex w-full items-center gap-2 text-start after:absolute after:inset-0"
         >
           {what}
         </button>
@@ -126,7 +126,7 @@ function Cell({
   const pageName = page.title === '' ? m.copy_page({ n: at + 1, all: copy.pages.length }) : page.title;
   return (
     <li
-      className={clsx('flex flex-col border-2 bg-sheet', fresh && 'ring-4 ring-accent')}
+      className={clsx('relative flex flex-col border-2 bg-sheet hover:bg-wash', fresh && 'ring-4 ring-accent')}
       style={{ borderColor: colour }}
     >
       <div
@@ -143,7 +143,7 @@ function Cell({
             type="button"
             aria-label={m.work_openPage({ name: title, page: page.title === '' ? String(at + 1) : page.title })}
             onClick={onOpen}
-            className="flex w-full items-center gap-2 text-left text-sm font-semibold"
+            className="flex w-full items-center gap-2 text-start text-sm font-semibold after:absolute after:inset-0"
           >
             <span className="min-w-0 flex-1 truncate">
               {page.title === '' ? m.copy_page({ n: at + 1, all: copy.pages.length }) : page.title}
@@ -156,15 +156,17 @@ function Cell({
           </button>
         )}
       </div>
-      <div className="max-h-60 flex-1 overflow-hidden p-3">
-        <Answers
-          copy={copy}
-          page={page}
-          members={row.members}
-          lesson={lesson}
-          full={false}
-          since={seenUpTo(copy, page, seen)}
-        />
+      <div className="flex-1 px-3 pt-3">
+        <div className="line-clamp-10">
+          <Answers
+            copy={copy}
+            page={page}
+            members={row.members}
+            lesson={lesson}
+            full={false}
+            since={seenUpTo(copy, page, seen)}
+          />
+        </div>
       </div>
       <p className="min-h-6 px-3 pb-2 text-xs text-soft" aria-live="off">
         {writing !== undefined
@@ -208,7 +210,7 @@ function Mini({
         type="button"
         aria-label={m.work_openPage({ name: title, page: page.title === '' ? String(at + 1) : page.title })}
         onClick={onOpen}
-        className="block size-full px-2 py-1 text-left text-sm"
+        className="block size-full px-2 py-1 text-start text-sm"
       >
         <span className="flex items-center gap-2">
           <span className="min-w-0 flex-1 truncate font-semibold">
@@ -251,7 +253,7 @@ function Strip({ row, seen, onOpen }: { row: Row; seen: Seen; onOpen: (page: Pag
         type="button"
         aria-label={m.work_open({ name: title })}
         onClick={() => first !== undefined && onOpen(first)}
-        className="w-full px-2 py-1 text-left"
+        className="w-full px-2 py-1 text-start"
       >
         <span className="flex items-center gap-1.5 text-sm">
           {group !== null && <Sign mark={group.mark} size={14} />}
@@ -259,7 +261,7 @@ function Strip({ row, seen, onOpen }: { row: Row; seen: Seen; onOpen: (page: Pag
           <span
             className={clsx(
               'shrink-0 text-xs',
-              row.called ? 'bg-accent px-1 font-semibold text-on-accent' : row.still ? 'font-semibold' : 'text-soft',
+              row.called ? 'bg-attention px-1 font-semibold text-on-accent' : row.still ? 'font-semibold' : 'text-soft',
             )}
           >
             {state ?? (row.done ? m.round_table_done() : `${done}/${all}`)}

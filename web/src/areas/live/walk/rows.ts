@@ -2,6 +2,7 @@ import type { Schema, Whole } from '../../../api/client';
 import { fillersOf, isAlone, isSlot } from '../../materials/blocks';
 import { isStill, signalOf } from '../signals';
 import { isFresh, newestOn, type Seen } from './fresh';
+import { forwardKey } from '../../../ui/direction';
 
 type Copy = Whole<Schema['CopyView']>;
 type Page = Copy['pages'][number];
@@ -120,7 +121,7 @@ export function neighbour(
   if (row === undefined) return at;
   const p = row.copy.pages.findIndex((page) => page.id === at.page);
   if (key === 'ArrowLeft' || key === 'ArrowRight') {
-    const page = row.copy.pages[p + (key === 'ArrowRight' ? 1 : -1)];
+    const page = row.copy.pages[p + (key === forwardKey() ? 1 : -1)];
     return page === undefined ? at : { copy: at.copy, page: page.id };
   }
   const next = rows[i + (key === 'ArrowDown' ? 1 : -1)];

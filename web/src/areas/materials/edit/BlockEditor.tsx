@@ -43,8 +43,8 @@ export function BlockEditor({
     <li
       ref={setNodeRef}
       className={clsx(
-        'border-l-8 bg-sheet py-3 pr-3 pl-3',
-        slot ? 'border-accent' : 'border-line',
+        'border-s-8 bg-sheet py-3 pe-3 ps-3',
+        slot ? 'border-ink' : 'border-line',
         isDragging && 'relative z-20 shadow-[4px_4px_0_var(--ink)]',
       )}
       style={{ transform: `translate(${x}px, ${y}px)`, transition }}

@@ -85,7 +85,7 @@ export function Variants({ draft, onChange }: { draft: Draft; onChange: (draft: 
       {open && variants.length > 0 && (
         <Sideways label={m.edit_variants()} className="mt-2">
           <p className="mb-2 text-sm text-soft">{m.edit_variantsLead()}</p>
-          <table className="border-collapse text-left text-sm">
+          <table className="border-collapse text-start text-sm">
             <thead>
               <tr>
                 <th scope="col" className="min-w-48 border border-ink bg-wash px-2 py-1">

@@ -23,7 +23,7 @@ export default function Choose({ block, value, onChange, others = [] }: FillProp
           <li key={option.id} className="relative border border-ink bg-sheet">
             <span
               aria-hidden="true"
-              className="absolute inset-y-0 left-0 bg-wash"
+              className="absolute inset-y-0 start-0 bg-wash"
               style={{ width: others.length === 0 ? 0 : `${(100 * all) / most}%` }}
             />
             <label className="relative flex min-h-11 items-center gap-3 px-3 py-1.5">
@@ -36,7 +36,7 @@ export default function Choose({ block, value, onChange, others = [] }: FillProp
                 onChange={() => pick(option.id)}
               />
               <span className="min-w-0 flex-1 wrap-anywhere">{option.text}</span>
-              {who.length > 0 && <span className="max-w-[45%] text-right text-sm text-soft">{list(who)}</span>}
+              {who.length > 0 && <span className="max-w-[45%] text-end text-sm text-soft">{list(who)}</span>}
             </label>
           </li>
         );

@@ -2,7 +2,7 @@ import { useState } from 'react';
 import type { Schema } from '../../../api/client';
 import { Button } from '../../../ui/Button';
 import * as m from '#messages';
-import { timeText } from '../../lesson/when';
+import { timeText } from '../../../words/when';
 import type { Block } from '../blocks';
 import { wordDiff } from '../wordDiff';
 import { Fill } from './Fill';
@@ -86,10 +86,10 @@ export default function History({
                 <span className="text-soft">{timeText(step.at)}</span>
                 {step.revision < 0 && <span className="text-soft">{m.copy_didNotFit()}</span>}
                 {last ? (
-                  <span className="ml-auto text-soft">{m.copy_now()}</span>
+                  <span className="ms-auto text-soft">{m.copy_now()}</span>
                 ) : (
                   bringBack !== null && (
-                    <Button className="ml-auto" busy={busy} onClick={() => back(step.revision)}>
+                    <Button className="ms-auto" busy={busy} onClick={() => back(step.revision)}>
                       {m.copy_bringBack()}
                     </Button>
                   )

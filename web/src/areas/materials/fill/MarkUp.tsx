@@ -5,6 +5,7 @@ import * as m from '#messages';
 import { freshId, type BlockItem } from '../blocks';
 import { things, without, written, type Mark } from '../things';
 import type { FillProps } from './FillProps';
+import { backKey, forwardKey } from '../../../ui/direction';
 
 interface Word {
   text: string;
@@ -59,7 +60,7 @@ export default function MarkUp({ block, value, onChange }: FillProps) {
     else if (onChange !== null) setFirst(index);
   };
   const key = (event: KeyboardEvent, index: number) => {
-    const by = { ArrowRight: 1, ArrowDown: 1, ArrowLeft: -1, ArrowUp: -1 }[event.key];
+    const by = { [forwardKey()]: 1, ArrowDown: 1, [backKey()]: -1, ArrowUp: -1 }[event.key];
     if (event.key === 'Escape') setFirst(null);
     if (by === undefined) return;
     event.preventDefault();
@@ -82,7 +83,7 @@ export default function MarkUp({ block, value, onChange }: FillProps) {
               onClick={() => setKind(one.id)}
               className={clsx(
                 'min-h-11 border-2 border-ink px-3',
-                kind === one.id ? 'bg-accent font-semibold text-on-accent' : 'bg-sheet',
+                kind === one.id ? 'bg-ink font-semibold text-ground' : 'bg-sheet',
               )}
             >
               <span
@@ -127,8 +128,8 @@ export default function MarkUp({ block, value, onChange }: FillProps) {
               className={clsx(
                 'cursor-pointer rounded-none',
                 shown !== undefined && 'bg-wash underline decoration-2 underline-offset-4',
-                first === n && 'bg-accent text-on-accent',
-                here.includes(open ?? '') && 'bg-accent! text-on-accent',
+                first === n && 'bg-ink text-ground',
+                here.includes(open ?? '') && 'bg-ink! text-ground',
               )}
               style={shown === undefined ? undefined : { textDecorationStyle: lineOf(kinds, shown.kind) }}
             >
@@ -176,7 +177,7 @@ export default function MarkUp({ block, value, onChange }: FillProps) {
           .filter(([, one]) => one.remark !== undefined)
           .sort(([, a], [, b]) => a.from - b.from)
           .map(([id, one]) => (
-            <li key={id} className="border-l-4 border-ink pl-2 wrap-anywhere">
+            <li key={id} className="border-s-4 border-ink ps-2 wrap-anywhere">
               <span className="text-soft">“{Array.from(passage).slice(one.from, one.to).join('')}”</span> {one.remark}
             </li>
           ))}

@@ -52,8 +52,8 @@ function CardTag({
         onClick={() => onPick?.()}
         {...listeners}
         className={clsx(
-          'min-h-11 touch-manipulation border-2 px-3 py-1.5 text-left wrap-anywhere text-ink disabled:cursor-default',
-          picked ? 'border-ink bg-accent text-on-accent' : 'border-ink bg-sheet',
+          'min-h-11 touch-manipulation border-2 px-3 py-1.5 text-start wrap-anywhere text-ink disabled:cursor-default',
+          picked ? 'border-ink bg-ink text-ground' : 'border-ink bg-sheet',
           isDragging && 'shadow-[4px_4px_0_var(--ink)]',
         )}
       >

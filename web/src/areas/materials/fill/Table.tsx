@@ -51,7 +51,7 @@ export default function Table({ block, value, onChange }: FillProps) {
   return (
     <div className="space-y-2">
       <Sideways label={block.text}>
-        <table ref={box} className="w-full border-collapse text-left">
+        <table ref={box} className="w-full border-collapse text-start">
           <thead>
             <tr>
               {(items.length > 0 || added.length > 0) && <td />}

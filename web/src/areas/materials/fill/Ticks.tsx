@@ -24,7 +24,7 @@ export default function Ticks({ block, value, onChange, others = [] }: FillProps
               <span className="min-w-0 wrap-anywhere">{line.text}</span>
             </label>
             {also.length > 0 && (
-              <p className="pl-9 text-sm text-soft" title={list(also)}>
+              <p className="ps-9 text-sm text-soft" title={list(also)}>
                 {m.copy_alsoTicked({ n: also.length, names: list(also) })}
               </p>
             )}

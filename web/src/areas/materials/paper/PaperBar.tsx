@@ -3,7 +3,7 @@ import { Link } from 'react-router';
 import type { Schema } from '../../../api/client';
 import { Button } from '../../../ui/Button';
 import * as m from '#messages';
-import { whenText } from '../../lesson/when';
+import { whenText } from '../../../words/when';
 
 /** Above what is to be printed; on paper it is not. */
 export function PaperBar({
@@ -29,7 +29,7 @@ export function PaperBar({
           · {paper.className} {paper.startsAt === null ? '' : `· ${whenText(paper.startsAt)}`}
         </p>
       </div>
-      <div className="ml-auto flex flex-wrap items-center gap-3">
+      <div className="ms-auto flex flex-wrap items-center gap-3">
         {children}
         {typeof pdf === 'string' ? (
           <a href={pdf} download className="font-semibold underline decoration-line underline-offset-4">

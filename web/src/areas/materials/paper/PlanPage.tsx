@@ -30,7 +30,7 @@ function Table({ group, slips }: { group: Schema['HandoutGroup']; slips: Paper['
       <ol className="mt-1 flex flex-col gap-1">
         {slips.map((slip) => (
           <li key={slip.id} className="flex gap-2 border border-black bg-white px-2 py-0.5">
-            <span className="w-4 shrink-0 text-right text-sm text-[#555c6c] tabular-nums">{slip.seat}</span>
+            <span className="w-4 shrink-0 text-end text-sm text-[#555c6c] tabular-nums">{slip.seat}</span>
             <span className="min-w-0 wrap-anywhere">
               {slip.name}
               {slip.role + slip.task !== '' && (

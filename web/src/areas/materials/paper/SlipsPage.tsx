@@ -20,7 +20,7 @@ function Slip({ slip, paper }: { slip: Schema['Handout']; paper: Paper }) {
   const group = paper.groups.find((one) => one.number === slip.group);
   return (
     <li className="slip relative flex flex-col justify-between overflow-hidden bg-white p-[6mm] text-black">
-      <div className="grid grid-cols-[minmax(0,1fr)_27mm] gap-[4mm]">
+      <div className="grid grid-cols-[minmax(0,1fr)_36mm] gap-[4mm]">
         <div className="min-w-0">
           <p className="truncate text-[9pt]">
             {paper.className} · {paper.title}
@@ -50,7 +50,10 @@ function Slip({ slip, paper }: { slip: Schema['Handout']; paper: Paper }) {
           )}
           {slip.task !== '' && <p className="line-clamp-2 text-[12pt]">{slip.task}</p>}
         </div>
-        <Code text={window.location.origin + slip.pass} className="w-full" />
+        <div className="text-center">
+          <Code text={window.location.origin + slip.pass} className="w-full" />
+          <p className="mt-[0.5mm] text-[11pt] font-semibold">{m.paper_scan()}</p>
+        </div>
       </div>
       <p className="text-[11pt] wrap-anywhere">
         {m.paper_way({ address: `${window.location.host}/student` })}{' '}

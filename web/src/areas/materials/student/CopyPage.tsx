@@ -47,7 +47,7 @@ function find(copy: Copy, slot: string, owner: string): Answer | undefined {
 function Column({ mate, answer, writing }: { mate: Mate; answer: Answer | undefined; writing: boolean }) {
   const text = answer?.text ?? '';
   return (
-    <li className="border-l-4 border-line py-1 pl-3">
+    <li className="border-s-4 border-line py-1 ps-3">
       <p className="text-sm font-semibold">
         {mate.name} {writing && <span className="font-normal text-soft">· {m.student_copy_isWriting()}</span>}
       </p>

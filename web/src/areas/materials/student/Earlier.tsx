@@ -2,7 +2,7 @@ import { Suspense, useCallback, useEffect, useState } from 'react';
 import { api, take, whole, type Schema, type Whole } from '../../../api/client';
 import { Button } from '../../../ui/Button';
 import * as m from '#messages';
-import { dayText } from '../../lesson/when';
+import { dayText } from '../../../words/when';
 import { MediaContext } from '../media';
 import { CopyPage } from './CopyPage';
 import { mediaOf } from './mediaOf';
@@ -37,13 +37,13 @@ export default function EarlierSheets({ me, onBack }: { me: string; onBack: () =
   }
   return (
     <div className="flex flex-col gap-4">
-      <Button look="quiet" className="-ml-2 self-start" onClick={() => (open === null ? onBack() : setOpen(null))}>
+      <Button look="quiet" className="-ms-2 self-start" onClick={() => (open === null ? onBack() : setOpen(null))}>
         {m.elsewhere_earlierBack()}
       </Button>
       {failed && (
         <p role="alert" className="font-semibold">
           {m.elsewhere_failed()}{' '}
-          <Button onClick={look} className="ml-2">
+          <Button onClick={look} className="ms-2">
             {m.elsewhere_again()}
           </Button>
         </p>
@@ -65,11 +65,11 @@ export default function EarlierSheets({ me, onBack }: { me: string; onBack: () =
               {copies.map((one) => (
                 <Button
                   key={one.id}
-                  className="mt-2 w-full py-3 text-left wrap-anywhere"
+                  className="mt-2 w-full py-3 text-start wrap-anywhere"
                   onClick={() => void show(one)}
                 >
                   {one.title}
-                  {!one.mayWrite && <span className="ml-2 text-sm text-soft">{m.elsewhere_earlierRead()}</span>}
+                  {!one.mayWrite && <span className="ms-2 text-sm text-soft">{m.elsewhere_earlierRead()}</span>}
                 </Button>
               ))}
             </section>

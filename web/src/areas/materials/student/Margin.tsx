@@ -37,7 +37,7 @@ function OneNote({ copy, note, me, members }: { copy: Copy; note: Note; me: stri
     note.answeredBy === me ? m.student_margin_you() : members.find((mate) => mate.id === note.answeredBy)?.name;
   const about = members.find((mate) => mate.id === note.owner);
   return (
-    <div ref={place} className="border-l-[6px] border-accent bg-wash px-3 py-2">
+    <div ref={place} className="border-s-[6px] border-ink bg-wash px-3 py-2">
       <p className="text-sm text-soft">
         {note.by}
         {about !== undefined &&
@@ -50,7 +50,7 @@ function OneNote({ copy, note, me, members }: { copy: Copy; note: Note; me: stri
         </p>
       )}
       {text === null ? (
-        <Button look="quiet" className="-ml-2" onClick={() => setText(note.answer)}>
+        <Button look="quiet" className="-ms-2" onClick={() => setText(note.answer)}>
           {note.answer === '' ? m.student_margin_answer() : m.student_margin_change()}
         </Button>
       ) : (

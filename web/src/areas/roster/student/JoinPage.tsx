@@ -162,7 +162,7 @@ export function JoinPage({ onJoined, typed = '' }: { onJoined: () => void; typed
   return (
     <AtTheDoor>
       {ended !== undefined && state === 'outside' && (
-        <p role="status" className="mb-6 border-l-8 border-ink pl-3 text-lg wrap-anywhere">
+        <p role="status" className="mb-6 border-s-8 border-ink ps-3 text-lg wrap-anywhere">
           {ended}
         </p>
       )}

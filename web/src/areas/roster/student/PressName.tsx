@@ -73,8 +73,8 @@ export default function PressName({
               disabled={busy || name.taken}
               onClick={() => onName(name.id)}
               className={clsx(
-                young ? 'h-full flex-col justify-center text-center' : 'justify-between text-left',
-                'flex w-full items-center gap-3 border-2 border-ink bg-sheet px-4 py-3 text-lg active:bg-accent active:text-on-accent disabled:border-line disabled:text-soft disabled:[&_svg]:opacity-30',
+                young ? 'h-full flex-col justify-center text-center' : 'justify-between text-start',
+                'flex w-full items-center gap-3 border-2 border-ink bg-sheet px-4 py-3 text-lg active:bg-ink active:text-ground disabled:border-line disabled:text-soft disabled:[&_svg]:opacity-30',
               )}
             >
               {name.picture != null && <Picture number={name.picture} size={96} />}
