@@ -38,7 +38,7 @@ await measure('student, first time: the door, painted', '3000', async () => {
   const page = await slow(phone);
   await timed(
     () => page.goto('/student', { waitUntil: 'commit' }),
-    () => page.getByLabel('Door word'),
+    () => page.getByLabel('Join words'),
   );
   // It stands in the page itself, and is painted when the style is there.
   const painted = () =>
@@ -53,7 +53,7 @@ await measure('student, first time: the name, typed at once', '', async () => {
   const took = await timed(
     async () => {
       await page.goto('/student', { waitUntil: 'commit' });
-      await page.getByLabel('Door word').fill('amber otter');
+      await page.getByLabel('Join words').fill('amber otter');
       await page.getByRole('button', { name: 'Find my class' }).click();
     },
     () => page.getByLabel('Your name'),
@@ -64,7 +64,7 @@ await measure('student, first time: the name, typed at once', '', async () => {
 const inside = await slow(phone);
 await inside.goto('/student?door=amber+otter');
 await inside.getByLabel('Your name').fill('zofia krawczyk');
-await inside.getByRole('button', { name: 'Go in' }).click();
+await inside.getByRole('button', { name: 'Join' }).click();
 await inside.getByText('Zofia Krawczyk ·').waitFor();
 await measure('student, inside, again', '1500', async () =>
   timed(
@@ -76,14 +76,14 @@ await measure('teacher, first time: the sign-in', '4000', async () => {
   const page = await slow({ viewport: { width: 1280, height: 800 } });
   const took = await timed(
     () => page.goto('/', { waitUntil: 'commit' }),
-    () => page.getByLabel('Your address'),
+    () => page.getByLabel('Email'),
   );
   await page.context().close();
   return took;
 });
 const teacher = await slow({ viewport: { width: 1280, height: 800 } });
 await teacher.goto('/');
-await teacher.getByLabel('Your address').fill('teacher@larkmouth.example');
+await teacher.getByLabel('Email').fill('teacher@larkmouth.example');
 await teacher.getByLabel('Password').fill('harbour-lights');
 await teacher.getByRole('button', { name: 'Sign in' }).click();
 await teacher.getByRole('heading', { name: 'Your classes' }).waitFor();

@@ -48,13 +48,15 @@ test('one press sends out, visits, fetches, calls back; who gets lost stands on 
     await expect(ben.page.getByText(/^Please go to (Upper|Lower)( · .*)? now\.$/)).toBeVisible();
   });
   await ben.page.close();
-  await expect(t.getByLabel('Not there yet').getByText('lost: no contact for a while')).toBeVisible({ timeout: 90_000 });
+  await expect(t.getByLabel('Not there yet').getByText('lost: no contact for a while')).toBeVisible({
+    timeout: 90_000,
+  });
   const seconds = (Date.now() - lastSign - lostAfter) / 1_000;
 
   await spend('visit', async () => {
     await t
       .getByRole('region', { name: 'Visit next' })
-      .getByRole('button', { name: /^Go to/ })
+      .getByRole('button', { name: /^Visit / })
       .click();
     await expect(t.getByText(/^You’re with /)).toBeVisible();
   });

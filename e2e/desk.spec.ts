@@ -131,7 +131,11 @@ for (const { students, groups } of [
       const rules = t.getByRole('region', { name: 'Rules and wishes' });
       await addRule(rules, 'apart', a, b);
       await addRule(rules, 'together', c, d);
-      for (const goal of ['Level mixed', '“Lead” in each group', 'Nobody without someone who shares their home language']) {
+      for (const goal of [
+        'Level mixed',
+        '“Lead” in each group',
+        'Nobody without someone who shares their home language',
+      ]) {
         await choose(t, 'Add goal', goal);
         await expect(t.getByRole('region', { name: 'Goals' }).getByText(goal)).toBeVisible();
       }

@@ -274,7 +274,10 @@ test('one original becomes the work of six groups, and of each student in them',
   await test.step('a page is added to the copies, and nothing that was done is touched', async () => {
     await t.getByRole('tab', { name: 'Materials', exact: true }).click();
     await t.getByRole('button', { name: 'Add page' }).click();
-    await t.getByRole('region', { name: 'Page 2' }).getByRole('button', { name: '+ Question: one answer together' }).click();
+    await t
+      .getByRole('region', { name: 'Page 2' })
+      .getByRole('button', { name: '+ Question: one answer together' })
+      .click();
     await t.keyboard.type('And now decide.');
     await t.getByRole('button', { name: 'Update the copies' }).click();
     await expect(t.getByRole('dialog').getByText('in 6 copies')).toBeVisible();

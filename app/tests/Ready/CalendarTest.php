@@ -28,7 +28,28 @@ final class CalendarTest extends AppTestCase
         $this->starts('2027-03-26T09:00:00Z');
     }
 
-    public function test_the_main_session_and_each_room_stand_in_it_when_and_where_they_are(): void
+    public function test_a_lesson_is_one_entry_with_its_rooms_in_the_text(): void
+    {
+        $events = $this->feed('');
+        self::assertSame(['lesson-'.$this->lesson->text('id').'@fresh-huddle'], array_keys($events));
+        [$lesson] = array_values($events);
+        foreach ([0, 1] as $group) {
+            self::assertMatchesRegularExpression('~'.preg_quote($this->lesson->text("floor.groups.{$group}.name")).': \S+/way~', $lesson['DESCRIPTION']);
+        }
+        self::assertStringNotContainsString('rooms.example', $lesson['DESCRIPTION'], 'no link that lets anybody else in');
+        $this->ask('GET', '/api/staff/lessons/'.$this->lesson->text('id').'/calendar.ics')->is(200);
+        self::assertCount(1, self::read((string) $this->client->getResponse()->getContent()));
+    }
+
+    public function test_rooms_that_a_calendar_was_told_of_once_are_cancelled_where_it_asks_for_lessons_alone(): void
+    {
+        self::assertCount(3, $this->feed());
+        $alone = $this->feed('');
+        self::assertSame(['CONFIRMED' => 1, 'CANCELLED' => 2], array_count_values(array_column($alone, 'STATUS')));
+        self::assertSame(['CONFIRMED' => 3], array_count_values(array_column($this->feed(), 'STATUS')), 'who asks for rooms keeps them');
+    }
+
+    public function test_each_room_is_an_entry_of_its_own_when_and_where_it_is_where_that_is_asked_for(): void
     {
         $events = $this->feed();
         self::assertCount(3, $events);
@@ -112,6 +133,8 @@ final class CalendarTest extends AppTestCase
     {
         $this->ask('GET', '/api/staff/lessons/'.$this->lesson->text('id').'/calendar.ics')->is(200);
         self::assertStringStartsWith('text/calendar', (string) $this->client->getResponse()->headers->get('Content-Type'));
+        self::assertCount(1, self::read((string) $this->client->getResponse()->getContent()));
+        $this->ask('GET', '/api/staff/lessons/'.$this->lesson->text('id').'/calendar.ics?rooms=1')->is(200);
         self::assertCount(3, self::read((string) $this->client->getResponse()->getContent()));
     }
 
@@ -136,10 +159,10 @@ final class CalendarTest extends AppTestCase
     /**
      * @return array<string, array<string, string>> by name, each with its fields; moments in universal time
      */
-    private function feed(): array
+    private function feed(string $query = '?rooms=1'): array
     {
         $path = $this->path();
-        $this->ask('GET', $path)->is(200);
+        $this->ask('GET', $path.$query)->is(200);
 
         return self::read((string) $this->client->getResponse()->getContent());
     }

@@ -12,10 +12,10 @@ const width = 322;
  * would cover what it is about.
  */
 function placeFor(at: DOMRect): { className: string; top: number } {
-  const main = document.querySelector('main, #content > *')?.getBoundingClientRect();
+  const main = (document.querySelector('main') ?? document.getElementById('content'))?.getBoundingClientRect();
   const top = Math.max(0, Math.min(main?.top ?? 0, window.innerHeight / 3));
   const covered = isRightToLeft() ? at.left < width : at.right > window.innerWidth - width;
-  return { className: covered ? 'start-0 border-e-2' : 'end-0 border-s-2', top };
+  return { className: covered ? 'inset-s-0 border-e-2' : 'inset-e-0 border-s-2', top };
 }
 
 /** Says when it has been opened and is so no more. */

@@ -36,7 +36,7 @@ export function Page({
       <title>{pageTitle(title)}</title>
       <a
         href="#content"
-        className="sr-only z-50 border-2 border-ink bg-sheet px-3 py-2 focus:not-sr-only focus:absolute focus:top-1 focus:start-1"
+        className="sr-only z-50 border-2 border-ink bg-sheet px-3 py-2 focus:not-sr-only focus:absolute focus:top-1 focus:inset-s-1"
       >
         {m.common_skip()}
       </a>

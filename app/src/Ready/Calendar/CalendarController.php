@@ -8,6 +8,7 @@ use FreshHuddle\App\Account\Teacher;
 use FreshHuddle\App\Http\SignedAddress;
 use FreshHuddle\App\Lesson\LessonAccess;
 use FreshHuddle\App\Roster\ForAssistants;
+use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\Routing\Attribute\Route;
 use Symfony\Component\Routing\Requirement\Requirement;
@@ -35,21 +36,23 @@ final readonly class CalendarController
         return new CalendarView($this->feeds->address($teacher));
     }
 
-    /** For a program that keeps calendars: whoever has the address may look. */
+    /** For a calendar program: whoever has the address may look. `?rooms=1` has rooms as entries of their own. */
     #[Route('/api/calendar/{token}.ics', methods: ['GET'], requirements: ['token' => SignedAddress::PATTERN])]
-    public function feed(string $token): Response
+    public function feed(string $token, Request $request): Response
     {
-        $feed = $this->feeds->feed($token);
+        $feed = $this->feeds->feed($token, '1' === $request->query->get('rooms'));
 
         return null === $feed ? new Response('', 404) : self::answer($feed, 'inline');
     }
 
-    /** One lesson with its rooms, as a file. */
+    /** One lesson, as a file. `?rooms=1` has rooms as entries of their own. */
     #[Route('/api/staff/lessons/{id}/calendar.ics', methods: ['GET'], requirements: ['id' => Requirement::UUID])]
     #[ForAssistants]
-    public function file(#[CurrentUser] Teacher $teacher, string $id): Response
+    public function file(#[CurrentUser] Teacher $teacher, string $id, Request $request): Response
     {
-        return self::answer($this->feeds->file($teacher, $this->access->lesson($teacher, $id)->id), 'attachment; filename="lesson.ics"');
+        $lesson = $this->access->lesson($teacher, $id)->id;
+
+        return self::answer($this->feeds->file($teacher, $lesson, '1' === $request->query->get('rooms')), 'attachment; filename="lesson.ics"');
     }
 
     private static function answer(string $calendar, string $disposition): Response

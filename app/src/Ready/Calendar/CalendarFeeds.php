@@ -14,7 +14,8 @@ use Sabre\VObject\Component\VCalendar;
 use Symfony\Component\DependencyInjection\Attribute\Autowire;
 
 /**
- * Teachers' lessons and rooms as calendars (RFC 5545): at a secret address that can be renewed, and as a file of one lesson.
+ * Teachers' lessons as calendars (RFC 5545): at a secret address that can be renewed, and as a file of one lesson. Rooms
+ * are entries of their own only where that is asked for.
  */
 final readonly class CalendarFeeds
 {
@@ -43,7 +44,7 @@ final readonly class CalendarFeeds
     /**
      * @return string|null the calendar in iCalendar's form; null where the address opens nothing
      */
-    public function feed(string $token): ?string
+    public function feed(string $token, bool $withRooms = false): ?string
     {
         $id = SignedAddress::id($token);
         $teacher = null === $id ? null : $this->em->find(Teacher::class, $id);
@@ -52,14 +53,14 @@ final readonly class CalendarFeeds
         }
         $now = $this->clock->ms();
 
-        return $this->em->wrapInTransaction(function () use ($teacher, $now): string {
+        return $this->em->wrapInTransaction(function () use ($teacher, $now, $withRooms): string {
             $this->em->lock($teacher, LockMode::PESSIMISTIC_WRITE); // two that ask at once are told the same
             $known = [];
             foreach ($this->em->getRepository(CalendarEntry::class)->findBy(['teacher' => $teacher]) as $entry) {
                 $known[$entry->uid] = $entry;
             }
             $calendar = self::calendar();
-            foreach ($this->reader->entries($teacher->id, $now) as $entry) {
+            foreach ($this->reader->entries($teacher->id, $now, null, $withRooms) as $entry) {
                 $kept = $known[$entry->uid] ?? new CalendarEntry($teacher, $entry->uid);
                 unset($known[$entry->uid]);
                 $kept->tell($entry, $now);
@@ -67,6 +68,12 @@ final readonly class CalendarFeeds
                 self::add($calendar, $entry, $kept->sequence, $kept->changedAt);
             }
             foreach ($known as $gone) {
+                if (!$withRooms && str_starts_with($gone->uid, 'room-')) {
+                    // Told to a calendar that asks for rooms, or before they were asked for: not in this one.
+                    $told = new Entry($gone->uid, $gone->title, $gone->start, $gone->end);
+                    self::add($calendar, $told, $gone->sequence + 1, $gone->changedAt, true);
+                    continue;
+                }
                 if ($gone->end < $now - CalendarReader::KEEPS) {
                     $this->em->remove($gone);
                     continue;
@@ -82,10 +89,10 @@ final readonly class CalendarFeeds
     /**
      * One lesson, for a file.
      */
-    public function file(Teacher $teacher, string $lessonId): string
+    public function file(Teacher $teacher, string $lessonId, bool $withRooms = false): string
     {
         $calendar = self::calendar();
-        foreach ($this->reader->entries($teacher->id, 0, $lessonId) as $entry) {
+        foreach ($this->reader->entries($teacher->id, 0, $lessonId, $withRooms) as $entry) {
             self::add($calendar, $entry, 0, $this->clock->ms());
         }
 

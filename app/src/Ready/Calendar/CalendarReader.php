@@ -24,12 +24,13 @@ final readonly class CalendarReader
     }
 
     /**
-     * @param int         $now      milliseconds since 1970
-     * @param string|null $lessonId that lesson alone
+     * @param int         $now       milliseconds since 1970
+     * @param string|null $lessonId  that lesson alone
+     * @param bool        $withRooms rooms as entries of their own, too
      *
      * @return list<Entry>
      */
-    public function entries(string $teacherId, int $now, ?string $lessonId = null): array
+    public function entries(string $teacherId, int $now, ?string $lessonId = null, bool $withRooms = false): array
     {
         $lessons = [];
         $order = [];
@@ -62,7 +63,10 @@ final readonly class CalendarReader
             }
         }
 
-        return array_merge([], ...array_map(static fn (array $lesson): array => LessonEntries::of($lesson, array_values($order[$lesson['id']] ?? [])), array_values($lessons)));
+        return array_merge([], ...array_map(
+            static fn (array $lesson): array => LessonEntries::of($lesson, array_values($order[$lesson['id']] ?? []), $withRooms),
+            array_values($lessons),
+        ));
     }
 
     /** The teacher's own way in: a link that is no use to anybody else. */

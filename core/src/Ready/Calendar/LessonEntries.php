@@ -7,7 +7,8 @@ namespace FreshHuddle\Core\Ready\Calendar;
 use FreshHuddle\Core\Lesson\SegmentKind;
 
 /**
- * What of a lesson stands in a calendar: the main session as long as the lesson, and each room as long as its round.
+ * A lesson in a calendar: one entry as long as the lesson, with its rooms in the text. Rooms are entries of their own,
+ * each as long as its round, only where that is asked for.
  */
 final class LessonEntries
 {
@@ -18,15 +19,22 @@ final class LessonEntries
      * @param array{id: string, title: string, class: string, start: int, minutes: int, where: string, text: string}                           $lesson start in milliseconds since 1970
      * @param list<array{kind: SegmentKind, minutes: int, round: string|null, rooms: list<array{group: string, name: string, where: string}>}> $order  its segments; rooms of a round
      *
-     * @return list<Entry> the main session first, then by time
+     * @return list<Entry> the lesson first, then its rooms by time
      *
      * Complexity: O(segments · groups)
      */
-    public static function of(array $lesson, array $order): array
+    public static function of(array $lesson, array $order, bool $withRooms = false): array
     {
-        $entries = [new Entry('lesson-'.$lesson['id'].self::HOST, $lesson['title'].' · '.$lesson['class'], $lesson['start'], $lesson['start'] + self::MINUTE * $lesson['minutes'], $lesson['where'], $lesson['text'])];
+        $entries = [new Entry(
+            'lesson-'.$lesson['id'].self::HOST,
+            $lesson['title'].' · '.$lesson['class'],
+            $lesson['start'],
+            $lesson['start'] + self::MINUTE * $lesson['minutes'],
+            $lesson['where'],
+            implode("\n\n", array_unique([$lesson['text'], ...self::roomsByRound($order)])),
+        )];
         $at = $lesson['start'];
-        foreach ($order as $segment) {
+        foreach ($withRooms ? $order : [] as $segment) {
             $end = $at + self::MINUTE * $segment['minutes'];
             foreach (null === $segment['round'] ? [] : $segment['rooms'] as $room) {
                 $entries[] = new Entry("room-{$segment['round']}-{$room['group']}".self::HOST, $room['name'], $at, $end, $room['where']);
@@ -35,5 +43,28 @@ final class LessonEntries
         }
 
         return $entries;
+    }
+
+    /**
+     * @param list<array{kind: SegmentKind, minutes: int, round: string|null, rooms: list<array{group: string, name: string, where: string}>}> $order
+     *
+     * @return list<string> a text for each round that has rooms: one line per room, its name and the way in
+     */
+    private static function roomsByRound(array $order): array
+    {
+        $texts = [];
+        foreach ($order as $segment) {
+            $lines = [];
+            foreach (null === $segment['round'] ? [] : $segment['rooms'] as $room) {
+                if ('' !== $room['where']) {
+                    $lines[] = $room['where'] === $room['name'] ? $room['name'] : "{$room['name']}: {$room['where']}";
+                }
+            }
+            if ([] !== $lines) {
+                $texts[] = implode("\n", $lines);
+            }
+        }
+
+        return $texts;
     }
 }

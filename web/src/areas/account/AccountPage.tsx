@@ -93,7 +93,6 @@ function Devices() {
   );
 }
 
-/** A teacher's own account: the password, and where they are signed in. */
 /** The teacher's lessons in a calendar of hers: whoever has the address sees them, and it can be renewed. */
 function Calendar() {
   const queries = useQueryClient();
@@ -109,7 +108,8 @@ function Calendar() {
     },
     onError: fail,
   });
-  const address = calendar.data?.address ?? '';
+  const [withRooms, setWithRooms] = useState(false);
+  const address = calendar.data === undefined ? '' : `${calendar.data.address}${withRooms ? '?rooms=1' : ''}`;
   return (
     <section aria-label={m.account_calendar()}>
       <h2 className="text-lg font-semibold">{m.account_calendar()}</h2>
@@ -127,10 +127,20 @@ function Calendar() {
           {m.account_calendarRenew()}
         </Button>
       </div>
+      <label className="mt-2 flex items-center gap-2">
+        <input
+          type="checkbox"
+          className="size-4 accent-ink"
+          checked={withRooms}
+          onChange={(event) => setWithRooms(event.target.checked)}
+        />
+        {m.account_calendarRooms()}
+      </label>
     </section>
   );
 }
 
+/** A teacher’s own account: the password, the devices that are signed in, and the calendar. */
 export function AccountPage() {
   const me = useQuery({ queryKey: ['me'], queryFn: () => take(api.GET('/api/staff/me')), staleTime: Infinity }).data;
   return (

@@ -81,7 +81,7 @@ export function NameTag({ student, group, fixed, live, picked, dense = false, on
         {seen !== '' && <span className="block truncate text-xs text-soft">{seen}</span>}
       </span>
       {fixed && (
-        <svg viewBox="0 0 10 10" className="absolute -top-1.5 -end-1.5 size-3.5" aria-hidden="true">
+        <svg viewBox="0 0 10 10" className="absolute -top-1.5 -inset-e-1.5 size-3.5" aria-hidden="true">
           <circle cx="5" cy="5" r="4.500" fill="var(--ink)" />
           <circle cx="5" cy="5" r="1.600" fill="var(--sheet)" />
         </svg>

@@ -418,7 +418,12 @@ function Lesson({ lesson, connected }: { lesson: Schema['LessonView']; connected
       <FillRounds lesson={lesson} open={filling} onClose={() => setFilling(false)} />
       <div className="flex min-h-0 flex-1 flex-col lg:flex-row">
         <main className="flex min-h-0 min-w-0 flex-1 flex-col">
-          <div className="flex flex-wrap items-center gap-x-6 gap-y-1 border-b border-line bg-sheet px-5">
+          <div
+            className={clsx(
+              'flex flex-wrap items-center gap-y-1 border-b border-line bg-sheet px-5',
+              working ? 'gap-x-2.5' : 'gap-x-6',
+            )}
+          >
             <Tabs
               label={m.lesson_views()}
               tabs={shown.map((one) => ({ value: one, label: viewText[one]() }))}

@@ -57,8 +57,8 @@ function Running({
   const ticks = Array.from({ length: Math.floor(span / (5 * minute)) + 1 }, (_, i) => from + i * 5 * minute);
   return (
     <div ref={bar} className="relative h-8 border border-ink bg-sheet">
-      <div className="absolute inset-y-0 start-0 bg-wash" style={{ width: share(end) }} />
-      <div className="absolute inset-y-0 start-0 bg-ink/25" style={{ width: share(Math.min(now, end)) }} />
+      <div className="absolute inset-y-0 inset-s-0 bg-wash" style={{ width: share(end) }} />
+      <div className="absolute inset-y-0 inset-s-0 bg-ink/25" style={{ width: share(Math.min(now, end)) }} />
       {ticks.map((tick) => (
         <span
           key={tick}

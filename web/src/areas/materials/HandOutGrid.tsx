@@ -130,7 +130,7 @@ export function HandOutGrid({
         <caption className="sr-only">{m.edit_plan()}</caption>
         <thead>
           <tr>
-            <th scope="col" className="start-0 z-10 min-w-36 border-b-2 border-ink bg-sheet px-2 py-1 sm:sticky">
+            <th scope="col" className="inset-s-0 z-10 min-w-36 border-b-2 border-ink bg-sheet px-2 py-1 sm:sticky">
               <span className="sr-only">{m.floor_group()}</span>
             </th>
             {shownRows.map((row) => (
@@ -138,7 +138,8 @@ export function HandOutGrid({
                 key={row.original}
                 scope="col"
                 className={clsx(
-                  'max-w-80 min-w-52 border-b-2 border-ink px-2 py-1.5 align-top',
+                  shownRows.length > 2 ? 'min-w-52' : 'min-w-80',
+                  'max-w-80 border-b-2 border-ink px-2 py-1.5 align-top',
                   row.original === shown && 'bg-wash',
                 )}
               >
@@ -196,7 +197,7 @@ export function HandOutGrid({
         </thead>
         <tbody>
           <tr>
-            <th scope="row" className="start-0 z-10 border-b border-line bg-sheet px-2 py-1.5 align-top sm:sticky">
+            <th scope="row" className="inset-s-0 z-10 border-b border-line bg-sheet px-2 py-1.5 align-top sm:sticky">
               {m.edit_planAll()}
             </th>
             {shownRows.map((row) => (
@@ -238,7 +239,7 @@ export function HandOutGrid({
             <tr key={group.id}>
               <th
                 scope="row"
-                className="start-0 z-10 border-b border-s-4 border-line bg-sheet px-2 py-1 sm:sticky"
+                className="inset-s-0 z-10 border-b border-s-4 border-line bg-sheet px-2 py-1 sm:sticky"
                 style={{ borderInlineStartColor: markOf(group.mark).colour }}
               >
                 <span className="flex items-center gap-1.5 wrap-anywhere">

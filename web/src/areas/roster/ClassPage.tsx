@@ -171,7 +171,7 @@ export function ClassPage({ lessons }: { lessons: (classId: string, hasStudents:
         {query.isError && <p className="font-semibold text-lost">{problemText(query.error)}</p>}
         {data !== undefined && (
           <>
-            <div className="mb-6 flex flex-wrap items-end justify-between gap-4">
+            <div className="mb-6 flex flex-wrap items-start justify-between gap-4">
               <div className="min-w-0">
                 <EditText
                   as="h1"

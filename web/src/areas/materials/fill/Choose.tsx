@@ -23,7 +23,7 @@ export default function Choose({ block, value, onChange, others = [] }: FillProp
           <li key={option.id} className="relative border border-ink bg-sheet">
             <span
               aria-hidden="true"
-              className="absolute inset-y-0 start-0 bg-wash"
+              className="absolute inset-y-0 inset-s-0 bg-wash"
               style={{ width: others.length === 0 ? 0 : `${(100 * all) / most}%` }}
             />
             <label className="relative flex min-h-11 items-center gap-3 px-3 py-1.5">

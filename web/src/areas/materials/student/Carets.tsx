@@ -57,7 +57,7 @@ export function Carets({
           {/* It holds the place and is nobody's text: neither found nor read aloud. */}
           <span data-before={before} className="before:content-[attr(data-before)]" />
           <span className="relative inline-block h-[1.1em] w-0 border-s-2 border-ink align-text-bottom">
-            <span className="absolute top-full start-0 z-10 bg-ink px-1 text-xs leading-snug whitespace-nowrap text-ground">
+            <span className="absolute top-full inset-s-0 z-10 bg-ink px-1 text-xs leading-snug whitespace-nowrap text-ground">
               {name}
             </span>
           </span>
