@@ -107,7 +107,7 @@ test('a lesson in full: late, lost, in the wrong room, cut off, under another na
     for (const name of ['Ada', 'Ben', 'Chi', 'Fay', 'Gus'])
       await expect(tag(t, `${name} Brook`)).toHaveAccessibleName(/in place/, { timeout: 30_000 });
     await of('Esi').page.close();
-    await expect(t.getByLabel('Not there yet').getByText('no activity for a while')).toBeVisible({ timeout: 90_000 });
+    await expect(t.getByLabel('Not there yet').getByText('no contact for a while')).toBeVisible({ timeout: 90_000 });
   });
 
   await test.step('Hal comes late, and sits with one press', async () => {

@@ -51,7 +51,7 @@ await teacher
   );
 await teacher.getByText('Above the heading').waitFor();
 await shot(teacher, 'bring-in');
-await teacher.getByRole('button', { name: 'Choose another file' }).click();
+await teacher.getByRole('button', { name: 'Clear' }).click();
 
 // The desk: groups found for four goals and three musts, looked at and taken.
 await teacher.getByRole('link', { name: /flood wall.*students in/ }).click();

@@ -62,7 +62,7 @@ test('one original becomes the work of six groups, and of each student in them',
     );
     await add(1, 'Text to mark up');
     await t.keyboard.type('Mark what matters.');
-    await t.getByLabel('Text to mark').fill('The wall stops the water but not the rain.');
+    await t.getByLabel('Text to mark', { exact: true }).fill('The wall stops the water but not the rain.');
     await expect(t.getByRole('status').filter({ hasText: /^Saved$/ })).toBeVisible();
   });
 

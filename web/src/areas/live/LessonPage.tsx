@@ -8,11 +8,11 @@ import { problemText } from '../../api/problem';
 import { Action } from '../../ui/Actions';
 import { Bar } from '../../ui/Bar';
 import { Button } from '../../ui/Button';
-import { KeyList } from '../../ui/KeyList';
 import { useMessages } from '../../ui/messages';
 import { Page } from '../../ui/Page';
 import { roomWindow } from '../../ui/roomWindow';
 import { Tabs } from '../../ui/Tabs';
+import { lazily, untilThere } from '../../ui/lazily';
 import { useKeys } from '../../ui/useKeys';
 import * as m from '#messages';
 import { lessonKeys } from '../../ui/shortcuts';
@@ -34,35 +34,28 @@ import { useDoor } from '../roster/useDoor';
 import { useMarkAbsent } from '../roster/useMarkAbsent';
 import { nameOf } from '../lesson/OrderStrip';
 import { AskDate } from '../lesson/AskDate';
-import { FillRounds } from '../lesson/FillRounds';
 import { LessonSlip } from '../lesson/LessonSlip';
 import { titleBeside } from '../lesson/titleBeside';
 import { NextLesson } from '../lesson/NextLesson';
-import { MaterialsView, useNewOriginal } from '../materials/MaterialsView';
-import { RoomsThen } from '../rooms/RoomsThen';
-import { RoomsView } from '../rooms/RoomsView';
+import { useNewOriginal } from '../materials/useNewOriginal';
 import { isThere } from '../rooms/useRooms';
 import { FailedWork } from './FailedWork';
 import { HereAfterAll } from './HereAfterAll';
 import { isOtherLessonOn, LeaveOther, useAskToLeave } from './LeaveOther';
 import { Late } from './Late';
-import { Log } from './Log';
 import { LivePanel, OverPanel, WhoIsMissing } from './LivePanel';
 import { NewClassPage } from './NewClassPage';
 import { NoticeBox, SaidNotices } from './NoticeBox';
 import { phaseOf, type Phase } from './phase';
-import { Pasting } from './Pasting';
 import { PlanPanel } from './PlanPanel';
 import { Ribbon } from './Ribbon';
 import { command, useCommand } from './useCommand';
 import { signalOf, stateOf } from './signals';
-import { MergeSheet, SplitSheet } from './SplitSheet';
 import { StudentMoves } from './StudentMoves';
 import { TableChanges, TableSignals } from './TableSignals';
 import { useLesson } from './useLesson';
 import { useListening } from './useListening';
 import { VisitPanel } from './VisitPanel';
-import { WalkRound } from './walk/WalkRound';
 import { awayText, noteOf } from './whereabouts';
 
 type View = 'floor' | 'work' | 'rooms' | 'original';
@@ -91,7 +84,26 @@ function Trail({ lesson }: { lesson: Schema['LessonView'] }) {
   );
 }
 
-const AsStudent = lazy(() => import('./AsStudent').then((file) => ({ default: file.AsStudent })));
+// What is not shown at first comes when it is asked for: the groups, the time and the one next action come before it.
+const AsStudent = lazy(() => untilThere(() => import('./AsStudent').then((file) => ({ default: file.AsStudent }))));
+const FillRounds = lazy(() =>
+  untilThere(() => import('../lesson/FillRounds').then((file) => ({ default: file.FillRounds }))),
+);
+const KeyList = lazy(() => untilThere(() => import('../../ui/KeyList').then((file) => ({ default: file.KeyList }))));
+const Log = lazy(() => untilThere(() => import('./Log').then((file) => ({ default: file.Log }))));
+const MaterialsView = lazily(() => import('../materials/MaterialsView'));
+const MergeSheet = lazy(() => untilThere(() => import('./SplitSheet').then((file) => ({ default: file.MergeSheet }))));
+const Pasting = lazy(() => untilThere(() => import('./Pasting').then((file) => ({ default: file.Pasting }))));
+const RoomsThen = lazy(() =>
+  untilThere(() => import('../rooms/RoomsThen').then((file) => ({ default: file.RoomsThen }))),
+);
+const RoomsView = lazy(() =>
+  untilThere(() => import('../rooms/RoomsView').then((file) => ({ default: file.RoomsView }))),
+);
+const SplitSheet = lazy(() => untilThere(() => import('./SplitSheet').then((file) => ({ default: file.SplitSheet }))));
+const WalkRound = lazy(() =>
+  untilThere(() => import('./walk/WalkRound').then((file) => ({ default: file.WalkRound }))),
+);
 
 function NotCurrent({ lesson }: { lesson: Schema['LessonView'] }) {
   const queries = useQueryClient();
@@ -415,7 +427,9 @@ function Lesson({ lesson, connected }: { lesson: Schema['LessonView']; connected
           })
         }
       />
-      <FillRounds lesson={lesson} open={filling} onClose={() => setFilling(false)} />
+      <Suspense fallback={null}>
+        {filling && <FillRounds lesson={lesson} open onClose={() => setFilling(false)} />}
+      </Suspense>
       <div className="flex min-h-0 flex-1 flex-col lg:flex-row">
         <main className="flex min-h-0 min-w-0 flex-1 flex-col">
           <div
@@ -564,19 +578,21 @@ function Lesson({ lesson, connected }: { lesson: Schema['LessonView']; connected
               </LensContext>
             </>
           )}
-          {view === 'work' && (
-            <WalkRound
-              key={search.get('group') ?? ''}
-              lesson={lesson}
-              visited={search.get('group')}
-              onVisit={working ? visit : undefined}
-            />
-          )}
-          {view === 'rooms' && over && <RoomsThen rooms={lesson.runRooms} />}
-          {view === 'rooms' && !over && <RoomsView lesson={lesson} pasting={pasting} onPasting={setPasting} />}
-          {view === 'original' && (
-            <MaterialsView key={search.get('worksheet')} lesson={lesson} first={search.get('worksheet')} />
-          )}
+          <Suspense fallback={<p className="p-5 text-soft">{m.common_loading()}</p>}>
+            {view === 'work' && (
+              <WalkRound
+                key={search.get('group') ?? ''}
+                lesson={lesson}
+                visited={search.get('group')}
+                onVisit={working ? visit : undefined}
+              />
+            )}
+            {view === 'rooms' && over && <RoomsThen rooms={lesson.runRooms} />}
+            {view === 'rooms' && !over && <RoomsView lesson={lesson} pasting={pasting} onPasting={setPasting} />}
+            {view === 'original' && (
+              <MaterialsView key={search.get('worksheet')} lesson={lesson} first={search.get('worksheet')} />
+            )}
+          </Suspense>
         </main>
         <SidePanel
           lesson={lesson}
@@ -611,19 +627,17 @@ function Lesson({ lesson, connected }: { lesson: Schema['LessonView']; connected
           onOriginal={() => (lesson.handOut.length === 0 ? write.mutate() : setView('original'))}
         />
       </div>
-      <Log lesson={lesson} open={logOpen} onClose={() => setLogOpen(false)} />
-      {apart?.what === 'split' && (
-        <SplitSheet lesson={lesson} group={apart.group} onEdit={control.edit} onClose={() => setApart(null)} />
-      )}
-      {apart?.what === 'merge' && (
-        <MergeSheet lesson={lesson} group={apart.group} onEdit={control.edit} onClose={() => setApart(null)} />
-      )}
-      <KeyList open={help} onClose={() => setHelp(false)} keys={lessonKeys()} />
-      {seenAs !== null && (
-        <Suspense fallback={null}>
-          <AsStudent lesson={lesson} first={seenAs} onClose={() => setSeenAs(null)} />
-        </Suspense>
-      )}
+      <Suspense fallback={null}>
+        {logOpen && <Log lesson={lesson} open onClose={() => setLogOpen(false)} />}
+        {apart?.what === 'split' && (
+          <SplitSheet lesson={lesson} group={apart.group} onEdit={control.edit} onClose={() => setApart(null)} />
+        )}
+        {apart?.what === 'merge' && (
+          <MergeSheet lesson={lesson} group={apart.group} onEdit={control.edit} onClose={() => setApart(null)} />
+        )}
+        {help && <KeyList open onClose={() => setHelp(false)} keys={lessonKeys()} />}
+        {seenAs !== null && <AsStudent lesson={lesson} first={seenAs} onClose={() => setSeenAs(null)} />}
+      </Suspense>
     </div>
   );
 }
@@ -674,7 +688,9 @@ export function LessonPage() {
                         </a>
                       )}
                     </p>
-                    <Pasting lesson={lesson.data} />
+                    <Suspense fallback={null}>
+                      <Pasting lesson={lesson.data} />
+                    </Suspense>
                   </>
                 }
               />

@@ -1,5 +1,6 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
-import { useState, type ReactNode } from 'react';
+import { lazy, Suspense, useState, type ReactNode } from 'react';
+import { untilThere } from '../../ui/lazily';
 import { Link, useNavigate } from 'react-router';
 import { api, take, type Schema } from '../../api/client';
 import { groupingsQuery } from '../../api/lists';
@@ -18,13 +19,19 @@ import { nameOf } from '../lesson/OrderStrip';
 import { BringChanges } from '../materials/BringChanges';
 import { useOrder } from '../lesson/useOrder';
 import { ReadyNow, WorthALook } from '../ready/ReadyNow';
-import { SendingSheet, useSendingLine } from '../ready/SendingSheet';
+import { useSendingLine } from '../ready/useSendingLine';
 import { SetUpProgress } from '../ready/SetUpProgress';
-import { SetUpSheet } from '../ready/SetUpSheet';
 import { useLooking, useSetUp } from '../ready/useSetUp';
 import { nextStep, setUp, stops, type NextKind, type NextStep } from './nextStep';
 import { Prepared } from './Prepared';
 import { command, useCommand } from './useCommand';
+
+const SendingSheet = lazy(() =>
+  untilThere(() => import('../ready/SendingSheet').then((file) => ({ default: file.SendingSheet }))),
+);
+const SetUpSheet = lazy(() =>
+  untilThere(() => import('../ready/SetUpSheet').then((file) => ({ default: file.SetUpSheet }))),
+);
 
 type Lesson = Schema['LessonView'];
 
@@ -403,8 +410,10 @@ export function PlanPanel({
           onOther={(finding) => finding.other !== null && run[finding.other](finding.subject)}
         />
       )}
-      <SetUpSheet lesson={lesson} open={sheet === 'list'} onClose={() => setSheet(null)} />
-      <SendingSheet lesson={lesson} open={sheet === 'sending'} onClose={() => setSheet(null)} />
+      <Suspense fallback={null}>
+        {sheet === 'list' && <SetUpSheet lesson={lesson} open onClose={() => setSheet(null)} />}
+        {sheet === 'sending' && <SendingSheet lesson={lesson} open onClose={() => setSheet(null)} />}
+      </Suspense>
       <RepairSheet repair={repair} nameOf={(id) => lesson.students.find((one) => one.id === id)?.name ?? ''} />
     </div>
   );

@@ -1,38 +1,17 @@
-import { useMutation, useQueryClient } from '@tanstack/react-query';
+import { useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
-import { api, take, type Schema } from '../../api/client';
+import type { Schema } from '../../api/client';
 import { Button } from '../../ui/Button';
-import { useMessages } from '../../ui/messages';
 import { Sheet } from '../../ui/Sheet';
 import * as m from '#messages';
-import { newPage } from './blocks';
 import { BringChanges } from './BringChanges';
 import { CupboardList } from './CupboardList';
 import { HandOutGrid, PlanActions, usePlan } from './HandOutGrid';
 import { OriginalEditor } from './OriginalEditor';
-
-/** A new original for the round, there at once. */
-export function useNewOriginal(lesson: Schema['LessonView'], onMade: (id: string) => void) {
-  const queries = useQueryClient();
-  const { fail } = useMessages();
-  return useMutation({
-    mutationFn: () =>
-      take(
-        api.POST('/api/staff/rounds/{id}/originals', {
-          params: { path: { id: lesson.round.id } },
-          body: { title: m.original_untitled(), basedOn: 0, pages: [newPage()] },
-        }),
-      ),
-    onSuccess: async (made) => {
-      await queries.invalidateQueries({ queryKey: ['lesson', lesson.id] });
-      onMade(made.id);
-    },
-    onError: fail,
-  });
-}
+import { useNewOriginal } from './useNewOriginal';
 
 /** What a round hands out: who gets what, and the original that is being written. */
-export function MaterialsView({
+export default function MaterialsView({
   lesson,
   first,
 }: {

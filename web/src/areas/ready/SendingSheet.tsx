@@ -1,42 +1,13 @@
-import { keepPreviousData, useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
-import { api, take, type Schema } from '../../api/client';
+import type { Schema } from '../../api/client';
 import { problemText } from '../../api/problem';
 import { Field } from '../../ui/Field';
-import { useMessages } from '../../ui/messages';
 import { Sheet } from '../../ui/Sheet';
 import * as m from '#messages';
-import { list } from '../../words/list';
 import { forInput, fromInput } from '../../words/when';
+import { useSending } from './useSendingLine';
 
 type Lesson = Schema['LessonView'];
-
-export function useSending(lesson: Lesson) {
-  const queries = useQueryClient();
-  const { fail } = useMessages();
-  const path = { params: { path: { id: lesson.round.id } } };
-  const sending = useQuery({
-    queryKey: ['sending', lesson.round.id, lesson.setUpList?.digest, lesson.setUp?.running],
-    placeholderData: keepPreviousData,
-    queryFn: () => take(api.GET('/api/staff/rounds/{id}/sending', path)),
-  });
-  const save = useMutation({
-    mutationFn: (body: Schema['SaveSending']) =>
-      take(
-        api.PUT('/api/staff/rounds/{id}/sending', {
-          ...path,
-          body: { ...body, zone: Intl.DateTimeFormat().resolvedOptions().timeZone },
-        }),
-      ),
-    onSettled: () =>
-      Promise.all([
-        queries.invalidateQueries({ queryKey: ['sending', lesson.round.id] }),
-        queries.invalidateQueries({ queryKey: ['lesson', lesson.id] }),
-      ]),
-    onError: fail,
-  });
-  return { sending, save };
-}
 
 function Tick({
   label,
@@ -159,27 +130,4 @@ export function SendingSheet({ lesson, open, onClose }: { lesson: Lesson; open: 
       )}
     </Sheet>
   );
-}
-
-/** One line of how it stands, for the plan. */
-export function useSendingLine(lesson: Lesson) {
-  const { sending } = useSending(lesson);
-  const is = sending.data;
-  if (is === undefined) return { done: false, isPlanned: false, text: '' };
-  const text = list([
-    ...(is.posted > 0 ? [m.setUp_sending_statePosts({ n: is.posted })] : []),
-    ...(is.written > 0 ? [m.setUp_sending_stateLetters({ n: is.written })] : []),
-    ...(is.back.length > 0 ? [m.setUp_sending_stateBack({ n: is.back.length })] : []),
-  ]);
-  const isPlanned = is.posts || is.letters;
-  return {
-    isPlanned,
-    done: isPlanned && text !== '' && !lesson.findings.some((one) => one.check === 'notSent'),
-    text:
-      text !== ''
-        ? text
-        : isPlanned
-          ? m.setUp_sending_planned({ what: is.posts && is.letters ? 'both' : is.posts ? 'posts' : 'letters' })
-          : m.setUp_sending_none(),
-  };
 }

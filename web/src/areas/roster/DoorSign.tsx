@@ -1,10 +1,12 @@
-import { useState, type ReactNode } from 'react';
+import { lazy, Suspense, useState, type ReactNode } from 'react';
 import { Button } from '../../ui/Button';
-import { Code } from '../../ui/Code';
 import { useMessages } from '../../ui/messages';
 import { Sheet } from '../../ui/Sheet';
 import * as m from '#messages';
+import { untilThere } from '../../ui/lazily';
 import { doorLink } from './doorLink';
+
+const Code = lazy(() => untilThere(() => import('../../ui/Code').then((file) => ({ default: file.Code }))));
 
 /** The way in, to be shown on a wall or sent on: a press on the door word opens it. */
 export function DoorSign({
@@ -38,7 +40,9 @@ export function DoorSign({
       </button>
       <Sheet open={open} onClose={() => setOpen(false)} title={m.door_sign()} wide>
         <div className="grid items-center gap-8 sm:grid-cols-[20rem_minmax(0,1fr)]">
-          <Code text={link} />
+          <Suspense fallback={<span className="aspect-square" />}>
+            <Code text={link} />
+          </Suspense>
           <div>
             <p className="text-xl">{m.door_orType()}</p>
             <p className="text-2xl font-semibold wrap-anywhere">{window.location.host}/student</p>

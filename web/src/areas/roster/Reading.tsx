@@ -223,7 +223,7 @@ export function ReadingBox({
           <Button onClick={() => chooser.current?.click()}>{m.roster_bringFile()}</Button>
           {something && (
             <Button look="quiet" onClick={forget}>
-              {m.roster_bringOther()}
+              {file === null ? m.roster_bringClear() : m.roster_bringOther()}
             </Button>
           )}
         </div>
