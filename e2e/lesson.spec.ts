@@ -126,7 +126,7 @@ test('a lesson from the class list to groups at work and back', async ({ browser
     // A name stays where the hand goes on to something else; Escape gives it up.
     await table(t, 'Group 1').click();
     await t.getByLabel('Group name').fill('Weir');
-    await t.getByText('6 students in 2 groups').click();
+    await t.getByRole('tab', { name: 'Groups', exact: true }).click();
     await expect(t.getByRole('dialog')).toHaveCount(0);
     await table(t, 'Weir').click();
     await t.getByLabel('Group name').fill('Move down');

@@ -188,7 +188,7 @@ test('a lesson in full: late, lost, in the wrong room, cut off, under another na
 
     await helper.getByRole('tab', { name: 'Groups', exact: true }).click();
     await helper.getByRole('textbox', { name: 'Message' }).fill('Ada, you lead.');
-    await choose(helper, 'To', 'Ada Brook');
+    await choose(helper, 'Send to', 'Ada Brook');
     await helper.getByRole('button', { name: 'Send' }).click();
     await expect(of('Ada').page.getByText('Ada, you lead.')).toBeVisible();
     await expect(of('Gus').page.getByText('Ada, you lead.')).toHaveCount(0);

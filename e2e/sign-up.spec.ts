@@ -51,7 +51,7 @@ test('students take seats on their own pages, two at once for the last one, and 
     await expect(ada.page.getByRole('heading', { name: 'You’re in Group 1.' })).toBeVisible();
     await expect(ben.page.getByRole('button', { name: 'Join Group 1, 1 seat left' })).toBeVisible();
     await expect(ben.page.getByText('Ada Lund')).toHaveCount(0);
-    await expect(t.getByText('1 of 4 students have chosen a seat')).toBeVisible();
+    await expect(t.getByText('1 of 4 students has chosen a seat')).toBeVisible();
   });
 
   await test.step('two at once for the last seat: one has it, the other is told', async () => {

@@ -222,7 +222,7 @@ test('one original becomes the work of six groups, and of each student in them',
     await ada.getByRole('button', { name: 'wall', exact: true }).click();
     await ada.getByRole('button', { name: 'stops', exact: true }).click();
     await ada.getByLabel('Your comment').fill('how high?');
-    await ben.getByRole('radio', { name: 'Important' }).click();
+    await ben.getByRole('radio', { name: 'Question' }).click();
     await ben.getByRole('button', { name: 'rain.', exact: true }).click();
     await ben.getByRole('button', { name: 'rain.', exact: true }).click();
     await expect(ada.getByRole('button', { name: 'rain.: Question' })).toBeVisible();
