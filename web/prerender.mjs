@@ -25,13 +25,29 @@ for (const [name, html] of Object.entries(pages)) {
 }
 await server.close();
 
-// The largest thing every page needs is asked for with the page, not when a script has named it.
-const react = readdirSync(join(dist, 'assets')).find((name) => /^react-.*\.js$/.test(name));
+// What every page needs is asked for with the page, not when a script has named it. What the lesson page needs as well
+// stands in an attribute: index.html asks for it where a lesson is opened.
+const assets = readdirSync(join(dist, 'assets'));
+const chunk = (name) => assets.find((file) => new RegExp(`^${name}-[^.]*\\.js$`).test(file));
+/** A chunk and all that it imports before it can run. */
+function needed(first, seen = new Set()) {
+  if (seen.has(first)) return seen;
+  seen.add(first);
+  for (const [, next] of readFileSync(join(dist, 'assets', first), 'utf8').matchAll(
+    /(?:from|import)\s*"\.\/([^"]+\.js)"/g,
+  ))
+    needed(next, seen);
+  return seen;
+}
 const index = join(dist, 'index.html');
+const page = readFileSync(index, 'utf8');
+const asked = new Set([...page.matchAll(/\/assets\/([^"]+\.js)"/g)].map(([, name]) => name));
+const lesson = [chunk('staff'), chunk('LessonPage')]
+  .flatMap((name) => [...needed(name)])
+  .filter((name) => !asked.has(name));
 writeFileSync(
   index,
-  readFileSync(index, 'utf8').replace(
-    '</head>',
-    `  <link rel="modulepreload" crossorigin href="/assets/${react}">\n  </head>`,
-  ),
+  page
+    .replace('data-lesson=""', `data-lesson="${[...new Set(lesson)].map((name) => `/assets/${name}`).join(' ')}"`)
+    .replace('</head>', `  <link rel="modulepreload" crossorigin href="/assets/${chunk('react')}">\n  </head>`),
 );

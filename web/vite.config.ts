@@ -20,8 +20,8 @@ export default defineConfig({
       name: 'language of the page',
       transformIndexHtml: (html) =>
         html.replace(
-          '<html lang="en">',
-          `<html lang="${language}"${rightToLeft.includes(language) ? ' dir="rtl"' : ''}>`,
+          '<html lang="en"',
+          `<html lang="${language}"${rightToLeft.includes(language) ? ' dir="rtl"' : ''}`,
         ),
     },
   ],

@@ -55,7 +55,7 @@ function Soon({ children }: { children: ReactNode }) {
   useProbe();
   return (
     <>
-      <LineNote over slow={m.common_lineSlow()} down={m.common_lineDown()} />
+      <LineNote slow={m.common_lineSlow()} down={m.common_lineDown()} />
       <Suspense fallback={<p className="p-8 text-soft">{m.common_loading()}</p>}>{children}</Suspense>
     </>
   );

@@ -1,16 +1,21 @@
+import { useEffect } from 'react';
 import { useLine } from '../api/line';
 
 /**
- * Says that the line is slow or down, and what that means here.
- *
- * @param over over the head of the page, so that nothing on it moves
+ * Says that the connection is slow or gone, and what that means here. It has a place of its own at the head of the page, and
+ * covers nothing: pages as high as the screen leave `--banner` free for it.
  */
-export function LineNote({ slow, down, over = false }: { slow: string; down: string; over?: boolean }) {
+export function LineNote({ slow, down }: { slow: string; down: string }) {
   const line = useLine();
+  const isShown = line !== 'good';
+  useEffect(() => {
+    document.documentElement.style.setProperty('--banner', isShown ? '2.25rem' : '0px');
+    return () => void document.documentElement.style.removeProperty('--banner');
+  }, [isShown]);
   return (
-    <div role="status" className={over ? 'fixed inset-x-0 top-0 z-40' : 'sticky top-0 z-30'}>
-      {line !== 'good' && (
-        <p className="border-b-2 border-ink bg-ink px-5 py-1.5 text-center font-semibold text-ground">
+    <div role="status" className="sticky top-0 z-30">
+      {isShown && (
+        <p className="min-h-9 border-b-2 border-ink bg-ink px-5 py-1.5 text-center leading-tight font-semibold text-ground">
           {line === 'down' ? down : slow}
         </p>
       )}

@@ -105,7 +105,7 @@ function Stretch({
         transform: transform === null ? undefined : `translateX(${transform.x}px)`,
         zIndex: isDragging ? 20 : undefined,
       }}
-      className="min-w-9 basis-0"
+      className="@container min-w-9 basis-0"
     >
       <Popover className="h-full">
         <PopoverButton
@@ -130,8 +130,15 @@ function Stretch({
             shown && (now ? 'shadow-[inset_0_-4px_0_var(--line)]' : 'shadow-[inset_0_-4px_0_var(--ink)]'),
           )}
         >
-          <span className={clsx('truncate', past && 'bg-sheet px-0.5')}>{nameOf(segment)}</span>
-          <span className={clsx('whitespace-nowrap tabular-nums', !now && 'text-soft')}>
+          <span className={clsx('truncate', round && '@max-[6.5rem]:hidden', past && 'bg-sheet px-0.5')}>
+            {nameOf(segment)}
+          </span>
+          {segment.round != null && (
+            <span aria-hidden="true" className={clsx('@min-[6.5rem]:hidden', past && 'bg-sheet px-0.5')}>
+              {m.order_short({ n: segment.round.number })}
+            </span>
+          )}
+          <span className={clsx('whitespace-nowrap tabular-nums @max-[4.5rem]:hidden', !now && 'text-soft')}>
             {m.order_minutes({ n: segment.minutes })}
           </span>
         </PopoverButton>

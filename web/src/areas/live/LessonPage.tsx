@@ -647,7 +647,7 @@ export function LessonPage() {
   const [search] = useSearchParams();
   const { lesson, connected } = useLesson(id, search.get('segment'));
   return (
-    <div className="lg:h-screen lg:overflow-hidden [&>div]:lg:h-full [&>div]:lg:min-h-0">
+    <div className="lg:h-[calc(100vh-var(--banner,0px))] lg:overflow-hidden [&>div]:lg:h-full [&>div]:lg:min-h-0">
       <Page
         title={lesson.data === undefined ? undefined : `${lesson.data.title} · ${lesson.data.className}`}
         trail={lesson.data !== undefined && <Trail lesson={lesson.data} />}

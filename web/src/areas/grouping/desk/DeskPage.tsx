@@ -175,7 +175,7 @@ export function DeskPage() {
   const set = useSetDesk(id);
   const data = desk.data;
   return (
-    <div className="lg:h-screen lg:overflow-hidden print:h-auto print:overflow-visible [&>div]:lg:h-full [&>div]:lg:min-h-0">
+    <div className="lg:h-[calc(100vh-var(--banner,0px))] lg:overflow-hidden print:h-auto print:overflow-visible [&>div]:lg:h-full [&>div]:lg:min-h-0">
       <Page
         title={data === undefined ? undefined : `${data.name} · ${data.className}`}
         trail={

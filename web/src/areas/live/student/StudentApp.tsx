@@ -8,7 +8,7 @@ import * as m from '#messages';
 import { MediaContext } from '../../materials/media';
 import { mediaOf } from '../../materials/student/mediaOf';
 import { JoinPage } from '../../roster/student/JoinPage';
-import { comingBackUntil, phaseOf, type Phase } from '../phase';
+import { clockOf, comingBackUntil, phaseOf, type Phase } from '../phase';
 import { secondsUntil } from '../../../api/clock';
 import { Duration } from '../../../ui/Duration';
 import { drawer } from '../../../ui/drawer';
@@ -92,6 +92,7 @@ function SheetHead({
   young,
   group,
   sheets,
+  left,
   open,
   onOpen,
   onBack,
@@ -100,6 +101,8 @@ function SheetHead({
   /** Whose worksheet it is; null for the student's own. */
   group: Schema['MyGroup'] | null;
   sheets: { id: string; title: string; own: boolean }[];
+  /** Seconds to the end of the round; null where there is none to count to. */
+  left: number | null;
   open: string;
   onOpen: (copy: string) => void;
   onBack: () => void;
@@ -108,6 +111,11 @@ function SheetHead({
     <div className="mb-5 flex flex-wrap items-center gap-3 border-b-2 border-ink pb-2">
       {group !== null && <Sign mark={group.mark} size={24} />}
       <span className="min-w-0 flex-1 font-head text-lg font-semibold wrap-anywhere">{group?.name}</span>
+      {left !== null && (
+        <span role="timer" className="font-semibold whitespace-nowrap tabular-nums">
+          <Duration seconds={left} /> <span className="font-normal">{m.student_now_timeLeft()}</span>
+        </span>
+      )}
       <Button look="quiet" aria-label={m.student_copy_back()} className={young ? 'text-4xl' : ''} onClick={onBack}>
         {young ? '←' : m.student_copy_back()}
       </Button>
@@ -247,6 +255,11 @@ export function StudentApp({ outside: isOutside = false, typed = '' }: { outside
               whose === null
                 ? now.alone.map((one) => ({ ...one, own: true }))
                 : whose.copies.map((one) => ({ ...one, own: one.way === 'each' }))
+            }
+            left={
+              phase === 'out' && now.moments?.endsAt != null
+                ? secondsUntil(now.moments.endsAt, clockOf(now.moments, serverNow))
+                : null
             }
             open={copy.id}
             onOpen={setSheet}
