@@ -53,7 +53,7 @@ final class AddTeacherCommand extends Command
             $this->em->persist($teacher);
             $this->em->flush();
         } catch (UniqueConstraintViolationException) {
-            $output->writeln("There is a teacher with the address {$address} already.");
+            $output->writeln("A teacher with the email {$address} already exists.");
 
             return self::FAILURE;
         }

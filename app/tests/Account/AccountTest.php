@@ -59,9 +59,9 @@ final class AccountTest extends AppTestCase
         $this->asNobody();
         $this->ask('POST', '/api/staff/sign-in', ['email' => 'tomas@larkmouth.example', 'password' => $m[1]])->is(200);
         self::assertSame([], $this->ask('GET', '/api/staff/classes')->is(200)->list(''), 'nobody else’s classes');
-        self::assertSame([1, "There is a teacher with the address tomas@larkmouth.example already.\n"], $this->add('tomas@larkmouth.example', 'Tomas'));
+        self::assertSame([1, "A teacher with the email tomas@larkmouth.example already exists.\n"], $this->add('tomas@larkmouth.example', 'Tomas'));
         self::assertSame([1, "This isn’t an email address: “nonsense”.\n"], $this->add('nonsense', 'Tomas'));
-        self::assertSame([1, "A name has 1 to 120 signs: “”.\n"], $this->add('x@larkmouth.example', '  '));
+        self::assertSame([1, "A name has 1 to 120 characters: “”.\n"], $this->add('x@larkmouth.example', '  '));
     }
 
     private function fetched(): \FreshHuddle\App\Account\Teacher

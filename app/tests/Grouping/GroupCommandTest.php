@@ -42,7 +42,7 @@ final class GroupCommandTest extends TestCase
         $tester = new CommandTester(new GroupCommand());
         $tester->execute(['problem' => '/nowhere/at/all.json'], ['capture_stderr_separately' => true]);
         self::assertSame(1, $tester->getStatusCode());
-        self::assertSame("The file cannot be read.\n", $tester->getErrorOutput());
+        self::assertSame("The file can’t be read.\n", $tester->getErrorOutput());
     }
 
     private function group(string $json): CommandTester

@@ -50,7 +50,7 @@ describe('why a group is next', () => {
   });
   it('says how many are missing or silent', () => {
     expect(reasonText({ groupId: 'g', reason: 'missing', since: 2 }, signal, now)).toBe('2 members missing');
-    expect(reasonText({ groupId: 'g', reason: 'silent', since: 1 }, signal, now)).toBe('1 member has written nothing');
+    expect(reasonText({ groupId: 'g', reason: 'silent', since: 1 }, signal, now)).toBe('1 hasn’t written yet');
     expect(reasonText({ groupId: 'g', reason: 'notYet', since: 0 }, signal, now)).toBe('not visited yet');
   });
 });
