@@ -133,6 +133,6 @@ test('one group’s room allows what the others do not, and its page shows what 
   await expect(quayside.getByText('Text chat is off.')).toBeVisible();
   await expect(millbrook.getByText('Recording is off.')).toBeVisible();
   await millbrook.getByLabel('Write to everyone in this room').fill('Hello');
-  await millbrook.getByRole('button', { name: 'Send' }).click();
+  await millbrook.getByRole('button', { name: 'Send', exact: true }).click();
   await expect(millbrook.getByText(`${there.name}: Hello`)).toBeVisible();
 });

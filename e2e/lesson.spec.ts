@@ -245,7 +245,7 @@ test('a lesson from the class list to groups at work and back', async ({ browser
 
   await test.step('a notice reaches everybody, and a reload changes nothing', async () => {
     await t.getByRole('textbox', { name: 'Message' }).fill('Two minutes left. One sentence each.');
-    await t.getByRole('button', { name: 'Send' }).click();
+    await t.getByRole('button', { name: 'Send', exact: true }).click();
     for (const who of [anna, bert, carl])
       await expect(who.page.getByText('Two minutes left. One sentence each.')).toBeVisible();
     await expect(annaRoom.getByText('Two minutes left. One sentence each.')).toBeVisible();
@@ -273,7 +273,7 @@ test('a lesson from the class list to groups at work and back', async ({ browser
     await choose(t, 'Countdown', '10 seconds');
     await t.getByRole('button', { name: 'Call everyone back in 10 s' }).click();
     for (const who of [anna, bert, carl]) await expect(who.page.getByText('Back to the main session in')).toBeVisible();
-    await expect(annaRoom.getByText(/Move to the main session/)).toBeVisible();
+    await expect(annaRoom.getByText(/Back to the main session/)).toBeVisible();
     await t.getByRole('button', { name: 'Cancel the call-back' }).click();
     await expect(anna.page.getByText('Back to the main session in')).toHaveCount(0);
     await t.getByRole('button', { name: 'Call everyone back in 10 s' }).click();
@@ -292,7 +292,7 @@ test('a lesson from the class list to groups at work and back', async ({ browser
   await test.step('the teacher goes into a room in one press', async () => {
     const [room] = await Promise.all([
       t.context().waitForEvent('page'),
-      t.getByRole('link', { name: 'Go into Group 2’s room' }).click(),
+      t.getByRole('link', { name: 'Enter Group 2’s room' }).click(),
     ]);
     await expect(room.getByRole('heading', { name: /Group 2/ })).toBeVisible();
     await room.close();

@@ -159,7 +159,7 @@ test('a lesson in full: late, lost, in the wrong room, cut off, under another na
     await expect(page.getByText('Say how you know.')).toBeVisible();
     await page.getByRole('button', { name: 'Answer', exact: true }).click();
     await page.getByRole('textbox', { name: 'Your answer to your teacher' }).fill('I stood there.');
-    await page.getByRole('button', { name: 'Send' }).click();
+    await page.getByRole('button', { name: 'Send', exact: true }).click();
     await expect(t.getByText('I stood there.')).toBeVisible();
     await isOpenToAll(t, 'a copy and its margin');
     await isOpenToAll(page, 'a margin note');
@@ -189,7 +189,7 @@ test('a lesson in full: late, lost, in the wrong room, cut off, under another na
     await helper.getByRole('tab', { name: 'Groups', exact: true }).click();
     await helper.getByRole('textbox', { name: 'Message' }).fill('Ada, you lead.');
     await choose(helper, 'Send to', 'Ada Brook');
-    await helper.getByRole('button', { name: 'Send' }).click();
+    await helper.getByRole('button', { name: 'Send', exact: true }).click();
     await expect(of('Ada').page.getByText('Ada, you lead.')).toBeVisible();
     await expect(of('Gus').page.getByText('Ada, you lead.')).toHaveCount(0);
     await expect(helper.getByRole('button', { name: 'seen by 1 of 1' })).toBeVisible({ timeout: 20_000 });

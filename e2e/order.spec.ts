@@ -60,7 +60,7 @@ test('a lesson of many segments, planned by mouse and by keyboard, and gone thro
     const before = await seats(t);
     await t.getByRole('button', { name: 'Add to running order' }).click();
     await t.getByRole('menuitem', { name: 'Plan several rounds at once' }).click();
-    await t.getByRole('button', { name: 'How' }).click();
+    await t.getByRole('button', { name: 'Way to fill them' }).click();
     await t.getByRole('option', { name: /^Split/ }).click();
     await t.getByRole('button', { name: 'Plan 2 rounds' }).click();
     await expect.poll(async () => (await parts()).filter((part) => part.startsWith('Round')).length).toBe(2);
@@ -78,7 +78,7 @@ test('a lesson of many segments, planned by mouse and by keyboard, and gone thro
   await test.step('next, next, next: pages follow', async () => {
     const ada = await student(browser, lesson.doorWord, 'Ada');
     await strip.getByRole('button', { name: /^Briefing/ }).click();
-    await t.getByRole('button', { name: 'Go to this now' }).click();
+    await t.getByRole('button', { name: 'Start this now' }).click();
     await expect(ada.page.getByRole('heading', { name: 'Listen to your teacher.' })).toBeVisible();
     await expect(strip.getByRole('button', { name: /^Briefing.*now$/ })).toBeVisible();
     await t.getByRole('button', { name: /^Next: Break/ }).click();

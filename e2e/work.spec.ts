@@ -247,13 +247,13 @@ test('one original becomes the work of six groups, and of each student in them',
       .getByLabel('Add a picture')
       .first()
       .setInputFiles({ name: 'wall.png', mimeType: 'image/png', buffer: await ada.screenshot() });
-    await slot(ada).getByLabel('Picture 1: What is on it?').fill('Our wall');
+    await slot(ada).getByLabel('Picture 1: What does it show?').fill('Our wall');
     await expect(slot(ben).getByRole('img', { name: 'Our wall' })).toBeVisible();
     await slot(ben)
       .getByLabel('Add a picture')
       .first()
       .setInputFiles({ name: 'no.png', mimeType: 'image/png', buffer: Buffer.from('<svg onload="alert(1)"/>') });
-    await expect(slot(ben).getByRole('alert')).toContainText('This is no picture');
+    await expect(slot(ben).getByRole('alert')).toContainText('This file isn’t a picture');
     await isOpenToAll(ben, 'a sheet with pictures');
     await expect(slot(cho).getByText('No pictures yet.')).toBeVisible();
   });
@@ -313,7 +313,7 @@ test('one original becomes the work of six groups, and of each student in them',
       .getByLabel('Import from a file')
       .first()
       .setInputFiles({ name: 'sheet.md', mimeType: 'text/markdown', buffer: Buffer.from(text) });
-    await expect(t.getByLabel('Title', { exact: true })).toHaveValue('Import from a file');
+    await expect(t.getByLabel('Title', { exact: true })).toHaveValue('From a file');
     await expect(t.getByLabel('Checklist, 2')).toHaveValue('said');
   });
 });
