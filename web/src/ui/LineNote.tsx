@@ -13,7 +13,7 @@ export function LineNote({ slow, down }: { slow: string; down: string }) {
     return () => void document.documentElement.style.removeProperty('--banner');
   }, [isShown]);
   return (
-    <div role="status" className="sticky top-0 z-30">
+    <div role="status" className="sticky top-0 z-30 print:hidden">
       {isShown && (
         <p className="min-h-9 border-b-2 border-ink bg-ink px-5 py-1.5 text-center leading-tight font-semibold text-ground">
           {line === 'down' ? down : slow}

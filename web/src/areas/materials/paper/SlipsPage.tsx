@@ -20,7 +20,7 @@ function Slip({ slip, paper }: { slip: Schema['Handout']; paper: Paper }) {
   const group = paper.groups.find((one) => one.number === slip.group);
   return (
     <li className="slip relative flex flex-col justify-between overflow-hidden bg-white p-[6mm] text-black">
-      <div className="grid grid-cols-[minmax(0,1fr)_36mm] gap-[4mm]">
+      <div className="grid grid-cols-[minmax(0,1fr)_34mm] gap-[4mm]">
         <div className="min-w-0">
           <p className="truncate text-[9pt]">
             {paper.className} · {paper.title}
