@@ -13,7 +13,7 @@ export function LensChoice({ lens, className = '' }: { lens: ReturnType<typeof u
       <Choice
         hidden
         label={m.floor_lens()}
-        className="w-28"
+        className="w-24"
         value={lens.lens}
         options={lens.lenses}
         onChange={lens.setLens}

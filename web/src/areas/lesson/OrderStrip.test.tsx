@@ -76,7 +76,7 @@ describe('the running order', () => {
   it('goes to a segment that is not done in groups, unless groups are at work', async () => {
     const { onGo } = show();
     fireEvent.click(screen.getByRole('button', { name: /^Share-out/ }));
-    fireEvent.click(await screen.findByRole('button', { name: 'Go to this now' }));
+    fireEvent.click(await screen.findByRole('button', { name: 'Start this now' }));
     expect(onGo).toHaveBeenCalledExactlyOnceWith('s');
   });
 
@@ -84,7 +84,7 @@ describe('the running order', () => {
     show(order, false);
     fireEvent.click(screen.getByRole('button', { name: /^Share-out/ }));
     expect(await screen.findByRole('button', { name: 'Remove' })).toBeInTheDocument();
-    expect(screen.queryByRole('button', { name: 'Go to this now' })).toBeNull();
+    expect(screen.queryByRole('button', { name: 'Start this now' })).toBeNull();
     fireEvent.click(screen.getByRole('button', { name: /^Round 1/ }));
     expect(screen.queryByRole('button', { name: 'Remove' })).toBeNull();
   });

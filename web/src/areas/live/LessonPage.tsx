@@ -434,8 +434,8 @@ function Lesson({ lesson, connected }: { lesson: Schema['LessonView']; connected
         <main className="flex min-h-0 min-w-0 flex-1 flex-col">
           <div
             className={clsx(
-              'flex flex-wrap items-center gap-y-1 border-b border-line bg-sheet px-5',
-              working ? 'gap-x-2.5' : 'gap-x-6',
+              'flex flex-wrap items-center gap-y-1 border-b border-line bg-sheet',
+              working ? 'gap-x-1 px-4' : 'gap-x-6 px-5',
             )}
           >
             <Tabs
