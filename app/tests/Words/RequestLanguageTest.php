@@ -27,7 +27,9 @@ final class RequestLanguageTest extends TestCase
 
     protected function tearDown(): void
     {
-        array_map(unlink(...), (array) glob($this->folder.'/*'));
+        foreach ((array) glob($this->folder.'/*') as $file) {
+            unlink((string) $file);
+        }
         rmdir($this->folder);
     }
 
@@ -46,7 +48,7 @@ final class RequestLanguageTest extends TestCase
     {
         $request = Request::create('/', cookies: null === $cookie ? [] : [RequestLanguage::COOKIE => $cookie]);
         $request->headers->set('Accept-Language', $accepts);
-        $kernel = $this->createStub(HttpKernelInterface::class);
+        $kernel = self::createStub(HttpKernelInterface::class);
         (new RequestLanguage(new Languages($this->folder)))(new RequestEvent($kernel, $request, HttpKernelInterface::MAIN_REQUEST));
         self::assertSame($language, $request->getLocale());
     }
