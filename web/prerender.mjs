@@ -25,11 +25,11 @@ for (const [name, html] of Object.entries(pages)) {
 }
 await server.close();
 
-// What every page needs is asked for with the page, not when a script has named it. What the lesson page needs as well
-// stands in an attribute: index.html asks for it where a lesson is opened.
+// Every page preloads what it needs. The files of the lesson page are listed in an attribute, and index.html preloads them
+// when a lesson is opened.
 const assets = readdirSync(join(dist, 'assets'));
 const chunk = (name) => assets.find((file) => new RegExp(`^${name}-[^.]*\\.js$`).test(file));
-/** A chunk and all that it imports before it can run. */
+/** A chunk and everything it imports. */
 function needed(first, seen = new Set()) {
   if (seen.has(first)) return seen;
   seen.add(first);

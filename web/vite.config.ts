@@ -30,7 +30,7 @@ export default defineConfig({
     outDir: here(folderOf(language)),
     emptyOutDir: true,
     target: 'es2020',
-    // What turns round with the direction of the text stays as it is written (browsers from 2021 on).
+    // Keeps logical properties such as inset-inline-start (browsers since 2021), so that pages are mirrored by `dir` alone.
     cssTarget: ['chrome87', 'safari14.1', 'firefox78'],
     // Two front doors: the student's page loads nothing of the teacher's.
     rolldownOptions: {

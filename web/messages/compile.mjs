@@ -1,7 +1,6 @@
 // Compiles a catalogue of ICU messages into functions: node web/messages/compile.mjs [LANGUAGE]
-// Paraglide does it, message by message. Its messages are written one file each, so that a sentence comes with the
-// part of the pages that shows it, and without Paraglide's choice of a language in the browser: each language has a
-// build of its own, so a page never carries the sentences of another.
+// Paraglide compiles each message. We write each into its own file, so that a sentence is bundled with the pages that show
+// it, and leave out Paraglide's language detection: each language has its own build.
 import { compileProject } from '@inlang/paraglide-js';
 import { loadProjectInMemory, newProject } from '@inlang/sdk';
 import { createHash } from 'node:crypto';
@@ -39,7 +38,7 @@ const compiled = await compileProject({
 });
 await project.close();
 
-const sections = new Map();
+const functions = new Map();
 const types = [];
 const tree = JSON.parse(catalogue);
 for (const [file, text] of Object.entries(compiled)) {
@@ -48,9 +47,8 @@ for (const [file, text] of Object.entries(compiled)) {
   const name = /^export (?:const (\w+) =|\{ \w+ as "(\w+)" \})/m.exec(text);
   const exported = name?.[1] ?? name?.[2];
   if (sentence === null || exported === undefined) throw new Error(`No message in ${file}.`);
-  const section = exported;
   const body = sentence[2].replace(/\/\*[^]*?\*\/ ?/g, '').replace(/i\?\./g, 'i.');
-  sections.set(section, `${sections.get(section) ?? ''}export const ${exported} = ${body}\n`);
+  functions.set(exported, `export const ${exported} = ${body}\n`);
 }
 for (const [id, text] of flatten(tree)) {
   const inputs = inputTypes(text);
@@ -60,17 +58,14 @@ for (const [id, text] of flatten(tree)) {
 
 rmSync(target, { recursive: true, force: true });
 mkdirSync(target, { recursive: true });
-for (const [section, body] of sections) {
+for (const [id, body] of functions) {
   const asks = body.includes('registry.');
-  writeFileSync(join(target, `${section}.js`), `${asks ? "import * as registry from './registry.js';\n" : ''}${body}`);
+  writeFileSync(join(target, `${id}.js`), `${asks ? "import * as registry from './registry.js';\n" : ''}${body}`);
 }
 writeFileSync(join(target, 'registry.js'), compiled['registry.js']);
-writeFileSync(
-  join(target, 'index.js'),
-  [...sections.keys()].map((section) => `export * from './${section}.js';\n`).join(''),
-);
+writeFileSync(join(target, 'index.js'), [...functions.keys()].map((id) => `export * from './${id}.js';\n`).join(''));
 // The same in one file, for the tests: they load them all.
-writeFileSync(join(target, 'all.js'), ["import * as registry from './registry.js';\n", ...sections.values()].join(''));
+writeFileSync(join(target, 'all.js'), ["import * as registry from './registry.js';\n", ...functions.values()].join(''));
 writeFileSync(join(target, 'index.d.ts'), `${types.join('\n')}\n`);
 writeFileSync(digestFile, digest);
 process.exit(0); // the project's database holds the process open

@@ -1,7 +1,7 @@
 import clsx from 'clsx';
 import type { ReactNode } from 'react';
 
-/** A named part of a menu: its actions, all of one shape. */
+/** A section of a menu, with a heading. Its actions all have the same shape. */
 export function ActionSection({ title, children }: { title: string; children: ReactNode }) {
   return (
     <section aria-label={title} className="border-t-2 border-ink pt-2 not-last:mb-4">
@@ -19,9 +19,9 @@ export function Action({
   children,
 }: {
   onPress: () => void;
-  /** For what can be on or off. */
+  /** Set for actions that are on or off. */
   pressed?: boolean | undefined;
-  /** What a screen reader says, where the text alone would not do. */
+  /** The accessible name, if the text alone isn't enough. */
   label?: string | undefined;
   children: ReactNode;
 }) {

@@ -8,8 +8,8 @@ const narrow = 640;
 const width = 322;
 
 /**
- * Where the panel goes: beside the page's own content, under its header; at the end of the line, or at its start where it
- * would cover what it is about.
+ * Where the panel goes: below the page's header, on the side where a line ends, or on the other side if it would cover what
+ * it is about.
  */
 function placeFor(at: DOMRect): { className: string; top: number } {
   const main = (document.querySelector('main') ?? document.getElementById('content'))?.getBoundingClientRect();
@@ -38,8 +38,8 @@ interface SlipProps {
 }
 
 /**
- * A panel at the side of the screen about one person, group or column; on a small screen at its foot. What it is about may
- * be a tag that is dragged, or drawn again: the panel belongs to a place of the same size, and gives the focus back.
+ * A panel at the side of the screen for one person, group or column; on a small screen at the bottom. What it is about may
+ * be dragged or rendered again, so the panel is attached to a button of the same size and place, and returns the focus.
  */
 export function Beside(slip: SlipProps) {
   return <Slip key={slip.title} {...slip} />; // a press on the next thing closes one panel and opens another

@@ -1,6 +1,6 @@
 /**
- * The numbers of columns in which so many things stand in balanced rows: no row could take them with fewer columns. Six
- * things: 6, 3, 2 or 1 columns, never 5 and then one alone. From many to one.
+ * The numbers of columns that give balanced rows, largest first: fewer columns would need more rows. Six things fit in 6, 3,
+ * 2 or 1 columns, but not in 5, with one left over.
  */
 export function balancedColumns(things: number, most: number): number[] {
   const found: number[] = [];
@@ -9,7 +9,7 @@ export function balancedColumns(things: number, most: number): number[] {
   return found;
 }
 
-/** The things in rows of so many. */
+/** Splits the things into rows. */
 export const inRows = <T>(things: readonly T[], columns: number): T[][] =>
   Array.from({ length: Math.ceil(things.length / columns) }, (_, row) =>
     things.slice(row * columns, (row + 1) * columns),

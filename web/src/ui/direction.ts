@@ -1,4 +1,4 @@
-/** Whether the page reads from right to left: its language says so once, on `<html dir>`. */
+/** Whether the page reads from right to left, as `<html dir>` says. */
 export const isRightToLeft = () => document.documentElement.dir === 'rtl';
 
 /** The arrow key that points towards the end of a line. */

@@ -6,7 +6,7 @@ interface Room {
   height: number;
 }
 
-/** How much room an element has, kept current; until it is measured, `at first`. */
+/** The inner size of an element, kept up to date; `atFirst` until it has been measured. */
 export function useRoom(atFirst: Room): Room & { box: (of: HTMLElement | null) => void } {
   const [of, box] = useState<HTMLElement | null>(null);
   const [room, setRoom] = useState(atFirst);

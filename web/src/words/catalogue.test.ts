@@ -1,4 +1,6 @@
 import { parse, TYPE, type MessageFormatElement } from '@formatjs/icu-messageformat-parser';
+import { readdirSync, readFileSync } from 'node:fs';
+import { join } from 'node:path';
 import { describe, expect, it } from 'vitest';
 import * as messages from '#messages';
 import catalogue from '../../messages/en.json';
@@ -45,6 +47,16 @@ describe('the sentences of the pages', () => {
   it('are compiled, every one', () => {
     expect(sentences.length).toBeGreaterThan(1000);
     expect(sentences.filter(({ said }) => said.some((text) => / isn’t compiled$|undefined|_/.test(text)))).toEqual([]);
+  });
+
+  it('are each used by a page', () => {
+    const folder = join(import.meta.dirname, '..');
+    const code = readdirSync(folder, { recursive: true, encoding: 'utf8' })
+      .filter((file) => /\.tsx?$/.test(file) && !/\.test\.|^messages/.test(file))
+      .map((file) => readFileSync(join(folder, file), 'utf8'))
+      .join('\n');
+    const used = new Set([...code.matchAll(/\bm\.(\w+)/g)].map(([, id]) => id));
+    expect(sentences.map(({ id }) => id).filter((id) => !used.has(id))).toEqual([]);
   });
 
   it('say “1 student” and “2 students”', () => {

@@ -10,6 +10,7 @@ use FreshHuddle\App\Account\Teacher;
 use FreshHuddle\App\Database\Clock;
 use FreshHuddle\App\Http\SignedAddress;
 use FreshHuddle\Core\Ready\Calendar\Entry;
+use FreshHuddle\Core\Ready\Calendar\LessonEntries;
 use Sabre\VObject\Component\VCalendar;
 use Symfony\Component\DependencyInjection\Attribute\Autowire;
 
@@ -68,18 +69,17 @@ final readonly class CalendarFeeds
                 self::add($calendar, $entry, $kept->sequence, $kept->changedAt);
             }
             foreach ($known as $gone) {
-                if (!$withRooms && str_starts_with($gone->uid, 'room-')) {
-                    // Told to a calendar that asks for rooms, or before they were asked for: not in this one.
-                    $told = new Entry($gone->uid, $gone->title, $gone->start, $gone->end);
-                    self::add($calendar, $told, $gone->sequence + 1, $gone->changedAt, true);
-                    continue;
-                }
                 if ($gone->end < $now - CalendarReader::KEEPS) {
                     $this->em->remove($gone);
                     continue;
                 }
-                $gone->cancel($now);
-                self::add($calendar, new Entry($gone->uid, $gone->title, $gone->start, $gone->end), $gone->sequence, $gone->changedAt, true);
+                // A room isn't gone because this calendar didn't ask for rooms: it is cancelled here, and kept for those that do.
+                $isUnasked = !$withRooms && LessonEntries::isRoom($gone->uid);
+                if (!$isUnasked) {
+                    $gone->cancel($now);
+                }
+                $entry = new Entry($gone->uid, $gone->title, $gone->start, $gone->end);
+                self::add($calendar, $entry, $gone->sequence + ($isUnasked ? 1 : 0), $gone->changedAt, true);
             }
 
             return (string) $calendar->serialize();

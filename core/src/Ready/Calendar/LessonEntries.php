@@ -14,6 +14,7 @@ final class LessonEntries
 {
     private const HOST = '@fresh-huddle';
     private const MINUTE = 60_000;
+    private const ROOM = 'room-';
 
     /**
      * @param array{id: string, title: string, class: string, start: int, minutes: int, where: string, text: string}                           $lesson start in milliseconds since 1970
@@ -37,12 +38,20 @@ final class LessonEntries
         foreach ($withRooms ? $order : [] as $segment) {
             $end = $at + self::MINUTE * $segment['minutes'];
             foreach (null === $segment['round'] ? [] : $segment['rooms'] as $room) {
-                $entries[] = new Entry("room-{$segment['round']}-{$room['group']}".self::HOST, $room['name'], $at, $end, $room['where']);
+                $entries[] = new Entry(self::ROOM."{$segment['round']}-{$room['group']}".self::HOST, $room['name'], $at, $end, $room['where']);
             }
             $at = $end;
         }
 
         return $entries;
+    }
+
+    /**
+     * Whether an entry with this UID is a room, and not a lesson.
+     */
+    public static function isRoom(string $uid): bool
+    {
+        return str_starts_with($uid, self::ROOM);
     }
 
     /**

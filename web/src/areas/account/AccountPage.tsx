@@ -6,6 +6,7 @@ import { Button } from '../../ui/Button';
 import { Field } from '../../ui/Field';
 import { useMessages } from '../../ui/messages';
 import { Page } from '../../ui/Page';
+import { Tick } from '../../ui/Tick';
 import { useCopy } from '../../ui/useCopy';
 import * as m from '#messages';
 
@@ -127,15 +128,9 @@ function Calendar() {
           {m.account_calendarRenew()}
         </Button>
       </div>
-      <label className="mt-2 flex items-center gap-2">
-        <input
-          type="checkbox"
-          className="size-4 accent-ink"
-          checked={withRooms}
-          onChange={(event) => setWithRooms(event.target.checked)}
-        />
-        {m.account_calendarRooms()}
-      </label>
+      <div className="mt-2">
+        <Tick label={m.account_calendarRooms()} checked={withRooms} onChange={setWithRooms} />
+      </div>
     </section>
   );
 }

@@ -68,7 +68,7 @@ interface FloorProps {
   reasons?: string[];
 }
 
-/** Type and space so much larger than usual, for what is inside. */
+/** Makes type and spacing inside an element larger, by overriding Tailwind's theme variables. */
 const grown = (scale: number) =>
   Object.fromEntries([
     ['--spacing', `${0.25 * scale}rem`],

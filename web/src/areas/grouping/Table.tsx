@@ -33,7 +33,7 @@ interface TableProps {
   live: boolean;
   picked: string | null;
   compact: boolean;
-  /** So much larger than usual. */
+  /** How much larger than usual, 1 to 2. */
   scale: number;
   /** How many seats stand along the upper edge: the same for all tables, so that they stand in line. */
   above: number;

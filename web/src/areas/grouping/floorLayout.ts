@@ -1,33 +1,33 @@
 import { balancedColumns } from '../../ui/balancedRows';
 
-/** A table as it is drawn at its usual size, in pixels, with the space around it. */
+/** A table at its usual size, in pixels, with the space around it. */
 export interface TableSize {
   width: number;
   height: number;
 }
 
-/** How groups stand on the floor: so many beside each other, and how much larger than usual. */
+/** How the tables are laid out: the number of columns, and how much larger than usual they are. */
 export interface FloorLayout {
   columns: number;
   /** 1 to 2. */
   scale: number;
 }
 
-/** Type grows with the space up to twice its usual size. */
+/** Tables and type grow with the space, up to twice their usual size. */
 const largest = 2;
 
-/** Tables of a group with seats all round: `largestGroup` seats, `above` of them above the table, two beside each other. */
+/** The size of a table with seats above and below it, two per row: `largestGroup` seats, `above` of them above. */
 export const roundTable = (largestGroup: number, above: number): TableSize => ({
   width: 280,
   height: 44 * (Math.ceil(above / 2) + Math.ceil((largestGroup - above) / 2)) + 44 + 16 + 12 + 28,
 });
 
-/** Tables of many groups: names under each other. */
+/** The size of a table when there are many: its names are in one column. */
 export const narrowTable = (largestGroup: number): TableSize => ({ width: 168, height: 50 + 27 * largestGroup + 20 });
 
 /**
- * The balanced rows in which the tables are drawn largest without scrolling; where none fit at their usual size, as many
- * columns as the width has room for, and scrolling.
+ * The balanced rows that allow the largest tables without scrolling. If none fit at the usual size, as many columns as fit
+ * the width, and the page scrolls.
  */
 export function floorLayout(groups: number, table: TableSize, width: number, height: number): FloorLayout {
   const fitting = balancedColumns(groups, Math.max(1, Math.floor(width / table.width)));

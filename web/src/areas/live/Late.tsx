@@ -3,16 +3,15 @@ import { api, take, type Schema } from '../../api/client';
 import { Button } from '../../ui/Button';
 import * as m from '#messages';
 import { list } from '../../words/list';
-import { hasArrived } from '../grouping/NameTag';
 import { RepairSheet, useRepair } from '../grouping/Repair';
 import type { FloorControl } from '../grouping/useFloor';
+import { lateStudents } from './lateStudents';
 
 type Lesson = Schema['LessonView'];
 
 /** Who has come while groups are out and has no seat: the place found for them, one press away. */
 export function Late({ lesson, control }: { lesson: Lesson; control: FloorControl }) {
-  const seated = new Set(lesson.floor.groups.flatMap((group) => group.students));
-  const late = lesson.students.filter((one) => hasArrived(one) && !one.absent && !seated.has(one.id));
+  const late = lateStudents(lesson);
   const repair = useRepair(lesson.floor.id, (round) => control.take('repair', [round]));
   const found = useQuery({
     queryKey: ['repair', lesson.floor.id, lesson.floor.step, ...late.map((one) => one.id)],

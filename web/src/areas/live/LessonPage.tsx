@@ -43,6 +43,7 @@ import { FailedWork } from './FailedWork';
 import { HereAfterAll } from './HereAfterAll';
 import { isOtherLessonOn, LeaveOther, useAskToLeave } from './LeaveOther';
 import { Late } from './Late';
+import { lateStudents } from './lateStudents';
 import { LivePanel, OverPanel, WhoIsMissing } from './LivePanel';
 import { NewClassPage } from './NewClassPage';
 import { NoticeBox, SaidNotices } from './NoticeBox';
@@ -84,7 +85,7 @@ function Trail({ lesson }: { lesson: Schema['LessonView'] }) {
   );
 }
 
-// What is not shown at first comes when it is asked for: the groups, the time and the one next action come before it.
+// Loaded when first shown, so that the groups, the time and the next action don't wait for them.
 const AsStudent = lazy(() => untilThere(() => import('./AsStudent').then((file) => ({ default: file.AsStudent }))));
 const FillRounds = lazy(() =>
   untilThere(() => import('../lesson/FillRounds').then((file) => ({ default: file.FillRounds }))),
@@ -161,13 +162,9 @@ function Elsewhere({ lesson, onBack }: { lesson: Schema['LessonView']; onBack: (
   );
 }
 
-/**
- * What waits for a decision while groups are at work, in one line that is always kept free for it: it stands further down,
- * where it moves nothing.
- */
+/** Says in one line, always kept free for it, that something further down the panel waits for the teacher's decision. */
 function Deciding({ lesson }: { lesson: Schema['LessonView'] }) {
-  const seated = new Set(lesson.floor.groups.flatMap((group) => group.students));
-  const late = lesson.students.filter((one) => hasArrived(one) && !one.absent && !seated.has(one.id)).length;
+  const late = lateStudents(lesson).length;
   const parts = [
     ...(lesson.doorway.length > 0 ? [m.live_waitingToJoin({ n: lesson.doorway.length })] : []),
     ...(late > 0 ? [m.live_withoutGroup({ n: late })] : []),

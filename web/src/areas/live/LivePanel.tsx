@@ -118,7 +118,7 @@ export function OverPanel({ lesson, endedAt }: { lesson: Lesson; endedAt: number
   );
 }
 
-/** A place of the panel that is always there, under its own name. */
+/** A part of the panel that is always there, under its own heading. */
 function Place({ title, children }: { title: string; children: ReactNode }) {
   return (
     <section aria-label={title} className="shrink-0 border-t-2 border-ink pt-1.5">
@@ -128,7 +128,7 @@ function Place({ title, children }: { title: string; children: ReactNode }) {
   );
 }
 
-/** Calls everyone back, or says how long they still have to come, in one and the same place. */
+/** The button that calls everyone back; in its place, the countdown while they come back or go out. */
 function CallBack({ lesson, phase, isNext }: { lesson: Lesson; phase: Phase; isNext: boolean }) {
   const give = useCommand(lesson.id);
   const now = useServerNow();
@@ -186,8 +186,8 @@ function CallBack({ lesson, phase, isNext }: { lesson: Lesson; phase: Phase; isN
 }
 
 /**
- * The teacher's side of a round that is on. Four places that never change theirs: whom to visit, what to say to them,
- * calling everyone back, and who is missing. The accent lies on what is next.
+ * The panel while a round is running. Its four parts never move: whom to visit, a message, calling everyone back, and who
+ * is missing. The accent is on whichever is next.
  */
 export function LivePanel({
   lesson,
@@ -199,7 +199,7 @@ export function LivePanel({
   phase: Phase;
   /** The way to the log. */
   log: ReactNode;
-  /** Whom to visit; the accent lies there or not. */
+  /** Whom to visit, with or without the accent. */
   visits: (isNext: boolean) => ReactNode;
 }) {
   const now = useServerNow(1_000);

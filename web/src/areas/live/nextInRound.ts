@@ -5,12 +5,12 @@ type Lesson = Pick<Schema['LessonView'], 'signals' | 'visits'> & {
   round: { moments: Pick<Schema['LessonView']['round']['moments'], 'endsAt' | 'pausedAt'> };
 };
 
-/** So soon before the end of a round the call back is what comes next; milliseconds. */
+/** In the last minute of a round, calling everyone back comes next. Milliseconds. */
 const nearlyOver = 60_000;
 
 /**
- * What the teacher does next while groups are at work: call everyone back when time is nearly over or every group is done,
- * else visit whoever is next.
+ * What the teacher does next while groups are at work: call everyone back when the time is nearly up or every group is
+ * done, otherwise visit the next group.
  */
 export function nextInRound(
   { signals, visits, round }: Lesson,

@@ -5,7 +5,7 @@ export interface Table {
   names: string[];
 }
 
-/** How groups stand on a wall: pages of groups, so many beside each other, and how large the names are. */
+/** How the groups are laid out on the class page: pages, columns, and the size of the names. */
 export interface Layout<T> {
   /** Pixels. */
   size: number;
@@ -13,9 +13,9 @@ export interface Layout<T> {
   pages: T[][];
 }
 
-/** Sizes of names in pixels. At 28 they are read from eight metres; below that only where all would not stand on one page. */
+/** Sizes of names in pixels. 28 can be read from eight metres; smaller sizes only keep all groups on one page. */
 const sizes = [72, 64, 56, 52, 48, 44, 40, 36, 34, 32, 30, 28, 26, 25, 24, 23, 22, 21, 20];
-/** Widths as shares of the size: of a letter of a name, of a column at least; heights likewise, of a line and of a head. */
+/** In multiples of the size: the width of a letter and the least width of a column, the height of a line and of a heading. */
 const letter = 0.51;
 const column = 8.5;
 const line = 1.3;
@@ -26,8 +26,8 @@ const inset = 32;
 const edges = 17;
 
 /**
- * The largest names with which all groups stand on one page in balanced rows; else the smallest that all can read, and
- * pages to be turned. A group is never torn apart, and groups stay in their order, row by row.
+ * The largest names with which all groups fit on one page in balanced rows; if none do, names of 28 px on several pages.
+ * A group is never split, and groups keep their order, row by row.
  */
 export function layOut<T extends Table>(groups: T[], width: number, height: number): Layout<T> {
   for (const size of sizes) {
@@ -41,14 +41,14 @@ export function layOut<T extends Table>(groups: T[], width: number, height: numb
   return { size, columns, pages: pagesOf(groups, columns, size, width, height) };
 }
 
-/** Balanced rows only, the fullest first. */
+/** The numbers of columns with balanced rows; those that leave the fewest empty places first. */
 const columnsFor = (groups: readonly Table[], size: number, width: number): number[] =>
   balancedColumns(groups.length, Math.max(1, Math.floor((width + gap) / (column * size + gap)))).sort(
     (one, other) => empty(groups.length, one) - empty(groups.length, other),
   );
 const empty = (things: number, columns: number) => columns * Math.ceil(things / columns) - things;
 
-/** Pixels a group takes in a column so wide, with the space under it. */
+/** The height of a group in a column of this width, in pixels, with the space below it. */
 export function heightOf(group: Table, size: number, width: number): number {
   const lines = (text: string) => Math.max(1, Math.ceil((text.length * letter * size) / Math.max(1, width - inset)));
   const names = group.names.length === 0 ? 1 : group.names.reduce((sum, name) => sum + lines(name), 0);

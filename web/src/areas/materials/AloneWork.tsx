@@ -69,7 +69,7 @@ export function AloneWork({
         <Button busy={give.isPending} onClick={() => give.mutate(null)}>
           {m.edit_writeNew()}
         </Button>
-        <Button onClick={() => setChoosing(true)}>{m.edit_fromCupboard()}</Button>
+        <Button onClick={() => setChoosing(true)}>{m.edit_fromMyWorksheets()}</Button>
       </div>
       <Sheet open={choosing} onClose={() => setChoosing(false)} title={m.edit_chooseOne()} wide="page">
         <CupboardList archived={false}>

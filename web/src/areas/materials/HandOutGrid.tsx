@@ -122,7 +122,7 @@ export function HandOutGrid({
     });
   const differs = shownRows.some((row) => row.cells.length > 0);
   const [asked, setAsked] = useState(false);
-  /** Groups stand in the plan when something is said of one; else there is nothing to read there. */
+  /** Groups get rows of their own only if one of them differs from “Everyone”, or the teacher asks for them. */
   const byGroup = groups.length > 0 && (differs || asked);
   return (
     <Sideways label={m.edit_plan()} className="px-5 pt-4">
@@ -274,7 +274,7 @@ export function HandOutGrid({
   );
 }
 
-/** What one group gets of one worksheet, where it is something else than everyone. */
+/** What one group gets of one worksheet. */
 function GroupCell({
   row,
   group,
@@ -343,7 +343,7 @@ export function PlanActions({ busy, onNew, onTake }: { busy: boolean; onNew: () 
       <Button busy={busy} onClick={onNew}>
         {m.edit_writeNew()}
       </Button>
-      <Button onClick={onTake}>{m.edit_fromCupboard()}</Button>
+      <Button onClick={onTake}>{m.edit_fromMyWorksheets()}</Button>
     </span>
   );
 }

@@ -4,7 +4,7 @@ import { useMessages } from '../../ui/messages';
 import * as m from '#messages';
 import { newPage } from './blocks';
 
-/** A new original for the round, there at once. */
+/** Creates an empty original for the round and adds it to the round's plan. */
 export function useNewOriginal(lesson: Schema['LessonView'], onMade: (id: string) => void) {
   const queries = useQueryClient();
   const { fail } = useMessages();

@@ -3,41 +3,12 @@ import type { Schema } from '../../api/client';
 import { problemText } from '../../api/problem';
 import { Field } from '../../ui/Field';
 import { Sheet } from '../../ui/Sheet';
+import { Tick } from '../../ui/Tick';
 import * as m from '#messages';
 import { forInput, fromInput } from '../../words/when';
 import { useSending } from './useSendingLine';
 
 type Lesson = Schema['LessonView'];
-
-function Tick({
-  label,
-  hint,
-  checked,
-  disabled = false,
-  onChange,
-}: {
-  label: string;
-  hint?: string;
-  checked: boolean;
-  disabled?: boolean;
-  onChange: (checked: boolean) => void;
-}) {
-  return (
-    <label className="flex items-baseline gap-2">
-      <input
-        type="checkbox"
-        className="size-4 shrink-0 translate-y-0.5 accent-ink"
-        checked={checked}
-        disabled={disabled}
-        onChange={(event) => onChange(event.target.checked)}
-      />
-      <span>
-        <span className="font-semibold">{label}</span>
-        {hint !== undefined && <span className="block text-sm text-soft">{hint}</span>}
-      </span>
-    </label>
-  );
-}
 
 /** What goes out of a round beside its rooms and copies, and what came of it. */
 export function SendingSheet({ lesson, open, onClose }: { lesson: Lesson; open: boolean; onClose: () => void }) {

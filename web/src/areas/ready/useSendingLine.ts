@@ -6,7 +6,7 @@ import { list } from '../../words/list';
 
 type Lesson = Schema['LessonView'];
 
-/** What goes out of a round, and how it is set. */
+/** The delivery settings of a round, and how to save them. */
 export function useSending(lesson: Lesson) {
   const queries = useQueryClient();
   const { fail } = useMessages();
@@ -34,7 +34,7 @@ export function useSending(lesson: Lesson) {
   return { sending, save };
 }
 
-/** One line of how it stands, for the plan. */
+/** The state of posts and emails in one line, for the plan. */
 export function useSendingLine(lesson: Lesson) {
   const { sending } = useSending(lesson);
   const is = sending.data;

@@ -1,12 +1,13 @@
+import { useState } from 'react';
 import { useQueryClient } from '@tanstack/react-query';
 import type { Schema } from '../../api/client';
 import { Button } from '../../ui/Button';
 import { Choice } from '../../ui/Choice';
 import * as m from '#messages';
-import { useState } from 'react';
 import { Code } from '../../ui/Code';
-import { useMessages } from '../../ui/messages';
+import { useCopy } from '../../ui/useCopy';
 import { Sheet } from '../../ui/Sheet';
+import { Tick } from '../../ui/Tick';
 import { doorLink } from './doorLink';
 import { DoorSign } from './DoorSign';
 import { useDoor } from './useDoor';
@@ -57,19 +58,14 @@ const languageOptions = (now: string) =>
 
 const modes: Schema['DoorMode'][] = ['open', 'checked', 'passOnly'];
 
-/** How students join: the words, the link and the code in one card; the settings in a panel of their own. */
+/** How students join: a card with the join words, the link and the code, and a panel with the settings. */
 export function DoorBox({ data }: { data: Schema['ClassView'] }) {
   const queries = useQueryClient();
   const door = useDoor(data.id, () => queries.invalidateQueries({ queryKey: ['class', data.id] }));
   const inside = data.students.filter((student) => student.claimed).length;
   const [open, setOpen] = useState(false);
-  const { say } = useMessages();
   const link = doorLink(data.doorWord);
-  const copy = () =>
-    void navigator.clipboard.writeText(link).then(
-      () => say(m.door_copied()),
-      () => undefined,
-    );
+  const copy = useCopy();
   return (
     <section aria-label={m.door_title()} className="flex items-center gap-5 border-2 border-ink bg-sheet p-4 text-sm">
       <Code text={link} className="size-24 shrink-0" />
@@ -79,7 +75,7 @@ export function DoorBox({ data }: { data: Schema['ClassView'] }) {
           {m.roster_doorWordLead()} <span className="text-ink">{window.location.host}/student</span>
         </p>
         <p className="mt-1 -ms-2 print:hidden">
-          <Button look="quiet" onClick={copy}>
+          <Button look="quiet" onClick={() => copy(link, m.door_copied())}>
             {m.door_copy()}
           </Button>
           <Button look="quiet" onClick={() => setOpen(true)}>
@@ -99,14 +95,14 @@ export function DoorBox({ data }: { data: Schema['ClassView'] }) {
           />
           <Tick
             label={m.door_press()}
-            on={data.namesAtDoor}
-            busy={door.names.isPending}
+            checked={data.namesAtDoor}
+            disabled={door.names.isPending}
             onChange={(names) => door.names.mutate({ names })}
           />
           <Tick
             label={m.door_cannotRead()}
-            on={data.cannotReadYet}
-            busy={door.names.isPending}
+            checked={data.cannotReadYet}
+            disabled={door.names.isPending}
             onChange={(cannotReadYet) => door.names.mutate({ cannotReadYet })}
           />
           {data.cannotReadYet && (
@@ -121,8 +117,8 @@ export function DoorBox({ data }: { data: Schema['ClassView'] }) {
           )}
           <Tick
             label={m.door_twoDevices()}
-            on={data.twoDevices}
-            busy={door.names.isPending}
+            checked={data.twoDevices}
+            disabled={door.names.isPending}
             onChange={(twoDevices) => door.names.mutate({ twoDevices })}
           />
           <div className="flex w-full flex-wrap gap-2 border-t border-line pt-3">
@@ -138,30 +134,5 @@ export function DoorBox({ data }: { data: Schema['ClassView'] }) {
         </div>
       </Sheet>
     </section>
-  );
-}
-
-function Tick({
-  label,
-  on,
-  busy,
-  onChange,
-}: {
-  label: string;
-  on: boolean;
-  busy: boolean;
-  onChange: (on: boolean) => void;
-}) {
-  return (
-    <label className="flex items-start gap-2">
-      <input
-        type="checkbox"
-        className="mt-1 size-4 shrink-0 accent-ink"
-        checked={on}
-        disabled={busy}
-        onChange={(event) => onChange(event.target.checked)}
-      />
-      {label}
-    </label>
   );
 }

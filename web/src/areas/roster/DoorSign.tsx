@@ -1,6 +1,6 @@
 import { lazy, Suspense, useState, type ReactNode } from 'react';
 import { Button } from '../../ui/Button';
-import { useMessages } from '../../ui/messages';
+import { useCopy } from '../../ui/useCopy';
 import { Sheet } from '../../ui/Sheet';
 import * as m from '#messages';
 import { untilThere } from '../../ui/lazily';
@@ -20,13 +20,8 @@ export function DoorSign({
   more?: ReactNode;
 }) {
   const [open, setOpen] = useState(false);
-  const { say } = useMessages();
   const link = doorLink(doorWord);
-  const copy = () =>
-    void navigator.clipboard.writeText(link).then(
-      () => say(m.door_copied()),
-      () => undefined,
-    );
+  const copy = useCopy();
   return (
     <>
       <button
@@ -48,7 +43,7 @@ export function DoorSign({
             <p className="text-2xl font-semibold wrap-anywhere">{window.location.host}/student</p>
             <p className="mt-4 text-xl">{m.door_word()}</p>
             <p className="font-head text-6xl leading-tight font-bold">{doorWord}</p>
-            <Button className="mt-6 print:hidden" onClick={copy}>
+            <Button className="mt-6 print:hidden" onClick={() => copy(link, m.door_copied())}>
               {m.door_copy()}
             </Button>
             {more}

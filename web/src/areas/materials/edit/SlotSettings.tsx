@@ -1,6 +1,7 @@
-import { useState, type ReactNode } from 'react';
+import { useState } from 'react';
 import { Choice } from '../../../ui/Choice';
 import { Field } from '../../../ui/Field';
+import { Tick } from '../../../ui/Tick';
 import * as m from '#messages';
 import type { Block } from '../blocks';
 import { ItemsEditor } from './ItemsEditor';
@@ -10,20 +11,6 @@ interface Props {
   block: Block;
   /** @param about what is typed in */
   onChange: (settings: Block['settings'], about?: string) => void;
-}
-
-function Tick({ on, onChange, children }: { on: boolean; onChange: (on: boolean) => void; children: ReactNode }) {
-  return (
-    <label className="flex min-h-6 items-center gap-2 text-sm">
-      <input
-        type="checkbox"
-        className="size-4 accent-(--ink)"
-        checked={on}
-        onChange={(event) => onChange(event.target.checked)}
-      />
-      {children}
-    </label>
-  );
 }
 
 const most = { items: 60, heads: 12 };
@@ -74,18 +61,14 @@ function KindSettings({ block, onChange }: Props) {
         <>
           {heads(m.edit_headings(), m.edit_addHeading())}
           {items(m.edit_cards(), m.edit_addCard(), settings.heads)}
-          <Tick on={settings.growing} onChange={(growing) => set({ growing })}>
-            {m.edit_mayAddCards()}
-          </Tick>
+          <Tick label={m.edit_mayAddCards()} checked={settings.growing} onChange={(growing) => set({ growing })} />
         </>
       );
     case 'ticks':
       return (
         <>
           {items(m.edit_lines(), m.edit_addLine())}
-          <Tick on={settings.alone} onChange={(alone) => set({ alone })}>
-            {m.edit_tickAlone()}
-          </Tick>
+          <Tick label={m.edit_tickAlone()} checked={settings.alone} onChange={(alone) => set({ alone })} />
         </>
       );
     case 'table':
@@ -93,9 +76,7 @@ function KindSettings({ block, onChange }: Props) {
         <>
           {heads(m.edit_columns(), m.edit_addColumn())}
           {items(m.edit_rows(), m.edit_addRow())}
-          <Tick on={settings.growing} onChange={(growing) => set({ growing })}>
-            {m.edit_mayAddRows()}
-          </Tick>
+          <Tick label={m.edit_mayAddRows()} checked={settings.growing} onChange={(growing) => set({ growing })} />
         </>
       );
     case 'markUp':
@@ -120,12 +101,8 @@ function KindSettings({ block, onChange }: Props) {
       return (
         <>
           {items(m.edit_options(), m.edit_addOption())}
-          <Tick on={settings.several} onChange={(several) => set({ several })}>
-            {m.edit_mayChooseSeveral()}
-          </Tick>
-          <Tick on={settings.shown} onChange={(shown) => set({ shown })}>
-            {m.edit_showSpread()}
-          </Tick>
+          <Tick label={m.edit_mayChooseSeveral()} checked={settings.several} onChange={(several) => set({ several })} />
+          <Tick label={m.edit_showSpread()} checked={settings.shown} onChange={(shown) => set({ shown })} />
         </>
       );
     default:
@@ -189,9 +166,7 @@ function Part({ block, onChange }: Props) {
         />
       )}
       {who !== 'everybody' && (
-        <Tick on={part.private} onChange={(on) => set({ private: on })}>
-          {m.edit_fillersPrivate()}
-        </Tick>
+        <Tick label={m.edit_fillersPrivate()} checked={part.private} onChange={(on) => set({ private: on })} />
       )}
     </div>
   );
