@@ -103,4 +103,15 @@ await measure('teacher, signed in, again', '', () =>
     () => teacher.getByRole('link', { name: /Class list of 9G/ }),
   ),
 );
+const lessons = await (await teacher.request.get('/api/staff/lessons')).json();
+const lesson = `/lessons/${lessons.find((one) => one.title.startsWith('Where does the flood wall go')).id}`;
+await measure('teacher, signed in, nothing kept: a lesson', '4000', async () => {
+  const page = await slow({ viewport: { width: 1280, height: 800 }, storageState: state });
+  const took = await timed(
+    () => page.goto(lesson, { waitUntil: 'commit' }),
+    () => page.locator('[data-stop^="tag:"]').first(),
+  );
+  await page.context().close();
+  return took;
+});
 await browser.close();

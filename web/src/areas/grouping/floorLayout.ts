@@ -19,7 +19,8 @@ const largest = 2;
 /** The size of a table with seats above and below it, two per row: `largestGroup` seats, `above` of them above. */
 export const roundTable = (largestGroup: number, above: number): TableSize => ({
   width: 280,
-  height: 44 * (Math.ceil(above / 2) + Math.ceil((largestGroup - above) / 2)) + 44 + 16 + 12 + 28,
+  // Rows of seats with names of two lines, the table, its state, the space below.
+  height: 58 * (Math.ceil(above / 2) + Math.ceil((largestGroup - above) / 2)) + 48 + 28 + 28,
 });
 
 /** The size of a table when there are many: its names are in one column. */

@@ -26,7 +26,7 @@ function Slip({ slip, paper }: { slip: Schema['Handout']; paper: Paper }) {
             {paper.className} · {paper.title}
           </p>
           <p
-            className={`line-clamp-3 font-head leading-tight font-semibold wrap-anywhere ${slip.name.length > 40 ? 'text-[13pt]' : 'text-[21pt]'}`}
+            className={`line-clamp-3 pb-[1mm] font-head leading-tight font-semibold wrap-anywhere ${slip.name.length > 40 ? 'text-[13pt]' : 'text-[21pt]'}`}
           >
             {slip.name}
           </p>
