@@ -351,4 +351,5 @@ bring_down() {
     done
     return 0
 }
-not_running() { ! is_running && ! pg_ready; }
+# A database that is shutting down answers nobody, but has its port still.
+not_running() { ! is_running && ! (: <"/dev/tcp/127.0.0.1/$PG_PORT") 2>/dev/null; }

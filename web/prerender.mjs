@@ -1,5 +1,5 @@
 // Puts into the pages what can be used before their scripts are here.
-import { readdirSync, readFileSync, writeFileSync } from 'node:fs';
+import { readdirSync, readFileSync, statSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { createServer } from 'vite';
 
@@ -42,9 +42,12 @@ function needed(first, seen = new Set()) {
 const index = join(dist, 'index.html');
 const page = readFileSync(index, 'utf8');
 const asked = new Set([...page.matchAll(/\/assets\/([^"]+\.js)"/g)].map(([, name]) => name));
+// The largest first: what is small finds room beside it.
+const size = (name) => statSync(join(dist, 'assets', name)).size;
 const lesson = [chunk('staff'), chunk('LessonPage')]
   .flatMap((name) => [...needed(name)])
-  .filter((name) => !asked.has(name));
+  .filter((name) => !asked.has(name))
+  .sort((a, b) => size(b) - size(a));
 writeFileSync(
   index,
   page

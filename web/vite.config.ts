@@ -2,6 +2,7 @@ import tailwindcss from '@tailwindcss/vite';
 import react from '@vitejs/plugin-react';
 import { fileURLToPath } from 'node:url';
 import { defineConfig } from 'vite';
+import { groups } from './chunks';
 
 /** The language of this build: each has its own, in a folder of its own. */
 const language = process.env.FH_LANGUAGE ?? 'en';
@@ -35,18 +36,9 @@ export default defineConfig({
     // Two front doors: the student's page loads nothing of the teacher's.
     rolldownOptions: {
       input: { index: here('./index.html'), student: here('./student.html') },
-      // By itself, so that a page can ask for it before it knows what else it needs (prerender.mjs).
       output: {
         codeSplitting: {
-          groups: [
-            { name: 'react', test: /node_modules[\\/](react|react-dom|scheduler)[\\/]/ },
-            // What a student's page and the teacher's lesson both need: in many small pieces it would weigh more for the student.
-            {
-              name: 'both',
-              test: /(core[\\/]data[\\/]marks\.json|src[\\/](ui[\\/](Sign|marks|Duration|roomWindow|lazily)\.|api[\\/]stream\.|areas[\\/]materials[\\/](answers|media|blocks|fill[\\/](ReadingBlock|Fill))\.))/,
-              includeDependenciesRecursively: false,
-            },
-          ],
+          groups: groups(here('./src')),
         },
       },
     },

@@ -1,9 +1,13 @@
 import { configure } from '@testing-library/react';
 import '@testing-library/jest-dom/vitest';
 import { cleanup } from '@testing-library/react';
-import { afterEach } from 'vitest';
+import { afterEach, beforeAll } from 'vitest';
+import { headless } from './src/ui/headlessLater';
 
 afterEach(cleanup);
+
+// What opens is there from the first moment.
+beforeAll(headless.load);
 
 // A machine that does other things meanwhile is no reason to fail.
 configure({ asyncUtilTimeout: 8_000 });

@@ -14,14 +14,12 @@ use FreshHuddle\App\Tests\Support\AppTestCase;
 use FreshHuddle\App\Tests\Support\Files;
 use FreshHuddle\App\Tests\Support\Json;
 use PHPUnit\Framework\Attributes\DataProvider;
-use PHPUnit\Framework\Attributes\Group;
 use Symfony\Component\Routing\RouterInterface;
 
 /**
  * Who may do what: every address for staff, asked by everybody. The addresses come from the router, so that a new one is
  * asked too.
  */
-#[Group('routes')]
 final class RightsTest extends AppTestCase
 {
     /** What only the teacher may do who made the class, or in whose cupboard the original lies. */

@@ -9,7 +9,6 @@ use FreshHuddle\App\Tests\Support\AppTestCase;
 use FreshHuddle\App\Tests\Support\Files;
 use FreshHuddle\App\Tests\Support\Json;
 use PHPUnit\Framework\Attributes\DataProvider;
-use PHPUnit\Framework\Attributes\Group;
 use Random\Engine\Xoshiro256StarStar;
 use Random\Randomizer;
 use Symfony\Component\Uid\Uuid;
@@ -18,7 +17,6 @@ use Symfony\Component\Uid\Uuid;
  * Every field of every route, as the API's own description has them, filled with what does not belong there. The answer
  * may be anything but “something broke”.
  */
-#[Group('routes')]
 final class FuzzTest extends AppTestCase
 {
     /** JSON, as it stands in a body. */

@@ -1,8 +1,10 @@
 import * as m from '#messages';
 import type { Announcements, UniqueIdentifier } from '@dnd-kit/core';
 
+export type DragWords = Announcements;
+
 /** What a screen reader hears while something is dragged: what people are called, never what they are kept under. */
-export function dragWords(nameOf: (id: UniqueIdentifier) => string): Announcements {
+export function dragWords(nameOf: (id: UniqueIdentifier) => string): DragWords {
   const dragged = (id: UniqueIdentifier) => ({ what: nameOf(id) });
   return {
     onDragStart: ({ active }) => m.drag_lifted(dragged(active.id)),

@@ -1,19 +1,11 @@
-import {
-  DndContext,
-  DragOverlay,
-  PointerSensor,
-  pointerWithin,
-  useSensor,
-  useSensors,
-  type CollisionDetection,
-  type DragEndEvent,
-} from '@dnd-kit/core';
 import clsx from 'clsx';
 import { useEffect, useRef, useState, type CSSProperties, type KeyboardEvent, type ReactNode } from 'react';
 import type { Schema } from '../../api/client';
 import * as m from '#messages';
 import { list } from '../../words/list';
+import { DragArea, Dragged } from '../../ui/Drag';
 import { dragWords } from '../../ui/dragWords';
+import { part } from '../../ui/lazily';
 import { useRoom } from '../../ui/useRoom';
 import { floorLayout, narrowTable, roundTable } from './floorLayout';
 import { FloorList } from './FloorList';
@@ -23,16 +15,19 @@ import { nearest, type Direction } from './nearest';
 import { RovingContext } from './roving';
 import { Shelf } from './Shelf';
 import { Table, type Effect, type Group, type Guest } from './Table';
-import { TableActions } from './TableActions';
-import { TagActions } from './TagActions';
 import type { FloorControl } from './useFloor';
+
+const TableActions = part(
+  () => import('./TableActions'),
+  (file) => file.TableActions,
+);
+const TagActions = part(
+  () => import('./TagActions'),
+  (file) => file.TagActions,
+);
 
 const compactAbove = 12;
 const rowsAbove = 40;
-
-/** A tag under the pointer wins over the table under it. */
-const tagsFirst: CollisionDetection = (args) =>
-  pointerWithin(args).sort((a, b) => Number(String(b.id).startsWith('tag:')) - Number(String(a.id).startsWith('tag:')));
 
 type Opened = { kind: 'tag'; student: Student; at: DOMRect } | { kind: 'table'; group: Group; at: DOMRect };
 
@@ -99,9 +94,6 @@ export function Floor(props: FloorProps) {
     frame.current?.querySelector<HTMLElement>(`[data-stop="${goesTo.current}"]`)?.focus({ preventScroll: true });
     goesTo.current = null;
   }, [floor]);
-  const byPointer = useSensors(useSensor(PointerSensor, { activationConstraint: { distance: 6 } }));
-  const none = useSensors();
-  const sensors = readOnly ? none : byPointer;
   const byId = new Map(students.map((student) => [student.id, student]));
   const nameOf = (id: string) => byId.get(id)?.name ?? '';
   const groupName = (id: string) => floor.groups.find((group) => group.id === id)?.name ?? '';
@@ -148,10 +140,10 @@ export function Floor(props: FloorProps) {
     }
   };
 
-  const dragEnd = ({ active, over }: DragEndEvent) => {
+  const dragEnd = (student: string, stop: string | null) => {
     setDragged(null);
     onHold?.(null);
-    if (over !== null) put(String(active.id), String(over.id));
+    if (stop !== null) put(student, stop);
   };
 
   const stopOf = (target: EventTarget) =>
@@ -227,17 +219,18 @@ export function Floor(props: FloorProps) {
 
   return (
     <RovingContext value={tabStop}>
-      <DndContext
-        sensors={sensors}
-        collisionDetection={tagsFirst}
-        accessibility={{ announcements: whileDragged }}
-        onDragStart={({ active }) => {
-          setDragged(String(active.id));
-          onHold?.(String(active.id));
+      {/* A tag under the pointer wins over the table under it. */}
+      <DragArea
+        off={readOnly}
+        first="tag:"
+        words={whileDragged}
+        onStart={(student) => {
+          setDragged(student);
+          onHold?.(student);
         }}
-        onDragOver={({ over: at }) => setOver(at === null ? null : String(at.id))}
-        onDragEnd={dragEnd}
-        onDragCancel={() => {
+        onOver={setOver}
+        onEnd={dragEnd}
+        onCancel={() => {
           setDragged(null);
           onHold?.(null);
         }}
@@ -307,13 +300,13 @@ export function Floor(props: FloorProps) {
         <p className="sr-only" role="status">
           {spoken}
         </p>
-        <DragOverlay dropAnimation={null}>
+        <Dragged>
           {draggedStudent !== undefined && (
             <div className="min-h-10 w-[7.4rem] rotate-2 border-2 border-ink bg-ink px-2 py-1 text-sm leading-tight text-ground shadow-lg">
               {draggedStudent.name}
             </div>
           )}
-        </DragOverlay>
+        </Dragged>
         {opened?.kind === 'tag' && (
           <TagActions
             student={byId.get(opened.student.id) ?? opened.student}
@@ -340,7 +333,7 @@ export function Floor(props: FloorProps) {
             onClose={() => setOpened(null)}
           />
         )}
-      </DndContext>
+      </DragArea>
     </RovingContext>
   );
 }

@@ -1,8 +1,8 @@
-import { useDraggable, useDroppable } from '@dnd-kit/core';
 import clsx from 'clsx';
 import { useContext } from 'react';
 import type { Schema } from '../../api/client';
 import * as m from '#messages';
+import { Draggable, Droppable, type DragListeners } from '../../ui/Drag';
 import { LensContext } from './lens';
 import { useStop } from './roving';
 
@@ -47,18 +47,46 @@ export function tagLook(student: Student, live: boolean): string {
   return hasArrived(student) ? 'border border-s-[6px] border-ink bg-sheet font-semibold' : 'border border-ink bg-sheet';
 }
 
-export function NameTag({ student, group, fixed, live, picked, dense = false, onOpen }: NameTagProps) {
-  const { setNodeRef: setDragRef, listeners, isDragging } = useDraggable({ id: student.id });
-  const { setNodeRef: setDropRef, isOver } = useDroppable({ id: `tag:${student.id}` });
+/** A student's name: it can be dragged, and another can be dropped on it. */
+export function NameTag(props: NameTagProps) {
+  const { id } = props.student;
+  return (
+    <Draggable id={id}>
+      {(dragged) => (
+        <Droppable id={`tag:${id}`}>
+          {(dropped) => (
+            <Tag
+              {...props}
+              place={(node) => {
+                dragged.ref(node);
+                dropped.ref(node);
+              }}
+              listeners={dragged.listeners}
+              isDragging={dragged.dragging}
+              isOver={dropped.over}
+            />
+          )}
+        </Droppable>
+      )}
+    </Draggable>
+  );
+}
+
+interface TagProps extends NameTagProps {
+  place: (node: HTMLElement | null) => void;
+  listeners: DragListeners;
+  isDragging: boolean;
+  isOver: boolean;
+}
+
+function Tag(props: TagProps) {
+  const { student, group, fixed, live, picked, dense = false, onOpen, place, listeners, isDragging, isOver } = props;
   const stop = useStop(`tag:${student.id}`);
   const seen = useContext(LensContext)(student.id);
   return (
     <button
       type="button"
-      ref={(node) => {
-        setDragRef(node);
-        setDropRef(node);
-      }}
+      ref={place}
       {...stop}
       aria-label={
         m.floor_tag({ name: student.name, place: group ?? m.floor_onShelf(), fixed: String(fixed) }) +

@@ -1,6 +1,6 @@
-import { useDroppable } from '@dnd-kit/core';
 import clsx from 'clsx';
 import * as m from '#messages';
+import { Droppable } from '../../ui/Drag';
 import { useStop } from './roving';
 import { NameTag, type Student } from './NameTag';
 
@@ -21,7 +21,6 @@ export function Shelf({
   meaning?: string | null;
   onOpenTag: (student: Student, at: DOMRect) => void;
 }) {
-  const { setNodeRef, isOver } = useDroppable({ id: 'shelf' });
   const stop = useStop('shelf');
   const tags = (list: Student[]) =>
     list.map((student) => (
@@ -37,32 +36,38 @@ export function Shelf({
       </li>
     ));
   return (
-    <section
-      ref={setNodeRef}
-      aria-label={m.floor_shelf()}
-      className={clsx('border-t-4 border-ink bg-sheet px-5 py-3', isOver && 'ring-4 ring-accent ring-inset')}
-    >
-      <div className="flex flex-wrap items-center gap-x-4 gap-y-2">
-        <button type="button" {...stop} className="min-h-6 text-start font-head font-semibold">
-          {m.floor_shelf()}
-        </button>
-        {meaning === null ? (
-          <span className="text-sm text-soft">
-            {students.length === 0 ? m.floor_shelfEmpty() : m.floor_shelfLead({ n: students.length })}
-          </span>
-        ) : (
-          <span className="line-clamp-2 min-w-0 flex-1 bg-accent px-2 text-sm font-semibold text-on-accent">
-            {meaning}
-          </span>
-        )}
-        {students.length > 0 && <ul className="flex max-h-40 flex-wrap gap-2 overflow-y-auto p-1">{tags(students)}</ul>}
-        {absent.length > 0 && (
-          <div className="ms-auto flex flex-wrap items-center gap-2">
-            <span className="text-sm text-soft">{m.floor_away()}</span>
-            <ul className="flex flex-wrap gap-2">{tags(absent)}</ul>
+    <Droppable id="shelf">
+      {({ ref, over }) => (
+        <section
+          ref={ref}
+          aria-label={m.floor_shelf()}
+          className={clsx('border-t-4 border-ink bg-sheet px-5 py-3', over && 'ring-4 ring-accent ring-inset')}
+        >
+          <div className="flex flex-wrap items-center gap-x-4 gap-y-2">
+            <button type="button" {...stop} className="min-h-6 text-start font-head font-semibold">
+              {m.floor_shelf()}
+            </button>
+            {meaning === null ? (
+              <span className="text-sm text-soft">
+                {students.length === 0 ? m.floor_shelfEmpty() : m.floor_shelfLead({ n: students.length })}
+              </span>
+            ) : (
+              <span className="line-clamp-2 min-w-0 flex-1 bg-accent px-2 text-sm font-semibold text-on-accent">
+                {meaning}
+              </span>
+            )}
+            {students.length > 0 && (
+              <ul className="flex max-h-40 flex-wrap gap-2 overflow-y-auto p-1">{tags(students)}</ul>
+            )}
+            {absent.length > 0 && (
+              <div className="ms-auto flex flex-wrap items-center gap-2">
+                <span className="text-sm text-soft">{m.floor_away()}</span>
+                <ul className="flex flex-wrap gap-2">{tags(absent)}</ul>
+              </div>
+            )}
           </div>
-        )}
-      </div>
-    </section>
+        </section>
+      )}
+    </Droppable>
   );
 }

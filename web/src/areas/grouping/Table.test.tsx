@@ -1,4 +1,3 @@
-import { DndContext } from '@dnd-kit/core';
 import { fireEvent, render, screen } from '@testing-library/react';
 import { describe, expect, it, vi } from 'vitest';
 import type { Student } from './NameTag';
@@ -11,25 +10,23 @@ const group = { id: 'q', name: 'Quayside', mark: 0, number: 1, students: ['ada',
 function show(props: { effect?: Effect; students?: Student[]; guests?: { student: Student; from: string }[] } = {}) {
   const does = { onOpenTag: vi.fn(), onOpenTable: vi.fn() };
   render(
-    <DndContext>
-      <ul>
-        <Table
-          group={group}
-          students={props.students ?? [student('Ada'), student('Ben')]}
-          guests={props.guests ?? []}
-          fixed={new Set(['ben'])}
-          live={false}
-          picked={null}
-          compact={false}
-          scale={1}
-          above={1}
-          note="2"
-          way={null}
-          effect={props.effect}
-          {...does}
-        />
-      </ul>
-    </DndContext>,
+    <ul>
+      <Table
+        group={group}
+        students={props.students ?? [student('Ada'), student('Ben')]}
+        guests={props.guests ?? []}
+        fixed={new Set(['ben'])}
+        live={false}
+        picked={null}
+        compact={false}
+        scale={1}
+        above={1}
+        note="2"
+        way={null}
+        effect={props.effect}
+        {...does}
+      />
+    </ul>,
   );
   return does;
 }

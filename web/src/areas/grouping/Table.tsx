@@ -1,4 +1,3 @@
-import { useDroppable } from '@dnd-kit/core';
 import clsx from 'clsx';
 import type { Schema } from '../../api/client';
 import { Ear } from '../../ui/Ear';
@@ -7,6 +6,7 @@ import { roomWindow } from '../../ui/roomWindow';
 import { Sign } from '../../ui/Sign';
 import { WayIn } from '../../ui/WayIn';
 import * as m from '#messages';
+import { Droppable } from '../../ui/Drag';
 import { useStop } from './roving';
 import { NameTag, tagLook, type Student } from './NameTag';
 
@@ -187,9 +187,16 @@ function EffectNote({ effect }: { effect: Effect }) {
 
 /** A group, seen from above: the table with its sign and name, name tags in the seats round it. */
 export function Table(props: TableProps) {
+  return (
+    <Droppable id={`table:${props.group.id}`}>
+      {({ ref, over }) => <TableAt {...props} place={ref} over={over} />}
+    </Droppable>
+  );
+}
+
+function TableAt(props: TableProps & { place: (node: HTMLElement | null) => void; over: boolean }) {
   const { group, students, guests, fixed, live, picked, compact, scale, above, note, state, ear, way, effect } = props;
-  const { onOpenTag, onOpenTable } = props;
-  const { setNodeRef, isOver } = useDroppable({ id: `table:${group.id}` });
+  const { onOpenTag, onOpenTable, place, over } = props;
   const tag = (student: Student) => (
     <li key={student.id} className={compact ? 'w-full' : 'flex w-[calc(50%-var(--spacing))]'}>
       <NameTag
@@ -226,7 +233,7 @@ export function Table(props: TableProps) {
         group={group}
         compact={compact}
         scale={scale}
-        over={isOver}
+        over={over}
         note={note}
         effect={effect}
         onOpen={(at) => onOpenTable(group, at)}
@@ -238,7 +245,7 @@ export function Table(props: TableProps) {
   );
   if (compact) {
     return (
-      <li ref={setNodeRef}>
+      <li ref={place}>
         {slab}
         {state !== undefined && <StateLine state={state} />}
         <ul className="mt-1 space-y-0.5">
@@ -251,7 +258,7 @@ export function Table(props: TableProps) {
   }
   const row = 'flex flex-wrap justify-center gap-2';
   return (
-    <li ref={setNodeRef} className="flex flex-col gap-1.5">
+    <li ref={place} className="flex flex-col gap-1.5">
       <ul className={clsx(row, 'min-h-11 items-stretch')}>{students.slice(0, above).map(tag)}</ul>
       {slab}
       <EffectLine effect={effect} state={state} />

@@ -1,15 +1,19 @@
-import { DndContext, PointerSensor, useSensor, useSensors, type DragEndEvent } from '@dnd-kit/core';
-import { horizontalListSortingStrategy, SortableContext, useSortable } from '@dnd-kit/sortable';
-import { Popover, PopoverButton, PopoverPanel } from '@headlessui/react';
 import clsx from 'clsx';
 import { Fragment, useRef, useState, type KeyboardEvent, type PointerEvent, type ReactNode } from 'react';
 import * as m from '#messages';
 import { segmentName } from './segmentName';
+import { DragArea, Sortable, SortableRow, type DragListeners } from '../../ui/Drag';
 import { dragWords } from '../../ui/dragWords';
+import { part } from '../../ui/lazily';
+import { Popover } from '../../ui/Popover';
 import { asOrdered, withEdge, withPlace, type Order, type Segment } from './orderMoves';
-import { SegmentSlip } from './SegmentSlip';
 import type { useOrder } from './useOrder';
 import { backKey, forwardKey, isRightToLeft } from '../../ui/direction';
+
+const SegmentSlip = part(
+  () => import('./SegmentSlip'),
+  (file) => file.SegmentSlip,
+);
 
 export const nameOf = (segment: Segment) => segmentName(segment.kind, segment.round?.number ?? null);
 
@@ -79,57 +83,66 @@ function Edge({
   );
 }
 
-/** One stretch of the lesson, as long as it lasts. */
-function Stretch({
-  segment,
-  past,
-  now,
-  shown,
-  onArrow,
-  children,
-}: {
+interface StretchProps {
   segment: Segment;
   past: boolean;
   now: boolean;
   shown: boolean;
   onArrow: (by: number) => void;
   children: (close: () => void) => ReactNode;
-}) {
-  const { setNodeRef, transform, isDragging, listeners } = useSortable({ id: segment.id });
+}
+
+/** One stretch of the lesson, as long as it lasts. */
+function Stretch(props: StretchProps) {
+  return (
+    <Sortable id={props.segment.id}>
+      {({ ref, listeners, dragging, x }) => (
+        <div
+          ref={ref}
+          style={{
+            flexGrow: props.segment.minutes,
+            transform: x === null ? undefined : `translateX(${x}px)`,
+            zIndex: dragging ? 20 : undefined,
+          }}
+          className="@container min-w-9 basis-0"
+        >
+          <StretchSlip {...props} listeners={listeners} />
+        </div>
+      )}
+    </Sortable>
+  );
+}
+
+function StretchSlip(props: StretchProps & { listeners: DragListeners }) {
+  const { segment, past, now, shown, onArrow, children, listeners } = props;
   const round = segment.kind === 'round';
   return (
-    <div
-      ref={setNodeRef}
-      style={{
-        flexGrow: segment.minutes,
-        transform: transform === null ? undefined : `translateX(${transform.x}px)`,
-        zIndex: isDragging ? 20 : undefined,
+    <Popover
+      className="h-full"
+      button={{
+        ...listeners,
+        'data-to-scale': true,
+        title: m.order_of({ name: nameOf(segment), n: segment.minutes }),
+        'aria-label': `${m.order_of({ name: nameOf(segment), n: segment.minutes })}${now ? `, ${m.order_now()}` : past ? `, ${m.order_past()}` : ''}`,
+        'aria-current': now ? 'step' : undefined,
+        onKeyDownCapture: (event: KeyboardEvent) => {
+          const by = { [backKey()]: -1, [forwardKey()]: 1 }[event.key];
+          if (event.altKey && by !== undefined) {
+            event.preventDefault();
+            onArrow(by);
+          }
+        },
+        className: clsx(
+          'relative flex h-full w-full touch-none items-center justify-center gap-1.5 overflow-hidden px-1.5 text-sm whitespace-nowrap',
+          round && 'font-semibold',
+          now && 'bg-ink text-ground',
+          !now && past && 'bg-[repeating-linear-gradient(135deg,var(--line)_0_2px,var(--sheet)_2px_7px)] text-soft',
+          !now && !past && (round ? 'bg-wash' : 'bg-sheet'),
+          shown && (now ? 'shadow-[inset_0_-4px_0_var(--line)]' : 'shadow-[inset_0_-4px_0_var(--ink)]'),
+        ),
       }}
-      className="@container min-w-9 basis-0"
-    >
-      <Popover className="h-full">
-        <PopoverButton
-          {...listeners}
-          data-to-scale
-          title={m.order_of({ name: nameOf(segment), n: segment.minutes })}
-          aria-label={`${m.order_of({ name: nameOf(segment), n: segment.minutes })}${now ? `, ${m.order_now()}` : past ? `, ${m.order_past()}` : ''}`}
-          aria-current={now ? 'step' : undefined}
-          onKeyDownCapture={(event: KeyboardEvent) => {
-            const by = { [backKey()]: -1, [forwardKey()]: 1 }[event.key];
-            if (event.altKey && by !== undefined) {
-              event.preventDefault();
-              onArrow(by);
-            }
-          }}
-          className={clsx(
-            'relative flex h-full w-full touch-none items-center justify-center gap-1.5 overflow-hidden px-1.5 text-sm whitespace-nowrap',
-            round && 'font-semibold',
-            now && 'bg-ink text-ground',
-            !now && past && 'bg-[repeating-linear-gradient(135deg,var(--line)_0_2px,var(--sheet)_2px_7px)] text-soft',
-            !now && !past && (round ? 'bg-wash' : 'bg-sheet'),
-            shown && (now ? 'shadow-[inset_0_-4px_0_var(--line)]' : 'shadow-[inset_0_-4px_0_var(--ink)]'),
-          )}
-        >
+      label={
+        <>
           <span className={clsx('truncate', round && '@max-[6.5rem]:hidden', past && 'bg-sheet px-0.5')}>
             {nameOf(segment)}
           </span>
@@ -141,23 +154,19 @@ function Stretch({
           <span className={clsx('whitespace-nowrap tabular-nums @max-[4.5rem]:hidden', !now && 'text-soft')}>
             {m.order_minutes({ n: segment.minutes })}
           </span>
-        </PopoverButton>
-        <PopoverPanel
-          anchor={{ to: 'bottom start', gap: 6, padding: 8 }}
-          className="z-40 w-80 border-2 border-ink bg-sheet p-3 shadow-[4px_4px_0_var(--ink)]"
-        >
-          {({ close }) => (
-            <>
-              <p className="mb-2 font-semibold">
-                {nameOf(segment)}{' '}
-                <span className="text-sm font-normal text-soft">{m.order_kindNote({ key: segment.kind })}</span>
-              </p>
-              {children(close)}
-            </>
-          )}
-        </PopoverPanel>
-      </Popover>
-    </div>
+        </>
+      }
+    >
+      {(close) => (
+        <>
+          <p className="mb-2 font-semibold">
+            {nameOf(segment)}{' '}
+            <span className="text-sm font-normal text-soft">{m.order_kindNote({ key: segment.kind })}</span>
+          </p>
+          {children(close)}
+        </>
+      )}
+    </Popover>
   );
 }
 
@@ -186,7 +195,6 @@ export function OrderStrip({
 }) {
   const bar = useRef<HTMLDivElement>(null);
   const [held, setHeld] = useState<{ at: number; by: number } | null>(null);
-  const sensors = useSensors(useSensor(PointerSensor, { activationConstraint: { distance: 8 } }));
   const segments = held === null ? order.segments : withEdge(order.segments, held.at, held.by);
   const nowAt = order.segments.findIndex((segment) => segment.id === order.now);
   const planned = segments.reduce((sum, segment) => sum + segment.minutes, 0);
@@ -195,23 +203,20 @@ export function OrderStrip({
     const placed = withPlace(order.segments, from, to);
     if (placed !== order.segments) control.put(asOrdered(placed));
   };
-  const dropped = ({ active, over }: DragEndEvent) => {
-    const from = order.segments.findIndex((segment) => segment.id === active.id);
-    const to = order.segments.findIndex((segment) => segment.id === over?.id);
+  const dropped = (id: string, over: string | null) => {
+    const from = order.segments.findIndex((segment) => segment.id === id);
+    const to = order.segments.findIndex((segment) => segment.id === over);
     if (from >= 0 && to >= 0 && from !== to) place(from, to);
   };
   return (
-    <DndContext
-      sensors={sensors}
-      onDragEnd={dropped}
-      accessibility={{
-        announcements: dragWords((id) => {
-          const segment = segments.find((one) => one.id === id);
-          return segment === undefined ? '' : nameOf(segment);
-        }),
-      }}
+    <DragArea
+      onEnd={dropped}
+      words={dragWords((id) => {
+        const segment = segments.find((one) => one.id === id);
+        return segment === undefined ? '' : nameOf(segment);
+      })}
     >
-      <SortableContext items={segments.map((segment) => segment.id)} strategy={horizontalListSortingStrategy}>
+      <SortableRow ids={segments.map((segment) => segment.id)}>
         <div ref={bar} role="group" aria-label={m.order_label()} className="flex h-10 min-w-0 border border-ink">
           {segments.map((segment, at) => (
             <Fragment key={segment.id}>
@@ -262,7 +267,7 @@ export function OrderStrip({
             </Fragment>
           ))}
         </div>
-      </SortableContext>
-    </DndContext>
+      </SortableRow>
+    </DragArea>
   );
 }

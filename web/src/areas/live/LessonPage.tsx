@@ -1,6 +1,6 @@
 import clsx from 'clsx';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
-import { lazy, Suspense, useState, type ReactNode } from 'react';
+import { Suspense, useState, type ReactNode } from 'react';
 import { Link, useLocation, useParams, useSearchParams } from 'react-router';
 import { useServerNow } from '../../api/clock';
 import { api, take, type Schema } from '../../api/client';
@@ -12,7 +12,7 @@ import { useMessages } from '../../ui/messages';
 import { Page } from '../../ui/Page';
 import { roomWindow } from '../../ui/roomWindow';
 import { Tabs } from '../../ui/Tabs';
-import { lazily, untilThere } from '../../ui/lazily';
+import { lazily, part } from '../../ui/lazily';
 import { useKeys } from '../../ui/useKeys';
 import * as m from '#messages';
 import { lessonKeys } from '../../ui/shortcuts';
@@ -27,36 +27,25 @@ import { hereAt, type Group } from '../grouping/Table';
 import { LensContext, useLens } from '../grouping/lens';
 import { LensChoice } from '../grouping/LensChoice';
 import { useFloor } from '../grouping/useFloor';
-import { UsedBy } from '../grouping/UsedBy';
-import { Claim } from '../roster/Claim';
-import { Doorway } from '../roster/Doorway';
 import { useDoor } from '../roster/useDoor';
 import { useMarkAbsent } from '../roster/useMarkAbsent';
 import { nameOf } from '../lesson/OrderStrip';
-import { AskDate } from '../lesson/AskDate';
 import { LessonSlip } from '../lesson/LessonSlip';
 import { titleBeside } from '../lesson/titleBeside';
-import { NextLesson } from '../lesson/NextLesson';
 import { useNewOriginal } from '../materials/useNewOriginal';
 import { isThere } from '../rooms/useRooms';
-import { FailedWork } from './FailedWork';
-import { HereAfterAll } from './HereAfterAll';
 import { isOtherLessonOn, LeaveOther, useAskToLeave } from './LeaveOther';
-import { Late } from './Late';
 import { lateStudents } from './lateStudents';
 import { LivePanel, OverPanel, WhoIsMissing } from './LivePanel';
-import { NewClassPage } from './NewClassPage';
 import { NoticeBox, SaidNotices } from './NoticeBox';
 import { phaseOf, type Phase } from './phase';
 import { PlanPanel } from './PlanPanel';
 import { Ribbon } from './Ribbon';
 import { command, useCommand } from './useCommand';
 import { signalOf, stateOf } from './signals';
-import { StudentMoves } from './StudentMoves';
 import { TableChanges, TableSignals } from './TableSignals';
 import { useLesson } from './useLesson';
 import { useListening } from './useListening';
-import { VisitPanel } from './VisitPanel';
 import { awayText, noteOf } from './whereabouts';
 
 type View = 'floor' | 'work' | 'rooms' | 'original';
@@ -86,24 +75,101 @@ function Trail({ lesson }: { lesson: Schema['LessonView'] }) {
 }
 
 // Loaded when first shown, so that the groups, the time and the next action don't wait for them.
-const AsStudent = lazy(() => untilThere(() => import('./AsStudent').then((file) => ({ default: file.AsStudent }))));
-const FillRounds = lazy(() =>
-  untilThere(() => import('../lesson/FillRounds').then((file) => ({ default: file.FillRounds }))),
+const AsStudent = part(
+  () => import('./AsStudent'),
+  (file) => file.AsStudent,
 );
-const KeyList = lazy(() => untilThere(() => import('../../ui/KeyList').then((file) => ({ default: file.KeyList }))));
-const Log = lazy(() => untilThere(() => import('./Log').then((file) => ({ default: file.Log }))));
+const FillRounds = part(
+  () => import('../lesson/FillRounds'),
+  (file) => file.FillRounds,
+);
+const KeyList = part(
+  () => import('../../ui/KeyList'),
+  (file) => file.KeyList,
+);
+const Log = part(
+  () => import('./Log'),
+  (file) => file.Log,
+);
 const MaterialsView = lazily(() => import('../materials/MaterialsView'));
-const MergeSheet = lazy(() => untilThere(() => import('./SplitSheet').then((file) => ({ default: file.MergeSheet }))));
-const Pasting = lazy(() => untilThere(() => import('./Pasting').then((file) => ({ default: file.Pasting }))));
-const RoomsThen = lazy(() =>
-  untilThere(() => import('../rooms/RoomsThen').then((file) => ({ default: file.RoomsThen }))),
+const MergeSheet = part(
+  () => import('./SplitSheet'),
+  (file) => file.MergeSheet,
 );
-const RoomsView = lazy(() =>
-  untilThere(() => import('../rooms/RoomsView').then((file) => ({ default: file.RoomsView }))),
+const Pasting = part(
+  () => import('./Pasting'),
+  (file) => file.Pasting,
 );
-const SplitSheet = lazy(() => untilThere(() => import('./SplitSheet').then((file) => ({ default: file.SplitSheet }))));
-const WalkRound = lazy(() =>
-  untilThere(() => import('./walk/WalkRound').then((file) => ({ default: file.WalkRound }))),
+const RoomsThen = part(
+  () => import('../rooms/RoomsThen'),
+  (file) => file.RoomsThen,
+);
+const RoomsView = part(
+  () => import('../rooms/RoomsView'),
+  (file) => file.RoomsView,
+);
+const SplitSheet = part(
+  () => import('./SplitSheet'),
+  (file) => file.SplitSheet,
+);
+const WalkRound = part(
+  () => import('./walk/WalkRound'),
+  (file) => file.WalkRound,
+);
+
+const Claim = part(
+  () => import('../roster/Claim'),
+  (file) => file.Claim,
+);
+
+const Doorway = part(
+  () => import('../roster/Doorway'),
+  (file) => file.Doorway,
+);
+
+const FailedWork = part(
+  () => import('./FailedWork'),
+  (file) => file.FailedWork,
+);
+
+const HereAfterAll = part(
+  () => import('./HereAfterAll'),
+  (file) => file.HereAfterAll,
+);
+
+const Late = part(
+  () => import('./Late'),
+  (file) => file.Late,
+);
+
+const NewClassPage = part(
+  () => import('./NewClassPage'),
+  (file) => file.NewClassPage,
+);
+
+const StudentMoves = part(
+  () => import('./StudentMoves'),
+  (file) => file.StudentMoves,
+);
+
+const VisitPanel = part(
+  () => import('./VisitPanel'),
+  (file) => file.VisitPanel,
+);
+
+const AskDate = part(
+  () => import('../lesson/AskDate'),
+  (file) => file.AskDate,
+);
+
+const NextLesson = part(
+  () => import('../lesson/NextLesson'),
+  (file) => file.NextLesson,
+);
+
+const UsedBy = part(
+  () => import('../grouping/UsedBy'),
+  (file) => file.UsedBy,
 );
 
 function NotCurrent({ lesson }: { lesson: Schema['LessonView'] }) {

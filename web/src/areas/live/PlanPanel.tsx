@@ -1,6 +1,6 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
-import { lazy, Suspense, useState, type ReactNode } from 'react';
-import { untilThere } from '../../ui/lazily';
+import { Suspense, useState, type ReactNode } from 'react';
+import { part } from '../../ui/lazily';
 import { Link, useNavigate } from 'react-router';
 import { api, take, type Schema } from '../../api/client';
 import { groupingsQuery } from '../../api/lists';
@@ -16,21 +16,29 @@ import { list as listed } from '../../words/list';
 import { RepairSheet, useRepair } from '../grouping/Repair';
 import type { FloorControl } from '../grouping/useFloor';
 import { nameOf } from '../lesson/OrderStrip';
-import { BringChanges } from '../materials/BringChanges';
 import { useOrder } from '../lesson/useOrder';
 import { ReadyNow, WorthALook } from '../ready/ReadyNow';
 import { useSendingLine } from '../ready/useSendingLine';
-import { SetUpProgress } from '../ready/SetUpProgress';
 import { useLooking, useSetUp } from '../ready/useSetUp';
 import { nextStep, setUp, stops, type NextKind, type NextStep } from './nextStep';
 import { Prepared } from './Prepared';
 import { command, useCommand } from './useCommand';
 
-const SendingSheet = lazy(() =>
-  untilThere(() => import('../ready/SendingSheet').then((file) => ({ default: file.SendingSheet }))),
+const SendingSheet = part(
+  () => import('../ready/SendingSheet'),
+  (file) => file.SendingSheet,
 );
-const SetUpSheet = lazy(() =>
-  untilThere(() => import('../ready/SetUpSheet').then((file) => ({ default: file.SetUpSheet }))),
+const SetUpProgress = part(
+  () => import('../ready/SetUpProgress'),
+  (file) => file.SetUpProgress,
+);
+const BringChanges = part(
+  () => import('../materials/BringChanges'),
+  (file) => file.BringChanges,
+);
+const SetUpSheet = part(
+  () => import('../ready/SetUpSheet'),
+  (file) => file.SetUpSheet,
 );
 
 type Lesson = Schema['LessonView'];

@@ -4,15 +4,20 @@ import { secondsUntil, useServerNow } from '../../api/clock';
 import type { Schema } from '../../api/client';
 import { Button } from '../../ui/Button';
 import { Duration } from '../../ui/Duration';
+import { part } from '../../ui/lazily';
 import * as m from '#messages';
 import { AddSegment } from '../lesson/AddSegment';
 import { timeText } from '../../words/when';
 import { asOrdered, fitted } from '../lesson/orderMoves';
 import { nameOf, OrderStrip } from '../lesson/OrderStrip';
-import { AloneWork } from '../materials/AloneWork';
 import { useOrder } from '../lesson/useOrder';
 import { clockOf, comingBackFrom, comingBackUntil, phaseOf } from './phase';
 import { backKey, forwardKey, isRightToLeft } from '../../ui/direction';
+
+const AloneWork = part(
+  () => import('../materials/AloneWork'),
+  (file) => file.AloneWork,
+);
 
 const minute = 60_000;
 

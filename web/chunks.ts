@@ -1,0 +1,66 @@
+import { join } from 'node:path';
+import { comesWith, laterFrom, saidIn } from './reach';
+
+interface Group {
+  name: string;
+  test: (id: string) => boolean;
+  includeDependenciesRecursively: boolean;
+}
+
+/**
+ * What comes together lies in one file: on a line that is slow to answer, many small files cost more than their bytes. And
+ * nobody loads what only others need.
+ *
+ * @param src the folder of our code
+ */
+export function groups(src: string): Group[] {
+  const at = (path: string) => join(src, path);
+  const students = comesWith(at('student.tsx'));
+  const door = comesWith(at('index.ts'), at('door.tsx'));
+  const anybodys = new Set([...students, ...door, ...comesWith(...laterFrom(students))]);
+  const teachers = comesWith(at('staff.tsx'));
+  const lessons = comesWith(at('areas/live/LessonPage.tsx'));
+  const otherPages = comesWith(...[...laterFrom(teachers)].filter((file) => !lessons.has(file)));
+  const first = new Set([...teachers, ...anybodys]);
+
+  /** Ours, or a sentence: in all of these and in none of those. */
+  const lies = (within: Set<string>[], without: Set<string> = new Set()) => {
+    const said = within.map(saidIn);
+    const not = saidIn(without);
+    return (id: string) => {
+      const sentence = /src[\\/]messages[\\/]\w+[\\/](\w+)\.js$/.exec(id)?.[1];
+      return sentence === undefined
+        ? within.every((files) => files.has(id)) && !without.has(id)
+        : said.every((names) => names.has(sentence)) && !not.has(sentence);
+    };
+  };
+  const ofPackage = (names: string) => {
+    const pattern = new RegExp(`node_modules[\\\\/](${names})[\\\\/]`);
+    return (id: string) => pattern.test(id);
+  };
+  const onlyTeachers = lies([teachers], new Set([...anybodys, at('staff.tsx')]));
+  const onTheFloor = lies([lessons, otherPages], first);
+  const both =
+    /(core[\\/]data[\\/]marks\.json|src[\\/](ui[\\/](Sign|marks|Duration|roomWindow|lazily)\.|api[\\/]stream\.|areas[\\/]materials[\\/](answers|media|blocks|fill[\\/](ReadingBlock|Fill))\.))/;
+  const forAll = lies([students, door]);
+  const anyPage =
+    /openapi-fetch|node_modules[\\/]clsx|preload-helper|rolldown[\\/]runtime|helpers[\\/](esm[\\/])?(defineProperty|toPropertyKey|toPrimitive|typeof)|src[\\/]styles\.css/;
+  const laterQueries = /@tanstack[\\/].*(useMutation|mutationObserver|queryOptions)/;
+  const privates = /helpers[\\/](esm[\\/])?(classPrivate|checkPrivate|assertClass)/;
+
+  const together = (name: string, test: (id: string) => boolean): Group => ({
+    name,
+    test,
+    includeDependenciesRecursively: false,
+  });
+  return [
+    // By itself, so that a page can ask for it before it knows what else it needs (prerender.mjs).
+    { ...together('react', ofPackage('react|react-dom|scheduler')), includeDependenciesRecursively: true },
+    // What a student's page and the teacher's lesson both need.
+    together('both', (id) => both.test(id)),
+    together('base', (id) => forAll(id) || anyPage.test(id)),
+    together('teacher', (id) => onlyTeachers(id) || privates.test(id)),
+    // A lesson, the desk, the seating plan.
+    together('floor', (id) => onTheFloor(id) || laterQueries.test(id)),
+  ];
+}

@@ -1,0 +1,47 @@
+import { lazy, Suspense, type ComponentType } from 'react';
+
+const firstRetry = 500;
+const slowestRetry = 8_000;
+
+/** What comes later may come over a poor line: it is asked for until it is there, and the page goes on meanwhile. */
+export async function untilThere<T>(load: () => Promise<T>): Promise<T> {
+  for (let wait = firstRetry; ; wait = Math.min(slowestRetry, 2 * wait)) {
+    try {
+      return await load();
+    } catch {
+      await new Promise((done) => setTimeout(done, wait));
+    }
+  }
+}
+
+/** A part of a page that is loaded when it is first shown. */
+export const lazily = <P extends object>(load: () => Promise<{ default: ComponentType<P> }>) =>
+  lazy(() => untilThere(load));
+
+const waiting: (() => Promise<unknown>)[] = [];
+let quiet = false;
+
+/** From now on the line is free: what a press may need next is fetched, one part after the other. */
+export async function fetchParts(): Promise<void> {
+  quiet = true;
+  for (let load = waiting.shift(); load !== undefined; load = waiting.shift()) await untilThere(load);
+}
+
+/**
+ * A part of a page that nobody sees at first: it is fetched when the page is there, or when it is shown before that.
+ *
+ * @param load the file
+ * @param pick the component in it
+ */
+export function part<F, P extends object>(load: () => Promise<F>, pick: (file: F) => ComponentType<P>) {
+  const Part = lazy(() => untilThere(load).then((file) => ({ default: pick(file) })));
+  waiting.push(load);
+  if (quiet) void fetchParts();
+  return function PartOfPage(props: P) {
+    return (
+      <Suspense fallback={null}>
+        <Part {...props} />
+      </Suspense>
+    );
+  };
+}
