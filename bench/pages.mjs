@@ -61,6 +61,17 @@ await measure('student, first time: the name, typed at once', '', async () => {
   await page.context().close();
   return took;
 });
+await measure('student, first time: from the press to the name', '2000', async () => {
+  const page = await slow(phone);
+  await page.goto('/student');
+  await page.getByLabel('Join words').fill('amber otter');
+  const took = await timed(
+    () => page.getByRole('button', { name: 'Find my class' }).click(),
+    () => page.getByLabel('Your name'),
+  );
+  await page.context().close();
+  return took;
+});
 const inside = await slow(phone);
 await inside.goto('/student?door=amber+otter');
 await inside.getByLabel('Your name').fill('zofia krawczyk');

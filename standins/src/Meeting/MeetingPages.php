@@ -68,8 +68,8 @@ final readonly class MeetingPages
         if (null !== $there) {
             return new JsonResponse(['go' => '/in/'.$there]);
         }
-        if ($this->store->enter($pass['person'], $pass['room'], $pass['name'], $now)) {
-            $this->hook->tell($pass['person'], $pass['room'], $now);
+        if ($this->store->enter($pass['person'], $pass['room'], $pass['name'], $now) && !$this->hook->tell($pass['person'], $pass['room'], $now)) {
+            $this->store->untold($pass['person']); // with the next sign it is told again
         }
 
         $may = $pass['allowed'];

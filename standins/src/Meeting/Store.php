@@ -196,19 +196,24 @@ final readonly class Store
     }
 
     /**
-     * @return bool whether the person has only now come into this room
+     * @return bool whether the person has only now come into this room, or the application has not been told yet
      */
     public function enter(string $person, string $room, string $name, int $now): bool
     {
-        $was = $this->whereIs($person, $now);
+        $was = $this->db->rows('SELECT room FROM presence WHERE person = ? AND seen > ? AND told', [$person, (string) ($now - self::GONE_AFTER)])[0]['room'] ?? null;
         $this->db->run(
             'INSERT INTO presence (person, room, name, since, seen) VALUES (?, ?, ?, ?, ?) ON CONFLICT (person) DO UPDATE
              SET since = CASE WHEN presence.room = EXCLUDED.room AND presence.seen > ? THEN presence.since ELSE EXCLUDED.since END, shares = presence.shares AND presence.room = EXCLUDED.room,
-                 room = EXCLUDED.room, name = EXCLUDED.name, seen = EXCLUDED.seen',
+                 room = EXCLUDED.room, name = EXCLUDED.name, seen = EXCLUDED.seen, told = TRUE',
             [$person, $room, $name, (string) $now, (string) $now, (string) ($now - self::GONE_AFTER)],
         );
 
         return $was !== $room;
+    }
+
+    public function untold(string $person): void
+    {
+        $this->db->run('UPDATE presence SET told = FALSE WHERE person = ?', [$person]);
     }
 
     public function leave(string $person): bool

@@ -16,7 +16,7 @@ export function KeyList({
   const [single, setSingle] = useState(singleKeysWork);
   return (
     <Sheet open={open} onClose={onClose} title={m.lesson_helpTitle()}>
-      <dl className="grid grid-cols-[auto_1fr] gap-x-5 gap-y-2">
+      <dl className="grid grid-cols-[auto_minmax(0,1fr)] gap-x-5 gap-y-2">
         {keys.map(([key, what]) => (
           <div key={key} className="contents">
             <dt className="font-semibold">{key}</dt>

@@ -46,7 +46,7 @@ type Lesson = Schema['LessonView'];
 /** A line without a box is about something that need not be. */
 function Line({ done, title, children }: { done?: boolean | undefined; title: string; children: ReactNode }) {
   return (
-    <li className="grid grid-cols-[1.5rem_1fr] border-b border-line py-2 last:border-0">
+    <li className="grid grid-cols-[1.5rem_minmax(0,1fr)] border-b border-line py-2 last:border-0">
       {done === undefined ? (
         <span aria-hidden="true" className="mt-2.5 w-4 border-t-2 border-line" />
       ) : (

@@ -4,6 +4,7 @@ import { Button } from '../../ui/Button';
 import { Choice } from '../../ui/Choice';
 import { useMessages } from '../../ui/messages';
 import { useOrder } from '../lesson/useOrder';
+import { useKept } from '../../ui/useKept';
 import * as m from '#messages';
 
 type Lesson = Schema['LessonView'];
@@ -14,8 +15,8 @@ export function Prepared({ lesson }: { lesson: Lesson }) {
   const control = useOrder(lesson.id, lesson.order);
   const { fail } = useMessages();
   const { notices } = lesson.round;
-  const [adding, setAdding] = useState(false);
-  const [text, setText] = useState('');
+  const [text, setText, forget] = useKept(`prepared:${lesson.round.segmentId}`);
+  const [adding, setAdding] = useState(text !== '');
   const [minutes, setMinutes] = useState('2');
   const [beforeEnd, setBeforeEnd] = useState(true);
   const [busy, setBusy] = useState(false);
@@ -65,7 +66,7 @@ export function Prepared({ lesson }: { lesson: Lesson }) {
             event.preventDefault();
             if (!works || busy) return;
             void save([...plain, { beforeEnd, seconds: Math.round(60 * number), text: text.trim() }]).then(() => {
-              setText('');
+              forget();
               setAdding(false);
             });
           }}

@@ -90,7 +90,7 @@ export function Today() {
         {today.map((lesson) => (
           <li
             key={lesson.id}
-            className="grid grid-cols-[minmax(5rem,max-content)_1fr] gap-x-4 border-t-2 border-ink py-3"
+            className="grid grid-cols-[minmax(5rem,max-content)_minmax(0,1fr)] gap-x-4 border-t-2 border-ink py-3"
           >
             <p className="pt-0.5 text-lg font-bold whitespace-nowrap tabular-nums">{timeText(at(lesson))}</p>
             <div className="flex flex-wrap items-center justify-between gap-x-6 gap-y-3">
@@ -98,7 +98,7 @@ export function Today() {
                 <Link to={`/lessons/${lesson.id}`} className="text-xl font-semibold wrap-anywhere hover:bg-wash">
                   {lesson.title}
                 </Link>
-                <span className="block text-soft">
+                <span className="block wrap-anywhere text-soft">
                   {nameOf(lesson)} · {m.common_minutes({ n: lesson.minutes })}
                   {lesson.endedAt !== null ? <> · {m.order_isOver()}</> : lesson.current && <> · {m.classes_nowOn()}</>}
                 </span>
@@ -123,10 +123,10 @@ export function Today() {
             {coming.map((lesson) => (
               <li key={lesson.id} className="flex flex-wrap gap-x-4">
                 <span className="w-44 whitespace-nowrap text-soft tabular-nums">{whenText(at(lesson))}</span>
-                <Link to={`/lessons/${lesson.id}`} className="font-semibold hover:bg-wash">
+                <Link to={`/lessons/${lesson.id}`} className="min-w-0 font-semibold wrap-anywhere hover:bg-wash">
                   {lesson.title}
                 </Link>
-                <span className="text-soft">{nameOf(lesson)}</span>
+                <span className="min-w-0 wrap-anywhere text-soft">{nameOf(lesson)}</span>
               </li>
             ))}
           </ul>

@@ -77,7 +77,12 @@ export function VisitPanel({
         <ol aria-label={m.round_after()} className="text-sm">
           {more.slice(0, here === undefined && call?.seenAt !== null ? 2 : 1).map((one) => (
             <li key={one.groupId} className="flex items-baseline gap-2">
-              <Button look="quiet" className="shrink-0 py-0.5 text-sm" busy={busy} onClick={() => onVisit(one.groupId)}>
+              <Button
+                look="quiet"
+                className="max-w-[70%] shrink-0 truncate py-0.5 text-sm"
+                busy={busy}
+                onClick={() => onVisit(one.groupId)}
+              >
                 {nameOf(one.groupId)}
               </Button>
               <span className="min-w-0 truncate text-soft">{why(one)}</span>

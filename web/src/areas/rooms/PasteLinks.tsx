@@ -4,6 +4,7 @@ import { api, take, type Schema } from '../../api/client';
 import { problemText } from '../../api/problem';
 import { Button } from '../../ui/Button';
 import { Sheet } from '../../ui/Sheet';
+import { useKept } from '../../ui/useKept';
 import * as m from '#messages';
 
 const pause = 300;
@@ -21,7 +22,7 @@ export function PasteLinks({
   onDone: () => void;
 }) {
   const id = useId();
-  const [text, setText] = useState('');
+  const [text, setText, forget] = useKept(`links:${lesson.round.id}`);
   const [asked, setAsked] = useState('');
   useEffect(() => {
     const timer = setTimeout(() => setAsked(text), pause);
@@ -37,7 +38,7 @@ export function PasteLinks({
   const use = useMutation({
     mutationFn: () => take(api.PUT('/api/staff/rounds/{id}/links', { params, body: { text } })),
     onSuccess: () => {
-      setText('');
+      forget();
       onDone();
     },
   });
@@ -72,7 +73,7 @@ export function PasteLinks({
       />
       <ul aria-live="polite" className="mt-3 max-h-72 overflow-y-auto">
         {lines.map((line) => (
-          <li key={line.line} className="grid grid-cols-[9rem_1fr] gap-x-3 border-b border-line py-1.5 text-sm">
+          <li key={line.line} className="grid grid-cols-[9rem_minmax(0,1fr)] gap-x-3 border-b border-line py-1.5 text-sm">
             <span className={line.host === null ? 'text-soft' : 'font-semibold'}>{nameOf(line.place)}</span>
             <span className="min-w-0">
               <span className="block truncate">{line.shown}</span>

@@ -23,7 +23,7 @@ function Allowed({
   return (
     <fieldset>
       <legend className="text-sm font-semibold">{m.rooms_allowedHere()}</legend>
-      <div className="mt-1 grid grid-cols-[1fr_9.5rem] items-center gap-x-2 gap-y-1 text-sm">
+      <div className="mt-1 grid grid-cols-[minmax(0,1fr)_9.5rem] items-center gap-x-2 gap-y-1 text-sm">
         {permissions.map((one) => (
           <Fragment key={one}>
             <span aria-hidden="true">{m.rooms_permissions({ key: one })}</span>

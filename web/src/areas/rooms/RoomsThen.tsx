@@ -11,7 +11,7 @@ export function RoomsThen({ rooms }: { rooms: Schema['RunRoomView'][] }) {
       {rooms.length === 0 && <p className="mt-2 text-soft">{m.round_noRoomsThen()}</p>}
       <ul className="mt-3 max-w-3xl">
         {rooms.map((room) => (
-          <li key={room.group} className="grid gap-x-4 border-t border-line py-2 sm:grid-cols-[12rem_1fr]">
+          <li key={room.group} className="grid gap-x-4 border-t border-line py-2 sm:grid-cols-[12rem_minmax(0,1fr)]">
             <span className="font-semibold wrap-anywhere">{room.group}</span>
             <span className="min-w-0 wrap-anywhere">
               {room.name}

@@ -80,7 +80,7 @@ export function Numbers({
       </div>
       <div className="mt-4 space-y-2">
         {tasks.map((task, i) => (
-          <div key={i} className="grid grid-cols-[7rem_1fr] gap-3">
+          <div key={i} className="grid grid-cols-[7rem_minmax(0,1fr)] gap-3">
             <Field
               label={m.desk_taskNumbers()}
               placeholder={m.desk_taskNumbersHint()}

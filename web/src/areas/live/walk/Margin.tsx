@@ -6,6 +6,7 @@ import { Choice } from '../../../ui/Choice';
 import { useMessages } from '../../../ui/messages';
 import { timeText } from '../../../words/when';
 import { withMessage } from '../../materials/answers';
+import { useKept } from '../../../ui/useKept';
 import * as m from '#messages';
 
 type Copy = Whole<Schema['CopyView']>;
@@ -27,7 +28,8 @@ export function Margin({
 }) {
   const queries = useQueryClient();
   const { fail } = useMessages();
-  const [text, setText] = useState<string | null>(null);
+  const [text, setText, forget] = useKept(`margin:${copy.id}:${slot}`);
+  const [writing, setWriting] = useState(text !== '');
   const [about, setAbout] = useState('');
   const put = (message: Parameters<typeof withMessage>[1]) =>
     queries.setQueryData<Copy[]>(['copies', roundId], (all) => all?.map((one) => withMessage(one, message) ?? one));
@@ -41,7 +43,8 @@ export function Margin({
       ),
     onSuccess: (note) => {
       put({ kind: 'margin', copy: copy.id, note });
-      setText(null);
+      forget();
+      setWriting(false);
     },
     onError: fail,
   });
@@ -81,8 +84,8 @@ export function Margin({
           )}
         </div>
       ))}
-      {text === null ? (
-        <Button look="quiet" className="-ms-2 text-sm" onClick={() => setText('')}>
+      {!writing ? (
+        <Button look="quiet" className="-ms-2 text-sm" onClick={() => setWriting(true)}>
           {m.round_margin_write()}
         </Button>
       ) : (
@@ -123,7 +126,13 @@ export function Margin({
             <Button type="submit" busy={write.isPending} disabled={text.trim() === ''}>
               {m.round_margin_put()}
             </Button>
-            <Button look="quiet" onClick={() => setText(null)}>
+            <Button
+              look="quiet"
+              onClick={() => {
+                forget();
+                setWriting(false);
+              }}
+            >
               {m.round_margin_not()}
             </Button>
           </span>
