@@ -1,5 +1,5 @@
 import './styles.css';
-import { earlyStatus } from './api/early';
+import { earlyStatus, nobody } from './api/early';
 import { drawer } from './ui/drawer';
 import { loadType } from './ui/loadType';
 
@@ -17,13 +17,14 @@ async function begin(page: HTMLElement): Promise<void> {
   const was = outside.test(window.location.pathname) || drawer('signedIn').load() !== null;
   const first = was ? inside() : null;
   const status = outside.test(window.location.pathname) ? null : await earlyStatus('/api/staff/me');
-  if (status !== 401) {
+  if (status !== nobody) {
     (await (first ?? inside())).begin(page);
   } else {
     delete window.early; // what a stranger was answered is no answer to who signs in
     (await door()).open(page, (root, me) => void inside().then((staff) => staff.begin(root, me)));
     void inside();
   }
+  document.documentElement.classList.remove('inside');
   loadType();
 }
 

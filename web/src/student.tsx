@@ -1,7 +1,7 @@
 import { StrictMode } from 'react';
 import { flushSync } from 'react-dom';
 import { createRoot } from 'react-dom/client';
-import { earlyStatus } from './api/early';
+import { earlyStatus, nobody } from './api/early';
 import { StudentApp } from './areas/live/student/StudentApp';
 import './styles.css';
 import { keepAssets } from './keepAssets';
@@ -17,7 +17,7 @@ async function begin(page: HTMLElement): Promise<void> {
   flushSync(() => {
     root.render(
       <StrictMode>
-        <StudentApp outside={status === 401} typed={field?.value ?? ''} />
+        <StudentApp outside={status === nobody} typed={field?.value ?? ''} />
       </StrictMode>,
     );
   });

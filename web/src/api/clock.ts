@@ -1,4 +1,4 @@
-import { useEffect, useState } from 'react';
+import { useEffect, useReducer, useRef, useState } from 'react';
 
 let ahead = 0;
 
@@ -20,6 +20,23 @@ export function useServerNow(every = 250): number {
     return () => clearInterval(timer);
   }, [every]);
   return now;
+}
+
+/** What follows from the time, looked at so often; the page is drawn anew only when it has changed. */
+export function useByTime<T extends string | number | boolean>(of: (now: number) => T, every = 500): T {
+  const [, look] = useReducer((looks: number) => looks + 1, 0);
+  const value = of(serverNow());
+  const shown = useRef({ of, value });
+  useEffect(() => {
+    shown.current = { of, value };
+  });
+  useEffect(() => {
+    const timer = setInterval(() => {
+      if (shown.current.of(serverNow()) !== shown.current.value) look();
+    }, every);
+    return () => clearInterval(timer);
+  }, [every]);
+  return value;
 }
 
 /** Whole seconds until a moment, never below 0; the second that has begun counts. */

@@ -1,5 +1,5 @@
 import { afterEach, describe, expect, it } from 'vitest';
-import { earlyStatus, takeEarly } from './early';
+import { earlyStatus, nobody, takeEarly } from './early';
 
 const ask = (url: string, method = 'GET') => new Request(new URL(url, 'http://127.0.0.1/'), { method });
 
@@ -30,5 +30,14 @@ describe('what the page asked for before its scripts were here', () => {
     expect(await earlyStatus('/api/student/now')).toBeNull();
     window.early = { at: 0, answers: { '/slow': new Promise(() => undefined) } };
     expect(await earlyStatus('/slow', 10)).toBeNull();
+  });
+
+  it('that nobody was signed in is known, and is no answer to who has signed in since', async () => {
+    window.early = {
+      at: Date.now(),
+      answers: { '/api/staff/me': Promise.resolve(new Response(null, { status: 204 })) },
+    };
+    expect(await earlyStatus('/api/staff/me')).toBe(nobody);
+    expect(await takeEarly(ask('/api/staff/me'))).toBeNull();
   });
 });

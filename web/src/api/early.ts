@@ -14,6 +14,9 @@ declare global {
 
 const freshFor = 15_000;
 
+/** The status of an early answer where nobody is signed in. */
+export const nobody = 204;
+
 /** @returns the answer that was asked for early, once; null where there is none for this address, or it has grown old */
 export async function takeEarly(request: Request): Promise<Response | null> {
   const { early } = window;
@@ -21,7 +24,9 @@ export async function takeEarly(request: Request): Promise<Response | null> {
   const answer = early?.answers[pathname];
   if (early === undefined || answer === undefined || request.method !== 'GET') return null;
   early.answers[pathname] = undefined;
-  return Date.now() - early.at < freshFor ? answer : null;
+  const kept = Date.now() - early.at < freshFor ? await answer : null;
+  // What nobody was answered is asked again by whoever has signed in meanwhile.
+  return kept?.status === nobody ? null : kept;
 }
 
 /** Looks at it without taking it. @returns its status; null where it was not asked, was not answered, or has not come soon */

@@ -1,11 +1,10 @@
-import { useEffect, useSyncExternalStore } from 'react';
+import { startTransition, useEffect, useState } from 'react';
 import { untilThere } from './lazily';
 
 /** Parts that come after the page can be read: until they are there, what needs them is shown in a simpler form. */
 export class Later<T> {
   private parts: T | null = null;
   private coming: Promise<T> | null = null;
-  private readonly listeners = new Set<() => void>();
 
   /** @param ask how they are loaded; asked again until they are there */
   constructor(private readonly ask: () => Promise<T>) {}
@@ -14,25 +13,29 @@ export class Later<T> {
   readonly load = (): Promise<T> => {
     this.coming ??= untilThere(this.ask).then((parts) => {
       this.parts = parts;
-      for (const tell of this.listeners) tell();
       return parts;
     });
     return this.coming;
   };
 
   readonly now = (): T | null => this.parts;
-
-  readonly subscribe = (tell: () => void): (() => void) => {
-    this.listeners.add(tell);
-    return () => this.listeners.delete(tell);
-  };
 }
 
-/** @returns the parts, or null while they come; they are asked for when something that needs them has been shown */
+/**
+ * @returns the parts, or null while they come; they are asked for when something that needs them has been shown. The page is
+ *   drawn anew with them piece by piece, so that it goes on answering meanwhile.
+ */
 export function useLater<T>(later: Later<T>): T | null {
-  const parts = useSyncExternalStore(later.subscribe, later.now);
+  const [parts, setParts] = useState<{ now: T | null }>({ now: later.now() });
   useEffect(() => {
-    if (parts === null) void later.load();
+    if (parts.now !== null) return undefined;
+    let gone = false;
+    void later.load().then((now) => {
+      if (!gone) startTransition(() => setParts({ now }));
+    });
+    return () => {
+      gone = true;
+    };
   }, [later, parts]);
-  return parts;
+  return parts.now;
 }

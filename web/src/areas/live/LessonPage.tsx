@@ -2,13 +2,14 @@ import clsx from 'clsx';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { Suspense, useState, type ReactNode } from 'react';
 import { Link, useLocation, useParams, useSearchParams } from 'react-router';
-import { useServerNow } from '../../api/clock';
+import { useByTime, useServerNow } from '../../api/clock';
 import { api, take, type Schema } from '../../api/client';
 import { problemText } from '../../api/problem';
 import { Action } from '../../ui/Actions';
 import { Bar } from '../../ui/Bar';
 import { Button } from '../../ui/Button';
 import { useMessages } from '../../ui/messages';
+import { Gently } from '../../ui/Gently';
 import { Page } from '../../ui/Page';
 import { roomWindow } from '../../ui/roomWindow';
 import { Tabs } from '../../ui/Tabs';
@@ -363,9 +364,10 @@ function Lesson({ lesson, connected }: { lesson: Schema['LessonView']; connected
   const door = useDoor(lesson.classId, refresh);
   const lens = useLens(lesson.students);
   const give = useCommand(lesson.id);
-  const now = useServerNow(500);
+  // Waiting times on the tables are in minutes.
+  const now = useServerNow(5_000);
   const isNow = lesson.round.id === lesson.roundNow.id;
-  const phase = isNow ? phaseOf(lesson.round.moments, now) : 'planned';
+  const phase = useByTime((at) => (isNow ? phaseOf(lesson.round.moments, at) : 'planned'));
   const [filling, setFilling] = useState(false);
   const [pasting, setPasting] = useState(false);
   const wayTo = (group: string | null) => {
@@ -767,7 +769,9 @@ export function LessonPage() {
         )}
         {lesson.data !== undefined && (
           <LeaveOther lesson={lesson.data}>
-            <Lesson lesson={lesson.data} connected={connected} />
+            <Gently>
+              <Lesson lesson={lesson.data} connected={connected} />
+            </Gently>
           </LeaveOther>
         )}
       </Page>

@@ -6,6 +6,7 @@ import { classesQuery, groupingsQuery } from '../../api/lists';
 import { problemText } from '../../api/problem';
 import { Button } from '../../ui/Button';
 import { useMessages } from '../../ui/messages';
+import { Gently } from '../../ui/Gently';
 import { Page } from '../../ui/Page';
 import { Tabs } from '../../ui/Tabs';
 import * as m from '#messages';
@@ -210,15 +211,17 @@ export function ClassPage({ lessons }: { lessons: (classId: string, hasStudents:
                     </div>
                   )}
                   {tab === 'list' && (
-                    <StudentList
-                      classId={id}
-                      students={data.students}
-                      attributes={data.attributes}
-                      beside={
-                        !bringing &&
-                        !assisting && <Button onClick={() => setBringing(true)}>{m.roster_bringIn()}</Button>
-                      }
-                    />
+                    <Gently>
+                      <StudentList
+                        classId={id}
+                        students={data.students}
+                        attributes={data.attributes}
+                        beside={
+                          !bringing &&
+                          !assisting && <Button onClick={() => setBringing(true)}>{m.roster_bringIn()}</Button>
+                        }
+                      />
+                    </Gently>
                   )}
                   {tab === 'plan' && <SeatingPlan classId={id} students={data.students} tables={data.tables} />}
                   {tab === 'rules' && (

@@ -80,9 +80,9 @@ export function useNow(isOutside = false): StudentState & { look: () => void } {
   }, [look]);
 
   useEffect(() => {
-    look();
+    if (!isOutside) look();
     return () => clearTimeout(timer.current);
-  }, [look]);
+  }, [look, isOutside]);
 
   const { outside } = state;
   const inside = state.now !== null && !outside;
