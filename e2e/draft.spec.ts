@@ -16,7 +16,7 @@ function beyondTheEdge(): string[] {
     (getComputedStyle(element).overflowX !== 'visible' || scrolls(element.parentElement));
   return [...document.body.querySelectorAll('*')]
     .filter((one) => one.getBoundingClientRect().right > root.clientWidth + 1 && !scrolls(one.parentElement))
-    .map((one) => `${one.tagName} ${one.className.toString().slice(0, 80)}: ${(one.textContent ?? '').slice(0, 40)}`)
+    .map((one) => `${one.tagName} ${one.className.slice(0, 80)}: ${one.textContent.slice(0, 40)}`)
     .slice(-4);
 }
 

@@ -73,7 +73,10 @@ export function PasteLinks({
       />
       <ul aria-live="polite" className="mt-3 max-h-72 overflow-y-auto">
         {lines.map((line) => (
-          <li key={line.line} className="grid grid-cols-[9rem_minmax(0,1fr)] gap-x-3 border-b border-line py-1.5 text-sm">
+          <li
+            key={line.line}
+            className="grid grid-cols-[9rem_minmax(0,1fr)] gap-x-3 border-b border-line py-1.5 text-sm"
+          >
             <span className={line.host === null ? 'text-soft' : 'font-semibold'}>{nameOf(line.place)}</span>
             <span className="min-w-0">
               <span className="block truncate">{line.shown}</span>
