@@ -112,6 +112,8 @@ export function table(page: Page, name: string) {
 export async function drag(page: Page, from: Locator, to: Locator) {
   await from.scrollIntoViewIfNeeded();
   await from.hover();
+  // What drags is put in place when the pointer comes; a person is slower than that.
+  await page.locator('[id^="DndLiveRegion"]').first().waitFor({ state: 'attached' });
   await page.mouse.down();
   await to.scrollIntoViewIfNeeded();
   await expect(async () => {

@@ -16,7 +16,7 @@ export interface BesideProps {
  * be dragged or rendered again, so the panel is attached to a button of the same size and place, and returns the focus.
  */
 export function Beside(props: BesideProps) {
-  const parts = useLater(headless);
+  const parts = useLater(headless, true);
   // A press on the next thing closes one panel and opens another.
   return parts === null ? null : <parts.Beside key={props.title} {...props} />;
 }

@@ -42,6 +42,6 @@ export function Choices(props: ChoicesProps) {
 
 /** One thing to do in a list of such, or to take away as a file. */
 export function Do(props: DoProps) {
-  const parts = useLater(headless);
+  const parts = useLater(headless, true);
   return parts === null ? null : <parts.Do {...props} />;
 }

@@ -10,6 +10,6 @@ export interface ChooseStudentProps {
 
 /** Type to find somebody among many. */
 export function ChooseStudent(props: ChooseStudentProps) {
-  const parts = useLater(headless);
+  const parts = useLater(headless, true);
   return parts === null ? null : <parts.ChooseStudent {...props} />;
 }

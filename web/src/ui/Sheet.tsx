@@ -13,6 +13,6 @@ export interface SheetProps {
 
 /** A sheet of paper laid over the page. Escape and a press beside it put it away. */
 export function Sheet(props: SheetProps) {
-  const parts = useLater(headless);
+  const parts = useLater(headless, props.open);
   return parts === null ? null : <parts.Sheet {...props} />;
 }
