@@ -31,4 +31,11 @@ test('what is pressed before its slip has come opens when it comes, and the focu
   await tag.focus();
   await expect(t.locator('[aria-roledescription="draggable"], [data-stop^="tag:"]').first()).toBeVisible();
   await expect(tag).toBeFocused();
+
+  await t.reload();
+  const edge = t.getByRole('slider', { name: 'Between Briefing and Round 1' });
+  await edge.focus();
+  await t.keyboard.press('ArrowLeft');
+  await t.locator('[id^="DndLiveRegion"]').first().waitFor({ state: 'attached' });
+  await expect(edge).toBeFocused();
 });

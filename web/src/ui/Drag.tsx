@@ -41,28 +41,32 @@ export interface SortableProps {
 
 const nowhere: Ref = () => undefined;
 
+const focusable = 'a[href], button, input, select, textarea, [tabindex]';
+
 /** Within it things can be dragged. When that becomes possible everything inside is made anew; the focus stays where it was. */
 export function DragArea(props: DragAreaProps) {
   const parts = useLater(drag);
-  const inside = useRef<string | null>(null);
+  const area = useRef<HTMLDivElement>(null);
+  /** Which of what can have the focus has it. */
+  const at = useRef(-1);
+  const all = () => [...(area.current?.querySelectorAll<HTMLElement>(focusable) ?? [])];
   useEffect(() => {
-    if (parts === null || inside.current === null || document.activeElement !== document.body) return;
-    document.querySelector<HTMLElement>(`[data-stop="${inside.current}"]`)?.focus({ preventScroll: true });
+    if (parts !== null && document.activeElement === document.body) all()[at.current]?.focus({ preventScroll: true });
   }, [parts]);
-  if (parts !== null) return <parts.DragArea {...props} />;
   return (
     // Listens only to where the focus is; what can be pressed is inside.
     // eslint-disable-next-line jsx-a11y/no-static-element-interactions
     <div
+      ref={area}
       className="contents"
       onFocus={(event) => {
-        inside.current = event.target.closest('[data-stop]')?.getAttribute('data-stop') ?? null;
+        at.current = parts === null ? all().indexOf(event.target) : -1;
       }}
       onBlur={() => {
-        inside.current = null;
+        at.current = -1;
       }}
     >
-      {props.children}
+      {parts === null ? props.children : <parts.DragArea {...props} />}
     </div>
   );
 }

@@ -4,7 +4,7 @@ const signs = ['pointermove', 'pointerdown', 'keydown', 'focusin', 'touchstart',
  * Somebody has begun to use the page: moved the pointer, touched the screen, pressed a key. What is only of use to a hand is
  * put in place then; on a slow device the page is read sooner.
  */
-export const hand: Promise<void> = new Promise((resolve) => {
+export const hand = new Promise<void>((resolve) => {
   const come = () => {
     for (const sign of signs) window.removeEventListener(sign, come, true);
     resolve();
