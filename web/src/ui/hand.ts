@@ -5,6 +5,7 @@ const signs = ['pointermove', 'pointerdown', 'keydown', 'focusin', 'touchstart',
  * put in place then; on a slow device the page is read sooner.
  */
 export const hand = new Promise<void>((resolve) => {
+  if (typeof window === 'undefined') return; // no page, no hand
   const come = () => {
     for (const sign of signs) window.removeEventListener(sign, come, true);
     resolve();

@@ -65,6 +65,31 @@ describe('pictures of one’s own', () => {
     await waitFor(() => expect(held()).toEqual(['kept-a', 'kept-b']));
   });
 
+  it('are all there, even where the sheet is slow to take them in', async () => {
+    function SlowSheet() {
+      const [now, setNow] = useState('');
+      const [, again] = useState(0);
+      useEffect(() => {
+        value = now;
+      });
+      return (
+        <MediaContext value={{ at: (id) => `/${id}`, sheet: `s${sheet}`, put: put as never }}>
+          <OwnPictures
+            block={block}
+            value={now}
+            onChange={(next) => {
+              again((times) => times + 1); // drawn anew with what was there before
+              setTimeout(() => setNow(next), 60);
+            }}
+          />
+        </MediaContext>
+      );
+    }
+    render(<SlowSheet />);
+    choose('a', 'b', 'c');
+    await waitFor(() => expect(held()).toEqual(['kept-a', 'kept-b', 'kept-c']));
+  });
+
   it('go after a reload too', async () => {
     put.mockImplementation(noLine);
     render(<Sheet at={`s${sheet}`} />);

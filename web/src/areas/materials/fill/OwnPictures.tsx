@@ -13,23 +13,28 @@ export default function OwnPictures({ block, value, onChange }: FillProps) {
   const media = useContext(MediaContext);
   const id = useId();
   const file = useRef<HTMLInputElement>(null);
-  const latest = useRef(value);
+  const held = things<OwnPicture>(value);
+  const latest = useRef(held);
+  /** Handed on from here and not come back in `value` yet: drawn anew meanwhile, the next one must not undo them. */
+  const onTheWay = useRef<Record<string, OwnPicture>>({});
   const change = useRef(onChange);
   useEffect(() => {
-    latest.current = value;
     change.current = onChange;
   });
-  const held = things<OwnPicture>(value);
+  useEffect(() => {
+    latest.current = things<OwnPicture>(value);
+    onTheWay.current = Object.fromEntries(Object.entries(onTheWay.current).filter(([key]) => !(key in latest.current)));
+  }, [value]);
   const pictures = Object.entries(held).sort(([, a], [, b]) => a.place - b.place);
   const { put } = media;
   const { waiting, isAway, trouble, add } = useWaitingPictures(
     `${media.sheet ?? ''}.${block.id}`,
     onChange === null ? undefined : put,
     (picture, kept) => {
-      const now = things<OwnPicture>(latest.current); // others may have put in theirs meanwhile
+      const now = { ...latest.current, ...onTheWay.current }; // others may have put in theirs meanwhile
       const last = Math.max(0, ...Object.values(now).map((other) => other.place));
-      latest.current = written({ ...now, [picture.id]: { media: kept, place: last + 1 } });
-      change.current?.(latest.current);
+      onTheWay.current[picture.id] = { media: kept, place: last + 1 };
+      change.current?.(written({ ...now, ...onTheWay.current }));
     },
   );
   const room = most - pictures.length - waiting.length;
