@@ -9,11 +9,25 @@ const outside = /^\/(forgotten|password|invitation|class-page)\b/;
 const inside = () => import('./staff');
 const door = () => import('./door');
 
+/** @returns whether Enter has been pressed since: the sign-in stands there before it can be sent */
+function enterPressed(): () => boolean {
+  let pressed = false;
+  const hear = (event: KeyboardEvent) => {
+    pressed ||= event.key === 'Enter';
+  };
+  window.addEventListener('keydown', hear);
+  return () => {
+    window.removeEventListener('keydown', hear);
+    return pressed;
+  };
+}
+
 /**
  * Whoever is not signed in gets the sign-in, and nothing else to wait for; what comes after it comes while they type. Who
  * was signed in here before is taken to be so while it is asked.
  */
 async function begin(page: HTMLElement): Promise<void> {
+  const entered = enterPressed();
   const was = outside.test(window.location.pathname) || drawer('signedIn').load() !== null;
   const first = was ? inside() : null;
   const status = outside.test(window.location.pathname) ? null : await earlyStatus('/api/staff/me');
@@ -21,7 +35,7 @@ async function begin(page: HTMLElement): Promise<void> {
     (await (first ?? inside())).begin(page);
   } else {
     delete window.early; // what a stranger was answered is no answer to who signs in
-    (await door()).open(page, (root, me) => void inside().then((staff) => staff.begin(root, me)));
+    (await door()).open(page, entered, (root, me) => void inside().then((staff) => staff.begin(root, me)));
     void inside();
   }
   document.documentElement.classList.remove('inside');
