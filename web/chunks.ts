@@ -8,8 +8,8 @@ interface Group {
 }
 
 /**
- * What comes together lies in one file: on a line that is slow to answer, many small files cost more than their bytes. And
- * nobody loads what only others need.
+ * Joins modules that are always loaded together: on a slow connection many small files cost more than their size. No page
+ * loads code that only another page needs.
  *
  * @param src the folder of our code
  */
@@ -34,10 +34,7 @@ export function groups(src: string): Group[] {
         : said.every((names) => names.has(sentence)) && !not.has(sentence);
     };
   };
-  const ofPackage = (names: string) => {
-    const pattern = new RegExp(`node_modules[\\\\/](${names})[\\\\/]`);
-    return (id: string) => pattern.test(id);
-  };
+  const react = /node_modules[\\/](react|react-dom|scheduler)[\\/]/;
   const onlyTeachers = lies([teachers], new Set([...anybodys, at('staff.tsx')]));
   const onTheFloor = lies([lessons, otherPages], first);
   const both =
@@ -55,7 +52,7 @@ export function groups(src: string): Group[] {
   });
   return [
     // By itself, so that a page can ask for it before it knows what else it needs (prerender.mjs).
-    { ...together('react', ofPackage('react|react-dom|scheduler')), includeDependenciesRecursively: true },
+    { ...together('react', (id) => react.test(id)), includeDependenciesRecursively: true },
     // What a student's page and the teacher's lesson both need.
     together('both', (id) => both.test(id)),
     together('base', (id) => forAll(id) || anyPage.test(id)),

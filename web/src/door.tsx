@@ -4,7 +4,7 @@ import type { Schema } from './api/client';
 import { SignIn } from './areas/account/SignIn';
 
 /**
- * The sign-in, by itself. It stood there already, and what was typed stays.
+ * Replaces the sign-in that is part of the page, and keeps what was typed.
  *
  * @param entered whether Enter has been pressed meanwhile
  * @param onSignedIn goes on in the same place
@@ -18,7 +18,7 @@ export function open(
   const [email = '', password = ''] = fields().map((field) => field.value);
   const typingIn = fields().findIndex((field) => field === document.activeElement);
   const root = createRoot(page);
-  // In one go: no letter is typed into what is about to go.
+  // Synchronously, so that nothing is typed into a field that is about to be replaced.
   flushSync(() => root.render(<SignIn typed={{ email, password }} onSignedIn={(me) => onSignedIn(root, me)} />));
   fields()[typingIn]?.focus();
   if (entered() && email !== '' && password !== '') page.querySelector('form')?.requestSubmit();

@@ -9,7 +9,7 @@ const outside = /^\/(forgotten|password|invitation|class-page)\b/;
 const inside = () => import('./staff');
 const door = () => import('./door');
 
-/** @returns whether Enter has been pressed since: the sign-in stands there before it can be sent */
+/** @returns whether Enter has been pressed since then: the sign-in is visible before it can be sent */
 function enterPressed(): () => boolean {
   let pressed = false;
   const hear = (event: KeyboardEvent) => {

@@ -21,7 +21,7 @@ final class DatabaseClock implements SymfonyClock
     /** Seconds for which a machine trusts what it knows. */
     private const TRUSTED = 20;
 
-    /** It is asked so often at most, until an answer took less than `QUICK` seconds. */
+    /** The most queries for one measurement; it ends early when one takes less than `QUICK` seconds. */
     private const QUESTIONS = 4;
     private const QUICK = 0.005;
 
@@ -76,8 +76,8 @@ final class DatabaseClock implements SymfonyClock
     }
 
     /**
-     * The first question may have to wait for a connection, any of them for a machine that is busy: the quickest answer of a
-     * few is the one that says most.
+     * The first query may have to wait for a connection, and any query for a busy machine. The quickest of a few is the most
+     * accurate.
      */
     private function ask(): int
     {

@@ -9,8 +9,8 @@ use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\HttpKernel\Event\ResponseEvent;
 
 /**
- * A page asks before it knows whether somebody is signed in on this device, and says so (`X-Early`). That nobody is, is an
- * answer and no error: 204.
+ * A page sends its first requests (`X-Early`) before it knows whether anybody is signed in on this device. If nobody is, the
+ * answer is an empty 204 instead of a 401, which browsers report as an error.
  */
 #[AsEventListener]
 final readonly class EarlyQuestion

@@ -43,11 +43,11 @@ const nowhere: Ref = () => undefined;
 
 const focusable = 'a[href], button, input, select, textarea, [tabindex]';
 
-/** Within it things can be dragged. When that becomes possible everything inside is made anew; the focus stays where it was. */
+/** Makes its contents draggable once drag and drop is loaded. The contents are mounted again then; the focus is restored. */
 export function DragArea(props: DragAreaProps) {
   const parts = useLater(drag);
   const area = useRef<HTMLDivElement>(null);
-  /** Which of what can have the focus has it. */
+  /** The index of the focused element among all focusable ones; -1: none. */
   const at = useRef(-1);
   const all = () => [...(area.current?.querySelectorAll<HTMLElement>(focusable) ?? [])];
   useEffect(() => {

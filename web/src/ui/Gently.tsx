@@ -1,6 +1,6 @@
 import { useDeferredValue, type ReactNode } from 'react';
 
-/** Drawn for the first time piece by piece, so that the page answers meanwhile: for what is large. */
+/** Renders its children in the background the first time, so that a large view does not block the page. */
 export function Gently({ children }: { children: ReactNode }) {
   return useDeferredValue(true, false) && children;
 }

@@ -3,8 +3,8 @@ import { fetchParts } from './lazily';
 import { Later } from './later';
 
 /**
- * What opens: lists, menus, slips, sheets. Nothing of it is open when a page is first shown. It comes with what is needed to
- * drag: nothing that has been opened is made anew because something can now be dragged.
+ * Lists, menus, slips and sheets; none of them is open when a page is first shown. Loaded together with drag and drop: if that
+ * came later, it would mount the floor again and close whatever had been opened on it.
  */
 export const headless = new Later(async () => {
   const [parts] = await Promise.all([import('./headless'), drag.load()]);

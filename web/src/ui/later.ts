@@ -1,16 +1,16 @@
 import { startTransition, useEffect, useState } from 'react';
-import { hand } from './hand';
+import { firstInteraction } from './firstInteraction';
 import { untilThere } from './lazily';
 
-/** Parts that come after the page can be read: until they are there, what needs them is shown in a simpler form. */
+/** Code that is loaded after the first view. Until it is there, components that need it show a simpler form. */
 export class Later<T> {
   private parts: T | null = null;
   private coming: Promise<T> | null = null;
 
-  /** @param ask how they are loaded; asked again until they are there */
+  /** @param ask loads the code; called again after a failure */
   constructor(private readonly ask: () => Promise<T>) {}
 
-  /** @returns the parts, when they have come; asking again changes nothing */
+  /** Loads the code once, however often it is called. */
   readonly load = (): Promise<T> => {
     this.coming ??= untilThere(this.ask).then((parts) => {
       this.parts = parts;
@@ -23,16 +23,17 @@ export class Later<T> {
 }
 
 /**
- * @param isAsked somebody waits for them; otherwise they are put in place when somebody begins to use the page
- * @returns the parts, or null while they come; they are asked for when something that needs them has been shown. The page is
- *   drawn anew with them piece by piece, so that it goes on answering meanwhile.
+ * Loads the code once a component that needs it is shown. It is rendered in a transition, so the page stays responsive.
+ *
+ * @param isAsked true: use it as soon as it is loaded; false: not before the first interaction
+ * @returns the code, or null until it can be used
  */
 export function useLater<T>(later: Later<T>, isAsked = false): T | null {
   const [parts, setParts] = useState<{ now: T | null }>({ now: later.now() });
   useEffect(() => {
     if (parts.now !== null) return undefined;
     let gone = false;
-    void Promise.all([later.load(), isAsked ? null : hand]).then(([now]) => {
+    void Promise.all([later.load(), isAsked ? null : firstInteraction]).then(([now]) => {
       if (!gone) startTransition(() => setParts({ now }));
     });
     return () => {

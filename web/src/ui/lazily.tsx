@@ -21,14 +21,14 @@ export const lazily = <P extends object>(load: () => Promise<{ default: Componen
 const waiting: (() => Promise<unknown>)[] = [];
 let quiet = false;
 
-/** From now on the line is free: what a press may need next is fetched, one part after the other. */
+/** Called after the first view: fetches the parts that a press may need next, one after the other. */
 export async function fetchParts(): Promise<void> {
   quiet = true;
   for (let load = waiting.shift(); load !== undefined; load = waiting.shift()) await untilThere(load);
 }
 
 /**
- * A part of a page that nobody sees at first: it is fetched when the page is there, or when it is shown before that.
+ * A part of a page that is not visible at first. It is fetched after the first view, or earlier if it is shown earlier.
  *
  * @param load the file
  * @param pick the component in it

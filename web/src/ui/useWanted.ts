@@ -1,10 +1,10 @@
 import { useState } from 'react';
 import { headless } from './headlessLater';
 
-/** What somebody began to do with a button whose list or slip is still on its way; it is gone on with when it has come. */
+/** What the user did with a button before the code of its list or slip was loaded. It is repeated once the code is there. */
 export type Wanted = 'nothing' | 'focus' | 'press';
 
-/** The button may be made anew meanwhile: it is known by its name. */
+/** Kept outside the component, by the button's name: the button may be mounted again meanwhile. */
 let last: { name: string; wanted: Wanted } = { name: '', wanted: 'nothing' };
 
 export function useWanted(name: string) {
@@ -26,7 +26,7 @@ export function useWanted(name: string) {
   };
 }
 
-/** Gone on with: not once more, when the next button of this name is shown. */
+/** To be called once it has been repeated, so that the next button of this name does not repeat it again. */
 export function haveGoneOn(): void {
   last = { name: '', wanted: 'nothing' };
 }

@@ -9,7 +9,7 @@ export interface Typed {
   password: string;
 }
 
-/** With nobody to tell, it stands there to be written in until our scripts have come. */
+/** Without `onSubmit` it can be filled in but not sent: that is how it stands in the page before the scripts are loaded. */
 export function SignInForm({
   typed = { email: '', password: '' },
   busy = false,

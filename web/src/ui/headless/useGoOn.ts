@@ -1,7 +1,7 @@
 import { useEffect, type RefObject } from 'react';
 import { haveGoneOn, type Wanted } from '../useWanted';
 
-/** Takes over from the simple button that stood here. */
+/** Repeats the focus or the press that the simpler button received before this one replaced it. */
 export function useGoOn(button: RefObject<HTMLElement | null>, wanted: Wanted): void {
   useEffect(() => {
     if (wanted === 'nothing') return;
@@ -9,7 +9,7 @@ export function useGoOn(button: RefObject<HTMLElement | null>, wanted: Wanted): 
     button.current?.focus();
     if (wanted === 'press')
       button.current?.dispatchEvent(new KeyboardEvent('keydown', { key: ' ', bubbles: true, cancelable: true }));
-    // Once, when it has come.
+    // Only when it is mounted.
     // eslint-disable-next-line react-hooks/exhaustive-deps
   }, []);
 }

@@ -15,7 +15,7 @@ export default function OwnPictures({ block, value, onChange }: FillProps) {
   const file = useRef<HTMLInputElement>(null);
   const held = things<OwnPicture>(value);
   const latest = useRef(held);
-  /** Handed on from here and not come back in `value` yet: drawn anew meanwhile, the next one must not undo them. */
+  /** Passed to `onChange` but not in `value` yet. The next change must include them, or they would be lost. */
   const onTheWay = useRef<Record<string, OwnPicture>>({});
   const change = useRef(onChange);
   useEffect(() => {
