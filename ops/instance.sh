@@ -109,7 +109,7 @@ front_end() {
     local files
     files=$(cd "$ROOT" && find web -type f -not -path 'web/dist*' -not -path 'web/src/messages/*' | sort | sed "s|^|$ROOT/|")
     # shellcheck disable=SC2086 # file names in web/ hold no spaces
-    [ -f "$ROOT/web/dist/index.html" ] && ! changed web "$ROOT/package-lock.json" $files && return 0
+    [ -f "$ROOT/web/dist/index.html" ] && [ -f "$ROOT/web/dist-server-en/page.html" ] && ! changed web "$ROOT/package-lock.json" $files && return 0
     say "Building the front end"
     (cd "$ROOT" && npm run --silent build) >"$FH_VAR/build.log" 2>&1 || fail "the front end could not be built; see $FH_VAR/build.log."
     # shellcheck disable=SC2086
@@ -311,7 +311,7 @@ bring_up() {
     if [ "$(control status php-fpm | awk '{ print $2 }')" = RUNNING ]; then
         control signal USR2 php-fpm >/dev/null
         control signal HUP nginx >/dev/null
-        control restart application >/dev/null
+        control restart application first-views >/dev/null
         control restart worker: >/dev/null
     fi
     start_all

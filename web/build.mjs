@@ -18,6 +18,7 @@ for (const language of asked.length > 0 ? asked : catalogues) {
     });
   run('node', 'web/messages/compile.mjs');
   run('npx', 'vite', 'build', 'web');
+  run('npx', 'vite', 'build', 'web', '--ssr', 'src/firstView.tsx', '--outDir', `dist-server-${language}`);
   run('node', 'web/prerender.mjs');
   run('node', 'web/compress.mjs');
 }

@@ -1,5 +1,5 @@
 // Puts into the pages what can be used before their scripts are here.
-import { readdirSync, readFileSync, statSync, writeFileSync } from 'node:fs';
+import { mkdirSync, readdirSync, readFileSync, statSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { createServer } from 'vite';
 
@@ -13,6 +13,8 @@ const server = await createServer({
   server: { middlewareMode: true, hmr: false, ws: false },
   optimizeDeps: { noDiscovery: true },
 });
+/** The page around what the server renders, before the sign-in stands in it (firstViews.mjs). */
+const around = readFileSync(join(dist, 'index.html'), 'utf8');
 const { pages } = await server.ssrLoadModule('/src/prerender.tsx');
 for (const [name, html] of Object.entries(pages)) {
   const file = join(dist, name);
@@ -25,8 +27,8 @@ for (const [name, html] of Object.entries(pages)) {
 }
 await server.close();
 
-// Every page preloads what it needs. The files of the lesson page are listed in an attribute, and index.html preloads them
-// when a lesson is opened.
+// Every page preloads what it needs. The files of a lesson's and of a class's page are listed in attributes, and index.html
+// preloads them when one is opened.
 const assets = readdirSync(join(dist, 'assets'));
 const chunk = (name) => assets.find((file) => new RegExp(`^${name}-[^.]*\\.js$`).test(file));
 /** A chunk and everything it imports. */
@@ -39,18 +41,22 @@ function needed(first, seen = new Set()) {
     needed(next, seen);
   return seen;
 }
-const index = join(dist, 'index.html');
-const page = readFileSync(index, 'utf8');
-const asked = new Set([...page.matchAll(/\/assets\/([^"]+\.js)"/g)].map(([, name]) => name));
+const asked = new Set([...around.matchAll(/\/assets\/([^"]+\.js)"/g)].map(([, name]) => name));
 // The largest first: what is small finds room beside it.
 const size = (name) => statSync(join(dist, 'assets', name)).size;
-const lesson = [chunk('staff'), chunk('LessonPage')]
-  .flatMap((name) => [...needed(name)])
-  .filter((name) => !asked.has(name))
-  .sort((a, b) => size(b) - size(a));
-writeFileSync(
-  index,
+const filesOf = (page) =>
+  [...new Set([chunk('staff'), chunk(page)].flatMap((name) => [...needed(name)]))]
+    .filter((name) => !asked.has(name))
+    .sort((a, b) => size(b) - size(a))
+    .map((name) => `/assets/${name}`)
+    .join(' ');
+const withFiles = (page) =>
   page
-    .replace('data-lesson=""', `data-lesson="${[...new Set(lesson)].map((name) => `/assets/${name}`).join(' ')}"`)
-    .replace('</head>', `  <link rel="modulepreload" crossorigin href="/assets/${chunk('react')}">\n  </head>`),
-);
+    .replace('data-lesson=""', `data-lesson="${filesOf('LessonPage')}"`)
+    .replace('data-class=""', `data-class="${filesOf('ClassPage')}"`)
+    .replace('</head>', `  <link rel="modulepreload" crossorigin href="/assets/${chunk('react')}">\n  </head>`);
+const index = join(dist, 'index.html');
+writeFileSync(index, withFiles(readFileSync(index, 'utf8')));
+const ofServer = join(import.meta.dirname, `dist-server-${language}`);
+mkdirSync(ofServer, { recursive: true });
+writeFileSync(join(ofServer, 'page.html'), withFiles(around));

@@ -12,7 +12,7 @@ const rightToLeft = ['ar', 'fa', 'he', 'ur', 'qps'];
 
 const here = (path: string) => fileURLToPath(new URL(path, import.meta.url));
 
-export default defineConfig({
+export default defineConfig(({ isSsrBuild }) => ({
   root: here('.'),
   plugins: [
     react(),
@@ -29,18 +29,20 @@ export default defineConfig({
   resolve: { alias: { '#messages': here(`./src/messages/${language}/index.js`) } },
   build: {
     outDir: here(folderOf(language)),
+    copyPublicDir: isSsrBuild !== true,
     emptyOutDir: true,
+    // A browser that does not know it loads the files a little later.
+    modulePreload: { polyfill: false },
     target: 'es2020',
     // Keeps logical properties such as inset-inline-start (browsers since 2021), so that pages are mirrored by `dir` alone.
     cssTarget: ['chrome87', 'safari14.1', 'firefox78'],
     // Two front doors: the student's page loads nothing of the teacher's.
-    rolldownOptions: {
-      input: { index: here('./index.html'), student: here('./student.html') },
-      output: {
-        codeSplitting: {
-          groups: groups(here('./src')),
-        },
-      },
-    },
+    rolldownOptions:
+      isSsrBuild === true
+        ? {}
+        : {
+            input: { index: here('./index.html'), student: here('./student.html') },
+            output: { codeSplitting: { groups: groups(here('./src')) } },
+          },
   },
-});
+}));

@@ -33,7 +33,7 @@ export function supervisor(...words: string[]): string {
 }
 
 /** Kills processes of the instance as a machine in trouble would: at once, with no word of warning. */
-export function killHard(program: 'php' | 'worker'): number {
+export function killHard(program: 'php' | 'worker' | 'first-views'): number {
   const victims =
     program === 'php'
       ? ['application', 'php-fpm'].flatMap((parent) =>
@@ -41,7 +41,9 @@ export function killHard(program: 'php' | 'worker'): number {
             .trim()
             .split('\n'),
         )
-      : [supervisor('pid', 'worker:worker-0').trim(), supervisor('pid', 'worker:worker-1').trim()];
+      : (program === 'worker' ? ['worker:worker-0', 'worker:worker-1'] : [program]).map((one) =>
+          supervisor('pid', one).trim(),
+        );
   execFileSync('kill', ['-9', ...victims]);
   return victims.length;
 }

@@ -28,9 +28,10 @@ function enterPressed(): () => boolean {
  */
 async function begin(page: HTMLElement): Promise<void> {
   const entered = enterPressed();
-  const was = outside.test(window.location.pathname) || drawer('signedIn').load() !== null;
-  const first = was ? inside() : null;
-  const status = outside.test(window.location.pathname) ? null : await earlyStatus('/api/staff/me');
+  const isRendered = 'first' in document.documentElement.dataset;
+  const isNotAsked = isRendered || outside.test(window.location.pathname);
+  const first = isNotAsked || drawer('signedIn').load() !== null ? inside() : null;
+  const status = isNotAsked ? null : await earlyStatus('/api/staff/me');
   if (status !== nobody) {
     (await (first ?? inside())).begin(page);
   } else {

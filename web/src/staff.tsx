@@ -1,65 +1,15 @@
-import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
-import { lazy, StrictMode, Suspense, useEffect, type ReactNode } from 'react';
-import { createRoot, type Root } from 'react-dom/client';
-import { BrowserRouter, Route, Routes } from 'react-router';
-import { api, dropPressesWhileDown, type Schema } from './api/client';
-import { useLine } from './api/line';
+import { QueryClient } from '@tanstack/react-query';
+import { createRoot, hydrateRoot, type Root } from 'react-dom/client';
+import { BrowserRouter } from 'react-router';
+import { dropPressesWhileDown, type Schema } from './api/client';
+import { setRenderedAt, setServerNow } from './api/clock';
+import { takeFirstData } from './api/firstData';
 import { isPassing } from './api/problem';
-import { SignedIn } from './areas/account/SignedIn';
-import { Today } from './areas/live/Today';
-import { ClassesPage } from './areas/roster/ClassesPage';
-import { LineNote } from './ui/LineNote';
-import { MessagesProvider } from './ui/messages';
-import { Nowhere } from './ui/Nowhere';
-import { useCutSaid } from './ui/useCutSaid';
-import * as m from '#messages';
+import { TeacherApp } from './TeacherApp';
+import { isPlaceKept, keepPlace } from './words/place';
 
-// The first page comes with the door; each other one when it is gone to.
-const AccountPage = lazy(() => import('./areas/account/AccountPage').then((file) => ({ default: file.AccountPage })));
-const ForgottenPage = lazy(() => import('./areas/account/Outside').then((file) => ({ default: file.ForgottenPage })));
-const NewPasswordPage = lazy(() =>
-  import('./areas/account/Outside').then((file) => ({ default: file.NewPasswordPage })),
-);
-const InvitationPage = lazy(() =>
-  import('./areas/roster/InvitationPage').then((file) => ({ default: file.InvitationPage })),
-);
-const ClassPage = lazy(() => import('./areas/roster/ClassPage').then((file) => ({ default: file.ClassPage })));
-const ClassLessons = lazy(() => import('./areas/lesson/ClassLessons').then((file) => ({ default: file.ClassLessons })));
-const DeskPage = lazy(() => import('./areas/grouping/desk/DeskPage').then((file) => ({ default: file.DeskPage })));
-const DeletedPage = lazy(() => import('./areas/lesson/DeletedPage').then((file) => ({ default: file.DeletedPage })));
-const CupboardPage = lazy(() =>
-  import('./areas/materials/CupboardPage').then((file) => ({ default: file.CupboardPage })),
-);
-const OriginalPage = lazy(() =>
-  import('./areas/materials/CupboardPage').then((file) => ({ default: file.OriginalPage })),
-);
-const WallPage = lazy(() => import('./areas/live/WallPage').then((file) => ({ default: file.WallPage })));
-const SlipsPage = lazy(() => import('./areas/materials/paper/SlipsPage').then((file) => ({ default: file.SlipsPage })));
-const PlanPage = lazy(() => import('./areas/materials/paper/PlanPage').then((file) => ({ default: file.PlanPage })));
-const LessonPage = lazy(() => import('./areas/live/LessonPage').then((file) => ({ default: file.LessonPage })));
-
-const probeEvery = 2_000;
-
-/** While the line is down it is asked again and again whether it is back: nothing else would find out. */
-function useProbe() {
-  const line = useLine();
-  useEffect(() => {
-    if (line !== 'down') return undefined;
-    const timer = setInterval(() => void api.GET('/api/staff/me'), probeEvery);
-    return () => clearInterval(timer);
-  }, [line]);
-}
-
-function Soon({ children }: { children: ReactNode }) {
-  useCutSaid();
-  useProbe();
-  return (
-    <>
-      <LineNote slow={m.common_lineSlow()} down={m.common_lineDown()} />
-      <Suspense fallback={<p className="p-8 text-soft">{m.common_loading()}</p>}>{children}</Suspense>
-    </>
-  );
-}
+/** What only the next page needs waits until this one is there; milliseconds. */
+const quietAfter = 10_000;
 
 dropPressesWhileDown();
 
@@ -71,58 +21,22 @@ const queries = new QueryClient({
   },
 });
 
-/** What is there for a teacher who is signed in. */
-function Inside() {
-  return (
-    <SignedIn>
-      <Routes>
-        <Route path="/" element={<ClassesPage today={<Today />} />} />
-        <Route
-          path="/classes/:id"
-          element={
-            <ClassPage
-              lessons={(classId, hasStudents) => <ClassLessons classId={classId} hasStudents={hasStudents} />}
-            />
-          }
-        />
-        <Route path="/groupings/:id" element={<DeskPage />} />
-        <Route path="/account" element={<AccountPage />} />
-        <Route path="/lessons/:id" element={<LessonPage />} />
-        <Route path="/rounds/:id/slips" element={<SlipsPage />} />
-        <Route path="/rounds/:id/plan" element={<PlanPage />} />
-        <Route path="/cupboard" element={<CupboardPage />} />
-        <Route path="/deleted" element={<DeletedPage />} />
-        <Route path="/cupboard/:id" element={<OriginalPage />} />
-        <Route path="*" element={<Nowhere />} />
-      </Routes>
-    </SignedIn>
-  );
-}
-
 /**
- * @param at where: an empty place, or where the sign-in stood
+ * @param at where: an empty place, where the sign-in stood, or where the server has rendered the first view
  * @param me who has just signed in; undefined: it is asked
  */
 export function begin(at: HTMLElement | Root, me?: Schema['Me']): void {
+  setTimeout(keepPlace, isPlaceKept() ? quietAfter : 0);
   if (me !== undefined) queries.setQueryData(['me'], me);
-  const root = at instanceof HTMLElement ? createRoot(at) : at;
-  root.render(
-    <StrictMode>
-      <QueryClientProvider client={queries}>
-        <MessagesProvider>
-          <BrowserRouter>
-            <Soon>
-              <Routes>
-                <Route path="/forgotten" element={<ForgottenPage />} />
-                <Route path="/password/:token" element={<NewPasswordPage />} />
-                <Route path="/invitation/:token" element={<InvitationPage />} />
-                <Route path="/class-page/:token" element={<WallPage />} />
-                <Route path="*" element={<Inside />} />
-              </Routes>
-            </Soon>
-          </BrowserRouter>
-        </MessagesProvider>
-      </QueryClientProvider>
-    </StrictMode>,
-  );
+  const app = <TeacherApp queries={queries} Router={BrowserRouter} />;
+  const first = takeFirstData();
+  if (at instanceof HTMLElement && first !== null) {
+    setServerNow(first.now, first.at);
+    setRenderedAt(first.now);
+    for (const { key, data } of first.answers) queries.setQueryData(key, data);
+    // A view that is not what the server rendered (a minute later, say) is rendered anew by React; that is no error.
+    hydrateRoot(at, app, { onRecoverableError: () => undefined });
+    return;
+  }
+  (at instanceof HTMLElement ? createRoot(at) : at).render(app);
 }

@@ -1,11 +1,25 @@
 import { useEffect, useReducer, useRef, useState } from 'react';
 
 let ahead = 0;
+/** Until React has taken over a page that the server has rendered: the moment it was rendered for. */
+let renderedAt: number | null = null;
 
-/** Sets the page's clock by the server's. */
-export function setServerNow(serverNow: number): void {
-  ahead = serverNow - Date.now();
+/**
+ * Sets the page's clock by the server's.
+ *
+ * @param at when the answer came, by this device's clock
+ */
+export function setServerNow(serverNow: number, at = Date.now()): void {
+  ahead = serverNow - at;
 }
+
+/** @param moment for which the server renders a page, until React has taken it over; null: it has */
+export function setRenderedAt(moment: number | null): void {
+  renderedAt = moment;
+}
+
+/** Both come to the same view: what has passed meanwhile is shown with the next look at the clock. */
+const firstNow = (): number => renderedAt ?? serverNow();
 
 /** The server's time in milliseconds since 1970, as well as we know it. */
 export function serverNow(): number {
@@ -14,7 +28,7 @@ export function serverNow(): number {
 
 /** The server's time, anew so often that a clock on the page never skips a second. */
 export function useServerNow(every = 250): number {
-  const [now, setNow] = useState(serverNow);
+  const [now, setNow] = useState(firstNow);
   useEffect(() => {
     const timer = setInterval(() => setNow(serverNow()), every);
     return () => clearInterval(timer);
@@ -25,7 +39,7 @@ export function useServerNow(every = 250): number {
 /** What follows from the time, looked at so often; the page is drawn anew only when it has changed. */
 export function useByTime<T extends string | number | boolean>(of: (now: number) => T, every = 500): T {
   const [, look] = useReducer((looks: number) => looks + 1, 0);
-  const value = of(serverNow());
+  const value = of(firstNow());
   const shown = useRef({ of, value });
   useEffect(() => {
     shown.current = { of, value };

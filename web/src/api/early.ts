@@ -4,6 +4,12 @@ interface Early {
   at: number;
   /** By path. */
   answers: Record<string, Promise<Response | null> | undefined>;
+  /** What was typed into which field on a page the server had rendered, before React took it over. */
+  typed?: Map<HTMLElement, string>;
+  /** What was pressed last there. */
+  pressed?: HTMLElement;
+  /** Hears both until then, by the kind of event, and lets nobody else hear a press. */
+  hear?: Record<string, (event: Event) => void>;
 }
 
 declare global {

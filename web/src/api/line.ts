@@ -5,7 +5,9 @@ export type Line = 'good' | 'slow' | 'down';
 
 const patience = 2_500;
 
-let state: Line = navigator.onLine ? 'good' : 'down';
+/** Where the server renders a page there is no line. */
+const inBrowser = typeof window !== 'undefined';
+let state: Line = !inBrowser || navigator.onLine ? 'good' : 'down';
 const listeners = new Set<() => void>();
 
 function turn(to: Line): void {
@@ -14,7 +16,7 @@ function turn(to: Line): void {
   for (const tell of listeners) tell();
 }
 
-window.addEventListener('offline', () => turn('down'));
+if (inBrowser) window.addEventListener('offline', () => turn('down'));
 
 /** Follows one request; what is returned is told whether there was an answer. */
 export function followed(): (answered: boolean) => void {
@@ -38,5 +40,6 @@ export function useLine(): Line {
       return () => listeners.delete(tell);
     },
     () => state,
+    () => 'good' as const,
   );
 }

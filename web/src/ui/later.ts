@@ -2,10 +2,20 @@ import { startTransition, useEffect, useState } from 'react';
 import { firstInteraction } from './firstInteraction';
 import { untilThere } from './lazily';
 
+const longestWait = 1_000;
+
+/** Resolves when the browser has nothing else to do, and not much later where it always has. */
+const quiet = () =>
+  new Promise<void>((resolve) => {
+    if (typeof requestIdleCallback === 'function') requestIdleCallback(() => resolve(), { timeout: longestWait });
+    else setTimeout(resolve, longestWait / 2);
+  });
+
 /** Code that is loaded after the first view. Until it is there, components that need it show a simpler form. */
 export class Later<T> {
   private parts: T | null = null;
   private coming: Promise<T> | null = null;
+  private used: Promise<T> | null = null;
 
   /** @param ask loads the code; called again after a failure */
   constructor(private readonly ask: () => Promise<T>) {}
@@ -17,6 +27,14 @@ export class Later<T> {
       return parts;
     });
     return this.coming;
+  };
+
+  /** Loads it when the browser is idle, or somebody uses the page. @returns it once somebody does */
+  readonly forUse = (): Promise<T> => {
+    this.used ??= Promise.all([Promise.race([quiet(), firstInteraction]).then(this.load), firstInteraction]).then(
+      ([parts]) => parts,
+    );
+    return this.used;
   };
 
   readonly now = (): T | null => this.parts;
@@ -33,7 +51,7 @@ export function useLater<T>(later: Later<T>, isAsked = false): T | null {
   useEffect(() => {
     if (parts.now !== null) return undefined;
     let gone = false;
-    void Promise.all([later.load(), isAsked ? null : firstInteraction]).then(([now]) => {
+    void (isAsked ? later.load() : later.forUse()).then((now) => {
       if (!gone) startTransition(() => setParts({ now }));
     });
     return () => {

@@ -18,6 +18,10 @@ export async function untilThere<T>(load: () => Promise<T>): Promise<T> {
 export const lazily = <P extends object>(load: () => Promise<{ default: ComponentType<P> }>) =>
   lazy(() => untilThere(load));
 
+/** As `lazily`, for a file that names what it has. */
+export const lazilyFrom = <F, P extends object>(load: () => Promise<F>, pick: (file: F) => ComponentType<P>) =>
+  lazily<P>(() => load().then((file) => ({ default: pick(file) })));
+
 const waiting: (() => Promise<unknown>)[] = [];
 let quiet = false;
 
@@ -34,7 +38,7 @@ export async function fetchParts(): Promise<void> {
  * @param pick the component in it
  */
 export function part<F, P extends object>(load: () => Promise<F>, pick: (file: F) => ComponentType<P>) {
-  const Part = lazy(() => untilThere(load).then((file) => ({ default: pick(file) })));
+  const Part = lazilyFrom(load, pick);
   waiting.push(load);
   if (quiet) void fetchParts();
   return function PartOfPage(props: P) {

@@ -1,5 +1,6 @@
 import { useState } from 'react';
 import { drawer } from './drawer';
+import { useHydrating } from './useHydrating';
 
 const prefix = 'typed:';
 
@@ -17,7 +18,8 @@ export function forgetTyped(): void {
 export function useKept(of: string, otherwise = ''): [string, (text: string) => void, () => void] {
   const place = drawer(`${prefix}${of}`);
   const [kept, setKept] = useState(() => ({ of, text: place.load() ?? otherwise }));
-  const text = kept.of === of ? kept.text : (place.load() ?? otherwise);
+  const isHydrating = useHydrating();
+  const text = isHydrating ? otherwise : kept.of === of ? kept.text : (place.load() ?? otherwise);
   return [
     text,
     (next) => {

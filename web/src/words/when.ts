@@ -1,7 +1,15 @@
+import { locale } from './place';
+
 /** Made when it is first needed: on a slow device each takes a tenth of a second. */
 function formatting(how: Intl.DateTimeFormatOptions): (at: number) => string {
   let format: Intl.DateTimeFormat | undefined;
-  return (at) => (format ??= new Intl.DateTimeFormat(undefined, how)).format(at);
+  let place: string | undefined;
+  return (at) => {
+    const here = locale();
+    if (format === undefined || here !== place) format = new Intl.DateTimeFormat(here, how);
+    place = here;
+    return format.format(at);
+  };
 }
 
 export const dayText = formatting({ weekday: 'short', day: 'numeric', month: 'short' });

@@ -196,8 +196,8 @@ function NotCurrent({ lesson }: { lesson: Schema['LessonView'] }) {
 }
 
 /** Whether students may be waiting for it already. */
-const isSoon = (lesson: Schema['LessonView']) =>
-  lesson.other !== null || Math.abs((lesson.startsAt ?? 0) - lesson.serverNow) < 12 * 3_600_000;
+const isSoon = (lesson: Schema['LessonView'], at: number) =>
+  lesson.other !== null || Math.abs((lesson.startsAt ?? 0) - at) < 12 * 3_600_000;
 
 /** What did not come along when the lesson was given to this class. */
 function NotCarried() {
@@ -368,6 +368,7 @@ function Lesson({ lesson, connected }: { lesson: Schema['LessonView']; connected
   const now = useServerNow(5_000);
   const isNow = lesson.round.id === lesson.roundNow.id;
   const phase = useByTime((at) => (isNow ? phaseOf(lesson.round.moments, at) : 'planned'));
+  const soon = useByTime((at) => isSoon(lesson, at), 60_000);
   const [filling, setFilling] = useState(false);
   const [pasting, setPasting] = useState(false);
   const wayTo = (group: string | null) => {
@@ -469,7 +470,7 @@ function Lesson({ lesson, connected }: { lesson: Schema['LessonView']; connected
       {!connected && <Bar>{m.lesson_noStream()}</Bar>}
       <AskDate key={`when ${lesson.id}`} lesson={lesson} />
       <NotCarried key={lesson.id} />
-      {!lesson.current && !lesson.template && !over && isSoon(lesson) && <NotCurrent lesson={lesson} />}
+      {!lesson.current && !lesson.template && !over && soon && <NotCurrent lesson={lesson} />}
       {lesson.template && (
         <Bar>
           {m.order_templateBar()}

@@ -44,7 +44,7 @@ function Part({ title, text, rows }: { title: string; text: string; rows: number
 /** Text to paste, in two parts: the second is not of use before the first has been read. */
 export function Pasting({ lesson }: { lesson: Schema['LessonView'] }) {
   const [open, setOpen] = useState(false);
-  const text = pasted(lesson, window.location.origin);
+  const text = pasted(lesson, location.origin);
   return (
     <div className="mt-4 print:hidden">
       <Button aria-expanded={open} onClick={() => setOpen(!open)}>

@@ -1,10 +1,11 @@
-import { useQuery, useQueryClient } from '@tanstack/react-query';
+import { replaceEqualDeep, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useEffect, useRef, useState } from 'react';
 import { setServerNow } from '../../api/clock';
 import { api, take, type Schema, type Whole } from '../../api/client';
 import { hear } from '../../api/staffStream';
 import { heard, isOfCopy, withMessage, type AnswerMessage } from '../materials/answers';
 
+type Lesson = Schema['LessonView'];
 type Copy = Whole<Schema['CopyView']>;
 
 const together = 120;
@@ -12,6 +13,14 @@ const together = 120;
 const followEvery = 2_500;
 /** While the page is open the lesson is on, also where nothing happens. */
 const stillHere = 300_000;
+
+/** Where nothing has changed but the time, it is the lesson that is there already, and nothing is rendered anew. */
+function onlyWhatChanged(before: unknown, fresh: unknown): unknown {
+  const was = before as Lesson | undefined;
+  const is = fresh as Lesson;
+  if (was === undefined || replaceEqualDeep(was, { ...is, serverNow: was.serverNow }) === was) return was ?? is;
+  return replaceEqualDeep(was, is);
+}
 
 /**
  * A lesson, kept as it is on the server: over the stream, or by asking where there is no stream.
@@ -34,6 +43,7 @@ export function useLesson(id: string, segment: string | null) {
       return data;
     },
     refetchInterval: stillHere,
+    structuralSharing: onlyWhatChanged,
   });
   useEffect(() => {
     if (shown.current === segment) return;

@@ -72,7 +72,7 @@ export function DoorBox({ data }: { data: Schema['ClassView'] }) {
       <div className="min-w-0">
         <DoorSign doorWord={data.doorWord} className="text-start text-3xl" />
         <p className="mt-1 text-soft wrap-anywhere">
-          {m.roster_doorWordLead()} <span className="text-ink">{window.location.host}/student</span>
+          {m.roster_doorWordLead()} <span className="text-ink">{location.host}/student</span>
         </p>
         <p className="mt-1 -ms-2 print:hidden">
           <Button look="quiet" onClick={() => copy(link, m.door_copied())}>

@@ -1,12 +1,15 @@
-import { lazy, Suspense, useState, type ReactNode } from 'react';
+import { Suspense, useState, type ReactNode } from 'react';
 import { Button } from '../../ui/Button';
 import { useCopy } from '../../ui/useCopy';
 import { Sheet } from '../../ui/Sheet';
 import * as m from '#messages';
-import { untilThere } from '../../ui/lazily';
+import { lazilyFrom } from '../../ui/lazily';
 import { doorLink } from './doorLink';
 
-const Code = lazy(() => untilThere(() => import('../../ui/Code').then((file) => ({ default: file.Code }))));
+const Code = lazilyFrom(
+  () => import('../../ui/Code'),
+  (file) => file.Code,
+);
 
 /** The way in, to be shown on a wall or sent on: a press on the door word opens it. */
 export function DoorSign({
@@ -40,7 +43,7 @@ export function DoorSign({
           </Suspense>
           <div>
             <p className="text-xl">{m.door_orType()}</p>
-            <p className="text-2xl font-semibold wrap-anywhere">{window.location.host}/student</p>
+            <p className="text-2xl font-semibold wrap-anywhere">{location.host}/student</p>
             <p className="mt-4 text-xl">{m.door_word()}</p>
             <p className="font-head text-6xl leading-tight font-bold">{doorWord}</p>
             <Button className="mt-6 print:hidden" onClick={() => copy(link, m.door_copied())}>

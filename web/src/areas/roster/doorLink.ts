@@ -1,4 +1,4 @@
 /** The way to the students’ door with the door word filled in. */
 export function doorLink(doorWord: string): string {
-  return `${window.location.origin}/student?${new URLSearchParams({ door: doorWord }).toString()}`;
+  return `${location.origin}/student?${new URLSearchParams({ door: doorWord }).toString()}`;
 }

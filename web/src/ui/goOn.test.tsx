@@ -1,0 +1,55 @@
+import { render } from '@testing-library/react';
+import { useState } from 'react';
+import { afterEach, expect, it, vi } from 'vitest';
+import { goOn } from './goOn';
+
+afterEach(() => delete window.early);
+
+function Form({ onPress }: { onPress: (text: string) => void }) {
+  const [text, setText] = useState('');
+  return (
+    <>
+      <input aria-label="Name" value={text} onChange={(event) => setText(event.target.value)} />
+      <textarea aria-label="Note" defaultValue="kept" />
+      <button type="button" onClick={() => onPress(text)}>
+        Go
+      </button>
+    </>
+  );
+}
+
+it('takes what was typed for typed and presses what was pressed, once', () => {
+  const press = vi.fn();
+  const { getByLabelText, getByRole } = render(<Form onPress={press} />);
+  const name = getByLabelText('Name');
+  const note = getByLabelText('Note');
+  const hear = { input: vi.fn(), click: vi.fn() };
+  for (const [kind, listener] of Object.entries(hear)) window.addEventListener(kind, listener, true);
+  window.early = {
+    at: 0,
+    answers: {},
+    hear,
+    pressed: getByRole('button'),
+    typed: new Map([
+      [name, 'Ada'],
+      [note, 'kept, and more'],
+    ]),
+  };
+  goOn();
+  goOn();
+  expect(press).toHaveBeenCalledTimes(1);
+  expect(press).toHaveBeenCalledWith('Ada');
+  expect(name).toHaveValue('Ada');
+  expect(note).toHaveValue('kept, and more');
+  expect(hear.input).not.toHaveBeenCalled();
+  expect(hear.click).not.toHaveBeenCalled();
+});
+
+it('leaves alone what is not in the page any more', () => {
+  const press = vi.fn();
+  const { getByRole, unmount } = render(<Form onPress={press} />);
+  window.early = { at: 0, answers: {}, pressed: getByRole('button') };
+  unmount();
+  goOn();
+  expect(press).not.toHaveBeenCalled();
+});

@@ -1,0 +1,49 @@
+/** How dates are written, and by which clock, where the teacher is. */
+export interface Place {
+  /** For example “en-GB”. */
+  locale: string;
+  /** For example “Europe/London”. */
+  zone: string;
+}
+
+/** Only where the server renders a page: whose page it is. */
+let rendered: (Place & { language: string }) | undefined;
+
+/** @param language of the page */
+export function setPlace(place: Place, language: string): void {
+  rendered = { ...place, language };
+}
+
+/** The language of the page; English as it is written in Britain. */
+export function pageLanguage(): string {
+  const language = rendered?.language ?? (typeof document === 'undefined' ? '' : document.documentElement.lang);
+  return language === 'en' || language === '' ? 'en-GB' : language;
+}
+
+/** @returns undefined: as this browser has it */
+export const locale = (): string | undefined => rendered?.locale;
+
+const name = 'place';
+const aYear = 365 * 24 * 3_600;
+
+/** Whether it has been told; it may be another by now, on a journey for example. */
+export const isPlaceKept = (): boolean => document.cookie.includes(`${name}=`);
+
+/** Tells the server, so that it can render the next page as this browser would. */
+export function keepPlace(): void {
+  const { locale: own, timeZone } = new Intl.DateTimeFormat().resolvedOptions();
+  document.cookie = `${name}=${encodeURIComponent(`${own} ${timeZone}`)}; path=/; max-age=${aYear}; samesite=lax`;
+}
+
+/** @returns null where a browser has told none, or none that there is */
+export function placeIn(cookies: string): Place | null {
+  const [, value] = new RegExp(`(?:^|; *)${name}=([^;]*)`).exec(cookies) ?? [];
+  if (value === undefined) return null;
+  try {
+    const [own = '', zone = ''] = decodeURIComponent(value).split(' ');
+    const known = new Intl.DateTimeFormat(own, { timeZone: zone }).resolvedOptions();
+    return { locale: known.locale, zone: known.timeZone };
+  } catch {
+    return null;
+  }
+}
