@@ -6,9 +6,11 @@ interface Early {
   answers: Record<string, Promise<Response | null> | undefined>;
   /** What was typed into which field on a page the server had rendered, before React took it over. */
   typed?: Map<HTMLElement, string>;
+  /** The single key that was pressed last there, outside a field. */
+  key?: KeyboardEvent;
   /** What was pressed last there. */
   pressed?: HTMLElement;
-  /** Hears both until then, by the kind of event, and lets nobody else hear a press. */
+  /** Hears them until then, by the kind of event, and lets nobody else hear a press. */
   hear?: Record<string, (event: Event) => void>;
 }
 

@@ -45,6 +45,17 @@ it('takes what was typed for typed and presses what was pressed, once', () => {
   expect(hear.click).not.toHaveBeenCalled();
 });
 
+it('presses a key once, with what was held down', () => {
+  const heard: string[] = [];
+  const hear = (event: KeyboardEvent) => heard.push(`${event.ctrlKey ? 'Ctrl ' : ''}${event.key}`);
+  document.addEventListener('keydown', hear);
+  window.early = { at: 0, answers: {}, key: new KeyboardEvent('keydown', { key: 'z', ctrlKey: true }) };
+  goOn();
+  goOn();
+  document.removeEventListener('keydown', hear);
+  expect(heard).toEqual(['Ctrl z']);
+});
+
 it('leaves alone what is not in the page any more', () => {
   const press = vi.fn();
   const { getByRole, unmount } = render(<Form onPress={press} />);

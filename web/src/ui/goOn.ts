@@ -7,12 +7,13 @@ function type(field: HTMLInputElement | HTMLTextAreaElement, value: string): voi
 
 /**
  * Goes on with what was done on a page that the server had rendered, before its scripts were here: what was typed is typed,
- * and what was pressed last is pressed.
+ * and the key and the button that were pressed last are pressed.
  */
 export function goOn(): void {
-  const { hear, typed, pressed } = window.early ?? {};
+  const { hear, typed, key, pressed } = window.early ?? {};
   delete window.early?.hear;
   delete window.early?.typed;
+  delete window.early?.key;
   delete window.early?.pressed;
   for (const [kind, listener] of Object.entries(hear ?? {})) window.removeEventListener(kind, listener, true);
   for (const [field, text] of typed ?? []) {
@@ -21,6 +22,7 @@ export function goOn(): void {
     field.value = field.defaultValue;
     type(field, text);
   }
+  if (key !== undefined) document.dispatchEvent(new KeyboardEvent('keydown', key));
   pressed?.removeAttribute('aria-busy');
   if (pressed?.isConnected === true) pressed.click();
 }
