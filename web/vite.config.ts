@@ -12,6 +12,8 @@ const rightToLeft = ['ar', 'fa', 'he', 'ur', 'qps'];
 
 const here = (path: string) => fileURLToPath(new URL(path, import.meta.url));
 
+const production = '../node_modules/react-router/dist/production/index.mjs';
+
 export default defineConfig(({ isSsrBuild }) => ({
   root: here('.'),
   plugins: [
@@ -26,14 +28,21 @@ export default defineConfig(({ isSsrBuild }) => ({
         ),
     },
   ],
-  resolve: { alias: { '#messages': here(`./src/messages/${language}/index.js`) } },
+  resolve: {
+    alias: [
+      { find: '#messages', replacement: here(`./src/messages/${language}/index.js`) },
+      // The package names only its development build, which carries warnings for developers.
+      ...(isSsrBuild === true ? [] : [{ find: /^react-router$/, replacement: here(production) }]),
+    ],
+  },
   build: {
     outDir: here(folderOf(language)),
     copyPublicDir: isSsrBuild !== true,
     emptyOutDir: true,
     // A browser that does not know it loads the files a little later.
     modulePreload: { polyfill: false },
-    target: 'es2020',
+    // Phones of 2015 that have had their last update.
+    target: ['chrome91', 'safari15', 'firefox91'],
     // Keeps logical properties such as inset-inline-start (browsers since 2021), so that pages are mirrored by `dir` alone.
     cssTarget: ['chrome87', 'safari14.1', 'firefox78'],
     // Two front doors: the student's page loads nothing of the teacher's.
