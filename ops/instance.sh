@@ -15,10 +15,22 @@ say() { printf '%s\n' "$*"; }
 
 need_root() { [ "$(id -u)" = 0 ] || fail "run this as root (sudo $0), because it installs packages and starts services."; }
 
-need_node() {
-    command -v node >/dev/null || fail "Node.js 20.19 or newer is needed, but none is installed."
-    node -e 'const [a, b] = process.versions.node.split(".").map(Number); process.exit(a > 20 || (a === 20 && b >= 19) ? 0 : 1)' ||
-        fail "Node.js 20.19 or newer is needed; this is $(node --version)."
+# Node: the machine's own where it is new enough, else the npm package `node`, which brings the program itself.
+NODE_LEAST=22
+new_node() { command -v node >/dev/null && node -e "process.exit(parseInt(process.versions.node) >= $NODE_LEAST ? 0 : 1)" 2>/dev/null; }
+node_itself() {
+    local own="$ROOT/var/node"
+    new_node && return 0
+    if ! PATH="$own/node_modules/node/bin:$PATH" new_node; then
+        command -v npm >/dev/null || install_packages nodejs npm
+        say "Installing Node $NODE_LEAST"
+        mkdir -p "$own"
+        npm install --prefix "$own" --no-save --no-audit --no-fund "node@$NODE_LEAST" >"$FH_VAR/node.log" 2>&1 ||
+            fail "Node $NODE_LEAST couldn't be installed. See $FH_VAR/node.log."
+        chmod -R a+rX "$own"
+    fi
+    export PATH="$own/node_modules/node/bin:$PATH"
+    new_node || fail "Node $NODE_LEAST or newer is needed; this is $(node --version)."
 }
 
 need_space() {
@@ -218,7 +230,7 @@ write_configuration() {
         name=$(basename "$template")
         sed -e "s|@ROOT@|$ROOT|g; s|@VAR@|$FH_VAR|g; s|@RUN@|$RUN|g; s|@PORT@|$PORT|g; s|@STANDIN_PORT@|$STANDIN_PORT|g" \
             -e "s|@PG_PORT@|$PG_PORT|g; s|@PUBLISH_PORT@|$PUBLISH_PORT|g; s|@SMTP_PORT@|$SMTP_PORT|g; s|@MAILBOX_PORT@|$MAILBOX_PORT|g; s|@LISTEN@|$LISTEN|g; s|@USER@|$user|g" \
-            -e "s|@LANGUAGES@|$(languages)|g" \
+            -e "s|@LANGUAGES@|$(languages)|g; s|@NODE@|$(command -v node)|g" \
             -e "s|@STREAM@|$STREAM|g; s|@MAILHOOK@|$MAILHOOK|g" -e "s|@PGDATA@|$PGDATA_DIR|g; s|@PGBIN@|$PGBIN|g; s|@FPM_ROOT@|$([ "$user" = root ] && echo -R)|g" \
             "$template" >"$FH_VAR/conf/$name"
     done

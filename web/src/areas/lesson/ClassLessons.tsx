@@ -136,7 +136,9 @@ export function ClassLessons({ classId, hasStudents }: { classId: string; hasStu
             >
               <span className="min-w-0 flex-1">
                 <span className="block font-semibold wrap-anywhere">{lesson.title}</span>
-                {lesson.startsAt !== null && <span className="text-sm whitespace-nowrap text-soft">{whenText(lesson.startsAt)}</span>}
+                {lesson.startsAt !== null && (
+                  <span className="text-sm whitespace-nowrap text-soft">{whenText(lesson.startsAt)}</span>
+                )}
               </span>
               {lesson.endedAt !== null ? (
                 <span className="text-sm text-soft">{m.order_isOver()}</span>
