@@ -25,6 +25,8 @@ final readonly class AccountController
     }
 
     /**
+     * Lists the devices this teacher is signed in on.
+     *
      * @return list<DeviceView> where the teacher is signed in, the latest first
      */
     #[Route('/devices', methods: ['GET'])]
@@ -38,14 +40,14 @@ final readonly class AccountController
         );
     }
 
-    /** Signs out everywhere but here. */
+    /** Signs the teacher out on every other device. */
     #[Route('/devices', methods: ['DELETE'])]
     public function signOutElsewhere(#[CurrentUser] Teacher $teacher, Request $http): void
     {
         $this->devices->signOutOthers($teacher, self::device($http));
     }
 
-    /** A new password; every other device is signed out. */
+    /** Changes the password and signs every other device out. */
     #[Route('/password', methods: ['POST'])]
     public function changePassword(#[CurrentUser] Teacher $teacher, #[Body] ChangePassword $request, Request $http): void
     {

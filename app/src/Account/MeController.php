@@ -9,6 +9,7 @@ use Symfony\Component\Security\Http\Attribute\CurrentUser;
 
 final readonly class MeController
 {
+    /** Says who is signed in. */
     #[Route('/api/staff/me', methods: ['GET'])]
     public function me(#[CurrentUser] Teacher $teacher): Me
     {

@@ -5,9 +5,15 @@ declare(strict_types=1);
 namespace FreshHuddle\App\Http;
 
 use FreshHuddle\App\Http\Body\Body;
+use Symfony\Component\DependencyInjection\Attribute\Autowire;
+use Symfony\Component\HttpFoundation\RedirectResponse;
+use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\PropertyInfo\PropertyInfoExtractorInterface;
+use Symfony\Component\Routing\Requirement\Requirement;
+use Symfony\Component\Routing\Route;
 use Symfony\Component\Routing\RouterInterface;
+use Symfony\Component\Security\Http\AccessMapInterface;
 use Symfony\Component\TypeInfo\Type;
 use Symfony\Component\TypeInfo\Type\BackedEnumType;
 use Symfony\Component\TypeInfo\Type\BuiltinType;
@@ -19,16 +25,34 @@ use Symfony\Component\TypeInfo\TypeIdentifier;
 use Symfony\Component\TypeInfo\TypeResolver\TypeResolver;
 
 /**
- * Describes the API from what is there: routes, the DTO a controller takes, the DTO it returns. Nothing is said twice, so
- * the description cannot disagree with the code.
+ * Describes the API from what is there: routes, the DTO a controller takes, the DTO it returns, the first sentence of its
+ * docblock, who may ask. Nothing is said twice, so the description cannot disagree with the code.
  */
 final class OpenApi
 {
+    /** The areas, in the order of the work, and what is in them. */
+    private const AREAS = [
+        'Account' => 'Signing in, passwords and devices of teachers.',
+        'Roster' => 'Classes, students, how they join, and who teaches or assists.',
+        'Grouping' => 'Groupings and the grouping desk.',
+        'Lesson' => 'Lessons, templates and the running order.',
+        'Rooms' => 'Where groups meet.',
+        'Materials' => 'Worksheets, copies, answers, pictures, recordings and print.',
+        'Ready' => 'Setting up, posts and emails, the calendar.',
+        'Live' => 'The running lesson.',
+    ];
+    /** A cookie for each kind of device, by the role it gives. */
+    private const COOKIES = ['ROLE_TEACHER' => 'teacher', 'ROLE_STUDENT' => 'student'];
+
     /** @var array<string, array<string, mixed>> */
     private array $schemas = [];
 
-    public function __construct(private readonly RouterInterface $router, private readonly PropertyInfoExtractorInterface $properties)
-    {
+    public function __construct(
+        private readonly RouterInterface $router,
+        private readonly PropertyInfoExtractorInterface $properties,
+        #[Autowire(service: 'security.access_map')]
+        private readonly AccessMapInterface $access,
+    ) {
     }
 
     /**
@@ -37,6 +61,7 @@ final class OpenApi
     public function describe(): array
     {
         $this->schemas = [];
+        $problem = ['description' => 'A problem (RFC 9457)', 'content' => ['application/problem+json' => ['schema' => $this->problem()]]];
         $paths = [];
         foreach ($this->router->getRouteCollection()->all() as $route) {
             $controller = $route->getDefault('_controller');
@@ -46,7 +71,7 @@ final class OpenApi
             [$class, $method] = explode('::', $controller) + [1 => '__invoke'];
             \assert(class_exists($class));
             foreach ($route->getMethods() as $verb) {
-                $paths[$route->getPath()][strtolower($verb)] = $this->operation(new \ReflectionMethod($class, $method), $route->getPath());
+                $paths[$route->getPath()][strtolower($verb)] = $this->operation(new \ReflectionMethod($class, $method), $route, $verb);
             }
         }
         ksort($paths);
@@ -54,21 +79,44 @@ final class OpenApi
 
         return [
             'openapi' => '3.1.0',
-            'info' => ['title' => 'Fresh Huddle', 'version' => '1'],
+            'info' => [
+                'title' => 'Fresh Huddle',
+                'version' => '1',
+                'description' => 'What the pages of Fresh Huddle ask the application.',
+                'license' => ['name' => 'MIT', 'identifier' => 'MIT'],
+            ],
+            'servers' => [['url' => '/', 'description' => 'The instance itself.']],
+            'tags' => array_map(
+                static fn (string $area, string $what): array => ['name' => strtolower($area), 'description' => $what],
+                array_keys(self::AREAS),
+                self::AREAS,
+            ),
             'paths' => $paths,
-            'components' => ['schemas' => $this->schemas],
+            'components' => [
+                'schemas' => $this->schemas,
+                'responses' => ['Problem' => $problem],
+                'securitySchemes' => [
+                    'teacher' => ['type' => 'apiKey', 'in' => 'cookie', 'name' => 'fh_staff', 'description' => 'A device a teacher is signed in on.'],
+                    'student' => ['type' => 'apiKey', 'in' => 'cookie', 'name' => 'fh_student', 'description' => 'A device a student has joined with.'],
+                ],
+            ],
         ];
     }
 
     /**
      * @return array<string, mixed>
      */
-    private function operation(\ReflectionMethod $method, string $path): array
+    private function operation(\ReflectionMethod $method, Route $route, string $verb): array
     {
-        $operation = [];
-        preg_match_all('/\{(\w+)\}/', $path, $names);
+        $operation = [
+            'operationId' => self::name($method),
+            'summary' => self::summary($method),
+            'tags' => [strtolower(self::area($method))],
+            'security' => $this->security($route, $verb),
+        ];
+        preg_match_all('/\{(\w+)\}/', $route->getPath(), $names);
         foreach ($names[1] as $name) {
-            $operation['parameters'][] = ['name' => $name, 'in' => 'path', 'required' => true, 'schema' => ['type' => 'string']];
+            $operation['parameters'][] = ['name' => $name, 'in' => 'path', 'required' => true, 'schema' => self::part($route, $name)];
         }
         foreach ($method->getParameters() as $parameter) {
             $type = $parameter->getType();
@@ -80,14 +128,80 @@ final class OpenApi
         if ($type instanceof GenericType && $type->isIdentifiedBy(Given::class)) {
             $type = $type->getVariableTypes()[0];
         }
-        $file = $type->isIdentifiedBy(Download::class) || $type->isIdentifiedBy(Bytes::class);
-        $empty = !$file && ($type->isIdentifiedBy(TypeIdentifier::VOID) || $type->isIdentifiedBy(Response::class));
-        $operation['responses'] = [
-            $empty ? '204' : '200' => ['description' => 'Done'] + ($empty ? [] : ['content' => $file ? ['application/octet-stream' => ['schema' => ['type' => 'string', 'format' => 'binary']]] : ['application/json' => ['schema' => $this->schema($type)]]]),
-            'default' => ['description' => 'A problem (RFC 9457)', 'content' => ['application/problem+json' => ['schema' => $this->problem()]]],
-        ];
+        $problem = ['$ref' => '#/components/responses/Problem'];
+        $operation['responses'] = $this->done($method, $type) + ['4XX' => $problem, 'default' => $problem];
 
         return $operation;
+    }
+
+    /**
+     * @return array<int, array<string, mixed>> by status
+     */
+    private function done(\ReflectionMethod $method, Type $type): array
+    {
+        $gives = ($method->getAttributes(Gives::class)[0] ?? null)?->newInstance();
+        if (null !== $gives) {
+            return [200 => ['description' => 'The file', 'content' => array_fill_keys($gives->types, ['schema' => ['type' => 'string', 'format' => 'binary']])]];
+        }
+        if ($type->isIdentifiedBy(RedirectResponse::class)) {
+            return [302 => ['description' => 'The way', 'headers' => ['Location' => ['schema' => ['type' => 'string']]]]];
+        }
+        if ($type->isIdentifiedBy(TypeIdentifier::VOID) || $type->isIdentifiedBy(Response::class)) {
+            return [204 => ['description' => 'Done']];
+        }
+
+        return [200 => ['description' => 'Done', 'content' => ['application/json' => ['schema' => $this->schema($type)]]]];
+    }
+
+    /**
+     * @return array<string, mixed> what may stand in this part of the path
+     */
+    private static function part(Route $route, string $name): array
+    {
+        $allowed = $route->getRequirement($name);
+
+        return ['type' => 'string'] + match (true) {
+            null === $allowed => [],
+            Requirement::UUID === $allowed => ['format' => 'uuid'],
+            1 === preg_match('/^\w+(\|\w+)*$/', $allowed) => ['enum' => explode('|', $allowed)],
+            default => ['pattern' => "^{$allowed}$"],
+        };
+    }
+
+    /**
+     * @return list<array<string, list<string>>> which of the cookies; empty: anybody may ask
+     */
+    private function security(Route $route, string $verb): array
+    {
+        [$roles] = $this->access->getPatterns(Request::create(str_replace(['{', '}'], '', $route->getPath()), $verb));
+
+        return array_values(array_map(
+            static fn (string $cookie): array => [$cookie => []],
+            array_intersect_key(self::COOKIES, array_flip(array_filter($roles ?? [], is_string(...)))),
+        ));
+    }
+
+    /**
+     * @throws \LogicException where it has none
+     */
+    private static function summary(\ReflectionMethod $method): string
+    {
+        return 1 === preg_match('~/\*\*\s*(?:\*\s*)?([^@*\s][^\n]*?)\s*(?:\*/)?\n~', $method->getDocComment()."\n", $found)
+            ? rtrim($found[1], '.')
+            : throw new \LogicException("{$method->class}::{$method->name} does not say what it does.");
+    }
+
+    /** As `classAddRule`: the controller and its method. */
+    private static function name(\ReflectionMethod $method): string
+    {
+        $controller = lcfirst(substr((new \ReflectionClass($method->class))->getShortName(), 0, -\strlen('Controller')));
+
+        return '__invoke' === $method->name ? $controller : $controller.ucfirst($method->name);
+    }
+
+    private static function area(\ReflectionMethod $method): string
+    {
+        return explode('\\', $method->class)[2];
     }
 
     /**

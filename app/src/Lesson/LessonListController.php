@@ -15,6 +15,8 @@ final readonly class LessonListController
     }
 
     /**
+     * Lists the teacher's lessons and templates.
+     *
      * @return list<LessonSummary> of all classes, newest first
      */
     #[Route('/api/staff/lessons', methods: ['GET'])]

@@ -17,6 +17,7 @@ final readonly class RunningOrderController
     {
     }
 
+    /** Replaces the running order of a lesson. */
     #[Route('/lessons/{id}/running-order', methods: ['PUT'])]
     public function change(#[CurrentUser] Teacher $teacher, string $id, #[Body] ChangeOrder $request): RunningOrderView
     {
@@ -26,7 +27,7 @@ final readonly class RunningOrderController
         return $this->orders->view($lesson);
     }
 
-    /** A rotation, jigsaw, split or snowball: the rounds that are there are used first, what is missing is added. */
+    /** Plans several rounds at once: a rotation, jigsaw, split or snowball. Rounds that are there are used first. */
     #[Route('/lessons/{id}/rounds', methods: ['POST'])]
     public function fill(#[CurrentUser] Teacher $teacher, string $id, #[Body] FillRounds $request): RunningOrderView
     {
@@ -36,19 +37,21 @@ final readonly class RunningOrderController
         return $this->orders->view($lesson);
     }
 
-    /** Thrown away; `restore` brings all of it back. */
+    /** Deletes a lesson. */
     #[Route('/lessons/{id}', methods: ['DELETE'])]
     public function remove(#[CurrentUser] Teacher $teacher, string $id): void
     {
         $this->lessons->remove($this->lessonAccess->lesson($teacher, $id));
     }
 
+    /** Brings a deleted lesson back. */
     #[Route('/lessons/{id}/restore', methods: ['POST'])]
     public function restore(#[CurrentUser] Teacher $teacher, string $id): void
     {
         $this->lessons->restore($this->lessonAccess->removed($teacher, $id));
     }
 
+    /** Changes a segment of the running order. */
     #[Route('/segments/{id}', methods: ['PATCH'])]
     public function edit(#[CurrentUser] Teacher $teacher, string $id, #[Body] EditSegment $request): RunningOrderView
     {

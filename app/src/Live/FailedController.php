@@ -23,6 +23,7 @@ final readonly class FailedController
     {
     }
 
+    /** Tries failed work again. */
     #[Route('/again', methods: ['POST'])]
     #[ForAssistants]
     public function tryAgain(#[CurrentUser] Teacher $teacher, string $id, string $task): void
@@ -32,6 +33,7 @@ final readonly class FailedController
         }
     }
 
+    /** Dismisses failed work. */
     #[Route('', methods: ['DELETE'])]
     #[ForAssistants]
     public function letBe(#[CurrentUser] Teacher $teacher, string $id, string $task): void

@@ -32,6 +32,7 @@ final readonly class LessonController
     ) {
     }
 
+    /** Creates a lesson for a class, new or from another lesson or a template. */
     #[Route('/classes/{id}/lessons', methods: ['POST'])]
     public function make(#[CurrentUser] Teacher $teacher, string $id, #[Body] MakeLesson $request): LessonView
     {
@@ -41,6 +42,7 @@ final readonly class LessonController
         return $this->desk->view($this->lessons->create($class, $request, $from));
     }
 
+    /** Shows a lesson with all that its page needs. */
     #[Route('/lessons/{id}', methods: ['GET'])]
     public function show(#[CurrentUser] Teacher $teacher, string $id): LessonView
     {
@@ -50,7 +52,7 @@ final readonly class LessonController
         return $this->desk->view($lesson);
     }
 
-    /** The lesson with the round of this segment on its floor, whatever it is in just now. */
+    /** Shows a lesson with the groups of one of its segments. */
     #[Route('/lessons/{id}/segments/{segment}', requirements: ['segment' => Requirement::UUID], methods: ['GET'])]
     public function showSegment(#[CurrentUser] Teacher $teacher, string $id, string $segment): LessonView
     {
@@ -60,6 +62,7 @@ final readonly class LessonController
         return $this->desk->view($lesson, $segment);
     }
 
+    /** Changes a lesson's title, time or settings. */
     #[Route('/lessons/{id}', methods: ['PATCH'])]
     public function edit(#[CurrentUser] Teacher $teacher, string $id, #[Body] EditLesson $request): LessonView
     {
@@ -69,7 +72,7 @@ final readonly class LessonController
         return $this->desk->view($lesson);
     }
 
-    /** Students of the class are taken to this lesson from now on. */
+    /** Takes the students of the class to this lesson from now on. */
     #[Route('/lessons/{id}/current', methods: ['POST'])]
     #[ForAssistants]
     public function makeCurrent(#[CurrentUser] Teacher $teacher, string $id, #[Body] MakeCurrent $request): LessonView
@@ -80,6 +83,7 @@ final readonly class LessonController
         return $this->desk->view($lesson);
     }
 
+    /** Carries out a command of the running lesson, such as sending out or calling back. */
     #[Route('/lessons/{id}/commands', methods: ['POST'])]
     #[ForAssistants]
     public function command(#[CurrentUser] Teacher $teacher, string $id, #[Body] GiveCommand $request, Request $http): LessonView

@@ -13,7 +13,6 @@ use FreshHuddle\App\Live\Signal\MakeCallRequest;
 use FreshHuddle\App\Rooms\Source\Sources;
 use FreshHuddle\App\Roster\Device\StudentUser;
 use Symfony\Component\HttpFoundation\RedirectResponse;
-use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\Routing\Attribute\Route;
 use Symfony\Component\Security\Http\Attribute\CurrentUser;
 
@@ -31,6 +30,7 @@ final readonly class StudentController
     ) {
     }
 
+    /** Shows the student's page. */
     #[Route('/now', methods: ['GET'])]
     public function now(#[CurrentUser] StudentUser $student): StudentNow
     {
@@ -48,7 +48,7 @@ final readonly class StudentController
         return $this->page->now($student);
     }
 
-    /** A sign of life. */
+    /** Says that the student's page is still open. */
     #[Route('/sign', methods: ['POST'])]
     public function sign(#[CurrentUser] StudentUser $student): SignAnswer
     {
@@ -57,7 +57,7 @@ final readonly class StudentController
         return new SignAnswer($student->lessonId, $known['seq'], $known['seenIn'], $this->clock->ms());
     }
 
-    /** Whoever opens the room of their group says that it is open now. */
+    /** Says that the student has opened the room of their group. */
     #[Route('/room/open', methods: ['POST'])]
     public function openRoom(#[CurrentUser] StudentUser $student): StudentNow
     {
@@ -66,7 +66,7 @@ final readonly class StudentController
         return $this->page->now($student);
     }
 
-    /** The student's group calls for the teacher, or needs them no longer. */
+    /** Asks for help for the student's group, or takes that back. */
     #[Route('/call', methods: ['PUT'])]
     public function call(#[CurrentUser] StudentUser $student, #[Body] MakeCallRequest $request): StudentNow
     {
@@ -75,7 +75,7 @@ final readonly class StudentController
         return $this->page->now($student);
     }
 
-    /** The student's page has shown a notice. */
+    /** Says that the student's page has shown a message. */
     #[Route('/notices/{seq}/seen', requirements: ['seq' => '[1-9]\d{0,8}'], methods: ['POST'])]
     public function sawNotice(#[CurrentUser] StudentUser $student, int $seq): void
     {
@@ -84,9 +84,9 @@ final readonly class StudentController
         }
     }
 
-    /** The way to where the student belongs now. */
+    /** Leads the student to the room where they belong now. */
     #[Route('/room', methods: ['GET'])]
-    public function room(#[CurrentUser] StudentUser $student): Response
+    public function room(#[CurrentUser] StudentUser $student): RedirectResponse
     {
         $way = $this->page->way($student);
         if (null === $way) {

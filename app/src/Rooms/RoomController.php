@@ -7,6 +7,7 @@ namespace FreshHuddle\App\Rooms;
 use FreshHuddle\App\Account\Teacher;
 use FreshHuddle\App\Grouping\Floor\FloorStore;
 use FreshHuddle\App\Http\Body\Body;
+use FreshHuddle\App\Http\Gives;
 use FreshHuddle\App\Lesson\LessonAccess;
 use FreshHuddle\App\Lesson\Round;
 use FreshHuddle\App\Roster\ClassAccess;
@@ -33,6 +34,8 @@ final readonly class RoomController
     }
 
     /**
+     * Makes the rooms of a round.
+     *
      * @return list<RoomView>
      */
     #[Route('/rounds/{id}/rooms', methods: ['POST'])]
@@ -45,6 +48,7 @@ final readonly class RoomController
         return $this->ofRound($round);
     }
 
+    /** Says where the class meets. */
     #[Route('/classes/{id}/room-source', methods: ['GET'])]
     #[ForAssistants]
     public function source(#[CurrentUser] Teacher $teacher, string $id): RoomSourceView
@@ -52,7 +56,7 @@ final readonly class RoomController
         return $this->sources->view($this->classAccess->schoolClass($teacher, $id));
     }
 
-    /** Where the rooms of the class come from, and how new ones begin. */
+    /** Chooses where the class meets and what its rooms allow. */
     #[Route('/classes/{id}/room-source', methods: ['PUT'])]
     public function setSource(#[CurrentUser] Teacher $teacher, string $id, #[Body] SaveRoomSource $request): RoomSourceView
     {
@@ -63,7 +67,7 @@ final readonly class RoomController
     }
 
     /**
-     * What each line of a pasted list of links would do.
+     * Says what each line of a pasted list of links would do.
      *
      * @return list<PastedLinkView>
      */
@@ -74,6 +78,8 @@ final readonly class RoomController
     }
 
     /**
+     * Uses a pasted list of links.
+     *
      * @return list<RoomView>
      */
     #[Route('/rounds/{id}/links', methods: ['PUT'])]
@@ -85,19 +91,21 @@ final readonly class RoomController
         return $this->ofRound($round);
     }
 
+    /** Adds a side room. */
     #[Route('/classes/{id}/side-rooms', methods: ['POST'])]
     public function addSideRoom(#[CurrentUser] Teacher $teacher, string $id, #[Body] MakeSideRoom $request): void
     {
         $this->rooms->addSideRoom($this->classAccess->schoolClass($teacher, $id), $request->name);
     }
 
+    /** Changes a room: its name, link or permissions. */
     #[Route('/rooms/{id}', methods: ['PATCH'])]
     public function edit(#[CurrentUser] Teacher $teacher, string $id, #[Body] EditRoom $request): void
     {
         $this->rooms->edit($this->roomAccess->room($teacher, $id), $request);
     }
 
-    /** Somebody went in, and that was it, or was not. */
+    /** Says whether a room's link led to the right place. */
     #[Route('/rooms/{id}/tried', methods: ['POST'])]
     #[ForAssistants]
     public function tried(#[CurrentUser] Teacher $teacher, string $id, #[Body] RoomTried $request): void
@@ -105,30 +113,31 @@ final readonly class RoomController
         $this->rooms->tried($this->roomAccess->room($teacher, $id), $request->was);
     }
 
-    /** Takes a side room away. */
+    /** Removes a side room. */
     #[Route('/rooms/{id}/take-away', methods: ['POST'])]
     public function takeAway(#[CurrentUser] Teacher $teacher, string $id, #[Body] TakeAway $request): void
     {
         $this->rooms->takeAway($this->roomAccess->room($teacher, $id), $request->sure);
     }
 
-    /** Into the room, for whoever teaches or assists. */
+    /** Leads a teacher or an assistant into a room. */
     #[Route('/rooms/{id}/way', methods: ['GET'])]
-    public function way(#[CurrentUser] Teacher $teacher, string $id): Response
+    public function way(#[CurrentUser] Teacher $teacher, string $id): RedirectResponse
     {
         $link = $this->rooms->way($this->roomAccess->room($teacher, $id), $teacher);
 
         return new RedirectResponse($link, headers: ['Cache-Control' => 'no-store', 'Referrer-Policy' => 'no-referrer']);
     }
 
-    /** What is to be heard in a room just now, for a second or two. */
+    /** Gives a second or two of what can be heard in a room. */
     #[Route('/rooms/{id}/sound', methods: ['GET'])]
+    #[Gives('audio/wav')]
     public function sound(#[CurrentUser] Teacher $teacher, string $id): Response
     {
         return new Response($this->rooms->sound($this->roomAccess->room($teacher, $id)), 200, ['Content-Type' => 'audio/wav', 'Cache-Control' => 'no-store']);
     }
 
-    /** It is open: whoever teaches has opened it for a group that waits. */
+    /** Says that a teacher has opened the room for a group that waits. */
     #[Route('/rooms/{id}/opened', methods: ['POST'])]
     #[ForAssistants]
     public function opened(#[CurrentUser] Teacher $teacher, string $id): void
@@ -137,6 +146,7 @@ final readonly class RoomController
         $this->rooms->opened($room->id, $room->class->id);
     }
 
+    /** Tries again to make a room. */
     #[Route('/rooms/{id}/retry', methods: ['POST'])]
     #[ForAssistants]
     public function retry(#[CurrentUser] Teacher $teacher, string $id): void

@@ -7,6 +7,7 @@ namespace FreshHuddle\App\Roster;
 use FreshHuddle\App\Account\Teacher;
 use FreshHuddle\App\Http\Body\Body;
 use FreshHuddle\App\Http\Download;
+use FreshHuddle\App\Http\Gives;
 use FreshHuddle\App\Roster\Import\ClassImport;
 use FreshHuddle\App\Roster\Import\ImportRequest;
 use FreshHuddle\App\Roster\Import\ImportView;
@@ -36,6 +37,8 @@ final readonly class ClassController
     }
 
     /**
+     * Lists the teacher's classes.
+     *
      * @return list<ClassSummary>
      */
     #[Route('/classes', methods: ['GET'])]
@@ -44,25 +47,28 @@ final readonly class ClassController
         return $this->views->all($teacher);
     }
 
+    /** Creates a class. */
     #[Route('/classes', methods: ['POST'])]
     public function make(#[CurrentUser] Teacher $teacher, #[Body(self::LIST)] MakeClass $request): ClassView
     {
         return $this->views->one($this->roster->create($teacher, $request->name, $request->names));
     }
 
-    /** What a list would give, for a class that is not there yet. */
+    /** Previews what a list would give, for a class that isn't there yet. */
     #[Route('/classes/new/import/preview', methods: ['POST'])]
     public function previewNew(#[Body(self::FILE)] ImportRequest $request): ImportView
     {
         return $this->import->preview(null, $request);
     }
 
+    /** Shows a class with its list, rules and tables. */
     #[Route('/classes/{id}', methods: ['GET'])]
     public function show(#[CurrentUser] Teacher $teacher, string $id): ClassView
     {
         return $this->views->one($this->classAccess->schoolClass($teacher, $id));
     }
 
+    /** Changes a class, for example its name. */
     #[Route('/classes/{id}', methods: ['PATCH'])]
     public function rename(#[CurrentUser] Teacher $teacher, string $id, #[Body] RenameClass $request): ClassView
     {
@@ -72,32 +78,37 @@ final readonly class ClassController
         return $this->views->one($class);
     }
 
+    /** Adds a student. */
     #[Route('/classes/{id}/students', methods: ['POST'])]
     public function add(#[CurrentUser] Teacher $teacher, string $id, #[Body(self::LIST)] PasteNames $request): PastedListView
     {
         return PastedListView::of($this->roster->add($this->classAccess->schoolClass($teacher, $id), $request->names), $this->words);
     }
 
-    /** One column for many students at once. */
+    /** Fills one column for many students at once. */
     #[Route('/classes/{id}/column', methods: ['PUT'])]
     public function fill(#[CurrentUser] Teacher $teacher, string $id, #[Body(self::LIST)] FillColumn $request): void
     {
         $this->roster->fillColumn($this->classAccess->schoolClass($teacher, $id), $request);
     }
 
+    /** Previews what an imported list would change. */
     #[Route('/classes/{id}/import/preview', methods: ['POST'])]
     public function previewImport(#[CurrentUser] Teacher $teacher, string $id, #[Body(self::FILE)] ImportRequest $request): ImportView
     {
         return $this->import->preview($this->classAccess->schoolClass($teacher, $id), $request);
     }
 
+    /** Imports a list. */
     #[Route('/classes/{id}/import', methods: ['POST'])]
     public function import(#[CurrentUser] Teacher $teacher, string $id, #[Body(self::FILE)] ImportRequest $request): ImportView
     {
         return $this->import->carryOut($this->classAccess->schoolClass($teacher, $id), $request);
     }
 
+    /** Exports a class as a file. */
     #[Route('/classes/{id}/export/{format}', requirements: ['format' => 'csv|json|oneroster'], methods: ['GET'])]
+    #[Gives('text/csv', 'application/json', 'application/zip')]
     public function export(#[CurrentUser] Teacher $teacher, string $id, string $format): Download
     {
         $class = $this->classAccess->schoolClass($teacher, $id);
@@ -109,57 +120,63 @@ final readonly class ClassController
         };
     }
 
-    /** The same students, tables, attributes and rules for another period. */
+    /** Copies a class with its students, tables, columns and rules. */
     #[Route('/classes/{id}/copy', methods: ['POST'])]
     public function copy(#[CurrentUser] Teacher $teacher, string $id, #[Body] RenameClass $request): ClassView
     {
         return $this->views->one($this->roster->copy($this->classAccess->schoolClass($teacher, $id), $request->name));
     }
 
+    /** Archives a class, or takes it out of the archive. */
     #[Route('/classes/{id}/archive', methods: ['POST'])]
     public function archive(#[CurrentUser] Teacher $teacher, string $id, #[Body] ArchiveClass $request): void
     {
         $this->roster->archive($this->classAccess->schoolClass($teacher, $id), $request->archived);
     }
 
-    /** Thrown away; its door word leads nowhere. `restore` brings all of it back. */
+    /** Deletes a class; its join words lead nowhere. */
     #[Route('/classes/{id}', methods: ['DELETE'])]
     public function removeClass(#[CurrentUser] Teacher $teacher, string $id): void
     {
         $this->roster->removeClass($this->classAccess->own($teacher, $id));
     }
 
+    /** Brings a deleted class back. */
     #[Route('/classes/{id}/restore', methods: ['POST'])]
     public function restoreClass(#[CurrentUser] Teacher $teacher, string $id): void
     {
         $this->roster->restoreClass($this->classAccess->removed($teacher, $id));
     }
 
+    /** Adds a rule: students who stay apart or together. */
     #[Route('/classes/{id}/rules', methods: ['POST'])]
     public function addRule(#[CurrentUser] Teacher $teacher, string $id, #[Body] MakeRule $request): RuleMade
     {
         return $this->rules->add($this->classAccess->schoolClass($teacher, $id), $request);
     }
 
+    /** Removes a rule. */
     #[Route('/rules/{id}', methods: ['DELETE'])]
     public function removeRule(#[CurrentUser] Teacher $teacher, string $id): void
     {
         $this->rules->remove($teacher, $id);
     }
 
-    /** All that this student wishes. */
+    /** Removes all wishes of a student. */
     #[Route('/students/{id}/wishes', methods: ['DELETE'])]
     public function dropWishes(#[CurrentUser] Teacher $teacher, string $id): void
     {
         $this->wishes->drop($this->classAccess->student($teacher, $id));
     }
 
+    /** Changes a student. */
     #[Route('/students/{id}', methods: ['PATCH'])]
     public function edit(#[CurrentUser] Teacher $teacher, string $id, #[Body(65_536)] EditStudent $request): void
     {
         $this->roster->editStudent($this->classAccess->student($teacher, $id), $request);
     }
 
+    /** Marks a student absent, or present again. */
     #[Route('/students/{id}/absent', methods: ['POST'])]
     #[ForAssistants]
     public function markAbsent(#[CurrentUser] Teacher $teacher, string $id, #[Body] MarkAbsent $request): void
@@ -167,12 +184,14 @@ final readonly class ClassController
         $this->roster->editStudent($this->classAccess->student($teacher, $id), new EditStudent(absent: $request->absent));
     }
 
+    /** Removes a student from the class. */
     #[Route('/students/{id}', methods: ['DELETE'])]
     public function remove(#[CurrentUser] Teacher $teacher, string $id): void
     {
         $this->roster->remove($this->classAccess->student($teacher, $id));
     }
 
+    /** Brings a removed student back. */
     #[Route('/students/{id}/restore', methods: ['POST'])]
     public function restore(#[CurrentUser] Teacher $teacher, string $id): void
     {

@@ -15,7 +15,7 @@ final readonly class TeacherStreamController
     {
     }
 
-    /** Where this device hears of what changes. */
+    /** Gives the address where this device hears of changes. */
     #[Route('/api/staff/stream', methods: ['GET'])]
     public function __invoke(Request $http): StreamView
     {

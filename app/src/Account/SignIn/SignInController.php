@@ -23,6 +23,8 @@ final readonly class SignInController
     }
 
     /**
+     * Signs a teacher in.
+     *
      * @return Given<Me>
      */
     #[Route('/sign-in', methods: ['POST'])]
@@ -39,6 +41,7 @@ final readonly class SignInController
         ]);
     }
 
+    /** Signs this device out. */
     #[Route('/sign-out', methods: ['POST'])]
     public function signOut(Request $http): Response
     {

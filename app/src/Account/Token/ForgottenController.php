@@ -17,13 +17,14 @@ final readonly class ForgottenController
     {
     }
 
-    /** Sends a link, if there is an account with this address; the answer is the same. */
+    /** Emails a link for a new password if there is such an account; the answer is the same if there is none. */
     #[Route('/forgotten', methods: ['POST'])]
     public function ask(#[Body] ForgotPassword $request): void
     {
         $this->forgotten->ask($request->email);
     }
 
+    /** Sets a new password with the link from the email. */
     #[Route('/password', methods: ['POST'])]
     public function set(#[Body] NewPassword $request): void
     {

@@ -33,6 +33,7 @@ use FreshHuddle\App\Grouping\SignUp\SignUps;
 use FreshHuddle\App\Grouping\Variant\Variants;
 use FreshHuddle\App\Http\Body\Body;
 use FreshHuddle\App\Http\Download;
+use FreshHuddle\App\Http\Gives;
 use FreshHuddle\App\Roster\ClassAccess;
 use FreshHuddle\App\Roster\ForAssistants;
 use Symfony\Component\Routing\Attribute\Route;
@@ -65,6 +66,7 @@ final readonly class GroupingController
     ) {
     }
 
+    /** Creates a grouping for a class. */
     #[Route('/classes/{id}/groupings', methods: ['POST'])]
     public function make(#[CurrentUser] Teacher $teacher, string $id, #[Body] NameGrouping $request): DeskView
     {
@@ -72,6 +74,8 @@ final readonly class GroupingController
     }
 
     /**
+     * Lists the groupings of a class.
+     *
      * @return list<GroupingSummary> newest first
      */
     #[Route('/classes/{id}/groupings', methods: ['GET'])]
@@ -80,12 +84,14 @@ final readonly class GroupingController
         return $this->list->summaries($this->classAccess->schoolClass($teacher, $id)->id);
     }
 
+    /** Shows a grouping with all that the grouping desk needs. */
     #[Route('/groupings/{id}', methods: ['GET'])]
     public function show(#[CurrentUser] Teacher $teacher, string $id): DeskView
     {
         return $this->views->view($this->groupingAccess->grouping($teacher, $id));
     }
 
+    /** Changes the name, goals, rules or settings of a grouping. */
     #[Route('/groupings/{id}', methods: ['PATCH'])]
     public function set(#[CurrentUser] Teacher $teacher, string $id, #[Body(131_072)] SetGrouping $request): DeskView
     {
@@ -95,24 +101,28 @@ final readonly class GroupingController
         return $this->views->view($grouping);
     }
 
+    /** Deletes a grouping. */
     #[Route('/groupings/{id}', methods: ['DELETE'])]
     public function remove(#[CurrentUser] Teacher $teacher, string $id): void
     {
         $this->groupings->remove($this->groupingAccess->grouping($teacher, $id));
     }
 
+    /** Brings a deleted grouping back. */
     #[Route('/groupings/{id}/restore', methods: ['POST'])]
     public function restore(#[CurrentUser] Teacher $teacher, string $id): void
     {
         $this->groupings->restore($this->groupingAccess->grouping($teacher, $id));
     }
 
+    /** Copies a grouping. */
     #[Route('/groupings/{id}/copy', methods: ['POST'])]
     public function copy(#[CurrentUser] Teacher $teacher, string $id, #[Body] NameGrouping $request): DeskView
     {
         return $this->views->view($this->groupings->copy($this->groupingAccess->grouping($teacher, $id), trim($request->name)));
     }
 
+    /** Splits the class into groups at random, evenly or by an attribute. */
     #[Route('/groupings/{id}/deal', methods: ['POST'])]
     #[ForAssistants]
     public function deal(#[CurrentUser] Teacher $teacher, string $id, #[Body] DealRequest $request): FloorView
@@ -120,7 +130,7 @@ final readonly class GroupingController
         return $this->taking->deal($this->groupingAccess->grouping($teacher, $id), $request);
     }
 
-    /** What a method would give, for a look before it is taken. Nothing is changed. */
+    /** Previews the groups a method would make. Nothing is changed. */
     #[Route('/groupings/{id}/propose', methods: ['POST'])]
     #[ForAssistants]
     public function propose(#[CurrentUser] Teacher $teacher, string $id, #[Body(self::ROUNDS)] ProposeRequest $request): ProposalView
@@ -130,6 +140,7 @@ final readonly class GroupingController
         return $this->proposer->propose($grouping, $this->floors->now($id), $request);
     }
 
+    /** Uses previewed groups, for one round or several. */
     #[Route('/groupings/{id}/take', methods: ['POST'])]
     #[ForAssistants]
     public function take(#[CurrentUser] Teacher $teacher, string $id, #[Body(self::ROUNDS)] TakeRequest $request): FloorView
@@ -137,6 +148,7 @@ final readonly class GroupingController
         return $this->taking->take($this->groupingAccess->grouping($teacher, $id), $request);
     }
 
+    /** Says how well groups meet the goals and rules. */
     #[Route('/groupings/{id}/judge', methods: ['POST'])]
     #[ForAssistants]
     public function judge(#[CurrentUser] Teacher $teacher, string $id, #[Body] JudgeRequest $request): StandingsView
@@ -144,6 +156,7 @@ final readonly class GroupingController
         return $this->judge->standings($this->groupingAccess->grouping($teacher, $id), $this->floors->now($id), $request->settings);
     }
 
+    /** Says why a student sits where they sit, and what a move would mean. */
     #[Route('/groupings/{id}/why', methods: ['POST'])]
     #[ForAssistants]
     public function why(#[CurrentUser] Teacher $teacher, string $id, #[Body] WhyRequest $request): WhyView
@@ -151,7 +164,7 @@ final readonly class GroupingController
         return $this->judge->why($this->groupingAccess->grouping($teacher, $id), $this->floors->now($id), $request->settings, $request->student);
     }
 
-    /** How the groups would go on with who is here now. Nothing is changed. */
+    /** Suggests the fewest changes that make the groups work with who is here now. Nothing is changed. */
     #[Route('/groupings/{id}/repair', methods: ['POST'])]
     #[ForAssistants]
     public function repair(#[CurrentUser] Teacher $teacher, string $id): RepairView
@@ -159,6 +172,7 @@ final readonly class GroupingController
         return $this->repairer->repair($this->groupingAccess->grouping($teacher, $id), $this->floors->now($id), $this->notes->settings($id));
     }
 
+    /** Gives roles to the members of all groups. */
     #[Route('/groupings/{id}/roles', methods: ['POST'])]
     #[ForAssistants]
     public function roles(#[CurrentUser] Teacher $teacher, string $id, #[Body] BasedOn $request): FloorView
@@ -166,6 +180,7 @@ final readonly class GroupingController
         return $this->taking->handOutRoles($this->groupingAccess->grouping($teacher, $id), $request->basedOn);
     }
 
+    /** Saves the groups as they are as a version. */
     #[Route('/groupings/{id}/variants', methods: ['POST'])]
     public function keepVariant(#[CurrentUser] Teacher $teacher, string $id, #[Body] NameGrouping $request): DeskView
     {
@@ -175,18 +190,21 @@ final readonly class GroupingController
         return $this->views->view($grouping);
     }
 
+    /** Deletes a saved version. */
     #[Route('/groupings/{id}/variants/{variant}', methods: ['DELETE'])]
     public function dropVariant(#[CurrentUser] Teacher $teacher, string $id, string $variant): void
     {
         $this->variants->drop($this->groupingAccess->grouping($teacher, $id), $variant);
     }
 
+    /** Brings a saved version back as the groups. */
     #[Route('/groupings/{id}/variants/{variant}/restore', methods: ['POST'])]
     public function restoreVariant(#[CurrentUser] Teacher $teacher, string $id, string $variant): void
     {
         $this->variants->restore($this->groupingAccess->grouping($teacher, $id), $variant);
     }
 
+    /** Lets students choose their group themselves. */
     #[Route('/groupings/{id}/sign-up', methods: ['POST'])]
     public function openSignUp(#[CurrentUser] Teacher $teacher, string $id, #[Body] OpenSignUp $request): DeskView
     {
@@ -196,7 +214,7 @@ final readonly class GroupingController
         return $this->views->view($grouping);
     }
 
-    /** Closes the sign-up and seats whoever has no seat. */
+    /** Closes the sign-up and gives a seat to everyone without one. */
     #[Route('/groupings/{id}/sign-up', methods: ['DELETE'])]
     public function closeSignUp(#[CurrentUser] Teacher $teacher, string $id): DeskView
     {
@@ -206,6 +224,7 @@ final readonly class GroupingController
         return $this->views->view($grouping);
     }
 
+    /** Makes one change to the groups, such as moving a student. */
     #[Route('/groupings/{id}/edits', methods: ['POST'])]
     #[ForAssistants]
     public function edit(#[CurrentUser] Teacher $teacher, string $id, #[Body] EditFloor $request): FloorView
@@ -213,6 +232,7 @@ final readonly class GroupingController
         return $this->changes->edit($this->groupingAccess->grouping($teacher, $id), $request);
     }
 
+    /** Undoes the last change to the groups. */
     #[Route('/groupings/{id}/undo', methods: ['POST'])]
     #[ForAssistants]
     public function undo(#[CurrentUser] Teacher $teacher, string $id, #[Body] BasedOn $request): FloorView
@@ -220,6 +240,7 @@ final readonly class GroupingController
         return $this->changes->step($this->groupingAccess->grouping($teacher, $id), $request->basedOn, -1);
     }
 
+    /** Redoes the change that was undone last. */
     #[Route('/groupings/{id}/redo', methods: ['POST'])]
     #[ForAssistants]
     public function redo(#[CurrentUser] Teacher $teacher, string $id, #[Body] BasedOn $request): FloorView
@@ -227,7 +248,9 @@ final readonly class GroupingController
         return $this->changes->step($this->groupingAccess->grouping($teacher, $id), $request->basedOn, 1);
     }
 
+    /** Exports the groups as a file. */
     #[Route('/groupings/{id}/export/{format}', requirements: ['format' => 'pdf|csv|json'], methods: ['GET'])]
+    #[Gives('application/pdf', 'text/csv', 'application/json')]
     public function export(#[CurrentUser] Teacher $teacher, string $id, string $format): Download
     {
         $view = $this->views->view($this->groupingAccess->grouping($teacher, $id));

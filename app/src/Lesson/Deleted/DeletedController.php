@@ -27,6 +27,8 @@ final readonly class DeletedController
     }
 
     /**
+     * Lists what was deleted lately and can be brought back.
+     *
      * @return list<DeletedView> what was deleted last first
      */
     #[Route('/api/staff/deleted', methods: ['GET'])]

@@ -17,7 +17,7 @@ final readonly class AsStudentController
     {
     }
 
-    /** A student's page as it will be at a moment of a segment. */
+    /** Shows a student's page as it will be at a moment of a segment. */
     #[Route('/api/staff/segments/{id}/as/{student}/{moment}', methods: ['GET'], requirements: ['id' => Requirement::UUID, 'student' => Requirement::UUID, 'moment' => new EnumRequirement(Moment::class)])]
     public function show(#[CurrentUser] Teacher $teacher, string $id, string $student, string $moment): AsStudentView
     {

@@ -35,7 +35,7 @@ final readonly class ClassPageController
     {
     }
 
-    /** A new address; the old one shows nothing any more. */
+    /** Gives the class page a new address; the old one shows nothing any more. */
     #[Route('/api/staff/lessons/{id}/class-page', methods: ['POST'], requirements: ['id' => Requirement::UUID])]
     #[ForAssistants]
     public function renew(#[CurrentUser] Teacher $teacher, string $id): void
@@ -44,7 +44,7 @@ final readonly class ClassPageController
         $this->em->flush();
     }
 
-    /** For the wall: whoever has the address may look, and sees no more than the class may. */
+    /** Shows the class page to whoever has its address. */
     #[Route('/api/class-page/{token}', methods: ['GET'], requirements: ['token' => SignedAddress::PATTERN])]
     public function show(string $token): ClassPageView
     {

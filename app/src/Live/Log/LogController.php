@@ -19,6 +19,8 @@ final readonly class LogController
     }
 
     /**
+     * Lists what happened in a lesson.
+     *
      * @return list<LogEntry> the latest 500, newest first
      */
     #[Route('/log', methods: ['GET'])]
@@ -28,6 +30,8 @@ final readonly class LogController
     }
 
     /**
+     * Says who has seen a message.
+     *
      * @return list<string> ids of the students who have seen a notice
      */
     #[Route('/notices/{seq}', requirements: ['seq' => '[1-9]\d{0,8}'], methods: ['GET'])]

@@ -8,6 +8,7 @@ use FreshHuddle\App\Account\Teacher;
 use FreshHuddle\App\Database\Change;
 use FreshHuddle\App\Http\Body\Body;
 use FreshHuddle\App\Http\Download;
+use FreshHuddle\App\Http\Gives;
 use FreshHuddle\App\Lesson\LessonAccess;
 use FreshHuddle\App\Materials\HandOut\HandOutPlan;
 use FreshHuddle\App\Words\Words;
@@ -35,6 +36,8 @@ final readonly class CupboardController
     }
 
     /**
+     * Lists the teacher's worksheets.
+     *
      * @return list<OriginalSummary>
      */
     #[Route('/originals', methods: ['GET'])]
@@ -43,19 +46,23 @@ final readonly class CupboardController
         return $this->reader->of($teacher);
     }
 
+    /** Creates a worksheet. */
     #[Route('/originals', methods: ['POST'])]
     public function add(#[CurrentUser] Teacher $teacher, #[Body(1_000_000)] SaveOriginal $request): OriginalView
     {
         return $this->cupboard->view($this->cupboard->add($teacher, $request));
     }
 
+    /** Imports a worksheet from a file. */
     #[Route('/originals/import', methods: ['POST'])]
     public function import(#[CurrentUser] Teacher $teacher, #[Body(40_100_000)] ImportOriginal $request): Imported
     {
         return $this->bringing->bring($teacher, $request);
     }
 
+    /** Exports a worksheet as a file. */
     #[Route('/originals/{id}/export/{format}', methods: ['GET'], requirements: ['format' => 'json|md'])]
+    #[Gives('application/json', 'text/markdown', 'application/zip')]
     public function export(#[CurrentUser] Teacher $teacher, string $id, string $format): Download
     {
         $master = $this->access->original($teacher, $id);
@@ -69,9 +76,7 @@ final readonly class CupboardController
         return new Download($text, "{$master->title}.{$format}", 'json' === $format ? 'application/json' : 'text/markdown; charset=UTF-8');
     }
 
-    /**
-     * Written for a round: it lies in the cupboard, and each group of the round gets a copy.
-     */
+    /** Creates a worksheet for a round; each group of the round gets a copy. */
     #[Route('/rounds/{id}/originals', methods: ['POST'])]
     public function addTo(#[CurrentUser] Teacher $teacher, string $id, #[Body(1_000_000)] SaveOriginal $request): OriginalView
     {
@@ -85,18 +90,21 @@ final readonly class CupboardController
         });
     }
 
+    /** Shows a worksheet. */
     #[Route('/originals/{id}', methods: ['GET'])]
     public function show(#[CurrentUser] Teacher $teacher, string $id): OriginalView
     {
         return $this->cupboard->view($this->access->original($teacher, $id));
     }
 
+    /** Saves a worksheet; what two windows change is brought together. */
     #[Route('/originals/{id}', methods: ['PUT'])]
     public function save(#[CurrentUser] Teacher $teacher, string $id, #[Body(2_000_000)] SaveOriginal $request): OriginalView
     {
         return $this->cupboard->view($this->cupboard->save($this->access->original($teacher, $id), $request));
     }
 
+    /** Copies a worksheet. */
     #[Route('/originals/{id}/copy', methods: ['POST'])]
     public function copy(#[CurrentUser] Teacher $teacher, string $id): OriginalView
     {
@@ -105,6 +113,7 @@ final readonly class CupboardController
         return $this->cupboard->view($this->cupboard->copy($teacher, $master, $this->words->say(new Message('materials.copy_of', ['title' => $master->title]))));
     }
 
+    /** Archives a worksheet, or takes it out of the archive. */
     #[Route('/originals/{id}/archive', methods: ['PUT'])]
     public function archive(#[CurrentUser] Teacher $teacher, string $id, #[Body] Archive $request): Response
     {
@@ -114,7 +123,7 @@ final readonly class CupboardController
     }
 
     /**
-     * Originals that were deleted lately and may be brought back.
+     * Lists deleted worksheets that can be brought back.
      *
      * @return list<DeletedOriginal>
      */
@@ -124,6 +133,7 @@ final readonly class CupboardController
         return $this->cupboard->deleted($teacher);
     }
 
+    /** Deletes a worksheet; lessons that use it keep it. */
     #[Route('/originals/{id}', methods: ['DELETE'])]
     public function remove(#[CurrentUser] Teacher $teacher, string $id): Response
     {
@@ -132,6 +142,7 @@ final readonly class CupboardController
         return new Response(null, 204);
     }
 
+    /** Brings a deleted worksheet back. */
     #[Route('/originals/{id}/restore', methods: ['POST'])]
     public function restore(#[CurrentUser] Teacher $teacher, string $id): Response
     {

@@ -22,6 +22,7 @@ final readonly class HandOutController
     {
     }
 
+    /** Says which group or student gets which worksheet. */
     #[Route('/rounds/{id}/hand-out', methods: ['PUT'])]
     public function plan(#[CurrentUser] Teacher $teacher, string $id, #[Body(200_000)] SavePlan $request): Response
     {
@@ -30,7 +31,7 @@ final readonly class HandOutController
         return new Response(null, 204);
     }
 
-    /** An original is what everybody works on alone in this segment, from its beginning. */
+    /** Gives everyone a worksheet to do alone in a segment. */
     #[Route('/segments/{id}/work', methods: ['POST'])]
     public function giveAlone(#[CurrentUser] Teacher $teacher, string $id, #[Body] GiveAlone $request): Response
     {
@@ -43,6 +44,7 @@ final readonly class HandOutController
         return new Response(null, 204);
     }
 
+    /** Makes the copies of a round. */
     #[Route('/rounds/{id}/copies', methods: ['POST'])]
     #[ForAssistants]
     public function makeCopies(#[CurrentUser] Teacher $teacher, string $id): CopiesMade
@@ -50,7 +52,7 @@ final readonly class HandOutController
         return $this->handingOut->makeCopies($this->lessonAccess->round($teacher, $id));
     }
 
-    /** Copies that begin with what was written in the lesson this one was begun from. */
+    /** Makes copies that go on from the work of the lesson before. */
     #[Route('/rounds/{id}/copies/go-on', methods: ['POST'])]
     #[ForAssistants]
     public function goOn(#[CurrentUser] Teacher $teacher, string $id): CopiesMade
@@ -59,6 +61,8 @@ final readonly class HandOutController
     }
 
     /**
+     * Says what has changed in the worksheets since the copies were made.
+     *
      * @return list<ChangeView>
      */
     #[Route('/rounds/{id}/copies/changes', methods: ['GET'])]
@@ -67,6 +71,7 @@ final readonly class HandOutController
         return $this->updating->changes($this->lessonAccess->round($teacher, $id));
     }
 
+    /** Brings changes of the worksheets into the copies. */
     #[Route('/rounds/{id}/copies/changes', methods: ['POST'])]
     #[ForAssistants]
     public function bring(#[CurrentUser] Teacher $teacher, string $id): CopiesMade
@@ -75,6 +80,8 @@ final readonly class HandOutController
     }
 
     /**
+     * Shows the copies of a round with everything written in them.
+     *
      * @return list<CopyView>
      */
     #[Route('/rounds/{id}/copies', methods: ['GET'])]

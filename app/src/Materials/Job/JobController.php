@@ -6,6 +6,7 @@ namespace FreshHuddle\App\Materials\Job;
 
 use FreshHuddle\App\Account\Teacher;
 use FreshHuddle\App\Http\Download;
+use FreshHuddle\App\Http\Gives;
 use FreshHuddle\App\Materials\Exception\MaterialsRefused;
 use FreshHuddle\App\Materials\Media\Store\FileAway;
 use FreshHuddle\App\Materials\Media\Store\FileStore;
@@ -20,15 +21,16 @@ final readonly class JobController
     {
     }
 
-    /** How far it is. */
+    /** Says how far a long computation is. */
     #[Route('', methods: ['GET'])]
     public function show(#[CurrentUser] Teacher $teacher, string $id): JobView
     {
         return JobView::of($this->jobs->of($teacher, $id));
     }
 
-    /** What was made. */
+    /** Gives the file a long computation has made. */
     #[Route('/file', methods: ['GET'])]
+    #[Gives('application/pdf')]
     public function file(#[CurrentUser] Teacher $teacher, string $id): Download
     {
         $job = $this->jobs->of($teacher, $id);

@@ -22,6 +22,7 @@ final readonly class MarginController
     {
     }
 
+    /** Writes a margin note into a copy. */
     #[Route('/copies/{id}/notes', methods: ['POST'])]
     #[ForAssistants]
     public function write(#[CurrentUser] Teacher $teacher, string $id, #[Body] WriteNote $request): MarginNoteView
@@ -29,6 +30,7 @@ final readonly class MarginController
         return $this->margin->write($this->access->copy($teacher, $id), $teacher, $request);
     }
 
+    /** Deletes a margin note. */
     #[Route('/margin-notes/{id}', methods: ['DELETE'])]
     #[ForAssistants]
     public function wipe(#[CurrentUser] Teacher $teacher, string $id): void

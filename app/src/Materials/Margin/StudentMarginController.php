@@ -17,14 +17,14 @@ final readonly class StudentMarginController
     {
     }
 
-    /** A member of the group answers a note, or says it otherwise. */
+    /** Answers a margin note for the group, or changes the answer. */
     #[Route('', methods: ['PUT'])]
     public function answer(#[CurrentUser] StudentUser $student, string $id, string $note, #[Body] AnswerNote $request): MarginNoteView
     {
         return $this->margin->answer($id, $note, $student->id, $request->answer);
     }
 
-    /** A member of the group has it on their screen. */
+    /** Says that a student has seen a margin note. */
     #[Route('/seen', methods: ['POST'])]
     public function seen(#[CurrentUser] StudentUser $student, string $id, string $note): void
     {

@@ -8,6 +8,7 @@ use Doctrine\ORM\EntityManagerInterface;
 use FreshHuddle\App\Account\Teacher;
 use FreshHuddle\App\Http\Body\Body;
 use FreshHuddle\App\Http\Bytes;
+use FreshHuddle\App\Http\Gives;
 use FreshHuddle\App\Materials\Exception\MaterialsRefused;
 use FreshHuddle\App\Materials\Writing\Writing;
 use FreshHuddle\App\Roster\Device\StudentUser;
@@ -24,19 +25,22 @@ final readonly class MediaController
     {
     }
 
+    /** Keeps a picture or a recording of the teacher's. */
     #[Route('/staff/media', methods: ['POST'])]
     public function put(#[CurrentUser] Teacher $teacher, #[Body(self::FILE)] PutMedia $request): MediaView
     {
         return $this->shelf->put($teacher, $request);
     }
 
+    /** Gives a picture or a recording. */
     #[Route('/staff/media/{id}', methods: ['GET'])]
+    #[Gives('image/*', 'audio/*')]
     public function show(#[CurrentUser] Teacher $teacher, string $id): Bytes
     {
         return $this->bytes($this->reader->open($teacher->id, [$id]));
     }
 
-    /** A picture of a student's own, for a copy they write in. */
+    /** Keeps a student's picture for a copy they write in. */
     #[Route('/student/copies/{id}/media', methods: ['POST'])]
     public function putInto(#[CurrentUser] StudentUser $student, string $id, #[Body(self::FILE)] PutMedia $request): MediaView
     {
@@ -45,7 +49,9 @@ final readonly class MediaController
         return $this->shelf->putInto($copy, $who, $request);
     }
 
+    /** Gives a picture of a copy to a student who may see it. */
     #[Route('/student/copies/{id}/media/{media}', methods: ['GET'])]
+    #[Gives('image/*', 'audio/*')]
     public function showIn(#[CurrentUser] StudentUser $student, string $id, string $media): Bytes
     {
         $this->writing->mustSeePicture($id, $student->id, $media);

@@ -6,6 +6,7 @@ namespace FreshHuddle\App\Materials\Paper;
 
 use FreshHuddle\App\Account\Teacher;
 use FreshHuddle\App\Http\Download;
+use FreshHuddle\App\Http\Gives;
 use FreshHuddle\App\Lesson\LessonAccess;
 use FreshHuddle\App\Materials\Exception\MaterialsRefused;
 use FreshHuddle\App\Materials\Job\JobKind;
@@ -24,14 +25,16 @@ final readonly class PaperController
     {
     }
 
+    /** Shows what a round has to print. */
     #[Route('', methods: ['GET'])]
     public function show(#[CurrentUser] Teacher $teacher, string $id): HandoutsView
     {
         return $this->handouts->of($this->lessonAccess->round($teacher, $id));
     }
 
-    /** The groups with their work on a page, or a slip a student, eight to a page. */
+    /** Prints the groups with their work, or eight slips to a page, as PDF. */
     #[Route('/{what}.pdf', methods: ['GET'], requirements: ['what' => 'plan|slips'])]
+    #[Gives('application/pdf')]
     public function pdf(#[CurrentUser] Teacher $teacher, string $id, string $what, Request $http): Download
     {
         $round = $this->handouts->of($this->lessonAccess->round($teacher, $id));
@@ -42,7 +45,7 @@ final readonly class PaperController
         return new Download('plan' === $what ? $this->prints->plan($round, $http->query->getString('zone', 'UTC')) : $this->prints->slips($round, $http->getSchemeAndHttpHost()), "{$round->className} · {$round->title} · {$what}.pdf", 'application/pdf');
     }
 
-    /** Slips of a large class, made bit by bit. */
+    /** Begins to make the slips of a large class. */
     #[Route('/slips', methods: ['POST'])]
     #[ForAssistants]
     public function slips(#[CurrentUser] Teacher $teacher, string $id, Request $http): JobView

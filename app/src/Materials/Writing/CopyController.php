@@ -23,6 +23,8 @@ final readonly class CopyController
     }
 
     /**
+     * Lists the earlier versions of an answer.
+     *
      * @return list<StepView>
      */
     #[Route('/slots/{slot}/history/{owner}', methods: ['GET'])]
@@ -31,6 +33,7 @@ final readonly class CopyController
         return $this->history->of($this->access->copy($teacher, $id), $slot, $owner);
     }
 
+    /** Brings an earlier version of an answer back. */
     #[Route('/slots/{slot}/history/{owner}', methods: ['POST'])]
     #[ForAssistants]
     public function bringBack(#[CurrentUser] Teacher $teacher, string $id, string $slot, string $owner, #[Body] BringBack $request): AnswerView

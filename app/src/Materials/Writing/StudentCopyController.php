@@ -19,7 +19,7 @@ final readonly class StudentCopyController
     }
 
     /**
-     * Worksheets of earlier lessons.
+     * Lists the student's worksheets of earlier lessons.
      *
      * @return list<EarlierCopy>
      */
@@ -29,12 +29,14 @@ final readonly class StudentCopyController
         return $this->reader->earlier($student->id, $student->classId, $this->clock->ms());
     }
 
+    /** Shows the student a copy. */
     #[Route('/{id}', methods: ['GET'])]
     public function show(#[CurrentUser] StudentUser $student, string $id): CopyView
     {
         return $this->writing->read($id, $student->id);
     }
 
+    /** Saves an answer; what several write at once is merged. */
     #[Route('/{id}/slots/{slot}', methods: ['PUT'])]
     public function save(#[CurrentUser] StudentUser $student, string $id, string $slot, #[Body(200_000)] SaveSlot $request): AnswerView
     {
@@ -42,6 +44,8 @@ final readonly class StudentCopyController
     }
 
     /**
+     * Lists the earlier versions of an answer.
+     *
      * @return list<StepView>
      */
     #[Route('/{id}/slots/{slot}/history/{owner}', methods: ['GET'])]
@@ -50,6 +54,7 @@ final readonly class StudentCopyController
         return $this->writing->history($id, $slot, $owner, $student->id);
     }
 
+    /** Brings an earlier version of an answer back. */
     #[Route('/{id}/slots/{slot}/history/{owner}', methods: ['POST'])]
     public function bringBack(#[CurrentUser] StudentUser $student, string $id, string $slot, string $owner, #[Body] BringBack $request): AnswerView
     {

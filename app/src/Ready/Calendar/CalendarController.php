@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace FreshHuddle\App\Ready\Calendar;
 
 use FreshHuddle\App\Account\Teacher;
+use FreshHuddle\App\Http\Gives;
 use FreshHuddle\App\Http\SignedAddress;
 use FreshHuddle\App\Lesson\LessonAccess;
 use FreshHuddle\App\Roster\ForAssistants;
@@ -20,14 +21,14 @@ final readonly class CalendarController
     {
     }
 
-    /** Where the teacher's own calendar is. */
+    /** Gives the address of the teacher's calendar. */
     #[Route('/api/staff/calendar', methods: ['GET'])]
     public function show(#[CurrentUser] Teacher $teacher): CalendarView
     {
         return new CalendarView($this->feeds->address($teacher));
     }
 
-    /** Another address; the one before shows nothing any more. */
+    /** Gives the calendar a new address; the old one shows nothing any more. */
     #[Route('/api/staff/calendar', methods: ['POST'])]
     public function renew(#[CurrentUser] Teacher $teacher): CalendarView
     {
@@ -36,8 +37,9 @@ final readonly class CalendarController
         return new CalendarView($this->feeds->address($teacher));
     }
 
-    /** For a calendar program: whoever has the address may look. `?rooms=1` has rooms as entries of their own. */
+    /** Gives the calendar to whoever has its address. `?rooms=1` adds an entry for each room. */
     #[Route('/api/calendar/{token}.ics', methods: ['GET'], requirements: ['token' => SignedAddress::PATTERN])]
+    #[Gives('text/calendar')]
     public function feed(string $token, Request $request): Response
     {
         $feed = $this->feeds->feed($token, '1' === $request->query->get('rooms'));
@@ -45,9 +47,10 @@ final readonly class CalendarController
         return null === $feed ? new Response('', 404) : self::answer($feed, 'inline');
     }
 
-    /** One lesson, as a file. `?rooms=1` has rooms as entries of their own. */
+    /** Gives one lesson as a calendar file. `?rooms=1` adds an entry for each room. */
     #[Route('/api/staff/lessons/{id}/calendar.ics', methods: ['GET'], requirements: ['id' => Requirement::UUID])]
     #[ForAssistants]
+    #[Gives('text/calendar')]
     public function file(#[CurrentUser] Teacher $teacher, string $id, Request $request): Response
     {
         $lesson = $this->access->lesson($teacher, $id)->id;

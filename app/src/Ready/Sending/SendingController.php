@@ -19,13 +19,14 @@ final readonly class SendingController
     {
     }
 
-    /** What is sent of a round, and what came of it. */
+    /** Says which posts and emails a round has, and what came of them. */
     #[Route('', methods: ['GET'])]
     public function show(#[CurrentUser] Teacher $teacher, string $id): SendingView
     {
         return $this->sendings->view($this->access->round($teacher, $id));
     }
 
+    /** Chooses the posts and emails of a round. */
     #[Route('', methods: ['PUT'])]
     public function save(#[CurrentUser] Teacher $teacher, string $id, #[Body(2_000)] SaveSending $request): Response
     {

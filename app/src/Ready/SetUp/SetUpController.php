@@ -7,6 +7,7 @@ namespace FreshHuddle\App\Ready\SetUp;
 use FreshHuddle\App\Account\Teacher;
 use FreshHuddle\App\Http\Body\Body;
 use FreshHuddle\App\Http\Download;
+use FreshHuddle\App\Http\Gives;
 use FreshHuddle\App\Lesson\LessonAccess;
 use FreshHuddle\App\Ready\Export\SetUpExport;
 use FreshHuddle\App\Ready\Looking;
@@ -23,14 +24,14 @@ final readonly class SetUpController
     {
     }
 
-    /** Everything that is going to be done for a round, before it is. */
+    /** Lists everything that setting up a round will do. */
     #[Route('/api/staff/rounds/{id}/set-up', methods: ['GET'], requirements: ['id' => Requirement::UUID])]
     public function list(#[CurrentUser] Teacher $teacher, string $id): SetUpListView
     {
         return $this->setUps->list($this->access->round($teacher, $id));
     }
 
-    /** Has it carried out as it was shown. */
+    /** Sets a round up as it was shown. */
     #[Route('/api/staff/rounds/{id}/set-up', methods: ['POST'], requirements: ['id' => Requirement::UUID])]
     #[ForAssistants]
     public function carryOut(#[CurrentUser] Teacher $teacher, string $id, #[Body(120_000)] CarryOut $request): Response
@@ -40,7 +41,7 @@ final readonly class SetUpController
         return new Response(null, 204);
     }
 
-    /** Looks whether what was made and posted outside is still there. */
+    /** Checks whether rooms and posts at other services are still there. */
     #[Route('/api/staff/rounds/{id}/look', methods: ['POST'], requirements: ['id' => Requirement::UUID])]
     #[ForAssistants]
     public function look(#[CurrentUser] Teacher $teacher, string $id): Response
@@ -50,8 +51,9 @@ final readonly class SetUpController
         return new Response(null, 204);
     }
 
-    /** The whole set-up for other programs. */
+    /** Exports the whole set-up for other programs. */
     #[Route('/api/staff/rounds/{id}/set-up.{format}', methods: ['GET'], requirements: ['id' => Requirement::UUID, 'format' => 'csv|json'])]
+    #[Gives('text/csv', 'application/json')]
     public function export(#[CurrentUser] Teacher $teacher, string $id, string $format, Request $http): Download
     {
         $round = $this->access->round($teacher, $id);
@@ -64,7 +66,7 @@ final readonly class SetUpController
             : new Download($this->export->json($round, $origin), $name, 'application/json');
     }
 
-    /** Tries again what failed. */
+    /** Tries the failed steps again. */
     #[Route('/api/staff/set-ups/{id}/again', methods: ['POST'], requirements: ['id' => Requirement::UUID])]
     #[ForAssistants]
     public function again(#[CurrentUser] Teacher $teacher, string $id, #[Body(200)] TryStep $request): Response

@@ -35,6 +35,7 @@ final readonly class DoorController
     ) {
     }
 
+    /** Says which class has these join words, and how students join it. */
     #[Route('/classes/{doorWord}', methods: ['GET'])]
     public function look(string $doorWord, Request $http): ClassDoor
     {
@@ -42,6 +43,8 @@ final readonly class DoorController
     }
 
     /**
+     * Joins a class under a name or with a slip.
+     *
      * @return Given<AtDoor>
      */
     #[Route('/join', methods: ['POST'])]
@@ -59,7 +62,7 @@ final readonly class DoorController
         ]);
     }
 
-    /** Where this device stands: in, in the doorway, or outside. */
+    /** Says whether this device is in, waits to be let in, or is outside. */
     #[Route('/door', methods: ['GET'])]
     public function state(Request $http): AtDoor
     {
@@ -81,7 +84,7 @@ final readonly class DoorController
         return new AtDoor($state, $ended[0] ?? null, $ended[1] ?? $typed, null !== $typed);
     }
 
-    /** Another device asks to be this student: the older one says whether it is theirs. */
+    /** Answers whether another device that asks to be this student is theirs. */
     #[Route('/other-device', methods: ['POST'])]
     public function otherDevice(#[CurrentUser] StudentUser $student, #[Body] OtherDevice $request): void
     {
@@ -89,14 +92,14 @@ final readonly class DoorController
         $this->events->dispatch(new Arrivals($student->classId));
     }
 
-    /** Where this device hears of what changes. */
+    /** Gives the address where this device hears of changes. */
     #[Route('/stream', methods: ['GET'])]
     public function stream(#[CurrentUser] StudentUser $student): StreamView
     {
         return $this->address->of($student->channel);
     }
 
-    /** This device no longer speaks for the student. */
+    /** Says that this device no longer speaks for the student. */
     #[Route('/leave', methods: ['POST'])]
     public function leave(#[CurrentUser] StudentUser $student, Request $http): Response
     {

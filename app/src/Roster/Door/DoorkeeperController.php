@@ -40,6 +40,7 @@ final readonly class DoorkeeperController
     ) {
     }
 
+    /** Chooses how students join. */
     #[Route('/classes/{id}/door', methods: ['PATCH'])]
     public function set(#[CurrentUser] Teacher $teacher, string $id, #[Body] SetDoor $request): ClassView
     {
@@ -57,7 +58,7 @@ final readonly class DoorkeeperController
         return $this->views->one($class);
     }
 
-    /** A new door word; the old one opens nothing any more. Whoever is in stays in. */
+    /** Gives the class new join words; the old ones no longer work. Whoever has joined stays. */
     #[Route('/classes/{id}/door-word', methods: ['POST'])]
     public function renewDoorWord(#[CurrentUser] Teacher $teacher, string $id): ClassView
     {
@@ -68,14 +69,14 @@ final readonly class DoorkeeperController
         return $this->views->one($class);
     }
 
-    /** New passes; those on slips given out before open nothing any more. Whoever is in stays in. */
+    /** Makes all slips anew; the old ones no longer work. Whoever has joined stays. */
     #[Route('/classes/{id}/passes', methods: ['POST'])]
     public function renewPasses(#[CurrentUser] Teacher $teacher, string $id): void
     {
         $this->passes->renew($this->classAccess->schoolClass($teacher, $id));
     }
 
-    /** A slip was lost: its pass opens nothing any more. */
+    /** Makes one student's slip anew; the old one no longer works. */
     #[Route('/students/{id}/pass', methods: ['POST'])]
     #[ForAssistants]
     public function renewPass(#[CurrentUser] Teacher $teacher, string $id): void
@@ -83,7 +84,7 @@ final readonly class DoorkeeperController
         $this->passes->renewOne($this->classAccess->student($teacher, $id));
     }
 
-    /** Every name of the class may be claimed anew. */
+    /** Lets every student of the class join again. */
     #[Route('/classes/{id}/free', methods: ['POST'])]
     #[ForAssistants]
     public function freeAll(#[CurrentUser] Teacher $teacher, string $id): void
@@ -93,7 +94,7 @@ final readonly class DoorkeeperController
         $this->events->dispatch(new Arrivals($class->id));
     }
 
-    /** The name may be claimed anew, on another device. */
+    /** Lets a student join again on another device. */
     #[Route('/students/{id}/free', methods: ['POST'])]
     #[ForAssistants]
     public function free(#[CurrentUser] Teacher $teacher, string $id): void
@@ -103,7 +104,7 @@ final readonly class DoorkeeperController
         $this->events->dispatch(new Arrivals($student->class->id, left: $student->id));
     }
 
-    /** Who came in under this name is somebody else of the class. */
+    /** Says that whoever joined under this name is another student of the class. */
     #[Route('/students/{id}/is', methods: ['POST'])]
     #[ForAssistants]
     public function correct(#[CurrentUser] Teacher $teacher, string $id, #[Body] ThisIs $request): void
@@ -117,7 +118,7 @@ final readonly class DoorkeeperController
         $this->events->dispatch(new Arrivals($student->class->id, $other->id, $student->id));
     }
 
-    /** “This is …”: who waits in the doorway is let in as this student. */
+    /** Lets somebody who waits join as this student. */
     #[Route('/classes/{id}/doorway/{guest}', methods: ['POST'])]
     #[ForAssistants]
     public function thisIs(#[CurrentUser] Teacher $teacher, string $id, string $guest, #[Body] ThisIs $request): void
@@ -127,7 +128,7 @@ final readonly class DoorkeeperController
         $this->events->dispatch(new Arrivals($class->id));
     }
 
-    /** “Not now.” */
+    /** Sends somebody who waits away. */
     #[Route('/classes/{id}/doorway/{guest}', methods: ['DELETE'])]
     #[ForAssistants]
     public function notNow(#[CurrentUser] Teacher $teacher, string $id, string $guest): void
@@ -137,7 +138,7 @@ final readonly class DoorkeeperController
         $this->events->dispatch(new Arrivals($class->id));
     }
 
-    /** Everybody at the door who is clearly somebody of the list comes in. */
+    /** Lets everyone join who is clearly on the list. */
     #[Route('/classes/{id}/doorway', methods: ['POST'])]
     #[ForAssistants]
     public function letAllIn(#[CurrentUser] Teacher $teacher, string $id): void
@@ -148,7 +149,7 @@ final readonly class DoorkeeperController
         }
     }
 
-    /** Nobody who is not on the list waits any more, for the rest of the day or until it is said otherwise. */
+    /** Keeps out everyone who isn't on the list, for the rest of the day or until this is taken back. */
     #[Route('/classes/{id}/doorway/strangers', methods: ['DELETE'])]
     #[ForAssistants]
     public function shutOut(#[CurrentUser] Teacher $teacher, string $id): void
@@ -158,7 +159,7 @@ final readonly class DoorkeeperController
         $this->events->dispatch(new Arrivals($class->id));
     }
 
-    /** Who is not on the list may wait again. */
+    /** Lets people who aren't on the list wait again. */
     #[Route('/classes/{id}/doorway/strangers', methods: ['POST'])]
     #[ForAssistants]
     public function letStrangersWait(#[CurrentUser] Teacher $teacher, string $id): void
@@ -168,7 +169,7 @@ final readonly class DoorkeeperController
         $this->events->dispatch(new Arrivals($class->id));
     }
 
-    /** Who is not on the list takes part as a guest. */
+    /** Lets somebody who isn't on the list take part as a guest. */
     #[Route('/classes/{id}/doorway/{guest}/guest', methods: ['POST'])]
     #[ForAssistants]
     public function guest(#[CurrentUser] Teacher $teacher, string $id, string $guest): void

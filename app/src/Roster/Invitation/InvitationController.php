@@ -17,12 +17,14 @@ final readonly class InvitationController
     {
     }
 
+    /** Says what an invitation is for. */
     #[Route('', methods: ['GET'])]
     public function show(string $token): InvitationView
     {
         return $this->invitations->show($token);
     }
 
+    /** Accepts an invitation. */
     #[Route('', methods: ['POST'])]
     public function accept(string $token, #[Body] AcceptInvitation $request): void
     {

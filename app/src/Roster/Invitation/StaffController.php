@@ -22,6 +22,8 @@ final readonly class StaffController
     }
 
     /**
+     * Lists who teaches or assists in a class.
+     *
      * @return list<StaffView>
      */
     #[Route('', methods: ['GET'])]
@@ -31,6 +33,8 @@ final readonly class StaffController
     }
 
     /**
+     * Invites an assistant or a co-teacher.
+     *
      * @return list<StaffView>
      */
     #[Route('', methods: ['POST'])]
@@ -43,6 +47,8 @@ final readonly class StaffController
     }
 
     /**
+     * Ends somebody's access to a class, or withdraws their invitation.
+     *
      * @return list<StaffView>
      */
     #[Route('/{who}', requirements: ['who' => '[^/]{1,180}'], methods: ['DELETE'])]

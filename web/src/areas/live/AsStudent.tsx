@@ -82,7 +82,8 @@ export function AsStudent({
       null,
   );
   const [moment, setMoment] = useState(`${lesson.round.segmentId}/out`);
-  const [segment = '', part = 'before'] = moment.split('/');
+  const [segment = '', named] = moment.split('/');
+  const part = moments.find((one) => one === named) ?? 'before';
   const page = useQuery({
     queryKey: ['asStudent', student, moment],
     enabled: student !== null,
