@@ -2913,6 +2913,7 @@ export interface components {
             slots: number;
             silent: string[];
             done: boolean;
+            stirredAt: number;
             stillFrom: number;
             nobody: boolean;
             waitsFor: string[];

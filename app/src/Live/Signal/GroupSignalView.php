@@ -25,7 +25,8 @@ final readonly class GroupSignalView
      * @param bool           $done      all of it is filled, or the group says that it is done
      * @param bool           $nobody    none of its members is there
      * @param list<string>   $waitsFor  members who have to open its room, and have not; none where it does not wait
-     * @param int            $stillFrom from when on the group is still, unless something stirs; milliseconds since 1970
+     * @param int            $stirredAt when anything happened in it last
+     * @param int            $stillFrom from when on it counts as still, unless something happens
      */
     public function __construct(
         public string $groupId,
@@ -41,6 +42,7 @@ final readonly class GroupSignalView
         public int $slots,
         public array $silent,
         public bool $done,
+        public int $stirredAt,
         public int $stillFrom,
         public bool $nobody,
         public array $waitsFor,

@@ -58,6 +58,7 @@ final readonly class LiveGroups
             $isDone = $done->isDone(CallAbout::Done === $is->call?->about, null !== $work?->changedAt);
             // Where nobody of the class has given a sign, nothing is known of any group.
             $isNobody = $somebody && [] === array_filter($here, static fn (string $student): bool => Place::Lost !== $where[$student]->place);
+            $stirredAt = Stillness::since($work?->changedAt, $is->visitedAt, $round->state()->outAt ?? $now);
             $views[] = new GroupSignalView(
                 $group->id,
                 null === $is->call ? null : new CallView($is->call->by, $is->call->about, $is->call->at, $is->call->seenAt),
@@ -72,7 +73,8 @@ final readonly class LiveGroups
                 $done->places,
                 $silent,
                 $isDone,
-                Stillness::since($work?->changedAt, $is->visitedAt, $round->state()->outAt ?? $now) + Stillness::AFTER,
+                $stirredAt,
+                $stirredAt + Stillness::AFTER,
                 $isNobody,
                 $phase->isOut() ? $this->waitsFor($group, $here, $rooms[$group->id] ?? null, $openedBy, $roles, $round) : [],
             );

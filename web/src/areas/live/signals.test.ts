@@ -16,6 +16,7 @@ const signal: Schema['GroupSignalView'] = {
   slots: 4,
   silent: [],
   done: false,
+  stirredAt: 1_000_000,
   stillFrom: 1_150_000,
   nobody: false,
   waitsFor: [],

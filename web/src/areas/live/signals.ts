@@ -7,9 +7,6 @@ type Lesson = Schema['LessonView'];
 type Signal = Schema['GroupSignalView'];
 type Next = Schema['NextVisitView'];
 
-/** Nothing stirs in a group for so long before it is said to be still, as the server judges it; milliseconds. */
-const stillAfter = 150_000;
-
 export const signalOf = (lesson: Pick<Lesson, 'signals'>, group: string): Signal | undefined =>
   lesson.signals.find((one) => one.groupId === group);
 
@@ -57,7 +54,7 @@ export function stateOf(
     return { text: `${m.round_table_done()} · ${m.round_table_visits({ n: signal.visits })}${mark}`, strong: false };
   if (isStill(signal, now))
     return {
-      text: m.round_table_still({ time: lasting((now - signal.stillFrom + stillAfter) / 1_000) }) + mark,
+      text: m.round_table_still({ time: lasting((now - signal.stirredAt) / 1_000) }) + mark,
       strong: true,
     };
   const work = signal.slots === 0 ? '' : `${m.round_table_slots({ done: signal.filled, all: signal.slots })} · `;
