@@ -50,6 +50,7 @@ export default ts.config(
         console: 'readonly',
         fetch: 'readonly',
         setTimeout: 'readonly',
+        clearTimeout: 'readonly',
         setInterval: 'readonly',
         clearInterval: 'readonly',
         performance: 'readonly',

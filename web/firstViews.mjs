@@ -49,10 +49,23 @@ let waiting = 0;
 let last = Promise.resolve();
 const inTurn = (act) => {
   waiting += 1;
-  const done = last.then(act).finally(() => (waiting -= 1));
+  const done = last.then(() => inTime(act)).finally(() => (waiting -= 1));
   last = done.catch(() => undefined);
   return done;
 };
+
+/** What never ends, because a file it needs has been replaced by a newer one for example, would stop all others. */
+async function inTime(act) {
+  const stuck = setTimeout(() => {
+    console.error('A page was not rendered in time. Starting again.');
+    process.exit(1);
+  }, patience);
+  try {
+    return await act();
+  } finally {
+    clearTimeout(stuck);
+  }
+}
 
 /** @returns the page; null: the plain one is to be taken */
 async function page(asked) {
