@@ -1,7 +1,7 @@
 // Renders the first view of the teacher's pages: node web/firstViews.mjs SOCKET APPLICATION_PORT
 // nginx asks here for a page and takes the plain one where there is no answer: who isn't signed in, a page that isn't
 // rendered here, anything that goes wrong. The data comes from the application, with the cookies of whoever asks.
-import { chmodSync, readdirSync, readFileSync, rmSync } from 'node:fs';
+import { chmodSync, existsSync, readdirSync, readFileSync, rmSync, statSync } from 'node:fs';
 import { Agent, createServer, request } from 'node:http';
 import { join } from 'node:path';
 
@@ -15,11 +15,25 @@ const pages = new Map();
 for (const folder of readdirSync(import.meta.dirname).filter((name) => name.startsWith('dist-server-'))) {
   const at = join(import.meta.dirname, folder);
   const language = folder.slice('dist-server-'.length);
+  const file = join(at, 'page.html');
+  if (!existsSync(file)) continue; // it is being built
   pages.set(language === 'en' ? 'web/dist' : `web/dist-${language}`, {
     language,
-    template: readFileSync(join(at, 'page.html'), 'utf8'),
+    file,
+    built: statSync(file).mtimeMs,
+    template: readFileSync(file, 'utf8'),
     ...(await import(join(at, 'firstView.js'))),
   });
+}
+
+// Nothing is built yet, or it is being built: looked at again by the next start.
+if (pages.size === 0) setTimeout(() => process.exit(1), patience);
+
+/** A page of another build names files that are gone. The supervisor starts this program again, with the new one. */
+function isCurrent({ file, built }) {
+  const now = statSync(file, { throwIfNoEntry: false })?.mtimeMs;
+  if (now !== undefined && now !== built) setTimeout(() => process.exit(0), 100);
+  return now === built;
 }
 
 const agent = new Agent({ keepAlive: true });
@@ -72,7 +86,7 @@ async function page(asked) {
   const cookies = asked.headers.cookie ?? '';
   const of = pages.get(asked.headers['x-pages']);
   const origin = `${asked.headers['x-forwarded-proto'] ?? 'http'}://${asked.headers.host}`;
-  if (of === undefined || !cookies.includes('fh_staff=') || asked.url.includes('?')) return null;
+  if (of === undefined || !cookies.includes('fh_staff=') || asked.url.includes('?') || !isCurrent(of)) return null;
   const url = new URL(asked.url, origin);
   const questions = of.firstQuestions(url.pathname);
   const place = of.placeIn(cookies);
