@@ -20,7 +20,7 @@ const pages = [
 
 /** Of those, the ones that put something in the place of a module: each needs modules of its own. */
 const mocking = readdirSync(join(import.meta.dirname, 'src'), { recursive: true, encoding: 'utf8' })
-  .filter((file) => /\.test\.tsx$/.test(file))
+  .filter((file) => file.endsWith('.test.tsx'))
   .map((file) => join('src', file))
   .filter((file) => readFileSync(join(import.meta.dirname, file), 'utf8').includes('vi.mock('));
 const inPage = { environment: 'jsdom' as const, setupFiles: ['./vitest.setup.ts'] };
