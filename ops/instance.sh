@@ -15,13 +15,13 @@ say() { printf '%s\n' "$*"; }
 
 need_root() { [ "$(id -u)" = 0 ] || fail "run this as root (sudo $0), because it installs packages and starts services."; }
 
-# Node: the machine's own where it is new enough, else the npm package `node`, which brings the program itself.
+# Uses the machine's own Node if it is new enough, else installs the npm package `node`, which contains the program.
 NODE_LEAST=22
-new_node() { command -v node >/dev/null && node -e "process.exit(parseInt(process.versions.node) >= $NODE_LEAST ? 0 : 1)" 2>/dev/null; }
-node_itself() {
+node_is_new_enough() { command -v node >/dev/null && node -e "process.exit(parseInt(process.versions.node) >= $NODE_LEAST ? 0 : 1)" 2>/dev/null; }
+install_node() {
     local own="$ROOT/var/node"
-    new_node && return 0
-    if ! PATH="$own/node_modules/node/bin:$PATH" new_node; then
+    node_is_new_enough && return 0
+    if ! PATH="$own/node_modules/node/bin:$PATH" node_is_new_enough; then
         command -v npm >/dev/null || install_packages nodejs npm
         say "Installing Node $NODE_LEAST"
         mkdir -p "$own"
@@ -30,7 +30,7 @@ node_itself() {
         chmod -R a+rX "$own"
     fi
     export PATH="$own/node_modules/node/bin:$PATH"
-    new_node || fail "Node $NODE_LEAST or newer is needed; this is $(node --version)."
+    node_is_new_enough || fail "Node $NODE_LEAST or newer is needed; this is $(node --version)."
 }
 
 need_space() {

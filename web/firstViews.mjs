@@ -1,6 +1,6 @@
 // Renders the first view of the teacher's pages: node web/firstViews.mjs SOCKET APPLICATION_PORT
 // nginx asks here for a page and takes the plain one where there is no answer: who isn't signed in, a page that isn't
-// rendered here, anything that goes wrong. The data comes from the application, with the cookies of whoever asks.
+// rendered here, any failure. The data comes from the application, requested with the user's own cookies.
 import { chmodSync, existsSync, readdirSync, readFileSync, rmSync, statSync } from 'node:fs';
 import { Agent, createServer, request } from 'node:http';
 import { join } from 'node:path';
@@ -26,10 +26,10 @@ for (const folder of readdirSync(import.meta.dirname).filter((name) => name.star
   });
 }
 
-// Nothing is built yet, or it is being built: looked at again by the next start.
+// The pages are not built yet. The supervisor restarts this program, which then checks again.
 if (pages.size === 0) setTimeout(() => process.exit(1), patience);
 
-/** A page of another build names files that are gone. The supervisor starts this program again, with the new one. */
+/** A page of an older build refers to deleted files. The supervisor restarts this program, which then uses the new build. */
 function isCurrent({ file, built }) {
   const now = statSync(file, { throwIfNoEntry: false })?.mtimeMs;
   if (now !== undefined && now !== built) setTimeout(() => process.exit(0), 100);
@@ -58,18 +58,18 @@ const ask = (path, headers) =>
     asked.end();
   });
 
-// One page after the other: what a page is rendered with is not of any other page.
+// One page at a time: the time, place and address of a render are global.
 let waiting = 0;
 let last = Promise.resolve();
-const inTurn = (act) => {
+const enqueue = (act) => {
   waiting += 1;
-  const done = last.then(() => inTime(act)).finally(() => (waiting -= 1));
+  const done = last.then(() => withTimeout(act)).finally(() => (waiting -= 1));
   last = done.catch(() => undefined);
   return done;
 };
 
-/** What never ends, because a file it needs has been replaced by a newer one for example, would stop all others. */
-async function inTime(act) {
+/** A render that never ends, for example because a new build has removed a file, would block all others. */
+async function withTimeout(act) {
   const stuck = setTimeout(() => {
     console.error('A page was not rendered in time. Starting again.');
     process.exit(1);
@@ -105,7 +105,7 @@ async function page(asked) {
   if (lesson) answers.push(...(await answersTo(of.furtherQuestions(lesson))));
   if (answers.some(({ data }) => data === null)) return null;
   const first = { now: lesson?.serverNow ?? Date.now(), answers };
-  const { head, body } = await inTurn(() => of.render(url, first, place, of.language));
+  const { head, body } = await enqueue(() => of.render(url, first, place, of.language));
   return of.template
     .replace('<html', '<html data-first')
     .replace(/<title>[^<]*<\/title>/, () => head)

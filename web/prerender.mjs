@@ -13,8 +13,8 @@ const server = await createServer({
   server: { middlewareMode: true, hmr: false, ws: false },
   optimizeDeps: { noDiscovery: true },
 });
-/** The page around what the server renders, before the sign-in stands in it (firstViews.mjs). */
-const around = readFileSync(join(dist, 'index.html'), 'utf8');
+/** The page without contents: the server renders them into it (firstViews.mjs). */
+const shell = readFileSync(join(dist, 'index.html'), 'utf8');
 const { pages } = await server.ssrLoadModule('/src/prerender.tsx');
 for (const [name, html] of Object.entries(pages)) {
   const file = join(dist, name);
@@ -41,7 +41,7 @@ function needed(first, seen = new Set()) {
     needed(next, seen);
   return seen;
 }
-const asked = new Set([...around.matchAll(/\/assets\/([^"]+\.js)"/g)].map(([, name]) => name));
+const asked = new Set([...shell.matchAll(/\/assets\/([^"]+\.js)"/g)].map(([, name]) => name));
 // The largest first: what is small finds room beside it.
 const size = (name) => statSync(join(dist, 'assets', name)).size;
 const filesOf = (page) =>
@@ -59,4 +59,4 @@ const index = join(dist, 'index.html');
 writeFileSync(index, withFiles(readFileSync(index, 'utf8')));
 const ofServer = join(import.meta.dirname, `dist-server-${language}`);
 mkdirSync(ofServer, { recursive: true });
-writeFileSync(join(ofServer, 'page.html'), withFiles(around));
+writeFileSync(join(ofServer, 'page.html'), withFiles(shell));

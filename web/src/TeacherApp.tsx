@@ -7,7 +7,7 @@ import { useLine } from './api/line';
 import { SignedIn } from './areas/account/SignedIn';
 import { Today } from './areas/live/Today';
 import { ClassesPage } from './areas/roster/ClassesPage';
-import { goOn } from './ui/goOn';
+import { replayEarlyInput } from './ui/replayEarlyInput';
 import { LineNote } from './ui/LineNote';
 import { MessagesProvider } from './ui/messages';
 import { Nowhere } from './ui/Nowhere';
@@ -51,17 +51,17 @@ function useProbe() {
   }, [line]);
 }
 
-/** In the place of what the server has rendered: goes on with what was done there meanwhile. */
-function TakenOver() {
-  const wasRendered = useHydrating();
-  const taken = useRef(false);
+/** Replays early input once React has hydrated what the server rendered. */
+function AfterHydration() {
+  const isHydrating = useHydrating();
+  const wasHydrating = useRef(false);
   useEffect(() => {
-    if (wasRendered) taken.current = true;
-    else if (taken.current) {
+    if (isHydrating) wasHydrating.current = true;
+    else if (wasHydrating.current) {
       setRenderedAt(null);
-      goOn();
+      replayEarlyInput();
     }
-  }, [wasRendered]);
+  }, [isHydrating]);
   return null;
 }
 
@@ -73,7 +73,7 @@ function Soon({ children }: { children: ReactNode }) {
       <LineNote slow={m.common_lineSlow()} down={m.common_lineDown()} />
       <Suspense fallback={<p className="p-8 text-soft">{m.common_loading()}</p>}>
         {children}
-        <TakenOver />
+        <AfterHydration />
       </Suspense>
     </>
   );

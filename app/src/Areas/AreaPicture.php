@@ -12,8 +12,6 @@ use Symfony\Component\Finder\Finder;
  */
 final readonly class AreaPicture
 {
-    /** In the order of the work: each may use those before it. */
-    public const AREAS = ['account', 'roster', 'grouping', 'lesson', 'rooms', 'materials', 'ready', 'live'];
     /** Where the areas of a layer are, which files are its code, and how a file names another area. */
     private const LAYERS = [
         'core' => ['core/src', '*.php', '~^use FreshHuddle\\\\Core\\\\(\w+)\\\\~m'],
@@ -30,11 +28,11 @@ final readonly class AreaPicture
      */
     public function markdown(): string
     {
-        $uses = array_map(fn (array $layer): array => $this->uses(...$layer), self::LAYERS);
+        $uses = array_map(fn (array $layer): array => $this->countUses(...$layer), self::LAYERS);
         $lines = ['# Areas', '', 'Drawn from the code by `bin/console huddle:areas`. An arrow: files of one area use the other, in `core`, `app` or `web`.', '', '```mermaid', 'flowchart RL'];
         $rows = [];
-        foreach (self::AREAS as $from) {
-            foreach (self::AREAS as $to) {
+        foreach (AreaList::names() as $from) {
+            foreach (AreaList::names() as $to) {
                 $counts = array_map(static fn (array $of): int => $of[$from][$to] ?? 0, $uses);
                 if ($from !== $to && array_sum($counts) > 0) {
                     $lines[] = "    {$from} --> {$to}";
@@ -43,19 +41,19 @@ final readonly class AreaPicture
             }
         }
 
-        return implode("\n", [...$lines, '```', '', 'So many files of the one name the other:', '', '| Area | uses | core | app | web |', '|---|---|---|---|---|', ...$rows, '']);
+        return implode("\n", [...$lines, '```', '', 'The number of files in an area that use another area:', '', '| Area | uses | core | app | web |', '|---|---|---|---|---|', ...$rows, '']);
     }
 
     /**
      * @return array<string, array<string, int>> how many files of an area use another, by both
      */
-    private function uses(string $folder, string $files, string $pattern): array
+    private function countUses(string $folder, string $files, string $pattern): array
     {
         $uses = [];
         foreach (Finder::create()->files()->in("{$this->root}/{$folder}")->name($files)->notName('*.test.*')->sortByName() as $file) {
             $from = strtolower(explode('/', $file->getRelativePath())[0]);
             preg_match_all($pattern, $file->getContents(), $found);
-            foreach (array_intersect(array_unique(array_map(strtolower(...), $found[1])), self::AREAS) as $to) {
+            foreach (array_intersect(array_unique(array_map(strtolower(...), $found[1])), AreaList::names()) as $to) {
                 $uses[$from][$to] = ($uses[$from][$to] ?? 0) + 1;
             }
         }

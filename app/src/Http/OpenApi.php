@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace FreshHuddle\App\Http;
 
+use FreshHuddle\App\Areas\AreaList;
 use FreshHuddle\App\Http\Body\Body;
 use Symfony\Component\DependencyInjection\Attribute\Autowire;
 use Symfony\Component\HttpFoundation\RedirectResponse;
@@ -26,21 +27,10 @@ use Symfony\Component\TypeInfo\TypeResolver\TypeResolver;
 
 /**
  * Describes the API from what is there: routes, the DTO a controller takes, the DTO it returns, the first sentence of its
- * docblock, who may ask. Nothing is said twice, so the description cannot disagree with the code.
+ * docblock, who may call it. Only the media types of a file are stated separately, by the attribute `FileTypes`.
  */
 final class OpenApi
 {
-    /** The areas, in the order of the work, and what is in them. */
-    private const AREAS = [
-        'Account' => 'Signing in, passwords and devices of teachers.',
-        'Roster' => 'Classes, students, how they join, and who teaches or assists.',
-        'Grouping' => 'Groupings and the grouping desk.',
-        'Lesson' => 'Lessons, templates and the running order.',
-        'Rooms' => 'Where groups meet.',
-        'Materials' => 'Worksheets, copies, answers, pictures, recordings and print.',
-        'Ready' => 'Setting up, posts and emails, the calendar.',
-        'Live' => 'The running lesson.',
-    ];
     /** A cookie for each kind of device, by the role it gives. */
     private const COOKIES = ['ROLE_TEACHER' => 'teacher', 'ROLE_STUDENT' => 'student'];
 
@@ -82,14 +72,14 @@ final class OpenApi
             'info' => [
                 'title' => 'Fresh Huddle',
                 'version' => '1',
-                'description' => 'What the pages of Fresh Huddle ask the application.',
+                'description' => 'The API that the pages of Fresh Huddle use.',
                 'license' => ['name' => 'MIT', 'identifier' => 'MIT'],
             ],
-            'servers' => [['url' => '/', 'description' => 'The instance itself.']],
+            'servers' => [['url' => '/', 'description' => 'This instance.']],
             'tags' => array_map(
-                static fn (string $area, string $what): array => ['name' => strtolower($area), 'description' => $what],
-                array_keys(self::AREAS),
-                self::AREAS,
+                static fn (string $area, string $what): array => ['name' => $area, 'description' => $what],
+                AreaList::names(),
+                array_values(AreaList::DESCRIPTIONS),
             ),
             'paths' => $paths,
             'components' => [
@@ -139,12 +129,12 @@ final class OpenApi
      */
     private function done(\ReflectionMethod $method, Type $type): array
     {
-        $gives = ($method->getAttributes(Gives::class)[0] ?? null)?->newInstance();
-        if (null !== $gives) {
-            return [200 => ['description' => 'The file', 'content' => array_fill_keys($gives->types, ['schema' => ['type' => 'string', 'format' => 'binary']])]];
+        $file = ($method->getAttributes(FileTypes::class)[0] ?? null)?->newInstance();
+        if (null !== $file) {
+            return [200 => ['description' => 'The file', 'content' => array_fill_keys($file->types, ['schema' => ['type' => 'string', 'format' => 'binary']])]];
         }
         if ($type->isIdentifiedBy(RedirectResponse::class)) {
-            return [302 => ['description' => 'The way', 'headers' => ['Location' => ['schema' => ['type' => 'string']]]]];
+            return [302 => ['description' => 'A redirect', 'headers' => ['Location' => ['schema' => ['type' => 'string']]]]];
         }
         if ($type->isIdentifiedBy(TypeIdentifier::VOID) || $type->isIdentifiedBy(Response::class)) {
             return [204 => ['description' => 'Done']];

@@ -7,7 +7,7 @@ namespace FreshHuddle\App\Rooms;
 use FreshHuddle\App\Account\Teacher;
 use FreshHuddle\App\Grouping\Floor\FloorStore;
 use FreshHuddle\App\Http\Body\Body;
-use FreshHuddle\App\Http\Gives;
+use FreshHuddle\App\Http\FileTypes;
 use FreshHuddle\App\Lesson\LessonAccess;
 use FreshHuddle\App\Lesson\Round;
 use FreshHuddle\App\Roster\ClassAccess;
@@ -131,7 +131,7 @@ final readonly class RoomController
 
     /** Gives a second or two of what can be heard in a room. */
     #[Route('/rooms/{id}/sound', methods: ['GET'])]
-    #[Gives('audio/wav')]
+    #[FileTypes('audio/wav')]
     public function sound(#[CurrentUser] Teacher $teacher, string $id): Response
     {
         return new Response($this->rooms->sound($this->roomAccess->room($teacher, $id)), 200, ['Content-Type' => 'audio/wav', 'Cache-Control' => 'no-store']);

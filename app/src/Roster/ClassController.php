@@ -7,7 +7,7 @@ namespace FreshHuddle\App\Roster;
 use FreshHuddle\App\Account\Teacher;
 use FreshHuddle\App\Http\Body\Body;
 use FreshHuddle\App\Http\Download;
-use FreshHuddle\App\Http\Gives;
+use FreshHuddle\App\Http\FileTypes;
 use FreshHuddle\App\Roster\Import\ClassImport;
 use FreshHuddle\App\Roster\Import\ImportRequest;
 use FreshHuddle\App\Roster\Import\ImportView;
@@ -108,7 +108,7 @@ final readonly class ClassController
 
     /** Exports a class as a file. */
     #[Route('/classes/{id}/export/{format}', requirements: ['format' => 'csv|json|oneroster'], methods: ['GET'])]
-    #[Gives('text/csv', 'application/json', 'application/zip')]
+    #[FileTypes('text/csv', 'application/json', 'application/zip')]
     public function export(#[CurrentUser] Teacher $teacher, string $id, string $format): Download
     {
         $class = $this->classAccess->schoolClass($teacher, $id);

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace FreshHuddle\App\Tests\Areas;
 
+use FreshHuddle\App\Areas\AreaList;
 use FreshHuddle\App\Areas\AreaPicture;
 use PHPUnit\Framework\TestCase;
 
@@ -18,7 +19,7 @@ final class AreaPictureTest extends TestCase
     {
         preg_match_all('/^    (\w+) --> (\w+)$/m', self::picture(), $arrows, \PREG_SET_ORDER);
         self::assertGreaterThan(15, \count($arrows));
-        $order = array_flip(AreaPicture::AREAS);
+        $order = array_flip(AreaList::names());
         foreach ($arrows as [$arrow, $from, $to]) {
             self::assertGreaterThan($order[$to], $order[$from], $arrow);
         }

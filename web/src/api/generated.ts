@@ -6592,7 +6592,7 @@ export interface operations {
         };
         requestBody?: never;
         responses: {
-            /** @description The way */
+            /** @description A redirect */
             302: {
                 headers: {
                     Location?: string;
@@ -7895,7 +7895,7 @@ export interface operations {
         };
         requestBody?: never;
         responses: {
-            /** @description The way */
+            /** @description A redirect */
             302: {
                 headers: {
                     Location?: string;

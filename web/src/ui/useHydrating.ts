@@ -2,7 +2,7 @@ import { useSyncExternalStore } from 'react';
 
 const never = () => () => undefined;
 
-/** Whether the server renders, or the browser takes over what the server rendered: then both must come to the same view. */
+/** True on the server and while React hydrates: then both must render the same. */
 export const useHydrating = (): boolean =>
   useSyncExternalStore(
     never,

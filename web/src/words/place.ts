@@ -20,22 +20,22 @@ export function pageLanguage(): string {
   return language === 'en' || language === '' ? 'en-GB' : language;
 }
 
-/** @returns undefined: as this browser has it */
+/** @returns undefined: the browser's own */
 export const locale = (): string | undefined => rendered?.locale;
 
 const name = 'place';
 const aYear = 365 * 24 * 3_600;
 
-/** Whether it has been told; it may be another by now, on a journey for example. */
+/** Whether the cookie is set. It may be out of date, for example after a journey. */
 export const isPlaceKept = (): boolean => document.cookie.includes(`${name}=`);
 
-/** Tells the server, so that it can render the next page as this browser would. */
+/** Sets a cookie, so that the server can render the next page as this browser would. */
 export function keepPlace(): void {
   const { locale: own, timeZone } = new Intl.DateTimeFormat().resolvedOptions();
   document.cookie = `${name}=${encodeURIComponent(`${own} ${timeZone}`)}; path=/; max-age=${aYear}; samesite=lax`;
 }
 
-/** @returns null where a browser has told none, or none that there is */
+/** @returns null if the cookie is missing or invalid */
 export function placeIn(cookies: string): Place | null {
   const [, value] = new RegExp(`(?:^|; *)${name}=([^;]*)`).exec(cookies) ?? [];
   if (value === undefined) return null;

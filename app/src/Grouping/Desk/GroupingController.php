@@ -33,7 +33,7 @@ use FreshHuddle\App\Grouping\SignUp\SignUps;
 use FreshHuddle\App\Grouping\Variant\Variants;
 use FreshHuddle\App\Http\Body\Body;
 use FreshHuddle\App\Http\Download;
-use FreshHuddle\App\Http\Gives;
+use FreshHuddle\App\Http\FileTypes;
 use FreshHuddle\App\Roster\ClassAccess;
 use FreshHuddle\App\Roster\ForAssistants;
 use Symfony\Component\Routing\Attribute\Route;
@@ -250,7 +250,7 @@ final readonly class GroupingController
 
     /** Exports the groups as a file. */
     #[Route('/groupings/{id}/export/{format}', requirements: ['format' => 'pdf|csv|json'], methods: ['GET'])]
-    #[Gives('application/pdf', 'text/csv', 'application/json')]
+    #[FileTypes('application/pdf', 'text/csv', 'application/json')]
     public function export(#[CurrentUser] Teacher $teacher, string $id, string $format): Download
     {
         $view = $this->views->view($this->groupingAccess->grouping($teacher, $id));

@@ -8,7 +8,7 @@ use FreshHuddle\App\Account\Teacher;
 use FreshHuddle\App\Database\Change;
 use FreshHuddle\App\Http\Body\Body;
 use FreshHuddle\App\Http\Download;
-use FreshHuddle\App\Http\Gives;
+use FreshHuddle\App\Http\FileTypes;
 use FreshHuddle\App\Lesson\LessonAccess;
 use FreshHuddle\App\Materials\HandOut\HandOutPlan;
 use FreshHuddle\App\Words\Words;
@@ -62,7 +62,7 @@ final readonly class CupboardController
 
     /** Exports a worksheet as a file. */
     #[Route('/originals/{id}/export/{format}', methods: ['GET'], requirements: ['format' => 'json|md'])]
-    #[Gives('application/json', 'text/markdown', 'application/zip')]
+    #[FileTypes('application/json', 'text/markdown', 'application/zip')]
     public function export(#[CurrentUser] Teacher $teacher, string $id, string $format): Download
     {
         $master = $this->access->original($teacher, $id);

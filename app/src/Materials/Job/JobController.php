@@ -6,7 +6,7 @@ namespace FreshHuddle\App\Materials\Job;
 
 use FreshHuddle\App\Account\Teacher;
 use FreshHuddle\App\Http\Download;
-use FreshHuddle\App\Http\Gives;
+use FreshHuddle\App\Http\FileTypes;
 use FreshHuddle\App\Materials\Exception\MaterialsRefused;
 use FreshHuddle\App\Materials\Media\Store\FileAway;
 use FreshHuddle\App\Materials\Media\Store\FileStore;
@@ -30,7 +30,7 @@ final readonly class JobController
 
     /** Gives the file a long computation has made. */
     #[Route('/file', methods: ['GET'])]
-    #[Gives('application/pdf')]
+    #[FileTypes('application/pdf')]
     public function file(#[CurrentUser] Teacher $teacher, string $id): Download
     {
         $job = $this->jobs->of($teacher, $id);

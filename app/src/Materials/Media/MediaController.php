@@ -8,7 +8,7 @@ use Doctrine\ORM\EntityManagerInterface;
 use FreshHuddle\App\Account\Teacher;
 use FreshHuddle\App\Http\Body\Body;
 use FreshHuddle\App\Http\Bytes;
-use FreshHuddle\App\Http\Gives;
+use FreshHuddle\App\Http\FileTypes;
 use FreshHuddle\App\Materials\Exception\MaterialsRefused;
 use FreshHuddle\App\Materials\Writing\Writing;
 use FreshHuddle\App\Roster\Device\StudentUser;
@@ -34,7 +34,7 @@ final readonly class MediaController
 
     /** Gives a picture or a recording. */
     #[Route('/staff/media/{id}', methods: ['GET'])]
-    #[Gives('image/*', 'audio/*')]
+    #[FileTypes('image/*', 'audio/*')]
     public function show(#[CurrentUser] Teacher $teacher, string $id): Bytes
     {
         return $this->bytes($this->reader->open($teacher->id, [$id]));
@@ -51,7 +51,7 @@ final readonly class MediaController
 
     /** Gives a picture of a copy to a student who may see it. */
     #[Route('/student/copies/{id}/media/{media}', methods: ['GET'])]
-    #[Gives('image/*', 'audio/*')]
+    #[FileTypes('image/*', 'audio/*')]
     public function showIn(#[CurrentUser] StudentUser $student, string $id, string $media): Bytes
     {
         $this->writing->mustSeePicture($id, $student->id, $media);

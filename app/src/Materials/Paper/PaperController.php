@@ -6,7 +6,7 @@ namespace FreshHuddle\App\Materials\Paper;
 
 use FreshHuddle\App\Account\Teacher;
 use FreshHuddle\App\Http\Download;
-use FreshHuddle\App\Http\Gives;
+use FreshHuddle\App\Http\FileTypes;
 use FreshHuddle\App\Lesson\LessonAccess;
 use FreshHuddle\App\Materials\Exception\MaterialsRefused;
 use FreshHuddle\App\Materials\Job\JobKind;
@@ -34,7 +34,7 @@ final readonly class PaperController
 
     /** Prints the groups with their work, or eight slips to a page, as PDF. */
     #[Route('/{what}.pdf', methods: ['GET'], requirements: ['what' => 'plan|slips'])]
-    #[Gives('application/pdf')]
+    #[FileTypes('application/pdf')]
     public function pdf(#[CurrentUser] Teacher $teacher, string $id, string $what, Request $http): Download
     {
         $round = $this->handouts->of($this->lessonAccess->round($teacher, $id));

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace FreshHuddle\App\Ready\Calendar;
 
 use FreshHuddle\App\Account\Teacher;
-use FreshHuddle\App\Http\Gives;
+use FreshHuddle\App\Http\FileTypes;
 use FreshHuddle\App\Http\SignedAddress;
 use FreshHuddle\App\Lesson\LessonAccess;
 use FreshHuddle\App\Roster\ForAssistants;
@@ -39,7 +39,7 @@ final readonly class CalendarController
 
     /** Gives the calendar to whoever has its address. `?rooms=1` adds an entry for each room. */
     #[Route('/api/calendar/{token}.ics', methods: ['GET'], requirements: ['token' => SignedAddress::PATTERN])]
-    #[Gives('text/calendar')]
+    #[FileTypes('text/calendar')]
     public function feed(string $token, Request $request): Response
     {
         $feed = $this->feeds->feed($token, '1' === $request->query->get('rooms'));
@@ -50,7 +50,7 @@ final readonly class CalendarController
     /** Gives one lesson as a calendar file. `?rooms=1` adds an entry for each room. */
     #[Route('/api/staff/lessons/{id}/calendar.ics', methods: ['GET'], requirements: ['id' => Requirement::UUID])]
     #[ForAssistants]
-    #[Gives('text/calendar')]
+    #[FileTypes('text/calendar')]
     public function file(#[CurrentUser] Teacher $teacher, string $id, Request $request): Response
     {
         $lesson = $this->access->lesson($teacher, $id)->id;

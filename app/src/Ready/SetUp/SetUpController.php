@@ -7,7 +7,7 @@ namespace FreshHuddle\App\Ready\SetUp;
 use FreshHuddle\App\Account\Teacher;
 use FreshHuddle\App\Http\Body\Body;
 use FreshHuddle\App\Http\Download;
-use FreshHuddle\App\Http\Gives;
+use FreshHuddle\App\Http\FileTypes;
 use FreshHuddle\App\Lesson\LessonAccess;
 use FreshHuddle\App\Ready\Export\SetUpExport;
 use FreshHuddle\App\Ready\Looking;
@@ -53,7 +53,7 @@ final readonly class SetUpController
 
     /** Exports the whole set-up for other programs. */
     #[Route('/api/staff/rounds/{id}/set-up.{format}', methods: ['GET'], requirements: ['id' => Requirement::UUID, 'format' => 'csv|json'])]
-    #[Gives('text/csv', 'application/json')]
+    #[FileTypes('text/csv', 'application/json')]
     public function export(#[CurrentUser] Teacher $teacher, string $id, string $format, Request $http): Download
     {
         $round = $this->access->round($teacher, $id);

@@ -14,12 +14,13 @@ const followEvery = 2_500;
 /** While the page is open the lesson is on, also where nothing happens. */
 const stillHere = 300_000;
 
-/** Where nothing has changed but the time, it is the lesson that is there already, and nothing is rendered anew. */
+/** Keeps the same object if only the server's time has changed, so that nothing is rendered again. */
 function onlyWhatChanged(before: unknown, fresh: unknown): unknown {
   const was = before as Lesson | undefined;
-  const is = fresh as Lesson;
-  if (was === undefined || replaceEqualDeep(was, { ...is, serverNow: was.serverNow }) === was) return was ?? is;
-  return replaceEqualDeep(was, is);
+  if (was === undefined) return fresh;
+  const merged = replaceEqualDeep(was, fresh as Lesson);
+  const keys = Object.keys(merged) as (keyof Lesson)[];
+  return keys.every((key) => key === 'serverNow' || merged[key] === was[key]) ? was : merged;
 }
 
 /**

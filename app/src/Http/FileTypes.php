@@ -5,10 +5,10 @@ declare(strict_types=1);
 namespace FreshHuddle\App\Http;
 
 /**
- * The media types of the file that a controller gives, for the description of the API.
+ * The media types of the file that a controller method returns, for the description of the API.
  */
 #[\Attribute(\Attribute::TARGET_METHOD)]
-final readonly class Gives
+final readonly class FileTypes
 {
     /** @var non-empty-list<string> */
     public array $types;

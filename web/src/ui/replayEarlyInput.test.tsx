@@ -1,7 +1,7 @@
 import { render } from '@testing-library/react';
 import { useState } from 'react';
 import { afterEach, expect, it, vi } from 'vitest';
-import { goOn } from './goOn';
+import { replayEarlyInput } from './replayEarlyInput';
 
 afterEach(() => delete window.early);
 
@@ -35,8 +35,8 @@ it('takes what was typed for typed and presses what was pressed, once', () => {
       [note, 'kept, and more'],
     ]),
   };
-  goOn();
-  goOn();
+  replayEarlyInput();
+  replayEarlyInput();
   expect(press).toHaveBeenCalledTimes(1);
   expect(press).toHaveBeenCalledWith('Ada');
   expect(name).toHaveValue('Ada');
@@ -50,8 +50,8 @@ it('presses a key once, with what was held down', () => {
   const hear = (event: KeyboardEvent) => heard.push(`${event.ctrlKey ? 'Ctrl ' : ''}${event.key}`);
   document.addEventListener('keydown', hear);
   window.early = { at: 0, answers: {}, key: new KeyboardEvent('keydown', { key: 'z', ctrlKey: true }) };
-  goOn();
-  goOn();
+  replayEarlyInput();
+  replayEarlyInput();
   document.removeEventListener('keydown', hear);
   expect(heard).toEqual(['Ctrl z']);
 });
@@ -61,6 +61,6 @@ it('leaves alone what is not in the page any more', () => {
   const { getByRole, unmount } = render(<Form onPress={press} />);
   window.early = { at: 0, answers: {}, pressed: getByRole('button') };
   unmount();
-  goOn();
+  replayEarlyInput();
   expect(press).not.toHaveBeenCalled();
 });

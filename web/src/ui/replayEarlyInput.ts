@@ -1,4 +1,4 @@
-/** Sets a value past React's notice, so that React takes the next event for typing. */
+/** Sets the value without React's setter, so that React handles the input event as typing. */
 function type(field: HTMLInputElement | HTMLTextAreaElement, value: string): void {
   const kind = field instanceof HTMLInputElement ? HTMLInputElement : HTMLTextAreaElement;
   Object.getOwnPropertyDescriptor(kind.prototype, 'value')?.set?.call(field, value);
@@ -6,10 +6,10 @@ function type(field: HTMLInputElement | HTMLTextAreaElement, value: string): voi
 }
 
 /**
- * Goes on with what was done on a page that the server had rendered, before its scripts were here: what was typed is typed,
- * and the key and the button that were pressed last are pressed.
+ * Replays what the user did on a page that the server rendered, before its scripts were loaded: what they typed, and the
+ * key and the button they pressed last.
  */
-export function goOn(): void {
+export function replayEarlyInput(): void {
   const { hear, typed, key, pressed } = window.early ?? {};
   delete window.early?.hear;
   delete window.early?.typed;
@@ -18,7 +18,7 @@ export function goOn(): void {
   for (const [kind, listener] of Object.entries(hear ?? {})) window.removeEventListener(kind, listener, true);
   for (const [field, text] of typed ?? []) {
     if (!(field instanceof HTMLInputElement || field instanceof HTMLTextAreaElement) || !field.isConnected) continue;
-    // React may have noticed the text and put it out again, or not have noticed it at all.
+    // React may have reset the text, or kept it without knowing of it.
     field.value = field.defaultValue;
     type(field, text);
   }
