@@ -87,6 +87,37 @@ test('what is typed and pressed before the scripts have come is not lost', async
   await expect(message).toHaveValue('');
 });
 
+test('a page that can be read does not move any more, and from then on begins with our type', async ({ browser }) => {
+  const t = await teacher(browser);
+  const planned = await readyLesson(t, {
+    name: 'Steady',
+    students: ['Ada Beck', 'Ben Beck'],
+    groups: ['North', 'West'],
+  });
+  const isOurs = () => t.evaluate(() => document.documentElement.classList.contains('typed'));
+  await t.addInitScript(() => {
+    new PerformanceObserver((shifts) => {
+      for (const { startTime } of shifts.getEntries()) document.documentElement.dataset.moved = String(startTime);
+    }).observe({ type: 'layout-shift', buffered: true });
+  });
+  await t.goto(`/lessons/${planned.id}`);
+  await expect(t.getByRole('link', { name: 'Steady' }).first()).toBeVisible();
+
+  await t.evaluate(() => localStorage.removeItem('type'));
+  await t.goto(`/lessons/${planned.id}`);
+  await expect.poll(() => t.evaluate(() => localStorage.getItem('type'))).toBe('1');
+  await t.waitForTimeout(1_000);
+  expect(await isOurs()).toBe(false);
+  expect(await t.evaluate(() => document.documentElement.dataset.moved)).toBeUndefined();
+
+  await t.getByRole('link', { name: 'Steady' }).first().click();
+  await expect.poll(isOurs).toBe(true);
+
+  await t.goto(`/lessons/${planned.id}`, { waitUntil: 'commit' });
+  await t.waitForFunction(() => document.readyState !== 'loading');
+  expect(await isOurs()).toBe(true);
+});
+
 test('where first views are not rendered the plain page comes', async ({ browser }) => {
   const t = await teacher(browser);
   killHard('first-views');

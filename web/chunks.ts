@@ -56,6 +56,8 @@ export function groups(src: string): Group[] {
     // What a student's page and the teacher's lesson both need.
     together('both', (id) => both.test(id)),
     together('base', (id) => forAll(id) || anyPage.test(id)),
+    // What the sign-in and a teacher's first page both need.
+    together('account', lies([door, teachers], students)),
     together('teacher', (id) => onlyTeachers(id) || privates.test(id)),
     // A lesson, the desk, the seating plan.
     together('floor', (id) => onTheFloor(id) || laterQueries.test(id)),

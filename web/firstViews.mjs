@@ -105,10 +105,11 @@ async function page(asked) {
   if (lesson) answers.push(...(await answersTo(of.furtherQuestions(lesson))));
   if (answers.some(({ data }) => data === null)) return null;
   const first = { now: lesson?.serverNow ?? Date.now(), answers };
-  const { head, body } = await enqueue(() => of.render(url, first, place, of.language));
+  const room = of.floorRoomIn(cookies);
+  const { head, body } = await enqueue(() => of.render(url, first, place, room, of.language));
   return of.template
-    .replace('<html', '<html data-first')
-    .replace(/<title>[^<]*<\/title>/, () => head)
+    .replace('<html', `<html data-first${room === null ? '' : ` data-floor="${of.roomText(room)}"`}`)
+    .replace(/<title>[^<]*<\/title>/, () => head + of.wholeAtOnce)
     .replace('<div id="page"></div>', () => `<div id="page">${body}</div>${of.firstDataHtml(first)}`);
 }
 

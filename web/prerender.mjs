@@ -50,13 +50,17 @@ const filesOf = (page) =>
     .sort((a, b) => size(b) - size(a))
     .map((name) => `/assets/${name}`)
     .join(' ');
+const type = assets.find((file) => /^ourType-[^.]*\.css$/.test(file));
+const withType = (page) => page.replace('data-type=""', `data-type="/assets/${type}"`);
 const withFiles = (page) =>
-  page
+  withType(page)
     .replace('data-lesson=""', `data-lesson="${filesOf('LessonPage')}"`)
     .replace('data-class=""', `data-class="${filesOf('ClassPage')}"`)
     .replace('</head>', `  <link rel="modulepreload" crossorigin href="/assets/${chunk('react')}">\n  </head>`);
 const index = join(dist, 'index.html');
 writeFileSync(index, withFiles(readFileSync(index, 'utf8')));
+const student = join(dist, 'student.html');
+writeFileSync(student, withType(readFileSync(student, 'utf8')));
 const ofServer = join(import.meta.dirname, `dist-server-${language}`);
 mkdirSync(ofServer, { recursive: true });
 writeFileSync(join(ofServer, 'page.html'), withFiles(shell));

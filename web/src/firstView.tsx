@@ -5,9 +5,11 @@ import { text } from 'node:stream/consumers';
 import { setRenderedAt, setServerNow } from './api/clock';
 import type { FirstData } from './api/firstData';
 import { TeacherApp } from './TeacherApp';
+import { setRenderedRoom, type FloorRoom } from './areas/grouping/floorRoom';
 import { setPlace, type Place } from './words/place';
 
-export { firstDataHtml, firstQuestions, furtherQuestions } from './api/firstData';
+export { firstDataHtml, firstQuestions, furtherQuestions, wholeAtOnce } from './api/firstData';
+export { floorRoomIn, roomText } from './areas/grouping/floorRoom';
 export { placeIn } from './words/place';
 
 /** React would send a large part of a page later, with a script of its own to put it in place. */
@@ -25,10 +27,12 @@ export async function render(
   url: URL,
   first: FirstData,
   place: Place,
+  room: FloorRoom | null,
   language: string,
 ): Promise<{ head: string; body: string }> {
   process.env.TZ = place.zone;
   setPlace(place, language);
+  setRenderedRoom(room);
   setServerNow(first.now);
   setRenderedAt(first.now);
   Object.assign(globalThis, { location: url });

@@ -1,4 +1,5 @@
 import { QueryClient } from '@tanstack/react-query';
+import { startTransition } from 'react';
 import { createRoot, hydrateRoot, type Root } from 'react-dom/client';
 import { BrowserRouter } from 'react-router';
 import { dropPressesWhileDown, type Schema } from './api/client';
@@ -35,7 +36,8 @@ export function begin(at: HTMLElement | Root, me?: Schema['Me']): void {
     setRenderedAt(first.now);
     for (const { key, data } of first.answers) queries.setQueryData(key, data);
     // A view that is not what the server rendered (a minute later, say) is rendered anew by React; that is no error.
-    hydrateRoot(at, app, { onRecoverableError: () => undefined });
+    // As a transition it is hydrated in slices: what is pressed meanwhile is heard.
+    startTransition(() => void hydrateRoot(at, app, { onRecoverableError: () => undefined }));
     return;
   }
   (at instanceof HTMLElement ? createRoot(at) : at).render(app);

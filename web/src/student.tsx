@@ -26,7 +26,7 @@ async function begin(page: HTMLElement): Promise<void> {
     again?.focus();
     again?.setSelectionRange(again.value.length, again.value.length);
   }
-  document.documentElement.className = '';
+  document.documentElement.classList.remove('inside');
   loadType();
   keepAssets();
 }

@@ -55,6 +55,9 @@ export function furtherQuestions(lesson: Schema['LessonView']): FirstQuestions {
 /** The element that holds it. */
 const place = 'first-data';
 
+/** For the head: browsers that know it show the page when all of it has come, so that nothing moves. */
+export const wholeAtOnce = `<link rel="expect" href="#${place}" blocking="render">`;
+
 /** For the page: nothing in it can end the element. */
 export const firstDataHtml = (data: FirstData): string =>
   `<script type="application/json" id="${place}">${JSON.stringify(data).replaceAll('<', '\\u003c')}</script>`;

@@ -13,6 +13,8 @@ function formatting(how: Intl.DateTimeFormatOptions): (at: number) => string {
 }
 
 export const dayText = formatting({ weekday: 'short', day: 'numeric', month: 'short' });
+export const dateText = formatting({ dateStyle: 'medium' });
+export const momentText = formatting({ dateStyle: 'medium', timeStyle: 'short' });
 export const timeText = formatting({ hour: '2-digit', minute: '2-digit' });
 
 /** “Tue 24 Nov, 10:20”, as it is written where the teacher is. */

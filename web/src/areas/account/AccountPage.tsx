@@ -8,9 +8,8 @@ import { useMessages } from '../../ui/messages';
 import { Page } from '../../ui/Page';
 import { Tick } from '../../ui/Tick';
 import { useCopy } from '../../ui/useCopy';
+import { momentText } from '../../words/when';
 import * as m from '#messages';
-
-const moment = new Intl.DateTimeFormat(undefined, { dateStyle: 'medium', timeStyle: 'short' });
 
 function Password() {
   const [now, setNow] = useState('');
@@ -80,7 +79,7 @@ function Devices() {
       <ul className="mt-3 border-y border-ink">
         {devices.data?.map((device) => (
           <li key={device.id} className="flex gap-4 border-b border-line px-1 py-2 last:border-0">
-            <span>{m.account_since({ when: moment.format(device.signedInAt) })}</span>
+            <span>{m.account_since({ when: momentText(device.signedInAt) })}</span>
             {device.thisOne && <span className="font-semibold">{m.account_thisOne()}</span>}
           </li>
         ))}

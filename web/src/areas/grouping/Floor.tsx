@@ -10,6 +10,7 @@ import { useRoom } from '../../ui/useRoom';
 import { floorLayout, narrowTable, roundTable } from './floorLayout';
 import { FloorList } from './FloorList';
 import type { Edit } from './floorMoves';
+import { keepRoom, roomAtFirst } from './floorRoom';
 import { type Student } from './NameTag';
 import { nearest, type Direction } from './nearest';
 import { RovingContext } from './roving';
@@ -194,7 +195,9 @@ export function Floor(props: FloorProps) {
   const compact = floor.groups.length > compactAbove;
   const largest = Math.max(4, ...floor.groups.map((group) => group.students.length));
   const above = 2 * Math.floor(largest / 4);
-  const { box: paper, width, height } = useRoom({ width: 900, height: 500 });
+  const [atFirst] = useState(roomAtFirst);
+  const { box: paper, width, height } = useRoom(atFirst);
+  useEffect(() => keepRoom({ width, height }), [width, height]);
   const layout = floorLayout(
     floor.groups.length,
     compact ? narrowTable(largest) : roundTable(largest, above),

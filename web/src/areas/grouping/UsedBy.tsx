@@ -1,13 +1,11 @@
 import type { Schema } from '../../api/client';
+import { dayText } from '../../words/when';
 import * as m from '#messages';
-
-const dayOf = (at: number) =>
-  new Date(at).toLocaleDateString(undefined, { weekday: 'short', day: 'numeric', month: 'short' });
 
 /** For which lessons a change of these groups counts, and for which it does not. */
 export function UsedBy({ uses }: { uses: Schema['OtherUse'][] }) {
   const nameOf = (use: Schema['OtherUse']) =>
-    `“${use.title}”${use.startsAt === null ? '' : ` (${dayOf(use.startsAt)})`}`;
+    `“${use.title}”${use.startsAt === null ? '' : ` (${dayText(use.startsAt)})`}`;
   const now = uses.filter((use) => use.isOut);
   const before = uses.filter((use) => !use.isOut);
   return (

@@ -9,6 +9,7 @@ import { useMessages } from '../../ui/messages';
 import { Gently } from '../../ui/Gently';
 import { Page } from '../../ui/Page';
 import { Tabs } from '../../ui/Tabs';
+import { dateText } from '../../words/when';
 import * as m from '#messages';
 import { EditText } from './EditText';
 import { BringIn } from './BringIn';
@@ -56,9 +57,7 @@ function Groupings({ data }: { data: Schema['ClassView'] }) {
                 {grouping.groups === 0
                   ? m.roster_groupingEmpty()
                   : m.roster_groupingOf({ g: grouping.groups, n: grouping.seated })}
-                {grouping.usedAt !== null && (
-                  <> · {m.roster_groupingUsed({ when: new Date(grouping.usedAt).toLocaleDateString() })}</>
-                )}
+                {grouping.usedAt !== null && <> · {m.roster_groupingUsed({ when: dateText(grouping.usedAt) })}</>}
               </span>
             </Link>
           </li>

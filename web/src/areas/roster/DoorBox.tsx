@@ -8,6 +8,7 @@ import { Code } from '../../ui/Code';
 import { useCopy } from '../../ui/useCopy';
 import { Sheet } from '../../ui/Sheet';
 import { Tick } from '../../ui/Tick';
+import { pageLanguage } from '../../words/place';
 import { doorLink } from './doorLink';
 import { DoorSign } from './DoorSign';
 import { useDoor } from './useDoor';
@@ -48,13 +49,15 @@ const languages = [
   'vi-VN',
   'zh-CN',
 ];
-const names = new Intl.DisplayNames(undefined, { type: 'language' });
 
-const languageOptions = (now: string) =>
-  [...new Set([now, ...languages])].map((code) => ({
+function languageOptions(now: string) {
+  // Not with the file: this takes a tenth of a second on a slow device.
+  const names = new Intl.DisplayNames(pageLanguage(), { type: 'language' });
+  return [...new Set([now, ...languages])].map((code) => ({
     value: code,
     label: m.door_speaks({ language: names.of(code) ?? code }),
   }));
+}
 
 const modes: Schema['DoorMode'][] = ['open', 'checked', 'passOnly'];
 

@@ -4,10 +4,9 @@ import { api, take } from '../../../api/client';
 import { Button } from '../../../ui/Button';
 import { Field } from '../../../ui/Field';
 import { useMessages } from '../../../ui/messages';
+import { timeText } from '../../../words/when';
 import * as m from '#messages';
 import type { Desk } from './useDesk';
-
-const timeOf = (ms: number) => new Date(ms).toLocaleTimeString([], { hour: '2-digit', minute: '2-digit' });
 
 /** Opens the tables to the students, and closes them again. */
 export function SignUpPanel({ desk, present }: { desk: Desk; present: number }) {
@@ -39,7 +38,7 @@ export function SignUpPanel({ desk, present }: { desk: Desk; present: number }) 
       <div className="space-y-3">
         <p className="font-semibold" role="status">
           {m.desk_signUpOn({ taken, all: present })}
-          {desk.signUp.closesAt !== null && <> · {m.desk_signUpUntil({ time: timeOf(desk.signUp.closesAt) })}</>}
+          {desk.signUp.closesAt !== null && <> · {m.desk_signUpUntil({ time: timeText(desk.signUp.closesAt) })}</>}
         </p>
         <Button look="main" className="w-full" onClick={() => close.mutate()} busy={close.isPending}>
           {m.desk_signUpClose()}

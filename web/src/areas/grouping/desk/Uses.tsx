@@ -1,4 +1,5 @@
 import type { Schema } from '../../../api/client';
+import { dateText } from '../../../words/when';
 import * as m from '#messages';
 
 /** When the class has sat in groups before. */
@@ -10,7 +11,7 @@ export function Uses({ uses }: { uses: Schema['UseView'][] }) {
       <ul className="mt-1 text-sm">
         {[...uses].reverse().map((use) => (
           <li key={use.at}>
-            {use.name} <span className="text-soft">{new Date(use.at).toLocaleDateString()}</span>
+            {use.name} <span className="text-soft">{dateText(use.at)}</span>
           </li>
         ))}
       </ul>
