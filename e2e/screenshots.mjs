@@ -1,4 +1,5 @@
 // Renews docs/screenshots from the demo data. Run it on a fresh instance: bin/start --fresh && npm run screenshots
+// FH_SHOTS=FOLDER/ takes them elsewhere, FH_SCHEME=dark in dark colours.
 import { chromium } from '@playwright/test';
 
 const base = process.env.FH_BASE ?? 'http://127.0.0.1:8480';
@@ -17,7 +18,13 @@ const browser = await chromium.launch({
 });
 const open = async (options = {}) =>
   (
-    await browser.newContext({ baseURL: base, viewport: { width: 1280, height: 800 }, locale: 'en-GB', ...options })
+    await browser.newContext({
+      baseURL: base,
+      viewport: { width: 1280, height: 800 },
+      locale: 'en-GB',
+      colorScheme: process.env.FH_SCHEME === 'dark' ? 'dark' : 'light',
+      ...options,
+    })
   ).newPage();
 const settle = (page) => page.waitForTimeout(900);
 const shot = async (page, name) => {

@@ -15,7 +15,7 @@ import { type Student } from './NameTag';
 import { nearest, type Direction } from './nearest';
 import { RovingContext } from './roving';
 import { Shelf } from './Shelf';
-import { Table, type Effect, type Group, type Guest } from './Table';
+import { Table, type Effect, type Group, type Guest, type TableState } from './Table';
 import type { FloorControl } from './useFloor';
 
 const TableActions = part(
@@ -41,7 +41,7 @@ interface FloorProps {
   moreOfTable?: (group: Group, onClose: () => void) => ReactNode;
   changesOfTable?: (group: Group, onClose: () => void) => ReactNode;
   earOf?: (group: Group) => { on: boolean; press: () => void } | undefined;
-  stateOf?: (group: Group) => { text: string; strong: boolean } | undefined;
+  stateOf?: (group: Group) => TableState | undefined;
   floor: Schema['FloorView'];
   /** Everybody who can be seated, absent ones too. */
   students: Student[];

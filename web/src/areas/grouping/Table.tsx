@@ -25,6 +25,15 @@ export interface Guest {
   from: string;
 }
 
+/** How a group at work stands. */
+export interface TableState {
+  text: string;
+  /** For a narrow table. */
+  short?: string;
+  /** Asks for attention. */
+  strong: boolean;
+}
+
 interface TableProps {
   group: Group;
   students: Student[];
@@ -38,8 +47,7 @@ interface TableProps {
   /** How many seats stand along the upper edge: the same for all tables, so that they stand in line. */
   above: number;
   note: string;
-  /** How its group stands while it is at work. */
-  state?: { text: string; strong: boolean } | undefined;
+  state?: TableState | undefined;
   /** Hears the room of this table, or stops hearing it. */
   ear?: { on: boolean; press: () => void } | undefined;
   /** Into the room of this table. */
@@ -145,7 +153,7 @@ const trendWord = ({ trend }: Effect) =>
   trend > 0 ? m.floor_better() : trend < 0 ? m.floor_worse() : m.floor_asWell();
 
 /** How a group at work stands: what asks for attention is set off. */
-function StateLine({ state }: { state: { text: string; strong: boolean } }) {
+function StateLine({ state, compact = false }: { state: TableState; compact?: boolean }) {
   return (
     <p
       title={state.text}
@@ -154,7 +162,7 @@ function StateLine({ state }: { state: { text: string; strong: boolean } }) {
         state.strong ? 'bg-attention px-1 font-semibold text-on-accent' : 'text-soft',
       )}
     >
-      {state.text}
+      {(compact ? state.short : undefined) ?? state.text}
     </p>
   );
 }
@@ -247,7 +255,7 @@ function TableAt(props: TableProps & { place: (node: HTMLElement | null) => void
     return (
       <li ref={place}>
         {slab}
-        {state !== undefined && <StateLine state={state} />}
+        {state !== undefined && <StateLine state={state} compact />}
         <ul className="mt-1 space-y-0.5">
           {students.map(tag)}
           {guestTags}

@@ -16,7 +16,7 @@ export function LessonSlip({ lesson }: Parameters<typeof Form>[0]) {
       button={{
         'aria-label': m.order_begins(),
         className:
-          'px-2 py-1 text-sm whitespace-nowrap underline decoration-line underline-offset-4 hover:decoration-ink',
+          'min-h-6 text-sm whitespace-nowrap underline decoration-line underline-offset-4 hover:decoration-ink sm:px-2',
       }}
       label={lesson.startsAt === null ? m.order_isTemplate() : whenText(lesson.startsAt)}
       panel="space-y-3"

@@ -57,20 +57,19 @@ const viewsOver: View[] = ['floor', 'work', 'rooms'];
 
 function Trail({ lesson }: { lesson: Schema['LessonView'] }) {
   return (
-    <div className="flex min-w-0 items-baseline gap-2">
-      <Link
-        to={`/classes/${lesson.classId}`}
-        className="min-h-6 max-w-[16rem] truncate underline max-sm:hidden decoration-line underline-offset-4 hover:decoration-ink"
-      >
-        {lesson.className}
-      </Link>
-      <span aria-hidden="true" className="max-sm:hidden">
-        ·
-      </span>
-      <span className="truncate font-head text-lg font-semibold" role="heading" aria-level={1}>
+    <div className="min-w-0 leading-tight">
+      <div className="flex min-w-0 items-baseline gap-1">
+        <Link
+          to={`/classes/${lesson.classId}`}
+          className="min-h-6 truncate text-sm underline max-sm:hidden decoration-line underline-offset-4 hover:decoration-ink"
+        >
+          {lesson.className}
+        </Link>
+        <LessonSlip key={lesson.id} lesson={lesson} />
+      </div>
+      <h1 className="line-clamp-2 font-head text-lg font-semibold" title={lesson.title}>
         {lesson.title}
-      </span>
-      <LessonSlip key={lesson.id} lesson={lesson} />
+      </h1>
     </div>
   );
 }

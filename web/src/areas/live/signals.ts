@@ -2,6 +2,7 @@ import type { Schema } from '../../api/client';
 import * as m from '#messages';
 import { lasting } from '../../words/lasting';
 import { list } from '../../words/list';
+import type { TableState } from '../grouping/Table';
 
 type Lesson = Schema['LessonView'];
 type Signal = Schema['GroupSignalView'];
@@ -38,14 +39,12 @@ export const isStill = (signal: Signal, now: number): boolean =>
   !signal.done && !signal.nobody && now >= signal.stillFrom;
 
 /** What stands under a table while its group is at work: what asks for attention first. */
-export function stateOf(
-  signal: Signal,
-  now: number,
-  nameOf: (student: string) => string = () => '',
-): { text: string; strong: boolean } {
+export function stateOf(signal: Signal, now: number, nameOf: (student: string) => string = () => ''): TableState {
   const mark = signal.mark === null ? '' : ` · ${m.round_marks({ key: signal.mark })}`;
-  if (signal.call !== null)
-    return { text: m.round_table_calls({ about: m.round_about({ key: signal.call.about }) }) + mark, strong: true };
+  if (signal.call !== null) {
+    const about = m.round_about({ key: signal.call.about });
+    return { text: m.round_table_calls({ about }) + mark, short: about + mark, strong: true };
+  }
   if (signal.waitsFor.length > 0)
     return { text: m.round_waits_table({ names: list(signal.waitsFor.map(nameOf)) }) + mark, strong: true };
   if (signal.name !== null) return { text: m.round_table_with({ name: signal.name }) + mark, strong: false };
