@@ -8,6 +8,7 @@ import { defineConfig } from 'vitest/config';
 const pages = [
   'src/**/*.test.tsx',
   'src/api/{client,early,firstData,stream}.test.ts',
+  'src/areas/grouping/floorRoom.test.ts',
   'src/areas/grouping/desk/goalName.test.ts',
   'src/areas/live/{Log,Today}.test.ts',
   'src/areas/live/student/useMoved.test.ts',

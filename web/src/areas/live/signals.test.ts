@@ -26,7 +26,11 @@ const now = 1_060_000;
 describe('what stands under a table while its group is at work', () => {
   it('is its call before anything else', () => {
     const call = { by: 'a', about: 'stuck' as const, at: now, seenAt: null };
-    expect(stateOf({ ...signal, call, name: 'Ines' }, now)).toEqual({ text: 'asking for help: stuck', strong: true });
+    expect(stateOf({ ...signal, call, name: 'Ines' }, now)).toEqual({
+      text: 'asking for help: stuck',
+      short: 'stuck',
+      strong: true,
+    });
   });
   it('is who is there, or how far it is, and how often it was visited', () => {
     expect(stateOf({ ...signal, name: 'Ines' }, now).text).toBe('Ines is there');
