@@ -3,7 +3,17 @@
 declare(strict_types=1);
 
 $files = (new PhpCsFixer\Finder())
-    ->in([__DIR__.'/app/src', __DIR__.'/app/migrations', __DIR__.'/app/tests', __DIR__.'/app/public', __DIR__.'/core', __DIR__.'/standins/src', __DIR__.'/standins/tests', __DIR__.'/standins/public', __DIR__.'/ops'])
+    ->in([
+        __DIR__.'/app/src',
+        __DIR__.'/app/migrations',
+        __DIR__.'/app/tests',
+        __DIR__.'/app/public',
+        __DIR__.'/core',
+        __DIR__.'/standins/src',
+        __DIR__.'/standins/tests',
+        __DIR__.'/standins/public',
+        __DIR__.'/ops',
+    ])
     ->append([__DIR__.'/bin/console', __FILE__]);
 
 return (new PhpCsFixer\Config())
@@ -14,7 +24,11 @@ return (new PhpCsFixer\Config())
         '@Symfony:risky' => true,
         '@PHP82Migration' => true,
         'declare_strict_types' => true,
-        'native_function_invocation' => ['include' => ['@compiler_optimized'], 'scope' => 'namespaced', 'strict' => true],
+        'native_function_invocation' => [
+            'include' => ['@compiler_optimized'],
+            'scope' => 'namespaced',
+            'strict' => true,
+        ],
         'phpdoc_to_comment' => false,
         'php_unit_method_casing' => ['case' => 'snake_case'],
         'trailing_comma_in_multiline' => ['elements' => ['arguments', 'arrays', 'match', 'parameters']],

@@ -51,7 +51,9 @@ final class Database
     {
         if (null === $this->pdo) {
             $url = parse_url($this->databaseUrl);
-            $part = static fn (string $name): string => \is_array($url) && \is_scalar($url[$name] ?? null) ? (string) $url[$name] : '';
+            $part = static fn (string $name): string => \is_array($url) && \is_scalar($url[$name] ?? null)
+                ? (string) $url[$name]
+                : '';
             $this->pdo = new \PDO(
                 \sprintf('pgsql:host=%s;port=%s;dbname=%s', $part('host'), $part('port'), ltrim($part('path'), '/')),
                 $part('user'),

@@ -27,7 +27,12 @@ final readonly class Faults
     public function order(string $service, string $kind, int $times, ?string $call): void
     {
         $this->db->run('DELETE FROM fault WHERE service = ?', [$service]);
-        $this->db->run('INSERT INTO fault (service, kind, times, call) VALUES (?, ?, ?, ?)', [$service, $kind, (string) $times, $call]);
+        $this->db->run('INSERT INTO fault (service, kind, times, call) VALUES (?, ?, ?, ?)', [
+            $service,
+            $kind,
+            (string) $times,
+            $call,
+        ]);
     }
 
     /**
@@ -39,7 +44,11 @@ final readonly class Faults
     public function ordered(array $body, string $service, array $calls): JsonResponse
     {
         $call = $body['call'] ?? null;
-        if (!\in_array($body['kind'] ?? null, self::KINDS, true) || !\is_int($body['times'] ?? null) || !(null === $call || \in_array($call, $calls, true))) {
+        if (
+            !\in_array($body['kind'] ?? null, self::KINDS, true)
+            || !\is_int($body['times'] ?? null)
+            || !(null === $call || \in_array($call, $calls, true))
+        ) {
             return new JsonResponse(['error' => 'no'], 400);
         }
         $this->order($service, $body['kind'], $body['times'], $call);
@@ -55,8 +64,14 @@ final readonly class Faults
      * @param array<string, mixed>                    $feint  the answer of one who only says that it is done
      * @param array<string, mixed>                    $lie
      */
-    public function answer(string $service, string $call, callable $do, callable $forget, array $feint, array $lie): JsonResponse
-    {
+    public function answer(
+        string $service,
+        string $call,
+        callable $do,
+        callable $forget,
+        array $feint,
+        array $lie,
+    ): JsonResponse {
         $fault = $this->take($service, $call);
         if ('slow' === $fault) {
             sleep(6);
@@ -77,7 +92,8 @@ final readonly class Faults
         };
         $done = null === $answer ? $do() : [];
 
-        return $answer ?? (null === $done ? new JsonResponse(['error' => 'no such thing'], 404) : new JsonResponse($done));
+        return $answer ??
+            (null === $done ? new JsonResponse(['error' => 'no such thing'], 404) : new JsonResponse($done));
     }
 
     /**
@@ -85,9 +101,13 @@ final readonly class Faults
      */
     public function next(string $service): ?array
     {
-        $row = $this->db->rows('SELECT kind, times, call FROM fault WHERE service = ? AND times > 0', [$service])[0] ?? null;
+        $row =
+            $this->db->rows('SELECT kind, times, call FROM fault WHERE service = ? AND times > 0', [$service])[0] ??
+            null;
 
-        return null === $row ? null : ['kind' => $row['kind'], 'times' => (int) $row['times'], 'call' => $row['call']];
+        return null === $row
+            ? null
+            : ['kind' => $row['kind'], 'times' => (int) $row['times'], 'call' => $row['call']];
     }
 
     /**
@@ -95,6 +115,9 @@ final readonly class Faults
      */
     public function take(string $service, string $call): ?string
     {
-        return $this->db->rows('UPDATE fault SET times = times - 1 WHERE service = ? AND times > 0 AND (call IS NULL OR call = ?) RETURNING kind', [$service, $call])[0]['kind'] ?? null;
+        return $this->db->rows(
+            'UPDATE fault SET times = times - 1 WHERE service = ? AND times > 0 AND (call IS NULL OR call = ?) RETURNING kind',
+            [$service, $call],
+        )[0]['kind'] ?? null;
     }
 }

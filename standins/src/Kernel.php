@@ -60,8 +60,18 @@ final class Kernel extends BaseKernel
 
     private function configureContainer(ContainerConfigurator $container): void
     {
-        $container->extension('framework', ['secret' => '%env(APP_SECRET)%', 'http_method_override' => false, 'allowed_http_method_override' => [], 'handle_all_throwables' => true, 'http_client' => ['default_options' => ['timeout' => 2]]]);
-        $services = $container->services()->defaults()->autowire()->autoconfigure()
+        $container->extension('framework', [
+            'secret' => '%env(APP_SECRET)%',
+            'http_method_override' => false,
+            'allowed_http_method_override' => [],
+            'handle_all_throwables' => true,
+            'http_client' => ['default_options' => ['timeout' => 2]],
+        ]);
+        $services = $container
+            ->services()
+            ->defaults()
+            ->autowire()
+            ->autoconfigure()
             ->bind('$databaseUrl', env('STANDIN_DATABASE_URL'))
             ->bind('$token', env('MEETING_TOKEN'))
             ->bind('$portalToken', env('PORTAL_TOKEN'))

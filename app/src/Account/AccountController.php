@@ -35,7 +35,11 @@ final readonly class AccountController
         $own = self::device($http);
 
         return array_map(
-            static fn (TeacherDevice $device): DeviceView => new DeviceView($device->id, 1_000 * $device->signedInAt->getTimestamp(), $device === $own),
+            static fn (TeacherDevice $device): DeviceView => new DeviceView(
+                $device->id,
+                1_000 * $device->signedInAt->getTimestamp(),
+                $device === $own,
+            ),
             $this->devices->of($teacher),
         );
     }
@@ -49,8 +53,13 @@ final readonly class AccountController
 
     /** Changes the password and signs every other device out. */
     #[Route('/password', methods: ['POST'])]
-    public function changePassword(#[CurrentUser] Teacher $teacher, #[Body] ChangePassword $request, Request $http): void
-    {
+    public function changePassword(
+        #[CurrentUser]
+        Teacher $teacher,
+        #[Body]
+        ChangePassword $request,
+        Request $http,
+    ): void {
         $this->passwords->change($teacher, $request);
         $this->devices->signOutOthers($teacher, self::device($http));
     }

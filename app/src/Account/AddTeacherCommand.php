@@ -22,8 +22,11 @@ use Symfony\Component\Validator\Validator\ValidatorInterface;
 #[AsCommand('huddle:teacher:add', 'Adds a teacher and prints a first password. Change it after the first sign-in.')]
 final class AddTeacherCommand extends Command
 {
-    public function __construct(private readonly EntityManagerInterface $em, private readonly UserPasswordHasherInterface $hasher, private readonly ValidatorInterface $validator)
-    {
+    public function __construct(
+        private readonly EntityManagerInterface $em,
+        private readonly UserPasswordHasherInterface $hasher,
+        private readonly ValidatorInterface $validator,
+    ) {
         parent::__construct();
     }
 
@@ -38,7 +41,12 @@ final class AddTeacherCommand extends Command
         [$address, $name] = [$input->getArgument('address'), $input->getArgument('name')];
         $address = \is_string($address) ? mb_strtolower(trim($address)) : '';
         $name = \is_string($name) ? trim($name) : '';
-        foreach ([[$address, [new NotBlank(), new Email(), new Length(max: 180)], 'This isn’t an email address'], [$name, [new NotBlank(), new Length(max: 120)], 'A name has 1 to 120 characters']] as [$value, $rules, $wrong]) {
+        foreach (
+            [
+                [$address, [new NotBlank(), new Email(), new Length(max: 180)], 'This isn’t an email address'],
+                [$name, [new NotBlank(), new Length(max: 120)], 'A name has 1 to 120 characters'],
+            ] as [$value, $rules, $wrong]
+        ) {
             if (\count($this->validator->validate($value, $rules)) > 0) {
                 $output->writeln("{$wrong}: “{$value}”.");
 

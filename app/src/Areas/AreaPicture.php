@@ -29,7 +29,14 @@ final readonly class AreaPicture
     public function markdown(): string
     {
         $uses = array_map(fn (array $layer): array => $this->countUses(...$layer), self::LAYERS);
-        $lines = ['# Areas', '', 'Drawn from the code by `bin/console huddle:areas`. An arrow: files of one area use the other, in `core`, `app` or `web`.', '', '```mermaid', 'flowchart RL'];
+        $lines = [
+            '# Areas',
+            '',
+            'Drawn from the code by `bin/console huddle:areas`. An arrow: files of one area use the other, in `core`, `app` or `web`.',
+            '',
+            '```mermaid',
+            'flowchart RL',
+        ];
         $rows = [];
         foreach (AreaList::names() as $from) {
             foreach (AreaList::names() as $to) {
@@ -41,7 +48,17 @@ final readonly class AreaPicture
             }
         }
 
-        return implode("\n", [...$lines, '```', '', 'The number of files in an area that use another area:', '', '| Area | uses | core | app | web |', '|---|---|---|---|---|', ...$rows, '']);
+        return implode("\n", [
+            ...$lines,
+            '```',
+            '',
+            'The number of files in an area that use another area:',
+            '',
+            '| Area | uses | core | app | web |',
+            '|---|---|---|---|---|',
+            ...$rows,
+            '',
+        ]);
     }
 
     /**
@@ -50,7 +67,14 @@ final readonly class AreaPicture
     private function countUses(string $folder, string $files, string $pattern): array
     {
         $uses = [];
-        foreach (Finder::create()->files()->in("{$this->root}/{$folder}")->name($files)->notName('*.test.*')->sortByName() as $file) {
+        foreach (
+            Finder::create()
+                ->files()
+                ->in("{$this->root}/{$folder}")
+                ->name($files)
+                ->notName('*.test.*')
+                ->sortByName() as $file
+        ) {
             $from = strtolower(explode('/', $file->getRelativePath())[0]);
             preg_match_all($pattern, $file->getContents(), $found);
             foreach (array_intersect(array_unique(array_map(strtolower(...), $found[1])), AreaList::names()) as $to) {

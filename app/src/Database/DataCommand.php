@@ -9,7 +9,10 @@ use Symfony\Component\Console\Command\Command;
 use Symfony\Component\Console\Input\InputInterface;
 use Symfony\Component\Console\Output\OutputInterface;
 
-#[AsCommand('huddle:data', 'Prints every table and the class that writes it, from the entities (docs/architecture/data.md).')]
+#[AsCommand(
+    'huddle:data',
+    'Prints every table and the class that writes it, from the entities (docs/architecture/data.md).',
+),]
 final class DataCommand extends Command
 {
     public function __construct(private readonly DataPicture $picture)

@@ -14,7 +14,19 @@ use Doctrine\ORM\Mapping\UniqueConstraint;
  */
 final readonly class DataPicture
 {
-    private const AREAS = ['Account', 'Roster', 'Grouping', 'Lesson', 'Rooms', 'Materials', 'Ready', 'Live', 'Debrief', 'Record', 'Worker'];
+    private const AREAS = [
+        'Account',
+        'Roster',
+        'Grouping',
+        'Lesson',
+        'Rooms',
+        'Materials',
+        'Ready',
+        'Live',
+        'Debrief',
+        'Record',
+        'Worker',
+    ];
 
     public function __construct(private EntityManagerInterface $em)
     {
@@ -26,7 +38,8 @@ final readonly class DataPicture
         foreach ($this->em->getMetadataFactory()->getAllMetadata() as $entity) {
             $tables[self::area($entity)][$entity->getTableName()] = $entity;
         }
-        $text = "# What is kept, and who keeps it\n\nDrawn from the mapping by `bin/console huddle:data`; a test holds the two together.\n";
+        $text =
+            "# What is kept, and who keeps it\n\nDrawn from the mapping by `bin/console huddle:data`; a test holds the two together.\n";
         $lines = ['erDiagram'];
         foreach (self::AREAS as $area) {
             $own = $tables[$area] ?? [];
@@ -100,7 +113,14 @@ final readonly class DataPicture
             if ($association->isToOneOwningSide()) {
                 $target = $this->em->getClassMetadata($association->targetEntity)->getTableName();
                 $many = $association->isOneToOneOwningSide() ? 'o|' : 'o{';
-                $lines[] = \sprintf('%s %s--%s %s : "%s"', $target, true === $association->joinColumns[0]->nullable ? '|o' : '||', $many, $entity->getTableName(), $association->fieldName);
+                $lines[] = \sprintf(
+                    '%s %s--%s %s : "%s"',
+                    $target,
+                    true === $association->joinColumns[0]->nullable ? '|o' : '||',
+                    $many,
+                    $entity->getTableName(),
+                    $association->fieldName,
+                );
             }
         }
 

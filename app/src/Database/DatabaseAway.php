@@ -19,7 +19,11 @@ final class DatabaseAway
             return true;
         }
         if ($error instanceof \PDOException || $error instanceof DriverException) {
-            return 1 === preg_match('/SQLSTATE\[(08|57P0)|server closed the connection|no connection to the server|terminating connection/', $error->getMessage());
+            return 1 ===
+                preg_match(
+                    '/SQLSTATE\[(08|57P0)|server closed the connection|no connection to the server|terminating connection/',
+                    $error->getMessage(),
+                );
         }
 
         return false;

@@ -28,8 +28,11 @@ final class DatabaseClock implements SymfonyClock
     private ?int $offset = null;
     private float $asked = 0.0;
 
-    public function __construct(#[AutowireDecorated] private readonly SymfonyClock $own, private readonly TimeReader $time)
-    {
+    public function __construct(
+        #[AutowireDecorated]
+        private readonly SymfonyClock $own,
+        private readonly TimeReader $time,
+    ) {
     }
 
     public function now(): \DateTimeImmutable

@@ -30,7 +30,9 @@ final readonly class Row
     {
         $value = $this->columns[$column] ?? null;
 
-        return \is_scalar($value) ? (string) $value : throw new \UnexpectedValueException("Column {$column} holds no text.");
+        return \is_scalar($value)
+            ? (string) $value
+            : throw new \UnexpectedValueException("Column {$column} holds no text.");
     }
 
     public function textOrNull(string $column): ?string
@@ -42,7 +44,9 @@ final readonly class Row
     {
         $value = $this->columns[$column] ?? null;
 
-        return is_numeric($value) ? (int) $value : throw new \UnexpectedValueException("Column {$column} holds no number.");
+        return is_numeric($value)
+            ? (int) $value
+            : throw new \UnexpectedValueException("Column {$column} holds no number.");
     }
 
     public function intOrNull(string $column): ?int
@@ -69,6 +73,8 @@ final readonly class Row
     {
         $value = json_decode($this->text($column), true, 64, \JSON_THROW_ON_ERROR);
 
-        return \is_array($value) ? $value : throw new \UnexpectedValueException("Column {$column} holds no JSON object or list.");
+        return \is_array($value)
+            ? $value
+            : throw new \UnexpectedValueException("Column {$column} holds no JSON object or list.");
     }
 }

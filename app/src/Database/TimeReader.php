@@ -22,6 +22,8 @@ final readonly class TimeReader
     {
         $ms = $this->db->fetchOne('SELECT (extract(epoch FROM clock_timestamp()) * 1000)::bigint');
 
-        return is_numeric($ms) ? (int) $ms : throw new \UnexpectedValueException('The database does not know what time it is.');
+        return is_numeric($ms)
+            ? (int) $ms
+            : throw new \UnexpectedValueException('The database does not know what time it is.');
     }
 }

@@ -21,7 +21,12 @@ final class DemoCommand extends Command
 
     protected function configure(): void
     {
-        $this->addOption('if-empty', null, InputOption::VALUE_NONE, 'Do nothing if the database already has a teacher.');
+        $this->addOption(
+            'if-empty',
+            null,
+            InputOption::VALUE_NONE,
+            'Do nothing if the database already has a teacher.',
+        );
     }
 
     protected function execute(InputInterface $input, OutputInterface $output): int

@@ -80,7 +80,12 @@ final readonly class Larkmouth
     public function load(): void
     {
         /** @var DemoData $data the file is ours and a test loads it */
-        $data = json_decode((string) file_get_contents(\dirname(__DIR__, 3).'/demo/larkmouth.json'), true, 32, \JSON_THROW_ON_ERROR);
+        $data = json_decode(
+            (string) file_get_contents(\dirname(__DIR__, 3).'/demo/larkmouth.json'),
+            true,
+            32,
+            \JSON_THROW_ON_ERROR,
+        );
         $teacher = new Teacher(Uuid::v7()->toRfc4122(), $data['teacher']['email'], $data['teacher']['name']);
         $teacher->setPasswordHash($this->hasher->hashPassword($teacher, $data['teacher']['password']));
         $this->em->persist($teacher);
@@ -104,10 +109,13 @@ final readonly class Larkmouth
         $names = [];
         for ($i = 0; $i < $lecture['students']; ++$i) {
             $given = $lecture['given'][$i % \count($lecture['given'])];
-            $names[] = $given.' '.$lecture['family'][intdiv($i, \count($lecture['given'])) % \count($lecture['family'])];
+            $names[] =
+                $given.' '.$lecture['family'][intdiv($i, \count($lecture['given'])) % \count($lecture['family'])];
         }
         $class = $this->schoolClass($teacher, $lecture['name'], $lecture['doorWord'], $names);
-        $round = $this->orders->roundNow($this->lessons->create($class, new MakeLesson('Three coasts, thirty tables', 75, $this->soon(2))));
+        $round = $this->orders->roundNow(
+            $this->lessons->create($class, new MakeLesson('Three coasts, thirty tables', 75, $this->soon(2))),
+        );
         $this->taking->deal($round->grouping, new DealRequest(0, groups: 30, seed: 7));
     }
 
@@ -134,13 +142,22 @@ final readonly class Larkmouth
         if ([] === $rows) {
             return;
         }
-        $this->import->carryOut($class, new ImportRequest(SafeCsv::write([['Name', 'Table', 'Level', 'Home language', 'Tags'], ...$rows])));
+        $this->import->carryOut(
+            $class,
+            new ImportRequest(SafeCsv::write([['Name', 'Table', 'Level', 'Home language', 'Tags'], ...$rows])),
+        );
         $ids = [];
         foreach ($this->roster->students($class) as $student) {
             $ids[$student->name] = $student->id;
         }
         foreach ($rules as $rule) {
-            $this->rules->add($class, new MakeRule(RuleKind::from($rule['kind']), array_map(static fn (string $name): string => $ids[$name], $rule['students'])));
+            $this->rules->add(
+                $class,
+                new MakeRule(
+                    RuleKind::from($rule['kind']),
+                    array_map(static fn (string $name): string => $ids[$name], $rule['students']),
+                ),
+            );
         }
     }
 
@@ -149,18 +166,30 @@ final readonly class Larkmouth
      */
     private function lesson(SchoolClass $class, array $data): void
     {
-        $round = $this->orders->roundNow($this->lessons->create($class, new MakeLesson($data['title'], $data['minutes'], $this->soon($data['inDays']))));
+        $round = $this->orders->roundNow(
+            $this->lessons->create(
+                $class,
+                new MakeLesson($data['title'], $data['minutes'], $this->soon($data['inDays'])),
+            ),
+        );
         $this->orders->edit($round->segment, new EditSegment(instructions: $data['instructions']));
         $first = $round->segment->id;
         $order = [];
         foreach ($data['order'] as [$kind, $minutes]) {
-            $order[] = new OrderedSegment(SegmentKind::from($kind), $minutes, SegmentKind::Round->value === $kind ? $first : null);
+            $order[] = new OrderedSegment(
+                SegmentKind::from($kind),
+                $minutes,
+                SegmentKind::Round->value === $kind ? $first : null,
+            );
             $first = SegmentKind::Round->value === $kind ? null : $first;
         }
         $this->orders->change($round->lesson, new ChangeOrder(0, $order));
         $this->groups($round, $data['groups'], $data['seed']);
         if (null !== $data['original']) {
-            $original = $this->cupboard->add($class->teacher, $this->shape->read(SaveOriginal::class, $data['original'] + ['basedOn' => 0]));
+            $original = $this->cupboard->add(
+                $class->teacher,
+                $this->shape->read(SaveOriginal::class, $data['original'] + ['basedOn' => 0]),
+            );
             $cells = [];
             foreach ($this->floors->now($round->grouping->id)->groups as $i => $group) {
                 $variant = $original->variants[$i]['id'] ?? null;
@@ -168,7 +197,11 @@ final readonly class Larkmouth
                     $cells[] = new CellView($group->id, HandOutWay::Together, $variant);
                 }
             }
-            $this->plan->save($class->teacher, $round, new SavePlan([new RowPlan($original->id, HandOutWay::Together, $cells)]));
+            $this->plan->save(
+                $class->teacher,
+                $round,
+                new SavePlan([new RowPlan($original->id, HandOutWay::Together, $cells)]),
+            );
         }
     }
 
@@ -189,17 +222,33 @@ final readonly class Larkmouth
             return;
         }
         if ([] !== $this->rules->of($round->grouping->class->id)) {
-            $this->notes->keepSettings($round->grouping->id, new DeskSettings(DeskMethod::Balance, groups: \count($names), goals: [
-                new DeskGoal(GoalKind::EachHas, tag: 'lead'),
-                new DeskGoal(GoalKind::Spread, 'Level'),
-                new DeskGoal(GoalKind::NotAlone, 'Home language'),
-                new DeskGoal(GoalKind::NewPartners),
-            ]));
-            $this->numbers->keep($round->grouping, new NumberPlan([new SeatRole(1, 'lead'), new SeatRole(2, 'timekeeper')], [new SeatTask([1, 2], 'Rainfall and heights'), new SeatTask([3, 4, 5], 'Houses and money')]));
+            $this->notes->keepSettings(
+                $round->grouping->id,
+                new DeskSettings(
+                    DeskMethod::Balance,
+                    groups: \count($names),
+                    goals: [
+                        new DeskGoal(GoalKind::EachHas, tag: 'lead'),
+                        new DeskGoal(GoalKind::Spread, 'Level'),
+                        new DeskGoal(GoalKind::NotAlone, 'Home language'),
+                        new DeskGoal(GoalKind::NewPartners),
+                    ],
+                ),
+            );
+            $this->numbers->keep(
+                $round->grouping,
+                new NumberPlan(
+                    [new SeatRole(1, 'lead'), new SeatRole(2, 'timekeeper')],
+                    [new SeatTask([1, 2], 'Rainfall and heights'), new SeatTask([3, 4, 5], 'Houses and money')],
+                ),
+            );
         }
         $floor = $this->taking->deal($round->grouping, new DealRequest(0, groups: \count($names), seed: $seed));
         foreach ($floor->groups as $i => $group) {
-            $floor = $this->changes->edit($round->grouping, new EditFloor($floor->step, EditKind::Rename, group: $group->id, name: $names[$i]));
+            $floor = $this->changes->edit(
+                $round->grouping,
+                new EditFloor($floor->step, EditKind::Rename, group: $group->id, name: $names[$i]),
+            );
         }
     }
 }

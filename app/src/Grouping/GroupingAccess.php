@@ -23,7 +23,13 @@ final readonly class GroupingAccess
      */
     public function grouping(Teacher $teacher, string $id): Grouping
     {
-        $found = $this->staff->one(Grouping::class, $this->em->createQueryBuilder()->select('g', 'c')->from(Grouping::class, 'g')->join('g.class', 'c'), 'g', $teacher, $id);
+        $found = $this->staff->one(
+            Grouping::class,
+            $this->em->createQueryBuilder()->select('g', 'c')->from(Grouping::class, 'g')->join('g.class', 'c'),
+            'g',
+            $teacher,
+            $id,
+        );
         $this->staff->may($teacher, $found->class);
 
         return $found;

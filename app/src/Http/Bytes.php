@@ -30,8 +30,15 @@ final class Bytes extends Response
         $whole = (string) $this->getContent();
         $size = \strlen($whole);
         $asked = $request->headers->get('Range', '');
-        if (200 === $this->getStatusCode() && 1 === preg_match('/^bytes=(\d{0,10})-(\d{0,10})$/D', $asked, $range) && ('' !== $range[1] || '' !== $range[2])) {
-            [$from, $to] = '' === $range[1] ? [max(0, $size - (int) $range[2]), $size - 1] : [(int) $range[1], '' === $range[2] ? $size - 1 : min((int) $range[2], $size - 1)];
+        if (
+            200 === $this->getStatusCode()
+            && 1 === preg_match('/^bytes=(\d{0,10})-(\d{0,10})$/D', $asked, $range)
+            && ('' !== $range[1] || '' !== $range[2])
+        ) {
+            [$from, $to] =
+                '' === $range[1]
+                    ? [max(0, $size - (int) $range[2]), $size - 1]
+                    : [(int) $range[1], '' === $range[2] ? $size - 1 : min((int) $range[2], $size - 1)];
             if ($from > $to) {
                 $this->setStatusCode(416)->setContent('');
                 $this->headers->set('Content-Range', "bytes */{$size}");

@@ -20,7 +20,12 @@ final readonly class EarlyQuestion
     public function __invoke(ResponseEvent $event): void
     {
         $request = $event->getRequest();
-        if ($event->isMainRequest() && $request->isMethod('GET') && $request->headers->has(self::HEADER) && 401 === $event->getResponse()->getStatusCode()) {
+        if (
+            $event->isMainRequest()
+            && $request->isMethod('GET')
+            && $request->headers->has(self::HEADER)
+            && 401 === $event->getResponse()->getStatusCode()
+        ) {
             $event->setResponse(new Response('', 204, ['Cache-Control' => 'no-store']));
         }
     }

@@ -18,8 +18,15 @@ final class LogLine
     {
         $parts = [];
         for ($cause = $error; null !== $cause; $cause = $cause->getPrevious()) {
-            $code = $cause instanceof DriverException || $cause instanceof \PDOException ? ' '.self::state($cause) : '';
-            $parts[] = \sprintf('%s%s at %s:%d', $cause::class, $code, basename($cause->getFile()), $cause->getLine());
+            $code =
+                $cause instanceof DriverException || $cause instanceof \PDOException ? ' '.self::state($cause) : '';
+            $parts[] = \sprintf(
+                '%s%s at %s:%d',
+                $cause::class,
+                $code,
+                basename($cause->getFile()),
+                $cause->getLine(),
+            );
         }
         $places = [];
         foreach (\array_slice($error->getTrace(), 0, self::PLACES) as $call) {

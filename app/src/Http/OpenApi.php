@@ -51,7 +51,10 @@ final class OpenApi
     public function describe(): array
     {
         $this->schemas = [];
-        $problem = ['description' => 'A problem (RFC 9457)', 'content' => ['application/problem+json' => ['schema' => $this->problem()]]];
+        $problem = [
+            'description' => 'A problem (RFC 9457)',
+            'content' => ['application/problem+json' => ['schema' => $this->problem()]],
+        ];
         $paths = [];
         foreach ($this->router->getRouteCollection()->all() as $route) {
             $controller = $route->getDefault('_controller');
@@ -61,7 +64,11 @@ final class OpenApi
             [$class, $method] = explode('::', $controller) + [1 => '__invoke'];
             \assert(class_exists($class));
             foreach ($route->getMethods() as $verb) {
-                $paths[$route->getPath()][strtolower($verb)] = $this->operation(new \ReflectionMethod($class, $method), $route, $verb);
+                $paths[$route->getPath()][strtolower($verb)] = $this->operation(
+                    new \ReflectionMethod($class, $method),
+                    $route,
+                    $verb,
+                );
             }
         }
         ksort($paths);
@@ -86,8 +93,18 @@ final class OpenApi
                 'schemas' => $this->schemas,
                 'responses' => ['Problem' => $problem],
                 'securitySchemes' => [
-                    'teacher' => ['type' => 'apiKey', 'in' => 'cookie', 'name' => 'fh_staff', 'description' => 'A device a teacher is signed in on.'],
-                    'student' => ['type' => 'apiKey', 'in' => 'cookie', 'name' => 'fh_student', 'description' => 'A device a student has joined with.'],
+                    'teacher' => [
+                        'type' => 'apiKey',
+                        'in' => 'cookie',
+                        'name' => 'fh_staff',
+                        'description' => 'A device a teacher is signed in on.',
+                    ],
+                    'student' => [
+                        'type' => 'apiKey',
+                        'in' => 'cookie',
+                        'name' => 'fh_student',
+                        'description' => 'A device a student has joined with.',
+                    ],
                 ],
             ],
         ];
@@ -106,12 +123,20 @@ final class OpenApi
         ];
         preg_match_all('/\{(\w+)\}/', $route->getPath(), $names);
         foreach ($names[1] as $name) {
-            $operation['parameters'][] = ['name' => $name, 'in' => 'path', 'required' => true, 'schema' => self::part($route, $name)];
+            $operation['parameters'][] = [
+                'name' => $name,
+                'in' => 'path',
+                'required' => true,
+                'schema' => self::part($route, $name),
+            ];
         }
         foreach ($method->getParameters() as $parameter) {
             $type = $parameter->getType();
             if ([] !== $parameter->getAttributes(Body::class) && $type instanceof \ReflectionNamedType) {
-                $operation['requestBody'] = ['required' => true, 'content' => ['application/json' => ['schema' => $this->reference($type->getName())]]];
+                $operation['requestBody'] = [
+                    'required' => true,
+                    'content' => ['application/json' => ['schema' => $this->reference($type->getName())]],
+                ];
             }
         }
         $type = TypeResolver::create()->resolve($method);
@@ -131,16 +156,30 @@ final class OpenApi
     {
         $file = ($method->getAttributes(FileTypes::class)[0] ?? null)?->newInstance();
         if (null !== $file) {
-            return [200 => ['description' => 'The file', 'content' => array_fill_keys($file->types, ['schema' => ['type' => 'string', 'format' => 'binary']])]];
+            return [
+                200 => [
+                    'description' => 'The file',
+                    'content' => array_fill_keys($file->types, [
+                        'schema' => ['type' => 'string', 'format' => 'binary'],
+                    ]),
+                ],
+            ];
         }
         if ($type->isIdentifiedBy(RedirectResponse::class)) {
-            return [302 => ['description' => 'A redirect', 'headers' => ['Location' => ['schema' => ['type' => 'string']]]]];
+            return [
+                302 => [
+                    'description' => 'A redirect',
+                    'headers' => ['Location' => ['schema' => ['type' => 'string']]],
+                ],
+            ];
         }
         if ($type->isIdentifiedBy(TypeIdentifier::VOID) || $type->isIdentifiedBy(Response::class)) {
             return [204 => ['description' => 'Done']];
         }
 
-        return [200 => ['description' => 'Done', 'content' => ['application/json' => ['schema' => $this->schema($type)]]]];
+        return [
+            200 => ['description' => 'Done', 'content' => ['application/json' => ['schema' => $this->schema($type)]]],
+        ];
     }
 
     /**
@@ -150,12 +189,13 @@ final class OpenApi
     {
         $allowed = $route->getRequirement($name);
 
-        return ['type' => 'string'] + match (true) {
-            null === $allowed => [],
-            Requirement::UUID === $allowed => ['format' => 'uuid'],
-            1 === preg_match('/^\w+(\|\w+)*$/', $allowed) => ['enum' => explode('|', $allowed)],
-            default => ['pattern' => "^{$allowed}$"],
-        };
+        return ['type' => 'string'] +
+            match (true) {
+                null === $allowed => [],
+                Requirement::UUID === $allowed => ['format' => 'uuid'],
+                1 === preg_match('/^\w+(\|\w+)*$/', $allowed) => ['enum' => explode('|', $allowed)],
+                default => ['pattern' => "^{$allowed}$"],
+            };
     }
 
     /**
@@ -165,10 +205,12 @@ final class OpenApi
     {
         [$roles] = $this->access->getPatterns(Request::create(str_replace(['{', '}'], '', $route->getPath()), $verb));
 
-        return array_values(array_map(
-            static fn (string $cookie): array => [$cookie => []],
-            array_intersect_key(self::COOKIES, array_flip(array_filter($roles ?? [], is_string(...)))),
-        ));
+        return array_values(
+            array_map(
+                static fn (string $cookie): array => [$cookie => []],
+                array_intersect_key(self::COOKIES, array_flip(array_filter($roles ?? [], is_string(...)))),
+            ),
+        );
     }
 
     /**
@@ -176,7 +218,8 @@ final class OpenApi
      */
     private static function summary(\ReflectionMethod $method): string
     {
-        return 1 === preg_match('~/\*\*\s*(?:\*\s*)?([^@*\s][^\n]*?)\s*(?:\*/)?\n~', $method->getDocComment()."\n", $found)
+        return 1 ===
+            preg_match('~/\*\*\s*(?:\*\s*)?([^@*\s][^\n]*?)\s*(?:\*/)?\n~', $method->getDocComment()."\n", $found)
             ? rtrim($found[1], '.')
             : throw new \LogicException("{$method->class}::{$method->name} does not say what it does.");
     }
@@ -184,7 +227,9 @@ final class OpenApi
     /** As `classAddRule`: the controller and its method. */
     private static function name(\ReflectionMethod $method): string
     {
-        $controller = lcfirst(substr((new \ReflectionClass($method->class))->getShortName(), 0, -\strlen('Controller')));
+        $controller = lcfirst(
+            substr((new \ReflectionClass($method->class))->getShortName(), 0, -\strlen('Controller')),
+        );
 
         return '__invoke' === $method->name ? $controller : $controller.ucfirst($method->name);
     }
@@ -201,16 +246,21 @@ final class OpenApi
     {
         return match (true) {
             $type instanceof NullableType => self::orNull($this->schema($type->getWrappedType())),
-            $type instanceof CollectionType && $type->isList() => ['type' => 'array', 'items' => $this->schema($type->getCollectionValueType())],
+            $type instanceof CollectionType && $type->isList() => [
+                'type' => 'array',
+                'items' => $this->schema($type->getCollectionValueType()),
+            ],
             $type instanceof BackedEnumType => $this->enum($type->getClassName()),
             $type instanceof ObjectType => $this->reference($type->getClassName()),
-            $type instanceof BuiltinType => ['type' => match ($type->getTypeIdentifier()) {
-                TypeIdentifier::INT => 'integer',
-                TypeIdentifier::FLOAT => 'number',
-                TypeIdentifier::BOOL => 'boolean',
-                TypeIdentifier::STRING => 'string',
-                default => throw new \LogicException("A DTO holds {$type}, which the API has no word for."),
-            }],
+            $type instanceof BuiltinType => [
+                'type' => match ($type->getTypeIdentifier()) {
+                    TypeIdentifier::INT => 'integer',
+                    TypeIdentifier::FLOAT => 'number',
+                    TypeIdentifier::BOOL => 'boolean',
+                    TypeIdentifier::STRING => 'string',
+                    default => throw new \LogicException("A DTO holds {$type}, which the API has no word for."),
+                },
+            ],
             default => throw new \LogicException("A DTO holds {$type}, which the API has no word for."),
         };
     }
@@ -239,7 +289,9 @@ final class OpenApi
     {
         $properties = $required = [];
         foreach ((new \ReflectionClass($class))->getConstructor()?->getParameters() ?? [] as $parameter) {
-            $type = $this->properties->getType($class, $parameter->getName()) ?? throw new \LogicException("{$class}::\${$parameter->getName()} has no type.");
+            $type =
+                $this->properties->getType($class, $parameter->getName()) ??
+                throw new \LogicException("{$class}::\${$parameter->getName()} has no type.");
             $properties[$parameter->getName()] = $this->schema($type);
             if (!$parameter->isDefaultValueAvailable()) {
                 $required[] = $parameter->getName();
@@ -256,7 +308,10 @@ final class OpenApi
     {
         \assert(is_subclass_of($class, \BackedEnum::class));
         $name = (new \ReflectionClass($class))->getShortName();
-        $this->schemas[$name] = ['type' => 'string', 'enum' => array_map(static fn (\BackedEnum $case): int|string => $case->value, $class::cases())];
+        $this->schemas[$name] = [
+            'type' => 'string',
+            'enum' => array_map(static fn (\BackedEnum $case): int|string => $case->value, $class::cases()),
+        ];
 
         return ['$ref' => '#/components/schemas/'.$name];
     }
@@ -267,12 +322,23 @@ final class OpenApi
     private function problem(): array
     {
         $text = ['type' => 'string'];
-        $this->schemas['Problem'] = ['type' => 'object', 'required' => ['title', 'status'], 'properties' => [
-            'type' => $text,
-            'title' => $text,
-            'status' => ['type' => 'integer'],
-            'errors' => ['type' => 'array', 'items' => ['type' => 'object', 'required' => ['field', 'message'], 'properties' => ['field' => $text, 'message' => $text]]],
-        ]];
+        $this->schemas['Problem'] = [
+            'type' => 'object',
+            'required' => ['title', 'status'],
+            'properties' => [
+                'type' => $text,
+                'title' => $text,
+                'status' => ['type' => 'integer'],
+                'errors' => [
+                    'type' => 'array',
+                    'items' => [
+                        'type' => 'object',
+                        'required' => ['field', 'message'],
+                        'properties' => ['field' => $text, 'message' => $text],
+                    ],
+                ],
+            ],
+        ];
 
         return ['$ref' => '#/components/schemas/Problem'];
     }
@@ -284,6 +350,8 @@ final class OpenApi
      */
     private static function orNull(array $schema): array
     {
-        return \is_string($schema['type'] ?? null) ? ['type' => [$schema['type'], 'null']] + $schema : ['anyOf' => [$schema, ['type' => 'null']]];
+        return \is_string($schema['type'] ?? null)
+            ? ['type' => [$schema['type'], 'null']] + $schema
+            : ['anyOf' => [$schema, ['type' => 'null']]];
     }
 }

@@ -19,7 +19,14 @@ final class OpenApiCommand extends Command
 
     protected function execute(InputInterface $input, OutputInterface $output): int
     {
-        $output->write(json_encode($this->openApi->describe(), \JSON_THROW_ON_ERROR | \JSON_PRETTY_PRINT | \JSON_UNESCAPED_SLASHES | \JSON_UNESCAPED_UNICODE)."\n", false, OutputInterface::OUTPUT_RAW);
+        $output->write(
+            json_encode(
+                $this->openApi->describe(),
+                \JSON_THROW_ON_ERROR | \JSON_PRETTY_PRINT | \JSON_UNESCAPED_SLASHES | \JSON_UNESCAPED_UNICODE,
+            )."\n",
+            false,
+            OutputInterface::OUTPUT_RAW,
+        );
 
         return self::SUCCESS;
     }

@@ -19,8 +19,12 @@ final class Problem extends HttpException
      * @param string|null           $field   the field at fault, as the request names it
      * @param array<string, string> $headers
      */
-    public function __construct(int $status, public readonly Message $says, public readonly ?string $field = null, array $headers = [])
-    {
+    public function __construct(
+        int $status,
+        public readonly Message $says,
+        public readonly ?string $field = null,
+        array $headers = [],
+    ) {
         parent::__construct($status, $says->code, null, $headers);
     }
 }

@@ -42,20 +42,29 @@ final readonly class ProblemListener
             if (DatabaseAway::says($cause)) {
                 $this->logger->warning('The database does not answer ({code}).', ['code' => $cause->getCode()]);
 
-                return $this->problems->of(new Problem(503, new Message('http.database_away'), null, ['Retry-After' => '1']));
+                return $this->problems->of(
+                    new Problem(503, new Message('http.database_away'), null, ['Retry-After' => '1']),
+                );
             }
         }
         if ($error instanceof HttpExceptionInterface) {
             $status = $error->getStatusCode();
 
-            return $this->problems->of(new Problem($status, new Message(match ($status) {
-                400, 415, 422 => 'http.unreadable',
-                413 => 'http.too_large',
-                429 => 'http.too_much',
-                404, 405 => 'http.missing',
-                403 => 'http.not_open',
-                default => 'http.did_not_work',
-            })));
+            return $this->problems->of(
+                new Problem(
+                    $status,
+                    new Message(
+                        match ($status) {
+                            400, 415, 422 => 'http.unreadable',
+                            413 => 'http.too_large',
+                            429 => 'http.too_much',
+                            404, 405 => 'http.missing',
+                            403 => 'http.not_open',
+                            default => 'http.did_not_work',
+                        },
+                    ),
+                ),
+            );
         }
         $this->logger->error('{what}', ['what' => LogLine::of($error)]);
 

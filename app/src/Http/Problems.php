@@ -27,7 +27,12 @@ final readonly class Problems
     public function of(Problem|Refusal $why): JsonResponse
     {
         return $why instanceof Refusal
-            ? $this->document(self::status($why->kind), $why->says, $why->field, null === $why->retryAfter ? [] : ['Retry-After' => (string) $why->retryAfter])
+            ? $this->document(
+                self::status($why->kind),
+                $why->says,
+                $why->field,
+                null === $why->retryAfter ? [] : ['Retry-After' => (string) $why->retryAfter],
+            )
             : $this->document($why->getStatusCode(), $why->says, $why->field, $why->getHeaders());
     }
 
@@ -38,12 +43,15 @@ final readonly class Problems
             $errors[] = ['field' => $violation->getPropertyPath(), 'message' => (string) $violation->getMessage()];
         }
 
-        return self::json([
-            'type' => 'about:blank',
-            'title' => $errors[0]['message'] ?? ($this->words)()->say(new Message('http.unreadable')),
-            'status' => 422,
-            'errors' => $errors,
-        ], 422);
+        return self::json(
+            [
+                'type' => 'about:blank',
+                'title' => $errors[0]['message'] ?? ($this->words)()->say(new Message('http.unreadable')),
+                'status' => 422,
+                'errors' => $errors,
+            ],
+            422,
+        );
     }
 
     /**
@@ -54,7 +62,8 @@ final readonly class Problems
         $title = ($this->words)()->say($says);
 
         return self::json(
-            ['type' => 'about:blank', 'title' => $title, 'status' => $status] + (null === $field ? [] : ['errors' => [['field' => $field, 'message' => $title]]]),
+            ['type' => 'about:blank', 'title' => $title, 'status' => $status] +
+                (null === $field ? [] : ['errors' => [['field' => $field, 'message' => $title]]]),
             $status,
             $headers,
         );

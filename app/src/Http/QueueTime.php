@@ -31,6 +31,8 @@ final readonly class QueueTime
         $handedOn = $request->server->get('HUDDLE_HANDED_ON');
         $begun = $request->server->get('REQUEST_TIME_FLOAT');
 
-        return is_numeric($handedOn) && is_numeric($begun) ? max(0, (int) round(1_000 * ((float) $begun - (float) $handedOn))) : 0;
+        return is_numeric($handedOn) && is_numeric($begun)
+            ? max(0, (int) round(1_000 * ((float) $begun - (float) $handedOn)))
+            : 0;
     }
 }

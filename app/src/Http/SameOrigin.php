@@ -24,7 +24,10 @@ final readonly class SameOrigin
         }
         $site = $request->headers->get('Sec-Fetch-Site');
         $origin = $request->headers->get('Origin');
-        if ((null !== $site && 'same-origin' !== $site) || (null !== $origin && $origin !== $request->getSchemeAndHttpHost())) {
+        if (
+            (null !== $site && 'same-origin' !== $site)
+            || (null !== $origin && $origin !== $request->getSchemeAndHttpHost())
+        ) {
             throw new Problem(403, new Message('http.other_page'));
         }
         if (null !== $request->headers->get('Content-Type') && 'json' !== $request->getContentTypeFormat()) {

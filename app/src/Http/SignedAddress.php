@@ -28,7 +28,9 @@ final readonly class SignedAddress
      */
     public function of(string $what, string $id, int $number): string
     {
-        $signature = base64_encode(hash_hmac('sha256', "{$what} {$id}".(0 === $number ? '' : " {$number}"), $this->secret, true));
+        $signature = base64_encode(
+            hash_hmac('sha256', "{$what} {$id}".(0 === $number ? '' : " {$number}"), $this->secret, true),
+        );
 
         return Uuid::fromString($id)->toBase58().'.'.substr(strtr($signature, '+/', '-_'), 0, 22);
     }

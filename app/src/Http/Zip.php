@@ -76,7 +76,10 @@ final class Zip
      */
     public function names(): array
     {
-        return array_map(fn (int $i): string => (string) $this->zip->getNameIndex($i), 0 === $this->zip->numFiles ? [] : range(0, $this->zip->numFiles - 1));
+        return array_map(
+            fn (int $i): string => (string) $this->zip->getNameIndex($i),
+            0 === $this->zip->numFiles ? [] : range(0, $this->zip->numFiles - 1),
+        );
     }
 
     public function has(string $name): bool

@@ -17,7 +17,8 @@ final readonly class ChangeOrder
      */
     public function __construct(
         public int $basedOn,
-        #[Assert\Valid, Assert\Count(min: 1, max: 25, minMessage: 'lesson.running_order_needs_at_least_one')]
+        #[Assert\Valid,
+            Assert\Count(min: 1, max: 25, minMessage: 'lesson.running_order_needs_at_least_one'),]
         public array $segments,
     ) {
     }

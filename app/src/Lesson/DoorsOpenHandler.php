@@ -52,12 +52,21 @@ final readonly class DoorsOpenHandler implements TaskHandler
         $lesson = $this->em->find(Lesson::class, $task->subject);
         $startsAt = null === $lesson?->startsAt ? null : (int) $lesson->startsAt->format('Uv');
         $now = $this->clock->ms();
-        $isWaitedFor = null !== $lesson && null !== $startsAt && null === $lesson->removedAt && null === $lesson->endedAt && null === $lesson->segment
-            && $lesson->class->currentLessonId !== $lesson->id && $now < $startsAt + 60_000 * $lesson->minutes;
+        $isWaitedFor =
+            null !== $lesson
+            && null !== $startsAt
+            && null === $lesson->removedAt
+            && null === $lesson->endedAt
+            && null === $lesson->segment
+            && $lesson->class->currentLessonId !== $lesson->id
+            && $now < $startsAt + 60_000 * $lesson->minutes;
         if (!$isWaitedFor) {
             return null;
         }
-        $before = null === $lesson->class->currentLessonId ? null : $this->em->find(Lesson::class, $lesson->class->currentLessonId);
+        $before =
+            null === $lesson->class->currentLessonId
+                ? null
+                : $this->em->find(Lesson::class, $lesson->class->currentLessonId);
         if (null !== $before && self::isStillAwaited($before, $startsAt, $now)) {
             return $now + self::WAIT;
         }

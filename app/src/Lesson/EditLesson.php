@@ -18,9 +18,10 @@ final readonly class EditLesson
      * @param bool|null $talkOnly   without worksheets; remembered for the lessons of the class that are planned after it
      */
     public function __construct(
-        #[Assert\NotBlank(message: 'lesson.lesson_needs_title', allowNull: true, normalizer: 'trim'), Assert\Length(max: 120, maxMessage: 'lesson.title_at_most_120_characters')]
+        #[Assert\NotBlank(message: 'lesson.lesson_needs_title', allowNull: true, normalizer: 'trim'),
+            Assert\Length(max: 120, maxMessage: 'lesson.title_at_most_120_characters'),]
         public ?string $title = null,
-        #[Assert\Range(notInRangeMessage: 'lesson.between_5_and_600_minutes', min: 5, max: 600)]
+        #[Assert\Range(notInRangeMessage: 'lesson.between_5_and_600_minutes', min: 5, max: 600),]
         public ?int $minutes = null,
         #[Moment]
         public ?int $startsAt = null,

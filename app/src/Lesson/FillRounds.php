@@ -21,11 +21,13 @@ final readonly class FillRounds
     public function __construct(
         public int $basedOn,
         public FillWay $way,
-        #[Assert\Range(notInRangeMessage: 'grouping.between_2_and_12_rounds', min: 2, max: 12)]
+        #[Assert\Range(notInRangeMessage: 'grouping.between_2_and_12_rounds', min: 2, max: 12),]
         public int $rounds = 2,
-        #[Assert\Range(notInRangeMessage: 'lesson.between_2_and_20_each_group', min: 2, max: 20)]
+        #[Assert\Range(notInRangeMessage: 'lesson.between_2_and_20_each_group', min: 2, max: 20),]
         public int $size = 4,
-        #[Assert\Count(max: 20, maxMessage: 'grouping.at_most_20_topics'), Assert\All([new Assert\NotBlank(normalizer: 'trim'), new Assert\Length(max: 60)]), Assert\Unique(message: 'grouping.each_topic_once')]
+        #[Assert\Count(max: 20, maxMessage: 'grouping.at_most_20_topics'),
+            Assert\All([new Assert\NotBlank(normalizer: 'trim'), new Assert\Length(max: 60)]),
+            Assert\Unique(message: 'grouping.each_topic_once'),]
         public array $topics = [],
     ) {
     }

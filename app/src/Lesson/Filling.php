@@ -27,8 +27,14 @@ use Symfony\Contracts\EventDispatcher\EventDispatcherInterface;
  */
 final readonly class Filling
 {
-    public function __construct(private EntityManagerInterface $em, private RunningOrders $orders, private SeveralRounds $rounds, private Groupings $groupings, private Stream $stream, private EventDispatcherInterface $events)
-    {
+    public function __construct(
+        private EntityManagerInterface $em,
+        private RunningOrders $orders,
+        private SeveralRounds $rounds,
+        private Groupings $groupings,
+        private Stream $stream,
+        private EventDispatcherInterface $events,
+    ) {
     }
 
     /**
@@ -46,7 +52,17 @@ final readonly class Filling
             }
             $open = $this->openRounds($lesson);
             $base = ($open[0] ?? $this->orders->roundNow($lesson))->grouping;
-            $this->place($lesson, $open, $this->rounds->make($base, $request->way, $request->rounds, $request->size, array_map(trim(...), $request->topics)));
+            $this->place(
+                $lesson,
+                $open,
+                $this->rounds->make(
+                    $base,
+                    $request->way,
+                    $request->rounds,
+                    $request->size,
+                    array_map(trim(...), $request->topics),
+                ),
+            );
             ++$lesson->orderStep;
         });
         $this->tell($lesson);
@@ -70,7 +86,11 @@ final readonly class Filling
     #[AsEventListener]
     public function onRoundsTaken(RoundsTaken $event): void
     {
-        $groupings = array_values(array_filter(array_map(fn (string $id): ?Grouping => $this->em->find(Grouping::class, $id), $event->groupingIds)));
+        $groupings = array_values(
+            array_filter(
+                array_map(fn (string $id): ?Grouping => $this->em->find(Grouping::class, $id), $event->groupingIds),
+            ),
+        );
         $lessons = [];
         foreach ($this->em->getRepository(Round::class)->findBy(['grouping' => $groupings]) as $round) {
             if (null === $round->lesson->endedAt && null === $round->lesson->removedAt) {
@@ -113,11 +133,17 @@ final readonly class Filling
         }
         $this->fit($lesson, $segments);
         $this->orders->arrange($lesson, $segments);
-        $rounds = array_values(array_filter(array_map(static fn (Segment $segment): ?Round => $segment->round, $segments)));
-        $together = array_values(array_filter($rounds, static fn (Round $round): bool => \in_array($round->grouping, $groupings, true)));
+        $rounds = array_values(
+            array_filter(array_map(static fn (Segment $segment): ?Round => $segment->round, $segments)),
+        );
+        $together = array_values(
+            array_filter($rounds, static fn (Round $round): bool => \in_array($round->grouping, $groupings, true)),
+        );
         $first = array_shift($together);
         if (null !== $first && [] !== $together) {
-            $this->events->dispatch(new RoundsAdded($first->id, array_map(static fn (Round $round): string => $round->id, $together)));
+            $this->events->dispatch(
+                new RoundsAdded($first->id, array_map(static fn (Round $round): string => $round->id, $together)),
+            );
         }
     }
 
@@ -129,9 +155,17 @@ final readonly class Filling
     private function fit(Lesson $lesson, array $segments): void
     {
         $open = array_map(static fn (Round $round): string => $round->segment->id, $this->openRounds($lesson));
-        $isOpen = static fn (Segment $segment): bool => null !== $segment->round && (null === $segment->position || \in_array($segment->id, $open, true));
-        $order = RunningOrder::of(array_map(static fn (Segment $segment): PlannedSegment => $segment->planned(), $segments))
-            ->withEvenRounds($lesson->minutes, array_map(static fn (Segment $segment): string => $segment->id, array_values(array_filter($segments, $isOpen))));
+        $isOpen = static fn (Segment $segment): bool => null !== $segment->round
+            && (null === $segment->position || \in_array($segment->id, $open, true));
+        $order = RunningOrder::of(
+            array_map(static fn (Segment $segment): PlannedSegment => $segment->planned(), $segments),
+        )->withEvenRounds(
+            $lesson->minutes,
+            array_map(
+                static fn (Segment $segment): string => $segment->id,
+                array_values(array_filter($segments, $isOpen)),
+            ),
+        );
         foreach ($order->segments as $i => $planned) {
             $segments[$i]->minutes = $planned->minutes;
         }
@@ -144,7 +178,10 @@ final readonly class Filling
     {
         $open = [];
         foreach ($this->orders->segments($lesson) as $segment) {
-            if (null !== $segment->round && 0 === $this->em->getRepository(Run::class)->count(['round' => $segment->round])) {
+            if (
+                null !== $segment->round
+                && 0 === $this->em->getRepository(Run::class)->count(['round' => $segment->round])
+            ) {
                 $open[] = $segment->round;
             }
         }

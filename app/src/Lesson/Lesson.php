@@ -28,7 +28,8 @@ class Lesson
     public bool $template = false;
 
     /** The lesson it was begun from. */
-    #[ORM\ManyToOne(targetEntity: self::class), ORM\JoinColumn(name: 'begun_from_id', nullable: true, onDelete: 'SET NULL')]
+    #[ORM\ManyToOne(targetEntity: self::class),
+        ORM\JoinColumn(name: 'begun_from_id', nullable: true, onDelete: 'SET NULL'),]
     public ?self $begunFrom = null;
 
     /** How often the running order has been changed: a window that does not know of the last change is told. */
@@ -89,6 +90,11 @@ class Lesson
      */
     public function time(): LessonTime
     {
-        return new LessonTime(null === $this->startsAt ? null : (int) $this->startsAt->format('Uv'), $this->minutes, $this->begunAt, $this->endedAt);
+        return new LessonTime(
+            null === $this->startsAt ? null : (int) $this->startsAt->format('Uv'),
+            $this->minutes,
+            $this->begunAt,
+            $this->endedAt,
+        );
     }
 }

@@ -23,7 +23,18 @@ final readonly class LessonAccess
      */
     public function lesson(Teacher $teacher, string $id): Lesson
     {
-        $found = $this->staff->one(Lesson::class, $this->em->createQueryBuilder()->select('l', 'c')->from(Lesson::class, 'l')->join('l.class', 'c')->where('l.removedAt IS NULL'), 'l', $teacher, $id);
+        $found = $this->staff->one(
+            Lesson::class,
+            $this->em
+                ->createQueryBuilder()
+                ->select('l', 'c')
+                ->from(Lesson::class, 'l')
+                ->join('l.class', 'c')
+                ->where('l.removedAt IS NULL'),
+            'l',
+            $teacher,
+            $id,
+        );
         $this->staff->may($teacher, $found->class);
 
         return $found;
@@ -36,7 +47,18 @@ final readonly class LessonAccess
      */
     public function removed(Teacher $teacher, string $id): Lesson
     {
-        $found = $this->staff->one(Lesson::class, $this->em->createQueryBuilder()->select('l', 'c')->from(Lesson::class, 'l')->join('l.class', 'c')->where('l.removedAt IS NOT NULL'), 'l', $teacher, $id);
+        $found = $this->staff->one(
+            Lesson::class,
+            $this->em
+                ->createQueryBuilder()
+                ->select('l', 'c')
+                ->from(Lesson::class, 'l')
+                ->join('l.class', 'c')
+                ->where('l.removedAt IS NOT NULL'),
+            'l',
+            $teacher,
+            $id,
+        );
         $this->staff->may($teacher, $found->class);
 
         return $found;
@@ -47,7 +69,19 @@ final readonly class LessonAccess
      */
     public function round(Teacher $teacher, string $id): Round
     {
-        $found = $this->staff->one(Round::class, $this->em->createQueryBuilder()->select('r', 'l', 'c')->from(Round::class, 'r')->join('r.lesson', 'l')->join('l.class', 'c')->where('l.removedAt IS NULL'), 'r', $teacher, $id);
+        $found = $this->staff->one(
+            Round::class,
+            $this->em
+                ->createQueryBuilder()
+                ->select('r', 'l', 'c')
+                ->from(Round::class, 'r')
+                ->join('r.lesson', 'l')
+                ->join('l.class', 'c')
+                ->where('l.removedAt IS NULL'),
+            'r',
+            $teacher,
+            $id,
+        );
         $this->staff->may($teacher, $found->lesson->class);
 
         return $found;
@@ -58,7 +92,20 @@ final readonly class LessonAccess
      */
     public function segment(Teacher $teacher, string $id): Segment
     {
-        $found = $this->staff->one(Segment::class, $this->em->createQueryBuilder()->select('s', 'l', 'c', 'r')->from(Segment::class, 's')->join('s.lesson', 'l')->join('l.class', 'c')->leftJoin('s.round', 'r')->where('l.removedAt IS NULL'), 's', $teacher, $id);
+        $found = $this->staff->one(
+            Segment::class,
+            $this->em
+                ->createQueryBuilder()
+                ->select('s', 'l', 'c', 'r')
+                ->from(Segment::class, 's')
+                ->join('s.lesson', 'l')
+                ->join('l.class', 'c')
+                ->leftJoin('s.round', 'r')
+                ->where('l.removedAt IS NULL'),
+            's',
+            $teacher,
+            $id,
+        );
         $this->staff->may($teacher, $found->lesson->class);
 
         return $found;

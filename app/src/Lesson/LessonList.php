@@ -23,19 +23,34 @@ final readonly class LessonList
     public function of(Teacher $teacher): array
     {
         /** @var list<Lesson> $lessons */
-        $lessons = $this->em->createQueryBuilder()->select('l', 'c')->from(Lesson::class, 'l')->join('l.class', 'c')
-            ->leftJoin(ClassStaff::class, 'm', 'WITH', 'm.class = c AND m.teacher = :teacher')->where('c.teacher = :teacher OR m.teacher = :teacher')->andWhere('c.removedAt IS NULL')->andWhere('l.removedAt IS NULL')->setParameter('teacher', $teacher)->orderBy('l.startsAt', 'DESC')->addOrderBy('l.id', 'DESC')->getQuery()->getResult();
+        $lessons = $this->em
+            ->createQueryBuilder()
+            ->select('l', 'c')
+            ->from(Lesson::class, 'l')
+            ->join('l.class', 'c')
+            ->leftJoin(ClassStaff::class, 'm', 'WITH', 'm.class = c AND m.teacher = :teacher')
+            ->where('c.teacher = :teacher OR m.teacher = :teacher')
+            ->andWhere('c.removedAt IS NULL')
+            ->andWhere('l.removedAt IS NULL')
+            ->setParameter('teacher', $teacher)
+            ->orderBy('l.startsAt', 'DESC')
+            ->addOrderBy('l.id', 'DESC')
+            ->getQuery()
+            ->getResult();
 
-        return array_map(static fn (Lesson $lesson): LessonSummary => new LessonSummary(
-            $lesson->id,
-            $lesson->class->id,
-            $lesson->title,
-            $lesson->minutes,
-            null === $lesson->startsAt ? null : (int) $lesson->startsAt->format('Uv'),
-            $lesson->template,
-            $lesson->class->currentLessonId === $lesson->id,
-            null !== $lesson->segment,
-            $lesson->endedAt,
-        ), $lessons);
+        return array_map(
+            static fn (Lesson $lesson): LessonSummary => new LessonSummary(
+                $lesson->id,
+                $lesson->class->id,
+                $lesson->title,
+                $lesson->minutes,
+                null === $lesson->startsAt ? null : (int) $lesson->startsAt->format('Uv'),
+                $lesson->template,
+                $lesson->class->currentLessonId === $lesson->id,
+                null !== $lesson->segment,
+                $lesson->endedAt,
+            ),
+            $lessons,
+        );
     }
 }

@@ -22,7 +22,10 @@ final readonly class LessonRepository
     public function idsOf(string $classId): array
     {
         /** @var list<string> $ids */
-        $ids = $this->em->createQuery('SELECT l.id FROM '.Lesson::class.' l WHERE l.class = :class AND l.removedAt IS NULL')->setParameter('class', $classId)->getSingleColumnResult();
+        $ids = $this->em
+            ->createQuery('SELECT l.id FROM '.Lesson::class.' l WHERE l.class = :class AND l.removedAt IS NULL')
+            ->setParameter('class', $classId)
+            ->getSingleColumnResult();
 
         return $ids;
     }
@@ -35,7 +38,9 @@ final readonly class LessonRepository
         $current = $lesson->class->currentLessonId;
         $other = null === $current || $current === $lesson->id ? null : $this->em->find(Lesson::class, $current);
 
-        return null === $other || null === $other->segment || null !== $other->endedAt || null !== $other->removedAt ? null : $other;
+        return null === $other || null === $other->segment || null !== $other->endedAt || null !== $other->removedAt
+            ? null
+            : $other;
     }
 
     /**
@@ -59,8 +64,14 @@ final readonly class LessonRepository
     public function roundsIn(string $groupingId): array
     {
         /** @var list<Round> $rounds */
-        $rounds = $this->em->createQuery('SELECT r, l FROM '.Round::class.' r JOIN r.lesson l WHERE r.grouping = :grouping AND r.number IS NOT NULL AND l.removedAt IS NULL AND l.endedAt IS NULL ORDER BY r.id')
-            ->setParameter('grouping', $groupingId)->getResult();
+        $rounds = $this->em
+            ->createQuery(
+                'SELECT r, l FROM '.
+                    Round::class.
+                    ' r JOIN r.lesson l WHERE r.grouping = :grouping AND r.number IS NOT NULL AND l.removedAt IS NULL AND l.endedAt IS NULL ORDER BY r.id',
+            )
+            ->setParameter('grouping', $groupingId)
+            ->getResult();
 
         return $rounds;
     }

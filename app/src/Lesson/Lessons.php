@@ -47,7 +47,14 @@ final readonly class Lessons
             $now = $this->clock->now();
             $startsAt = null === $request->startsAt ? $now : self::moment($request->startsAt);
             $startsAt = null === $from || $from->class !== $class ? $startsAt : $this->free($class, $startsAt);
-            $lesson = new Lesson(Uuid::v7()->toRfc4122(), $class, trim($request->title), $from->minutes ?? $request->minutes, $now, $request->template ? null : $startsAt);
+            $lesson = new Lesson(
+                Uuid::v7()->toRfc4122(),
+                $class,
+                trim($request->title),
+                $from->minutes ?? $request->minutes,
+                $now,
+                $request->template ? null : $startsAt,
+            );
             $lesson->template = $request->template;
             $lesson->talkOnly = $from->talkOnly ?? $class->talkOnly;
             $lesson->locksAtEnd = $from->locksAtEnd ?? false;
@@ -75,7 +82,15 @@ final readonly class Lessons
      */
     private function free(SchoolClass $class, \DateTimeImmutable $startsAt): \DateTimeImmutable
     {
-        for ($weeks = 0; $weeks < 60 && null !== $this->em->getRepository(Lesson::class)->findOneBy(['class' => $class, 'startsAt' => $startsAt, 'removedAt' => null]); ++$weeks) {
+        for (
+            $weeks = 0;
+            $weeks < 60
+            && null !==
+                $this->em
+                    ->getRepository(Lesson::class)
+                    ->findOneBy(['class' => $class, 'startsAt' => $startsAt, 'removedAt' => null]);
+            ++$weeks
+        ) {
             $startsAt = $startsAt->modify('+1 week');
         }
 
@@ -170,11 +185,16 @@ final readonly class Lessons
     {
         $groupings = $this->em->getRepository(Grouping::class);
         if (null !== $id) {
-            return $groupings->findOneBy(['id' => $id, 'class' => $lesson->class, 'removedAt' => null]) ?? throw LessonRefused::unusable('lesson.grouping_of_another_class', 'grouping');
+            return $groupings->findOneBy(['id' => $id, 'class' => $lesson->class, 'removedAt' => null]) ??
+                throw LessonRefused::unusable('lesson.grouping_of_another_class', 'grouping');
         }
-        $latest = $lesson->template ? null : $groupings->findOneBy(['class' => $lesson->class, 'removedAt' => null], ['id' => 'DESC']);
+        $latest = $lesson->template
+            ? null
+            : $groupings->findOneBy(['class' => $lesson->class, 'removedAt' => null], ['id' => 'DESC']);
 
-        return null !== $latest && null === $this->usage->lessonOf($latest->id) ? $latest : $this->groupings->create($lesson->class, mb_substr($lesson->title, 0, 80));
+        return null !== $latest && null === $this->usage->lessonOf($latest->id)
+            ? $latest
+            : $this->groupings->create($lesson->class, mb_substr($lesson->title, 0, 80));
     }
 
     /**
@@ -199,18 +219,40 @@ final readonly class Lessons
     private function begin(Lesson $lesson, Lesson $from, FromGroups $groups): void
     {
         $groupings = $rounds = $segments = [];
-        $before = array_values(array_filter(array_map(static fn (Segment $segment): ?Grouping => $segment->round?->grouping, $this->orders->segments($from))));
+        $before = array_values(
+            array_filter(
+                array_map(
+                    static fn (Segment $segment): ?Grouping => $segment->round?->grouping,
+                    $this->orders->segments($from),
+                ),
+            ),
+        );
         foreach ($this->orders->segments($from) as $old) {
             $segments[] = $segment = new Segment(Uuid::v7()->toRfc4122(), $lesson, null, $old->kind, $old->minutes);
             $segment->instructions = $old->instructions;
             if (null !== $old->round) {
                 $was = $old->round->grouping;
-                $groupings[$was->id] ??= $this->grouping($lesson, $was, $groups, [...$before, ...array_values($groupings)]);
+                $groupings[$was->id] ??= $this->grouping($lesson, $was, $groups, [
+                    ...$before,
+                    ...array_values($groupings),
+                ]);
                 $round = new Round(Uuid::v7()->toRfc4122(), $segment, $groupings[$was->id]);
                 $round->lookSeconds = $old->round->lookSeconds;
                 $round->callBackSeconds = $old->round->callBackSeconds;
                 $round->autoCallBack = $old->round->autoCallBack;
-                $round->prepare(array_values($old->round->notices->map(static fn (PreparedNotice $notice): PrepareNotice => new PrepareNotice($notice->beforeEnd, $notice->seconds, $notice->text))->toArray()));
+                $round->prepare(
+                    array_values(
+                        $old->round->notices
+                            ->map(
+                                static fn (PreparedNotice $notice): PrepareNotice => new PrepareNotice(
+                                    $notice->beforeEnd,
+                                    $notice->seconds,
+                                    $notice->text,
+                                ),
+                            )
+                            ->toArray(),
+                    ),
+                );
                 $rounds[$old->round->id] = $round->id;
             }
         }

@@ -18,7 +18,8 @@ final readonly class MakeLesson
      * @param string|null $grouping for its round; null: the latest of the class that no lesson has, or else a new one
      */
     public function __construct(
-        #[Assert\NotBlank(message: 'lesson.lesson_needs_title', normalizer: 'trim'), Assert\Length(max: 120, maxMessage: 'lesson.title_at_most_120_characters')]
+        #[Assert\NotBlank(message: 'lesson.lesson_needs_title', normalizer: 'trim'),
+            Assert\Length(max: 120, maxMessage: 'lesson.title_at_most_120_characters'),]
         public string $title,
         #[Assert\Range(notInRangeMessage: 'lesson.between_5_and_600_minutes', min: 5, max: 600)]
         public int $minutes,

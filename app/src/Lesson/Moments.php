@@ -30,7 +30,15 @@ final readonly class Moments
 
     public static function of(RoundState $state): self
     {
-        return new self($state->lookFrom, $state->outAt, $state->endsAt, $state->autoSeconds, $state->calledAt, $state->backAt, $state->pausedAt);
+        return new self(
+            $state->lookFrom,
+            $state->outAt,
+            $state->endsAt,
+            $state->autoSeconds,
+            $state->calledAt,
+            $state->backAt,
+            $state->pausedAt,
+        );
     }
 
     /**
@@ -40,12 +48,28 @@ final readonly class Moments
     {
         $moment = static fn (string $key): ?int => \is_int($json[$key] ?? null) ? $json[$key] : null;
 
-        return new self($moment('lookFrom'), $moment('outAt'), $moment('endsAt'), $moment('autoSeconds'), $moment('calledAt'), $moment('backAt'), $moment('pausedAt'));
+        return new self(
+            $moment('lookFrom'),
+            $moment('outAt'),
+            $moment('endsAt'),
+            $moment('autoSeconds'),
+            $moment('calledAt'),
+            $moment('backAt'),
+            $moment('pausedAt'),
+        );
     }
 
     public function state(): RoundState
     {
-        return new RoundState($this->lookFrom, $this->outAt, $this->endsAt, $this->autoSeconds, $this->calledAt, $this->backAt, $this->pausedAt);
+        return new RoundState(
+            $this->lookFrom,
+            $this->outAt,
+            $this->endsAt,
+            $this->autoSeconds,
+            $this->calledAt,
+            $this->backAt,
+            $this->pausedAt,
+        );
     }
 
     public function phase(int $now): Phase

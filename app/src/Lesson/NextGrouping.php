@@ -24,8 +24,17 @@ final readonly class NextGrouping implements SignUpPlace
             return null;
         }
         /** @var list<Round> $rounds */
-        $rounds = $this->em->createQueryBuilder()->select('r', 'g')->from(Round::class, 'r')->join('r.grouping', 'g')->where('r.lesson = :lesson')
-            ->andWhere('r.number IS NOT NULL')->setParameter('lesson', $student->lessonId)->orderBy('r.number')->getQuery()->getResult();
+        $rounds = $this->em
+            ->createQueryBuilder()
+            ->select('r', 'g')
+            ->from(Round::class, 'r')
+            ->join('r.grouping', 'g')
+            ->where('r.lesson = :lesson')
+            ->andWhere('r.number IS NOT NULL')
+            ->setParameter('lesson', $student->lessonId)
+            ->orderBy('r.number')
+            ->getQuery()
+            ->getResult();
         $shown = [];
         foreach ($rounds as $round) {
             if ($round->state()->phase($this->clock->ms())->showsGroups()) {

@@ -62,7 +62,12 @@ final readonly class NowReader
             $row->bool('current'),
             $row->intOrNull('ended_at'),
             $row->intOrNull('watched_at'),
-            new LessonTime($row->intOrNull('starts_at'), $row->int('lesson_minutes'), $row->intOrNull('begun_at'), $row->intOrNull('ended_at')),
+            new LessonTime(
+                $row->intOrNull('starts_at'),
+                $row->int('lesson_minutes'),
+                $row->intOrNull('begun_at'),
+                $row->intOrNull('ended_at'),
+            ),
             $row->textOrNull('run_id'),
             $row->intOrNull('position'),
         );

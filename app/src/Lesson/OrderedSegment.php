@@ -13,11 +13,7 @@ final readonly class OrderedSegment
      * @param string|null $id   null: a new one
      * @param SegmentKind $kind of a new one; one that is there keeps its own
      */
-    public function __construct(
-        public SegmentKind $kind,
-        public int $minutes,
-        #[Id]
-        public ?string $id = null,
-    ) {
+    public function __construct(public SegmentKind $kind, public int $minutes, #[Id] public ?string $id = null)
+    {
     }
 }

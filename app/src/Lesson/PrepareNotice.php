@@ -14,10 +14,10 @@ final readonly class PrepareNotice
      */
     public function __construct(
         public bool $beforeEnd,
-        #[Assert\Range(notInRangeMessage: 'lesson.notice_between_0_and_600_minutes', min: 0, max: 36_000)]
+        #[Assert\Range(notInRangeMessage: 'lesson.notice_between_0_and_600_minutes', min: 0, max: 36_000),]
         public int $seconds,
         #[Assert\NotBlank(message: 'lesson.notice_needs_words', normalizer: [Visible::class, 'or'])]
-        #[Assert\Length(max: 280, maxMessage: 'lesson.notice_at_most_280_characters')]
+        #[Assert\Length(max: 280, maxMessage: 'lesson.notice_at_most_280_characters'),]
         public string $text,
     ) {
     }

@@ -16,7 +16,8 @@ class PreparedNotice
     public function __construct(
         #[ORM\Id, ORM\Column(type: 'guid')]
         public readonly string $id,
-        #[ORM\ManyToOne(inversedBy: 'notices'), ORM\JoinColumn(nullable: false, onDelete: 'CASCADE')]
+        #[ORM\ManyToOne(inversedBy: 'notices'),
+            ORM\JoinColumn(nullable: false, onDelete: 'CASCADE'),]
         public readonly Round $round,
         #[ORM\Column]
         public bool $beforeEnd,

@@ -40,13 +40,20 @@ class Round
     public Lesson $lesson;
 
     /** @var Collection<int, PreparedNotice> */
-    #[ORM\OneToMany(mappedBy: 'round', targetEntity: PreparedNotice::class, cascade: ['persist'], orphanRemoval: true), ORM\OrderBy(['beforeEnd' => 'ASC', 'seconds' => 'ASC', 'id' => 'ASC'])]
+    #[ORM\OneToMany(
+        mappedBy: 'round',
+        targetEntity: PreparedNotice::class,
+        cascade: ['persist'],
+        orphanRemoval: true,
+    ),
+        ORM\OrderBy(['beforeEnd' => 'ASC', 'seconds' => 'ASC', 'id' => 'ASC']),]
     public Collection $notices;
 
     public function __construct(
         #[ORM\Id, ORM\Column(type: 'guid')]
         public readonly string $id,
-        #[ORM\OneToOne(inversedBy: 'round'), ORM\JoinColumn(nullable: false, onDelete: 'CASCADE')]
+        #[ORM\OneToOne(inversedBy: 'round'),
+            ORM\JoinColumn(nullable: false, onDelete: 'CASCADE'),]
         public Segment $segment,
         #[ORM\ManyToOne, ORM\JoinColumn(nullable: false)]
         public Grouping $grouping,
@@ -65,7 +72,15 @@ class Round
     {
         $this->notices->clear();
         foreach ($notices as $notice) {
-            $this->notices->add(new PreparedNotice(Uuid::v7()->toRfc4122(), $this, $notice->beforeEnd, $notice->seconds, trim((string) preg_replace('/\s+/u', ' ', $notice->text))));
+            $this->notices->add(
+                new PreparedNotice(
+                    Uuid::v7()->toRfc4122(),
+                    $this,
+                    $notice->beforeEnd,
+                    $notice->seconds,
+                    trim((string) preg_replace('/\s+/u', ' ', $notice->text)),
+                ),
+            );
         }
     }
 

@@ -40,7 +40,19 @@ final readonly class RoundView
             $round->callBackSeconds,
             $round->autoCallBack,
             $round->state(),
-            array_values($round->notices->map(static fn (PreparedNotice $notice): PreparedNoticeView => new PreparedNoticeView($notice->id, $notice->beforeEnd, $notice->seconds, $notice->text, $notice->time()->due($round->state()->state())))->toArray()),
+            array_values(
+                $round->notices
+                    ->map(
+                        static fn (PreparedNotice $notice): PreparedNoticeView => new PreparedNoticeView(
+                            $notice->id,
+                            $notice->beforeEnd,
+                            $notice->seconds,
+                            $notice->text,
+                            $notice->time()->due($round->state()->state()),
+                        ),
+                    )
+                    ->toArray(),
+            ),
         );
     }
 }

@@ -13,14 +13,23 @@ use Symfony\Component\Security\Http\Attribute\CurrentUser;
 #[Route('/api/staff', requirements: ['id' => Requirement::UUID])]
 final readonly class RunningOrderController
 {
-    public function __construct(private RunningOrders $orders, private Filling $filling, private Lessons $lessons, private LessonAccess $lessonAccess)
-    {
+    public function __construct(
+        private RunningOrders $orders,
+        private Filling $filling,
+        private Lessons $lessons,
+        private LessonAccess $lessonAccess,
+    ) {
     }
 
     /** Replaces the running order of a lesson. */
     #[Route('/lessons/{id}/running-order', methods: ['PUT'])]
-    public function change(#[CurrentUser] Teacher $teacher, string $id, #[Body] ChangeOrder $request): RunningOrderView
-    {
+    public function change(
+        #[CurrentUser]
+        Teacher $teacher,
+        string $id,
+        #[Body]
+        ChangeOrder $request,
+    ): RunningOrderView {
         $lesson = $this->lessonAccess->lesson($teacher, $id);
         $this->orders->change($lesson, $request);
 

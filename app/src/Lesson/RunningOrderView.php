@@ -17,7 +17,13 @@ final readonly class RunningOrderView
      * @param int|null          $nowSince milliseconds since 1970
      * @param string|null       $next     the segment after it; null after the last
      */
-    public function __construct(public int $step, public int $spare, public array $segments, public ?string $now, public ?int $nowSince, public ?string $next)
-    {
+    public function __construct(
+        public int $step,
+        public int $spare,
+        public array $segments,
+        public ?string $now,
+        public ?int $nowSince,
+        public ?string $next,
+    ) {
     }
 }

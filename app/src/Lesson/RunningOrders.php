@@ -27,13 +27,19 @@ use Symfony\Contracts\EventDispatcher\EventDispatcherInterface;
  */
 final readonly class RunningOrders
 {
-    public function __construct(private EntityManagerInterface $em, private Clock $clock, private Stream $stream, private EventDispatcherInterface $events)
-    {
+    public function __construct(
+        private EntityManagerInterface $em,
+        private Clock $clock,
+        private Stream $stream,
+        private EventDispatcherInterface $events,
+    ) {
     }
 
     public function of(Lesson $lesson): RunningOrder
     {
-        return RunningOrder::of(array_map(static fn (Segment $segment): PlannedSegment => $segment->planned(), $this->segments($lesson)));
+        return RunningOrder::of(
+            array_map(static fn (Segment $segment): PlannedSegment => $segment->planned(), $this->segments($lesson)),
+        );
     }
 
     public function view(Lesson $lesson): RunningOrderView
@@ -57,8 +63,21 @@ final readonly class RunningOrders
     public function segments(Lesson $lesson): array
     {
         /** @var list<Segment> $segments */
-        $segments = $this->em->createQueryBuilder()->select('s', 'r', 'g', 'n')->from(Segment::class, 's')->leftJoin('s.round', 'r')->leftJoin('r.grouping', 'g')->leftJoin('r.notices', 'n')
-            ->where('s.lesson = :lesson')->andWhere('s.position IS NOT NULL')->setParameter('lesson', $lesson)->orderBy('s.position')->addOrderBy('n.beforeEnd')->addOrderBy('n.seconds')->getQuery()->getResult();
+        $segments = $this->em
+            ->createQueryBuilder()
+            ->select('s', 'r', 'g', 'n')
+            ->from(Segment::class, 's')
+            ->leftJoin('s.round', 'r')
+            ->leftJoin('r.grouping', 'g')
+            ->leftJoin('r.notices', 'n')
+            ->where('s.lesson = :lesson')
+            ->andWhere('s.position IS NOT NULL')
+            ->setParameter('lesson', $lesson)
+            ->orderBy('s.position')
+            ->addOrderBy('n.beforeEnd')
+            ->addOrderBy('n.seconds')
+            ->getQuery()
+            ->getResult();
 
         return $segments;
     }
@@ -91,7 +110,10 @@ final readonly class RunningOrders
     {
         $rounds = [];
         foreach ($this->segments($shown->lesson) as $segment) {
-            if (null !== $segment->round && ($segment->round === $shown || Phase::Planned === $segment->round->state()->phase($this->clock->ms()))) {
+            if (
+                null !== $segment->round
+                && ($segment->round === $shown || Phase::Planned === $segment->round->state()->phase($this->clock->ms()))
+            ) {
                 $rounds[] = $segment->round;
             }
         }
@@ -205,11 +227,19 @@ final readonly class RunningOrders
         foreach ($this->em->getRepository(Segment::class)->findBy(['lesson' => $lesson]) as $segment) {
             $known[$segment->id] = $segment;
         }
-        $groupings = array_values(array_filter(array_map(static fn (Segment $one): ?Grouping => $one->round?->grouping, $this->segments($lesson))));
+        $groupings = array_values(
+            array_filter(
+                array_map(static fn (Segment $one): ?Grouping => $one->round?->grouping, $this->segments($lesson)),
+            ),
+        );
         $grouping = $groupings[0];
         $wanted = [];
         foreach ($change->segments as $position => $asked) {
-            $segment = null === $asked->id ? null : ($known[$asked->id] ?? throw LessonRefused::unusable('lesson.order.stranger', "segments[{$position}].id"));
+            $segment =
+                null === $asked->id
+                    ? null
+                    : $known[$asked->id] ??
+                        throw LessonRefused::unusable('lesson.order.stranger', "segments[{$position}].id");
             if (null === $segment) {
                 $segment = new Segment(Uuid::v7()->toRfc4122(), $lesson, null, $asked->kind, $asked->minutes);
                 if (SegmentKind::Round === $asked->kind) {
@@ -237,7 +267,10 @@ final readonly class RunningOrders
         if ($segment->lesson->segment === $segment) {
             throw LessonRefused::outdated('lesson.order.segment_is_on', 'segments');
         }
-        if (null !== $segment->round && 0 < $this->em->getRepository(Run::class)->count(['round' => $segment->round])) {
+        if (
+            null !== $segment->round
+            && 0 < $this->em->getRepository(Run::class)->count(['round' => $segment->round])
+        ) {
             throw LessonRefused::outdated('lesson.order.round_has_run', 'segments');
         }
     }

@@ -11,12 +11,23 @@ final readonly class SegmentView
     /**
      * @param RoundView|null $round null for what is not done in groups
      */
-    public function __construct(public string $id, public SegmentKind $kind, public int $minutes, public string $instructions, public ?RoundView $round)
-    {
+    public function __construct(
+        public string $id,
+        public SegmentKind $kind,
+        public int $minutes,
+        public string $instructions,
+        public ?RoundView $round,
+    ) {
     }
 
     public static function of(Segment $segment): self
     {
-        return new self($segment->id, $segment->kind, $segment->minutes, $segment->instructions, null === $segment->round ? null : RoundView::of($segment->round));
+        return new self(
+            $segment->id,
+            $segment->kind,
+            $segment->minutes,
+            $segment->instructions,
+            null === $segment->round ? null : RoundView::of($segment->round),
+        );
     }
 }

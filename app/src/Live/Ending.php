@@ -41,7 +41,10 @@ final readonly class Ending
     public static function sign(string $student, Whereabouts $where, int $now): Event
     {
         return new Event(EventKind::WhereaboutsChanged, $now, [
-            'student' => $student, 'place' => $where->place->value, 'because' => $where->because->value, 'at' => $where->at,
+            'student' => $student,
+            'place' => $where->place->value,
+            'because' => $where->because->value,
+            'at' => $where->at,
         ]);
     }
 }

@@ -43,10 +43,19 @@ final readonly class EventStore
      */
     public function isFresh(string $lessonId, string $key, string $digest): bool
     {
-        if (1 === (int) $this->db->executeStatement('INSERT INTO command_key (lesson_id, id, digest) VALUES (?, ?, ?) ON CONFLICT DO NOTHING', [$lessonId, $key, $digest])) {
+        if (
+            1 ===
+            (int) $this->db->executeStatement(
+                'INSERT INTO command_key (lesson_id, id, digest) VALUES (?, ?, ?) ON CONFLICT DO NOTHING',
+                [$lessonId, $key, $digest],
+            )
+        ) {
             return true;
         }
-        if ($digest !== $this->db->fetchOne('SELECT digest FROM command_key WHERE lesson_id = ? AND id = ?', [$lessonId, $key])) {
+        if (
+            $digest !==
+            $this->db->fetchOne('SELECT digest FROM command_key WHERE lesson_id = ? AND id = ?', [$lessonId, $key])
+        ) {
             throw LiveRefused::unusable('http.other_body');
         }
 
@@ -60,15 +69,23 @@ final readonly class EventStore
      */
     public function append(string $lessonId, ?string $roundId, string $actor, array $events): int
     {
-        $seq = $this->db->fetchOne('UPDATE lesson SET event_seq = event_seq + ? WHERE id = ? RETURNING event_seq', [\count($events), $lessonId]);
+        $seq = $this->db->fetchOne('UPDATE lesson SET event_seq = event_seq + ? WHERE id = ? RETURNING event_seq', [
+            \count($events),
+            $lessonId,
+        ]);
         \assert(\is_int($seq));
         foreach ($events as $i => $event) {
             $this->db->executeStatement(
                 'INSERT INTO live_event (lesson_id, seq, round_id, run_id, kind, at, actor, data)
                  VALUES (:lesson, :seq, :round, (SELECT id FROM run WHERE lesson_id = :lesson AND ended_at IS NULL), :kind, :at, :actor, :data)',
                 [
-                    'lesson' => $lessonId, 'seq' => $seq - \count($events) + 1 + $i, 'round' => $roundId, 'kind' => $event->kind->value,
-                    'at' => $event->at, 'actor' => $actor, 'data' => json_encode((object) $event->data, \JSON_THROW_ON_ERROR),
+                    'lesson' => $lessonId,
+                    'seq' => $seq - \count($events) + 1 + $i,
+                    'round' => $roundId,
+                    'kind' => $event->kind->value,
+                    'at' => $event->at,
+                    'actor' => $actor,
+                    'data' => json_encode((object) $event->data, \JSON_THROW_ON_ERROR),
                 ],
             );
         }
@@ -83,7 +100,11 @@ final readonly class EventStore
      */
     public function wasSaid(string $lessonId, string $planId, int $since): bool
     {
-        return false !== $this->db->fetchOne("SELECT 1 FROM live_event WHERE lesson_id = ? AND kind = ? AND data ->> 'plan' = ? AND at >= ? LIMIT 1", [$lessonId, EventKind::NoticeSaid->value, $planId, $since]);
+        return false !==
+            $this->db->fetchOne(
+                "SELECT 1 FROM live_event WHERE lesson_id = ? AND kind = ? AND data ->> 'plan' = ? AND at >= ? LIMIT 1",
+                [$lessonId, EventKind::NoticeSaid->value, $planId, $since],
+            );
     }
 
     /**
@@ -91,16 +112,28 @@ final readonly class EventStore
      */
     public function notices(string $lessonId): array
     {
-        return array_map(static function (Row $row): SaidNotice {
-            $event = self::event($row);
-            $groups = $event->text('groups');
+        return array_map(
+            static function (Row $row): SaidNotice {
+                $event = self::event($row);
+                $groups = $event->text('groups');
 
-            return new SaidNotice($row->int('seq'), $event->text('text'), $event->at, '' === $groups ? [] : explode('|', $groups), $event->addressees(), $row->int('seen'));
-        }, Row::all($this->db->fetchAllAssociative(
-            'SELECT e.seq, e.kind, e.at, e.data, (SELECT COUNT(*) FROM notice_seen s WHERE s.lesson_id = e.lesson_id AND s.seq = e.seq) AS seen
+                return new SaidNotice(
+                    $row->int('seq'),
+                    $event->text('text'),
+                    $event->at,
+                    '' === $groups ? [] : explode('|', $groups),
+                    $event->addressees(),
+                    $row->int('seen'),
+                );
+            },
+            Row::all(
+                $this->db->fetchAllAssociative(
+                    'SELECT e.seq, e.kind, e.at, e.data, (SELECT COUNT(*) FROM notice_seen s WHERE s.lesson_id = e.lesson_id AND s.seq = e.seq) AS seen
              FROM live_event e WHERE e.lesson_id = ? AND e.kind = ? ORDER BY e.seq DESC LIMIT '.self::NOTICES_SHOWN,
-            [$lessonId, EventKind::NoticeSaid->value],
-        )));
+                    [$lessonId, EventKind::NoticeSaid->value],
+                ),
+            ),
+        );
     }
 
     /**
@@ -122,7 +155,10 @@ final readonly class EventStore
      */
     public function ofRound(string $lessonId, string $roundId): \Generator
     {
-        $rows = $this->db->fetchAllAssociative('SELECT * FROM live_event WHERE lesson_id = ? AND round_id = ? ORDER BY seq', [$lessonId, $roundId]);
+        $rows = $this->db->fetchAllAssociative(
+            'SELECT * FROM live_event WHERE lesson_id = ? AND round_id = ? ORDER BY seq',
+            [$lessonId, $roundId],
+        );
         foreach (Row::all($rows) as $row) {
             yield $row->int('seq') => self::event($row);
         }
@@ -136,11 +172,17 @@ final readonly class EventStore
     public function latest(string $lessonId, int $most): array
     {
         return array_map(
-            static fn (Row $row): array => ['seq' => $row->int('seq'), 'actor' => $row->text('actor'), 'event' => self::event($row)],
-            Row::all($this->db->fetchAllAssociative(
-                'SELECT seq, kind, at, actor, data FROM live_event WHERE lesson_id = ? AND kind <> ? ORDER BY seq DESC LIMIT ?',
-                [$lessonId, EventKind::WhereaboutsChanged->value, $most],
-            )),
+            static fn (Row $row): array => [
+                'seq' => $row->int('seq'),
+                'actor' => $row->text('actor'),
+                'event' => self::event($row),
+            ],
+            Row::all(
+                $this->db->fetchAllAssociative(
+                    'SELECT seq, kind, at, actor, data FROM live_event WHERE lesson_id = ? AND kind <> ? ORDER BY seq DESC LIMIT ?',
+                    [$lessonId, EventKind::WhereaboutsChanged->value, $most],
+                ),
+            ),
         );
     }
 

@@ -16,7 +16,10 @@ use Symfony\Component\Security\Http\Attribute\CurrentUser;
 /**
  * What failed for good: try it again, or let it be.
  */
-#[Route('/api/staff/classes/{id}/failed/{task}', requirements: ['id' => Requirement::UUID, 'task' => Requirement::UUID])]
+#[Route(
+    '/api/staff/classes/{id}/failed/{task}',
+    requirements: ['id' => Requirement::UUID, 'task' => Requirement::UUID],
+),]
 final readonly class FailedController
 {
     public function __construct(private ClassAccess $classAccess, private FailedTasks $failed)

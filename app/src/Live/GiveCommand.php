@@ -76,7 +76,11 @@ final readonly class GiveCommand
     {
         return match ($this->kind) {
             CommandKind::Begin => new Begin($this->segment ?? '', $round->lesson->segment?->id),
-            CommandKind::SendOut => new SendOut($round->lookSeconds, $round->segment->minutes, $round->autoCallBack ? $round->callBackSeconds : null),
+            CommandKind::SendOut => new SendOut(
+                $round->lookSeconds,
+                $round->segment->minutes,
+                $round->autoCallBack ? $round->callBackSeconds : null,
+            ),
             CommandKind::TakeBack => new TakeBack(),
             CommandKind::ChangeEnd => new ChangeEnd($this->endsAt ?? 0),
             CommandKind::CallBack => new CallBack($this->seconds ?? $round->callBackSeconds),
@@ -87,7 +91,12 @@ final readonly class GiveCommand
             CommandKind::Visit => new Visit($this->group ?? '', $standing->who, $standing->signals),
             CommandKind::Leave => new Leave($standing->who, $standing->signals),
             CommandKind::Chalk => new Chalk($this->group ?? '', $this->mark, $standing->signals),
-            CommandKind::TakeAside => new TakeAside($standing->students, $this->place ?? '', $this->seconds ?? 0, $standing->moves),
+            CommandKind::TakeAside => new TakeAside(
+                $standing->students,
+                $this->place ?? '',
+                $this->seconds ?? 0,
+                $standing->moves,
+            ),
             CommandKind::PutBack => new PutBack($standing->students, $standing->moves),
             CommandKind::Fetch => new Fetch($standing->helps, $standing->moves),
             CommandKind::Pause => new Pause(),

@@ -15,7 +15,9 @@ use FreshHuddle\App\Roster\Student;
 class LatestSigns
 {
     public function __construct(
-        #[ORM\Id, ORM\OneToOne, ORM\JoinColumn(nullable: false, onDelete: 'CASCADE')]
+        #[ORM\Id,
+            ORM\OneToOne,
+            ORM\JoinColumn(nullable: false, onDelete: 'CASCADE'),]
         public readonly Student $student,
         #[ORM\Column(type: 'bigint', nullable: true)]
         public readonly ?int $pageAt,

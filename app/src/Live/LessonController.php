@@ -86,14 +86,26 @@ final readonly class LessonController
     /** Carries out a command of the running lesson, such as sending out or calling back. */
     #[Route('/lessons/{id}/commands', methods: ['POST'])]
     #[ForAssistants]
-    public function command(#[CurrentUser] Teacher $teacher, string $id, #[Body] GiveCommand $request, Request $http): LessonView
-    {
+    public function command(
+        #[CurrentUser]
+        Teacher $teacher,
+        string $id,
+        #[Body]
+        GiveCommand $request,
+        Request $http,
+    ): LessonView {
         $key = $http->headers->get('Idempotency-Key', '');
         if (1 !== preg_match('/^[A-Za-z0-9-]{8,64}$/D', $key)) {
             throw new Problem(400, new Message('http.idempotency_key'));
         }
         $lesson = $this->lessonAccess->lesson($teacher, $id);
-        $this->live->carryOut($lesson, $request, $key, hash('xxh128', $http->getContent()), 'teacher:'.$teacher->id);
+        $this->live->carryOut(
+            $lesson,
+            $request,
+            $key,
+            hash('xxh128', $http->getContent()),
+            'teacher:'.$teacher->id,
+        );
 
         return $this->desk->view($lesson);
     }

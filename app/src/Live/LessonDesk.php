@@ -88,7 +88,14 @@ final readonly class LessonDesk
         $isOver = null !== $lesson->endedAt;
         $everybody = $this->classes->students($class->id);
         $present = $isOver ? $this->events->present($lesson->id) : [];
-        $students = $isOver ? $this->whoTookPart($lesson, $everybody, $present) : array_values(array_filter($everybody, static fn (StudentView $student): bool => $student->seatable && $student->takesPartIn($lesson->id)));
+        $students = $isOver
+            ? $this->whoTookPart($lesson, $everybody, $present)
+            : array_values(
+                array_filter(
+                    $everybody,
+                    static fn (StudentView $student): bool => $student->seatable && $student->takesPartIn($lesson->id),
+                ),
+            );
         // Of a lesson that is over the runs are shown, and nothing of what its groups have become since.
         $floor = $isOver ? $this->runs->floor($round->id) : $this->floors->now($round->grouping->id);
         $copies = $this->handingOut->summaries($round->id);
@@ -97,7 +104,9 @@ final readonly class LessonDesk
         $moves = $this->moves->of($roundNow->id);
         $isOutNow = $roundNow->state()->phase($now)->isUnderWay();
         $since = $class->currentLessonId === $lesson->id ? $lesson->time()->countsSince($now) : null;
-        $where = $isOver ? self::wasThere($students, $present) : $this->whereabouts->of($class->id, $students, $floorNow, $roundNow->state(), $moves, $now, $since);
+        $where = $isOver
+            ? self::wasThere($students, $present)
+            : $this->whereabouts->of($class->id, $students, $floorNow, $roundNow->state(), $moves, $now, $since);
         $onList = array_map(static fn (StudentView $student): string => $student->id, $students);
 
         $rooms = $isOver ? [] : $this->rooms->ofRound($round->grouping->id, $class->id, $floor);
@@ -108,7 +117,8 @@ final readonly class LessonDesk
         [$list, $lists] = $isPlanned ? $this->setUpLists->ofLesson($round, $everybody, false) : [null, []];
         $setUp = $this->setUps->of($lesson->id);
         $run = $isOver ? $this->runs->lastRun($round->id) : null;
-        [$groups, $visits] = !$isOver && $phase->isUnderWay() ? $this->liveGroups->of($round, $floor, $where, $rooms, $now) : [[], []];
+        [$groups, $visits] =
+            !$isOver && $phase->isUnderWay() ? $this->liveGroups->of($round, $floor, $where, $rooms, $now) : [[], []];
 
         return new LessonView(
             $lesson->id,
@@ -126,28 +136,53 @@ final readonly class LessonDesk
             $order,
             RoundView::of($round),
             RoundView::of($roundNow),
-            FloorView::of($round->grouping->id, $round->grouping->name, $this->floors->steps($round->grouping->id), $floor, $onList),
-            array_map(static fn (StudentView $student): SeatedStudent => new SeatedStudent(
-                $student->id,
-                $student->name,
-                $student->absent,
-                $student->claimed,
-                $where[$student->id]->place,
-                $where[$student->id]->because,
-                $where[$student->id]->at,
-                $student->table,
-                $student->attributes,
-                $student->tags,
-                $isOver ? null : Help::for($where[$student->id]),
-                $isOutNow ? $moves->of($student->id)?->place : null,
-                $isOutNow ? $moves->of($student->id)?->from : null,
-                $moves->of($student->id)?->fetchedAt,
-            ), $students),
+            FloorView::of(
+                $round->grouping->id,
+                $round->grouping->name,
+                $this->floors->steps($round->grouping->id),
+                $floor,
+                $onList,
+            ),
+            array_map(
+                static fn (StudentView $student): SeatedStudent => new SeatedStudent(
+                    $student->id,
+                    $student->name,
+                    $student->absent,
+                    $student->claimed,
+                    $where[$student->id]->place,
+                    $where[$student->id]->because,
+                    $where[$student->id]->at,
+                    $student->table,
+                    $student->attributes,
+                    $student->tags,
+                    $isOver ? null : Help::for($where[$student->id]),
+                    $isOutNow ? $moves->of($student->id)?->place : null,
+                    $isOutNow ? $moves->of($student->id)?->from : null,
+                    $moves->of($student->id)?->fetchedAt,
+                ),
+                $students,
+            ),
             $rooms,
             $this->roomSources->of($class)->kind,
             $rows,
             $copies,
-            null === $list ? [] : $this->readiness->of($round, $students, $order, $list, $lists, $setUp->running ?? false, ['floor' => $floor, 'rooms' => $rooms, 'rows' => $rows, 'copies' => $copies], array_values(array_filter(array_map(static fn (Whereabouts $one): ?string => $one->at, $where), \is_string(...)))),
+            null === $list
+                ? []
+                : $this->readiness->of(
+                    $round,
+                    $students,
+                    $order,
+                    $list,
+                    $lists,
+                    $setUp->running ?? false,
+                    ['floor' => $floor, 'rooms' => $rooms, 'rows' => $rows, 'copies' => $copies],
+                    array_values(
+                        array_filter(
+                            array_map(static fn (Whereabouts $one): ?string => $one->at, $where),
+                            \is_string(...),
+                        ),
+                    ),
+                ),
             null === $list ? null : $this->summary($list),
             $setUp,
             $groups,
@@ -172,7 +207,12 @@ final readonly class LessonDesk
     {
         $press = $list->summary();
 
-        return new SetUpSummary($list->digest(), null === $press ? null : $this->words->say($press), \count($list->steps), \count($list->steps) - \count($list->harmless()));
+        return new SetUpSummary(
+            $list->digest(),
+            null === $press ? null : $this->words->say($press),
+            \count($list->steps),
+            \count($list->steps) - \count($list->harmless()),
+        );
     }
 
     /**
@@ -180,7 +220,12 @@ final readonly class LessonDesk
      */
     private function partners(Round $round, Floor $floor): ?string
     {
-        $goals = array_values(array_filter($this->notes->settings($round->grouping->id)->goals, static fn (DeskGoal $goal): bool => GoalKind::NewPartners === $goal->kind));
+        $goals = array_values(
+            array_filter(
+                $this->notes->settings($round->grouping->id)->goals,
+                static fn (DeskGoal $goal): bool => GoalKind::NewPartners === $goal->kind,
+            ),
+        );
 
         return [] === $goals || [] === $floor->groups ? null : $this->judge->partners($round->grouping, $floor);
     }
@@ -195,9 +240,20 @@ final readonly class LessonDesk
             return null;
         }
         $round = $this->orders->roundNow($other);
-        $groups = $round->state()->phase($now)->isUnderWay() ? array_filter($this->floors->now($round->grouping->id)->groups, static fn (Group $group): bool => [] !== $group->students) : [];
+        $groups = $round->state()->phase($now)->isUnderWay()
+            ? array_filter(
+                $this->floors->now($round->grouping->id)->groups,
+                static fn (Group $group): bool => [] !== $group->students,
+            )
+            : [];
 
-        return new OtherLesson($other->id, $other->title, null === $other->startsAt ? null : (int) $other->startsAt->format('Uv'), array_sum(array_map(static fn (Group $group): int => \count($group->students), $groups)), \count($groups));
+        return new OtherLesson(
+            $other->id,
+            $other->title,
+            null === $other->startsAt ? null : (int) $other->startsAt->format('Uv'),
+            array_sum(array_map(static fn (Group $group): int => \count($group->students), $groups)),
+            \count($groups),
+        );
     }
 
     /**
@@ -236,7 +292,11 @@ final readonly class LessonDesk
     {
         $where = [];
         foreach ($students as $student) {
-            $where[$student->id] = isset($present[$student->id]) ? Whereabouts::wasThere() : ($student->absent ? Whereabouts::excused() : Whereabouts::neverCame());
+            $where[$student->id] = isset($present[$student->id])
+                ? Whereabouts::wasThere()
+                : ($student->absent
+                    ? Whereabouts::excused()
+                    : Whereabouts::neverCame());
         }
 
         return $where;

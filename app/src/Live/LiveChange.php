@@ -62,8 +62,13 @@ final readonly class LiveChange
     {
         $class = $this->em->find(SchoolClass::class, $event->classId);
         $groupings = $this->em->getRepository(Grouping::class)->findBy(['class' => $class, 'removedAt' => null]);
-        $this->stream->publish(array_map(Audience::staff(...), $this->lessons->idsOf($event->classId)), ['kind' => 'lesson']);
-        $this->stream->publish(array_map(static fn (Grouping $grouping): Audience => Audience::desk($grouping->id), $groupings), ['kind' => 'desk']);
+        $this->stream->publish(array_map(Audience::staff(...), $this->lessons->idsOf($event->classId)), [
+            'kind' => 'lesson',
+        ]);
+        $this->stream->publish(
+            array_map(static fn (Grouping $grouping): Audience => Audience::desk($grouping->id), $groupings),
+            ['kind' => 'desk'],
+        );
         if (null !== $class?->currentLessonId) {
             $this->stream->publish([Audience::everybody($class->currentLessonId)], ['kind' => 'refresh']);
         }
@@ -91,7 +96,9 @@ final readonly class LiveChange
     #[AsEventListener]
     public function ofRooms(RoomsChanged $event): void
     {
-        $this->stream->publish(array_map(Audience::staff(...), $this->lessons->idsOf($event->classId)), ['kind' => 'lesson']);
+        $this->stream->publish(array_map(Audience::staff(...), $this->lessons->idsOf($event->classId)), [
+            'kind' => 'lesson',
+        ]);
         $current = $this->em->find(SchoolClass::class, $event->classId)?->currentLessonId;
         if (null !== $current) {
             $this->stream->publish([Audience::everybody($current)], ['kind' => 'refresh']);
@@ -104,7 +111,9 @@ final readonly class LiveChange
     #[AsEventListener]
     public function ofFailure(WorkFailed $event): void
     {
-        $this->stream->publish(array_map(Audience::staff(...), $this->lessons->idsOf($event->classId)), ['kind' => 'lesson']);
+        $this->stream->publish(array_map(Audience::staff(...), $this->lessons->idsOf($event->classId)), [
+            'kind' => 'lesson',
+        ]);
     }
 
     /**
@@ -145,7 +154,9 @@ final readonly class LiveChange
             }
             $this->stream->publish([Audience::staff($round->lesson->id)], ['kind' => 'lesson']);
             $this->stream->publish(
-                \count($students) > self::MANY ? [Audience::everybody($round->lesson->id)] : array_map(Audience::student(...), $students),
+                \count($students) > self::MANY
+                    ? [Audience::everybody($round->lesson->id)]
+                    : array_map(Audience::student(...), $students),
                 ['kind' => 'refresh'],
             );
         }
@@ -183,7 +194,11 @@ final readonly class LiveChange
         foreach (array_values(array_unique([...$before->seated(), ...$after->seated()])) as $student) {
             [$from, $to] = [$before->groupOf($student)?->id, $after->groupOf($student)?->id];
             if ($from !== $to) {
-                $events[] = (new Event(EventKind::SeatsChanged, $now, ['student' => $student, 'fromGroup' => $from, 'toGroup' => $to]))->addressed($concerned);
+                $events[] = (new Event(EventKind::SeatsChanged, $now, [
+                    'student' => $student,
+                    'fromGroup' => $from,
+                    'toGroup' => $to,
+                ]))->addressed($concerned);
             }
         }
 

@@ -127,10 +127,18 @@ final readonly class LiveLesson
             $this->events->lock($lesson->id);
             $this->em->refresh($lesson);
             $round = $this->orders->roundNow($lesson);
-            $group = $this->floors->now($round->grouping->id)->groupOf($student->id) ?? throw LiveRefused::unusable('live.no_group');
+            $group =
+                $this->floors->now($round->grouping->id)->groupOf($student->id) ??
+                throw LiveRefused::unusable('live.no_group');
             $signals = $this->signals->of($round->id);
             try {
-                return $this->apply($round, null === $about ? new TakeBackCall($group->id, $student->id, $signals) : new MakeCall($group->id, $student->id, $about, $signals), 'student:'.$student->id);
+                return $this->apply(
+                    $round,
+                    null === $about
+                        ? new TakeBackCall($group->id, $student->id, $signals)
+                        : new MakeCall($group->id, $student->id, $about, $signals),
+                    'student:'.$student->id,
+                );
             } catch (CommandRefused $e) {
                 throw LiveRefused::because($e->says);
             }
@@ -149,7 +157,8 @@ final readonly class LiveLesson
             $this->em->refresh($notice->round);
             $moments = $notice->round->state();
 
-            return Phase::Out !== $moments->phase($this->clock->ms()) || $this->events->wasSaid($lesson->id, $notice->id, $moments->lookFrom ?? 0)
+            return Phase::Out !== $moments->phase($this->clock->ms())
+                || $this->events->wasSaid($lesson->id, $notice->id, $moments->lookFrom ?? 0)
                 ? []
                 : $this->apply($notice->round, new Say($notice->text, plan: $notice->id), 'watch');
         });
@@ -172,7 +181,9 @@ final readonly class LiveLesson
             if (null === $lesson->segment || null !== $lesson->endedAt) {
                 return [];
             }
-            $messages = $now->state()->phase($this->clock->ms())->isUnderWay() ? $this->apply($now, new CallBack(0), 'watch') : [];
+            $messages = $now->state()->phase($this->clock->ms())->isUnderWay()
+                ? $this->apply($now, new CallBack(0), 'watch')
+                : [];
 
             return [...$messages, ...$this->end($lesson, $now, new End(false), 'watch')];
         });
@@ -196,7 +207,9 @@ final readonly class LiveLesson
             }
         }
         if ([] !== $to) {
-            $this->stream->publish(array_map(Audience::student(...), array_values(array_unique($to))), ['kind' => 'refresh']);
+            $this->stream->publish(array_map(Audience::student(...), array_values(array_unique($to))), [
+                'kind' => 'refresh',
+            ]);
         }
         if ([] !== $done) {
             $this->stream->publish([Audience::staff($lesson->id)], ['kind' => 'lesson']);
@@ -251,7 +264,11 @@ final readonly class LiveLesson
         if (CommandKind::SendOut !== $request->kind) {
             return $this->apply($now, $this->command($request, $now, $actor), $actor);
         }
-        $round = null === $request->segment ? $now : $this->segment($lesson, $request->segment)->round ?? throw LiveRefused::unusable('live.no_groups_here', 'segment');
+        $round =
+            null === $request->segment
+                ? $now
+                : $this->segment($lesson, $request->segment)->round ??
+                    throw LiveRefused::unusable('live.no_groups_here', 'segment');
         if ([] === $this->floors->now($round->grouping->id)->seated()) {
             throw LiveRefused::unusable('live.nobody_seated');
         }
@@ -259,7 +276,10 @@ final readonly class LiveLesson
         $cameFrom = new CameFrom($lesson->class->currentLessonId, $lesson->segment?->id, $lesson->segmentSince);
         if ($lesson->segment !== $round->segment) {
             // From round to round: who still works in the one before goes on from there, and until then it can be taken back.
-            if (null !== $lesson->segment?->round && $lesson->segment->round->state()->phase($this->clock->ms())->isUnderWay()) {
+            if (
+                null !== $lesson->segment?->round
+                && $lesson->segment->round->state()->phase($this->clock->ms())->isUnderWay()
+            ) {
                 $messages = $this->apply($lesson->segment->round, new CallBack($round->lookSeconds), $actor);
             }
             $begun = new Event(EventKind::SegmentBegun, $this->clock->ms(), ['segment' => $round->segment->id]);
@@ -288,7 +308,11 @@ final readonly class LiveLesson
         $lesson->segmentSince = $from->since;
         $lesson->begunAt = null === $lesson->segment ? null : $lesson->begunAt;
         $before = $lesson->segment?->round;
-        if (null !== $before && $before !== $round && Phase::ComingBack === $before->state()->phase($this->clock->ms())) {
+        if (
+            null !== $before
+            && $before !== $round
+            && Phase::ComingBack === $before->state()->phase($this->clock->ms())
+        ) {
             array_push($messages, ...$this->apply($before, new KeepWorking(asBefore: true), $actor));
         }
         if (null !== $from->lesson && $from->lesson !== $lesson->id && null !== $this->now->of($from->lesson)) {
@@ -316,7 +340,10 @@ final readonly class LiveLesson
         if (CommandKind::Say === $request->kind) {
             foreach ($request->groups as $group) {
                 $sitting = $this->members($round, $group);
-                array_push($students, ...[] === $sitting ? throw LiveRefused::unusable('live.group_gone', 'groups') : $sitting);
+                array_push(
+                    $students,
+                    ...[] === $sitting ? throw LiveRefused::unusable('live.group_gone', 'groups') : $sitting,
+                );
             }
             $students = array_values(array_unique($students));
         }
@@ -328,13 +355,16 @@ final readonly class LiveLesson
             throw LiveRefused::unusable('live.whom', 'students');
         }
 
-        return $request->command($round, new Standing(
-            $this->signals->of($round->id),
-            $this->moves->of($round->id),
-            substr($actor, \strlen('teacher:')),
-            $students,
-            [] === $students ? $helps : array_intersect_key($helps, array_flip($students)),
-        ));
+        return $request->command(
+            $round,
+            new Standing(
+                $this->signals->of($round->id),
+                $this->moves->of($round->id),
+                substr($actor, \strlen('teacher:')),
+                $students,
+                [] === $students ? $helps : array_intersect_key($helps, array_flip($students)),
+            ),
+        );
     }
 
     /**
@@ -344,7 +374,9 @@ final readonly class LiveLesson
     {
         $now = $this->now->of($lesson->id);
 
-        return null === $now ? [] : array_filter(array_map(Help::for(...), $this->whereabouts->inLesson($now, $this->clock->ms())));
+        return null === $now
+            ? []
+            : array_filter(array_map(Help::for(...), $this->whereabouts->inLesson($now, $this->clock->ms())));
     }
 
     private function isPlace(Lesson $lesson, string $place): bool
@@ -360,7 +392,13 @@ final readonly class LiveLesson
     private function mustBeOnList(Lesson $lesson, array $students): void
     {
         // Most commands are about nobody in particular.
-        if ([] !== $students && \count($students) !== $this->em->getRepository(Student::class)->count(['class' => $lesson->class, 'id' => $students, 'removedAt' => null])) {
+        if (
+            [] !== $students
+            && \count($students) !==
+                $this->em
+                    ->getRepository(Student::class)
+                    ->count(['class' => $lesson->class, 'id' => $students, 'removedAt' => null])
+        ) {
             throw LiveRefused::unusable('roster.not_on_list', 'students');
         }
     }
@@ -403,7 +441,12 @@ final readonly class LiveLesson
         }
         foreach ($events as $event) {
             if (EventKind::SentOut === $event->kind) {
-                $run = $this->runs->begin($round, $event->at, $event->moment('outAt') ?? $event->at, $cameFrom ?? new CameFrom($round->lesson->id, $round->segment->id, null));
+                $run = $this->runs->begin(
+                    $round,
+                    $event->at,
+                    $event->moment('outAt') ?? $event->at,
+                    $cameFrom ?? new CameFrom($round->lesson->id, $round->segment->id, null),
+                );
                 $this->runRooms->follow($run);
             }
         }
@@ -418,9 +461,21 @@ final readonly class LiveLesson
             $to = $event->addressees();
             $messages[] = match (true) {
                 [] !== $to || $event->kind->isQuiet() => ['to' => $to],
-                EventKind::NoticeSaid === $event->kind => ['kind' => 'notice', 'notice' => new NoticeView($seq, $event->text('text'), $event->at)],
-                \in_array($event->kind, [EventKind::SegmentBegun, EventKind::LessonEnded, EventKind::LessonReopened], true) => ['kind' => 'refresh'],
-                default => ['kind' => 'round', 'seq' => $seq, 'round' => $round->id, 'moments' => Moments::of($state)],
+                EventKind::NoticeSaid === $event->kind => [
+                    'kind' => 'notice',
+                    'notice' => new NoticeView($seq, $event->text('text'), $event->at),
+                ],
+                \in_array(
+                    $event->kind,
+                    [EventKind::SegmentBegun, EventKind::LessonEnded, EventKind::LessonReopened],
+                    true,
+                ) => ['kind' => 'refresh'],
+                default => [
+                    'kind' => 'round',
+                    'seq' => $seq,
+                    'round' => $round->id,
+                    'moments' => Moments::of($state),
+                ],
             };
         }
         $round->moments = (array) Moments::of($state);
@@ -435,8 +490,15 @@ final readonly class LiveLesson
     private function addressed(Round $round, Event $event): Event
     {
         return match ($event->kind) {
-            EventKind::CallMade, EventKind::CallSeen, EventKind::CallTakenBack, EventKind::VisitBegun, EventKind::VisitEnded, EventKind::ChalkMarked => $event->addressed($this->members($round, $event->text('group'))),
-            EventKind::TakenAside, EventKind::PutBack, EventKind::Fetched => $event->addressed([$event->text('student')]),
+            EventKind::CallMade,
+            EventKind::CallSeen,
+            EventKind::CallTakenBack,
+            EventKind::VisitBegun,
+            EventKind::VisitEnded,
+            EventKind::ChalkMarked => $event->addressed($this->members($round, $event->text('group'))),
+            EventKind::TakenAside, EventKind::PutBack, EventKind::Fetched => $event->addressed([
+                $event->text('student'),
+            ]),
             default => $event,
         };
     }
@@ -460,7 +522,11 @@ final readonly class LiveLesson
             EventKind::TakenAside, EventKind::PutBack => $this->planMove($round, $event),
             EventKind::Fetched => $this->tasks->ask(MoveWork::FETCH, "{$round->id}:{$event->text('student')}"),
             // Each is said, also if another follows at once.
-            EventKind::NoticeSaid => $this->tasks->ask(RoundWork::SAY, "{$round->id}:{$seq}", null, ['text' => $event->text('text'), 'groups' => $event->text('groups'), 'to' => $event->text('to')]),
+            EventKind::NoticeSaid => $this->tasks->ask(RoundWork::SAY, "{$round->id}:{$seq}", null, [
+                'text' => $event->text('text'),
+                'groups' => $event->text('groups'),
+                'to' => $event->text('to'),
+            ]),
             default => null,
         };
     }
@@ -539,7 +605,11 @@ final readonly class LiveLesson
     {
         $this->tasks->ask(MoveWork::MOVE, "{$round->id}:{$event->text('student')}", $event->moment('from'));
         foreach ($this->moves->sideRooms($round->id) as $room) {
-            $this->tasks->ask(RoomWork::SHUT_OUT, $room, ($event->moment('from') ?? $event->at) + RoomWork::TIME_TO_GO);
+            $this->tasks->ask(
+                RoomWork::SHUT_OUT,
+                $room,
+                ($event->moment('from') ?? $event->at) + RoomWork::TIME_TO_GO,
+            );
         }
     }
 
@@ -588,7 +658,9 @@ final readonly class LiveLesson
         $this->tasks->cancel(RoundWork::AUTO_CALL, $round->id);
         $this->tasks->cancel(RoundWork::MOVE_BACK, $round->id);
         $this->planEnd($round, $state);
-        $this->tasks->ask(RoundWork::SAY, $round->id, null, ['text' => $this->words->say(new Message('live.said.call_off'))]);
+        $this->tasks->ask(RoundWork::SAY, $round->id, null, [
+            'text' => $this->words->say(new Message('live.said.call_off')),
+        ]);
     }
 
     /**

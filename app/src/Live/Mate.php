@@ -11,7 +11,12 @@ final readonly class Mate
      * @param int|null $picture the picture they know themselves by, from 0; null: they read
      * @param string   $role    '' for none
      */
-    public function __construct(public string $id, public string $name, public int $seat, public string $role, public ?int $picture = null)
-    {
+    public function __construct(
+        public string $id,
+        public string $name,
+        public int $seat,
+        public string $role,
+        public ?int $picture = null,
+    ) {
     }
 }

@@ -20,8 +20,12 @@ final readonly class MeetingHookController
     /** So far their clock may run ahead of ours. What they saw is never later than now. */
     private const AHEAD = 5_000;
 
-    public function __construct(private PresenceStore $presence, private Clock $clock, #[\SensitiveParameter] private string $secret)
-    {
+    public function __construct(
+        private PresenceStore $presence,
+        private Clock $clock,
+        #[\SensitiveParameter]
+        private string $secret,
+    ) {
     }
 
     #[Route('/hooks/meeting', methods: ['POST'])]
@@ -34,9 +38,13 @@ final readonly class MeetingHookController
         }
         $said = json_decode($body, true, 3);
         $room = \is_array($said) ? $said['room'] ?? null : null;
-        if (!\is_array($said) || !\is_string($said['person'] ?? null) || !\is_int($said['at'] ?? null)
+        if (
+            !\is_array($said)
+            || !\is_string($said['person'] ?? null)
+            || !\is_int($said['at'] ?? null)
             || !(null === $room || (\is_string($room) && 1 === preg_match('/^[A-Za-z0-9_-]{1,80}$/D', $room)))
-            || 1 !== preg_match('/^[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}$/D', $said['person'])) {
+            || 1 !== preg_match('/^[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}$/D', $said['person'])
+        ) {
             throw new Problem(422, new Message('live.hook_unreadable'));
         }
         $now = $this->clock->ms();

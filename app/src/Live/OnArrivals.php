@@ -17,8 +17,12 @@ use Symfony\Component\EventDispatcher\Attribute\AsEventListener;
 #[AsEventListener]
 final readonly class OnArrivals
 {
-    public function __construct(private EntityManagerInterface $em, private LiveChange $liveChange, private PresenceStore $presence, private Stream $stream)
-    {
+    public function __construct(
+        private EntityManagerInterface $em,
+        private LiveChange $liveChange,
+        private PresenceStore $presence,
+        private Stream $stream,
+    ) {
     }
 
     public function __invoke(Arrivals $event): void

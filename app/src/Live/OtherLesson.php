@@ -14,7 +14,12 @@ final readonly class OtherLesson
      * @param int      $students how many are at work in groups there; 0: nobody is out
      * @param int      $groups   in how many groups
      */
-    public function __construct(public string $id, public string $title, public ?int $startsAt, public int $students, public int $groups)
-    {
+    public function __construct(
+        public string $id,
+        public string $title,
+        public ?int $startsAt,
+        public int $students,
+        public int $groups,
+    ) {
     }
 }

@@ -20,8 +20,13 @@ use FreshHuddle\Core\Live\Evidence;
  */
 final readonly class PresenceStore
 {
-    public function __construct(private Connection $db, private RoomReader $rooms, private Tasks $tasks, private Stream $stream, private Clock $clock)
-    {
+    public function __construct(
+        private Connection $db,
+        private RoomReader $rooms,
+        private Tasks $tasks,
+        private Stream $stream,
+        private Clock $clock,
+    ) {
     }
 
     /**
@@ -53,9 +58,17 @@ final readonly class PresenceStore
     {
         $row = $this->db->fetchAssociative(
             'WITH alive AS (INSERT INTO presence (student_id, page_at) VALUES (:id, :at) ON CONFLICT (student_id) DO UPDATE SET page_at = :at RETURNING service_place)
-             SELECT (SELECT seq FROM live_event WHERE lesson_id = :lesson AND '.EventStore::CONCERNS.' ORDER BY seq DESC LIMIT 1) AS seq,
+             SELECT (SELECT seq FROM live_event WHERE lesson_id = :lesson AND '.
+                EventStore::CONCERNS.
+                ' ORDER BY seq DESC LIMIT 1) AS seq,
                     (SELECT service_place FROM alive) AS seen_in',
-            ['id' => $studentId, 'at' => $this->clock->ms(), 'lesson' => $lessonId, 'student' => $studentId, 'quiet' => '{'.implode(',', EventKind::quiet()).'}'],
+            [
+                'id' => $studentId,
+                'at' => $this->clock->ms(),
+                'lesson' => $lessonId,
+                'student' => $studentId,
+                'quiet' => '{'.implode(',', EventKind::quiet()).'}',
+            ],
         );
 
         $row = new Row(false === $row ? [] : $row);
@@ -85,7 +98,10 @@ final readonly class PresenceStore
      */
     public function seenByService(string $person, ?string $room, int $at): void
     {
-        $lesson = $this->db->fetchAssociative('SELECT c.current_lesson_id AS lesson, c.id AS class FROM student s JOIN school_class c ON c.id = s.class_id WHERE s.id = ?', [$person]);
+        $lesson = $this->db->fetchAssociative(
+            'SELECT c.current_lesson_id AS lesson, c.id AS class FROM student s JOIN school_class c ON c.id = s.class_id WHERE s.id = ?',
+            [$person],
+        );
         if (false === $lesson) {
             return;
         }
@@ -114,10 +130,14 @@ final readonly class PresenceStore
     public function ofClass(string $classId): array
     {
         $evidence = [];
-        foreach (Row::all($this->db->fetchAllAssociative(
-            'SELECT p.* FROM presence p JOIN student s ON s.id = p.student_id WHERE s.class_id = ? AND s.removed_at IS NULL',
-            [$classId],
-        )) as $row) {
+        foreach (
+            Row::all(
+                $this->db->fetchAllAssociative(
+                    'SELECT p.* FROM presence p JOIN student s ON s.id = p.student_id WHERE s.class_id = ? AND s.removed_at IS NULL',
+                    [$classId],
+                ),
+            ) as $row
+        ) {
             $evidence[$row->text('student_id')] = new Evidence(
                 $row->textOrNull('service_place'),
                 $row->intOrNull('service_at'),
@@ -136,7 +156,14 @@ final readonly class PresenceStore
     public function told(string $classId): array
     {
         $told = [];
-        foreach (Row::all($this->db->fetchAllAssociative('SELECT p.student_id, p.told FROM presence p JOIN student s ON s.id = p.student_id WHERE s.class_id = ?', [$classId])) as $row) {
+        foreach (
+            Row::all(
+                $this->db->fetchAllAssociative(
+                    'SELECT p.student_id, p.told FROM presence p JOIN student s ON s.id = p.student_id WHERE s.class_id = ?',
+                    [$classId],
+                ),
+            ) as $row
+        ) {
             $told[$row->text('student_id')] = $row->textOrNull('told');
         }
 
@@ -153,7 +180,10 @@ final readonly class PresenceStore
      */
     public function watchAnew(string $classId): void
     {
-        $this->db->executeStatement('UPDATE presence SET told = NULL WHERE student_id IN (SELECT id FROM student WHERE class_id = ?)', [$classId]);
+        $this->db->executeStatement(
+            'UPDATE presence SET told = NULL WHERE student_id IN (SELECT id FROM student WHERE class_id = ?)',
+            [$classId],
+        );
     }
 
     /**
@@ -161,7 +191,10 @@ final readonly class PresenceStore
      */
     public function lastSign(string $classId): ?int
     {
-        $last = $this->db->fetchOne('SELECT MAX(GREATEST(p.page_at, p.service_at, p.link_at)) FROM presence p JOIN student s ON s.id = p.student_id WHERE s.class_id = ?', [$classId]);
+        $last = $this->db->fetchOne(
+            'SELECT MAX(GREATEST(p.page_at, p.service_at, p.link_at)) FROM presence p JOIN student s ON s.id = p.student_id WHERE s.class_id = ?',
+            [$classId],
+        );
 
         return is_numeric($last) ? (int) $last : null;
     }

@@ -16,8 +16,12 @@ use FreshHuddle\Core\Live\Whereabouts;
  */
 final readonly class PresentStudents implements WhoIsHere
 {
-    public function __construct(private LessonRepository $lessons, private NowReader $now, private WhereaboutsReader $whereabouts, private Clock $clock)
-    {
+    public function __construct(
+        private LessonRepository $lessons,
+        private NowReader $now,
+        private WhereaboutsReader $whereabouts,
+        private Clock $clock,
+    ) {
     }
 
     public function in(string $groupingId): ?array
@@ -29,7 +33,8 @@ final readonly class PresentStudents implements WhoIsHere
             }
             $here = array_filter(
                 $this->whereabouts->inLesson($lesson, $this->clock->ms()),
-                static fn (Whereabouts $where): bool => Place::Lost !== $where->place && Place::Excused !== $where->place,
+                static fn (Whereabouts $where): bool => Place::Lost !== $where->place
+                    && Place::Excused !== $where->place,
             );
 
             return [] === $here ? null : array_map(strval(...), array_keys($here));

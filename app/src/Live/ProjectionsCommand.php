@@ -16,8 +16,11 @@ use Symfony\Component\Console\Output\OutputInterface;
 #[AsCommand('huddle:projections', 'Rebuilds the calls, visits, signals and moves of a lesson from its events.')]
 final class ProjectionsCommand extends Command
 {
-    public function __construct(private readonly EntityManagerInterface $em, private readonly EventStore $events, private readonly Projections $projections)
-    {
+    public function __construct(
+        private readonly EntityManagerInterface $em,
+        private readonly EventStore $events,
+        private readonly Projections $projections,
+    ) {
         parent::__construct();
     }
 

@@ -83,7 +83,9 @@ final readonly class RoundWork implements TaskHandler
                 self::MOVE_OUT => $phase->isOut() ? $this->moveOut($round, $rooms) : null,
                 self::MOVE_BACK => Phase::Back === $phase ? $this->moveBack($round, $rooms) : null,
                 self::SAY => $this->say($task, $rooms),
-                default => Phase::ComingBack === $phase ? $this->service->say(array_keys($rooms), $this->callText($round->state())) : null,
+                default => Phase::ComingBack === $phase
+                    ? $this->service->say(array_keys($rooms), $this->callText($round->state()))
+                    : null,
             };
         } catch (MeetingServiceFailed $e) {
             throw $e->worthRetrying && $task->attempts < self::MOST_TRIES ? new TryAgain($e->says, 300 * 2 ** $task->attempts) : new GaveUp($e->says);
@@ -110,7 +112,10 @@ final readonly class RoundWork implements TaskHandler
      */
     private function say(Task $task, array $rooms): void
     {
-        $groups = \is_string($task->data['groups'] ?? null) && '' !== $task->data['groups'] ? explode('|', $task->data['groups']) : [];
+        $groups =
+            \is_string($task->data['groups'] ?? null) && '' !== $task->data['groups']
+                ? explode('|', $task->data['groups'])
+                : [];
         $text = \is_string($task->data['text'] ?? null) ? $task->data['text'] : '';
         $students = \is_string($task->data['to'] ?? null) ? trim($task->data['to'], '|') : '';
         $to = '' === $students ? array_keys($rooms) : array_keys(array_intersect($rooms, $groups));
@@ -167,7 +172,9 @@ final readonly class RoundWork implements TaskHandler
         $asides = $this->moves->of($round->id);
         foreach ($this->floors->now($round->grouping->id)->groups as $group) {
             foreach ($group->students as $student) {
-                $place = $asides->expected($student, $group->id, $round->state()->state(), $this->clock->ms())->place ?? '';
+                $place =
+                    $asides->expected($student, $group->id, $round->state()->state(), $this->clock->ms())->place ??
+                    '';
                 if (isset($external[$place])) {
                     $moves[$student] = $external[$place];
                 }
@@ -186,6 +193,14 @@ final readonly class RoundWork implements TaskHandler
     {
         $main = array_flip($rooms)[MainSession::PLACE] ?? null;
 
-        return null === $main ? [] : array_fill_keys([...$this->floors->now($round->grouping->id)->seated(), ...array_map(strval(...), array_keys($this->moves->of($round->id)->students))], $main);
+        return null === $main
+            ? []
+            : array_fill_keys(
+                [
+                    ...$this->floors->now($round->grouping->id)->seated(),
+                    ...array_map(strval(...), array_keys($this->moves->of($round->id)->students)),
+                ],
+                $main,
+            );
     }
 }

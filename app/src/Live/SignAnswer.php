@@ -11,7 +11,11 @@ final readonly class SignAnswer
      * @param string|null $seenIn    where the meeting service sees the student, as in StudentNow
      * @param int         $serverNow milliseconds since 1970
      */
-    public function __construct(public ?string $lesson, public int $seq, public ?string $seenIn, public int $serverNow)
-    {
+    public function __construct(
+        public ?string $lesson,
+        public int $seq,
+        public ?string $seenIn,
+        public int $serverNow,
+    ) {
     }
 }

@@ -18,7 +18,12 @@ final readonly class Standing
      * @param list<string>           $students whom it is about
      * @param array<array-key, Help> $helps    how those of them are helped who are not where they should be, by student
      */
-    public function __construct(public Signals $signals, public Moves $moves, public string $who, public array $students = [], public array $helps = [])
-    {
+    public function __construct(
+        public Signals $signals,
+        public Moves $moves,
+        public string $who,
+        public array $students = [],
+        public array $helps = [],
+    ) {
     }
 }

@@ -94,6 +94,9 @@ final readonly class StudentController
         }
         $this->presence->followed($student->id, $way['place']);
 
-        return new RedirectResponse($this->sources->get($way['source'])->letIn($way['link']), headers: ['Cache-Control' => 'no-store', 'Referrer-Policy' => 'no-referrer']);
+        return new RedirectResponse(
+            $this->sources->get($way['source'])->letIn($way['link']),
+            headers: ['Cache-Control' => 'no-store', 'Referrer-Policy' => 'no-referrer'],
+        );
     }
 }

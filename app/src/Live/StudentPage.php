@@ -39,7 +39,29 @@ final readonly class StudentPage
         if (null === $lesson) {
             $around = $this->reader->around($student);
 
-            return new StudentNow($student->id, $student->name, $student->className, null, null, 0, $now, null, null, null, null, self::mainSession($around['main']), null, [], null, false, null, null, $around['otherDevice'], [], $student->young);
+            return new StudentNow(
+                $student->id,
+                $student->name,
+                $student->className,
+                null,
+                null,
+                0,
+                $now,
+                null,
+                null,
+                null,
+                null,
+                self::mainSession($around['main']),
+                null,
+                [],
+                null,
+                false,
+                null,
+                null,
+                $around['otherDevice'],
+                [],
+                $student->young,
+            );
         }
 
         return $this->at($student, $lesson, $now);
@@ -51,8 +73,13 @@ final readonly class StudentPage
      * @param list<CopyLink>|null $sheets instead of the copies there are
      * @param list<MyWork>|null   $alone  instead of the work there is
      */
-    public function at(StudentUser $student, LessonNow $lesson, int $now, ?array $sheets = null, ?array $alone = null): StudentNow
-    {
+    public function at(
+        StudentUser $student,
+        LessonNow $lesson,
+        int $now,
+        ?array $sheets = null,
+        ?array $alone = null,
+    ): StudentNow {
         $around = $this->reader->around($student, $lesson->roundId);
         $shown = $lesson->phase($now)->showsGroups();
 
@@ -88,9 +115,18 @@ final readonly class StudentPage
      */
     private static function alone(array $work, LessonNow $lesson): array
     {
-        $open = array_values(array_filter($work, static fn (array $one): bool => CopyTime::hasCome($one[1], $lesson->position)));
+        $open = array_values(
+            array_filter($work, static fn (array $one): bool => CopyTime::hasCome($one[1], $lesson->position)),
+        );
 
-        return array_map(static fn (array $one): MyWork => new MyWork($one[0]->id, $one[0]->title, $one[1] === $lesson->position && null === $lesson->endedAt), $open);
+        return array_map(
+            static fn (array $one): MyWork => new MyWork(
+                $one[0]->id,
+                $one[0]->title,
+                $one[1] === $lesson->position && null === $lesson->endedAt,
+            ),
+            $open,
+        );
     }
 
     /**
@@ -109,7 +145,9 @@ final readonly class StudentPage
             return $this->reader->link($student, $lesson->groupingId);
         }
 
-        return null === $aside->room ? $this->reader->link($student, null) : $this->reader->sideLink($student, $aside->place);
+        return null === $aside->room
+            ? $this->reader->link($student, null)
+            : $this->reader->sideLink($student, $aside->place);
     }
 
     /**
@@ -120,7 +158,10 @@ final readonly class StudentPage
     public function openRoom(StudentUser $student): void
     {
         $lesson = null === $student->lessonId ? null : $this->lessons->of($student->lessonId);
-        $group = null === $lesson?->groupingId || null === $lesson->roundId || !$lesson->phase($this->clock->ms())->isOut() ? null : $this->reader->group($student, $lesson->groupingId, $lesson->roundId);
+        $group =
+            null === $lesson?->groupingId || null === $lesson->roundId || !$lesson->phase($this->clock->ms())->isOut()
+                ? null
+                : $this->reader->group($student, $lesson->groupingId, $lesson->roundId);
         $room = $group['room'] ?? null;
         if (null === $group || null === $room || null === $lesson) {
             throw LiveRefused::notAllowed('live.room_not_yours_to_open');
@@ -141,7 +182,11 @@ final readonly class StudentPage
             return null;
         }
 
-        return new MySegment($lesson->kind, $lesson->instructions, null === $lesson->since ? null : $lesson->since + 60_000 * $lesson->minutes);
+        return new MySegment(
+            $lesson->kind,
+            $lesson->instructions,
+            null === $lesson->since ? null : $lesson->since + 60_000 * $lesson->minutes,
+        );
     }
 
     /**
@@ -153,7 +198,14 @@ final readonly class StudentPage
     {
         $room = $group['room'];
 
-        return WayIn::of($room['source'] ?? null, $room['openedBy'] ?? '', array_column($group['members'], 'role', 'id'), $student->id, $room['openedAt'] ?? null, $lesson->moments->outAt ?? 0);
+        return WayIn::of(
+            $room['source'] ?? null,
+            $room['openedBy'] ?? '',
+            array_column($group['members'], 'role', 'id'),
+            $student->id,
+            $room['openedAt'] ?? null,
+            $lesson->moments->outAt ?? 0,
+        );
     }
 
     /**
@@ -161,7 +213,11 @@ final readonly class StudentPage
      */
     private static function mainSession(?array $main): MyRoom
     {
-        return new MyRoom(WayIn::of($main[0] ?? null, '', [], '', null, 0), null === $main || $main[0]->hasLink() ? '' : $main[1], []);
+        return new MyRoom(
+            WayIn::of($main[0] ?? null, '', [], '', null, 0),
+            null === $main || $main[0]->hasLink() ? '' : $main[1],
+            [],
+        );
     }
 
     /**
@@ -186,9 +242,26 @@ final readonly class StudentPage
         $role = $roles[$student->id] ?? '';
         $room = $group['room'];
         $way = self::wayIn($group, $student, $lesson);
-        $openers = WayIn::Open === $way || WayIn::Wait === $way ? WayIn::openers($room['openedBy'] ?? '', $roles) : [];
-        $myRoom = new MyRoom($way, WayIn::Place === $way ? $room['name'] ?? '' : '', array_map(static fn (string $id): string => $names[$id], $openers));
+        $openers =
+            WayIn::Open === $way || WayIn::Wait === $way ? WayIn::openers($room['openedBy'] ?? '', $roles) : [];
+        $myRoom = new MyRoom(
+            $way,
+            WayIn::Place === $way ? $room['name'] ?? '' : '',
+            array_map(static fn (string $id): string => $names[$id], $openers),
+        );
 
-        return new MyGroup($group['id'], $group['name'], $group['number'], $group['mark'], $group['members'], $myRoom, $sheets ?? $group['copies'], $group['seat'], $role, $group['task'], $group['signal']);
+        return new MyGroup(
+            $group['id'],
+            $group['name'],
+            $group['number'],
+            $group['mark'],
+            $group['members'],
+            $myRoom,
+            $sheets ?? $group['copies'],
+            $group['seat'],
+            $role,
+            $group['task'],
+            $group['signal'],
+        );
     }
 }

@@ -55,7 +55,9 @@ final readonly class StudentReader
             "SELECT (SELECT jsonb_build_array(r.source, r.name) FROM room r JOIN room_member p ON p.room_id = r.id WHERE r.class_id = :class AND r.purpose = 'main' AND p.student_id = :student) AS main,
                     (SELECT service_place FROM presence WHERE student_id = :student) AS seen_in,
                     (SELECT g.id FROM doorway_guest g WHERE g.class_id = :class AND g.meant = :student AND NOT g.refused ORDER BY g.id LIMIT 1) AS other_device,
-                    (SELECT seq FROM live_event WHERE lesson_id = :lesson AND ".EventStore::CONCERNS." ORDER BY seq DESC LIMIT 1) AS seq,
+                    (SELECT seq FROM live_event WHERE lesson_id = :lesson AND ".
+                EventStore::CONCERNS.
+                " ORDER BY seq DESC LIMIT 1) AS seq,
                     (SELECT jsonb_build_array(a.place, a.from_at, m.fetched_at, r.source, r.name, EXISTS (SELECT 1 FROM room_member p WHERE p.room_id = r.id AND p.student_id = m.student_id AND p.link <> ''))
                      FROM student_move m
                      -- Who is in one place and called to another stays there until then.
@@ -69,8 +71,13 @@ final readonly class StudentReader
                      FROM segment s JOIN hand_out h ON h.opens_with_id = s.id JOIN work_copy c ON c.round_id = h.round_id AND c.original_id = h.original_id AND c.student_id = :student
                      WHERE s.lesson_id = :lesson AND s.position IS NOT NULL) AS alone",
             [
-                'class' => $student->classId, 'student' => $student->id, 'lesson' => $student->lessonId, 'round' => $roundId, 'most' => self::NOTICES,
-                'quiet' => '{'.implode(',', EventKind::quiet()).'}', 'notice' => EventKind::NoticeSaid->value,
+                'class' => $student->classId,
+                'student' => $student->id,
+                'lesson' => $student->lessonId,
+                'round' => $roundId,
+                'most' => self::NOTICES,
+                'quiet' => '{'.implode(',', EventKind::quiet()).'}',
+                'notice' => EventKind::NoticeSaid->value,
             ],
         );
         \assert(false !== $row);
@@ -84,7 +91,16 @@ final readonly class StudentReader
 
         $move = null === $row->textOrNull('move') ? [null, null, null, null, null, null] : $row->json('move');
 
-        return ['main' => self::sourceAndName(null === $row->textOrNull('main') ? [] : $row->json('main')), 'seenIn' => $row->textOrNull('seen_in'), 'seq' => $row->intOrNull('seq') ?? 0, 'notices' => $notices, 'aside' => MyAside::read($move), 'fetchedAt' => \is_int($move[2] ?? null) ? $move[2] : null, 'otherDevice' => $row->textOrNull('other_device'), 'alone' => self::alone(null === $row->textOrNull('alone') ? [] : $row->json('alone'))];
+        return [
+            'main' => self::sourceAndName(null === $row->textOrNull('main') ? [] : $row->json('main')),
+            'seenIn' => $row->textOrNull('seen_in'),
+            'seq' => $row->intOrNull('seq') ?? 0,
+            'notices' => $notices,
+            'aside' => MyAside::read($move),
+            'fetchedAt' => \is_int($move[2] ?? null) ? $move[2] : null,
+            'otherDevice' => $row->textOrNull('other_device'),
+            'alone' => self::alone(null === $row->textOrNull('alone') ? [] : $row->json('alone')),
+        ];
     }
 
     /**
@@ -113,7 +129,8 @@ final readonly class StudentReader
                         (SELECT COUNT(*) FROM group_signal y WHERE y.round_id = x.round_id AND (y.called_at, y.group_id) <= (x.called_at, x.group_id)))
                      FROM group_signal x WHERE x.round_id = :round AND x.group_id = g.id) AS signal
              FROM ({$seat}) g",
-            ['student' => $student->id, 'round' => $roundId] + (null === $runId ? ['grouping' => $groupingId] : ['run' => $runId]),
+            ['student' => $student->id, 'round' => $roundId] +
+                (null === $runId ? ['grouping' => $groupingId] : ['run' => $runId]),
         );
         if (false === $row) {
             return null;
@@ -121,8 +138,20 @@ final readonly class StudentReader
         $row = new Row($row);
         $members = [];
         foreach (null === $row->textOrNull('members') ? [] : $row->json('members') as $member) {
-            if (\is_array($member) && \is_string($member[0]) && \is_string($member[1]) && \is_int($member[2]) && \is_string($member[3])) {
-                $members[] = new Mate($member[0], $member[1], $member[2], $member[3], \is_int($member[4] ?? null) ? $member[4] : null);
+            if (
+                \is_array($member)
+                && \is_string($member[0])
+                && \is_string($member[1])
+                && \is_int($member[2])
+                && \is_string($member[3])
+            ) {
+                $members[] = new Mate(
+                    $member[0],
+                    $member[1],
+                    $member[2],
+                    $member[3],
+                    \is_int($member[4] ?? null) ? $member[4] : null,
+                );
             }
         }
         $copies = [];
@@ -133,8 +162,15 @@ final readonly class StudentReader
         }
 
         return [
-            'id' => $row->text('id'), 'name' => $row->text('name'), 'mark' => $row->int('mark'), 'number' => $row->int('number'),
-            'room' => self::room(null === $row->textOrNull('room') ? [] : $row->json('room')), 'copies' => $copies, 'seat' => $row->int('seat'), 'task' => $row->textOrNull('task') ?? '', 'members' => $members,
+            'id' => $row->text('id'),
+            'name' => $row->text('name'),
+            'mark' => $row->int('mark'),
+            'number' => $row->int('number'),
+            'room' => self::room(null === $row->textOrNull('room') ? [] : $row->json('room')),
+            'copies' => $copies,
+            'seat' => $row->int('seat'),
+            'task' => $row->textOrNull('task') ?? '',
+            'members' => $members,
             'signal' => MySignal::read(null === $row->textOrNull('signal') ? [] : $row->json('signal')),
         ];
     }
@@ -144,7 +180,12 @@ final readonly class StudentReader
      */
     public function sideLink(StudentUser $student, string $roomId): ?array
     {
-        return self::way($this->db->fetchAssociative("SELECT r.id AS place, p.link, r.source FROM room r JOIN room_member p ON p.room_id = r.id WHERE r.id = ? AND r.class_id = ? AND r.purpose = 'side' AND p.student_id = ? AND p.link <> ''", [$roomId, $student->classId, $student->id]));
+        return self::way(
+            $this->db->fetchAssociative(
+                "SELECT r.id AS place, p.link, r.source FROM room r JOIN room_member p ON p.room_id = r.id WHERE r.id = ? AND r.class_id = ? AND r.purpose = 'side' AND p.student_id = ? AND p.link <> ''",
+                [$roomId, $student->classId, $student->id],
+            ),
+        );
     }
 
     /**
@@ -154,13 +195,17 @@ final readonly class StudentReader
      */
     public function link(StudentUser $student, ?string $groupingId): ?array
     {
-        $row = null === $groupingId
-            ? $this->db->fetchAssociative("SELECT 'main' AS place, p.link, r.source FROM room r JOIN room_member p ON p.room_id = r.id WHERE r.class_id = ? AND r.purpose = 'main' AND p.student_id = ? AND p.link <> ''", [$student->classId, $student->id])
-            : $this->db->fetchAssociative(
-                "SELECT g.id AS place, p.link, r.source FROM seat s JOIN work_group g ON g.id = s.group_id AND g.position IS NOT NULL JOIN room r ON r.group_id = g.id
+        $row =
+            null === $groupingId
+                ? $this->db->fetchAssociative(
+                    "SELECT 'main' AS place, p.link, r.source FROM room r JOIN room_member p ON p.room_id = r.id WHERE r.class_id = ? AND r.purpose = 'main' AND p.student_id = ? AND p.link <> ''",
+                    [$student->classId, $student->id],
+                )
+                : $this->db->fetchAssociative(
+                    "SELECT g.id AS place, p.link, r.source FROM seat s JOIN work_group g ON g.id = s.group_id AND g.position IS NOT NULL JOIN room r ON r.group_id = g.id
                  JOIN room_member p ON p.room_id = r.id AND p.student_id = s.student_id WHERE s.grouping_id = ? AND s.student_id = ? AND p.link <> ''",
-                [$groupingId, $student->id],
-            );
+                    [$groupingId, $student->id],
+                );
 
         return self::way($row);
     }
@@ -174,7 +219,13 @@ final readonly class StudentReader
     {
         $alone = [];
         foreach ($rows as $copy) {
-            if (\is_array($copy) && \is_string($copy[0]) && \is_string($copy[1]) && \is_string($copy[2]) && \is_int($copy[3])) {
+            if (
+                \is_array($copy)
+                && \is_string($copy[0])
+                && \is_string($copy[1])
+                && \is_string($copy[2])
+                && \is_int($copy[3])
+            ) {
                 $alone[] = [new CopyLink($copy[0], $copy[1], HandOutWay::from($copy[2])), $copy[3]];
             }
         }
@@ -194,7 +245,11 @@ final readonly class StudentReader
         }
         $row = new Row($row);
 
-        return ['place' => $row->text('place'), 'link' => $row->text('link'), 'source' => SourceKind::from($row->text('source'))];
+        return [
+            'place' => $row->text('place'),
+            'link' => $row->text('link'),
+            'source' => SourceKind::from($row->text('source')),
+        ];
     }
 
     /**
@@ -204,7 +259,9 @@ final readonly class StudentReader
      */
     private static function sourceAndName(array $said): ?array
     {
-        return \is_string($said[0] ?? null) && \is_string($said[1] ?? null) ? [SourceKind::from($said[0]), $said[1]] : null;
+        return \is_string($said[0] ?? null) && \is_string($said[1] ?? null)
+            ? [SourceKind::from($said[0]), $said[1]]
+            : null;
     }
 
     /**
@@ -217,6 +274,14 @@ final readonly class StudentReader
         [$at, $by, $id] = [$said[2] ?? null, $said[3] ?? '', $said[4] ?? ''];
         $room = self::sourceAndName($said);
 
-        return null === $room || !\is_string($by) || !\is_string($id) ? null : ['id' => $id, 'source' => $room[0], 'name' => $room[1], 'openedAt' => \is_int($at) ? $at : null, 'openedBy' => $by];
+        return null === $room || !\is_string($by) || !\is_string($id)
+            ? null
+            : [
+                'id' => $id,
+                'source' => $room[0],
+                'name' => $room[1],
+                'openedAt' => \is_int($at) ? $at : null,
+                'openedBy' => $by,
+            ];
     }
 }

@@ -82,7 +82,9 @@ final readonly class WatchWork implements TaskHandler
         }
         $this->look($lesson);
 
-        return $this->isQuiet($lesson) && null === $lesson->kind ? null : $this->clock->ms() + ($this->isQuiet($lesson) ? self::WHILE_QUIET : self::EVERY);
+        return $this->isQuiet($lesson) && null === $lesson->kind
+            ? null
+            : $this->clock->ms() + ($this->isQuiet($lesson) ? self::WHILE_QUIET : self::EVERY);
     }
 
     private function look(LessonNow $lesson): void
@@ -130,7 +132,11 @@ final readonly class WatchWork implements TaskHandler
             $seen = $there[$student] ?? null;
             if (null !== $seen) {
                 if ($places[$seen['room']] !== $evidence->servicePlace) {
-                    $this->presence->seenByService($student, $seen['room'], max($seen['since'], $evidence->serviceAt ?? 0));
+                    $this->presence->seenByService(
+                        $student,
+                        $seen['room'],
+                        max($seen['since'], $evidence->serviceAt ?? 0),
+                    );
                 }
             } elseif (null !== $evidence->servicePlace) {
                 $this->presence->seenByService($student, null, $asked);
@@ -140,7 +146,12 @@ final readonly class WatchWork implements TaskHandler
 
     private function isQuiet(LessonNow $lesson): bool
     {
-        $last = max($this->presence->lastSign($lesson->classId) ?? 0, $lesson->moments->outAt ?? 0, $lesson->since ?? 0, $lesson->watchedAt ?? 0);
+        $last = max(
+            $this->presence->lastSign($lesson->classId) ?? 0,
+            $lesson->moments->outAt ?? 0,
+            $lesson->since ?? 0,
+            $lesson->watchedAt ?? 0,
+        );
 
         return $last < $this->clock->ms() - self::QUIET_AFTER;
     }
@@ -150,7 +161,8 @@ final readonly class WatchWork implements TaskHandler
      */
     private function hasBeenLeft(LessonNow $lesson): bool
     {
-        return !$lesson->current && Phase::Looking !== $this->lessons->ofClass($lesson->classId)?->phase($this->clock->ms());
+        return !$lesson->current
+            && Phase::Looking !== $this->lessons->ofClass($lesson->classId)?->phase($this->clock->ms());
     }
 
     /**

@@ -23,8 +23,13 @@ use FreshHuddle\Core\Live\Whereabouts;
  */
 final readonly class WhereaboutsReader
 {
-    public function __construct(private PresenceStore $presence, private FloorStore $floors, private ClassReader $classes, private RoomReader $rooms, private MoveStore $moves)
-    {
+    public function __construct(
+        private PresenceStore $presence,
+        private FloorStore $floors,
+        private ClassReader $classes,
+        private RoomReader $rooms,
+        private MoveStore $moves,
+    ) {
     }
 
     /**
@@ -36,7 +41,15 @@ final readonly class WhereaboutsReader
     {
         $floor = null === $lesson->groupingId ? new Floor() : $this->floors->now($lesson->groupingId);
 
-        return $this->of($lesson->classId, $this->classes->students($lesson->classId), $floor, $lesson->moments ?? Moments::read([]), null === $lesson->roundId ? new Moves() : $this->moves->of($lesson->roundId), $now, $lesson->countsSince($now));
+        return $this->of(
+            $lesson->classId,
+            $this->classes->students($lesson->classId),
+            $floor,
+            $lesson->moments ?? Moments::read([]),
+            null === $lesson->roundId ? new Moves() : $this->moves->of($lesson->roundId),
+            $now,
+            $lesson->countsSince($now),
+        );
     }
 
     /**
@@ -45,8 +58,15 @@ final readonly class WhereaboutsReader
      *
      * @return array<string, Whereabouts> by student
      */
-    public function of(string $classId, array $students, Floor $floor, Moments $moments, Moves $moves, int $now, ?int $since): array
-    {
+    public function of(
+        string $classId,
+        array $students,
+        Floor $floor,
+        Moments $moments,
+        Moves $moves,
+        int $now,
+        ?int $since,
+    ): array {
         $state = $moments->state();
         $groups = [];
         foreach ($floor->groups as $group) {
@@ -61,8 +81,15 @@ final readonly class WhereaboutsReader
                 $signs = new Evidence();
             }
             $expected = $moves->expected($student->id, $groups[$student->id] ?? null, $state, $now);
-            $where = Whereabouts::of($signs, $expected->place, $expected->since, $now, Sight::of($sources[$expected->place ?? ''] ?? $sources['']));
-            $whereabouts[$student->id] = $student->absent && Place::Lost === $where->place ? Whereabouts::excused() : $where;
+            $where = Whereabouts::of(
+                $signs,
+                $expected->place,
+                $expected->since,
+                $now,
+                Sight::of($sources[$expected->place ?? ''] ?? $sources['']),
+            );
+            $whereabouts[$student->id] =
+                $student->absent && Place::Lost === $where->place ? Whereabouts::excused() : $where;
         }
 
         return $whereabouts;

@@ -26,7 +26,9 @@ final readonly class PromptSmtp implements TransportFactoryInterface
         $transport = $this->inner->create($dsn);
         $stream = $transport instanceof SmtpTransport ? $transport->getStream() : null;
         if ($stream instanceof SocketStream) {
-            $stream->setStreamOptions(array_replace_recursive($stream->getStreamOptions(), ['socket' => ['tcp_nodelay' => true]]));
+            $stream->setStreamOptions(
+                array_replace_recursive($stream->getStreamOptions(), ['socket' => ['tcp_nodelay' => true]]),
+            );
         }
 
         return $transport;

@@ -23,7 +23,10 @@ final class Code
         $code = (new \TCPDF2DBarcode($text, 'QRCODE,M'))->getBarcodeArray();
         $path = '';
         foreach ($code['bcode'] as $y => $row) {
-            $bits = implode('', array_map(static fn (int|string $dark): string => 1 === (int) $dark ? '1' : '0', $row));
+            $bits = implode(
+                '',
+                array_map(static fn (int|string $dark): string => 1 === (int) $dark ? '1' : '0', $row),
+            );
             preg_match_all('/1+/', $bits, $pieces, \PREG_OFFSET_CAPTURE);
             foreach ($pieces[0] as [$piece, $x]) {
                 $width = \strlen($piece);
@@ -32,6 +35,13 @@ final class Code
         }
         $size = max($code['num_rows'], $code['num_cols']) + 2 * self::QUIET;
 
-        return 'data:image/svg+xml;base64,'.base64_encode(\sprintf('<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 %1$d %1$d" width="%1$d" height="%1$d"><path d="%2$s" fill="#000"/></svg>', $size, $path));
+        return 'data:image/svg+xml;base64,'.
+            base64_encode(
+                \sprintf(
+                    '<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 %1$d %1$d" width="%1$d" height="%1$d"><path d="%2$s" fill="#000"/></svg>',
+                    $size,
+                    $path,
+                ),
+            );
     }
 }

@@ -47,7 +47,14 @@ final class Marks
         $signs = self::all()['signs'];
         $path = $signs[($mark + intdiv($mark, \count($signs))) % \count($signs)]['path'];
 
-        return 'data:image/svg+xml;base64,'.base64_encode(\sprintf('<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 24 24"><path d="%s" fill="%s" fill-rule="evenodd"/></svg>', $path, self::colour($mark)));
+        return 'data:image/svg+xml;base64,'.
+            base64_encode(
+                \sprintf(
+                    '<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 24 24"><path d="%s" fill="%s" fill-rule="evenodd"/></svg>',
+                    $path,
+                    self::colour($mark),
+                ),
+            );
     }
 
     /**
@@ -57,12 +64,24 @@ final class Marks
     {
         if (null === self::$pictures) {
             /** @var array{pictures: list<array{name: string, path: string}>} $all */
-            $all = json_decode((string) file_get_contents(\dirname(__DIR__, 3).'/core/data/pictures.json'), true, 8, \JSON_THROW_ON_ERROR);
+            $all = json_decode(
+                (string) file_get_contents(\dirname(__DIR__, 3).'/core/data/pictures.json'),
+                true,
+                8,
+                \JSON_THROW_ON_ERROR,
+            );
             self::$pictures = $all['pictures'];
         }
         $count = \count(self::$pictures);
 
-        return 'data:image/svg+xml;base64,'.base64_encode(\sprintf('<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 256 256"><path d="%s" fill="%s"/></svg>', self::$pictures[$number % $count]['path'], self::colour($number + intdiv($number, $count))));
+        return 'data:image/svg+xml;base64,'.
+            base64_encode(
+                \sprintf(
+                    '<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 256 256"><path d="%s" fill="%s"/></svg>',
+                    self::$pictures[$number % $count]['path'],
+                    self::colour($number + intdiv($number, $count)),
+                ),
+            );
     }
 
     /**
@@ -72,7 +91,12 @@ final class Marks
     {
         if (null === self::$all) {
             /** @var array{colours: list<string>, signs: list<array{name: string, path: string}>} $all */
-            $all = json_decode((string) file_get_contents(\dirname(__DIR__, 3).'/core/data/marks.json'), true, 8, \JSON_THROW_ON_ERROR);
+            $all = json_decode(
+                (string) file_get_contents(\dirname(__DIR__, 3).'/core/data/marks.json'),
+                true,
+                8,
+                \JSON_THROW_ON_ERROR,
+            );
             self::$all = $all;
         }
 

@@ -15,7 +15,11 @@ use setasign\Fpdi\Tcpdf\Fpdi;
  */
 final class Paper
 {
-    private const TYPE = ['text' => 'AtkinsonHyperlegibleNext_400Regular', 'bold' => 'AtkinsonHyperlegibleNext_700Bold', 'head' => 'Besley_600SemiBold'];
+    private const TYPE = [
+        'text' => 'AtkinsonHyperlegibleNext_400Regular',
+        'bold' => 'AtkinsonHyperlegibleNext_700Bold',
+        'head' => 'Besley_600SemiBold',
+    ];
     private const WIDE = 'DejaVu Sans';
 
     /** @var array<string, array<int, int>> the signs a font has, by font */
@@ -40,15 +44,34 @@ final class Paper
         }
         $faces = '';
         foreach (self::TYPE as $name => $file) {
-            $faces .= \sprintf('@font-face { font-family: "fh-%s"; src: url("%s") format("truetype"); } ', $name, self::file($file));
+            $faces .= \sprintf(
+                '@font-face { font-family: "fh-%s"; src: url("%s") format("truetype"); } ',
+                $name,
+                self::file($file),
+            );
         }
-        $fonts = ['{text}' => '"fh-text"', '{bold}' => '"fh-bold"', '{head}' => '"fh-head"', '{wide}' => '"'.self::WIDE.'"'];
-        $pdf = new Dompdf(new Options([
-            'isRemoteEnabled' => false, 'isPhpEnabled' => false, 'defaultFont' => self::WIDE, 'tempDir' => sys_get_temp_dir(),
-            'fontDir' => $cache, 'fontCache' => $cache, 'chroot' => [\dirname(self::file('')), \dirname(__DIR__, 3).'/vendor/dompdf/dompdf'],
-        ]));
+        $fonts = [
+            '{text}' => '"fh-text"',
+            '{bold}' => '"fh-bold"',
+            '{head}' => '"fh-head"',
+            '{wide}' => '"'.self::WIDE.'"',
+        ];
+        $pdf = new Dompdf(
+            new Options([
+                'isRemoteEnabled' => false,
+                'isPhpEnabled' => false,
+                'defaultFont' => self::WIDE,
+                'tempDir' => sys_get_temp_dir(),
+                'fontDir' => $cache,
+                'fontCache' => $cache,
+                'chroot' => [\dirname(self::file('')), \dirname(__DIR__, 3).'/vendor/dompdf/dompdf'],
+            ]),
+        );
         $pdf->setPaper('A4', $across ? 'landscape' : 'portrait');
-        $pdf->loadHtml('<!doctype html><meta charset="utf-8"><style>'.$faces.strtr($style, $fonts).'</style>'.$body, 'UTF-8');
+        $pdf->loadHtml(
+            '<!doctype html><meta charset="utf-8"><style>'.$faces.strtr($style, $fonts).'</style>'.$body,
+            'UTF-8',
+        );
         $pdf->render();
 
         return (string) $pdf->output();
@@ -86,7 +109,11 @@ final class Paper
     {
         $html = htmlspecialchars($text, \ENT_QUOTES | \ENT_SUBSTITUTE, 'UTF-8');
 
-        return \sprintf('<span style="font-family: %s">%s</span>', $this->has($text, self::TYPE[$type]) ? "'fh-{$type}'" : "'".self::WIDE."'", $html);
+        return \sprintf(
+            '<span style="font-family: %s">%s</span>',
+            $this->has($text, self::TYPE[$type]) ? "'fh-{$type}'" : "'".self::WIDE."'",
+            $html,
+        );
     }
 
     private function has(string $text, string $font): bool

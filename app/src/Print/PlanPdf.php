@@ -49,17 +49,35 @@ final readonly class PlanPdf
             default => 5,
         };
         $largest = max([1, ...array_map(static fn (PlanTable $table): int => \count($table->tags), $tables)]);
-        $head = self::HEAD + self::FOOT * max([0, ...array_map(static fn (PlanTable $table): int => \count($table->lines), $tables)]);
+        $head =
+            self::HEAD +
+            self::FOOT * max([0, ...array_map(static fn (PlanTable $table): int => \count($table->lines), $tables)]);
         $fit = max(1, (int) floor(self::HEIGHT / ($head + self::GAP + self::LEAST[(int) $hasNotes] * $largest)));
         $down = min($fit, max(1, (int) ceil(\count($tables) / $across)));
-        $tag = min(self::MOST, max(self::LEAST[(int) $hasNotes], (self::HEIGHT / $down - $head - self::GAP) / $largest));
+        $tag = min(
+            self::MOST,
+            max(self::LEAST[(int) $hasNotes], (self::HEIGHT / $down - $head - self::GAP) / $largest),
+        );
         $body = '';
         $pages = array_chunk($tables, max(1, $across * $down));
         foreach ([] === $pages ? [[]] : $pages as $number => $page) {
-            $body .= \sprintf('<div class="page%s">%s%s</div>', 0 === $number ? '' : ' next', $this->head($title, $sub), $this->page($page, $across));
+            $body .= \sprintf(
+                '<div class="page%s">%s%s</div>',
+                0 === $number ? '' : ' next',
+                $this->head($title, $sub),
+                $this->page($page, $across),
+            );
         }
 
-        return $this->paper->pdf(self::style($tag, $across, $hasNotes, max([8, ...array_map(static fn (array $tag): int => mb_strlen($tag['name']), $tags)])), $body);
+        return $this->paper->pdf(
+            self::style(
+                $tag,
+                $across,
+                $hasNotes,
+                max([8, ...array_map(static fn (array $tag): int => mb_strlen($tag['name']), $tags)]),
+            ),
+            $body,
+        );
     }
 
     private function head(string $title, string $sub): string
@@ -84,7 +102,11 @@ final readonly class PlanPdf
     {
         $html = '';
         foreach (array_chunk($tables, $across) as $row) {
-            $html .= '<tr>'.implode('', array_map($this->table(...), $row)).str_repeat('<td class="none"></td>', $across - \count($row)).'</tr>';
+            $html .=
+                '<tr>'.
+                implode('', array_map($this->table(...), $row)).
+                str_repeat('<td class="none"></td>', $across - \count($row)).
+                '</tr>';
         }
 
         return '<table class="plan">'.$html.'</table>';
@@ -99,7 +121,13 @@ final readonly class PlanPdf
             Marks::sign($table->mark),
             $this->paper->set($table->name, 'head'),
             $this->paper->set((string) $table->number),
-            implode('', array_map(fn (string $line): string => '<div class="line">'.$this->paper->set($line).'</div>', $table->lines)),
+            implode(
+                '',
+                array_map(
+                    fn (string $line): string => '<div class="line">'.$this->paper->set($line).'</div>',
+                    $table->lines,
+                ),
+            ),
             implode('', array_map($this->tag(...), $table->tags)),
         );
     }
@@ -109,7 +137,12 @@ final readonly class PlanPdf
      */
     private function tag(array $tag): string
     {
-        return \sprintf('<table class="tag"><tr><td class="seat">%d</td><td>%s%s</td></tr></table>', $tag['seat'], $this->paper->set($tag['name']), '' === $tag['note'] ? '' : '<br><span class="note">'.$this->paper->set($tag['note']).'</span>');
+        return \sprintf(
+            '<table class="tag"><tr><td class="seat">%d</td><td>%s%s</td></tr></table>',
+            $tag['seat'],
+            $this->paper->set($tag['name']),
+            '' === $tag['note'] ? '' : '<br><span class="note">'.$this->paper->set($tag['note']).'</span>',
+        );
     }
 
     /**
@@ -119,18 +152,32 @@ final readonly class PlanPdf
     private static function style(float $tag, int $across, bool $hasNotes, int $longest): string
     {
         $width = 277 / $across - 14;
-        $size = min(16.0, ($tag - 2.6) / (self::LINE * self::POINT * ($hasNotes ? 1.75 : 1)), $width / (self::SIGN * self::POINT * $longest));
+        $size = min(
+            16.0,
+            ($tag - 2.6) / (self::LINE * self::POINT * ($hasNotes ? 1.75 : 1)),
+            $width / (self::SIGN * self::POINT * $longest),
+        );
 
-        return '@page { margin: 10mm 10mm 8mm; } body { margin: 0; color: #1c2333; font-family: {text}; font-size: '.$size.'pt; }
+        return '@page { margin: 10mm 10mm 8mm; } body { margin: 0; color: #1c2333; font-family: {text}; font-size: '.
+            $size.
+            'pt; }
             .page { height: 190mm; overflow: hidden; } .next { page-break-before: always; }
             .head { width: 100%; border-collapse: collapse; border-bottom: 0.6mm solid #1c2333; } .head td { padding: 0; vertical-align: bottom; }
             .title { font-size: 19pt; width: 75%; } .sub { font-size: 10.5pt; color: #555c6c; height: 7mm; vertical-align: top !important; } .mark { text-align: right; font-size: 12pt; } .mark.sub { font-size: 10.5pt; } .word { width: auto; margin: 0 0 1mm auto; border-collapse: collapse; } .word td { padding: 0 0 0.6mm 1mm; } .word .fresh { background: #d4ee3a; padding: 0 1mm 0.6mm; }
-            .plan { width: 285mm; border-collapse: separate; border-spacing: 4mm '.(self::GAP / 2).'mm; margin: 1mm 0 0 -4mm; table-layout: fixed; }
+            .plan { width: 285mm; border-collapse: separate; border-spacing: 4mm '.
+            self::GAP / 2 .
+            'mm; margin: 1mm 0 0 -4mm; table-layout: fixed; }
             .cell { padding: 0; vertical-align: top; } .none { padding: 0; }
             .slab { width: 100%; border: 0.6mm solid; border-collapse: separate; border-spacing: 0; height: 9.5mm; } .slab td { vertical-align: middle; padding: 0.5mm 2mm; }
-            .sign { width: 6mm; padding-right: 0 !important; } .sign img { width: 5.5mm; height: 5.5mm; } .name { font-size: '.min(14.0, $size * 1.2).'pt; } .number { text-align: right; width: 6mm; color: #555c6c; font-size: 9pt; }
-            .line { height: '.(self::FOOT - 0.8).'mm; padding: 0.8mm 0 0 2mm; font-size: 8.5pt; line-height: 1; white-space: nowrap; overflow: hidden; }
-            .tag { width: 100%; height: '.($tag - 2.6).'mm; margin-top: 1mm; border: 0.3mm solid #1c2333; border-collapse: separate; border-spacing: 0; background: #fffdf8; }
+            .sign { width: 6mm; padding-right: 0 !important; } .sign img { width: 5.5mm; height: 5.5mm; } .name { font-size: '.
+            min(14.0, $size * 1.2).
+            'pt; } .number { text-align: right; width: 6mm; color: #555c6c; font-size: 9pt; }
+            .line { height: '.
+            (self::FOOT - 0.8).
+            'mm; padding: 0.8mm 0 0 2mm; font-size: 8.5pt; line-height: 1; white-space: nowrap; overflow: hidden; }
+            .tag { width: 100%; height: '.
+            ($tag - 2.6).
+            'mm; margin-top: 1mm; border: 0.3mm solid #1c2333; border-collapse: separate; border-spacing: 0; background: #fffdf8; }
             .tag td { vertical-align: middle; padding: 0 2mm 0.8mm 0; line-height: 1; white-space: nowrap; overflow: hidden; } .tag .seat { width: 5mm; padding-left: 2mm; color: #555c6c; font-size: 8pt; } .note { color: #555c6c; font-size: 75%; }';
     }
 }

@@ -18,7 +18,17 @@ final readonly class FindingView
      * @param Mend|null   $other   another press that mends it, for a lesson that is meant to be so
      * @param string|null $segment where it is mended; null: in the round that is looked at
      */
-    public function __construct(public string $check, public Weight $weight, public string $says, public Mend $mend, public string $press, public ?string $subject, public array $rounds, public ?string $segment, public ?Mend $other, public ?string $otherPress)
-    {
+    public function __construct(
+        public string $check,
+        public Weight $weight,
+        public string $says,
+        public Mend $mend,
+        public string $press,
+        public ?string $subject,
+        public array $rounds,
+        public ?string $segment,
+        public ?Mend $other,
+        public ?string $otherPress,
+    ) {
     }
 }

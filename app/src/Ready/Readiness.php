@@ -86,31 +86,56 @@ final readonly class Readiness
      *
      * @return list<FindingView> what stops first
      */
-    public function of(Round $shown, array $students, RunningOrderView $order, SetUpList $all, array $lists, bool $isSettingUp, array $parts, array $inUse = []): array
-    {
+    public function of(
+        Round $shown,
+        array $students,
+        RunningOrderView $order,
+        SetUpList $all,
+        array $lists,
+        bool $isSettingUp,
+        array $parts,
+        array $inUse = [],
+    ): array {
         $plans = $rounds = [];
         foreach ($order->segments as $segment) {
-            $round = null === $segment->round || !isset($lists[$segment->round->id]) ? null : $this->em->find(Round::class, $segment->round->id);
+            $round =
+                null === $segment->round || !isset($lists[$segment->round->id])
+                    ? null
+                    : $this->em->find(Round::class, $segment->round->id);
             if (null !== $round) {
                 $number = $round->number ?? 0;
-                $plans[$number] = $this->plan($round, $students, $order, $all, $lists[$round->id], $isSettingUp, $round === $shown ? $parts : $this->parts($round), $inUse);
+                $plans[$number] = $this->plan(
+                    $round,
+                    $students,
+                    $order,
+                    $all,
+                    $lists[$round->id],
+                    $isSettingUp,
+                    $round === $shown ? $parts : $this->parts($round),
+                    $inUse,
+                );
                 $rounds[$number] = $segment->id;
             }
         }
 
-        return array_map(fn (Finding $finding): FindingView => new FindingView(
-            $finding->check,
-            $finding->weight,
-            $this->words->say($finding->says),
-            $finding->mend,
-            $this->words->say($finding->press ?? new Message('ready.mend.'.$finding->mend->value)),
-            $finding->subject,
-            \count($finding->rounds) === \count($plans) ? [] : $finding->rounds,
-            // What is found in the round that is looked at is mended there.
-            \in_array($shown->number, $finding->rounds, true) ? null : $rounds[$finding->rounds[0] ?? 0] ?? null,
-            $finding->other,
-            null === $finding->other ? null : $this->words->say(new Message('ready.mend.'.$finding->other->value)),
-        ), ReadyCheck::standard()->runAll($plans));
+        return array_map(
+            fn (Finding $finding): FindingView => new FindingView(
+                $finding->check,
+                $finding->weight,
+                $this->words->say($finding->says),
+                $finding->mend,
+                $this->words->say($finding->press ?? new Message('ready.mend.'.$finding->mend->value)),
+                $finding->subject,
+                \count($finding->rounds) === \count($plans) ? [] : $finding->rounds,
+                // What is found in the round that is looked at is mended there.
+                \in_array($shown->number, $finding->rounds, true) ? null : $rounds[$finding->rounds[0] ?? 0] ?? null,
+                $finding->other,
+                null === $finding->other
+                    ? null
+                    : $this->words->say(new Message('ready.mend.'.$finding->other->value)),
+            ),
+            ReadyCheck::standard()->runAll($plans),
+        );
     }
 
     /**
@@ -121,7 +146,12 @@ final readonly class Readiness
         $floor = $this->floors->now($round->grouping->id);
         $copies = $this->handingOut->summaries($round->id);
 
-        return ['floor' => $floor, 'rooms' => $this->rooms->ofRound($round->grouping->id, $round->lesson->class->id, $floor), 'rows' => $this->handingOut->rows($round, $floor, $copies), 'copies' => $copies];
+        return [
+            'floor' => $floor,
+            'rooms' => $this->rooms->ofRound($round->grouping->id, $round->lesson->class->id, $floor),
+            'rows' => $this->handingOut->rows($round, $floor, $copies),
+            'copies' => $copies,
+        ];
     }
 
     /**
@@ -129,8 +159,16 @@ final readonly class Readiness
      * @param Parts             $parts
      * @param list<string>      $inUse
      */
-    private function plan(Round $round, array $students, RunningOrderView $order, SetUpList $all, SetUpList $list, bool $isSettingUp, array $parts, array $inUse): Plan
-    {
+    private function plan(
+        Round $round,
+        array $students,
+        RunningOrderView $order,
+        SetUpList $all,
+        SetUpList $list,
+        bool $isSettingUp,
+        array $parts,
+        array $inUse,
+    ): Plan {
         ['floor' => $floor, 'rooms' => $rooms, 'rows' => $rows, 'copies' => $copies] = $parts;
         $class = $round->lesson->class;
         $source = $this->sources->of($class);
@@ -147,31 +185,61 @@ final readonly class Readiness
             foreach ($group->students as $i => $student) {
                 $held[$student] = $roles[$i + 1] ?? '';
             }
-            $groups[] = new PlannedGroup($group->id, $group->name, $group->students, array_filter($held, static fn (string $role): bool => '' !== $role));
+            $groups[] = new PlannedGroup(
+                $group->id,
+                $group->name,
+                $group->students,
+                array_filter($held, static fn (string $role): bool => '' !== $role),
+            );
         }
-        $isGuessable = SourceKind::NamePattern === $source->kind && '' !== $source->addressPattern && (new AddressPattern($source->addressPattern))->isGuessable();
+        $isGuessable =
+            SourceKind::NamePattern === $source->kind
+            && '' !== $source->addressPattern
+            && (new AddressPattern($source->addressPattern))->isGuessable();
         $used = $this->passes->usedIn($class->id);
         $sent = $this->sent->of($round->id);
 
         return new Plan(
             $here,
             $groups,
-            array_values(array_map(static fn (RoomView $room): PlannedRoom => self::room($room, $isGuessable, \in_array($room->groupId ?? MainSession::PLACE, $inUse, true)), array_filter($rooms, static fn (RoomView $room): bool => RoomPurpose::Side !== $room->purpose))),
+            array_values(
+                array_map(
+                    static fn (RoomView $room): PlannedRoom => self::room(
+                        $room,
+                        $isGuessable,
+                        \in_array($room->groupId ?? MainSession::PLACE, $inUse, true),
+                    ),
+                    array_filter($rooms, static fn (RoomView $room): bool => RoomPurpose::Side !== $room->purpose),
+                ),
+            ),
             array_map(static fn (RowView $row): PlannedMaterial => self::material($row, $groups), $rows),
             self::ofThisFloor($copies, $groups),
-            array_map(static fn (SegmentView $segment): array => [$segment->kind, $segment->minutes], $order->segments),
+            array_map(
+                static fn (SegmentView $segment): array => [$segment->kind, $segment->minutes],
+                $order->segments,
+            ),
             $round->lesson->minutes,
             $round->segment->minutes,
             $source->kind,
             $source->openedBy,
-            [] === $groups || ShapeKind::Sizes !== $this->notes->settings($round->grouping->id)->shape ? 1 : \PHP_INT_MAX,
+            [] === $groups || ShapeKind::Sizes !== $this->notes->settings($round->grouping->id)->shape
+                ? 1
+                : \PHP_INT_MAX,
             [] === $groups ? [] : $this->judge->brokenRules($round->grouping, $floor),
-            [] === $used || $this->usage->hasBeenOut($class->id) ? null : array_values(array_diff(array_map(strval(...), array_keys($here)), $used)),
+            [] === $used || $this->usage->hasBeenOut($class->id)
+                ? null
+                : array_values(array_diff(array_map(strval(...), array_keys($here)), $used)),
             $all->summary(),
             $isSettingUp,
             $this->posts($round, $floor, $here, $sent),
             null === $round->lesson->startsAt ? null : (int) $round->lesson->startsAt->format('Uv'),
-            \count(array_filter($list->harmless(), static fn (SetUpStep $step): bool => StepKind::Post === $step->kind || StepKind::Send === $step->kind)),
+            \count(
+                array_filter(
+                    $list->harmless(),
+                    static fn (SetUpStep $step): bool => StepKind::Post === $step->kind
+                        || StepKind::Send === $step->kind,
+                ),
+            ),
             self::returned($sent, $here),
             $class->cannotReadYet,
             $round->lesson->talkOnly,
@@ -197,7 +265,15 @@ final readonly class Readiness
             $group = $groups[$sent->target] ?? null;
             if (SentKind::Post === $sent->kind && null !== $sent->theirId && null !== $group) {
                 $due ??= [$this->sendings->of($round)->dueAt];
-                $posts[] = new PlannedPost($group->name, $sent->audience, array_values(array_filter($group->students, static fn (string $student): bool => isset($here[$student]))), $sent->dueAt, $due[0]);
+                $posts[] = new PlannedPost(
+                    $group->name,
+                    $sent->audience,
+                    array_values(
+                        array_filter($group->students, static fn (string $student): bool => isset($here[$student])),
+                    ),
+                    $sent->dueAt,
+                    $due[0],
+                );
             }
         }
 
@@ -259,10 +335,22 @@ final readonly class Readiness
         }
         foreach ($groups as $group) {
             $way = $cells[$group->id]->way ?? $row->way;
-            $gets[$group->id] = HandOutWay::Nothing === $way ? null : $names[$cells[$group->id]->variant ?? $row->variant] ?? '';
+            $gets[$group->id] =
+                HandOutWay::Nothing === $way ? null : $names[$cells[$group->id]->variant ?? $row->variant] ?? '';
         }
 
-        return new PlannedMaterial($row->original, $row->title, $row->version, $row->unfinished, array_values($names), $gets, $row->missing, false, null !== $row->by, $row->spoken);
+        return new PlannedMaterial(
+            $row->original,
+            $row->title,
+            $row->version,
+            $row->unfinished,
+            array_values($names),
+            $gets,
+            $row->missing,
+            false,
+            null !== $row->by,
+            $row->spoken,
+        );
     }
 
     /**
@@ -279,7 +367,14 @@ final readonly class Readiness
         $planned = [];
         foreach ($copies as $copy) {
             if (null === $copy->groupId || isset($here[$copy->groupId])) {
-                $planned[] = new PlannedCopy($copy->id, $copy->name, $copy->original, $copy->groupId, $copy->studentId, $copy->version);
+                $planned[] = new PlannedCopy(
+                    $copy->id,
+                    $copy->name,
+                    $copy->original,
+                    $copy->groupId,
+                    $copy->studentId,
+                    $copy->version,
+                );
             }
         }
 

@@ -18,8 +18,12 @@ abstract class Refusal extends Refused
      * @param string|null $field      the field at fault, as the request names it
      * @param int|null    $retryAfter seconds after which it may be tried again
      */
-    final protected function __construct(Message $says, public readonly RefusalKind $kind, public readonly ?string $field = null, public readonly ?int $retryAfter = null)
-    {
+    final protected function __construct(
+        Message $says,
+        public readonly RefusalKind $kind,
+        public readonly ?string $field = null,
+        public readonly ?int $retryAfter = null,
+    ) {
         parent::__construct($says);
     }
 

@@ -49,7 +49,13 @@ final readonly class LinkLists
         return array_map(function (PastedLink $line) use ($moved): PastedLinkView {
             $note = $line->fault ?? (null === $line->link ? null : $moved[$line->link->normal]['says'] ?? null);
 
-            return new PastedLinkView($line->line, $line->shown, $line->place, $line->link?->host, null === $note ? null : $this->words->say($note));
+            return new PastedLinkView(
+                $line->line,
+                $line->shown,
+                $line->place,
+                $line->link?->host,
+                null === $note ? null : $this->words->say($note),
+            );
         }, $lines);
     }
 
@@ -64,7 +70,9 @@ final readonly class LinkLists
         $this->ofRound->plan($round);
         $class = $round->lesson->class;
         $rooms = [];
-        foreach ($this->reader->ofRound($round->grouping->id, $class->id, $this->floors->now($round->grouping->id)) as $room) {
+        foreach (
+            $this->reader->ofRound($round->grouping->id, $class->id, $this->floors->now($round->grouping->id)) as $room
+        ) {
             if (RoomPurpose::Side !== $room->purpose) {
                 $rooms[$room->groupId ?? MainSession::PLACE] = $room;
             }
@@ -92,7 +100,13 @@ final readonly class LinkLists
         } catch (NoLinkYet $e) {
             throw RoomsRefused::because($e->says, 'text');
         }
-        $isAll = [] === array_filter($rooms, static fn (RoomView $room): bool => !isset($links[$room->id]) && SourceKind::OwnLinks !== $room->source);
+        $isAll =
+            [] ===
+            array_filter(
+                $rooms,
+                static fn (RoomView $room): bool => !isset($links[$room->id])
+                    && SourceKind::OwnLinks !== $room->source,
+            );
         if ($isAll) {
             // Who has said where everybody meets will say it for the next groups too.
             $this->sources->save($class, new SaveRoomSource(SourceKind::OwnLinks));
@@ -115,7 +129,13 @@ final readonly class LinkLists
         $standing = [];
         foreach ($this->floors->now($round->grouping->id)->groups as $group) {
             $room = $rooms[$group->id] ?? null;
-            $link = null === $room ? null : $links[$room->id] ?? (SourceKind::OwnLinks === $room->source && null !== $room->link ? Link::read($room->link) : null);
+            $link =
+                null === $room
+                    ? null
+                    : $links[$room->id] ??
+                        (SourceKind::OwnLinks === $room->source && null !== $room->link
+                            ? Link::read($room->link)
+                            : null);
             if (null === $link) {
                 break; // the links of those after it would go to other groups the next time
             }
@@ -134,7 +154,10 @@ final readonly class LinkLists
         return match (true) {
             $has['class'] !== $classId => new Message('rooms.link.of_class', ['class' => $has['className']]),
             RoomPurpose::Main === $has['purpose'] => new Message('rooms.link.of_main'),
-            null !== $has['grouping'] => new Message('rooms.link.of_group', ['group' => $has['name'], 'grouping' => $has['grouping']]),
+            null !== $has['grouping'] => new Message('rooms.link.of_group', [
+                'group' => $has['name'],
+                'grouping' => $has['grouping'],
+            ]),
             default => new Message('rooms.link.of_side_room', ['name' => $has['name']]),
         };
     }
@@ -155,9 +178,20 @@ final readonly class LinkLists
         $taken = $moved = [];
         foreach ($this->reader->links($class->teacher->id, $class->id, $round->grouping->id) as $normal => $has) {
             if ($has['class'] === $class->id && null !== $has['group']) {
-                $moved[$normal] = ['room' => $has['room'], 'says' => isset($groups[$has['group']]) ? null : new Message('rooms.pasted.moves', ['group' => $has['name'], 'grouping' => $has['grouping'] ?? ''])];
+                $moved[$normal] = [
+                    'room' => $has['room'],
+                    'says' => isset($groups[$has['group']])
+                        ? null
+                        : new Message('rooms.pasted.moves', [
+                            'group' => $has['name'],
+                            'grouping' => $has['grouping'] ?? '',
+                        ]),
+                ];
             } else {
-                $taken[$normal] = RoomPurpose::Main === $has['purpose'] && $has['class'] === $class->id ? MainSession::PLACE : self::takenBy($has, $class->id);
+                $taken[$normal] =
+                    RoomPurpose::Main === $has['purpose'] && $has['class'] === $class->id
+                        ? MainSession::PLACE
+                        : self::takenBy($has, $class->id);
             }
         }
 

@@ -9,7 +9,8 @@ use Symfony\Component\Validator\Constraints as Assert;
 final readonly class MakeSideRoom
 {
     public function __construct(
-        #[Assert\NotBlank(message: 'rooms.name_is_empty', normalizer: 'trim'), Assert\Length(max: 120, maxMessage: 'rooms.name_has_at_most_120_characters')]
+        #[Assert\NotBlank(message: 'rooms.name_is_empty', normalizer: 'trim'),
+            Assert\Length(max: 120, maxMessage: 'rooms.name_has_at_most_120_characters'),]
         public string $name,
     ) {
     }

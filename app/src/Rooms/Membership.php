@@ -21,8 +21,14 @@ use FreshHuddle\Core\Rooms\RoomPurpose;
  */
 final readonly class Membership
 {
-    public function __construct(private EntityManagerInterface $em, private RoomStore $store, private FloorStore $floors, private Sources $sources, private Staff $staff, private Guests $guests)
-    {
+    public function __construct(
+        private EntityManagerInterface $em,
+        private RoomStore $store,
+        private FloorStore $floors,
+        private Sources $sources,
+        private Staff $staff,
+        private Guests $guests,
+    ) {
     }
 
     /**
@@ -45,7 +51,9 @@ final readonly class Membership
             }
         }
         $staff = $this->staff->names($room->class);
-        $ways = $this->sources->get($room->source)->bring($room, $students + $staff, $this->named($room), $this->store);
+        $ways = $this->sources
+            ->get($room->source)
+            ->bring($room, $students + $staff, $this->named($room), $this->store);
         $own = array_intersect_key($ways, $students);
         $this->store->members($room->id, $own, array_intersect_key($ways, $staff));
 
@@ -63,7 +71,10 @@ final readonly class Membership
     {
         $named = ['class' => $room->class->name, 'teacher' => $room->class->teacher->name, 'lesson' => ''];
         if (null === $room->group || null === $room->grouping) {
-            return $named + ['group' => RoomPurpose::Main === $room->purpose ? MainSession::PLACE : $room->name, 'n' => 0];
+            return $named + [
+                'group' => RoomPurpose::Main === $room->purpose ? MainSession::PLACE : $room->name,
+                'n' => 0,
+            ];
         }
         foreach ($this->floors->now($room->grouping->id)->groups as $i => $group) {
             if ($group->id === $room->group->id) {
@@ -83,7 +94,9 @@ final readonly class Membership
     private function students(Room $room): array
     {
         $students = [];
-        foreach ($this->em->getRepository(Student::class)->findBy(['class' => $room->class, 'removedAt' => null]) as $student) {
+        foreach (
+            $this->em->getRepository(Student::class)->findBy(['class' => $room->class, 'removedAt' => null]) as $student
+        ) {
             $students[$student->id] = $student->name;
         }
         if (RoomPurpose::Side === $room->purpose) {

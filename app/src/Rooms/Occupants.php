@@ -37,7 +37,9 @@ final readonly class Occupants
         } catch (MeetingServiceFailed) {
             return [];
         }
-        $students = $this->em->getRepository(Student::class)->findBy(['id' => $people, 'class' => $class], ['position' => 'ASC']);
+        $students = $this->em
+            ->getRepository(Student::class)
+            ->findBy(['id' => $people, 'class' => $class], ['position' => 'ASC']);
 
         return array_map(static fn (Student $student): string => $student->name, array_values($students));
     }

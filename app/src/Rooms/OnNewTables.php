@@ -16,8 +16,13 @@ use Symfony\Component\EventDispatcher\Attribute\AsEventListener;
 #[AsEventListener]
 final readonly class OnNewTables
 {
-    public function __construct(private LessonRepository $lessons, private RoundRooms $ofRound, private RoomReader $reader, private Rooms $rooms, private Clock $clock)
-    {
+    public function __construct(
+        private LessonRepository $lessons,
+        private RoundRooms $ofRound,
+        private RoomReader $reader,
+        private Rooms $rooms,
+        private Clock $clock,
+    ) {
     }
 
     public function __invoke(FloorChanged $event): void
@@ -28,7 +33,10 @@ final readonly class OnNewTables
                 continue;
             }
             $class = $round->lesson->class->id;
-            $has = array_filter($this->reader->ofRound($event->groupingId, $class, $event->before), static fn (RoomView $room): bool => RoomPurpose::Group === $room->purpose && $room->state->hasLink());
+            $has = array_filter(
+                $this->reader->ofRound($event->groupingId, $class, $event->before),
+                static fn (RoomView $room): bool => RoomPurpose::Group === $room->purpose && $room->state->hasLink(),
+            );
             if ([] === $has) {
                 continue;
             }

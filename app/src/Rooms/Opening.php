@@ -20,8 +20,13 @@ final readonly class Opening
     /** So long everybody has to get out by themselves. Milliseconds. */
     private const TIME_TO_LEAVE = 30_000;
 
-    public function __construct(private EntityManagerInterface $em, private RoomStore $store, private RoomService $service, private Tasks $tasks, private Clock $clock)
-    {
+    public function __construct(
+        private EntityManagerInterface $em,
+        private RoomStore $store,
+        private RoomService $service,
+        private Tasks $tasks,
+        private Clock $clock,
+    ) {
     }
 
     /**
@@ -46,7 +51,9 @@ final readonly class Opening
      */
     public function closeLater(string $groupingId): void
     {
-        foreach ($this->em->getRepository(Room::class)->findBy(['grouping' => $groupingId, 'life' => RoomLife::Round]) as $room) {
+        foreach (
+            $this->em->getRepository(Room::class)->findBy(['grouping' => $groupingId, 'life' => RoomLife::Round]) as $room
+        ) {
             if ($room->state->hasLink() && RoomState::Closed !== $room->state && null !== $room->externalId) {
                 $this->tasks->ask(RoomWork::CLOSE, $room->id, $this->clock->ms() + self::TIME_TO_LEAVE);
             }

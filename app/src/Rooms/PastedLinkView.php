@@ -12,7 +12,12 @@ final readonly class PastedLinkView
      * @param string|null $host  where the link leads, for reading; null where it is not taken
      * @param string|null $note  why it is not taken, or what else comes of it
      */
-    public function __construct(public int $line, public string $shown, public ?string $place, public ?string $host, public ?string $note)
-    {
+    public function __construct(
+        public int $line,
+        public string $shown,
+        public ?string $place,
+        public ?string $host,
+        public ?string $note,
+    ) {
     }
 }

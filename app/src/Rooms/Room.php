@@ -21,7 +21,11 @@ use FreshHuddle\Core\Rooms\SourceKind;
  */
 #[ORM\Entity]
 #[ORM\UniqueConstraint(name: 'room_group', columns: ['group_id'], options: ['where' => '(group_id IS NOT NULL)'])]
-#[ORM\UniqueConstraint(name: 'room_main', columns: ['class_id'], options: ['where' => "((purpose)::text = 'main'::text)"])]
+#[ORM\UniqueConstraint(
+    name: 'room_main',
+    columns: ['class_id'],
+    options: ['where' => "((purpose)::text = 'main'::text)"],
+),]
 #[ORM\UniqueConstraint(name: 'room_external', columns: ['external_id'])]
 #[ORM\UniqueConstraint(name: 'room_link', columns: ['link_owner_id', 'normal_link', 'link_scope'])]
 class Room

@@ -23,7 +23,13 @@ final readonly class RoomAccess
      */
     public function room(Teacher $teacher, string $id): Room
     {
-        $found = $this->staff->one(Room::class, $this->em->createQueryBuilder()->select('r', 'c')->from(Room::class, 'r')->join('r.class', 'c'), 'r', $teacher, $id);
+        $found = $this->staff->one(
+            Room::class,
+            $this->em->createQueryBuilder()->select('r', 'c')->from(Room::class, 'r')->join('r.class', 'c'),
+            'r',
+            $teacher,
+            $id,
+        );
         $this->staff->may($teacher, $found->class);
 
         return $found;

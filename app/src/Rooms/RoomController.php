@@ -58,8 +58,13 @@ final readonly class RoomController
 
     /** Chooses where the class meets and what its rooms allow. */
     #[Route('/classes/{id}/room-source', methods: ['PUT'])]
-    public function setSource(#[CurrentUser] Teacher $teacher, string $id, #[Body] SaveRoomSource $request): RoomSourceView
-    {
+    public function setSource(
+        #[CurrentUser]
+        Teacher $teacher,
+        string $id,
+        #[Body]
+        SaveRoomSource $request,
+    ): RoomSourceView {
         $class = $this->classAccess->schoolClass($teacher, $id);
         $this->rooms->setSource($class, $request);
 
@@ -126,7 +131,10 @@ final readonly class RoomController
     {
         $link = $this->rooms->way($this->roomAccess->room($teacher, $id), $teacher);
 
-        return new RedirectResponse($link, headers: ['Cache-Control' => 'no-store', 'Referrer-Policy' => 'no-referrer']);
+        return new RedirectResponse(
+            $link,
+            headers: ['Cache-Control' => 'no-store', 'Referrer-Policy' => 'no-referrer'],
+        );
     }
 
     /** Gives a second or two of what can be heard in a room. */
@@ -134,7 +142,10 @@ final readonly class RoomController
     #[FileTypes('audio/wav')]
     public function sound(#[CurrentUser] Teacher $teacher, string $id): Response
     {
-        return new Response($this->rooms->sound($this->roomAccess->room($teacher, $id)), 200, ['Content-Type' => 'audio/wav', 'Cache-Control' => 'no-store']);
+        return new Response($this->rooms->sound($this->roomAccess->room($teacher, $id)), 200, [
+            'Content-Type' => 'audio/wav',
+            'Cache-Control' => 'no-store',
+        ]);
     }
 
     /** Says that a teacher has opened the room for a group that waits. */
@@ -159,6 +170,10 @@ final readonly class RoomController
      */
     private function ofRound(Round $round): array
     {
-        return $this->reader->ofRound($round->grouping->id, $round->lesson->class->id, $this->floors->now($round->grouping->id));
+        return $this->reader->ofRound(
+            $round->grouping->id,
+            $round->lesson->class->id,
+            $this->floors->now($round->grouping->id),
+        );
     }
 }

@@ -29,13 +29,15 @@ final readonly class RoomReader
      */
     public function ofRound(string $groupingId, string $classId, Floor $floor): array
     {
-        $rows = Row::all($this->db->fetchAllAssociative(
-            'SELECT r.id, r.purpose, r.group_id, r.name, r.state, t.id IS NOT NULL AS working, COALESCE(t.failure, r.failure) AS failure,
+        $rows = Row::all(
+            $this->db->fetchAllAssociative(
+                'SELECT r.id, r.purpose, r.group_id, r.name, r.state, t.id IS NOT NULL AS working, COALESCE(t.failure, r.failure) AS failure,
                     r.source, r.link, r.may_record, r.may_share_screen, r.may_write, r.tried_at, r.opened_at, r.missed_at
              FROM room r LEFT JOIN due_task t ON t.subject = r.id::text AND t.kind IN (?, ?, ?)
              WHERE r.grouping_id = ? OR (r.class_id = ? AND r.group_id IS NULL) ORDER BY r.id, t.id',
-            [RoomWork::MAKE, RoomWork::MEMBERS, RoomWork::CHANGE, $groupingId, $classId],
-        ));
+                [RoomWork::MAKE, RoomWork::MEMBERS, RoomWork::CHANGE, $groupingId, $classId],
+            ),
+        );
         $ofGroup = $main = $side = [];
         foreach ($rows as $row) {
             $view = new RoomView(
@@ -56,9 +58,9 @@ final readonly class RoomReader
                 $row->intOrNull('missed_at'),
             );
             match ($view->purpose) {
-                RoomPurpose::Main => $main[$view->id] = $view,
-                RoomPurpose::Side => $side[$view->id] = $view,
-                RoomPurpose::Group => $ofGroup[$view->groupId ?? ''] = $view,
+                RoomPurpose::Main => ($main[$view->id] = $view),
+                RoomPurpose::Side => ($side[$view->id] = $view),
+                RoomPurpose::Group => ($ofGroup[$view->groupId ?? ''] = $view),
             };
         }
         $rooms = array_values($main);
@@ -79,10 +81,16 @@ final readonly class RoomReader
     public function sources(string $classId): array
     {
         $sources = ['' => SourceKind::MeetingService];
-        foreach (Row::all($this->db->fetchAllAssociative(
-            "SELECT '' AS place, kind AS source FROM room_source WHERE class_id = :class UNION ALL SELECT ".self::PLACE.' AS place, r.source FROM room r WHERE r.class_id = :class',
-            ['class' => $classId],
-        )) as $row) {
+        foreach (
+            Row::all(
+                $this->db->fetchAllAssociative(
+                    "SELECT '' AS place, kind AS source FROM room_source WHERE class_id = :class UNION ALL SELECT ".
+                        self::PLACE.
+                        ' AS place, r.source FROM room r WHERE r.class_id = :class',
+                    ['class' => $classId],
+                ),
+            ) as $row
+        ) {
             $sources[$row->text('place')] = SourceKind::from($row->text('source'));
         }
 
@@ -98,16 +106,25 @@ final readonly class RoomReader
     public function links(string $ownerId, string $classId, ?string $groupingId): array
     {
         $links = [];
-        foreach (Row::all($this->db->fetchAllAssociative(
-            'SELECT r.normal_link, r.id, r.class_id, c.name AS class, r.purpose, r.group_id, COALESCE(g.name, r.name) AS name, q.name AS grouping
+        foreach (
+            Row::all(
+                $this->db->fetchAllAssociative(
+                    'SELECT r.normal_link, r.id, r.class_id, c.name AS class, r.purpose, r.group_id, COALESCE(g.name, r.name) AS name, q.name AS grouping
              FROM room r JOIN school_class c ON c.id = r.class_id LEFT JOIN work_group g ON g.id = r.group_id LEFT JOIN grouping q ON q.id = r.grouping_id
              WHERE r.link_owner_id = :owner AND NOT (r.class_id = :class AND r.grouping_id IS NOT NULL AND r.grouping_id IS DISTINCT FROM :grouping::uuid)
              ORDER BY r.grouping_id IS NOT DISTINCT FROM :grouping::uuid, r.id',
-            ['owner' => $ownerId, 'class' => $classId, 'grouping' => $groupingId],
-        )) as $row) {
+                    ['owner' => $ownerId, 'class' => $classId, 'grouping' => $groupingId],
+                ),
+            ) as $row
+        ) {
             $links[$row->text('normal_link')] = [
-                'room' => $row->text('id'), 'class' => $row->text('class_id'), 'className' => $row->text('class'), 'purpose' => RoomPurpose::from($row->text('purpose')),
-                'group' => $row->textOrNull('group_id'), 'name' => $row->text('name'), 'grouping' => $row->textOrNull('grouping'),
+                'room' => $row->text('id'),
+                'class' => $row->text('class_id'),
+                'className' => $row->text('class'),
+                'purpose' => RoomPurpose::from($row->text('purpose')),
+                'group' => $row->textOrNull('group_id'),
+                'name' => $row->text('name'),
+                'grouping' => $row->textOrNull('grouping'),
             ];
         }
 
@@ -124,10 +141,16 @@ final readonly class RoomReader
     public function made(string $classId, ?string $groupingId = null): array
     {
         $places = [];
-        foreach (Row::all($this->db->fetchAllAssociative(
-            'SELECT r.external_id, '.self::PLACE.' AS place FROM room r WHERE r.external_id IS NOT NULL AND r.class_id = ? AND (?::uuid IS NULL OR r.group_id IS NULL OR r.grouping_id = ?)',
-            [$classId, $groupingId, $groupingId],
-        )) as $row) {
+        foreach (
+            Row::all(
+                $this->db->fetchAllAssociative(
+                    'SELECT r.external_id, '.
+                        self::PLACE.
+                        ' AS place FROM room r WHERE r.external_id IS NOT NULL AND r.class_id = ? AND (?::uuid IS NULL OR r.group_id IS NULL OR r.grouping_id = ?)',
+                    [$classId, $groupingId, $groupingId],
+                ),
+            ) as $row
+        ) {
             $places[$row->text('external_id')] = $row->text('place');
         }
 
@@ -142,16 +165,18 @@ final readonly class RoomReader
      */
     public function forSetUp(string $classId, string $groupingId): array
     {
-        return Row::all($this->db->fetchAllAssociative(
-            "SELECT r.id, CASE r.purpose WHEN 'main' THEN 'main' ELSE r.group_id::text END AS place, r.purpose = 'main' OR (g.position IS NOT NULL AND r.grouping_id = :grouping AND q.removed_at IS NULL) AS on_floor,
+        return Row::all(
+            $this->db->fetchAllAssociative(
+                "SELECT r.id, CASE r.purpose WHEN 'main' THEN 'main' ELSE r.group_id::text END AS place, r.purpose = 'main' OR (g.position IS NOT NULL AND r.grouping_id = :grouping AND q.removed_at IS NULL) AS on_floor,
                     r.name, r.state, r.external_id, r.named_by_hand, r.missed_at, r.source,
                     COALESCE((SELECT jsonb_agg(m.student_id) FROM room_member m WHERE m.room_id = r.id), '[]') AS students,
                     COALESCE((SELECT jsonb_agg(h.teacher_id) FROM room_helper h WHERE h.room_id = r.id), '[]') AS staff
              FROM room r LEFT JOIN work_group g ON g.id = r.group_id LEFT JOIN grouping q ON q.id = r.grouping_id
              WHERE r.class_id = :class AND r.purpose <> 'side'
                AND (r.purpose = 'main' OR (r.grouping_id = :grouping AND g.position IS NOT NULL) OR (r.external_id IS NOT NULL AND (g.position IS NULL OR q.removed_at IS NOT NULL))) ORDER BY r.id",
-            ['class' => $classId, 'grouping' => $groupingId],
-        ));
+                ['class' => $classId, 'grouping' => $groupingId],
+            ),
+        );
     }
 
     /**
@@ -161,10 +186,15 @@ final readonly class RoomReader
      */
     public function ofGroups(array $groupIds): array
     {
-        return array_values(array_filter($this->db->fetchFirstColumn(
-            "SELECT id FROM room WHERE group_id = ANY(?::uuid[]) AND state NOT IN ('planned', 'failed')",
-            ['{'.implode(',', $groupIds).'}'],
-        ), \is_string(...)));
+        return array_values(
+            array_filter(
+                $this->db->fetchFirstColumn(
+                    "SELECT id FROM room WHERE group_id = ANY(?::uuid[]) AND state NOT IN ('planned', 'failed')",
+                    ['{'.implode(',', $groupIds).'}'],
+                ),
+                \is_string(...),
+            ),
+        );
     }
 
     /**
@@ -172,7 +202,11 @@ final readonly class RoomReader
      */
     public function isSideRoom(string $classId, string $id): bool
     {
-        return false !== $this->db->fetchOne("SELECT 1 FROM room WHERE class_id = ? AND id::text = ? AND purpose = 'side'", [$classId, $id]);
+        return false !==
+            $this->db->fetchOne("SELECT 1 FROM room WHERE class_id = ? AND id::text = ? AND purpose = 'side'", [
+                $classId,
+                $id,
+            ]);
     }
 
     /**
@@ -180,7 +214,10 @@ final readonly class RoomReader
      */
     public function mainSession(string $classId): ?string
     {
-        $main = $this->db->fetchOne("SELECT id FROM room WHERE class_id = ? AND purpose = 'main' AND state NOT IN ('planned', 'failed')", [$classId]);
+        $main = $this->db->fetchOne(
+            "SELECT id FROM room WHERE class_id = ? AND purpose = 'main' AND state NOT IN ('planned', 'failed')",
+            [$classId],
+        );
 
         return \is_string($main) ? $main : null;
     }
@@ -190,7 +227,10 @@ final readonly class RoomReader
      */
     public function linkOf(string $roomId, string $teacherId): ?string
     {
-        $link = $this->db->fetchOne('SELECT link FROM room_helper WHERE room_id = ? AND teacher_id = ?', [$roomId, $teacherId]);
+        $link = $this->db->fetchOne('SELECT link FROM room_helper WHERE room_id = ? AND teacher_id = ?', [
+            $roomId,
+            $teacherId,
+        ]);
 
         return \is_string($link) ? $link : null;
     }
@@ -200,7 +240,10 @@ final readonly class RoomReader
      */
     public function place(string $classId, string $externalId): ?string
     {
-        $place = $this->db->fetchOne('SELECT '.self::PLACE.' FROM room r WHERE r.external_id = ? AND r.class_id = ?', [$externalId, $classId]);
+        $place = $this->db->fetchOne(
+            'SELECT '.self::PLACE.' FROM room r WHERE r.external_id = ? AND r.class_id = ?',
+            [$externalId, $classId],
+        );
 
         return \is_string($place) ? $place : null;
     }

@@ -46,7 +46,9 @@ class RoomSource
     public bool $mayWrite = true;
 
     public function __construct(
-        #[ORM\Id, ORM\OneToOne, ORM\JoinColumn(name: 'class_id', nullable: false, onDelete: 'CASCADE')]
+        #[ORM\Id,
+            ORM\OneToOne,
+            ORM\JoinColumn(name: 'class_id', nullable: false, onDelete: 'CASCADE'),]
         public readonly SchoolClass $class,
     ) {
     }

@@ -53,8 +53,16 @@ final readonly class RoomSources
      */
     public function save(SchoolClass $class, SaveRoomSource $request): RoomSource
     {
-        self::check('namePattern', $request->namePattern, static fn (string $text): NamePattern => new NamePattern($text));
-        self::check('addressPattern', $request->addressPattern, static fn (string $text): AddressPattern => new AddressPattern($text));
+        self::check(
+            'namePattern',
+            $request->namePattern,
+            static fn (string $text): NamePattern => new NamePattern($text),
+        );
+        self::check(
+            'addressPattern',
+            $request->addressPattern,
+            static fn (string $text): AddressPattern => new AddressPattern($text),
+        );
 
         return $this->em->wrapInTransaction(function () use ($class, $request): RoomSource {
             $source = $this->of($class);
@@ -82,8 +90,17 @@ final readonly class RoomSources
             return;
         }
         $source = new RoomSource($to);
-        [$source->kind, $source->namePattern, $source->openedBy, $source->life] = [$was->kind, $was->namePattern, $was->openedBy, $was->life];
-        [$source->mayRecord, $source->mayShareScreen, $source->mayWrite] = [$was->mayRecord, $was->mayShareScreen, $was->mayWrite];
+        [$source->kind, $source->namePattern, $source->openedBy, $source->life] = [
+            $was->kind,
+            $was->namePattern,
+            $was->openedBy,
+            $was->life,
+        ];
+        [$source->mayRecord, $source->mayShareScreen, $source->mayWrite] = [
+            $was->mayRecord,
+            $was->mayShareScreen,
+            $was->mayWrite,
+        ];
         // An address that follows a pattern with the class in it is another class's own; one without it would be the same room.
         $source->addressPattern = str_contains($was->addressPattern, '{class}') ? $was->addressPattern : '';
         $this->em->persist($source);

@@ -29,14 +29,26 @@ final readonly class RoomStore
     /**
      * A room that is to be made, unless there is one for this place. It begins as the class's rooms do.
      */
-    public function plan(RoomSource $as, RoomPurpose $purpose, string $name, ?string $groupingId = null, ?string $groupId = null): void
-    {
+    public function plan(
+        RoomSource $as,
+        RoomPurpose $purpose,
+        string $name,
+        ?string $groupingId = null,
+        ?string $groupId = null,
+    ): void {
         $life = RoomPurpose::Group === $purpose ? $as->life : RoomLife::Standing;
         $this->db->executeStatement(
             'INSERT INTO room (id, class_id, purpose, grouping_id, group_id, name, state, source, life)
              VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?) ON CONFLICT DO NOTHING',
             [
-                Uuid::v7()->toRfc4122(), $as->class->id, $purpose->value, $groupingId, $groupId, $name, RoomState::Planned->value, $as->kind->value,
+                Uuid::v7()->toRfc4122(),
+                $as->class->id,
+                $purpose->value,
+                $groupingId,
+                $groupId,
+                $name,
+                RoomState::Planned->value,
+                $as->kind->value,
                 $life->value,
             ],
         );
@@ -44,7 +56,11 @@ final readonly class RoomStore
 
     public function note(string $roomId, RoomState $state, ?string $failure = null): void
     {
-        $this->db->update('room', ['state' => $state->value, 'failure' => null === $failure ? null : mb_substr($failure, 0, 200)], ['id' => $roomId]);
+        $this->db->update(
+            'room',
+            ['state' => $state->value, 'failure' => null === $failure ? null : mb_substr($failure, 0, 200)],
+            ['id' => $roomId],
+        );
     }
 
     /**
@@ -63,11 +79,18 @@ final readonly class RoomStore
     public function link(Room $room, ?Link $link): void
     {
         try {
-            $this->db->update('room', [
-                'link' => $link?->address, 'normal_link' => $link?->normal, 'link_owner_id' => null === $link ? null : $room->class->teacher->id,
-                'link_scope' => null === $link ? null : $room->grouping->id ?? $room->class->id,
-                'tried_at' => null, 'opened_at' => null,
-            ], ['id' => $room->id]);
+            $this->db->update(
+                'room',
+                [
+                    'link' => $link?->address,
+                    'normal_link' => $link?->normal,
+                    'link_owner_id' => null === $link ? null : $room->class->teacher->id,
+                    'link_scope' => null === $link ? null : $room->grouping->id ?? $room->class->id,
+                    'tried_at' => null,
+                    'opened_at' => null,
+                ],
+                ['id' => $room->id],
+            );
         } catch (UniqueConstraintViolationException) {
             throw NoLinkYet::because(new Message('rooms.link.taken'));
         }
@@ -87,7 +110,19 @@ final readonly class RoomStore
         try {
             $this->db->transactional(function () use ($ownerId, $links, $from): void {
                 foreach (array_unique([...$from, ...array_keys($links)]) as $roomId) {
-                    $this->db->update('room', ['link' => null, 'normal_link' => null, 'link_owner_id' => null, 'tried_at' => null, 'opened_at' => null, 'state' => RoomState::Planned->value, 'failure' => null], ['id' => $roomId]);
+                    $this->db->update(
+                        'room',
+                        [
+                            'link' => null,
+                            'normal_link' => null,
+                            'link_owner_id' => null,
+                            'tried_at' => null,
+                            'opened_at' => null,
+                            'state' => RoomState::Planned->value,
+                            'failure' => null,
+                        ],
+                        ['id' => $roomId],
+                    );
                     $this->db->delete('room_member', ['room_id' => $roomId]);
                     $this->db->delete('room_helper', ['room_id' => $roomId]);
                 }
@@ -111,9 +146,15 @@ final readonly class RoomStore
     public function allow(string $roomId, AllowedHere $allowed): void
     {
         $said = static fn (?bool $may): ?string => null === $may ? null : ($may ? 't' : 'f');
-        $this->db->update('room', [
-            'may_record' => $said($allowed->record), 'may_share_screen' => $said($allowed->shareScreen), 'may_write' => $said($allowed->write),
-        ], ['id' => $roomId]);
+        $this->db->update(
+            'room',
+            [
+                'may_record' => $said($allowed->record),
+                'may_share_screen' => $said($allowed->shareScreen),
+                'may_write' => $said($allowed->write),
+            ],
+            ['id' => $roomId],
+        );
     }
 
     /**
@@ -121,7 +162,10 @@ final readonly class RoomStore
      */
     public function live(string $classId, RoomLife $life): void
     {
-        $this->db->executeStatement("UPDATE room SET life = ? WHERE class_id = ? AND purpose = 'group'", [$life->value, $classId]);
+        $this->db->executeStatement("UPDATE room SET life = ? WHERE class_id = ? AND purpose = 'group'", [
+            $life->value,
+            $classId,
+        ]);
     }
 
     /**
@@ -130,10 +174,21 @@ final readonly class RoomStore
     public function moveTo(string $roomId, SourceKind $source): void
     {
         $this->db->transactional(function () use ($roomId, $source): void {
-            $this->db->update('room', [
-                'source' => $source->value, 'state' => RoomState::Planned->value, 'failure' => null, 'external_id' => null,
-                'link' => null, 'normal_link' => null, 'link_owner_id' => null, 'tried_at' => null, 'opened_at' => null,
-            ], ['id' => $roomId]);
+            $this->db->update(
+                'room',
+                [
+                    'source' => $source->value,
+                    'state' => RoomState::Planned->value,
+                    'failure' => null,
+                    'external_id' => null,
+                    'link' => null,
+                    'normal_link' => null,
+                    'link_owner_id' => null,
+                    'tried_at' => null,
+                    'opened_at' => null,
+                ],
+                ['id' => $roomId],
+            );
             $this->db->delete('room_member', ['room_id' => $roomId]);
             $this->db->delete('room_helper', ['room_id' => $roomId]);
         });
@@ -161,7 +216,16 @@ final readonly class RoomStore
     public function lost(string $roomId): void
     {
         $this->db->transactional(function () use ($roomId): void {
-            $this->db->update('room', ['state' => RoomState::Planned->value, 'external_id' => null, 'missed_at' => null, 'tried_at' => null], ['id' => $roomId]);
+            $this->db->update(
+                'room',
+                [
+                    'state' => RoomState::Planned->value,
+                    'external_id' => null,
+                    'missed_at' => null,
+                    'tried_at' => null,
+                ],
+                ['id' => $roomId],
+            );
             $this->db->delete('room_member', ['room_id' => $roomId]);
             $this->db->delete('room_helper', ['room_id' => $roomId]);
         });
@@ -197,7 +261,10 @@ final readonly class RoomStore
                 $this->db->insert('room_helper', ['room_id' => $roomId, 'teacher_id' => $teacher, 'link' => $link]);
             }
             // Others may enter a room that is closed: it stays closed.
-            $this->db->executeStatement('UPDATE room SET failure = NULL, state = CASE WHEN state = ? THEN state ELSE ? END WHERE id = ?', [RoomState::Closed->value, RoomState::Made->value, $roomId]);
+            $this->db->executeStatement(
+                'UPDATE room SET failure = NULL, state = CASE WHEN state = ? THEN state ELSE ? END WHERE id = ?',
+                [RoomState::Closed->value, RoomState::Made->value, $roomId],
+            );
         });
     }
 }

@@ -61,7 +61,11 @@ final readonly class RoomWork implements TaskHandler
     {
         $class = $task->data['class'] ?? null;
 
-        return self::RETIRE === $task->kind ? (\is_string($class) ? $class : null) : $this->em->find(Room::class, $task->subject)?->class->id;
+        return self::RETIRE === $task->kind
+            ? (\is_string($class)
+                ? $class
+                : null)
+            : $this->em->find(Room::class, $task->subject)?->class->id;
     }
 
     public function handle(Task $task): ?int
@@ -84,7 +88,14 @@ final readonly class RoomWork implements TaskHandler
                 $links = $this->membership->bring($room, true === ($task->data['keep'] ?? null));
                 $this->em->refresh($room);
                 if (null !== $room->externalId) {
-                    $this->events->dispatch(new MembersSet($room->externalId, $room->grouping?->id, $room->group?->id, array_map(strval(...), array_keys($links))));
+                    $this->events->dispatch(
+                        new MembersSet(
+                            $room->externalId,
+                            $room->grouping?->id,
+                            $room->group?->id,
+                            array_map(strval(...), array_keys($links)),
+                        ),
+                    );
                 }
             }
         } catch (MeetingServiceFailed $e) {
@@ -118,6 +129,10 @@ final readonly class RoomWork implements TaskHandler
             throw new TryAgain($failure->says, 500 * 2 ** $task->attempts);
         }
         // A room that was made before stays usable for those whom it knew.
-        $this->store->note($room->id, !$room->state->hasLink() ? RoomState::Failed : $room->state, $this->words->say($failure->says));
+        $this->store->note(
+            $room->id,
+            !$room->state->hasLink() ? RoomState::Failed : $room->state,
+            $this->words->say($failure->says),
+        );
     }
 }

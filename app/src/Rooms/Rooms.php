@@ -93,11 +93,22 @@ final readonly class Rooms
             if (!$room->state->hasLink() && $room->source !== $as->kind) {
                 $this->retire($room);
                 $this->store->moveTo($room->id, $as->kind);
-            } elseif (SourceKind::NamePattern === $room->source && $before !== $as->addressPattern && null !== $room->link) {
+            } elseif (
+                SourceKind::NamePattern === $room->source
+                && $before !== $as->addressPattern
+                && null !== $room->link
+            ) {
                 // Another pattern is another address: what could be guessed before cannot be left as it was.
                 $this->store->moveTo($room->id, SourceKind::NamePattern);
                 $this->begin($room->id, SourceKind::NamePattern);
-            } elseif ($room->state->hasLink() && $room->source->answers() && !$room->allowedHere()->under($as->allowed())->is($room->allowedHere()->under($allowed))) {
+            } elseif (
+                $room->state->hasLink()
+                && $room->source->answers()
+                && !$room
+                    ->allowedHere()
+                    ->under($as->allowed())
+                    ->is($room->allowedHere()->under($allowed))
+            ) {
                 $this->tasks->ask(RoomWork::CHANGE, $room->id);
             }
         }
@@ -117,7 +128,11 @@ final readonly class Rooms
             $isChanged = true;
         }
         if (null !== $request->allowed) {
-            $allowed = new AllowedHere($request->allowed->mayRecord, $request->allowed->mayShareScreen, $request->allowed->mayWrite);
+            $allowed = new AllowedHere(
+                $request->allowed->mayRecord,
+                $request->allowed->mayShareScreen,
+                $request->allowed->mayWrite,
+            );
             if (!$allowed->is($room->allowedHere())) {
                 $this->store->allow($room->id, $allowed);
                 $isChanged = true;
@@ -140,11 +155,18 @@ final readonly class Rooms
      */
     public function addSideRoom(SchoolClass $class, string $name): void
     {
-        if ($this->em->getRepository(Room::class)->count(['class' => $class, 'purpose' => RoomPurpose::Side]) >= self::MOST_SIDE_ROOMS) {
+        if (
+            $this->em->getRepository(Room::class)->count(['class' => $class, 'purpose' => RoomPurpose::Side]) >=
+            self::MOST_SIDE_ROOMS
+        ) {
             throw RoomsRefused::unusable('rooms.too_many_side_rooms', 'name', ['most' => self::MOST_SIDE_ROOMS]);
         }
         $this->store->plan($this->roomSources->of($class), RoomPurpose::Side, trim($name));
-        foreach ($this->em->getRepository(Room::class)->findBy(['class' => $class, 'purpose' => RoomPurpose::Side, 'state' => RoomState::Planned]) as $room) {
+        foreach (
+            $this->em
+                ->getRepository(Room::class)
+                ->findBy(['class' => $class, 'purpose' => RoomPurpose::Side, 'state' => RoomState::Planned]) as $room
+        ) {
             $this->begin($room->id, $room->source);
         }
         $this->events->dispatch(new RoomsChanged($class->id));
@@ -186,7 +208,9 @@ final readonly class Rooms
             throw RoomsRefused::unusable('rooms.not_made');
         }
 
-        return $this->sources->get($room->source)->letIn($this->reader->linkOf($room->id, $teacher->id) ?? throw RoomsRefused::unusable('rooms.not_made'));
+        return $this->sources
+            ->get($room->source)
+            ->letIn($this->reader->linkOf($room->id, $teacher->id) ?? throw RoomsRefused::unusable('rooms.not_made'));
     }
 
     /**
@@ -264,7 +288,11 @@ final readonly class Rooms
         try {
             $this->membership->bring($room);
         } catch (NoLinkYet $e) {
-            $this->store->note($roomId, RoomState::Planned, null === $room->link && SourceKind::OwnLinks === $source ? null : $this->words->say($e->says));
+            $this->store->note(
+                $roomId,
+                RoomState::Planned,
+                null === $room->link && SourceKind::OwnLinks === $source ? null : $this->words->say($e->says),
+            );
         } catch (NotOnTheFloor) {
             // its table was taken away meanwhile
         }
@@ -280,7 +308,12 @@ final readonly class Rooms
         } catch (UnusableLink $e) {
             throw RoomsRefused::because($e->says, 'link');
         }
-        $has = null === $link ? null : $this->reader->links($room->class->teacher->id, $room->class->id, $room->grouping?->id)[$link->normal] ?? null;
+        $has =
+            null === $link
+                ? null
+                : $this->reader->links($room->class->teacher->id, $room->class->id, $room->grouping?->id)[
+                        $link->normal
+                    ] ?? null;
         if (null !== $has && $has['room'] !== $room->id) {
             throw RoomsRefused::because(LinkLists::takenBy($has, $room->class->id), 'link');
         }

@@ -68,7 +68,9 @@ final readonly class RoundRooms
     public function bring(Round $round, string $place): void
     {
         $class = $round->lesson->class;
-        $name = $this->names($round, $this->floors->now($round->grouping->id))[$place] ?? throw NotOnTheFloor::group($place);
+        $name =
+            $this->names($round, $this->floors->now($round->grouping->id))[$place] ??
+            throw NotOnTheFloor::group($place);
         $this->planOne($this->roomSources->of($class), $round, $place, $name);
         $room = $this->at($class, $place) ?? throw NotOnTheFloor::group($place);
         if (null !== $room->missedAt) {
@@ -114,7 +116,10 @@ final readonly class RoundRooms
     public function callByPattern(Round $round, string $roomId): void
     {
         $room = $this->em->find(Room::class, $roomId);
-        $name = null === $room ? null : $this->names($round, $this->floors->now($round->grouping->id))[$room->place()] ?? null;
+        $name =
+            null === $room
+                ? null
+                : $this->names($round, $this->floors->now($round->grouping->id))[$room->place()] ?? null;
         if (null !== $room && null !== $name && !$room->namedByHand) {
             $room->name = $name;
             $this->sources->get($room->source)->change($room);
@@ -196,9 +201,12 @@ final readonly class RoundRooms
 
     private function at(SchoolClass $class, string $place): ?Room
     {
-        $room = MainSession::PLACE === $place
-            ? $this->em->getRepository(Room::class)->findOneBy(['class' => $class, 'purpose' => RoomPurpose::Main])
-            : $this->em->getRepository(Room::class)->findOneBy(['group' => $place]);
+        $room =
+            MainSession::PLACE === $place
+                ? $this->em
+                    ->getRepository(Room::class)
+                    ->findOneBy(['class' => $class, 'purpose' => RoomPurpose::Main])
+                : $this->em->getRepository(Room::class)->findOneBy(['group' => $place]);
         if (null !== $room) {
             $this->em->refresh($room);
         }

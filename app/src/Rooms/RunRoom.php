@@ -16,7 +16,9 @@ use FreshHuddle\Core\Rooms\SourceKind;
 class RunRoom
 {
     public function __construct(
-        #[ORM\Id, ORM\OneToOne, ORM\JoinColumn(nullable: false, onDelete: 'CASCADE')]
+        #[ORM\Id,
+            ORM\OneToOne,
+            ORM\JoinColumn(nullable: false, onDelete: 'CASCADE'),]
         public readonly RunGroup $runGroup,
         #[ORM\Column(length: 120)]
         public readonly string $name,

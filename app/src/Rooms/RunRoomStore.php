@@ -39,10 +39,12 @@ final readonly class RunRoomStore
     #[AsEventListener]
     public function onRoomsChanged(RoomsChanged $event): void
     {
-        foreach ($this->db->fetchFirstColumn(
-            'SELECT u.id FROM run u JOIN lesson l ON l.id = u.lesson_id WHERE l.class_id = ? AND u.ended_at IS NULL',
-            [$event->classId],
-        ) as $run) {
+        foreach (
+            $this->db->fetchFirstColumn(
+                'SELECT u.id FROM run u JOIN lesson l ON l.id = u.lesson_id WHERE l.class_id = ? AND u.ended_at IS NULL',
+                [$event->classId],
+            ) as $run
+        ) {
             \assert(\is_string($run));
             $this->follow($run);
         }
@@ -53,14 +55,19 @@ final readonly class RunRoomStore
      */
     public function rooms(string $runId): array
     {
-        return array_map(static fn (Row $row): RunRoomView => new RunRoomView(
-            $row->text('group'),
-            $row->text('name'),
-            SourceKind::from($row->text('source')),
-            $row->textOrNull('link'),
-        ), Row::all($this->db->fetchAllAssociative(
-            'SELECT g.last_name AS group, r.name, r.source, r.link FROM run_room r JOIN run_group g ON g.id = r.run_group_id WHERE g.run_id = ? ORDER BY g.position',
-            [$runId],
-        )));
+        return array_map(
+            static fn (Row $row): RunRoomView => new RunRoomView(
+                $row->text('group'),
+                $row->text('name'),
+                SourceKind::from($row->text('source')),
+                $row->textOrNull('link'),
+            ),
+            Row::all(
+                $this->db->fetchAllAssociative(
+                    'SELECT g.last_name AS group, r.name, r.source, r.link FROM run_room r JOIN run_group g ON g.id = r.run_group_id WHERE g.run_id = ? ORDER BY g.position',
+                    [$runId],
+                ),
+            ),
+        );
     }
 }

@@ -16,7 +16,11 @@ final readonly class RunRoomView
      * @param string      $name  the room's name
      * @param string|null $link  the address everybody went in by; null where each had their own, and where there was none
      */
-    public function __construct(public string $group, public string $name, public SourceKind $source, public ?string $link)
-    {
+    public function __construct(
+        public string $group,
+        public string $name,
+        public SourceKind $source,
+        public ?string $link,
+    ) {
     }
 }

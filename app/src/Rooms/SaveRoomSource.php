@@ -18,9 +18,14 @@ final readonly class SaveRoomSource
      */
     public function __construct(
         public ?SourceKind $kind = null,
-        #[Assert\Length(min: 1, max: 120, minMessage: 'rooms.pattern_is_empty', maxMessage: 'rooms.pattern_has_at_most_120_characters')]
+        #[Assert\Length(
+            min: 1,
+            max: 120,
+            minMessage: 'rooms.pattern_is_empty',
+            maxMessage: 'rooms.pattern_has_at_most_120_characters',
+        ),]
         public ?string $namePattern = null,
-        #[Assert\Length(max: 400, maxMessage: 'rooms.address_has_at_most_400_characters')]
+        #[Assert\Length(max: 400, maxMessage: 'rooms.address_has_at_most_400_characters'),]
         public ?string $addressPattern = null,
         #[Assert\Length(max: 60, maxMessage: 'rooms.role_has_at_most_60_characters')]
         public ?string $openedBy = null,

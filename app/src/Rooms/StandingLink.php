@@ -15,7 +15,9 @@ use FreshHuddle\App\Roster\SchoolClass;
 class StandingLink
 {
     public function __construct(
-        #[ORM\Id, ORM\ManyToOne, ORM\JoinColumn(name: 'class_id', nullable: false, onDelete: 'CASCADE')]
+        #[ORM\Id,
+            ORM\ManyToOne,
+            ORM\JoinColumn(name: 'class_id', nullable: false, onDelete: 'CASCADE'),]
         public readonly SchoolClass $class,
         /** From 0. */
         #[ORM\Id, ORM\Column]

@@ -24,7 +24,9 @@ final readonly class StandingLinks
     public function of(SchoolClass $class): array
     {
         $links = [];
-        foreach ($this->em->getRepository(StandingLink::class)->findBy(['class' => $class], ['position' => 'ASC']) as $standing) {
+        foreach (
+            $this->em->getRepository(StandingLink::class)->findBy(['class' => $class], ['position' => 'ASC']) as $standing
+        ) {
             try {
                 $links[] = Link::read($standing->link);
             } catch (UnusableLink) {
@@ -43,7 +45,10 @@ final readonly class StandingLinks
     public function keep(SchoolClass $class, array $links): void
     {
         $normal = array_map(static fn (Link $link): string => $link->normal, $links);
-        $rest = array_filter(\array_slice($this->of($class), \count($links)), static fn (Link $link): bool => !\in_array($link->normal, $normal, true));
+        $rest = array_filter(
+            \array_slice($this->of($class), \count($links)),
+            static fn (Link $link): bool => !\in_array($link->normal, $normal, true),
+        );
         foreach ($this->em->getRepository(StandingLink::class)->findBy(['class' => $class]) as $before) {
             $this->em->remove($before);
         }

@@ -22,7 +22,13 @@ final readonly class ClassAccess
      */
     public function schoolClass(Teacher $teacher, string $id): SchoolClass
     {
-        $found = $this->staff->one(SchoolClass::class, $this->em->createQueryBuilder()->select('c')->from(SchoolClass::class, 'c'), 'c', $teacher, $id);
+        $found = $this->staff->one(
+            SchoolClass::class,
+            $this->em->createQueryBuilder()->select('c')->from(SchoolClass::class, 'c'),
+            'c',
+            $teacher,
+            $id,
+        );
         $this->staff->may($teacher, $found);
 
         return $found;
@@ -55,7 +61,13 @@ final readonly class ClassAccess
      */
     public function student(Teacher $teacher, string $id): Student
     {
-        $found = $this->staff->one(Student::class, $this->em->createQueryBuilder()->select('s', 'c')->from(Student::class, 's')->join('s.class', 'c'), 's', $teacher, $id);
+        $found = $this->staff->one(
+            Student::class,
+            $this->em->createQueryBuilder()->select('s', 'c')->from(Student::class, 's')->join('s.class', 'c'),
+            's',
+            $teacher,
+            $id,
+        );
         $this->staff->may($teacher, $found->class);
 
         return $found;

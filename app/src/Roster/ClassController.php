@@ -80,9 +80,17 @@ final readonly class ClassController
 
     /** Adds a student. */
     #[Route('/classes/{id}/students', methods: ['POST'])]
-    public function add(#[CurrentUser] Teacher $teacher, string $id, #[Body(self::LIST)] PasteNames $request): PastedListView
-    {
-        return PastedListView::of($this->roster->add($this->classAccess->schoolClass($teacher, $id), $request->names), $this->words);
+    public function add(
+        #[CurrentUser]
+        Teacher $teacher,
+        string $id,
+        #[Body(self::LIST)]
+        PasteNames $request,
+    ): PastedListView {
+        return PastedListView::of(
+            $this->roster->add($this->classAccess->schoolClass($teacher, $id), $request->names),
+            $this->words,
+        );
     }
 
     /** Fills one column for many students at once. */
@@ -94,15 +102,25 @@ final readonly class ClassController
 
     /** Previews what an imported list would change. */
     #[Route('/classes/{id}/import/preview', methods: ['POST'])]
-    public function previewImport(#[CurrentUser] Teacher $teacher, string $id, #[Body(self::FILE)] ImportRequest $request): ImportView
-    {
+    public function previewImport(
+        #[CurrentUser]
+        Teacher $teacher,
+        string $id,
+        #[Body(self::FILE)]
+        ImportRequest $request,
+    ): ImportView {
         return $this->import->preview($this->classAccess->schoolClass($teacher, $id), $request);
     }
 
     /** Imports a list. */
     #[Route('/classes/{id}/import', methods: ['POST'])]
-    public function import(#[CurrentUser] Teacher $teacher, string $id, #[Body(self::FILE)] ImportRequest $request): ImportView
-    {
+    public function import(
+        #[CurrentUser]
+        Teacher $teacher,
+        string $id,
+        #[Body(self::FILE)]
+        ImportRequest $request,
+    ): ImportView {
         return $this->import->carryOut($this->classAccess->schoolClass($teacher, $id), $request);
     }
 
@@ -116,7 +134,11 @@ final readonly class ClassController
         return match ($format) {
             'csv' => new Download($this->export->csv($class), $class->name.'.csv', 'text/csv; charset=UTF-8'),
             'json' => new Download($this->export->json($class), $class->name.'.json', 'application/json'),
-            default => new Download($this->export->oneRoster($class), $class->name.' OneRoster.zip', 'application/zip'),
+            default => new Download(
+                $this->export->oneRoster($class),
+                $class->name.' OneRoster.zip',
+                'application/zip',
+            ),
         };
     }
 
@@ -181,7 +203,10 @@ final readonly class ClassController
     #[ForAssistants]
     public function markAbsent(#[CurrentUser] Teacher $teacher, string $id, #[Body] MarkAbsent $request): void
     {
-        $this->roster->editStudent($this->classAccess->student($teacher, $id), new EditStudent(absent: $request->absent));
+        $this->roster->editStudent(
+            $this->classAccess->student($teacher, $id),
+            new EditStudent(absent: $request->absent),
+        );
     }
 
     /** Removes a student from the class. */

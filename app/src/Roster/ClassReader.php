@@ -23,28 +23,44 @@ final readonly class ClassReader
      */
     public function all(Teacher $teacher): array
     {
-        $rows = Row::all($this->db->fetchAllAssociative(
-            'SELECT c.id, c.name, c.door_word, c.archived_at IS NOT NULL AS archived, (SELECT COUNT(*) FROM student s WHERE s.class_id = c.id AND s.removed_at IS NULL AND s.seatable) AS students,
+        $rows = Row::all(
+            $this->db->fetchAllAssociative(
+                'SELECT c.id, c.name, c.door_word, c.archived_at IS NOT NULL AS archived, (SELECT COUNT(*) FROM student s WHERE s.class_id = c.id AND s.removed_at IS NULL AND s.seatable) AS students,
                     CASE WHEN c.teacher_id = :me THEN :owner ELSE m.role END AS role
              FROM school_class c LEFT JOIN class_staff m ON m.class_id = c.id AND m.teacher_id = :me WHERE (c.teacher_id = :me OR m.teacher_id = :me) AND c.removed_at IS NULL ORDER BY c.id DESC',
-            ['me' => $teacher->id, 'owner' => StaffRole::Owner->value],
-        ));
+                ['me' => $teacher->id, 'owner' => StaffRole::Owner->value],
+            ),
+        );
 
-        return array_map(static fn (Row $row): ClassSummary => new ClassSummary(
-            $row->text('id'),
-            $row->text('name'),
-            $row->text('door_word'),
-            $row->int('students'),
-            $row->bool('archived'),
-            StaffRole::from($row->text('role')),
-        ), $rows);
+        return array_map(
+            static fn (Row $row): ClassSummary => new ClassSummary(
+                $row->text('id'),
+                $row->text('name'),
+                $row->text('door_word'),
+                $row->int('students'),
+                $row->bool('archived'),
+                StaffRole::from($row->text('role')),
+            ),
+            $rows,
+        );
     }
 
     public function one(SchoolClass $class): ClassView
     {
         $students = $this->students($class->id);
-        $tags = array_values(array_unique(array_merge(...array_map(static fn (StudentView $student): array => $student->tags, $students))));
-        $tables = array_values(array_unique(array_filter(array_map(static fn (StudentView $student): ?string => $student->table, $students), \is_string(...))));
+        $tags = array_values(
+            array_unique(
+                array_merge(...array_map(static fn (StudentView $student): array => $student->tags, $students)),
+            ),
+        );
+        $tables = array_values(
+            array_unique(
+                array_filter(
+                    array_map(static fn (StudentView $student): ?string => $student->table, $students),
+                    \is_string(...),
+                ),
+            ),
+        );
         natcasesort($tags);
         natcasesort($tables);
 
@@ -73,12 +89,14 @@ final readonly class ClassReader
     {
         return array_map(
             self::student(...),
-            Row::all($this->db->fetchAllAssociative(
-                'SELECT s.id, s.name, s.absent, s.seatable, s.school_id, s.email, s.seat_table, s.attributes, s.tags, s.guest, s.guest_of, s.picture, EXISTS (SELECT 1 FROM student_device d WHERE d.student_id = s.id AND d.until > now()) AS claimed
+            Row::all(
+                $this->db->fetchAllAssociative(
+                    'SELECT s.id, s.name, s.absent, s.seatable, s.school_id, s.email, s.seat_table, s.attributes, s.tags, s.guest, s.guest_of, s.picture, EXISTS (SELECT 1 FROM student_device d WHERE d.student_id = s.id AND d.until > now()) AS claimed
                  FROM student s
                  WHERE s.class_id = ? AND s.removed_at IS NULL ORDER BY s.position, s.id',
-                [$classId],
-            )),
+                    [$classId],
+                ),
+            ),
         );
     }
 

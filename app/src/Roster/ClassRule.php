@@ -16,7 +16,8 @@ class ClassRule
     public function __construct(
         #[ORM\Id, ORM\Column(type: 'guid')]
         public readonly string $id,
-        #[ORM\ManyToOne, ORM\JoinColumn(name: 'class_id', nullable: false, onDelete: 'CASCADE')]
+        #[ORM\ManyToOne,
+            ORM\JoinColumn(name: 'class_id', nullable: false, onDelete: 'CASCADE'),]
         public readonly SchoolClass $class,
         #[ORM\Column(length: 10)]
         public readonly RuleKind $kind,

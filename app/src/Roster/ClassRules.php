@@ -21,8 +21,12 @@ final readonly class ClassRules
 {
     private const MOST = 200;
 
-    public function __construct(private EntityManagerInterface $em, private Staff $staff, private Wishes $wishes, private Words $words)
-    {
+    public function __construct(
+        private EntityManagerInterface $em,
+        private Staff $staff,
+        private Wishes $wishes,
+        private Words $words,
+    ) {
     }
 
     /**
@@ -45,8 +49,19 @@ final readonly class ClassRules
     public function musts(string $classId): array
     {
         /** @var list<ClassRuleStudent> $rows */
-        $rows = $this->em->createQueryBuilder()->select('m', 'r', 's')->from(ClassRuleStudent::class, 'm')->join('m.rule', 'r')->join('m.student', 's')
-            ->where('r.class = :class')->andWhere('s.removedAt IS NULL')->setParameter('class', $classId)->orderBy('r.id')->addOrderBy('m.position')->getQuery()->getResult();
+        $rows = $this->em
+            ->createQueryBuilder()
+            ->select('m', 'r', 's')
+            ->from(ClassRuleStudent::class, 'm')
+            ->join('m.rule', 'r')
+            ->join('m.student', 's')
+            ->where('r.class = :class')
+            ->andWhere('s.removedAt IS NULL')
+            ->setParameter('class', $classId)
+            ->orderBy('r.id')
+            ->addOrderBy('m.position')
+            ->getQuery()
+            ->getResult();
         $kinds = $students = [];
         foreach ($rows as $row) {
             $kinds[$row->rule->id] = $row->rule->kind;
@@ -74,7 +89,14 @@ final readonly class ClassRules
             $rule = $this->write($class, $request);
             $now = $this->contradiction($class->id);
 
-            return new RuleMade($rule, null !== $now && $now !== $before ? $this->words->say(new Message('roster.rule.contradicts', ['one' => $now[0], 'other' => $now[1]])) : '');
+            return new RuleMade(
+                $rule,
+                null !== $now && $now !== $before
+                    ? $this->words->say(
+                        new Message('roster.rule.contradicts', ['one' => $now[0], 'other' => $now[1]]),
+                    )
+                    : '',
+            );
         });
     }
 
@@ -105,10 +127,17 @@ final readonly class ClassRules
         if (!$request->kind->isMust()) {
             $this->wishes->add($students[0], \array_slice($students, 1));
 
-            return new RuleView($students[0]->id, $request->kind, [$students[0]->id, ...$this->wishes->of($class->id)[$students[0]->id] ?? []]);
+            return new RuleView($students[0]->id, $request->kind, [
+                $students[0]->id,
+                ...$this->wishes->of($class->id)[$students[0]->id] ?? [],
+            ]);
         }
         foreach ($this->musts($class->id) as $rule) {
-            if ($rule->kind === $request->kind && [] === array_diff($rule->students, $request->students) && [] === array_diff($request->students, $rule->students)) {
+            if (
+                $rule->kind === $request->kind
+                && [] === array_diff($rule->students, $request->students)
+                && [] === array_diff($request->students, $rule->students)
+            ) {
                 throw RosterRefused::unusable('roster.rule.twice', 'students');
             }
         }
@@ -132,10 +161,16 @@ final readonly class ClassRules
     private function students(SchoolClass $class, array $ids): array
     {
         $byId = [];
-        foreach ($this->em->getRepository(Student::class)->findBy(['class' => $class, 'removedAt' => null, 'id' => $ids]) as $student) {
+        foreach (
+            $this->em->getRepository(Student::class)->findBy(['class' => $class, 'removedAt' => null, 'id' => $ids]) as $student
+        ) {
             $byId[$student->id] = $student;
         }
-        $students = array_map(static fn (string $id): Student => $byId[$id] ?? throw RosterRefused::unusable('roster.rule.stranger', 'students'), $ids);
+        $students = array_map(
+            static fn (string $id): Student => $byId[$id] ??
+                throw RosterRefused::unusable('roster.rule.stranger', 'students'),
+            $ids,
+        );
 
         return [] === $students ? throw RosterRefused::unusable('roster.rule.stranger', 'students') : $students;
     }
@@ -145,7 +180,13 @@ final readonly class ClassRules
      */
     public function remove(Teacher $teacher, string $id): void
     {
-        $rule = $this->staff->one(ClassRule::class, $this->em->createQueryBuilder()->select('r', 'c')->from(ClassRule::class, 'r')->join('r.class', 'c'), 'r', $teacher, $id);
+        $rule = $this->staff->one(
+            ClassRule::class,
+            $this->em->createQueryBuilder()->select('r', 'c')->from(ClassRule::class, 'r')->join('r.class', 'c'),
+            'r',
+            $teacher,
+            $id,
+        );
         $this->staff->may($teacher, $rule->class);
         $this->em->remove($rule);
         $this->em->flush();

@@ -14,9 +14,13 @@ use FreshHuddle\App\Account\Teacher;
 class ClassStaff
 {
     public function __construct(
-        #[ORM\Id, ORM\ManyToOne, ORM\JoinColumn(name: 'class_id', nullable: false, onDelete: 'CASCADE')]
+        #[ORM\Id,
+            ORM\ManyToOne,
+            ORM\JoinColumn(name: 'class_id', nullable: false, onDelete: 'CASCADE'),]
         public readonly SchoolClass $class,
-        #[ORM\Id, ORM\ManyToOne, ORM\JoinColumn(nullable: false, onDelete: 'CASCADE')]
+        #[ORM\Id,
+            ORM\ManyToOne,
+            ORM\JoinColumn(nullable: false, onDelete: 'CASCADE'),]
         public readonly Teacher $teacher,
         #[ORM\Column(length: 10)]
         public StaffRole $role,

@@ -6,7 +6,13 @@ namespace FreshHuddle\App\Roster;
 
 final readonly class ClassSummary
 {
-    public function __construct(public string $id, public string $name, public string $doorWord, public int $students, public bool $archived, public StaffRole $role)
-    {
+    public function __construct(
+        public string $id,
+        public string $name,
+        public string $doorWord,
+        public int $students,
+        public bool $archived,
+        public StaffRole $role,
+    ) {
     }
 }

@@ -29,10 +29,15 @@ final readonly class EditStudent
         public ?string $schoolId = null,
         #[Assert\Valid, Assert\Count(max: 60)]
         public ?array $attributes = null,
-        #[Assert\Count(max: 30, maxMessage: 'roster.at_most_30_tags'), Assert\All([new Assert\NotBlank(normalizer: 'trim'), new Assert\Length(max: 60, maxMessage: 'roster.tag_at_most_60_characters')])]
+        #[Assert\Count(max: 30, maxMessage: 'roster.at_most_30_tags'),
+            Assert\All([
+                new Assert\NotBlank(normalizer: 'trim'),
+                new Assert\Length(max: 60, maxMessage: 'roster.tag_at_most_60_characters'),
+            ]),]
         public ?array $tags = null,
         public ?bool $seatable = null,
-        #[Assert\Email(message: 'roster.this_no_address'), Assert\Length(max: 180, maxMessage: 'roster.this_no_address')]
+        #[Assert\Email(message: 'roster.this_no_address'),
+            Assert\Length(max: 180, maxMessage: 'roster.this_no_address'),]
         public ?string $email = null,
         public ?bool $guest = null,
     ) {

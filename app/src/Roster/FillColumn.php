@@ -16,7 +16,8 @@ final readonly class FillColumn
      * @param list<FilledCell> $cells     '' takes the value away
      */
     public function __construct(
-        #[Assert\NotBlank(message: 'roster.what_it_called', normalizer: 'trim', allowNull: true), Assert\Length(max: 60, maxMessage: 'roster.name_at_most_60_characters')]
+        #[Assert\NotBlank(message: 'roster.what_it_called', normalizer: 'trim', allowNull: true),
+            Assert\Length(max: 60, maxMessage: 'roster.name_at_most_60_characters'),]
         public ?string $attribute,
         #[Assert\Valid, Assert\Count(min: 1, max: 1200)]
         public array $cells,
@@ -25,6 +26,8 @@ final readonly class FillColumn
 
     public function edit(FilledCell $cell): EditStudent
     {
-        return null === $this->attribute ? new EditStudent(table: $cell->value) : new EditStudent(attributes: [new AttributeValue($this->attribute, $cell->value)]);
+        return null === $this->attribute
+            ? new EditStudent(table: $cell->value)
+            : new EditStudent(attributes: [new AttributeValue($this->attribute, $cell->value)]);
     }
 }

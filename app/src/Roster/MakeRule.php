@@ -14,7 +14,14 @@ final readonly class MakeRule
      */
     public function __construct(
         public RuleKind $kind,
-        #[Assert\Count(min: 2, max: 40, minMessage: 'roster.choose_at_least_two_students', maxMessage: 'roster.at_most_40_students_one_rule'), Assert\Unique(message: 'roster.each_student_once'), Assert\All([new Id()])]
+        #[Assert\Count(
+            min: 2,
+            max: 40,
+            minMessage: 'roster.choose_at_least_two_students',
+            maxMessage: 'roster.at_most_40_students_one_rule',
+        ),
+            Assert\Unique(message: 'roster.each_student_once'),
+            Assert\All([new Id()]),]
         public array $students,
     ) {
     }

@@ -21,6 +21,12 @@ final readonly class PastedLineView
 
     public static function of(PastedLine $line, Words $words): self
     {
-        return new self($line->line, $line->text, $line->fate, $line->name, null === $line->message ? '' : $words->say($line->message));
+        return new self(
+            $line->line,
+            $line->text,
+            $line->fate,
+            $line->name,
+            null === $line->message ? '' : $words->say($line->message),
+        );
     }
 }

@@ -20,6 +20,9 @@ final readonly class PastedListView
 
     public static function of(PastedList $list, Words $words): self
     {
-        return new self(\count($list->names()), array_map(static fn (PastedLine $line): PastedLineView => PastedLineView::of($line, $words), $list->lines));
+        return new self(
+            \count($list->names()),
+            array_map(static fn (PastedLine $line): PastedLineView => PastedLineView::of($line, $words), $list->lines),
+        );
     }
 }

@@ -31,7 +31,9 @@ final readonly class Pictures
     {
         $this->em->wrapInTransaction(function () use ($class): void {
             $this->em->lock($class, LockMode::PESSIMISTIC_WRITE);
-            $students = $this->em->getRepository(Student::class)->findBy(['class' => $class, 'removedAt' => null], ['position' => 'ASC', 'id' => 'ASC']);
+            $students = $this->em
+                ->getRepository(Student::class)
+                ->findBy(['class' => $class, 'removedAt' => null], ['position' => 'ASC', 'id' => 'ASC']);
             $taken = $without = [];
             foreach ($students as $student) {
                 if (null === $student->picture || isset($taken[$student->picture])) {

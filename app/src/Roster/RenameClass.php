@@ -9,7 +9,8 @@ use Symfony\Component\Validator\Constraints as Assert;
 final readonly class RenameClass
 {
     public function __construct(
-        #[Assert\NotBlank(message: 'roster.class_needs_name', normalizer: 'trim'), Assert\Length(max: 80, maxMessage: 'roster.class_name_at_most_80_characters')]
+        #[Assert\NotBlank(message: 'roster.class_needs_name', normalizer: 'trim'),
+            Assert\Length(max: 80, maxMessage: 'roster.class_name_at_most_80_characters'),]
         public string $name,
     ) {
     }

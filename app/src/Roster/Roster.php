@@ -44,7 +44,11 @@ final readonly class Roster
      */
     public function classes(Teacher $teacher): array
     {
-        return array_values($this->em->getRepository(SchoolClass::class)->findBy(['teacher' => $teacher, 'removedAt' => null], ['id' => 'DESC']));
+        return array_values(
+            $this->em
+                ->getRepository(SchoolClass::class)
+                ->findBy(['teacher' => $teacher, 'removedAt' => null], ['id' => 'DESC']),
+        );
     }
 
     /**
@@ -52,7 +56,11 @@ final readonly class Roster
      */
     public function students(SchoolClass $class): array
     {
-        return array_values($this->em->getRepository(Student::class)->findBy(['class' => $class, 'removedAt' => null], ['position' => 'ASC', 'id' => 'ASC']));
+        return array_values(
+            $this->em
+                ->getRepository(Student::class)
+                ->findBy(['class' => $class, 'removedAt' => null], ['position' => 'ASC', 'id' => 'ASC']),
+        );
     }
 
     /**
@@ -60,7 +68,13 @@ final readonly class Roster
      */
     public function create(Teacher $teacher, string $name, string $pasted): SchoolClass
     {
-        $class = new SchoolClass(Uuid::v7()->toRfc4122(), $teacher, $this->className($name), $this->doorWords->fresh(), $this->clock->now());
+        $class = new SchoolClass(
+            Uuid::v7()->toRfc4122(),
+            $teacher,
+            $this->className($name),
+            $this->doorWords->fresh(),
+            $this->clock->now(),
+        );
         $list = $this->read($pasted, []);
         $this->em->persist($class);
         $this->append($class, $list, 0);
@@ -86,7 +100,10 @@ final readonly class Roster
             $list = $this->em->wrapInTransaction(function () use ($class, $pasted): PastedList {
                 $this->em->lock($class, LockMode::PESSIMISTIC_WRITE);
                 $list = $this->read($pasted, $this->names($class));
-                $last = $this->em->createQuery('SELECT MAX(s.position) FROM '.Student::class.' s WHERE s.class = :class')->setParameter('class', $class)->getSingleScalarResult();
+                $last = $this->em
+                    ->createQuery('SELECT MAX(s.position) FROM '.Student::class.' s WHERE s.class = :class')
+                    ->setParameter('class', $class)
+                    ->getSingleScalarResult();
                 $this->append($class, $list, is_numeric($last) ? (int) $last : 0);
 
                 return $list;
@@ -125,7 +142,11 @@ final readonly class Roster
      */
     public function guestsLeave(SchoolClass $class, string $lessonId): void
     {
-        foreach ($this->em->getRepository(Student::class)->findBy(['class' => $class, 'guest' => true, 'removedAt' => null]) as $guest) {
+        foreach (
+            $this->em
+                ->getRepository(Student::class)
+                ->findBy(['class' => $class, 'guest' => true, 'removedAt' => null]) as $guest
+        ) {
             if (null === $guest->guestOf || $guest->guestOf === $lessonId) {
                 $guest->guestOf = $lessonId;
                 $this->remove($guest);
@@ -138,7 +159,11 @@ final readonly class Roster
      */
     public function guestsComeBack(SchoolClass $class, string $lessonId): void
     {
-        foreach ($this->em->getRepository(Student::class)->findBy(['class' => $class, 'guest' => true, 'guestOf' => $lessonId]) as $guest) {
+        foreach (
+            $this->em
+                ->getRepository(Student::class)
+                ->findBy(['class' => $class, 'guest' => true, 'guestOf' => $lessonId]) as $guest
+        ) {
             if (null !== $guest->removedAt && [] !== $this->read($guest->name, $this->names($class))->names()) {
                 $this->restore($guest);
             }
@@ -179,7 +204,11 @@ final readonly class Roster
                     if (null === $fill->attribute && mb_strlen(trim($cell->value)) > Student::LONGEST_TABLE) {
                         throw RosterRefused::unusable('roster.table_too_long', "cells[{$i}].value", ['most' => Student::LONGEST_TABLE]);
                     }
-                    $this->write($students[$cell->student] ?? throw RosterRefused::unusable('roster.not_on_list', "cells[{$i}].student"), $fill->edit($cell));
+                    $this->write(
+                        $students[$cell->student] ??
+                            throw RosterRefused::unusable('roster.not_on_list', "cells[{$i}].student"),
+                        $fill->edit($cell),
+                    );
                 }
             });
             $this->events->dispatch(new ClassChanged($class->id));
@@ -213,7 +242,10 @@ final readonly class Roster
         foreach ($edit->attributes ?? [] as $attribute) {
             $attributes = $student->attributes;
             unset($attributes[trim($attribute->name)]);
-            $student->attributes = '' === trim($attribute->value) ? $attributes : array_replace($attributes, [trim($attribute->name) => $attribute->typed()]); // a name may be a number
+            $student->attributes =
+                '' === trim($attribute->value)
+                    ? $attributes
+                    : array_replace($attributes, [trim($attribute->name) => $attribute->typed()]); // a name may be a number
         }
     }
 
@@ -242,7 +274,13 @@ final readonly class Roster
     public function copy(SchoolClass $class, string $name): SchoolClass
     {
         return $this->em->wrapInTransaction(function () use ($class, $name): SchoolClass {
-            $copy = new SchoolClass(Uuid::v7()->toRfc4122(), $class->teacher, $this->className($name), $this->doorWords->fresh(), $this->clock->now());
+            $copy = new SchoolClass(
+                Uuid::v7()->toRfc4122(),
+                $class->teacher,
+                $this->className($name),
+                $this->doorWords->fresh(),
+                $this->clock->now(),
+            );
             $copy->groupNames = $class->groupNames;
             $this->em->persist($copy);
             $copied = [];
@@ -255,7 +293,13 @@ final readonly class Roster
             }
             $this->em->flush();
             foreach ($this->rules->of($class->id) as $rule) {
-                $this->rules->add($copy, new MakeRule($rule->kind, array_map(static fn (string $id): string => $copied[$id], $rule->students)));
+                $this->rules->add(
+                    $copy,
+                    new MakeRule(
+                        $rule->kind,
+                        array_map(static fn (string $id): string => $copied[$id], $rule->students),
+                    ),
+                );
             }
 
             return $copy;
@@ -348,6 +392,7 @@ final readonly class Roster
     {
         $name = trim((string) preg_replace('/\s+/u', ' ', $name));
 
-        return '' === $name || mb_strlen($name) > 80 ? throw RosterRefused::unusable('roster.class_name', 'name') : $name;
+        return '' === $name || mb_strlen($name) > 80
+            ? throw RosterRefused::unusable('roster.class_name', 'name') : $name;
     }
 }

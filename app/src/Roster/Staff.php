@@ -36,11 +36,18 @@ final readonly class Staff
      */
     public function one(string $type, QueryBuilder $query, string $alias, Teacher $teacher, string $id): object
     {
-        $found = $query->leftJoin(ClassStaff::class, 'm', 'WITH', 'm.class = c AND m.teacher = :teacher')
-            ->andWhere($alias.'.id = :id')->andWhere('c.teacher = :teacher OR m.teacher = :teacher')->andWhere('c.removedAt IS NULL')
-            ->setParameter('id', $id)->setParameter('teacher', $teacher)
-            ->getQuery()->getResult();
-        $found = \is_array($found) ? array_values(array_filter($found, static fn (mixed $one): bool => $one instanceof $type))[0] ?? null : null;
+        $found = $query
+            ->leftJoin(ClassStaff::class, 'm', 'WITH', 'm.class = c AND m.teacher = :teacher')
+            ->andWhere($alias.'.id = :id')
+            ->andWhere('c.teacher = :teacher OR m.teacher = :teacher')
+            ->andWhere('c.removedAt IS NULL')
+            ->setParameter('id', $id)
+            ->setParameter('teacher', $teacher)
+            ->getQuery()
+            ->getResult();
+        $found = \is_array($found)
+            ? array_values(array_filter($found, static fn (mixed $one): bool => $one instanceof $type))[0] ?? null
+            : null;
         if (!$found instanceof $type) {
             throw RosterRefused::missing();
         }
@@ -53,14 +60,20 @@ final readonly class Staff
      */
     public function may(Teacher $teacher, SchoolClass $class): void
     {
-        if ($class->teacher !== $teacher && StaffRole::Assistant === $this->role($teacher, $class) && true !== $this->requests->getCurrentRequest()?->attributes->get(self::ATTRIBUTE)) {
+        if (
+            $class->teacher !== $teacher
+            && StaffRole::Assistant === $this->role($teacher, $class)
+            && true !== $this->requests->getCurrentRequest()?->attributes->get(self::ATTRIBUTE)
+        ) {
             throw RosterRefused::notAllowed('roster.assistant');
         }
     }
 
     public function role(Teacher $teacher, SchoolClass $class): ?StaffRole
     {
-        return $class->teacher === $teacher ? StaffRole::Owner : $this->em->find(ClassStaff::class, ['class' => $class, 'teacher' => $teacher])?->role;
+        return $class->teacher === $teacher
+            ? StaffRole::Owner
+            : $this->em->find(ClassStaff::class, ['class' => $class, 'teacher' => $teacher])?->role;
     }
 
     /**
@@ -69,8 +82,16 @@ final readonly class Staff
     public function of(SchoolClass $class): array
     {
         /** @var list<ClassStaff> $staff */
-        $staff = $this->em->createQueryBuilder()->select('m', 't')->from(ClassStaff::class, 'm')->join('m.teacher', 't')
-            ->where('m.class = :class')->setParameter('class', $class)->orderBy('t.name')->getQuery()->getResult();
+        $staff = $this->em
+            ->createQueryBuilder()
+            ->select('m', 't')
+            ->from(ClassStaff::class, 'm')
+            ->join('m.teacher', 't')
+            ->where('m.class = :class')
+            ->setParameter('class', $class)
+            ->orderBy('t.name')
+            ->getQuery()
+            ->getResult();
 
         return $staff;
     }
@@ -95,6 +116,9 @@ final readonly class Staff
     public function onAction(ControllerEvent $event): void
     {
         $request = $event->getRequest();
-        $request->attributes->set(self::ATTRIBUTE, $request->isMethodSafe() || [] !== ($event->getAttributes()[ForAssistants::class] ?? []));
+        $request->attributes->set(
+            self::ATTRIBUTE,
+            $request->isMethodSafe() || [] !== ($event->getAttributes()[ForAssistants::class] ?? []),
+        );
     }
 }

@@ -12,7 +12,11 @@ use FreshHuddle\Core\Roster\StudentRecord;
  * A student on a class list, with what the list says of them.
  */
 #[ORM\Entity]
-#[ORM\UniqueConstraint(name: 'student_folded', columns: ['class_id', 'folded'], options: ['where' => '(removed_at IS NULL)'])]
+#[ORM\UniqueConstraint(
+    name: 'student_folded',
+    columns: ['class_id', 'folded'],
+    options: ['where' => '(removed_at IS NULL)'],
+),]
 class Student
 {
     public const LONGEST_TABLE = 60;
@@ -101,7 +105,14 @@ class Student
 
     public function record(): StudentRecord
     {
-        return new StudentRecord($this->name, $this->schoolId, $this->seatTable, $this->attributes, $this->tags, $this->email);
+        return new StudentRecord(
+            $this->name,
+            $this->schoolId,
+            $this->seatTable,
+            $this->attributes,
+            $this->tags,
+            $this->email,
+        );
     }
 
     /**

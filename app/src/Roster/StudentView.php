@@ -50,6 +50,20 @@ final readonly class StudentView
      */
     public function called(string $name): self
     {
-        return new self($this->id, $name, $this->absent, $this->claimed, $this->seatable, $this->schoolId, $this->table, $this->attributes, $this->tags, $this->email, $this->guest, $this->guestOf, $this->picture);
+        return new self(
+            $this->id,
+            $name,
+            $this->absent,
+            $this->claimed,
+            $this->seatable,
+            $this->schoolId,
+            $this->table,
+            $this->attributes,
+            $this->tags,
+            $this->email,
+            $this->guest,
+            $this->guestOf,
+            $this->picture,
+        );
     }
 }

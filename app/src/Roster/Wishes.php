@@ -24,9 +24,20 @@ final readonly class Wishes
     public function of(string $classId): array
     {
         /** @var list<array{student: string, wishedFor: string}> $rows */
-        $rows = $this->em->createQueryBuilder()->select('s.id AS student', 'o.id AS wishedFor')->from(Wish::class, 'w')->join('w.student', 's')->join('w.wishedFor', 'o')
-            ->where('s.class = :class')->andWhere('s.removedAt IS NULL')->andWhere('o.removedAt IS NULL')->setParameter('class', $classId)
-            ->orderBy('s.position')->addOrderBy('o.position')->getQuery()->getArrayResult();
+        $rows = $this->em
+            ->createQueryBuilder()
+            ->select('s.id AS student', 'o.id AS wishedFor')
+            ->from(Wish::class, 'w')
+            ->join('w.student', 's')
+            ->join('w.wishedFor', 'o')
+            ->where('s.class = :class')
+            ->andWhere('s.removedAt IS NULL')
+            ->andWhere('o.removedAt IS NULL')
+            ->setParameter('class', $classId)
+            ->orderBy('s.position')
+            ->addOrderBy('o.position')
+            ->getQuery()
+            ->getArrayResult();
         $wishes = [];
         foreach ($rows as $row) {
             $wishes[$row['student']][] = $row['wishedFor'];
@@ -44,7 +55,11 @@ final readonly class Wishes
      */
     public function add(Student $student, array $wishedFor): void
     {
-        $new = array_filter($wishedFor, fn (Student $one): bool => null === $this->em->find(Wish::class, ['student' => $student, 'wishedFor' => $one]));
+        $new = array_filter(
+            $wishedFor,
+            fn (Student $one): bool => null ===
+                $this->em->find(Wish::class, ['student' => $student, 'wishedFor' => $one]),
+        );
         if ([] === $new) {
             throw RosterRefused::unusable('roster.rule.twice', 'students');
         }

@@ -39,7 +39,13 @@ final readonly class FastCgi
         $params = $body = '';
         $id = null;
         while (true) {
-            ['version' => $version, 'type' => $type, 'id' => $for, 'length' => $length, 'padding' => $padding] = $this->header();
+            [
+                'version' => $version,
+                'type' => $type,
+                'id' => $for,
+                'length' => $length,
+                'padding' => $padding,
+            ] = $this->header();
             $content = $this->read($length);
             $this->read($padding);
             if (1 !== $version || (null === $id) !== (self::BEGIN === $type) || (null !== $id && $for !== $id)) {
@@ -115,7 +121,9 @@ final readonly class FastCgi
         foreach (str_split($answer, self::RECORD) as $part) {
             $records .= pack('CCnnCC', 1, self::STDOUT, 1, \strlen($part), 0, 0).$part;
         }
-        $records .= pack('CCnnCC', 1, self::STDOUT, 1, 0, 0, 0).pack('CCnnCCNCCCC', 1, self::END, 1, 8, 0, 0, 0, 0, 0, 0, 0);
+        $records .=
+            pack('CCnnCC', 1, self::STDOUT, 1, 0, 0, 0).
+            pack('CCnnCCNCCCC', 1, self::END, 1, 8, 0, 0, 0, 0, 0, 0, 0);
         while ('' !== $records) {
             $sent = @socket_write($this->socket, $records);
             if (false === $sent || 0 === $sent) {
@@ -178,6 +186,14 @@ final readonly class FastCgi
             }
         }
 
-        return new Request($query, $form, [], $cookies, [], $params + ['REQUEST_TIME' => time(), 'REQUEST_TIME_FLOAT' => microtime(true)], $body);
+        return new Request(
+            $query,
+            $form,
+            [],
+            $cookies,
+            [],
+            $params + ['REQUEST_TIME' => time(), 'REQUEST_TIME_FLOAT' => microtime(true)],
+            $body,
+        );
     }
 }

@@ -34,12 +34,20 @@ final class Process
     {
         pcntl_async_signals(true);
         foreach ([\SIGTERM, \SIGINT, \SIGQUIT] as $signal) {
-            pcntl_signal($signal, function (): void {
-                $this->stop = true;
-            }, false);
+            pcntl_signal(
+                $signal,
+                function (): void {
+                    $this->stop = true;
+                },
+                false,
+            );
         }
         pcntl_signal(\SIGALRM, \SIG_DFL);
-        for ($served = 0; $served < self::MOST_REQUESTS && !$this->stop && memory_get_usage() < self::GROWN; ++$served) {
+        for (
+            $served = 0;
+            $served < self::MOST_REQUESTS && !$this->stop && memory_get_usage() < self::GROWN;
+            ++$served
+        ) {
             $socket = @socket_accept($listening);
             if (!$socket instanceof \Socket) {
                 continue; // a signal woke it

@@ -33,16 +33,25 @@ final class ServeCommand extends Command
 
     protected function configure(): void
     {
-        $this
-            ->addOption('pool', null, InputOption::VALUE_REQUIRED | InputOption::VALUE_IS_ARRAY, 'socket:processes, as /run/x/student.sock:6')
-            ->addOption('backlog', null, InputOption::VALUE_REQUIRED, 'How many connections may wait on a socket.', '1024');
+        $this->addOption(
+            'pool',
+            null,
+            InputOption::VALUE_REQUIRED | InputOption::VALUE_IS_ARRAY,
+            'socket:processes, as /run/x/student.sock:6',
+        )->addOption(
+            'backlog',
+            null,
+            InputOption::VALUE_REQUIRED,
+            'How many connections may wait on a socket.',
+            '1024',
+        );
     }
 
     protected function execute(InputInterface $input, OutputInterface $output): int
     {
         $kernel = $this->kernel;
         $pools = $this->pools($input, $output);
-        if (null === $pools || !$kernel instanceof Kernel) {
+        if (null === $pools || !($kernel instanceof Kernel)) {
             return self::INVALID;
         }
         // Asked by nobody, of nobody's things: it opens no connection, and the classes that all requests need are there.
@@ -53,9 +62,13 @@ final class ServeCommand extends Command
         $kernel->boot();
         pcntl_async_signals(true);
         foreach ([\SIGTERM, \SIGINT, \SIGQUIT] as $signal) {
-            pcntl_signal($signal, function (): void {
-                $this->stop = true;
-            }, false);
+            pcntl_signal(
+                $signal,
+                function (): void {
+                    $this->stop = true;
+                },
+                false,
+            );
         }
         /** @var array<int, \Socket> $living */
         $living = [];
@@ -126,7 +139,11 @@ final class ServeCommand extends Command
             }
             @unlink($found[1]);
             $socket = socket_create(\AF_UNIX, \SOCK_STREAM, 0);
-            if (false === $socket || !@socket_bind($socket, $found[1]) || !socket_listen($socket, is_numeric($backlog) ? (int) $backlog : 1024)) {
+            if (
+                false === $socket
+                || !@socket_bind($socket, $found[1])
+                || !socket_listen($socket, is_numeric($backlog) ? (int) $backlog : 1024)
+            ) {
                 $output->writeln("{$found[1]} cannot be listened at.");
 
                 return null;

@@ -36,10 +36,17 @@ final readonly class ListenersReader
             return [];
         }
         $channels = [];
-        $rows = $this->db->fetchAllNumeric(implode(' UNION ', $parts), $values, array_fill(0, \count($values), ArrayParameterType::STRING));
+        $rows = $this->db->fetchAllNumeric(
+            implode(' UNION ', $parts),
+            $values,
+            array_fill(0, \count($values), ArrayParameterType::STRING),
+        );
         foreach ($rows as [$kind, $subject, $channel]) {
             \assert(\is_string($kind) && \is_string($subject) && \is_string($channel));
-            $beside = json_encode((object) self::audience(AudienceKind::from($kind), $subject)->subject(), \JSON_THROW_ON_ERROR);
+            $beside = json_encode(
+                (object) self::audience(AudienceKind::from($kind), $subject)->subject(),
+                \JSON_THROW_ON_ERROR,
+            );
             $channels[$beside][] = $channel;
         }
 

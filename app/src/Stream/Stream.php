@@ -19,8 +19,12 @@ final readonly class Stream
     /** nchan takes up to 255 in one post. */
     private const MOST_CHANNELS_A_POST = 200;
 
-    public function __construct(private HttpClientInterface $streamClient, private Change $change, private ListenersReader $listeners, private LoggerInterface $logger)
-    {
+    public function __construct(
+        private HttpClientInterface $streamClient,
+        private Change $change,
+        private ListenersReader $listeners,
+        private LoggerInterface $logger,
+    ) {
     }
 
     /**
@@ -40,7 +44,10 @@ final readonly class Stream
     {
         $sent = [];
         foreach ($this->listeners->of($audiences) as $beside => $channels) {
-            $body = json_encode($message + (array) json_decode($beside, true, 2, \JSON_THROW_ON_ERROR), \JSON_THROW_ON_ERROR | \JSON_UNESCAPED_UNICODE);
+            $body = json_encode(
+                $message + (array) json_decode($beside, true, 2, \JSON_THROW_ON_ERROR),
+                \JSON_THROW_ON_ERROR | \JSON_UNESCAPED_UNICODE,
+            );
             array_push($sent, ...$this->post('POST', $channels, $body));
         }
         $this->wait($sent);
@@ -64,10 +71,17 @@ final readonly class Stream
      */
     private function post(string $method, array $channels, ?string $body): array
     {
-        return array_map(fn (array $some): ResponseInterface => $this->streamClient->request($method, '/publish?c='.implode(',', $some), [
-            'body' => $body,
-            'headers' => ['Content-Type' => 'application/json'],
-        ]), array_chunk(array_values(array_unique($channels)), self::MOST_CHANNELS_A_POST));
+        return array_map(
+            fn (array $some): ResponseInterface => $this->streamClient->request(
+                $method,
+                '/publish?c='.implode(',', $some),
+                [
+                    'body' => $body,
+                    'headers' => ['Content-Type' => 'application/json'],
+                ],
+            ),
+            array_chunk(array_values(array_unique($channels)), self::MOST_CHANNELS_A_POST),
+        );
     }
 
     /**
@@ -78,7 +92,8 @@ final readonly class Stream
         foreach ($sent as $response) {
             try {
                 $status = $response->getStatusCode();
-                if ($status >= 400 && 404 !== $status) { // 404: nobody has ever listened there
+                if ($status >= 400 && 404 !== $status) {
+                    // 404: nobody has ever listened there
                     $this->logger->warning('The stream answered {status}.', ['status' => $status]);
                 }
             } catch (ExceptionInterface) {

@@ -20,8 +20,11 @@ final readonly class StreamAddress
     /** A page asks for the next address so long before this one ends. */
     private const EARLY = 60;
 
-    public function __construct(private ClockInterface $clock, #[Autowire('%env(STREAM_SECRET)%'), \SensitiveParameter] private string $secret)
-    {
+    public function __construct(
+        private ClockInterface $clock,
+        #[Autowire('%env(STREAM_SECRET)%'), \SensitiveParameter]
+        private string $secret,
+    ) {
     }
 
     public function of(string $channel): StreamView

@@ -13,7 +13,36 @@ enum Direction: string
     case RightToLeft = 'rtl';
 
     /** ISO 639 codes of languages written from right to left (CLDR, script metadata). */
-    private const FROM_RIGHT = ['ar', 'arc', 'arz', 'azb', 'bal', 'bgn', 'bqi', 'ckb', 'dv', 'fa', 'glk', 'he', 'iw', 'khw', 'ks', 'lrc', 'mzn', 'nqo', 'pnb', 'prs', 'ps', 'sd', 'sdh', 'skr', 'syr', 'ug', 'ur', 'yi'];
+    private const FROM_RIGHT = [
+        'ar',
+        'arc',
+        'arz',
+        'azb',
+        'bal',
+        'bgn',
+        'bqi',
+        'ckb',
+        'dv',
+        'fa',
+        'glk',
+        'he',
+        'iw',
+        'khw',
+        'ks',
+        'lrc',
+        'mzn',
+        'nqo',
+        'pnb',
+        'prs',
+        'ps',
+        'sd',
+        'sdh',
+        'skr',
+        'syr',
+        'ug',
+        'ur',
+        'yi',
+    ];
 
     /**
      * @param string $language a code as “ar-EG”, or a name in English or in the language itself; '' where it is not said
@@ -33,7 +62,13 @@ enum Direction: string
     {
         $said = mb_strtolower($language);
         foreach (self::FROM_RIGHT as $code) {
-            foreach ([$code, mb_strtolower((string) \Locale::getDisplayLanguage($code, 'en')), mb_strtolower((string) \Locale::getDisplayLanguage($code, $code))] as $name) {
+            foreach (
+                [
+                    $code,
+                    mb_strtolower((string) \Locale::getDisplayLanguage($code, 'en')),
+                    mb_strtolower((string) \Locale::getDisplayLanguage($code, $code)),
+                ] as $name
+            ) {
                 if (1 === preg_match('/^'.preg_quote($name, '/').'(?:[-_ ]|$)/Du', $said)) {
                     return true;
                 }

@@ -25,7 +25,8 @@ final readonly class RequestLanguage
     {
         $request = $event->getRequest();
         $chosen = $request->cookies->get(self::COOKIE);
-        $wanted = \is_string($chosen) && '' !== $chosen ? $chosen : explode('_', $request->getLanguages()[0] ?? 'en')[0];
+        $wanted =
+            \is_string($chosen) && '' !== $chosen ? $chosen : explode('_', $request->getLanguages()[0] ?? 'en')[0];
         $request->setLocale(\in_array($wanted, $this->languages->all, true) ? $wanted : 'en');
     }
 }

@@ -48,7 +48,11 @@ final readonly class Words
                     $name => $this->joined($items, 'next', 'and'),
                     $name.'_or' => $this->joined($items, 'next', 'or'),
                     $name.'_open' => $this->joined($items, 'next', 'next'),
-                    $name.'_quoted' => $this->joined(array_map(fn (string $item): string => $this->word('quoted', ['one' => $item]), $items), 'apart', 'apart'),
+                    $name.'_quoted' => $this->joined(
+                        array_map(fn (string $item): string => $this->word('quoted', ['one' => $item]), $items),
+                        'apart',
+                        'apart',
+                    ),
                 ];
             } else {
                 $values[$name] = $value instanceof Message ? $this->say($value) : $value;

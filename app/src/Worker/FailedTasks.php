@@ -14,19 +14,35 @@ use Symfony\Component\Uid\Uuid;
  */
 final readonly class FailedTasks
 {
-    public function __construct(private EntityManagerInterface $em, private Tasks $tasks, private Clock $clock, private EventDispatcherInterface $events)
-    {
+    public function __construct(
+        private EntityManagerInterface $em,
+        private Tasks $tasks,
+        private Clock $clock,
+        private EventDispatcherInterface $events,
+    ) {
     }
 
     public function add(Task $task, ?string $classId, string $failure): void
     {
         $this->em->wrapInTransaction(function () use ($task, $classId, $failure): void {
-            $before = $this->em->getRepository(FailedTask::class)->findOneBy(['kind' => $task->kind, 'subject' => $task->subject]);
+            $before = $this->em
+                ->getRepository(FailedTask::class)
+                ->findOneBy(['kind' => $task->kind, 'subject' => $task->subject]);
             if (null !== $before) {
                 $this->em->remove($before);
                 $this->em->flush();
             }
-            $this->em->persist(new FailedTask(Uuid::v7()->toRfc4122(), $classId, $task->kind, $task->subject, $task->data, mb_substr($failure, 0, 200), $this->clock->ms()));
+            $this->em->persist(
+                new FailedTask(
+                    Uuid::v7()->toRfc4122(),
+                    $classId,
+                    $task->kind,
+                    $task->subject,
+                    $task->data,
+                    mb_substr($failure, 0, 200),
+                    $this->clock->ms(),
+                ),
+            );
             $this->em->flush();
             $this->tasks->done($task);
         });
@@ -42,7 +58,9 @@ final readonly class FailedTasks
     {
         return array_map(
             static fn (FailedTask $task): FailedTaskView => new FailedTaskView($task->id, $task->kind, $task->failure),
-            array_values($this->em->getRepository(FailedTask::class)->findBy(['classId' => $classId], ['id' => 'DESC'])),
+            array_values(
+                $this->em->getRepository(FailedTask::class)->findBy(['classId' => $classId], ['id' => 'DESC']),
+            ),
         );
     }
 
@@ -54,7 +72,12 @@ final readonly class FailedTasks
         return $this->em->wrapInTransaction(function () use ($classId, $id): bool {
             $task = $this->take($classId, $id);
             if (null !== $task) {
-                $this->tasks->ask($task->kind, $task->subject, null, array_filter($task->data, \is_string(...), \ARRAY_FILTER_USE_KEY));
+                $this->tasks->ask(
+                    $task->kind,
+                    $task->subject,
+                    null,
+                    array_filter($task->data, \is_string(...), \ARRAY_FILTER_USE_KEY),
+                );
             }
 
             return null !== $task;

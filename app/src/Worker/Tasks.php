@@ -60,7 +60,8 @@ final readonly class Tasks
      */
     public function isThere(string $kind, string $subject): bool
     {
-        return false !== $this->db->fetchOne('SELECT 1 FROM due_task WHERE kind = ? AND subject = ?', [$kind, $subject]);
+        return false !==
+            $this->db->fetchOne('SELECT 1 FROM due_task WHERE kind = ? AND subject = ?', [$kind, $subject]);
     }
 
     public function claim(): ?Task
@@ -79,7 +80,14 @@ final readonly class Tasks
         }
         $row = new Row($row);
 
-        return new Task($row->int('id'), $row->text('kind'), $row->text('subject'), $row->json('data'), $row->int('attempts'), $row->int('claimed_until'));
+        return new Task(
+            $row->int('id'),
+            $row->text('kind'),
+            $row->text('subject'),
+            $row->json('data'),
+            $row->int('attempts'),
+            $row->int('claimed_until'),
+        );
     }
 
     /**
@@ -87,7 +95,10 @@ final readonly class Tasks
      */
     public function done(Task $task): void
     {
-        $this->db->executeStatement('DELETE FROM due_task WHERE id = ? AND claimed_until = ?', [$task->id, $task->claimedUntil]);
+        $this->db->executeStatement('DELETE FROM due_task WHERE id = ? AND claimed_until = ?', [
+            $task->id,
+            $task->claimedUntil,
+        ]);
     }
 
     /**
@@ -100,7 +111,13 @@ final readonly class Tasks
     {
         $this->db->executeStatement(
             'UPDATE due_task SET due_at = ?, claimed_until = NULL, claimed_by = NULL, failure = ?, attempts = CASE WHEN ? THEN 0 ELSE attempts END WHERE id = ? AND claimed_until = ?',
-            [$dueAt, '' === $failure ? null : mb_substr($failure, 0, 200), '' === $failure ? 't' : 'f', $task->id, $task->claimedUntil],
+            [
+                $dueAt,
+                '' === $failure ? null : mb_substr($failure, 0, 200),
+                '' === $failure ? 't' : 'f',
+                $task->id,
+                $task->claimedUntil,
+            ],
         );
     }
 }

@@ -19,7 +19,10 @@ use Symfony\Component\Console\Input\InputOption;
 use Symfony\Component\Console\Output\OutputInterface;
 use Symfony\Component\DependencyInjection\Attribute\AutowireIterator;
 
-#[AsCommand('huddle:work', 'Runs background tasks: rooms, moves, whereabouts, time limits. Run as many workers as you like.')]
+#[AsCommand(
+    'huddle:work',
+    'Runs background tasks: rooms, moves, whereabouts, time limits. Run as many workers as you like.',
+),]
 final class WorkCommand extends Command
 {
     private const PAUSE = 150_000;
@@ -56,7 +59,13 @@ final class WorkCommand extends Command
 
     protected function configure(): void
     {
-        $this->addOption('minutes', null, InputOption::VALUE_REQUIRED, 'Exit after this many minutes; the supervisor starts a new worker.', '60');
+        $this->addOption(
+            'minutes',
+            null,
+            InputOption::VALUE_REQUIRED,
+            'Exit after this many minutes; the supervisor starts a new worker.',
+            '60',
+        );
     }
 
     protected function execute(InputInterface $input, OutputInterface $output): int
@@ -120,7 +129,11 @@ final class WorkCommand extends Command
             $this->logger->error('{kind} broke: {what}', ['kind' => $task->kind, 'what' => LogLine::of($e)]);
             $this->em->isOpen() ? $this->em->clear() : $this->managers->resetManager();
             if ($task->attempts < self::MOST_TRIES) {
-                $this->tasks->again($task, $this->clock->ms() + 500 * 2 ** $task->attempts, 'Something went wrong on our side.');
+                $this->tasks->again(
+                    $task,
+                    $this->clock->ms() + 500 * 2 ** $task->attempts,
+                    'Something went wrong on our side.',
+                );
             } else {
                 $this->failed->add($task, self::classOf($handler, $task), 'Something went wrong on our side.');
             }

@@ -15,13 +15,24 @@ final class OnceTest extends AppTestCase
 
     public function test_two_presses_create_one_class_and_one_lesson(): void
     {
-        $class = $this->ask('POST', '/api/staff/classes', ['name' => '9G'], self::KEY)->is(200)->text('id');
-        self::assertSame($class, $this->ask('POST', '/api/staff/classes', ['name' => '9G'], self::KEY)->is(200)->text('id'));
+        $class = $this->ask('POST', '/api/staff/classes', ['name' => '9G'], self::KEY)
+            ->is(200)
+            ->text('id');
+        self::assertSame(
+            $class,
+            $this->ask('POST', '/api/staff/classes', ['name' => '9G'], self::KEY)
+                ->is(200)
+                ->text('id'),
+        );
         self::assertCount(1, $this->ask('GET', '/api/staff/classes')->list(''));
         $lesson = ['title' => 'Tides', 'minutes' => 50];
         $ids = [];
         foreach ([1, 2] as $press) {
-            $ids[] = $this->ask('POST', "/api/staff/classes/{$class}/lessons", $lesson, ['Idempotency-Key' => 'form-0002'])->is(200)->text('id');
+            $ids[] = $this->ask('POST', "/api/staff/classes/{$class}/lessons", $lesson, [
+                'Idempotency-Key' => 'form-0002',
+            ])
+                ->is(200)
+                ->text('id');
         }
         self::assertSame($ids[0], $ids[1]);
         self::assertCount(1, $this->ask('GET', '/api/staff/lessons')->list(''));

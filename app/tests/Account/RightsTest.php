@@ -23,7 +23,12 @@ use Symfony\Component\Routing\RouterInterface;
 final class RightsTest extends AppTestCase
 {
     /** What only the teacher may do who made the class, or in whose cupboard the original lies. */
-    private const OWNERS = ['DELETE /api/staff/classes/{id}', 'POST /api/staff/classes/{id}/restore', 'DELETE /api/staff/originals/{id}', 'POST /api/staff/originals/{id}/restore'];
+    private const OWNERS = [
+        'DELETE /api/staff/classes/{id}',
+        'POST /api/staff/classes/{id}/restore',
+        'DELETE /api/staff/originals/{id}',
+        'POST /api/staff/originals/{id}/restore',
+    ];
 
     private Json $lesson;
 
@@ -35,16 +40,37 @@ final class RightsTest extends AppTestCase
         parent::setUp();
         $this->lesson = $this->readyLesson();
         $students = array_map(fn (int $i): string => $this->lesson->text("students.{$i}.id"), [0, 1]);
-        $rule = $this->ask('POST', '/api/staff/classes/'.$this->lesson->text('classId').'/rules', ['kind' => 'apart', 'students' => $students])->text('rule.id');
-        $this->ask('POST', '/api/staff/groupings/'.$this->lesson->text('floor.id').'/variants', ['name' => 'Laid aside']);
+        $rule = $this->ask('POST', '/api/staff/classes/'.$this->lesson->text('classId').'/rules', [
+            'kind' => 'apart',
+            'students' => $students,
+        ])->text('rule.id');
+        $this->ask('POST', '/api/staff/groupings/'.$this->lesson->text('floor.id').'/variants', [
+            'name' => 'Laid aside',
+        ]);
         $setUp = $this->beginSetUp($this->lesson);
         $room = $this->ask('POST', '/api/staff/rounds/'.$this->lesson->text('round.id').'/rooms')->text('0.id');
         $this->ids = [
-            'classes' => $this->lesson->text('classId'), 'groupings' => $this->lesson->text('floor.id'), 'lessons' => $this->lesson->text('id'), 'rounds' => $this->lesson->text('round.id'),
-            'segments' => $this->lesson->text('round.segmentId'), 'students' => $this->lesson->text('students.0.id'), 'rules' => $rule, 'rooms' => $room, 'originals' => $this->lesson->text('handOut.0.original'), 'copies' => $this->lesson->text('copies.0.id'),
+            'classes' => $this->lesson->text('classId'),
+            'groupings' => $this->lesson->text('floor.id'),
+            'lessons' => $this->lesson->text('id'),
+            'rounds' => $this->lesson->text('round.id'),
+            'segments' => $this->lesson->text('round.segmentId'),
+            'students' => $this->lesson->text('students.0.id'),
+            'rules' => $rule,
+            'rooms' => $room,
+            'originals' => $this->lesson->text('handOut.0.original'),
+            'copies' => $this->lesson->text('copies.0.id'),
             'set-ups' => $setUp,
-            'margin-notes' => $this->ask('POST', '/api/staff/copies/'.$this->lesson->text('copies.0.id').'/notes', ['slot' => 'decision', 'text' => 'Why there?'])->is(200)->text('id'),
-            'media' => $this->ask('POST', '/api/staff/media', ['content' => base64_encode(Files::picture())])->is(200)->text('id'),
+            'margin-notes' => $this->ask(
+                'POST',
+                '/api/staff/copies/'.$this->lesson->text('copies.0.id').'/notes',
+                ['slot' => 'decision', 'text' => 'Why there?'],
+            )
+                ->is(200)
+                ->text('id'),
+            'media' => $this->ask('POST', '/api/staff/media', ['content' => base64_encode(Files::picture())])
+                ->is(200)
+                ->text('id'),
         ];
     }
 
@@ -56,14 +82,22 @@ final class RightsTest extends AppTestCase
         $router = self::bootKernel()->getContainer()->get('router');
         \assert($router instanceof RouterInterface);
         foreach ($router->getRouteCollection() as $route) {
-            if (!str_starts_with($route->getPath(), '/api/staff/') || !str_contains($route->getPath(), '{id}') || str_starts_with($route->getPath(), '/api/staff/jobs/')) {
+            if (
+                !str_starts_with($route->getPath(), '/api/staff/')
+                || !str_contains($route->getPath(), '{id}')
+                || str_starts_with($route->getPath(), '/api/staff/jobs/')
+            ) {
                 continue; // what is about the teacher alone has no owner but them
             }
             $action = $route->getDefault('_controller');
             [$class, $method] = [...explode('::', \is_string($action) ? $action : ''), ''];
             foreach ($route->getMethods() as $verb) {
                 \assert(class_exists($class));
-                $live = [] !== (new \ReflectionMethod($class, '' === $method ? '__invoke' : $method))->getAttributes(ForAssistants::class);
+                $live =
+                    [] !==
+                    (new \ReflectionMethod($class, '' === $method ? '__invoke' : $method))->getAttributes(
+                        ForAssistants::class,
+                    );
                 yield "{$verb} {$route->getPath()}" => [$verb, $route->getPath(), 'GET' === $verb || $live];
             }
         }
@@ -71,8 +105,11 @@ final class RightsTest extends AppTestCase
     }
 
     #[DataProvider('doors')]
-    public function test_everybody_may_do_what_their_role_is_for(string $method, string $path, bool $forAssistants): void
-    {
+    public function test_everybody_may_do_what_their_role_is_for(
+        string $method,
+        string $path,
+        bool $forAssistants,
+    ): void {
         $url = $this->url($path);
         $body = (new ApiExamples($this->lesson))->body($method, $path);
         $body = \is_array($body) ? json_encode($body, \JSON_THROW_ON_ERROR) : null;
@@ -99,7 +136,9 @@ final class RightsTest extends AppTestCase
 
             return;
         }
-        $forAssistants ? self::assertNotContains($answer->status, [401, 403, 500], $answer->raw) : self::assertSame(403, $answer->status, $answer->raw);
+        $forAssistants
+            ? self::assertNotContains($answer->status, [401, 403, 500], $answer->raw)
+            : self::assertSame(403, $answer->status, $answer->raw);
         if (!$forAssistants) {
             self::assertSame($before, $this->counts());
         }
@@ -121,7 +160,10 @@ final class RightsTest extends AppTestCase
         $this->ask('POST', '/api/staff/students/'.$this->ids['students'].'/absent', ['absent' => true])->is(204);
         $this->ask('PATCH', '/api/staff/students/'.$this->ids['students'], ['name' => 'Renamed'])->is(403);
         $this->ask('DELETE', '/api/staff/students/'.$this->ids['students'])->is(403);
-        self::assertStringContainsString('District sheet', $this->ask('GET', '/api/staff/rounds/'.$this->ids['rounds'].'/copies')->is(200)->raw);
+        self::assertStringContainsString(
+            'District sheet',
+            $this->ask('GET', '/api/staff/rounds/'.$this->ids['rounds'].'/copies')->is(200)->raw,
+        );
     }
 
     /**
@@ -139,7 +181,21 @@ final class RightsTest extends AppTestCase
         \assert(isset($this->ids[$collection]), "Whose is {$path}?");
         $nobody = '00000000-0000-4000-8000-000000000000';
 
-        return strtr($path, ['{id}' => $this->ids[$collection], '{segment}' => $this->ids['segments'], '{format}' => 'originals' === $collection ? 'json' : 'csv', '{slot}' => 'decision', '{owner}' => $this->lesson->text('copies.0.id'), '{who}' => 'x@larkmouth.example', '{student}' => $this->ids['students'], '{moment}' => 'out', '{what}' => 'plan', '{variant}' => $nobody, '{guest}' => $nobody, '{task}' => $nobody, '{seq}' => '1']);
+        return strtr($path, [
+            '{id}' => $this->ids[$collection],
+            '{segment}' => $this->ids['segments'],
+            '{format}' => 'originals' === $collection ? 'json' : 'csv',
+            '{slot}' => 'decision',
+            '{owner}' => $this->lesson->text('copies.0.id'),
+            '{who}' => 'x@larkmouth.example',
+            '{student}' => $this->ids['students'],
+            '{moment}' => 'out',
+            '{what}' => 'plan',
+            '{variant}' => $nobody,
+            '{guest}' => $nobody,
+            '{task}' => $nobody,
+            '{seq}' => '1',
+        ]);
     }
 
     private function staff(string $email, StaffRole $role): Teacher
@@ -159,7 +215,8 @@ final class RightsTest extends AppTestCase
      */
     private function counts(): array
     {
-        return (array) $this->db()->fetchAssociative('SELECT (SELECT COUNT(*) FROM student WHERE removed_at IS NULL) AS students, (SELECT COUNT(*) FROM lesson) AS lessons, (SELECT COUNT(*) FROM grouping WHERE removed_at IS NULL) AS groupings,
+        return (array) $this->db()
+            ->fetchAssociative('SELECT (SELECT COUNT(*) FROM student WHERE removed_at IS NULL) AS students, (SELECT COUNT(*) FROM lesson) AS lessons, (SELECT COUNT(*) FROM grouping WHERE removed_at IS NULL) AS groupings,
             (SELECT COUNT(*) FROM floor_step) AS steps, (SELECT COUNT(*) FROM live_event) AS events, (SELECT COUNT(*) FROM class_rule) AS rules, (SELECT COUNT(*) FROM work_copy) AS copies,
             (SELECT md5(string_agg(c::text, \',\' ORDER BY c.id)) FROM school_class c) AS classes, (SELECT md5(string_agg(s::text, \',\' ORDER BY s.id)) FROM segment s) AS segments');
     }

@@ -28,7 +28,10 @@ final class SignInTest extends AppTestCase
     {
         $this->asNobody();
         $wrong = $this->tryIn('wrong')->is(401);
-        $unknown = $this->ask('POST', '/api/staff/sign-in', ['email' => 'nobody@larkmouth.example', 'password' => 'x'])->is(401);
+        $unknown = $this->ask('POST', '/api/staff/sign-in', [
+            'email' => 'nobody@larkmouth.example',
+            'password' => 'x',
+        ])->is(401);
         self::assertSame($wrong->raw, $unknown->raw);
         self::assertSame('password', $wrong->text('errors.0.field'));
     }
@@ -94,7 +97,16 @@ final class SignInTest extends AppTestCase
     {
         $this->asNobody();
         $before = $this->rows();
-        foreach (['/api/staff/me', '/api/staff/classes', '/api/student/now', '/api/student/classes/ABCDEF', '/api/student/door', '/nothing'] as $path) {
+        foreach (
+            [
+                '/api/staff/me',
+                '/api/staff/classes',
+                '/api/student/now',
+                '/api/student/classes/ABCDEF',
+                '/api/student/door',
+                '/nothing',
+            ] as $path
+        ) {
             $this->ask('GET', $path);
         }
         $this->tryIn('wrong');
@@ -131,9 +143,16 @@ final class SignInTest extends AppTestCase
 
     public function test_another_page_cannot_act_in_a_teachers_name(): void
     {
-        $this->ask('POST', '/api/staff/classes', ['name' => '9G'], ['Origin' => 'https://elsewhere.example'])->is(403);
+        $this->ask('POST', '/api/staff/classes', ['name' => '9G'], ['Origin' => 'https://elsewhere.example'])->is(
+            403,
+        );
         $this->ask('POST', '/api/staff/classes', ['name' => '9G'], ['Sec-Fetch-Site' => 'cross-site'])->is(403);
-        $this->ask('POST', '/api/staff/classes', ['name' => '9G'], ['Sec-Fetch-Site' => 'same-origin', 'Origin' => 'http://localhost'])->is(200);
+        $this->ask(
+            'POST',
+            '/api/staff/classes',
+            ['name' => '9G'],
+            ['Sec-Fetch-Site' => 'same-origin', 'Origin' => 'http://localhost'],
+        )->is(200);
     }
 
     public function test_passwords_are_kept_as_hashes(): void
@@ -144,6 +163,11 @@ final class SignInTest extends AppTestCase
 
     private function tryIn(string $password, string $address = '127.0.0.1'): Json
     {
-        return $this->ask('POST', '/api/staff/sign-in', ['email' => 'ines@larkmouth.example', 'password' => $password], ['X-Forwarded-For' => $address]);
+        return $this->ask(
+            'POST',
+            '/api/staff/sign-in',
+            ['email' => 'ines@larkmouth.example', 'password' => $password],
+            ['X-Forwarded-For' => $address],
+        );
     }
 }

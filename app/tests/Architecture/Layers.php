@@ -16,7 +16,18 @@ final class Layers
 {
     private const CORE = 'FreshHuddle\Core';
     private const APP = 'FreshHuddle\App';
-    private const AREAS = ['Account', 'Roster', 'Grouping', 'Lesson', 'Rooms', 'Materials', 'Ready', 'Live', 'Debrief', 'Record'];
+    private const AREAS = [
+        'Account',
+        'Roster',
+        'Grouping',
+        'Lesson',
+        'Rooms',
+        'Materials',
+        'Ready',
+        'Live',
+        'Debrief',
+        'Record',
+    ];
     /** What every area may use, and what uses none. */
     private const UNDER_ALL = ['Refusal', 'Words', 'Http', 'Database', 'Stream', 'Worker', 'Mail', 'Print'];
 
@@ -61,7 +72,12 @@ final class Layers
                     yield "{$layer} {$area}" => PHPat::rule()
                         ->classes(Selector::inNamespace($layer.'\\'.$area))
                         ->shouldNotDependOn()
-                        ->classes(...array_map(static fn (string $later) => Selector::inNamespace($layer.'\\'.$later), $after))
+                        ->classes(
+                            ...array_map(
+                                static fn (string $later) => Selector::inNamespace($layer.'\\'.$later),
+                                $after,
+                            ),
+                        )
                         ->because('the areas stand in the order of the work');
                 }
             }
@@ -77,7 +93,12 @@ final class Layers
             yield $under => PHPat::rule()
                 ->classes(Selector::inNamespace(self::APP.'\\'.$under))
                 ->shouldNotDependOn()
-                ->classes(...array_map(static fn (string $area) => Selector::inNamespace(self::APP.'\\'.$area), self::AREAS))
+                ->classes(
+                    ...array_map(
+                        static fn (string $area) => Selector::inNamespace(self::APP.'\\'.$area),
+                        self::AREAS,
+                    ),
+                )
                 ->because('every area uses it');
         }
     }

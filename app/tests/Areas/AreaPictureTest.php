@@ -12,7 +12,11 @@ final class AreaPictureTest extends TestCase
 {
     public function test_the_picture_in_the_docs_is_what_the_code_says(): void
     {
-        self::assertStringEqualsFile(self::root().'/docs/architecture/areas.md', self::picture(), 'stale: bin/console huddle:areas > docs/architecture/areas.md');
+        self::assertStringEqualsFile(
+            self::root().'/docs/architecture/areas.md',
+            self::picture(),
+            'stale: bin/console huddle:areas > docs/architecture/areas.md',
+        );
     }
 
     public function test_an_area_uses_those_before_it_and_none_after(): void

@@ -13,7 +13,11 @@ final class DataPictureTest extends KernelTestCase
     {
         $picture = self::getContainer()->get(DataPicture::class);
         self::assertInstanceOf(DataPicture::class, $picture);
-        self::assertStringEqualsFile(\dirname(__DIR__, 3).'/docs/architecture/data.md', $picture->markdown(), 'stale: bin/console huddle:data > docs/architecture/data.md');
+        self::assertStringEqualsFile(
+            \dirname(__DIR__, 3).'/docs/architecture/data.md',
+            $picture->markdown(),
+            'stale: bin/console huddle:data > docs/architecture/data.md',
+        );
     }
 
     public function test_every_table_says_who_writes_it_and_what_it_is(): void

@@ -13,7 +13,12 @@ final class KeptStatementsTest extends AppTestCase
         $sql = 'SELECT n FROM generate_series(CAST(? AS int), CAST(? AS int)) AS n';
         $first = $this->db()->executeQuery($sql, [1, 3]);
         self::assertSame(1, $first->fetchOne());
-        self::assertSame([7, 8], $this->db()->executeQuery($sql, [7, 8])->fetchFirstColumn());
+        self::assertSame(
+            [7, 8],
+            $this->db()
+                ->executeQuery($sql, [7, 8])
+                ->fetchFirstColumn(),
+        );
         self::assertSame([2, 3], $first->fetchFirstColumn());
     }
 
@@ -23,7 +28,12 @@ final class KeptStatementsTest extends AppTestCase
         for ($i = 0; $i < 3; ++$i) {
             self::assertSame($i, $this->db()->fetchOne("SELECT CAST(? AS int) AS {$mark}", [$i]));
         }
-        self::assertSame(1, $this->db()->fetchOne('SELECT count(*) FROM pg_prepared_statements WHERE statement LIKE ?', ["%AS {$mark}"]));
+        self::assertSame(
+            1,
+            $this->db()->fetchOne('SELECT count(*) FROM pg_prepared_statements WHERE statement LIKE ?', [
+                "%AS {$mark}",
+            ]),
+        );
     }
 
     public function test_no_more_are_kept_than_a_connection_bears(): void
@@ -38,18 +48,33 @@ final class KeptStatementsTest extends AppTestCase
     public function test_two_columns_of_one_name_are_two_columns(): void
     {
         self::assertSame([1, 2, 3], $this->db()->fetchNumeric('SELECT CAST(? AS int) AS n, 2 AS n, 3 AS m', [1]));
-        self::assertSame([[1, 2, 3]], $this->db()->fetchAllNumeric('SELECT CAST(? AS int) AS n, 2 AS n, 3 AS m', [1]));
-        self::assertNotEmpty($this->db()->createSchemaManager()->introspectTableByUnquotedName('seat')->getColumns(), 'as it is asked before every migration');
+        self::assertSame(
+            [[1, 2, 3]],
+            $this->db()->fetchAllNumeric('SELECT CAST(? AS int) AS n, 2 AS n, 3 AS m', [1]),
+        );
+        self::assertNotEmpty(
+            $this->db()->createSchemaManager()->introspectTableByUnquotedName('seat')->getColumns(),
+            'as it is asked before every migration',
+        );
     }
 
     public function test_what_changes_something_is_never_done_twice_to_tell_columns_apart(): void
     {
         $this->expectException(\LogicException::class);
-        $this->db()->fetchNumeric('INSERT INTO slot_save (id, at, digest) VALUES (gen_random_uuid(), ?, \'\') RETURNING at, at', [1]);
+        $this->db()->fetchNumeric(
+            'INSERT INTO slot_save (id, at, digest) VALUES (gen_random_uuid(), ?, \'\') RETURNING at, at',
+            [1],
+        );
     }
 
     public function test_how_many_rows_were_changed_is_known(): void
     {
-        self::assertSame(2, $this->db()->executeStatement('INSERT INTO slot_save (id, at, digest) SELECT gen_random_uuid(), n, \'\' FROM generate_series(1, CAST(? AS int)) AS n', [2]));
+        self::assertSame(
+            2,
+            $this->db()->executeStatement(
+                'INSERT INTO slot_save (id, at, digest) SELECT gen_random_uuid(), n, \'\' FROM generate_series(1, CAST(? AS int)) AS n',
+                [2],
+            ),
+        );
     }
 }

@@ -20,8 +20,16 @@ final class GroupingFormatsTest extends TestCase
 {
     /** What a schema cannot say: these need a look at two places of the file at once. */
     private const BEYOND_A_SCHEMA = [
-        'an id twice', 'a line break in an id', 'sizes that do not add up', 'a rule about a stranger', 'a group that is not there', 'alone with a number',
-        'a wish of a stranger', 'a wish for a stranger', 'two seats for one', 'absent and arriving',
+        'an id twice',
+        'a line break in an id',
+        'sizes that do not add up',
+        'a rule about a stranger',
+        'a group that is not there',
+        'alone with a number',
+        'a wish of a stranger',
+        'a wish for a stranger',
+        'two seats for one',
+        'absent and arriving',
     ];
 
     /**
@@ -33,7 +41,10 @@ final class GroupingFormatsTest extends TestCase
         $file = ProblemReaderTest::file($change);
         self::assertTrue(Schema::allows('grouping-problem', $file));
         $problem = (new ProblemReader())->read($file);
-        $result = (new ResultWriter())->write($problem->method->method()->solve($problem, new StepLimit(10)), Words::alone()->say(...));
+        $result = (new ResultWriter())->write(
+            $problem->method->method()->solve($problem, new StepLimit(10)),
+            Words::alone()->say(...),
+        );
         self::assertTrue(Schema::allows('grouping-result', $result), $result);
     }
 
@@ -42,15 +53,35 @@ final class GroupingFormatsTest extends TestCase
      */
     public static function methods(): iterable
     {
-        $rules = [['kind' => 'apart', 'students' => ['s1', 's2']], ['kind' => 'seat', 'student' => 's3', 'group' => 2]];
-        $goals = [['kind' => 'spread', 'attribute' => 'level', 'weight' => 2], ['kind' => 'eachHas', 'tag' => 'lead'], ['kind' => 'wishes', 'wishes' => ['s1' => ['s4']]], ['kind' => 'newPartners'], ['kind' => 'notAlone', 'attribute' => 'flag'], ['kind' => 'alike', 'attribute' => 'level']];
+        $rules = [
+            ['kind' => 'apart', 'students' => ['s1', 's2']],
+            ['kind' => 'seat', 'student' => 's3', 'group' => 2],
+        ];
+        $goals = [
+            ['kind' => 'spread', 'attribute' => 'level', 'weight' => 2],
+            ['kind' => 'eachHas', 'tag' => 'lead'],
+            ['kind' => 'wishes', 'wishes' => ['s1' => ['s4']]],
+            ['kind' => 'newPartners'],
+            ['kind' => 'notAlone', 'attribute' => 'flag'],
+            ['kind' => 'alike', 'attribute' => 'level'],
+        ];
         foreach (['balance', 'deal', 'countOff', 'byTable'] as $method) {
-            yield $method => [['method' => $method, 'rules' => $rules, 'goals' => $goals, 'history' => [[['s1', 's2']]]]];
+            yield $method => [
+                ['method' => $method, 'rules' => $rules, 'goals' => $goals, 'history' => [[['s1', 's2']]]],
+            ];
         }
         yield 'a rotation' => [['rounds' => 3, 'goals' => $goals]];
         yield 'a contradiction' => [['rules' => [...$rules, ['kind' => 'together', 'students' => ['s1', 's2']]]]];
         yield 'jigsaw' => [['method' => 'jigsaw', 'topics' => ['rain', 'heights', 'houses']]];
-        yield 'repair' => [['method' => 'repair', 'shape' => null, 'current' => [['s1', 's2'], ['s3']], 'arrivals' => ['s4'], 'absent' => ['s2']]];
+        yield 'repair' => [
+            [
+                'method' => 'repair',
+                'shape' => null,
+                'current' => [['s1', 's2'], ['s3']],
+                'arrivals' => ['s4'],
+                'absent' => ['s2'],
+            ],
+        ];
     }
 
     /**

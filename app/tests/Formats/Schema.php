@@ -13,7 +13,12 @@ final class Schema
 {
     public static function allows(string $name, string $json): bool
     {
-        $schema = json_decode((string) file_get_contents(\dirname(__DIR__, 3)."/docs/formats/{$name}.schema.json"), false, 64, \JSON_THROW_ON_ERROR);
+        $schema = json_decode(
+            (string) file_get_contents(\dirname(__DIR__, 3)."/docs/formats/{$name}.schema.json"),
+            false,
+            64,
+            \JSON_THROW_ON_ERROR,
+        );
         \assert($schema instanceof \stdClass);
         unset($schema->{'$id'}); // no address: the validator wants one that could be fetched
 

@@ -21,12 +21,22 @@ final class GroupCommandTest extends TestCase
         self::assertSame('', $tester->getErrorOutput());
         $result = json_decode($tester->getDisplay(), true, 32, \JSON_THROW_ON_ERROR);
         self::assertIsArray($result);
-        self::assertSame(['fresh-huddle/grouping-result', 3, true], [$result['format'], $result['seed'], $result['proven']]);
+        self::assertSame(
+            ['fresh-huddle/grouping-result', 3, true],
+            [$result['format'], $result['seed'], $result['proven']],
+        );
     }
 
     public function test_rules_that_cannot_all_be_kept_end_with_2_and_the_result_says_which(): void
     {
-        $tester = $this->group(ProblemReaderTest::file(['rules' => [['kind' => 'seat', 'student' => 's1', 'group' => 1], ['kind' => 'notIn', 'student' => 's1', 'group' => 1]]]));
+        $tester = $this->group(
+            ProblemReaderTest::file([
+                'rules' => [
+                    ['kind' => 'seat', 'student' => 's1', 'group' => 1],
+                    ['kind' => 'notIn', 'student' => 's1', 'group' => 1],
+                ],
+            ]),
+        );
         self::assertSame(2, $tester->getStatusCode());
         self::assertStringContainsString('"rules":[0,1]', $tester->getDisplay());
     }

@@ -68,7 +68,11 @@ final class GroupingDeskTest extends AppTestCase
     {
         $floor = $this->deal(0, ['groups' => 2]);
         $this->edit(1, ['kind' => 'shelve', 'student' => $this->students[0]]);
-        $this->ask('POST', $this->path.'/edits', ['basedOn' => 1, 'kind' => 'shelve', 'student' => $this->students[1]])->is(409);
+        $this->ask('POST', $this->path.'/edits', [
+            'basedOn' => 1,
+            'kind' => 'shelve',
+            'student' => $this->students[1],
+        ])->is(409);
         $this->ask('POST', $this->path.'/deal', ['basedOn' => 1, 'groups' => 3])->is(409);
         self::assertCount(2, $floor->list('groups'));
     }
@@ -91,22 +95,47 @@ final class GroupingDeskTest extends AppTestCase
     {
         $floor = $this->deal(0, ['groups' => 2]);
         $group = $floor->text('groups.0.id');
-        self::assertSame('Quayside', $this->edit(1, ['kind' => 'rename', 'group' => $group, 'name' => ' Quayside '])->text('groups.0.name'));
-        $this->ask('POST', $this->path.'/edits', ['basedOn' => 2, 'kind' => 'rename', 'group' => $floor->text('groups.1.id'), 'name' => 'quayside'])->is(422);
-        $this->ask('POST', $this->path.'/edits', ['basedOn' => 2, 'kind' => 'rename', 'group' => $group, 'name' => ''])->is(422);
+        self::assertSame(
+            'Quayside',
+            $this->edit(1, ['kind' => 'rename', 'group' => $group, 'name' => ' Quayside '])->text('groups.0.name'),
+        );
+        $this->ask('POST', $this->path.'/edits', [
+            'basedOn' => 2,
+            'kind' => 'rename',
+            'group' => $floor->text('groups.1.id'),
+            'name' => 'quayside',
+        ])->is(422);
+        $this->ask('POST', $this->path.'/edits', [
+            'basedOn' => 2,
+            'kind' => 'rename',
+            'group' => $group,
+            'name' => '',
+        ])->is(422);
     }
 
     public function test_nonsense_is_refused_at_the_right_field(): void
     {
-        self::assertSame('groups', $this->ask('POST', $this->path.'/deal', ['basedOn' => 0])->is(422)->text('errors.0.field'));
+        self::assertSame(
+            'groups',
+            $this->ask('POST', $this->path.'/deal', ['basedOn' => 0])
+                ->is(422)
+                ->text('errors.0.field'),
+        );
         $this->ask('POST', $this->path.'/deal', ['basedOn' => 0, 'groups' => 2, 'size' => 3])->is(422);
         $this->ask('POST', $this->path.'/deal', ['basedOn' => 0, 'groups' => 0])->is(422);
         $this->ask('POST', $this->path.'/deal', ['basedOn' => 0, 'groups' => 401])->is(422);
         $this->ask('POST', $this->path.'/edits', ['basedOn' => 0, 'kind' => 'explode'])->is(422);
         $this->ask('POST', $this->path.'/edits', ['basedOn' => 0, 'kind' => 'seat'])->is(422);
-        $this->ask('POST', $this->path.'/edits', ['basedOn' => 0, 'kind' => 'seat', 'student' => 'me', 'group' => 'you'])->is(422);
+        $this->ask('POST', $this->path.'/edits', [
+            'basedOn' => 0,
+            'kind' => 'seat',
+            'student' => 'me',
+            'group' => 'you',
+        ])->is(422);
         $stranger = $this->newLesson(2, '8A')->text('students.0.id');
-        $this->ask('POST', $this->path.'/edits', ['basedOn' => 0, 'kind' => 'shelve', 'student' => $stranger])->is(422);
+        $this->ask('POST', $this->path.'/edits', ['basedOn' => 0, 'kind' => 'shelve', 'student' => $stranger])->is(
+            422,
+        );
     }
 
     /**
@@ -130,6 +159,9 @@ final class GroupingDeskTest extends AppTestCase
      */
     private static function sizes(Json $floor): array
     {
-        return array_map(static fn (int $i): int => \count($floor->list("groups.{$i}.students")), array_keys($floor->list('groups')));
+        return array_map(
+            static fn (int $i): int => \count($floor->list("groups.{$i}.students")),
+            array_keys($floor->list('groups')),
+        );
     }
 }

@@ -24,7 +24,10 @@ final class EarlyQuestionTest extends AppTestCase
 
     public function test_who_is_signed_in_is_answered_as_always_and_a_change_is_never_early(): void
     {
-        self::assertSame('Ines Halvorsen', $this->ask('GET', '/api/staff/me', headers: [EarlyQuestion::HEADER => '1'])->text('name'));
+        self::assertSame(
+            'Ines Halvorsen',
+            $this->ask('GET', '/api/staff/me', headers: [EarlyQuestion::HEADER => '1'])->text('name'),
+        );
         $this->asNobody();
         $this->ask('POST', '/api/staff/classes', ['name' => '9G'], [EarlyQuestion::HEADER => '1'])->is(401);
     }

@@ -21,11 +21,51 @@ final class FuzzTest extends AppTestCase
 {
     /** JSON, as it stands in a body. */
     private const BAD = [
-        'null', 'true', '0', '-1', '1', '2', '2147483648', '-2147483649', '9223372036854775807', '9223372036854775808', '1e999', '1.5', '""', '" "', '"AAAA"',
-        '"\u0000"', '"a\u0000b"', '"\u202Eevil\u202C"', '"\ud800"', '"\uD83D\uDE00"', '"00000000-0000-4000-8000-000000000000"', '"00000000-0000-4000-8000-000000000000\n"',
-        '"\'; DROP TABLE student; --"', '"<script>alert(1)</script>"', '[]', '[[]]', '[null]', '[1]', '["x"]', '{}', '{"a":1}', '[{}]', '{"0":"x"}', '[[[[[[[[[[[[[[1]]]]]]]]]]]]]]',
+        'null',
+        'true',
+        '0',
+        '-1',
+        '1',
+        '2',
+        '2147483648',
+        '-2147483649',
+        '9223372036854775807',
+        '9223372036854775808',
+        '1e999',
+        '1.5',
+        '""',
+        '" "',
+        '"AAAA"',
+        '"\u0000"',
+        '"a\u0000b"',
+        '"\u202Eevil\u202C"',
+        '"\ud800"',
+        '"\uD83D\uDE00"',
+        '"00000000-0000-4000-8000-000000000000"',
+        '"00000000-0000-4000-8000-000000000000\n"',
+        '"\'; DROP TABLE student; --"',
+        '"<script>alert(1)</script>"',
+        '[]',
+        '[[]]',
+        '[null]',
+        '[1]',
+        '["x"]',
+        '{}',
+        '{"a":1}',
+        '[{}]',
+        '{"0":"x"}',
+        '[[[[[[[[[[[[[[1]]]]]]]]]]]]]]',
     ];
-    private const BAD_IN_PATH = ['%00', 'x', '%F0%28%8C', '00000000-0000-4000-8000-00000000000G', '00000000-0000-4000-8000-000000000000%0A', '%27%3B--', '..%2F..%2F', '%E2%80%AE'];
+    private const BAD_IN_PATH = [
+        '%00',
+        'x',
+        '%F0%28%8C',
+        '00000000-0000-4000-8000-00000000000G',
+        '00000000-0000-4000-8000-000000000000%0A',
+        '%27%3B--',
+        '..%2F..%2F',
+        '%E2%80%AE',
+    ];
     private const TWO_AT_ONCE = 24;
 
     private Json $lesson;
@@ -40,10 +80,17 @@ final class FuzzTest extends AppTestCase
         parent::setUp();
         $this->lesson = $this->readyLesson(6, 2);
         $class = $this->lesson->text('classId');
-        $this->rule = $this->ask('POST', "/api/staff/classes/{$class}/rules", ['kind' => 'apart', 'students' => [$this->lesson->text('students.0.id'), $this->lesson->text('students.1.id')]])->text('rule.id');
-        $this->variant = $this->ask('POST', '/api/staff/groupings/'.$this->lesson->text('floor.id').'/variants', ['name' => 'V'])->text('variants.0.id');
+        $this->rule = $this->ask('POST', "/api/staff/classes/{$class}/rules", [
+            'kind' => 'apart',
+            'students' => [$this->lesson->text('students.0.id'), $this->lesson->text('students.1.id')],
+        ])->text('rule.id');
+        $this->variant = $this->ask('POST', '/api/staff/groupings/'.$this->lesson->text('floor.id').'/variants', [
+            'name' => 'V',
+        ])->text('variants.0.id');
         $this->setUpId = $this->beginSetUp($this->lesson);
-        $this->media = $this->ask('POST', '/api/staff/media', ['content' => base64_encode(Files::picture())])->is(200)->text('id');
+        $this->media = $this->ask('POST', '/api/staff/media', ['content' => base64_encode(Files::picture())])
+            ->is(200)
+            ->text('id');
         $this->student = $this->join($this->lesson, $this->lesson->text('floor.groups.0.students.0'));
         $this->setRound($this->lesson->text('id'), ['lookSeconds' => 0]);
         $this->command($this->lesson->text('id'), 'sendOut')->is(200);
@@ -71,7 +118,11 @@ final class FuzzTest extends AppTestCase
         $this->send($verb, $this->at($path), null === $good ? null : json_encode($good, \JSON_THROW_ON_ERROR));
         foreach (self::BAD_IN_PATH as $bad) {
             foreach (self::parameters($path) as $name) {
-                $this->send($verb, str_replace('{'.$name.'}', $bad, $this->at($path, $name)), null === $good ? null : json_encode($good, \JSON_THROW_ON_ERROR));
+                $this->send(
+                    $verb,
+                    str_replace('{'.$name.'}', $bad, $this->at($path, $name)),
+                    null === $good ? null : json_encode($good, \JSON_THROW_ON_ERROR),
+                );
             }
         }
         if (!\is_array($good)) {
@@ -85,16 +136,27 @@ final class FuzzTest extends AppTestCase
             foreach (self::BAD as $bad) {
                 $this->send($verb, $this->at($path), self::with($good, [$field], [$bad]));
             }
-            $long = $this->send($verb, $this->at($path), self::with($good, [$field], ['"'.str_repeat('é', 3_000).'"']));
+            $long = $this->send(
+                $verb,
+                $this->at($path),
+                self::with($good, [$field], ['"'.str_repeat('é', 3_000).'"']),
+            );
             if (422 === $long->status) {
                 // Which sentence it is depends on the field; that it stands at a field does not.
-                self::assertNotSame([], $long->list('errors'), "{$verb} {$path}: too long in ".json_encode($field).': '.$long->raw);
+                self::assertNotSame(
+                    [],
+                    $long->list('errors'),
+                    "{$verb} {$path}: too long in ".json_encode($field).': '.$long->raw,
+                );
             }
         }
         $dice = new Randomizer(new Xoshiro256StarStar(crc32($verb.$path)));
         for ($i = 0; $i < self::TWO_AT_ONCE && \count($fields) > 1; ++$i) {
             $some = $dice->pickArrayKeys($fields, 2);
-            $bad = [self::BAD[$dice->getInt(0, \count(self::BAD) - 1)], self::BAD[$dice->getInt(0, \count(self::BAD) - 1)]];
+            $bad = [
+                self::BAD[$dice->getInt(0, \count(self::BAD) - 1)],
+                self::BAD[$dice->getInt(0, \count(self::BAD) - 1)],
+            ];
             $this->send($verb, $this->at($path), self::with($good, [$fields[$some[0]], $fields[$some[1]]], $bad));
         }
     }
@@ -109,7 +171,11 @@ final class FuzzTest extends AppTestCase
         $this->db()->executeStatement('SAVEPOINT fuzz');
         $answer = $this->ask($verb, $path, $body, ['Idempotency-Key' => Uuid::v4()->toRfc4122()]);
         $this->db()->executeStatement('ROLLBACK TO SAVEPOINT fuzz');
-        self::assertLessThan(500, $answer->status, \sprintf('%s %s with %s: %s', $verb, $path, mb_strimwidth((string) $body, 0, 600), $answer->raw));
+        self::assertLessThan(
+            500,
+            $answer->status,
+            \sprintf('%s %s with %s: %s', $verb, $path, mb_strimwidth((string) $body, 0, 600), $answer->raw),
+        );
         if ($answer->status >= 400) {
             self::assertSame('application/problem+json', $this->client->getResponse()->headers->get('Content-Type'));
         }
@@ -136,11 +202,34 @@ final class FuzzTest extends AppTestCase
                 str_contains($path, '/segments/') => $this->lesson->text('round.segmentId'),
                 default => $this->lesson->text('classId'),
             },
-            'variant' => $this->variant, 'guest' => $this->variant, 'task' => $this->variant, 'segment' => $this->lesson->text('round.segmentId'), 'who' => 'x@larkmouth.example', 'token' => str_contains($path, '/class-page/') ? basename($this->lesson->text('classPage')) : str_repeat('x', 60), 'student' => $this->lesson->text('students.0.id'), 'moment' => 'out', 'what' => 'slips', 'media' => $this->media, 'slot' => 'decision', 'seq' => '1', 'note' => $this->variant, 'owner' => $this->lesson->text('copies.0.id'), 'doorWord' => $this->lesson->text('doorWord'), 'format' => str_contains($path, '/originals/') ? 'json' : 'csv',
+            'variant' => $this->variant,
+            'guest' => $this->variant,
+            'task' => $this->variant,
+            'segment' => $this->lesson->text('round.segmentId'),
+            'who' => 'x@larkmouth.example',
+            'token' => str_contains($path, '/class-page/')
+                ? basename($this->lesson->text('classPage'))
+                : str_repeat('x', 60),
+            'student' => $this->lesson->text('students.0.id'),
+            'moment' => 'out',
+            'what' => 'slips',
+            'media' => $this->media,
+            'slot' => 'decision',
+            'seq' => '1',
+            'note' => $this->variant,
+            'owner' => $this->lesson->text('copies.0.id'),
+            'doorWord' => $this->lesson->text('doorWord'),
+            'format' => str_contains($path, '/originals/') ? 'json' : 'csv',
         ];
         unset($values[$without]);
 
-        return strtr($path, array_combine(array_map(static fn (string $name): string => '{'.$name.'}', array_keys($values)), array_values($values)));
+        return strtr(
+            $path,
+            array_combine(
+                array_map(static fn (string $name): string => '{'.$name.'}', array_keys($values)),
+                array_values($values),
+            ),
+        );
     }
 
     /**

@@ -30,17 +30,26 @@ final class JsonTest extends TestCase
      */
     public static function costly(): iterable
     {
-        $numbers = static fn (int $n): string => implode(',', array_map(static fn (int $i): string => '"'.($i * 65_536).'":1', range(0, $n)));
+        $numbers = static fn (int $n): string => implode(
+            ',',
+            array_map(static fn (int $i): string => '"'.$i * 65_536 .'":1', range(0, $n)),
+        );
         yield 'numbers that collide' => ['{'.$numbers(65_536).'}'];
         yield 'a few more than we take' => ['{'.$numbers(Json::MOST_FIELDS).'}'];
         yield 'deep inside' => ['{"a":[{"b":{'.$numbers(65_536).'}}]}'];
         yield 'behind quotes in quotes' => ['{"a":"\\\\\"}","b":{'.$numbers(200).'}}'];
         yield 'with space before the colons' => ['{'.str_replace('":', "\" \n\t:", $numbers(200)).'}'];
         $strings = [''];
-        while (\count($strings) < 16_384) { // "Ez" and "FY" have one hash (DJB, times 33)
-            $strings = array_merge(array_map(static fn (string $s): string => $s.'Ez', $strings), array_map(static fn (string $s): string => $s.'FY', $strings));
+        while (\count($strings) < 16_384) {
+            // "Ez" and "FY" have one hash (DJB, times 33)
+            $strings = array_merge(
+                array_map(static fn (string $s): string => $s.'Ez', $strings),
+                array_map(static fn (string $s): string => $s.'FY', $strings),
+            );
         }
-        yield 'texts that collide' => ['{'.implode(',', array_map(static fn (string $s): string => "\"{$s}\":1", $strings)).'}'];
+        yield 'texts that collide' => [
+            '{'.implode(',', array_map(static fn (string $s): string => "\"{$s}\":1", $strings)).'}',
+        ];
         yield 'braces without end' => [str_repeat('{', 1_000_000)];
         yield 'objects without end' => ['['.str_repeat('{},', 2_000_000).'{}]'];
         yield 'colons without end' => [str_repeat(':', 1_000_000)];

@@ -20,8 +20,13 @@ final class LogTest extends AppTestCase
         $this->ask('GET', '/api/staff/nothing')->is(404);
         $this->ask('GET', '/api/staff/classes/00000000-0000-4000-8000-000000000000')->is(404);
         $this->ask('PATCH', '/api/staff/students/'.$class->text('students.0.id'), ['name' => 'Ben Oduya'])->is(422);
-        $this->ask('POST', '/api/staff/classes/'.$class->text('id').'/lessons', ['title' => '', 'minutes' => 50])->is(422);
-        $grouping = $this->ask('POST', '/api/staff/classes/'.$class->text('id').'/groupings', ['name' => 'G'])->text('id');
+        $this->ask('POST', '/api/staff/classes/'.$class->text('id').'/lessons', [
+            'title' => '',
+            'minutes' => 50,
+        ])->is(422);
+        $grouping = $this->ask('POST', '/api/staff/classes/'.$class->text('id').'/groupings', [
+            'name' => 'G',
+        ])->text('id');
         $this->ask('POST', "/api/staff/groupings/{$grouping}/edits", ['basedOn' => 7, 'kind' => 'addTable'])->is(409);
         $this->asNobody();
         $this->ask('GET', '/api/staff/me')->is(401);
@@ -32,10 +37,12 @@ final class LogTest extends AppTestCase
     {
         $class = $this->ask('POST', '/api/staff/classes', ['name' => '9G', 'names' => 'Zofia Krawczyk'])->text('id');
         try {
-            $this->db()->transactional(fn (): int|string => $this->db()->executeStatement(
-                'INSERT INTO student (id, class_id, name, folded, position, absent) SELECT gen_random_uuid(), class_id, name, folded, position, absent FROM student WHERE class_id = ?',
-                [$class],
-            ));
+            $this->db()->transactional(
+                fn (): int|string => $this->db()->executeStatement(
+                    'INSERT INTO student (id, class_id, name, folded, position, absent) SELECT gen_random_uuid(), class_id, name, folded, position, absent FROM student WHERE class_id = ?',
+                    [$class],
+                ),
+            );
             self::fail('It was taken twice.');
         } catch (UniqueConstraintViolationException $e) {
             self::assertStringContainsString('zofia krawczyk', $e->getMessage(), 'this is what must not be logged');

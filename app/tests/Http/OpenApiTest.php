@@ -13,7 +13,11 @@ final class OpenApiTest extends KernelTestCase
     {
         $described = json_encode(self::openApi()->describe(), \JSON_THROW_ON_ERROR);
         $written = (string) file_get_contents(\dirname(__DIR__, 3).'/docs/formats/openapi.json');
-        self::assertJsonStringEqualsJsonString($described, $written, 'stale: run bin/console huddle:openapi > docs/formats/openapi.json && npm run types');
+        self::assertJsonStringEqualsJsonString(
+            $described,
+            $written,
+            'stale: run bin/console huddle:openapi > docs/formats/openapi.json && npm run types',
+        );
     }
 
     private static function openApi(): OpenApi

@@ -26,7 +26,10 @@ final class NextLessonTest extends AppTestCase
     public function test_a_class_that_has_no_place_yet_meets_where_the_lesson_comes_from(): void
     {
         $lesson = $this->readyLesson(4, 2);
-        $this->ask('PUT', "/api/staff/classes/{$lesson->text('classId')}/room-source", ['kind' => 'classroom', 'mayRecord' => true])->is(200);
+        $this->ask('PUT', "/api/staff/classes/{$lesson->text('classId')}/room-source", [
+            'kind' => 'classroom',
+            'mayRecord' => true,
+        ])->is(200);
         $other = $this->newLesson(4, '9H')->text('classId');
         self::assertSame('classroom', $this->next($lesson, $other, $lesson->int('startsAt'))->text('roomSource'));
 
@@ -38,7 +41,13 @@ final class NextLessonTest extends AppTestCase
 
     private function next(Json $lesson, string $class, int $startsAt): Json
     {
-        $made = $this->ask('POST', "/api/staff/classes/{$class}/lessons", ['title' => 'Next', 'minutes' => 45, 'from' => $lesson->text('id'), 'groups' => 'newPartners', 'startsAt' => $startsAt])->is(200);
+        $made = $this->ask('POST', "/api/staff/classes/{$class}/lessons", [
+            'title' => 'Next',
+            'minutes' => 45,
+            'from' => $lesson->text('id'),
+            'groups' => 'newPartners',
+            'startsAt' => $startsAt,
+        ])->is(200);
 
         return $this->ask('GET', '/api/staff/lessons/'.$made->text('id'))->is(200);
     }

@@ -55,7 +55,9 @@ final class ThrownAwayTest extends AppTestCase
         self::assertSame([], $this->ask('GET', '/api/staff/classes')->list(''));
         $this->asStudent($token);
         $this->ask('GET', '/api/student/now')->is(401);
-        $this->ask('POST', '/api/student/join', ['doorWord' => $lesson->text('doorWord'), 'name' => 'Student A'])->is(404);
+        $this->ask('POST', '/api/student/join', ['doorWord' => $lesson->text('doorWord'), 'name' => 'Student A'])->is(
+            404,
+        );
         $this->asTeacher();
         $this->ask('POST', "/api/staff/classes/{$class}/restore")->is(204);
         $this->ask('GET', '/api/staff/lessons/'.$lesson->text('id'))->is(200);
@@ -92,7 +94,9 @@ final class ThrownAwayTest extends AppTestCase
         $this->asTeacher($this->newTeacher('otto@larkmouth.example'));
         self::assertSame([], $this->ask('GET', '/api/staff/deleted')->at(''));
         $this->asTeacher();
-        $this->db()->executeStatement("UPDATE lesson SET removed_at = now() - interval '31 days' WHERE id = ?", [$lesson->text('id')]);
+        $this->db()->executeStatement("UPDATE lesson SET removed_at = now() - interval '31 days' WHERE id = ?", [
+            $lesson->text('id'),
+        ]);
         $this->em()->clear();
         self::assertStringNotContainsString($lesson->text('id'), $this->ask('GET', '/api/staff/deleted')->raw);
     }
@@ -103,21 +107,32 @@ final class ThrownAwayTest extends AppTestCase
         $original = $lesson->text('handOut.0.original');
         $this->ask('DELETE', "/api/staff/originals/{$original}")->is(204);
         self::assertSame([], $this->ask('GET', '/api/staff/originals')->list(''));
-        self::assertSame($original, $this->ask('GET', '/api/staff/lessons/'.$lesson->text('id'))->text('handOut.0.original'));
-        self::assertSame(['District sheet'], array_column($this->ask('GET', '/api/staff/originals/deleted')->list(''), 'title'));
+        self::assertSame(
+            $original,
+            $this->ask('GET', '/api/staff/lessons/'.$lesson->text('id'))->text('handOut.0.original'),
+        );
+        self::assertSame(
+            ['District sheet'],
+            array_column($this->ask('GET', '/api/staff/originals/deleted')->list(''), 'title'),
+        );
         $this->asTeacher($this->newTeacher('otto@larkmouth.example'));
         self::assertSame([], $this->ask('GET', '/api/staff/originals/deleted')->list(''));
         $this->ask('DELETE', "/api/staff/originals/{$original}")->is(404);
         $this->ask('POST', "/api/staff/originals/{$original}/restore")->is(404);
         $this->asTeacher();
         $this->ask('POST', "/api/staff/originals/{$original}/restore")->is(204);
-        self::assertSame(['District sheet'], array_column($this->ask('GET', '/api/staff/originals')->list(''), 'title'));
+        self::assertSame(
+            ['District sheet'],
+            array_column($this->ask('GET', '/api/staff/originals')->list(''), 'title'),
+        );
     }
 
     public function test_after_30_days_a_worksheet_that_no_lesson_uses_is_gone_for_good(): void
     {
         $used = $this->readyLesson()->text('handOut.0.original');
-        $unused = $this->ask('POST', '/api/staff/originals', self::original('Nobody uses it', []))->is(200)->text('id');
+        $unused = $this->ask('POST', '/api/staff/originals', self::original('Nobody uses it', []))
+            ->is(200)
+            ->text('id');
         foreach ([$used, $unused] as $original) {
             $this->ask('DELETE', "/api/staff/originals/{$original}")->is(204);
         }
@@ -143,15 +158,34 @@ final class ThrownAwayTest extends AppTestCase
             $this->asTeacher();
 
             // A program that keeps calendars has to be told that the lesson is off: it is cancelled, and leads nowhere.
-            return [str_contains($calendar, 'STATUS:CONFIRMED') || str_contains($calendar, $lesson->text('doorWord')), 200 === $status];
+            return [
+                str_contains($calendar, 'STATUS:CONFIRMED') || str_contains($calendar, $lesson->text('doorWord')),
+                200 === $status,
+            ];
         };
         self::assertSame([true, true], $shows());
         $class = $lesson->text('classId');
-        foreach ([
-            ['DELETE', "/api/staff/lessons/{$lesson->text('id')}", null, 'POST', "/api/staff/lessons/{$lesson->text('id')}/restore", null],
-            ['DELETE', "/api/staff/classes/{$class}", null, 'POST', "/api/staff/classes/{$class}/restore", null],
-            ['POST', "/api/staff/classes/{$class}/archive", ['archived' => true], 'POST', "/api/staff/classes/{$class}/archive", ['archived' => false]],
-        ] as [$verb, $path, $body, $back, $there, $again]) {
+        foreach (
+            [
+                [
+                    'DELETE',
+                    "/api/staff/lessons/{$lesson->text('id')}",
+                    null,
+                    'POST',
+                    "/api/staff/lessons/{$lesson->text('id')}/restore",
+                    null,
+                ],
+                ['DELETE', "/api/staff/classes/{$class}", null, 'POST', "/api/staff/classes/{$class}/restore", null],
+                [
+                    'POST',
+                    "/api/staff/classes/{$class}/archive",
+                    ['archived' => true],
+                    'POST',
+                    "/api/staff/classes/{$class}/archive",
+                    ['archived' => false],
+                ],
+            ] as [$verb, $path, $body, $back, $there, $again]
+        ) {
             $this->ask($verb, $path, $body);
             self::assertSame([false, false], $shows(), "{$verb} {$path}");
             $this->ask($back, $there, $again);

@@ -29,7 +29,22 @@ final class AsStudentTest extends AppTestCase
         $this->command($this->lesson->text('id'), 'sendOut')->is(200);
         $this->asStudent($this->join($this->lesson, $this->student));
         $real = $this->ask('GET', '/api/student/now')->is(200);
-        foreach (['name', 'className', 'lessonTitle', 'group.name', 'group.number', 'group.seat', 'group.role', 'group.task', 'group.members', 'segment.kind', 'segment.instructions', 'over'] as $what) {
+        foreach (
+            [
+                'name',
+                'className',
+                'lessonTitle',
+                'group.name',
+                'group.number',
+                'group.seat',
+                'group.role',
+                'group.task',
+                'group.members',
+                'segment.kind',
+                'segment.instructions',
+                'over',
+            ] as $what
+        ) {
             self::assertSame($real->at($what), $seen->at("now.{$what}"), $what);
         }
         self::assertSame($real->text('group.copies.0.title'), $seen->text('sheets.0.title'));
@@ -46,7 +61,9 @@ final class AsStudentTest extends AppTestCase
 
     public function test_each_moment_of_a_round_is_the_phase_it_says(): void
     {
-        foreach (['looking' => ['outAt', 1], 'comingBack' => ['backAt', 1], 'back' => ['backAt', -1]] as $moment => [$what, $sign]) {
+        foreach (
+            ['looking' => ['outAt', 1], 'comingBack' => ['backAt', 1], 'back' => ['backAt', -1]] as $moment => [$what, $sign]
+        ) {
             $seen = $this->at($moment);
             self::assertSame($sign, $seen->int("now.moments.{$what}") <=> $seen->int('now.serverNow'), $moment);
         }
@@ -61,7 +78,9 @@ final class AsStudentTest extends AppTestCase
 
     public function test_looking_changes_nothing_and_asks_for_nobody_elses(): void
     {
-        $counts = fn (): array => (array) $this->db()->fetchAssociative('SELECT (SELECT COUNT(*) FROM presence) AS presence, (SELECT COUNT(*) FROM live_event) AS events, (SELECT COUNT(*) FROM run) AS runs');
+        $counts = fn (): array => (array) $this->db()->fetchAssociative(
+            'SELECT (SELECT COUNT(*) FROM presence) AS presence, (SELECT COUNT(*) FROM live_event) AS events, (SELECT COUNT(*) FROM run) AS runs',
+        );
         $before = $counts();
         $this->at('out');
         self::assertSame($before, $counts());
@@ -73,6 +92,9 @@ final class AsStudentTest extends AppTestCase
 
     private function at(string $moment): Json
     {
-        return $this->ask('GET', '/api/staff/segments/'.$this->lesson->text('round.segmentId')."/as/{$this->student}/{$moment}")->is(200);
+        return $this->ask(
+            'GET',
+            '/api/staff/segments/'.$this->lesson->text('round.segmentId')."/as/{$this->student}/{$moment}",
+        )->is(200);
     }
 }

@@ -30,28 +30,52 @@ final class ClassPageTest extends AppTestCase
     {
         $this->asNobody();
         $page = $this->ask('GET', $this->path)->is(200);
-        self::assertSame([$this->lesson->text('doorWord'), $this->lesson->text('title'), []], [$page->text('doorWord'), $page->text('title'), $page->list('groups')]);
+        self::assertSame(
+            [$this->lesson->text('doorWord'), $this->lesson->text('title'), []],
+            [$page->text('doorWord'), $page->text('title'), $page->list('groups')],
+        );
         self::assertStringNotContainsString('Student A', $page->raw);
     }
 
     public function test_once_groups_are_shown_everybody_finds_their_name(): void
     {
-        $this->ask('POST', '/api/staff/students/'.$this->lesson->text('floor.groups.0.students.0').'/absent', ['absent' => true])->is(204);
+        $this->ask('POST', '/api/staff/students/'.$this->lesson->text('floor.groups.0.students.0').'/absent', [
+            'absent' => true,
+        ])->is(204);
         $this->command($this->lesson->text('id'), 'sendOut')->is(200);
         $this->asNobody();
         $page = $this->ask('GET', $this->path)->is(200);
         self::assertCount(2, $page->list('groups'));
         $names = [...$page->texts('groups.0.names'), ...$page->texts('groups.1.names')];
         self::assertCount(5, $names, 'without who is absent');
-        self::assertNotContains($this->nameOf($this->lesson, $this->lesson->text('floor.groups.0.students.0')), $names);
-        self::assertSame(['names', 'name', 'mark'], array_values(array_intersect(['names', 'name', 'mark'], array_keys((array) $page->at('groups.0')))));
+        self::assertNotContains(
+            $this->nameOf($this->lesson, $this->lesson->text('floor.groups.0.students.0')),
+            $names,
+        );
+        self::assertSame(
+            ['names', 'name', 'mark'],
+            array_values(array_intersect(['names', 'name', 'mark'], array_keys((array) $page->at('groups.0')))),
+        );
     }
 
     public function test_it_says_nothing_that_is_not_for_everybody(): void
     {
         $this->command($this->lesson->text('id'), 'sendOut')->is(200);
         $raw = $this->ask('GET', $this->path)->is(200)->raw;
-        foreach (['students', 'copies', 'rooms', 'attributes', 'absent', 'notice', '/in/', $this->lesson->text('classId'), $this->lesson->text('students.0.id'), $this->lesson->text('copies.0.id')] as $secret) {
+        foreach (
+            [
+                'students',
+                'copies',
+                'rooms',
+                'attributes',
+                'absent',
+                'notice',
+                '/in/',
+                $this->lesson->text('classId'),
+                $this->lesson->text('students.0.id'),
+                $this->lesson->text('copies.0.id'),
+            ] as $secret
+        ) {
             self::assertStringNotContainsString($secret, $raw);
         }
     }
@@ -63,7 +87,10 @@ final class ClassPageTest extends AppTestCase
         $this->command($id, 'callBack', 5)->is(200);
         self::mockTime('+1 minute');
         $this->command($id, 'end')->is(200);
-        self::assertSame([true, []], [$this->ask('GET', $this->path)->at('over'), $this->ask('GET', $this->path)->list('groups')]);
+        self::assertSame(
+            [true, []],
+            [$this->ask('GET', $this->path)->at('over'), $this->ask('GET', $this->path)->list('groups')],
+        );
         $this->ask('DELETE', "/api/staff/lessons/{$id}")->is(204);
         $this->ask('GET', $this->path)->is(404);
     }
@@ -96,7 +123,18 @@ final class ClassPageTest extends AppTestCase
         $other = '/api'.$this->newLesson(2, '9H')->text('classPage');
         [$mine, $signature] = explode('.', $this->path);
         $this->asNobody();
-        foreach ([$mine.'.'.strrev($signature), $mine.'.'.explode('.', $other)[1], explode('.', $other)[0].'.'.$signature, $mine.'.', $mine, '/api/class-page/x', $mine.'.'.str_repeat('A', 22), '/api/class-page/'.str_repeat('z', 22).'.'.$signature] as $path) {
+        foreach (
+            [
+                $mine.'.'.strrev($signature),
+                $mine.'.'.explode('.', $other)[1],
+                explode('.', $other)[0].'.'.$signature,
+                $mine.'.',
+                $mine,
+                '/api/class-page/x',
+                $mine.'.'.str_repeat('A', 22),
+                '/api/class-page/'.str_repeat('z', 22).'.'.$signature,
+            ] as $path
+        ) {
             $this->ask('GET', $path)->is(404);
         }
     }

@@ -39,7 +39,10 @@ final class EndTest extends AppTestCase
         $lesson = $this->readyLesson();
         $this->setRound($lesson->text('id'), ['lookSeconds' => 0]);
         $this->command($lesson->text('id'), 'sendOut');
-        self::assertSame('Groups are at work. Call everyone back first.', $this->command($lesson->text('id'), 'end')->is(422)->text('title'));
+        self::assertSame(
+            'Groups are at work. Call everyone back first.',
+            $this->command($lesson->text('id'), 'end')->is(422)->text('title'),
+        );
     }
 
     public function test_pressed_twice_it_ends_once_and_not_over_yet_takes_it_back(): void
@@ -50,7 +53,10 @@ final class EndTest extends AppTestCase
         $ended = $this->again($lesson)->at('endedAt');
         $this->command($id, 'end')->is(200);
         self::assertSame($ended, $this->again($lesson)->at('endedAt'));
-        self::assertSame('This lesson is over. Press “Reopen lesson” first.', $this->command($id, 'sendOut')->is(422)->text('title'));
+        self::assertSame(
+            'This lesson is over. Press “Reopen lesson” first.',
+            $this->command($id, 'sendOut')->is(422)->text('title'),
+        );
         $this->command($id, 'reopen')->is(200);
         self::assertNull($this->again($lesson)->at('endedAt'));
         $this->command($id, 'sendOut')->is(200);
@@ -68,7 +74,12 @@ final class EndTest extends AppTestCase
     {
         self::mockTime();
         [$lesson, $here] = $this->held();
-        $next = $this->ask('POST', '/api/staff/classes/'.$lesson->text('classId').'/lessons', ['title' => 'Afterwards', 'minutes' => 50, 'from' => $lesson->text('id'), 'groups' => 'same']);
+        $next = $this->ask('POST', '/api/staff/classes/'.$lesson->text('classId').'/lessons', [
+            'title' => 'Afterwards',
+            'minutes' => 50,
+            'from' => $lesson->text('id'),
+            'groups' => 'same',
+        ]);
         $this->setRound($next->text('id'), ['lookSeconds' => 0]);
         $this->command($next->text('id'), 'sendOut', leaving: $lesson->text('id'))->is(200);
         $this->work();
@@ -96,7 +107,10 @@ final class EndTest extends AppTestCase
         [$lesson, $here] = $this->held();
         self::mockTime('+21 minutes');
         $this->work();
-        self::assertNull($this->db()->fetchOne('SELECT ended_at FROM lesson WHERE id = ?', [$lesson->text('id')]), 'groups may work on paper: not before its time is over');
+        self::assertNull(
+            $this->db()->fetchOne('SELECT ended_at FROM lesson WHERE id = ?', [$lesson->text('id')]),
+            'groups may work on paper: not before its time is over',
+        );
         self::mockTime('+51 minutes');
         $this->work();
         $over = $this->again($lesson);
@@ -114,15 +128,32 @@ final class EndTest extends AppTestCase
         $tom = $this->guest($lesson, 'Tom Who Stays');
         self::assertContains($mia, array_column($this->again($lesson)->list('students'), 'id'));
 
-        $next = $this->ask('POST', "/api/staff/classes/{$class}/lessons", ['title' => 'Next', 'minutes' => 50, 'from' => $id, 'groups' => 'newPartners'])->is(200);
-        $this->ask('POST', '/api/staff/groupings/'.$next->text('floor.id').'/deal', ['basedOn' => $next->int('floor.step'), 'groups' => 2])->is(200);
+        $next = $this->ask('POST', "/api/staff/classes/{$class}/lessons", [
+            'title' => 'Next',
+            'minutes' => 50,
+            'from' => $id,
+            'groups' => 'newPartners',
+        ])->is(200);
+        $this->ask('POST', '/api/staff/groupings/'.$next->text('floor.id').'/deal', [
+            'basedOn' => $next->int('floor.step'),
+            'groups' => 2,
+        ])->is(200);
         $later = $this->again($next);
         foreach (array_keys($later->list('floor.groups')) as $i) {
-            self::assertNotContains($mia, $later->list("floor.groups.{$i}.students"), 'never dealt into a later lesson');
+            self::assertNotContains(
+                $mia,
+                $later->list("floor.groups.{$i}.students"),
+                'never dealt into a later lesson',
+            );
         }
         self::assertNotContains($mia, array_column($later->list('students'), 'id'));
 
-        $this->ask('POST', '/api/staff/groupings/'.$lesson->text('floor.id').'/edits', ['kind' => 'seat', 'student' => $mia, 'group' => $lesson->text('floor.groups.0.id'), 'basedOn' => $this->again($lesson)->int('floor.step')])->is(200);
+        $this->ask('POST', '/api/staff/groupings/'.$lesson->text('floor.id').'/edits', [
+            'kind' => 'seat',
+            'student' => $mia,
+            'group' => $lesson->text('floor.groups.0.id'),
+            'basedOn' => $this->again($lesson)->int('floor.step'),
+        ])->is(200);
         $this->command($id, 'sendOut')->is(200);
         $this->command($id, 'callBack', 0)->is(200);
         $this->ask('PATCH', "/api/staff/students/{$tom}", ['guest' => false])->is(204);
@@ -131,7 +162,11 @@ final class EndTest extends AppTestCase
         $onList = array_column($list->list('students'), 'name');
         self::assertNotContains('Mia From Next Door', $onList);
         self::assertContains('Tom Who Stays', $onList);
-        self::assertContains('Mia From Next Door', array_column($this->again($lesson)->list('students'), 'name'), 'the lesson keeps who was there');
+        self::assertContains(
+            'Mia From Next Door',
+            array_column($this->again($lesson)->list('students'), 'name'),
+            'the lesson keeps who was there',
+        );
         $this->command($id, 'reopen')->is(200);
         self::assertContains($mia, array_column($this->again($lesson)->list('students'), 'id'));
     }
@@ -140,7 +175,11 @@ final class EndTest extends AppTestCase
     {
         $this->asNobody();
         $this->forgetLimits();
-        $this->ask('POST', '/api/student/join', ['doorWord' => $lesson->text('doorWord'), 'name' => $name, 'wait' => true])->is(200);
+        $this->ask('POST', '/api/student/join', [
+            'doorWord' => $lesson->text('doorWord'),
+            'name' => $name,
+            'wait' => true,
+        ])->is(200);
         $this->asTeacher();
         $guest = $this->again($lesson)->text('doorway.0.id');
         $this->ask('POST', '/api/staff/classes/'.$lesson->text('classId')."/doorway/{$guest}/guest")->is(204);

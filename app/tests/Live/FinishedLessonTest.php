@@ -32,7 +32,10 @@ final class FinishedLessonTest extends AppTestCase
         foreach (['floor.groups', 'students', 'copies', 'rooms', 'runRooms', 'seq'] as $what) {
             self::assertEquals($before->at($what), $after->at($what), $what);
         }
-        self::assertEquals($log->at(''), $this->ask('GET', '/api/staff/lessons/'.$over->text('id').'/log')->at(''));
+        self::assertEquals(
+            $log->at(''),
+            $this->ask('GET', '/api/staff/lessons/'.$over->text('id').'/log')->at(''),
+        );
         self::assertSame($other, $this->groupOf($this->again($next), $student));
     }
 
@@ -61,7 +64,11 @@ final class FinishedLessonTest extends AppTestCase
         $this->setRound($lesson->text('id'), ['lookSeconds' => 0, 'callBackSeconds' => 0]);
         $this->command($lesson->text('id'), 'sendOut')->is(200);
         $student = $lesson->text('floor.groups.0.students.0');
-        $this->edit($lesson, ['kind' => 'seat', 'student' => $student, 'group' => $lesson->text('floor.groups.1.id')]);
+        $this->edit($lesson, [
+            'kind' => 'seat',
+            'student' => $student,
+            'group' => $lesson->text('floor.groups.1.id'),
+        ]);
         $this->command($lesson->text('id'), 'callBack', 0)->is(200);
         $this->command($lesson->text('id'), 'end')->is(200);
         self::assertSame($lesson->text('floor.groups.1.id'), $this->groupOf($this->again($lesson), $student));
@@ -70,7 +77,11 @@ final class FinishedLessonTest extends AppTestCase
     public function test_a_link_that_the_next_lesson_takes_over_stays_with_the_lesson_that_used_it(): void
     {
         $lesson = $this->newLesson(4);
-        $this->ask('POST', '/api/staff/groupings/'.$lesson->text('floor.id').'/deal', ['basedOn' => 0, 'groups' => 2, 'seed' => 1])->is(200);
+        $this->ask('POST', '/api/staff/groupings/'.$lesson->text('floor.id').'/deal', [
+            'basedOn' => 0,
+            'groups' => 2,
+            'seed' => 1,
+        ])->is(200);
         $this->paste($lesson);
         $this->setRound($lesson->text('id'), ['lookSeconds' => 0, 'callBackSeconds' => 0]);
         foreach ([['sendOut', null], ['callBack', 0], ['end', null]] as [$kind, $seconds]) {
@@ -78,7 +89,12 @@ final class FinishedLessonTest extends AppTestCase
         }
         $before = $this->again($lesson)->list('runRooms');
         self::assertSame(['https://meet.example/one', 'https://meet.example/two'], array_column($before, 'link'));
-        $next = $this->ask('POST', '/api/staff/classes/'.$lesson->text('classId').'/lessons', ['title' => 'Afterwards', 'minutes' => 50, 'from' => $lesson->text('id'), 'groups' => 'newPartners'])->is(200);
+        $next = $this->ask('POST', '/api/staff/classes/'.$lesson->text('classId').'/lessons', [
+            'title' => 'Afterwards',
+            'minutes' => 50,
+            'from' => $lesson->text('id'),
+            'groups' => 'newPartners',
+        ])->is(200);
         $this->paste($next);
         self::assertSame($before, $this->again($lesson)->list('runRooms'));
     }
@@ -87,10 +103,23 @@ final class FinishedLessonTest extends AppTestCase
     {
         [$over, $next] = $this->finishedAndNext();
         $used = $this->again($next)->list('usedBy');
-        self::assertSame([[$over->text('id'), false]], array_map(static fn (mixed $use): array => \is_array($use) ? [$use['lessonId'], $use['isOut']] : [], $used));
+        self::assertSame(
+            [[$over->text('id'), false]],
+            array_map(
+                static fn (mixed $use): array => \is_array($use) ? [$use['lessonId'], $use['isOut']] : [],
+                $used,
+            ),
+        );
         $this->setRound($next->text('id'), ['lookSeconds' => 0]);
         $this->command($next->text('id'), 'sendOut')->is(200);
-        self::assertSame([true, false], array_column($this->ask('GET', '/api/staff/groupings/'.$next->text('floor.id'))->list('usedBy'), 'isOut'), 'the latest first');
+        self::assertSame(
+            [true, false],
+            array_column(
+                $this->ask('GET', '/api/staff/groupings/'.$next->text('floor.id'))->list('usedBy'),
+                'isOut',
+            ),
+            'the latest first',
+        );
         self::assertSame([], $this->again($over)->list('usedBy'), 'a lesson that is over changes nothing');
     }
 
@@ -111,7 +140,9 @@ final class FinishedLessonTest extends AppTestCase
 
     private function paste(Json $lesson): void
     {
-        $this->ask('PUT', '/api/staff/rounds/'.$lesson->text('round.id').'/links', ['text' => "https://meet.example/one\nhttps://meet.example/two"])->is(200);
+        $this->ask('PUT', '/api/staff/rounds/'.$lesson->text('round.id').'/links', [
+            'text' => "https://meet.example/one\nhttps://meet.example/two",
+        ])->is(200);
     }
 
     /**
@@ -127,7 +158,12 @@ final class FinishedLessonTest extends AppTestCase
         foreach ([['sendOut', null], ['callBack', 0], ['end', null]] as [$kind, $seconds]) {
             $this->command($lesson->text('id'), $kind, $seconds)->is(200);
         }
-        $next = $this->ask('POST', '/api/staff/classes/'.$lesson->text('classId').'/lessons', ['title' => 'Spring tide', 'minutes' => 50, 'from' => $lesson->text('id'), 'groups' => 'same'])->is(200);
+        $next = $this->ask('POST', '/api/staff/classes/'.$lesson->text('classId').'/lessons', [
+            'title' => 'Spring tide',
+            'minutes' => 50,
+            'from' => $lesson->text('id'),
+            'groups' => 'same',
+        ])->is(200);
 
         return [$this->again($lesson), $next, $student, $phone];
     }
@@ -138,7 +174,11 @@ final class FinishedLessonTest extends AppTestCase
     private function edit(Json $lesson, array $edit): void
     {
         $step = $this->again($lesson)->int('floor.step');
-        $this->ask('POST', '/api/staff/groupings/'.$lesson->text('floor.id').'/edits', $edit + ['basedOn' => $step])->is(200);
+        $this->ask(
+            'POST',
+            '/api/staff/groupings/'.$lesson->text('floor.id').'/edits',
+            $edit + ['basedOn' => $step],
+        )->is(200);
     }
 
     private function groupOf(Json $lesson, string $student): ?string

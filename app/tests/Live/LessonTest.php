@@ -14,16 +14,48 @@ final class LessonTest extends AppTestCase
     public function test_title_minutes_and_the_round_are_set(): void
     {
         $id = $this->newLesson()->text('id');
-        $this->ask('PATCH', "/api/staff/lessons/{$id}", ['title' => ' Floods ', 'minutes' => 60, 'startsAt' => 1_800_000_000_000])->is(200);
-        $this->setRound($id, ['instructions' => 'Read.', 'minutes' => 12, 'lookSeconds' => 0, 'callBackSeconds' => 10, 'autoCallBack' => true])->is(200);
+        $this->ask('PATCH', "/api/staff/lessons/{$id}", [
+            'title' => ' Floods ',
+            'minutes' => 60,
+            'startsAt' => 1_800_000_000_000,
+        ])->is(200);
+        $this->setRound($id, [
+            'instructions' => 'Read.',
+            'minutes' => 12,
+            'lookSeconds' => 0,
+            'callBackSeconds' => 10,
+            'autoCallBack' => true,
+        ])->is(200);
         $lesson = $this->ask('GET', "/api/staff/lessons/{$id}");
-        self::assertSame(['Floods', 60, 1_800_000_000_000, 'Read.', 12, 0, 10, true], [
-            $lesson->at('title'), $lesson->at('minutes'), $lesson->at('startsAt'), $lesson->at('round.instructions'), $lesson->at('round.minutes'), $lesson->at('round.lookSeconds'), $lesson->at('round.callBackSeconds'), $lesson->at('round.autoCallBack'),
-        ]);
+        self::assertSame(
+            ['Floods', 60, 1_800_000_000_000, 'Read.', 12, 0, 10, true],
+            [
+                $lesson->at('title'),
+                $lesson->at('minutes'),
+                $lesson->at('startsAt'),
+                $lesson->at('round.instructions'),
+                $lesson->at('round.minutes'),
+                $lesson->at('round.lookSeconds'),
+                $lesson->at('round.callBackSeconds'),
+                $lesson->at('round.autoCallBack'),
+            ],
+        );
         foreach ([['title' => ' '], ['minutes' => 4]] as $wrong) {
-            self::assertSame(array_key_first($wrong), $this->ask('PATCH', "/api/staff/lessons/{$id}", $wrong)->is(422)->text('errors.0.field'));
+            self::assertSame(
+                array_key_first($wrong),
+                $this->ask('PATCH', "/api/staff/lessons/{$id}", $wrong)
+                    ->is(422)
+                    ->text('errors.0.field'),
+            );
         }
-        foreach ([['minutes' => 0], ['lookSeconds' => 121], ['callBackSeconds' => -1], ['instructions' => str_repeat('x', 2001)]] as $wrong) {
+        foreach (
+            [
+                ['minutes' => 0],
+                ['lookSeconds' => 121],
+                ['callBackSeconds' => -1],
+                ['instructions' => str_repeat('x', 2001)],
+            ] as $wrong
+        ) {
             self::assertSame(array_key_first($wrong), $this->setRound($id, $wrong)->is(422)->text('errors.0.field'));
         }
     }
@@ -33,7 +65,12 @@ final class LessonTest extends AppTestCase
         $id = $this->readyLesson()->text('id');
         $key = ['Idempotency-Key' => 'press-0001'];
         foreach ([1, 2] as $time) {
-            $said = $this->ask('POST', "/api/staff/lessons/{$id}/commands", ['kind' => 'say', 'text' => 'Two minutes.'], $key)->is(200);
+            $said = $this->ask(
+                'POST',
+                "/api/staff/lessons/{$id}/commands",
+                ['kind' => 'say', 'text' => 'Two minutes.'],
+                $key,
+            )->is(200);
             self::assertCount(1, $said->list('notices'), "press {$time}");
         }
         $this->ask('POST', "/api/staff/lessons/{$id}/commands", ['kind' => 'say', 'text' => 'x'])->is(400);
@@ -62,7 +99,10 @@ final class LessonTest extends AppTestCase
     {
         $empty = $this->newLesson(3)->text('id');
         self::assertStringContainsString('group', $this->command($empty, 'sendOut')->is(422)->text('title'));
-        self::assertStringContainsString('No groups are out', $this->command($empty, 'callBack')->is(422)->text('title'));
+        self::assertStringContainsString(
+            'No groups are out',
+            $this->command($empty, 'callBack')->is(422)->text('title'),
+        );
         $this->command($empty, 'say', text: ' ')->is(422);
         $this->command($empty, 'say', text: str_repeat('x', 281))->is(422);
         $this->command($empty, 'fly')->is(422);
@@ -75,15 +115,26 @@ final class LessonTest extends AppTestCase
         $key = ['Idempotency-Key' => 'press-0002'];
         $this->ask('POST', "/api/staff/lessons/{$id}/commands", ['kind' => 'callBack'], $key)->is(422);
         $this->command($id, 'sendOut')->is(200);
-        self::assertNotNull($this->ask('POST', "/api/staff/lessons/{$id}/commands", ['kind' => 'callBack'], $key)->is(200)->at('round.moments.backAt'));
+        self::assertNotNull(
+            $this->ask('POST', "/api/staff/lessons/{$id}/commands", ['kind' => 'callBack'], $key)
+                ->is(200)
+                ->at('round.moments.backAt'),
+        );
     }
 
     public function test_sending_out_brings_the_class_into_this_lesson(): void
     {
         $first = $this->readyLesson();
-        $second = $this->ask('POST', '/api/staff/classes/'.$first->text('classId').'/lessons', ['title' => 'Another', 'minutes' => 50])->is(200);
+        $second = $this->ask('POST', '/api/staff/classes/'.$first->text('classId').'/lessons', [
+            'title' => 'Another',
+            'minutes' => 50,
+        ])->is(200);
         self::assertFalse($second->at('current'));
-        self::assertTrue($this->ask('POST', '/api/staff/lessons/'.$second->text('id').'/current', [])->is(200)->at('current'));
+        self::assertTrue(
+            $this->ask('POST', '/api/staff/lessons/'.$second->text('id').'/current', [])
+                ->is(200)
+                ->at('current'),
+        );
         self::assertTrue($this->command($first->text('id'), 'sendOut')->at('current'));
     }
 
@@ -100,8 +151,14 @@ final class LessonTest extends AppTestCase
         $first = $this->readyLesson(4, 2);
         $phone = $this->join($first, $first->text('students.0.id'));
         $this->command($first->text('id'), 'sendOut')->is(200);
-        $second = $this->ask('POST', '/api/staff/classes/'.$first->text('classId').'/lessons', ['title' => 'The next one', 'minutes' => 30])->is(200);
-        $this->ask('POST', '/api/staff/groupings/'.$second->text('floor.id').'/deal', ['basedOn' => 0, 'groups' => 2])->is(200);
+        $second = $this->ask('POST', '/api/staff/classes/'.$first->text('classId').'/lessons', [
+            'title' => 'The next one',
+            'minutes' => 30,
+        ])->is(200);
+        $this->ask('POST', '/api/staff/groupings/'.$second->text('floor.id').'/deal', [
+            'basedOn' => 0,
+            'groups' => 2,
+        ])->is(200);
         $this->asStudent($phone);
         self::assertSame($first->text('id'), $this->ask('POST', '/api/student/sign')->text('lesson'));
         $this->asTeacher();

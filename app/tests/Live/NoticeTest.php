@@ -32,10 +32,17 @@ final class NoticeTest extends AppTestCase
         self::assertNull($this->due());
         $this->give('sendOut');
         $ends = $this->again()->int('round.moments.endsAt');
-        self::assertSame([$ends - 120_000, $ends - 120_000], [$this->due(), $this->again()->int('round.notices.0.dueAt')]);
+        self::assertSame(
+            [$ends - 120_000, $ends - 120_000],
+            [$this->due(), $this->again()->int('round.notices.0.dueAt')],
+        );
         $this->workIt();
         $this->workIt();
-        self::assertSame(['Two minutes. One sentence.'], array_column($this->page()->list('notices'), 'text'), 'once, whoever does it twice');
+        self::assertSame(
+            ['Two minutes. One sentence.'],
+            array_column($this->page()->list('notices'), 'text'),
+            'once, whoever does it twice',
+        );
     }
 
     public function test_it_follows_an_end_that_is_moved_and_waits_while_the_clock_stands_still(): void
@@ -69,18 +76,28 @@ final class NoticeTest extends AppTestCase
     public function test_the_next_lesson_has_them_too(): void
     {
         $this->prepare([['beforeEnd' => true, 'seconds' => 120, 'text' => 'Two minutes.']]);
-        $next = $this->ask('POST', '/api/staff/classes/'.$this->lesson->text('classId').'/lessons', ['title' => 'Once more', 'minutes' => 50, 'from' => $this->lesson->text('id')])->is(200);
+        $next = $this->ask('POST', '/api/staff/classes/'.$this->lesson->text('classId').'/lessons', [
+            'title' => 'Once more',
+            'minutes' => 50,
+            'from' => $this->lesson->text('id'),
+        ])->is(200);
         self::assertSame(['Two minutes.'], array_column($next->list('round.notices'), 'text'));
     }
 
     public function test_nonsense_is_refused_at_its_field(): void
     {
-        foreach ([['seconds' => -1], ['seconds' => 36_001], ['text' => ' '], ['text' => str_repeat('x', 281)]] as $wrong) {
-            $answer = $this->ask('PATCH', '/api/staff/segments/'.$this->lesson->text('round.segmentId'), ['notices' => [$wrong + ['beforeEnd' => true, 'seconds' => 60, 'text' => 'One minute.']]])->is(422);
+        foreach (
+            [['seconds' => -1], ['seconds' => 36_001], ['text' => ' '], ['text' => str_repeat('x', 281)]] as $wrong
+        ) {
+            $answer = $this->ask('PATCH', '/api/staff/segments/'.$this->lesson->text('round.segmentId'), [
+                'notices' => [$wrong + ['beforeEnd' => true, 'seconds' => 60, 'text' => 'One minute.']],
+            ])->is(422);
             self::assertSame('notices[0].'.array_key_first($wrong), $answer->text('errors.0.field'));
         }
         $many = array_fill(0, 13, ['beforeEnd' => true, 'seconds' => 60, 'text' => 'One minute.']);
-        $this->ask('PATCH', '/api/staff/segments/'.$this->lesson->text('round.segmentId'), ['notices' => $many])->is(422);
+        $this->ask('PATCH', '/api/staff/segments/'.$this->lesson->text('round.segmentId'), [
+            'notices' => $many,
+        ])->is(422);
     }
 
     public function test_who_has_seen_a_notice_is_known_and_nobody_has_seen_what_was_not_for_them(): void
@@ -96,8 +113,17 @@ final class NoticeTest extends AppTestCase
         }
         $this->asTeacher();
         self::assertSame([0, 1], array_column($this->again()->list('notices'), 'seen'));
-        self::assertSame([$this->lesson->text('floor.groups.0.students.0')], $this->ask('GET', '/api/staff/lessons/'.$this->lesson->text('id')."/notices/{$all}")->is(200)->at(''));
-        self::assertSame(1, $this->db()->fetchOne("SELECT COUNT(*) FROM due_task WHERE kind = 'noticesSeen'"), 'staff are told of many at once');
+        self::assertSame(
+            [$this->lesson->text('floor.groups.0.students.0')],
+            $this->ask('GET', '/api/staff/lessons/'.$this->lesson->text('id')."/notices/{$all}")
+                ->is(200)
+                ->at(''),
+        );
+        self::assertSame(
+            1,
+            $this->db()->fetchOne("SELECT COUNT(*) FROM due_task WHERE kind = 'noticesSeen'"),
+            'staff are told of many at once',
+        );
     }
 
     /**
@@ -106,7 +132,11 @@ final class NoticeTest extends AppTestCase
     private function prepare(array $notices): void
     {
         $this->asTeacher();
-        $this->ask('PATCH', '/api/staff/segments/'.$this->lesson->text('round.segmentId'), ['lookSeconds' => 0, 'autoCallBack' => false, 'notices' => $notices])->is(200);
+        $this->ask('PATCH', '/api/staff/segments/'.$this->lesson->text('round.segmentId'), [
+            'lookSeconds' => 0,
+            'autoCallBack' => false,
+            'notices' => $notices,
+        ])->is(200);
     }
 
     private function due(): ?int
@@ -130,7 +160,12 @@ final class NoticeTest extends AppTestCase
     private function give(string $kind, array $more = []): void
     {
         $this->asTeacher();
-        $this->ask('POST', '/api/staff/lessons/'.$this->lesson->text('id').'/commands', ['kind' => $kind] + $more, ['Idempotency-Key' => Uuid::v4()->toRfc4122()])->is(200);
+        $this->ask(
+            'POST',
+            '/api/staff/lessons/'.$this->lesson->text('id').'/commands',
+            ['kind' => $kind] + $more,
+            ['Idempotency-Key' => Uuid::v4()->toRfc4122()],
+        )->is(200);
     }
 
     private function again(): Json

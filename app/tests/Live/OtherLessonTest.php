@@ -25,7 +25,12 @@ final class OtherLessonTest extends AppTestCase
         $other = $this->again($second);
         self::assertSame(
             [$first->text('id'), 'Where does the wall go?', 6, 2],
-            [$other->text('other.id'), $other->text('other.title'), $other->int('other.students'), $other->int('other.groups')],
+            [
+                $other->text('other.id'),
+                $other->text('other.title'),
+                $other->int('other.students'),
+                $other->int('other.groups'),
+            ],
         );
         self::assertSame('out', $this->phase($first), 'nothing has happened yet');
         foreach (['begin', 'reopen'] as $kind) {
@@ -60,7 +65,10 @@ final class OtherLessonTest extends AppTestCase
         self::assertEquals($before->at('floor.groups'), $after->at('floor.groups'));
         $this->asStudent($phone);
         $now = $this->ask('GET', '/api/student/now');
-        self::assertSame([$first->text('id'), $before->text('round.id')], [$now->text('lesson'), $now->text('round')]);
+        self::assertSame(
+            [$first->text('id'), $before->text('round.id')],
+            [$now->text('lesson'), $now->text('round')],
+        );
         $this->asTeacher();
 
         $planned = $this->again($second);
@@ -88,30 +96,56 @@ final class OtherLessonTest extends AppTestCase
         $lesson = $this->readyLesson();
         $id = $lesson->text('id');
         $this->setRound($id, ['lookSeconds' => 0, 'autoCallBack' => true, 'callBackSeconds' => 30]);
-        $order = $this->ask('PUT', "/api/staff/lessons/{$id}/running-order", ['basedOn' => $lesson->int('order.step'), 'segments' => [
-            ...array_map(static fn (mixed $segment): array => \is_array($segment) ? ['id' => $segment['id'], 'kind' => $segment['kind'], 'minutes' => $segment['minutes']] : [], $lesson->list('order.segments')),
-            ['kind' => 'round', 'minutes' => 5],
-        ]])->is(200);
+        $order = $this->ask('PUT', "/api/staff/lessons/{$id}/running-order", [
+            'basedOn' => $lesson->int('order.step'),
+            'segments' => [
+                ...array_map(
+                    static fn (mixed $segment): array => \is_array($segment)
+                        ? ['id' => $segment['id'], 'kind' => $segment['kind'], 'minutes' => $segment['minutes']]
+                        : [],
+                    $lesson->list('order.segments'),
+                ),
+                ['kind' => 'round', 'minutes' => 5],
+            ],
+        ])->is(200);
         $segments = $order->list('segments');
         $last = $order->text('segments.'.(\count($segments) - 1).'.id');
         $this->ask('PATCH', "/api/staff/segments/{$last}", ['lookSeconds' => 30])->is(200);
         $out = $this->command($id, 'sendOut')->is(200);
         self::mockTime('+1 minute');
-        $this->ask('POST', "/api/staff/lessons/{$id}/commands", ['kind' => 'sendOut', 'segment' => $last], ['Idempotency-Key' => 'next-round-1'])->is(200);
+        $this->ask(
+            'POST',
+            "/api/staff/lessons/{$id}/commands",
+            ['kind' => 'sendOut', 'segment' => $last],
+            ['Idempotency-Key' => 'next-round-1'],
+        )->is(200);
         $this->command($id, 'takeBack')->is(200);
         $after = $this->again($lesson);
         self::assertSame($out->at('order.now'), $after->at('order.now'));
         self::assertEquals($out->at('round.moments'), $after->at('round.moments'));
-        self::assertSame([1], $this->db()->fetchFirstColumn('SELECT COUNT(*) FROM run WHERE ended_at IS NULL AND NOT taken_back'));
+        self::assertSame(
+            [1],
+            $this->db()->fetchFirstColumn('SELECT COUNT(*) FROM run WHERE ended_at IS NULL AND NOT taken_back'),
+        );
     }
 
     public function test_nobody_has_arrived_in_next_weeks_lesson_nor_in_one_the_class_is_not_in(): void
     {
         self::mockTime();
         [$first, $second] = $this->twoLessons();
-        $next = $this->ask('POST', '/api/staff/classes/'.$first->text('classId').'/lessons', ['title' => 'Next week', 'minutes' => 50, 'startsAt' => 1000 * (time() + 7 * 86_400)])->is(200);
+        $next = $this->ask('POST', '/api/staff/classes/'.$first->text('classId').'/lessons', [
+            'title' => 'Next week',
+            'minutes' => 50,
+            'startsAt' => 1000 * (time() + 7 * 86_400),
+        ])->is(200);
         foreach ([[$first, 1], [$second, 0], [$next, 0]] as [$lesson, $arrived]) {
-            self::assertCount($arrived, array_filter($this->again($lesson)->list('students'), static fn (mixed $one): bool => \is_array($one) && 'never' !== $one['because']));
+            self::assertCount(
+                $arrived,
+                array_filter(
+                    $this->again($lesson)->list('students'),
+                    static fn (mixed $one): bool => \is_array($one) && 'never' !== $one['because'],
+                ),
+            );
         }
     }
 
@@ -122,7 +156,12 @@ final class OtherLessonTest extends AppTestCase
         $this->join($lesson, $lesson->text('students.0.id'));
         self::assertSame(1, $this->arrivals($lesson));
         self::mockTime('2026-03-03 08:00:00');
-        $tomorrow = $this->ask('POST', '/api/staff/classes/'.$lesson->text('classId').'/lessons', ['title' => 'Tuesday', 'minutes' => 50, 'from' => $lesson->text('id'), 'groups' => 'same'])->is(200);
+        $tomorrow = $this->ask('POST', '/api/staff/classes/'.$lesson->text('classId').'/lessons', [
+            'title' => 'Tuesday',
+            'minutes' => 50,
+            'from' => $lesson->text('id'),
+            'groups' => 'same',
+        ])->is(200);
         $this->ask('POST', '/api/staff/lessons/'.$tomorrow->text('id').'/current', [])->is(200);
         self::assertSame(0, $this->arrivals($tomorrow));
     }
@@ -134,7 +173,13 @@ final class OtherLessonTest extends AppTestCase
         $id = $lesson->text('id');
         $this->setRound($id, ['lookSeconds' => 0, 'callBackSeconds' => 0]);
         $phone = $this->join($lesson, $lesson->text('students.0.id'));
-        $next = $this->ask('POST', '/api/staff/classes/'.$lesson->text('classId').'/lessons', ['title' => 'The next', 'minutes' => 50, 'from' => $id, 'groups' => 'same', 'startsAt' => 1000 * strtotime('2026-03-02 10:00:00')])->is(200);
+        $next = $this->ask('POST', '/api/staff/classes/'.$lesson->text('classId').'/lessons', [
+            'title' => 'The next',
+            'minutes' => 50,
+            'from' => $id,
+            'groups' => 'same',
+            'startsAt' => 1000 * strtotime('2026-03-02 10:00:00'),
+        ])->is(200);
         $this->command($id, 'sendOut')->is(200);
         self::mockTime('2026-03-02 09:40:00');
         $this->ask('GET', "/api/staff/lessons/{$id}");
@@ -158,7 +203,12 @@ final class OtherLessonTest extends AppTestCase
 
     private function arrivals(Json $lesson): int
     {
-        return \count(array_filter($this->again($lesson)->list('students'), static fn (mixed $one): bool => \is_array($one) && 'never' !== $one['because']));
+        return \count(
+            array_filter(
+                $this->again($lesson)->list('students'),
+                static fn (mixed $one): bool => \is_array($one) && 'never' !== $one['because'],
+            ),
+        );
     }
 
     /**
@@ -170,7 +220,12 @@ final class OtherLessonTest extends AppTestCase
         $first = $this->readyLesson();
         $phone = $this->join($first, $first->text('floor.groups.0.students.0'));
         $this->setRound($first->text('id'), ['lookSeconds' => 0]);
-        $second = $this->ask('POST', '/api/staff/classes/'.$first->text('classId').'/lessons', ['title' => 'Spring tide', 'minutes' => 50, 'from' => $first->text('id'), 'groups' => 'same'])->is(200);
+        $second = $this->ask('POST', '/api/staff/classes/'.$first->text('classId').'/lessons', [
+            'title' => 'Spring tide',
+            'minutes' => 50,
+            'from' => $first->text('id'),
+            'groups' => 'same',
+        ])->is(200);
         $this->setRound($second->text('id'), ['lookSeconds' => 60]);
         $this->ask('POST', '/api/staff/rounds/'.$second->text('round.id').'/copies')->is(200);
         $this->command($first->text('id'), 'sendOut')->is(200);

@@ -38,7 +38,10 @@ final class PresenceTest extends AppTestCase
         self::mockTime('+46 seconds');
         $this->work();
         self::assertSame(['lost', 'silent'], $this->where($lesson, $student));
-        $kinds = $this->db()->fetchFirstColumn("SELECT data->>'place' FROM live_event WHERE lesson_id = ? AND kind = 'whereaboutsChanged' ORDER BY seq", [$lesson->text('id')]);
+        $kinds = $this->db()->fetchFirstColumn(
+            "SELECT data->>'place' FROM live_event WHERE lesson_id = ? AND kind = 'whereaboutsChanged' ORDER BY seq",
+            [$lesson->text('id')],
+        );
         self::assertSame(['onTheWay', 'leftBehind', 'lost'], $kinds);
     }
 
@@ -48,7 +51,10 @@ final class PresenceTest extends AppTestCase
         $this->command($lesson->text('id'), 'sendOut');
         $this->work();
         $this->work();
-        self::assertSame(0, $this->db()->fetchOne("SELECT COUNT(*) FROM live_event WHERE kind = 'whereaboutsChanged'"));
+        self::assertSame(
+            0,
+            $this->db()->fetchOne("SELECT COUNT(*) FROM live_event WHERE kind = 'whereaboutsChanged'"),
+        );
         self::assertSame(['lost', 'never'], $this->where($lesson, $lesson->text('floor.groups.0.students.0')));
     }
 
@@ -81,14 +87,19 @@ final class PresenceTest extends AppTestCase
         $service->there = [$student => ['room' => $main, 'since' => $before]];
         $service->meanwhile = fn () => $presence->seenByService($student, $own, $this->service(Clock::class)->ms());
         $this->service(WatchWork::class)->handle(new Task(1, WatchWork::ASK_SERVICE, $id, [], 1, 0));
-        self::assertSame($lesson->text('floor.groups.0.id'), $this->db()->fetchOne('SELECT service_place FROM presence WHERE student_id = ?', [$student]));
+        self::assertSame(
+            $lesson->text('floor.groups.0.id'),
+            $this->db()->fetchOne('SELECT service_place FROM presence WHERE student_id = ?', [$student]),
+        );
 
         // Where no callback came, the answer counts.
         $service->meanwhile = null;
         $service->there = [];
         self::mockTime('+5 seconds');
         $this->service(WatchWork::class)->handle(new Task(1, WatchWork::ASK_SERVICE, $id, [], 1, 0));
-        self::assertNull($this->db()->fetchOne('SELECT service_place FROM presence WHERE student_id = ?', [$student]));
+        self::assertNull(
+            $this->db()->fetchOne('SELECT service_place FROM presence WHERE student_id = ?', [$student]),
+        );
     }
 
     /**

@@ -34,21 +34,44 @@ final class PrivacyMatrixTest extends AppTestCase
         parent::setUp();
         $this->lesson = $this->readyLesson(9, 3);
         foreach ([0 => 'Quarrymen', 1 => 'Millwrights', 2 => 'Saltpanners'] as $i => $name) {
-            $this->ask('POST', '/api/staff/groupings/'.$this->lesson->text('floor.id').'/edits', ['kind' => 'rename', 'group' => $this->group($i), 'name' => $name, 'basedOn' => $this->again()->int('floor.step')])->is(200);
+            $this->ask('POST', '/api/staff/groupings/'.$this->lesson->text('floor.id').'/edits', [
+                'kind' => 'rename',
+                'group' => $this->group($i),
+                'name' => $name,
+                'basedOn' => $this->again()->int('floor.step'),
+            ])->is(200);
         }
         foreach ($this->lesson->list('floor.groups') as $i => $group) {
             \assert(\is_int($i));
             $room = Uuid::v4()->toRfc4122();
-            $this->db()->insert('room', ['id' => $room, 'class_id' => $this->lesson->text('classId'), 'purpose' => 'group', 'grouping_id' => $this->lesson->text('floor.id'), 'group_id' => $this->group($i), 'name' => "Chamber{$i}", 'state' => 'made', 'external_id' => "x{$i}", 'source' => 'meetingService', 'life' => 'grouping']);
+            $this->db()->insert('room', [
+                'id' => $room,
+                'class_id' => $this->lesson->text('classId'),
+                'purpose' => 'group',
+                'grouping_id' => $this->lesson->text('floor.id'),
+                'group_id' => $this->group($i),
+                'name' => "Chamber{$i}",
+                'state' => 'made',
+                'external_id' => "x{$i}",
+                'source' => 'meetingService',
+                'life' => 'grouping',
+            ]);
             foreach ($this->lesson->texts("floor.groups.{$i}.students") as $student) {
-                $this->db()->insert('room_member', ['room_id' => $room, 'student_id' => $student, 'link' => "https://rooms.example/chamber{$i}/{$student}"]);
+                $this->db()->insert('room_member', [
+                    'room_id' => $room,
+                    'student_id' => $student,
+                    'link' => "https://rooms.example/chamber{$i}/{$student}",
+                ]);
             }
         }
         $this->me = $this->join($this->lesson, $this->lesson->text('floor.groups.0.students.0'));
         $this->them = $this->join($this->lesson, $this->lesson->text('floor.groups.1.students.0'));
         foreach ($this->lesson->list('students') as $i => $student) {
             \assert(\is_array($student) && \is_string($student['id']));
-            $this->db()->executeStatement('UPDATE student SET name = ? WHERE id = ?', ["Name{$i}Unmistakable", $student['id']]);
+            $this->db()->executeStatement('UPDATE student SET name = ? WHERE id = ?', [
+                "Name{$i}Unmistakable",
+                $student['id'],
+            ]);
         }
     }
 
@@ -66,7 +89,7 @@ final class PrivacyMatrixTest extends AppTestCase
     public function test_no_address_says_what_is_not_for_this_student(string $phase): void
     {
         $this->bringTo($phase);
-        $forbidden = [...$this->namesOf(1), ...$this->namesOf(2), ...('planned' === $phase ? $this->namesOf(0) : [])];
+        $forbidden = [...$this->namesOf(1), ...$this->namesOf(2), ...'planned' === $phase ? $this->namesOf(0) : []];
         $this->asStudent($this->me);
         $asked = 0;
         foreach ($this->service(RouterInterface::class)->getRouteCollection()->all() as $name => $route) {
@@ -75,12 +98,33 @@ final class PrivacyMatrixTest extends AppTestCase
                 continue; // what changes something is asked by StudentPrivacyTest
             }
             foreach ($this->ids($path) as $id) {
-                $url = strtr($path, ['{id}' => $id, '{slot}' => 'decision', '{format}' => 'csv', '{owner}' => $id, '{variant}' => $id, '{guest}' => $id, '{task}' => $id, '{segment}' => $id, '{student}' => $id, '{moment}' => 'out', '{what}' => 'slips', '{media}' => $id, '{note}' => $id, '{seq}' => '1', '{doorWord}' => $this->lesson->text('doorWord'), '{token}' => str_repeat('x', 60)]);
+                $url = strtr($path, [
+                    '{id}' => $id,
+                    '{slot}' => 'decision',
+                    '{format}' => 'csv',
+                    '{owner}' => $id,
+                    '{variant}' => $id,
+                    '{guest}' => $id,
+                    '{task}' => $id,
+                    '{segment}' => $id,
+                    '{student}' => $id,
+                    '{moment}' => 'out',
+                    '{what}' => 'slips',
+                    '{media}' => $id,
+                    '{note}' => $id,
+                    '{seq}' => '1',
+                    '{doorWord}' => $this->lesson->text('doorWord'),
+                    '{token}' => str_repeat('x', 60),
+                ]);
                 $answer = $this->ask('GET', $url);
                 $location = (string) $this->client->getResponse()->headers->get('Location');
                 ++$asked;
                 foreach ($forbidden as $secret) {
-                    self::assertStringNotContainsString($secret, $answer->raw.' '.$location, "{$name} while {$phase}: {$url}");
+                    self::assertStringNotContainsString(
+                        $secret,
+                        $answer->raw.' '.$location,
+                        "{$name} while {$phase}: {$url}",
+                    );
                 }
             }
         }
@@ -122,17 +166,25 @@ final class PrivacyMatrixTest extends AppTestCase
         $this->setRound($this->lesson->text('id'), ['lookSeconds' => 'looking' === $phase ? 120 : 0]);
         $this->give(['kind' => 'sendOut']);
         if ('looking' !== $phase) {
-            $this->db()->executeStatement("UPDATE round SET moments = jsonb_set(moments, '{outAt}', to_jsonb((moments ->> 'lookFrom')::bigint))");
+            $this->db()->executeStatement(
+                "UPDATE round SET moments = jsonb_set(moments, '{outAt}', to_jsonb((moments ->> 'lookFrom')::bigint))",
+            );
             $this->othersAreBusy();
         }
         match ($phase) {
-            'aside' => $this->give(['kind' => 'takeAside', 'students' => [$this->lesson->text('floor.groups.0.students.0')], 'place' => 'main']),
+            'aside' => $this->give([
+                'kind' => 'takeAside',
+                'students' => [$this->lesson->text('floor.groups.0.students.0')],
+                'place' => 'main',
+            ]),
             'comingBack' => $this->give(['kind' => 'callBack', 'seconds' => 120]),
             'back' => $this->give(['kind' => 'callBack', 'seconds' => 0]),
             default => null,
         };
         if ('back' === $phase) {
-            $this->db()->executeStatement("UPDATE round SET moments = jsonb_set(moments, '{backAt}', to_jsonb((moments ->> 'outAt')::bigint))");
+            $this->db()->executeStatement(
+                "UPDATE round SET moments = jsonb_set(moments, '{backAt}', to_jsonb((moments ->> 'outAt')::bigint))",
+            );
         }
     }
 
@@ -141,7 +193,9 @@ final class PrivacyMatrixTest extends AppTestCase
      */
     private function give(array $command): void
     {
-        $this->ask('POST', '/api/staff/lessons/'.$this->lesson->text('id').'/commands', $command, ['Idempotency-Key' => Uuid::v4()->toRfc4122()])->is(200);
+        $this->ask('POST', '/api/staff/lessons/'.$this->lesson->text('id').'/commands', $command, [
+            'Idempotency-Key' => Uuid::v4()->toRfc4122(),
+        ])->is(200);
     }
 
     /**
@@ -151,22 +205,51 @@ final class PrivacyMatrixTest extends AppTestCase
     {
         $copy = $this->copyOf(1);
         $this->asStudent($this->them);
-        $this->ask('PUT', "/api/student/copies/{$copy}/slots/decision", ['save' => Uuid::v4()->toRfc4122(), 'base' => '', 'text' => self::SECRET]);
+        $this->ask('PUT', "/api/student/copies/{$copy}/slots/decision", [
+            'save' => Uuid::v4()->toRfc4122(),
+            'base' => '',
+            'text' => self::SECRET,
+        ]);
         $this->ask('PUT', '/api/student/call', ['about' => 'stuck']);
         $this->asTeacher();
         $this->ask('POST', "/api/staff/copies/{$copy}/notes", ['slot' => 'decision', 'text' => self::SECRET]);
         $id = $this->lesson->text('id');
-        foreach ([
-            ['kind' => 'seeCall', 'group' => $this->group(1)], ['kind' => 'visit', 'group' => $this->group(1)], ['kind' => 'chalk', 'group' => $this->group(1), 'mark' => 'seen'], ['kind' => 'leave'],
-            ['kind' => 'say', 'text' => self::SECRET, 'groups' => [$this->group(1)]], ['kind' => 'say', 'text' => self::SECRET, 'students' => [$this->lesson->text('floor.groups.1.students.0')]],
-            ['kind' => 'takeAside', 'students' => [$this->lesson->text('floor.groups.1.students.1')], 'place' => 'main'], ['kind' => 'putBack', 'students' => [$this->lesson->text('floor.groups.1.students.1')]],
-            ['kind' => 'fetch', 'students' => [$this->lesson->text('floor.groups.1.students.0')]],
-        ] as $command) {
-            $this->ask('POST', "/api/staff/lessons/{$id}/commands", $command, ['Idempotency-Key' => Uuid::v4()->toRfc4122()]);
+        foreach (
+            [
+                ['kind' => 'seeCall', 'group' => $this->group(1)],
+                ['kind' => 'visit', 'group' => $this->group(1)],
+                ['kind' => 'chalk', 'group' => $this->group(1), 'mark' => 'seen'],
+                ['kind' => 'leave'],
+                ['kind' => 'say', 'text' => self::SECRET, 'groups' => [$this->group(1)]],
+                [
+                    'kind' => 'say',
+                    'text' => self::SECRET,
+                    'students' => [$this->lesson->text('floor.groups.1.students.0')],
+                ],
+                [
+                    'kind' => 'takeAside',
+                    'students' => [$this->lesson->text('floor.groups.1.students.1')],
+                    'place' => 'main',
+                ],
+                ['kind' => 'putBack', 'students' => [$this->lesson->text('floor.groups.1.students.1')]],
+                ['kind' => 'fetch', 'students' => [$this->lesson->text('floor.groups.1.students.0')]],
+            ] as $command
+        ) {
+            $this->ask('POST', "/api/staff/lessons/{$id}/commands", $command, [
+                'Idempotency-Key' => Uuid::v4()->toRfc4122(),
+            ]);
         }
-        [$one, $two] = [$this->lesson->text('floor.groups.1.students.2'), $this->lesson->text('floor.groups.2.students.2')];
+        [$one, $two] = [
+            $this->lesson->text('floor.groups.1.students.2'),
+            $this->lesson->text('floor.groups.2.students.2'),
+        ];
         foreach ([[$one, $two], [$one, $two]] as [$student, $other]) {
-            $this->ask('POST', '/api/staff/groupings/'.$this->lesson->text('floor.id').'/edits', ['kind' => 'swap', 'student' => $student, 'other' => $other, 'basedOn' => $this->again()->int('floor.step')])->is(200);
+            $this->ask('POST', '/api/staff/groupings/'.$this->lesson->text('floor.id').'/edits', [
+                'kind' => 'swap',
+                'student' => $student,
+                'other' => $other,
+                'basedOn' => $this->again()->int('floor.step'),
+            ])->is(200);
         }
     }
 
@@ -175,14 +258,23 @@ final class PrivacyMatrixTest extends AppTestCase
      */
     private function namesOf(int $group): array
     {
-        $names = [['Quarrymen', 'Millwrights', 'Saltpanners'][$group], "Chamber{$group}", "chamber{$group}", '"'.$this->group($group).'"', $this->copyOf($group)];
+        $names = [
+            ['Quarrymen', 'Millwrights', 'Saltpanners'][$group],
+            "Chamber{$group}",
+            "chamber{$group}",
+            '"'.$this->group($group).'"',
+            $this->copyOf($group),
+        ];
         if (0 !== $group) {
             $names[] = self::SECRET;
         }
         $me = $this->lesson->text('floor.groups.0.students.0');
         foreach ($this->lesson->list('students') as $i => $student) {
             \assert(\is_array($student));
-            if ($student['id'] !== $me && \in_array($student['id'], $this->lesson->texts("floor.groups.{$group}.students"), true)) {
+            if (
+                $student['id'] !== $me
+                && \in_array($student['id'], $this->lesson->texts("floor.groups.{$group}.students"), true)
+            ) {
                 $names[] = "Name{$i}Unmistakable";
             }
         }
@@ -199,7 +291,15 @@ final class PrivacyMatrixTest extends AppTestCase
             return [''];
         }
 
-        return [$this->group(1), $this->copyOf(1), $this->group(0), $this->lesson->text('round.id'), $this->lesson->text('id'), $this->lesson->text('floor.id'), $this->lesson->text('classId')];
+        return [
+            $this->group(1),
+            $this->copyOf(1),
+            $this->group(0),
+            $this->lesson->text('round.id'),
+            $this->lesson->text('id'),
+            $this->lesson->text('floor.id'),
+            $this->lesson->text('classId'),
+        ];
     }
 
     private function again(): Json
@@ -229,12 +329,16 @@ final class PrivacyMatrixTest extends AppTestCase
     {
         $this->asStudent($cookie);
         $this->ask('GET', '/api/student/stream')->is(200);
-        $channel = $this->db()->fetchOne('SELECT channel FROM student_device WHERE token_hash = ?', [hash('sha256', $cookie)]);
+        $channel = $this->db()->fetchOne('SELECT channel FROM student_device WHERE token_hash = ?', [
+            hash('sha256', $cookie),
+        ]);
         \assert(\is_string($channel));
         $base = $_ENV['PUBLIC_URL'] ?? null;
         self::assertIsString($base);
         $client = HttpClient::create(['headers' => ['Accept' => 'text/event-stream']]);
-        $response = $client->request('GET', $base.$this->service(StreamAddress::class)->of($channel)->address, ['buffer' => false]);
+        $response = $client->request('GET', $base.$this->service(StreamAddress::class)->of($channel)->address, [
+            'buffer' => false,
+        ]);
         self::assertSame(200, $response->getStatusCode());
 
         return [$client, $response];
@@ -247,7 +351,10 @@ final class PrivacyMatrixTest extends AppTestCase
      */
     private function heard(array $stream, string $until, int $group = 0): string
     {
-        $this->service(Stream::class)->publish([Audience::student($this->lesson->text("floor.groups.{$group}.students.0"))], ['kind' => $until]);
+        $this->service(Stream::class)->publish(
+            [Audience::student($this->lesson->text("floor.groups.{$group}.students.0"))],
+            ['kind' => $until],
+        );
         $heard = '';
         foreach ($stream[0]->stream($stream[1], 5) as $chunk) {
             if ($chunk->isTimeout()) {

@@ -28,12 +28,20 @@ final class ProgressTest extends AppTestCase
         $this->command($lesson->text('id'), 'callBack', 0)->is(200);
         $this->command($lesson->text('id'), 'end')->is(200);
         self::mockTime('+2 hours');
-        $next = $this->ask('POST', '/api/staff/classes/'.$lesson->text('classId').'/lessons', ['title' => 'Tomorrow', 'minutes' => 50, 'from' => $lesson->text('id'), 'groups' => 'same'])->is(200);
+        $next = $this->ask('POST', '/api/staff/classes/'.$lesson->text('classId').'/lessons', [
+            'title' => 'Tomorrow',
+            'minutes' => 50,
+            'from' => $lesson->text('id'),
+            'groups' => 'same',
+        ])->is(200);
         $this->ask('POST', '/api/staff/rounds/'.$next->text('round.id').'/copies/go-on')->is(200);
         $next = $this->out($next);
         $group = $next->at('signals.0');
         self::assertIsArray($group);
-        self::assertSame([2, 3, null, false], [$group['filled'], $group['slots'], $group['changedAt'], $group['done']]);
+        self::assertSame(
+            [2, 3, null, false],
+            [$group['filled'], $group['slots'], $group['changedAt'], $group['done']],
+        );
         self::assertEqualsCanonicalizing([$ada, $ben], $group['silent'], 'neither has written today');
     }
 
@@ -61,13 +69,24 @@ final class ProgressTest extends AppTestCase
             $this->write($lesson, $this->join($lesson, $members[$i]), 'noticed', "Seen by {$i}");
         }
         $group = $lesson->text('floor.groups.0.id');
-        $this->ask('POST', '/api/staff/groupings/'.$lesson->text('floor.id').'/edits', ['kind' => 'split', 'group' => $group, 'students' => [$members[2], $members[3]], 'basedOn' => $this->again($lesson)->int('floor.step')])->is(200);
+        $this->ask('POST', '/api/staff/groupings/'.$lesson->text('floor.id').'/edits', [
+            'kind' => 'split',
+            'group' => $group,
+            'students' => [$members[2], $members[3]],
+            'basedOn' => $this->again($lesson)->int('floor.step'),
+        ])->is(200);
         $now = $this->again($lesson);
         $new = $now->text('floor.groups.1.id');
         $copies = $this->ask('GET', '/api/staff/rounds/'.$lesson->text('round.id').'/copies')->is(200);
         foreach ($copies->list('') as $copy) {
             self::assertIsArray($copy);
-            $owners = array_column(array_filter((array) $copy['answers'], static fn (mixed $one): bool => \is_array($one) && 'noticed' === $one['slot']), 'owner');
+            $owners = array_column(
+                array_filter(
+                    (array) $copy['answers'],
+                    static fn (mixed $one): bool => \is_array($one) && 'noticed' === $one['slot'],
+                ),
+                'owner',
+            );
             if ($copy['groupId'] === $new) {
                 self::assertSame([$members[2]], array_values($owners), 'what others wrote stays with them');
             }
@@ -89,7 +108,11 @@ final class ProgressTest extends AppTestCase
         $i = array_search($group, array_column($lesson->list('signals'), 'groupId'), true);
         self::assertIsInt($i);
 
-        return [$lesson->int("signals.{$i}.filled"), $lesson->int("signals.{$i}.slots"), $lesson->at("signals.{$i}.done")];
+        return [
+            $lesson->int("signals.{$i}.filled"),
+            $lesson->int("signals.{$i}.slots"),
+            $lesson->at("signals.{$i}.done"),
+        ];
     }
 
     private function out(Json $lesson): Json
@@ -117,7 +140,11 @@ final class ProgressTest extends AppTestCase
         }
         self::assertIsString($copy);
         $this->asStudent($phone);
-        $this->ask('PUT', "/api/student/copies/{$copy}/slots/{$slot}", ['save' => Uuid::v4()->toRfc4122(), 'base' => '', 'text' => $text])->is(200);
+        $this->ask('PUT', "/api/student/copies/{$copy}/slots/{$slot}", [
+            'save' => Uuid::v4()->toRfc4122(),
+            'base' => '',
+            'text' => $text,
+        ])->is(200);
         $this->asTeacher();
     }
 

@@ -51,12 +51,20 @@ final class ReplayTest extends AppTestCase
             $events[] = $event;
             if (isset($said[$seq])) {
                 ++$replayed;
-                self::assertEquals($said[$seq], [RoundState::after($events), Signals::after($events), Moves::after($events)], "as it was at {$seq}");
+                self::assertEquals(
+                    $said[$seq],
+                    [RoundState::after($events), Signals::after($events), Moves::after($events)],
+                    "as it was at {$seq}",
+                );
             }
         }
         self::assertGreaterThan(10, $replayed);
 
-        self::assertSame($this->seatsNow($lesson), $this->seatsReplayed($lesson), 'seats are those of the run, moved by its events');
+        self::assertSame(
+            $this->seatsNow($lesson),
+            $this->seatsReplayed($lesson),
+            'seats are those of the run, moved by its events',
+        );
 
         $last = $this->said($lesson);
         $this->db()->executeStatement("UPDATE group_signal SET visits = 9, mark = 'seen'");
@@ -80,7 +88,11 @@ final class ReplayTest extends AppTestCase
      */
     private function seatsNow(Json $lesson): array
     {
-        return $this->sorted($this->db()->fetchAllKeyValue('SELECT student_id, group_id FROM seat WHERE grouping_id = ?', [$lesson->text('floor.id')]));
+        return $this->sorted(
+            $this->db()->fetchAllKeyValue('SELECT student_id, group_id FROM seat WHERE grouping_id = ?', [
+                $lesson->text('floor.id'),
+            ]),
+        );
     }
 
     /**
@@ -88,10 +100,17 @@ final class ReplayTest extends AppTestCase
      */
     private function seatsReplayed(Json $lesson): array
     {
-        $run = $this->db()->fetchOne('SELECT id FROM run WHERE round_id = ? ORDER BY attempt DESC LIMIT 1', [$lesson->text('round.id')]);
-        $seats = $this->db()->fetchAllKeyValue('SELECT s.student_id, g.group_id FROM run_seat s JOIN run_group g ON g.id = s.run_group_id WHERE s.run_id = ?', [$run]);
+        $run = $this->db()->fetchOne('SELECT id FROM run WHERE round_id = ? ORDER BY attempt DESC LIMIT 1', [
+            $lesson->text('round.id'),
+        ]);
+        $seats = $this->db()->fetchAllKeyValue(
+            'SELECT s.student_id, g.group_id FROM run_seat s JOIN run_group g ON g.id = s.run_group_id WHERE s.run_id = ?',
+            [$run],
+        );
         $moved = [];
-        foreach ($this->service(EventStore::class)->ofRound($lesson->text('id'), $lesson->text('round.id')) as $event) {
+        foreach (
+            $this->service(EventStore::class)->ofRound($lesson->text('id'), $lesson->text('round.id')) as $event
+        ) {
             if (EventKind::SentOut === $event->kind) {
                 $moved = [];
             } elseif (EventKind::SeatsChanged === $event->kind) {
@@ -99,7 +118,9 @@ final class ReplayTest extends AppTestCase
             }
         }
 
-        return $this->sorted(array_filter(array_replace($seats, $moved), static fn (mixed $group): bool => '' !== $group));
+        return $this->sorted(
+            array_filter(array_replace($seats, $moved), static fn (mixed $group): bool => '' !== $group),
+        );
     }
 
     /**
@@ -128,7 +149,11 @@ final class ReplayTest extends AppTestCase
         self::assertNotNull($round);
         $this->em()->refresh($round);
 
-        return [$round->state()->state(), $this->service(SignalStore::class)->of($round->id), $this->service(MoveStore::class)->of($round->id)];
+        return [
+            $round->state()->state(),
+            $this->service(SignalStore::class)->of($round->id),
+            $this->service(MoveStore::class)->of($round->id),
+        ];
     }
 
     /**
@@ -149,7 +174,12 @@ final class ReplayTest extends AppTestCase
             4 => ['kind' => 'visit', 'group' => $group],
             5 => ['kind' => 'leave'],
             6 => ['kind' => 'chalk', 'group' => $group, 'mark' => ['seen', 'hurry', null][$dice->getInt(0, 2)]],
-            7, 8 => ['kind' => 'takeAside', 'students' => $some, 'place' => 'main', 'seconds' => $dice->getInt(0, 30)],
+            7, 8 => [
+                'kind' => 'takeAside',
+                'students' => $some,
+                'place' => 'main',
+                'seconds' => $dice->getInt(0, 30),
+            ],
             9 => ['kind' => 'putBack', 'students' => $some],
             10 => ['kind' => 'fetch', 'students' => $some],
             11 => ['kind' => ['pause', 'goOn'][$dice->getInt(0, 1)]],
@@ -157,9 +187,16 @@ final class ReplayTest extends AppTestCase
             default => ['kind' => 'say', 'text' => 'Two minutes.', 'groups' => [$group]],
         };
         if (null !== $command) {
-            $this->ask('POST', '/api/staff/lessons/'.$lesson->text('id').'/commands', $command, ['Idempotency-Key' => Uuid::v4()->toRfc4122()]);
+            $this->ask('POST', '/api/staff/lessons/'.$lesson->text('id').'/commands', $command, [
+                'Idempotency-Key' => Uuid::v4()->toRfc4122(),
+            ]);
         } elseif (0 === $dice->getInt(0, 1)) {
-            $this->ask('POST', '/api/staff/groupings/'.$lesson->text('floor.id').'/edits', ['kind' => 'seat', 'student' => $some[0], 'group' => $group, 'basedOn' => $now->int('floor.step')]);
+            $this->ask('POST', '/api/staff/groupings/'.$lesson->text('floor.id').'/edits', [
+                'kind' => 'seat',
+                'student' => $some[0],
+                'group' => $group,
+                'basedOn' => $now->int('floor.step'),
+            ]);
         } else {
             $this->asStudent($cookies[$dice->getInt(0, 1)]);
             $this->ask('PUT', '/api/student/call', ['about' => ['stuck', 'done', null][$dice->getInt(0, 2)]]);

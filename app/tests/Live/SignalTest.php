@@ -37,9 +37,16 @@ final class SignalTest extends AppTestCase
     {
         self::assertSame(1, $this->call(0, 'stuck')->int('group.signal.place'));
         self::assertSame(2, $this->call(1, 'question')->int('group.signal.place'));
-        self::assertSame(1, $this->call(0, 'done')->int('group.signal.place'), 'pressed again it keeps its place, and what it called for');
+        self::assertSame(
+            1,
+            $this->call(0, 'done')->int('group.signal.place'),
+            'pressed again it keeps its place, and what it called for',
+        );
         $lesson = $this->again();
-        self::assertSame(['stuck', $this->lesson->text('floor.groups.0.students.0')], [$lesson->text('signals.0.call.about'), $lesson->text('signals.0.call.by')]);
+        self::assertSame(
+            ['stuck', $this->lesson->text('floor.groups.0.students.0')],
+            [$lesson->text('signals.0.call.about'), $lesson->text('signals.0.call.by')],
+        );
         self::assertSame([[$this->group(0), 'called'], [$this->group(1), 'called']], $this->visits());
         self::assertFalse($this->page(0)->at('group.signal.seen'));
         $this->give('seeCall', $this->group(0));
@@ -50,7 +57,11 @@ final class SignalTest extends AppTestCase
         self::assertTrue($this->page(0)->at('group.signal.visited'));
         self::assertSame(1, $this->page(1)->int('group.signal.place'));
         $this->asStudent($this->member[1]);
-        self::assertNull($this->ask('PUT', '/api/student/call', ['about' => null])->is(200)->at('group.signal.about'));
+        self::assertNull(
+            $this->ask('PUT', '/api/student/call', ['about' => null])
+                ->is(200)
+                ->at('group.signal.about'),
+        );
     }
 
     public function test_who_goes_round_is_in_one_place_and_everybody_is_visited_once_first(): void
@@ -77,22 +88,37 @@ final class SignalTest extends AppTestCase
 
     public function test_a_notice_to_one_group_is_read_by_its_members_and_by_nobody_else(): void
     {
-        $say = fn (string $text, ?string $group): Json => $this->ask('POST', '/api/staff/lessons/'.$this->lesson->text('id').'/commands', ['kind' => 'say', 'text' => $text, 'groups' => null === $group ? [] : [$group]], ['Idempotency-Key' => bin2hex(random_bytes(8))]);
+        $say = fn (string $text, ?string $group): Json => $this->ask(
+            'POST',
+            '/api/staff/lessons/'.$this->lesson->text('id').'/commands',
+            ['kind' => 'say', 'text' => $text, 'groups' => null === $group ? [] : [$group]],
+            ['Idempotency-Key' => bin2hex(random_bytes(8))],
+        );
         $say('Two minutes.', null)->is(200);
         $say('Look at the map again.', $this->group(0))->is(200);
         $say('To nobody.', '0197c1a0-0000-7000-8000-00000000ffff')->is(422);
-        self::assertSame(['Look at the map again.', 'Two minutes.'], array_column($this->page(0)->list('notices'), 'text'));
+        self::assertSame(
+            ['Look at the map again.', 'Two minutes.'],
+            array_column($this->page(0)->list('notices'), 'text'),
+        );
         self::assertSame(['Two minutes.'], array_column($this->page(1)->list('notices'), 'text'));
         self::assertStringNotContainsString('map', $this->page(1)->raw);
         self::assertSame([[$this->group(0)], []], array_column($this->again()->list('notices'), 'groups'));
 
         // Who leaves the group keeps it, and who comes to it has not been told.
         $this->ask('POST', '/api/staff/groupings/'.$this->lesson->text('floor.id').'/edits', [
-            'kind' => 'swap', 'student' => $this->lesson->text('floor.groups.0.students.0'), 'other' => $this->lesson->text('floor.groups.1.students.0'), 'basedOn' => $this->again()->int('floor.step'),
+            'kind' => 'swap',
+            'student' => $this->lesson->text('floor.groups.0.students.0'),
+            'other' => $this->lesson->text('floor.groups.1.students.0'),
+            'basedOn' => $this->again()->int('floor.step'),
         ])->is(200);
         self::assertCount(2, $this->page(0)->list('notices'));
         self::assertCount(1, $this->page(1)->list('notices'));
-        self::assertSame(2, $this->db()->fetchOne("SELECT COUNT(*) FROM due_task WHERE kind = 'say'"), 'each is said in rooms, also if another follows at once');
+        self::assertSame(
+            2,
+            $this->db()->fetchOne("SELECT COUNT(*) FROM due_task WHERE kind = 'say'"),
+            'each is said in rooms, also if another follows at once',
+        );
     }
 
     public function test_what_a_group_has_filled_and_who_is_silent_is_known(): void
@@ -100,10 +126,18 @@ final class SignalTest extends AppTestCase
         $copy = $this->lesson->text('copies.0.id');
         $writer = $this->lesson->text('floor.groups.0.students.0');
         $this->asStudent($this->member[0]);
-        $this->ask('PUT', "/api/student/copies/{$copy}/slots/decision", ['save' => '0197c1a0-0000-7000-8000-000000000001', 'base' => '', 'text' => 'We build it here.'])->is(200);
+        $this->ask('PUT', "/api/student/copies/{$copy}/slots/decision", [
+            'save' => '0197c1a0-0000-7000-8000-000000000001',
+            'base' => '',
+            'text' => 'We build it here.',
+        ])->is(200);
         $this->asTeacher();
         $signal = $this->again();
-        self::assertSame([1, 4], [$signal->int('signals.0.filled'), $signal->int('signals.0.slots')], 'one together, and one of each of three');
+        self::assertSame(
+            [1, 4],
+            [$signal->int('signals.0.filled'), $signal->int('signals.0.slots')],
+            'one together, and one of each of three',
+        );
         self::assertNotContains($writer, $signal->texts('signals.0.silent'));
         self::assertSame(0, $signal->int('signals.1.filled'));
     }
@@ -112,13 +146,20 @@ final class SignalTest extends AppTestCase
     {
         $this->call(0, 'stuck');
         $this->give('visit', $this->group(1));
-        $this->ask('POST', '/api/staff/lessons/'.$this->lesson->text('id').'/commands', ['kind' => 'callBack', 'seconds' => 0], ['Idempotency-Key' => 'the-call-back'])->is(200);
+        $this->ask(
+            'POST',
+            '/api/staff/lessons/'.$this->lesson->text('id').'/commands',
+            ['kind' => 'callBack', 'seconds' => 0],
+            ['Idempotency-Key' => 'the-call-back'],
+        )->is(200);
         self::assertSame([], $this->again()->list('signals'));
         $this->asStudent($this->member[0]);
         $this->ask('PUT', '/api/student/call', ['about' => 'stuck'])->is(422);
         $this->ask('PUT', '/api/student/call', ['about' => '<script>'])->is(422);
         $this->asTeacher();
-        self::assertNull($this->service(SignalStore::class)->of($this->lesson->text('round.id'))->of($this->group(0))->call);
+        self::assertNull(
+            $this->service(SignalStore::class)->of($this->lesson->text('round.id'))->of($this->group(0))->call,
+        );
     }
 
     public function test_the_tables_say_what_the_events_say_and_one_command_works_it_out_again(): void
@@ -131,9 +172,14 @@ final class SignalTest extends AppTestCase
         $this->call(1, 'trouble');
         $round = $this->lesson->text('round.id');
         $kept = $this->service(SignalStore::class)->of($round);
-        self::assertEquals($kept, Signals::after($this->service(EventStore::class)->ofRound($this->lesson->text('id'), $round)));
+        self::assertEquals(
+            $kept,
+            Signals::after($this->service(EventStore::class)->ofRound($this->lesson->text('id'), $round)),
+        );
         $this->db()->executeStatement("UPDATE group_signal SET visits = 9, mark = 'seen', called_by = NULL");
-        (new CommandTester($this->service(ProjectionsCommand::class)))->execute(['lesson' => $this->lesson->text('id')]);
+        (new CommandTester($this->service(ProjectionsCommand::class)))->execute([
+            'lesson' => $this->lesson->text('id'),
+        ]);
         self::assertEquals($kept, $this->service(SignalStore::class)->of($round));
     }
 
@@ -165,7 +211,12 @@ final class SignalTest extends AppTestCase
 
     private function give(string $kind, ?string $group = null, ?string $mark = null): void
     {
-        $this->ask('POST', '/api/staff/lessons/'.$this->lesson->text('id').'/commands', ['kind' => $kind, 'group' => $group, 'mark' => $mark], ['Idempotency-Key' => bin2hex(random_bytes(8))])->is(200);
+        $this->ask(
+            'POST',
+            '/api/staff/lessons/'.$this->lesson->text('id').'/commands',
+            ['kind' => $kind, 'group' => $group, 'mark' => $mark],
+            ['Idempotency-Key' => bin2hex(random_bytes(8))],
+        )->is(200);
     }
 
     private function again(): Json
@@ -185,6 +236,9 @@ final class SignalTest extends AppTestCase
     {
         $lesson = $this->again();
 
-        return array_map(static fn (int $i): array => [$lesson->text("visits.{$i}.groupId"), $lesson->text("visits.{$i}.reason")], array_keys($lesson->list('visits')));
+        return array_map(
+            static fn (int $i): array => [$lesson->text("visits.{$i}.groupId"), $lesson->text("visits.{$i}.reason")],
+            array_keys($lesson->list('visits')),
+        );
     }
 }

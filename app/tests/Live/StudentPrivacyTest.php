@@ -64,8 +64,13 @@ final class StudentPrivacyTest extends AppTestCase
         $this->otherGroupHasWritten();
         $this->asStudent($this->me);
         $ids = [
-            $this->otherCopy, $this->other, $this->lesson->text('floor.groups.1.students.0'), $this->lesson->text('id'),
-            $this->lesson->text('round.id'), $this->lesson->text('classId'), $this->lesson->text('floor.id'),
+            $this->otherCopy,
+            $this->other,
+            $this->lesson->text('floor.groups.1.students.0'),
+            $this->lesson->text('id'),
+            $this->lesson->text('round.id'),
+            $this->lesson->text('classId'),
+            $this->lesson->text('floor.id'),
         ];
         $asked = 0;
         foreach ($this->service(RouterInterface::class)->getRouteCollection()->all() as $name => $route) {
@@ -74,17 +79,61 @@ final class StudentPrivacyTest extends AppTestCase
                     if (str_contains($route->getPath(), '/leave') || str_contains($route->getPath(), '/sign-')) {
                         continue; // the first would only send us out; the other two know no students
                     }
-                    $path = strtr($route->getPath(), ['{id}' => $id, '{slot}' => 'decision', '{format}' => str_contains($route->getPath(), '/originals/') ? 'json' : 'csv', '{owner}' => $id, '{variant}' => $id, '{guest}' => $id, '{task}' => $id, '{segment}' => $id, '{student}' => $id, '{moment}' => 'out', '{what}' => 'slips', '{media}' => $id, '{note}' => $id, '{seq}' => '1', '{doorWord}' => $this->lesson->text('doorWord')]);
-                    $body = ['save' => Uuid::v4()->toRfc4122(), 'base' => '', 'text' => 'x', 'kind' => 'callBack', 'title' => 'x', 'name' => 'x', 'names' => 'x', 'basedOn' => 0, 'groups' => 2, 'minutes' => 5, 'pages' => [], 'rows' => [], 'revision' => 1, 'doorWord' => 'NOSUCHWORD', 'student' => $id, 'students' => [$id, $this->other], 'table' => $this->other, 'settings' => [], 'rounds' => [], 'archived' => true];
+                    $path = strtr($route->getPath(), [
+                        '{id}' => $id,
+                        '{slot}' => 'decision',
+                        '{format}' => str_contains($route->getPath(), '/originals/') ? 'json' : 'csv',
+                        '{owner}' => $id,
+                        '{variant}' => $id,
+                        '{guest}' => $id,
+                        '{task}' => $id,
+                        '{segment}' => $id,
+                        '{student}' => $id,
+                        '{moment}' => 'out',
+                        '{what}' => 'slips',
+                        '{media}' => $id,
+                        '{note}' => $id,
+                        '{seq}' => '1',
+                        '{doorWord}' => $this->lesson->text('doorWord'),
+                    ]);
+                    $body = [
+                        'save' => Uuid::v4()->toRfc4122(),
+                        'base' => '',
+                        'text' => 'x',
+                        'kind' => 'callBack',
+                        'title' => 'x',
+                        'name' => 'x',
+                        'names' => 'x',
+                        'basedOn' => 0,
+                        'groups' => 2,
+                        'minutes' => 5,
+                        'pages' => [],
+                        'rows' => [],
+                        'revision' => 1,
+                        'doorWord' => 'NOSUCHWORD',
+                        'student' => $id,
+                        'students' => [$id, $this->other],
+                        'table' => $this->other,
+                        'settings' => [],
+                        'rounds' => [],
+                        'archived' => true,
+                    ];
                     $body = array_intersect_key($body, $this->fieldsOf($route));
-                    $answer = $this->ask($method, $path, 'GET' === $method ? null : $body, ['Idempotency-Key' => 'student-tries-it']);
+                    $answer = $this->ask($method, $path, 'GET' === $method ? null : $body, [
+                        'Idempotency-Key' => 'student-tries-it',
+                    ]);
                     ++$asked;
                     self::assertStringNotContainsString(self::SECRET, $answer->raw, $name);
                     if (str_starts_with($path, '/api/staff')) {
                         self::assertSame(401, $answer->status, "{$method} {$path}");
                     }
-                    if (!str_contains($path, '/api/student/classes/')) { // the list at the class's door, by the code
-                        self::assertNothingOfTheirs($answer, $this->lesson, str_contains($path, $this->otherCopy) ? null : $this->otherCopy);
+                    if (!str_contains($path, '/api/student/classes/')) {
+                        // the list at the class's door, by the code
+                        self::assertNothingOfTheirs(
+                            $answer,
+                            $this->lesson,
+                            str_contains($path, $this->otherCopy) ? null : $this->otherCopy,
+                        );
                     }
                 }
             }
@@ -101,9 +150,15 @@ final class StudentPrivacyTest extends AppTestCase
         $this->save($this->myCopy(), 'brief', 'nobody writes in the text')->is(404);
         $this->save($this->myCopy(), 'nosuch', 'x')->is(404);
         // In a slot with one answer each there is only the own column to write to.
-        self::assertSame($this->lesson->text('floor.groups.0.students.0'), $this->save($this->myCopy(), 'noticed', 'I saw mud')->is(200)->text('owner'));
+        self::assertSame(
+            $this->lesson->text('floor.groups.0.students.0'),
+            $this->save($this->myCopy(), 'noticed', 'I saw mud')->is(200)->text('owner'),
+        );
         $this->asStudent($this->them);
-        self::assertSame(self::SECRET, $this->ask('GET', "/api/student/copies/{$this->otherCopy}")->text('answers.0.text'));
+        self::assertSame(
+            self::SECRET,
+            $this->ask('GET', "/api/student/copies/{$this->otherCopy}")->text('answers.0.text'),
+        );
     }
 
     public function test_the_way_to_a_room_is_only_ever_the_own_one(): void
@@ -114,22 +169,44 @@ final class StudentPrivacyTest extends AppTestCase
         $as = ['source' => 'meetingService', 'life' => 'grouping'];
         foreach ([[null, 'main'], [$this->mine, 'mine'], [$this->other, 'other']] as [$group, $word]) {
             $room = Uuid::v4()->toRfc4122();
-            $db->insert('room', $as + ['id' => $room, 'class_id' => $class, 'purpose' => null === $group ? 'main' : 'group', 'grouping_id' => null === $group ? null : $this->lesson->text('floor.id'), 'group_id' => $group, 'name' => $word, 'state' => 'made', 'external_id' => "x-{$word}"]);
+            $db->insert(
+                'room',
+                $as + [
+                    'id' => $room,
+                    'class_id' => $class,
+                    'purpose' => null === $group ? 'main' : 'group',
+                    'grouping_id' => null === $group ? null : $this->lesson->text('floor.id'),
+                    'group_id' => $group,
+                    'name' => $word,
+                    'state' => 'made',
+                    'external_id' => "x-{$word}",
+                ],
+            );
             foreach ([0, 1] as $g) {
                 $student = $this->lesson->text("floor.groups.{$g}.students.0");
                 if (null === $group || $group === $this->lesson->text("floor.groups.{$g}.id")) {
-                    $db->insert('room_member', ['room_id' => $room, 'student_id' => $student, 'link' => "https://rooms.example/{$word}/{$g}"]);
+                    $db->insert('room_member', [
+                        'room_id' => $room,
+                        'student_id' => $student,
+                        'link' => "https://rooms.example/{$word}/{$g}",
+                    ]);
                 }
             }
         }
         $this->asStudent($this->me);
         $this->ask('GET', '/api/student/room')->is(302);
-        self::assertStringStartsWith('https://rooms.example/mine/0?', (string) $this->client->getResponse()->headers->get('Location'));
+        self::assertStringStartsWith(
+            'https://rooms.example/mine/0?',
+            (string) $this->client->getResponse()->headers->get('Location'),
+        );
         $this->asTeacher();
         $this->command($this->lesson->text('id'), 'callBack', seconds: 0);
         $this->asStudent($this->me);
         $this->ask('GET', '/api/student/room')->is(302);
-        self::assertStringStartsWith('https://rooms.example/main/0?', (string) $this->client->getResponse()->headers->get('Location'));
+        self::assertStringStartsWith(
+            'https://rooms.example/main/0?',
+            (string) $this->client->getResponse()->headers->get('Location'),
+        );
     }
 
     public function test_a_student_who_is_moved_takes_leave_of_the_old_copy_at_once(): void
@@ -139,7 +216,12 @@ final class StudentPrivacyTest extends AppTestCase
         $this->asStudent($this->me);
         $this->save($this->myCopy(), 'decision', 'before')->is(200);
         $this->asTeacher();
-        $this->ask('POST', '/api/staff/groupings/'.$this->lesson->text('floor.id').'/edits', ['basedOn' => 1, 'kind' => 'seat', 'student' => $student, 'group' => $this->other])->is(200);
+        $this->ask('POST', '/api/staff/groupings/'.$this->lesson->text('floor.id').'/edits', [
+            'basedOn' => 1,
+            'kind' => 'seat',
+            'student' => $student,
+            'group' => $this->other,
+        ])->is(200);
         $this->asStudent($this->me);
         $this->ask('GET', '/api/student/copies/'.$this->myCopy())->is(404);
         $this->save($this->myCopy(), 'decision', 'after')->is(404);
@@ -157,8 +239,18 @@ final class StudentPrivacyTest extends AppTestCase
         \assert(class_exists($class));
         foreach ((new \ReflectionMethod($class, $method))->getParameters() as $parameter) {
             $type = $parameter->getType();
-            if ([] !== $parameter->getAttributes(Body::class) && $type instanceof \ReflectionNamedType && class_exists($type->getName())) {
-                return array_fill_keys(array_map(static fn (\ReflectionParameter $field): string => $field->getName(), (new \ReflectionClass($type->getName()))->getConstructor()?->getParameters() ?? []), true);
+            if (
+                [] !== $parameter->getAttributes(Body::class)
+                && $type instanceof \ReflectionNamedType
+                && class_exists($type->getName())
+            ) {
+                return array_fill_keys(
+                    array_map(
+                        static fn (\ReflectionParameter $field): string => $field->getName(),
+                        (new \ReflectionClass($type->getName()))->getConstructor()?->getParameters() ?? [],
+                    ),
+                    true,
+                );
             }
         }
 
@@ -181,7 +273,11 @@ final class StudentPrivacyTest extends AppTestCase
 
     private function save(string $copy, string $slot, string $text): Json
     {
-        return $this->ask('PUT', "/api/student/copies/{$copy}/slots/{$slot}", ['save' => Uuid::v4()->toRfc4122(), 'base' => '', 'text' => $text]);
+        return $this->ask('PUT', "/api/student/copies/{$copy}/slots/{$slot}", [
+            'save' => Uuid::v4()->toRfc4122(),
+            'base' => '',
+            'text' => $text,
+        ]);
     }
 
     private function myCopy(): string

@@ -27,13 +27,21 @@ final class LetterTest extends TestCase
         });
         $this->send($mailer, 1);
         self::assertInstanceOf(Email::class, $sent);
-        self::assertSame(['abel@larkmouth.example', 'huddle@larkmouth.example'], [$sent->getTo()[0]->getAddress(), $sent->getFrom()[0]->getAddress()]);
-        self::assertSame(['“mail.password.subject”', '“mail.password.text”'], [$sent->getSubject(), $sent->getTextBody()]);
+        self::assertSame(
+            ['abel@larkmouth.example', 'huddle@larkmouth.example'],
+            [$sent->getTo()[0]->getAddress(), $sent->getFrom()[0]->getAddress()],
+        );
+        self::assertSame(
+            ['“mail.password.subject”', '“mail.password.text”'],
+            [$sent->getSubject(), $sent->getTextBody()],
+        );
     }
 
     #[TestWith([1, 4_000]), TestWith([2, 8_000]), TestWith([4, 32_000])]
-    public function test_a_letter_that_is_not_taken_is_tried_again_later_each_time(int $attempts, int $inMilliseconds): void
-    {
+    public function test_a_letter_that_is_not_taken_is_tried_again_later_each_time(
+        int $attempts,
+        int $inMilliseconds,
+    ): void {
         try {
             $this->send($this->refusing(), $attempts);
             self::fail('Nothing was said.');
@@ -61,6 +69,11 @@ final class LetterTest extends TestCase
     {
         $translator = self::createStub(TranslatorInterface::class);
         $translator->method('trans')->willReturnCallback(static fn (string $id): string => "“{$id}”");
-        (new Letter($mailer, $translator, 'huddle@larkmouth.example'))->send(new Task(1, 'mailPassword', 't', [], $attempts, 0), 'abel@larkmouth.example', 'password', []);
+        (new Letter($mailer, $translator, 'huddle@larkmouth.example'))->send(
+            new Task(1, 'mailPassword', 't', [], $attempts, 0),
+            'abel@larkmouth.example',
+            'password',
+            [],
+        );
     }
 }

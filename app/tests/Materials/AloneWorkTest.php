@@ -24,11 +24,23 @@ final class AloneWorkTest extends AppTestCase
     {
         parent::setUp();
         $this->lesson = $this->readyLesson(4, 2);
-        $order = $this->ask('PUT', '/api/staff/lessons/'.$this->lesson->text('id').'/running-order', ['basedOn' => 0, 'segments' => [
-            ['kind' => 'briefing', 'minutes' => 5], ['id' => $this->lesson->text('round.segmentId'), 'kind' => 'round', 'minutes' => 20], ['kind' => 'alone', 'minutes' => 5], ['kind' => 'shareOut', 'minutes' => 5],
-        ]])->is(200);
+        $order = $this->ask('PUT', '/api/staff/lessons/'.$this->lesson->text('id').'/running-order', [
+            'basedOn' => 0,
+            'segments' => [
+                ['kind' => 'briefing', 'minutes' => 5],
+                ['id' => $this->lesson->text('round.segmentId'), 'kind' => 'round', 'minutes' => 20],
+                ['kind' => 'alone', 'minutes' => 5],
+                ['kind' => 'shareOut', 'minutes' => 5],
+            ],
+        ])->is(200);
         $this->alone = $order->text('segments.2.id');
-        $this->ticket = $this->ask('POST', "/api/staff/rounds/{$this->lesson->text('round.id')}/originals", self::original('Exit ticket', [['id' => 'one', 'kind' => 'each', 'text' => 'One thing you learned?']]))->is(200)->text('id');
+        $this->ticket = $this->ask(
+            'POST',
+            "/api/staff/rounds/{$this->lesson->text('round.id')}/originals",
+            self::original('Exit ticket', [['id' => 'one', 'kind' => 'each', 'text' => 'One thing you learned?']]),
+        )
+            ->is(200)
+            ->text('id');
         $this->ask('POST', "/api/staff/segments/{$this->alone}/work", ['original' => $this->ticket])->is(204);
         $this->ask('POST', "/api/staff/rounds/{$this->lesson->text('round.id')}/copies")->is(200);
         $this->setRound($this->lesson->text('id'), ['lookSeconds' => 0, 'callBackSeconds' => 0]);
@@ -41,8 +53,13 @@ final class AloneWorkTest extends AppTestCase
         $lesson = $this->again();
         self::assertSame(['together', 'each'], array_column($lesson->list('handOut'), 'way'));
         self::assertSame([null, $this->alone], array_column($lesson->list('handOut'), 'opensWith'));
-        self::assertSame([$this->alone, 'Exit ticket', $lesson->text('round.id')], [$lesson->text('alone.0.segment'), $lesson->text('alone.0.title'), $lesson->text('alone.0.round')]);
-        $this->ask('POST', "/api/staff/segments/{$lesson->text('round.segmentId')}/work", ['original' => $this->ticket])->is(422);
+        self::assertSame(
+            [$this->alone, 'Exit ticket', $lesson->text('round.id')],
+            [$lesson->text('alone.0.segment'), $lesson->text('alone.0.title'), $lesson->text('alone.0.round')],
+        );
+        $this->ask('POST', "/api/staff/segments/{$lesson->text('round.segmentId')}/work", [
+            'original' => $this->ticket,
+        ])->is(422);
     }
 
     public function test_it_opens_at_its_own_moment_and_not_from_the_first_minute(): void
@@ -50,7 +67,11 @@ final class AloneWorkTest extends AppTestCase
         $copy = $this->ticketOf(0);
         $this->see($this->ada, $copy)->is(404);
         $this->teach('sendOut')->is(200);
-        self::assertSame([['District sheet'], []], $this->shown($this->ada), 'groups are out, and it is not there yet');
+        self::assertSame(
+            [['District sheet'], []],
+            $this->shown($this->ada),
+            'groups are out, and it is not there yet',
+        );
         $this->see($this->ada, $copy)->is(404);
         $this->write($this->ada, $copy)->is(404);
         $this->teach('callBack', 0)->is(200);
@@ -77,9 +98,19 @@ final class AloneWorkTest extends AppTestCase
         self::assertSame(['Exit ticket'], $this->shown($this->ada)[1]);
         self::assertSame(['Exit ticket'], $this->shown($this->ben)[1]);
         $this->asTeacher();
-        $more = $this->ask('POST', '/api/staff/originals', self::original('One more thing', [['id' => 'one', 'kind' => 'each', 'text' => 'And?']]))->is(200)->text('id');
+        $more = $this->ask(
+            'POST',
+            '/api/staff/originals',
+            self::original('One more thing', [['id' => 'one', 'kind' => 'each', 'text' => 'And?']]),
+        )
+            ->is(200)
+            ->text('id');
         $this->ask('POST', "/api/staff/segments/{$this->alone}/work", ['original' => $more])->is(204);
-        self::assertSame(['Exit ticket', 'One more thing'], $this->shown($this->ada)[1], 'given while everybody works alone it is there at once');
+        self::assertSame(
+            ['Exit ticket', 'One more thing'],
+            $this->shown($this->ada)[1],
+            'given while everybody works alone it is there at once',
+        );
     }
 
     public function test_groups_are_done_without_it(): void
@@ -95,7 +126,12 @@ final class AloneWorkTest extends AppTestCase
         $this->ask('POST', "/api/staff/classes/{$class}/students", ['names' => 'Late Comer'])->is(200);
         $late = $this->db()->fetchOne("SELECT id FROM student WHERE name = 'Late Comer'");
         self::assertIsString($late);
-        $this->ask('POST', '/api/staff/groupings/'.$this->lesson->text('floor.id').'/edits', ['kind' => 'seat', 'student' => $late, 'group' => $this->lesson->text('floor.groups.0.id'), 'basedOn' => $this->again()->int('floor.step')])->is(200);
+        $this->ask('POST', '/api/staff/groupings/'.$this->lesson->text('floor.id').'/edits', [
+            'kind' => 'seat',
+            'student' => $late,
+            'group' => $this->lesson->text('floor.groups.0.id'),
+            'basedOn' => $this->again()->int('floor.step'),
+        ])->is(200);
         $device = $this->join($this->again(), $late);
         $this->teach('callBack', 0)->is(200);
         $this->begin($this->alone);
@@ -122,8 +158,14 @@ final class AloneWorkTest extends AppTestCase
     {
         $student = $this->lesson->text('floor.groups.0.students.0');
         $view = $this->ask('GET', "/api/staff/segments/{$this->alone}/as/{$student}/before")->is(200);
-        self::assertSame(['Exit ticket', 'Exit ticket'], [$view->text('now.alone.0.title'), $view->text('sheets.0.title')]);
-        $round = $this->ask('GET', "/api/staff/segments/{$this->lesson->text('round.segmentId')}/as/{$student}/out")->is(200);
+        self::assertSame(
+            ['Exit ticket', 'Exit ticket'],
+            [$view->text('now.alone.0.title'), $view->text('sheets.0.title')],
+        );
+        $round = $this->ask(
+            'GET',
+            "/api/staff/segments/{$this->lesson->text('round.segmentId')}/as/{$student}/out",
+        )->is(200);
         self::assertSame(['District sheet'], array_column($round->list('sheets'), 'title'));
     }
 
@@ -131,7 +173,11 @@ final class AloneWorkTest extends AppTestCase
     {
         $next = $this->next('same');
         self::assertSame($next->text('order.segments.2.id'), $next->text('alone.0.segment'));
-        $this->ask('POST', "/api/staff/lessons/{$next->text('id')}/rounds", ['basedOn' => $next->int('order.step'), 'way' => 'rotation', 'rounds' => 2])->is(200);
+        $this->ask('POST', "/api/staff/lessons/{$next->text('id')}/rounds", [
+            'basedOn' => $next->int('order.step'),
+            'way' => 'rotation',
+            'rounds' => 2,
+        ])->is(200);
         self::assertCount(1, $this->ask('GET', '/api/staff/lessons/'.$next->text('id'))->list('alone'));
     }
 
@@ -150,7 +196,11 @@ final class AloneWorkTest extends AppTestCase
         $this->write($this->ada, $group, 'noticed', 'Too late.')->is(422);
         $seen = $this->see($this->ada, $group)->is(200);
         self::assertTrue($seen->at('locked'));
-        self::assertContains('The high wall.', array_column($seen->list('answers'), 'text'), 'and what was written can be read');
+        self::assertContains(
+            'The high wall.',
+            array_column($seen->list('answers'), 'text'),
+            'and what was written can be read',
+        );
         self::assertTrue($this->next('same')->at('locksAtEnd'), 'the next lesson does as this one');
     }
 
@@ -187,7 +237,12 @@ final class AloneWorkTest extends AppTestCase
         $group = $this->now($this->ada)->text('group.copies.0.id');
         $this->write($this->ada, $group, 'decision', 'The high wall.')->is(200);
         $this->asTeacher();
-        $note = $this->ask('POST', "/api/staff/copies/{$group}/notes", ['slot' => 'decision', 'text' => 'What does it cost?'])->is(200)->text('id');
+        $note = $this->ask('POST', "/api/staff/copies/{$group}/notes", [
+            'slot' => 'decision',
+            'text' => 'What does it cost?',
+        ])
+            ->is(200)
+            ->text('id');
         $this->asStudent($this->ada);
         $this->ask('PUT', "/api/student/copies/{$group}/notes/{$note}", ['answer' => 'Two million.'])->is(200);
         $this->teach('callBack', 0)->is(200);
@@ -199,7 +254,13 @@ final class AloneWorkTest extends AppTestCase
             \assert(\is_array($copy) && \is_array($copy['notes']));
             $notes = [...$notes, ...$copy['notes']];
         }
-        self::assertSame([['What does it cost?', 'Two million.', 'decision']], array_map(static fn (mixed $one): array => \is_array($one) ? [$one['text'], $one['answer'], $one['slot']] : [], $notes));
+        self::assertSame(
+            [['What does it cost?', 'Two million.', 'decision']],
+            array_map(
+                static fn (mixed $one): array => \is_array($one) ? [$one['text'], $one['answer'], $one['slot']] : [],
+                $notes,
+            ),
+        );
     }
 
     /**
@@ -223,7 +284,12 @@ final class AloneWorkTest extends AppTestCase
     private function next(string $groups): Json
     {
         $this->asTeacher();
-        $made = $this->ask('POST', '/api/staff/classes/'.$this->lesson->text('classId').'/lessons', ['title' => 'Next', 'minutes' => 45, 'from' => $this->lesson->text('id'), 'groups' => $groups])->is(200);
+        $made = $this->ask('POST', '/api/staff/classes/'.$this->lesson->text('classId').'/lessons', [
+            'title' => 'Next',
+            'minutes' => 45,
+            'from' => $this->lesson->text('id'),
+            'groups' => $groups,
+        ])->is(200);
 
         return $this->ask('GET', '/api/staff/lessons/'.$made->text('id'))->is(200);
     }
@@ -236,7 +302,12 @@ final class AloneWorkTest extends AppTestCase
     private function begin(string $segment): void
     {
         $this->asTeacher();
-        $this->ask('POST', '/api/staff/lessons/'.$this->lesson->text('id').'/commands', ['kind' => 'begin', 'segment' => $segment], ['Idempotency-Key' => Uuid::v4()->toRfc4122()])->is(200);
+        $this->ask(
+            'POST',
+            '/api/staff/lessons/'.$this->lesson->text('id').'/commands',
+            ['kind' => 'begin', 'segment' => $segment],
+            ['Idempotency-Key' => Uuid::v4()->toRfc4122()],
+        )->is(200);
     }
 
     private function teach(string $kind, ?int $seconds = null): Json
@@ -255,7 +326,10 @@ final class AloneWorkTest extends AppTestCase
 
     private function ticketOf(int $seat): string
     {
-        $id = $this->db()->fetchOne('SELECT id FROM work_copy WHERE original_id = ? AND student_id = ?', [$this->ticket, $this->lesson->text("floor.groups.0.students.{$seat}")]);
+        $id = $this->db()->fetchOne('SELECT id FROM work_copy WHERE original_id = ? AND student_id = ?', [
+            $this->ticket,
+            $this->lesson->text("floor.groups.0.students.{$seat}"),
+        ]);
 
         return \is_string($id) ? $id : self::fail('no copy');
     }
@@ -274,7 +348,10 @@ final class AloneWorkTest extends AppTestCase
     {
         $now = $this->now($student);
 
-        return [null === $now->at('group') ? [] : array_column($now->list('group.copies'), 'title'), array_column($now->list('alone'), 'title')];
+        return [
+            null === $now->at('group') ? [] : array_column($now->list('group.copies'), 'title'),
+            array_column($now->list('alone'), 'title'),
+        ];
     }
 
     private function see(string $student, string $copy): Json
@@ -288,6 +365,10 @@ final class AloneWorkTest extends AppTestCase
     {
         $this->asStudent($student);
 
-        return $this->ask('PUT', "/api/student/copies/{$copy}/slots/{$slot}", ['save' => Uuid::v4()->toRfc4122(), 'base' => '', 'text' => $text]);
+        return $this->ask('PUT', "/api/student/copies/{$copy}/slots/{$slot}", [
+            'save' => Uuid::v4()->toRfc4122(),
+            'base' => '',
+            'text' => $text,
+        ]);
     }
 }

@@ -14,21 +14,66 @@ final class CupboardTest extends AppTestCase
     public function test_an_original_is_kept_whole_and_found_with_where_it_is_used(): void
     {
         $blocks = [
-            ['id' => 'a', 'kind' => 'text', 'text' => 'Begin **here**.', 'variants' => [['variant' => 'easy', 'text' => 'Begin.']]],
-            ['id' => 'b', 'kind' => 'link', 'text' => 'The map', 'settings' => ['address' => 'https://maps.larkmouth.example/wall?x=1']],
-            ['id' => 'c', 'kind' => 'sort', 'text' => 'Sort', 'settings' => ['items' => [['id' => 'x', 'text' => 'Card', 'under' => 'h']], 'heads' => [['id' => 'h', 'text' => 'Head']], 'growing' => true]],
+            [
+                'id' => 'a',
+                'kind' => 'text',
+                'text' => 'Begin **here**.',
+                'variants' => [['variant' => 'easy', 'text' => 'Begin.']],
+            ],
+            [
+                'id' => 'b',
+                'kind' => 'link',
+                'text' => 'The map',
+                'settings' => ['address' => 'https://maps.larkmouth.example/wall?x=1'],
+            ],
+            [
+                'id' => 'c',
+                'kind' => 'sort',
+                'text' => 'Sort',
+                'settings' => [
+                    'items' => [['id' => 'x', 'text' => 'Card', 'under' => 'h']],
+                    'heads' => [['id' => 'h', 'text' => 'Head']],
+                    'growing' => true,
+                ],
+            ],
             ['id' => 'd', 'kind' => 'picture', 'text' => 'The wall'],
         ];
-        $made = $this->ask('POST', '/api/staff/originals', ['subject' => 'Geography', 'year' => '9', 'about' => 'walls, water'] + self::original('The wall', $blocks, 0, [['id' => 'easy', 'name' => 'Easy']]))->is(200);
+        $made = $this->ask(
+            'POST',
+            '/api/staff/originals',
+            ['subject' => 'Geography', 'year' => '9', 'about' => 'walls, water'] +
+                self::original('The wall', $blocks, 0, [['id' => 'easy', 'name' => 'Easy']]),
+        )->is(200);
         $read = $this->ask('GET', '/api/staff/originals/'.$made->text('id'))->is(200);
         self::assertSame($made->raw, $read->raw);
-        self::assertSame(['https://maps.larkmouth.example/wall?x=1', 'h', true, 'Begin.'], [$read->at('pages.0.blocks.1.settings.address'), $read->at('pages.0.blocks.2.settings.items.0.under'), $read->at('pages.0.blocks.2.settings.growing'), $read->at('pages.0.blocks.0.variants.0.text')]);
+        self::assertSame(
+            ['https://maps.larkmouth.example/wall?x=1', 'h', true, 'Begin.'],
+            [
+                $read->at('pages.0.blocks.1.settings.address'),
+                $read->at('pages.0.blocks.2.settings.items.0.under'),
+                $read->at('pages.0.blocks.2.settings.growing'),
+                $read->at('pages.0.blocks.0.variants.0.text'),
+            ],
+        );
 
         $lesson = $this->newLesson(4);
         $round = $lesson->text('round.id');
-        $this->ask('PUT', "/api/staff/rounds/{$round}/hand-out", ['rows' => [['original' => $made->text('id'), 'way' => 'together']]])->is(204);
+        $this->ask('PUT', "/api/staff/rounds/{$round}/hand-out", [
+            'rows' => [['original' => $made->text('id'), 'way' => 'together']],
+        ])->is(204);
         $all = $this->ask('GET', '/api/staff/originals')->is(200);
-        self::assertSame(['The wall', 'Geography', 1, 1, 1, 1, 'Begin here.'], array_map(static fn (string $field): mixed => $all->at("0.{$field}"), ['title', 'subject', 'pages', 'slots', 'variants', 'used', 'begins']));
+        self::assertSame(
+            ['The wall', 'Geography', 1, 1, 1, 1, 'Begin here.'],
+            array_map(static fn (string $field): mixed => $all->at("0.{$field}"), [
+                'title',
+                'subject',
+                'pages',
+                'slots',
+                'variants',
+                'used',
+                'begins',
+            ]),
+        );
         self::assertSame([$lesson->text('className')], $all->list('0.classes'));
     }
 
@@ -36,11 +81,38 @@ final class CupboardTest extends AppTestCase
     public function test_what_was_exported_comes_in_as_the_same_original(string $format): void
     {
         $blocks = [
-            ['id' => 'a', 'kind' => 'text', 'text' => "# Begin\n\n- **here**", 'variants' => [['variant' => 'easy', 'text' => 'Begin.']]],
-            ['id' => 'c', 'kind' => 'sort', 'text' => 'Sort', 'settings' => ['items' => [['id' => 'x', 'text' => 'Card', 'under' => 'h']], 'heads' => [['id' => 'h', 'text' => 'Head']], 'growing' => true]],
-            ['id' => 'd', 'kind' => 'choose', 'text' => 'Which?', 'settings' => ['items' => [['id' => 'y', 'text' => 'Yes'], ['id' => 'n', 'text' => 'No']], 'shown' => false]],
+            [
+                'id' => 'a',
+                'kind' => 'text',
+                'text' => "# Begin\n\n- **here**",
+                'variants' => [['variant' => 'easy', 'text' => 'Begin.']],
+            ],
+            [
+                'id' => 'c',
+                'kind' => 'sort',
+                'text' => 'Sort',
+                'settings' => [
+                    'items' => [['id' => 'x', 'text' => 'Card', 'under' => 'h']],
+                    'heads' => [['id' => 'h', 'text' => 'Head']],
+                    'growing' => true,
+                ],
+            ],
+            [
+                'id' => 'd',
+                'kind' => 'choose',
+                'text' => 'Which?',
+                'settings' => [
+                    'items' => [['id' => 'y', 'text' => 'Yes'], ['id' => 'n', 'text' => 'No']],
+                    'shown' => false,
+                ],
+            ],
         ];
-        $made = $this->ask('POST', '/api/staff/originals', ['subject' => 'Geography', 'year' => '9', 'about' => 'walls: water'] + self::original('The wall', $blocks, 0, [['id' => 'easy', 'name' => 'Easy']]))->is(200);
+        $made = $this->ask(
+            'POST',
+            '/api/staff/originals',
+            ['subject' => 'Geography', 'year' => '9', 'about' => 'walls: water'] +
+                self::original('The wall', $blocks, 0, [['id' => 'easy', 'name' => 'Easy']]),
+        )->is(200);
         $file = $this->ask('GET', "/api/staff/originals/{$made->text('id')}/export/{$format}")->is(200)->raw;
         if ('json' === $format) {
             self::assertTrue(Schema::allows('original', $file));
@@ -52,8 +124,15 @@ final class CupboardTest extends AppTestCase
         self::assertNotSame($made->text('id'), $again->text('id'));
     }
 
-    #[TestWith(['{"format":"another"}', 'This isn’t a worksheet. Choose a Markdown file, or a file exported from here.']), TestWith(['{', 'This isn’t a worksheet. Choose a Markdown file, or a file exported from here.'])]
-    #[TestWith(['{"format":"fresh-huddle/original","version":1,"title":"x","pages":[{"id":"p","title":"","blocks":[{"id":"a","kind":"riddle","text":""}]}]}', 'The file can’t be read at pages[0].blocks[0].kind.'])]
+    #[TestWith([
+            '{"format":"another"}',
+            'This isn’t a worksheet. Choose a Markdown file, or a file exported from here.',
+        ]),
+        TestWith(['{', 'This isn’t a worksheet. Choose a Markdown file, or a file exported from here.']),]
+    #[TestWith([
+            '{"format":"fresh-huddle/original","version":1,"title":"x","pages":[{"id":"p","title":"","blocks":[{"id":"a","kind":"riddle","text":""}]}]}',
+            'The file can’t be read at pages[0].blocks[0].kind.',
+        ]),]
     #[TestWith(["::: each\nno end", 'Line 1 can’t be read.'])]
     public function test_a_file_that_cannot_be_read_is_said_so_with_where(string $text, string $says): void
     {
@@ -70,17 +149,29 @@ final class CupboardTest extends AppTestCase
         $this->ask('PUT', "/api/staff/originals/{$copy->text('id')}", self::original('Second', [], 1))->is(200);
         self::assertSame('First', $this->ask('GET', "/api/staff/originals/{$first}")->text('title'));
         $this->ask('PUT', "/api/staff/originals/{$copy->text('id')}/archive", ['archived' => true])->is(204);
-        self::assertSame([['First', false], ['Second', true]], array_map(static fn (mixed $one): array => [((array) $one)['title'], ((array) $one)['archived']], (array) $this->ask('GET', '/api/staff/originals')->at('')));
+        self::assertSame(
+            [['First', false], ['Second', true]],
+            array_map(
+                static fn (mixed $one): array => [((array) $one)['title'], ((array) $one)['archived']],
+                (array) $this->ask('GET', '/api/staff/originals')->at(''),
+            ),
+        );
         $this->ask('PUT', "/api/staff/originals/{$copy->text('id')}/archive", ['archived' => false])->is(204);
         self::assertFalse($this->ask('GET', "/api/staff/originals/{$copy->text('id')}")->at('archived'));
     }
 
     public function test_nobody_puts_another_teachers_original_into_a_plan(): void
     {
-        $theirs = $this->ask('POST', '/api/staff/originals', self::original('Theirs', [['id' => 'a', 'kind' => 'text', 'text' => 'Private']]))->text('id');
+        $theirs = $this->ask(
+            'POST',
+            '/api/staff/originals',
+            self::original('Theirs', [['id' => 'a', 'kind' => 'text', 'text' => 'Private']]),
+        )->text('id');
         $this->asTeacher($this->newTeacher('another@larkmouth.example'));
         $lesson = $this->newLesson(4);
-        $this->ask('PUT', '/api/staff/rounds/'.$lesson->text('round.id').'/hand-out', ['rows' => [['original' => $theirs, 'way' => 'together']]])->is(404);
+        $this->ask('PUT', '/api/staff/rounds/'.$lesson->text('round.id').'/hand-out', [
+            'rows' => [['original' => $theirs, 'way' => 'together']],
+        ])->is(404);
         self::assertSame([], $this->ask('GET', '/api/staff/originals')->list(''));
     }
 
@@ -91,36 +182,92 @@ final class CupboardTest extends AppTestCase
         $path = '/api/staff/rounds/'.$lesson->text('round.id').'/hand-out';
         $row = ['original' => $original, 'way' => 'together'];
         $this->ask('PUT', $path, ['rows' => [$row, $row]])->is(422);
-        $this->ask('PUT', $path, ['rows' => [['cells' => [['group' => '00000000-0000-4000-8000-000000000000', 'way' => 'each']]] + $row]])->is(204);
+        $this->ask('PUT', $path, [
+            'rows' => [['cells' => [['group' => '00000000-0000-4000-8000-000000000000', 'way' => 'each']]] + $row],
+        ])->is(204);
         self::assertSame([], $this->ask('GET', '/api/staff/lessons/'.$lesson->text('id'))->list('handOut.0.cells'));
         $this->ask('PUT', $path, ['rows' => []])->is(204);
-        self::assertCount(1, $this->ask('GET', '/api/staff/lessons/'.$lesson->text('id'))->list('handOut'), 'who did not know of it has not taken it out');
+        self::assertCount(
+            1,
+            $this->ask('GET', '/api/staff/lessons/'.$lesson->text('id'))->list('handOut'),
+            'who did not know of it has not taken it out',
+        );
         $this->ask('PUT', $path, ['rows' => [], 'knew' => [$original]])->is(204);
         self::assertSame([], $this->ask('GET', '/api/staff/lessons/'.$lesson->text('id'))->list('handOut'));
-        self::assertSame('There is no worksheet to copy yet.', $this->ask('POST', '/api/staff/rounds/'.$lesson->text('round.id').'/copies')->is(422)->text('title'));
+        self::assertSame(
+            'There is no worksheet to copy yet.',
+            $this->ask('POST', '/api/staff/rounds/'.$lesson->text('round.id').'/copies')
+                ->is(422)
+                ->text('title'),
+        );
     }
 
     public function test_two_windows_of_one_original_are_brought_together(): void
     {
-        $base = self::original('The wall', [['id' => 'a', 'kind' => 'each', 'text' => 'one two'], ['id' => 'b', 'kind' => 'each', 'text' => 'north']]);
+        $base = self::original('The wall', [
+            ['id' => 'a', 'kind' => 'each', 'text' => 'one two'],
+            ['id' => 'b', 'kind' => 'each', 'text' => 'north'],
+        ]);
         $id = $this->ask('POST', '/api/staff/originals', $base)->is(200)->text('id');
-        $this->ask('PUT', "/api/staff/originals/{$id}", self::original('The wall', [['id' => 'a', 'kind' => 'each', 'text' => 'one two three'], ['id' => 'b', 'kind' => 'each', 'text' => 'north']], 1))->is(200);
-        $mine = self::original('The quay', [['id' => 'a', 'kind' => 'each', 'text' => 'one two'], ['id' => 'b', 'kind' => 'each', 'text' => 'north and south'], ['id' => 'c', 'kind' => 'each', 'text' => 'new']], 1);
+        $this->ask(
+            'PUT',
+            "/api/staff/originals/{$id}",
+            self::original(
+                'The wall',
+                [
+                    ['id' => 'a', 'kind' => 'each', 'text' => 'one two three'],
+                    ['id' => 'b', 'kind' => 'each', 'text' => 'north'],
+                ],
+                1,
+            ),
+        )->is(200);
+        $mine = self::original(
+            'The quay',
+            [
+                ['id' => 'a', 'kind' => 'each', 'text' => 'one two'],
+                ['id' => 'b', 'kind' => 'each', 'text' => 'north and south'],
+                ['id' => 'c', 'kind' => 'each', 'text' => 'new'],
+            ],
+            1,
+        );
         $this->ask('PUT', "/api/staff/originals/{$id}", $mine)->is(409);
         unset($base['basedOn']);
         $saved = $this->ask('PUT', "/api/staff/originals/{$id}", $mine + ['base' => $base])->is(200);
-        self::assertSame(['The quay', 3, ['one two three', 'north and south', 'new']], [$saved->text('title'), $saved->int('version'), array_column((array) $saved->at('pages.0.blocks'), 'text')]);
-        self::assertSame(['one two three', 'north and south', 'new'], array_column((array) $this->ask('GET', "/api/staff/originals/{$id}")->at('pages.0.blocks'), 'text'));
+        self::assertSame(
+            ['The quay', 3, ['one two three', 'north and south', 'new']],
+            [
+                $saved->text('title'),
+                $saved->int('version'),
+                array_column((array) $saved->at('pages.0.blocks'), 'text'),
+            ],
+        );
+        self::assertSame(
+            ['one two three', 'north and south', 'new'],
+            array_column((array) $this->ask('GET', "/api/staff/originals/{$id}")->at('pages.0.blocks'), 'text'),
+        );
     }
 
     public function test_both_together_are_no_more_than_an_original_can_hold(): void
     {
-        $many = static fn (string $side): array => array_map(static fn (int $i): array => ['id' => "{$side}-{$i}", 'kind' => 'text', 'text' => 'x'], range(1, 60));
-        $id = $this->ask('POST', '/api/staff/originals', $base = self::original('Long', []))->is(200)->text('id');
+        $many = static fn (string $side): array => array_map(
+            static fn (int $i): array => ['id' => "{$side}-{$i}", 'kind' => 'text', 'text' => 'x'],
+            range(1, 60),
+        );
+        $id = $this->ask('POST', '/api/staff/originals', $base = self::original('Long', []))
+            ->is(200)
+            ->text('id');
         $this->ask('PUT', "/api/staff/originals/{$id}", self::original('Long', $many('left'), 1))->is(200);
         unset($base['basedOn']);
-        $this->ask('PUT', "/api/staff/originals/{$id}", self::original('Long', $many('right'), 1) + ['base' => $base])->is(409);
-        self::assertCount(60, (array) $this->ask('GET', "/api/staff/originals/{$id}")->at('pages.0.blocks'), 'what is saved stays');
+        $this->ask(
+            'PUT',
+            "/api/staff/originals/{$id}",
+            self::original('Long', $many('right'), 1) + ['base' => $base],
+        )->is(409);
+        self::assertCount(
+            60,
+            (array) $this->ask('GET', "/api/staff/originals/{$id}")->at('pages.0.blocks'),
+            'what is saved stays',
+        );
     }
 
     /**

@@ -23,8 +23,15 @@ final class JobTest extends AppTestCase
         $round = $lesson->text('round.id');
         $this->ask('GET', "/api/staff/rounds/{$round}/paper/slips.pdf")->is(422);
         $job = $this->ask('POST', "/api/staff/rounds/{$round}/paper/slips")->is(200);
-        self::assertSame(['working', 0, 3, null], [$job->at('state'), $job->at('done'), $job->at('total'), $job->at('file')]);
-        self::assertSame($job->text('id'), $this->ask('POST', "/api/staff/rounds/{$round}/paper/slips")->text('id'), 'two presses, one job');
+        self::assertSame(
+            ['working', 0, 3, null],
+            [$job->at('state'), $job->at('done'), $job->at('total'), $job->at('file')],
+        );
+        self::assertSame(
+            $job->text('id'),
+            $this->ask('POST', "/api/staff/rounds/{$round}/paper/slips")->text('id'),
+            'two presses, one job',
+        );
         $this->step($job);
         self::assertSame(['working', 1], [$this->look($job)->at('state'), $this->look($job)->at('done')]);
         $this->ask('GET', "/api/staff/jobs/{$job->text('id')}/file")->is(404);
@@ -45,14 +52,22 @@ final class JobTest extends AppTestCase
     public function test_an_archive_with_many_pictures_is_brought_in_bit_by_bit(): void
     {
         [$archive, $pictures] = self::archive(9);
-        $job = $this->ask('POST', '/api/staff/originals/import', ['name' => 'tides.zip', 'package' => base64_encode($archive)])->is(200);
+        $job = $this->ask('POST', '/api/staff/originals/import', [
+            'name' => 'tides.zip',
+            'package' => base64_encode($archive),
+        ])->is(200);
         self::assertNull($job->at('original'));
         self::assertSame(3, $job->int('job.total'));
         $this->work();
         $done = $this->ask('GET', '/api/staff/jobs/'.$job->text('job.id'))->is(200);
         self::assertSame('done', $done->text('state'));
         $original = $this->ask('GET', '/api/staff/originals/'.$done->text('original'))->is(200);
-        $media = array_map(static fn (mixed $block): mixed => \is_array($block) && \is_array($block['settings']) ? $block['settings']['media'] : null, $original->list('pages.0.blocks'));
+        $media = array_map(
+            static fn (mixed $block): mixed => \is_array($block) && \is_array($block['settings'])
+                ? $block['settings']['media']
+                : null,
+            $original->list('pages.0.blocks'),
+        );
         $media = array_values(array_filter($media, \is_string(...)));
         self::assertCount(9, array_unique($media));
         self::assertSame([], array_intersect($media, $pictures), 'by ids of their own');
@@ -62,7 +77,12 @@ final class JobTest extends AppTestCase
     public function test_a_worker_that_dies_in_the_middle_doubles_nothing(): void
     {
         [$archive] = self::archive(9);
-        $job = $this->ask('POST', '/api/staff/originals/import', ['name' => 'tides.zip', 'package' => base64_encode($archive)])->is(200)->text('job.id');
+        $job = $this->ask('POST', '/api/staff/originals/import', [
+            'name' => 'tides.zip',
+            'package' => base64_encode($archive),
+        ])
+            ->is(200)
+            ->text('job.id');
         $this->service(Jobs::class)->handle(new Task(1, Jobs::STEP, $job, [], 1, 0));
         $this->db()->executeStatement("UPDATE job SET done = 0 WHERE id = '{$job}'"); // it was done, and nobody heard of it
         $this->em()->clear();
@@ -74,7 +94,12 @@ final class JobTest extends AppTestCase
     public function test_a_picture_that_cannot_be_kept_stops_it_and_says_why(): void
     {
         [$archive] = self::archive(6, 'no picture at all');
-        $job = $this->ask('POST', '/api/staff/originals/import', ['name' => 'tides.zip', 'package' => base64_encode($archive)])->is(200)->text('job.id');
+        $job = $this->ask('POST', '/api/staff/originals/import', [
+            'name' => 'tides.zip',
+            'package' => base64_encode($archive),
+        ])
+            ->is(200)
+            ->text('job.id');
         $this->work();
         $failed = $this->ask('GET', "/api/staff/jobs/{$job}")->is(200);
         self::assertSame('failed', $failed->text('state'));
@@ -84,7 +109,9 @@ final class JobTest extends AppTestCase
 
     public function test_after_a_day_it_is_gone_with_its_files(): void
     {
-        $job = $this->ask('POST', '/api/staff/rounds/'.$this->newLesson(2)->text('round.id').'/paper/slips')->is(200);
+        $job = $this->ask('POST', '/api/staff/rounds/'.$this->newLesson(2)->text('round.id').'/paper/slips')->is(
+            200,
+        );
         $this->work();
         $key = $this->db()->fetchOne('SELECT result FROM job');
         self::assertIsString($key);
@@ -115,10 +142,24 @@ final class JobTest extends AppTestCase
         $blocks = $files = $ids = [];
         for ($i = 1; $i <= $pictures; ++$i) {
             $ids[] = $id = \sprintf('01a00000-0000-7000-8000-%012d', $i);
-            $blocks[] = ['id' => "b{$i}", 'kind' => 'picture', 'text' => "Picture {$i}", 'settings' => ['media' => $id]];
-            $files["media/{$id}.png"] = $i === $pictures && null !== $last ? $last : Files::picture('png', 20 + $i, 20);
+            $blocks[] = [
+                'id' => "b{$i}",
+                'kind' => 'picture',
+                'text' => "Picture {$i}",
+                'settings' => ['media' => $id],
+            ];
+            $files["media/{$id}.png"] =
+                $i === $pictures && null !== $last ? $last : Files::picture('png', 20 + $i, 20);
         }
-        $files['original.json'] = json_encode(['format' => 'fresh-huddle/original', 'version' => 1, 'title' => 'Tides', 'pages' => [['id' => 'p', 'title' => '', 'blocks' => $blocks]]], \JSON_THROW_ON_ERROR);
+        $files['original.json'] = json_encode(
+            [
+                'format' => 'fresh-huddle/original',
+                'version' => 1,
+                'title' => 'Tides',
+                'pages' => [['id' => 'p', 'title' => '', 'blocks' => $blocks]],
+            ],
+            \JSON_THROW_ON_ERROR,
+        );
 
         return [Files::zip($files), $ids];
     }

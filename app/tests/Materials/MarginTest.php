@@ -27,7 +27,9 @@ final class MarginTest extends AppTestCase
         }
         $this->setRound($this->lesson->text('id'), ['lookSeconds' => 0]);
         $this->command($this->lesson->text('id'), 'sendOut')->is(200);
-        $copy = $this->db()->fetchOne('SELECT id FROM work_copy WHERE group_id = ?', [$this->lesson->text('floor.groups.0.id')]);
+        $copy = $this->db()->fetchOne('SELECT id FROM work_copy WHERE group_id = ?', [
+            $this->lesson->text('floor.groups.0.id'),
+        ]);
         self::assertIsString($copy);
         $this->copy = $copy;
     }
@@ -39,13 +41,17 @@ final class MarginTest extends AppTestCase
         $seen = $this->asked(0, 'GET', "/api/student/copies/{$this->copy}")->is(200);
         self::assertSame(['decision', 'Why there?'], [$seen->text('notes.0.slot'), $seen->text('notes.0.text')]);
         $this->asked(0, 'POST', "/api/student/copies/{$this->copy}/notes/{$note->text('id')}/seen")->is(204);
-        $this->asked(0, 'PUT', "/api/student/copies/{$this->copy}/notes/{$note->text('id')}", ['answer' => '  Because of the mill.  '])->is(200);
+        $this->asked(0, 'PUT', "/api/student/copies/{$this->copy}/notes/{$note->text('id')}", [
+            'answer' => '  Because of the mill.  ',
+        ])->is(200);
         $this->asTeacher();
         $copies = $this->ask('GET', '/api/staff/rounds/'.$this->lesson->text('round.id').'/copies')->is(200)->raw;
         self::assertStringContainsString('"answer":"Because of the mill."', $copies);
         self::assertStringContainsString($this->lesson->text('floor.groups.0.students.0'), $copies);
         self::assertIsInt($this->db()->fetchOne('SELECT seen_at FROM margin_note'));
-        $this->asked(0, 'PUT', "/api/student/copies/{$this->copy}/notes/{$note->text('id')}", ['answer' => ''])->is(200);
+        $this->asked(0, 'PUT', "/api/student/copies/{$this->copy}/notes/{$note->text('id')}", ['answer' => ''])->is(
+            200,
+        );
         self::assertNull($this->db()->fetchOne('SELECT answered_by FROM margin_note'), 'an answer can be taken back');
     }
 
@@ -55,7 +61,9 @@ final class MarginTest extends AppTestCase
         $this->asked(1, 'GET', "/api/student/copies/{$this->copy}")->is(404);
         $this->asked(1, 'PUT', "/api/student/copies/{$this->copy}/notes/{$note}", ['answer' => 'x'])->is(404);
         $this->asked(1, 'POST', "/api/student/copies/{$this->copy}/notes/{$note}/seen")->is(404);
-        $own = $this->db()->fetchOne('SELECT id FROM work_copy WHERE group_id = ?', [$this->lesson->text('floor.groups.1.id')]);
+        $own = $this->db()->fetchOne('SELECT id FROM work_copy WHERE group_id = ?', [
+            $this->lesson->text('floor.groups.1.id'),
+        ]);
         \assert(\is_string($own));
         $this->asked(1, 'PUT', "/api/student/copies/{$own}/notes/{$note}", ['answer' => 'x'])->is(404);
         self::assertSame('', $this->db()->fetchOne('SELECT answer FROM margin_note'));
@@ -85,7 +93,11 @@ final class MarginTest extends AppTestCase
     {
         $this->asTeacher();
 
-        return $this->ask('POST', "/api/staff/copies/{$this->copy}/notes", ['slot' => $slot, 'text' => $text, 'owner' => $owner]);
+        return $this->ask('POST', "/api/staff/copies/{$this->copy}/notes", [
+            'slot' => $slot,
+            'text' => $text,
+            'owner' => $owner,
+        ]);
     }
 
     /**

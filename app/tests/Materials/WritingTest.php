@@ -52,7 +52,10 @@ final class WritingTest extends AppTestCase
         for ($i = 1, $text = ''; $i <= 5; ++$i) {
             $this->save($this->ben, $text, $text .= "Line {$i}.\n");
         }
-        self::assertStringContainsString('Kept while the line was down.', $this->save($this->ada, '', 'Kept while the line was down.')->text('text'));
+        self::assertStringContainsString(
+            'Kept while the line was down.',
+            $this->save($this->ada, '', 'Kept while the line was down.')->text('text'),
+        );
         self::assertStringContainsString('Line 5.', $this->read()->text('answers.0.text'));
     }
 
@@ -77,12 +80,23 @@ final class WritingTest extends AppTestCase
         $steps = $this->ask('GET', "/api/staff/copies/{$this->copy}{$path}")->is(200);
         self::assertSame(['Ada wrote this.', 'Ben wrote that.'], array_column((array) $steps->at(''), 'text'));
         $this->asStudent($this->ada);
-        $back = $this->ask('POST', "/api/student/copies/{$this->copy}{$path}", ['revision' => $steps->int('0.revision')])->is(200);
+        $back = $this->ask('POST', "/api/student/copies/{$this->copy}{$path}", [
+            'revision' => $steps->int('0.revision'),
+        ])->is(200);
         self::assertSame(['Ada wrote this.', 3], [$back->text('text'), $back->int('revision')]);
         $after = $this->ask('GET', "/api/student/copies/{$this->copy}{$path}")->is(200);
-        self::assertSame(['Ada wrote this.', 'Ben wrote that.', 'Ada wrote this.'], array_column((array) $after->at(''), 'text'));
+        self::assertSame(
+            ['Ada wrote this.', 'Ben wrote that.', 'Ada wrote this.'],
+            array_column((array) $after->at(''), 'text'),
+        );
         $this->asTeacher();
-        self::assertSame('Ben wrote that.', $this->ask('POST', "/api/staff/copies/{$this->copy}{$path}", ['revision' => 2])->is(200)->text('text'), 'by the teacher');
+        self::assertSame(
+            'Ben wrote that.',
+            $this->ask('POST', "/api/staff/copies/{$this->copy}{$path}", ['revision' => 2])
+                ->is(200)
+                ->text('text'),
+            'by the teacher',
+        );
         $this->ask('POST', "/api/staff/copies/{$this->copy}{$path}", ['revision' => 99])->is(404);
     }
 
@@ -90,15 +104,30 @@ final class WritingTest extends AppTestCase
     {
         $this->asStudent($this->ben);
         $mine = $this->ask('GET', '/api/student/now')->text('id');
-        $this->ask('PUT', "/api/student/copies/{$this->copy}/slots/noticed", ['save' => Uuid::v4()->toRfc4122(), 'base' => '', 'text' => 'Ben sees mud.'])->is(200);
+        $this->ask('PUT', "/api/student/copies/{$this->copy}/slots/noticed", [
+            'save' => Uuid::v4()->toRfc4122(),
+            'base' => '',
+            'text' => 'Ben sees mud.',
+        ])->is(200);
         $this->asStudent($this->ada);
-        self::assertSame('Ben sees mud.', $this->ask('GET', "/api/student/copies/{$this->copy}/slots/noticed/history/{$mine}")->is(200)->text('0.text'));
-        $this->ask('POST', "/api/student/copies/{$this->copy}/slots/noticed/history/{$mine}", ['revision' => 1])->is(404);
-        $this->ask('POST', "/api/student/copies/{$this->copy}/slots/decision/history/{$mine}", ['revision' => 1])->is(404);
+        self::assertSame(
+            'Ben sees mud.',
+            $this->ask('GET', "/api/student/copies/{$this->copy}/slots/noticed/history/{$mine}")
+                ->is(200)
+                ->text('0.text'),
+        );
+        $this->ask('POST', "/api/student/copies/{$this->copy}/slots/noticed/history/{$mine}", ['revision' => 1])->is(
+            404,
+        );
+        $this->ask('POST', "/api/student/copies/{$this->copy}/slots/decision/history/{$mine}", ['revision' => 1])->is(
+            404,
+        );
         $this->save($this->ada, '', 'Ours.');
         $this->command($this->lesson->text('id'), 'callBack', seconds: 0)->is(200);
         $this->asStudent($this->ada);
-        $this->ask('POST', "/api/student/copies/{$this->copy}/slots/decision/history/{$this->copy}", ['revision' => 1])->is(422);
+        $this->ask('POST', "/api/student/copies/{$this->copy}/slots/decision/history/{$this->copy}", [
+            'revision' => 1,
+        ])->is(422);
     }
 
     #[DataProvider('hostile')]
@@ -145,27 +174,51 @@ final class WritingTest extends AppTestCase
     public function test_only_a_real_save_id_is_taken(): void
     {
         $this->asStudent($this->ada);
-        $this->ask('PUT', "/api/student/copies/{$this->copy}/slots/decision", ['save' => 'again', 'base' => '', 'text' => 'x'])->is(422);
+        $this->ask('PUT', "/api/student/copies/{$this->copy}/slots/decision", [
+            'save' => 'again',
+            'base' => '',
+            'text' => 'x',
+        ])->is(422);
     }
 
     public function test_copies_are_made_once_and_brought_up_to_date_only_where_nobody_wrote(): void
     {
         $lesson = $this->readyLesson(4, 2);
         $round = $lesson->text('round.id');
-        self::assertSame([0, 2], [$this->ask('POST', "/api/staff/rounds/{$round}/copies")->int('made'), \count($lesson->list('copies'))]);
+        self::assertSame(
+            [0, 2],
+            [$this->ask('POST', "/api/staff/rounds/{$round}/copies")->int('made'), \count($lesson->list('copies'))],
+        );
         $this->setRound($lesson->text('id'), ['lookSeconds' => 0]);
         $this->command($lesson->text('id'), 'sendOut');
         $student = $this->join($lesson, $lesson->text('floor.groups.0.students.0'));
         $this->asStudent($student);
-        $this->ask('PUT', '/api/student/copies/'.$lesson->text('copies.0.id').'/slots/decision', ['save' => Uuid::v4()->toRfc4122(), 'base' => '', 'text' => 'ours'])->is(200);
+        $this->ask('PUT', '/api/student/copies/'.$lesson->text('copies.0.id').'/slots/decision', [
+            'save' => Uuid::v4()->toRfc4122(),
+            'base' => '',
+            'text' => 'ours',
+        ])->is(200);
         $this->asTeacher();
         $blocks = [['id' => 'decision', 'kind' => 'together', 'text' => 'What have you decided?']];
-        $this->ask('PUT', '/api/staff/originals/'.$lesson->text('handOut.0.original'), self::original('District sheet', $blocks, 1))->is(200);
-        self::assertSame([0, 2], [$this->lessonNow($lesson)->int('handOut.0.missing'), $this->lessonNow($lesson)->int('handOut.0.outdated')]);
+        $this->ask(
+            'PUT',
+            '/api/staff/originals/'.$lesson->text('handOut.0.original'),
+            self::original('District sheet', $blocks, 1),
+        )->is(200);
+        self::assertSame(
+            [0, 2],
+            [
+                $this->lessonNow($lesson)->int('handOut.0.missing'),
+                $this->lessonNow($lesson)->int('handOut.0.outdated'),
+            ],
+        );
         $made = $this->ask('POST', "/api/staff/rounds/{$round}/copies")->is(200);
         self::assertSame([0, 1, 1], [$made->int('made'), $made->int('brought'), \count($made->list('kept'))]);
         $copies = $this->ask('GET', "/api/staff/rounds/{$round}/copies");
-        self::assertSame(['Our decision', 'What have you decided?'], [$copies->text('0.pages.0.blocks.2.text'), $copies->text('1.pages.0.blocks.0.text')]);
+        self::assertSame(
+            ['Our decision', 'What have you decided?'],
+            [$copies->text('0.pages.0.blocks.2.text'), $copies->text('1.pages.0.blocks.0.text')],
+        );
         self::assertSame('ours', $copies->text('0.answers.0.text'));
     }
 
@@ -175,20 +228,46 @@ final class WritingTest extends AppTestCase
         $round = $this->lesson->text('round.id');
         $original = '/api/staff/originals/'.$this->lesson->text('handOut.0.original');
         $pages = [
-            ['id' => 'page-1', 'title' => '', 'blocks' => [['id' => 'noticed', 'kind' => 'each', 'text' => 'What do you notice now?'], ['id' => 'decision', 'kind' => 'together', 'text' => 'Our last decision']]],
-            ['id' => 'page-2', 'title' => 'Tuesday', 'blocks' => [['id' => 'more', 'kind' => 'together', 'text' => 'And now?']]],
+            [
+                'id' => 'page-1',
+                'title' => '',
+                'blocks' => [
+                    ['id' => 'noticed', 'kind' => 'each', 'text' => 'What do you notice now?'],
+                    ['id' => 'decision', 'kind' => 'together', 'text' => 'Our last decision'],
+                ],
+            ],
+            [
+                'id' => 'page-2',
+                'title' => 'Tuesday',
+                'blocks' => [['id' => 'more', 'kind' => 'together', 'text' => 'And now?']],
+            ],
         ];
         $this->ask('PUT', $original, ['title' => 'District sheet', 'basedOn' => 1, 'pages' => $pages])->is(200);
         $path = "/api/staff/rounds/{$round}/copies/changes";
         $changes = $this->ask('GET', $path)->is(200);
         self::assertSame(
-            [['blockChanged', 'What do you notice now?', 1], ['bothShown', 'Our last decision', 1], ['pageAdded', 'Tuesday', 1], ['blockGone', 'Larkmouth floods.', 1]],
-            array_map(static fn (mixed $one): array => [((array) $one)['change'], ((array) $one)['what'], ((array) $one)['copies']], (array) $changes->at('')),
+            [
+                ['blockChanged', 'What do you notice now?', 1],
+                ['bothShown', 'Our last decision', 1],
+                ['pageAdded', 'Tuesday', 1],
+                ['blockGone', 'Larkmouth floods.', 1],
+            ],
+            array_map(
+                static fn (mixed $one): array => [
+                    ((array) $one)['change'],
+                    ((array) $one)['what'],
+                    ((array) $one)['copies'],
+                ],
+                (array) $changes->at(''),
+            ),
         );
         self::assertSame(1, $this->lessonNow($this->lesson)->int('handOut.0.outdated'));
         self::assertSame(1, $this->ask('POST', $path)->is(200)->int('brought'));
         $copy = $this->read();
-        self::assertSame(['Our last decision', 'Our decision'], [$copy->text('pages.0.blocks.1.text'), $copy->text('pages.0.blocks.2.text')]);
+        self::assertSame(
+            ['Our last decision', 'Our decision'],
+            [$copy->text('pages.0.blocks.1.text'), $copy->text('pages.0.blocks.2.text')],
+        );
         self::assertSame(['Tuesday', 'ours'], [$copy->text('pages.1.title'), $copy->text('answers.0.text')]);
         $this->asTeacher();
         self::assertSame([], (array) $this->ask('GET', $path)->at(''));
@@ -199,10 +278,26 @@ final class WritingTest extends AppTestCase
     {
         $round = $this->lesson->text('round.id');
         $original = '/api/staff/originals/'.$this->lesson->text('handOut.0.original');
-        $this->ask('PUT', $original, self::original('Begun', [['id' => 'a', 'kind' => 'each', 'text' => ''], ['id' => 'b', 'kind' => 'text', 'text' => 'Half a para']], 1))->is(200);
+        $this->ask(
+            'PUT',
+            $original,
+            self::original(
+                'Begun',
+                [
+                    ['id' => 'a', 'kind' => 'each', 'text' => ''],
+                    ['id' => 'b', 'kind' => 'text', 'text' => 'Half a para'],
+                ],
+                1,
+            ),
+        )->is(200);
         self::assertSame('Half a para', $this->ask('GET', $original)->text('pages.0.blocks.1.text'));
         $lacks = 'A question is empty. Say what students should write.';
-        self::assertSame($lacks, $this->ask('POST', "/api/staff/rounds/{$round}/copies")->is(422)->text('title'));
+        self::assertSame(
+            $lacks,
+            $this->ask('POST', "/api/staff/rounds/{$round}/copies")
+                ->is(422)
+                ->text('title'),
+        );
         self::assertSame($lacks, $this->lessonNow($this->lesson)->text('handOut.0.unfinished'));
     }
 
@@ -211,7 +306,11 @@ final class WritingTest extends AppTestCase
         $original = '/api/staff/originals/'.$this->lesson->text('handOut.0.original');
         $this->ask('PUT', $original, self::original('Mine', [], 1))->is(200);
         $this->ask('PUT', $original, self::original('Yours', [], 1))->is(409);
-        $this->ask('PUT', $original, self::original('Mine', [['id' => 'a', 'kind' => 'nonsense', 'text' => 'x']], 2))->is(422);
+        $this->ask(
+            'PUT',
+            $original,
+            self::original('Mine', [['id' => 'a', 'kind' => 'nonsense', 'text' => 'x']], 2),
+        )->is(422);
     }
 
     public function test_a_slot_never_holds_more_than_it_can_and_can_always_be_shortened(): void
@@ -222,7 +321,9 @@ final class WritingTest extends AppTestCase
         $ebb = rtrim(str_repeat('ebb ', 4_900));
         $full = $this->save($this->ben, '', $ebb);
         self::assertSame(20_000, mb_strlen($full->text('text')));
-        $kept = $this->db()->fetchFirstColumn('SELECT text FROM slot_revision WHERE copy_id = ? AND revision < 0', [$this->copy]);
+        $kept = $this->db()->fetchFirstColumn('SELECT text FROM slot_revision WHERE copy_id = ? AND revision < 0', [
+            $this->copy,
+        ]);
         self::assertCount(1, $kept);
         self::assertIsString($kept[0]);
         self::assertGreaterThan(39_000, mb_strlen($kept[0]), 'what did not fit is in the history, whole');
@@ -241,7 +342,11 @@ final class WritingTest extends AppTestCase
             $answer = $this->save($this->ben, '', str_repeat(\chr(97 + $i), 19_000), null, false);
             $statuses[] = $answer->status;
             if (429 === $answer->status) {
-                self::assertSame('text', $answer->text('errors.0.field'), 'the page says that the place is full, and keeps what was typed');
+                self::assertSame(
+                    'text',
+                    $answer->text('errors.0.field'),
+                    'the page says that the place is full, and keeps what was typed',
+                );
             }
         }
         self::assertSame([200 => 3, 429 => 5], array_count_values($statuses));
@@ -263,29 +368,67 @@ final class WritingTest extends AppTestCase
         $this->save($this->ada, '', 'North, we say.');
         $this->asTeacher();
         $original = $this->lesson->text('handOut.0.original');
-        $blocks = [['id' => 'brief', 'kind' => 'text', 'text' => 'Larkmouth floods.'], ['id' => 'noticed', 'kind' => 'each', 'text' => 'What do you notice?'], ['id' => 'decision', 'kind' => 'together', 'text' => 'Our decision'], ['id' => 'cost', 'kind' => 'together', 'text' => 'And what does it cost?']];
+        $blocks = [
+            ['id' => 'brief', 'kind' => 'text', 'text' => 'Larkmouth floods.'],
+            ['id' => 'noticed', 'kind' => 'each', 'text' => 'What do you notice?'],
+            ['id' => 'decision', 'kind' => 'together', 'text' => 'Our decision'],
+            ['id' => 'cost', 'kind' => 'together', 'text' => 'And what does it cost?'],
+        ];
         $this->ask('PUT', "/api/staff/originals/{$original}", self::original('District sheet', $blocks, 1))->is(200);
         $class = $this->lesson->text('classId');
-        $next = $this->ask('POST', "/api/staff/classes/{$class}/lessons", ['title' => 'The day after', 'minutes' => 50, 'from' => $this->lesson->text('id')])->is(200);
+        $next = $this->ask('POST', "/api/staff/classes/{$class}/lessons", [
+            'title' => 'The day after',
+            'minutes' => 50,
+            'from' => $this->lesson->text('id'),
+        ])->is(200);
         self::assertSame([1, 1], [$next->int('handOut.0.missing'), $next->int('handOut.0.written')]);
         $made = $this->ask('POST', '/api/staff/rounds/'.$next->text('round.id').'/copies/go-on')->is(200);
         self::assertSame(1, $made->int('made'));
         $now = $this->lessonNow($next);
-        self::assertSame([0, 0, 0], [$now->int('handOut.0.missing'), $now->int('handOut.0.written'), $now->int('handOut.0.outdated')]);
+        self::assertSame(
+            [0, 0, 0],
+            [$now->int('handOut.0.missing'), $now->int('handOut.0.written'), $now->int('handOut.0.outdated')],
+        );
         $copies = $this->ask('GET', '/api/staff/rounds/'.$next->text('round.id').'/copies');
-        self::assertSame(['North, we say.', $now->text('copies.0.id')], [$copies->text('0.answers.0.text'), $copies->text('0.answers.0.owner')]);
+        self::assertSame(
+            ['North, we say.', $now->text('copies.0.id')],
+            [$copies->text('0.answers.0.text'), $copies->text('0.answers.0.owner')],
+        );
         self::assertSame('And what does it cost?', $copies->text('0.pages.0.blocks.3.text'));
 
-        $this->ask('POST', '/api/staff/lessons/'.$next->text('id').'/current', ['leaving' => $this->lesson->text('id')])->is(200);
+        $this->ask('POST', '/api/staff/lessons/'.$next->text('id').'/current', [
+            'leaving' => $this->lesson->text('id'),
+        ])->is(200);
         $this->setRound($next->text('id'), ['lookSeconds' => 0]);
         $this->command($next->text('id'), 'sendOut')->is(200);
         $this->asStudent($this->ada);
-        $this->ask('PUT', '/api/student/copies/'.$now->text('copies.0.id').'/slots/decision', ['save' => Uuid::v4()->toRfc4122(), 'base' => 'North, we say.', 'text' => 'North, we say again.'])->is(200);
+        $this->ask('PUT', '/api/student/copies/'.$now->text('copies.0.id').'/slots/decision', [
+            'save' => Uuid::v4()->toRfc4122(),
+            'base' => 'North, we say.',
+            'text' => 'North, we say again.',
+        ])->is(200);
         $this->asTeacher();
-        self::assertSame('North, we say.', $this->ask('GET', '/api/staff/rounds/'.$this->lesson->text('round.id').'/copies')->text('0.answers.0.text'), 'yesterday’s stays as it was');
-        self::assertSame(0, $this->ask('POST', '/api/staff/rounds/'.$next->text('round.id').'/copies/go-on')->is(200)->int('made'), 'pressed twice it is done once');
+        self::assertSame(
+            'North, we say.',
+            $this->ask('GET', '/api/staff/rounds/'.$this->lesson->text('round.id').'/copies')->text(
+                '0.answers.0.text',
+            ),
+            'yesterday’s stays as it was',
+        );
+        self::assertSame(
+            0,
+            $this->ask('POST', '/api/staff/rounds/'.$next->text('round.id').'/copies/go-on')
+                ->is(200)
+                ->int('made'),
+            'pressed twice it is done once',
+        );
 
-        $partners = $this->ask('POST', "/api/staff/classes/{$class}/lessons", ['title' => 'New partners', 'minutes' => 50, 'from' => $this->lesson->text('id'), 'groups' => 'newPartners'])->is(200);
+        $partners = $this->ask('POST', "/api/staff/classes/{$class}/lessons", [
+            'title' => 'New partners',
+            'minutes' => 50,
+            'from' => $this->lesson->text('id'),
+            'groups' => 'newPartners',
+        ])->is(200);
         self::assertSame(0, $partners->int('handOut.0.written'), 'another group begins anew');
     }
 
@@ -297,7 +440,11 @@ final class WritingTest extends AppTestCase
     private function save(string $token, string $base, string $text, ?string $id = null, bool $check = true): Json
     {
         $this->asStudent($token);
-        $answer = $this->ask('PUT', "/api/student/copies/{$this->copy}/slots/decision", ['save' => $id ?? Uuid::v4()->toRfc4122(), 'base' => $base, 'text' => $text]);
+        $answer = $this->ask('PUT', "/api/student/copies/{$this->copy}/slots/decision", [
+            'save' => $id ?? Uuid::v4()->toRfc4122(),
+            'base' => $base,
+            'text' => $text,
+        ]);
         $this->asTeacher();
 
         return $check ? $answer->is(200) : $answer;

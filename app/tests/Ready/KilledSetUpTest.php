@@ -35,7 +35,19 @@ final class KilledSetUpTest extends AppTestCase
         self::sql('DROP DATABASE IF EXISTS fresh_huddle_killed WITH (FORCE)');
         self::sql('CREATE DATABASE fresh_huddle_killed');
         self::use(self::$own);
-        $migrate = new Process([\PHP_BINARY, '-d', 'memory_limit=512M', 'bin/console', '--env=test', 'doctrine:migrations:migrate', '--no-interaction', '-q'], env: ['DATABASE_URL' => self::$own]);
+        $migrate = new Process(
+            [
+                \PHP_BINARY,
+                '-d',
+                'memory_limit=512M',
+                'bin/console',
+                '--env=test',
+                'doctrine:migrations:migrate',
+                '--no-interaction',
+                '-q',
+            ],
+            env: ['DATABASE_URL' => self::$own],
+        );
         $migrate->mustRun();
     }
 
@@ -86,17 +98,46 @@ final class KilledSetUpTest extends AppTestCase
     {
         $this->em()->clear();
         $round = '/api/staff/rounds/'.$lesson->text('round.id');
-        self::assertSame([], $this->ask('GET', "{$round}/set-up")->is(200)->list('steps'), $when);
+        self::assertSame(
+            [],
+            $this->ask('GET', "{$round}/set-up")
+                ->is(200)
+                ->list('steps'),
+            $when,
+        );
         self::assertNull($this->ask('GET', '/api/staff/lessons/'.$lesson->text('id'))->at('setUp'), $when);
-        $rooms = array_values(array_filter($this->db()->fetchFirstColumn('SELECT external_id FROM room WHERE class_id = ?', [$lesson->text('classId')]), is_string(...)));
+        $rooms = array_values(
+            array_filter(
+                $this->db()->fetchFirstColumn('SELECT external_id FROM room WHERE class_id = ?', [
+                    $lesson->text('classId'),
+                ]),
+                is_string(...),
+            ),
+        );
         self::assertCount(3, $rooms, $when);
         self::assertCount(3, Outside::rooms($rooms), $when);
         self::assertSame(3, Outside::roomsNamed($lesson->text('className')), "{$when}: rooms out there");
         $posts = $this->service(CoursePortal::class)->posts($lesson->text('classId'));
-        self::assertSame(['Group 1', 'Group 2'], array_map(static fn (Posting $post): string => substr($post->title, -7), array_values($posts)), $when);
-        self::assertSame([1, 1], array_map(static fn (string $address): int => \count(Outside::mail($address)), $addresses), "{$when}: letters");
-        self::assertSame(2, $this->db()->fetchOne('SELECT COUNT(*) FROM work_copy WHERE round_id = ?', [$lesson->text('round.id')]), $when);
-        self::assertSame(0, $this->db()->fetchOne('SELECT COUNT(*) FROM failed_task WHERE class_id = ?', [$lesson->text('classId')]), $when);
+        self::assertSame(
+            ['Group 1', 'Group 2'],
+            array_map(static fn (Posting $post): string => substr($post->title, -7), array_values($posts)),
+            $when,
+        );
+        self::assertSame(
+            [1, 1],
+            array_map(static fn (string $address): int => \count(Outside::mail($address)), $addresses),
+            "{$when}: letters",
+        );
+        self::assertSame(
+            2,
+            $this->db()->fetchOne('SELECT COUNT(*) FROM work_copy WHERE round_id = ?', [$lesson->text('round.id')]),
+            $when,
+        );
+        self::assertSame(
+            0,
+            $this->db()->fetchOne('SELECT COUNT(*) FROM failed_task WHERE class_id = ?', [$lesson->text('classId')]),
+            $when,
+        );
     }
 
     /**
@@ -104,15 +145,31 @@ final class KilledSetUpTest extends AppTestCase
      */
     private function begun(): array
     {
-        $id = $this->ask('POST', '/api/staff/classes', ['name' => 'K'.bin2hex(random_bytes(4)), 'names' => "Ada\nBen\nChi\nDov"])->text('id');
-        $lesson = $this->ask('POST', "/api/staff/classes/{$id}/lessons", ['title' => 'Where does the wall go?', 'minutes' => 50]);
-        $this->ask('POST', '/api/staff/groupings/'.$lesson->text('floor.id').'/deal', ['basedOn' => 0, 'groups' => 2, 'seed' => 1])->is(200);
+        $id = $this->ask('POST', '/api/staff/classes', [
+            'name' => 'K'.bin2hex(random_bytes(4)),
+            'names' => "Ada\nBen\nChi\nDov",
+        ])->text('id');
+        $lesson = $this->ask('POST', "/api/staff/classes/{$id}/lessons", [
+            'title' => 'Where does the wall go?',
+            'minutes' => 50,
+        ]);
+        $this->ask('POST', '/api/staff/groupings/'.$lesson->text('floor.id').'/deal', [
+            'basedOn' => 0,
+            'groups' => 2,
+            'seed' => 1,
+        ])->is(200);
         $round = '/api/staff/rounds/'.$lesson->text('round.id');
-        $this->ask('POST', "{$round}/originals", self::original('Sheet', [['id' => 'a', 'kind' => 'together', 'text' => 'Decide.']]))->is(200);
+        $this->ask(
+            'POST',
+            "{$round}/originals",
+            self::original('Sheet', [['id' => 'a', 'kind' => 'together', 'text' => 'Decide.']]),
+        )->is(200);
         $addresses = [];
         foreach ([0, 1] as $i) {
             $addresses[] = $address = Uuid::v4()->toRfc4122().'@larkmouth.example';
-            $this->ask('PATCH', '/api/staff/students/'.$lesson->text("students.{$i}.id"), ['email' => $address])->is(204);
+            $this->ask('PATCH', '/api/staff/students/'.$lesson->text("students.{$i}.id"), [
+                'email' => $address,
+            ])->is(204);
         }
         $this->ask('PUT', "{$round}/sending", ['posts' => true, 'letters' => true])->is(204);
         $this->db()->executeStatement('DELETE FROM due_task');
@@ -126,7 +183,10 @@ final class KilledSetUpTest extends AppTestCase
      */
     private function aWorker(string $killedBefore, string $log = '-'): int
     {
-        $process = new Process([\PHP_BINARY, '-d', 'memory_limit=512M', \dirname(__DIR__).'/Support/worker.php', $killedBefore, $log], env: ['DATABASE_URL' => self::$own, 'APP_ENV' => 'test']);
+        $process = new Process(
+            [\PHP_BINARY, '-d', 'memory_limit=512M', \dirname(__DIR__).'/Support/worker.php', $killedBefore, $log],
+            env: ['DATABASE_URL' => self::$own, 'APP_ENV' => 'test'],
+        );
         $process->setTimeout(60);
         try {
             $process->run();
@@ -148,7 +208,11 @@ final class KilledSetUpTest extends AppTestCase
     {
         $url = parse_url(self::$shared);
         \assert(\is_array($url));
-        $pdo = new \PDO(\sprintf('pgsql:host=%s;port=%s;dbname=postgres', $url['host'] ?? '', $url['port'] ?? ''), $url['user'] ?? '', $url['pass'] ?? '');
+        $pdo = new \PDO(
+            \sprintf('pgsql:host=%s;port=%s;dbname=postgres', $url['host'] ?? '', $url['port'] ?? ''),
+            $url['user'] ?? '',
+            $url['pass'] ?? '',
+        );
         $pdo->exec($sql);
     }
 }

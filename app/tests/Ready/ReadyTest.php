@@ -21,8 +21,15 @@ final class ReadyTest extends AppTestCase
         self::assertSame(['noGroups' => 'Put 6 students into random groups'], $this->stops());
         $this->ask('POST', $this->grouping('deal'), ['basedOn' => 0, 'groups' => 2, 'seed' => 1])->is(200);
         self::assertSame(['noMaterial' => 'Create a worksheet', 'withoutRoom' => 'Set up 3 rooms'], $this->stops());
-        $this->ask('POST', $this->round('originals'), self::original('Sheet', [['id' => 'a', 'kind' => 'together', 'text' => 'Decide.']]))->is(200);
-        self::assertSame(['withoutRoom' => 'Set up 3 rooms and 2 copies', 'withoutCopy' => 'Set up 3 rooms and 2 copies'], $this->stops());
+        $this->ask(
+            'POST',
+            $this->round('originals'),
+            self::original('Sheet', [['id' => 'a', 'kind' => 'together', 'text' => 'Decide.']]),
+        )->is(200);
+        self::assertSame(
+            ['withoutRoom' => 'Set up 3 rooms and 2 copies', 'withoutCopy' => 'Set up 3 rooms and 2 copies'],
+            $this->stops(),
+        );
         $this->ask('POST', $this->round('set-up'), ['digest' => $this->again()->text('setUpList.digest')])->is(204);
         self::assertSame(['roomsBeingMade', 'copiesBeingMade'], array_keys($this->stops()));
         $this->work();
@@ -33,7 +40,9 @@ final class ReadyTest extends AppTestCase
     public function test_an_absent_student_and_a_late_one_are_found_and_mended(): void
     {
         $this->ready();
-        $this->ask('POST', '/api/staff/classes/'.$this->lesson->text('classId').'/students', ['names' => 'Late Lin'])->is(200);
+        $this->ask('POST', '/api/staff/classes/'.$this->lesson->text('classId').'/students', [
+            'names' => 'Late Lin',
+        ])->is(200);
         self::assertSame(['withoutSeat' => 'Fix the groups'], $this->stops());
         $this->mend();
         self::assertSame([], $this->stops());
@@ -48,7 +57,10 @@ final class ReadyTest extends AppTestCase
     {
         $this->ready();
         $two = \array_slice($this->again()->texts('floor.groups.0.students'), 0, 2);
-        $this->ask('POST', '/api/staff/classes/'.$this->lesson->text('classId').'/rules', ['kind' => 'apart', 'students' => $two])->is(200);
+        $this->ask('POST', '/api/staff/classes/'.$this->lesson->text('classId').'/rules', [
+            'kind' => 'apart',
+            'students' => $two,
+        ])->is(200);
         self::assertSame(['ruleBroken' => 'Fix the groups'], $this->stops());
         $this->mend();
         self::assertSame([], $this->stops());
@@ -60,14 +72,22 @@ final class ReadyTest extends AppTestCase
         $class = $this->lesson->text('classId');
         $this->ask('PUT', "/api/staff/classes/{$class}/room-source", ['openedBy' => 'lead'])->is(200);
         self::assertSame([], $this->stops(), 'rooms at the meeting service need nobody to open them');
-        $this->ask('PUT', $this->round('links'), ['text' => "https://rooms.example/a\nhttps://r00ms.example/b"])->is(200);
+        $this->ask('PUT', $this->round('links'), ['text' => "https://rooms.example/a\nhttps://r00ms.example/b"])->is(
+            200,
+        );
         self::assertSame(['nobodyOpens' => 'Make groups'], $this->stops());
         self::assertSame(['roomUntried' => 'See the rooms', 'linksAlike' => 'See the rooms'], $this->looks());
-        $this->db()->executeStatement("INSERT INTO seat_role (grouping_id, number, role) VALUES (?, 1, 'Lead')", [$this->lesson->text('floor.id')]);
+        $this->db()->executeStatement("INSERT INTO seat_role (grouping_id, number, role) VALUES (?, 1, 'Lead')", [
+            $this->lesson->text('floor.id'),
+        ]);
         self::assertSame([], $this->stops());
-        $this->ask('PUT', $this->round('links'), ['text' => "https://rooms.example/a\nhttps://rooms.example/b"])->is(200);
+        $this->ask('PUT', $this->round('links'), ['text' => "https://rooms.example/a\nhttps://rooms.example/b"])->is(
+            200,
+        );
         foreach ([1, 2] as $i) {
-            $this->ask('POST', '/api/staff/rooms/'.$this->again()->text("rooms.{$i}.id").'/tried', ['was' => true])->is(204);
+            $this->ask('POST', '/api/staff/rooms/'.$this->again()->text("rooms.{$i}.id").'/tried', [
+                'was' => true,
+            ])->is(204);
         }
         self::assertSame([], $this->looks());
     }
@@ -76,13 +96,20 @@ final class ReadyTest extends AppTestCase
     {
         $this->ready();
         $original = $this->again()->text('handOut.0.original');
-        $this->ask('PUT', "/api/staff/originals/{$original}", self::original('Sheet', [['id' => 'a', 'kind' => 'together', 'text' => 'Decide again.']], 1))->is(200);
+        $this->ask(
+            'PUT',
+            "/api/staff/originals/{$original}",
+            self::original('Sheet', [['id' => 'a', 'kind' => 'together', 'text' => 'Decide again.']], 1),
+        )->is(200);
         self::assertSame(['oldCopy' => 'Update the copies'], $this->looks());
         $this->ask('POST', $this->round('copies'))->is(200);
         self::assertSame([], $this->looks());
         $this->setRound($this->lesson->text('id'), ['minutes' => 1]);
         self::assertSame(['shortVisits' => 'See the running order'], $this->looks());
-        $this->ask('PUT', $this->round('hand-out'), ['rows' => [['original' => $original, 'way' => 'nothing']], 'knew' => [$original]])->is(204);
+        $this->ask('PUT', $this->round('hand-out'), [
+            'rows' => [['original' => $original, 'way' => 'nothing']],
+            'knew' => [$original],
+        ])->is(204);
         self::assertContains('materialForNobody', array_keys($this->looks()));
     }
 
@@ -91,7 +118,9 @@ final class ReadyTest extends AppTestCase
         $this->ready();
         $this->setRound($this->lesson->text('id'), ['lookSeconds' => 0]);
         $this->command($this->lesson->text('id'), 'sendOut')->is(200);
-        $this->ask('POST', '/api/staff/classes/'.$this->lesson->text('classId').'/students', ['names' => 'Late Lin']);
+        $this->ask('POST', '/api/staff/classes/'.$this->lesson->text('classId').'/students', [
+            'names' => 'Late Lin',
+        ]);
         self::assertSame([], $this->again()->list('findings'));
     }
 
@@ -101,7 +130,11 @@ final class ReadyTest extends AppTestCase
         $this->ask('POST', $this->grouping('deal'), ['basedOn' => 0, 'groups' => 2, 'seed' => 1])->is(200);
         $this->ask('POST', $this->round('rooms'))->is(200);
         $this->work();
-        $this->ask('POST', $this->round('originals'), self::original('Sheet', [['id' => 'a', 'kind' => 'together', 'text' => 'Decide.']]))->is(200);
+        $this->ask(
+            'POST',
+            $this->round('originals'),
+            self::original('Sheet', [['id' => 'a', 'kind' => 'together', 'text' => 'Decide.']]),
+        )->is(200);
         $this->ask('POST', $this->round('copies'))->is(200);
         self::assertSame([], $this->stops());
     }
@@ -110,7 +143,11 @@ final class ReadyTest extends AppTestCase
     private function mend(): void
     {
         $repair = $this->ask('POST', $this->grouping('repair'))->is(200);
-        $this->ask('POST', $this->grouping('take'), ['what' => 'repair', 'rounds' => [$repair->at('round')], 'basedOn' => $this->again()->int('floor.step')])->is(200);
+        $this->ask('POST', $this->grouping('take'), [
+            'what' => 'repair',
+            'rounds' => [$repair->at('round')],
+            'basedOn' => $this->again()->int('floor.step'),
+        ])->is(200);
         $this->work();
         $this->ask('POST', $this->round('copies'));
     }

@@ -47,7 +47,13 @@ final class SetUpTest extends AppTestCase
         $list = $this->list();
         self::assertSame('Set up 3 rooms and 2 copies', $list->text('press'));
         self::assertSame(
-            ['Create the room “9G · Main session”', 'Create the room “9G · 1 Group 1”', 'Make a copy of “District sheet”', 'Create the room “9G · 2 Group 2”', 'Make a copy of “District sheet”'],
+            [
+                'Create the room “9G · Main session”',
+                'Create the room “9G · 1 Group 1”',
+                'Make a copy of “District sheet”',
+                'Create the room “9G · 2 Group 2”',
+                'Make a copy of “District sheet”',
+            ],
             $this->says($list),
         );
         self::assertSame('There isn’t one yet.', $list->text('steps.0.because'));
@@ -71,9 +77,18 @@ final class SetUpTest extends AppTestCase
         $digest = $this->list()->text('digest');
         $this->swap();
         $this->ask('PATCH', '/api/staff/groupings/'.$this->lesson->text('floor.id'), ['name' => 'Tides']);
-        $this->ask('POST', '/api/staff/classes/'.$this->lesson->text('classId').'/students', ['names' => 'Late Lin']);
-        self::assertSame($digest, $this->list()->text('digest'), 'who sits where changes nothing in it while nothing is made');
-        $this->ask('PUT', $this->round('hand-out'), ['rows' => [], 'knew' => [$this->lesson->text('handOut.0.original')]])->is(204);
+        $this->ask('POST', '/api/staff/classes/'.$this->lesson->text('classId').'/students', [
+            'names' => 'Late Lin',
+        ]);
+        self::assertSame(
+            $digest,
+            $this->list()->text('digest'),
+            'who sits where changes nothing in it while nothing is made',
+        );
+        $this->ask('PUT', $this->round('hand-out'), [
+            'rows' => [],
+            'knew' => [$this->lesson->text('handOut.0.original')],
+        ])->is(204);
         $this->ask('POST', $this->round('set-up'), ['digest' => $digest])->is(409);
         $this->work();
         self::assertSame(0, $this->rows('room'));
@@ -104,7 +119,15 @@ final class SetUpTest extends AppTestCase
     {
         $this->carryOut();
         $this->work();
-        $this->db()->insert('slot_answer', ['copy_id' => $this->copyOf(1), 'slot' => 'decision', 'owner' => '00000000-0000-0000-0000-000000000000', 'text' => 'We build it here.', 'revision' => 1, 'author' => $this->lesson->text('floor.groups.1.students.0'), 'at' => 0]);
+        $this->db()->insert('slot_answer', [
+            'copy_id' => $this->copyOf(1),
+            'slot' => 'decision',
+            'owner' => '00000000-0000-0000-0000-000000000000',
+            'text' => 'We build it here.',
+            'revision' => 1,
+            'author' => $this->lesson->text('floor.groups.1.students.0'),
+            'at' => 0,
+        ]);
         $this->takeTableAway();
         $assistant = $this->newTeacher('assistant@larkmouth.example');
         $class = $this->em()->find(SchoolClass::class, $this->lesson->text('classId'));
@@ -113,7 +136,17 @@ final class SetUpTest extends AppTestCase
         $this->em()->flush();
         $this->asTeacher($assistant);
         $list = $this->list();
-        $sure = array_values(array_filter(array_map(static fn (mixed $step): mixed => \is_array($step) && null !== $step['loses'] ? $step['key'] : null, $list->list('steps')), is_string(...)));
+        $sure = array_values(
+            array_filter(
+                array_map(
+                    static fn (mixed $step): mixed => \is_array($step) && null !== $step['loses']
+                        ? $step['key']
+                        : null,
+                    $list->list('steps'),
+                ),
+                is_string(...),
+            ),
+        );
         self::assertCount(1, $sure);
         $this->ask('POST', $this->round('set-up'), ['digest' => $list->text('digest'), 'sure' => $sure])->is(403);
         $list = $this->list();
@@ -143,7 +176,15 @@ final class SetUpTest extends AppTestCase
         $this->work();
         $student = $this->lesson->text('floor.groups.1.students.0');
         $copy = $this->copyOf(1);
-        $this->db()->insert('slot_answer', ['copy_id' => $copy, 'slot' => 'decision', 'owner' => '00000000-0000-0000-0000-000000000000', 'text' => 'We build it here.', 'revision' => 1, 'author' => $student, 'at' => 0]);
+        $this->db()->insert('slot_answer', [
+            'copy_id' => $copy,
+            'slot' => 'decision',
+            'owner' => '00000000-0000-0000-0000-000000000000',
+            'text' => 'We build it here.',
+            'revision' => 1,
+            'author' => $student,
+            'at' => 0,
+        ]);
         Outside::record($this->external(2));
         $this->takeTableAway();
 
@@ -154,11 +195,20 @@ final class SetUpTest extends AppTestCase
                 $asked[$list->text("steps.{$i}.loses")] = $list->text("steps.{$i}.key");
             }
         }
-        self::assertSame(['There is a recording of it.', '1 answer in it would be lost.'], array_map(static fn (string $one): string => str_replace('1 place', 'one place', $one), array_keys($asked)));
+        self::assertSame(
+            ['There is a recording of it.', '1 answer in it would be lost.'],
+            array_map(
+                static fn (string $one): string => str_replace('1 place', 'one place', $one),
+                array_keys($asked),
+            ),
+        );
         $this->carryOut();
         $this->work();
         self::assertSame(2, $this->rows('work_copy'), 'nothing of it went by the one press');
-        $this->ask('POST', $this->round('set-up'), ['digest' => $this->list()->text('digest'), 'sure' => array_values($asked)])->is(204);
+        $this->ask('POST', $this->round('set-up'), [
+            'digest' => $this->list()->text('digest'),
+            'sure' => array_values($asked),
+        ])->is(204);
         $this->work();
         self::assertSame(1, $this->rows('work_copy'));
         self::assertSame([], $this->list()->list('steps'));
@@ -169,12 +219,20 @@ final class SetUpTest extends AppTestCase
         $this->carryOut();
         $this->work();
         $group = $this->lesson->text('floor.groups.0.id');
-        $this->ask('POST', '/api/staff/groupings/'.$this->lesson->text('floor.id').'/edits', ['kind' => 'rename', 'group' => $group, 'name' => 'Otters', 'basedOn' => $this->again()->int('floor.step')])->is(200);
+        $this->ask('POST', '/api/staff/groupings/'.$this->lesson->text('floor.id').'/edits', [
+            'kind' => 'rename',
+            'group' => $group,
+            'name' => 'Otters',
+            'basedOn' => $this->again()->int('floor.step'),
+        ])->is(200);
         self::assertContains('Rename “9G · 1 Group 1” to “9G · 1 Otters”', $this->says($this->list()));
         $room = $this->db()->fetchOne('SELECT id FROM room WHERE group_id = ?', [$group]);
         self::assertIsString($room);
         $this->ask('PATCH', "/api/staff/rooms/{$room}", ['name' => 'The attic'])->is(204);
-        self::assertSame([], array_filter($this->says($this->list()), static fn (string $says): bool => str_contains($says, 'attic')));
+        self::assertSame(
+            [],
+            array_filter($this->says($this->list()), static fn (string $says): bool => str_contains($says, 'attic')),
+        );
     }
 
     public function test_a_service_that_has_trouble_is_tried_again_and_what_fails_for_good_has_its_reason_while_the_rest_goes_on(): void
@@ -195,7 +253,9 @@ final class SetUpTest extends AppTestCase
         self::assertSame('The meeting service refused the request (403).', $lesson->text('setUp.failed.0.why'));
         self::assertSame(2, $this->rows('work_copy'), 'the copies went on');
         Outside::behave();
-        $this->ask('POST', '/api/staff/set-ups/'.$lesson->text('setUp.id').'/again', ['position' => $lesson->int('setUp.failed.0.position')])->is(204);
+        $this->ask('POST', '/api/staff/set-ups/'.$lesson->text('setUp.id').'/again', [
+            'position' => $lesson->int('setUp.failed.0.position'),
+        ])->is(204);
         $this->workThrough();
         self::assertNull($this->again()->at('setUp'));
         self::assertSame([], $this->list()->list('steps'));
@@ -225,14 +285,26 @@ final class SetUpTest extends AppTestCase
         $this->carryOut();
         $this->workThrough();
         self::assertSame([], $this->list()->list('steps'));
-        self::assertNotSame($before, $this->external(1), 'it was gone when its members were to be said, and was made again');
+        self::assertNotSame(
+            $before,
+            $this->external(1),
+            'it was gone when its members were to be said, and was made again',
+        );
         self::assertCount(3, Outside::rooms(array_map(fn (int $n): string => $this->external($n), [0, 1, 2])));
     }
 
     public function test_the_whole_set_up_goes_to_other_programs(): void
     {
-        $this->ask('PATCH', '/api/staff/students/'.$this->lesson->text('floor.groups.0.students.0'), ['name' => '=HYPERLINK("x")'])->is(204);
-        $this->ask('PUT', $this->round('links'), ['text' => "main https://meet.larkmouth.example/{$this->lesson->text('id')}\nhttps://meet.larkmouth.example/1{$this->lesson->text('id')}\nhttps://meet.larkmouth.example/2{$this->lesson->text('id')}"])->is(200);
+        $this->ask('PATCH', '/api/staff/students/'.$this->lesson->text('floor.groups.0.students.0'), [
+            'name' => '=HYPERLINK("x")',
+        ])->is(204);
+        $this->ask('PUT', $this->round('links'), [
+            'text' => "main https://meet.larkmouth.example/{$this->lesson->text(
+                'id',
+            )}\nhttps://meet.larkmouth.example/1{$this->lesson->text(
+                'id',
+            )}\nhttps://meet.larkmouth.example/2{$this->lesson->text('id')}",
+        ])->is(200);
         $this->carryOut();
         $this->work();
         $json = $this->ask('GET', $this->round('set-up.json'))->is(200);
@@ -243,10 +315,17 @@ final class SetUpTest extends AppTestCase
         $lines = explode("\r\n", trim($this->ask('GET', $this->round('set-up.csv'))->is(200)->raw));
         self::assertCount(7, $lines);
         self::assertStringContainsString("'=HYPERLINK", $lines[1], 'nothing a spreadsheet would run');
-        self::assertStringNotContainsString('pass=', implode('', $lines), 'whoever has a code comes in as its student');
+        self::assertStringNotContainsString(
+            'pass=',
+            implode('', $lines),
+            'whoever has a code comes in as its student',
+        );
         self::assertStringNotContainsString('pass', $json->raw);
         foreach (['csv', 'json'] as $format) {
-            self::assertStringContainsString('/student?pass=', $this->ask('GET', $this->round("set-up.{$format}?codes=1"))->is(200)->raw);
+            self::assertStringContainsString(
+                '/student?pass=',
+                $this->ask('GET', $this->round("set-up.{$format}?codes=1"))->is(200)->raw,
+            );
         }
     }
 
@@ -279,14 +358,27 @@ final class SetUpTest extends AppTestCase
     public function test_a_post_reaches_just_its_group_with_its_unit_its_time_and_whether_it_counts(): void
     {
         $due = 1_900_000_000_000;
-        $this->ask('PUT', $this->round('sending'), ['posts' => true, 'unit' => 'Unit 3: Coasts', 'dueAt' => $due, 'counted' => true])->is(204);
+        $this->ask('PUT', $this->round('sending'), [
+            'posts' => true,
+            'unit' => 'Unit 3: Coasts',
+            'dueAt' => $due,
+            'counted' => true,
+        ])->is(204);
         self::assertSame('Set up 3 rooms, 2 copies and 2 posts', $this->list()->text('press'));
         $this->carryOut();
         $this->work();
         $posts = $this->posts();
         self::assertCount(2, $posts);
         foreach ([0, 1] as $i) {
-            $post = array_values(array_filter($posts, fn (Posting $one): bool => str_ends_with($one->title, $this->lesson->text("floor.groups.{$i}.name"))))[0];
+            $post = array_values(
+                array_filter(
+                    $posts,
+                    fn (Posting $one): bool => str_ends_with(
+                        $one->title,
+                        $this->lesson->text("floor.groups.{$i}.name"),
+                    ),
+                ),
+            )[0];
             self::assertEqualsCanonicalizing($this->lesson->texts("floor.groups.{$i}.students"), $post->audience);
             self::assertSame(['Unit 3: Coasts', $due, true], [$post->unit, $post->dueAt, $post->counted]);
             foreach ($this->again()->list('students') as $student) {
@@ -316,11 +408,24 @@ final class SetUpTest extends AppTestCase
     public function test_what_is_sent_is_carried_over_to_the_next_lesson_with_its_due_time_as_long_after_it(): void
     {
         $starts = $this->lesson->int('startsAt');
-        $this->ask('PUT', $this->round('sending'), ['posts' => true, 'unit' => 'Unit 3', 'dueAt' => $starts + 86_400_000, 'counted' => true])->is(204);
+        $this->ask('PUT', $this->round('sending'), [
+            'posts' => true,
+            'unit' => 'Unit 3',
+            'dueAt' => $starts + 86_400_000,
+            'counted' => true,
+        ])->is(204);
         $class = $this->ask('POST', '/api/staff/classes', ['name' => '8B', 'names' => "Uma\nVic"])->text('id');
-        $next = $this->ask('POST', "/api/staff/classes/{$class}/lessons", ['title' => 'The same again', 'minutes' => 50, 'from' => $this->lesson->text('id'), 'startsAt' => $starts + 7 * 86_400_000])->is(200);
+        $next = $this->ask('POST', "/api/staff/classes/{$class}/lessons", [
+            'title' => 'The same again',
+            'minutes' => 50,
+            'from' => $this->lesson->text('id'),
+            'startsAt' => $starts + 7 * 86_400_000,
+        ])->is(200);
         $sending = $this->ask('GET', '/api/staff/rounds/'.$next->text('round.id').'/sending')->is(200);
-        self::assertSame([true, 'Unit 3', true, $starts + 8 * 86_400_000], [$sending->at('posts'), $sending->text('unit'), $sending->at('counted'), $sending->int('dueAt')]);
+        self::assertSame(
+            [true, 'Unit 3', true, $starts + 8 * 86_400_000],
+            [$sending->at('posts'), $sending->text('unit'), $sending->at('counted'), $sending->int('dueAt')],
+        );
         self::assertSame(0, $sending->int('posted'), 'nothing of it has gone out');
     }
 
@@ -334,7 +439,10 @@ final class SetUpTest extends AppTestCase
         self::assertCount(2, $this->posts(), 'what was only pretended was posted again');
         $id = (string) array_key_first($this->posts());
         $post = $this->posts()[$id];
-        $this->service(CoursePortal::class)->change($id, new Posting($post->title, $post->text, $post->audience, $post->unit, null, $post->counted, $post->link));
+        $this->service(CoursePortal::class)->change(
+            $id,
+            new Posting($post->title, $post->text, $post->audience, $post->unit, null, $post->counted, $post->link),
+        );
         $this->ask('POST', $this->round('look'))->is(204);
         self::assertContains('dueTimeLost', array_column($this->again()->list('findings'), 'check'));
         $this->carryOut();
@@ -354,9 +462,16 @@ final class SetUpTest extends AppTestCase
         $own = Uuid::v4()->toRfc4122().'@larkmouth.example';
         foreach ([[$own, 'Arabic'], ['x@refuses.example', 'Polish']] as $i => [$address, $language]) {
             \assert(\is_array($students[$i]) && \is_string($students[$i]['id']));
-            $this->ask('PATCH', "/api/staff/students/{$students[$i]['id']}", ['email' => $address, 'attributes' => [['name' => 'Home language', 'value' => $language]]])->is(204);
+            $this->ask('PATCH', "/api/staff/students/{$students[$i]['id']}", [
+                'email' => $address,
+                'attributes' => [['name' => 'Home language', 'value' => $language]],
+            ])->is(204);
         }
-        self::assertSame(422, $this->ask('PATCH', '/api/staff/students/'.$this->lesson->text('students.2.id'), ['email' => 'nobody'])->status);
+        self::assertSame(
+            422,
+            $this->ask('PATCH', '/api/staff/students/'.$this->lesson->text('students.2.id'), ['email' => 'nobody'])
+                ->status,
+        );
         $this->ask('PUT', $this->round('sending'), ['letters' => true, 'zone' => 'Europe/Berlin'])->is(204);
         self::assertSame('Set up 3 rooms, 2 copies and 2 emails', $this->list()->text('press'));
         $this->carryOut();
@@ -370,16 +485,34 @@ final class SetUpTest extends AppTestCase
         self::assertStringContainsString('(Europe/Berlin)', $letter['text']);
         foreach (\array_slice($students, 1) as $other) {
             \assert(\is_array($other) && \is_string($other['name']));
-            self::assertStringNotContainsString($other['name'], $letter['text'].$letter['html'], 'nothing of anybody else');
+            self::assertStringNotContainsString(
+                $other['name'],
+                $letter['text'].$letter['html'],
+                'nothing of anybody else',
+            );
         }
-        self::assertSame(['x@refuses.example was refused.'], array_column($this->again()->list('setUp.failed'), 'why'));
+        self::assertSame(
+            ['x@refuses.example was refused.'],
+            array_column($this->again()->list('setUp.failed'), 'why'),
+        );
         self::assertSame('letterReturned', $this->again()->text('findings.0.check'));
-        self::assertSame([], $this->list()->list('steps'), 'who was written is not written again, and who refuses is left alone');
+        self::assertSame(
+            [],
+            $this->list()->list('steps'),
+            'who was written is not written again, and who refuses is left alone',
+        );
 
         // One that comes back later is told by a signed call; forged, for another, too old: nothing.
-        $body = static fn (string $message, int $at): string => (string) json_encode(['message' => $message, 'address' => $own, 'why' => 'No such mailbox.', 'at' => $at]);
+        $body = static fn (string $message, int $at): string => (string) json_encode([
+            'message' => $message,
+            'address' => $own,
+            'why' => 'No such mailbox.',
+            'at' => $at,
+        ]);
         $now = (int) (microtime(true) * 1_000);
-        $hook = fn (string $text, ?string $secret = null): int => $this->ask('POST', '/hooks/mail', $text, ['X-Huddle-Signature' => hash_hmac('sha256', $text, $secret ?? Outside::setting('MAIL_HOOK_SECRET'))])->status;
+        $hook = fn (string $text, ?string $secret = null): int => $this->ask('POST', '/hooks/mail', $text, [
+            'X-Huddle-Signature' => hash_hmac('sha256', $text, $secret ?? Outside::setting('MAIL_HOOK_SECRET')),
+        ])->status;
         self::assertSame(403, $hook($body($letter['messageId'], $now), 'guessed'));
         self::assertSame(422, $hook($body('<somebody@else.example>', $now)));
         self::assertSame(422, $hook($body($letter['messageId'], $now - 30 * 86_400_000)));
@@ -423,14 +556,21 @@ final class SetUpTest extends AppTestCase
 
     private function edit(string $kind, string $key, string $value): void
     {
-        $this->ask('POST', '/api/staff/groupings/'.$this->lesson->text('floor.id').'/edits', ['kind' => $kind, $key => $value, 'basedOn' => $this->again()->int('floor.step')])->is(200);
+        $this->ask('POST', '/api/staff/groupings/'.$this->lesson->text('floor.id').'/edits', [
+            'kind' => $kind,
+            $key => $value,
+            'basedOn' => $this->again()->int('floor.step'),
+        ])->is(200);
     }
 
     private function swap(): void
     {
         $now = $this->again();
         $this->ask('POST', '/api/staff/groupings/'.$this->lesson->text('floor.id').'/edits', [
-            'kind' => 'swap', 'student' => $now->text('floor.groups.0.students.0'), 'other' => $now->text('floor.groups.1.students.0'), 'basedOn' => $now->int('floor.step'),
+            'kind' => 'swap',
+            'student' => $now->text('floor.groups.0.students.0'),
+            'other' => $now->text('floor.groups.1.students.0'),
+            'basedOn' => $now->int('floor.step'),
         ])->is(200);
         $this->db()->executeStatement("DELETE FROM due_task WHERE kind = 'roomMembers'"); // as if nobody had come to it yet
     }
@@ -447,7 +587,10 @@ final class SetUpTest extends AppTestCase
     private function addTable(): void
     {
         $now = $this->again();
-        $this->ask('POST', '/api/staff/groupings/'.$this->lesson->text('floor.id').'/edits', ['kind' => 'addTable', 'basedOn' => $now->int('floor.step')])->is(200);
+        $this->ask('POST', '/api/staff/groupings/'.$this->lesson->text('floor.id').'/edits', [
+            'kind' => 'addTable',
+            'basedOn' => $now->int('floor.step'),
+        ])->is(200);
     }
 
     /**
@@ -455,7 +598,10 @@ final class SetUpTest extends AppTestCase
      */
     private function says(Json $list): array
     {
-        return array_map(static fn (int $i): string => $list->text("steps.{$i}.says"), array_keys($list->list('steps')));
+        return array_map(
+            static fn (int $i): string => $list->text("steps.{$i}.says"),
+            array_keys($list->list('steps')),
+        );
     }
 
     private function rows(string $table): int
@@ -467,7 +613,9 @@ final class SetUpTest extends AppTestCase
 
     private function copyOf(int $group): string
     {
-        $id = $this->db()->fetchOne('SELECT id FROM work_copy WHERE group_id = ?', [$this->lesson->text("floor.groups.{$group}.id")]);
+        $id = $this->db()->fetchOne('SELECT id FROM work_copy WHERE group_id = ?', [
+            $this->lesson->text("floor.groups.{$group}.id"),
+        ]);
 
         return \is_string($id) ? $id : self::fail('no copy');
     }
@@ -479,9 +627,12 @@ final class SetUpTest extends AppTestCase
      */
     private function external(int $n): string
     {
-        $id = 0 === $n
-            ? $this->db()->fetchOne("SELECT external_id FROM room WHERE purpose = 'main'")
-            : $this->db()->fetchOne('SELECT external_id FROM room WHERE group_id = ?', [$this->lesson->text('floor.groups.'.($n - 1).'.id')]);
+        $id =
+            0 === $n
+                ? $this->db()->fetchOne("SELECT external_id FROM room WHERE purpose = 'main'")
+                : $this->db()->fetchOne('SELECT external_id FROM room WHERE group_id = ?', [
+                    $this->lesson->text('floor.groups.'.($n - 1).'.id'),
+                ]);
 
         return \is_string($id) ? $id : self::fail('no room');
     }

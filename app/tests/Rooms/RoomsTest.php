@@ -27,7 +27,10 @@ final class RoomsTest extends AppTestCase
     {
         $lesson = $this->made();
         self::assertSame(['made', 'made', 'made'], $this->states($lesson));
-        $passes = $this->db()->fetchFirstColumn('SELECT DISTINCT p.link FROM room_member p JOIN room r ON r.id = p.room_id WHERE r.class_id = ?', [$lesson->text('classId')]);
+        $passes = $this->db()->fetchFirstColumn(
+            'SELECT DISTINCT p.link FROM room_member p JOIN room r ON r.id = p.room_id WHERE r.class_id = ?',
+            [$lesson->text('classId')],
+        );
         self::assertCount(12, $passes, 'all different: six in the main session, three in each room');
     }
 
@@ -42,7 +45,11 @@ final class RoomsTest extends AppTestCase
         $helper = $this->newTeacher('otto@larkmouth.example');
         $this->asTeacher($helper);
         $this->ask('GET', '/api/staff/rooms/'.$lesson->text('rooms.1.id').'/way')->is(404);
-        $this->db()->insert('class_staff', ['class_id' => $lesson->text('classId'), 'teacher_id' => $helper->id, 'role' => 'assistant']);
+        $this->db()->insert('class_staff', [
+            'class_id' => $lesson->text('classId'),
+            'teacher_id' => $helper->id,
+            'role' => 'assistant',
+        ]);
         $this->ask('GET', '/api/staff/rooms/'.$lesson->text('rooms.1.id').'/way')->is(302);
         $this->asNobody();
         $this->ask('GET', '/api/staff/rooms/'.$lesson->text('rooms.1.id').'/way')->is(401);
@@ -121,12 +128,20 @@ final class RoomsTest extends AppTestCase
     {
         $lesson = $this->made();
         $student = $lesson->text('floor.groups.0.students.0');
-        $this->ask('POST', '/api/staff/groupings/'.$lesson->text('floor.id').'/edits', ['basedOn' => 1, 'kind' => 'seat', 'student' => $student, 'group' => $lesson->text('floor.groups.1.id')])->is(200);
+        $this->ask('POST', '/api/staff/groupings/'.$lesson->text('floor.id').'/edits', [
+            'basedOn' => 1,
+            'kind' => 'seat',
+            'student' => $student,
+            'group' => $lesson->text('floor.groups.1.id'),
+        ])->is(200);
         $this->work();
-        self::assertSame([$lesson->text('floor.groups.1.id')], $this->db()->fetchFirstColumn(
-            'SELECT r.group_id FROM room_member p JOIN room r ON r.id = p.room_id WHERE p.student_id = ? AND r.group_id IS NOT NULL',
-            [$student],
-        ));
+        self::assertSame(
+            [$lesson->text('floor.groups.1.id')],
+            $this->db()->fetchFirstColumn(
+                'SELECT r.group_id FROM room_member p JOIN room r ON r.id = p.room_id WHERE p.student_id = ? AND r.group_id IS NOT NULL',
+                [$student],
+            ),
+        );
     }
 
     public function test_rooms_that_live_for_a_round_close_after_it_and_open_again_by_the_same_links(): void
@@ -134,7 +149,9 @@ final class RoomsTest extends AppTestCase
         self::mockTime();
         $lesson = $this->made();
         $this->setRound($lesson->text('id'), ['lookSeconds' => 0]);
-        $this->ask('PUT', '/api/staff/classes/'.$lesson->text('classId').'/room-source', ['life' => 'round'])->is(200);
+        $this->ask('PUT', '/api/staff/classes/'.$lesson->text('classId').'/room-source', ['life' => 'round'])->is(
+            200,
+        );
         $links = $this->db()->fetchFirstColumn('SELECT link FROM room_member ORDER BY link');
         foreach ([1, 2] as $time) {
             $this->command($lesson->text('id'), 'sendOut')->is(200);
@@ -156,14 +173,26 @@ final class RoomsTest extends AppTestCase
         $class = $lesson->text('classId');
         $own = $lesson->text('rooms.1.id');
         self::assertSame([['share', 'write'], ['share', 'write'], ['share', 'write']], $this->allowed($lesson));
-        $this->ask('PATCH', "/api/staff/rooms/{$own}", ['allowed' => ['mayRecord' => true, 'mayWrite' => false]])->is(204);
+        $this->ask('PATCH', "/api/staff/rooms/{$own}", ['allowed' => ['mayRecord' => true, 'mayWrite' => false]])->is(
+            204,
+        );
         $this->work();
         self::assertSame([['share', 'write'], ['record', 'share'], ['share', 'write']], $this->allowed($lesson));
         $again = $this->again($lesson);
-        self::assertSame([true, null, false], [$again->at('rooms.1.mayRecord'), $again->at('rooms.1.mayShareScreen'), $again->at('rooms.1.mayWrite')]);
-        $this->ask('PUT', "/api/staff/classes/{$class}/room-source", ['mayShareScreen' => false, 'mayWrite' => false])->is(200);
+        self::assertSame(
+            [true, null, false],
+            [$again->at('rooms.1.mayRecord'), $again->at('rooms.1.mayShareScreen'), $again->at('rooms.1.mayWrite')],
+        );
+        $this->ask('PUT', "/api/staff/classes/{$class}/room-source", [
+            'mayShareScreen' => false,
+            'mayWrite' => false,
+        ])->is(200);
         $this->work();
-        self::assertSame([[], ['record'], []], $this->allowed($lesson), 'the class changes all rooms but in what one has said itself');
+        self::assertSame(
+            [[], ['record'], []],
+            $this->allowed($lesson),
+            'the class changes all rooms but in what one has said itself',
+        );
         $this->ask('PATCH', "/api/staff/rooms/{$own}", ['name' => 'The quiet corner'])->is(204);
         $this->work();
         self::assertSame([[], ['record'], []], $this->allowed($lesson), 'another name changes nothing of it');
@@ -183,7 +212,9 @@ final class RoomsTest extends AppTestCase
     {
         $lesson = $this->made();
         $student = $lesson->text('floor.groups.0.students.0');
-        $room = $this->db()->fetchOne('SELECT external_id FROM room WHERE group_id = ?', [$lesson->text('floor.groups.0.id')]);
+        $room = $this->db()->fetchOne('SELECT external_id FROM room WHERE group_id = ?', [
+            $lesson->text('floor.groups.0.id'),
+        ]);
         $now = (int) (microtime(true) * 1000);
         $this->hook(['person' => $student, 'room' => $room, 'at' => $now], 'wrong secret')->is(403);
         $this->hook(['person' => $student, 'room' => $room, 'at' => $now - 400_000])->is(422);
@@ -191,7 +222,11 @@ final class RoomsTest extends AppTestCase
         $this->hook(['person' => $student, 'room' => $room, 'at' => $now])->is(204);
         self::assertSame($lesson->text('floor.groups.0.id'), $this->seenIn($student));
         $this->hook(['person' => $student, 'room' => null, 'at' => $now - 1_000])->is(204);
-        self::assertSame($lesson->text('floor.groups.0.id'), $this->seenIn($student), 'an older word does not undo a newer one');
+        self::assertSame(
+            $lesson->text('floor.groups.0.id'),
+            $this->seenIn($student),
+            'an older word does not undo a newer one',
+        );
         $this->hook(['person' => $student, 'room' => null, 'at' => $now + 1_000])->is(204);
         self::assertNull($this->seenIn($student));
     }
@@ -200,13 +235,23 @@ final class RoomsTest extends AppTestCase
     {
         $lesson = $this->made();
         $student = $lesson->text('floor.groups.0.students.0');
-        $room = $this->db()->fetchOne('SELECT external_id FROM room WHERE group_id = ?', [$lesson->text('floor.groups.0.id')]);
+        $room = $this->db()->fetchOne('SELECT external_id FROM room WHERE group_id = ?', [
+            $lesson->text('floor.groups.0.id'),
+        ]);
         $now = (int) (microtime(true) * 1000);
         $this->hook(['person' => $student, 'room' => $room, 'at' => $now + 60_000])->is(422);
         $this->hook(['person' => $student, 'room' => $room, 'at' => $now + 4_000])->is(204);
-        self::assertLessThanOrEqual((int) (microtime(true) * 1000), $this->db()->fetchOne('SELECT service_at FROM presence WHERE student_id = ?', [$student]), 'what they saw is never later than now');
+        self::assertLessThanOrEqual(
+            (int) (microtime(true) * 1000),
+            $this->db()->fetchOne('SELECT service_at FROM presence WHERE student_id = ?', [$student]),
+            'what they saw is never later than now',
+        );
         $this->hook(['person' => $student, 'room' => 'mnosuchroom', 'at' => $now + 4_500])->is(204);
-        self::assertSame($lesson->text('floor.groups.0.id'), $this->seenIn($student), 'it is not taken for having left');
+        self::assertSame(
+            $lesson->text('floor.groups.0.id'),
+            $this->seenIn($student),
+            'it is not taken for having left',
+        );
         $this->hook(['person' => $student."\n", 'room' => null, 'at' => $now])->is(422);
         $this->hook(['person' => $student, 'room' => "m\u{0}x", 'at' => $now])->is(422);
     }
@@ -224,7 +269,9 @@ final class RoomsTest extends AppTestCase
         $body = json_encode($said, \JSON_THROW_ON_ERROR);
         $secret ??= self::setting('MEETING_HOOK_SECRET');
 
-        return $this->ask('POST', '/hooks/meeting', $body, ['X-Huddle-Signature' => hash_hmac('sha256', $body, $secret)]);
+        return $this->ask('POST', '/hooks/meeting', $body, [
+            'X-Huddle-Signature' => hash_hmac('sha256', $body, $secret),
+        ]);
     }
 
     private function made(): Json
@@ -253,13 +300,17 @@ final class RoomsTest extends AppTestCase
     {
         $now = $this->again($lesson);
 
-        return array_map(static fn (int $i): string => $now->text("rooms.{$i}.state"), array_keys($now->list('rooms')));
+        return array_map(
+            static fn (int $i): string => $now->text("rooms.{$i}.state"),
+            array_keys($now->list('rooms')),
+        );
     }
 
     private function misbehave(string $kind, int $times): void
     {
         $answer = HttpClient::create()->request('POST', self::setting('MEETING_URL').'/control/faults', [
-            'json' => ['kind' => $kind, 'times' => $times], 'auth_bearer' => self::setting('MEETING_TOKEN'),
+            'json' => ['kind' => $kind, 'times' => $times],
+            'auth_bearer' => self::setting('MEETING_TOKEN'),
         ]);
         self::assertSame(200, $answer->getStatusCode());
     }
@@ -280,10 +331,14 @@ final class RoomsTest extends AppTestCase
         $service = $this->service(StandinMeetingService::class);
         $allowed = [];
         foreach ([0, 1, 2] as $i) {
-            $room = $this->db()->fetchOne('SELECT external_id FROM room WHERE id = ?', [$lesson->text("rooms.{$i}.id")]);
+            $room = $this->db()->fetchOne('SELECT external_id FROM room WHERE id = ?', [
+                $lesson->text("rooms.{$i}.id"),
+            ]);
             \assert(\is_string($room));
             $may = $service->states([$room])[$room]->allowed;
-            $allowed[] = array_keys(array_filter(['record' => $may->record, 'share' => $may->shareScreen, 'write' => $may->write]));
+            $allowed[] = array_keys(
+                array_filter(['record' => $may->record, 'share' => $may->shareScreen, 'write' => $may->write]),
+            );
         }
 
         return $allowed;

@@ -19,7 +19,10 @@ use PHPUnit\Framework\Attributes\DataProvider;
  */
 final class SourcesTest extends AppTestCase
 {
-    private const PEOPLE = ['01a00000-0000-7000-8000-000000000001' => 'Ada', '01a00000-0000-7000-8000-000000000002' => 'Ben'];
+    private const PEOPLE = [
+        '01a00000-0000-7000-8000-000000000001' => 'Ada',
+        '01a00000-0000-7000-8000-000000000002' => 'Ben',
+    ];
     private const CHI = ['01a00000-0000-7000-8000-000000000003' => 'Chi'];
 
     #[DataProvider('kinds')]
@@ -30,8 +33,16 @@ final class SourcesTest extends AppTestCase
         self::assertSame(array_keys(self::PEOPLE), array_keys($before));
         self::assertSame($before, $this->bring($room, self::PEOPLE));
         $after = $this->bring($room, [array_key_first(self::PEOPLE) => 'Ada'] + self::CHI);
-        self::assertSame($before[array_key_first(self::PEOPLE)], $after[array_key_first(self::PEOPLE)], 'a new member is no new link for those who stay');
-        self::assertSame([array_key_first(self::PEOPLE), array_key_first(self::CHI)], array_keys($after), 'and nobody else');
+        self::assertSame(
+            $before[array_key_first(self::PEOPLE)],
+            $after[array_key_first(self::PEOPLE)],
+            'a new member is no new link for those who stay',
+        );
+        self::assertSame(
+            [array_key_first(self::PEOPLE), array_key_first(self::CHI)],
+            array_keys($after),
+            'and nobody else',
+        );
         $this->source($kind)->change($room);
         self::assertSame($after, $this->bring($room, [array_key_first(self::PEOPLE) => 'Ada'] + self::CHI));
     }
@@ -96,13 +107,18 @@ final class SourcesTest extends AppTestCase
     {
         $lesson = $this->readyLesson(4, 2);
         $class = $lesson->text('classId');
-        $this->ask('PUT', "/api/staff/classes/{$class}/room-source", ['kind' => $kind->value, 'addressPattern' => $known ? 'https://rooms.example/{class}-{n}-{tail}' : ''])->is(200);
+        $this->ask('PUT', "/api/staff/classes/{$class}/room-source", [
+            'kind' => $kind->value,
+            'addressPattern' => $known ? 'https://rooms.example/{class}-{n}-{tail}' : '',
+        ])->is(200);
         $this->db()->executeStatement(
             "INSERT INTO room (id, class_id, purpose, grouping_id, group_id, name, state, source, life)
              SELECT gen_random_uuid(), ?, 'group', grouping_id, id, name, 'planned', ?, 'grouping' FROM work_group WHERE grouping_id = ?",
             [$class, $kind->value, $lesson->text('floor.id')],
         );
-        $rooms = $this->em()->getRepository(Room::class)->findBy(['class' => $class]);
+        $rooms = $this->em()
+            ->getRepository(Room::class)
+            ->findBy(['class' => $class]);
         foreach (SourceKind::OwnLinks === $kind && $known ? $rooms : [] as $i => $room) {
             $this->store()->link($room, Link::read("https://own.example/{$i}"));
         }
@@ -117,7 +133,13 @@ final class SourcesTest extends AppTestCase
      */
     private function bring(Room $room, array $people): array
     {
-        $named = ['class' => '9G', 'teacher' => 'T', 'lesson' => '', 'group' => $room->name, 'n' => $room->group->position ?? 0];
+        $named = [
+            'class' => '9G',
+            'teacher' => 'T',
+            'lesson' => '',
+            'group' => $room->name,
+            'n' => $room->group->position ?? 0,
+        ];
 
         return $this->source($room->source)->bring($room, $people, $named, $this->store());
     }

@@ -120,10 +120,21 @@ final class DoorTest extends AppTestCase
     {
         $pass = $this->pass(2);
         $this->asNobody();
-        self::assertSame('in', $this->ask('POST', '/api/student/join', ['pass' => $pass])->is(200)->text('state'));
+        self::assertSame(
+            'in',
+            $this->ask('POST', '/api/student/join', ['pass' => $pass])
+                ->is(200)
+                ->text('state'),
+        );
         self::assertSame('Student C', $this->ask('GET', '/api/student/now')->is(200)->text('name'));
         self::assertSame(1, $this->db()->fetchOne('SELECT COUNT(*) FROM student WHERE pass_used_at IS NOT NULL'));
-        self::assertSame('in', $this->ask('POST', '/api/student/join', ['pass' => $pass])->is(200)->text('state'), 'a second scan changes nothing');
+        self::assertSame(
+            'in',
+            $this->ask('POST', '/api/student/join', ['pass' => $pass])
+                ->is(200)
+                ->text('state'),
+            'a second scan changes nothing',
+        );
     }
 
     public function test_who_scans_a_pass_whose_name_another_device_has_waits_until_the_teacher_says_who_is_who(): void
@@ -131,11 +142,19 @@ final class DoorTest extends AppTestCase
         $pass = $this->pass(2);
         $this->join($this->lesson, $this->id(2));
         $this->asNobody();
-        self::assertSame('waiting', $this->ask('POST', '/api/student/join', ['pass' => $pass])->is(200)->text('state'));
+        self::assertSame(
+            'waiting',
+            $this->ask('POST', '/api/student/join', ['pass' => $pass])
+                ->is(200)
+                ->text('state'),
+        );
         $this->ask('GET', '/api/student/now')->is(401);
         $this->asTeacher();
         $waits = $this->ask('GET', '/api/staff/lessons/'.$this->lesson->text('id'));
-        self::assertSame(['Student C', $this->id(2)], [$waits->at('doorway.0.typed'), $waits->at('doorway.0.student')]);
+        self::assertSame(
+            ['Student C', $this->id(2)],
+            [$waits->at('doorway.0.typed'), $waits->at('doorway.0.student')],
+        );
     }
 
     public function test_passes_end_where_they_are_renewed_and_with_the_student_and_the_class(): void
@@ -164,11 +183,25 @@ final class DoorTest extends AppTestCase
         [$mine, $theirs] = [$this->pass(0), $this->pass(1)];
         $this->asNobody();
         $wall = basename($this->lesson->text('classPage'));
-        foreach ([substr($mine, 0, 22).substr($theirs, 22), strrev($mine), '', 'x', $wall, substr($mine, 0, 22).substr($wall, 22), str_repeat('z', 22).substr($mine, 22), $mine."\n"] as $made) {
+        foreach (
+            [
+                substr($mine, 0, 22).substr($theirs, 22),
+                strrev($mine),
+                '',
+                'x',
+                $wall,
+                substr($mine, 0, 22).substr($wall, 22),
+                str_repeat('z', 22).substr($mine, 22),
+                $mine."\n",
+            ] as $made
+        ) {
             $answer = $this->ask('POST', '/api/student/join', ['pass' => $made])->is(404);
             self::assertSame('pass', $answer->text('errors.0.field'));
         }
-        $answers = array_map(fn (int $i): int => $this->ask('POST', '/api/student/join', ['pass' => "wrong{$i}"])->status, range(1, 40));
+        $answers = array_map(
+            fn (int $i): int => $this->ask('POST', '/api/student/join', ['pass' => "wrong{$i}"])->status,
+            range(1, 40),
+        );
         self::assertContains(429, $answers, 'nor tried at leisure');
         self::assertSame(200, $this->ask('POST', '/api/student/join', ['pass' => $mine])->status);
         $this->ask('GET', '/api/class-page/'.$mine)->is(404);
@@ -189,7 +222,11 @@ final class DoorTest extends AppTestCase
         $this->ask('PATCH', '/api/staff/students/'.$this->id(1), ['absent' => true])->is(204);
         $this->join($this->lesson, $this->id(1));
         $lesson = $this->ask('GET', '/api/staff/lessons/'.$this->lesson->text('id'));
-        self::assertSame([true, true], [$lesson->at('students.1.absent'), $lesson->at('students.1.claimed')], 'the teacher sees both, and decides');
+        self::assertSame(
+            [true, true],
+            [$lesson->at('students.1.absent'), $lesson->at('students.1.claimed')],
+            'the teacher sees both, and decides',
+        );
     }
 
     public function test_an_archived_class_has_no_door(): void
@@ -208,7 +245,7 @@ final class DoorTest extends AppTestCase
         $this->asNobody();
         $answers = [];
         for ($i = 0; $i < 60; ++$i) {
-            $answers[] = $this->ask('GET', '/api/student/classes/ZZZZZ'.\chr(65 + $i % 26))->status;
+            $answers[] = $this->ask('GET', '/api/student/classes/ZZZZZ'.\chr(65 + ($i % 26)))->status;
         }
         self::assertSame([404 => 40, 429 => 20], array_count_values($answers));
         $this->door()->is(200);
@@ -231,7 +268,12 @@ final class DoorTest extends AppTestCase
         $answers = [];
         for ($i = 0; $i < 230; ++$i) {
             $this->asNobody();
-            $answers[] = $this->ask('POST', '/api/student/join', ['doorWord' => $this->doorWord, 'name' => "Somebody Else {$i}"], ['X-Forwarded-For' => "198.51.100.{$i}"])->status;
+            $answers[] = $this->ask(
+                'POST',
+                '/api/student/join',
+                ['doorWord' => $this->doorWord, 'name' => "Somebody Else {$i}"],
+                ['X-Forwarded-For' => "198.51.100.{$i}"],
+            )->status;
         }
         self::assertSame([404 => 200, 429 => 30], array_count_values($answers));
     }
@@ -247,7 +289,9 @@ final class DoorTest extends AppTestCase
         $this->asTeacher();
         $lesson = $this->ask('GET', '/api/staff/lessons/'.$this->lesson->text('id'));
         self::assertSame(['Beanie', null], [$lesson->text('doorway.0.typed'), $lesson->at('doorway.0.student')]);
-        $this->ask('POST', "/api/staff/classes/{$this->classId}/doorway/".$lesson->text('doorway.0.id'), ['student' => $this->id(1)])->is(204);
+        $this->ask('POST', "/api/staff/classes/{$this->classId}/doorway/".$lesson->text('doorway.0.id'), [
+            'student' => $this->id(1),
+        ])->is(204);
         self::assertSame([], $this->ask('GET', '/api/staff/lessons/'.$this->lesson->text('id'))->list('doorway'));
         $this->asStudent($token);
         self::assertSame('in', $this->ask('GET', '/api/student/door')->text('state'));
@@ -310,15 +354,26 @@ final class DoorTest extends AppTestCase
             $this->ask('GET', '/api/student/now')->is(401);
         }
         $this->asNobody();
-        self::assertSame('waiting', $this->ask('POST', '/api/student/join', ['pass' => $pass])->text('state'), 'also by a pass');
+        self::assertSame(
+            'waiting',
+            $this->ask('POST', '/api/student/join', ['pass' => $pass])->text('state'),
+            'also by a pass',
+        );
         $this->asNobody();
         $this->knock('Nobody Here', true)->is(200);
         $this->asTeacher();
         $lesson = $this->ask('GET', '/api/staff/lessons/'.$this->lesson->text('id'));
         self::assertSame([false, false, false, false], array_column($lesson->list('doorway'), 'taken'));
-        self::assertSame([$this->id(0), $this->id(1), $this->id(2), null], array_column($lesson->list('doorway'), 'student'));
+        self::assertSame(
+            [$this->id(0), $this->id(1), $this->id(2), null],
+            array_column($lesson->list('doorway'), 'student'),
+        );
         $this->ask('POST', "/api/staff/classes/{$this->classId}/doorway")->is(204);
-        self::assertCount(1, $this->ask('GET', '/api/staff/lessons/'.$this->lesson->text('id'))->list('doorway'), 'whom nobody knows still waits');
+        self::assertCount(
+            1,
+            $this->ask('GET', '/api/staff/lessons/'.$this->lesson->text('id'))->list('doorway'),
+            'whom nobody knows still waits',
+        );
         foreach ($tokens as $token) {
             $this->asStudent($token);
             $this->ask('GET', '/api/student/now')->is(200);
@@ -332,9 +387,18 @@ final class DoorTest extends AppTestCase
         $this->asNobody();
         self::assertSame('name', $this->knock('Student A')->is(422)->text('errors.0.field'));
         self::assertSame('waiting', $this->knock('Student A', true)->is(200)->text('state'));
-        self::assertSame('waiting', $this->ask('GET', '/api/student/door')->text('state'), 'and does not let itself in');
+        self::assertSame(
+            'waiting',
+            $this->ask('GET', '/api/student/door')->text('state'),
+            'and does not let itself in',
+        );
         $this->asNobody();
-        self::assertSame('in', $this->ask('POST', '/api/student/join', ['pass' => $pass])->is(200)->text('state'));
+        self::assertSame(
+            'in',
+            $this->ask('POST', '/api/student/join', ['pass' => $pass])
+                ->is(200)
+                ->text('state'),
+        );
     }
 
     public function test_whoever_is_on_no_list_takes_part_as_a_guest(): void
@@ -346,7 +410,10 @@ final class DoorTest extends AppTestCase
         $guest = $this->ask('GET', '/api/staff/lessons/'.$this->lesson->text('id'))->text('doorway.0.id');
         $this->ask('POST', "/api/staff/classes/{$this->classId}/doorway/{$guest}/guest")->is(204);
         $lesson = $this->ask('GET', '/api/staff/lessons/'.$this->lesson->text('id'));
-        self::assertSame(['Aunt Mary', ['guest']], [$lesson->text('students.6.name'), $lesson->texts('students.6.tags')]);
+        self::assertSame(
+            ['Aunt Mary', ['guest']],
+            [$lesson->text('students.6.name'), $lesson->texts('students.6.tags')],
+        );
         $this->asStudent($token);
         self::assertSame('Aunt Mary', $this->ask('GET', '/api/student/now')->is(200)->text('name'));
         $this->asNobody();
@@ -405,7 +472,9 @@ final class DoorTest extends AppTestCase
         $this->asStudent($tokens[1]);
         self::assertSame('Student E', $this->ask('GET', '/api/student/now')->is(200)->text('name'));
         $this->asTeacher();
-        $fresh = $this->ask('POST', "/api/staff/classes/{$this->classId}/door-word")->is(200)->text('doorWord');
+        $fresh = $this->ask('POST', "/api/staff/classes/{$this->classId}/door-word")
+            ->is(200)
+            ->text('doorWord');
         self::assertNotSame($this->doorWord, $fresh);
         $this->asStudent($tokens[2]);
         $this->ask('GET', '/api/student/now')->is(200);
@@ -426,14 +495,24 @@ final class DoorTest extends AppTestCase
         $old = $this->inAs('Student A');
         $this->asNobody();
         $this->forgetLimits();
-        $waits = $this->ask('POST', '/api/student/join', ['doorWord' => $this->doorWord, 'name' => 'Student A', 'wait' => true])->is(200);
-        self::assertSame(['waiting', true, 'Student A'], [$waits->text('state'), $waits->at('taken'), $waits->text('name')]);
+        $waits = $this->ask('POST', '/api/student/join', [
+            'doorWord' => $this->doorWord,
+            'name' => 'Student A',
+            'wait' => true,
+        ])->is(200);
+        self::assertSame(
+            ['waiting', true, 'Student A'],
+            [$waits->text('state'), $waits->at('taken'), $waits->text('name')],
+        );
         $this->asTeacher();
         $guest = $this->ask('GET', '/api/staff/lessons/'.$this->lesson->text('id'))->text('doorway.0.id');
         $this->asStudent($old);
         $this->ask('POST', '/api/student/other-device', ['guest' => $guest, 'mine' => true])->is(204);
         $door = $this->ask('GET', '/api/student/door')->is(200);
-        self::assertSame(['outside', 'otherDevice', 'Student A'], [$door->text('state'), $door->text('ended'), $door->text('name')]);
+        self::assertSame(
+            ['outside', 'otherDevice', 'Student A'],
+            [$door->text('state'), $door->text('ended'), $door->text('name')],
+        );
     }
 
     public function test_where_the_teacher_allows_it_a_student_has_two_devices_and_no_third(): void
@@ -449,7 +528,13 @@ final class DoorTest extends AppTestCase
         $this->forgetLimits();
         $this->ask('POST', '/api/student/join', ['doorWord' => $this->doorWord, 'name' => 'Student A'])->is(409);
         $this->asTeacher();
-        self::assertCount(1, array_filter($this->ask('GET', "/api/staff/classes/{$this->classId}")->list('students'), static fn (mixed $one): bool => \is_array($one) && 'Student A' === $one['name']));
+        self::assertCount(
+            1,
+            array_filter(
+                $this->ask('GET', "/api/staff/classes/{$this->classId}")->list('students'),
+                static fn (mixed $one): bool => \is_array($one) && 'Student A' === $one['name'],
+            ),
+        );
     }
 
     private function inAs(string $name): string
@@ -483,7 +568,11 @@ final class DoorTest extends AppTestCase
 
     private function knock(string $name, bool $wait = false): Json
     {
-        return $this->ask('POST', '/api/student/join', ['doorWord' => $this->doorWord, 'name' => $name, 'wait' => $wait]);
+        return $this->ask('POST', '/api/student/join', [
+            'doorWord' => $this->doorWord,
+            'name' => $name,
+            'wait' => $wait,
+        ]);
     }
 
     private function id(int $student): string
@@ -495,14 +584,24 @@ final class DoorTest extends AppTestCase
     {
         for ($i = 0; $i < 66; ++$i) {
             $this->asNobody();
-            $status = $this->ask('POST', '/api/student/join', ['doorWord' => $this->doorWord, 'name' => "Stranger {$i}", 'wait' => true], ['X-Forwarded-For' => "198.51.100.{$i}"])->status;
+            $status = $this->ask(
+                'POST',
+                '/api/student/join',
+                ['doorWord' => $this->doorWord, 'name' => "Stranger {$i}", 'wait' => true],
+                ['X-Forwarded-For' => "198.51.100.{$i}"],
+            )->status;
             self::assertSame($i < 60 ? 200 : 429, $status);
         }
         $this->asTeacher();
         $this->ask('PATCH', "/api/staff/classes/{$this->classId}/door", ['mode' => 'checked'])->is(200);
         for ($i = 0; $i < 6; ++$i) {
             $this->asNobody();
-            self::assertSame('waiting', $this->knock('Student '.\chr(65 + $i))->is(200)->text('state'));
+            self::assertSame(
+                'waiting',
+                $this->knock('Student '.\chr(65 + $i))
+                    ->is(200)
+                    ->text('state'),
+            );
         }
     }
 
@@ -516,7 +615,8 @@ final class DoorTest extends AppTestCase
             \assert(\is_array($student) && \is_string($student['name']));
             for ($try = 0;; ++$try) {
                 $this->asNobody();
-                $status = $this->ask('POST', '/api/student/join', ['doorWord' => $word, 'name' => $student['name']])->status;
+                $status = $this->ask('POST', '/api/student/join', ['doorWord' => $word, 'name' => $student['name']])
+                    ->status;
                 if (200 === $status) {
                     break;
                 }
@@ -533,12 +633,22 @@ final class DoorTest extends AppTestCase
     {
         $this->ask('PATCH', "/api/staff/classes/{$this->classId}/door", ['mode' => 'checked'])->is(200);
         $this->asNobody();
-        $this->ask('POST', '/api/student/join', ['doorWord' => $this->doorWord, 'name' => 'Student A'], ['X-Forwarded-For' => '203.0.113.7'])->is(200);
+        $this->ask(
+            'POST',
+            '/api/student/join',
+            ['doorWord' => $this->doorWord, 'name' => 'Student A'],
+            ['X-Forwarded-For' => '203.0.113.7'],
+        )->is(200);
         $own = (string) $this->client->getCookieJar()->get(StudentDeviceStore::COOKIE)?->getValue();
         foreach ([1, 1, 1, 1, 2, 2, 2, 3, 3, 4, 4, 5, 5] as $network) {
             $this->forgetLimits();
             $this->asNobody();
-            $this->ask('POST', '/api/student/join', ['doorWord' => $this->doorWord, 'name' => 'Student A'], ['X-Forwarded-For' => "198.51.100.{$network}"])->is(200);
+            $this->ask(
+                'POST',
+                '/api/student/join',
+                ['doorWord' => $this->doorWord, 'name' => 'Student A'],
+                ['X-Forwarded-For' => "198.51.100.{$network}"],
+            )->is(200);
         }
         $this->asStudent($own);
         self::assertSame('waiting', $this->ask('GET', '/api/student/door')->text('state'));
@@ -572,7 +682,22 @@ final class DoorTest extends AppTestCase
         foreach (['Аda Lund', 'Stυdent A', "Ada\u{3164} Lund", 'Sοphie'] as $odd) {
             self::assertTrue(LooksLike::another($odd), $odd);
         }
-        foreach (['Ada Lund', 'Sóley Arnardóttir', 'Zofia Wójcik', '山田太郎', 'Юлия Иванова', 'أحمد', 'Nguyễn Thị Hoa', "O'Brien", '김민준', 'Ανδρέας', '山田 Hanako', 'Anne-Marie 2'] as $name) {
+        foreach (
+            [
+                'Ada Lund',
+                'Sóley Arnardóttir',
+                'Zofia Wójcik',
+                '山田太郎',
+                'Юлия Иванова',
+                'أحمد',
+                'Nguyễn Thị Hoa',
+                "O'Brien",
+                '김민준',
+                'Ανδρέας',
+                '山田 Hanako',
+                'Anne-Marie 2',
+            ] as $name
+        ) {
             self::assertFalse(LooksLike::another($name), $name);
         }
     }

@@ -23,10 +23,18 @@ final class PicturesTest extends AppTestCase
         $this->ask('DELETE', "/api/staff/students/{$gone}")->is(204);
         $this->ask('POST', "/api/staff/classes/{$class}/students", ['names' => "Newcomer\nAnother"])->is(200);
         $after = $this->pictures($class);
-        self::assertSame(\array_slice($before, 1, null, true), array_intersect_key($after, $before), 'who stays keeps theirs');
+        self::assertSame(
+            \array_slice($before, 1, null, true),
+            array_intersect_key($after, $before),
+            'who stays keeps theirs',
+        );
         self::assertCount(7, array_unique($after), 'and no two have the same');
         $this->ask('POST', "/api/staff/students/{$gone}/restore");
-        self::assertCount(\count($this->pictures($class)), array_unique($this->pictures($class)), 'nor when somebody comes back whose picture another has by now');
+        self::assertCount(
+            \count($this->pictures($class)),
+            array_unique($this->pictures($class)),
+            'nor when somebody comes back whose picture another has by now',
+        );
     }
 
     public function test_it_stands_at_the_door_on_the_page_beside_the_others_and_on_the_slip(): void
@@ -35,7 +43,9 @@ final class PicturesTest extends AppTestCase
         $this->ask('GET', '/api/staff/lessons/'.$lesson->text('id'));
         $door = $this->ask('GET', '/api/student/classes/'.rawurlencode($lesson->text('doorWord')))->is(200);
         self::assertSame(range(0, 5), array_column($door->list('names'), 'picture'));
-        $slips = $this->ask('GET', '/api/staff/rounds/'.$lesson->text('round.id').'/paper')->is(200)->list('slips');
+        $slips = $this->ask('GET', '/api/staff/rounds/'.$lesson->text('round.id').'/paper')
+            ->is(200)
+            ->list('slips');
         self::assertNotContains(null, array_column($slips, 'picture'));
         self::assertStringStartsWith('%PDF', $this->pdf($lesson));
         $me = $lesson->text('floor.groups.0.students.0');
@@ -56,8 +66,19 @@ final class PicturesTest extends AppTestCase
         $this->asStudent($device);
         self::assertNull($this->ask('GET', '/api/student/now')->at('young'));
         $this->asTeacher();
-        self::assertSame([], array_filter(array_column($this->ask('GET', '/api/staff/rounds/'.$lesson->text('round.id').'/paper')->list('slips'), 'picture'), \is_int(...)));
-        $this->ask('PATCH', '/api/staff/classes/'.$lesson->text('classId').'/door', ['language' => 'Welsh, please'])->is(422);
+        self::assertSame(
+            [],
+            array_filter(
+                array_column(
+                    $this->ask('GET', '/api/staff/rounds/'.$lesson->text('round.id').'/paper')->list('slips'),
+                    'picture',
+                ),
+                \is_int(...),
+            ),
+        );
+        $this->ask('PATCH', '/api/staff/classes/'.$lesson->text('classId').'/door', [
+            'language' => 'Welsh, please',
+        ])->is(422);
     }
 
     public function test_past_the_last_picture_they_begin_again_in_another_colour(): void
@@ -69,7 +90,11 @@ final class PicturesTest extends AppTestCase
     private function young(): Json
     {
         $lesson = $this->readyLesson();
-        $this->ask('PATCH', '/api/staff/classes/'.$lesson->text('classId').'/door', ['cannotReadYet' => true, 'names' => true, 'language' => 'cy-GB'])->is(200);
+        $this->ask('PATCH', '/api/staff/classes/'.$lesson->text('classId').'/door', [
+            'cannotReadYet' => true,
+            'names' => true,
+            'language' => 'cy-GB',
+        ])->is(200);
 
         return $lesson;
     }
@@ -81,7 +106,16 @@ final class PicturesTest extends AppTestCase
     {
         $this->asTeacher();
 
-        return array_filter(array_column($this->ask('GET', "/api/staff/classes/{$class}")->is(200)->list('students'), 'picture', 'id'), \is_int(...));
+        return array_filter(
+            array_column(
+                $this->ask('GET', "/api/staff/classes/{$class}")
+                    ->is(200)
+                    ->list('students'),
+                'picture',
+                'id',
+            ),
+            \is_int(...),
+        );
     }
 
     private function pdf(Json $lesson): string

@@ -26,14 +26,22 @@ final class RosterTest extends AppTestCase
         self::assertSame('table', $preview->text('columns.1.kind'));
         self::assertSame([], $this->ask('GET', '/api/staff/classes')->list(''), 'nothing is made by looking');
         $id = $this->make('')->text('id');
-        self::assertSame($preview->list('lines'), $this->ask('POST', "/api/staff/classes/{$id}/import", ['text' => $paste])->is(200)->list('lines'));
+        self::assertSame(
+            $preview->list('lines'),
+            $this->ask('POST', "/api/staff/classes/{$id}/import", ['text' => $paste])
+                ->is(200)
+                ->list('lines'),
+        );
         self::assertSame('A', $this->ask('GET', "/api/staff/classes/{$id}")->text('students.0.table'));
     }
 
     public function test_more_names_are_added_at_the_end_and_never_doubled(): void
     {
         $id = $this->make("Ada\nBen")->text('id');
-        self::assertSame(1, $this->ask('POST', "/api/staff/classes/{$id}/students", ['names' => "Ben\nChi"])->int('taken'));
+        self::assertSame(
+            1,
+            $this->ask('POST', "/api/staff/classes/{$id}/students", ['names' => "Ben\nChi"])->int('taken'),
+        );
         self::assertSame(['Ada', 'Ben', 'Chi'], self::names($this->ask('GET', "/api/staff/classes/{$id}")));
     }
 
@@ -43,7 +51,12 @@ final class RosterTest extends AppTestCase
         $id = $this->make($names)->is(200)->text('id');
         $this->ask('POST', "/api/staff/classes/{$id}/students", ['names' => "One\nTwo"])->is(422);
         self::assertCount(1_200, self::names($this->ask('GET', "/api/staff/classes/{$id}")));
-        self::assertSame('names', $this->make($names."\nOne more")->is(422)->text('errors.0.field'));
+        self::assertSame(
+            'names',
+            $this->make($names."\nOne more")
+                ->is(422)
+                ->text('errors.0.field'),
+        );
     }
 
     public function test_students_are_renamed_marked_absent_removed_and_brought_back(): void
@@ -63,7 +76,12 @@ final class RosterTest extends AppTestCase
     public function test_two_students_cannot_have_one_name(): void
     {
         $ben = $this->make("Ada\nBen")->text('students.1.id');
-        self::assertSame('name', $this->ask('PATCH', "/api/staff/students/{$ben}", ['name' => ' ADA '])->is(422)->text('errors.0.field'));
+        self::assertSame(
+            'name',
+            $this->ask('PATCH', "/api/staff/students/{$ben}", ['name' => ' ADA '])
+                ->is(422)
+                ->text('errors.0.field'),
+        );
         $this->ask('PATCH', "/api/staff/students/{$ben}", ['name' => ' '])->is(422);
         $this->ask('PATCH', "/api/staff/students/{$ben}", ['name' => str_repeat('x', 121)])->is(422);
     }
@@ -124,6 +142,9 @@ final class RosterTest extends AppTestCase
      */
     private static function names(Json $class): array
     {
-        return array_map(static fn (int $i): string => $class->text("students.{$i}.name"), array_keys($class->list('students')));
+        return array_map(
+            static fn (int $i): string => $class->text("students.{$i}.name"),
+            array_keys($class->list('students')),
+        );
     }
 }

@@ -18,11 +18,24 @@ final class FastCgiTest extends TestCase
     {
         $long = str_repeat('ü', 300);
         $request = $this->hears(
-            self::begin()
-            .self::params(['REQUEST_METHOD' => 'POST', 'REQUEST_URI' => '/api/x?a[]=1&a[]=2', 'QUERY_STRING' => 'a[]=1&a[]=2', 'CONTENT_TYPE' => 'application/json', 'HTTP_COOKIE' => 'one=1; two=a%3Db; one=other; =none', 'HTTP_X_LONG' => $long])
-            .self::record(4, '').self::record(5, '{"text":', 3).self::record(5, '"ß"}').self::record(5, ''),
+            self::begin().
+                self::params([
+                    'REQUEST_METHOD' => 'POST',
+                    'REQUEST_URI' => '/api/x?a[]=1&a[]=2',
+                    'QUERY_STRING' => 'a[]=1&a[]=2',
+                    'CONTENT_TYPE' => 'application/json',
+                    'HTTP_COOKIE' => 'one=1; two=a%3Db; one=other; =none',
+                    'HTTP_X_LONG' => $long,
+                ]).
+                self::record(4, '').
+                self::record(5, '{"text":', 3).
+                self::record(5, '"ß"}').
+                self::record(5, ''),
         );
-        self::assertSame(['POST', '/api/x', '{"text":"ß"}'], [$request->getMethod(), $request->getPathInfo(), $request->getContent()]);
+        self::assertSame(
+            ['POST', '/api/x', '{"text":"ß"}'],
+            [$request->getMethod(), $request->getPathInfo(), $request->getContent()],
+        );
         self::assertSame(['a' => ['1', '2']], $request->query->all());
         self::assertSame(['one' => '1', 'two' => 'a=b'], $request->cookies->all());
         self::assertSame([$long, 'json'], [$request->headers->get('X-Long'), $request->getContentTypeFormat()]);
@@ -30,7 +43,12 @@ final class FastCgiTest extends TestCase
 
     public function test_a_form_is_read_as_a_form(): void
     {
-        $request = $this->hears(self::begin().self::params(['REQUEST_METHOD' => 'POST', 'CONTENT_TYPE' => 'application/x-www-form-urlencoded']).self::record(5, 'a=1&b=%C3%BC').self::record(5, ''));
+        $request = $this->hears(
+            self::begin().
+                self::params(['REQUEST_METHOD' => 'POST', 'CONTENT_TYPE' => 'application/x-www-form-urlencoded']).
+                self::record(5, 'a=1&b=%C3%BC').
+                self::record(5, ''),
+        );
         self::assertSame(['a' => '1', 'b' => 'ü'], $request->request->all());
     }
 
@@ -42,7 +60,8 @@ final class FastCgiTest extends TestCase
         $response->headers->setCookie(Cookie::create('second', '2'));
         [$ours, $theirs] = self::pair();
         $process = pcntl_fork();
-        if (0 === $process) { // what is longer than the socket holds is read while it is written
+        if (0 === $process) {
+            // what is longer than the socket holds is read while it is written
             socket_close($theirs);
             (new FastCgi($ours))->answer($response);
             posix_kill(posix_getpid(), \SIGKILL); // nothing of the test runner ends with it
@@ -90,9 +109,13 @@ final class FastCgiTest extends TestCase
         yield 'somebody else’s record' => [self::begin().pack('CCnnCC', 1, 4, 7, 0, 0, 0)];
         yield 'called off' => [self::begin().self::record(2, '')];
         yield 'a kind nobody knows' => [self::begin().self::record(99, '')];
-        yield 'a parameter longer than what is there' => [self::begin().self::record(4, pack('CC', 100, 100).'abc').self::record(5, '')];
+        yield 'a parameter longer than what is there' => [
+            self::begin().self::record(4, pack('CC', 100, 100).'abc').self::record(5, ''),
+        ];
         yield 'a length that is cut off' => [self::begin().self::record(4, "\x80\x00").self::record(5, '')];
-        yield 'parameters without end' => [self::begin().str_repeat(self::record(4, str_repeat("\x01\x01ab", 15_000)), 4)];
+        yield 'parameters without end' => [
+            self::begin().str_repeat(self::record(4, str_repeat("\x01\x01ab", 15_000)), 4),
+        ];
         yield 'a body without end' => [self::begin().str_repeat(self::record(5, str_repeat('x', 60_000)), 40)];
     }
 
@@ -102,7 +125,11 @@ final class FastCgiTest extends TestCase
         $process = pcntl_fork();
         if (0 === $process) {
             socket_close($ours);
-            for ($sent = 0; $sent < \strlen($bytes) && false !== ($more = @socket_write($theirs, substr($bytes, $sent))); $sent += $more) {
+            for (
+                $sent = 0;
+                $sent < \strlen($bytes) && false !== ($more = @socket_write($theirs, substr($bytes, $sent)));
+                $sent += $more
+            ) {
             }
             posix_kill(posix_getpid(), \SIGKILL);
         }

@@ -45,11 +45,23 @@ final class StreamTest extends AppTestCase
         $own = $this->listening($lesson, $lesson->text('students.0.id'));
         $other = $this->listening($lesson, $lesson->text('students.1.id'));
         $past = $this->listening($lesson, $lesson->text('students.2.id'));
-        $this->db()->executeStatement("UPDATE student_device SET until = now() - interval '1 second' WHERE channel = ?", [$past]);
+        $this->db()->executeStatement(
+            "UPDATE student_device SET until = now() - interval '1 second' WHERE channel = ?",
+            [$past],
+        );
         $heard = array_map($this->open(...), [$own, $other, $past]);
-        $this->service(Stream::class)->publish([Audience::student($lesson->text('students.0.id')), Audience::student($lesson->text('students.2.id'))], ['kind' => 'seen']);
-        $this->service(Stream::class)->publish([Audience::student($lesson->text('students.1.id'))], ['kind' => 'last']);
-        self::assertSame([1, 0, 0], [$this->hears([$heard[0]], 'seen'), $this->hears([$heard[1]], 'seen'), $this->hears([$heard[2]], 'seen')]);
+        $this->service(Stream::class)->publish(
+            [Audience::student($lesson->text('students.0.id')), Audience::student($lesson->text('students.2.id'))],
+            ['kind' => 'seen'],
+        );
+        $this->service(Stream::class)->publish(
+            [Audience::student($lesson->text('students.1.id'))],
+            ['kind' => 'last'],
+        );
+        self::assertSame(
+            [1, 0, 0],
+            [$this->hears([$heard[0]], 'seen'), $this->hears([$heard[1]], 'seen'), $this->hears([$heard[2]], 'seen')],
+        );
     }
 
     /**
@@ -70,7 +82,9 @@ final class StreamTest extends AppTestCase
     {
         $base = $_ENV['PUBLIC_URL'] ?? null;
         self::assertIsString($base);
-        $response = $this->http->request('GET', $base.$this->service(StreamAddress::class)->of($channel)->address, ['buffer' => true]);
+        $response = $this->http->request('GET', $base.$this->service(StreamAddress::class)->of($channel)->address, [
+            'buffer' => true,
+        ]);
         self::assertSame(200, $response->getStatusCode());
 
         return $response;

@@ -34,7 +34,12 @@ final class ApiExamples
     public static function described(): array
     {
         if (null === self::$described) {
-            $read = json_decode((string) file_get_contents(\dirname(__DIR__, 3).'/docs/formats/openapi.json'), true, 64, \JSON_THROW_ON_ERROR);
+            $read = json_decode(
+                (string) file_get_contents(\dirname(__DIR__, 3).'/docs/formats/openapi.json'),
+                true,
+                64,
+                \JSON_THROW_ON_ERROR,
+            );
             \assert(\is_array($read) && \is_array($read['paths']) && \is_array($read['components']));
             self::$described = ['paths' => $read['paths'], 'components' => $read['components']];
         }
@@ -102,7 +107,10 @@ final class ApiExamples
 
         return match ($type) {
             'integer' => match ($field) {
-                'basedOn' => 1, 'forMs' => 5, 'minutes' => 20, default => 2,
+                'basedOn' => 1,
+                'forMs' => 5,
+                'minutes' => 20,
+                default => 2,
             },
             'number' => 1.5,
             'boolean' => false,

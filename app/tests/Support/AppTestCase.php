@@ -60,7 +60,9 @@ abstract class AppTestCase extends WebTestCase
     protected function asTeacher(?Teacher $teacher = null): void
     {
         $this->client->getCookieJar()->clear();
-        $this->client->getCookieJar()->set(new Cookie(TeacherDevices::COOKIE, $this->signedIn[($teacher ?? $this->teacher)->id]));
+        $this->client
+            ->getCookieJar()
+            ->set(new Cookie(TeacherDevices::COOKIE, $this->signedIn[($teacher ?? $this->teacher)->id]));
     }
 
     protected function asStudent(string $token): void
@@ -90,9 +92,20 @@ abstract class AppTestCase extends WebTestCase
         return new Json($this->client->getResponse());
     }
 
-    protected function command(string $lessonId, string $kind, ?int $seconds = null, ?int $endsAt = null, ?string $text = null, ?string $leaving = null): Json
-    {
-        return $this->ask('POST', "/api/staff/lessons/{$lessonId}/commands", compact('kind', 'seconds', 'endsAt', 'text', 'leaving'), ['Idempotency-Key' => Uuid::v4()->toRfc4122()]);
+    protected function command(
+        string $lessonId,
+        string $kind,
+        ?int $seconds = null,
+        ?int $endsAt = null,
+        ?string $text = null,
+        ?string $leaving = null,
+    ): Json {
+        return $this->ask(
+            'POST',
+            "/api/staff/lessons/{$lessonId}/commands",
+            compact('kind', 'seconds', 'endsAt', 'text', 'leaving'),
+            ['Idempotency-Key' => Uuid::v4()->toRfc4122()],
+        );
     }
 
     /**
@@ -100,10 +113,16 @@ abstract class AppTestCase extends WebTestCase
      */
     protected function newLesson(int $students = 6, string $class = '9G'): Json
     {
-        $names = implode("\n", array_map(static fn (int $i): string => 'Student '.($i <= 26 ? \chr(64 + $i) : $i), range(1, $students)));
+        $names = implode(
+            "\n",
+            array_map(static fn (int $i): string => 'Student '.($i <= 26 ? \chr(64 + $i) : $i), range(1, $students)),
+        );
         $id = $this->ask('POST', '/api/staff/classes', ['name' => $class, 'names' => $names])->text('id');
 
-        return $this->ask('POST', "/api/staff/classes/{$id}/lessons", ['title' => 'Where does the wall go?', 'minutes' => 50]);
+        return $this->ask('POST', "/api/staff/classes/{$id}/lessons", [
+            'title' => 'Where does the wall go?',
+            'minutes' => 50,
+        ]);
     }
 
     /**
@@ -114,13 +133,21 @@ abstract class AppTestCase extends WebTestCase
     protected function readyLesson(int $students = 6, int $groups = 2): Json
     {
         $lesson = $this->newLesson($students);
-        $this->ask('POST', '/api/staff/groupings/'.$lesson->text('floor.id').'/deal', ['basedOn' => 0, 'groups' => $groups, 'seed' => 1]);
+        $this->ask('POST', '/api/staff/groupings/'.$lesson->text('floor.id').'/deal', [
+            'basedOn' => 0,
+            'groups' => $groups,
+            'seed' => 1,
+        ]);
         $round = $lesson->text('round.id');
-        $this->ask('POST', "/api/staff/rounds/{$round}/originals", self::original('District sheet', [
-            ['id' => 'brief', 'kind' => 'text', 'text' => 'Larkmouth floods.'],
-            ['id' => 'noticed', 'kind' => 'each', 'text' => 'What do you notice?'],
-            ['id' => 'decision', 'kind' => 'together', 'text' => 'Our decision'],
-        ]))->is(200);
+        $this->ask(
+            'POST',
+            "/api/staff/rounds/{$round}/originals",
+            self::original('District sheet', [
+                ['id' => 'brief', 'kind' => 'text', 'text' => 'Larkmouth floods.'],
+                ['id' => 'noticed', 'kind' => 'each', 'text' => 'What do you notice?'],
+                ['id' => 'decision', 'kind' => 'together', 'text' => 'Our decision'],
+            ]),
+        )->is(200);
         $this->ask('POST', "/api/staff/rounds/{$round}/copies");
 
         return $this->ask('GET', '/api/staff/lessons/'.$lesson->text('id'));
@@ -136,7 +163,12 @@ abstract class AppTestCase extends WebTestCase
      */
     protected static function original(string $title, array $blocks, int $basedOn = 0, array $variants = []): array
     {
-        return ['title' => $title, 'basedOn' => $basedOn, 'pages' => [['id' => 'page-1', 'title' => '', 'blocks' => $blocks]], 'variants' => $variants];
+        return [
+            'title' => $title,
+            'basedOn' => $basedOn,
+            'pages' => [['id' => 'page-1', 'title' => '', 'blocks' => $blocks]],
+            'variants' => $variants,
+        ];
     }
 
     /**
@@ -192,7 +224,10 @@ abstract class AppTestCase extends WebTestCase
     {
         $this->asNobody();
         $this->forgetLimits();
-        $this->ask('POST', '/api/student/join', ['doorWord' => $lesson->text('doorWord'), 'name' => $this->nameOf($lesson, $studentId)])->is(200);
+        $this->ask('POST', '/api/student/join', [
+            'doorWord' => $lesson->text('doorWord'),
+            'name' => $this->nameOf($lesson, $studentId),
+        ])->is(200);
         $token = $this->client->getCookieJar()->get(StudentDeviceStore::COOKIE)?->getValue();
         \assert(\is_string($token));
         $this->asTeacher();

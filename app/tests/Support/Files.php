@@ -15,8 +15,12 @@ final class Files
      *
      * @return string a picture, red on its left half and blue on its right
      */
-    public static function picture(string $type = 'png', int $width = 40, int $height = 20, string $hidden = ''): string
-    {
+    public static function picture(
+        string $type = 'png',
+        int $width = 40,
+        int $height = 20,
+        string $hidden = '',
+    ): string {
         $picture = imagecreatetruecolor(max(1, $width), max(1, $height));
         \assert(false !== $picture);
         imagefilledrectangle($picture, 0, 0, intdiv($width, 2) - 1, $height, 0xFF0000);
@@ -29,7 +33,14 @@ final class Files
         };
         $bytes = (string) ob_get_clean();
 
-        return '' === $hidden ? $bytes : substr($bytes, 0, 2)."\xFF\xE1".pack('n', \strlen($hidden) + 8)."Exif\0\0".$hidden.substr($bytes, 2);
+        return '' === $hidden
+            ? $bytes
+            : substr($bytes, 0, 2).
+                    "\xFF\xE1".
+                    pack('n', \strlen($hidden) + 8).
+                    "Exif\0\0".
+                    $hidden.
+                    substr($bytes, 2);
     }
 
     /**
@@ -39,10 +50,11 @@ final class Files
     {
         $words .= "\0";
 
-        return "II*\0\x08\0\0\0\x02\0"
-            .pack('vvVV', 0x010E, 2, \strlen($words), 38) // what is on it
-            .pack('vvVvv', 0x0112, 3, 1, 6, 0) // which way up
-            ."\0\0\0\0".$words;
+        return "II*\0\x08\0\0\0\x02\0".
+            pack('vvVV', 0x010E, 2, \strlen($words), 38). // what is on it
+            pack('vvVvv', 0x0112, 3, 1, 6, 0). // which way up
+            "\0\0\0\0".
+            $words;
     }
 
     /**
@@ -62,9 +74,14 @@ final class Files
         foreach ($rows as $row) {
             $xml .= '<table:table-row>';
             foreach ($row as $cell) {
-                $xml .= \is_string($cell) && str_starts_with($cell, '=')
-                    ? '<table:table-cell table:formula="of:'.$cell.'" office:value-type="float" office:value="2"><text:p>2</text:p></table:table-cell>'
-                    : '<table:table-cell office:value-type="string"><text:p>'.htmlspecialchars((string) $cell).'</text:p></table:table-cell>';
+                $xml .=
+                    \is_string($cell) && str_starts_with($cell, '=')
+                        ? '<table:table-cell table:formula="of:'.
+                            $cell.
+                            '" office:value-type="float" office:value="2"><text:p>2</text:p></table:table-cell>'
+                        : '<table:table-cell office:value-type="string"><text:p>'.
+                            htmlspecialchars((string) $cell).
+                            '</text:p></table:table-cell>';
             }
             $xml .= '</table:table-row>';
         }
@@ -74,7 +91,9 @@ final class Files
             'META-INF/manifest.xml' => '<manifest:manifest xmlns:manifest="urn:oasis:names:tc:opendocument:xmlns:manifest:1.0"/>',
             'meta.xml' => '<?xml version="1.0"?><office:document-meta xmlns:office="urn:oasis:names:tc:opendocument:xmlns:office:1.0"><office:meta/></office:document-meta>',
             'styles.xml' => '<?xml version="1.0"?><office:document-styles xmlns:office="urn:oasis:names:tc:opendocument:xmlns:office:1.0"/>',
-            'content.xml' => '<?xml version="1.0"?><office:document-content xmlns:office="urn:oasis:names:tc:opendocument:xmlns:office:1.0" xmlns:table="urn:oasis:names:tc:opendocument:xmlns:table:1.0" xmlns:text="urn:oasis:names:tc:opendocument:xmlns:text:1.0"><office:body><office:spreadsheet><table:table table:name="Sheet1">'.$xml.'</table:table></office:spreadsheet></office:body></office:document-content>',
+            'content.xml' => '<?xml version="1.0"?><office:document-content xmlns:office="urn:oasis:names:tc:opendocument:xmlns:office:1.0" xmlns:table="urn:oasis:names:tc:opendocument:xmlns:table:1.0" xmlns:text="urn:oasis:names:tc:opendocument:xmlns:text:1.0"><office:body><office:spreadsheet><table:table table:name="Sheet1">'.
+                $xml.
+                '</table:table></office:spreadsheet></office:body></office:document-content>',
         ]);
     }
 
@@ -87,9 +106,17 @@ final class Files
         $main = 'http://schemas.openxmlformats.org/spreadsheetml/2006/main';
 
         return self::zip([
-            'xl/workbook.xml' => '<workbook xmlns="'.$main.'" xmlns:r="http://schemas.openxmlformats.org/officeDocument/2006/relationships"><sheets><sheet name="S" sheetId="1" r:id="s1"/></sheets></workbook>',
+            'xl/workbook.xml' => '<workbook xmlns="'.
+                $main.
+                '" xmlns:r="http://schemas.openxmlformats.org/officeDocument/2006/relationships"><sheets><sheet name="S" sheetId="1" r:id="s1"/></sheets></workbook>',
             'xl/_rels/workbook.xml.rels' => '<Relationships xmlns="http://schemas.openxmlformats.org/package/2006/relationships"><Relationship Id="s1" Type="http://schemas.openxmlformats.org/officeDocument/2006/relationships/worksheet" Target="worksheets/sheet1.xml"/></Relationships>',
-            'xl/worksheets/sheet1.xml' => '<?xml version="1.0"?>'.$doctype.'<worksheet xmlns="'.$main.'"><sheetData>'.$rows.'</sheetData></worksheet>',
+            'xl/worksheets/sheet1.xml' => '<?xml version="1.0"?>'.
+                $doctype.
+                '<worksheet xmlns="'.
+                $main.
+                '"><sheetData>'.
+                $rows.
+                '</sheetData></worksheet>',
         ]);
     }
 
@@ -100,7 +127,18 @@ final class Files
     {
         $xml = '';
         foreach ($rows as $row) {
-            $xml .= '<row>'.implode('', array_map(static fn (string $cell): string => '<c t="inlineStr"><is><t>'.htmlspecialchars($cell).'</t></is></c>', $row)).'</row>';
+            $xml .=
+                '<row>'.
+                implode(
+                    '',
+                    array_map(
+                        static fn (string $cell): string => '<c t="inlineStr"><is><t>'.
+                            htmlspecialchars($cell).
+                            '</t></is></c>',
+                        $row,
+                    ),
+                ).
+                '</row>';
         }
 
         return $xml;
@@ -121,7 +159,8 @@ final class Files
             'manifest.csv' => "propertyName,value\noneroster.version,1.2\n",
             'classes.csv' => "sourcedId,status,dateLastModified,title\nc1,,,9G\n",
             'users.csv' => "sourcedId,status,dateLastModified,enabledUser,username,userIds,givenName,familyName\n".$users,
-            'enrollments.csv' => "sourcedId,status,dateLastModified,classSourcedId,schoolSourcedId,userSourcedId,role\n".$enrollments,
+            'enrollments.csv' => "sourcedId,status,dateLastModified,classSourcedId,schoolSourcedId,userSourcedId,role\n".
+                $enrollments,
         ]);
     }
 

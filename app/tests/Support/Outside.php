@@ -20,7 +20,11 @@ final class Outside
     public static function fault(string $service, string $kind, int $times, ?string $call = null): void
     {
         $path = 'portal' === $service ? '/portal/control/faults' : '/control/faults';
-        self::ask('POST', $path, 'portal' === $service ? 'PORTAL_TOKEN' : 'MEETING_TOKEN', ['kind' => $kind, 'times' => $times, 'call' => $call]);
+        self::ask('POST', $path, 'portal' === $service ? 'PORTAL_TOKEN' : 'MEETING_TOKEN', [
+            'kind' => $kind,
+            'times' => $times,
+            'call' => $call,
+        ]);
     }
 
     /**
@@ -41,7 +45,9 @@ final class Outside
     public static function roomsNamed(string $beginning): int
     {
         $count = 0;
-        foreach ((array) (self::ask('GET', '/api/rooms?named='.rawurlencode($beginning), 'MEETING_TOKEN')['rooms'] ?? []) as $name) {
+        foreach (
+            (array) (self::ask('GET', '/api/rooms?named='.rawurlencode($beginning), 'MEETING_TOKEN')['rooms'] ?? []) as $name
+        ) {
             $count += \is_string($name) && str_starts_with($name, $beginning) ? 1 : 0;
         }
 
@@ -66,11 +72,20 @@ final class Outside
     public static function mail(string $to): array
     {
         $port = 1 + (int) parse_url(self::setting('MAILER_DSN'), \PHP_URL_PORT);
-        $all = HttpClient::create()->request('GET', "http://127.0.0.1:{$port}/messages", ['query' => ['to' => $to]])->toArray();
+        $all = HttpClient::create()
+            ->request('GET', "http://127.0.0.1:{$port}/messages", ['query' => ['to' => $to]])
+            ->toArray();
         $mail = [];
         foreach ($all as $one) {
-            $text = static fn (string $field): string => \is_array($one) && \is_string($one[$field] ?? null) ? $one[$field] : '';
-            $mail[] = ['subject' => $text('subject'), 'text' => $text('text'), 'html' => $text('html'), 'messageId' => $text('messageId')];
+            $text = static fn (string $field): string => \is_array($one) && \is_string($one[$field] ?? null)
+                ? $one[$field]
+                : '';
+            $mail[] = [
+                'subject' => $text('subject'),
+                'text' => $text('text'),
+                'html' => $text('html'),
+                'messageId' => $text('messageId'),
+            ];
         }
 
         return $mail;
@@ -90,6 +105,12 @@ final class Outside
      */
     private static function ask(string $method, string $path, string $token, ?array $body = null): array
     {
-        return HttpClient::create()->request($method, self::setting('MEETING_URL').$path, (null === $body ? [] : ['json' => $body]) + ['auth_bearer' => self::setting($token)])->toArray();
+        return HttpClient::create()
+            ->request(
+                $method,
+                self::setting('MEETING_URL').$path,
+                (null === $body ? [] : ['json' => $body]) + ['auth_bearer' => self::setting($token)],
+            )
+            ->toArray();
     }
 }

@@ -17,7 +17,9 @@ final class ProcessOfItsOwn
         if (!\is_string($token) || !\is_string($instances)) {
             return;
         }
-        $mine = explode(' ', $instances)[(int) $token - 1] ?? throw new \RuntimeException("There is no instance for process {$token} of the tests.");
+        $mine =
+            explode(' ', $instances)[(int) $token - 1] ??
+            throw new \RuntimeException("There is no instance for process {$token} of the tests.");
         [$folder, $database] = explode('|', $mine, 2);
         $temporary = $folder.'/tmp-of-tests';
         if (!is_dir($temporary)) {
@@ -25,7 +27,12 @@ final class ProcessOfItsOwn
         }
         $settings = require $folder.'/settings.php';
         \assert(\is_array($settings));
-        $own = ['FH_VAR' => $folder, 'DATABASE_URL' => $database, 'TMPDIR' => $temporary, 'FILES' => "disk:{$folder}/files-of-tests"];
+        $own = [
+            'FH_VAR' => $folder,
+            'DATABASE_URL' => $database,
+            'TMPDIR' => $temporary,
+            'FILES' => "disk:{$folder}/files-of-tests",
+        ];
         // What the first process has set for itself is in the environment of each.
         foreach ([...$settings, ...$own] as $name => $value) {
             \assert(\is_string($value));

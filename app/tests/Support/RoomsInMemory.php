@@ -53,7 +53,10 @@ final class RoomsInMemory implements RoomService
 
     public function setMembers(string $room, array $people): array
     {
-        return array_map(static fn (string $name): string => 'http://127.0.0.1/in/'.hash('sha256', $room.$name), $people);
+        return array_map(
+            static fn (string $name): string => 'http://127.0.0.1/in/'.hash('sha256', $room.$name),
+            $people,
+        );
     }
 
     public function letIn(string $link): string

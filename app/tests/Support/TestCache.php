@@ -22,7 +22,9 @@ final class TestCache
         }
         $made = (int) filemtime($container[0]);
         $root = \dirname(__DIR__, 2);
-        $changed = Finder::create()->files()->in([$root.'/src', $root.'/config', $root.'/translations', \dirname($root).'/core/src'])
+        $changed = Finder::create()
+            ->files()
+            ->in([$root.'/src', $root.'/config', $root.'/translations', \dirname($root).'/core/src'])
             ->filter(static fn (\SplFileInfo $file): bool => $file->getMTime() > $made);
         foreach ($changed as $file) {
             (new Filesystem())->remove($folder);

@@ -27,7 +27,11 @@ assert($container instanceof ContainerInterface);
 $container->set('mailer.mailer', new Mailer(Transport::fromDsn(Outside::setting('MAILER_DSN'))));
 $worker = $container->get(WorkCommand::class);
 assert($worker instanceof WorkCommand);
-$arguments = array_map(static fn (mixed $one): string => is_string($one) ? $one : '-', (array) $_SERVER['argv']) + ['', '-', '-'];
+$arguments = array_map(static fn (mixed $one): string => is_string($one) ? $one : '-', (array) $_SERVER['argv']) + [
+    '',
+    '-',
+    '-',
+];
 Death::ofTheProcess('-' === $arguments[1] ? null : (int) $arguments[1], '-' === $arguments[2] ? null : $arguments[2]);
 $db = $container->get('doctrine.dbal.default_connection');
 assert($db instanceof Connection);
@@ -36,4 +40,9 @@ do {
     }
     usleep(20_000);
     // What is tried again in a moment is waited for.
-} while (false !== $db->fetchOne('SELECT 1 FROM due_task WHERE due_at < ? AND claimed_until IS NULL', [(int) (microtime(true) * 1_000) + 10_000]));
+} while (
+    false !==
+    $db->fetchOne('SELECT 1 FROM due_task WHERE due_at < ? AND claimed_until IS NULL', [
+        (int) (microtime(true) * 1_000) + 10_000,
+    ])
+);

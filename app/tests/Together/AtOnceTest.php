@@ -27,7 +27,9 @@ final class AtOnceTest extends TestCase
     protected function setUp(): void
     {
         $this->http = HttpClient::create(['base_uri' => self::setting('PUBLIC_URL'), 'timeout' => 20], 16);
-        $signedIn = $this->http->request('POST', '/api/staff/sign-in', ['json' => ['email' => 'teacher@larkmouth.example', 'password' => 'harbour-lights']]);
+        $signedIn = $this->http->request('POST', '/api/staff/sign-in', [
+            'json' => ['email' => 'teacher@larkmouth.example', 'password' => 'harbour-lights'],
+        ]);
         $this->teacher = self::cookie($signedIn);
     }
 
@@ -37,12 +39,21 @@ final class AtOnceTest extends TestCase
         $grouping = $lesson->text('floor.id');
         $this->ask('POST', "/api/staff/groupings/{$grouping}/edits", ['kind' => 'addTable', 'basedOn' => 1])->is(200);
         foreach ($students as $student) {
-            $this->ask('POST', "/api/staff/groupings/{$grouping}/edits", ['kind' => 'shelve', 'student' => $student, 'basedOn' => $this->desk($grouping)->int('floor.step')])->is(200);
+            $this->ask('POST', "/api/staff/groupings/{$grouping}/edits", [
+                'kind' => 'shelve',
+                'student' => $student,
+                'basedOn' => $this->desk($grouping)->int('floor.step'),
+            ])->is(200);
         }
         $tables = $this->desk($grouping);
         $this->ask('POST', "/api/staff/groupings/{$grouping}/sign-up", ['seats' => 4, 'minutes' => 10])->is(200);
         $table = $tables->text('floor.groups.0.id');
-        $statuses = $this->atOnce(array_map(static fn (string $cookie): array => ['POST', '/api/student/seat', ['table' => $table], $cookie], $this->comeIn($lesson)));
+        $statuses = $this->atOnce(
+            array_map(
+                static fn (string $cookie): array => ['POST', '/api/student/seat', ['table' => $table], $cookie],
+                $this->comeIn($lesson),
+            ),
+        );
         self::assertSame(4, self::many($statuses, 200), 'four seats, seven who want one');
         self::assertSame(3, self::many($statuses, 409));
         self::assertCount(4, $this->desk($grouping)->list('floor.groups.0.students'));
@@ -52,7 +63,14 @@ final class AtOnceTest extends TestCase
     {
         [$lesson] = $this->lesson(4, 2);
         $name = $lesson->text('students.0.name');
-        $statuses = $this->atOnce(array_fill(0, self::PRESSES, ['POST', '/api/student/join', ['doorWord' => $lesson->text('doorWord'), 'name' => $name], '']));
+        $statuses = $this->atOnce(
+            array_fill(0, self::PRESSES, [
+                'POST',
+                '/api/student/join',
+                ['doorWord' => $lesson->text('doorWord'), 'name' => $name],
+                '',
+            ]),
+        );
         self::assertSame(1, self::many($statuses, 200));
         self::assertSame(self::PRESSES - 1, self::many($statuses, 409));
     }
@@ -61,12 +79,23 @@ final class AtOnceTest extends TestCase
     {
         [$lesson] = $this->lesson(6, 2);
         $path = '/api/staff/lessons/'.$lesson->text('id').'/commands';
-        $statuses = $this->atOnce(array_fill(0, self::PRESSES, ['POST', $path, ['kind' => 'sendOut'], $this->teacher]));
+        $statuses = $this->atOnce(
+            array_fill(0, self::PRESSES, ['POST', $path, ['kind' => 'sendOut'], $this->teacher]),
+        );
         self::assertSame(self::PRESSES, self::many($statuses, 200), 'a press that changes nothing is no mistake');
         $after = $this->ask('GET', '/api/staff/lessons/'.$lesson->text('id'));
-        $events = array_filter($this->rows('SELECT kind FROM live_event WHERE lesson_id = ?', $lesson->text('id')), static fn (array $row): bool => str_contains((string) json_encode($row), 'sentOut'));
+        $events = array_filter(
+            $this->rows('SELECT kind FROM live_event WHERE lesson_id = ?', $lesson->text('id')),
+            static fn (array $row): bool => str_contains((string) json_encode($row), 'sentOut'),
+        );
         self::assertCount(1, $events);
-        self::assertCount(1, $this->rows('SELECT r.id FROM run r JOIN round o ON o.id = r.round_id WHERE o.id = ?', $after->text('round.id')));
+        self::assertCount(
+            1,
+            $this->rows(
+                'SELECT r.id FROM run r JOIN round o ON o.id = r.round_id WHERE o.id = ?',
+                $after->text('round.id'),
+            ),
+        );
     }
 
     public function test_a_press_that_is_sent_again_under_its_key_is_done_once(): void
@@ -75,9 +104,23 @@ final class AtOnceTest extends TestCase
         $path = '/api/staff/lessons/'.$lesson->text('id').'/commands';
         $this->ask('POST', $path, ['kind' => 'sendOut'])->is(200);
         $key = Uuid::v4()->toRfc4122();
-        $statuses = $this->atOnce(array_fill(0, self::PRESSES, ['POST', $path, ['kind' => 'say', 'text' => 'Five minutes left.'], $this->teacher, $key]));
+        $statuses = $this->atOnce(
+            array_fill(0, self::PRESSES, [
+                'POST',
+                $path,
+                ['kind' => 'say', 'text' => 'Five minutes left.'],
+                $this->teacher,
+                $key,
+            ]),
+        );
         self::assertSame(self::PRESSES, self::many($statuses, 200));
-        self::assertCount(1, $this->rows("SELECT seq FROM live_event WHERE lesson_id = ? AND data::text LIKE '%Five minutes left%'", $lesson->text('id')));
+        self::assertCount(
+            1,
+            $this->rows(
+                "SELECT seq FROM live_event WHERE lesson_id = ? AND data::text LIKE '%Five minutes left%'",
+                $lesson->text('id'),
+            ),
+        );
     }
 
     public function test_of_two_windows_that_change_the_same_one_is_told_that_it_was_changed(): void
@@ -86,19 +129,73 @@ final class AtOnceTest extends TestCase
         $grouping = $lesson->text('floor.id');
         $original = $lesson->text('handOut.0.original');
         $step = $this->desk($grouping)->int('floor.step');
-        $statuses = $this->atOnce(array_fill(0, self::PRESSES, ['POST', "/api/staff/groupings/{$grouping}/edits", ['kind' => 'addTable', 'basedOn' => $step], $this->teacher]));
-        self::assertSame([1, self::PRESSES - 1], [self::many($statuses, 200), self::many($statuses, 409)], 'the floor');
+        $statuses = $this->atOnce(
+            array_fill(0, self::PRESSES, [
+                'POST',
+                "/api/staff/groupings/{$grouping}/edits",
+                ['kind' => 'addTable', 'basedOn' => $step],
+                $this->teacher,
+            ]),
+        );
+        self::assertSame(
+            [1, self::PRESSES - 1],
+            [self::many($statuses, 200), self::many($statuses, 409)],
+            'the floor',
+        );
         self::assertCount(3, $this->desk($grouping)->list('floor.groups'));
 
-        $text = static fn (int $i): array => ['title' => 'Sheet', 'basedOn' => 1, 'pages' => [['id' => 'p', 'title' => '', 'blocks' => [['id' => 'each', 'kind' => 'each', 'text' => "Wording {$i}"]]]]];
-        $statuses = $this->atOnce(array_map(fn (int $i): array => ['PUT', "/api/staff/originals/{$original}", $text($i), $this->teacher], range(1, self::PRESSES)));
-        self::assertSame([1, self::PRESSES - 1], [self::many($statuses, 200), self::many($statuses, 409)], 'the original');
+        $text = static fn (int $i): array => [
+            'title' => 'Sheet',
+            'basedOn' => 1,
+            'pages' => [
+                [
+                    'id' => 'p',
+                    'title' => '',
+                    'blocks' => [['id' => 'each', 'kind' => 'each', 'text' => "Wording {$i}"]],
+                ],
+            ],
+        ];
+        $statuses = $this->atOnce(
+            array_map(
+                fn (int $i): array => ['PUT', "/api/staff/originals/{$original}", $text($i), $this->teacher],
+                range(1, self::PRESSES),
+            ),
+        );
+        self::assertSame(
+            [1, self::PRESSES - 1],
+            [self::many($statuses, 200), self::many($statuses, 409)],
+            'the original',
+        );
 
         $order = $this->ask('GET', '/api/staff/lessons/'.$lesson->text('id'));
-        $segments = array_map(static fn (int $i): array => ['id' => $order->text("order.segments.{$i}.id"), 'kind' => $order->text("order.segments.{$i}.kind"), 'minutes' => $order->int("order.segments.{$i}.minutes")], array_keys($order->list('order.segments')));
-        $change = static fn (int $i): array => ['basedOn' => $order->int('order.step'), 'segments' => [...$segments, ['kind' => 'pause', 'minutes' => $i]]];
-        $statuses = $this->atOnce(array_map(fn (int $i): array => ['PUT', '/api/staff/lessons/'.$order->text('id').'/running-order', $change($i), $this->teacher], range(1, self::PRESSES)));
-        self::assertSame([1, self::PRESSES - 1], [self::many($statuses, 200), self::many($statuses, 409)], 'the running order');
+        $segments = array_map(
+            static fn (int $i): array => [
+                'id' => $order->text("order.segments.{$i}.id"),
+                'kind' => $order->text("order.segments.{$i}.kind"),
+                'minutes' => $order->int("order.segments.{$i}.minutes"),
+            ],
+            array_keys($order->list('order.segments')),
+        );
+        $change = static fn (int $i): array => [
+            'basedOn' => $order->int('order.step'),
+            'segments' => [...$segments, ['kind' => 'pause', 'minutes' => $i]],
+        ];
+        $statuses = $this->atOnce(
+            array_map(
+                fn (int $i): array => [
+                    'PUT',
+                    '/api/staff/lessons/'.$order->text('id').'/running-order',
+                    $change($i),
+                    $this->teacher,
+                ],
+                range(1, self::PRESSES),
+            ),
+        );
+        self::assertSame(
+            [1, self::PRESSES - 1],
+            [self::many($statuses, 200), self::many($statuses, 409)],
+            'the running order',
+        );
     }
 
     public function test_a_group_has_one_room_and_one_copy_however_often_they_are_asked_for(): void
@@ -121,27 +218,63 @@ final class AtOnceTest extends TestCase
         $path = "/api/staff/rounds/{$round}/set-up";
         $this->ask('PUT', "/api/staff/rounds/{$round}/sending", ['posts' => true])->is(204);
         $digest = $this->ask('GET', $path)->text('digest');
-        $statuses = $this->atOnce(array_fill(0, self::PRESSES, ['POST', $path, ['digest' => $digest], $this->teacher]));
-        self::assertSame(self::PRESSES, self::many($statuses, 204) + self::many($statuses, 409), 'done, or another list by then');
+        $statuses = $this->atOnce(
+            array_fill(0, self::PRESSES, ['POST', $path, ['digest' => $digest], $this->teacher]),
+        );
+        self::assertSame(
+            self::PRESSES,
+            self::many($statuses, 204) + self::many($statuses, 409),
+            'done, or another list by then',
+        );
         $until = microtime(true) + 20;
         while (microtime(true) < $until && [] !== $this->ask('GET', $path)->list('steps')) {
             usleep(100_000);
         }
         self::assertSame([], $this->ask('GET', $path)->list('steps'));
         self::assertCount(2, $this->rows('SELECT id FROM room WHERE grouping_id = ?', $lesson->text('floor.id')));
-        self::assertCount(2, $this->rows("SELECT id FROM sent WHERE round_id = ? AND kind = 'post' AND their_id IS NOT NULL", $round));
-        self::assertLessThanOrEqual(1, \count($this->rows('SELECT id FROM set_up WHERE lesson_id = ? AND done_at IS NULL', $lesson->text('id'))));
+        self::assertCount(
+            2,
+            $this->rows("SELECT id FROM sent WHERE round_id = ? AND kind = 'post' AND their_id IS NOT NULL", $round),
+        );
+        self::assertLessThanOrEqual(
+            1,
+            \count($this->rows('SELECT id FROM set_up WHERE lesson_id = ? AND done_at IS NULL', $lesson->text('id'))),
+        );
     }
 
     public function test_a_class_has_a_name_once_and_a_rule_once(): void
     {
         [$lesson, $students] = $this->lesson(4, 2);
         $class = $lesson->text('classId');
-        $this->atOnce(array_fill(0, self::PRESSES, ['POST', "/api/staff/classes/{$class}/students", ['names' => 'Zora Quill'], $this->teacher]));
-        self::assertCount(1, $this->rows("SELECT id FROM student WHERE class_id = ? AND name = 'Zora Quill'", $class));
-        $this->atOnce(array_fill(0, self::PRESSES, ['POST', "/api/staff/classes/{$class}/rules", ['kind' => 'apart', 'students' => \array_slice($students, 0, 2)], $this->teacher]));
+        $this->atOnce(
+            array_fill(0, self::PRESSES, [
+                'POST',
+                "/api/staff/classes/{$class}/students",
+                ['names' => 'Zora Quill'],
+                $this->teacher,
+            ]),
+        );
+        self::assertCount(
+            1,
+            $this->rows("SELECT id FROM student WHERE class_id = ? AND name = 'Zora Quill'", $class),
+        );
+        $this->atOnce(
+            array_fill(0, self::PRESSES, [
+                'POST',
+                "/api/staff/classes/{$class}/rules",
+                ['kind' => 'apart', 'students' => \array_slice($students, 0, 2)],
+                $this->teacher,
+            ]),
+        );
         self::assertCount(1, $this->rows('SELECT id FROM class_rule WHERE class_id = ?', $class));
-        $statuses = $this->atOnce(array_fill(0, self::PRESSES, ['POST', "/api/staff/classes/{$class}/rules", ['kind' => 'wish', 'students' => \array_slice($students, 0, 2)], $this->teacher]));
+        $statuses = $this->atOnce(
+            array_fill(0, self::PRESSES, [
+                'POST',
+                "/api/staff/classes/{$class}/rules",
+                ['kind' => 'wish', 'students' => \array_slice($students, 0, 2)],
+                $this->teacher,
+            ]),
+        );
         self::assertSame([1, self::PRESSES - 1], [self::many($statuses, 200), self::many($statuses, 422)], 'a wish');
         self::assertCount(1, $this->rows('SELECT wished_for_id FROM wish WHERE student_id = ?', $students[0]));
     }
@@ -149,31 +282,77 @@ final class AtOnceTest extends TestCase
     public function test_classes_made_at_once_have_each_a_door_word_of_their_own(): void
     {
         $mark = substr(Uuid::v4()->toRfc4122(), 0, 8);
-        $statuses = $this->atOnce(array_map(fn (int $i): array => ['POST', '/api/staff/classes', ['name' => "Door {$i} {$mark}", 'names' => ''], $this->teacher], range(1, self::PRESSES)));
+        $statuses = $this->atOnce(
+            array_map(
+                fn (int $i): array => [
+                    'POST',
+                    '/api/staff/classes',
+                    ['name' => "Door {$i} {$mark}", 'names' => ''],
+                    $this->teacher,
+                ],
+                range(1, self::PRESSES),
+            ),
+        );
         self::assertSame(self::PRESSES, self::many($statuses, 200));
-        self::assertCount(self::PRESSES, array_unique(self::texts($this->rows('SELECT door_word FROM school_class WHERE name LIKE ?', "Door % {$mark}"), 'door_word')));
+        self::assertCount(
+            self::PRESSES,
+            array_unique(
+                self::texts(
+                    $this->rows('SELECT door_word FROM school_class WHERE name LIKE ?', "Door % {$mark}"),
+                    'door_word',
+                ),
+            ),
+        );
     }
 
     public function test_the_same_picture_put_in_at_once_is_kept_once(): void
     {
         $picture = Files::picture('png', 50 + random_int(1, 400), 50 + random_int(1, 400));
-        $statuses = $this->atOnce(array_fill(0, 2, ['POST', '/api/staff/media', ['content' => base64_encode($picture)], $this->teacher]));
+        $statuses = $this->atOnce(
+            array_fill(0, 2, ['POST', '/api/staff/media', ['content' => base64_encode($picture)], $this->teacher]),
+        );
         self::assertSame(2, self::many($statuses, 200));
         $kept = $this->ask('POST', '/api/staff/media', ['content' => base64_encode($picture)])->is(200);
-        self::assertCount(1, $this->rows('SELECT o.id FROM media m JOIN media o ON o.digest = m.digest WHERE m.id = ?', $kept->text('id')));
+        self::assertCount(
+            1,
+            $this->rows(
+                'SELECT o.id FROM media m JOIN media o ON o.digest = m.digest WHERE m.id = ?',
+                $kept->text('id'),
+            ),
+        );
     }
 
     public function test_a_grouping_has_one_open_sign_up_and_its_end_is_due_once(): void
     {
         [$lesson] = $this->lesson(6, 2);
         $grouping = $lesson->text('floor.id');
-        $statuses = $this->atOnce(array_map(fn (int $seats): array => ['POST', "/api/staff/groupings/{$grouping}/sign-up", ['seats' => $seats, 'minutes' => 10], $this->teacher], range(3, 2 + self::PRESSES)));
+        $statuses = $this->atOnce(
+            array_map(
+                fn (int $seats): array => [
+                    'POST',
+                    "/api/staff/groupings/{$grouping}/sign-up",
+                    ['seats' => $seats, 'minutes' => 10],
+                    $this->teacher,
+                ],
+                range(3, 2 + self::PRESSES),
+            ),
+        );
         self::assertSame(self::PRESSES, self::many($statuses, 200));
         self::assertCount(1, $this->rows('SELECT id FROM sign_up WHERE grouping_id = ?', $grouping));
         self::assertCount(1, $this->rows('SELECT id FROM due_task WHERE subject = ?', $grouping));
-        $statuses = $this->atOnce(array_fill(0, self::PRESSES, ['DELETE', "/api/staff/groupings/{$grouping}/sign-up", null, $this->teacher]));
+        $statuses = $this->atOnce(
+            array_fill(0, self::PRESSES, [
+                'DELETE',
+                "/api/staff/groupings/{$grouping}/sign-up",
+                null,
+                $this->teacher,
+            ]),
+        );
         self::assertGreaterThanOrEqual(1, self::many($statuses, 200), 'it is closed');
-        self::assertCount(0, $this->rows('SELECT id FROM sign_up WHERE ended_at IS NULL AND grouping_id = ?', $grouping));
+        self::assertCount(
+            0,
+            $this->rows('SELECT id FROM sign_up WHERE ended_at IS NULL AND grouping_id = ?', $grouping),
+        );
         self::assertCount(0, $this->rows('SELECT id FROM due_task WHERE subject = ?', $grouping));
     }
 
@@ -181,26 +360,63 @@ final class AtOnceTest extends TestCase
     {
         [$lesson] = $this->lesson(6, 2);
         $grouping = $lesson->text('floor.id');
-        $carry = static fn (int $i): array => ['numbers' => ['roles' => array_map(static fn (int $n): array => ['number' => $n, 'role' => "role {$i}"], [1, 2, 3]), 'tasks' => [['numbers' => [1, 2], 'task' => "task {$i}"]]]];
-        $statuses = $this->atOnce(array_map(fn (int $i): array => ['PATCH', "/api/staff/groupings/{$grouping}", $carry($i), $this->teacher], range(1, self::PRESSES)));
+        $carry = static fn (int $i): array => [
+            'numbers' => [
+                'roles' => array_map(static fn (int $n): array => ['number' => $n, 'role' => "role {$i}"], [1, 2, 3]),
+                'tasks' => [['numbers' => [1, 2], 'task' => "task {$i}"]],
+            ],
+        ];
+        $statuses = $this->atOnce(
+            array_map(
+                fn (int $i): array => ['PATCH', "/api/staff/groupings/{$grouping}", $carry($i), $this->teacher],
+                range(1, self::PRESSES),
+            ),
+        );
         self::assertSame(self::PRESSES, self::many($statuses, 200) + self::many($statuses, 204));
         $roles = self::texts($this->rows('SELECT role FROM seat_role WHERE grouping_id = ?', $grouping), 'role');
         self::assertCount(3, $roles);
         self::assertCount(1, array_unique($roles));
-        self::assertSame([str_replace('role', 'task', $roles[0])], self::texts($this->rows('SELECT task FROM seat_task WHERE grouping_id = ?', $grouping), 'task'));
+        self::assertSame(
+            [str_replace('role', 'task', $roles[0])],
+            self::texts($this->rows('SELECT task FROM seat_task WHERE grouping_id = ?', $grouping), 'task'),
+        );
     }
 
     public function test_a_device_speaks_for_one_student(): void
     {
         [$lesson] = $this->lesson(6, 2);
         $door = $lesson->text('doorWord');
-        $cookie = self::cookie($this->send('POST', '/api/student/join', ['doorWord' => $door, 'name' => $lesson->text('students.0.name')], ''));
-        $this->atOnce(array_map(static fn (int $i): array => ['POST', '/api/student/join', ['doorWord' => $door, 'name' => $lesson->text("students.{$i}.name")], $cookie], range(1, 5)));
-        $devices = $this->rows('SELECT student_id, token_hash FROM student_device WHERE student_id IS NOT NULL AND class_id = ?', $lesson->text('classId'));
+        $cookie = self::cookie(
+            $this->send(
+                'POST',
+                '/api/student/join',
+                ['doorWord' => $door, 'name' => $lesson->text('students.0.name')],
+                '',
+            ),
+        );
+        $this->atOnce(
+            array_map(
+                static fn (int $i): array => [
+                    'POST',
+                    '/api/student/join',
+                    ['doorWord' => $door, 'name' => $lesson->text("students.{$i}.name")],
+                    $cookie,
+                ],
+                range(1, 5),
+            ),
+        );
+        $devices = $this->rows(
+            'SELECT student_id, token_hash FROM student_device WHERE student_id IS NOT NULL AND class_id = ?',
+            $lesson->text('classId'),
+        );
         foreach (['student_id', 'token_hash'] as $once) {
             self::assertCount(\count($devices), array_count_values(self::texts($devices, $once)), $once);
         }
-        self::assertContains($this->send('GET', '/api/student/now', null, $cookie)->getStatusCode(), [200, 401], 'the first device is somebody still, or is told that it is not');
+        self::assertContains(
+            $this->send('GET', '/api/student/now', null, $cookie)->getStatusCode(),
+            [200, 401],
+            'the first device is somebody still, or is told that it is not',
+        );
     }
 
     public function test_a_save_that_is_sent_again_is_done_once(): void
@@ -211,9 +427,19 @@ final class AtOnceTest extends TestCase
         $student = $this->comeIn($lesson)[0];
         $copy = $this->as($student, 'GET', '/api/student/now')->text('group.copies.0.id');
         $save = Uuid::v4()->toRfc4122();
-        $statuses = $this->atOnce(array_fill(0, self::PRESSES, ['PUT', "/api/student/copies/{$copy}/slots/together", ['save' => $save, 'base' => '', 'text' => 'said once'], $student]));
+        $statuses = $this->atOnce(
+            array_fill(0, self::PRESSES, [
+                'PUT',
+                "/api/student/copies/{$copy}/slots/together",
+                ['save' => $save, 'base' => '', 'text' => 'said once'],
+                $student,
+            ]),
+        );
         self::assertSame(self::PRESSES, self::many($statuses, 200));
-        self::assertSame([['text' => 'said once']], $this->rows("SELECT text FROM slot_answer WHERE slot = 'together' AND copy_id = ?", $copy));
+        self::assertSame(
+            [['text' => 'said once']],
+            $this->rows("SELECT text FROM slot_answer WHERE slot = 'together' AND copy_id = ?", $copy),
+        );
         self::assertCount(1, $this->rows('SELECT id FROM slot_save WHERE id = ?', $save));
     }
 
@@ -223,11 +449,40 @@ final class AtOnceTest extends TestCase
         $round = $lesson->text('round.id');
         $original = $lesson->text('handOut.0.original');
         $groups = array_map(static fn (int $i): string => $lesson->text("floor.groups.{$i}.id"), [0, 1]);
-        $plan = static fn (int $i): array => ['knew' => [$original], 'rows' => [['original' => $original, 'way' => 'together', 'variant' => '', 'cells' => array_map(static fn (string $group): array => ['group' => $group, 'way' => 0 === $i % 2 ? 'each' : 'nothing', 'variant' => ''], $groups)]]];
-        $statuses = $this->atOnce(array_map(fn (int $i): array => ['PUT', "/api/staff/rounds/{$round}/hand-out", $plan($i), $this->teacher], range(1, self::PRESSES)));
-        self::assertSame(self::PRESSES, self::many($statuses, 200) + self::many($statuses, 204), implode(', ', $statuses));
+        $plan = static fn (int $i): array => [
+            'knew' => [$original],
+            'rows' => [
+                [
+                    'original' => $original,
+                    'way' => 'together',
+                    'variant' => '',
+                    'cells' => array_map(
+                        static fn (string $group): array => [
+                            'group' => $group,
+                            'way' => 0 === $i % 2 ? 'each' : 'nothing',
+                            'variant' => '',
+                        ],
+                        $groups,
+                    ),
+                ],
+            ],
+        ];
+        $statuses = $this->atOnce(
+            array_map(
+                fn (int $i): array => ['PUT', "/api/staff/rounds/{$round}/hand-out", $plan($i), $this->teacher],
+                range(1, self::PRESSES),
+            ),
+        );
+        self::assertSame(
+            self::PRESSES,
+            self::many($statuses, 200) + self::many($statuses, 204),
+            implode(', ', $statuses),
+        );
         self::assertCount(1, $this->rows('SELECT id FROM hand_out WHERE group_id IS NULL AND round_id = ?', $round));
-        $cells = self::texts($this->rows('SELECT way FROM hand_out WHERE group_id IS NOT NULL AND round_id = ?', $round), 'way');
+        $cells = self::texts(
+            $this->rows('SELECT way FROM hand_out WHERE group_id IS NOT NULL AND round_id = ?', $round),
+            'way',
+        );
         self::assertCount(2, $cells);
         self::assertCount(1, array_unique($cells), 'what one of them has said, whole');
     }
@@ -237,11 +492,25 @@ final class AtOnceTest extends TestCase
         [$lesson] = $this->lesson(6, 2);
         $path = '/api/staff/lessons/'.$lesson->text('id').'/commands';
         $this->ask('POST', $path, ['kind' => 'sendOut'])->is(200);
-        $statuses = $this->atOnce(array_map(fn (int $i): array => ['POST', $path, ['kind' => 'say', 'text' => "Notice {$i}"], $this->teacher], range(1, self::PRESSES)));
+        $statuses = $this->atOnce(
+            array_map(
+                fn (int $i): array => ['POST', $path, ['kind' => 'say', 'text' => "Notice {$i}"], $this->teacher],
+                range(1, self::PRESSES),
+            ),
+        );
         self::assertSame(self::PRESSES, self::many($statuses, 200));
-        $numbers = array_column($this->rows('SELECT seq FROM live_event WHERE lesson_id = ? ORDER BY seq', $lesson->text('id')), 'seq');
+        $numbers = array_column(
+            $this->rows('SELECT seq FROM live_event WHERE lesson_id = ? ORDER BY seq', $lesson->text('id')),
+            'seq',
+        );
         self::assertSame(range(1, \count($numbers)), $numbers, 'no number twice and none left out');
-        self::assertCount(self::PRESSES, $this->rows("SELECT seq FROM live_event WHERE data::text LIKE '%Notice %' AND lesson_id = ?", $lesson->text('id')));
+        self::assertCount(
+            self::PRESSES,
+            $this->rows(
+                "SELECT seq FROM live_event WHERE data::text LIKE '%Notice %' AND lesson_id = ?",
+                $lesson->text('id'),
+            ),
+        );
     }
 
     public function test_a_student_is_in_one_place_and_has_one_link_into_a_room(): void
@@ -249,13 +518,21 @@ final class AtOnceTest extends TestCase
         [$lesson, $ids] = $this->lesson(4, 2);
         $student = $this->comeIn($lesson)[0];
         $this->atOnce([
-            ...array_fill(0, 3, ['POST', '/api/staff/rounds/'.$lesson->text('round.id').'/rooms', [], $this->teacher]),
+            ...array_fill(0, 3, [
+                'POST',
+                '/api/staff/rounds/'.$lesson->text('round.id').'/rooms',
+                [],
+                $this->teacher,
+            ]),
             ...array_fill(0, self::PRESSES, ['POST', '/api/student/sign', [], $student]),
         ]);
         self::assertCount(1, $this->rows('SELECT page_at FROM presence WHERE student_id = ?', $ids[0]));
         $links = [];
         for ($look = 0; $look < 100; ++$look) {
-            $links = $this->rows('SELECT m.student_id, r.id FROM room_member m JOIN room r ON r.id = m.room_id WHERE r.group_id IS NOT NULL AND r.class_id = ?', $lesson->text('classId'));
+            $links = $this->rows(
+                'SELECT m.student_id, r.id FROM room_member m JOIN room r ON r.id = m.room_id WHERE r.group_id IS NOT NULL AND r.class_id = ?',
+                $lesson->text('classId'),
+            );
             if (\count($links) >= 4) {
                 break;
             }
@@ -270,11 +547,28 @@ final class AtOnceTest extends TestCase
     public function test_a_forgotten_password_is_set_once_by_its_link(): void
     {
         $address = $this->newTeacher();
-        self::assertLessThan(300, $this->send('POST', '/api/account/forgotten', ['email' => $address], '')->getStatusCode());
+        self::assertLessThan(
+            300,
+            $this->send('POST', '/api/account/forgotten', ['email' => $address], '')->getStatusCode(),
+        );
         $path = '/api/account/password';
         $token = $this->tokenSentTo($address, 'password');
-        $statuses = $this->atOnce(array_map(static fn (int $i): array => ['POST', $path, ['token' => $token, 'password' => "a long enough word {$i}"], ''], range(1, self::PRESSES)));
-        self::assertCount(1, array_filter($statuses, static fn (int $status): bool => $status < 300), implode(', ', $statuses));
+        $statuses = $this->atOnce(
+            array_map(
+                static fn (int $i): array => [
+                    'POST',
+                    $path,
+                    ['token' => $token, 'password' => "a long enough word {$i}"],
+                    '',
+                ],
+                range(1, self::PRESSES),
+            ),
+        );
+        self::assertCount(
+            1,
+            array_filter($statuses, static fn (int $status): bool => $status < 300),
+            implode(', ', $statuses),
+        );
     }
 
     public function test_every_word_of_six_who_write_in_one_place_is_in_the_copy(): void
@@ -291,11 +585,18 @@ final class AtOnceTest extends TestCase
             foreach (array_keys($base->list('answers')) as $i) {
                 $text = 'together' === $base->text("answers.{$i}.slot") ? $base->text("answers.{$i}.text") : $text;
             }
-            $statuses = $this->atOnce(array_map(
-                static fn (string $cookie, int $i): array => ['PUT', "/api/student/copies/{$copy}/slots/together", ['save' => Uuid::v4()->toRfc4122(), 'base' => $text, 'text' => "{$text}\nword{$turn}by{$i}"], $cookie],
-                $students,
-                array_keys($students),
-            ));
+            $statuses = $this->atOnce(
+                array_map(
+                    static fn (string $cookie, int $i): array => [
+                        'PUT',
+                        "/api/student/copies/{$copy}/slots/together",
+                        ['save' => Uuid::v4()->toRfc4122(), 'base' => $text, 'text' => "{$text}\nword{$turn}by{$i}"],
+                        $cookie,
+                    ],
+                    $students,
+                    array_keys($students),
+                ),
+            );
             self::assertSame(6, self::many($statuses, 200));
         }
         $held = (string) json_encode($this->rows('SELECT text FROM slot_answer WHERE copy_id = ?', $copy));
@@ -317,7 +618,11 @@ final class AtOnceTest extends TestCase
                 ['PATCH', "/api/staff/segments/{$segment}", ['groupingId' => $other], $this->teacher],
                 ['DELETE', "/api/staff/groupings/{$other}", null, $this->teacher],
             ]);
-            self::assertNotSame($taken < 300, $removed < 300, "exactly one of the two is done ({$taken}, {$removed})");
+            self::assertNotSame(
+                $taken < 300,
+                $removed < 300,
+                "exactly one of the two is done ({$taken}, {$removed})",
+            );
         }
     }
 
@@ -325,8 +630,19 @@ final class AtOnceTest extends TestCase
     {
         [$address, $class] = $this->invited();
         $path = '/api/account/invitations/'.$this->tokenSentTo($address, 'invitation');
-        $statuses = $this->atOnce(array_fill(0, self::PRESSES, ['POST', $path, ['name' => 'Abel Tarrant', 'password' => 'a long enough word'], '']));
-        self::assertCount(1, array_filter($statuses, static fn (int $status): bool => $status < 300), implode(', ', $statuses));
+        $statuses = $this->atOnce(
+            array_fill(0, self::PRESSES, [
+                'POST',
+                $path,
+                ['name' => 'Abel Tarrant', 'password' => 'a long enough word'],
+                '',
+            ]),
+        );
+        self::assertCount(
+            1,
+            array_filter($statuses, static fn (int $status): bool => $status < 300),
+            implode(', ', $statuses),
+        );
         self::assertCount(1, $this->rows('SELECT id FROM teacher WHERE email = ?', $address));
         self::assertCount(1, $this->rows('SELECT teacher_id FROM class_staff WHERE class_id = ?', $class));
     }
@@ -350,7 +666,12 @@ final class AtOnceTest extends TestCase
     private function newTeacher(): string
     {
         [$address] = $this->invited();
-        $accepted = $this->send('POST', '/api/account/invitations/'.$this->tokenSentTo($address, 'invitation'), ['name' => 'Abel Tarrant', 'password' => 'a long enough word'], '');
+        $accepted = $this->send(
+            'POST',
+            '/api/account/invitations/'.$this->tokenSentTo($address, 'invitation'),
+            ['name' => 'Abel Tarrant', 'password' => 'a long enough word'],
+            '',
+        );
         self::assertLessThan(300, $accepted->getStatusCode());
 
         return $address;
@@ -361,7 +682,10 @@ final class AtOnceTest extends TestCase
         for ($look = 0; $look < 100; ++$look) {
             foreach ((array) glob(self::folder().'/mail/*') as $file) {
                 $mail = quoted_printable_decode((string) file_get_contents((string) $file));
-                if (str_contains($mail, $address) && 1 === preg_match("~/{$page}/([A-Za-z0-9_.-]+)~", $mail, $found)) {
+                if (
+                    str_contains($mail, $address)
+                    && 1 === preg_match("~/{$page}/([A-Za-z0-9_.-]+)~", $mail, $found)
+                ) {
                     return $found[1];
                 }
             }
@@ -379,7 +703,16 @@ final class AtOnceTest extends TestCase
      */
     private function atOnce(array $requests): array
     {
-        $answers = array_map(fn (array $request): ResponseInterface => $this->send($request[0], $request[1], $request[2], $request[3], $request[4] ?? null), $requests);
+        $answers = array_map(
+            fn (array $request): ResponseInterface => $this->send(
+                $request[0],
+                $request[1],
+                $request[2],
+                $request[3],
+                $request[4] ?? null,
+            ),
+            $requests,
+        );
         $statuses = array_map(static fn (ResponseInterface $answer): int => $answer->getStatusCode(), $answers);
         self::assertLessThan(500, max([0, ...$statuses]), implode(', ', $statuses));
 
@@ -389,10 +722,19 @@ final class AtOnceTest extends TestCase
     /**
      * @param array<string, mixed>|null $body
      */
-    private function send(string $method, string $path, ?array $body, string $cookie, ?string $key = null): ResponseInterface
-    {
+    private function send(
+        string $method,
+        string $path,
+        ?array $body,
+        string $cookie,
+        ?string $key = null,
+    ): ResponseInterface {
         return $this->http->request($method, $path, [
-            'headers' => ['Cookie' => $cookie, 'Idempotency-Key' => $key ?? Uuid::v4()->toRfc4122(), 'Content-Type' => 'application/json'],
+            'headers' => [
+                'Cookie' => $cookie,
+                'Idempotency-Key' => $key ?? Uuid::v4()->toRfc4122(),
+                'Content-Type' => 'application/json',
+            ],
             'body' => null === $body ? '' : json_encode((object) $body, \JSON_THROW_ON_ERROR),
         ]);
     }
@@ -426,16 +768,39 @@ final class AtOnceTest extends TestCase
     private function lesson(int $students, int $groups): array
     {
         $names = implode("\n", array_map(static fn (int $i): string => 'Pupil '.\chr(64 + $i), range(1, $students)));
-        $class = $this->ask('POST', '/api/staff/classes', ['name' => 'At once '.substr(Uuid::v4()->toRfc4122(), 0, 8), 'names' => $names])->text('id');
+        $class = $this->ask('POST', '/api/staff/classes', [
+            'name' => 'At once '.substr(Uuid::v4()->toRfc4122(), 0, 8),
+            'names' => $names,
+        ])->text('id');
         $lesson = $this->ask('POST', "/api/staff/classes/{$class}/lessons", ['title' => 'At once', 'minutes' => 50]);
-        $this->ask('POST', '/api/staff/groupings/'.$lesson->text('floor.id').'/deal', ['basedOn' => 0, 'groups' => $groups, 'seed' => 1])->is(200);
-        $this->ask('POST', '/api/staff/rounds/'.$lesson->text('round.id').'/originals', ['title' => 'Sheet', 'basedOn' => 0, 'pages' => [['id' => 'p', 'title' => '', 'blocks' => [
-            ['id' => 'each', 'kind' => 'each', 'text' => 'What do you notice?'],
-            ['id' => 'together', 'kind' => 'together', 'text' => 'Our decision'],
-        ]]]])->is(200);
+        $this->ask('POST', '/api/staff/groupings/'.$lesson->text('floor.id').'/deal', [
+            'basedOn' => 0,
+            'groups' => $groups,
+            'seed' => 1,
+        ])->is(200);
+        $this->ask('POST', '/api/staff/rounds/'.$lesson->text('round.id').'/originals', [
+            'title' => 'Sheet',
+            'basedOn' => 0,
+            'pages' => [
+                [
+                    'id' => 'p',
+                    'title' => '',
+                    'blocks' => [
+                        ['id' => 'each', 'kind' => 'each', 'text' => 'What do you notice?'],
+                        ['id' => 'together', 'kind' => 'together', 'text' => 'Our decision'],
+                    ],
+                ],
+            ],
+        ])->is(200);
         $lesson = $this->ask('GET', '/api/staff/lessons/'.$lesson->text('id'));
 
-        return [$lesson, array_map(static fn (int $i): string => $lesson->text("students.{$i}.id"), array_keys($lesson->list('students')))];
+        return [
+            $lesson,
+            array_map(
+                static fn (int $i): string => $lesson->text("students.{$i}.id"),
+                array_keys($lesson->list('students')),
+            ),
+        ];
     }
 
     /**
@@ -443,14 +808,30 @@ final class AtOnceTest extends TestCase
      */
     private function comeIn(Json $lesson): array
     {
-        return array_map(fn (int $i): string => self::cookie($this->send('POST', '/api/student/join', ['doorWord' => $lesson->text('doorWord'), 'name' => $lesson->text("students.{$i}.name")], '')), array_keys($lesson->list('students')));
+        return array_map(
+            fn (int $i): string => self::cookie(
+                $this->send(
+                    'POST',
+                    '/api/student/join',
+                    ['doorWord' => $lesson->text('doorWord'), 'name' => $lesson->text("students.{$i}.name")],
+                    '',
+                ),
+            ),
+            array_keys($lesson->list('students')),
+        );
     }
 
     private static function cookie(ResponseInterface $answer): string
     {
         self::assertSame(200, $answer->getStatusCode(), $answer->getContent(false));
 
-        return implode('; ', array_map(static fn (string $one): string => explode(';', $one)[0], $answer->getHeaders()['set-cookie'] ?? []));
+        return implode(
+            '; ',
+            array_map(
+                static fn (string $one): string => explode(';', $one)[0],
+                $answer->getHeaders()['set-cookie'] ?? [],
+            ),
+        );
     }
 
     /**
@@ -468,7 +849,16 @@ final class AtOnceTest extends TestCase
     {
         $parts = parse_url(self::setting('DATABASE_URL'));
         self::assertIsArray($parts);
-        $db = new \PDO(\sprintf('pgsql:host=%s;port=%d;dbname=%s', $parts['host'] ?? '', $parts['port'] ?? 0, trim($parts['path'] ?? '', '/')), $parts['user'] ?? '', urldecode($parts['pass'] ?? ''));
+        $db = new \PDO(
+            \sprintf(
+                'pgsql:host=%s;port=%d;dbname=%s',
+                $parts['host'] ?? '',
+                $parts['port'] ?? 0,
+                trim($parts['path'] ?? '', '/'),
+            ),
+            $parts['user'] ?? '',
+            urldecode($parts['pass'] ?? ''),
+        );
         $query = $db->prepare($sql);
         $query->execute([$value]);
         /** @var list<array<string, mixed>> $rows */
@@ -484,7 +874,12 @@ final class AtOnceTest extends TestCase
      */
     private static function texts(array $rows, string $column): array
     {
-        return array_map(static fn (array $row): string => \is_string($row[$column]) ? $row[$column] : self::fail("no text in {$column}"), $rows);
+        return array_map(
+            static fn (array $row): string => \is_string($row[$column])
+                ? $row[$column]
+                : self::fail("no text in {$column}"),
+            $rows,
+        );
     }
 
     private static function setting(string $name): string

@@ -44,12 +44,17 @@ final class RequestLanguageTest extends TestCase
     #[TestWith(['cy', 'cy', 'fr'], 'what was chosen before')]
     #[TestWith(['en', '../fr', 'fr'], 'English where a cookie says anything else')]
     #[TestWith(['en', null, ''], 'English where nothing is asked for')]
-    public function test_the_answer_is_in_the_language_of_the_page(string $language, ?string $cookie, string $accepts): void
-    {
+    public function test_the_answer_is_in_the_language_of_the_page(
+        string $language,
+        ?string $cookie,
+        string $accepts,
+    ): void {
         $request = Request::create('/', cookies: null === $cookie ? [] : [RequestLanguage::COOKIE => $cookie]);
         $request->headers->set('Accept-Language', $accepts);
         $kernel = self::createStub(HttpKernelInterface::class);
-        (new RequestLanguage(new Languages($this->folder)))(new RequestEvent($kernel, $request, HttpKernelInterface::MAIN_REQUEST));
+        (new RequestLanguage(new Languages($this->folder)))(
+            new RequestEvent($kernel, $request, HttpKernelInterface::MAIN_REQUEST),
+        );
         self::assertSame($language, $request->getLocale());
     }
 }

@@ -71,12 +71,24 @@ final class DyingWorkerTest extends AppTestCase
     {
         $lesson = $this->lesson->text('id');
         $grouping = $this->lesson->text('floor.id');
-        $seat = ['student' => $this->lesson->text('floor.groups.0.students.0'), 'other' => $this->lesson->text('floor.groups.1.students.0'), 'basedOn' => $this->lesson->int('floor.step')];
+        $seat = [
+            'student' => $this->lesson->text('floor.groups.0.students.0'),
+            'other' => $this->lesson->text('floor.groups.1.students.0'),
+            'basedOn' => $this->lesson->int('floor.step'),
+        ];
         $presses = match ($work) {
             'rooms' => [['/api/staff/rounds/'.$this->lesson->text('round.id').'/rooms', []]],
             'members' => [["/api/staff/groupings/{$grouping}/edits", ['kind' => 'swap', ...$seat]]],
-            'signUp' => [["/api/staff/groupings/{$grouping}/edits", ['kind' => 'shelve', ...$seat]], ["/api/staff/groupings/{$grouping}/sign-up", ['seats' => 4, 'minutes' => 1]]],
-            'mail' => [['/api/staff/classes/'.$this->lesson->text('classId').'/staff', ['email' => 'otto@larkmouth.example']]],
+            'signUp' => [
+                ["/api/staff/groupings/{$grouping}/edits", ['kind' => 'shelve', ...$seat]],
+                ["/api/staff/groupings/{$grouping}/sign-up", ['seats' => 4, 'minutes' => 1]],
+            ],
+            'mail' => [
+                [
+                    '/api/staff/classes/'.$this->lesson->text('classId').'/staff',
+                    ['email' => 'otto@larkmouth.example'],
+                ],
+            ],
             default => [],
         };
         foreach ($presses as [$path, $body]) {
@@ -88,11 +100,13 @@ final class DyingWorkerTest extends AppTestCase
         if ('say' === $work) {
             $this->command($lesson, 'say', text: 'Five minutes left.')->is(200);
         }
-        self::mockTime(match ($work) {
-            'autoCall' => '+3 hours',
-            'signUp' => '+2 minutes',
-            default => '+30 seconds',
-        });
+        self::mockTime(
+            match ($work) {
+                'autoCall' => '+3 hours',
+                'signUp' => '+2 minutes',
+                default => '+30 seconds',
+            },
+        );
     }
 
     private function goOn(): bool

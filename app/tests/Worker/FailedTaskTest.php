@@ -37,10 +37,19 @@ final class FailedTaskTest extends AppTestCase
     public function test_what_failed_for_good_stands_on_the_lessons_page_until_it_is_tried_again(): void
     {
         $failed = $this->failed();
-        self::assertSame(['moveOut', 'The meeting service refused the request (403).'], [$failed->text('failed.0.kind'), $failed->text('failed.0.failure')]);
+        self::assertSame(
+            ['moveOut', 'The meeting service refused the request (403).'],
+            [$failed->text('failed.0.kind'), $failed->text('failed.0.failure')],
+        );
         $this->ask('POST', $this->at($failed).'/again')->is(204);
         self::assertSame([], $this->look()->list('failed'));
-        self::assertSame(1, $this->db()->fetchOne('SELECT COUNT(*) FROM due_task WHERE kind = ? AND subject = ?', [RoundWork::MOVE_OUT, $this->lesson->text('round.id')]));
+        self::assertSame(
+            1,
+            $this->db()->fetchOne('SELECT COUNT(*) FROM due_task WHERE kind = ? AND subject = ?', [
+                RoundWork::MOVE_OUT,
+                $this->lesson->text('round.id'),
+            ]),
+        );
         $this->ask('POST', $this->at($failed).'/again')->is(404);
     }
 
@@ -57,9 +66,13 @@ final class FailedTaskTest extends AppTestCase
     {
         $stood = null;
         $events = $this->service(EventDispatcherInterface::class);
-        $events->addListener(WorkFailed::class, function () use (&$stood): void {
-            $stood = $this->db()->fetchOne('SELECT COUNT(*) FROM failed_task');
-        }, 100);
+        $events->addListener(
+            WorkFailed::class,
+            function () use (&$stood): void {
+                $stood = $this->db()->fetchOne('SELECT COUNT(*) FROM failed_task');
+            },
+            100,
+        );
         $this->failed();
         self::assertSame(1, $stood);
     }
@@ -76,9 +89,15 @@ final class FailedTaskTest extends AppTestCase
 
     public function test_what_nobody_does_any_more_is_let_go(): void
     {
-        $this->db()->executeStatement("INSERT INTO due_task (kind, subject, data, due_at) VALUES ('nonsense', 'x', '{}', 0)");
+        $this->db()->executeStatement(
+            "INSERT INTO due_task (kind, subject, data, due_at) VALUES ('nonsense', 'x', '{}', 0)",
+        );
         $this->work();
-        self::assertSame(0, $this->db()->fetchOne("SELECT COUNT(*) FROM due_task WHERE kind = 'nonsense'"), 'nobody does this any more: it is let go');
+        self::assertSame(
+            0,
+            $this->db()->fetchOne("SELECT COUNT(*) FROM due_task WHERE kind = 'nonsense'"),
+            'nobody does this any more: it is let go',
+        );
     }
 
     public function test_what_a_killed_worker_held_is_taken_at_once_and_what_a_living_one_holds_is_not(): void
@@ -120,7 +139,10 @@ final class FailedTaskTest extends AppTestCase
             $worker->workOnce();
         }
         self::assertSame(10, $handler->times);
-        self::assertSame('Something went wrong on our side.', $this->db()->fetchOne("SELECT failure FROM failed_task WHERE kind = 'breaks'"));
+        self::assertSame(
+            'Something went wrong on our side.',
+            $this->db()->fetchOne("SELECT failure FROM failed_task WHERE kind = 'breaks'"),
+        );
         self::assertSame(0, $this->db()->fetchOne("SELECT COUNT(*) FROM due_task WHERE kind = 'breaks'"));
     }
 
@@ -148,7 +170,8 @@ final class FailedTaskTest extends AppTestCase
             public function handle(Task $task): ?int
             {
                 $this->em->wrapInTransaction(function () use ($task): void {
-                    'half' === $task->kind ? throw new \DomainException('refused half way') : $this->done[] = $task->kind;
+                    'half' === $task->kind
+                        ? throw new \DomainException('refused half way') : ($this->done[] = $task->kind);
                 });
 
                 return null;
@@ -168,7 +191,17 @@ final class FailedTaskTest extends AppTestCase
         $managers = self::getContainer()->get('doctrine');
         \assert($managers instanceof ManagerRegistry);
 
-        return new WorkCommand([$handler], $this->service(Tasks::class), $this->service(FailedTasks::class), $this->db(), $this->service(EntityManagerInterface::class), $managers, $this->service(Words::class), $this->service(Clock::class), new NullLogger());
+        return new WorkCommand(
+            [$handler],
+            $this->service(Tasks::class),
+            $this->service(FailedTasks::class),
+            $this->db(),
+            $this->service(EntityManagerInterface::class),
+            $managers,
+            $this->service(Words::class),
+            $this->service(Clock::class),
+            new NullLogger(),
+        );
     }
 
     /**
@@ -179,7 +212,11 @@ final class FailedTaskTest extends AppTestCase
         $this->service(Tasks::class)->ask(RoundWork::MOVE_OUT, $this->lesson->text('round.id'));
         $task = $this->service(Tasks::class)->claim();
         self::assertInstanceOf(Task::class, $task);
-        $this->service(FailedTasks::class)->add($task, $this->lesson->text('classId'), 'The meeting service refused the request (403).');
+        $this->service(FailedTasks::class)->add(
+            $task,
+            $this->lesson->text('classId'),
+            'The meeting service refused the request (403).',
+        );
 
         return $this->look();
     }

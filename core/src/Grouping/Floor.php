@@ -78,12 +78,15 @@ final readonly class Floor
             return $this;
         }
 
-        return new self(array_map(
-            static fn (Group $group): Group => $group->id === $groupId
-                ? $group->seating([...$group->students, $student])
-                : $group->seating(array_values(array_diff($group->students, [$student]))),
-            $this->groups,
-        ), $this->fixed);
+        return new self(
+            array_map(
+                static fn (Group $group): Group => $group->id === $groupId
+                    ? $group->seating([...$group->students, $student])
+                    : $group->seating(array_values(array_diff($group->students, [$student]))),
+                $this->groups,
+            ),
+            $this->fixed,
+        );
     }
 
     /**
@@ -97,20 +100,27 @@ final readonly class Floor
             throw NotOnTheFloor::student($one);
         }
         $exchange = [$one => $other, $other => $one];
-        $groups = array_map(static fn (Group $group): Group => $group->seating(array_map(
-            static fn (string $student): string => $exchange[$student] ?? $student,
-            $group->students,
-        )), $this->groups);
+        $groups = array_map(
+            static fn (Group $group): Group => $group->seating(
+                array_map(static fn (string $student): string => $exchange[$student] ?? $student, $group->students),
+            ),
+            $this->groups,
+        );
 
         return (new self($groups, $this->fixed))->withoutStaleFixes();
     }
 
     public function shelve(string $student): self
     {
-        return (new self(array_map(
-            static fn (Group $group): Group => $group->seating(array_values(array_diff($group->students, [$student]))),
-            $this->groups,
-        ), $this->fixed))->withoutStaleFixes();
+        return (new self(
+            array_map(
+                static fn (Group $group): Group => $group->seating(
+                    array_values(array_diff($group->students, [$student])),
+                ),
+                $this->groups,
+            ),
+            $this->fixed,
+        ))->withoutStaleFixes();
     }
 
     /**
@@ -137,10 +147,13 @@ final readonly class Floor
     {
         $this->group($groupId);
 
-        return new self(array_map(
-            static fn (Group $group): Group => $group->id === $groupId ? $group->named($name) : $group,
-            $this->groups,
-        ), $this->fixed);
+        return new self(
+            array_map(
+                static fn (Group $group): Group => $group->id === $groupId ? $group->named($name) : $group,
+                $this->groups,
+            ),
+            $this->fixed,
+        );
     }
 
     /**
@@ -191,7 +204,9 @@ final readonly class Floor
         $isPart = 1 === preg_match('/^(.+) [a-z]$/Du', $name, $part);
         $whole = mb_substr($isPart ? $part[1] : $name, 0, self::LONGEST_NAME - 2);
         $taken = array_map(static fn (Group $group): string => $group->name, $this->groups);
-        $free = array_values(array_diff(array_map(static fn (string $letter): string => "{$whole} {$letter}", range('a', 'z')), $taken));
+        $free = array_values(
+            array_diff(array_map(static fn (string $letter): string => "{$whole} {$letter}", range('a', 'z')), $taken),
+        );
         $floor = $isPart || \count($free) < 2 ? $this : $this->rename($groupId, array_shift($free));
         $floor = $floor->withTable($newId, \array_slice($free, 0, 1));
         foreach ($go as $student) {
@@ -228,10 +243,10 @@ final readonly class Floor
     {
         $this->group($groupId);
 
-        return (new self(array_values(array_filter(
-            $this->groups,
-            static fn (Group $group): bool => $group->id !== $groupId,
-        )), $this->fixed))->withoutStaleFixes();
+        return (new self(
+            array_values(array_filter($this->groups, static fn (Group $group): bool => $group->id !== $groupId)),
+            $this->fixed,
+        ))->withoutStaleFixes();
     }
 
     public function equals(self $other): bool

@@ -14,8 +14,12 @@ final readonly class Group
      * @param list<string> $students ids, seat 1 first
      * @param int          $mark     which colour and sign are the group's, from 0; no two groups of a floor share one
      */
-    public function __construct(public string $id, public string $name, public array $students = [], public int $mark = 0)
-    {
+    public function __construct(
+        public string $id,
+        public string $name,
+        public array $students = [],
+        public int $mark = 0,
+    ) {
     }
 
     public function holds(string $student): bool

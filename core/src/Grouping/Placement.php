@@ -19,8 +19,12 @@ final readonly class Placement
      * @param list<int>    $sizes    a size a table
      * @param list<string> $students ids of those to be seated
      */
-    private function __construct(private Floor $floor, public array $tables, private array $sizes, private array $students)
-    {
+    private function __construct(
+        private Floor $floor,
+        public array $tables,
+        private array $sizes,
+        private array $students,
+    ) {
     }
 
     /**

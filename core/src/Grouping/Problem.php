@@ -46,7 +46,17 @@ final readonly class Problem
      */
     public function balancedOnce(): self
     {
-        return new self($this->students, $this->shape, MethodKind::Balance, 1, $this->rules, $this->goals, $this->history, $this->seed, $this->timeLimitMs);
+        return new self(
+            $this->students,
+            $this->shape,
+            MethodKind::Balance,
+            1,
+            $this->rules,
+            $this->goals,
+            $this->history,
+            $this->seed,
+            $this->timeLimitMs,
+        );
     }
 
     /**

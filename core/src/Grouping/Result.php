@@ -46,8 +46,14 @@ final readonly class Result
      * @param list<list<string>>|null       $topics
      * @param array<int, list<string>>|null $lacking
      */
-    public function with(?array $rounds = null, ?array $unplaced = null, ?array $conflicts = null, ?array $moves = null, ?array $topics = null, ?array $lacking = null): self
-    {
+    public function with(
+        ?array $rounds = null,
+        ?array $unplaced = null,
+        ?array $conflicts = null,
+        ?array $moves = null,
+        ?array $topics = null,
+        ?array $lacking = null,
+    ): self {
         return new self(
             $this->seed,
             $rounds ?? $this->rounds,

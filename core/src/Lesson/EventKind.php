@@ -43,7 +43,16 @@ enum EventKind: string
     public function isQuiet(): bool
     {
         return match ($this) {
-            self::WhereaboutsChanged, self::CallMade, self::CallSeen, self::CallTakenBack, self::VisitBegun, self::VisitEnded, self::ChalkMarked, self::TakenAside, self::PutBack, self::Fetched => true,
+            self::WhereaboutsChanged,
+            self::CallMade,
+            self::CallSeen,
+            self::CallTakenBack,
+            self::VisitBegun,
+            self::VisitEnded,
+            self::ChalkMarked,
+            self::TakenAside,
+            self::PutBack,
+            self::Fetched => true,
             default => false,
         };
     }
@@ -53,6 +62,11 @@ enum EventKind: string
      */
     public static function quiet(): array
     {
-        return array_values(array_map(static fn (self $kind): string => $kind->value, array_filter(self::cases(), static fn (self $kind): bool => $kind->isQuiet())));
+        return array_values(
+            array_map(
+                static fn (self $kind): string => $kind->value,
+                array_filter(self::cases(), static fn (self $kind): bool => $kind->isQuiet()),
+            ),
+        );
     }
 }

@@ -21,8 +21,12 @@ final readonly class LessonTime
      * @param int|null $begunAt  when it was begun; null: not yet
      * @param int|null $endedAt  when it was over; null: not yet
      */
-    public function __construct(public ?int $startsAt, public int $minutes, public ?int $begunAt, public ?int $endedAt)
-    {
+    public function __construct(
+        public ?int $startsAt,
+        public int $minutes,
+        public ?int $begunAt,
+        public ?int $endedAt,
+    ) {
     }
 
     /**

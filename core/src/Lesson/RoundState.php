@@ -59,9 +59,26 @@ final readonly class RoundState
                 autoSeconds: $event->moment('autoSeconds'),
             ),
             EventKind::TakenBack => self::planned(),
-            EventKind::EndChanged => new self($this->lookFrom, $this->outAt, $event->moment('endsAt'), $this->autoSeconds, pausedAt: $this->pausedAt),
-            EventKind::Paused => new self($this->lookFrom, $this->outAt, $this->endsAt, $this->autoSeconds, pausedAt: $event->at),
-            EventKind::WentOn => new self($this->lookFrom, $this->outAt, $event->moment('endsAt'), $this->autoSeconds),
+            EventKind::EndChanged => new self(
+                $this->lookFrom,
+                $this->outAt,
+                $event->moment('endsAt'),
+                $this->autoSeconds,
+                pausedAt: $this->pausedAt,
+            ),
+            EventKind::Paused => new self(
+                $this->lookFrom,
+                $this->outAt,
+                $this->endsAt,
+                $this->autoSeconds,
+                pausedAt: $event->at,
+            ),
+            EventKind::WentOn => new self(
+                $this->lookFrom,
+                $this->outAt,
+                $event->moment('endsAt'),
+                $this->autoSeconds,
+            ),
             EventKind::CalledBack => new self(
                 $this->lookFrom,
                 $this->outAt,
@@ -71,7 +88,12 @@ final readonly class RoundState
                 $event->moment('backAt'),
             ),
             // Whoever says “keep working” past the end no longer wants the end to call by itself; a call that was taken back leaves it.
-            EventKind::KeptWorking => new self($this->lookFrom, $this->outAt, $event->moment('endsAt'), $event->moment('autoSeconds')),
+            EventKind::KeptWorking => new self(
+                $this->lookFrom,
+                $this->outAt,
+                $event->moment('endsAt'),
+                $event->moment('autoSeconds'),
+            ),
             default => $this,
         };
     }
@@ -102,7 +124,8 @@ final readonly class RoundState
      */
     public function comingBackUntil(): ?int
     {
-        return $this->backAt ?? ($this->endsByItself() && null !== $this->endsAt ? $this->endsAt + 1_000 * $this->autoSeconds : null);
+        return $this->backAt ??
+            ($this->endsByItself() && null !== $this->endsAt ? $this->endsAt + 1_000 * $this->autoSeconds : null);
     }
 
     /**

@@ -64,10 +64,12 @@ final readonly class RunningOrder
         $before = intdiv($minutes - $round, 2);
         $after = $minutes - $round - $before;
 
-        return array_values(array_filter(
-            [[SegmentKind::Briefing, $before], [SegmentKind::Round, $round], [SegmentKind::ShareOut, $after]],
-            static fn (array $part): bool => $part[1] > 0,
-        ));
+        return array_values(
+            array_filter(
+                [[SegmentKind::Briefing, $before], [SegmentKind::Round, $round], [SegmentKind::ShareOut, $after]],
+                static fn (array $part): bool => $part[1] > 0,
+            ),
+        );
     }
 
     /**
@@ -130,8 +132,13 @@ final readonly class RunningOrder
         $segments = $this->segments;
         $one = $segments[$position];
         $next = $segments[$position + 1] ?? null;
-        $most = null === $next ? self::LONGEST - $one->minutes : min($next->minutes - 1, self::LONGEST - $one->minutes);
-        $by = max(1 - $one->minutes, null === $next ? -self::LONGEST : $next->minutes - self::LONGEST, min($most, $by));
+        $most =
+            null === $next ? self::LONGEST - $one->minutes : min($next->minutes - 1, self::LONGEST - $one->minutes);
+        $by = max(
+            1 - $one->minutes,
+            null === $next ? -self::LONGEST : $next->minutes - self::LONGEST,
+            min($most, $by),
+        );
         $segments[$position] = $one->lasting($one->minutes + $by);
         if (null !== $next) {
             $segments[$position + 1] = $next->lasting($next->minutes - $by);
@@ -151,18 +158,30 @@ final readonly class RunningOrder
         $count = \count($this->segments);
         $free = max(0, min($lesson, self::LONGEST) - $count); // a minute each is theirs in any case
         $all = max(1, $this->minutes() - $count);
-        $shares = array_map(static fn (Segment $segment): float => $free * ($segment->minutes - 1) / $all, $this->segments);
+        $shares = array_map(
+            static fn (Segment $segment): float => ($free * ($segment->minutes - 1)) / $all,
+            $this->segments,
+        );
         if ($this->minutes() === $count) {
             $shares = array_fill(0, $count, $free / $count);
         }
         $whole = array_map(static fn (float $share): int => (int) floor($share), $shares);
         $order = array_keys($shares);
-        usort($order, static fn (int $a, int $b): int => [$shares[$b] - $whole[$b], $a] <=> [$shares[$a] - $whole[$a], $b]);
+        usort(
+            $order,
+            static fn (int $a, int $b): int => [$shares[$b] - $whole[$b], $a] <=> [$shares[$a] - $whole[$a], $b],
+        );
         foreach (\array_slice($order, 0, $free - array_sum($whole)) as $position) {
             ++$whole[$position];
         }
 
-        return new self(array_map(static fn (Segment $segment, int $minutes): Segment => $segment->lasting(1 + $minutes), $this->segments, $whole));
+        return new self(
+            array_map(
+                static fn (Segment $segment, int $minutes): Segment => $segment->lasting(1 + $minutes),
+                $this->segments,
+                $whole,
+            ),
+        );
     }
 
     /**
@@ -177,14 +196,21 @@ final readonly class RunningOrder
         if ([] === $rounds) {
             return $this;
         }
-        $others = array_sum(array_map(static fn (Segment $segment): int => \in_array($segment->id, $rounds, true) ? 0 : $segment->minutes, $this->segments));
+        $others = array_sum(
+            array_map(
+                static fn (Segment $segment): int => \in_array($segment->id, $rounds, true) ? 0 : $segment->minutes,
+                $this->segments,
+            ),
+        );
         $each = intdiv(max(0, $lesson - $others), \count($rounds));
         $left = max(0, $lesson - $others) - $each * \count($rounds);
         $isTight = $each < self::SHORTEST_ROUND;
         $segments = [];
         foreach ($this->segments as $segment) {
             if (\in_array($segment->id, $rounds, true)) {
-                $segment = $segment->lasting(min(self::LONGEST, $isTight ? self::SHORTEST_ROUND : $each + ($left-- > 0 ? 1 : 0)));
+                $segment = $segment->lasting(
+                    min(self::LONGEST, $isTight ? self::SHORTEST_ROUND : $each + ($left-- > 0 ? 1 : 0)),
+                );
             }
             $segments[] = $segment;
         }

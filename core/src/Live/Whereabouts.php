@@ -18,8 +18,12 @@ final readonly class Whereabouts
      * @param string|null $at    where they are seen, or taken to be: `main`, or the id of a group or a side room
      * @param Sight       $sight what can be known of where they are to be
      */
-    private function __construct(public Place $place, public Because $because, public ?string $at = null, public Sight $sight = Sight::Service)
-    {
+    private function __construct(
+        public Place $place,
+        public Because $because,
+        public ?string $at = null,
+        public Sight $sight = Sight::Service,
+    ) {
     }
 
     public static function excused(): self
@@ -45,8 +49,13 @@ final readonly class Whereabouts
      * @param int         $now      milliseconds since 1970
      * @param Sight       $sight    what can be known of who is where they are expected
      */
-    public static function of(Evidence $evidence, ?string $expected, int $since, int $now, Sight $sight = Sight::Service): self
-    {
+    public static function of(
+        Evidence $evidence,
+        ?string $expected,
+        int $since,
+        int $now,
+        Sight $sight = Sight::Service,
+    ): self {
         $known = self::known($evidence, $expected, $since, $now, $sight);
 
         return new self($known->place, $known->because, $known->at, $sight);

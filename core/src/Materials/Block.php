@@ -23,8 +23,13 @@ final readonly class Block
      *
      * @throws UnusableOriginal
      */
-    public function __construct(public string $id, public BlockKind $kind, public string $text, public BlockSettings $settings = new BlockSettings(), public array $variants = [])
-    {
+    public function __construct(
+        public string $id,
+        public BlockKind $kind,
+        public string $text,
+        public BlockSettings $settings = new BlockSettings(),
+        public array $variants = [],
+    ) {
         if (1 !== preg_match(self::ID, $id)) {
             throw UnusableOriginal::badId($id);
         }
@@ -46,7 +51,12 @@ final readonly class Block
     {
         foreach ($this->variants as $other) {
             if ($other->variant === $variant) {
-                return new self($this->id, $this->kind, $other->text, '' === $other->passage ? $this->settings : $this->settings->withPassage($other->passage));
+                return new self(
+                    $this->id,
+                    $this->kind,
+                    $other->text,
+                    '' === $other->passage ? $this->settings : $this->settings->withPassage($other->passage),
+                );
             }
         }
 

@@ -44,7 +44,18 @@ final readonly class BlockSettings
 
     public function withPassage(string $passage): self
     {
-        return new self($this->items, $this->heads, $passage, $this->address, $this->alone, $this->several, $this->growing, $this->shown, $this->media, $this->part);
+        return new self(
+            $this->items,
+            $this->heads,
+            $passage,
+            $this->address,
+            $this->alone,
+            $this->several,
+            $this->growing,
+            $this->shown,
+            $this->media,
+            $this->part,
+        );
     }
 
     /**
@@ -52,7 +63,18 @@ final readonly class BlockSettings
      */
     public function withMedia(string $media): self
     {
-        return new self($this->items, $this->heads, $this->passage, $this->address, $this->alone, $this->several, $this->growing, $this->shown, $media, $this->part);
+        return new self(
+            $this->items,
+            $this->heads,
+            $this->passage,
+            $this->address,
+            $this->alone,
+            $this->several,
+            $this->growing,
+            $this->shown,
+            $media,
+            $this->part,
+        );
     }
 
     public function item(string $id): ?BlockItem

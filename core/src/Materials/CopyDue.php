@@ -9,7 +9,11 @@ namespace FreshHuddle\Core\Materials;
  */
 final readonly class CopyDue
 {
-    public function __construct(public HandOutWay $way, public ?string $group, public ?string $student, public string $variant)
-    {
+    public function __construct(
+        public HandOutWay $way,
+        public ?string $group,
+        public ?string $student,
+        public string $variant,
+    ) {
     }
 }

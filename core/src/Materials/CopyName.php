@@ -17,7 +17,13 @@ final readonly class CopyName
     {
         $width = max(2, \strlen((string) $groups));
 
-        return \sprintf('%s · %s %s · %s', $class, str_pad((string) $number, $width, '0', \STR_PAD_LEFT), $group, $original);
+        return \sprintf(
+            '%s · %s %s · %s',
+            $class,
+            str_pad((string) $number, $width, '0', \STR_PAD_LEFT),
+            $group,
+            $original,
+        );
     }
 
     /**
@@ -25,6 +31,9 @@ final readonly class CopyName
      */
     public static function ofOne(string $class, ?string $student, string $original): string
     {
-        return implode(' · ', array_filter([$class, $student, $original], static fn (?string $part): bool => null !== $part));
+        return implode(
+            ' · ',
+            array_filter([$class, $student, $original], static fn (?string $part): bool => null !== $part),
+        );
     }
 }

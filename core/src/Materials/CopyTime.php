@@ -37,7 +37,9 @@ final readonly class CopyTime
      */
     public function at(int $now): CopyOpen
     {
-        $isOpen = $this->alone ? self::hasCome($this->opensAt, $this->lessonAt) : $this->round->phase($now)->showsGroups();
+        $isOpen = $this->alone
+            ? self::hasCome($this->opensAt, $this->lessonAt)
+            : $this->round->phase($now)->showsGroups();
 
         return match (true) {
             !$isOpen => CopyOpen::Closed,
@@ -53,7 +55,8 @@ final readonly class CopyTime
      */
     public function takes(int $now): bool
     {
-        return CopyOpen::Write === $this->at($now) || (CopyOpen::Read === $this->at($now) && null !== $this->endedAt && $now < $this->endedAt + self::LATE);
+        return CopyOpen::Write === $this->at($now)
+            || (CopyOpen::Read === $this->at($now) && null !== $this->endedAt && $now < $this->endedAt + self::LATE);
     }
 
     /**
@@ -63,7 +66,8 @@ final readonly class CopyTime
      */
     public function isAtWork(int $now): bool
     {
-        return CopyOpen::Write === $this->at($now) && ($this->alone ? null === $this->endedAt : $this->round->phase($now)->isOut());
+        return CopyOpen::Write === $this->at($now)
+            && ($this->alone ? null === $this->endedAt : $this->round->phase($now)->isOut());
     }
 
     /**

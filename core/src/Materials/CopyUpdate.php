@@ -27,19 +27,30 @@ final readonly class CopyUpdate
      */
     public static function of(array $copy, array $original, array $worked): self
     {
-        $before = array_column(array_merge(...array_map(static fn (Page $page): array => $page->blocks, $copy), ...[[]]), null, 'id');
+        $before = array_column(
+            array_merge(...array_map(static fn (Page $page): array => $page->blocks, $copy), ...[[]]),
+            null,
+            'id',
+        );
         $known = array_column($copy, null, 'id');
         $pages = $changes = [];
         $placed = [];
         foreach ($original as $page) {
             $isNew = !isset($known[$page->id]);
             if ($isNew) {
-                $changes[] = ['change' => CopyChange::PageAdded, 'what' => '' !== $page->title || [] === $page->blocks ? $page->title : $page->blocks[0]->text];
+                $changes[] = [
+                    'change' => CopyChange::PageAdded,
+                    'what' => '' !== $page->title || [] === $page->blocks ? $page->title : $page->blocks[0]->text,
+                ];
             }
             $blocks = [];
             foreach ($page->blocks as $block) {
                 $placed[$block->id] = true;
-                [$made, $change] = self::block($before[$block->id] ?? null, $block, \in_array($block->id, $worked, true));
+                [$made, $change] = self::block(
+                    $before[$block->id] ?? null,
+                    $block,
+                    \in_array($block->id, $worked, true),
+                );
                 if (null !== $change && (CopyChange::BlockAdded !== $change || !$isNew)) {
                     $changes[] = ['change' => $change, 'what' => $block->text];
                 }
@@ -95,7 +106,10 @@ final readonly class CopyUpdate
                     continue;
                 }
                 $kept = \in_array($block->id, $worked, true);
-                $changes[] = ['change' => $kept ? CopyChange::BlockStays : CopyChange::BlockGone, 'what' => $block->text];
+                $changes[] = [
+                    'change' => $kept ? CopyChange::BlockStays : CopyChange::BlockGone,
+                    'what' => $block->text,
+                ];
                 if ($kept) {
                     $stays[] = $block;
                 }
@@ -105,7 +119,9 @@ final readonly class CopyUpdate
             }
             $at = array_search($page->id, array_column($pages, 'id'), true);
             if (\is_int($at)) {
-                array_splice($pages, $at, 1, [new Page($pages[$at]->id, $pages[$at]->title, [...$pages[$at]->blocks, ...$stays])]);
+                array_splice($pages, $at, 1, [
+                    new Page($pages[$at]->id, $pages[$at]->title, [...$pages[$at]->blocks, ...$stays]),
+                ]);
             } else {
                 $pages[] = new Page($page->id, $page->title, $stays);
             }

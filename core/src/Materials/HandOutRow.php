@@ -17,8 +17,14 @@ final readonly class HandOutRow
      *                                                                          null: it opens with its round
      * @param VariantsBy|null                                        $by        goes before the variant of a group, where it says something
      */
-    public function __construct(public string $original, public HandOutWay $way, public array $cells = [], public string $variant = '', public ?VariantsBy $by = null, public ?string $opensWith = null)
-    {
+    public function __construct(
+        public string $original,
+        public HandOutWay $way,
+        public array $cells = [],
+        public string $variant = '',
+        public ?VariantsBy $by = null,
+        public ?string $opensWith = null,
+    ) {
     }
 
     /**

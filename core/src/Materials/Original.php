@@ -76,7 +76,14 @@ final readonly class Original
      */
     public function media(): array
     {
-        return array_values(array_unique(array_filter(array_map(static fn (Block $block): string => $block->settings->media, $this->blocks()), static fn (string $id): bool => '' !== $id)));
+        return array_values(
+            array_unique(
+                array_filter(
+                    array_map(static fn (Block $block): string => $block->settings->media, $this->blocks()),
+                    static fn (string $id): bool => '' !== $id,
+                ),
+            ),
+        );
     }
 
     /**
@@ -96,13 +103,29 @@ final readonly class Original
      */
     public function withMedia(\Closure $to): self
     {
-        return new self($this->title, array_map(
-            static fn (Page $page): Page => new Page($page->id, $page->title, array_map(
-                static fn (Block $block): Block => '' === $block->settings->media ? $block : new Block($block->id, $block->kind, $block->text, $block->settings->withMedia($to($block->settings->media)), $block->variants),
-                $page->blocks,
-            )),
-            $this->pages,
-        ), $this->variants);
+        return new self(
+            $this->title,
+            array_map(
+                static fn (Page $page): Page => new Page(
+                    $page->id,
+                    $page->title,
+                    array_map(
+                        static fn (Block $block): Block => '' === $block->settings->media
+                            ? $block
+                            : new Block(
+                                $block->id,
+                                $block->kind,
+                                $block->text,
+                                $block->settings->withMedia($to($block->settings->media)),
+                                $block->variants,
+                            ),
+                        $page->blocks,
+                    ),
+                ),
+                $this->pages,
+            ),
+            $this->variants,
+        );
     }
 
     /**
@@ -144,7 +167,9 @@ final readonly class Original
         $pages = [];
         foreach ($this->pages as $page) {
             $blocks = array_map(static fn (Block $block): Block => $block->in($variant), $page->blocks);
-            $blocks = array_values(array_filter($blocks, static fn (Block $block): bool => $block->kind->isSlot() || !$block->isEmpty()));
+            $blocks = array_values(
+                array_filter($blocks, static fn (Block $block): bool => $block->kind->isSlot() || !$block->isEmpty()),
+            );
             if ([] !== $blocks) {
                 $pages[] = new Page($page->id, $page->title, $blocks);
             }

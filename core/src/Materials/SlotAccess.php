@@ -27,10 +27,15 @@ final readonly class SlotAccess
      */
     public function fillers(Block $block): array
     {
-        return array_values(array_map(
-            static fn (Member $member): string => $member->student,
-            array_filter($this->members, static fn (Member $member): bool => $block->settings->part->holds($member)),
-        ));
+        return array_values(
+            array_map(
+                static fn (Member $member): string => $member->student,
+                array_filter(
+                    $this->members,
+                    static fn (Member $member): bool => $block->settings->part->holds($member),
+                ),
+            ),
+        );
     }
 
     /**
@@ -55,7 +60,10 @@ final readonly class SlotAccess
     {
         $slot = $block->slot();
 
-        return null !== $slot && $this->way->mayWrite() && $this->isFor($student, $block) && ($slot->isAlone($block->settings) ? $column === $student : null === $column);
+        return null !== $slot
+            && $this->way->mayWrite()
+            && $this->isFor($student, $block)
+            && ($slot->isAlone($block->settings) ? $column === $student : null === $column);
     }
 
     /**
@@ -73,7 +81,8 @@ final readonly class SlotAccess
     {
         $slot = $block->slot();
 
-        return null !== $slot && $this->maySeeSlot($student, $block)
+        return null !== $slot
+            && $this->maySeeSlot($student, $block)
             && ($owner === $student || !$slot->isAlone($block->settings) || $slot->isShown($block->settings));
     }
 

@@ -31,7 +31,9 @@ final readonly class SlotPart
 
     public function holds(Member $member): bool
     {
-        return $this->isEverybody() || \in_array($member->number, $this->seats, true) || ('' !== trim($this->role) && self::folded($this->role) === self::folded($member->role));
+        return $this->isEverybody()
+            || \in_array($member->number, $this->seats, true)
+            || ('' !== trim($this->role) && self::folded($this->role) === self::folded($member->role));
     }
 
     /**

@@ -19,8 +19,16 @@ final readonly class Finding
      * @param list<int>    $rounds  numbers of the rounds it is about
      * @param Mend|null    $other   another press that mends it, for a lesson that is meant to be so
      */
-    public function __construct(public string $check, public Weight $weight, public Message $says, public Mend $mend, public ?Message $press = null, public ?string $subject = null, public array $rounds = [], public ?Mend $other = null)
-    {
+    public function __construct(
+        public string $check,
+        public Weight $weight,
+        public Message $says,
+        public Mend $mend,
+        public ?Message $press = null,
+        public ?string $subject = null,
+        public array $rounds = [],
+        public ?Mend $other = null,
+    ) {
     }
 
     /**
@@ -30,6 +38,15 @@ final readonly class Finding
      */
     public function about(array $rounds): self
     {
-        return new self($this->check, $this->weight, $this->says, $this->mend, $this->press, $this->subject, $rounds, $this->other);
+        return new self(
+            $this->check,
+            $this->weight,
+            $this->says,
+            $this->mend,
+            $this->press,
+            $this->subject,
+            $rounds,
+            $this->other,
+        );
     }
 }

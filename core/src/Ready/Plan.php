@@ -71,7 +71,9 @@ final readonly class Plan
      */
     public function here(PlannedGroup $group): array
     {
-        return array_values(array_filter($group->students, fn (string $student): bool => isset($this->students[$student])));
+        return array_values(
+            array_filter($group->students, fn (string $student): bool => isset($this->students[$student])),
+        );
     }
 
     /**

@@ -10,7 +10,11 @@ final readonly class PlannedGroup
      * @param list<string>             $students ids of those who sit here
      * @param array<array-key, string> $roles    role by student, of those who have one
      */
-    public function __construct(public string $id, public string $name, public array $students, public array $roles = [])
-    {
+    public function __construct(
+        public string $id,
+        public string $name,
+        public array $students,
+        public array $roles = [],
+    ) {
     }
 }

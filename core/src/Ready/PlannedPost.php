@@ -16,7 +16,12 @@ final readonly class PlannedPost
      * @param int|null     $dueAt    as the portal has it. Milliseconds since 1970
      * @param int|null     $wanted   as it was given. Milliseconds since 1970
      */
-    public function __construct(public string $name, public array $audience, public array $members, public ?int $dueAt = null, public ?int $wanted = null)
-    {
+    public function __construct(
+        public string $name,
+        public array $audience,
+        public array $members,
+        public ?int $dueAt = null,
+        public ?int $wanted = null,
+    ) {
     }
 }

@@ -77,10 +77,19 @@ final readonly class ReadyCheck
                 $rounds[$key][$number] = $number;
             }
         }
-        $findings = array_map(static fn (string $key, Finding $finding): Finding => $finding->about(array_values($rounds[$key])), array_keys($found), array_values($found));
+        $findings = array_map(
+            static fn (string $key, Finding $finding): Finding => $finding->about(array_values($rounds[$key])),
+            array_keys($found),
+            array_values($found),
+        );
         $stops = array_filter($findings, static fn (Finding $finding): bool => Weight::Stop === $finding->weight);
 
-        return [...array_values($stops), ...array_values(array_filter($findings, static fn (Finding $finding): bool => Weight::Stop !== $finding->weight))];
+        return [
+            ...array_values($stops),
+            ...array_values(
+                array_filter($findings, static fn (Finding $finding): bool => Weight::Stop !== $finding->weight),
+            ),
+        ];
     }
 
     /**
@@ -93,7 +102,7 @@ final readonly class ReadyCheck
         $stops = $looks = [];
         foreach ($this->checks as $check) {
             foreach ($check->find($plan) as $finding) {
-                Weight::Stop === $finding->weight ? $stops[] = $finding : $looks[] = $finding;
+                Weight::Stop === $finding->weight ? ($stops[] = $finding) : ($looks[] = $finding);
             }
         }
 

@@ -18,7 +18,10 @@ final class Said
      */
     public static function some(array $names): Message
     {
-        return new Message('ready.some', ['names' => \array_slice($names, 0, self::NAMED), 'more' => max(0, \count($names) - self::NAMED)]);
+        return new Message('ready.some', [
+            'names' => \array_slice($names, 0, self::NAMED),
+            'more' => max(0, \count($names) - self::NAMED),
+        ]);
     }
 
     /**
@@ -26,6 +29,8 @@ final class Said
      */
     public static function named(array $things): Message
     {
-        return self::some(array_map(static fn (PlannedCopy|PlannedGroup|PlannedRoom $one): string => $one->name, $things));
+        return self::some(
+            array_map(static fn (PlannedCopy|PlannedGroup|PlannedRoom $one): string => $one->name, $things),
+        );
     }
 }

@@ -37,7 +37,10 @@ final readonly class AddressPattern
         if (1 === preg_match('~^(?:[^{]*://)?[^/{]*\{~', $text)) {
             throw UnusablePattern::hostIsNamed();
         }
-        $this->link(['class' => '9g', 'lesson' => 'flood', 'group' => 'quay', 'n' => 1, 'teacher' => 'brandt'], self::tail('example'));
+        $this->link(
+            ['class' => '9g', 'lesson' => 'flood', 'group' => 'quay', 'n' => 1, 'teacher' => 'brandt'],
+            self::tail('example'),
+        );
     }
 
     /**
@@ -66,7 +69,9 @@ final readonly class AddressPattern
         }
         $end = strcspn($this->text, '?#');
 
-        return new self(rtrim(substr($this->text, 0, $end), '/').'-{'.self::TAIL.'}'.substr($this->text, $end));
+        return new self(
+            rtrim(substr($this->text, 0, $end), '/').'-{'.self::TAIL.'}'.substr($this->text, $end),
+        );
     }
 
     /**

@@ -9,12 +9,17 @@ namespace FreshHuddle\Core\Rooms;
  */
 final readonly class Allowed
 {
-    public function __construct(public bool $record = false, public bool $shareScreen = true, public bool $write = true)
-    {
+    public function __construct(
+        public bool $record = false,
+        public bool $shareScreen = true,
+        public bool $write = true,
+    ) {
     }
 
     public function is(self $other): bool
     {
-        return $this->record === $other->record && $this->shareScreen === $other->shareScreen && $this->write === $other->write;
+        return $this->record === $other->record
+            && $this->shareScreen === $other->shareScreen
+            && $this->write === $other->write;
     }
 }

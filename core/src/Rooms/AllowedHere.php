@@ -12,8 +12,11 @@ final readonly class AllowedHere
     /**
      * Null: as the class's rooms do.
      */
-    public function __construct(public ?bool $record = null, public ?bool $shareScreen = null, public ?bool $write = null)
-    {
+    public function __construct(
+        public ?bool $record = null,
+        public ?bool $shareScreen = null,
+        public ?bool $write = null,
+    ) {
     }
 
     /**
@@ -21,11 +24,17 @@ final readonly class AllowedHere
      */
     public function under(Allowed $class): Allowed
     {
-        return new Allowed($this->record ?? $class->record, $this->shareScreen ?? $class->shareScreen, $this->write ?? $class->write);
+        return new Allowed(
+            $this->record ?? $class->record,
+            $this->shareScreen ?? $class->shareScreen,
+            $this->write ?? $class->write,
+        );
     }
 
     public function is(self $other): bool
     {
-        return $this->record === $other->record && $this->shareScreen === $other->shareScreen && $this->write === $other->write;
+        return $this->record === $other->record
+            && $this->shareScreen === $other->shareScreen
+            && $this->write === $other->write;
     }
 }

@@ -17,7 +17,19 @@ final readonly class Link
 
     private const THIS_MACHINE = ['localhost', '127.0.0.1', '[::1]'];
     /** Top names that no link from outside can have (RFC 2606, 6761, 6762, 8375 and what is used like them). */
-    private const INSIDE = ['local', 'localhost', 'internal', 'intranet', 'private', 'corp', 'home', 'lan', 'arpa', 'onion', 'invalid'];
+    private const INSIDE = [
+        'local',
+        'localhost',
+        'internal',
+        'intranet',
+        'private',
+        'corp',
+        'home',
+        'lan',
+        'arpa',
+        'onion',
+        'invalid',
+    ];
     /** Parameters that say who sent a link on, and nothing of where it leads. */
     private const TRACKING = '/^(utm_.*|.*clid|ref|referrer)$/i';
     private const PORTS = ['https' => 443, 'http' => 80];
@@ -38,11 +50,20 @@ final readonly class Link
      */
     public static function read(string $text): self
     {
-        $text = preg_replace('/^[\s<>"\'“”„«»(\[]+|[\s<>"\'“”«»)\].,;]+$/u', '', $text) ?? throw UnusableLink::unreadable();
+        $text =
+            preg_replace('/^[\s<>"\'“”„«»(\[]+|[\s<>"\'“”«»)\].,;]+$/u', '', $text) ??
+            throw UnusableLink::unreadable();
         if (mb_strlen($text) > self::LONGEST) {
             throw UnusableLink::tooLong(self::LONGEST);
         }
-        if (1 === preg_match('/[\s\x00-\x1f\x7f\\\\<>"{}|^`]|[\x{200b}-\x{200f}\x{202a}-\x{202e}\x{2060}-\x{2069}\x{feff}]/u', $text) || '' === $text) {
+        if (
+            1 ===
+                preg_match(
+                    '/[\s\x00-\x1f\x7f\\\\<>"{}|^`]|[\x{200b}-\x{200f}\x{202a}-\x{202e}\x{2060}-\x{2069}\x{feff}]/u',
+                    $text,
+                )
+            || '' === $text
+        ) {
             throw UnusableLink::unreadable();
         }
         if (1 !== preg_match('~^([a-z][a-z0-9+.-]*):~i', $text, $scheme)) {
@@ -74,7 +95,13 @@ final readonly class Link
         $path = self::path($parts[2]);
         $query = $parts[3] ?? '';
         $fragment = $parts[4] ?? '';
-        $address = $scheme.'://'.$authority.self::escaped('' === $parts[2] ? '/' : $parts[2]).('' === $query ? '' : '?'.self::escaped($query)).('' === $fragment ? '' : '#'.self::escaped($fragment));
+        $address =
+            $scheme.
+            '://'.
+            $authority.
+            self::escaped('' === $parts[2] ? '/' : $parts[2]).
+            ('' === $query ? '' : '?'.self::escaped($query)).
+            ('' === $fragment ? '' : '#'.self::escaped($fragment));
 
         return new self($address, $read, $authority.$path.self::query($query));
     }
@@ -90,7 +117,8 @@ final readonly class Link
         }
         $checker = new \Spoofchecker();
 
-        return $checker->areConfusable($this->host, $other->host) || self::plain($this->host) === self::plain($other->host);
+        return $checker->areConfusable($this->host, $other->host)
+            || self::plain($this->host) === self::plain($other->host);
     }
 
     /**
@@ -103,7 +131,11 @@ final readonly class Link
             return [$host, $host];
         }
         $host = rtrim($host, '.');
-        $ascii = idn_to_ascii($host, \IDNA_NONTRANSITIONAL_TO_ASCII | \IDNA_USE_STD3_RULES | \IDNA_CHECK_BIDI | \IDNA_CHECK_CONTEXTJ, \INTL_IDNA_VARIANT_UTS46);
+        $ascii = idn_to_ascii(
+            $host,
+            \IDNA_NONTRANSITIONAL_TO_ASCII | \IDNA_USE_STD3_RULES | \IDNA_CHECK_BIDI | \IDNA_CHECK_CONTEXTJ,
+            \INTL_IDNA_VARIANT_UTS46,
+        );
         $last = substr((string) strrchr('.'.(\is_string($ascii) ? $ascii : $host), '.'), 1);
         if (str_starts_with($host, '[') || 1 === preg_match('/^(\d+|0x[0-9a-f]*)$/', $last)) {
             throw UnusableLink::number($text);
@@ -138,7 +170,8 @@ final readonly class Link
         $checker->setChecks(\Spoofchecker::SINGLE_SCRIPT | \Spoofchecker::INVISIBLE);
         $checker->setRestrictionLevel(\Spoofchecker::HIGHLY_RESTRICTIVE);
 
-        return $checker->isSuspicious($label) || 1 === preg_match('/^[асеорхуіјѕһӏԁԛԝѵьοαεικρυχνζոսց\-0-9]+$/u', $label);
+        return $checker->isSuspicious($label)
+            || 1 === preg_match('/^[асеорхуіјѕһӏԁԛԝѵьοαεικρυχνζոսց\-0-9]+$/u', $label);
     }
 
     private static function plain(string $host): string
@@ -154,7 +187,7 @@ final readonly class Link
             match ($part) {
                 '', '.' => null,
                 '..' => array_pop($kept),
-                default => $kept[] = $part,
+                default => ($kept[] = $part),
             };
         }
 
@@ -176,11 +209,15 @@ final readonly class Link
 
     private static function unescaped(string $text): string
     {
-        $text = (string) preg_replace_callback('/%([0-9a-f]{2})/i', static function (array $m): string {
-            $sign = \chr((int) hexdec($m[1]));
+        $text = (string) preg_replace_callback(
+            '/%([0-9a-f]{2})/i',
+            static function (array $m): string {
+                $sign = \chr((int) hexdec($m[1]));
 
-            return 1 === preg_match('/[A-Za-z0-9._~-]/', $sign) ? $sign : '%'.strtoupper($m[1]);
-        }, $text);
+                return 1 === preg_match('/[A-Za-z0-9._~-]/', $sign) ? $sign : '%'.strtoupper($m[1]);
+            },
+            $text,
+        );
 
         return self::escaped($text);
     }
@@ -188,6 +225,10 @@ final readonly class Link
     /** What is not in ASCII is written in percent, as browsers do before they ask. */
     private static function escaped(string $text): string
     {
-        return (string) preg_replace_callback('/[^\x21-\x7e]/', static fn (array $m): string => '%'.strtoupper(bin2hex($m[0])), $text);
+        return (string) preg_replace_callback(
+            '/[^\x21-\x7e]/',
+            static fn (array $m): string => '%'.strtoupper(bin2hex($m[0])),
+            $text,
+        );
     }
 }

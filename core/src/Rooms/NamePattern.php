@@ -20,8 +20,11 @@ final readonly class NamePattern
      *
      * @throws UnknownPlaceholder if something else stands in braces
      */
-    public function __construct(public string $pattern, array $placeholders = self::PLACEHOLDERS, private int $longest = self::MAX_NAME)
-    {
+    public function __construct(
+        public string $pattern,
+        array $placeholders = self::PLACEHOLDERS,
+        private int $longest = self::MAX_NAME,
+    ) {
         preg_match_all('/\{([^{}]*)\}/u', $pattern, $found);
         foreach ($found[1] as $placeholder) {
             if (!\in_array($placeholder, $placeholders, true)) {

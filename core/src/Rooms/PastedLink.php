@@ -18,7 +18,12 @@ final readonly class PastedLink
      * @param Link|null    $link  null where there is none that can be used
      * @param Message|null $fault why it is not taken
      */
-    public function __construct(public int $line, public string $shown, public ?string $place, public ?Link $link, public ?Message $fault)
-    {
+    public function __construct(
+        public int $line,
+        public string $shown,
+        public ?string $place,
+        public ?Link $link,
+        public ?Message $fault,
+    ) {
     }
 }

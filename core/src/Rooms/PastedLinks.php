@@ -55,7 +55,13 @@ final readonly class PastedLinks
             }
             try {
                 $link = Link::read($address);
-                $read[$n] = [$place, $link, false === $place ? new Message('rooms.pasted.no_such_group', ['name' => mb_substr($name, 0, 60)]) : null];
+                $read[$n] = [
+                    $place,
+                    $link,
+                    false === $place
+                        ? new Message('rooms.pasted.no_such_group', ['name' => mb_substr($name, 0, 60)])
+                        : null,
+                ];
             } catch (UnusableLink $e) {
                 $read[$n] = [$place, null, $e->says];
             }
@@ -81,7 +87,13 @@ final readonly class PastedLinks
                 $seen['place'][$place] ??= $n;
                 $seen['link'][$link->normal] ??= $n;
             }
-            $plan[] = new PastedLink($n, mb_strlen($lines[$n]) > self::SHOWN ? mb_substr($lines[$n], 0, self::SHOWN - 1).'…' : $lines[$n], $place, null === $fault ? $link : null, $fault);
+            $plan[] = new PastedLink(
+                $n,
+                mb_strlen($lines[$n]) > self::SHOWN ? mb_substr($lines[$n], 0, self::SHOWN - 1).'…' : $lines[$n],
+                $place,
+                null === $fault ? $link : null,
+                $fault,
+            );
         }
 
         return $plan;

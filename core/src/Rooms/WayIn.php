@@ -28,8 +28,14 @@ enum WayIn: string
      * @param int|null              $openedAt when the room was last said to be open, milliseconds since 1970
      * @param int                   $since    what was opened before has been closed since
      */
-    public static function of(?SourceKind $source, string $openedBy, array $roles, string $me, ?int $openedAt, int $since): self
-    {
+    public static function of(
+        ?SourceKind $source,
+        string $openedBy,
+        array $roles,
+        string $me,
+        ?int $openedAt,
+        int $since,
+    ): self {
         if (null === $source) {
             return self::None;
         }
@@ -55,6 +61,14 @@ enum WayIn: string
     {
         $wanted = mb_convert_case(trim($openedBy), \MB_CASE_FOLD);
 
-        return array_map(strval(...), array_keys(array_filter($roles, static fn (string $role): bool => mb_convert_case(trim($role), \MB_CASE_FOLD) === $wanted)));
+        return array_map(
+            strval(...),
+            array_keys(
+                array_filter(
+                    $roles,
+                    static fn (string $role): bool => mb_convert_case(trim($role), \MB_CASE_FOLD) === $wanted,
+                ),
+            ),
+        );
     }
 }

@@ -18,9 +18,38 @@ final readonly class PastedList
 
     /** Words that head a column of names, folded. */
     private const HEADINGS = [
-        'name', 'names', 'student', 'students', 'student name', 'full name', 'pupil', 'pupils', 'learner', 'first name', 'given name',
-        'last name', 'family name', 'surname', 'nom', 'prénom', 'nombre', 'apellidos', 'nome', 'namn', 'navn', 'imię', 'jméno', 'имя', 'фамилия',
-        'schüler', 'vorname', 'nachname', 'الاسم', '姓名', '名前', '이름',
+        'name',
+        'names',
+        'student',
+        'students',
+        'student name',
+        'full name',
+        'pupil',
+        'pupils',
+        'learner',
+        'first name',
+        'given name',
+        'last name',
+        'family name',
+        'surname',
+        'nom',
+        'prénom',
+        'nombre',
+        'apellidos',
+        'nome',
+        'namn',
+        'navn',
+        'imię',
+        'jméno',
+        'имя',
+        'фамилия',
+        'schüler',
+        'vorname',
+        'nachname',
+        'الاسم',
+        '姓名',
+        '名前',
+        '이름',
     ];
     private const GIVEN = ['first name', 'given name', 'prénom', 'nombre', 'vorname', 'имя', 'imię'];
     private const FAMILY = ['last name', 'family name', 'surname', 'nom', 'apellidos', 'nachname', 'фамилия'];
@@ -61,7 +90,13 @@ final readonly class PastedList
             }
             if ([] === $lines && self::isHeading($cells)) {
                 $columns = self::columns($cells);
-                $lines[] = new PastedLine($i + 1, mb_substr($raw, 0, 200), PastedLineFate::Header, '', new Message('roster.line.heading'));
+                $lines[] = new PastedLine(
+                    $i + 1,
+                    mb_substr($raw, 0, 200),
+                    PastedLineFate::Header,
+                    '',
+                    new Message('roster.line.heading'),
+                );
                 continue;
             }
             $lines[] = $line = self::line($i + 1, $raw, self::nameFrom($cells, $columns), $seen);
@@ -82,10 +117,15 @@ final readonly class PastedList
      */
     public function names(): array
     {
-        return array_values(array_map(
-            static fn (PastedLine $line): string => $line->name,
-            array_filter($this->lines, static fn (PastedLine $line): bool => PastedLineFate::Taken === $line->fate),
-        ));
+        return array_values(
+            array_map(
+                static fn (PastedLine $line): string => $line->name,
+                array_filter(
+                    $this->lines,
+                    static fn (PastedLine $line): bool => PastedLineFate::Taken === $line->fate,
+                ),
+            ),
+        );
     }
 
     /**

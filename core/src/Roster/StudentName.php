@@ -57,7 +57,11 @@ final readonly class StudentName implements \Stringable
         if (!mb_check_encoding($raw, 'UTF-8')) {
             throw UnusableName::notText();
         }
-        $value = (string) preg_replace('/[\x{FEFF}\x{200B}\x{2060}\x{202A}-\x{202E}\x{2066}-\x{2069}]|(?![\t\n\r])\p{Cc}/u', '', self::normal($raw, \Normalizer::FORM_C));
+        $value = (string) preg_replace(
+            '/[\x{FEFF}\x{200B}\x{2060}\x{202A}-\x{202E}\x{2066}-\x{2069}]|(?![\t\n\r])\p{Cc}/u',
+            '',
+            self::normal($raw, \Normalizer::FORM_C),
+        );
         $value = (string) preg_replace('/[\s\p{Z}]+/u', ' ', $value);
 
         // By signs and not by bytes: č, 龍 and 😀 end in bytes that stand in a joiner too.

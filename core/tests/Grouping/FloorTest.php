@@ -17,7 +17,10 @@ final class FloorTest extends TestCase
 
     protected function setUp(): void
     {
-        $this->floor = new Floor([new Group('a', 'Quayside', ['s1', 's2']), new Group('b', 'Millbrook', ['s3'], 1)], ['s2']);
+        $this->floor = new Floor(
+            [new Group('a', 'Quayside', ['s1', 's2']), new Group('b', 'Millbrook', ['s3'], 1)],
+            ['s2'],
+        );
     }
 
     public function test_who_has_no_seat_lies_on_the_shelf(): void
@@ -100,7 +103,9 @@ final class FloorTest extends TestCase
                     2, 3 => $floor->swap($one, $other),
                     4 => $floor->shelve($one),
                     5 => $floor->fix($one),
-                    default => \count($floor->groups) > 3 ? $floor->withoutGroup($table) : $floor->withTable("t{$i}"),
+                    default => \count($floor->groups) > 3
+                        ? $floor->withoutGroup($table)
+                        : $floor->withTable("t{$i}"),
                 };
             } catch (NotOnTheFloor) {
             }
@@ -114,10 +119,16 @@ final class FloorTest extends TestCase
     public function test_tables_that_were_split_are_called_as_people_would_call_them(): void
     {
         $floor = new Floor([new Group('g', 'Quayside', ['a', 'b', 'c', 'd']), new Group('h', 'Millbrook', ['e'])]);
-        $names = static fn (Floor $floor): array => array_map(static fn (Group $group): string => $group->name, $floor->groups);
+        $names = static fn (Floor $floor): array => array_map(
+            static fn (Group $group): string => $group->name,
+            $floor->groups,
+        );
         $once = $floor->split('g', ['c', 'd'], 'n');
         self::assertSame(['Quayside a', 'Millbrook', 'Quayside b'], $names($once));
-        self::assertSame(['Quayside a', 'Millbrook', 'Quayside b', 'Quayside c'], $names($once->split('g', ['b'], 'm')));
+        self::assertSame(
+            ['Quayside a', 'Millbrook', 'Quayside b', 'Quayside c'],
+            $names($once->split('g', ['b'], 'm')),
+        );
         $long = (new Floor([new Group('g', str_repeat('x', 60), ['a', 'b'])]))->split('g', ['b'], 'n');
         self::assertSame([60, 60], array_map(mb_strlen(...), $names($long)));
     }

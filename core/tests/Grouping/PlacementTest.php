@@ -64,7 +64,9 @@ final class PlacementTest extends TestCase
         }
         self::assertCount(6, $counts); // four students into two numbered pairs
         $expected = $rounds / 6;
-        $chiSquare = array_sum(array_map(static fn (int $count): float => ($count - $expected) ** 2 / $expected, $counts));
+        $chiSquare = array_sum(
+            array_map(static fn (int $count): float => ($count - $expected) ** 2 / $expected, $counts),
+        );
         self::assertLessThan(20.5, $chiSquare, 'five degrees of freedom, one in a thousand');
     }
 
@@ -82,7 +84,14 @@ final class PlacementTest extends TestCase
 
     public function test_more_fixed_at_a_table_than_its_size_keep_it_and_others_give_up_seats(): void
     {
-        $floor = new Floor([new Group('a', 'A', ['s1', 's2', 's3', 's4', 's5']), new Group('b', 'B', [], 1), new Group('c', 'C', [], 2)], ['s1', 's2', 's3', 's4', 's5']);
+        $floor = new Floor(
+            [
+                new Group('a', 'A', ['s1', 's2', 's3', 's4', 's5']),
+                new Group('b', 'B', [], 1),
+                new Group('c', 'C', [], 2),
+            ],
+            ['s1', 's2', 's3', 's4', 's5'],
+        );
         $dealt = self::deal($floor, self::students(9), 3, 5);
         self::assertSame(['s1', 's2', 's3', 's4', 's5'], $dealt->group('a')->students);
         self::assertSame([5, 2, 2], self::sizes($dealt));
@@ -92,7 +101,10 @@ final class PlacementTest extends TestCase
     {
         $floor = self::deal(new Floor(), self::students(12), 3, 1)->rename('g1', 'Quayside');
         $more = self::deal($floor, self::students(12), 5, 2);
-        self::assertSame(['g1', 'g2', 'g3', 'g4', 'g5'], array_map(static fn (Group $group): string => $group->id, $more->groups));
+        self::assertSame(
+            ['g1', 'g2', 'g3', 'g4', 'g5'],
+            array_map(static fn (Group $group): string => $group->id, $more->groups),
+        );
         self::assertSame('Quayside', $more->groups[0]->name);
         self::assertSame([0, 1, 2, 3, 4], array_map(static fn (Group $group): int => $group->mark, $more->groups));
         $fewer = self::deal($more, self::students(12), 2, 3);
@@ -137,8 +149,14 @@ final class PlacementTest extends TestCase
     {
         $floor = new Floor([new Group('a', 'A', ['s4', 's2', 's6', 's1'])]);
         $placement = Placement::of($floor, self::students(4), new Groups(1), static fn (): string => 'b');
-        self::assertSame(['s4', 's2', 's1', 's3'], $placement->floor([['s1', 's2', 's3', 's4']])->groups[0]->students);
-        self::assertSame(['s1', 's2', 's3', 's4'], $placement->floor([['s1', 's2', 's3', 's4']], true)->groups[0]->students);
+        self::assertSame(
+            ['s4', 's2', 's1', 's3'],
+            $placement->floor([['s1', 's2', 's3', 's4']])->groups[0]->students,
+        );
+        self::assertSame(
+            ['s1', 's2', 's3', 's4'],
+            $placement->floor([['s1', 's2', 's3', 's4']], true)->groups[0]->students,
+        );
     }
 
     /**
@@ -159,7 +177,10 @@ final class PlacementTest extends TestCase
             return 'g'.++$next;
         });
         $class = array_map(static fn (string $id): Student => new Student($id), $students);
-        $result = (new Deal())->solve(new Problem($class, $placement->shape(), rules: $placement->fixedSeats(), seed: $seed), new NoLimit());
+        $result = (new Deal())->solve(
+            new Problem($class, $placement->shape(), rules: $placement->fixedSeats(), seed: $seed),
+            new NoLimit(),
+        );
 
         return $placement->floor($result->rounds[0], true);
     }

@@ -121,15 +121,29 @@ final class RoundStateTest extends TestCase
         self::assertSame(61 * self::MINUTE, $on->endsAt);
         self::assertSame(Phase::ComingBack, $on->phase(61 * self::MINUTE), 'and the end calls by itself again');
         self::assertSame([], (new GoOn())->decide($on, 60 * self::MINUTE));
-        $later = self::give(self::give($paused, new ChangeEnd(12 * self::MINUTE), 20 * self::MINUTE), new GoOn(), 30 * self::MINUTE);
-        self::assertSame(33 * self::MINUTE, $later->endsAt, 'an end that is put off meanwhile by two minutes is put off by two minutes');
+        $later = self::give(
+            self::give($paused, new ChangeEnd(12 * self::MINUTE), 20 * self::MINUTE),
+            new GoOn(),
+            30 * self::MINUTE,
+        );
+        self::assertSame(
+            33 * self::MINUTE,
+            $later->endsAt,
+            'an end that is put off meanwhile by two minutes is put off by two minutes',
+        );
     }
 
     public function test_whoever_is_called_back_is_not_paused_and_who_is_not_out_cannot_be(): void
     {
         $paused = self::give(self::give(RoundState::planned(), new SendOut(0, 10), 0), new Pause(), 60_000);
         self::assertNull(self::give($paused, new CallBack(10), 90_000)->pausedAt);
-        foreach ([RoundState::planned(), self::give(RoundState::planned(), new SendOut(60, 10), 0), self::give($paused, new CallBack(60), 90_000)] as $state) {
+        foreach (
+            [
+                RoundState::planned(),
+                self::give(RoundState::planned(), new SendOut(60, 10), 0),
+                self::give($paused, new CallBack(60), 90_000),
+            ] as $state
+        ) {
             try {
                 (new Pause())->decide($state, 91_000 - (null === $state->calledAt ? 90_000 : 0));
                 self::fail('There is nothing to pause.');
@@ -179,7 +193,11 @@ final class RoundStateTest extends TestCase
             for ($press = 0; $press < 12; ++$press) {
                 $now += $random->getInt(0, 90_000);
                 $command = match ($random->getInt(0, 7)) {
-                    0 => new SendOut($random->getInt(0, 120), $random->getInt(1, 5), 0 === $random->getInt(0, 1) ? null : 30),
+                    0 => new SendOut(
+                        $random->getInt(0, 120),
+                        $random->getInt(1, 5),
+                        0 === $random->getInt(0, 1) ? null : 30,
+                    ),
                     1 => new TakeBack(),
                     2 => new CallBack($random->getInt(0, 120)),
                     3 => new KeepWorking(),
@@ -200,8 +218,12 @@ final class RoundStateTest extends TestCase
                 self::assertEquals($state, RoundState::after($events));
                 $since = $state->phaseSince($now);
                 self::assertTrue(null === $since || $since <= $now, 'a phase that is on has begun');
-                if (!$command instanceof Say && [] !== $decided) {
-                    self::assertSame([], self::again($command, $state, $now), 'and the same press once more does nothing');
+                if (!($command instanceof Say) && [] !== $decided) {
+                    self::assertSame(
+                        [],
+                        self::again($command, $state, $now),
+                        'and the same press once more does nothing',
+                    );
                 }
             }
         }

@@ -25,13 +25,20 @@ final class RunningOrderTest extends TestCase
                 }
                 $segments[] = new Segment('shareOut', SegmentKind::ShareOut, 8);
                 $order = RunningOrder::of($segments)->withEvenRounds($lesson, $ids);
-                $minutes = array_map(static fn (Segment $segment): int => $segment->minutes, \array_slice($order->segments, 1, $rounds));
+                $minutes = array_map(
+                    static fn (Segment $segment): int => $segment->minutes,
+                    \array_slice($order->segments, 1, $rounds),
+                );
                 self::assertNotEmpty($minutes);
                 self::assertSame($lesson, $order->minutes(), "{$rounds} rounds in {$lesson} minutes");
                 self::assertLessThanOrEqual(1, max($minutes) - min($minutes));
                 self::assertGreaterThanOrEqual(1, min($minutes));
                 if ($lesson - 18 >= 5 * $rounds) {
-                    self::assertSame([10, 8], [$order->segments[0]->minutes, $order->segments[$rounds + 1]->minutes], 'the others stay as long as they are');
+                    self::assertSame(
+                        [10, 8],
+                        [$order->segments[0]->minutes, $order->segments[$rounds + 1]->minutes],
+                        'the others stay as long as they are',
+                    );
                 }
             }
         }
@@ -47,7 +54,10 @@ final class RunningOrderTest extends TestCase
                 self::assertGreaterThanOrEqual(1, $long);
             }
         }
-        self::assertSame([[SegmentKind::Briefing, 12], [SegmentKind::Round, 25], [SegmentKind::ShareOut, 13]], RunningOrder::usual(50));
+        self::assertSame(
+            [[SegmentKind::Briefing, 12], [SegmentKind::Round, 25], [SegmentKind::ShareOut, 13]],
+            RunningOrder::usual(50),
+        );
     }
 
     public function test_it_says_when_minutes_are_left_or_too_many(): void
@@ -103,7 +113,10 @@ final class RunningOrderTest extends TestCase
                 self::assertGreaterThanOrEqual(1, $fitted->segments[$a]->minutes);
                 foreach ($order->segments as $b => $other) {
                     if ($one->minutes > $other->minutes) {
-                        self::assertGreaterThanOrEqual($fitted->segments[$b]->minutes, $fitted->segments[$a]->minutes);
+                        self::assertGreaterThanOrEqual(
+                            $fitted->segments[$b]->minutes,
+                            $fitted->segments[$a]->minutes,
+                        );
                     }
                 }
             }
@@ -114,8 +127,10 @@ final class RunningOrderTest extends TestCase
     public function test_rounds_are_numbered_in_their_order(): void
     {
         $order = RunningOrder::of([
-            new Segment('a', SegmentKind::Briefing, 5), new Segment('b', SegmentKind::Round, 5),
-            new Segment('c', SegmentKind::Pause, 5), new Segment('d', SegmentKind::Round, 5),
+            new Segment('a', SegmentKind::Briefing, 5),
+            new Segment('b', SegmentKind::Round, 5),
+            new Segment('c', SegmentKind::Pause, 5),
+            new Segment('d', SegmentKind::Round, 5),
         ]);
         self::assertSame(['b' => 1, 'd' => 2], $order->rounds());
     }
@@ -136,12 +151,26 @@ final class RunningOrderTest extends TestCase
         self::assertSame(['lesson.order.minutes', 1], $refused($round, new Segment('a', SegmentKind::Pause, 0)));
         self::assertSame(['lesson.order.minutes', 0], $refused(new Segment('a', SegmentKind::Round, 601)));
         self::assertSame(['lesson.order.twice', 1], $refused($round, $round));
-        self::assertSame(['lesson.order.too_many', null], $refused($round, ...array_map(static fn (int $i): Segment => new Segment('p'.$i, SegmentKind::Pause, 1), range(1, 24))));
+        self::assertSame(
+            ['lesson.order.too_many', null],
+            $refused(
+                $round,
+                ...array_map(
+                    static fn (int $i): Segment => new Segment('p'.$i, SegmentKind::Pause, 1),
+                    range(1, 24),
+                ),
+            ),
+        );
     }
 
     private static function order(int ...$minutes): RunningOrder
     {
-        return RunningOrder::of(array_map(static fn (int $i): Segment => new Segment('s'.$i, SegmentKind::Round, array_values($minutes)[$i]), range(0, \count($minutes) - 1)));
+        return RunningOrder::of(
+            array_map(
+                static fn (int $i): Segment => new Segment('s'.$i, SegmentKind::Round, array_values($minutes)[$i]),
+                range(0, \count($minutes) - 1),
+            ),
+        );
     }
 
     private static function anyOrder(Randomizer $dice): RunningOrder
@@ -151,8 +180,21 @@ final class RunningOrderTest extends TestCase
 
     public function test_work_of_another_segment_is_planned_with_the_round_before_it_or_else_the_first_after_it(): void
     {
-        $kinds = ['a' => SegmentKind::Alone, 'r1' => SegmentKind::Round, 'b' => SegmentKind::Alone, 'r2' => SegmentKind::Round, 's' => SegmentKind::ShareOut, 'c' => SegmentKind::Alone];
-        $order = RunningOrder::of(array_map(static fn (string $id, SegmentKind $kind): Segment => new Segment($id, $kind, 5), array_keys($kinds), array_values($kinds)));
+        $kinds = [
+            'a' => SegmentKind::Alone,
+            'r1' => SegmentKind::Round,
+            'b' => SegmentKind::Alone,
+            'r2' => SegmentKind::Round,
+            's' => SegmentKind::ShareOut,
+            'c' => SegmentKind::Alone,
+        ];
+        $order = RunningOrder::of(
+            array_map(
+                static fn (string $id, SegmentKind $kind): Segment => new Segment($id, $kind, 5),
+                array_keys($kinds),
+                array_values($kinds),
+            ),
+        );
         self::assertSame(['r1', 'r1', 'r1', 'r2', 'r2', 'r2'], array_map($order->roundFor(...), array_keys($kinds)));
         self::assertNull($order->roundFor('gone'));
     }

@@ -59,17 +59,32 @@ final class MovesTest extends TestCase
         self::assertSame('g1', $this->expected('ada'));
         $this->now += 30_000;
         self::assertSame(Evidence::MAIN, $this->expected('ada'));
-        self::assertSame($this->now, $this->moves->expected('ada', 'g1', $this->state, $this->now)->since, 'and has time to get there from then on');
+        self::assertSame(
+            $this->now,
+            $this->moves->expected('ada', 'g1', $this->state, $this->now)->since,
+            'and has time to get there from then on',
+        );
     }
 
     public function test_one_press_and_the_same_press_again_are_one(): void
     {
         $this->give(new TakeAside(['ada'], 'quiet', 0, $this->moves));
         self::assertSame([], (new TakeAside(['ada'], 'quiet', 0, $this->moves))->decide($this->state, $this->now));
-        self::assertCount(1, (new TakeAside(['ada'], 'office', 0, $this->moves))->decide($this->state, $this->now), 'to another room they go on');
+        self::assertCount(
+            1,
+            (new TakeAside(['ada'], 'office', 0, $this->moves))->decide($this->state, $this->now),
+            'to another room they go on',
+        );
         $this->give(new Fetch(['ada' => Help::Fetch], $this->moves));
-        self::assertSame([], (new Fetch(['ada' => Help::Fetch], $this->moves))->decide($this->state, $this->now + 1_999));
-        self::assertCount(1, (new Fetch(['ada' => Help::Fetch], $this->moves))->decide($this->state, $this->now + 2_000), 'later it is said once more');
+        self::assertSame(
+            [],
+            (new Fetch(['ada' => Help::Fetch], $this->moves))->decide($this->state, $this->now + 1_999),
+        );
+        self::assertCount(
+            1,
+            (new Fetch(['ada' => Help::Fetch], $this->moves))->decide($this->state, $this->now + 2_000),
+            'later it is said once more',
+        );
     }
 
     public function test_whoever_is_given_another_seat_is_to_sit_in_it_and_has_time_to_get_there(): void
@@ -80,8 +95,14 @@ final class MovesTest extends TestCase
         $expected = $this->moves->expected('ada', 'g2', $this->state, $this->now);
         self::assertSame(['g2', $this->now], [$expected->place, $expected->since]);
         $seen = new Evidence(servicePlace: 'g1', serviceAt: $this->now);
-        self::assertSame(Place::OnTheWay, Whereabouts::of($seen, $expected->place, $expected->since, $this->now + 29_999)->place);
-        self::assertSame(Place::Elsewhere, Whereabouts::of($seen, $expected->place, $expected->since, $this->now + 30_000)->place);
+        self::assertSame(
+            Place::OnTheWay,
+            Whereabouts::of($seen, $expected->place, $expected->since, $this->now + 29_999)->place,
+        );
+        self::assertSame(
+            Place::Elsewhere,
+            Whereabouts::of($seen, $expected->place, $expected->since, $this->now + 30_000)->place,
+        );
     }
 
     public function test_a_call_back_of_all_fetches_from_side_rooms_and_calling_it_off_leaves_them_there(): void
@@ -122,11 +143,36 @@ final class MovesTest extends TestCase
      */
     public static function helps(): iterable
     {
-        yield 'seen in a wrong room: taken out of it' => [Help::Take, new Evidence('g2', 90_000), 'g1', Sight::Service];
-        yield 'left behind in the main session: taken along' => [Help::Take, new Evidence('main', 90_000), 'g1', Sight::Service];
-        yield 'seen in a room, but theirs is a link nobody can move them to: reminded' => [Help::Remind, new Evidence('g2', 90_000), 'g1', Sight::Link];
-        yield 'the page is open, they are in no room: reminded' => [Help::Remind, new Evidence(pageAt: 99_000), 'g1', Sight::Service];
-        yield 'silent for a while: everything is tried' => [Help::Fetch, new Evidence(pageAt: 10_000), 'g1', Sight::Service];
+        yield 'seen in a wrong room: taken out of it' => [
+            Help::Take,
+            new Evidence('g2', 90_000),
+            'g1',
+            Sight::Service,
+        ];
+        yield 'left behind in the main session: taken along' => [
+            Help::Take,
+            new Evidence('main', 90_000),
+            'g1',
+            Sight::Service,
+        ];
+        yield 'seen in a room, but theirs is a link nobody can move them to: reminded' => [
+            Help::Remind,
+            new Evidence('g2', 90_000),
+            'g1',
+            Sight::Link,
+        ];
+        yield 'the page is open, they are in no room: reminded' => [
+            Help::Remind,
+            new Evidence(pageAt: 99_000),
+            'g1',
+            Sight::Service,
+        ];
+        yield 'silent for a while: everything is tried' => [
+            Help::Fetch,
+            new Evidence(pageAt: 10_000),
+            'g1',
+            Sight::Service,
+        ];
         yield 'never came: there is nobody to fetch' => [null, new Evidence(), 'g1', Sight::Service];
         yield 'no seat: they need a seat' => [null, new Evidence(pageAt: 99_000), null, Sight::Service];
         yield 'where they should be' => [null, new Evidence('g1', 90_000), 'g1', Sight::Service];
@@ -146,7 +192,12 @@ final class MovesTest extends TestCase
                     1 => new CallBack(10),
                     2 => new PutBack($students, $moves),
                     3 => new Fetch(array_fill_keys($students, Help::cases()[$dice->getInt(0, 2)]), $moves),
-                    default => new TakeAside($students, ['main', 'quiet', 'office'][$dice->getInt(0, 2)], $dice->getInt(0, 30), $moves),
+                    default => new TakeAside(
+                        $students,
+                        ['main', 'quiet', 'office'][$dice->getInt(0, 2)],
+                        $dice->getInt(0, 30),
+                        $moves,
+                    ),
                 };
                 try {
                     $more = $command->decide($state, $now);
@@ -159,7 +210,10 @@ final class MovesTest extends TestCase
                     $moves = $moves->with($event);
                 }
                 $expected = $moves->expected('s1', 'g1', $state, $now);
-                self::assertContains($expected->place, $state->phase($now)->isOut() ? ['g1', 'main', 'quiet', 'office'] : ['main']);
+                self::assertContains(
+                    $expected->place,
+                    $state->phase($now)->isOut() ? ['g1', 'main', 'quiet', 'office'] : ['main'],
+                );
                 self::assertLessThanOrEqual($now, $expected->since);
             }
             self::assertEquals($moves, Moves::after($events));

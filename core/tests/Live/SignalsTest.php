@@ -44,7 +44,14 @@ final class SignalsTest extends TestCase
         $this->call('g1');
         $this->call('g2');
         $this->call('g1');
-        self::assertSame([1, 2, null], [$this->signals->placeInQueue('g1'), $this->signals->placeInQueue('g2'), $this->signals->placeInQueue('g3')]);
+        self::assertSame(
+            [1, 2, null],
+            [
+                $this->signals->placeInQueue('g1'),
+                $this->signals->placeInQueue('g2'),
+                $this->signals->placeInQueue('g3'),
+            ],
+        );
         $this->give(new TakeBackCall('g1', 'ada', $this->signals));
         self::assertSame([null, 1], [$this->signals->placeInQueue('g1'), $this->signals->placeInQueue('g2')]);
         self::assertSame([], (new TakeBackCall('g1', 'ada', $this->signals))->decide($this->state, $this->now));
@@ -76,7 +83,10 @@ final class SignalsTest extends TestCase
     public function test_a_chalk_mark_lies_until_another_or_none(): void
     {
         $this->give(new Chalk('g1', ChalkMark::WellDone, $this->signals));
-        self::assertSame([], (new Chalk('g1', ChalkMark::WellDone, $this->signals))->decide($this->state, $this->now));
+        self::assertSame(
+            [],
+            (new Chalk('g1', ChalkMark::WellDone, $this->signals))->decide($this->state, $this->now),
+        );
         $this->give(new Chalk('g1', ChalkMark::Hurry, $this->signals));
         self::assertSame(ChalkMark::Hurry, $this->signals->of('g1')->mark);
         $this->give(new Chalk('g1', null, $this->signals));
@@ -98,7 +108,13 @@ final class SignalsTest extends TestCase
     public function test_while_nobody_is_out_nobody_calls_and_nobody_is_visited(): void
     {
         $planned = RoundState::planned();
-        foreach ([new MakeCall('g', 'ada', CallAbout::Stuck, new Signals()), new Visit('g', 'ines', new Signals()), new Chalk('g', ChalkMark::Seen, new Signals())] as $command) {
+        foreach (
+            [
+                new MakeCall('g', 'ada', CallAbout::Stuck, new Signals()),
+                new Visit('g', 'ines', new Signals()),
+                new Chalk('g', ChalkMark::Seen, new Signals()),
+            ] as $command
+        ) {
             try {
                 $command->decide($planned, $this->now);
                 self::fail($command::class);
@@ -137,7 +153,10 @@ final class SignalsTest extends TestCase
                     $state = $state->with($event);
                     $signals = $signals->with($event);
                 }
-                $visitors = array_filter(array_map(static fn ($one): ?string => $one->visitor, $signals->groups), is_string(...));
+                $visitors = array_filter(
+                    array_map(static fn ($one): ?string => $one->visitor, $signals->groups),
+                    is_string(...),
+                );
                 self::assertCount(\count($visitors), array_unique($visitors), "seed {$seed}");
             }
             self::assertEquals($signals, Signals::after($events), "seed {$seed}");

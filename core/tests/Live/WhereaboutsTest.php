@@ -18,8 +18,14 @@ final class WhereaboutsTest extends TestCase
     private const JUST_NOW = 995_000;
 
     #[DataProvider('students')]
-    public function test_where_a_student_is(Evidence $evidence, ?string $expected, int $since, Place $place, Because $because, ?string $at): void
-    {
+    public function test_where_a_student_is(
+        Evidence $evidence,
+        ?string $expected,
+        int $since,
+        Place $place,
+        Because $because,
+        ?string $at,
+    ): void {
         $where = Whereabouts::of($evidence, $expected, $since, self::NOW);
         self::assertSame([$place, $because, $at], [$where->place, $where->because, $where->at]);
     }
@@ -30,24 +36,133 @@ final class WhereaboutsTest extends TestCase
     public static function students(): iterable
     {
         $page = static fn (int $at): Evidence => new Evidence(pageAt: $at);
-        $seen = static fn (string $place): Evidence => new Evidence(servicePlace: $place, serviceAt: self::LONG_AGO, pageAt: self::JUST_NOW);
+        $seen = static fn (string $place): Evidence => new Evidence(
+            servicePlace: $place,
+            serviceAt: self::LONG_AGO,
+            pageAt: self::JUST_NOW,
+        );
         yield 'never seen' => [new Evidence(), 'g1', self::LONG_AGO, Place::Lost, Because::Never, null];
         yield 'in the right room' => [$seen('g1'), 'g1', self::LONG_AGO, Place::InPlace, Because::Service, 'g1'];
-        yield 'in the right room, page long silent' => [new Evidence('g1', self::LONG_AGO, pageAt: 1), 'g1', self::LONG_AGO, Place::InPlace, Because::Service, 'g1'];
-        yield 'still in the main session, just sent' => [$seen('main'), 'g1', self::JUST_NOW, Place::OnTheWay, Because::Service, 'main'];
-        yield 'still in the main session, long sent' => [$seen('main'), 'g1', self::LONG_AGO, Place::LeftBehind, Because::Service, 'main'];
-        yield 'in another group’s room' => [$seen('g2'), 'g1', self::LONG_AGO, Place::Elsewhere, Because::Service, 'g2'];
-        yield 'still in the room, long called back' => [$seen('g1'), 'main', self::LONG_AGO, Place::Elsewhere, Because::Service, 'g1'];
-        yield 'pressed the button' => [new Evidence(linkPlace: 'g1', linkAt: self::JUST_NOW, pageAt: self::JUST_NOW), 'g1', self::LONG_AGO, Place::OnTheWay, Because::Link, null];
-        yield 'pressed the button for last time’s room' => [new Evidence(linkPlace: 'g2', linkAt: self::JUST_NOW, pageAt: self::JUST_NOW), 'g1', self::LONG_AGO, Place::LeftBehind, Because::Page, null];
-        yield 'page open, just sent' => [$page(self::JUST_NOW), 'g1', self::JUST_NOW, Place::OnTheWay, Because::Page, null];
-        yield 'page open, long sent' => [$page(self::JUST_NOW), 'g1', self::LONG_AGO, Place::LeftBehind, Because::Page, null];
-        yield 'no sign for 45 seconds' => [$page(self::NOW - 45_000), 'g1', self::LONG_AGO, Place::Lost, Because::Silent, null];
-        yield 'a sign 44 seconds ago' => [$page(self::NOW - 44_999), 'g1', self::LONG_AGO, Place::LeftBehind, Because::Page, null];
-        yield 'left the room a minute ago, page gone' => [new Evidence(null, self::NOW - 60_000, pageAt: self::NOW - 70_000), 'g1', self::LONG_AGO, Place::Lost, Because::Silent, null];
-        yield 'left the room just now' => [new Evidence(null, self::JUST_NOW, pageAt: self::JUST_NOW), 'g1', self::LONG_AGO, Place::LeftBehind, Because::Page, null];
-        yield 'without a seat' => [$page(self::JUST_NOW), null, self::LONG_AGO, Place::LeftBehind, Because::NoSeat, null];
-        yield 'without a seat, in the main session' => [$seen('main'), null, self::LONG_AGO, Place::LeftBehind, Because::NoSeat, 'main'];
+        yield 'in the right room, page long silent' => [
+            new Evidence('g1', self::LONG_AGO, pageAt: 1),
+            'g1',
+            self::LONG_AGO,
+            Place::InPlace,
+            Because::Service,
+            'g1',
+        ];
+        yield 'still in the main session, just sent' => [
+            $seen('main'),
+            'g1',
+            self::JUST_NOW,
+            Place::OnTheWay,
+            Because::Service,
+            'main',
+        ];
+        yield 'still in the main session, long sent' => [
+            $seen('main'),
+            'g1',
+            self::LONG_AGO,
+            Place::LeftBehind,
+            Because::Service,
+            'main',
+        ];
+        yield 'in another group’s room' => [
+            $seen('g2'),
+            'g1',
+            self::LONG_AGO,
+            Place::Elsewhere,
+            Because::Service,
+            'g2',
+        ];
+        yield 'still in the room, long called back' => [
+            $seen('g1'),
+            'main',
+            self::LONG_AGO,
+            Place::Elsewhere,
+            Because::Service,
+            'g1',
+        ];
+        yield 'pressed the button' => [
+            new Evidence(linkPlace: 'g1', linkAt: self::JUST_NOW, pageAt: self::JUST_NOW),
+            'g1',
+            self::LONG_AGO,
+            Place::OnTheWay,
+            Because::Link,
+            null,
+        ];
+        yield 'pressed the button for last time’s room' => [
+            new Evidence(linkPlace: 'g2', linkAt: self::JUST_NOW, pageAt: self::JUST_NOW),
+            'g1',
+            self::LONG_AGO,
+            Place::LeftBehind,
+            Because::Page,
+            null,
+        ];
+        yield 'page open, just sent' => [
+            $page(self::JUST_NOW),
+            'g1',
+            self::JUST_NOW,
+            Place::OnTheWay,
+            Because::Page,
+            null,
+        ];
+        yield 'page open, long sent' => [
+            $page(self::JUST_NOW),
+            'g1',
+            self::LONG_AGO,
+            Place::LeftBehind,
+            Because::Page,
+            null,
+        ];
+        yield 'no sign for 45 seconds' => [
+            $page(self::NOW - 45_000),
+            'g1',
+            self::LONG_AGO,
+            Place::Lost,
+            Because::Silent,
+            null,
+        ];
+        yield 'a sign 44 seconds ago' => [
+            $page(self::NOW - 44_999),
+            'g1',
+            self::LONG_AGO,
+            Place::LeftBehind,
+            Because::Page,
+            null,
+        ];
+        yield 'left the room a minute ago, page gone' => [
+            new Evidence(null, self::NOW - 60_000, pageAt: self::NOW - 70_000),
+            'g1',
+            self::LONG_AGO,
+            Place::Lost,
+            Because::Silent,
+            null,
+        ];
+        yield 'left the room just now' => [
+            new Evidence(null, self::JUST_NOW, pageAt: self::JUST_NOW),
+            'g1',
+            self::LONG_AGO,
+            Place::LeftBehind,
+            Because::Page,
+            null,
+        ];
+        yield 'without a seat' => [
+            $page(self::JUST_NOW),
+            null,
+            self::LONG_AGO,
+            Place::LeftBehind,
+            Because::NoSeat,
+            null,
+        ];
+        yield 'without a seat, in the main session' => [
+            $seen('main'),
+            null,
+            self::LONG_AGO,
+            Place::LeftBehind,
+            Because::NoSeat,
+            'main',
+        ];
     }
 
     public function test_absent_is_excused(): void

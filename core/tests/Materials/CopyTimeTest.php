@@ -17,7 +17,11 @@ final class CopyTimeTest extends TestCase
     {
         $time = new CopyTime(self::round(10 * self::MINUTE));
         self::assertSame(CopyOpen::Write, $time->at(11 * self::MINUTE));
-        self::assertSame(CopyOpen::Closed, (new CopyTime(new RoundState()))->at(11 * self::MINUTE), 'planned, and not sent out');
+        self::assertSame(
+            CopyOpen::Closed,
+            (new CopyTime(new RoundState()))->at(11 * self::MINUTE),
+            'planned, and not sent out',
+        );
     }
 
     public function test_work_done_alone_opens_when_the_lesson_comes_to_its_segment_whatever_the_round_does(): void
@@ -29,7 +33,11 @@ final class CopyTimeTest extends TestCase
                 self::assertSame($isOpen, $time->takes(self::MINUTE));
             }
         }
-        self::assertSame(CopyOpen::Closed, (new CopyTime(self::round(0), true, null, 3))->at(self::MINUTE), 'its segment is not in the running order any more');
+        self::assertSame(
+            CopyOpen::Closed,
+            (new CopyTime(self::round(0), true, null, 3))->at(self::MINUTE),
+            'its segment is not in the running order any more',
+        );
     }
 
     public function test_after_the_lesson_both_stay_open_or_can_only_be_read_as_the_teacher_chose(): void
@@ -37,11 +45,17 @@ final class CopyTimeTest extends TestCase
         $end = 50 * self::MINUTE;
         foreach ([false, true] as $alone) {
             $open = new CopyTime(self::round(0), $alone, 2, 3, $end, false);
-            self::assertSame([CopyOpen::Write, true], [$open->at($end + 1_000 * self::MINUTE), $open->takes($end + 1_000 * self::MINUTE)]);
+            self::assertSame(
+                [CopyOpen::Write, true],
+                [$open->at($end + 1_000 * self::MINUTE), $open->takes($end + 1_000 * self::MINUTE)],
+            );
             $locked = new CopyTime(self::round(0), $alone, 2, 3, $end, true);
             self::assertSame(CopyOpen::Write, $locked->at($end - 1));
             self::assertSame(CopyOpen::Read, $locked->at($end));
-            self::assertTrue($locked->takes($end + CopyTime::LATE - 1), 'what was typed without a line still arrives');
+            self::assertTrue(
+                $locked->takes($end + CopyTime::LATE - 1),
+                'what was typed without a line still arrives',
+            );
             self::assertFalse($locked->takes($end + CopyTime::LATE));
             self::assertFalse($locked->isAtWork($end));
         }
@@ -50,10 +64,16 @@ final class CopyTimeTest extends TestCase
     public function test_members_bring_back_what_stood_there_while_they_are_at_work(): void
     {
         self::assertTrue((new CopyTime(self::round(0)))->isAtWork(self::MINUTE));
-        self::assertFalse((new CopyTime(new RoundState(0, 0, 5 * self::MINUTE, null, 1, 2)))->isAtWork(self::MINUTE), 'called back');
+        self::assertFalse(
+            (new CopyTime(new RoundState(0, 0, 5 * self::MINUTE, null, 1, 2)))->isAtWork(self::MINUTE),
+            'called back',
+        );
         self::assertTrue((new CopyTime(new RoundState(), true, 2, 2))->isAtWork(self::MINUTE));
         self::assertFalse((new CopyTime(new RoundState(), true, 2, 1))->isAtWork(self::MINUTE), 'not open yet');
-        self::assertFalse((new CopyTime(new RoundState(), true, 2, 2, self::MINUTE))->isAtWork(2 * self::MINUTE), 'the lesson is over');
+        self::assertFalse(
+            (new CopyTime(new RoundState(), true, 2, 2, self::MINUTE))->isAtWork(2 * self::MINUTE),
+            'the lesson is over',
+        );
     }
 
     private static function round(int $outAt): RoundState

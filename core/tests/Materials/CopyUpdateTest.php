@@ -25,18 +25,37 @@ final class CopyUpdateTest extends TestCase
     public function test_a_changed_prompt_is_updated_where_nobody_has_worked_and_stands_beside_the_old_one_where_somebody_has(): void
     {
         $copy = [new Page('p', '', [self::slot('a', 'Old?'), self::slot('b', 'Old?')])];
-        $update = CopyUpdate::of($copy, [new Page('p', '', [self::slot('a', 'New?'), self::slot('b', 'New?')])], ['b']);
-        self::assertSame([['slot', 'a', 'New?'], ['text', 'b-now', 'New?'], ['slot', 'b', 'Old?']], self::told($update));
+        $update = CopyUpdate::of(
+            $copy,
+            [new Page('p', '', [self::slot('a', 'New?'), self::slot('b', 'New?')])],
+            ['b'],
+        );
+        self::assertSame(
+            [['slot', 'a', 'New?'], ['text', 'b-now', 'New?'], ['slot', 'b', 'Old?']],
+            self::told($update),
+        );
         self::assertSame([['blockChanged', 'New?'], ['bothShown', 'New?']], self::said($update));
         self::assertTrue(CopyUpdate::of($update->pages, $update->pages, ['b'])->isNothing());
     }
 
     public function test_what_is_taken_out_goes_where_nobody_has_worked_and_stays_where_somebody_has(): void
     {
-        $copy = [new Page('p', '', [self::slot('a', 'A?'), self::slot('b', 'B?')]), new Page('q', 'Gone', [self::slot('c', 'C?'), self::slot('d', 'D?')])];
+        $copy = [
+            new Page('p', '', [self::slot('a', 'A?'), self::slot('b', 'B?')]),
+            new Page('q', 'Gone', [self::slot('c', 'C?'), self::slot('d', 'D?')]),
+        ];
         $update = CopyUpdate::of($copy, [new Page('p', '', [self::slot('e', 'E?')])], ['a', 'd']);
         self::assertSame([['slot', 'e', 'E?'], ['slot', 'a', 'A?'], ['slot', 'd', 'D?']], self::told($update));
-        self::assertSame([['blockAdded', 'E?'], ['blockStays', 'A?'], ['blockGone', 'B?'], ['blockGone', 'C?'], ['blockStays', 'D?']], self::said($update));
+        self::assertSame(
+            [
+                ['blockAdded', 'E?'],
+                ['blockStays', 'A?'],
+                ['blockGone', 'B?'],
+                ['blockGone', 'C?'],
+                ['blockStays', 'D?'],
+            ],
+            self::said($update),
+        );
     }
 
     public function test_whatever_is_changed_no_slot_with_work_in_it_is_lost_or_altered_and_twice_is_once(): void
@@ -61,19 +80,33 @@ final class CopyUpdateTest extends TestCase
             };
             [$copy, $original] = [$make(), $make()];
             $had = array_merge(...array_column($copy, 'blocks'), ...[[]]);
-            $worked = array_values(array_filter(array_column($had, 'id'), static fn (): bool => 1 === $random->getInt(0, 1)));
+            $worked = array_values(
+                array_filter(array_column($had, 'id'), static fn (): bool => 1 === $random->getInt(0, 1)),
+            );
             $update = CopyUpdate::of($copy, $original, $worked);
             $has = array_merge(...array_column($update->pages, 'blocks'), ...[[]]);
-            self::assertSame(array_unique(array_column($has, 'id')), array_column($has, 'id'), "seed {$seed}: each is there once");
+            self::assertSame(
+                array_unique(array_column($has, 'id')),
+                array_column($has, 'id'),
+                "seed {$seed}: each is there once",
+            );
             foreach ($had as $block) {
                 if (\in_array($block->id, $worked, true)) {
                     self::assertContainsEquals($block, $has, "seed {$seed}");
                 }
             }
             foreach ($original as $page) {
-                self::assertSame([], array_diff(array_column($page->blocks, 'id'), array_column($has, 'id')), "seed {$seed}: what is new is there");
+                self::assertSame(
+                    [],
+                    array_diff(array_column($page->blocks, 'id'), array_column($has, 'id')),
+                    "seed {$seed}: what is new is there",
+                );
             }
-            self::assertEquals($update->pages, CopyUpdate::of($update->pages, $original, $worked)->pages, "seed {$seed}: again it is the same");
+            self::assertEquals(
+                $update->pages,
+                CopyUpdate::of($update->pages, $original, $worked)->pages,
+                "seed {$seed}: again it is the same",
+            );
         }
     }
 
@@ -97,6 +130,9 @@ final class CopyUpdateTest extends TestCase
     {
         $blocks = array_merge(...array_column($update->pages, 'blocks'));
 
-        return array_map(static fn (Block $block): array => [$block->kind->isSlot() ? 'slot' : 'text', $block->id, $block->text], $blocks);
+        return array_map(
+            static fn (Block $block): array => [$block->kind->isSlot() ? 'slot' : 'text', $block->id, $block->text],
+            $blocks,
+        );
     }
 }

@@ -31,11 +31,29 @@ final class SetUpListTest extends TestCase
         $list = SetUpList::of($this->wanted(), new There());
 
         self::assertSame(
-            ['makeRoom||main', 'makeRoom|g1|g1', 'makeCopies|g1|o', 'post|g1|g1', 'makeRoom|g2|g2', 'makeCopies|g2|o', 'post|g2|g2', 'send||a', 'send||c'],
+            [
+                'makeRoom||main',
+                'makeRoom|g1|g1',
+                'makeCopies|g1|o',
+                'post|g1|g1',
+                'makeRoom|g2|g2',
+                'makeCopies|g2|o',
+                'post|g2|g2',
+                'send||a',
+                'send||c',
+            ],
             self::keys($list),
         );
         self::assertSame('ready.set_up.press', $list->summary()?->code);
-        self::assertSame([['ready.set_up.count.rooms', 3], ['ready.set_up.count.copies', 3], ['ready.set_up.count.posts', 2], ['ready.set_up.count.letters', 2]], self::counts($list));
+        self::assertSame(
+            [
+                ['ready.set_up.count.rooms', 3],
+                ['ready.set_up.count.copies', 3],
+                ['ready.set_up.count.posts', 2],
+                ['ready.set_up.count.letters', 2],
+            ],
+            self::counts($list),
+        );
     }
 
     public function test_where_everything_is_as_wanted_there_is_nothing_to_do(): void
@@ -52,10 +70,15 @@ final class SetUpListTest extends TestCase
         $one = SetUpList::of($this->wanted(), new There());
         self::assertSame($one, SetUpList::join(['r1' => $one]));
         $both = SetUpList::join(['r1' => $one, 'r2' => $one]);
-        $ofRooms = static fn (SetUpList $list): int => \count(array_filter($list->steps, static fn (SetUpStep $step): bool => StepKind::MakeRoom === $step->kind));
+        $ofRooms = static fn (SetUpList $list): int => \count(
+            array_filter($list->steps, static fn (SetUpStep $step): bool => StepKind::MakeRoom === $step->kind),
+        );
         self::assertSame($ofRooms($one), $ofRooms($both), 'groups that stay together keep their rooms');
         self::assertCount(2 * (\count($one->steps) - $ofRooms($one)) + $ofRooms($one), $both->steps);
-        self::assertCount(\count($both->steps), array_unique(array_map(static fn (SetUpStep $step): string => $step->key(), $both->steps)));
+        self::assertCount(
+            \count($both->steps),
+            array_unique(array_map(static fn (SetUpStep $step): string => $step->key(), $both->steps)),
+        );
         $rounds = array_map(static fn (SetUpStep $step): ?string => $step->round, $both->steps);
         $sorted = $rounds;
         sort($sorted);
@@ -66,7 +89,9 @@ final class SetUpListTest extends TestCase
     public function test_a_room_that_is_called_by_hand_keeps_its_name(): void
     {
         $wanted = new Wanted([new WantedRoom('g1', 'Group 1', ['a'])], names: self::NAMES, tables: self::TABLES);
-        $room = static fn (bool $named): There => new There([new RoomThere('r', 'g1', 'The attic', true, people: ['a'], named: $named)]);
+        $room = static fn (bool $named): There => new There([
+            new RoomThere('r', 'g1', 'The attic', true, people: ['a'], named: $named),
+        ]);
 
         self::assertSame(['renameRoom|g1|r'], self::keys(SetUpList::of($wanted, $room(false))));
         self::assertSame([], self::keys(SetUpList::of($wanted, $room(true))));
@@ -75,7 +100,10 @@ final class SetUpListTest extends TestCase
     public function test_who_comes_and_who_goes_is_said_by_name(): void
     {
         $wanted = new Wanted([new WantedRoom('g1', 'Group 1', ['a', 'c'])], names: self::NAMES, tables: self::TABLES);
-        $of = static fn (string ...$people): SetUpStep => SetUpList::of($wanted, new There([new RoomThere('r', 'g1', 'Group 1', true, people: array_values($people))]))->steps[0];
+        $of = static fn (string ...$people): SetUpStep => SetUpList::of(
+            $wanted,
+            new There([new RoomThere('r', 'g1', 'Group 1', true, people: array_values($people))]),
+        )->steps[0];
 
         self::assertSame('ready.set_up.give_access', $of('a')->says->code);
         self::assertSame('ready.set_up.take_access', $of('a', 'b', 'c')->says->code);
@@ -86,7 +114,10 @@ final class SetUpListTest extends TestCase
 
     public function test_a_room_that_only_a_person_can_name_is_in_no_list(): void
     {
-        self::assertSame([], SetUpList::of(new Wanted([new WantedRoom('g1', 'Group 1', ['a'], false)]), new There())->steps);
+        self::assertSame(
+            [],
+            SetUpList::of(new Wanted([new WantedRoom('g1', 'Group 1', ['a'], false)]), new There())->steps,
+        );
     }
 
     public function test_a_room_that_is_gone_from_where_it_was_is_made_again(): void
@@ -116,7 +147,10 @@ final class SetUpListTest extends TestCase
         );
         $list = SetUpList::of(new Wanted(), $there);
 
-        self::assertEqualsCanonicalizing(['retireRoom|x1|r1', 'retireCopies|x1|o'], array_map(static fn (SetUpStep $step): string => $step->key(), $list->harmless()));
+        self::assertEqualsCanonicalizing(
+            ['retireRoom|x1|r1', 'retireCopies|x1|o'],
+            array_map(static fn (SetUpStep $step): string => $step->key(), $list->harmless()),
+        );
         $asked = [];
         foreach ($list->steps as $step) {
             if (null !== $step->loses) {
@@ -124,19 +158,33 @@ final class SetUpListTest extends TestCase
             }
         }
         ksort($asked);
-        self::assertSame([
-            'retireCopies|x2|c2' => 'ready.set_up.loses.answers',
-            'retireCopies||c3' => 'ready.set_up.loses.answers',
-            'retireRoom|x2|r2' => 'ready.set_up.loses.people',
-            'retireRoom|x3|r3' => 'ready.set_up.loses.recordings',
-            'retireRoom|x4|r4' => 'ready.set_up.loses.unknown',
-        ], $asked);
+        self::assertSame(
+            [
+                'retireCopies|x2|c2' => 'ready.set_up.loses.answers',
+                'retireCopies||c3' => 'ready.set_up.loses.answers',
+                'retireRoom|x2|r2' => 'ready.set_up.loses.people',
+                'retireRoom|x3|r3' => 'ready.set_up.loses.recordings',
+                'retireRoom|x4|r4' => 'ready.set_up.loses.unknown',
+            ],
+            $asked,
+        );
     }
 
     public function test_copies_of_one_table_are_one_step_and_worked_in_ones_are_left_to_be_brought_by_choice(): void
     {
-        $wanted = new Wanted(copies: array_map(static fn (string $student): WantedCopy => new WantedCopy('o', 'Water', 'g1', null, $student, 'v', 2), ['a', 'b', 'c']), tables: self::TABLES);
-        $there = new There(copies: [new CopyThere('1', 'o', 'Water', '', null, 'a', 'v', 1), new CopyThere('2', 'o', 'Water', '', null, 'b', 'v', 1, 4)]);
+        $wanted = new Wanted(
+            copies: array_map(
+                static fn (string $student): WantedCopy => new WantedCopy('o', 'Water', 'g1', null, $student, 'v', 2),
+                ['a', 'b', 'c'],
+            ),
+            tables: self::TABLES,
+        );
+        $there = new There(
+            copies: [
+                new CopyThere('1', 'o', 'Water', '', null, 'a', 'v', 1),
+                new CopyThere('2', 'o', 'Water', '', null, 'b', 'v', 1, 4),
+            ],
+        );
         $list = SetUpList::of($wanted, $there);
 
         self::assertSame(['makeCopies|g1|o', 'bringCopies|g1|o'], self::keys($list));
@@ -145,22 +193,48 @@ final class SetUpListTest extends TestCase
 
     public function test_a_post_is_changed_for_another_audience_and_other_words_and_withdrawn_where_nobody_wants_it(): void
     {
-        $of = static fn (PostThere ...$posts): SetUpList => SetUpList::of(new Wanted(posts: [new WantedPost('g1', ['a', 'b'], 'now')], tables: self::TABLES), new There(posts: array_values($posts)));
+        $of = static fn (PostThere ...$posts): SetUpList => SetUpList::of(
+            new Wanted(posts: [new WantedPost('g1', ['a', 'b'], 'now')], tables: self::TABLES),
+            new There(posts: array_values($posts)),
+        );
 
         self::assertSame([], self::keys($of(new PostThere('p', 'g1', 'Group 1', ['b', 'a'], 'now'))));
-        self::assertSame('ready.set_up.because.audience', $of(new PostThere('p', 'g1', 'Group 1', ['a', 'b', 'c'], 'now'))->steps[0]->because->code);
-        self::assertSame('ready.set_up.because.post_older', $of(new PostThere('p', 'g1', 'Group 1', ['a', 'b'], 'before'))->steps[0]->because->code);
-        self::assertSame(['withdraw|g9|p9'], self::keys($of(new PostThere('p', 'g1', 'Group 1', ['a', 'b'], 'now'), new PostThere('p9', 'g9', 'Gone', ['d'], 'now'))));
+        self::assertSame(
+            'ready.set_up.because.audience',
+            $of(new PostThere('p', 'g1', 'Group 1', ['a', 'b', 'c'], 'now'))->steps[0]->because->code,
+        );
+        self::assertSame(
+            'ready.set_up.because.post_older',
+            $of(new PostThere('p', 'g1', 'Group 1', ['a', 'b'], 'before'))->steps[0]->because->code,
+        );
+        self::assertSame(
+            ['withdraw|g9|p9'],
+            self::keys(
+                $of(
+                    new PostThere('p', 'g1', 'Group 1', ['a', 'b'], 'now'),
+                    new PostThere('p9', 'g9', 'Gone', ['d'], 'now'),
+                ),
+            ),
+        );
     }
 
     public function test_who_has_been_written_is_not_written_again_until_something_is_new(): void
     {
-        $of = static fn (LetterThere $letter): array => self::keys(SetUpList::of(new Wanted(letters: [new WantedLetter('a', 'ada@a.example', 'now')]), new There(letters: [$letter])));
+        $of = static fn (LetterThere $letter): array => self::keys(
+            SetUpList::of(
+                new Wanted(letters: [new WantedLetter('a', 'ada@a.example', 'now')]),
+                new There(letters: [$letter]),
+            ),
+        );
 
         self::assertSame([], $of(new LetterThere('a', 'ada@a.example', 'now')));
         self::assertSame(['send||a'], $of(new LetterThere('a', 'ada@a.example', 'before')));
         self::assertSame(['send||a'], $of(new LetterThere('a', 'old@a.example', 'now')));
-        self::assertSame([], $of(new LetterThere('a', 'ada@a.example', 'before', false)), 'it would come back once more');
+        self::assertSame(
+            [],
+            $of(new LetterThere('a', 'ada@a.example', 'before', false)),
+            'it would come back once more',
+        );
         self::assertSame(['send||a'], $of(new LetterThere('a', 'wrong@a.example', 'now', false)));
     }
 
@@ -174,18 +248,42 @@ final class SetUpListTest extends TestCase
 
             self::assertSame($list->digest(), SetUpList::of($wanted, $there)->digest());
             self::assertCount(\count($list->steps), array_unique(self::keys($list)), 'each step once');
-            self::assertSame([], self::keys(SetUpList::of($wanted, self::done($wanted, $there, $list->steps))), "seed {$seed}");
+            self::assertSame(
+                [],
+                self::keys(SetUpList::of($wanted, self::done($wanted, $there, $list->steps))),
+                "seed {$seed}",
+            );
 
             // Broken off anywhere and begun again, it ends as it would have.
-            $half = self::done($wanted, $there, \array_slice($list->steps, 0, $dice->getInt(0, \count($list->steps))));
+            $half = self::done(
+                $wanted,
+                $there,
+                \array_slice($list->steps, 0, $dice->getInt(0, \count($list->steps))),
+            );
             $rest = SetUpList::of($wanted, $half);
-            self::assertSame([], self::keys(SetUpList::of($wanted, self::done($wanted, $half, $rest->steps))), "seed {$seed}");
-            self::assertSame([], array_diff(self::keys($rest), self::keys($list)), "seed {$seed}: nothing that was not in the list before");
+            self::assertSame(
+                [],
+                self::keys(SetUpList::of($wanted, self::done($wanted, $half, $rest->steps))),
+                "seed {$seed}",
+            );
+            self::assertSame(
+                [],
+                array_diff(self::keys($rest), self::keys($list)),
+                "seed {$seed}: nothing that was not in the list before",
+            );
 
             // Nothing that anybody has written is touched by the one press.
             $after = self::done($wanted, $there, $list->harmless());
             foreach ($there->copies as $copy) {
-                self::assertTrue(0 === $copy->answers || \in_array($copy->id, array_map(static fn (CopyThere $one): string => $one->id, $after->copies), true), "seed {$seed}");
+                self::assertTrue(
+                    0 === $copy->answers
+                        || \in_array(
+                            $copy->id,
+                            array_map(static fn (CopyThere $one): string => $one->id, $after->copies),
+                            true,
+                        ),
+                    "seed {$seed}",
+                );
             }
         }
     }
@@ -193,8 +291,16 @@ final class SetUpListTest extends TestCase
     private function wanted(): Wanted
     {
         return new Wanted(
-            [new WantedRoom('main', '7B', ['a', 'b', 'c', 'd', 't']), new WantedRoom('g1', '7B · Group 1', ['a', 'b', 't']), new WantedRoom('g2', '7B · Group 2', ['c', 'd', 't'])],
-            [new WantedCopy('o', 'Water', 'g1', 'g1', null, '', 1), new WantedCopy('o', 'Water', 'g2', null, 'c', '', 1), new WantedCopy('o', 'Water', 'g2', null, 'd', '', 1)],
+            [
+                new WantedRoom('main', '7B', ['a', 'b', 'c', 'd', 't']),
+                new WantedRoom('g1', '7B · Group 1', ['a', 'b', 't']),
+                new WantedRoom('g2', '7B · Group 2', ['c', 'd', 't']),
+            ],
+            [
+                new WantedCopy('o', 'Water', 'g1', 'g1', null, '', 1),
+                new WantedCopy('o', 'Water', 'g2', null, 'c', '', 1),
+                new WantedCopy('o', 'Water', 'g2', null, 'd', '', 1),
+            ],
             [new WantedPost('g1', ['a', 'b'], 'one'), new WantedPost('g2', ['c', 'd'], 'two')],
             [new WantedLetter('a', 'ada@a.example', 'x'), new WantedLetter('c', 'chi@a.example', 'y')],
             self::NAMES + ['t' => 'Ms Tau'],
@@ -207,13 +313,26 @@ final class SetUpListTest extends TestCase
         $rooms = $copies = $posts = $letters = [];
         foreach (['main', 'g1', 'g2', 'g3'] as $place) {
             if ($dice->getInt(0, 3) > 0) {
-                $rooms[] = new WantedRoom($place, 'Room '.$dice->getInt(1, 3), self::people($dice), $dice->getInt(0, 4) > 0);
+                $rooms[] = new WantedRoom(
+                    $place,
+                    'Room '.$dice->getInt(1, 3),
+                    self::people($dice),
+                    $dice->getInt(0, 4) > 0,
+                );
             }
         }
         foreach (['o', 'p'] as $original) {
             foreach (['g1', 'g2', 'g3'] as $group) {
                 if ($dice->getInt(0, 2) > 0) {
-                    $copies[] = new WantedCopy($original, "Title {$original}", $group, $group, null, '', $dice->getInt(1, 2));
+                    $copies[] = new WantedCopy(
+                        $original,
+                        "Title {$original}",
+                        $group,
+                        $group,
+                        null,
+                        '',
+                        $dice->getInt(1, 2),
+                    );
                 }
             }
         }
@@ -228,7 +347,11 @@ final class SetUpListTest extends TestCase
             }
         }
 
-        return new Wanted($rooms, $copies, $posts, $letters, self::NAMES, ['g1' => 'One', 'g2' => 'Two', 'g3' => 'Three']);
+        return new Wanted($rooms, $copies, $posts, $letters, self::NAMES, [
+            'g1' => 'One',
+            'g2' => 'Two',
+            'g3' => 'Three',
+        ]);
     }
 
     private function anyThere(Randomizer $dice): There
@@ -236,13 +359,33 @@ final class SetUpListTest extends TestCase
         $rooms = $copies = $posts = $letters = [];
         foreach (['main', 'g1', 'g2', 'g4'] as $place) {
             if ($dice->getInt(0, 2) > 0) {
-                $rooms[] = new RoomThere("r{$place}", $place, 'Room '.$dice->getInt(1, 3), $dice->getInt(0, 3) > 0, 0 === $dice->getInt(0, 5), self::people($dice), 0 === $dice->getInt(0, 4), 0 === $dice->getInt(0, 4) ? ['Ada'] : [], $dice->getInt(0, 1));
+                $rooms[] = new RoomThere(
+                    "r{$place}",
+                    $place,
+                    'Room '.$dice->getInt(1, 3),
+                    $dice->getInt(0, 3) > 0,
+                    0 === $dice->getInt(0, 5),
+                    self::people($dice),
+                    0 === $dice->getInt(0, 4),
+                    0 === $dice->getInt(0, 4) ? ['Ada'] : [],
+                    $dice->getInt(0, 1),
+                );
             }
         }
         foreach (['o', 'p', 'q'] as $original) {
             foreach (['g1', 'g2', 'g4'] as $group) {
                 if ($dice->getInt(0, 2) > 0) {
-                    $copies[] = new CopyThere("{$original}{$group}", $original, "Title {$original}", "Copy {$original}{$group}", $group, null, '', $dice->getInt(1, 2), max(0, $dice->getInt(-2, 3)));
+                    $copies[] = new CopyThere(
+                        "{$original}{$group}",
+                        $original,
+                        "Title {$original}",
+                        "Copy {$original}{$group}",
+                        $group,
+                        null,
+                        '',
+                        $dice->getInt(1, 2),
+                        max(0, $dice->getInt(-2, 3)),
+                    );
                 }
             }
         }
@@ -253,7 +396,12 @@ final class SetUpListTest extends TestCase
         }
         foreach (array_keys(self::NAMES) as $student) {
             if ($dice->getInt(0, 1) > 0) {
-                $letters[] = new LetterThere($student, "{$student}@a.example", 'd'.$dice->getInt(1, 2), $dice->getInt(0, 3) > 0);
+                $letters[] = new LetterThere(
+                    $student,
+                    "{$student}@a.example",
+                    'd'.$dice->getInt(1, 2),
+                    $dice->getInt(0, 3) > 0,
+                );
             }
         }
 
@@ -265,7 +413,9 @@ final class SetUpListTest extends TestCase
      */
     private static function people(Randomizer $dice): array
     {
-        return array_values(array_filter(array_keys(self::NAMES), static fn (string $id): bool => $dice->getInt(0, 1) > 0));
+        return array_values(
+            array_filter(array_keys(self::NAMES), static fn (string $id): bool => $dice->getInt(0, 1) > 0),
+        );
     }
 
     /**
@@ -294,12 +444,16 @@ final class SetUpListTest extends TestCase
                 case StepKind::RenameRoom:
                 case StepKind::ChangeMembers:
                     $place = $step->group ?? 'main';
-                    $want = self::first(array_filter($wanted->rooms, static fn (WantedRoom $one): bool => $one->place === $place));
+                    $want = self::first(
+                        array_filter($wanted->rooms, static fn (WantedRoom $one): bool => $one->place === $place),
+                    );
                     $was = $rooms[$place] ?? null;
                     $rooms[$place] = new RoomThere(
                         $was->id ?? "r{$place}",
                         $place,
-                        StepKind::ChangeMembers === $step->kind || ($was->named ?? false) ? $was->name ?? $want->name : $want->name,
+                        StepKind::ChangeMembers === $step->kind || ($was->named ?? false)
+                            ? $was->name ?? $want->name
+                            : $want->name,
                         true,
                         people: StepKind::RenameRoom === $step->kind ? $was->people ?? [] : $want->people,
                         named: $was->named ?? false,
@@ -309,8 +463,22 @@ final class SetUpListTest extends TestCase
                 case StepKind::BringCopies:
                     foreach ($wanted->copies as $want) {
                         $is = $copies[$want->key()] ?? null;
-                        if ($want->original === $step->subject && $want->table === $step->group && (StepKind::MakeCopies === $step->kind) === (null === $is)) {
-                            $copies[$want->key()] = new CopyThere($is->id ?? $want->key(), $want->original, $want->title, '', $want->group, $want->student, $want->variant, $want->version, $is->answers ?? 0);
+                        if (
+                            $want->original === $step->subject
+                            && $want->table === $step->group
+                            && (StepKind::MakeCopies === $step->kind) === (null === $is)
+                        ) {
+                            $copies[$want->key()] = new CopyThere(
+                                $is->id ?? $want->key(),
+                                $want->original,
+                                $want->title,
+                                '',
+                                $want->group,
+                                $want->student,
+                                $want->variant,
+                                $want->version,
+                                $is->answers ?? 0,
+                            );
                         }
                     }
                     break;
@@ -318,18 +486,37 @@ final class SetUpListTest extends TestCase
                     $rooms = array_filter($rooms, static fn (RoomThere $room): bool => $room->id !== $step->subject);
                     break;
                 case StepKind::RetireCopies:
-                    $copies = array_filter($copies, static fn (CopyThere $copy): bool => !\in_array($copy->id, $step->ids, true));
+                    $copies = array_filter(
+                        $copies,
+                        static fn (CopyThere $copy): bool => !\in_array($copy->id, $step->ids, true),
+                    );
                     break;
                 case StepKind::Post:
                 case StepKind::ChangePost:
-                    $want = self::first(array_filter($wanted->posts, static fn (WantedPost $one): bool => $one->group === $step->group));
-                    $posts[$want->group] = new PostThere($posts[$want->group]->id ?? "p{$want->group}", $want->group, $want->group, $want->audience, $want->digest);
+                    $want = self::first(
+                        array_filter(
+                            $wanted->posts,
+                            static fn (WantedPost $one): bool => $one->group === $step->group,
+                        ),
+                    );
+                    $posts[$want->group] = new PostThere(
+                        $posts[$want->group]->id ?? "p{$want->group}",
+                        $want->group,
+                        $want->group,
+                        $want->audience,
+                        $want->digest,
+                    );
                     break;
                 case StepKind::Withdraw:
                     $posts = array_filter($posts, static fn (PostThere $post): bool => $post->id !== $step->subject);
                     break;
                 case StepKind::Send:
-                    $want = self::first(array_filter($wanted->letters, static fn (WantedLetter $one): bool => $one->student === $step->subject));
+                    $want = self::first(
+                        array_filter(
+                            $wanted->letters,
+                            static fn (WantedLetter $one): bool => $one->student === $step->subject,
+                        ),
+                    );
                     $letters[$want->student] = new LetterThere($want->student, $want->address, $want->digest);
             }
         }

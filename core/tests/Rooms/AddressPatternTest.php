@@ -11,7 +11,13 @@ use PHPUnit\Framework\TestCase;
 
 final class AddressPatternTest extends TestCase
 {
-    private const VALUES = ['class' => '9G / Géo', 'lesson' => 'The flood wall', 'group' => 'Saltmarsh & Söhne', 'n' => 3, 'teacher' => 'Tomás Brandt'];
+    private const VALUES = [
+        'class' => '9G / Géo',
+        'lesson' => 'The flood wall',
+        'group' => 'Saltmarsh & Söhne',
+        'n' => 3,
+        'teacher' => 'Tomás Brandt',
+    ];
 
     public function test_names_go_in_as_plain_letters(): void
     {
@@ -22,13 +28,19 @@ final class AddressPatternTest extends TestCase
     public function test_names_in_other_letters_are_spelled_and_nothing_at_all_is_still_something(): void
     {
         $pattern = new AddressPattern('https://rooms.example/{group}-{n}');
-        self::assertSame('https://rooms.example/nabereznaa-1', $pattern->link(['group' => 'Набережная', 'n' => 1], '')->address);
+        self::assertSame(
+            'https://rooms.example/nabereznaa-1',
+            $pattern->link(['group' => 'Набережная', 'n' => 1], '')->address,
+        );
         self::assertSame('https://rooms.example/x-1', $pattern->link(['group' => '★', 'n' => 1], '')->address);
     }
 
     public function test_nothing_in_a_name_leads_elsewhere(): void
     {
-        $link = (new AddressPattern('https://rooms.example/{group}'))->link(['group' => '../../x?y#z@evil.example:80//{n}'], '');
+        $link = (new AddressPattern('https://rooms.example/{group}'))->link(
+            ['group' => '../../x?y#z@evil.example:80//{n}'],
+            '',
+        );
         self::assertSame('https://rooms.example/x-y-z-evil-example-80-n', $link->address);
     }
 
@@ -54,7 +66,10 @@ final class AddressPatternTest extends TestCase
     public function test_rooms_of_one_class_differ(): void
     {
         $pattern = new AddressPattern('https://rooms.example/{class}-{n}');
-        $links = array_map(static fn (int $n): string => $pattern->link(['class' => '9G', 'n' => $n], '')->normal, range(1, 100));
+        $links = array_map(
+            static fn (int $n): string => $pattern->link(['class' => '9G', 'n' => $n], '')->normal,
+            range(1, 100),
+        );
         self::assertCount(100, array_unique($links));
     }
 

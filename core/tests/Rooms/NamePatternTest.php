@@ -24,7 +24,10 @@ final class NamePatternTest extends TestCase
 
     public function test_a_missing_value_leaves_no_gap(): void
     {
-        self::assertSame('9G Saltmarsh', (new NamePattern('{class} {lesson} {group}'))->name(['class' => '9G', 'group' => 'Saltmarsh']));
+        self::assertSame(
+            '9G Saltmarsh',
+            (new NamePattern('{class} {lesson} {group}'))->name(['class' => '9G', 'group' => 'Saltmarsh']),
+        );
     }
 
     public function test_a_long_name_is_cut_and_says_so(): void

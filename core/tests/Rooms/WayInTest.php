@@ -33,7 +33,11 @@ final class WayInTest extends TestCase
         foreach ([SourceKind::OwnLinks, SourceKind::NamePattern] as $source) {
             self::assertSame(WayIn::Open, WayIn::of($source, ' lead ', self::ROLES, 'ada', null, 100));
             self::assertSame(WayIn::Wait, WayIn::of($source, 'lead', self::ROLES, 'ben', null, 100));
-            self::assertSame(WayIn::Wait, WayIn::of($source, 'lead', self::ROLES, 'ben', 99, 100), 'that was in the round before');
+            self::assertSame(
+                WayIn::Wait,
+                WayIn::of($source, 'lead', self::ROLES, 'ben', 99, 100),
+                'that was in the round before',
+            );
             self::assertSame(WayIn::Press, WayIn::of($source, 'lead', self::ROLES, 'ben', 100, 100));
             self::assertSame(WayIn::Press, WayIn::of($source, 'lead', self::ROLES, 'ada', 101, 100));
         }
@@ -41,7 +45,10 @@ final class WayInTest extends TestCase
 
     public function test_where_no_lead_is_here_whoever_comes_first_opens(): void
     {
-        self::assertSame(WayIn::Open, WayIn::of(SourceKind::OwnLinks, 'lead', ['ben' => 'Scribe', 'chi' => ''], 'chi', null, 100));
+        self::assertSame(
+            WayIn::Open,
+            WayIn::of(SourceKind::OwnLinks, 'lead', ['ben' => 'Scribe', 'chi' => ''], 'chi', null, 100),
+        );
         self::assertSame([], WayIn::openers('lead', ['ben' => 'Scribe']));
     }
 }

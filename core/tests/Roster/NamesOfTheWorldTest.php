@@ -29,15 +29,29 @@ final class NamesOfTheWorldTest extends TestCase
 
     public function test_a_class_of_all_of_them_is_read_from_a_paste_and_from_a_file(): void
     {
-        $names = array_map(static fn (string $name): string => StudentName::of($name)->value, array_values(self::names()));
+        $names = array_map(
+            static fn (string $name): string => StudentName::of($name)->value,
+            array_values(self::names()),
+        );
         self::assertSame($names, PastedList::read(implode("\n", $names))->names());
-        $sheet = Csv::read("Name;Level\n".implode("\n", array_map(static fn (string $name): string => $name.';3', $names)));
-        self::assertSame($names, array_map(static fn (ImportLine $line): ?string => $line->record?->name, ImportPlan::of($sheet, Columns::recognise($sheet), [])->lines));
+        $sheet = Csv::read(
+            "Name;Level\n".implode("\n", array_map(static fn (string $name): string => $name.';3', $names)),
+        );
+        self::assertSame(
+            $names,
+            array_map(
+                static fn (ImportLine $line): ?string => $line->record?->name,
+                ImportPlan::of($sheet, Columns::recognise($sheet), [])->lines,
+            ),
+        );
     }
 
     public function test_everybody_comes_in_under_their_own_name_however_its_signs_are_composed(): void
     {
-        $names = array_map(static fn (string $name): string => StudentName::of($name)->value, array_values(self::names()));
+        $names = array_map(
+            static fn (string $name): string => StudentName::of($name)->value,
+            array_values(self::names()),
+        );
         foreach ($names as $name) {
             $list = array_combine($names, array_map(static fn (string $one): array => [$one], $names));
             self::assertSame([$name], NameMatch::find($name, $list), $name);

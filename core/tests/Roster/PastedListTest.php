@@ -41,14 +41,23 @@ final class PastedListTest extends TestCase
         yield 'a heading' => ["Name\nAda", ['Ada']];
         yield 'a heading in capitals with a colon' => ["STUDENTS:\nAda", ['Ada']];
         yield 'a heading only counts on top' => ["Ada\nName", ['Ada', 'Name']];
-        yield 'given and family name in columns' => ["First name\tLast name\nAda\tLund\nBen\tOduya", ['Ada Lund', 'Ben Oduya']];
+        yield 'given and family name in columns' => [
+            "First name\tLast name\nAda\tLund\nBen\tOduya",
+            ['Ada Lund', 'Ben Oduya'],
+        ];
         yield 'family name first' => ["Surname\tFirst name\tForm\nLund\tAda\t9G", ['Ada Lund']];
         yield 'a number before the name' => ["No.\tName\n1\tAda\n2\tBen", ['Ada', 'Ben']];
         yield 'columns without a heading' => ["17\tAda Lund\t9G", ['Ada Lund']];
         yield 'quoted cells of a spreadsheet' => ['"Lund, ""Adi"""', ['Lund, "Adi"']];
         yield 'a byte order mark' => ["\u{FEFF}Ada\nBen", ['Ada', 'Ben']];
-        yield 'other scripts' => ["Мирослава Тимченко\nنورة السبيعي\n田中 花子\nनेहा शर्मा", ['Мирослава Тимченко', 'نورة السبيعي', '田中 花子', 'नेहा शर्मा']];
-        yield 'last letters whose bytes stand in other signs too' => ["Kovač\nSofÍ\nÀ\n小龍\n이준\nआ\nAda 😀", ['Kovač', 'SofÍ', 'À', '小龍', '이준', 'आ', 'Ada 😀']];
+        yield 'other scripts' => [
+            "Мирослава Тимченко\nنورة السبيعي\n田中 花子\nनेहा शर्मा",
+            ['Мирослава Тимченко', 'نورة السبيعي', '田中 花子', 'नेहा शर्मा'],
+        ];
+        yield 'last letters whose bytes stand in other signs too' => [
+            "Kovač\nSofÍ\nÀ\n小龍\n이준\nआ\nAda 😀",
+            ['Kovač', 'SofÍ', 'À', '小龍', '이준', 'आ', 'Ada 😀'],
+        ];
         yield 'control signs and direction overrides' => ["A\u{202E}da\u{0007}", ['Ada']];
         yield 'a joiner that a script needs' => ["ශ්\u{200D}රී", ["ශ්\u{200D}රී"]];
     }
@@ -82,7 +91,10 @@ final class PastedListTest extends TestCase
     {
         $list = PastedList::read("Ada\n12345\n".str_repeat('x', 121)."\nBen");
         self::assertSame(['Ada', 'Ben'], $list->names());
-        self::assertSame([PastedLineFate::Taken, PastedLineFate::Refused, PastedLineFate::Refused, PastedLineFate::Taken], self::fates($list));
+        self::assertSame(
+            [PastedLineFate::Taken, PastedLineFate::Refused, PastedLineFate::Refused, PastedLineFate::Taken],
+            self::fates($list),
+        );
         self::assertSame('roster.name.too_long', $list->lines[2]->message?->code);
         self::assertSame(3, $list->lines[2]->line);
     }
@@ -105,7 +117,10 @@ final class PastedListTest extends TestCase
 
     public function test_a_class_holds_1200_and_not_one_more(): void
     {
-        $names = array_map(static fn (int $i): string => 'Student '.\chr(65 + $i % 26).'-'.$i, range(1, 1_200));
+        $names = array_map(
+            static fn (int $i): string => 'Student '.\chr(65 + ($i % 26)).'-'.$i,
+            range(1, 1_200),
+        );
         self::assertCount(1_200, PastedList::read(implode("\n", $names))->names());
         $this->expectException(TooManyStudents::class);
         PastedList::read("One More\n".implode("\n", $names));

@@ -13,7 +13,9 @@ final class Plainly
 {
     public static function said(?Message $message): string
     {
-        return null === $message ? '' : self::code($message->code).'('.implode('; ', array_map(self::value(...), $message->values)).')';
+        return null === $message
+            ? ''
+            : self::code($message->code).'('.implode('; ', array_map(self::value(...), $message->values)).')';
     }
 
     private static function code(string $code): string

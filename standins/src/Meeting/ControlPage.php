@@ -18,8 +18,12 @@ final readonly class ControlPage
 {
     private const MOST_ROOMS = 60;
 
-    public function __construct(private Store $store, private Faults $faults, #[\SensitiveParameter] private string $token)
-    {
+    public function __construct(
+        private Store $store,
+        private Faults $faults,
+        #[\SensitiveParameter]
+        private string $token,
+    ) {
     }
 
     #[Route('/control', methods: ['GET'])]
@@ -33,17 +37,40 @@ final readonly class ControlPage
         $fault = $this->faults->next(MeetingApi::SERVICE);
         $rooms = '';
         foreach ($this->store->latest(self::MOST_ROOMS, $now) as $room) {
-            $rooms .= '<tr><td>'.$text($room['name']).'</td><td>'.($room['open'] ? 'open' : 'closed').'</td><td>'.$text(implode(', ', $room['people'])).'</td></tr>';
+            $rooms .=
+                '<tr><td>'.
+                $text($room['name']).
+                '</td><td>'.
+                ($room['open'] ? 'open' : 'closed').
+                '</td><td>'.
+                $text(implode(', ', $room['people'])).
+                '</td></tr>';
         }
-        $options = static fn (array $all): string => implode('', array_map(static fn (string $one): string => "<option>{$one}</option>", array_filter($all, \is_string(...))));
+        $options = static fn (array $all): string => implode(
+            '',
+            array_map(
+                static fn (string $one): string => "<option>{$one}</option>",
+                array_filter($all, \is_string(...)),
+            ),
+        );
 
-        return new Response(strtr((string) file_get_contents(\dirname(__DIR__, 2).'/templates/control.html'), [
-            '{{fault}}' => null === $fault ? 'Working normally.' : $text("The next {$fault['times']} calls".('' === $fault['call'] ? '' : " ({$fault['call']})").": {$fault['kind']}."),
-            '{{kinds}}' => $options(Faults::KINDS),
-            '{{calls}}' => '<option value="">any call</option>'.$options(MeetingApi::CALLS),
-            '{{rooms}}' => '' === $rooms ? '<tr><td>No room yet.</td></tr>' : $rooms,
-            '{{key}}' => $text(self::key($this->token)),
-        ]), 200, ['Cache-Control' => 'no-store']);
+        return new Response(
+            strtr((string) file_get_contents(\dirname(__DIR__, 2).'/templates/control.html'), [
+                '{{fault}}' => null === $fault
+                        ? 'Working normally.'
+                        : $text(
+                            "The next {$fault['times']} calls".
+                                ('' === $fault['call'] ? '' : " ({$fault['call']})").
+                                ": {$fault['kind']}.",
+                        ),
+                '{{kinds}}' => $options(Faults::KINDS),
+                '{{calls}}' => '<option value="">any call</option>'.$options(MeetingApi::CALLS),
+                '{{rooms}}' => '' === $rooms ? '<tr><td>No room yet.</td></tr>' : $rooms,
+                '{{key}}' => $text(self::key($this->token)),
+            ]),
+            200,
+            ['Cache-Control' => 'no-store'],
+        );
     }
 
     #[Route('/control', methods: ['POST'])]
@@ -55,7 +82,12 @@ final readonly class ControlPage
         $kind = (string) $request->request->get('kind');
         $call = (string) $request->request->get('call');
         $times = (int) $request->request->get('times');
-        if (\in_array($kind, Faults::KINDS, true) && ('' === $call || \in_array($call, MeetingApi::CALLS, true)) && $times >= 0 && $times <= 10_000) {
+        if (
+            \in_array($kind, Faults::KINDS, true)
+            && ('' === $call || \in_array($call, MeetingApi::CALLS, true))
+            && $times >= 0
+            && $times <= 10_000
+        ) {
             $this->faults->order(MeetingApi::SERVICE, $kind, $times, '' === $call ? null : $call);
         }
 

@@ -12,8 +12,12 @@ use Symfony\Contracts\HttpClient\HttpClientInterface;
  */
 final readonly class Hook
 {
-    public function __construct(private HttpClientInterface $client, private string $hookUrl, #[\SensitiveParameter] private string $hookSecret)
-    {
+    public function __construct(
+        private HttpClientInterface $client,
+        private string $hookUrl,
+        #[\SensitiveParameter]
+        private string $hookSecret,
+    ) {
     }
 
     /**
@@ -23,10 +27,16 @@ final readonly class Hook
     {
         $body = json_encode(['person' => $person, 'room' => $room, 'at' => $at], \JSON_THROW_ON_ERROR);
         try {
-            return 500 > $this->client->request('POST', $this->hookUrl, [
-                'body' => $body,
-                'headers' => ['Content-Type' => 'application/json', 'X-Huddle-Signature' => hash_hmac('sha256', $body, $this->hookSecret)],
-            ])->getStatusCode();
+            return 500 >
+                $this->client
+                    ->request('POST', $this->hookUrl, [
+                        'body' => $body,
+                        'headers' => [
+                            'Content-Type' => 'application/json',
+                            'X-Huddle-Signature' => hash_hmac('sha256', $body, $this->hookSecret),
+                        ],
+                    ])
+                    ->getStatusCode();
         } catch (ExceptionInterface) {
             return false;
         }

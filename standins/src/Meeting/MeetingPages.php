@@ -21,8 +21,13 @@ final readonly class MeetingPages
 {
     private const COOKIE = 'meeting_browser';
 
-    public function __construct(private Store $store, private Hook $hook, private string $classPageUrl, #[\SensitiveParameter] private string $token)
-    {
+    public function __construct(
+        private Store $store,
+        private Hook $hook,
+        private string $classPageUrl,
+        #[\SensitiveParameter]
+        private string $token,
+    ) {
     }
 
     #[Route('/in/{key}', methods: ['GET'], requirements: ['key' => '[0-9a-f]{32}'])]
@@ -33,22 +38,43 @@ final readonly class MeetingPages
             $cookie = bin2hex(random_bytes(16));
             $ticket = (string) $request->query->get('let');
             if ($this->isTicket($key, $request) && $this->store->bind($pass['person'], $cookie, $ticket)) {
-                $answer = new RedirectResponse('/in/'.$key, 302, ['Cache-Control' => 'no-store', 'Referrer-Policy' => 'no-referrer']);
-                $answer->headers->setCookie(Cookie::create(self::COOKIE, $cookie, 0, '/', null, $request->isSecure(), true, false, Cookie::SAMESITE_LAX));
+                $answer = new RedirectResponse('/in/'.$key, 302, [
+                    'Cache-Control' => 'no-store',
+                    'Referrer-Policy' => 'no-referrer',
+                ]);
+                $answer->headers->setCookie(
+                    Cookie::create(
+                        self::COOKIE,
+                        $cookie,
+                        0,
+                        '/',
+                        null,
+                        $request->isSecure(),
+                        true,
+                        false,
+                        Cookie::SAMESITE_LAX,
+                    ),
+                );
 
                 return $answer;
             }
             $pass = null;
         }
-        $page = (string) file_get_contents(\dirname(__DIR__, 2).'/templates/'.(null === $pass ? 'closed.html' : 'room.html'));
+        $page = (string) file_get_contents(
+            \dirname(__DIR__, 2).'/templates/'.(null === $pass ? 'closed.html' : 'room.html'),
+        );
         $text = static fn (string $value): string => htmlspecialchars($value, \ENT_QUOTES | \ENT_SUBSTITUTE);
 
-        return new Response(strtr($page, [
-            '{{room}}' => $text($pass['room_name'] ?? ''),
-            '{{name}}' => $text($pass['name'] ?? ''),
-            '{{key}}' => $text($key),
-            '{{back}}' => $text($this->classPageUrl.'/student'),
-        ]), null === $pass ? 404 : 200, ['Cache-Control' => 'no-store', 'Referrer-Policy' => 'no-referrer']);
+        return new Response(
+            strtr($page, [
+                '{{room}}' => $text($pass['room_name'] ?? ''),
+                '{{name}}' => $text($pass['name'] ?? ''),
+                '{{key}}' => $text($key),
+                '{{back}}' => $text($this->classPageUrl.'/student'),
+            ]),
+            null === $pass ? 404 : 200,
+            ['Cache-Control' => 'no-store', 'Referrer-Policy' => 'no-referrer'],
+        );
     }
 
     /** The page's sign of life: who is here, what was said, where to go. */
@@ -68,7 +94,10 @@ final readonly class MeetingPages
         if (null !== $there) {
             return new JsonResponse(['go' => '/in/'.$there]);
         }
-        if ($this->store->enter($pass['person'], $pass['room'], $pass['name'], $now) && !$this->hook->tell($pass['person'], $pass['room'], $now)) {
+        if (
+            $this->store->enter($pass['person'], $pass['room'], $pass['name'], $now)
+            && !$this->hook->tell($pass['person'], $pass['room'], $now)
+        ) {
             $this->store->untold($pass['person']); // with the next sign it is told again
         }
 
@@ -86,7 +115,11 @@ final readonly class MeetingPages
     }
 
     /** What a person does in the room beside talking: `record`, `share` or `write`, where it is allowed there. */
-    #[Route('/in/{key}/{what}', methods: ['POST'], requirements: ['key' => '[0-9a-f]{32}', 'what' => 'record|share|write'])]
+    #[Route(
+        '/in/{key}/{what}',
+        methods: ['POST'],
+        requirements: ['key' => '[0-9a-f]{32}', 'what' => 'record|share|write'],
+    ),]
     public function use(string $key, string $what, Request $request): JsonResponse
     {
         $now = (int) (microtime(true) * 1_000);
@@ -112,7 +145,11 @@ final readonly class MeetingPages
     {
         $pass = $this->own($key, $request);
         $now = (int) (microtime(true) * 1_000);
-        if (null !== $pass && $this->store->whereIs($pass['person'], $now) === $pass['room'] && $this->store->leave($pass['person'])) {
+        if (
+            null !== $pass
+            && $this->store->whereIs($pass['person'], $now) === $pass['room']
+            && $this->store->leave($pass['person'])
+        ) {
             $this->hook->tell($pass['person'], null, $now);
         }
 
@@ -134,7 +171,9 @@ final readonly class MeetingPages
         $until = (string) $request->query->get('until');
         $ticket = substr(hash_hmac('sha256', $until.'|'.$key, 'let-in|'.$this->token), 0, 40);
 
-        return ctype_digit($until) && (int) $until >= time() && hash_equals($ticket, (string) $request->query->get('let'));
+        return ctype_digit($until)
+            && (int) $until >= time()
+            && hash_equals($ticket, (string) $request->query->get('let'));
     }
 
     private static function cookie(Request $request): string

@@ -26,7 +26,11 @@ final readonly class Recordings
         }
         $isSomebodyIn = [] !== $this->store->namesIn($room, (int) (microtime(true) * 1_000));
 
-        return !$this->store->hasRoom($room) ? new Response('', 404) : new Response($isSomebodyIn ? Sound::wave($room, 2) : Sound::silence(2), 200, ['Content-Type' => 'audio/wav']);
+        return !$this->store->hasRoom($room)
+            ? new Response('', 404)
+            : new Response($isSomebodyIn ? Sound::wave($room, 2) : Sound::silence(2), 200, [
+                'Content-Type' => 'audio/wav',
+            ]);
     }
 
     #[Route('/api/recordings/{id}', methods: ['GET'])]
@@ -37,10 +41,15 @@ final readonly class Recordings
         }
         $recording = $this->store->recording($id);
 
-        return null === $recording ? new Response('', 404) : new Response(
-            Sound::wave($recording['room'], (($recording['ended'] ?? (int) (microtime(true) * 1_000)) - $recording['began']) / 1_000),
-            200,
-            ['Content-Type' => 'audio/wav'],
-        );
+        return null === $recording
+            ? new Response('', 404)
+            : new Response(
+                Sound::wave(
+                    $recording['room'],
+                    (($recording['ended'] ?? (int) (microtime(true) * 1_000)) - $recording['began']) / 1_000,
+                ),
+                200,
+                ['Content-Type' => 'audio/wav'],
+            );
     }
 }

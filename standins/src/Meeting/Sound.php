@@ -15,7 +15,7 @@ final class Sound
     /** Hertz, from 220 to 880. */
     public static function tone(string $room): int
     {
-        return 220 + (int) hexdec(substr(hash('sha256', $room), 0, 6)) % 661;
+        return 220 + ((int) hexdec(substr(hash('sha256', $room), 0, 6)) % 661);
     }
 
     /**
@@ -24,7 +24,7 @@ final class Sound
     public static function wave(string $room, float $seconds): string
     {
         $samples = '';
-        $step = 2 * \M_PI * self::tone($room) / self::RATE;
+        $step = (2 * \M_PI * self::tone($room)) / self::RATE;
         for ($i = 0, $n = (int) (self::RATE * max(0.1, min(self::LONGEST, $seconds))); $i < $n; ++$i) {
             $samples .= \chr(128 + (int) (40 * sin($step * $i)));
         }
@@ -41,6 +41,21 @@ final class Sound
     {
         $size = \strlen($samples);
 
-        return pack('A4VA4A4VvvVVvvA4V', 'RIFF', 36 + $size, 'WAVE', 'fmt ', 16, 1, 1, self::RATE, self::RATE, 1, 8, 'data', $size).$samples;
+        return pack(
+            'A4VA4A4VvvVVvvA4V',
+            'RIFF',
+            36 + $size,
+            'WAVE',
+            'fmt ',
+            16,
+            1,
+            1,
+            self::RATE,
+            self::RATE,
+            1,
+            8,
+            'data',
+            $size,
+        ).$samples;
     }
 }

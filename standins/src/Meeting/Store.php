@@ -24,7 +24,10 @@ final readonly class Store
     public function makeRoom(string $key, string $name, array $allowed = ['share', 'write']): string
     {
         $id = 'm'.bin2hex(random_bytes(8));
-        $this->db->run('INSERT INTO room (id, made_for, name, allowed) VALUES (?, ?, ?, ?) ON CONFLICT (made_for) DO UPDATE SET name = EXCLUDED.name, allowed = EXCLUDED.allowed', [$id, $key, $name, implode(' ', $allowed)]);
+        $this->db->run(
+            'INSERT INTO room (id, made_for, name, allowed) VALUES (?, ?, ?, ?) ON CONFLICT (made_for) DO UPDATE SET name = EXCLUDED.name, allowed = EXCLUDED.allowed',
+            [$id, $key, $name, implode(' ', $allowed)],
+        );
 
         return $this->db->rows('SELECT id FROM room WHERE made_for = ?', [$key])[0]['id'];
     }
@@ -36,7 +39,12 @@ final readonly class Store
      */
     public function changeRoom(string $room, string $name, array $allowed): bool
     {
-        return 1 === $this->db->run('UPDATE room SET name = ?, allowed = ? WHERE id = ?', [$name, implode(' ', $allowed), $room]);
+        return 1 ===
+            $this->db->run('UPDATE room SET name = ?, allowed = ? WHERE id = ?', [
+                $name,
+                implode(' ', $allowed),
+                $room,
+            ]);
     }
 
     /**
@@ -56,7 +64,15 @@ final readonly class Store
      */
     public function forgetRoom(string $room): void
     {
-        foreach (['DELETE FROM presence WHERE room = ?', 'DELETE FROM written WHERE room = ?', 'DELETE FROM move WHERE room = ?', 'DELETE FROM pass WHERE room = ?', 'DELETE FROM room WHERE id = ?'] as $sql) {
+        foreach (
+            [
+                'DELETE FROM presence WHERE room = ?',
+                'DELETE FROM written WHERE room = ?',
+                'DELETE FROM move WHERE room = ?',
+                'DELETE FROM pass WHERE room = ?',
+                'DELETE FROM room WHERE id = ?',
+            ] as $sql
+        ) {
             $this->db->run($sql, [$room]);
         }
     }
@@ -76,9 +92,17 @@ final readonly class Store
      */
     public function recording(string $id): ?array
     {
-        $row = ctype_digit($id) ? $this->db->rows('SELECT room, began, ended FROM recording WHERE id = ?', [$id])[0] ?? null : null;
+        $row = ctype_digit($id)
+            ? $this->db->rows('SELECT room, began, ended FROM recording WHERE id = ?', [$id])[0] ?? null
+            : null;
 
-        return null === $row ? null : ['room' => $row['room'], 'began' => (int) $row['began'], 'ended' => '' === $row['ended'] ? null : (int) $row['ended']];
+        return null === $row
+            ? null
+            : [
+                'room' => $row['room'],
+                'began' => (int) $row['began'],
+                'ended' => '' === $row['ended'] ? null : (int) $row['ended'],
+            ];
     }
 
     /**
@@ -90,11 +114,15 @@ final readonly class Store
     {
         $states = [];
         foreach ($rooms as $room) {
-            $row = $this->db->rows('SELECT name, allowed, open::int AS open FROM room WHERE id = ?', [$room])[0] ?? null;
+            $row =
+                $this->db->rows('SELECT name, allowed, open::int AS open FROM room WHERE id = ?', [$room])[0] ?? null;
             if (null === $row) {
                 continue;
             }
-            $recordings = $this->db->rows('SELECT id, (ended IS NULL)::int AS running FROM recording WHERE room = ? ORDER BY id', [$room]);
+            $recordings = $this->db->rows(
+                'SELECT id, (ended IS NULL)::int AS running FROM recording WHERE room = ? ORDER BY id',
+                [$room],
+            );
             $states[$room] = [
                 'name' => $row['name'],
                 'allowed' => self::words($row['allowed']),
@@ -115,8 +143,16 @@ final readonly class Store
     public function latest(int $most, int $now): array
     {
         return array_map(
-            fn (array $row): array => ['id' => $row['id'], 'name' => $row['name'], 'open' => '1' === $row['open'], 'people' => $this->namesIn($row['id'], $now)],
-            $this->db->rows('SELECT r.id, r.name, r.open::int AS open FROM room r LEFT JOIN presence p ON p.room = r.id GROUP BY r.id ORDER BY MAX(p.seen) DESC NULLS LAST, r.name LIMIT ?', [(string) $most]),
+            fn (array $row): array => [
+                'id' => $row['id'],
+                'name' => $row['name'],
+                'open' => '1' === $row['open'],
+                'people' => $this->namesIn($row['id'], $now),
+            ],
+            $this->db->rows(
+                'SELECT r.id, r.name, r.open::int AS open FROM room r LEFT JOIN presence p ON p.room = r.id GROUP BY r.id ORDER BY MAX(p.seen) DESC NULLS LAST, r.name LIMIT ?',
+                [(string) $most],
+            ),
         );
     }
 
@@ -125,7 +161,10 @@ final readonly class Store
      */
     public function named(string $beginning): array
     {
-        return array_column($this->db->rows('SELECT name FROM room WHERE starts_with(name, ?) ORDER BY id', [$beginning]), 'name');
+        return array_column(
+            $this->db->rows('SELECT name FROM room WHERE starts_with(name, ?) ORDER BY id', [$beginning]),
+            'name',
+        );
     }
 
     public function hasRoom(string $room): bool
@@ -148,7 +187,10 @@ final readonly class Store
             }
         }
         foreach ($people as $person => $name) {
-            $this->db->run('INSERT INTO pass (key, room, person, name) VALUES (?, ?, ?, ?) ON CONFLICT (room, person) DO UPDATE SET name = EXCLUDED.name', [bin2hex(random_bytes(16)), $room, (string) $person, $name]);
+            $this->db->run(
+                'INSERT INTO pass (key, room, person, name) VALUES (?, ?, ?, ?) ON CONFLICT (room, person) DO UPDATE SET name = EXCLUDED.name',
+                [bin2hex(random_bytes(16)), $room, (string) $person, $name],
+            );
         }
         $this->db->pdo()->commit();
         $keys = [];
@@ -164,11 +206,21 @@ final readonly class Store
      */
     public function pass(string $key): ?array
     {
-        $row = $this->db->rows('SELECT p.room, r.name AS room_name, r.allowed, p.person, p.name FROM pass p JOIN room r ON r.id = p.room WHERE p.key = ? AND r.open', [$key])[0] ?? null;
+        $row =
+            $this->db->rows(
+                'SELECT p.room, r.name AS room_name, r.allowed, p.person, p.name FROM pass p JOIN room r ON r.id = p.room WHERE p.key = ? AND r.open',
+                [$key],
+            )[0] ?? null;
 
-        return null === $row ? null : [
-            'room' => $row['room'], 'room_name' => $row['room_name'], 'allowed' => self::words($row['allowed']), 'person' => $row['person'], 'name' => $row['name'],
-        ];
+        return null === $row
+            ? null
+            : [
+                'room' => $row['room'],
+                'room_name' => $row['room_name'],
+                'allowed' => self::words($row['allowed']),
+                'person' => $row['person'],
+                'name' => $row['name'],
+            ];
     }
 
     /**
@@ -178,21 +230,28 @@ final readonly class Store
      */
     public function bind(string $person, string $cookie, string $ticket): bool
     {
-        return 1 === $this->db->run(
-            'INSERT INTO browser (person, cookie_hash, ticket) VALUES (?, ?, ?)
+        return 1 ===
+            $this->db->run(
+                'INSERT INTO browser (person, cookie_hash, ticket) VALUES (?, ?, ?)
              ON CONFLICT (person) DO UPDATE SET cookie_hash = EXCLUDED.cookie_hash, ticket = EXCLUDED.ticket WHERE browser.ticket <> EXCLUDED.ticket',
-            [$person, hash('sha256', $cookie), $ticket],
-        );
+                [$person, hash('sha256', $cookie), $ticket],
+            );
     }
 
     public function isBound(string $person, string $cookie): bool
     {
-        return '' !== $cookie && [] !== $this->db->rows('SELECT person FROM browser WHERE person = ? AND cookie_hash = ?', [$person, hash('sha256', $cookie)]);
+        return '' !== $cookie
+            && [] !==
+                $this->db->rows('SELECT person FROM browser WHERE person = ? AND cookie_hash = ?', [
+                    $person,
+                    hash('sha256', $cookie),
+                ]);
     }
 
     public function keyFor(string $room, string $person): ?string
     {
-        return $this->db->rows('SELECT key FROM pass WHERE room = ? AND person = ?', [$room, $person])[0]['key'] ?? null;
+        return $this->db->rows('SELECT key FROM pass WHERE room = ? AND person = ?', [$room, $person])[0]['key'] ??
+            null;
     }
 
     /**
@@ -200,7 +259,11 @@ final readonly class Store
      */
     public function enter(string $person, string $room, string $name, int $now): bool
     {
-        $was = $this->db->rows('SELECT room FROM presence WHERE person = ? AND seen > ? AND told', [$person, (string) ($now - self::GONE_AFTER)])[0]['room'] ?? null;
+        $was =
+            $this->db->rows('SELECT room FROM presence WHERE person = ? AND seen > ? AND told', [
+                $person,
+                (string) ($now - self::GONE_AFTER),
+            ])[0]['room'] ?? null;
         $this->db->run(
             'INSERT INTO presence (person, room, name, since, seen) VALUES (?, ?, ?, ?, ?) ON CONFLICT (person) DO UPDATE
              SET since = CASE WHEN presence.room = EXCLUDED.room AND presence.seen > ? THEN presence.since ELSE EXCLUDED.since END, shares = presence.shares AND presence.room = EXCLUDED.room,
@@ -223,7 +286,10 @@ final readonly class Store
 
     public function whereIs(string $person, int $now): ?string
     {
-        return $this->db->rows('SELECT room FROM presence WHERE person = ? AND seen > ?', [$person, (string) ($now - self::GONE_AFTER)])[0]['room'] ?? null;
+        return $this->db->rows('SELECT room FROM presence WHERE person = ? AND seen > ?', [
+            $person,
+            (string) ($now - self::GONE_AFTER),
+        ])[0]['room'] ?? null;
     }
 
     /**
@@ -231,7 +297,13 @@ final readonly class Store
      */
     public function namesIn(string $room, int $now): array
     {
-        return array_column($this->db->rows('SELECT name FROM presence WHERE room = ? AND seen > ? ORDER BY since, name', [$room, (string) ($now - self::GONE_AFTER)]), 'name');
+        return array_column(
+            $this->db->rows('SELECT name FROM presence WHERE room = ? AND seen > ? ORDER BY since, name', [
+                $room,
+                (string) ($now - self::GONE_AFTER),
+            ]),
+            'name',
+        );
     }
 
     /**
@@ -242,7 +314,11 @@ final readonly class Store
     public function whoIsThere(array $rooms, int $now): array
     {
         $there = [];
-        foreach ($this->db->rows('SELECT person, room, since FROM presence WHERE seen > ?', [(string) ($now - self::GONE_AFTER)]) as $row) {
+        foreach (
+            $this->db->rows('SELECT person, room, since FROM presence WHERE seen > ?', [
+                (string) ($now - self::GONE_AFTER),
+            ]) as $row
+        ) {
             if (\in_array($row['room'], $rooms, true)) {
                 $there[$row['person']] = ['room' => $row['room'], 'since' => (int) $row['since']];
             }
@@ -258,7 +334,12 @@ final readonly class Store
      */
     public function takeOutSilent(int $now): array
     {
-        return array_column($this->db->rows('DELETE FROM presence WHERE seen <= ? RETURNING person', [(string) ($now - self::GONE_AFTER)]), 'person');
+        return array_column(
+            $this->db->rows('DELETE FROM presence WHERE seen <= ? RETURNING person', [
+                (string) ($now - self::GONE_AFTER),
+            ]),
+            'person',
+        );
     }
 
     /**
@@ -299,7 +380,10 @@ final readonly class Store
      */
     public function lastSaid(string $room, string $person, int $since): ?string
     {
-        return $this->db->rows('SELECT text FROM said WHERE room IN (?, ?) AND at > ? ORDER BY at DESC, id DESC LIMIT 1', [$room, 'to '.$person, (string) $since])[0]['text'] ?? null;
+        return $this->db->rows(
+            'SELECT text FROM said WHERE room IN (?, ?) AND at > ? ORDER BY at DESC, id DESC LIMIT 1',
+            [$room, 'to '.$person, (string) $since],
+        )[0]['text'] ?? null;
     }
 
     public function isRecorded(string $room): bool
@@ -312,7 +396,12 @@ final readonly class Store
      */
     public function write(string $room, string $name, string $text, int $now): void
     {
-        $this->db->run('INSERT INTO written (room, name, text, at) VALUES (?, ?, ?, ?)', [$room, $name, $text, (string) $now]);
+        $this->db->run('INSERT INTO written (room, name, text, at) VALUES (?, ?, ?, ?)', [
+            $room,
+            $name,
+            $text,
+            (string) $now,
+        ]);
     }
 
     /**
@@ -322,7 +411,12 @@ final readonly class Store
     {
         return array_map(
             static fn (array $row): array => ['name' => $row['name'], 'text' => $row['text']],
-            array_reverse($this->db->rows('SELECT name, text FROM written WHERE room = ? AND at > ? ORDER BY id DESC LIMIT 30', [$room, (string) ($now - 3_600_000)])),
+            array_reverse(
+                $this->db->rows(
+                    'SELECT name, text FROM written WHERE room = ? AND at > ? ORDER BY id DESC LIMIT 30',
+                    [$room, (string) ($now - 3_600_000)],
+                ),
+            ),
         );
     }
 
@@ -350,7 +444,13 @@ final readonly class Store
             $this->db->run('UPDATE presence SET shares = FALSE WHERE room = ? AND shares', [$room]);
         }
 
-        return array_column($this->db->rows('SELECT name FROM presence WHERE room = ? AND shares AND seen > ? ORDER BY name', [$room, (string) ($now - self::GONE_AFTER)]), 'name');
+        return array_column(
+            $this->db->rows('SELECT name FROM presence WHERE room = ? AND shares AND seen > ? ORDER BY name', [
+                $room,
+                (string) ($now - self::GONE_AFTER),
+            ]),
+            'name',
+        );
     }
 
     /**

@@ -20,15 +20,24 @@ final readonly class PortalApi
     public const SERVICE = 'portal';
     public const CALLS = ['course', 'post', 'change', 'withdraw', 'posts'];
 
-    public function __construct(private PortalStore $store, private Faults $faults, #[\SensitiveParameter] private string $portalToken)
-    {
+    public function __construct(
+        private PortalStore $store,
+        private Faults $faults,
+        #[\SensitiveParameter]
+        private string $portalToken,
+    ) {
     }
 
     #[Route('/api/courses/{course}', methods: ['PUT'])]
     public function course(string $course, Request $request): JsonResponse
     {
         return $this->answer($request, 'course', function (array $body) use ($course): array {
-            $this->store->putCourse($course, self::text($body, 'name'), self::texts($body['students'] ?? []), self::texts($body['staff'] ?? []));
+            $this->store->putCourse(
+                $course,
+                self::text($body, 'name'),
+                self::texts($body['students'] ?? []),
+                self::texts($body['staff'] ?? []),
+            );
 
             return ['done' => true];
         });
@@ -37,8 +46,19 @@ final readonly class PortalApi
     #[Route('/api/courses/{course}/posts', methods: ['POST'])]
     public function post(string $course, Request $request): JsonResponse
     {
-        return $this->answer($request, 'post', fn (array $body): ?array => null === $this->store->courseName($course) ? null
-            : ['id' => $this->store->post($request->headers->get('Idempotency-Key') ?? bin2hex(random_bytes(8)), $course, self::read($body))]);
+        return $this->answer(
+            $request,
+            'post',
+            fn (array $body): ?array => null === $this->store->courseName($course)
+                ? null
+                : [
+                    'id' => $this->store->post(
+                        $request->headers->get('Idempotency-Key') ?? bin2hex(random_bytes(8)),
+                        $course,
+                        self::read($body),
+                    ),
+                ],
+        );
     }
 
     #[Route('/api/courses/{course}/posts', methods: ['GET'])]
@@ -50,7 +70,12 @@ final readonly class PortalApi
     #[Route('/api/posts/{post}', methods: ['PUT'])]
     public function change(string $post, Request $request): JsonResponse
     {
-        return $this->answer($request, 'change', fn (array $body): ?array => $this->store->change($post, self::read($body)) ? ['done' => true] : null, $post);
+        return $this->answer(
+            $request,
+            'change',
+            fn (array $body): ?array => $this->store->change($post, self::read($body)) ? ['done' => true] : null,
+            $post,
+        );
     }
 
     #[Route('/api/posts/{post}', methods: ['DELETE'])]
@@ -67,7 +92,9 @@ final readonly class PortalApi
     #[Route('/control/faults', methods: ['POST'])]
     public function order(Request $request): JsonResponse
     {
-        return $this->mayAsk($request) ? $this->faults->ordered($request->toArray(), self::SERVICE, self::CALLS) : new JsonResponse(['error' => 'no'], 400);
+        return $this->mayAsk($request)
+            ? $this->faults->ordered($request->toArray(), self::SERVICE, self::CALLS)
+            : new JsonResponse(['error' => 'no'], 400);
     }
 
     /**
@@ -87,7 +114,10 @@ final readonly class PortalApi
             static fn (): ?array => $do($body),
             fn () => null === $post ? null : $this->store->withdraw($post),
             ['id' => 'p'.bin2hex(random_bytes(8)), 'done' => true, 'posts' => new \stdClass()],
-            ['id' => '<script>alert(1)</script>', 'posts' => ['<script>' => ['title' => '<script>alert(1)</script>']]],
+            [
+                'id' => '<script>alert(1)</script>',
+                'posts' => ['<script>' => ['title' => '<script>alert(1)</script>']],
+            ],
         );
     }
 
@@ -99,8 +129,13 @@ final readonly class PortalApi
     private static function read(array $body): array
     {
         return [
-            'title' => self::text($body, 'title'), 'text' => self::text($body, 'text'), 'audience' => array_values(self::texts($body['audience'] ?? [])), 'unit' => self::text($body, 'unit'),
-            'due' => \is_int($body['due'] ?? null) ? $body['due'] : null, 'counted' => true === ($body['counted'] ?? null), 'link' => self::text($body, 'link'),
+            'title' => self::text($body, 'title'),
+            'text' => self::text($body, 'text'),
+            'audience' => array_values(self::texts($body['audience'] ?? [])),
+            'unit' => self::text($body, 'unit'),
+            'due' => \is_int($body['due'] ?? null) ? $body['due'] : null,
+            'counted' => true === ($body['counted'] ?? null),
+            'link' => self::text($body, 'link'),
         ];
     }
 

@@ -31,14 +31,37 @@ final readonly class PortalPages
         $posts = '';
         $opened = $this->store->opened($course);
         foreach ($this->store->posts($course) as $id => $post) {
-            $posts .= self::post($post, $post['link'], '<p class="who">For '.self::names($post['audience'], $people).'</p><p class="who">Opened by '.self::names($opened[$id] ?? [], $people).'</p>');
+            $posts .= self::post(
+                $post,
+                $post['link'],
+                '<p class="who">For '.
+                    self::names($post['audience'], $people).
+                    '</p><p class="who">Opened by '.
+                    self::names($opened[$id] ?? [], $people).
+                    '</p>',
+            );
         }
         $doors = '';
         foreach ($people as $id => $person) {
-            $doors .= $person['teaches'] ? '' : '<a href="/portal/courses/'.rawurlencode($course).'/students/'.rawurlencode($id).'?as='.$this->key($course, $id).'">'.self::text($person['name']).'</a> ';
+            $doors .= $person['teaches']
+                ? ''
+                : '<a href="/portal/courses/'.
+                    rawurlencode($course).
+                    '/students/'.
+                    rawurlencode($id).
+                    '?as='.
+                    $this->key($course, $id).
+                    '">'.
+                    self::text($person['name']).
+                    '</a> ';
         }
 
-        return self::page(self::text($name), 'as the teacher sees it', $posts, "<h2>As a student sees it</h2><p class=\"doors\">{$doors}</p>");
+        return self::page(
+            self::text($name),
+            'as the teacher sees it',
+            $posts,
+            "<h2>As a student sees it</h2><p class=\"doors\">{$doors}</p>",
+        );
     }
 
     #[Route('/courses/{course}/students/{student}', methods: ['GET'])]
@@ -51,10 +74,17 @@ final readonly class PortalPages
         $posts = '';
         $way = '/portal/courses/'.rawurlencode($course).'/students/'.rawurlencode($student).'/posts/';
         foreach ($this->store->posts($course) as $id => $post) {
-            $posts .= \in_array($student, $post['audience'], true) ? self::post($post, $way.rawurlencode($id).'?as='.$this->key($course, $student)) : '';
+            $posts .= \in_array($student, $post['audience'], true)
+                ? self::post($post, $way.rawurlencode($id).'?as='.$this->key($course, $student))
+                : '';
         }
 
-        return self::page(self::text((string) $this->store->courseName($course)), 'for '.self::text($person['name']), $posts, '');
+        return self::page(
+            self::text((string) $this->store->courseName($course)),
+            'for '.self::text($person['name']),
+            $posts,
+            '',
+        );
     }
 
     /** The student opens what was posted: that is what the teacher sees of it. */
@@ -62,12 +92,20 @@ final readonly class PortalPages
     public function open(string $course, string $student, string $id, Request $request): Response
     {
         $post = $this->store->posts($course)[$id] ?? null;
-        if (null === $post || !\in_array($student, $post['audience'], true) || !$this->opens($course, $student, $request) || !self::isLink($post['link'])) {
+        if (
+            null === $post
+            || !\in_array($student, $post['audience'], true)
+            || !$this->opens($course, $student, $request)
+            || !self::isLink($post['link'])
+        ) {
             return new Response('', 404);
         }
         $this->store->open($id, $student);
 
-        return new RedirectResponse($post['link'], 302, ['Cache-Control' => 'no-store', 'Referrer-Policy' => 'no-referrer']);
+        return new RedirectResponse($post['link'], 302, [
+            'Cache-Control' => 'no-store',
+            'Referrer-Policy' => 'no-referrer',
+        ]);
     }
 
     /**
@@ -75,21 +113,44 @@ final readonly class PortalPages
      */
     private static function post(array $post, string $way, string $more = ''): string
     {
-        $about = array_filter([
-            '' === $post['unit'] ? '' : 'Unit: '.self::text($post['unit']),
-            null === $post['due'] ? 'no due time' : 'due <time>'.gmdate('D j M Y, H:i', intdiv($post['due'], 1_000)).' UTC</time>',
-            $post['counted'] ? 'counts for marks' : 'does not count',
-        ], static fn (string $part): bool => '' !== $part);
+        $about = array_filter(
+            [
+                '' === $post['unit'] ? '' : 'Unit: '.self::text($post['unit']),
+                null === $post['due']
+                    ? 'no due time'
+                    : 'due <time>'.gmdate('D j M Y, H:i', intdiv($post['due'], 1_000)).' UTC</time>',
+                $post['counted'] ? 'counts for marks' : 'does not count',
+            ],
+            static fn (string $part): bool => '' !== $part,
+        );
 
-        return '<article><h2 dir="auto">'.self::text($post['title']).'</h2><p class="about">'.implode(' · ', $about).'</p><p dir="auto" class="text">'.self::text($post['text']).'</p>'
-            .(self::isLink($post['link']) ? '<p><a href="'.self::text($way).'">Open</a></p>' : '').$more.'</article>';
+        return '<article><h2 dir="auto">'.
+            self::text($post['title']).
+            '</h2><p class="about">'.
+            implode(' · ', $about).
+            '</p><p dir="auto" class="text">'.
+            self::text($post['text']).
+            '</p>'.
+            (self::isLink($post['link']) ? '<p><a href="'.self::text($way).'">Open</a></p>' : '').
+            $more.
+            '</article>';
     }
 
     private static function page(string $name, string $as, string $posts, string $more): Response
     {
-        return new Response(strtr((string) file_get_contents(\dirname(__DIR__, 2).'/templates/course.html'), [
-            '{{name}}' => $name, '{{as}}' => $as, '{{posts}}' => '' === $posts ? '<p>Nothing is posted here.</p>' : $posts, '{{more}}' => $more,
-        ]), 200, ['Cache-Control' => 'no-store', 'Content-Security-Policy' => "default-src 'none'; style-src 'unsafe-inline'"]);
+        return new Response(
+            strtr((string) file_get_contents(\dirname(__DIR__, 2).'/templates/course.html'), [
+                '{{name}}' => $name,
+                '{{as}}' => $as,
+                '{{posts}}' => '' === $posts ? '<p>Nothing is posted here.</p>' : $posts,
+                '{{more}}' => $more,
+            ]),
+            200,
+            [
+                'Cache-Control' => 'no-store',
+                'Content-Security-Policy' => "default-src 'none'; style-src 'unsafe-inline'",
+            ],
+        );
     }
 
     /**
@@ -98,7 +159,17 @@ final readonly class PortalPages
      */
     private static function names(array $ids, array $people): string
     {
-        return self::text([] === $ids ? 'nobody' : implode(', ', array_map(static fn (string $id): string => $people[$id]['name'] ?? 'somebody who is not in the course', $ids)));
+        return self::text(
+            [] === $ids
+                ? 'nobody'
+                : implode(
+                    ', ',
+                    array_map(
+                        static fn (string $id): string => $people[$id]['name'] ?? 'somebody who is not in the course',
+                        $ids,
+                    ),
+                ),
+        );
     }
 
     private static function isLink(string $text): bool

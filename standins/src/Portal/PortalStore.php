@@ -24,11 +24,17 @@ final readonly class PortalStore
     public function putCourse(string $course, string $name, array $students, array $staff): void
     {
         $this->db->pdo()->beginTransaction();
-        $this->db->run('INSERT INTO course (id, name) VALUES (?, ?) ON CONFLICT (id) DO UPDATE SET name = EXCLUDED.name', [$course, $name]);
+        $this->db->run(
+            'INSERT INTO course (id, name) VALUES (?, ?) ON CONFLICT (id) DO UPDATE SET name = EXCLUDED.name',
+            [$course, $name],
+        );
         $this->db->run('DELETE FROM course_person WHERE course = ?', [$course]);
         foreach ([[$students, 'f'], [$staff, 't']] as [$people, $teaches]) {
             foreach ($people as $person => $called) {
-                $this->db->run('INSERT INTO course_person (course, person, name, teaches) VALUES (?, ?, ?, ?) ON CONFLICT DO NOTHING', [$course, (string) $person, $called, $teaches]);
+                $this->db->run(
+                    'INSERT INTO course_person (course, person, name, teaches) VALUES (?, ?, ?, ?) ON CONFLICT DO NOTHING',
+                    [$course, (string) $person, $called, $teaches],
+                );
             }
         }
         $this->db->pdo()->commit();
@@ -45,7 +51,12 @@ final readonly class PortalStore
     public function people(string $course): array
     {
         $people = [];
-        foreach ($this->db->rows('SELECT person, name, teaches::int AS teaches FROM course_person WHERE course = ? ORDER BY name', [$course]) as $row) {
+        foreach (
+            $this->db->rows(
+                'SELECT person, name, teaches::int AS teaches FROM course_person WHERE course = ? ORDER BY name',
+                [$course],
+            ) as $row
+        ) {
             $people[$row['person']] = ['name' => $row['name'], 'teaches' => '1' === $row['teaches']];
         }
 
@@ -78,7 +89,12 @@ final readonly class PortalStore
     public function change(string $id, array $post): bool
     {
         $this->db->pdo()->beginTransaction();
-        $isThere = 1 === $this->db->run('UPDATE post SET title = ?, text = ?, unit = ?, due = ?, counted = ?, link = ? WHERE id = ?', [...self::columns($post), $id]);
+        $isThere =
+            1 ===
+            $this->db->run(
+                'UPDATE post SET title = ?, text = ?, unit = ?, due = ?, counted = ?, link = ? WHERE id = ?',
+                [...self::columns($post), $id],
+            );
         if ($isThere) {
             $this->setAudience($id, $post['audience']);
         }
@@ -98,14 +114,29 @@ final readonly class PortalStore
     public function posts(string $course): array
     {
         $audience = [];
-        foreach ($this->db->rows('SELECT a.post, a.person FROM post_audience a JOIN post p ON p.id = a.post WHERE p.course = ? ORDER BY a.person', [$course]) as $row) {
+        foreach (
+            $this->db->rows(
+                'SELECT a.post, a.person FROM post_audience a JOIN post p ON p.id = a.post WHERE p.course = ? ORDER BY a.person',
+                [$course],
+            ) as $row
+        ) {
             $audience[$row['post']][] = $row['person'];
         }
         $posts = [];
-        foreach ($this->db->rows('SELECT id, title, text, unit, due, counted::int AS counted, link FROM post WHERE course = ? ORDER BY number', [$course]) as $row) {
+        foreach (
+            $this->db->rows(
+                'SELECT id, title, text, unit, due, counted::int AS counted, link FROM post WHERE course = ? ORDER BY number',
+                [$course],
+            ) as $row
+        ) {
             $posts[$row['id']] = [
-                'title' => $row['title'], 'text' => $row['text'], 'audience' => $audience[$row['id']] ?? [], 'unit' => $row['unit'],
-                'due' => '' === $row['due'] ? null : (int) $row['due'], 'counted' => '1' === $row['counted'], 'link' => $row['link'],
+                'title' => $row['title'],
+                'text' => $row['text'],
+                'audience' => $audience[$row['id']] ?? [],
+                'unit' => $row['unit'],
+                'due' => '' === $row['due'] ? null : (int) $row['due'],
+                'counted' => '1' === $row['counted'],
+                'link' => $row['link'],
             ];
         }
 
@@ -123,7 +154,12 @@ final readonly class PortalStore
     public function opened(string $course): array
     {
         $opened = [];
-        foreach ($this->db->rows('SELECT o.post, o.person FROM post_opened o JOIN post p ON p.id = o.post JOIN post_audience a ON a.post = o.post AND a.person = o.person WHERE p.course = ? ORDER BY o.person', [$course]) as $row) {
+        foreach (
+            $this->db->rows(
+                'SELECT o.post, o.person FROM post_opened o JOIN post p ON p.id = o.post JOIN post_audience a ON a.post = o.post AND a.person = o.person WHERE p.course = ? ORDER BY o.person',
+                [$course],
+            ) as $row
+        ) {
             $opened[$row['post']][] = $row['person'];
         }
 
@@ -148,6 +184,13 @@ final readonly class PortalStore
      */
     private static function columns(array $post): array
     {
-        return [$post['title'], $post['text'], $post['unit'], null === $post['due'] ? null : (string) $post['due'], $post['counted'] ? 't' : 'f', $post['link']];
+        return [
+            $post['title'],
+            $post['text'],
+            $post['unit'],
+            null === $post['due'] ? null : (string) $post['due'],
+            $post['counted'] ? 't' : 'f',
+            $post['link'],
+        ];
     }
 }

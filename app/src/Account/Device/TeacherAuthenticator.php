@@ -38,7 +38,9 @@ final class TeacherAuthenticator extends AbstractAuthenticator implements Authen
         $device = $this->devices->find(self::token($request)) ?? throw new UserNotFoundException();
         $request->attributes->set(TeacherDevice::class, $device);
 
-        return new SelfValidatingPassport(new UserBadge($device->teacher->email, static fn (): Teacher => $device->teacher));
+        return new SelfValidatingPassport(
+            new UserBadge($device->teacher->email, static fn (): Teacher => $device->teacher),
+        );
     }
 
     public function onAuthenticationSuccess(Request $request, TokenInterface $token, string $firewallName): ?Response

@@ -21,8 +21,11 @@ final readonly class TeacherDevices implements Forgets
     /** How long a sign-in lasts, in seconds. */
     public const LASTS = 43_200;
 
-    public function __construct(private EntityManagerInterface $em, private ClockInterface $clock, private Stream $stream)
-    {
+    public function __construct(
+        private EntityManagerInterface $em,
+        private ClockInterface $clock,
+        private Stream $stream,
+    ) {
     }
 
     /**
@@ -32,7 +35,16 @@ final readonly class TeacherDevices implements Forgets
     {
         $token = bin2hex(random_bytes(32));
         $now = $this->clock->now();
-        $this->em->persist(new TeacherDevice(Uuid::v7()->toRfc4122(), $teacher, hash('sha256', $token), Channel::fresh(), $now, $now->modify('+'.self::LASTS.' seconds')));
+        $this->em->persist(
+            new TeacherDevice(
+                Uuid::v7()->toRfc4122(),
+                $teacher,
+                hash('sha256', $token),
+                Channel::fresh(),
+                $now,
+                $now->modify('+'.self::LASTS.' seconds'),
+            ),
+        );
         $this->em->flush();
 
         return $token;
@@ -43,10 +55,17 @@ final readonly class TeacherDevices implements Forgets
      */
     public function find(string $token): ?TeacherDevice
     {
-        $found = $this->em->createQueryBuilder()->select('d', 't')->from(TeacherDevice::class, 'd')->join('d.teacher', 't')
-            ->where('d.tokenHash = :hash')->andWhere('d.until > :now')
-            ->setParameter('hash', hash('sha256', $token))->setParameter('now', $this->clock->now(), 'datetimetz_immutable')
-            ->getQuery()->getOneOrNullResult();
+        $found = $this->em
+            ->createQueryBuilder()
+            ->select('d', 't')
+            ->from(TeacherDevice::class, 'd')
+            ->join('d.teacher', 't')
+            ->where('d.tokenHash = :hash')
+            ->andWhere('d.until > :now')
+            ->setParameter('hash', hash('sha256', $token))
+            ->setParameter('now', $this->clock->now(), 'datetimetz_immutable')
+            ->getQuery()
+            ->getOneOrNullResult();
 
         return $found instanceof TeacherDevice ? $found : null;
     }
@@ -70,8 +89,17 @@ final readonly class TeacherDevices implements Forgets
     public function of(Teacher $teacher): array
     {
         /** @var list<TeacherDevice> $devices */
-        $devices = $this->em->createQueryBuilder()->select('d')->from(TeacherDevice::class, 'd')->where('d.teacher = :teacher')->andWhere('d.until > :now')
-            ->setParameter('teacher', $teacher)->setParameter('now', $this->clock->now(), 'datetimetz_immutable')->orderBy('d.id', 'DESC')->getQuery()->getResult();
+        $devices = $this->em
+            ->createQueryBuilder()
+            ->select('d')
+            ->from(TeacherDevice::class, 'd')
+            ->where('d.teacher = :teacher')
+            ->andWhere('d.until > :now')
+            ->setParameter('teacher', $teacher)
+            ->setParameter('now', $this->clock->now(), 'datetimetz_immutable')
+            ->orderBy('d.id', 'DESC')
+            ->getQuery()
+            ->getResult();
 
         return $devices;
     }
@@ -96,7 +124,12 @@ final readonly class TeacherDevices implements Forgets
 
     public function forgetOld(): void
     {
-        $this->em->createQueryBuilder()->delete(TeacherDevice::class, 'd')->where('d.until <= :now')
-            ->setParameter('now', $this->clock->now(), 'datetimetz_immutable')->getQuery()->execute();
+        $this->em
+            ->createQueryBuilder()
+            ->delete(TeacherDevice::class, 'd')
+            ->where('d.until <= :now')
+            ->setParameter('now', $this->clock->now(), 'datetimetz_immutable')
+            ->getQuery()
+            ->execute();
     }
 }

@@ -33,13 +33,23 @@ final readonly class OnceListener
         $request = $event->getRequest();
         $key = $request->headers->get('Idempotency-Key', '');
         $user = $this->security->getUser();
-        if ('' === $key || !$event->isMainRequest() || !$request->isMethod('POST') || !$user instanceof Teacher || str_ends_with($request->getPathInfo(), '/commands')) {
+        if (
+            '' === $key
+            || !$event->isMainRequest()
+            || !$request->isMethod('POST')
+            || !($user instanceof Teacher)
+            || str_ends_with($request->getPathInfo(), '/commands')
+        ) {
             return;
         }
         if (1 !== preg_match(self::PATTERN, $key)) {
             throw new Problem(400, new Message('http.idempotency_key'));
         }
-        $answer = $this->store->begin($user->id, $key, hash('xxh128', $request->getPathInfo()."\n".$request->getContent()));
+        $answer = $this->store->begin(
+            $user->id,
+            $key,
+            hash('xxh128', $request->getPathInfo()."\n".$request->getContent()),
+        );
         if (null !== $answer) {
             $event->setController(static fn (): JsonResponse => new JsonResponse($answer[1], $answer[0], [], true));
 
@@ -68,6 +78,8 @@ final readonly class OnceListener
     {
         $press = $request->attributes->get(self::ATTRIBUTE);
 
-        return \is_array($press) && \is_string($press[0] ?? null) && \is_string($press[1] ?? null) ? [$press[0], $press[1]] : [null, null];
+        return \is_array($press) && \is_string($press[0] ?? null) && \is_string($press[1] ?? null)
+            ? [$press[0], $press[1]]
+            : [null, null];
     }
 }

@@ -33,15 +33,20 @@ final readonly class OnceStore implements Forgets
     public function begin(string $owner, string $key, string $digest): ?array
     {
         for ($look = 0; $look < self::LOOKS; ++$look) {
-            $isMine = 1 === (int) $this->db->executeStatement(
-                'INSERT INTO once_press (owner, key, digest, at) VALUES (:owner, :key, :digest, now()) ON CONFLICT (owner, key) DO UPDATE SET at = now()
+            $isMine =
+                1 ===
+                (int) $this->db->executeStatement(
+                    'INSERT INTO once_press (owner, key, digest, at) VALUES (:owner, :key, :digest, now()) ON CONFLICT (owner, key) DO UPDATE SET at = now()
                  WHERE once_press.status IS NULL AND once_press.digest = :digest AND once_press.at < now() - make_interval(secs => :died)',
-                ['owner' => $owner, 'key' => $key, 'digest' => $digest, 'died' => self::DIED_AFTER],
-            );
+                    ['owner' => $owner, 'key' => $key, 'digest' => $digest, 'died' => self::DIED_AFTER],
+                );
             if ($isMine) {
                 return null;
             }
-            $row = $this->db->fetchAssociative('SELECT digest, status, answer FROM once_press WHERE owner = ? AND key = ?', [$owner, $key]);
+            $row = $this->db->fetchAssociative(
+                'SELECT digest, status, answer FROM once_press WHERE owner = ? AND key = ?',
+                [$owner, $key],
+            );
             if (false === $row) {
                 continue; // the first was refused meanwhile
             }
@@ -61,7 +66,12 @@ final readonly class OnceStore implements Forgets
 
     public function done(string $owner, string $key, int $status, string $answer): void
     {
-        $this->db->executeStatement('UPDATE once_press SET status = ?, answer = ? WHERE owner = ? AND key = ?', [$status, $answer, $owner, $key]);
+        $this->db->executeStatement('UPDATE once_press SET status = ?, answer = ? WHERE owner = ? AND key = ?', [
+            $status,
+            $answer,
+            $owner,
+            $key,
+        ]);
     }
 
     /**
@@ -69,7 +79,10 @@ final readonly class OnceStore implements Forgets
      */
     public function undone(string $owner, string $key): void
     {
-        $this->db->executeStatement('DELETE FROM once_press WHERE owner = ? AND key = ? AND status IS NULL', [$owner, $key]);
+        $this->db->executeStatement('DELETE FROM once_press WHERE owner = ? AND key = ? AND status IS NULL', [
+            $owner,
+            $key,
+        ]);
     }
 
     public function forgetOld(): void

@@ -51,7 +51,13 @@ final readonly class Passwords
         $teacher->setPasswordHash($this->hasher->hashPassword($teacher, $password));
         $this->em->flush();
         // A link that was sent before sets no other password any more.
-        $this->em->createQueryBuilder()->delete(TeacherToken::class, 't')->where('t.teacher = :teacher AND t.usedAt IS NULL')->setParameter('teacher', $teacher)->getQuery()->execute();
+        $this->em
+            ->createQueryBuilder()
+            ->delete(TeacherToken::class, 't')
+            ->where('t.teacher = :teacher AND t.usedAt IS NULL')
+            ->setParameter('teacher', $teacher)
+            ->getQuery()
+            ->execute();
     }
 
     /**

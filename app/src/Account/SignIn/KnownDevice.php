@@ -42,13 +42,20 @@ final readonly class KnownDevice
      */
     public function with(string $cookie, Teacher $teacher): string
     {
-        $others = array_filter(explode('.', $cookie), fn (string $mark): bool => 1 === preg_match('/^[0-9a-f]{40}$/D', $mark) && $mark !== $this->mark($teacher));
+        $others = array_filter(
+            explode('.', $cookie),
+            fn (string $mark): bool => 1 === preg_match('/^[0-9a-f]{40}$/D', $mark) && $mark !== $this->mark($teacher),
+        );
 
         return implode('.', \array_slice([$this->mark($teacher), ...array_values($others)], 0, self::MOST));
     }
 
     private function mark(Teacher $teacher): string
     {
-        return substr(hash_hmac('sha256', $teacher->id.'|'.$teacher->getPassword(), 'known-device|'.$this->secret), 0, 40);
+        return substr(
+            hash_hmac('sha256', $teacher->id.'|'.$teacher->getPassword(), 'known-device|'.$this->secret),
+            0,
+            40,
+        );
     }
 }

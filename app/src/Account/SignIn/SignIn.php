@@ -9,9 +9,11 @@ use Symfony\Component\Validator\Constraints as Assert;
 final readonly class SignIn
 {
     public function __construct(
-        #[Assert\NotBlank(message: 'account.your_address'), Assert\Length(max: 180, maxMessage: 'account.no_address_that_long')]
+        #[Assert\NotBlank(message: 'account.your_address'),
+            Assert\Length(max: 180, maxMessage: 'account.no_address_that_long'),]
         public string $email,
-        #[Assert\NotBlank(message: 'account.your_password'), Assert\Length(max: 500, maxMessage: 'account.no_password_that_long')]
+        #[Assert\NotBlank(message: 'account.your_password'),
+            Assert\Length(max: 500, maxMessage: 'account.no_password_that_long'),]
         #[\SensitiveParameter]
         public string $password,
     ) {

@@ -18,8 +18,11 @@ use Symfony\Component\Routing\Attribute\Route;
 #[Route('/api/staff')]
 final readonly class SignInController
 {
-    public function __construct(private SignIns $signIns, private TeacherDevices $devices, private KnownDevice $known)
-    {
+    public function __construct(
+        private SignIns $signIns,
+        private TeacherDevices $devices,
+        private KnownDevice $known,
+    ) {
     }
 
     /**
@@ -47,13 +50,30 @@ final readonly class SignInController
     {
         $this->devices->signOut(TeacherAuthenticator::token($http));
         $response = new Response(status: 204);
-        $response->headers->clearCookie(TeacherDevices::COOKIE, '/', null, $http->isSecure(), true, Cookie::SAMESITE_LAX);
+        $response->headers->clearCookie(
+            TeacherDevices::COOKIE,
+            '/',
+            null,
+            $http->isSecure(),
+            true,
+            Cookie::SAMESITE_LAX,
+        );
 
         return $response;
     }
 
     private static function cookie(Request $http, string $name, string $value, int $seconds): Cookie
     {
-        return Cookie::create($name, $value, time() + $seconds, '/', null, $http->isSecure(), true, false, Cookie::SAMESITE_LAX);
+        return Cookie::create(
+            $name,
+            $value,
+            time() + $seconds,
+            '/',
+            null,
+            $http->isSecure(),
+            true,
+            false,
+            Cookie::SAMESITE_LAX,
+        );
     }
 }

@@ -86,6 +86,10 @@ final readonly class SignIns
             return [$this->here->create(hash('sha256', "{$email}|{$known}"))];
         }
 
-        return [$this->ofAddress->create($address), $this->here->create(hash('sha256', "{$email}|{$address}")), $this->ofAccount->create(hash('sha256', $email))];
+        return [
+            $this->ofAddress->create($address),
+            $this->here->create(hash('sha256', "{$email}|{$address}")),
+            $this->ofAccount->create(hash('sha256', $email)),
+        ];
     }
 }

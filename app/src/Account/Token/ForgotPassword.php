@@ -9,7 +9,8 @@ use Symfony\Component\Validator\Constraints as Assert;
 final readonly class ForgotPassword
 {
     public function __construct(
-        #[Assert\NotBlank(message: 'account.your_address', normalizer: 'trim'), Assert\Length(max: 180, maxMessage: 'account.no_address_that_long')]
+        #[Assert\NotBlank(message: 'account.your_address', normalizer: 'trim'),
+            Assert\Length(max: 180, maxMessage: 'account.no_address_that_long'),]
         public string $email,
     ) {
     }

@@ -55,8 +55,15 @@ final readonly class ForgottenPasswords
             }
             $this->em->lock($teacher, LockMode::PESSIMISTIC_WRITE);
             $until = $this->clock->now()->modify(self::LASTS);
-            $lately = $this->em->createQueryBuilder()->select('COUNT(t.id)')->from(TeacherToken::class, 't')->where('t.teacher = :teacher AND t.until > :lately')
-                ->setParameter('teacher', $teacher)->setParameter('lately', $until->modify(self::LATELY), 'datetimetz_immutable')->getQuery()->getSingleScalarResult();
+            $lately = $this->em
+                ->createQueryBuilder()
+                ->select('COUNT(t.id)')
+                ->from(TeacherToken::class, 't')
+                ->where('t.teacher = :teacher AND t.until > :lately')
+                ->setParameter('teacher', $teacher)
+                ->setParameter('lately', $until->modify(self::LATELY), 'datetimetz_immutable')
+                ->getQuery()
+                ->getSingleScalarResult();
             if ((int) $lately < self::MOST_LATELY) {
                 $token = new TeacherToken(Uuid::v4()->toRfc4122(), $teacher, $until);
                 $this->em->persist($token);

@@ -31,7 +31,10 @@ final readonly class LinkSecret
     {
         [$id, $proof] = explode('.', $token.'.', 3);
 
-        return 1 === preg_match('/^[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}$/D', $id) && hash_equals($this->proof($id), $proof) ? $id : null;
+        return 1 === preg_match('/^[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}$/D', $id)
+            && hash_equals($this->proof($id), $proof)
+            ? $id
+            : null;
     }
 
     private function proof(string $id): string

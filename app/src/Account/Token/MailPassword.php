@@ -40,7 +40,10 @@ final readonly class MailPassword implements TaskHandler
     {
         $token = $this->em->find(TeacherToken::class, $task->subject);
         if (null !== $token && null === $token->usedAt) {
-            $this->letter->send($task, $token->teacher->email, 'password', ['name' => $token->teacher->name, 'link' => "{$this->publicUrl}/password/{$this->secret->of($token->id)}"]);
+            $this->letter->send($task, $token->teacher->email, 'password', [
+                'name' => $token->teacher->name,
+                'link' => "{$this->publicUrl}/password/{$this->secret->of($token->id)}",
+            ]);
         }
 
         return null;

@@ -16,7 +16,12 @@ final readonly class NewPassword
         #[Assert\Length(max: 200)]
         public string $token,
         #[\SensitiveParameter]
-        #[Assert\Length(min: Passwords::SHORTEST, max: 200, minMessage: 'account.at_least_10_characters', maxMessage: 'account.at_most_200_characters')]
+        #[Assert\Length(
+            min: Passwords::SHORTEST,
+            max: 200,
+            minMessage: 'account.at_least_10_characters',
+            maxMessage: 'account.at_most_200_characters',
+        ),]
         public string $password,
     ) {
     }

@@ -25,7 +25,8 @@ final class KeptConnection extends AbstractConnectionMiddleware
 
     public function prepare(string $sql): Statement
     {
-        $statement = $this->kept[$sql] ?? new KeptStatement(parent::prepare($sql), 1 === preg_match('/^\s*SELECT\b/i', $sql));
+        $statement =
+            $this->kept[$sql] ?? new KeptStatement(parent::prepare($sql), 1 === preg_match('/^\s*SELECT\b/i', $sql));
         unset($this->kept[$sql]);
         if (\count($this->kept) >= self::MOST) {
             array_shift($this->kept);

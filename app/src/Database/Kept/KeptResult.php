@@ -17,8 +17,11 @@ final class KeptResult implements Result
      * @param list<array<string, mixed>> $rows
      * @param int|numeric-string         $affected
      */
-    public function __construct(private array $rows, private readonly int $columns, private readonly int|string $affected)
-    {
+    public function __construct(
+        private array $rows,
+        private readonly int $columns,
+        private readonly int|string $affected,
+    ) {
     }
 
     public function fetchNumeric(): array|false

@@ -30,7 +30,9 @@ final class KeptStatement extends AbstractStatementMiddleware
         $affected = $result->rowCount();
         $result->free();
         if (isset($rows[0]) && \count($rows[0]) < $columns) {
-            return $this->asks ? $this->byNumber() : throw new \LogicException('Two columns of one name: name them apart.');
+            return $this->asks
+                ? $this->byNumber()
+                : throw new \LogicException('Two columns of one name: name them apart.');
         }
 
         return new KeptResult($rows, $columns, $affected);

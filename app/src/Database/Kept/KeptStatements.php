@@ -22,7 +22,11 @@ final class KeptStatements implements Middleware
             {
                 $options = $params['driverOptions'] ?? [];
 
-                return new KeptConnection(parent::connect(['driverOptions' => [\PDO::PGSQL_ATTR_DISABLE_PREPARES => false] + $options] + $params));
+                return new KeptConnection(
+                    parent::connect(
+                        ['driverOptions' => [\PDO::PGSQL_ATTR_DISABLE_PREPARES => false] + $options] + $params,
+                    ),
+                );
             }
         };
     }

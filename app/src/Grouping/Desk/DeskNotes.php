@@ -17,15 +17,20 @@ final readonly class DeskNotes
 {
     private const AT_A_TABLE = 4;
 
-    public function __construct(private EntityManagerInterface $em, private Shape $shape, private ClassParts $parts)
-    {
+    public function __construct(
+        private EntityManagerInterface $em,
+        private Shape $shape,
+        private ClassParts $parts,
+    ) {
     }
 
     public function settings(string $groupingId): DeskSettings
     {
         $kept = $this->grouping($groupingId)->settings;
 
-        return [] === $kept ? $this->fitting($groupingId) : $this->shape->read(DeskSettings::class, $kept, 'settings');
+        return [] === $kept
+            ? $this->fitting($groupingId)
+            : $this->shape->read(DeskSettings::class, $kept, 'settings');
     }
 
     /**
@@ -33,7 +38,12 @@ final readonly class DeskNotes
      */
     private function fitting(string $groupingId): DeskSettings
     {
-        return new DeskSettings(groups: max(2, (int) round(\count($this->parts->present($this->grouping($groupingId))) / self::AT_A_TABLE)));
+        return new DeskSettings(
+            groups: max(
+                2,
+                (int) round(\count($this->parts->present($this->grouping($groupingId))) / self::AT_A_TABLE),
+            ),
+        );
     }
 
     public function keepSettings(string $groupingId, DeskSettings $settings): void

@@ -30,18 +30,21 @@ final readonly class DeskSettings
     public function __construct(
         public DeskMethod $method = DeskMethod::Deal,
         public ShapeKind $shape = ShapeKind::Groups,
-        #[Assert\Range(notInRangeMessage: 'grouping.between_1_and_400_groups', min: 1, max: 400)]
+        #[Assert\Range(notInRangeMessage: 'grouping.between_1_and_400_groups', min: 1, max: 400),]
         public int $groups = 6,
-        #[Assert\Range(notInRangeMessage: 'grouping.between_1_and_1200_group', min: 1, max: 1_200)]
+        #[Assert\Range(notInRangeMessage: 'grouping.between_1_and_1200_group', min: 1, max: 1_200),]
         public int $size = 4,
         public Remainder $remainder = Remainder::Spread,
-        #[Assert\Count(max: 400), Assert\All([new Assert\Range(notInRangeMessage: 'grouping.sizes_from_1_to_1200', min: 1, max: 1_200)])]
+        #[Assert\Count(max: 400),
+            Assert\All([new Assert\Range(notInRangeMessage: 'grouping.sizes_from_1_to_1200', min: 1, max: 1_200)]),]
         public array $sizes = [],
-        #[Assert\Range(notInRangeMessage: 'grouping.between_2_and_12_rounds', min: 2, max: 12)]
+        #[Assert\Range(notInRangeMessage: 'grouping.between_2_and_12_rounds', min: 2, max: 12),]
         public int $rounds = 3,
         #[Assert\Valid, Assert\Count(max: 12, maxMessage: 'grouping.at_most_12_goals')]
         public array $goals = [],
-        #[Assert\Count(max: 20, maxMessage: 'grouping.at_most_20_topics'), Assert\All([new Assert\NotBlank(normalizer: 'trim'), new Assert\Length(max: 60)]), Assert\Unique(message: 'grouping.each_topic_once')]
+        #[Assert\Count(max: 20, maxMessage: 'grouping.at_most_20_topics'),
+            Assert\All([new Assert\NotBlank(normalizer: 'trim'), new Assert\Length(max: 60)]),
+            Assert\Unique(message: 'grouping.each_topic_once'),]
         public array $topics = [],
     ) {
     }

@@ -58,7 +58,15 @@ final readonly class DeskViews
             $this->list->lessonOf($grouping->id),
             $this->changes->view($grouping, $floor),
             array_map(
-                static fn (StudentView $student): DeskStudent => new DeskStudent($student->id, $student->name, $student->absent, $student->table, $student->attributes, $student->tags, $met[$student->id] ?? 0),
+                static fn (StudentView $student): DeskStudent => new DeskStudent(
+                    $student->id,
+                    $student->name,
+                    $student->absent,
+                    $student->table,
+                    $student->attributes,
+                    $student->tags,
+                    $met[$student->id] ?? 0,
+                ),
                 $this->parts->seatable($grouping),
             ),
             $class->attributes,
@@ -94,7 +102,12 @@ final readonly class DeskViews
         $met = [];
         foreach ($floor->groups as $group) {
             foreach ($group->students as $one) {
-                $met[$one] = \count(array_intersect_key($partners[$one] ?? [], array_fill_keys(array_diff($group->students, [$one]), true)));
+                $met[$one] = \count(
+                    array_intersect_key(
+                        $partners[$one] ?? [],
+                        array_fill_keys(array_diff($group->students, [$one]), true),
+                    ),
+                );
             }
         }
 

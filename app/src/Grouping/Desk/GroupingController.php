@@ -70,7 +70,9 @@ final readonly class GroupingController
     #[Route('/classes/{id}/groupings', methods: ['POST'])]
     public function make(#[CurrentUser] Teacher $teacher, string $id, #[Body] NameGrouping $request): DeskView
     {
-        return $this->views->view($this->groupings->create($this->classAccess->schoolClass($teacher, $id), trim($request->name)));
+        return $this->views->view(
+            $this->groupings->create($this->classAccess->schoolClass($teacher, $id), trim($request->name)),
+        );
     }
 
     /**
@@ -119,7 +121,9 @@ final readonly class GroupingController
     #[Route('/groupings/{id}/copy', methods: ['POST'])]
     public function copy(#[CurrentUser] Teacher $teacher, string $id, #[Body] NameGrouping $request): DeskView
     {
-        return $this->views->view($this->groupings->copy($this->groupingAccess->grouping($teacher, $id), trim($request->name)));
+        return $this->views->view(
+            $this->groupings->copy($this->groupingAccess->grouping($teacher, $id), trim($request->name)),
+        );
     }
 
     /** Splits the class into groups at random, evenly or by an attribute. */
@@ -133,8 +137,13 @@ final readonly class GroupingController
     /** Previews the groups a method would make. Nothing is changed. */
     #[Route('/groupings/{id}/propose', methods: ['POST'])]
     #[ForAssistants]
-    public function propose(#[CurrentUser] Teacher $teacher, string $id, #[Body(self::ROUNDS)] ProposeRequest $request): ProposalView
-    {
+    public function propose(
+        #[CurrentUser]
+        Teacher $teacher,
+        string $id,
+        #[Body(self::ROUNDS)]
+        ProposeRequest $request,
+    ): ProposalView {
         $grouping = $this->groupingAccess->grouping($teacher, $id);
 
         return $this->proposer->propose($grouping, $this->floors->now($id), $request);
@@ -143,8 +152,13 @@ final readonly class GroupingController
     /** Uses previewed groups, for one round or several. */
     #[Route('/groupings/{id}/take', methods: ['POST'])]
     #[ForAssistants]
-    public function take(#[CurrentUser] Teacher $teacher, string $id, #[Body(self::ROUNDS)] TakeRequest $request): FloorView
-    {
+    public function take(
+        #[CurrentUser]
+        Teacher $teacher,
+        string $id,
+        #[Body(self::ROUNDS)]
+        TakeRequest $request,
+    ): FloorView {
         return $this->taking->take($this->groupingAccess->grouping($teacher, $id), $request);
     }
 
@@ -153,7 +167,11 @@ final readonly class GroupingController
     #[ForAssistants]
     public function judge(#[CurrentUser] Teacher $teacher, string $id, #[Body] JudgeRequest $request): StandingsView
     {
-        return $this->judge->standings($this->groupingAccess->grouping($teacher, $id), $this->floors->now($id), $request->settings);
+        return $this->judge->standings(
+            $this->groupingAccess->grouping($teacher, $id),
+            $this->floors->now($id),
+            $request->settings,
+        );
     }
 
     /** Says why a student sits where they sit, and what a move would mean. */
@@ -161,7 +179,12 @@ final readonly class GroupingController
     #[ForAssistants]
     public function why(#[CurrentUser] Teacher $teacher, string $id, #[Body] WhyRequest $request): WhyView
     {
-        return $this->judge->why($this->groupingAccess->grouping($teacher, $id), $this->floors->now($id), $request->settings, $request->student);
+        return $this->judge->why(
+            $this->groupingAccess->grouping($teacher, $id),
+            $this->floors->now($id),
+            $request->settings,
+            $request->student,
+        );
     }
 
     /** Suggests the fewest changes that make the groups work with who is here now. Nothing is changed. */
@@ -169,7 +192,11 @@ final readonly class GroupingController
     #[ForAssistants]
     public function repair(#[CurrentUser] Teacher $teacher, string $id): RepairView
     {
-        return $this->repairer->repair($this->groupingAccess->grouping($teacher, $id), $this->floors->now($id), $this->notes->settings($id));
+        return $this->repairer->repair(
+            $this->groupingAccess->grouping($teacher, $id),
+            $this->floors->now($id),
+            $this->notes->settings($id),
+        );
     }
 
     /** Gives roles to the members of all groups. */
@@ -256,9 +283,21 @@ final readonly class GroupingController
         $view = $this->views->view($this->groupingAccess->grouping($teacher, $id));
 
         return match ($format) {
-            'csv' => new Download($this->export->csv($view), $view->className.' · '.$view->name.'.csv', 'text/csv; charset=UTF-8'),
-            'json' => new Download($this->export->json($view), $view->className.' · '.$view->name.'.json', 'application/json'),
-            default => new Download($this->export->pdf($view), $view->className.' · '.$view->name.'.pdf', 'application/pdf'),
+            'csv' => new Download(
+                $this->export->csv($view),
+                $view->className.' · '.$view->name.'.csv',
+                'text/csv; charset=UTF-8',
+            ),
+            'json' => new Download(
+                $this->export->json($view),
+                $view->className.' · '.$view->name.'.json',
+                'application/json',
+            ),
+            default => new Download(
+                $this->export->pdf($view),
+                $view->className.' · '.$view->name.'.pdf',
+                'application/pdf',
+            ),
         };
     }
 }

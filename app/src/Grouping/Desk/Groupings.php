@@ -53,7 +53,11 @@ final readonly class Groupings
             return [$grouping];
         }
 
-        return array_values($this->em->getRepository(Grouping::class)->findBy(['series' => $grouping->series, 'removedAt' => null], ['seriesNumber' => 'ASC']));
+        return array_values(
+            $this->em
+                ->getRepository(Grouping::class)
+                ->findBy(['series' => $grouping->series, 'removedAt' => null], ['seriesNumber' => 'ASC']),
+        );
     }
 
     /**
@@ -117,16 +121,27 @@ final readonly class Groupings
     {
         $names = $grouping->class->groupNames;
         $step = $this->floors->steps($grouping->id)['step'];
-        $isChosen = static fn (Group $group): bool => !\in_array($group->name, $before, true) && !Floor::isDefaultName($group->name);
+        $isChosen = static fn (Group $group): bool => !\in_array($group->name, $before, true)
+            && !Floor::isDefaultName($group->name);
         $now = $this->floors->now($grouping->id);
-        $free = array_values(array_diff($names, array_map(static fn (Group $group): string => $group->name, array_filter($now->groups, $isChosen))));
+        $free = array_values(
+            array_diff(
+                $names,
+                array_map(static fn (Group $group): string => $group->name, array_filter($now->groups, $isChosen)),
+            ),
+        );
         $renamed = [];
         foreach ($now->groups as $group) {
             $renamed[] = $isChosen($group) || [] === $free ? $group : $group->named(array_shift($free));
         }
         $called = static fn (Group $group): string => $group->name;
         if (array_map($called, $renamed) !== array_map($called, $now->groups)) {
-            $this->changes->change($grouping, $step, 'rename', static fn (Floor $floor): Floor => new Floor($renamed, $floor->fixed));
+            $this->changes->change(
+                $grouping,
+                $step,
+                'rename',
+                static fn (Floor $floor): Floor => new Floor($renamed, $floor->fixed),
+            );
         }
     }
 
@@ -157,7 +172,15 @@ final readonly class Groupings
     {
         return $this->em->wrapInTransaction(function () use ($grouping, $name): Grouping {
             $copy = $this->create($grouping->class, mb_substr($name, 0, 80));
-            $groups = array_map(static fn (Group $group): Group => new Group(Uuid::v7()->toRfc4122(), $group->name, $group->students, $group->mark), $this->floors->now($grouping->id)->groups);
+            $groups = array_map(
+                static fn (Group $group): Group => new Group(
+                    Uuid::v7()->toRfc4122(),
+                    $group->name,
+                    $group->students,
+                    $group->mark,
+                ),
+                $this->floors->now($grouping->id)->groups,
+            );
             $this->floors->append($copy->id, 0, 'take', new Floor($groups));
             $this->notes->keepSettings($copy->id, $this->notes->settings($grouping->id));
             $this->numbers->keep($copy, $this->numbers->of($grouping));

@@ -24,8 +24,14 @@ final readonly class Regroup
     /** How long to look, in milliseconds. */
     private const SEARCH = 800;
 
-    public function __construct(private Groupings $groupings, private Taking $taking, private DeskNotes $notes, private Numbers $numbers, private FloorStore $floors, private Proposer $proposer)
-    {
+    public function __construct(
+        private Groupings $groupings,
+        private Taking $taking,
+        private DeskNotes $notes,
+        private Numbers $numbers,
+        private FloorStore $floors,
+        private Proposer $proposer,
+    ) {
     }
 
     /**
@@ -42,8 +48,17 @@ final readonly class Regroup
         $this->numbers->keep($grouping, $this->numbers->of($before));
         $tables = \count($this->floors->now($before->id)->groups);
         $isSameClass = $before->class === $class;
-        if ($tables > 0 && ($isSameClass || \in_array($settings->method, [DeskMethod::Deal, DeskMethod::ByHand, DeskMethod::SignUp], true))) {
-            $goals = array_values(array_filter($settings->goals, static fn (DeskGoal $goal): bool => GoalKind::NewPartners !== $goal->kind));
+        if (
+            $tables > 0
+            && ($isSameClass
+                || \in_array($settings->method, [DeskMethod::Deal, DeskMethod::ByHand, DeskMethod::SignUp], true))
+        ) {
+            $goals = array_values(
+                array_filter(
+                    $settings->goals,
+                    static fn (DeskGoal $goal): bool => GoalKind::NewPartners !== $goal->kind,
+                ),
+            );
             $isByGoals = DeskMethod::Balance === $settings->method;
             $settings = new DeskSettings(
                 DeskMethod::Balance,
@@ -60,11 +75,19 @@ final readonly class Regroup
             return $grouping;
         }
         $planned = array_map(
-            fn (Grouping $one): array => array_map(static fn (Group $group): array => $group->students, $this->floors->now($one->id)->groups),
+            fn (Grouping $one): array => array_map(
+                static fn (Group $group): array => $group->students,
+                $this->floors->now($one->id)->groups,
+            ),
             $isSameClass ? [...$others, $before] : [],
         );
         try {
-            $proposal = $this->proposer->propose($grouping, $this->floors->now($grouping->id), new ProposeRequest($settings, forMs: self::SEARCH), $planned);
+            $proposal = $this->proposer->propose(
+                $grouping,
+                $this->floors->now($grouping->id),
+                new ProposeRequest($settings, forMs: self::SEARCH),
+                $planned,
+            );
             $last = $proposal->rounds[\count($proposal->rounds) - 1] ?? null;
             if ([] === $proposal->conflicts && null !== $last) {
                 $this->taking->take($grouping, new TakeRequest(0, 'balance', [$last]));

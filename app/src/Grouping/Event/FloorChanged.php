@@ -15,8 +15,12 @@ final readonly class FloorChanged
     /**
      * @param array<string, string> $split of which group a new one is a part, by id of the new one
      */
-    public function __construct(public string $groupingId, public Floor $before, public Floor $after, public array $split = [])
-    {
+    public function __construct(
+        public string $groupingId,
+        public Floor $before,
+        public Floor $after,
+        public array $split = [],
+    ) {
     }
 
     /**
@@ -26,7 +30,16 @@ final readonly class FloorChanged
     {
         $before = array_column($this->before->groups, null, 'id');
 
-        return array_values(array_map(static fn (Group $group): string => $group->id, array_filter($this->after->groups, static fn (Group $group): bool => [] !== $group->students && [] === ($before[$group->id]->students ?? []))));
+        return array_values(
+            array_map(
+                static fn (Group $group): string => $group->id,
+                array_filter(
+                    $this->after->groups,
+                    static fn (Group $group): bool => [] !== $group->students
+                        && [] === ($before[$group->id]->students ?? []),
+                ),
+            ),
+        );
     }
 
     /**

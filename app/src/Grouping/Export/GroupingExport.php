@@ -22,7 +22,16 @@ final readonly class GroupingExport
 
     public function csv(DeskView $desk): string
     {
-        $rows = [array_map(fn (string $column): string => $this->words->say(new Message('grouping.export.'.$column)), ['number', 'group', 'seat', 'student', 'role', 'task'])];
+        $rows = [
+            array_map(fn (string $column): string => $this->words->say(new Message('grouping.export.'.$column)), [
+                'number',
+                'group',
+                'seat',
+                'student',
+                'role',
+                'task',
+            ]),
+        ];
         foreach (self::seats($desk) as [$number, $group, $seat, $name, $role, $task]) {
             $rows[] = [$number, $group, $seat, $name, $role, $task];
         }
@@ -35,16 +44,22 @@ final readonly class GroupingExport
         $groups = [];
         foreach (self::seats($desk) as [$number, $group, $seat, $name, $role, $task, $id]) {
             $groups[$number] ??= ['number' => $number, 'name' => $group, 'seats' => []];
-            $groups[$number]['seats'][] = array_filter(['number' => $seat, 'student' => $id, 'name' => $name, 'role' => $role, 'task' => $task], static fn (mixed $value): bool => '' !== $value);
+            $groups[$number]['seats'][] = array_filter(
+                ['number' => $seat, 'student' => $id, 'name' => $name, 'role' => $role, 'task' => $task],
+                static fn (mixed $value): bool => '' !== $value,
+            );
         }
 
-        return json_encode([
-            'format' => 'fresh-huddle/grouping',
-            'version' => 1,
-            'class' => $desk->className,
-            'name' => $desk->name,
-            'groups' => array_values($groups),
-        ], \JSON_THROW_ON_ERROR | \JSON_PRETTY_PRINT | \JSON_UNESCAPED_UNICODE | \JSON_UNESCAPED_SLASHES)."\n";
+        return json_encode(
+            [
+                'format' => 'fresh-huddle/grouping',
+                'version' => 1,
+                'class' => $desk->className,
+                'name' => $desk->name,
+                'groups' => array_values($groups),
+            ],
+            \JSON_THROW_ON_ERROR | \JSON_PRETTY_PRINT | \JSON_UNESCAPED_UNICODE | \JSON_UNESCAPED_SLASHES,
+        )."\n";
     }
 
     /**
@@ -56,10 +71,24 @@ final readonly class GroupingExport
         $seats = self::seats($desk);
         foreach ($desk->floor->groups as $group) {
             $tags = array_filter($seats, static fn (array $seat): bool => $seat[0] === $group->number);
-            $tables[] = new PlanTable($group->number, $group->name, $group->mark, array_values(array_map(
-                static fn (array $seat): array => ['seat' => $seat[2], 'name' => $seat[3], 'note' => implode(' · ', array_filter([$seat[4], $seat[5]], static fn (string $text): bool => '' !== $text))],
-                $tags,
-            )));
+            $tables[] = new PlanTable(
+                $group->number,
+                $group->name,
+                $group->mark,
+                array_values(
+                    array_map(
+                        static fn (array $seat): array => [
+                            'seat' => $seat[2],
+                            'name' => $seat[3],
+                            'note' => implode(
+                                ' · ',
+                                array_filter([$seat[4], $seat[5]], static fn (string $text): bool => '' !== $text),
+                            ),
+                        ],
+                        $tags,
+                    ),
+                ),
+            );
         }
 
         return $this->plan->make($desk->name, $desk->className, $tables);
@@ -80,7 +109,15 @@ final readonly class GroupingExport
         foreach ($desk->floor->groups as $group) {
             foreach ($group->students as $i => $id) {
                 if (isset($names[$id])) {
-                    $seats[] = [$group->number, $group->name, $i + 1, $names[$id], $desk->numbers->roleOf($i + 1), $desk->numbers->taskOf($i + 1), $id];
+                    $seats[] = [
+                        $group->number,
+                        $group->name,
+                        $i + 1,
+                        $names[$id],
+                        $desk->numbers->roleOf($i + 1),
+                        $desk->numbers->taskOf($i + 1),
+                        $id,
+                    ];
                 }
             }
         }

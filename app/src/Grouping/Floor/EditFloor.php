@@ -28,7 +28,7 @@ final readonly class EditFloor
         public ?string $other = null,
         #[Id]
         public ?string $group = null,
-        #[Assert\Length(max: 60, maxMessage: 'grouping.group_name_at_most_60_characters')]
+        #[Assert\Length(max: 60, maxMessage: 'grouping.group_name_at_most_60_characters'),]
         public ?string $name = null,
         #[Id]
         public ?string $into = null,

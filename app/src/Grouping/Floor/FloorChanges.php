@@ -43,13 +43,19 @@ final readonly class FloorChanges
 
         $new = Uuid::v7()->toRfc4122();
 
-        return $this->change($grouping, $edit->basedOn, $edit->kind->value, static function (Floor $floor) use ($edit, $grouping, $new): Floor {
-            try {
-                return self::edited($floor, $edit, $grouping->class->groupNames, $new);
-            } catch (NotOnTheFloor $e) {
-                throw GroupingRefused::because($e->says);
-            }
-        }, EditKind::Split === $edit->kind && null !== $edit->group ? [$new => $edit->group] : []);
+        return $this->change(
+            $grouping,
+            $edit->basedOn,
+            $edit->kind->value,
+            static function (Floor $floor) use ($edit, $grouping, $new): Floor {
+                try {
+                    return self::edited($floor, $edit, $grouping->class->groupNames, $new);
+                } catch (NotOnTheFloor $e) {
+                    throw GroupingRefused::because($e->says);
+                }
+            },
+            EditKind::Split === $edit->kind && null !== $edit->group ? [$new => $edit->group] : [],
+        );
     }
 
     /**
@@ -59,12 +65,21 @@ final readonly class FloorChanges
      */
     public function step(Grouping $grouping, int $basedOn, int $by): FloorView
     {
-        return $this->view($grouping, $this->told($grouping, fn (): array => $this->floors->step($grouping->id, $basedOn, $by)));
+        return $this->view(
+            $grouping,
+            $this->told($grouping, fn (): array => $this->floors->step($grouping->id, $basedOn, $by)),
+        );
     }
 
     public function view(Grouping $grouping, ?Floor $floor = null): FloorView
     {
-        return FloorView::of($grouping->id, $grouping->name, $this->floors->steps($grouping->id), $floor ?? $this->floors->now($grouping->id), $this->onList($grouping));
+        return FloorView::of(
+            $grouping->id,
+            $grouping->name,
+            $this->floors->steps($grouping->id),
+            $floor ?? $this->floors->now($grouping->id),
+            $this->onList($grouping),
+        );
     }
 
     /**
@@ -76,9 +91,21 @@ final readonly class FloorChanges
      *
      * @throws GroupingRefused if the floor has changed meanwhile
      */
-    public function change(Grouping $grouping, int $basedOn, string $what, callable $change, array $split = []): FloorView
-    {
-        return $this->view($grouping, $this->told($grouping, fn (): array => $this->floors->change($grouping->id, $basedOn, $what, $change), $split));
+    public function change(
+        Grouping $grouping,
+        int $basedOn,
+        string $what,
+        callable $change,
+        array $split = [],
+    ): FloorView {
+        return $this->view(
+            $grouping,
+            $this->told(
+                $grouping,
+                fn (): array => $this->floors->change($grouping->id, $basedOn, $what, $change),
+                $split,
+            ),
+        );
     }
 
     /**
@@ -109,19 +136,27 @@ final readonly class FloorChanges
      */
     private static function edited(Floor $floor, EditFloor $edit, array $names, string $new): Floor
     {
-        $student = static fn (): string => $edit->student ?? throw GroupingRefused::unusable('grouping.which_student', 'student');
-        $group = static fn (): string => $edit->group ?? throw GroupingRefused::unusable('grouping.which_group', 'group');
+        $student = static fn (): string => $edit->student ??
+            throw GroupingRefused::unusable('grouping.which_student', 'student');
+        $group = static fn (): string => $edit->group ??
+            throw GroupingRefused::unusable('grouping.which_group', 'group');
 
         return match ($edit->kind) {
             EditKind::Seat => $floor->seat($student(), $group()),
-            EditKind::Swap => $floor->swap($student(), $edit->other ?? throw GroupingRefused::unusable('grouping.with_whom', 'other')),
+            EditKind::Swap => $floor->swap(
+                $student(),
+                $edit->other ?? throw GroupingRefused::unusable('grouping.with_whom', 'other'),
+            ),
             EditKind::Shelve => $floor->shelve($student()),
             EditKind::Fix => $floor->fix($student()),
             EditKind::Free => $floor->free($student()),
             EditKind::Rename => $floor->rename($group(), self::groupName($floor, $group(), $edit->name ?? '')),
             EditKind::AddTable => self::roomFor($floor)->withTable($new, $names),
             EditKind::Split => self::roomFor($floor)->split($group(), $edit->students, $new),
-            EditKind::Merge => $floor->merge($group(), $edit->into ?? throw GroupingRefused::unusable('grouping.which_group', 'into')),
+            EditKind::Merge => $floor->merge(
+                $group(),
+                $edit->into ?? throw GroupingRefused::unusable('grouping.which_group', 'into'),
+            ),
             EditKind::RemoveTable => $floor->withoutGroup($group()),
         };
     }
@@ -131,7 +166,9 @@ final readonly class FloorChanges
      */
     private static function roomFor(Floor $floor): Floor
     {
-        return \count($floor->groups) < self::MOST_TABLES ? $floor : throw GroupingRefused::unusable('grouping.floor.full', null, ['most' => self::MOST_TABLES]);
+        return \count($floor->groups) < self::MOST_TABLES
+            ? $floor
+            : throw GroupingRefused::unusable('grouping.floor.full', null, ['most' => self::MOST_TABLES]);
     }
 
     private static function groupName(Floor $floor, string $groupId, string $name): string

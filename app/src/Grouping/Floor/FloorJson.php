@@ -30,9 +30,15 @@ final class FloorJson
     public static function bag(Floor $floor): array
     {
         return [
-            'groups' => array_map(static fn (Group $group): array => [
-                'id' => $group->id, 'name' => $group->name, 'mark' => $group->mark, 'students' => $group->students,
-            ], $floor->groups),
+            'groups' => array_map(
+                static fn (Group $group): array => [
+                    'id' => $group->id,
+                    'name' => $group->name,
+                    'mark' => $group->mark,
+                    'students' => $group->students,
+                ],
+                $floor->groups,
+            ),
             'fixed' => $floor->fixed,
         ];
     }
@@ -44,7 +50,12 @@ final class FloorJson
     {
         $groups = [];
         foreach (self::list($bag['groups'] ?? []) as $group) {
-            \assert(\is_array($group) && \is_string($group['id']) && \is_string($group['name']) && \is_int($group['mark']));
+            \assert(
+                \is_array($group)
+                    && \is_string($group['id'])
+                    && \is_string($group['name'])
+                    && \is_int($group['mark']),
+            );
             $groups[] = new Group($group['id'], $group['name'], self::ids($group['students'] ?? []), $group['mark']);
         }
 

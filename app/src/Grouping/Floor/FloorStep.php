@@ -17,7 +17,9 @@ class FloorStep
      * @param array<string, mixed> $floor see FloorJson
      */
     public function __construct(
-        #[ORM\Id, ORM\ManyToOne, ORM\JoinColumn(nullable: false, onDelete: 'CASCADE')]
+        #[ORM\Id,
+            ORM\ManyToOne,
+            ORM\JoinColumn(nullable: false, onDelete: 'CASCADE'),]
         public readonly Grouping $grouping,
         #[ORM\Id, ORM\Column]
         public readonly int $number,

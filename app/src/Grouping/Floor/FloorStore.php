@@ -26,16 +26,23 @@ final readonly class FloorStore
 
     public function create(string $groupingId): void
     {
-        $this->db->insert('floor_step', ['grouping_id' => $groupingId, 'number' => 0, 'what' => '', 'floor' => FloorJson::write(new Floor())]);
+        $this->db->insert('floor_step', [
+            'grouping_id' => $groupingId,
+            'number' => 0,
+            'what' => '',
+            'floor' => FloorJson::write(new Floor()),
+        ]);
     }
 
     public function now(string $groupingId): Floor
     {
-        $rows = Row::all($this->db->fetchAllAssociative(
-            'SELECT g.id, g.name, g.mark, s.student_id, s.fixed FROM work_group g LEFT JOIN seat s ON s.group_id = g.id
+        $rows = Row::all(
+            $this->db->fetchAllAssociative(
+                'SELECT g.id, g.name, g.mark, s.student_id, s.fixed FROM work_group g LEFT JOIN seat s ON s.group_id = g.id
              WHERE g.grouping_id = ? AND g.position IS NOT NULL ORDER BY g.position, s.number',
-            [$groupingId],
-        ));
+                [$groupingId],
+            ),
+        );
         $groups = $students = $fixed = [];
         foreach ($rows as $row) {
             $groups[$row->text('id')] ??= new Group($row->text('id'), $row->text('name'), [], $row->int('mark'));
@@ -48,7 +55,12 @@ final readonly class FloorStore
             }
         }
 
-        return new Floor(array_values(array_map(static fn (Group $group): Group => $group->seating($students[$group->id] ?? []), $groups)), $fixed);
+        return new Floor(
+            array_values(
+                array_map(static fn (Group $group): Group => $group->seating($students[$group->id] ?? []), $groups),
+            ),
+            $fixed,
+        );
     }
 
     /**
@@ -65,7 +77,11 @@ final readonly class FloorStore
         );
         $row = new Row(false === $row ? throw GroupingRefused::missing() : $row);
 
-        return ['step' => $row->int('step'), 'undo' => null === $row->intOrNull('before') ? null : $row->text('undo'), 'redo' => $row->textOrNull('redo')];
+        return [
+            'step' => $row->int('step'),
+            'undo' => null === $row->intOrNull('before') ? null : $row->text('undo'),
+            'redo' => $row->textOrNull('redo'),
+        ];
     }
 
     /**
@@ -130,8 +146,17 @@ final readonly class FloorStore
      */
     public function append(string $groupingId, int $step, string $what, Floor $floor): void
     {
-        $this->db->executeStatement('DELETE FROM floor_step WHERE grouping_id = ? AND (number > ? OR number < ?)', [$groupingId, $step, $step - self::STEPS_KEPT]);
-        $this->db->insert('floor_step', ['grouping_id' => $groupingId, 'number' => $step + 1, 'what' => $what, 'floor' => FloorJson::write($floor)]);
+        $this->db->executeStatement('DELETE FROM floor_step WHERE grouping_id = ? AND (number > ? OR number < ?)', [
+            $groupingId,
+            $step,
+            $step - self::STEPS_KEPT,
+        ]);
+        $this->db->insert('floor_step', [
+            'grouping_id' => $groupingId,
+            'number' => $step + 1,
+            'what' => $what,
+            'floor' => FloorJson::write($floor),
+        ]);
         $this->db->executeStatement('UPDATE grouping SET step = ? WHERE id = ?', [$step + 1, $groupingId]);
         $this->put($groupingId, $floor);
     }
@@ -143,7 +168,10 @@ final readonly class FloorStore
      */
     private function go(string $groupingId, int $step, int $by): void
     {
-        $there = $this->db->fetchOne('SELECT floor FROM floor_step WHERE grouping_id = ? AND number = ?', [$groupingId, $step + $by]);
+        $there = $this->db->fetchOne('SELECT floor FROM floor_step WHERE grouping_id = ? AND number = ?', [
+            $groupingId,
+            $step + $by,
+        ]);
         if (!\is_string($there)) {
             throw GroupingRefused::outdated($by < 0 ? 'grouping.nothing_to_undo' : 'grouping.nothing_to_redo');
         }
@@ -156,7 +184,11 @@ final readonly class FloorStore
      */
     public function standsElsewhere(string $groupingId, string $groupId): bool
     {
-        return false !== $this->db->fetchOne('SELECT 1 FROM work_group WHERE id = ? AND grouping_id <> ?', [$groupId, $groupingId]);
+        return false !==
+            $this->db->fetchOne('SELECT 1 FROM work_group WHERE id = ? AND grouping_id <> ?', [
+                $groupId,
+                $groupingId,
+            ]);
     }
 
     /**
@@ -169,10 +201,19 @@ final readonly class FloorStore
         foreach ($floor->groups as $position => $group) {
             $groups[] = ['id' => $group->id, 'position' => $position, 'name' => $group->name, 'mark' => $group->mark];
             foreach ($group->students as $i => $student) {
-                $seats[] = ['student_id' => $student, 'group_id' => $group->id, 'number' => $i + 1, 'fixed' => isset($fixed[$student])];
+                $seats[] = [
+                    'student_id' => $student,
+                    'group_id' => $group->id,
+                    'number' => $i + 1,
+                    'fixed' => isset($fixed[$student]),
+                ];
             }
         }
-        $values = ['grouping' => $groupingId, 'groups' => json_encode($groups, \JSON_THROW_ON_ERROR), 'seats' => json_encode($seats, \JSON_THROW_ON_ERROR)];
+        $values = [
+            'grouping' => $groupingId,
+            'groups' => json_encode($groups, \JSON_THROW_ON_ERROR),
+            'seats' => json_encode($seats, \JSON_THROW_ON_ERROR),
+        ];
         $this->db->executeStatement('DELETE FROM seat WHERE grouping_id = :grouping', $values);
         $this->db->executeStatement(
             'UPDATE work_group SET position = NULL WHERE grouping_id = :grouping AND position IS NOT NULL

@@ -34,9 +34,23 @@ final readonly class FloorView
     {
         $groups = [];
         foreach ($floor->groups as $i => $group) {
-            $groups[] = new GroupView($group->id, $group->name, $i + 1, $group->mark, array_values(array_intersect($group->students, $onList)));
+            $groups[] = new GroupView(
+                $group->id,
+                $group->name,
+                $i + 1,
+                $group->mark,
+                array_values(array_intersect($group->students, $onList)),
+            );
         }
 
-        return new self($id, $name, $steps['step'], $steps['undo'], $steps['redo'], $groups, array_values(array_intersect($floor->fixed, $onList)));
+        return new self(
+            $id,
+            $name,
+            $steps['step'],
+            $steps['undo'],
+            $steps['redo'],
+            $groups,
+            array_values(array_intersect($floor->fixed, $onList)),
+        );
     }
 }

@@ -11,7 +11,12 @@ final readonly class GroupView
      * @param int          $mark     which colour and sign
      * @param list<string> $students ids of those on the list today, seat 1 first
      */
-    public function __construct(public string $id, public string $name, public int $number, public int $mark, public array $students)
-    {
+    public function __construct(
+        public string $id,
+        public string $name,
+        public int $number,
+        public int $mark,
+        public array $students,
+    ) {
     }
 }

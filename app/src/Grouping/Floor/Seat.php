@@ -16,11 +16,16 @@ use FreshHuddle\App\Roster\Student;
 class Seat
 {
     public function __construct(
-        #[ORM\Id, ORM\ManyToOne, ORM\JoinColumn(nullable: false, onDelete: 'CASCADE')]
+        #[ORM\Id,
+            ORM\ManyToOne,
+            ORM\JoinColumn(nullable: false, onDelete: 'CASCADE'),]
         public readonly Grouping $grouping,
-        #[ORM\Id, ORM\ManyToOne, ORM\JoinColumn(nullable: false, onDelete: 'CASCADE')]
+        #[ORM\Id,
+            ORM\ManyToOne,
+            ORM\JoinColumn(nullable: false, onDelete: 'CASCADE'),]
         public readonly Student $student,
-        #[ORM\ManyToOne, ORM\JoinColumn(name: 'group_id', nullable: false, onDelete: 'CASCADE')]
+        #[ORM\ManyToOne,
+            ORM\JoinColumn(name: 'group_id', nullable: false, onDelete: 'CASCADE'),]
         public WorkGroup $group,
         /** From 1. */
         #[ORM\Column]

@@ -14,7 +14,12 @@ final readonly class GroupingUse
      * @param list<list<string>>          $groups ids, seat 1 first
      * @param list<array{string, string}> $roles  student id, role
      */
-    public function __construct(public string $name, public string $lesson, public int $at, public array $groups, public array $roles)
-    {
+    public function __construct(
+        public string $name,
+        public string $lesson,
+        public int $at,
+        public array $groups,
+        public array $roles,
+    ) {
     }
 }

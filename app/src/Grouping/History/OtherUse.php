@@ -13,7 +13,11 @@ final readonly class OtherUse
      * @param int|null $startsAt milliseconds since 1970
      * @param bool     $isOut    its groups are at work just now: a change moves them
      */
-    public function __construct(public string $lessonId, public string $title, public ?int $startsAt, public bool $isOut)
-    {
+    public function __construct(
+        public string $lessonId,
+        public string $title,
+        public ?int $startsAt,
+        public bool $isOut,
+    ) {
     }
 }

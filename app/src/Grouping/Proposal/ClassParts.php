@@ -27,8 +27,12 @@ use FreshHuddle\Core\Grouping\Student;
  */
 final readonly class ClassParts
 {
-    public function __construct(private ClassReader $classes, private ClassRules $rules, private Wishes $wishes, private GroupingUsage $usage)
-    {
+    public function __construct(
+        private ClassReader $classes,
+        private ClassRules $rules,
+        private Wishes $wishes,
+        private GroupingUsage $usage,
+    ) {
     }
 
     /**
@@ -36,11 +40,15 @@ final readonly class ClassParts
      */
     public function seatable(Grouping $grouping): array
     {
-        return array_values(array_filter(
-            $this->classes->students($grouping->class->id),
-            fn (StudentView $student): bool => $student->seatable
-                && (!$student->guest || null === $student->guestOf || $this->usage->isUsedIn($grouping->id, $student->guestOf)),
-        ));
+        return array_values(
+            array_filter(
+                $this->classes->students($grouping->class->id),
+                fn (StudentView $student): bool => $student->seatable
+                    && (!$student->guest
+                        || null === $student->guestOf
+                        || $this->usage->isUsedIn($grouping->id, $student->guestOf)),
+            ),
+        );
     }
 
     /**
@@ -48,7 +56,9 @@ final readonly class ClassParts
      */
     public function present(Grouping $grouping): array
     {
-        return array_values(array_filter($this->seatable($grouping), static fn (StudentView $student): bool => !$student->absent));
+        return array_values(
+            array_filter($this->seatable($grouping), static fn (StudentView $student): bool => !$student->absent),
+        );
     }
 
     /**
@@ -89,7 +99,9 @@ final readonly class ClassParts
     {
         $ids = array_fill_keys(self::ids($here), true);
 
-        return array_values(array_filter(array_map(static fn (RuleView $rule): ?Rule => self::must($rule)->among($ids), $rules)));
+        return array_values(
+            array_filter(array_map(static fn (RuleView $rule): ?Rule => self::must($rule)->among($ids), $rules)),
+        );
     }
 
     public static function must(RuleView $rule): Apart|Together
@@ -104,7 +116,9 @@ final readonly class ClassParts
      */
     public function goals(Grouping $grouping, DeskSettings $settings): array
     {
-        $wishesCount = [] !== array_filter($settings->goals, static fn (DeskGoal $goal): bool => GoalKind::Wishes === $goal->kind);
+        $wishesCount =
+            [] !==
+            array_filter($settings->goals, static fn (DeskGoal $goal): bool => GoalKind::Wishes === $goal->kind);
 
         return $settings->goals($wishesCount ? $this->wishes->of($grouping->class->id) : []);
     }
@@ -114,7 +128,10 @@ final readonly class ClassParts
      */
     public function history(Grouping $grouping): array
     {
-        return array_map(static fn (GroupingUse $use): array => $use->groups, $this->usage->uses($grouping->class->id));
+        return array_map(
+            static fn (GroupingUse $use): array => $use->groups,
+            $this->usage->uses($grouping->class->id),
+        );
     }
 
     private static function student(StudentView $student): Student

@@ -17,9 +17,9 @@ final readonly class DealRequest
      */
     public function __construct(
         public int $basedOn,
-        #[Assert\Range(notInRangeMessage: 'grouping.between_1_and_400_groups', min: 1, max: 400)]
+        #[Assert\Range(notInRangeMessage: 'grouping.between_1_and_400_groups', min: 1, max: 400),]
         public ?int $groups = null,
-        #[Assert\Range(notInRangeMessage: 'grouping.between_1_and_1200_group', min: 1, max: 1_200)]
+        #[Assert\Range(notInRangeMessage: 'grouping.between_1_and_1200_group', min: 1, max: 1_200),]
         public ?int $size = null,
         public Remainder $remainder = Remainder::Spread,
         public ?int $seed = null,

@@ -22,8 +22,12 @@ final readonly class FloorInNumbers
      * @param list<RuleView>  $rules  those about at least two of them
      * @param list<Group>     $tables
      */
-    private function __construct(public Setting $setting, public array $groups, public array $rules, public array $tables)
-    {
+    private function __construct(
+        public Setting $setting,
+        public array $groups,
+        public array $rules,
+        public array $tables,
+    ) {
     }
 
     /**
@@ -32,15 +36,33 @@ final readonly class FloorInNumbers
     public static function of(ClassParts $parts, Grouping $grouping, Floor $floor, ?StudentView $also = null): self
     {
         $seated = array_fill_keys($floor->seated(), true);
-        $here = ClassParts::students(array_values(array_filter($parts->present($grouping), static fn (StudentView $student): bool => isset($seated[$student->id]) || $student->id === $also?->id)));
+        $here = ClassParts::students(
+            array_values(
+                array_filter(
+                    $parts->present($grouping),
+                    static fn (StudentView $student): bool => isset($seated[$student->id])
+                        || $student->id === $also?->id,
+                ),
+            ),
+        );
         $ids = array_fill_keys(array_map(static fn (Student $student): string => $student->id, $here), true);
-        $groups = array_map(static fn (Group $group): array => array_values(array_filter($group->students, static fn (string $id): bool => isset($ids[$id]))), $floor->groups);
+        $groups = array_map(
+            static fn (Group $group): array => array_values(
+                array_filter($group->students, static fn (string $id): bool => isset($ids[$id])),
+            ),
+            $floor->groups,
+        );
         $setting = new Setting($here, self::sizes($groups), $parts->history($grouping));
 
         return new self(
             $setting,
             array_map($setting->numbersOf(...), $groups),
-            array_values(array_filter($parts->rules($grouping), static fn (RuleView $rule): bool => \count(array_intersect($rule->students, array_keys($ids))) > 1)),
+            array_values(
+                array_filter(
+                    $parts->rules($grouping),
+                    static fn (RuleView $rule): bool => \count(array_intersect($rule->students, array_keys($ids))) > 1,
+                ),
+            ),
             $floor->groups,
         );
     }

@@ -19,7 +19,13 @@ final readonly class GoalStandingView
      * @param string     $obstacle what stands in the way; '' where nothing does
      * @param string     $summary  what each group has; '' where the count says it all
      */
-    public function __construct(public float $met, public DegreeUnit $unit, public int $count, public int $of, public string $obstacle, public string $summary)
-    {
+    public function __construct(
+        public float $met,
+        public DegreeUnit $unit,
+        public int $count,
+        public int $of,
+        public string $obstacle,
+        public string $summary,
+    ) {
     }
 }

@@ -17,15 +17,19 @@ use Symfony\Component\Console\Input\InputInterface;
 use Symfony\Component\Console\Output\ConsoleOutputInterface;
 use Symfony\Component\Console\Output\OutputInterface;
 
-#[AsCommand('huddle:group', 'Puts a class into groups: reads a problem file and writes the result to standard output.')]
+#[AsCommand(
+    'huddle:group',
+    'Puts a class into groups: reads a problem file and writes the result to standard output.',
+),]
 final class GroupCommand extends Command
 {
     private const RULES_CONTRADICT = 2;
 
     protected function configure(): void
     {
-        $this->addArgument('problem', InputArgument::REQUIRED, 'A problem file, or - for standard input')
-            ->setHelp('Exit 0: all rules are kept. 2: they cannot all be kept; the result says which contradict each other. 1: the file cannot be used; standard error says where and why. The formats are in docs/formats.');
+        $this->addArgument('problem', InputArgument::REQUIRED, 'A problem file, or - for standard input')->setHelp(
+            'Exit 0: all rules are kept. 2: they cannot all be kept; the result says which contradict each other. 1: the file cannot be used; standard error says where and why. The formats are in docs/formats.',
+        );
     }
 
     protected function execute(InputInterface $input, OutputInterface $output): int

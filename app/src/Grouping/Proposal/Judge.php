@@ -36,9 +36,18 @@ final readonly class Judge
     {
         $there = FloorInNumbers::of($this->parts, $grouping, $floor);
         if ([] === $there->groups) {
-            return new StandingsView(array_map(static fn (): GoalStandingView => new GoalStandingView(0.0, DegreeUnit::Share, 0, 0, '', ''), $settings->goals), []);
+            return new StandingsView(
+                array_map(
+                    static fn (): GoalStandingView => new GoalStandingView(0.0, DegreeUnit::Share, 0, 0, '', ''),
+                    $settings->goals,
+                ),
+                [],
+            );
         }
-        $standings = (new Standings($there->setting, $there->names()))->of($this->parts->goals($grouping, $settings), $there->groups);
+        $standings = (new Standings($there->setting, $there->names()))->of(
+            $this->parts->goals($grouping, $settings),
+            $there->groups,
+        );
 
         return new StandingsView(array_map($this->view->standing(...), $standings), $this->broken($there));
     }
@@ -55,12 +64,29 @@ final readonly class Judge
         if ($degree->value >= 1.0) {
             return $this->words->say(new Message('grouping.partners.all', $all));
         }
-        $cost = array_sum(array_map(static fn (array $group): float => $goal->groupCost($there->setting, $group), $there->groups));
+        $cost = array_sum(
+            array_map(static fn (array $group): float => $goal->groupCost($there->setting, $group), $there->groups),
+        );
         // As few as these sizes allow, whoever sits where; or fewer could be had without the rules or by looking on.
         $isLeast = $cost <= $goal->lowerBound($there->setting, 1) + 1e-9;
-        $why = $isLeast ? 'grouping.partners.least' : ([] === $there->rules ? 'grouping.partners.found' : 'grouping.partners.rules');
+        $why = $isLeast
+            ? 'grouping.partners.least'
+            : ([] === $there->rules
+                ? 'grouping.partners.found'
+                : 'grouping.partners.rules');
 
-        return $this->words->say(new Message($why, $all + ['again' => $goal->obstacle($there->setting, $there->groups, new Named($there->setting, $there->names())) ?? '']));
+        return $this->words->say(
+            new Message(
+                $why,
+                $all + [
+                    'again' => $goal->obstacle(
+                        $there->setting,
+                        $there->groups,
+                        new Named($there->setting, $there->names()),
+                    ) ?? '',
+                ],
+            ),
+        );
     }
 
     /**
@@ -75,11 +101,24 @@ final readonly class Judge
             return [];
         }
         $names = array_column($this->parts->present($grouping), 'name', 'id');
-        $groups = array_map(static fn (Group $group): array => array_values(array_filter($group->students, static fn (string $id): bool => isset($names[$id]))), $floor->groups);
+        $groups = array_map(
+            static fn (Group $group): array => array_values(
+                array_filter($group->students, static fn (string $id): bool => isset($names[$id])),
+            ),
+            $floor->groups,
+        );
         $seated = array_merge([], ...$groups);
-        $rules = array_values(array_filter($rules, static fn (RuleView $rule): bool => \count(array_intersect($rule->students, $seated)) > 1));
+        $rules = array_values(
+            array_filter(
+                $rules,
+                static fn (RuleView $rule): bool => \count(array_intersect($rule->students, $seated)) > 1,
+            ),
+        );
 
-        return array_map(static fn (array $broken): Message => $broken[1], self::brokenOnes($rules, $groups, static fn (string $id): string => $names[$id] ?? ''));
+        return array_map(
+            static fn (array $broken): Message => $broken[1],
+            self::brokenOnes($rules, $groups, static fn (string $id): string => $names[$id] ?? ''),
+        );
     }
 
     /**
@@ -87,9 +126,16 @@ final readonly class Judge
      */
     private function broken(FloorInNumbers $there): array
     {
-        $broken = self::brokenOnes($there->rules, $there->setting->idsOf($there->groups), (new Named($there->setting))->id(...));
+        $broken = self::brokenOnes(
+            $there->rules,
+            $there->setting->idsOf($there->groups),
+            (new Named($there->setting))->id(...),
+        );
 
-        return array_map(fn (array $one): ConflictView => new ConflictView([$one[0]], $this->words->say($one[1])), $broken);
+        return array_map(
+            fn (array $one): ConflictView => new ConflictView([$one[0]], $this->words->say($one[1])),
+            $broken,
+        );
     }
 
     /**
@@ -118,21 +164,35 @@ final readonly class Judge
 
     public function why(Grouping $grouping, Floor $floor, DeskSettings $settings, string $studentId): WhyView
     {
-        $student = array_values(array_filter($this->parts->present($grouping), static fn (StudentView $one): bool => $one->id === $studentId))[0] ?? null;
+        $student =
+            array_values(
+                array_filter(
+                    $this->parts->present($grouping),
+                    static fn (StudentView $one): bool => $one->id === $studentId,
+                ),
+            )[0] ?? null;
         $there = FloorInNumbers::of($this->parts, $grouping, $floor, $student);
         $number = $there->setting->index[$studentId] ?? null;
         if (null === $number) {
             return new WhyView([], []);
         }
-        $why = new WhyHere($there->setting, array_map(ClassParts::must(...), $there->rules), $this->parts->goals($grouping, $settings), $there->groups);
+        $why = new WhyHere(
+            $there->setting,
+            array_map(ClassParts::must(...), $there->rules),
+            $this->parts->goals($grouping, $settings),
+            $there->groups,
+        );
 
         return new WhyView(
             array_map($this->words->say(...), $why->reasons($number)),
-            array_map(fn (Effect $effect): EffectView => new EffectView(
-                $there->tables[$effect->group]->id,
-                $effect->change < -1e-6 ? 1 : ($effect->change > 1e-6 ? -1 : 0),
-                array_map($this->words->say(...), $effect->breaks),
-            ), $why->effects($number)),
+            array_map(
+                fn (Effect $effect): EffectView => new EffectView(
+                    $there->tables[$effect->group]->id,
+                    $effect->change < -1e-6 ? 1 : ($effect->change > 1e-6 ? -1 : 0),
+                    array_map($this->words->say(...), $effect->breaks),
+                ),
+                $why->effects($number),
+            ),
         );
     }
 }

@@ -9,9 +9,7 @@ use Symfony\Component\Validator\Constraints as Assert;
 
 final readonly class JudgeRequest
 {
-    public function __construct(
-        #[Assert\Valid]
-        public DeskSettings $settings,
-    ) {
+    public function __construct(#[Assert\Valid] public DeskSettings $settings)
+    {
     }
 }

@@ -19,7 +19,8 @@ final readonly class ProposedGroup
     public function __construct(
         #[Id]
         public ?string $id,
-        #[Assert\NotBlank(message: 'grouping.group_needs_name', normalizer: 'trim'), Assert\Length(max: 60, maxMessage: 'grouping.group_name_at_most_60_characters')]
+        #[Assert\NotBlank(message: 'grouping.group_needs_name', normalizer: 'trim'),
+            Assert\Length(max: 60, maxMessage: 'grouping.group_name_at_most_60_characters'),]
         public string $name,
         #[Assert\Count(max: 1_200), Assert\All([new Id()])]
         public array $students,

@@ -45,8 +45,12 @@ final readonly class Proposer
      *
      * @throws GroupingRefused if these students cannot be divided so
      */
-    public function propose(Grouping $grouping, Floor $floor, ProposeRequest $request, array $planned = []): ProposalView
-    {
+    public function propose(
+        Grouping $grouping,
+        Floor $floor,
+        ProposeRequest $request,
+        array $planned = [],
+    ): ProposalView {
         $settings = $request->settings;
         $kind = $settings->method->kind() ?? throw GroupingRefused::unusable('grouping.no_method', 'settings.method');
         $present = $this->parts->present($grouping);
@@ -62,7 +66,12 @@ final readonly class Proposer
                 $placement->shape(),
                 $kind,
                 $settings->rounds(),
-                [...ClassParts::musts($rules, $present), ...(MethodKind::ByTable === $kind || MethodKind::CountOff === $kind ? [] : $placement->fixedSeats())],
+                [
+                    ...ClassParts::musts($rules, $present),
+                    ...MethodKind::ByTable === $kind || MethodKind::CountOff === $kind
+                        ? []
+                        : $placement->fixedSeats(),
+                ],
                 $this->goalsOf($grouping, $settings),
                 [...$this->parts->history($grouping), ...$planned],
                 $seed,
@@ -105,9 +114,17 @@ final readonly class Proposer
             if ([] === $tables) {
                 throw GroupingRefused::unusable('grouping.no_class_tables', 'settings.method');
             }
-            $withTable = array_values(array_filter($present, static fn (StudentView $student): bool => null !== $student->table));
+            $withTable = array_values(
+                array_filter($present, static fn (StudentView $student): bool => null !== $student->table),
+            );
 
-            return Placement::of(new Floor($floor->groups), ClassParts::ids($withTable), new Shape\Groups(\count($tables)), $newId, $tables);
+            return Placement::of(
+                new Floor($floor->groups),
+                ClassParts::ids($withTable),
+                new Shape\Groups(\count($tables)),
+                $newId,
+                $tables,
+            );
         }
 
         return Placement::of($floor, $ids, $settings->shape(), $newId, $grouping->class->groupNames);
@@ -119,7 +136,13 @@ final readonly class Proposer
         if (MethodKind::Balance !== $problem->method || null === $request->from) {
             return $problem->method->method()->solve($problem, $limit);
         }
-        $from = array_map(static fn (ProposedRound $round): array => array_map(static fn (ProposedGroup $group): array => $group->students, $round->groups), $request->from);
+        $from = array_map(
+            static fn (ProposedRound $round): array => array_map(
+                static fn (ProposedGroup $group): array => $group->students,
+                $round->groups,
+            ),
+            $request->from,
+        );
         $last = null;
         foreach ((new Balance())->resume($problem, $from, $limit) as $better) {
             $last = $better;
@@ -132,8 +155,13 @@ final readonly class Proposer
     /**
      * @param list<RuleView> $rules
      */
-    private function answer(GroupingProblem $problem, Result $result, Placement $placement, DeskSettings $settings, array $rules): ProposalView
-    {
+    private function answer(
+        GroupingProblem $problem,
+        Result $result,
+        Placement $placement,
+        DeskSettings $settings,
+        array $rules,
+    ): ProposalView {
         $names = array_map(static fn (Group $group): string => $group->name, $placement->tables);
         if (DeskMethod::ByTable === $settings->method) {
             $names = ByTable::tables($problem);
@@ -144,23 +172,44 @@ final readonly class Proposer
             $isExpert = [] !== array_filter($topics, static fn (string $topic): bool => '' !== $topic);
             $proposed = [];
             foreach ($groups as $g => $students) {
-                $name = $isExpert ? self::numbered($topics, $g) : $names[$g] ?? $this->words->say(new Message('grouping.group', ['number' => $g + 1]));
-                $proposed[] = new ProposedGroup($isExpert ? null : $placement->tables[$g]->id ?? null, $name, $students);
+                $name = $isExpert
+                    ? self::numbered($topics, $g)
+                    : $names[$g] ?? $this->words->say(new Message('grouping.group', ['number' => $g + 1]));
+                $proposed[] = new ProposedGroup(
+                    $isExpert ? null : $placement->tables[$g]->id ?? null,
+                    $name,
+                    $students,
+                );
             }
             $rounds[] = new ProposedRound($this->roundName($result, $round, $isExpert), $proposed);
         }
         foreach ($result->lacking as $group => $topics) {
-            $notes[] = $this->words->say(new Message('grouping.lacking', ['group' => $names[$group - 1] ?? new Message('grouping.group', ['number' => $group]), 'topics' => $topics]));
+            $notes[] = $this->words->say(
+                new Message('grouping.lacking', [
+                    'group' => $names[$group - 1] ?? new Message('grouping.group', ['number' => $group]),
+                    'topics' => $topics,
+                ]),
+            );
         }
         $made = \count($result->rounds[0] ?? []);
-        if (ShapeKind::Groups === $settings->shape && DeskMethod::ByTable !== $settings->method && $made > 0 && $made < $settings->groups) {
-            $notes[] = $this->words->say(new Message('grouping.fewer_groups', ['groups' => $made, 'wanted' => $settings->groups]));
+        if (
+            ShapeKind::Groups === $settings->shape
+            && DeskMethod::ByTable !== $settings->method
+            && $made > 0
+            && $made < $settings->groups
+        ) {
+            $notes[] = $this->words->say(
+                new Message('grouping.fewer_groups', ['groups' => $made, 'wanted' => $settings->groups]),
+            );
         }
         $standings = [];
         $last = $result->rounds[array_key_last($result->rounds) ?? 0] ?? [];
         if ([] !== $last && [] !== $settings->goals) {
             $setting = new Setting($problem->students, FloorInNumbers::sizes($last), $problem->history);
-            $standings = (new Standings($setting, $names))->of(\array_slice($problem->goals, 0, \count($settings->goals)), array_map($setting->numbersOf(...), $last));
+            $standings = (new Standings($setting, $names))->of(
+                \array_slice($problem->goals, 0, \count($settings->goals)),
+                array_map($setting->numbersOf(...), $last),
+            );
         }
 
         return new ProposalView(
@@ -180,7 +229,9 @@ final readonly class Proposer
     {
         return match (true) {
             $isExpert => $this->words->say(new Message('grouping.experts')),
-            \count($result->rounds) > 1 && [] === $result->topics => $this->words->say(new Message('grouping.round', ['number' => $round + 1])),
+            \count($result->rounds) > 1 && [] === $result->topics => $this->words->say(
+                new Message('grouping.round', ['number' => $round + 1]),
+            ),
             default => '',
         };
     }

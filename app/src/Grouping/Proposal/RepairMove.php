@@ -11,7 +11,11 @@ final readonly class RepairMove
      * @param string|null $from    name of the group; null for who had no seat
      * @param string      $to      name of the group
      */
-    public function __construct(public string $student, public ?string $from, public string $to, public string $because)
-    {
+    public function __construct(
+        public string $student,
+        public ?string $from,
+        public string $to,
+        public string $because,
+    ) {
     }
 }

@@ -16,7 +16,12 @@ final readonly class RepairView
      * @param list<string>       $leaving   ids of absent students whose seats are given up
      * @param list<ConflictView> $conflicts
      */
-    public function __construct(public ?ProposedRound $round, public array $moves, public array $arrivals, public array $leaving, public array $conflicts)
-    {
+    public function __construct(
+        public ?ProposedRound $round,
+        public array $moves,
+        public array $arrivals,
+        public array $leaving,
+        public array $conflicts,
+    ) {
     }
 }

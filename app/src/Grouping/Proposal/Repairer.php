@@ -27,8 +27,12 @@ final readonly class Repairer
     /** How long it may look, in milliseconds. */
     private const REPAIR_MS = 1_500;
 
-    public function __construct(private ClassParts $parts, private Wording $view, private Words $words, private WhoIsHere $whoIsHere)
-    {
+    public function __construct(
+        private ClassParts $parts,
+        private Wording $view,
+        private Words $words,
+        private WhoIsHere $whoIsHere,
+    ) {
     }
 
     /**
@@ -39,7 +43,12 @@ final readonly class Repairer
         $students = $this->parts->seatable($grouping);
         $onList = array_fill_keys(ClassParts::ids($students), true);
         $seated = array_fill_keys($floor->seated(), true);
-        $current = array_map(static fn (Group $group): array => array_values(array_filter($group->students, static fn (string $id): bool => isset($onList[$id]))), $floor->groups);
+        $current = array_map(
+            static fn (Group $group): array => array_values(
+                array_filter($group->students, static fn (string $id): bool => isset($onList[$id])),
+            ),
+            $floor->groups,
+        );
         if ([] === $current) {
             throw GroupingRefused::unusable('grouping.no_groups');
         }
@@ -68,7 +77,13 @@ final readonly class Repairer
             throw GroupingRefused::because($e->says);
         }
 
-        return $this->repairView($floor, $result, $arrivals, array_values(array_intersect($absent, $floor->seated())), $rules);
+        return $this->repairView(
+            $floor,
+            $result,
+            $arrivals,
+            array_values(array_intersect($absent, $floor->seated())),
+            $rules,
+        );
     }
 
     /**
@@ -106,8 +121,13 @@ final readonly class Repairer
      * @param list<string>   $leaving
      * @param list<RuleView> $rules
      */
-    private function repairView(Floor $floor, Result $result, array $arrivals, array $leaving, array $rules): RepairView
-    {
+    private function repairView(
+        Floor $floor,
+        Result $result,
+        array $arrivals,
+        array $leaving,
+        array $rules,
+    ): RepairView {
         $names = array_map(static fn (Group $group): string => $group->name, $floor->groups);
         if (!$result->keepsAllRules()) {
             return new RepairView(null, [], [], $leaving, $this->view->conflicts($result->conflicts, $rules, null));
@@ -128,7 +148,11 @@ final readonly class Repairer
         $moves = [];
         foreach ($result->moves as $move) {
             $number = $move->because->values['number'] ?? null;
-            $because = $this->words->say(\is_int($number) && isset($names[$number - 1]) ? $move->because->with(['group' => $names[$number - 1]]) : $move->because);
+            $because = $this->words->say(
+                \is_int($number) && isset($names[$number - 1])
+                    ? $move->because->with(['group' => $names[$number - 1]])
+                    : $move->because,
+            );
             $moves[] = new RepairMove($move->student, $names[$move->from - 1], $names[$move->to - 1], $because);
         }
 

@@ -40,7 +40,16 @@ final readonly class SeveralGroups
     {
         $present = $this->parts->present($grouping);
         $here = array_fill_keys(ClassParts::ids($present), true);
-        $within = array_values(array_filter(array_map(static fn (Group $group): array => array_values(array_filter($group->students, static fn (string $id): bool => isset($here[$id]))), $floor->groups)));
+        $within = array_values(
+            array_filter(
+                array_map(
+                    static fn (Group $group): array => array_values(
+                        array_filter($group->students, static fn (string $id): bool => isset($here[$id])),
+                    ),
+                    $floor->groups,
+                ),
+            ),
+        );
         if ([] === $present || (MethodKind::Split === $kind && [] === $within)) {
             throw GroupingRefused::unusable('grouping.nothing_to_split', 'way');
         }

@@ -25,8 +25,14 @@ final readonly class SeveralRounds
     /** How long to look, in milliseconds. */
     private const SEARCH = 1_500;
 
-    public function __construct(private Groupings $groupings, private Taking $taking, private Proposer $proposer, private SeveralGroups $several, private Words $words, private FloorStore $floors)
-    {
+    public function __construct(
+        private Groupings $groupings,
+        private Taking $taking,
+        private Proposer $proposer,
+        private SeveralGroups $several,
+        private Words $words,
+        private FloorStore $floors,
+    ) {
     }
 
     /**
@@ -45,10 +51,25 @@ final readonly class SeveralRounds
 
         return match ($way) {
             FillWay::Same => array_fill(0, $rounds, $base),
-            FillWay::Split => [$this->grouping($base, $this->words->say(new Message('grouping.pairs')), $this->parts($base, $floor, $size)), $base],
+            FillWay::Split => [
+                $this->grouping(
+                    $base,
+                    $this->words->say(new Message('grouping.pairs')),
+                    $this->parts($base, $floor, $size),
+                ),
+                $base,
+            ],
             FillWay::Snowball => $this->snowball($base, $floor, $rounds, $size),
-            FillWay::Rotation => $this->proposed($base, $floor, new DeskSettings(DeskMethod::Rotation, ShapeKind::Size, size: $size, rounds: $rounds)),
-            FillWay::Jigsaw => $this->proposed($base, $floor, new DeskSettings(DeskMethod::Jigsaw, ShapeKind::Size, size: $size, topics: $topics)),
+            FillWay::Rotation => $this->proposed(
+                $base,
+                $floor,
+                new DeskSettings(DeskMethod::Rotation, ShapeKind::Size, size: $size, rounds: $rounds),
+            ),
+            FillWay::Jigsaw => $this->proposed(
+                $base,
+                $floor,
+                new DeskSettings(DeskMethod::Jigsaw, ShapeKind::Size, size: $size, topics: $topics),
+            ),
         };
     }
 
@@ -59,7 +80,10 @@ final readonly class SeveralRounds
     {
         $parts = [];
         foreach ($this->several->make($base, $floor, MethodKind::Split, $size, 1)[0] as $students) {
-            $home = array_values(array_filter($floor->groups, static fn (Group $group): bool => $group->holds($students[0])))[0]->name ?? $this->words->say(new Message('grouping.group', ['number' => 1]));
+            $home =
+                array_values(
+                    array_filter($floor->groups, static fn (Group $group): bool => $group->holds($students[0])),
+                )[0]->name ?? $this->words->say(new Message('grouping.group', ['number' => 1]));
             $parts[] = new ProposedGroup(null, $home, $students);
         }
 
@@ -74,7 +98,19 @@ final readonly class SeveralRounds
         $made = [];
         foreach ($this->several->make($base, $floor, MethodKind::Snowball, $size, $rounds) as $groups) {
             $largest = max(1, ...array_map('count', $groups));
-            $made[] = $this->grouping($base, $this->words->say(new Message('grouping.up_to', ['students' => $largest])), array_map(fn (array $students, int $number): ProposedGroup => new ProposedGroup(null, $this->words->say(new Message('grouping.group', ['number' => $number + 1])), $students), $groups, array_keys($groups)));
+            $made[] = $this->grouping(
+                $base,
+                $this->words->say(new Message('grouping.up_to', ['students' => $largest])),
+                array_map(
+                    fn (array $students, int $number): ProposedGroup => new ProposedGroup(
+                        null,
+                        $this->words->say(new Message('grouping.group', ['number' => $number + 1])),
+                        $students,
+                    ),
+                    $groups,
+                    array_keys($groups),
+                ),
+            );
         }
 
         return $made;
@@ -91,10 +127,18 @@ final readonly class SeveralRounds
         }
 
         return array_map(
-            fn (ProposedRound $round, int $number): Grouping => $this->grouping($base, '' === $round->name ? (string) ($number + 1) : $round->name, array_map(
-                static fn (ProposedGroup $group): ProposedGroup => new ProposedGroup(null, $group->name, $group->students),
-                $round->groups,
-            )),
+            fn (ProposedRound $round, int $number): Grouping => $this->grouping(
+                $base,
+                '' === $round->name ? (string) ($number + 1) : $round->name,
+                array_map(
+                    static fn (ProposedGroup $group): ProposedGroup => new ProposedGroup(
+                        null,
+                        $group->name,
+                        $group->students,
+                    ),
+                    $round->groups,
+                ),
+            ),
             $proposal->rounds,
             array_keys($proposal->rounds),
         );

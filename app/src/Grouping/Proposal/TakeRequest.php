@@ -15,7 +15,9 @@ final readonly class TakeRequest
      */
     public function __construct(
         public int $basedOn,
-        #[Assert\Choice(choices: ['deal', 'balance', 'countOff', 'byTable', 'jigsaw', 'rotation', 'repair', 'variant'])]
+        #[Assert\Choice(
+            choices: ['deal', 'balance', 'countOff', 'byTable', 'jigsaw', 'rotation', 'repair', 'variant'],
+        ),]
         public string $what,
         #[Assert\Valid, Assert\Count(min: 1, max: 12)]
         public array $rounds,

@@ -73,18 +73,27 @@ final readonly class Taking
             $this->notes->keepSettings($grouping->id, $settings);
         }
 
-        return $this->changes->change($grouping, $request->basedOn, null === $request->mix ? 'deal' : 'balance', function (Floor $floor) use ($grouping, $request, $settings, $field): Floor {
-            try {
-                $proposal = $this->proposer->propose($grouping, $floor, new ProposeRequest($settings, $request->seed, forMs: self::MIX_MS));
-            } catch (GroupingRefused $e) {
-                throw GroupingRefused::because($e->says, $field);
-            }
-            if ([] !== $proposal->conflicts) {
-                throw GroupingRefused::unusable('grouping.contradiction', $field, ['why' => $proposal->conflicts[0]->message]);
-            }
+        return $this->changes->change(
+            $grouping,
+            $request->basedOn,
+            null === $request->mix ? 'deal' : 'balance',
+            function (Floor $floor) use ($grouping, $request, $settings, $field): Floor {
+                try {
+                    $proposal = $this->proposer->propose(
+                        $grouping,
+                        $floor,
+                        new ProposeRequest($settings, $request->seed, forMs: self::MIX_MS),
+                    );
+                } catch (GroupingRefused $e) {
+                    throw GroupingRefused::because($e->says, $field);
+                }
+                if ([] !== $proposal->conflicts) {
+                    throw GroupingRefused::unusable('grouping.contradiction', $field, ['why' => $proposal->conflicts[0]->message]);
+                }
 
-            return $this->floorOf($grouping, $floor, $proposal->rounds[0]->groups);
-        });
+                return $this->floorOf($grouping, $floor, $proposal->rounds[0]->groups);
+            },
+        );
     }
 
     /**
@@ -98,16 +107,30 @@ final readonly class Taking
         $rounds = $request->rounds;
         $last = array_pop($rounds) ?? throw GroupingRefused::unusable('grouping.nothing_to_take', 'rounds');
 
-        return $this->changes->change($grouping, $request->basedOn, $request->what, function (Floor $floor) use ($grouping, $rounds, $last): Floor {
+        return $this->changes->change($grouping, $request->basedOn, $request->what, function (Floor $floor) use (
+            $grouping,
+            $rounds,
+            $last,
+        ): Floor {
             if ([] === $rounds) {
                 return $this->floorOf($grouping, $floor, $last->groups);
             }
-            $several = $this->groupings->inSeries($grouping, array_map(static fn (ProposedRound $round): string => $round->name, $rounds));
+            $several = $this->groupings->inSeries(
+                $grouping,
+                array_map(static fn (ProposedRound $round): string => $round->name, $rounds),
+            );
             foreach ($rounds as $i => $round) {
                 $one = $several[$i];
-                $this->floors->append($one->id, $this->floors->steps($one->id)['step'], 'take', $this->floorOf($one, $this->floors->now($one->id), $round->groups));
+                $this->floors->append(
+                    $one->id,
+                    $this->floors->steps($one->id)['step'],
+                    'take',
+                    $this->floorOf($one, $this->floors->now($one->id), $round->groups),
+                );
             }
-            $this->events->dispatch(new RoundsTaken(array_map(static fn (Grouping $one): string => $one->id, $several)));
+            $this->events->dispatch(
+                new RoundsTaken(array_map(static fn (Grouping $one): string => $one->id, $several)),
+            );
 
             return $this->floorOf($grouping, $floor, $last->groups);
         });
@@ -120,7 +143,12 @@ final readonly class Taking
      */
     public function handOutRoles(Grouping $grouping, int $basedOn): FloorView
     {
-        return $this->changes->change($grouping, $basedOn, 'roles', fn (Floor $floor): Floor => $this->withRoles($grouping, $floor));
+        return $this->changes->change(
+            $grouping,
+            $basedOn,
+            'roles',
+            fn (Floor $floor): Floor => $this->withRoles($grouping, $floor),
+        );
     }
 
     private function withRoles(Grouping $grouping, Floor $floor): Floor
@@ -129,17 +157,24 @@ final readonly class Taking
         if ([] === $roles) {
             return $floor;
         }
-        $before = array_merge(...array_map(static fn (GroupingUse $use): array => $use->roles, $this->usage->uses($grouping->class->id)));
+        $before = array_merge(
+            ...array_map(static fn (GroupingUse $use): array => $use->roles, $this->usage->uses($grouping->class->id)),
+        );
 
         $marked = [];
         foreach ($this->classes->students($grouping->class->id) as $student) {
             $marked[$student->id] = $student->tags;
         }
 
-        return new Floor(array_map(
-            static fn (Group $group): Group => $group->seating(FairRoles::seat($group->students, $roles, $before, $marked)),
-            $floor->groups,
-        ), $floor->fixed);
+        return new Floor(
+            array_map(
+                static fn (Group $group): Group => $group->seating(
+                    FairRoles::seat($group->students, $roles, $before, $marked),
+                ),
+                $floor->groups,
+            ),
+            $floor->fixed,
+        );
     }
 
     /**
@@ -159,21 +194,35 @@ final readonly class Taking
                 }
                 $seen[$student] = true;
             }
-            $old = array_values(array_filter($floor->groups, static fn (Group $one): bool => $one->id === $group->id))[0] ?? null;
+            $old =
+                array_values(
+                    array_filter($floor->groups, static fn (Group $one): bool => $one->id === $group->id),
+                )[0] ?? null;
             $id = null !== $old || !$this->standsElsewhere($grouping, $group->id) ? $group->id : null;
             $mark = $old->mark ?? 0;
             while (null === $old && \in_array($mark, $marks, true)) {
                 ++$mark;
             }
             $marks[] = $mark;
-            $tables[] = new Group($id ?? Uuid::v7()->toRfc4122(), $this->uniqueName(trim($group->name), $tables), $group->students, $mark);
+            $tables[] = new Group(
+                $id ?? Uuid::v7()->toRfc4122(),
+                $this->uniqueName(trim($group->name), $tables),
+                $group->students,
+                $mark,
+            );
         }
         $ids = array_map(static fn (Group $table): string => $table->id, $tables);
         if (\count(array_unique($ids)) !== \count($ids)) {
             throw GroupingRefused::unusable('grouping.table_twice', 'rounds');
         }
 
-        return $this->withRoles($grouping, new Floor($tables, array_values(array_intersect($floor->fixed, array_map(strval(...), array_keys($seen))))));
+        return $this->withRoles(
+            $grouping,
+            new Floor(
+                $tables,
+                array_values(array_intersect($floor->fixed, array_map(strval(...), array_keys($seen)))),
+            ),
+        );
     }
 
     /**

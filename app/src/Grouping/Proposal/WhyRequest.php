@@ -10,11 +10,7 @@ use Symfony\Component\Validator\Constraints as Assert;
 
 final readonly class WhyRequest
 {
-    public function __construct(
-        #[Id]
-        public string $student,
-        #[Assert\Valid]
-        public DeskSettings $settings,
-    ) {
+    public function __construct(#[Id] public string $student, #[Assert\Valid] public DeskSettings $settings)
+    {
     }
 }

@@ -23,7 +23,14 @@ final readonly class Wording
     {
         $degree = $standing->degree;
 
-        return new GoalStandingView(round($degree->value, 3), $degree->unit, $degree->met, $degree->of, null === $standing->obstacle ? '' : $this->words->say($standing->obstacle), null === $standing->summary ? '' : $this->words->say($standing->summary));
+        return new GoalStandingView(
+            round($degree->value, 3),
+            $degree->unit,
+            $degree->met,
+            $degree->of,
+            null === $standing->obstacle ? '' : $this->words->say($standing->obstacle),
+            null === $standing->summary ? '' : $this->words->say($standing->summary),
+        );
     }
 
     /**
@@ -37,7 +44,7 @@ final readonly class Wording
         return array_map(function (Conflict $conflict) use ($rules, $problem): ConflictView {
             $ids = [];
             foreach ($conflict->rules as $number) {
-                $about = $problem?->rules[$number]->students() ?? $rules[$number]->students ?? [];
+                $about = $problem?->rules[$number]->students() ?? ($rules[$number]->students ?? []);
                 foreach ($rules as $rule) {
                     if ([] === array_diff($about, $rule->students) && \count($about) > 1) {
                         $ids[] = $rule->id;

@@ -15,7 +15,9 @@ use FreshHuddle\App\Grouping\Grouping;
 class GivenRole
 {
     public function __construct(
-        #[ORM\Id, ORM\ManyToOne, ORM\JoinColumn(nullable: false, onDelete: 'CASCADE')]
+        #[ORM\Id,
+            ORM\ManyToOne,
+            ORM\JoinColumn(nullable: false, onDelete: 'CASCADE'),]
         public readonly Grouping $grouping,
         /** From 1. */
         #[ORM\Id, ORM\Column]

@@ -18,7 +18,9 @@ class GivenTask
      * @param list<int> $numbers of the seats, from 1
      */
     public function __construct(
-        #[ORM\Id, ORM\ManyToOne, ORM\JoinColumn(nullable: false, onDelete: 'CASCADE')]
+        #[ORM\Id,
+            ORM\ManyToOne,
+            ORM\JoinColumn(nullable: false, onDelete: 'CASCADE'),]
         public readonly Grouping $grouping,
         /** Among the tasks, from 1. */
         #[ORM\Id, ORM\Column]

@@ -44,10 +44,16 @@ final readonly class NumberPlan
 
     public function taskOf(int $number): string
     {
-        return implode('; ', array_map(
-            static fn (SeatTask $task): string => $task->task,
-            array_filter($this->tasks, static fn (SeatTask $task): bool => \in_array($number, $task->numbers, true)),
-        ));
+        return implode(
+            '; ',
+            array_map(
+                static fn (SeatTask $task): string => $task->task,
+                array_filter(
+                    $this->tasks,
+                    static fn (SeatTask $task): bool => \in_array($number, $task->numbers, true),
+                ),
+            ),
+        );
     }
 
     /**

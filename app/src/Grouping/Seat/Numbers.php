@@ -23,8 +23,14 @@ final readonly class Numbers
     public function of(Grouping $grouping): NumberPlan
     {
         return new NumberPlan(
-            array_map(static fn (GivenRole $given): SeatRole => new SeatRole($given->number, $given->role), $this->roles($grouping)),
-            array_map(static fn (GivenTask $given): SeatTask => new SeatTask($given->numbers, $given->task), $this->tasks($grouping)),
+            array_map(
+                static fn (GivenRole $given): SeatRole => new SeatRole($given->number, $given->role),
+                $this->roles($grouping),
+            ),
+            array_map(
+                static fn (GivenTask $given): SeatTask => new SeatTask($given->numbers, $given->task),
+                $this->tasks($grouping),
+            ),
         );
     }
 

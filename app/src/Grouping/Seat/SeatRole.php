@@ -15,7 +15,8 @@ final readonly class SeatRole
     public function __construct(
         #[Assert\Range(notInRangeMessage: 'grouping.seats_from_1_to_40', min: 1, max: 40)]
         public int $number,
-        #[Assert\NotBlank(message: 'grouping.what_role_called', normalizer: 'trim'), Assert\Length(max: 40, maxMessage: 'grouping.at_most_40_characters')]
+        #[Assert\NotBlank(message: 'grouping.what_role_called', normalizer: 'trim'),
+            Assert\Length(max: 40, maxMessage: 'grouping.at_most_40_characters'),]
         public string $role,
     ) {
     }

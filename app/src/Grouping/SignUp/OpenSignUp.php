@@ -15,7 +15,7 @@ final readonly class OpenSignUp
     public function __construct(
         #[Assert\Range(notInRangeMessage: 'grouping.between_2_and_40_seats', min: 2, max: 40)]
         public int $seats,
-        #[Assert\Range(notInRangeMessage: 'grouping.between_1_and_600_minutes', min: 1, max: 600)]
+        #[Assert\Range(notInRangeMessage: 'grouping.between_1_and_600_minutes', min: 1, max: 600),]
         public ?int $minutes = null,
     ) {
     }

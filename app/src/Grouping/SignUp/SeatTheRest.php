@@ -49,7 +49,10 @@ final readonly class SeatTheRest
         $musts = ClassParts::musts($this->parts->rules($grouping), $present);
         $goals = $this->parts->goals($grouping, $settings);
         $named = array_merge(...array_map(static fn (Rule $rule): array => $rule->students(), $musts));
-        $keep = FirstCome::keep(array_map(static fn (Group $group): array => $group->students, $floor->groups), $musts);
+        $keep = FirstCome::keep(
+            array_map(static fn (Group $group): array => $group->students, $floor->groups),
+            $musts,
+        );
         foreach ([$keep, array_values(array_diff($floor->seated(), $named))] as $kept) {
             $round = $this->fillUp($grouping, $floor, $present, $kept, $musts, $goals, $seats);
             if (null !== $round) {
@@ -57,9 +60,9 @@ final readonly class SeatTheRest
             }
         }
 
-        return $this->repairer->repair($grouping, $floor, $settings)->round
-            ?? $this->fillUp($grouping, $floor, $present, $floor->seated(), [], $goals, $seats)
-            ?? throw GroupingRefused::unusable('grouping.rest');
+        return $this->repairer->repair($grouping, $floor, $settings)->round ??
+            ($this->fillUp($grouping, $floor, $present, $floor->seated(), [], $goals, $seats) ??
+                throw GroupingRefused::unusable('grouping.rest'));
     }
 
     /**
@@ -68,14 +71,29 @@ final readonly class SeatTheRest
      * @param list<Rule>        $musts
      * @param list<Goal>        $goals
      */
-    private function fillUp(Grouping $grouping, Floor $floor, array $present, array $kept, array $musts, array $goals, int $seats): ?ProposedRound
-    {
+    private function fillUp(
+        Grouping $grouping,
+        Floor $floor,
+        array $present,
+        array $kept,
+        array $musts,
+        array $goals,
+        int $seats,
+    ): ?ProposedRound {
         $ids = ClassParts::ids($present);
-        $seated = array_map(static fn (Group $group): int => \count(array_intersect($group->students, $kept, $ids)), $floor->groups);
+        $seated = array_map(
+            static fn (Group $group): int => \count(array_intersect($group->students, $kept, $ids)),
+            $floor->groups,
+        );
         if ([] === $seated) {
             return null;
         }
-        $placement = Placement::of(new Floor($floor->groups, $kept), $ids, Exactly::fillingUp($seated, \count($ids), $seats), static fn (): string => Uuid::v7()->toRfc4122());
+        $placement = Placement::of(
+            new Floor($floor->groups, $kept),
+            $ids,
+            Exactly::fillingUp($seated, \count($ids), $seats),
+            static fn (): string => Uuid::v7()->toRfc4122(),
+        );
         $problem = new GroupingProblem(
             ClassParts::students($present),
             $placement->shape(),
@@ -90,7 +108,18 @@ final readonly class SeatTheRest
         $result = MethodKind::Balance->method()->solve($problem, new ClockLimit(self::SEARCH_MS));
 
         return $result->keepsAllRules()
-            ? new ProposedRound('', array_map(static fn (Group $table, array $students): ProposedGroup => new ProposedGroup($table->id, $table->name, $students), $placement->tables, $result->rounds[0]))
+            ? new ProposedRound(
+                '',
+                array_map(
+                    static fn (Group $table, array $students): ProposedGroup => new ProposedGroup(
+                        $table->id,
+                        $table->name,
+                        $students,
+                    ),
+                    $placement->tables,
+                    $result->rounds[0],
+                ),
+            )
             : null;
     }
 }

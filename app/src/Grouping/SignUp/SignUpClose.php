@@ -19,8 +19,13 @@ final readonly class SignUpClose
 {
     private const TRIES = 5;
 
-    public function __construct(private SignUps $signUps, private FloorStore $floors, private SeatTheRest $rest, private Taking $taking, private DeskNotes $notes)
-    {
+    public function __construct(
+        private SignUps $signUps,
+        private FloorStore $floors,
+        private SeatTheRest $rest,
+        private Taking $taking,
+        private DeskNotes $notes,
+    ) {
     }
 
     /**

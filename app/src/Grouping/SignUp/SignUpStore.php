@@ -32,11 +32,19 @@ final readonly class SignUpStore
     {
         return $this->db->transactional(function () use ($groupingId, $seat): array {
             $step = $this->db->fetchOne('SELECT step FROM grouping WHERE id = ? FOR UPDATE', [$groupingId]);
-            $open = $this->db->fetchAssociative('SELECT seats, closes_at FROM sign_up WHERE grouping_id = ? AND ended_at IS NULL', [$groupingId]);
+            $open = $this->db->fetchAssociative(
+                'SELECT seats, closes_at FROM sign_up WHERE grouping_id = ? AND ended_at IS NULL',
+                [$groupingId],
+            );
             $before = $this->floors->now($groupingId);
             $after = $seat(self::read($open), $before);
             if (!$after->equals($before)) {
-                $this->floors->append($groupingId, \is_int($step) ? $step : throw GroupingRefused::missing(), 'signUp', $after);
+                $this->floors->append(
+                    $groupingId,
+                    \is_int($step) ? $step : throw GroupingRefused::missing(),
+                    'signUp',
+                    $after,
+                );
             }
 
             return [$before, $after];
@@ -48,11 +56,13 @@ final readonly class SignUpStore
      */
     public function openFor(StudentUser $student, string $groupingId): ?SignUpState
     {
-        return self::read($this->db->fetchAssociative(
-            'SELECT o.seats, o.closes_at FROM sign_up o JOIN grouping g ON g.id = o.grouping_id
+        return self::read(
+            $this->db->fetchAssociative(
+                'SELECT o.seats, o.closes_at FROM sign_up o JOIN grouping g ON g.id = o.grouping_id
              JOIN student s ON s.id = ? AND s.class_id = g.class_id AND s.seatable AND NOT s.absent WHERE o.grouping_id = ? AND o.ended_at IS NULL',
-            [$student->id, $groupingId],
-        ));
+                [$student->id, $groupingId],
+            ),
+        );
     }
 
     public function classOf(string $groupingId): ?string

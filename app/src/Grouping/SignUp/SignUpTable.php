@@ -10,7 +10,13 @@ final readonly class SignUpTable
      * @param int  $mark which colour and sign
      * @param bool $mine the student sits here
      */
-    public function __construct(public string $id, public string $name, public int $mark, public int $seats, public int $taken, public bool $mine)
-    {
+    public function __construct(
+        public string $id,
+        public string $name,
+        public int $mark,
+        public int $seats,
+        public int $taken,
+        public bool $mine,
+    ) {
     }
 }

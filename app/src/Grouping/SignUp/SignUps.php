@@ -66,7 +66,9 @@ final readonly class SignUps
             $this->em->lock($grouping, LockMode::PESSIMISTIC_WRITE); // who presses at the same moment changes this one
             $now = $this->clock->ms();
             $closesAt = null === $request->minutes ? null : $now + 60_000 * $request->minutes;
-            $open = $this->find($grouping->id) ?? new SignUp(Uuid::v7()->toRfc4122(), $grouping, $now, $request->seats, $closesAt);
+            $open =
+                $this->find($grouping->id) ??
+                new SignUp(Uuid::v7()->toRfc4122(), $grouping, $now, $request->seats, $closesAt);
             $open->seats = $request->seats;
             $open->closesAt = $closesAt;
             $this->em->persist($open);
@@ -121,10 +123,20 @@ final readonly class SignUps
             return null;
         }
 
-        return new SignUpView(array_map(
-            static fn (Group $group): SignUpTable => new SignUpTable($group->id, $group->name, $group->mark, $state->seats, \count($group->students), $group->holds($student->id)),
-            $this->floors->now($groupingId)->groups,
-        ), $state->closesAt);
+        return new SignUpView(
+            array_map(
+                static fn (Group $group): SignUpTable => new SignUpTable(
+                    $group->id,
+                    $group->name,
+                    $group->mark,
+                    $state->seats,
+                    \count($group->students),
+                    $group->holds($student->id),
+                ),
+                $this->floors->now($groupingId)->groups,
+            ),
+            $state->closesAt,
+        );
     }
 
     /**
@@ -137,7 +149,10 @@ final readonly class SignUps
             throw GroupingRefused::outdated('grouping.sign_up.over');
         }
         $this->change->of(function () use ($groupingId, $student, $table): void {
-            [$before, $after] = $this->store->seat($groupingId, function (?SignUpState $state, Floor $floor) use ($student, $table): Floor {
+            [$before, $after] = $this->store->seat($groupingId, function (?SignUpState $state, Floor $floor) use (
+                $student,
+                $table,
+            ): Floor {
                 if (null === $state || (null !== $state->closesAt && $state->closesAt <= $this->clock->ms())) {
                     throw GroupingRefused::outdated('grouping.sign_up.over');
                 }
@@ -154,7 +169,8 @@ final readonly class SignUps
 
     private function isFree(StudentUser $student, Floor $floor, string $table, int $seats): bool
     {
-        $group = array_values(array_filter($floor->groups, static fn (Group $one): bool => $one->id === $table))[0] ?? null;
+        $group =
+            array_values(array_filter($floor->groups, static fn (Group $one): bool => $one->id === $table))[0] ?? null;
         if (null === $group) {
             return false;
         }

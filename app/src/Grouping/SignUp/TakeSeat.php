@@ -8,9 +8,7 @@ use FreshHuddle\App\Http\Body\Id;
 
 final readonly class TakeSeat
 {
-    public function __construct(
-        #[Id]
-        public string $table,
-    ) {
+    public function __construct(#[Id] public string $table)
+    {
     }
 }

@@ -23,7 +23,7 @@ class FloorVariant
         /** @var array<string, mixed> see FloorJson */
         #[ORM\Column(type: 'json', options: ['jsonb' => true])]
         public readonly array $floor,
-        #[ORM\Column(type: 'datetimetz_immutable', options: ['default' => 'CURRENT_TIMESTAMP'])]
+        #[ORM\Column(type: 'datetimetz_immutable', options: ['default' => 'CURRENT_TIMESTAMP']),]
         public readonly \DateTimeImmutable $madeAt,
         /** Thrown away, and kept so that it can come back. */
         #[ORM\Column(type: 'datetimetz_immutable', nullable: true)]

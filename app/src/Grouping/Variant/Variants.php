@@ -23,8 +23,12 @@ final readonly class Variants
 {
     private const MOST = 12;
 
-    public function __construct(private EntityManagerInterface $em, private ClockInterface $clock, private FloorStore $floors, private Judge $judge)
-    {
+    public function __construct(
+        private EntityManagerInterface $em,
+        private ClockInterface $clock,
+        private FloorStore $floors,
+        private Judge $judge,
+    ) {
     }
 
     /**
@@ -33,7 +37,15 @@ final readonly class Variants
     public function keep(Grouping $grouping, string $name): void
     {
         $this->hasRoom($grouping);
-        $this->em->persist(new FloorVariant(Uuid::v7()->toRfc4122(), $grouping, trim($name), FloorJson::bag($this->floors->now($grouping->id)), $this->clock->now()));
+        $this->em->persist(
+            new FloorVariant(
+                Uuid::v7()->toRfc4122(),
+                $grouping,
+                trim($name),
+                FloorJson::bag($this->floors->now($grouping->id)),
+                $this->clock->now(),
+            ),
+        );
         $this->em->flush();
     }
 
@@ -61,7 +73,9 @@ final readonly class Variants
 
     private function one(Grouping $grouping, string $variant): FloorVariant
     {
-        return $this->em->getRepository(FloorVariant::class)->findOneBy(['id' => $variant, 'grouping' => $grouping]) ?? throw GroupingRefused::missing();
+        return $this->em
+            ->getRepository(FloorVariant::class)
+            ->findOneBy(['id' => $variant, 'grouping' => $grouping]) ?? throw GroupingRefused::missing();
     }
 
     private function hasRoom(Grouping $grouping): void
@@ -82,7 +96,14 @@ final readonly class Variants
             return new VariantView(
                 $kept->id,
                 $kept->name,
-                array_map(static fn (Group $group): ProposedGroup => new ProposedGroup($group->id, $group->name, $group->students), $floor->groups),
+                array_map(
+                    static fn (Group $group): ProposedGroup => new ProposedGroup(
+                        $group->id,
+                        $group->name,
+                        $group->students,
+                    ),
+                    $floor->groups,
+                ),
                 $this->judge->standings($grouping, $floor, $settings)->goals,
             );
         }, $this->rows($grouping));
@@ -93,6 +114,8 @@ final readonly class Variants
      */
     private function rows(Grouping $grouping): array
     {
-        return $this->em->getRepository(FloorVariant::class)->findBy(['grouping' => $grouping, 'removedAt' => null], ['id' => 'ASC']);
+        return $this->em
+            ->getRepository(FloorVariant::class)
+            ->findBy(['grouping' => $grouping, 'removedAt' => null], ['id' => 'ASC']);
     }
 }

@@ -55,7 +55,12 @@ final class Shape
         $arguments = [];
         foreach ($fields as $name => $field) {
             if (\array_key_exists($name, $value)) {
-                $arguments[$name] = $this->value($field['type'], $value[$name], self::under($path, $name), $field['moment']);
+                $arguments[$name] = $this->value(
+                    $field['type'],
+                    $value[$name],
+                    self::under($path, $name),
+                    $field['moment'],
+                );
             } elseif ($field['optional']) {
                 $arguments[$name] = $field['default'];
             } else {
@@ -77,9 +82,13 @@ final class Shape
             $type instanceof BackedEnumType => self::choice($type->getClassName(), $value, $path),
             $type instanceof ObjectType => $this->read(self::dto($type->getClassName()), $value, $path),
             $type instanceof BuiltinType => match ($type->getTypeIdentifier()) {
-                TypeIdentifier::STRING => \is_string($value) ? CleanText::of($value) : throw self::wrong($path, 'http.field.text'),
+                TypeIdentifier::STRING => \is_string($value)
+                    ? CleanText::of($value)
+                    : throw self::wrong($path, 'http.field.text'),
                 TypeIdentifier::INT => self::whole($value, $path, $moment),
-                TypeIdentifier::FLOAT => \is_int($value) || \is_float($value) ? (float) $value : throw self::wrong($path, 'http.field.number'),
+                TypeIdentifier::FLOAT => \is_int($value) || \is_float($value)
+                    ? (float) $value
+                    : throw self::wrong($path, 'http.field.number'),
                 TypeIdentifier::BOOL => \is_bool($value) ? $value : throw self::wrong($path, 'http.field.bool'),
                 default => throw new \LogicException("A DTO holds {$type}, which no request can say."),
             },
@@ -90,8 +99,9 @@ final class Shape
     /**
      * @return list<mixed>
      */
-    private function items(CollectionType $type, mixed $value, string $path): array // @phpstan-ignore missingType.generics (the list may be declared in any of the ways TypeInfo knows)
+    private function items(CollectionType $type, mixed $value, string $path): array
     {
+        // @phpstan-ignore missingType.generics (the list may be declared in any of the ways TypeInfo knows)
         if (!\is_array($value) || !array_is_list($value)) {
             throw self::wrong($path, 'http.field.list');
         }
@@ -108,7 +118,8 @@ final class Shape
         \assert(is_subclass_of($enum, \BackedEnum::class));
         $case = \is_string($value) ? $enum::tryFrom($value) : null;
 
-        return $case ?? throw self::wrong($path, 'http.field.one_of', ['known' => array_map(static fn (\BackedEnum $one): string => (string) $one->value, $enum::cases())]);
+        return $case ??
+            throw self::wrong($path, 'http.field.one_of', ['known' => array_map(static fn (\BackedEnum $one): string => (string) $one->value, $enum::cases())]);
     }
 
     private static function whole(mixed $value, string $path, bool $moment): int
@@ -135,7 +146,8 @@ final class Shape
             $name = $parameter->getName();
             $optional = $parameter->isDefaultValueAvailable();
             $fields[$name] = [
-                'type' => $this->properties->getType($class, $name) ?? throw new \LogicException("{$class}::\${$name} has no type."),
+                'type' => $this->properties->getType($class, $name) ??
+                    throw new \LogicException("{$class}::\${$name} has no type."),
                 'moment' => [] !== $parameter->getAttributes(Moment::class),
                 'optional' => $optional,
                 'default' => $optional ? $parameter->getDefaultValue() : null,

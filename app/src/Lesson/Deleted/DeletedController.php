@@ -36,16 +36,54 @@ final readonly class DeletedController
     {
         $since = $this->clock->now()->modify(self::KEPT);
         /** @var list<SchoolClass> $classes */
-        $classes = $this->em->createQueryBuilder()->select('c')->from(SchoolClass::class, 'c')->where('c.teacher = :teacher AND c.removedAt > :since')
-            ->setParameter('teacher', $teacher)->setParameter('since', $since, 'datetimetz_immutable')->getQuery()->getResult();
+        $classes = $this->em
+            ->createQueryBuilder()
+            ->select('c')
+            ->from(SchoolClass::class, 'c')
+            ->where('c.teacher = :teacher AND c.removedAt > :since')
+            ->setParameter('teacher', $teacher)
+            ->setParameter('since', $since, 'datetimetz_immutable')
+            ->getQuery()
+            ->getResult();
         /** @var list<Lesson> $lessons */
-        $lessons = $this->em->createQueryBuilder()->select('l', 'c')->from(Lesson::class, 'l')->join('l.class', 'c')
-            ->leftJoin(ClassStaff::class, 'm', 'WITH', 'm.class = c AND m.teacher = :teacher AND m.role <> :assistant')
+        $lessons = $this->em
+            ->createQueryBuilder()
+            ->select('l', 'c')
+            ->from(Lesson::class, 'l')
+            ->join('l.class', 'c')
+            ->leftJoin(
+                ClassStaff::class,
+                'm',
+                'WITH',
+                'm.class = c AND m.teacher = :teacher AND m.role <> :assistant',
+            )
             ->where('l.removedAt > :since AND c.removedAt IS NULL AND (c.teacher = :teacher OR m.teacher = :teacher)')
-            ->setParameter('teacher', $teacher)->setParameter('assistant', StaffRole::Assistant)->setParameter('since', $since, 'datetimetz_immutable')->getQuery()->getResult();
+            ->setParameter('teacher', $teacher)
+            ->setParameter('assistant', StaffRole::Assistant)
+            ->setParameter('since', $since, 'datetimetz_immutable')
+            ->getQuery()
+            ->getResult();
         $all = [
-            ...array_map(static fn (SchoolClass $class): DeletedView => new DeletedView(DeletedKind::SchoolClass, $class->id, $class->name, $class->name, self::ms($class->removedAt)), $classes),
-            ...array_map(static fn (Lesson $lesson): DeletedView => new DeletedView(DeletedKind::Lesson, $lesson->id, $lesson->title, $lesson->class->name, self::ms($lesson->removedAt)), array_values(array_filter($lessons, static fn (mixed $one): bool => $one instanceof Lesson))),
+            ...array_map(
+                static fn (SchoolClass $class): DeletedView => new DeletedView(
+                    DeletedKind::SchoolClass,
+                    $class->id,
+                    $class->name,
+                    $class->name,
+                    self::ms($class->removedAt),
+                ),
+                $classes,
+            ),
+            ...array_map(
+                static fn (Lesson $lesson): DeletedView => new DeletedView(
+                    DeletedKind::Lesson,
+                    $lesson->id,
+                    $lesson->title,
+                    $lesson->class->name,
+                    self::ms($lesson->removedAt),
+                ),
+                array_values(array_filter($lessons, static fn (mixed $one): bool => $one instanceof Lesson)),
+            ),
         ];
         usort($all, static fn (DeletedView $a, DeletedView $b): int => [$b->at, $b->id] <=> [$a->at, $a->id]);
 

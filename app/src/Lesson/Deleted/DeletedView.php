@@ -13,7 +13,12 @@ final readonly class DeletedView
      * @param string $className of a lesson: its class; of a class: its own name
      * @param int    $at        when it was deleted, milliseconds since 1970
      */
-    public function __construct(public DeletedKind $kind, public string $id, public string $name, public string $className, public int $at)
-    {
+    public function __construct(
+        public DeletedKind $kind,
+        public string $id,
+        public string $name,
+        public string $className,
+        public int $at,
+    ) {
     }
 }

@@ -19,7 +19,8 @@ class RunGroup
         public readonly string $id,
         #[ORM\ManyToOne, ORM\JoinColumn(nullable: false, onDelete: 'CASCADE')]
         public readonly Run $run,
-        #[ORM\ManyToOne, ORM\JoinColumn(name: 'group_id', nullable: true, onDelete: 'SET NULL')]
+        #[ORM\ManyToOne,
+            ORM\JoinColumn(name: 'group_id', nullable: true, onDelete: 'SET NULL'),]
         public readonly ?WorkGroup $group,
         /** From 0. */
         #[ORM\Column]

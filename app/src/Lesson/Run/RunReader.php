@@ -23,7 +23,10 @@ final readonly class RunReader
      */
     public function lastRun(string $roundId): ?string
     {
-        $run = $this->db->fetchOne('SELECT id FROM run WHERE round_id = ? AND NOT taken_back ORDER BY attempt DESC LIMIT 1', [$roundId]);
+        $run = $this->db->fetchOne(
+            'SELECT id FROM run WHERE round_id = ? AND NOT taken_back ORDER BY attempt DESC LIMIT 1',
+            [$roundId],
+        );
 
         return \is_string($run) ? $run : null;
     }
@@ -35,13 +38,15 @@ final readonly class RunReader
      */
     public function floor(string $roundId): Floor
     {
-        $rows = Row::all($this->db->fetchAllAssociative(
-            'SELECT COALESCE(g.group_id, g.id) AS id, g.last_name AS name, g.mark, s.student_id
+        $rows = Row::all(
+            $this->db->fetchAllAssociative(
+                'SELECT COALESCE(g.group_id, g.id) AS id, g.last_name AS name, g.mark, s.student_id
              FROM run_group g LEFT JOIN run_last_seat s ON s.run_group_id = g.id
              WHERE g.run_id = (SELECT id FROM run WHERE round_id = ? AND NOT taken_back ORDER BY attempt DESC LIMIT 1)
              ORDER BY g.position, s.number',
-            [$roundId],
-        ));
+                [$roundId],
+            ),
+        );
         $groups = $students = [];
         foreach ($rows as $row) {
             $groups[$row->text('id')] ??= new Group($row->text('id'), $row->text('name'), [], $row->int('mark'));
@@ -51,7 +56,11 @@ final readonly class RunReader
             }
         }
 
-        return new Floor(array_values(array_map(static fn (Group $group): Group => $group->seating($students[$group->id] ?? []), $groups)));
+        return new Floor(
+            array_values(
+                array_map(static fn (Group $group): Group => $group->seating($students[$group->id] ?? []), $groups),
+            ),
+        );
     }
 
     /**
@@ -60,11 +69,15 @@ final readonly class RunReader
     public function names(string $lessonId): array
     {
         $names = [];
-        foreach (Row::all($this->db->fetchAllAssociative(
-            'SELECT DISTINCT ON (s.student_id) s.student_id, s.name FROM run_last_seat s JOIN run u ON u.id = s.run_id
+        foreach (
+            Row::all(
+                $this->db->fetchAllAssociative(
+                    'SELECT DISTINCT ON (s.student_id) s.student_id, s.name FROM run_last_seat s JOIN run u ON u.id = s.run_id
              WHERE u.lesson_id = ? AND NOT u.taken_back ORDER BY s.student_id, u.out_at DESC',
-            [$lessonId],
-        )) as $row) {
+                    [$lessonId],
+                ),
+            ) as $row
+        ) {
             $names[$row->text('student_id')] = $row->text('name');
         }
 

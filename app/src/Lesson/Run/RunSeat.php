@@ -17,7 +17,9 @@ class RunSeat
     public function __construct(
         #[ORM\Id, ORM\ManyToOne, ORM\JoinColumn(nullable: false, onDelete: 'CASCADE')]
         public readonly Run $run,
-        #[ORM\Id, ORM\ManyToOne, ORM\JoinColumn(nullable: false, onDelete: 'CASCADE')]
+        #[ORM\Id,
+            ORM\ManyToOne,
+            ORM\JoinColumn(nullable: false, onDelete: 'CASCADE'),]
         public readonly Student $student,
         #[ORM\ManyToOne, ORM\JoinColumn(nullable: false, onDelete: 'CASCADE')]
         public readonly RunGroup $runGroup,

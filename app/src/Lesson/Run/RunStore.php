@@ -29,7 +29,10 @@ final readonly class RunStore
      */
     public function begin(Round $round, int $now, int $outAt, CameFrom $cameFrom): string
     {
-        $this->db->executeStatement('UPDATE run SET ended_at = ? WHERE lesson_id = ? AND ended_at IS NULL', [$now, $round->lesson->id]);
+        $this->db->executeStatement('UPDATE run SET ended_at = ? WHERE lesson_id = ? AND ended_at IS NULL', [
+            $now,
+            $round->lesson->id,
+        ]);
         $run = Uuid::v7()->toRfc4122();
         $this->db->executeStatement(
             'INSERT INTO run (id, lesson_id, round_id, grouping_id, attempt, out_at, taken_back,
@@ -37,8 +40,14 @@ final readonly class RunStore
              SELECT :run, :lesson, :round, :grouping, COALESCE(MAX(attempt), 0) + 1, :out, false, :from_lesson, :from_segment, :since
              FROM run WHERE round_id = :round',
             [
-                'run' => $run, 'lesson' => $round->lesson->id, 'round' => $round->id, 'grouping' => $round->grouping->id, 'out' => $outAt,
-                'from_lesson' => $cameFrom->lesson, 'from_segment' => $cameFrom->segment, 'since' => $cameFrom->since,
+                'run' => $run,
+                'lesson' => $round->lesson->id,
+                'round' => $round->id,
+                'grouping' => $round->grouping->id,
+                'out' => $outAt,
+                'from_lesson' => $cameFrom->lesson,
+                'from_segment' => $cameFrom->segment,
+                'since' => $cameFrom->since,
             ],
         );
         $this->db->executeStatement(
@@ -94,7 +103,10 @@ final readonly class RunStore
      */
     public function end(Round $round, int $at): void
     {
-        $this->db->executeStatement('UPDATE run SET ended_at = ? WHERE round_id = ? AND ended_at IS NULL', [$at, $round->id]);
+        $this->db->executeStatement('UPDATE run SET ended_at = ? WHERE round_id = ? AND ended_at IS NULL', [
+            $at,
+            $round->id,
+        ]);
     }
 
     /**
@@ -115,6 +127,9 @@ final readonly class RunStore
      */
     public function takeBack(Round $round, int $at): void
     {
-        $this->db->executeStatement('UPDATE run SET ended_at = ?, taken_back = true WHERE round_id = ? AND ended_at IS NULL', [$at, $round->id]);
+        $this->db->executeStatement(
+            'UPDATE run SET ended_at = ?, taken_back = true WHERE round_id = ? AND ended_at IS NULL',
+            [$at, $round->id],
+        );
     }
 }

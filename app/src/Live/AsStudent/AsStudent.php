@@ -26,8 +26,12 @@ use FreshHuddle\Core\Lesson\SegmentKind;
  */
 final readonly class AsStudent
 {
-    public function __construct(private EntityManagerInterface $em, private StudentPage $page, private HandingOut $handingOut, private Clock $clock)
-    {
+    public function __construct(
+        private EntityManagerInterface $em,
+        private StudentPage $page,
+        private HandingOut $handingOut,
+        private Clock $clock,
+    ) {
     }
 
     /**
@@ -36,31 +40,52 @@ final readonly class AsStudent
     public function view(Segment $segment, string $studentId, Moment $moment): AsStudentView
     {
         $lesson = $segment->lesson;
-        $student = $this->em->getRepository(Student::class)->findOneBy(['id' => $studentId, 'class' => $lesson->class, 'removedAt' => null]) ?? throw LiveRefused::missing();
+        $student =
+            $this->em
+                ->getRepository(Student::class)
+                ->findOneBy(['id' => $studentId, 'class' => $lesson->class, 'removedAt' => null]) ??
+            throw LiveRefused::missing();
         $round = $segment->round;
         $now = $this->clock->ms();
         $before = null === $round || Moment::Before === $moment;
-        $user = new StudentUser($student->id, $student->name, $lesson->class->id, $lesson->class->name, $lesson->id, '', $lesson->class->cannotReadYet ? new Young($student->picture, $lesson->class->language) : null);
+        $user = new StudentUser(
+            $student->id,
+            $student->name,
+            $lesson->class->id,
+            $lesson->class->name,
+            $lesson->id,
+            '',
+            $lesson->class->cannotReadYet ? new Young($student->picture, $lesson->class->language) : null,
+        );
         $alone = SegmentKind::Alone === $segment->kind ? $this->handingOut->aloneSheets($segment, $student->id) : [];
         $sheets = null === $round || $before ? [] : $this->handingOut->sheets($round, $student->id);
-        $page = $this->page->at($user, new LessonNow(
-            $lesson->id,
-            $lesson->class->id,
-            $lesson->title,
-            $segment->kind,
+        $page = $this->page->at(
+            $user,
+            new LessonNow(
+                $lesson->id,
+                $lesson->class->id,
+                $lesson->title,
+                $segment->kind,
+                $now,
+                $segment->minutes,
+                $segment->instructions,
+                $round?->id,
+                $round?->grouping->id,
+                null === $round ? null : self::moments($round, $moment, $now, $segment->minutes),
+                true,
+                null,
+                null,
+                $lesson->time(),
+                null,
+                $segment->position,
+            ),
             $now,
-            $segment->minutes,
-            $segment->instructions,
-            $round?->id,
-            $round?->grouping->id,
-            null === $round ? null : self::moments($round, $moment, $now, $segment->minutes),
-            true,
-            null,
-            null,
-            $lesson->time(),
-            null,
-            $segment->position,
-        ), $now, array_map(static fn (SheetView $sheet): CopyLink => new CopyLink($sheet->id, $sheet->title, $sheet->way), $sheets), array_map(static fn (SheetView $sheet): MyWork => new MyWork($sheet->id, $sheet->title, true), $alone));
+            array_map(
+                static fn (SheetView $sheet): CopyLink => new CopyLink($sheet->id, $sheet->title, $sheet->way),
+                $sheets,
+            ),
+            array_map(static fn (SheetView $sheet): MyWork => new MyWork($sheet->id, $sheet->title, true), $alone),
+        );
 
         return new AsStudentView($page, [...$sheets, ...$alone]);
     }
@@ -72,9 +97,25 @@ final readonly class AsStudent
 
         return match ($moment) {
             Moment::Before => new Moments(null, null, null, null, null, null, null),
-            Moment::Looking => new Moments($now, $now + max(1_000, 1_000 * $round->lookSeconds), $now + $end, null, null, null, null),
+            Moment::Looking => new Moments(
+                $now,
+                $now + max(1_000, 1_000 * $round->lookSeconds),
+                $now + $end,
+                null,
+                null,
+                null,
+                null,
+            ),
             Moment::Out => new Moments($now - 1, $now - 1, $now + $end, null, null, null, null),
-            Moment::ComingBack => new Moments($now - $end, $now - $end, $now, null, $now - 1, $now + max(1_000, $back), null),
+            Moment::ComingBack => new Moments(
+                $now - $end,
+                $now - $end,
+                $now,
+                null,
+                $now - 1,
+                $now + max(1_000, $back),
+                null,
+            ),
             Moment::Back => new Moments($now - $end, $now - $end, $now, null, $now - 2, $now - 1, null),
         };
     }

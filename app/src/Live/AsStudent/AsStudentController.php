@@ -18,7 +18,15 @@ final readonly class AsStudentController
     }
 
     /** Shows a student's page as it will be at a moment of a segment. */
-    #[Route('/api/staff/segments/{id}/as/{student}/{moment}', methods: ['GET'], requirements: ['id' => Requirement::UUID, 'student' => Requirement::UUID, 'moment' => new EnumRequirement(Moment::class)])]
+    #[Route(
+        '/api/staff/segments/{id}/as/{student}/{moment}',
+        methods: ['GET'],
+        requirements: [
+            'id' => Requirement::UUID,
+            'student' => Requirement::UUID,
+            'moment' => new EnumRequirement(Moment::class),
+        ],
+    ),]
     public function show(#[CurrentUser] Teacher $teacher, string $id, string $student, string $moment): AsStudentView
     {
         return $this->asStudent->view($this->access->segment($teacher, $id), $student, Moment::from($moment));

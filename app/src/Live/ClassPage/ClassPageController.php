@@ -31,8 +31,16 @@ final readonly class ClassPageController
 {
     public const WHAT = 'class page';
 
-    public function __construct(private SignedAddress $address, private NowReader $lessons, private ClassPageReader $reader, private Clock $clock, private LessonAccess $access, private EntityManagerInterface $em, private WhereaboutsReader $whereabouts, private RunReader $runs)
-    {
+    public function __construct(
+        private SignedAddress $address,
+        private NowReader $lessons,
+        private ClassPageReader $reader,
+        private Clock $clock,
+        private LessonAccess $access,
+        private EntityManagerInterface $em,
+        private WhereaboutsReader $whereabouts,
+        private RunReader $runs,
+    ) {
     }
 
     /** Gives the class page a new address; the old one shows nothing any more. */
@@ -51,7 +59,12 @@ final readonly class ClassPageController
         $id = SignedAddress::id($token);
         $lesson = null === $id ? null : $this->lessons->of($id);
         $number = null === $lesson ? null : $this->reader->number((string) $id);
-        if (null === $id || null === $lesson || null === $number || !$this->address->opens(self::WHAT, $id, $number, $token)) {
+        if (
+            null === $id
+            || null === $lesson
+            || null === $number
+            || !$this->address->opens(self::WHAT, $id, $number, $token)
+        ) {
             throw LiveRefused::missing();
         }
         $class = $this->reader->schoolClass($lesson->classId);
@@ -78,15 +91,33 @@ final readonly class ClassPageController
      */
     private function whoIsBack(LessonNow $lesson, int $now): ?array
     {
-        $isAsked = null === $lesson->endedAt && SegmentKind::Round === $lesson->kind && \in_array($lesson->phase($now), [Phase::ComingBack, Phase::Back], true);
-        $expected = $isAsked && null !== $lesson->roundId ? array_filter(
-            array_intersect_key($this->whereabouts->inLesson($lesson, $now), array_flip($this->runs->floor($lesson->roundId)->seated())),
-            static fn (Whereabouts $where): bool => Place::Excused !== $where->place && Because::Never !== $where->because,
-        ) : [];
-        if ([] === $expected || [] !== array_filter($expected, static fn (Whereabouts $where): bool => Sight::Service !== $where->sight)) {
+        $isAsked =
+            null === $lesson->endedAt
+            && SegmentKind::Round === $lesson->kind
+            && \in_array($lesson->phase($now), [Phase::ComingBack, Phase::Back], true);
+        $expected =
+            $isAsked && null !== $lesson->roundId
+                ? array_filter(
+                    array_intersect_key(
+                        $this->whereabouts->inLesson($lesson, $now),
+                        array_flip($this->runs->floor($lesson->roundId)->seated()),
+                    ),
+                    static fn (Whereabouts $where): bool => Place::Excused !== $where->place
+                        && Because::Never !== $where->because,
+                )
+                : [];
+        if (
+            [] === $expected
+            || [] !== array_filter($expected, static fn (Whereabouts $where): bool => Sight::Service !== $where->sight)
+        ) {
             return null;
         }
 
-        return ['back' => \count(array_filter($expected, static fn (Whereabouts $where): bool => Evidence::MAIN === $where->at)), 'of' => \count($expected)];
+        return [
+            'back' => \count(
+                array_filter($expected, static fn (Whereabouts $where): bool => Evidence::MAIN === $where->at),
+            ),
+            'of' => \count($expected),
+        ];
     }
 }

@@ -45,12 +45,14 @@ final readonly class ClassPageReader
      */
     public function groups(string $groupingId): array
     {
-        $rows = Row::all($this->db->fetchAllAssociative(
-            'SELECT g.id, g.name, g.mark, t.name AS student FROM work_group g LEFT JOIN seat s ON s.group_id = g.id
+        $rows = Row::all(
+            $this->db->fetchAllAssociative(
+                'SELECT g.id, g.name, g.mark, t.name AS student FROM work_group g LEFT JOIN seat s ON s.group_id = g.id
              LEFT JOIN student t ON t.id = s.student_id AND t.removed_at IS NULL AND NOT t.absent
              WHERE g.grouping_id = ? AND g.position IS NOT NULL ORDER BY g.position, s.number',
-            [$groupingId],
-        ));
+                [$groupingId],
+            ),
+        );
         $groups = $names = [];
         foreach ($rows as $row) {
             $groups[$row->text('id')] = $row;
@@ -60,6 +62,15 @@ final readonly class ClassPageReader
             }
         }
 
-        return array_values(array_map(static fn (Row $group): ClassPageGroup => new ClassPageGroup($group->text('name'), $group->int('mark'), $names[$group->text('id')] ?? []), $groups));
+        return array_values(
+            array_map(
+                static fn (Row $group): ClassPageGroup => new ClassPageGroup(
+                    $group->text('name'),
+                    $group->int('mark'),
+                    $names[$group->text('id')] ?? [],
+                ),
+                $groups,
+            ),
+        );
     }
 }

@@ -26,8 +26,11 @@ final readonly class LessonLog
 {
     private const AT_ONCE = 500;
 
-    public function __construct(private EntityManagerInterface $em, private EventStore $events, private Staff $staff)
-    {
+    public function __construct(
+        private EntityManagerInterface $em,
+        private EventStore $events,
+        private Staff $staff,
+    ) {
     }
 
     /**
@@ -45,7 +48,15 @@ final readonly class LessonLog
         }
         $ids = array_values(array_unique(array_filter($named, static fn (string $id): bool => \strlen($id) > 30)));
         $groups = $this->names(WorkGroup::class, $ids);
-        $students = $this->names(Student::class, [...$ids, ...array_map(static fn (array $one): string => substr($one['actor'], 8), array_values(array_filter($events, static fn (array $one): bool => str_starts_with($one['actor'], 'student:'))))]);
+        $students = $this->names(Student::class, [
+            ...$ids,
+            ...array_map(
+                static fn (array $one): string => substr($one['actor'], 8),
+                array_values(
+                    array_filter($events, static fn (array $one): bool => str_starts_with($one['actor'], 'student:')),
+                ),
+            ),
+        ]);
         $rooms = $this->names(Room::class, $ids);
         $segments = [];
         foreach ($this->em->getRepository(Segment::class)->findBy(['lesson' => $lesson]) as $segment) {
@@ -67,7 +78,7 @@ final readonly class LessonLog
                     'student' => $students[$id] ?? '?',
                     default => '',
                 },
-                $groups[$event->text('group')] ?? $groups[$event->text('toGroup')] ?? null,
+                $groups[$event->text('group')] ?? ($groups[$event->text('toGroup')] ?? null),
                 $groups[$event->text('fromGroup')] ?? null,
                 array_values(array_intersect_key($groups, array_flip(explode('|', $event->text('groups'))))),
                 array_values(array_intersect_key($students, array_flip(self::single($event)))),
@@ -78,7 +89,7 @@ final readonly class LessonLog
                 CallAbout::tryFrom($event->text('about')),
                 ChalkMark::tryFrom($event->text('mark')),
                 Help::tryFrom($event->text('help')),
-                $event->moment('endsAt') ?? $event->moment('backAt') ?? $event->moment('from'),
+                $event->moment('endsAt') ?? ($event->moment('backAt') ?? $event->moment('from')),
             );
         }, $events);
     }
@@ -100,7 +111,17 @@ final readonly class LessonLog
     private function names(string $entity, array $ids): array
     {
         /** @var list<array{id: string, name: string}> $rows */
-        $rows = [] === $ids ? [] : $this->em->createQueryBuilder()->select('x.id', 'x.name')->from($entity, 'x')->where('x.id IN (:ids)')->setParameter('ids', $ids)->getQuery()->getResult();
+        $rows =
+            [] === $ids
+                ? []
+                : $this->em
+                    ->createQueryBuilder()
+                    ->select('x.id', 'x.name')
+                    ->from($entity, 'x')
+                    ->where('x.id IN (:ids)')
+                    ->setParameter('ids', $ids)
+                    ->getQuery()
+                    ->getResult();
 
         return array_column($rows, 'name', 'id');
     }

@@ -26,8 +26,16 @@ final readonly class MoveStore implements Guests
     public function of(string $roundId): Moves
     {
         $moves = [];
-        foreach (Row::all($this->db->fetchAllAssociative('SELECT * FROM student_move WHERE round_id = ?', [$roundId])) as $row) {
-            $moves[$row->text('student_id')] = new Move($row->textOrNull('place'), $row->int('from_at'), $row->textOrNull('was'), $row->intOrNull('fetched_at'), Help::tryFrom($row->textOrNull('help') ?? ''));
+        foreach (
+            Row::all($this->db->fetchAllAssociative('SELECT * FROM student_move WHERE round_id = ?', [$roundId])) as $row
+        ) {
+            $moves[$row->text('student_id')] = new Move(
+                $row->textOrNull('place'),
+                $row->int('from_at'),
+                $row->textOrNull('was'),
+                $row->intOrNull('fetched_at'),
+                Help::tryFrom($row->textOrNull('help') ?? ''),
+            );
         }
 
         return new Moves($moves);
@@ -55,11 +63,15 @@ final readonly class MoveStore implements Guests
     public function in(string $sideRoomId): array
     {
         $guests = [];
-        foreach (Row::all($this->db->fetchAllAssociative(
-            'SELECT m.student_id, m.place, m.from_at, r.moments FROM student_move m JOIN round r ON r.id = m.round_id JOIN lesson l ON l.id = r.lesson_id JOIN school_class c ON c.current_lesson_id = l.id
+        foreach (
+            Row::all(
+                $this->db->fetchAllAssociative(
+                    'SELECT m.student_id, m.place, m.from_at, r.moments FROM student_move m JOIN round r ON r.id = m.round_id JOIN lesson l ON l.id = r.lesson_id JOIN school_class c ON c.current_lesson_id = l.id
              WHERE ? IN (m.place, m.was) AND l.ended_at IS NULL',
-            [$sideRoomId],
-        )) as $row) {
+                    [$sideRoomId],
+                ),
+            ) as $row
+        ) {
             // Who is on the way to another place may stay until then.
             $isHere = $row->textOrNull('place') === $sideRoomId || $this->clock->ms() < $row->int('from_at');
             if ($isHere && Moments::read($row->json('moments'))->phase($this->clock->ms())->isUnderWay()) {
@@ -75,6 +87,14 @@ final readonly class MoveStore implements Guests
      */
     public function sideRooms(string $roundId): array
     {
-        return array_values(array_filter($this->db->fetchFirstColumn('SELECT DISTINCT m.place FROM student_move m JOIN room r ON r.id::text = m.place WHERE m.round_id = ?', [$roundId]), \is_string(...)));
+        return array_values(
+            array_filter(
+                $this->db->fetchFirstColumn(
+                    'SELECT DISTINCT m.place FROM student_move m JOIN room r ON r.id::text = m.place WHERE m.round_id = ?',
+                    [$roundId],
+                ),
+                \is_string(...),
+            ),
+        );
     }
 }

@@ -92,7 +92,11 @@ final readonly class MoveWork implements TaskHandler
     public function follow(MembersSet $event): void
     {
         $now = $this->clock->ms();
-        foreach (null === $event->groupingId ? [] : $this->em->getRepository(Round::class)->findBy(['grouping' => $event->groupingId]) as $round) {
+        foreach (
+            null === $event->groupingId
+                ? []
+                : $this->em->getRepository(Round::class)->findBy(['grouping' => $event->groupingId]) as $round
+        ) {
             $state = $round->state()->state();
             if (!$state->phase($now)->isOut()) {
                 continue;
@@ -100,7 +104,15 @@ final readonly class MoveWork implements TaskHandler
             $moves = $this->moves->of($round->id);
             $floor = $this->floors->now($round->grouping->id);
             // Who leaves may still enter for a moment, and is not taken back.
-            $here = array_filter($event->students, static fn (string $student): bool => $moves->expected($student, $floor->groupOf($student)?->id, $state, $now)->place === $event->groupId);
+            $here = array_filter(
+                $event->students,
+                static fn (string $student): bool => $moves->expected(
+                    $student,
+                    $floor->groupOf($student)?->id,
+                    $state,
+                    $now,
+                )->place === $event->groupId,
+            );
             $this->service->move(array_fill_keys($here, $event->external));
         }
     }
@@ -111,8 +123,16 @@ final readonly class MoveWork implements TaskHandler
     private function move(Round $round, string $student): null
     {
         $this->em->refresh($round);
-        $place = $this->moves->of($round->id)->expected($student, $this->floors->now($round->grouping->id)->groupOf($student)?->id, $round->state()->state(), $this->clock->ms())->place;
-        $external = null === $place ? null : array_flip($this->rooms->made($round->lesson->class->id))[$place] ?? null;
+        $place = $this->moves
+            ->of($round->id)
+            ->expected(
+                $student,
+                $this->floors->now($round->grouping->id)->groupOf($student)?->id,
+                $round->state()->state(),
+                $this->clock->ms(),
+            )->place;
+        $external =
+            null === $place ? null : array_flip($this->rooms->made($round->lesson->class->id))[$place] ?? null;
         if (null !== $external) {
             $this->letIn($place);
             $this->service->move([$student => $external]);
@@ -150,7 +170,14 @@ final readonly class MoveWork implements TaskHandler
         $move = $this->moves->of($round->id)->of($student);
         $now = $this->clock->ms();
         $where = null === $lesson ? null : $this->whereabouts->inLesson($lesson, $now)[$student] ?? null;
-        if (null === $lesson || null !== $lesson->endedAt || null === $where || null === $move?->fetchedAt || null === $move->help || Place::InPlace === $where->place) {
+        if (
+            null === $lesson
+            || null !== $lesson->endedAt
+            || null === $where
+            || null === $move?->fetchedAt
+            || null === $move->help
+            || Place::InPlace === $where->place
+        ) {
             return null;
         }
         $this->stream->publish([Audience::student($student)], ['kind' => 'fetched', 'at' => $now]);
@@ -159,7 +186,9 @@ final readonly class MoveWork implements TaskHandler
             $this->move($round, $student);
         }
 
-        return Help::Fetch === $move->help && $now < $move->fetchedAt + Help::AGAIN_AFTER * (Help::MOST_TIMES - 1) ? $now + Help::AGAIN_AFTER : null;
+        return Help::Fetch === $move->help && $now < $move->fetchedAt + Help::AGAIN_AFTER * (Help::MOST_TIMES - 1)
+            ? $now + Help::AGAIN_AFTER
+            : null;
     }
 
     /**

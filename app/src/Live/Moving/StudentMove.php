@@ -19,7 +19,9 @@ class StudentMove
     public function __construct(
         #[ORM\Id, ORM\ManyToOne, ORM\JoinColumn(nullable: false, onDelete: 'CASCADE')]
         public readonly Round $round,
-        #[ORM\Id, ORM\ManyToOne, ORM\JoinColumn(nullable: false, onDelete: 'CASCADE')]
+        #[ORM\Id,
+            ORM\ManyToOne,
+            ORM\JoinColumn(nullable: false, onDelete: 'CASCADE'),]
         public readonly Student $student,
         /** `main` or the id of a side room; null: with their group. */
         #[ORM\Column(length: 40, nullable: true)]

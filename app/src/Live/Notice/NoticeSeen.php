@@ -20,7 +20,9 @@ class NoticeSeen
         /** The number of the event the notice came with. */
         #[ORM\Id, ORM\Column]
         public readonly int $seq,
-        #[ORM\Id, ORM\ManyToOne, ORM\JoinColumn(nullable: false, onDelete: 'CASCADE')]
+        #[ORM\Id,
+            ORM\ManyToOne,
+            ORM\JoinColumn(nullable: false, onDelete: 'CASCADE'),]
         public readonly Student $student,
         /** Milliseconds since 1970. */
         #[ORM\Column(type: 'bigint')]

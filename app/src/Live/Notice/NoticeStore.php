@@ -30,7 +30,13 @@ final readonly class NoticeStore
             "INSERT INTO notice_seen (lesson_id, seq, student_id, at)
              SELECT lesson_id, seq, :student, :now FROM live_event WHERE lesson_id = :lesson AND seq = :seq AND kind = :kind AND COALESCE(strpos(data ->> 'to', '|' || :student || '|') > 0, true)
              ON CONFLICT DO NOTHING",
-            ['lesson' => $lessonId, 'seq' => $seq, 'student' => $studentId, 'kind' => EventKind::NoticeSaid->value, 'now' => $this->clock->ms()],
+            [
+                'lesson' => $lessonId,
+                'seq' => $seq,
+                'student' => $studentId,
+                'kind' => EventKind::NoticeSaid->value,
+                'now' => $this->clock->ms(),
+            ],
         );
         if (0 < $isNew) {
             $this->tasks->ensure(NoticeWork::SEEN, $lessonId, $this->clock->ms() + self::TOGETHER);
@@ -42,6 +48,14 @@ final readonly class NoticeStore
      */
     public function whoSaw(string $lessonId, int $seq): array
     {
-        return array_values(array_filter($this->db->fetchFirstColumn('SELECT student_id FROM notice_seen WHERE lesson_id = ? AND seq = ?', [$lessonId, $seq]), \is_string(...)));
+        return array_values(
+            array_filter(
+                $this->db->fetchFirstColumn('SELECT student_id FROM notice_seen WHERE lesson_id = ? AND seq = ?', [
+                    $lessonId,
+                    $seq,
+                ]),
+                \is_string(...),
+            ),
+        );
     }
 }

@@ -21,8 +21,11 @@ final readonly class NoticeWork implements TaskHandler
     public const PREPARED = 'preparedNotice';
     public const SEEN = 'noticesSeen';
 
-    public function __construct(private EntityManagerInterface $em, private LiveLesson $live, private Stream $stream)
-    {
+    public function __construct(
+        private EntityManagerInterface $em,
+        private LiveLesson $live,
+        private Stream $stream,
+    ) {
     }
 
     public static function kinds(): array
@@ -32,7 +35,9 @@ final readonly class NoticeWork implements TaskHandler
 
     public function classOf(Task $task): ?string
     {
-        return self::SEEN === $task->kind ? null : $this->em->find(PreparedNotice::class, $task->subject)?->round->lesson->class->id;
+        return self::SEEN === $task->kind
+            ? null
+            : $this->em->find(PreparedNotice::class, $task->subject)?->round->lesson->class->id;
     }
 
     public function handle(Task $task): ?int

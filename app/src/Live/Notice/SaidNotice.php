@@ -16,7 +16,13 @@ final readonly class SaidNotice
      * @param list<string> $students every student it was said to; none: all
      * @param int          $seen     how many have seen it
      */
-    public function __construct(public int $seq, public string $text, public int $at, public array $groups, public array $students, public int $seen)
-    {
+    public function __construct(
+        public int $seq,
+        public string $text,
+        public int $at,
+        public array $groups,
+        public array $students,
+        public int $seen,
+    ) {
     }
 }

@@ -20,7 +20,9 @@ class GroupSignal
     public function __construct(
         #[ORM\Id, ORM\ManyToOne, ORM\JoinColumn(nullable: false, onDelete: 'CASCADE')]
         public readonly Round $round,
-        #[ORM\Id, ORM\ManyToOne, ORM\JoinColumn(name: 'group_id', nullable: false, onDelete: 'CASCADE')]
+        #[ORM\Id,
+            ORM\ManyToOne,
+            ORM\JoinColumn(name: 'group_id', nullable: false, onDelete: 'CASCADE'),]
         public readonly WorkGroup $group,
         /** The student who called. */
         #[ORM\Column(type: 'guid', nullable: true)]

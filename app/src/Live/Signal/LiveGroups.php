@@ -27,8 +27,13 @@ use FreshHuddle\Core\Rooms\WayIn;
  */
 final readonly class LiveGroups
 {
-    public function __construct(private SignalStore $signals, private Progress $progress, private Staff $staff, private RoomSources $sources, private Numbers $numbers)
-    {
+    public function __construct(
+        private SignalStore $signals,
+        private Progress $progress,
+        private Staff $staff,
+        private RoomSources $sources,
+        private Numbers $numbers,
+    ) {
     }
 
     /**
@@ -48,20 +53,36 @@ final readonly class LiveGroups
         $progress = $this->progress->of($round, $floor);
         $names = $this->staff->names($round->lesson->class);
         $views = $standing = [];
-        $somebody = [] !== array_filter($where, static fn (Whereabouts $one): bool => Place::Lost !== $one->place && Place::Excused !== $one->place);
+        $somebody =
+            [] !==
+            array_filter(
+                $where,
+                static fn (Whereabouts $one): bool => Place::Lost !== $one->place && Place::Excused !== $one->place,
+            );
         foreach ($floor->groups as $group) {
             $is = $signals->of($group->id);
             $work = $progress[$group->id] ?? null;
-            $here = array_values(array_filter($group->students, static fn (string $student): bool => Place::Excused !== ($where[$student]->place ?? Place::Excused)));
+            $here = array_values(
+                array_filter(
+                    $group->students,
+                    static fn (string $student): bool => Place::Excused !==
+                        ($where[$student]->place ?? Place::Excused),
+                ),
+            );
             $silent = array_values(array_diff($here, $work->authors ?? []));
             $done = new WorkDone($work->filled ?? 0, $work->slots ?? 0);
             $isDone = $done->isDone(CallAbout::Done === $is->call?->about, null !== $work?->changedAt);
             // Where nobody of the class has given a sign, nothing is known of any group.
-            $isNobody = $somebody && [] === array_filter($here, static fn (string $student): bool => Place::Lost !== $where[$student]->place);
+            $isNobody =
+                $somebody
+                && [] ===
+                    array_filter($here, static fn (string $student): bool => Place::Lost !== $where[$student]->place);
             $stirredAt = Stillness::since($work?->changedAt, $is->visitedAt, $round->state()->outAt ?? $now);
             $views[] = new GroupSignalView(
                 $group->id,
-                null === $is->call ? null : new CallView($is->call->by, $is->call->about, $is->call->at, $is->call->seenAt),
+                null === $is->call
+                    ? null
+                    : new CallView($is->call->by, $is->call->about, $is->call->at, $is->call->seenAt),
                 $is->visits,
                 $is->visitedAt,
                 $is->visitor,
@@ -76,13 +97,45 @@ final readonly class LiveGroups
                 $stirredAt,
                 $stirredAt + Stillness::AFTER,
                 $isNobody,
-                $phase->isOut() ? $this->waitsFor($group, $here, $rooms[$group->id] ?? null, $openedBy, $roles, $round) : [],
+                $phase->isOut()
+                    ? $this->waitsFor($group, $here, $rooms[$group->id] ?? null, $openedBy, $roles, $round)
+                    : [],
             );
-            $missing = \count(array_filter($here, static fn (string $student): bool => !\in_array($where[$student]->place, [Place::InPlace, Place::OnTheWay], true)));
-            $standing[] = new GroupAt($group->id, $is->call?->at, $is->visits, $is->visitedAt, null !== $is->visitor, $work?->changedAt, $isDone ? 1.0 : $done->share(), $missing, \count($silent), $isNobody);
+            $missing = \count(
+                array_filter(
+                    $here,
+                    static fn (string $student): bool => !\in_array(
+                        $where[$student]->place,
+                        [Place::InPlace, Place::OnTheWay],
+                        true,
+                    ),
+                ),
+            );
+            $standing[] = new GroupAt(
+                $group->id,
+                $is->call?->at,
+                $is->visits,
+                $is->visitedAt,
+                null !== $is->visitor,
+                $work?->changedAt,
+                $isDone ? 1.0 : $done->share(),
+                $missing,
+                \count($silent),
+                $isNobody,
+            );
         }
 
-        return [$views, array_map(static fn (NextVisit $next): NextVisitView => new NextVisitView($next->group, $next->reason, $next->since), VisitOrder::of($standing, $now, $round->state()->outAt ?? $now))];
+        return [
+            $views,
+            array_map(
+                static fn (NextVisit $next): NextVisitView => new NextVisitView(
+                    $next->group,
+                    $next->reason,
+                    $next->since,
+                ),
+                VisitOrder::of($standing, $now, $round->state()->outAt ?? $now),
+            ),
+        ];
     }
 
     /**
@@ -91,8 +144,14 @@ final readonly class LiveGroups
      *
      * @return list<string> ids
      */
-    private function waitsFor(Group $group, array $here, ?RoomView $room, string $openedBy, array $roles, Round $round): array
-    {
+    private function waitsFor(
+        Group $group,
+        array $here,
+        ?RoomView $room,
+        string $openedBy,
+        array $roles,
+        Round $round,
+    ): array {
         $held = [];
         foreach ($group->students as $i => $student) {
             if (\in_array($student, $here, true)) {
@@ -102,7 +161,8 @@ final readonly class LiveGroups
         $openers = WayIn::openers($openedBy, $held);
         $waits = array_filter(
             array_keys($held),
-            static fn (string $student): bool => WayIn::Wait === WayIn::of($room?->source, $openedBy, $held, $student, $room?->openedAt, $round->state()->outAt ?? 0),
+            static fn (string $student): bool => WayIn::Wait ===
+                WayIn::of($room?->source, $openedBy, $held, $student, $room?->openedAt, $round->state()->outAt ?? 0),
         );
 
         return [] === $waits ? [] : $openers;

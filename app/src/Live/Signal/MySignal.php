@@ -40,6 +40,14 @@ final readonly class MySignal
         [$about, $at, $seenAt, $mine, $mark, $visited, $place] = $row + [null, null, null, null, null, null, null];
         $calls = \is_string($about) ? CallAbout::tryFrom($about) : null;
 
-        return new self($calls, \is_int($at) ? $at : null, null !== $calls && null !== $seenAt, null !== $calls && \is_int($place) ? $place : 0, true === $mine, \is_string($mark) ? ChalkMark::tryFrom($mark) : null, true === $visited);
+        return new self(
+            $calls,
+            \is_int($at) ? $at : null,
+            null !== $calls && null !== $seenAt,
+            null !== $calls && \is_int($place) ? $place : 0,
+            true === $mine,
+            \is_string($mark) ? ChalkMark::tryFrom($mark) : null,
+            true === $visited,
+        );
     }
 }

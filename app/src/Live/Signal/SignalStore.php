@@ -18,7 +18,18 @@ use FreshHuddle\Core\Live\Signal\Signals;
  */
 final readonly class SignalStore
 {
-    private const COLUMNS = ['called_by', 'about', 'called_at', 'call_seen_at', 'visits', 'visited_at', 'visitor', 'visit_since', 'mark', 'marked_at'];
+    private const COLUMNS = [
+        'called_by',
+        'about',
+        'called_at',
+        'call_seen_at',
+        'visits',
+        'visited_at',
+        'visitor',
+        'visit_since',
+        'mark',
+        'marked_at',
+    ];
 
     public function __construct(private Connection $db)
     {
@@ -27,10 +38,19 @@ final readonly class SignalStore
     public function of(string $roundId): Signals
     {
         $groups = [];
-        foreach (Row::all($this->db->fetchAllAssociative('SELECT * FROM group_signal WHERE round_id = ?', [$roundId])) as $row) {
+        foreach (
+            Row::all($this->db->fetchAllAssociative('SELECT * FROM group_signal WHERE round_id = ?', [$roundId])) as $row
+        ) {
             $by = $row->textOrNull('called_by');
             $groups[$row->text('group_id')] = new GroupSignals(
-                null === $by ? null : new Call($by, CallAbout::from($row->text('about')), $row->int('called_at'), $row->intOrNull('call_seen_at')),
+                null === $by
+                    ? null
+                    : new Call(
+                        $by,
+                        CallAbout::from($row->text('about')),
+                        $row->int('called_at'),
+                        $row->intOrNull('call_seen_at'),
+                    ),
                 $row->int('visits'),
                 $row->intOrNull('visited_at'),
                 $row->textOrNull('visitor'),
@@ -55,10 +75,32 @@ final readonly class SignalStore
             if (isset($before->groups[$id]) && $before->groups[$id]->equals($is)) {
                 continue;
             }
-            $values = [$is->call?->by, $is->call?->about->value, $is->call?->at, $is->call?->seenAt, $is->visits, $is->visitedAt, $is->visitor, $is->since, $is->mark?->value, $is->markedAt];
+            $values = [
+                $is->call?->by,
+                $is->call?->about->value,
+                $is->call?->at,
+                $is->call?->seenAt,
+                $is->visits,
+                $is->visitedAt,
+                $is->visitor,
+                $is->since,
+                $is->mark?->value,
+                $is->markedAt,
+            ];
             $this->db->executeStatement(
-                'INSERT INTO group_signal (round_id, group_id, '.implode(', ', self::COLUMNS).') VALUES (?, ?, '.implode(', ', array_fill(0, \count($values), '?')).')
-                 ON CONFLICT (round_id, group_id) DO UPDATE SET '.implode(', ', array_map(static fn (string $column): string => "{$column} = EXCLUDED.{$column}", self::COLUMNS)),
+                'INSERT INTO group_signal (round_id, group_id, '.
+                    implode(', ', self::COLUMNS).
+                    ') VALUES (?, ?, '.
+                    implode(', ', array_fill(0, \count($values), '?')).
+                    ')
+                 ON CONFLICT (round_id, group_id) DO UPDATE SET '.
+                    implode(
+                        ', ',
+                        array_map(
+                            static fn (string $column): string => "{$column} = EXCLUDED.{$column}",
+                            self::COLUMNS,
+                        ),
+                    ),
                 [$roundId, (string) $id, ...$values],
             );
         }

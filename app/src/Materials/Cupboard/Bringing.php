@@ -15,8 +15,12 @@ use FreshHuddle\App\Materials\Job\JobView;
  */
 final readonly class Bringing
 {
-    public function __construct(private OriginalFile $files, private OriginalPackage $packages, private Cupboard $cupboard, private Jobs $jobs)
-    {
+    public function __construct(
+        private OriginalFile $files,
+        private OriginalPackage $packages,
+        private Cupboard $cupboard,
+        private Jobs $jobs,
+    ) {
     }
 
     /**
@@ -27,7 +31,8 @@ final readonly class Bringing
     public function bring(Teacher $teacher, ImportOriginal $file): Imported
     {
         if (null === $file->package) {
-            return '' === trim($file->text) ? throw MaterialsRefused::unusable('materials.file_of_another_kind', 'text') : new Imported($this->cupboard->add($teacher, $this->files->read($file))->id, null);
+            return '' === trim($file->text)
+                ? throw MaterialsRefused::unusable('materials.file_of_another_kind', 'text') : new Imported($this->cupboard->add($teacher, $this->files->read($file))->id, null);
         }
         $bytes = base64_decode($file->package, true);
         if (false === $bytes) {
@@ -35,10 +40,24 @@ final readonly class Bringing
         }
         ['save' => $save, 'shown' => $shown] = $this->look($file->name, $bytes);
         if (\count($shown) > ImportWork::AT_ONCE) {
-            return new Imported(null, JobView::of($this->jobs->begin($teacher, JobKind::Import, $file->name, $bytes, (int) ceil(\count($shown) / ImportWork::AT_ONCE))));
+            return new Imported(
+                null,
+                JobView::of(
+                    $this->jobs->begin(
+                        $teacher,
+                        JobKind::Import,
+                        $file->name,
+                        $bytes,
+                        (int) ceil(\count($shown) / ImportWork::AT_ONCE),
+                    ),
+                ),
+            );
         }
 
-        return new Imported($this->cupboard->add($teacher, $save, $this->packages->keep($teacher, $bytes, $shown))->id, null);
+        return new Imported(
+            $this->cupboard->add($teacher, $save, $this->packages->keep($teacher, $bytes, $shown))->id,
+            null,
+        );
     }
 
     /**

@@ -33,8 +33,17 @@ final readonly class Cupboard implements Forgets
     /** What is deleted can be brought back for so long. Milliseconds. */
     private const FOUND = 30 * 86_400_000;
 
-    public function __construct(private EntityManagerInterface $em, private Pages $pages, private Change $change, private Clock $clock, private Stream $stream, private Words $words, private Markdown $markdown, private MediaReader $media, private MediaUses $uses)
-    {
+    public function __construct(
+        private EntityManagerInterface $em,
+        private Pages $pages,
+        private Change $change,
+        private Clock $clock,
+        private Stream $stream,
+        private Words $words,
+        private Markdown $markdown,
+        private MediaReader $media,
+        private MediaUses $uses,
+    ) {
     }
 
     /**
@@ -106,7 +115,11 @@ final readonly class Cupboard implements Forgets
             throw MaterialsRefused::outdated('materials.original.changed');
         }
         try {
-            $base = new Original(trim($save->base->title), array_map(static fn (PageView $page): Page => $page->page(), $save->base->pages), $save->base->variants);
+            $base = new Original(
+                trim($save->base->title),
+                array_map(static fn (PageView $page): Page => $page->page(), $save->base->pages),
+                $save->base->variants,
+            );
 
             return (new OriginalMerge())->of($base, $this->original($master), $mine);
         } catch (UnusableOriginal) {
@@ -116,7 +129,18 @@ final readonly class Cupboard implements Forgets
 
     public function copy(Teacher $teacher, Master $master, string $title): Master
     {
-        $copy = new Master(Uuid::v7()->toRfc4122(), $teacher, mb_substr($title, 0, 120), $master->subject, $master->year, $master->about, $master->pages, $master->variants, 1, $this->clock->ms());
+        $copy = new Master(
+            Uuid::v7()->toRfc4122(),
+            $teacher,
+            mb_substr($title, 0, 120),
+            $master->subject,
+            $master->year,
+            $master->about,
+            $master->pages,
+            $master->variants,
+            1,
+            $this->clock->ms(),
+        );
         $this->change->of(function () use ($copy): void {
             $this->em->persist($copy);
             $this->em->flush();
@@ -141,10 +165,24 @@ final readonly class Cupboard implements Forgets
     public function deleted(Teacher $teacher): array
     {
         /** @var list<Master> $masters */
-        $masters = $this->em->createQuery('SELECT o FROM '.Master::class.' o WHERE o.teacher = ?1 AND o.removedAt > ?2 ORDER BY o.removedAt DESC, o.id')
-            ->setParameter(1, $teacher)->setParameter(2, $this->clock->ms() - self::FOUND)->getResult();
+        $masters = $this->em
+            ->createQuery(
+                'SELECT o FROM '.
+                    Master::class.
+                    ' o WHERE o.teacher = ?1 AND o.removedAt > ?2 ORDER BY o.removedAt DESC, o.id',
+            )
+            ->setParameter(1, $teacher)
+            ->setParameter(2, $this->clock->ms() - self::FOUND)
+            ->getResult();
 
-        return array_map(static fn (Master $master): DeletedOriginal => new DeletedOriginal($master->id, $master->title, $master->removedAt ?? 0), $masters);
+        return array_map(
+            static fn (Master $master): DeletedOriginal => new DeletedOriginal(
+                $master->id,
+                $master->title,
+                $master->removedAt ?? 0,
+            ),
+            $masters,
+        );
     }
 
     /**
@@ -152,8 +190,18 @@ final readonly class Cupboard implements Forgets
      */
     public function forgetOld(): void
     {
-        $this->em->createQuery('DELETE FROM '.Master::class.' o WHERE o.removedAt <= ?1 AND NOT EXISTS (SELECT 1 FROM '.HandOut::class.' h WHERE h.original = o) AND NOT EXISTS (SELECT 1 FROM '.WorkCopy::class.' c WHERE c.original = o)')
-            ->setParameter(1, $this->clock->ms() - self::FOUND)->execute();
+        $this->em
+            ->createQuery(
+                'DELETE FROM '.
+                    Master::class.
+                    ' o WHERE o.removedAt <= ?1 AND NOT EXISTS (SELECT 1 FROM '.
+                    HandOut::class.
+                    ' h WHERE h.original = o) AND NOT EXISTS (SELECT 1 FROM '.
+                    WorkCopy::class.
+                    ' c WHERE c.original = o)',
+            )
+            ->setParameter(1, $this->clock->ms() - self::FOUND)
+            ->execute();
     }
 
     public function archive(Master $master, bool $archived): void
@@ -164,7 +212,11 @@ final readonly class Cupboard implements Forgets
 
     public function original(Master $master): Original
     {
-        return new Original($master->title, array_map(static fn (PageView $page): Page => $page->page(), $this->pages->read($master->pages)), $this->pages->variants($master->variants));
+        return new Original(
+            $master->title,
+            array_map(static fn (PageView $page): Page => $page->page(), $this->pages->read($master->pages)),
+            $this->pages->variants($master->variants),
+        );
     }
 
     public function view(Master $master): OriginalView
@@ -209,13 +261,19 @@ final readonly class Cupboard implements Forgets
     {
         $original = self::read($save)->withMedia(static fn (string $id): string => $media[$id] ?? $id);
 
-        return [] === $original->media() ? $original : $original->withMediaAmong($this->media->open($teacher->id, $original->media()));
+        return [] === $original->media()
+            ? $original
+            : $original->withMediaAmong($this->media->open($teacher->id, $original->media()));
     }
 
     private static function read(SaveOriginal $save): Original
     {
         try {
-            return new Original(trim($save->title), array_map(static fn (PageView $page): Page => $page->page(), $save->pages), $save->variants);
+            return new Original(
+                trim($save->title),
+                array_map(static fn (PageView $page): Page => $page->page(), $save->pages),
+                $save->variants,
+            );
         } catch (UnusableOriginal $e) {
             throw MaterialsRefused::because($e->says, 'pages');
         }
@@ -227,7 +285,16 @@ final readonly class Cupboard implements Forgets
     private function tell(Master $master): void
     {
         /** @var list<Round> $rounds */
-        $rounds = $this->em->createQuery('SELECT DISTINCT r FROM '.Round::class.' r, '.HandOut::class.' h WHERE h.round = r AND h.original = ?1')->setParameter(1, $master->id)->getResult();
+        $rounds = $this->em
+            ->createQuery(
+                'SELECT DISTINCT r FROM '.
+                    Round::class.
+                    ' r, '.
+                    HandOut::class.
+                    ' h WHERE h.round = r AND h.original = ?1',
+            )
+            ->setParameter(1, $master->id)
+            ->getResult();
         $lessons = array_unique(array_map(static fn (Round $round): string => $round->lesson->id, $rounds));
         if ([] !== $lessons) {
             $this->stream->publish(array_values(array_map(Audience::staff(...), $lessons)), ['kind' => 'lesson']);

@@ -68,18 +68,32 @@ final readonly class CupboardController
         $master = $this->access->original($teacher, $id);
         $original = $this->cupboard->original($master);
 
-        $text = 'json' === $format ? $this->files->json($original, $master) : $this->files->markdown($original, $master);
+        $text =
+            'json' === $format ? $this->files->json($original, $master) : $this->files->markdown($original, $master);
         if ([] !== $original->media()) {
-            return new Download($this->packages->write("original.{$format}", $text, $original), "{$master->title}.zip", 'application/zip');
+            return new Download(
+                $this->packages->write("original.{$format}", $text, $original),
+                "{$master->title}.zip",
+                'application/zip',
+            );
         }
 
-        return new Download($text, "{$master->title}.{$format}", 'json' === $format ? 'application/json' : 'text/markdown; charset=UTF-8');
+        return new Download(
+            $text,
+            "{$master->title}.{$format}",
+            'json' === $format ? 'application/json' : 'text/markdown; charset=UTF-8',
+        );
     }
 
     /** Creates a worksheet for a round; each group of the round gets a copy. */
     #[Route('/rounds/{id}/originals', methods: ['POST'])]
-    public function addTo(#[CurrentUser] Teacher $teacher, string $id, #[Body(1_000_000)] SaveOriginal $request): OriginalView
-    {
+    public function addTo(
+        #[CurrentUser]
+        Teacher $teacher,
+        string $id,
+        #[Body(1_000_000)]
+        SaveOriginal $request,
+    ): OriginalView {
         $round = $this->lessonAccess->round($teacher, $id);
 
         return $this->change->of(function () use ($teacher, $round, $request): OriginalView {
@@ -99,8 +113,13 @@ final readonly class CupboardController
 
     /** Saves a worksheet; what two windows change is brought together. */
     #[Route('/originals/{id}', methods: ['PUT'])]
-    public function save(#[CurrentUser] Teacher $teacher, string $id, #[Body(2_000_000)] SaveOriginal $request): OriginalView
-    {
+    public function save(
+        #[CurrentUser]
+        Teacher $teacher,
+        string $id,
+        #[Body(2_000_000)]
+        SaveOriginal $request,
+    ): OriginalView {
         return $this->cupboard->view($this->cupboard->save($this->access->original($teacher, $id), $request));
     }
 
@@ -110,7 +129,13 @@ final readonly class CupboardController
     {
         $master = $this->access->original($teacher, $id);
 
-        return $this->cupboard->view($this->cupboard->copy($teacher, $master, $this->words->say(new Message('materials.copy_of', ['title' => $master->title]))));
+        return $this->cupboard->view(
+            $this->cupboard->copy(
+                $teacher,
+                $master,
+                $this->words->say(new Message('materials.copy_of', ['title' => $master->title])),
+            ),
+        );
     }
 
     /** Archives a worksheet, or takes it out of the archive. */

@@ -18,7 +18,7 @@ final readonly class ImportOriginal
         public string $name,
         #[Assert\Length(max: 400_000, maxMessage: 'materials.file_is_too_long')]
         public string $text = '',
-        #[Assert\Length(max: 40_000_000, maxMessage: 'materials.package_at_most_30_mb')]
+        #[Assert\Length(max: 40_000_000, maxMessage: 'materials.package_at_most_30_mb'),]
         public ?string $package = null,
     ) {
     }

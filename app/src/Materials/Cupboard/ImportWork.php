@@ -17,8 +17,12 @@ final readonly class ImportWork implements JobWork
     /** Pictures and recordings of a step. */
     public const AT_ONCE = 4;
 
-    public function __construct(private FileStore $store, private OriginalPackage $packages, private Bringing $bringing, private Cupboard $cupboard)
-    {
+    public function __construct(
+        private FileStore $store,
+        private OriginalPackage $packages,
+        private Bringing $bringing,
+        private Cupboard $cupboard,
+    ) {
     }
 
     public static function kind(): JobKind
@@ -30,7 +34,11 @@ final readonly class ImportWork implements JobWork
     {
         $bytes = $this->store->get($job->input);
         ['shown' => $shown] = $this->bringing->look($job->name, $bytes);
-        $job->parts += $this->packages->keep($job->teacher, $bytes, \array_slice($shown, $job->done * self::AT_ONCE, self::AT_ONCE, true));
+        $job->parts += $this->packages->keep(
+            $job->teacher,
+            $bytes,
+            \array_slice($shown, $job->done * self::AT_ONCE, self::AT_ONCE, true),
+        );
     }
 
     public function finish(Job $job): string

@@ -42,11 +42,42 @@ final readonly class Markdown
     public function __construct(#[Autowire(service: 'cache.texts')] private ?CacheInterface $kept = null)
     {
         $environment = new Environment(self::OPTIONS);
-        $environment->addExtension(new CommonMarkCoreExtension())->addExtension(new TableExtension())->addExtension(new StrikethroughExtension());
+        $environment
+            ->addExtension(new CommonMarkCoreExtension())
+            ->addExtension(new TableExtension())
+            ->addExtension(new StrikethroughExtension());
         $this->markdown = new MarkdownConverter($environment);
-        $config = (new HtmlSanitizerConfig())->allowLinkSchemes(['https', 'http'])->allowElement('a', ['href'])
-            ->forceAttribute('a', 'rel', 'noopener noreferrer')->forceAttribute('a', 'target', '_blank')->withMaxInputLength(200_000);
-        foreach (['p', 'br', 'strong', 'em', 'del', 'ul', 'ol', 'li', 'blockquote', 'code', 'pre', 'hr', 'h3', 'h4', 'h5', 'table', 'thead', 'tbody', 'tr', 'th', 'td'] as $element) {
+        $config = (new HtmlSanitizerConfig())
+            ->allowLinkSchemes(['https', 'http'])
+            ->allowElement('a', ['href'])
+            ->forceAttribute('a', 'rel', 'noopener noreferrer')
+            ->forceAttribute('a', 'target', '_blank')
+            ->withMaxInputLength(200_000);
+        foreach (
+            [
+                'p',
+                'br',
+                'strong',
+                'em',
+                'del',
+                'ul',
+                'ol',
+                'li',
+                'blockquote',
+                'code',
+                'pre',
+                'hr',
+                'h3',
+                'h4',
+                'h5',
+                'table',
+                'thead',
+                'tbody',
+                'tr',
+                'th',
+                'td',
+            ] as $element
+        ) {
             $config = $config->allowElement($element);
         }
         // Without namespaces, which cost more with every element there is.
@@ -62,14 +93,20 @@ final readonly class Markdown
             return '';
         }
 
-        return null === $this->kept ? $this->parsed($text) : $this->kept->get(self::VERSION.hash('sha256', $text), fn (): string => $this->parsed($text));
+        return null === $this->kept
+            ? $this->parsed($text)
+            : $this->kept->get(self::VERSION.hash('sha256', $text), fn (): string => $this->parsed($text));
     }
 
     private function parsed(string $text): string
     {
         $html = $this->markdown->convert($text)->getContent();
         // The title of the page is the first heading and the slots are the second: headings in a text come below.
-        $html = (string) preg_replace_callback('~<(/?)h([1-6])>~', static fn (array $tag): string => "<{$tag[1]}h".min(5, 2 + (int) $tag[2]).'>', $html);
+        $html = (string) preg_replace_callback(
+            '~<(/?)h([1-6])>~',
+            static fn (array $tag): string => "<{$tag[1]}h".min(5, 2 + (int) $tag[2]).'>',
+            $html,
+        );
 
         // A name and password in a link are nobody's to see.
         $html = (string) preg_replace('~(<a\s[^>]*href="https?://)[^/?#"]*@~i', '$1', $html);

@@ -31,8 +31,16 @@ final readonly class OriginalAccess
             return $original;
         }
         /** @var list<SchoolClass> $classes */
-        $classes = $this->em->createQuery('SELECT DISTINCT c FROM '.SchoolClass::class.' c, '.HandOut::class.' h JOIN h.round r JOIN r.lesson l WHERE l.class = c AND h.original = ?1 AND l.removedAt IS NULL')
-            ->setParameter(1, $original->id)->getResult();
+        $classes = $this->em
+            ->createQuery(
+                'SELECT DISTINCT c FROM '.
+                    SchoolClass::class.
+                    ' c, '.
+                    HandOut::class.
+                    ' h JOIN h.round r JOIN r.lesson l WHERE l.class = c AND h.original = ?1 AND l.removedAt IS NULL',
+            )
+            ->setParameter(1, $original->id)
+            ->getResult();
         foreach ($classes as $class) {
             if (null !== $this->staff->role($teacher, $class)) {
                 $this->staff->may($teacher, $class);

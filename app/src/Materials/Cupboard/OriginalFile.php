@@ -28,14 +28,27 @@ final readonly class OriginalFile
     public function json(Original $original, Master $master): string
     {
         return json_encode(
-            ['format' => self::FORMAT, 'version' => 1, 'title' => $original->title, 'subject' => $master->subject, 'year' => $master->year, 'about' => $master->about, 'variants' => $original->variants, 'pages' => $original->pages],
+            [
+                'format' => self::FORMAT,
+                'version' => 1,
+                'title' => $original->title,
+                'subject' => $master->subject,
+                'year' => $master->year,
+                'about' => $master->about,
+                'variants' => $original->variants,
+                'pages' => $original->pages,
+            ],
             \JSON_THROW_ON_ERROR | \JSON_UNESCAPED_UNICODE | \JSON_UNESCAPED_SLASHES | \JSON_PRETTY_PRINT,
         )."\n";
     }
 
     public function markdown(Original $original, Master $master): string
     {
-        return MarkdownFile::write($original, ['subject' => $master->subject, 'year' => $master->year, 'about' => $master->about]);
+        return MarkdownFile::write($original, [
+            'subject' => $master->subject,
+            'year' => $master->year,
+            'about' => $master->about,
+        ]);
     }
 
     /**
@@ -46,7 +59,9 @@ final readonly class OriginalFile
         $name = trim((string) preg_replace('/\.[a-z]{1,8}$/i', '', $file->name));
         $untitled = mb_substr('' === $name ? '?' : $name, 0, Original::MAX_TITLE);
         try {
-            return str_starts_with(ltrim($file->text), '{') ? $this->fromJson($file->text) : $this->fromMarkdown($file->text, $untitled);
+            return str_starts_with(ltrim($file->text), '{')
+                ? $this->fromJson($file->text)
+                : $this->fromMarkdown($file->text, $untitled);
         } catch (UnusableOriginal $e) {
             throw MaterialsRefused::because($e->says, 'text');
         }
@@ -56,7 +71,15 @@ final readonly class OriginalFile
     {
         ['original' => $original, 'found' => $found] = (new MarkdownFile())->read($text, $untitled);
 
-        return new SaveOriginal($original->title, 0, array_map(PageView::of(...), $original->pages), $original->variants, mb_substr($found['subject'], 0, 80), mb_substr($found['year'], 0, 40), mb_substr($found['about'], 0, 300));
+        return new SaveOriginal(
+            $original->title,
+            0,
+            array_map(PageView::of(...), $original->pages),
+            $original->variants,
+            mb_substr($found['subject'], 0, 80),
+            mb_substr($found['year'], 0, 40),
+            mb_substr($found['about'], 0, 300),
+        );
     }
 
     private function fromJson(string $text): SaveOriginal

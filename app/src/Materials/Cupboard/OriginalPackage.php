@@ -23,7 +23,15 @@ final readonly class OriginalPackage
     /** Bytes of the text in it: as much as a text by itself may have. */
     private const MOST_TEXT = 1_600_000;
     private const TEXTS = ['original.json', 'original.md'];
-    private const ENDINGS = ['image/png' => 'png', 'image/jpeg' => 'jpg', 'image/webp' => 'webp', 'audio/mpeg' => 'mp3', 'audio/ogg' => 'ogg', 'audio/webm' => 'webm', 'audio/mp4' => 'm4a'];
+    private const ENDINGS = [
+        'image/png' => 'png',
+        'image/jpeg' => 'jpg',
+        'image/webp' => 'webp',
+        'audio/mpeg' => 'mp3',
+        'audio/ogg' => 'ogg',
+        'audio/webm' => 'webm',
+        'audio/mp4' => 'm4a',
+    ];
 
     public function __construct(private EntityManagerInterface $em, private MediaShelf $shelf)
     {
@@ -36,7 +44,9 @@ final readonly class OriginalPackage
     {
         $files = [$name => $text];
         foreach ($this->em->getRepository(Media::class)->findBy(['id' => $original->media()]) as $media) {
-            $files['media/'.$media->id.'.'.(self::ENDINGS[$media->type] ?? 'bin')] = $this->shelf->bytes($media);
+            $files['media/'.$media->id.'.'.(self::ENDINGS[$media->type] ?? 'bin')] = $this->shelf->bytes(
+                $media,
+            );
         }
 
         return Zip::of($files);

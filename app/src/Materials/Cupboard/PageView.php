@@ -26,6 +26,10 @@ final readonly class PageView
 
     public function page(): Page
     {
-        return new Page($this->id, $this->title, array_map(static fn (BlockView $block): Block => $block->block(), $this->blocks));
+        return new Page(
+            $this->id,
+            $this->title,
+            array_map(static fn (BlockView $block): Block => $block->block(), $this->blocks),
+        );
     }
 }

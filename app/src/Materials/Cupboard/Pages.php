@@ -27,7 +27,10 @@ final readonly class Pages
      */
     public function read(array $kept): array
     {
-        return array_map(fn (mixed $page): PageView => $this->shape->read(PageView::class, $page, 'pages'), array_values($kept));
+        return array_map(
+            fn (mixed $page): PageView => $this->shape->read(PageView::class, $page, 'pages'),
+            array_values($kept),
+        );
     }
 
     /**
@@ -37,7 +40,10 @@ final readonly class Pages
      */
     public function variants(array $kept): array
     {
-        return array_map(fn (mixed $variant): Variant => $this->shape->read(Variant::class, $variant, 'variants'), array_values($kept));
+        return array_map(
+            fn (mixed $variant): Variant => $this->shape->read(Variant::class, $variant, 'variants'),
+            array_values($kept),
+        );
     }
 
     /**

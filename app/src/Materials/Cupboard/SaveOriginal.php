@@ -17,13 +17,14 @@ final readonly class SaveOriginal
      *                                    brought together; null: it is refused then
      */
     public function __construct(
-        #[Assert\NotBlank(message: 'materials.original_needs_title', normalizer: 'trim'), Assert\Length(max: 120, maxMessage: 'lesson.title_at_most_120_characters')]
+        #[Assert\NotBlank(message: 'materials.original_needs_title', normalizer: 'trim'),
+            Assert\Length(max: 120, maxMessage: 'lesson.title_at_most_120_characters'),]
         public string $title,
         #[Assert\PositiveOrZero]
         public int $basedOn,
         #[Assert\Count(max: 20, maxMessage: 'materials.original_holds_at_most_20_pages')]
         public array $pages,
-        #[Assert\Count(max: 40, maxMessage: 'materials.original_holds_at_most_40_variants')]
+        #[Assert\Count(max: 40, maxMessage: 'materials.original_holds_at_most_40_variants'),]
         public array $variants = [],
         #[Assert\Length(max: 80, maxMessage: 'materials.at_most_80_characters')]
         public string $subject = '',

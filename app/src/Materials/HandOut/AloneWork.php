@@ -12,7 +12,12 @@ final readonly class AloneWork
     /**
      * @param string $roundSegment the segment of the round in whose plan it stands
      */
-    public function __construct(public string $segment, public string $original, public string $title, public string $round, public string $roundSegment)
-    {
+    public function __construct(
+        public string $segment,
+        public string $original,
+        public string $title,
+        public string $round,
+        public string $roundSegment,
+    ) {
     }
 }

@@ -16,7 +16,8 @@ final readonly class ByAttribute
      * @param list<ValueVariant> $values those that have a variant of their own
      */
     public function __construct(
-        #[Assert\NotBlank(message: 'materials.plan_by_what', normalizer: 'trim'), Assert\Length(max: 60)]
+        #[Assert\NotBlank(message: 'materials.plan_by_what', normalizer: 'trim'),
+            Assert\Length(max: 60),]
         public string $attribute,
         #[Assert\Count(max: 40), Assert\Valid]
         public array $values,
@@ -25,10 +26,18 @@ final readonly class ByAttribute
 
     public static function of(?VariantsBy $by): ?self
     {
-        return null === $by ? null : new self($by->attribute, array_map(
-            static fn (int|string $value, string $variant): ValueVariant => new ValueVariant((string) $value, $variant),
-            array_keys($by->variants),
-            array_values($by->variants),
-        ));
+        return null === $by
+            ? null
+            : new self(
+                $by->attribute,
+                array_map(
+                    static fn (int|string $value, string $variant): ValueVariant => new ValueVariant(
+                        (string) $value,
+                        $variant,
+                    ),
+                    array_keys($by->variants),
+                    array_values($by->variants),
+                ),
+            );
     }
 }

@@ -15,11 +15,7 @@ final readonly class CellView
     /**
      * @param string $variant '' for the plain form
      */
-    public function __construct(
-        #[Id]
-        public string $group,
-        public HandOutWay $way,
-        public string $variant = '',
-    ) {
+    public function __construct(#[Id] public string $group, public HandOutWay $way, public string $variant = '')
+    {
     }
 }

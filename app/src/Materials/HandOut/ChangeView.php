@@ -16,7 +16,11 @@ final readonly class ChangeView
      * @param string $what   the page's title or the block's text
      * @param int    $copies to how many copies it is done
      */
-    public function __construct(public string $title, public CopyChange $change, public string $what, public int $copies)
-    {
+    public function __construct(
+        public string $title,
+        public CopyChange $change,
+        public string $what,
+        public int $copies,
+    ) {
     }
 }

@@ -24,7 +24,14 @@ final readonly class CopyAccess
      */
     public function copy(Teacher $teacher, string $id): WorkCopy
     {
-        $query = $this->em->createQueryBuilder()->select('w', 'r', 'l', 'c')->from(WorkCopy::class, 'w')->join('w.round', 'r')->join('r.lesson', 'l')->join('l.class', 'c')->where('l.removedAt IS NULL');
+        $query = $this->em
+            ->createQueryBuilder()
+            ->select('w', 'r', 'l', 'c')
+            ->from(WorkCopy::class, 'w')
+            ->join('w.round', 'r')
+            ->join('r.lesson', 'l')
+            ->join('l.class', 'c')
+            ->where('l.removedAt IS NULL');
         $found = $this->staff->one(WorkCopy::class, $query, 'w', $teacher, $id);
         $this->staff->may($teacher, $found->round->lesson->class);
 
@@ -36,7 +43,15 @@ final readonly class CopyAccess
      */
     public function note(Teacher $teacher, string $id): MarginNote
     {
-        $query = $this->em->createQueryBuilder()->select('n', 'w', 'r', 'l', 'c')->from(MarginNote::class, 'n')->join('n.copy', 'w')->join('w.round', 'r')->join('r.lesson', 'l')->join('l.class', 'c')->where('l.removedAt IS NULL');
+        $query = $this->em
+            ->createQueryBuilder()
+            ->select('n', 'w', 'r', 'l', 'c')
+            ->from(MarginNote::class, 'n')
+            ->join('n.copy', 'w')
+            ->join('w.round', 'r')
+            ->join('r.lesson', 'l')
+            ->join('l.class', 'c')
+            ->where('l.removedAt IS NULL');
         $found = $this->staff->one(MarginNote::class, $query, 'n', $teacher, $id);
         $this->staff->may($teacher, $found->copy->round->lesson->class);
 

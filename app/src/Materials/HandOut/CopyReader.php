@@ -24,10 +24,14 @@ final readonly class CopyReader
     public function worked(string $roundId): array
     {
         $worked = [];
-        foreach (Row::all($this->db->fetchAllAssociative(
-            "SELECT c.id, count(DISTINCT a.slot) AS slots FROM work_copy c JOIN slot_answer a ON a.copy_id = c.id AND a.text <> '' WHERE c.round_id = ? GROUP BY c.id",
-            [$roundId],
-        )) as $row) {
+        foreach (
+            Row::all(
+                $this->db->fetchAllAssociative(
+                    "SELECT c.id, count(DISTINCT a.slot) AS slots FROM work_copy c JOIN slot_answer a ON a.copy_id = c.id AND a.text <> '' WHERE c.round_id = ? GROUP BY c.id",
+                    [$roundId],
+                ),
+            ) as $row
+        ) {
             $worked[$row->text('id')] = $row->int('slots');
         }
 
@@ -41,12 +45,14 @@ final readonly class CopyReader
      */
     public function written(string $roundId): array
     {
-        return Row::all($this->db->fetchAllAssociative(
-            "SELECT c.id, c.group_id, c.student_id, c.original_id || ' ' || c.original_version || ' ' || c.variant AS form FROM work_copy c
+        return Row::all(
+            $this->db->fetchAllAssociative(
+                "SELECT c.id, c.group_id, c.student_id, c.original_id || ' ' || c.original_version || ' ' || c.variant AS form FROM work_copy c
              WHERE c.round_id = ? AND c.way <> ? AND (c.group_id IS NOT NULL OR c.student_id IS NOT NULL)
                AND NOT EXISTS (SELECT 1 FROM hand_out h WHERE h.round_id = c.round_id AND h.original_id = c.original_id AND h.opens_with_id IS NOT NULL)",
-            [$roundId, HandOutWay::Read->value],
-        ));
+                [$roundId, HandOutWay::Read->value],
+            ),
+        );
     }
 
     /**
@@ -55,11 +61,15 @@ final readonly class CopyReader
     public function forms(string $roundId): array
     {
         $pages = [];
-        foreach (Row::all($this->db->fetchAllAssociative(
-            "SELECT DISTINCT ON (original_id, original_version, variant) original_id || ' ' || original_version || ' ' || variant AS form, pages
+        foreach (
+            Row::all(
+                $this->db->fetchAllAssociative(
+                    "SELECT DISTINCT ON (original_id, original_version, variant) original_id || ' ' || original_version || ' ' || variant AS form, pages
              FROM work_copy WHERE round_id = ?",
-            [$roundId],
-        )) as $row) {
+                    [$roundId],
+                ),
+            ) as $row
+        ) {
             $pages[$row->text('form')] = $row->json('pages');
         }
 
@@ -76,11 +86,13 @@ final readonly class CopyReader
      */
     public function progress(string $roundId, int $since): array
     {
-        return Row::all($this->db->fetchAllAssociative(
-            'SELECT a.copy_id, a.owner, count(*) FILTER (WHERE a.share >= 1) AS filled, max(a.at) FILTER (WHERE a.at >= ?) AS at
+        return Row::all(
+            $this->db->fetchAllAssociative(
+                'SELECT a.copy_id, a.owner, count(*) FILTER (WHERE a.share >= 1) AS filled, max(a.at) FILTER (WHERE a.at >= ?) AS at
              FROM work_copy c JOIN slot_answer a ON a.copy_id = c.id WHERE c.round_id = ? GROUP BY a.copy_id, a.owner',
-            [$since, $roundId],
-        ));
+                [$since, $roundId],
+            ),
+        );
     }
 
     /**
@@ -90,11 +102,16 @@ final readonly class CopyReader
      */
     public function authors(string $roundId, int $since): array
     {
-        return array_values(array_filter($this->db->fetchFirstColumn(
-            'SELECT a.author FROM work_copy c JOIN slot_answer a ON a.copy_id = c.id WHERE c.round_id = :round AND a.at >= :since
+        return array_values(
+            array_filter(
+                $this->db->fetchFirstColumn(
+                    'SELECT a.author FROM work_copy c JOIN slot_answer a ON a.copy_id = c.id WHERE c.round_id = :round AND a.at >= :since
              UNION SELECT r.author FROM work_copy c JOIN slot_revision r ON r.copy_id = c.id WHERE c.round_id = :round AND r.at >= :since',
-            ['round' => $roundId, 'since' => $since],
-        ), is_string(...)));
+                    ['round' => $roundId, 'since' => $since],
+                ),
+                is_string(...),
+            ),
+        );
     }
 
     /**
@@ -103,7 +120,14 @@ final readonly class CopyReader
     public function titles(string $roundId): array
     {
         $titles = [];
-        foreach (Row::all($this->db->fetchAllAssociative('SELECT DISTINCT o.id, o.title FROM work_copy c JOIN original o ON o.id = c.original_id WHERE c.round_id = ?', [$roundId])) as $row) {
+        foreach (
+            Row::all(
+                $this->db->fetchAllAssociative(
+                    'SELECT DISTINCT o.id, o.title FROM work_copy c JOIN original o ON o.id = c.original_id WHERE c.round_id = ?',
+                    [$roundId],
+                ),
+            ) as $row
+        ) {
             $titles[$row->text('id')] = $row->text('title');
         }
 
@@ -126,7 +150,12 @@ final readonly class CopyReader
                 $row->text('name'),
                 $row->int('original_version'),
             ),
-            Row::all($this->db->fetchAllAssociative('SELECT id, original_id, group_id, student_id, way, variant, name, original_version FROM work_copy WHERE round_id = ? ORDER BY name', [$roundId])),
+            Row::all(
+                $this->db->fetchAllAssociative(
+                    'SELECT id, original_id, group_id, student_id, way, variant, name, original_version FROM work_copy WHERE round_id = ? ORDER BY name',
+                    [$roundId],
+                ),
+            ),
         );
     }
 }

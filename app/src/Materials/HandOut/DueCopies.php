@@ -36,10 +36,18 @@ final readonly class DueCopies
         }
 
         if (null !== $row->opensWith && null !== $class) {
-            $groups[''] = array_values(array_filter($this->students($class), static fn (string $id): bool => null === $floor->groupOf($id) && (null === $only || $only === $id)));
+            $groups[''] = array_values(
+                array_filter(
+                    $this->students($class),
+                    static fn (string $id): bool => null === $floor->groupOf($id) && (null === $only || $only === $id),
+                ),
+            );
         }
 
-        return $row->copies($groups, null === $row->by ? [] : $this->said(array_merge(...array_values($groups), ...[[]])));
+        return $row->copies(
+            $groups,
+            null === $row->by ? [] : $this->said(array_merge(...array_values($groups), ...[[]])),
+        );
     }
 
     /**
@@ -47,7 +55,14 @@ final readonly class DueCopies
      */
     private function students(SchoolClass $class): array
     {
-        $ids = $this->em->createQuery('SELECT s.id FROM '.Student::class.' s WHERE s.class = ?1 AND s.removedAt IS NULL AND s.seatable = true AND s.guest = false ORDER BY s.position, s.id')->setParameter(1, $class)->getSingleColumnResult();
+        $ids = $this->em
+            ->createQuery(
+                'SELECT s.id FROM '.
+                    Student::class.
+                    ' s WHERE s.class = ?1 AND s.removedAt IS NULL AND s.seatable = true AND s.guest = false ORDER BY s.position, s.id',
+            )
+            ->setParameter(1, $class)
+            ->getSingleColumnResult();
 
         return array_values(array_filter($ids, \is_string(...)));
     }

@@ -15,7 +15,11 @@ final readonly class GroupProgress
      * @param int          $slots     all of them
      * @param list<string> $authors   members who have written something
      */
-    public function __construct(public ?int $changedAt, public int $filled, public int $slots, public array $authors)
-    {
+    public function __construct(
+        public ?int $changedAt,
+        public int $filled,
+        public int $slots,
+        public array $authors,
+    ) {
     }
 }

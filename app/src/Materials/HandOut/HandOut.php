@@ -17,9 +17,21 @@ use FreshHuddle\Core\Materials\HandOutWay;
  * HandOutPlan.
  */
 #[ORM\Entity]
-#[ORM\UniqueConstraint(name: 'hand_out_group', columns: ['round_id', 'original_id', 'group_id'], options: ['where' => '(group_id IS NOT NULL)'])]
-#[ORM\UniqueConstraint(name: 'hand_out_all', columns: ['round_id', 'original_id'], options: ['where' => '((group_id IS NULL) AND (attribute IS NULL))'])]
-#[ORM\UniqueConstraint(name: 'hand_out_value', columns: ['round_id', 'original_id', 'attribute', 'value'], options: ['where' => '(attribute IS NOT NULL)'])]
+#[ORM\UniqueConstraint(
+    name: 'hand_out_group',
+    columns: ['round_id', 'original_id', 'group_id'],
+    options: ['where' => '(group_id IS NOT NULL)'],
+),]
+#[ORM\UniqueConstraint(
+    name: 'hand_out_all',
+    columns: ['round_id', 'original_id'],
+    options: ['where' => '((group_id IS NULL) AND (attribute IS NULL))'],
+),]
+#[ORM\UniqueConstraint(
+    name: 'hand_out_value',
+    columns: ['round_id', 'original_id', 'attribute', 'value'],
+    options: ['where' => '(attribute IS NOT NULL)'],
+),]
 class HandOut
 {
     public function __construct(
@@ -45,7 +57,8 @@ class HandOut
         #[ORM\Column(length: 120, nullable: true)]
         public readonly ?string $value = null,
         /** The segment it opens with, in which everybody works alone; null: it opens with its round. */
-        #[ORM\ManyToOne, ORM\JoinColumn(name: 'opens_with_id', nullable: true, onDelete: 'CASCADE')]
+        #[ORM\ManyToOne,
+            ORM\JoinColumn(name: 'opens_with_id', nullable: true, onDelete: 'CASCADE'),]
         public readonly ?Segment $opensWith = null,
     ) {
     }

@@ -18,8 +18,13 @@ use Symfony\Component\Security\Http\Attribute\CurrentUser;
 #[Route('/api/staff', requirements: ['id' => Requirement::UUID])]
 final readonly class HandOutController
 {
-    public function __construct(private HandingOut $handingOut, private Updating $updating, private HandOutPlan $plan, private WorkReader $work, private LessonAccess $lessonAccess)
-    {
+    public function __construct(
+        private HandingOut $handingOut,
+        private Updating $updating,
+        private HandOutPlan $plan,
+        private WorkReader $work,
+        private LessonAccess $lessonAccess,
+    ) {
     }
 
     /** Says which group or student gets which worksheet. */

@@ -31,8 +31,14 @@ use Symfony\Component\Uid\Uuid;
  */
 final readonly class HandOutPlan
 {
-    public function __construct(private EntityManagerInterface $em, private OriginalAccess $access, private Change $change, private Stream $stream, private Clock $clock, private RunningOrders $orders)
-    {
+    public function __construct(
+        private EntityManagerInterface $em,
+        private OriginalAccess $access,
+        private Change $change,
+        private Stream $stream,
+        private Clock $clock,
+        private RunningOrders $orders,
+    ) {
     }
 
     /**
@@ -42,20 +48,43 @@ final readonly class HandOutPlan
     {
         $rows = [];
         foreach ($this->cells($roundId) as $cell) {
-            $rows[$cell->original->id] ??= ['way' => HandOutWay::Nothing, 'variant' => '', 'cells' => [], 'by' => null, 'opens' => null];
+            $rows[$cell->original->id] ??= [
+                'way' => HandOutWay::Nothing,
+                'variant' => '',
+                'cells' => [],
+                'by' => null,
+                'opens' => null,
+            ];
             if (null !== $cell->attribute) {
                 $by = $rows[$cell->original->id]['by'];
-                $rows[$cell->original->id]['by'] = new VariantsBy($cell->attribute, array_replace(null === $by ? [] : $by->variants, [(string) $cell->value => $cell->variant]));
+                $rows[$cell->original->id]['by'] = new VariantsBy(
+                    $cell->attribute,
+                    array_replace(null === $by ? [] : $by->variants, [(string) $cell->value => $cell->variant]),
+                );
             } elseif (null === $cell->group) {
                 $rows[$cell->original->id]['way'] = $cell->way;
                 $rows[$cell->original->id]['variant'] = $cell->variant;
                 $rows[$cell->original->id]['opens'] = $cell->opensWith?->id;
             } else {
-                $rows[$cell->original->id]['cells'][$cell->group->id] = ['way' => $cell->way, 'variant' => $cell->variant];
+                $rows[$cell->original->id]['cells'][$cell->group->id] = [
+                    'way' => $cell->way,
+                    'variant' => $cell->variant,
+                ];
             }
         }
 
-        return array_map(static fn (string $original, array $row): HandOutRow => new HandOutRow($original, $row['way'], $row['cells'], $row['variant'], $row['by'], $row['opens']), array_keys($rows), array_values($rows));
+        return array_map(
+            static fn (string $original, array $row): HandOutRow => new HandOutRow(
+                $original,
+                $row['way'],
+                $row['cells'],
+                $row['variant'],
+                $row['by'],
+                $row['opens'],
+            ),
+            array_keys($rows),
+            array_values($rows),
+        );
     }
 
     /**
@@ -82,7 +111,22 @@ final readonly class HandOutPlan
             $rows = $plan->rows;
             foreach ($this->rows($round->id) as $row) {
                 if (!isset($seen[$row->original]) && !\in_array($row->original, $plan->knew, true)) {
-                    $rows[] = new RowPlan($row->original, $row->way, array_map(static fn (string $group, array $cell): CellView => new CellView($group, $cell['way'], $cell['variant']), array_keys($row->cells), array_values($row->cells)), $row->variant, ByAttribute::of($row->by), $row->opensWith);
+                    $rows[] = new RowPlan(
+                        $row->original,
+                        $row->way,
+                        array_map(
+                            static fn (string $group, array $cell): CellView => new CellView(
+                                $group,
+                                $cell['way'],
+                                $cell['variant'],
+                            ),
+                            array_keys($row->cells),
+                            array_values($row->cells),
+                        ),
+                        $row->variant,
+                        ByAttribute::of($row->by),
+                        $row->opensWith,
+                    );
                 }
             }
             $this->write($round, $rows);
@@ -122,7 +166,11 @@ final readonly class HandOutPlan
                 $rows[] = self::planned($row, $row->opensWith);
             }
         }
-        $this->save($teacher, $round, new SavePlan([...$rows, new RowPlan($originalId, HandOutWay::Each, [], '', null, $segment->id)]));
+        $this->save(
+            $teacher,
+            $round,
+            new SavePlan([...$rows, new RowPlan($originalId, HandOutWay::Each, [], '', null, $segment->id)]),
+        );
 
         return $round;
     }
@@ -147,8 +195,16 @@ final readonly class HandOutPlan
             }
             $rows[] = self::planned($row, $opens, $groups);
         }
-        $own = $isSameLesson ? array_filter($this->rows($to->id), static fn (HandOutRow $row): bool => null !== $row->opensWith) : [];
-        $this->write($to, [...$rows, ...array_map(static fn (HandOutRow $row): RowPlan => self::planned($row, $row->opensWith), array_values($own))]);
+        $own = $isSameLesson
+            ? array_filter($this->rows($to->id), static fn (HandOutRow $row): bool => null !== $row->opensWith)
+            : [];
+        $this->write($to, [
+            ...$rows,
+            ...array_map(
+                static fn (HandOutRow $row): RowPlan => self::planned($row, $row->opensWith),
+                array_values($own),
+            ),
+        ]);
     }
 
     /**
@@ -173,7 +229,10 @@ final readonly class HandOutPlan
     private function samePlace(string $segmentId, Lesson $lesson): ?string
     {
         $position = $this->em->find(Segment::class, $segmentId)?->position;
-        $there = null === $position ? null : $this->em->getRepository(Segment::class)->findOneBy(['lesson' => $lesson, 'position' => $position]);
+        $there =
+            null === $position
+                ? null
+                : $this->em->getRepository(Segment::class)->findOneBy(['lesson' => $lesson, 'position' => $position]);
 
         return SegmentKind::Alone === $there?->kind ? $there->id : null;
     }
@@ -211,7 +270,10 @@ final readonly class HandOutPlan
     {
         foreach ($rounds as $was => $is) {
             $with = $this->em->find(SharedPlan::class, $was)?->with->id;
-            [$round, $base] = [$this->em->find(Round::class, $is), null === $with || !isset($rounds[$with]) ? null : $this->em->find(Round::class, $rounds[$with])];
+            [$round, $base] = [
+                $this->em->find(Round::class, $is),
+                null === $with || !isset($rounds[$with]) ? null : $this->em->find(Round::class, $rounds[$with]),
+            ];
             if (null !== $round && null !== $base) {
                 $this->em->persist(new SharedPlan($round, $base));
             }
@@ -280,7 +342,10 @@ final readonly class HandOutPlan
      */
     private function write(Round $round, array $rows): void
     {
-        $this->em->createQuery('DELETE FROM '.HandOut::class.' h WHERE h.round = ?1')->setParameter(1, $round->id)->execute();
+        $this->em
+            ->createQuery('DELETE FROM '.HandOut::class.' h WHERE h.round = ?1')
+            ->setParameter(1, $round->id)
+            ->execute();
         foreach ($rows as $position => $row) {
             $this->add($round, $row, $position);
         }
@@ -295,7 +360,17 @@ final readonly class HandOutPlan
         $group = $this->em->find(WorkGroup::class, $toGroup);
         foreach (null === $group ? [] : $this->cells($round->id) as $cell) {
             if ($cell->group?->id === $fromGroup) {
-                $this->em->persist(new HandOut(Uuid::v7()->toRfc4122(), $round, $cell->original, $group, $cell->way, $cell->variant, $cell->position));
+                $this->em->persist(
+                    new HandOut(
+                        Uuid::v7()->toRfc4122(),
+                        $round,
+                        $cell->original,
+                        $group,
+                        $cell->way,
+                        $cell->variant,
+                        $cell->position,
+                    ),
+                );
             }
         }
         $this->em->flush();
@@ -309,7 +384,20 @@ final readonly class HandOutPlan
         $opens = null === $row->opensWith ? null : $this->aloneSegment($round, $row->opensWith);
         // What everybody does alone is a copy each, whatever was said of groups before.
         $way = null === $opens ? $row->way : HandOutWay::Each;
-        $this->em->persist(new HandOut(Uuid::v7()->toRfc4122(), $round, $original, null, $way, $variant($row->variant), $position, null, null, $opens));
+        $this->em->persist(
+            new HandOut(
+                Uuid::v7()->toRfc4122(),
+                $round,
+                $original,
+                null,
+                $way,
+                $variant($row->variant),
+                $position,
+                null,
+                null,
+                $opens,
+            ),
+        );
         $seen = [];
         foreach (null === $opens ? $row->cells : [] as $cell) {
             $group = $this->em->find(WorkGroup::class, $cell->group);
@@ -317,14 +405,36 @@ final readonly class HandOutPlan
                 continue; // a table that was taken away meanwhile
             }
             $seen[$cell->group] = true;
-            $this->em->persist(new HandOut(Uuid::v7()->toRfc4122(), $round, $original, $group, $cell->way, $variant($cell->variant), $position));
+            $this->em->persist(
+                new HandOut(
+                    Uuid::v7()->toRfc4122(),
+                    $round,
+                    $original,
+                    $group,
+                    $cell->way,
+                    $variant($cell->variant),
+                    $position,
+                ),
+            );
         }
         $said = [];
         foreach ($row->by->values ?? [] as $one) {
             $value = trim($one->value);
             if (!isset($said[$value])) {
                 $said[$value] = true;
-                $this->em->persist(new HandOut(Uuid::v7()->toRfc4122(), $round, $original, null, $row->way, $variant($one->variant), $position, trim($row->by->attribute ?? ''), $value));
+                $this->em->persist(
+                    new HandOut(
+                        Uuid::v7()->toRfc4122(),
+                        $round,
+                        $original,
+                        null,
+                        $row->way,
+                        $variant($one->variant),
+                        $position,
+                        trim($row->by->attribute ?? ''),
+                        $value,
+                    ),
+                );
             }
         }
     }
@@ -335,8 +445,16 @@ final readonly class HandOutPlan
     private function cells(string $roundId): array
     {
         /** @var list<HandOut> $cells */
-        $cells = $this->em->createQueryBuilder()->select('h')->from(HandOut::class, 'h')->where('h.round = :round')->setParameter('round', $roundId)
-            ->orderBy('h.position')->addOrderBy('h.id')->getQuery()->getResult();
+        $cells = $this->em
+            ->createQueryBuilder()
+            ->select('h')
+            ->from(HandOut::class, 'h')
+            ->where('h.round = :round')
+            ->setParameter('round', $roundId)
+            ->orderBy('h.position')
+            ->addOrderBy('h.id')
+            ->getQuery()
+            ->getResult();
 
         return $cells;
     }

@@ -80,7 +80,13 @@ final readonly class HandingOut
                 if (null === $copy) {
                     $missing["{$due->group}|{$due->student}"] = true;
                 }
-                $outdated += null !== $copy && ($copy->version !== $original->version || $copy->variant !== $due->variant || $copy->way !== $due->way) ? 1 : 0;
+                $outdated +=
+                    null !== $copy
+                    && ($copy->version !== $original->version
+                        || $copy->variant !== $due->variant
+                        || $copy->way !== $due->way)
+                        ? 1
+                        : 0;
             }
             $views[] = new RowView(
                 $row->original,
@@ -89,14 +95,28 @@ final readonly class HandingOut
                 null === $unfinished ? null : $this->words->say($unfinished->says),
                 $master->variants,
                 $row->way,
-                array_map(static fn (string $group, array $cell): CellView => new CellView($group, $cell['way'], $cell['variant']), array_keys($row->cells), array_values($row->cells)),
+                array_map(
+                    static fn (string $group, array $cell): CellView => new CellView(
+                        $group,
+                        $cell['way'],
+                        $cell['variant'],
+                    ),
+                    array_keys($row->cells),
+                    array_values($row->cells),
+                ),
                 $row->variant,
                 ByAttribute::of($row->by),
                 \count($missing),
                 // Asked for only while something is to be made: a lesson is looked at far more often.
-                [] === $missing || null === $round->lesson->begunFrom ? 0 : \count(array_intersect_key($missing, $this->store->earlier($round->id, $row->original))),
+                [] === $missing || null === $round->lesson->begunFrom
+                    ? 0
+                    : \count(array_intersect_key($missing, $this->store->earlier($round->id, $row->original))),
                 $outdated,
-                [] !== array_filter($master->blocks(), static fn (Block $block): bool => BlockKind::SpokenNote === $block->kind),
+                [] !==
+                    array_filter(
+                        $master->blocks(),
+                        static fn (Block $block): bool => BlockKind::SpokenNote === $block->kind,
+                    ),
                 $row->opensWith,
             );
         }
@@ -115,7 +135,11 @@ final readonly class HandingOut
     public function makeCopies(Round $round, bool $goOn = false): CopiesMade
     {
         $floor = $this->floors->now($round->grouping->id);
-        $rows = array_filter($this->plan->rows($round->id), fn (HandOutRow $row): bool => [] !== $this->due->of($row, $floor, null, $round->lesson->class) || [] === $floor->groups);
+        $rows = array_filter(
+            $this->plan->rows($round->id),
+            fn (HandOutRow $row): bool => [] !== $this->due->of($row, $floor, null, $round->lesson->class)
+                || [] === $floor->groups,
+        );
         if ([] === $rows) {
             throw MaterialsRefused::unusable('materials.no_original');
         }
@@ -131,7 +155,9 @@ final readonly class HandingOut
         $made = $brought = 0;
         $kept = [];
         foreach ($rows as $row) {
-            [$more, $newer, $left] = $this->em->wrapInTransaction(fn (): array => $this->makeRow($round, $row, $floor, $goOn));
+            [$more, $newer, $left] = $this->em->wrapInTransaction(
+                fn (): array => $this->makeRow($round, $row, $floor, $goOn),
+            );
             $made += $more;
             $brought += $newer;
             $kept = [...$kept, ...$left];
@@ -158,12 +184,28 @@ final readonly class HandingOut
     public function alone(Lesson $lesson): array
     {
         /** @var list<HandOut> $cells */
-        $cells = $this->em->createQueryBuilder()->select('h', 's', 'r', 'o')->from(HandOut::class, 'h')->join('h.opensWith', 's')->join('h.round', 'r')->join('h.original', 'o')
-            ->where('s.lesson = :lesson AND s.position IS NOT NULL AND h.group IS NULL AND h.attribute IS NULL')->setParameter('lesson', $lesson)
-            ->orderBy('s.position')->addOrderBy('h.position')->getQuery()->getResult();
+        $cells = $this->em
+            ->createQueryBuilder()
+            ->select('h', 's', 'r', 'o')
+            ->from(HandOut::class, 'h')
+            ->join('h.opensWith', 's')
+            ->join('h.round', 'r')
+            ->join('h.original', 'o')
+            ->where('s.lesson = :lesson AND s.position IS NOT NULL AND h.group IS NULL AND h.attribute IS NULL')
+            ->setParameter('lesson', $lesson)
+            ->orderBy('s.position')
+            ->addOrderBy('h.position')
+            ->getQuery()
+            ->getResult();
         $work = [];
         foreach ($cells as $cell) {
-            $work[] = new AloneWork($cell->opensWith->id ?? '', $cell->original->id, $cell->original->title, $cell->round->id, $cell->round->segment->id);
+            $work[] = new AloneWork(
+                $cell->opensWith->id ?? '',
+                $cell->original->id,
+                $cell->original->title,
+                $cell->round->id,
+                $cell->round->segment->id,
+            );
         }
 
         return $work;
@@ -180,7 +222,10 @@ final readonly class HandingOut
                 continue;
             }
             foreach ($this->plan->rows($round->id) as $row) {
-                if ($row->original === $work->original && null === $this->cupboard->original($this->master($row))->unfinished()) {
+                if (
+                    $row->original === $work->original
+                    && null === $this->cupboard->original($this->master($row))->unfinished()
+                ) {
                     $floor = $this->floors->now($round->grouping->id);
                     $this->em->wrapInTransaction(fn (): array => $this->makeRow($round, $row, $floor, true));
                 }
@@ -218,7 +263,12 @@ final readonly class HandingOut
     {
         $floor = $this->floors->now($round->grouping->id);
         $sheets = [];
-        foreach (array_filter($this->plan->rows($round->id), static fn (HandOutRow $row): bool => $opensWith === $row->opensWith) as $row) {
+        foreach (
+            array_filter(
+                $this->plan->rows($round->id),
+                static fn (HandOutRow $row): bool => $opensWith === $row->opensWith,
+            ) as $row
+        ) {
             foreach ($this->due->of($row, $floor, $student, $round->lesson->class) as $due) {
                 if (null !== $due->student && $student !== $due->student) {
                     continue;
@@ -227,7 +277,13 @@ final readonly class HandingOut
                 $original = $this->cupboard->original($master);
                 if (null === $original->unfinished()) {
                     $pages = array_map(PageView::of(...), $original->forCopies($due->variant));
-                    $sheets[] = new SheetView($master->id, $master->title, $due->way, $pages, $this->markdown->of($pages));
+                    $sheets[] = new SheetView(
+                        $master->id,
+                        $master->title,
+                        $due->way,
+                        $pages,
+                        $this->markdown->of($pages),
+                    );
                 }
             }
         }
@@ -246,7 +302,14 @@ final readonly class HandingOut
         foreach ($this->plan->rows($round->id) as $row) {
             $master = $this->master($row);
             $isUnfinished = null !== $this->cupboard->original($master)->unfinished();
-            $rows[] = new RowDue($master->id, $master->title, $master->version, $isUnfinished, $this->due->of($row, $floor, null, $round->lesson->class), null === $round->lesson->begunFrom ? [] : $this->store->earlier($round->id, $master->id));
+            $rows[] = new RowDue(
+                $master->id,
+                $master->title,
+                $master->version,
+                $isUnfinished,
+                $this->due->of($row, $floor, null, $round->lesson->class),
+                null === $round->lesson->begunFrom ? [] : $this->store->earlier($round->id, $master->id),
+            );
         }
 
         return $rows;
@@ -297,8 +360,14 @@ final readonly class HandingOut
      * @param list<string>          $seats  students who have just got a seat: they get the copies of their own
      * @param bool                  $alone  only of work that is done alone
      */
-    public function makeForNew(Round $round, Floor $floor, array $groups, array $partOf, array $seats = [], bool $alone = false): void
-    {
+    public function makeForNew(
+        Round $round,
+        Floor $floor,
+        array $groups,
+        array $partOf,
+        array $seats = [],
+        bool $alone = false,
+    ): void {
         foreach ($partOf as $part => $whole) {
             $this->plan->split($round, $whole, (string) $part);
         }
@@ -310,21 +379,39 @@ final readonly class HandingOut
         foreach ($this->plan->rows($round->id) as $row) {
             $master = $this->master($row);
             $original = $this->cupboard->original($master);
-            if (!isset($there[$row->original]) || null !== $original->unfinished() || ($alone && null === $row->opensWith)) {
+            if (
+                !isset($there[$row->original])
+                || null !== $original->unfinished()
+                || ($alone && null === $row->opensWith)
+            ) {
                 continue;
             }
             $wanted = $sources = $members = [];
             foreach ($this->due->of($row, $floor, null, $round->lesson->class) as $due) {
-                $sitsThere = null !== $due->student && (\in_array($due->student, $seats, true) || \in_array($floor->groupOf($due->student)?->id, $groups, true));
+                $sitsThere =
+                    null !== $due->student
+                    && (\in_array($due->student, $seats, true)
+                        || \in_array($floor->groupOf($due->student)?->id, $groups, true));
                 if (!$sitsThere && !\in_array($due->group, $groups, true)) {
                     continue;
                 }
                 $source = null === $due->group ? null : $there[$row->original][$partOf[$due->group] ?? ''] ?? null;
-                $pages = null === $source ? Pages::text($original->forCopies($due->variant)) : json_encode($this->store->held($source)['pages'], \JSON_THROW_ON_ERROR | \JSON_UNESCAPED_UNICODE);
-                $wanted[] = ['due' => $due, 'name' => $this->name($round, $floor, $due, $master->title), 'pages' => $pages];
+                $pages =
+                    null === $source
+                        ? Pages::text($original->forCopies($due->variant))
+                        : json_encode(
+                            $this->store->held($source)['pages'],
+                            \JSON_THROW_ON_ERROR | \JSON_UNESCAPED_UNICODE,
+                        );
+                $wanted[] = [
+                    'due' => $due,
+                    'name' => $this->name($round, $floor, $due, $master->title),
+                    'pages' => $pages,
+                ];
                 if (null !== $source) {
                     $sources["{$due->group}|{$due->student}"] = $source;
-                    $members["{$due->group}|{$due->student}"] = null === $due->group ? [] : $floor->group($due->group)->students;
+                    $members["{$due->group}|{$due->student}"] =
+                        null === $due->group ? [] : $floor->group($due->group)->students;
                 }
             }
             [$made] = $this->store->make($round->id, $master->id, $master->version, $master->title, $wanted, false);
@@ -359,9 +446,21 @@ final readonly class HandingOut
         foreach ($this->due->of($row, $floor, null, $round->lesson->class) as $due) {
             $pages[$due->variant] ??= Pages::text($original->forCopies($due->variant));
             $before = $earlier["{$due->group}|{$due->student}"] ?? null;
-            $copies[] = ['due' => $due, 'name' => $this->name($round, $floor, $due, $master->title), 'pages' => null === $before ? $pages[$due->variant] : Pages::text($this->added($before, $original->forCopies($due->variant)))];
+            $copies[] = [
+                'due' => $due,
+                'name' => $this->name($round, $floor, $due, $master->title),
+                'pages' => null === $before
+                        ? $pages[$due->variant]
+                        : Pages::text($this->added($before, $original->forCopies($due->variant))),
+            ];
         }
-        [$made, $brought, $kept] = $this->store->make($round->id, $master->id, $master->version, $master->title, $copies);
+        [$made, $brought, $kept] = $this->store->make(
+            $round->id,
+            $master->id,
+            $master->version,
+            $master->title,
+            $copies,
+        );
         foreach (array_intersect_key($made, $earlier) as $whose => $copy) {
             $this->slots->goOn($earlier[$whose]['id'], $copy);
             $this->shelf->goOn($earlier[$whose]['id'], $copy);
@@ -393,7 +492,11 @@ final readonly class HandingOut
             }
         }
 
-        return CopyName::ofOne($class, null === $due->student ? null : $this->em->find(Student::class, $due->student)?->name, $title);
+        return CopyName::ofOne(
+            $class,
+            null === $due->student ? null : $this->em->find(Student::class, $due->student)?->name,
+            $title,
+        );
     }
 
     private function master(HandOutRow $row): Master

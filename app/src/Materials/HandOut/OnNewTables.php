@@ -17,8 +17,11 @@ use Symfony\Component\EventDispatcher\Attribute\AsEventListener;
 #[AsEventListener]
 final readonly class OnNewTables
 {
-    public function __construct(private LessonRepository $lessons, private HandingOut $handingOut, private Clock $clock)
-    {
+    public function __construct(
+        private LessonRepository $lessons,
+        private HandingOut $handingOut,
+        private Clock $clock,
+    ) {
     }
 
     public function __invoke(FloorChanged $event): void

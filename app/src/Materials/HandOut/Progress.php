@@ -30,14 +30,20 @@ final readonly class Progress
         $since = $round->state()->lookFrom ?? 0;
         $done = [];
         foreach ($this->copies->progress($round->id, $since) as $row) {
-            $done[$row->text('copy_id')][$row->text('owner')] = ['filled' => $row->int('filled'), 'at' => $row->intOrNull('at')];
+            $done[$row->text('copy_id')][$row->text('owner')] = [
+                'filled' => $row->int('filled'),
+                'at' => $row->intOrNull('at'),
+            ];
         }
         $ofWhom = [];
         foreach ($this->copies->written($round->id) as $copy) {
             $ofWhom[$copy->textOrNull('group_id') ?? $copy->text('student_id')][] = $copy;
         }
         $places = array_map($this->places(...), $this->copies->forms($round->id));
-        $seats = [] === array_filter($places, static fn (array $form): bool => [] !== $form['parts']) ? [] : $this->work->members($round->id);
+        $seats =
+            [] === array_filter($places, static fn (array $form): bool => [] !== $form['parts'])
+                ? []
+                : $this->work->members($round->id);
         $authors = $this->copies->authors($round->id, $since);
         $progress = [];
         foreach ($floor->groups as $group) {
@@ -59,7 +65,12 @@ final readonly class Progress
                     }
                 }
             }
-            $progress[$group->id] = new GroupProgress(0 === ($changed ?? 0) ? null : $changed, min($all, $filled), $all, array_values(array_intersect($group->students, $authors)));
+            $progress[$group->id] = new GroupProgress(
+                0 === ($changed ?? 0) ? null : $changed,
+                min($all, $filled),
+                $all,
+                array_values(array_intersect($group->students, $authors)),
+            );
         }
 
         return $progress;
@@ -97,8 +108,17 @@ final readonly class Progress
      */
     private static function seated(Group $group, array $students, array $seats): array
     {
-        $bySeat = [] !== $seats ? $seats : array_map(static fn (string $student, int $i): Member => new Member($student, $i + 1), $group->students, array_keys($group->students));
+        $bySeat =
+            [] !== $seats
+                ? $seats
+                : array_map(
+                    static fn (string $student, int $i): Member => new Member($student, $i + 1),
+                    $group->students,
+                    array_keys($group->students),
+                );
 
-        return array_values(array_filter($bySeat, static fn (Member $member): bool => \in_array($member->student, $students, true)));
+        return array_values(
+            array_filter($bySeat, static fn (Member $member): bool => \in_array($member->student, $students, true)),
+        );
     }
 }

@@ -16,7 +16,13 @@ final readonly class RowDue
      * @param list<CopyDue>        $due
      * @param array<string, mixed> $earlier      by `group|student`: whose copy begins with what was written last time
      */
-    public function __construct(public string $original, public string $title, public int $version, public bool $isUnfinished, public array $due, public array $earlier)
-    {
+    public function __construct(
+        public string $original,
+        public string $title,
+        public int $version,
+        public bool $isUnfinished,
+        public array $due,
+        public array $earlier,
+    ) {
     }
 }

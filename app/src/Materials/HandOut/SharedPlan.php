@@ -16,7 +16,8 @@ class SharedPlan
     public function __construct(
         #[ORM\Id, ORM\OneToOne, ORM\JoinColumn(nullable: false, onDelete: 'CASCADE')]
         public readonly Round $round,
-        #[ORM\ManyToOne, ORM\JoinColumn(name: 'with_id', nullable: false, onDelete: 'CASCADE')]
+        #[ORM\ManyToOne,
+            ORM\JoinColumn(name: 'with_id', nullable: false, onDelete: 'CASCADE'),]
         public readonly Round $with,
     ) {
     }

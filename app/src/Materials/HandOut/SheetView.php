@@ -18,7 +18,12 @@ final readonly class SheetView
      * @param list<PageView>  $pages
      * @param list<BlockHtml> $html
      */
-    public function __construct(public string $id, public string $title, public HandOutWay $way, public array $pages, public array $html)
-    {
+    public function __construct(
+        public string $id,
+        public string $title,
+        public HandOutWay $way,
+        public array $pages,
+        public array $html,
+    ) {
     }
 }

@@ -64,7 +64,9 @@ final readonly class Updating
     {
         $brought = $this->change->of(function () use ($round): int {
             $updates = $this->updates($round);
-            foreach ($updates as ['original' => $original, 'update' => $update, 'copy' => $copy, 'variant' => $variant]) {
+            foreach (
+                $updates as ['original' => $original, 'update' => $update, 'copy' => $copy, 'variant' => $variant]
+            ) {
                 $this->store->put($copy, $original->version, $variant, $original->title, Pages::text($update->pages));
             }
 
@@ -90,7 +92,10 @@ final readonly class Updating
             $there = $this->store->there($round->id, $master->id);
             foreach ($this->due->of($row, $floor, null, $round->lesson->class) as $due) {
                 $copy = $there["{$due->group}|{$due->student}"] ?? null;
-                if (null === $copy || ($copy->int('original_version') === $master->version && $copy->text('variant') === $due->variant)) {
+                if (
+                    null === $copy
+                    || ($copy->int('original_version') === $master->version && $copy->text('variant') === $due->variant)
+                ) {
                     continue;
                 }
                 if (null !== $unfinished) {
@@ -98,7 +103,12 @@ final readonly class Updating
                 }
                 ['pages' => $kept, 'worked' => $worked] = $this->store->held($copy->text('id'));
                 $pages = array_map(static fn (PageView $page): Page => $page->page(), $this->pages->read($kept));
-                $updates[] = ['original' => $master, 'copy' => $copy->text('id'), 'variant' => $due->variant, 'update' => CopyUpdate::of($pages, $original->forCopies($due->variant), $worked)];
+                $updates[] = [
+                    'original' => $master,
+                    'copy' => $copy->text('id'),
+                    'variant' => $due->variant,
+                    'update' => CopyUpdate::of($pages, $original->forCopies($due->variant), $worked),
+                ];
             }
         }
 

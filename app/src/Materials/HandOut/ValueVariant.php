@@ -15,7 +15,8 @@ final readonly class ValueVariant
      * @param string $variant '' for the plain form
      */
     public function __construct(
-        #[Assert\NotBlank(message: 'materials.plan_by_what', normalizer: 'trim'), Assert\Length(max: 120)]
+        #[Assert\NotBlank(message: 'materials.plan_by_what', normalizer: 'trim'),
+            Assert\Length(max: 120),]
         public string $value,
         #[Assert\Length(max: 40)]
         public string $variant = '',

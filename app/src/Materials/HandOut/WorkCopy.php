@@ -19,9 +19,21 @@ use FreshHuddle\Core\Materials\HandOutWay;
  * @phpstan-import-type Json from Pages
  */
 #[ORM\Entity]
-#[ORM\UniqueConstraint(name: 'work_copy_group', columns: ['round_id', 'original_id', 'group_id'], options: ['where' => '(group_id IS NOT NULL)'])]
-#[ORM\UniqueConstraint(name: 'work_copy_student', columns: ['round_id', 'original_id', 'student_id'], options: ['where' => '(student_id IS NOT NULL)'])]
-#[ORM\UniqueConstraint(name: 'work_copy_class', columns: ['round_id', 'original_id'], options: ['where' => '((group_id IS NULL) AND (student_id IS NULL))'])]
+#[ORM\UniqueConstraint(
+    name: 'work_copy_group',
+    columns: ['round_id', 'original_id', 'group_id'],
+    options: ['where' => '(group_id IS NOT NULL)'],
+),]
+#[ORM\UniqueConstraint(
+    name: 'work_copy_student',
+    columns: ['round_id', 'original_id', 'student_id'],
+    options: ['where' => '(student_id IS NOT NULL)'],
+),]
+#[ORM\UniqueConstraint(
+    name: 'work_copy_class',
+    columns: ['round_id', 'original_id'],
+    options: ['where' => '((group_id IS NULL) AND (student_id IS NULL))'],
+),]
 class WorkCopy
 {
     public function __construct(

@@ -57,11 +57,16 @@ final readonly class Jobs implements TaskHandler, Forgets
     {
         // Two presses, one job.
         $key = 'job'.hash('sha1', "{$teacher->id}|{$kind->value}|{$name}|{$input}");
-        $same = $this->em->getRepository(Job::class)->findOneBy(['teacher' => $teacher, 'state' => JobState::Working, 'input' => $key]);
+        $same = $this->em
+            ->getRepository(Job::class)
+            ->findOneBy(['teacher' => $teacher, 'state' => JobState::Working, 'input' => $key]);
         if (null !== $same) {
             return $same;
         }
-        if ($this->em->getRepository(Job::class)->count(['teacher' => $teacher, 'state' => JobState::Working]) >= self::MOST) {
+        if (
+            $this->em->getRepository(Job::class)->count(['teacher' => $teacher, 'state' => JobState::Working]) >=
+            self::MOST
+        ) {
             throw MaterialsRefused::tooMuch('materials.job.too_many', null, 30);
         }
         try {
@@ -69,7 +74,15 @@ final readonly class Jobs implements TaskHandler, Forgets
         } catch (FileAway) {
             throw MaterialsRefused::tooMuch('materials.media.no_room', null, 10);
         }
-        $job = new Job(Uuid::v7()->toRfc4122(), $teacher, $kind, mb_substr($name, 0, 200), $key, max(1, $total), $this->clock->ms());
+        $job = new Job(
+            Uuid::v7()->toRfc4122(),
+            $teacher,
+            $kind,
+            mb_substr($name, 0, 200),
+            $key,
+            max(1, $total),
+            $this->clock->ms(),
+        );
         $this->em->persist($job);
         $this->em->flush();
         $this->tasks->ask(self::STEP, $job->id);
@@ -151,7 +164,11 @@ final readonly class Jobs implements TaskHandler, Forgets
     public function forgetOld(): void
     {
         /** @var list<Job> $old */
-        $old = $this->em->createQuery('SELECT j FROM '.Job::class.' j WHERE j.madeAt < ?1')->setParameter(1, $this->clock->ms() - self::KEPT)->setMaxResults(500)->getResult();
+        $old = $this->em
+            ->createQuery('SELECT j FROM '.Job::class.' j WHERE j.madeAt < ?1')
+            ->setParameter(1, $this->clock->ms() - self::KEPT)
+            ->setMaxResults(500)
+            ->getResult();
         foreach ($old as $job) {
             $this->dropParts($job);
             if (JobKind::Slips === $job->kind && null !== $job->result) {

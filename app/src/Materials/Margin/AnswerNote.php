@@ -12,7 +12,7 @@ final readonly class AnswerNote
      * @param string $answer '' takes it back
      */
     public function __construct(
-        #[Assert\Length(max: MarginNote::LONGEST, maxMessage: 'materials.note_at_most_600_characters')]
+        #[Assert\Length(max: MarginNote::LONGEST, maxMessage: 'materials.note_at_most_600_characters'),]
         public string $answer,
     ) {
     }

@@ -26,8 +26,14 @@ final readonly class Margin
 {
     private const MOST = 200;
 
-    public function __construct(private EntityManagerInterface $em, private Writing $writing, private SlotStore $store, private Pages $pages, private Stream $stream, private Clock $clock)
-    {
+    public function __construct(
+        private EntityManagerInterface $em,
+        private Writing $writing,
+        private SlotStore $store,
+        private Pages $pages,
+        private Stream $stream,
+        private Clock $clock,
+    ) {
     }
 
     /**
@@ -36,14 +42,28 @@ final readonly class Margin
     public function write(WorkCopy $copy, Teacher $author, WriteNote $request): MarginNoteView
     {
         $now = $this->store->copy($copy->id) ?? throw MaterialsRefused::missing();
-        $block = $this->pages->block($now['pages'], $request->slot) ?? throw MaterialsRefused::unusable('materials.note_no_place', 'slot');
-        if (null !== $request->owner && (true !== $block->slot()?->isAlone($block->settings) || !\in_array($request->owner, (new SlotAccess($now['members']))->fillers($block), true))) {
+        $block =
+            $this->pages->block($now['pages'], $request->slot) ??
+            throw MaterialsRefused::unusable('materials.note_no_place', 'slot');
+        if (
+            null !== $request->owner
+            && (true !== $block->slot()?->isAlone($block->settings)
+                || !\in_array($request->owner, (new SlotAccess($now['members']))->fillers($block), true))
+        ) {
             throw MaterialsRefused::unusable('materials.note_no_place', 'owner');
         }
         if (self::MOST <= $this->em->getRepository(MarginNote::class)->count(['copy' => $copy])) {
             throw MaterialsRefused::unusable('materials.note_full', 'text');
         }
-        $note = new MarginNote(Uuid::v7()->toRfc4122(), $copy, $request->slot, $request->owner, $author, trim($request->text), $this->clock->ms());
+        $note = new MarginNote(
+            Uuid::v7()->toRfc4122(),
+            $copy,
+            $request->slot,
+            $request->owner,
+            $author,
+            trim($request->text),
+            $this->clock->ms(),
+        );
         $this->em->persist($note);
         $this->em->flush();
         $this->tell($note);
@@ -59,12 +79,27 @@ final readonly class Margin
     public function goOn(string $fromCopy, string $toCopy, ?array $owners = null): void
     {
         $copy = $this->em->find(WorkCopy::class, $toCopy) ?? throw MaterialsRefused::missing();
-        foreach ($this->em->getRepository(MarginNote::class)->findBy(['copy' => $fromCopy], ['id' => 'ASC']) as $was) {
+        foreach (
+            $this->em->getRepository(MarginNote::class)->findBy(['copy' => $fromCopy], ['id' => 'ASC']) as $was
+        ) {
             if (null !== $owners && null !== $was->owner && !\in_array($was->owner, $owners, true)) {
                 continue;
             }
-            $note = new MarginNote(Uuid::v7()->toRfc4122(), $copy, $was->slot, $was->owner, $was->author, $was->text, $was->at);
-            [$note->seenAt, $note->answer, $note->answeredBy, $note->answeredAt] = [$was->seenAt, $was->answer, $was->answeredBy, $was->answeredAt];
+            $note = new MarginNote(
+                Uuid::v7()->toRfc4122(),
+                $copy,
+                $was->slot,
+                $was->owner,
+                $was->author,
+                $was->text,
+                $was->at,
+            );
+            [$note->seenAt, $note->answer, $note->answeredBy, $note->answeredAt] = [
+                $was->seenAt,
+                $was->answer,
+                $was->answeredBy,
+                $was->answeredAt,
+            ];
             $this->em->persist($note);
         }
         $this->em->flush();
@@ -121,7 +156,11 @@ final readonly class Margin
         $copy = $this->store->copy($copyId) ?? throw MaterialsRefused::missing();
         $note = $this->em->getRepository(MarginNote::class)->findOneBy(['id' => $noteId, 'copy' => $copyId]);
         $block = null === $note ? null : $this->pages->block($copy['pages'], $note->slot);
-        if (null === $note || null === $block || !MarginReader::maySee($copy['members'], $studentId, $block, $note->owner)) {
+        if (
+            null === $note
+            || null === $block
+            || !MarginReader::maySee($copy['members'], $studentId, $block, $note->owner)
+        ) {
             throw MaterialsRefused::missing();
         }
 
@@ -130,7 +169,11 @@ final readonly class Margin
 
     private function tell(MarginNote $note): void
     {
-        $this->stream->publish($this->audience($note), ['kind' => 'margin', 'copy' => $note->copy->id, 'note' => MarginNoteView::of($note)]);
+        $this->stream->publish($this->audience($note), [
+            'kind' => 'margin',
+            'copy' => $note->copy->id,
+            'note' => MarginNoteView::of($note),
+        ]);
     }
 
     /**
@@ -143,10 +186,20 @@ final readonly class Margin
             return []; // its table has been taken away
         }
         $block = $this->pages->block($copy['pages'], $note->slot);
-        $members = null === $block ? [] : array_values(array_filter(
-            array_map(static fn (Member $member): string => $member->student, $copy['members']),
-            static fn (string $member): bool => MarginReader::maySee($copy['members'], $member, $block, $note->owner),
-        ));
+        $members =
+            null === $block
+                ? []
+                : array_values(
+                    array_filter(
+                        array_map(static fn (Member $member): string => $member->student, $copy['members']),
+                        static fn (string $member): bool => MarginReader::maySee(
+                            $copy['members'],
+                            $member,
+                            $block,
+                            $note->owner,
+                        ),
+                    ),
+                );
 
         return [Audience::staff($copy['lesson']), ...array_map(Audience::student(...), $members)];
     }

@@ -31,6 +31,17 @@ final readonly class MarginNoteView
 
     public static function of(MarginNote $note): self
     {
-        return new self($note->id, $note->slot, $note->owner, $note->author->name, $note->text, $note->at, $note->seenAt, $note->answer, $note->answeredBy, $note->answeredAt);
+        return new self(
+            $note->id,
+            $note->slot,
+            $note->owner,
+            $note->author->name,
+            $note->text,
+            $note->at,
+            $note->seenAt,
+            $note->answer,
+            $note->answeredBy,
+            $note->answeredAt,
+        );
     }
 }

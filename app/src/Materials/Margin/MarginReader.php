@@ -25,8 +25,16 @@ final readonly class MarginReader
      */
     public function of(?string $roundId, ?string $copyId = null): array
     {
-        $query = $this->em->createQueryBuilder()->select('n', 't')->from(MarginNote::class, 'n')->join('n.author', 't')->join('n.copy', 'c')->orderBy('n.id');
-        null === $roundId ? $query->where('n.copy = :copy')->setParameter('copy', $copyId) : $query->where('c.round = :round')->setParameter('round', $roundId);
+        $query = $this->em
+            ->createQueryBuilder()
+            ->select('n', 't')
+            ->from(MarginNote::class, 'n')
+            ->join('n.author', 't')
+            ->join('n.copy', 'c')
+            ->orderBy('n.id');
+        null === $roundId
+            ? $query->where('n.copy = :copy')->setParameter('copy', $copyId)
+            : $query->where('c.round = :round')->setParameter('round', $roundId);
         /** @var list<MarginNote> $notes */
         $notes = $query->getQuery()->getResult();
         $views = [];
@@ -47,6 +55,7 @@ final readonly class MarginReader
     {
         $access = new SlotAccess($members);
 
-        return $access->maySeeSlot($studentId, $block) && (null === $owner || $access->maySee($studentId, $block, $owner));
+        return $access->maySeeSlot($studentId, $block)
+            && (null === $owner || $access->maySee($studentId, $block, $owner));
     }
 }

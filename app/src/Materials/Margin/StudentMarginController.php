@@ -10,7 +10,10 @@ use Symfony\Component\Routing\Attribute\Route;
 use Symfony\Component\Routing\Requirement\Requirement;
 use Symfony\Component\Security\Http\Attribute\CurrentUser;
 
-#[Route('/api/student/copies/{id}/notes/{note}', requirements: ['id' => Requirement::UUID, 'note' => Requirement::UUID])]
+#[Route(
+    '/api/student/copies/{id}/notes/{note}',
+    requirements: ['id' => Requirement::UUID, 'note' => Requirement::UUID],
+),]
 final readonly class StudentMarginController
 {
     public function __construct(private Margin $margin)
@@ -19,8 +22,14 @@ final readonly class StudentMarginController
 
     /** Answers a margin note for the group, or changes the answer. */
     #[Route('', methods: ['PUT'])]
-    public function answer(#[CurrentUser] StudentUser $student, string $id, string $note, #[Body] AnswerNote $request): MarginNoteView
-    {
+    public function answer(
+        #[CurrentUser]
+        StudentUser $student,
+        string $id,
+        string $note,
+        #[Body]
+        AnswerNote $request,
+    ): MarginNoteView {
         return $this->margin->answer($id, $note, $student->id, $request->answer);
     }
 

@@ -18,7 +18,7 @@ final readonly class WriteNote
         #[Assert\Length(max: 40)]
         public string $slot,
         #[Assert\NotBlank(message: 'materials.note_needs_words', normalizer: [Visible::class, 'or'])]
-        #[Assert\Length(max: MarginNote::LONGEST, maxMessage: 'materials.note_at_most_600_characters')]
+        #[Assert\Length(max: MarginNote::LONGEST, maxMessage: 'materials.note_at_most_600_characters'),]
         public string $text,
         #[Id]
         public ?string $owner = null,

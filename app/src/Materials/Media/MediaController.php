@@ -21,8 +21,12 @@ final readonly class MediaController
 {
     private const FILE = 6_800_000;
 
-    public function __construct(private MediaShelf $shelf, private MediaReader $reader, private Writing $writing, private EntityManagerInterface $em)
-    {
+    public function __construct(
+        private MediaShelf $shelf,
+        private MediaReader $reader,
+        private Writing $writing,
+        private EntityManagerInterface $em,
+    ) {
     }
 
     /** Keeps a picture or a recording of the teacher's. */
@@ -42,8 +46,13 @@ final readonly class MediaController
 
     /** Keeps a student's picture for a copy they write in. */
     #[Route('/student/copies/{id}/media', methods: ['POST'])]
-    public function putInto(#[CurrentUser] StudentUser $student, string $id, #[Body(self::FILE)] PutMedia $request): MediaView
-    {
+    public function putInto(
+        #[CurrentUser]
+        StudentUser $student,
+        string $id,
+        #[Body(self::FILE)]
+        PutMedia $request,
+    ): MediaView {
         [$copy, $who] = $this->writing->forPictures($id, $student->id);
 
         return $this->shelf->putInto($copy, $who, $request);
@@ -66,6 +75,7 @@ final readonly class MediaController
     {
         $media = [] === $open ? null : $this->em->find(Media::class, $open[0]);
 
-        return null === $media ? throw MaterialsRefused::missing() : new Bytes($this->shelf->bytes($media), $media->type);
+        return null === $media
+            ? throw MaterialsRefused::missing() : new Bytes($this->shelf->bytes($media), $media->type);
     }
 }

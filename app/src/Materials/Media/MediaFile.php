@@ -27,6 +27,7 @@ final readonly class MediaFile
             throw MaterialsRefused::unusable('materials.media.too_large', 'content', ['most' => self::MOST / 1_000_000]);
         }
 
-        return $this->pictures->read($bytes) ?? $this->sounds->read($bytes) ?? throw MaterialsRefused::unusable('materials.media.unknown', 'content');
+        return $this->pictures->read($bytes) ??
+            ($this->sounds->read($bytes) ?? throw MaterialsRefused::unusable('materials.media.unknown', 'content'));
     }
 }

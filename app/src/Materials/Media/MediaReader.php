@@ -53,7 +53,9 @@ final readonly class MediaReader
      */
     public function kept(string $teacherId): int
     {
-        $kept = $this->db->fetchOne('SELECT COALESCE(SUM(size), 0)::bigint FROM media WHERE teacher_id = ?', [$teacherId]);
+        $kept = $this->db->fetchOne('SELECT COALESCE(SUM(size), 0)::bigint FROM media WHERE teacher_id = ?', [
+            $teacherId,
+        ]);
 
         return \is_int($kept) ? $kept : 0;
     }
@@ -88,11 +90,15 @@ final readonly class MediaReader
     public function unused(int $before, int $most): array
     {
         $found = [];
-        foreach (Row::all($this->db->fetchAllAssociative(
-            'SELECT m.id, m.digest FROM media m WHERE m.made_at < ? AND NOT EXISTS (SELECT 1 FROM original_media u WHERE u.media_id = m.id)
+        foreach (
+            Row::all(
+                $this->db->fetchAllAssociative(
+                    'SELECT m.id, m.digest FROM media m WHERE m.made_at < ? AND NOT EXISTS (SELECT 1 FROM original_media u WHERE u.media_id = m.id)
                 AND NOT EXISTS (SELECT 1 FROM sheet_media u WHERE u.media_id = m.id) AND NOT EXISTS (SELECT 1 FROM copy_media i WHERE i.media_id = m.id) ORDER BY m.made_at LIMIT ?',
-            [$before, $most],
-        )) as $row) {
+                    [$before, $most],
+                ),
+            ) as $row
+        ) {
             $found[$row->text('digest')][] = $row->text('id');
         }
 

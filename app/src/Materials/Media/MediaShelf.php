@@ -37,8 +37,14 @@ final readonly class MediaShelf implements Forgets
     /** Pictures of the students' own in one copy. */
     private const MOST_IN_A_COPY = 200;
 
-    public function __construct(private EntityManagerInterface $em, private MediaFile $files, private FileStore $store, private Clock $clock, private MediaReader $reader, private int $mostOfClass = self::MOST_OF_CLASS)
-    {
+    public function __construct(
+        private EntityManagerInterface $em,
+        private MediaFile $files,
+        private FileStore $store,
+        private Clock $clock,
+        private MediaReader $reader,
+        private int $mostOfClass = self::MOST_OF_CLASS,
+    ) {
     }
 
     /**
@@ -98,7 +104,10 @@ final readonly class MediaShelf implements Forgets
      */
     public function putBytes(Teacher $teacher, string $bytes): Media
     {
-        return $this->em->getRepository(Media::class)->findOneBy(['teacher' => $teacher, 'digest' => hash('sha256', $bytes)]) ?? $this->keep($teacher, $this->files->read($bytes));
+        return $this->em
+            ->getRepository(Media::class)
+            ->findOneBy(['teacher' => $teacher, 'digest' => hash('sha256', $bytes)]) ??
+            $this->keep($teacher, $this->files->read($bytes));
     }
 
     /**
@@ -149,7 +158,8 @@ final readonly class MediaShelf implements Forgets
     {
         $bytes = base64_decode($request->content, true);
 
-        return false === $bytes ? throw MaterialsRefused::unusable('materials.media.unknown', 'content') : $this->files->read($bytes);
+        return false === $bytes
+            ? throw MaterialsRefused::unusable('materials.media.unknown', 'content') : $this->files->read($bytes);
     }
 
     private function keep(Teacher $teacher, ReadMedia $read): Media
@@ -169,7 +179,18 @@ final readonly class MediaShelf implements Forgets
                 if ($this->reader->kept($teacher->id) + \strlen($read->bytes) > self::MOST_BYTES) {
                     throw MaterialsRefused::unusable('materials.media.quota', 'content', ['most' => intdiv(self::MOST_BYTES, 1_000_000)]);
                 }
-                $media = new Media(Uuid::v7()->toRfc4122(), $teacher, $digest, $read->kind, $read->type, \strlen($read->bytes), $read->width, $read->height, $read->seconds, $this->clock->ms());
+                $media = new Media(
+                    Uuid::v7()->toRfc4122(),
+                    $teacher,
+                    $digest,
+                    $read->kind,
+                    $read->type,
+                    \strlen($read->bytes),
+                    $read->width,
+                    $read->height,
+                    $read->seconds,
+                    $this->clock->ms(),
+                );
                 $this->em->persist($media);
                 $this->em->flush();
             }

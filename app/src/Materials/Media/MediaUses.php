@@ -26,7 +26,11 @@ final readonly class MediaUses
     {
         $this->db->executeStatement('DELETE FROM original_media WHERE original_id = ?', [$original]);
         if ([] !== $media) {
-            $this->db->executeStatement('INSERT INTO original_media (original_id, media_id) SELECT :original, m.id FROM media m WHERE m.id IN (:media)', ['original' => $original, 'media' => $media], ['media' => ArrayParameterType::STRING]);
+            $this->db->executeStatement(
+                'INSERT INTO original_media (original_id, media_id) SELECT :original, m.id FROM media m WHERE m.id IN (:media)',
+                ['original' => $original, 'media' => $media],
+                ['media' => ArrayParameterType::STRING],
+            );
         }
     }
 
@@ -36,7 +40,10 @@ final readonly class MediaUses
     public function ofCopies(string $round, string $original): void
     {
         $of = ['round' => $round, 'original' => $original];
-        $this->db->executeStatement('DELETE FROM sheet_media s USING work_copy w WHERE w.id = s.copy_id AND w.round_id = :round AND w.original_id = :original', $of);
+        $this->db->executeStatement(
+            'DELETE FROM sheet_media s USING work_copy w WHERE w.id = s.copy_id AND w.round_id = :round AND w.original_id = :original',
+            $of,
+        );
         $this->db->executeStatement(
             "INSERT INTO sheet_media (copy_id, media_id)
              SELECT DISTINCT w.id, m.id FROM work_copy w CROSS JOIN LATERAL jsonb_path_query(w.pages, '$.**.media') AS found (id)

@@ -13,7 +13,12 @@ final readonly class MediaView
      * @param int $width   pixels; 0 for a recording
      * @param int $seconds 0 for a picture, or where the file does not say
      */
-    public function __construct(public string $id, public MediaKind $kind, public int $width, public int $height, public int $seconds)
-    {
+    public function __construct(
+        public string $id,
+        public MediaKind $kind,
+        public int $width,
+        public int $height,
+        public int $seconds,
+    ) {
     }
 }

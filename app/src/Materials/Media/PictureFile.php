@@ -16,7 +16,11 @@ use Intervention\Image\ImageManager;
  */
 final readonly class PictureFile
 {
-    private const TYPES = [\IMAGETYPE_JPEG => 'image/jpeg', \IMAGETYPE_PNG => 'image/png', \IMAGETYPE_WEBP => 'image/webp'];
+    private const TYPES = [
+        \IMAGETYPE_JPEG => 'image/jpeg',
+        \IMAGETYPE_PNG => 'image/png',
+        \IMAGETYPE_WEBP => 'image/webp',
+    ];
     /** Pixels of a side of what may come in: a hand-held camera of today stays below. */
     private const LONGEST = 12_000;
     /** Pixels of what may come in, four bytes each while it is drawn, and once more while it is turned. */
@@ -41,13 +45,20 @@ final readonly class PictureFile
             throw MaterialsRefused::unusable('materials.media.too_many_pixels', 'content', ['most' => intdiv(self::MOST, 1_000_000)]);
         }
         try {
-            $picture = ImageManager::gd(autoOrientation: true, decodeAnimation: false)->read($bytes)->scaleDown(self::KEPT, self::KEPT);
-            $drawn = $picture->encode(match ($type) {
-                'image/jpeg' => new JpegEncoder(82),
-                'image/png' => new PngEncoder(),
-                default => new WebpEncoder(82),
-            })->toString();
-        } catch (\Throwable) { // drawing libraries break in many ways on what only looks like a picture
+            $picture = ImageManager::gd(autoOrientation: true, decodeAnimation: false)
+                ->read($bytes)
+                ->scaleDown(self::KEPT, self::KEPT);
+            $drawn = $picture
+                ->encode(
+                    match ($type) {
+                        'image/jpeg' => new JpegEncoder(82),
+                        'image/png' => new PngEncoder(),
+                        default => new WebpEncoder(82),
+                    },
+                )
+                ->toString();
+        } catch (\Throwable) {
+            // drawing libraries break in many ways on what only looks like a picture
             throw MaterialsRefused::unusable('materials.media.broken_picture', 'content');
         }
 

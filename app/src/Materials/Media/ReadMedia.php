@@ -13,7 +13,13 @@ final readonly class ReadMedia
      * @param int $width   pixels; 0 for a recording
      * @param int $seconds 0 for a picture, or where the file does not say
      */
-    public function __construct(public MediaKind $kind, public string $type, public string $bytes, public int $width = 0, public int $height = 0, public int $seconds = 0)
-    {
+    public function __construct(
+        public MediaKind $kind,
+        public string $type,
+        public string $bytes,
+        public int $width = 0,
+        public int $height = 0,
+        public int $seconds = 0,
+    ) {
     }
 }

@@ -16,7 +16,14 @@ final readonly class SoundFile
     /** A second more than the longest: a recording ends with the second it was stopped in. */
     private const GRACE = 1.5;
     /** What getID3 calls them, and pages. */
-    private const TYPES = ['mp3' => 'audio/mpeg', 'ogg' => 'audio/ogg', 'quicktime' => 'audio/mp4', 'mp4' => 'audio/mp4', 'matroska' => 'audio/webm', 'webm' => 'audio/webm'];
+    private const TYPES = [
+        'mp3' => 'audio/mpeg',
+        'ogg' => 'audio/ogg',
+        'quicktime' => 'audio/mp4',
+        'mp4' => 'audio/mp4',
+        'matroska' => 'audio/webm',
+        'webm' => 'audio/webm',
+    ];
 
     /**
      * @return ReadMedia|null null if it is no recording of a kind that can be kept
@@ -74,6 +81,8 @@ final readonly class SoundFile
             return null;
         }
 
-        return ['soun'] === array_values(array_unique($handlers[1])) ? new ReadMedia(MediaKind::Sound, 'audio/mp4', $bytes) : throw MaterialsRefused::unusable('materials.media.film', 'content');
+        return ['soun'] === array_values(array_unique($handlers[1]))
+            ? new ReadMedia(MediaKind::Sound, 'audio/mp4', $bytes)
+            : throw MaterialsRefused::unusable('materials.media.film', 'content');
     }
 }

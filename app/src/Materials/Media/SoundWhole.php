@@ -21,7 +21,18 @@ final readonly class SoundWhole
     /** Samples a second of MPEG-2.5, (reserved), MPEG-2 and MPEG-1. */
     private const SAMPLES = [[11_025, 12_000, 8_000], [], [22_050, 24_000, 16_000], [44_100, 48_000, 32_000]];
     /** What stands in a segment, and in a cluster, of Matroska (RFC 9559). */
-    private const SEGMENT = ["\x11\x4D\x9B\x74", "\x15\x49\xA9\x66", "\x16\x54\xAE\x6B", self::CLUSTER, "\x1C\x53\xBB\x6B", "\x12\x54\xC3\x67", "\x10\x43\xA7\x70", "\x19\x41\xA4\x69", "\xEC", "\xBF"];
+    private const SEGMENT = [
+        "\x11\x4D\x9B\x74",
+        "\x15\x49\xA9\x66",
+        "\x16\x54\xAE\x6B",
+        self::CLUSTER,
+        "\x1C\x53\xBB\x6B",
+        "\x12\x54\xC3\x67",
+        "\x10\x43\xA7\x70",
+        "\x19\x41\xA4\x69",
+        "\xEC",
+        "\xBF",
+    ];
     private const CLUSTER = "\x1F\x43\xB6\x75";
     private const IN_CLUSTER = ["\xE7", "\xA3", "\xA0", "\xA7", "\xAB", "\x58\x54", "\xAF", "\xEC", "\xBF"];
 
@@ -43,7 +54,12 @@ final readonly class SoundWhole
         $length = \strlen($bytes);
         $at = $loose = $frames = 0;
         if (str_starts_with($bytes, 'ID3') && $length > 10) {
-            $at = 10 + ((\ord($bytes[6]) & 127) << 21 | (\ord($bytes[7]) & 127) << 14 | (\ord($bytes[8]) & 127) << 7 | (\ord($bytes[9]) & 127));
+            $at =
+                10 +
+                (((\ord($bytes[6]) & 127) << 21) |
+                    ((\ord($bytes[7]) & 127) << 14) |
+                    ((\ord($bytes[8]) & 127) << 7) |
+                    (\ord($bytes[9]) & 127));
         }
         while ($at < $length) {
             if (128 === $length - $at && str_starts_with(substr($bytes, $at, 3), 'TAG')) {
@@ -72,14 +88,14 @@ final readonly class SoundWhole
             return 0;
         }
         [$second, $third] = [\ord($bytes[$at + 1]), \ord($bytes[$at + 2])];
-        [$version, $layer] = [$second >> 3 & 3, $second >> 1 & 3];
-        $samples = self::SAMPLES[$version][$third >> 2 & 3] ?? 0;
+        [$version, $layer] = [($second >> 3) & 3, ($second >> 1) & 3];
+        $samples = self::SAMPLES[$version][($third >> 2) & 3] ?? 0;
         $rate = self::RATES[3 === $version ? 1 : 0][$third >> 4] ?? 0;
         if (0xE0 !== ($second & 0xE0) || 1 !== $layer || 0 === $samples || 0 === $rate) {
             return 0;
         }
 
-        return intdiv((3 === $version ? 144_000 : 72_000) * $rate, $samples) + ($third >> 1 & 1);
+        return intdiv((3 === $version ? 144_000 : 72_000) * $rate, $samples) + (($third >> 1) & 1);
     }
 
     private static function ogg(string $bytes): bool
@@ -145,7 +161,10 @@ final readonly class SoundWhole
             }
             // A cluster that does not say how long it is goes on as long as there is what stands in one.
             $isOpen = self::CLUSTER === $next['id'] && null === $next['size'];
-            $inside = $isOpen || (self::SEGMENT !== $inside && \in_array($next['id'], self::IN_CLUSTER, true)) ? [...self::SEGMENT, ...self::IN_CLUSTER] : self::SEGMENT;
+            $inside =
+                $isOpen || (self::SEGMENT !== $inside && \in_array($next['id'], self::IN_CLUSTER, true))
+                    ? [...self::SEGMENT, ...self::IN_CLUSTER]
+                    : self::SEGMENT;
             if (null === $next['size'] && !$isOpen) {
                 return false;
             }
@@ -172,10 +191,16 @@ final readonly class SoundWhole
         for ($i = 1; $i < $sizeWidth; ++$i) {
             $byte = \ord($bytes[$sizeAt + $i]);
             $isUnknown = $isUnknown && 255 === $byte;
-            $size = $size << 8 | $byte;
+            $size = ($size << 8) | $byte;
         }
 
-        return $size < 0 ? null : ['id' => substr($bytes, $at, $width), 'size' => $isUnknown ? null : $size, 'at' => $sizeAt + $sizeWidth];
+        return $size < 0
+            ? null
+            : [
+                'id' => substr($bytes, $at, $width),
+                'size' => $isUnknown ? null : $size,
+                'at' => $sizeAt + $sizeWidth,
+            ];
     }
 
     /**
@@ -185,7 +210,7 @@ final readonly class SoundWhole
     {
         $first = \ord($bytes[$at] ?? "\0");
         for ($width = 1; $width <= $most; ++$width) {
-            if (0 !== ($first & 1 << (8 - $width))) {
+            if (0 !== ($first & (1 << (8 - $width)))) {
                 return $width;
             }
         }
@@ -197,7 +222,7 @@ final readonly class SoundWhole
     {
         $number = 0;
         foreach (str_split($bytes) as $byte) {
-            $number = $number << 8 | \ord($byte);
+            $number = ($number << 8) | \ord($byte);
         }
 
         return $number < 0 ? 0 : $number;

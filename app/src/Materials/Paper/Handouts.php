@@ -44,7 +44,11 @@ final readonly class Handouts
     {
         $here = [];
         foreach ($this->roster->students($round->lesson->class) as $student) {
-            if (!$student->absent && $student->seatable && (!$student->guest || ($student->guestOf ?? $round->lesson->id) === $round->lesson->id)) {
+            if (
+                !$student->absent
+                && $student->seatable
+                && (!$student->guest || ($student->guestOf ?? $round->lesson->id) === $round->lesson->id)
+            ) {
                 $here[$student->id] = $student;
             }
         }
@@ -54,13 +58,25 @@ final readonly class Handouts
         $rows = $this->plan->rows($round->id);
         $originals = $this->originals($rows);
         $work = array_map(static fn (Group $group): array => self::work($rows, $originals, $group->id), $tables);
-        $alike = array_values(array_filter($work[0] ?? [], static fn (WorkLine $line): bool => [] === array_filter($work, static fn (array $lines): bool => !$line->isAmong($lines))));
+        $alike = array_values(
+            array_filter(
+                $work[0] ?? [],
+                static fn (WorkLine $line): bool => [] ===
+                    array_filter($work, static fn (array $lines): bool => !$line->isAmong($lines)),
+            ),
+        );
         foreach ($tables as $i => $group) {
             $own = array_values(array_filter($work[$i], static fn (WorkLine $line): bool => !$line->isAmong($alike)));
             $groups[] = new HandoutGroup($i + 1, $group->name, $group->mark, $own);
             foreach ($group->students as $seat => $id) {
                 if (isset($here[$id])) {
-                    $slips[$id] = $this->slip($here[$id], $i + 1, $seat + 1, $numbers->roleOf($seat + 1), $numbers->taskOf($seat + 1));
+                    $slips[$id] = $this->slip(
+                        $here[$id],
+                        $i + 1,
+                        $seat + 1,
+                        $numbers->roleOf($seat + 1),
+                        $numbers->taskOf($seat + 1),
+                    );
                 }
             }
         }
@@ -85,7 +101,16 @@ final readonly class Handouts
 
     private function slip(Student $student, ?int $group, ?int $seat, string $role, string $task): Handout
     {
-        return new Handout($student->id, $student->name, $group, $seat, $role, $task, '/student?pass='.$this->passes->of($student), $student->class->cannotReadYet ? $student->picture : null);
+        return new Handout(
+            $student->id,
+            $student->name,
+            $group,
+            $seat,
+            $role,
+            $task,
+            '/student?pass='.$this->passes->of($student),
+            $student->class->cannotReadYet ? $student->picture : null,
+        );
     }
 
     /**
@@ -97,7 +122,9 @@ final readonly class Handouts
     {
         $originals = [];
         foreach ($rows as $row) {
-            $originals[$row->original] = $this->cupboard->original($this->em->find(Master::class, $row->original) ?? throw MaterialsRefused::missing());
+            $originals[$row->original] = $this->cupboard->original(
+                $this->em->find(Master::class, $row->original) ?? throw MaterialsRefused::missing(),
+            );
         }
 
         return $originals;

@@ -35,6 +35,16 @@ final readonly class HandoutsView
      */
     public function only(int $from, int $most): self
     {
-        return new self($this->lessonId, $this->title, $this->classId, $this->className, $this->startsAt, $this->doorWord, $this->work, $this->groups, \array_slice($this->slips, $from, $most));
+        return new self(
+            $this->lessonId,
+            $this->title,
+            $this->classId,
+            $this->className,
+            $this->startsAt,
+            $this->doorWord,
+            $this->work,
+            $this->groups,
+            \array_slice($this->slips, $from, $most),
+        );
     }
 }

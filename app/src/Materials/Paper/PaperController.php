@@ -21,8 +21,12 @@ use Symfony\Component\Security\Http\Attribute\CurrentUser;
 #[Route('/api/staff/rounds/{id}/paper', requirements: ['id' => Requirement::UUID])]
 final readonly class PaperController
 {
-    public function __construct(private Handouts $handouts, private Prints $prints, private LessonAccess $lessonAccess, private Jobs $jobs)
-    {
+    public function __construct(
+        private Handouts $handouts,
+        private Prints $prints,
+        private LessonAccess $lessonAccess,
+        private Jobs $jobs,
+    ) {
     }
 
     /** Shows what a round has to print. */
@@ -42,7 +46,13 @@ final readonly class PaperController
             throw MaterialsRefused::unusable('materials.job.too_many_slips', null, ['most' => Handouts::MOST_SLIPS]);
         }
 
-        return new Download('plan' === $what ? $this->prints->plan($round, $http->query->getString('zone', 'UTC')) : $this->prints->slips($round, $http->getSchemeAndHttpHost()), "{$round->className} · {$round->title} · {$what}.pdf", 'application/pdf');
+        return new Download(
+            'plan' === $what
+                ? $this->prints->plan($round, $http->query->getString('zone', 'UTC'))
+                : $this->prints->slips($round, $http->getSchemeAndHttpHost()),
+            "{$round->className} · {$round->title} · {$what}.pdf",
+            'application/pdf',
+        );
     }
 
     /** Begins to make the slips of a large class. */
@@ -53,6 +63,14 @@ final readonly class PaperController
         $round = $this->handouts->of($this->lessonAccess->round($teacher, $id));
         $name = "{$round->className} · {$round->title} · slips.pdf";
 
-        return JobView::of($this->jobs->begin($teacher, JobKind::Slips, $name, SlipsWork::input($round, $http->getSchemeAndHttpHost()), (int) ceil(\count($round->slips) / SlipsWork::AT_ONCE)));
+        return JobView::of(
+            $this->jobs->begin(
+                $teacher,
+                JobKind::Slips,
+                $name,
+                SlipsWork::input($round, $http->getSchemeAndHttpHost()),
+                (int) ceil(\count($round->slips) / SlipsWork::AT_ONCE),
+            ),
+        );
     }
 }

@@ -36,18 +36,44 @@ final readonly class Prints
             $tags = [];
             foreach ($round->slips as $slip) {
                 if ($slip->group === $group->number) {
-                    $tags[] = ['seat' => (int) $slip->seat, 'name' => $slip->name, 'note' => implode(' · ', array_filter([$slip->role, $slip->task], static fn (string $text): bool => '' !== $text))];
+                    $tags[] = [
+                        'seat' => (int) $slip->seat,
+                        'name' => $slip->name,
+                        'note' => implode(
+                            ' · ',
+                            array_filter([$slip->role, $slip->task], static fn (string $text): bool => '' !== $text),
+                        ),
+                    ];
                 }
             }
-            $tables[] = new PlanTable($group->number, $group->name, $group->mark, $tags, array_map($this->line(...), $group->work));
+            $tables[] = new PlanTable(
+                $group->number,
+                $group->name,
+                $group->mark,
+                $tags,
+                array_map($this->line(...), $group->work),
+            );
         }
 
-        return $this->plan->make($round->title, implode(' · ', [$round->className, ...(null === $round->startsAt ? [] : [self::moment($round->startsAt, $zone)]), ...array_map($this->line(...), $round->work)]), $tables);
+        return $this->plan->make(
+            $round->title,
+            implode(' · ', [
+                $round->className,
+                ...null === $round->startsAt ? [] : [self::moment($round->startsAt, $zone)],
+                ...array_map($this->line(...), $round->work),
+            ]),
+            $tables,
+        );
     }
 
     private static function moment(int $at, string $zone): string
     {
-        $format = new \IntlDateFormatter('en_GB', \IntlDateFormatter::FULL, \IntlDateFormatter::SHORT, \in_array($zone, \DateTimeZone::listIdentifiers(), true) ? $zone : 'UTC');
+        $format = new \IntlDateFormatter(
+            'en_GB',
+            \IntlDateFormatter::FULL,
+            \IntlDateFormatter::SHORT,
+            \in_array($zone, \DateTimeZone::listIdentifiers(), true) ? $zone : 'UTC',
+        );
 
         return (string) $format->format(intdiv($at, 1_000));
     }
@@ -61,8 +87,12 @@ final readonly class Prints
         foreach (array_chunk($round->slips, self::OF_PAGE) as $n => $page) {
             $html .= \sprintf('<table class="page%s">', 0 === $n ? '' : ' next');
             foreach (array_chunk($page, 2) as $pair) {
-                $cells = array_map(fn (Handout $slip): string => '<td class="slip">'.$this->slip($slip, $round, $origin).'</td>', $pair);
-                $html .= '<tr>'.implode('', $cells).str_repeat('<td class="slip"></td>', 2 - \count($pair)).'</tr>';
+                $cells = array_map(
+                    fn (Handout $slip): string => '<td class="slip">'.$this->slip($slip, $round, $origin).'</td>',
+                    $pair,
+                );
+                $html .=
+                    '<tr>'.implode('', $cells).str_repeat('<td class="slip"></td>', 2 - \count($pair)).'</tr>';
             }
             $html .= '</table>';
         }
@@ -72,14 +102,30 @@ final readonly class Prints
 
     private function slip(Handout $slip, HandoutsView $round, string $origin): string
     {
-        $lines = null === $slip->picture ? [] : ['<div class="picture"><img src="'.Marks::picture($slip->picture).'"></div>'];
+        $lines =
+            null === $slip->picture
+                ? []
+                : ['<div class="picture"><img src="'.Marks::picture($slip->picture).'"></div>'];
         foreach ($round->groups as $group) {
             if ($group->number === $slip->group) {
-                $lines[] = \sprintf('<div class="group"><img src="%s"> %s</div>', Marks::sign($group->mark), $this->paper->set($group->name, 'head'));
+                $lines[] = \sprintf(
+                    '<div class="group"><img src="%s"> %s</div>',
+                    Marks::sign($group->mark),
+                    $this->paper->set($group->name, 'head'),
+                );
             }
         }
         if (null !== $slip->seat) {
-            $lines[] = '<div class="number">'.$this->paper->set($this->words->say('' === $slip->role ? new Message('print.number', ['number' => $slip->seat]) : new Message('print.number_and_role', ['number' => $slip->seat, 'role' => $slip->role]))).'</div>';
+            $lines[] =
+                '<div class="number">'.
+                $this->paper->set(
+                    $this->words->say(
+                        '' === $slip->role
+                            ? new Message('print.number', ['number' => $slip->seat])
+                            : new Message('print.number_and_role', ['number' => $slip->seat, 'role' => $slip->role]),
+                    ),
+                ).
+                '</div>';
         }
         if ('' !== $slip->task) {
             $lines[] = '<div class="task">'.$this->paper->set(mb_strimwidth($slip->task, 0, 110, '…')).'</div>';
@@ -93,7 +139,14 @@ final readonly class Prints
             implode('', $lines),
             Code::of($origin.$slip->pass),
             $this->paper->set($this->words->say(new Message('print.scan'))),
-            $this->paper->set($this->words->say(new Message('print.way_in', ['address' => preg_replace('~^https?://~', '', $origin).'/student', 'doorWord' => $round->doorWord]))),
+            $this->paper->set(
+                $this->words->say(
+                    new Message('print.way_in', [
+                        'address' => preg_replace('~^https?://~', '', $origin).'/student',
+                        'doorWord' => $round->doorWord,
+                    ]),
+                ),
+            ),
         );
     }
 
@@ -112,9 +165,15 @@ final readonly class Prints
 
     private function line(WorkLine $line): string
     {
-        return $this->words->say(null === $line->variant
-            ? new Message('print.work', ['title' => $line->title, 'way' => $line->way->value])
-            : new Message('print.work_in_variant', ['title' => $line->title, 'way' => $line->way->value, 'variant' => $line->variant]));
+        return $this->words->say(
+            null === $line->variant
+                ? new Message('print.work', ['title' => $line->title, 'way' => $line->way->value])
+                : new Message('print.work_in_variant', [
+                    'title' => $line->title,
+                    'way' => $line->way->value,
+                    'variant' => $line->variant,
+                ]),
+        );
     }
 
     private const STYLE = '@page { margin: 0; } body { margin: 0; color: #1c2333; font-family: {text}; font-size: 11pt; }

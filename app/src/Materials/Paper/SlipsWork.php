@@ -41,13 +41,24 @@ final readonly class SlipsWork implements JobWork
 
     public function step(Job $job): void
     {
-        $input = unserialize($this->store->get($job->input), ['allowed_classes' => [HandoutsView::class, HandoutGroup::class, Handout::class, WorkLine::class, HandOutWay::class]]);
-        if (!\is_array($input) || !\is_string($input[0] ?? null) || !($input[1] ?? null) instanceof HandoutsView) {
+        $input = unserialize($this->store->get($job->input), [
+            'allowed_classes' => [
+                HandoutsView::class,
+                HandoutGroup::class,
+                Handout::class,
+                WorkLine::class,
+                HandOutWay::class,
+            ],
+        ]);
+        if (!\is_array($input) || !\is_string($input[0] ?? null) || !(($input[1] ?? null) instanceof HandoutsView)) {
             throw MaterialsRefused::missing();
         }
         [$origin, $round] = $input;
         $key = Jobs::key();
-        $this->store->put($key, $this->prints->slips($round->only($job->done * self::AT_ONCE, self::AT_ONCE), $origin));
+        $this->store->put(
+            $key,
+            $this->prints->slips($round->only($job->done * self::AT_ONCE, self::AT_ONCE), $origin),
+        );
         $job->parts = [...$job->parts, $job->done => $key];
     }
 

@@ -29,13 +29,33 @@ final readonly class AnswerView
 
     public function writtenAt(?int $caret): self
     {
-        return new self($this->slot, $this->owner, $this->text, $this->revision, $this->author, $this->at, $this->share, $caret);
+        return new self(
+            $this->slot,
+            $this->owner,
+            $this->text,
+            $this->revision,
+            $this->author,
+            $this->at,
+            $this->share,
+            $caret,
+        );
     }
 
     public function in(?Block $block): self
     {
         $kind = $block?->slot();
 
-        return null === $block || null === $kind ? $this : new self($this->slot, $this->owner, $this->text, $this->revision, $this->author, $this->at, round($kind->share($this->text, $block), 3), $this->caret);
+        return null === $block || null === $kind
+            ? $this
+            : new self(
+                $this->slot,
+                $this->owner,
+                $this->text,
+                $this->revision,
+                $this->author,
+                $this->at,
+                round($kind->share($this->text, $block), 3),
+                $this->caret,
+            );
     }
 }

@@ -15,7 +15,10 @@ use Symfony\Component\Security\Http\Attribute\CurrentUser;
 /**
  * A copy in the teacher's hands.
  */
-#[Route('/api/staff/copies/{id}', requirements: ['id' => Requirement::UUID, 'slot' => '[a-z0-9-]{1,40}', 'owner' => Requirement::UUID])]
+#[Route(
+    '/api/staff/copies/{id}',
+    requirements: ['id' => Requirement::UUID, 'slot' => '[a-z0-9-]{1,40}', 'owner' => Requirement::UUID],
+),]
 final readonly class CopyController
 {
     public function __construct(private CopyAccess $access, private History $history, private Writing $writing)
@@ -36,8 +39,21 @@ final readonly class CopyController
     /** Brings an earlier version of an answer back. */
     #[Route('/slots/{slot}/history/{owner}', methods: ['POST'])]
     #[ForAssistants]
-    public function bringBack(#[CurrentUser] Teacher $teacher, string $id, string $slot, string $owner, #[Body] BringBack $request): AnswerView
-    {
-        return $this->writing->bringBackFor($this->access->copy($teacher, $id), $slot, $owner, $teacher->id, $request->revision);
+    public function bringBack(
+        #[CurrentUser]
+        Teacher $teacher,
+        string $id,
+        string $slot,
+        string $owner,
+        #[Body]
+        BringBack $request,
+    ): AnswerView {
+        return $this->writing->bringBackFor(
+            $this->access->copy($teacher, $id),
+            $slot,
+            $owner,
+            $teacher->id,
+            $request->revision,
+        );
     }
 }

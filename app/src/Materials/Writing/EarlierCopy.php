@@ -15,7 +15,13 @@ final readonly class EarlierCopy
      * @param bool             $mayWrite it can be gone on with; otherwise it can be read
      * @param list<MemberView> $members  of the group, as they were when it was sent out last
      */
-    public function __construct(public string $id, public string $title, public string $lesson, public int $startsAt, public bool $mayWrite, public array $members)
-    {
+    public function __construct(
+        public string $id,
+        public string $title,
+        public string $lesson,
+        public int $startsAt,
+        public bool $mayWrite,
+        public array $members,
+    ) {
     }
 }

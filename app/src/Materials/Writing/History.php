@@ -31,10 +31,19 @@ final readonly class History
     {
         $this->block($copy, $slot);
         $steps = array_map(
-            static fn (SlotRevision $step): StepView => new StepView($step->revision, $step->text, $step->author, $step->at),
-            $this->em->getRepository(SlotRevision::class)->findBy(['copy' => $copy, 'slot' => $slot, 'owner' => $owner], ['at' => 'ASC', 'revision' => 'ASC']),
+            static fn (SlotRevision $step): StepView => new StepView(
+                $step->revision,
+                $step->text,
+                $step->author,
+                $step->at,
+            ),
+            $this->em
+                ->getRepository(SlotRevision::class)
+                ->findBy(['copy' => $copy, 'slot' => $slot, 'owner' => $owner], ['at' => 'ASC', 'revision' => 'ASC']),
         );
-        $now = $this->em->getRepository(SlotAnswer::class)->findOneBy(['copy' => $copy, 'slot' => $slot, 'owner' => $owner]);
+        $now = $this->em
+            ->getRepository(SlotAnswer::class)
+            ->findOneBy(['copy' => $copy, 'slot' => $slot, 'owner' => $owner]);
         if (null !== $now) {
             $this->em->refresh($now);
             $steps[] = new StepView($now->revision, $now->text, $now->author, $now->at);
@@ -58,8 +67,19 @@ final readonly class History
         $now = $steps[\count($steps) - 1] ?? throw MaterialsRefused::missing();
         foreach ($steps as $step) {
             if ($step->revision === $revision) {
-                $text = mb_strlen($step->text) > Block::MAX_TEXT ? mb_substr($step->text, 0, Block::MAX_TEXT) : $step->text;
-                [$before, $answer] = $this->store->save($copy->id, $block, $kind, $owner, $author, new SaveSlot(Uuid::v4()->toRfc4122(), $now->text, $text), true);
+                $text =
+                    mb_strlen($step->text) > Block::MAX_TEXT
+                        ? mb_substr($step->text, 0, Block::MAX_TEXT)
+                        : $step->text;
+                [$before, $answer] = $this->store->save(
+                    $copy->id,
+                    $block,
+                    $kind,
+                    $owner,
+                    $author,
+                    new SaveSlot(Uuid::v4()->toRfc4122(), $now->text, $text),
+                    true,
+                );
 
                 return [$before, $answer, $block];
             }

@@ -24,7 +24,7 @@ final readonly class SaveSlot
         public string $base,
         #[Assert\Length(max: 20_000, maxMessage: 'materials.answer_holds_20000_characters')]
         public string $text,
-        #[Assert\Range(min: 0, max: 20_000, notInRangeMessage: 'materials.answer_holds_20000_characters')]
+        #[Assert\Range(min: 0, max: 20_000, notInRangeMessage: 'materials.answer_holds_20000_characters'),]
         public ?int $caret = null,
     ) {
     }

@@ -31,7 +31,11 @@ final readonly class SlotFillers
         foreach ($pages as $page) {
             foreach ($page->blocks as $block) {
                 if (!$block->settings->part->isEverybody()) {
-                    $fillers[] = new self($block->id, $access->fillers($block->block()), $block->settings->part->private);
+                    $fillers[] = new self(
+                        $block->id,
+                        $access->fillers($block->block()),
+                        $block->settings->part->private,
+                    );
                 }
             }
         }

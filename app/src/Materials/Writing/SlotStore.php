@@ -41,7 +41,9 @@ final readonly class SlotStore implements Forgets
 
     public function forgetOld(): void
     {
-        $this->db->executeStatement('DELETE FROM slot_save WHERE at < ?', [$this->clock->ms() - self::SENT_AGAIN_FOR]);
+        $this->db->executeStatement('DELETE FROM slot_save WHERE at < ?', [
+            $this->clock->ms() - self::SENT_AGAIN_FOR,
+        ]);
     }
 
     /**
@@ -50,15 +52,31 @@ final readonly class SlotStore implements Forgets
      * @return array{string|null, AnswerView} what stood there before, null if this save was done before; and what stands
      *                                        there now
      */
-    public function save(string $copyId, Block $block, SlotKind $kind, string $owner, string $author, SaveSlot $save, bool $apart = false): array
-    {
-        $written = $this->db->transactional(fn (): ?array => $this->write($copyId, $block, $kind, $owner, $author, $save, $apart));
+    public function save(
+        string $copyId,
+        Block $block,
+        SlotKind $kind,
+        string $owner,
+        string $author,
+        SaveSlot $save,
+        bool $apart = false,
+    ): array {
+        $written = $this->db->transactional(
+            fn (): ?array => $this->write($copyId, $block, $kind, $owner, $author, $save, $apart),
+        );
         if (null !== $written) {
             return $written;
         }
-        $row = $this->db->fetchAssociative('SELECT * FROM slot_answer WHERE copy_id = ? AND slot = ? AND owner = ?', [$copyId, $block->id, $owner]);
+        $row = $this->db->fetchAssociative('SELECT * FROM slot_answer WHERE copy_id = ? AND slot = ? AND owner = ?', [
+            $copyId,
+            $block->id,
+            $owner,
+        ]);
 
-        return [null, WorkReader::answer(new Row(false === $row ? throw MaterialsRefused::missing() : $row))->in($block)];
+        return [
+            null,
+            WorkReader::answer(new Row(false === $row ? throw MaterialsRefused::missing() : $row))->in($block),
+        ];
     }
 
     /**
@@ -72,7 +90,12 @@ final readonly class SlotStore implements Forgets
             "INSERT INTO slot_answer (copy_id, slot, owner, text, revision, author, at, share)
              SELECT :to, slot, CASE WHEN owner = copy_id THEN :to ELSE owner END, text, 1, author, at, share FROM slot_answer
              WHERE copy_id = :from AND text <> '' AND (:all OR owner = copy_id OR owner = ANY(:owners::uuid[]))",
-            ['to' => $toCopy, 'from' => $fromCopy, 'all' => null === $owners ? 't' : 'f', 'owners' => '{'.implode(',', $owners ?? []).'}'],
+            [
+                'to' => $toCopy,
+                'from' => $fromCopy,
+                'all' => null === $owners ? 't' : 'f',
+                'owners' => '{'.implode(',', $owners ?? []).'}',
+            ],
         );
     }
 
@@ -84,14 +107,18 @@ final readonly class SlotStore implements Forgets
     public function copy(string $copyId): ?array
     {
         $row = $this->db->fetchAssociative(
-            'SELECT c.pages, c.way, r.lesson_id, '.CopyTimes::COLUMNS.", (SELECT COALESCE(jsonb_agg(jsonb_build_array(m.student_id, m.number, m.role) ORDER BY m.position, m.number), '[]') FROM (
+            'SELECT c.pages, c.way, r.lesson_id, '.
+                CopyTimes::COLUMNS.
+                ", (SELECT COALESCE(jsonb_agg(jsonb_build_array(m.student_id, m.number, m.role) ORDER BY m.position, m.number), '[]') FROM (
                         SELECT c.student_id, 0 AS position, COALESCE(s.number, 1) AS number, COALESCE(s.role, '') AS role
                         FROM (VALUES (1)) AS one (n) LEFT JOIN run_last_seat s ON s.run_id = u.id AND s.student_id = c.student_id WHERE c.student_id IS NOT NULL
                         UNION ALL
                         SELECT s.student_id, g.position, s.number, s.role FROM run_group g JOIN run_last_seat s ON s.run_group_id = g.id
                         WHERE g.run_id = u.id AND c.student_id IS NULL AND (c.group_id IS NULL OR g.group_id = c.group_id)
                     ) m) AS members
-             FROM work_copy c ".CopyTimes::FROM.' WHERE c.id = ? AND l.removed_at IS NULL',
+             FROM work_copy c ".
+                CopyTimes::FROM.
+                ' WHERE c.id = ? AND l.removed_at IS NULL',
             [$copyId],
         );
         if (false === $row) {
@@ -103,7 +130,8 @@ final readonly class SlotStore implements Forgets
             'lesson' => $row->text('lesson_id'),
             'time' => CopyTimes::of($row),
             'way' => HandOutWay::from($row->text('way')),
-            'members' => self::members($row->json('members')), 'pages' => $row->json('pages'),
+            'members' => self::members($row->json('members')),
+            'pages' => $row->json('pages'),
         ];
     }
 
@@ -116,7 +144,12 @@ final readonly class SlotStore implements Forgets
     {
         $members = [];
         foreach ($rows as $row) {
-            if (\is_array($row) && \is_string($row[0] ?? null) && \is_int($row[1] ?? null) && \is_string($row[2] ?? null)) {
+            if (
+                \is_array($row)
+                && \is_string($row[0] ?? null)
+                && \is_int($row[1] ?? null)
+                && \is_string($row[2] ?? null)
+            ) {
                 $members[] = new Member($row[0], $row[1], $row[2]);
             }
         }
@@ -127,16 +160,37 @@ final readonly class SlotStore implements Forgets
     /**
      * @return array{string, AnswerView}|null what stood there before, and what stands there now; null if this save was done before
      */
-    private function write(string $copyId, Block $block, SlotKind $kind, string $owner, string $author, SaveSlot $save, bool $apart): ?array
-    {
+    private function write(
+        string $copyId,
+        Block $block,
+        SlotKind $kind,
+        string $owner,
+        string $author,
+        SaveSlot $save,
+        bool $apart,
+    ): ?array {
         $now = $this->clock->ms();
         $digest = hash('xxh64', "{$copyId}|{$block->id}|{$owner}|{$save->base}\0{$save->text}");
-        if (0 === $this->db->executeStatement('INSERT INTO slot_save (id, at, digest) VALUES (?, ?, ?) ON CONFLICT DO NOTHING', [$save->save, $now, $digest])) {
-            return $digest === $this->db->fetchOne('SELECT digest FROM slot_save WHERE id = ?', [$save->save]) ? null : throw MaterialsRefused::unusable('http.other_body', 'save');
+        if (
+            0 ===
+            $this->db->executeStatement(
+                'INSERT INTO slot_save (id, at, digest) VALUES (?, ?, ?) ON CONFLICT DO NOTHING',
+                [$save->save, $now, $digest],
+            )
+        ) {
+            return $digest === $this->db->fetchOne('SELECT digest FROM slot_save WHERE id = ?', [$save->save])
+                ? null
+                : throw MaterialsRefused::unusable('http.other_body', 'save');
         }
         $key = [$copyId, $block->id, $owner];
-        $this->db->executeStatement("INSERT INTO slot_answer (copy_id, slot, owner, text, revision, author, at) VALUES (?, ?, ?, '', 0, ?, ?) ON CONFLICT DO NOTHING", [...$key, $author, $now]);
-        $row = $this->db->fetchAssociative('SELECT * FROM slot_answer WHERE copy_id = ? AND slot = ? AND owner = ? FOR UPDATE', $key);
+        $this->db->executeStatement(
+            "INSERT INTO slot_answer (copy_id, slot, owner, text, revision, author, at) VALUES (?, ?, ?, '', 0, ?, ?) ON CONFLICT DO NOTHING",
+            [...$key, $author, $now],
+        );
+        $row = $this->db->fetchAssociative(
+            'SELECT * FROM slot_answer WHERE copy_id = ? AND slot = ? AND owner = ? FOR UPDATE',
+            $key,
+        );
         $saved = WorkReader::answer(new Row(false === $row ? throw MaterialsRefused::missing() : $row));
 
         $text = $this->fit($kind->merge($save->base, $saved->text, $save->text), $kind, $saved, $key, $author, $now);
@@ -161,12 +215,18 @@ final readonly class SlotStore implements Forgets
      *
      * @param list<string> $key
      */
-    private function fit(string $text, SlotKind $kind, AnswerView $saved, array $key, string $author, int $now): string
-    {
+    private function fit(
+        string $text,
+        SlotKind $kind,
+        AnswerView $saved,
+        array $key,
+        string $author,
+        int $now,
+    ): string {
         if (mb_strlen($text) <= self::MOST) {
             return $text;
         }
-        if (!$kind instanceof Written || !$this->overflows->create(implode('|', $key))->consume()->isAccepted()) {
+        if (!($kind instanceof Written) || !$this->overflows->create(implode('|', $key))->consume()->isAccepted()) {
             throw MaterialsRefused::tooMuch('materials.slot_full', 'text', 10);
         }
         $this->db->executeStatement(

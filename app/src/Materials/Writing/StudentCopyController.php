@@ -11,7 +11,10 @@ use Symfony\Component\Routing\Attribute\Route;
 use Symfony\Component\Routing\Requirement\Requirement;
 use Symfony\Component\Security\Http\Attribute\CurrentUser;
 
-#[Route('/api/student/copies', requirements: ['id' => Requirement::UUID, 'slot' => '[a-z0-9-]{1,40}', 'owner' => Requirement::UUID])]
+#[Route(
+    '/api/student/copies',
+    requirements: ['id' => Requirement::UUID, 'slot' => '[a-z0-9-]{1,40}', 'owner' => Requirement::UUID],
+),]
 final readonly class StudentCopyController
 {
     public function __construct(private Writing $writing, private WorkReader $reader, private Clock $clock)
@@ -38,8 +41,14 @@ final readonly class StudentCopyController
 
     /** Saves an answer; what several write at once is merged. */
     #[Route('/{id}/slots/{slot}', methods: ['PUT'])]
-    public function save(#[CurrentUser] StudentUser $student, string $id, string $slot, #[Body(200_000)] SaveSlot $request): AnswerView
-    {
+    public function save(
+        #[CurrentUser]
+        StudentUser $student,
+        string $id,
+        string $slot,
+        #[Body(200_000)]
+        SaveSlot $request,
+    ): AnswerView {
         return $this->writing->save($id, $slot, $student->id, $request);
     }
 
@@ -56,8 +65,15 @@ final readonly class StudentCopyController
 
     /** Brings an earlier version of an answer back. */
     #[Route('/{id}/slots/{slot}/history/{owner}', methods: ['POST'])]
-    public function bringBack(#[CurrentUser] StudentUser $student, string $id, string $slot, string $owner, #[Body] BringBack $request): AnswerView
-    {
+    public function bringBack(
+        #[CurrentUser]
+        StudentUser $student,
+        string $id,
+        string $slot,
+        string $owner,
+        #[Body]
+        BringBack $request,
+    ): AnswerView {
         return $this->writing->bringBack($id, $slot, $owner, $student->id, $request->revision);
     }
 }

@@ -27,8 +27,12 @@ final readonly class WorkReader
     /** So many earlier copies are found again. */
     private const EARLIER = 200;
 
-    public function __construct(private Connection $db, private Pages $pages, private Markdown $markdown, private MarginReader $margin)
-    {
+    public function __construct(
+        private Connection $db,
+        private Pages $pages,
+        private Markdown $markdown,
+        private MarginReader $margin,
+    ) {
     }
 
     /**
@@ -37,28 +41,40 @@ final readonly class WorkReader
     public function copies(string $roundId): array
     {
         $answers = [];
-        foreach (Row::all($this->db->fetchAllAssociative('SELECT a.* FROM slot_answer a JOIN work_copy c ON c.id = a.copy_id WHERE c.round_id = ? ORDER BY a.at', [$roundId])) as $row) {
+        foreach (
+            Row::all(
+                $this->db->fetchAllAssociative(
+                    'SELECT a.* FROM slot_answer a JOIN work_copy c ON c.id = a.copy_id WHERE c.round_id = ? ORDER BY a.at',
+                    [$roundId],
+                ),
+            ) as $row
+        ) {
             $answers[$row->text('copy_id')][] = self::answer($row);
         }
         $pages = [];
         $notes = $this->margin->of($roundId);
         $members = null;
 
-        return array_map(
-            function (Row $row) use ($roundId, $answers, $notes, &$pages, &$members): CopyView {
-                $key = "{$row->text('original_id')}|{$row->int('original_version')}|{$row->text('variant')}";
-                $pages[$key] ??= $this->read($row);
+        return array_map(function (Row $row) use ($roundId, $answers, $notes, &$pages, &$members): CopyView {
+            $key = "{$row->text('original_id')}|{$row->int('original_version')}|{$row->text('variant')}";
+            $pages[$key] ??= $this->read($row);
 
-                $of = null;
-                if (self::hasParts($pages[$key][2])) {
-                    $members ??= $this->members($roundId);
-                    $of = self::whose($row, $members);
-                }
+            $of = null;
+            if (self::hasParts($pages[$key][2])) {
+                $members ??= $this->members($roundId);
+                $of = self::whose($row, $members);
+            }
 
-                return self::view($row, $pages[$key], $answers[$row->text('id')] ?? [], $notes[$row->text('id')] ?? [], $of);
-            },
-            Row::all($this->db->fetchAllAssociative('SELECT * FROM work_copy WHERE round_id = ? ORDER BY name', [$roundId])),
-        );
+            return self::view(
+                $row,
+                $pages[$key],
+                $answers[$row->text('id')] ?? [],
+                $notes[$row->text('id')] ?? [],
+                $of,
+            );
+        }, Row::all(
+            $this->db->fetchAllAssociative('SELECT * FROM work_copy WHERE round_id = ? ORDER BY name', [$roundId]),
+        ));
     }
 
     /**
@@ -71,9 +87,16 @@ final readonly class WorkReader
             return null;
         }
         $row = new Row($row);
-        $answers = Row::all($this->db->fetchAllAssociative('SELECT * FROM slot_answer WHERE copy_id = ? ORDER BY at', [$id]));
+        $answers = Row::all(
+            $this->db->fetchAllAssociative('SELECT * FROM slot_answer WHERE copy_id = ? ORDER BY at', [$id]),
+        );
 
-        return self::view($row, $this->read($row), array_map(self::answer(...), $answers), $this->margin->of(null, $id)[$id] ?? []);
+        return self::view(
+            $row,
+            $this->read($row),
+            array_map(self::answer(...), $answers),
+            $this->margin->of(null, $id)[$id] ?? [],
+        );
     }
 
     /**
@@ -85,7 +108,12 @@ final readonly class WorkReader
     {
         return array_map(
             static fn (Row $row): array => [$row->text('slot'), $row->text('owner')],
-            Row::all($this->db->fetchAllAssociative('SELECT slot, owner FROM slot_answer WHERE copy_id = ? AND strpos(text, ?) > 0', [$copyId, $media])),
+            Row::all(
+                $this->db->fetchAllAssociative(
+                    'SELECT slot, owner FROM slot_answer WHERE copy_id = ? AND strpos(text, ?) > 0',
+                    [$copyId, $media],
+                ),
+            ),
         );
     }
 
@@ -100,17 +128,26 @@ final readonly class WorkReader
     public function earlier(string $studentId, string $classId, int $now): array
     {
         $earlier = [];
-        foreach (Row::all($this->db->fetchAllAssociative(
-            'SELECT c.id, c.title, l.title AS lesson, (EXTRACT(EPOCH FROM COALESCE(l.starts_at, l.created_at)) * 1000)::bigint AS starts_at, '.CopyTimes::COLUMNS.",
+        foreach (
+            Row::all(
+                $this->db->fetchAllAssociative(
+                    'SELECT c.id, c.title, l.title AS lesson, (EXTRACT(EPOCH FROM COALESCE(l.starts_at, l.created_at)) * 1000)::bigint AS starts_at, '.
+                        CopyTimes::COLUMNS.
+                        ",
                     (SELECT COALESCE(jsonb_agg(jsonb_build_array(s.student_id, s.name) ORDER BY g.position, s.number), '[]') FROM run_group g JOIN run_last_seat s ON s.run_group_id = g.id
                      WHERE g.run_id = u.id AND CASE WHEN c.student_id IS NOT NULL THEN s.student_id = c.student_id ELSE c.group_id IS NULL OR g.group_id = c.group_id END) AS members
-             FROM work_copy c ".CopyTimes::FROM.' JOIN school_class k ON k.id = l.class_id
+             FROM work_copy c ".
+                        CopyTimes::FROM.
+                        ' JOIN school_class k ON k.id = l.class_id
              WHERE l.class_id = :class AND l.removed_at IS NULL AND NOT l.template AND l.id IS DISTINCT FROM k.current_lesson_id
                AND (c.student_id = :student OR (c.student_id IS NULL AND EXISTS (SELECT 1 FROM run_group g JOIN run_last_seat s ON s.run_group_id = g.id
                     WHERE g.run_id = u.id AND s.student_id = :student AND (c.group_id IS NULL OR g.group_id = c.group_id))))
-             ORDER BY l.starts_at DESC NULLS LAST, r.number DESC, c.title LIMIT '.self::EARLIER,
-            ['class' => $classId, 'student' => $studentId],
-        )) as $row) {
+             ORDER BY l.starts_at DESC NULLS LAST, r.number DESC, c.title LIMIT '.
+                        self::EARLIER,
+                    ['class' => $classId, 'student' => $studentId],
+                ),
+            ) as $row
+        ) {
             $open = CopyTimes::of($row)->at($now);
             if ($open->isClosed()) {
                 continue;
@@ -121,7 +158,14 @@ final readonly class WorkReader
                     $members[] = new MemberView($member[0], $member[1]);
                 }
             }
-            $earlier[] = new EarlierCopy($row->text('id'), $row->text('title'), $row->text('lesson'), $row->int('starts_at'), CopyOpen::Write === $open, $members);
+            $earlier[] = new EarlierCopy(
+                $row->text('id'),
+                $row->text('title'),
+                $row->text('lesson'),
+                $row->int('starts_at'),
+                CopyOpen::Write === $open,
+                $members,
+            );
         }
 
         return $earlier;
@@ -135,12 +179,20 @@ final readonly class WorkReader
     public function members(string $roundId): array
     {
         $members = [];
-        foreach (Row::all($this->db->fetchAllAssociative(
-            'SELECT g.group_id, s.student_id, s.number, s.role FROM (SELECT id FROM run WHERE round_id = ? AND NOT taken_back ORDER BY attempt DESC LIMIT 1) u
+        foreach (
+            Row::all(
+                $this->db->fetchAllAssociative(
+                    'SELECT g.group_id, s.student_id, s.number, s.role FROM (SELECT id FROM run WHERE round_id = ? AND NOT taken_back ORDER BY attempt DESC LIMIT 1) u
              JOIN run_group g ON g.run_id = u.id JOIN run_last_seat s ON s.run_group_id = g.id ORDER BY g.position, s.number',
-            [$roundId],
-        )) as $row) {
-            $members[$row->textOrNull('group_id') ?? ''][] = new Member($row->text('student_id'), $row->int('number'), $row->text('role'));
+                    [$roundId],
+                ),
+            ) as $row
+        ) {
+            $members[$row->textOrNull('group_id') ?? ''][] = new Member(
+                $row->text('student_id'),
+                $row->int('number'),
+                $row->text('role'),
+            );
         }
 
         return $members;
@@ -148,7 +200,14 @@ final readonly class WorkReader
 
     public static function answer(Row $row): AnswerView
     {
-        return new AnswerView($row->text('slot'), $row->text('owner'), $row->text('text'), $row->int('revision'), $row->text('author'), $row->int('at'));
+        return new AnswerView(
+            $row->text('slot'),
+            $row->text('owner'),
+            $row->text('text'),
+            $row->int('revision'),
+            $row->text('author'),
+            $row->int('at'),
+        );
     }
 
     /**
@@ -194,7 +253,12 @@ final readonly class WorkReader
             return $members[$group] ?? [];
         }
 
-        return array_values(array_filter(array_merge(...array_values($members)), static fn (Member $member): bool => null === $student || $student === $member->student));
+        return array_values(
+            array_filter(
+                array_merge(...array_values($members)),
+                static fn (Member $member): bool => null === $student || $student === $member->student,
+            ),
+        );
     }
 
     /**
@@ -203,8 +267,13 @@ final readonly class WorkReader
      * @param list<MarginNoteView>                                         $notes
      * @param list<Member>|null                                            $members of its group; null where no slot asks
      */
-    private static function view(Row $row, array $pages, array $answers, array $notes, ?array $members = null): CopyView
-    {
+    private static function view(
+        Row $row,
+        array $pages,
+        array $answers,
+        array $notes,
+        ?array $members = null,
+    ): CopyView {
         return new CopyView(
             $row->text('id'),
             $row->text('original_id'),
@@ -215,7 +284,10 @@ final readonly class WorkReader
             $row->text('title'),
             $pages[0],
             $pages[1],
-            array_map(static fn (AnswerView $answer): AnswerView => $answer->in($pages[2][$answer->slot] ?? null), $answers),
+            array_map(
+                static fn (AnswerView $answer): AnswerView => $answer->in($pages[2][$answer->slot] ?? null),
+                $answers,
+            ),
             $notes,
             null === $members ? [] : SlotFillers::of($pages[0], new SlotAccess($members)),
         );

@@ -65,22 +65,48 @@ final readonly class Writing
         $blocks = $pages = [];
         foreach ($copy->pages as $page) {
             // A place that is for no seat of this group is not there.
-            $here = array_values(array_filter($page->blocks, static fn (BlockView $block): bool => null === $block->kind->slot() || $access->places($block->block()) > 0));
+            $here = array_values(
+                array_filter(
+                    $page->blocks,
+                    static fn (BlockView $block): bool => null === $block->kind->slot()
+                        || $access->places($block->block()) > 0,
+                ),
+            );
             foreach ($here as $block) {
                 $blocks[$block->id] = $block->block();
             }
             $pages[] = new PageView($page->id, $page->title, $here);
         }
-        $answers = array_values(array_filter(
-            $copy->answers,
-            static fn (AnswerView $answer): bool => isset($blocks[$answer->slot]) && $access->maySee($studentId, $blocks[$answer->slot], $answer->owner),
-        ));
-        $notes = array_values(array_filter(
-            $copy->notes,
-            static fn (MarginNoteView $note): bool => isset($blocks[$note->slot]) && MarginReader::maySee($members, $studentId, $blocks[$note->slot], $note->owner),
-        ));
+        $answers = array_values(
+            array_filter(
+                $copy->answers,
+                static fn (AnswerView $answer): bool => isset($blocks[$answer->slot])
+                    && $access->maySee($studentId, $blocks[$answer->slot], $answer->owner),
+            ),
+        );
+        $notes = array_values(
+            array_filter(
+                $copy->notes,
+                static fn (MarginNoteView $note): bool => isset($blocks[$note->slot])
+                    && MarginReader::maySee($members, $studentId, $blocks[$note->slot], $note->owner),
+            ),
+        );
 
-        return new CopyView($copy->id, $copy->original, $copy->groupId, $copy->studentId, $copy->way, '', $copy->title, $pages, $copy->html, $answers, $notes, SlotFillers::of($pages, $access), CopyOpen::Read === $time->at($this->clock->ms()));
+        return new CopyView(
+            $copy->id,
+            $copy->original,
+            $copy->groupId,
+            $copy->studentId,
+            $copy->way,
+            '',
+            $copy->title,
+            $pages,
+            $copy->html,
+            $answers,
+            $notes,
+            SlotFillers::of($pages, $access),
+            CopyOpen::Read === $time->at($this->clock->ms()),
+        );
     }
 
     /**
@@ -105,7 +131,12 @@ final readonly class Writing
             throw MaterialsRefused::unusable('materials.locked');
         }
         try {
-            $save = new SaveSlot($save->save, $kind->read($save->base, $block), $kind->read($save->text, $block), $alone ? null : $save->caret);
+            $save = new SaveSlot(
+                $save->save,
+                $kind->read($save->base, $block),
+                $kind->read($save->text, $block),
+                $alone ? null : $save->caret,
+            );
         } catch (UnusableValue $e) {
             throw MaterialsRefused::because($e->says, 'text');
         }
@@ -116,9 +147,24 @@ final readonly class Writing
         if (!$this->saves->create($studentId)->consume()->isAccepted()) {
             throw MaterialsRefused::tooMuch('materials.too_much', null, 2);
         }
-        [$before, $answer] = $this->store->save($copyId, $block, $kind, $alone ? $studentId : $copyId, $studentId, $save);
+        [$before, $answer] = $this->store->save(
+            $copyId,
+            $block,
+            $kind,
+            $alone ? $studentId : $copyId,
+            $studentId,
+            $save,
+        );
         // Others see where it was written; the writer knows.
-        $this->tell($copyId, $copy, $block, $before, null === $save->caret ? $answer : $answer->writtenAt(Splice::between($save->text, $answer->text)->moved($save->caret)));
+        $this->tell(
+            $copyId,
+            $copy,
+            $block,
+            $before,
+            null === $save->caret
+                ? $answer
+                : $answer->writtenAt(Splice::between($save->text, $answer->text)->moved($save->caret)),
+        );
 
         return $answer;
     }
@@ -161,7 +207,9 @@ final readonly class Writing
         $takes = false;
         foreach ($this->pages->read($copy['pages']) as $page) {
             foreach ($page->blocks as $block) {
-                $takes = $takes || (BlockKind::OwnPictures === $block->kind && $access->mayWrite($studentId, $block->block(), null));
+                $takes =
+                    $takes
+                    || (BlockKind::OwnPictures === $block->kind && $access->mayWrite($studentId, $block->block(), null));
             }
         }
         if (!$takes || !$copy['time']->takes($this->clock->ms())) {
@@ -171,7 +219,10 @@ final readonly class Writing
             throw MaterialsRefused::tooMuch('materials.media.so_many', 'content', 60);
         }
 
-        return [$this->copy($copyId), $this->em->find(Student::class, $studentId) ?? throw MaterialsRefused::missing()];
+        return [
+            $this->copy($copyId),
+            $this->em->find(Student::class, $studentId) ?? throw MaterialsRefused::missing(),
+        ];
     }
 
     /**
@@ -195,12 +246,20 @@ final readonly class Writing
      *
      * @throws MaterialsRefused if this student may not write there
      */
-    public function bringBack(string $copyId, string $slot, string $owner, string $studentId, int $revision): AnswerView
-    {
+    public function bringBack(
+        string $copyId,
+        string $slot,
+        string $owner,
+        string $studentId,
+        int $revision,
+    ): AnswerView {
         $copy = $this->open($copyId, $studentId);
         $block = $this->pages->block($copy['pages'], $slot) ?? throw MaterialsRefused::missing();
         $alone = true === $block->slot()?->isAlone($block->settings);
-        if (!(new SlotAccess($copy['members'], $copy['way']))->mayWrite($studentId, $block, $alone ? $owner : null) || (!$alone && $owner !== $copyId)) {
+        if (
+            !(new SlotAccess($copy['members'], $copy['way']))->mayWrite($studentId, $block, $alone ? $owner : null)
+            || (!$alone && $owner !== $copyId)
+        ) {
             throw MaterialsRefused::missing();
         }
         if (!$copy['time']->isAtWork($this->clock->ms())) {
@@ -215,8 +274,13 @@ final readonly class Writing
     /**
      * One of the staff brings back what stood in a slot before.
      */
-    public function bringBackFor(WorkCopy $copy, string $slot, string $owner, string $teacherId, int $revision): AnswerView
-    {
+    public function bringBackFor(
+        WorkCopy $copy,
+        string $slot,
+        string $owner,
+        string $teacherId,
+        int $revision,
+    ): AnswerView {
         [$before, $answer, $block] = $this->history->bringBack($copy, $slot, $owner, $teacherId, $revision);
         $now = $this->store->copy($copy->id);
         if (null !== $now) {
@@ -235,11 +299,16 @@ final readonly class Writing
             return;
         }
         $access = new SlotAccess($copy['members']);
-        $whoSees = array_values(array_filter(
-            array_map(static fn (Member $member): string => $member->student, $copy['members']),
-            static fn (string $member): bool => $access->maySee($member, $block, $answer->owner),
-        ));
-        $this->stream->publish([Audience::staff($copy['lesson']), ...array_map(Audience::student(...), $whoSees)], self::message($copyId, $before, $answer));
+        $whoSees = array_values(
+            array_filter(
+                array_map(static fn (Member $member): string => $member->student, $copy['members']),
+                static fn (string $member): bool => $access->maySee($member, $block, $answer->owner),
+            ),
+        );
+        $this->stream->publish(
+            [Audience::staff($copy['lesson']), ...array_map(Audience::student(...), $whoSees)],
+            self::message($copyId, $before, $answer),
+        );
     }
 
     private function copy(string $id): WorkCopy
@@ -257,8 +326,20 @@ final readonly class Writing
         }
         $splice = Splice::between($before, $answer->text);
 
-        return ['kind' => 'change', 'copy' => $copyId, 'slot' => $answer->slot, 'owner' => $answer->owner, 'revision' => $answer->revision, 'author' => $answer->author, 'when' => $answer->at, 'share' => $answer->share, 'caret' => $answer->caret]
-            + (\strlen($splice->put) <= self::LONG ? ['at' => $splice->at, 'gone' => $splice->gone, 'put' => $splice->put] : []);
+        return [
+            'kind' => 'change',
+            'copy' => $copyId,
+            'slot' => $answer->slot,
+            'owner' => $answer->owner,
+            'revision' => $answer->revision,
+            'author' => $answer->author,
+            'when' => $answer->at,
+            'share' => $answer->share,
+            'caret' => $answer->caret,
+        ] +
+            (\strlen($splice->put) <= self::LONG
+                ? ['at' => $splice->at, 'gone' => $splice->gone, 'put' => $splice->put]
+                : []);
     }
 
     /**
@@ -269,7 +350,10 @@ final readonly class Writing
     private function open(string $copyId, string $studentId): array
     {
         $copy = $this->store->copy($copyId) ?? throw MaterialsRefused::missing();
-        if ($copy['time']->at($this->clock->ms())->isClosed() || !(new SlotAccess($copy['members']))->mayRead($studentId)) {
+        if (
+            $copy['time']->at($this->clock->ms())->isClosed()
+            || !(new SlotAccess($copy['members']))->mayRead($studentId)
+        ) {
             throw MaterialsRefused::missing();
         }
 

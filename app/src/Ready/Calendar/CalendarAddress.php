@@ -17,7 +17,9 @@ class CalendarAddress
     public int $number = 0;
 
     public function __construct(
-        #[ORM\Id, ORM\OneToOne, ORM\JoinColumn(nullable: false, onDelete: 'CASCADE')]
+        #[ORM\Id,
+            ORM\OneToOne,
+            ORM\JoinColumn(nullable: false, onDelete: 'CASCADE'),]
         public readonly Teacher $teacher,
     ) {
     }

@@ -55,11 +55,18 @@ final readonly class CalendarController
     {
         $lesson = $this->access->lesson($teacher, $id)->id;
 
-        return self::answer($this->feeds->file($teacher, $lesson, '1' === $request->query->get('rooms')), 'attachment; filename="lesson.ics"');
+        return self::answer(
+            $this->feeds->file($teacher, $lesson, '1' === $request->query->get('rooms')),
+            'attachment; filename="lesson.ics"',
+        );
     }
 
     private static function answer(string $calendar, string $disposition): Response
     {
-        return new Response($calendar, 200, ['Content-Type' => 'text/calendar; charset=utf-8', 'Content-Disposition' => $disposition, 'Cache-Control' => 'no-store']);
+        return new Response($calendar, 200, [
+            'Content-Type' => 'text/calendar; charset=utf-8',
+            'Content-Disposition' => $disposition,
+            'Cache-Control' => 'no-store',
+        ]);
     }
 }

@@ -40,7 +40,9 @@ class CalendarEntry
     public bool $cancelled = false;
 
     public function __construct(
-        #[ORM\Id, ORM\ManyToOne, ORM\JoinColumn(nullable: false, onDelete: 'CASCADE')]
+        #[ORM\Id,
+            ORM\ManyToOne,
+            ORM\JoinColumn(nullable: false, onDelete: 'CASCADE'),]
         public readonly Teacher $teacher,
         #[ORM\Id, ORM\Column(length: 120)]
         public readonly string $uid,
@@ -56,7 +58,12 @@ class CalendarEntry
             return;
         }
         $this->sequence += '' === $this->digest ? 0 : 1;
-        [$this->title, $this->start, $this->end, $this->digest] = [mb_substr($entry->title, 0, 300), $entry->start, $entry->end, $entry->digest()];
+        [$this->title, $this->start, $this->end, $this->digest] = [
+            mb_substr($entry->title, 0, 300),
+            $entry->start,
+            $entry->end,
+            $entry->digest(),
+        ];
         $this->cancelled = false;
         $this->changedAt = $now;
     }

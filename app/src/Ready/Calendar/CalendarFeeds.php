@@ -22,13 +22,23 @@ final readonly class CalendarFeeds
 {
     private const WHAT = 'calendar';
 
-    public function __construct(private EntityManagerInterface $em, private CalendarReader $reader, private SignedAddress $address, private Clock $clock, #[Autowire('%env(PUBLIC_URL)%')] private string $publicUrl)
-    {
+    public function __construct(
+        private EntityManagerInterface $em,
+        private CalendarReader $reader,
+        private SignedAddress $address,
+        private Clock $clock,
+        #[Autowire('%env(PUBLIC_URL)%')]
+        private string $publicUrl,
+    ) {
     }
 
     public function address(Teacher $teacher): string
     {
-        return "{$this->publicUrl}/api/calendar/{$this->address->of(self::WHAT, $teacher->id, $this->number($teacher->id))}.ics";
+        return "{$this->publicUrl}/api/calendar/{$this->address->of(
+            self::WHAT,
+            $teacher->id,
+            $this->number($teacher->id),
+        )}.ics";
     }
 
     /** Another address; the one before shows nothing any more. */
@@ -49,7 +59,10 @@ final readonly class CalendarFeeds
     {
         $id = SignedAddress::id($token);
         $teacher = null === $id ? null : $this->em->find(Teacher::class, $id);
-        if (null === $teacher || !$this->address->opens(self::WHAT, $teacher->id, $this->number($teacher->id), $token)) {
+        if (
+            null === $teacher
+            || !$this->address->opens(self::WHAT, $teacher->id, $this->number($teacher->id), $token)
+        ) {
             return null;
         }
         $now = $this->clock->ms();
@@ -106,23 +119,38 @@ final readonly class CalendarFeeds
 
     private static function calendar(): VCalendar
     {
-        return new VCalendar(['PRODID' => '-//Fresh Huddle//EN', 'METHOD' => 'PUBLISH', 'X-PUBLISHED-TTL' => 'PT15M']);
+        return new VCalendar([
+            'PRODID' => '-//Fresh Huddle//EN',
+            'METHOD' => 'PUBLISH',
+            'X-PUBLISHED-TTL' => 'PT15M',
+        ]);
     }
 
-    private static function add(VCalendar $calendar, Entry $entry, int $sequence, int $changedAt, bool $cancelled = false): void
-    {
-        $calendar->add('VEVENT', array_filter([
-            'UID' => $entry->uid,
-            'DTSTAMP' => self::moment($changedAt),
-            'LAST-MODIFIED' => self::moment($changedAt),
-            'SEQUENCE' => $sequence,
-            'STATUS' => $cancelled ? 'CANCELLED' : 'CONFIRMED',
-            'SUMMARY' => $entry->title,
-            'DTSTART' => self::moment($entry->start),
-            'DTEND' => self::moment($entry->end),
-            'LOCATION' => $entry->where,
-            'DESCRIPTION' => $entry->text,
-        ], static fn (\DateTimeImmutable|int|string $value): bool => '' !== $value));
+    private static function add(
+        VCalendar $calendar,
+        Entry $entry,
+        int $sequence,
+        int $changedAt,
+        bool $cancelled = false,
+    ): void {
+        $calendar->add(
+            'VEVENT',
+            array_filter(
+                [
+                    'UID' => $entry->uid,
+                    'DTSTAMP' => self::moment($changedAt),
+                    'LAST-MODIFIED' => self::moment($changedAt),
+                    'SEQUENCE' => $sequence,
+                    'STATUS' => $cancelled ? 'CANCELLED' : 'CONFIRMED',
+                    'SUMMARY' => $entry->title,
+                    'DTSTART' => self::moment($entry->start),
+                    'DTEND' => self::moment($entry->end),
+                    'LOCATION' => $entry->where,
+                    'DESCRIPTION' => $entry->text,
+                ],
+                static fn (\DateTimeImmutable|int|string $value): bool => '' !== $value,
+            ),
+        );
     }
 
     /**

@@ -34,8 +34,10 @@ final readonly class CalendarReader
     {
         $lessons = [];
         $order = [];
-        foreach (Row::all($this->db->fetchAllAssociative(
-            "SELECT l.id, l.title, c.name AS class, c.door_word, (EXTRACT(EPOCH FROM l.starts_at) * 1000)::bigint AS start, l.minutes, m.id AS main,
+        foreach (
+            Row::all(
+                $this->db->fetchAllAssociative(
+                    "SELECT l.id, l.title, c.name AS class, c.door_word, (EXTRACT(EPOCH FROM l.starts_at) * 1000)::bigint AS start, l.minutes, m.id AS main,
                     s.id AS segment, s.kind, s.minutes AS segment_minutes, r.id AS round, w.id AS work_group, COALESCE(k.name, w.name) AS room_name, k.id AS room, k.source
              FROM lesson l JOIN school_class c ON c.id = l.class_id LEFT JOIN class_staff f ON f.class_id = c.id AND f.teacher_id = :teacher
              LEFT JOIN segment s ON s.lesson_id = l.id AND s.position IS NOT NULL
@@ -45,28 +47,51 @@ final readonly class CalendarReader
              WHERE (c.teacher_id = :teacher OR f.teacher_id IS NOT NULL) AND c.removed_at IS NULL AND c.archived_at IS NULL AND l.removed_at IS NULL AND NOT l.template
                 AND l.starts_at > to_timestamp(:from) AND (:lesson::uuid IS NULL OR l.id = :lesson)
              ORDER BY l.starts_at, l.id, s.position, w.position",
-            ['teacher' => $teacherId, 'from' => intdiv($now - self::KEEPS, 1_000), 'lesson' => $lessonId],
-        )) as $row) {
+                    ['teacher' => $teacherId, 'from' => intdiv($now - self::KEEPS, 1_000), 'lesson' => $lessonId],
+                ),
+            ) as $row
+        ) {
             $id = $row->text('id');
             $lessons[$id] ??= [
-                'id' => $id, 'title' => $row->text('title'), 'class' => $row->text('class'), 'start' => $row->int('start'), 'minutes' => $row->int('minutes'),
-                'where' => $this->way($row->textOrNull('main')), 'text' => "{$this->publicUrl}/student · {$row->text('door_word')}",
+                'id' => $id,
+                'title' => $row->text('title'),
+                'class' => $row->text('class'),
+                'start' => $row->int('start'),
+                'minutes' => $row->int('minutes'),
+                'where' => $this->way($row->textOrNull('main')),
+                'text' => "{$this->publicUrl}/student · {$row->text('door_word')}",
             ];
             $segment = $row->textOrNull('segment');
             if (null === $segment) {
                 continue;
             }
-            $order[$id][$segment] ??= ['kind' => SegmentKind::from($row->text('kind')), 'minutes' => $row->int('segment_minutes'), 'round' => $row->textOrNull('round'), 'rooms' => []];
+            $order[$id][$segment] ??= [
+                'kind' => SegmentKind::from($row->text('kind')),
+                'minutes' => $row->int('segment_minutes'),
+                'round' => $row->textOrNull('round'),
+                'rooms' => [],
+            ];
             if (null !== $row->textOrNull('work_group')) {
                 $isPlace = 'classroom' === $row->textOrNull('source');
-                $order[$id][$segment]['rooms'][] = ['group' => $row->text('work_group'), 'name' => $row->text('room_name'), 'where' => $isPlace ? $row->text('room_name') : $this->way($row->textOrNull('room'))];
+                $order[$id][$segment]['rooms'][] = [
+                    'group' => $row->text('work_group'),
+                    'name' => $row->text('room_name'),
+                    'where' => $isPlace ? $row->text('room_name') : $this->way($row->textOrNull('room')),
+                ];
             }
         }
 
-        return array_merge([], ...array_map(
-            static fn (array $lesson): array => LessonEntries::of($lesson, array_values($order[$lesson['id']] ?? []), $withRooms),
-            array_values($lessons),
-        ));
+        return array_merge(
+            [],
+            ...array_map(
+                static fn (array $lesson): array => LessonEntries::of(
+                    $lesson,
+                    array_values($order[$lesson['id']] ?? []),
+                    $withRooms,
+                ),
+                array_values($lessons),
+            ),
+        );
     }
 
     /** The teacher's own way in: a link that is no use to anybody else. */

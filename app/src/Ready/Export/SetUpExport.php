@@ -23,8 +23,13 @@ use FreshHuddle\Core\Roster\Export\SafeCsv;
  */
 final readonly class SetUpExport
 {
-    public function __construct(private Handouts $handouts, private FloorStore $floors, private RoomReader $rooms, private Sendings $sendings, private Words $words)
-    {
+    public function __construct(
+        private Handouts $handouts,
+        private FloorStore $floors,
+        private RoomReader $rooms,
+        private Sendings $sendings,
+        private Words $words,
+    ) {
     }
 
     /**
@@ -38,12 +43,40 @@ final readonly class SetUpExport
         $view = $this->handouts->of($round);
         [, $rooms] = $this->rooms($round);
         $say = fn (string $column): string => $this->words->say(new Message('ready.export.'.$column));
-        $rows = [[$say('group'), $say('name'), $say('number'), $say('role'), $say('task'), $say('room'), $say('link'), $say('work'), ...(null === $origin ? [] : [$say('pass')])]];
+        $rows = [
+            [
+                $say('group'),
+                $say('name'),
+                $say('number'),
+                $say('role'),
+                $say('task'),
+                $say('room'),
+                $say('link'),
+                $say('work'),
+                ...null === $origin ? [] : [$say('pass')],
+            ],
+        ];
         foreach ($view->slips as $slip) {
             $group = null === $slip->group ? null : $view->groups[$slip->group - 1];
             $room = null === $slip->group ? null : $rooms[$slip->group - 1] ?? null;
-            $work = null === $group ? [] : array_map(static fn (WorkLine $line): string => self::work($line), [...$view->work, ...$group->work]);
-            $rows[] = [$group?->name, $slip->name, $slip->seat, $slip->role, $slip->task, $room?->name, $room?->link, implode('; ', $work), ...(null === $origin ? [] : [$origin.$slip->pass])];
+            $work =
+                null === $group
+                    ? []
+                    : array_map(static fn (WorkLine $line): string => self::work($line), [
+                        ...$view->work,
+                        ...$group->work,
+                    ]);
+            $rows[] = [
+                $group?->name,
+                $slip->name,
+                $slip->seat,
+                $slip->role,
+                $slip->task,
+                $room?->name,
+                $room?->link,
+                implode('; ', $work),
+                ...null === $origin ? [] : [$origin.$slip->pass],
+            ];
         }
 
         return SafeCsv::write($rows);
@@ -59,31 +92,73 @@ final readonly class SetUpExport
         $view = $this->handouts->of($round);
         $sending = $this->sendings->of($round);
         [$mainSession, $rooms] = $this->rooms($round);
-        $student = static fn (Handout $slip): array => array_filter([
-            'id' => $slip->id, 'name' => $slip->name, 'number' => $slip->seat, 'role' => '' === $slip->role ? null : $slip->role, 'task' => '' === $slip->task ? null : $slip->task, 'pass' => null === $origin ? null : $origin.$slip->pass,
-        ], static fn (mixed $value): bool => null !== $value);
+        $student = static fn (Handout $slip): array => array_filter(
+            [
+                'id' => $slip->id,
+                'name' => $slip->name,
+                'number' => $slip->seat,
+                'role' => '' === $slip->role ? null : $slip->role,
+                'task' => '' === $slip->task ? null : $slip->task,
+                'pass' => null === $origin ? null : $origin.$slip->pass,
+            ],
+            static fn (mixed $value): bool => null !== $value,
+        );
         $groups = [];
         foreach ($view->groups as $i => $group) {
-            $groups[] = array_filter([
-                'number' => $group->number,
-                'name' => $group->name,
-                'room' => self::room($rooms[$i] ?? null),
-                'work' => array_map(self::line(...), [...$view->work, ...$group->work]),
-                'students' => array_values(array_map($student, array_filter($view->slips, static fn (Handout $slip): bool => $slip->group === $group->number))),
-            ], static fn (mixed $value): bool => null !== $value);
+            $groups[] = array_filter(
+                [
+                    'number' => $group->number,
+                    'name' => $group->name,
+                    'room' => self::room($rooms[$i] ?? null),
+                    'work' => array_map(self::line(...), [...$view->work, ...$group->work]),
+                    'students' => array_values(
+                        array_map(
+                            $student,
+                            array_filter(
+                                $view->slips,
+                                static fn (Handout $slip): bool => $slip->group === $group->number,
+                            ),
+                        ),
+                    ),
+                ],
+                static fn (mixed $value): bool => null !== $value,
+            );
         }
 
-        return json_encode([
-            'format' => 'fresh-huddle/set-up',
-            'version' => 1,
-            'lesson' => ['id' => $view->lessonId, 'title' => $view->title, 'startsAt' => null === $view->startsAt ? null : gmdate('Y-m-d\TH:i:s\Z', intdiv($view->startsAt, 1_000)), 'minutes' => $round->lesson->minutes],
-            'class' => ['id' => $view->classId, 'name' => $view->className, 'doorWord' => $view->doorWord],
-            'round' => ['id' => $round->id, 'minutes' => $round->segment->minutes, 'instructions' => $round->segment->instructions],
-            'mainSession' => self::room($mainSession),
-            'groups' => $groups,
-            'withoutSeat' => array_values(array_map($student, array_filter($view->slips, static fn (Handout $slip): bool => null === $slip->group))),
-            'sent' => ['posts' => $sending->posts, 'letters' => $sending->letters, 'unit' => $sending->unit, 'due' => null === $sending->dueAt ? null : gmdate('Y-m-d\TH:i:s\Z', intdiv($sending->dueAt, 1_000)), 'counted' => $sending->counted],
-        ], \JSON_THROW_ON_ERROR | \JSON_PRETTY_PRINT | \JSON_UNESCAPED_UNICODE | \JSON_UNESCAPED_SLASHES)."\n";
+        return json_encode(
+            [
+                'format' => 'fresh-huddle/set-up',
+                'version' => 1,
+                'lesson' => [
+                    'id' => $view->lessonId,
+                    'title' => $view->title,
+                    'startsAt' => null === $view->startsAt ? null : gmdate('Y-m-d\TH:i:s\Z', intdiv($view->startsAt, 1_000)),
+                    'minutes' => $round->lesson->minutes,
+                ],
+                'class' => ['id' => $view->classId, 'name' => $view->className, 'doorWord' => $view->doorWord],
+                'round' => [
+                    'id' => $round->id,
+                    'minutes' => $round->segment->minutes,
+                    'instructions' => $round->segment->instructions,
+                ],
+                'mainSession' => self::room($mainSession),
+                'groups' => $groups,
+                'withoutSeat' => array_values(
+                    array_map(
+                        $student,
+                        array_filter($view->slips, static fn (Handout $slip): bool => null === $slip->group),
+                    ),
+                ),
+                'sent' => [
+                    'posts' => $sending->posts,
+                    'letters' => $sending->letters,
+                    'unit' => $sending->unit,
+                    'due' => null === $sending->dueAt ? null : gmdate('Y-m-d\TH:i:s\Z', intdiv($sending->dueAt, 1_000)),
+                    'counted' => $sending->counted,
+                ],
+            ],
+            \JSON_THROW_ON_ERROR | \JSON_PRETTY_PRINT | \JSON_UNESCAPED_UNICODE | \JSON_UNESCAPED_SLASHES,
+        )."\n";
     }
 
     /**
@@ -91,7 +166,17 @@ final readonly class SetUpExport
      */
     private static function room(?RoomView $room): ?array
     {
-        return null === $room ? null : array_filter(['name' => $room->name, 'source' => $room->source->value, 'state' => $room->state->value, 'link' => $room->link], is_string(...));
+        return null === $room
+            ? null
+            : array_filter(
+                [
+                    'name' => $room->name,
+                    'source' => $room->source->value,
+                    'state' => $room->state->value,
+                    'link' => $room->link,
+                ],
+                is_string(...),
+            );
     }
 
     /**
@@ -99,7 +184,10 @@ final readonly class SetUpExport
      */
     private static function line(WorkLine $line): array
     {
-        return array_filter(['title' => $line->title, 'way' => $line->way->value, 'variant' => $line->variant], is_string(...));
+        return array_filter(
+            ['title' => $line->title, 'way' => $line->way->value, 'variant' => $line->variant],
+            is_string(...),
+        );
     }
 
     private static function work(WorkLine $line): string

@@ -40,6 +40,12 @@ final readonly class Posting
      */
     public function digest(): string
     {
-        return hash('xxh128', json_encode([$this->title, $this->text, $this->unit, $this->dueAt, $this->counted, $this->link], \JSON_THROW_ON_ERROR));
+        return hash(
+            'xxh128',
+            json_encode(
+                [$this->title, $this->text, $this->unit, $this->dueAt, $this->counted, $this->link],
+                \JSON_THROW_ON_ERROR,
+            ),
+        );
     }
 }

@@ -13,20 +13,33 @@ use Symfony\Contracts\HttpClient\HttpClientInterface;
  */
 final readonly class StandinCoursePortal implements CoursePortal
 {
-    public function __construct(private HttpClientInterface $portalClient, #[\SensitiveParameter] private string $token, private string $publicUrl)
-    {
+    public function __construct(
+        private HttpClientInterface $portalClient,
+        #[\SensitiveParameter]
+        private string $token,
+        private string $publicUrl,
+    ) {
     }
 
     public function course(string $key, string $name, array $students, array $staff): void
     {
-        $this->tell('PUT', '/portal/api/courses/'.rawurlencode($key), ['name' => $name, 'students' => (object) $students, 'staff' => (object) $staff]);
+        $this->tell('PUT', '/portal/api/courses/'.rawurlencode($key), [
+            'name' => $name,
+            'students' => (object) $students,
+            'staff' => (object) $staff,
+        ]);
     }
 
     public function post(string $key, string $course, Posting $posting): string
     {
-        $id = $this->ask('POST', '/portal/api/courses/'.rawurlencode($course).'/posts', self::body($posting), ['Idempotency-Key' => $key])['id'] ?? null;
+        $id =
+            $this->ask('POST', '/portal/api/courses/'.rawurlencode($course).'/posts', self::body($posting), [
+                'Idempotency-Key' => $key,
+            ])['id'] ?? null;
 
-        return \is_string($id) && 1 === preg_match('/^[A-Za-z0-9_-]{1,80}$/D', $id) ? $id : throw PortalFailed::nonsense();
+        return \is_string($id) && 1 === preg_match('/^[A-Za-z0-9_-]{1,80}$/D', $id)
+            ? $id
+            : throw PortalFailed::nonsense();
     }
 
     public function change(string $post, Posting $posting): void
@@ -44,11 +57,28 @@ final readonly class StandinCoursePortal implements CoursePortal
         $answer = $this->ask('GET', '/portal/api/courses/'.rawurlencode($course).'/posts')['posts'] ?? null;
         $posts = [];
         foreach (\is_array($answer) ? $answer : throw PortalFailed::nonsense() as $id => $said) {
-            if (!\is_array($said) || !\is_string($said['title'] ?? null) || !\is_string($said['text'] ?? null) || !\is_array($said['audience'] ?? null) || !\is_string($said['unit'] ?? null)
-                || !\array_key_exists('due', $said) || !(null === $said['due'] || \is_int($said['due'])) || !\is_bool($said['counted'] ?? null) || !\is_string($said['link'] ?? null)) {
+            if (
+                !\is_array($said)
+                || !\is_string($said['title'] ?? null)
+                || !\is_string($said['text'] ?? null)
+                || !\is_array($said['audience'] ?? null)
+                || !\is_string($said['unit'] ?? null)
+                || !\array_key_exists('due', $said)
+                || !(null === $said['due'] || \is_int($said['due']))
+                || !\is_bool($said['counted'] ?? null)
+                || !\is_string($said['link'] ?? null)
+            ) {
                 throw PortalFailed::nonsense();
             }
-            $posts[(string) $id] = new Posting($said['title'], $said['text'], array_values(array_filter($said['audience'], \is_string(...))), $said['unit'], $said['due'], $said['counted'], $said['link']);
+            $posts[(string) $id] = new Posting(
+                $said['title'],
+                $said['text'],
+                array_values(array_filter($said['audience'], \is_string(...))),
+                $said['unit'],
+                $said['due'],
+                $said['counted'],
+                $said['link'],
+            );
         }
 
         return $posts;
@@ -56,7 +86,8 @@ final readonly class StandinCoursePortal implements CoursePortal
 
     public function page(string $course): string
     {
-        return "{$this->publicUrl}/portal/courses/{$course}?as=".substr(hash_hmac('sha256', "course|{$course}|teacher", $this->token), 0, 32);
+        return "{$this->publicUrl}/portal/courses/{$course}?as=".
+            substr(hash_hmac('sha256', "course|{$course}|teacher", $this->token), 0, 32);
     }
 
     /**
@@ -64,7 +95,15 @@ final readonly class StandinCoursePortal implements CoursePortal
      */
     private static function body(Posting $posting): array
     {
-        return ['title' => $posting->title, 'text' => $posting->text, 'audience' => $posting->audience, 'unit' => $posting->unit, 'due' => $posting->dueAt, 'counted' => $posting->counted, 'link' => $posting->link];
+        return [
+            'title' => $posting->title,
+            'text' => $posting->text,
+            'audience' => $posting->audience,
+            'unit' => $posting->unit,
+            'due' => $posting->dueAt,
+            'counted' => $posting->counted,
+            'link' => $posting->link,
+        ];
     }
 
     /**
@@ -90,7 +129,11 @@ final readonly class StandinCoursePortal implements CoursePortal
     private function ask(string $method, string $path, ?array $body = null, array $headers = []): array
     {
         try {
-            $response = $this->portalClient->request($method, $path, (null === $body ? [] : ['json' => $body]) + ['auth_bearer' => $this->token, 'headers' => $headers]);
+            $response = $this->portalClient->request(
+                $method,
+                $path,
+                (null === $body ? [] : ['json' => $body]) + ['auth_bearer' => $this->token, 'headers' => $headers],
+            );
             $status = $response->getStatusCode();
             if ($status >= 300) {
                 throw PortalFailed::answered($status);

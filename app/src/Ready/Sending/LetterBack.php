@@ -9,7 +9,11 @@ namespace FreshHuddle\App\Ready\Sending;
  */
 final readonly class LetterBack
 {
-    public function __construct(public string $studentId, public string $name, public string $address, public string $why)
-    {
+    public function __construct(
+        public string $studentId,
+        public string $name,
+        public string $address,
+        public string $why,
+    ) {
     }
 }

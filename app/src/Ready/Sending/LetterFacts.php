@@ -37,6 +37,21 @@ final readonly class LetterFacts
      */
     public function digest(): string
     {
-        return hash('xxh128', json_encode([$this->slip, $this->group, $this->class, $this->lesson, $this->startsAt, $this->zone, $this->instructions, $this->language], \JSON_THROW_ON_ERROR));
+        return hash(
+            'xxh128',
+            json_encode(
+                [
+                    $this->slip,
+                    $this->group,
+                    $this->class,
+                    $this->lesson,
+                    $this->startsAt,
+                    $this->zone,
+                    $this->instructions,
+                    $this->language,
+                ],
+                \JSON_THROW_ON_ERROR,
+            ),
+        );
     }
 }

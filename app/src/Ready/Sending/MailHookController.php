@@ -22,27 +22,44 @@ final readonly class MailHookController
     private const OLDEST = 7 * 86_400_000;
     private const AHEAD = 60_000;
 
-    public function __construct(private SentStore $store, private Stream $stream, private Clock $clock, #[\SensitiveParameter] private string $secret)
-    {
+    public function __construct(
+        private SentStore $store,
+        private Stream $stream,
+        private Clock $clock,
+        #[\SensitiveParameter]
+        private string $secret,
+    ) {
     }
 
     #[Route('/hooks/mail', methods: ['POST'])]
     public function __invoke(Request $request): Response
     {
         $body = $request->getContent();
-        if (!hash_equals(hash_hmac('sha256', $body, $this->secret), $request->headers->get('X-Huddle-Signature', ''))) {
+        if (
+            !hash_equals(hash_hmac('sha256', $body, $this->secret), $request->headers->get('X-Huddle-Signature', ''))
+        ) {
             throw new Problem(403, new Message('ready.hook_signature'));
         }
         $said = json_decode($body, true, 3);
-        if (!\is_array($said) || !\is_string($said['message'] ?? null) || !\is_string($said['address'] ?? null) || !\is_string($said['why'] ?? null) || !\is_int($said['at'] ?? null)
-            || 1 !== preg_match('/^<?([0-9a-f]{8}(?:-[0-9a-f]{4}){3}-[0-9a-f]{12})\.[0-9a-f]+@/', $said['message'], $m)) {
+        if (
+            !\is_array($said)
+            || !\is_string($said['message'] ?? null)
+            || !\is_string($said['address'] ?? null)
+            || !\is_string($said['why'] ?? null)
+            || !\is_int($said['at'] ?? null)
+            || 1 !== preg_match('/^<?([0-9a-f]{8}(?:-[0-9a-f]{4}){3}-[0-9a-f]{12})\.[0-9a-f]+@/', $said['message'], $m)
+        ) {
             throw new Problem(422, new Message('ready.hook_unreadable'));
         }
         $now = $this->clock->ms();
         if ($said['at'] < $now - self::OLDEST || $said['at'] > $now + self::AHEAD) {
             throw new Problem(422, new Message('ready.hook_time'));
         }
-        $lesson = $this->store->cameBack($m[1], $said['address'], trim((string) preg_replace('/[^\P{C} ]+/u', '', $said['why'])));
+        $lesson = $this->store->cameBack(
+            $m[1],
+            $said['address'],
+            trim((string) preg_replace('/[^\P{C} ]+/u', '', $said['why'])),
+        );
         if (null !== $lesson) {
             $this->stream->publish([Audience::staff($lesson)], ['kind' => 'lesson']);
         }

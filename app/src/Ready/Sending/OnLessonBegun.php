@@ -29,10 +29,19 @@ final readonly class OnLessonBegun
                 continue;
             }
             $sending = new Sending($round);
-            [$sending->posts, $sending->letters, $sending->unit, $sending->counted, $sending->zone] = [$from->posts, $from->letters, $from->unit, $from->counted, $from->zone];
+            [$sending->posts, $sending->letters, $sending->unit, $sending->counted, $sending->zone] = [
+                $from->posts,
+                $from->letters,
+                $from->unit,
+                $from->counted,
+                $from->zone,
+            ];
             $before = $from->round->lesson->startsAt;
             $now = $round->lesson->startsAt;
-            $sending->dueAt = null === $from->dueAt || null === $before || null === $now ? $from->dueAt : $from->dueAt + (int) $now->format('Uv') - (int) $before->format('Uv');
+            $sending->dueAt =
+                null === $from->dueAt || null === $before || null === $now
+                    ? $from->dueAt
+                    : $from->dueAt + (int) $now->format('Uv') - (int) $before->format('Uv');
             $this->em->persist($sending);
         }
         $this->em->flush();

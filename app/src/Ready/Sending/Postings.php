@@ -41,9 +41,15 @@ final readonly class Postings
         $said = [];
         // Most groups have most lines alike: each is put in words once.
         $line = function (WorkLine $work) use (&$said): string {
-            return $said["{$work->way->value}|{$work->variant}|{$work->title}"] ??= $this->words->say(null === $work->variant
-                ? new Message('print.work', ['title' => $work->title, 'way' => $work->way->value])
-                : new Message('print.work_in_variant', ['title' => $work->title, 'way' => $work->way->value, 'variant' => $work->variant]));
+            return $said["{$work->way->value}|{$work->variant}|{$work->title}"] ??= $this->words->say(
+                null === $work->variant
+                    ? new Message('print.work', ['title' => $work->title, 'way' => $work->way->value])
+                    : new Message('print.work_in_variant', [
+                        'title' => $work->title,
+                        'way' => $work->way->value,
+                        'variant' => $work->variant,
+                    ]),
+            );
         };
         $way = $this->words->say(new Message('ready.posting.way', ['doorWord' => $view->doorWord]));
         $audience = [];
@@ -56,7 +62,9 @@ final readonly class Postings
         foreach ($this->floors->now($round->grouping->id)->groups as $i => $group) {
             $work = array_map($line, [...$view->work, ...$view->groups[$i]->work ?? []]);
             $posts[$group->id] = new Posting(
-                $this->words->say(new Message('ready.posting.title', ['lesson' => $view->title, 'group' => $group->name])),
+                $this->words->say(
+                    new Message('ready.posting.title', ['lesson' => $view->title, 'group' => $group->name]),
+                ),
                 trim($round->segment->instructions."\n\n".implode("\n", $work)."\n\n".$way),
                 $audience[$i + 1] ?? [],
                 $sending->unit,

@@ -17,8 +17,13 @@ use FreshHuddle\App\Stream\Stream;
  */
 final readonly class Sendings
 {
-    public function __construct(private EntityManagerInterface $em, private SentReader $sent, private Roster $roster, private CoursePortal $portal, private Stream $stream)
-    {
+    public function __construct(
+        private EntityManagerInterface $em,
+        private SentReader $sent,
+        private Roster $roster,
+        private CoursePortal $portal,
+        private Stream $stream,
+    ) {
     }
 
     /**
@@ -60,7 +65,12 @@ final readonly class Sendings
             } elseif ($sent->arrived) {
                 $written += null === $sent->at ? 0 : 1;
             } else {
-                $back[] = new LetterBack($sent->target, $names[$sent->target] ?? '', $sent->address, $sent->failure ?? '');
+                $back[] = new LetterBack(
+                    $sent->target,
+                    $names[$sent->target] ?? '',
+                    $sent->address,
+                    $sent->failure ?? '',
+                );
             }
         }
 

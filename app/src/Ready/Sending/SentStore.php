@@ -24,8 +24,15 @@ final readonly class SentStore
      */
     public function key(string $roundId, SentKind $kind, string $target): string
     {
-        $this->db->executeStatement('INSERT INTO sent (id, round_id, kind, target) VALUES (?, ?, ?, ?) ON CONFLICT (round_id, kind, target) DO NOTHING', [Uuid::v7()->toRfc4122(), $roundId, $kind->value, $target]);
-        $key = $this->db->fetchOne('SELECT id FROM sent WHERE round_id = ? AND kind = ? AND target = ?', [$roundId, $kind->value, $target]);
+        $this->db->executeStatement(
+            'INSERT INTO sent (id, round_id, kind, target) VALUES (?, ?, ?, ?) ON CONFLICT (round_id, kind, target) DO NOTHING',
+            [Uuid::v7()->toRfc4122(), $roundId, $kind->value, $target],
+        );
+        $key = $this->db->fetchOne('SELECT id FROM sent WHERE round_id = ? AND kind = ? AND target = ?', [
+            $roundId,
+            $kind->value,
+            $target,
+        ]);
 
         return \is_string($key) ? $key : throw new \UnexpectedValueException('What was noted is not there.');
     }
@@ -43,11 +50,23 @@ final readonly class SentStore
     public function stands(string $key, Posting $wanted, ?Posting $is): void
     {
         if (null === $is) {
-            $this->db->update('sent', ['their_id' => null, 'digest' => '', 'audience' => '[]', 'due_at' => null], ['id' => $key]);
+            $this->db->update(
+                'sent',
+                ['their_id' => null, 'digest' => '', 'audience' => '[]', 'due_at' => null],
+                ['id' => $key],
+            );
 
             return;
         }
-        $this->db->update('sent', ['digest' => $is->digest() === $wanted->digest() ? $wanted->digest() : '', 'audience' => json_encode($is->audience, \JSON_THROW_ON_ERROR), 'due_at' => $is->dueAt], ['id' => $key]);
+        $this->db->update(
+            'sent',
+            [
+                'digest' => $is->digest() === $wanted->digest() ? $wanted->digest() : '',
+                'audience' => json_encode($is->audience, \JSON_THROW_ON_ERROR),
+                'due_at' => $is->dueAt,
+            ],
+            ['id' => $key],
+        );
     }
 
     public function withdrawn(string $key): void
@@ -57,12 +76,18 @@ final readonly class SentStore
 
     public function written(string $key, string $address, string $digest): void
     {
-        $this->db->executeStatement('UPDATE sent SET address = ?, digest = ?, arrived = true, failure = NULL, at = ? WHERE id = ?', [$address, $digest, $this->clock->ms(), $key]);
+        $this->db->executeStatement(
+            'UPDATE sent SET address = ?, digest = ?, arrived = true, failure = NULL, at = ? WHERE id = ?',
+            [$address, $digest, $this->clock->ms(), $key],
+        );
     }
 
     public function refused(string $key, string $address, string $digest, string $why): void
     {
-        $this->db->executeStatement('UPDATE sent SET address = ?, digest = ?, arrived = false, failure = ?, at = ? WHERE id = ?', [$address, $digest, mb_substr($why, 0, 200), $this->clock->ms(), $key]);
+        $this->db->executeStatement(
+            'UPDATE sent SET address = ?, digest = ?, arrived = false, failure = ?, at = ? WHERE id = ?',
+            [$address, $digest, mb_substr($why, 0, 200), $this->clock->ms(), $key],
+        );
     }
 
     /**

@@ -17,8 +17,16 @@ final readonly class StudentLetter
      * @param string       $link   their own way in
      * @param string       $press  what is on the link
      */
-    public function __construct(public string $student, public string $address, public string $subject, public array $lines, public string $link, public string $press, public Direction $direction, public string $digest)
-    {
+    public function __construct(
+        public string $student,
+        public string $address,
+        public string $subject,
+        public array $lines,
+        public string $link,
+        public string $press,
+        public Direction $direction,
+        public string $digest,
+    ) {
     }
 
     public function text(): string
@@ -31,11 +39,28 @@ final readonly class StudentLetter
      */
     public function html(): string
     {
-        $escape = static fn (string $text): string => nl2br(htmlspecialchars($text, \ENT_QUOTES | \ENT_SUBSTITUTE), false);
-        $paragraphs = array_map(static fn (string $line): string => '<p dir="auto" style="margin:0 0 1em">'.$escape($line).'</p>', $this->lines);
+        $escape = static fn (string $text): string => nl2br(
+            htmlspecialchars($text, \ENT_QUOTES | \ENT_SUBSTITUTE),
+            false,
+        );
+        $paragraphs = array_map(
+            static fn (string $line): string => '<p dir="auto" style="margin:0 0 1em">'.$escape($line).'</p>',
+            $this->lines,
+        );
 
-        return '<!doctype html><html dir="'.$this->direction->value.'"><head><meta charset="utf-8"><title>'.$escape($this->subject).'</title></head>'
-            .'<body dir="'.$this->direction->value.'" style="font:17px/1.45 sans-serif;max-width:34em">'.implode('', $paragraphs)
-            .'<p><a href="'.$escape($this->link).'">'.$escape($this->press).'</a></p></body></html>';
+        return '<!doctype html><html dir="'.
+            $this->direction->value.
+            '"><head><meta charset="utf-8"><title>'.
+            $escape($this->subject).
+            '</title></head>'.
+            '<body dir="'.
+            $this->direction->value.
+            '" style="font:17px/1.45 sans-serif;max-width:34em">'.
+            implode('', $paragraphs).
+            '<p><a href="'.
+            $escape($this->link).
+            '">'.
+            $escape($this->press).
+            '</a></p></body></html>';
     }
 }

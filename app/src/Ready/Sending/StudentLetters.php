@@ -21,7 +21,19 @@ use Symfony\Component\DependencyInjection\Attribute\Autowire;
 final readonly class StudentLetters
 {
     /** What a column of the class list is called that says which language somebody has. */
-    private const LANGUAGE = ['language', 'home language', 'lang', 'first language', 'sprache', 'muttersprache', 'langue', 'idioma', 'lingua', 'язык', 'اللغة'];
+    private const LANGUAGE = [
+        'language',
+        'home language',
+        'lang',
+        'first language',
+        'sprache',
+        'muttersprache',
+        'langue',
+        'idioma',
+        'lingua',
+        'язык',
+        'اللغة',
+    ];
 
     public function __construct(
         private Handouts $handouts,
@@ -86,15 +98,23 @@ final readonly class StudentLetters
     private function letter(LetterFacts $facts): StudentLetter
     {
         $slip = $facts->slip;
-        $said = ['name' => $slip->name, 'class' => $facts->class, 'lesson' => $facts->lesson, 'group' => $facts->group, 'number' => (int) $slip->seat, 'role' => $slip->role, 'task' => $slip->task];
-        $lines = array_map(fn (string $code): string => $this->words->say(new Message('ready.letter.'.$code, $said)), [
-            'hello',
-            'seat',
-            ...('' === $slip->role ? [] : ['role']),
-            ...('' === $slip->task ? [] : ['task']),
-        ]);
+        $said = [
+            'name' => $slip->name,
+            'class' => $facts->class,
+            'lesson' => $facts->lesson,
+            'group' => $facts->group,
+            'number' => (int) $slip->seat,
+            'role' => $slip->role,
+            'task' => $slip->task,
+        ];
+        $lines = array_map(
+            fn (string $code): string => $this->words->say(new Message('ready.letter.'.$code, $said)),
+            ['hello', 'seat', ...'' === $slip->role ? [] : ['role'], ...'' === $slip->task ? [] : ['task']],
+        );
         if (null !== $facts->startsAt) {
-            $lines[] = $this->words->say(new Message('ready.letter.starts', ['at' => self::moment($facts->startsAt, $facts->zone)]));
+            $lines[] = $this->words->say(
+                new Message('ready.letter.starts', ['at' => self::moment($facts->startsAt, $facts->zone)]),
+            );
         }
         if ('' !== $facts->instructions) {
             $lines[] = $facts->instructions;

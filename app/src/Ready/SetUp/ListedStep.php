@@ -17,7 +17,15 @@ final readonly class ListedStep
      * @param int|null    $round   number of the round it is done for; null: only one is set up
      * @param string|null $group   name of the group, where several rounds are set up
      */
-    public function __construct(public string $key, public StepKind $kind, public ?string $groupId, public string $says, public string $because, public ?string $loses, public ?int $round, public ?string $group)
-    {
+    public function __construct(
+        public string $key,
+        public StepKind $kind,
+        public ?string $groupId,
+        public string $says,
+        public string $because,
+        public ?string $loses,
+        public ?int $round,
+        public ?string $group,
+    ) {
     }
 }

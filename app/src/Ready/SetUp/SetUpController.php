@@ -20,8 +20,12 @@ use Symfony\Component\Security\Http\Attribute\CurrentUser;
 
 final readonly class SetUpController
 {
-    public function __construct(private SetUps $setUps, private SetUpExport $export, private Looking $looking, private LessonAccess $access)
-    {
+    public function __construct(
+        private SetUps $setUps,
+        private SetUpExport $export,
+        private Looking $looking,
+        private LessonAccess $access,
+    ) {
     }
 
     /** Lists everything that setting up a round will do. */
@@ -34,8 +38,13 @@ final readonly class SetUpController
     /** Sets a round up as it was shown. */
     #[Route('/api/staff/rounds/{id}/set-up', methods: ['POST'], requirements: ['id' => Requirement::UUID])]
     #[ForAssistants]
-    public function carryOut(#[CurrentUser] Teacher $teacher, string $id, #[Body(120_000)] CarryOut $request): Response
-    {
+    public function carryOut(
+        #[CurrentUser]
+        Teacher $teacher,
+        string $id,
+        #[Body(120_000)]
+        CarryOut $request,
+    ): Response {
         $this->setUps->carryOut($teacher, $this->access->round($teacher, $id), $request);
 
         return new Response(null, 204);
@@ -52,7 +61,11 @@ final readonly class SetUpController
     }
 
     /** Exports the whole set-up for other programs. */
-    #[Route('/api/staff/rounds/{id}/set-up.{format}', methods: ['GET'], requirements: ['id' => Requirement::UUID, 'format' => 'csv|json'])]
+    #[Route(
+        '/api/staff/rounds/{id}/set-up.{format}',
+        methods: ['GET'],
+        requirements: ['id' => Requirement::UUID, 'format' => 'csv|json'],
+    ),]
     #[FileTypes('text/csv', 'application/json')]
     public function export(#[CurrentUser] Teacher $teacher, string $id, string $format, Request $http): Download
     {

@@ -15,7 +15,11 @@ final readonly class SetUpListView
      * @param int              $asks   how many steps lose something, and are done only if somebody says so
      * @param list<ListedStep> $steps  in the order in which they are done
      */
-    public function __construct(public string $digest, public ?string $press, public int $asks, public array $steps)
-    {
+    public function __construct(
+        public string $digest,
+        public ?string $press,
+        public int $asks,
+        public array $steps,
+    ) {
     }
 }

@@ -91,8 +91,13 @@ final readonly class SetUpLists
      * @param list<CopySummary>|null $copies   of the round; null: as they are now
      * @param bool                   $ask      whether services may be asked who is in rooms that are to go
      */
-    public function of(Round $round, ?Floor $floor = null, ?array $students = null, ?array $copies = null, bool $ask = true): SetUpList
-    {
+    public function of(
+        Round $round,
+        ?Floor $floor = null,
+        ?array $students = null,
+        ?array $copies = null,
+        bool $ask = true,
+    ): SetUpList {
         $class = $round->lesson->class;
         $floor ??= $this->floors->now($round->grouping->id);
         $students ??= $this->classes->students($class->id);
@@ -127,8 +132,20 @@ final readonly class SetUpLists
         }
 
         return SetUpList::of(
-            new Wanted($this->wantedRooms($round, $floor, $names, $staff), $wantedCopies['copies'], $posts, $letters, $names + $staff, $tables),
-            new There($this->roomsThere($round, $ask), $this->copiesThere($round, $floor, $names, $wantedCopies, $copies), $postsThere, $lettersThere),
+            new Wanted(
+                $this->wantedRooms($round, $floor, $names, $staff),
+                $wantedCopies['copies'],
+                $posts,
+                $letters,
+                $names + $staff,
+                $tables,
+            ),
+            new There(
+                $this->roomsThere($round, $ask),
+                $this->copiesThere($round, $floor, $names, $wantedCopies, $copies),
+                $postsThere,
+                $lettersThere,
+            ),
         );
     }
 
@@ -151,7 +168,16 @@ final readonly class SetUpLists
             }
             foreach ($row->due as $due) {
                 $table = $due->group ?? (null === $due->student ? null : $tableOf[$due->student] ?? null);
-                $copies[] = new WantedCopy($row->original, $row->title, $table, $due->group, $due->student, $due->variant, $row->version, isset($row->earlier["{$due->group}|{$due->student}"]));
+                $copies[] = new WantedCopy(
+                    $row->original,
+                    $row->title,
+                    $table,
+                    $due->group,
+                    $due->student,
+                    $due->variant,
+                    $row->version,
+                    isset($row->earlier["{$due->group}|{$due->student}"]),
+                );
             }
         }
 
@@ -175,9 +201,21 @@ final readonly class SetUpLists
         $seated = array_flip($floor->seated());
         $there = [];
         foreach ($copies as $copy) {
-            $waits = \in_array($copy->original, $wanted['waiting'], true)
+            $waits =
+                \in_array($copy->original, $wanted['waiting'], true)
                 || (null !== $copy->studentId && isset($names[$copy->studentId]) && !isset($seated[$copy->studentId]));
-            $there[] = new CopyThere($copy->id, $copy->original, $titles[$copy->original] ?? '', $copy->name, $copy->groupId, $copy->studentId, $copy->variant, $copy->version, $worked[$copy->id] ?? 0, $waits);
+            $there[] = new CopyThere(
+                $copy->id,
+                $copy->original,
+                $titles[$copy->original] ?? '',
+                $copy->name,
+                $copy->groupId,
+                $copy->studentId,
+                $copy->variant,
+                $copy->version,
+                $worked[$copy->id] ?? 0,
+                $waits,
+            );
         }
 
         return $there;
@@ -197,15 +235,28 @@ final readonly class SetUpLists
         $staffIds = array_map(strval(...), array_keys($staff));
         $seated = [MainSession::PLACE => array_map(strval(...), array_keys($students))];
         foreach ($floor->groups as $group) {
-            $seated[$group->id] = array_values(array_filter($group->students, static fn (string $student): bool => isset($students[$student])));
+            $seated[$group->id] = array_values(
+                array_filter($group->students, static fn (string $student): bool => isset($students[$student])),
+            );
         }
         $wanted = [];
         // Links that stay with the class serve its groups in order.
-        $standing = \array_slice(array_map(static fn (Group $group): string => $group->id, $floor->groups), 0, \count($this->standing->of($round->lesson->class)));
+        $standing = \array_slice(
+            array_map(static fn (Group $group): string => $group->id, $floor->groups),
+            0,
+            \count($this->standing->of($round->lesson->class)),
+        );
         foreach ($this->rooms->names($round, $floor) as $place => $name) {
             $source = $sources[$place] ?? $sources[''];
             // A link has to be said by somebody, and a table in the classroom is there.
-            $wanted[] = new WantedRoom((string) $place, $name, [...$seated[$place], ...$staffIds], SourceKind::MeetingService === $source || SourceKind::NamePattern === $source || (SourceKind::OwnLinks === $source && \in_array($place, $standing, true)));
+            $wanted[] = new WantedRoom(
+                (string) $place,
+                $name,
+                [...$seated[$place], ...$staffIds],
+                SourceKind::MeetingService === $source
+                    || SourceKind::NamePattern === $source
+                    || (SourceKind::OwnLinks === $source && \in_array($place, $standing, true)),
+            );
         }
 
         return $wanted;
@@ -222,7 +273,15 @@ final readonly class SetUpLists
     {
         $class = $round->lesson->class;
         $rows = $this->roomReader->forSetUp($class->id, $round->grouping->id);
-        $going = array_values(array_filter(array_map(static fn (Row $row): ?string => $row->bool('on_floor') ? null : $row->textOrNull('external_id'), $rows), is_string(...)));
+        $going = array_values(
+            array_filter(
+                array_map(
+                    static fn (Row $row): ?string => $row->bool('on_floor') ? null : $row->textOrNull('external_id'),
+                    $rows,
+                ),
+                is_string(...),
+            ),
+        );
         try {
             $states = $ask && [] !== $going ? $this->service->states($going) : null;
         } catch (MeetingServiceFailed) {
@@ -232,7 +291,10 @@ final readonly class SetUpLists
         foreach ($rows as $row) {
             $isGoing = !$row->bool('on_floor');
             $state = $states[$row->textOrNull('external_id') ?? ''] ?? null;
-            $inside = $isGoing && null !== $state && $state->people > 0 ? $this->occupants->at($class, (string) $row->textOrNull('external_id')) : [];
+            $inside =
+                $isGoing && null !== $state && $state->people > 0
+                    ? $this->occupants->at($class, (string) $row->textOrNull('external_id'))
+                    : [];
             $there[] = new RoomThere(
                 $row->text('id'),
                 $row->text('place'),

@@ -44,16 +44,35 @@ final readonly class SetUpReader
         }
         $row = new Row($row);
         $failed = array_map(
-            static fn (Row $step): StepFailed => new StepFailed($step->int('position'), $step->textOrNull('group_id'), $step->text('says'), $step->text('failure'), 'waiting' === $step->text('state')),
-            $row->int('done') === $row->int('of') ? [] : Row::all($this->db->fetchAllAssociative(
-                'SELECT position, group_id, says, failure, state FROM set_up_step WHERE set_up_id = ? AND failure IS NOT NULL ORDER BY position LIMIT '.self::MOST_SHOWN,
-                [$row->text('id')],
-            )),
+            static fn (Row $step): StepFailed => new StepFailed(
+                $step->int('position'),
+                $step->textOrNull('group_id'),
+                $step->text('says'),
+                $step->text('failure'),
+                'waiting' === $step->text('state'),
+            ),
+            $row->int('done') === $row->int('of')
+                ? []
+                : Row::all(
+                    $this->db->fetchAllAssociative(
+                        'SELECT position, group_id, says, failure, state FROM set_up_step WHERE set_up_id = ? AND failure IS NOT NULL ORDER BY position LIMIT '.
+                            self::MOST_SHOWN,
+                        [$row->text('id')],
+                    ),
+                ),
         );
         if (!$row->bool('running') && [] === $failed) {
             return null;
         }
 
-        return new SetUpView($row->text('id'), $row->text('round_id'), $row->bool('running'), $row->int('done'), $row->int('of'), $row->bool('running') ? $row->textOrNull('now') : null, $failed);
+        return new SetUpView(
+            $row->text('id'),
+            $row->text('round_id'),
+            $row->bool('running'),
+            $row->int('done'),
+            $row->int('of'),
+            $row->bool('running') ? $row->textOrNull('now') : null,
+            $failed,
+        );
     }
 }

@@ -34,13 +34,28 @@ final readonly class SetUpStore
         try {
             $this->db->transactional(function () use ($id, $round, $teacher, $digest, $steps): void {
                 // One that is done is kept until the next of its lesson.
-                $this->db->executeStatement('DELETE FROM set_up WHERE lesson_id = ? AND done_at IS NOT NULL', [$round->lesson->id]);
-                $this->db->insert('set_up', ['id' => $id, 'lesson_id' => $round->lesson->id, 'round_id' => $round->id, 'teacher_id' => $teacher->id, 'begun_at' => $this->clock->ms(), 'digest' => $digest]);
+                $this->db->executeStatement('DELETE FROM set_up WHERE lesson_id = ? AND done_at IS NOT NULL', [
+                    $round->lesson->id,
+                ]);
+                $this->db->insert('set_up', [
+                    'id' => $id,
+                    'lesson_id' => $round->lesson->id,
+                    'round_id' => $round->id,
+                    'teacher_id' => $teacher->id,
+                    'begun_at' => $this->clock->ms(),
+                    'digest' => $digest,
+                ]);
                 $rows = [];
                 foreach ($steps as $position => $step) {
                     $rows[] = [
-                        'position' => $position, 'kind' => $step->kind->value, 'group_id' => $step->group, 'subject' => $step->subject, 'ids' => $step->ids,
-                        'count' => $step->count, 'round_id' => $step->round ?? $round->id, 'says' => mb_substr($this->words->say($step->says), 0, 500),
+                        'position' => $position,
+                        'kind' => $step->kind->value,
+                        'group_id' => $step->group,
+                        'subject' => $step->subject,
+                        'ids' => $step->ids,
+                        'count' => $step->count,
+                        'round_id' => $step->round ?? $round->id,
+                        'says' => mb_substr($this->words->say($step->says), 0, 500),
                     ];
                 }
                 $this->db->executeStatement(
@@ -59,7 +74,10 @@ final readonly class SetUpStore
 
     public function done(string $setUpId, int $position): void
     {
-        $this->db->executeStatement("UPDATE set_up_step SET state = 'done', failure = NULL WHERE set_up_id = ? AND position = ?", [$setUpId, $position]);
+        $this->db->executeStatement(
+            "UPDATE set_up_step SET state = 'done', failure = NULL WHERE set_up_id = ? AND position = ?",
+            [$setUpId, $position],
+        );
     }
 
     /**
@@ -69,7 +87,13 @@ final readonly class SetUpStore
     {
         $this->db->executeStatement(
             'UPDATE set_up_step SET state = ?, tries = tries + 1, failure = ?, due_at = ? WHERE set_up_id = ? AND position = ?',
-            [(null === $dueAt ? StepState::Failed : StepState::Waiting)->value, mb_substr($why, 0, 200), $dueAt ?? 0, $setUpId, $position],
+            [
+                (null === $dueAt ? StepState::Failed : StepState::Waiting)->value,
+                mb_substr($why, 0, 200),
+                $dueAt ?? 0,
+                $setUpId,
+                $position,
+            ],
         );
     }
 
@@ -89,7 +113,11 @@ final readonly class SetUpStore
                 return false;
             }
             try {
-                $this->db->transactional(fn (): int|string => $this->db->executeStatement('UPDATE set_up SET done_at = NULL WHERE id = ?', [$setUpId]));
+                $this->db->transactional(
+                    fn (): int|string => $this->db->executeStatement('UPDATE set_up SET done_at = NULL WHERE id = ?', [
+                        $setUpId,
+                    ]),
+                );
             } catch (UniqueConstraintViolationException) {
                 return false; // another list of the lesson is being carried out: what failed here stands in it, if it is still wanted
             }

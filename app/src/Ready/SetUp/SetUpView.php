@@ -16,7 +16,14 @@ final readonly class SetUpView
      * @param string|null      $now     what is being done
      * @param list<StepFailed> $failed  what could not be done, and why
      */
-    public function __construct(public string $id, public string $roundId, public bool $running, public int $done, public int $of, public ?string $now, public array $failed)
-    {
+    public function __construct(
+        public string $id,
+        public string $roundId,
+        public bool $running,
+        public int $done,
+        public int $of,
+        public ?string $now,
+        public array $failed,
+    ) {
     }
 }

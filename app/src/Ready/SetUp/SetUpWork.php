@@ -89,7 +89,7 @@ final readonly class SetUpWork implements TaskHandler
         $until = $this->clock->ms() + self::AT_A_TIME;
         $told = 0;
         $round = $setUp->round;
-        while ([] !== $steps = $this->next($setUp)) {
+        while ([] !== ($steps = $this->next($setUp))) {
             foreach ($steps as $step) {
                 $now = $this->clock->ms();
                 if ($now > $until) {
@@ -121,7 +121,10 @@ final readonly class SetUpWork implements TaskHandler
     private function do(Step $step): void
     {
         try {
-            ($this->works[$step->kind->value] ?? throw new \LogicException("Nobody carries out {$step->kind->value}."))->do($step);
+            (
+                $this->works[$step->kind->value] ??
+                throw new \LogicException("Nobody carries out {$step->kind->value}.")
+            )->do($step);
             $this->store->done($step->setUp->id, $step->position);
         } catch (StepNotDone $e) {
             $this->fail($step, $e->says, $e->worthRetrying);
@@ -131,7 +134,12 @@ final readonly class SetUpWork implements TaskHandler
     private function fail(Step $step, Message $why, bool $isWorthRetrying): void
     {
         $isAgain = $isWorthRetrying && $step->tries + 1 < self::MOST_TRIES;
-        $this->store->failed($step->setUp->id, $step->position, $this->words->say($why), $isAgain ? $this->clock->ms() + (500 << $step->tries) : null);
+        $this->store->failed(
+            $step->setUp->id,
+            $step->position,
+            $this->words->say($why),
+            $isAgain ? $this->clock->ms() + (500 << $step->tries) : null,
+        );
     }
 
     /**
@@ -140,9 +148,19 @@ final readonly class SetUpWork implements TaskHandler
     private function next(SetUp $setUp): array
     {
         /** @var list<Step> $steps */
-        $steps = $this->em->createQueryBuilder()->select('s')->from(Step::class, 's')->where('s.setUp = :setUp AND s.state = :waiting AND s.dueAt <= :now')
-            ->setParameter('setUp', $setUp)->setParameter('waiting', StepState::Waiting)->setParameter('now', $this->clock->ms())
-            ->orderBy('s.position')->setMaxResults(self::AT_ONCE)->getQuery()->setHint(Query::HINT_REFRESH, true)->getResult();
+        $steps = $this->em
+            ->createQueryBuilder()
+            ->select('s')
+            ->from(Step::class, 's')
+            ->where('s.setUp = :setUp AND s.state = :waiting AND s.dueAt <= :now')
+            ->setParameter('setUp', $setUp)
+            ->setParameter('waiting', StepState::Waiting)
+            ->setParameter('now', $this->clock->ms())
+            ->orderBy('s.position')
+            ->setMaxResults(self::AT_ONCE)
+            ->getQuery()
+            ->setHint(Query::HINT_REFRESH, true)
+            ->getResult();
 
         return $steps;
     }
@@ -152,8 +170,15 @@ final readonly class SetUpWork implements TaskHandler
      */
     private function earliest(SetUp $setUp): ?int
     {
-        $due = $this->em->createQueryBuilder()->select('MIN(s.dueAt)')->from(Step::class, 's')->where('s.setUp = :setUp AND s.state = :waiting')
-            ->setParameter('setUp', $setUp)->setParameter('waiting', StepState::Waiting)->getQuery()->getSingleScalarResult();
+        $due = $this->em
+            ->createQueryBuilder()
+            ->select('MIN(s.dueAt)')
+            ->from(Step::class, 's')
+            ->where('s.setUp = :setUp AND s.state = :waiting')
+            ->setParameter('setUp', $setUp)
+            ->setParameter('waiting', StepState::Waiting)
+            ->getQuery()
+            ->getSingleScalarResult();
 
         return is_numeric($due) ? (int) $due : null;
     }
@@ -166,14 +191,20 @@ final readonly class SetUpWork implements TaskHandler
     private function look(SetUp $setUp): ?int
     {
         $done = [];
-        foreach ($this->em->getRepository(Step::class)->findBy(['setUp' => $setUp, 'state' => StepState::Done], ['position' => 'ASC']) as $step) {
+        foreach (
+            $this->em
+                ->getRepository(Step::class)
+                ->findBy(['setUp' => $setUp, 'state' => StepState::Done], ['position' => 'ASC']) as $step
+        ) {
             $done[] = $step;
         }
         $wrong = [];
-        foreach ([
-            [$this->rooms->look(...), [StepKind::MakeRoom, StepKind::ChangeMembers], 'rooms.service.untrue'],
-            [$this->posts->look(...), [StepKind::Post, StepKind::ChangePost], 'ready.portal.untrue'],
-        ] as [$look, $kinds, $why]) {
+        foreach (
+            [
+                [$this->rooms->look(...), [StepKind::MakeRoom, StepKind::ChangeMembers], 'rooms.service.untrue'],
+                [$this->posts->look(...), [StepKind::Post, StepKind::ChangePost], 'ready.portal.untrue'],
+            ] as [$look, $kinds, $why]
+        ) {
             $ours = [];
             foreach ($done as $step) {
                 if (\in_array($step->kind, $kinds, true)) {

@@ -26,8 +26,19 @@ use FreshHuddle\Core\Ready\SetUp\SetUpStep;
  */
 final readonly class SetUps
 {
-    public function __construct(private EntityManagerInterface $em, private SetUpLists $lists, private SetUpStore $store, private SetUpReader $reader, private Tasks $tasks, private Staff $staff, private Change $change, private Stream $stream, private Words $words, private RunningOrders $orders, private FloorStore $floors)
-    {
+    public function __construct(
+        private EntityManagerInterface $em,
+        private SetUpLists $lists,
+        private SetUpStore $store,
+        private SetUpReader $reader,
+        private Tasks $tasks,
+        private Staff $staff,
+        private Change $change,
+        private Stream $stream,
+        private Words $words,
+        private RunningOrders $orders,
+        private FloorStore $floors,
+    ) {
     }
 
     public function list(Round $round): SetUpListView
@@ -44,8 +55,17 @@ final readonly class SetUps
             }
         }
         $names = [];
-        foreach (array_unique(array_filter(array_map(static fn (SetUpStep $step): ?string => $step->round, $list->steps), is_string(...))) as $id) {
-            foreach ($this->floors->now($this->em->find(Round::class, $id)->grouping->id ?? $round->grouping->id)->groups as $group) {
+        foreach (
+            array_unique(
+                array_filter(
+                    array_map(static fn (SetUpStep $step): ?string => $step->round, $list->steps),
+                    is_string(...),
+                ),
+            ) as $id
+        ) {
+            foreach (
+                $this->floors->now($this->em->find(Round::class, $id)->grouping->id ?? $round->grouping->id)->groups as $group
+            ) {
                 $names[$group->id] = $group->name;
             }
         }
@@ -60,16 +80,19 @@ final readonly class SetUps
             $list->digest(),
             null === $summary ? null : $this->words->say($summary),
             \count($list->steps) - \count($list->harmless()),
-            array_map(fn (SetUpStep $step): ListedStep => new ListedStep(
-                null === $step->loses ? $step->key() : $step->sure(),
-                $step->kind,
-                $step->group,
-                $this->words->say($step->says),
-                $say($step->because),
-                null === $step->loses ? null : $this->words->say($step->loses),
-                null === $step->round ? null : $numbers[$step->round] ?? null,
-                null === $step->group ? null : $names[$step->group] ?? null,
-            ), $list->steps),
+            array_map(
+                fn (SetUpStep $step): ListedStep => new ListedStep(
+                    null === $step->loses ? $step->key() : $step->sure(),
+                    $step->kind,
+                    $step->group,
+                    $this->words->say($step->says),
+                    $say($step->because),
+                    null === $step->loses ? null : $this->words->say($step->loses),
+                    null === $step->round ? null : $numbers[$step->round] ?? null,
+                    null === $step->group ? null : $names[$step->group] ?? null,
+                ),
+                $list->steps,
+            ),
         );
     }
 
@@ -91,8 +114,17 @@ final readonly class SetUps
         if ($list->digest() !== $request->digest) {
             throw ReadyRefused::outdated('ready.set_up.changed', 'digest');
         }
-        $steps = array_values(array_filter($list->steps, static fn (SetUpStep $step): bool => null === $step->loses || \in_array($step->sure(), $request->sure, true)));
-        if (\count($steps) > \count($list->harmless()) && StaffRole::Assistant === $this->staff->role($teacher, $round->lesson->class)) {
+        $steps = array_values(
+            array_filter(
+                $list->steps,
+                static fn (SetUpStep $step): bool => null === $step->loses
+                    || \in_array($step->sure(), $request->sure, true),
+            ),
+        );
+        if (
+            \count($steps) > \count($list->harmless())
+            && StaffRole::Assistant === $this->staff->role($teacher, $round->lesson->class)
+        ) {
             throw ReadyRefused::notAllowed('roster.assistant'); // what is lost is lost by those who teach the class
         }
         if ([] === $steps) {

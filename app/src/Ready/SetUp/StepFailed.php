@@ -12,7 +12,12 @@ final readonly class StepFailed
     /**
      * @param bool $again it is tried again by itself
      */
-    public function __construct(public int $position, public ?string $groupId, public string $says, public string $why, public bool $again)
-    {
+    public function __construct(
+        public int $position,
+        public ?string $groupId,
+        public string $says,
+        public string $why,
+        public bool $again,
+    ) {
     }
 }

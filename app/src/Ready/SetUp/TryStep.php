@@ -11,9 +11,7 @@ final readonly class TryStep
     /**
      * @param int|null $position the step; null: all that failed
      */
-    public function __construct(
-        #[Assert\Range(min: 0, max: 100_000)]
-        public ?int $position = null,
-    ) {
+    public function __construct(#[Assert\Range(min: 0, max: 100_000)] public ?int $position = null)
+    {
     }
 }

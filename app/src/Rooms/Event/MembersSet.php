@@ -13,7 +13,11 @@ final readonly class MembersSet
      * @param string       $external what the service calls the room
      * @param list<string> $students
      */
-    public function __construct(public string $external, public ?string $groupingId, public ?string $groupId, public array $students)
-    {
+    public function __construct(
+        public string $external,
+        public ?string $groupingId,
+        public ?string $groupId,
+        public array $students,
+    ) {
     }
 }

@@ -13,8 +13,11 @@ final class MeetingServiceFailed extends Refused
      * @param bool $worthRetrying false where the service has understood and says no
      * @param bool $missing       it knows nothing of what it was asked about
      */
-    private function __construct(Message $says, public readonly bool $worthRetrying, public readonly bool $missing = false)
-    {
+    private function __construct(
+        Message $says,
+        public readonly bool $worthRetrying,
+        public readonly bool $missing = false,
+    ) {
         parent::__construct($says);
     }
 

@@ -17,7 +17,14 @@ final readonly class RoomStatus
      * @param bool $recording  it is being recorded now
      * @param int  $recordings that there are of it
      */
-    public function __construct(public string $name, public Allowed $allowed, public bool $open, public int $people, public int $members, public bool $recording, public int $recordings)
-    {
+    public function __construct(
+        public string $name,
+        public Allowed $allowed,
+        public bool $open,
+        public int $people,
+        public int $members,
+        public bool $recording,
+        public int $recordings,
+    ) {
     }
 }

@@ -17,15 +17,27 @@ final readonly class StandinMeetingService implements RoomService
     /** Seconds. */
     private const LETS_IN_FOR = 60;
 
-    public function __construct(private HttpClientInterface $meetingClient, private ClockInterface $clock, #[\SensitiveParameter] private string $token)
-    {
+    public function __construct(
+        private HttpClientInterface $meetingClient,
+        private ClockInterface $clock,
+        #[\SensitiveParameter]
+        private string $token,
+    ) {
     }
 
     public function make(string $key, string $name, Allowed $allowed): string
     {
-        $id = $this->ask('POST', '/api/rooms', ['name' => $name, 'allowed' => self::allowed($allowed)], ['Idempotency-Key' => $key])['id'] ?? null;
+        $id =
+            $this->ask(
+                'POST',
+                '/api/rooms',
+                ['name' => $name, 'allowed' => self::allowed($allowed)],
+                ['Idempotency-Key' => $key],
+            )['id'] ?? null;
 
-        return \is_string($id) && 1 === preg_match('/^[A-Za-z0-9_-]{1,80}$/D', $id) ? $id : throw MeetingServiceFailed::nonsense();
+        return \is_string($id) && 1 === preg_match('/^[A-Za-z0-9_-]{1,80}$/D', $id)
+            ? $id
+            : throw MeetingServiceFailed::nonsense();
     }
 
     public function change(string $room, string $name, Allowed $allowed): void
@@ -51,7 +63,9 @@ final readonly class StandinMeetingService implements RoomService
     public function listen(string $room): string
     {
         try {
-            $response = $this->meetingClient->request('GET', "/api/rooms/{$room}/sound", ['auth_bearer' => $this->token]);
+            $response = $this->meetingClient->request('GET', "/api/rooms/{$room}/sound", [
+                'auth_bearer' => $this->token,
+            ]);
             if ($response->getStatusCode() >= 300) {
                 throw MeetingServiceFailed::answered($response->getStatusCode());
             }
@@ -60,7 +74,11 @@ final readonly class StandinMeetingService implements RoomService
             throw MeetingServiceFailed::noAnswer();
         }
 
-        return \strlen($sound) <= self::MOST_SOUND && str_starts_with($sound, 'RIFF') && 'WAVE' === substr($sound, 8, 4) ? $sound : throw MeetingServiceFailed::nonsense();
+        return \strlen($sound) <= self::MOST_SOUND
+            && str_starts_with($sound, 'RIFF')
+            && 'WAVE' === substr($sound, 8, 4)
+            ? $sound
+            : throw MeetingServiceFailed::nonsense();
     }
 
     public function states(array $rooms): array
@@ -69,12 +87,32 @@ final readonly class StandinMeetingService implements RoomService
         $states = [];
         foreach (\is_array($answer) ? $answer : throw MeetingServiceFailed::nonsense() as $room => $said) {
             $allowed = \is_array($said) ? $said['allowed'] ?? null : null;
-            if (!\is_array($said) || !\is_array($allowed) || !\is_string($said['name'] ?? null) || !\is_bool($said['open'] ?? null) || !\is_int($said['people'] ?? null)
-                || !\is_int($said['members'] ?? null) || !\is_bool($said['recording'] ?? null) || !\is_array($said['recordings'] ?? null)) {
+            if (
+                !\is_array($said)
+                || !\is_array($allowed)
+                || !\is_string($said['name'] ?? null)
+                || !\is_bool($said['open'] ?? null)
+                || !\is_int($said['people'] ?? null)
+                || !\is_int($said['members'] ?? null)
+                || !\is_bool($said['recording'] ?? null)
+                || !\is_array($said['recordings'] ?? null)
+            ) {
                 throw MeetingServiceFailed::nonsense();
             }
-            $may = new Allowed(\in_array('record', $allowed, true), \in_array('share', $allowed, true), \in_array('write', $allowed, true));
-            $states[(string) $room] = new RoomStatus($said['name'], $may, $said['open'], $said['people'], $said['members'], $said['recording'], \count($said['recordings']));
+            $may = new Allowed(
+                \in_array('record', $allowed, true),
+                \in_array('share', $allowed, true),
+                \in_array('write', $allowed, true),
+            );
+            $states[(string) $room] = new RoomStatus(
+                $said['name'],
+                $may,
+                $said['open'],
+                $said['people'],
+                $said['members'],
+                $said['recording'],
+                \count($said['recordings']),
+            );
         }
 
         return $states;
@@ -86,7 +124,12 @@ final readonly class StandinMeetingService implements RoomService
         $links = [];
         foreach (array_keys($people) as $person) {
             $link = \is_array($answer) ? $answer[$person] ?? null : null;
-            if (!\is_string($link) || \strlen($link) > 500 || 1 !== preg_match('~^https?://[^\s?#]+$~D', $link) || \in_array($link, $links, true)) {
+            if (
+                !\is_string($link)
+                || \strlen($link) > 500
+                || 1 !== preg_match('~^https?://[^\s?#]+$~D', $link)
+                || \in_array($link, $links, true)
+            ) {
                 throw MeetingServiceFailed::nonsense();
             }
             $links[$person] = $link;
@@ -99,7 +142,12 @@ final readonly class StandinMeetingService implements RoomService
     {
         $until = $this->clock->now()->getTimestamp() + self::LETS_IN_FOR;
 
-        return \sprintf('%s?until=%d&let=%s', $link, $until, substr(hash_hmac('sha256', $until.'|'.basename($link), 'let-in|'.$this->token), 0, 40));
+        return \sprintf(
+            '%s?until=%d&let=%s',
+            $link,
+            $until,
+            substr(hash_hmac('sha256', $until.'|'.basename($link), 'let-in|'.$this->token), 0, 40),
+        );
     }
 
     public function move(array $moves): void
@@ -136,7 +184,13 @@ final readonly class StandinMeetingService implements RoomService
      */
     private static function allowed(Allowed $allowed): array
     {
-        return array_keys(array_filter(['record' => $allowed->record, 'share' => $allowed->shareScreen, 'write' => $allowed->write]));
+        return array_keys(
+            array_filter([
+                'record' => $allowed->record,
+                'share' => $allowed->shareScreen,
+                'write' => $allowed->write,
+            ]),
+        );
     }
 
     /**
@@ -148,7 +202,11 @@ final readonly class StandinMeetingService implements RoomService
     private function ask(string $method, string $path, array $body, array $headers = []): array
     {
         try {
-            $response = $this->meetingClient->request($method, $path, ['json' => $body, 'auth_bearer' => $this->token, 'headers' => $headers]);
+            $response = $this->meetingClient->request($method, $path, [
+                'json' => $body,
+                'auth_bearer' => $this->token,
+                'headers' => $headers,
+            ]);
             $status = $response->getStatusCode();
             if ($status >= 300) {
                 throw MeetingServiceFailed::answered($status);

@@ -18,8 +18,11 @@ use Symfony\Component\DependencyInjection\Attribute\Autowire;
  */
 final readonly class NamePattern implements Source
 {
-    public function __construct(private RoomSources $sources, #[Autowire('%env(APP_SECRET)%'), \SensitiveParameter] private string $secret)
-    {
+    public function __construct(
+        private RoomSources $sources,
+        #[Autowire('%env(APP_SECRET)%'), \SensitiveParameter]
+        private string $secret,
+    ) {
     }
 
     public static function kind(): SourceKind
@@ -35,7 +38,10 @@ final readonly class NamePattern implements Source
                 throw NoLinkYet::said();
             }
             try {
-                $link = (new AddressPattern($pattern))->link($named, AddressPattern::tail($this->secret.'|tail|'.$room->id));
+                $link = (new AddressPattern($pattern))->link(
+                    $named,
+                    AddressPattern::tail($this->secret.'|tail|'.$room->id),
+                );
             } catch (Refused $e) {
                 throw NoLinkYet::because($e->says);
             }

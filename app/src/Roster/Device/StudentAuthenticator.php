@@ -26,7 +26,8 @@ final class StudentAuthenticator extends AbstractAuthenticator implements Authen
 
     public function supports(Request $request): bool
     {
-        return '' !== self::token($request) && 1 !== preg_match('~^/api/student/(classes|join|door$)~D', rawurldecode($request->getPathInfo()));
+        return '' !== self::token($request)
+            && 1 !== preg_match('~^/api/student/(classes|join|door$)~D', rawurldecode($request->getPathInfo()));
     }
 
     public function authenticate(Request $request): Passport

@@ -43,10 +43,14 @@ final readonly class StudentDeviceStore implements Forgets
         $ended = null;
         $claimed = $this->db->transactional(function () use ($token, $studentId, &$ended): string {
             $this->db->executeQuery('SELECT 1 FROM student WHERE id = ? FOR UPDATE', [$studentId]);
-            $this->db->executeStatement('DELETE FROM student_device WHERE student_id = ? AND until <= now()', [$studentId]);
+            $this->db->executeStatement('DELETE FROM student_device WHERE student_id = ? AND until <= now()', [
+                $studentId,
+            ]);
             $own = $this->locked($token);
             if (null !== $own && $own->text('student_id') === $studentId) {
-                $this->db->executeStatement('UPDATE student_device SET until = '.self::UNTIL.' WHERE id = ?', [$own->text('id')]);
+                $this->db->executeStatement('UPDATE student_device SET until = '.self::UNTIL.' WHERE id = ?', [
+                    $own->text('id'),
+                ]);
 
                 return $token;
             }
@@ -70,11 +74,15 @@ final readonly class StudentDeviceStore implements Forgets
         $ended = $this->db->transactional(function () use ($tokenHash, $studentId): array {
             // Who claims the name at this moment waits for this row, and finds it taken.
             $this->db->executeQuery('SELECT 1 FROM student WHERE id = ? FOR UPDATE', [$studentId]);
-            $this->db->executeStatement('DELETE FROM student_device WHERE student_id = ? AND until <= now()', [$studentId]);
+            $this->db->executeStatement('DELETE FROM student_device WHERE student_id = ? AND until <= now()', [
+                $studentId,
+            ]);
             $ended = [
                 ...$this->removed('token_hash = ?', $tokenHash, null),
                 // Where there is room for a second device, the first one stays.
-                ...(null === $this->freeSlot($studentId) ? $this->removed('student_id = ?', $studentId, DeviceEnd::OtherDevice) : []),
+                ...null === $this->freeSlot($studentId)
+                    ? $this->removed('student_id = ?', $studentId, DeviceEnd::OtherDevice)
+                    : [],
             ];
             $this->insert($tokenHash, $studentId);
 
@@ -90,7 +98,10 @@ final readonly class StudentDeviceStore implements Forgets
      */
     public function correct(string $studentId, string $isReallyId): bool
     {
-        $hash = $this->db->fetchOne('SELECT token_hash FROM student_device WHERE student_id = ? AND until > now() ORDER BY claimed_at DESC LIMIT 1', [$studentId]);
+        $hash = $this->db->fetchOne(
+            'SELECT token_hash FROM student_device WHERE student_id = ? AND until > now() ORDER BY claimed_at DESC LIMIT 1',
+            [$studentId],
+        );
         if (!\is_string($hash)) {
             return false;
         }
@@ -141,12 +152,23 @@ final readonly class StudentDeviceStore implements Forgets
         }
         $row = new Row($row);
 
-        return new StudentUser($row->text('id'), $row->text('name'), $row->text('class_id'), $row->text('class_name'), $row->textOrNull('current_lesson_id'), $row->text('channel'), $row->bool('cannot_read_yet') ? new Young($row->intOrNull('picture'), $row->text('language')) : null);
+        return new StudentUser(
+            $row->text('id'),
+            $row->text('name'),
+            $row->text('class_id'),
+            $row->text('class_name'),
+            $row->textOrNull('current_lesson_id'),
+            $row->text('channel'),
+            $row->bool('cannot_read_yet') ? new Young($row->intOrNull('picture'), $row->text('language')) : null,
+        );
     }
 
     private function locked(string $token): ?Row
     {
-        $row = $this->db->fetchAssociative('SELECT id, student_id, channel FROM student_device WHERE token_hash = ? FOR UPDATE', [hash('sha256', $token)]);
+        $row = $this->db->fetchAssociative(
+            'SELECT id, student_id, channel FROM student_device WHERE token_hash = ? FOR UPDATE',
+            [hash('sha256', $token)],
+        );
 
         return false === $row ? null : new Row($row);
     }
@@ -170,7 +192,9 @@ final readonly class StudentDeviceStore implements Forgets
     {
         $this->db->executeStatement(
             'INSERT INTO student_device (id, class_id, student_id, token_hash, channel, claimed_at, until, slot)
-             SELECT ?, s.class_id, s.id, ?, ?, now(), '.self::UNTIL.', ? FROM student s WHERE s.id = ?',
+             SELECT ?, s.class_id, s.id, ?, ?, now(), '.
+                self::UNTIL.
+                ', ? FROM student s WHERE s.id = ?',
             [Uuid::v7()->toRfc4122(), $tokenHash, Channel::fresh(), $this->freeSlot($studentId) ?? 1, $studentId],
         );
         $this->db->executeStatement('DELETE FROM ended_device WHERE token_hash = ?', [$tokenHash]);
@@ -197,7 +221,12 @@ final readonly class StudentDeviceStore implements Forgets
             );
         }
 
-        return array_values(array_filter($this->db->fetchFirstColumn("DELETE FROM student_device WHERE {$which} RETURNING channel", [$value]), \is_string(...)));
+        return array_values(
+            array_filter(
+                $this->db->fetchFirstColumn("DELETE FROM student_device WHERE {$which} RETURNING channel", [$value]),
+                \is_string(...),
+            ),
+        );
     }
 
     /**
@@ -207,7 +236,9 @@ final readonly class StudentDeviceStore implements Forgets
      */
     public function ended(string $token): ?array
     {
-        $row = $this->db->fetchAssociative('SELECT name, why FROM ended_device WHERE token_hash = ?', [hash('sha256', $token)]);
+        $row = $this->db->fetchAssociative('SELECT name, why FROM ended_device WHERE token_hash = ?', [
+            hash('sha256', $token),
+        ]);
         if (false === $row) {
             return null;
         }

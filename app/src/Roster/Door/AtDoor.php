@@ -16,7 +16,11 @@ final readonly class AtDoor
      * @param string|null    $name  whose name it had, or waits for while another device has it
      * @param bool           $taken it waits because another device has the name
      */
-    public function __construct(public DoorState $state, public ?DeviceEnd $ended = null, public ?string $name = null, public bool $taken = false)
-    {
+    public function __construct(
+        public DoorState $state,
+        public ?DeviceEnd $ended = null,
+        public ?string $name = null,
+        public bool $taken = false,
+    ) {
     }
 }

@@ -16,8 +16,13 @@ use FreshHuddle\Core\Roster\Door\NameMatch;
  */
 final readonly class Door
 {
-    public function __construct(private DoorReader $reader, private StudentDeviceStore $devices, private Doorway $doorway, private DoorLimits $limits, private Passes $passes)
-    {
+    public function __construct(
+        private DoorReader $reader,
+        private StudentDeviceStore $devices,
+        private Doorway $doorway,
+        private DoorLimits $limits,
+        private Passes $passes,
+    ) {
     }
 
     /**
@@ -48,10 +53,16 @@ final readonly class Door
         if (null !== $request->student && $class['listed']) {
             $found = isset($names[$request->student]) ? [$request->student] : [];
         } else {
-            $found = null === $request->name ? throw RosterRefused::unusable('roster.name_please', 'name') : NameMatch::find($request->name, $names);
+            $found =
+                null === $request->name
+                    ? throw RosterRefused::unusable('roster.name_please', 'name') : NameMatch::find($request->name, $names);
         }
         if (\count($found) > 1) {
-            $this->limits->wrongName($class['id'], $address, RosterRefused::unusable('roster.door.several_names', 'name'));
+            $this->limits->wrongName(
+                $class['id'],
+                $address,
+                RosterRefused::unusable('roster.door.several_names', 'name'),
+            );
         }
         if ([] !== $found && DoorMode::PassOnly === $class['mode'] && !$this->isIn($token, $found[0])) {
             $taken = RosterRefused::unusable('roster.door.pass_only', 'name');
@@ -93,7 +104,12 @@ final readonly class Door
     private function joinByPass(string $pass, string $token, string $address): string
     {
         $student = $this->passes->holder($pass) ?? $this->limits->wrongPass($address);
-        $this->limits->claim($student->class->id, $address, $token, \count($this->reader->names($student->class->id)));
+        $this->limits->claim(
+            $student->class->id,
+            $address,
+            $token,
+            \count($this->reader->names($student->class->id)),
+        );
         if (DoorMode::Checked === $student->class->door && !$this->isIn($token, $student->id)) {
             return $this->doorway->wait($student->class->id, $student->name, $token, $student->id, $address);
         }
@@ -112,6 +128,7 @@ final readonly class Door
      */
     private function classOf(string $typed, string $address): array
     {
-        return $this->reader->classBehind(DoorWord::read($typed)?->text() ?? '') ?? $this->limits->wrongWord($address);
+        return $this->reader->classBehind(DoorWord::read($typed)?->text() ?? '') ??
+            $this->limits->wrongWord($address);
     }
 }

@@ -54,11 +54,23 @@ final readonly class DoorController
         $student = $this->devices->student($token);
         $class = null === $student ? $this->doorway->classOf($token) : $student->classId;
         if (null !== $class) {
-            $this->events->dispatch(new Arrivals($class, $student?->id, asked: null === $student ? $this->doorway->meant($token) : null));
+            $this->events->dispatch(
+                new Arrivals($class, $student?->id, asked: null === $student ? $this->doorway->meant($token) : null),
+            );
         }
 
         return new Given(null === $student ? $this->at($token) : new AtDoor(DoorState::In), [
-            Cookie::create(StudentDeviceStore::COOKIE, $token, time() + StudentDeviceStore::LASTS, '/', null, $http->isSecure(), true, false, Cookie::SAMESITE_LAX),
+            Cookie::create(
+                StudentDeviceStore::COOKIE,
+                $token,
+                time() + StudentDeviceStore::LASTS,
+                '/',
+                null,
+                $http->isSecure(),
+                true,
+                false,
+                Cookie::SAMESITE_LAX,
+            ),
         ]);
     }
 
@@ -79,7 +91,10 @@ final readonly class DoorController
     {
         $state = $this->doorway->state($token);
         $ended = DoorState::Outside === $state && '' !== $token ? $this->devices->ended($token) : null;
-        $typed = DoorState::Waiting === $state && null !== $this->doorway->meant($token) ? $this->doorway->typed($token) : null;
+        $typed =
+            DoorState::Waiting === $state && null !== $this->doorway->meant($token)
+                ? $this->doorway->typed($token)
+                : null;
 
         return new AtDoor($state, $ended[0] ?? null, $ended[1] ?? $typed, null !== $typed);
     }
@@ -106,7 +121,14 @@ final readonly class DoorController
         $this->devices->release(StudentAuthenticator::token($http));
         $this->events->dispatch(new Arrivals($student->classId, left: $student->id));
         $response = new Response(status: 204);
-        $response->headers->clearCookie(StudentDeviceStore::COOKIE, '/', null, $http->isSecure(), true, Cookie::SAMESITE_LAX);
+        $response->headers->clearCookie(
+            StudentDeviceStore::COOKIE,
+            '/',
+            null,
+            $http->isSecure(),
+            true,
+            Cookie::SAMESITE_LAX,
+        );
 
         return $response;
     }

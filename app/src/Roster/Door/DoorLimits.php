@@ -67,7 +67,10 @@ final readonly class DoorLimits
      */
     public function wrongName(string $classId, string $address, RosterRefused $otherwise): never
     {
-        $here = $this->names->create($classId.'|'.$address)->consume()->isAccepted();
+        $here = $this->names
+            ->create($classId.'|'.$address)
+            ->consume()
+            ->isAccepted();
         if (!$here || !$this->namesOfClass->create($classId)->consume()->isAccepted()) {
             throw RosterRefused::tooMuch('roster.door.too_many_names', 'name');
         }
@@ -81,7 +84,12 @@ final readonly class DoorLimits
      */
     public function wait(string $classId, string $address): void
     {
-        if (!$this->waiting->create($classId.'|'.$address)->consume()->isAccepted()) {
+        if (
+            !$this->waiting
+                ->create($classId.'|'.$address)
+                ->consume()
+                ->isAccepted()
+        ) {
             throw RosterRefused::tooMuch('roster.door.too_many_waiting_here', 'name');
         }
     }
@@ -100,7 +108,12 @@ final readonly class DoorLimits
             throw RosterRefused::tooMuch('roster.door.several_people', 'name', 600);
         }
         $perSecond = max(1, (int) ceil($size / 45));
-        $bucket = new TokenBucketLimiter('door-claims-'.$classId.'-'.hash('sha256', $address), self::AT_ONCE, new Rate(new \DateInterval('PT1S'), $perSecond), new CacheStorage($this->pool));
+        $bucket = new TokenBucketLimiter(
+            'door-claims-'.$classId.'-'.hash('sha256', $address),
+            self::AT_ONCE,
+            new Rate(new \DateInterval('PT1S'), $perSecond),
+            new CacheStorage($this->pool),
+        );
         $limit = $bucket->consume();
         if (!$limit->isAccepted()) {
             throw RosterRefused::tooMuch('roster.door.busy', null, 1);

@@ -33,7 +33,12 @@ final readonly class DoorReader
         }
         $row = new Row($row);
 
-        return ['id' => $row->text('id'), 'name' => $row->text('name'), 'listed' => $row->bool('listed'), 'mode' => DoorMode::from($row->text('door'))];
+        return [
+            'id' => $row->text('id'),
+            'name' => $row->text('name'),
+            'listed' => $row->bool('listed'),
+            'mode' => DoorMode::from($row->text('door')),
+        ];
     }
 
     /**
@@ -42,12 +47,19 @@ final readonly class DoorReader
     public function list(string $classId): array
     {
         return array_map(
-            static fn (Row $row): NameAtDoor => new NameAtDoor($row->text('id'), $row->text('name'), $row->bool('taken'), $row->bool('young') ? $row->intOrNull('picture') : null),
-            Row::all($this->db->fetchAllAssociative(
-                'SELECT s.id, s.name, s.picture, c.cannot_read_yet AS young, (SELECT COUNT(*) FROM student_device d WHERE d.student_id = s.id AND d.until > now()) >= CASE WHEN c.two_devices THEN 2 ELSE 1 END AS taken
+            static fn (Row $row): NameAtDoor => new NameAtDoor(
+                $row->text('id'),
+                $row->text('name'),
+                $row->bool('taken'),
+                $row->bool('young') ? $row->intOrNull('picture') : null,
+            ),
+            Row::all(
+                $this->db->fetchAllAssociative(
+                    'SELECT s.id, s.name, s.picture, c.cannot_read_yet AS young, (SELECT COUNT(*) FROM student_device d WHERE d.student_id = s.id AND d.until > now()) >= CASE WHEN c.two_devices THEN 2 ELSE 1 END AS taken
                  FROM student s JOIN school_class c ON c.id = s.class_id WHERE s.class_id = ? AND s.removed_at IS NULL ORDER BY s.position, s.id',
-                [$classId],
-            )),
+                    [$classId],
+                ),
+            ),
         );
     }
 
@@ -57,11 +69,15 @@ final readonly class DoorReader
     public function names(string $classId): array
     {
         $names = [];
-        foreach (Row::all($this->db->fetchAllAssociative(
-            'SELECT s.id, s.name FROM student s WHERE s.class_id = :class AND s.removed_at IS NULL
+        foreach (
+            Row::all(
+                $this->db->fetchAllAssociative(
+                    'SELECT s.id, s.name FROM student s WHERE s.class_id = :class AND s.removed_at IS NULL
              UNION ALL SELECT s.id, o.name FROM student_name o JOIN student s ON s.id = o.student_id WHERE s.class_id = :class AND s.removed_at IS NULL',
-            ['class' => $classId],
-        )) as $row) {
+                    ['class' => $classId],
+                ),
+            ) as $row
+        ) {
             $names[$row->text('id')][] = $row->text('name');
         }
 

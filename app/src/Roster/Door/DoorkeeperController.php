@@ -110,8 +110,11 @@ final readonly class DoorkeeperController
     public function correct(#[CurrentUser] Teacher $teacher, string $id, #[Body] ThisIs $request): void
     {
         $student = $this->classAccess->student($teacher, $id);
-        $other = $this->em->getRepository(Student::class)->findOneBy(['id' => $request->student, 'class' => $student->class, 'removedAt' => null])
-            ?? throw RosterRefused::unusable('roster.not_on_list', 'student');
+        $other =
+            $this->em
+                ->getRepository(Student::class)
+                ->findOneBy(['id' => $request->student, 'class' => $student->class, 'removedAt' => null]) ??
+            throw RosterRefused::unusable('roster.not_on_list', 'student');
         if (!$this->devices->correct($student->id, $other->id)) {
             throw RosterRefused::outdated('roster.door.nobody_as', 'student', ['name' => $student->name]);
         }

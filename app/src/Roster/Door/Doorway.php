@@ -32,8 +32,12 @@ final readonly class Doorway implements Forgets
     private const OLD = '-16 hours';
     private const SHUT = '+16 hours';
 
-    public function __construct(private EntityManagerInterface $em, private StudentDeviceStore $devices, private Roster $roster, private ClockInterface $clock)
-    {
+    public function __construct(
+        private EntityManagerInterface $em,
+        private StudentDeviceStore $devices,
+        private Roster $roster,
+        private ClockInterface $clock,
+    ) {
     }
 
     /**
@@ -59,7 +63,17 @@ final readonly class Doorway implements Forgets
             null === $meant ? $this->mayWait($class) : $this->makePlace($class, $meant, $network);
             // Who is in as somebody stays in as that while they wait to be somebody else.
             $waits = '' !== $token && null !== $this->devices->student($token) ? $token : bin2hex(random_bytes(32));
-            $this->em->persist(new DoorwayGuest(Uuid::v7()->toRfc4122(), $class, trim($typed), hash('sha256', $waits), $meant, $this->clock->now(), $network));
+            $this->em->persist(
+                new DoorwayGuest(
+                    Uuid::v7()->toRfc4122(),
+                    $class,
+                    trim($typed),
+                    hash('sha256', $waits),
+                    $meant,
+                    $this->clock->now(),
+                    $network,
+                ),
+            );
             $this->em->flush();
 
             return $waits;
@@ -74,7 +88,11 @@ final readonly class Doorway implements Forgets
         if ($class->strangersOut($this->clock->now())) {
             throw RosterRefused::unusable('roster.door.list_only', 'name');
         }
-        if ($this->em->getRepository(DoorwayGuest::class)->count(['class' => $class, 'refused' => false, 'meant' => null]) >= self::MOST_STRANGERS) {
+        if (
+            $this->em
+                ->getRepository(DoorwayGuest::class)
+                ->count(['class' => $class, 'refused' => false, 'meant' => null]) >= self::MOST_STRANGERS
+        ) {
             throw RosterRefused::tooMuch('roster.door.too_many_waiting', 'name');
         }
     }
@@ -85,13 +103,27 @@ final readonly class Doorway implements Forgets
      */
     private function makePlace(SchoolClass $class, string $meant, string $network): void
     {
-        $waiting = array_values($this->em->getRepository(DoorwayGuest::class)->findBy(['class' => $class, 'meant' => $meant, 'refused' => false], ['id' => 'ASC']));
-        $here = array_values(array_filter($waiting, static fn (DoorwayGuest $guest): bool => $guest->network === $network));
+        $waiting = array_values(
+            $this->em
+                ->getRepository(DoorwayGuest::class)
+                ->findBy(['class' => $class, 'meant' => $meant, 'refused' => false], ['id' => 'ASC']),
+        );
+        $here = array_values(
+            array_filter($waiting, static fn (DoorwayGuest $guest): bool => $guest->network === $network),
+        );
         if (\count($here) >= self::MOST_PER_NETWORK) {
             $this->em->remove($here[0]);
         } elseif (\count($waiting) >= self::MOST_PER_STUDENT) {
-            $places = array_count_values(array_map(static fn (DoorwayGuest $guest): string => $guest->network, $waiting));
-            usort($waiting, static fn (DoorwayGuest $a, DoorwayGuest $b): int => [$places[$b->network], $a->id] <=> [$places[$a->network], $b->id]);
+            $places = array_count_values(
+                array_map(static fn (DoorwayGuest $guest): string => $guest->network, $waiting),
+            );
+            usort(
+                $waiting,
+                static fn (DoorwayGuest $a, DoorwayGuest $b): int => [$places[$b->network], $a->id] <=> [
+                    $places[$a->network],
+                    $b->id,
+                ],
+            );
             $this->em->remove($waiting[0]);
         }
     }
@@ -105,7 +137,11 @@ final readonly class Doorway implements Forgets
         $this->em->wrapInTransaction(function () use ($class): void {
             $this->em->lock($class, LockMode::PESSIMISTIC_WRITE);
             $class->strangersOutUntil = $this->clock->now()->modify(self::SHUT);
-            foreach ($this->em->getRepository(DoorwayGuest::class)->findBy(['class' => $class, 'refused' => false, 'meant' => null]) as $guest) {
+            foreach (
+                $this->em
+                    ->getRepository(DoorwayGuest::class)
+                    ->findBy(['class' => $class, 'refused' => false, 'meant' => null]) as $guest
+            ) {
                 $guest->refused = true;
             }
         });
@@ -141,8 +177,18 @@ final readonly class Doorway implements Forgets
     public function of(string $classId): array
     {
         return array_map(
-            fn (DoorwayGuest $guest): DoorwayView => new DoorwayView($guest->id, $guest->typed, $guest->meant, null !== $guest->meant && $this->devices->isTaken($guest->meant), LooksLike::another($guest->typed)),
-            array_values($this->em->getRepository(DoorwayGuest::class)->findBy(['class' => $classId, 'refused' => false], ['id' => 'ASC'])),
+            fn (DoorwayGuest $guest): DoorwayView => new DoorwayView(
+                $guest->id,
+                $guest->typed,
+                $guest->meant,
+                null !== $guest->meant && $this->devices->isTaken($guest->meant),
+                LooksLike::another($guest->typed),
+            ),
+            array_values(
+                $this->em
+                    ->getRepository(DoorwayGuest::class)
+                    ->findBy(['class' => $classId, 'refused' => false], ['id' => 'ASC']),
+            ),
         );
     }
 
@@ -154,11 +200,17 @@ final readonly class Doorway implements Forgets
     public function thisIs(SchoolClass $class, string $guestId, string $studentId): void
     {
         $guest = $this->one($class, $guestId);
-        $student = $this->em->getRepository(Student::class)->findOneBy(['id' => $studentId, 'class' => $class, 'removedAt' => null]) ?? throw RosterRefused::unusable('roster.not_on_list', 'student');
+        $student =
+            $this->em
+                ->getRepository(Student::class)
+                ->findOneBy(['id' => $studentId, 'class' => $class, 'removedAt' => null]) ??
+            throw RosterRefused::unusable('roster.not_on_list', 'student');
         $this->devices->assign($guest->tokenHash, $student->id);
         $this->em->wrapInTransaction(function () use ($guest, $student): void {
             $this->em->lock($guest->class, LockMode::PESSIMISTIC_WRITE);
-            $known = $this->em->getRepository(OtherName::class)->findOneBy(['student' => $student, 'name' => $guest->typed]);
+            $known = $this->em
+                ->getRepository(OtherName::class)
+                ->findOneBy(['student' => $student, 'name' => $guest->typed]);
             if (null === $known && [] === NameMatch::find($guest->typed, [$student->id => [$student->name]])) {
                 $this->em->persist(new OtherName($student, $guest->typed));
             }
@@ -180,7 +232,9 @@ final readonly class Doorway implements Forgets
         } catch (UnusableName) {
             return null;
         }
-        $student = $this->em->getRepository(Student::class)->findOneBy(['class' => $guest->class, 'folded' => $folded, 'removedAt' => null]);
+        $student = $this->em
+            ->getRepository(Student::class)
+            ->findOneBy(['class' => $guest->class, 'folded' => $folded, 'removedAt' => null]);
         if (null === $student || $this->devices->isTaken($student->id)) {
             return null;
         }
@@ -215,7 +269,9 @@ final readonly class Doorway implements Forgets
     public function asGuest(SchoolClass $class, string $guestId): string
     {
         $typed = $this->one($class, $guestId)->typed;
-        $added = $this->roster->addGuest($class, $typed) ?? throw RosterRefused::unusable('roster.door.guest_name', 'student');
+        $added =
+            $this->roster->addGuest($class, $typed) ??
+            throw RosterRefused::unusable('roster.door.guest_name', 'student');
         $this->thisIs($class, $guestId, $added);
 
         return $added;
@@ -228,7 +284,11 @@ final readonly class Doorway implements Forgets
      */
     public function answer(string $studentId, string $guestId, bool $mine): void
     {
-        $guest = $this->em->getRepository(DoorwayGuest::class)->findOneBy(['id' => $guestId, 'meant' => $studentId, 'refused' => false]) ?? throw RosterRefused::missing();
+        $guest =
+            $this->em
+                ->getRepository(DoorwayGuest::class)
+                ->findOneBy(['id' => $guestId, 'meant' => $studentId, 'refused' => false]) ??
+            throw RosterRefused::missing();
         $mine ? $this->thisIs($guest->class, $guest->id, $studentId) : $this->notNow($guest->class, $guest->id);
     }
 
@@ -255,13 +315,19 @@ final readonly class Doorway implements Forgets
 
     public function forgetOld(): void
     {
-        $this->em->createQueryBuilder()->delete(DoorwayGuest::class, 'g')->where('g.cameAt < :before')
-            ->setParameter('before', $this->clock->now()->modify(self::OLD), 'datetimetz_immutable')->getQuery()->execute();
+        $this->em
+            ->createQueryBuilder()
+            ->delete(DoorwayGuest::class, 'g')
+            ->where('g.cameAt < :before')
+            ->setParameter('before', $this->clock->now()->modify(self::OLD), 'datetimetz_immutable')
+            ->getQuery()
+            ->execute();
     }
 
     private function one(SchoolClass $class, string $guestId): DoorwayGuest
     {
-        return $this->em->getRepository(DoorwayGuest::class)->findOneBy(['id' => $guestId, 'class' => $class]) ?? throw RosterRefused::missing();
+        return $this->em->getRepository(DoorwayGuest::class)->findOneBy(['id' => $guestId, 'class' => $class]) ??
+            throw RosterRefused::missing();
     }
 
     private function guest(string $token): ?DoorwayGuest

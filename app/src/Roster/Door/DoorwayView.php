@@ -15,7 +15,12 @@ final readonly class DoorwayView
      * @param bool        $taken   another device has that name
      * @param bool        $odd     the name has signs of several alphabets, so that it may look like another name
      */
-    public function __construct(public string $id, public string $typed, public ?string $student, public bool $taken, public bool $odd)
-    {
+    public function __construct(
+        public string $id,
+        public string $typed,
+        public ?string $student,
+        public bool $taken,
+        public bool $odd,
+    ) {
     }
 }

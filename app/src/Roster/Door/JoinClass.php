@@ -18,7 +18,8 @@ final readonly class JoinClass
     public function __construct(
         #[Assert\Length(max: 60, maxMessage: 'roster.no_door_word_that_long')]
         public string $doorWord = '',
-        #[Assert\NotBlank(message: 'roster.your_name', allowNull: true, normalizer: 'trim'), Assert\Length(max: 120, maxMessage: 'roster.name_at_most_120_characters')]
+        #[Assert\NotBlank(message: 'roster.your_name', allowNull: true, normalizer: 'trim'),
+            Assert\Length(max: 120, maxMessage: 'roster.name_at_most_120_characters'),]
         public ?string $name = null,
         #[Id]
         public ?string $student = null,

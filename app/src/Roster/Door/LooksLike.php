@@ -16,7 +16,12 @@ final readonly class LooksLike
             return true;
         }
         $checker = new \Spoofchecker();
-        $checker->setChecks(\Spoofchecker::MIXED_SCRIPT_CONFUSABLE | \Spoofchecker::WHOLE_SCRIPT_CONFUSABLE | \Spoofchecker::SINGLE_SCRIPT | \Spoofchecker::INVISIBLE);
+        $checker->setChecks(
+            \Spoofchecker::MIXED_SCRIPT_CONFUSABLE |
+                \Spoofchecker::WHOLE_SCRIPT_CONFUSABLE |
+                \Spoofchecker::SINGLE_SCRIPT |
+                \Spoofchecker::INVISIBLE,
+        );
         $checker->setRestrictionLevel(\Spoofchecker::HIGHLY_RESTRICTIVE);
 
         return $checker->isSuspicious($name);

@@ -15,7 +15,9 @@ use FreshHuddle\App\Roster\Student;
 class OtherName
 {
     public function __construct(
-        #[ORM\Id, ORM\ManyToOne, ORM\JoinColumn(nullable: false, onDelete: 'CASCADE')]
+        #[ORM\Id,
+            ORM\ManyToOne,
+            ORM\JoinColumn(nullable: false, onDelete: 'CASCADE'),]
         public readonly Student $student,
         #[ORM\Id, ORM\Column(length: 120)]
         public readonly string $name,

@@ -17,8 +17,11 @@ final readonly class Passes
 {
     private const WHAT = 'pass';
 
-    public function __construct(private SignedAddress $address, private EntityManagerInterface $em, private ClockInterface $clock)
-    {
+    public function __construct(
+        private SignedAddress $address,
+        private EntityManagerInterface $em,
+        private ClockInterface $clock,
+    ) {
     }
 
     public function of(Student $student): string
@@ -33,9 +36,15 @@ final readonly class Passes
     {
         $id = SignedAddress::id($pass);
         $student = null === $id ? null : $this->em->find(Student::class, $id);
-        $isIn = null !== $student && null === $student->removedAt && null === $student->class->removedAt && null === $student->class->archivedAt;
+        $isIn =
+            null !== $student
+            && null === $student->removedAt
+            && null === $student->class->removedAt
+            && null === $student->class->archivedAt;
 
-        return $isIn && $this->address->opens(self::WHAT, $student->id, $student->passNumber, $pass) ? $student : null;
+        return $isIn && $this->address->opens(self::WHAT, $student->id, $student->passNumber, $pass)
+            ? $student
+            : null;
     }
 
     /**
@@ -43,7 +52,10 @@ final readonly class Passes
      */
     public function usedIn(string $classId): array
     {
-        $ids = $this->em->createQuery('SELECT s.id FROM '.Student::class.' s WHERE s.class = ?1 AND s.passUsedAt IS NOT NULL')->setParameter(1, $classId)->getSingleColumnResult();
+        $ids = $this->em
+            ->createQuery('SELECT s.id FROM '.Student::class.' s WHERE s.class = ?1 AND s.passUsedAt IS NOT NULL')
+            ->setParameter(1, $classId)
+            ->getSingleColumnResult();
 
         return array_values(array_filter($ids, \is_string(...)));
     }
@@ -59,7 +71,14 @@ final readonly class Passes
      */
     public function renew(SchoolClass $class): void
     {
-        $this->em->createQuery('UPDATE '.Student::class.' s SET s.passNumber = s.passNumber + 1, s.passUsedAt = NULL WHERE s.class = ?1')->setParameter(1, $class->id)->execute();
+        $this->em
+            ->createQuery(
+                'UPDATE '.
+                    Student::class.
+                    ' s SET s.passNumber = s.passNumber + 1, s.passUsedAt = NULL WHERE s.class = ?1',
+            )
+            ->setParameter(1, $class->id)
+            ->execute();
     }
 
     public function renewOne(Student $student): void

@@ -17,7 +17,13 @@ final readonly class SetDoor
      * @param bool|null     $twoDevices    whether a student may use two devices at once
      * @param DoorMode|null $mode          who comes in by themselves
      */
-    public function __construct(public ?bool $names = null, public ?bool $cannotReadYet = null, #[Assert\Regex('/^[a-zA-Z]{2,3}(-[a-zA-Z0-9]{2,8}){0,3}$/D', message: 'roster.language')] public ?string $language = null, public ?DoorMode $mode = null, public ?bool $twoDevices = null)
-    {
+    public function __construct(
+        public ?bool $names = null,
+        public ?bool $cannotReadYet = null,
+        #[Assert\Regex('/^[a-zA-Z]{2,3}(-[a-zA-Z0-9]{2,8}){0,3}$/D', message: 'roster.language'),]
+        public ?string $language = null,
+        public ?DoorMode $mode = null,
+        public ?bool $twoDevices = null,
+    ) {
     }
 }

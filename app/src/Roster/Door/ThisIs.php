@@ -8,9 +8,7 @@ use FreshHuddle\App\Http\Body\Id;
 
 final readonly class ThisIs
 {
-    public function __construct(
-        #[Id]
-        public string $student,
-    ) {
+    public function __construct(#[Id] public string $student)
+    {
     }
 }

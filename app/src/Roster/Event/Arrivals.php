@@ -14,7 +14,11 @@ final readonly class Arrivals
      * @param string|null $left   the student whose name nobody has any more
      * @param string|null $asked  the student whose device is to say whether another one is theirs, too
      */
-    public function __construct(public string $classId, public ?string $cameIn = null, public ?string $left = null, public ?string $asked = null)
-    {
+    public function __construct(
+        public string $classId,
+        public ?string $cameIn = null,
+        public ?string $left = null,
+        public ?string $asked = null,
+    ) {
     }
 }

@@ -29,8 +29,15 @@ final readonly class ClassImport
 {
     private const SAMPLES = 3;
 
-    public function __construct(private EntityManagerInterface $em, private EventDispatcherInterface $events, private Change $change, private OneRosterSource $oneRoster, private SpreadsheetSource $spreadsheet, private TextSource $text, private Words $words)
-    {
+    public function __construct(
+        private EntityManagerInterface $em,
+        private EventDispatcherInterface $events,
+        private Change $change,
+        private OneRosterSource $oneRoster,
+        private SpreadsheetSource $spreadsheet,
+        private TextSource $text,
+        private Words $words,
+    ) {
     }
 
     /**
@@ -42,7 +49,12 @@ final readonly class ClassImport
     {
         [$sheet, $columns, $packageClasses] = $this->read($request);
 
-        return $this->view($sheet, $columns, $this->plan($sheet, $columns, null === $class ? [] : $this->students($class)), $packageClasses);
+        return $this->view(
+            $sheet,
+            $columns,
+            $this->plan($sheet, $columns, null === $class ? [] : $this->students($class)),
+            $packageClasses,
+        );
     }
 
     /**
@@ -56,12 +68,17 @@ final readonly class ClassImport
                 $this->em->lock($class, LockMode::PESSIMISTIC_WRITE);
                 $students = $this->students($class);
                 $plan = $this->plan($sheet, $columns, $students);
-                $position = [] === $students ? 0 : max(array_map(static fn (Student $student): int => $student->position, $students));
+                $position =
+                    [] === $students
+                        ? 0
+                        : max(array_map(static fn (Student $student): int => $student->position, $students));
                 foreach ($plan->lines as $line) {
                     if (null === $line->record || ImportFate::Same === $line->fate) {
                         continue;
                     }
-                    $student = $students[$line->student ?? ''] ?? new Student(Uuid::v7()->toRfc4122(), $class, $line->record->name, ++$position);
+                    $student =
+                        $students[$line->student ?? ''] ??
+                        new Student(Uuid::v7()->toRfc4122(), $class, $line->record->name, ++$position);
                     $student->take($line->record);
                     $this->em->persist($student);
                 }
@@ -91,7 +108,12 @@ final readonly class ClassImport
         $columns = Columns::recognise($sheet);
         if (null !== $request->columns || null !== $request->heading) {
             $columns = Columns::given(
-                null === $request->columns ? $columns->columns : array_map(static fn (ColumnChoice $choice): Column => new Column($choice->heading, $choice->kind), $request->columns),
+                null === $request->columns
+                    ? $columns->columns
+                    : array_map(
+                        static fn (ColumnChoice $choice): Column => new Column($choice->heading, $choice->kind),
+                        $request->columns,
+                    ),
                 $request->heading ?? $columns->heading,
                 $columns->first,
             );
@@ -119,7 +141,11 @@ final readonly class ClassImport
     private function plan(Sheet $sheet, Columns $columns, array $students): ImportPlan
     {
         try {
-            return ImportPlan::of($sheet, $columns, array_map(static fn (Student $student) => $student->record(), $students));
+            return ImportPlan::of(
+                $sheet,
+                $columns,
+                array_map(static fn (Student $student) => $student->record(), $students),
+            );
         } catch (TooManyStudents $e) {
             throw RosterRefused::because($e->says, 'text');
         }
@@ -131,7 +157,11 @@ final readonly class ClassImport
     private function students(SchoolClass $class): array
     {
         $students = [];
-        foreach ($this->em->getRepository(Student::class)->findBy(['class' => $class, 'removedAt' => null], ['position' => 'ASC', 'id' => 'ASC']) as $student) {
+        foreach (
+            $this->em
+                ->getRepository(Student::class)
+                ->findBy(['class' => $class, 'removedAt' => null], ['position' => 'ASC', 'id' => 'ASC']) as $student
+        ) {
             $students[$student->id] = $student;
         }
 
@@ -145,8 +175,15 @@ final readonly class ClassImport
     {
         $choices = [];
         foreach ($columns->columns as $i => $column) {
-            $values = array_map(static fn (array $row): string => $row[$i] ?? '', \array_slice($sheet->rows, $columns->first));
-            $samples = \array_slice(array_values(array_unique(array_filter($values, static fn (string $value): bool => '' !== $value))), 0, self::SAMPLES);
+            $values = array_map(
+                static fn (array $row): string => $row[$i] ?? '',
+                \array_slice($sheet->rows, $columns->first),
+            );
+            $samples = \array_slice(
+                array_values(array_unique(array_filter($values, static fn (string $value): bool => '' !== $value))),
+                0,
+                self::SAMPLES,
+            );
             $choices[] = new ColumnChoice($column->heading, $column->kind, $samples);
         }
         $fates = array_count_values(array_map(static fn ($line): string => $line->fate->value, $plan->lines));

@@ -21,6 +21,7 @@ final class ClassListCells implements IReadFilter
 
     public function readCell(string $columnAddress, int $row, string $worksheetName = ''): bool
     {
-        return $this->columns[$columnAddress] ??= Coordinate::columnIndexFromString($columnAddress) <= Sheet::MAX_COLUMNS;
+        return $this->columns[$columnAddress] ??=
+            Coordinate::columnIndexFromString($columnAddress) <= Sheet::MAX_COLUMNS;
     }
 }

@@ -27,7 +27,10 @@ final readonly class ImportLineView
 
     public static function of(ImportLine $line, Words $words): self
     {
-        $changes = ImportFate::Added === $line->fate && null !== $line->record ? self::recognised($line->record) : $line->changes;
+        $changes =
+            ImportFate::Added === $line->fate && null !== $line->record
+                ? self::recognised($line->record)
+                : $line->changes;
 
         return new self(
             $line->line,
@@ -44,9 +47,14 @@ final readonly class ImportLineView
      */
     private static function recognised(StudentRecord $record): array
     {
-        $new = static fn (string|Message $what, string $to): Message => new Message('roster.change.new', ['what' => $what, 'to' => $to]);
+        $new = static fn (string|Message $what, string $to): Message => new Message('roster.change.new', [
+            'what' => $what,
+            'to' => $to,
+        ]);
         $recognised = [];
-        foreach (['table' => $record->table, 'email' => $record->email, 'school_id' => $record->schoolId] as $field => $value) {
+        foreach (
+            ['table' => $record->table, 'email' => $record->email, 'school_id' => $record->schoolId] as $field => $value
+        ) {
             if (null !== $value && '' !== $value) {
                 $recognised[] = $new(new Message('roster.field.'.$field), $value);
             }

@@ -23,7 +23,7 @@ final readonly class ImportRequest
         #[Assert\Valid, Assert\Count(max: 60)]
         public ?array $columns = null,
         public ?bool $heading = null,
-        #[Assert\Length(max: 255, maxMessage: 'roster.this_package_no_such_class')]
+        #[Assert\Length(max: 255, maxMessage: 'roster.this_package_no_such_class'),]
         public ?string $packageClass = null,
     ) {
     }

@@ -31,7 +31,12 @@ final readonly class OneRosterSource implements ListSource
             }
             $given = $user['preferredGivenName'] ?? '';
             $family = $user['preferredFamilyName'] ?? '';
-            $rows[] = ['' === $given ? $user['givenName'] ?? '' : $given, '' === $family ? $user['familyName'] ?? '' : $family, $id, $user['grades'] ?? ''];
+            $rows[] = [
+                '' === $given ? $user['givenName'] ?? '' : $given,
+                '' === $family ? $user['familyName'] ?? '' : $family,
+                $id,
+                $user['grades'] ?? '',
+            ];
         }
         if (1 === \count($rows)) {
             throw RosterRefused::unusable(null === $packageClass ? 'roster.file.no_students' : 'roster.file.no_students_of_class', 'file');
@@ -71,14 +76,18 @@ final readonly class OneRosterSource implements ListSource
     {
         $students = [];
         foreach (self::table($package, 'enrollments.csv') as $enrollment) {
-            if ('student' === mb_strtolower($enrollment['role'] ?? '') && (null === $packageClass || ($enrollment['classSourcedId'] ?? '') === $packageClass)) {
+            if (
+                'student' === mb_strtolower($enrollment['role'] ?? '')
+                && (null === $packageClass || ($enrollment['classSourcedId'] ?? '') === $packageClass)
+            ) {
                 $students[$enrollment['userSourcedId'] ?? ''] = true;
             }
         }
         if ([] !== $students || null !== $packageClass) {
             return $students;
         }
-        foreach ($users as $user) { // no enrolments: whoever is a student
+        foreach ($users as $user) {
+            // no enrolments: whoever is a student
             if ('student' === mb_strtolower($user['role'] ?? 'student')) {
                 $students[$user['sourcedId'] ?? ''] = true;
             }

@@ -52,10 +52,15 @@ final readonly class SpreadsheetParts
         $left = ClassListCells::MOST;
         foreach ($package->names() as $name) {
             if (1 === preg_match(self::XLSX_PARTS, $name)) {
-                $parts[$name] = str_starts_with($name, 'xl/worksheets/') ? self::xlsxSheet(self::document($package, $name), $left) : self::scanned($package->text($name));
+                $parts[$name] = str_starts_with($name, 'xl/worksheets/')
+                    ? self::xlsxSheet(self::document($package, $name), $left)
+                    : self::scanned($package->text($name));
             }
         }
-        $parts['_rels/.rels'] ??= '<Relationships xmlns="http://schemas.openxmlformats.org/package/2006/relationships"><Relationship Id="rId1" Type="http://schemas.openxmlformats.org/officeDocument/2006/relationships/officeDocument" Target="'.self::XLSX.'"/></Relationships>';
+        $parts['_rels/.rels'] ??=
+            '<Relationships xmlns="http://schemas.openxmlformats.org/package/2006/relationships"><Relationship Id="rId1" Type="http://schemas.openxmlformats.org/officeDocument/2006/relationships/officeDocument" Target="'.
+            self::XLSX.
+            '"/></Relationships>';
 
         return $parts;
     }
@@ -82,13 +87,15 @@ final readonly class SpreadsheetParts
                 continue;
             }
             ++$kept;
-            foreach (['spans', 's', 'customFormat', 'ht', 'hidden', 'customHeight', 'outlineLevel', 'collapsed'] as $name) {
+            foreach (
+                ['spans', 's', 'customFormat', 'ht', 'hidden', 'customHeight', 'outlineLevel', 'collapsed'] as $name
+            ) {
                 $row->removeAttribute($name);
             }
         }
         for ($part = $sheet->documentElement?->firstChild; null !== $part; $part = $next) {
             $next = $part->nextSibling;
-            if (!$part instanceof \DOMElement || 'sheetData' !== $part->localName) {
+            if (!($part instanceof \DOMElement) || 'sheetData' !== $part->localName) {
                 self::drop($part);
             }
         }
@@ -129,7 +136,11 @@ final readonly class SpreadsheetParts
         $kept = $line = 0;
         foreach ($rows as $row) {
             $cells = self::odsCells($row);
-            $times = self::times($row, 'number-rows-repeated', 0 === $cells ? self::MOST_EMPTY_ROWS : Sheet::MAX_ROWS - $kept);
+            $times = self::times(
+                $row,
+                'number-rows-repeated',
+                0 === $cells ? self::MOST_EMPTY_ROWS : Sheet::MAX_ROWS - $kept,
+            );
             $line += $times;
             if ($kept >= Sheet::MAX_ROWS || $line > self::MOST_EMPTY_ROWS) {
                 return;
@@ -163,7 +174,7 @@ final readonly class SpreadsheetParts
         $column = $filled = 0;
         for ($cell = $row->firstChild; null !== $cell; $cell = $next) {
             $next = $cell->nextSibling;
-            if (!$cell instanceof \DOMElement || $column >= Sheet::MAX_COLUMNS) {
+            if (!($cell instanceof \DOMElement) || $column >= Sheet::MAX_COLUMNS) {
                 $row->removeChild($cell);
                 continue;
             }
@@ -191,7 +202,11 @@ final readonly class SpreadsheetParts
     {
         $found = (new \DOMXPath($in))->query("//*[local-name()='{$name}']"); // a list by name would be counted anew with every step
 
-        return false === $found ? [] : array_values(array_filter(iterator_to_array($found), static fn (mixed $node): bool => $node instanceof \DOMElement));
+        return false === $found
+            ? []
+            : array_values(
+                array_filter(iterator_to_array($found), static fn (mixed $node): bool => $node instanceof \DOMElement),
+            );
     }
 
     /**
@@ -230,7 +245,9 @@ final readonly class SpreadsheetParts
         $document = new \DOMDocument();
         $xml = self::scanned($package->text($name));
 
-        return '' !== $xml && $document->loadXML($xml, \LIBXML_NONET | \LIBXML_COMPACT) ? $document : throw self::damaged();
+        return '' !== $xml && $document->loadXML($xml, \LIBXML_NONET | \LIBXML_COMPACT)
+            ? $document
+            : throw self::damaged();
     }
 
     private static function scanned(?string $xml): string

@@ -29,7 +29,8 @@ final readonly class SpreadsheetSource implements ListSource
     public function sheet(string $bytes, ?string $packageClass): Sheet
     {
         $package = new Package($bytes);
-        $kind = SpreadsheetParts::kindOf($package) ?? throw RosterRefused::unusable('roster.file.no_spreadsheet', 'file');
+        $kind =
+            SpreadsheetParts::kindOf($package) ?? throw RosterRefused::unusable('roster.file.no_spreadsheet', 'file');
         $reader = 'ods' === $kind ? new Ods() : new Xlsx();
         $path = (string) tempnam(sys_get_temp_dir(), 'huddle-list');
         $errors = libxml_use_internal_errors(true);
@@ -42,7 +43,8 @@ final readonly class SpreadsheetSource implements ListSource
             }
         } catch (RosterRefused $e) {
             throw $e;
-        } catch (\Throwable) { // whatever a file made to break a reader breaks in it
+        } catch (\Throwable) {
+            // whatever a file made to break a reader breaks in it
             throw RosterRefused::unusable('roster.file.damaged', 'file');
         } finally {
             libxml_clear_errors();
@@ -59,7 +61,12 @@ final readonly class SpreadsheetSource implements ListSource
     private function sheets(BaseReader $reader, string $path): iterable
     {
         $within = new ClassListCells();
-        $book = $reader->setReadDataOnly(true)->setReadEmptyCells(false)->setIncludeCharts(false)->setReadFilter($within)->load($path);
+        $book = $reader
+            ->setReadDataOnly(true)
+            ->setReadEmptyCells(false)
+            ->setIncludeCharts(false)
+            ->setReadFilter($within)
+            ->load($path);
         foreach (\array_slice($book->getAllSheets(), 0, self::MOST_SHEETS) as $sheet) {
             yield Sheet::of($this->rows($sheet));
         }
@@ -75,7 +82,13 @@ final readonly class SpreadsheetSource implements ListSource
         foreach ($sheet->getCellCollection()->getCoordinates() as $at) {
             $cell = $sheet->getCellCollection()->get($at);
             $value = $cell?->getValue();
-            $text = \is_bool($value) ? ($value ? 'TRUE' : 'FALSE') : (\is_scalar($value) || $value instanceof \Stringable ? (string) $value : '');
+            $text = \is_bool($value)
+                ? ($value
+                    ? 'TRUE'
+                    : 'FALSE')
+                : (\is_scalar($value) || $value instanceof \Stringable
+                    ? (string) $value
+                    : '');
             if (null !== $cell && '' !== $text && 'e' !== $cell->getDataType()) {
                 [$column, $line] = [Coordinate::columnIndexFromString($cell->getColumn()) - 1, $cell->getRow() - 1];
                 if ($column < Sheet::MAX_COLUMNS) {

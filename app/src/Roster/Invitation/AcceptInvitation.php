@@ -14,10 +14,16 @@ final readonly class AcceptInvitation
      * @param string|null $password for a new account
      */
     public function __construct(
-        #[Assert\NotBlank(message: 'roster.your_name', allowNull: true, normalizer: 'trim'), Assert\Length(max: 120, maxMessage: 'roster.name_at_most_120_characters')]
+        #[Assert\NotBlank(message: 'roster.your_name', allowNull: true, normalizer: 'trim'),
+            Assert\Length(max: 120, maxMessage: 'roster.name_at_most_120_characters'),]
         public ?string $name = null,
         #[\SensitiveParameter]
-        #[Assert\Length(min: Passwords::SHORTEST, max: 200, minMessage: 'account.at_least_10_characters', maxMessage: 'account.at_most_200_characters')]
+        #[Assert\Length(
+            min: Passwords::SHORTEST,
+            max: 200,
+            minMessage: 'account.at_least_10_characters',
+            maxMessage: 'account.at_most_200_characters',
+        ),]
         public ?string $password = null,
     ) {
     }

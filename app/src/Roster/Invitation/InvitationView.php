@@ -14,7 +14,12 @@ final readonly class InvitationView
     /**
      * @param bool $known there is an account with this address: nothing more is asked
      */
-    public function __construct(public string $className, public string $invitedBy, public StaffRole $role, public string $email, public bool $known)
-    {
+    public function __construct(
+        public string $className,
+        public string $invitedBy,
+        public StaffRole $role,
+        public string $email,
+        public bool $known,
+    ) {
     }
 }

@@ -51,7 +51,10 @@ final readonly class Invitations
         if (StaffRole::Owner === $request->role) {
             throw RosterRefused::unusable('roster.staff.one_owner', 'role');
         }
-        if (!$this->by->create($by->id)->consume()->isAccepted() || !$this->to->create(hash('sha256', $email))->consume()->isAccepted()) {
+        if (
+            !$this->by->create($by->id)->consume()->isAccepted()
+            || !$this->to->create(hash('sha256', $email))->consume()->isAccepted()
+        ) {
             throw RosterRefused::tooMuch('roster.staff.too_often', 'email');
         }
         $this->em->wrapInTransaction(function () use ($by, $class, $email, $request): void {
@@ -61,7 +64,9 @@ final readonly class Invitations
             if (null !== $teacher && null !== $this->staff->role($teacher, $class)) {
                 throw RosterRefused::unusable('roster.staff.already', 'email');
             }
-            $invitation = $this->em->getRepository(ClassInvitation::class)->findOneBy(['class' => $class, 'email' => $email]);
+            $invitation = $this->em
+                ->getRepository(ClassInvitation::class)
+                ->findOneBy(['class' => $class, 'email' => $email]);
             if (null === $invitation && \count($here) >= self::MOST) {
                 throw RosterRefused::unusable('roster.staff.too_many', 'email');
             }
@@ -84,8 +89,18 @@ final readonly class Invitations
         $asked = $this->em->getRepository(ClassInvitation::class)->findBy(['class' => $class], ['email' => 'ASC']);
 
         return [
-            ...array_map(static fn (ClassStaff $one): StaffView => new StaffView($one->teacher->id, $one->teacher->name, $one->role), $this->staff->of($class)),
-            ...array_map(static fn (ClassInvitation $one): StaffView => new StaffView(null, $one->email, $one->role), $asked),
+            ...array_map(
+                static fn (ClassStaff $one): StaffView => new StaffView(
+                    $one->teacher->id,
+                    $one->teacher->name,
+                    $one->role,
+                ),
+                $this->staff->of($class),
+            ),
+            ...array_map(
+                static fn (ClassInvitation $one): StaffView => new StaffView(null, $one->email, $one->role),
+                $asked,
+            ),
         ];
     }
 
@@ -102,7 +117,9 @@ final readonly class Invitations
                     $this->em->remove($one);
                 }
             }
-            foreach ($this->em->getRepository(ClassInvitation::class)->findBy(['class' => $class, 'email' => $who]) as $one) {
+            foreach (
+                $this->em->getRepository(ClassInvitation::class)->findBy(['class' => $class, 'email' => $who]) as $one
+            ) {
                 $this->em->remove($one);
             }
         });
@@ -115,7 +132,13 @@ final readonly class Invitations
     {
         $invitation = $this->open($token);
 
-        return new InvitationView($invitation->class->name, $invitation->invitedBy->name, $invitation->role, $invitation->email, null !== $this->teacher($invitation->email));
+        return new InvitationView(
+            $invitation->class->name,
+            $invitation->invitedBy->name,
+            $invitation->role,
+            $invitation->email,
+            null !== $this->teacher($invitation->email),
+        );
     }
 
     /**
@@ -132,9 +155,16 @@ final readonly class Invitations
             $teacher = $this->teacher($invitation->email);
             if (null === $teacher) {
                 \assert('' !== $invitation->email);
-                $teacher = new Teacher(Uuid::v7()->toRfc4122(), $invitation->email, trim($request->name ?? throw RosterRefused::unusable('roster.name_please', 'name')));
+                $teacher = new Teacher(
+                    Uuid::v7()->toRfc4122(),
+                    $invitation->email,
+                    trim($request->name ?? throw RosterRefused::unusable('roster.name_please', 'name')),
+                );
                 $this->em->persist($teacher);
-                $this->passwords->set($teacher, $request->password ?? throw RosterRefused::unusable('account.password_please', 'password'));
+                $this->passwords->set(
+                    $teacher,
+                    $request->password ?? throw RosterRefused::unusable('account.password_please', 'password'),
+                );
             }
             if (null === $this->staff->role($teacher, $invitation->class)) {
                 $this->em->persist(new ClassStaff($invitation->class, $teacher, $invitation->role));
@@ -147,7 +177,11 @@ final readonly class Invitations
     {
         $id = $this->secret->read($token);
         $invitation = null === $id ? null : $this->em->find(ClassInvitation::class, $id);
-        $isOver = null === $invitation || $invitation->until < $this->clock->now() || null !== $invitation->class->removedAt || null !== $invitation->class->archivedAt;
+        $isOver =
+            null === $invitation
+            || $invitation->until < $this->clock->now()
+            || null !== $invitation->class->removedAt
+            || null !== $invitation->class->archivedAt;
         if ($isOver) {
             throw RosterRefused::missing('roster.staff.invitation_over');
         }

@@ -10,7 +10,9 @@ use Symfony\Component\Validator\Constraints as Assert;
 final readonly class Invite
 {
     public function __construct(
-        #[Assert\NotBlank(message: 'roster.whom', normalizer: 'trim'), Assert\Email(message: 'roster.this_no_address', normalizer: 'trim'), Assert\Length(max: 180, maxMessage: 'account.no_address_that_long')]
+        #[Assert\NotBlank(message: 'roster.whom', normalizer: 'trim'),
+            Assert\Email(message: 'roster.this_no_address', normalizer: 'trim'),
+            Assert\Length(max: 180, maxMessage: 'account.no_address_that_long'),]
         public string $email,
         public StaffRole $role = StaffRole::Assistant,
     ) {

@@ -26,7 +26,10 @@ final class FileStoreTest extends TestCase
         $port = parse_url($url, \PHP_URL_PORT);
         $folder = sys_get_temp_dir().'/fh-files-'.getmypid();
         yield 'a folder' => ["disk:{$folder}", 'disk:/proc/nowhere'];
-        yield 'a bucket' => ["s3://standin:secret@127.0.0.1:{$port}/bucket/of-tests?plain=1", 's3://standin:secret@127.0.0.1:9/bucket/of-tests?plain=1'];
+        yield 'a bucket' => [
+            "s3://standin:secret@127.0.0.1:{$port}/bucket/of-tests?plain=1",
+            's3://standin:secret@127.0.0.1:9/bucket/of-tests?plain=1',
+        ];
     }
 
     #[DataProvider('stores')]
@@ -62,9 +65,25 @@ final class FileStoreTest extends TestCase
         $there = random_bytes(200_000);
         $key = hash('sha256', $there);
         $store->put($key, $there);
-        $put = static fn (string $key): string => (string) shell_exec('trap "" XFSZ; ulimit -f 8; '.escapeshellarg(\PHP_BINARY).' -d display_errors=0 -r '.escapeshellarg(
-            'require '.var_export(\dirname(__DIR__, 4).'/vendor/autoload.php', true).'; try { '.FileStoreFactory::class.'::from('.var_export("disk:{$folder}", true).')->put('.var_export($key, true).', random_bytes(200000)); echo "kept"; } catch ('.FileAway::class.') { echo "away"; }',
-        ).' 2>&1');
+        $put = static fn (string $key): string => (string) shell_exec(
+            'trap "" XFSZ; ulimit -f 8; '.
+                escapeshellarg(\PHP_BINARY).
+                ' -d display_errors=0 -r '.
+                escapeshellarg(
+                    'require '.
+                        var_export(\dirname(__DIR__, 4).'/vendor/autoload.php', true).
+                        '; try { '.
+                        FileStoreFactory::class.
+                        '::from('.
+                        var_export("disk:{$folder}", true).
+                        ')->put('.
+                        var_export($key, true).
+                        ', random_bytes(200000)); echo "kept"; } catch ('.
+                        FileAway::class.
+                        ') { echo "away"; }',
+                ).
+                ' 2>&1',
+        );
         self::assertSame('kept', $put($key), 'What is there already needs no room.');
         self::assertSame('away', $put(str_repeat('ab', 32)));
         self::assertSame($there, $store->get($key));
@@ -113,7 +132,10 @@ final class FileStoreTest extends TestCase
     public function test_settings_that_name_no_store_are_refused(): void
     {
         foreach (['', 'nonsense', 's3://host/bucket', 'https://k:s@host/bucket'] as $dsn) {
-            $this->isRefused(static fn (): string => FileStoreFactory::from($dsn)::class, \InvalidArgumentException::class);
+            $this->isRefused(
+                static fn (): string => FileStoreFactory::from($dsn)::class,
+                \InvalidArgumentException::class,
+            );
         }
     }
 

@@ -43,7 +43,10 @@ final class MediaFileTest extends TestCase
     public function test_a_picture_is_drawn_anew_and_stays_of_its_kind(string $type): void
     {
         $read = $this->files->read(Files::picture($type));
-        self::assertSame([MediaKind::Picture, "image/{$type}", 40, 20], [$read->kind, $read->type, $read->width, $read->height]);
+        self::assertSame(
+            [MediaKind::Picture, "image/{$type}", 40, 20],
+            [$read->kind, $read->type, $read->width, $read->height],
+        );
         self::assertGreaterThan(200, self::at($read->bytes, 5, 10)['red']);
         self::assertGreaterThan(200, self::at($read->bytes, 35, 10)['blue']);
     }
@@ -81,12 +84,22 @@ final class MediaFileTest extends TestCase
     public static function unusable(): iterable
     {
         $png = Files::picture('png');
-        $sized = static fn (int $width, int $height): string => substr($png, 0, 16).pack('NN', $width, $height)."\x08\x02\0\0\0".pack('N', crc32('IHDR'.pack('NN', $width, $height)."\x08\x02\0\0\0")).substr($png, 33);
+        $sized = static fn (int $width, int $height): string => substr($png, 0, 16).
+            pack('NN', $width, $height).
+            "\x08\x02\0\0\0".
+            pack('N', crc32('IHDR'.pack('NN', $width, $height)."\x08\x02\0\0\0")).
+            substr($png, 33);
         yield 'nothing' => ['', 'materials.media.unknown'];
         yield 'words' => ['I am a picture, really.', 'materials.media.unknown'];
         yield 'a page' => ['<html><script>alert(1)</script></html>', 'materials.media.unknown'];
-        yield 'a drawing that can run' => ['<svg xmlns="http://www.w3.org/2000/svg" onload="alert(1)"/>', 'materials.media.unknown'];
-        yield 'a GIF' => ["GIF89a\x01\0\x01\0\x80\0\0\0\0\0\xFF\xFF\xFF!\xF9\x04\x01\0\0\0\0,\0\0\0\0\x01\0\x01\0\0\x02\x02D\x01\0;", 'materials.media.unknown'];
+        yield 'a drawing that can run' => [
+            '<svg xmlns="http://www.w3.org/2000/svg" onload="alert(1)"/>',
+            'materials.media.unknown',
+        ];
+        yield 'a GIF' => [
+            "GIF89a\x01\0\x01\0\x80\0\0\0\0\0\xFF\xFF\xFF!\xF9\x04\x01\0\0\0\0,\0\0\0\0\x01\0\x01\0\0\x02\x02D\x01\0;",
+            'materials.media.unknown',
+        ];
         yield '20,000 pixels wide' => [$sized(20_000, 10), 'materials.media.too_many_pixels'];
         yield 'a bomb' => [$sized(11_000, 11_000), 'materials.media.too_many_pixels'];
         yield 'no pixels at all' => [$sized(0, 0), 'materials.media.too_many_pixels'];
@@ -95,7 +108,10 @@ final class MediaFileTest extends TestCase
         yield 'too many bytes' => [str_repeat('x', 5_000_001), 'materials.media.too_large'];
         yield 'the first bytes of a recording' => ["OggS\0\x02", 'materials.media.unknown'];
         yield 'a recording in name alone' => ['ID3'.str_repeat('nothing to hear ', 100), 'materials.media.unknown'];
-        yield 'waves' => ['RIFF'.pack('V', 36)."WAVEfmt \x10\0\0\0\x01\0\x01\0\x40\x1F\0\0\x40\x1F\0\0\x01\0\x08\0data\0\0\0\0", 'materials.media.unknown'];
+        yield 'waves' => [
+            'RIFF'.pack('V', 36)."WAVEfmt \x10\0\0\0\x01\0\x01\0\x40\x1F\0\0\x40\x1F\0\0\x01\0\x08\0data\0\0\0\0",
+            'materials.media.unknown',
+        ];
         yield 'more than three minutes' => [Files::mp3(200), 'materials.media.too_long'];
     }
 
@@ -113,14 +129,32 @@ final class MediaFileTest extends TestCase
     public function test_a_recording_is_told_by_its_content_and_its_length_is_known(): void
     {
         $read = $this->files->read(Files::mp3(4));
-        self::assertSame([MediaKind::Sound, 'audio/mpeg', 4, 0], [$read->kind, $read->type, $read->seconds, $read->width]);
+        self::assertSame(
+            [MediaKind::Sound, 'audio/mpeg', 4, 0],
+            [$read->kind, $read->type, $read->seconds, $read->width],
+        );
         self::assertSame(180, $this->files->read(Files::mp3(180))->seconds, 'three minutes are not too long');
     }
 
     public function test_what_a_browser_records_in_pieces_is_kept_if_it_can_only_be_heard(): void
     {
         $box = static fn (string $name, string $inside): string => pack('N', \strlen($inside) + 8).$name.$inside;
-        $recorded = static fn (string ...$tracks): string => $box('ftyp', 'isom'.pack('N', 512).'isom').$box('moov', implode('', array_map(static fn (string $track): string => $box('trak', $box('mdia', $box('hdlr', str_repeat("\0", 8).$track.str_repeat("\0", 12)))), $tracks))).$box('moof', 'pieces').$box('mdat', 'sound');
+        $recorded = static fn (string ...$tracks): string => $box('ftyp', 'isom'.pack('N', 512).'isom').
+            $box(
+                'moov',
+                implode(
+                    '',
+                    array_map(
+                        static fn (string $track): string => $box(
+                            'trak',
+                            $box('mdia', $box('hdlr', str_repeat("\0", 8).$track.str_repeat("\0", 12))),
+                        ),
+                        $tracks,
+                    ),
+                ),
+            ).
+            $box('moof', 'pieces').
+            $box('mdat', 'sound');
         $read = $this->files->read($recorded('soun'));
         self::assertSame([MediaKind::Sound, 'audio/mp4', 0], [$read->kind, $read->type, $read->seconds]);
         foreach ([['soun', 'vide'], ['vide'], []] as $tracks) {
@@ -137,7 +171,12 @@ final class MediaFileTest extends TestCase
     public function test_a_recording_is_one_from_its_first_byte_to_its_last(string $bytes, string $type): void
     {
         self::assertSame($type, $this->files->read($bytes)->type);
-        foreach (['with something hung on it' => $bytes.str_repeat('<script>alert(1)</script>', 400), 'cut short' => substr($bytes, 0, -7)] as $how => $broken) {
+        foreach (
+            [
+                'with something hung on it' => $bytes.str_repeat('<script>alert(1)</script>', 400),
+                'cut short' => substr($bytes, 0, -7),
+            ] as $how => $broken
+        ) {
             if ('cut short' === $how && 'audio/mpeg' === $type) {
                 continue; // it is heard to where it ends
             }
@@ -150,7 +189,13 @@ final class MediaFileTest extends TestCase
             }
         }
         $middle = intdiv(\strlen($bytes), 2);
-        self::assertFalse(SoundWhole::is(substr($bytes, 0, $middle).str_repeat('no sound ', 1_200).substr($bytes, $middle), $type), 'with something in the middle');
+        self::assertFalse(
+            SoundWhole::is(
+                substr($bytes, 0, $middle).str_repeat('no sound ', 1_200).substr($bytes, $middle),
+                $type,
+            ),
+            'with something in the middle',
+        );
     }
 
     /**
@@ -159,8 +204,14 @@ final class MediaFileTest extends TestCase
     public static function recordings(): iterable
     {
         yield 'MP3' => [Files::mp3(2), 'audio/mpeg'];
-        yield 'MP3 with tags before and behind it' => ["ID3\x04\0\0\0\0\0\x0A".str_repeat("\0", 10).Files::mp3(2).'TAG'.str_repeat("\0", 125), 'audio/mpeg'];
-        yield 'WebM as a browser records it' => [(string) file_get_contents(__DIR__.'/files/hum.webm'), 'audio/webm'];
+        yield 'MP3 with tags before and behind it' => [
+            "ID3\x04\0\0\0\0\0\x0A".str_repeat("\0", 10).Files::mp3(2).'TAG'.str_repeat("\0", 125),
+            'audio/mpeg',
+        ];
+        yield 'WebM as a browser records it' => [
+            (string) file_get_contents(__DIR__.'/files/hum.webm'),
+            'audio/webm',
+        ];
         yield 'MP4 as a browser records it' => [(string) file_get_contents(__DIR__.'/files/hum.mp4'), 'audio/mp4'];
     }
 
@@ -174,7 +225,10 @@ final class MediaFileTest extends TestCase
                     $bytes[$random->getInt(0, \strlen($bytes) - 1)] = $random->getBytes(1);
                 }
                 try {
-                    self::assertContains($this->files->read(substr($bytes, 0, $random->getInt(1, \strlen($bytes))))->kind, MediaKind::cases());
+                    self::assertContains(
+                        $this->files->read(substr($bytes, 0, $random->getInt(1, \strlen($bytes))))->kind,
+                        MediaKind::cases(),
+                    );
                 } catch (MaterialsRefused) {
                     $this->addToAssertionCount(1);
                 }

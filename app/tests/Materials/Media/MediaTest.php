@@ -34,8 +34,16 @@ final class MediaTest extends AppTestCase
         $this->picture = $this->put(Files::picture())->is(200)->text('id');
         $this->sound = $this->put(Files::mp3(3))->is(200)->text('id');
         $lesson = $this->newLesson(6);
-        $this->ask('POST', '/api/staff/groupings/'.$lesson->text('floor.id').'/deal', ['basedOn' => 0, 'groups' => 3, 'seed' => 1]);
-        $this->ask('POST', '/api/staff/rounds/'.$lesson->text('round.id').'/originals', $this->sheet($this->picture, $this->sound))->is(200);
+        $this->ask('POST', '/api/staff/groupings/'.$lesson->text('floor.id').'/deal', [
+            'basedOn' => 0,
+            'groups' => 3,
+            'seed' => 1,
+        ]);
+        $this->ask(
+            'POST',
+            '/api/staff/rounds/'.$lesson->text('round.id').'/originals',
+            $this->sheet($this->picture, $this->sound),
+        )->is(200);
         $this->ask('POST', '/api/staff/rounds/'.$lesson->text('round.id').'/copies')->is(200);
         $this->setRound($lesson->text('id'), ['lookSeconds' => 0]);
         $this->command($lesson->text('id'), 'sendOut')->is(200);
@@ -52,7 +60,14 @@ final class MediaTest extends AppTestCase
             $this->asStudent($this->ben);
             $this->ask('GET', "/api/student/copies/{$copy}/media/{$media}")->is(200);
             $headers = $this->client->getResponse()->headers;
-            self::assertSame([$type, 'nosniff', "default-src 'none'; sandbox"], [$headers->get('Content-Type'), $headers->get('X-Content-Type-Options'), $headers->get('Content-Security-Policy')]);
+            self::assertSame(
+                [$type, 'nosniff', "default-src 'none'; sandbox"],
+                [
+                    $headers->get('Content-Type'),
+                    $headers->get('X-Content-Type-Options'),
+                    $headers->get('Content-Security-Policy'),
+                ],
+            );
             self::assertStringContainsString('private', (string) $headers->get('Cache-Control'));
             $this->asStudent($this->out);
             $this->ask('GET', "/api/student/copies/{$copy}/media/{$media}")->is(404);
@@ -74,7 +89,11 @@ final class MediaTest extends AppTestCase
         foreach ([$this->picture, $this->sound, $unused] as $media) {
             $this->ask('GET', "/api/staff/media/{$media}")->is(404);
         }
-        $this->db()->insert('class_staff', ['class_id' => $this->lesson->text('classId'), 'teacher_id' => $helper->id, 'role' => 'assistant']);
+        $this->db()->insert('class_staff', [
+            'class_id' => $this->lesson->text('classId'),
+            'teacher_id' => $helper->id,
+            'role' => 'assistant',
+        ]);
         $this->ask('GET', "/api/staff/media/{$this->picture}")->is(200);
         $this->ask('GET', "/api/staff/media/{$this->sound}")->is(200);
         $this->ask('GET', "/api/staff/media/{$unused}")->is(404);
@@ -84,7 +103,10 @@ final class MediaTest extends AppTestCase
     {
         $this->asTeacher($this->newTeacher('another@larkmouth.example'));
         $taken = $this->ask('POST', '/api/staff/originals', $this->sheet($this->picture, $this->sound))->is(200);
-        self::assertSame(['', ''], [$taken->text('pages.0.blocks.0.settings.media'), $taken->text('pages.0.blocks.1.settings.media')]);
+        self::assertSame(
+            ['', ''],
+            [$taken->text('pages.0.blocks.0.settings.media'), $taken->text('pages.0.blocks.1.settings.media')],
+        );
         $this->ask('GET', "/api/staff/media/{$this->picture}")->is(404);
     }
 
@@ -92,16 +114,32 @@ final class MediaTest extends AppTestCase
     {
         $this->asTeacher($other = $this->newTeacher('otto@larkmouth.example'));
         $class = $this->newLesson(2, '9O');
-        $this->ask('POST', '/api/staff/groupings/'.$class->text('floor.id').'/deal', ['basedOn' => 0, 'groups' => 1, 'seed' => 1])->is(200);
+        $this->ask('POST', '/api/staff/groupings/'.$class->text('floor.id').'/deal', [
+            'basedOn' => 0,
+            'groups' => 1,
+            'seed' => 1,
+        ])->is(200);
         $text = "![x]({$this->picture}) \"media\":\"{$this->picture}\" {$this->sound}";
-        $original = $this->ask('POST', '/api/staff/originals', self::original('Words', [['id' => 'read', 'kind' => 'text', 'text' => $text]]))->is(200)->text('id');
-        $this->ask('POST', '/api/staff/rounds/'.$class->text('round.id').'/originals', self::original('Another', [['id' => 'read', 'kind' => 'text', 'text' => $text]]))->is(200);
+        $original = $this->ask(
+            'POST',
+            '/api/staff/originals',
+            self::original('Words', [['id' => 'read', 'kind' => 'text', 'text' => $text]]),
+        )
+            ->is(200)
+            ->text('id');
+        $this->ask(
+            'POST',
+            '/api/staff/rounds/'.$class->text('round.id').'/originals',
+            self::original('Another', [['id' => 'read', 'kind' => 'text', 'text' => $text]]),
+        )->is(200);
         $this->ask('POST', '/api/staff/rounds/'.$class->text('round.id').'/copies')->is(200);
         $this->ask('GET', "/api/staff/media/{$this->picture}")->is(404);
         $this->ask('GET', "/api/staff/media/{$this->sound}")->is(404);
         $this->ask('POST', "/api/staff/originals/{$original}/copy", ['title' => 'Copy'])->is(200);
         $this->ask('GET', "/api/staff/media/{$this->picture}")->is(404);
-        $copies = $this->db()->fetchFirstColumn('SELECT w.id FROM work_copy w WHERE w.round_id = ?', [$class->text('round.id')]);
+        $copies = $this->db()->fetchFirstColumn('SELECT w.id FROM work_copy w WHERE w.round_id = ?', [
+            $class->text('round.id'),
+        ]);
         self::assertNotSame([], $copies);
         $this->setRound($class->text('id'), ['lookSeconds' => 0]);
         $this->command($class->text('id'), 'sendOut')->is(200);
@@ -115,12 +153,17 @@ final class MediaTest extends AppTestCase
     {
         $this->db()->executeStatement('UPDATE media SET size = 1999999000 WHERE id = ?', [$this->picture]);
         self::assertSame('content', $this->put(Files::picture('jpeg', 600, 600))->is(422)->text('errors.0.field'));
-        self::assertSame($this->sound, $this->put(Files::mp3(3))->is(200)->text('id'), 'what is kept already needs none');
+        self::assertSame(
+            $this->sound,
+            $this->put(Files::mp3(3))->is(200)->text('id'),
+            'what is kept already needs none',
+        );
     }
 
     public function test_a_broken_recording_is_refused_in_words(): void
     {
-        $webm = "\x1A\x45\xDF\xA3\x9F\x42\x86\x81\x01\x42\xF7\x81\x01\x42\xF2\x81\x04\x42\xF3\x81\x08\x42\x82\x84webm\x42\x87\x81\x04\x42\x85\x81\x02\x18\x53\x80\x67\x01\xFF\xFF\xFF\xFF\xFF\xFF\xFF";
+        $webm =
+            "\x1A\x45\xDF\xA3\x9F\x42\x86\x81\x01\x42\xF7\x81\x01\x42\xF2\x81\x04\x42\xF3\x81\x08\x42\x82\x84webm\x42\x87\x81\x04\x42\x85\x81\x02\x18\x53\x80\x67\x01\xFF\xFF\xFF\xFF\xFF\xFF\xFF";
         mt_srand(19);
         for ($i = 0; $i < 40; ++$i) {
             $tail = '';
@@ -136,17 +179,26 @@ final class MediaTest extends AppTestCase
     {
         self::assertSame($this->picture, $this->put(Files::picture())->text('id'));
         $this->asTeacher($this->newTeacher('another@larkmouth.example'));
-        self::assertNotSame($this->picture, $this->put(Files::picture())->text('id'), 'and another teacher has it as their own');
+        self::assertNotSame(
+            $this->picture,
+            $this->put(Files::picture())->text('id'),
+            'and another teacher has it as their own',
+        );
     }
 
     public function test_a_picture_of_their_own_is_seen_by_the_group_and_by_the_teacher(): void
     {
         $copy = $this->copyOf($this->ada);
-        $own = $this->putInto($this->ada, $copy, Files::picture('jpeg', 30, 30, Files::exif('where I live')))->is(200)->text('id');
+        $own = $this->putInto($this->ada, $copy, Files::picture('jpeg', 30, 30, Files::exif('where I live')))
+            ->is(200)
+            ->text('id');
         $this->save($this->ada, $copy, $own)->is(200);
         $this->asStudent($this->ben);
         self::assertStringContainsString($own, $this->ask('GET', "/api/student/copies/{$copy}")->raw);
-        self::assertStringNotContainsString('where I live', $this->ask('GET', "/api/student/copies/{$copy}/media/{$own}")->is(200)->raw);
+        self::assertStringNotContainsString(
+            'where I live',
+            $this->ask('GET', "/api/student/copies/{$copy}/media/{$own}")->is(200)->raw,
+        );
         $this->asStudent($this->out);
         $this->ask('GET', "/api/student/copies/{$copy}/media/{$own}")->is(404);
         $this->asTeacher();
@@ -169,10 +221,21 @@ final class MediaTest extends AppTestCase
     public function test_only_pictures_come_in_and_only_where_a_sheet_takes_them(): void
     {
         $copy = $this->copyOf($this->ada);
-        self::assertSame('content', $this->putInto($this->ada, $copy, Files::mp3(1))->is(422)->text('errors.0.field'));
-        self::assertSame('content', $this->putInto($this->ada, $copy, '<svg onload="alert(1)"/>')->is(422)->text('errors.0.field'));
+        self::assertSame(
+            'content',
+            $this->putInto($this->ada, $copy, Files::mp3(1))->is(422)->text('errors.0.field'),
+        );
+        self::assertSame(
+            'content',
+            $this->putInto($this->ada, $copy, '<svg onload="alert(1)"/>')->is(422)->text('errors.0.field'),
+        );
         $this->asStudent($this->ada);
-        self::assertSame('content', $this->ask('POST', "/api/student/copies/{$copy}/media", ['content' => '%%% no base64'])->is(422)->text('errors.0.field'));
+        self::assertSame(
+            'content',
+            $this->ask('POST', "/api/student/copies/{$copy}/media", ['content' => '%%% no base64'])
+                ->is(422)
+                ->text('errors.0.field'),
+        );
 
         $this->asTeacher();
         $plain = $this->readyLesson(4, 1);
@@ -185,7 +248,10 @@ final class MediaTest extends AppTestCase
     public function test_one_device_does_not_draw_for_ever(): void
     {
         $copy = $this->copyOf($this->ada);
-        $statuses = array_map(fn (int $i): int => $this->putInto($this->ada, $copy, Files::picture('png', 20 + $i, 20))->status, range(1, 14));
+        $statuses = array_map(
+            fn (int $i): int => $this->putInto($this->ada, $copy, Files::picture('png', 20 + $i, 20))->status,
+            range(1, 14),
+        );
         self::assertSame([200, 429], array_values(array_unique($statuses)));
         $this->putInto($this->ben, $copy, Files::picture('png', 60, 20))->is(200);
     }
@@ -196,9 +262,18 @@ final class MediaTest extends AppTestCase
         $own = $this->putInto($this->ada, $copy, Files::picture('png', 30, 30))->text('id');
         $this->save($this->ada, $copy, $own)->is(200);
         $this->asTeacher();
-        $next = $this->ask('POST', '/api/staff/classes/'.$this->lesson->text('classId').'/lessons', ['title' => 'The day after', 'minutes' => 50, 'from' => $this->lesson->text('id')])->is(200);
+        $next = $this->ask('POST', '/api/staff/classes/'.$this->lesson->text('classId').'/lessons', [
+            'title' => 'The day after',
+            'minutes' => 50,
+            'from' => $this->lesson->text('id'),
+        ])->is(200);
         self::assertSame([3, 1], [$next->int('handOut.0.missing'), $next->int('handOut.0.written')]);
-        self::assertSame(3, $this->ask('POST', '/api/staff/rounds/'.$next->text('round.id').'/copies/go-on')->is(200)->int('made'));
+        self::assertSame(
+            3,
+            $this->ask('POST', '/api/staff/rounds/'.$next->text('round.id').'/copies/go-on')
+                ->is(200)
+                ->int('made'),
+        );
         $this->setRound($next->text('id'), ['lookSeconds' => 0]);
         $this->command($next->text('id'), 'sendOut', leaving: $this->lesson->text('id'))->is(200);
         $now = $this->copyOf($this->ada);
@@ -213,7 +288,12 @@ final class MediaTest extends AppTestCase
     {
         $copy = $this->copyOf($this->ada);
         $this->asTeacher();
-        $this->ask('POST', '/api/staff/groupings/'.$this->lesson->text('floor.id').'/edits', ['kind' => 'seat', 'student' => $this->lesson->text('floor.groups.0.students.0'), 'group' => $this->lesson->text('floor.groups.1.id'), 'basedOn' => $this->lesson->int('floor.step')])->is(200);
+        $this->ask('POST', '/api/staff/groupings/'.$this->lesson->text('floor.id').'/edits', [
+            'kind' => 'seat',
+            'student' => $this->lesson->text('floor.groups.0.students.0'),
+            'group' => $this->lesson->text('floor.groups.1.id'),
+            'basedOn' => $this->lesson->int('floor.step'),
+        ])->is(200);
         $this->asStudent($this->ada);
         $this->ask('GET', "/api/student/copies/{$copy}/media/{$this->picture}")->is(404);
     }
@@ -223,7 +303,11 @@ final class MediaTest extends AppTestCase
         $part = function (string $range): array {
             $raw = $this->ask('GET', "/api/staff/media/{$this->sound}", null, ['Range' => $range])->raw;
 
-            return [$this->client->getResponse()->getStatusCode(), \strlen($raw), $this->client->getResponse()->headers->get('Content-Range')];
+            return [
+                $this->client->getResponse()->getStatusCode(),
+                \strlen($raw),
+                $this->client->getResponse()->headers->get('Content-Range'),
+            ];
         };
         $size = \strlen(Files::mp3(3));
         self::assertSame([206, 2, "bytes 0-1/{$size}"], $part('bytes=0-1'));
@@ -241,7 +325,10 @@ final class MediaTest extends AppTestCase
         $archive = $this->ask('GET', "/api/staff/originals/{$id}/export/{$format}")->is(200)->raw;
         self::assertSame('application/zip', $this->client->getResponse()->headers->get('Content-Type'));
         $zip = Zip::open($archive, 1_000_000);
-        self::assertEqualsCanonicalizing(["original.{$format}", "media/{$this->picture}.png", "media/{$this->sound}.mp3"], $zip->names());
+        self::assertEqualsCanonicalizing(
+            ["original.{$format}", "media/{$this->picture}.png", "media/{$this->sound}.mp3"],
+            $zip->names(),
+        );
         if ('json' === $format) {
             self::assertTrue(Schema::allows('original', (string) $zip->file('original.json')));
         }
@@ -259,22 +346,37 @@ final class MediaTest extends AppTestCase
             self::assertStringStartsWith(0 === $block ? "\x89PNG" : "\xFF\xFB", $bytes);
         }
         $text = (string) $zip->file("original.{$format}");
-        self::assertSame('', $this->bringIn(['name' => 'x', 'text' => $text])->text('pages.0.blocks.0.settings.media'), 'without its bytes it comes in without');
+        self::assertSame(
+            '',
+            $this->bringIn(['name' => 'x', 'text' => $text])->text('pages.0.blocks.0.settings.media'),
+            'without its bytes it comes in without',
+        );
     }
 
     public function test_an_archive_that_is_none_brings_nothing(): void
     {
         $id = $this->lesson->text('handOut.0.original');
-        $text = (string) Zip::open($this->ask('GET', "/api/staff/originals/{$id}/export/json")->raw, 1_000_000)->file('original.json');
+        $text = (string) Zip::open($this->ask('GET', "/api/staff/originals/{$id}/export/json")->raw, 1_000_000)->file(
+            'original.json',
+        );
         $picture = "media/{$this->picture}.png";
         $this->asTeacher($this->newTeacher('far@larkmouth.example'));
-        $bring = fn (string $bytes): Json => $this->ask('POST', '/api/staff/originals/import', ['name' => 'x.zip', 'package' => base64_encode($bytes)])->is(422);
-        $files = static fn (string $name = 'media/none.png', string $bytes = ''): string => Zip::of(['original.json' => $text, $name => $bytes]);
+        $bring = fn (string $bytes): Json => $this->ask('POST', '/api/staff/originals/import', [
+            'name' => 'x.zip',
+            'package' => base64_encode($bytes),
+        ])->is(422);
+        $files = static fn (string $name = 'media/none.png', string $bytes = ''): string => Zip::of([
+            'original.json' => $text,
+            $name => $bytes,
+        ]);
         self::assertSame('package', $bring('no archive')->text('errors.0.field'));
         self::assertSame('package', $bring(Zip::of(['readme.txt' => 'x']))->text('errors.0.field'));
         self::assertSame('package', $bring(substr($files(), 0, 60))->text('errors.0.field'));
         self::assertSame('package', $bring($files('bomb.bin', str_repeat("\0", 31_000_000)))->text('errors.0.field'));
-        self::assertSame('package', $bring(Zip::of(['original.md' => str_repeat("- a card\n", 200_000)]))->text('errors.0.field'));
+        self::assertSame(
+            'package',
+            $bring(Zip::of(['original.md' => str_repeat("- a card\n", 200_000)]))->text('errors.0.field'),
+        );
         $bring($files($picture, '<svg onload="alert(1)"/>'));
         $bring($files($picture, substr(Files::picture(), 0, 40)));
         $this->ask('POST', '/api/staff/originals/import', ['name' => 'x.zip', 'package' => '%%%'])->is(422);
@@ -290,8 +392,13 @@ final class MediaTest extends AppTestCase
     {
         $copy = $this->copyOf($this->ada);
         $this->putInto($this->ada, $copy, Files::picture('png', 31, 30))->is(200);
-        $this->db()->executeStatement('UPDATE media SET size = 500000000 WHERE id IN (SELECT media_id FROM copy_media)');
-        self::assertSame('content', $this->putInto($this->ada, $copy, Files::picture('png', 32, 30))->is(422)->text('errors.0.field'));
+        $this->db()->executeStatement(
+            'UPDATE media SET size = 500000000 WHERE id IN (SELECT media_id FROM copy_media)',
+        );
+        self::assertSame(
+            'content',
+            $this->putInto($this->ada, $copy, Files::picture('png', 32, 30))->is(422)->text('errors.0.field'),
+        );
         $this->asTeacher();
         $this->ask('POST', '/api/staff/media', ['content' => base64_encode(Files::picture('png', 33, 30))])->is(200);
     }
@@ -304,7 +411,13 @@ final class MediaTest extends AppTestCase
         $unused = $this->put(Files::picture('jpeg', 50, 50))->text('id');
         $this->asTeacher($other = $this->newTeacher('far@larkmouth.example'));
         $theirs = $this->put(Files::picture('jpeg', 50, 50))->text('id');
-        $this->ask('POST', '/api/staff/originals', self::original('Theirs', [['id' => 'p', 'kind' => 'picture', 'text' => 'x', 'settings' => ['media' => $theirs]]]))->is(200);
+        $this->ask(
+            'POST',
+            '/api/staff/originals',
+            self::original('Theirs', [
+                ['id' => 'p', 'kind' => 'picture', 'text' => 'x', 'settings' => ['media' => $theirs]],
+            ]),
+        )->is(200);
         $this->asTeacher();
         $tidy = fn (): int => $this->service(TidyWork::class)->handle(new Task(1, TidyWork::TIDY, 'all', [], 1, 0));
         $tidy();
@@ -355,7 +468,11 @@ final class MediaTest extends AppTestCase
     {
         $this->asStudent($student);
 
-        return $this->ask('PUT', "/api/student/copies/{$copy}/slots/own", ['save' => Uuid::v4()->toRfc4122(), 'base' => '', 'text' => "{\"p1\":{\"media\":\"{$media}\",\"place\":1}}"]);
+        return $this->ask('PUT', "/api/student/copies/{$copy}/slots/own", [
+            'save' => Uuid::v4()->toRfc4122(),
+            'base' => '',
+            'text' => "{\"p1\":{\"media\":\"{$media}\",\"place\":1}}",
+        ]);
     }
 
     private function copyOf(string $student): string

@@ -58,7 +58,11 @@ final class RoomServiceTest extends KernelTestCase
         $before = $service->setMembers($room, [self::$person => 'Ada', self::$person.'b' => 'Ben']);
         self::assertSame([self::$person, self::$person.'b'], array_keys($before));
         self::assertNotSame($before[self::$person], $before[self::$person.'b']);
-        self::assertSame($before, $service->setMembers($room, [self::$person => 'Ada', self::$person.'b' => 'Ben']), 'said twice, done once');
+        self::assertSame(
+            $before,
+            $service->setMembers($room, [self::$person => 'Ada', self::$person.'b' => 'Ben']),
+            'said twice, done once',
+        );
         $after = $service->setMembers($room, [self::$person => 'Ada', self::$person.'c' => 'Chi']);
         self::assertSame($before[self::$person], $after[self::$person], 'who stays keeps theirs');
         self::assertSame(200, self::open($service, $after[self::$person.'c']));
@@ -78,7 +82,11 @@ final class RoomServiceTest extends KernelTestCase
         $service->setMembers($other, [self::$person => 'Ada']);
         self::assertArrayNotHasKey(self::$person, $service->whoIsThere([$one, $other]));
         $service->move([self::$person => $other]);
-        self::assertArrayNotHasKey(self::$person, $service->whoIsThere([$one, $other]), 'who is nowhere is not put anywhere');
+        self::assertArrayNotHasKey(
+            self::$person,
+            $service->whoIsThere([$one, $other]),
+            'who is nowhere is not put anywhere',
+        );
         self::open($service, $links[self::$person]);
         self::assertSame($one, $service->whoIsThere([$one, $other])[self::$person]['room'] ?? null);
         $service->move([self::$person => $other]);
@@ -96,7 +104,9 @@ final class RoomServiceTest extends KernelTestCase
         $service = self::service($class);
         $room = $service->make(Uuid::v4()->toRfc4122(), 'Quayside', new Allowed());
         $link = $service->setMembers($room, [self::$person => 'Ada'])[self::$person];
-        HttpClient::create(['max_redirects' => 0])->request('GET', $link)->getStatusCode();
+        HttpClient::create(['max_redirects' => 0])
+            ->request('GET', $link)
+            ->getStatusCode();
         self::assertArrayNotHasKey(self::$person, $service->whoIsThere([$room]));
     }
 
@@ -110,7 +120,9 @@ final class RoomServiceTest extends KernelTestCase
         foreach (['fail' => true, 'refuse' => false, 'lie' => true] as $kind => $worthRetrying) {
             self::misbehave($kind, 1);
             try {
-                $service->setMembers($service->make(Uuid::v4()->toRfc4122(), 'Quayside', new Allowed()), [self::$person => 'Ada']);
+                $service->setMembers($service->make(Uuid::v4()->toRfc4122(), 'Quayside', new Allowed()), [
+                    self::$person => 'Ada',
+                ]);
                 self::fail("{$kind}: nothing was said");
             } catch (MeetingServiceFailed $e) {
                 self::assertStringStartsWith('rooms.service.', $e->says->code);
@@ -131,7 +143,10 @@ final class RoomServiceTest extends KernelTestCase
         $links = $service->setMembers($room, [self::$person => 'Ada', self::$person.'b' => 'Ben']);
         $state = $service->states([$room, 'mffffffffffffffff'])[$room];
         self::assertSame([$room], array_keys($service->states([$room, 'mffffffffffffffff'])));
-        self::assertSame(['Quayside', true, 0, 2, 0, false], [$state->name, $state->open, $state->people, $state->members, $state->recordings, $state->allowed->write]);
+        self::assertSame(
+            ['Quayside', true, 0, 2, 0, false],
+            [$state->name, $state->open, $state->people, $state->members, $state->recordings, $state->allowed->write],
+        );
         $service->change($room, 'Millbrook', new Allowed(record: true));
         $silence = $service->listen($room);
         self::open($service, $links[self::$person]);
@@ -142,7 +157,10 @@ final class RoomServiceTest extends KernelTestCase
         $service->record($room, true);
         $service->record($room, true);
         $state = $service->states([$room])[$room];
-        self::assertSame(['Millbrook', 1, true, 1, true], [$state->name, $state->people, $state->allowed->record, $state->recordings, $state->recording]);
+        self::assertSame(
+            ['Millbrook', 1, true, 1, true],
+            [$state->name, $state->people, $state->allowed->record, $state->recordings, $state->recording],
+        );
         $service->record($room, false);
         self::assertFalse($service->states([$room])[$room]->recording);
     }
@@ -151,15 +169,19 @@ final class RoomServiceTest extends KernelTestCase
      * @param class-string<RoomService> $class
      */
     #[DataProvider('services')]
-    public function test_a_closed_room_lets_nobody_in_until_it_is_open_again_and_one_that_is_retired_is_gone(string $class): void
-    {
+    public function test_a_closed_room_lets_nobody_in_until_it_is_open_again_and_one_that_is_retired_is_gone(
+        string $class,
+    ): void {
         $service = self::service($class);
         $room = $service->make(Uuid::v4()->toRfc4122(), 'Quayside', new Allowed());
         $link = $service->setMembers($room, [self::$person => 'Ada'])[self::$person];
         self::open($service, $link);
         $service->open($room, false);
         $service->open($room, false);
-        self::assertSame([0, false], [$service->states([$room])[$room]->people, $service->states([$room])[$room]->open]);
+        self::assertSame(
+            [0, false],
+            [$service->states([$room])[$room]->people, $service->states([$room])[$room]->open],
+        );
         self::isHere($link);
         self::assertSame(0, $service->states([$room])[$room]->people);
         $service->open($room, true);
@@ -199,7 +221,9 @@ final class RoomServiceTest extends KernelTestCase
     {
         $ticket = self::http()->request('GET', $service->letIn($link));
         self::$browser = explode(';', $ticket->getHeaders(false)['set-cookie'][0] ?? '')[0];
-        $status = self::http()->request('GET', $link, ['headers' => ['Cookie' => self::$browser]])->getStatusCode();
+        $status = self::http()
+            ->request('GET', $link, ['headers' => ['Cookie' => self::$browser]])
+            ->getStatusCode();
         self::isHere($link);
 
         return $status;
@@ -211,7 +235,12 @@ final class RoomServiceTest extends KernelTestCase
     private static function isHere(string $link): void
     {
         for ($at = $link; null !== $at;) {
-            $go = json_decode(self::http()->request('POST', $at.'/here', ['headers' => ['Cookie' => self::$browser]])->getContent(false), true);
+            $go = json_decode(
+                self::http()
+                    ->request('POST', $at.'/here', ['headers' => ['Cookie' => self::$browser]])
+                    ->getContent(false),
+                true,
+            );
             $at = \is_array($go) && \is_string($go['go'] ?? null) ? preg_replace('~/in/.*$~', $go['go'], $at) : null;
         }
     }
@@ -223,7 +252,10 @@ final class RoomServiceTest extends KernelTestCase
 
     private static function misbehave(string $kind, int $times): void
     {
-        $answer = HttpClient::create()->request('POST', self::setting('MEETING_URL').'/control/faults', ['json' => ['kind' => $kind, 'times' => $times], 'auth_bearer' => self::setting('MEETING_TOKEN')]);
+        $answer = HttpClient::create()->request('POST', self::setting('MEETING_URL').'/control/faults', [
+            'json' => ['kind' => $kind, 'times' => $times],
+            'auth_bearer' => self::setting('MEETING_TOKEN'),
+        ]);
         self::assertSame(200, $answer->getStatusCode());
     }
 

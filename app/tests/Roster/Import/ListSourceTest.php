@@ -45,8 +45,10 @@ final class ListSourceTest extends TestCase
      * @param \Closure(list<array{string, string, string}>): string $write
      */
     #[DataProvider('sources')]
-    public function test_a_file_that_broke_off_is_refused_in_words_or_read_as_far_as_it_goes_and_never_breaks_anything(ListSource $source, \Closure $write): void
-    {
+    public function test_a_file_that_broke_off_is_refused_in_words_or_read_as_far_as_it_goes_and_never_breaks_anything(
+        ListSource $source,
+        \Closure $write,
+    ): void {
         $bytes = $write(self::CLASS_9G);
         $read = 0;
         for ($length = 0; $length < \strlen($bytes); $length += max(1, intdiv(\strlen($bytes), 60))) {
@@ -64,9 +66,13 @@ final class ListSourceTest extends TestCase
      * @param \Closure(list<array{string, string, string}>): string $write
      */
     #[DataProvider('sources')]
-    public function test_bytes_that_mean_nothing_are_refused_or_are_one_line_of_nothing(ListSource $source, \Closure $write): void
-    {
-        foreach (["\x00\x01\x02\x00binary", 'PK'."\x03\x04".str_repeat("\xFF", 200), str_repeat("\0", 4_000)] as $bytes) {
+    public function test_bytes_that_mean_nothing_are_refused_or_are_one_line_of_nothing(
+        ListSource $source,
+        \Closure $write,
+    ): void {
+        foreach (
+            ["\x00\x01\x02\x00binary", 'PK'."\x03\x04".str_repeat("\xFF", 200), str_repeat("\0", 4_000)] as $bytes
+        ) {
             try {
                 self::assertLessThan(2, \count($source->sheet($bytes, null)->rows));
             } catch (RosterRefused $e) {
@@ -81,9 +87,16 @@ final class ListSourceTest extends TestCase
     #[DataProvider('sources')]
     public function test_a_list_is_never_longer_than_a_class_can_be_by_much(ListSource $source, \Closure $write): void
     {
-        $many = array_map(static fn (int $i): array => ['Student', 'No'.$i, 'id'.$i], range(1, PastedList::MAX_STUDENTS + 5));
+        $many = array_map(
+            static fn (int $i): array => ['Student', 'No'.$i, 'id'.$i],
+            range(1, PastedList::MAX_STUDENTS + 5),
+        );
         $rows = \count($source->sheet($write($many), null)->rows);
-        self::assertGreaterThan(PastedList::MAX_STUDENTS, $rows, 'so that it is said that they are too many, and none is dropped unsaid');
+        self::assertGreaterThan(
+            PastedList::MAX_STUDENTS,
+            $rows,
+            'so that it is said that they are too many, and none is dropped unsaid',
+        );
         self::assertLessThan(2 * PastedList::MAX_STUDENTS, $rows);
     }
 
@@ -115,7 +128,10 @@ final class ListSourceTest extends TestCase
      */
     private static function text(array $students, string $between): string
     {
-        return implode("\n", array_map(static fn (array $row): string => implode($between, $row), self::rows($students)));
+        return implode(
+            "\n",
+            array_map(static fn (array $row): string => implode($between, $row), self::rows($students)),
+        );
     }
 
     /**

@@ -26,7 +26,13 @@ final class ImpossibleShape extends Refused
 
     public static function tooFewSeats(int $groups, int $size, int $students): self
     {
-        return new self(new Message('grouping.shape.too_few_seats', ['groups' => $groups, 'size' => $size, 'students' => $students]));
+        return new self(
+            new Message('grouping.shape.too_few_seats', [
+                'groups' => $groups,
+                'size' => $size,
+                'students' => $students,
+            ]),
+        );
     }
 
     public static function fixedSeatsNeedGroups(int $needed, int $wanted): self

@@ -11,6 +11,8 @@ final class UnusableProblem extends \InvalidArgumentException
 {
     public function __construct(public readonly string $path, string $what)
     {
-        parent::__construct(('' === $path ? '' : $path.': ').(string) preg_replace('/[\x00-\x1F\x7F]+/', ' ', $what));
+        parent::__construct(
+            ('' === $path ? '' : $path.': ').(string) preg_replace('/[\x00-\x1F\x7F]+/', ' ', $what),
+        );
     }
 }

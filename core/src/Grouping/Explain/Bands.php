@@ -46,7 +46,13 @@ final readonly class Bands
             $order = array_flip($different);
 
             return new self(
-                array_map(static fn (string $value): Message => new Message('grouping.band.value', ['attribute' => $called, 'value' => $value]), $different),
+                array_map(
+                    static fn (string $value): Message => new Message('grouping.band.value', [
+                        'attribute' => $called,
+                        'value' => $value,
+                    ]),
+                    $different,
+                ),
                 array_map(static fn (int|float|string $value): int => $order[(string) $value], $values),
             );
         }
@@ -55,11 +61,25 @@ final readonly class Bands
         }
         $sorted = array_map(floatval(...), array_values($values));
         sort($sorted);
-        [$low, $high] = [$sorted[(int) ceil(\count($sorted) / 3) - 1], $sorted[(int) ceil(2 * \count($sorted) / 3) - 1]];
+        [$low, $high] = [
+            $sorted[(int) ceil(\count($sorted) / 3) - 1],
+            $sorted[(int) ceil((2 * \count($sorted)) / 3) - 1],
+        ];
 
         return new self(
-            array_map(static fn (string $band): Message => new Message($band, ['attribute' => $called]), ['grouping.band.high', 'grouping.band.middle', 'grouping.band.low']),
-            array_map(static fn (int|float|string $value): int => (float) $value <= $low ? 2 : ((float) $value <= $high ? 1 : 0), $values),
+            array_map(static fn (string $band): Message => new Message($band, ['attribute' => $called]), [
+                'grouping.band.high',
+                'grouping.band.middle',
+                'grouping.band.low',
+            ]),
+            array_map(
+                static fn (int|float|string $value): int => (float) $value <= $low
+                    ? 2
+                    : ((float) $value <= $high
+                        ? 1
+                        : 0),
+                $values,
+            ),
         );
     }
 
@@ -79,14 +99,22 @@ final readonly class Bands
         $parts = [];
         foreach ($this->names as $band => $name) {
             $counts = array_map(fn (array $group): int => $this->count($group, $band), $usual);
-            $parts[] = min($counts) === max($counts)
-                ? new Message('grouping.band.exactly', ['count' => min($counts), 'band' => $name])
-                : new Message('grouping.band.between', ['least' => min($counts), 'most' => max($counts), 'band' => $name]);
+            $parts[] =
+                min($counts) === max($counts)
+                    ? new Message('grouping.band.exactly', ['count' => min($counts), 'band' => $name])
+                    : new Message('grouping.band.between', [
+                        'least' => min($counts),
+                        'most' => max($counts),
+                        'band' => $name,
+                    ]);
         }
 
         return [] === $exceptions
             ? new Message('grouping.summary.each', ['bands' => $parts])
-            : new Message('grouping.summary.others', ['bands' => $parts, 'exceptions' => self::few(array_values($exceptions))]);
+            : new Message('grouping.summary.others', [
+                'bands' => $parts,
+                'exceptions' => self::few(array_values($exceptions)),
+            ]);
     }
 
     /**
@@ -102,14 +130,22 @@ final readonly class Bands
             $valued = \count(array_intersect_key($this->bandOf, array_flip($group)));
             $off = [];
             foreach ($this->names as $band => $name) {
-                $share = 0 === $all ? 0.0 : $valued * array_sum(array_map(fn (array $one): int => $this->count($one, $band), $groups)) / $all;
+                $share =
+                    0 === $all
+                        ? 0.0
+                        : ($valued *
+                                array_sum(array_map(fn (array $one): int => $this->count($one, $band), $groups))) /
+                            $all;
                 $count = $this->count($group, $band);
                 if ($count < (int) floor($share + 1e-9) || $count > (int) ceil($share - 1e-9)) {
                     $off[] = new Message('grouping.band.exactly', ['count' => $count, 'band' => $name]);
                 }
             }
             if ([] !== $off) {
-                $exceptions[$g] = new Message('grouping.summary.exception', ['group' => $named->group($g), 'bands' => $off]);
+                $exceptions[$g] = new Message('grouping.summary.exception', [
+                    'group' => $named->group($g),
+                    'bands' => $off,
+                ]);
             }
         }
 

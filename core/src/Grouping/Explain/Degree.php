@@ -15,8 +15,12 @@ final readonly class Degree
      * @param int        $met   how many of them
      * @param int        $of    out of how many; 0 where nothing is counted
      */
-    private function __construct(public float $value, public DegreeUnit $unit, public int $met = 0, public int $of = 0)
-    {
+    private function __construct(
+        public float $value,
+        public DegreeUnit $unit,
+        public int $met = 0,
+        public int $of = 0,
+    ) {
     }
 
     /**
@@ -37,6 +41,13 @@ final readonly class Degree
     {
         $least = min($least, $cost);
 
-        return new self($cost <= $least + 1e-9 ? 1.0 : ($expected <= $least + 1e-9 ? 0.0 : max(0.0, 1.0 - ($cost - $least) / ($expected - $least))), DegreeUnit::Share);
+        return new self(
+            $cost <= $least + 1e-9
+                ? 1.0
+                : ($expected <= $least + 1e-9
+                    ? 0.0
+                    : max(0.0, 1.0 - ($cost - $least) / ($expected - $least))),
+            DegreeUnit::Share,
+        );
     }
 }

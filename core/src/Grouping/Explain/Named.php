@@ -59,7 +59,10 @@ final readonly class Named
      */
     public static function some(array $names): Message
     {
-        return new Message('grouping.some', ['names' => \array_slice($names, 0, self::NAMED), 'more' => max(0, \count($names) - self::NAMED)]);
+        return new Message('grouping.some', [
+            'names' => \array_slice($names, 0, self::NAMED),
+            'more' => max(0, \count($names) - self::NAMED),
+        ]);
     }
 
     /**

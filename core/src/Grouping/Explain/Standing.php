@@ -17,7 +17,11 @@ final readonly class Standing
      * @param Message|null $obstacle what stands in the way
      * @param Message|null $summary  what each group has
      */
-    public function __construct(public Degree $degree, public float $cost, public ?Message $obstacle, public ?Message $summary = null)
-    {
+    public function __construct(
+        public Degree $degree,
+        public float $cost,
+        public ?Message $obstacle,
+        public ?Message $summary = null,
+    ) {
     }
 }

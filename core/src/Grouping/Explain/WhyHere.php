@@ -22,8 +22,12 @@ final readonly class WhyHere
      * @param list<Goal>      $goals
      * @param list<list<int>> $groups
      */
-    public function __construct(private Setting $setting, private array $rules, private array $goals, private array $groups)
-    {
+    public function __construct(
+        private Setting $setting,
+        private array $rules,
+        private array $goals,
+        private array $groups,
+    ) {
         $this->named = new Named($setting);
     }
 
@@ -58,7 +62,10 @@ final readonly class WhyHere
     {
         $own = $this->groupOf($student);
         $evaluation = new Evaluation($this->setting, $this->goals);
-        $without = array_map(static fn (array $group): array => array_values(array_diff($group, [$student])), $this->groups);
+        $without = array_map(
+            static fn (array $group): array => array_values(array_diff($group, [$student])),
+            $this->groups,
+        );
         $now = $evaluation->cost([$this->groups]);
         $effects = [];
         foreach (array_keys($this->groups) as $g) {
@@ -67,7 +74,11 @@ final readonly class WhyHere
             }
             $moved = $without;
             $moved[$g][] = $student;
-            $effects[] = new Effect($g, null === $own ? 0.0 : $evaluation->cost([array_values($moved)]) - $now, $this->broken($student, $moved[$g], $g));
+            $effects[] = new Effect(
+                $g,
+                null === $own ? 0.0 : $evaluation->cost([array_values($moved)]) - $now,
+                $this->broken($student, $moved[$g], $g),
+            );
         }
 
         return $effects;

@@ -111,7 +111,10 @@ final readonly class Node
         if (null === $this->value && null !== $default) {
             return $default;
         }
-        $value = \is_float($this->value) && floor($this->value) === $this->value && abs($this->value) < 1e15 ? (int) $this->value : $this->value;
+        $value =
+            \is_float($this->value) && floor($this->value) === $this->value && abs($this->value) < 1e15
+                ? (int) $this->value
+                : $this->value;
         if (!\is_int($value)) {
             throw $this->wrong(null === $value ? 'is missing' : 'has to be a whole number');
         }
@@ -181,7 +184,10 @@ final readonly class Node
         }
         $found = \is_string($this->value) ? $enum::tryFrom($this->value) : null;
         if (null === $found) {
-            $words = implode(', ', array_map(static fn (\BackedEnum $case): string => (string) $case->value, $enum::cases()));
+            $words = implode(
+                ', ',
+                array_map(static fn (\BackedEnum $case): string => (string) $case->value, $enum::cases()),
+            );
             throw $this->wrong(\sprintf('%s; it has to be one of %s', $this->shown(), $words));
         }
 
@@ -200,7 +206,10 @@ final readonly class Node
     {
         return match (true) {
             null === $this->value => 'is missing',
-            \is_string($this->value) => \sprintf('"%s" is unknown', mb_strlen($this->value) > 40 ? mb_substr($this->value, 0, 40).'…' : $this->value),
+            \is_string($this->value) => \sprintf(
+                '"%s" is unknown',
+                mb_strlen($this->value) > 40 ? mb_substr($this->value, 0, 40).'…' : $this->value,
+            ),
             default => 'is no text',
         };
     }

@@ -68,11 +68,15 @@ final class ProblemReader
         $method = $root->at('method')->oneOf(MethodKind::class, MethodKind::Balance);
         $rounds = $root->at('rounds')->int(1, self::MAX_ROUNDS, 1);
         $within = MethodKind::Split === $method ? $this->within($root->at('within'), $everybody) : [];
-        $shape = $method->needsShape() ? $this->shape($root->at('shape'), [] === $within ? \count($students) : min(array_map('count', $within))) : null;
+        $shape = $method->needsShape()
+            ? $this->shape($root->at('shape'), [] === $within ? \count($students) : min(array_map('count', $within)))
+            : null;
         $disturbance = MethodKind::Repair === $method ? $this->disturbance($root, $everybody) : null;
         $groups = match (true) {
             null !== $disturbance => $disturbance->current,
-            [] !== $within => array_merge(...array_map(static fn (array $group): array => $shape?->sizes(\count($group)) ?? [], $within)),
+            [] !== $within => array_merge(
+                ...array_map(static fn (array $group): array => $shape?->sizes(\count($group)) ?? [], $within),
+            ),
             default => $shape?->sizes(\count($students)) ?? [],
         };
 
@@ -108,7 +112,9 @@ final class ProblemReader
             }
             $ids[$id] = true;
             $attributes = [];
-            foreach ($item->at('attributes')->isMissing() ? [] : $item->at('attributes')->members() as $name => $value) {
+            foreach (
+                $item->at('attributes')->isMissing() ? [] : $item->at('attributes')->members() as $name => $value
+            ) {
                 $attributes[(string) $name] = $value->attribute(self::LONGEST_NAME);
             }
             $students[] = new Student(
@@ -131,7 +137,10 @@ final class ProblemReader
         try {
             $shape = match (true) {
                 !$node->at('groups')->isMissing() => new Groups($node->at('groups')->int(1, self::MAX_STUDENTS)),
-                !$node->at('size')->isMissing() => new Size($node->at('size')->int(1, self::MAX_STUDENTS), $node->at('remainder')->oneOf(Remainder::class, Remainder::Spread)),
+                !$node->at('size')->isMissing() => new Size(
+                    $node->at('size')->int(1, self::MAX_STUDENTS),
+                    $node->at('remainder')->oneOf(Remainder::class, Remainder::Spread),
+                ),
                 !$node->at('sizes')->isMissing() => $this->sizes($node->at('sizes')),
                 default => throw $node->wrong('needs "groups", "size" or "sizes"'),
             };
@@ -145,7 +154,10 @@ final class ProblemReader
 
     private function sizes(Node $node): Sizes
     {
-        $sizes = array_map(static fn (Node $size): int => $size->int(1, self::MAX_STUDENTS), $node->items(self::MAX_STUDENTS, 1));
+        $sizes = array_map(
+            static fn (Node $size): int => $size->int(1, self::MAX_STUDENTS),
+            $node->items(self::MAX_STUDENTS, 1),
+        );
         \assert([] !== $sizes, 'At least one was asked for.');
 
         return new Sizes($sizes);
@@ -156,7 +168,12 @@ final class ProblemReader
      */
     private static function rules(Node $node, Reading $reading): array
     {
-        return $node->isMissing() ? [] : array_map(static fn (Node $item): Rule => self::kind($item->at('kind'), RuleKind::class)->read($item, $reading), $node->items(self::MAX_RULES));
+        return $node->isMissing()
+            ? []
+            : array_map(
+                static fn (Node $item): Rule => self::kind($item->at('kind'), RuleKind::class)->read($item, $reading),
+                $node->items(self::MAX_RULES),
+            );
     }
 
     /**
@@ -164,10 +181,16 @@ final class ProblemReader
      */
     private static function goals(Node $node, Reading $reading): array
     {
-        return $node->isMissing() ? [] : array_map(
-            static fn (Node $item): Goal => self::kind($item->at('kind'), GoalKind::class)->read($item, $reading, $item->at('weight')->number(0.0, self::MAX_WEIGHT, 1.0)),
-            $node->items(self::MAX_GOALS),
-        );
+        return $node->isMissing()
+            ? []
+            : array_map(
+                static fn (Node $item): Goal => self::kind($item->at('kind'), GoalKind::class)->read(
+                    $item,
+                    $reading,
+                    $item->at('weight')->number(0.0, self::MAX_WEIGHT, 1.0),
+                ),
+                $node->items(self::MAX_GOALS),
+            );
     }
 
     /**
@@ -193,7 +216,10 @@ final class ProblemReader
         foreach ($node->isMissing() ? [] : $node->items(self::MAX_HISTORY) as $grouping) {
             $groups = [];
             foreach ($grouping->items(self::MAX_STUDENTS) as $group) {
-                $groups[] = array_map(static fn (Node $id): string => $id->text(self::LONGEST_ID), $group->items(self::MAX_STUDENTS));
+                $groups[] = array_map(
+                    static fn (Node $id): string => $id->text(self::LONGEST_ID),
+                    $group->items(self::MAX_STUDENTS),
+                );
             }
             $history[] = $groups;
         }
@@ -262,9 +288,16 @@ final class ProblemReader
 
             return $id;
         };
-        $groups = array_map(static fn (Node $group): array => array_map($once, $group->items(self::MAX_STUDENTS)), $current->items(self::MAX_STUDENTS, 1));
-        $arrivals = $root->at('arrivals')->isMissing() ? [] : array_map($once, $root->at('arrivals')->items(self::MAX_STUDENTS));
-        $absent = $root->at('absent')->isMissing() ? [] : array_map($reading->id(...), $root->at('absent')->items(self::MAX_STUDENTS));
+        $groups = array_map(
+            static fn (Node $group): array => array_map($once, $group->items(self::MAX_STUDENTS)),
+            $current->items(self::MAX_STUDENTS, 1),
+        );
+        $arrivals = $root->at('arrivals')->isMissing()
+            ? []
+            : array_map($once, $root->at('arrivals')->items(self::MAX_STUDENTS));
+        $absent = $root->at('absent')->isMissing()
+            ? []
+            : array_map($reading->id(...), $root->at('absent')->items(self::MAX_STUDENTS));
         foreach ($arrivals as $i => $id) {
             if (\in_array($id, $absent, true)) {
                 throw $root->at('arrivals')->items(self::MAX_STUDENTS)[$i]->wrong(\sprintf('"%s" is absent', $id));
@@ -272,7 +305,13 @@ final class ProblemReader
         }
         $minSize = $root->at('minSize')->int(1, self::MAX_STUDENTS, 2);
 
-        return new Disturbance($groups, $absent, $arrivals, $minSize, $root->at('maxSize')->isMissing() ? null : $root->at('maxSize')->int($minSize, self::MAX_STUDENTS));
+        return new Disturbance(
+            $groups,
+            $absent,
+            $arrivals,
+            $minSize,
+            $root->at('maxSize')->isMissing() ? null : $root->at('maxSize')->int($minSize, self::MAX_STUDENTS),
+        );
     }
 
     /**
@@ -280,6 +319,8 @@ final class ProblemReader
      */
     private function texts(Node $node, int $most): array
     {
-        return $node->isMissing() ? [] : array_map(static fn (Node $item): string => $item->text(self::LONGEST_NAME), $node->items($most));
+        return $node->isMissing()
+            ? []
+            : array_map(static fn (Node $item): string => $item->text(self::LONGEST_NAME), $node->items($most));
     }
 }

@@ -22,7 +22,9 @@ final class ResultWriter
     {
         $rounds = [];
         foreach ($result->rounds as $number => $groups) {
-            $rounds[] = ['groups' => $groups] + (isset($result->topics[$number]) ? ['topics' => $result->topics[$number]] : []);
+            $rounds[] =
+                ['groups' => $groups] +
+                (isset($result->topics[$number]) ? ['topics' => $result->topics[$number]] : []);
         }
         $data = [
             'format' => 'fresh-huddle/grouping-result',
@@ -30,16 +32,33 @@ final class ResultWriter
             'seed' => $result->seed,
             'rounds' => $rounds,
             'unplaced' => $result->unplaced,
-            'goals' => array_map(static fn (GoalReport $goal): array => [
-                'goal' => $goal->goal, 'cost' => self::rounded($goal->cost), 'lowerBound' => self::rounded($goal->lowerBound),
-            ], $result->goals),
+            'goals' => array_map(
+                static fn (GoalReport $goal): array => [
+                    'goal' => $goal->goal,
+                    'cost' => self::rounded($goal->cost),
+                    'lowerBound' => self::rounded($goal->lowerBound),
+                ],
+                $result->goals,
+            ),
             'cost' => self::rounded($result->cost),
             'proven' => $result->proven,
             'repeats' => $result->repeats,
-            'conflicts' => array_map(static fn (Conflict $conflict): array => ['rules' => $conflict->rules, 'message' => $say($conflict->message)], $result->conflicts),
-            'moves' => array_map(static fn (Move $move): array => [
-                'student' => $move->student, 'from' => $move->from, 'to' => $move->to, 'because' => $say($move->because),
-            ], $result->moves),
+            'conflicts' => array_map(
+                static fn (Conflict $conflict): array => [
+                    'rules' => $conflict->rules,
+                    'message' => $say($conflict->message),
+                ],
+                $result->conflicts,
+            ),
+            'moves' => array_map(
+                static fn (Move $move): array => [
+                    'student' => $move->student,
+                    'from' => $move->from,
+                    'to' => $move->to,
+                    'because' => $say($move->because),
+                ],
+                $result->moves,
+            ),
         ];
         if ([] !== $result->lacking) {
             $data['lacking'] = array_map(
@@ -49,7 +68,10 @@ final class ResultWriter
             );
         }
 
-        return json_encode($data, \JSON_THROW_ON_ERROR | \JSON_UNESCAPED_UNICODE | \JSON_UNESCAPED_SLASHES | \JSON_PRESERVE_ZERO_FRACTION)."\n";
+        return json_encode(
+            $data,
+            \JSON_THROW_ON_ERROR | \JSON_UNESCAPED_UNICODE | \JSON_UNESCAPED_SLASHES | \JSON_PRESERVE_ZERO_FRACTION,
+        )."\n";
     }
 
     /**

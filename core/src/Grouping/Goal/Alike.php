@@ -52,7 +52,11 @@ final readonly class Alike implements Goal
         $groups = array_filter($groups);
         $cost = array_sum(array_map(fn (array $group): float => $this->groupCost($setting, $group), $groups));
 
-        return Degree::between($cost, $this->roundBound($setting), array_sum(array_map(fn (array $group): float => $this->expected($setting, \count($group)), $groups)));
+        return Degree::between(
+            $cost,
+            $this->roundBound($setting),
+            array_sum(array_map(fn (array $group): float => $this->expected($setting, \count($group)), $groups)),
+        );
     }
 
     /**
@@ -66,7 +70,14 @@ final readonly class Alike implements Goal
             $valued = \count($scores);
             $varies = [] !== array_filter($scores, static fn (float $score): bool => abs($score) > 1e-12);
 
-            return $valued < 2 || !$varies ? 0.0 : Drawn::mean($setting->n, $valued, $size, static fn (int $m): float => $m < 1 ? 0.0 : ($m - 1) * $valued / ($valued - 1));
+            return $valued < 2 || !$varies
+                ? 0.0
+                : Drawn::mean(
+                    $setting->n,
+                    $valued,
+                    $size,
+                    static fn (int $m): float => $m < 1 ? 0.0 : (($m - 1) * $valued) / ($valued - 1),
+                );
         }
         [$codes, $counts] = $setting->codes($this->attribute);
         $valued = \count($codes);
@@ -87,7 +98,9 @@ final readonly class Alike implements Goal
     {
         $scores = $setting->scores($this->attribute);
         if (null !== $scores) {
-            return \count($scores) === $setting->n && \count(array_unique($setting->sizes)) <= 2 ? self::bestRuns(array_values($scores), $setting->sizes) : 0.0;
+            return \count($scores) === $setting->n && \count(array_unique($setting->sizes)) <= 2
+                ? self::bestRuns(array_values($scores), $setting->sizes)
+                : 0.0;
         }
         [$codes, $counts] = $setting->codes($this->attribute);
         if (\count($codes) < $setting->n) {
@@ -125,7 +138,9 @@ final readonly class Alike implements Goal
         $small = end($sizes);
         $larger = $small === $large ? 0 : \count(array_keys($sizes, $large, true));
         $smaller = \count($sizes) - $larger;
-        $run = static fn (int $from, int $size): float => $squares[$from + $size] - $squares[$from] - ($sums[$from + $size] - $sums[$from]) ** 2 / $size;
+        $run = static fn (int $from, int $size): float => $squares[$from + $size] -
+            $squares[$from] -
+            ($sums[$from + $size] - $sums[$from]) ** 2 / $size;
         $best = [];
         for ($l = 0; $l <= $larger; ++$l) {
             for ($s = 0; $s <= $smaller; ++$s) {
@@ -150,9 +165,16 @@ final readonly class Alike implements Goal
 
     public function obstacle(Setting $setting, array $groups, Named $named): ?Message
     {
-        $names = $named->costliest(array_map(fn (array $group): float => [] === $group ? 0.0 : $this->groupCost($setting, $group), $groups));
+        $names = $named->costliest(
+            array_map(fn (array $group): float => [] === $group ? 0.0 : $this->groupCost($setting, $group), $groups),
+        );
 
-        return [] === $names ? null : new Message('grouping.obstacle.alike', ['attribute' => $this->attribute, 'groups' => Named::some($names)]);
+        return [] === $names
+            ? null
+            : new Message('grouping.obstacle.alike', [
+                'attribute' => $this->attribute,
+                'groups' => Named::some($names),
+            ]);
     }
 
     public function reason(Setting $setting, int $student, array $group, Named $named): null

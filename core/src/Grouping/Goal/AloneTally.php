@@ -22,8 +22,12 @@ final class AloneTally extends ValueCounts implements Tally
         $a = $seating->groupOf[$i];
         $b = $seating->groupOf[$j];
 
-        return (float) ((null === $x || $this->counts[$x] < 2 ? 0 : self::step($this->here[$a][$x], -1) + self::step($this->here[$b][$x], 1))
-            + (null === $y || $this->counts[$y] < 2 ? 0 : self::step($this->here[$a][$y], 1) + self::step($this->here[$b][$y], -1)));
+        return (float) ((null === $x || $this->counts[$x] < 2
+            ? 0
+            : self::step($this->here[$a][$x], -1) + self::step($this->here[$b][$x], 1)) +
+            (null === $y || $this->counts[$y] < 2
+                ? 0
+                : self::step($this->here[$a][$y], 1) + self::step($this->here[$b][$y], -1)));
     }
 
     private static function step(int $now, int $by): int

@@ -25,13 +25,19 @@ final readonly class Distribution
      * @param list<float>     $shares   of the class at each level, 0 to 1
      * @param bool            $isNumber whoever counts at a level counts at all after it, too
      */
-    private function __construct(public array $ranks, public array $weights, public array $shares, public bool $isNumber)
-    {
+    private function __construct(
+        public array $ranks,
+        public array $weights,
+        public array $shares,
+        public bool $isNumber,
+    ) {
     }
 
     public static function of(Setting $setting, string $attribute): self
     {
-        return null === $setting->scores($attribute) ? self::ofValues($setting, $attribute) : self::ofNumbers($setting, $attribute);
+        return null === $setting->scores($attribute)
+            ? self::ofValues($setting, $attribute)
+            : self::ofNumbers($setting, $attribute);
     }
 
     /**
@@ -111,7 +117,7 @@ final readonly class Distribution
                 ++$counts[$best];
             }
             foreach ($sizes as $g => $size) {
-                $bound += $weight * ($counts[$g] - $size * $share) ** 2 / $size;
+                $bound += ($weight * ($counts[$g] - $size * $share) ** 2) / $size;
             }
         }
 
@@ -147,7 +153,7 @@ final readonly class Distribution
             [$low, $high] = [0, \count($thresholds)];
             while ($low < $high) {
                 $middle = intdiv($low + $high, 2);
-                $thresholds[$middle] < $value ? $low = $middle + 1 : $high = $middle;
+                $thresholds[$middle] < $value ? ($low = $middle + 1) : ($high = $middle);
             }
 
             return $low;
@@ -166,7 +172,12 @@ final readonly class Distribution
         [$codes, $counts] = $setting->codes($attribute);
         $all = max(1, \count($codes));
 
-        return self::weighted($codes, array_fill(0, \count($counts), 1.0), array_map(static fn (int $count): float => $count / $all, $counts), false);
+        return self::weighted(
+            $codes,
+            array_fill(0, \count($counts), 1.0),
+            array_map(static fn (int $count): float => $count / $all, $counts),
+            false,
+        );
     }
 
     /**
@@ -181,7 +192,9 @@ final readonly class Distribution
             $all += $gap * $shares[$level] * (1.0 - $shares[$level]);
         }
 
-        return $all <= 1e-12 ? new self($ranks, [], [], $isNumber) : new self($ranks, array_map(static fn (float $gap): float => $gap / $all, $gaps), $shares, $isNumber);
+        return $all <= 1e-12
+            ? new self($ranks, [], [], $isNumber)
+            : new self($ranks, array_map(static fn (float $gap): float => $gap / $all, $gaps), $shares, $isNumber);
     }
 
     /**
@@ -194,10 +207,15 @@ final readonly class Distribution
         sort($values);
         $distinct = array_values(array_unique($values));
         if (\count($distinct) > self::MOST_LEVELS) {
-            $quantiles = array_map(static fn (int $i): float => $values[(int) ceil($i * \count($values) / self::MOST_LEVELS) - 1], range(1, self::MOST_LEVELS - 1));
+            $quantiles = array_map(
+                static fn (int $i): float => $values[(int) ceil(($i * \count($values)) / self::MOST_LEVELS) - 1],
+                range(1, self::MOST_LEVELS - 1),
+            );
             $largest = end($distinct);
 
-            return array_values(array_filter(array_unique($quantiles), static fn (float $value): bool => $value < $largest));
+            return array_values(
+                array_filter(array_unique($quantiles), static fn (float $value): bool => $value < $largest),
+            );
         }
 
         return \array_slice($distinct, 0, -1);

@@ -47,7 +47,9 @@ final class DistributionTally implements Tally
         $a = $seating->groupOf[$i];
         $b = $seating->groupOf[$j];
 
-        return null === $x || null === $y ? $this->moved($a, $b, $x, $y) : $this->changed($a, $x, $y) + $this->changed($b, $y, $x);
+        return null === $x || null === $y
+            ? $this->moved($a, $b, $x, $y)
+            : $this->changed($a, $x, $y) + $this->changed($b, $y, $x);
     }
 
     public function swap(Seating $seating, int $i, int $j): void
@@ -74,7 +76,9 @@ final class DistributionTally implements Tally
         $sum = 0.0;
         foreach ($this->between($gone, $come) as [$level, $by]) {
             // (d ± 1)² − d² = ±2d + 1, where d is the distance from the fair share.
-            $sum += $this->distribution->weights[$level] * ($by * 2 * ($this->here[$g][$level] - $members * $this->distribution->shares[$level]) + 1);
+            $sum +=
+                $this->distribution->weights[$level] *
+                ($by * 2 * ($this->here[$g][$level] - $members * $this->distribution->shares[$level]) + 1);
         }
 
         return $sum / $members;
@@ -94,8 +98,10 @@ final class DistributionTally implements Tally
             }
         }
 
-        return $this->distribution->costOf($hereA, $this->members[$a] + $by) - $this->distribution->costOf($this->here[$a], $this->members[$a])
-            + $this->distribution->costOf($hereB, $this->members[$b] - $by) - $this->distribution->costOf($this->here[$b], $this->members[$b]);
+        return $this->distribution->costOf($hereA, $this->members[$a] + $by) -
+            $this->distribution->costOf($this->here[$a], $this->members[$a]) +
+            $this->distribution->costOf($hereB, $this->members[$b] - $by) -
+            $this->distribution->costOf($this->here[$b], $this->members[$b]);
     }
 
     /**

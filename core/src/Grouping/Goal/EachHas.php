@@ -81,14 +81,18 @@ final readonly class EachHas implements Goal
     public function obstacle(Setting $setting, array $groups, Named $named): ?Message
     {
         $groups = array_filter($groups);
-        $lacking = array_keys(array_filter($groups, fn (array $group): bool => $this->groupCost($setting, $group) > 0.0));
+        $lacking = array_keys(
+            array_filter($groups, fn (array $group): bool => $this->groupCost($setting, $group) > 0.0),
+        );
         $with = \count($this->tagged($setting));
 
-        return [] === $lacking ? null : new Message('grouping.obstacle.each_has', [
-            'groups' => Named::some(array_map($named->group(...), $lacking)),
-            'with' => $with,
-            'enough' => $with < $this->atLeast * \count($groups) ? 'no' : 'yes',
-        ]);
+        return [] === $lacking
+            ? null
+            : new Message('grouping.obstacle.each_has', [
+                'groups' => Named::some(array_map($named->group(...), $lacking)),
+                'with' => $with,
+                'enough' => $with < $this->atLeast * \count($groups) ? 'no' : 'yes',
+            ]);
     }
 
     public function reason(Setting $setting, int $student, array $group, Named $named): ?Message
@@ -96,11 +100,17 @@ final readonly class EachHas implements Goal
         $tagged = $this->tagged($setting);
         $also = array_filter($group, static fn (int $i): bool => $i !== $student && isset($tagged[$i]));
 
-        return isset($tagged[$student]) && [] === $also ? new Message('grouping.reason.each_has', ['tag' => $this->tag]) : null;
+        return isset($tagged[$student]) && [] === $also
+            ? new Message('grouping.reason.each_has', ['tag' => $this->tag])
+            : null;
     }
 
     public static function read(Node $item, GoalReading $reading, float $weight): self
     {
-        return new self($reading->name($item->at('tag')), $item->at('atLeast')->int(1, Reading::MAX_STUDENTS, 1), $weight);
+        return new self(
+            $reading->name($item->at('tag')),
+            $item->at('atLeast')->int(1, Reading::MAX_STUDENTS, 1),
+            $weight,
+        );
     }
 }

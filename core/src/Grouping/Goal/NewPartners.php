@@ -77,7 +77,10 @@ final readonly class NewPartners implements Goal
      */
     public function lowerBound(Setting $setting, int $rounds): float
     {
-        return max(self::byMeetings($setting, $rounds), $rounds * ($rounds - 1) / 2 * self::togetherAgain($setting));
+        return max(
+            self::byMeetings($setting, $rounds),
+            (($rounds * ($rounds - 1)) / 2) * self::togetherAgain($setting),
+        );
     }
 
     /**
@@ -102,7 +105,9 @@ final readonly class NewPartners implements Goal
      */
     private static function byMeetings(Setting $setting, int $rounds): float
     {
-        $meetings = $rounds * (int) array_sum(array_map(static fn (int $size): int => intdiv($size * ($size - 1), 2), $setting->sizes));
+        $meetings =
+            $rounds *
+            (int) array_sum(array_map(static fn (int $size): int => intdiv($size * ($size - 1), 2), $setting->sizes));
         $fresh = intdiv($setting->n * ($setting->n - 1), 2);
         $old = [];
         foreach ($setting->met() as $i => $others) {
@@ -165,14 +170,22 @@ final readonly class NewPartners implements Goal
             foreach ($group as $at => $i) {
                 foreach (\array_slice($group, $at + 1) as $j) {
                     if (($met[$i][$j] ?? 0.0) > 0.0) {
-                        $pairs[] = [$met[$i][$j], new Message('grouping.pair', ['one' => $named->student($i), 'other' => $named->student($j)])];
+                        $pairs[] = [
+                            $met[$i][$j],
+                            new Message('grouping.pair', [
+                                'one' => $named->student($i),
+                                'other' => $named->student($j),
+                            ]),
+                        ];
                     }
                 }
             }
         }
         usort($pairs, static fn (array $a, array $b): int => $b[0] <=> $a[0]);
 
-        return [] === $pairs ? null : new Message('grouping.obstacle.new_partners', ['pairs' => Named::some(array_column($pairs, 1))]);
+        return [] === $pairs
+            ? null
+            : new Message('grouping.obstacle.new_partners', ['pairs' => Named::some(array_column($pairs, 1))]);
     }
 
     public function summary(Setting $setting, array $groups, Named $named): null
@@ -185,7 +198,9 @@ final readonly class NewPartners implements Goal
         $met = $setting->met()[$student] ?? [];
         $old = array_filter($group, static fn (int $i): bool => $i !== $student && ($met[$i] ?? 0.0) > 0.0);
 
-        return [] === $old ? new Message('grouping.reason.new_partners') : new Message('grouping.reason.old_partners', ['students' => $named->students($old)]);
+        return [] === $old
+            ? new Message('grouping.reason.new_partners')
+            : new Message('grouping.reason.old_partners', ['students' => $named->students($old)]);
     }
 
     public static function read(Node $item, GoalReading $reading, float $weight): self

@@ -42,8 +42,15 @@ final readonly class NotAlone implements Goal
     public function degree(Setting $setting, array $groups): Degree
     {
         [$codes, $counts] = $setting->codes($this->attribute);
-        $could = \count(array_filter(array_intersect_key($codes, array_flip(array_merge(...$groups))), static fn (int $code): bool => $counts[$code] >= 2));
-        $alone = array_sum(array_map(fn (array $group): float => $this->groupCost($setting, $group), array_filter($groups)));
+        $could = \count(
+            array_filter(
+                array_intersect_key($codes, array_flip(array_merge(...$groups))),
+                static fn (int $code): bool => $counts[$code] >= 2,
+            ),
+        );
+        $alone = array_sum(
+            array_map(fn (array $group): float => $this->groupCost($setting, $group), array_filter($groups)),
+        );
 
         return Degree::counted(DegreeUnit::Students, $could - (int) $alone, $could);
     }
@@ -71,7 +78,10 @@ final readonly class NotAlone implements Goal
             }
             foreach ($byValue as $value => $students) {
                 if (1 === \count($students) && $this->groupCost($setting, $students) > 0.0) {
-                    $alone[] = new Message('grouping.with_value', ['student' => $named->student($students[0]), 'value' => $value]);
+                    $alone[] = new Message('grouping.with_value', [
+                        'student' => $named->student($students[0]),
+                        'value' => $value,
+                    ]);
                 }
             }
         }
@@ -82,12 +92,23 @@ final readonly class NotAlone implements Goal
     public function reason(Setting $setting, int $student, array $group, Named $named): ?Message
     {
         $value = $setting->students[$student]->attributes[$this->attribute] ?? null;
-        $same = array_filter($group, fn (int $i): bool => $i !== $student && ($setting->students[$i]->attributes[$this->attribute] ?? null) === $value);
+        $same = array_filter(
+            $group,
+            fn (int $i): bool => $i !== $student
+                && ($setting->students[$i]->attributes[$this->attribute] ?? null) === $value,
+        );
 
         return match (true) {
             null === $value => null,
-            [] === $same => new Message('grouping.reason.alone', ['attribute' => $this->attribute, 'value' => (string) $value]),
-            default => new Message('grouping.reason.not_alone', ['attribute' => $this->attribute, 'value' => (string) $value, 'students' => $named->students($same)]),
+            [] === $same => new Message('grouping.reason.alone', [
+                'attribute' => $this->attribute,
+                'value' => (string) $value,
+            ]),
+            default => new Message('grouping.reason.not_alone', [
+                'attribute' => $this->attribute,
+                'value' => (string) $value,
+                'students' => $named->students($same),
+            ]),
         };
     }
 

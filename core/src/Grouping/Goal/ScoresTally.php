@@ -49,10 +49,11 @@ final class ScoresTally implements Tally
         $newA = $countA + $more;
         $newB = $countB - $more;
 
-        return -1.0 * (
-            (0 === $newA ? 0.0 : ($sumA + $change) ** 2 / $newA) - (0 === $countA ? 0.0 : $sumA ** 2 / $countA)
-            + (0 === $newB ? 0.0 : ($sumB - $change) ** 2 / $newB) - (0 === $countB ? 0.0 : $sumB ** 2 / $countB)
-        );
+        return -1.0 *
+            ((0 === $newA ? 0.0 : ($sumA + $change) ** 2 / $newA) -
+                (0 === $countA ? 0.0 : $sumA ** 2 / $countA) +
+                (0 === $newB ? 0.0 : ($sumB - $change) ** 2 / $newB) -
+                (0 === $countB ? 0.0 : $sumB ** 2 / $countB));
     }
 
     public function swap(Seating $seating, int $i, int $j): void

@@ -39,7 +39,11 @@ final readonly class Spread implements Goal
         $groups = array_values(array_filter($groups));
         $cost = array_sum(array_map(fn (array $group): float => $this->groupCost($setting, $group), $groups));
 
-        return Degree::between($cost, $this->roundBound($setting), array_sum(array_map(fn (array $group): float => $this->expected($setting, \count($group)), $groups)));
+        return Degree::between(
+            $cost,
+            $this->roundBound($setting),
+            array_sum(array_map(fn (array $group): float => $this->expected($setting, \count($group)), $groups)),
+        );
     }
 
     /**
@@ -51,7 +55,14 @@ final readonly class Spread implements Goal
         $distribution = $setting->distribution($this->attribute);
         $valued = \count($distribution->ranks);
 
-        return $valued < 2 || [] === $distribution->weights ? 0.0 : Drawn::mean($setting->n, $valued, $size, static fn (int $m): float => $m < 1 ? 0.0 : ($valued - $m) / ($valued - 1));
+        return $valued < 2 || [] === $distribution->weights
+            ? 0.0
+            : Drawn::mean(
+                $setting->n,
+                $valued,
+                $size,
+                static fn (int $m): float => $m < 1 ? 0.0 : ($valued - $m) / ($valued - 1),
+            );
     }
 
     private function roundBound(Setting $setting): float
@@ -73,11 +84,20 @@ final readonly class Spread implements Goal
     {
         $exceptions = Bands::of($setting, $this->attribute)?->exceptions(array_filter($groups), $named) ?? [];
         if ([] !== $exceptions) {
-            return new Message('grouping.obstacle.exceptions', ['exceptions' => \array_slice(array_values($exceptions), 0, 3)]);
+            return new Message('grouping.obstacle.exceptions', [
+                'exceptions' => \array_slice(array_values($exceptions), 0, 3),
+            ]);
         }
-        $names = $named->costliest(array_map(fn (array $group): float => [] === $group ? 0.0 : $this->groupCost($setting, $group), $groups));
+        $names = $named->costliest(
+            array_map(fn (array $group): float => [] === $group ? 0.0 : $this->groupCost($setting, $group), $groups),
+        );
 
-        return [] === $names ? null : new Message('grouping.obstacle.spread_values', ['attribute' => $this->attribute, 'groups' => Named::some($names)]);
+        return [] === $names
+            ? null
+            : new Message('grouping.obstacle.spread_values', [
+                'attribute' => $this->attribute,
+                'groups' => Named::some($names),
+            ]);
     }
 
     public function reason(Setting $setting, int $student, array $group, Named $named): ?Message
@@ -86,7 +106,11 @@ final readonly class Spread implements Goal
 
         return null === $value || \is_string($value)
             ? null
-            : new Message('grouping.reason.spread', ['attribute' => $this->attribute, 'value' => (string) $value, 'mean' => $this->mean($setting, $group) ?? 0.0]);
+            : new Message('grouping.reason.spread', [
+                'attribute' => $this->attribute,
+                'value' => (string) $value,
+                'mean' => $this->mean($setting, $group) ?? 0.0,
+            ]);
     }
 
     /**

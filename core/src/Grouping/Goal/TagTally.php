@@ -24,7 +24,10 @@ final class TagTally implements Tally
 
     public function load(Seating $seating): void
     {
-        $this->count = array_map(fn (array $members): int => \count(array_intersect_key($this->tagged, array_flip($members))), $seating->members);
+        $this->count = array_map(
+            fn (array $members): int => \count(array_intersect_key($this->tagged, array_flip($members))),
+            $seating->members,
+        );
     }
 
     public function delta(Seating $seating, int $i, int $j): float
@@ -34,7 +37,8 @@ final class TagTally implements Tally
         }
         [$loses, $wins] = isset($this->tagged[$i]) ? [$i, $j] : [$j, $i];
 
-        return ($this->count[$seating->groupOf[$loses]] <= $this->atLeast ? 1.0 : 0.0) - ($this->count[$seating->groupOf[$wins]] < $this->atLeast ? 1.0 : 0.0);
+        return ($this->count[$seating->groupOf[$loses]] <= $this->atLeast ? 1.0 : 0.0) -
+            ($this->count[$seating->groupOf[$wins]] < $this->atLeast ? 1.0 : 0.0);
     }
 
     public function swap(Seating $seating, int $i, int $j): void

@@ -29,7 +29,9 @@ abstract class ValueCounts
     public function load(Seating $seating): void
     {
         foreach ($seating->members as $g => $members) {
-            $this->here[$g] = array_count_values(array_intersect_key($this->codes, array_flip($members))) + array_fill(0, \count($this->counts), 0);
+            $this->here[$g] =
+                array_count_values(array_intersect_key($this->codes, array_flip($members))) +
+                array_fill(0, \count($this->counts), 0);
         }
     }
 

@@ -58,7 +58,9 @@ final readonly class Wishes implements Goal
     public function degree(Setting $setting, array $groups): Degree
     {
         $here = array_merge(...$groups);
-        $wishing = \count(array_filter($here, fn (int $i): bool => [] !== ($this->wishes[$setting->students[$i]->id] ?? [])));
+        $wishing = \count(
+            array_filter($here, fn (int $i): bool => [] !== ($this->wishes[$setting->students[$i]->id] ?? [])),
+        );
         $unmet = array_sum(array_map(fn (array $group): int => \count($this->unmet($setting, $group)), $groups));
 
         return Degree::counted(DegreeUnit::Students, $wishing - $unmet, $wishing);
@@ -83,7 +85,10 @@ final readonly class Wishes implements Goal
         foreach ($this->wishes as $id => $wished) {
             $i = $setting->index[$id] ?? null;
             if (null !== $i && [] !== $wished) {
-                $byNumber[$i] = array_fill_keys(array_values(array_intersect_key($setting->index, array_flip($wished))), true);
+                $byNumber[$i] = array_fill_keys(
+                    array_values(array_intersect_key($setting->index, array_flip($wished))),
+                    true,
+                );
                 unset($byNumber[$i][$i]);
             }
         }
@@ -95,15 +100,22 @@ final readonly class Wishes implements Goal
     {
         $unmet = array_merge(...array_map(fn (array $group): array => $this->unmet($setting, $group), $groups));
 
-        return [] === $unmet ? null : new Message('grouping.obstacle.wishes', ['students' => Named::some($named->students($unmet))]);
+        return [] === $unmet
+            ? null
+            : new Message('grouping.obstacle.wishes', ['students' => Named::some($named->students($unmet))]);
     }
 
     public function reason(Setting $setting, int $student, array $group, Named $named): ?Message
     {
         $wishes = $this->wishes[$setting->students[$student]->id] ?? [];
-        $wished = array_filter($group, static fn (int $i): bool => $i !== $student && \in_array($setting->students[$i]->id, $wishes, true));
+        $wished = array_filter(
+            $group,
+            static fn (int $i): bool => $i !== $student && \in_array($setting->students[$i]->id, $wishes, true),
+        );
 
-        return [] === $wished ? null : new Message('grouping.reason.wishes', ['students' => $named->students($wished)]);
+        return [] === $wished
+            ? null
+            : new Message('grouping.reason.wishes', ['students' => $named->students($wished)]);
     }
 
     public static function read(Node $item, GoalReading $reading, float $weight): self

@@ -26,7 +26,9 @@ final class WishesTally implements Tally
     {
         foreach ($this->wishes as $i => $wished) {
             $group = $seating->groupOf[$i];
-            $this->met[$i] = \count(array_filter(array_keys($wished), static fn (int $j): bool => $seating->groupOf[$j] === $group));
+            $this->met[$i] = \count(
+                array_filter(array_keys($wished), static fn (int $j): bool => $seating->groupOf[$j] === $group),
+            );
         }
     }
 

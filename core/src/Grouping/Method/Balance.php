@@ -79,7 +79,16 @@ final readonly class Balance implements Method
 
             return;
         }
-        yield from $this->search($problem, $setting, $musts, $report, $dice, $limit, $rounds, $report->bounds($problem->rounds));
+        yield from $this->search(
+            $problem,
+            $setting,
+            $musts,
+            $report,
+            $dice,
+            $limit,
+            $rounds,
+            $report->bounds($problem->rounds),
+        );
     }
 
     /**
@@ -103,7 +112,16 @@ final readonly class Balance implements Method
             return;
         }
         $report = new Report($problem, $setting);
-        yield from $this->search($problem, $setting, $musts, $report, new Dice($problem->seed), $limit, $numbers, $report->bounds($problem->rounds));
+        yield from $this->search(
+            $problem,
+            $setting,
+            $musts,
+            $report,
+            new Dice($problem->seed),
+            $limit,
+            $numbers,
+            $report->bounds($problem->rounds),
+        );
     }
 
     /**
@@ -117,12 +135,18 @@ final readonly class Balance implements Method
             $ids = array_merge(...$groups);
             $sizes = array_map('count', $groups);
             rsort($sizes);
-            if ($sizes !== $setting->sizes || \count(array_unique($ids)) !== \count($ids) || [] !== array_diff($ids, array_map(strval(...), array_keys($setting->index)))) {
+            if (
+                $sizes !== $setting->sizes
+                || \count(array_unique($ids)) !== \count($ids)
+                || [] !== array_diff($ids, array_map(strval(...), array_keys($setting->index)))
+            ) {
                 return null;
             }
         }
 
-        return \count($rounds) === $wanted ? array_map(static fn (array $groups): array => array_map($setting->numbersOf(...), $groups), $rounds) : null;
+        return \count($rounds) === $wanted
+            ? array_map(static fn (array $groups): array => array_map($setting->numbersOf(...), $groups), $rounds)
+            : null;
     }
 
     /**
@@ -133,8 +157,16 @@ final readonly class Balance implements Method
      *
      * @return \Generator<int, Result>
      */
-    private function search(Problem $problem, Setting $setting, Musts $musts, Report $report, Dice $dice, Limit $limit, array $rounds, array $bounds): \Generator
-    {
+    private function search(
+        Problem $problem,
+        Setting $setting,
+        Musts $musts,
+        Report $report,
+        Dice $dice,
+        Limit $limit,
+        array $rounds,
+        array $bounds,
+    ): \Generator {
         $goals = self::driving($problem);
         $bound = 0.0;
         foreach ($goals as $number => $goal) {
@@ -204,10 +236,16 @@ final readonly class Balance implements Method
         }
         for ($try = 0; $try < self::HAND_OUTS; ++$try) {
             $students = $dice->shuffle(range(0, $setting->n - 1));
-            $handedOut = array_map(static fn (array $groups): array => array_map(
-                static fn (array $group): array => array_map(static fn (int $place): int => $students[$place], $group),
-                $groups,
-            ), $design);
+            $handedOut = array_map(
+                static fn (array $groups): array => array_map(
+                    static fn (array $group): array => array_map(
+                        static fn (int $place): int => $students[$place],
+                        $group,
+                    ),
+                    $groups,
+                ),
+                $design,
+            );
             if ($this->allKept($handedOut, $musts)) {
                 return $handedOut;
             }
@@ -237,8 +275,14 @@ final readonly class Balance implements Method
     /**
      * @return \Generator<int, Result>
      */
-    private function exact(Problem $problem, Setting $setting, Musts $musts, Report $report, Dice $dice, Limit $limit): \Generator
-    {
+    private function exact(
+        Problem $problem,
+        Setting $setting,
+        Musts $musts,
+        Report $report,
+        Dice $dice,
+        Limit $limit,
+    ): \Generator {
         $separable = static function (array $group) use ($problem, $setting): float {
             /** @var list<int> $group */
             $cost = 0.0;
@@ -261,7 +305,17 @@ final readonly class Balance implements Method
 
             return;
         }
-        yield from $this->exactRotation($problem, $setting, $musts, $report, $dice, $limit, $groups, $bounds, $separable);
+        yield from $this->exactRotation(
+            $problem,
+            $setting,
+            $musts,
+            $report,
+            $dice,
+            $limit,
+            $groups,
+            $bounds,
+            $separable,
+        );
     }
 
     /**
@@ -274,8 +328,17 @@ final readonly class Balance implements Method
      *
      * @return \Generator<int, Result>
      */
-    private function exactRotation(Problem $problem, Setting $setting, Musts $musts, Report $report, Dice $dice, Limit $limit, array $groups, array $bounds, callable $separable): \Generator
-    {
+    private function exactRotation(
+        Problem $problem,
+        Setting $setting,
+        Musts $musts,
+        Report $report,
+        Dice $dice,
+        Limit $limit,
+        array $groups,
+        array $bounds,
+        callable $separable,
+    ): \Generator {
         $weight = 0.0;
         foreach ($problem->goals as $goal) {
             $weight += $goal instanceof NewPartners ? $goal->weight() : 0.0;
@@ -283,7 +346,9 @@ final readonly class Balance implements Method
         // Where meetings cost nothing, each round at its best is the best; then among those the fewest meet again.
         yield $last = $report->found(array_fill(0, $problem->rounds, $groups), 0.0 === $weight, $bounds);
         $start = $this->start($problem->rounds, $setting, $musts, $dice) ?? array_fill(0, $problem->rounds, $groups);
-        foreach ($this->search($problem, $setting, $musts, $report, $dice, new StepLimit(self::QUICK), $start, $bounds) as $result) {
+        foreach (
+            $this->search($problem, $setting, $musts, $report, $dice, new StepLimit(self::QUICK), $start, $bounds) as $result
+        ) {
             if (self::isBetter($result, $last)) {
                 yield $last = $result;
             }
@@ -301,7 +366,9 @@ final readonly class Balance implements Method
                 return;
             }
         }
-        foreach ($this->search($problem, $setting, $musts, $report, $dice, $limit, self::numbers($last, $setting), $bounds) as $result) {
+        foreach (
+            $this->search($problem, $setting, $musts, $report, $dice, $limit, self::numbers($last, $setting), $bounds) as $result
+        ) {
             if (self::isBetter($result, $last)) {
                 yield $last = $result;
             }
@@ -314,10 +381,21 @@ final readonly class Balance implements Method
      *
      * @return array{list<list<list<int>>>|null, bool} a better rotation, if there is one; and whether all were looked at
      */
-    private function sequences(array $arrangements, array $costs, float $weight, Setting $setting, Problem $problem, Result $last, Limit $limit): array
-    {
+    private function sequences(
+        array $arrangements,
+        array $costs,
+        float $weight,
+        Setting $setting,
+        Problem $problem,
+        Result $last,
+        Limit $limit,
+    ): array {
         if ($weight > 0.0) {
-            return (new Sequences($arrangements, $costs, $weight, $setting->n))->better($problem->rounds, $last->cost, $limit);
+            return (new Sequences($arrangements, $costs, $weight, $setting->n))->better(
+                $problem->rounds,
+                $last->cost,
+                $limit,
+            );
         }
         $least = [] === $costs ? 0.0 : min($costs);
         $best = array_filter($costs, static fn (float $cost): bool => $cost <= $least + 1e-9);
@@ -325,12 +403,17 @@ final readonly class Balance implements Method
         // The third meeting of a pair counts twice here, so that this many and one more is a safe start.
         $met = NewPartners::repeats(self::numbers($last, $setting), true) + 1.0;
 
-        return (new Sequences($alike, array_fill(0, \count($alike), 0.0), 1.0, $setting->n))->better($problem->rounds, $met, $limit);
+        return (new Sequences($alike, array_fill(0, \count($alike), 0.0), 1.0, $setting->n))->better(
+            $problem->rounds,
+            $met,
+            $limit,
+        );
     }
 
     private static function isBetter(Result $one, Result $other): bool
     {
-        return $one->cost < $other->cost - 1e-9 || ($one->cost <= $other->cost + 1e-9 && $one->repeats < $other->repeats);
+        return $one->cost < $other->cost - 1e-9
+            || ($one->cost <= $other->cost + 1e-9 && $one->repeats < $other->repeats);
     }
 
     /**
@@ -338,7 +421,10 @@ final readonly class Balance implements Method
      */
     private static function numbers(Result $result, Setting $setting): array
     {
-        return array_map(static fn (array $round): array => array_map($setting->numbersOf(...), $round), $result->rounds);
+        return array_map(
+            static fn (array $round): array => array_map($setting->numbersOf(...), $round),
+            $result->rounds,
+        );
     }
 
     /**
@@ -349,7 +435,11 @@ final readonly class Balance implements Method
     private function exactBounds(Problem $problem, Setting $setting, Musts $musts): array
     {
         return array_map(static function (Goal $goal) use ($problem, $setting, $musts): float {
-            $alone = (new Exhaustive($setting, $musts, static fn (array $group): float => $goal->groupCost($setting, $group)))->solve();
+            $alone = (new Exhaustive(
+                $setting,
+                $musts,
+                static fn (array $group): float => $goal->groupCost($setting, $group),
+            ))->solve();
 
             return max($problem->rounds * ($alone[1] ?? 0.0), $goal->lowerBound($setting, $problem->rounds));
         }, $problem->goals);

@@ -44,7 +44,13 @@ final readonly class BrokenRules
         foreach ($this->problem->rules as $number => $rule) {
             $rule = $rule->among($here);
             if (null !== $rule && !(new Musts($this->setting, [$rule]))->areKeptBy($groupOf)) {
-                $broken[] = new Conflict([$number], new Message('grouping.conflict.method', ['method' => $method->value, 'rule' => $rule->inWords($name)]));
+                $broken[] = new Conflict(
+                    [$number],
+                    new Message('grouping.conflict.method', [
+                        'method' => $method->value,
+                        'rule' => $rule->inWords($name),
+                    ]),
+                );
             }
         }
 

@@ -35,7 +35,8 @@ final readonly class ByTable implements Method
         $broken = (new BrokenRules($problem, $setting))->of($groups, MethodKind::ByTable);
         $none = array_fill(0, \count($problem->goals), 0.0); // the goals' own bounds hold for a class that is seated
 
-        return (new Report($problem, $setting))->found(array_fill(0, $problem->rounds, $groups), false, $none)
+        return (new Report($problem, $setting))
+            ->found(array_fill(0, $problem->rounds, $groups), false, $none)
             ->with(unplaced: $unplaced, conflicts: $broken);
     }
 

@@ -39,7 +39,12 @@ final readonly class Jigsaw implements Method
             return $home;
         }
         $groups = array_map($setting->numbersOf(...), $home->rounds[0]);
-        $pairs = array_values(array_filter($problem->rules, static fn (Rule $rule): bool => $rule instanceof Apart || $rule instanceof Together));
+        $pairs = array_values(
+            array_filter(
+                $problem->rules,
+                static fn (Rule $rule): bool => $rule instanceof Apart || $rule instanceof Together,
+            ),
+        );
         $dice = new Dice($problem->seed);
         for ($try = 0; $try < self::HAND_OUTS; ++$try) {
             $topicOf = $this->topics($groups, new Musts($setting, $pairs), \count($problem->topics), $dice);
@@ -49,10 +54,11 @@ final readonly class Jigsaw implements Method
             }
         }
 
-        return $home->with(rounds: [], unplaced: array_keys($problem->labels()), conflicts: [new Conflict(
-            array_keys($problem->rules),
-            new Message('grouping.conflict.experts'),
-        )]);
+        return $home->with(
+            rounds: [],
+            unplaced: array_keys($problem->labels()),
+            conflicts: [new Conflict(array_keys($problem->rules), new Message('grouping.conflict.experts'))],
+        );
     }
 
     /**
@@ -110,14 +116,22 @@ final readonly class Jigsaw implements Method
         $usual = max(1, (int) round($setting->n / max(1, $setting->groups())));
         $found = [];
         foreach (array_keys($problem->topics) as $topic) {
-            $students = array_values(array_filter($problem->students, static fn (int $i): bool => ($topicOf[$i] ?? null) === $topic, \ARRAY_FILTER_USE_KEY));
+            $students = array_values(
+                array_filter(
+                    $problem->students,
+                    static fn (int $i): bool => ($topicOf[$i] ?? null) === $topic,
+                    \ARRAY_FILTER_USE_KEY,
+                ),
+            );
             if ([] === $students) {
                 continue;
             }
             $shape = new Groups(max(1, (int) round(\count($students) / $usual)));
             $own = new Setting($students, $shape->sizes(\count($students)));
             $here = array_fill_keys(array_keys($own->index), true);
-            $left = array_values(array_filter(array_map(static fn (Rule $rule): ?Rule => $rule->among($here), $rules)));
+            $left = array_values(
+                array_filter(array_map(static fn (Rule $rule): ?Rule => $rule->among($here), $rules)),
+            );
             $groups = (new Start($own, new Musts($own, $left), $dice))->find(2_000);
             if (!\is_array($groups)) {
                 return null;
@@ -133,8 +147,14 @@ final readonly class Jigsaw implements Method
      * @param array<int, int>                $topicOf
      * @param array<int, list<list<string>>> $experts
      */
-    private function result(Problem $problem, Setting $setting, Result $home, array $groups, array $topicOf, array $experts): Result
-    {
+    private function result(
+        Problem $problem,
+        Setting $setting,
+        Result $home,
+        array $groups,
+        array $topicOf,
+        array $experts,
+    ): Result {
         $expertGroups = $topics = $lacking = [];
         foreach ($experts as $topic => $own) {
             array_push($expertGroups, ...$own);
@@ -148,7 +168,11 @@ final readonly class Jigsaw implements Method
             }
         }
         $numbers = [array_map($setting->numbersOf(...), $expertGroups), $groups];
-        $result = (new Report($problem, $setting))->found($numbers, false, array_fill(0, \count($problem->goals), 0.0));
+        $result = (new Report($problem, $setting))->found(
+            $numbers,
+            false,
+            array_fill(0, \count($problem->goals), 0.0),
+        );
 
         return $result->with(topics: [$topics, array_fill(0, \count($groups), '')], lacking: $lacking);
     }

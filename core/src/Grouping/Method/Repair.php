@@ -39,7 +39,12 @@ final readonly class Repair implements Method
             }
         }
         $arrivals = array_fill_keys($disturbance->arrivals, true);
-        $present = array_values(array_filter($problem->students, static fn (Student $student): bool => isset($seatOf[$student->id]) || isset($arrivals[$student->id])));
+        $present = array_values(
+            array_filter(
+                $problem->students,
+                static fn (Student $student): bool => isset($seatOf[$student->id]) || isset($arrivals[$student->id]),
+            ),
+        );
         $setting = self::setting($present, $disturbance, $problem);
         $here = array_fill_keys(array_keys($setting->index), true);
         $rules = array_filter(array_map(static fn (Rule $rule): ?Rule => $rule->among($here), $problem->rules));
@@ -54,7 +59,8 @@ final readonly class Repair implements Method
                 ? throw NoWayFound::toKeepAllRules() : new Result($problem->seed, unplaced: array_map(static fn (Student $student): string => $student->id, $present), conflicts: $conflicts);
         }
         $groups = array_fill(0, \count($disturbance->current), []);
-        foreach ($disturbance->current as $g => $group) { // whoever stays keeps the place in the row
+        foreach ($disturbance->current as $g => $group) {
+            // whoever stays keeps the place in the row
             foreach ($group as $id) {
                 if (isset($here[$id]) && $groupOf[$setting->index[$id]] === $g) {
                     $groups[$g][] = $setting->index[$id];
@@ -66,7 +72,11 @@ final readonly class Repair implements Method
                 $groups[$g][] = $i;
             }
         }
-        $result = (new Report($problem, $setting))->found([$groups], $search->looksAtAll(), array_fill(0, \count($problem->goals), 0.0));
+        $result = (new Report($problem, $setting))->found(
+            [$groups],
+            $search->looksAtAll(),
+            array_fill(0, \count($problem->goals), 0.0),
+        );
         $unplaced = [];
         foreach ($problem->students as $student) {
             if (!isset($here[$student->id]) && !isset($gone[$student->id])) {
@@ -74,7 +84,13 @@ final readonly class Repair implements Method
             }
         }
 
-        return $result->with(unplaced: $unplaced, moves: (new WhyMoved($setting, $rules, $problem->labels(), $disturbance->minSize))->moves($start, $groupOf));
+        return $result->with(
+            unplaced: $unplaced,
+            moves: (new WhyMoved($setting, $rules, $problem->labels(), $disturbance->minSize))->moves(
+                $start,
+                $groupOf,
+            ),
+        );
     }
 
     /**
@@ -101,12 +117,18 @@ final readonly class Repair implements Method
     private function conflicts(Setting $setting, array $rules, Problem $problem, Disturbance $disturbance): array
     {
         $numbers = array_keys($rules);
-        $shape = new Message('grouping.shape.at_most', ['groups' => $setting->groups(), 'most' => $disturbance->maxSize ?? 0]);
+        $shape = new Message('grouping.shape.at_most', [
+            'groups' => $setting->groups(),
+            'most' => $disturbance->maxSize ?? 0,
+        ]);
         $conflicts = (new Conflicts($setting, array_values($rules), $problem->labels(), $shape))->find();
 
-        return array_map(static fn (Conflict $conflict): Conflict => new Conflict(
-            array_map(static fn (int $rule): int => $numbers[$rule], $conflict->rules),
-            $conflict->message,
-        ), $conflicts);
+        return array_map(
+            static fn (Conflict $conflict): Conflict => new Conflict(
+                array_map(static fn (int $rule): int => $numbers[$rule], $conflict->rules),
+                $conflict->message,
+            ),
+            $conflicts,
+        );
     }
 }

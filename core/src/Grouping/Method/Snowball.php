@@ -34,7 +34,10 @@ final readonly class Snowball implements Method
     public function solve(Problem $problem, Limit $limit): Result
     {
         $setting = Setting::of($problem, $problem->shape ?? throw ImpossibleShape::noGroup());
-        $joining = new Joining(static fn (array $group): float => self::cost($problem, $setting, $group), self::apart($problem, $setting));
+        $joining = new Joining(
+            static fn (array $group): float => self::cost($problem, $setting, $group),
+            self::apart($problem, $setting),
+        );
         $report = new Report($problem, $setting);
         if ($setting->n <= self::EXACT) {
             $ways = (new Arrangements($setting, new Musts($setting, $problem->rules)))->all(self::MOST_WAYS);
@@ -48,7 +51,11 @@ final readonly class Snowball implements Method
             }
             // Each joining is the best for its own round; with more than two rounds that need not be the best for all.
             if (null !== $best) {
-                return $report->found($best[0], null !== $ways && $problem->rounds <= 2, array_fill(0, \count($problem->goals), 0.0));
+                return $report->found(
+                    $best[0],
+                    null !== $ways && $problem->rounds <= 2,
+                    array_fill(0, \count($problem->goals), 0.0),
+                );
             }
         }
         $first = (new Balance())->solve($problem->balancedOnce(), $limit);
@@ -59,10 +66,11 @@ final readonly class Snowball implements Method
         if (null === $rounds) {
             $apart = array_keys(array_filter($problem->rules, static fn (Rule $rule): bool => $rule instanceof Apart));
 
-            return $first->with(rounds: [], unplaced: array_map(strval(...), array_keys($setting->index)), conflicts: [new Conflict(
-                $apart,
-                new Message('grouping.conflict.joining'),
-            )]);
+            return $first->with(
+                rounds: [],
+                unplaced: array_map(strval(...), array_keys($setting->index)),
+                conflicts: [new Conflict($apart, new Message('grouping.conflict.joining'))],
+            );
         }
 
         return $report->found($rounds, false, array_fill(0, \count($problem->goals), 0.0));
@@ -92,7 +100,12 @@ final readonly class Snowball implements Method
      */
     private static function cost(Problem $problem, Setting $setting, array $group): float
     {
-        return array_sum(array_map(static fn (Goal $goal): float => $goal->weight() * $goal->groupCost($setting, $group), $problem->goals));
+        return array_sum(
+            array_map(
+                static fn (Goal $goal): float => $goal->weight() * $goal->groupCost($setting, $group),
+                $problem->goals,
+            ),
+        );
     }
 
     /**
@@ -116,6 +129,9 @@ final readonly class Snowball implements Method
      */
     private static function apart(Problem $problem, Setting $setting): array
     {
-        return (new Musts($setting, array_filter($problem->rules, static fn (Rule $rule): bool => $rule instanceof Apart)))->apart;
+        return (new Musts(
+            $setting,
+            array_filter($problem->rules, static fn (Rule $rule): bool => $rule instanceof Apart),
+        ))->apart;
     }
 }

@@ -42,7 +42,11 @@ final readonly class Split implements Method
                 array_push($all, ...$group);
             }
         }
-        $setting = new Setting($problem->students, (new Exactly(array_merge(...$sizes)))->sizes(\count($all)), $problem->history);
+        $setting = new Setting(
+            $problem->students,
+            (new Exactly(array_merge(...$sizes)))->sizes(\count($all)),
+            $problem->history,
+        );
         $unplaced = array_values(array_diff(array_map(strval(...), array_keys($setting->index)), $all));
         $conflicts = self::acrossGroups($problem);
         $rounds = [];
@@ -50,7 +54,15 @@ final readonly class Split implements Method
         while ([] === $conflicts && \count($rounds) < $problem->rounds) {
             $round = [];
             foreach (array_values(array_filter($problem->within)) as $number => $group) {
-                [$parts, $own, $exact] = $this->part($problem, $setting, $rounds, $group, $sizes[$number], \count($round), $limit);
+                [$parts, $own, $exact] = $this->part(
+                    $problem,
+                    $setting,
+                    $rounds,
+                    $group,
+                    $sizes[$number],
+                    \count($round),
+                    $limit,
+                );
                 $round = [...$round, ...$parts];
                 $conflicts = [...$conflicts, ...$own];
                 $proven = $proven && $exact;
@@ -58,11 +70,17 @@ final readonly class Split implements Method
             $rounds[] = $round;
         }
         if ([] !== $conflicts) {
-            return new Result($problem->seed, unplaced: array_map(strval(...), array_keys($setting->index)), conflicts: $conflicts);
+            return new Result(
+                $problem->seed,
+                unplaced: array_map(strval(...), array_keys($setting->index)),
+                conflicts: $conflicts,
+            );
         }
 
         // A bound for the whole class says little of its parts.
-        return (new Report($problem, $setting))->found($rounds, $proven, array_fill(0, \count($problem->goals), 0.0))->with(unplaced: $unplaced);
+        return (new Report($problem, $setting))
+            ->found($rounds, $proven, array_fill(0, \count($problem->goals), 0.0))
+            ->with(unplaced: $unplaced);
     }
 
     /**
@@ -74,20 +92,62 @@ final readonly class Split implements Method
      * @return array{list<list<int>>, list<Conflict>, bool} parts by numbers of the whole class; or what contradicts; whether
      *                                                      no better way is possible
      */
-    private function part(Problem $problem, Setting $setting, array $earlier, array $ids, array $sizes, int $before, Limit $limit): array
-    {
-        $own = new Setting(array_map(static fn (string $id) => $setting->students[$setting->index[$id]], $ids), $sizes);
+    private function part(
+        Problem $problem,
+        Setting $setting,
+        array $earlier,
+        array $ids,
+        array $sizes,
+        int $before,
+        Limit $limit,
+    ): array {
+        $own = new Setting(
+            array_map(static fn (string $id) => $setting->students[$setting->index[$id]], $ids),
+            $sizes,
+        );
         [$rules, $numbers] = self::rulesOf($problem, $ids, $before, \count($sizes));
         if ($own->n <= self::EXACT) {
-            $found = (new Exhaustive($own, new Musts($own, $rules), static fn (array $group): float => self::cost($problem, $setting, $earlier, self::inClass($setting, $own, $group))))->solve();
+            $found = (new Exhaustive(
+                $own,
+                new Musts($own, $rules),
+                static fn (array $group): float => self::cost(
+                    $problem,
+                    $setting,
+                    $earlier,
+                    self::inClass($setting, $own, $group),
+                ),
+            ))->solve();
             if (null !== $found) {
-                return [array_map(static fn (array $group): array => self::inClass($setting, $own, $group), $found[0]), [], true];
+                return [
+                    array_map(static fn (array $group): array => self::inClass($setting, $own, $group), $found[0]),
+                    [],
+                    true,
+                ];
             }
         }
-        $alone = new Problem($own->students, new Exactly($sizes), MethodKind::Balance, 1, $rules, $problem->goals, [...$problem->history, ...array_map($setting->idsOf(...), $earlier)], $problem->seed, $problem->timeLimitMs);
+        $alone = new Problem(
+            $own->students,
+            new Exactly($sizes),
+            MethodKind::Balance,
+            1,
+            $rules,
+            $problem->goals,
+            [...$problem->history, ...array_map($setting->idsOf(...), $earlier)],
+            $problem->seed,
+            $problem->timeLimitMs,
+        );
         $result = (new Balance())->solve($alone, $limit);
-        $conflicts = array_map(static fn (Conflict $conflict): Conflict => new Conflict(array_values(array_map(static fn (int $rule): int => $numbers[$rule], $conflict->rules)), $conflict->message), $result->conflicts);
-        $parts = array_map(static fn (array $group): array => array_map(static fn (string $id): int => $setting->index[$id], $group), $result->rounds[0] ?? []);
+        $conflicts = array_map(
+            static fn (Conflict $conflict): Conflict => new Conflict(
+                array_values(array_map(static fn (int $rule): int => $numbers[$rule], $conflict->rules)),
+                $conflict->message,
+            ),
+            $result->conflicts,
+        );
+        $parts = array_map(
+            static fn (array $group): array => array_map(static fn (string $id): int => $setting->index[$id], $group),
+            $result->rounds[0] ?? [],
+        );
 
         return [$parts, $conflicts, false];
     }
@@ -110,7 +170,10 @@ final readonly class Split implements Method
     {
         $cost = 0.0;
         foreach ($problem->goals as $goal) {
-            $cost += $goal->weight() * ($goal->groupCost($setting, $group) + ([] === $earlier ? 0.0 : $goal->meetingsCost($setting, [...$earlier, [$group]])));
+            $cost +=
+                $goal->weight() *
+                ($goal->groupCost($setting, $group) +
+                    ([] === $earlier ? 0.0 : $goal->meetingsCost($setting, [...$earlier, [$group]])));
         }
 
         return $cost;
@@ -132,7 +195,10 @@ final readonly class Split implements Method
             if ($rule instanceof Seat) {
                 $rule = new Seat($rule->student, $rule->group - $before);
             } elseif ($rule instanceof NotIn) {
-                $rule = $rule->group > $before && $rule->group <= $before + $parts ? new NotIn($rule->student, $rule->group - $before) : null;
+                $rule =
+                    $rule->group > $before && $rule->group <= $before + $parts
+                        ? new NotIn($rule->student, $rule->group - $before)
+                        : null;
             }
             if (null !== $rule) {
                 $rules[] = $rule;
@@ -162,10 +228,18 @@ final readonly class Split implements Method
         $name = static fn (string $id): string => $labels[$id] ?? $id;
         $conflicts = [];
         foreach ($problem->rules as $number => $rule) {
-            $there = array_values(array_unique(array_intersect_key($groupOf, array_fill_keys($rule->students(), true))));
-            $outside = $rule instanceof Seat && isset($there[0]) && ($rule->group < $partsOf[$there[0]][0] || $rule->group > $partsOf[$there[0]][1]);
+            $there = array_values(
+                array_unique(array_intersect_key($groupOf, array_fill_keys($rule->students(), true))),
+            );
+            $outside =
+                $rule instanceof Seat
+                && isset($there[0])
+                && ($rule->group < $partsOf[$there[0]][0] || $rule->group > $partsOf[$there[0]][1]);
             if ($outside || ($rule instanceof Together && \count($there) > 1)) {
-                $conflicts[] = new Conflict([$number], new Message('grouping.conflict.across', ['rule' => $rule->inWords($name)]));
+                $conflicts[] = new Conflict(
+                    [$number],
+                    new Message('grouping.conflict.across', ['rule' => $rule->inWords($name)]),
+                );
             }
         }
 

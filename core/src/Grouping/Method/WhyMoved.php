@@ -19,8 +19,12 @@ final readonly class WhyMoved
      * @param array<int, Rule>      $rules
      * @param array<string, string> $names
      */
-    public function __construct(private Setting $setting, private array $rules, private array $names, private int $minSize)
-    {
+    public function __construct(
+        private Setting $setting,
+        private array $rules,
+        private array $names,
+        private int $minSize,
+    ) {
     }
 
     /**
@@ -34,7 +38,12 @@ final readonly class WhyMoved
         $moves = [];
         foreach ($after as $i => $to) {
             if ($before[$i] >= 0 && $before[$i] !== $to) {
-                $moves[] = new Move($this->setting->students[$i]->id, $before[$i] + 1, $to + 1, $this->reason($i, $before, $after));
+                $moves[] = new Move(
+                    $this->setting->students[$i]->id,
+                    $before[$i] + 1,
+                    $to + 1,
+                    $this->reason($i, $before, $after),
+                );
             }
         }
 
@@ -56,7 +65,9 @@ final readonly class WhyMoved
         }
         $rule = $this->ruleBroken($student, $before, $after);
         if (null !== $rule) {
-            return new Message('grouping.moved.rule', ['rule' => $rule->inWords(fn (string $id): string => $this->names[$id] ?? $id)]);
+            return new Message('grouping.moved.rule', [
+                'rule' => $rule->inWords(fn (string $id): string => $this->names[$id] ?? $id),
+            ]);
         }
         if ($leftAtTo < $this->minSize) {
             return self::left($to, $leftAtTo);
@@ -67,7 +78,11 @@ final readonly class WhyMoved
 
     private static function left(int $group, int $with): Message
     {
-        return new Message('grouping.moved.left', ['number' => $group + 1, 'group' => new Message('grouping.group', ['number' => $group + 1]), 'left' => $with]);
+        return new Message('grouping.moved.left', [
+            'number' => $group + 1,
+            'group' => new Message('grouping.group', ['number' => $group + 1]),
+            'left' => $with,
+        ]);
     }
 
     /**
@@ -81,7 +96,10 @@ final readonly class WhyMoved
         $stayed = $after;
         $stayed[$student] = $before[$student];
         foreach ($this->rules as $rule) {
-            if (\in_array($this->setting->students[$student]->id, $rule->students(), true) && !(new Musts($this->setting, [$rule]))->areKeptBy($stayed)) {
+            if (
+                \in_array($this->setting->students[$student]->id, $rule->students(), true)
+                && !(new Musts($this->setting, [$rule]))->areKeptBy($stayed)
+            ) {
                 return $rule;
             }
         }

@@ -51,7 +51,9 @@ final readonly class Apart implements Rule
 
     public function reason(string $student, array $group, callable $name): Message
     {
-        return new Message('grouping.reason.apart', ['students' => array_map($name, array_values(array_diff($this->students, [$student])))]);
+        return new Message('grouping.reason.apart', [
+            'students' => array_map($name, array_values(array_diff($this->students, [$student]))),
+        ]);
     }
 
     public static function read(Node $item, Reading $reading): self

@@ -54,7 +54,9 @@ final readonly class Together implements Rule
     public function reason(string $student, array $group, callable $name): ?Message
     {
         return \count(array_intersect($this->students, $group)) > 1
-            ? new Message('grouping.reason.together', ['students' => array_map($name, array_values(array_diff($this->students, [$student])))])
+            ? new Message('grouping.reason.together', [
+                'students' => array_map($name, array_values(array_diff($this->students, [$student]))),
+            ])
             : null;
     }
 

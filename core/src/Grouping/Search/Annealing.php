@@ -59,7 +59,11 @@ final class Annealing
         $warmth = 0.0;
         $runs = $idle = 0;
         $heat = $this->typicalChange();
-        while ($this->best > $lowerBound + self::SMALL && !$this->limit->isReached() && $this->setting->groups() > 1) {
+        while (
+            $this->best > $lowerBound + self::SMALL
+            && !$this->limit->isReached()
+            && $this->setting->groups() > 1
+        ) {
             $before = $this->best;
             $this->run($length, $warmth * $heat, $lowerBound);
             if ($this->best < $before - self::SMALL) {
@@ -107,7 +111,7 @@ final class Annealing
     private function run(int $length, float $warm, float $lowerBound): void
     {
         $temperature = $warm;
-        $cooling = $warm > 0.0 ? (0.002) ** (self::STRIDE / $length) : 0.0;
+        $cooling = $warm > 0.0 ? 0.002 ** (self::STRIDE / $length) : 0.0;
         for ($step = 0; $step < $length; $step += self::STRIDE) {
             for ($i = 0; $i < self::STRIDE; ++$i) {
                 $this->step($temperature);
@@ -138,7 +142,12 @@ final class Annealing
         $i = $this->dice->below($all);
         $j = $this->dice->below($all);
         if ($board->isInBlock($i) || $board->isInBlock($j)) {
-            $this->exchange($board, $board->isInBlock($i) ? $i : $j, $board->seating->groupOf[$board->isInBlock($i) ? $j : $i], $temperature);
+            $this->exchange(
+                $board,
+                $board->isInBlock($i) ? $i : $j,
+                $board->seating->groupOf[$board->isInBlock($i) ? $j : $i],
+                $temperature,
+            );
 
             return;
         }
@@ -154,7 +163,8 @@ final class Annealing
 
     private function exchange(Board $board, int $student, int $group, float $temperature): void
     {
-        $swaps = $board->seating->groupOf[$student] === $group ? null : $board->exchange($student, $group, $this->dice);
+        $swaps =
+            $board->seating->groupOf[$student] === $group ? null : $board->exchange($student, $group, $this->dice);
         if (null === $swaps) {
             return;
         }

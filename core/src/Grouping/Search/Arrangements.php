@@ -72,7 +72,10 @@ final class Arrangements
     {
         foreach ($this->musts->units[$unit] as $student) {
             foreach ($group as $other) {
-                if ([] !== array_intersect_key($this->musts->apartOf[$student] ?? [], $this->musts->apartOf[$other] ?? [])) {
+                if (
+                    [] !==
+                    array_intersect_key($this->musts->apartOf[$student] ?? [], $this->musts->apartOf[$other] ?? [])
+                ) {
                     return true;
                 }
             }

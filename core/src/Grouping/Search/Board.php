@@ -127,11 +127,19 @@ final class Board
         $others = [];
         foreach ($dice->shuffle(array_values($this->seating->members[$group])) as $other) {
             $unit = $other < $n ? $this->musts->units[$this->musts->unitOf[$other]] : [$other];
-            if (!\in_array($other, $others, true) && \count($others) + \count($unit) <= \count($own) && $this->admits($other, $from)) {
+            if (
+                !\in_array($other, $others, true)
+                && \count($others) + \count($unit) <= \count($own)
+                && $this->admits($other, $from)
+            ) {
                 array_push($others, ...$unit);
             }
         }
-        if (\count($others) < \count($own) || !$this->admits($student, $group) || !$this->exchangeKeepsApart($own, $others, $from, $group)) {
+        if (
+            \count($others) < \count($own)
+            || !$this->admits($student, $group)
+            || !$this->exchangeKeepsApart($own, $others, $from, $group)
+        ) {
             return null;
         }
         $vacant = \count(array_filter($others, static fn (int $other): bool => $other >= $n));

@@ -26,8 +26,12 @@ final class Conflicts
      * @param array<string, string> $names id => name
      * @param Message|null          $shape what the groups are like; null: by the setting's sizes
      */
-    public function __construct(private readonly Setting $setting, private readonly array $rules, private readonly array $names, private readonly ?Message $shape = null)
-    {
+    public function __construct(
+        private readonly Setting $setting,
+        private readonly array $rules,
+        private readonly array $names,
+        private readonly ?Message $shape = null,
+    ) {
     }
 
     /**
@@ -95,8 +99,18 @@ final class Conflicts
      */
     private function message(array $set): Message
     {
-        $rules = array_map(fn (int $rule): Message => $this->rules[$rule]->inWords(fn (string $id): string => $this->names[$id] ?? $id), $set);
-        $shape = $this->shape ?? new Message('grouping.shape.of_sizes', ['groups' => $this->setting->groups(), 'sizes' => array_values(array_unique($this->setting->sizes))]);
+        $rules = array_map(
+            fn (int $rule): Message => $this->rules[$rule]->inWords(
+                fn (string $id): string => $this->names[$id] ?? $id,
+            ),
+            $set,
+        );
+        $shape =
+            $this->shape ??
+            new Message('grouping.shape.of_sizes', [
+                'groups' => $this->setting->groups(),
+                'sizes' => array_values(array_unique($this->setting->sizes)),
+            ]);
 
         return 1 === \count($rules)
             ? new Message('grouping.conflict.one', ['rule' => $rules[0], 'shape' => $shape])

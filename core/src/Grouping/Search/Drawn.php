@@ -29,7 +29,7 @@ final class Drawn
         for ($k = $least; $k <= $most; ++$k) {
             $odds[$k] = $one;
             $sum += $one;
-            $one *= ($kind - $k) * ($size - $k) / (($k + 1) * ($students - $kind - $size + $k + 1));
+            $one *= (($kind - $k) * ($size - $k)) / (($k + 1) * ($students - $kind - $size + $k + 1));
         }
 
         return array_map(static fn (float $odd): float => $odd / $sum, $odds);

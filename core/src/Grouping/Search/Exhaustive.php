@@ -151,7 +151,7 @@ final class Exhaustive
     {
         foreach ($this->musts->home as $unit => $home) {
             $isIn = 0 !== ($set & $this->unitMasks[$unit]);
-            if ($isIn ? $home !== $group : ($home === $group && 0 !== ($left & $this->unitMasks[$unit]))) {
+            if ($isIn ? $home !== $group : $home === $group && 0 !== ($left & $this->unitMasks[$unit])) {
                 return false;
             }
         }

@@ -113,7 +113,11 @@ final class FewestMoves
             for ($group = 0; $group < $groups; ++$group) {
                 $try = $start;
                 $try[$student] = $group;
-                $cost = [$this->wrongs($try), $this->evaluation->cost([$this->groups($try)]), \count(array_keys($start, $group, true))];
+                $cost = [
+                    $this->wrongs($try),
+                    $this->evaluation->cost([$this->groups($try)]),
+                    \count(array_keys($start, $group, true)),
+                ];
                 if (null === $best || $cost < $best[0]) {
                     $best = [$cost, $group];
                 }
@@ -182,7 +186,11 @@ final class FewestMoves
         $groups = $this->groups($groupOf);
         $cost = $this->evaluation->cost([$groups]);
         $uneven = (int) array_sum(array_map(static fn (array $group): int => \count($group) ** 2, $groups));
-        if (null === $this->best || $cost < $this->best[0] - 1e-9 || ($cost <= $this->best[0] + 1e-9 && $uneven < $this->best[1])) {
+        if (
+            null === $this->best
+            || $cost < $this->best[0] - 1e-9
+            || ($cost <= $this->best[0] + 1e-9 && $uneven < $this->best[1])
+        ) {
             $this->best = [$cost, $uneven, $groupOf];
         }
     }
@@ -222,7 +230,11 @@ final class FewestMoves
     {
         foreach ($this->musts->units as $students) {
             foreach ($students as $student) {
-                if ($groupOf[$student] >= 0 && $groupOf[$students[0]] >= 0 && $groupOf[$student] !== $groupOf[$students[0]]) {
+                if (
+                    $groupOf[$student] >= 0
+                    && $groupOf[$students[0]] >= 0
+                    && $groupOf[$student] !== $groupOf[$students[0]]
+                ) {
                     return [[$student, $this->open($student, $all)], [$students[0], $this->open($students[0], $all)]];
                 }
             }
@@ -232,7 +244,10 @@ final class FewestMoves
             foreach ($students as $student) {
                 $group = $groupOf[$student];
                 if ($group >= 0 && isset($there[$group])) {
-                    return [[$student, $this->open($student, $all)], [$there[$group], $this->open($there[$group], $all)]];
+                    return [
+                        [$student, $this->open($student, $all)],
+                        [$there[$group], $this->open($there[$group], $all)],
+                    ];
                 }
                 $there[$group] = $student;
             }
@@ -278,7 +293,12 @@ final class FewestMoves
      */
     private function open(int $student, array $groups): array
     {
-        return array_values(array_filter($groups, fn (int $group): bool => $this->musts->admits($this->musts->unitOf[$student], $group)));
+        return array_values(
+            array_filter(
+                $groups,
+                fn (int $group): bool => $this->musts->admits($this->musts->unitOf[$student], $group),
+            ),
+        );
     }
 
     /**

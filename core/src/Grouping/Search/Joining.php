@@ -124,7 +124,7 @@ final readonly class Joining
             $a = self::lowest($set);
             for ($b = $a + 1; $b < $count; ++$b) {
                 $rest = $set & ~(1 << $a) & ~(1 << $b);
-                if (0 !== ($set & 1 << $b) && isset($best[$rest])) {
+                if (0 !== ($set & (1 << $b)) && isset($best[$rest])) {
                     $cost = $best[$rest][0] + $costs[$a][$b];
                     if ($cost < ($best[$set][0] ?? \INF)) {
                         $best[$set] = [$cost, $a, $b];
@@ -163,7 +163,9 @@ final readonly class Joining
         $partner = [];
         for ($a = 0; $a < $count; ++$a) {
             if (!isset($partner[$a])) {
-                $free = array_values(array_filter(range($a + 1, $count - 1), static fn (int $b): bool => !isset($partner[$b])));
+                $free = array_values(
+                    array_filter(range($a + 1, $count - 1), static fn (int $b): bool => !isset($partner[$b])),
+                );
                 usort($free, static fn (int $b, int $c): int => $price($a, $b) <=> $price($a, $c));
                 $partner[$a] = $free[0];
                 $partner[$free[0]] = $a;
@@ -209,7 +211,7 @@ final readonly class Joining
     private static function lowest(int $set): int
     {
         $bit = 0;
-        while (0 === ($set & 1 << $bit)) {
+        while (0 === ($set & (1 << $bit))) {
             ++$bit;
         }
 

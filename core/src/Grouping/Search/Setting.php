@@ -39,8 +39,11 @@ final class Setting
      * @param list<int>                $sizes    larger first; which group has which is free
      * @param list<list<list<string>>> $history  the latest last
      */
-    public function __construct(public readonly array $students, public readonly array $sizes, private readonly array $history = [])
-    {
+    public function __construct(
+        public readonly array $students,
+        public readonly array $sizes,
+        private readonly array $history = [],
+    ) {
         $this->n = \count($students);
         $index = [];
         foreach ($students as $i => $student) {
@@ -151,7 +154,10 @@ final class Setting
      */
     public function idsOf(array $groups): array
     {
-        return array_map(fn (array $group): array => array_map(fn (int $i): string => $this->students[$i]->id, $group), $groups);
+        return array_map(
+            fn (array $group): array => array_map(fn (int $i): string => $this->students[$i]->id, $group),
+            $groups,
+        );
     }
 
     /**
@@ -175,8 +181,15 @@ final class Setting
         }
         $mean = array_sum($values) / \count($values);
         $centred = array_map(static fn (float $value): float => $value - $mean, $values);
-        $deviation = sqrt(array_sum(array_map(static fn (float $value): float => $value ** 2, $centred)) / \count($values));
+        $deviation = sqrt(
+            array_sum(array_map(static fn (float $value): float => $value ** 2, $centred)) / \count($values),
+        );
 
-        return array_map(static fn (float $value): float => $deviation <= self::NO_SPREAD * max(1.0, abs($mean)) ? 0.0 : $value / $deviation, $centred);
+        return array_map(
+            static fn (float $value): float => $deviation <= self::NO_SPREAD * max(1.0, abs($mean))
+                ? 0.0
+                : $value / $deviation,
+            $centred,
+        );
     }
 }

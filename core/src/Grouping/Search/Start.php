@@ -38,8 +38,11 @@ final class Start
 
     private int $steps;
 
-    public function __construct(private readonly Setting $setting, private readonly Musts $musts, private readonly Dice $dice)
-    {
+    public function __construct(
+        private readonly Setting $setting,
+        private readonly Musts $musts,
+        private readonly Dice $dice,
+    ) {
         $this->groups = $setting->groups();
         $this->named = $musts->namedGroups();
         $this->load = array_fill(0, $this->groups, 0);
@@ -121,12 +124,24 @@ final class Start
                 $sets += $this->musts->apartOf[$student] ?? [];
             }
             $this->sets[$unit] = $sets;
-            if (\count($students) > 1 || [] !== $sets || isset($this->musts->home[$unit]) || isset($this->musts->banned[$unit])) {
+            if (
+                \count($students) > 1
+                || [] !== $sets
+                || isset($this->musts->home[$unit])
+                || isset($this->musts->banned[$unit])
+            ) {
                 $units[$unit] = \count($students);
             }
         }
         $keys = $this->dice->shuffle(array_keys($units));
-        usort($keys, fn (int $a, int $b): int => [isset($this->musts->home[$b]), $units[$b], \count($this->sets[$b])] <=> [isset($this->musts->home[$a]), $units[$a], \count($this->sets[$a])]);
+        usort(
+            $keys,
+            fn (int $a, int $b): int => [isset($this->musts->home[$b]), $units[$b], \count($this->sets[$b])] <=> [
+                isset($this->musts->home[$a]),
+                $units[$a],
+                \count($this->sets[$a]),
+            ],
+        );
         $sorted = [];
         foreach ($keys as $unit) {
             $sorted[$unit] = $units[$unit];
@@ -194,7 +209,11 @@ final class Start
         $emptySeen = false;
         $sets = $this->sets[$unit];
         for ($group = 0; $group < $this->groups; ++$group) {
-            if (!$this->musts->admits($unit, $group) || !$this->hasRoom($group, $size) || [] !== array_intersect_key($sets, $this->apartIn[$group])) {
+            if (
+                !$this->musts->admits($unit, $group)
+                || !$this->hasRoom($group, $size)
+                || [] !== array_intersect_key($sets, $this->apartIn[$group])
+            ) {
                 continue;
             }
             if (0 === $this->load[$group] && !isset($this->named[$group])) {
@@ -263,7 +282,10 @@ final class Start
         usort($order, static fn (int $a, int $b): int => \count($groups[$b]) <=> \count($groups[$a]));
         $free = $this->dice->shuffle($free);
         foreach ($order as $rank => $group) {
-            array_push($groups[$group], ...array_splice($free, 0, $this->setting->sizes[$rank] - \count($groups[$group])));
+            array_push(
+                $groups[$group],
+                ...array_splice($free, 0, $this->setting->sizes[$rank] - \count($groups[$group])),
+            );
         }
 
         return array_values($groups);

@@ -29,7 +29,10 @@ final class UnusableOrder extends Refused
 
     public static function minutes(int $position, int $limit): self
     {
-        return new self(new Message('lesson.order.minutes', ['segment' => $position + 1, 'most' => $limit]), $position);
+        return new self(
+            new Message('lesson.order.minutes', ['segment' => $position + 1, 'most' => $limit]),
+            $position,
+        );
     }
 
     public static function twice(int $position): self

@@ -32,7 +32,9 @@ final readonly class CallBack implements Command
     {
         return match ($state->phase($now)) {
             Phase::Planned => throw CommandRefused::nobodyIsOut(),
-            Phase::Looking, Phase::Out => [new Event(EventKind::CalledBack, $now, ['backAt' => $now + 1_000 * $this->seconds])],
+            Phase::Looking, Phase::Out => [
+                new Event(EventKind::CalledBack, $now, ['backAt' => $now + 1_000 * $this->seconds]),
+            ],
             Phase::ComingBack, Phase::Back => [],
         };
     }

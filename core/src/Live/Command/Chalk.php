@@ -27,6 +27,8 @@ final readonly class Chalk implements Command
             throw CommandRefused::nobodyIsOut();
         }
 
-        return $this->signals->of($this->group)->mark === $this->mark ? [] : [new Event(EventKind::ChalkMarked, $now, ['group' => $this->group, 'mark' => $this->mark?->value])];
+        return $this->signals->of($this->group)->mark === $this->mark
+            ? []
+            : [new Event(EventKind::ChalkMarked, $now, ['group' => $this->group, 'mark' => $this->mark?->value])];
     }
 }

@@ -32,7 +32,10 @@ final readonly class Fetch implements Command
         foreach ($this->students as $student => $help) {
             $move = $this->moves->of((string) $student);
             if (null === $move?->fetchedAt || $move->help !== $help || $now - $move->fetchedAt >= self::ONE_PRESS) {
-                $events[] = new Event(EventKind::Fetched, $now, ['student' => (string) $student, 'help' => $help->value]);
+                $events[] = new Event(EventKind::Fetched, $now, [
+                    'student' => (string) $student,
+                    'help' => $help->value,
+                ]);
             }
         }
 

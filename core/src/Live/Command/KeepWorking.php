@@ -28,9 +28,15 @@ final readonly class KeepWorking implements Command
         return match ($state->phase($now)) {
             Phase::Planned => throw CommandRefused::nobodyIsOut(),
             Phase::Looking, Phase::Out => [],
-            Phase::ComingBack => [new Event(EventKind::KeptWorking, $now, $this->asBefore && ($state->endsAt ?? 0) > $now
-                ? ['endsAt' => $state->endsAt, 'autoSeconds' => $state->autoSeconds]
-                : ['endsAt' => max($state->endsAt ?? 0, $now + 60_000)])],
+            Phase::ComingBack => [
+                new Event(
+                    EventKind::KeptWorking,
+                    $now,
+                    $this->asBefore && ($state->endsAt ?? 0) > $now
+                        ? ['endsAt' => $state->endsAt, 'autoSeconds' => $state->autoSeconds]
+                        : ['endsAt' => max($state->endsAt ?? 0, $now + 60_000)],
+                ),
+            ],
             Phase::Back => throw CommandRefused::tooLate(),
         };
     }

@@ -23,6 +23,8 @@ final readonly class Leave implements Command
     {
         $at = $this->signals->visitedBy($this->visitor);
 
-        return null === $at ? [] : [new Event(EventKind::VisitEnded, $now, ['group' => $at, 'visitor' => $this->visitor])];
+        return null === $at
+            ? []
+            : [new Event(EventKind::VisitEnded, $now, ['group' => $at, 'visitor' => $this->visitor])];
     }
 }

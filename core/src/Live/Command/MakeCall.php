@@ -17,8 +17,12 @@ use FreshHuddle\Core\Live\Signal\Signals;
  */
 final readonly class MakeCall implements Command
 {
-    public function __construct(public string $group, public string $student, public CallAbout $about, private Signals $signals)
-    {
+    public function __construct(
+        public string $group,
+        public string $student,
+        public CallAbout $about,
+        private Signals $signals,
+    ) {
     }
 
     public function decide(RoundState $state, int $now): array
@@ -27,6 +31,14 @@ final readonly class MakeCall implements Command
             throw CommandRefused::nobodyIsOut();
         }
 
-        return null !== $this->signals->of($this->group)->call ? [] : [new Event(EventKind::CallMade, $now, ['group' => $this->group, 'student' => $this->student, 'about' => $this->about->value])];
+        return null !== $this->signals->of($this->group)->call
+            ? []
+            : [
+                new Event(EventKind::CallMade, $now, [
+                    'group' => $this->group,
+                    'student' => $this->student,
+                    'about' => $this->about->value,
+                ]),
+            ];
     }
 }

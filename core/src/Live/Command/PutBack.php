@@ -24,8 +24,13 @@ final readonly class PutBack implements Command
 
     public function decide(RoundState $state, int $now): array
     {
-        $aside = array_values(array_filter($this->students, fn (string $student): bool => null !== $this->moves->of($student)?->place));
+        $aside = array_values(
+            array_filter($this->students, fn (string $student): bool => null !== $this->moves->of($student)?->place),
+        );
 
-        return array_map(static fn (string $student): Event => new Event(EventKind::PutBack, $now, ['student' => $student]), $aside);
+        return array_map(
+            static fn (string $student): Event => new Event(EventKind::PutBack, $now, ['student' => $student]),
+            $aside,
+        );
     }
 }

@@ -28,8 +28,12 @@ final readonly class Say implements Command
      *
      * @throws CommandRefused
      */
-    public function __construct(string $text, public array $groups = [], public array $to = [], public ?string $plan = null)
-    {
+    public function __construct(
+        string $text,
+        public array $groups = [],
+        public array $to = [],
+        public ?string $plan = null,
+    ) {
         $this->text = trim((string) preg_replace('/\s+/u', ' ', $text));
         if (!Visible::is($this->text)) {
             throw CommandRefused::emptyNotice();
@@ -43,6 +47,12 @@ final readonly class Say implements Command
     {
         $to = [] === $this->to ? [] : ['groups' => implode('|', $this->groups), 'to' => Event::to($this->to)];
 
-        return [new Event(EventKind::NoticeSaid, $now, ['text' => $this->text] + $to + (null === $this->plan ? [] : ['plan' => $this->plan]))];
+        return [
+            new Event(
+                EventKind::NoticeSaid,
+                $now,
+                ['text' => $this->text] + $to + (null === $this->plan ? [] : ['plan' => $this->plan]),
+            ),
+        ];
     }
 }

@@ -23,6 +23,8 @@ final readonly class SeeCall implements Command
     {
         $call = $this->signals->of($this->group)->call;
 
-        return null === $call || null !== $call->seenAt ? [] : [new Event(EventKind::CallSeen, $now, ['group' => $this->group])];
+        return null === $call || null !== $call->seenAt
+            ? []
+            : [new Event(EventKind::CallSeen, $now, ['group' => $this->group])];
     }
 }

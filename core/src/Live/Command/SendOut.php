@@ -44,10 +44,12 @@ final readonly class SendOut implements Command
         }
         $outAt = $now + 1_000 * $this->lookSeconds;
 
-        return [new Event(EventKind::SentOut, $now, [
-            'outAt' => $outAt,
-            'endsAt' => $outAt + 60_000 * $this->minutes,
-            'autoSeconds' => $this->autoSeconds,
-        ])];
+        return [
+            new Event(EventKind::SentOut, $now, [
+                'outAt' => $outAt,
+                'endsAt' => $outAt + 60_000 * $this->minutes,
+                'autoSeconds' => $this->autoSeconds,
+            ]),
+        ];
     }
 }

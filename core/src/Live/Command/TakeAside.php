@@ -23,8 +23,12 @@ final readonly class TakeAside implements Command
      *
      * @throws CommandRefused
      */
-    public function __construct(public array $students, public string $place, public int $seconds, private Moves $moves)
-    {
+    public function __construct(
+        public array $students,
+        public string $place,
+        public int $seconds,
+        private Moves $moves,
+    ) {
         if ($seconds < 0 || $seconds > 120) {
             throw CommandRefused::secondsToComeBack(120);
         }
@@ -38,7 +42,11 @@ final readonly class TakeAside implements Command
         $events = [];
         foreach ($this->students as $student) {
             if ($this->moves->of($student)?->place !== $this->place) {
-                $events[] = new Event(EventKind::TakenAside, $now, ['student' => $student, 'place' => $this->place, 'from' => $now + 1_000 * $this->seconds]);
+                $events[] = new Event(EventKind::TakenAside, $now, [
+                    'student' => $student,
+                    'place' => $this->place,
+                    'from' => $now + 1_000 * $this->seconds,
+                ]);
             }
         }
 

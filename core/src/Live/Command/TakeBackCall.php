@@ -21,6 +21,8 @@ final readonly class TakeBackCall implements Command
 
     public function decide(RoundState $state, int $now): array
     {
-        return null === $this->signals->of($this->group)->call ? [] : [new Event(EventKind::CallTakenBack, $now, ['group' => $this->group, 'student' => $this->student])];
+        return null === $this->signals->of($this->group)->call
+            ? []
+            : [new Event(EventKind::CallTakenBack, $now, ['group' => $this->group, 'student' => $this->student])];
     }
 }

@@ -32,9 +32,13 @@ final readonly class Visit implements Command
         $there = $this->signals->of($this->group)->visitor;
 
         return [
-            ...(null === $at ? [] : [new Event(EventKind::VisitEnded, $now, ['group' => $at, 'visitor' => $this->visitor])]),
+            ...null === $at
+                ? []
+                : [new Event(EventKind::VisitEnded, $now, ['group' => $at, 'visitor' => $this->visitor])],
             // Two who teach may be with one group; the first goes on being counted as there.
-            ...(null === $there ? [new Event(EventKind::VisitBegun, $now, ['group' => $this->group, 'visitor' => $this->visitor])] : []),
+            ...null === $there
+                ? [new Event(EventKind::VisitBegun, $now, ['group' => $this->group, 'visitor' => $this->visitor])]
+                : [],
         ];
     }
 }

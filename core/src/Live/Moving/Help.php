@@ -33,7 +33,9 @@ enum Help: string
     public static function for(Whereabouts $where): ?self
     {
         return match (true) {
-            !\in_array($where->place, [Place::Elsewhere, Place::LeftBehind, Place::Lost], true), Because::Never === $where->because, Because::NoSeat === $where->because => null,
+            !\in_array($where->place, [Place::Elsewhere, Place::LeftBehind, Place::Lost], true),
+            Because::Never === $where->because,
+            Because::NoSeat === $where->because => null,
             Place::Lost === $where->place => self::Fetch,
             null !== $where->at && Sight::Service === $where->sight => self::Take,
             default => self::Remind,

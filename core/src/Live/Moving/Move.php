@@ -16,8 +16,13 @@ final readonly class Move
      * @param int|null    $fetchedAt when they were last fetched there
      * @param Help|null   $help      how
      */
-    public function __construct(public ?string $place, public int $from, public ?string $was = null, public ?int $fetchedAt = null, public ?Help $help = null)
-    {
+    public function __construct(
+        public ?string $place,
+        public int $from,
+        public ?string $was = null,
+        public ?int $fetchedAt = null,
+        public ?Help $help = null,
+    ) {
     }
 
     public function fetched(int $at, Help $help): self
@@ -37,6 +42,10 @@ final readonly class Move
 
     public function equals(self $other): bool
     {
-        return $this->place === $other->place && $this->from === $other->from && $this->was === $other->was && $this->fetchedAt === $other->fetchedAt && $this->help === $other->help;
+        return $this->place === $other->place
+            && $this->from === $other->from
+            && $this->was === $other->was
+            && $this->fetchedAt === $other->fetchedAt
+            && $this->help === $other->help;
     }
 }

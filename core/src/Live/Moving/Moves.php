@@ -46,10 +46,20 @@ final readonly class Moves
 
         return match ($event->kind) {
             EventKind::SentOut, EventKind::TakenBack => new self(),
-            EventKind::TakenAside => $this->put($student, new Move($event->text('place'), $event->moment('from') ?? $event->at, $this->of($student)?->at($event->at))),
+            EventKind::TakenAside => $this->put(
+                $student,
+                new Move(
+                    $event->text('place'),
+                    $event->moment('from') ?? $event->at,
+                    $this->of($student)?->at($event->at),
+                ),
+            ),
             // Whoever is given a seat is to sit in it.
             EventKind::PutBack, EventKind::SeatsChanged => $this->put($student, new Move(null, $event->at)),
-            EventKind::Fetched => $this->put($student, ($this->of($student) ?? new Move(null, 0))->fetched($event->at, Help::from($event->text('help')))),
+            EventKind::Fetched => $this->put(
+                $student,
+                ($this->of($student) ?? new Move(null, 0))->fetched($event->at, Help::from($event->text('help'))),
+            ),
             default => $this,
         };
     }
@@ -69,7 +79,10 @@ final readonly class Moves
         $out = min($now, $state->outAt ?? 0);
         $move = $this->of($student);
 
-        return new Expected($move?->at($now) ?? $group, null === $move || $now < $move->from ? $out : max($out, $move->from));
+        return new Expected(
+            $move?->at($now) ?? $group,
+            null === $move || $now < $move->from ? $out : max($out, $move->from),
+        );
     }
 
     private function put(string $student, Move $move): self

@@ -35,7 +35,15 @@ final readonly class GroupSignals
 
     public function withCall(?Call $call): self
     {
-        return new self($call, $this->visits, $this->visitedAt, $this->visitor, $this->since, $this->mark, $this->markedAt);
+        return new self(
+            $call,
+            $this->visits,
+            $this->visitedAt,
+            $this->visitor,
+            $this->since,
+            $this->mark,
+            $this->markedAt,
+        );
     }
 
     /**
@@ -48,11 +56,27 @@ final readonly class GroupSignals
 
     public function left(int $at): self
     {
-        return new self($this->call, $this->visits, null === $this->visitor ? $this->visitedAt : $at, null, null, $this->mark, $this->markedAt);
+        return new self(
+            $this->call,
+            $this->visits,
+            null === $this->visitor ? $this->visitedAt : $at,
+            null,
+            null,
+            $this->mark,
+            $this->markedAt,
+        );
     }
 
     public function marked(?ChalkMark $mark, int $at): self
     {
-        return new self($this->call, $this->visits, $this->visitedAt, $this->visitor, $this->since, $mark, null === $mark ? null : $at);
+        return new self(
+            $this->call,
+            $this->visits,
+            $this->visitedAt,
+            $this->visitor,
+            $this->since,
+            $mark,
+            null === $mark ? null : $at,
+        );
     }
 }

@@ -45,13 +45,29 @@ final readonly class Signals
 
         return match ($event->kind) {
             EventKind::SentOut, EventKind::TakenBack => new self(),
-            EventKind::CalledBack, EventKind::LessonEnded => new self(array_map(static fn (GroupSignals $one): GroupSignals => $one->left($event->at)->withCall(null), $this->groups)),
-            EventKind::CallMade => $this->put($group, $is->withCall(new Call($event->text('student'), CallAbout::from($event->text('about')), $event->at))),
-            EventKind::CallSeen => $this->put($group, null === $is->call ? $is : $is->withCall(new Call($is->call->by, $is->call->about, $is->call->at, $event->at))),
+            EventKind::CalledBack, EventKind::LessonEnded => new self(
+                array_map(
+                    static fn (GroupSignals $one): GroupSignals => $one->left($event->at)->withCall(null),
+                    $this->groups,
+                ),
+            ),
+            EventKind::CallMade => $this->put(
+                $group,
+                $is->withCall(new Call($event->text('student'), CallAbout::from($event->text('about')), $event->at)),
+            ),
+            EventKind::CallSeen => $this->put(
+                $group,
+                null === $is->call
+                    ? $is
+                    : $is->withCall(new Call($is->call->by, $is->call->about, $is->call->at, $event->at)),
+            ),
             EventKind::CallTakenBack => $this->put($group, $is->withCall(null)),
             EventKind::VisitBegun => $this->put($group, $is->visitedBy($event->text('visitor'), $event->at)),
             EventKind::VisitEnded => $this->put($group, $is->left($event->at)),
-            EventKind::ChalkMarked => $this->put($group, $is->marked(ChalkMark::tryFrom($event->text('mark')), $event->at)),
+            EventKind::ChalkMarked => $this->put(
+                $group,
+                $is->marked(ChalkMark::tryFrom($event->text('mark')), $event->at),
+            ),
             default => $this,
         };
     }

@@ -26,6 +26,9 @@ final readonly class Fairness
             return new self(1.0, 0);
         }
 
-        return new self(\count(array_filter($times, static fn (int $time): bool => $time > 0)) / \count($times), max($times) - min($times));
+        return new self(
+            \count(array_filter($times, static fn (int $time): bool => $time > 0)) / \count($times),
+            max($times) - min($times),
+        );
     }
 }

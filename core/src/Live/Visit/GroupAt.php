@@ -51,7 +51,8 @@ final readonly class GroupAt
      */
     public function callsSince(int $outAt, int $now): ?int
     {
-        return $this->calledAt ?? ($this->nobody ? null : Stillness::calls($this->still($outAt), $this->progress >= 1.0, $now));
+        return $this->calledAt ??
+            ($this->nobody ? null : Stillness::calls($this->still($outAt), $this->progress >= 1.0, $now));
     }
 
     /**

@@ -37,9 +37,16 @@ final class VisitOrder
             }
             $next = self::reason($group, $now, $outAt, $middle);
             $calls = $group->callsSince($outAt, $now);
-            $rank = null !== $calls
-                ? [0, 0, 0, $calls, $i]
-                : [1, $group->visits, -self::need($group, $now, $outAt, $middle), $group->visitedAt ?? $outAt, $i];
+            $rank =
+                null !== $calls
+                    ? [0, 0, 0, $calls, $i]
+                    : [
+                        1,
+                        $group->visits,
+                        -self::need($group, $now, $outAt, $middle),
+                        $group->visitedAt ?? $outAt,
+                        $i,
+                    ];
             $ranked[] = [$rank, $next];
         }
         usort($ranked, static fn (array $a, array $b): int => $a[0] <=> $b[0]);
@@ -55,7 +62,11 @@ final class VisitOrder
             $group->isStill($outAt, $now) => new NextVisit($group->id, Reason::Still, $group->changedAt ?? $outAt),
             $group->progress < $middle - self::BEHIND_BY => new NextVisit($group->id, Reason::Behind, $outAt),
             $group->missing > 0 => new NextVisit($group->id, Reason::Missing, $group->missing),
-            null !== $group->changedAt && $group->silent > 0 => new NextVisit($group->id, Reason::Silent, $group->silent),
+            null !== $group->changedAt && $group->silent > 0 => new NextVisit(
+                $group->id,
+                Reason::Silent,
+                $group->silent,
+            ),
             0 === $group->visits => new NextVisit($group->id, Reason::NotYet, $outAt),
             default => new NextVisit($group->id, Reason::LongAgo, $group->visitedAt ?? $outAt),
         };
@@ -70,10 +81,10 @@ final class VisitOrder
             return 0;
         }
 
-        return ($group->isStill($outAt, $now) ? 8 : 0)
-            + ($group->progress < $middle - self::BEHIND_BY ? 4 : 0)
-            + ($group->missing > 0 ? 2 : 0)
-            + (null !== $group->changedAt && $group->silent > 0 ? 1 : 0);
+        return ($group->isStill($outAt, $now) ? 8 : 0) +
+            ($group->progress < $middle - self::BEHIND_BY ? 4 : 0) +
+            ($group->missing > 0 ? 2 : 0) +
+            (null !== $group->changedAt && $group->silent > 0 ? 1 : 0);
     }
 
     /**

@@ -89,7 +89,10 @@ final class MarkdownFile
         $title = $fields['title'];
         unset($fields['title']);
 
-        return ['original' => new Original('' === trim($title) ? $untitled : $title, $pages, $variants), 'found' => $fields];
+        return [
+            'original' => new Original('' === trim($title) ? $untitled : $title, $pages, $variants),
+            'found' => $fields,
+        ];
     }
 
     /**
@@ -117,7 +120,11 @@ final class MarkdownFile
                 if (null !== $current) {
                     $pages[] = new Page($current['id'], $current['title'], $current['blocks']);
                 }
-                $current = ['id' => '' === $head[1] ? $this->id('p') : $head[1], 'title' => self::unflat(trim($head[2])), 'blocks' => []];
+                $current = [
+                    'id' => '' === $head[1] ? $this->id('p') : $head[1],
+                    'title' => self::unflat(trim($head[2])),
+                    'blocks' => [],
+                ];
             } elseif (str_starts_with($line, ':::')) {
                 $close();
                 $current ??= ['id' => $this->id('p'), 'title' => '', 'blocks' => []];
@@ -133,7 +140,11 @@ final class MarkdownFile
                 $words = false === $words ? [] : $words;
                 if ('variant' === ($words[0] ?? '')) {
                     $last = array_pop($current['blocks']) ?? throw UnusableOriginal::unreadableLine($from);
-                    $current['blocks'][] = self::withVariant($last, $words[1] ?? throw UnusableOriginal::unreadableLine($from), $inside);
+                    $current['blocks'][] = self::withVariant(
+                        $last,
+                        $words[1] ?? throw UnusableOriginal::unreadableLine($from),
+                        $inside,
+                    );
                 } else {
                     $current['blocks'][] = $this->fenced($words, $inside, $from);
                 }
@@ -170,12 +181,17 @@ final class MarkdownFile
         $text = $passage = $items = $heads = [];
         foreach ($inside as $row) {
             if (!\in_array($kind, [BlockKind::Text, BlockKind::Link, BlockKind::Each, BlockKind::Together], true)) {
-                if (1 === preg_match('/^([-*]) (?:\[(.*?)\] )?(.*?)(?:\s*\{#([a-z0-9-]{1,40})\})?$/u', $row, $found)) {
+                if (
+                    1 === preg_match('/^([-*]) (?:\[(.*?)\] )?(.*?)(?:\s*\{#([a-z0-9-]{1,40})\})?$/u', $row, $found)
+                ) {
                     $items[] = ['text' => self::unflat($found[3]), 'id' => $found[4] ?? '', 'under' => $found[2]];
                     continue;
                 }
                 if (1 === preg_match('/^\+ (.*?)(?:\s*\{#([a-z0-9-]{1,40})\})?$/u', $row, $found)) {
-                    $heads[] = new BlockItem('' === ($found[2] ?? '') ? $this->id('h') : $found[2], self::unflat($found[1]));
+                    $heads[] = new BlockItem(
+                        '' === ($found[2] ?? '') ? $this->id('h') : $found[2],
+                        self::unflat($found[1]),
+                    );
                     continue;
                 }
                 if (str_starts_with($row, '>')) {
@@ -190,7 +206,14 @@ final class MarkdownFile
             $byText[mb_strtolower($head->text)] ??= $head->id;
             $byText["#{$head->id}"] = $head->id;
         }
-        $list = array_map(fn (array $item): BlockItem => new BlockItem('' === $item['id'] ? $this->id('i') : $item['id'], $item['text'], $byText[$item['under']] ?? $byText[mb_strtolower($item['under'])] ?? ''), $items);
+        $list = array_map(
+            fn (array $item): BlockItem => new BlockItem(
+                '' === $item['id'] ? $this->id('i') : $item['id'],
+                $item['text'],
+                $byText[$item['under']] ?? ($byText[mb_strtolower($item['under'])] ?? ''),
+            ),
+            $items,
+        );
         $settings = new BlockSettings(
             $list,
             $heads,
@@ -222,7 +245,11 @@ final class MarkdownFile
             }
         }
 
-        return new SlotPart($seats, mb_check_encoding($role, 'UTF-8') ? $role : '', \in_array('private', $words, true));
+        return new SlotPart(
+            $seats,
+            mb_check_encoding($role, 'UTF-8') ? $role : '',
+            \in_array('private', $words, true),
+        );
     }
 
     /**
@@ -239,7 +266,10 @@ final class MarkdownFile
             }
         }
 
-        return new Block($block->id, $block->kind, $block->text, $block->settings, [...$block->variants, new BlockVariant($variant, implode("\n", $text), implode("\n", $passage))]);
+        return new Block($block->id, $block->kind, $block->text, $block->settings, [
+            ...$block->variants,
+            new BlockVariant($variant, implode("\n", $text), implode("\n", $passage)),
+        ]);
     }
 
     /**
@@ -249,26 +279,47 @@ final class MarkdownFile
     {
         $settings = $block->settings;
         $words = [
-            $block->kind->value, "#{$block->id}", ...('' === $settings->address ? [] : [$settings->address]), ...('' === $settings->media ? [] : [$settings->media]),
-            ...array_keys(array_filter(['alone' => $settings->alone, 'several' => $settings->several, 'growing' => $settings->growing, 'hidden' => !$settings->shown, 'private' => $settings->part->private])),
-            ...([] === $settings->part->seats ? [] : ['seats='.implode(',', $settings->part->seats)]),
-            ...('' === $settings->part->role ? [] : ['role='.rawurlencode($settings->part->role)]),
+            $block->kind->value,
+            "#{$block->id}",
+            ...'' === $settings->address ? [] : [$settings->address],
+            ...'' === $settings->media ? [] : [$settings->media],
+            ...array_keys(
+                array_filter([
+                    'alone' => $settings->alone,
+                    'several' => $settings->several,
+                    'growing' => $settings->growing,
+                    'hidden' => !$settings->shown,
+                    'private' => $settings->part->private,
+                ]),
+            ),
+            ...[] === $settings->part->seats ? [] : ['seats='.implode(',', $settings->part->seats)],
+            ...'' === $settings->part->role ? [] : ['role='.rawurlencode($settings->part->role)],
         ];
         $lines = ['::: '.implode(' ', $words), ...self::text($block->text)];
         foreach ($settings->heads as $head) {
             $lines[] = '+ '.self::flat($head->text)." {#{$head->id}}";
         }
         foreach ($settings->items as $item) {
-            $lines[] = '- '.('' === $item->under ? '' : "[#{$item->under}] ").self::flat($item->text)." {#{$item->id}}";
+            $lines[] =
+                '- '.
+                ('' === $item->under ? '' : "[#{$item->under}] ").
+                self::flat($item->text).
+                " {#{$item->id}}";
         }
         if ('' !== $settings->passage) {
-            array_push($lines, ...array_map(static fn (string $line): string => "> {$line}", explode("\n", $settings->passage)));
+            array_push(
+                $lines,
+                ...array_map(static fn (string $line): string => "> {$line}", explode("\n", $settings->passage)),
+            );
         }
         $lines[] = ':::';
         foreach ($block->variants as $variant) {
             array_push($lines, "::: variant {$variant->variant}", ...self::text($variant->text));
             if ('' !== $variant->passage) {
-                array_push($lines, ...array_map(static fn (string $line): string => "> {$line}", explode("\n", $variant->passage)));
+                array_push(
+                    $lines,
+                    ...array_map(static fn (string $line): string => "> {$line}", explode("\n", $variant->passage)),
+                );
             }
             $lines[] = ':::';
         }
@@ -283,7 +334,14 @@ final class MarkdownFile
      */
     private static function text(string $text): array
     {
-        return '' === $text ? [] : array_map(static fn (string $line): string => 1 === preg_match('/^(\\\\|:::|===|[-+*] |>)|^$/', $line) ? "\\{$line}" : $line, explode("\n", $text));
+        return '' === $text
+            ? []
+            : array_map(
+                static fn (string $line): string => 1 === preg_match('/^(\\\\|:::|===|[-+*] |>)|^$/', $line)
+                    ? "\\{$line}"
+                    : $line,
+                explode("\n", $text),
+            );
     }
 
     private static function unescaped(string $line): string
@@ -298,9 +356,15 @@ final class MarkdownFile
 
     private static function unflat(string $text): string
     {
-        return (string) preg_replace_callback('/\\\\(.)/u', static fn (array $sign): string => match ($sign[1]) {
-            'n' => "\n", 't' => "\t", default => $sign[1],
-        }, $text);
+        return (string) preg_replace_callback(
+            '/\\\\(.)/u',
+            static fn (array $sign): string => match ($sign[1]) {
+                'n' => "\n",
+                't' => "\t",
+                default => $sign[1],
+            },
+            $text,
+        );
     }
 
     private function id(string $kind): string

@@ -49,8 +49,11 @@ final readonly class ByThing
      *
      * @return Thing|null null: it is gone
      */
-    private function one(array|bool|float|int|string|null $base, array|bool|float|int|string|null $theirs, array|bool|float|int|string|null $mine): array|bool|float|int|string|null
-    {
+    private function one(
+        array|bool|float|int|string|null $base,
+        array|bool|float|int|string|null $theirs,
+        array|bool|float|int|string|null $mine,
+    ): array|bool|float|int|string|null {
         if ($mine === $base || $mine === $theirs) {
             return $theirs;
         }
@@ -59,7 +62,10 @@ final readonly class ByThing
         }
         if (null === $mine && null !== $base) {
             // One took it away while the other went on writing in it: what was written stays.
-            return \is_string($theirs) || (\is_array($theirs) && \is_array($base) && $this->wordsOf($theirs) !== $this->wordsOf($base)) ? $theirs : null;
+            return \is_string($theirs)
+                || (\is_array($theirs) && \is_array($base) && $this->wordsOf($theirs) !== $this->wordsOf($base))
+                ? $theirs
+                : null;
         }
         if (\is_string($theirs) && \is_string($mine)) {
             return $this->words->merge(\is_string($base) ? $base : '', $theirs, $mine);

@@ -113,7 +113,11 @@ final readonly class Difference
         }
 
         return array_map(
-            static fn (Change $change): Change => new Change($change->from + $offset, $change->to + $offset, $change->words),
+            static fn (Change $change): Change => new Change(
+                $change->from + $offset,
+                $change->to + $offset,
+                $change->words,
+            ),
             $changes,
         );
     }

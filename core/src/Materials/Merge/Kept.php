@@ -43,8 +43,14 @@ final readonly class Kept
      */
     public static function woven(array $base, array $theirs, array $mine): array
     {
-        [$base, $theirs, $mine] = [array_map(strval(...), $base), array_map(strval(...), $theirs), array_map(strval(...), $mine)];
-        $isAsItWas = array_values(array_intersect($theirs, $base, $mine)) === array_values(array_intersect($base, $theirs, $mine));
+        [$base, $theirs, $mine] = [
+            array_map(strval(...), $base),
+            array_map(strval(...), $theirs),
+            array_map(strval(...), $mine),
+        ];
+        $isAsItWas =
+            array_values(array_intersect($theirs, $base, $mine)) ===
+            array_values(array_intersect($base, $theirs, $mine));
         [$spine, $other] = $isAsItWas ? [$mine, $theirs] : [$theirs, $mine];
         $before = null;
         foreach ($other as $id) {
@@ -63,6 +69,8 @@ final readonly class Kept
      */
     public static function same(mixed $one, mixed $other): bool
     {
-        return \is_object($one) && \is_object($other) ? $one::class === $other::class && json_encode($one) === json_encode($other) : $one === $other;
+        return \is_object($one) && \is_object($other)
+            ? $one::class === $other::class && json_encode($one) === json_encode($other)
+            : $one === $other;
     }
 }

@@ -91,12 +91,20 @@ final readonly class OriginalMerge
     private function together(Original $base, Original $theirs, Original $mine): Original
     {
         [$b, $t, $m] = [self::blocks($base), self::blocks($theirs), self::blocks($mine)];
-        $kept = Kept::of(array_map(self::block(...), $b), array_map(self::block(...), $t), array_map(self::block(...), $m));
+        $kept = Kept::of(
+            array_map(self::block(...), $b),
+            array_map(self::block(...), $t),
+            array_map(self::block(...), $m),
+        );
         $pageOf = $blocks = [];
         foreach ($kept as $id) {
             $isMoved = isset($m[$id]) && ($b[$id]['page'] ?? null) !== $m[$id]['page'];
             $pageOf[$id] = $isMoved || !isset($t[$id]) ? $m[$id]['page'] ?? '' : $t[$id]['page'];
-            $blocks[$id] = $this->merged($b[$id]['block'] ?? null, $t[$id]['block'] ?? null, $m[$id]['block'] ?? null);
+            $blocks[$id] = $this->merged(
+                $b[$id]['block'] ?? null,
+                $t[$id]['block'] ?? null,
+                $m[$id]['block'] ?? null,
+            );
         }
         $pages = [];
         [$bp, $tp, $mp] = [self::byId($base->pages), self::byId($theirs->pages), self::byId($mine->pages)];
@@ -109,10 +117,21 @@ final readonly class OriginalMerge
             $order = Kept::woven(self::on($b, $id, $here), self::on($t, $id, $here), self::on($m, $id, $here));
             $title = self::one($bp[$id]->title ?? null, $tp[$id]->title ?? null, $mp[$id]->title ?? null) ?? '';
             // Where a block came to this page by neither side's order alone, it stands at the end.
-            $pages[] = new Page($id, $title, array_map(static fn (string $block): Block => $blocks[$block], array_values(array_unique([...$order, ...$here]))));
+            $pages[] = new Page(
+                $id,
+                $title,
+                array_map(
+                    static fn (string $block): Block => $blocks[$block],
+                    array_values(array_unique([...$order, ...$here])),
+                ),
+            );
         }
 
-        return new Original(self::one($base->title, $theirs->title, $mine->title) ?? $mine->title, $pages, $this->variants($base, $theirs, $mine));
+        return new Original(
+            self::one($base->title, $theirs->title, $mine->title) ?? $mine->title,
+            $pages,
+            $this->variants($base, $theirs, $mine),
+        );
     }
 
     /**
@@ -132,7 +151,7 @@ final readonly class OriginalMerge
     private function merged(?Block $base, ?Block $theirs, ?Block $mine): Block
     {
         if (null === $theirs || null === $mine) {
-            return $mine ?? $theirs ?? throw new \LogicException('A block that is nowhere.');
+            return $mine ?? ($theirs ?? throw new \LogicException('A block that is nowhere.'));
         }
         $base ??= new Block($mine->id, $mine->kind, '');
 
@@ -175,7 +194,11 @@ final readonly class OriginalMerge
 
         return array_map(
             fn (string $id): BlockItem => isset($t[$id], $m[$id])
-                ? new BlockItem($id, $this->words->merge($b[$id]->text ?? '', $t[$id]->text, $m[$id]->text), self::one($b[$id]->under ?? null, $t[$id]->under, $m[$id]->under) ?? '')
+                ? new BlockItem(
+                    $id,
+                    $this->words->merge($b[$id]->text ?? '', $t[$id]->text, $m[$id]->text),
+                    self::one($b[$id]->under ?? null, $t[$id]->under, $m[$id]->under) ?? '',
+                )
                 : $m[$id] ?? $t[$id],
             array_values(array_intersect(Kept::woven(array_keys($b), array_keys($t), array_keys($m)), $kept)),
         );
@@ -186,13 +209,20 @@ final readonly class OriginalMerge
      */
     private function blockVariants(Block $base, Block $theirs, Block $mine): array
     {
-        $by = static fn (Block $block): array => array_combine(array_map(static fn (BlockVariant $one): string => $one->variant, $block->variants), $block->variants);
+        $by = static fn (Block $block): array => array_combine(
+            array_map(static fn (BlockVariant $one): string => $one->variant, $block->variants),
+            $block->variants,
+        );
         [$b, $t, $m] = [$by($base), $by($theirs), $by($mine)];
         $kept = Kept::of($b, $t, $m);
 
         return array_map(
             fn (string $id): BlockVariant => isset($t[$id], $m[$id])
-                ? new BlockVariant($id, $this->words->merge($b[$id]->text ?? '', $t[$id]->text, $m[$id]->text), $this->words->merge($b[$id]->passage ?? '', $t[$id]->passage, $m[$id]->passage))
+                ? new BlockVariant(
+                    $id,
+                    $this->words->merge($b[$id]->text ?? '', $t[$id]->text, $m[$id]->text),
+                    $this->words->merge($b[$id]->passage ?? '', $t[$id]->passage, $m[$id]->passage),
+                )
                 : $m[$id] ?? $t[$id],
             array_values(array_intersect(Kept::woven(array_keys($b), array_keys($t), array_keys($m)), $kept)),
         );
@@ -207,7 +237,10 @@ final readonly class OriginalMerge
         $kept = Kept::of($b, $t, $m);
 
         return array_map(
-            static fn (string $id): Variant => new Variant($id, self::one($b[$id]->name ?? null, $t[$id]->name ?? null, $m[$id]->name ?? null) ?? ''),
+            static fn (string $id): Variant => new Variant(
+                $id,
+                self::one($b[$id]->name ?? null, $t[$id]->name ?? null, $m[$id]->name ?? null) ?? '',
+            ),
             array_values(array_intersect(Kept::woven(array_keys($b), array_keys($t), array_keys($m)), $kept)),
         );
     }
@@ -235,7 +268,12 @@ final readonly class OriginalMerge
      */
     private static function on(array $blocks, string $page, array $among): array
     {
-        return array_values(array_filter(array_map(strval(...), array_keys($blocks)), static fn (string $id): bool => $blocks[$id]['page'] === $page && \in_array($id, $among, true)));
+        return array_values(
+            array_filter(
+                array_map(strval(...), array_keys($blocks)),
+                static fn (string $id): bool => $blocks[$id]['page'] === $page && \in_array($id, $among, true),
+            ),
+        );
     }
 
     /**

@@ -35,7 +35,11 @@ final readonly class Splice
             --$tail;
         }
 
-        return new self(mb_strlen(substr($old, 0, $head)), mb_strlen(substr($old, $head, \strlen($old) - $head - $tail)), substr($new, $head, \strlen($new) - $head - $tail));
+        return new self(
+            mb_strlen(substr($old, 0, $head)),
+            mb_strlen(substr($old, $head, \strlen($old) - $head - $tail)),
+            substr($new, $head, \strlen($new) - $head - $tail),
+        );
     }
 
     public function of(string $old): string

@@ -39,13 +39,15 @@ final readonly class ThreeWay
         while ([] !== $left || [] !== $right) {
             [$from, $to, $leftRun, $rightRun] = self::nextRegion($left, $right);
             $merged = self::behind($merged, implode('', \array_slice($words, $at, $from - $at)));
-            foreach (self::resolve(
-                implode('', \array_slice($words, $from, $to - $from)),
-                self::rewritten($words, $from, $to, $leftRun),
-                self::rewritten($words, $from, $to, $rightRun),
-                [] === $leftRun,
-                [] === $rightRun,
-            ) as $part) {
+            foreach (
+                self::resolve(
+                    implode('', \array_slice($words, $from, $to - $from)),
+                    self::rewritten($words, $from, $to, $leftRun),
+                    self::rewritten($words, $from, $to, $rightRun),
+                    [] === $leftRun,
+                    [] === $rightRun,
+                ) as $part
+            ) {
                 $merged = self::behind($merged, $part);
             }
             $at = $to;
@@ -62,7 +64,9 @@ final readonly class ThreeWay
         $last = mb_substr($text, -1);
         $isWord = static fn (string $sign): bool => 1 === preg_match('/^\S$/u', $sign);
 
-        return '' !== $last && '' !== $part && $isWord($last) && $isWord(mb_substr($part, 0, 1)) ? $text.' '.$part : $text.$part;
+        return '' !== $last && '' !== $part && $isWord($last) && $isWord(mb_substr($part, 0, 1))
+            ? $text.' '.$part
+            : $text.$part;
     }
 
     /**
@@ -80,7 +84,13 @@ final readonly class ThreeWay
         $runs = [[], []];
         // What one puts in before a word that the other goes on writing is no quarrel: it comes first, by itself.
         foreach ([[&$left, &$right, 0], [&$right, &$left, 1]] as [&$one, &$other, $side]) {
-            if (isset($one[0], $other[0]) && $one[0]->from === $from && $one[0]->to === $from && $other[0]->from === $from && $other[0]->to > $from) {
+            if (
+                isset($one[0], $other[0])
+                && $one[0]->from === $from
+                && $one[0]->to === $from
+                && $other[0]->from === $from
+                && $other[0]->to > $from
+            ) {
                 $runs[$side][] = array_shift($one);
 
                 return [$from, $from, $runs[0], $runs[1]];

@@ -45,12 +45,22 @@ final readonly class MarkUp extends Things
     protected function thing(string $id, mixed $thing, Block $block): array
     {
         self::id($id);
-        if (!\is_array($thing) || !\is_int($from = $thing['from'] ?? null) || !\is_int($to = $thing['to'] ?? null) || !\is_string($kind = $thing['kind'] ?? null)) {
+        if (
+            !\is_array($thing)
+            || !\is_int($from = $thing['from'] ?? null)
+            || !\is_int($to = $thing['to'] ?? null)
+            || !\is_string($kind = $thing['kind'] ?? null)
+        ) {
             throw UnusableValue::wrong();
         }
         /** @var array<string, mixed> $thing */
         self::only(['from', 'to', 'kind', 'remark'], $thing);
-        if ($from < 0 || $to <= $from || $to > mb_strlen($block->settings->passage) || null === $block->settings->head($kind)) {
+        if (
+            $from < 0
+            || $to <= $from
+            || $to > mb_strlen($block->settings->passage)
+            || null === $block->settings->head($kind)
+        ) {
             throw UnusableValue::wrong();
         }
         $remark = self::text($thing['remark'] ?? '', self::LONGEST_REMARK);

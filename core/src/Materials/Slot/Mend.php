@@ -25,13 +25,18 @@ final readonly class Mend extends Things
     public function share(string $value, Block $block): float
     {
         $things = self::things($value);
-        $mended = array_filter($block->settings->items, static fn (BlockItem $item): bool => isset($things[$item->id]) && $things[$item->id] !== $item->text);
+        $mended = array_filter(
+            $block->settings->items,
+            static fn (BlockItem $item): bool => isset($things[$item->id]) && $things[$item->id] !== $item->text,
+        );
 
         return \count($mended) / max(1, \count($block->settings->items));
     }
 
     protected function thing(string $id, mixed $thing, Block $block): string
     {
-        return null !== $block->settings->item($id) ? self::text($thing, BlockSettings::LONGEST_ITEM) : throw UnusableValue::wrong();
+        return null !== $block->settings->item($id)
+            ? self::text($thing, BlockSettings::LONGEST_ITEM)
+            : throw UnusableValue::wrong();
     }
 }

@@ -46,7 +46,9 @@ final readonly class Sort extends Things
         $things = self::things($value);
         $given = array_filter($block->settings->items, static fn ($card): bool => isset($things[$card->id]));
 
-        return [] === $block->settings->items ? (float) ([] !== $things) : \count($given) / \count($block->settings->items);
+        return [] === $block->settings->items
+            ? (float) ([] !== $things)
+            : \count($given) / \count($block->settings->items);
     }
 
     /**
@@ -58,14 +60,22 @@ final readonly class Sort extends Things
     {
         $things = self::things($value);
         $known = array_filter($block->settings->items, static fn ($card): bool => '' !== $card->under);
-        $right = array_filter($known, static fn ($card): bool => \is_array($things[$card->id] ?? null) && $card->under === $things[$card->id]['under']);
+        $right = array_filter(
+            $known,
+            static fn ($card): bool => \is_array($things[$card->id] ?? null)
+                && $card->under === $things[$card->id]['under'],
+        );
 
         return [\count($right), \count($known)];
     }
 
     protected function thing(string $id, mixed $thing, Block $block): array
     {
-        if (!\is_array($thing) || !\is_string($under = $thing['under'] ?? null) || null === $block->settings->head($under)) {
+        if (
+            !\is_array($thing)
+            || !\is_string($under = $thing['under'] ?? null)
+            || null === $block->settings->head($under)
+        ) {
             throw UnusableValue::wrong();
         }
         /** @var array<string, mixed> $thing */
@@ -81,6 +91,10 @@ final readonly class Sort extends Things
         self::id($id);
         self::only(['place', 'under', 'text'], $thing);
 
-        return ['place' => $card['place'], 'text' => self::text($thing['text'] ?? null, self::LONGEST_CARD), 'under' => $card['under']];
+        return [
+            'place' => $card['place'],
+            'text' => self::text($thing['text'] ?? null, self::LONGEST_CARD),
+            'under' => $card['under'],
+        ];
     }
 }

@@ -27,7 +27,10 @@ final readonly class Table extends Things
     public function read(string $value, Block $block): string
     {
         $read = parent::read($value, $block);
-        if (\count(array_filter(self::things($read), static fn (mixed $thing): bool => !\is_string($thing))) > self::MOST_ADDED) {
+        if (
+            \count(array_filter(self::things($read), static fn (mixed $thing): bool => !\is_string($thing))) >
+            self::MOST_ADDED
+        ) {
             throw UnusableValue::tooLong();
         }
 
@@ -39,12 +42,19 @@ final readonly class Table extends Things
      */
     public function share(string $value, Block $block): float
     {
-        $filled = array_filter(self::things($value), static fn ($cell): bool => \is_string($cell) && '' !== trim($cell));
+        $filled = array_filter(
+            self::things($value),
+            static fn ($cell): bool => \is_string($cell) && '' !== trim($cell),
+        );
         $given = \count($block->settings->items) * \count($block->settings->heads);
         if (0 === $given) {
             return (float) ([] !== $filled);
         }
-        $ofGiven = array_filter($filled, static fn (string $key): bool => null !== $block->settings->item(explode('|', $key)[0]), \ARRAY_FILTER_USE_KEY);
+        $ofGiven = array_filter(
+            $filled,
+            static fn (string $key): bool => null !== $block->settings->item(explode('|', $key)[0]),
+            \ARRAY_FILTER_USE_KEY,
+        );
 
         return \count($ofGiven) / $given;
     }
@@ -53,11 +63,15 @@ final readonly class Table extends Things
     {
         $parts = explode('|', $id);
         if (1 === \count($parts)) {
-            return $block->settings->growing && null === $block->settings->item(self::id($id)) ? self::place($thing) : throw UnusableValue::wrong();
+            return $block->settings->growing && null === $block->settings->item(self::id($id))
+                ? self::place($thing)
+                : throw UnusableValue::wrong();
         }
         [$row, $column] = $parts;
         $known = null !== $block->settings->item($row) || ($block->settings->growing && '' !== self::id($row));
 
-        return 2 === \count($parts) && $known && null !== $block->settings->head($column) ? self::text($thing, self::LONGEST_CELL) : throw UnusableValue::wrong();
+        return 2 === \count($parts) && $known && null !== $block->settings->head($column)
+            ? self::text($thing, self::LONGEST_CELL)
+            : throw UnusableValue::wrong();
     }
 }

@@ -52,7 +52,9 @@ abstract readonly class Things implements SlotKind
         return match (true) {
             $theirs === $mine || $mine === $base => $theirs,
             $theirs === $base => $mine,
-            default => self::written((new ByThing(static::TEXTS))->merge(self::things($base), self::things($theirs), self::things($mine))),
+            default => self::written(
+                (new ByThing(static::TEXTS))->merge(self::things($base), self::things($theirs), self::things($mine)),
+            ),
         };
     }
 
@@ -107,7 +109,9 @@ abstract readonly class Things implements SlotKind
      */
     protected static function place(mixed $place): float
     {
-        return (\is_int($place) || \is_float($place)) && abs($place) < 1e9 ? round((float) $place, 9) : throw UnusableValue::wrong();
+        return (\is_int($place) || \is_float($place)) && abs($place) < 1e9
+            ? round((float) $place, 9)
+            : throw UnusableValue::wrong();
     }
 
     /**
@@ -128,6 +132,9 @@ abstract readonly class Things implements SlotKind
         }
         ksort($things, \SORT_STRING);
 
-        return json_encode($things, \JSON_THROW_ON_ERROR | \JSON_UNESCAPED_UNICODE | \JSON_UNESCAPED_SLASHES | \JSON_FORCE_OBJECT);
+        return json_encode(
+            $things,
+            \JSON_THROW_ON_ERROR | \JSON_UNESCAPED_UNICODE | \JSON_UNESCAPED_SLASHES | \JSON_FORCE_OBJECT,
+        );
     }
 }

@@ -15,8 +15,14 @@ final readonly class Entry
      * @param int    $end   milliseconds since 1970
      * @param string $where an address, or a place; '' for neither
      */
-    public function __construct(public string $uid, public string $title, public int $start, public int $end, public string $where = '', public string $text = '')
-    {
+    public function __construct(
+        public string $uid,
+        public string $title,
+        public int $start,
+        public int $end,
+        public string $where = '',
+        public string $text = '',
+    ) {
     }
 
     /**
@@ -24,6 +30,9 @@ final readonly class Entry
      */
     public function digest(): string
     {
-        return hash('sha256', json_encode([$this->title, $this->start, $this->end, $this->where, $this->text], \JSON_THROW_ON_ERROR));
+        return hash(
+            'sha256',
+            json_encode([$this->title, $this->start, $this->end, $this->where, $this->text], \JSON_THROW_ON_ERROR),
+        );
     }
 }

@@ -26,19 +26,27 @@ final class LessonEntries
      */
     public static function of(array $lesson, array $order, bool $withRooms = false): array
     {
-        $entries = [new Entry(
-            'lesson-'.$lesson['id'].self::HOST,
-            $lesson['title'].' · '.$lesson['class'],
-            $lesson['start'],
-            $lesson['start'] + self::MINUTE * $lesson['minutes'],
-            $lesson['where'],
-            implode("\n\n", array_unique([$lesson['text'], ...self::roomsByRound($order)])),
-        )];
+        $entries = [
+            new Entry(
+                'lesson-'.$lesson['id'].self::HOST,
+                $lesson['title'].' · '.$lesson['class'],
+                $lesson['start'],
+                $lesson['start'] + self::MINUTE * $lesson['minutes'],
+                $lesson['where'],
+                implode("\n\n", array_unique([$lesson['text'], ...self::roomsByRound($order)])),
+            ),
+        ];
         $at = $lesson['start'];
         foreach ($withRooms ? $order : [] as $segment) {
             $end = $at + self::MINUTE * $segment['minutes'];
             foreach (null === $segment['round'] ? [] : $segment['rooms'] as $room) {
-                $entries[] = new Entry(self::ROOM."{$segment['round']}-{$room['group']}".self::HOST, $room['name'], $at, $end, $room['where']);
+                $entries[] = new Entry(
+                    self::ROOM."{$segment['round']}-{$room['group']}".self::HOST,
+                    $room['name'],
+                    $at,
+                    $end,
+                    $room['where'],
+                );
             }
             $at = $end;
         }

@@ -22,8 +22,26 @@ final readonly class CopyOfOthers implements Check
     public function find(Plan $plan): array
     {
         $groups = array_flip(array_map(static fn (PlannedGroup $group): string => $group->id, $plan->groups));
-        $strange = array_values(array_filter($plan->copies, static fn (PlannedCopy $copy): bool => !$copy->here || (null !== $copy->group && !isset($groups[$copy->group]))));
+        $strange = array_values(
+            array_filter(
+                $plan->copies,
+                static fn (PlannedCopy $copy): bool => !$copy->here
+                    || (null !== $copy->group && !isset($groups[$copy->group])),
+            ),
+        );
 
-        return [] === $strange ? [] : [new Finding('copyOfOthers', Weight::Stop, new Message('ready.copy_of_others', ['copies' => Said::named($strange), 'count' => \count($strange)]), Mend::Materials)];
+        return [] === $strange
+            ? []
+            : [
+                new Finding(
+                    'copyOfOthers',
+                    Weight::Stop,
+                    new Message('ready.copy_of_others', [
+                        'copies' => Said::named($strange),
+                        'count' => \count($strange),
+                    ]),
+                    Mend::Materials,
+                ),
+            ];
     }
 }

@@ -21,6 +21,15 @@ final readonly class GuessableLink implements Check
     {
         $guessable = array_filter($plan->rooms, static fn (PlannedRoom $room): bool => $room->guessable);
 
-        return [] === $guessable ? [] : [new Finding('guessableLink', Weight::Look, new Message('ready.guessable_link', ['count' => \count($guessable)]), Mend::Rooms)];
+        return [] === $guessable
+            ? []
+            : [
+                new Finding(
+                    'guessableLink',
+                    Weight::Look,
+                    new Message('ready.guessable_link', ['count' => \count($guessable)]),
+                    Mend::Rooms,
+                ),
+            ];
     }
 }

@@ -20,9 +20,23 @@ final readonly class InTwoGroups implements Check
 {
     public function find(Plan $plan): array
     {
-        $times = array_count_values(array_merge([], ...array_map(static fn (PlannedGroup $group): array => $group->students, $plan->groups)));
+        $times = array_count_values(
+            array_merge([], ...array_map(static fn (PlannedGroup $group): array => $group->students, $plan->groups)),
+        );
         $twice = array_map(strval(...), array_keys(array_filter($times, static fn (int $n): bool => $n > 1)));
 
-        return [] === $twice ? [] : [new Finding('inTwoGroups', Weight::Stop, new Message('ready.in_two_groups', ['students' => Said::some($plan->names($twice)), 'count' => \count($twice)]), Mend::Desk)];
+        return [] === $twice
+            ? []
+            : [
+                new Finding(
+                    'inTwoGroups',
+                    Weight::Stop,
+                    new Message('ready.in_two_groups', [
+                        'students' => Said::some($plan->names($twice)),
+                        'count' => \count($twice),
+                    ]),
+                    Mend::Desk,
+                ),
+            ];
     }
 }

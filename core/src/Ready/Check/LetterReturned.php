@@ -19,6 +19,18 @@ final readonly class LetterReturned implements Check
 {
     public function find(Plan $plan): array
     {
-        return [] === $plan->returned ? [] : [new Finding('letterReturned', Weight::Look, new Message('ready.letter_returned', ['students' => Said::some($plan->returned), 'count' => \count($plan->returned)]), Mend::Sending)];
+        return [] === $plan->returned
+            ? []
+            : [
+                new Finding(
+                    'letterReturned',
+                    Weight::Look,
+                    new Message('ready.letter_returned', [
+                        'students' => Said::some($plan->returned),
+                        'count' => \count($plan->returned),
+                    ]),
+                    Mend::Sending,
+                ),
+            ];
     }
 }

@@ -28,7 +28,14 @@ final readonly class LinksAlike implements Check
         foreach ($hosts as $i => $one) {
             foreach (\array_slice($hosts, $i + 1) as $other) {
                 if ($one->looksLike($other)) {
-                    return [new Finding('linksAlike', Weight::Look, new Message('ready.links_alike', ['one' => $one->host, 'other' => $other->host]), Mend::Rooms)];
+                    return [
+                        new Finding(
+                            'linksAlike',
+                            Weight::Look,
+                            new Message('ready.links_alike', ['one' => $one->host, 'other' => $other->host]),
+                            Mend::Rooms,
+                        ),
+                    ];
                 }
             }
         }

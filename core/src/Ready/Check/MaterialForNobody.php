@@ -19,9 +19,22 @@ final readonly class MaterialForNobody implements Check
 {
     public function find(Plan $plan): array
     {
-        return array_values(array_map(
-            static fn (PlannedMaterial $material): Finding => new Finding('materialForNobody', Weight::Look, new Message('ready.material_for_nobody', ['title' => $material->title]), Mend::Materials, null, $material->id),
-            array_filter($plan->materials, static fn (PlannedMaterial $material): bool => [] !== $material->gets && [] === array_filter($material->gets, \is_string(...))),
-        ));
+        return array_values(
+            array_map(
+                static fn (PlannedMaterial $material): Finding => new Finding(
+                    'materialForNobody',
+                    Weight::Look,
+                    new Message('ready.material_for_nobody', ['title' => $material->title]),
+                    Mend::Materials,
+                    null,
+                    $material->id,
+                ),
+                array_filter(
+                    $plan->materials,
+                    static fn (PlannedMaterial $material): bool => [] !== $material->gets
+                        && [] === array_filter($material->gets, \is_string(...)),
+                ),
+            ),
+        );
     }
 }

@@ -23,13 +23,17 @@ final readonly class NoGroups implements Check
         }
         $count = ['students' => \count($plan->students)];
 
-        return [new Finding(
-            'noGroups',
-            Weight::Stop,
-            new Message('ready.no_groups', $count),
-            Mend::Deal,
-            null === $plan->mixedBy ? new Message('ready.press.deal', $count) : new Message('ready.press.mix', $count + ['attribute' => $plan->mixedBy]),
-            other: null === $plan->mixedBy ? null : Mend::DealAtRandom,
-        )];
+        return [
+            new Finding(
+                'noGroups',
+                Weight::Stop,
+                new Message('ready.no_groups', $count),
+                Mend::Deal,
+                null === $plan->mixedBy
+                    ? new Message('ready.press.deal', $count)
+                    : new Message('ready.press.mix', $count + ['attribute' => $plan->mixedBy]),
+                other: null === $plan->mixedBy ? null : Mend::DealAtRandom,
+            ),
+        ];
     }
 }

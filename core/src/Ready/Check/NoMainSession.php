@@ -22,12 +22,25 @@ final readonly class NoMainSession implements Check
     public function find(Plan $plan): array
     {
         $main = $plan->places()[MainSession::PLACE] ?? null;
-        $isAway = [] !== array_filter($plan->rooms, static fn (PlannedRoom $room): bool => $room->state->hasLink() && $room->source->hasLink());
+        $isAway =
+            [] !==
+            array_filter(
+                $plan->rooms,
+                static fn (PlannedRoom $room): bool => $room->state->hasLink() && $room->source->hasLink(),
+            );
         if (true === $main?->state->hasLink() || true === $main?->working || $plan->settingUp || !$isAway) {
             return [];
         }
         $mend = SourceKind::OwnLinks === ($main->source ?? $plan->source) ? Mend::SayWhere : Mend::SetUp;
 
-        return [new Finding('noMainSession', Weight::Look, new Message('ready.no_main_session', []), $mend, Mend::SayWhere === $mend ? new Message('ready.press.say_where_main') : $plan->setUp)];
+        return [
+            new Finding(
+                'noMainSession',
+                Weight::Look,
+                new Message('ready.no_main_session', []),
+                $mend,
+                Mend::SayWhere === $mend ? new Message('ready.press.say_where_main') : $plan->setUp,
+            ),
+        ];
     }
 }

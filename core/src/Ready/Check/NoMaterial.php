@@ -19,7 +19,15 @@ final readonly class NoMaterial implements Check
     public function find(Plan $plan): array
     {
         return [] === $plan->materials && [] !== $plan->groups && !$plan->talkOnly
-            ? [new Finding('noMaterial', Weight::Stop, new Message('ready.no_material', []), Mend::WriteOriginal, other: Mend::TalkOnly)]
+            ? [
+                new Finding(
+                    'noMaterial',
+                    Weight::Stop,
+                    new Message('ready.no_material', []),
+                    Mend::WriteOriginal,
+                    other: Mend::TalkOnly,
+                ),
+            ]
             : [];
     }
 }

@@ -20,8 +20,13 @@ final readonly class NoShareOut implements Check
     public function find(Plan $plan): array
     {
         $rounds = array_filter($plan->order, static fn (array $segment): bool => SegmentKind::Round === $segment[0]);
-        $share = array_filter($plan->order, static fn (array $segment): bool => SegmentKind::ShareOut === $segment[0] && $segment[1] > 0);
+        $share = array_filter(
+            $plan->order,
+            static fn (array $segment): bool => SegmentKind::ShareOut === $segment[0] && $segment[1] > 0,
+        );
 
-        return [] === $rounds || [] !== $share ? [] : [new Finding('noShareOut', Weight::Look, new Message('ready.no_share_out', []), Mend::Order)];
+        return [] === $rounds || [] !== $share
+            ? []
+            : [new Finding('noShareOut', Weight::Look, new Message('ready.no_share_out', []), Mend::Order)];
     }
 }

@@ -18,6 +18,15 @@ final readonly class NobodyOnTheList implements Check
 {
     public function find(Plan $plan): array
     {
-        return [] === $plan->students ? [new Finding('nobodyOnTheList', Weight::Stop, new Message('ready.nobody_on_the_list', []), Mend::Roster)] : [];
+        return [] === $plan->students
+            ? [
+                new Finding(
+                    'nobodyOnTheList',
+                    Weight::Stop,
+                    new Message('ready.nobody_on_the_list', []),
+                    Mend::Roster,
+                ),
+            ]
+            : [];
     }
 }

@@ -25,9 +25,33 @@ final readonly class NobodyOpens implements Check
             return [];
         }
         $places = $plan->places();
-        $without = array_values(array_filter($plan->groups, static fn (PlannedGroup $group): bool => ($places[$group->id]->source ?? $plan->source)->mayNeedOpening()
-            && [] === WayIn::openers($plan->openedBy, array_intersect_key($group->roles, array_flip($plan->here($group))))));
+        $without = array_values(
+            array_filter(
+                $plan->groups,
+                static fn (PlannedGroup $group): bool => (
+                    $places[$group->id]->source ?? $plan->source
+                )->mayNeedOpening()
+                    && [] ===
+                        WayIn::openers(
+                            $plan->openedBy,
+                            array_intersect_key($group->roles, array_flip($plan->here($group))),
+                        ),
+            ),
+        );
 
-        return [] === $without ? [] : [new Finding('nobodyOpens', Weight::Stop, new Message('ready.nobody_opens', ['groups' => Said::named($without), 'count' => \count($without), 'role' => $plan->openedBy]), Mend::Desk)];
+        return [] === $without
+            ? []
+            : [
+                new Finding(
+                    'nobodyOpens',
+                    Weight::Stop,
+                    new Message('ready.nobody_opens', [
+                        'groups' => Said::named($without),
+                        'count' => \count($without),
+                        'role' => $plan->openedBy,
+                    ]),
+                    Mend::Desk,
+                ),
+            ];
     }
 }

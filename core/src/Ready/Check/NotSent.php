@@ -18,6 +18,16 @@ final readonly class NotSent implements Check
 {
     public function find(Plan $plan): array
     {
-        return 0 === $plan->unsent || $plan->settingUp ? [] : [new Finding('notSent', Weight::Look, new Message('ready.not_sent', ['count' => $plan->unsent]), Mend::SetUp, $plan->setUp)];
+        return 0 === $plan->unsent || $plan->settingUp
+            ? []
+            : [
+                new Finding(
+                    'notSent',
+                    Weight::Look,
+                    new Message('ready.not_sent', ['count' => $plan->unsent]),
+                    Mend::SetUp,
+                    $plan->setUp,
+                ),
+            ];
     }
 }

@@ -19,8 +19,26 @@ final readonly class NotToBeHeard implements Check
 {
     public function find(Plan $plan): array
     {
-        $silent = $plan->cannotReadYet ? array_values(array_filter($plan->materials, static fn (PlannedMaterial $material): bool => !$material->spoken && null === $material->unfinished)) : [];
+        $silent = $plan->cannotReadYet
+            ? array_values(
+                array_filter(
+                    $plan->materials,
+                    static fn (PlannedMaterial $material): bool => !$material->spoken
+                        && null === $material->unfinished,
+                ),
+            )
+            : [];
 
-        return array_map(static fn (PlannedMaterial $material): Finding => new Finding('notToBeHeard', Weight::Look, new Message('ready.not_to_be_heard', ['title' => $material->title]), Mend::WriteOriginal, new Message('ready.press.add_spoken_note'), $material->id), $silent);
+        return array_map(
+            static fn (PlannedMaterial $material): Finding => new Finding(
+                'notToBeHeard',
+                Weight::Look,
+                new Message('ready.not_to_be_heard', ['title' => $material->title]),
+                Mend::WriteOriginal,
+                new Message('ready.press.add_spoken_note'),
+                $material->id,
+            ),
+            $silent,
+        );
     }
 }

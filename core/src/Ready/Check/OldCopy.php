@@ -23,8 +23,20 @@ final readonly class OldCopy implements Check
         foreach ($plan->materials as $material) {
             $versions[$material->id] = $material->version;
         }
-        $old = array_filter($plan->copies, static fn (PlannedCopy $copy): bool => $copy->version < ($versions[$copy->original] ?? 0));
+        $old = array_filter(
+            $plan->copies,
+            static fn (PlannedCopy $copy): bool => $copy->version < ($versions[$copy->original] ?? 0),
+        );
 
-        return [] === $old ? [] : [new Finding('oldCopy', Weight::Look, new Message('ready.old_copy', ['count' => \count($old)]), Mend::BringChanges)];
+        return [] === $old
+            ? []
+            : [
+                new Finding(
+                    'oldCopy',
+                    Weight::Look,
+                    new Message('ready.old_copy', ['count' => \count($old)]),
+                    Mend::BringChanges,
+                ),
+            ];
     }
 }

@@ -20,6 +20,15 @@ final readonly class OrderTooLong implements Check
     {
         $sum = array_sum(array_map(static fn (array $segment): int => $segment[1], $plan->order));
 
-        return $sum <= $plan->minutes ? [] : [new Finding('orderTooLong', Weight::Stop, new Message('ready.order_too_long', ['planned' => $sum, 'minutes' => $plan->minutes]), Mend::Order)];
+        return $sum <= $plan->minutes
+            ? []
+            : [
+                new Finding(
+                    'orderTooLong',
+                    Weight::Stop,
+                    new Message('ready.order_too_long', ['planned' => $sum, 'minutes' => $plan->minutes]),
+                    Mend::Order,
+                ),
+            ];
     }
 }

@@ -19,9 +19,18 @@ final readonly class OriginalOpen implements Check
 {
     public function find(Plan $plan): array
     {
-        return array_values(array_map(
-            static fn (PlannedMaterial $material): Finding => new Finding('originalOpen', Weight::Stop, new Message('ready.original_open', ['title' => $material->title]), Mend::Materials, null, $material->id),
-            array_filter($plan->materials, static fn (PlannedMaterial $material): bool => $material->open),
-        ));
+        return array_values(
+            array_map(
+                static fn (PlannedMaterial $material): Finding => new Finding(
+                    'originalOpen',
+                    Weight::Stop,
+                    new Message('ready.original_open', ['title' => $material->title]),
+                    Mend::Materials,
+                    null,
+                    $material->id,
+                ),
+                array_filter($plan->materials, static fn (PlannedMaterial $material): bool => $material->open),
+            ),
+        );
     }
 }

@@ -19,8 +19,22 @@ final readonly class PassUnused implements Check
 {
     public function find(Plan $plan): array
     {
-        $unused = array_values(array_filter($plan->unused ?? [], static fn (string $student): bool => isset($plan->students[$student])));
+        $unused = array_values(
+            array_filter($plan->unused ?? [], static fn (string $student): bool => isset($plan->students[$student])),
+        );
 
-        return [] === $unused ? [] : [new Finding('passUnused', Weight::Look, new Message('ready.pass_unused', ['students' => Said::some($plan->names($unused)), 'count' => \count($unused)]), Mend::Slips)];
+        return [] === $unused
+            ? []
+            : [
+                new Finding(
+                    'passUnused',
+                    Weight::Look,
+                    new Message('ready.pass_unused', [
+                        'students' => Said::some($plan->names($unused)),
+                        'count' => \count($unused),
+                    ]),
+                    Mend::Slips,
+                ),
+            ];
     }
 }

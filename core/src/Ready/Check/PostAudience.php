@@ -20,8 +20,29 @@ final readonly class PostAudience implements Check
 {
     public function find(Plan $plan): array
     {
-        $wrong = array_values(array_filter($plan->posts, static fn (PlannedPost $post): bool => [] !== array_diff($post->audience, $post->members) || [] !== array_diff($post->members, $post->audience)));
+        $wrong = array_values(
+            array_filter(
+                $plan->posts,
+                static fn (PlannedPost $post): bool => [] !== array_diff($post->audience, $post->members)
+                    || [] !== array_diff($post->members, $post->audience),
+            ),
+        );
 
-        return [] === $wrong ? [] : [new Finding('postAudience', Weight::Stop, new Message('ready.post_audience', ['groups' => Said::some(array_map(static fn (PlannedPost $post): string => $post->name, $wrong)), 'count' => \count($wrong)]), Mend::SetUp, $plan->setUp)];
+        return [] === $wrong
+            ? []
+            : [
+                new Finding(
+                    'postAudience',
+                    Weight::Stop,
+                    new Message('ready.post_audience', [
+                        'groups' => Said::some(
+                            array_map(static fn (PlannedPost $post): string => $post->name, $wrong),
+                        ),
+                        'count' => \count($wrong),
+                    ]),
+                    Mend::SetUp,
+                    $plan->setUp,
+                ),
+            ];
     }
 }

@@ -21,8 +21,27 @@ final readonly class RoomFailed implements Check
 {
     public function find(Plan $plan): array
     {
-        $failed = array_values(array_filter($plan->rooms, static fn (PlannedRoom $room): bool => RoomState::Failed === $room->state && !$room->working));
+        $failed = array_values(
+            array_filter(
+                $plan->rooms,
+                static fn (PlannedRoom $room): bool => RoomState::Failed === $room->state && !$room->working,
+            ),
+        );
 
-        return [] === $failed || $plan->settingUp ? [] : [new Finding('roomFailed', Weight::Stop, new Message('ready.room_failed', ['rooms' => Said::named($failed), 'count' => \count($failed), 'why' => $failed[0]->failure ?? '']), Mend::MakeRooms, new Message('ready.press.try_again', ['rooms' => \count($failed)]))];
+        return [] === $failed || $plan->settingUp
+            ? []
+            : [
+                new Finding(
+                    'roomFailed',
+                    Weight::Stop,
+                    new Message('ready.room_failed', [
+                        'rooms' => Said::named($failed),
+                        'count' => \count($failed),
+                        'why' => $failed[0]->failure ?? '',
+                    ]),
+                    Mend::MakeRooms,
+                    new Message('ready.press.try_again', ['rooms' => \count($failed)]),
+                ),
+            ];
     }
 }

@@ -20,8 +20,20 @@ final readonly class RoomLost implements Check
 {
     public function find(Plan $plan): array
     {
-        $lost = array_values(array_filter($plan->rooms, static fn (PlannedRoom $room): bool => $room->lost && !$room->working));
+        $lost = array_values(
+            array_filter($plan->rooms, static fn (PlannedRoom $room): bool => $room->lost && !$room->working),
+        );
 
-        return [] === $lost || $plan->settingUp ? [] : [new Finding('roomLost', Weight::Look, new Message('ready.room_lost', ['rooms' => Said::named($lost), 'count' => \count($lost)]), Mend::SetUp, $plan->setUp)];
+        return [] === $lost || $plan->settingUp
+            ? []
+            : [
+                new Finding(
+                    'roomLost',
+                    Weight::Look,
+                    new Message('ready.room_lost', ['rooms' => Said::named($lost), 'count' => \count($lost)]),
+                    Mend::SetUp,
+                    $plan->setUp,
+                ),
+            ];
     }
 }

@@ -20,8 +20,28 @@ final readonly class RoomUntried implements Check
 {
     public function find(Plan $plan): array
     {
-        $untried = array_values(array_filter($plan->rooms, static fn (PlannedRoom $room): bool => $room->state->hasLink() && $room->source->mayNeedOpening() && !$room->tried && !$room->inUse));
+        $untried = array_values(
+            array_filter(
+                $plan->rooms,
+                static fn (PlannedRoom $room): bool => $room->state->hasLink()
+                    && $room->source->mayNeedOpening()
+                    && !$room->tried
+                    && !$room->inUse,
+            ),
+        );
 
-        return [] === $untried ? [] : [new Finding('roomUntried', Weight::Look, new Message('ready.room_untried', ['rooms' => Said::named($untried), 'count' => \count($untried)]), Mend::Rooms)];
+        return [] === $untried
+            ? []
+            : [
+                new Finding(
+                    'roomUntried',
+                    Weight::Look,
+                    new Message('ready.room_untried', [
+                        'rooms' => Said::named($untried),
+                        'count' => \count($untried),
+                    ]),
+                    Mend::Rooms,
+                ),
+            ];
     }
 }

@@ -18,6 +18,14 @@ final readonly class RuleBroken implements Check
 {
     public function find(Plan $plan): array
     {
-        return array_map(static fn (Message $rule): Finding => new Finding('ruleBroken', Weight::Stop, new Message('ready.rule_broken', ['rule' => $rule]), Mend::Repair), $plan->broken);
+        return array_map(
+            static fn (Message $rule): Finding => new Finding(
+                'ruleBroken',
+                Weight::Stop,
+                new Message('ready.rule_broken', ['rule' => $rule]),
+                Mend::Repair,
+            ),
+            $plan->broken,
+        );
     }
 }

@@ -26,7 +26,18 @@ final readonly class SameVariant implements Check
         $findings = [];
         foreach ($plan->materials as $material) {
             foreach (self::twice($plan, $material) as $variant => $groups) {
-                $findings[] = new Finding('sameVariant', Weight::Look, new Message('ready.same_variant', ['title' => $material->title, 'variant' => $variant, 'groups' => array_values(array_intersect_key($names, array_flip($groups)))]), Mend::Materials, null, $material->id);
+                $findings[] = new Finding(
+                    'sameVariant',
+                    Weight::Look,
+                    new Message('ready.same_variant', [
+                        'title' => $material->title,
+                        'variant' => $variant,
+                        'groups' => array_values(array_intersect_key($names, array_flip($groups))),
+                    ]),
+                    Mend::Materials,
+                    null,
+                    $material->id,
+                );
             }
         }
 

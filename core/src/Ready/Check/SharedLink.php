@@ -26,7 +26,13 @@ final readonly class SharedLink implements Check
         }
 
         return array_map(
-            static fn (array $rooms): Finding => new Finding('sharedLink', Weight::Stop, new Message('ready.shared_link', ['rooms' => $rooms]), Mend::SayWhere, new Message('ready.press.say_where', ['groups' => \count($rooms)])),
+            static fn (array $rooms): Finding => new Finding(
+                'sharedLink',
+                Weight::Stop,
+                new Message('ready.shared_link', ['rooms' => $rooms]),
+                Mend::SayWhere,
+                new Message('ready.press.say_where', ['groups' => \count($rooms)]),
+            ),
             array_values(array_filter($by, static fn (array $rooms): bool => \count($rooms) > 1)),
         );
     }

@@ -20,6 +20,18 @@ final readonly class ShortVisits implements Check
     {
         $groups = \count($plan->groups);
 
-        return 0 === $groups || $plan->roundMinutes >= $groups ? [] : [new Finding('shortVisits', Weight::Look, new Message('ready.short_visits', ['groups' => $groups, 'seconds' => intdiv(60 * $plan->roundMinutes, $groups)]), Mend::Order)];
+        return 0 === $groups || $plan->roundMinutes >= $groups
+            ? []
+            : [
+                new Finding(
+                    'shortVisits',
+                    Weight::Look,
+                    new Message('ready.short_visits', [
+                        'groups' => $groups,
+                        'seconds' => intdiv(60 * $plan->roundMinutes, $groups),
+                    ]),
+                    Mend::Order,
+                ),
+            ];
     }
 }

@@ -20,8 +20,19 @@ final readonly class SmallGroup implements Check
 {
     public function find(Plan $plan): array
     {
-        $small = array_values(array_filter($plan->groups, static fn (PlannedGroup $group): bool => \count($plan->here($group)) < 2));
+        $small = array_values(
+            array_filter($plan->groups, static fn (PlannedGroup $group): bool => \count($plan->here($group)) < 2),
+        );
 
-        return [] === $small || 1 === \count($plan->students) ? [] : [new Finding('smallGroup', Weight::Look, new Message('ready.small_group', ['groups' => Said::named($small), 'count' => \count($small)]), Mend::Desk)];
+        return [] === $small || 1 === \count($plan->students)
+            ? []
+            : [
+                new Finding(
+                    'smallGroup',
+                    Weight::Look,
+                    new Message('ready.small_group', ['groups' => Said::named($small), 'count' => \count($small)]),
+                    Mend::Desk,
+                ),
+            ];
     }
 }

@@ -24,6 +24,13 @@ final readonly class UnevenSizes implements Check
             return [];
         }
 
-        return [new Finding('unevenSizes', Weight::Look, new Message('ready.uneven_sizes', ['least' => min($sizes), 'most' => max($sizes)]), Mend::Desk)];
+        return [
+            new Finding(
+                'unevenSizes',
+                Weight::Look,
+                new Message('ready.uneven_sizes', ['least' => min($sizes), 'most' => max($sizes)]),
+                Mend::Desk,
+            ),
+        ];
     }
 }

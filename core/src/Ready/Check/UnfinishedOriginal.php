@@ -19,9 +19,24 @@ final readonly class UnfinishedOriginal implements Check
 {
     public function find(Plan $plan): array
     {
-        return array_values(array_map(
-            static fn (PlannedMaterial $material): Finding => new Finding('unfinishedOriginal', Weight::Stop, new Message('ready.unfinished_original', ['title' => $material->title, 'why' => $material->unfinished ?? '']), Mend::WriteOriginal, new Message('ready.press.finish', ['title' => $material->title]), $material->id),
-            array_filter($plan->materials, static fn (PlannedMaterial $material): bool => null !== $material->unfinished),
-        ));
+        return array_values(
+            array_map(
+                static fn (PlannedMaterial $material): Finding => new Finding(
+                    'unfinishedOriginal',
+                    Weight::Stop,
+                    new Message('ready.unfinished_original', [
+                        'title' => $material->title,
+                        'why' => $material->unfinished ?? '',
+                    ]),
+                    Mend::WriteOriginal,
+                    new Message('ready.press.finish', ['title' => $material->title]),
+                    $material->id,
+                ),
+                array_filter(
+                    $plan->materials,
+                    static fn (PlannedMaterial $material): bool => null !== $material->unfinished,
+                ),
+            ),
+        );
     }
 }

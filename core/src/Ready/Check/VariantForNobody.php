@@ -21,9 +21,23 @@ final readonly class VariantForNobody implements Check
     {
         $findings = [];
         foreach ($plan->materials as $material) {
-            $unused = $material->byStudent || [] === $material->gets || [] !== SameVariant::twice($plan, $material) ? [] : array_values(array_diff($material->variants, array_filter($material->gets, \is_string(...))));
+            $unused =
+                $material->byStudent || [] === $material->gets || [] !== SameVariant::twice($plan, $material)
+                    ? []
+                    : array_values(array_diff($material->variants, array_filter($material->gets, \is_string(...))));
             if ([] !== $unused) {
-                $findings[] = new Finding('variantForNobody', Weight::Look, new Message('ready.variant_for_nobody', ['title' => $material->title, 'variants' => Said::some($unused), 'count' => \count($unused)]), Mend::Materials, null, $material->id);
+                $findings[] = new Finding(
+                    'variantForNobody',
+                    Weight::Look,
+                    new Message('ready.variant_for_nobody', [
+                        'title' => $material->title,
+                        'variants' => Said::some($unused),
+                        'count' => \count($unused),
+                    ]),
+                    Mend::Materials,
+                    null,
+                    $material->id,
+                );
             }
         }
 

@@ -28,8 +28,21 @@ final readonly class WithoutCopy implements Check
             return [];
         }
 
-        return [$plan->settingUp
-            ? new Finding('copiesBeingMade', Weight::Stop, new Message('ready.copies_being_made', ['count' => $missing]), Mend::Wait)
-            : new Finding('withoutCopy', Weight::Stop, new Message('ready.without_copy', ['count' => $missing]), Mend::SetUp, $plan->setUp)];
+        return [
+            $plan->settingUp
+                ? new Finding(
+                    'copiesBeingMade',
+                    Weight::Stop,
+                    new Message('ready.copies_being_made', ['count' => $missing]),
+                    Mend::Wait,
+                )
+                : new Finding(
+                    'withoutCopy',
+                    Weight::Stop,
+                    new Message('ready.without_copy', ['count' => $missing]),
+                    Mend::SetUp,
+                    $plan->setUp,
+                ),
+        ];
     }
 }

@@ -23,23 +23,62 @@ final readonly class WithoutRoom implements Check
     public function find(Plan $plan): array
     {
         $places = $plan->places();
-        $without = array_values(array_filter($plan->groups, static function (PlannedGroup $group) use ($plan, $places): bool {
-            $room = $places[$group->id] ?? null;
+        $without = array_values(
+            array_filter($plan->groups, static function (PlannedGroup $group) use ($plan, $places): bool {
+                $room = $places[$group->id] ?? null;
 
-            return SourceKind::Classroom !== ($room->source ?? $plan->source) && (null === $room || RoomState::Planned === $room->state || ($plan->settingUp && !$room->state->hasLink()));
-        }));
+                return SourceKind::Classroom !== ($room->source ?? $plan->source)
+                    && (null === $room
+                        || RoomState::Planned === $room->state
+                        || ($plan->settingUp && !$room->state->hasLink()));
+            }),
+        );
         if ([] === $without) {
             return [];
         }
         $said = ['groups' => Said::named($without), 'count' => \count($without)];
-        if ($plan->settingUp || [] !== array_filter($without, static fn (PlannedGroup $group): bool => $places[$group->id]->working ?? false)) {
-            return [new Finding('roomsBeingMade', Weight::Stop, new Message('ready.rooms_being_made', ['made' => \count($plan->groups) - \count($without), 'groups' => \count($plan->groups)]), Mend::Wait)];
+        if (
+            $plan->settingUp
+            || [] !==
+                array_filter($without, static fn (PlannedGroup $group): bool => $places[$group->id]->working ?? false)
+        ) {
+            return [
+                new Finding(
+                    'roomsBeingMade',
+                    Weight::Stop,
+                    new Message('ready.rooms_being_made', [
+                        'made' => \count($plan->groups) - \count($without),
+                        'groups' => \count($plan->groups),
+                    ]),
+                    Mend::Wait,
+                ),
+            ];
         }
         $standing = \array_slice($plan->groups, 0, $plan->standingLinks);
-        $bySomebody = \count(array_filter($without, static fn (PlannedGroup $group): bool => SourceKind::OwnLinks === ($places[$group->id]->source ?? $plan->source) && !\in_array($group, $standing, true)));
+        $bySomebody = \count(
+            array_filter(
+                $without,
+                static fn (PlannedGroup $group): bool => SourceKind::OwnLinks ===
+                    ($places[$group->id]->source ?? $plan->source) && !\in_array($group, $standing, true),
+            ),
+        );
 
-        return [0 === $bySomebody
-            ? new Finding('withoutRoom', Weight::Stop, new Message('ready.without_room', $said), Mend::SetUp, $plan->setUp)
-            : new Finding('withoutRoom', Weight::Stop, new Message('ready.without_room', $said), Mend::SayWhere, new Message('ready.press.say_where', ['groups' => $bySomebody]))];
+        return [
+            0 === $bySomebody
+                ? new Finding(
+                    'withoutRoom',
+                    Weight::Stop,
+                    new Message('ready.without_room', $said),
+                    Mend::SetUp,
+                    $plan->setUp,
+                )
+                : new Finding(
+                    'withoutRoom',
+                    Weight::Stop,
+                    new Message('ready.without_room', $said),
+                    Mend::SayWhere,
+                    new Message('ready.press.say_where', ['groups' => $bySomebody]),
+                ),
+        ];
     }
 }

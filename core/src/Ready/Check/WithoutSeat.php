@@ -20,9 +20,24 @@ final readonly class WithoutSeat implements Check
 {
     public function find(Plan $plan): array
     {
-        $seated = array_merge([], ...array_map(static fn (PlannedGroup $group): array => $group->students, $plan->groups));
+        $seated = array_merge(
+            [],
+            ...array_map(static fn (PlannedGroup $group): array => $group->students, $plan->groups),
+        );
         $without = array_values(array_diff(array_map(strval(...), array_keys($plan->students)), $seated));
 
-        return [] === $plan->groups || [] === $without ? [] : [new Finding('withoutSeat', Weight::Stop, new Message('ready.without_seat', ['students' => Said::some($plan->names($without)), 'count' => \count($without)]), Mend::Repair)];
+        return [] === $plan->groups || [] === $without
+            ? []
+            : [
+                new Finding(
+                    'withoutSeat',
+                    Weight::Stop,
+                    new Message('ready.without_seat', [
+                        'students' => Said::some($plan->names($without)),
+                        'count' => \count($without),
+                    ]),
+                    Mend::Repair,
+                ),
+            ];
     }
 }

@@ -25,15 +25,32 @@ final readonly class WrongWriters implements Check
             $members[$group->id] = $plan->here($group);
         }
         $all = array_map(strval(...), array_keys($plan->students));
-        $wrong = array_values(array_filter($plan->copies, static function (PlannedCopy $copy) use ($members, $all): bool {
-            if (null === $copy->writers) {
-                return false;
-            }
-            $should = null !== $copy->student ? [$copy->student] : (null !== $copy->group ? $members[$copy->group] ?? [] : $all);
+        $wrong = array_values(
+            array_filter($plan->copies, static function (PlannedCopy $copy) use ($members, $all): bool {
+                if (null === $copy->writers) {
+                    return false;
+                }
+                $should =
+                    null !== $copy->student
+                        ? [$copy->student]
+                        : (null !== $copy->group
+                            ? $members[$copy->group] ?? []
+                            : $all);
 
-            return [] !== array_diff($copy->writers, $should) || [] !== array_diff($should, $copy->writers);
-        }));
+                return [] !== array_diff($copy->writers, $should) || [] !== array_diff($should, $copy->writers);
+            }),
+        );
 
-        return [] === $wrong ? [] : [new Finding('wrongWriters', Weight::Stop, new Message('ready.wrong_writers', ['copies' => Said::named($wrong), 'count' => \count($wrong)]), Mend::MakeCopies, new Message('ready.press.mend_copies', ['copies' => \count($wrong)]))];
+        return [] === $wrong
+            ? []
+            : [
+                new Finding(
+                    'wrongWriters',
+                    Weight::Stop,
+                    new Message('ready.wrong_writers', ['copies' => Said::named($wrong), 'count' => \count($wrong)]),
+                    Mend::MakeCopies,
+                    new Message('ready.press.mend_copies', ['copies' => \count($wrong)]),
+                ),
+            ];
     }
 }

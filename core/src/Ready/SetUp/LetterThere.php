@@ -12,7 +12,11 @@ final readonly class LetterThere
     /**
      * @param bool $arrived it was taken and has not come back
      */
-    public function __construct(public string $student, public string $address, public string $digest, public bool $arrived = true)
-    {
+    public function __construct(
+        public string $student,
+        public string $address,
+        public string $digest,
+        public bool $arrived = true,
+    ) {
     }
 }

@@ -14,7 +14,12 @@ final readonly class PostThere
      * @param list<string> $audience ids of who sees it
      * @param string       $digest   of what it was given; '' where it is not as it was given
      */
-    public function __construct(public string $id, public string $group, public string $name, public array $audience, public string $digest)
-    {
+    public function __construct(
+        public string $id,
+        public string $group,
+        public string $name,
+        public array $audience,
+        public string $digest,
+    ) {
     }
 }

@@ -15,7 +15,12 @@ use FreshHuddle\Core\Rooms\MainSession;
 final readonly class SetUpList
 {
     /** Rooms belong to groups and the class, whatever rounds they are in. */
-    private const OF_ROOMS = [StepKind::MakeRoom, StepKind::RenameRoom, StepKind::ChangeMembers, StepKind::RetireRoom];
+    private const OF_ROOMS = [
+        StepKind::MakeRoom,
+        StepKind::RenameRoom,
+        StepKind::ChangeMembers,
+        StepKind::RetireRoom,
+    ];
 
     /**
      * @param list<SetUpStep> $steps in the order in which they are done: what is made, group by group; then what is sent;
@@ -33,13 +38,20 @@ final readonly class SetUpList
         $steps = [...self::rooms($wanted, $there), ...self::copies($wanted, $there), ...self::posts($wanted, $there)];
         $order = array_flip(array_map(strval(...), array_keys($wanted->tables)));
         $rank = static fn (SetUpStep $step): int => null === $step->group ? -1 : $order[$step->group] ?? \PHP_INT_MAX;
-        usort($steps, static fn (SetUpStep $a, SetUpStep $b): int => [self::last($a), $rank($a)] <=> [self::last($b), $rank($b)]);
+        usort(
+            $steps,
+            static fn (SetUpStep $a, SetUpStep $b): int => [self::last($a), $rank($a)] <=> [self::last($b), $rank($b)],
+        );
         $going = \count($steps);
         while ($going > 0 && 1 === self::last($steps[$going - 1])) {
             --$going;
         }
 
-        return new self([...\array_slice($steps, 0, $going), ...self::letters($wanted, $there), ...\array_slice($steps, $going)]);
+        return new self([
+            ...\array_slice($steps, 0, $going),
+            ...self::letters($wanted, $there),
+            ...\array_slice($steps, $going),
+        ]);
     }
 
     /**
@@ -65,7 +77,7 @@ final readonly class SetUpList
                     }
                     $seen[$key] = true;
                 }
-                1 === self::last($step) ? $going[] = $step->forRound($round) : $steps[] = $step->forRound($round);
+                1 === self::last($step) ? ($going[] = $step->forRound($round)) : ($steps[] = $step->forRound($round));
             }
         }
 
@@ -85,7 +97,16 @@ final readonly class SetUpList
      */
     public function digest(): string
     {
-        return hash('xxh128', json_encode(array_map(static fn (SetUpStep $step): array => [$step->key(), $step->says, $step->count, $step->ids], $this->steps), \JSON_THROW_ON_ERROR));
+        return hash(
+            'xxh128',
+            json_encode(
+                array_map(
+                    static fn (SetUpStep $step): array => [$step->key(), $step->says, $step->count, $step->ids],
+                    $this->steps,
+                ),
+                \JSON_THROW_ON_ERROR,
+            ),
+        );
     }
 
     /**
@@ -134,20 +155,50 @@ final readonly class SetUpList
             unset($has[$room->place]);
             if (null === $is || !$is->made || $is->lost) {
                 if ($room->byUs) {
-                    $because = null === $is || !$is->made ? 'ready.set_up.because.no_room' : 'ready.set_up.because.room_lost';
-                    $steps[] = new SetUpStep(StepKind::MakeRoom, $group, $room->place, new Message('ready.set_up.make_room', ['room' => $room->name]), new Message($because));
+                    $because =
+                        null === $is || !$is->made
+                            ? 'ready.set_up.because.no_room'
+                            : 'ready.set_up.because.room_lost';
+                    $steps[] = new SetUpStep(
+                        StepKind::MakeRoom,
+                        $group,
+                        $room->place,
+                        new Message('ready.set_up.make_room', ['room' => $room->name]),
+                        new Message($because),
+                    );
                 }
                 continue;
             }
             if ($is->name !== $room->name && !$is->named) {
-                $steps[] = new SetUpStep(StepKind::RenameRoom, $group, $is->id, new Message('ready.set_up.rename_room', ['room' => $is->name, 'name' => $room->name]), new Message('ready.set_up.because.renamed'));
+                $steps[] = new SetUpStep(
+                    StepKind::RenameRoom,
+                    $group,
+                    $is->id,
+                    new Message('ready.set_up.rename_room', ['room' => $is->name, 'name' => $room->name]),
+                    new Message('ready.set_up.because.renamed'),
+                );
             }
             $in = array_values(array_diff($room->people, $is->people));
             $out = array_values(array_diff($is->people, $room->people));
             if ([] !== $in || [] !== $out) {
-                $says = [] === $out ? 'ready.set_up.give_access' : ([] === $in ? 'ready.set_up.take_access' : 'ready.set_up.change_access');
+                $says =
+                    [] === $out
+                        ? 'ready.set_up.give_access'
+                        : ([] === $in
+                            ? 'ready.set_up.take_access'
+                            : 'ready.set_up.change_access');
                 $name = static fn (string $id): string => $wanted->names[$id] ?? '?';
-                $steps[] = new SetUpStep(StepKind::ChangeMembers, $group, $is->id, new Message($says, ['room' => $is->name, 'in' => Said::some(array_map($name, $in)), 'out' => Said::some(array_map($name, $out))]), new Message('ready.set_up.because.members'));
+                $steps[] = new SetUpStep(
+                    StepKind::ChangeMembers,
+                    $group,
+                    $is->id,
+                    new Message($says, [
+                        'room' => $is->name,
+                        'in' => Said::some(array_map($name, $in)),
+                        'out' => Said::some(array_map($name, $out)),
+                    ]),
+                    new Message('ready.set_up.because.members'),
+                );
             }
         }
         foreach ($has as $room) {
@@ -159,8 +210,13 @@ final readonly class SetUpList
                 new Message('ready.set_up.because.table_gone'),
                 loses: match (true) {
                     !$room->known => new Message('ready.set_up.loses.unknown'),
-                    [] !== $room->inside => new Message('ready.set_up.loses.people', ['names' => $room->inside, 'count' => \count($room->inside)]),
-                    $room->recordings > 0 => new Message('ready.set_up.loses.recordings', ['count' => $room->recordings]),
+                    [] !== $room->inside => new Message('ready.set_up.loses.people', [
+                        'names' => $room->inside,
+                        'count' => \count($room->inside),
+                    ]),
+                    $room->recordings > 0 => new Message('ready.set_up.loses.recordings', [
+                        'count' => $room->recordings,
+                    ]),
                     default => null,
                 },
             );
@@ -191,10 +247,20 @@ final readonly class SetUpList
         $steps = [];
         foreach ($missing as $copies) {
             $goesOn = [] !== array_filter($copies, static fn (WantedCopy $copy): bool => $copy->earlier);
-            $steps[] = self::ofCopies(StepKind::MakeCopies, 'ready.set_up.make_copies', $goesOn ? 'ready.set_up.because.last_time' : 'ready.set_up.because.no_copy', $copies);
+            $steps[] = self::ofCopies(
+                StepKind::MakeCopies,
+                'ready.set_up.make_copies',
+                $goesOn ? 'ready.set_up.because.last_time' : 'ready.set_up.because.no_copy',
+                $copies,
+            );
         }
         foreach ($older as $copies) {
-            $steps[] = self::ofCopies(StepKind::BringCopies, 'ready.set_up.bring_copies', 'ready.set_up.because.older', $copies);
+            $steps[] = self::ofCopies(
+                StepKind::BringCopies,
+                'ready.set_up.bring_copies',
+                'ready.set_up.because.older',
+                $copies,
+            );
         }
         foreach ($has as $copy) {
             if (!$copy->waits) {
@@ -209,7 +275,12 @@ final readonly class SetUpList
                 $first->group,
                 // One that is asked about is asked about by itself.
                 $answers > 0 ? $first->id : $first->original,
-                1 === \count($copies) ? new Message('ready.set_up.retire_copy', ['copy' => $first->name]) : new Message('ready.set_up.retire_copies', ['count' => \count($copies), 'title' => $first->title]),
+                1 === \count($copies)
+                    ? new Message('ready.set_up.retire_copy', ['copy' => $first->name])
+                    : new Message('ready.set_up.retire_copies', [
+                        'count' => \count($copies),
+                        'title' => $first->title,
+                    ]),
                 new Message('ready.set_up.because.nobody_gets_it'),
                 \count($copies),
                 array_map(static fn (CopyThere $copy): string => $copy->id, $copies),
@@ -225,7 +296,14 @@ final readonly class SetUpList
      */
     private static function ofCopies(StepKind $kind, string $says, string $because, array $copies): SetUpStep
     {
-        return new SetUpStep($kind, $copies[0]->table, $copies[0]->original, new Message($says, ['count' => \count($copies), 'title' => $copies[0]->title]), new Message($because), \count($copies));
+        return new SetUpStep(
+            $kind,
+            $copies[0]->table,
+            $copies[0]->original,
+            new Message($says, ['count' => \count($copies), 'title' => $copies[0]->title]),
+            new Message($because),
+            \count($copies),
+        );
     }
 
     /**
@@ -242,15 +320,39 @@ final readonly class SetUpList
             unset($has[$post->group]);
             $said = ['group' => $wanted->tables[$post->group] ?? '', 'count' => \count($post->audience)];
             if (null === $is) {
-                $steps[] = new SetUpStep(StepKind::Post, $post->group, $post->group, new Message('ready.set_up.post', $said), new Message('ready.set_up.because.not_posted'));
+                $steps[] = new SetUpStep(
+                    StepKind::Post,
+                    $post->group,
+                    $post->group,
+                    new Message('ready.set_up.post', $said),
+                    new Message('ready.set_up.because.not_posted'),
+                );
             } elseif (!self::same($is->audience, $post->audience)) {
-                $steps[] = new SetUpStep(StepKind::ChangePost, $post->group, $post->group, new Message('ready.set_up.change_post', $said), new Message('ready.set_up.because.audience'));
+                $steps[] = new SetUpStep(
+                    StepKind::ChangePost,
+                    $post->group,
+                    $post->group,
+                    new Message('ready.set_up.change_post', $said),
+                    new Message('ready.set_up.because.audience'),
+                );
             } elseif ($is->digest !== $post->digest) {
-                $steps[] = new SetUpStep(StepKind::ChangePost, $post->group, $post->group, new Message('ready.set_up.change_post', $said), new Message('ready.set_up.because.post_older'));
+                $steps[] = new SetUpStep(
+                    StepKind::ChangePost,
+                    $post->group,
+                    $post->group,
+                    new Message('ready.set_up.change_post', $said),
+                    new Message('ready.set_up.because.post_older'),
+                );
             }
         }
         foreach ($has as $post) {
-            $steps[] = new SetUpStep(StepKind::Withdraw, $post->group, $post->id, new Message('ready.set_up.withdraw', ['group' => $post->name]), new Message('ready.set_up.because.not_wanted'));
+            $steps[] = new SetUpStep(
+                StepKind::Withdraw,
+                $post->group,
+                $post->id,
+                new Message('ready.set_up.withdraw', ['group' => $post->name]),
+                new Message('ready.set_up.because.not_wanted'),
+            );
         }
 
         return $steps;
@@ -271,8 +373,22 @@ final readonly class SetUpList
             if ($isSameAddress && (!$is->arrived || $is->digest === $letter->digest)) {
                 continue; // to an address that refuses it once more is of no use
             }
-            $because = null === $is ? 'ready.set_up.because.not_written' : ($isSameAddress ? 'ready.set_up.because.letter_older' : 'ready.set_up.because.other_address');
-            $steps[] = new SetUpStep(StepKind::Send, null, $letter->student, new Message('ready.set_up.send', ['name' => $wanted->names[$letter->student] ?? '', 'address' => $letter->address]), new Message($because));
+            $because =
+                null === $is
+                    ? 'ready.set_up.because.not_written'
+                    : ($isSameAddress
+                        ? 'ready.set_up.because.letter_older'
+                        : 'ready.set_up.because.other_address');
+            $steps[] = new SetUpStep(
+                StepKind::Send,
+                null,
+                $letter->student,
+                new Message('ready.set_up.send', [
+                    'name' => $wanted->names[$letter->student] ?? '',
+                    'address' => $letter->address,
+                ]),
+                new Message($because),
+            );
         }
 
         return $steps;
@@ -292,6 +408,8 @@ final readonly class SetUpList
      */
     private static function last(SetUpStep $step): int
     {
-        return \in_array($step->kind, [StepKind::RetireRoom, StepKind::RetireCopies, StepKind::Withdraw], true) ? 1 : 0;
+        return \in_array($step->kind, [StepKind::RetireRoom, StepKind::RetireCopies, StepKind::Withdraw], true)
+            ? 1
+            : 0;
     }
 }

@@ -38,7 +38,17 @@ final readonly class SetUpStep
      */
     public function forRound(string $round): self
     {
-        return new self($this->kind, $this->group, $this->subject, $this->says, $this->because, $this->count, $this->ids, $this->loses, $round);
+        return new self(
+            $this->kind,
+            $this->group,
+            $this->subject,
+            $this->says,
+            $this->because,
+            $this->count,
+            $this->ids,
+            $this->loses,
+            $round,
+        );
     }
 
     /**
@@ -46,7 +56,8 @@ final readonly class SetUpStep
      */
     public function key(): string
     {
-        return "{$this->kind->value}|{$this->group}|{$this->subject}".(null === $this->round ? '' : "|{$this->round}");
+        return "{$this->kind->value}|{$this->group}|{$this->subject}".
+            (null === $this->round ? '' : "|{$this->round}");
     }
 
     /**

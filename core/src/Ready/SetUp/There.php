@@ -15,7 +15,11 @@ final readonly class There
      * @param list<PostThere>   $posts
      * @param list<LetterThere> $letters
      */
-    public function __construct(public array $rooms = [], public array $copies = [], public array $posts = [], public array $letters = [])
-    {
+    public function __construct(
+        public array $rooms = [],
+        public array $copies = [],
+        public array $posts = [],
+        public array $letters = [],
+    ) {
     }
 }

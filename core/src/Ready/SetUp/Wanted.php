@@ -17,7 +17,13 @@ final readonly class Wanted
      * @param array<array-key, string> $names   of people, by id
      * @param array<array-key, string> $tables  names of groups by id, in the order of the floor
      */
-    public function __construct(public array $rooms = [], public array $copies = [], public array $posts = [], public array $letters = [], public array $names = [], public array $tables = [])
-    {
+    public function __construct(
+        public array $rooms = [],
+        public array $copies = [],
+        public array $posts = [],
+        public array $letters = [],
+        public array $names = [],
+        public array $tables = [],
+    ) {
     }
 }

@@ -15,7 +15,11 @@ final readonly class WantedRoom
      * @param list<string> $people ids of who may enter
      * @param bool         $byUs   it can be brought about without a word from anybody
      */
-    public function __construct(public string $place, public string $name, public array $people, public bool $byUs = true)
-    {
+    public function __construct(
+        public string $place,
+        public string $name,
+        public array $people,
+        public bool $byUs = true,
+    ) {
     }
 }

@@ -14,6 +14,11 @@ final class UnknownPlaceholder extends Refused
      */
     public static function named(string $placeholder, array $known): self
     {
-        return new self(new Message('rooms.unknown_placeholder', ['placeholder' => $placeholder, 'known' => array_map(static fn (string $one): string => '{'.$one.'}', $known)]));
+        return new self(
+            new Message('rooms.unknown_placeholder', [
+                'placeholder' => $placeholder,
+                'known' => array_map(static fn (string $one): string => '{'.$one.'}', $known),
+            ]),
+        );
     }
 }

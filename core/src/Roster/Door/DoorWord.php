@@ -86,7 +86,10 @@ final readonly class DoorWord
     {
         [$kinds, $things] = self::words();
 
-        return new self(array_keys($kinds)[$random->getInt(0, \count($kinds) - 1)], array_keys($things)[$random->getInt(0, \count($things) - 1)]);
+        return new self(
+            array_keys($kinds)[$random->getInt(0, \count($kinds) - 1)],
+            array_keys($things)[$random->getInt(0, \count($things) - 1)],
+        );
     }
 
     /**

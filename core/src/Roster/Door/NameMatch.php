@@ -18,7 +18,24 @@ use FreshHuddle\Core\Roster\StudentName;
  */
 final readonly class NameMatch
 {
-    private const SPELT = ['ß' => 'ss', 'ø' => 'o', 'ł' => 'l', 'đ' => 'd', 'ð' => 'd', 'þ' => 'th', 'æ' => 'ae', 'œ' => 'oe', 'ı' => 'i', 'ħ' => 'h', 'ŋ' => 'n', '’' => '', "'" => '', 'ʻ' => '', '‘' => '', '`' => ''];
+    private const SPELT = [
+        'ß' => 'ss',
+        'ø' => 'o',
+        'ł' => 'l',
+        'đ' => 'd',
+        'ð' => 'd',
+        'þ' => 'th',
+        'æ' => 'ae',
+        'œ' => 'oe',
+        'ı' => 'i',
+        'ħ' => 'h',
+        'ŋ' => 'n',
+        '’' => '',
+        "'" => '',
+        'ʻ' => '',
+        '‘' => '',
+        '`' => '',
+    ];
     /** A word cut short has at least so many letters. */
     private const SHORTEST = 3;
     private const LONGEST = StudentName::MAX_LENGTH;
@@ -88,14 +105,24 @@ final readonly class NameMatch
             return 3;
         }
 
-        return self::isPart($words, $own, self::SHORTEST) || self::isSlip(implode(' ', $words), implode(' ', $own)) || self::isSlip(implode(' ', $sorted), implode(' ', $ownSorted)) ? 4 : null;
+        return self::isPart($words, $own, self::SHORTEST)
+            || self::isSlip(implode(' ', $words), implode(' ', $own))
+            || self::isSlip(implode(' ', $sorted), implode(' ', $ownSorted))
+            ? 4
+            : null;
     }
 
     private static function exact(string $name): string
     {
         $normal = \Normalizer::normalize($name, \Normalizer::FORM_KC);
 
-        return trim((string) preg_replace('/[\s\p{Z}]+/u', ' ', mb_convert_case(\is_string($normal) ? $normal : $name, \MB_CASE_FOLD)));
+        return trim(
+            (string) preg_replace(
+                '/[\s\p{Z}]+/u',
+                ' ',
+                mb_convert_case(\is_string($normal) ? $normal : $name, \MB_CASE_FOLD),
+            ),
+        );
     }
 
     /**
@@ -103,10 +130,18 @@ final readonly class NameMatch
      */
     private static function words(string $name): array
     {
-        $apart = \Normalizer::normalize(strtr(mb_convert_case($name, \MB_CASE_FOLD), self::SPELT), \Normalizer::FORM_KD);
+        $apart = \Normalizer::normalize(
+            strtr(mb_convert_case($name, \MB_CASE_FOLD), self::SPELT),
+            \Normalizer::FORM_KD,
+        );
         $plain = (string) preg_replace('/\p{M}/u', '', \is_string($apart) ? $apart : $name);
 
-        return array_values(array_filter((array) preg_split('/[^\p{L}\p{N}]+/u', $plain), static fn (mixed $word): bool => \is_string($word) && '' !== $word));
+        return array_values(
+            array_filter(
+                (array) preg_split('/[^\p{L}\p{N}]+/u', $plain),
+                static fn (mixed $word): bool => \is_string($word) && '' !== $word,
+            ),
+        );
     }
 
     /**
@@ -122,9 +157,17 @@ final readonly class NameMatch
             if (false !== $at) {
                 ++$whole;
             } elseif (1 === mb_strlen($word)) {
-                $at = array_search($word, array_map(static fn (string $one): string => mb_substr($one, 0, 1), $own), true);
+                $at = array_search(
+                    $word,
+                    array_map(static fn (string $one): string => mb_substr($one, 0, 1), $own),
+                    true,
+                );
             } elseif ($shortened > 0 && mb_strlen($word) >= $shortened) {
-                $at = array_search($word, array_map(static fn (string $one): string => mb_substr($one, 0, mb_strlen($word)), $own), true);
+                $at = array_search(
+                    $word,
+                    array_map(static fn (string $one): string => mb_substr($one, 0, mb_strlen($word)), $own),
+                    true,
+                );
             }
             if (false === $at) {
                 return false;
@@ -140,7 +183,9 @@ final readonly class NameMatch
         $length = min(mb_strlen($a), mb_strlen($b));
         $most = $length < 4 ? 0 : ($length < 8 ? 1 : 2);
 
-        return $most > 0 && abs(mb_strlen($a) - mb_strlen($b)) <= $most && self::distance(mb_str_split($a), mb_str_split($b), $most) <= $most;
+        return $most > 0
+            && abs(mb_strlen($a) - mb_strlen($b)) <= $most
+            && self::distance(mb_str_split($a), mb_str_split($b), $most) <= $most;
     }
 
     /**
@@ -164,7 +209,12 @@ final readonly class NameMatch
             $least = $row[0];
             for ($j = max(1, $i - $most); $j <= min(\count($b), $i + $most); ++$j) {
                 $cost = $a[$i - 1] === $b[$j - 1] ? 0 : 1;
-                $row[$j] = min($far, ($before[$j] ?? $far) + 1, ($row[$j - 1] ?? $far) + 1, ($before[$j - 1] ?? $far) + $cost);
+                $row[$j] = min(
+                    $far,
+                    ($before[$j] ?? $far) + 1,
+                    ($row[$j - 1] ?? $far) + 1,
+                    ($before[$j - 1] ?? $far) + $cost,
+                );
                 if ($i > 1 && $j > 1 && $a[$i - 1] === $b[$j - 2] && $a[$i - 2] === $b[$j - 1]) {
                     $row[$j] = min($row[$j], ($older[$j - 2] ?? $far) + 1);
                 }

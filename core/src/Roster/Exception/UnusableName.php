@@ -21,7 +21,13 @@ final class UnusableName extends Refused
 
     public static function tooLong(string $name, int $limit): self
     {
-        return new self(new Message('roster.name.too_long', ['start' => mb_substr($name, 0, 30), 'length' => mb_strlen($name), 'most' => $limit]));
+        return new self(
+            new Message('roster.name.too_long', [
+                'start' => mb_substr($name, 0, 30),
+                'length' => mb_strlen($name),
+                'most' => $limit,
+            ]),
+        );
     }
 
     public static function notText(): self

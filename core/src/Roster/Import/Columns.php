@@ -10,13 +10,103 @@ namespace FreshHuddle\Core\Roster\Import;
 final class Columns
 {
     private const WORDS = [
-        'name' => ['name', 'names', 'student', 'students', 'student name', 'full name', 'pupil', 'learner', 'nombre completo', 'namn', 'navn', 'nome completo', 'nom complet', 'имя и фамилия', 'الاسم', '姓名', '名前', '이름'],
-        'given' => ['first name', 'given name', 'forename', 'firstname', 'givenname', 'prénom', 'nombre', 'nome', 'vorname', 'имя', 'imię', 'jméno', 'förnamn', 'fornavn'],
-        'family' => ['last name', 'family name', 'surname', 'lastname', 'familyname', 'nom', 'nom de famille', 'apellidos', 'cognome', 'nachname', 'фамилия', 'nazwisko', 'příjmení', 'efternamn', 'etternavn'],
-        'schoolId' => ['id', 'student id', 'school id', 'pupil number', 'student number', 'sourcedid', 'upn', 'matricule', 'matrikelnummer', 'number', 'no', 'no.', 'nr', 'nr.', '#'],
-        'table' => ['table', 'set', 'seat table', 'seating', 'group', 'tisch', 'mesa', 'tavolo', 'стол', 'stół', 'bord'],
+        'name' => [
+            'name',
+            'names',
+            'student',
+            'students',
+            'student name',
+            'full name',
+            'pupil',
+            'learner',
+            'nombre completo',
+            'namn',
+            'navn',
+            'nome completo',
+            'nom complet',
+            'имя и фамилия',
+            'الاسم',
+            '姓名',
+            '名前',
+            '이름',
+        ],
+        'given' => [
+            'first name',
+            'given name',
+            'forename',
+            'firstname',
+            'givenname',
+            'prénom',
+            'nombre',
+            'nome',
+            'vorname',
+            'имя',
+            'imię',
+            'jméno',
+            'förnamn',
+            'fornavn',
+        ],
+        'family' => [
+            'last name',
+            'family name',
+            'surname',
+            'lastname',
+            'familyname',
+            'nom',
+            'nom de famille',
+            'apellidos',
+            'cognome',
+            'nachname',
+            'фамилия',
+            'nazwisko',
+            'příjmení',
+            'efternamn',
+            'etternavn',
+        ],
+        'schoolId' => [
+            'id',
+            'student id',
+            'school id',
+            'pupil number',
+            'student number',
+            'sourcedid',
+            'upn',
+            'matricule',
+            'matrikelnummer',
+            'number',
+            'no',
+            'no.',
+            'nr',
+            'nr.',
+            '#',
+        ],
+        'table' => [
+            'table',
+            'set',
+            'seat table',
+            'seating',
+            'group',
+            'tisch',
+            'mesa',
+            'tavolo',
+            'стол',
+            'stół',
+            'bord',
+        ],
         'tags' => ['tags', 'tag', 'labels', 'notes'],
-        'email' => ['email', 'e-mail', 'mail', 'email address', 'e-mail address', 'student email', 'correo', 'courriel', 'e-mail-adresse', 'почта', 'البريد الإلكتروني'],
+        'email' => [
+            'email',
+            'e-mail',
+            'mail',
+            'email address',
+            'e-mail address',
+            'student email',
+            'correo',
+            'courriel',
+            'e-mail-adresse',
+            'почта',
+            'البريد الإلكتروني',
+        ],
         'nothing' => ['phone', 'date of birth', 'dob', 'gender', 'sex', 'address', 'birthday'],
     ];
     /** What tables are called: a word or none, and a number or a letter. */
@@ -31,8 +121,11 @@ final class Columns
      * @param bool         $heading whether there is a heading
      * @param int          $first   the first row with a student in it; the heading is the one before
      */
-    private function __construct(public readonly array $columns, public readonly bool $heading, public readonly int $first)
-    {
+    private function __construct(
+        public readonly array $columns,
+        public readonly bool $heading,
+        public readonly int $first,
+    ) {
     }
 
     public static function recognise(Sheet $sheet): self
@@ -43,7 +136,11 @@ final class Columns
         $columns = [];
         for ($i = 0; $i < $sheet->width(); ++$i) {
             $title = $titles[$i] ?? '';
-            $columns[] = new Column($title, self::kindOfHeading($title) ?? self::kindOfValues($title, self::valuesOf($sheet, $i, $first), null !== $at));
+            $columns[] = new Column(
+                $title,
+                self::kindOfHeading($title) ??
+                    self::kindOfValues($title, self::valuesOf($sheet, $i, $first), null !== $at),
+            );
         }
 
         return new self(self::withOneTable(self::withOneName($columns, $sheet, null !== $at)), null !== $at, $first);
@@ -56,7 +153,13 @@ final class Columns
     {
         foreach (\array_slice($sheet->rows, 0, self::ROWS_ABOVE) as $at => $row) {
             foreach ($row as $cell) {
-                if (\in_array(self::kindOfHeading($cell), [ColumnKind::Name, ColumnKind::Given, ColumnKind::Family], true)) {
+                if (
+                    \in_array(
+                        self::kindOfHeading($cell),
+                        [ColumnKind::Name, ColumnKind::Given, ColumnKind::Family],
+                        true,
+                    )
+                ) {
                     return $at;
                 }
             }
@@ -82,7 +185,10 @@ final class Columns
 
     private static function kindOfHeading(string $heading): ?ColumnKind
     {
-        $folded = mb_convert_case((string) preg_replace('/^[ :\x{A0}]+|[ :\x{A0}]+$/Du', '', $heading), \MB_CASE_FOLD);
+        $folded = mb_convert_case(
+            (string) preg_replace('/^[ :\x{A0}]+|[ :\x{A0}]+$/Du', '', $heading),
+            \MB_CASE_FOLD,
+        );
         if (1 === preg_match('/^t ?\d{1,2}$/D', $folded)) {
             return ColumnKind::Table;
         }
@@ -111,12 +217,20 @@ final class Columns
         if (!$heading && self::areTables($values)) {
             return ColumnKind::Table;
         }
-        if (!$heading || '' === $title || [] === array_filter($values, static fn (string $value): bool => '' !== $value)) {
+        if (
+            !$heading
+            || '' === $title
+            || [] === array_filter($values, static fn (string $value): bool => '' !== $value)
+        ) {
             return ColumnKind::Nothing;
         }
         $folded = array_map(mb_strtolower(...), $values);
         $yes = \count(array_intersect($folded, self::YES));
-        if ($yes > 0 && [] === array_diff($folded, self::YES, self::NO) && [] !== array_diff($folded, ['0', '1', ''])) {
+        if (
+            $yes > 0
+            && [] === array_diff($folded, self::YES, self::NO)
+            && [] !== array_diff($folded, ['0', '1', ''])
+        ) {
             return ColumnKind::Tag;
         }
 
@@ -131,10 +245,15 @@ final class Columns
      */
     private static function areTables(array $values): bool
     {
-        $given = array_filter(array_map(mb_strtolower(...), $values), static fn (string $value): bool => '' !== $value);
+        $given = array_filter(
+            array_map(mb_strtolower(...), $values),
+            static fn (string $value): bool => '' !== $value,
+        );
 
-        return \count($given) >= 2 && \count(array_unique($given)) < \count($given)
-            && [] === preg_grep(self::TABLE, $given, \PREG_GREP_INVERT) && [] === preg_grep('/^\d+$/D', $given);
+        return \count($given) >= 2
+            && \count(array_unique($given)) < \count($given)
+            && [] === preg_grep(self::TABLE, $given, \PREG_GREP_INVERT)
+            && [] === preg_grep('/^\d+$/D', $given);
     }
 
     /**
@@ -149,7 +268,12 @@ final class Columns
         $has = false;
         foreach ($columns as $i => $column) {
             if (ColumnKind::Table === $column->kind) {
-                $columns[$i] = $has ? new Column($column->heading, '' === $column->heading ? ColumnKind::Nothing : ColumnKind::Attribute) : $column;
+                $columns[$i] = $has
+                    ? new Column(
+                        $column->heading,
+                        '' === $column->heading ? ColumnKind::Nothing : ColumnKind::Attribute,
+                    )
+                    : $column;
                 $has = true;
             }
         }
@@ -172,7 +296,12 @@ final class Columns
         $best = 0;
         $most = -1;
         foreach ($columns as $i => $_) {
-            $letters = \count(array_filter(self::valuesOf($sheet, $i, 0), static fn (string $value): bool => 1 === preg_match('/\p{L}{2}/u', $value)));
+            $letters = \count(
+                array_filter(
+                    self::valuesOf($sheet, $i, 0),
+                    static fn (string $value): bool => 1 === preg_match('/\p{L}{2}/u', $value),
+                ),
+            );
             if ($letters > $most) {
                 [$best, $most] = [$i, $letters];
             }

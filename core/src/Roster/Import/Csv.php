@@ -30,7 +30,9 @@ final class Csv
 
     private static function utf8(string $bytes): string
     {
-        foreach (["\xEF\xBB\xBF" => 'UTF-8', "\xFF\xFE" => 'UTF-16LE', "\xFE\xFF" => 'UTF-16BE'] as $mark => $encoding) {
+        foreach (
+            ["\xEF\xBB\xBF" => 'UTF-8', "\xFF\xFE" => 'UTF-16LE', "\xFE\xFF" => 'UTF-16BE'] as $mark => $encoding
+        ) {
             if (str_starts_with($bytes, $mark)) {
                 return (string) mb_convert_encoding(substr($bytes, \strlen($mark)), 'UTF-8', $encoding);
             }
@@ -50,20 +52,29 @@ final class Csv
      */
     private static function delimiter(string $text): string
     {
-        $lines = preg_split('/\R/u', (string) preg_replace('/"[^"]*"/', '', mb_substr($text, 0, 20_000)), self::LINES_LOOKED_AT, \PREG_SPLIT_NO_EMPTY);
+        $lines = preg_split(
+            '/\R/u',
+            (string) preg_replace('/"[^"]*"/', '', mb_substr($text, 0, 20_000)),
+            self::LINES_LOOKED_AT,
+            \PREG_SPLIT_NO_EMPTY,
+        );
         $lines = false === $lines ? [] : $lines;
         $best = ["\t", 0];
         foreach (self::DELIMITERS as $delimiter) {
             $counts = array_map(static fn (string $line): int => substr_count($line, $delimiter), $lines);
             $with = \count(array_filter($counts, static fn (int $count): bool => $count > 0));
-            $score = [] === $counts ? 0 : $with * (1 === \count(array_unique($counts)) ? 3 : 1) * min(3, max($counts));
+            $score =
+                [] === $counts ? 0 : $with * (1 === \count(array_unique($counts)) ? 3 : 1) * min(3, max($counts));
             if ($score > $best[1] && 2 * $with > \count($lines)) {
                 $best = [$delimiter, $score];
             }
         }
 
         // “Okafor, Fay” on every line is a list of names and no table.
-        $areNames = ',' === $best[0] && [] === array_filter($lines, static fn (string $line): bool => 1 !== preg_match('/^[^,]+, [^,]+$/u', $line));
+        $areNames =
+            ',' === $best[0]
+            && [] ===
+                array_filter($lines, static fn (string $line): bool => 1 !== preg_match('/^[^,]+, [^,]+$/u', $line));
 
         return $areNames ? "\t" : $best[0];
     }

@@ -52,7 +52,15 @@ final readonly class ImportPlan
         foreach ($sheet->rows as $i => $row) {
             if ($i < $columns->first) {
                 if ($i < $columns->first - 1) {
-                    $lines[] = new ImportLine($sheet->lines[$i], self::shown($row), ImportFate::Refused, null, null, [], new Message('roster.line.above_heading'));
+                    $lines[] = new ImportLine(
+                        $sheet->lines[$i],
+                        self::shown($row),
+                        ImportFate::Refused,
+                        null,
+                        null,
+                        [],
+                        new Message('roster.line.above_heading'),
+                    );
                 }
                 continue;
             }
@@ -76,8 +84,15 @@ final readonly class ImportPlan
      * @param array<string, string>        $byName
      * @param array<string, int>           $seen   names that came up before, with their lines
      */
-    private static function line(int $number, array $row, Columns $columns, array $known, array $byId, array $byName, array $seen): ImportLine
-    {
+    private static function line(
+        int $number,
+        array $row,
+        Columns $columns,
+        array $known,
+        array $byId,
+        array $byName,
+        array $seen,
+    ): ImportLine {
         $shown = self::shown($row);
         try {
             [$record, $marks] = self::record($row, $columns);
@@ -86,9 +101,18 @@ final readonly class ImportPlan
             return new ImportLine($number, $shown, ImportFate::Refused, null, null, [], $e->says);
         }
         if (isset($seen[$folded])) {
-            return new ImportLine($number, $shown, ImportFate::Refused, null, null, [], new Message('roster.line.before', ['name' => $record->name, 'line' => $seen[$folded]]));
+            return new ImportLine(
+                $number,
+                $shown,
+                ImportFate::Refused,
+                null,
+                null,
+                [],
+                new Message('roster.line.before', ['name' => $record->name, 'line' => $seen[$folded]]),
+            );
         }
-        $student = (null === $record->schoolId ? null : $byId[$record->schoolId] ?? null) ?? $byName[$folded] ?? null;
+        $student =
+            (null === $record->schoolId ? null : $byId[$record->schoolId] ?? null) ?? ($byName[$folded] ?? null);
         $record = self::marked($record, $marks, null === $student ? [] : $known[$student]->tags ?? []);
         $cut = self::cut($row, $columns) ?? self::noAddress($row, $columns);
         if (null === $student) {
@@ -96,7 +120,15 @@ final readonly class ImportPlan
         }
         $changes = self::changes($known[$student], $record);
 
-        return new ImportLine($number, $shown, [] === $changes ? ImportFate::Same : ImportFate::Changed, $student, $record, $changes, $cut);
+        return new ImportLine(
+            $number,
+            $shown,
+            [] === $changes ? ImportFate::Same : ImportFate::Changed,
+            $student,
+            $record,
+            $changes,
+            $cut,
+        );
     }
 
     /**
@@ -120,7 +152,10 @@ final readonly class ImportPlan
     {
         $address = trim($cell);
 
-        return \strlen($address) <= self::LONGEST_ADDRESS && 1 === preg_match('/^[^@\s<>"(),;:]+@[^@\s<>"(),;:]+\.[^@\s<>"(),;:.]+$/Du', $address) ? $address : null;
+        return \strlen($address) <= self::LONGEST_ADDRESS
+            && 1 === preg_match('/^[^@\s<>"(),;:]+@[^@\s<>"(),;:]+\.[^@\s<>"(),;:.]+$/Du', $address)
+            ? $address
+            : null;
     }
 
     /**
@@ -138,10 +173,16 @@ final readonly class ImportPlan
                 ColumnKind::SchoolId, ColumnKind::Attribute => self::LONGEST_VALUE,
                 default => \PHP_INT_MAX,
             };
-            $isCut = ColumnKind::Tags === $column->kind ? self::tags($cell) !== self::tags($cell, \PHP_INT_MAX) : mb_strlen($cell) > $most;
+            $isCut =
+                ColumnKind::Tags === $column->kind
+                    ? self::tags($cell) !== self::tags($cell, \PHP_INT_MAX)
+                    : mb_strlen($cell) > $most;
             $isNamed = ColumnKind::Attribute === $column->kind || ColumnKind::Tag === $column->kind;
             if ('' !== $cell && ($isCut || ($isNamed && mb_strlen($column->heading) > self::LONGEST_HEADING))) {
-                $cut[] = '' === $column->heading ? (string) ($i + 1) : mb_substr($column->heading, 0, self::LONGEST_HEADING);
+                $cut[] =
+                    '' === $column->heading
+                        ? (string) ($i + 1)
+                        : mb_substr($column->heading, 0, self::LONGEST_HEADING);
             }
         }
 
@@ -174,15 +215,19 @@ final readonly class ImportPlan
                 continue;
             }
             match ($column->kind) {
-                ColumnKind::Name => $name = self::inOrder($cell),
-                ColumnKind::Given => $given = $cell,
-                ColumnKind::Family => $family = $cell,
-                ColumnKind::SchoolId => $schoolId = mb_substr($cell, 0, self::LONGEST_VALUE),
-                ColumnKind::Email => $email = self::address($cell),
-                ColumnKind::Table => $table = mb_substr($cell, 0, self::LONGEST_TABLE),
-                ColumnKind::Tags => $tags = [...$tags ?? [], ...self::tags($cell)],
-                ColumnKind::Tag => $marks[mb_substr($column->heading, 0, self::LONGEST_HEADING)] = Columns::isYes($cell),
-                ColumnKind::Attribute => $attributes[mb_substr($column->heading, 0, self::LONGEST_HEADING)] = self::value($cell),
+                ColumnKind::Name => ($name = self::inOrder($cell)),
+                ColumnKind::Given => ($given = $cell),
+                ColumnKind::Family => ($family = $cell),
+                ColumnKind::SchoolId => ($schoolId = mb_substr($cell, 0, self::LONGEST_VALUE)),
+                ColumnKind::Email => ($email = self::address($cell)),
+                ColumnKind::Table => ($table = mb_substr($cell, 0, self::LONGEST_TABLE)),
+                ColumnKind::Tags => ($tags = [...$tags ?? [], ...self::tags($cell)]),
+                ColumnKind::Tag => ($marks[mb_substr($column->heading, 0, self::LONGEST_HEADING)] = Columns::isYes(
+                    $cell,
+                )),
+                ColumnKind::Attribute => ($attributes[
+                    mb_substr($column->heading, 0, self::LONGEST_HEADING)
+                ] = self::value($cell)),
                 ColumnKind::Nothing => null,
             };
         }
@@ -191,7 +236,17 @@ final readonly class ImportPlan
             throw '' === $name ? UnusableName::empty() : UnusableName::withoutLetters();
         }
 
-        return [new StudentRecord(StudentName::of($name)->value, $schoolId, $table, $attributes, null === $tags ? null : array_values(array_unique($tags)), $email), $marks];
+        return [
+            new StudentRecord(
+                StudentName::of($name)->value,
+                $schoolId,
+                $table,
+                $attributes,
+                null === $tags ? null : array_values(array_unique($tags)),
+                $email,
+            ),
+            $marks,
+        ];
     }
 
     /**
@@ -213,7 +268,14 @@ final readonly class ImportPlan
             }
         }
 
-        return new StudentRecord($record->name, $record->schoolId, $record->table, $record->attributes, array_map(strval(...), array_keys($tags)), $record->email);
+        return new StudentRecord(
+            $record->name,
+            $record->schoolId,
+            $record->table,
+            $record->attributes,
+            array_map(strval(...), array_keys($tags)),
+            $record->email,
+        );
     }
 
     /**
@@ -232,7 +294,10 @@ final readonly class ImportPlan
     private static function tags(string $cell, int $most = self::MOST_TAGS): array
     {
         $longest = self::MOST_TAGS === $most ? self::LONGEST_TAG : \PHP_INT_MAX;
-        $tags = array_map(static fn (string $tag): string => mb_substr(trim($tag), 0, $longest), explode(';', str_replace(',', ';', $cell)));
+        $tags = array_map(
+            static fn (string $tag): string => mb_substr(trim($tag), 0, $longest),
+            explode(';', str_replace(',', ';', $cell)),
+        );
 
         return \array_slice(array_values(array_filter($tags, static fn (string $tag): bool => '' !== $tag)), 0, $most);
     }
@@ -255,11 +320,18 @@ final readonly class ImportPlan
     private static function changes(StudentRecord $old, StudentRecord $new): array
     {
         $changes = [];
-        $say = static function (string|Message $what, int|float|string|null $from, int|float|string|null $to) use (&$changes): void {
+        $say = static function (string|Message $what, int|float|string|null $from, int|float|string|null $to) use (
+            &$changes,
+        ): void {
             if (null !== $to && $from !== $to) {
-                $changes[] = null === $from || '' === $from
-                    ? new Message('roster.change.new', ['what' => $what, 'to' => (string) $to])
-                    : new Message('roster.change.from', ['what' => $what, 'from' => (string) $from, 'to' => (string) $to]);
+                $changes[] =
+                    null === $from || '' === $from
+                        ? new Message('roster.change.new', ['what' => $what, 'to' => (string) $to])
+                        : new Message('roster.change.from', [
+                            'what' => $what,
+                            'from' => (string) $from,
+                            'to' => (string) $to,
+                        ]);
             }
         };
         $say(new Message('roster.field.name'), $old->name, $new->name);

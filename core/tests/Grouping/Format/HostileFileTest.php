@@ -20,18 +20,53 @@ use Random\Randomizer;
  */
 final class HostileFileTest extends TestCase
 {
-    private const STRANGE = [null, true, false, 0, -1, 1, 3, 2.5, 1e308, -1e308, \PHP_INT_MAX, \PHP_INT_MIN, '', ' ', 'balance', 's1', "a\nb", "\u{202E}", '=1+1', [], [[]], [null], ['s1'], ['s1', 's1'], [1, 2], [['s1'], ['s2']], '__proto__'];
+    private const STRANGE = [
+        null,
+        true,
+        false,
+        0,
+        -1,
+        1,
+        3,
+        2.5,
+        1e308,
+        -1e308,
+        \PHP_INT_MAX,
+        \PHP_INT_MIN,
+        '',
+        ' ',
+        'balance',
+        's1',
+        "a\nb",
+        "\u{202E}",
+        '=1+1',
+        [],
+        [[]],
+        [null],
+        ['s1'],
+        ['s1', 's1'],
+        [1, 2],
+        [['s1'], ['s2']],
+        '__proto__',
+    ];
 
     public function test_whatever_stands_wherever_a_file_is_read_and_solved_or_refused_in_one_line(): void
     {
         $random = new Randomizer(new Xoshiro256StarStar(2_026));
         $read = $refused = 0;
         for ($try = 0; $try < 4_000; ++$try) {
-            $file = self::mutated(self::base(['balance', 'deal', 'countOff', 'byTable', 'jigsaw', 'repair'][$try % 6]), $random, 1 + $try % 3);
+            $file = self::mutated(
+                self::base(['balance', 'deal', 'countOff', 'byTable', 'jigsaw', 'repair'][$try % 6]),
+                $random,
+                1 + ($try % 3),
+            );
             try {
                 $problem = (new ProblemReader())->read(json_encode($file, \JSON_THROW_ON_ERROR));
                 ++$read;
-                (new ResultWriter())->write($problem->method->method()->solve($problem, new StepLimit(1)), Plainly::said(...));
+                (new ResultWriter())->write(
+                    $problem->method->method()->solve($problem, new StepLimit(1)),
+                    Plainly::said(...),
+                );
             } catch (UnusableProblem $e) {
                 ++$refused;
                 self::assertStringNotContainsString("\n", $e->getMessage());
@@ -49,14 +84,43 @@ final class HostileFileTest extends TestCase
     private static function base(string $method): array
     {
         return [
-            'format' => 'fresh-huddle/grouping-problem', 'version' => 1, 'method' => $method, 'seed' => 3, 'timeLimitMs' => 10, 'rounds' => 1,
-            'students' => array_map(static fn (int $i): array => ['id' => 's'.$i, 'name' => 'S'.$i, 'table' => 'T'.($i % 3), 'attributes' => ['level' => $i % 3, 'language' => 'l'.($i % 2)], 'tags' => ['lead']], range(1, 7)),
+            'format' => 'fresh-huddle/grouping-problem',
+            'version' => 1,
+            'method' => $method,
+            'seed' => 3,
+            'timeLimitMs' => 10,
+            'rounds' => 1,
+            'students' => array_map(
+                static fn (int $i): array => [
+                    'id' => 's'.$i,
+                    'name' => 'S'.$i,
+                    'table' => 'T'.$i % 3,
+                    'attributes' => ['level' => $i % 3, 'language' => 'l'.$i % 2],
+                    'tags' => ['lead'],
+                ],
+                range(1, 7),
+            ),
             'shape' => ['size' => 3, 'remainder' => 'larger'],
-            'rules' => [['kind' => 'apart', 'students' => ['s1', 's2']], ['kind' => 'together', 'students' => ['s3', 's4']], ['kind' => 'seat', 'student' => 's5', 'group' => 1], ['kind' => 'notIn', 'student' => 's6', 'group' => 1]],
-            'goals' => [['kind' => 'spread', 'attribute' => 'level', 'weight' => 2], ['kind' => 'notAlone', 'attribute' => 'language'], ['kind' => 'eachHas', 'tag' => 'lead', 'atLeast' => 1], ['kind' => 'wishes', 'wishes' => ['s1' => ['s2']]], ['kind' => 'newPartners']],
+            'rules' => [
+                ['kind' => 'apart', 'students' => ['s1', 's2']],
+                ['kind' => 'together', 'students' => ['s3', 's4']],
+                ['kind' => 'seat', 'student' => 's5', 'group' => 1],
+                ['kind' => 'notIn', 'student' => 's6', 'group' => 1],
+            ],
+            'goals' => [
+                ['kind' => 'spread', 'attribute' => 'level', 'weight' => 2],
+                ['kind' => 'notAlone', 'attribute' => 'language'],
+                ['kind' => 'eachHas', 'tag' => 'lead', 'atLeast' => 1],
+                ['kind' => 'wishes', 'wishes' => ['s1' => ['s2']]],
+                ['kind' => 'newPartners'],
+            ],
             'history' => [[['s1', 's2'], ['s3', 's4']]],
             'topics' => ['rain', 'heights'],
-            'current' => [['s1', 's3', 's4'], ['s2', 's5']], 'absent' => ['s5'], 'arrivals' => ['s6'], 'minSize' => 2, 'maxSize' => 5,
+            'current' => [['s1', 's3', 's4'], ['s2', 's5']],
+            'absent' => ['s5'],
+            'arrivals' => ['s6'],
+            'minSize' => 2,
+            'maxSize' => 5,
         ];
     }
 

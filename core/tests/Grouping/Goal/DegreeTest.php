@@ -23,18 +23,37 @@ final class DegreeTest extends TestCase
 {
     public function test_a_lead_in_three_of_six_groups_is_half_a_bar(): void
     {
-        $students = array_map(static fn (int $i): Student => new Student('s'.$i, tags: $i < 3 ? ['lead'] : []), range(0, 11));
-        $degree = (new EachHas('lead'))->degree(new Setting($students, array_fill(0, 6, 2)), [[0, 3], [1, 4], [2, 5], [6, 7], [8, 9], [10, 11], []]);
+        $students = array_map(
+            static fn (int $i): Student => new Student('s'.$i, tags: $i < 3 ? ['lead'] : []),
+            range(0, 11),
+        );
+        $degree = (new EachHas('lead'))->degree(new Setting($students, array_fill(0, 6, 2)), [
+            [0, 3],
+            [1, 4],
+            [2, 5],
+            [6, 7],
+            [8, 9],
+            [10, 11],
+            [],
+        ]);
         self::assertSame([0.5, DegreeUnit::Groups, 3, 6], [$degree->value, $degree->unit, $degree->met, $degree->of]);
     }
 
     public function test_students_and_pairs_are_counted(): void
     {
-        $students = array_map(static fn (string $id, string $speaks): Student => new Student($id, attributes: ['speaks' => $speaks]), ['a', 'b', 'c', 'd', 'e'], ['so', 'so', 'so', 'pl', 'uk']);
+        $students = array_map(
+            static fn (string $id, string $speaks): Student => new Student($id, attributes: ['speaks' => $speaks]),
+            ['a', 'b', 'c', 'd', 'e'],
+            ['so', 'so', 'so', 'pl', 'uk'],
+        );
         $setting = new Setting($students, [3, 2], [[['a', 'b'], ['d', 'e']]]);
         $groups = [[0, 1, 3], [2, 4]];
         $alone = (new NotAlone('speaks'))->degree($setting, $groups);
-        self::assertSame([2, 3, DegreeUnit::Students], [$alone->met, $alone->of, $alone->unit], 'of three who share a language one is alone; who shares none could not be helped');
+        self::assertSame(
+            [2, 3, DegreeUnit::Students],
+            [$alone->met, $alone->of, $alone->unit],
+            'of three who share a language one is alone; who shares none could not be helped',
+        );
         $new = (new NewPartners())->degree($setting, $groups);
         self::assertSame([3, 4, DegreeUnit::Pairs], [$new->met, $new->of, $new->unit]);
         $wishes = (new Wishes(['a' => ['b', 'c'], 'c' => ['a'], 'd' => []]))->degree($setting, $groups);
@@ -56,12 +75,16 @@ final class DegreeTest extends TestCase
             $n = $random->number(4, 7);
             $sizes = 0 === $seed % 2 ? [intdiv($n + 1, 2), intdiv($n, 2)] : [$n - 2, 2];
             $setting = new Setting($random->students($n), $sizes);
-            foreach ([new Spread('level'), new Spread('language'), new Alike('level'), new Alike('language')] as $goal) {
+            foreach (
+                [new Spread('level'), new Spread('language'), new Alike('level'), new Alike('language')] as $goal
+            ) {
                 [$sum, $deals] = [0.0, 0];
                 $costs = [];
                 foreach (Oracle::arrangements(RandomProblem::ids($n), $sizes) as $way) {
                     $numbers = array_map($setting->numbersOf(...), $way);
-                    $cost = array_sum(array_map(static fn (array $group): float => $goal->groupCost($setting, $group), $numbers));
+                    $cost = array_sum(
+                        array_map(static fn (array $group): float => $goal->groupCost($setting, $group), $numbers),
+                    );
                     $sum += $cost;
                     ++$deals;
                     $costs[] = [$cost, $numbers];
@@ -73,9 +96,15 @@ final class DegreeTest extends TestCase
 
     public function test_odds_of_a_draw_add_up_and_their_mean_is_the_share(): void
     {
-        foreach ([[10, 4, 3], [28, 28, 5], [28, 0, 5], [400, 13, 40], [5, 2, 5], [1, 1, 1], [1_200, 600, 30]] as [$all, $kind, $size]) {
+        foreach (
+            [[10, 4, 3], [28, 28, 5], [28, 0, 5], [400, 13, 40], [5, 2, 5], [1, 1, 1], [1_200, 600, 30]] as [$all, $kind, $size]
+        ) {
             self::assertEqualsWithDelta(1.0, array_sum(Drawn::odds($all, $kind, $size)), 1e-9);
-            self::assertEqualsWithDelta($size * $kind / $all, Drawn::mean($all, $kind, $size, static fn (int $k): float => (float) $k), 1e-9);
+            self::assertEqualsWithDelta(
+                ($size * $kind) / $all,
+                Drawn::mean($all, $kind, $size, static fn (int $k): float => (float) $k),
+                1e-9,
+            );
         }
     }
 
@@ -86,7 +115,12 @@ final class DegreeTest extends TestCase
     {
         $bound = $goal->lowerBound($setting, 1);
         foreach ($costs as [$cost, $groups]) {
-            $expected = $cost <= $bound + 1e-9 ? 1.0 : ($average <= $bound + 1e-9 ? 0.0 : max(0.0, 1.0 - ($cost - $bound) / ($average - $bound)));
+            $expected =
+                $cost <= $bound + 1e-9
+                    ? 1.0
+                    : ($average <= $bound + 1e-9
+                        ? 0.0
+                        : max(0.0, 1.0 - ($cost - $bound) / ($average - $bound)));
             self::assertEqualsWithDelta($expected, $goal->degree($setting, $groups)->value, 1e-6, $where);
         }
     }

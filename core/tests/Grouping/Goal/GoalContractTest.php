@@ -39,7 +39,13 @@ final class GoalContractTest extends TestCase
             [$setting, $arrangements] = self::problem($seed);
             foreach (self::read($kind, $seed) as $goal) {
                 $evaluation = new Evaluation($setting, [$goal]);
-                $least = min([\INF, ...array_map(static fn (array $groups): float => $evaluation->goalCost($goal, [$groups]), $arrangements)]);
+                $least = min([
+                    \INF,
+                    ...array_map(
+                        static fn (array $groups): float => $evaluation->goalCost($goal, [$groups]),
+                        $arrangements,
+                    ),
+                ]);
                 self::assertGreaterThanOrEqual(-1e-9, $least);
                 self::assertLessThanOrEqual($least + 1e-9, $goal->lowerBound($setting, 1));
             }
@@ -47,8 +53,9 @@ final class GoalContractTest extends TestCase
     }
 
     #[DataProvider('kinds')]
-    public function test_a_bar_is_full_where_it_costs_nothing_and_something_is_in_the_way_where_it_does_not(GoalKind $kind): void
-    {
+    public function test_a_bar_is_full_where_it_costs_nothing_and_something_is_in_the_way_where_it_does_not(
+        GoalKind $kind,
+    ): void {
         for ($seed = 0; $seed < 6; ++$seed) {
             [$setting, $arrangements] = self::problem($seed);
             $named = new Named($setting, ['Quayside', 'Millbrook', 'Harbour']);
@@ -63,7 +70,10 @@ final class GoalContractTest extends TestCase
                     if ($cost <= 1e-9) {
                         self::assertSame(1.0, $degree->value);
                     } else {
-                        self::assertStringStartsWith('grouping.obstacle.', $goal->obstacle($setting, $groups, $named)->code ?? '');
+                        self::assertStringStartsWith(
+                            'grouping.obstacle.',
+                            $goal->obstacle($setting, $groups, $named)->code ?? '',
+                        );
                     }
                 }
             }
@@ -80,7 +90,18 @@ final class GoalContractTest extends TestCase
                 self::assertCount(2, $goal->tallies($setting, 2));
                 self::assertEqualsWithDelta(
                     (new Evaluation($setting, [$goal]))->goalCost($goal, $rounds),
-                    $goal->meetingsCost($setting, $rounds) + array_sum(array_map(static fn (array $groups): float => array_sum(array_map(static fn (array $group): float => $goal->groupCost($setting, $group), $groups)), $rounds)),
+                    $goal->meetingsCost($setting, $rounds) +
+                        array_sum(
+                            array_map(
+                                static fn (array $groups): float => array_sum(
+                                    array_map(
+                                        static fn (array $group): float => $goal->groupCost($setting, $group),
+                                        $groups,
+                                    ),
+                                ),
+                                $rounds,
+                            ),
+                        ),
                     1e-9,
                 );
             }
@@ -97,7 +118,10 @@ final class GoalContractTest extends TestCase
                 foreach (\array_slice($arrangements, 0, 20) as $groups) {
                     foreach ($groups as $group) {
                         foreach ($group as $student) {
-                            $said = json_encode($goal->reason($setting, $student, $group, $named), \JSON_THROW_ON_ERROR);
+                            $said = json_encode(
+                                $goal->reason($setting, $student, $group, $named),
+                                \JSON_THROW_ON_ERROR,
+                            );
                             foreach (array_diff(range(0, self::N - 1), $group) as $elsewhere) {
                                 self::assertStringNotContainsString('"'.$named->student($elsewhere).'"', $said);
                             }
@@ -130,12 +154,30 @@ final class GoalContractTest extends TestCase
             GoalKind::NewPartners => [[]],
             GoalKind::Wishes => [['wishes' => ['s1' => ['s2', 's5'], 's3' => ['s1'], 's4' => []]]],
         };
-        $students = array_map(static fn (Student $student): array => ['id' => $student->id, 'attributes' => (object) $student->attributes, 'tags' => $student->tags], (new RandomProblem($seed))->students(self::N));
+        $students = array_map(
+            static fn (Student $student): array => [
+                'id' => $student->id,
+                'attributes' => (object) $student->attributes,
+                'tags' => $student->tags,
+            ],
+            (new RandomProblem($seed))->students(self::N),
+        );
 
-        return (new ProblemReader())->read(json_encode([
-            'format' => 'fresh-huddle/grouping-problem', 'version' => 1, 'students' => $students, 'shape' => ['groups' => 3],
-            'goals' => array_map(static fn (array $one): array => ['kind' => $kind->value, 'weight' => 2.5] + $one, $fields),
-        ], \JSON_THROW_ON_ERROR))->goals;
+        return (new ProblemReader())->read(
+            json_encode(
+                [
+                    'format' => 'fresh-huddle/grouping-problem',
+                    'version' => 1,
+                    'students' => $students,
+                    'shape' => ['groups' => 3],
+                    'goals' => array_map(
+                        static fn (array $one): array => ['kind' => $kind->value, 'weight' => 2.5] + $one,
+                        $fields,
+                    ),
+                ],
+                \JSON_THROW_ON_ERROR,
+            ),
+        )->goals;
     }
 
     /**

@@ -63,7 +63,12 @@ final class GoalCostTest extends TestCase
         $setting = new Setting($class, [3, 3]);
         // Each share is ⅔ − ½ = 1/6 off: 2 groups · 3 · 2 · 1/36, over 2 · ½ · ½.
         self::assertEqualsWithDelta(2 / 3, self::cost(new Spread('language'), $class, [[0, 1, 3], [2, 4, 5]]), 1e-9);
-        self::assertEqualsWithDelta(2 / 3, (new Spread('language'))->lowerBound($setting, 1), 1e-9, 'and that is known to be the least');
+        self::assertEqualsWithDelta(
+            2 / 3,
+            (new Spread('language'))->lowerBound($setting, 1),
+            1e-9,
+            'and that is known to be the least',
+        );
         // All three together: each share is ½ off, 2 · 3 · 2 · ¼ over ½.
         self::assertEqualsWithDelta(6.0, self::cost(new Spread('language'), $class, [[0, 1, 2], [3, 4, 5]]), 1e-9);
     }
@@ -98,7 +103,12 @@ final class GoalCostTest extends TestCase
 
     public function test_a_lead_in_each_counts_the_leads_that_are_missing(): void
     {
-        $class = [new Student('a', tags: ['lead']), new Student('b', tags: ['lead', 'calm']), new Student('c'), new Student('d')];
+        $class = [
+            new Student('a', tags: ['lead']),
+            new Student('b', tags: ['lead', 'calm']),
+            new Student('c'),
+            new Student('d'),
+        ];
         self::assertSame(0.0, self::cost(new EachHas('lead'), $class, [[0, 2], [1, 3]]));
         self::assertSame(1.0, self::cost(new EachHas('lead'), $class, [[0, 1], [2, 3]]));
         self::assertSame(2.0, self::cost(new EachHas('lead', 2), $class, [[0, 1], [2, 3]]));
@@ -133,7 +143,11 @@ final class GoalCostTest extends TestCase
         self::assertSame(1.0, self::cost($wishes, $class, [[0, 2], [1, 3]]), 'b misses a');
         self::assertSame(0.0, self::cost($wishes, $class, [[0, 1], [2, 3]]));
         self::assertSame(2.0, self::cost($wishes, $class, [[0, 3], [1, 2]]));
-        self::assertSame(1.0, self::cost(new Wishes(['a' => ['a']]), $class, [[0, 3], [1, 2]]), 'oneself is no company');
+        self::assertSame(
+            1.0,
+            self::cost(new Wishes(['a' => ['a']]), $class, [[0, 3], [1, 2]]),
+            'oneself is no company',
+        );
     }
 
     public function test_every_goal_costs_what_the_book_says_and_never_less_than_its_bound(): void
@@ -143,7 +157,13 @@ final class GoalCostTest extends TestCase
             $n = $random->number(4, 16);
             $rounds = $random->number(1, 3);
             $shape = new Groups($random->number(2, 4));
-            $problem = new Problem($random->students($n), $shape, rounds: $rounds, goals: $random->goals($n), history: $random->history($n, 2));
+            $problem = new Problem(
+                $random->students($n),
+                $shape,
+                rounds: $rounds,
+                goals: $random->goals($n),
+                history: $random->history($n, 2),
+            );
             $setting = Setting::of($problem, $shape);
             $arranged = [];
             for ($round = 0; $round < $rounds; ++$round) {
@@ -159,8 +179,17 @@ final class GoalCostTest extends TestCase
             $evaluation = new Evaluation($setting, $problem->goals);
             foreach ($problem->goals as $number => $goal) {
                 $cost = $evaluation->goalCost($goal, $arranged);
-                self::assertEqualsWithDelta($oracle->goalCost($goal, $byId), $cost, 1e-9, "goal {$number}, seed {$seed}");
-                self::assertLessThanOrEqual($cost + 1e-9, $goal->lowerBound($setting, $rounds), "goal {$number}, seed {$seed}");
+                self::assertEqualsWithDelta(
+                    $oracle->goalCost($goal, $byId),
+                    $cost,
+                    1e-9,
+                    "goal {$number}, seed {$seed}",
+                );
+                self::assertLessThanOrEqual(
+                    $cost + 1e-9,
+                    $goal->lowerBound($setting, $rounds),
+                    "goal {$number}, seed {$seed}",
+                );
             }
             self::assertEqualsWithDelta($oracle->cost($byId), $evaluation->cost($arranged), 1e-9);
         }
@@ -173,7 +202,11 @@ final class GoalCostTest extends TestCase
         $setting = new Setting($class, [3, 3, 2]);
         self::assertEqualsWithDelta(0.0, $goal->lowerBound($setting, 1), 1e-9);
         $uneven = new Setting(self::withLevels([1, 2, 3, 4]), [2, 2]);
-        self::assertEqualsWithDelta(self::cost($goal, self::withLevels([1, 2, 3, 4]), [[0, 1], [2, 3]]), $goal->lowerBound($uneven, 1), 1e-9);
+        self::assertEqualsWithDelta(
+            self::cost($goal, self::withLevels([1, 2, 3, 4]), [[0, 1], [2, 3]]),
+            $goal->lowerBound($uneven, 1),
+            1e-9,
+        );
     }
 
     public function test_the_bound_for_new_partners_counts_the_meetings_that_have_to_happen(): void
@@ -183,7 +216,11 @@ final class GoalCostTest extends TestCase
         $goal = new NewPartners();
         self::assertSame(0.0, $goal->lowerBound($setting, 3), 'three rounds of pairs, six pairs');
         self::assertSame(2.0, $goal->lowerBound($setting, 4), 'two meetings more');
-        self::assertSame(18.0, $goal->lowerBound(new Setting($class, [4]), 3), 'all together three times: six pairs cost 0, 1 and 2');
+        self::assertSame(
+            18.0,
+            $goal->lowerBound(new Setting($class, [4]), 3),
+            'all together three times: six pairs cost 0, 1 and 2',
+        );
     }
 
     /**
@@ -192,7 +229,9 @@ final class GoalCostTest extends TestCase
      */
     private static function cost(Goal $goal, array $class, array $groups): float
     {
-        return (new Evaluation(new Setting($class, array_map('count', $groups)), [$goal]))->goalCost($goal, [$groups]);
+        return (new Evaluation(new Setting($class, array_map('count', $groups)), [$goal]))->goalCost($goal, [
+            $groups,
+        ]);
     }
 
     /**

@@ -33,7 +33,14 @@ final class BalanceTest extends TestCase
             // Each goal by itself first, then all of them at once.
             $all = $random->goals($n);
             $goals = 0 === $seed % 9 ? $all : [$all[$seed % 8]];
-            $problem = new Problem($random->students($n), new Groups($groups), rules: $random->rules($n, $groups, $random->number(0, 4)), goals: $goals, history: $random->history($n, 2), seed: $seed);
+            $problem = new Problem(
+                $random->students($n),
+                new Groups($groups),
+                rules: $random->rules($n, $groups, $random->number(0, 4)),
+                goals: $goals,
+                history: $random->history($n, 2),
+                seed: $seed,
+            );
             $result = (new Balance())->solve($problem, new NoLimit());
             $best = self::bestCost($problem);
             if (null === $best) {
@@ -55,7 +62,13 @@ final class BalanceTest extends TestCase
     {
         foreach ([3, 4] as $groups) {
             $random = new RandomProblem($groups);
-            $problem = new Problem($random->students(10), new Groups($groups), rules: [new Apart(['s1', 's2', 's3']), new Together(['s4', 's5'])], goals: $random->goals(10), history: $random->history(10, 1));
+            $problem = new Problem(
+                $random->students(10),
+                new Groups($groups),
+                rules: [new Apart(['s1', 's2', 's3']), new Together(['s4', 's5'])],
+                goals: $random->goals(10),
+                history: $random->history(10, 1),
+            );
             $result = (new Balance())->solve($problem, new NoLimit());
             self::assertEqualsWithDelta(self::bestCost($problem), $result->cost, 1e-6);
             self::assertTrue($result->proven);
@@ -67,11 +80,30 @@ final class BalanceTest extends TestCase
         for ($seed = 0; $seed < 24; ++$seed) {
             $random = new RandomProblem(900 + $seed);
             $n = $random->number(4, 6);
-            $goals = [new NewPartners((float) $random->number(1, 3)), new Spread('level', (float) $random->number(0, 2))];
-            $problem = new Problem($random->students($n), new Groups(2), rounds: 2, rules: $random->rules($n, 2, $random->number(0, 2)), goals: $goals, history: $random->history($n, 1), seed: $seed);
+            $goals = [
+                new NewPartners((float) $random->number(1, 3)),
+                new Spread('level', (float) $random->number(0, 2)),
+            ];
+            $problem = new Problem(
+                $random->students($n),
+                new Groups(2),
+                rounds: 2,
+                rules: $random->rules($n, 2, $random->number(0, 2)),
+                goals: $goals,
+                history: $random->history($n, 1),
+                seed: $seed,
+            );
             $result = (new Balance())->solve($problem, new StepLimit(300));
             $oracle = new Oracle($problem);
-            $rounds = array_values(array_filter(iterator_to_array(Oracle::arrangements(RandomProblem::ids($n), (new Groups(2))->sizes($n)), false), $oracle->keeps(...)));
+            $rounds = array_values(
+                array_filter(
+                    iterator_to_array(
+                        Oracle::arrangements(RandomProblem::ids($n), (new Groups(2))->sizes($n)),
+                        false,
+                    ),
+                    $oracle->keeps(...),
+                ),
+            );
             $best = null;
             foreach ($rounds as $one) {
                 foreach ($rounds as $other) {
@@ -94,7 +126,15 @@ final class BalanceTest extends TestCase
             $n = $random->number(11, 34);
             $shape = 0 === $seed % 2 ? new Groups($random->number(2, 8)) : new Size($random->number(2, 6));
             $groups = \count($shape->sizes($n));
-            $problem = new Problem($random->students($n), $shape, rounds: 1 + $seed % 3, rules: $random->rules($n, $groups, $random->number(0, 6)), goals: $random->goals($n), history: $random->history($n, 2), seed: $seed);
+            $problem = new Problem(
+                $random->students($n),
+                $shape,
+                rounds: 1 + ($seed % 3),
+                rules: $random->rules($n, $groups, $random->number(0, 6)),
+                goals: $random->goals($n),
+                history: $random->history($n, 2),
+                seed: $seed,
+            );
             $result = (new Balance())->solve($problem, new StepLimit(120));
             if ($result->keepsAllRules()) {
                 self::assertArrangement($problem, $result);
@@ -111,7 +151,10 @@ final class BalanceTest extends TestCase
         $solve = static function (int $seed): array {
             $random = new RandomProblem(3);
 
-            return (new Balance())->solve(new Problem($random->students(24), new Groups(6), goals: $random->goals(24), seed: $seed), new StepLimit(200))->rounds;
+            return (new Balance())->solve(
+                new Problem($random->students(24), new Groups(6), goals: $random->goals(24), seed: $seed),
+                new StepLimit(200),
+            )->rounds;
         };
         self::assertSame($solve(1), $solve(1));
         self::assertNotSame($solve(1), $solve(2));
@@ -120,7 +163,12 @@ final class BalanceTest extends TestCase
     public function test_it_gets_better_while_it_is_watched(): void
     {
         $random = new RandomProblem(12);
-        $problem = new Problem($random->students(40), new Groups(8), goals: [new Spread('level', 1.0), new Spread('language', 1.0)], seed: 5);
+        $problem = new Problem(
+            $random->students(40),
+            new Groups(8),
+            goals: [new Spread('level', 1.0), new Spread('language', 1.0)],
+            seed: 5,
+        );
         $costs = [];
         foreach ((new Balance())->improve($problem, new StepLimit(2_000)) as $result) {
             $costs[] = $result->cost;
@@ -165,7 +213,14 @@ final class BalanceTest extends TestCase
     public function test_a_pair_that_must_be_together_repeats_and_nobody_else_does_more_than_needed(): void
     {
         $class = array_map(static fn (string $id): Student => new Student($id), RandomProblem::ids(12));
-        $problem = new Problem($class, new Size(3), rounds: 3, rules: [new Together(['s1', 's2']), new Apart(['s3', 's4'])], goals: [new NewPartners(1.0)], seed: 4);
+        $problem = new Problem(
+            $class,
+            new Size(3),
+            rounds: 3,
+            rules: [new Together(['s1', 's2']), new Apart(['s3', 's4'])],
+            goals: [new NewPartners(1.0)],
+            seed: 4,
+        );
         $result = (new Balance())->solve($problem, new StepLimit(2_000));
         self::assertArrangement($problem, $result);
         self::assertSame(2, $result->repeats);

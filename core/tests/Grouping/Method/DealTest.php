@@ -29,15 +29,22 @@ final class DealTest extends TestCase
         $rounds = 9_000;
         for ($seed = 0; $seed < $rounds; ++$seed) {
             $groups = self::deal(5, 2, $rules, $seed)->rounds[0];
-            array_walk($groups, static function (array &$group): void { sort($group); });
+            array_walk($groups, static function (array &$group): void {
+                sort($group);
+            });
             $key = json_encode($groups, \JSON_THROW_ON_ERROR);
             $counts[$key] = ($counts[$key] ?? 0) + 1;
         }
         $oracle = new Oracle(new Problem([], null, rules: $rules));
-        $allowed = array_filter(iterator_to_array(Oracle::arrangements(RandomProblem::ids(5), [3, 2]), false), static fn (array $groups): bool => $oracle->keeps($groups));
+        $allowed = array_filter(
+            iterator_to_array(Oracle::arrangements(RandomProblem::ids(5), [3, 2]), false),
+            static fn (array $groups): bool => $oracle->keeps($groups),
+        );
         self::assertCount(\count($allowed), $counts);
         $expected = $rounds / \count($allowed);
-        $chiSquare = array_sum(array_map(static fn (int $count): float => ($count - $expected) ** 2 / $expected, $counts));
+        $chiSquare = array_sum(
+            array_map(static fn (int $count): float => ($count - $expected) ** 2 / $expected, $counts),
+        );
         self::assertLessThan(2.5 * \count($allowed) + 12, $chiSquare);
     }
 
@@ -74,6 +81,9 @@ final class DealTest extends TestCase
     {
         $class = array_map(static fn (string $id): Student => new Student($id), RandomProblem::ids($students));
 
-        return (new Deal())->solve(new Problem($class, new Groups($groups), rules: $rules, seed: $seed), new NoLimit());
+        return (new Deal())->solve(
+            new Problem($class, new Groups($groups), rules: $rules, seed: $seed),
+            new NoLimit(),
+        );
     }
 }

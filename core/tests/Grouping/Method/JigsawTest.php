@@ -40,7 +40,10 @@ final class JigsawTest extends TestCase
                 foreach ($home as $g => $group) {
                     $there = array_unique(array_map(static fn (string $id): string => $topicOf[$id], $group));
                     self::assertCount(min($topics, \count($group)), $there, "{$n} students, {$topics} topics");
-                    self::assertSame(array_values(array_diff($problem->topics, $there)), $result->lacking[$g + 1] ?? []);
+                    self::assertSame(
+                        array_values(array_diff($problem->topics, $there)),
+                        $result->lacking[$g + 1] ?? [],
+                    );
                 }
             }
         }
@@ -61,7 +64,12 @@ final class JigsawTest extends TestCase
 
     public function test_rules_hold_among_experts_too(): void
     {
-        $rules = [new Apart(['s1', 's2']), new Apart(['s3', 's4', 's5']), new Together(['s6', 's7']), new Seat('s8', 2)];
+        $rules = [
+            new Apart(['s1', 's2']),
+            new Apart(['s3', 's4', 's5']),
+            new Together(['s6', 's7']),
+            new Seat('s8', 2),
+        ];
         $result = (new Jigsaw())->solve(self::problem(24, new Size(4), 4, $rules), new StepLimit(20));
         self::assertTrue($result->keepsAllRules());
         $oracle = new Oracle(new Problem([], null, rules: $rules));
@@ -74,6 +82,13 @@ final class JigsawTest extends TestCase
      */
     private static function problem(int $n, Shape $shape, int $topics, array $rules = []): Problem
     {
-        return new Problem((new RandomProblem($n))->students($n), $shape, MethodKind::Jigsaw, rules: $rules, seed: 3, topics: \array_slice(['housing', 'wildlife', 'money', 'water', 'people'], 0, $topics));
+        return new Problem(
+            (new RandomProblem($n))->students($n),
+            $shape,
+            MethodKind::Jigsaw,
+            rules: $rules,
+            seed: 3,
+            topics: \array_slice(['housing', 'wildlife', 'money', 'water', 'people'], 0, $topics),
+        );
     }
 }

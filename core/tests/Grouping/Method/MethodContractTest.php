@@ -29,8 +29,9 @@ use PHPUnit\Framework\TestCase;
 final class MethodContractTest extends TestCase
 {
     #[DataProvider('kinds')]
-    public function test_everybody_is_in_one_group_of_a_round_or_said_to_be_in_none_and_no_rule_is_broken_unsaid(MethodKind $kind): void
-    {
+    public function test_everybody_is_in_one_group_of_a_round_or_said_to_be_in_none_and_no_rule_is_broken_unsaid(
+        MethodKind $kind,
+    ): void {
         $placed = 0;
         for ($seed = 0; $seed < 40; ++$seed) {
             $problem = self::problem($kind, $seed, 12);
@@ -38,16 +39,36 @@ final class MethodContractTest extends TestCase
             if (null === $result) {
                 continue;
             }
-            $ids = array_values(array_diff(array_map(static fn (Student $student): string => $student->id, $problem->students), $problem->disturbance->absent ?? []));
+            $ids = array_values(
+                array_diff(
+                    array_map(static fn (Student $student): string => $student->id, $problem->students),
+                    $problem->disturbance->absent ?? [],
+                ),
+            );
             foreach ($result->rounds as $groups) {
                 ++$placed;
-                self::assertEqualsCanonicalizing(array_values(array_diff($ids, $result->unplaced)), array_merge(...$groups), "seed {$seed}");
-                $named = array_merge([], ...array_map(static fn ($conflict): array => $conflict->rules, $result->conflicts));
+                self::assertEqualsCanonicalizing(
+                    array_values(array_diff($ids, $result->unplaced)),
+                    array_merge(...$groups),
+                    "seed {$seed}",
+                );
+                $named = array_merge(
+                    [],
+                    ...array_map(static fn ($conflict): array => $conflict->rules, $result->conflicts),
+                );
                 // Groups of experts and groups that have joined are numbered anew, so what is said of a number is said of the others.
                 $isNumberedAnew = \in_array($kind, [MethodKind::Jigsaw, MethodKind::Snowball], true);
-                $holding = array_filter($problem->rules, static fn (Rule $rule): bool => !$isNumberedAnew || $rule instanceof Apart || $rule instanceof Together);
+                $holding = array_filter(
+                    $problem->rules,
+                    static fn (Rule $rule): bool => !$isNumberedAnew
+                        || $rule instanceof Apart
+                        || $rule instanceof Together,
+                );
                 $unnamed = array_values(array_diff_key($holding, array_flip($named)));
-                self::assertTrue((new Oracle($problem))->keeps($groups, $unnamed), "seed {$seed}: a rule is broken, and nobody says so");
+                self::assertTrue(
+                    (new Oracle($problem))->keeps($groups, $unnamed),
+                    "seed {$seed}: a rule is broken, and nobody says so",
+                );
             }
             if ([] === $result->rounds) {
                 self::assertNotSame([], $result->conflicts, 'nothing is found, and nothing is said');
@@ -60,7 +81,10 @@ final class MethodContractTest extends TestCase
     public function test_the_same_problem_has_the_same_answer(MethodKind $kind): void
     {
         for ($seed = 0; $seed < 10; ++$seed) {
-            self::assertEquals(self::solved(self::problem($kind, $seed, 11)), self::solved(self::problem($kind, $seed, 11)));
+            self::assertEquals(
+                self::solved(self::problem($kind, $seed, 11)),
+                self::solved(self::problem($kind, $seed, 11)),
+            );
         }
     }
 
@@ -69,7 +93,7 @@ final class MethodContractTest extends TestCase
     {
         foreach ([0, 1, 2] as $students) {
             $result = self::solved(self::problem($kind, 1, $students));
-            self::assertLessThanOrEqual($students, \count(array_merge([], ...($result->rounds[0] ?? []))));
+            self::assertLessThanOrEqual($students, \count(array_merge([], ...$result->rounds[0] ?? [])));
         }
     }
 
@@ -77,7 +101,25 @@ final class MethodContractTest extends TestCase
     public function test_a_limit_that_is_reached_at_once_still_has_an_answer(MethodKind $kind): void
     {
         $problem = self::problem($kind, 3, 40);
-        $result = $kind->method()->solve(new Problem($problem->students, $problem->shape, $kind, $problem->rounds, [], $problem->goals, [], 3, 1, $problem->topics, $problem->disturbance, $problem->within), new StepLimit(0));
+        $result = $kind
+            ->method()
+            ->solve(
+                new Problem(
+                    $problem->students,
+                    $problem->shape,
+                    $kind,
+                    $problem->rounds,
+                    [],
+                    $problem->goals,
+                    [],
+                    3,
+                    1,
+                    $problem->topics,
+                    $problem->disturbance,
+                    $problem->within,
+                ),
+                new StepLimit(0),
+            );
         self::assertNotSame([], $result->rounds);
     }
 
@@ -124,12 +166,16 @@ final class MethodContractTest extends TestCase
             $shape,
             $kind,
             MethodKind::Snowball === $kind ? 2 : 1,
-            MethodKind::ByTable === $kind ? array_values(array_filter($rules, static fn (Rule $rule): bool => \count($rule->students()) > 1)) : $rules,
+            MethodKind::ByTable === $kind
+                ? array_values(array_filter($rules, static fn (Rule $rule): bool => \count($rule->students()) > 1))
+                : $rules,
             $goals,
             $n > 1 ? $random->history($n, 1) : [],
             $seed,
             topics: MethodKind::Jigsaw === $kind ? ['housing', 'water'] : [],
-            disturbance: MethodKind::Repair === $kind ? new Disturbance([] === $three ? [[]] : $three, \array_slice($ids, 0, min(2, max(0, $n - 1))), []) : null,
+            disturbance: MethodKind::Repair === $kind
+                ? new Disturbance([] === $three ? [[]] : $three, \array_slice($ids, 0, min(2, max(0, $n - 1))), [])
+                : null,
             within: MethodKind::Split === $kind ? $three : [],
         );
     }

@@ -47,7 +47,15 @@ final class RepairTest extends TestCase
             }
             $maxSize = 0 === $random->number(0, 1) ? null : $random->number(3, 4);
             $all = $random->goals($n);
-            $problem = new Problem($random->students($n), null, MethodKind::Repair, rules: $random->rules($n, $groups, $random->number(0, 3)), goals: [$all[$seed % 8]], history: $random->history($n, 1), disturbance: new Disturbance($current, $absent, $arrivals, 2, $maxSize));
+            $problem = new Problem(
+                $random->students($n),
+                null,
+                MethodKind::Repair,
+                rules: $random->rules($n, $groups, $random->number(0, 3)),
+                goals: [$all[$seed % 8]],
+                history: $random->history($n, 1),
+                disturbance: new Disturbance($current, $absent, $arrivals, 2, $maxSize),
+            );
             $best = self::best($problem);
             try {
                 $result = (new Repair())->solve($problem, new NoLimit());
@@ -68,7 +76,10 @@ final class RepairTest extends TestCase
             $moved += $moves;
             self::assertCount($moves, $result->moves, "seed {$seed}");
             self::assertEqualsWithDelta($cost, self::among($problem)->cost($result->rounds), 1e-6, "seed {$seed}");
-            self::assertEqualsCanonicalizing(array_values(array_diff(RandomProblem::ids($n), $absent)), array_merge(...$result->rounds[0]));
+            self::assertEqualsCanonicalizing(
+                array_values(array_diff(RandomProblem::ids($n), $absent)),
+                array_merge(...$result->rounds[0]),
+            );
             self::assertTrue(self::isAllowed($problem, $result->rounds[0]));
         }
         self::assertGreaterThan(100, $solved);
@@ -80,7 +91,10 @@ final class RepairTest extends TestCase
         $result = self::repair([['a', 'b', 'c'], ['d', 'e'], ['f', 'g', 'h']], [], ['x'], [new Apart(['x', 'd'])]);
         self::assertSame([], $result->moves);
         self::assertSame([['a', 'b', 'c', 'x'], ['d', 'e'], ['f', 'g', 'h']], $result->rounds[0]);
-        self::assertSame([['a', 'b', 'c'], ['d', 'e', 'x'], ['f', 'g', 'h']], self::repair([['a', 'b', 'c'], ['d', 'e'], ['f', 'g', 'h']], [], ['x'])->rounds[0]);
+        self::assertSame(
+            [['a', 'b', 'c'], ['d', 'e', 'x'], ['f', 'g', 'h']],
+            self::repair([['a', 'b', 'c'], ['d', 'e'], ['f', 'g', 'h']], [], ['x'])->rounds[0],
+        );
     }
 
     public function test_a_group_left_with_one_joins_another_and_the_teacher_is_told_why(): void
@@ -115,9 +129,17 @@ final class RepairTest extends TestCase
 
     public function test_rules_that_contradict_in_these_groups_are_named(): void
     {
-        $result = self::repair([['a', 'b'], ['c', 'd']], [], ['x'], [new Seat('x', 1), new Together(['x', 'c']), new Seat('c', 2)]);
+        $result = self::repair(
+            [['a', 'b'], ['c', 'd']],
+            [],
+            ['x'],
+            [new Seat('x', 1), new Together(['x', 'c']), new Seat('c', 2)],
+        );
         self::assertSame([0, 1, 2], $result->conflicts[0]->rules);
-        self::assertSame('conflict.several(rule.seat(x; 1), rule.together(x, c), rule.seat(c; 2); shape.at_most(2; 0))', Plainly::said($result->conflicts[0]->message));
+        self::assertSame(
+            'conflict.several(rule.seat(x; 1), rule.together(x, c), rule.seat(c; 2); shape.at_most(2; 0))',
+            Plainly::said($result->conflicts[0]->message),
+        );
     }
 
     public function test_no_room_at_all_is_said(): void
@@ -131,7 +153,13 @@ final class RepairTest extends TestCase
         $current = array_chunk(\array_slice(RandomProblem::ids(120), 0, 104), 4);
         $late = \array_slice(RandomProblem::ids(120), 104);
         $random = new RandomProblem(8);
-        $problem = new Problem($random->students(120), null, MethodKind::Repair, goals: [new Spread('level', 1.0)], disturbance: new Disturbance(array_map(array_values(...), $current), ['s1', 's2', 's3'], $late));
+        $problem = new Problem(
+            $random->students(120),
+            null,
+            MethodKind::Repair,
+            goals: [new Spread('level', 1.0)],
+            disturbance: new Disturbance(array_map(array_values(...), $current), ['s1', 's2', 's3'], $late),
+        );
         $result = (new Repair())->solve($problem, new NoLimit());
         self::assertCount(117, array_merge(...$result->rounds[0]));
         self::assertLessThanOrEqual(1, \count($result->moves));
@@ -157,11 +185,28 @@ final class RepairTest extends TestCase
      * @param list<string>       $arrivals
      * @param list<Rule>         $rules
      */
-    private static function repair(array $current, array $absent, array $arrivals, array $rules = [], ?int $maxSize = null): Result
-    {
-        $students = array_map(static fn (string $id): Student => new Student($id), [...array_merge(...$current), ...$arrivals]);
+    private static function repair(
+        array $current,
+        array $absent,
+        array $arrivals,
+        array $rules = [],
+        ?int $maxSize = null,
+    ): Result {
+        $students = array_map(static fn (string $id): Student => new Student($id), [
+            ...array_merge(...$current),
+            ...$arrivals,
+        ]);
 
-        return (new Repair())->solve(new Problem($students, null, MethodKind::Repair, rules: $rules, disturbance: new Disturbance($current, $absent, $arrivals, 2, $maxSize)), new NoLimit());
+        return (new Repair())->solve(
+            new Problem(
+                $students,
+                null,
+                MethodKind::Repair,
+                rules: $rules,
+                disturbance: new Disturbance($current, $absent, $arrivals, 2, $maxSize),
+            ),
+            new NoLimit(),
+        );
     }
 
     /**
@@ -174,7 +219,9 @@ final class RepairTest extends TestCase
         $before = self::groupOf($disturbance->current);
         $oracle = self::among($problem);
         $best = null;
-        foreach (Oracle::assignments($present, array_fill(0, \count($disturbance->current), []), \count($present)) as $groups) {
+        foreach (
+            Oracle::assignments($present, array_fill(0, \count($disturbance->current), []), \count($present)) as $groups
+        ) {
             if (!self::isAllowed($problem, $groups)) {
                 continue;
             }
@@ -197,7 +244,10 @@ final class RepairTest extends TestCase
         $disturbance = $problem->disturbance ?? new Disturbance([]);
         $present = \count(array_merge(...$groups));
         foreach ($groups as $group) {
-            if ([] !== $group && (\count($group) < min(2, $present) || \count($group) > ($disturbance->maxSize ?? $present))) {
+            if (
+                [] !== $group
+                && (\count($group) < min(2, $present) || \count($group) > ($disturbance->maxSize ?? $present))
+            ) {
                 return false;
             }
         }
@@ -212,12 +262,19 @@ final class RepairTest extends TestCase
     {
         $absent = $problem->disturbance->absent ?? [];
 
-        return new Oracle(new Problem(
-            array_values(array_filter($problem->students, static fn (Student $student): bool => !\in_array($student->id, $absent, true))),
-            null,
-            goals: $problem->goals,
-            history: $problem->history,
-        ));
+        return new Oracle(
+            new Problem(
+                array_values(
+                    array_filter(
+                        $problem->students,
+                        static fn (Student $student): bool => !\in_array($student->id, $absent, true),
+                    ),
+                ),
+                null,
+                goals: $problem->goals,
+                history: $problem->history,
+            ),
+        );
     }
 
     /**

@@ -22,7 +22,10 @@ final class SnowballTest extends TestCase
     {
         for ($n = 4; $n <= 40; ++$n) {
             $random = new RandomProblem($n);
-            $result = (new Snowball())->solve(new Problem($random->students($n), new Size(2), MethodKind::Snowball, 4, goals: $random->goals($n)), new StepLimit(20));
+            $result = (new Snowball())->solve(
+                new Problem($random->students($n), new Size(2), MethodKind::Snowball, 4, goals: $random->goals($n)),
+                new StepLimit(20),
+            );
             self::assertSame([], $result->conflicts);
             foreach ($result->rounds as $r => $groups) {
                 self::assertEqualsCanonicalizing(RandomProblem::ids($n), array_merge(...$groups));
@@ -37,7 +40,10 @@ final class SnowballTest extends TestCase
                     self::assertSame(\count($group), array_sum(array_map('count', $parts)), 'whole groups only');
                     $joined[] = \count($parts);
                 }
-                self::assertEqualsCanonicalizing([...array_fill(0, \count($groups) - 1, 2), 2 + \count($before) % 2], $joined);
+                self::assertEqualsCanonicalizing(
+                    [...array_fill(0, \count($groups) - 1, 2), 2 + (\count($before) % 2)],
+                    $joined,
+                );
             }
         }
     }
@@ -45,7 +51,10 @@ final class SnowballTest extends TestCase
     public function test_an_odd_one_out_joins_the_smallest(): void
     {
         $students = array_map(static fn (string $id): Student => new Student($id), RandomProblem::ids(14));
-        $result = (new Snowball())->solve(new Problem($students, new Size(2), MethodKind::Snowball, 2), new StepLimit(20));
+        $result = (new Snowball())->solve(
+            new Problem($students, new Size(2), MethodKind::Snowball, 2),
+            new StepLimit(20),
+        );
         self::assertEqualsCanonicalizing([4, 4, 6], array_map('count', $result->rounds[1]));
     }
 
@@ -54,7 +63,15 @@ final class SnowballTest extends TestCase
         for ($seed = 1; $seed <= 25; ++$seed) {
             $random = new RandomProblem($seed);
             $n = $random->number(6, 8);
-            $problem = new Problem($random->students($n), new Size(2), MethodKind::Snowball, 2, [new Apart(['s1', 's2'])], $random->goals($n), seed: $seed);
+            $problem = new Problem(
+                $random->students($n),
+                new Size(2),
+                MethodKind::Snowball,
+                2,
+                [new Apart(['s1', 's2'])],
+                $random->goals($n),
+                seed: $seed,
+            );
             $oracle = new Oracle($problem);
             $best = \INF;
             foreach (Oracle::arrangements(RandomProblem::ids($n), (new Size(2))->sizes($n)) as $first) {
@@ -78,15 +95,24 @@ final class SnowballTest extends TestCase
     public function test_who_joins_whom_is_chosen_by_the_goals(): void
     {
         // Of eight pairs four have a lead; after joining, every four can have one.
-        $students = array_map(static fn (int $i): Student => new Student('s'.$i, tags: $i <= 4 ? ['lead'] : []), range(1, 16));
-        $result = (new Snowball())->solve(new Problem($students, new Size(2), MethodKind::Snowball, 2, goals: [new EachHas('lead', 1, 1.0)]), new StepLimit(200));
+        $students = array_map(
+            static fn (int $i): Student => new Student('s'.$i, tags: $i <= 4 ? ['lead'] : []),
+            range(1, 16),
+        );
+        $result = (new Snowball())->solve(
+            new Problem($students, new Size(2), MethodKind::Snowball, 2, goals: [new EachHas('lead', 1, 1.0)]),
+            new StepLimit(200),
+        );
         self::assertSame(4.0, $result->cost, 'four pairs without a lead, and no four');
     }
 
     public function test_where_nobody_may_join_it_is_told(): void
     {
         $students = array_map(static fn (string $id): Student => new Student($id), RandomProblem::ids(4));
-        $result = (new Snowball())->solve(new Problem($students, new Size(2), MethodKind::Snowball, 2, [new Apart(['s1', 's2'])]), new StepLimit(20));
+        $result = (new Snowball())->solve(
+            new Problem($students, new Size(2), MethodKind::Snowball, 2, [new Apart(['s1', 's2'])]),
+            new StepLimit(20),
+        );
         self::assertSame([[0]], array_map(static fn ($conflict): array => $conflict->rules, $result->conflicts));
         self::assertSame([], $result->rounds);
     }

@@ -49,8 +49,25 @@ final class SplitTest extends TestCase
             $random = new RandomProblem($seed);
             $n = $random->number(6, 9);
             $within = self::chunks($n, $random->number(3, 5));
-            $rules = $random->rules($n, \count(array_merge(...array_map(static fn (array $group): array => (new Size(2))->sizes(\count($group)), $within))), 2);
-            $problem = new Problem($random->students($n), new Size(2), MethodKind::Split, 1, $rules, $random->goals($n), seed: $seed, within: $within);
+            $rules = $random->rules(
+                $n,
+                \count(
+                    array_merge(
+                        ...array_map(static fn (array $group): array => (new Size(2))->sizes(\count($group)), $within),
+                    ),
+                ),
+                2,
+            );
+            $problem = new Problem(
+                $random->students($n),
+                new Size(2),
+                MethodKind::Split,
+                1,
+                $rules,
+                $random->goals($n),
+                seed: $seed,
+                within: $within,
+            );
             $oracle = new Oracle($problem);
             $best = \INF;
             foreach (self::all($within) as $way) {
@@ -71,7 +88,11 @@ final class SplitTest extends TestCase
 
     public function test_who_must_be_together_and_sits_in_two_groups_is_told(): void
     {
-        $problem = self::problem(8, [['s1', 's2', 's3', 's4'], ['s5', 's6', 's7', 's8']], new Size(2), [new Apart(['s1', 's2']), new Together(['s4', 's5']), new Seat('s1', 3)]);
+        $problem = self::problem(8, [['s1', 's2', 's3', 's4'], ['s5', 's6', 's7', 's8']], new Size(2), [
+            new Apart(['s1', 's2']),
+            new Together(['s4', 's5']),
+            new Seat('s1', 3),
+        ]);
         $result = (new Split())->solve($problem, new StepLimit(50));
         self::assertSame([[1], [2]], array_map(static fn ($conflict): array => $conflict->rules, $result->conflicts));
         self::assertSame('grouping.conflict.across', $result->conflicts[0]->message->code);
@@ -79,21 +100,27 @@ final class SplitTest extends TestCase
 
     public function test_several_rounds_bring_new_partners_inside_the_group(): void
     {
-        $result = (new Split())->solve(new Problem(
-            (new RandomProblem(3))->students(8),
-            new Size(2),
-            MethodKind::Split,
-            3,
-            goals: [new NewPartners(1.0)],
-            within: [['s1', 's2', 's3', 's4'], ['s5', 's6', 's7', 's8']],
-        ), new StepLimit(50));
+        $result = (new Split())->solve(
+            new Problem(
+                (new RandomProblem(3))->students(8),
+                new Size(2),
+                MethodKind::Split,
+                3,
+                goals: [new NewPartners(1.0)],
+                within: [['s1', 's2', 's3', 's4'], ['s5', 's6', 's7', 's8']],
+            ),
+            new StepLimit(50),
+        );
         self::assertCount(3, $result->rounds);
         self::assertSame(0, $result->repeats);
     }
 
     public function test_who_is_in_no_group_is_not_placed_and_large_groups_are_split_too(): void
     {
-        $result = (new Split())->solve(self::problem(30, [\array_slice(RandomProblem::ids(30), 0, 26)], new Groups(4)), new StepLimit(50));
+        $result = (new Split())->solve(
+            self::problem(30, [\array_slice(RandomProblem::ids(30), 0, 26)], new Groups(4)),
+            new StepLimit(50),
+        );
         self::assertSame(['s27', 's28', 's29', 's30'], $result->unplaced);
         self::assertSame([7, 7, 6, 6], array_map('count', $result->rounds[0]));
     }
@@ -106,7 +133,15 @@ final class SplitTest extends TestCase
     {
         $random = new RandomProblem($n);
 
-        return new Problem($random->students($n), $shape, MethodKind::Split, 1, $rules, $random->goals($n), within: $within);
+        return new Problem(
+            $random->students($n),
+            $shape,
+            MethodKind::Split,
+            1,
+            $rules,
+            $random->goals($n),
+            within: $within,
+        );
     }
 
     /**

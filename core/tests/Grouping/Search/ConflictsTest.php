@@ -25,7 +25,12 @@ final class ConflictsTest extends TestCase
         for ($seed = 0; $found < 120; ++$seed) {
             $random = new RandomProblem(20_000 + $seed);
             $n = $random->number(4, 6);
-            $problem = new Problem($random->students($n), new Groups($random->number(2, 3)), rules: $random->rules($n, 3, $random->number(3, 7)), seed: $seed);
+            $problem = new Problem(
+                $random->students($n),
+                new Groups($random->number(2, 3)),
+                rules: $random->rules($n, 3, $random->number(3, 7)),
+                seed: $seed,
+            );
             $result = (new Balance())->solve($problem, new NoLimit());
             $possible = self::isPossible($problem, array_keys($problem->rules));
             self::assertSame($possible, $result->keepsAllRules(), "seed {$seed}");
@@ -34,9 +39,16 @@ final class ConflictsTest extends TestCase
                 ++$found;
                 self::assertFalse(self::isPossible($problem, $conflict->rules), "seed {$seed}");
                 foreach ($conflict->rules as $rule) {
-                    self::assertTrue(self::isPossible($problem, array_values(array_diff($conflict->rules, [$rule]))), "seed {$seed}: rule {$rule} is not needed");
+                    self::assertTrue(
+                        self::isPossible($problem, array_values(array_diff($conflict->rules, [$rule]))),
+                        "seed {$seed}: rule {$rule} is not needed",
+                    );
                 }
-                self::assertCount(self::smallest($problem, $lifted), $conflict->rules, "seed {$seed}: a smaller set would do");
+                self::assertCount(
+                    self::smallest($problem, $lifted),
+                    $conflict->rules,
+                    "seed {$seed}: a smaller set would do",
+                );
                 $lifted = array_values(array_diff($lifted, $conflict->rules));
             }
             self::assertTrue(self::isPossible($problem, $lifted), 'the rest can be kept');
@@ -46,10 +58,17 @@ final class ConflictsTest extends TestCase
     public function test_a_teacher_is_told_by_name_what_contradicts_what(): void
     {
         $class = [new Student('a', 'Ada'), new Student('b', 'Ben'), new Student('c', 'Chi'), new Student('d', 'Dov')];
-        $problem = new Problem($class, new Groups(2), rules: [new Apart(['a', 'd']), new Together(['a', 'b']), new Together(['b', 'c'])]);
+        $problem = new Problem(
+            $class,
+            new Groups(2),
+            rules: [new Apart(['a', 'd']), new Together(['a', 'b']), new Together(['b', 'c'])],
+        );
         $conflict = (new Balance())->solve($problem, new NoLimit())->conflicts[0];
         self::assertSame([1, 2], $conflict->rules);
-        self::assertSame('conflict.several(rule.together(Ada, Ben), rule.together(Ben, Chi); shape.of_sizes(2; 2))', Plainly::said($conflict->message));
+        self::assertSame(
+            'conflict.several(rule.together(Ada, Ben), rule.together(Ben, Chi); shape.of_sizes(2; 2))',
+            Plainly::said($conflict->message),
+        );
     }
 
     public function test_a_rule_that_cannot_be_kept_by_itself_is_named_alone(): void
@@ -58,7 +77,10 @@ final class ConflictsTest extends TestCase
         $problem = new Problem($class, new Groups(2), rules: [new Seat('a', 2), new Apart(['a', 'b', 'c'])]);
         $conflict = (new Balance())->solve($problem, new NoLimit())->conflicts[0];
         self::assertSame([1], $conflict->rules);
-        self::assertSame('conflict.one(rule.apart(Ada, Ben, Chi); shape.of_sizes(2; 2))', Plainly::said($conflict->message));
+        self::assertSame(
+            'conflict.one(rule.apart(Ada, Ben, Chi); shape.of_sizes(2; 2))',
+            Plainly::said($conflict->message),
+        );
     }
 
     public function test_in_a_large_class_one_contradiction_among_many_rules_is_found(): void

@@ -17,7 +17,15 @@ final class SettingTest extends TestCase
 {
     public function test_numbers_become_standard_scores_and_those_without_one_are_left_out(): void
     {
-        $setting = new Setting([new Student('a', attributes: ['x' => 1]), new Student('b', attributes: ['x' => 3.0]), new Student('c'), new Student('d', attributes: ['x' => 5])], [4]);
+        $setting = new Setting(
+            [
+                new Student('a', attributes: ['x' => 1]),
+                new Student('b', attributes: ['x' => 3.0]),
+                new Student('c'),
+                new Student('d', attributes: ['x' => 5]),
+            ],
+            [4],
+        );
         $scores = $setting->scores('x');
         self::assertNotNull($scores);
         self::assertSame([0, 1, 3], array_keys($scores));
@@ -27,9 +35,15 @@ final class SettingTest extends TestCase
 
     public function test_where_all_values_are_the_same_or_some_are_words_there_is_no_score(): void
     {
-        $same = new Setting([new Student('a', attributes: ['x' => 7]), new Student('b', attributes: ['x' => 7])], [2]);
+        $same = new Setting(
+            [new Student('a', attributes: ['x' => 7]), new Student('b', attributes: ['x' => 7])],
+            [2],
+        );
         self::assertSame([0.0, 0.0], $same->scores('x'));
-        $mixed = new Setting([new Student('a', attributes: ['x' => 7]), new Student('b', attributes: ['x' => 'high'])], [2]);
+        $mixed = new Setting(
+            [new Student('a', attributes: ['x' => 7]), new Student('b', attributes: ['x' => 'high'])],
+            [2],
+        );
         self::assertNull($mixed->scores('x'));
         self::assertSame([[0 => 0, 1 => 1], [1, 1]], $mixed->codes('x'));
     }
@@ -84,9 +98,22 @@ final class SettingTest extends TestCase
 
     public function test_larger_groups_come_first_where_no_rule_names_them(): void
     {
-        $setting = new Setting(array_map(static fn (int $i): Student => new Student('s'.$i), range(0, 6)), [3, 2, 2]);
-        self::assertSame([[2, 3, 4], [0, 1], [5, 6]], Report::largerFirst([[0, 1], [2, 3, 4], [5, 6]], new Musts($setting, [])));
-        self::assertSame([[0, 1], [2, 3, 4], [5, 6]], Report::largerFirst([[0, 1], [2, 3, 4], [5, 6]], new Musts($setting, [new Seat('s0', 1)])));
-        self::assertSame([[2, 3, 4], [0, 1], [5, 6]], Report::largerFirst([[5, 6], [0, 1], [2, 3, 4]], new Musts($setting, [new Seat('s0', 2)])));
+        $setting = new Setting(array_map(static fn (int $i): Student => new Student('s'.$i), range(0, 6)), [
+            3,
+            2,
+            2,
+        ]);
+        self::assertSame(
+            [[2, 3, 4], [0, 1], [5, 6]],
+            Report::largerFirst([[0, 1], [2, 3, 4], [5, 6]], new Musts($setting, [])),
+        );
+        self::assertSame(
+            [[0, 1], [2, 3, 4], [5, 6]],
+            Report::largerFirst([[0, 1], [2, 3, 4], [5, 6]], new Musts($setting, [new Seat('s0', 1)])),
+        );
+        self::assertSame(
+            [[2, 3, 4], [0, 1], [5, 6]],
+            Report::largerFirst([[5, 6], [0, 1], [2, 3, 4]], new Musts($setting, [new Seat('s0', 2)])),
+        );
     }
 }

@@ -40,11 +40,20 @@ final class StartTest extends TestCase
             $setting = new Setting($random->students($n), $sizes);
             $musts = new Musts($setting, $rules);
             $oracle = new Oracle(new Problem([], null, rules: $rules));
-            $kept = array_values(array_filter(iterator_to_array(Oracle::arrangements(RandomProblem::ids($n), $sizes), false), static fn (array $groups): bool => $oracle->keeps($groups)));
+            $kept = array_values(
+                array_filter(
+                    iterator_to_array(Oracle::arrangements(RandomProblem::ids($n), $sizes), false),
+                    static fn (array $groups): bool => $oracle->keeps($groups),
+                ),
+            );
             $found = (new Start($setting, $musts, new Dice($seed)))->find();
             $none += [] === $kept ? 1 : 0;
             self::assertSame([] !== $kept, \is_array($found), "seed {$seed}");
-            self::assertSame([] !== $kept, null !== (new Exhaustive($setting, $musts, static fn (): float => 0.0))->solve(), "seed {$seed}");
+            self::assertSame(
+                [] !== $kept,
+                null !== (new Exhaustive($setting, $musts, static fn (): float => 0.0))->solve(),
+                "seed {$seed}",
+            );
             $listed = (new Arrangements($setting, $musts))->all(10_000) ?? [];
             self::assertSame([] !== $kept, [] !== $listed, "seed {$seed}");
             foreach (\is_array($found) ? [$found, ...$listed] : [] as $groups) {
@@ -80,8 +89,12 @@ final class StartTest extends TestCase
 
     public function test_a_family_larger_than_any_group_does_not_fit(): void
     {
-        self::assertFalse(self::start(12, 4, [new Together(['s1', 's2']), new Together(['s2', 's3']), new Together(['s3', 's4'])]));
-        self::assertIsArray(self::start(12, 3, [new Together(['s1', 's2']), new Together(['s2', 's3']), new Together(['s3', 's4'])]));
+        self::assertFalse(
+            self::start(12, 4, [new Together(['s1', 's2']), new Together(['s2', 's3']), new Together(['s3', 's4'])]),
+        );
+        self::assertIsArray(
+            self::start(12, 3, [new Together(['s1', 's2']), new Together(['s2', 's3']), new Together(['s3', 's4'])]),
+        );
     }
 
     public function test_the_larger_groups_go_to_those_who_need_them(): void
@@ -96,7 +109,10 @@ final class StartTest extends TestCase
     {
         $rules = [];
         for ($i = 1; $i <= 300; $i += 3) {
-            $rules[] = 0 === $i % 2 ? new Apart(["s{$i}", 's'.($i + 1), 's'.($i + 2)]) : new Together(["s{$i}", 's'.($i + 1)]);
+            $rules[] =
+                0 === $i % 2
+                    ? new Apart(["s{$i}", 's'.($i + 1), 's'.($i + 2)])
+                    : new Together(["s{$i}", 's'.($i + 1)]);
         }
         $found = self::start(1_000, 250, $rules);
         self::assertIsArray($found);

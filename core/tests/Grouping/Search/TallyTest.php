@@ -24,7 +24,13 @@ final class TallyTest extends TestCase
             $random = new RandomProblem($seed);
             $n = $random->number(5, 14);
             $rounds = $random->number(1, 3);
-            $problem = new Problem($random->students($n), new Groups($random->number(2, 4)), rounds: $rounds, goals: $random->goals($n), history: $random->history($n, 2));
+            $problem = new Problem(
+                $random->students($n),
+                new Groups($random->number(2, 4)),
+                rounds: $rounds,
+                goals: $random->goals($n),
+                history: $random->history($n, 2),
+            );
             $setting = Setting::of($problem, new Groups($random->number(2, 4)));
             $oracle = new Oracle($problem);
             $boards = [];
@@ -49,7 +55,12 @@ final class TallyTest extends TestCase
                     $delta = $tallies[$round]->delta($board, $i, $j);
                     $tallies[$round]->swap($board, $i, $j);
                     $board->swap($i, $j);
-                    self::assertEqualsWithDelta($oracle->goalCost($goal, self::asIds($boards, $setting)) - $before, $delta, 1e-9, "goal {$number}, seed {$seed}");
+                    self::assertEqualsWithDelta(
+                        $oracle->goalCost($goal, self::asIds($boards, $setting)) - $before,
+                        $delta,
+                        1e-9,
+                        "goal {$number}, seed {$seed}",
+                    );
                 }
             }
         }

@@ -53,7 +53,12 @@ final class ShapeTest extends TestCase
     {
         for ($students = 0; $students <= 60; ++$students) {
             for ($n = 1; $n <= 20; ++$n) {
-                $even = [new Groups($n), new Size($n), new Size($n, Remainder::Larger), new Size($n, Remainder::Smaller)];
+                $even = [
+                    new Groups($n),
+                    new Size($n),
+                    new Size($n, Remainder::Larger),
+                    new Size($n, Remainder::Smaller),
+                ];
                 foreach ($even as $shape) {
                     $sizes = $shape->sizes($students);
                     self::assertSame($students, array_sum($sizes));
@@ -67,9 +72,15 @@ final class ShapeTest extends TestCase
                 }
                 if ($n > 1) {
                     $smaller = (new Size($n, Remainder::Smaller))->sizes($students);
-                    self::assertTrue([] === $smaller || max($smaller) <= max($n, 3), 'no group above the size, but where one would be alone');
+                    self::assertTrue(
+                        [] === $smaller || max($smaller) <= max($n, 3),
+                        'no group above the size, but where one would be alone',
+                    );
                     $larger = (new Size($n, Remainder::Larger))->sizes($students);
-                    self::assertTrue($students < $n || [] === array_filter($larger, static fn (int $size): bool => $size < $n), 'no group below the size');
+                    self::assertTrue(
+                        $students < $n || [] === array_filter($larger, static fn (int $size): bool => $size < $n),
+                        'no group below the size',
+                    );
                 }
             }
         }

@@ -26,7 +26,10 @@ final class FirstComeTest extends TestCase
 
     public function test_of_those_who_must_be_together_the_larger_part_stays(): void
     {
-        self::assertSame(['b', 'c', 'd'], FirstCome::keep([['a'], ['b', 'c'], ['d']], [new Together(['a', 'b', 'c'])]));
+        self::assertSame(
+            ['b', 'c', 'd'],
+            FirstCome::keep([['a'], ['b', 'c'], ['d']], [new Together(['a', 'b', 'c'])]),
+        );
     }
 
     public function test_among_those_who_stay_no_rule_is_broken_and_nobody_else_has_to_go(): void
@@ -40,7 +43,10 @@ final class FirstComeTest extends TestCase
             }
             $rules = [];
             foreach (range(1, 4) as $r) {
-                $some = array_map(static fn (int|string $k): string => $ids[$k], $dice->pickArrayKeys($ids, $dice->getInt(2, 4)));
+                $some = array_map(
+                    static fn (int|string $k): string => $ids[$k],
+                    $dice->pickArrayKeys($ids, $dice->getInt(2, 4)),
+                );
                 $rules[] = 0 === $r % 2 ? new Apart($some) : new Together($some);
             }
             $kept = FirstCome::keep($tables, $rules);
@@ -51,7 +57,10 @@ final class FirstComeTest extends TestCase
             $named = [];
             foreach ($rules as $rule) {
                 $there = array_map(static fn (string $id): int => $at[$id], array_intersect($rule->students(), $kept));
-                self::assertLessThanOrEqual($rule instanceof Apart ? \count(array_unique($there)) : 1, $rule instanceof Apart ? \count($there) : \count(array_unique($there)));
+                self::assertLessThanOrEqual(
+                    $rule instanceof Apart ? \count(array_unique($there)) : 1,
+                    $rule instanceof Apart ? \count($there) : \count(array_unique($there)),
+                );
                 array_push($named, ...$rule->students());
             }
             self::assertSame([], array_diff($ids, $kept, $named), 'only those a rule names may have to go');

@@ -53,12 +53,31 @@ final readonly class Oracle
                     continue; // an empty group is none
                 }
                 $cost += match (true) {
-                    $goal instanceof Spread => $this->isNumeric($goal->attribute) ? $this->spreadNumbers($goal->attribute, $group) : $this->spreadValues($goal->attribute, $group),
-                    $goal instanceof Alike => $this->isNumeric($goal->attribute) ? $this->alikeNumbers($goal->attribute, $group) : $this->alikeValues($goal->attribute, $group),
-                    $goal instanceof EachHas => max(0, $goal->atLeast - \count(array_filter($group, fn (string $id): bool => \in_array($goal->tag, $this->student($id)->tags, true)))),
+                    $goal instanceof Spread => $this->isNumeric($goal->attribute)
+                        ? $this->spreadNumbers($goal->attribute, $group)
+                        : $this->spreadValues($goal->attribute, $group),
+                    $goal instanceof Alike => $this->isNumeric($goal->attribute)
+                        ? $this->alikeNumbers($goal->attribute, $group)
+                        : $this->alikeValues($goal->attribute, $group),
+                    $goal instanceof EachHas => max(
+                        0,
+                        $goal->atLeast -
+                            \count(
+                                array_filter(
+                                    $group,
+                                    fn (string $id): bool => \in_array($goal->tag, $this->student($id)->tags, true),
+                                ),
+                            ),
+                    ),
                     $goal instanceof NotAlone => $this->alone($goal->attribute, $group),
                     $goal instanceof NewPartners => $this->oldPartners($group, \array_slice($rounds, 0, $number)),
-                    $goal instanceof Wishes => \count(array_filter($group, static fn (string $id): bool => [] !== ($goal->wishes[$id] ?? []) && [] === array_intersect($goal->wishes[$id], array_diff($group, [$id])))),
+                    $goal instanceof Wishes => \count(
+                        array_filter(
+                            $group,
+                            static fn (string $id): bool => [] !== ($goal->wishes[$id] ?? [])
+                                && [] === array_intersect($goal->wishes[$id], array_diff($group, [$id])),
+                        ),
+                    ),
                     default => throw new \LogicException('A goal nobody has written down here.'),
                 };
             }
@@ -80,11 +99,16 @@ final readonly class Oracle
             }
         }
         foreach ($rules ?? $this->problem->rules as $rule) {
-            $there = array_map(static fn (string $id): int|string => $groupOf[$id] ?? 'nowhere '.$id, $rule->students());
+            $there = array_map(
+                static fn (string $id): int|string => $groupOf[$id] ?? 'nowhere '.$id,
+                $rule->students(),
+            );
             $kept = match (true) {
                 $rule instanceof Apart => \count(array_unique($there)) === \count($there),
-                $rule instanceof Together => 1 === \count(array_unique(array_filter($there, \is_int(...)))) || [] === array_filter($there, \is_int(...)),
-                $rule instanceof Seat => !isset($groupOf[$rule->student]) || $groupOf[$rule->student] === $rule->group,
+                $rule instanceof Together => 1 === \count(array_unique(array_filter($there, \is_int(...))))
+                    || [] === array_filter($there, \is_int(...)),
+                $rule instanceof Seat => !isset($groupOf[$rule->student])
+                    || $groupOf[$rule->student] === $rule->group,
                 $rule instanceof NotIn => ($groupOf[$rule->student] ?? 0) !== $rule->group,
                 default => throw new \LogicException('A rule nobody has written down here.'),
             };
@@ -172,7 +196,10 @@ final readonly class Oracle
      */
     private function numbers(string $attribute): array
     {
-        return $this->numbersOf(array_map(static fn ($student): string => $student->id, $this->problem->students), $attribute);
+        return $this->numbersOf(
+            array_map(static fn ($student): string => $student->id, $this->problem->students),
+            $attribute,
+        );
     }
 
     /**
@@ -220,7 +247,9 @@ final readonly class Oracle
         $own = $this->numbersOf($group, $attribute);
         $values = array_values(array_unique($all));
         sort($values);
-        $share = static fn (array $of, float $most): float => \count(array_filter($of, static fn (mixed $value): bool => $value <= $most)) / max(1, \count($of));
+        $share = static fn (array $of, float $most): float => \count(
+            array_filter($of, static fn (mixed $value): bool => $value <= $most),
+        ) / max(1, \count($of));
         $far = $all1 = 0.0;
         foreach (\array_slice($values, 0, -1) as $i => $value) {
             $gap = $values[$i + 1] - $value;
@@ -228,7 +257,7 @@ final readonly class Oracle
             $all1 += $gap * $share($all, $value) * (1 - $share($all, $value));
         }
 
-        return [] === $own || $all1 <= 1e-12 ? 0.0 : \count($own) * $far / $all1;
+        return [] === $own || $all1 <= 1e-12 ? 0.0 : (\count($own) * $far) / $all1;
     }
 
     /**
@@ -247,16 +276,19 @@ final readonly class Oracle
      */
     private function spreadValues(string $attribute, array $group): float
     {
-        $inClass = $this->valuesIn(array_map(static fn ($student): string => $student->id, $this->problem->students), $attribute);
+        $inClass = $this->valuesIn(
+            array_map(static fn ($student): string => $student->id, $this->problem->students),
+            $attribute,
+        );
         $here = $this->valuesIn($group, $attribute);
         [$all, $own] = [array_sum($inClass), array_sum($here)];
         $far = $most = 0.0;
         foreach ($inClass as $value => $count) {
             $far += (($here[$value] ?? 0) / max(1, $own) - $count / $all) ** 2;
-            $most += $count / $all * (1 - $count / $all);
+            $most += ($count / $all) * (1 - $count / $all);
         }
 
-        return 0 === $own || $most <= 1e-12 ? 0.0 : $own * $far / $most;
+        return 0 === $own || $most <= 1e-12 ? 0.0 : ($own * $far) / $most;
     }
 
     /**
@@ -298,7 +330,10 @@ final readonly class Oracle
      */
     private function alone(string $attribute, array $group): int
     {
-        $class = $this->valuesIn(array_map(static fn ($student): string => $student->id, $this->problem->students), $attribute);
+        $class = $this->valuesIn(
+            array_map(static fn ($student): string => $student->id, $this->problem->students),
+            $attribute,
+        );
         $alone = 0;
         foreach ($this->valuesIn($group, $attribute) as $value => $count) {
             $alone += 1 === $count && $class[$value] >= 2 ? 1 : 0;

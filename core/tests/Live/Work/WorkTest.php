@@ -19,8 +19,14 @@ final class WorkTest extends TestCase
         self::assertFalse((new Progress(3, 4))->isDone(false));
         self::assertTrue((new Progress(4, 4))->isDone(false));
         self::assertTrue((new Progress(0, 4))->isDone(true));
-        self::assertFalse((new Progress(0, 0))->isDone(false), 'work with nothing to fill is done only when they say so');
-        self::assertSame([0.75, 0.0, 1.0], [(new Progress(3, 4))->share(), (new Progress(0, 0))->share(), (new Progress(9, 4))->share()]);
+        self::assertFalse(
+            (new Progress(0, 0))->isDone(false),
+            'work with nothing to fill is done only when they say so',
+        );
+        self::assertSame(
+            [0.75, 0.0, 1.0],
+            [(new Progress(3, 4))->share(), (new Progress(0, 0))->share(), (new Progress(9, 4))->share()],
+        );
     }
 
     public function test_a_group_is_still_when_nothing_has_stirred_for_a_while_and_it_is_not_done(): void
@@ -29,7 +35,10 @@ final class WorkTest extends TestCase
         self::assertSame(1_000, $since, 'from when they went out');
         self::assertFalse(Stillness::isStill($since, false, 1_000 + Stillness::AFTER - 1));
         self::assertTrue(Stillness::isStill($since, false, 1_000 + Stillness::AFTER));
-        self::assertFalse(Stillness::isStill($since, true, 1_000 + Stillness::AFTER), 'whoever is done may sit still');
+        self::assertFalse(
+            Stillness::isStill($since, true, 1_000 + Stillness::AFTER),
+            'whoever is done may sit still',
+        );
         self::assertSame(60_000, Stillness::since(50_000, 60_000, 1_000), 'a visit stirs, too');
         self::assertSame(70_000, Stillness::since(70_000, 60_000, 1_000));
     }
@@ -38,7 +47,11 @@ final class WorkTest extends TestCase
     {
         self::assertNull(Stillness::calls(0, false, Stillness::CALLS_AFTER - 1));
         self::assertSame(Stillness::CALLS_AFTER, Stillness::calls(0, false, Stillness::CALLS_AFTER));
-        self::assertSame(Stillness::CALLS_AFTER, Stillness::calls(0, false, 2 * Stillness::CALLS_AFTER), 'and has waited since then');
+        self::assertSame(
+            Stillness::CALLS_AFTER,
+            Stillness::calls(0, false, 2 * Stillness::CALLS_AFTER),
+            'and has waited since then',
+        );
         self::assertNull(Stillness::calls(0, true, 2 * Stillness::CALLS_AFTER));
     }
 

@@ -22,11 +22,22 @@ final class OriginalMergeTest extends TestCase
      */
     private static function original(array $pages, string $title = 'The wall'): Original
     {
-        return new Original($title, array_map(
-            static fn (string $page, array $blocks): Page => new Page($page, '', array_map(static fn (string $id, string $text): Block => new Block($id, BlockKind::Each, $text), array_keys($blocks), array_values($blocks))),
-            array_keys($pages),
-            array_values($pages),
-        ));
+        return new Original(
+            $title,
+            array_map(
+                static fn (string $page, array $blocks): Page => new Page(
+                    $page,
+                    '',
+                    array_map(
+                        static fn (string $id, string $text): Block => new Block($id, BlockKind::Each, $text),
+                        array_keys($blocks),
+                        array_values($blocks),
+                    ),
+                ),
+                array_keys($pages),
+                array_values($pages),
+            ),
+        );
     }
 
     /**
@@ -68,9 +79,17 @@ final class OriginalMergeTest extends TestCase
     public function test_what_one_took_out_goes_unless_the_other_changed_it(): void
     {
         $base = self::original(['p' => ['a' => 'A', 'b' => 'B'], 'q' => ['c' => 'C']]);
-        $merged = (new OriginalMerge())->of($base, self::original(['p' => ['a' => 'A', 'b' => 'B changed']]), self::original(['p' => [], 'q' => ['c' => 'C']]));
+        $merged = (new OriginalMerge())->of(
+            $base,
+            self::original(['p' => ['a' => 'A', 'b' => 'B changed']]),
+            self::original(['p' => [], 'q' => ['c' => 'C']]),
+        );
         self::assertSame(['p' => ['b' => 'B changed']], self::texts($merged));
-        $merged = (new OriginalMerge())->of($base, self::original(['p' => ['a' => 'A', 'b' => 'B']]), self::original(['p' => ['a' => 'A', 'b' => 'B'], 'q' => ['c' => 'C more']]));
+        $merged = (new OriginalMerge())->of(
+            $base,
+            self::original(['p' => ['a' => 'A', 'b' => 'B']]),
+            self::original(['p' => ['a' => 'A', 'b' => 'B'], 'q' => ['c' => 'C more']]),
+        );
         self::assertSame(['p' => ['a' => 'A', 'b' => 'B'], 'q' => ['c' => 'C more']], self::texts($merged));
     }
 
@@ -86,9 +105,20 @@ final class OriginalMergeTest extends TestCase
 
     public function test_settings_and_variants_of_both_stay(): void
     {
-        $of = static fn (BlockSettings $settings, Variant ...$variants): Original => new Original('T', [new Page('p', '', [new Block('a', BlockKind::Ticks, 'x', $settings)])], array_values($variants));
-        $merged = (new OriginalMerge())->of($of(new BlockSettings()), $of(new BlockSettings(alone: true), new Variant('easy', 'Easy')), $of(new BlockSettings(growing: true), new Variant('hard', 'Hard')));
-        self::assertSame([true, true], [$merged->blocks()[0]->settings->alone, $merged->blocks()[0]->settings->growing]);
+        $of = static fn (BlockSettings $settings, Variant ...$variants): Original => new Original(
+            'T',
+            [new Page('p', '', [new Block('a', BlockKind::Ticks, 'x', $settings)])],
+            array_values($variants),
+        );
+        $merged = (new OriginalMerge())->of(
+            $of(new BlockSettings()),
+            $of(new BlockSettings(alone: true), new Variant('easy', 'Easy')),
+            $of(new BlockSettings(growing: true), new Variant('hard', 'Hard')),
+        );
+        self::assertSame(
+            [true, true],
+            [$merged->blocks()[0]->settings->alone, $merged->blocks()[0]->settings->growing],
+        );
         self::assertSame(['easy', 'hard'], array_map(static fn (Variant $one): string => $one->id, $merged->variants));
     }
 
@@ -97,7 +127,12 @@ final class OriginalMergeTest extends TestCase
         $random = new Randomizer(new Mt19937(19));
         $merge = new OriginalMerge();
         for ($case = 0; $case < 400; ++$case) {
-            $base = self::texts(self::original(['p' => ['a' => 'aa ab', 'b' => 'ba bb', 'c' => 'ca'], 'q' => ['d' => 'da', 'e' => 'ea']]));
+            $base = self::texts(
+                self::original([
+                    'p' => ['a' => 'aa ab', 'b' => 'ba bb', 'c' => 'ca'],
+                    'q' => ['d' => 'da', 'e' => 'ea'],
+                ]),
+            );
             $sides = [];
             foreach (['left', 'right'] as $side) {
                 $pages = $base;
@@ -119,7 +154,11 @@ final class OriginalMergeTest extends TestCase
                             }
                             break;
                         case 2:
-                            if (null !== $id && isset($base[$page][$id]) && $base[$page][$id] === $pages[$page][$id]) {
+                            if (
+                                null !== $id
+                                && isset($base[$page][$id])
+                                && $base[$page][$id] === $pages[$page][$id]
+                            ) {
                                 unset($pages[$page][$id]);
                             }
                             break;
@@ -129,30 +168,57 @@ final class OriginalMergeTest extends TestCase
                 }
                 $sides[$side] = [$pages, $written];
             }
-            $merged = $merge->of(self::original($base), self::original($sides['left'][0]), self::original($sides['right'][0]));
+            $merged = $merge->of(
+                self::original($base),
+                self::original($sides['left'][0]),
+                self::original($sides['right'][0]),
+            );
             $all = implode(' ', array_merge(...array_map(array_values(...), array_values(self::texts($merged)))));
             foreach ([...$sides['left'][1], ...$sides['right'][1]] as $word) {
                 self::assertStringContainsString($word, $all, "case {$case}");
             }
             // Nobody else's change: what the one window has is what comes out.
-            self::assertSame(self::texts(self::original($sides['left'][0])), self::texts($merge->of(self::original($base), self::original($sides['left'][0]), self::original($base))));
-            self::assertSame(self::texts(self::original($sides['right'][0])), self::texts($merge->of(self::original($base), self::original($base), self::original($sides['right'][0]))));
+            self::assertSame(
+                self::texts(self::original($sides['left'][0])),
+                self::texts(
+                    $merge->of(self::original($base), self::original($sides['left'][0]), self::original($base)),
+                ),
+            );
+            self::assertSame(
+                self::texts(self::original($sides['right'][0])),
+                self::texts(
+                    $merge->of(self::original($base), self::original($base), self::original($sides['right'][0])),
+                ),
+            );
         }
     }
 
     public function test_what_it_may_cost_is_bounded_before_it_begins_and_nothing_is_lost_by_that(): void
     {
-        $words = static fn (string $seed): string => implode(' ', array_map(static fn (int $i): string => substr(md5("{$seed}{$i}"), 0, 2), range(1, 2_500)));
-        $of = static fn (string $seed): Original => new Original('T', [new Page('p', '', array_map(
-            static fn (int $i): Block => new Block("b{$i}", BlockKind::Text, $words("{$seed}{$i} ")),
-            range(1, 60),
-        ))]);
+        $words = static fn (string $seed): string => implode(
+            ' ',
+            array_map(static fn (int $i): string => substr(md5("{$seed}{$i}"), 0, 2), range(1, 2_500)),
+        );
+        $of = static fn (string $seed): Original => new Original('T', [
+            new Page(
+                'p',
+                '',
+                array_map(
+                    static fn (int $i): Block => new Block("b{$i}", BlockKind::Text, $words("{$seed}{$i} ")),
+                    range(1, 60),
+                ),
+            ),
+        ]);
         [$base, $theirs, $mine] = [$of('base'), $of('theirs'), $of('mine')];
         self::assertSame(60, OriginalMerge::contested($base, $theirs, $mine));
         $merged = (new OriginalMerge())->of($base, $theirs, $mine);
         foreach ($merged->blocks() as $i => $block) {
             self::assertStringContainsString($theirs->blocks()[$i]->text, $block->text);
         }
-        self::assertSame(0, OriginalMerge::contested($base, $base, $mine), 'what only one side has changed is not contested');
+        self::assertSame(
+            0,
+            OriginalMerge::contested($base, $base, $mine),
+            'what only one side has changed is not contested',
+        );
     }
 }

@@ -32,7 +32,10 @@ final class SpliceTest extends TestCase
     {
         $dice = new Randomizer(new Xoshiro256StarStar(11));
         $signs = ['a', 'b', ' ', 'é', 'è', '龍', '龜', '😀', '😁', "\n"];
-        $text = static fn (): string => implode('', array_map(static fn (): string => $signs[$dice->getInt(0, 9)], array_fill(0, $dice->getInt(0, 12), 0)));
+        $text = static fn (): string => implode(
+            '',
+            array_map(static fn (): string => $signs[$dice->getInt(0, 9)], array_fill(0, $dice->getInt(0, 12), 0)),
+        );
         for ($i = 0; $i < 5_000; ++$i) {
             $old = $text();
             $new = 0 === $i % 2 ? $text() : mb_substr($old, 0, 3).$text().mb_substr($old, 5);

@@ -26,7 +26,12 @@ final class ThreeWayTest extends TestCase
     {
         yield 'only I wrote' => ['a', 'a', 'a b', 'a b'];
         yield 'only they wrote' => ['a', 'a b', 'a', 'a b'];
-        yield 'in different places' => ['the wall goes here', 'the tall wall goes here', 'the wall goes there', 'the tall wall goes there'];
+        yield 'in different places' => [
+            'the wall goes here',
+            'the tall wall goes here',
+            'the wall goes there',
+            'the tall wall goes there',
+        ];
         yield 'both began on an empty page' => ['', 'It floods.', 'Houses first.', 'It floods. Houses first.'];
         yield 'both at the end' => ['One.', 'One. Two.', 'One. Three.', 'One. Two. Three.'];
         yield 'one deletes, one adds elsewhere' => ['a b c', 'a c', 'a b c d', 'a c d'];
@@ -38,7 +43,12 @@ final class ThreeWayTest extends TestCase
         yield 'one takes out what the other wrote behind' => ['a b', 'a', 'a b c', 'a c'];
         yield 'one takes everything out while the other goes on' => ['Dov', '', 'Dovsays', 'Dovsays'];
         yield 'a short word inside a long one is not taken for it' => ['', 'an', 'banana', 'an banana'];
-        yield 'one puts something in before the word another goes on writing' => ['Dovsay', 'Faysays Dovsay', 'Dovsays', 'Faysays Dovsays'];
+        yield 'one puts something in before the word another goes on writing' => [
+            'Dovsay',
+            'Faysays Dovsay',
+            'Dovsays',
+            'Faysays Dovsays',
+        ];
         yield 'and by the other' => ['Dovsay', 'Dovsays', 'Faysays Dovsay', 'Faysays Dovsays'];
         yield 'and behind it' => ['Dovsay', 'Dovsay Faysays', 'Dovsays', 'Dovsays Faysays'];
         yield 'one word, gone on with in two ways' => ['wall', 'walls', 'walled', 'walls walled'];
@@ -63,7 +73,11 @@ final class ThreeWayTest extends TestCase
             foreach ([...$theirs, ...$mine] as $word) {
                 self::assertContains($word, $merged);
             }
-            self::assertSame(array_values(array_intersect($merged, $theirs)), $theirs, 'what they wrote keeps its order');
+            self::assertSame(
+                array_values(array_intersect($merged, $theirs)),
+                $theirs,
+                'what they wrote keeps its order',
+            );
             self::assertSame(array_values(array_intersect($merged, $mine)), $mine, 'and so does what I wrote');
         }
     }
@@ -75,7 +89,10 @@ final class ThreeWayTest extends TestCase
             $base = self::words($random, 8, 'b');
             $gone = $base[$random->getInt(0, 7)];
             $theirs = array_values(array_diff($base, [$gone]));
-            self::assertSame(implode(' ', $theirs), (new ThreeWay())->merge(implode(' ', $base), implode(' ', $theirs), implode(' ', $base)));
+            self::assertSame(
+                implode(' ', $theirs),
+                (new ThreeWay())->merge(implode(' ', $base), implode(' ', $theirs), implode(' ', $base)),
+            );
         }
     }
 
@@ -83,7 +100,10 @@ final class ThreeWayTest extends TestCase
     {
         $random = new Randomizer(new Xoshiro256StarStar(7));
         for ($i = 0; $i < 5_000; ++$i) {
-            $letters = static fn (): array => array_map(static fn (): string => 'abc'[$random->getInt(0, 2)], array_fill(0, $random->getInt(0, 9), 0));
+            $letters = static fn (): array => array_map(
+                static fn (): string => 'abc'[$random->getInt(0, 2)],
+                array_fill(0, $random->getInt(0, 9), 0),
+            );
             $old = $letters();
             $new = $letters();
             $made = [];
@@ -108,7 +128,9 @@ final class ThreeWayTest extends TestCase
      */
     private static function words(Randomizer $random, int $n, string $prefix): array
     {
-        return 0 === $n ? [] : $random->shuffleArray(array_map(static fn (int $i): string => $prefix.$i, range(1, $n)));
+        return 0 === $n
+            ? []
+            : $random->shuffleArray(array_map(static fn (int $i): string => $prefix.$i, range(1, $n)));
     }
 
     /**

@@ -35,44 +35,123 @@ final class SlotContractTest extends TestCase
     {
         $items = [new BlockItem('a', 'Alpha', 'h'), new BlockItem('b', 'Beta'), new BlockItem('c', 'He go home.')];
         $heads = [new BlockItem('h', 'High'), new BlockItem('l', 'Low')];
-        $wrong = ['[]x', '[1]', '7', '"text"', 'null', '{"zz":true}', '{"a":{"deep":{"er":{"est":1}}}}', '{"a":null}'];
+        $wrong = [
+            '[]x',
+            '[1]',
+            '7',
+            '"text"',
+            'null',
+            '{"zz":true}',
+            '{"a":{"deep":{"er":{"est":1}}}}',
+            '{"a":null}',
+        ];
 
         return [
-            'each' => [new Block('s', BlockKind::Each, 'You?'), ['I think so.', "Two\nlines", '🌊', ' '], [str_repeat('é', 20_001)], 'I think so.'],
-            'together' => [new Block('s', BlockKind::Together, 'We?'), ['We think so.', 'One. Two.', 'Ω'], [str_repeat('x', 20_001)], 'We think so.'],
+            'each' => [
+                new Block('s', BlockKind::Each, 'You?'),
+                ['I think so.', "Two\nlines", '🌊', ' '],
+                [str_repeat('é', 20_001)],
+                'I think so.',
+            ],
+            'together' => [
+                new Block('s', BlockKind::Together, 'We?'),
+                ['We think so.', 'One. Two.', 'Ω'],
+                [str_repeat('x', 20_001)],
+                'We think so.',
+            ],
             'sort' => [
                 new Block('s', BlockKind::Sort, 'Sort', new BlockSettings($items, $heads, growing: true)),
-                ['{"a":{"place":1,"under":"h"}}', '{"a":{"place":0.5,"under":"l"},"b":{"place":2,"under":"l"}}', '{"own-1":{"place":1,"text":"Ours","under":"h"}}'],
-                [...$wrong, '{"a":true}', '{"a":{"under":"nowhere","place":1}}', '{"a":{"under":"h","place":"1"}}', '{"a":{"under":"h"}}', '{"a":{"under":"h","place":1,"text":"new"}}', '{"A B":{"under":"h","place":1,"text":"x"}}', '{"own":{"under":"h","place":1e12,"text":"x"}}'],
+                [
+                    '{"a":{"place":1,"under":"h"}}',
+                    '{"a":{"place":0.5,"under":"l"},"b":{"place":2,"under":"l"}}',
+                    '{"own-1":{"place":1,"text":"Ours","under":"h"}}',
+                ],
+                [
+                    ...$wrong,
+                    '{"a":true}',
+                    '{"a":{"under":"nowhere","place":1}}',
+                    '{"a":{"under":"h","place":"1"}}',
+                    '{"a":{"under":"h"}}',
+                    '{"a":{"under":"h","place":1,"text":"new"}}',
+                    '{"A B":{"under":"h","place":1,"text":"x"}}',
+                    '{"own":{"under":"h","place":1e12,"text":"x"}}',
+                ],
                 '{"a":{"place":1,"under":"h"},"b":{"place":2,"under":"l"},"c":{"place":3,"under":"l"}}',
             ],
             'ticks' => [
                 new Block('s', BlockKind::Ticks, 'Tick', new BlockSettings($items)),
-                ['{"a":true}', '{"b":true}', '{"a":true,"c":true}'], [...$wrong, '{"a":false}', '{"a":1}'], '{"a":true,"b":true,"c":true}',
+                ['{"a":true}', '{"b":true}', '{"a":true,"c":true}'],
+                [...$wrong, '{"a":false}', '{"a":1}'],
+                '{"a":true,"b":true,"c":true}',
             ],
             'table' => [
                 new Block('s', BlockKind::Table, 'Fill', new BlockSettings([$items[0]], $heads, growing: true)),
-                ['{"a|h":"42"}', '{"a|h":"42","a|l":"x"}', '{"row-1":1,"row-1|h":"more"}'], ['[]x', '[1]', '7', '{"a|zz":"x"}', '{"a|h|l":"x"}', '{"a|h":true}', '{"a":1}', '{"A":1}', '{"a|h":"'.str_repeat('x', 1_001).'"}'],
+                ['{"a|h":"42"}', '{"a|h":"42","a|l":"x"}', '{"row-1":1,"row-1|h":"more"}'],
+                [
+                    '[]x',
+                    '[1]',
+                    '7',
+                    '{"a|zz":"x"}',
+                    '{"a|h|l":"x"}',
+                    '{"a|h":true}',
+                    '{"a":1}',
+                    '{"A":1}',
+                    '{"a|h":"'.str_repeat('x', 1_001).'"}',
+                ],
                 '{"a|h":"42","a|l":"x"}',
             ],
             'markUp' => [
-                new Block('s', BlockKind::MarkUp, 'Mark', new BlockSettings(heads: $heads, passage: 'The wall goes nörth.')),
-                ['{"m1":{"from":0,"kind":"h","to":3}}', '{"m1":{"from":0,"kind":"h","remark":"why?","to":3}}', '{"m2":{"from":9,"kind":"l","to":20}}'],
-                [...$wrong, '{"m":{"from":3,"to":3,"kind":"h"}}', '{"m":{"from":-1,"to":3,"kind":"h"}}', '{"m":{"from":0,"to":21,"kind":"h"}}', '{"m":{"from":0,"to":3,"kind":"x"}}', '{"m":{"from":0,"to":3,"kind":"h","more":1}}', '{"m":{"from":0,"to":3,"kind":"h","remark":7}}'],
+                new Block(
+                    's',
+                    BlockKind::MarkUp,
+                    'Mark',
+                    new BlockSettings(heads: $heads, passage: 'The wall goes nörth.'),
+                ),
+                [
+                    '{"m1":{"from":0,"kind":"h","to":3}}',
+                    '{"m1":{"from":0,"kind":"h","remark":"why?","to":3}}',
+                    '{"m2":{"from":9,"kind":"l","to":20}}',
+                ],
+                [
+                    ...$wrong,
+                    '{"m":{"from":3,"to":3,"kind":"h"}}',
+                    '{"m":{"from":-1,"to":3,"kind":"h"}}',
+                    '{"m":{"from":0,"to":21,"kind":"h"}}',
+                    '{"m":{"from":0,"to":3,"kind":"x"}}',
+                    '{"m":{"from":0,"to":3,"kind":"h","more":1}}',
+                    '{"m":{"from":0,"to":3,"kind":"h","remark":7}}',
+                ],
                 '{"m1":{"from":0,"kind":"h","to":3}}',
             ],
             'mend' => [
                 new Block('s', BlockKind::Mend, 'Mend', new BlockSettings($items)),
-                ['{"c":"He goes home."}', '{"a":"Alpha!"}', '{"a":"x","c":"He goes home."}'], [...$wrong, '{"c":true}', '{"c":"'.str_repeat('x', 2_001).'"}'], '{"a":"1","b":"2","c":"He goes home."}',
+                ['{"c":"He goes home."}', '{"a":"Alpha!"}', '{"a":"x","c":"He goes home."}'],
+                [...$wrong, '{"c":true}', '{"c":"'.str_repeat('x', 2_001).'"}'],
+                '{"a":"1","b":"2","c":"He goes home."}',
             ],
             'choose' => [
                 new Block('s', BlockKind::Choose, 'Which?', new BlockSettings($items)),
-                ['{"a":true}', '{"b":true}', '{"c":true}'], [...$wrong, '{"a":true,"b":true}', '{"a":"yes"}'], '{"b":true}',
+                ['{"a":true}', '{"b":true}', '{"c":true}'],
+                [...$wrong, '{"a":true,"b":true}', '{"a":"yes"}'],
+                '{"b":true}',
             ],
             'ownPictures' => [
                 new Block('s', BlockKind::OwnPictures, 'Draw it.'),
-                [self::picture('p1', 1), self::picture('p1', 1, 'The wall'), '{'.trim(self::picture('p1', 1), '{}').'},'.trim(self::picture('p2', 2, '🌊'), '{}').'}}'],
-                [...$wrong, '{"a":true}', '{"p1":{"media":"photo.jpg","place":1}}', '{"p1":{"media":"'.self::MEDIA.'"}}', '{"P 1":{"media":"'.self::MEDIA.'","place":1}}', self::picture('p1', 1, str_repeat('x', 301)), '{"p1":{"media":"'.self::MEDIA.'","place":1,"src":"x"}}', self::pictures(61)],
+                [
+                    self::picture('p1', 1),
+                    self::picture('p1', 1, 'The wall'),
+                    '{'.trim(self::picture('p1', 1), '{}').'},'.trim(self::picture('p2', 2, '🌊'), '{}').'}}',
+                ],
+                [
+                    ...$wrong,
+                    '{"a":true}',
+                    '{"p1":{"media":"photo.jpg","place":1}}',
+                    '{"p1":{"media":"'.self::MEDIA.'"}}',
+                    '{"P 1":{"media":"'.self::MEDIA.'","place":1}}',
+                    self::picture('p1', 1, str_repeat('x', 301)),
+                    '{"p1":{"media":"'.self::MEDIA.'","place":1,"src":"x"}}',
+                    self::pictures(61),
+                ],
                 self::picture('p1', 1),
             ],
         ];
@@ -80,18 +159,34 @@ final class SlotContractTest extends TestCase
 
     private static function picture(string $id, int $place, string $caption = ''): string
     {
-        return '{"'.$id.'":{'.('' === $caption ? '' : '"caption":"'.$caption.'",').'"media":"'.self::MEDIA.'","place":'.$place.'}}';
+        return '{"'.
+            $id.
+            '":{'.
+            ('' === $caption ? '' : '"caption":"'.$caption.'",').
+            '"media":"'.
+            self::MEDIA.
+            '","place":'.
+            $place.
+            '}}';
     }
 
     private static function pictures(int $many): string
     {
-        return (string) json_encode(array_combine(array_map(static fn (int $i): string => "p{$i}", range(1, $many)), array_fill(0, $many, ['media' => self::MEDIA, 'place' => 1])));
+        return (string) json_encode(
+            array_combine(
+                array_map(static fn (int $i): string => "p{$i}", range(1, $many)),
+                array_fill(0, $many, ['media' => self::MEDIA, 'place' => 1]),
+            ),
+        );
     }
 
     public function test_every_slot_is_held_to_the_contract(): void
     {
         $slots = array_filter(BlockKind::cases(), static fn (BlockKind $kind): bool => $kind->isSlot());
-        self::assertSame(array_map(static fn (BlockKind $kind): string => $kind->value, array_values($slots)), array_keys(self::slots()));
+        self::assertSame(
+            array_map(static fn (BlockKind $kind): string => $kind->value, array_values($slots)),
+            array_keys(self::slots()),
+        );
     }
 
     /**
@@ -99,8 +194,12 @@ final class SlotContractTest extends TestCase
      * @param list<string> $unusable
      */
     #[DataProvider('slots')]
-    public function test_what_it_can_hold_is_kept_in_one_form_and_nothing_else_is_taken(Block $block, array $values, array $unusable, string $full): void
-    {
+    public function test_what_it_can_hold_is_kept_in_one_form_and_nothing_else_is_taken(
+        Block $block,
+        array $values,
+        array $unusable,
+        string $full,
+    ): void {
         $slot = self::slot($block);
         foreach (['', $full, ...$values] as $value) {
             self::assertSame($value, $slot->read($value, $block));
@@ -121,8 +220,12 @@ final class SlotContractTest extends TestCase
      * @param list<string> $unusable
      */
     #[DataProvider('slots')]
-    public function test_what_one_did_stays_where_nobody_else_did_anything(Block $block, array $values, array $unusable, string $full): void
-    {
+    public function test_what_one_did_stays_where_nobody_else_did_anything(
+        Block $block,
+        array $values,
+        array $unusable,
+        string $full,
+    ): void {
         $slot = self::slot($block);
         foreach (['', ...$values] as $base) {
             foreach ($values as $other) {
@@ -138,8 +241,12 @@ final class SlotContractTest extends TestCase
      * @param list<string> $unusable
      */
     #[DataProvider('slots')]
-    public function test_what_comes_of_two_is_something_it_can_hold(Block $block, array $values, array $unusable, string $full): void
-    {
+    public function test_what_comes_of_two_is_something_it_can_hold(
+        Block $block,
+        array $values,
+        array $unusable,
+        string $full,
+    ): void {
         $slot = self::slot($block);
         foreach (['', ...$values] as $base) {
             foreach (['', ...$values] as $theirs) {
@@ -156,8 +263,12 @@ final class SlotContractTest extends TestCase
      * @param list<string> $unusable
      */
     #[DataProvider('slots')]
-    public function test_it_is_filled_when_all_is_done_and_not_before_anything_is(Block $block, array $values, array $unusable, string $full): void
-    {
+    public function test_it_is_filled_when_all_is_done_and_not_before_anything_is(
+        Block $block,
+        array $values,
+        array $unusable,
+        string $full,
+    ): void {
         $slot = self::slot($block);
         self::assertSame([0.0, false], [$slot->share('', $block), $slot->isFilled('', $block)]);
         self::assertSame([1.0, true], [$slot->share($full, $block), $slot->isFilled($full, $block)]);
@@ -177,8 +288,12 @@ final class SlotContractTest extends TestCase
      * @param list<string> $unusable
      */
     #[DataProvider('slots')]
-    public function test_six_who_are_at_it_at_once_end_with_the_same_and_lose_nothing(Block $block, array $values, array $unusable, string $full): void
-    {
+    public function test_six_who_are_at_it_at_once_end_with_the_same_and_lose_nothing(
+        Block $block,
+        array $values,
+        array $unusable,
+        string $full,
+    ): void {
         $slot = self::slot($block);
         for ($seed = 1; $seed <= 60; ++$seed) {
             $random = new Randomizer(new Xoshiro256StarStar($seed));
@@ -187,7 +302,8 @@ final class SlotContractTest extends TestCase
             $did = [];
             for ($turn = 0; $turn < 40; ++$turn) {
                 $who = $random->getInt(0, 5);
-                if (0 === $random->getInt(0, 2)) { // hears what is held: its own unsaved work is brought into it
+                if (0 === $random->getInt(0, 2)) {
+                    // hears what is held: its own unsaved work is brought into it
                     $pages[$who]['value'] = $slot->merge($pages[$who]['base'], $held, $pages[$who]['value']);
                     $pages[$who]['base'] = $held;
                 }
@@ -195,7 +311,8 @@ final class SlotContractTest extends TestCase
                 if (null !== $what) {
                     $did[] = $what;
                 }
-                if (0 === $random->getInt(0, 1)) { // saves
+                if (0 === $random->getInt(0, 1)) {
+                    // saves
                     $held = $slot->merge($pages[$who]['base'], $held, $pages[$who]['value']);
                     $pages[$who] = ['base' => $pages[$who]['value'], 'value' => $pages[$who]['value']];
                 }
@@ -213,10 +330,14 @@ final class SlotContractTest extends TestCase
     public function test_cards_in_the_right_place_are_counted_where_it_is_known(): void
     {
         [$block] = self::slots()['sort'];
-        self::assertSame([[0, 1], [1, 1], [0, 1]], array_map(
-            static fn (string $value): array => (new Sort())->right($value, $block),
-            ['', '{"a":{"place":1,"under":"h"}}', '{"a":{"place":1,"under":"l"}}'],
-        ));
+        self::assertSame(
+            [[0, 1], [1, 1], [0, 1]],
+            array_map(static fn (string $value): array => (new Sort())->right($value, $block), [
+                '',
+                '{"a":{"place":1,"under":"h"}}',
+                '{"a":{"place":1,"under":"l"}}',
+            ]),
+        );
     }
 
     public function test_a_card_moved_by_two_lies_where_the_later_put_it_and_is_there_once(): void
@@ -237,7 +358,14 @@ final class SlotContractTest extends TestCase
     public function test_two_in_one_cell_come_together_word_by_word(): void
     {
         [$block] = self::slots()['table'];
-        self::assertSame('{"a|h":"The high wall goes north."}', self::slot($block)->merge('{"a|h":"The wall goes."}', '{"a|h":"The high wall goes."}', '{"a|h":"The wall goes north."}'));
+        self::assertSame(
+            '{"a|h":"The high wall goes north."}',
+            self::slot($block)->merge(
+                '{"a|h":"The wall goes."}',
+                '{"a|h":"The high wall goes."}',
+                '{"a|h":"The wall goes north."}',
+            ),
+        );
     }
 
     /**
@@ -256,7 +384,9 @@ final class SlotContractTest extends TestCase
         $must = null;
         switch ($block->kind) {
             case BlockKind::Sort:
-                0 === $random->getInt(0, 1) ? $things[$item] = ['place' => (float) $turn, 'under' => 'l'] : $things[$must = "own-{$who}-{$turn}"] = ['place' => 1.0, 'text' => $word, 'under' => 'h'];
+                0 === $random->getInt(0, 1)
+                    ? ($things[$item] = ['place' => (float) $turn, 'under' => 'l'])
+                    : ($things[$must = "own-{$who}-{$turn}"] = ['place' => 1.0, 'text' => $word, 'under' => 'h']);
                 break;
             case BlockKind::Ticks:
                 $things[$item] = true;
@@ -276,8 +406,15 @@ final class SlotContractTest extends TestCase
                 $must = $word;
                 break;
             case BlockKind::OwnPictures:
-                $own = \is_array($things["p-{$who}"] ?? null) && \is_string($things["p-{$who}"]['caption'] ?? null) ? $things["p-{$who}"]['caption'] : '';
-                $things["p-{$who}"] = ['media' => self::MEDIA, 'place' => (float) $turn, 'caption' => trim("{$own} {$word}")];
+                $own =
+                    \is_array($things["p-{$who}"] ?? null) && \is_string($things["p-{$who}"]['caption'] ?? null)
+                        ? $things["p-{$who}"]['caption']
+                        : '';
+                $things["p-{$who}"] = [
+                    'media' => self::MEDIA,
+                    'place' => (float) $turn,
+                    'caption' => trim("{$own} {$word}"),
+                ];
                 $must = $word;
                 break;
             default:

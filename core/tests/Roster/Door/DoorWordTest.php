@@ -49,7 +49,20 @@ final class DoorWordTest extends TestCase
 
     public function test_what_is_none_of_ours_is_none(): void
     {
-        foreach (['', ' ', 'amber', 'amber otters', 'otter amber', str_repeat('a', 100_000), "amber\0otter1", '🦦 otter', 'ab', "\xff\xfe"] as $typed) {
+        foreach (
+            [
+                '',
+                ' ',
+                'amber',
+                'amber otters',
+                'otter amber',
+                str_repeat('a', 100_000),
+                "amber\0otter1",
+                '🦦 otter',
+                'ab',
+                "\xff\xfe",
+            ] as $typed
+        ) {
             if ("amber\0otter1" === $typed) {
                 self::assertSame('amber otter', DoorWord::read($typed)?->text(), 'what is no letter is passed over');
                 continue;

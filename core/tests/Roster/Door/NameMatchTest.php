@@ -13,8 +13,20 @@ use Random\Randomizer;
 final class NameMatchTest extends TestCase
 {
     private const CLASS_LIST = [
-        'ada' => ['Ada Okafor'], 'ada2' => ['Ada Lindqvist'], 'jose' => ['José Núñez'], 'weiss' => ['Lena Weiß'], 'lee' => ['Lee'], 'leeann' => ['Lee Ann Park'],
-        'zofia' => ['Zofia Wójcik'], 'bj' => ['Bjørn Dahl', 'Bear'], 'ming' => ['王小明'], 'omar' => ['عمر حداد'], 'oneil' => ['Sean O’Neill'], 'ann' => ['Anna-Lena Vogt'], 'ai' => ['Ai Tanaka'], 'al' => ['Al Ito'],
+        'ada' => ['Ada Okafor'],
+        'ada2' => ['Ada Lindqvist'],
+        'jose' => ['José Núñez'],
+        'weiss' => ['Lena Weiß'],
+        'lee' => ['Lee'],
+        'leeann' => ['Lee Ann Park'],
+        'zofia' => ['Zofia Wójcik'],
+        'bj' => ['Bjørn Dahl', 'Bear'],
+        'ming' => ['王小明'],
+        'omar' => ['عمر حداد'],
+        'oneil' => ['Sean O’Neill'],
+        'ann' => ['Anna-Lena Vogt'],
+        'ai' => ['Ai Tanaka'],
+        'al' => ['Al Ito'],
     ];
 
     /**
@@ -65,7 +77,10 @@ final class NameMatchTest extends TestCase
             }
             foreach ($names as $id => [$name]) {
                 self::assertSame([$id], NameMatch::find($name, $names));
-                self::assertSame([$id], NameMatch::find(mb_strtoupper(implode(' ', array_reverse(explode(' ', $name)))), $names));
+                self::assertSame(
+                    [$id],
+                    NameMatch::find(mb_strtoupper(implode(' ', array_reverse(explode(' ', $name)))), $names),
+                );
                 $at = $dice->getInt(1, \strlen($name) - 2);
                 $slipped = substr($name, 0, $at).substr($name, $at + 1);
                 self::assertContains($id, NameMatch::find($slipped, $names), "{$slipped} for {$name}");

@@ -14,7 +14,13 @@ final class SafeCsvTest extends TestCase
     {
         self::assertSame(
             "\u{FEFF}Name,Level\r\n'=cmd|'/C calc'!A0,3\r\n'+1,-2.5\r\n'@SUM(A1),\r\n\"'-1, or so\",x\r\n",
-            SafeCsv::write([['Name', 'Level'], ['=cmd|\'/C calc\'!A0', 3], ['+1', -2.5], ['@SUM(A1)', null], ['-1, or so', 'x']]),
+            SafeCsv::write([
+                ['Name', 'Level'],
+                ['=cmd|\'/C calc\'!A0', 3],
+                ['+1', -2.5],
+                ['@SUM(A1)', null],
+                ['-1, or so', 'x'],
+            ]),
         );
     }
 

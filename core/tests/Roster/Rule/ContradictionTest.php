@@ -18,7 +18,11 @@ final class ContradictionTest extends TestCase
         self::assertNull(Contradiction::among([], []));
         self::assertNull(Contradiction::among([['a', 'b']], [['b', 'c']]));
         self::assertSame(['a', 'b'], Contradiction::among([['a', 'b']], [['c', 'a', 'b']]));
-        self::assertSame(['a', 'd'], Contradiction::among([['a', 'b'], ['d', 'c'], ['c', 'b']], [['a', 'd']]), 'through whomever');
+        self::assertSame(
+            ['a', 'd'],
+            Contradiction::among([['a', 'b'], ['d', 'c'], ['c', 'b']], [['a', 'd']]),
+            'through whomever',
+        );
     }
 
     public function test_it_is_found_where_no_groups_at_all_keep_the_rules_and_nowhere_else(): void
@@ -31,10 +35,17 @@ final class ContradictionTest extends TestCase
                 $some = \array_slice($dice->shuffle(['a', 'b', 'c', 'd', 'e', 'f']), 0, 2 + $dice->below(2));
                 $rules[0 === $dice->below(2) ? 'together' : 'apart'][] = $some;
             }
-            $musts = [...array_map(static fn (array $some): Rule => new Together($some), $rules['together']), ...array_map(static fn (array $some): Rule => new Apart($some), $rules['apart'])];
+            $musts = [
+                ...array_map(static fn (array $some): Rule => new Together($some), $rules['together']),
+                ...array_map(static fn (array $some): Rule => new Apart($some), $rules['apart']),
+            ];
             $contradicts = null !== Contradiction::among($rules['together'], $rules['apart']);
             $found += $contradicts ? 1 : 0;
-            self::assertSame(!self::canBeKept(['a', 'b', 'c', 'd', 'e', 'f'], [], $musts), $contradicts, "seed {$seed}");
+            self::assertSame(
+                !self::canBeKept(['a', 'b', 'c', 'd', 'e', 'f'], [], $musts),
+                $contradicts,
+                "seed {$seed}",
+            );
         }
         self::assertGreaterThan(50, $found);
     }

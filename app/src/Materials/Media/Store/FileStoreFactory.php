@@ -16,7 +16,11 @@ final readonly class FileStoreFactory
             return new DiskStore(substr($dsn, 5));
         }
         $parts = parse_url($dsn);
-        if (!\is_array($parts) || 's3' !== ($parts['scheme'] ?? '') || !isset($parts['host'], $parts['user'], $parts['pass'], $parts['path'])) {
+        if (
+            !\is_array($parts)
+            || 's3' !== ($parts['scheme'] ?? '')
+            || !isset($parts['host'], $parts['user'], $parts['pass'], $parts['path'])
+        ) {
             throw new \InvalidArgumentException('FILES names no store: disk:/folder or s3://KEY:SECRET@host/bucket.');
         }
         parse_str($parts['query'] ?? '', $options);
@@ -25,7 +29,11 @@ final readonly class FileStoreFactory
         $bucket = array_pop($path);
 
         return new BucketStore(
-            (isset($options['plain']) ? 'http' : 'https').'://'.$parts['host'].(isset($parts['port']) ? ":{$parts['port']}" : '').([] === $path ? '' : '/'.implode('/', $path)),
+            (isset($options['plain']) ? 'http' : 'https').
+                '://'.
+                $parts['host'].
+                (isset($parts['port']) ? ":{$parts['port']}" : '').
+                ([] === $path ? '' : '/'.implode('/', $path)),
             rawurldecode($parts['user']),
             rawurldecode($parts['pass']),
             $bucket,

@@ -28,7 +28,10 @@ abstract readonly class Flysystem implements FileStore
         $path = self::path($key);
         $part = $this->atomic ? $path : self::PARTS.$key.'-'.bin2hex(random_bytes(6));
         try {
-            if ($this->files->fileExists($path) && ($this->atomic || $this->files->fileSize($path) === \strlen($bytes))) {
+            if (
+                $this->files->fileExists($path)
+                && ($this->atomic || $this->files->fileSize($path) === \strlen($bytes))
+            ) {
                 return; // a key says what the bytes are
             }
             $this->files->write($part, $bytes);
@@ -88,6 +91,8 @@ abstract readonly class Flysystem implements FileStore
 
     private static function path(string $key): string
     {
-        return 1 === preg_match('/^[0-9a-z]{3,80}$/D', $key) ? substr($key, 0, 2).'/'.$key : throw new \LogicException('No key of a file.');
+        return 1 === preg_match('/^[0-9a-z]{3,80}$/D', $key)
+            ? substr($key, 0, 2).'/'.$key
+            : throw new \LogicException('No key of a file.');
     }
 }

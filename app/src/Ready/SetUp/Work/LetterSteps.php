@@ -56,8 +56,18 @@ final class LetterSteps implements StepWork
             return; // no address any more, or no seat
         }
         $key = $this->store->key($round->id, SentKind::Letter, $letter->student);
-        $message = (new Email())->from(new Address($this->from, $round->lesson->class->teacher->name))->to($letter->address)->subject($letter->subject)->text($letter->text())->html($letter->html());
-        $message->getHeaders()->addIdHeader('Message-ID', "{$key}.".substr($letter->digest, 0, 12).'@'.(explode('@', $this->from)[1] ?? 'localhost'));
+        $message = (new Email())
+            ->from(new Address($this->from, $round->lesson->class->teacher->name))
+            ->to($letter->address)
+            ->subject($letter->subject)
+            ->text($letter->text())
+            ->html($letter->html());
+        $message
+            ->getHeaders()
+            ->addIdHeader(
+                'Message-ID',
+                "{$key}.".substr($letter->digest, 0, 12).'@'.(explode('@', $this->from)[1] ?? 'localhost'),
+            );
         try {
             $this->mailer->send($message);
         } catch (UnexpectedResponseException $e) {

@@ -49,7 +49,9 @@ final class PostSteps implements StepWork
     public function do(Step $step): void
     {
         try {
-            StepKind::Withdraw === $step->kind ? $this->withdraw($step) : $this->post($step->round, (string) $step->groupId);
+            StepKind::Withdraw === $step->kind
+                ? $this->withdraw($step)
+                : $this->post($step->round, (string) $step->groupId);
         } catch (PortalFailed $e) {
             throw StepNotDone::atService($e);
         }
@@ -64,7 +66,10 @@ final class PostSteps implements StepWork
      */
     public function look(Round $round): array
     {
-        $sent = array_filter($this->sent->of($round->id), static fn (SentThing $one): bool => SentKind::Post === $one->kind && null !== $one->theirId);
+        $sent = array_filter(
+            $this->sent->of($round->id),
+            static fn (SentThing $one): bool => SentKind::Post === $one->kind && null !== $one->theirId,
+        );
         if ([] === $sent) {
             return [];
         }

@@ -12,7 +12,17 @@ final readonly class Constructions implements Construction
     public function rounds(array $sizes, int $rounds): ?array
     {
         return self::first(
-            [new RoundRobin(), new FieldNet(), new AffineLines(), new FieldTriples(), new Developed(), new Fewer(new Developed()), new Fewer(new AffineLines()), new Fewer(new FieldTriples()), new Fewer(new FieldNet())],
+            [
+                new RoundRobin(),
+                new FieldNet(),
+                new AffineLines(),
+                new FieldTriples(),
+                new Developed(),
+                new Fewer(new Developed()),
+                new Fewer(new AffineLines()),
+                new Fewer(new FieldTriples()),
+                new Fewer(new FieldNet()),
+            ],
             $sizes,
             $rounds,
         );

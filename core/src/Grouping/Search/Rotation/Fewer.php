@@ -101,9 +101,14 @@ final readonly class Fewer implements Construction
         sort($left);
         $number = array_flip($left);
 
-        return array_map(static fn (array $groups): array => array_map(
-            static fn (array $group): array => array_values(array_map(static fn (int $one): int => $number[$one], array_diff($group, $out))),
-            $groups,
-        ), $rounds);
+        return array_map(
+            static fn (array $groups): array => array_map(
+                static fn (array $group): array => array_values(
+                    array_map(static fn (int $one): int => $number[$one], array_diff($group, $out)),
+                ),
+                $groups,
+            ),
+            $rounds,
+        );
     }
 }

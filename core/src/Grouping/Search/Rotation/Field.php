@@ -11,8 +11,14 @@ final readonly class Field
 {
     /** q => p and an irreducible polynomial of degree m, lowest power first. */
     private const POLYNOMIALS = [
-        4 => [2, [1, 1, 1]], 8 => [2, [1, 1, 0, 1]], 16 => [2, [1, 1, 0, 0, 1]], 32 => [2, [1, 0, 1, 0, 0, 1]],
-        9 => [3, [1, 0, 1]], 27 => [3, [1, 2, 0, 1]], 25 => [5, [3, 0, 1]], 49 => [7, [1, 0, 1]],
+        4 => [2, [1, 1, 1]],
+        8 => [2, [1, 1, 0, 1]],
+        16 => [2, [1, 1, 0, 0, 1]],
+        32 => [2, [1, 0, 1, 0, 0, 1]],
+        9 => [3, [1, 0, 1]],
+        27 => [3, [1, 2, 0, 1]],
+        25 => [5, [3, 0, 1]],
+        49 => [7, [1, 0, 1]],
     ];
 
     /**
@@ -44,7 +50,9 @@ final readonly class Field
 
     public function plus(int $a, int $b): int
     {
-        return $this->number(array_map(fn (int $x, int $y): int => ($x + $y) % $this->p, $this->digits($a), $this->digits($b)));
+        return $this->number(
+            array_map(fn (int $x, int $y): int => ($x + $y) % $this->p, $this->digits($a), $this->digits($b)),
+        );
     }
 
     public function times(int $a, int $b): int
@@ -90,6 +98,10 @@ final readonly class Field
      */
     private function number(array $digits): int
     {
-        return (int) array_reduce(array_reverse($digits), fn (int $number, int $digit): int => $number * $this->p + $digit, 0);
+        return (int) array_reduce(
+            array_reverse($digits),
+            fn (int $number, int $digit): int => $number * $this->p + $digit,
+            0,
+        );
     }
 }

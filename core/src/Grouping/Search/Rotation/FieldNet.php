@@ -17,7 +17,13 @@ final readonly class FieldNet implements Construction
         $columns = $sizes[0] ?? 0;
         $field = Field::of($q);
         $full = array_sum($sizes) === $q * $columns;
-        if (null === $field || $columns < 2 || $columns > $q || $columns - (int) end($sizes) > 1 || $rounds > $q + ($full && $columns === $q ? 1 : 0)) {
+        if (
+            null === $field
+            || $columns < 2
+            || $columns > $q
+            || $columns - (int) end($sizes) > 1
+            || $rounds > $q + ($full && $columns === $q ? 1 : 0)
+        ) {
             return null;
         }
         $last = array_sum($sizes) - $q * ($columns - 1); // how many stand in the last column
@@ -36,7 +42,10 @@ final readonly class FieldNet implements Construction
             $found[] = $groups;
         }
         if ($rounds > $q) {
-            $found[] = array_map(static fn (int $column): array => range($column * $q, $column * $q + $q - 1), range(0, $q - 1));
+            $found[] = array_map(
+                static fn (int $column): array => range($column * $q, $column * $q + $q - 1),
+                range(0, $q - 1),
+            );
         }
 
         return $found;

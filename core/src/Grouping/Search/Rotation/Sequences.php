@@ -37,8 +37,12 @@ final class Sequences
      * @param list<float>           $costs        of each, without meetings in these rounds
      * @param float                 $weight       of meetings
      */
-    public function __construct(private readonly array $arrangements, private readonly array $costs, private readonly float $weight, int $students)
-    {
+    public function __construct(
+        private readonly array $arrangements,
+        private readonly array $costs,
+        private readonly float $weight,
+        int $students,
+    ) {
         $this->cheapest = [] === $costs ? 0.0 : min($costs);
         for ($i = 0; $i < $students; ++$i) {
             for ($j = $i + 1; $j < $students; ++$j) {
@@ -97,8 +101,9 @@ final class Sequences
                 continue;
             }
             $this->meet($one, 1.0);
-            $done = $cost + $more + ($left - 1) * $this->cheapest + $this->weight * $this->leastToCome($one, $left - 1) >= $this->best
-                || $this->search([...$chosen, $one], $left - 1, $one, $cost + $more);
+            $done =
+                $cost + $more + ($left - 1) * $this->cheapest + $this->weight * $this->leastToCome($one, $left - 1) >=
+                    $this->best || $this->search([...$chosen, $one], $left - 1, $one, $cost + $more);
             $this->meet($one, -1.0);
             if (!$done) {
                 return false;

@@ -29,11 +29,18 @@ final class ConstructionsTest extends TestCase
                 self::assertSame($field->times($a, $b), $field->times($b, $a));
             }
             self::assertCount($q, array_unique($sums), 'adding moves everybody');
-            self::assertCount(0 === $a ? 1 : $q, array_unique($products), 'multiplying by anything but nothing moves everybody');
+            self::assertCount(
+                0 === $a ? 1 : $q,
+                array_unique($products),
+                'multiplying by anything but nothing moves everybody',
+            );
         }
         for ($i = 0; $i < 200; ++$i) {
             [$a, $b, $c] = [$i % $q, ($i * 7 + 3) % $q, ($i * 5 + 1) % $q];
-            self::assertSame($field->times($a, $field->plus($b, $c)), $field->plus($field->times($a, $b), $field->times($a, $c)));
+            self::assertSame(
+                $field->times($a, $field->plus($b, $c)),
+                $field->plus($field->times($a, $b), $field->times($a, $c)),
+            );
             self::assertSame($field->times($a, $field->times($b, $c)), $field->times($field->times($a, $b), $c));
         }
     }
