@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace FreshHuddle\Core;
 
 /**
- * Something to be said to a person: which sentence, and what stands in it. Whoever shows it words it (in the application:
- * the catalogue of the area, the part of the code before the first dot).
+ * Something to be said to a person: which sentence, and what stands in it. Whoever shows it words it (in the
+ * application: the catalogue of the area, the part of the code before the first dot).
  *
  * @phpstan-type Value int|float|string|Message|list<int|float|string|Message>
  */

@@ -9,7 +9,10 @@ namespace FreshHuddle\Core;
  */
 final readonly class Visible
 {
-    /** Beside spaces and what Unicode calls format and control: fillers of Hangul, the empty Braille cell, variation selectors, joiners. */
+    /**
+     * Beside spaces and what Unicode calls format and control: fillers of Hangul, the empty Braille cell, variation
+     * selectors, joiners.
+     */
     private const SOMETHING = '/[^\s\p{Z}\p{C}\x{3164}\x{115F}\x{1160}\x{17B4}\x{17B5}\x{FFA0}\x{2800}\x{034F}\x{180B}-\x{180F}\x{FE00}-\x{FE0F}]/u';
 
     public static function is(string $text): bool

@@ -12,8 +12,8 @@ use Symfony\Component\HttpFoundation\JsonResponse;
 final readonly class Faults
 {
     /**
-     * slow: it takes 6 s; fail, refuse: it says so and does nothing; lie: the answer makes no sense; pretend: it says it is
-     * done, and nothing is; late: it is done, and the answer is an error; forget: what it is asked about is gone.
+     * slow: it takes 6 s; fail, refuse: it says so and does nothing; lie: the answer makes no sense; pretend: it says
+     * it is done, and nothing is; late: it is done, and the answer is an error; forget: what it is asked about is gone.
      */
     public const KINDS = ['slow', 'fail', 'lie', 'refuse', 'pretend', 'late', 'forget'];
 
@@ -116,7 +116,8 @@ final readonly class Faults
     public function take(string $service, string $call): ?string
     {
         return $this->db->rows(
-            'UPDATE fault SET times = times - 1 WHERE service = ? AND times > 0 AND (call IS NULL OR call = ?) RETURNING kind',
+            'UPDATE fault SET times = times - 1 WHERE service = ? AND times > 0 AND (call IS NULL OR call = ?)
+                RETURNING kind',
             [$service, $call],
         )[0]['kind'] ?? null;
     }

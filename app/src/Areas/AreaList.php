@@ -9,7 +9,9 @@ namespace FreshHuddle\App\Areas;
  */
 final class AreaList
 {
-    /** By name, in the order of the work: each area may use those before it. What is in it, for the API's description. */
+    /**
+     * By name, in the order of the work: each area may use those before it. What is in it, for the API's description.
+     */
     public const DESCRIPTIONS = [
         'account' => 'Signing in, passwords and devices of teachers.',
         'roster' => 'Classes, students, how they join, and who teaches or assists.',

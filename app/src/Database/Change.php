@@ -7,8 +7,8 @@ namespace FreshHuddle\App\Database;
 use Doctrine\ORM\EntityManagerInterface;
 
 /**
- * One change: what follows from it (tasks, events, what later areas keep) is written in its own transaction, and what is
- * only a hint (Stream) goes out once that stands.
+ * One change: what follows from it (tasks, events, what later areas keep) is written in its own transaction, and what
+ * is only a hint (Stream) goes out once that stands.
  */
 final class Change
 {

@@ -7,8 +7,8 @@ namespace FreshHuddle\App\Database;
 use Doctrine\DBAL\Connection;
 
 /**
- * Whether the database is still there, for processes that stay with their connection. By hand: it is the connection itself
- * that is asked about.
+ * Whether the database is still there, for processes that stay with their connection. By hand: it is the connection
+ * itself that is asked about.
  */
 final class ConnectionReader
 {

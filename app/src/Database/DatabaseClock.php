@@ -10,8 +10,8 @@ use Symfony\Component\DependencyInjection\Attribute\AutowireDecorated;
 use Symfony\Component\DependencyInjection\Attribute\When;
 
 /**
- * The database's clock, so that all machines agree. Asking it at every turn would cost a round trip: each machine knows how
- * far its own clock is off, shared among its processes, and asks again after some seconds.
+ * The database's clock, so that all machines agree. Asking it at every turn would cost a round trip: each machine knows
+ * how far its own clock is off, shared among its processes, and asks again after some seconds.
  */
 #[When('prod'), When('dev')]
 #[AsDecorator('clock')]
@@ -56,7 +56,8 @@ final class DatabaseClock implements SymfonyClock
     }
 
     /**
-     * @return int milliseconds by which the database is ahead; below 0: behind. Where it cannot be asked, what was known last
+     * @return int milliseconds by which the database is ahead; below 0: behind. Where it cannot be asked, what was
+     *             known last
      */
     private function offset(): int
     {
@@ -79,8 +80,8 @@ final class DatabaseClock implements SymfonyClock
     }
 
     /**
-     * The first query may have to wait for a connection, and any query for a busy machine. The quickest of a few is the most
-     * accurate.
+     * The first query may have to wait for a connection, and any query for a busy machine. The quickest of a few is the
+     * most accurate.
      */
     private function ask(): int
     {

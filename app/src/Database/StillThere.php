@@ -11,9 +11,9 @@ use Doctrine\DBAL\Driver\Middleware;
 use Doctrine\DBAL\Driver\Middleware\AbstractDriverMiddleware;
 
 /**
- * A connection that outlives requests may have died between two of them, with the server, and not have noticed: what the
- * server said last still lies there to be read. It is asked before it is used, and opened anew where it does not answer; so
- * nobody's first request after that fails.
+ * A connection that outlives requests may have died between two of them, with the server, and not have noticed: what
+ * the server said last still lies there to be read. It is asked before it is used, and opened anew where it does not
+ * answer; so nobody's first request after that fails.
  */
 final class StillThere implements Middleware
 {

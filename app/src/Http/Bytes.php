@@ -8,8 +8,8 @@ use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
 
 /**
- * Something to be seen or heard as it goes out: for nobody but who asked, and as nothing but what it is. A part of it where a
- * part is asked for (RFC 9110, 14.2), as telephones do before they play.
+ * Something to be seen or heard as it goes out: for nobody but who asked, and as nothing but what it is. A part of it
+ * where a part is asked for (RFC 9110, 14.2), as telephones do before they play.
  */
 final class Bytes extends Response
 {

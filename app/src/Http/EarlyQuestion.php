@@ -9,8 +9,8 @@ use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\HttpKernel\Event\ResponseEvent;
 
 /**
- * A page sends its first requests (`X-Early`) before it knows whether anybody is signed in on this device. If nobody is, the
- * answer is an empty 204 instead of a 401, which browsers report as an error.
+ * A page sends its first requests (`X-Early`) before it knows whether anybody is signed in on this device. If nobody
+ * is, the answer is an empty 204 instead of a 401, which browsers report as an error.
  */
 #[AsEventListener]
 final readonly class EarlyQuestion

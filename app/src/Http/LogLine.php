@@ -7,8 +7,8 @@ namespace FreshHuddle\App\Http;
 use Doctrine\DBAL\Exception\DriverException;
 
 /**
- * What a log may say of an error. Messages can hold what somebody wrote or is called (a database's message quotes the row
- * it refused), so only what comes from our own code stands there: what it was and where.
+ * What a log may say of an error. Messages can hold what somebody wrote or is called (a database's message quotes the
+ * row it refused), so only what comes from our own code stands there: what it was and where.
  */
 final class LogLine
 {

@@ -26,8 +26,8 @@ use Symfony\Component\TypeInfo\TypeIdentifier;
 use Symfony\Component\TypeInfo\TypeResolver\TypeResolver;
 
 /**
- * Describes the API from what is there: routes, the DTO a controller takes, the DTO it returns, the first sentence of its
- * docblock, who may call it. Only the media types of a file are stated separately, by the attribute `FileTypes`.
+ * Describes the API from what is there: routes, the DTO a controller takes, the DTO it returns, the first sentence of
+ * its docblock, who may call it. Only the media types of a file are stated separately, by the attribute `FileTypes`.
  */
 final class OpenApi
 {

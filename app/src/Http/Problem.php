@@ -8,8 +8,8 @@ use FreshHuddle\Core\Message;
 use Symfony\Component\HttpKernel\Exception\HttpException;
 
 /**
- * A request that is refused for its form. What an area refuses is a Refusal of its own; both become problem documents in
- * Problems.
+ * A request that is refused for its form. What an area refuses is a Refusal of its own; both become problem documents
+ * in Problems.
  */
 final class Problem extends HttpException
 {

@@ -10,8 +10,8 @@ use Symfony\Component\HttpKernel\Event\RequestEvent;
 
 /**
  * Whatever changes something comes from our own pages: a browser says where it comes from, and another page's word is
- * refused, whatever the address is spelt like. Programs that are not browsers send no such header and carry no cookies by
- * themselves. A body is JSON, which a form of another page cannot send.
+ * refused, whatever the address is spelt like. Programs that are not browsers send no such header and carry no cookies
+ * by themselves. A body is JSON, which a form of another page cannot send.
  */
 #[AsEventListener(priority: 512)]
 final readonly class SameOrigin

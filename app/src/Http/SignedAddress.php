@@ -8,7 +8,8 @@ use Symfony\Component\DependencyInjection\Attribute\Autowire;
 use Symfony\Component\Uid\Uuid;
 
 /**
- * Addresses that open something to whoever has them: nobody else can guess them, and a higher number ends all before it.
+ * Addresses that open something to whoever has them: nobody else can guess them, and a higher number ends all before
+ * it.
  */
 final readonly class SignedAddress
 {

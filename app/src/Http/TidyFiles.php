@@ -9,7 +9,8 @@ use FreshHuddle\App\Worker\Forgets;
 use Psr\Clock\ClockInterface;
 
 /**
- * Lets go of what processes that were cut off have left behind: bodies of requests, archives and prints that were never whole.
+ * Lets go of what processes that were cut off have left behind: bodies of requests, archives and prints that were never
+ * whole.
  */
 final readonly class TidyFiles implements Forgets
 {

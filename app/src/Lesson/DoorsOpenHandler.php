@@ -14,8 +14,8 @@ use FreshHuddle\App\Worker\Tasks;
 use FreshHuddle\Core\Lesson\LessonTime;
 
 /**
- * Students who come shortly before a lesson come into that one, and not into the one that is over. The subject of a task is
- * the lesson's id.
+ * Students who come shortly before a lesson come into that one, and not into the one that is over. The subject of a
+ * task is the lesson's id.
  */
 final readonly class DoorsOpenHandler implements TaskHandler
 {

@@ -15,7 +15,8 @@ final readonly class EditLesson
     /**
      * @param int|null  $startsAt   milliseconds since 1970
      * @param bool|null $locksAtEnd worksheets can only be read when it is over
-     * @param bool|null $talkOnly   without worksheets; remembered for the lessons of the class that are planned after it
+     * @param bool|null $talkOnly   without worksheets; remembered for the lessons of the class that are planned after
+     *                              it
      */
     public function __construct(
         #[Assert\NotBlank(message: 'lesson.lesson_needs_title', allowNull: true, normalizer: 'trim'),

@@ -38,8 +38,8 @@ final readonly class Filling
     }
 
     /**
-     * Rounds that groups have not worked in yet get the groupings, in their order; what is missing is added after the last
-     * round.
+     * Rounds that groups have not worked in yet get the groupings, in their order; what is missing is added after the
+     * last round.
      *
      * @throws LessonRefused if the order was changed elsewhere meanwhile, or if it cannot be
      */
@@ -80,8 +80,8 @@ final readonly class Filling
     }
 
     /**
-     * Groups of several rounds were made at the desk: they come into the lessons that use them and are not over, in their
-     * order, from the first round that uses one of them.
+     * Groups of several rounds were made at the desk: they come into the lessons that use them and are not over, in
+     * their order, from the first round that uses one of them.
      */
     #[AsEventListener]
     public function onRoundsTaken(RoundsTaken $event): void

@@ -68,7 +68,8 @@ final readonly class LessonRepository
             ->createQuery(
                 'SELECT r, l FROM '.
                     Round::class.
-                    ' r JOIN r.lesson l WHERE r.grouping = :grouping AND r.number IS NOT NULL AND l.removedAt IS NULL AND l.endedAt IS NULL ORDER BY r.id',
+                    ' r JOIN r.lesson l WHERE r.grouping = :grouping AND r.number IS NOT NULL AND l.removedAt IS NULL
+                        AND l.endedAt IS NULL ORDER BY r.id',
             )
             ->setParameter('grouping', $groupingId)
             ->getResult();

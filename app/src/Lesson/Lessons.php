@@ -214,7 +214,8 @@ final readonly class Lessons
     }
 
     /**
-     * The running order, times and words of another lesson; its groups, or groups made in the same way with new partners.
+     * The running order, times and words of another lesson; its groups, or groups made in the same way with new
+     * partners.
      */
     private function begin(Lesson $lesson, Lesson $from, FromGroups $groups): void
     {

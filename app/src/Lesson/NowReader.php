@@ -31,13 +31,20 @@ final readonly class NowReader
     public function of(string $lessonId): ?LessonNow
     {
         $row = $this->db->fetchAssociative(
-            "SELECT l.class_id, l.title, l.segment_since, l.ended_at, l.begun_at, l.minutes AS lesson_minutes, c.current_lesson_id = l.id AS current,
-                    (EXTRACT(EPOCH FROM l.watched_at) * 1000)::bigint AS watched_at, (EXTRACT(EPOCH FROM l.starts_at) * 1000)::bigint AS starts_at, n.kind, n.minutes, n.position, COALESCE(n.instructions, r.instructions, '') AS instructions, r.id AS round_id, r.grouping_id, r.moments,
-                    (SELECT u.id FROM run u WHERE u.round_id = r.id AND NOT u.taken_back ORDER BY u.attempt DESC LIMIT 1) AS run_id
+            "SELECT l.class_id, l.title, l.segment_since, l.ended_at, l.begun_at, l.minutes AS lesson_minutes,
+                c.current_lesson_id = l.id AS current,
+                    (EXTRACT(EPOCH FROM l.watched_at) * 1000)::bigint AS watched_at, (EXTRACT(EPOCH
+                      FROM l.starts_at) * 1000)::bigint AS starts_at, n.kind, n.minutes, n.position,
+                      COALESCE(n.instructions, r.instructions, '')
+                      AS instructions, r.id AS round_id, r.grouping_id, r.moments,
+                    (SELECT u.id FROM run u WHERE u.round_id = r.id AND NOT u.taken_back ORDER BY u.attempt DESC
+                      LIMIT 1) AS run_id
              FROM lesson l JOIN school_class c ON c.id = l.class_id LEFT JOIN segment n ON n.id = l.segment_id
              LEFT JOIN LATERAL (
-                 SELECT r.id, r.grouping_id, r.moments, s.instructions FROM round r JOIN segment s ON s.id = r.segment_id
-                 WHERE r.lesson_id = l.id AND r.number IS NOT NULL AND (l.segment_id IS NULL OR s.id = l.segment_id OR (s.position < n.position AND r.moments ->> 'outAt' IS NOT NULL))
+                 SELECT r.id, r.grouping_id, r.moments, s.instructions FROM round r
+                   JOIN segment s ON s.id = r.segment_id
+                 WHERE r.lesson_id = l.id AND r.number IS NOT NULL AND (l.segment_id IS NULL OR s.id = l.segment_id
+                   OR (s.position < n.position AND r.moments ->> 'outAt' IS NOT NULL))
                  ORDER BY CASE WHEN l.segment_id IS NULL THEN r.number ELSE -r.number END LIMIT 1
              ) r ON true WHERE l.id = ? AND l.removed_at IS NULL",
             [$lessonId],

@@ -8,7 +8,8 @@ final readonly class PreparedNoticeView
 {
     /**
      * @param bool     $beforeEnd counted back from the end of the work; or else on from its beginning
-     * @param int|null $dueAt     when it will be said as things stand, in milliseconds since 1970; null: not while nobody is out
+     * @param int|null $dueAt     when it will be said as things stand, in milliseconds since 1970; null: not while
+     *                            nobody is out
      */
     public function __construct(
         public string $id,

@@ -101,8 +101,8 @@ final readonly class RunningOrders
     }
 
     /**
-     * The rounds of a lesson that are still to come, in their order; the one that is shown is among them, also if it has been
-     * sent out before. Of a template, those that are in it.
+     * The rounds of a lesson that are still to come, in their order; the one that is shown is among them, also if it
+     * has been sent out before. Of a template, those that are in it.
      *
      * @return non-empty-list<Round>
      */
@@ -122,7 +122,8 @@ final readonly class RunningOrders
     }
 
     /**
-     * @throws LessonRefused if it was changed elsewhere meanwhile, or what would go has been sent out, or if no lesson can
+     * @throws LessonRefused if it was changed elsewhere meanwhile, or what would go has been sent out, or if no lesson
+     *                       can
      *                       have it so
      */
     public function change(Lesson $lesson, ChangeOrder $change): void
@@ -183,7 +184,8 @@ final readonly class RunningOrders
                 $segment->round->number = null;
             }
         }
-        $this->em->flush(); // places are free before they are taken anew: a position and a number stand once at any moment
+        // places are free before they are taken anew: a position and a number stand once at any moment
+        $this->em->flush();
         $round = 0;
         foreach ($wanted as $position => $segment) {
             $segment->position = $position;
@@ -277,7 +279,8 @@ final readonly class RunningOrders
 
     private function useGrouping(Round $round, string $groupingId): void
     {
-        $grouping = $this->em->find(Grouping::class, $groupingId, LockMode::PESSIMISTIC_WRITE); // who removes it holds it too
+        // who removes it holds it too
+        $grouping = $this->em->find(Grouping::class, $groupingId, LockMode::PESSIMISTIC_WRITE);
         if (null === $grouping || $grouping->class !== $round->lesson->class || null !== $grouping->removedAt) {
             throw LessonRefused::unusable('lesson.grouping_of_another_class', 'groupingId');
         }

@@ -9,7 +9,8 @@ use FreshHuddle\Core\Lesson\Segment as PlannedSegment;
 use FreshHuddle\Core\Lesson\SegmentKind;
 
 /**
- * A stretch of a lesson. One that was taken out of the running order stays, so that undo brings it back with all it had.
+ * A stretch of a lesson. One that was taken out of the running order stays, so that undo brings it back with all it
+ * had.
  */
 #[ORM\Entity]
 #[ORM\UniqueConstraint(name: 'segment_position', columns: ['lesson_id', 'position'])]

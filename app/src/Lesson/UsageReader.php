@@ -39,8 +39,11 @@ final readonly class UsageReader implements GroupingUsage
             },
             Row::all(
                 $this->db->fetchAllAssociative(
-                    'SELECT g.id, g.name, (SELECT COUNT(*) FROM work_group w WHERE w.grouping_id = g.id AND w.position IS NOT NULL) AS groups,
-                    (SELECT COUNT(*) FROM seat s WHERE s.grouping_id = g.id) AS seated, (SELECT COUNT(*) FROM round r JOIN lesson l ON l.id = r.lesson_id WHERE r.grouping_id = g.id AND r.number IS NOT NULL AND l.removed_at IS NULL) AS rounds,
+                    'SELECT g.id, g.name, (SELECT COUNT(*) FROM work_group w WHERE w.grouping_id = g.id
+                        AND w.position IS NOT NULL) AS groups,
+                    (SELECT COUNT(*) FROM seat s WHERE s.grouping_id = g.id) AS seated, (SELECT COUNT(*) FROM round r
+                      JOIN lesson l ON l.id = r.lesson_id WHERE r.grouping_id = g.id AND r.number IS NOT NULL
+                      AND l.removed_at IS NULL) AS rounds,
                     (SELECT MAX(u.out_at) FROM run u WHERE u.grouping_id = g.id AND NOT u.taken_back) AS used_at
              FROM grouping g WHERE g.class_id = ? AND g.removed_at IS NULL ORDER BY g.id DESC',
                     [$classId],
@@ -52,7 +55,8 @@ final readonly class UsageReader implements GroupingUsage
     public function lessonOf(string $groupingId): ?string
     {
         $lesson = $this->db->fetchOne(
-            'SELECT r.lesson_id FROM round r JOIN lesson l ON l.id = r.lesson_id WHERE r.grouping_id = ? AND l.removed_at IS NULL ORDER BY r.id DESC LIMIT 1',
+            'SELECT r.lesson_id FROM round r JOIN lesson l ON l.id = r.lesson_id WHERE r.grouping_id = ?
+                AND l.removed_at IS NULL ORDER BY r.id DESC LIMIT 1',
             [$groupingId],
         );
 
@@ -75,7 +79,8 @@ final readonly class UsageReader implements GroupingUsage
     {
         return false !==
             $this->db->fetchOne(
-                'SELECT 1 FROM run u JOIN lesson l ON l.id = u.lesson_id WHERE l.class_id = ? AND NOT u.taken_back LIMIT 1',
+                'SELECT 1 FROM run u JOIN lesson l ON l.id = u.lesson_id WHERE l.class_id = ? AND NOT u.taken_back
+                    LIMIT 1',
                 [$classId],
             );
     }
@@ -92,7 +97,8 @@ final readonly class UsageReader implements GroupingUsage
             ),
             Row::all(
                 $this->db->fetchAllAssociative(
-                    'SELECT DISTINCT ON (l.id) l.id, l.title, (EXTRACT(EPOCH FROM l.starts_at) * 1000)::bigint AS starts_at, l.ended_at, r.moments
+                    'SELECT DISTINCT ON (l.id) l.id, l.title, (EXTRACT(EPOCH
+                        FROM l.starts_at) * 1000)::bigint AS starts_at, l.ended_at, r.moments
              FROM run u JOIN round r ON r.id = u.round_id JOIN lesson l ON l.id = u.lesson_id
              WHERE u.grouping_id = ? AND NOT u.taken_back AND l.removed_at IS NULL AND (?::uuid IS NULL OR l.id <> ?)
              ORDER BY l.id DESC, u.out_at DESC',
@@ -123,9 +129,11 @@ final readonly class UsageReader implements GroupingUsage
             $this->db->fetchAllAssociative(
                 "SELECT u.out_at AS at, g.name, l.title,
                     COALESCE((SELECT jsonb_agg(x.students ORDER BY x.position) FROM (
-                        SELECT rg.position, jsonb_agg(rs.student_id ORDER BY rs.number) AS students FROM run_group rg JOIN run_seat rs ON rs.run_group_id = rg.id WHERE rg.run_id = u.id GROUP BY rg.position
+                        SELECT rg.position, jsonb_agg(rs.student_id ORDER BY rs.number) AS students FROM run_group rg
+                          JOIN run_seat rs ON rs.run_group_id = rg.id WHERE rg.run_id = u.id GROUP BY rg.position
                     ) x), '[]') AS groups,
-                    COALESCE((SELECT jsonb_agg(jsonb_build_array(rs.student_id, rs.role)) FROM run_seat rs WHERE rs.run_id = u.id AND rs.role <> ''), '[]') AS roles
+                    COALESCE((SELECT jsonb_agg(jsonb_build_array(rs.student_id, rs.role)) FROM run_seat rs
+                      WHERE rs.run_id = u.id AND rs.role <> ''), '[]') AS roles
              FROM run u JOIN grouping g ON g.id = u.grouping_id JOIN lesson l ON l.id = u.lesson_id
              WHERE l.class_id = ? AND NOT u.taken_back ORDER BY u.out_at DESC, u.id DESC LIMIT ".self::HISTORY,
                 [$classId],

@@ -19,7 +19,9 @@ use FreshHuddle\Core\Live\Place;
 final readonly class EventStore
 {
     private const NOTICES_SHOWN = 20;
-    /** Whether an event concerns the page of a student (`:student`); with `:quiet`, the kinds that concern staff alone. */
+    /**
+     * Whether an event concerns the page of a student (`:student`); with `:quiet`, the kinds that concern staff alone.
+     */
     public const CONCERNS = "CASE WHEN data ->> 'to' IS NOT NULL THEN strpos(data ->> 'to', '|' || :student || '|') > 0 ELSE kind <> ALL(:quiet::text[]) END";
 
     public function __construct(private Connection $db)
@@ -77,7 +79,8 @@ final readonly class EventStore
         foreach ($events as $i => $event) {
             $this->db->executeStatement(
                 'INSERT INTO live_event (lesson_id, seq, round_id, run_id, kind, at, actor, data)
-                 VALUES (:lesson, :seq, :round, (SELECT id FROM run WHERE lesson_id = :lesson AND ended_at IS NULL), :kind, :at, :actor, :data)',
+                 VALUES (:lesson, :seq, :round, (SELECT id FROM run WHERE lesson_id = :lesson
+                   AND ended_at IS NULL), :kind, :at, :actor, :data)',
                 [
                     'lesson' => $lessonId,
                     'seq' => $seq - \count($events) + 1 + $i,
@@ -128,7 +131,8 @@ final readonly class EventStore
             },
             Row::all(
                 $this->db->fetchAllAssociative(
-                    'SELECT e.seq, e.kind, e.at, e.data, (SELECT COUNT(*) FROM notice_seen s WHERE s.lesson_id = e.lesson_id AND s.seq = e.seq) AS seen
+                    'SELECT e.seq, e.kind, e.at, e.data, (SELECT COUNT(*) FROM notice_seen s
+                        WHERE s.lesson_id = e.lesson_id AND s.seq = e.seq) AS seen
              FROM live_event e WHERE e.lesson_id = ? AND e.kind = ? ORDER BY e.seq DESC LIMIT '.self::NOTICES_SHOWN,
                     [$lessonId, EventKind::NoticeSaid->value],
                 ),
@@ -143,7 +147,8 @@ final readonly class EventStore
     {
         /** @var list<string> $ids */
         $ids = $this->db->fetchFirstColumn(
-            "SELECT DISTINCT data ->> 'student' FROM live_event WHERE lesson_id = ? AND kind = ? AND data ->> 'place' NOT IN (?, ?)",
+            "SELECT DISTINCT data ->> 'student' FROM live_event WHERE lesson_id = ? AND kind = ?
+                AND data ->> 'place' NOT IN (?, ?)",
             [$lessonId, EventKind::WhereaboutsChanged->value, Place::Lost->value, Place::Excused->value],
         );
 
@@ -179,7 +184,8 @@ final readonly class EventStore
             ],
             Row::all(
                 $this->db->fetchAllAssociative(
-                    'SELECT seq, kind, at, actor, data FROM live_event WHERE lesson_id = ? AND kind <> ? ORDER BY seq DESC LIMIT ?',
+                    'SELECT seq, kind, at, actor, data FROM live_event WHERE lesson_id = ? AND kind <> ?
+                        ORDER BY seq DESC LIMIT ?',
                     [$lessonId, EventKind::WhereaboutsChanged->value, $most],
                 ),
             ),

@@ -77,7 +77,8 @@ final readonly class LessonDesk
     }
 
     /**
-     * @param string|null $segmentId whose round to show; null, or one that is done in no groups: the one the lesson is in
+     * @param string|null $segmentId whose round to show; null, or one that is done in no groups: the one the lesson is
+     *                               in
      *                               or comes to next
      */
     public function view(Lesson $lesson, ?string $segmentId = null): LessonView

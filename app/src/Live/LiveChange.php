@@ -117,8 +117,8 @@ final readonly class LiveChange
     }
 
     /**
-     * Seats changed on a floor: rooms let other people in, students of the groups concerned hear of it, and where groups
-     * are out it stands in the record.
+     * Seats changed on a floor: rooms let other people in, students of the groups concerned hear of it, and where
+     * groups are out it stands in the record.
      */
     #[AsEventListener]
     public function ofSeats(FloorChanged $event): void
@@ -132,7 +132,8 @@ final readonly class LiveChange
         $rounds = $this->lessons->roundsIn($groupingId);
         $isOut = [] !== array_filter($rounds, static fn (Round $round): bool => $round->state()->phase($now)->isOut());
         foreach ($this->rooms->ofGroups($groups) as $roomId) {
-            // Whoever is moved while they are in a room is first let into the other one, and put out of this one after that.
+            // Whoever is moved while they are in a room is first let into the other one, and put out of this one after
+            // that.
             $this->tasks->ask(RoomWork::MEMBERS, $roomId, null, $isOut ? RoomWork::KEEP : []);
             if ($isOut) {
                 $this->tasks->ask(RoomWork::SHUT_OUT, $roomId, $now + RoomWork::TIME_TO_GO);
@@ -206,7 +207,8 @@ final readonly class LiveChange
     }
 
     /**
-     * @return array{list<string>, list<string>} ids of the groups that changed, and of everybody in them before or after
+     * @return array{list<string>, list<string>} ids of the groups that changed, and of everybody in them before or
+     *                                           after
      */
     private static function concerned(Floor $before, Floor $after): array
     {

@@ -85,7 +85,8 @@ final readonly class LiveLesson
     }
 
     /**
-     * @param string $key    a command with a key that was seen before in this lesson has been done and is not done again
+     * @param string $key    a command with a key that was seen before in this lesson has been done and is not done
+     *                       again
      * @param string $digest of the command: the same key with another one is a mistake
      *
      * @throws LiveRefused if the command makes no sense as things stand, or its key came with another one
@@ -275,7 +276,8 @@ final readonly class LiveLesson
         $messages = [];
         $cameFrom = new CameFrom($lesson->class->currentLessonId, $lesson->segment?->id, $lesson->segmentSince);
         if ($lesson->segment !== $round->segment) {
-            // From round to round: who still works in the one before goes on from there, and until then it can be taken back.
+            // From round to round: who still works in the one before goes on from there, and until then it can be taken
+            // back.
             if (
                 null !== $lesson->segment?->round
                 && $lesson->segment->round->state()->phase($this->clock->ms())->isUnderWay()

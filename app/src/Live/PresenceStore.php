@@ -15,8 +15,8 @@ use FreshHuddle\Core\Lesson\EventKind;
 use FreshHuddle\Core\Live\Evidence;
 
 /**
- * The latest signs of each student. Not events: a sign replaces the one before; WatchWork tells when it means something.
- * By hand: every open page writes here every few seconds, in one statement each.
+ * The latest signs of each student. Not events: a sign replaces the one before; WatchWork tells when it means
+ * something. By hand: every open page writes here every few seconds, in one statement each.
  */
 final readonly class PresenceStore
 {
@@ -35,7 +35,8 @@ final readonly class PresenceStore
     public function pageIsAlive(string $studentId): void
     {
         $this->db->executeStatement(
-            'INSERT INTO presence (student_id, page_at) VALUES (:id, :at) ON CONFLICT (student_id) DO UPDATE SET page_at = :at',
+            'INSERT INTO presence (student_id, page_at) VALUES (:id, :at) ON CONFLICT (student_id)
+                DO UPDATE SET page_at = :at',
             ['id' => $studentId, 'at' => $this->clock->ms()],
         );
     }
@@ -51,13 +52,15 @@ final readonly class PresenceStore
     /**
      * A sign of life, and what it is answered with.
      *
-     * @return array{seq: int, seenIn: string|null} the number of the last event of the lesson that concerns students' pages, and where
+     * @return array{seq: int, seenIn: string|null} the number of the last event of the lesson that concerns students'
+     *                                              pages, and where
      *                                              the meeting service sees them
      */
     public function sign(string $studentId, ?string $lessonId): array
     {
         $row = $this->db->fetchAssociative(
-            'WITH alive AS (INSERT INTO presence (student_id, page_at) VALUES (:id, :at) ON CONFLICT (student_id) DO UPDATE SET page_at = :at RETURNING service_place)
+            'WITH alive AS (INSERT INTO presence (student_id, page_at) VALUES (:id, :at) ON CONFLICT (student_id)
+                DO UPDATE SET page_at = :at RETURNING service_place)
              SELECT (SELECT seq FROM live_event WHERE lesson_id = :lesson AND '.
                 EventStore::CONCERNS.
                 ' ORDER BY seq DESC LIMIT 1) AS seq,
@@ -99,7 +102,8 @@ final readonly class PresenceStore
     public function seenByService(string $person, ?string $room, int $at): void
     {
         $lesson = $this->db->fetchAssociative(
-            'SELECT c.current_lesson_id AS lesson, c.id AS class FROM student s JOIN school_class c ON c.id = s.class_id WHERE s.id = ?',
+            'SELECT c.current_lesson_id AS lesson, c.id AS class FROM student s
+                JOIN school_class c ON c.id = s.class_id WHERE s.id = ?',
             [$person],
         );
         if (false === $lesson) {
@@ -112,7 +116,8 @@ final readonly class PresenceStore
         }
         $isNews = $this->db->executeStatement(
             'INSERT INTO presence (student_id, service_place, service_at) VALUES (:id, :place, :at)
-             ON CONFLICT (student_id) DO UPDATE SET service_place = :place, service_at = :at WHERE presence.service_at IS NULL OR presence.service_at <= :at',
+             ON CONFLICT (student_id) DO UPDATE SET service_place = :place, service_at = :at
+               WHERE presence.service_at IS NULL OR presence.service_at <= :at',
             ['id' => $person, 'place' => $place, 'at' => $at],
         );
         if (0 === $isNews) {
@@ -133,7 +138,8 @@ final readonly class PresenceStore
         foreach (
             Row::all(
                 $this->db->fetchAllAssociative(
-                    'SELECT p.* FROM presence p JOIN student s ON s.id = p.student_id WHERE s.class_id = ? AND s.removed_at IS NULL',
+                    'SELECT p.* FROM presence p JOIN student s ON s.id = p.student_id WHERE s.class_id = ?
+                        AND s.removed_at IS NULL',
                     [$classId],
                 ),
             ) as $row
@@ -159,7 +165,8 @@ final readonly class PresenceStore
         foreach (
             Row::all(
                 $this->db->fetchAllAssociative(
-                    'SELECT p.student_id, p.told FROM presence p JOIN student s ON s.id = p.student_id WHERE s.class_id = ?',
+                    'SELECT p.student_id, p.told FROM presence p JOIN student s ON s.id = p.student_id
+                        WHERE s.class_id = ?',
                     [$classId],
                 ),
             ) as $row
@@ -192,7 +199,8 @@ final readonly class PresenceStore
     public function lastSign(string $classId): ?int
     {
         $last = $this->db->fetchOne(
-            'SELECT MAX(GREATEST(p.page_at, p.service_at, p.link_at)) FROM presence p JOIN student s ON s.id = p.student_id WHERE s.class_id = ?',
+            'SELECT MAX(GREATEST(p.page_at, p.service_at, p.link_at)) FROM presence p
+                JOIN student s ON s.id = p.student_id WHERE s.class_id = ?',
             [$classId],
         );
 

@@ -228,7 +228,8 @@ final readonly class StudentPage
         if (null === $lesson->groupingId || null === $lesson->roundId) {
             return null;
         }
-        // Once everybody is back, the groups of this round are those it had, whatever is planned with them for the next.
+        // Once everybody is back, the groups of this round are those it had, whatever is planned with them for the
+        // next.
         $run = $lesson->phase($this->clock->ms())->isUnderWay() ? null : $lesson->runId;
         $group = $this->reader->group($student, $lesson->groupingId, $lesson->roundId, $run);
         if (null === $group) {

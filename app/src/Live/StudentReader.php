@@ -14,30 +14,39 @@ use FreshHuddle\Core\Materials\HandOutWay;
 use FreshHuddle\Core\Rooms\SourceKind;
 
 /**
- * What a student's page asks for, in one round trip each. By hand: a whole class asks at once whenever something happens,
- * and every millisecond of it stands between a press and the last page that shows it.
+ * What a student's page asks for, in one round trip each. By hand: a whole class asks at once whenever something
+ * happens, and every millisecond of it stands between a press and the last page that shows it.
  *
  * @phpstan-type Room array{id: string, source: SourceKind, name: string, openedAt: int|null, openedBy: string}
  */
 final readonly class StudentReader
 {
     private const NOTICES = 3;
-    /** The student's own seat (`:student`), and the members of its table `g`, on the floor of a grouping (`:grouping`). */
+    /**
+     * The student's own seat (`:student`), and the members of its table `g`, on the floor of a grouping (`:grouping`).
+     */
     private const SEATS_NOW = [
         "SELECT w.id, w.name, w.mark, s.number AS seat,
-                (SELECT string_agg(k.task, '; ' ORDER BY k.position) FROM seat_task k WHERE k.grouping_id = s.grouping_id AND k.numbers @> to_jsonb(s.number)) AS task,
-                (SELECT COUNT(*) FROM work_group o WHERE o.grouping_id = w.grouping_id AND o.position <= w.position) AS number
-         FROM seat s JOIN work_group w ON w.id = s.group_id AND w.position IS NOT NULL WHERE s.grouping_id = :grouping AND s.student_id = :student",
-        "SELECT jsonb_agg(jsonb_build_array(t.id, t.name, o.number, COALESCE(r.role, ''), CASE WHEN (SELECT c.cannot_read_yet FROM school_class c WHERE c.id = t.class_id) THEN t.picture END) ORDER BY o.number)
-         FROM seat o JOIN student t ON t.id = o.student_id LEFT JOIN seat_role r ON r.grouping_id = o.grouping_id AND r.number = o.number
+                (SELECT string_agg(k.task, '; ' ORDER BY k.position) FROM seat_task k
+                  WHERE k.grouping_id = s.grouping_id AND k.numbers @> to_jsonb(s.number)) AS task,
+                (SELECT COUNT(*) FROM work_group o WHERE o.grouping_id = w.grouping_id AND o.position <= w.position)
+                  AS number
+         FROM seat s JOIN work_group w ON w.id = s.group_id AND w.position IS NOT NULL WHERE s.grouping_id = :grouping
+           AND s.student_id = :student",
+        "SELECT jsonb_agg(jsonb_build_array(t.id, t.name, o.number, COALESCE(r.role, ''), CASE WHEN (
+            SELECT c.cannot_read_yet FROM school_class c WHERE c.id = t.class_id) THEN t.picture END) ORDER BY o.number)
+         FROM seat o JOIN student t ON t.id = o.student_id LEFT JOIN seat_role r ON r.grouping_id = o.grouping_id
+           AND r.number = o.number
          WHERE o.group_id = g.id AND t.removed_at IS NULL AND NOT t.absent",
     ];
     /** The same as they were when a run (`:run`) ended. */
     private const SEATS_THEN = [
         'SELECT w.group_id AS id, w.last_name AS name, w.mark, s.number AS seat, s.task,
                 (SELECT COUNT(*) FROM run_group o WHERE o.run_id = w.run_id AND o.position <= w.position) AS number
-         FROM run_last_seat s JOIN run_group w ON w.id = s.run_group_id WHERE s.run_id = :run AND s.student_id = :student AND w.group_id IS NOT NULL',
-        'SELECT jsonb_agg(jsonb_build_array(t.id, o.name, o.number, o.role, CASE WHEN (SELECT c.cannot_read_yet FROM school_class c WHERE c.id = t.class_id) THEN t.picture END) ORDER BY o.number)
+         FROM run_last_seat s JOIN run_group w ON w.id = s.run_group_id WHERE s.run_id = :run
+           AND s.student_id = :student AND w.group_id IS NOT NULL',
+        'SELECT jsonb_agg(jsonb_build_array(t.id, o.name, o.number, o.role, CASE WHEN (SELECT c.cannot_read_yet
+            FROM school_class c WHERE c.id = t.class_id) THEN t.picture END) ORDER BY o.number)
          FROM run_group x JOIN run_last_seat o ON o.run_group_id = x.id JOIN student t ON t.id = o.student_id
          WHERE x.run_id = :run AND x.group_id = g.id AND t.removed_at IS NULL AND NOT t.absent',
     ];
@@ -47,28 +56,39 @@ final readonly class StudentReader
     }
 
     /**
-     * @return array{main: array{SourceKind, string}|null, seenIn: string|null, seq: int, notices: list<NoticeView>, aside: MyAside|null, fetchedAt: int|null, otherDevice: string|null, alone: list<array{CopyLink, int}>}
+     * @return array{main: array{SourceKind, string}|null, seenIn: string|null, seq: int, notices: list<NoticeView>,
+     *   aside: MyAside|null, fetchedAt: int|null, otherDevice: string|null, alone: list<array{CopyLink, int}>}
      */
     public function around(StudentUser $student, ?string $roundId = null): array
     {
         $row = $this->db->fetchAssociative(
-            "SELECT (SELECT jsonb_build_array(r.source, r.name) FROM room r JOIN room_member p ON p.room_id = r.id WHERE r.class_id = :class AND r.purpose = 'main' AND p.student_id = :student) AS main,
+            "SELECT (SELECT jsonb_build_array(r.source, r.name) FROM room r JOIN room_member p ON p.room_id = r.id
+                WHERE r.class_id = :class AND r.purpose = 'main' AND p.student_id = :student) AS main,
                     (SELECT service_place FROM presence WHERE student_id = :student) AS seen_in,
-                    (SELECT g.id FROM doorway_guest g WHERE g.class_id = :class AND g.meant = :student AND NOT g.refused ORDER BY g.id LIMIT 1) AS other_device,
+                    (SELECT g.id FROM doorway_guest g WHERE g.class_id = :class AND g.meant = :student
+                      AND NOT g.refused ORDER BY g.id LIMIT 1) AS other_device,
                     (SELECT seq FROM live_event WHERE lesson_id = :lesson AND ".
                 EventStore::CONCERNS.
                 " ORDER BY seq DESC LIMIT 1) AS seq,
-                    (SELECT jsonb_build_array(a.place, a.from_at, m.fetched_at, r.source, r.name, EXISTS (SELECT 1 FROM room_member p WHERE p.room_id = r.id AND p.student_id = m.student_id AND p.link <> ''))
+                    (SELECT jsonb_build_array(a.place, a.from_at, m.fetched_at, r.source, r.name, EXISTS (SELECT 1
+                      FROM room_member p WHERE p.room_id = r.id AND p.student_id = m.student_id AND p.link <> ''))
                      FROM student_move m
                      -- Who is in one place and called to another stays there until then.
-                     CROSS JOIN LATERAL (SELECT m.from_at > EXTRACT(EPOCH FROM clock_timestamp()) * 1000 AND m.was IS NOT NULL AS stays) t
-                     CROSS JOIN LATERAL (SELECT CASE WHEN t.stays THEN m.was ELSE m.place END AS place, CASE WHEN t.stays THEN 0 ELSE m.from_at END AS from_at) a
-                     LEFT JOIN room r ON r.id::text = a.place WHERE m.round_id = :round AND m.student_id = :student) AS move,
+                     CROSS JOIN LATERAL (SELECT m.from_at > EXTRACT(EPOCH FROM clock_timestamp()) * 1000
+                       AND m.was IS NOT NULL AS stays) t
+                     CROSS JOIN LATERAL (SELECT CASE WHEN t.stays THEN m.was ELSE m.place END AS place,
+                       CASE WHEN t.stays THEN 0 ELSE m.from_at END AS from_at) a
+                     LEFT JOIN room r ON r.id::text = a.place WHERE m.round_id = :round AND m.student_id = :student)
+                       AS move,
                     (SELECT jsonb_agg(jsonb_build_array(e.seq, e.data ->> 'text', e.at)) FROM
-                        (SELECT seq, data, at FROM live_event WHERE lesson_id = :lesson AND kind = :notice AND COALESCE(strpos(data ->> 'to', '|' || :student || '|') > 0, true)
+                        (SELECT seq, data, at FROM live_event WHERE lesson_id = :lesson AND kind = :notice
+                          AND COALESCE(strpos(data ->> 'to', '|' || :student || '|') > 0, true)
                          ORDER BY seq DESC LIMIT :most) e) AS notices,
-                    (SELECT jsonb_agg(jsonb_build_array(c.id, c.title, c.way, s.position) ORDER BY s.position DESC, h.position, c.id)
-                     FROM segment s JOIN hand_out h ON h.opens_with_id = s.id JOIN work_copy c ON c.round_id = h.round_id AND c.original_id = h.original_id AND c.student_id = :student
+                    (SELECT jsonb_agg(jsonb_build_array(c.id, c.title, c.way, s.position)
+                      ORDER BY s.position DESC, h.position, c.id)
+                     FROM segment s JOIN hand_out h ON h.opens_with_id = s.id
+                       JOIN work_copy c ON c.round_id = h.round_id AND c.original_id = h.original_id
+                       AND c.student_id = :student
                      WHERE s.lesson_id = :lesson AND s.position IS NOT NULL) AS alone",
             [
                 'class' => $student->classId,
@@ -104,12 +124,13 @@ final readonly class StudentReader
     }
 
     /**
-     * The table a student sits at in a grouping: its members who are here, each with the number and role of their seat, the
-     * student's own number and task, and the copies the student has in a round.
+     * The table a student sits at in a grouping: its members who are here, each with the number and role of their seat,
+     * the student's own number and task, and the copies the student has in a round.
      *
      * @param string|null $runId a run that is over, for the table the student sat at then
      *
-     * @return array{id: string, name: string, mark: int, number: int, room: Room|null, copies: list<CopyLink>, seat: int, task: string,
+     * @return array{id: string, name: string, mark: int, number: int, room: Room|null, copies: list<CopyLink>,
+     *   seat: int, task: string,
      *               members: list<Mate>, signal: MySignal}|null
      */
     public function group(StudentUser $student, string $groupingId, string $roundId, ?string $runId = null): ?array
@@ -117,16 +138,25 @@ final readonly class StudentReader
         [$seat, $mates] = null === $runId ? self::SEATS_NOW : self::SEATS_THEN;
         $row = $this->db->fetchAssociative(
             "SELECT g.id, g.name, g.mark, g.seat, g.task, g.number,
-                    (SELECT jsonb_build_array(r.source, r.name, r.opened_at, COALESCE(f.opened_by, ''), r.id) FROM room r JOIN room_member p ON p.room_id = r.id
-                     LEFT JOIN room_source f ON f.class_id = r.class_id WHERE r.group_id = g.id AND p.student_id = :student) AS room,
-                    (SELECT jsonb_agg(jsonb_build_array(c.id, c.title, c.way) ORDER BY h.position, c.id) FROM work_copy c
-                     JOIN hand_out h ON h.round_id = c.round_id AND h.original_id = c.original_id AND h.group_id IS NULL AND h.attribute IS NULL AND h.opens_with_id IS NULL
-                     LEFT JOIN hand_out o ON o.round_id = c.round_id AND o.original_id = c.original_id AND o.group_id = g.id
-                     WHERE c.round_id = :round AND CASE COALESCE(o.way, h.way) WHEN 'each' THEN c.student_id = :student WHEN 'all' THEN c.group_id IS NULL AND c.student_id IS NULL
+                    (SELECT jsonb_build_array(r.source, r.name, r.opened_at, COALESCE(f.opened_by, ''), r.id)
+                      FROM room r JOIN room_member p ON p.room_id = r.id
+                     LEFT JOIN room_source f ON f.class_id = r.class_id WHERE r.group_id = g.id
+                       AND p.student_id = :student) AS room,
+                    (SELECT jsonb_agg(jsonb_build_array(c.id, c.title, c.way) ORDER BY h.position, c.id)
+                      FROM work_copy c
+                     JOIN hand_out h ON h.round_id = c.round_id AND h.original_id = c.original_id
+                       AND h.group_id IS NULL AND h.attribute IS NULL AND h.opens_with_id IS NULL
+                     LEFT JOIN hand_out o ON o.round_id = c.round_id AND o.original_id = c.original_id
+                       AND o.group_id = g.id
+                     WHERE c.round_id = :round AND CASE COALESCE(o.way,
+                       h.way) WHEN 'each' THEN c.student_id = :student WHEN 'all' THEN c.group_id IS NULL
+                       AND c.student_id IS NULL
                         WHEN 'nothing' THEN FALSE ELSE c.group_id = g.id END) AS copies,
                     ({$mates}) AS members,
-                    (SELECT jsonb_build_array(x.about, x.called_at, x.call_seen_at, x.called_by = :student, x.mark, x.visitor IS NOT NULL,
-                        (SELECT COUNT(*) FROM group_signal y WHERE y.round_id = x.round_id AND (y.called_at, y.group_id) <= (x.called_at, x.group_id)))
+                    (SELECT jsonb_build_array(x.about, x.called_at, x.call_seen_at, x.called_by = :student, x.mark,
+                      x.visitor IS NOT NULL,
+                        (SELECT COUNT(*) FROM group_signal y WHERE y.round_id = x.round_id
+                          AND (y.called_at, y.group_id) <= (x.called_at, x.group_id)))
                      FROM group_signal x WHERE x.round_id = :round AND x.group_id = g.id) AS signal
              FROM ({$seat}) g",
             ['student' => $student->id, 'round' => $roundId] +
@@ -176,21 +206,25 @@ final readonly class StudentReader
     }
 
     /**
-     * @return array{place: string, link: string, source: SourceKind}|null the student's own link into a side room; null where there is none
+     * @return array{place: string, link: string, source: SourceKind}|null the student's own link into a side room; null
+     *                                                                     where there is none
      */
     public function sideLink(StudentUser $student, string $roomId): ?array
     {
         return self::way(
             $this->db->fetchAssociative(
-                "SELECT r.id AS place, p.link, r.source FROM room r JOIN room_member p ON p.room_id = r.id WHERE r.id = ? AND r.class_id = ? AND r.purpose = 'side' AND p.student_id = ? AND p.link <> ''",
+                "SELECT r.id AS place, p.link, r.source FROM room r JOIN room_member p ON p.room_id = r.id
+                    WHERE r.id = ? AND r.class_id = ? AND r.purpose = 'side' AND p.student_id = ? AND p.link <> ''",
                 [$roomId, $student->classId, $student->id],
             ),
         );
     }
 
     /**
-     * @return array{place: string, link: string, source: SourceKind}|null the student's own link into the room of their group, or
-     *                                                                     into the main session where no grouping is said; null
+     * @return array{place: string, link: string, source: SourceKind}|null the student's own link into the room of their
+     *                                                                     group, or
+     *                                                                     into the main session where no grouping is
+     *                                                                     said; null
      *                                                                     where there is none
      */
     public function link(StudentUser $student, ?string $groupingId): ?array
@@ -198,12 +232,15 @@ final readonly class StudentReader
         $row =
             null === $groupingId
                 ? $this->db->fetchAssociative(
-                    "SELECT 'main' AS place, p.link, r.source FROM room r JOIN room_member p ON p.room_id = r.id WHERE r.class_id = ? AND r.purpose = 'main' AND p.student_id = ? AND p.link <> ''",
+                    "SELECT 'main' AS place, p.link, r.source FROM room r JOIN room_member p ON p.room_id = r.id
+                        WHERE r.class_id = ? AND r.purpose = 'main' AND p.student_id = ? AND p.link <> ''",
                     [$student->classId, $student->id],
                 )
                 : $this->db->fetchAssociative(
-                    "SELECT g.id AS place, p.link, r.source FROM seat s JOIN work_group g ON g.id = s.group_id AND g.position IS NOT NULL JOIN room r ON r.group_id = g.id
-                 JOIN room_member p ON p.room_id = r.id AND p.student_id = s.student_id WHERE s.grouping_id = ? AND s.student_id = ? AND p.link <> ''",
+                    "SELECT g.id AS place, p.link, r.source FROM seat s JOIN work_group g ON g.id = s.group_id
+                        AND g.position IS NOT NULL JOIN room r ON r.group_id = g.id
+                 JOIN room_member p ON p.room_id = r.id AND p.student_id = s.student_id WHERE s.grouping_id = ?
+                   AND s.student_id = ? AND p.link <> ''",
                     [$groupingId, $student->id],
                 );
 

@@ -12,7 +12,8 @@ use Symfony\Component\Mailer\Transport\TransportFactoryInterface;
 use Symfony\Component\Mailer\Transport\TransportInterface;
 
 /**
- * Mail goes out line by line; left to itself the network holds each back for a moment (RFC 896), which makes 40 ms a letter.
+ * Mail goes out line by line; left to itself the network holds each back for a moment (RFC 896), which makes 40 ms a
+ * letter.
  */
 #[AsDecorator('mailer.transport_factory.smtp')]
 final readonly class PromptSmtp implements TransportFactoryInterface

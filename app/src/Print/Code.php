@@ -15,7 +15,8 @@ final class Code
     /**
      * @param string $text up to 2,331 bytes
      *
-     * @return string a picture, as an address a page can hold (SVG, black; a row's dark modules side by side are one piece)
+     * @return string a picture, as an address a page can hold
+     *                (SVG, black; a row's dark modules side by side are one piece)
      */
     public static function of(string $text): string
     {

@@ -58,7 +58,8 @@ final class Marks
     }
 
     /**
-     * @return string the picture of a student who cannot read yet, as an address a page can hold (SVG on a square of 256)
+     * @return string the picture of a student who cannot read yet, as an address a page can hold
+     *                (SVG on a square of 256)
      */
     public static function picture(int $number): string
     {

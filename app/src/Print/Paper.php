@@ -11,7 +11,8 @@ use setasign\Fpdi\PdfParser\StreamReader;
 use setasign\Fpdi\Tcpdf\Fpdi;
 
 /**
- * Pages for the printer, in the product's own type. A text with signs our type does not have is set in one that has more.
+ * Pages for the printer, in the product's own type. A text with signs our type does not have is set in one that has
+ * more.
  */
 final class Paper
 {

@@ -9,8 +9,8 @@ use FreshHuddle\App\Words\Words;
 use FreshHuddle\Core\Message;
 
 /**
- * The plan of the floor on paper, to be read from a wall: each table in its colour with its sign, its name tags below. The
- * tables fill the page; where there are too many for one, they go on over the next.
+ * The plan of the floor on paper, to be read from a wall: each table in its colour with its sign, its name tags below.
+ * The tables fill the page; where there are too many for one, they go on over the next.
  */
 final readonly class PlanPdf
 {

@@ -22,7 +22,8 @@ use Psr\EventDispatcher\EventDispatcherInterface;
 /**
  * Links pasted for the rooms of a round: first what each line would do, then just that.
  *
- * @phpstan-type Has array{room: string, class: string, className: string, purpose: RoomPurpose, group: string|null, name: string, grouping: string|null}
+ * @phpstan-type Has array{room: string, class: string, className: string, purpose: RoomPurpose, group: string|null,
+ *   name: string, grouping: string|null}
  */
 final readonly class LinkLists
 {
@@ -163,8 +164,8 @@ final readonly class LinkLists
     }
 
     /**
-     * What the lines come to; and which links groups of this round have, or of another grouping of the class, from which they
-     * move over.
+     * What the lines come to; and which links groups of this round have, or of another grouping of the class, from
+     * which they move over.
      *
      * @return array{list<PastedLink>, array<string, array{room: string, says: Message|null}>}
      */

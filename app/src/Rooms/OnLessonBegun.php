@@ -10,7 +10,8 @@ use FreshHuddle\App\Lesson\Lesson;
 use Symfony\Component\EventDispatcher\Attribute\AsEventListener;
 
 /**
- * A lesson that is given to another class meets where the first one meets, unless that class has a place of its own already.
+ * A lesson that is given to another class meets where the first one meets, unless that class has a place of its own
+ * already.
  */
 #[AsEventListener]
 final readonly class OnLessonBegun

@@ -12,8 +12,8 @@ use FreshHuddle\Core\Rooms\RoomState;
 use FreshHuddle\Core\Rooms\SourceKind;
 
 /**
- * What pages and the worker ask about rooms. By hand: the lesson's page shows every room with the work that is under way
- * for it in one round trip, and the worker asks where people are every few seconds.
+ * What pages and the worker ask about rooms. By hand: the lesson's page shows every room with the work that is under
+ * way for it in one round trip, and the worker asks where people are every few seconds.
  */
 final readonly class RoomReader
 {
@@ -25,13 +25,15 @@ final readonly class RoomReader
     }
 
     /**
-     * @return list<RoomView> the main session first, then by group, then side rooms; groups without a room have none here
+     * @return list<RoomView> the main session first, then by group, then side rooms; groups without a room have none
+     *                        here
      */
     public function ofRound(string $groupingId, string $classId, Floor $floor): array
     {
         $rows = Row::all(
             $this->db->fetchAllAssociative(
-                'SELECT r.id, r.purpose, r.group_id, r.name, r.state, t.id IS NOT NULL AS working, COALESCE(t.failure, r.failure) AS failure,
+                'SELECT r.id, r.purpose, r.group_id, r.name, r.state, t.id IS NOT NULL AS working, COALESCE(t.failure,
+                    r.failure) AS failure,
                     r.source, r.link, r.may_record, r.may_share_screen, r.may_write, r.tried_at, r.opened_at, r.missed_at
              FROM room r LEFT JOIN due_task t ON t.subject = r.id::text AND t.kind IN (?, ?, ?)
              WHERE r.grouping_id = ? OR (r.class_id = ? AND r.group_id IS NULL) ORDER BY r.id, t.id',
@@ -76,7 +78,8 @@ final readonly class RoomReader
     /**
      * Where the rooms of a class come from.
      *
-     * @return array<string, SourceKind> by place: `main`, or the id of a group or a side room; under '' where new ones come from
+     * @return array<string, SourceKind> by place: `main`, or the id of a group or a side room; under '' where new ones
+     *                                   come from
      */
     public function sources(string $classId): array
     {
@@ -98,9 +101,11 @@ final readonly class RoomReader
     }
 
     /**
-     * The links that a teacher's rooms have, but for those of other groupings of the class: groups meet by the same links again.
+     * The links that a teacher's rooms have, but for those of other groupings of the class: groups meet by the same
+     * links again.
      *
-     * @return array<string, array{room: string, class: string, className: string, purpose: RoomPurpose, group: string|null,
+     * @return array<string, array{room: string, class: string, className: string, purpose: RoomPurpose,
+     *   group: string|null,
      *                             name: string, grouping: string|null}> by normal form
      */
     public function links(string $ownerId, string $classId, ?string $groupingId): array
@@ -109,9 +114,12 @@ final readonly class RoomReader
         foreach (
             Row::all(
                 $this->db->fetchAllAssociative(
-                    'SELECT r.normal_link, r.id, r.class_id, c.name AS class, r.purpose, r.group_id, COALESCE(g.name, r.name) AS name, q.name AS grouping
-             FROM room r JOIN school_class c ON c.id = r.class_id LEFT JOIN work_group g ON g.id = r.group_id LEFT JOIN grouping q ON q.id = r.grouping_id
-             WHERE r.link_owner_id = :owner AND NOT (r.class_id = :class AND r.grouping_id IS NOT NULL AND r.grouping_id IS DISTINCT FROM :grouping::uuid)
+                    'SELECT r.normal_link, r.id, r.class_id, c.name AS class, r.purpose, r.group_id, COALESCE(g.name,
+                        r.name) AS name, q.name AS grouping
+             FROM room r JOIN school_class c ON c.id = r.class_id LEFT JOIN work_group g ON g.id = r.group_id
+               LEFT JOIN grouping q ON q.id = r.grouping_id
+             WHERE r.link_owner_id = :owner AND NOT (r.class_id = :class AND r.grouping_id IS NOT NULL
+               AND r.grouping_id IS DISTINCT FROM :grouping::uuid)
              ORDER BY r.grouping_id IS NOT DISTINCT FROM :grouping::uuid, r.id',
                     ['owner' => $ownerId, 'class' => $classId, 'grouping' => $groupingId],
                 ),
@@ -146,7 +154,8 @@ final readonly class RoomReader
                 $this->db->fetchAllAssociative(
                     'SELECT r.external_id, '.
                         self::PLACE.
-                        ' AS place FROM room r WHERE r.external_id IS NOT NULL AND r.class_id = ? AND (?::uuid IS NULL OR r.group_id IS NULL OR r.grouping_id = ?)',
+                        ' AS place FROM room r WHERE r.external_id IS NOT NULL AND r.class_id = ? AND (?::uuid IS NULL
+                            OR r.group_id IS NULL OR r.grouping_id = ?)',
                     [$classId, $groupingId, $groupingId],
                 ),
             ) as $row
@@ -158,22 +167,27 @@ final readonly class RoomReader
     }
 
     /**
-     * The rooms a set-up list looks at: the main session, those of a grouping, and those that the meeting service still has
-     * of groups that are gone.
+     * The rooms a set-up list looks at: the main session, those of a grouping, and those that the meeting service still
+     * has of groups that are gone.
      *
-     * @return list<Row> id, place, on_floor, name, state, external_id, named_by_hand, missed_at, source, students, staff
+     * @return list<Row> id, place, on_floor, name, state, external_id, named_by_hand, missed_at, source, students,
+     *                   staff
      */
     public function forSetUp(string $classId, string $groupingId): array
     {
         return Row::all(
             $this->db->fetchAllAssociative(
-                "SELECT r.id, CASE r.purpose WHEN 'main' THEN 'main' ELSE r.group_id::text END AS place, r.purpose = 'main' OR (g.position IS NOT NULL AND r.grouping_id = :grouping AND q.removed_at IS NULL) AS on_floor,
+                "SELECT r.id, CASE r.purpose WHEN 'main' THEN 'main' ELSE r.group_id::text END AS place,
+                    r.purpose = 'main' OR (g.position IS NOT NULL AND r.grouping_id = :grouping
+                    AND q.removed_at IS NULL) AS on_floor,
                     r.name, r.state, r.external_id, r.named_by_hand, r.missed_at, r.source,
-                    COALESCE((SELECT jsonb_agg(m.student_id) FROM room_member m WHERE m.room_id = r.id), '[]') AS students,
+                    COALESCE((SELECT jsonb_agg(m.student_id) FROM room_member m WHERE m.room_id = r.id), '[]')
+                      AS students,
                     COALESCE((SELECT jsonb_agg(h.teacher_id) FROM room_helper h WHERE h.room_id = r.id), '[]') AS staff
              FROM room r LEFT JOIN work_group g ON g.id = r.group_id LEFT JOIN grouping q ON q.id = r.grouping_id
              WHERE r.class_id = :class AND r.purpose <> 'side'
-               AND (r.purpose = 'main' OR (r.grouping_id = :grouping AND g.position IS NOT NULL) OR (r.external_id IS NOT NULL AND (g.position IS NULL OR q.removed_at IS NOT NULL))) ORDER BY r.id",
+               AND (r.purpose = 'main' OR (r.grouping_id = :grouping AND g.position IS NOT NULL)
+                 OR (r.external_id IS NOT NULL AND (g.position IS NULL OR q.removed_at IS NOT NULL))) ORDER BY r.id",
                 ['class' => $classId, 'grouping' => $groupingId],
             ),
         );

@@ -101,7 +101,8 @@ final readonly class RoomSources
             $was->mayShareScreen,
             $was->mayWrite,
         ];
-        // An address that follows a pattern with the class in it is another class's own; one without it would be the same room.
+        // An address that follows a pattern with the class in it is another class's own; one without it would be the
+        // same room.
         $source->addressPattern = str_contains($was->addressPattern, '{class}') ? $was->addressPattern : '';
         $this->em->persist($source);
         $this->em->flush();

@@ -17,8 +17,8 @@ use FreshHuddle\Core\Rooms\SourceKind;
 use Symfony\Component\Uid\Uuid;
 
 /**
- * Writes rooms and who may enter them. By hand: two people who press at once plan each room once, and the main session of
- * a class has up to 1,200 members, who are replaced in two statements.
+ * Writes rooms and who may enter them. By hand: two people who press at once plan each room once, and the main session
+ * of a class has up to 1,200 members, who are replaced in two statements.
  */
 final readonly class RoomStore
 {
@@ -128,7 +128,8 @@ final readonly class RoomStore
                 }
                 foreach ($links as $roomId => $link) {
                     $this->db->executeStatement(
-                        'UPDATE room SET link = ?, normal_link = ?, link_owner_id = ?, source = ?, link_scope = COALESCE(grouping_id, class_id) WHERE id = ?',
+                        'UPDATE room SET link = ?, normal_link = ?, link_owner_id = ?, source = ?,
+                            link_scope = COALESCE(grouping_id, class_id) WHERE id = ?',
                         [$link->address, $link->normal, $ownerId, SourceKind::OwnLinks->value, $roomId],
                     );
                 }
@@ -253,7 +254,8 @@ final readonly class RoomStore
         $this->db->transactional(function () use ($roomId, $links, $helpers): void {
             $this->db->executeStatement('DELETE FROM room_member WHERE room_id = ?', [$roomId]);
             $this->db->executeStatement(
-                'INSERT INTO room_member (room_id, student_id, link) SELECT ?, key::uuid, value FROM jsonb_each_text(?::jsonb)',
+                'INSERT INTO room_member (room_id, student_id, link) SELECT ?, key::uuid, value
+                    FROM jsonb_each_text(?::jsonb)',
                 [$roomId, json_encode((object) $links, \JSON_THROW_ON_ERROR)],
             );
             $this->db->executeStatement('DELETE FROM room_helper WHERE room_id = ?', [$roomId]);

@@ -75,9 +75,9 @@ final readonly class Rooms
     }
 
     /**
-     * Rooms that are not there yet come from where the class's rooms come from now; those that are there stay where they are,
-     * unless their address follows a pattern that is another now. What students may do in rooms counts at once, for all rooms
-     * that say nothing else of their own.
+     * Rooms that are not there yet come from where the class's rooms come from now; those that are there stay where
+     * they are, unless their address follows a pattern that is another now. What students may do in rooms counts at
+     * once, for all rooms that say nothing else of their own.
      *
      * @throws RoomsRefused if a pattern cannot be used
      */
@@ -116,7 +116,8 @@ final readonly class Rooms
     }
 
     /**
-     * @throws RoomsRefused if the name or the link cannot be used, or somebody is in the room and it was not said to be sure
+     * @throws RoomsRefused if the name or the link cannot be used, or somebody is in the room and it was not said to be
+     *                      sure
      */
     public function edit(Room $room, EditRoom $request): void
     {

@@ -23,8 +23,8 @@ use FreshHuddle\Core\Rooms\RoomState;
 use FreshHuddle\Core\Rooms\SourceKind;
 
 /**
- * The rooms of a round, the main session among them, one at a time: brought about, named, let go of. Whoever does many of
- * them says afterwards that rooms have changed.
+ * The rooms of a round, the main session among them, one at a time: brought about, named, let go of. Whoever does many
+ * of them says afterwards that rooms have changed.
  */
 final readonly class RoundRooms
 {
@@ -145,8 +145,8 @@ final readonly class RoundRooms
     }
 
     /**
-     * Asks the meeting service whether the rooms of a round are there, and as many may enter as should. It is not believed
-     * because it said so.
+     * Asks the meeting service whether the rooms of a round are there, and as many may enter as should. It is not
+     * believed because it said so.
      *
      * @return list<string> places of rooms that are not as they were said to be
      *

@@ -27,8 +27,10 @@ final readonly class RunRoomStore
     {
         $this->db->executeStatement(
             'INSERT INTO run_room (run_group_id, name, source, link)
-             SELECT g.id, r.name, r.source, r.link FROM run_group g JOIN room r ON r.group_id = g.group_id WHERE g.run_id = ?
-             ON CONFLICT (run_group_id) DO UPDATE SET name = EXCLUDED.name, source = EXCLUDED.source, link = EXCLUDED.link',
+             SELECT g.id, r.name, r.source, r.link FROM run_group g JOIN room r ON r.group_id = g.group_id
+               WHERE g.run_id = ?
+             ON CONFLICT (run_group_id) DO UPDATE SET name = EXCLUDED.name, source = EXCLUDED.source,
+               link = EXCLUDED.link',
             [$runId],
         );
     }
@@ -41,7 +43,8 @@ final readonly class RunRoomStore
     {
         foreach (
             $this->db->fetchFirstColumn(
-                'SELECT u.id FROM run u JOIN lesson l ON l.id = u.lesson_id WHERE l.class_id = ? AND u.ended_at IS NULL',
+                'SELECT u.id FROM run u JOIN lesson l ON l.id = u.lesson_id WHERE l.class_id = ?
+                    AND u.ended_at IS NULL',
                 [$event->classId],
             ) as $run
         ) {
@@ -64,7 +67,8 @@ final readonly class RunRoomStore
             ),
             Row::all(
                 $this->db->fetchAllAssociative(
-                    'SELECT g.last_name AS group, r.name, r.source, r.link FROM run_room r JOIN run_group g ON g.id = r.run_group_id WHERE g.run_id = ? ORDER BY g.position',
+                    'SELECT g.last_name AS group, r.name, r.source, r.link FROM run_room r
+                        JOIN run_group g ON g.id = r.run_group_id WHERE g.run_id = ? ORDER BY g.position',
                     [$runId],
                 ),
             ),

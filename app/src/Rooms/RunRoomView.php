@@ -14,7 +14,8 @@ final readonly class RunRoomView
     /**
      * @param string      $group the group's name
      * @param string      $name  the room's name
-     * @param string|null $link  the address everybody went in by; null where each had their own, and where there was none
+     * @param string|null $link  the address everybody went in by; null where each had their own, and where there was
+     *                           none
      */
     public function __construct(
         public string $group,

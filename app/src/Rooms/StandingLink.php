@@ -8,8 +8,8 @@ use Doctrine\ORM\Mapping as ORM;
 use FreshHuddle\App\Roster\SchoolClass;
 
 /**
- * A link of the teacher's own that stays with a class: the first is for the first group of whatever groups come, and so on.
- * Written by StandingLinks.
+ * A link of the teacher's own that stays with a class: the first is for the first group of whatever groups come, and so
+ * on. Written by StandingLinks.
  */
 #[ORM\Entity]
 class StandingLink

@@ -38,7 +38,8 @@ final readonly class StandingLinks
     }
 
     /**
-     * These serve from now on. Fewer than there were leave the rest as it is: they are for the groups of larger classes.
+     * These serve from now on. Fewer than there were leave the rest as it is: they are for the groups of larger
+     * classes.
      *
      * @param list<Link> $links
      */

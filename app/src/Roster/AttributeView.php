@@ -18,8 +18,8 @@ final readonly class AttributeView
     }
 
     /**
-     * What a class is mixed by where nobody has said: its level, or else the first thing in numbers that is not the same for
-     * all.
+     * What a class is mixed by where nobody has said: its level, or else the first thing in numbers that is not the
+     * same for all.
      *
      * @param list<StudentView> $students
      *

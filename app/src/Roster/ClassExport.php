@@ -40,7 +40,8 @@ final readonly class ClassExport
     }
 
     /**
-     * `fresh-huddle/class`, version 1; see docs/formats/class.schema.json. Rules are the teacher's own and not part of it.
+     * `fresh-huddle/class`, version 1; see docs/formats/class.schema.json. Rules are the teacher's own and not part of
+     * it.
      */
     public function json(SchoolClass $class): string
     {
@@ -260,7 +261,8 @@ final readonly class ClassExport
             'enrollments.csv' => $enrollments,
         ];
 
-        return Zip::of(array_map(static fn (array $rows): string => substr(SafeCsv::write($rows), 3), $files)); // the standard wants no byte order mark
+        // the standard wants no byte order mark
+        return Zip::of(array_map(static fn (array $rows): string => substr(SafeCsv::write($rows), 3), $files));
     }
 
     /**

@@ -9,8 +9,8 @@ use FreshHuddle\App\Account\Teacher;
 use FreshHuddle\App\Database\Row;
 
 /**
- * Classes and their lists, for the screen. By hand: a list of up to 1,200 is read with who has come in, in one round trip,
- * by every page that shows a class and by every look the worker takes.
+ * Classes and their lists, for the screen. By hand: a list of up to 1,200 is read with who has come in, in one round
+ * trip, by every page that shows a class and by every look the worker takes.
  */
 final readonly class ClassReader
 {
@@ -25,9 +25,11 @@ final readonly class ClassReader
     {
         $rows = Row::all(
             $this->db->fetchAllAssociative(
-                'SELECT c.id, c.name, c.door_word, c.archived_at IS NOT NULL AS archived, (SELECT COUNT(*) FROM student s WHERE s.class_id = c.id AND s.removed_at IS NULL AND s.seatable) AS students,
+                'SELECT c.id, c.name, c.door_word, c.archived_at IS NOT NULL AS archived, (SELECT COUNT(*)
+                    FROM student s WHERE s.class_id = c.id AND s.removed_at IS NULL AND s.seatable) AS students,
                     CASE WHEN c.teacher_id = :me THEN :owner ELSE m.role END AS role
-             FROM school_class c LEFT JOIN class_staff m ON m.class_id = c.id AND m.teacher_id = :me WHERE (c.teacher_id = :me OR m.teacher_id = :me) AND c.removed_at IS NULL ORDER BY c.id DESC',
+             FROM school_class c LEFT JOIN class_staff m ON m.class_id = c.id AND m.teacher_id = :me
+               WHERE (c.teacher_id = :me OR m.teacher_id = :me) AND c.removed_at IS NULL ORDER BY c.id DESC',
                 ['me' => $teacher->id, 'owner' => StaffRole::Owner->value],
             ),
         );
@@ -91,7 +93,9 @@ final readonly class ClassReader
             self::student(...),
             Row::all(
                 $this->db->fetchAllAssociative(
-                    'SELECT s.id, s.name, s.absent, s.seatable, s.school_id, s.email, s.seat_table, s.attributes, s.tags, s.guest, s.guest_of, s.picture, EXISTS (SELECT 1 FROM student_device d WHERE d.student_id = s.id AND d.until > now()) AS claimed
+                    'SELECT s.id, s.name, s.absent, s.seatable, s.school_id, s.email, s.seat_table, s.attributes,
+                        s.tags, s.guest, s.guest_of, s.picture, EXISTS (SELECT 1 FROM student_device d
+                        WHERE d.student_id = s.id AND d.until > now()) AS claimed
                  FROM student s
                  WHERE s.class_id = ? AND s.removed_at IS NULL ORDER BY s.position, s.id',
                     [$classId],

@@ -14,8 +14,8 @@ use FreshHuddle\Core\Roster\Rule\Contradiction;
 use Symfony\Component\Uid\Uuid;
 
 /**
- * Who must be apart, who must be together and who would like to be with whom, kept with the class. Writes the musts; wishes
- * are written by Wishes.
+ * Who must be apart, who must be together and who would like to be with whom, kept with the class. Writes the musts;
+ * wishes are written by Wishes.
  */
 final readonly class ClassRules
 {
@@ -30,7 +30,8 @@ final readonly class ClassRules
     }
 
     /**
-     * @return list<RuleView> the musts, then the wishes (whose id is that of the student who has it); without students who
+     * @return list<RuleView> the musts, then the wishes (whose id is that of the student who has it); without students
+     *                        who
      *                        have left the list: a rule with fewer than two left says nothing
      */
     public function of(string $classId): array
@@ -83,7 +84,8 @@ final readonly class ClassRules
     public function add(SchoolClass $class, MakeRule $request): RuleMade
     {
         return $this->em->wrapInTransaction(function () use ($class, $request): RuleMade {
-            $this->em->lock($class, LockMode::PESSIMISTIC_WRITE); // who presses at the same moment comes after, and sees this one
+            // who presses at the same moment comes after, and sees this one
+            $this->em->lock($class, LockMode::PESSIMISTIC_WRITE);
 
             $before = $this->contradiction($class->id);
             $rule = $this->write($class, $request);

@@ -117,7 +117,8 @@ final readonly class Roster
     }
 
     /**
-     * @return string|null id of who was put on the list under this name, marked as a guest; null if somebody is called that already
+     * @return string|null id of who was put on the list under this name, marked as a guest; null if somebody is called
+     *                     that already
      */
     public function addGuest(SchoolClass $class, string $name): ?string
     {
@@ -245,7 +246,8 @@ final readonly class Roster
             $student->attributes =
                 '' === trim($attribute->value)
                     ? $attributes
-                    : array_replace($attributes, [trim($attribute->name) => $attribute->typed()]); // a name may be a number
+                    // a name may be a number
+                    : array_replace($attributes, [trim($attribute->name) => $attribute->typed()]);
         }
     }
 

@@ -13,8 +13,8 @@ use Symfony\Component\HttpFoundation\RequestStack;
 use Symfony\Component\HttpKernel\Event\ControllerEvent;
 
 /**
- * Finds what is in a teacher's classes, and asks whether they may do there what they are about to. What is in nobody's of
- * theirs is not found, as if it were not there.
+ * Finds what is in a teacher's classes, and asks whether they may do there what they are about to. What is in nobody's
+ * of theirs is not found, as if it were not there.
  */
 final readonly class Staff
 {

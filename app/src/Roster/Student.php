@@ -64,7 +64,9 @@ class Student
     #[ORM\Column(type: 'guid', nullable: true)]
     public ?string $guestOf = null;
 
-    /** The picture they know themselves by, where the class cannot read yet: a number from 0, theirs alone on the list. */
+    /**
+     * The picture they know themselves by, where the class cannot read yet: a number from 0, theirs alone on the list.
+     */
     #[ORM\Column(nullable: true)]
     public ?int $picture = null;
 

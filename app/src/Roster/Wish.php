@@ -7,8 +7,8 @@ namespace FreshHuddle\App\Roster;
 use Doctrine\ORM\Mapping as ORM;
 
 /**
- * One of a class would like to be with another. Private to the teacher: nothing a student can fetch reads it. Written by
- * Wishes.
+ * One of a class would like to be with another. Private to the teacher: nothing a student can fetch reads it. Written
+ * by Wishes.
  */
 #[ORM\Entity]
 class Wish

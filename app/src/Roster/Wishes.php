@@ -8,8 +8,8 @@ use Doctrine\ORM\EntityManagerInterface;
 use FreshHuddle\App\Roster\Exception\RosterRefused;
 
 /**
- * Who would like to be with whom: a should, kept where the musts are kept. All that one student wishes is one wish, to be
- * with one of those named.
+ * Who would like to be with whom: a should, kept where the musts are kept. All that one student wishes is one wish, to
+ * be with one of those named.
  */
 final readonly class Wishes
 {
@@ -18,7 +18,8 @@ final readonly class Wishes
     }
 
     /**
-     * @return array<string, list<string>> student id => ids of those wished for, in the order of the list; of students who
+     * @return array<string, list<string>> student id
+     *                                     => ids of those wished for, in the order of the list; of students who
      *                                     are on it
      */
     public function of(string $classId): array

@@ -10,9 +10,9 @@ use FreshHuddle\App\Kernel;
 use Symfony\Component\HttpFoundation\Response;
 
 /**
- * Takes requests from a socket one after the other, with a kernel that stays: what does not change from request to request
- * (the container, the mapping, the connection to the database and its prepared statements) is made once. What may change
- * is reset by the framework after each. It ends by itself after so many requests, or when it has grown.
+ * Takes requests from a socket one after the other, with a kernel that stays: what does not change from request to
+ * request (the container, the mapping, the connection to the database and its prepared statements) is made once. What
+ * may change is reset by the framework after each. It ends by itself after so many requests, or when it has grown.
  */
 final class Process
 {

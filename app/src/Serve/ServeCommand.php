@@ -54,7 +54,8 @@ final class ServeCommand extends Command
         if (null === $pools || !($kernel instanceof Kernel)) {
             return self::INVALID;
         }
-        // Asked by nobody, of nobody's things: it opens no connection, and the classes that all requests need are there.
+        // Asked by nobody, of nobody's things: it opens no connection, and the classes that all requests need are
+        // there.
         foreach (['/api/student/now', '/api/staff/me'] as $path) {
             $request = Request::create($path);
             $kernel->terminate($request, $kernel->handle($request));

@@ -67,11 +67,20 @@ final readonly class ListenersReader
     private static function query(AudienceKind $kind): string
     {
         return match ($kind) {
-            AudienceKind::Staff => "SELECT 'staff', l.id::text, d.channel FROM lesson l JOIN school_class c ON c.id = l.class_id JOIN teacher_device d ON (d.teacher_id = c.teacher_id OR d.teacher_id IN (SELECT m.teacher_id FROM class_staff m WHERE m.class_id = c.id)) WHERE l.id IN (?) AND d.until > now()",
-            AudienceKind::Desk => "SELECT 'desk', g.id::text, d.channel FROM grouping g JOIN school_class c ON c.id = g.class_id JOIN teacher_device d ON (d.teacher_id = c.teacher_id OR d.teacher_id IN (SELECT m.teacher_id FROM class_staff m WHERE m.class_id = c.id)) WHERE g.id IN (?) AND d.until > now()",
-            AudienceKind::Everybody => "SELECT 'everybody', c.current_lesson_id::text, d.channel FROM school_class c JOIN student_device d ON d.class_id = c.id WHERE c.current_lesson_id IN (?) AND d.until > now()",
-            AudienceKind::SchoolClass => "SELECT 'class', d.class_id::text, d.channel FROM student_device d WHERE d.class_id IN (?) AND d.until > now()",
-            AudienceKind::Student => "SELECT 'student', d.student_id::text, d.channel FROM student_device d WHERE d.student_id IN (?) AND d.until > now()",
+            AudienceKind::Staff => "SELECT 'staff', l.id::text, d.channel FROM lesson l
+              JOIN school_class c ON c.id = l.class_id JOIN teacher_device d ON (d.teacher_id = c.teacher_id
+              OR d.teacher_id IN (SELECT m.teacher_id FROM class_staff m WHERE m.class_id = c.id)) WHERE l.id IN (?)
+              AND d.until > now()",
+            AudienceKind::Desk => "SELECT 'desk', g.id::text, d.channel FROM grouping g
+              JOIN school_class c ON c.id = g.class_id JOIN teacher_device d ON (d.teacher_id = c.teacher_id
+              OR d.teacher_id IN (SELECT m.teacher_id FROM class_staff m WHERE m.class_id = c.id)) WHERE g.id IN (?)
+              AND d.until > now()",
+            AudienceKind::Everybody => "SELECT 'everybody', c.current_lesson_id::text, d.channel FROM school_class c
+              JOIN student_device d ON d.class_id = c.id WHERE c.current_lesson_id IN (?) AND d.until > now()",
+            AudienceKind::SchoolClass => "SELECT 'class', d.class_id::text, d.channel FROM student_device d
+              WHERE d.class_id IN (?) AND d.until > now()",
+            AudienceKind::Student => "SELECT 'student', d.student_id::text, d.channel FROM student_device d
+              WHERE d.student_id IN (?) AND d.until > now()",
         };
     }
 }

@@ -11,8 +11,8 @@ use Symfony\Contracts\HttpClient\HttpClientInterface;
 use Symfony\Contracts\HttpClient\ResponseInterface;
 
 /**
- * Tells open pages that something changed. The database is the truth and this is a hint: it goes out after the commit of
- * the change it tells of; when it cannot be delivered, pages find out by asking.
+ * Tells open pages that something changed. The database is the truth and this is a hint: it goes out after the commit
+ * of the change it tells of; when it cannot be delivered, pages find out by asking.
  */
 final readonly class Stream
 {

@@ -8,9 +8,9 @@ use Psr\Clock\ClockInterface;
 use Symfony\Component\DependencyInjection\Attribute\Autowire;
 
 /**
- * Where a device listens: an address that names its one channel, with an end and a signature that nginx checks by itself
- * (secure_link over the same value that it subscribes to). It stays the same for some minutes, so that pages can come back
- * without asking us.
+ * Where a device listens: an address that names its one channel, with an end and a signature that nginx checks by
+ * itself (secure_link over the same value that it subscribes to). It stays the same for some minutes, so that pages can
+ * come back without asking us.
  */
 final readonly class StreamAddress
 {

@@ -45,7 +45,8 @@ enum Direction: string
     ];
 
     /**
-     * @param string $language a code as “ar-EG”, or a name in English or in the language itself; '' where it is not said
+     * @param string $language a code as “ar-EG”, or a name in English or in the language itself; '' where it is not
+     *                         said
      * @param string $text     what decides where the language does not: its first letter
      */
     public static function of(string $language, string $text = ''): self

@@ -9,8 +9,8 @@ use Symfony\Component\HttpKernel\Event\RequestEvent;
 use Symfony\Component\HttpKernel\KernelEvents;
 
 /**
- * Answers in the language of the page that asks, chosen as nginx chooses the page: the cookie `language`, else the first
- * language the browser asks for; English where there is no catalogue of it.
+ * Answers in the language of the page that asks, chosen as nginx chooses the page: the cookie `language`, else the
+ * first language the browser asks for; English where there is no catalogue of it.
  */
 #[AsEventListener(KernelEvents::REQUEST, priority: 50)]
 final readonly class RequestLanguage

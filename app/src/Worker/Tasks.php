@@ -15,8 +15,8 @@ use FreshHuddle\App\Database\Row;
 final readonly class Tasks
 {
     /**
-     * How long a worker may hold a task before another may take it, in milliseconds: longer than any task should last. What a
-     * worker held whose connection to the database is gone, another takes at once.
+     * How long a worker may hold a task before another may take it, in milliseconds: longer than any task should last.
+     * What a worker held whose connection to the database is gone, another takes at once.
      */
     private const CLAIM = 60_000;
 
@@ -32,7 +32,8 @@ final readonly class Tasks
     {
         $this->db->executeStatement(
             'INSERT INTO due_task (kind, subject, data, due_at) VALUES (?, ?, ?, ?)
-             ON CONFLICT (kind, subject) DO UPDATE SET data = EXCLUDED.data, due_at = EXCLUDED.due_at, attempts = 0, failure = NULL, claimed_until = NULL, claimed_by = NULL',
+             ON CONFLICT (kind, subject) DO UPDATE SET data = EXCLUDED.data, due_at = EXCLUDED.due_at, attempts = 0,
+               failure = NULL, claimed_until = NULL, claimed_by = NULL',
             [$kind, $subject, json_encode($data, \JSON_THROW_ON_ERROR), $dueAt ?? $this->clock->ms()],
         );
     }
@@ -45,7 +46,8 @@ final readonly class Tasks
     public function ensure(string $kind, string $subject, ?int $dueAt = null, array $data = []): void
     {
         $this->db->executeStatement(
-            'INSERT INTO due_task (kind, subject, data, due_at) VALUES (?, ?, ?, ?) ON CONFLICT (kind, subject) DO NOTHING',
+            'INSERT INTO due_task (kind, subject, data, due_at) VALUES (?, ?, ?, ?) ON CONFLICT (kind, subject)
+                DO NOTHING',
             [$kind, $subject, json_encode((object) $data, \JSON_THROW_ON_ERROR), $dueAt ?? $this->clock->ms()],
         );
     }
@@ -68,9 +70,11 @@ final readonly class Tasks
     {
         $now = $this->clock->ms();
         $row = $this->db->fetchAssociative(
-            'UPDATE due_task SET claimed_until = :until, claimed_by = pg_backend_pid(), attempts = attempts + 1 WHERE id = (
+            'UPDATE due_task SET claimed_until = :until, claimed_by = pg_backend_pid(), attempts = attempts + 1
+                WHERE id = (
                 SELECT id FROM due_task WHERE due_at <= :now
-                  AND (claimed_until IS NULL OR claimed_until < :now OR NOT EXISTS (SELECT 1 FROM pg_stat_activity p WHERE p.pid = due_task.claimed_by))
+                  AND (claimed_until IS NULL OR claimed_until < :now OR NOT EXISTS (SELECT 1 FROM pg_stat_activity p
+                    WHERE p.pid = due_task.claimed_by))
                 ORDER BY due_at, id LIMIT 1 FOR UPDATE SKIP LOCKED
              ) RETURNING id, kind, subject, data, attempts, claimed_until',
             ['until' => $now + self::CLAIM, 'now' => $now],
@@ -110,7 +114,8 @@ final readonly class Tasks
     public function again(Task $task, int $dueAt, string $failure = ''): void
     {
         $this->db->executeStatement(
-            'UPDATE due_task SET due_at = ?, claimed_until = NULL, claimed_by = NULL, failure = ?, attempts = CASE WHEN ? THEN 0 ELSE attempts END WHERE id = ? AND claimed_until = ?',
+            'UPDATE due_task SET due_at = ?, claimed_until = NULL, claimed_by = NULL, failure = ?,
+                attempts = CASE WHEN ? THEN 0 ELSE attempts END WHERE id = ? AND claimed_until = ?',
             [
                 $dueAt,
                 '' === $failure ? null : mb_substr($failure, 0, 200),

@@ -82,7 +82,8 @@ final class InvitationTest extends AppTestCase
         self::assertTrue($this->ask('GET', '/api/account/invitations/'.$link)->at('known'));
         $this->ask('POST', '/api/account/invitations/'.$link, [])->is(204);
         $this->ask('PATCH', "/api/staff/classes/{$class}", ['name' => 'Ours'])->is(200);
-        $this->ask('POST', "/api/staff/classes/{$class}/staff", ['email' => 'ines@larkmouth.example'])->is(422); // whose class it is
+        // whose class it is
+        $this->ask('POST', "/api/staff/classes/{$class}/staff", ['email' => 'ines@larkmouth.example'])->is(422);
         $this->ask('POST', "/api/staff/classes/{$class}/staff", [
             'email' => 'x@larkmouth.example',
             'role' => 'owner',

@@ -17,8 +17,8 @@ use PHPUnit\Framework\Attributes\DataProvider;
 use Symfony\Component\Routing\RouterInterface;
 
 /**
- * Who may do what: every address for staff, asked by everybody. The addresses come from the router, so that a new one is
- * asked too.
+ * Who may do what: every address for staff, asked by everybody. The addresses come from the router, so that a new one
+ * is asked too.
  */
 final class RightsTest extends AppTestCase
 {
@@ -216,8 +216,12 @@ final class RightsTest extends AppTestCase
     private function counts(): array
     {
         return (array) $this->db()
-            ->fetchAssociative('SELECT (SELECT COUNT(*) FROM student WHERE removed_at IS NULL) AS students, (SELECT COUNT(*) FROM lesson) AS lessons, (SELECT COUNT(*) FROM grouping WHERE removed_at IS NULL) AS groupings,
-            (SELECT COUNT(*) FROM floor_step) AS steps, (SELECT COUNT(*) FROM live_event) AS events, (SELECT COUNT(*) FROM class_rule) AS rules, (SELECT COUNT(*) FROM work_copy) AS copies,
-            (SELECT md5(string_agg(c::text, \',\' ORDER BY c.id)) FROM school_class c) AS classes, (SELECT md5(string_agg(s::text, \',\' ORDER BY s.id)) FROM segment s) AS segments');
+            ->fetchAssociative('SELECT (SELECT COUNT(*) FROM student WHERE removed_at IS NULL) AS students, (
+                SELECT COUNT(*) FROM lesson) AS lessons, (SELECT COUNT(*) FROM grouping WHERE removed_at IS NULL)
+                AS groupings,
+            (SELECT COUNT(*) FROM floor_step) AS steps, (SELECT COUNT(*) FROM live_event) AS events, (SELECT COUNT(*)
+              FROM class_rule) AS rules, (SELECT COUNT(*) FROM work_copy) AS copies,
+            (SELECT md5(string_agg(c::text, \',\' ORDER BY c.id)) FROM school_class c) AS classes, (
+              SELECT md5(string_agg(s::text, \',\' ORDER BY s.id)) FROM segment s) AS segments');
     }
 }

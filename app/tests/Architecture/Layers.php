@@ -9,8 +9,8 @@ use PHPat\Test\Builder\Rule;
 use PHPat\Test\PHPat;
 
 /**
- * The rules of the house: arrows point inward, and an area uses only areas before it. PHPStan runs this (phpat); bin/test
- * plants an arrow now and then to see that it is seen.
+ * The rules of the house: arrows point inward, and an area uses only areas before it. PHPStan runs this (phpat);
+ * bin/test plants an arrow now and then to see that it is seen.
  */
 final class Layers
 {

@@ -40,7 +40,8 @@ final class DatabaseClockTest extends TestCase
     }
 
     /**
-     * @param list<float> $waits seconds from each question until the database looks at its clock; the answer itself is quick
+     * @param list<float> $waits seconds from each question until the database looks at its clock; the answer itself is
+     *                           quick
      *
      * @return int milliseconds
      */

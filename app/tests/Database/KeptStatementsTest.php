@@ -72,7 +72,8 @@ final class KeptStatementsTest extends AppTestCase
         self::assertSame(
             2,
             $this->db()->executeStatement(
-                'INSERT INTO slot_save (id, at, digest) SELECT gen_random_uuid(), n, \'\' FROM generate_series(1, CAST(? AS int)) AS n',
+                'INSERT INTO slot_save (id, at, digest) SELECT gen_random_uuid(), n, \'\'
+                    FROM generate_series(1, CAST(? AS int)) AS n',
                 [2],
             ),
         );

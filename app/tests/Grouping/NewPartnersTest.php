@@ -10,8 +10,8 @@ use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\Attributes\TestWith;
 
 /**
- * The next lesson with new partners really has them, whatever way its groups were made; groups that are mixed are mixed by
- * what a teacher would check.
+ * The next lesson with new partners really has them, whatever way its groups were made; groups that are mixed are mixed
+ * by what a teacher would check.
  */
 final class NewPartnersTest extends AppTestCase
 {

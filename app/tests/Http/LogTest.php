@@ -39,7 +39,9 @@ final class LogTest extends AppTestCase
         try {
             $this->db()->transactional(
                 fn (): int|string => $this->db()->executeStatement(
-                    'INSERT INTO student (id, class_id, name, folded, position, absent) SELECT gen_random_uuid(), class_id, name, folded, position, absent FROM student WHERE class_id = ?',
+                    'INSERT INTO student (id, class_id, name, folded, position, absent)
+                        SELECT gen_random_uuid(), class_id, name, folded, position, absent FROM student
+                        WHERE class_id = ?',
                     [$class],
                 ),
             );

@@ -115,7 +115,8 @@ final class RunTest extends AppTestCase
         ]);
         $this->edit(2, ['kind' => 'shelve', 'student' => $student]);
         $moves = $this->db()->fetchAllNumeric(
-            "SELECT data->>'student', data->>'fromGroup', data->>'toGroup', run_id IS NOT NULL FROM live_event WHERE kind = 'seatsChanged' ORDER BY seq",
+            "SELECT data->>'student', data->>'fromGroup', data->>'toGroup', run_id IS NOT NULL FROM live_event
+                WHERE kind = 'seatsChanged' ORDER BY seq",
         );
         [$one, $two] = [$this->lesson->text('floor.groups.0.id'), $this->lesson->text('floor.groups.1.id')];
         self::assertSame([[$student, $one, $two, true], [$student, $two, null, true]], $moves);
@@ -141,7 +142,8 @@ final class RunTest extends AppTestCase
     {
         $this->expectException(UniqueConstraintViolationException::class);
         $this->db()->executeStatement(
-            'INSERT INTO seat (grouping_id, student_id, group_id, number, fixed) SELECT grouping_id, student_id, group_id, number + 20, false FROM seat',
+            'INSERT INTO seat (grouping_id, student_id, group_id, number, fixed)
+                SELECT grouping_id, student_id, group_id, number + 20, false FROM seat',
         );
     }
 
@@ -168,7 +170,8 @@ final class RunTest extends AppTestCase
     private function seats(int $attempt): array
     {
         return $this->db()->fetchAllAssociative(
-            'SELECT g.name AS group, s.number, s.name, s.role FROM run r JOIN run_seat s ON s.run_id = r.id JOIN run_group g ON g.id = s.run_group_id
+            'SELECT g.name AS group, s.number, s.name, s.role FROM run r JOIN run_seat s ON s.run_id = r.id
+                JOIN run_group g ON g.id = s.run_group_id
              WHERE r.attempt = ? ORDER BY g.position, s.number',
             [$attempt],
         );

@@ -79,7 +79,8 @@ final class AsStudentTest extends AppTestCase
     public function test_looking_changes_nothing_and_asks_for_nobody_elses(): void
     {
         $counts = fn (): array => (array) $this->db()->fetchAssociative(
-            'SELECT (SELECT COUNT(*) FROM presence) AS presence, (SELECT COUNT(*) FROM live_event) AS events, (SELECT COUNT(*) FROM run) AS runs',
+            'SELECT (SELECT COUNT(*) FROM presence) AS presence, (SELECT COUNT(*) FROM live_event) AS events, (
+                SELECT COUNT(*) FROM run) AS runs',
         );
         $before = $counts();
         $this->at('out');

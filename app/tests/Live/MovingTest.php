@@ -24,8 +24,8 @@ use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\Uid\Uuid;
 
 /**
- * Taking aside, calling back alone, fetching, splitting and merging through the real application: whoever it concerns is
- * told, and nobody else.
+ * Taking aside, calling back alone, fetching, splitting and merging through the real application: whoever it concerns
+ * is told, and nobody else.
  */
 final class MovingTest extends AppTestCase
 {
@@ -161,7 +161,9 @@ final class MovingTest extends AppTestCase
     public function test_a_part_of_a_group_gets_what_the_whole_group_got(): void
     {
         $this->db()->executeStatement(
-            "INSERT INTO hand_out (id, round_id, original_id, group_id, way, variant, position) SELECT gen_random_uuid(), round_id, original_id, ?, 'each', '', position FROM hand_out WHERE group_id IS NULL",
+            "INSERT INTO hand_out (id, round_id, original_id, group_id, way, variant, position)
+                SELECT gen_random_uuid(), round_id, original_id, ?, 'each', '', position FROM hand_out
+                WHERE group_id IS NULL",
             [$this->group(0)],
         );
         $members = $this->lesson->texts('floor.groups.0.students');

@@ -9,8 +9,8 @@ use FreshHuddle\App\Tests\Support\Json;
 use Symfony\Component\Clock\Test\ClockSensitiveTrait;
 
 /**
- * A class has several lessons and is in one of them: none is ended, emptied or changed by what is done in another without a
- * word.
+ * A class has several lessons and is in one of them: none is ended, emptied or changed by what is done in another
+ * without a word.
  */
 final class OtherLessonTest extends AppTestCase
 {
@@ -212,7 +212,8 @@ final class OtherLessonTest extends AppTestCase
     }
 
     /**
-     * @return array{Json, Json, string} a lesson whose groups are out, another of the class that is ready, and the device of
+     * @return array{Json, Json, string} a lesson whose groups are out, another of the class that is ready, and the
+     *                                   device of
      *                                   a student
      */
     private function twoLessons(): array

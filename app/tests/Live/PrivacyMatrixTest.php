@@ -17,8 +17,8 @@ use Symfony\Contracts\HttpClient\HttpClientInterface;
 use Symfony\Contracts\HttpClient\ResponseInterface;
 
 /**
- * What a student can come to know, in every phase of a lesson, by every address there is (from the router) and by all that
- * their stream carries: nothing of another group, and nothing of their own before it is shown.
+ * What a student can come to know, in every phase of a lesson, by every address there is (from the router) and by all
+ * that their stream carries: nothing of another group, and nothing of their own before it is shown.
  */
 final class PrivacyMatrixTest extends AppTestCase
 {
@@ -254,7 +254,8 @@ final class PrivacyMatrixTest extends AppTestCase
     }
 
     /**
-     * @return list<string> what says something of a group: its name, room, link and work, its id, and its members' names
+     * @return list<string> what says something of a group: its name, room, link and work, its id, and its members'
+     *                      names
      */
     private function namesOf(int $group): array
     {

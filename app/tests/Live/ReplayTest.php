@@ -22,8 +22,8 @@ use Symfony\Component\Console\Tester\CommandTester;
 use Symfony\Component\Uid\Uuid;
 
 /**
- * The log can replay a lesson to any moment: whatever is pressed, by whomever, what the tables said then is the fold of the
- * events up to then.
+ * The log can replay a lesson to any moment: whatever is pressed, by whomever, what the tables said then is the fold of
+ * the events up to then.
  */
 final class ReplayTest extends AppTestCase
 {
@@ -104,7 +104,8 @@ final class ReplayTest extends AppTestCase
             $lesson->text('round.id'),
         ]);
         $seats = $this->db()->fetchAllKeyValue(
-            'SELECT s.student_id, g.group_id FROM run_seat s JOIN run_group g ON g.id = s.run_group_id WHERE s.run_id = ?',
+            'SELECT s.student_id, g.group_id FROM run_seat s JOIN run_group g ON g.id = s.run_group_id
+                WHERE s.run_id = ?',
             [$run],
         );
         $moved = [];

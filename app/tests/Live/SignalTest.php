@@ -13,7 +13,8 @@ use FreshHuddle\Core\Live\Signal\Signals;
 use Symfony\Component\Console\Tester\CommandTester;
 
 /**
- * Calls, visits and chalk marks through the real application: who is shown what, and that the tables say what the events say.
+ * Calls, visits and chalk marks through the real application: who is shown what, and that the tables say what the
+ * events say.
  */
 final class SignalTest extends AppTestCase
 {

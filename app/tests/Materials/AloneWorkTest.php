@@ -9,8 +9,8 @@ use FreshHuddle\App\Tests\Support\Json;
 use Symfony\Component\Uid\Uuid;
 
 /**
- * Worksheets that everybody works on alone, an exit ticket for example: they open at their own moment. And what becomes of
- * worksheets when the lesson is over.
+ * Worksheets that everybody works on alone, an exit ticket for example: they open at their own moment. And what becomes
+ * of worksheets when the lesson is over.
  */
 final class AloneWorkTest extends AppTestCase
 {

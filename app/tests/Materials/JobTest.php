@@ -84,7 +84,8 @@ final class JobTest extends AppTestCase
             ->is(200)
             ->text('job.id');
         $this->service(Jobs::class)->handle(new Task(1, Jobs::STEP, $job, [], 1, 0));
-        $this->db()->executeStatement("UPDATE job SET done = 0 WHERE id = '{$job}'"); // it was done, and nobody heard of it
+        // it was done, and nobody heard of it
+        $this->db()->executeStatement("UPDATE job SET done = 0 WHERE id = '{$job}'");
         $this->em()->clear();
         $this->work();
         self::assertSame(9, $this->db()->fetchOne('SELECT count(*) FROM media'));

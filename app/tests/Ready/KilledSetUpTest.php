@@ -15,13 +15,14 @@ use Symfony\Component\Process\Process;
 use Symfony\Component\Uid\Uuid;
 
 /**
- * A worker of its own process is killed (SIGKILL) at every step of a set-up list in turn, and after every answer of every
- * stand-in before it is noted. Another goes on: the same end, and nothing doubled out there.
+ * A worker of its own process is killed (SIGKILL) at every step of a set-up list in turn, and after every answer of
+ * every stand-in before it is noted. Another goes on: the same end, and nothing doubled out there.
  */
 final class KilledSetUpTest extends AppTestCase
 {
     /** Where what was done or answered is noted: the process is killed before each. */
-    private const NOTED = '/^(UPDATE room SET external_id|INSERT INTO room_member|INSERT INTO work_copy|UPDATE sent SET|INSERT INTO sent|UPDATE set_up|DELETE FROM due_task)/';
+    private const NOTED = '/^(UPDATE room SET external_id|INSERT INTO room_member|INSERT INTO work_copy|UPDATE sent
+      SET|INSERT INTO sent|UPDATE set_up|DELETE FROM due_task)/';
 
     private static string $shared = '';
     private static string $own = '';
@@ -141,7 +142,8 @@ final class KilledSetUpTest extends AppTestCase
     }
 
     /**
-     * @return array{Json, list<string>} a lesson whose set-up list somebody has had carried out, and where its letters go
+     * @return array{Json, list<string>} a lesson whose set-up list somebody has had carried out, and where its letters
+     *                                   go
      */
     private function begun(): array
     {

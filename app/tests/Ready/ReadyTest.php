@@ -8,8 +8,8 @@ use FreshHuddle\App\Tests\Support\AppTestCase;
 use FreshHuddle\App\Tests\Support\Json;
 
 /**
- * The ready check through the real application: from an empty lesson to ready by its own presses, and each thing that goes
- * wrong afterwards is said at once.
+ * The ready check through the real application: from an empty lesson to ready by its own presses, and each thing that
+ * goes wrong afterwards is said at once.
  */
 final class ReadyTest extends AppTestCase
 {

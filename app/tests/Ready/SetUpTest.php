@@ -19,8 +19,8 @@ use Symfony\Component\Mailer\Transport;
 use Symfony\Component\Uid\Uuid;
 
 /**
- * The set-up list through the real application and the real stand-ins: shown, carried out as shown, once; what goes wrong
- * outside is tried again, or said.
+ * The set-up list through the real application and the real stand-ins: shown, carried out as shown, once; what goes
+ * wrong outside is tried again, or said.
  */
 final class SetUpTest extends AppTestCase
 {
@@ -572,7 +572,8 @@ final class SetUpTest extends AppTestCase
             'other' => $now->text('floor.groups.1.students.0'),
             'basedOn' => $now->int('floor.step'),
         ])->is(200);
-        $this->db()->executeStatement("DELETE FROM due_task WHERE kind = 'roomMembers'"); // as if nobody had come to it yet
+        // as if nobody had come to it yet
+        $this->db()->executeStatement("DELETE FROM due_task WHERE kind = 'roomMembers'");
     }
 
     private function takeTableAway(): void

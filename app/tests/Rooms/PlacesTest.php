@@ -8,8 +8,8 @@ use FreshHuddle\App\Tests\Support\AppTestCase;
 use FreshHuddle\App\Tests\Support\Json;
 
 /**
- * Rooms that come from elsewhere than the meeting service: links of the teacher's own, addresses by a pattern, places in
- * the building; and side rooms.
+ * Rooms that come from elsewhere than the meeting service: links of the teacher's own, addresses by a pattern, places
+ * in the building; and side rooms.
  */
 final class PlacesTest extends AppTestCase
 {

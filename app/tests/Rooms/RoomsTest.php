@@ -138,7 +138,8 @@ final class RoomsTest extends AppTestCase
         self::assertSame(
             [$lesson->text('floor.groups.1.id')],
             $this->db()->fetchFirstColumn(
-                'SELECT r.group_id FROM room_member p JOIN room r ON r.id = p.room_id WHERE p.student_id = ? AND r.group_id IS NOT NULL',
+                'SELECT r.group_id FROM room_member p JOIN room r ON r.id = p.room_id WHERE p.student_id = ?
+                    AND r.group_id IS NOT NULL',
                 [$student],
             ),
         );

@@ -113,7 +113,8 @@ final class SourcesTest extends AppTestCase
         ])->is(200);
         $this->db()->executeStatement(
             "INSERT INTO room (id, class_id, purpose, grouping_id, group_id, name, state, source, life)
-             SELECT gen_random_uuid(), ?, 'group', grouping_id, id, name, 'planned', ?, 'grouping' FROM work_group WHERE grouping_id = ?",
+             SELECT gen_random_uuid(), ?, 'group', grouping_id, id, name, 'planned', ?, 'grouping' FROM work_group
+               WHERE grouping_id = ?",
             [$class, $kind->value, $lesson->text('floor.id')],
         );
         $rooms = $this->em()

@@ -71,7 +71,8 @@ final class StreamTest extends AppTestCase
     {
         $channel = Channel::fresh();
         $this->db()->executeStatement(
-            "INSERT INTO student_device (id, class_id, student_id, token_hash, channel, claimed_at, until) VALUES (gen_random_uuid(), ?, ?, ?, ?, now(), now() + interval '1 hour')",
+            "INSERT INTO student_device (id, class_id, student_id, token_hash, channel, claimed_at, until)
+                VALUES (gen_random_uuid(), ?, ?, ?, ?, now(), now() + interval '1 hour')",
             [$lesson->text('classId'), $student, hash('sha256', $channel), $channel],
         );
 

@@ -14,8 +14,8 @@ use Doctrine\DBAL\Driver\Result;
 use Doctrine\DBAL\Driver\Statement;
 
 /**
- * Cuts the line to the database before a statement of a test's choice, as it is cut for the database when a process dies:
- * nothing comes through any more, and what was in a transaction has not been.
+ * Cuts the line to the database before a statement of a test's choice, as it is cut for the database when a process
+ * dies: nothing comes through any more, and what was in a transaction has not been.
  */
 final class Death implements Middleware
 {
@@ -103,7 +103,8 @@ final class Death implements Middleware
 
                     public function exec(string $sql): int|string
                     {
-                        // The server itself forgets what was in a transaction, and to begin or end one is no step of its own.
+                        // The server itself forgets what was in a transaction, and to begin or end one is no step of
+                        // its own.
                         if (1 !== preg_match('/^(SAVEPOINT|ROLLBACK|RELEASE) /', $sql)) {
                             Death::step($sql);
                         }

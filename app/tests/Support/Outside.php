@@ -67,7 +67,8 @@ final class Outside
     }
 
     /**
-     * @return list<array{subject: string, text: string, html: string, messageId: string}> what is in a mailbox, the latest first
+     * @return list<array{subject: string, text: string, html: string, messageId: string}> what is in a mailbox, the
+     *                                                                                     latest first
      */
     public static function mail(string $to): array
     {

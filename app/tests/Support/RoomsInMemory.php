@@ -9,7 +9,8 @@ use FreshHuddle\App\Rooms\Meeting\RoomStatus;
 use FreshHuddle\Core\Rooms\Allowed;
 
 /**
- * A meeting service that does as it is told at once, for tests that order what happens when. Real HTTP is in RoomServiceTest.
+ * A meeting service that does as it is told at once, for tests that order what happens when. Real HTTP is in
+ * RoomServiceTest.
  */
 final class RoomsInMemory implements RoomService
 {

@@ -3,8 +3,9 @@
 declare(strict_types=1);
 
 /*
- * Does all the work that is due, in a process of its own that a test may have killed: php worker.php STATEMENT LOG, where
- * STATEMENT is before which one it is killed (from 0; “-” for never) and LOG a file that is told every statement (“-” for none).
+ * Does all the work that is due, in a process of its own that a test may have killed: php worker.php STATEMENT LOG,
+ * where STATEMENT is before which one it is killed (from 0; “-” for never) and LOG a file that is told every statement
+ * (“-” for none).
  */
 
 use Doctrine\DBAL\Connection;

@@ -14,8 +14,8 @@ use Symfony\Contracts\HttpClient\HttpClientInterface;
 use Symfony\Contracts\HttpClient\ResponseInterface;
 
 /**
- * What is promised when two press at the same moment: asked of a running instance, over as many connections as there are
- * requests.
+ * What is promised when two press at the same moment: asked of a running instance, over as many connections as there
+ * are requests.
  */
 final class AtOnceTest extends TestCase
 {
@@ -530,7 +530,8 @@ final class AtOnceTest extends TestCase
         $links = [];
         for ($look = 0; $look < 100; ++$look) {
             $links = $this->rows(
-                'SELECT m.student_id, r.id FROM room_member m JOIN room r ON r.id = m.room_id WHERE r.group_id IS NOT NULL AND r.class_id = ?',
+                'SELECT m.student_id, r.id FROM room_member m JOIN room r ON r.id = m.room_id
+                    WHERE r.group_id IS NOT NULL AND r.class_id = ?',
                 $lesson->text('classId'),
             );
             if (\count($links) >= 4) {
@@ -697,7 +698,8 @@ final class AtOnceTest extends TestCase
     /**
      * Sends all before it reads the first answer.
      *
-     * @param list<array{0: string, 1: string, 2: array<string, mixed>|null, 3: string, 4?: string}> $requests method, path, body, cookie, key
+     * @param list<array{0: string, 1: string, 2: array<string, mixed>|null, 3: string, 4?: string}> $requests method,
+     *                                                                                                         path, body, cookie, key
      *
      * @return list<int> statuses, in order
      */
@@ -763,7 +765,8 @@ final class AtOnceTest extends TestCase
     }
 
     /**
-     * @return array{Json, list<string>} a lesson whose class sits in groups, with an original; and the ids of its students
+     * @return array{Json, list<string>} a lesson whose class sits in groups, with an original; and the ids of its
+     *                                   students
      */
     private function lesson(int $students, int $groups): array
     {

@@ -11,8 +11,8 @@ use PHPUnit\Framework\Attributes\DataProvider;
 use Symfony\Component\Clock\Test\ClockSensitiveTrait;
 
 /**
- * A worker may die between any two steps of any work. Whoever goes on from there ends where it would have ended: nothing is
- * lost and nothing doubled.
+ * A worker may die between any two steps of any work. Whoever goes on from there ends where it would have ended:
+ * nothing is lost and nothing doubled.
  */
 final class DyingWorkerTest extends AppTestCase
 {
@@ -142,7 +142,8 @@ final class DyingWorkerTest extends AppTestCase
     {
         $all = [
             'rooms' => 'SELECT group_id, state, failure, external_id IS NOT NULL AS made FROM room ORDER BY group_id',
-            'links' => 'SELECT r.group_id, m.student_id FROM room_member m JOIN room r ON r.id = m.room_id ORDER BY 1, 2',
+            'links' => 'SELECT r.group_id, m.student_id FROM room_member m JOIN room r ON r.id = m.room_id
+                ORDER BY 1, 2',
             'seats' => 'SELECT COUNT(*) AS seated, COUNT(DISTINCT student_id) AS students FROM seat',
             'sign-ups' => 'SELECT ended_at IS NULL AS open FROM sign_up',
             'events' => 'SELECT seq, kind FROM live_event ORDER BY seq',

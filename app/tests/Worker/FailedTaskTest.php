@@ -31,7 +31,8 @@ final class FailedTaskTest extends AppTestCase
     {
         parent::setUp();
         $this->lesson = $this->readyLesson(4, 2);
-        $this->db()->executeStatement("DELETE FROM due_task WHERE kind = 'doorsOpen'"); // it has a lesson of its own to fail for
+        // it has a lesson of its own to fail for
+        $this->db()->executeStatement("DELETE FROM due_task WHERE kind = 'doorsOpen'");
     }
 
     public function test_what_failed_for_good_stands_on_the_lessons_page_until_it_is_tried_again(): void

@@ -5,8 +5,9 @@ declare(strict_types=1);
 namespace FreshHuddle\Core\Grouping;
 
 /**
- * Hands out roles fairly: among those who are marked for a role, or among all where nobody is, it goes to the member who has
- * had it least often, then to the one with the fewest roles at all, then by seat. Who has a role sits in its seat; the others keep their order.
+ * Hands out roles fairly: among those who are marked for a role, or among all where nobody is, it goes to the member
+ * who has had it least often, then to the one with the fewest roles at all, then by seat. Who has a role sits in its
+ * seat; the others keep their order.
  */
 final class FairRoles
 {

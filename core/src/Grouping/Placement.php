@@ -9,8 +9,8 @@ use FreshHuddle\Core\Grouping\Rule\Seat;
 use FreshHuddle\Core\Grouping\Shape\Exactly;
 
 /**
- * Brings a method's answer onto a floor: tables keep their ids, names and marks, fixed students keep their seats, and who
- * stays at a table keeps the place in its row.
+ * Brings a method's answer onto a floor: tables keep their ids, names and marks, fixed students keep their seats, and
+ * who stays at a table keeps the place in its row.
  */
 final readonly class Placement
 {
@@ -70,7 +70,8 @@ final readonly class Placement
 
     /**
      * @param list<list<string>> $groups  ids, a list a table
-     * @param bool               $inOrder seats are numbered in the order of the lists; otherwise who stays sits first, in the
+     * @param bool               $inOrder seats are numbered in the order of the lists; otherwise who stays sits first,
+     *                                    in the
      *                                    order they sat
      */
     public function floor(array $groups, bool $inOrder = false): Floor

@@ -18,7 +18,8 @@ final readonly class NoticeTime
     }
 
     /**
-     * @return int|null when it is due as things stand, in milliseconds since 1970; null: not while nobody is out, a call back
+     * @return int|null when it is due as things stand, in milliseconds since 1970; null: not while nobody is out, a
+     *                  call back
      *                  runs, or the clock that it is counted by stands still. It follows an end that is moved
      */
     public function due(RoundState $state): ?int

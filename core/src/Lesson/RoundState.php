@@ -13,7 +13,8 @@ final readonly class RoundState
     /**
      * @param int|null $outAt       when groups are to be at work; before it students look at who is with whom
      * @param int|null $endsAt      the agreed end of the work
-     * @param int|null $autoSeconds length of the call back that begins by itself at the end; null: it waits for the teacher
+     * @param int|null $autoSeconds length of the call back that begins by itself at the end; null: it waits for the
+     *                              teacher
      * @param int|null $calledAt    when a call back was begun by hand
      * @param int|null $backAt      when the call back begun by hand runs out
      * @param int|null $pausedAt    since when the clock stands still; nothing happens by itself meanwhile
@@ -87,7 +88,8 @@ final readonly class RoundState
                 $event->at,
                 $event->moment('backAt'),
             ),
-            // Whoever says “keep working” past the end no longer wants the end to call by itself; a call that was taken back leaves it.
+            // Whoever says “keep working” past the end no longer wants the end to call by itself; a call that was taken
+            // back leaves it.
             EventKind::KeptWorking => new self(
                 $this->lookFrom,
                 $this->outAt,

@@ -52,7 +52,8 @@ final readonly class RunningOrder
     }
 
     /**
-     * What a lesson begins with: half of it in groups, with a briefing before and a share-out after where there is time.
+     * What a lesson begins with: half of it in groups, with a briefing before and a share-out after where there is
+     * time.
      *
      * @param int $minutes of the lesson, 1 to 600
      *
@@ -118,8 +119,8 @@ final readonly class RunningOrder
     }
 
     /**
-     * Its end is moved: what it gains its neighbour loses, so that the lesson stays as long as it is. Neither gets shorter
-     * than a minute. The last one has no neighbour after it and just ends sooner or later.
+     * Its end is moved: what it gains its neighbour loses, so that the lesson stays as long as it is. Neither gets
+     * shorter than a minute. The last one has no neighbour after it and just ends sooner or later.
      *
      * @param int $by minutes, below 0: sooner
      */
@@ -148,8 +149,8 @@ final readonly class RunningOrder
     }
 
     /**
-     * As long as the lesson: each keeps its share, in whole minutes and never less than one; what rounding leaves over goes
-     * to those that lost most by it (largest remainder, Hamilton 1792).
+     * As long as the lesson: each keeps its share, in whole minutes and never less than one; what rounding leaves over
+     * goes to those that lost most by it (largest remainder, Hamilton 1792).
      *
      * @param int $lesson minutes, at least as many as there are segments
      */
@@ -185,8 +186,8 @@ final readonly class RunningOrder
     }
 
     /**
-     * Some rounds share evenly what the other segments leave of the lesson; the earlier ones get what does not divide. Where
-     * the others leave less than a few minutes for each, all get shorter alike.
+     * Some rounds share evenly what the other segments leave of the lesson; the earlier ones get what does not divide.
+     * Where the others leave less than a few minutes for each, all get shorter alike.
      *
      * @param int          $lesson minutes of the lesson
      * @param list<string> $rounds ids of their segments

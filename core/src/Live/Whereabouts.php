@@ -71,7 +71,8 @@ final readonly class Whereabouts
         if (null !== $evidence->servicePlace) {
             return self::seenIn($evidence->servicePlace, $expected, $since, $now);
         }
-        // A page lies still while its phone is in a meeting: who went in by a link of the teacher's own is taken to be there.
+        // A page lies still while its phone is in a meeting: who went in by a link of the teacher's own is taken to be
+        // there.
         if (Sight::Link === $sight && null !== $expected && $evidence->linkPlace === $expected) {
             return new self(Place::InPlace, Because::Link, $expected);
         }

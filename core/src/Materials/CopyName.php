@@ -5,7 +5,8 @@ declare(strict_types=1);
 namespace FreshHuddle\Core\Materials;
 
 /**
- * What a copy is called, so that copies sort by class, material and group: “9G · 02 Millbrook · Where does the wall go?”.
+ * What a copy is called, so that copies sort by class, material and group: “9G · 02 Millbrook · Where does the wall
+ * go?”.
  */
 final readonly class CopyName
 {

@@ -7,8 +7,9 @@ namespace FreshHuddle\Core\Materials;
 use FreshHuddle\Core\Lesson\RoundState;
 
 /**
- * When a copy is open to the students whose it is. Work of groups opens with its round. Work that everybody does alone opens
- * when the lesson comes to its own segment, and not before. When the lesson is over both stay open, or can only be read.
+ * When a copy is open to the students whose it is. Work of groups opens with its round. Work that everybody does alone
+ * opens when the lesson comes to its own segment, and not before. When the lesson is over both stay open, or can only
+ * be read.
  */
 final readonly class CopyTime
 {

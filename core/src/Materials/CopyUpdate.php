@@ -5,14 +5,15 @@ declare(strict_types=1);
 namespace FreshHuddle\Core\Materials;
 
 /**
- * Brings a copy to what its original is now. What students wrote is never touched: where somebody has worked the slot stays
- * as it was, and only what is new is added round it.
+ * Brings a copy to what its original is now. What students wrote is never touched: where somebody has worked the slot
+ * stays as it was, and only what is new is added round it.
  */
 final readonly class CopyUpdate
 {
     /**
      * @param list<Page>                                    $pages   of the copy, afterwards
-     * @param list<array{change: CopyChange, what: string}> $changes what is done, in the order of the pages; `what`: the page's title or the block's text
+     * @param list<array{change: CopyChange, what: string}> $changes what is done, in the order of the pages; `what`:
+     *                                                               the page's title or the block's text
      */
     private function __construct(public array $pages, public array $changes)
     {

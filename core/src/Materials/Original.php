@@ -7,7 +7,8 @@ namespace FreshHuddle\Core\Materials;
 use FreshHuddle\Core\Materials\Exception\UnusableOriginal;
 
 /**
- * The master of a material: pages of blocks, in one form or in several variants. Students never get it; they get copies.
+ * The master of a material: pages of blocks, in one form or in several variants. Students never get it; they get
+ * copies.
  */
 final readonly class Original
 {
@@ -149,8 +150,8 @@ final readonly class Original
     }
 
     /**
-     * What a copy is made of: the pages as they are in one variant, without texts that are still empty and pages that have
-     * nothing on them.
+     * What a copy is made of: the pages as they are in one variant, without texts that are still empty and pages that
+     * have nothing on them.
      *
      * @param string $variant its id; '' for the form all others go back to
      *

@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace FreshHuddle\Core\Ready;
 
 /**
- * Everything that should be in place before students are sent out. What stops comes first, in the order in which the work is
- * done; then what is worth a look.
+ * Everything that should be in place before students are sent out. What stops comes first, in the order in which the
+ * work is done; then what is worth a look.
  */
 final readonly class ReadyCheck
 {

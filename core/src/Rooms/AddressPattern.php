@@ -9,8 +9,8 @@ use FreshHuddle\Core\Rooms\Exception\UnusableLink;
 use FreshHuddle\Core\Rooms\Exception\UnusablePattern;
 
 /**
- * An address with names in it, as `https://rooms.example/{teacher}-{class}-{n}-{tail}`; the tail is random, different for
- * each room and stays the same for it.
+ * An address with names in it, as `https://rooms.example/{teacher}-{class}-{n}-{tail}`; the tail is random, different
+ * for each room and stays the same for it.
  */
 final readonly class AddressPattern
 {

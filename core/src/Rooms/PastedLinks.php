@@ -10,8 +10,8 @@ use FreshHuddle\Core\Rooms\Exception\UnusableLink;
 /**
  * A list of links as it is pasted: one a line, alone or with the name or number of its group before or behind it, with
  * commas, tabs or anything else between (so a column, two columns of a spreadsheet and a written list are all read).
- * Lines that name no group go to the groups without a line, in order; one that cannot be taken leaves its own group without a
- * link, and shifts no other. A line of mere words is a heading or a note.
+ * Lines that name no group go to the groups without a line, in order; one that cannot be taken leaves its own group
+ * without a link, and shifts no other. A line of mere words is a heading or a note.
  */
 final readonly class PastedLinks
 {
@@ -23,7 +23,8 @@ final readonly class PastedLinks
 
     /**
      * @param array<string, string>         $groups name by group's id, in order
-     * @param array<string, Message|string> $taken  by normal form: `main` for the link of the main session; why not, for one
+     * @param array<string, Message|string> $taken  by normal form: `main` for the link of the main session; why not,
+     *                                              for one
      *                                              that serves somebody else
      *
      * @return list<PastedLink>

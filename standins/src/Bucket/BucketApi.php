@@ -10,8 +10,8 @@ use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\Routing\Attribute\Route;
 
 /**
- * A simulated object store that speaks as much of S3 as keeping, fetching and letting go of whole objects takes: path-style
- * addresses, signed requests (whose signature is asked for, and not worked out again), errors in XML.
+ * A simulated object store that speaks as much of S3 as keeping, fetching and letting go of whole objects takes:
+ * path-style addresses, signed requests (whose signature is asked for, and not worked out again), errors in XML.
  */
 #[Route(
     '/bucket/{bucket}/{key}',

@@ -10,7 +10,8 @@ use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\Routing\Attribute\Route;
 
 /**
- * What programs can ask of the simulated meeting service. Its misbehaviour can be ordered, for tests: slow, failing, lying.
+ * What programs can ask of the simulated meeting service. Its misbehaviour can be ordered, for tests: slow, failing,
+ * lying.
  */
 final readonly class MeetingApi
 {
@@ -212,7 +213,10 @@ final readonly class MeetingApi
         );
     }
 
-    /** Orders misbehaviour: the next so many calls (of one kind, if `call` says which) are slow, fail, are refused, or get nonsense for an answer. */
+    /**
+     * Orders misbehaviour: the next so many calls (of one kind, if `call` says which) are slow, fail, are refused, or
+     * get nonsense for an answer.
+     */
     #[Route('/control/faults', methods: ['POST'])]
     public function faults(Request $request): JsonResponse
     {

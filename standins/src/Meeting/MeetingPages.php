@@ -14,8 +14,8 @@ use Symfony\Component\Routing\Attribute\Route;
 /**
  * The room as a person sees it: its name and who is there. There is no sound and no picture; it is a stand-in.
  *
- * A personal link opens nothing by itself. The classroom's application adds a ticket that is good for a minute and binds
- * the browser that opens it; from then on that browser is the person, and a link that was passed on is nobody.
+ * A personal link opens nothing by itself. The classroom's application adds a ticket that is good for a minute and
+ * binds the browser that opens it; from then on that browser is the person, and a link that was passed on is nobody.
  */
 final readonly class MeetingPages
 {
@@ -157,7 +157,8 @@ final readonly class MeetingPages
     }
 
     /**
-     * @return array{room: string, room_name: string, allowed: list<string>, person: string, name: string}|null null if this browser is not that person
+     * @return array{room: string, room_name: string, allowed: list<string>, person: string, name: string}|null null if
+     *                                                                                                          this browser is not that person
      */
     private function own(string $key, Request $request): ?array
     {

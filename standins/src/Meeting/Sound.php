@@ -5,7 +5,8 @@ declare(strict_types=1);
 namespace FreshHuddle\Standin\Meeting;
 
 /**
- * What a room sounds like, now or recorded: a tone that each room has for itself (WAVE, 8,000 samples a second, one channel).
+ * What a room sounds like, now or recorded: a tone that each room has for itself (WAVE, 8,000 samples a second, one
+ * channel).
  */
 final class Sound
 {

@@ -25,7 +25,8 @@ final readonly class Store
     {
         $id = 'm'.bin2hex(random_bytes(8));
         $this->db->run(
-            'INSERT INTO room (id, made_for, name, allowed) VALUES (?, ?, ?, ?) ON CONFLICT (made_for) DO UPDATE SET name = EXCLUDED.name, allowed = EXCLUDED.allowed',
+            'INSERT INTO room (id, made_for, name, allowed) VALUES (?, ?, ?, ?) ON CONFLICT (made_for)
+                DO UPDATE SET name = EXCLUDED.name, allowed = EXCLUDED.allowed',
             [$id, $key, $name, implode(' ', $allowed)],
         );
 
@@ -108,7 +109,8 @@ final readonly class Store
     /**
      * @param list<string> $rooms
      *
-     * @return array<string, array{name: string, allowed: list<string>, open: bool, people: int, members: int, recording: bool, recordings: list<string>}>
+     * @return array<string, array{name: string, allowed: list<string>, open: bool, people: int, members: int,
+     *   recording: bool, recordings: list<string>}>
      */
     public function states(array $rooms, int $now): array
     {
@@ -150,7 +152,8 @@ final readonly class Store
                 'people' => $this->namesIn($row['id'], $now),
             ],
             $this->db->rows(
-                'SELECT r.id, r.name, r.open::int AS open FROM room r LEFT JOIN presence p ON p.room = r.id GROUP BY r.id ORDER BY MAX(p.seen) DESC NULLS LAST, r.name LIMIT ?',
+                'SELECT r.id, r.name, r.open::int AS open FROM room r LEFT JOIN presence p ON p.room = r.id
+                    GROUP BY r.id ORDER BY MAX(p.seen) DESC NULLS LAST, r.name LIMIT ?',
                 [(string) $most],
             ),
         );
@@ -188,7 +191,8 @@ final readonly class Store
         }
         foreach ($people as $person => $name) {
             $this->db->run(
-                'INSERT INTO pass (key, room, person, name) VALUES (?, ?, ?, ?) ON CONFLICT (room, person) DO UPDATE SET name = EXCLUDED.name',
+                'INSERT INTO pass (key, room, person, name) VALUES (?, ?, ?, ?) ON CONFLICT (room, person)
+                    DO UPDATE SET name = EXCLUDED.name',
                 [bin2hex(random_bytes(16)), $room, (string) $person, $name],
             );
         }
@@ -208,7 +212,8 @@ final readonly class Store
     {
         $row =
             $this->db->rows(
-                'SELECT p.room, r.name AS room_name, r.allowed, p.person, p.name FROM pass p JOIN room r ON r.id = p.room WHERE p.key = ? AND r.open',
+                'SELECT p.room, r.name AS room_name, r.allowed, p.person, p.name FROM pass p
+                    JOIN room r ON r.id = p.room WHERE p.key = ? AND r.open',
                 [$key],
             )[0] ?? null;
 
@@ -233,7 +238,8 @@ final readonly class Store
         return 1 ===
             $this->db->run(
                 'INSERT INTO browser (person, cookie_hash, ticket) VALUES (?, ?, ?)
-             ON CONFLICT (person) DO UPDATE SET cookie_hash = EXCLUDED.cookie_hash, ticket = EXCLUDED.ticket WHERE browser.ticket <> EXCLUDED.ticket',
+             ON CONFLICT (person) DO UPDATE SET cookie_hash = EXCLUDED.cookie_hash, ticket = EXCLUDED.ticket
+               WHERE browser.ticket <> EXCLUDED.ticket',
                 [$person, hash('sha256', $cookie), $ticket],
             );
     }
@@ -265,7 +271,8 @@ final readonly class Store
                 (string) ($now - self::GONE_AFTER),
             ])[0]['room'] ?? null;
         $this->db->run(
-            'INSERT INTO presence (person, room, name, since, seen) VALUES (?, ?, ?, ?, ?) ON CONFLICT (person) DO UPDATE
+            'INSERT INTO presence (person, room, name, since, seen) VALUES (?, ?, ?, ?, ?) ON CONFLICT (person)
+                DO UPDATE
              SET since = CASE WHEN presence.room = EXCLUDED.room AND presence.seen > ? THEN presence.since ELSE EXCLUDED.since END, shares = presence.shares AND presence.room = EXCLUDED.room,
                  room = EXCLUDED.room, name = EXCLUDED.name, seen = EXCLUDED.seen, told = TRUE',
             [$person, $room, $name, (string) $now, (string) $now, (string) ($now - self::GONE_AFTER)],
@@ -351,7 +358,8 @@ final readonly class Store
     {
         foreach ($moves as $person => $room) {
             $this->db->run(
-                'INSERT INTO move (person, room, at) SELECT person, ?, ? FROM presence WHERE person = ? AND seen > ? ON CONFLICT (person) DO UPDATE SET room = EXCLUDED.room, at = EXCLUDED.at',
+                'INSERT INTO move (person, room, at) SELECT person, ?, ? FROM presence WHERE person = ? AND seen > ?
+                    ON CONFLICT (person) DO UPDATE SET room = EXCLUDED.room, at = EXCLUDED.at',
                 [$room, (string) $now, (string) $person, (string) ($now - self::GONE_AFTER)],
             );
         }

@@ -10,8 +10,8 @@ use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\Routing\Attribute\Route;
 
 /**
- * A course as the teacher sees it, with who sees what; and as each student does, with their own posts alone. Whoever has the
- * teacher's address may look as any student of the course.
+ * A course as the teacher sees it, with who sees what; and as each student does, with their own posts alone. Whoever
+ * has the teacher's address may look as any student of the course.
  */
 #[Route('/portal')]
 final readonly class PortalPages
@@ -109,7 +109,8 @@ final readonly class PortalPages
     }
 
     /**
-     * @param array{title: string, text: string, audience: list<string>, unit: string, due: int|null, counted: bool, link: string} $post
+     * @param array{title: string, text: string, audience: list<string>, unit: string, due: int|null, counted: bool,
+     *   link: string} $post
      */
     private static function post(array $post, string $way, string $more = ''): string
     {

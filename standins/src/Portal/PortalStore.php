@@ -9,7 +9,8 @@ use FreshHuddle\Standin\Database;
 /**
  * What the simulated course portal remembers: courses, who is in them, what is posted, and who sees it.
  *
- * @phpstan-type Post array{title: string, text: string, audience: list<string>, unit: string, due: int|null, counted: bool, link: string}
+ * @phpstan-type Post array{title: string, text: string, audience: list<string>, unit: string, due: int|null,
+ *   counted: bool, link: string}
  */
 final readonly class PortalStore
 {
@@ -32,7 +33,8 @@ final readonly class PortalStore
         foreach ([[$students, 'f'], [$staff, 't']] as [$people, $teaches]) {
             foreach ($people as $person => $called) {
                 $this->db->run(
-                    'INSERT INTO course_person (course, person, name, teaches) VALUES (?, ?, ?, ?) ON CONFLICT DO NOTHING',
+                    'INSERT INTO course_person (course, person, name, teaches) VALUES (?, ?, ?, ?) ON CONFLICT
+                        DO NOTHING',
                     [$course, (string) $person, $called, $teaches],
                 );
             }
@@ -70,8 +72,10 @@ final readonly class PortalStore
     {
         $this->db->pdo()->beginTransaction();
         $this->db->run(
-            'INSERT INTO post (id, made_for, course, title, text, unit, due, counted, link) VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?)
-             ON CONFLICT (made_for) DO UPDATE SET title = EXCLUDED.title, text = EXCLUDED.text, unit = EXCLUDED.unit, due = EXCLUDED.due, counted = EXCLUDED.counted, link = EXCLUDED.link',
+            'INSERT INTO post (id, made_for, course, title, text, unit, due, counted, link)
+                VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?)
+             ON CONFLICT (made_for) DO UPDATE SET title = EXCLUDED.title, text = EXCLUDED.text, unit = EXCLUDED.unit,
+               due = EXCLUDED.due, counted = EXCLUDED.counted, link = EXCLUDED.link',
             ['p'.bin2hex(random_bytes(8)), $key, $course, ...self::columns($post)],
         );
         $id = $this->db->rows('SELECT id FROM post WHERE made_for = ?', [$key])[0]['id'];
@@ -116,7 +120,8 @@ final readonly class PortalStore
         $audience = [];
         foreach (
             $this->db->rows(
-                'SELECT a.post, a.person FROM post_audience a JOIN post p ON p.id = a.post WHERE p.course = ? ORDER BY a.person',
+                'SELECT a.post, a.person FROM post_audience a JOIN post p ON p.id = a.post WHERE p.course = ?
+                    ORDER BY a.person',
                 [$course],
             ) as $row
         ) {
@@ -125,7 +130,8 @@ final readonly class PortalStore
         $posts = [];
         foreach (
             $this->db->rows(
-                'SELECT id, title, text, unit, due, counted::int AS counted, link FROM post WHERE course = ? ORDER BY number',
+                'SELECT id, title, text, unit, due, counted::int AS counted, link FROM post WHERE course = ?
+                    ORDER BY number',
                 [$course],
             ) as $row
         ) {
@@ -156,7 +162,9 @@ final readonly class PortalStore
         $opened = [];
         foreach (
             $this->db->rows(
-                'SELECT o.post, o.person FROM post_opened o JOIN post p ON p.id = o.post JOIN post_audience a ON a.post = o.post AND a.person = o.person WHERE p.course = ? ORDER BY o.person',
+                'SELECT o.post, o.person FROM post_opened o JOIN post p ON p.id = o.post
+                    JOIN post_audience a ON a.post = o.post AND a.person = o.person WHERE p.course = ?
+                    ORDER BY o.person',
                 [$course],
             ) as $row
         ) {

@@ -20,7 +20,8 @@ use Symfony\Component\Security\Http\Authenticator\Passport\SelfValidatingPasspor
 use Symfony\Component\Security\Http\EntryPoint\AuthenticationEntryPointInterface;
 
 /**
- * A teacher is known by the device's cookie at every request. For who has none, nothing is stored and nothing is started.
+ * A teacher is known by the device's cookie at every request. For who has none, nothing is stored and nothing is
+ * started.
  */
 final class TeacherAuthenticator extends AbstractAuthenticator implements AuthenticationEntryPointInterface
 {

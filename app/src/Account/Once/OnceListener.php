@@ -15,8 +15,9 @@ use Symfony\Component\HttpKernel\Event\ControllerEvent;
 use Symfony\Component\HttpKernel\Event\ResponseEvent;
 
 /**
- * A form that creates something has a key of its own (`Idempotency-Key`): pressed twice, or sent again over a bad line, it
- * creates one thing, and the second is answered as the first was. Commands of a lesson keep their keys with the lesson.
+ * A form that creates something has a key of its own (`Idempotency-Key`): pressed twice, or sent again over a bad line,
+ * it creates one thing, and the second is answered as the first was. Commands of a lesson keep their keys with the
+ * lesson.
  */
 final readonly class OnceListener
 {

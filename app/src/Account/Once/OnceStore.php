@@ -26,7 +26,8 @@ final readonly class OnceStore implements Forgets
     }
 
     /**
-     * @return array{int, string}|null the answer to the same press, which has been carried out; null: it is for this request to do
+     * @return array{int, string}|null the answer to the same press, which has been carried out; null: it is for this
+     *                                 request to do
      *
      * @throws Problem 422 where the key came with another body, 409 while the first is not done
      */
@@ -36,8 +37,10 @@ final readonly class OnceStore implements Forgets
             $isMine =
                 1 ===
                 (int) $this->db->executeStatement(
-                    'INSERT INTO once_press (owner, key, digest, at) VALUES (:owner, :key, :digest, now()) ON CONFLICT (owner, key) DO UPDATE SET at = now()
-                 WHERE once_press.status IS NULL AND once_press.digest = :digest AND once_press.at < now() - make_interval(secs => :died)',
+                    'INSERT INTO once_press (owner, key, digest, at) VALUES (:owner, :key, :digest, now())
+                        ON CONFLICT (owner, key) DO UPDATE SET at = now()
+                 WHERE once_press.status IS NULL AND once_press.digest = :digest
+                   AND once_press.at < now() - make_interval(secs => :died)',
                     ['owner' => $owner, 'key' => $key, 'digest' => $digest, 'died' => self::DIED_AFTER],
                 );
             if ($isMine) {

@@ -8,8 +8,8 @@ use FreshHuddle\App\Account\Teacher;
 use Symfony\Component\DependencyInjection\Attribute\Autowire;
 
 /**
- * A cookie that stays with a device after the sign-in is over. It opens nothing; it says that the account's owner has been
- * here, so that strangers' failures elsewhere do not lock the owner out. It ends when the password is changed.
+ * A cookie that stays with a device after the sign-in is over. It opens nothing; it says that the account's owner has
+ * been here, so that strangers' failures elsewhere do not lock the owner out. It ends when the password is changed.
  */
 final readonly class KnownDevice
 {

@@ -14,15 +14,15 @@ use Symfony\Component\RateLimiter\LimiterInterface;
 use Symfony\Component\RateLimiter\RateLimiterFactoryInterface;
 
 /**
- * Checks an address and a password. Known and unknown addresses take the same work and get the same answer. Only failures
- * count towards the limits; strangers can use up what an account allows to strangers, never what its owner's own devices
- * may do (KnownDevice).
+ * Checks an address and a password. Known and unknown addresses take the same work and get the same answer. Only
+ * failures count towards the limits; strangers can use up what an account allows to strangers, never what its owner's
+ * own devices may do (KnownDevice).
  */
 final readonly class SignIns
 {
     /**
-     * A hash of nobody's password, at the cost all others have (security.yaml; a test holds the two together). It is written
-     * down here: to make one each time would take twice as long, and tell.
+     * A hash of nobody's password, at the cost all others have (security.yaml; a test holds the two together). It is
+     * written down here: to make one each time would take twice as long, and tell.
      */
     public const NOBODYS = '$2y$11$NRGtlubBoOAu/qTUIHXUTuSCjawf9k4qzBCG5jmRpTV6I1J2yNghm';
 

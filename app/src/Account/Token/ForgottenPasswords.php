@@ -15,8 +15,8 @@ use Psr\Clock\ClockInterface;
 use Symfony\Component\Uid\Uuid;
 
 /**
- * Who has forgotten their password sets a new one by a link that is sent to their address. Whether there is an account is
- * told to nobody.
+ * Who has forgotten their password sets a new one by a link that is sent to their address. Whether there is an account
+ * is told to nobody.
  */
 final readonly class ForgottenPasswords
 {
@@ -35,7 +35,8 @@ final readonly class ForgottenPasswords
     }
 
     /**
-     * Somebody asks for a link. Whether there is such an account is looked up later, so that the answer takes the same time.
+     * Somebody asks for a link. Whether there is such an account is looked up later, so that the answer takes the same
+     * time.
      */
     public function ask(string $email): void
     {

@@ -7,8 +7,8 @@ namespace FreshHuddle\App\Account\Token;
 use Symfony\Component\DependencyInjection\Attribute\Autowire;
 
 /**
- * The secret part of a link that goes out by mail. It follows from the id of what the link opens, so that it can be written
- * when the message is, and stands nowhere until then.
+ * The secret part of a link that goes out by mail. It follows from the id of what the link opens, so that it can be
+ * written when the message is, and stands nowhere until then.
  */
 final readonly class LinkSecret
 {

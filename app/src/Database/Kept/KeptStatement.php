@@ -9,8 +9,8 @@ use Doctrine\DBAL\Driver\Result;
 use Doctrine\DBAL\Driver\Statement;
 
 /**
- * A prepared statement for many questions. What it answers is taken whole at once (the driver has it whole in any case),
- * so that asking again never disturbs somebody who is still reading.
+ * A prepared statement for many questions. What it answers is taken whole at once (the driver has it whole in any
+ * case), so that asking again never disturbs somebody who is still reading.
  */
 final class KeptStatement extends AbstractStatementMiddleware
 {
@@ -39,8 +39,8 @@ final class KeptStatement extends AbstractStatementMiddleware
     }
 
     /**
-     * Two columns of one name (of questions about the catalogue, none of ours) can be told apart by their numbers alone, so
-     * it is asked again.
+     * Two columns of one name (of questions about the catalogue, none of ours) can be told apart by their numbers
+     * alone, so it is asked again.
      */
     private function byNumber(): Result
     {

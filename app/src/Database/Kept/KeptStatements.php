@@ -11,7 +11,8 @@ use Doctrine\DBAL\Driver\Middleware\AbstractDriverMiddleware;
 
 /**
  * A process that stays with its connection asks the same few questions again and again. PostgreSQL reads and plans each
- * once: its prepared statement is kept with the connection, where the driver alone has every question read and planned anew.
+ * once: its prepared statement is kept with the connection, where the driver alone has every question read and planned
+ * anew.
  */
 final class KeptStatements implements Middleware
 {

@@ -61,8 +61,8 @@ final readonly class Groupings
     }
 
     /**
-     * Groupings for so many rounds, the last of them this one. Those that were made for it before are used again, so that
-     * none are left over; what there are too many of is taken away.
+     * Groupings for so many rounds, the last of them this one. Those that were made for it before are used again, so
+     * that none are left over; what there are too many of is taken away.
      *
      * @param non-empty-list<string> $names of the rounds before the last
      *

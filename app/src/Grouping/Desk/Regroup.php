@@ -35,9 +35,9 @@ final readonly class Regroup
     }
 
     /**
-     * A new grouping, made as the other one was. Where people place and no method, or where nothing can be found, its floor
-     * is empty: nobody is seated in a way nobody asked for. In the same class partners are to be new: that comes before all
-     * other goals, and counts the groups it follows also where nobody has sat in them yet.
+     * A new grouping, made as the other one was. Where people place and no method, or where nothing can be found, its
+     * floor is empty: nobody is seated in a way nobody asked for. In the same class partners are to be new: that comes
+     * before all other goals, and counts the groups it follows also where nobody has sat in them yet.
      *
      * @param list<Grouping> $others more groups of the class that are planned
      */

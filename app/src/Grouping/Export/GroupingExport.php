@@ -95,7 +95,8 @@ final readonly class GroupingExport
     }
 
     /**
-     * @return list<array{int, string, int, string, string, string, string}> group number, group, seat, student, role, task, id
+     * @return list<array{int, string, int, string, string, string, string}> group number, group, seat, student, role,
+     *                                                                       task, id
      */
     private static function seats(DeskView $desk): array
     {

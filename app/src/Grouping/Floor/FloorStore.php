@@ -11,9 +11,9 @@ use FreshHuddle\Core\Grouping\Floor;
 use FreshHuddle\Core\Grouping\Group;
 
 /**
- * Keeps floors: groups and seats as rows, and every state the floor has been in as a snapshot for undo. By hand: one press
- * changes up to some hundred seats, in one statement each for groups and seats, under constraints that are checked at the
- * end; an ORM would change them one by one in an order that the constraints refuse.
+ * Keeps floors: groups and seats as rows, and every state the floor has been in as a snapshot for undo. By hand: one
+ * press changes up to some hundred seats, in one statement each for groups and seats, under constraints that are
+ * checked at the end; an ORM would change them one by one in an order that the constraints refuse.
  */
 final readonly class FloorStore
 {
@@ -38,7 +38,8 @@ final readonly class FloorStore
     {
         $rows = Row::all(
             $this->db->fetchAllAssociative(
-                'SELECT g.id, g.name, g.mark, s.student_id, s.fixed FROM work_group g LEFT JOIN seat s ON s.group_id = g.id
+                'SELECT g.id, g.name, g.mark, s.student_id, s.fixed FROM work_group g
+                    LEFT JOIN seat s ON s.group_id = g.id
              WHERE g.grouping_id = ? AND g.position IS NOT NULL ORDER BY g.position, s.number',
                 [$groupingId],
             ),
@@ -222,13 +223,15 @@ final readonly class FloorStore
         );
         $this->db->executeStatement(
             'INSERT INTO work_group (id, grouping_id, position, name, mark)
-             SELECT id, :grouping, position, name, mark FROM jsonb_to_recordset(:groups) AS g (id uuid, position int, name text, mark int)
+             SELECT id, :grouping, position, name, mark FROM jsonb_to_recordset(:groups)
+               AS g (id uuid, position int, name text, mark int)
              ON CONFLICT (id) DO UPDATE SET position = EXCLUDED.position, name = EXCLUDED.name, mark = EXCLUDED.mark',
             $values,
         );
         $this->db->executeStatement(
             'INSERT INTO seat (grouping_id, student_id, group_id, number, fixed)
-             SELECT :grouping, student_id, group_id, number, fixed FROM jsonb_to_recordset(:seats) AS s (student_id uuid, group_id uuid, number int, fixed boolean)',
+             SELECT :grouping, student_id, group_id, number, fixed FROM jsonb_to_recordset(:seats)
+               AS s (student_id uuid, group_id uuid, number int, fixed boolean)',
             $values,
         );
     }

@@ -8,8 +8,8 @@ use Doctrine\ORM\Mapping as ORM;
 use FreshHuddle\App\Grouping\Grouping;
 
 /**
- * A group of a grouping: what a room, a copy and an answer point at. It outlives its seats, and it outlives its table too,
- * so that taking one away can be undone with all that hangs on it. Written by FloorStore.
+ * A group of a grouping: what a room, a copy and an answer point at. It outlives its seats, and it outlives its table
+ * too, so that taking one away can be undone with all that hangs on it. Written by FloorStore.
  */
 #[ORM\Entity]
 #[ORM\Table(name: 'work_group')]

@@ -97,8 +97,8 @@ final readonly class Taking
     }
 
     /**
-     * Puts what was proposed on the floor. Of several rounds the last goes on this floor; the others become groupings of
-     * their own that stand before it, in their order.
+     * Puts what was proposed on the floor. Of several rounds the last goes on this floor; the others become groupings
+     * of their own that stand before it, in their order.
      *
      * @throws GroupingRefused if it cannot be, or if the floor has changed meanwhile
      */

@@ -10,7 +10,8 @@ namespace FreshHuddle\App\Grouping\Proposal;
 interface WhoIsHere
 {
     /**
-     * @return list<string>|null ids of students; null where no lesson with these groups is on, or nobody has given a sign
+     * @return list<string>|null ids of students; null where no lesson with these groups is on, or nobody has given a
+     *                           sign
      */
     public function in(string $groupingId): ?array;
 }

@@ -37,9 +37,9 @@ final readonly class SeatTheRest
     }
 
     /**
-     * Who took a seat keeps it, unless a rule of the class speaks against it (FirstCome): then as few as can be move. No
-     * table gets more than it has seats while another has one left, as far as the rules leave a way. Where they leave none
-     * at all, everybody is seated all the same, and the desk shows what is broken.
+     * Who took a seat keeps it, unless a rule of the class speaks against it (FirstCome): then as few as can be move.
+     * No table gets more than it has seats while another has one left, as far as the rules leave a way. Where they
+     * leave none at all, everybody is seated all the same, and the desk shows what is broken.
      *
      * @throws GroupingRefused if there are no tables
      */

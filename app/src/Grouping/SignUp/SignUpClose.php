@@ -29,8 +29,8 @@ final readonly class SignUpClose
     }
 
     /**
-     * First nobody takes a seat any more, then the rest is seated, then it is over: whoever dies in between, the next try
-     * begins from there.
+     * First nobody takes a seat any more, then the rest is seated, then it is over: whoever dies in between, the next
+     * try begins from there.
      *
      * @throws GroupingRefused if the floor keeps changing, or if there are no tables
      */

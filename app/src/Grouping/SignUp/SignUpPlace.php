@@ -12,7 +12,8 @@ use FreshHuddle\App\Roster\Device\StudentUser;
 interface SignUpPlace
 {
     /**
-     * @return string|null the grouping's id; null where there is none, or once its groups have been shown: nobody changes
+     * @return string|null the grouping's id; null where there is none, or once its groups have been shown: nobody
+     *                     changes
      *                     seats then
      */
     public function groupingFor(StudentUser $student): ?string;

@@ -12,8 +12,8 @@ use FreshHuddle\App\Roster\Device\StudentUser;
 use FreshHuddle\Core\Grouping\Floor;
 
 /**
- * Seats students of a sign-up, and tells a student of it. By hand: a whole class presses within seconds, and who gets the
- * last seat is decided on the grouping's row while it is held.
+ * Seats students of a sign-up, and tells a student of it. By hand: a whole class presses within seconds, and who gets
+ * the last seat is decided on the grouping's row while it is held.
  */
 final readonly class SignUpStore
 {
@@ -59,7 +59,8 @@ final readonly class SignUpStore
         return self::read(
             $this->db->fetchAssociative(
                 'SELECT o.seats, o.closes_at FROM sign_up o JOIN grouping g ON g.id = o.grouping_id
-             JOIN student s ON s.id = ? AND s.class_id = g.class_id AND s.seatable AND NOT s.absent WHERE o.grouping_id = ? AND o.ended_at IS NULL',
+             JOIN student s ON s.id = ? AND s.class_id = g.class_id AND s.seatable AND NOT s.absent
+               WHERE o.grouping_id = ? AND o.ended_at IS NULL',
                 [$student->id, $groupingId],
             ),
         );

@@ -22,8 +22,8 @@ use Psr\EventDispatcher\EventDispatcherInterface;
 use Symfony\Component\Uid\Uuid;
 
 /**
- * Students take seats themselves, on their own pages. Rules of the class play no part while they do: a seat refused to one
- * and given to the next would tell of them. They are kept when the sign-up closes (SignUpClose).
+ * Students take seats themselves, on their own pages. Rules of the class play no part while they do: a seat refused to
+ * one and given to the next would tell of them. They are kept when the sign-up closes (SignUpClose).
  */
 final readonly class SignUps
 {

@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace FreshHuddle\App\Http\Body;
 
 /**
- * JSON of strangers, decoded only when that costs no more than its size: keys that collide in PHP's tables make an object
- * of n keys cost n² steps, so how many an object may have is counted before there is one.
+ * JSON of strangers, decoded only when that costs no more than its size: keys that collide in PHP's tables make an
+ * object of n keys cost n² steps, so how many an object may have is counted before there is one.
  */
 final readonly class Json
 {
@@ -31,7 +31,8 @@ final readonly class Json
     }
 
     /**
-     * The most fields any one object has; a field said twice counts twice. Linear in the text, whether it is JSON or not.
+     * The most fields any one object has; a field said twice counts twice. Linear in the text, whether it is JSON or
+     * not.
      *
      * @return int<0, max>
      */

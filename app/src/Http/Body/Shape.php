@@ -16,9 +16,9 @@ use Symfony\Component\TypeInfo\Type\ObjectType;
 use Symfony\Component\TypeInfo\TypeIdentifier;
 
 /**
- * Reads decoded JSON into a DTO by the types of its constructor. Nothing is converted and nothing is guessed: a field of
- * another type, a field nobody asked for and a field that is missing are named. Text is cleaned (CleanText). Once through
- * the value, so the time is linear in its size.
+ * Reads decoded JSON into a DTO by the types of its constructor. Nothing is converted and nothing is guessed: a field
+ * of another type, a field nobody asked for and a field that is missing are named. Text is cleaned (CleanText). Once
+ * through the value, so the time is linear in its size.
  */
 final class Shape
 {

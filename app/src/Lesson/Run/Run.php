@@ -11,8 +11,8 @@ use FreshHuddle\App\Lesson\Round;
 use FreshHuddle\App\Lesson\Segment;
 
 /**
- * One time a round was really sent out, with its groups and seats as they were then. Sending it out again is another run.
- * Written by RunStore.
+ * One time a round was really sent out, with its groups and seats as they were then. Sending it out again is another
+ * run. Written by RunStore.
  */
 #[ORM\Entity]
 #[ORM\UniqueConstraint(name: 'run_attempt', columns: ['round_id', 'attempt'])]

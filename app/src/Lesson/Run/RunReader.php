@@ -64,7 +64,8 @@ final readonly class RunReader
     }
 
     /**
-     * @return array<string, string> names of everybody who sat in a group of the lesson, by student, as they were called then
+     * @return array<string, string> names of everybody who sat in a group of the lesson, by student, as they were
+     *                               called then
      */
     public function names(string $lessonId): array
     {
@@ -72,7 +73,8 @@ final readonly class RunReader
         foreach (
             Row::all(
                 $this->db->fetchAllAssociative(
-                    'SELECT DISTINCT ON (s.student_id) s.student_id, s.name FROM run_last_seat s JOIN run u ON u.id = s.run_id
+                    'SELECT DISTINCT ON (s.student_id) s.student_id, s.name FROM run_last_seat s
+                        JOIN run u ON u.id = s.run_id
              WHERE u.lesson_id = ? AND NOT u.taken_back ORDER BY s.student_id, u.out_at DESC',
                     [$lessonId],
                 ),
@@ -90,7 +92,8 @@ final readonly class RunReader
     public function cameFrom(string $roundId): ?CameFrom
     {
         $row = $this->db->fetchAssociative(
-            'SELECT came_from_lesson_id AS lesson, came_from_segment_id AS segment, came_from_since AS since FROM run WHERE round_id = ? ORDER BY attempt DESC LIMIT 1',
+            'SELECT came_from_lesson_id AS lesson, came_from_segment_id AS segment, came_from_since AS since FROM run
+                WHERE round_id = ? ORDER BY attempt DESC LIMIT 1',
             [$roundId],
         );
         if (false === $row) {

@@ -9,8 +9,8 @@ use FreshHuddle\App\Lesson\Round;
 use Symfony\Component\Uid\Uuid;
 
 /**
- * Keeps runs: when a round was sent out, and its groups, seats, names, numbers and roles as they were then. By hand: some
- * hundred seats are frozen in one statement, inside the transaction that holds the lesson.
+ * Keeps runs: when a round was sent out, and its groups, seats, names, numbers and roles as they were then. By hand:
+ * some hundred seats are frozen in one statement, inside the transaction that holds the lesson.
  */
 final readonly class RunStore
 {
@@ -37,7 +37,8 @@ final readonly class RunStore
         $this->db->executeStatement(
             'INSERT INTO run (id, lesson_id, round_id, grouping_id, attempt, out_at, taken_back,
                               came_from_lesson_id, came_from_segment_id, came_from_since)
-             SELECT :run, :lesson, :round, :grouping, COALESCE(MAX(attempt), 0) + 1, :out, false, :from_lesson, :from_segment, :since
+             SELECT :run, :lesson, :round, :grouping, COALESCE(MAX(attempt), 0) + 1, :out, false, :from_lesson,
+               :from_segment, :since
              FROM run WHERE round_id = :round',
             [
                 'run' => $run,
@@ -52,7 +53,8 @@ final readonly class RunStore
         );
         $this->db->executeStatement(
             'INSERT INTO run_group (id, run_id, group_id, position, name, last_name, mark)
-             SELECT gen_random_uuid(), ?, id, position, name, name, mark FROM work_group WHERE grouping_id = ? AND position IS NOT NULL',
+             SELECT gen_random_uuid(), ?, id, position, name, name, mark FROM work_group WHERE grouping_id = ?
+               AND position IS NOT NULL',
             [$run, $round->grouping->id],
         );
         $this->db->executeStatement(
@@ -69,20 +71,22 @@ final readonly class RunStore
     }
 
     /**
-     * The groups changed while the run goes on: its last seats are those of the floor. Groups that came about are added,
-     * those that are gone stay without seats.
+     * The groups changed while the run goes on: its last seats are those of the floor. Groups that came about are
+     * added, those that are gone stay without seats.
      */
     public function follow(string $runId): void
     {
         $this->db->executeStatement('DELETE FROM run_last_seat WHERE run_id = ?', [$runId]);
         $this->db->executeStatement(
-            'UPDATE run_group r SET last_name = g.name FROM work_group g WHERE r.run_id = ? AND g.id = r.group_id AND g.name <> r.last_name',
+            'UPDATE run_group r SET last_name = g.name FROM work_group g WHERE r.run_id = ? AND g.id = r.group_id
+                AND g.name <> r.last_name',
             [$runId],
         );
         $this->db->executeStatement(
             'INSERT INTO run_group (id, run_id, group_id, position, name, last_name, mark)
              SELECT gen_random_uuid(), u.id, g.id,
-                    (SELECT MAX(position) FROM run_group WHERE run_id = u.id) + ROW_NUMBER() OVER (ORDER BY g.position), g.name, g.name, g.mark
+                    (SELECT MAX(position) FROM run_group
+                      WHERE run_id = u.id) + ROW_NUMBER() OVER (ORDER BY g.position), g.name, g.name, g.mark
              FROM run u JOIN work_group g ON g.grouping_id = u.grouping_id AND g.position IS NOT NULL
              WHERE u.id = ? AND NOT EXISTS (SELECT 1 FROM run_group r WHERE r.run_id = u.id AND r.group_id = g.id)',
             [$runId],
@@ -115,7 +119,8 @@ final readonly class RunStore
     public function goOn(Round $round): void
     {
         $this->db->executeStatement(
-            'UPDATE run SET ended_at = NULL WHERE round_id = ? AND NOT taken_back AND attempt = (SELECT MAX(attempt) FROM run WHERE round_id = ?)',
+            'UPDATE run SET ended_at = NULL WHERE round_id = ? AND NOT taken_back AND attempt = (SELECT MAX(attempt)
+                FROM run WHERE round_id = ?)',
             [$round->id, $round->id],
         );
     }

@@ -33,7 +33,8 @@ final readonly class ClassPageReader
     public function number(string $lessonId): ?int
     {
         $number = $this->db->fetchOne(
-            'SELECT l.class_page_number FROM lesson l JOIN school_class c ON c.id = l.class_id WHERE l.id = ? AND l.removed_at IS NULL AND c.removed_at IS NULL AND c.archived_at IS NULL',
+            'SELECT l.class_page_number FROM lesson l JOIN school_class c ON c.id = l.class_id WHERE l.id = ?
+                AND l.removed_at IS NULL AND c.removed_at IS NULL AND c.archived_at IS NULL',
             [$lessonId],
         );
 

@@ -8,8 +8,8 @@ use FreshHuddle\App\Lesson\Moments;
 use FreshHuddle\App\Live\MySegment;
 
 /**
- * What a whole class may see on the wall: who is with whom once groups are shown, and the time. No links, no answers, and
- * nothing of what the teacher knows of anybody.
+ * What a whole class may see on the wall: who is with whom once groups are shown, and the time. No links, no answers,
+ * and nothing of what the teacher knows of anybody.
  */
 final readonly class ClassPageView
 {
@@ -17,7 +17,8 @@ final readonly class ClassPageView
      * @param MySegment|null       $segment the one the lesson is in; null before it has begun
      * @param Moments|null         $moments of the round
      * @param list<ClassPageGroup> $groups  none before they are shown
-     * @param int|null             $back    how many the meeting service sees back in the main session; null: nobody is called
+     * @param int|null             $back    how many the meeting service sees back in the main session; null: nobody is
+     *                                      called
      *                                      back, or it cannot be known
      * @param int|null             $of      of how many who took part
      */

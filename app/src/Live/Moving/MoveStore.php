@@ -14,8 +14,8 @@ use FreshHuddle\Core\Live\Moving\Move;
 use FreshHuddle\Core\Live\Moving\Moves;
 
 /**
- * Keeps who was taken aside, put back or fetched. By hand: read and written while the lesson's row is held, and read with
- * every look at a lesson that is on.
+ * Keeps who was taken aside, put back or fetched. By hand: read and written while the lesson's row is held, and read
+ * with every look at a lesson that is on.
  */
 final readonly class MoveStore implements Guests
 {
@@ -27,7 +27,8 @@ final readonly class MoveStore implements Guests
     {
         $moves = [];
         foreach (
-            Row::all($this->db->fetchAllAssociative('SELECT * FROM student_move WHERE round_id = ?', [$roundId])) as $row
+            Row::all($this->db->fetchAllAssociative('SELECT * FROM student_move
+                WHERE round_id = ?', [$roundId])) as $row
         ) {
             $moves[$row->text('student_id')] = new Move(
                 $row->textOrNull('place'),
@@ -52,8 +53,11 @@ final readonly class MoveStore implements Guests
         foreach ($after->students as $id => $is) {
             if (!isset($before->students[$id]) || !$before->students[$id]->equals($is)) {
                 $this->db->executeStatement(
-                    'INSERT INTO student_move (round_id, student_id, place, from_at, was, fetched_at, help) VALUES (?, ?, ?, ?, ?, ?, ?)
-                     ON CONFLICT (round_id, student_id) DO UPDATE SET place = EXCLUDED.place, from_at = EXCLUDED.from_at, was = EXCLUDED.was, fetched_at = EXCLUDED.fetched_at, help = EXCLUDED.help',
+                    'INSERT INTO student_move (round_id, student_id, place, from_at, was, fetched_at, help)
+                        VALUES (?, ?, ?, ?, ?, ?, ?)
+                     ON CONFLICT (round_id, student_id) DO UPDATE SET place = EXCLUDED.place,
+                       from_at = EXCLUDED.from_at, was = EXCLUDED.was, fetched_at = EXCLUDED.fetched_at,
+                       help = EXCLUDED.help',
                     [$roundId, (string) $id, $is->place, $is->from, $is->was, $is->fetchedAt, $is->help?->value],
                 );
             }
@@ -66,7 +70,9 @@ final readonly class MoveStore implements Guests
         foreach (
             Row::all(
                 $this->db->fetchAllAssociative(
-                    'SELECT m.student_id, m.place, m.from_at, r.moments FROM student_move m JOIN round r ON r.id = m.round_id JOIN lesson l ON l.id = r.lesson_id JOIN school_class c ON c.current_lesson_id = l.id
+                    'SELECT m.student_id, m.place, m.from_at, r.moments FROM student_move m
+                        JOIN round r ON r.id = m.round_id JOIN lesson l ON l.id = r.lesson_id
+                        JOIN school_class c ON c.current_lesson_id = l.id
              WHERE ? IN (m.place, m.was) AND l.ended_at IS NULL',
                     [$sideRoomId],
                 ),
@@ -90,7 +96,8 @@ final readonly class MoveStore implements Guests
         return array_values(
             array_filter(
                 $this->db->fetchFirstColumn(
-                    'SELECT DISTINCT m.place FROM student_move m JOIN room r ON r.id::text = m.place WHERE m.round_id = ?',
+                    'SELECT DISTINCT m.place FROM student_move m JOIN room r ON r.id::text = m.place
+                        WHERE m.round_id = ?',
                     [$roundId],
                 ),
                 \is_string(...),

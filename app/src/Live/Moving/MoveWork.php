@@ -32,8 +32,8 @@ use FreshHuddle\Core\Message;
 use Symfony\Component\EventDispatcher\Attribute\AsEventListener;
 
 /**
- * Takes students where they are to be, one by one: aside, back, to the seat they were given. Pages switch by themselves; this
- * is for those who look at a room. The subject of a task is `round:student`.
+ * Takes students where they are to be, one by one: aside, back, to the seat they were given. Pages switch by
+ * themselves; this is for those who look at a room. The subject of a task is `round:student`.
  */
 final readonly class MoveWork implements TaskHandler
 {

@@ -25,7 +25,8 @@ final readonly class MyAside
     }
 
     /**
-     * @param array<array-key, mixed> $row place, from, fetched at, source of the side room, its name, whether there is a way in
+     * @param array<array-key, mixed> $row place, from, fetched at, source of the side room, its name, whether there is
+     *                                     a way in
      */
     public static function read(array $row): ?self
     {

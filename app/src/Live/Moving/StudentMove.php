@@ -10,8 +10,8 @@ use FreshHuddle\App\Roster\Student;
 use FreshHuddle\Core\Live\Moving\Help;
 
 /**
- * What was last done about where a student is to be, as the events of the round have made it: they say it again at any time
- * (`huddle:projections`). Moments are milliseconds since 1970. Written by MoveStore.
+ * What was last done about where a student is to be, as the events of the round have made it: they say it again at any
+ * time (`huddle:projections`). Moments are milliseconds since 1970. Written by MoveStore.
  */
 #[ORM\Entity]
 class StudentMove

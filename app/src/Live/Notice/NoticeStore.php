@@ -28,7 +28,8 @@ final readonly class NoticeStore
     {
         $isNew = $this->db->executeStatement(
             "INSERT INTO notice_seen (lesson_id, seq, student_id, at)
-             SELECT lesson_id, seq, :student, :now FROM live_event WHERE lesson_id = :lesson AND seq = :seq AND kind = :kind AND COALESCE(strpos(data ->> 'to', '|' || :student || '|') > 0, true)
+             SELECT lesson_id, seq, :student, :now FROM live_event WHERE lesson_id = :lesson AND seq = :seq
+               AND kind = :kind AND COALESCE(strpos(data ->> 'to', '|' || :student || '|') > 0, true)
              ON CONFLICT DO NOTHING",
             [
                 'lesson' => $lessonId,

@@ -13,8 +13,8 @@ use FreshHuddle\App\Worker\Task;
 use FreshHuddle\App\Worker\TaskHandler;
 
 /**
- * Says prepared notices at their time (the subject is the notice's id), and tells staff, once for many, that notices have been
- * seen (the subject is the lesson's id).
+ * Says prepared notices at their time (the subject is the notice's id), and tells staff, once for many, that notices
+ * have been seen (the subject is the lesson's id).
  */
 final readonly class NoticeWork implements TaskHandler
 {

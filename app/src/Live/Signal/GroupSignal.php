@@ -11,8 +11,8 @@ use FreshHuddle\Core\Live\Signal\CallAbout;
 use FreshHuddle\Core\Live\Signal\ChalkMark;
 
 /**
- * What has passed between a group and whoever teaches, as the events of its round have made it: they say it again at any time
- * (`huddle:projections`). Moments are milliseconds since 1970. Written by SignalStore.
+ * What has passed between a group and whoever teaches, as the events of its round have made it: they say it again at
+ * any time (`huddle:projections`). Moments are milliseconds since 1970. Written by SignalStore.
  */
 #[ORM\Entity]
 class GroupSignal

@@ -41,7 +41,8 @@ final readonly class LiveGroups
      * @param list<RoomView>             $rooms of the groups
      * @param int                        $now   milliseconds since 1970
      *
-     * @return array{list<GroupSignalView>, list<NextVisitView>} in the order of the floor; and whom to visit, the next first
+     * @return array{list<GroupSignalView>, list<NextVisitView>} in the order of the floor; and whom to visit, the next
+     *                                                           first
      */
     public function of(Round $round, Floor $floor, array $where, array $rooms, int $now): array
     {

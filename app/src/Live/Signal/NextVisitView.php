@@ -12,7 +12,8 @@ use FreshHuddle\Core\Live\Visit\Reason;
 final readonly class NextVisitView
 {
     /**
-     * @param int $since since when the reason has stood (milliseconds since 1970); of members missing or silent: how many
+     * @param int $since since when the reason has stood (milliseconds since 1970); of members missing or silent: how
+     *                   many
      */
     public function __construct(public string $groupId, public Reason $reason, public int $since)
     {

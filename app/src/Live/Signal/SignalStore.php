@@ -13,8 +13,8 @@ use FreshHuddle\Core\Live\Signal\GroupSignals;
 use FreshHuddle\Core\Live\Signal\Signals;
 
 /**
- * Keeps what calls, visits and chalk marks have come to. By hand: read and written while the lesson's row is held, and read
- * with every look at a lesson that is on.
+ * Keeps what calls, visits and chalk marks have come to. By hand: read and written while the lesson's row is held, and
+ * read with every look at a lesson that is on.
  */
 final readonly class SignalStore
 {
@@ -39,7 +39,8 @@ final readonly class SignalStore
     {
         $groups = [];
         foreach (
-            Row::all($this->db->fetchAllAssociative('SELECT * FROM group_signal WHERE round_id = ?', [$roundId])) as $row
+            Row::all($this->db->fetchAllAssociative('SELECT * FROM group_signal
+                WHERE round_id = ?', [$roundId])) as $row
         ) {
             $by = $row->textOrNull('called_by');
             $groups[$row->text('group_id')] = new GroupSignals(

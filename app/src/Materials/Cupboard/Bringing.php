@@ -63,7 +63,8 @@ final readonly class Bringing
     /**
      * What an archive holds.
      *
-     * @return array{save: SaveOriginal, shown: array<string, string>} the original, and names in the archive of what it shows, by the
+     * @return array{save: SaveOriginal, shown: array<string, string>} the original, and names in the archive of what it
+     *                                                                 shows, by the
      *                                                                 ids that stand in it
      *
      * @throws MaterialsRefused if it is no such archive

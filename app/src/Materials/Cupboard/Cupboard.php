@@ -76,7 +76,8 @@ final readonly class Cupboard implements Forgets
     }
 
     /**
-     * @throws MaterialsRefused if it was changed elsewhere meanwhile and cannot be brought together, or if it cannot be used
+     * @throws MaterialsRefused if it was changed elsewhere meanwhile and cannot be brought together, or if it cannot be
+     *                          used
      */
     public function save(Master $master, SaveOriginal $save): Master
     {

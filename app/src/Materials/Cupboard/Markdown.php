@@ -16,9 +16,9 @@ use Symfony\Component\HtmlSanitizer\Parser\MastermindsParser;
 use Symfony\Contracts\Cache\CacheInterface;
 
 /**
- * Texts to read, as they are shown: Markdown, of which only what belongs to a text comes through. No scripts, no pictures
- * from elsewhere, no styles; links open outside. Nesting and marks in a line are bounded, so that no text takes long, and
- * a text is parsed once: what came of it is kept.
+ * Texts to read, as they are shown: Markdown, of which only what belongs to a text comes through. No scripts, no
+ * pictures from elsewhere, no styles; links open outside. Nesting and marks in a line are bounded, so that no text
+ * takes long, and a text is parsed once: what came of it is kept.
  */
 final readonly class Markdown
 {

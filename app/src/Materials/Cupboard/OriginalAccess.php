@@ -12,7 +12,8 @@ use FreshHuddle\App\Roster\SchoolClass;
 use FreshHuddle\App\Roster\Staff;
 
 /**
- * Whose an original is: the teacher's in whose cupboard it lies, and where it is handed out also those who teach with them.
+ * Whose an original is: the teacher's in whose cupboard it lies, and where it is handed out also those who teach with
+ * them.
  */
 final readonly class OriginalAccess
 {

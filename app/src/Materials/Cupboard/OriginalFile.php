@@ -14,8 +14,8 @@ use FreshHuddle\Core\Materials\Format\MarkdownFile;
 use FreshHuddle\Core\Materials\Original;
 
 /**
- * An original as a file, out and in: JSON (docs/formats/original.schema.json) or Markdown (docs/formats/original.md). What
- * was exported comes in as the same original.
+ * An original as a file, out and in: JSON (docs/formats/original.schema.json) or Markdown (docs/formats/original.md).
+ * What was exported comes in as the same original.
  */
 final readonly class OriginalFile
 {

@@ -53,7 +53,8 @@ final readonly class OriginalPackage
     }
 
     /**
-     * @return array{text: string, media: array<string, string>} the original as text; names in the archive by the ids that stand in it
+     * @return array{text: string, media: array<string, string>} the original as text; names in the archive by the ids
+     *                                                           that stand in it
      *
      * @throws MaterialsRefused if it is no such archive
      */

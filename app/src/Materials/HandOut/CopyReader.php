@@ -9,8 +9,8 @@ use FreshHuddle\App\Database\Row;
 use FreshHuddle\Core\Materials\HandOutWay;
 
 /**
- * Which copies a round has. By hand: the lesson's page asks at every turn, for as many as 1,200, and their pages stay where
- * they are.
+ * Which copies a round has. By hand: the lesson's page asks at every turn, for as many as 1,200, and their pages stay
+ * where they are.
  */
 final readonly class CopyReader
 {
@@ -27,7 +27,8 @@ final readonly class CopyReader
         foreach (
             Row::all(
                 $this->db->fetchAllAssociative(
-                    "SELECT c.id, count(DISTINCT a.slot) AS slots FROM work_copy c JOIN slot_answer a ON a.copy_id = c.id AND a.text <> '' WHERE c.round_id = ? GROUP BY c.id",
+                    "SELECT c.id, count(DISTINCT a.slot) AS slots FROM work_copy c
+                        JOIN slot_answer a ON a.copy_id = c.id AND a.text <> '' WHERE c.round_id = ? GROUP BY c.id",
                     [$roundId],
                 ),
             ) as $row
@@ -47,9 +48,11 @@ final readonly class CopyReader
     {
         return Row::all(
             $this->db->fetchAllAssociative(
-                "SELECT c.id, c.group_id, c.student_id, c.original_id || ' ' || c.original_version || ' ' || c.variant AS form FROM work_copy c
+                "SELECT c.id, c.group_id, c.student_id,
+                    c.original_id || ' ' || c.original_version || ' ' || c.variant AS form FROM work_copy c
              WHERE c.round_id = ? AND c.way <> ? AND (c.group_id IS NOT NULL OR c.student_id IS NOT NULL)
-               AND NOT EXISTS (SELECT 1 FROM hand_out h WHERE h.round_id = c.round_id AND h.original_id = c.original_id AND h.opens_with_id IS NOT NULL)",
+               AND NOT EXISTS (SELECT 1 FROM hand_out h WHERE h.round_id = c.round_id
+                 AND h.original_id = c.original_id AND h.opens_with_id IS NOT NULL)",
                 [$roundId, HandOutWay::Read->value],
             ),
         );
@@ -64,7 +67,8 @@ final readonly class CopyReader
         foreach (
             Row::all(
                 $this->db->fetchAllAssociative(
-                    "SELECT DISTINCT ON (original_id, original_version, variant) original_id || ' ' || original_version || ' ' || variant AS form, pages
+                    "SELECT DISTINCT ON (original_id, original_version,
+                        variant) original_id || ' ' || original_version || ' ' || variant AS form, pages
              FROM work_copy WHERE round_id = ?",
                     [$roundId],
                 ),
@@ -81,14 +85,16 @@ final readonly class CopyReader
      *
      * @param int $since when the round began, milliseconds since 1970
      *
-     * @return list<Row> copy_id, owner, filled: how many of that owner's places are done, and at: when that changed last since the round
+     * @return list<Row> copy_id, owner, filled: how many of that owner's places are done, and at: when that changed
+     *                   last since the round
      *                   began; null where it has not
      */
     public function progress(string $roundId, int $since): array
     {
         return Row::all(
             $this->db->fetchAllAssociative(
-                'SELECT a.copy_id, a.owner, count(*) FILTER (WHERE a.share >= 1) AS filled, max(a.at) FILTER (WHERE a.at >= ?) AS at
+                'SELECT a.copy_id, a.owner, count(*) FILTER (WHERE a.share >= 1)
+                    AS filled, max(a.at) FILTER (WHERE a.at >= ?) AS at
              FROM work_copy c JOIN slot_answer a ON a.copy_id = c.id WHERE c.round_id = ? GROUP BY a.copy_id, a.owner',
                 [$since, $roundId],
             ),
@@ -105,8 +111,10 @@ final readonly class CopyReader
         return array_values(
             array_filter(
                 $this->db->fetchFirstColumn(
-                    'SELECT a.author FROM work_copy c JOIN slot_answer a ON a.copy_id = c.id WHERE c.round_id = :round AND a.at >= :since
-             UNION SELECT r.author FROM work_copy c JOIN slot_revision r ON r.copy_id = c.id WHERE c.round_id = :round AND r.at >= :since',
+                    'SELECT a.author FROM work_copy c JOIN slot_answer a ON a.copy_id = c.id WHERE c.round_id = :round
+                        AND a.at >= :since
+             UNION SELECT r.author FROM work_copy c JOIN slot_revision r ON r.copy_id = c.id WHERE c.round_id = :round
+               AND r.at >= :since',
                     ['round' => $roundId, 'since' => $since],
                 ),
                 is_string(...),
@@ -123,7 +131,8 @@ final readonly class CopyReader
         foreach (
             Row::all(
                 $this->db->fetchAllAssociative(
-                    'SELECT DISTINCT o.id, o.title FROM work_copy c JOIN original o ON o.id = c.original_id WHERE c.round_id = ?',
+                    'SELECT DISTINCT o.id, o.title FROM work_copy c JOIN original o ON o.id = c.original_id
+                        WHERE c.round_id = ?',
                     [$roundId],
                 ),
             ) as $row
@@ -152,7 +161,8 @@ final readonly class CopyReader
             ),
             Row::all(
                 $this->db->fetchAllAssociative(
-                    'SELECT id, original_id, group_id, student_id, way, variant, name, original_version FROM work_copy WHERE round_id = ? ORDER BY name',
+                    'SELECT id, original_id, group_id, student_id, way, variant, name, original_version FROM work_copy
+                        WHERE round_id = ? ORDER BY name',
                     [$roundId],
                 ),
             ),

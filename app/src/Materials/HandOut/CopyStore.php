@@ -11,8 +11,8 @@ use FreshHuddle\Core\Materials\CopyDue;
 use Symfony\Component\Uid\Uuid;
 
 /**
- * Makes copies. By hand: up to 1,200 of them at once, each made where it is missing and brought up to date where nobody has
- * written, while the original is held.
+ * Makes copies. By hand: up to 1,200 of them at once, each made where it is missing and brought up to date where nobody
+ * has written, while the original is held.
  */
 final readonly class CopyStore
 {
@@ -22,10 +22,13 @@ final readonly class CopyStore
 
     /**
      * @param list<array{due: CopyDue, name: string, pages: string}> $copies `pages`: as they are kept
-     * @param bool                                                   $bring  whether those that are there are brought up to date
+     * @param bool                                                   $bring  whether those that are there are brought up
+     *                                                                       to date
      *
-     * @return array{array<string, string>, int, list<string>} ids of those that were made, by `group|student`; how many were brought up
-     *                                                         to date; and the names of those left alone because somebody has written in them
+     * @return array{array<string, string>, int, list<string>} ids of those that were made, by `group|student`; how many
+     *                                                         were brought up
+     *                                                         to date; and the names of those left alone because
+     *                                                         somebody has written in them
      */
     public function make(
         string $roundId,
@@ -54,7 +57,8 @@ final readonly class CopyStore
                 $copy = $there["{$due->group}|{$due->student}"] ?? null;
                 if (null === $copy) {
                     $this->db->executeStatement(
-                        'INSERT INTO work_copy (id, round_id, original_id, original_version, group_id, student_id, way, variant, name, title, pages) VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)',
+                        'INSERT INTO work_copy (id, round_id, original_id, original_version, group_id, student_id,
+                            way, variant, name, title, pages) VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)',
                         [
                             $id = Uuid::v7()->toRfc4122(),
                             $roundId,
@@ -106,8 +110,8 @@ final readonly class CopyStore
     }
 
     /**
-     * The copies of an original that groups and students wrote in when the lesson was that this round's was begun from; of
-     * several rounds the last.
+     * The copies of an original that groups and students wrote in when the lesson was that this round's was begun from;
+     * of several rounds the last.
      *
      * @return array<string, array{id: string, pages: array<array-key, mixed>, worked: list<string>}> by `group|student`
      */
@@ -117,10 +121,13 @@ final readonly class CopyStore
         foreach (
             Row::all(
                 $this->db->fetchAllAssociative(
-                    "SELECT c.id, c.group_id, c.student_id, c.pages, w.worked FROM work_copy c JOIN round r ON r.id = c.round_id JOIN lesson l ON l.id = r.lesson_id
-             CROSS JOIN LATERAL (SELECT jsonb_agg(DISTINCT a.slot) AS worked FROM slot_answer a WHERE a.copy_id = c.id AND a.text <> '') w
+                    "SELECT c.id, c.group_id, c.student_id, c.pages, w.worked FROM work_copy c
+                        JOIN round r ON r.id = c.round_id JOIN lesson l ON l.id = r.lesson_id
+             CROSS JOIN LATERAL (SELECT jsonb_agg(DISTINCT a.slot) AS worked FROM slot_answer a WHERE a.copy_id = c.id
+               AND a.text <> '') w
              WHERE c.original_id = :original AND w.worked IS NOT NULL
-               AND EXISTS (SELECT 1 FROM round t JOIN lesson n ON n.id = t.lesson_id WHERE t.id = :round AND n.begun_from_id = l.id AND n.class_id = l.class_id)
+               AND EXISTS (SELECT 1 FROM round t JOIN lesson n ON n.id = t.lesson_id WHERE t.id = :round
+                 AND n.begun_from_id = l.id AND n.class_id = l.class_id)
              ORDER BY r.number NULLS FIRST, c.id",
                     ['round' => $roundId, 'original' => $originalId],
                 ),
@@ -144,7 +151,8 @@ final readonly class CopyStore
     public function held(string $copyId): array
     {
         $row = $this->db->fetchAssociative(
-            "SELECT c.pages, (SELECT jsonb_agg(DISTINCT a.slot) FROM slot_answer a WHERE a.copy_id = c.id AND a.text <> '') AS worked FROM work_copy c WHERE c.id = ?",
+            "SELECT c.pages, (SELECT jsonb_agg(DISTINCT a.slot) FROM slot_answer a WHERE a.copy_id = c.id
+                AND a.text <> '') AS worked FROM work_copy c WHERE c.id = ?",
             [$copyId],
         );
         $row = new Row(false === $row ? [] : $row);
@@ -188,7 +196,8 @@ final readonly class CopyStore
         foreach (
             Row::all(
                 $this->db->fetchAllAssociative(
-                    "SELECT c.id, c.group_id, c.student_id, c.original_version, c.variant, c.name, c.way, EXISTS (SELECT 1 FROM slot_answer a WHERE a.copy_id = c.id AND a.text <> '') AS written
+                    "SELECT c.id, c.group_id, c.student_id, c.original_version, c.variant, c.name, c.way, EXISTS (
+                        SELECT 1 FROM slot_answer a WHERE a.copy_id = c.id AND a.text <> '') AS written
              FROM work_copy c WHERE c.round_id = ? AND c.original_id = ? FOR UPDATE OF c",
                     [$roundId, $originalId],
                 ),

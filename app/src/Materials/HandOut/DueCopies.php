@@ -59,7 +59,8 @@ final readonly class DueCopies
             ->createQuery(
                 'SELECT s.id FROM '.
                     Student::class.
-                    ' s WHERE s.class = ?1 AND s.removedAt IS NULL AND s.seatable = true AND s.guest = false ORDER BY s.position, s.id',
+                    ' s WHERE s.class = ?1 AND s.removedAt IS NULL AND s.seatable = true AND s.guest = false
+                        ORDER BY s.position, s.id',
             )
             ->setParameter(1, $class)
             ->getSingleColumnResult();

@@ -12,9 +12,9 @@ use FreshHuddle\App\Materials\Cupboard\Master;
 use FreshHuddle\Core\Materials\HandOutWay;
 
 /**
- * A cell of the hand-out plan: what a group of a round gets of an original; without a group, what all get of which nothing
- * else is said; with a value of an attribute, the variant of the students of whom the class list says it. Written by
- * HandOutPlan.
+ * A cell of the hand-out plan: what a group of a round gets of an original; without a group, what all get of which
+ * nothing else is said; with a value of an attribute, the variant of the students of whom the class list says it.
+ * Written by HandOutPlan.
  */
 #[ORM\Entity]
 #[ORM\UniqueConstraint(

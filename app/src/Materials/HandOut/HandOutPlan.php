@@ -176,8 +176,8 @@ final readonly class HandOutPlan
     }
 
     /**
-     * A round that takes up where another was: the same rows, cells of the groups that are there. Work that is done alone is
-     * done once in a lesson, and in another lesson in the segment at the same place.
+     * A round that takes up where another was: the same rows, cells of the groups that are there. Work that is done
+     * alone is done once in a lesson, and in another lesson in the segment at the same place.
      *
      * @param array<string, string> $groups a group there => the group here
      */
@@ -224,7 +224,8 @@ final readonly class HandOutPlan
     }
 
     /**
-     * @return string|null the segment of a lesson that stands where this one stands in its own, if everybody works alone there
+     * @return string|null the segment of a lesson that stands where this one stands in its own, if everybody works
+     *                     alone there
      */
     private function samePlace(string $segmentId, Lesson $lesson): ?string
     {
@@ -245,7 +246,8 @@ final readonly class HandOutPlan
     }
 
     /**
-     * A round hands out what another does from now on, until it is given a plan of its own; one that has such a plan keeps it.
+     * A round hands out what another does from now on, until it is given a plan of its own; one that has such a plan
+     * keeps it.
      */
     public function share(Round $round, Round $with): void
     {

@@ -127,7 +127,8 @@ final readonly class HandingOut
     /**
      * Makes the copies that are missing and brings the others up to date where nobody has written yet.
      *
-     * @param bool $goOn new copies begin with what was written in the lesson this one was begun from; pages that have come
+     * @param bool $goOn new copies begin with what was written in the lesson this one was begun from; pages that have
+     *                   come
      *                   to the original since are added
      *
      * @throws MaterialsRefused while there is nothing to hand out, nobody to get it, or an original is not finished
@@ -212,7 +213,8 @@ final readonly class HandingOut
     }
 
     /**
-     * Makes the copies for a segment in which everybody works alone, so far as they are missing and the original is finished.
+     * Makes the copies for a segment in which everybody works alone, so far as they are missing and the original is
+     * finished.
      */
     public function makeAlone(Segment $segment): void
     {
@@ -332,8 +334,8 @@ final readonly class HandingOut
     }
 
     /**
-     * Makes the copies of one original that are missing, and brings those up to date where nobody has written. They begin with
-     * what was written last time where there was one. Safe to do twice.
+     * Makes the copies of one original that are missing, and brings those up to date where nobody has written. They
+     * begin with what was written last time where there was one. Safe to do twice.
      *
      * @throws MaterialsRefused if the original is not finished
      */

@@ -11,8 +11,9 @@ use FreshHuddle\Core\Lesson\Phase;
 use Symfony\Component\EventDispatcher\Attribute\AsEventListener;
 
 /**
- * A group that comes about while groups are out gets its copies at once, and so does a student who gets a seat; a part of
- * another group begins with what stands in that group's. Work that is done alone is still to come when groups are back.
+ * A group that comes about while groups are out gets its copies at once, and so does a student who gets a seat; a part
+ * of another group begins with what stands in that group's. Work that is done alone is still to come when groups are
+ * back.
  */
 #[AsEventListener]
 final readonly class OnNewTables

@@ -10,7 +10,8 @@ use FreshHuddle\App\Lesson\Segment;
 use Symfony\Component\EventDispatcher\Attribute\AsEventListener;
 
 /**
- * Work that everybody does alone is there when its segment begins, also where it was planned after everything was set up.
+ * Work that everybody does alone is there when its segment begins, also where it was planned after everything was set
+ * up.
  */
 #[AsEventListener]
 final readonly class OnSegmentBegun

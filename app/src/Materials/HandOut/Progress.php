@@ -14,7 +14,8 @@ use FreshHuddle\Core\Materials\Member;
 use FreshHuddle\Core\Materials\SlotAccess;
 
 /**
- * How far the groups of a round are with their work: by the places there are in their own copies, and by who sits there now.
+ * How far the groups of a round are with their work: by the places there are in their own copies, and by who sits there
+ * now.
  */
 final readonly class Progress
 {
@@ -79,7 +80,8 @@ final readonly class Progress
     /**
      * @param array<array-key, mixed> $pages
      *
-     * @return array{alone: int, together: int, parts: list<Block>} places that each member fills, that are filled together, and
+     * @return array{alone: int, together: int, parts: list<Block>} places that each member fills, that are filled
+     *                                                              together, and
      *                                                              that a part of the group fills
      */
     private function places(array $pages): array

@@ -11,7 +11,8 @@ final readonly class SavePlan
 {
     /**
      * @param list<RowPlan> $rows all of them, in order
-     * @param list<string>  $knew the originals that stood in the plan when it was changed: what somebody else has put in since stays
+     * @param list<string>  $knew the originals that stood in the plan when it was changed: what somebody else has put
+     *                            in since stays
      */
     public function __construct(
         #[Assert\Count(max: 20, maxMessage: 'materials.plan_holds_at_most_20'), Assert\Valid]

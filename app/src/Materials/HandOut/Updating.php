@@ -19,8 +19,8 @@ use FreshHuddle\Core\Materials\CopyUpdate;
 use FreshHuddle\Core\Materials\Page;
 
 /**
- * Later changes to originals, brought to the copies of a round by choice: shown first as a list, then done. What students
- * wrote is never touched.
+ * Later changes to originals, brought to the copies of a round by choice: shown first as a list, then done. What
+ * students wrote is never touched.
  */
 final readonly class Updating
 {
@@ -79,7 +79,8 @@ final readonly class Updating
     }
 
     /**
-     * @return list<array{original: Master, copy: string, variant: string, update: CopyUpdate}> for each copy that is older than its original
+     * @return list<array{original: Master, copy: string, variant: string, update: CopyUpdate}> for each copy that is
+     *                                                                                          older than its original
      */
     private function updates(Round $round): array
     {

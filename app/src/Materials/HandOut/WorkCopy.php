@@ -13,8 +13,8 @@ use FreshHuddle\App\Roster\Student;
 use FreshHuddle\Core\Materials\HandOutWay;
 
 /**
- * A copy of an original for a round: of a group, of a student, or (neither) of the class, with the pages as they were when
- * it was made. Written by CopyStore.
+ * A copy of an original for a round: of a group, of a student, or (neither) of the class, with the pages as they were
+ * when it was made. Written by CopyStore.
  *
  * @phpstan-import-type Json from Pages
  */

@@ -17,8 +17,8 @@ interface JobWork
     public static function kind(): JobKind;
 
     /**
-     * The next step of `total`: writes what came of it into `parts`. May be called twice for the same step, as a worker can die
-     * after it and before saying so.
+     * The next step of `total`: writes what came of it into `parts`. May be called twice for the same step, as a worker
+     * can die after it and before saying so.
      *
      * @throws MaterialsRefused if it cannot be done at all
      * @throws FileAway

@@ -19,8 +19,8 @@ use FreshHuddle\Core\Materials\SlotAccess;
 use Symfony\Component\Uid\Uuid;
 
 /**
- * Margin notes: the teacher writes them beside a place in a copy, its group sees them there and answers. Who may not see the
- * place sees no note.
+ * Margin notes: the teacher writes them beside a place in a copy, its group sees them there and answers. Who may not
+ * see the place sees no note.
  */
 final readonly class Margin
 {

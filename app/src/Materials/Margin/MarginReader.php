@@ -46,7 +46,8 @@ final readonly class MarginReader
     }
 
     /**
-     * Whether a student may see a note: who sees the place, and where it is about the answer of one, who sees that answer.
+     * Whether a student may see a note: who sees the place, and where it is about the answer of one, who sees that
+     * answer.
      *
      * @param list<Member> $members
      * @param string|null  $owner   whose answer it is about

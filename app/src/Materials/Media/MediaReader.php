@@ -33,14 +33,20 @@ final readonly class MediaReader
         /** @var list<string> $open */
         $open = $this->db->fetchFirstColumn(
             'WITH mine AS (SELECT id FROM school_class WHERE teacher_id = :teacher AND removed_at IS NULL
-                           UNION SELECT c.id FROM class_staff s JOIN school_class c ON c.id = s.class_id WHERE s.teacher_id = :teacher AND c.removed_at IS NULL),
-                  rounds AS (SELECT r.id FROM round r JOIN lesson l ON l.id = r.lesson_id WHERE l.class_id IN (SELECT id FROM mine) AND l.removed_at IS NULL)
+                           UNION SELECT c.id FROM class_staff s JOIN school_class c ON c.id = s.class_id
+                             WHERE s.teacher_id = :teacher AND c.removed_at IS NULL),
+                  rounds AS (SELECT r.id FROM round r JOIN lesson l ON l.id = r.lesson_id WHERE l.class_id IN (
+                    SELECT id FROM mine) AND l.removed_at IS NULL)
              SELECT m.id FROM media m WHERE m.id IN (:ids) AND (
                 m.teacher_id = :teacher
-                OR EXISTS (SELECT 1 FROM original_media u JOIN original o ON o.id = u.original_id WHERE u.media_id = m.id AND o.teacher_id = :teacher)
-                OR EXISTS (SELECT 1 FROM original_media u JOIN hand_out h ON h.original_id = u.original_id WHERE u.media_id = m.id AND h.round_id IN (SELECT id FROM rounds))
-                OR EXISTS (SELECT 1 FROM sheet_media u JOIN work_copy w ON w.id = u.copy_id WHERE u.media_id = m.id AND w.round_id IN (SELECT id FROM rounds))
-                OR EXISTS (SELECT 1 FROM copy_media i JOIN work_copy w ON w.id = i.copy_id WHERE i.media_id = m.id AND w.round_id IN (SELECT id FROM rounds)))',
+                OR EXISTS (SELECT 1 FROM original_media u JOIN original o ON o.id = u.original_id
+                  WHERE u.media_id = m.id AND o.teacher_id = :teacher)
+                OR EXISTS (SELECT 1 FROM original_media u JOIN hand_out h ON h.original_id = u.original_id
+                  WHERE u.media_id = m.id AND h.round_id IN (SELECT id FROM rounds))
+                OR EXISTS (SELECT 1 FROM sheet_media u JOIN work_copy w ON w.id = u.copy_id WHERE u.media_id = m.id
+                  AND w.round_id IN (SELECT id FROM rounds))
+                OR EXISTS (SELECT 1 FROM copy_media i JOIN work_copy w ON w.id = i.copy_id WHERE i.media_id = m.id
+                  AND w.round_id IN (SELECT id FROM rounds)))',
             ['teacher' => $teacherId, 'ids' => $ids],
             ['ids' => ArrayParameterType::STRING],
         );
@@ -66,7 +72,9 @@ final readonly class MediaReader
     public function keptIn(string $classId): int
     {
         $kept = $this->db->fetchOne(
-            'SELECT COALESCE(SUM(m.size), 0)::bigint FROM (SELECT DISTINCT i.media_id FROM copy_media i JOIN work_copy w ON w.id = i.copy_id JOIN round r ON r.id = w.round_id JOIN lesson l ON l.id = r.lesson_id
+            'SELECT COALESCE(SUM(m.size), 0)::bigint FROM (SELECT DISTINCT i.media_id FROM copy_media i
+                JOIN work_copy w ON w.id = i.copy_id JOIN round r ON r.id = w.round_id
+                JOIN lesson l ON l.id = r.lesson_id
              WHERE l.class_id = ?) c JOIN media m ON m.id = c.media_id',
             [$classId],
         );
@@ -93,8 +101,10 @@ final readonly class MediaReader
         foreach (
             Row::all(
                 $this->db->fetchAllAssociative(
-                    'SELECT m.id, m.digest FROM media m WHERE m.made_at < ? AND NOT EXISTS (SELECT 1 FROM original_media u WHERE u.media_id = m.id)
-                AND NOT EXISTS (SELECT 1 FROM sheet_media u WHERE u.media_id = m.id) AND NOT EXISTS (SELECT 1 FROM copy_media i WHERE i.media_id = m.id) ORDER BY m.made_at LIMIT ?',
+                    'SELECT m.id, m.digest FROM media m WHERE m.made_at < ? AND NOT EXISTS (SELECT 1
+                        FROM original_media u WHERE u.media_id = m.id)
+                AND NOT EXISTS (SELECT 1 FROM sheet_media u WHERE u.media_id = m.id) AND NOT EXISTS (SELECT 1
+                  FROM copy_media i WHERE i.media_id = m.id) ORDER BY m.made_at LIMIT ?',
                     [$before, $most],
                 ),
             ) as $row

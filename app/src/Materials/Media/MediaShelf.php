@@ -17,12 +17,14 @@ use FreshHuddle\App\Worker\Forgets;
 use Symfony\Component\Uid\Uuid;
 
 /**
- * Keeps pictures and recordings: the bytes in the file store, once however often they come in, and a row for each teacher
- * who has them.
+ * Keeps pictures and recordings: the bytes in the file store, once however often they come in, and a row for each
+ * teacher who has them.
  */
 final readonly class MediaShelf implements Forgets
 {
-    /** What stands nowhere is kept so long all the same: somebody may be about to put it in, or think again. Seconds. */
+    /**
+     * What stands nowhere is kept so long all the same: somebody may be about to put it in, or think again. Seconds.
+     */
     private const UNUSED = 7 * 86_400;
     private const MOST_AT_ONCE = 500;
     /** A file that has not become whole by then never will. Seconds. */
@@ -111,7 +113,8 @@ final readonly class MediaShelf implements Forgets
     }
 
     /**
-     * Pictures and recordings that stand in no original and no copy any more go, and their bytes with the last who had them.
+     * Pictures and recordings that stand in no original and no copy any more go, and their bytes with the last who had
+     * them.
      */
     public function forgetOld(): void
     {

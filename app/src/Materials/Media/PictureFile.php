@@ -11,8 +11,8 @@ use Intervention\Image\Drivers\Gd\Encoders\WebpEncoder;
 use Intervention\Image\ImageManager;
 
 /**
- * Pictures are drawn anew, pixel by pixel: what else was in the file (where a photo was taken, by which device) is gone,
- * and whatever is no picture never gets out again.
+ * Pictures are drawn anew, pixel by pixel: what else was in the file (where a photo was taken, by which device) is
+ * gone, and whatever is no picture never gets out again.
  */
 final readonly class PictureFile
 {

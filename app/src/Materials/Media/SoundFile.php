@@ -7,8 +7,8 @@ namespace FreshHuddle\App\Materials\Media;
 use FreshHuddle\App\Materials\Exception\MaterialsRefused;
 
 /**
- * Recordings are told by what is in them. What a browser has just recorded does not say how long it is; then its size must
- * do.
+ * Recordings are told by what is in them. What a browser has just recorded does not say how long it is; then its size
+ * must do.
  */
 final readonly class SoundFile
 {
@@ -72,7 +72,8 @@ final readonly class SoundFile
     }
 
     /**
-     * MP4 in pieces, as browsers record it (ISO 14496-12, movie fragments): what its tracks are stands in their handlers.
+     * MP4 in pieces, as browsers record it (ISO 14496-12, movie fragments): what its tracks are stands in their
+     * handlers.
      */
     private function pieces(string $bytes): ?ReadMedia
     {

@@ -5,7 +5,8 @@ declare(strict_types=1);
 namespace FreshHuddle\App\Materials\Media;
 
 /**
- * Whether a recording is one from its first byte to its last: nothing is missing at its end, and nothing else hangs on it.
+ * Whether a recording is one from its first byte to its last: nothing is missing at its end, and nothing else hangs on
+ * it.
  *
  * Complexity: O(bytes)
  */
@@ -175,7 +176,8 @@ final readonly class SoundWhole
     }
 
     /**
-     * @return array{id: string, size: int|null, at: int}|null its id, how long it is (null: it does not say), and where what is in it begins
+     * @return array{id: string, size: int|null, at: int}|null its id, how long it is (null: it does not say), and where
+     *                                                         what is in it begins
      */
     private static function element(string $bytes, int $at): ?array
     {

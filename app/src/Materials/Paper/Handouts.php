@@ -21,8 +21,8 @@ use FreshHuddle\Core\Materials\HandOutWay;
 use FreshHuddle\Core\Materials\Original;
 
 /**
- * Puts a round on paper. Variants that go by what the class list says of students are not named there: a wall need not know
- * who gets the simpler text.
+ * Puts a round on paper. Variants that go by what the class list says of students are not named there: a wall need not
+ * know who gets the simpler text.
  */
 final readonly class Handouts
 {

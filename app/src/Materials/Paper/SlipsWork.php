@@ -14,8 +14,8 @@ use FreshHuddle\App\Print\Paper;
 use FreshHuddle\Core\Materials\HandOutWay;
 
 /**
- * Slips of a large class: some pages at a time, put together at the end. They are printed as the class was when they were
- * asked for.
+ * Slips of a large class: some pages at a time, put together at the end. They are printed as the class was when they
+ * were asked for.
  */
 final readonly class SlipsWork implements JobWork
 {

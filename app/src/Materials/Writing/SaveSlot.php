@@ -12,9 +12,11 @@ final readonly class SaveSlot
     /**
      * @param string   $save  a fresh UUID for each save; the same again when the same save is sent again
      * @param string   $base  what the writing began from: what the page last knew to be saved
-     * @param string   $text  what is to be saved: the text, or for slots that hold things (cards, ticks, cells …) a JSON object
+     * @param string   $text  what is to be saved: the text, or for slots that hold things (cards, ticks, cells …) a
+     *                        JSON object
      *                        of them (docs/formats/slot-values.schema.json)
-     * @param int|null $caret where in it the writer is: signs (Unicode code points) in front of the caret; null where that
+     * @param int|null $caret where in it the writer is: signs (Unicode code points) in front of the caret; null where
+     *                        that
      *                        says nothing
      */
     public function __construct(

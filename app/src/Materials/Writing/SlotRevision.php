@@ -8,7 +8,8 @@ use Doctrine\ORM\Mapping as ORM;
 use FreshHuddle\App\Materials\HandOut\WorkCopy;
 
 /**
- * What a slot held before: a row for each author’s stretch of writing; below zero, what did not fit. Written by Writing.
+ * What a slot held before: a row for each author’s stretch of writing; below zero, what did not fit. Written by
+ * Writing.
  */
 #[ORM\Entity]
 class SlotRevision

@@ -19,8 +19,8 @@ use Symfony\Component\DependencyInjection\Attribute\Target;
 use Symfony\Component\RateLimiter\RateLimiterFactoryInterface;
 
 /**
- * Saves slots. By hand: it is what happens most, hundreds of times a second, and two who write in one slot come one after
- * the other on its row.
+ * Saves slots. By hand: it is what happens most, hundreds of times a second, and two who write in one slot come one
+ * after the other on its row.
  */
 final readonly class SlotStore implements Forgets
 {
@@ -49,7 +49,8 @@ final readonly class SlotStore implements Forgets
     /**
      * @param bool $apart it is a step of its own in the history, whoever wrote last
      *
-     * @return array{string|null, AnswerView} what stood there before, null if this save was done before; and what stands
+     * @return array{string|null, AnswerView} what stood there before, null if this save was done before; and what
+     *                                        stands
      *                                        there now
      */
     public function save(
@@ -88,7 +89,8 @@ final readonly class SlotStore implements Forgets
     {
         $this->db->executeStatement(
             "INSERT INTO slot_answer (copy_id, slot, owner, text, revision, author, at, share)
-             SELECT :to, slot, CASE WHEN owner = copy_id THEN :to ELSE owner END, text, 1, author, at, share FROM slot_answer
+             SELECT :to, slot, CASE WHEN owner = copy_id THEN :to ELSE owner END, text, 1, author, at, share
+               FROM slot_answer
              WHERE copy_id = :from AND text <> '' AND (:all OR owner = copy_id OR owner = ANY(:owners::uuid[]))",
             [
                 'to' => $toCopy,
@@ -102,19 +104,25 @@ final readonly class SlotStore implements Forgets
     /**
      * A copy, and whose it is: of those who sit at its table while groups are out, or sat there when that ended.
      *
-     * @return array{lesson: string, time: CopyTime, way: HandOutWay, members: list<Member>, pages: array<array-key, mixed>}|null
+     * @return array{lesson: string, time: CopyTime, way: HandOutWay, members: list<Member>, pages: array<array-key,
+     *   mixed>}|null
      */
     public function copy(string $copyId): ?array
     {
         $row = $this->db->fetchAssociative(
             'SELECT c.pages, c.way, r.lesson_id, '.
                 CopyTimes::COLUMNS.
-                ", (SELECT COALESCE(jsonb_agg(jsonb_build_array(m.student_id, m.number, m.role) ORDER BY m.position, m.number), '[]') FROM (
-                        SELECT c.student_id, 0 AS position, COALESCE(s.number, 1) AS number, COALESCE(s.role, '') AS role
-                        FROM (VALUES (1)) AS one (n) LEFT JOIN run_last_seat s ON s.run_id = u.id AND s.student_id = c.student_id WHERE c.student_id IS NOT NULL
+                ", (SELECT COALESCE(jsonb_agg(jsonb_build_array(m.student_id, m.number, m.role)
+                    ORDER BY m.position, m.number), '[]') FROM (
+                        SELECT c.student_id, 0 AS position, COALESCE(s.number, 1) AS number, COALESCE(s.role, '')
+                          AS role
+                        FROM (VALUES (1)) AS one (n) LEFT JOIN run_last_seat s ON s.run_id = u.id
+                          AND s.student_id = c.student_id WHERE c.student_id IS NOT NULL
                         UNION ALL
-                        SELECT s.student_id, g.position, s.number, s.role FROM run_group g JOIN run_last_seat s ON s.run_group_id = g.id
-                        WHERE g.run_id = u.id AND c.student_id IS NULL AND (c.group_id IS NULL OR g.group_id = c.group_id)
+                        SELECT s.student_id, g.position, s.number, s.role FROM run_group g
+                          JOIN run_last_seat s ON s.run_group_id = g.id
+                        WHERE g.run_id = u.id AND c.student_id IS NULL AND (c.group_id IS NULL
+                          OR g.group_id = c.group_id)
                     ) m) AS members
              FROM work_copy c ".
                 CopyTimes::FROM.
@@ -158,7 +166,8 @@ final readonly class SlotStore implements Forgets
     }
 
     /**
-     * @return array{string, AnswerView}|null what stood there before, and what stands there now; null if this save was done before
+     * @return array{string, AnswerView}|null what stood there before, and what stands there now; null if this save was
+     *                                        done before
      */
     private function write(
         string $copyId,
@@ -184,7 +193,8 @@ final readonly class SlotStore implements Forgets
         }
         $key = [$copyId, $block->id, $owner];
         $this->db->executeStatement(
-            "INSERT INTO slot_answer (copy_id, slot, owner, text, revision, author, at) VALUES (?, ?, ?, '', 0, ?, ?) ON CONFLICT DO NOTHING",
+            "INSERT INTO slot_answer (copy_id, slot, owner, text, revision, author, at) VALUES (?, ?, ?, '', 0, ?, ?)
+                ON CONFLICT DO NOTHING",
             [...$key, $author, $now],
         );
         $row = $this->db->fetchAssociative(
@@ -197,12 +207,14 @@ final readonly class SlotStore implements Forgets
         $answer = (new AnswerView($block->id, $owner, $text, $saved->revision + 1, $author, $now))->in($block);
         if ($saved->revision > 0 && ($apart || $saved->author !== $author || $now - $saved->at > self::STRETCH)) {
             $this->db->executeStatement(
-                'INSERT INTO slot_revision (copy_id, slot, owner, revision, text, author, at) VALUES (?, ?, ?, ?, ?, ?, ?)',
+                'INSERT INTO slot_revision (copy_id, slot, owner, revision, text, author, at)
+                    VALUES (?, ?, ?, ?, ?, ?, ?)',
                 [...$key, $saved->revision, $saved->text, $saved->author, $saved->at],
             );
         }
         $this->db->executeStatement(
-            'UPDATE slot_answer SET text = ?, revision = ?, author = ?, at = ?, share = ? WHERE copy_id = ? AND slot = ? AND owner = ?',
+            'UPDATE slot_answer SET text = ?, revision = ?, author = ?, at = ?, share = ? WHERE copy_id = ?
+                AND slot = ? AND owner = ?',
             [$text, $answer->revision, $author, $now, $answer->share, ...$key],
         );
 
@@ -210,8 +222,8 @@ final readonly class SlotStore implements Forgets
     }
 
     /**
-     * What two people wrote at once can be more than a slot holds. It then holds its beginning, so that it can always be
-     * shortened and gone on with, and the whole of it is kept in the history.
+     * What two people wrote at once can be more than a slot holds. It then holds its beginning, so that it can always
+     * be shortened and gone on with, and the whole of it is kept in the history.
      *
      * @param list<string> $key
      */

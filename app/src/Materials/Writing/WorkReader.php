@@ -19,8 +19,8 @@ use FreshHuddle\Core\Materials\Member;
 use FreshHuddle\Core\Materials\SlotAccess;
 
 /**
- * Copies with all that stands in them. By hand: all copies of a round with all their answers come in two round trips, as
- * many as 1,200, every time a page looks again.
+ * Copies with all that stands in them. By hand: all copies of a round with all their answers come in two round trips,
+ * as many as 1,200, every time a page looks again.
  */
 final readonly class WorkReader
 {
@@ -44,7 +44,8 @@ final readonly class WorkReader
         foreach (
             Row::all(
                 $this->db->fetchAllAssociative(
-                    'SELECT a.* FROM slot_answer a JOIN work_copy c ON c.id = a.copy_id WHERE c.round_id = ? ORDER BY a.at',
+                    'SELECT a.* FROM slot_answer a JOIN work_copy c ON c.id = a.copy_id WHERE c.round_id = ?
+                        ORDER BY a.at',
                     [$roundId],
                 ),
             ) as $row
@@ -118,8 +119,8 @@ final readonly class WorkReader
     }
 
     /**
-     * The copies that were a student's, or of a group they were in, in other lessons of the class than the one it is in; the
-     * latest first.
+     * The copies that were a student's, or of a group they were in, in other lessons of the class than the one it is
+     * in; the latest first.
      *
      * @param int $now milliseconds since 1970
      *
@@ -131,17 +132,25 @@ final readonly class WorkReader
         foreach (
             Row::all(
                 $this->db->fetchAllAssociative(
-                    'SELECT c.id, c.title, l.title AS lesson, (EXTRACT(EPOCH FROM COALESCE(l.starts_at, l.created_at)) * 1000)::bigint AS starts_at, '.
+                    'SELECT c.id, c.title, l.title AS lesson, (EXTRACT(EPOCH
+                        FROM COALESCE(l.starts_at, l.created_at)) * 1000)::bigint AS starts_at, '.
                         CopyTimes::COLUMNS.
                         ",
-                    (SELECT COALESCE(jsonb_agg(jsonb_build_array(s.student_id, s.name) ORDER BY g.position, s.number), '[]') FROM run_group g JOIN run_last_seat s ON s.run_group_id = g.id
-                     WHERE g.run_id = u.id AND CASE WHEN c.student_id IS NOT NULL THEN s.student_id = c.student_id ELSE c.group_id IS NULL OR g.group_id = c.group_id END) AS members
+                    (SELECT COALESCE(jsonb_agg(jsonb_build_array(s.student_id, s.name)
+                      ORDER BY g.position, s.number), '[]') FROM run_group g
+                      JOIN run_last_seat s ON s.run_group_id = g.id
+                     WHERE g.run_id = u.id
+                       AND CASE WHEN c.student_id IS NOT NULL THEN s.student_id = c.student_id ELSE c.group_id IS NULL
+                       OR g.group_id = c.group_id END) AS members
              FROM work_copy c ".
                         CopyTimes::FROM.
                         ' JOIN school_class k ON k.id = l.class_id
-             WHERE l.class_id = :class AND l.removed_at IS NULL AND NOT l.template AND l.id IS DISTINCT FROM k.current_lesson_id
-               AND (c.student_id = :student OR (c.student_id IS NULL AND EXISTS (SELECT 1 FROM run_group g JOIN run_last_seat s ON s.run_group_id = g.id
-                    WHERE g.run_id = u.id AND s.student_id = :student AND (c.group_id IS NULL OR g.group_id = c.group_id))))
+             WHERE l.class_id = :class AND l.removed_at IS NULL AND NOT l.template AND l.id IS DISTINCT
+               FROM k.current_lesson_id
+               AND (c.student_id = :student OR (c.student_id IS NULL AND EXISTS (SELECT 1 FROM run_group g
+                 JOIN run_last_seat s ON s.run_group_id = g.id
+                    WHERE g.run_id = u.id AND s.student_id = :student AND (c.group_id IS NULL
+                      OR g.group_id = c.group_id))))
              ORDER BY l.starts_at DESC NULLS LAST, r.number DESC, c.title LIMIT '.
                         self::EARLIER,
                     ['class' => $classId, 'student' => $studentId],
@@ -182,8 +191,10 @@ final readonly class WorkReader
         foreach (
             Row::all(
                 $this->db->fetchAllAssociative(
-                    'SELECT g.group_id, s.student_id, s.number, s.role FROM (SELECT id FROM run WHERE round_id = ? AND NOT taken_back ORDER BY attempt DESC LIMIT 1) u
-             JOIN run_group g ON g.run_id = u.id JOIN run_last_seat s ON s.run_group_id = g.id ORDER BY g.position, s.number',
+                    'SELECT g.group_id, s.student_id, s.number, s.role FROM (SELECT id FROM run WHERE round_id = ?
+                        AND NOT taken_back ORDER BY attempt DESC LIMIT 1) u
+             JOIN run_group g ON g.run_id = u.id JOIN run_last_seat s ON s.run_group_id = g.id
+               ORDER BY g.position, s.number',
                     [$roundId],
                 ),
             ) as $row
@@ -265,7 +276,8 @@ final readonly class WorkReader
      * @param array{list<PageView>, list<BlockHtml>, array<string, Block>} $pages
      * @param list<AnswerView>                                             $answers
      * @param list<MarginNoteView>                                         $notes
-     * @param list<Member>|null                                            $members of its group; null where no slot asks
+     * @param list<Member>|null                                            $members of its group; null where no slot
+     *                                                                              asks
      */
     private static function view(
         Row $row,

@@ -178,7 +178,8 @@ final readonly class Writing
     }
 
     /**
-     * @throws MaterialsRefused if the copy is not open to this student, or the picture stands only where they may not look
+     * @throws MaterialsRefused if the copy is not open to this student, or the picture stands only where they may not
+     *                          look
      */
     public function mustSeePicture(string $copyId, string $studentId, string $media): void
     {
@@ -343,7 +344,8 @@ final readonly class Writing
     }
 
     /**
-     * @return array{lesson: string, time: CopyTime, way: HandOutWay, members: list<Member>, pages: array<array-key, mixed>}
+     * @return array{lesson: string, time: CopyTime, way: HandOutWay, members: list<Member>, pages: array<array-key,
+     *   mixed>}
      *
      * @throws MaterialsRefused if the copy is not open to this student
      */

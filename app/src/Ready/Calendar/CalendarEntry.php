@@ -9,8 +9,8 @@ use FreshHuddle\App\Account\Teacher;
 use FreshHuddle\Core\Ready\Calendar\Entry;
 
 /**
- * What a teacher's calendar has been told of a thing: changes carry a higher number, and what is gone is cancelled under the
- * name it had. Written by CalendarFeeds.
+ * What a teacher's calendar has been told of a thing: changes carry a higher number, and what is gone is cancelled
+ * under the name it had. Written by CalendarFeeds.
  */
 #[ORM\Entity]
 class CalendarEntry

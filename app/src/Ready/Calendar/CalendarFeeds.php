@@ -15,8 +15,8 @@ use Sabre\VObject\Component\VCalendar;
 use Symfony\Component\DependencyInjection\Attribute\Autowire;
 
 /**
- * Teachers' lessons as calendars (RFC 5545): at a secret address that can be renewed, and as a file of one lesson. Rooms
- * are entries of their own only where that is asked for.
+ * Teachers' lessons as calendars (RFC 5545): at a secret address that can be renewed, and as a file of one lesson.
+ * Rooms are entries of their own only where that is asked for.
  */
 final readonly class CalendarFeeds
 {
@@ -86,7 +86,8 @@ final readonly class CalendarFeeds
                     $this->em->remove($gone);
                     continue;
                 }
-                // A room isn't gone because this calendar didn't ask for rooms: it is cancelled here, and kept for those that do.
+                // A room isn't gone because this calendar didn't ask for rooms: it is cancelled here, and kept for
+                // those that do.
                 $isUnasked = !$withRooms && LessonEntries::isRoom($gone->uid);
                 if (!$isUnasked) {
                     $gone->cancel($now);

@@ -18,8 +18,8 @@ use FreshHuddle\Core\Rooms\RoomPurpose;
 use FreshHuddle\Core\Roster\Export\SafeCsv;
 
 /**
- * The whole set-up of a round for other programs: who sits where, what they carry, where they meet and what they work on.
- * See docs/formats/set-up.schema.json and set-up.csv.md.
+ * The whole set-up of a round for other programs: who sits where, what they carry, where they meet and what they work
+ * on. See docs/formats/set-up.schema.json and set-up.csv.md.
  */
 final readonly class SetUpExport
 {
@@ -35,7 +35,8 @@ final readonly class SetUpExport
     /**
      * A line for each student.
      *
-     * @param string|null $origin of the address students type, such as https://school.example, for a file with everybody's personal
+     * @param string|null $origin of the address students type, such as https://school.example, for a file with
+     *                            everybody's personal
      *                            code: whoever has it comes in as them; null: without codes
      */
     public function csv(Round $round, ?string $origin): string
@@ -196,7 +197,8 @@ final readonly class SetUpExport
     }
 
     /**
-     * @return array{RoomView|null, array<int, RoomView>} of the main session; and by the place of the group on the floor, from 0
+     * @return array{RoomView|null, array<int, RoomView>} of the main session; and by the place of the group on the
+     *                                                    floor, from 0
      */
     private function rooms(Round $round): array
     {

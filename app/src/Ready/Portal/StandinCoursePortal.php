@@ -8,8 +8,8 @@ use Symfony\Contracts\HttpClient\Exception\ExceptionInterface;
 use Symfony\Contracts\HttpClient\HttpClientInterface;
 
 /**
- * The course portal that ships with the product, over HTTP. Its answers are checked as a stranger's would be: nothing of
- * them but plain ids, numbers and the texts we sent is ever shown.
+ * The course portal that ships with the product, over HTTP. Its answers are checked as a stranger's would be: nothing
+ * of them but plain ids, numbers and the texts we sent is ever shown.
  */
 final readonly class StandinCoursePortal implements CoursePortal
 {

@@ -10,8 +10,8 @@ use FreshHuddle\App\Lesson\Round;
 use Symfony\Component\EventDispatcher\Attribute\AsEventListener;
 
 /**
- * A lesson begun from another sends what that one sent, of its own: the same unit, counted or not, and due as long after it as
- * it was there.
+ * A lesson begun from another sends what that one sent, of its own: the same unit, counted or not, and due as long
+ * after it as it was there.
  */
 #[AsEventListener]
 final readonly class OnLessonBegun

@@ -8,7 +8,8 @@ use Doctrine\ORM\Mapping as ORM;
 use FreshHuddle\App\Lesson\Round;
 
 /**
- * What of a round is to be sent: a post to each group in the course portal, a letter to each student. Written by Sendings.
+ * What of a round is to be sent: a post to each group in the course portal, a letter to each student. Written by
+ * Sendings.
  */
 #[ORM\Entity]
 class Sending

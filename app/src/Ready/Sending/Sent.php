@@ -8,8 +8,9 @@ use Doctrine\ORM\Mapping as ORM;
 use FreshHuddle\App\Lesson\Round;
 
 /**
- * What has gone out to a group or a student, and as what it is known there: once a target and kind. Its own id is the key it
- * is sent under, and stands before anything is sent, so that what is sent again is known again. Written by SentStore.
+ * What has gone out to a group or a student, and as what it is known there: once a target and kind. Its own id is the
+ * key it is sent under, and stands before anything is sent, so that what is sent again is known again. Written by
+ * SentStore.
  */
 #[ORM\Entity]
 #[ORM\UniqueConstraint(name: 'sent_once', columns: ['round_id', 'kind', 'target'])]

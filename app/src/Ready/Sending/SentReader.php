@@ -48,7 +48,8 @@ final readonly class SentReader
             ),
             Row::all(
                 $this->db->fetchAllAssociative(
-                    "SELECT s.id, s.kind, s.target, COALESCE(g.name, '') AS name, s.their_id, s.digest, s.address, s.audience, s.due_at, s.arrived, s.failure, s.at
+                    "SELECT s.id, s.kind, s.target, COALESCE(g.name, '')
+                        AS name, s.their_id, s.digest, s.address, s.audience, s.due_at, s.arrived, s.failure, s.at
                  FROM sent s LEFT JOIN work_group g ON g.id = s.target WHERE s.round_id = ? ORDER BY s.id",
                     [$roundId],
                 ),

@@ -10,8 +10,8 @@ use FreshHuddle\App\Ready\Portal\Posting;
 use Symfony\Component\Uid\Uuid;
 
 /**
- * Notes what has gone out. By hand: two workers that send the same thing must note it once, under one key, before they send
- * it; and a list of 400 letters is noted one by one while it goes out.
+ * Notes what has gone out. By hand: two workers that send the same thing must note it once, under one key, before they
+ * send it; and a list of 400 letters is noted one by one while it goes out.
  */
 final readonly class SentStore
 {
@@ -25,7 +25,8 @@ final readonly class SentStore
     public function key(string $roundId, SentKind $kind, string $target): string
     {
         $this->db->executeStatement(
-            'INSERT INTO sent (id, round_id, kind, target) VALUES (?, ?, ?, ?) ON CONFLICT (round_id, kind, target) DO NOTHING',
+            'INSERT INTO sent (id, round_id, kind, target) VALUES (?, ?, ?, ?) ON CONFLICT (round_id, kind, target)
+                DO NOTHING',
             [Uuid::v7()->toRfc4122(), $roundId, $kind->value, $target],
         );
         $key = $this->db->fetchOne('SELECT id FROM sent WHERE round_id = ? AND kind = ? AND target = ?', [
@@ -96,7 +97,8 @@ final readonly class SentStore
     public function cameBack(string $key, string $address, string $why): ?string
     {
         $lesson = $this->db->fetchOne(
-            "UPDATE sent SET arrived = false, failure = ? FROM round r WHERE r.id = sent.round_id AND sent.id = ? AND sent.kind = 'letter' AND sent.address = ? RETURNING r.lesson_id",
+            "UPDATE sent SET arrived = false, failure = ? FROM round r WHERE r.id = sent.round_id AND sent.id = ?
+                AND sent.kind = 'letter' AND sent.address = ? RETURNING r.lesson_id",
             [mb_substr($why, 0, 200), $key, $address],
         );
 

@@ -15,8 +15,8 @@ use FreshHuddle\Core\Message;
 use Symfony\Component\DependencyInjection\Attribute\Autowire;
 
 /**
- * What each student with an address is written of a round: where they sit, what they carry, and their own way in. Nothing
- * of anybody else.
+ * What each student with an address is written of a round: where they sit, what they carry, and their own way in.
+ * Nothing of anybody else.
  */
 final readonly class StudentLetters
 {

@@ -34,9 +34,11 @@ final readonly class SetUpReader
     public function of(string $lessonId): ?SetUpView
     {
         $row = $this->db->fetchAssociative(
-            "SELECT s.id, s.round_id, s.done_at IS NULL AS running, count(*) AS of, count(*) FILTER (WHERE t.state = 'done') AS done,
+            "SELECT s.id, s.round_id, s.done_at IS NULL AS running, count(*)
+                AS of, count(*) FILTER (WHERE t.state = 'done') AS done,
                     (array_agg(t.says ORDER BY t.due_at, t.position) FILTER (WHERE t.state = 'waiting'))[1] AS now
-             FROM set_up s JOIN set_up_step t ON t.set_up_id = s.id WHERE s.lesson_id = ? GROUP BY s.id ORDER BY s.id DESC LIMIT 1",
+             FROM set_up s JOIN set_up_step t ON t.set_up_id = s.id WHERE s.lesson_id = ? GROUP BY s.id
+               ORDER BY s.id DESC LIMIT 1",
             [$lessonId],
         );
         if (false === $row) {
@@ -55,7 +57,8 @@ final readonly class SetUpReader
                 ? []
                 : Row::all(
                     $this->db->fetchAllAssociative(
-                        'SELECT position, group_id, says, failure, state FROM set_up_step WHERE set_up_id = ? AND failure IS NOT NULL ORDER BY position LIMIT '.
+                        'SELECT position, group_id, says, failure, state FROM set_up_step WHERE set_up_id = ?
+                            AND failure IS NOT NULL ORDER BY position LIMIT '.
                             self::MOST_SHOWN,
                         [$row->text('id')],
                     ),

@@ -14,8 +14,8 @@ use FreshHuddle\Core\Ready\SetUp\SetUpStep;
 use Symfony\Component\Uid\Uuid;
 
 /**
- * Writes set-up lists that are carried out. By hand: two people who press at once begin one, and each of up to 600 steps is
- * noted the moment it is done.
+ * Writes set-up lists that are carried out. By hand: two people who press at once begin one, and each of up to 600
+ * steps is noted the moment it is done.
  */
 final readonly class SetUpStore
 {
@@ -59,9 +59,11 @@ final readonly class SetUpStore
                     ];
                 }
                 $this->db->executeStatement(
-                    "INSERT INTO set_up_step (set_up_id, position, kind, group_id, subject, ids, count, round_id, says, state)
+                    "INSERT INTO set_up_step (set_up_id, position, kind, group_id, subject, ids, count, round_id,
+                        says, state)
                      SELECT ?, position, kind, group_id, subject, ids, count, round_id, says, 'waiting'
-                     FROM jsonb_to_recordset(?) AS s (position int, kind text, group_id uuid, subject text, ids jsonb, count int, round_id uuid, says text)",
+                     FROM jsonb_to_recordset(?) AS s (position int, kind text, group_id uuid, subject text, ids jsonb,
+                       count int, round_id uuid, says text)",
                     [$id, json_encode($rows, \JSON_THROW_ON_ERROR)],
                 );
             });
@@ -86,7 +88,8 @@ final readonly class SetUpStore
     public function failed(string $setUpId, int $position, string $why, ?int $dueAt): void
     {
         $this->db->executeStatement(
-            'UPDATE set_up_step SET state = ?, tries = tries + 1, failure = ?, due_at = ? WHERE set_up_id = ? AND position = ?',
+            'UPDATE set_up_step SET state = ?, tries = tries + 1, failure = ?, due_at = ? WHERE set_up_id = ?
+                AND position = ?',
             [
                 (null === $dueAt ? StepState::Failed : StepState::Waiting)->value,
                 mb_substr($why, 0, 200),
@@ -106,7 +109,8 @@ final readonly class SetUpStore
     {
         return $this->db->transactional(function () use ($setUpId, $position): bool {
             $steps = $this->db->executeStatement(
-                "UPDATE set_up_step SET state = 'waiting', tries = 0, due_at = 0 WHERE set_up_id = ? AND state = 'failed' AND (?::int IS NULL OR position = ?)",
+                "UPDATE set_up_step SET state = 'waiting', tries = 0, due_at = 0 WHERE set_up_id = ?
+                    AND state = 'failed' AND (?::int IS NULL OR position = ?)",
                 [$setUpId, $position, $position],
             );
             if (0 === $steps) {
@@ -119,7 +123,8 @@ final readonly class SetUpStore
                     ]),
                 );
             } catch (UniqueConstraintViolationException) {
-                return false; // another list of the lesson is being carried out: what failed here stands in it, if it is still wanted
+                // another list of the lesson is being carried out: what failed here stands in it, if it is still wanted
+                return false;
             }
 
             return true;

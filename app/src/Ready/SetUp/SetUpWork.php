@@ -27,15 +27,19 @@ use Psr\EventDispatcher\EventDispatcherInterface;
 use Symfony\Component\DependencyInjection\Attribute\AutowireIterator;
 
 /**
- * Carries out a set-up list, step by step, and afterwards looks whether what services said they did is there. The subject of
- * a task is the set-up's id. Broken off anywhere it goes on where it was; a step that fails is tried again alone.
+ * Carries out a set-up list, step by step, and afterwards looks whether what services said they did is there. The
+ * subject of a task is the set-up's id. Broken off anywhere it goes on where it was; a step that fails is tried again
+ * alone.
  */
 final readonly class SetUpWork implements TaskHandler
 {
     public const CARRY_OUT = 'carryOutSetUp';
 
     private const MOST_TRIES = 4;
-    /** So long a worker stays with one list before others have their turn; well below what a worker may hold a task. Milliseconds. */
+    /**
+     * So long a worker stays with one list before others have their turn; well below what a worker may hold a task.
+     * Milliseconds.
+     */
     private const AT_A_TIME = 15_000;
     /** So many steps are asked for at once. */
     private const AT_ONCE = 50;

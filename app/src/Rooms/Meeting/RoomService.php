@@ -30,8 +30,8 @@ interface RoomService
     public function change(string $room, string $name, Allowed $allowed): void;
 
     /**
-     * Nobody is let in any more, and whoever is in it is out of it. Recordings stay. Nothing happens where there is no such
-     * room.
+     * Nobody is let in any more, and whoever is in it is out of it. Recordings stay. Nothing happens where there is no
+     * such room.
      *
      * @throws MeetingServiceFailed
      */
@@ -81,8 +81,8 @@ interface RoomService
     public function setMembers(string $room, array $people): array;
 
     /**
-     * The address that lets the browser that opens it in by a personal link, for a minute. The link alone opens nothing:
-     * whoever gets hold of it is not that person. Asks nobody.
+     * The address that lets the browser that opens it in by a personal link, for a minute. The link alone opens
+     * nothing: whoever gets hold of it is not that person. Asks nobody.
      */
     public function letIn(string $link): string;
 

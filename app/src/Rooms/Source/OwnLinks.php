@@ -10,8 +10,8 @@ use FreshHuddle\App\Rooms\RoomStore;
 use FreshHuddle\Core\Rooms\SourceKind;
 
 /**
- * Links the teacher has; everybody of a room goes in by the same. Who may not enter is not shown it, and that is all that
- * can be done from here.
+ * Links the teacher has; everybody of a room goes in by the same. Who may not enter is not shown it, and that is all
+ * that can be done from here.
  */
 final readonly class OwnLinks implements Source
 {

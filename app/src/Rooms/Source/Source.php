@@ -20,8 +20,8 @@ interface Source
     public static function kind(): SourceKind;
 
     /**
-     * Brings a room about if it is not there yet, and says who may enter: these and nobody else. Safe to do twice; who stays
-     * keeps the way they had.
+     * Brings a room about if it is not there yet, and says who may enter: these and nobody else. Safe to do twice; who
+     * stays keeps the way they had.
      *
      * @param array<string, string>     $people our id of a person => the name to show
      * @param array<string, string|int> $named  what names and addresses are made of, a value a placeholder

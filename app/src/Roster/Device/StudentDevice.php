@@ -9,8 +9,8 @@ use FreshHuddle\App\Roster\SchoolClass;
 use FreshHuddle\App\Roster\Student;
 
 /**
- * A device that speaks for a student until the day is over, the only one or, where the class allows it, one of two: a cookie with a random value, of which only a digest is
- * kept here. Written by StudentDeviceStore.
+ * A device that speaks for a student until the day is over, the only one or, where the class allows it, one of two: a
+ * cookie with a random value, of which only a digest is kept here. Written by StudentDeviceStore.
  */
 #[ORM\Entity]
 #[ORM\Index(name: 'student_device_class', columns: ['class_id'])]
@@ -28,7 +28,10 @@ class StudentDevice
         /** SHA-256 of the cookie's value, in hexadecimal. */
         #[ORM\Column(length: 64, unique: true, options: ['fixed' => true])]
         public string $tokenHash,
-        /** What this device hears; nobody can guess it, and nothing is said on it once the device speaks for nobody or for somebody else. */
+        /**
+         * What this device hears; nobody can guess it, and nothing is said on it once the device speaks for nobody or
+         * for somebody else.
+         */
         #[ORM\Column(length: 32, unique: true)]
         public string $channel,
         #[ORM\Column(type: 'datetimetz_immutable')]

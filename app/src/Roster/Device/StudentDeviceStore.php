@@ -13,8 +13,8 @@ use FreshHuddle\App\Worker\Forgets;
 use Symfony\Component\Uid\Uuid;
 
 /**
- * Which device speaks for which student; of some classes two may. By hand: a claim is a race between devices that the unique
- * indexes decide, and every request of a student reads here.
+ * Which device speaks for which student; of some classes two may. By hand: a claim is a race between devices that the
+ * unique indexes decide, and every request of a student reads here.
  */
 final readonly class StudentDeviceStore implements Forgets
 {
@@ -29,8 +29,8 @@ final readonly class StudentDeviceStore implements Forgets
     }
 
     /**
-     * Lets a device speak for a student, unless as many do as may. A device that spoke for somebody else speaks for this one
-     * from now on; where the name is not to be had, it keeps the one it has.
+     * Lets a device speak for a student, unless as many do as may. A device that spoke for somebody else speaks for
+     * this one from now on; where the name is not to be had, it keeps the one it has.
      *
      * @param string $token the device's cookie; '' for none
      *
@@ -99,7 +99,8 @@ final readonly class StudentDeviceStore implements Forgets
     public function correct(string $studentId, string $isReallyId): bool
     {
         $hash = $this->db->fetchOne(
-            'SELECT token_hash FROM student_device WHERE student_id = ? AND until > now() ORDER BY claimed_at DESC LIMIT 1',
+            'SELECT token_hash FROM student_device WHERE student_id = ? AND until > now() ORDER BY claimed_at DESC
+                LIMIT 1',
             [$studentId],
         );
         if (!\is_string($hash)) {
@@ -142,9 +143,11 @@ final readonly class StudentDeviceStore implements Forgets
     public function student(string $token): ?StudentUser
     {
         $row = $this->db->fetchAssociative(
-            'SELECT s.id, s.name, c.id AS class_id, c.name AS class_name, c.current_lesson_id, d.channel, c.cannot_read_yet, c.language, s.picture
+            'SELECT s.id, s.name, c.id AS class_id, c.name AS class_name, c.current_lesson_id, d.channel,
+                c.cannot_read_yet, c.language, s.picture
              FROM student_device d JOIN student s ON s.id = d.student_id JOIN school_class c ON c.id = s.class_id
-             WHERE d.token_hash = ? AND d.until > now() AND s.removed_at IS NULL AND c.archived_at IS NULL AND c.removed_at IS NULL',
+             WHERE d.token_hash = ? AND d.until > now() AND s.removed_at IS NULL AND c.archived_at IS NULL
+               AND c.removed_at IS NULL',
             [hash('sha256', $token)],
         );
         if (false === $row) {
@@ -215,7 +218,8 @@ final readonly class StudentDeviceStore implements Forgets
         if (null !== $why) {
             $this->db->executeStatement(
                 "INSERT INTO ended_device (token_hash, name, why, at)
-                 SELECT d.token_hash, s.name, ?, now() FROM student_device d JOIN student s ON s.id = d.student_id WHERE d.{$which}
+                 SELECT d.token_hash, s.name, ?, now() FROM student_device d JOIN student s ON s.id = d.student_id
+                   WHERE d.{$which}
                  ON CONFLICT (token_hash) DO UPDATE SET name = EXCLUDED.name, why = EXCLUDED.why, at = EXCLUDED.at",
                 [$why->value, $value],
             );
@@ -253,8 +257,10 @@ final readonly class StudentDeviceStore implements Forgets
     private function freeSlot(string $studentId): ?int
     {
         $slot = $this->db->fetchOne(
-            'SELECT n FROM generate_series(1, (SELECT CASE WHEN c.two_devices THEN 2 ELSE 1 END FROM student s JOIN school_class c ON c.id = s.class_id WHERE s.id = :student)) n
-             WHERE NOT EXISTS (SELECT 1 FROM student_device d WHERE d.student_id = :student AND d.slot = n AND d.until > now()) ORDER BY n LIMIT 1',
+            'SELECT n FROM generate_series(1, (SELECT CASE WHEN c.two_devices THEN 2 ELSE 1 END FROM student s
+                JOIN school_class c ON c.id = s.class_id WHERE s.id = :student)) n
+             WHERE NOT EXISTS (SELECT 1 FROM student_device d WHERE d.student_id = :student AND d.slot = n
+               AND d.until > now()) ORDER BY n LIMIT 1',
             ['student' => $studentId],
         );
 

@@ -11,8 +11,8 @@ use FreshHuddle\Core\Roster\Door\DoorWord;
 use FreshHuddle\Core\Roster\Door\NameMatch;
 
 /**
- * How students come in: by the class's door word and their own name, typed. The list of names to press stands here only where
- * the teacher chose so, and only while a lesson of the class is on.
+ * How students come in: by the class's door word and their own name, typed. The list of names to press stands here only
+ * where the teacher chose so, and only while a lesson of the class is on.
  */
 final readonly class Door
 {
@@ -99,7 +99,8 @@ final readonly class Door
     }
 
     /**
-     * Who holds a pass is in by it, unless another device has their name: then they wait until the teacher says who is who.
+     * Who holds a pass is in by it, unless another device has their name: then they wait until the teacher says who is
+     * who.
      */
     private function joinByPass(string $pass, string $token, string $address): string
     {

@@ -14,10 +14,10 @@ use Symfony\Component\RateLimiter\RateLimiterFactoryInterface;
 use Symfony\Component\RateLimiter\Storage\CacheStorage;
 
 /**
- * What slows guessing at the door. A school may sit behind one address, so only what is wrong counts, and what is right is
- * let through whatever else came from there; nginx keeps the pace of an address and of all together beside this. What is
- * right is limited only in how many names an address may take at once: a class gets in within a minute, one script does
- * not take all names in a second, and a page that has to wait tries again by itself.
+ * What slows guessing at the door. A school may sit behind one address, so only what is wrong counts, and what is right
+ * is let through whatever else came from there; nginx keeps the pace of an address and of all together beside this.
+ * What is right is limited only in how many names an address may take at once: a class gets in within a minute, one
+ * script does not take all names in a second, and a page that has to wait tries again by itself.
  */
 final readonly class DoorLimits
 {

@@ -19,13 +19,16 @@ final readonly class DoorReader
     /**
      * @param string $doorWord as it is kept
      *
-     * @return array{id: string, name: string, listed: bool, mode: DoorMode}|null listed: its names stand at the door to be pressed
+     * @return array{id: string, name: string, listed: bool, mode: DoorMode}|null listed: its names stand at the door to
+     *                                                                            be pressed
      */
     public function classBehind(string $doorWord): ?array
     {
         $row = $this->db->fetchAssociative(
-            "SELECT c.id, c.name, c.door, c.names_at_door AND COALESCE(l.watched_at > now() - interval '30 minutes', false) AS listed
-             FROM school_class c LEFT JOIN lesson l ON l.id = c.current_lesson_id WHERE c.door_word = ? AND c.archived_at IS NULL AND c.removed_at IS NULL",
+            "SELECT c.id, c.name, c.door, c.names_at_door AND COALESCE(l.watched_at > now() - interval '30 minutes',
+                false) AS listed
+             FROM school_class c LEFT JOIN lesson l ON l.id = c.current_lesson_id WHERE c.door_word = ?
+               AND c.archived_at IS NULL AND c.removed_at IS NULL",
             [$doorWord],
         );
         if (false === $row) {
@@ -55,8 +58,11 @@ final readonly class DoorReader
             ),
             Row::all(
                 $this->db->fetchAllAssociative(
-                    'SELECT s.id, s.name, s.picture, c.cannot_read_yet AS young, (SELECT COUNT(*) FROM student_device d WHERE d.student_id = s.id AND d.until > now()) >= CASE WHEN c.two_devices THEN 2 ELSE 1 END AS taken
-                 FROM student s JOIN school_class c ON c.id = s.class_id WHERE s.class_id = ? AND s.removed_at IS NULL ORDER BY s.position, s.id',
+                    'SELECT s.id, s.name, s.picture, c.cannot_read_yet AS young, (SELECT COUNT(*)
+                        FROM student_device d WHERE d.student_id = s.id
+                        AND d.until > now()) >= CASE WHEN c.two_devices THEN 2 ELSE 1 END AS taken
+                 FROM student s JOIN school_class c ON c.id = s.class_id WHERE s.class_id = ? AND s.removed_at IS NULL
+                   ORDER BY s.position, s.id',
                     [$classId],
                 ),
             ),
@@ -73,7 +79,8 @@ final readonly class DoorReader
             Row::all(
                 $this->db->fetchAllAssociative(
                     'SELECT s.id, s.name FROM student s WHERE s.class_id = :class AND s.removed_at IS NULL
-             UNION ALL SELECT s.id, o.name FROM student_name o JOIN student s ON s.id = o.student_id WHERE s.class_id = :class AND s.removed_at IS NULL',
+             UNION ALL SELECT s.id, o.name FROM student_name o JOIN student s ON s.id = o.student_id
+               WHERE s.class_id = :class AND s.removed_at IS NULL',
                     ['class' => $classId],
                 ),
             ) as $row

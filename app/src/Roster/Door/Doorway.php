@@ -19,7 +19,8 @@ use Psr\Clock\ClockInterface;
 use Symfony\Component\Uid\Uuid;
 
 /**
- * Where arrivals wait whom the list does not know, or whose name another device has, until the teacher says who they are.
+ * Where arrivals wait whom the list does not know, or whose name another device has, until the teacher says who they
+ * are.
  */
 final readonly class Doorway implements Forgets
 {
@@ -53,7 +54,8 @@ final readonly class Doorway implements Forgets
     {
         return $this->em->wrapInTransaction(function () use ($classId, $typed, $token, $meant, $address): string {
             $class = $this->em->find(SchoolClass::class, $classId) ?? throw RosterRefused::missing();
-            $this->em->lock($class, LockMode::PESSIMISTIC_WRITE); // found and locked in one, an entity that is here already would be read anew
+            // found and locked in one, an entity that is here already would be read anew
+            $this->em->lock($class, LockMode::PESSIMISTIC_WRITE);
             $before = '' === $token ? null : $this->guest($token);
             if (null !== $before) {
                 $this->em->remove($before);
@@ -98,8 +100,8 @@ final readonly class Doorway implements Forgets
     }
 
     /**
-     * Somebody of the list comes: where others have filled the places of that name, one of them goes. Of the same network
-     * the one who waits longest; else of the network that has most of the places.
+     * Somebody of the list comes: where others have filled the places of that name, one of them goes. Of the same
+     * network the one who waits longest; else of the network that has most of the places.
      */
     private function makePlace(SchoolClass $class, string $meant, string $network): void
     {
@@ -129,8 +131,8 @@ final readonly class Doorway implements Forgets
     }
 
     /**
-     * Everybody who waits and is not on the list is turned away, and nobody more of them can wait until it is said otherwise,
-     * or for the rest of the day.
+     * Everybody who waits and is not on the list is turned away, and nobody more of them can wait until it is said
+     * otherwise, or for the rest of the day.
      */
     public function shutOut(SchoolClass $class): void
     {

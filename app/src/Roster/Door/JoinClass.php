@@ -13,7 +13,8 @@ final readonly class JoinClass
      * @param string|null $name    as it was typed
      * @param string|null $student pressed on the list, where there is one
      * @param string|null $pass    of a slip, in place of all that
-     * @param bool        $wait    where the name is not found or taken: wait in the doorway until the teacher says who it is
+     * @param bool        $wait    where the name is not found or taken: wait in the doorway until the teacher says who
+     *                             it is
      */
     public function __construct(
         #[Assert\Length(max: 60, maxMessage: 'roster.no_door_word_that_long')]

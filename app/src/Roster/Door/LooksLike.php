@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace FreshHuddle\App\Roster\Door;
 
 /**
- * Names made to look like another name: signs that look alike in several alphabets, or that nobody can see (Unicode Technical
- * Standard 39). The two joiners are part of how some languages are written.
+ * Names made to look like another name: signs that look alike in several alphabets, or that nobody can see (Unicode
+ * Technical Standard 39). The two joiners are part of how some languages are written.
  */
 final readonly class LooksLike
 {

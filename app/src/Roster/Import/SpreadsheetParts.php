@@ -9,9 +9,9 @@ use FreshHuddle\Core\Roster\Import\Sheet;
 use PhpOffice\PhpSpreadsheet\Reader\Security\XmlScanner;
 
 /**
- * The parts of a spreadsheet that hold a class list: sheets and their texts. Pictures, styles, charts, links to other files
- * and formulas are left out, and what is said to be repeated is bounded before anybody repeats it. Two formats: Office
- * Open XML (ECMA-376, part 1, chapter 18) and OpenDocument (ISO/IEC 26300, part 1, chapter 9).
+ * The parts of a spreadsheet that hold a class list: sheets and their texts. Pictures, styles, charts, links to other
+ * files and formulas are left out, and what is said to be repeated is bounded before anybody repeats it. Two formats:
+ * Office Open XML (ECMA-376, part 1, chapter 18) and OpenDocument (ISO/IEC 26300, part 1, chapter 9).
  */
 final readonly class SpreadsheetParts
 {
@@ -200,7 +200,8 @@ final readonly class SpreadsheetParts
      */
     private static function all(\DOMDocument $in, string $name): array
     {
-        $found = (new \DOMXPath($in))->query("//*[local-name()='{$name}']"); // a list by name would be counted anew with every step
+        // a list by name would be counted anew with every step
+        $found = (new \DOMXPath($in))->query("//*[local-name()='{$name}']");
 
         return false === $found
             ? []

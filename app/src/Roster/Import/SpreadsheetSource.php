@@ -14,8 +14,8 @@ use PhpOffice\PhpSpreadsheet\Reader\Xlsx;
 use PhpOffice\PhpSpreadsheet\Worksheet\Worksheet;
 
 /**
- * Spreadsheets: the first sheet with something in it, values as they were last worked out; no formula is run, for none is
- * read. What could cost more than a class list does is taken out before the file is read (SpreadsheetParts).
+ * Spreadsheets: the first sheet with something in it, values as they were last worked out; no formula is run, for none
+ * is read. What could cost more than a class list does is taken out before the file is read (SpreadsheetParts).
  */
 final readonly class SpreadsheetSource implements ListSource
 {

@@ -42,7 +42,8 @@ final readonly class Invitations
     }
 
     /**
-     * @throws RosterRefused if it is the owner, somebody who helps already, or one too many; 429 after too many letters of
+     * @throws RosterRefused if it is the owner, somebody who helps already, or one too many; 429 after too many letters
+     *                       of
      *                       one teacher, or to one address
      */
     public function invite(Teacher $by, SchoolClass $class, Invite $request): void
@@ -142,8 +143,8 @@ final readonly class Invitations
     }
 
     /**
-     * Whoever holds the link reads the mail of this address, so the account with it is theirs; where there is none, one is
-     * made.
+     * Whoever holds the link reads the mail of this address, so the account with it is theirs; where there is none, one
+     * is made.
      *
      * @throws RosterRefused if the link opens nothing, or no longer, or if a name or password is missing
      */

@@ -90,9 +90,9 @@ final readonly class Alike implements Goal
     }
 
     /**
-     * Where everybody has a value. Numbers: some division of the sorted list into runs is best (a convex function of the
-     * groups' sums is greatest at a corner of their polytope, and corners are runs: Hwang and Rothblum, 2012). Other
-     * values: as if each value had the largest groups to itself.
+     * Where everybody has a value. Numbers: some division of the sorted list into runs is best (a convex function of
+     * the groups' sums is greatest at a corner of their polytope, and corners are runs: Hwang and Rothblum, 2012).
+     * Other values: as if each value had the largest groups to itself.
      */
     private function roundBound(Setting $setting): float
     {

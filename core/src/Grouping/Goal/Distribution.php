@@ -8,8 +8,8 @@ use FreshHuddle\Core\Grouping\Search\Setting;
 
 /**
  * How the values of an attribute are distributed in a class, and how far a group is from that. The distance is of whole
- * distributions, not of means: for numbers the squared distance of the distribution functions, weighted by the gaps between
- * values (Cramér, 1928), for other values that of their shares; both over what it would be for groups of one.
+ * distributions, not of means: for numbers the squared distance of the distribution functions, weighted by the gaps
+ * between values (Cramér, 1928), for other values that of their shares; both over what it would be for groups of one.
  *
  * A *level* is a threshold of a number (a student counts at every threshold their value does not exceed), or one value.
  * With more than 24 distinct numbers the thresholds are the 24-quantiles, each with the gap to the next.
@@ -21,7 +21,8 @@ final readonly class Distribution
 
     /**
      * @param array<int, int> $ranks    student => the first level they count at, without those who have no value
-     * @param list<float>     $weights  of each level; they make the cost of groups of one add up to the number of students
+     * @param list<float>     $weights  of each level; they make the cost of groups of one add up to the number of
+     *                                  students
      * @param list<float>     $shares   of the class at each level, 0 to 1
      * @param bool            $isNumber whoever counts at a level counts at all after it, too
      */
@@ -80,8 +81,8 @@ final readonly class Distribution
     }
 
     /**
-     * The least that groups of these sizes can cost, each level taken alone: its students are handed out one by one to the
-     * group that it costs least, which is best for a sum of convex costs (Gross, 1956).
+     * The least that groups of these sizes can cost, each level taken alone: its students are handed out one by one to
+     * the group that it costs least, which is best for a sum of convex costs (Gross, 1956).
      *
      * @param list<int> $sizes
      *

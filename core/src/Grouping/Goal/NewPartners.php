@@ -14,8 +14,8 @@ use FreshHuddle\Core\Grouping\Search\Setting;
 use FreshHuddle\Core\Message;
 
 /**
- * As few old partners as can be: each time a pair is together it costs how often it was before, in these rounds and, less
- * the longer ago, in the history.
+ * As few old partners as can be: each time a pair is together it costs how often it was before, in these rounds and,
+ * less the longer ago, in the history.
  */
 final readonly class NewPartners implements Goal
 {
@@ -84,8 +84,8 @@ final readonly class NewPartners implements Goal
     }
 
     /**
-     * Of the g groups of one round each is spread over the g groups of another; where it has more than g members some of them
-     * are together again, at least so many pairs.
+     * Of the g groups of one round each is spread over the g groups of another; where it has more than g members some
+     * of them are together again, at least so many pairs.
      */
     private static function togetherAgain(Setting $setting): int
     {
@@ -100,8 +100,8 @@ final readonly class NewPartners implements Goal
     }
 
     /**
-     * So many meetings have to happen; at best each goes to the pair it costs least. A pair's meetings cost its history,
-     * then one more each time.
+     * So many meetings have to happen; at best each goes to the pair it costs least. A pair's meetings cost its
+     * history, then one more each time.
      */
     private static function byMeetings(Setting $setting, int $rounds): float
     {

@@ -8,8 +8,9 @@ use FreshHuddle\Core\Grouping\Search\Seating;
 use FreshHuddle\Core\Grouping\Search\Tally;
 
 /**
- * Meetings of one round. A pair that has met m times in all costs m(m − 1)/2 and m times its history, so that one meeting
- * more costs what stands in the table, and one less saves that less one. Complexity of a swap: O(size of the groups).
+ * Meetings of one round. A pair that has met m times in all costs m(m − 1)/2 and m times its history, so that one
+ * meeting more costs what stands in the table, and one less saves that less one. Complexity of a swap: O(size of the
+ * groups).
  */
 final class PartnersTally implements Tally
 {

@@ -32,7 +32,8 @@ final readonly class Spread implements Goal
     }
 
     /**
-     * Full where no groups of these sizes can be more like the class, empty where they are as a deal at random on average.
+     * Full where no groups of these sizes can be more like the class, empty where they are as a deal at random on
+     * average.
      */
     public function degree(Setting $setting, array $groups): Degree
     {
@@ -47,8 +48,8 @@ final readonly class Spread implements Goal
     }
 
     /**
-     * What a group of this size costs on average when it is dealt: the share at a level of m drawn from v without putting
-     * back has the variance F(1 − F)/m · (v − m)/(v − 1), whatever the level.
+     * What a group of this size costs on average when it is dealt: the share at a level of m drawn from v without
+     * putting back has the variance F(1 − F)/m · (v − m)/(v − 1), whatever the level.
      */
     private function expected(Setting $setting, int $size): float
     {

@@ -319,8 +319,8 @@ final readonly class Balance implements Method
     }
 
     /**
-     * A quick search for a good rotation, then all sequences of arrangements while the limit allows, then on with the search
-     * where they were too many.
+     * A quick search for a good rotation, then all sequences of arrangements while the limit allows, then on with the
+     * search where they were too many.
      *
      * @param list<list<int>>            $groups    the best of one round
      * @param list<float>                $bounds
@@ -379,7 +379,8 @@ final readonly class Balance implements Method
      * @param list<list<list<int>>> $arrangements
      * @param list<float>           $costs        of each, history included
      *
-     * @return array{list<list<list<int>>>|null, bool} a better rotation, if there is one; and whether all were looked at
+     * @return array{list<list<list<int>>>|null, bool} a better rotation, if there is one; and whether all were looked
+     *                                                 at
      */
     private function sequences(
         array $arrangements,

@@ -13,8 +13,8 @@ use FreshHuddle\Core\Grouping\Search\Report;
 use FreshHuddle\Core\Grouping\Search\Setting;
 
 /**
- * One group a table of the seating plan, in the order of the tables' names, numbers in them by their size. Who sits at no
- * table is reported unplaced.
+ * One group a table of the seating plan, in the order of the tables' names, numbers in them by their size. Who sits at
+ * no table is reported unplaced.
  */
 final readonly class ByTable implements Method
 {

@@ -18,8 +18,10 @@ use FreshHuddle\Core\Grouping\Search\Setting;
 use FreshHuddle\Core\Grouping\Search\Start;
 
 /**
- * Places at random, every arrangement that keeps the rules as likely as any other: students are shuffled (Fisher and Yates,
- * 1938) into the seats, and a shuffle that breaks a rule is thrown away. Only where rules are so tight that this takes too
+ * Places at random, every arrangement that keeps the rules as likely as any other: students are shuffled (Fisher and
+ * Yates,
+ * 1938) into the seats, and a shuffle that breaks a rule is thrown away. Only where rules are so tight that this takes
+ * too
  * long, a random walk from one arrangement to the next stands in for it; it comes close to even odds.
  */
 final readonly class Deal implements Method

@@ -22,9 +22,9 @@ use FreshHuddle\Core\Grouping\Shape\Groups;
 use FreshHuddle\Core\Message;
 
 /**
- * Jigsaw (Aronson, 1978): home groups are balanced; in each, the topics are handed out, one after the other, those with the
- * fewest experts so far first; the experts of a topic sit together first and bring it home. Rules about groups by number
- * speak of home groups; who must be together gets the same topic.
+ * Jigsaw (Aronson, 1978): home groups are balanced; in each, the topics are handed out, one after the other, those with
+ * the fewest experts so far first; the experts of a topic sit together first and bring it home. Rules about groups by
+ * number speak of home groups; who must be together gets the same topic.
  */
 final readonly class Jigsaw implements Method
 {

@@ -22,8 +22,9 @@ use FreshHuddle\Core\Message;
 
 /**
  * Snowball, or pyramid discussion (Jordan, 1990): pairs, then fours, then eights. The first round is balanced; in each
- * that follows groups join two by two, and an odd one out joins the smallest. Who joins whom is chosen by the goals. Rules
- * about groups by number speak of the first round. It ends when there is one group, however many rounds were asked for.
+ * that follows groups join two by two, and an odd one out joins the smallest. Who joins whom is chosen by the goals.
+ * Rules about groups by number speak of the first round. It ends when there is one group, however many rounds were
+ * asked for.
  */
 final readonly class Snowball implements Method
 {

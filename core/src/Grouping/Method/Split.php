@@ -23,9 +23,9 @@ use FreshHuddle\Core\Grouping\Shape\Exactly;
 use FreshHuddle\Core\Message;
 
 /**
- * Smaller groups inside groups that are there: nobody leaves theirs. The parts come in the order of the groups they lie in,
- * numbered on from one to the next. Since what a part costs depends on its members alone, each group is split by itself; up
- * to ten students, in the best way there is.
+ * Smaller groups inside groups that are there: nobody leaves theirs. The parts come in the order of the groups they lie
+ * in, numbered on from one to the next. Since what a part costs depends on its members alone, each group is split by
+ * itself; up to ten students, in the best way there is.
  */
 final readonly class Split implements Method
 {
@@ -89,7 +89,8 @@ final readonly class Split implements Method
      * @param list<int>             $sizes   of its parts
      * @param int                   $before  how many parts come before its own
      *
-     * @return array{list<list<int>>, list<Conflict>, bool} parts by numbers of the whole class; or what contradicts; whether
+     * @return array{list<list<int>>, list<Conflict>, bool} parts by numbers of the whole class; or what contradicts;
+     *                                                      whether
      *                                                      no better way is possible
      */
     private function part(
@@ -210,7 +211,8 @@ final readonly class Split implements Method
     }
 
     /**
-     * Who sits in different groups cannot come together by splitting them; nor can anybody go to a part of another group.
+     * Who sits in different groups cannot come together by splitting them; nor can anybody go to a part of another
+     * group.
      *
      * @return list<Conflict>
      */

@@ -7,8 +7,8 @@ namespace FreshHuddle\Core\Grouping\Search;
 use FreshHuddle\Core\Grouping\Goal;
 
 /**
- * Improves arrangements by swaps (simulated annealing: Kirkpatrick, Gelatt and Vecchi, 1983), in runs that get longer: a
- * descent first, then warm starts from the best so far. Every state keeps the rules.
+ * Improves arrangements by swaps (simulated annealing: Kirkpatrick, Gelatt and Vecchi, 1983), in runs that get longer:
+ * a descent first, then warm starts from the best so far. Every state keeps the rules.
  *
  * Complexity: a step costs what a swap changes, whatever n is.
  */

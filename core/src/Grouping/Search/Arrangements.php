@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace FreshHuddle\Core\Grouping\Search;
 
 /**
- * Lists all arrangements of one round that keep the rules. Groups that no rule names are alike: arrangements that differ
- * only in their numbers are listed once.
+ * Lists all arrangements of one round that keep the rules. Groups that no rule names are alike: arrangements that
+ * differ only in their numbers are listed once.
  */
 final class Arrangements
 {

@@ -59,8 +59,8 @@ final class Board
     }
 
     /**
-     * Whether two may change places: they sit in different groups, belong to no unit of several, and sizes and rules stay
-     * kept. Complexity: O(rules they are in).
+     * Whether two may change places: they sit in different groups, belong to no unit of several, and sizes and rules
+     * stay kept. Complexity: O(rules they are in).
      */
     public function allows(int $i, int $j): bool
     {

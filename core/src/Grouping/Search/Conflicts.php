@@ -9,8 +9,9 @@ use FreshHuddle\Core\Grouping\Rule;
 use FreshHuddle\Core\Message;
 
 /**
- * Which rules contradict each other. Each set found is as small as can be: first rules are taken away one by one while the
- * rest still contradicts (deletion filter: Chinneck and Dravnieks, 1991), then smaller sets are tried while there are few.
+ * Which rules contradict each other. Each set found is as small as can be: first rules are taken away one by one while
+ * the rest still contradicts (deletion filter: Chinneck and Dravnieks, 1991), then smaller sets are tried while there
+ * are few.
  */
 final class Conflicts
 {

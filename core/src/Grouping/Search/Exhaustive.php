@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace FreshHuddle\Core\Grouping\Search;
 
 /**
- * The best arrangement of one round for small classes, by looking at all: what a group costs depends on who is in it alone,
- * so the best way to seat the rest is remembered for each set of students left (dynamic programming over subsets: Yeh,
- * “A dynamic programming approach to the complete set partitioning problem”, 1986).
+ * The best arrangement of one round for small classes, by looking at all: what a group costs depends on who is in it
+ * alone, so the best way to seat the rest is remembered for each set of students left (dynamic programming over
+ * subsets: Yeh, “A dynamic programming approach to the complete set partitioning problem”, 1986).
  *
  * Complexity: O(3ⁿ) steps and O(2ⁿ) goal evaluations at most.
  */

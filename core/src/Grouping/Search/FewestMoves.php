@@ -8,10 +8,10 @@ use FreshHuddle\Core\Grouping\Goal;
 use FreshHuddle\Core\Grouping\Problem\Disturbance;
 
 /**
- * Puts a disturbed arrangement right with the fewest moves: tried with none, with one, with two, … (iterative deepening:
- * Korf, 1985). Each step picks something that is wrong and tries every way to mend it, so that with the least number of
- * moves every arrangement there is has been seen; the one with the least goal cost wins, then the one with the most even
- * groups.
+ * Puts a disturbed arrangement right with the fewest moves: tried with none, with one, with two, … (iterative
+ * deepening: Korf, 1985). Each step picks something that is wrong and tries every way to mend it, so that with the
+ * least number of moves every arrangement there is has been seen; the one with the least goal cost wins, then the one
+ * with the most even groups.
  */
 final class FewestMoves
 {

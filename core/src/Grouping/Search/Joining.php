@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace FreshHuddle\Core\Grouping\Search;
 
 /**
- * Joins groups two by two so that it costs least; an odd one out joins the smallest of those that have come about. Up to
- * twelve groups every way is weighed (dynamic programming over the groups left: Bellman, 1962); beyond that groups change
- * partners two at a time for as long as that helps.
+ * Joins groups two by two so that it costs least; an odd one out joins the smallest of those that have come about. Up
+ * to twelve groups every way is weighed (dynamic programming over the groups left: Bellman, 1962); beyond that groups
+ * change partners two at a time for as long as that helps.
  */
 final readonly class Joining
 {
@@ -24,7 +24,8 @@ final readonly class Joining
     /**
      * @param list<list<int>> $groups two or more
      *
-     * @return list<list<int>>|null in the order of the groups they came from; null where no two-by-two keeps everybody apart
+     * @return list<list<int>>|null in the order of the groups they came from; null where no two-by-two keeps everybody
+     *                              apart
      *                              who must be
      *
      * Complexity: up to 12 groups O(2ᵏ·k), for an odd number k times as much; beyond, O(k²) a pass
@@ -159,7 +160,8 @@ final readonly class Joining
         foreach ($costs as $row) {
             $worst += array_sum(array_filter($row, is_finite(...)));
         }
-        $price = static fn (int $a, int $b): float => min($worst, $costs[$a][$b]); // a forbidden pair goes before anything else
+        // a forbidden pair goes before anything else
+        $price = static fn (int $a, int $b): float => min($worst, $costs[$a][$b]);
         $partner = [];
         for ($a = 0; $a < $count; ++$a) {
             if (!isset($partner[$a])) {

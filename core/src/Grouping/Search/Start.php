@@ -71,8 +71,8 @@ final class Start
     }
 
     /**
-     * Whether those who have to be apart can each get a group of their own, as far as the rules about groups go (Hall, 1935):
-     * a matching by augmenting paths. It spares the search from trying all ways to put eleven into ten.
+     * Whether those who have to be apart can each get a group of their own, as far as the rules about groups go (Hall,
+     * 1935): a matching by augmenting paths. It spares the search from trying all ways to put eleven into ten.
      *
      * Complexity: O(sets · size · groups)
      */
@@ -229,8 +229,8 @@ final class Start
     }
 
     /**
-     * Whether the groups' loads still fit under the sizes, whichever group gets which: for every size there are never more
-     * groups that large than the shape has.
+     * Whether the groups' loads still fit under the sizes, whichever group gets which: for every size there are never
+     * more groups that large than the shape has.
      */
     private function hasRoom(int $group, int $more): bool
     {

@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace FreshHuddle\Core\Grouping\Search;
 
 /**
- * Keeps count of what a goal needs, so that a swap is judged by what it changes. Two students in different groups change
- * places; one of them may be a vacancy (a number from n on), which has no value, tag or acquaintance.
+ * Keeps count of what a goal needs, so that a swap is judged by what it changes. Two students in different groups
+ * change places; one of them may be a vacancy (a number from n on), which has no value, tag or acquaintance.
  */
 interface Tally
 {

@@ -20,8 +20,8 @@ final readonly class Exactly implements Shape
     }
 
     /**
-     * Everybody without a seat gets one at a table that has the fewest, as long as it has one left; when all are full, at one
-     * that has the fewest all the same.
+     * Everybody without a seat gets one at a table that has the fewest, as long as it has one left; when all are full,
+     * at one that has the fewest all the same.
      *
      * @param list<int> $seated   a number a table
      * @param int       $students to be seated in all, those who are seated included

@@ -17,7 +17,8 @@ use FreshHuddle\Core\Live\Exception\CommandRefused;
 final readonly class KeepWorking implements Command
 {
     /**
-     * @param bool $asBefore the round goes on as if nobody had called: with its end, and calling back by itself where it did
+     * @param bool $asBefore the round goes on as if nobody had called: with its end, and calling back by itself where
+     *                       it did
      */
     public function __construct(public bool $asBefore = false)
     {

@@ -27,8 +27,8 @@ enum Help: string
     public const MOST_TIMES = 5;
 
     /**
-     * Who is seen in a wrong room is taken out of it; whose page is open is reminded by it; of whom nothing is heard any more
-     * everything is tried. Who never came, has no seat or is on the way cannot be helped so.
+     * Who is seen in a wrong room is taken out of it; whose page is open is reminded by it; of whom nothing is heard
+     * any more everything is tried. Who never came, has no seat or is on the way cannot be helped so.
      */
     public static function for(Whereabouts $where): ?self
     {

@@ -10,8 +10,8 @@ use FreshHuddle\Core\Lesson\RoundState;
 use FreshHuddle\Core\Live\Evidence;
 
 /**
- * Who was taken aside in a round, put back, given another seat or fetched, as its events have made it: what the table says
- * is this fold. Sending out begins anew. Seats are not in it: a floor keeps them.
+ * Who was taken aside in a round, put back, given another seat or fetched, as its events have made it: what the table
+ * says is this fold. Sending out begins anew. Seats are not in it: a floor keeps them.
  */
 final readonly class Moves
 {

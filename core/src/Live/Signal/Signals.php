@@ -8,8 +8,8 @@ use FreshHuddle\Core\Lesson\Event;
 use FreshHuddle\Core\Lesson\EventKind;
 
 /**
- * Calls, visits and chalk marks of a round as its events have made them: what the tables say is this fold, and can be worked
- * out again from the events at any time. Sending out begins anew; with the call back calls and visits are over.
+ * Calls, visits and chalk marks of a round as its events have made them: what the tables say is this fold, and can be
+ * worked out again from the events at any time. Sending out begins anew; with the call back calls and visits are over.
  */
 final readonly class Signals
 {

@@ -10,7 +10,8 @@ namespace FreshHuddle\Core\Live\Visit;
 final readonly class NextVisit
 {
     /**
-     * @param int $since since when the reason has stood, in milliseconds since 1970; of members missing or silent: how many
+     * @param int $since since when the reason has stood, in milliseconds since 1970; of members missing or silent: how
+     *                   many
      */
     public function __construct(public string $group, public Reason $reason, public int $since)
     {

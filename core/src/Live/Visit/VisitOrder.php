@@ -5,11 +5,11 @@ declare(strict_types=1);
 namespace FreshHuddle\Core\Live\Visit;
 
 /**
- * Whom to visit next. Who calls comes first, by how long they have waited: aloud, or by having been still for so long that
- * it is taken for a call. Then everybody is visited once before anybody
- * twice; among those who have been visited equally often goes first who needs it most: who is still, who is well behind the
- * middle group, who has members missing, who has silent members, and at last whoever was visited the longest ago. A group
- * somebody is with is not in the order.
+ * Whom to visit next. Who calls comes first, by how long they have waited: aloud, or by having been still for so long
+ * that it is taken for a call. Then everybody is visited once before anybody twice; among those who have been visited
+ * equally often goes first who needs it most: who is still, who is well behind the middle group, who has members
+ * missing, who has silent members, and at last whoever was visited the longest ago. A group somebody is with is not in
+ * the order.
  *
  * Judged in a simulation against going round in order and going where called: docs/decisions/visit-order.md.
  */

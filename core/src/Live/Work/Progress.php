@@ -5,7 +5,8 @@ declare(strict_types=1);
 namespace FreshHuddle\Core\Live\Work;
 
 /**
- * How far a group is with its work: in how many of its places something stands. An answer of each member counts for itself.
+ * How far a group is with its work: in how many of its places something stands. An answer of each member counts for
+ * itself.
  */
 final readonly class Progress
 {
@@ -30,7 +31,8 @@ final readonly class Progress
 
     /**
      * @param bool $saysSo   the group has said that it is done
-     * @param bool $hasBegun something of it was done in this round: what came along from an earlier one is nobody's work of today
+     * @param bool $hasBegun something of it was done in this round: what came along from an earlier one is nobody's
+     *                       work of today
      */
     public function isDone(bool $saysSo, bool $hasBegun = true): bool
     {

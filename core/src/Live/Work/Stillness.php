@@ -5,14 +5,17 @@ declare(strict_types=1);
 namespace FreshHuddle\Core\Live\Work;
 
 /**
- * A group is still when nothing of its work has changed for a while, nobody who teaches has been there meanwhile, and it is
- * not done: whoever is done may sit still.
+ * A group is still when nothing of its work has changed for a while, nobody who teaches has been there meanwhile, and
+ * it is not done: whoever is done may sit still.
  */
 final class Stillness
 {
     /** So long nothing changes in a group that is still. Milliseconds. */
     public const AFTER = 150_000;
-    /** One that has been still for so long is taken to call: those who are stuck and say nothing wait longest. Milliseconds. */
+    /**
+     * One that has been still for so long is taken to call: those who are stuck and say nothing wait longest.
+     * Milliseconds.
+     */
     public const CALLS_AFTER = 300_000;
 
     /**

@@ -16,8 +16,8 @@ use FreshHuddle\Core\Materials\SlotPart;
 use FreshHuddle\Core\Materials\Variant;
 
 /**
- * An original as a text file: Markdown with front matter (docs/formats/original.md). What a teacher types by hand is read;
- * what is written holds everything, so that reading it gives the same original.
+ * An original as a text file: Markdown with front matter (docs/formats/original.md). What a teacher types by hand is
+ * read; what is written holds everything, so that reading it gives the same original.
  */
 final class MarkdownFile
 {

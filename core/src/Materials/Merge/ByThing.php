@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace FreshHuddle\Core\Materials\Merge;
 
 /**
- * Brings together what two people did to several things, each by itself: what only one of them touched is as they left it.
- * Where both touched the same thing, texts come together word by word, and all else is as the later left it; what the
- * earlier had is for the history.
+ * Brings together what two people did to several things, each by itself: what only one of them touched is as they left
+ * it. Where both touched the same thing, texts come together word by word, and all else is as the later left it; what
+ * the earlier had is for the history.
  *
  * @phpstan-type Thing array<string, bool|float|int|string>|bool|float|int|string
  */

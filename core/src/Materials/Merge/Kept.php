@@ -32,8 +32,8 @@ final readonly class Kept
     }
 
     /**
-     * All of both sides: in the order of the side that has changed it, where only one has; what the other has put in stands
-     * behind what it stands behind there.
+     * All of both sides: in the order of the side that has changed it, where only one has; what the other has put in
+     * stands behind what it stands behind there.
      *
      * @param list<array-key> $base
      * @param list<array-key> $theirs

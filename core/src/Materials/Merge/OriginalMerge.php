@@ -14,15 +14,15 @@ use FreshHuddle\Core\Materials\Page;
 use FreshHuddle\Core\Materials\Variant;
 
 /**
- * Brings together what was made of an original in two windows. Texts go together word by word (ThreeWay); what only one side
- * has changed is as that side has it; what one side took out stays where the other has changed it; where both chose
- * something else, the side that is saved last is right. Nothing that was written is lost.
+ * Brings together what was made of an original in two windows. Texts go together word by word (ThreeWay); what only one
+ * side has changed is as that side has it; what one side took out stays where the other has changed it; where both
+ * chose something else, the side that is saved last is right. Nothing that was written is lost.
  *
- * What it may cost is known before it begins: the more texts both sides have changed, the sooner one of them is taken as
- * changed as a whole.
+ * What it may cost is known before it begins: the more texts both sides have changed, the sooner one of them is taken
+ * as changed as a whole.
  *
- * Complexity: that of ThreeWay for each text, in all at most as much as two texts that differ in 1,000 words; and O(b²) for b
- * blocks
+ * Complexity: that of ThreeWay for each text, in all at most as much as two texts that differ in 1,000 words; and O(b²)
+ * for b blocks
  */
 final readonly class OriginalMerge
 {

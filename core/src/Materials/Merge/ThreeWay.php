@@ -147,8 +147,8 @@ final readonly class ThreeWay
         if ($onlyTheirs) {
             return [$a];
         }
-        // One side may have gone on from where the other is: then the longer holds both. White space that both have typed
-        // before words of their own is no such thing: each goes on behind their own.
+        // One side may have gone on from where the other is: then the longer holds both. White space that both have
+        // typed before words of their own is no such thing: each goes on behind their own.
         $onlySpace = ('' !== $a && '' === trim($a)) || ('' !== $b && '' === trim($b));
         if (!$onlySpace && \array_slice($theirs, 0, \count($mine)) === $mine) {
             return [$a];

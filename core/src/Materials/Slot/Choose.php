@@ -9,8 +9,8 @@ use FreshHuddle\Core\Materials\BlockSettings;
 use FreshHuddle\Core\Materials\Exception\UnusableValue;
 
 /**
- * One or some of given options, everybody for themselves: the options chosen. Where only one may be, the later choice of
- * somebody with two devices is the one.
+ * One or some of given options, everybody for themselves: the options chosen. Where only one may be, the later choice
+ * of somebody with two devices is the one.
  */
 final readonly class Choose extends Things
 {

@@ -8,8 +8,8 @@ use FreshHuddle\Core\Materials\Block;
 use FreshHuddle\Core\Materials\Exception\UnusableValue;
 
 /**
- * Marks in a given text: from which sign to which (Unicode code points, the end not included), of which kind, and what was
- * remarked beside it.
+ * Marks in a given text: from which sign to which (Unicode code points, the end not included), of which kind, and what
+ * was remarked beside it.
  */
 final readonly class MarkUp extends Things
 {

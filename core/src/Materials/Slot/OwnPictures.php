@@ -9,8 +9,8 @@ use FreshHuddle\Core\Materials\BlockSettings;
 use FreshHuddle\Core\Materials\Exception\UnusableValue;
 
 /**
- * Photos and drawings of the students' own, each with its place and what is written under it. Pages offer room for twelve;
- * several who put some in at once may come above that, and nothing is taken from them.
+ * Photos and drawings of the students' own, each with its place and what is written under it. Pages offer room for
+ * twelve; several who put some in at once may come above that, and nothing is taken from them.
  */
 final readonly class OwnPictures extends Things
 {

@@ -10,8 +10,8 @@ use FreshHuddle\Core\Materials\Exception\UnusableValue;
 
 /**
  * A way in which students fill a slot: what it may hold, how two changes of it come together, when it counts as filled.
- * What a slot holds is written as text: what was typed, or a JSON object of what was done to each thing (Things). '' is a
- * slot nobody has touched.
+ * What a slot holds is written as text: what was typed, or a JSON object of what was done to each thing (Things). '' is
+ * a slot nobody has touched.
  */
 interface SlotKind
 {

@@ -8,7 +8,8 @@ use FreshHuddle\Core\Materials\Block;
 use FreshHuddle\Core\Materials\Exception\UnusableValue;
 
 /**
- * Cells to fill: a text for each cell (`row|column`), and for each row students have added (where it may grow) its place.
+ * Cells to fill: a text for each cell (`row|column`), and for each row students have added (where it may grow) its
+ * place.
  */
 final readonly class Table extends Things
 {

@@ -10,8 +10,8 @@ use FreshHuddle\Core\Materials\Exception\UnusableValue;
 use FreshHuddle\Core\Materials\Merge\ByThing;
 
 /**
- * What slots have in common that hold what was done to each of several things: a JSON object, thing by thing. Two who do
- * something to different things both have done it.
+ * What slots have in common that hold what was done to each of several things: a JSON object, thing by thing. Two who
+ * do something to different things both have done it.
  *
  * @phpstan-import-type Thing from ByThing
  */

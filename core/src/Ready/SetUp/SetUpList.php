@@ -9,8 +9,8 @@ use FreshHuddle\Core\Ready\Said;
 use FreshHuddle\Core\Rooms\MainSession;
 
 /**
- * Everything that has to be done so that what is there is as it is wanted, before anything of it happens. What was shown is
- * what is done: the digest says whether a list is still the one that was shown.
+ * Everything that has to be done so that what is there is as it is wanted, before anything of it happens. What was
+ * shown is what is done: the digest says whether a list is still the one that was shown.
  */
 final readonly class SetUpList
 {
@@ -23,7 +23,8 @@ final readonly class SetUpList
     ];
 
     /**
-     * @param list<SetUpStep> $steps in the order in which they are done: what is made, group by group; then what is sent;
+     * @param list<SetUpStep> $steps in the order in which they are done: what is made, group by group; then what is
+     *                               sent;
      *                               what goes last
      */
     private function __construct(public array $steps)
@@ -55,8 +56,8 @@ final readonly class SetUpList
     }
 
     /**
-     * The lists of several rounds as one: what they have in common, as the main session and the rooms of groups that stay
-     * together, is done once. What is made and sent comes round by round, what goes comes last.
+     * The lists of several rounds as one: what they have in common, as the main session and the rooms of groups that
+     * stay together, is done once. What is made and sent comes round by round, what goes comes last.
      *
      * @param array<string, self> $lists by id of the round, in the order of the rounds
      *
@@ -93,7 +94,8 @@ final readonly class SetUpList
     }
 
     /**
-     * @return string 32 hexadecimal digits; the same for lists that do the same, whatever is lost by it: that each step asks for itself
+     * @return string 32 hexadecimal digits; the same for lists that do the same, whatever is lost by it: that each step
+     *                asks for itself
      */
     public function digest(): string
     {
@@ -241,7 +243,8 @@ final readonly class SetUpList
             if (null === $is) {
                 $missing[$cell][] = $copy;
             } elseif (0 === $is->answers && ($is->version !== $copy->version || $is->variant !== $copy->variant)) {
-                $older[$cell][] = $copy; // one that somebody has worked in is brought up to date by choice, page by page
+                // one that somebody has worked in is brought up to date by choice, page by page
+                $older[$cell][] = $copy;
             }
         }
         $steps = [];

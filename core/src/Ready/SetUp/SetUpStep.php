@@ -13,7 +13,8 @@ final readonly class SetUpStep
 {
     /**
      * @param string|null  $group   the group it is about; null: the class
-     * @param string       $subject what it is done to: a place for a room to be made, an original for copies, else the id
+     * @param string       $subject what it is done to: a place for a room to be made, an original for copies, else the
+     *                              id
      *                              of the room, the post or the student
      * @param int          $count   how many things that is
      * @param list<string> $ids     of the copies that are to go
@@ -61,7 +62,8 @@ final readonly class SetUpStep
     }
 
     /**
-     * @return string what somebody says who has read what this loses and wants it all the same; another once it would lose
+     * @return string what somebody says who has read what this loses and wants it all the same; another once it would
+     *                lose
      *                something else
      */
     public function sure(): string

@@ -7,8 +7,8 @@ namespace FreshHuddle\Core\Roster\Door;
 use Random\Randomizer;
 
 /**
- * The two short words students type to come into a class: what it is like, and a thing. Both are easy to say and to spell,
- * none is unkind to anybody, and no two pairs look alike when written in one.
+ * The two short words students type to come into a class: what it is like, and a thing. Both are easy to say and to
+ * spell, none is unkind to anybody, and no two pairs look alike when written in one.
  */
 final readonly class DoorWord
 {

@@ -7,8 +7,8 @@ namespace FreshHuddle\Core\Roster\Door;
 use FreshHuddle\Core\Roster\StudentName;
 
 /**
- * Who on a class list is meant by a name somebody typed at the door. The names are tried in rungs, the surest first, and
- * the first rung on which anybody stands decides: one there is who is meant, several there and nobody is.
+ * Who on a class list is meant by a name somebody typed at the door. The names are tried in rungs, the surest first,
+ * and the first rung on which anybody stands decides: one there is who is meant, several there and nobody is.
  *
  *  1. letter for letter, as on the list or as typed once before (other names)
  *  2. without accents, and with letters that keyboards lack spelt out (ß, ø, ł, æ)
@@ -147,7 +147,8 @@ final readonly class NameMatch
     /**
      * @param list<string> $words
      * @param list<string> $own
-     * @param int          $shortened so many letters stand for a word that begins with them, as “Will” for William; 0: none do
+     * @param int          $shortened so many letters stand for a word that begins with them, as “Will” for William; 0:
+     *                                none do
      */
     private static function isPart(array $words, array $own, int $shortened = 0): bool
     {

@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace FreshHuddle\Core\Roster\Export;
 
 /**
- * Writes CSV (RFC 4180) that a spreadsheet can open without running anything: a cell that begins like a formula gets a mark
- * in front, which our own import takes off again.
+ * Writes CSV (RFC 4180) that a spreadsheet can open without running anything: a cell that begins like a formula gets a
+ * mark in front, which our own import takes off again.
  */
 final class SafeCsv
 {

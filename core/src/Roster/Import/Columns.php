@@ -238,8 +238,8 @@ final class Columns
     }
 
     /**
-     * Without a heading: a few values that many share, each with a word for a table or a letter in it, as T1, Table 3 or B.
-     * Bare numbers are as likely levels or running numbers, so the teacher says what they are.
+     * Without a heading: a few values that many share, each with a word for a table or a letter in it, as T1, Table 3
+     * or B. Bare numbers are as likely levels or running numbers, so the teacher says what they are.
      *
      * @param list<string> $values
      */

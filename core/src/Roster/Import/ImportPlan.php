@@ -12,8 +12,8 @@ use FreshHuddle\Core\Roster\StudentName;
 use FreshHuddle\Core\Roster\StudentRecord;
 
 /**
- * What an import would do, row by row. A student is known by the school's id where both have one, else by the name; so the
- * same list twice changes nothing, and nobody is doubled. An empty cell says nothing and changes nothing.
+ * What an import would do, row by row. A student is known by the school's id where both have one, else by the name; so
+ * the same list twice changes nothing, and nobody is doubled. An empty cell says nothing and changes nothing.
  */
 final readonly class ImportPlan
 {

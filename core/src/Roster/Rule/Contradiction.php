@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace FreshHuddle\Core\Roster\Rule;
 
 /**
- * Musts that can hold together in no groups at all: somebody has to be with somebody, through whomever, whom they have to be
- * apart from. What groups of a certain size allow is the grouping computation's to say.
+ * Musts that can hold together in no groups at all: somebody has to be with somebody, through whomever, whom they have
+ * to be apart from. What groups of a certain size allow is the grouping computation's to say.
  */
 final class Contradiction
 {

@@ -75,7 +75,8 @@ final class GoalCostTest extends TestCase
 
     public function test_two_high_achievers_in_one_group_and_none_in_another_is_not_mixed(): void
     {
-        // Two groups of three with the same mean: 3, 3, 0 here and 2, 2, 2 there. By means alone that was as good as can be.
+        // Two groups of three with the same mean: 3, 3, 0 here and 2, 2, 2 there. By means alone that was as good as
+        // can be.
         $class = self::withLevels([3, 3, 0, 2, 2, 2]);
         $goal = new Spread('level');
         $together = self::cost($goal, $class, [[0, 1, 2], [3, 4, 5]]);

@@ -56,7 +56,8 @@ final class MethodContractTest extends TestCase
                     [],
                     ...array_map(static fn ($conflict): array => $conflict->rules, $result->conflicts),
                 );
-                // Groups of experts and groups that have joined are numbered anew, so what is said of a number is said of the others.
+                // Groups of experts and groups that have joined are numbered anew, so what is said of a number is said
+                // of the others.
                 $isNumberedAnew = \in_array($kind, [MethodKind::Jigsaw, MethodKind::Snowball], true);
                 $holding = array_filter(
                     $problem->rules,

@@ -23,7 +23,8 @@ use FreshHuddle\Core\Tests\Grouping\Support\RandomProblem;
 use PHPUnit\Framework\TestCase;
 
 /**
- * Three ways look for arrangements that keep the rules; all three, and counting by hand, have to agree that there are some.
+ * Three ways look for arrangements that keep the rules; all three, and counting by hand, have to agree that there are
+ * some.
  */
 final class StartTest extends TestCase
 {

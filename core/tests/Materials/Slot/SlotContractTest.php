@@ -280,9 +280,9 @@ final class SlotContractTest extends TestCase
     }
 
     /**
-     * Six pages, seeded: each starts from what it last heard and saves when it likes; the server brings them together in
-     * the order in which they come in. What any of them did to a thing nobody else touched is there in the end, and every
-     * page that has heard all shows the same.
+     * Six pages, seeded: each starts from what it last heard and saves when it likes; the server brings them together
+     * in the order in which they come in. What any of them did to a thing nobody else touched is there in the end, and
+     * every page that has heard all shows the same.
      *
      * @param list<string> $values
      * @param list<string> $unusable
@@ -369,7 +369,8 @@ final class SlotContractTest extends TestCase
     }
 
     /**
-     * @return array{string, string|null} the value after somebody did something, and what must be found in the end; null
+     * @return array{string, string|null} the value after somebody did something, and what must be found in the end;
+     *                                    null
      *                                    where others may undo it
      */
     private static function work(Block $block, string $value, int $who, int $turn, Randomizer $random): array

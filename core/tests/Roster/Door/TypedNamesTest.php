@@ -9,7 +9,8 @@ use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
 /**
- * Names as people type them, against four lists: nobody is ever taken for somebody else, and as few as possible are asked back.
+ * Names as people type them, against four lists: nobody is ever taken for somebody else, and as few as possible are
+ * asked back.
  */
 final class TypedNamesTest extends TestCase
 {
@@ -56,7 +57,8 @@ final class TypedNamesTest extends TestCase
     }
 
     /**
-     * @return array{array<string, list<string>>, list<array{string, string}>} the list with other names, by id; and what was
+     * @return array{array<string, list<string>>, list<array{string, string}>} the list with other names, by id; and
+     *                                                                         what was
      *                                                                         typed, with who was meant
      */
     private static function read(string $file): array

@@ -8,9 +8,9 @@ use League\Flysystem\FilesystemException;
 use League\Flysystem\FilesystemOperator;
 
 /**
- * What the stores have in common that Flysystem speaks to. A folder holds no more than a few hundred files: the first two
- * signs of a key are its folder. What is there is never written over: a file comes beside and takes its name when it is
- * whole, so that a full disk loses nothing that was kept.
+ * What the stores have in common that Flysystem speaks to. A folder holds no more than a few hundred files: the first
+ * two signs of a key are its folder. What is there is never written over: a file comes beside and takes its name when
+ * it is whole, so that a full disk loses nothing that was kept.
  */
 abstract readonly class Flysystem implements FileStore
 {

@@ -11,7 +11,8 @@ use FreshHuddle\App\Ready\SetUp\Step;
 use FreshHuddle\Core\Ready\SetUp\StepKind;
 
 /**
- * Copies. All that are missing of an original are made at once with the first step of it: those of one table take as long.
+ * Copies. All that are missing of an original are made at once with the first step of it: those of one table take as
+ * long.
  */
 final class CopySteps implements StepWork
 {

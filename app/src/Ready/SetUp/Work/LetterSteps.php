@@ -20,8 +20,8 @@ use Symfony\Component\Mime\Address;
 use Symfony\Component\Mime\Email;
 
 /**
- * Letters to students. One that is sent again because nobody noted that it was carries the same Message-ID (RFC 5322, 3.6.4):
- * a mailbox knows it again.
+ * Letters to students. One that is sent again because nobody noted that it was carries the same Message-ID (RFC 5322,
+ * 3.6.4): a mailbox knows it again.
  */
 final class LetterSteps implements StepWork
 {

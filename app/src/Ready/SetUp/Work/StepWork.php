@@ -26,8 +26,8 @@ interface StepWork
     public function begin(Round $round): void;
 
     /**
-     * Safe to do twice, also if it was broken off anywhere. What is wanted by then is done: a student who came to a table
-     * meanwhile is let in too.
+     * Safe to do twice, also if it was broken off anywhere. What is wanted by then is done: a student who came to a
+     * table meanwhile is let in too.
      *
      * @throws StepNotDone
      */

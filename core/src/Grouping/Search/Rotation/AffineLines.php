@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace FreshHuddle\Core\Grouping\Search\Rotation;
 
 /**
- * qᵈ students in groups of q, q a power of a prime, d at least 3: students are the points of an affine space, the groups of
- * a round the lines of one direction. Two points are on one line only, so (qᵈ − 1)/(q − 1) directions give as many rounds:
- * everybody meets everybody (Bose, 1939). The plane (d = 2) is FieldNet's.
+ * qᵈ students in groups of q, q a power of a prime, d at least 3: students are the points of an affine space, the
+ * groups of a round the lines of one direction. Two points are on one line only, so (qᵈ − 1)/(q − 1) directions give as
+ * many rounds: everybody meets everybody (Bose, 1939). The plane (d = 2) is FieldNet's.
  */
 final readonly class AffineLines implements Construction
 {

@@ -13,7 +13,8 @@ interface Construction
      * @param list<int> $sizes  larger first
      * @param int       $rounds 2 or more
      *
-     * @return list<list<list<int>>>|null rounds in which no two of 0 to Σ sizes − 1 meet twice; null where it does not fit
+     * @return list<list<list<int>>>|null rounds in which no two of 0 to Σ sizes − 1 meet twice; null where it does not
+     *                                    fit
      */
     public function rounds(array $sizes, int $rounds): ?array;
 }

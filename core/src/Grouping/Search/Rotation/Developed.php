@@ -5,19 +5,19 @@ declare(strict_types=1);
 namespace FreshHuddle\Core\Grouping\Search\Rotation;
 
 /**
- * Rotations that follow from one round, or a few: everybody but a few who stay moves on by one step of a cycle from round to
- * round, each in a cycle of their own, and as no two groups hold pairs that lie alike, no two meet again (the method of
- * differences: Bose, 1939). The rounds were found by a search of our own; that they hold is tested.
+ * Rotations that follow from one round, or a few: everybody but a few who stay moves on by one step of a cycle from
+ * round to round, each in a cycle of their own, and as no two groups hold pairs that lie alike, no two meet again (the
+ * method of differences: Bose, 1939). The rounds were found by a search of our own; that they hold is tested.
  *
  * Fifteen in threes is Kirkman's (1850); 33 in threes is one of Ray-Chaudhuri and Wilson's (1971); 18, 24, 30 and 36 in
- * threes, where each misses one other, are nearly Kirkman (Kotzig and Rosa, 1974; Baker and Wilson, 1977); 28 in fours is
- * resolvable (Bose, 1939), and in 24 in fours each misses two others (Shen, 1987).
+ * threes, where each misses one other, are nearly Kirkman (Kotzig and Rosa, 1974; Baker and Wilson, 1977); 28 in fours
+ * is resolvable (Bose, 1939), and in 24 in fours each misses two others (Shen, 1987).
  */
 final readonly class Developed implements Construction
 {
     /**
-     * Size of the groups; steps in a cycle (9 stands for three times three); how many cycles; how many stay; the first rounds,
-     * in which student c · steps + i stands at place i of cycle c and those who stay come last.
+     * Size of the groups; steps in a cycle (9 stands for three times three); how many cycles; how many stay; the first
+     * rounds, in which student c · steps + i stands at place i of cycle c and those who stay come last.
      *
      * @var list<array{int, int, int, int, list<list<list<int>>>}>
      */

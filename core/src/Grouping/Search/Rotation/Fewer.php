@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace FreshHuddle\Core\Grouping\Search\Rotation;
 
 /**
- * Where some groups have one student fewer: from a rotation of full groups those are taken out who meet each other in none
- * of the rounds, so that no group loses two.
+ * Where some groups have one student fewer: from a rotation of full groups those are taken out who meet each other in
+ * none of the rounds, so that no group loses two.
  */
 final readonly class Fewer implements Construction
 {

@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace FreshHuddle\Core\Grouping\Search\Rotation;
 
 /**
- * q groups of at most q, q a power of a prime: students stand in columns of q, and a group is a line of one slope through
- * the columns. Two of different columns are on one line only, so q slopes give q rounds; where the columns are full
- * groups themselves they are one more (nets and affine planes: Bose, 1938).
+ * q groups of at most q, q a power of a prime: students stand in columns of q, and a group is a line of one slope
+ * through the columns. Two of different columns are on one line only, so q slopes give q rounds; where the columns are
+ * full groups themselves they are one more (nets and affine planes: Bose, 1938).
  */
 final readonly class FieldNet implements Construction
 {

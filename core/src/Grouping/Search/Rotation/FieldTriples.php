@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace FreshHuddle\Core\Grouping\Search\Rotation;
 
 /**
- * 3q students in threes, q = 6t + 1 a power of a prime: a Kirkman system, in which everybody meets everybody in (3q − 1)/2
- * rounds (Ray-Chaudhuri and Wilson, 1971). Students are the elements of the field, three times over.
+ * 3q students in threes, q = 6t + 1 a power of a prime: a Kirkman system, in which everybody meets everybody in (3q −
+ * 1)/2 rounds (Ray-Chaudhuri and Wilson, 1971). Students are the elements of the field, three times over.
  */
 final readonly class FieldTriples implements Construction
 {

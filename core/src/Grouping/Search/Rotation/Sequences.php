@@ -7,8 +7,9 @@ namespace FreshHuddle\Core\Grouping\Search\Rotation;
 use FreshHuddle\Core\Grouping\Search\Limit;
 
 /**
- * The best rotation for a handful of students: all arrangements of one round are put in sequence, giving up where even the
- * cheapest meetings to come cost too much (branch and bound). The order of rounds does not matter, so only one is tried.
+ * The best rotation for a handful of students: all arrangements of one round are put in sequence, giving up where even
+ * the cheapest meetings to come cost too much (branch and bound). The order of rounds does not matter, so only one is
+ * tried.
  */
 final class Sequences
 {
@@ -66,7 +67,8 @@ final class Sequences
     /**
      * @param float $below a cost that is known to be possible
      *
-     * @return array{list<list<list<int>>>|null, bool} a better rotation, if there is one; and whether all were looked at
+     * @return array{list<list<list<int>>>|null, bool} a better rotation, if there is one; and whether all were looked
+     *                                                 at
      */
     public function better(int $rounds, float $below, Limit $limit): array
     {
