@@ -30,6 +30,7 @@ return (new PhpCsFixer\Config())
             'strict' => true,
         ],
         'phpdoc_to_comment' => false,
+        'single_line_throw' => false,
         'php_unit_method_casing' => ['case' => 'snake_case'],
         'trailing_comma_in_multiline' => ['elements' => ['arguments', 'arrays', 'match', 'parameters']],
         'void_return' => true,

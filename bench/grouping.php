@@ -1,13 +1,14 @@
 <?php
 
 /**
- * How good the engine's groups are and how fast they come, for a fixed set of problems, beside a plain baseline on the same
- * clock: arrangements dealt at random that keep the rules, again and again, the best kept. Prints figures; fails nothing.
+ * How good the engine's groups are and how fast they come, for a fixed set of problems, beside a plain baseline on the
+ * same clock: arrangements dealt at random that keep the rules, again and again, the best kept. Prints figures; fails
+ * nothing.
  */
 
 declare(strict_types=1);
 
-require dirname(__DIR__).'/vendor/autoload.php';
+require dirname(__DIR__) . '/vendor/autoload.php';
 
 use FreshHuddle\App\Grouping\Proposal\ClockLimit;
 use FreshHuddle\Core\Grouping\Goal\EachHas;
@@ -38,7 +39,13 @@ function students(int $n): array
     $dice = new Dice(1_000 + $n);
     $students = [];
     for ($i = 1; $i <= $n; ++$i) {
-        $students[] = new Student("s{$i}", '', null, ['level' => 1 + $dice->below(5), 'language' => ['so', 'pl', 'uk', 'en', 'en', 'en'][$dice->below(6)]], 0 === $dice->below(4) ? ['lead'] : []);
+        $students[] = new Student(
+            "s{$i}",
+            '',
+            null,
+            ['level' => 1 + $dice->below(5), 'language' => ['so', 'pl', 'uk', 'en', 'en', 'en'][$dice->below(6)]],
+            0 === $dice->below(4) ? ['lead'] : [],
+        );
     }
 
     return $students;
@@ -66,7 +73,7 @@ function history(int $n, int $size, int $times): array
 {
     $history = [];
     for ($i = 0; $i < $times; ++$i) {
-        $ids = (new Dice(3_000 + $i))->shuffle(array_map(static fn (int $s): string => "s{$s}", range(1, $n)));
+        $ids = (new Dice(3_000 + $i))->shuffle(array_map(static fn(int $s): string => "s{$s}", range(1, $n)));
         $history[] = array_chunk($ids, $size);
     }
 
@@ -78,7 +85,7 @@ function wishes(int $n): Wishes
     $dice = new Dice(4_000 + $n);
     $wishes = [];
     for ($i = 1; $i <= $n; ++$i) {
-        $wishes["s{$i}"] = ['s'.(1 + $dice->below($n)), 's'.(1 + $dice->below($n))];
+        $wishes["s{$i}"] = ['s' . (1 + $dice->below($n)), 's' . (1 + $dice->below($n))];
     }
 
     return new Wishes($wishes, 1.0);
@@ -86,11 +93,28 @@ function wishes(int $n): Wishes
 
 function problem(int $n, Shape $shape, int $rules, int $rounds, int $limit): Problem
 {
-    $goals = 1 === $rounds
-        ? [new Spread('level', 3.0), new Spread('language', 1.0), new NotAlone('language', 2.0), new EachHas('lead', 1, 2.0), new NewPartners(1.0), wishes($n)]
-        : [new NewPartners(1.0)];
+    $goals =
+        1 === $rounds
+            ? [
+                new Spread('level', 3.0),
+                new Spread('language', 1.0),
+                new NotAlone('language', 2.0),
+                new EachHas('lead', 1, 2.0),
+                new NewPartners(1.0),
+                wishes($n),
+            ]
+            : [new NewPartners(1.0)];
 
-    return new Problem(students($n), $shape, rounds: $rounds, rules: rules($n, $rules), goals: $goals, history: 1 === $rounds ? history($n, 4, 2) : [], seed: 7, timeLimitMs: $limit);
+    return new Problem(
+        students($n),
+        $shape,
+        rounds: $rounds,
+        rules: rules($n, $rules),
+        goals: $goals,
+        history: 1 === $rounds ? history($n, 4, 2) : [],
+        seed: 7,
+        timeLimitMs: $limit,
+    );
 }
 
 /**
@@ -147,5 +171,16 @@ foreach ($problems as $name => $problem) {
     }
     $ended = (hrtime(true) - $began) / 1e6;
     [$cost, $tries] = baseline($problem);
-    printf("%-42s %7.0f ms %7.0f ms %9.2f %9.2f %8d   %s, ended after %.0f ms; baseline the best of %d\n", $name, $first, $at, $last?->cost, $cost, $last?->repeats, true === $last?->proven ? 'proven' : 'not proven', $ended, $tries);
+    printf(
+        "%-42s %7.0f ms %7.0f ms %9.2f %9.2f %8d   %s, ended after %.0f ms; baseline the best of %d\n",
+        $name,
+        $first,
+        $at,
+        $last?->cost,
+        $cost,
+        $last?->repeats,
+        true === $last?->proven ? 'proven' : 'not proven',
+        $ended,
+        $tries,
+    );
 }

@@ -1,4 +1,5 @@
-// What a teacher, two students and an arrival wait who have nothing to do with an attack: a thread of its own (hostile.mjs).
+// What a teacher, two students and an arrival wait who have nothing to do with an attack: a thread of its own
+// (hostile.mjs).
 import { parentPort, workerData } from 'node:worker_threads';
 import { ask, wait } from './support.mjs';
 

@@ -1,5 +1,5 @@
-// What an honest teacher and an honest student wait while somebody attacks. Each attack is bounded in time and number, and
-// goes to a fresh instance on this machine.
+// What an honest teacher and an honest student wait while somebody attacks. Each attack is bounded in time and number,
+// and goes to a fresh instance on this machine.
 import { execFileSync } from 'node:child_process';
 import http from 'node:http';
 import { Worker } from 'node:worker_threads';

@@ -1,6 +1,6 @@
-// A lesson in which processes die: one of the product's is killed every 5 seconds, with no word of warning, while students
-// write and the teacher gives commands. Each keeps a log of what was said to be saved or done; at the end a program reads the
-// logs and asks whether it is all there, once. It ends with 1 where it is not.
+// A lesson in which processes die: one of the product's is killed every 5 seconds, with no word of warning, while
+// students write and the teacher gives commands. Each keeps a log of what was said to be saved or done; at the end a
+// program reads the logs and asks whether it is all there, once. It ends with 1 where it is not.
 import { execFileSync } from 'node:child_process';
 import { readdirSync, readFileSync } from 'node:fs';
 import { ask, comeIn, done, figures, lessonOf, signedIn, wait } from './support.mjs';
@@ -56,7 +56,9 @@ async function write(person, n) {
   }
 }
 
-/** Says things, and has students taken aside and put back; each press is in the log with what it should have come to. */
+/**
+ * Says things, and has students taken aside and put back; each press is in the log with what it should have come to.
+ */
 const said = [];
 const places = new Map();
 async function teach() {

@@ -1,6 +1,6 @@
 // A lesson that is on: how long from the teacher's press until it stands on the students' pages; for 200 and for 1,000
-// students of one lesson, and for 40 lessons of 28 at once; idle, and while all write. Beside each, in the same run, the bare
-// stream server with the same listeners.
+// students of one lesson, and for 40 lessons of 28 at once; idle, and while all write. Beside each, in the same run,
+// the bare stream server with the same listeners.
 import { execFileSync } from 'node:child_process';
 import { readdirSync, readFileSync } from 'node:fs';
 import http from 'node:http';

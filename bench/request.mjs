@@ -1,5 +1,5 @@
-// What a request costs: processor and wall milliseconds of a sign of life, `now`, a save and the teacher's lesson, one by one;
-// and how many saves go through while many students write at once.
+// What a request costs: processor and wall milliseconds of a sign of life, `now`, a save and the teacher's lesson, one
+// by one; and how many saves go through while many students write at once.
 import { execFileSync } from 'node:child_process';
 import { readFileSync } from 'node:fs';
 import ts from 'typescript';
@@ -82,8 +82,8 @@ for (const [name, request] of Object.entries(kinds)) {
   console.log(`| ${name} | ${php} | ${postgres} | ${at(walls, 0.5).toFixed(1)} | ${at(walls, 0.99).toFixed(1)} |`);
 }
 
-// Everybody writes: each about every two seconds whatever the server does, and then as a page does (web/src/api/pace.ts),
-// which waits longer while answers are late.
+// Everybody writes: each about every two seconds whatever the server does, and then as a page does
+// (web/src/api/pace.ts), which waits longer while answers are late.
 async function everybodyWrites(minds) {
   let failed = 0;
   const saves = [];

@@ -1,14 +1,15 @@
 <?php
 
 /**
- * How long a class can go on with new partners only: for every size a class can have and groups of 2 to 6, how many rounds
- * ours has without anybody meeting twice, how many there can be at most, and what one round more costs beside the least it
- * can cost. Prints the table of docs/decisions/rotations.md; fails nothing. FH_MS is what a search may take, FH_FROM and FH_TO the classes.
+ * How long a class can go on with new partners only: for every size a class can have and groups of 2 to 6, how many
+ * rounds ours has without anybody meeting twice, how many there can be at most, and what one round more costs beside
+ * the least it can cost. Prints the table of docs/decisions/rotations.md; fails nothing. FH_MS is what a search may
+ * take, FH_FROM and FH_TO the classes.
  */
 
 declare(strict_types=1);
 
-require dirname(__DIR__).'/vendor/autoload.php';
+require dirname(__DIR__) . '/vendor/autoload.php';
 
 use FreshHuddle\App\Grouping\Proposal\ClockLimit;
 use FreshHuddle\Core\Grouping\Goal\NewPartners;
@@ -27,12 +28,16 @@ $ms = (int) (getenv('FH_MS') ?: 1_000);
  */
 function rotation(int $n, Size $shape, int $rounds, int $ms): array
 {
-    $students = array_map(static fn (int $i): Student => new Student("s{$i}"), range(1, $n));
+    $students = array_map(static fn(int $i): Student => new Student("s{$i}"), range(1, $n));
     $problem = new Problem($students, $shape, rounds: $rounds, goals: [new NewPartners()], seed: 7);
     $began = hrtime(true);
     $result = (new Balance())->solve($problem, new ClockLimit($ms));
 
-    return [(int) round($result->cost), (hrtime(true) - $began) / 1e6, (new NewPartners())->lowerBound(Setting::of($problem, $shape), $rounds)];
+    return [
+        (int) round($result->cost),
+        (hrtime(true) - $began) / 1e6,
+        (new NewPartners())->lowerBound(Setting::of($problem, $shape), $rounds),
+    ];
 }
 
 echo "| students | in groups of | sizes | at most | ours | by | one round more: meets again | at least |\n|---|---|---|---|---|---|---|---|\n";
@@ -43,7 +48,7 @@ for ($n = (int) (getenv('FH_FROM') ?: 6); $n <= (int) (getenv('FH_TO') ?: 36); +
         if (count($sizes) < 2) {
             continue;
         }
-        $setting = new Setting(array_map(static fn (int $i): Student => new Student("s{$i}"), range(1, $n)), $sizes);
+        $setting = new Setting(array_map(static fn(int $i): Student => new Student("s{$i}"), range(1, $n)), $sizes);
         for ($most = 1; (new NewPartners())->lowerBound($setting, $most + 1) <= 0.0; ++$most) {
         }
         for ($known = 1; null !== (new Constructions())->rounds($sizes, $known + 1); ++$known) {
@@ -67,6 +72,16 @@ for ($n = (int) (getenv('FH_FROM') ?: 6); $n <= (int) (getenv('FH_TO') ?: 36); +
         foreach (array_count_values($sizes) as $one => $times) {
             $parts[] = "{$times} × {$one}";
         }
-        printf("| %d | %d | %s | %d | %d | %s | %d | %d |\n", $n, $size, implode(', ', $parts), $most, $ours, 1 === $ours ? '–' : $by, $again, (int) ceil($least - 1e-9));
+        printf(
+            "| %d | %d | %s | %d | %d | %s | %d | %d |\n",
+            $n,
+            $size,
+            implode(', ', $parts),
+            $most,
+            $ours,
+            1 === $ours ? '–' : $by,
+            $again,
+            (int) ceil($least - 1e-9),
+        );
     }
 }

@@ -1,5 +1,5 @@
-// What the set-up list takes: worked out (asked for over HTTP), and carried out against the stand-ins by the instance's workers,
-// from the press to the last step done; 5 originals, posts and letters; by students and groups.
+// What the set-up list takes: worked out (asked for over HTTP), and carried out against the stand-ins by the instance's
+// workers, from the press to the last step done; 5 originals, posts and letters; by students and groups.
 import { ask, at, must, signedIn, wait } from './support.mjs';
 
 const originals = 5;

@@ -1,14 +1,14 @@
 <?php
 
 /**
- * The order of visits, judged in a thousand lessons by a seed: against going round in order, and against going where called.
- * Groups work at paces of their own, get stuck, some of those call and the others sit still; whoever goes round needs a moment to
- * get there and stays a while, longer with who is stuck. Prints a table; fails nothing.
+ * The order of visits, judged in a thousand lessons by a seed: against going round in order, and against going where
+ * called. Groups work at paces of their own, get stuck, some of those call and the others sit still; whoever goes round
+ * needs a moment to get there and stays a while, longer with who is stuck. Prints a table; fails nothing.
  */
 
 declare(strict_types=1);
 
-require dirname(__DIR__).'/vendor/autoload.php';
+require dirname(__DIR__) . '/vendor/autoload.php';
 
 use FreshHuddle\Core\Live\Visit\Fairness;
 use FreshHuddle\Core\Live\Visit\GroupAt;
@@ -29,7 +29,9 @@ function part(Randomizer $dice): float
 /**
  * @param callable(list<array<string, mixed>>, int): ?int $policy which group next, by groups and second; null: none yet
  *
- * @return array{calls: list<int>, stuck: int, visited: float, spread: float} seconds a call waits; the longest a stuck group waits; share of groups visited; how far apart the most and the least visited are, in minutes
+ * @return array{calls: list<int>, stuck: int, visited: float, spread: float}
+ *     seconds a call waits; the longest a stuck group waits; share of groups visited; how far apart the most and
+ *     the least visited are, in minutes
  */
 function lesson(int $seed, callable $policy): array
 {
@@ -42,8 +44,18 @@ function lesson(int $seed, callable $policy): array
             $stuckAt[] = [$at, part($world) < 0.5 ? $at + $world->getInt(10, 120) : null];
         }
         $groups[] = [
-            'pace' => 0.5 + part($world), 'stuckAt' => $stuckAt, 'done' => 0.0, 'changed' => null, 'stuck' => null, 'calls' => null, 'calling' => null, 'visits' => 0, 'visitedAt' => null, 'minutes' => 0.0,
-            'missing' => 0, 'silent' => part($world) < 0.3 ? 1 : 0,
+            'pace' => 0.5 + part($world),
+            'stuckAt' => $stuckAt,
+            'done' => 0.0,
+            'changed' => null,
+            'stuck' => null,
+            'calls' => null,
+            'calling' => null,
+            'visits' => 0,
+            'visitedAt' => null,
+            'minutes' => 0.0,
+            'missing' => 0,
+            'silent' => part($world) < 0.3 ? 1 : 0,
         ];
     }
     $calls = [];
@@ -62,7 +74,7 @@ function lesson(int $seed, callable $policy): array
             }
             if (null === $group['stuck']) {
                 if ($group['done'] < 1) {
-                    $group['done'] += STEP * $group['pace'] / (60 * MINUTES);
+                    $group['done'] += (STEP * $group['pace']) / (60 * MINUTES);
                     $group['changed'] = $now;
                 }
             } elseif (null !== $group['calls'] && $now >= $group['calls'] && null === $group['calling']) {
@@ -77,7 +89,7 @@ function lesson(int $seed, callable $policy): array
             $groups[$with]['visitedAt'] = $now;
             $with = null;
         }
-        if (null === $with && null !== $next = $policy($groups, $now)) {
+        if (null === $with && null !== ($next = $policy($groups, $now))) {
             $with = $next;
             $one = &$groups[$next];
             if (null !== $one['calling']) {
@@ -96,7 +108,9 @@ function lesson(int $seed, callable $policy): array
             $calls[] = 60 * MINUTES - $group['calling'];
         }
     }
-    $fair = Fairness::of(array_map(static fn (float $minutes): int => (int) round(60_000 * $minutes), array_column($groups, 'minutes')));
+    $fair = Fairness::of(
+        array_map(static fn(float $minutes): int => (int) round(60_000 * $minutes), array_column($groups, 'minutes')),
+    );
 
     return ['calls' => $calls, 'stuck' => $longest, 'visited' => $fair->visited, 'spread' => $fair->spread / 60_000];
 }
@@ -106,8 +120,18 @@ $policies = [
     'the visit order' => static function (array $groups, int $now): ?int {
         $seen = [];
         foreach ($groups as $i => $group) {
-            $ms = static fn (?int $second): ?int => null === $second ? null : 1_000 * $second;
-            $seen[] = new GroupAt((string) $i, $ms($group['calling']), $group['visits'], $ms($group['visitedAt']), false, $ms($group['changed']), min(1.0, $group['done']), $group['missing'], $group['silent']);
+            $ms = static fn(?int $second): ?int => null === $second ? null : 1_000 * $second;
+            $seen[] = new GroupAt(
+                (string) $i,
+                $ms($group['calling']),
+                $group['visits'],
+                $ms($group['visitedAt']),
+                false,
+                $ms($group['changed']),
+                min(1.0, $group['done']),
+                $group['missing'],
+                $group['silent'],
+            );
         }
         $order = VisitOrder::of($seen, 1_000 * $now, 0);
 
@@ -135,7 +159,11 @@ $at = static function (array $values, float $part): float {
 
     return [] === $values ? 0.0 : (float) $values[(int) floor($part * (count($values) - 1))];
 };
-printf("%d lessons of %d minutes, 6 to 12 groups\n\n| | a call waits, median | 90th percentile | longest a stuck group waits, median | 90th percentile | groups visited | most and least visited apart |\n|---|---|---|---|---|---|---|\n", LESSONS, MINUTES);
+printf(
+    "%d lessons of %d minutes, 6 to 12 groups\n\n| | a call waits, median | 90th percentile | longest a stuck group waits, median | 90th percentile | groups visited | most and least visited apart |\n|---|---|---|---|---|---|---|\n",
+    LESSONS,
+    MINUTES,
+);
 foreach ($policies as $name => $policy) {
     $calls = $stuck = $visited = $spread = [];
     for ($seed = 1; $seed <= LESSONS; ++$seed) {
@@ -146,5 +174,14 @@ foreach ($policies as $name => $policy) {
         $visited[] = $lesson['visited'];
         $spread[] = $lesson['spread'];
     }
-    printf("| %s | %d s | %d s | %d s | %d s | %d %% | %.1f min |\n", $name, $at($calls, 0.5), $at($calls, 0.9), $at($stuck, 0.5), $at($stuck, 0.9), 100 * array_sum($visited) / LESSONS, array_sum($spread) / LESSONS);
+    printf(
+        "| %s | %d s | %d s | %d s | %d s | %d %% | %.1f min |\n",
+        $name,
+        $at($calls, 0.5),
+        $at($calls, 0.9),
+        $at($stuck, 0.5),
+        $at($stuck, 0.9),
+        (100 * array_sum($visited)) / LESSONS,
+        array_sum($spread) / LESSONS,
+    );
 }

@@ -1,5 +1,5 @@
-// Students who write together at human speed, as their pages do: how long from a keystroke until it is saved, and until the
-// others of the group see it; and how the database grows.
+// Students who write together at human speed, as their pages do: how long from a keystroke until it is saved, and until
+// the others of the group see it; and how the database grows.
 import { execFileSync } from 'node:child_process';
 import { readFileSync } from 'node:fs';
 import ts from 'typescript';

@@ -110,7 +110,9 @@ test('from signing in to ready, in one sitting', async ({ browser }) => {
   expect(count()).toBeLessThan(most);
 });
 
-/** Whoever always takes the most prominent button, and has never seen the product: what they press, one after the other. */
+/**
+ * Whoever always takes the most prominent button, and has never seen the product: what they press, one after the other.
+ */
 test('the first hour by the most prominent button: a lesson that is out, with groups mixed by level', async ({
   browser,
 }) => {

@@ -1,7 +1,7 @@
 import { defineConfig } from '@playwright/test';
 
-// Each worker has an instance of its own: address, folder, folder of sockets and port of the database, with “|” between.
-// Without a list there is one of each, and one worker.
+// Each worker has an instance of its own: address, folder, folder of sockets and port of the database, with “|”
+// between. Without a list there is one of each, and one worker.
 const instances = (process.env.FH_INSTANCES ?? '').split(' ').filter(Boolean);
 const mine = instances[Number(process.env.TEST_PARALLEL_INDEX ?? 0)]?.split('|');
 if (mine !== undefined) [process.env.FH_BASE, process.env.FH_VAR, process.env.FH_RUN, process.env.FH_PG_PORT] = mine;

@@ -4,7 +4,8 @@
 
 set -euo pipefail
 export FH_VAR
-STANDIN_PORT=$((PORT + 1)) PG_PORT=$((PORT + 2)) PUBLISH_PORT=$((PORT + 3)) SMTP_PORT=$((PORT + 4)) MAILBOX_PORT=$((PORT + 5))
+STANDIN_PORT=$((PORT + 1)) PG_PORT=$((PORT + 2)) PUBLISH_PORT=$((PORT + 3))
+SMTP_PORT=$((PORT + 4)) MAILBOX_PORT=$((PORT + 5))
 LISTEN=${LISTEN:-127.0.0.1}
 RUN="/run/fresh-huddle-$PORT"
 PGBIN=/usr/lib/postgresql/15/bin
@@ -59,15 +60,20 @@ install_packages() {
     done
     [ ${#missing[@]} -gt 0 ] || return 0
     say "Installing ${missing[*]}"
-    { apt-get update -qq && DEBIAN_FRONTEND=noninteractive apt-get install -y -qq --no-install-recommends "${missing[@]}"; } >"$FH_VAR/apt.log" 2>&1 ||
+    {
+        apt-get update -qq &&
+            DEBIAN_FRONTEND=noninteractive apt-get install -y -qq --no-install-recommends "${missing[@]}"
+    } >"$FH_VAR/apt.log" 2>&1 ||
         fail "the packages ${missing[*]} couldn't be installed. See $FH_VAR/apt.log."
 }
 
 packages() {
     # Debian starts a cluster of its own on install; we only want the programs.
     mkdir -p /etc/postgresql-common/createcluster.d
-    [ -e /etc/postgresql-common/createcluster.d/fresh-huddle.conf ] || echo 'create_main_cluster = false' >/etc/postgresql-common/createcluster.d/fresh-huddle.conf
-    install_packages php8.2-cli php8.2-fpm php8.2-pgsql php8.2-curl php8.2-zip php8.2-gd php8.2-apcu php8.2-intl php8.2-mbstring php8.2-xml \
+    local own=/etc/postgresql-common/createcluster.d/fresh-huddle.conf
+    [ -e "$own" ] || echo 'create_main_cluster = false' >"$own"
+    install_packages php8.2-cli php8.2-fpm php8.2-pgsql php8.2-curl php8.2-zip php8.2-gd php8.2-apcu \
+        php8.2-intl php8.2-mbstring php8.2-xml \
         nginx libnginx-mod-nchan libnginx-mod-http-brotli-static supervisor postgresql-15 composer git unzip curl
 }
 
@@ -90,7 +96,9 @@ php_packages() {
     export COMPOSER_ALLOW_SUPERUSER=1
     (
         cd "$ROOT"
-        [ -d var/symfony-release ] || composer create-project symfony/symfony:7.4.23 var/symfony-release --no-install --no-scripts --no-interaction
+        [ -d var/symfony-release ] ||
+            composer create-project symfony/symfony:7.4.23 var/symfony-release \
+                --no-install --no-scripts --no-interaction
         composer install --no-interaction --no-progress --classmap-authoritative
         # Some packages come with files that only their owner may read; the instance runs as another user.
         chmod -R a+rX vendor
@@ -157,7 +165,10 @@ prepare_database_server() {
     PG_PASSWORD=$(head -c 24 /dev/urandom | base64 | tr -dc A-Za-z0-9)
     install -m 600 -o postgres /dev/null "$RUN/password"
     printf '%s\n' "$PG_PASSWORD" >"$RUN/password"
-    (cd / && runuser -u postgres -- "$PGBIN/initdb" -D "$PGDATA_DIR" -U huddle --pwfile="$RUN/password" -A scram-sha-256 -E UTF8 --locale=C.UTF-8) >"$FH_VAR/initdb.log" 2>&1 ||
+    (
+        cd / && runuser -u postgres -- "$PGBIN/initdb" -D "$PGDATA_DIR" -U huddle --pwfile="$RUN/password" \
+            -A scram-sha-256 -E UTF8 --locale=C.UTF-8
+    ) >"$FH_VAR/initdb.log" 2>&1 ||
         fail "PostgreSQL could not be prepared; see $FH_VAR/initdb.log."
     mv "$RUN/password" "$FH_VAR/pgpassword"
     chown root:root "$FH_VAR/pgpassword"
@@ -277,7 +288,8 @@ databases() {
         [ "$(sql postgres -c "SELECT 1 FROM pg_database WHERE datname = '$name'")" = 1 ] || sql postgres -c "CREATE DATABASE $name"
     done
     for name in "$ROOT"/standins/migrations/*.sql; do sql standins -f "$name" >/dev/null; done
-    # Until there are users, the schema is one first migration, written anew: what an older one made cannot be brought up to date.
+    # Until there are users, the schema is one first migration, written anew: what an older one made cannot be brought
+    # up to date.
     [ "$(sql fresh_huddle -c "SELECT to_regclass('grouping') IS NULL OR (to_regclass('sign_up') IS NOT NULL AND to_regclass('margin_note') IS NOT NULL)")" = t ] ||
         fail "this instance keeps its data in an older way that cannot be brought up to date. Begin anew with bin/start --fresh."
     huddle doctrine:migrations:migrate --no-interaction --allow-no-migration >"$FH_VAR/log/migrate.log" 2>&1 ||
@@ -290,7 +302,12 @@ huddle() {
     (cd "$ROOT" && runuser -u "$user" -- env FH_VAR="$FH_VAR" php -d memory_limit=512M bin/console "$@")
 }
 
-answers() { curl -fsS -o /dev/null "http://127.0.0.1:$PORT/student" 2>/dev/null && [ "$(curl -s -o /dev/null -w '%{http_code}' "http://127.0.0.1:$PORT/api/staff/me")" = 401 ] && [ "$(curl -s -o /dev/null -w '%{http_code}' "http://127.0.0.1:$STANDIN_PORT/in/00000000000000000000000000000000")" = 404 ]; }
+status_of() { curl -s -o /dev/null -w '%{http_code}' "$1"; }
+answers() {
+    curl -fsS -o /dev/null "http://127.0.0.1:$PORT/student" 2>/dev/null &&
+        [ "$(status_of "http://127.0.0.1:$PORT/api/staff/me")" = 401 ] &&
+        [ "$(status_of "http://127.0.0.1:$STANDIN_PORT/in/00000000000000000000000000000000")" = 404 ]
+}
 
 start_all() {
     control reread >/dev/null

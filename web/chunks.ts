@@ -7,9 +7,14 @@ interface Group {
   includeDependenciesRecursively: boolean;
 }
 
+const anyOf =
+  (...patterns: RegExp[]) =>
+  (id: string) =>
+    patterns.some((pattern) => pattern.test(id));
+
 /**
- * Joins modules that are always loaded together: on a slow connection many small files cost more than their size. No page
- * loads code that only another page needs.
+ * Joins modules that are always loaded together: on a slow connection many small files cost more than their size. No
+ * page loads code that only another page needs.
  *
  * @param src the folder of our code
  */
@@ -37,11 +42,18 @@ export function groups(src: string): Group[] {
   const react = /node_modules[\\/](react|react-dom|scheduler)[\\/]/;
   const onlyTeachers = lies([teachers], new Set([...anybodys, at('staff.tsx')]));
   const onTheFloor = lies([lessons, otherPages], first);
-  const both =
-    /(core[\\/]data[\\/]marks\.json|src[\\/](ui[\\/](Sign|marks|Duration|roomWindow|lazily)\.|api[\\/]stream\.|areas[\\/]materials[\\/](answers|media|blocks|fill[\\/](ReadingBlock|Fill))\.))/;
+  const both = anyOf(
+    /core[\\/]data[\\/]marks\.json/,
+    /src[\\/]ui[\\/](Sign|marks|Duration|roomWindow|lazily)\./,
+    /src[\\/]api[\\/]stream\./,
+    /src[\\/]areas[\\/]materials[\\/](answers|media|blocks|fill[\\/](ReadingBlock|Fill))\./,
+  );
   const forAll = lies([students, door]);
-  const anyPage =
-    /openapi-fetch|node_modules[\\/]clsx|preload-helper|rolldown[\\/]runtime|helpers[\\/](esm[\\/])?(defineProperty|toPropertyKey|toPrimitive|typeof)|src[\\/]styles\.css/;
+  const anyPage = anyOf(
+    /openapi-fetch|node_modules[\\/]clsx|preload-helper|rolldown[\\/]runtime/,
+    /helpers[\\/](esm[\\/])?(defineProperty|toPropertyKey|toPrimitive|typeof)/,
+    /src[\\/]styles\.css/,
+  );
   const laterQueries = /@tanstack[\\/].*(useMutation|mutationObserver|queryOptions)/;
   const privates = /helpers[\\/](esm[\\/])?(classPrivate|checkPrivate|assertClass)/;
 
@@ -54,8 +66,8 @@ export function groups(src: string): Group[] {
     // By itself, so that a page can ask for it before it knows what else it needs (prerender.mjs).
     { ...together('react', (id) => react.test(id)), includeDependenciesRecursively: true },
     // What a student's page and the teacher's lesson both need.
-    together('both', (id) => both.test(id)),
-    together('base', (id) => forAll(id) || anyPage.test(id)),
+    together('both', (id) => both(id)),
+    together('base', (id) => forAll(id) || anyPage(id)),
     // What the sign-in and a teacher's first page both need.
     together('account', lies([door, teachers], students)),
     together('teacher', (id) => onlyTeachers(id) || privates.test(id)),

@@ -29,7 +29,10 @@ for (const folder of readdirSync(import.meta.dirname).filter((name) => name.star
 // The pages are not built yet. The supervisor restarts this program, which then checks again.
 if (pages.size === 0) setTimeout(() => process.exit(1), patience);
 
-/** A page of an older build refers to deleted files. The supervisor restarts this program, which then uses the new build. */
+/**
+ * A page of an older build refers to deleted files. The supervisor restarts this program, which then uses the new
+ * build.
+ */
 function isCurrent({ file, built }) {
   const now = statSync(file, { throwIfNoEntry: false })?.mtimeMs;
   if (now !== undefined && now !== built) setTimeout(() => process.exit(0), 100);

@@ -27,8 +27,8 @@ for (const [name, html] of Object.entries(pages)) {
 }
 await server.close();
 
-// Every page preloads what it needs. The files of a lesson's and of a class's page are listed in attributes, and index.html
-// preloads them when one is opened.
+// Every page preloads what it needs. The files of a lesson's and of a class's page are listed in attributes, and
+// index.html preloads them when one is opened.
 const assets = readdirSync(join(dist, 'assets'));
 const chunk = (name) => assets.find((file) => new RegExp(`^${name}-[^.]*\\.js$`).test(file));
 /** A chunk and everything it imports. */

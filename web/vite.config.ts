@@ -46,7 +46,8 @@ export default defineConfig(({ isSsrBuild }) => ({
     terserOptions: { compress: { passes: 3 }, module: true },
     // Phones of 2015 that have had their last update.
     target: ['chrome91', 'safari15', 'firefox91'],
-    // Keeps logical properties such as inset-inline-start (browsers since 2021), so that pages are mirrored by `dir` alone.
+    // Keeps logical properties such as inset-inline-start (browsers since 2021), so that pages are mirrored by `dir`
+    // alone.
     cssTarget: ['chrome87', 'safari14.1', 'firefox78'],
     // Two front doors: the student's page loads nothing of the teacher's.
     rolldownOptions:

@@ -4,7 +4,10 @@ import { readdirSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { defineConfig } from 'vitest/config';
 
-/** What needs a browser: components, and rules that ask one for something. All else does without, which saves a second a file. */
+/**
+ * What needs a browser: components, and rules that ask one for something. All else does without, which saves a second a
+ * file.
+ */
 const pages = [
   'src/**/*.test.tsx',
   'src/api/{client,early,firstData,stream}.test.ts',

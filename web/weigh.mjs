@@ -1,5 +1,5 @@
-// What has to come before a page can be used: scripts, compressed, under so many bytes. node web/weigh.mjs PAGE LIMIT [CHUNK]
-// With a chunk: what the page loads by itself, and that chunk with all it needs.
+// What has to come before a page can be used: scripts, compressed, under so many bytes. node web/weigh.mjs PAGE LIMIT
+// [CHUNK] With a chunk: what the page loads by itself, and that chunk with all it needs.
 import { readdirSync, readFileSync, statSync } from 'node:fs';
 import { join } from 'node:path';
 

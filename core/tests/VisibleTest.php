@@ -12,7 +12,10 @@ final class VisibleTest extends TestCase
     public function test_what_shows_nothing_is_nothing(): void
     {
         foreach (
-            ['', ' ', "\t\n", "\u{A0}", "\u{200B}\u{200D}", "\u{3164}", "\u{2800} \u{FE0F}", "\u{AD}", "\u{E0020}"] as $text
+            [
+                '', ' ', "\t\n", "\u{A0}", "\u{200B}\u{200D}",
+                "\u{3164}", "\u{2800} \u{FE0F}", "\u{AD}", "\u{E0020}",
+            ] as $text
         ) {
             self::assertFalse(Visible::is($text), bin2hex($text));
             self::assertSame('', Visible::or($text));

@@ -22,8 +22,8 @@ export async function inOtherWords(
 }
 
 /**
- * Nothing on the page is in plain letters, except what people wrote; nothing of ours is cut; and the page reads from right
- * to left without having to be moved sideways.
+ * Nothing on the page is in plain letters, except what people wrote; nothing of ours is cut; and the page reads from
+ * right to left without having to be moved sideways.
  */
 export async function isInOtherWords(page: Page, where: string, written: string[]): Promise<void> {
   const found = await page.evaluate(

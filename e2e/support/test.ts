@@ -1,6 +1,8 @@
 import { test as base } from '@playwright/test';
 
-/** As Playwright's, and whoever came in a test goes with it: pages left open listen and ask on through all that follow. */
+/**
+ * As Playwright's, and whoever came in a test goes with it: pages left open listen and ask on through all that follow.
+ */
 export const test = base.extend<{ goneAfterwards: undefined }>({
   goneAfterwards: [
     async ({ browser }, use) => {

@@ -1,6 +1,6 @@
-// The stand-in mailbox: takes every message by SMTP on loopback, keeps it as a file, and shows it on a small page. It sends
-// nothing on. A message whose Message-ID it has already is kept once. node standins/mailbox/mailbox.mjs SMTP_PORT PAGE_PORT FOLDER
-// MAIL_HOOK_URL and MAIL_HOOK_SECRET: where it says, signed, that a message came back.
+// The stand-in mailbox: takes every message by SMTP on loopback, keeps it as a file, and shows it on a small page. It
+// sends nothing on. A message whose Message-ID it has already is kept once. node standins/mailbox/mailbox.mjs SMTP_PORT
+// PAGE_PORT FOLDER MAIL_HOOK_URL and MAIL_HOOK_SECRET: where it says, signed, that a message came back.
 import { createHash, createHmac } from 'node:crypto';
 import { createServer } from 'node:http';
 import { existsSync, mkdirSync, readdirSync, readFileSync, renameSync, writeFileSync } from 'node:fs';

@@ -1,5 +1,5 @@
-// Keeps the student's page and its scripts, styles and type on the device. Data is never kept: what is not the page itself
-// or an asset with its content in its name goes to the server as if this were not here.
+// Keeps the student's page and its scripts, styles and type on the device. Data is never kept: what is not the page
+// itself or an asset with its content in its name goes to the server as if this were not here.
 const cacheName = 'student-page';
 const page = '/student';
 

@@ -16,8 +16,8 @@ export { placeIn } from './words/place';
 const inOnePiece = Number.MAX_SAFE_INTEGER;
 
 /**
- * A page of the teacher's, as the browser would render it with these answers. Not for two pages at once: time, place and
- * address are the same for all that is rendered.
+ * A page of the teacher's, as the browser would render it with these answers. Not for two pages at once: time, place
+ * and address are the same for all that is rendered.
  *
  * @param url of the page
  * @returns what belongs into its head, and its body

@@ -23,8 +23,8 @@ function enterPressed(): () => boolean {
 }
 
 /**
- * Whoever is not signed in gets the sign-in, and nothing else to wait for; what comes after it comes while they type. Who
- * was signed in here before is taken to be so while it is asked.
+ * Whoever is not signed in gets the sign-in, and nothing else to wait for; what comes after it comes while they type.
+ * Who was signed in here before is taken to be so while it is asked.
  */
 async function begin(page: HTMLElement): Promise<void> {
   const entered = enterPressed();

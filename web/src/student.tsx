@@ -7,7 +7,9 @@ import './styles.css';
 import { keepAssets } from './keepAssets';
 import { loadType } from './ui/loadType';
 
-/** The door stands there already: it stays until it is known whether this device is inside, and keeps what was typed. */
+/**
+ * The door stands there already: it stays until it is known whether this device is inside, and keeps what was typed.
+ */
 async function begin(page: HTMLElement): Promise<void> {
   const status = await earlyStatus('/api/student/now');
   const field = page.querySelector('input');

@@ -54,10 +54,11 @@ use Symfony\Component\Uid\Uuid;
  *
  * @phpstan-type LessonData array{title: string, minutes: int, inDays: int, order: list<array{string, int}>,
  *   instructions: string, groups: list<string>, seed: int, original: array<string, mixed>|null}
+ * @phpstan-type ClassData array{name: string, doorWord: string, students: list<string>,
+ *   about?: list<array{string, string, int, string, string}>,
+ *   rules?: list<array{kind: string, students: list<string>}>, lesson: LessonData}
  * @phpstan-type DemoData array{teacher: array{name: string, email: non-empty-string, password: string},
- *   classes: list<array{name: string, doorWord: string, students: list<string>, about?: list<array{string, string, int,
- *   string, string}>, rules?: list<array{kind: string, students:
- *   list<string>}>, lesson: LessonData}>, lecture: array{name: string, doorWord: string, students: int,
+ *   classes: list<ClassData>, lecture: array{name: string, doorWord: string, students: int,
  *   given: list<string>, family: list<string>}}
  */
 final readonly class Larkmouth

@@ -110,11 +110,12 @@ final readonly class RunningOrders
     {
         $rounds = [];
         foreach ($this->segments($shown->lesson) as $segment) {
-            if (
-                null !== $segment->round
-                && ($segment->round === $shown || Phase::Planned === $segment->round->state()->phase($this->clock->ms()))
-            ) {
-                $rounds[] = $segment->round;
+            $round = $segment->round;
+            if (null === $round) {
+                continue;
+            }
+            if ($round === $shown || Phase::Planned === $round->state()->phase($this->clock->ms())) {
+                $rounds[] = $round;
             }
         }
 

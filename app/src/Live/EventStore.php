@@ -22,7 +22,8 @@ final readonly class EventStore
     /**
      * Whether an event concerns the page of a student (`:student`); with `:quiet`, the kinds that concern staff alone.
      */
-    public const CONCERNS = "CASE WHEN data ->> 'to' IS NOT NULL THEN strpos(data ->> 'to', '|' || :student || '|') > 0 ELSE kind <> ALL(:quiet::text[]) END";
+    public const CONCERNS = "CASE WHEN data ->> 'to' IS NOT NULL THEN strpos(data ->> 'to', '|' || :student || '|') > 0
+        ELSE kind <> ALL(:quiet::text[]) END";
 
     public function __construct(private Connection $db)
     {

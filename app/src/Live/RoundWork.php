@@ -88,7 +88,9 @@ final readonly class RoundWork implements TaskHandler
                     : null,
             };
         } catch (MeetingServiceFailed $e) {
-            throw $e->worthRetrying && $task->attempts < self::MOST_TRIES ? new TryAgain($e->says, 300 * 2 ** $task->attempts) : new GaveUp($e->says);
+            throw $e->worthRetrying && $task->attempts < self::MOST_TRIES
+                ? new TryAgain($e->says, 300 * 2 ** $task->attempts)
+                : new GaveUp($e->says);
         } finally {
             $this->tasks->ask(WatchWork::WATCH, $round->lesson->id);
             $this->stream->publish([Audience::staff($round->lesson->id)], ['kind' => 'lesson']);

@@ -48,7 +48,10 @@ final readonly class Letter
         try {
             $this->mailer->send($message);
         } catch (TransportExceptionInterface) {
-            throw $task->attempts < self::MOST_TRIES ? new TryAgain(new Message('mail.not_taken', ['address' => $address]), 2_000 * 2 ** $task->attempts) : new GaveUp(new Message('mail.not_taken', ['address' => $address]));
+            $says = new Message('mail.not_taken', ['address' => $address]);
+            throw $task->attempts < self::MOST_TRIES
+                ? new TryAgain($says, 2_000 * 2 ** $task->attempts)
+                : new GaveUp($says);
         }
     }
 }

@@ -162,14 +162,24 @@ final readonly class PlanPdf
             $size.
             'pt; }
             .page { height: 190mm; overflow: hidden; } .next { page-break-before: always; }
-            .head { width: 100%; border-collapse: collapse; border-bottom: 0.6mm solid #1c2333; } .head td { padding: 0; vertical-align: bottom; }
-            .title { font-size: 19pt; width: 75%; } .sub { font-size: 10.5pt; color: #555c6c; height: 7mm; vertical-align: top !important; } .mark { text-align: right; font-size: 12pt; } .mark.sub { font-size: 10.5pt; } .word { width: auto; margin: 0 0 1mm auto; border-collapse: collapse; } .word td { padding: 0 0 0.6mm 1mm; } .word .fresh { background: #d4ee3a; padding: 0 1mm 0.6mm; }
+            .head { width: 100%; border-collapse: collapse; border-bottom: 0.6mm solid #1c2333; }
+            .head td { padding: 0; vertical-align: bottom; }
+            .title { font-size: 19pt; width: 75%; }
+            .sub { font-size: 10.5pt; color: #555c6c; height: 7mm; vertical-align: top !important; }
+            .mark { text-align: right; font-size: 12pt; }
+            .mark.sub { font-size: 10.5pt; }
+            .word { width: auto; margin: 0 0 1mm auto; border-collapse: collapse; }
+            .word td { padding: 0 0 0.6mm 1mm; }
+            .word .fresh { background: #d4ee3a; padding: 0 1mm 0.6mm; }
             .plan { width: 285mm; border-collapse: separate; border-spacing: 4mm '.
             self::GAP / 2 .
             'mm; margin: 1mm 0 0 -4mm; table-layout: fixed; }
             .cell { padding: 0; vertical-align: top; } .none { padding: 0; }
-            .slab { width: 100%; border: 0.6mm solid; border-collapse: separate; border-spacing: 0; height: 9.5mm; } .slab td { vertical-align: middle; padding: 0.5mm 2mm; }
-            .sign { width: 6mm; padding-right: 0 !important; } .sign img { width: 5.5mm; height: 5.5mm; } .name { font-size: '.
+            .slab { width: 100%; border: 0.6mm solid; border-collapse: separate; border-spacing: 0; height: 9.5mm; }
+            .slab td { vertical-align: middle; padding: 0.5mm 2mm; }
+            .sign { width: 6mm; padding-right: 0 !important; }
+            .sign img { width: 5.5mm; height: 5.5mm; }
+            .name { font-size: '.
             min(14.0, $size * 1.2).
             'pt; } .number { text-align: right; width: 6mm; color: #555c6c; font-size: 9pt; }
             .line { height: '.
@@ -177,7 +187,11 @@ final readonly class PlanPdf
             'mm; padding: 0.8mm 0 0 2mm; font-size: 8.5pt; line-height: 1; white-space: nowrap; overflow: hidden; }
             .tag { width: 100%; height: '.
             ($tag - 2.6).
-            'mm; margin-top: 1mm; border: 0.3mm solid #1c2333; border-collapse: separate; border-spacing: 0; background: #fffdf8; }
-            .tag td { vertical-align: middle; padding: 0 2mm 0.8mm 0; line-height: 1; white-space: nowrap; overflow: hidden; } .tag .seat { width: 5mm; padding-left: 2mm; color: #555c6c; font-size: 8pt; } .note { color: #555c6c; font-size: 75%; }';
+            'mm; margin-top: 1mm; border: 0.3mm solid #1c2333; border-collapse: separate;
+                border-spacing: 0; background: #fffdf8; }
+            .tag td { vertical-align: middle; padding: 0 2mm 0.8mm 0; line-height: 1;
+                white-space: nowrap; overflow: hidden; }
+            .tag .seat { width: 5mm; padding-left: 2mm; color: #555c6c; font-size: 8pt; }
+            .note { color: #555c6c; font-size: 75%; }';
     }
 }

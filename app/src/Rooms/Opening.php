@@ -52,7 +52,9 @@ final readonly class Opening
     public function closeLater(string $groupingId): void
     {
         foreach (
-            $this->em->getRepository(Room::class)->findBy(['grouping' => $groupingId, 'life' => RoomLife::Round]) as $room
+            $this->em->getRepository(Room::class)->findBy(
+                ['grouping' => $groupingId, 'life' => RoomLife::Round],
+            ) as $room
         ) {
             if ($room->state->hasLink() && RoomState::Closed !== $room->state && null !== $room->externalId) {
                 $this->tasks->ask(RoomWork::CLOSE, $room->id, $this->clock->ms() + self::TIME_TO_LEAVE);

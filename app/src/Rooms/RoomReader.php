@@ -18,7 +18,8 @@ use FreshHuddle\Core\Rooms\SourceKind;
 final readonly class RoomReader
 {
     /** `main`, or the id of the group or the side room. */
-    private const PLACE = "CASE r.purpose WHEN 'main' THEN 'main' WHEN 'side' THEN r.id::text ELSE r.group_id::text END";
+    private const PLACE = "CASE r.purpose WHEN 'main' THEN 'main' WHEN 'side' THEN r.id::text
+        ELSE r.group_id::text END";
 
     public function __construct(private Connection $db)
     {
@@ -32,9 +33,10 @@ final readonly class RoomReader
     {
         $rows = Row::all(
             $this->db->fetchAllAssociative(
-                'SELECT r.id, r.purpose, r.group_id, r.name, r.state, t.id IS NOT NULL AS working, COALESCE(t.failure,
-                    r.failure) AS failure,
-                    r.source, r.link, r.may_record, r.may_share_screen, r.may_write, r.tried_at, r.opened_at, r.missed_at
+                'SELECT r.id, r.purpose, r.group_id, r.name, r.state, t.id IS NOT NULL AS working,
+                    COALESCE(t.failure, r.failure) AS failure,
+                    r.source, r.link, r.may_record, r.may_share_screen, r.may_write,
+                    r.tried_at, r.opened_at, r.missed_at
              FROM room r LEFT JOIN due_task t ON t.subject = r.id::text AND t.kind IN (?, ?, ?)
              WHERE r.grouping_id = ? OR (r.class_id = ? AND r.group_id IS NULL) ORDER BY r.id, t.id',
                 [RoomWork::MAKE, RoomWork::MEMBERS, RoomWork::CHANGE, $groupingId, $classId],

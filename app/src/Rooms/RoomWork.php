@@ -119,7 +119,9 @@ final readonly class RoomWork implements TaskHandler
         try {
             $this->service->retire($task->subject);
         } catch (MeetingServiceFailed $e) {
-            throw $e->worthRetrying && $task->attempts < self::MOST_TRIES ? new TryAgain($e->says, 500 * 2 ** $task->attempts) : new GaveUp($e->says);
+            throw $e->worthRetrying && $task->attempts < self::MOST_TRIES
+                ? new TryAgain($e->says, 500 * 2 ** $task->attempts)
+                : new GaveUp($e->says);
         }
     }
 

@@ -25,7 +25,10 @@ final readonly class StandingLinks
     {
         $links = [];
         foreach (
-            $this->em->getRepository(StandingLink::class)->findBy(['class' => $class], ['position' => 'ASC']) as $standing
+            $this->em->getRepository(StandingLink::class)->findBy(
+                ['class' => $class],
+                ['position' => 'ASC'],
+            ) as $standing
         ) {
             try {
                 $links[] = Link::read($standing->link);

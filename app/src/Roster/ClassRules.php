@@ -164,7 +164,9 @@ final readonly class ClassRules
     {
         $byId = [];
         foreach (
-            $this->em->getRepository(Student::class)->findBy(['class' => $class, 'removedAt' => null, 'id' => $ids]) as $student
+            $this->em->getRepository(Student::class)->findBy(
+                ['class' => $class, 'removedAt' => null, 'id' => $ids],
+            ) as $student
         ) {
             $byId[$student->id] = $student;
         }

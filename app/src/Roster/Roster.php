@@ -203,7 +203,11 @@ final readonly class Roster
                 }
                 foreach ($fill->cells as $i => $cell) {
                     if (null === $fill->attribute && mb_strlen(trim($cell->value)) > Student::LONGEST_TABLE) {
-                        throw RosterRefused::unusable('roster.table_too_long', "cells[{$i}].value", ['most' => Student::LONGEST_TABLE]);
+                        throw RosterRefused::unusable(
+                            'roster.table_too_long',
+                            "cells[{$i}].value",
+                            ['most' => Student::LONGEST_TABLE],
+                        );
                     }
                     $this->write(
                         $students[$cell->student] ??

@@ -62,7 +62,10 @@ final class AsStudentTest extends AppTestCase
     public function test_each_moment_of_a_round_is_the_phase_it_says(): void
     {
         foreach (
-            ['looking' => ['outAt', 1], 'comingBack' => ['backAt', 1], 'back' => ['backAt', -1]] as $moment => [$what, $sign]
+            ['looking' => ['outAt', 1], 'comingBack' => ['backAt', 1], 'back' => ['backAt', -1]] as $moment => [
+                $what,
+                $sign,
+            ]
         ) {
             $seen = $this->at($moment);
             self::assertSame($sign, $seen->int("now.moments.{$what}") <=> $seen->int('now.serverNow'), $moment);

@@ -125,14 +125,14 @@ final class CupboardTest extends AppTestCase
     }
 
     #[TestWith([
-            '{"format":"another"}',
-            'This isn’t a worksheet. Choose a Markdown file, or a file exported from here.',
-        ]),
+        '{"format":"another"}',
+        'This isn’t a worksheet. Choose a Markdown file, or a file exported from here.',
+    ]),
         TestWith(['{', 'This isn’t a worksheet. Choose a Markdown file, or a file exported from here.']),]
     #[TestWith([
-            '{"format":"fresh-huddle/original","version":1,"title":"x","pages":[{"id":"p","title":"","blocks":[{"id":"a","kind":"riddle","text":""}]}]}',
-            'The file can’t be read at pages[0].blocks[0].kind.',
-        ]),]
+        '{"format":"fresh-huddle/original","version":1,"title":"x","pages":[{"id":"p","title":"","blocks":[{"id":"a","kind":"riddle","text":""}]}]}',
+        'The file can’t be read at pages[0].blocks[0].kind.',
+    ]),]
     #[TestWith(["::: each\nno end", 'Line 1 can’t be read.'])]
     public function test_a_file_that_cannot_be_read_is_said_so_with_where(string $text, string $says): void
     {

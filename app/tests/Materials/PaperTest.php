@@ -145,7 +145,11 @@ final class PaperTest extends AppTestCase
     public function test_a_slip_holds_names_of_any_length_and_writing(): void
     {
         foreach (
-            ['نور الهدى عبد الرحمن', str_repeat('Wolfeschlegelsteinhausenbergerdorff ', 3).'Ada', '李小龍 & <b>'] as $i => $name
+            [
+                'نور الهدى عبد الرحمن',
+                str_repeat('Wolfeschlegelsteinhausenbergerdorff ', 3).'Ada',
+                '李小龍 & <b>',
+            ] as $i => $name
         ) {
             $this->ask('PATCH', '/api/staff/students/'.$this->lesson->text("students.{$i}.id"), [
                 'name' => $name,

@@ -45,9 +45,8 @@ final class Outside
     public static function roomsNamed(string $beginning): int
     {
         $count = 0;
-        foreach (
-            (array) (self::ask('GET', '/api/rooms?named='.rawurlencode($beginning), 'MEETING_TOKEN')['rooms'] ?? []) as $name
-        ) {
+        $rooms = self::ask('GET', '/api/rooms?named='.rawurlencode($beginning), 'MEETING_TOKEN')['rooms'] ?? [];
+        foreach ((array) $rooms as $name) {
             $count += \is_string($name) && str_starts_with($name, $beginning) ? 1 : 0;
         }
 

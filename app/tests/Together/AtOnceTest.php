@@ -698,8 +698,9 @@ final class AtOnceTest extends TestCase
     /**
      * Sends all before it reads the first answer.
      *
-     * @param list<array{0: string, 1: string, 2: array<string, mixed>|null, 3: string, 4?: string}> $requests method,
-     *                                                                                                         path, body, cookie, key
+     * Of each: method, path, body, cookie, key.
+     *
+     * @param list<array{0: string, 1: string, 2: array<string, mixed>|null, 3: string, 4?: string}> $requests
      *
      * @return list<int> statuses, in order
      */

@@ -41,7 +41,10 @@ final readonly class Block
         $settings->check();
         foreach ($variants as $variant) {
             if (max(mb_strlen($variant->text), mb_strlen($variant->passage)) > self::MAX_TEXT) {
-                throw UnusableOriginal::blockTooLong(max(mb_strlen($variant->text), mb_strlen($variant->passage)), self::MAX_TEXT);
+                throw UnusableOriginal::blockTooLong(
+                    max(mb_strlen($variant->text), mb_strlen($variant->passage)),
+                    self::MAX_TEXT,
+                );
             }
         }
     }

@@ -84,8 +84,8 @@ final class ReadyCheckTest extends TestCase
             array_values($students),
             ['ada' => 'lead', 'chi' => 'Lead'],
         );
-        /** @phpstan-ignore argument.type (each is what a material takes under that name; a wrong one fails at once) */
         $material = static fn (mixed ...$with): PlannedMaterial => new PlannedMaterial(
+            // @phpstan-ignore argument.type (each is what a material takes under that name; a wrong one fails at once)
             ...$with + ['id' => 'o', 'title' => 'Sheet', 'gets' => ['g' => '', 'h' => '']],
         );
         $own = self::own();
@@ -453,8 +453,8 @@ final class ReadyCheckTest extends TestCase
 
     private static function well(mixed ...$with): Plan
     {
-        /** @phpstan-ignore argument.type (each is what the plan takes under that name; a wrong one fails at once) */
         return new Plan(
+            // @phpstan-ignore argument.type (each is what the plan takes under that name; a wrong one fails at once)
             ...$with + [
                 'students' => self::STUDENTS,
                 'groups' => [

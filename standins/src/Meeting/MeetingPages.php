@@ -157,8 +157,9 @@ final readonly class MeetingPages
     }
 
     /**
-     * @return array{room: string, room_name: string, allowed: list<string>, person: string, name: string}|null null if
-     *                                                                                                          this browser is not that person
+     * Null: this browser is not that person.
+     *
+     * @return array{room: string, room_name: string, allowed: list<string>, person: string, name: string}|null
      */
     private function own(string $key, Request $request): ?array
     {

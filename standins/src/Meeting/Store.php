@@ -271,10 +271,12 @@ final readonly class Store
                 (string) ($now - self::GONE_AFTER),
             ])[0]['room'] ?? null;
         $this->db->run(
-            'INSERT INTO presence (person, room, name, since, seen) VALUES (?, ?, ?, ?, ?) ON CONFLICT (person)
-                DO UPDATE
-             SET since = CASE WHEN presence.room = EXCLUDED.room AND presence.seen > ? THEN presence.since ELSE EXCLUDED.since END, shares = presence.shares AND presence.room = EXCLUDED.room,
-                 room = EXCLUDED.room, name = EXCLUDED.name, seen = EXCLUDED.seen, told = TRUE',
+            'INSERT INTO presence (person, room, name, since, seen) VALUES (?, ?, ?, ?, ?) 
+             ON CONFLICT (person) DO UPDATE
+             SET since = CASE WHEN presence.room = EXCLUDED.room AND presence.seen > ? THEN presence.since
+                     ELSE EXCLUDED.since END,
+                 shares = presence.shares AND presence.room = EXCLUDED.room, room = EXCLUDED.room,
+                 name = EXCLUDED.name, seen = EXCLUDED.seen, told = TRUE',
             [$person, $room, $name, (string) $now, (string) $now, (string) ($now - self::GONE_AFTER)],
         );
 

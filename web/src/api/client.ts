@@ -20,8 +20,8 @@ const slowest = 15_000;
 let drops = false;
 
 /**
- * What is pressed while the line is down is dropped, and said to be: it is never sent, now or later. For pages whose presses
- * mean the moment they are made in; what students write is kept instead, and sent when the line is back.
+ * What is pressed while the line is down is dropped, and said to be: it is never sent, now or later. For pages whose
+ * presses mean the moment they are made in; what students write is kept instead, and sent when the line is back.
  */
 export function dropPressesWhileDown(): void {
   drops = true;

@@ -1,4 +1,6 @@
-/** Asked for by the page itself, before our scripts are here: what is needed first comes while they are still coming. */
+/**
+ * Asked for by the page itself, before our scripts are here: what is needed first comes while they are still coming.
+ */
 interface Early {
   /** When it was asked, milliseconds since 1970. */
   at: number;
@@ -25,7 +27,9 @@ const freshFor = 15_000;
 /** The status of an early answer where nobody is signed in. */
 export const nobody = 204;
 
-/** @returns the answer that was asked for early, once; null where there is none for this address, or it has grown old */
+/**
+ * @returns the answer that was asked for early, once; null where there is none for this address, or it has grown old
+ */
 export async function takeEarly(request: Request): Promise<Response | null> {
   const { early } = window;
   const { pathname } = new URL(request.url);
@@ -37,7 +41,10 @@ export async function takeEarly(request: Request): Promise<Response | null> {
   return kept?.status === nobody ? null : kept;
 }
 
-/** Looks at it without taking it. @returns its status; null where it was not asked, was not answered, or has not come soon */
+/**
+ * Looks at it without taking it.
+ * @returns its status; null where it was not asked, was not answered, or has not come soon
+ */
 export async function earlyStatus(pathname: string, patience = 2_500): Promise<number | null> {
   const soon = new Promise<null>((resolve) => setTimeout(() => resolve(null), patience));
   return (await Promise.race([window.early?.answers[pathname] ?? null, soon]))?.status ?? null;

@@ -1,8 +1,8 @@
 import { isProblem } from './problem';
 
 /**
- * Listens to a stream of hints. The server is the truth: on every (re)connection the page is told to look again, and while
- * there is no stream it is told to look every few seconds.
+ * Listens to a stream of hints. The server is the truth: on every (re)connection the page is told to look again, and
+ * while there is no stream it is told to look every few seconds.
  */
 export interface StreamHandlers<T> {
   onMessage: (message: T) => void;

@@ -43,7 +43,10 @@ const nowhere: Ref = () => undefined;
 
 const focusable = 'a[href], button, input, select, textarea, [tabindex]';
 
-/** Makes its contents draggable once drag and drop is loaded. The contents are mounted again then; the focus is restored. */
+/**
+ * Makes its contents draggable once drag and drop is loaded. The contents are mounted again then; the focus is
+ * restored.
+ */
 export function DragArea(props: DragAreaProps) {
   const parts = useLater(drag);
   const area = useRef<HTMLDivElement>(null);

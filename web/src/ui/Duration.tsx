@@ -2,7 +2,8 @@ import { Fragment } from 'react';
 import * as m from '#messages';
 
 /**
- * 1,123 seconds as 18 min 43 s: a length of time has its units beside its numbers, so that nobody takes it for a time of day.
+ * 1,123 seconds as 18 min 43 s: a length of time has its units beside its numbers, so that nobody takes it for a time
+ * of day.
  */
 export function durationParts(seconds: number): [number, string][] {
   const hours = Math.floor(seconds / 3600);

@@ -2,8 +2,8 @@ import { useEffect } from 'react';
 import { useLine } from '../api/line';
 
 /**
- * A banner that says the connection is slow or gone, and what that means on this page. It covers nothing: pages as high as
- * the screen subtract `--banner` from their height.
+ * A banner that says the connection is slow or gone, and what that means on this page. It covers nothing: pages as high
+ * as the screen subtract `--banner` from their height.
  */
 export function LineNote({ slow, down }: { slow: string; down: string }) {
   const line = useLine();

@@ -5,8 +5,8 @@ import { Field } from './Field';
 const pause = 700;
 
 /**
- * A number that is saved after a pause, when it is left, with Enter, and when the page goes away. What the server does not
- * take stays, with the reason.
+ * A number that is saved after a pause, when it is left, with Enter, and when the page goes away. What the server does
+ * not take stays, with the reason.
  */
 export function NumberField({
   label,

@@ -1,6 +1,6 @@
 /**
- * The numbers of columns that give balanced rows, largest first: fewer columns would need more rows. Six things fit in 6, 3,
- * 2 or 1 columns, but not in 5, with one left over.
+ * The numbers of columns that give balanced rows, largest first: fewer columns would need more rows. Six things fit in
+ * 6, 3, 2 or 1 columns, but not in 5, with one left over.
  */
 export function balancedColumns(things: number, most: number): number[] {
   const found: number[] = [];

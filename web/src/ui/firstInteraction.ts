@@ -1,8 +1,8 @@
 const signs = ['pointermove', 'pointerdown', 'keydown', 'focusin', 'touchstart', 'wheel'] as const;
 
 /**
- * Resolves when somebody first uses the page: moves the pointer, touches the screen or presses a key. Parts that are only
- * needed for interaction are rendered then, so that a slow device shows the page sooner.
+ * Resolves when somebody first uses the page: moves the pointer, touches the screen or presses a key. Parts that are
+ * only needed for interaction are rendered then, so that a slow device shows the page sooner.
  */
 export const firstInteraction = new Promise<void>((resolve) => {
   if (typeof window === 'undefined') return; // tests without a page

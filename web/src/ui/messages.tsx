@@ -29,8 +29,8 @@ export function useMessages(): Messages {
 }
 
 /**
- * Short messages over the head of the page, with Undo where there is something to undo: there they cover neither the floor
- * nor the shelf nor what is pressed next.
+ * Short messages over the head of the page, with Undo where there is something to undo: there they cover neither the
+ * floor nor the shelf nor what is pressed next.
  */
 export function MessagesProvider({ children }: { children: ReactNode }) {
   const [messages, setMessages] = useState<Message[]>([]);

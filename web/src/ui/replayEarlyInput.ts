@@ -6,8 +6,8 @@ function type(field: HTMLInputElement | HTMLTextAreaElement, value: string): voi
 }
 
 /**
- * Replays what the user did on a page that the server rendered, before its scripts were loaded: what they typed, and the
- * key and the button they pressed last.
+ * Replays what the user did on a page that the server rendered, before its scripts were loaded: what they typed, and
+ * the key and the button they pressed last.
  */
 export function replayEarlyInput(): void {
   const { hear, typed, key, pressed } = window.early ?? {};

@@ -29,8 +29,8 @@ export function hush(): void {
 }
 
 /**
- * Says texts one after the other with the voice of the device, in place of whatever is being said. Where the browser does
- * not let the page speak before somebody has pressed something, they are said at the first press.
+ * Says texts one after the other with the voice of the device, in place of whatever is being said. Where the browser
+ * does not let the page speak before somebody has pressed something, they are said at the first press.
  */
 export function say(parts: Said[]): void {
   if (!canSpeak()) return;

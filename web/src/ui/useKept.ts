@@ -10,7 +10,8 @@ export function forgetTyped(): void {
 }
 
 /**
- * A text that is being typed and not sent yet: kept on this device until it has been sent, whatever becomes of the page.
+ * A text that is being typed and not sent yet: kept on this device until it has been sent, whatever becomes of the
+ * page.
  *
  * @param of what the text is for; another one is another text
  * @returns the text, how to change it, and how to forget it once it has been sent

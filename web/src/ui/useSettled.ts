@@ -2,7 +2,9 @@ import { useEffect, useState } from 'react';
 
 const after = 1_000;
 
-/** Whether what stands here has stood here for a second: a press meant for what stood here before is not taken for it. */
+/**
+ * Whether what stands here has stood here for a second: a press meant for what stood here before is not taken for it.
+ */
 export function useSettled(what: string): boolean {
   const [settled, setSettled] = useState(what);
   useEffect(() => {

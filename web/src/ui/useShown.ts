@@ -4,8 +4,8 @@ import { useEffect, useRef, useState } from 'react';
 const longEnough = 1_000;
 
 /**
- * Whether something has been in view for a moment, on a page that was in front: then it could be read. Once shown it stays
- * so.
+ * Whether something has been in view for a moment, on a page that was in front: then it could be read. Once shown it
+ * stays so.
  *
  * @returns where it is, and whether it has been shown
  */

@@ -1,7 +1,10 @@
 import { useState } from 'react';
 import { headless } from './headlessLater';
 
-/** What the user did with a button before the code of its list or slip was loaded. It is repeated once the code is there. */
+/**
+ * What the user did with a button before the code of its list or slip was loaded. It is repeated once the code is
+ * there.
+ */
 export type Wanted = 'nothing' | 'focus' | 'press';
 
 /** Kept outside the component, by the button's name: the button may be mounted again meanwhile. */

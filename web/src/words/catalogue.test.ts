@@ -76,8 +76,13 @@ describe('the sentences of the pages', () => {
   });
 
   it('use the words on screen, never the words in the code', () => {
-    const wrong =
-      /\b(cupboard|shelf|door ?word|at the door|variants? lies|grouping|original|the floor|this floor|desk|chalk|signs|segment|slot|hand out plan|oops|successfully|somebody|everybody)\b/i;
+    const wrong = new RegExp(
+      `\\b(${
+        'cupboard|shelf|door ?word|at the door|variants? lies|grouping|original|the floor|this floor|desk|chalk|signs|' +
+        'segment|slot|hand out plan|oops|successfully|somebody|everybody'
+      })\\b`,
+      'i',
+    );
     expect(
       sentences.flatMap(({ id, said }) => said.filter((text) => wrong.test(text)).map((text) => [id, text])),
     ).toEqual([]);

@@ -123,7 +123,11 @@ final readonly class SeveralRounds
     {
         $proposal = $this->proposer->propose($base, new Floor(), new ProposeRequest($settings, forMs: self::SEARCH));
         if ([] !== $proposal->conflicts) {
-            throw GroupingRefused::unusable('grouping.contradiction', 'way', ['why' => $proposal->conflicts[0]->message]);
+            throw GroupingRefused::unusable(
+                'grouping.contradiction',
+                'way',
+                ['why' => $proposal->conflicts[0]->message],
+            );
         }
 
         return array_map(

@@ -88,7 +88,11 @@ final readonly class Taking
                     throw GroupingRefused::because($e->says, $field);
                 }
                 if ([] !== $proposal->conflicts) {
-                    throw GroupingRefused::unusable('grouping.contradiction', $field, ['why' => $proposal->conflicts[0]->message]);
+                    throw GroupingRefused::unusable(
+                        'grouping.contradiction',
+                        $field,
+                        ['why' => $proposal->conflicts[0]->message],
+                    );
                 }
 
                 return $this->floorOf($grouping, $floor, $proposal->rounds[0]->groups);
@@ -190,7 +194,10 @@ final readonly class Taking
         foreach ($groups as $group) {
             foreach ($group->students as $student) {
                 if (!isset($onList[$student]) || isset($seen[$student])) {
-                    throw GroupingRefused::unusable(isset($seen[$student]) ? 'grouping.two_seats' : 'grouping.stranger', 'rounds');
+                    throw GroupingRefused::unusable(
+                        isset($seen[$student]) ? 'grouping.two_seats' : 'grouping.stranger',
+                        'rounds',
+                    );
                 }
                 $seen[$student] = true;
             }

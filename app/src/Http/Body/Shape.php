@@ -98,10 +98,11 @@ final class Shape
 
     /**
      * @return list<mixed>
+     *
+     * @phpstan-ignore missingType.generics (the list may be declared in any of the ways TypeInfo knows)
      */
     private function items(CollectionType $type, mixed $value, string $path): array
     {
-        // @phpstan-ignore missingType.generics (the list may be declared in any of the ways TypeInfo knows)
         if (!\is_array($value) || !array_is_list($value)) {
             throw self::wrong($path, 'http.field.list');
         }
@@ -119,7 +120,11 @@ final class Shape
         $case = \is_string($value) ? $enum::tryFrom($value) : null;
 
         return $case ??
-            throw self::wrong($path, 'http.field.one_of', ['known' => array_map(static fn (\BackedEnum $one): string => (string) $one->value, $enum::cases())]);
+            throw self::wrong(
+                $path,
+                'http.field.one_of',
+                ['known' => array_map(static fn (\BackedEnum $one): string => (string) $one->value, $enum::cases())],
+            );
     }
 
     private static function whole(mixed $value, string $path, bool $moment): int

@@ -77,7 +77,9 @@ final readonly class MoveWork implements TaskHandler
         try {
             return self::FETCH === $task->kind ? $this->fetch($round, $student) : $this->move($round, $student);
         } catch (MeetingServiceFailed $e) {
-            throw $e->worthRetrying && $task->attempts < self::MOST_TRIES ? new TryAgain($e->says, 300 * 2 ** $task->attempts) : new GaveUp($e->says);
+            throw $e->worthRetrying && $task->attempts < self::MOST_TRIES
+                ? new TryAgain($e->says, 300 * 2 ** $task->attempts)
+                : new GaveUp($e->says);
         } finally {
             $this->tasks->ask(WatchWork::WATCH, $round->lesson->id);
         }

@@ -32,7 +32,8 @@ final readonly class Bringing
     {
         if (null === $file->package) {
             return '' === trim($file->text)
-                ? throw MaterialsRefused::unusable('materials.file_of_another_kind', 'text') : new Imported($this->cupboard->add($teacher, $this->files->read($file))->id, null);
+                ? throw MaterialsRefused::unusable('materials.file_of_another_kind', 'text')
+                : new Imported($this->cupboard->add($teacher, $this->files->read($file))->id, null);
         }
         $bytes = base64_decode($file->package, true);
         if (false === $bytes) {

@@ -44,8 +44,13 @@ final readonly class CupboardReader
                     <<<'SQL'
                         SELECT o.id, o.title, o.subject, o.year, o.about, o.changed_at, o.archived_at,
                           jsonb_array_length(o.pages) AS pages, jsonb_array_length(o.variants) AS variants,
-                               jsonb_array_length(jsonb_path_query_array(o.pages, '$[*].blocks[*] ? (@.kind != "text" && @.kind != "link" && @.kind != "picture" && @.kind != "spokenNote")')) AS slots,
-                               jsonb_path_query_first(o.pages, '$[*].blocks[*] ? (@.text != "").text') #>> '{}' AS begins,
+                               jsonb_array_length(jsonb_path_query_array(
+                                 o.pages,
+                                 '$[*].blocks[*] ? (@.kind != "text" && @.kind != "link" && @.kind != "picture"
+                                   && @.kind != "spokenNote")'
+                               )) AS slots,
+                               jsonb_path_query_first(o.pages, '$[*].blocks[*] ? (@.text != "").text') #>> '{}'
+                                 AS begins,
                                (SELECT COUNT(DISTINCT h.round_id) FROM hand_out h JOIN round r ON r.id = h.round_id
                                  JOIN lesson l ON l.id = r.lesson_id WHERE h.original_id = o.id
                                  AND l.removed_at IS NULL) AS used,

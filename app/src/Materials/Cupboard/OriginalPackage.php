@@ -105,7 +105,10 @@ final readonly class OriginalPackage
         try {
             return Zip::open($bytes, self::MOST_BYTES);
         } catch (UnreadableZip $e) {
-            throw MaterialsRefused::unusable($e->tooLarge ? 'materials.package_too_large' : 'materials.file_of_another_kind', 'package');
+            throw MaterialsRefused::unusable(
+                $e->tooLarge ? 'materials.package_too_large' : 'materials.file_of_another_kind',
+                'package',
+            );
         }
     }
 }

@@ -24,7 +24,11 @@ final readonly class MediaFile
     public function read(string $bytes): ReadMedia
     {
         if (\strlen($bytes) > self::MOST) {
-            throw MaterialsRefused::unusable('materials.media.too_large', 'content', ['most' => self::MOST / 1_000_000]);
+            throw MaterialsRefused::unusable(
+                'materials.media.too_large',
+                'content',
+                ['most' => self::MOST / 1_000_000],
+            );
         }
 
         return $this->pictures->read($bytes) ??

@@ -69,7 +69,11 @@ final readonly class MediaShelf implements Forgets
             throw MaterialsRefused::unusable('materials.media.no_picture', 'content');
         }
         if ($this->reader->keptIn($copy->round->lesson->class->id) + \strlen($read->bytes) > $this->mostOfClass) {
-            throw MaterialsRefused::unusable('materials.media.class_quota', 'content', ['most' => intdiv($this->mostOfClass, 1_000_000)]);
+            throw MaterialsRefused::unusable(
+                'materials.media.class_quota',
+                'content',
+                ['most' => intdiv($this->mostOfClass, 1_000_000)],
+            );
         }
 
         return $this->em->wrapInTransaction(function () use ($copy, $student, $read): MediaView {
@@ -77,7 +81,11 @@ final readonly class MediaShelf implements Forgets
             $this->em->lock($copy, LockMode::PESSIMISTIC_WRITE);
             if (null === $this->em->find(CopyMedia::class, ['copy' => $copy, 'media' => $media])) {
                 if ($this->em->getRepository(CopyMedia::class)->count(['copy' => $copy]) >= self::MOST_IN_A_COPY) {
-                    throw MaterialsRefused::unusable('materials.media.too_many', 'content', ['most' => self::MOST_IN_A_COPY]);
+                    throw MaterialsRefused::unusable(
+                        'materials.media.too_many',
+                        'content',
+                        ['most' => self::MOST_IN_A_COPY],
+                    );
                 }
                 $this->em->persist(new CopyMedia($copy, $media, $student));
                 $this->em->flush();
@@ -180,7 +188,11 @@ final readonly class MediaShelf implements Forgets
             $media = $this->em->getRepository(Media::class)->findOneBy(['teacher' => $teacher, 'digest' => $digest]);
             if (null === $media) {
                 if ($this->reader->kept($teacher->id) + \strlen($read->bytes) > self::MOST_BYTES) {
-                    throw MaterialsRefused::unusable('materials.media.quota', 'content', ['most' => intdiv(self::MOST_BYTES, 1_000_000)]);
+                    throw MaterialsRefused::unusable(
+                        'materials.media.quota',
+                        'content',
+                        ['most' => intdiv(self::MOST_BYTES, 1_000_000)],
+                    );
                 }
                 $media = new Media(
                     Uuid::v7()->toRfc4122(),

@@ -50,7 +50,8 @@ final readonly class MediaUses
             "INSERT INTO sheet_media (copy_id, media_id)
              SELECT DISTINCT w.id, m.id FROM work_copy w CROSS JOIN LATERAL jsonb_path_query(w.pages, '$.**.media')
                AS found (id)
-             JOIN media m ON m.id = CASE WHEN found.id #>> '{}' ~ '^[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}$' THEN CAST(found.id #>> '{}' AS uuid) END
+             JOIN media m ON m.id = CASE WHEN found.id #>> '{}' ~ '^[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}$'
+               THEN CAST(found.id #>> '{}' AS uuid) END
              WHERE w.round_id = :round AND w.original_id = :original",
             $of,
         );

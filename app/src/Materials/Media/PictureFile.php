@@ -42,7 +42,11 @@ final readonly class PictureFile
         }
         [$width, $height] = $size;
         if ($width < 1 || $height < 1 || max($width, $height) > self::LONGEST || $width * $height > self::MOST) {
-            throw MaterialsRefused::unusable('materials.media.too_many_pixels', 'content', ['most' => intdiv(self::MOST, 1_000_000)]);
+            throw MaterialsRefused::unusable(
+                'materials.media.too_many_pixels',
+                'content',
+                ['most' => intdiv(self::MOST, 1_000_000)],
+            );
         }
         try {
             $picture = ImageManager::gd(autoOrientation: true, decodeAnimation: false)

@@ -65,7 +65,11 @@ final readonly class SoundFile
         $seconds = $found['playtime_seconds'] ?? 0;
         $seconds = is_numeric($seconds) && is_finite((float) $seconds) ? max(0.0, (float) $seconds) : 0.0;
         if ($seconds > self::LONGEST + self::GRACE) {
-            throw MaterialsRefused::unusable('materials.media.too_long', 'content', ['most' => intdiv(self::LONGEST, 60)]);
+            throw MaterialsRefused::unusable(
+                'materials.media.too_long',
+                'content',
+                ['most' => intdiv(self::LONGEST, 60)],
+            );
         }
 
         return new ReadMedia(MediaKind::Sound, $type, $bytes, seconds: (int) round($seconds));

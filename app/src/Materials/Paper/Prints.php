@@ -176,10 +176,23 @@ final readonly class Prints
         );
     }
 
-    private const STYLE = '@page { margin: 0; } body { margin: 0; color: #1c2333; font-family: {text}; font-size: 11pt; }
+    private const STYLE = '@page { margin: 0; }
+        body { margin: 0; color: #1c2333; font-family: {text}; font-size: 11pt; }
         .page { width: 210mm; border-collapse: collapse; table-layout: fixed; } .next { page-break-before: always; }
         .slip { width: 105mm; height: 74mm; padding: 0; vertical-align: top; border: 0.2mm dashed #888; }
-        .in { position: relative; height: 72mm; overflow: hidden; } .top { width: 100%; border-collapse: collapse; } .top td { padding: 6mm 0 0 7mm; vertical-align: top; } .top .code { width: 36mm; padding: 3mm 4mm 0 1mm; text-align: center; } .code img { width: 36mm; height: 36mm; } .scan { font-size: 10pt; line-height: 1; font-weight: bold; }
-        .class { font-size: 8.5pt; color: #555c6c; } .name { padding: 0.5mm 0 1mm; } .name span { line-height: 1.05; } .group { font-size: 14pt; line-height: 1.2; } .group img { width: 5.5mm; height: 5.5mm; } .picture img { width: 13mm; height: 13mm; } .number { font-size: 11.5pt; padding-top: 1mm; } .task { font-size: 10pt; }
+        .in { position: relative; height: 72mm; overflow: hidden; }
+        .top { width: 100%; border-collapse: collapse; }
+        .top td { padding: 6mm 0 0 7mm; vertical-align: top; }
+        .top .code { width: 36mm; padding: 3mm 4mm 0 1mm; text-align: center; }
+        .code img { width: 36mm; height: 36mm; }
+        .scan { font-size: 10pt; line-height: 1; font-weight: bold; }
+        .class { font-size: 8.5pt; color: #555c6c; }
+        .name { padding: 0.5mm 0 1mm; }
+        .name span { line-height: 1.05; }
+        .group { font-size: 14pt; line-height: 1.2; }
+        .group img { width: 5.5mm; height: 5.5mm; }
+        .picture img { width: 13mm; height: 13mm; }
+        .number { font-size: 11.5pt; padding-top: 1mm; }
+        .task { font-size: 10pt; }
         .way { position: absolute; left: 7mm; bottom: 4mm; font-size: 11pt; }';
 }

@@ -13,7 +13,8 @@ use FreshHuddle\Core\Materials\CopyTime;
  */
 final readonly class CopyTimes
 {
-    public const COLUMNS = 'r.moments, h.opens_with_id IS NOT NULL AS alone, o.position AS opens_at, n.position AS lesson_at, l.ended_at, l.locks_at_end';
+    public const COLUMNS = 'r.moments, h.opens_with_id IS NOT NULL AS alone, o.position AS opens_at,
+        n.position AS lesson_at, l.ended_at, l.locks_at_end';
     public const FROM = 'JOIN round r ON r.id = c.round_id JOIN lesson l ON l.id = r.lesson_id
       LEFT JOIN segment n ON n.id = l.segment_id
              LEFT JOIN hand_out h ON h.round_id = c.round_id AND h.original_id = c.original_id AND h.group_id IS NULL

@@ -208,9 +208,8 @@ final readonly class Writing
         $takes = false;
         foreach ($this->pages->read($copy['pages']) as $page) {
             foreach ($page->blocks as $block) {
-                $takes =
-                    $takes
-                    || (BlockKind::OwnPictures === $block->kind && $access->mayWrite($studentId, $block->block(), null));
+                $takesPictures = BlockKind::OwnPictures === $block->kind;
+                $takes = $takes || ($takesPictures && $access->mayWrite($studentId, $block->block(), null));
             }
         }
         if (!$takes || !$copy['time']->takes($this->clock->ms())) {

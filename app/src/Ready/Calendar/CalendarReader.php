@@ -38,9 +38,10 @@ final readonly class CalendarReader
         foreach (
             Row::all(
                 $this->db->fetchAllAssociative(
-                    "SELECT l.id, l.title, c.name AS class, c.door_word, (EXTRACT(EPOCH
-                        FROM l.starts_at) * 1000)::bigint AS start, l.minutes, m.id AS main,
-                    s.id AS segment, s.kind, s.minutes AS segment_minutes, r.id AS round, w.id AS work_group, COALESCE(k.name, w.name) AS room_name, k.id AS room, k.source
+                    "SELECT l.id, l.title, c.name AS class, c.door_word, 
+                    (EXTRACT(EPOCH FROM l.starts_at) * 1000)::bigint AS start, l.minutes, m.id AS main,
+                    s.id AS segment, s.kind, s.minutes AS segment_minutes, r.id AS round, w.id AS work_group,
+                    COALESCE(k.name, w.name) AS room_name, k.id AS room, k.source
              FROM lesson l JOIN school_class c ON c.id = l.class_id LEFT JOIN class_staff f ON f.class_id = c.id
                AND f.teacher_id = :teacher
              LEFT JOIN segment s ON s.lesson_id = l.id AND s.position IS NOT NULL

@@ -133,7 +133,9 @@ final readonly class SetUpExport
                 'lesson' => [
                     'id' => $view->lessonId,
                     'title' => $view->title,
-                    'startsAt' => null === $view->startsAt ? null : gmdate('Y-m-d\TH:i:s\Z', intdiv($view->startsAt, 1_000)),
+                    'startsAt' => null === $view->startsAt
+                        ? null
+                        : gmdate('Y-m-d\TH:i:s\Z', intdiv($view->startsAt, 1_000)),
                     'minutes' => $round->lesson->minutes,
                 ],
                 'class' => ['id' => $view->classId, 'name' => $view->className, 'doorWord' => $view->doorWord],

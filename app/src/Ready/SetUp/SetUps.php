@@ -63,9 +63,8 @@ final readonly class SetUps
                 ),
             ) as $id
         ) {
-            foreach (
-                $this->floors->now($this->em->find(Round::class, $id)->grouping->id ?? $round->grouping->id)->groups as $group
-            ) {
+            $grouping = $this->em->find(Round::class, $id)->grouping ?? $round->grouping;
+            foreach ($this->floors->now($grouping->id)->groups as $group) {
                 $names[$group->id] = $group->name;
             }
         }

@@ -55,7 +55,8 @@ final readonly class Door
         } else {
             $found =
                 null === $request->name
-                    ? throw RosterRefused::unusable('roster.name_please', 'name') : NameMatch::find($request->name, $names);
+                    ? throw RosterRefused::unusable('roster.name_please', 'name')
+                    : NameMatch::find($request->name, $names);
         }
         if (\count($found) > 1) {
             $this->limits->wrongName(
@@ -87,7 +88,11 @@ final readonly class Door
 
             return $this->doorway->wait($class['id'], $request->name, $token, $found[0] ?? null, $address);
         }
-        throw $taken ?? $this->limits->wrongName($class['id'], $address, RosterRefused::missing('roster.door.not_on_list', 'name'));
+        throw $taken ?? $this->limits->wrongName(
+            $class['id'],
+            $address,
+            RosterRefused::missing('roster.door.not_on_list', 'name'),
+        );
     }
 
     /**

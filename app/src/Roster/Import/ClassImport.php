@@ -100,7 +100,10 @@ final readonly class ClassImport
     {
         $bytes = $request->text ?? base64_decode($request->file ?? '', true);
         if (false === $bytes || '' === trim($bytes)) {
-            throw RosterRefused::unusable(null === $request->text ? 'roster.file.empty' : 'roster.file.nothing', null === $request->text ? 'file' : 'text');
+            throw RosterRefused::unusable(
+                null === $request->text ? 'roster.file.empty' : 'roster.file.nothing',
+                null === $request->text ? 'file' : 'text',
+            );
         }
         $source = $this->source($request, $bytes);
         $packageClasses = $source instanceof OneRosterSource ? $source->classes($bytes) : [];

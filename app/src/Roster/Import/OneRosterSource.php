@@ -39,7 +39,10 @@ final readonly class OneRosterSource implements ListSource
             ];
         }
         if (1 === \count($rows)) {
-            throw RosterRefused::unusable(null === $packageClass ? 'roster.file.no_students' : 'roster.file.no_students_of_class', 'file');
+            throw RosterRefused::unusable(
+                null === $packageClass ? 'roster.file.no_students' : 'roster.file.no_students_of_class',
+                'file',
+            );
         }
 
         return Sheet::of($rows);

@@ -25,7 +25,10 @@ final class Package
         try {
             $this->zip = Zip::open($bytes, self::MOST_BYTES);
         } catch (UnreadableZip $e) {
-            throw RosterRefused::unusable($e->tooLarge ? 'roster.file.too_large' : 'roster.file.damaged_package', 'file');
+            throw RosterRefused::unusable(
+                $e->tooLarge ? 'roster.file.too_large' : 'roster.file.damaged_package',
+                'file',
+            );
         }
     }
 

@@ -75,7 +75,11 @@ final readonly class Node
         }
         $count = \count($this->value);
         if ($count > $most || $count < $least) {
-            throw $this->wrong($count > $most ? \sprintf('holds %d; at most %d are allowed', $count, $most) : \sprintf('holds %d; at least %d are needed', $count, $least));
+            throw $this->wrong(
+                $count > $most
+                    ? \sprintf('holds %d; at most %d are allowed', $count, $most)
+                    : \sprintf('holds %d; at least %d are needed', $count, $least),
+            );
         }
         $items = [];
         foreach (array_values($this->value) as $i => $item) {
@@ -138,7 +142,9 @@ final readonly class Node
         }
         $value = (float) $this->value;
         if (!is_finite($value) || $value < $from || $value > $to) {
-            throw $this->wrong(\sprintf('is %s; it has to be from %s to %s', $this->value, number_format($from), number_format($to)));
+            throw $this->wrong(
+                \sprintf('is %s; it has to be from %s to %s', $this->value, number_format($from), number_format($to)),
+            );
         }
 
         return $value;

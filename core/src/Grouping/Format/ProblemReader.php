@@ -45,7 +45,10 @@ final class ProblemReader
     public function read(string $json): Problem
     {
         if (\strlen($json) > self::MAX_BYTES) {
-            throw new UnusableProblem('', \sprintf('the file has %d bytes; at most %d are read', \strlen($json), self::MAX_BYTES));
+            throw new UnusableProblem(
+                '',
+                \sprintf('the file has %d bytes; at most %d are read', \strlen($json), self::MAX_BYTES),
+            );
         }
         try {
             $data = json_decode($json, false, self::MAX_DEPTH, \JSON_THROW_ON_ERROR);

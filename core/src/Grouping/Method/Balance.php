@@ -347,7 +347,16 @@ final readonly class Balance implements Method
         yield $last = $report->found(array_fill(0, $problem->rounds, $groups), 0.0 === $weight, $bounds);
         $start = $this->start($problem->rounds, $setting, $musts, $dice) ?? array_fill(0, $problem->rounds, $groups);
         foreach (
-            $this->search($problem, $setting, $musts, $report, $dice, new StepLimit(self::QUICK), $start, $bounds) as $result
+            $this->search(
+                $problem,
+                $setting,
+                $musts,
+                $report,
+                $dice,
+                new StepLimit(self::QUICK),
+                $start,
+                $bounds,
+            ) as $result
         ) {
             if (self::isBetter($result, $last)) {
                 yield $last = $result;
@@ -367,7 +376,16 @@ final readonly class Balance implements Method
             }
         }
         foreach (
-            $this->search($problem, $setting, $musts, $report, $dice, $limit, self::numbers($last, $setting), $bounds) as $result
+            $this->search(
+                $problem,
+                $setting,
+                $musts,
+                $report,
+                $dice,
+                $limit,
+                self::numbers($last, $setting),
+                $bounds,
+            ) as $result
         ) {
             if (self::isBetter($result, $last)) {
                 yield $last = $result;

@@ -56,7 +56,12 @@ final readonly class Repair implements Method
             $conflicts = $this->conflicts($setting, $rules, $problem, $disturbance);
 
             return [] === $conflicts
-                ? throw NoWayFound::toKeepAllRules() : new Result($problem->seed, unplaced: array_map(static fn (Student $student): string => $student->id, $present), conflicts: $conflicts);
+                ? throw NoWayFound::toKeepAllRules()
+                : new Result(
+                    $problem->seed,
+                    unplaced: array_map(static fn (Student $student): string => $student->id, $present),
+                    conflicts: $conflicts,
+                );
         }
         $groups = array_fill(0, \count($disturbance->current), []);
         foreach ($disturbance->current as $g => $group) {

@@ -17,10 +17,10 @@ final class LessonEntries
     private const ROOM = 'room-';
 
     /**
-     * @param array{id: string, title: string, class: string, start: int, minutes: int, where: string, text: string}
-     *   $lesson start in milliseconds since 1970
-     * @param list<array{kind: SegmentKind, minutes: int, round: string|null, rooms: list<array{group: string,
-     *   name: string, where: string}>}> $order  its segments; rooms of a round
+     * @param array{id: string, title: string, class: string, start: int, minutes: int,
+     *   where: string, text: string} $lesson start in milliseconds since 1970
+     * @param list<array{kind: SegmentKind, minutes: int, round: string|null,
+     *   rooms: list<array{group: string, name: string, where: string}>}> $order its segments; rooms of a round
      *
      * @return list<Entry> the lesson first, then its rooms by time
      *

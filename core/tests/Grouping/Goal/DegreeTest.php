@@ -97,7 +97,11 @@ final class DegreeTest extends TestCase
     public function test_odds_of_a_draw_add_up_and_their_mean_is_the_share(): void
     {
         foreach (
-            [[10, 4, 3], [28, 28, 5], [28, 0, 5], [400, 13, 40], [5, 2, 5], [1, 1, 1], [1_200, 600, 30]] as [$all, $kind, $size]
+            [[10, 4, 3], [28, 28, 5], [28, 0, 5], [400, 13, 40], [5, 2, 5], [1, 1, 1], [1_200, 600, 30]] as [
+                $all,
+                $kind,
+                $size,
+            ]
         ) {
             self::assertEqualsWithDelta(1.0, array_sum(Drawn::odds($all, $kind, $size)), 1e-9);
             self::assertEqualsWithDelta(

@@ -9,7 +9,9 @@ export interface Typed {
   password: string;
 }
 
-/** Without `onSubmit` it can be filled in but not sent: that is how it stands in the page before the scripts are loaded. */
+/**
+ * Without `onSubmit` it can be filled in but not sent: that is how it stands in the page before the scripts are loaded.
+ */
 export function SignInForm({
   typed = { email: '', password: '' },
   busy = false,

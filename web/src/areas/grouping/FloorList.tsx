@@ -3,7 +3,9 @@ import { Sign } from '../../ui/Sign';
 import * as m from '#messages';
 import { placeOf, type Student } from './NameTag';
 
-/** The floor as a list, with the same actions behind each name: for screen readers, keyboards and very large classes. */
+/**
+ * The floor as a list, with the same actions behind each name: for screen readers, keyboards and very large classes.
+ */
 export function FloorList({
   floor,
   students,

@@ -27,8 +27,8 @@ export const roundTable = (largestGroup: number, above: number): TableSize => ({
 export const narrowTable = (largestGroup: number): TableSize => ({ width: 168, height: 50 + 27 * largestGroup + 20 });
 
 /**
- * The balanced rows that allow the largest tables without scrolling. If none fit at the usual size, as many columns as fit
- * the width, and the page scrolls.
+ * The balanced rows that allow the largest tables without scrolling. If none fit at the usual size, as many columns as
+ * fit the width, and the page scrolls.
  */
 export function floorLayout(groups: number, table: TableSize, width: number, height: number): FloorLayout {
   const fitting = balancedColumns(groups, Math.max(1, Math.floor(width / table.width)));

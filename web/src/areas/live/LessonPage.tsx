@@ -228,7 +228,9 @@ function Elsewhere({ lesson, onBack }: { lesson: Schema['LessonView']; onBack: (
   );
 }
 
-/** Says in one line, always kept free for it, that something further down the panel waits for the teacher's decision. */
+/**
+ * Says in one line, always kept free for it, that something further down the panel waits for the teacher's decision.
+ */
 function Deciding({ lesson }: { lesson: Schema['LessonView'] }) {
   const late = lateStudents(lesson).length;
   const parts = [

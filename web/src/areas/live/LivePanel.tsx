@@ -20,7 +20,9 @@ import { expected, missing, noteOf } from './whereabouts';
 type Lesson = Schema['LessonView'];
 const lengths = [0, 10, 30, 60, 120];
 
-/** Where they are to be: out in their rooms, back with everybody; or, of a lesson that is over, whether they were there. */
+/**
+ * Where they are to be: out in their rooms, back with everybody; or, of a lesson that is over, whether they were there.
+ */
 type Asked = 'out' | 'back' | 'over';
 
 /** So many who are not there are named at once; the others by a press. */
@@ -186,8 +188,8 @@ function CallBack({ lesson, phase, isNext }: { lesson: Lesson; phase: Phase; isN
 }
 
 /**
- * The panel while a round is running. Its four parts never move: whom to visit, a message, calling everyone back, and who
- * is missing. The accent is on whichever is next.
+ * The panel while a round is running. Its four parts never move: whom to visit, a message, calling everyone back, and
+ * who is missing. The accent is on whichever is next.
  */
 export function LivePanel({
   lesson,

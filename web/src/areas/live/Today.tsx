@@ -37,8 +37,8 @@ export function isForToday(lesson: Lesson, now: number): boolean {
 }
 
 /**
- * The next action of a lesson, as the lesson's own page names it. Its space is reserved until it is known, and its label
- * doesn't change while the pointer or the focus is on it.
+ * The next action of a lesson, as the lesson's own page names it. Its space is reserved until it is known, and its
+ * label doesn't change while the pointer or the focus is on it.
  */
 function NextAction({ id }: { id: string }) {
   const now = useServerNow(5_000);

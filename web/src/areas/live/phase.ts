@@ -4,8 +4,8 @@ export type Moments = Schema['Moments'];
 export type Phase = 'planned' | 'looking' | 'out' | 'comingBack' | 'back';
 
 /**
- * Where a round stands, from its agreed moments and a clock. The same rule as core's RoundState::phase; both are held to
- * the cases in core/tests/Lesson/phases.json. It is here too so that a page follows the agreed end with no network.
+ * Where a round stands, from its agreed moments and a clock. The same rule as core's RoundState::phase; both are held
+ * to the cases in core/tests/Lesson/phases.json. It is here too so that a page follows the agreed end with no network.
  */
 export function phaseOf(moments: Moments | null, now: number): Phase {
   if (moments?.outAt == null) return 'planned';

@@ -15,7 +15,10 @@ export interface Layout<T> {
 
 /** Sizes of names in pixels. 28 can be read from eight metres; smaller sizes only keep all groups on one page. */
 const sizes = [72, 64, 56, 52, 48, 44, 40, 36, 34, 32, 30, 28, 26, 25, 24, 23, 22, 21, 20];
-/** In multiples of the size: the width of a letter and the least width of a column, the height of a line and of a heading. */
+/**
+ * In multiples of the size: the width of a letter and the least width of a column, the height of a line and of a
+ * heading.
+ */
 const letter = 0.51;
 const column = 8.5;
 const line = 1.3;
@@ -26,8 +29,8 @@ const inset = 32;
 const edges = 17;
 
 /**
- * The largest names with which all groups fit on one page in balanced rows; if none do, names of 28 px on several pages.
- * A group is never split, and groups keep their order, row by row.
+ * The largest names with which all groups fit on one page in balanced rows; if none do, names of 28 px on several
+ * pages. A group is never split, and groups keep their order, row by row.
  */
 export function layOut<T extends Table>(groups: T[], width: number, height: number): Layout<T> {
   for (const size of sizes) {

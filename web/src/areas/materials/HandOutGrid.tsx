@@ -30,8 +30,8 @@ const planOf = (row: Row): Schema['RowPlan'] => ({
 });
 
 /**
- * Everybody gets it in this way, also groups of which something else was said before; each keeps its variant. What is one
- * for the whole class is no group's own.
+ * Everybody gets it in this way, also groups of which something else was said before; each keeps its variant. What is
+ * one for the whole class is no group's own.
  */
 export const withWay = (row: Schema['RowPlan'], way: Way): Schema['RowPlan'] => ({
   ...row,

@@ -20,7 +20,10 @@ export function attributesOf(students: Pick<Schema['SeatedStudent'], 'attributes
   );
 }
 
-/** To begin with: the variant that is called like the value, else the one at its place; the plain form where there is none. */
+/**
+ * To begin with: the variant that is called like the value, else the one at its place; the plain form where there is
+ * none.
+ */
 export function firstGuess(attribute: string, values: string[], variants: Row['variants']): By {
   const called = (value: string) =>
     variants.find((one) => one.name.trim().toLowerCase() === value.trim().toLowerCase())?.id;

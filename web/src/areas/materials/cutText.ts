@@ -8,8 +8,8 @@ const heading = /^#{1,6}\s+(.+?)\s*#*$/;
 const mark = /^\s*(?:-{3,}|\*{3,}|_{3,})\s*$/;
 
 /**
- * A long text in its parts: at headings of its highest level, or where the teacher has set marks (lines of three dashes or
- * more). What stands before the first heading belongs to the first part. A text with neither is one part.
+ * A long text in its parts: at headings of its highest level, or where the teacher has set marks (lines of three dashes
+ * or more). What stands before the first heading belongs to the first part. A text with neither is one part.
  */
 export function cutText(text: string): Part[] {
   const lines = text.split('\n');

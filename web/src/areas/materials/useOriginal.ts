@@ -13,8 +13,8 @@ const tryAgainAfter = 2_000;
 
 /**
  * Keeps a draft of an original and saves it as it is typed. What is not saved yet lies on this device, so that leaving,
- * reloading and a line that is down lose nothing. What another window has saved meanwhile is brought together with it by
- * the server, word by word; where that cannot be, both are there to choose from.
+ * reloading and a line that is down lose nothing. What another window has saved meanwhile is brought together with it
+ * by the server, word by word; where that cannot be, both are there to choose from.
  */
 export function useOriginal(original: Original, onSaved: () => void) {
   const queries = useQueryClient();
@@ -69,7 +69,8 @@ export function useOriginal(original: Original, onSaved: () => void) {
           setSteps((now) => step(now, base.current, '', 0));
         }
       } else {
-        // What was typed since goes on from what was sent; if more is saved than that, the next save brings it together.
+        // What was typed since goes on from what was sent; if more is saved than that, the next save brings it
+        // together.
         base.current = sent;
         if (!isTogether) version.current = saved.version;
         keepDraft(id, latest.current, sent, version.current);

@@ -6,8 +6,8 @@ export interface Piece {
 const parts = (text: string) => text.match(/\s+|[^\s]+/gu) ?? [];
 
 /**
- * How one text became another, word by word: a longest common run of words (Hunt and McIlroy, 1976, by the plain table).
- * O(n·m) for n and m words; above 600 of either it is one change.
+ * How one text became another, word by word: a longest common run of words (Hunt and McIlroy, 1976, by the plain
+ * table). O(n·m) for n and m words; above 600 of either it is one change.
  */
 export function wordDiff(before: string, after: string): Piece[] {
   const a = parts(before);

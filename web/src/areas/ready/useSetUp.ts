@@ -4,7 +4,9 @@ import { useMessages } from '../../ui/messages';
 
 type Lesson = Schema['LessonView'];
 
-/** Services forget: while a round is planned, it is looked now and then whether what was made outside is still there. */
+/**
+ * Services forget: while a round is planned, it is looked now and then whether what was made outside is still there.
+ */
 export function useLooking(lesson: Lesson, isPlanned: boolean) {
   const id = lesson.round.id;
   const isOutside = lesson.rooms.some((room) => room.source === 'meetingService' && room.state !== 'planned');

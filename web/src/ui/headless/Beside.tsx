@@ -9,8 +9,8 @@ const narrow = 640;
 const width = 322;
 
 /**
- * Where the panel goes: below the page's header, on the side where a line ends, or on the other side if it would cover what
- * it is about.
+ * Where the panel goes: below the page's header, on the side where a line ends, or on the other side if it would cover
+ * what it is about.
  */
 function placeFor(at: DOMRect): { className: string; top: number } {
   const main = (document.querySelector('main') ?? document.getElementById('content'))?.getBoundingClientRect();
@@ -74,7 +74,7 @@ export function Beside({ at, title, onClose, onLeave, children }: BesideProps) {
             <h2 id={heading} className="mb-3 text-xl font-semibold wrap-anywhere">
               {title}
             </h2>
-            {/* A list that opens from the slip is drawn elsewhere on the page: looking into it does not leave the slip. */}
+            {/* A list that opens from the slip is drawn elsewhere: looking into it does not leave the slip. */}
             <div
               role="presentation"
               onBlur={(event) => {

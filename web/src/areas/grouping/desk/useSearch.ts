@@ -22,8 +22,8 @@ export interface Search {
 }
 
 /**
- * Asks for groups, shows the first answer at once, and goes on looking for better ones, each from the best so far, until
- * it is stopped, nothing better is possible, or nothing better has come for a while.
+ * Asks for groups, shows the first answer at once, and goes on looking for better ones, each from the best so far,
+ * until it is stopped, nothing better is possible, or nothing better has come for a while.
  */
 export function useSearch(groupingId: string): Search {
   const { fail } = useMessages();

@@ -5,7 +5,9 @@ import * as m from '#messages';
 
 const abouts: Schema['CallAbout'][] = ['question', 'stuck', 'look', 'trouble', 'done'];
 
-/** What the teacher has put on the table, and the way to call them; who calls sees that it is known, and their place. */
+/**
+ * What the teacher has put on the table, and the way to call them; who calls sees that it is known, and their place.
+ */
 export function CallTeacher({ signal, onLook }: { signal: Schema['MySignal']; onLook: () => void }) {
   const [choosing, setChoosing] = useState(false);
   const [busy, setBusy] = useState(false);

@@ -14,7 +14,10 @@ export function placeNow(now: Schema['StudentNow'], isOut: boolean, serverNow: n
   return now.aside !== null && now.aside.from <= serverNow ? now.aside.place : (now.group?.id ?? null);
 }
 
-/** The teacher calls this student to where they should be: large, with a buzz, until they are there or say that they come. */
+/**
+ * The teacher calls this student to where they should be: large, with a buzz, until they are there or say that they
+ * come.
+ */
 export function Fetched({
   now,
   place,

@@ -17,8 +17,8 @@ interface Before {
 }
 
 /**
- * A student who is given another seat while their sheet is open is told so before anything else is shown: whose sheet that
- * was, and what they had written on it.
+ * A student who is given another seat while their sheet is open is told so before anything else is shown: whose sheet
+ * that was, and what they had written on it.
  */
 export function useMoved(group: Group | null, copies: Copy[], me: string, sheetOpen: boolean) {
   const [before, setBefore] = useState<Before | null>(null);

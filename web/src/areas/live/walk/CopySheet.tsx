@@ -16,7 +16,10 @@ const isTyping = (target: EventTarget | null) =>
   target instanceof HTMLElement &&
   target.closest('input, textarea, select, [contenteditable], [role="listbox"]') !== null;
 
-/** One page of a copy in full, to read, to write beside, and to go on from: arrows lead to the next group and the next page. */
+/**
+ * One page of a copy in full, to read, to write beside, and to go on from: arrows lead to the next group and the next
+ * page.
+ */
 export function CopySheet({
   rows,
   row,

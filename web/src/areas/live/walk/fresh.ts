@@ -4,7 +4,9 @@ type Copy = Whole<Schema['CopyView']>;
 type Page = Copy['pages'][number];
 type Answer = Copy['answers'][number];
 
-/** How far the teacher has looked at each page of each copy: the time of the newest answer seen. Kept on this device. */
+/**
+ * How far the teacher has looked at each page of each copy: the time of the newest answer seen. Kept on this device.
+ */
 export type Seen = Record<string, number>;
 
 const keyOf = (copy: Copy, page: Page) => `${copy.id}:${page.id}`;

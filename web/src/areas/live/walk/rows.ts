@@ -95,8 +95,8 @@ export function passes(row: Row, filter: Filter, seen: Seen): boolean {
 }
 
 /**
- * Which rows stay large where there are too many for all to: those that call, then what is new, then those that are still;
- * of each kind the latest first.
+ * Which rows stay large where there are too many for all to: those that call, then what is new, then those that are
+ * still; of each kind the latest first.
  */
 export function worthALook(rows: Row[], seen: Seen, most: number): Set<string> {
   const newest = (row: Row) => Math.max(0, ...row.copy.pages.map((page) => newestOn(row.copy, page)));

@@ -7,8 +7,8 @@ import { isThrough, putAside, waitingAt, type WaitingPicture } from './waitingPi
 const again = 5_000;
 
 /**
- * Pictures on their way. With no line they stay on the device, are shown as waiting, and go one after the other as soon as
- * there is one, after a reload too; only what the server will not have is given up, with the reason.
+ * Pictures on their way. With no line they stay on the device, are shown as waiting, and go one after the other as soon
+ * as there is one, after a reload too; only what the server will not have is given up, with the reason.
  */
 export function useWaitingPictures(
   at: string,

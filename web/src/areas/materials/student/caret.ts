@@ -91,8 +91,9 @@ function partner(was: Word[], is: Word[], of: number): Word | undefined {
 }
 
 /**
- * Where a caret belongs in a word that others have written in as well, or that went elsewhere when texts came together: in
- * the word that still has most of what stands before and behind the caret, between the same neighbours if there is one.
+ * Where a caret belongs in a word that others have written in as well, or that went elsewhere when texts came together:
+ * in the word that still has most of what stands before and behind the caret, between the same neighbours if there is
+ * one.
  */
 function rewritten(was: Word[], is: Word[], of: number, caret: number): number | undefined {
   const word = was[of]?.text ?? '';

@@ -22,9 +22,9 @@ const firstRetry = 1_000;
 const slowestRetry = 8_000;
 
 /**
- * Keeps one slot in step with the server. What is typed is kept on the device until the server has said that it is saved;
- * a save that may have been lost is sent again under its own key, so it counts once. What others wrote is brought in by
- * the server (which merges); here it only replaces a text that has nothing unsaved in it.
+ * Keeps one slot in step with the server. What is typed is kept on the device until the server has said that it is
+ * saved; a save that may have been lost is sent again under its own key, so it counts once. What others wrote is
+ * brought in by the server (which merges); here it only replaces a text that has nothing unsaved in it.
  */
 export class SlotSync {
   text: string;

@@ -138,7 +138,8 @@ export function JoinPage({ onJoined, typed = '' }: { onJoined: () => void; typed
     join(who);
   };
   useEffect(() => {
-    // A device that waits in the doorway goes on waiting after a reload; a door word in the address opens the door at once.
+    // A device that waits in the doorway goes on waiting after a reload; a door word in the address opens the door at
+    // once.
     take(api.GET('/api/student/door')).then(
       (at) => {
         setState(at.state);
