@@ -8,7 +8,7 @@ import { ask, at, comeIn, command, done, figures, lessonOf, must, signedIn, wait
 /** The page's own: how long it waits while answers are late. */
 const source = readFileSync(new URL('../web/src/api/pace.ts', import.meta.url), 'utf8');
 const asModule = ts.transpileModule(source, { compilerOptions: { module: ts.ModuleKind.ESNext } }).outputText;
-const { Pace, queued } = await import(`data:text/javascript,${encodeURIComponent(asModule)}`);
+const { Pace, paceIn } = await import(`data:text/javascript,${encodeURIComponent(asModule)}`);
 
 const students = Number(process.env.FH_STUDENTS ?? 400);
 const times = Number(process.env.FH_TIMES ?? 300);
@@ -99,7 +99,7 @@ async function everybodyWrites(minds) {
         person.text = answer.json.text;
         saves.push(took);
       } else failed++;
-      if (minds) pace.note(queued({ get: (name) => answer.headers[name.toLowerCase()] ?? null }));
+      if (minds) pace.note(paceIn({ get: (name) => answer.headers[name.toLowerCase()] ?? null }));
       await wait(Math.max(0, pace.wait(2_000) - took));
     }
   };

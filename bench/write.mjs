@@ -14,7 +14,7 @@ const asModule = (path) => {
   const { outputText } = ts.transpileModule(source, { compilerOptions: { module: ts.ModuleKind.ESNext } });
   return import(`data:text/javascript,${encodeURIComponent(outputText)}`);
 };
-const { Pace, queued } = await asModule('../web/src/api/pace.ts');
+const { Pace, paceIn } = await asModule('../web/src/api/pace.ts');
 /** The page's own: how long it waits after a keystroke, and at the most. */
 const sync = readFileSync(new URL('../web/src/areas/materials/student/slotSync.ts', import.meta.url), 'utf8');
 const constant = (name) => Number(new RegExp(`const ${name} = ([\\d_]+)`).exec(sync)?.[1]?.replaceAll('_', ''));
@@ -109,7 +109,7 @@ class Place {
       body: { save: crypto.randomUUID(), base: this.base, text },
     }).catch(() => ({ status: 0, headers: {} }));
     this.running = false;
-    this.person.pace.note(queued({ get: (name) => answer.headers[name.toLowerCase()] ?? null }));
+    this.person.pace.note(paceIn({ get: (name) => answer.headers[name.toLowerCase()] ?? null }));
     if (answer.status !== 200) {
       failed++;
       this.keys = [...keys, ...this.keys];

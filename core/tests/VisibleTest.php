@@ -7,6 +7,9 @@ namespace FreshHuddle\Core\Tests;
 use FreshHuddle\Core\Visible;
 use PHPUnit\Framework\TestCase;
 
+/**
+ * What counts as empty.
+ */
 final class VisibleTest extends TestCase
 {
     public function test_what_shows_nothing_is_nothing(): void

@@ -19,6 +19,9 @@ use Symfony\Component\Validator\Constraints\Length;
 use Symfony\Component\Validator\Constraints\NotBlank;
 use Symfony\Component\Validator\Validator\ValidatorInterface;
 
+/**
+ * Creates a teacher's account from the command line.
+ */
 #[AsCommand('huddle:teacher:add', 'Adds a teacher and prints a first password. Change it after the first sign-in.')]
 final class AddTeacherCommand extends Command
 {

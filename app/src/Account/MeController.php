@@ -7,6 +7,9 @@ namespace FreshHuddle\App\Account;
 use Symfony\Component\Routing\Attribute\Route;
 use Symfony\Component\Security\Http\Attribute\CurrentUser;
 
+/**
+ * Who is signed in, and their devices.
+ */
 final readonly class MeController
 {
     /** Says who is signed in. */

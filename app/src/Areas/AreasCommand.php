@@ -9,6 +9,9 @@ use Symfony\Component\Console\Command\Command;
 use Symfony\Component\Console\Input\InputInterface;
 use Symfony\Component\Console\Output\OutputInterface;
 
+/**
+ * Prints docs/architecture/areas.md.
+ */
 #[AsCommand('huddle:areas', 'Draws the areas and which uses which, from the code (docs/architecture/areas.md).')]
 final class AreasCommand extends Command
 {

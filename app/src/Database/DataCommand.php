@@ -9,6 +9,9 @@ use Symfony\Component\Console\Command\Command;
 use Symfony\Component\Console\Input\InputInterface;
 use Symfony\Component\Console\Output\OutputInterface;
 
+/**
+ * Prints docs/architecture/data.md.
+ */
 #[AsCommand(
     'huddle:data',
     'Prints every table and the class that writes it, from the entities (docs/architecture/data.md).',

@@ -11,6 +11,9 @@ use Symfony\Component\Console\Input\InputInterface;
 use Symfony\Component\Console\Input\InputOption;
 use Symfony\Component\Console\Output\OutputInterface;
 
+/**
+ * Loads the demo data into an empty database.
+ */
 #[AsCommand('huddle:demo', 'Loads the demo data: the harbour town of Larkmouth and its classes.')]
 final class DemoCommand extends Command
 {

@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace FreshHuddle\App\Grouping;
 
+/**
+ * Saved groups, as they stand in the list of a class.
+ */
 final readonly class GroupingSummary
 {
     /**

@@ -144,7 +144,11 @@ final class OpenApi
             $type = $type->getVariableTypes()[0];
         }
         $problem = ['$ref' => '#/components/responses/Problem'];
-        $operation['responses'] = $this->done($method, $type) + ['4XX' => $problem, 'default' => $problem];
+        $none = [];
+        if ($type instanceof NullableType) {
+            [$type, $none] = [$type->getWrappedType(), [204 => ['description' => 'Done, and nothing to show']]];
+        }
+        $operation['responses'] = $this->done($method, $type) + $none + ['4XX' => $problem, 'default' => $problem];
 
         return $operation;
     }

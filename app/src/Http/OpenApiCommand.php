@@ -9,6 +9,9 @@ use Symfony\Component\Console\Command\Command;
 use Symfony\Component\Console\Input\InputInterface;
 use Symfony\Component\Console\Output\OutputInterface;
 
+/**
+ * Prints docs/formats/openapi.json.
+ */
 #[AsCommand('huddle:openapi', 'Prints the description of the API (OpenAPI 3.1), from the controllers and DTOs.')]
 final class OpenApiCommand extends Command
 {

@@ -27,4 +27,10 @@ final class Problem extends HttpException
     ) {
         parent::__construct($status, $says->code, null, $headers);
     }
+
+    /** Not now: it was not done, and may be sent again in a second. */
+    public static function busy(): self
+    {
+        return new self(503, new Message('http.busy'), null, ['Retry-After' => '1']);
+    }
 }

@@ -42,9 +42,7 @@ final readonly class ProblemListener
             if (DatabaseAway::says($cause)) {
                 $this->logger->warning('The database does not answer ({code}).', ['code' => $cause->getCode()]);
 
-                return $this->problems->of(
-                    new Problem(503, new Message('http.database_away'), null, ['Retry-After' => '1']),
-                );
+                return $this->problems->of(Problem::busy());
             }
         }
         if ($error instanceof HttpExceptionInterface) {

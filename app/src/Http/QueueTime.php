@@ -26,7 +26,7 @@ final readonly class QueueTime
     /**
      * @return int milliseconds from when the front server handed it on until it was begun; 0 where that is not known
      */
-    private static function waited(Request $request): int
+    public static function waited(Request $request): int
     {
         $handedOn = $request->server->get('HUDDLE_HANDED_ON');
         $begun = $request->server->get('REQUEST_TIME_FLOAT');

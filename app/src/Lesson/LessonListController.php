@@ -8,6 +8,9 @@ use FreshHuddle\App\Account\Teacher;
 use Symfony\Component\Routing\Attribute\Route;
 use Symfony\Component\Security\Http\Attribute\CurrentUser;
 
+/**
+ * A teacher's lessons, a class's lessons, and creating one.
+ */
 final readonly class LessonListController
 {
     public function __construct(private LessonList $lessons)

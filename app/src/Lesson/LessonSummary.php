@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace FreshHuddle\App\Lesson;
 
+/**
+ * A lesson, as it stands in lists.
+ */
 final readonly class LessonSummary
 {
     /**

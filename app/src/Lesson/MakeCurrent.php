@@ -6,6 +6,9 @@ namespace FreshHuddle\App\Lesson;
 
 use FreshHuddle\App\Http\Body\Id;
 
+/**
+ * The body of a request: students join this lesson.
+ */
 final readonly class MakeCurrent
 {
     /**

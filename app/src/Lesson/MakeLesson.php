@@ -8,6 +8,9 @@ use FreshHuddle\App\Http\Body\Id;
 use FreshHuddle\App\Http\Body\Moment;
 use Symfony\Component\Validator\Constraints as Assert;
 
+/**
+ * The body of a request: a new lesson.
+ */
 final readonly class MakeLesson
 {
     /**

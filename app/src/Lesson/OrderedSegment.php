@@ -7,6 +7,9 @@ namespace FreshHuddle\App\Lesson;
 use FreshHuddle\App\Http\Body\Id;
 use FreshHuddle\Core\Lesson\SegmentKind;
 
+/**
+ * A part of the lesson at its place in the order.
+ */
 final readonly class OrderedSegment
 {
     /**

@@ -7,6 +7,9 @@ namespace FreshHuddle\App\Lesson;
 use FreshHuddle\Core\Visible;
 use Symfony\Component\Validator\Constraints as Assert;
 
+/**
+ * The body of a request: a message to be sent at a set time of a round.
+ */
 final readonly class PrepareNotice
 {
     /**

@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace FreshHuddle\App\Lesson;
 
+/**
+ * A message that is to be sent at a set time of a round.
+ */
 final readonly class PreparedNoticeView
 {
     /**

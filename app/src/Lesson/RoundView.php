@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace FreshHuddle\App\Lesson;
 
+/**
+ * A round: when its groups go out and come back, and what is set for it.
+ */
 final readonly class RoundView
 {
     /**

@@ -10,6 +10,9 @@ use Symfony\Component\Routing\Attribute\Route;
 use Symfony\Component\Routing\Requirement\Requirement;
 use Symfony\Component\Security\Http\Attribute\CurrentUser;
 
+/**
+ * The parts of a lesson: their order, their length, and what is set for each.
+ */
 #[Route('/api/staff', requirements: ['id' => Requirement::UUID])]
 final readonly class RunningOrderController
 {

@@ -6,6 +6,9 @@ namespace FreshHuddle\App\Lesson;
 
 use FreshHuddle\Core\Lesson\SegmentKind;
 
+/**
+ * A part of the lesson, as the strip of parts shows it.
+ */
 final readonly class SegmentView
 {
     /**

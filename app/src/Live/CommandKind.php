@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace FreshHuddle\App\Live;
 
+/**
+ * The commands of a running lesson.
+ */
 enum CommandKind: string
 {
     /** On to another segment of the running order. */

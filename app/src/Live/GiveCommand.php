@@ -31,6 +31,9 @@ use FreshHuddle\Core\Live\Exception\CommandRefused;
 use FreshHuddle\Core\Live\Signal\ChalkMark;
 use Symfony\Component\Validator\Constraints as Assert;
 
+/**
+ * The body of a request: a command of a running lesson, with what it needs.
+ */
 final readonly class GiveCommand
 {
     /**

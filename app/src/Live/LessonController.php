@@ -20,6 +20,9 @@ use Symfony\Component\Routing\Attribute\Route;
 use Symfony\Component\Routing\Requirement\Requirement;
 use Symfony\Component\Security\Http\Attribute\CurrentUser;
 
+/**
+ * The lesson's page, and the commands given there.
+ */
 #[Route('/api/staff', requirements: ['id' => Requirement::UUID])]
 final readonly class LessonController
 {
@@ -83,7 +86,10 @@ final readonly class LessonController
         return $this->desk->view($lesson);
     }
 
-    /** Carries out a command of the running lesson, such as sending out or calling back. */
+    /**
+     * Carries out a command of the running lesson, such as sending out or calling back. With `Prefer: return=minimal`
+     * (RFC 7240) the lesson isn't sent back.
+     */
     #[Route('/lessons/{id}/commands', methods: ['POST'])]
     #[ForAssistants]
     public function command(
@@ -93,7 +99,7 @@ final readonly class LessonController
         #[Body]
         GiveCommand $request,
         Request $http,
-    ): LessonView {
+    ): ?LessonView {
         $key = $http->headers->get('Idempotency-Key', '');
         if (1 !== preg_match('/^[A-Za-z0-9-]{8,64}$/D', $key)) {
             throw new Problem(400, new Message('http.idempotency_key'));
@@ -106,7 +112,8 @@ final readonly class LessonController
             hash('xxh128', $http->getContent()),
             'teacher:'.$teacher->id,
         );
+        $isMinimal = 'return=minimal' === $http->headers->get('Prefer');
 
-        return $this->desk->view($lesson);
+        return $isMinimal ? null : $this->desk->view($lesson);
     }
 }

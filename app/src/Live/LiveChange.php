@@ -8,6 +8,7 @@ use Doctrine\ORM\EntityManagerInterface;
 use FreshHuddle\App\Account\Teacher;
 use FreshHuddle\App\Database\Clock;
 use FreshHuddle\App\Grouping\Event\FloorChanged;
+use FreshHuddle\App\Grouping\Floor\Seat;
 use FreshHuddle\App\Grouping\Grouping;
 use FreshHuddle\App\Lesson\LessonRepository;
 use FreshHuddle\App\Lesson\Round;
@@ -101,7 +102,15 @@ final readonly class LiveChange
         ]);
         $current = $this->em->find(SchoolClass::class, $event->classId)?->currentLessonId;
         if (null !== $current) {
-            $this->stream->publish([Audience::everybody($current)], ['kind' => 'refresh']);
+            $this->stream->publish(
+                null === $event->groupId
+                    ? [Audience::everybody($current)]
+                    : array_map(
+                        static fn (Seat $seat): Audience => Audience::student($seat->student->id),
+                        $this->em->getRepository(Seat::class)->findBy(['group' => $event->groupId]),
+                    ),
+                ['kind' => 'refresh'],
+            );
         }
     }
 

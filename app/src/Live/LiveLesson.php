@@ -213,7 +213,10 @@ final readonly class LiveLesson
             ]);
         }
         if ([] !== $done) {
-            $this->stream->publish([Audience::staff($lesson->id)], ['kind' => 'lesson']);
+            $this->stream->publish(
+                [Audience::staff($lesson->id)],
+                ['kind' => 'lesson', 'seq' => $this->events->last($lesson->id)],
+            );
         }
     }
 

@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace FreshHuddle\App\Live;
 
+/**
+ * Somebody in the same group, as a student sees them.
+ */
 final readonly class Mate
 {
     /**

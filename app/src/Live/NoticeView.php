@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace FreshHuddle\App\Live;
 
+/**
+ * A message of the teacher's.
+ */
 final readonly class NoticeView
 {
     /**

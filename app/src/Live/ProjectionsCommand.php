@@ -13,6 +13,9 @@ use Symfony\Component\Console\Input\InputArgument;
 use Symfony\Component\Console\Input\InputInterface;
 use Symfony\Component\Console\Output\OutputInterface;
 
+/**
+ * Makes what follows from the events anew, and says whether anything differed.
+ */
 #[AsCommand('huddle:projections', 'Rebuilds the calls, visits, signals and moves of a lesson from its events.')]
 final class ProjectionsCommand extends Command
 {

@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace FreshHuddle\App\Live;
 
+/**
+ * The answer to a sign of life: what a page should know by now.
+ */
 final readonly class SignAnswer
 {
     /**

@@ -16,6 +16,9 @@ use Symfony\Component\HttpFoundation\RedirectResponse;
 use Symfony\Component\Routing\Attribute\Route;
 use Symfony\Component\Security\Http\Attribute\CurrentUser;
 
+/**
+ * A student's page: what is on now, signs of life, calls for help.
+ */
 #[Route('/api/student')]
 final readonly class StudentController
 {

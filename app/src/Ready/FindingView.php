@@ -7,6 +7,9 @@ namespace FreshHuddle\App\Ready;
 use FreshHuddle\Core\Ready\Mend;
 use FreshHuddle\Core\Ready\Weight;
 
+/**
+ * Something the ready check has found, and where to put it right.
+ */
 final readonly class FindingView
 {
     /**

@@ -6,6 +6,9 @@ namespace FreshHuddle\App\Rooms;
 
 use Symfony\Component\Validator\Constraints as Assert;
 
+/**
+ * The body of a request: a side room of this name.
+ */
 final readonly class MakeSideRoom
 {
     public function __construct(

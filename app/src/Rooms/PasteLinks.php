@@ -6,6 +6,9 @@ namespace FreshHuddle\App\Rooms;
 
 use Symfony\Component\Validator\Constraints as Assert;
 
+/**
+ * The body of a request: links to be given to rooms in their order.
+ */
 final readonly class PasteLinks
 {
     /**

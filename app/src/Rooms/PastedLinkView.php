@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace FreshHuddle\App\Rooms;
 
+/**
+ * A pasted line: which room it is for, or what is wrong with it.
+ */
 final readonly class PastedLinkView
 {
     /**

@@ -18,6 +18,9 @@ use Symfony\Component\Routing\Attribute\Route;
 use Symfony\Component\Routing\Requirement\Requirement;
 use Symfony\Component\Security\Http\Attribute\CurrentUser;
 
+/**
+ * The rooms of a lesson's groups.
+ */
 #[Route('/api/staff', requirements: ['id' => Requirement::UUID])]
 final readonly class RoomController
 {

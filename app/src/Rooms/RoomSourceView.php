@@ -7,6 +7,9 @@ namespace FreshHuddle\App\Rooms;
 use FreshHuddle\Core\Rooms\RoomLife;
 use FreshHuddle\Core\Rooms\SourceKind;
 
+/**
+ * A way to get rooms, and what it can do.
+ */
 final readonly class RoomSourceView
 {
     /**

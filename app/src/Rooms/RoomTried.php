@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace FreshHuddle\App\Rooms;
 
+/**
+ * The body of a request: whoever tried the link says whether it was the right room.
+ */
 final readonly class RoomTried
 {
     /**

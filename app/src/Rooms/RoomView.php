@@ -8,6 +8,9 @@ use FreshHuddle\Core\Rooms\RoomPurpose;
 use FreshHuddle\Core\Rooms\RoomState;
 use FreshHuddle\Core\Rooms\SourceKind;
 
+/**
+ * A room, as the teacher sees it.
+ */
 final readonly class RoomView
 {
     /**

@@ -105,7 +105,7 @@ final readonly class RoomWork implements TaskHandler
         } catch (NotOnTheFloor) {
             return null; // the table was taken away meanwhile
         }
-        $this->events->dispatch(new RoomsChanged($room->class->id));
+        $this->events->dispatch(RoomsChanged::of($room));
 
         return null;
     }

@@ -148,7 +148,7 @@ final readonly class Rooms
             $this->moveTo($room, $request->source, $request->sure);
             $this->begin($room->id, $request->source);
         }
-        $this->events->dispatch(new RoomsChanged($room->class->id));
+        $this->events->dispatch(RoomsChanged::of($room));
     }
 
     /**
@@ -186,7 +186,7 @@ final readonly class Rooms
         }
         $this->giveUp($room, $sure);
         $this->store->takeAway($room->id);
-        $this->events->dispatch(new RoomsChanged($room->class->id));
+        $this->events->dispatch(RoomsChanged::of($room));
     }
 
     /**
@@ -242,7 +242,7 @@ final readonly class Rooms
     public function tried(Room $room, bool $was): void
     {
         $this->store->tried($room->id, $was ? $this->clock->ms() : null);
-        $this->events->dispatch(new RoomsChanged($room->class->id));
+        $this->events->dispatch(RoomsChanged::of($room));
     }
 
     /**

@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace FreshHuddle\App\Rooms;
 
+/**
+ * The body of a request: take a room away, also while somebody is in it.
+ */
 final readonly class TakeAway
 {
     /**

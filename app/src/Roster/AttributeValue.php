@@ -7,6 +7,9 @@ namespace FreshHuddle\App\Roster;
 use FreshHuddle\Core\Roster\Import\ImportPlan;
 use Symfony\Component\Validator\Constraints as Assert;
 
+/**
+ * What a student has in a column of the class list.
+ */
 final readonly class AttributeValue
 {
     /**

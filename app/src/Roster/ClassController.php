@@ -16,6 +16,9 @@ use Symfony\Component\Routing\Attribute\Route;
 use Symfony\Component\Routing\Requirement\Requirement;
 use Symfony\Component\Security\Http\Attribute\CurrentUser;
 
+/**
+ * A teacher's classes and their lists.
+ */
 #[Route('/api/staff', requirements: ['id' => Requirement::UUID])]
 final readonly class ClassController
 {

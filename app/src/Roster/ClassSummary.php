@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace FreshHuddle\App\Roster;
 
+/**
+ * A class, as it stands in lists.
+ */
 final readonly class ClassSummary
 {
     public function __construct(

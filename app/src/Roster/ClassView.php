@@ -6,6 +6,9 @@ namespace FreshHuddle\App\Roster;
 
 use FreshHuddle\App\Roster\Door\DoorMode;
 
+/**
+ * A class with its list.
+ */
 final readonly class ClassView
 {
     /**

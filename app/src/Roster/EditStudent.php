@@ -6,6 +6,9 @@ namespace FreshHuddle\App\Roster;
 
 use Symfony\Component\Validator\Constraints as Assert;
 
+/**
+ * The body of a request: what to change of a student.
+ */
 final readonly class EditStudent
 {
     /**

@@ -6,6 +6,9 @@ namespace FreshHuddle\App\Roster;
 
 use Symfony\Component\Validator\Constraints as Assert;
 
+/**
+ * The body of a request: a new class.
+ */
 final readonly class MakeClass
 {
     public function __construct(

@@ -7,6 +7,9 @@ namespace FreshHuddle\App\Roster;
 use FreshHuddle\App\Http\Body\Id;
 use Symfony\Component\Validator\Constraints as Assert;
 
+/**
+ * The body of a request: a rule or a wish of a class.
+ */
 final readonly class MakeRule
 {
     /**

@@ -6,6 +6,9 @@ namespace FreshHuddle\App\Roster;
 
 use Symfony\Component\Validator\Constraints as Assert;
 
+/**
+ * The body of a request: names for a class list, one a line.
+ */
 final readonly class PasteNames
 {
     public function __construct(

@@ -8,6 +8,9 @@ use FreshHuddle\App\Words\Words;
 use FreshHuddle\Core\Roster\PastedLine;
 use FreshHuddle\Core\Roster\PastedLineFate;
 
+/**
+ * A pasted line, and what becomes of it.
+ */
 final readonly class PastedLineView
 {
     public function __construct(

@@ -8,6 +8,9 @@ use FreshHuddle\App\Words\Words;
 use FreshHuddle\Core\Roster\PastedLine;
 use FreshHuddle\Core\Roster\PastedList;
 
+/**
+ * A pasted list, line by line.
+ */
 final readonly class PastedListView
 {
     /**

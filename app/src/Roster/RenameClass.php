@@ -6,6 +6,9 @@ namespace FreshHuddle\App\Roster;
 
 use Symfony\Component\Validator\Constraints as Assert;
 
+/**
+ * The body of a request: a new name for a class.
+ */
 final readonly class RenameClass
 {
     public function __construct(

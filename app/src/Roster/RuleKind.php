@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace FreshHuddle\App\Roster;
 
+/**
+ * The kinds of rules and wishes.
+ */
 enum RuleKind: string
 {
     case Apart = 'apart';

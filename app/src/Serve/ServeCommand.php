@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace FreshHuddle\App\Serve;
 
 use FreshHuddle\App\Database\ConnectionReader;
+use FreshHuddle\App\Database\GiveWay;
 use FreshHuddle\App\Kernel;
 use Symfony\Component\Console\Attribute\AsCommand;
 use Symfony\Component\Console\Command\Command;
@@ -26,8 +27,11 @@ final class ServeCommand extends Command
 
     private bool $stop = false;
 
-    public function __construct(private readonly KernelInterface $kernel, private readonly ConnectionReader $database)
-    {
+    public function __construct(
+        private readonly KernelInterface $kernel,
+        private readonly ConnectionReader $database,
+        private readonly GiveWay $giveWay,
+    ) {
         parent::__construct();
     }
 
@@ -37,7 +41,7 @@ final class ServeCommand extends Command
             'pool',
             null,
             InputOption::VALUE_REQUIRED | InputOption::VALUE_IS_ARRAY,
-            'socket:processes, as /run/x/student.sock:6',
+            'socket:processes, as /run/x/student.sock:6; with :niceness (1 to 19) they give way to others',
         )->addOption(
             'backlog',
             null,
@@ -71,21 +75,21 @@ final class ServeCommand extends Command
                 false,
             );
         }
-        /** @var array<int, \Socket> $living */
+        /** @var array<int, array{\Socket, int}> $living by process */
         $living = [];
-        foreach ($pools as [$socket, $processes]) {
+        foreach ($pools as [$socket, $processes, $niceness]) {
             for ($i = 0; $i < $processes; ++$i) {
-                $living[$this->born($kernel, $socket)] = $socket;
+                $living[$this->born($kernel, $socket, $niceness)] = [$socket, $niceness];
             }
         }
         while (!$this->mustStop()) {
             $gone = pcntl_wait($status);
             if ($gone > 0 && isset($living[$gone])) {
-                $socket = $living[$gone];
+                [$socket, $niceness] = $living[$gone];
                 unset($living[$gone]);
                 usleep(self::BREATH);
                 if (!$this->mustStop()) {
-                    $living[$this->born($kernel, $socket)] = $socket;
+                    $living[$this->born($kernel, $socket, $niceness)] = [$socket, $niceness];
                 }
             }
         }
@@ -108,7 +112,7 @@ final class ServeCommand extends Command
         return $this->stop;
     }
 
-    private function born(Kernel $kernel, \Socket $socket): int
+    private function born(Kernel $kernel, \Socket $socket, int $niceness): int
     {
         $process = pcntl_fork();
         if (-1 === $process) {
@@ -116,6 +120,7 @@ final class ServeCommand extends Command
         }
         if (0 === $process) {
             mt_srand();
+            $this->giveWay->to($niceness);
             (new Process($kernel, $this->database))->serve($socket);
             exit(0);
         }
@@ -124,7 +129,7 @@ final class ServeCommand extends Command
     }
 
     /**
-     * @return list<array{\Socket, int}>|null
+     * @return list<array{\Socket, int, int}>|null socket, processes, niceness
      */
     private function pools(InputInterface $input, OutputInterface $output): ?array
     {
@@ -133,8 +138,8 @@ final class ServeCommand extends Command
         /** @var list<string> $options */
         $options = $input->getOption('pool');
         foreach ($options as $option) {
-            if (1 !== preg_match('~^(/.+):([1-9]\d?)$~D', $option, $found)) {
-                $output->writeln("“{$option}” is no pool: socket:processes.");
+            if (1 !== preg_match('~^(/[^:]+):([1-9]\d?)(?::(1?\d))?$~D', $option, $found)) {
+                $output->writeln("“{$option}” is no pool: socket:processes[:niceness].");
 
                 return null;
             }
@@ -149,7 +154,7 @@ final class ServeCommand extends Command
 
                 return null;
             }
-            $pools[] = [$socket, (int) $found[2]];
+            $pools[] = [$socket, (int) $found[2], (int) ($found[3] ?? 0)];
         }
         if ([] === $pools) {
             $output->writeln('Give at least one --pool.');

@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace FreshHuddle\App\Stream;
 
+/**
+ * Who can be told of something.
+ */
 enum AudienceKind: string
 {
     /** The staff of a lesson's class. */

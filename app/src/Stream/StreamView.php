@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace FreshHuddle\App\Stream;
 
+/**
+ * The address of a stream, and how long it may be used.
+ */
 final readonly class StreamView
 {
     /**

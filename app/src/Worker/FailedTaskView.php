@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace FreshHuddle\App\Worker;
 
+/**
+ * Work that failed for good, as a page shows it.
+ */
 final readonly class FailedTaskView
 {
     /**

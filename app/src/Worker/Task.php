@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace FreshHuddle\App\Worker;
 
+/**
+ * A piece of work a worker has claimed.
+ */
 final readonly class Task
 {
     /**

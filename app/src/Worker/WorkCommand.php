@@ -19,6 +19,9 @@ use Symfony\Component\Console\Input\InputOption;
 use Symfony\Component\Console\Output\OutputInterface;
 use Symfony\Component\DependencyInjection\Attribute\AutowireIterator;
 
+/**
+ * A worker: does what is due, one task after the other.
+ */
 #[AsCommand(
     'huddle:work',
     'Runs background tasks: rooms, moves, whereabouts, time limits. Run as many workers as you like.',

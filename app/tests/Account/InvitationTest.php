@@ -11,6 +11,9 @@ use FreshHuddle\App\Account\Token\MailPassword;
 use FreshHuddle\App\Tests\Support\AppTestCase;
 use Symfony\Component\Mime\Email;
 
+/**
+ * Assistants and co-teachers are invited by email.
+ */
 final class InvitationTest extends AppTestCase
 {
     public function test_somebody_is_asked_by_mail_makes_an_account_and_assists(): void

@@ -12,6 +12,9 @@ use FreshHuddle\App\Tests\Support\CountingHasher;
 use FreshHuddle\App\Tests\Support\Json;
 use Symfony\Component\PasswordHasher\Hasher\PasswordHasherFactoryInterface;
 
+/**
+ * Teachers sign in and out, on devices that are known and unknown.
+ */
 final class SignInTest extends AppTestCase
 {
     public function test_a_teacher_signs_in_and_out(): void

@@ -8,6 +8,9 @@ use FreshHuddle\App\Areas\AreaList;
 use FreshHuddle\App\Areas\AreaPicture;
 use PHPUnit\Framework\TestCase;
 
+/**
+ * The drawing of the areas is drawn from the code.
+ */
 final class AreaPictureTest extends TestCase
 {
     public function test_the_picture_in_the_docs_is_what_the_code_says(): void

@@ -11,6 +11,9 @@ use FreshHuddle\App\Tests\Support\AppTestCase;
 use FreshHuddle\App\Worker\Tasks;
 use Symfony\Component\Clock\MockClock;
 
+/**
+ * What follows from a change goes with it, or not at all.
+ */
 final class ChangeTest extends AppTestCase
 {
     public function test_hints_go_out_after_the_change_and_its_tasks_stand(): void

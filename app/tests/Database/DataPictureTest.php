@@ -7,6 +7,9 @@ namespace FreshHuddle\App\Tests\Database;
 use FreshHuddle\App\Database\DataPicture;
 use Symfony\Bundle\FrameworkBundle\Test\KernelTestCase;
 
+/**
+ * The drawing of the data is drawn from the mapping.
+ */
 final class DataPictureTest extends KernelTestCase
 {
     public function test_the_picture_in_the_docs_is_what_the_entities_say(): void

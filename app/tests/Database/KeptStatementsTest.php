@@ -6,6 +6,9 @@ namespace FreshHuddle\App\Tests\Database;
 
 use FreshHuddle\App\Tests\Support\AppTestCase;
 
+/**
+ * Prepared statements that are kept answer as new ones do.
+ */
 final class KeptStatementsTest extends AppTestCase
 {
     public function test_asking_again_does_not_disturb_somebody_who_still_reads(): void

@@ -9,6 +9,9 @@ use FreshHuddle\App\Account\Teacher;
 use FreshHuddle\App\Demo\Larkmouth;
 use FreshHuddle\App\Tests\Support\AppTestCase;
 
+/**
+ * The demo data is whole.
+ */
 final class LarkmouthTest extends AppTestCase
 {
     public function test_larkmouth_has_its_three_classes_and_six_districts(): void

@@ -9,6 +9,9 @@ use FreshHuddle\App\Tests\Support\AppTestCase;
 use FreshHuddle\App\Tests\Support\Json;
 use Smalot\PdfParser\Parser;
 
+/**
+ * The Groups page: groups by goals and rules, and what is said of them.
+ */
 final class DeskTest extends AppTestCase
 {
     private string $classId;

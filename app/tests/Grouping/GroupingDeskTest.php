@@ -7,6 +7,9 @@ namespace FreshHuddle\App\Tests\Grouping;
 use FreshHuddle\App\Tests\Support\AppTestCase;
 use FreshHuddle\App\Tests\Support\Json;
 
+/**
+ * The Groups page: groups by number or size, changed by hand, undone.
+ */
 final class GroupingDeskTest extends AppTestCase
 {
     private string $path;

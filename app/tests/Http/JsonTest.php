@@ -9,6 +9,9 @@ use FreshHuddle\App\Http\Body\TooManyFields;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
+/**
+ * JSON of strangers costs no more than its size.
+ */
 final class JsonTest extends TestCase
 {
     #[DataProvider('costly')]

@@ -7,6 +7,9 @@ namespace FreshHuddle\App\Tests\Http;
 use FreshHuddle\App\Http\OpenApi;
 use Symfony\Bundle\FrameworkBundle\Test\KernelTestCase;
 
+/**
+ * The description of the API is what the code says.
+ */
 final class OpenApiTest extends KernelTestCase
 {
     public function test_the_description_in_the_docs_is_what_the_code_says(): void

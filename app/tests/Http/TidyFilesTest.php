@@ -9,6 +9,9 @@ use FreshHuddle\App\Settings;
 use PHPUnit\Framework\TestCase;
 use Symfony\Component\Clock\MockClock;
 
+/**
+ * What requests leave behind is tidied away.
+ */
 final class TidyFilesTest extends TestCase
 {
     public function test_what_a_request_that_was_cut_off_left_goes_after_an_hour_and_nothing_that_is_in_use(): void

@@ -8,6 +8,9 @@ use FreshHuddle\App\Lesson\Moments;
 use FreshHuddle\App\Tests\Support\AppTestCase;
 use FreshHuddle\App\Tests\Support\Json;
 
+/**
+ * The parts of a lesson, planned and on the day.
+ */
 final class RunningOrderTest extends AppTestCase
 {
     public function test_a_lesson_begins_with_briefing_round_and_share_out_and_every_minute_planned(): void

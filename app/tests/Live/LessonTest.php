@@ -9,6 +9,9 @@ use FreshHuddle\App\Live\EventStore;
 use FreshHuddle\App\Tests\Support\AppTestCase;
 use FreshHuddle\Core\Lesson\RoundState;
 
+/**
+ * A lesson's own page, while it is planned.
+ */
 final class LessonTest extends AppTestCase
 {
     public function test_title_minutes_and_the_round_are_set(): void

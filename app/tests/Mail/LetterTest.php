@@ -16,6 +16,9 @@ use Symfony\Component\Mime\Email;
 use Symfony\Component\Mime\RawMessage;
 use Symfony\Contracts\Translation\TranslatorInterface;
 
+/**
+ * An email, as it goes out.
+ */
 final class LetterTest extends TestCase
 {
     public function test_a_letter_goes_to_its_address_from_us_with_the_words_of_the_catalogue(): void

@@ -9,6 +9,9 @@ use FreshHuddle\App\Tests\Support\AppTestCase;
 use FreshHuddle\App\Tests\Support\Json;
 use PHPUnit\Framework\Attributes\TestWith;
 
+/**
+ * A teacher's worksheets: kept, found, exported and imported.
+ */
 final class CupboardTest extends AppTestCase
 {
     public function test_an_original_is_kept_whole_and_found_with_where_it_is_used(): void

@@ -9,6 +9,9 @@ use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use Symfony\Component\Cache\Adapter\ArrayAdapter;
 
+/**
+ * Texts in Markdown, and nothing dangerous in them.
+ */
 final class MarkdownTest extends TestCase
 {
     public function test_a_text_is_shown_as_it_is_meant(): void

@@ -11,6 +11,9 @@ use FreshHuddle\App\Worker\TidyWork;
 use PHPUnit\Framework\Attributes\DataProvider;
 use Symfony\Component\Uid\Uuid;
 
+/**
+ * Students write in copies, alone and together.
+ */
 final class WritingTest extends AppTestCase
 {
     private Json $lesson;

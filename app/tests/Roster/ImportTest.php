@@ -11,6 +11,9 @@ use FreshHuddle\App\Tests\Support\Json;
 use FreshHuddle\Core\Roster\PastedList;
 use PHPUnit\Framework\Attributes\DataProvider;
 
+/**
+ * Class lists come in from texts and files.
+ */
 final class ImportTest extends AppTestCase
 {
     private string $path;

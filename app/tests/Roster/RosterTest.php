@@ -8,6 +8,9 @@ use FreshHuddle\App\Tests\Support\AppTestCase;
 use FreshHuddle\App\Tests\Support\Json;
 use PHPUnit\Framework\Attributes\DataProvider;
 
+/**
+ * Classes and their students.
+ */
 final class RosterTest extends AppTestCase
 {
     public function test_a_class_is_made_by_pasting_names(): void

@@ -12,6 +12,9 @@ use Symfony\Component\HttpFoundation\Cookie;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
 
+/**
+ * The protocol between the front server and the application.
+ */
 final class FastCgiTest extends TestCase
 {
     public function test_a_request_comes_out_as_it_was_handed_on(): void

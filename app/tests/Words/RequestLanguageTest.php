@@ -12,6 +12,9 @@ use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpKernel\Event\RequestEvent;
 use Symfony\Component\HttpKernel\HttpKernelInterface;
 
+/**
+ * The server speaks the language of the page.
+ */
 final class RequestLanguageTest extends TestCase
 {
     private string $folder;

@@ -10,6 +10,9 @@ use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use Symfony\Component\Yaml\Yaml;
 
+/**
+ * Every message of the computation has its sentence.
+ */
 final class WordsTest extends TestCase
 {
     /** Only asked for under a name that is put together. */

@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace FreshHuddle\Core\Lesson;
 
+/**
+ * What can happen in a lesson.
+ */
 enum EventKind: string
 {
     /** The lesson went on to a segment of its running order. */

@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace FreshHuddle\Core\Live;
 
+/**
+ * Where a student is, compared with where they should be.
+ */
 enum Place: string
 {
     case InPlace = 'inPlace';

@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace FreshHuddle\Core\Ready;
 
+/**
+ * A group, as far as the ready check needs it.
+ */
 final readonly class PlannedGroup
 {
     /**

@@ -8,6 +8,9 @@ use FreshHuddle\Core\Rooms\Link;
 use FreshHuddle\Core\Rooms\RoomState;
 use FreshHuddle\Core\Rooms\SourceKind;
 
+/**
+ * A room, as far as the ready check needs it.
+ */
 final readonly class PlannedRoom
 {
     /**

@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace FreshHuddle\Core\Rooms;
 
+/**
+ * What a room is for.
+ */
 enum RoomPurpose: string
 {
     /** Where the whole class meets; one a class. */

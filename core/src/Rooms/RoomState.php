@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace FreshHuddle\Core\Rooms;
 
+/**
+ * Where a room stands.
+ */
 enum RoomState: string
 {
     case Planned = 'planned';

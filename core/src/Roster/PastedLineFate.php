@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace FreshHuddle\Core\Roster;
 
+/**
+ * What becomes of a pasted line.
+ */
 enum PastedLineFate: string
 {
     case Taken = 'taken';

@@ -7,6 +7,9 @@ namespace FreshHuddle\Core\Tests\Grouping;
 use FreshHuddle\Core\Grouping\FairRoles;
 use PHPUnit\Framework\TestCase;
 
+/**
+ * Roles go round fairly.
+ */
 final class FairRolesTest extends TestCase
 {
     public function test_a_role_goes_to_the_one_who_has_had_it_least_often(): void

@@ -11,6 +11,9 @@ use PHPUnit\Framework\TestCase;
 use Random\Engine\Xoshiro256StarStar;
 use Random\Randomizer;
 
+/**
+ * Groups and seats, and every change of them.
+ */
 final class FloorTest extends TestCase
 {
     private Floor $floor;

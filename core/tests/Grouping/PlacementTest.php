@@ -17,6 +17,9 @@ use FreshHuddle\Core\Grouping\Shape\Size;
 use FreshHuddle\Core\Grouping\Student;
 use PHPUnit\Framework\TestCase;
 
+/**
+ * Whatever the method: everybody has one seat, and rules are kept.
+ */
 final class PlacementTest extends TestCase
 {
     public function test_everybody_has_one_seat_and_the_sizes_are_as_asked(): void

@@ -23,6 +23,9 @@ use PHPUnit\Framework\TestCase;
 use Random\Engine\Xoshiro256StarStar;
 use Random\Randomizer;
 
+/**
+ * Where a round stands, from its moments and a clock.
+ */
 final class RoundStateTest extends TestCase
 {
     private const MINUTE = 60_000;

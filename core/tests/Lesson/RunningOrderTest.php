@@ -12,6 +12,9 @@ use PHPUnit\Framework\TestCase;
 use Random\Engine\Xoshiro256StarStar;
 use Random\Randomizer;
 
+/**
+ * How the minutes of a lesson are shared out.
+ */
 final class RunningOrderTest extends TestCase
 {
     public function test_rounds_share_evenly_what_the_other_segments_leave_of_the_lesson(): void

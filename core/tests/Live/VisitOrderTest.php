@@ -13,6 +13,9 @@ use PHPUnit\Framework\TestCase;
 use Random\Engine\Xoshiro256StarStar;
 use Random\Randomizer;
 
+/**
+ * Whom to visit next.
+ */
 final class VisitOrderTest extends TestCase
 {
     private const OUT = 1_000_000;

@@ -11,6 +11,9 @@ use FreshHuddle\Core\Live\Whereabouts;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
+/**
+ * Where a student is, from what is known of them.
+ */
 final class WhereaboutsTest extends TestCase
 {
     private const NOW = 1_000_000;

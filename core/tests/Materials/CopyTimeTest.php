@@ -9,6 +9,9 @@ use FreshHuddle\Core\Materials\CopyOpen;
 use FreshHuddle\Core\Materials\CopyTime;
 use PHPUnit\Framework\TestCase;
 
+/**
+ * When a copy can be read and written.
+ */
 final class CopyTimeTest extends TestCase
 {
     private const MINUTE = 60_000;

@@ -12,6 +12,9 @@ use PHPUnit\Framework\TestCase;
 use Random\Engine\Xoshiro256StarStar;
 use Random\Randomizer;
 
+/**
+ * What later changes of a worksheet do to copies that are out.
+ */
 final class CopyUpdateTest extends TestCase
 {
     public function test_a_new_page_is_added_whatever_was_written_elsewhere(): void

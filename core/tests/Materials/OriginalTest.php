@@ -24,6 +24,9 @@ use FreshHuddle\Core\Materials\VariantsBy;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
+/**
+ * A worksheet: pages, blocks, variants, and who fills what.
+ */
 final class OriginalTest extends TestCase
 {
     public function test_slots_are_the_blocks_students_fill(): void

@@ -21,6 +21,9 @@ use PHPUnit\Framework\TestCase;
 use Random\Engine\Xoshiro256StarStar;
 use Random\Randomizer;
 
+/**
+ * Which steps set a lesson up, from what is there already.
+ */
 final class SetUpListTest extends TestCase
 {
     private const NAMES = ['a' => 'Ada', 'b' => 'Ben', 'c' => 'Chi', 'd' => 'Dov'];

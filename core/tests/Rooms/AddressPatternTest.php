@@ -9,6 +9,9 @@ use FreshHuddle\Core\Rooms\AddressPattern;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
+/**
+ * Addresses of rooms from a pattern.
+ */
 final class AddressPatternTest extends TestCase
 {
     private const VALUES = [

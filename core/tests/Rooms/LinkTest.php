@@ -9,6 +9,9 @@ use FreshHuddle\Core\Rooms\Link;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
+/**
+ * Links that are pasted: which are taken, and which are the same.
+ */
 final class LinkTest extends TestCase
 {
     private const ONE_ROOM = [

@@ -9,6 +9,9 @@ use FreshHuddle\Core\Rooms\NamePattern;
 use FreshHuddle\Core\Rooms\RoomState;
 use PHPUnit\Framework\TestCase;
 
+/**
+ * Names of rooms from a pattern.
+ */
 final class NamePatternTest extends TestCase
 {
     public function test_placeholders_are_filled_in(): void

@@ -9,6 +9,9 @@ use FreshHuddle\Core\Rooms\PastedLink;
 use FreshHuddle\Core\Rooms\PastedLinks;
 use PHPUnit\Framework\TestCase;
 
+/**
+ * Pasted links find their groups.
+ */
 final class PastedLinksTest extends TestCase
 {
     private const GROUPS = ['q' => 'Quayside', 'm' => 'Millbrook', 's' => 'Saltmarsh'];

@@ -8,6 +8,9 @@ use FreshHuddle\Core\Rooms\SourceKind;
 use FreshHuddle\Core\Rooms\WayIn;
 use PHPUnit\Framework\TestCase;
 
+/**
+ * How somebody gets into a room.
+ */
 final class WayInTest extends TestCase
 {
     private const ROLES = ['ada' => 'Lead', 'ben' => 'Scribe', 'chi' => ''];

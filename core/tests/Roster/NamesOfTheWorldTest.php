@@ -14,6 +14,9 @@ use FreshHuddle\Core\Roster\PastedList;
 use FreshHuddle\Core\Roster\StudentName;
 use PHPUnit\Framework\TestCase;
 
+/**
+ * Names of all languages.
+ */
 final class NamesOfTheWorldTest extends TestCase
 {
     public function test_a_name_of_any_language_stands_on_the_list_as_it_was_written(): void

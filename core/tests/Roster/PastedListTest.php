@@ -13,6 +13,9 @@ use FreshHuddle\Core\Tests\Support\Plainly;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
+/**
+ * Pasted names are read as a teacher would read them.
+ */
 final class PastedListTest extends TestCase
 {
     /**

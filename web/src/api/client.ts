@@ -1,7 +1,7 @@
 import createClient from 'openapi-fetch';
 import type { components, paths } from './generated';
 import { takeEarly } from './early';
-import { pace, queued } from './pace';
+import { pace, paceIn } from './pace';
 import { followed, isDown } from './line';
 import { toProblem } from './problem';
 
@@ -54,7 +54,7 @@ export async function patientFetch(asked: Request): Promise<Response> {
   try {
     const answer =
       (await takeEarly(request)) ?? (await fetch(request, { signal: AbortSignal.timeout(slowest), cache: 'no-store' }));
-    pace.note(queued(answer.headers));
+    pace.note(paceIn(answer.headers));
     told(true);
     return answer;
   } catch {

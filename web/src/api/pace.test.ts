@@ -1,44 +1,42 @@
 import { describe, expect, it } from 'vitest';
-import { Pace, queued } from './pace';
+import { Pace, paceIn } from './pace';
 
-function after(...waits: number[]): Pace {
+function told(ms: number): Pace {
   const pace = new Pace();
-  for (const ms of waits) pace.note(ms);
+  pace.note(ms);
   return pace;
 }
 
 describe('how often a page sends', () => {
-  it('is as usual while the server is quick', () => {
-    expect(after().wait(600)).toBe(600);
-    expect(after(0, 12, 30, 39).wait(600)).toBe(600);
+  it('is as usual while the server says nothing', () => {
+    expect(new Pace().wait(600)).toBe(600);
+    expect(told(0).wait(600)).toBe(600);
   });
 
-  it('is hardly changed by one request that waited', () => {
-    expect(after(0, 0, 80, 0).wait(600)).toBe(600);
+  it('is about as often as the server says, and not at the same moment as all others', () => {
+    const waits = Array.from({ length: 500 }, () => told(4_000).wait(250));
+    expect(Math.min(...waits)).toBeGreaterThanOrEqual(3_000);
+    expect(Math.max(...waits)).toBeLessThanOrEqual(5_000);
+    expect(new Set(waits).size).toBeGreaterThan(100);
   });
 
-  it('is less where the server stays late, and for what is rare anyway not at all', () => {
-    const pace = after(...Array<number>(20).fill(150));
-    expect(pace.wait(600)).toBeGreaterThan(1_100);
-    expect(pace.wait(15_000)).toBe(15_000);
+  it('is not changed for what is rarer anyway', () => {
+    expect(told(4_000).wait(15_000)).toBe(15_000);
   });
 
-  it('is never put off for good', () => {
-    expect(after(...Array<number>(50).fill(15_000)).wait(600)).toBe(4_800);
-  });
-
-  it('is as usual again soon after the server is', () => {
-    expect(after(...Array<number>(20).fill(500), ...Array<number>(10).fill(0)).wait(600)).toBe(600);
+  it('is as usual again as soon as the server says so', () => {
+    const pace = told(15_000);
+    pace.note(0);
+    expect(pace.wait(250)).toBe(250);
   });
 });
 
-describe('what an answer says of its wait', () => {
-  const said = (timing?: string) => queued(new Headers(timing === undefined ? {} : { 'Server-Timing': timing }));
+describe('the pace an answer tells', () => {
+  const said = (value?: string) => paceIn(new Headers(value === undefined ? {} : { Pace: value }));
 
-  it('is read from Server-Timing, and nothing else is', () => {
-    expect(said('queue;dur=123')).toBe(123);
-    expect(said('cache;desc="x", queue;dur=7')).toBe(7);
+  it('is a number of milliseconds; anything else is none', () => {
+    expect(said('1250')).toBe(1_250);
+    expect(['', '-5', '1e9', '99999999', 'soon'].map(said)).toEqual([0, 0, 0, 0, 0]);
     expect(said()).toBe(0);
-    expect(said('total;dur=900')).toBe(0);
   });
 });

@@ -1,28 +1,21 @@
-/** Requests that wait no longer than this for their turn are no reason to send less. */
-const soonEnough = 40;
-/** A page waits this many times as long as its requests do. */
-const share = 8;
-/** But at most this many times as long as it usually would. */
-const atMost = 8;
-
-/** How late the server is, by its last answers; where it is late, a page sends less often by itself. */
+/** How often the server lets this page send: fewer sendings when it has more to do than it can. */
 export class Pace {
-  private late = 0;
+  private least = 0;
 
-  /** @param ms how long a request waited for its turn */
+  /** @param ms between two sendings, as the last answer says; 0: as the page likes */
   note(ms: number): void {
-    this.late += (ms - this.late) / 4;
+    this.least = ms;
   }
 
-  /** @param usual milliseconds; @returns how long to wait as things stand */
+  /** @param usual milliseconds; @returns how long to wait as things stand; pages that are told the same spread out */
   wait(usual: number): number {
-    return this.late <= soonEnough ? usual : Math.min(atMost * usual, Math.max(usual, share * this.late));
+    return Math.max(usual, this.least * (0.75 + Math.random() / 2));
   }
 }
 
-/** How long a request waited on the server for its turn, as its answer says. A slow line does not count. */
-export function queued(headers: { get: (name: string) => string | null }): number {
-  return Number(/queue;dur=(\d+)/.exec(headers.get('Server-Timing') ?? '')?.[1] ?? 0);
+/** The pace an answer tells, in milliseconds; 0: none. */
+export function paceIn(headers: { get: (name: string) => string | null }): number {
+  return Number(/^\d{1,6}$/.exec(headers.get('Pace') ?? '')?.[0] ?? 0);
 }
 
 /** Of this page. */

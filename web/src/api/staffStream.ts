@@ -5,6 +5,8 @@ import { listen, type StreamHandlers } from './stream';
 export interface StaffMessage {
   kind: string;
   lesson?: string;
+  /** The last event of the lesson. */
+  seq?: number;
   grouping?: string;
 }
 

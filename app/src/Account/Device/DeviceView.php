@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace FreshHuddle\App\Account\Device;
 
+/**
+ * A device that is signed in to an account, as its owner sees it.
+ */
 final readonly class DeviceView
 {
     /**

@@ -9,6 +9,9 @@ use FreshHuddle\App\Stream\StreamView;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\Routing\Attribute\Route;
 
+/**
+ * Gives a teacher's page the address of its stream.
+ */
 final readonly class TeacherStreamController
 {
     public function __construct(private StreamAddress $address)

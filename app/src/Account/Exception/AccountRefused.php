@@ -6,6 +6,9 @@ namespace FreshHuddle\App\Account\Exception;
 
 use FreshHuddle\App\Refusal\Refusal;
 
+/**
+ * What this area refuses.
+ */
 final class AccountRefused extends Refusal
 {
 }

@@ -6,6 +6,9 @@ namespace FreshHuddle\App\Account\Password;
 
 use Symfony\Component\Validator\Constraints as Assert;
 
+/**
+ * The body of a request: a new password, and the old one as proof.
+ */
 final readonly class ChangePassword
 {
     public function __construct(

@@ -6,6 +6,9 @@ namespace FreshHuddle\App\Account\SignIn;
 
 use Symfony\Component\Validator\Constraints as Assert;
 
+/**
+ * The body of a request: an email address and its password.
+ */
 final readonly class SignIn
 {
     public function __construct(

@@ -15,6 +15,9 @@ use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\Routing\Attribute\Route;
 
+/**
+ * Signs teachers in and out.
+ */
 #[Route('/api/staff')]
 final readonly class SignInController
 {

@@ -6,6 +6,9 @@ namespace FreshHuddle\App\Account\Token;
 
 use Symfony\Component\Validator\Constraints as Assert;
 
+/**
+ * The body of a request: who has forgotten their password.
+ */
 final readonly class ForgotPassword
 {
     public function __construct(

@@ -7,6 +7,9 @@ namespace FreshHuddle\App\Account\Token;
 use FreshHuddle\App\Account\Password\Passwords;
 use Symfony\Component\Validator\Constraints as Assert;
 
+/**
+ * The body of a request: the new password of whoever has the link.
+ */
 final readonly class NewPassword
 {
     /**

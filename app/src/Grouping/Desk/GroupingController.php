@@ -40,6 +40,9 @@ use Symfony\Component\Routing\Attribute\Route;
 use Symfony\Component\Routing\Requirement\Requirement;
 use Symfony\Component\Security\Http\Attribute\CurrentUser;
 
+/**
+ * The Groups page: its groups, how they are made, and saved versions.
+ */
 #[Route('/api/staff', requirements: ['id' => Requirement::UUID, 'variant' => Requirement::UUID])]
 final readonly class GroupingController
 {

@@ -6,6 +6,9 @@ namespace FreshHuddle\App\Grouping\Desk;
 
 use Symfony\Component\Validator\Constraints as Assert;
 
+/**
+ * The body of a request: a new name for these groups.
+ */
 final readonly class NameGrouping
 {
     public function __construct(

@@ -6,6 +6,9 @@ namespace FreshHuddle\App\Grouping\Exception;
 
 use FreshHuddle\App\Refusal\Refusal;
 
+/**
+ * What this area refuses.
+ */
 final class GroupingRefused extends Refusal
 {
 }

@@ -8,6 +8,9 @@ use FreshHuddle\App\Http\Body\Id;
 use FreshHuddle\App\Http\Body\Ids;
 use Symfony\Component\Validator\Constraints as Assert;
 
+/**
+ * The body of a request: one change of the groups.
+ */
 final readonly class EditFloor
 {
     /**

@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace FreshHuddle\App\Grouping\Floor;
 
+/**
+ * The kinds of change of the groups.
+ */
 enum EditKind: string
 {
     case Seat = 'seat';

@@ -6,6 +6,9 @@ namespace FreshHuddle\App\Grouping\Floor;
 
 use FreshHuddle\Core\Grouping\Floor;
 
+/**
+ * The groups and who sits where, as a page shows them.
+ */
 final readonly class FloorView
 {
     /**

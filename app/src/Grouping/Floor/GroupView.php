@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace FreshHuddle\App\Grouping\Floor;
 
+/**
+ * One group: its name, its sign and its members in the order of their seats.
+ */
 final readonly class GroupView
 {
     /**

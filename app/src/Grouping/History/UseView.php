@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace FreshHuddle\App\Grouping\History;
 
+/**
+ * A lesson in which these groups were used.
+ */
 final readonly class UseView
 {
     /**

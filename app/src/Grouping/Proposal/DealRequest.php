@@ -7,6 +7,9 @@ namespace FreshHuddle\App\Grouping\Proposal;
 use FreshHuddle\Core\Grouping\Shape\Remainder;
 use Symfony\Component\Validator\Constraints as Assert;
 
+/**
+ * The body of a request: put students into groups at random, or mixed by level.
+ */
 final readonly class DealRequest
 {
     /**

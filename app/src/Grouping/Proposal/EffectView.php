@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace FreshHuddle\App\Grouping\Proposal;
 
+/**
+ * What it would mean to put a student into a group: rules broken, and better or worse for the goals.
+ */
 final readonly class EffectView
 {
     /**

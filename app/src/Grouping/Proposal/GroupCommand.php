@@ -17,6 +17,9 @@ use Symfony\Component\Console\Input\InputInterface;
 use Symfony\Component\Console\Output\ConsoleOutputInterface;
 use Symfony\Component\Console\Output\OutputInterface;
 
+/**
+ * Makes groups from a problem file, without an instance (docs/formats/grouping-problem.schema.json).
+ */
 #[AsCommand(
     'huddle:group',
     'Puts a class into groups: reads a problem file and writes the result to standard output.',

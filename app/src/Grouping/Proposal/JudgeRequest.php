@@ -7,6 +7,9 @@ namespace FreshHuddle\App\Grouping\Proposal;
 use FreshHuddle\App\Grouping\Desk\DeskSettings;
 use Symfony\Component\Validator\Constraints as Assert;
 
+/**
+ * The body of a request: how good are these groups?
+ */
 final readonly class JudgeRequest
 {
     public function __construct(#[Assert\Valid] public DeskSettings $settings)

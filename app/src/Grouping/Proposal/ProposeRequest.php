@@ -7,6 +7,9 @@ namespace FreshHuddle\App\Grouping\Proposal;
 use FreshHuddle\App\Grouping\Desk\DeskSettings;
 use Symfony\Component\Validator\Constraints as Assert;
 
+/**
+ * The body of a request: groups by goals and rules, for one round or several.
+ */
 final readonly class ProposeRequest
 {
     /**

@@ -6,6 +6,9 @@ namespace FreshHuddle\App\Grouping\Proposal;
 
 use Symfony\Component\Validator\Constraints as Assert;
 
+/**
+ * The groups proposed for one round.
+ */
 final readonly class ProposedRound
 {
     /**

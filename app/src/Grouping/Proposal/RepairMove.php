@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace FreshHuddle\App\Grouping\Proposal;
 
+/**
+ * One change that mends groups: who moves, or swaps with whom.
+ */
 final readonly class RepairMove
 {
     /**

@@ -6,6 +6,9 @@ namespace FreshHuddle\App\Grouping\Proposal;
 
 use Symfony\Component\Validator\Constraints as Assert;
 
+/**
+ * The body of a request: use the groups that were proposed.
+ */
 final readonly class TakeRequest
 {
     /**

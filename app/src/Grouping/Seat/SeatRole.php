@@ -6,6 +6,9 @@ namespace FreshHuddle\App\Grouping\Seat;
 
 use Symfony\Component\Validator\Constraints as Assert;
 
+/**
+ * A role that goes with a seat number.
+ */
 final readonly class SeatRole
 {
     /**

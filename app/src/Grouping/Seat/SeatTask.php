@@ -6,6 +6,9 @@ namespace FreshHuddle\App\Grouping\Seat;
 
 use Symfony\Component\Validator\Constraints as Assert;
 
+/**
+ * A task for certain seat numbers.
+ */
 final readonly class SeatTask
 {
     /**

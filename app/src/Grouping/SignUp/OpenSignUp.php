@@ -6,6 +6,9 @@ namespace FreshHuddle\App\Grouping\SignUp;
 
 use Symfony\Component\Validator\Constraints as Assert;
 
+/**
+ * The body of a request: students choose their own groups, until when, with so many seats.
+ */
 final readonly class OpenSignUp
 {
     /**

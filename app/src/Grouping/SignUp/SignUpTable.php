@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace FreshHuddle\App\Grouping\SignUp;
 
+/**
+ * A group to choose, and how many seats it has left.
+ */
 final readonly class SignUpTable
 {
     /**

@@ -6,6 +6,9 @@ namespace FreshHuddle\App\Lesson\Exception;
 
 use FreshHuddle\App\Refusal\Refusal;
 
+/**
+ * What this area refuses.
+ */
 final class LessonRefused extends Refusal
 {
 }

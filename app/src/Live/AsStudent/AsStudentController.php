@@ -11,6 +11,9 @@ use Symfony\Component\Routing\Requirement\EnumRequirement;
 use Symfony\Component\Routing\Requirement\Requirement;
 use Symfony\Component\Security\Http\Attribute\CurrentUser;
 
+/**
+ * What a student would see now, for the teacher to look at.
+ */
 final readonly class AsStudentController
 {
     public function __construct(private LessonAccess $access, private AsStudent $asStudent)

@@ -27,6 +27,9 @@ use Symfony\Component\Routing\Attribute\Route;
 use Symfony\Component\Routing\Requirement\Requirement;
 use Symfony\Component\Security\Http\Attribute\CurrentUser;
 
+/**
+ * The page for the wall: whoever has its address may look.
+ */
 final readonly class ClassPageController
 {
     public const WHAT = 'class page';

@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace FreshHuddle\App\Live\ClassPage;
 
+/**
+ * A group on the page for the wall: its name, its sign and its members.
+ */
 final readonly class ClassPageGroup
 {
     /**

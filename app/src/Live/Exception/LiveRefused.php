@@ -6,6 +6,9 @@ namespace FreshHuddle\App\Live\Exception;
 
 use FreshHuddle\App\Refusal\Refusal;
 
+/**
+ * What this area refuses.
+ */
 final class LiveRefused extends Refusal
 {
 }

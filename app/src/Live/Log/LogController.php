@@ -11,6 +11,9 @@ use Symfony\Component\Routing\Attribute\Route;
 use Symfony\Component\Routing\Requirement\Requirement;
 use Symfony\Component\Security\Http\Attribute\CurrentUser;
 
+/**
+ * What has happened in a lesson, newest first.
+ */
 #[Route('/api/staff/lessons/{id}', requirements: ['id' => Requirement::UUID])]
 final readonly class LogController
 {

@@ -6,6 +6,9 @@ namespace FreshHuddle\App\Live\Signal;
 
 use FreshHuddle\Core\Live\Signal\CallAbout;
 
+/**
+ * The body of a request: a group asks for help, and with what.
+ */
 final readonly class MakeCallRequest
 {
     /**

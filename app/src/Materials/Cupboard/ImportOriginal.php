@@ -6,6 +6,9 @@ namespace FreshHuddle\App\Materials\Cupboard;
 
 use Symfony\Component\Validator\Constraints as Assert;
 
+/**
+ * The body of a request: a worksheet from a text.
+ */
 final readonly class ImportOriginal
 {
     /**

@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace FreshHuddle\App\Materials\Cupboard;
 
+/**
+ * A worksheet, as it stands in lists.
+ */
 final readonly class OriginalSummary
 {
     /**

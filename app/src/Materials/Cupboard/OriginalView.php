@@ -6,6 +6,9 @@ namespace FreshHuddle\App\Materials\Cupboard;
 
 use FreshHuddle\Core\Materials\Variant;
 
+/**
+ * A worksheet to be written: its pages and variants.
+ */
 final readonly class OriginalView
 {
     /**

@@ -7,6 +7,9 @@ namespace FreshHuddle\App\Materials\Cupboard;
 use FreshHuddle\Core\Materials\Variant;
 use Symfony\Component\Validator\Constraints as Assert;
 
+/**
+ * The body of a request: a worksheet as it is now, and what it was when this page last heard of it.
+ */
 final readonly class SaveOriginal
 {
     /**

@@ -6,6 +6,9 @@ namespace FreshHuddle\App\Materials\Exception;
 
 use FreshHuddle\App\Refusal\Refusal;
 
+/**
+ * What this area refuses.
+ */
 final class MaterialsRefused extends Refusal
 {
 }

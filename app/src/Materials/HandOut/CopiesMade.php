@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace FreshHuddle\App\Materials\HandOut;
 
+/**
+ * How many copies were made.
+ */
 final readonly class CopiesMade
 {
     /**

@@ -6,6 +6,9 @@ namespace FreshHuddle\App\Materials\HandOut;
 
 use FreshHuddle\Core\Materials\HandOutWay;
 
+/**
+ * A copy: whose it is, and how far it is filled in.
+ */
 final readonly class CopySummary
 {
     /**

@@ -6,6 +6,9 @@ namespace FreshHuddle\App\Materials\HandOut;
 
 use FreshHuddle\App\Http\Body\Id;
 
+/**
+ * The body of a request: a worksheet for a part in which everybody works alone.
+ */
 final readonly class GiveAlone
 {
     /**

@@ -15,6 +15,9 @@ use Symfony\Component\Routing\Attribute\Route;
 use Symfony\Component\Routing\Requirement\Requirement;
 use Symfony\Component\Security\Http\Attribute\CurrentUser;
 
+/**
+ * Who gets which worksheet in which variant, and the copies that are made of it.
+ */
 #[Route('/api/staff', requirements: ['id' => Requirement::UUID])]
 final readonly class HandOutController
 {

@@ -7,6 +7,9 @@ namespace FreshHuddle\App\Materials\HandOut;
 use FreshHuddle\App\Http\Body\Id;
 use Symfony\Component\Validator\Constraints as Assert;
 
+/**
+ * The body of a request: who gets what.
+ */
 final readonly class SavePlan
 {
     /**

@@ -14,6 +14,9 @@ use Symfony\Component\Routing\Attribute\Route;
 use Symfony\Component\Routing\Requirement\Requirement;
 use Symfony\Component\Security\Http\Attribute\CurrentUser;
 
+/**
+ * How far a long piece of work has got.
+ */
 #[Route('/api/staff/jobs/{id}', requirements: ['id' => Requirement::UUID])]
 final readonly class JobController
 {

@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace FreshHuddle\App\Materials\Job;
 
+/**
+ * A long piece of work, and how far it has got.
+ */
 final readonly class JobView
 {
     /**

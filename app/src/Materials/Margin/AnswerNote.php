@@ -6,6 +6,9 @@ namespace FreshHuddle\App\Materials\Margin;
 
 use Symfony\Component\Validator\Constraints as Assert;
 
+/**
+ * The body of a request: an answer to a note in the margin.
+ */
 final readonly class AnswerNote
 {
     /**

@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace FreshHuddle\App\Materials\Margin;
 
+/**
+ * A note of the teacher's in the margin, and its answers.
+ */
 final readonly class MarginNoteView
 {
     /**

@@ -10,6 +10,9 @@ use Symfony\Component\Routing\Attribute\Route;
 use Symfony\Component\Routing\Requirement\Requirement;
 use Symfony\Component\Security\Http\Attribute\CurrentUser;
 
+/**
+ * Notes in the margin, as students read and answer them.
+ */
 #[Route(
     '/api/student/copies/{id}/notes/{note}',
     requirements: ['id' => Requirement::UUID, 'note' => Requirement::UUID],

@@ -8,6 +8,9 @@ use FreshHuddle\App\Http\Body\Id;
 use FreshHuddle\Core\Visible;
 use Symfony\Component\Validator\Constraints as Assert;
 
+/**
+ * The body of a request: a note in the margin.
+ */
 final readonly class WriteNote
 {
     /**

@@ -16,6 +16,9 @@ use Symfony\Component\Routing\Attribute\Route;
 use Symfony\Component\Routing\Requirement\Requirement;
 use Symfony\Component\Security\Http\Attribute\CurrentUser;
 
+/**
+ * Pictures and recordings of a teacher's worksheets.
+ */
 #[Route('/api', requirements: ['id' => Requirement::UUID, 'media' => Requirement::UUID])]
 final readonly class MediaController
 {

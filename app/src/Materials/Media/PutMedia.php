@@ -6,6 +6,9 @@ namespace FreshHuddle\App\Materials\Media;
 
 use Symfony\Component\Validator\Constraints as Assert;
 
+/**
+ * The body of a request: a picture or a recording, as base64.
+ */
 final readonly class PutMedia
 {
     /**

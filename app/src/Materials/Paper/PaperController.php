@@ -18,6 +18,9 @@ use Symfony\Component\Routing\Attribute\Route;
 use Symfony\Component\Routing\Requirement\Requirement;
 use Symfony\Component\Security\Http\Attribute\CurrentUser;
 
+/**
+ * What can be printed: slips, worksheets, the plan of groups.
+ */
 #[Route('/api/staff/rounds/{id}/paper', requirements: ['id' => Requirement::UUID])]
 final readonly class PaperController
 {

@@ -6,6 +6,9 @@ namespace FreshHuddle\App\Materials\Writing;
 
 use FreshHuddle\Core\Materials\Block;
 
+/**
+ * What somebody, or a group, has written in one place.
+ */
 final readonly class AnswerView
 {
     /**

@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace FreshHuddle\App\Materials\Writing;
 
+/**
+ * The body of a request: put an earlier version back.
+ */
 final readonly class BringBack
 {
     /**

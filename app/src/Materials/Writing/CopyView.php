@@ -9,6 +9,9 @@ use FreshHuddle\App\Materials\Cupboard\PageView;
 use FreshHuddle\App\Materials\Margin\MarginNoteView;
 use FreshHuddle\Core\Materials\HandOutWay;
 
+/**
+ * A copy with all that has been written in it.
+ */
 final readonly class CopyView
 {
     /**

@@ -7,6 +7,9 @@ namespace FreshHuddle\App\Materials\Writing;
 use FreshHuddle\App\Http\Body\Id;
 use Symfony\Component\Validator\Constraints as Assert;
 
+/**
+ * The body of a request: what stands in a place now, and what it was written from.
+ */
 final readonly class SaveSlot
 {
     /**

@@ -15,6 +15,9 @@ use Symfony\Component\Routing\Attribute\Route;
 use Symfony\Component\Routing\Requirement\Requirement;
 use Symfony\Component\Security\Http\Attribute\CurrentUser;
 
+/**
+ * The calendar other programs subscribe to.
+ */
 final readonly class CalendarController
 {
     public function __construct(private CalendarFeeds $feeds, private LessonAccess $access)

@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace FreshHuddle\App\Ready\Calendar;
 
+/**
+ * The address of a teacher's calendar.
+ */
 final readonly class CalendarView
 {
     /**

@@ -6,6 +6,9 @@ namespace FreshHuddle\App\Ready\Exception;
 
 use FreshHuddle\App\Refusal\Refusal;
 
+/**
+ * What this area refuses.
+ */
 final class ReadyRefused extends Refusal
 {
 }

@@ -12,6 +12,9 @@ use Symfony\Component\Routing\Attribute\Route;
 use Symfony\Component\Routing\Requirement\Requirement;
 use Symfony\Component\Security\Http\Attribute\CurrentUser;
 
+/**
+ * Posts and emails of a lesson: what is to be sent, and what became of it.
+ */
 #[Route('/api/staff/rounds/{id}/sending', requirements: ['id' => Requirement::UUID])]
 final readonly class SendingController
 {

@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace FreshHuddle\App\Ready\Sending;
 
+/**
+ * What can be sent.
+ */
 enum SentKind: string
 {
     case Post = 'post';

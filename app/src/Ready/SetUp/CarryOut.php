@@ -6,6 +6,9 @@ namespace FreshHuddle\App\Ready\SetUp;
 
 use Symfony\Component\Validator\Constraints as Assert;
 
+/**
+ * The body of a request: carry out the steps that were shown.
+ */
 final readonly class CarryOut
 {
     /**

@@ -18,6 +18,9 @@ use Symfony\Component\Routing\Attribute\Route;
 use Symfony\Component\Routing\Requirement\Requirement;
 use Symfony\Component\Security\Http\Attribute\CurrentUser;
 
+/**
+ * The steps that set a lesson up, and carrying them out.
+ */
 final readonly class SetUpController
 {
     public function __construct(

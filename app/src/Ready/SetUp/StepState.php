@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace FreshHuddle\App\Ready\SetUp;
 
+/**
+ * Where a step stands.
+ */
 enum StepState: string
 {
     case Waiting = 'waiting';

@@ -6,6 +6,9 @@ namespace FreshHuddle\App\Ready\SetUp;
 
 use Symfony\Component\Validator\Constraints as Assert;
 
+/**
+ * The body of a request: try a failed step again.
+ */
 final readonly class TryStep
 {
     /**

@@ -6,6 +6,9 @@ namespace FreshHuddle\App\Rooms\Exception;
 
 use FreshHuddle\App\Refusal\Refusal;
 
+/**
+ * What this area refuses.
+ */
 final class RoomsRefused extends Refusal
 {
 }

@@ -7,6 +7,9 @@ namespace FreshHuddle\App\Rooms\Meeting;
 use FreshHuddle\Core\Message;
 use FreshHuddle\Core\Refused;
 
+/**
+ * The meeting service did not do what it was asked, or did not answer.
+ */
 final class MeetingServiceFailed extends Refused
 {
     /**

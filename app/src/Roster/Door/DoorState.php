@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace FreshHuddle\App\Roster\Door;
 
+/**
+ * Where somebody who wants to join stands.
+ */
 enum DoorState: string
 {
     /** The device speaks for a student. */

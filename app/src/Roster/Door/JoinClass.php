@@ -7,6 +7,9 @@ namespace FreshHuddle\App\Roster\Door;
 use FreshHuddle\App\Http\Body\Id;
 use Symfony\Component\Validator\Constraints as Assert;
 
+/**
+ * The body of a request: join words, or a code, and a name.
+ */
 final readonly class JoinClass
 {
     /**

@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace FreshHuddle\App\Roster\Door;
 
+/**
+ * A name that can be picked from the list.
+ */
 final readonly class NameAtDoor
 {
     /**

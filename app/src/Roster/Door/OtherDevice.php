@@ -6,6 +6,9 @@ namespace FreshHuddle\App\Roster\Door;
 
 use FreshHuddle\App\Http\Body\Id;
 
+/**
+ * The body of a request: whether another device that wants the same name is one's own.
+ */
 final readonly class OtherDevice
 {
     /**

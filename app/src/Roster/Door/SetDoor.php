@@ -6,6 +6,9 @@ namespace FreshHuddle\App\Roster\Door;
 
 use Symfony\Component\Validator\Constraints as Assert;
 
+/**
+ * The body of a request: how students join.
+ */
 final readonly class SetDoor
 {
     /**

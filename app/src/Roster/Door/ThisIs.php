@@ -6,6 +6,9 @@ namespace FreshHuddle\App\Roster\Door;
 
 use FreshHuddle\App\Http\Body\Id;
 
+/**
+ * The body of a request: which student somebody is who waits.
+ */
 final readonly class ThisIs
 {
     public function __construct(#[Id] public string $student)

@@ -6,6 +6,9 @@ namespace FreshHuddle\App\Roster\Exception;
 
 use FreshHuddle\App\Refusal\Refusal;
 
+/**
+ * What this area refuses.
+ */
 final class RosterRefused extends Refusal
 {
 }

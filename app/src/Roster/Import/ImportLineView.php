@@ -10,6 +10,9 @@ use FreshHuddle\Core\Roster\Import\ImportFate;
 use FreshHuddle\Core\Roster\Import\ImportLine;
 use FreshHuddle\Core\Roster\StudentRecord;
 
+/**
+ * A line of a list that is to be imported, and what becomes of it.
+ */
 final readonly class ImportLineView
 {
     /**

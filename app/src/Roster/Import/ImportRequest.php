@@ -6,6 +6,9 @@ namespace FreshHuddle\App\Roster\Import;
 
 use Symfony\Component\Validator\Constraints as Assert;
 
+/**
+ * The body of a request: a list, as a text or a file, and what its columns hold.
+ */
 final readonly class ImportRequest
 {
     /**

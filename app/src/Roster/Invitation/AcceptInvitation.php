@@ -7,6 +7,9 @@ namespace FreshHuddle\App\Roster\Invitation;
 use FreshHuddle\App\Account\Password\Passwords;
 use Symfony\Component\Validator\Constraints as Assert;
 
+/**
+ * The body of a request: a name and a password for whoever was invited.
+ */
 final readonly class AcceptInvitation
 {
     /**

@@ -7,6 +7,9 @@ namespace FreshHuddle\App\Roster\Invitation;
 use FreshHuddle\App\Roster\StaffRole;
 use Symfony\Component\Validator\Constraints as Assert;
 
+/**
+ * The body of a request: whom to invite, and as what.
+ */
 final readonly class Invite
 {
     public function __construct(

@@ -7,6 +7,9 @@ namespace FreshHuddle\Core\Grouping\Exception;
 use FreshHuddle\Core\Message;
 use FreshHuddle\Core\Refused;
 
+/**
+ * So many students cannot be put into such groups.
+ */
 final class ImpossibleShape extends Refused
 {
     public static function noGroup(): self

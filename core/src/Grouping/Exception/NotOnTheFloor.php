@@ -7,6 +7,9 @@ namespace FreshHuddle\Core\Grouping\Exception;
 use FreshHuddle\Core\Message;
 use FreshHuddle\Core\Refused;
 
+/**
+ * There is no such student or group here.
+ */
 final class NotOnTheFloor extends Refused
 {
     public static function student(string $id): self

@@ -7,6 +7,9 @@ namespace FreshHuddle\Core\Live\Exception;
 use FreshHuddle\Core\Message;
 use FreshHuddle\Core\Refused;
 
+/**
+ * The command makes no sense as things stand.
+ */
 final class CommandRefused extends Refused
 {
     public static function secondsToLook(int $most): self

@@ -7,6 +7,9 @@ namespace FreshHuddle\Core\Materials\Exception;
 use FreshHuddle\Core\Message;
 use FreshHuddle\Core\Refused;
 
+/**
+ * The worksheet cannot be kept as it is.
+ */
 final class UnusableOriginal extends Refused
 {
     public static function badTitle(int $limit): self

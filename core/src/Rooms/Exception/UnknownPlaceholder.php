@@ -7,6 +7,9 @@ namespace FreshHuddle\Core\Rooms\Exception;
 use FreshHuddle\Core\Message;
 use FreshHuddle\Core\Refused;
 
+/**
+ * A name for rooms has a placeholder that does not exist.
+ */
 final class UnknownPlaceholder extends Refused
 {
     /**

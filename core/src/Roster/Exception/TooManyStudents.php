@@ -7,6 +7,9 @@ namespace FreshHuddle\Core\Roster\Exception;
 use FreshHuddle\Core\Message;
 use FreshHuddle\Core\Refused;
 
+/**
+ * A class would have more students than it can.
+ */
 final class TooManyStudents extends Refused
 {
     public static function inOneClass(int $wanted, int $limit): self

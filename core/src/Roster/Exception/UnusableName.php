@@ -7,6 +7,9 @@ namespace FreshHuddle\Core\Roster\Exception;
 use FreshHuddle\Core\Message;
 use FreshHuddle\Core\Refused;
 
+/**
+ * It is no name a student can have.
+ */
 final class UnusableName extends Refused
 {
     public static function empty(): self

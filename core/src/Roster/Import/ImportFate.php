@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace FreshHuddle\Core\Roster\Import;
 
+/**
+ * What becomes of a line of an imported list.
+ */
 enum ImportFate: string
 {
     case Added = 'added';

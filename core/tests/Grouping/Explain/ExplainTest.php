@@ -22,6 +22,9 @@ use FreshHuddle\Core\Tests\Grouping\Support\RandomProblem;
 use FreshHuddle\Core\Tests\Support\Plainly;
 use PHPUnit\Framework\TestCase;
 
+/**
+ * Groups are explained in words.
+ */
 final class ExplainTest extends TestCase
 {
     public function test_a_bar_says_how_far_a_goal_is_met_and_what_stands_in_the_way(): void

@@ -12,6 +12,9 @@ use FreshHuddle\Core\Grouping\Shape\Size;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
+/**
+ * Problem files are read, and wrong ones refused with where and why.
+ */
 final class ProblemReaderTest extends TestCase
 {
     public function test_a_whole_file_is_read(): void

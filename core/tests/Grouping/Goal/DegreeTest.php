@@ -19,6 +19,9 @@ use FreshHuddle\Core\Tests\Grouping\Support\Oracle;
 use FreshHuddle\Core\Tests\Grouping\Support\RandomProblem;
 use PHPUnit\Framework\TestCase;
 
+/**
+ * How far a goal is met, compared with the best there is.
+ */
 final class DegreeTest extends TestCase
 {
     public function test_a_lead_in_three_of_six_groups_is_half_a_bar(): void

@@ -21,6 +21,9 @@ use FreshHuddle\Core\Tests\Grouping\Support\RandomProblem;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
+/**
+ * Groups by goals and rules.
+ */
 final class BalanceTest extends TestCase
 {
     public function test_for_small_classes_it_finds_the_best_there_is_for_every_goal_and_rule_kind(): void

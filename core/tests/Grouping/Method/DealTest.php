@@ -19,6 +19,9 @@ use FreshHuddle\Core\Tests\Grouping\Support\Oracle;
 use FreshHuddle\Core\Tests\Grouping\Support\RandomProblem;
 use PHPUnit\Framework\TestCase;
 
+/**
+ * Groups at random.
+ */
 final class DealTest extends TestCase
 {
     public function test_every_arrangement_that_keeps_the_rules_is_as_likely_as_any_other(): void

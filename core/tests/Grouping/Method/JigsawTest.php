@@ -19,6 +19,9 @@ use FreshHuddle\Core\Tests\Grouping\Support\Oracle;
 use FreshHuddle\Core\Tests\Grouping\Support\RandomProblem;
 use PHPUnit\Framework\TestCase;
 
+/**
+ * Expert groups and home groups.
+ */
 final class JigsawTest extends TestCase
 {
     public function test_every_home_group_has_an_expert_for_every_topic_wherever_sizes_allow(): void

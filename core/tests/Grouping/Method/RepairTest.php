@@ -23,6 +23,9 @@ use FreshHuddle\Core\Tests\Grouping\Support\RandomProblem;
 use FreshHuddle\Core\Tests\Support\Plainly;
 use PHPUnit\Framework\TestCase;
 
+/**
+ * Groups mended with as few moves as can be.
+ */
 final class RepairTest extends TestCase
 {
     public function test_it_moves_as_few_as_can_be_and_among_those_ways_the_goals_decide(): void

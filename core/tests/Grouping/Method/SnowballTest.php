@@ -16,6 +16,9 @@ use FreshHuddle\Core\Tests\Grouping\Support\Oracle;
 use FreshHuddle\Core\Tests\Grouping\Support\RandomProblem;
 use PHPUnit\Framework\TestCase;
 
+/**
+ * Pairs become fours, and fours become eights.
+ */
 final class SnowballTest extends TestCase
 {
     public function test_groups_join_two_by_two_until_there_is_one(): void

@@ -20,6 +20,9 @@ use FreshHuddle\Core\Tests\Grouping\Support\Oracle;
 use FreshHuddle\Core\Tests\Grouping\Support\RandomProblem;
 use PHPUnit\Framework\TestCase;
 
+/**
+ * Groups divided into parts.
+ */
 final class SplitTest extends TestCase
 {
     public function test_nobody_leaves_their_group_and_parts_have_the_size_that_was_asked_for(): void

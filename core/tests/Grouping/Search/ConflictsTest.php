@@ -17,6 +17,9 @@ use FreshHuddle\Core\Tests\Grouping\Support\RandomProblem;
 use FreshHuddle\Core\Tests\Support\Plainly;
 use PHPUnit\Framework\TestCase;
 
+/**
+ * Rules that contradict each other are named.
+ */
 final class ConflictsTest extends TestCase
 {
     public function test_the_rules_named_contradict_each_other_and_without_any_one_of_them_they_do_not(): void

@@ -13,6 +13,9 @@ use FreshHuddle\Core\Grouping\Search\Setting;
 use FreshHuddle\Core\Grouping\Student;
 use PHPUnit\Framework\TestCase;
 
+/**
+ * Attributes are made comparable before groups are looked for.
+ */
 final class SettingTest extends TestCase
 {
     public function test_numbers_become_standard_scores_and_those_without_one_are_left_out(): void

@@ -13,6 +13,9 @@ use FreshHuddle\Core\Grouping\Shape\Sizes;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
+/**
+ * The sizes of groups.
+ */
 final class ShapeTest extends TestCase
 {
     /**

@@ -11,6 +11,9 @@ use PHPUnit\Framework\TestCase;
 use Random\Engine\Xoshiro256StarStar;
 use Random\Randomizer;
 
+/**
+ * Seats students took themselves, and the rules of the class.
+ */
 final class FirstComeTest extends TestCase
 {
     public function test_without_rules_everybody_keeps_the_seat(): void

@@ -20,6 +20,9 @@ use PHPUnit\Framework\TestCase;
 use Random\Engine\Xoshiro256StarStar;
 use Random\Randomizer;
 
+/**
+ * Worksheets written as Markdown.
+ */
 final class MarkdownFileTest extends TestCase
 {
     public function test_what_a_teacher_types_is_an_original(): void

@@ -15,6 +15,9 @@ use PHPUnit\Framework\TestCase;
 use Random\Engine\Mt19937;
 use Random\Randomizer;
 
+/**
+ * Two windows that change one worksheet.
+ */
 final class OriginalMergeTest extends TestCase
 {
     /**

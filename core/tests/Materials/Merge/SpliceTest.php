@@ -9,6 +9,9 @@ use PHPUnit\Framework\TestCase;
 use Random\Engine\Xoshiro256StarStar;
 use Random\Randomizer;
 
+/**
+ * Carets while texts change around them.
+ */
 final class SpliceTest extends TestCase
 {
     public function test_a_caret_stays_between_the_signs_it_stood_between(): void

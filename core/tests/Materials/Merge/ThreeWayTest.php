@@ -11,6 +11,9 @@ use PHPUnit\Framework\TestCase;
 use Random\Engine\Xoshiro256StarStar;
 use Random\Randomizer;
 
+/**
+ * Two people who write in one text.
+ */
 final class ThreeWayTest extends TestCase
 {
     #[DataProvider('merges')]

@@ -9,6 +9,9 @@ use PHPUnit\Framework\TestCase;
 use Random\Engine\Xoshiro256StarStar;
 use Random\Randomizer;
 
+/**
+ * Join words are read however they are typed.
+ */
 final class DoorWordTest extends TestCase
 {
     public function test_every_pair_is_read_back_whatever_stands_between_the_words(): void

@@ -10,6 +10,9 @@ use PHPUnit\Framework\TestCase;
 use Random\Engine\Xoshiro256StarStar;
 use Random\Randomizer;
 
+/**
+ * Which student a typed name means.
+ */
 final class NameMatchTest extends TestCase
 {
     private const CLASS_LIST = [

@@ -8,6 +8,9 @@ use FreshHuddle\Core\Roster\Export\SafeCsv;
 use FreshHuddle\Core\Roster\Import\Csv;
 use PHPUnit\Framework\TestCase;
 
+/**
+ * No cell of an export is run by a spreadsheet.
+ */
 final class SafeCsvTest extends TestCase
 {
     public function test_cells_a_spreadsheet_would_run_are_disarmed(): void

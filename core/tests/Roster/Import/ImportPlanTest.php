@@ -17,6 +17,9 @@ use FreshHuddle\Core\Tests\Support\Plainly;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
+/**
+ * What becomes of each line of a list.
+ */
 final class ImportPlanTest extends TestCase
 {
     /**

@@ -11,6 +11,9 @@ use FreshHuddle\Core\Grouping\Search\Dice;
 use FreshHuddle\Core\Roster\Rule\Contradiction;
 use PHPUnit\Framework\TestCase;
 
+/**
+ * Rules that cannot both be kept.
+ */
 final class ContradictionTest extends TestCase
 {
     public function test_who_has_to_be_with_somebody_cannot_be_apart_from_them(): void

@@ -1,3 +1,4 @@
+// A teacher's account: name, language, password, devices.
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { api, take } from '../../api/client';

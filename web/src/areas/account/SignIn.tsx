@@ -1,3 +1,4 @@
+// The sign-in, before anything else is loaded.
 import { useState } from 'react';
 import type { Schema } from '../../api/client';
 import type { ApiProblem } from '../../api/problem';

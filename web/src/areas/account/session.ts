@@ -1,3 +1,4 @@
+// Signing in and out.
 import { drawer } from '../../ui/drawer';
 import { forgetTyped } from '../../ui/useKept';
 import { api, take, type Schema } from '../../api/client';

@@ -1,3 +1,4 @@
+// The lessons of a class, and creating one.
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Link, useNavigate } from 'react-router';

@@ -17,14 +17,16 @@ export function useCommand(lessonId: string) {
       take(
         api.POST('/api/staff/lessons/{id}/commands', {
           params: { path: { id: lessonId } },
-          headers: { 'Idempotency-Key': key },
+          headers: { 'Idempotency-Key': key, Prefer: 'return=minimal' },
           body: command,
         }),
       ),
     // Where there was no answer the teacher is told so: it is not sent again behind their back.
     retry: (times, error) => isPassing(error) && !isDown() && times < 6,
     retryDelay: (times) => 300 * 2 ** times,
-    onSuccess: (lesson) => queries.setQueryData(['lesson', lessonId], lesson),
+    // The command is answered first, and its lesson asked for then: when many press at once, nobody's press waits for
+    // what others are to be shown.
+    onSuccess: () => queries.invalidateQueries({ queryKey: ['lesson', lessonId] }, { cancelRefetch: false }),
     onError: (error, { command: asked }) =>
       isOtherLessonOn(error)
         ? askToLeave((leaving) => give.mutate({ key: freshKey(), command: { ...asked, leaving } }))

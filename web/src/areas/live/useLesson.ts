@@ -56,18 +56,23 @@ export function useLesson(id: string, segment: string | null) {
     if (roundId === undefined) return undefined;
     let soon: ReturnType<typeof setTimeout> | undefined;
     let follow: ReturnType<typeof setTimeout> | undefined;
-    const look = () => {
-      // Hints that come together are one look.
+    /** The last event of the lesson that was told of; infinite: something else that has no number. */
+    let told = 0;
+    const look = (seq = Infinity) => {
+      told = Math.max(told, seq);
+      // Hints that come together are one look, and what is known already is none.
       soon ??= setTimeout(() => {
         soon = undefined;
-        void queries.invalidateQueries({ queryKey: ['lesson', id] });
+        const known = queries.getQueryData<Lesson>(['lesson', id])?.seq ?? 0;
+        if (told > known) void queries.invalidateQueries({ queryKey: ['lesson', id] });
+        told = 0;
       }, together);
     };
     const stop = hear({
       onMessage: (message) => {
         if (message.lesson !== id) return;
         if (!isOfCopy(message.kind)) {
-          look();
+          look(message.kind === 'lesson' ? message.seq : undefined);
           return;
         }
         heard(message as unknown as AnswerMessage);

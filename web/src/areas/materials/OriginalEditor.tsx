@@ -1,3 +1,4 @@
+// A worksheet being written: pages, blocks, variants.
 import { useQuery } from '@tanstack/react-query';
 import { useEffect, useRef, useState } from 'react';
 import { api, take, whole } from '../../api/client';

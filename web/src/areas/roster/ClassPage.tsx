@@ -1,3 +1,4 @@
+// A class: its list, seating plan and rules, how students join, its lessons.
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState, type ReactNode } from 'react';
 import { Link, useNavigate, useParams, useSearchParams } from 'react-router';

@@ -1,3 +1,4 @@
+// A list that is to be imported: what becomes of each line.
 import { useQuery } from '@tanstack/react-query';
 import { useDeferredValue, useRef, useState, type ReactNode } from 'react';
 import { api, take, type Schema } from '../../api/client';

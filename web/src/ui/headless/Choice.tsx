@@ -1,3 +1,4 @@
+// A list of which one is chosen.
 import { Field, Label, Listbox, ListboxButton, ListboxOption, ListboxOptions } from '@headlessui/react';
 import { useRef } from 'react';
 import { Chosen, choiceLook, type ChoiceProps } from '../Choice';

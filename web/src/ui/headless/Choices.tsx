@@ -1,3 +1,4 @@
+// A list of which several are chosen.
 import { Menu, MenuButton, MenuItem, MenuItems } from '@headlessui/react';
 import { useRef } from 'react';
 import { choicesLook, type ChoicesProps, type DoProps } from '../Choices';

@@ -1,3 +1,4 @@
+// A field that finds a student by name.
 import { Combobox, ComboboxInput, ComboboxOption, ComboboxOptions } from '@headlessui/react';
 import { useState } from 'react';
 import type { ChooseStudentProps } from '../ChooseStudent';

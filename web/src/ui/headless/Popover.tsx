@@ -1,3 +1,4 @@
+// A slip that opens under its button.
 import { Popover as Headless, PopoverButton, PopoverPanel } from '@headlessui/react';
 import { useRef } from 'react';
 import type { PopoverProps } from '../Popover';

@@ -1,3 +1,4 @@
+// A sheet over the page.
 import { Dialog, DialogBackdrop, DialogPanel, DialogTitle } from '@headlessui/react';
 import * as m from '#messages';
 import { Button } from '../Button';

@@ -1,3 +1,4 @@
+// Tabs and what each shows.
 import { Tab, TabGroup, TabList } from '@headlessui/react';
 import { tabLook, tabsLook, type TabsProps } from '../Tabs';
 

@@ -1,3 +1,4 @@
+// What opens over a page; loaded when the first of it is needed.
 export * from './Beside';
 export * from './Choice';
 export * from './Choices';

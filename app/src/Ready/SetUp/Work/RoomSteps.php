@@ -13,6 +13,9 @@ use FreshHuddle\Core\Grouping\Exception\NotOnTheFloor;
 use FreshHuddle\Core\Ready\SetUp\StepKind;
 use FreshHuddle\Core\Rooms\MainSession;
 
+/**
+ * Carries out the steps that are about rooms.
+ */
 final readonly class RoomSteps implements StepWork
 {
     public function __construct(private RoundRooms $rooms)

@@ -11,6 +11,9 @@ use FreshHuddle\Core\Grouping\Shape\Groups;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
+/**
+ * Constructions for rounds in which nobody meets twice.
+ */
 final class ConstructionsTest extends TestCase
 {
     #[DataProvider('fields')]

@@ -1,3 +1,4 @@
+// The page on which groups are made.
 import { useQueryClient } from '@tanstack/react-query';
 import { useMemo, useState } from 'react';
 import { Link, useParams } from 'react-router';

@@ -15,7 +15,7 @@ type Message = News | { kind: 'refresh' } | AnswerMessage;
 const signEvery = 15_000;
 const retryAfter = 3_000;
 /** A class that hears the same hint asks a little apart. */
-const spread = 1_000;
+const spread = 2_000;
 
 export interface StudentState {
   now: Now | null;

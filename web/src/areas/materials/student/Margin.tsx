@@ -1,3 +1,4 @@
+// The teacher's notes beside what a student writes.
 import { useEffect, useState } from 'react';
 import { api, take } from '../../../api/client';
 import { Button } from '../../../ui/Button';

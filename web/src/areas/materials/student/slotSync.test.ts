@@ -1,5 +1,6 @@
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import type { Schema } from '../../../api/client';
+import { pace } from '../../../api/pace';
 import { ApiProblem } from '../../../api/problem';
 import type { Drawer } from '../../../ui/drawer';
 import { SlotSync } from './slotSync';
@@ -12,6 +13,8 @@ class Server {
   revision = 0;
   down = false;
   refusing = false;
+  /** Turns away so many saves, and says how long their page is to wait. */
+  busy = 0;
   /** Does the work and loses the answer. */
   deaf = 0;
   readonly saves: Save[] = [];
@@ -19,6 +22,11 @@ class Server {
 
   readonly take = (save: Save): Promise<Schema['AnswerView']> => {
     if (this.down) return Promise.reject(new ApiProblem(0, 'no line'));
+    if (this.busy > 0) {
+      this.busy--;
+      pace.note(4_000);
+      return Promise.reject(new ApiProblem(503, 'busy'));
+    }
     if (this.refusing) return Promise.reject(new ApiProblem(404, 'not yours'));
     this.saves.push(save);
     if (!this.done.has(save.save)) {
@@ -65,7 +73,23 @@ describe('a slot that is saved as it is typed', () => {
     server = new Server();
     store = memory();
   });
-  afterEach(() => vi.useRealTimers());
+  afterEach(() => {
+    pace.note(0);
+    vi.useRealTimers();
+  });
+
+  it('goes again at the pace a busy server tells, and nobody is told that anything is wrong', async () => {
+    const slot = open();
+    server.busy = 1;
+    slot.type('Ada');
+    await soon(1_000);
+    expect(slot.state).toBe('saving');
+    await soon(1_900);
+    expect(server.saves).toHaveLength(0);
+    await soon(2_600);
+    expect(slot.state).toBe('saved');
+    expect(server.text).toBe('Ada');
+  });
 
   it('shows what the server holds where a save was done before the page was opened again', async () => {
     const slot = open();

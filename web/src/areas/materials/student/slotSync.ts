@@ -126,6 +126,11 @@ export class SlotSync {
     } catch (problem) {
       this.running = false;
       if (isPassing(problem)) {
+        if (isProblem(problem, 503) && pace.wait(0) > 0) {
+          // It has more to do than it can: nothing is wrong, and it goes again at the pace it told.
+          if (!this.ended) this.schedule(pace.wait(this.retryIn));
+          return;
+        }
         const full = isProblem(problem) && problem.field('text') !== undefined;
         if (full) this.sending = null; // it was not done; what is shorter goes next
         this.state = full ? 'full' : 'waiting';
