@@ -12,6 +12,8 @@ use FreshHuddle\App\Lesson\LessonAccess;
 use FreshHuddle\App\Lesson\Lessons;
 use FreshHuddle\App\Lesson\MakeCurrent;
 use FreshHuddle\App\Lesson\MakeLesson;
+use FreshHuddle\App\Live\Command\GiveCommand;
+use FreshHuddle\App\Live\Command\LiveLesson;
 use FreshHuddle\App\Roster\ClassAccess;
 use FreshHuddle\App\Roster\ForAssistants;
 use FreshHuddle\Core\Message;

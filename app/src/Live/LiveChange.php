@@ -14,6 +14,7 @@ use FreshHuddle\App\Lesson\LessonRepository;
 use FreshHuddle\App\Lesson\Round;
 use FreshHuddle\App\Lesson\Run\RunReader;
 use FreshHuddle\App\Lesson\Run\RunStore;
+use FreshHuddle\App\Live\Presence\WatchWork;
 use FreshHuddle\App\Rooms\Event\RoomsChanged;
 use FreshHuddle\App\Rooms\RoomReader;
 use FreshHuddle\App\Rooms\RoomWork;

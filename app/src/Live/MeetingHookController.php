@@ -6,6 +6,7 @@ namespace FreshHuddle\App\Live;
 
 use FreshHuddle\App\Database\Clock;
 use FreshHuddle\App\Http\Problem;
+use FreshHuddle\App\Live\Presence\PresenceStore;
 use FreshHuddle\Core\Message;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\Routing\Attribute\Route;

@@ -11,6 +11,7 @@ use FreshHuddle\App\Lesson\Moments;
 use FreshHuddle\App\Lesson\Round;
 use FreshHuddle\App\Lesson\Run\RunStore;
 use FreshHuddle\App\Live\Moving\MoveStore;
+use FreshHuddle\App\Live\Presence\WatchWork;
 use FreshHuddle\App\Rooms\Meeting\MeetingServiceFailed;
 use FreshHuddle\App\Rooms\Meeting\RoomService;
 use FreshHuddle\App\Rooms\Opening;

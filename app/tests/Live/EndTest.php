@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace FreshHuddle\App\Tests\Live;
 
-use FreshHuddle\App\Live\PresenceStore;
+use FreshHuddle\App\Live\Presence\PresenceStore;
 use FreshHuddle\App\Tests\Support\AppTestCase;
 use FreshHuddle\App\Tests\Support\Json;
 use Symfony\Component\Clock\Test\ClockSensitiveTrait;

@@ -9,7 +9,7 @@ use FreshHuddle\App\Grouping\Floor\FloorStore;
 use FreshHuddle\App\Lesson\NowReader;
 use FreshHuddle\App\Live\Moving\MoveStore;
 use FreshHuddle\App\Live\Moving\MoveWork;
-use FreshHuddle\App\Live\WhereaboutsReader;
+use FreshHuddle\App\Live\Presence\WhereaboutsReader;
 use FreshHuddle\App\Rooms\Event\MembersSet;
 use FreshHuddle\App\Rooms\Membership;
 use FreshHuddle\App\Rooms\RoomReader;

@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace FreshHuddle\App\Tests\Live;
 
 use FreshHuddle\App\Database\Clock;
-use FreshHuddle\App\Live\PresenceStore;
-use FreshHuddle\App\Live\WatchWork;
+use FreshHuddle\App\Live\Presence\PresenceStore;
+use FreshHuddle\App\Live\Presence\WatchWork;
 use FreshHuddle\App\Rooms\Meeting\StandinMeetingService;
 use FreshHuddle\App\Tests\Support\AppTestCase;
 use FreshHuddle\App\Tests\Support\Json;

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace FreshHuddle\App\Live\AsStudent;
 
-use FreshHuddle\App\Live\StudentNow;
+use FreshHuddle\App\Live\Student\StudentNow;
 use FreshHuddle\App\Materials\HandOut\SheetView;
 
 /**

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace FreshHuddle\App\Live\ClassPage;
 
 use FreshHuddle\App\Lesson\Moments;
-use FreshHuddle\App\Live\MySegment;
+use FreshHuddle\App\Live\Student\MySegment;
 
 /**
  * What a whole class may see on the wall: who is with whom once groups are shown, and the time. No links, no answers,

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace FreshHuddle\App\Live\Moving;
 
-use FreshHuddle\App\Live\MyRoom;
+use FreshHuddle\App\Live\Student\MyRoom;
 use FreshHuddle\Core\Rooms\MainSession;
 use FreshHuddle\Core\Rooms\SourceKind;
 use FreshHuddle\Core\Rooms\WayIn;

@@ -6,7 +6,7 @@ namespace FreshHuddle\App\Live\Notice;
 
 use Doctrine\ORM\EntityManagerInterface;
 use FreshHuddle\App\Lesson\PreparedNotice;
-use FreshHuddle\App\Live\LiveLesson;
+use FreshHuddle\App\Live\Command\LiveLesson;
 use FreshHuddle\App\Stream\Audience;
 use FreshHuddle\App\Stream\Stream;
 use FreshHuddle\App\Worker\Task;

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace FreshHuddle\App\Live;
+namespace FreshHuddle\App\Live\Student;
 
 /**
  * Another lesson that the class is in just now, and what taking the class out of it would mean.

@@ -2,13 +2,15 @@
 
 declare(strict_types=1);
 
-namespace FreshHuddle\App\Live;
+namespace FreshHuddle\App\Live\Student;
 
 use FreshHuddle\App\Database\Clock;
 use FreshHuddle\App\Grouping\SignUp\SignUps;
 use FreshHuddle\App\Grouping\SignUp\TakeSeat;
 use FreshHuddle\App\Http\Body\Body;
+use FreshHuddle\App\Live\Command\LiveLesson;
 use FreshHuddle\App\Live\Notice\NoticeStore;
+use FreshHuddle\App\Live\Presence\PresenceStore;
 use FreshHuddle\App\Live\Signal\MakeCallRequest;
 use FreshHuddle\App\Rooms\Source\Sources;
 use FreshHuddle\App\Roster\Device\StudentUser;

@@ -2,11 +2,13 @@
 
 declare(strict_types=1);
 
-namespace FreshHuddle\App\Live;
+namespace FreshHuddle\App\Live\Student;
 
 use Doctrine\DBAL\Connection;
 use FreshHuddle\App\Database\Row;
+use FreshHuddle\App\Live\EventStore;
 use FreshHuddle\App\Live\Moving\MyAside;
+use FreshHuddle\App\Live\NoticeView;
 use FreshHuddle\App\Live\Signal\MySignal;
 use FreshHuddle\App\Roster\Device\StudentUser;
 use FreshHuddle\Core\Lesson\EventKind;

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace FreshHuddle\App\Live;
+namespace FreshHuddle\App\Live\Command;
 
 use FreshHuddle\Core\Live\Moving\Help;
 use FreshHuddle\Core\Live\Moving\Moves;

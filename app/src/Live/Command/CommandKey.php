@@ -2,10 +2,11 @@
 
 declare(strict_types=1);
 
-namespace FreshHuddle\App\Live;
+namespace FreshHuddle\App\Live\Command;
 
 use Doctrine\ORM\Mapping as ORM;
 use FreshHuddle\App\Lesson\Lesson;
+use FreshHuddle\App\Live\EventStore;
 
 /**
  * A command that has been carried out, so that one sent twice counts once. Written by EventStore.

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace FreshHuddle\App\Live;
+namespace FreshHuddle\App\Live\Presence;
 
 use FreshHuddle\App\Roster\AttributeValue;
 use FreshHuddle\Core\Live\Because;

@@ -2,11 +2,12 @@
 
 declare(strict_types=1);
 
-namespace FreshHuddle\App\Live;
+namespace FreshHuddle\App\Live\Presence;
 
 use Doctrine\DBAL\Connection;
 use FreshHuddle\App\Database\Clock;
 use FreshHuddle\App\Database\Row;
+use FreshHuddle\App\Live\EventStore;
 use FreshHuddle\App\Rooms\RoomReader;
 use FreshHuddle\App\Stream\Audience;
 use FreshHuddle\App\Stream\Stream;

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace FreshHuddle\App\Live;
+namespace FreshHuddle\App\Live\Command;
 
 use Doctrine\ORM\EntityManagerInterface;
 use FreshHuddle\App\Database\Clock;
@@ -19,10 +19,18 @@ use FreshHuddle\App\Lesson\Run\RunReader;
 use FreshHuddle\App\Lesson\Run\RunStore;
 use FreshHuddle\App\Lesson\RunningOrders;
 use FreshHuddle\App\Lesson\Segment;
+use FreshHuddle\App\Live\EventStore;
 use FreshHuddle\App\Live\Exception\LiveRefused;
 use FreshHuddle\App\Live\Moving\MoveStore;
 use FreshHuddle\App\Live\Moving\MoveWork;
 use FreshHuddle\App\Live\Notice\PreparedNotices;
+use FreshHuddle\App\Live\NoticeView;
+use FreshHuddle\App\Live\Presence\Ending;
+use FreshHuddle\App\Live\Presence\PresenceStore;
+use FreshHuddle\App\Live\Presence\WatchWork;
+use FreshHuddle\App\Live\Presence\WhereaboutsReader;
+use FreshHuddle\App\Live\Projections;
+use FreshHuddle\App\Live\RoundWork;
 use FreshHuddle\App\Live\Signal\SignalStore;
 use FreshHuddle\App\Rooms\RoomReader;
 use FreshHuddle\App\Rooms\RoomWork;

@@ -2,10 +2,11 @@
 
 declare(strict_types=1);
 
-namespace FreshHuddle\App\Live;
+namespace FreshHuddle\App\Live\Presence;
 
 use FreshHuddle\App\Database\Clock;
 use FreshHuddle\App\Lesson\LessonNow;
+use FreshHuddle\App\Live\EventStore;
 use FreshHuddle\Core\Lesson\Event;
 use FreshHuddle\Core\Lesson\EventKind;
 use FreshHuddle\Core\Live\Whereabouts;

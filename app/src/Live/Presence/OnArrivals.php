@@ -2,9 +2,10 @@
 
 declare(strict_types=1);
 
-namespace FreshHuddle\App\Live;
+namespace FreshHuddle\App\Live\Presence;
 
 use Doctrine\ORM\EntityManagerInterface;
+use FreshHuddle\App\Live\LiveChange;
 use FreshHuddle\App\Roster\Event\Arrivals;
 use FreshHuddle\App\Roster\SchoolClass;
 use FreshHuddle\App\Stream\Audience;

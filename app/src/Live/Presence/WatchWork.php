@@ -2,12 +2,14 @@
 
 declare(strict_types=1);
 
-namespace FreshHuddle\App\Live;
+namespace FreshHuddle\App\Live\Presence;
 
 use Doctrine\ORM\EntityManagerInterface;
 use FreshHuddle\App\Database\Clock;
 use FreshHuddle\App\Lesson\LessonNow;
 use FreshHuddle\App\Lesson\NowReader;
+use FreshHuddle\App\Live\Command\LiveLesson;
+use FreshHuddle\App\Live\EventStore;
 use FreshHuddle\App\Rooms\Meeting\MeetingServiceFailed;
 use FreshHuddle\App\Rooms\Meeting\RoomService;
 use FreshHuddle\App\Rooms\RoomReader;

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace FreshHuddle\App\Live;
+namespace FreshHuddle\App\Live\Presence;
 
 use Doctrine\ORM\Mapping as ORM;
 use FreshHuddle\App\Roster\Student;

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace FreshHuddle\App\Live;
+namespace FreshHuddle\App\Live\Command;
 
 use FreshHuddle\App\Http\Body\Id;
 use FreshHuddle\App\Http\Body\Ids;

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace FreshHuddle\App\Live;
+namespace FreshHuddle\App\Live\Student;
 
 /**
  * The answer to a sign of life: what a page should know by now.
