@@ -55,10 +55,10 @@ final class PaceTest extends TestCase
             self::assertLessThanOrEqual(Pace::SLOWEST, $pace);
         }
         self::assertSame(Pace::SLOWEST, $pace);
-        for ($i = 0; 0 !== $pace; ++$i) {
+        for ($looks = 0; 0 !== $pace; ++$looks) {
             self::assertLessThan($pace, $pace = Pace::next($pace, 0));
         }
-        self::assertLessThan(90, $i * Pace::LOOK_EVERY / 1_000);
+        self::assertLessThan(90, $looks * Pace::LOOK_EVERY / 1_000);
     }
 
     /**

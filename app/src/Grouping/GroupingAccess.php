@@ -7,7 +7,7 @@ namespace FreshHuddle\App\Grouping;
 use Doctrine\ORM\EntityManagerInterface;
 use FreshHuddle\App\Account\Teacher;
 use FreshHuddle\App\Roster\Exception\RosterRefused;
-use FreshHuddle\App\Roster\Staff;
+use FreshHuddle\App\Roster\Staff\Staff;
 
 /**
  * What of this area is in a teacher's classes, and whether they may do there what they are about to.

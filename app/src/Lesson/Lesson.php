@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace FreshHuddle\App\Lesson;
 
 use Doctrine\ORM\Mapping as ORM;
+use FreshHuddle\App\Lesson\Order\Segment;
 use FreshHuddle\App\Roster\SchoolClass;
 use FreshHuddle\Core\Lesson\LessonTime;
 

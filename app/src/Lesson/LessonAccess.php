@@ -6,8 +6,10 @@ namespace FreshHuddle\App\Lesson;
 
 use Doctrine\ORM\EntityManagerInterface;
 use FreshHuddle\App\Account\Teacher;
+use FreshHuddle\App\Lesson\Order\Segment;
+use FreshHuddle\App\Lesson\Round\Round;
 use FreshHuddle\App\Roster\Exception\RosterRefused;
-use FreshHuddle\App\Roster\Staff;
+use FreshHuddle\App\Roster\Staff\Staff;
 
 /**
  * What of this area is in a teacher's classes, and whether they may do there what they are about to.

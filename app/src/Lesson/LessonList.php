@@ -6,7 +6,7 @@ namespace FreshHuddle\App\Lesson;
 
 use Doctrine\ORM\EntityManagerInterface;
 use FreshHuddle\App\Account\Teacher;
-use FreshHuddle\App\Roster\ClassStaff;
+use FreshHuddle\App\Roster\Staff\ClassStaff;
 
 /**
  * A teacher's lessons, for the screen.

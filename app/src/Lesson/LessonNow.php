@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace FreshHuddle\App\Lesson;
 
+use FreshHuddle\App\Lesson\Round\Moments;
 use FreshHuddle\Core\Lesson\LessonTime;
 use FreshHuddle\Core\Lesson\Phase;
 use FreshHuddle\Core\Lesson\SegmentKind;

@@ -6,6 +6,7 @@ namespace FreshHuddle\App\Lesson;
 
 use Doctrine\ORM\EntityManagerInterface;
 use FreshHuddle\App\Lesson\Exception\LessonRefused;
+use FreshHuddle\App\Lesson\Round\Round;
 
 /**
  * Which lessons and rounds there are.

@@ -6,6 +6,7 @@ namespace FreshHuddle\App\Lesson;
 
 use FreshHuddle\App\Http\Body\Id;
 use FreshHuddle\App\Http\Body\Moment;
+use FreshHuddle\App\Lesson\Round\FromGroups;
 use Symfony\Component\Validator\Constraints as Assert;
 
 /**

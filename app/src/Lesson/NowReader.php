@@ -6,6 +6,7 @@ namespace FreshHuddle\App\Lesson;
 
 use Doctrine\DBAL\Connection;
 use FreshHuddle\App\Database\Row;
+use FreshHuddle\App\Lesson\Round\Moments;
 use FreshHuddle\Core\Lesson\LessonTime;
 use FreshHuddle\Core\Lesson\SegmentKind;
 

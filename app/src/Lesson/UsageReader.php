@@ -10,6 +10,7 @@ use FreshHuddle\App\Grouping\GroupingSummary;
 use FreshHuddle\App\Grouping\History\GroupingUsage;
 use FreshHuddle\App\Grouping\History\GroupingUse;
 use FreshHuddle\App\Grouping\History\OtherUse;
+use FreshHuddle\App\Lesson\Round\Moments;
 
 /**
  * What groupings are used for, as rounds and runs tell. By hand: groups and seats of all runs come in one round trip,

@@ -7,7 +7,7 @@ namespace FreshHuddle\App\Live;
 use FreshHuddle\App\Account\Teacher;
 use FreshHuddle\App\Live\Exception\LiveRefused;
 use FreshHuddle\App\Roster\ClassAccess;
-use FreshHuddle\App\Roster\ForAssistants;
+use FreshHuddle\App\Roster\Staff\ForAssistants;
 use FreshHuddle\App\Worker\FailedTasks;
 use Symfony\Component\Routing\Attribute\Route;
 use Symfony\Component\Routing\Requirement\Requirement;

@@ -6,22 +6,22 @@ namespace FreshHuddle\App\Live;
 
 use FreshHuddle\App\Grouping\Floor\FloorView;
 use FreshHuddle\App\Grouping\History\OtherUse;
-use FreshHuddle\App\Lesson\RoundView;
-use FreshHuddle\App\Lesson\RunningOrderView;
+use FreshHuddle\App\Lesson\Order\RunningOrderView;
+use FreshHuddle\App\Lesson\Round\RoundView;
 use FreshHuddle\App\Live\Notice\SaidNotice;
 use FreshHuddle\App\Live\Presence\SeatedStudent;
 use FreshHuddle\App\Live\Signal\GroupSignalView;
 use FreshHuddle\App\Live\Signal\NextVisitView;
 use FreshHuddle\App\Live\Student\OtherLesson;
 use FreshHuddle\App\Materials\HandOut\AloneWork;
-use FreshHuddle\App\Materials\HandOut\CopySummary;
-use FreshHuddle\App\Materials\HandOut\RowView;
+use FreshHuddle\App\Materials\HandOut\Copy\CopySummary;
+use FreshHuddle\App\Materials\HandOut\Plan\RowView;
 use FreshHuddle\App\Ready\FindingView;
 use FreshHuddle\App\Ready\SetUp\SetUpSummary;
 use FreshHuddle\App\Ready\SetUp\SetUpView;
 use FreshHuddle\App\Rooms\RoomView;
-use FreshHuddle\App\Rooms\RunRoomView;
-use FreshHuddle\App\Roster\Door\DoorwayView;
+use FreshHuddle\App\Rooms\Run\RunRoomView;
+use FreshHuddle\App\Roster\Door\Doorway\DoorwayView;
 use FreshHuddle\App\Worker\FailedTaskView;
 use FreshHuddle\Core\Rooms\SourceKind;
 

@@ -6,7 +6,7 @@ namespace FreshHuddle\App\Live;
 
 use Doctrine\ORM\Mapping as ORM;
 use FreshHuddle\App\Lesson\Lesson;
-use FreshHuddle\App\Lesson\Round;
+use FreshHuddle\App\Lesson\Round\Round;
 use FreshHuddle\App\Lesson\Run\Run;
 
 /**

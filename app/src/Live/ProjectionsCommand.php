@@ -6,7 +6,7 @@ namespace FreshHuddle\App\Live;
 
 use Doctrine\ORM\EntityManagerInterface;
 use FreshHuddle\App\Lesson\Lesson;
-use FreshHuddle\App\Lesson\Round;
+use FreshHuddle\App\Lesson\Round\Round;
 use Symfony\Component\Console\Attribute\AsCommand;
 use Symfony\Component\Console\Command\Command;
 use Symfony\Component\Console\Input\InputArgument;

@@ -6,8 +6,8 @@ namespace FreshHuddle\App\Materials;
 
 use Doctrine\ORM\EntityManagerInterface;
 use FreshHuddle\App\Lesson\Event\LessonBegun;
-use FreshHuddle\App\Lesson\Round;
-use FreshHuddle\App\Materials\HandOut\HandOutPlan;
+use FreshHuddle\App\Lesson\Round\Round;
+use FreshHuddle\App\Materials\HandOut\Plan\HandOutPlan;
 use Symfony\Component\EventDispatcher\Attribute\AsEventListener;
 
 /**

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace FreshHuddle\App\Ready;
 
-use FreshHuddle\App\Lesson\Round;
+use FreshHuddle\App\Lesson\Round\Round;
 use FreshHuddle\App\Ready\Portal\PortalFailed;
 use FreshHuddle\App\Ready\SetUp\Work\PostSteps;
 use FreshHuddle\App\Rooms\Meeting\MeetingServiceFailed;

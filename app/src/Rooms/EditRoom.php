@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace FreshHuddle\App\Rooms;
 
+use FreshHuddle\App\Rooms\Member\AllowInRoom;
 use FreshHuddle\Core\Rooms\SourceKind;
 use Symfony\Component\Validator\Constraints as Assert;
 

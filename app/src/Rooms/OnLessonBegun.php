@@ -7,6 +7,7 @@ namespace FreshHuddle\App\Rooms;
 use Doctrine\ORM\EntityManagerInterface;
 use FreshHuddle\App\Lesson\Event\LessonBegun;
 use FreshHuddle\App\Lesson\Lesson;
+use FreshHuddle\App\Rooms\Source\RoomSources;
 use Symfony\Component\EventDispatcher\Attribute\AsEventListener;
 
 /**

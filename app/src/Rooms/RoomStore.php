@@ -7,6 +7,7 @@ namespace FreshHuddle\App\Rooms;
 use Doctrine\DBAL\Connection;
 use Doctrine\DBAL\Exception\UniqueConstraintViolationException;
 use FreshHuddle\App\Rooms\Exception\NoLinkYet;
+use FreshHuddle\App\Rooms\Source\RoomSource;
 use FreshHuddle\Core\Message;
 use FreshHuddle\Core\Rooms\AllowedHere;
 use FreshHuddle\Core\Rooms\Link;

@@ -10,6 +10,7 @@ use FreshHuddle\App\Rooms\Event\RoomsChanged;
 use FreshHuddle\App\Rooms\Exception\NoLinkYet;
 use FreshHuddle\App\Rooms\Meeting\MeetingServiceFailed;
 use FreshHuddle\App\Rooms\Meeting\RoomService;
+use FreshHuddle\App\Rooms\Member\Membership;
 use FreshHuddle\App\Rooms\Source\Sources;
 use FreshHuddle\App\Words\Words;
 use FreshHuddle\App\Worker\GaveUp;

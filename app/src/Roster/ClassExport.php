@@ -4,7 +4,8 @@ declare(strict_types=1);
 
 namespace FreshHuddle\App\Roster;
 
-use FreshHuddle\App\Http\Zip;
+use FreshHuddle\App\Http\File\Zip;
+use FreshHuddle\App\Roster\Column\AttributeView;
 use FreshHuddle\App\Words\Words;
 use FreshHuddle\Core\Message;
 use FreshHuddle\Core\Roster\Export\SafeCsv;

@@ -7,6 +7,10 @@ namespace FreshHuddle\App\Roster;
 use Doctrine\DBAL\Connection;
 use FreshHuddle\App\Account\Teacher;
 use FreshHuddle\App\Database\Row;
+use FreshHuddle\App\Roster\Column\AttributeValue;
+use FreshHuddle\App\Roster\Column\AttributeView;
+use FreshHuddle\App\Roster\Rule\ClassRules;
+use FreshHuddle\App\Roster\Staff\StaffRole;
 
 /**
  * Classes and their lists, for the screen. By hand: a list of up to 1,200 is read with who has come in, in one round

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace FreshHuddle\App\Roster;
 
+use FreshHuddle\App\Roster\Staff\StaffRole;
+
 /**
  * A class, as it stands in lists.
  */

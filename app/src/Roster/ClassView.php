@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace FreshHuddle\App\Roster;
 
+use FreshHuddle\App\Roster\Column\AttributeView;
 use FreshHuddle\App\Roster\Door\DoorMode;
+use FreshHuddle\App\Roster\Rule\RuleView;
 
 /**
  * A class with its list.

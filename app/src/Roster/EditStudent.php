@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace FreshHuddle\App\Roster;
 
+use FreshHuddle\App\Roster\Column\AttributeValue;
 use Symfony\Component\Validator\Constraints as Assert;
 
 /**

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace FreshHuddle\App\Roster;
 
+use FreshHuddle\App\Roster\Column\AttributeValue;
+
 /**
  * A student as the teacher's class list shows them.
  */

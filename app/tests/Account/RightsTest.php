@@ -5,10 +5,10 @@ declare(strict_types=1);
 namespace FreshHuddle\App\Tests\Account;
 
 use FreshHuddle\App\Account\Teacher;
-use FreshHuddle\App\Roster\ClassStaff;
-use FreshHuddle\App\Roster\ForAssistants;
 use FreshHuddle\App\Roster\SchoolClass;
-use FreshHuddle\App\Roster\StaffRole;
+use FreshHuddle\App\Roster\Staff\ClassStaff;
+use FreshHuddle\App\Roster\Staff\ForAssistants;
+use FreshHuddle\App\Roster\Staff\StaffRole;
 use FreshHuddle\App\Tests\Support\ApiExamples;
 use FreshHuddle\App\Tests\Support\AppTestCase;
 use FreshHuddle\App\Tests\Support\Files;

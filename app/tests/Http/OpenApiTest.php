@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace FreshHuddle\App\Tests\Http;
 
-use FreshHuddle\App\Http\OpenApi;
+use FreshHuddle\App\Http\OpenApi\OpenApi;
 use Symfony\Bundle\FrameworkBundle\Test\KernelTestCase;
 
 /**

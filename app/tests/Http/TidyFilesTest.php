@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace FreshHuddle\App\Tests\Http;
 
-use FreshHuddle\App\Http\TidyFiles;
+use FreshHuddle\App\Http\File\TidyFiles;
 use FreshHuddle\App\Settings;
 use PHPUnit\Framework\TestCase;
 use Symfony\Component\Clock\MockClock;

@@ -11,7 +11,7 @@ use FreshHuddle\App\Live\Moving\MoveStore;
 use FreshHuddle\App\Live\Moving\MoveWork;
 use FreshHuddle\App\Live\Presence\WhereaboutsReader;
 use FreshHuddle\App\Rooms\Event\MembersSet;
-use FreshHuddle\App\Rooms\Membership;
+use FreshHuddle\App\Rooms\Member\Membership;
 use FreshHuddle\App\Rooms\RoomReader;
 use FreshHuddle\App\Stream\Stream;
 use FreshHuddle\App\Tests\Support\AppTestCase;

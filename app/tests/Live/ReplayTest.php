@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace FreshHuddle\App\Tests\Live;
 
-use FreshHuddle\App\Lesson\Round;
+use FreshHuddle\App\Lesson\Round\Round;
 use FreshHuddle\App\Live\EventStore;
 use FreshHuddle\App\Live\Moving\MoveStore;
 use FreshHuddle\App\Live\ProjectionsCommand;

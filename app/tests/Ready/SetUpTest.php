@@ -6,9 +6,9 @@ namespace FreshHuddle\App\Tests\Ready;
 
 use FreshHuddle\App\Ready\Portal\CoursePortal;
 use FreshHuddle\App\Ready\Portal\Posting;
-use FreshHuddle\App\Roster\ClassStaff;
 use FreshHuddle\App\Roster\SchoolClass;
-use FreshHuddle\App\Roster\StaffRole;
+use FreshHuddle\App\Roster\Staff\ClassStaff;
+use FreshHuddle\App\Roster\Staff\StaffRole;
 use FreshHuddle\App\Tests\Formats\Schema;
 use FreshHuddle\App\Tests\Support\AppTestCase;
 use FreshHuddle\App\Tests\Support\Json;

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace FreshHuddle\App\Tests\Roster;
 
 use FreshHuddle\App\Roster\Device\StudentDeviceStore;
-use FreshHuddle\App\Roster\Door\LooksLike;
+use FreshHuddle\App\Roster\Door\Doorway\LooksLike;
 use FreshHuddle\App\Tests\Support\AppTestCase;
 use FreshHuddle\App\Tests\Support\Json;
 

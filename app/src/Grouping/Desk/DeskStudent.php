@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace FreshHuddle\App\Grouping\Desk;
 
-use FreshHuddle\App\Roster\AttributeValue;
+use FreshHuddle\App\Roster\Column\AttributeValue;
 
 /**
  * A student as the desk shows them.

@@ -7,12 +7,12 @@ namespace FreshHuddle\App\Grouping\Desk;
 use FreshHuddle\App\Grouping\Floor\FloorView;
 use FreshHuddle\App\Grouping\History\OtherUse;
 use FreshHuddle\App\Grouping\History\UseView;
-use FreshHuddle\App\Grouping\Proposal\StandingsView;
+use FreshHuddle\App\Grouping\Proposal\Why\StandingsView;
 use FreshHuddle\App\Grouping\Seat\NumberPlan;
 use FreshHuddle\App\Grouping\SignUp\SignUpState;
 use FreshHuddle\App\Grouping\Variant\VariantView;
-use FreshHuddle\App\Roster\AttributeView;
-use FreshHuddle\App\Roster\RuleView;
+use FreshHuddle\App\Roster\Column\AttributeView;
+use FreshHuddle\App\Roster\Rule\RuleView;
 
 /**
  * The grouping desk, at one moment.

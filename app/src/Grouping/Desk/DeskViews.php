@@ -12,7 +12,7 @@ use FreshHuddle\App\Grouping\History\GroupingUsage;
 use FreshHuddle\App\Grouping\History\GroupingUse;
 use FreshHuddle\App\Grouping\History\UseView;
 use FreshHuddle\App\Grouping\Proposal\ClassParts;
-use FreshHuddle\App\Grouping\Proposal\Judge;
+use FreshHuddle\App\Grouping\Proposal\Why\Judge;
 use FreshHuddle\App\Grouping\Seat\Numbers;
 use FreshHuddle\App\Grouping\SignUp\SignUps;
 use FreshHuddle\App\Grouping\Variant\Variants;

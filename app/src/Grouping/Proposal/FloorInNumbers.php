@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace FreshHuddle\App\Grouping\Proposal;
 
 use FreshHuddle\App\Grouping\Grouping;
-use FreshHuddle\App\Roster\RuleView;
+use FreshHuddle\App\Roster\Rule\RuleView;
 use FreshHuddle\App\Roster\StudentView;
 use FreshHuddle\Core\Grouping\Floor;
 use FreshHuddle\Core\Grouping\Group;

@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace FreshHuddle\App\Grouping\Proposal;
 
+use FreshHuddle\App\Grouping\Proposal\Several\ProposedRound;
+use FreshHuddle\App\Grouping\Proposal\Why\GoalStandingView;
+
 /**
  * An arrangement that might be taken, or why there is none.
  */

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace FreshHuddle\App\Grouping\Proposal;
 
+use FreshHuddle\App\Grouping\Proposal\Several\ProposedRound;
 use Symfony\Component\Validator\Constraints as Assert;
 
 /**

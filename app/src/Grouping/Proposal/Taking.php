@@ -18,6 +18,8 @@ use FreshHuddle\App\Grouping\Floor\FloorView;
 use FreshHuddle\App\Grouping\Grouping;
 use FreshHuddle\App\Grouping\History\GroupingUsage;
 use FreshHuddle\App\Grouping\History\GroupingUse;
+use FreshHuddle\App\Grouping\Proposal\Several\ProposedGroup;
+use FreshHuddle\App\Grouping\Proposal\Several\ProposedRound;
 use FreshHuddle\App\Grouping\Seat\Numbers;
 use FreshHuddle\App\Roster\ClassReader;
 use FreshHuddle\Core\Grouping\FairRoles;

@@ -4,7 +4,8 @@ declare(strict_types=1);
 
 namespace FreshHuddle\App\Grouping\Proposal;
 
-use FreshHuddle\App\Roster\RuleView;
+use FreshHuddle\App\Grouping\Proposal\Why\GoalStandingView;
+use FreshHuddle\App\Roster\Rule\RuleView;
 use FreshHuddle\App\Words\Words;
 use FreshHuddle\Core\Grouping\Conflict;
 use FreshHuddle\Core\Grouping\Explain\Standing;

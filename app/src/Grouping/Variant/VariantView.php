@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace FreshHuddle\App\Grouping\Variant;
 
-use FreshHuddle\App\Grouping\Proposal\GoalStandingView;
-use FreshHuddle\App\Grouping\Proposal\ProposedGroup;
+use FreshHuddle\App\Grouping\Proposal\Several\ProposedGroup;
+use FreshHuddle\App\Grouping\Proposal\Why\GoalStandingView;
 
 /**
  * A floor laid aside, to be held against another.

@@ -7,8 +7,8 @@ namespace FreshHuddle\App\Lesson\Run;
 use Doctrine\ORM\Mapping as ORM;
 use FreshHuddle\App\Grouping\Grouping;
 use FreshHuddle\App\Lesson\Lesson;
-use FreshHuddle\App\Lesson\Round;
-use FreshHuddle\App\Lesson\Segment;
+use FreshHuddle\App\Lesson\Order\Segment;
+use FreshHuddle\App\Lesson\Round\Round;
 
 /**
  * One time a round was really sent out, with its groups and seats as they were then. Sending it out again is another

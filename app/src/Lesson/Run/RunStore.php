@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace FreshHuddle\App\Lesson\Run;
 
 use Doctrine\DBAL\Connection;
-use FreshHuddle\App\Lesson\Round;
+use FreshHuddle\App\Lesson\Round\Round;
 use Symfony\Component\Uid\Uuid;
 
 /**

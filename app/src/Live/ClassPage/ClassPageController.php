@@ -15,7 +15,7 @@ use FreshHuddle\App\Lesson\Run\RunReader;
 use FreshHuddle\App\Live\Exception\LiveRefused;
 use FreshHuddle\App\Live\Presence\WhereaboutsReader;
 use FreshHuddle\App\Live\Student\StudentPage;
-use FreshHuddle\App\Roster\ForAssistants;
+use FreshHuddle\App\Roster\Staff\ForAssistants;
 use FreshHuddle\Core\Lesson\Phase;
 use FreshHuddle\Core\Lesson\SegmentKind;
 use FreshHuddle\Core\Live\Because;

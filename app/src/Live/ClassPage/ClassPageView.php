@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace FreshHuddle\App\Live\ClassPage;
 
-use FreshHuddle\App\Lesson\Moments;
+use FreshHuddle\App\Lesson\Round\Moments;
 use FreshHuddle\App\Live\Student\MySegment;
 
 /**

@@ -7,7 +7,7 @@ namespace FreshHuddle\App\Live\Command;
 use FreshHuddle\App\Http\Body\Id;
 use FreshHuddle\App\Http\Body\Ids;
 use FreshHuddle\App\Http\Body\Moment;
-use FreshHuddle\App\Lesson\Round;
+use FreshHuddle\App\Lesson\Round\Round;
 use FreshHuddle\Core\Live\Command;
 use FreshHuddle\Core\Live\Command\Begin;
 use FreshHuddle\Core\Live\Command\CallBack;

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace FreshHuddle\App\Live\Notice;
 
 use Doctrine\ORM\EntityManagerInterface;
-use FreshHuddle\App\Lesson\PreparedNotice;
+use FreshHuddle\App\Lesson\Notice\PreparedNotice;
 use FreshHuddle\App\Live\Command\LiveLesson;
 use FreshHuddle\App\Stream\Audience;
 use FreshHuddle\App\Stream\Stream;

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace FreshHuddle\App\Live\Presence;
 
-use FreshHuddle\App\Roster\AttributeValue;
+use FreshHuddle\App\Roster\Column\AttributeValue;
 use FreshHuddle\Core\Live\Because;
 use FreshHuddle\Core\Live\Moving\Help;
 use FreshHuddle\Core\Live\Place;

@@ -6,7 +6,7 @@ namespace FreshHuddle\App\Live\Presence;
 
 use FreshHuddle\App\Grouping\Floor\FloorStore;
 use FreshHuddle\App\Lesson\LessonNow;
-use FreshHuddle\App\Lesson\Moments;
+use FreshHuddle\App\Lesson\Round\Moments;
 use FreshHuddle\App\Live\Moving\MoveStore;
 use FreshHuddle\App\Rooms\RoomReader;
 use FreshHuddle\App\Roster\ClassReader;

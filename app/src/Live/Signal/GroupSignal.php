@@ -6,7 +6,7 @@ namespace FreshHuddle\App\Live\Signal;
 
 use Doctrine\ORM\Mapping as ORM;
 use FreshHuddle\App\Grouping\Floor\WorkGroup;
-use FreshHuddle\App\Lesson\Round;
+use FreshHuddle\App\Lesson\Round\Round;
 use FreshHuddle\Core\Live\Signal\CallAbout;
 use FreshHuddle\Core\Live\Signal\ChalkMark;
 

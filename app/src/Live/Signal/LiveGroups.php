@@ -5,11 +5,11 @@ declare(strict_types=1);
 namespace FreshHuddle\App\Live\Signal;
 
 use FreshHuddle\App\Grouping\Seat\Numbers;
-use FreshHuddle\App\Lesson\Round;
+use FreshHuddle\App\Lesson\Round\Round;
 use FreshHuddle\App\Materials\HandOut\Progress;
-use FreshHuddle\App\Rooms\RoomSources;
 use FreshHuddle\App\Rooms\RoomView;
-use FreshHuddle\App\Roster\Staff;
+use FreshHuddle\App\Rooms\Source\RoomSources;
+use FreshHuddle\App\Roster\Staff\Staff;
 use FreshHuddle\Core\Grouping\Floor;
 use FreshHuddle\Core\Grouping\Group;
 use FreshHuddle\Core\Live\Place;

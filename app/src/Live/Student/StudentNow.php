@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace FreshHuddle\App\Live\Student;
 
 use FreshHuddle\App\Grouping\SignUp\SignUpView;
-use FreshHuddle\App\Lesson\Moments;
+use FreshHuddle\App\Lesson\Round\Moments;
 use FreshHuddle\App\Live\Moving\MyAside;
 use FreshHuddle\App\Live\NoticeView;
 use FreshHuddle\App\Roster\Device\Young;

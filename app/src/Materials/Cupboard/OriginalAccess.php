@@ -9,7 +9,7 @@ use FreshHuddle\App\Account\Teacher;
 use FreshHuddle\App\Materials\Exception\MaterialsRefused;
 use FreshHuddle\App\Materials\HandOut\HandOut;
 use FreshHuddle\App\Roster\SchoolClass;
-use FreshHuddle\App\Roster\Staff;
+use FreshHuddle\App\Roster\Staff\Staff;
 
 /**
  * Whose an original is: the teacher's in whose cupboard it lies, and where it is handed out also those who teach with

@@ -6,9 +6,10 @@ namespace FreshHuddle\App\Materials\HandOut;
 
 use Doctrine\ORM\Mapping as ORM;
 use FreshHuddle\App\Grouping\Floor\WorkGroup;
-use FreshHuddle\App\Lesson\Round;
-use FreshHuddle\App\Lesson\Segment;
+use FreshHuddle\App\Lesson\Order\Segment;
+use FreshHuddle\App\Lesson\Round\Round;
 use FreshHuddle\App\Materials\Cupboard\Master;
+use FreshHuddle\App\Materials\HandOut\Plan\HandOutPlan;
 use FreshHuddle\Core\Materials\HandOutWay;
 
 /**

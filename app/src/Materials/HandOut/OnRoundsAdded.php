@@ -6,7 +6,8 @@ namespace FreshHuddle\App\Materials\HandOut;
 
 use Doctrine\ORM\EntityManagerInterface;
 use FreshHuddle\App\Lesson\Event\RoundsAdded;
-use FreshHuddle\App\Lesson\Round;
+use FreshHuddle\App\Lesson\Round\Round;
+use FreshHuddle\App\Materials\HandOut\Plan\HandOutPlan;
 use Symfony\Component\EventDispatcher\Attribute\AsEventListener;
 
 /**

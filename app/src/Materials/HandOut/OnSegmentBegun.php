@@ -6,7 +6,7 @@ namespace FreshHuddle\App\Materials\HandOut;
 
 use Doctrine\ORM\EntityManagerInterface;
 use FreshHuddle\App\Lesson\Event\SegmentBegun;
-use FreshHuddle\App\Lesson\Segment;
+use FreshHuddle\App\Lesson\Order\Segment;
 use Symfony\Component\EventDispatcher\Attribute\AsEventListener;
 
 /**

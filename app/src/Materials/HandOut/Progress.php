@@ -4,8 +4,9 @@ declare(strict_types=1);
 
 namespace FreshHuddle\App\Materials\HandOut;
 
-use FreshHuddle\App\Lesson\Round;
+use FreshHuddle\App\Lesson\Round\Round;
 use FreshHuddle\App\Materials\Cupboard\Pages;
+use FreshHuddle\App\Materials\HandOut\Copy\CopyReader;
 use FreshHuddle\App\Materials\Writing\WorkReader;
 use FreshHuddle\Core\Grouping\Floor;
 use FreshHuddle\Core\Grouping\Group;

@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace FreshHuddle\App\Materials\Job;
 
 use FreshHuddle\App\Account\Teacher;
-use FreshHuddle\App\Http\Download;
-use FreshHuddle\App\Http\FileTypes;
+use FreshHuddle\App\Http\File\Download;
+use FreshHuddle\App\Http\OpenApi\FileTypes;
 use FreshHuddle\App\Materials\Exception\MaterialsRefused;
 use FreshHuddle\App\Materials\Media\Store\FileAway;
 use FreshHuddle\App\Materials\Media\Store\FileStore;

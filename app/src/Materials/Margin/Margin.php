@@ -9,7 +9,7 @@ use FreshHuddle\App\Account\Teacher;
 use FreshHuddle\App\Database\Clock;
 use FreshHuddle\App\Materials\Cupboard\Pages;
 use FreshHuddle\App\Materials\Exception\MaterialsRefused;
-use FreshHuddle\App\Materials\HandOut\WorkCopy;
+use FreshHuddle\App\Materials\HandOut\Copy\WorkCopy;
 use FreshHuddle\App\Materials\Writing\SlotStore;
 use FreshHuddle\App\Materials\Writing\Writing;
 use FreshHuddle\App\Stream\Audience;

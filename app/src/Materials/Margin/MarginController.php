@@ -6,8 +6,8 @@ namespace FreshHuddle\App\Materials\Margin;
 
 use FreshHuddle\App\Account\Teacher;
 use FreshHuddle\App\Http\Body\Body;
-use FreshHuddle\App\Materials\HandOut\CopyAccess;
-use FreshHuddle\App\Roster\ForAssistants;
+use FreshHuddle\App\Materials\HandOut\Copy\CopyAccess;
+use FreshHuddle\App\Roster\Staff\ForAssistants;
 use Symfony\Component\Routing\Attribute\Route;
 use Symfony\Component\Routing\Requirement\Requirement;
 use Symfony\Component\Security\Http\Attribute\CurrentUser;

@@ -6,7 +6,7 @@ namespace FreshHuddle\App\Materials\Margin;
 
 use Doctrine\ORM\Mapping as ORM;
 use FreshHuddle\App\Account\Teacher;
-use FreshHuddle\App\Materials\HandOut\WorkCopy;
+use FreshHuddle\App\Materials\HandOut\Copy\WorkCopy;
 
 /**
  * A remark of the teacher beside a place in a copy, with the group's answer to it. Moments are milliseconds since 1970.

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace FreshHuddle\App\Materials\Media;
 
 use Doctrine\ORM\Mapping as ORM;
-use FreshHuddle\App\Materials\HandOut\WorkCopy;
+use FreshHuddle\App\Materials\HandOut\Copy\WorkCopy;
 use FreshHuddle\App\Roster\Student;
 
 /**

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace FreshHuddle\App\Materials\Media;
 
 use Doctrine\ORM\Mapping as ORM;
-use FreshHuddle\App\Materials\HandOut\WorkCopy;
+use FreshHuddle\App\Materials\HandOut\Copy\WorkCopy;
 
 /**
  * A picture or recording that stands on the pages of a copy: what its rights come from. Written by MediaUses.

@@ -5,14 +5,14 @@ declare(strict_types=1);
 namespace FreshHuddle\App\Materials\Paper;
 
 use FreshHuddle\App\Account\Teacher;
-use FreshHuddle\App\Http\Download;
-use FreshHuddle\App\Http\FileTypes;
+use FreshHuddle\App\Http\File\Download;
+use FreshHuddle\App\Http\OpenApi\FileTypes;
 use FreshHuddle\App\Lesson\LessonAccess;
 use FreshHuddle\App\Materials\Exception\MaterialsRefused;
 use FreshHuddle\App\Materials\Job\JobKind;
 use FreshHuddle\App\Materials\Job\Jobs;
 use FreshHuddle\App\Materials\Job\JobView;
-use FreshHuddle\App\Roster\ForAssistants;
+use FreshHuddle\App\Roster\Staff\ForAssistants;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\Routing\Attribute\Route;
 use Symfony\Component\Routing\Requirement\Requirement;

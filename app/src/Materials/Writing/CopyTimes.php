@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace FreshHuddle\App\Materials\Writing;
 
 use FreshHuddle\App\Database\Row;
-use FreshHuddle\App\Lesson\Moments;
+use FreshHuddle\App\Lesson\Round\Moments;
 use FreshHuddle\Core\Materials\CopyTime;
 
 /**

@@ -7,7 +7,7 @@ namespace FreshHuddle\App\Materials\Writing;
 use Doctrine\ORM\EntityManagerInterface;
 use FreshHuddle\App\Materials\Cupboard\Pages;
 use FreshHuddle\App\Materials\Exception\MaterialsRefused;
-use FreshHuddle\App\Materials\HandOut\WorkCopy;
+use FreshHuddle\App\Materials\HandOut\Copy\WorkCopy;
 use FreshHuddle\Core\Materials\Block;
 use Symfony\Component\Uid\Uuid;
 

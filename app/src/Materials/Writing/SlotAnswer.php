@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace FreshHuddle\App\Materials\Writing;
 
 use Doctrine\ORM\Mapping as ORM;
-use FreshHuddle\App\Materials\HandOut\WorkCopy;
+use FreshHuddle\App\Materials\HandOut\Copy\WorkCopy;
 
 /**
  * What a slot holds. Written by Writing, at every pause in somebody’s typing.

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace FreshHuddle\App\Materials\Writing;
 
 use Doctrine\ORM\Mapping as ORM;
-use FreshHuddle\App\Materials\HandOut\WorkCopy;
+use FreshHuddle\App\Materials\HandOut\Copy\WorkCopy;
 
 /**
  * What a slot held before: a row for each author’s stretch of writing; below zero, what did not fit. Written by

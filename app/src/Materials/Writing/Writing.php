@@ -10,7 +10,7 @@ use FreshHuddle\App\Materials\Cupboard\BlockView;
 use FreshHuddle\App\Materials\Cupboard\Pages;
 use FreshHuddle\App\Materials\Cupboard\PageView;
 use FreshHuddle\App\Materials\Exception\MaterialsRefused;
-use FreshHuddle\App\Materials\HandOut\WorkCopy;
+use FreshHuddle\App\Materials\HandOut\Copy\WorkCopy;
 use FreshHuddle\App\Materials\Margin\MarginNoteView;
 use FreshHuddle\App\Materials\Margin\MarginReader;
 use FreshHuddle\App\Materials\Media\MediaReader;

@@ -5,10 +5,10 @@ declare(strict_types=1);
 namespace FreshHuddle\App\Ready\Calendar;
 
 use FreshHuddle\App\Account\Teacher;
-use FreshHuddle\App\Http\FileTypes;
+use FreshHuddle\App\Http\OpenApi\FileTypes;
 use FreshHuddle\App\Http\SignedAddress;
 use FreshHuddle\App\Lesson\LessonAccess;
-use FreshHuddle\App\Roster\ForAssistants;
+use FreshHuddle\App\Roster\Staff\ForAssistants;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\Routing\Attribute\Route;

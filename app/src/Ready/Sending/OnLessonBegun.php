@@ -6,7 +6,7 @@ namespace FreshHuddle\App\Ready\Sending;
 
 use Doctrine\ORM\EntityManagerInterface;
 use FreshHuddle\App\Lesson\Event\LessonBegun;
-use FreshHuddle\App\Lesson\Round;
+use FreshHuddle\App\Lesson\Round\Round;
 use Symfony\Component\EventDispatcher\Attribute\AsEventListener;
 
 /**

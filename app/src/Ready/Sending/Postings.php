@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace FreshHuddle\App\Ready\Sending;
 
 use FreshHuddle\App\Grouping\Floor\FloorStore;
-use FreshHuddle\App\Lesson\Round;
+use FreshHuddle\App\Lesson\Round\Round;
 use FreshHuddle\App\Materials\Paper\Handouts;
 use FreshHuddle\App\Materials\Paper\HandoutsView;
 use FreshHuddle\App\Materials\Paper\WorkLine;

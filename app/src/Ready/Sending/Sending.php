@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace FreshHuddle\App\Ready\Sending;
 
 use Doctrine\ORM\Mapping as ORM;
-use FreshHuddle\App\Lesson\Round;
+use FreshHuddle\App\Lesson\Round\Round;
 
 /**
  * What of a round is to be sent: a post to each group in the course portal, a letter to each student. Written by

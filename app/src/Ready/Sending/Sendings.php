@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace FreshHuddle\App\Ready\Sending;
 
 use Doctrine\ORM\EntityManagerInterface;
-use FreshHuddle\App\Lesson\Round;
+use FreshHuddle\App\Lesson\Round\Round;
 use FreshHuddle\App\Ready\Portal\CoursePortal;
 use FreshHuddle\App\Roster\Roster;
 use FreshHuddle\App\Roster\Student;

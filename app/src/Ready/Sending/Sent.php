@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace FreshHuddle\App\Ready\Sending;
 
 use Doctrine\ORM\Mapping as ORM;
-use FreshHuddle\App\Lesson\Round;
+use FreshHuddle\App\Lesson\Round\Round;
 
 /**
  * What has gone out to a group or a student, and as what it is known there: once a target and kind. Its own id is the

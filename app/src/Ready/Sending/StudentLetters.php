@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace FreshHuddle\App\Ready\Sending;
 
-use FreshHuddle\App\Lesson\Round;
+use FreshHuddle\App\Lesson\Round\Round;
 use FreshHuddle\App\Materials\Paper\Handouts;
 use FreshHuddle\App\Materials\Paper\HandoutsView;
 use FreshHuddle\App\Roster\Roster;

@@ -7,7 +7,7 @@ namespace FreshHuddle\App\Ready\SetUp;
 use Doctrine\ORM\Mapping as ORM;
 use FreshHuddle\App\Account\Teacher;
 use FreshHuddle\App\Lesson\Lesson;
-use FreshHuddle\App\Lesson\Round;
+use FreshHuddle\App\Lesson\Round\Round;
 
 /**
  * A set-up list that somebody had carried out: one at a time a lesson. Written by SetUpStore.

@@ -6,12 +6,12 @@ namespace FreshHuddle\App\Ready\SetUp;
 
 use FreshHuddle\App\Account\Teacher;
 use FreshHuddle\App\Http\Body\Body;
-use FreshHuddle\App\Http\Download;
-use FreshHuddle\App\Http\FileTypes;
+use FreshHuddle\App\Http\File\Download;
+use FreshHuddle\App\Http\OpenApi\FileTypes;
 use FreshHuddle\App\Lesson\LessonAccess;
 use FreshHuddle\App\Ready\Export\SetUpExport;
 use FreshHuddle\App\Ready\Looking;
-use FreshHuddle\App\Roster\ForAssistants;
+use FreshHuddle\App\Roster\Staff\ForAssistants;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\Routing\Attribute\Route;

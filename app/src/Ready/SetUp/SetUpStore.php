@@ -8,7 +8,7 @@ use Doctrine\DBAL\Connection;
 use Doctrine\DBAL\Exception\UniqueConstraintViolationException;
 use FreshHuddle\App\Account\Teacher;
 use FreshHuddle\App\Database\Clock;
-use FreshHuddle\App\Lesson\Round;
+use FreshHuddle\App\Lesson\Round\Round;
 use FreshHuddle\App\Words\Words;
 use FreshHuddle\Core\Ready\SetUp\SetUpStep;
 use Symfony\Component\Uid\Uuid;

@@ -7,7 +7,7 @@ namespace FreshHuddle\App\Ready\SetUp;
 use Doctrine\ORM\EntityManagerInterface;
 use Doctrine\ORM\Query;
 use FreshHuddle\App\Database\Clock;
-use FreshHuddle\App\Lesson\Round;
+use FreshHuddle\App\Lesson\Round\Round;
 use FreshHuddle\App\Ready\Portal\PortalFailed;
 use FreshHuddle\App\Ready\SetUp\Work\PostSteps;
 use FreshHuddle\App\Ready\SetUp\Work\StepNotDone;

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace FreshHuddle\App\Ready\SetUp;
 
 use Doctrine\ORM\Mapping as ORM;
-use FreshHuddle\App\Lesson\Round;
+use FreshHuddle\App\Lesson\Round\Round;
 use FreshHuddle\Core\Ready\SetUp\StepKind;
 
 /**

@@ -6,7 +6,6 @@ namespace FreshHuddle\App\Rooms\Source;
 
 use FreshHuddle\App\Rooms\Exception\NoLinkYet;
 use FreshHuddle\App\Rooms\Room;
-use FreshHuddle\App\Rooms\RoomSources;
 use FreshHuddle\App\Rooms\RoomStore;
 use FreshHuddle\Core\Refused;
 use FreshHuddle\Core\Rooms\AddressPattern;

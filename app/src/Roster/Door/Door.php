@@ -6,6 +6,7 @@ namespace FreshHuddle\App\Roster\Door;
 
 use FreshHuddle\App\Roster\Device\NameTaken;
 use FreshHuddle\App\Roster\Device\StudentDeviceStore;
+use FreshHuddle\App\Roster\Door\Doorway\Doorway;
 use FreshHuddle\App\Roster\Exception\RosterRefused;
 use FreshHuddle\Core\Roster\Door\DoorWord;
 use FreshHuddle\Core\Roster\Door\NameMatch;

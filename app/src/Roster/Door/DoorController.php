@@ -10,6 +10,7 @@ use FreshHuddle\App\Http\Given;
 use FreshHuddle\App\Roster\Device\StudentAuthenticator;
 use FreshHuddle\App\Roster\Device\StudentDeviceStore;
 use FreshHuddle\App\Roster\Device\StudentUser;
+use FreshHuddle\App\Roster\Door\Doorway\Doorway;
 use FreshHuddle\App\Roster\Event\Arrivals;
 use FreshHuddle\App\Stream\StreamAddress;
 use FreshHuddle\App\Stream\StreamView;

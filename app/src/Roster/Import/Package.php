@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace FreshHuddle\App\Roster\Import;
 
-use FreshHuddle\App\Http\UnreadableZip;
-use FreshHuddle\App\Http\Zip;
+use FreshHuddle\App\Http\File\UnreadableZip;
+use FreshHuddle\App\Http\File\Zip;
 use FreshHuddle\App\Roster\Exception\RosterRefused;
 
 /**

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace FreshHuddle\App\Roster\Import;
 
-use FreshHuddle\App\Http\Zip;
+use FreshHuddle\App\Http\File\Zip;
 use FreshHuddle\App\Roster\Exception\RosterRefused;
 use FreshHuddle\Core\Roster\Import\Sheet;
 use PhpOffice\PhpSpreadsheet\Cell\Coordinate;

@@ -7,7 +7,7 @@ namespace FreshHuddle\App\Roster\Invitation;
 use Doctrine\ORM\Mapping as ORM;
 use FreshHuddle\App\Account\Teacher;
 use FreshHuddle\App\Roster\SchoolClass;
-use FreshHuddle\App\Roster\StaffRole;
+use FreshHuddle\App\Roster\Staff\StaffRole;
 
 /**
  * Somebody asked by mail to help in a class; open until they accept. Asked again, it is renewed.

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace FreshHuddle\App\Roster\Invitation;
 
-use FreshHuddle\App\Roster\StaffRole;
+use FreshHuddle\App\Roster\Staff\StaffRole;
 use Symfony\Component\Validator\Constraints as Assert;
 
 /**

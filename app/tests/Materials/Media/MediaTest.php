@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace FreshHuddle\App\Tests\Materials\Media;
 
-use FreshHuddle\App\Http\Zip;
+use FreshHuddle\App\Http\File\Zip;
 use FreshHuddle\App\Materials\Media\Store\FileAway;
 use FreshHuddle\App\Materials\Media\Store\FileStore;
 use FreshHuddle\App\Tests\Formats\Schema;

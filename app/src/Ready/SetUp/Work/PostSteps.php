@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace FreshHuddle\App\Ready\SetUp\Work;
 
-use FreshHuddle\App\Lesson\Round;
+use FreshHuddle\App\Lesson\Round\Round;
 use FreshHuddle\App\Ready\Portal\CoursePortal;
 use FreshHuddle\App\Ready\Portal\PortalFailed;
 use FreshHuddle\App\Ready\Portal\Posting;
@@ -15,7 +15,7 @@ use FreshHuddle\App\Ready\Sending\SentStore;
 use FreshHuddle\App\Ready\Sending\SentThing;
 use FreshHuddle\App\Ready\SetUp\Step;
 use FreshHuddle\App\Roster\Roster;
-use FreshHuddle\App\Roster\Staff;
+use FreshHuddle\App\Roster\Staff\Staff;
 use FreshHuddle\Core\Ready\SetUp\StepKind;
 
 /**

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace FreshHuddle\App\Ready\SetUp\Work;
 
-use FreshHuddle\App\Lesson\Round;
+use FreshHuddle\App\Lesson\Round\Round;
 use FreshHuddle\App\Ready\SetUp\Step;
 use FreshHuddle\App\Rooms\Exception\NoLinkYet;
 use FreshHuddle\App\Rooms\Meeting\MeetingServiceFailed;

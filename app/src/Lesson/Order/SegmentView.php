@@ -1,0 +1,37 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FreshHuddle\App\Lesson\Order;
+
+use FreshHuddle\App\Lesson\Round\RoundView;
+use FreshHuddle\Core\Lesson\SegmentKind;
+
+/**
+ * A part of the lesson, as the strip of parts shows it.
+ */
+final readonly class SegmentView
+{
+    /**
+     * @param RoundView|null $round null for what is not done in groups
+     */
+    public function __construct(
+        public string $id,
+        public SegmentKind $kind,
+        public int $minutes,
+        public string $instructions,
+        public ?RoundView $round,
+    ) {
+    }
+
+    public static function of(Segment $segment): self
+    {
+        return new self(
+            $segment->id,
+            $segment->kind,
+            $segment->minutes,
+            $segment->instructions,
+            null === $segment->round ? null : RoundView::of($segment->round),
+        );
+    }
+}

@@ -1,0 +1,60 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FreshHuddle\App\Rooms\Source;
+
+use Doctrine\ORM\Mapping as ORM;
+use FreshHuddle\App\Roster\SchoolClass;
+use FreshHuddle\Core\Rooms\Allowed;
+use FreshHuddle\Core\Rooms\RoomLife;
+use FreshHuddle\Core\Rooms\SourceKind;
+
+/**
+ * Where the rooms of a class come from, and how new ones begin. Written by RoomSources.
+ */
+#[ORM\Entity]
+class RoomSource
+{
+    public const NAMES = '{class} · {n} {group}';
+
+    #[ORM\Column(length: 20)]
+    public SourceKind $kind = SourceKind::MeetingService;
+
+    /** Of the names of groups' rooms. */
+    #[ORM\Column(length: 120)]
+    public string $namePattern = self::NAMES;
+
+    /** Where addresses follow a pattern. */
+    #[ORM\Column(length: 400, options: ['default' => ''])]
+    public string $addressPattern = '';
+
+    /** The role of whoever has to open a room before the others come; '' where nobody has to. */
+    #[ORM\Column(length: 60, options: ['default' => ''])]
+    public string $openedBy = '';
+
+    #[ORM\Column(length: 10, options: ['default' => 'grouping'])]
+    public RoomLife $life = RoomLife::Grouping;
+
+    #[ORM\Column(options: ['default' => false])]
+    public bool $mayRecord = false;
+
+    #[ORM\Column(options: ['default' => true])]
+    public bool $mayShareScreen = true;
+
+    #[ORM\Column(options: ['default' => true])]
+    public bool $mayWrite = true;
+
+    public function __construct(
+        #[ORM\Id,
+            ORM\OneToOne,
+            ORM\JoinColumn(name: 'class_id', nullable: false, onDelete: 'CASCADE'),]
+        public readonly SchoolClass $class,
+    ) {
+    }
+
+    public function allowed(): Allowed
+    {
+        return new Allowed($this->mayRecord, $this->mayShareScreen, $this->mayWrite);
+    }
+}

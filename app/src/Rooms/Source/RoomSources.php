@@ -1,0 +1,124 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FreshHuddle\App\Rooms\Source;
+
+use Doctrine\ORM\EntityManagerInterface;
+use FreshHuddle\App\Rooms\Exception\RoomsRefused;
+use FreshHuddle\App\Roster\SchoolClass;
+use FreshHuddle\Core\Refused;
+use FreshHuddle\Core\Rooms\AddressPattern;
+use FreshHuddle\Core\Rooms\NamePattern;
+
+/**
+ * Where the rooms of each class come from.
+ */
+final readonly class RoomSources
+{
+    public function __construct(private EntityManagerInterface $em)
+    {
+    }
+
+    /**
+     * As it is kept, or as a class begins.
+     */
+    public function of(SchoolClass $class): RoomSource
+    {
+        return $this->em->find(RoomSource::class, $class->id) ?? new RoomSource($class);
+    }
+
+    public function view(SchoolClass $class): RoomSourceView
+    {
+        $source = $this->of($class);
+        $pattern = '' === $source->addressPattern ? null : new AddressPattern($source->addressPattern);
+        $guessable = $pattern?->isGuessable() ?? false;
+
+        return new RoomSourceView(
+            $source->kind,
+            $source->namePattern,
+            $source->addressPattern,
+            $source->openedBy,
+            $source->life,
+            $source->mayRecord,
+            $source->mayShareScreen,
+            $source->mayWrite,
+            $guessable,
+            $guessable ? $pattern?->withTail()->text : null,
+        );
+    }
+
+    /**
+     * @throws RoomsRefused if a pattern cannot be used
+     */
+    public function save(SchoolClass $class, SaveRoomSource $request): RoomSource
+    {
+        self::check(
+            'namePattern',
+            $request->namePattern,
+            static fn (string $text): NamePattern => new NamePattern($text),
+        );
+        self::check(
+            'addressPattern',
+            $request->addressPattern,
+            static fn (string $text): AddressPattern => new AddressPattern($text),
+        );
+
+        return $this->em->wrapInTransaction(function () use ($class, $request): RoomSource {
+            $source = $this->of($class);
+            $source->kind = $request->kind ?? $source->kind;
+            $source->namePattern = trim($request->namePattern ?? $source->namePattern);
+            $source->addressPattern = trim($request->addressPattern ?? $source->addressPattern);
+            $source->openedBy = trim($request->openedBy ?? $source->openedBy);
+            $source->life = $request->life ?? $source->life;
+            $source->mayRecord = $request->mayRecord ?? $source->mayRecord;
+            $source->mayShareScreen = $request->mayShareScreen ?? $source->mayShareScreen;
+            $source->mayWrite = $request->mayWrite ?? $source->mayWrite;
+            $this->em->persist($source);
+
+            return $source;
+        });
+    }
+
+    /**
+     * A class that has never said where its rooms come from takes them from where another class does.
+     */
+    public function goOn(SchoolClass $from, SchoolClass $to): void
+    {
+        $was = $this->em->find(RoomSource::class, $from->id);
+        if (null === $was || null !== $this->em->find(RoomSource::class, $to->id)) {
+            return;
+        }
+        $source = new RoomSource($to);
+        [$source->kind, $source->namePattern, $source->openedBy, $source->life] = [
+            $was->kind,
+            $was->namePattern,
+            $was->openedBy,
+            $was->life,
+        ];
+        [$source->mayRecord, $source->mayShareScreen, $source->mayWrite] = [
+            $was->mayRecord,
+            $was->mayShareScreen,
+            $was->mayWrite,
+        ];
+        // An address that follows a pattern with the class in it is another class's own; one without it would be the
+        // same room.
+        $source->addressPattern = str_contains($was->addressPattern, '{class}') ? $was->addressPattern : '';
+        $this->em->persist($source);
+        $this->em->flush();
+    }
+
+    /**
+     * @param callable(string): object $read
+     */
+    private static function check(string $field, ?string $text, callable $read): void
+    {
+        try {
+            if (null !== $text && '' !== trim($text)) {
+                $read(trim($text));
+            }
+        } catch (Refused $e) {
+            throw RoomsRefused::because($e->says, $field);
+        }
+    }
+}
