@@ -55,7 +55,8 @@ final class PaceTest extends TestCase
             self::assertLessThanOrEqual(Pace::SLOWEST, $pace);
         }
         self::assertSame(Pace::SLOWEST, $pace);
-        for ($looks = 0; 0 !== $pace; ++$looks) {
+        $looks = 0;
+        for (; 0 !== $pace; ++$looks) {
             self::assertLessThan($pace, $pace = Pace::next($pace, 0));
         }
         self::assertLessThan(90, $looks * Pace::LOOK_EVERY / 1_000);

@@ -60,6 +60,20 @@ final readonly class RunningOrders
     }
 
     /**
+     * @return Segment|null null: it is not in the lesson's running order
+     */
+    public function find(Lesson $lesson, ?string $id): ?Segment
+    {
+        foreach ($this->segments($lesson) as $segment) {
+            if ($segment->id === $id) {
+                return $segment;
+            }
+        }
+
+        return null;
+    }
+
+    /**
      * @return list<Segment> in their order
      */
     public function segments(Lesson $lesson): array

@@ -1,0 +1,76 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FreshHuddle\App\Live\Command;
+
+use FreshHuddle\App\Lesson\Event\SegmentBegun;
+use FreshHuddle\App\Lesson\Lesson;
+use FreshHuddle\App\Lesson\Order\RunningOrders;
+use FreshHuddle\App\Live\Exception\LiveRefused;
+use FreshHuddle\App\Live\Presence\PresenceStore;
+use FreshHuddle\App\Live\Presence\WatchWork;
+use FreshHuddle\App\Roster\Roster;
+use FreshHuddle\App\Stream\Audience;
+use FreshHuddle\App\Stream\Stream;
+use FreshHuddle\App\Worker\Tasks;
+use FreshHuddle\Core\Lesson\Event;
+use Psr\EventDispatcher\EventDispatcherInterface;
+
+/**
+ * Where the class is in its lessons: the part it is in, and the lesson it has come into or left.
+ */
+final readonly class LessonCourse
+{
+    public function __construct(
+        private Roster $roster,
+        private Tasks $tasks,
+        private Stream $stream,
+        private PresenceStore $presence,
+        private RunningOrders $orders,
+        private EventDispatcherInterface $dispatcher,
+    ) {
+    }
+
+    public function goOn(Lesson $lesson, Event $event): void
+    {
+        if (null === $lesson->segment) {
+            $this->presence->watchAnew($lesson->class->id);
+        }
+        $segment = $this->orders->find($lesson, $event->text('segment'))
+            ?? throw LiveRefused::unusable('live.segment_gone', 'segment');
+        $lesson->segment = $segment;
+        $lesson->segmentSince = $event->at;
+        $lesson->begunAt ??= $event->at;
+        $this->take($lesson);
+        $this->dispatcher->dispatch(new SegmentBegun($segment->id));
+    }
+
+    /**
+     * The class comes into this lesson, and has left the one before.
+     */
+    public function take(Lesson $lesson): void
+    {
+        $before = $lesson->class->currentLessonId;
+        if (null !== $before && $before !== $lesson->id) {
+            $this->tasks->ask(WatchWork::WATCH, $before);
+            $this->stream->publish([Audience::staff($before)], ['kind' => 'lesson']);
+        }
+        $lesson->class->currentLessonId = $lesson->id;
+    }
+
+    public function end(Lesson $lesson, Event $event): void
+    {
+        $lesson->endedAt = $event->at;
+        $this->roster->guestsLeave($lesson->class, $lesson->id);
+    }
+
+    public function reopen(Lesson $lesson): void
+    {
+        $lesson->endedAt = null;
+        $this->roster->guestsComeBack($lesson->class, $lesson->id);
+        $this->take($lesson);
+        $this->tasks->ask(WatchWork::WATCH, $lesson->id);
+        $this->tasks->ask(WatchWork::ASK_SERVICE, $lesson->id);
+    }
+}

@@ -1,0 +1,46 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FreshHuddle\App\Live\Command;
+
+use FreshHuddle\App\Database\Clock;
+use FreshHuddle\App\Lesson\Lesson;
+use FreshHuddle\App\Lesson\NowReader;
+use FreshHuddle\App\Lesson\Round\Round;
+use FreshHuddle\App\Live\EventStore;
+use FreshHuddle\App\Live\Presence\Ending;
+use FreshHuddle\Core\Live\Command;
+use FreshHuddle\Core\Live\Command\End;
+use FreshHuddle\Core\Live\Exception\CommandRefused;
+
+/**
+ * Ends a lesson and opens it again; where everybody was at the end is noted.
+ */
+final readonly class LessonEnd
+{
+    public function __construct(
+        private NowReader $now,
+        private EventStore $events,
+        private Ending $ending,
+        private Keeper $keeper,
+        private Clock $clock,
+    ) {
+    }
+
+    /**
+     * @return list<array<string, mixed>>
+     *
+     * @throws CommandRefused
+     */
+    public function end(Lesson $lesson, Round $now, Command $command, string $actor): array
+    {
+        $events = $command->decide($now->state()->state(), $this->clock->ms());
+        $is = [] === $events ? null : $this->now->of($lesson->id);
+        if (null !== $is && null === $is->endedAt) {
+            $this->events->append($lesson->id, $now->id, 'watch', $this->ending->signs($is));
+        }
+
+        return $this->keeper->keep($now, $events, $actor);
+    }
+}
