@@ -1084,7 +1084,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        /** Carries out a command of the running lesson, such as sending out or calling back */
+        /** Carries out a command of the running lesson, such as sending out or calling back. With `Prefer: return=minimal` */
         post: operations["lessonCommand"];
         delete?: never;
         options?: never;
@@ -5862,6 +5862,13 @@ export interface operations {
                 content: {
                     "application/json": components["schemas"]["LessonView"];
                 };
+            };
+            /** @description Done, and nothing to show */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
             };
             "4XX": components["responses"]["Problem"];
             default: components["responses"]["Problem"];
