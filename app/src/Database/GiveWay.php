@@ -14,28 +14,16 @@ use Doctrine\DBAL\Driver\Middleware\AbstractDriverMiddleware;
  * Where a process gives way to others (its niceness), the database's process that works for it does too: otherwise a
  * teacher's press would wait for the processor behind all that students save at the same moment.
  */
-final class GiveWay implements Middleware
+final readonly class GiveWay implements Middleware
 {
-    private int $niceness = 0;
-
-    /**
-     * From now on this process gives way, and so does the database for every connection it opens.
-     *
-     * @param int $niceness 0 to 19, 19 gives way to everybody
-     */
-    public function to(int $niceness): void
+    public function __construct(private Niceness $niceness)
     {
-        $this->niceness = $niceness;
-        pcntl_setpriority($niceness);
     }
 
     public function wrap(Driver $driver): Driver
     {
-        return new class($driver, fn (): int => $this->niceness) extends AbstractDriverMiddleware {
-            /**
-             * @param \Closure(): int $niceness
-             */
-            public function __construct(Driver $driver, private readonly \Closure $niceness)
+        return new class($driver, $this->niceness) extends AbstractDriverMiddleware {
+            public function __construct(Driver $driver, private readonly Niceness $niceness)
             {
                 parent::__construct($driver);
             }
@@ -43,7 +31,7 @@ final class GiveWay implements Middleware
             public function connect(#[\SensitiveParameter] array $params): Connection
             {
                 $connection = parent::connect($params);
-                $niceness = ($this->niceness)();
+                $niceness = $this->niceness->value();
                 if ($niceness > 0) {
                     try {
                         // The parent of what the server starts for us is the process that serves this connection.

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace FreshHuddle\App\Serve;
 
 use FreshHuddle\App\Database\ConnectionReader;
-use FreshHuddle\App\Database\GiveWay;
+use FreshHuddle\App\Database\Niceness;
 use FreshHuddle\App\Kernel;
 use Symfony\Component\Console\Attribute\AsCommand;
 use Symfony\Component\Console\Command\Command;
@@ -30,7 +30,7 @@ final class ServeCommand extends Command
     public function __construct(
         private readonly KernelInterface $kernel,
         private readonly ConnectionReader $database,
-        private readonly GiveWay $giveWay,
+        private readonly Niceness $niceness,
     ) {
         parent::__construct();
     }
@@ -120,7 +120,7 @@ final class ServeCommand extends Command
         }
         if (0 === $process) {
             mt_srand();
-            $this->giveWay->to($niceness);
+            $this->niceness->set($niceness);
             (new Process($kernel, $this->database))->serve($socket);
             exit(0);
         }

@@ -9,6 +9,7 @@ use Doctrine\ORM\EntityManagerInterface;
 use Doctrine\Persistence\ManagerRegistry;
 use FreshHuddle\App\Database\Clock;
 use FreshHuddle\App\Database\DatabaseAway;
+use FreshHuddle\App\Database\Niceness;
 use FreshHuddle\App\Http\LogLine;
 use FreshHuddle\App\Words\Words;
 use Psr\Log\LoggerInterface;
@@ -51,6 +52,7 @@ final class WorkCommand extends Command
         private readonly Words $words,
         private readonly Clock $clock,
         private readonly LoggerInterface $logger,
+        private readonly Niceness $niceness,
     ) {
         parent::__construct();
         foreach ($handlers as $handler) {
@@ -68,11 +70,21 @@ final class WorkCommand extends Command
             InputOption::VALUE_REQUIRED,
             'Exit after this many minutes; the supervisor starts a new worker.',
             '60',
+        )->addOption(
+            'niceness',
+            null,
+            InputOption::VALUE_REQUIRED,
+            'How far it gives way to other processes, 0 to 19.',
+            '0',
         );
     }
 
     protected function execute(InputInterface $input, OutputInterface $output): int
     {
+        $niceness = $input->getOption('niceness');
+        if (is_numeric($niceness) && $niceness > 0) {
+            $this->niceness->set((int) $niceness);
+        }
         $minutes = $input->getOption('minutes');
         $until = $this->clock->ms() + 60_000 * (is_numeric($minutes) ? (int) $minutes : 60);
         pcntl_async_signals(true);

@@ -7,6 +7,7 @@ namespace FreshHuddle\App\Tests\Worker;
 use Doctrine\ORM\EntityManagerInterface;
 use Doctrine\Persistence\ManagerRegistry;
 use FreshHuddle\App\Database\Clock;
+use FreshHuddle\App\Database\Niceness;
 use FreshHuddle\App\Live\RoundWork;
 use FreshHuddle\App\Tests\Support\AppTestCase;
 use FreshHuddle\App\Tests\Support\Json;
@@ -202,6 +203,7 @@ final class FailedTaskTest extends AppTestCase
             $this->service(Words::class),
             $this->service(Clock::class),
             new NullLogger(),
+            $this->service(Niceness::class),
         );
     }
 
