@@ -98,16 +98,6 @@ final readonly class EventStore
     }
 
     /**
-     * @return int the number of its last event; 0 where there is none
-     */
-    public function last(string $lessonId): int
-    {
-        $seq = $this->db->fetchOne('SELECT MAX(seq) FROM live_event WHERE lesson_id = ?', [$lessonId]);
-
-        return \is_int($seq) ? $seq : 0;
-    }
-
-    /**
      * Whether a prepared notice has been said already.
      *
      * @param int $since milliseconds since 1970

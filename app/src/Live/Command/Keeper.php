@@ -79,7 +79,7 @@ final readonly class Keeper
             $state = $state->with($event);
             $this->schedule->plan($round, $event, $state, $seq);
             $to = $event->addressees();
-            $messages[] = match (true) {
+            $messages[] = ['seq' => $seq] + match (true) {
                 [] !== $to || $event->kind->isQuiet() => ['to' => $to],
                 EventKind::NoticeSaid === $event->kind => [
                     'kind' => 'notice',
@@ -92,7 +92,6 @@ final readonly class Keeper
                 ) => ['kind' => 'refresh'],
                 default => [
                     'kind' => 'round',
-                    'seq' => $seq,
                     'round' => $round->id,
                     'moments' => Moments::of($state),
                 ],

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace FreshHuddle\App\Live\Command;
 
 use FreshHuddle\App\Lesson\Lesson;
-use FreshHuddle\App\Live\EventStore;
 use FreshHuddle\App\Stream\Audience;
 use FreshHuddle\App\Stream\Stream;
 use FreshHuddle\Core\Live\Command;
@@ -15,14 +14,12 @@ use FreshHuddle\Core\Live\Command;
  */
 final readonly class Telling
 {
-    public function __construct(
-        private Stream $stream,
-        private EventStore $events,
-    ) {
+    public function __construct(private Stream $stream)
+    {
     }
 
     /**
-     * @param list<array<string, mixed>> $done
+     * @param list<array<string, mixed>> $done messages, each with `seq`, the number of the event it comes from
      */
     public function tell(Lesson $lesson, array $done): void
     {
@@ -45,7 +42,7 @@ final readonly class Telling
         if ([] !== $done) {
             $this->stream->publish(
                 [Audience::staff($lesson->id)],
-                ['kind' => 'lesson', 'seq' => $this->events->last($lesson->id)],
+                ['kind' => 'lesson', 'seq' => max(0, ...array_filter(array_column($done, 'seq'), is_int(...)))],
             );
         }
     }
