@@ -26,7 +26,7 @@ export function useCommand(lessonId: string) {
     retryDelay: (times) => 300 * 2 ** times,
     // The command is answered first, and its lesson asked for then: when many press at once, nobody's press waits for
     // what others are to be shown.
-    onSuccess: () => queries.invalidateQueries({ queryKey: ['lesson', lessonId] }, { cancelRefetch: false }),
+    onSuccess: () => queries.invalidateQueries({ queryKey: ['lesson', lessonId] }),
     onError: (error, { command: asked }) =>
       isOtherLessonOn(error)
         ? askToLeave((leaving) => give.mutate({ key: freshKey(), command: { ...asked, leaving } }))
