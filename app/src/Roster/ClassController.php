@@ -9,6 +9,8 @@ use FreshHuddle\App\Http\Body\Body;
 use FreshHuddle\App\Http\File\Download;
 use FreshHuddle\App\Http\OpenApi\FileTypes;
 use FreshHuddle\App\Roster\Column\FillColumn;
+use FreshHuddle\App\Roster\Export\ClassExport;
+use FreshHuddle\App\Roster\Export\OneRosterPackage;
 use FreshHuddle\App\Roster\Import\ClassImport;
 use FreshHuddle\App\Roster\Import\ImportRequest;
 use FreshHuddle\App\Roster\Import\ImportView;
@@ -42,6 +44,7 @@ final readonly class ClassController
         private Wishes $wishes,
         private ClassImport $import,
         private ClassExport $export,
+        private OneRosterPackage $oneRoster,
         private ClassAccess $classAccess,
         private Words $words,
     ) {
@@ -146,7 +149,7 @@ final readonly class ClassController
             'csv' => new Download($this->export->csv($class), $class->name.'.csv', 'text/csv; charset=UTF-8'),
             'json' => new Download($this->export->json($class), $class->name.'.json', 'application/json'),
             default => new Download(
-                $this->export->oneRoster($class),
+                $this->oneRoster->of($class),
                 $class->name.' OneRoster.zip',
                 'application/zip',
             ),
