@@ -33,14 +33,7 @@ final readonly class PastedLinks
      */
     public static function read(string $text, array $groups, array $taken): array
     {
-        $text = mb_scrub($text, 'UTF-8');
-        $lines = [];
-        $split = preg_split('/\R/u', $text);
-        foreach (false === $split ? [] : $split as $i => $line) {
-            if ('' !== trim($line)) {
-                $lines[$i + 1] = trim($line);
-            }
-        }
+        $lines = self::lines($text);
         $byName = self::byName($groups);
         $free = $groups;
         $read = $words = [];
@@ -98,6 +91,22 @@ final readonly class PastedLinks
         }
 
         return $plan;
+    }
+
+    /**
+     * @return array<int, string> what has something in it, by the number of the line, from 1
+     */
+    private static function lines(string $text): array
+    {
+        $lines = [];
+        $split = preg_split('/\R/u', mb_scrub($text, 'UTF-8'));
+        foreach (false === $split ? [] : $split as $i => $line) {
+            if ('' !== trim($line)) {
+                $lines[$i + 1] = trim($line);
+            }
+        }
+
+        return $lines;
     }
 
     /**

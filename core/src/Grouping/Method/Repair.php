@@ -63,22 +63,8 @@ final readonly class Repair implements Method
                     conflicts: $conflicts,
                 );
         }
-        $groups = array_fill(0, \count($disturbance->current), []);
-        foreach ($disturbance->current as $g => $group) {
-            // whoever stays keeps the place in the row
-            foreach ($group as $id) {
-                if (isset($here[$id]) && $groupOf[$setting->index[$id]] === $g) {
-                    $groups[$g][] = $setting->index[$id];
-                }
-            }
-        }
-        foreach ($groupOf as $i => $g) {
-            if ($start[$i] !== $g) {
-                $groups[$g][] = $i;
-            }
-        }
         $result = (new Report($problem, $setting))->found(
-            [$groups],
+            [self::rows($disturbance->current, $setting->index, $start, $groupOf)],
             $search->looksAtAll(),
             array_fill(0, \count($problem->goals), 0.0),
         );
@@ -96,6 +82,35 @@ final readonly class Repair implements Method
                 $groupOf,
             ),
         );
+    }
+
+    /**
+     * Whoever stays keeps the place in the row; whoever comes sits down at its end.
+     *
+     * @param list<list<string>> $current who sat where
+     * @param array<string, int> $index   of those who are here
+     * @param array<int, int>    $start   the group each had, -1: none
+     * @param array<int, int>    $groupOf the group each has
+     *
+     * @return list<list<int>>
+     */
+    private static function rows(array $current, array $index, array $start, array $groupOf): array
+    {
+        $groups = array_fill(0, \count($current), []);
+        foreach ($current as $g => $group) {
+            foreach ($group as $id) {
+                if (isset($index[$id]) && $groupOf[$index[$id]] === $g) {
+                    $groups[$g][] = $index[$id];
+                }
+            }
+        }
+        foreach ($groupOf as $i => $g) {
+            if ($start[$i] !== $g) {
+                $groups[$g][] = $i;
+            }
+        }
+
+        return array_values($groups);
     }
 
     /**

@@ -201,21 +201,8 @@ final class MarkdownFile
             }
             $text[] = self::unescaped($row);
         }
-        $byText = [];
-        foreach ($heads as $head) {
-            $byText[mb_strtolower($head->text)] ??= $head->id;
-            $byText["#{$head->id}"] = $head->id;
-        }
-        $list = array_map(
-            fn (array $item): BlockItem => new BlockItem(
-                '' === $item['id'] ? $this->id('i') : $item['id'],
-                $item['text'],
-                $byText[$item['under']] ?? ($byText[mb_strtolower($item['under'])] ?? ''),
-            ),
-            $items,
-        );
         $settings = new BlockSettings(
-            $list,
+            $this->items($items, $heads),
             $heads,
             implode("\n", $passage),
             $address,
@@ -228,6 +215,30 @@ final class MarkdownFile
         );
 
         return new Block($id ?? $this->id('b'), $kind, implode("\n", $text), $settings);
+    }
+
+    /**
+     * @param list<array{text: string, id: string, under: string}> $items under: the text of a heading, or “#” and its id
+     * @param list<BlockItem>                                      $heads
+     *
+     * @return list<BlockItem>
+     */
+    private function items(array $items, array $heads): array
+    {
+        $byText = [];
+        foreach ($heads as $head) {
+            $byText[mb_strtolower($head->text)] ??= $head->id;
+            $byText["#{$head->id}"] = $head->id;
+        }
+
+        return array_map(
+            fn (array $item): BlockItem => new BlockItem(
+                '' === $item['id'] ? $this->id('i') : $item['id'],
+                $item['text'],
+                $byText[$item['under']] ?? ($byText[mb_strtolower($item['under'])] ?? ''),
+            ),
+            $items,
+        );
     }
 
     /**

@@ -171,60 +171,79 @@ final readonly class SetUpList
                 }
                 continue;
             }
-            if ($is->name !== $room->name && !$is->named) {
-                $steps[] = new SetUpStep(
-                    StepKind::RenameRoom,
-                    $group,
-                    $is->id,
-                    new Message('ready.set_up.rename_room', ['room' => $is->name, 'name' => $room->name]),
-                    new Message('ready.set_up.because.renamed'),
-                );
-            }
-            $in = array_values(array_diff($room->people, $is->people));
-            $out = array_values(array_diff($is->people, $room->people));
-            if ([] !== $in || [] !== $out) {
-                $says =
-                    [] === $out
-                        ? 'ready.set_up.give_access'
-                        : ([] === $in
-                            ? 'ready.set_up.take_access'
-                            : 'ready.set_up.change_access');
-                $name = static fn (string $id): string => $wanted->names[$id] ?? '?';
-                $steps[] = new SetUpStep(
-                    StepKind::ChangeMembers,
-                    $group,
-                    $is->id,
-                    new Message($says, [
-                        'room' => $is->name,
-                        'in' => Said::some(array_map($name, $in)),
-                        'out' => Said::some(array_map($name, $out)),
-                    ]),
-                    new Message('ready.set_up.because.members'),
-                );
-            }
+            array_push($steps, ...self::changes($room, $is, $group, $wanted->names));
         }
-        foreach ($has as $room) {
-            $steps[] = new SetUpStep(
-                StepKind::RetireRoom,
-                MainSession::PLACE === $room->place ? null : $room->place,
-                $room->id,
-                new Message('ready.set_up.retire_room', ['room' => $room->name]),
-                new Message('ready.set_up.because.table_gone'),
-                loses: match (true) {
-                    !$room->known => new Message('ready.set_up.loses.unknown'),
-                    [] !== $room->inside => new Message('ready.set_up.loses.people', [
-                        'names' => $room->inside,
-                        'count' => \count($room->inside),
-                    ]),
-                    $room->recordings > 0 => new Message('ready.set_up.loses.recordings', [
-                        'count' => $room->recordings,
-                    ]),
-                    default => null,
-                },
-            );
-        }
+        array_push($steps, ...array_map(self::retired(...), array_values($has)));
 
         return $steps;
+    }
+
+    /**
+     * What is not as wanted of a room that is there.
+     *
+     * @param array<array-key, string> $names of students, by id
+     *
+     * @return list<SetUpStep>
+     */
+    private static function changes(WantedRoom $room, RoomThere $is, ?string $group, array $names): array
+    {
+        $steps = [];
+        if ($is->name !== $room->name && !$is->named) {
+            $steps[] = new SetUpStep(
+                StepKind::RenameRoom,
+                $group,
+                $is->id,
+                new Message('ready.set_up.rename_room', ['room' => $is->name, 'name' => $room->name]),
+                new Message('ready.set_up.because.renamed'),
+            );
+        }
+        $in = array_values(array_diff($room->people, $is->people));
+        $out = array_values(array_diff($is->people, $room->people));
+        if ([] === $in && [] === $out) {
+            return $steps;
+        }
+        $says = match (true) {
+            [] === $out => 'ready.set_up.give_access',
+            [] === $in => 'ready.set_up.take_access',
+            default => 'ready.set_up.change_access',
+        };
+        $name = static fn (string $id): string => $names[$id] ?? '?';
+        $who = [
+            'room' => $is->name,
+            'in' => Said::some(array_map($name, $in)),
+            'out' => Said::some(array_map($name, $out)),
+        ];
+        $steps[] = new SetUpStep(
+            StepKind::ChangeMembers,
+            $group,
+            $is->id,
+            new Message($says, $who),
+            new Message('ready.set_up.because.members'),
+        );
+
+        return $steps;
+    }
+
+    private static function retired(RoomThere $room): SetUpStep
+    {
+        return new SetUpStep(
+            StepKind::RetireRoom,
+            MainSession::PLACE === $room->place ? null : $room->place,
+            $room->id,
+            new Message('ready.set_up.retire_room', ['room' => $room->name]),
+            new Message('ready.set_up.because.table_gone'),
+            loses: match (true) {
+                !$room->known => new Message('ready.set_up.loses.unknown'),
+                [] !== $room->inside => new Message('ready.set_up.loses.people', [
+                    'names' => $room->inside,
+                    'count' => \count($room->inside),
+                ]),
+                $room->recordings > 0 => new Message('ready.set_up.loses.recordings', [
+                    'count' => $room->recordings,
+                ]),
+                default => null,
+            },
+        );
     }
 
     /**
