@@ -14,6 +14,8 @@ use FreshHuddle\App\Lesson\MakeLesson;
 use FreshHuddle\App\Lesson\Order\MakeCurrent;
 use FreshHuddle\App\Live\Command\GiveCommand;
 use FreshHuddle\App\Live\Command\LiveLesson;
+use FreshHuddle\App\Live\Desk\LessonDesk;
+use FreshHuddle\App\Live\Desk\LessonView;
 use FreshHuddle\App\Roster\ClassAccess;
 use FreshHuddle\App\Roster\Staff\ForAssistants;
 use FreshHuddle\Core\Message;

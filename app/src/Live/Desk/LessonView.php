@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace FreshHuddle\App\Live;
+namespace FreshHuddle\App\Live\Desk;
 
 use FreshHuddle\App\Grouping\Floor\FloorView;
 use FreshHuddle\App\Grouping\History\OtherUse;

@@ -1,0 +1,66 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FreshHuddle\App\Live\Desk;
+
+use FreshHuddle\App\Lesson\Lesson;
+use FreshHuddle\App\Lesson\Order\RunningOrderView;
+use FreshHuddle\App\Lesson\Round\Round;
+use FreshHuddle\App\Materials\HandOut\Copy\CopySummary;
+use FreshHuddle\App\Materials\HandOut\Plan\RowView;
+use FreshHuddle\App\Rooms\RoomView;
+use FreshHuddle\App\Roster\StudentView;
+use FreshHuddle\Core\Grouping\Floor;
+use FreshHuddle\Core\Lesson\Phase;
+use FreshHuddle\Core\Live\Moving\Moves;
+use FreshHuddle\Core\Live\Whereabouts;
+
+/**
+ * A lesson at one moment: what all panels of its page begin with.
+ */
+final readonly class LessonMoment
+{
+    /**
+     * @param int                        $now       milliseconds since 1970
+     * @param Round                      $round     the round that was asked for
+     * @param Round                      $roundNow  the round the lesson is in or comes to next
+     * @param bool                       $isOver    of a lesson that is over the runs are shown, and nothing of what its
+     *                                              groups have become since
+     * @param list<StudentView>          $everybody the class list
+     * @param list<StudentView>          $students  who takes part, or took part
+     * @param Floor                      $floor     of the round that was asked for
+     * @param array<string, Whereabouts> $where     by student
+     * @param Moves                      $moves     of the round that is now
+     * @param list<RoomView>             $rooms
+     * @param list<RowView>              $rows
+     * @param list<CopySummary>          $copies
+     */
+    public function __construct(
+        public Lesson $lesson,
+        public int $now,
+        public Round $round,
+        public Round $roundNow,
+        public bool $isOver,
+        public array $everybody,
+        public array $students,
+        public Floor $floor,
+        public array $where,
+        public Moves $moves,
+        public array $rooms,
+        public array $rows,
+        public array $copies,
+        public RunningOrderView $order,
+    ) {
+    }
+
+    public function phase(): Phase
+    {
+        return $this->round->state()->phase($this->now);
+    }
+
+    public function isOutNow(): bool
+    {
+        return $this->roundNow->state()->phase($this->now)->isUnderWay();
+    }
+}
