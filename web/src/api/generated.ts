@@ -708,7 +708,7 @@ export interface paths {
         get?: never;
         put?: never;
         /** Splits the class into groups at random, evenly or by an attribute */
-        post: operations["groupingDeal"];
+        post: operations["proposalDeal"];
         delete?: never;
         options?: never;
         head?: never;
@@ -725,7 +725,7 @@ export interface paths {
         get?: never;
         put?: never;
         /** Makes one change to the groups, such as moving a student */
-        post: operations["groupingEdit"];
+        post: operations["floorEdit"];
         delete?: never;
         options?: never;
         head?: never;
@@ -759,7 +759,7 @@ export interface paths {
         get?: never;
         put?: never;
         /** Says how well groups meet the goals and rules */
-        post: operations["groupingJudge"];
+        post: operations["proposalJudge"];
         delete?: never;
         options?: never;
         head?: never;
@@ -776,7 +776,7 @@ export interface paths {
         get?: never;
         put?: never;
         /** Previews the groups a method would make. Nothing is changed */
-        post: operations["groupingPropose"];
+        post: operations["proposalPropose"];
         delete?: never;
         options?: never;
         head?: never;
@@ -793,7 +793,7 @@ export interface paths {
         get?: never;
         put?: never;
         /** Redoes the change that was undone last */
-        post: operations["groupingRedo"];
+        post: operations["floorRedo"];
         delete?: never;
         options?: never;
         head?: never;
@@ -810,7 +810,7 @@ export interface paths {
         get?: never;
         put?: never;
         /** Suggests the fewest changes that make the groups work with who is here now. Nothing is changed */
-        post: operations["groupingRepair"];
+        post: operations["proposalRepair"];
         delete?: never;
         options?: never;
         head?: never;
@@ -844,7 +844,7 @@ export interface paths {
         get?: never;
         put?: never;
         /** Gives roles to the members of all groups */
-        post: operations["groupingRoles"];
+        post: operations["proposalRoles"];
         delete?: never;
         options?: never;
         head?: never;
@@ -861,9 +861,9 @@ export interface paths {
         get?: never;
         put?: never;
         /** Lets students choose their group themselves */
-        post: operations["groupingOpenSignUp"];
+        post: operations["signUpDeskOpen"];
         /** Closes the sign-up and gives a seat to everyone without one */
-        delete: operations["groupingCloseSignUp"];
+        delete: operations["signUpDeskClose"];
         options?: never;
         head?: never;
         patch?: never;
@@ -879,7 +879,7 @@ export interface paths {
         get?: never;
         put?: never;
         /** Uses previewed groups, for one round or several */
-        post: operations["groupingTake"];
+        post: operations["proposalTake"];
         delete?: never;
         options?: never;
         head?: never;
@@ -896,7 +896,7 @@ export interface paths {
         get?: never;
         put?: never;
         /** Undoes the last change to the groups */
-        post: operations["groupingUndo"];
+        post: operations["floorUndo"];
         delete?: never;
         options?: never;
         head?: never;
@@ -913,7 +913,7 @@ export interface paths {
         get?: never;
         put?: never;
         /** Saves the groups as they are as a version */
-        post: operations["groupingKeepVariant"];
+        post: operations["variantKeep"];
         delete?: never;
         options?: never;
         head?: never;
@@ -931,7 +931,7 @@ export interface paths {
         put?: never;
         post?: never;
         /** Deletes a saved version */
-        delete: operations["groupingDropVariant"];
+        delete: operations["variantDrop"];
         options?: never;
         head?: never;
         patch?: never;
@@ -947,7 +947,7 @@ export interface paths {
         get?: never;
         put?: never;
         /** Brings a saved version back as the groups */
-        post: operations["groupingRestoreVariant"];
+        post: operations["variantRestore"];
         delete?: never;
         options?: never;
         head?: never;
@@ -964,7 +964,7 @@ export interface paths {
         get?: never;
         put?: never;
         /** Says why a student sits where they sit, and what a move would mean */
-        post: operations["groupingWhy"];
+        post: operations["proposalWhy"];
         delete?: never;
         options?: never;
         head?: never;
@@ -5198,7 +5198,7 @@ export interface operations {
             default: components["responses"]["Problem"];
         };
     };
-    groupingDeal: {
+    proposalDeal: {
         parameters: {
             query?: never;
             header?: never;
@@ -5226,7 +5226,7 @@ export interface operations {
             default: components["responses"]["Problem"];
         };
     };
-    groupingEdit: {
+    floorEdit: {
         parameters: {
             query?: never;
             header?: never;
@@ -5281,7 +5281,7 @@ export interface operations {
             default: components["responses"]["Problem"];
         };
     };
-    groupingJudge: {
+    proposalJudge: {
         parameters: {
             query?: never;
             header?: never;
@@ -5309,7 +5309,7 @@ export interface operations {
             default: components["responses"]["Problem"];
         };
     };
-    groupingPropose: {
+    proposalPropose: {
         parameters: {
             query?: never;
             header?: never;
@@ -5337,7 +5337,7 @@ export interface operations {
             default: components["responses"]["Problem"];
         };
     };
-    groupingRedo: {
+    floorRedo: {
         parameters: {
             query?: never;
             header?: never;
@@ -5365,7 +5365,7 @@ export interface operations {
             default: components["responses"]["Problem"];
         };
     };
-    groupingRepair: {
+    proposalRepair: {
         parameters: {
             query?: never;
             header?: never;
@@ -5411,7 +5411,7 @@ export interface operations {
             default: components["responses"]["Problem"];
         };
     };
-    groupingRoles: {
+    proposalRoles: {
         parameters: {
             query?: never;
             header?: never;
@@ -5439,7 +5439,7 @@ export interface operations {
             default: components["responses"]["Problem"];
         };
     };
-    groupingOpenSignUp: {
+    signUpDeskOpen: {
         parameters: {
             query?: never;
             header?: never;
@@ -5467,7 +5467,7 @@ export interface operations {
             default: components["responses"]["Problem"];
         };
     };
-    groupingCloseSignUp: {
+    signUpDeskClose: {
         parameters: {
             query?: never;
             header?: never;
@@ -5491,7 +5491,7 @@ export interface operations {
             default: components["responses"]["Problem"];
         };
     };
-    groupingTake: {
+    proposalTake: {
         parameters: {
             query?: never;
             header?: never;
@@ -5519,7 +5519,7 @@ export interface operations {
             default: components["responses"]["Problem"];
         };
     };
-    groupingUndo: {
+    floorUndo: {
         parameters: {
             query?: never;
             header?: never;
@@ -5547,7 +5547,7 @@ export interface operations {
             default: components["responses"]["Problem"];
         };
     };
-    groupingKeepVariant: {
+    variantKeep: {
         parameters: {
             query?: never;
             header?: never;
@@ -5575,7 +5575,7 @@ export interface operations {
             default: components["responses"]["Problem"];
         };
     };
-    groupingDropVariant: {
+    variantDrop: {
         parameters: {
             query?: never;
             header?: never;
@@ -5598,7 +5598,7 @@ export interface operations {
             default: components["responses"]["Problem"];
         };
     };
-    groupingRestoreVariant: {
+    variantRestore: {
         parameters: {
             query?: never;
             header?: never;
@@ -5621,7 +5621,7 @@ export interface operations {
             default: components["responses"]["Problem"];
         };
     };
-    groupingWhy: {
+    proposalWhy: {
         parameters: {
             query?: never;
             header?: never;

@@ -82,7 +82,7 @@ final readonly class OneRosterPackage
     }
 
     /**
-     * @return array{users: array<string, string>, roles: array<string, string>, enrollments: array<string, string>}
+     * @return array<string, array<string, string>> a row of each file that is about students, by column
      */
     private static function student(StudentView $student, string $class, string $org): array
     {
