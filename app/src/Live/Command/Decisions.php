@@ -90,7 +90,8 @@ final readonly class Decisions
             $begun = new Event(EventKind::SegmentBegun, $this->clock->ms(), ['segment' => $round->segment->id]);
             array_push($messages, ...$this->keeper->keep($round, [$begun], $actor));
         }
-        array_push($messages, ...$this->keeper->apply($round, $this->commands->make($request, $round, $actor), $actor, $cameFrom));
+        $command = $this->commands->make($request, $round, $actor);
+        array_push($messages, ...$this->keeper->apply($round, $command, $actor, $cameFrom));
 
         return $messages;
     }
