@@ -218,7 +218,9 @@ final class MarkdownFile
     }
 
     /**
-     * @param list<array{text: string, id: string, under: string}> $items under: the text of a heading, or “#” and its id
+     * Under: the text of a heading, or “#” and its id.
+     *
+     * @param list<array{text: string, id: string, under: string}> $items
      * @param list<BlockItem>                                      $heads
      *
      * @return list<BlockItem>
