@@ -29,6 +29,8 @@ return (new PhpCsFixer\Config())
             'scope' => 'namespaced',
             'strict' => true,
         ],
+        // A long description goes on under its tag, not in a narrow column at the far right.
+        'phpdoc_align' => false,
         'phpdoc_to_comment' => false,
         'single_line_throw' => false,
         'php_unit_method_casing' => ['case' => 'snake_case'],

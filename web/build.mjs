@@ -1,5 +1,6 @@
-// Builds the pages: node web/build.mjs [LANGUAGE...] Without arguments: in every language that has a catalogue
-// (web/messages/*.json). Each language has its own build: English in web/dist, French in web/dist-fr.
+// Builds the pages: node web/build.mjs [LANGUAGE...]
+// Without arguments: in every language that has a catalogue (web/messages/*.json). Each language has its own build:
+// English in web/dist, French in web/dist-fr.
 import { execFileSync } from 'node:child_process';
 import { readdirSync } from 'node:fs';
 import { join } from 'node:path';

@@ -1,4 +1,5 @@
-// Compiles a catalogue of ICU messages into functions: node web/messages/compile.mjs [LANGUAGE] Paraglide compiles each
+// Compiles a catalogue of ICU messages into functions: node web/messages/compile.mjs [LANGUAGE]
+// Paraglide compiles each
 // message. We write each into its own file, so that a sentence is bundled with the pages that show it, and leave out
 // Paraglide's language detection: each language has its own build.
 import { compileProject } from '@inlang/paraglide-js';

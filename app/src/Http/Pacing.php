@@ -49,7 +49,8 @@ final readonly class Pacing
         if (!$event->isMainRequest() || !str_starts_with($request->getPathInfo(), self::STUDENTS)) {
             return;
         }
-        $pace = $this->pace(QueueTime::waited($request));
+        $waited = QueueTime::waited($request);
+        $pace = max($this->pace($waited), $waited > Pace::LONGEST_WAIT ? Pace::LONGEST_WAIT : 0);
         if ($pace > 0) {
             $event->getResponse()->headers->set(self::HEADER, (string) $pace);
         }

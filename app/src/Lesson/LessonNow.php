@@ -17,9 +17,8 @@ final readonly class LessonNow
     /**
      * @param SegmentKind|null $kind         of the segment it is in; null before it has begun
      * @param int|null         $since        since when it is in it; milliseconds since 1970
-     * @param string|null      $roundId      the round it is in, or else the last one that was sent out; before it has
-     *                                       begun the
-     *                                       first
+     * @param string|null      $roundId the round it is in, or else the last one that was sent out; before it has begun
+     *     the first
      * @param string|null      $groupingId   of that round
      * @param Moments|null     $moments      of that round
      * @param string           $instructions of the segment it is in; before it has begun those of the round
@@ -28,8 +27,7 @@ final readonly class LessonNow
      * @param int|null         $watchedAt    when staff last looked at it; milliseconds since 1970
      * @param LessonTime       $time         when it is on
      * @param int|null         $position     of the segment it is in, from 0; null before it has begun
-     * @param string|null      $runId        the last run of the round that was not taken back; null: it was never sent
-     *                                       out
+     * @param string|null      $runId the last run of the round that was not taken back; null: it was never sent out
      */
     public function __construct(
         public string $lessonId,

@@ -218,7 +218,7 @@ final readonly class LiveChange
 
     /**
      * @return array{list<string>, list<string>} ids of the groups that changed, and of everybody in them before or
-     *                                           after
+     *     after
      */
     private static function concerned(Floor $before, Floor $after): array
     {

@@ -10,8 +10,7 @@ namespace FreshHuddle\App\Print;
 final readonly class PlanTable
 {
     /**
-     * @param list<array{seat: int, name: string, note: string}> $tags  who sits there; `note`: what their number
-     *                                                                  carries
+     * @param list<array{seat: int, name: string, note: string}> $tags who sits there; `note`: what their number carries
      * @param list<string>                                       $lines what the table gets
      */
     public function __construct(

@@ -81,7 +81,7 @@ final readonly class RoomReader
      * Where the rooms of a class come from.
      *
      * @return array<string, SourceKind> by place: `main`, or the id of a group or a side room; under '' where new ones
-     *                                   come from
+     *     come from
      */
     public function sources(string $classId): array
     {

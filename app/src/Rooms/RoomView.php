@@ -19,7 +19,7 @@ final readonly class RoomView
      * @param string|null $failure   why not, where it failed or is tried again
      * @param string|null $link      the one address everybody goes in by, where there is one
      * @param bool|null   $mayRecord whether students may record in it; null, as in the two below: as in the class's
-     *                               rooms
+     *     rooms
      * @param int|null    $triedAt   when a teacher said that this was it. Milliseconds since 1970
      * @param int|null    $missedAt  when the meeting service no longer knew it. Milliseconds since 1970
      * @param int|null    $openedAt  when whoever opens it said it was open. Milliseconds since 1970

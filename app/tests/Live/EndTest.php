@@ -193,8 +193,7 @@ final class EndTest extends AppTestCase
 
     /**
      * @return array{Json, string, string, string} a lesson whose round is done, a student who was there, one who was
-     *                                             not, and
-     *                                             the device of the first
+     *     not, and the device of the first
      */
     private function held(): array
     {

@@ -147,8 +147,7 @@ final class FinishedLessonTest extends AppTestCase
 
     /**
      * @return array{Json, Json, string, string} a lesson that is over, the next with the same groups, a student of the
-     *                                           first
-     *                                           group and their device
+     *     first group and their device
      */
     private function finishedAndNext(): array
     {

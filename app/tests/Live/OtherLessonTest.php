@@ -213,8 +213,7 @@ final class OtherLessonTest extends AppTestCase
 
     /**
      * @return array{Json, Json, string} a lesson whose groups are out, another of the class that is ready, and the
-     *                                   device of
-     *                                   a student
+     *     device of a student
      */
     private function twoLessons(): array
     {

@@ -226,8 +226,7 @@ final class SlotsTest extends AppTestCase
 
     /**
      * @return iterable<string, array{string, string, string, string}> the slot, what Ada does, what Ben does without
-     *                                                                 having
-     *                                                                 heard of it, and what then stands there
+     *     having heard of it, and what then stands there
      */
     public static function values(): iterable
     {

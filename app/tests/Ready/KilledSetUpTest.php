@@ -143,7 +143,7 @@ final class KilledSetUpTest extends AppTestCase
 
     /**
      * @return array{Json, list<string>} a lesson whose set-up list somebody has had carried out, and where its letters
-     *                                   go
+     *     go
      */
     private function begun(): array
     {

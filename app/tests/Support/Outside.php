@@ -67,7 +67,7 @@ final class Outside
 
     /**
      * @return list<array{subject: string, text: string, html: string, messageId: string}> what is in a mailbox, the
-     *                                                                                     latest first
+     *     latest first
      */
     public static function mail(string $to): array
     {

@@ -767,7 +767,7 @@ final class AtOnceTest extends TestCase
 
     /**
      * @return array{Json, list<string>} a lesson whose class sits in groups, with an original; and the ids of its
-     *                                   students
+     *     students
      */
     private function lesson(int $students, int $groups): array
     {

@@ -10,8 +10,7 @@ namespace FreshHuddle\Core\Grouping;
 final readonly class Group
 {
     /**
-     * @param string       $id       stays the same when the group is dealt again, so that its room and its copy stay
-     *                               its own
+     * @param string       $id stays the same when the group is dealt again, so that its room and its copy stay its own
      * @param list<string> $students ids, seat 1 first
      * @param int          $mark     which colour and sign are the group's, from 0; no two groups of a floor share one
      */

@@ -71,8 +71,7 @@ final readonly class Placement
     /**
      * @param list<list<string>> $groups  ids, a list a table
      * @param bool               $inOrder seats are numbered in the order of the lists; otherwise who stays sits first,
-     *                                    in the
-     *                                    order they sat
+     *     in the order they sat
      */
     public function floor(array $groups, bool $inOrder = false): Floor
     {

@@ -18,14 +18,13 @@ final readonly class Problem
      * @param int                      $rounds      1 or more: so many groupings in sequence
      * @param list<Rule>               $rules       hold in every round
      * @param list<Goal>               $goals
-     * @param list<list<list<string>>> $history     groupings used before, the latest last; ids that are not in
-     *                                              `students` are
-     *                                              passed over
+     * @param list<list<list<string>>> $history groupings used before, the latest last; ids that are not in `students`
+     *     are passed over
      * @param int                      $timeLimitMs how long the search may take
      * @param list<string>             $topics      for the jigsaw
      * @param Disturbance|null         $disturbance for repair
-     * @param list<list<string>>       $within      for split: groups that are there, of whom nobody leaves theirs; each
-     *                                              id at most once
+     * @param list<list<string>>       $within for split: groups that are there, of whom nobody leaves theirs; each id
+     *     at most once
      */
     public function __construct(
         public array $students,

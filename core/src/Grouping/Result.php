@@ -18,8 +18,8 @@ final readonly class Result
      * @param int                      $repeats   how often a pair meets that has met before in these rounds
      * @param list<Conflict>           $conflicts
      * @param list<Move>               $moves     for repair: who changes groups
-     * @param list<list<string>>       $topics    for the jigsaw: the topic of each group, a list a round; '' for a home
-     *                                            group
+     * @param list<list<string>>       $topics for the jigsaw: the topic of each group, a list a round; '' for a home
+     *     group
      * @param array<int, list<string>> $lacking   for the jigsaw: number of a home group => topics nobody there has
      */
     public function __construct(

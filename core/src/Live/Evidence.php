@@ -15,8 +15,7 @@ final readonly class Evidence
 
     /**
      * @param string|null $servicePlace where the meeting service last saw the student come in: `main` or a group's id;
-     *                                  null
-     *                                  after it saw them go
+     *     null after it saw them go
      * @param int|null    $serviceAt    when it saw that
      * @param string|null $linkPlace    whose room link was followed last
      * @param int|null    $linkAt       when

@@ -17,10 +17,10 @@ final readonly class Block
     public const ID = '/^[a-z0-9-]{1,40}$/D';
 
     /**
-     * @param string             $id       stays the same while the block is edited, so that answers stay with their
-     *                                     slot: 1 to 40 of a-z, 0-9, -
-     * @param string             $text     the text, the words of a link, or the slot's prompt; '' while it is not
-     *                                     written yet
+     * @param string             $id stays the same while the block is edited, so that answers stay with their slot: 1
+     *     to 40 of a-z, 0-9, -
+     * @param string             $text the text, the words of a link, or the slot's prompt; '' while it is not written
+     *     yet
      * @param list<BlockVariant> $variants where it says something else in a variant
      *
      * @throws UnusableOriginal

@@ -13,7 +13,7 @@ final readonly class CopyUpdate
     /**
      * @param list<Page>                                    $pages   of the copy, afterwards
      * @param list<array{change: CopyChange, what: string}> $changes what is done, in the order of the pages; `what`:
-     *                                                               the page's title or the block's text
+     *     the page's title or the block's text
      */
     private function __construct(public array $pages, public array $changes)
     {

@@ -12,13 +12,12 @@ final readonly class HandOutRow
     /**
      * @param HandOutWay                                             $way       of groups of which nothing else is said
      * @param array<string, array{way: HandOutWay, variant: string}> $cells     by group's id
-     * @param string                                                 $variant   of groups of which nothing else is said;
-     *                                                                          '' for the plain form
+     * @param string                                                 $variant of groups of which nothing else is said;
+     *     '' for the plain form
      * @param string|null                                            $opensWith the segment it opens with, in which
-     *                                                                          everybody works alone;
-     *                                                                          null: it opens with its round
-     * @param VariantsBy|null                                        $by        goes before the variant of a group,
-     *                                                                          where it says something
+     *     everybody works alone; null: it opens with its round
+     * @param VariantsBy|null                                        $by goes before the variant of a group, where it
+     *     says something
      */
     public function __construct(
         public string $original,
@@ -43,8 +42,7 @@ final readonly class HandOutRow
      * variant.
      *
      * @param array<string, list<string>>                       $groups members by group's id, in order
-     * @param array<string, array<array-key, int|float|string>> $said   what the class list says, by student and
-     *                                                                  attribute
+     * @param array<string, array<array-key, int|float|string>> $said what the class list says, by student and attribute
      *
      * @return list<CopyDue>
      *

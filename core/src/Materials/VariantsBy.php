@@ -11,9 +11,8 @@ final readonly class VariantsBy
 {
     /**
      * @param string                   $attribute what is asked of each student
-     * @param array<array-key, string> $variants  a variant's id by a value of it, as text; '' for the plain form. A
-     *                                            value that
-     *                                            is not among them says nothing
+     * @param array<array-key, string> $variants a variant's id by a value of it, as text; '' for the plain form. A
+     *     value that is not among them says nothing
      */
     public function __construct(public string $attribute, public array $variants)
     {
@@ -24,8 +23,7 @@ final readonly class VariantsBy
      * sheet that is too easy for some is of no use to them.
      *
      * @param list<string>                                      $students ids
-     * @param array<string, array<array-key, int|float|string>> $said     what the class list says, by student and
-     *                                                                    attribute
+     * @param array<string, array<array-key, int|float|string>> $said what the class list says, by student and attribute
      *
      * @return string|null its id; null where nothing is said of it, or not the same of all
      *

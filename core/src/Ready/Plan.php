@@ -26,9 +26,8 @@ final readonly class Plan
      * @param string                        $openedBy      the role of whoever opens rooms; '' where nobody has to
      * @param int                           $mayDiffer     by how many the sizes of groups may differ
      * @param list<Message>                 $broken        rules that the floor breaks, in words
-     * @param list<string>|null             $unused        ids of students whose pass has never been used; null where
-     *                                                     nobody has used any, and once
-     *                                                     the class has worked in groups
+     * @param list<string>|null             $unused ids of students whose pass has never been used; null where nobody
+     *     has used any, and once the class has worked in groups
      * @param Message|null                  $setUp         what carrying out the set-up list does; null: nothing
      * @param bool                          $settingUp     it is being carried out
      * @param list<PlannedPost>             $posts         those that are in the course portal
@@ -37,8 +36,8 @@ final readonly class Plan
      * @param bool                          $cannotReadYet these students have to hear what to do
      * @param int                           $standingLinks for so many groups there are links that stay with the class
      * @param bool                          $talkOnly      no worksheet is meant
-     * @param string|null                   $mixedBy       what groups are mixed by in one press; null: they are made at
-     *                                                     random
+     * @param string|null                   $mixedBy what groups are mixed by in one press; null: they are made at
+     *     random
      * @param list<string>                  $returned      names of students whose letter came back
      */
     public function __construct(

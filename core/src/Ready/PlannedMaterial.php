@@ -13,8 +13,8 @@ final readonly class PlannedMaterial
      * @param int                           $version    as it is now
      * @param string|null                   $unfinished why it cannot be copied yet
      * @param list<string>                  $variants   the names of its forms, beside the plain one
-     * @param array<array-key, string|null> $gets       the form each group gets, by group's id; '' for the plain one,
-     *                                                  null for nothing
+     * @param array<array-key, string|null> $gets the form each group gets, by group's id; '' for the plain one, null
+     *     for nothing
      * @param int                           $missing    copies still to be made
      * @param bool                          $open       students could write in the original itself
      * @param bool                          $byStudent  which form somebody gets follows from the class list

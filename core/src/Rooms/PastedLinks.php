@@ -23,9 +23,8 @@ final readonly class PastedLinks
 
     /**
      * @param array<string, string>         $groups name by group's id, in order
-     * @param array<string, Message|string> $taken  by normal form: `main` for the link of the main session; why not,
-     *                                              for one
-     *                                              that serves somebody else
+     * @param array<string, Message|string> $taken by normal form: `main` for the link of the main session; why not, for
+     *     one that serves somebody else
      *
      * @return list<PastedLink>
      *

@@ -27,7 +27,7 @@ final readonly class OnceStore implements Forgets
 
     /**
      * @return array{int, string}|null the answer to the same press, which has been carried out; null: it is for this
-     *                                 request to do
+     *     request to do
      *
      * @throws Problem 422 where the key came with another body, 409 while the first is not done
      */

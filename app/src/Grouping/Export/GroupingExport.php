@@ -96,7 +96,7 @@ final readonly class GroupingExport
 
     /**
      * @return list<array{int, string, int, string, string, string, string}> group number, group, seat, student, role,
-     *                                                                       task, id
+     *     task, id
      */
     private static function seats(DeskView $desk): array
     {

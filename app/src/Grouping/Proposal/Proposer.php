@@ -44,7 +44,7 @@ final readonly class Proposer
 
     /**
      * @param list<list<list<string>>> $planned groups that come before these and that nobody has sat in yet, the latest
-     *                                          last
+     *     last
      *
      * @throws GroupingRefused if these students cannot be divided so
      */

@@ -28,8 +28,7 @@ final readonly class BodyResolver implements ValueResolverInterface
     /**
      * @return iterable<object>
      *
-     * @throws Problem                   413 too long, 415 not JSON, 400 not readable, 422 too many fields or one of the
-     *                                   wrong shape
+     * @throws Problem 413 too long, 415 not JSON, 400 not readable, 422 too many fields or one of the wrong shape
      * @throws ValidationFailedException a field that says what cannot be
      */
     public function resolve(Request $request, ArgumentMetadata $argument): iterable

@@ -65,7 +65,7 @@ final readonly class RunReader
 
     /**
      * @return array<string, string> names of everybody who sat in a group of the lesson, by student, as they were
-     *                               called then
+     *     called then
      */
     public function names(string $lessonId): array
     {

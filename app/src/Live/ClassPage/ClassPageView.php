@@ -17,9 +17,8 @@ final readonly class ClassPageView
      * @param MySegment|null       $segment the one the lesson is in; null before it has begun
      * @param Moments|null         $moments of the round
      * @param list<ClassPageGroup> $groups  none before they are shown
-     * @param int|null             $back    how many the meeting service sees back in the main session; null: nobody is
-     *                                      called
-     *                                      back, or it cannot be known
+     * @param int|null             $back how many the meeting service sees back in the main session; null: nobody is
+     *     called back, or it cannot be known
      * @param int|null             $of      of how many who took part
      */
     public function __construct(

@@ -37,8 +37,8 @@ use Symfony\Component\Validator\Constraints as Assert;
 final readonly class GiveCommand
 {
     /**
-     * @param string|null    $segment  for begin and sendOut: which one; null for sendOut: the round the lesson is in or
-     *                                 comes to next
+     * @param string|null    $segment for begin and sendOut: which one; null for sendOut: the round the lesson is in or
+     *     comes to next
      * @param int|null       $seconds  for callBack: 0 to 120; null: as the round says
      * @param int|null       $endsAt   for changeEnd: milliseconds since 1970
      * @param string|null    $text     for say
@@ -46,12 +46,10 @@ final readonly class GiveCommand
      * @param ChalkMark|null $mark     for chalk; null: none
      * @param list<string>   $groups   for say: to whom
      * @param list<string>   $students for say, takeAside, putBack and fetch: whom; fetch of nobody in particular: all
-     *                                 who are not where
-     *                                 they should be; say to no group and no student: to all
+     *     who are not where they should be; say to no group and no student: to all
      * @param string|null    $place    for takeAside: `main` or the id of a side room
-     * @param string|null    $leaving  for begin, sendOut and reopen: the class's other lesson that is on, which ends by
-     *                                 it; refused
-     *                                 while one is on that is not named here
+     * @param string|null    $leaving for begin, sendOut and reopen: the class's other lesson that is on, which ends by
+     *     it; refused while one is on that is not named here
      */
     public function __construct(
         public CommandKind $kind,

@@ -35,7 +35,7 @@ final readonly class LessonDesk
 
     /**
      * @param string|null $segmentId whose round to show; null, or one that is done in no groups: the one the lesson is
-     *                               in or comes to next
+     *     in or comes to next
      */
     public function view(Lesson $lesson, ?string $segmentId = null): LessonView
     {

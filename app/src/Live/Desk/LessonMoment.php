@@ -25,8 +25,8 @@ final readonly class LessonMoment
      * @param int                        $now       milliseconds since 1970
      * @param Round                      $round     the round that was asked for
      * @param Round                      $roundNow  the round the lesson is in or comes to next
-     * @param bool                       $isOver    of a lesson that is over the runs are shown, and nothing of what its
-     *                                              groups have become since
+     * @param bool                       $isOver of a lesson that is over the runs are shown, and nothing of what its
+     *     groups have become since
      * @param list<StudentView>          $everybody the class list
      * @param list<StudentView>          $students  who takes part, or took part
      * @param Floor                      $floor     of the round that was asked for

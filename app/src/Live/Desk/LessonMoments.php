@@ -41,7 +41,7 @@ final readonly class LessonMoments
 
     /**
      * @param string|null $segmentId whose round to show; null, or one that is done in no groups: the one the lesson is
-     *                               in or comes to next
+     *     in or comes to next
      */
     public function of(Lesson $lesson, ?string $segmentId): LessonMoment
     {

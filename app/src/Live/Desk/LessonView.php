@@ -34,23 +34,23 @@ final readonly class LessonView
      * @param int|null              $startsAt   milliseconds since 1970; null for a template
      * @param bool                  $template   no lesson, but what lessons are begun from
      * @param bool                  $current    students of the class are taken to this lesson
-     * @param int|null              $endedAt    when it was over; places of students are then who was there.
-     *                                          Milliseconds since 1970
+     * @param int|null              $endedAt when it was over; places of students are then who was there. Milliseconds
+     *     since 1970
      * @param int                   $serverNow  milliseconds since 1970, for the clock on the page
-     * @param RoundView             $round      the round that was asked for; floor, rooms, hand-out plan and copies are
-     *                                          its own
+     * @param RoundView             $round the round that was asked for; floor, rooms, hand-out plan and copies are its
+     *     own
      * @param RoundView             $roundNow   the round the lesson is in or comes to next
      * @param list<SeatedStudent>   $students   the class list
      * @param list<RoomView>        $rooms
      * @param SourceKind            $roomSource where new rooms come from
      * @param list<RowView>         $handOut    the hand-out plan
      * @param list<CopySummary>     $copies
-     * @param list<FindingView>     $findings   what is not in place before students are sent out, what stops first;
-     *                                          none while they are out
+     * @param list<FindingView>     $findings what is not in place before students are sent out, what stops first; none
+     *     while they are out
      * @param SetUpSummary|null     $setUpList  what would be done to set it up; null while students are out
      * @param SetUpView|null        $setUp      the set-up list that is being carried out, or of which something failed
-     * @param list<GroupSignalView> $signals    how the groups that are out stand, in the order of the floor; none while
-     *                                          nobody is out
+     * @param list<GroupSignalView> $signals how the groups that are out stand, in the order of the floor; none while
+     *     nobody is out
      * @param list<NextVisitView>   $visits     whom to visit, the next first
      * @param list<SaidNotice>      $notices    newest first
      * @param list<DoorwayView>     $doorway    who waits to be let in
@@ -58,8 +58,8 @@ final readonly class LessonView
      * @param list<FailedTaskView>  $failed     what could not be done
      * @param string                $classPage  the path of the page for the wall
      * @param string|null           $mixBy      what groups are mixed by in one press; null: there is nothing to mix by
-     * @param string|null           $partners   how many pairs are new to each other, where new partners are wanted, and
-     *                                          why not all
+     * @param string|null           $partners how many pairs are new to each other, where new partners are wanted, and
+     *     why not all
      * @param bool                  $talkOnly   without worksheets
      * @param list<AloneWork>       $alone      worksheets of all segments in which everybody works alone
      * @param bool                  $locksAtEnd worksheets can only be read when it is over

@@ -31,7 +31,7 @@ final readonly class ReadyPanel
 
     /**
      * @return array{list<FindingView>, SetUpSummary|null, SetUpView|null} what is not in place, what stops first; what
-     *                                                                     would be done; what is being done
+     *     would be done; what is being done
      */
     public function of(LessonMoment $at): array
     {

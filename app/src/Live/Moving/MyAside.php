@@ -26,7 +26,7 @@ final readonly class MyAside
 
     /**
      * @param array<array-key, mixed> $row place, from, fetched at, source of the side room, its name, whether there is
-     *                                     a way in
+     *     a way in
      */
     public static function read(array $row): ?self
     {

@@ -54,8 +54,7 @@ final readonly class PresenceStore
      * A sign of life, and what it is answered with.
      *
      * @return array{seq: int, seenIn: string|null} the number of the last event of the lesson that concerns students'
-     *                                              pages, and where
-     *                                              the meeting service sees them
+     *     pages, and where the meeting service sees them
      */
     public function sign(string $studentId, ?string $lessonId): array
     {

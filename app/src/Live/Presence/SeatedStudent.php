@@ -18,14 +18,13 @@ final readonly class SeatedStudent
      * @param list<AttributeValue> $attributes
      * @param list<string>         $tags
      * @param bool                 $claimed    a device has chosen this name
-     * @param string|null          $at         where they were seen: `main` or the id of a group or a side room; null:
-     *                                         nowhere
+     * @param string|null          $at where they were seen: `main` or the id of a group or a side room; null: nowhere
      * @param Help|null            $help       what one press can do for them; null: nothing, or nothing is wanted
-     * @param string|null          $aside      where they are to be instead of with their group: `main` or the id of a
-     *                                         side room
+     * @param string|null          $aside where they are to be instead of with their group: `main` or the id of a side
+     *     room
      * @param int|null             $asideFrom  from when; milliseconds since 1970
-     * @param int|null             $fetchedAt  when they were last called to where they should be; milliseconds since
-     *                                         1970
+     * @param int|null             $fetchedAt when they were last called to where they should be; milliseconds since
+     *     1970
      */
     public function __construct(
         public string $id,

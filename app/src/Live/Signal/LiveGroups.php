@@ -42,7 +42,7 @@ final readonly class LiveGroups
      * @param int                        $now   milliseconds since 1970
      *
      * @return array{list<GroupSignalView>, list<NextVisitView>} in the order of the floor; and whom to visit, the next
-     *                                                           first
+     *     first
      */
     public function of(Round $round, Floor $floor, array $where, array $rooms, int $now): array
     {

@@ -209,7 +209,7 @@ final readonly class StudentReader
 
     /**
      * @return array{place: string, link: string, source: SourceKind}|null the student's own link into a side room; null
-     *                                                                     where there is none
+     *     where there is none
      */
     public function sideLink(StudentUser $student, string $roomId): ?array
     {
@@ -224,10 +224,7 @@ final readonly class StudentReader
 
     /**
      * @return array{place: string, link: string, source: SourceKind}|null the student's own link into the room of their
-     *                                                                     group, or
-     *                                                                     into the main session where no grouping is
-     *                                                                     said; null
-     *                                                                     where there is none
+     *     group, or into the main session where no grouping is said; null where there is none
      */
     public function link(StudentUser $student, ?string $groupingId): ?array
     {

@@ -16,9 +16,8 @@ final readonly class SaveOriginal
      * @param int               $basedOn  the version the change was made on; 0 for the first
      * @param list<PageView>    $pages
      * @param list<Variant>     $variants
-     * @param BaseOriginal|null $base     what it was when the change was begun: where another window has saved
-     *                                    meanwhile, both are
-     *                                    brought together; null: it is refused then
+     * @param BaseOriginal|null $base what it was when the change was begun: where another window has saved meanwhile,
+     *     both are brought together; null: it is refused then
      */
     public function __construct(
         #[Assert\NotBlank(message: 'materials.original_needs_title', normalizer: 'trim'),

@@ -82,8 +82,7 @@ final readonly class Progress
      * @param array<array-key, mixed> $pages
      *
      * @return array{alone: int, together: int, parts: list<Block>} places that each member fills, that are filled
-     *                                                              together, and
-     *                                                              that a part of the group fills
+     *     together, and that a part of the group fills
      */
     private function places(array $pages): array
     {

@@ -177,7 +177,7 @@ final readonly class SoundWhole
 
     /**
      * @return array{id: string, size: int|null, at: int}|null its id, how long it is (null: it does not say), and where
-     *                                                         what is in it begins
+     *     what is in it begins
      */
     private static function element(string $bytes, int $at): ?array
     {

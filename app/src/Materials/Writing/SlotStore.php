@@ -50,8 +50,7 @@ final readonly class SlotStore implements Forgets
      * @param bool $apart it is a step of its own in the history, whoever wrote last
      *
      * @return array{string|null, AnswerView} what stood there before, null if this save was done before; and what
-     *                                        stands
-     *                                        there now
+     *     stands there now
      */
     public function save(
         string $copyId,
@@ -167,7 +166,7 @@ final readonly class SlotStore implements Forgets
 
     /**
      * @return array{string, AnswerView}|null what stood there before, and what stands there now; null if this save was
-     *                                        done before
+     *     done before
      */
     private function write(
         string $copyId,

@@ -277,7 +277,7 @@ final readonly class WorkReader
      * @param list<AnswerView>                                             $answers
      * @param list<MarginNoteView>                                         $notes
      * @param list<Member>|null                                            $members of its group; null where no slot
-     *                                                                              asks
+     *     asks
      */
     private static function view(
         Row $row,

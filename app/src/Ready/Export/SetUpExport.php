@@ -200,7 +200,7 @@ final readonly class SetUpExport
 
     /**
      * @return array{RoomView|null, array<int, RoomView>} of the main session; and by the place of the group on the
-     *                                                    floor, from 0
+     *     floor, from 0
      */
     private function rooms(Round $round): array
     {

@@ -151,8 +151,7 @@ final readonly class SetUpLists
 
     /**
      * @return array{copies: list<WantedCopy>, waiting: list<string>} what there should be, and originals whose copies
-     *                                                                are
-     *                                                                left as they are
+     *     are left as they are
      */
     private function wantedCopies(Round $round, Floor $floor): array
     {

@@ -115,7 +115,7 @@ interface RoomService
      * @param list<string> $rooms
      *
      * @return array<string, array{room: string, since: int}> our id of a person => where they are, and since when
-     *                                                        (milliseconds since 1970)
+     *     (milliseconds since 1970)
      *
      * @throws MeetingServiceFailed
      */

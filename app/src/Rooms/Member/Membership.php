@@ -74,7 +74,10 @@ final readonly class Membership
         $named = ['class' => $room->class->name, 'teacher' => $room->class->teacher->name, 'lesson' => ''];
         if (null === $room->group || null === $room->grouping) {
             return $named + [
-                'group' => RoomPurpose::Main === $room->purpose ? MainSession::PLACE : $room->name,
+                'group' => match ($room->purpose) {
+                    RoomPurpose::Main => MainSession::PLACE,
+                    default => $room->name,
+                },
                 'n' => 0,
             ];
         }

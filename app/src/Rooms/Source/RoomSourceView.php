@@ -14,8 +14,8 @@ final readonly class RoomSourceView
 {
     /**
      * @param bool        $guessable the addresses of a pattern can be worked out by whoever knows one of them
-     * @param string|null $withTail  the same pattern with something in it that nobody can work out; null where there is
-     *                               no need
+     * @param string|null $withTail the same pattern with something in it that nobody can work out; null where there is
+     *     no need
      */
     public function __construct(
         public SourceKind $kind,

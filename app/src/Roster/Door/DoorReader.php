@@ -20,7 +20,7 @@ final readonly class DoorReader
      * @param string $doorWord as it is kept
      *
      * @return array{id: string, name: string, listed: bool, mode: DoorMode}|null listed: its names stand at the door to
-     *                                                                            be pressed
+     *     be pressed
      */
     public function classBehind(string $doorWord): ?array
     {

@@ -14,8 +14,8 @@ final readonly class SetDoor
     /**
      * What is null stays as it is.
      *
-     * @param bool|null     $names         whether names stand at the door to be pressed, while a lesson is on; false:
-     *                                     they are typed
+     * @param bool|null     $names whether names stand at the door to be pressed, while a lesson is on; false: they are
+     *     typed
      * @param string|null   $language      in which texts are read out to them: a code as “cy-GB” (BCP 47)
      * @param bool|null     $cannotReadYet whether these students have to be told what to do so that they can hear it
      * @param bool|null     $twoDevices    whether a student may use two devices at once

@@ -19,9 +19,8 @@ final readonly class Wishes
     }
 
     /**
-     * @return array<string, list<string>> student id
-     *                                     => ids of those wished for, in the order of the list; of students who
-     *                                     are on it
+     * @return array<string, list<string>> student id => ids of those wished for, in the order of the list; of students
+     *     who are on it
      */
     public function of(string $classId): array
     {

@@ -21,8 +21,8 @@ final readonly class Distribution
 
     /**
      * @param array<int, int> $ranks    student => the first level they count at, without those who have no value
-     * @param list<float>     $weights  of each level; they make the cost of groups of one add up to the number of
-     *                                  students
+     * @param list<float>     $weights of each level; they make the cost of groups of one add up to the number of
+     *     students
      * @param list<float>     $shares   of the class at each level, 0 to 1
      * @param bool            $isNumber whoever counts at a level counts at all after it, too
      */

@@ -398,7 +398,7 @@ final readonly class Balance implements Method
      * @param list<float>           $costs        of each, history included
      *
      * @return array{list<list<list<int>>>|null, bool} a better rotation, if there is one; and whether all were looked
-     *                                                 at
+     *     at
      */
     private function sequences(
         array $arrangements,

@@ -90,8 +90,7 @@ final readonly class Split implements Method
      * @param int                   $before  how many parts come before its own
      *
      * @return array{list<list<int>>, list<Conflict>, bool} parts by numbers of the whole class; or what contradicts;
-     *                                                      whether
-     *                                                      no better way is possible
+     *     whether no better way is possible
      */
     private function part(
         Problem $problem,

@@ -24,7 +24,7 @@ final readonly class Report
     /**
      * @param list<list<list<int>>> $rounds
      * @param bool                  $proven known to be the best by looking at all; otherwise the bounds may still show
-     *                                      it
+     *     it
      * @param list<float>|null      $bounds a lower bound a goal; null: the goals' own
      */
     public function found(array $rounds, bool $proven = false, ?array $bounds = null): Result

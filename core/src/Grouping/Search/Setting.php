@@ -66,7 +66,7 @@ final class Setting
      * The values of a numeric attribute as standard scores: mean 0, variance 1 over those who have one.
      *
      * @return array<int, float>|null student => score, without those who have no value; all 0 where all values are the
-     *                                same; null where some value is not a number
+     *     same; null where some value is not a number
      */
     public function scores(string $attribute): ?array
     {
@@ -79,7 +79,7 @@ final class Setting
 
     /**
      * @return array{array<int, int>, list<int>} student => number of their value, without those who have none; and how
-     *                                           many have each value
+     *     many have each value
      */
     public function codes(string $attribute): array
     {

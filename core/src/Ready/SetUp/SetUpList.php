@@ -24,8 +24,7 @@ final readonly class SetUpList
 
     /**
      * @param list<SetUpStep> $steps in the order in which they are done: what is made, group by group; then what is
-     *                               sent;
-     *                               what goes last
+     *     sent; what goes last
      */
     private function __construct(public array $steps)
     {

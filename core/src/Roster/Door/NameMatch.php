@@ -148,7 +148,7 @@ final readonly class NameMatch
      * @param list<string> $words
      * @param list<string> $own
      * @param int          $shortened so many letters stand for a word that begins with them, as “Will” for William; 0:
-     *                                none do
+     *     none do
      */
     private static function isPart(array $words, array $own, int $shortened = 0): bool
     {

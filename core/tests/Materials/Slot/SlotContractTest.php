@@ -370,8 +370,7 @@ final class SlotContractTest extends TestCase
 
     /**
      * @return array{string, string|null} the value after somebody did something, and what must be found in the end;
-     *                                    null
-     *                                    where others may undo it
+     *     null where others may undo it
      */
     private static function work(Block $block, string $value, int $who, int $turn, Randomizer $random): array
     {

@@ -58,8 +58,7 @@ final class TypedNamesTest extends TestCase
 
     /**
      * @return array{array<string, list<string>>, list<array{string, string}>} the list with other names, by id; and
-     *                                                                         what was
-     *                                                                         typed, with who was meant
+     *     what was typed, with who was meant
      */
     private static function read(string $file): array
     {

@@ -56,6 +56,13 @@ export function useLesson(id: string, segment: string | null) {
     if (roundId === undefined) return undefined;
     let soon: ReturnType<typeof setTimeout> | undefined;
     let follow: ReturnType<typeof setTimeout> | undefined;
+    const key = { queryKey: ['lesson', id] };
+    /** Asks until the lesson is as new as what was told of; what is being asked already may be new enough. */
+    const catchUp = async (seq: number) => {
+      const isBehind = () => seq > (queries.getQueryData<Lesson>(key.queryKey)?.seq ?? 0);
+      if (seq !== Infinity && isBehind()) await queries.invalidateQueries(key, { cancelRefetch: false });
+      if (isBehind()) await queries.invalidateQueries(key);
+    };
     /** The last event of the lesson that was told of; infinite: something else that has no number. */
     let told = 0;
     const look = (seq = Infinity) => {
@@ -63,8 +70,7 @@ export function useLesson(id: string, segment: string | null) {
       // Hints that come together are one look, and what is known already is none.
       soon ??= setTimeout(() => {
         soon = undefined;
-        const known = queries.getQueryData<Lesson>(['lesson', id])?.seq ?? 0;
-        if (told > known) void queries.invalidateQueries({ queryKey: ['lesson', id] });
+        void catchUp(told);
         told = 0;
       }, together);
     };

@@ -67,8 +67,7 @@ final readonly class Bringing
      * What an archive holds.
      *
      * @return array{save: SaveOriginal, shown: array<string, string>} the original, and names in the archive of what it
-     *                                                                 shows, by the
-     *                                                                 ids that stand in it
+     *     shows, by the ids that stand in it
      *
      * @throws MaterialsRefused if it is no such archive
      */

@@ -55,7 +55,7 @@ final readonly class OriginalPackage
 
     /**
      * @return array{text: string, media: array<string, string>} the original as text; names in the archive by the ids
-     *                                                           that stand in it
+     *     that stand in it
      *
      * @throws MaterialsRefused if it is no such archive
      */

@@ -22,13 +22,11 @@ final readonly class CopyStore
 
     /**
      * @param list<array{due: CopyDue, name: string, pages: string}> $copies `pages`: as they are kept
-     * @param bool                                                   $bring  whether those that are there are brought up
-     *                                                                       to date
+     * @param bool                                                   $bring whether those that are there are brought up
+     *     to date
      *
      * @return array{array<string, string>, int, list<string>} ids of those that were made, by `group|student`; how many
-     *                                                         were brought up
-     *                                                         to date; and the names of those left alone because
-     *                                                         somebody has written in them
+     *     were brought up to date; and the names of those left alone because somebody has written in them
      */
     public function make(
         string $roundId,

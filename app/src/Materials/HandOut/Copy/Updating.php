@@ -81,7 +81,7 @@ final readonly class Updating
 
     /**
      * @return list<array{original: Master, copy: string, variant: string, update: CopyUpdate}> for each copy that is
-     *                                                                                          older than its original
+     *     older than its original
      */
     private function updates(Round $round): array
     {

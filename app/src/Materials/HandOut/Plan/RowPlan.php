@@ -17,8 +17,7 @@ final readonly class RowPlan
      * @param HandOutWay       $way       of all groups of which nothing else is said
      * @param list<CellView>   $cells
      * @param string|null      $opensWith the segment it opens with, in which everybody works alone with a copy each;
-     *                                    null: it
-     *                                    opens with its round
+     *     null: it opens with its round
      * @param ByAttribute|null $by        goes before the variant of a group, where it says something
      */
     public function __construct(

@@ -21,11 +21,11 @@ final readonly class RowView
      * @param string           $variant    of all groups of which nothing else is said
      * @param ByAttribute|null $by         variants by what the class list says
      * @param int              $missing    copies that are still to be made
-     * @param int              $written    of those missing, the ones whose group or student wrote in theirs in the
-     *                                     lesson this one was begun from
+     * @param int              $written of those missing, the ones whose group or student wrote in theirs in the lesson
+     *     this one was begun from
      * @param bool             $spoken     there is something in it that can be heard
-     * @param string|null      $opensWith  the segment it opens with, in which everybody works alone; null: it opens
-     *                                     with its round
+     * @param string|null      $opensWith the segment it opens with, in which everybody works alone; null: it opens with
+     *     its round
      * @param int              $outdated   copies made from an earlier version, in which nobody has written yet
      */
     public function __construct(

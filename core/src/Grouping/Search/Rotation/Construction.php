@@ -14,7 +14,7 @@ interface Construction
      * @param int       $rounds 2 or more
      *
      * @return list<list<list<int>>>|null rounds in which no two of 0 to Σ sizes − 1 meet twice; null where it does not
-     *                                    fit
+     *     fit
      */
     public function rounds(array $sizes, int $rounds): ?array;
 }

@@ -68,7 +68,7 @@ final class Sequences
      * @param float $below a cost that is known to be possible
      *
      * @return array{list<list<list<int>>>|null, bool} a better rotation, if there is one; and whether all were looked
-     *                                                 at
+     *     at
      */
     public function better(int $rounds, float $below, Limit $limit): array
     {
