@@ -4,13 +4,21 @@
 import { execFileSync } from 'node:child_process';
 import { readdirSync, readFileSync } from 'node:fs';
 import http from 'node:http';
-import ts from 'typescript';
-import { ask, at, base, comeIn, command, done, lessonOf, listen, must, signedIn, wait } from './support.mjs';
-
-// How a page paces itself is taken from the page's own code.
-const source = readFileSync(new URL('../web/src/api/pace.ts', import.meta.url), 'utf8');
-const asModule = ts.transpileModule(source, { compilerOptions: { module: ts.ModuleKind.ESNext } }).outputText;
-const { Pace, paceIn } = await import(`data:text/javascript,${encodeURIComponent(asModule)}`);
+import {
+  Pace,
+  ask,
+  at,
+  base,
+  comeIn,
+  command,
+  done,
+  lessonOf,
+  listen,
+  must,
+  paceOf,
+  signedIn,
+  wait,
+} from './support.mjs';
 
 const sizes = (process.env.FH_SIZES ?? '1x200,1x1000,40x28').split(',').map((one) => one.split('x').map(Number));
 const presses = Number(process.env.FH_ROUNDS ?? 12);
@@ -218,7 +226,7 @@ async function measure(lessons, each) {
         body: { save: crypto.randomUUID(), base: person.text, text },
       }).catch(() => ({ status: 0, headers: {} }));
       const needed = performance.now() - began;
-      pace.note(paceIn({ get: (name) => answer.headers[name.toLowerCase()] ?? null }));
+      pace.note(paceOf(answer));
       took.push(needed);
       if (answer.status === 200) {
         person.text = answer.json.text;

@@ -2,13 +2,7 @@
 // by one; and how many saves go through while many students write at once.
 import { execFileSync } from 'node:child_process';
 import { readFileSync } from 'node:fs';
-import ts from 'typescript';
-import { ask, at, comeIn, command, done, figures, lessonOf, must, signedIn, wait } from './support.mjs';
-
-/** The page's own: how long it waits while answers are late. */
-const source = readFileSync(new URL('../web/src/api/pace.ts', import.meta.url), 'utf8');
-const asModule = ts.transpileModule(source, { compilerOptions: { module: ts.ModuleKind.ESNext } }).outputText;
-const { Pace, paceIn } = await import(`data:text/javascript,${encodeURIComponent(asModule)}`);
+import { Pace, ask, at, comeIn, command, done, figures, lessonOf, must, paceOf, signedIn, wait } from './support.mjs';
 
 const students = Number(process.env.FH_STUDENTS ?? 400);
 const times = Number(process.env.FH_TIMES ?? 300);
@@ -83,7 +77,7 @@ for (const [name, request] of Object.entries(kinds)) {
 }
 
 // Everybody writes: each about every two seconds whatever the server does, and then as a page does
-// (web/src/api/pace.ts), which waits longer while answers are late.
+// (web/src/api/pace.ts), which sends as often as the server lets it.
 async function everybodyWrites(minds) {
   let failed = 0;
   const saves = [];
@@ -99,7 +93,7 @@ async function everybodyWrites(minds) {
         person.text = answer.json.text;
         saves.push(took);
       } else failed++;
-      if (minds) pace.note(paceIn({ get: (name) => answer.headers[name.toLowerCase()] ?? null }));
+      if (minds) pace.note(paceOf(answer));
       await wait(Math.max(0, pace.wait(2_000) - took));
     }
   };

@@ -1,5 +1,16 @@
 // What benchmarks share: asking the application, listening to it, figures.
+import { readFileSync } from 'node:fs';
 import http from 'node:http';
+import ts from 'typescript';
+
+// How a page paces itself is taken from the page's own code.
+const ofPage = readFileSync(new URL('../web/src/api/pace.ts', import.meta.url), 'utf8');
+const asModule = ts.transpileModule(ofPage, { compilerOptions: { module: ts.ModuleKind.ESNext } }).outputText;
+const page = await import(`data:text/javascript,${encodeURIComponent(asModule)}`);
+
+export const { Pace } = page;
+/** The pace an answer tells, in milliseconds; 0: none. */
+export const paceOf = ({ headers }) => page.paceIn({ get: (name) => headers[name.toLowerCase()] ?? null });
 
 export const base = new URL(process.env.FH_BASE ?? 'http://127.0.0.1:8680');
 

@@ -2,19 +2,25 @@
 // the others of the group see it; and how the database grows.
 import { execFileSync } from 'node:child_process';
 import { readFileSync } from 'node:fs';
-import ts from 'typescript';
-import { ask, comeIn, command, done, figures, lessonOf, listen, must, signedIn, wait } from './support.mjs';
+import {
+  Pace,
+  ask,
+  comeIn,
+  command,
+  done,
+  figures,
+  lessonOf,
+  listen,
+  must,
+  paceOf,
+  signedIn,
+  wait,
+} from './support.mjs';
 
 const students = Number(process.env.FH_STUDENTS ?? 150);
 const seconds = Number(process.env.FH_SECONDS ?? 40);
 const keystroke = 220;
 
-const asModule = (path) => {
-  const source = readFileSync(new URL(path, import.meta.url), 'utf8');
-  const { outputText } = ts.transpileModule(source, { compilerOptions: { module: ts.ModuleKind.ESNext } });
-  return import(`data:text/javascript,${encodeURIComponent(outputText)}`);
-};
-const { Pace, paceIn } = await asModule('../web/src/api/pace.ts');
 /** The page's own: how long it waits after a keystroke, and at the most. */
 const sync = readFileSync(new URL('../web/src/areas/materials/student/slotSync.ts', import.meta.url), 'utf8');
 const constant = (name) => Number(new RegExp(`const ${name} = ([\\d_]+)`).exec(sync)?.[1]?.replaceAll('_', ''));
@@ -109,7 +115,7 @@ class Place {
       body: { save: crypto.randomUUID(), base: this.base, text },
     }).catch(() => ({ status: 0, headers: {} }));
     this.running = false;
-    this.person.pace.note(paceIn({ get: (name) => answer.headers[name.toLowerCase()] ?? null }));
+    this.person.pace.note(paceOf(answer));
     if (answer.status !== 200) {
       failed++;
       this.keys = [...keys, ...this.keys];
