@@ -109,11 +109,11 @@ async function page(asked) {
   if (answers.some(({ data }) => data === null)) return null;
   const first = { now: lesson?.serverNow ?? Date.now(), answers };
   const room = of.floorRoomIn(cookies);
-  const { head, body } = await enqueue(() => of.render(url, first, place, room, of.language));
+  const { head, body, texts } = await enqueue(() => of.render(url, first, place, room, of.language));
   return of.template
     .replace('<html', `<html data-first${room === null ? '' : ` data-floor="${of.roomText(room)}"`}`)
     .replace(/<title>[^<]*<\/title>/, () => head + of.wholeAtOnce)
-    .replace('<div id="page"></div>', () => `<div id="page">${body}</div>${of.firstDataHtml(first)}`);
+    .replace('<div id="page"></div>', () => `<div id="page">${body}</div>${of.firstDataHtml({ ...first, texts })}`);
 }
 
 rmSync(socket, { force: true });

@@ -55,7 +55,11 @@ export default defineConfig(({ isSsrBuild }) => ({
         ? {}
         : {
             input: { index: here('./index.html'), student: here('./student.html') },
-            output: { codeSplitting: { groups: groups(here('./src')) } },
+            output: {
+              codeSplitting: { groups: groups(here('./src')) },
+              // Every page names some fifty files that may be needed later: a character less of each.
+              chunkFileNames: 'assets/[name]-[hash:7].js',
+            },
           },
   },
 }));

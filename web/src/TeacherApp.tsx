@@ -1,8 +1,8 @@
 import { QueryClientProvider, type QueryClient } from '@tanstack/react-query';
-import { lazy, StrictMode, Suspense, useEffect, useRef, type ComponentType, type ReactNode } from 'react';
+import { lazy, StrictMode, Suspense, useEffect, type ComponentType, type ReactNode } from 'react';
 import { Route, Routes } from 'react-router';
 import { api } from './api/client';
-import { setRenderedAt } from './api/clock';
+import { letTimePass } from './api/clock';
 import { useLine } from './api/line';
 import { SignedIn } from './areas/account/SignedIn';
 import { Today } from './areas/live/Today';
@@ -54,14 +54,16 @@ function useProbe() {
 /** Replays early input once React has hydrated what the server rendered. */
 function AfterHydration() {
   const isHydrating = useHydrating();
-  const wasHydrating = useRef(false);
-  useEffect(() => {
-    if (isHydrating) wasHydrating.current = true;
-    else if (wasHydrating.current) {
-      setRenderedAt(null);
-      replayEarlyInput();
-    }
-  }, [isHydrating]);
+  useEffect(
+    () =>
+      isHydrating
+        ? () => {
+            letTimePass();
+            replayEarlyInput();
+          }
+        : undefined,
+    [isHydrating],
+  );
   return null;
 }
 

@@ -2,11 +2,13 @@ import { QueryClient } from '@tanstack/react-query';
 import { prerenderToNodeStream } from 'react-dom/static';
 import { StaticRouter } from 'react-router';
 import { text } from 'node:stream/consumers';
-import { setRenderedAt, setServerNow } from './api/clock';
+import { setRenderedAt } from './api/clock';
 import type { FirstData } from './api/firstData';
 import { TeacherApp } from './TeacherApp';
 import { setRenderedRoom, type FloorRoom } from './areas/grouping/floorRoom';
 import { setPlace, type Place } from './words/place';
+import { forgetFormats } from './words/when';
+import { collectTexts } from './words/written';
 
 export { firstDataHtml, firstQuestions, furtherQuestions, wholeAtOnce } from './api/firstData';
 export { floorRoomIn, roomText } from './areas/grouping/floorRoom';
@@ -20,20 +22,21 @@ const inOnePiece = Number.MAX_SAFE_INTEGER;
  * and address are the same for all that is rendered.
  *
  * @param url of the page
- * @returns what belongs into its head, and its body
+ * @returns what belongs into its head, its body, and the texts written into it
  * @throws Error as the components do
  */
 export async function render(
   url: URL,
-  first: FirstData,
+  first: Omit<FirstData, 'texts'>,
   place: Place,
   room: FloorRoom | null,
   language: string,
-): Promise<{ head: string; body: string }> {
+): Promise<{ head: string; body: string; texts: FirstData['texts'] }> {
   process.env.TZ = place.zone;
   setPlace(place, language);
+  forgetFormats();
   setRenderedRoom(room);
-  setServerNow(first.now);
+  const texts = collectTexts();
   setRenderedAt(first.now);
   Object.assign(globalThis, { location: url });
   const queries = new QueryClient({ defaultOptions: { queries: { enabled: false } } });
@@ -50,5 +53,5 @@ export async function render(
   const html = await text(prelude);
   queries.clear();
   const [head = ''] = /^(?:<title[^>]*>[^<]*<\/title>|<link[^>]*>)*/.exec(html) ?? [];
-  return { head, body: html.slice(head.length) };
+  return { head, body: html.slice(head.length), texts };
 }

@@ -3,13 +3,14 @@ import { startTransition } from 'react';
 import { createRoot, hydrateRoot, type Root } from 'react-dom/client';
 import { BrowserRouter } from 'react-router';
 import { dropPressesWhileDown, type Schema } from './api/client';
-import { setRenderedAt, setServerNow } from './api/clock';
+import { setRenderedAt } from './api/clock';
 import { takeFirstData } from './api/firstData';
 import { isPassing } from './api/problem';
 import { TeacherApp } from './TeacherApp';
 import { isPlaceKept, keepPlace } from './words/place';
+import { takeTexts } from './words/written';
 
-/** What only the next page needs waits until this one is there; milliseconds. */
+/** What only the next page needs waits until this one is surely there, on a slow device too; milliseconds. */
 const quietAfter = 10_000;
 
 dropPressesWhileDown();
@@ -32,9 +33,11 @@ export function begin(at: HTMLElement | Root, me?: Schema['Me']): void {
   const app = <TeacherApp queries={queries} Router={BrowserRouter} />;
   const first = takeFirstData();
   if (at instanceof HTMLElement && first !== null) {
-    setServerNow(first.now, first.at);
-    setRenderedAt(first.now);
-    for (const { key, data } of first.answers) queries.setQueryData(key, data);
+    setRenderedAt(first.now, first.at);
+    takeTexts(first.texts);
+    // Not asked for again while the page is still being taken over; a lesson's stream tells what has changed since.
+    const updatedAt = Date.now() + quietAfter;
+    for (const { key, data } of first.answers) queries.setQueryData(key, data, { updatedAt });
     // A view that is not what the server rendered (a minute later, say) is rendered anew by React; that is no error.
     // As a transition it is hydrated in slices: what is pressed meanwhile is heard.
     startTransition(() => void hydrateRoot(at, app, { onRecoverableError: () => undefined }));

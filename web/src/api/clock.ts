@@ -13,10 +13,24 @@ export function setServerNow(serverNow: number, at = Date.now()): void {
   ahead = serverNow - at;
 }
 
-/** @param moment for which the server renders a page, until React has taken it over; null: it has */
-export function setRenderedAt(moment: number | null): void {
+/**
+ * Sets the page's clock by the moment for which the server renders a page, and keeps it there until React has taken
+ * the page over.
+ *
+ * @param at when the page came, by this device's clock
+ */
+export function setRenderedAt(moment: number, at?: number): void {
+  setServerNow(moment, at);
   renderedAt = moment;
 }
+
+/** React has taken the page over. */
+export function letTimePass(): void {
+  renderedAt = null;
+}
+
+/** Whether React is taking over what the server has rendered: what stands in the page need not be made again. */
+export const isTakingOver = (): boolean => renderedAt !== null && typeof window !== 'undefined';
 
 /** Both come to the same view: what has passed meanwhile is shown with the next look at the clock. */
 const firstNow = (): number => renderedAt ?? serverNow();

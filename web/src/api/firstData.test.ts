@@ -30,7 +30,11 @@ describe('what the server has answered in the page', () => {
   });
 
   it('is taken once, with the moment the page came', () => {
-    const first: FirstData = { now: 5, answers: [{ key: ['class', id], data: { name: 'Weiß' } }] };
+    const first: FirstData = {
+      now: 5,
+      answers: [{ key: ['class', id], data: { name: 'Weiß' } }],
+      texts: { 'date 5': '1 Jan 1970' },
+    };
     document.body.innerHTML = firstDataHtml(first);
     window.early = { at: 7, answers: {} };
     expect(takeFirstData()).toEqual({ ...first, at: 7 });
@@ -39,7 +43,7 @@ describe('what the server has answered in the page', () => {
 
   it('cannot end its place in the page, whatever a name says', () => {
     const name = '</script><script>broken()</script><!--<script>\u2028';
-    const html = firstDataHtml({ now: 0, answers: [{ key: ['me'], data: { name } }] });
+    const html = firstDataHtml({ now: 0, answers: [{ key: ['me'], data: { name } }], texts: {} });
     expect(html.match(/<\/?script/g)).toHaveLength(2);
     document.body.innerHTML = html;
     expect(takeFirstData()?.answers[0]?.data).toEqual({ name });

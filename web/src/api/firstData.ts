@@ -6,6 +6,8 @@ export interface FirstData {
   now: number;
   /** By the keys of the page's queries. */
   answers: { key: Key; data: unknown }[];
+  /** Dates and lists as they stand in the page (see words/written). */
+  texts: Record<string, string>;
 }
 
 type Key = (string | boolean | null)[];

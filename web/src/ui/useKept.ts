@@ -1,8 +1,8 @@
-import { useState } from 'react';
+import { useState, useSyncExternalStore } from 'react';
 import { drawer } from './drawer';
-import { useHydrating } from './useHydrating';
 
 const prefix = 'typed:';
+const never = () => () => undefined;
 
 /** Whoever signs out leaves nothing half written for the next at this device. */
 export function forgetTyped(): void {
@@ -18,18 +18,23 @@ export function forgetTyped(): void {
  */
 export function useKept(of: string, otherwise = ''): [string, (text: string) => void, () => void] {
   const place = drawer(`${prefix}${of}`);
-  const [kept, setKept] = useState(() => ({ of, text: place.load() ?? otherwise }));
-  const isHydrating = useHydrating();
-  const text = isHydrating ? otherwise : kept.of === of ? kept.text : (place.load() ?? otherwise);
+  // Where the server renders nothing is kept; where nothing is kept here either, taking over changes nothing.
+  const stored = useSyncExternalStore(
+    never,
+    () => place.load() ?? otherwise,
+    () => otherwise,
+  );
+  const [typed, setTyped] = useState<{ of: string; text: string } | null>(null);
+  const text = typed?.of === of ? typed.text : stored;
   return [
     text,
     (next) => {
-      setKept({ of, text: next });
+      setTyped({ of, text: next });
       if (next === otherwise) place.clear();
       else place.save(next);
     },
     () => {
-      setKept({ of, text: otherwise });
+      setTyped({ of, text: otherwise });
       place.clear();
     },
   ];

@@ -1,3 +1,5 @@
+import { takeTexts } from './written';
+
 /** How dates are written, and by which clock, where the teacher is. */
 export interface Place {
   /** For example “en-GB”. */
@@ -32,7 +34,10 @@ export const isPlaceKept = (): boolean => document.cookie.includes(`${name}=`);
 /** Sets a cookie, so that the server can render the next page as this browser would. */
 export function keepPlace(): void {
   const { locale: own, timeZone } = new Intl.DateTimeFormat().resolvedOptions();
-  document.cookie = `${name}=${encodeURIComponent(`${own} ${timeZone}`)}; path=/; max-age=${aYear}; samesite=lax`;
+  const cookie = `${name}=${encodeURIComponent(`${own} ${timeZone}`)}`;
+  // After a journey: what this page's first view was written for is not where the teacher is.
+  if (!document.cookie.includes(cookie)) takeTexts({});
+  document.cookie = `${cookie}; path=/; max-age=${aYear}; samesite=lax`;
 }
 
 /** @returns null if the cookie is missing or invalid */

@@ -1,5 +1,7 @@
 import { describe, expect, it } from 'vitest';
-import { dayOf, forInput, fromInput, soon } from './when';
+import { setPlace } from './place';
+import { dayOf, forgetFormats, forInput, fromInput, soon, timeText } from './when';
+import { collectTexts } from './written';
 
 describe('dates of lessons', () => {
   it('a moment comes back from its field as it was, to the minute', () => {
@@ -17,5 +19,23 @@ describe('dates of lessons', () => {
   it('soon is the next full five minutes', () => {
     expect(soon(Date.UTC(2026, 0, 1, 10, 1))).toBe(Date.UTC(2026, 0, 1, 10, 5));
     expect(soon(Date.UTC(2026, 0, 1, 10, 5))).toBe(Date.UTC(2026, 0, 1, 10, 5));
+  });
+
+  it('one page after the other is written for its own place, as where the server renders them', () => {
+    const noon = Date.UTC(2026, 0, 1, 12);
+    const zone = process.env.TZ;
+    const own = new Intl.DateTimeFormat().resolvedOptions();
+    const at = (locale: string, place: string) => {
+      process.env.TZ = place;
+      setPlace({ locale, zone: place }, 'en');
+      forgetFormats();
+      collectTexts();
+      return timeText(noon);
+    };
+    expect([at('en-GB', 'UTC'), at('en-GB', 'Asia/Tokyo'), at('en-US', 'UTC')]).toEqual(['12:00', '21:00', '12:00 PM']);
+    if (zone === undefined) delete process.env.TZ;
+    else process.env.TZ = zone;
+    setPlace({ locale: own.locale, zone: own.timeZone }, 'en');
+    forgetFormats();
   });
 });

@@ -1,21 +1,23 @@
 import { locale } from './place';
+import { written } from './written';
 
-/** Made when it is first needed: on a slow device each takes a tenth of a second. */
-function formatting(how: Intl.DateTimeFormatOptions): (at: number) => string {
-  let format: Intl.DateTimeFormat | undefined;
-  let place: string | undefined;
-  return (at) => {
-    const here = locale();
-    if (format === undefined || here !== place) format = new Intl.DateTimeFormat(here, how);
-    place = here;
-    return format.format(at);
-  };
+/** Made when they are first needed: on a slow device each takes a tenth of a second. */
+let formats: Record<string, Intl.DateTimeFormat> = {};
+
+/** Where the server renders: the next page may be for another place. */
+export function forgetFormats(): void {
+  formats = {};
 }
 
-export const dayText = formatting({ weekday: 'short', day: 'numeric', month: 'short' });
-export const dateText = formatting({ dateStyle: 'medium' });
-export const momentText = formatting({ dateStyle: 'medium', timeStyle: 'short' });
-export const timeText = formatting({ hour: '2-digit', minute: '2-digit' });
+const formatting =
+  (name: string, how: Intl.DateTimeFormatOptions) =>
+  (at: number): string =>
+    written(`${name} ${at}`, () => (formats[name] ??= new Intl.DateTimeFormat(locale(), how)).format(at));
+
+export const dayText = formatting('day', { weekday: 'short', day: 'numeric', month: 'short' });
+export const dateText = formatting('date', { dateStyle: 'medium' });
+export const momentText = formatting('moment', { dateStyle: 'medium', timeStyle: 'short' });
+export const timeText = formatting('time', { hour: '2-digit', minute: '2-digit' });
 
 /** “Tue 24 Nov, 10:20”, as it is written where the teacher is. */
 export function whenText(at: number): string {
