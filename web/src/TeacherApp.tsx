@@ -12,7 +12,7 @@ import { LineNote } from './ui/LineNote';
 import { MessagesProvider } from './ui/messages';
 import { Nowhere } from './ui/Nowhere';
 import { useCutSaid } from './ui/useCutSaid';
-import { useHydrating } from './ui/useHydrating';
+import { useHydrated } from './ui/useHydrated';
 import * as m from '#messages';
 
 // The first page comes with the door; each other one when it is gone to.
@@ -53,17 +53,12 @@ function useProbe() {
 
 /** Replays early input once React has hydrated what the server rendered. */
 function AfterHydration() {
-  const isHydrating = useHydrating();
-  useEffect(
-    () =>
-      isHydrating
-        ? () => {
-            letTimePass();
-            replayEarlyInput();
-          }
-        : undefined,
-    [isHydrating],
-  );
+  const isFromServer = useHydrated();
+  useEffect(() => {
+    if (!isFromServer) return;
+    letTimePass();
+    replayEarlyInput();
+  }, [isFromServer]);
   return null;
 }
 

@@ -1,4 +1,4 @@
-import { useLayoutEffect, useState } from 'react';
+import { useCallback, useState, type RefCallback } from 'react';
 
 interface Room {
   /** Pixels inside the edges. */
@@ -6,24 +6,28 @@ interface Room {
   height: number;
 }
 
+function roomIn(element: HTMLElement): Room {
+  const style = getComputedStyle(element);
+  const inside = (whole: number, ...edges: string[]) =>
+    Math.round(whole - edges.reduce((sum, edge) => sum + (parseFloat(edge) || 0), 0));
+  return {
+    width: inside(element.clientWidth, style.paddingLeft, style.paddingRight),
+    height: inside(element.clientHeight, style.paddingTop, style.paddingBottom),
+  };
+}
+
 /** The inner size of an element, kept up to date; `atFirst` until it has been measured. */
-export function useRoom(atFirst: Room): Room & { box: (of: HTMLElement | null) => void } {
-  const [of, box] = useState<HTMLElement | null>(null);
+export function useRoom(atFirst: Room): Room & { box: RefCallback<HTMLElement> } {
   const [room, setRoom] = useState(atFirst);
-  useLayoutEffect(() => {
-    if (of === null) return undefined;
-    const measure = () => {
-      const style = getComputedStyle(of);
-      const inside = (whole: number, ...edges: string[]) =>
-        whole - edges.reduce((sum, edge) => sum + (parseFloat(edge) || 0), 0);
-      setRoom({
-        width: inside(of.clientWidth, style.paddingLeft, style.paddingRight),
-        height: inside(of.clientHeight, style.paddingTop, style.paddingBottom),
-      });
-    };
-    const watch = new ResizeObserver(measure);
-    watch.observe(of);
+  // Where it is as big as it was thought to be, nothing is drawn again.
+  const box = useCallback((element: HTMLElement | null) => {
+    if (element === null) return undefined;
+    const watch = new ResizeObserver(() => {
+      const next = roomIn(element);
+      setRoom((was) => (was.width === next.width && was.height === next.height ? was : next));
+    });
+    watch.observe(element);
     return () => watch.disconnect();
-  }, [of]);
+  }, []);
   return { box, ...room };
 }
