@@ -123,7 +123,7 @@ function problem(int $n, Shape $shape, int $rules, int $rounds, int $limit): Pro
 function baseline(Problem $problem): array
 {
     $limit = new ClockLimit($problem->timeLimitMs);
-    $setting = Setting::of($problem, $problem->shape ?? new Groups(1));
+    $setting = Setting::fromProblem($problem, $problem->shape ?? new Groups(1));
     $musts = new Musts($setting, $problem->rules);
     $evaluation = new Evaluation($setting, $problem->goals);
     $dice = new Dice($problem->seed);

@@ -36,7 +36,7 @@ function rotation(int $n, Size $shape, int $rounds, int $ms): array
     return [
         (int) round($result->cost),
         (hrtime(true) - $began) / 1e6,
-        (new NewPartners())->lowerBound(Setting::of($problem, $shape), $rounds),
+        (new NewPartners())->lowerBound(Setting::fromProblem($problem, $shape), $rounds),
     ];
 }
 

@@ -108,7 +108,7 @@ function lesson(int $seed, callable $policy): array
             $calls[] = 60 * MINUTES - $group['calling'];
         }
     }
-    $fair = Fairness::of(
+    $fair = Fairness::fromTimes(
         array_map(static fn(float $minutes): int => (int) round(60_000 * $minutes), array_column($groups, 'minutes')),
     );
 
@@ -133,7 +133,7 @@ $policies = [
                 $group['silent'],
             );
         }
-        $order = VisitOrder::of($seen, 1_000 * $now, 0);
+        $order = VisitOrder::forGroups($seen, 1_000 * $now, 0);
 
         return [] === $order ? null : (int) $order[0]->group;
     },

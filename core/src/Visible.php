@@ -15,7 +15,7 @@ final readonly class Visible
      */
     private const SOMETHING = '/[^\s\p{Z}\p{C}\x{3164}\x{115F}\x{1160}\x{17B4}\x{17B5}\x{FFA0}\x{2800}\x{034F}\x{180B}-\x{180F}\x{FE00}-\x{FE0F}]/u';
 
-    public static function is(string $text): bool
+    public static function check(string $text): bool
     {
         return 1 === preg_match(self::SOMETHING, $text);
     }
@@ -25,6 +25,6 @@ final readonly class Visible
      */
     public static function or(string $text): string
     {
-        return self::is($text) ? trim($text) : '';
+        return self::check($text) ? trim($text) : '';
     }
 }

@@ -20,11 +20,11 @@ final class VisibleTest extends TestCase
                 "\u{3164}", "\u{2800} \u{FE0F}", "\u{AD}", "\u{E0020}",
             ] as $text
         ) {
-            self::assertFalse(Visible::is($text), bin2hex($text));
+            self::assertFalse(Visible::check($text), bin2hex($text));
             self::assertSame('', Visible::or($text));
         }
         foreach (['a', '.', ' 山 ', '👍', "\u{200F}ن", '½'] as $text) {
-            self::assertTrue(Visible::is($text), $text);
+            self::assertTrue(Visible::check($text), $text);
         }
     }
 }

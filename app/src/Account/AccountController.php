@@ -40,7 +40,7 @@ final readonly class AccountController
                 1_000 * $device->signedInAt->getTimestamp(),
                 $device === $own,
             ),
-            $this->devices->of($teacher),
+            $this->devices->forTeacher($teacher),
         );
     }
 

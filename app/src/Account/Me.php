@@ -13,7 +13,7 @@ final readonly class Me
     {
     }
 
-    public static function of(Teacher $teacher): self
+    public static function fromTeacher(Teacher $teacher): self
     {
         return new self($teacher->id, $teacher->name, $teacher->email);
     }

@@ -16,6 +16,6 @@ final readonly class MeController
     #[Route('/api/staff/me', methods: ['GET'])]
     public function me(#[CurrentUser] Teacher $teacher): Me
     {
-        return Me::of($teacher);
+        return Me::fromTeacher($teacher);
     }
 }

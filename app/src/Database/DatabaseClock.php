@@ -68,7 +68,7 @@ final class DatabaseClock implements SymfonyClock
         $shared = \function_exists('apcu_fetch') ? apcu_fetch(self::KEY) : false;
         if (!\is_int($shared)) {
             try {
-                $shared = $this->ask();
+                $shared = $this->query();
                 \function_exists('apcu_store') && apcu_store(self::KEY, $shared, self::TRUSTED);
             } catch (\Throwable) {
                 $shared = $this->offset ?? 0;
@@ -83,7 +83,7 @@ final class DatabaseClock implements SymfonyClock
      * The first query may have to wait for a connection, and any query for a busy machine. The quickest of a few is the
      * most accurate.
      */
-    private function ask(): int
+    private function query(): int
     {
         $offset = 0;
         $quickest = \INF;

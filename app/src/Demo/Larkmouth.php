@@ -16,7 +16,7 @@ use FreshHuddle\App\Grouping\Floor\EditKind;
 use FreshHuddle\App\Grouping\Floor\FloorChanges;
 use FreshHuddle\App\Grouping\Floor\FloorStore;
 use FreshHuddle\App\Grouping\Proposal\DealRequest;
-use FreshHuddle\App\Grouping\Proposal\Taking;
+use FreshHuddle\App\Grouping\Proposal\ProposalApplier;
 use FreshHuddle\App\Grouping\Seat\NumberPlan;
 use FreshHuddle\App\Grouping\Seat\Numbers;
 use FreshHuddle\App\Grouping\Seat\SeatRole;
@@ -68,7 +68,7 @@ final readonly class Larkmouth
         private Roster $roster,
         private Lessons $lessons,
         private RunningOrders $orders,
-        private Taking $taking,
+        private ProposalApplier $taking,
         private FloorChanges $changes,
         private DeskNotes $notes,
         private Numbers $numbers,
@@ -227,7 +227,7 @@ final readonly class Larkmouth
         if ([] === $names) {
             return;
         }
-        if ([] !== $this->rules->of($round->grouping->class->id)) {
+        if ([] !== $this->rules->forClass($round->grouping->class->id)) {
             $this->notes->keepSettings(
                 $round->grouping->id,
                 new DeskSettings(

@@ -23,7 +23,7 @@ final readonly class GroupingAccess
      */
     public function grouping(Teacher $teacher, string $id): Grouping
     {
-        $found = $this->staff->one(
+        $found = $this->staff->find(
             Grouping::class,
             $this->em->createQueryBuilder()->select('g', 'c')->from(Grouping::class, 'g')->join('g.class', 'c'),
             'g',

@@ -12,7 +12,7 @@ use Symfony\Component\HttpFoundation\Request;
  */
 final class ClientAddress
 {
-    public static function of(Request $request): string
+    public static function fromRequest(Request $request): string
     {
         $address = $request->getClientIp() ?? '';
         $bytes = inet_pton($address);

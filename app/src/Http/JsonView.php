@@ -18,8 +18,8 @@ final readonly class JsonView
     public function __invoke(ViewEvent $event): void
     {
         $result = $event->getControllerResult();
-        $cookies = $result instanceof Given ? $result->cookies : [];
-        $result = $result instanceof Given ? $result->answer : $result;
+        $cookies = $result instanceof ResponseWithCookies ? $result->cookies : [];
+        $result = $result instanceof ResponseWithCookies ? $result->answer : $result;
         $response = null === $result ? new Response(status: 204) : new JsonResponse($result);
         foreach ($cookies as $cookie) {
             $response->headers->setCookie($cookie);

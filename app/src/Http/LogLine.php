@@ -14,7 +14,7 @@ final class LogLine
 {
     private const PLACES = 6;
 
-    public static function of(\Throwable $error): string
+    public static function forError(\Throwable $error): string
     {
         $parts = [];
         for ($cause = $error; null !== $cause; $cause = $cause->getPrevious()) {

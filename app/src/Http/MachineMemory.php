@@ -42,10 +42,10 @@ final class MachineMemory
     public function swap(string $name, int $old, int $new): bool
     {
         if (!$this->isShared) {
-            $is = ($this->own[$name] ?? 0) === $old;
-            $this->own[$name] = $is ? $new : $this->own[$name] ?? 0;
+            $isUnchanged = ($this->own[$name] ?? 0) === $old;
+            $this->own[$name] = $isUnchanged ? $new : $this->own[$name] ?? 0;
 
-            return $is;
+            return $isUnchanged;
         }
         apcu_add($name, 0);
 

@@ -33,7 +33,7 @@ final readonly class ProblemListener
     private function answer(\Throwable $error): JsonResponse
     {
         if ($error instanceof Problem || $error instanceof Refusal) {
-            return $this->problems->of($error);
+            return $this->problems->response($error);
         }
         for ($cause = $error; null !== $cause; $cause = $cause->getPrevious()) {
             if ($cause instanceof ValidationFailedException) {
@@ -42,13 +42,13 @@ final readonly class ProblemListener
             if (DatabaseAway::says($cause)) {
                 $this->logger->warning('The database does not answer ({code}).', ['code' => $cause->getCode()]);
 
-                return $this->problems->of(Problem::busy());
+                return $this->problems->response(Problem::busy());
             }
         }
         if ($error instanceof HttpExceptionInterface) {
             $status = $error->getStatusCode();
 
-            return $this->problems->of(
+            return $this->problems->response(
                 new Problem(
                     $status,
                     new Message(
@@ -64,8 +64,8 @@ final readonly class ProblemListener
                 ),
             );
         }
-        $this->logger->error('{what}', ['what' => LogLine::of($error)]);
+        $this->logger->error('{what}', ['what' => LogLine::forError($error)]);
 
-        return $this->problems->of(new Problem(500, new Message('http.broken')));
+        return $this->problems->response(new Problem(500, new Message('http.broken')));
     }
 }

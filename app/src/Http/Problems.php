@@ -24,7 +24,7 @@ final readonly class Problems
     {
     }
 
-    public function of(Problem|Refusal $why): JsonResponse
+    public function response(Problem|Refusal $why): JsonResponse
     {
         return $why instanceof Refusal
             ? $this->document(

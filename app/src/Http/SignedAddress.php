@@ -27,7 +27,7 @@ final readonly class SignedAddress
      *
      * @return string the id in base 58, and 22 signs (132 bits) that only we can work out for it
      */
-    public function of(string $what, string $id, int $number): string
+    public function create(string $what, string $id, int $number): string
     {
         $signature = base64_encode(
             hash_hmac('sha256', "{$what} {$id}".(0 === $number ? '' : " {$number}"), $this->secret, true),
@@ -53,6 +53,6 @@ final readonly class SignedAddress
 
     public function opens(string $what, string $id, int $number, string $token): bool
     {
-        return hash_equals($this->of($what, $id, $number), $token);
+        return hash_equals($this->create($what, $id, $number), $token);
     }
 }

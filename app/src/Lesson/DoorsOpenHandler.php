@@ -38,7 +38,7 @@ final readonly class DoorsOpenHandler implements TaskHandler
     public static function schedule(Tasks $tasks, Lesson $lesson): void
     {
         if (null !== $lesson->startsAt) {
-            $tasks->ask(self::DOORS_OPEN, $lesson->id, (int) $lesson->startsAt->format('Uv') - LessonTime::EARLY);
+            $tasks->schedule(self::DOORS_OPEN, $lesson->id, (int) $lesson->startsAt->format('Uv') - LessonTime::EARLY);
         }
     }
 

@@ -25,7 +25,7 @@ final readonly class LessonAccess
      */
     public function lesson(Teacher $teacher, string $id): Lesson
     {
-        $found = $this->staff->one(
+        $found = $this->staff->find(
             Lesson::class,
             $this->em
                 ->createQueryBuilder()
@@ -49,7 +49,7 @@ final readonly class LessonAccess
      */
     public function removed(Teacher $teacher, string $id): Lesson
     {
-        $found = $this->staff->one(
+        $found = $this->staff->find(
             Lesson::class,
             $this->em
                 ->createQueryBuilder()
@@ -71,7 +71,7 @@ final readonly class LessonAccess
      */
     public function round(Teacher $teacher, string $id): Round
     {
-        $found = $this->staff->one(
+        $found = $this->staff->find(
             Round::class,
             $this->em
                 ->createQueryBuilder()
@@ -94,7 +94,7 @@ final readonly class LessonAccess
      */
     public function segment(Teacher $teacher, string $id): Segment
     {
-        $found = $this->staff->one(
+        $found = $this->staff->find(
             Segment::class,
             $this->em
                 ->createQueryBuilder()

@@ -20,7 +20,7 @@ final readonly class LessonList
     /**
      * @return list<LessonSummary> the latest first; templates before them
      */
-    public function of(Teacher $teacher): array
+    public function forTeacher(Teacher $teacher): array
     {
         /** @var list<Lesson> $lessons */
         $lessons = $this->em

@@ -25,6 +25,6 @@ final readonly class LessonListController
     #[Route('/api/staff/lessons', methods: ['GET'])]
     public function __invoke(#[CurrentUser] Teacher $teacher): array
     {
-        return $this->lessons->of($teacher);
+        return $this->lessons->forTeacher($teacher);
     }
 }

@@ -15,9 +15,9 @@ use FreshHuddle\App\Lesson\Notice\PreparedNotice;
 use FreshHuddle\App\Lesson\Notice\PrepareNotice;
 use FreshHuddle\App\Lesson\Order\RunningOrders;
 use FreshHuddle\App\Lesson\Order\Segment;
-use FreshHuddle\App\Lesson\Round\Filling;
 use FreshHuddle\App\Lesson\Round\FromGroups;
 use FreshHuddle\App\Lesson\Round\Round;
+use FreshHuddle\App\Lesson\Round\RoundFiller;
 use FreshHuddle\App\Roster\SchoolClass;
 use FreshHuddle\App\Stream\Audience;
 use FreshHuddle\App\Stream\Stream;
@@ -37,7 +37,7 @@ final readonly class Lessons
         private EntityManagerInterface $em,
         private ClockInterface $clock,
         private RunningOrders $orders,
-        private Filling $filling,
+        private RoundFiller $filling,
         private Groupings $groupings,
         private GroupingUsage $usage,
         private Regroup $regroup,

@@ -26,10 +26,10 @@ final readonly class NowReader
     {
         $lesson = $this->db->fetchOne('SELECT current_lesson_id FROM school_class WHERE id = ?', [$classId]);
 
-        return \is_string($lesson) ? $this->of($lesson) : null;
+        return \is_string($lesson) ? $this->forLesson($lesson) : null;
     }
 
-    public function of(string $lessonId): ?LessonNow
+    public function forLesson(string $lessonId): ?LessonNow
     {
         $row = $this->db->fetchAssociative(
             "SELECT l.class_id, l.title, l.segment_since, l.ended_at, l.begun_at, l.minutes AS lesson_minutes,

@@ -13,9 +13,9 @@ use FreshHuddle\App\Lesson\Lessons;
 use FreshHuddle\App\Lesson\MakeLesson;
 use FreshHuddle\App\Lesson\Order\MakeCurrent;
 use FreshHuddle\App\Live\Command\GiveCommand;
-use FreshHuddle\App\Live\Command\LiveLesson;
-use FreshHuddle\App\Live\Desk\LessonDesk;
+use FreshHuddle\App\Live\Command\LessonCommandHandler;
 use FreshHuddle\App\Live\Desk\LessonView;
+use FreshHuddle\App\Live\Desk\LessonViewBuilder;
 use FreshHuddle\App\Roster\ClassAccess;
 use FreshHuddle\App\Roster\Staff\ForAssistants;
 use FreshHuddle\Core\Message;
@@ -32,8 +32,8 @@ final readonly class LessonController
 {
     public function __construct(
         private Lessons $lessons,
-        private LessonDesk $desk,
-        private LiveLesson $live,
+        private LessonViewBuilder $desk,
+        private LessonCommandHandler $live,
         private ClassAccess $classAccess,
         private LessonAccess $lessonAccess,
     ) {

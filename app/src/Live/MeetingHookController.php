@@ -37,21 +37,21 @@ final readonly class MeetingHookController
         if (!hash_equals(hash_hmac('sha256', $body, $this->secret), $signature)) {
             throw new Problem(403, new Message('live.hook_signature'));
         }
-        $said = json_decode($body, true, 3);
-        $room = \is_array($said) ? $said['room'] ?? null : null;
+        $message = json_decode($body, true, 3);
+        $room = \is_array($message) ? $message['room'] ?? null : null;
         if (
-            !\is_array($said)
-            || !\is_string($said['person'] ?? null)
-            || !\is_int($said['at'] ?? null)
+            !\is_array($message)
+            || !\is_string($message['person'] ?? null)
+            || !\is_int($message['at'] ?? null)
             || !(null === $room || (\is_string($room) && 1 === preg_match('/^[A-Za-z0-9_-]{1,80}$/D', $room)))
-            || 1 !== preg_match('/^[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}$/D', $said['person'])
+            || 1 !== preg_match('/^[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}$/D', $message['person'])
         ) {
             throw new Problem(422, new Message('live.hook_unreadable'));
         }
         $now = $this->clock->ms();
-        if ($said['at'] < $now - self::OLDEST || $said['at'] > $now + self::AHEAD) {
+        if ($message['at'] < $now - self::OLDEST || $message['at'] > $now + self::AHEAD) {
             throw new Problem(422, new Message('live.hook_time'));
         }
-        $this->presence->seenByService($said['person'], $room, min($now, $said['at']));
+        $this->presence->seenByService($message['person'], $room, min($now, $message['at']));
     }
 }

@@ -24,8 +24,8 @@ final readonly class Projections
      */
     public function follow(string $roundId, array $events): void
     {
-        $signals = $signalsAfter = $this->signals->of($roundId);
-        $moves = $movesAfter = $this->moves->of($roundId);
+        $signals = $signalsAfter = $this->signals->forRound($roundId);
+        $moves = $movesAfter = $this->moves->forRound($roundId);
         foreach ($events as $event) {
             $signalsAfter = $signalsAfter->with($event);
             $movesAfter = $movesAfter->with($event);
@@ -40,7 +40,7 @@ final readonly class Projections
     public function again(string $lessonId, string $roundId): void
     {
         $events = iterator_to_array($this->events->ofRound($lessonId, $roundId), false);
-        $this->signals->put($roundId, $this->signals->of($roundId), Signals::after($events));
-        $this->moves->put($roundId, $this->moves->of($roundId), Moves::after($events));
+        $this->signals->put($roundId, $this->signals->forRound($roundId), Signals::after($events));
+        $this->moves->put($roundId, $this->moves->forRound($roundId), Moves::after($events));
     }
 }

@@ -22,9 +22,9 @@ final readonly class OnLessonBegun
 
     public function __invoke(LessonBegun $event): void
     {
-        foreach ($event->rounds as $was => $is) {
+        foreach ($event->rounds as $was => $newRound) {
             $from = $this->em->find(Round::class, $was);
-            $round = $this->em->find(Round::class, $is);
+            $round = $this->em->find(Round::class, $newRound);
             if (null !== $from && null !== $round) {
                 $this->plan->carryOver($from, $round, $this->plan->placesOf($from, $round));
             }

@@ -18,7 +18,7 @@ final class Code
      * @return string a picture, as an address a page can hold
      *                (SVG, black; a row's dark modules side by side are one piece)
      */
-    public static function of(string $text): string
+    public static function forText(string $text): string
     {
         /** @var array{num_rows: int<1, max>, num_cols: int<1, max>, bcode: list<list<int|string>>} $code */
         $code = (new \TCPDF2DBarcode($text, 'QRCODE,M'))->getBarcodeArray();

@@ -42,7 +42,7 @@ final class Marks
     /**
      * @return string the sign in its colour, as an address a page can hold (SVG on a square of 24)
      */
-    public static function sign(int $mark): string
+    public static function symbol(int $mark): string
     {
         $signs = self::all()['signs'];
         $path = $signs[($mark + intdiv($mark, \count($signs))) % \count($signs)]['path'];

@@ -118,7 +118,7 @@ final readonly class PlanPdf
             '<td class="cell"><table class="slab" style="border-color: %s; background: %s"><tr><td class="sign"><img src="%s"></td><td class="name">%s</td><td class="number">%s</td></tr></table>%s%s</td>',
             Marks::colour($table->mark),
             Marks::tint($table->mark, 0.16),
-            Marks::sign($table->mark),
+            Marks::symbol($table->mark),
             $this->paper->set($table->name, 'head'),
             $this->paper->set((string) $table->number),
             implode(

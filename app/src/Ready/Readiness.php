@@ -15,12 +15,12 @@ use FreshHuddle\App\Lesson\Order\SegmentView;
 use FreshHuddle\App\Lesson\Round\Round;
 use FreshHuddle\App\Lesson\UsageReader;
 use FreshHuddle\App\Materials\HandOut\Copy\CopySummary;
-use FreshHuddle\App\Materials\HandOut\HandingOut;
+use FreshHuddle\App\Materials\HandOut\HandOutService;
 use FreshHuddle\App\Materials\HandOut\Plan\RowView;
-use FreshHuddle\App\Ready\Sending\Sendings;
-use FreshHuddle\App\Ready\Sending\SentKind;
-use FreshHuddle\App\Ready\Sending\SentReader;
-use FreshHuddle\App\Ready\Sending\SentThing;
+use FreshHuddle\App\Ready\Sending\DeliveryKind;
+use FreshHuddle\App\Ready\Sending\DeliveryPlan;
+use FreshHuddle\App\Ready\Sending\DeliveryReader;
+use FreshHuddle\App\Ready\Sending\DeliveryThing;
 use FreshHuddle\App\Rooms\Link\StandingLinks;
 use FreshHuddle\App\Rooms\RoomReader;
 use FreshHuddle\App\Rooms\RoomView;
@@ -63,15 +63,15 @@ final readonly class Readiness
         private DeskNotes $notes,
         private Judge $judge,
         private Passes $passes,
-        private SentReader $sent,
-        private Sendings $sendings,
+        private DeliveryReader $sent,
+        private DeliveryPlan $sendings,
         private Words $words,
         private EntityManagerInterface $em,
         private UsageReader $usage,
         private StandingLinks $standing,
         private FloorStore $floors,
         private RoomReader $rooms,
-        private HandingOut $handingOut,
+        private HandOutService $handingOut,
     ) {
     }
 
@@ -86,7 +86,7 @@ final readonly class Readiness
      *
      * @return list<FindingView> what stops first
      */
-    public function of(
+    public function findings(
         Round $shown,
         array $students,
         RunningOrderView $order,
@@ -171,14 +171,14 @@ final readonly class Readiness
     ): Plan {
         ['floor' => $floor, 'rooms' => $rooms, 'rows' => $rows, 'copies' => $copies] = $parts;
         $class = $round->lesson->class;
-        $source = $this->sources->of($class);
-        $here = [];
+        $source = $this->sources->forClass($class);
+        $present = [];
         foreach ($students as $student) {
             if (!$student->absent) {
-                $here[$student->id] = $student->name;
+                $present[$student->id] = $student->name;
             }
         }
-        $roles = '' === $source->openedBy ? [] : $this->numbers->of($round->grouping)->roles();
+        $roles = '' === $source->openedBy ? [] : $this->numbers->forGrouping($round->grouping)->roles();
         $groups = [];
         foreach ($floor->groups as $group) {
             $held = [];
@@ -197,10 +197,10 @@ final readonly class Readiness
             && '' !== $source->addressPattern
             && (new AddressPattern($source->addressPattern))->isGuessable();
         $used = $this->passes->usedIn($class->id);
-        $sent = $this->sent->of($round->id);
+        $sent = $this->sent->forRound($round->id);
 
         return new Plan(
-            $here,
+            $present,
             $groups,
             array_values(
                 array_map(
@@ -228,10 +228,10 @@ final readonly class Readiness
             [] === $groups ? [] : $this->judge->brokenRules($round->grouping, $floor),
             [] === $used || $this->usage->hasBeenOut($class->id)
                 ? null
-                : array_values(array_diff(array_map(strval(...), array_keys($here)), $used)),
+                : array_values(array_diff(array_map(strval(...), array_keys($present)), $used)),
             $all->summary(),
             $isSettingUp,
-            $this->posts($round, $floor, $here, $sent),
+            $this->posts($round, $floor, $present, $sent),
             null === $round->lesson->startsAt ? null : (int) $round->lesson->startsAt->format('Uv'),
             \count(
                 array_filter(
@@ -240,21 +240,21 @@ final readonly class Readiness
                         || StepKind::Send === $step->kind,
                 ),
             ),
-            self::returned($sent, $here),
+            self::returned($sent, $present),
             $class->cannotReadYet,
             $round->lesson->talkOnly,
             [] === $groups ? AttributeView::toMixBy($students) : null,
-            SourceKind::OwnLinks === $source->kind ? \count($this->standing->of($class)) : 0,
+            SourceKind::OwnLinks === $source->kind ? \count($this->standing->forClass($class)) : 0,
         );
     }
 
     /**
-     * @param array<string, string> $here
-     * @param list<SentThing>       $things
+     * @param array<string, string> $present
+     * @param list<DeliveryThing>       $things
      *
      * @return list<PlannedPost>
      */
-    private function posts(Round $round, Floor $floor, array $here, array $things): array
+    private function posts(Round $round, Floor $floor, array $present, array $things): array
     {
         $groups = $posts = [];
         foreach ($floor->groups as $group) {
@@ -263,13 +263,13 @@ final readonly class Readiness
         $due = null;
         foreach ($things as $sent) {
             $group = $groups[$sent->target] ?? null;
-            if (SentKind::Post === $sent->kind && null !== $sent->theirId && null !== $group) {
-                $due ??= [$this->sendings->of($round)->dueAt];
+            if (DeliveryKind::Post === $sent->kind && null !== $sent->theirId && null !== $group) {
+                $due ??= [$this->sendings->forRound($round)->dueAt];
                 $posts[] = new PlannedPost(
                     $group->name,
                     $sent->audience,
                     array_values(
-                        array_filter($group->students, static fn (string $student): bool => isset($here[$student])),
+                        array_filter($group->students, static fn (string $student): bool => isset($present[$student])),
                     ),
                     $sent->dueAt,
                     $due[0],
@@ -281,17 +281,17 @@ final readonly class Readiness
     }
 
     /**
-     * @param list<SentThing>       $things
-     * @param array<string, string> $here
+     * @param list<DeliveryThing>       $things
+     * @param array<string, string> $present
      *
      * @return list<string>
      */
-    private static function returned(array $things, array $here): array
+    private static function returned(array $things, array $present): array
     {
         $names = [];
         foreach ($things as $sent) {
-            if (SentKind::Letter === $sent->kind && !$sent->arrived && isset($here[$sent->target])) {
-                $names[] = $here[$sent->target];
+            if (DeliveryKind::Letter === $sent->kind && !$sent->arrived && isset($present[$sent->target])) {
+                $names[] = $present[$sent->target];
             }
         }
 
@@ -363,10 +363,10 @@ final readonly class Readiness
      */
     private static function ofThisFloor(array $copies, array $groups): array
     {
-        $here = array_flip(array_map(static fn (PlannedGroup $group): string => $group->id, $groups));
+        $existing = array_flip(array_map(static fn (PlannedGroup $group): string => $group->id, $groups));
         $planned = [];
         foreach ($copies as $copy) {
-            if (null === $copy->groupId || isset($here[$copy->groupId])) {
+            if (null === $copy->groupId || isset($existing[$copy->groupId])) {
                 $planned[] = new PlannedCopy(
                     $copy->id,
                     $copy->name,

@@ -9,9 +9,9 @@ use FreshHuddle\App\Account\Teacher;
 use FreshHuddle\App\Grouping\Floor\WorkGroup;
 use FreshHuddle\App\Grouping\Grouping;
 use FreshHuddle\App\Roster\SchoolClass;
-use FreshHuddle\Core\Rooms\AllowedHere;
 use FreshHuddle\Core\Rooms\MainSession;
 use FreshHuddle\Core\Rooms\RoomLife;
+use FreshHuddle\Core\Rooms\RoomPermissionChanges;
 use FreshHuddle\Core\Rooms\RoomPurpose;
 use FreshHuddle\Core\Rooms\RoomState;
 use FreshHuddle\Core\Rooms\SourceKind;
@@ -117,8 +117,8 @@ class Room
         };
     }
 
-    public function allowedHere(): AllowedHere
+    public function allowedHere(): RoomPermissionChanges
     {
-        return new AllowedHere($this->mayRecord, $this->mayShareScreen, $this->mayWrite);
+        return new RoomPermissionChanges($this->mayRecord, $this->mayShareScreen, $this->mayWrite);
     }
 }

@@ -23,7 +23,7 @@ final readonly class RoomAccess
      */
     public function room(Teacher $teacher, string $id): Room
     {
-        $found = $this->staff->one(
+        $found = $this->staff->find(
             Room::class,
             $this->em->createQueryBuilder()->select('r', 'c')->from(Room::class, 'r')->join('r.class', 'c'),
             'r',

@@ -39,7 +39,7 @@ final readonly class RoomReader
                     r.tried_at, r.opened_at, r.missed_at
              FROM room r LEFT JOIN due_task t ON t.subject = r.id::text AND t.kind IN (?, ?, ?)
              WHERE r.grouping_id = ? OR (r.class_id = ? AND r.group_id IS NULL) ORDER BY r.id, t.id',
-                [RoomWork::MAKE, RoomWork::MEMBERS, RoomWork::CHANGE, $groupingId, $classId],
+                [RoomTaskHandler::MAKE, RoomTaskHandler::MEMBERS, RoomTaskHandler::CHANGE, $groupingId, $classId],
             ),
         );
         $ofGroup = $main = $side = [];

@@ -9,9 +9,9 @@ use Doctrine\DBAL\Exception\UniqueConstraintViolationException;
 use FreshHuddle\App\Rooms\Exception\NoLinkYet;
 use FreshHuddle\App\Rooms\Source\RoomSource;
 use FreshHuddle\Core\Message;
-use FreshHuddle\Core\Rooms\AllowedHere;
 use FreshHuddle\Core\Rooms\Link;
 use FreshHuddle\Core\Rooms\RoomLife;
+use FreshHuddle\Core\Rooms\RoomPermissionChanges;
 use FreshHuddle\Core\Rooms\RoomPurpose;
 use FreshHuddle\Core\Rooms\RoomState;
 use FreshHuddle\Core\Rooms\SourceKind;
@@ -145,15 +145,15 @@ final readonly class RoomStore
         $this->db->update('room', ['name' => $name, 'named_by_hand' => $byHand ? 't' : 'f'], ['id' => $roomId]);
     }
 
-    public function allow(string $roomId, AllowedHere $allowed): void
+    public function allow(string $roomId, RoomPermissionChanges $allowed): void
     {
-        $said = static fn (?bool $may): ?string => null === $may ? null : ($may ? 't' : 'f');
+        $flag = static fn (?bool $may): ?string => null === $may ? null : ($may ? 't' : 'f');
         $this->db->update(
             'room',
             [
-                'may_record' => $said($allowed->record),
-                'may_share_screen' => $said($allowed->shareScreen),
-                'may_write' => $said($allowed->write),
+                'may_record' => $flag($allowed->record),
+                'may_share_screen' => $flag($allowed->shareScreen),
+                'may_write' => $flag($allowed->write),
             ],
             ['id' => $roomId],
         );

@@ -25,9 +25,9 @@ use FreshHuddle\App\Roster\SchoolClass;
 use FreshHuddle\App\Words\Words;
 use FreshHuddle\App\Worker\Tasks;
 use FreshHuddle\Core\Grouping\Exception\NotOnTheFloor;
-use FreshHuddle\Core\Rooms\AllowedHere;
 use FreshHuddle\Core\Rooms\Exception\UnusableLink;
 use FreshHuddle\Core\Rooms\Link;
+use FreshHuddle\Core\Rooms\RoomPermissionChanges;
 use FreshHuddle\Core\Rooms\RoomPurpose;
 use FreshHuddle\Core\Rooms\RoomState;
 use FreshHuddle\Core\Rooms\SourceKind;
@@ -89,7 +89,7 @@ final readonly class Rooms
      */
     public function setSource(SchoolClass $class, SaveRoomSource $request): void
     {
-        $was = $this->roomSources->of($class);
+        $was = $this->roomSources->forClass($class);
         [$before, $allowed] = [$was->addressPattern, $was->allowed()];
         $as = $this->roomSources->save($class, $request);
         if (null !== $request->life) {
@@ -113,9 +113,9 @@ final readonly class Rooms
                 && !$room
                     ->allowedHere()
                     ->under($as->allowed())
-                    ->is($room->allowedHere()->under($allowed))
+                    ->equals($room->allowedHere()->under($allowed))
             ) {
-                $this->tasks->ask(RoomWork::CHANGE, $room->id);
+                $this->tasks->schedule(RoomTaskHandler::CHANGE, $room->id);
             }
         }
         $this->events->dispatch(new RoomsChanged($class->id));
@@ -135,18 +135,18 @@ final readonly class Rooms
             $isChanged = true;
         }
         if (null !== $request->allowed) {
-            $allowed = new AllowedHere(
+            $allowed = new RoomPermissionChanges(
                 $request->allowed->mayRecord,
                 $request->allowed->mayShareScreen,
                 $request->allowed->mayWrite,
             );
-            if (!$allowed->is($room->allowedHere())) {
+            if (!$allowed->equals($room->allowedHere())) {
                 $this->store->allow($room->id, $allowed);
                 $isChanged = true;
             }
         }
         if ($isChanged && $room->state->hasLink() && $room->source->answers()) {
-            $this->tasks->ask(RoomWork::CHANGE, $room->id);
+            $this->tasks->schedule(RoomTaskHandler::CHANGE, $room->id);
         }
         if (null !== $request->link) {
             $this->setLink($room, trim($request->link), $request->sure);
@@ -154,7 +154,7 @@ final readonly class Rooms
             $this->moveTo($room, $request->source, $request->sure);
             $this->begin($room->id, $request->source);
         }
-        $this->events->dispatch(RoomsChanged::of($room));
+        $this->events->dispatch(RoomsChanged::forRoom($room));
     }
 
     /**
@@ -168,7 +168,7 @@ final readonly class Rooms
         ) {
             throw RoomsRefused::unusable('rooms.too_many_side_rooms', 'name', ['most' => self::MOST_SIDE_ROOMS]);
         }
-        $this->store->plan($this->roomSources->of($class), RoomPurpose::Side, trim($name));
+        $this->store->plan($this->roomSources->forClass($class), RoomPurpose::Side, trim($name));
         foreach (
             $this->em
                 ->getRepository(Room::class)
@@ -192,7 +192,7 @@ final readonly class Rooms
         }
         $this->giveUp($room, $sure);
         $this->store->takeAway($room->id);
-        $this->events->dispatch(RoomsChanged::of($room));
+        $this->events->dispatch(RoomsChanged::forRoom($room));
     }
 
     /**
@@ -207,7 +207,7 @@ final readonly class Rooms
         }
         try {
             if (null === $this->reader->linkOf($room->id, $teacher->id)) {
-                $this->membership->bring($room); // they joined the class after the room was made
+                $this->membership->reconcile($room); // they joined the class after the room was made
             }
         } catch (MeetingServiceFailed|NoLinkYet $e) {
             throw RoomsRefused::because($e->says);
@@ -217,7 +217,7 @@ final readonly class Rooms
 
         return $this->sources
             ->get($room->source)
-            ->letIn($this->reader->linkOf($room->id, $teacher->id) ?? throw RoomsRefused::unusable('rooms.not_made'));
+            ->entryUrl($this->reader->linkOf($room->id, $teacher->id) ?? throw RoomsRefused::unusable('rooms.not_made'));
     }
 
     /**
@@ -248,7 +248,7 @@ final readonly class Rooms
     public function tried(Room $room, bool $was): void
     {
         $this->store->tried($room->id, $was ? $this->clock->ms() : null);
-        $this->events->dispatch(RoomsChanged::of($room));
+        $this->events->dispatch(RoomsChanged::forRoom($room));
     }
 
     /**
@@ -283,7 +283,7 @@ final readonly class Rooms
     {
         if ($source->answers()) {
             $this->store->note($roomId, RoomState::Planned);
-            $this->tasks->ensure(RoomWork::MAKE, $roomId);
+            $this->tasks->scheduleOnce(RoomTaskHandler::MAKE, $roomId);
 
             return;
         }
@@ -293,7 +293,7 @@ final readonly class Rooms
         }
         $this->em->refresh($room);
         try {
-            $this->membership->bring($room);
+            $this->membership->reconcile($room);
         } catch (NoLinkYet $e) {
             $this->store->note(
                 $roomId,
@@ -347,7 +347,7 @@ final readonly class Rooms
      */
     private function giveUp(Room $room, bool $sure): void
     {
-        $there = $sure ? [] : $this->occupants->of($room);
+        $there = $sure ? [] : $this->occupants->inRoom($room);
         if ([] !== $there) {
             throw RoomsRefused::unusable('rooms.somebody_there', 'sure', ['names' => $there]);
         }
@@ -357,7 +357,7 @@ final readonly class Rooms
     private function retire(Room $room): void
     {
         if (null !== $room->externalId) {
-            $this->tasks->ask(RoomWork::RETIRE, $room->externalId, null, ['class' => $room->class->id]);
+            $this->tasks->schedule(RoomTaskHandler::RETIRE, $room->externalId, null, ['class' => $room->class->id]);
         }
     }
 }

@@ -54,7 +54,7 @@ final readonly class RoundRooms
      */
     public function plan(Round $round): void
     {
-        $as = $this->roomSources->of($round->lesson->class);
+        $as = $this->roomSources->forClass($round->lesson->class);
         foreach ($this->names($round, $this->floors->now($round->grouping->id)) as $place => $name) {
             $this->planOne($as, $round, $place, $name);
         }
@@ -69,14 +69,14 @@ final readonly class RoundRooms
      * @throws NoLinkYet
      * @throws NotOnTheFloor
      */
-    public function bring(Round $round, string $place): void
+    public function provision(Round $round, string $place): void
     {
         $class = $round->lesson->class;
         $name =
             $this->names($round, $this->floors->now($round->grouping->id))[$place] ??
             throw NotOnTheFloor::group($place);
-        $this->planOne($this->roomSources->of($class), $round, $place, $name);
-        $room = $this->at($class, $place) ?? throw NotOnTheFloor::group($place);
+        $this->planOne($this->roomSources->forClass($class), $round, $place, $name);
+        $room = $this->atPlace($class, $place) ?? throw NotOnTheFloor::group($place);
         if (null !== $room->missedAt) {
             $this->lose($room);
         }
@@ -84,7 +84,7 @@ final readonly class RoundRooms
             $this->giveStandingLink($round, $room);
         }
         try {
-            $this->membership->bring($room);
+            $this->membership->reconcile($room);
         } catch (MeetingServiceFailed $e) {
             if ($e->missing) {
                 $this->lose($room);
@@ -104,7 +104,7 @@ final readonly class RoundRooms
      */
     private function giveStandingLink(Round $round, Room $room): void
     {
-        $links = $this->standing->of($round->lesson->class);
+        $links = $this->standing->forClass($round->lesson->class);
         foreach ($this->floors->now($round->grouping->id)->groups as $i => $group) {
             if ($group->id === $room->group?->id && isset($links[$i])) {
                 $this->store->link($room, $links[$i]);
@@ -156,7 +156,7 @@ final readonly class RoundRooms
      *
      * @throws MeetingServiceFailed
      */
-    public function look(Round $round): array
+    public function probe(Round $round): array
     {
         $made = [];
         foreach ($this->reader->forSetUp($round->lesson->class->id, $round->grouping->id) as $row) {
@@ -186,7 +186,7 @@ final readonly class RoundRooms
     {
         $class = $round->lesson->class;
         $values = ['class' => $class->name, 'lesson' => $round->lesson->title, 'teacher' => $class->teacher->name];
-        $pattern = new NamePattern($this->roomSources->of($class)->namePattern);
+        $pattern = new NamePattern($this->roomSources->forClass($class)->namePattern);
         $names = [MainSession::PLACE => (new NamePattern(self::MAIN_PATTERN))->name($values)];
         foreach ($floor->groups as $i => $group) {
             $name = $pattern->name($values + ['group' => $group->name, 'n' => $i + 1]);
@@ -203,7 +203,7 @@ final readonly class RoundRooms
             : $this->store->plan($as, RoomPurpose::Group, $name, $round->grouping->id, (string) $place);
     }
 
-    private function at(SchoolClass $class, string $place): ?Room
+    private function atPlace(SchoolClass $class, string $place): ?Room
     {
         $room =
             MainSession::PLACE === $place

@@ -23,7 +23,7 @@ final readonly class ClassAccess
      */
     public function schoolClass(Teacher $teacher, string $id): SchoolClass
     {
-        $found = $this->staff->one(
+        $found = $this->staff->find(
             SchoolClass::class,
             $this->em->createQueryBuilder()->select('c')->from(SchoolClass::class, 'c'),
             'c',
@@ -62,7 +62,7 @@ final readonly class ClassAccess
      */
     public function student(Teacher $teacher, string $id): Student
     {
-        $found = $this->staff->one(
+        $found = $this->staff->find(
             Student::class,
             $this->em->createQueryBuilder()->select('s', 'c')->from(Student::class, 's')->join('s.class', 'c'),
             's',

@@ -65,7 +65,7 @@ final readonly class ClassController
     #[Route('/classes', methods: ['POST'])]
     public function make(#[CurrentUser] Teacher $teacher, #[Body(self::LIST)] MakeClass $request): ClassView
     {
-        return $this->views->one($this->roster->create($teacher, $request->name, $request->names));
+        return $this->views->view($this->roster->create($teacher, $request->name, $request->names));
     }
 
     /** Previews what a list would give, for a class that isn't there yet. */
@@ -79,7 +79,7 @@ final readonly class ClassController
     #[Route('/classes/{id}', methods: ['GET'])]
     public function show(#[CurrentUser] Teacher $teacher, string $id): ClassView
     {
-        return $this->views->one($this->classAccess->schoolClass($teacher, $id));
+        return $this->views->view($this->classAccess->schoolClass($teacher, $id));
     }
 
     /** Changes a class, for example its name. */
@@ -89,7 +89,7 @@ final readonly class ClassController
         $class = $this->classAccess->schoolClass($teacher, $id);
         $this->roster->rename($class, $request->name);
 
-        return $this->views->one($class);
+        return $this->views->view($class);
     }
 
     /** Adds a student. */
@@ -101,7 +101,7 @@ final readonly class ClassController
         #[Body(self::LIST)]
         PasteNames $request,
     ): PastedListView {
-        return PastedListView::of(
+        return PastedListView::fromList(
             $this->roster->add($this->classAccess->schoolClass($teacher, $id), $request->names),
             $this->words,
         );
@@ -149,7 +149,7 @@ final readonly class ClassController
             'csv' => new Download($this->export->csv($class), $class->name.'.csv', 'text/csv; charset=UTF-8'),
             'json' => new Download($this->export->json($class), $class->name.'.json', 'application/json'),
             default => new Download(
-                $this->oneRoster->of($class),
+                $this->oneRoster->forClass($class),
                 $class->name.' OneRoster.zip',
                 'application/zip',
             ),
@@ -160,7 +160,7 @@ final readonly class ClassController
     #[Route('/classes/{id}/copy', methods: ['POST'])]
     public function copy(#[CurrentUser] Teacher $teacher, string $id, #[Body] RenameClass $request): ClassView
     {
-        return $this->views->one($this->roster->copy($this->classAccess->schoolClass($teacher, $id), $request->name));
+        return $this->views->view($this->roster->copy($this->classAccess->schoolClass($teacher, $id), $request->name));
     }
 
     /** Archives a class, or takes it out of the archive. */

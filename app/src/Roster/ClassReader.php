@@ -51,7 +51,7 @@ final readonly class ClassReader
         );
     }
 
-    public function one(SchoolClass $class): ClassView
+    public function view(SchoolClass $class): ClassView
     {
         $students = $this->students($class->id);
         $tags = array_values(
@@ -81,10 +81,10 @@ final readonly class ClassReader
             $class->twoDevices,
             $class->door,
             $students,
-            AttributeView::of($students),
+            AttributeView::fromStudents($students),
             array_values($tags),
             array_values($tables),
-            $this->rules->of($class->id),
+            $this->rules->forClass($class->id),
         );
     }
 

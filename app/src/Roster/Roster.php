@@ -7,7 +7,7 @@ namespace FreshHuddle\App\Roster;
 use Doctrine\DBAL\LockMode;
 use Doctrine\ORM\EntityManagerInterface;
 use FreshHuddle\App\Account\Teacher;
-use FreshHuddle\App\Database\Change;
+use FreshHuddle\App\Database\Transaction;
 use FreshHuddle\App\Roster\Column\FillColumn;
 use FreshHuddle\App\Roster\Device\StudentDeviceStore;
 use FreshHuddle\App\Roster\Door\DoorWords;
@@ -37,7 +37,7 @@ final readonly class Roster
         private DoorWords $doorWords,
         private ClassRules $rules,
         private EventDispatcherInterface $events,
-        private Change $change,
+        private Transaction $change,
         private StudentDeviceStore $devices,
     ) {
     }
@@ -99,7 +99,7 @@ final readonly class Roster
      */
     public function add(SchoolClass $class, string $pasted): PastedList
     {
-        $list = $this->change->of(function () use ($class, $pasted): PastedList {
+        $list = $this->change->run(function () use ($class, $pasted): PastedList {
             $list = $this->em->wrapInTransaction(function () use ($class, $pasted): PastedList {
                 $this->em->lock($class, LockMode::PESSIMISTIC_WRITE);
                 $list = $this->read($pasted, $this->names($class));
@@ -125,7 +125,7 @@ final readonly class Roster
      */
     public function addGuest(SchoolClass $class, string $name): ?string
     {
-        $called = ['class' => $class, 'folded' => StudentName::of($name)->folded(), 'removedAt' => null];
+        $called = ['class' => $class, 'folded' => StudentName::fromText($name)->folded(), 'removedAt' => null];
         if (0 < $this->em->getRepository(Student::class)->count($called)) {
             return null;
         }
@@ -179,7 +179,7 @@ final readonly class Roster
      */
     public function editStudent(Student $student, EditStudent $edit): void
     {
-        $this->change->of(function () use ($student, $edit): void {
+        $this->change->run(function () use ($student, $edit): void {
             $this->em->wrapInTransaction(function () use ($student, $edit): void {
                 // Whoever edits the same student at the same moment comes after, and sees what was done.
                 $this->em->lock($student->class, LockMode::PESSIMISTIC_WRITE);
@@ -197,7 +197,7 @@ final readonly class Roster
      */
     public function fillColumn(SchoolClass $class, FillColumn $fill): void
     {
-        $this->change->of(function () use ($class, $fill): void {
+        $this->change->run(function () use ($class, $fill): void {
             $this->em->wrapInTransaction(function () use ($class, $fill): void {
                 $this->em->lock($class, LockMode::PESSIMISTIC_WRITE);
                 $students = [];
@@ -264,7 +264,7 @@ final readonly class Roster
     private function freeName(Student $student, string $name): string
     {
         try {
-            $wanted = StudentName::of($name);
+            $wanted = StudentName::fromText($name);
         } catch (UnusableName $e) {
             throw RosterRefused::because($e->says, 'name');
         }
@@ -295,13 +295,13 @@ final readonly class Roster
             $copied = [];
             foreach ($this->students($class) as $student) {
                 $twin = new Student(Uuid::v7()->toRfc4122(), $copy, $student->name, $student->position);
-                $twin->take($student->record());
+                $twin->fill($student->record());
                 $twin->seatable = $student->seatable;
                 $this->em->persist($twin);
                 $copied[$student->id] = $twin->id;
             }
             $this->em->flush();
-            foreach ($this->rules->of($class->id) as $rule) {
+            foreach ($this->rules->forClass($class->id) as $rule) {
                 $this->rules->add(
                     $copy,
                     new MakeRule(
@@ -342,7 +342,7 @@ final readonly class Roster
 
     public function remove(Student $student): void
     {
-        $this->change->of(function () use ($student): void {
+        $this->change->run(function () use ($student): void {
             $student->removedAt ??= $this->clock->now();
             $this->em->flush();
             $this->devices->free($student->id);
@@ -358,7 +358,7 @@ final readonly class Roster
         if (null === $student->removedAt) {
             return;
         }
-        $this->change->of(function () use ($student): void {
+        $this->change->run(function () use ($student): void {
             $this->em->wrapInTransaction(function () use ($student): void {
                 $this->em->lock($student->class, LockMode::PESSIMISTIC_WRITE);
                 if ([] === $this->read($student->name, $this->names($student->class))->names()) {

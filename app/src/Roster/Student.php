@@ -102,7 +102,7 @@ class Student
     public function rename(string $name): void
     {
         $this->name = $name;
-        $this->folded = StudentName::of($name)->folded();
+        $this->folded = StudentName::fromText($name)->folded();
     }
 
     public function record(): StudentRecord
@@ -120,7 +120,7 @@ class Student
     /**
      * Takes over what a list says; what it does not say stays.
      */
-    public function take(StudentRecord $record): void
+    public function fill(StudentRecord $record): void
     {
         $this->rename($record->name);
         $this->schoolId = $record->schoolId ?? $this->schoolId;

@@ -74,7 +74,7 @@ final class Process
         try {
             $response = $this->kernel->handle($request);
         } catch (\Throwable $e) {
-            error_log('A request broke outside the kernel: '.LogLine::of($e));
+            error_log('A request broke outside the kernel: '.LogLine::forError($e));
             $with->answer(new Response('', 500));
 
             return;

@@ -21,7 +21,7 @@ final readonly class ListenersReader
      *
      * @return array<string, list<string>> channels by what is said beside the message (JSON of Audience::subject)
      */
-    public function of(array $audiences): array
+    public function forAudiences(array $audiences): array
     {
         $ids = [];
         foreach ($audiences as $audience) {

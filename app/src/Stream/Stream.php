@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace FreshHuddle\App\Stream;
 
-use FreshHuddle\App\Database\Change;
+use FreshHuddle\App\Database\Transaction;
 use Psr\Log\LoggerInterface;
 use Symfony\Contracts\HttpClient\Exception\ExceptionInterface;
 use Symfony\Contracts\HttpClient\HttpClientInterface;
@@ -21,7 +21,7 @@ final readonly class Stream
 
     public function __construct(
         private HttpClientInterface $streamClient,
-        private Change $change,
+        private Transaction $change,
         private ListenersReader $listeners,
         private LoggerInterface $logger,
     ) {
@@ -33,7 +33,7 @@ final readonly class Stream
      */
     public function publish(array $audiences, array $message): void
     {
-        $this->change->then(fn () => $this->send($audiences, $message));
+        $this->change->afterCommit(fn () => $this->send($audiences, $message));
     }
 
     /**
@@ -43,7 +43,7 @@ final readonly class Stream
     private function send(array $audiences, array $message): void
     {
         $sent = [];
-        foreach ($this->listeners->of($audiences) as $beside => $channels) {
+        foreach ($this->listeners->forAudiences($audiences) as $beside => $channels) {
             $body = json_encode(
                 $message + (array) json_decode($beside, true, 2, \JSON_THROW_ON_ERROR),
                 \JSON_THROW_ON_ERROR | \JSON_UNESCAPED_UNICODE,

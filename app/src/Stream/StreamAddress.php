@@ -27,7 +27,7 @@ final readonly class StreamAddress
     ) {
     }
 
-    public function of(string $channel): StreamView
+    public function forChannel(string $channel): StreamView
     {
         $now = $this->clock->now()->getTimestamp();
         $until = intdiv($now, self::STEP) * self::STEP + self::LASTS;

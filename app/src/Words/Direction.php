@@ -49,7 +49,7 @@ enum Direction: string
      *                         said
      * @param string $text     what decides where the language does not: its first letter
      */
-    public static function of(string $language, string $text = ''): self
+    public static function forLanguage(string $language, string $text = ''): self
     {
         if ('' !== trim($language)) {
             return self::isFromRight(trim($language)) ? self::RightToLeft : self::LeftToRight;
@@ -61,7 +61,7 @@ enum Direction: string
 
     private static function isFromRight(string $language): bool
     {
-        $said = mb_strtolower($language);
+        $tag = mb_strtolower($language);
         foreach (self::FROM_RIGHT as $code) {
             foreach (
                 [
@@ -70,7 +70,7 @@ enum Direction: string
                     mb_strtolower((string) \Locale::getDisplayLanguage($code, $code)),
                 ] as $name
             ) {
-                if (1 === preg_match('/^'.preg_quote($name, '/').'(?:[-_ ]|$)/Du', $said)) {
+                if (1 === preg_match('/^'.preg_quote($name, '/').'(?:[-_ ]|$)/Du', $tag)) {
                     return true;
                 }
             }

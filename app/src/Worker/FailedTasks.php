@@ -54,7 +54,7 @@ final readonly class FailedTasks
     /**
      * @return list<FailedTaskView> of a class, the latest first
      */
-    public function of(string $classId): array
+    public function forClass(string $classId): array
     {
         return array_map(
             static fn (FailedTask $task): FailedTaskView => new FailedTaskView($task->id, $task->kind, $task->failure),
@@ -70,9 +70,9 @@ final readonly class FailedTasks
     public function tryAgain(string $classId, string $id): bool
     {
         return $this->em->wrapInTransaction(function () use ($classId, $id): bool {
-            $task = $this->take($classId, $id);
+            $task = $this->remove($classId, $id);
             if (null !== $task) {
-                $this->tasks->ask(
+                $this->tasks->schedule(
                     $task->kind,
                     $task->subject,
                     null,
@@ -89,10 +89,10 @@ final readonly class FailedTasks
      */
     public function letBe(string $classId, string $id): bool
     {
-        return $this->em->wrapInTransaction(fn (): bool => null !== $this->take($classId, $id));
+        return $this->em->wrapInTransaction(fn (): bool => null !== $this->remove($classId, $id));
     }
 
-    private function take(string $classId, string $id): ?FailedTask
+    private function remove(string $classId, string $id): ?FailedTask
     {
         $task = $this->em->getRepository(FailedTask::class)->findOneBy(['id' => $id, 'classId' => $classId]);
         if (null !== $task) {

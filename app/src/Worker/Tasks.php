@@ -28,7 +28,7 @@ final readonly class Tasks
      * @param int|null             $dueAt milliseconds since 1970; null: now
      * @param array<string, mixed> $data
      */
-    public function ask(string $kind, string $subject, ?int $dueAt = null, array $data = []): void
+    public function schedule(string $kind, string $subject, ?int $dueAt = null, array $data = []): void
     {
         $this->db->executeStatement(
             'INSERT INTO due_task (kind, subject, data, due_at) VALUES (?, ?, ?, ?)
@@ -43,7 +43,7 @@ final readonly class Tasks
      *
      * @param array<string, mixed> $data
      */
-    public function ensure(string $kind, string $subject, ?int $dueAt = null, array $data = []): void
+    public function scheduleOnce(string $kind, string $subject, ?int $dueAt = null, array $data = []): void
     {
         $this->db->executeStatement(
             'INSERT INTO due_task (kind, subject, data, due_at) VALUES (?, ?, ?, ?) ON CONFLICT (kind, subject)

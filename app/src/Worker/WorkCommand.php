@@ -97,7 +97,7 @@ final class WorkCommand extends Command
         while (!$this->stop && $this->clock->ms() < $until) {
             try {
                 if (!$planned) {
-                    $this->tasks->ensure(TidyWork::TIDY, 'all');
+                    $this->tasks->scheduleOnce(PurgeTaskHandler::TIDY, 'all');
                     $planned = true;
                 }
                 if (!$this->workOnce()) {
@@ -105,7 +105,7 @@ final class WorkCommand extends Command
                 }
             } catch (\Throwable $e) {
                 // Most often the database being restarted. What was claimed comes free again by itself.
-                $this->logger->warning('The worker waits a moment: {what}', ['what' => LogLine::of($e)]);
+                $this->logger->warning('The worker waits a moment: {what}', ['what' => LogLine::forError($e)]);
                 $this->db->close();
                 usleep(500_000);
             }
@@ -141,7 +141,7 @@ final class WorkCommand extends Command
             if (DatabaseAway::says($e)) {
                 throw $e; // nothing can be noted; the claim runs out by itself
             }
-            $this->logger->error('{kind} broke: {what}', ['kind' => $task->kind, 'what' => LogLine::of($e)]);
+            $this->logger->error('{kind} broke: {what}', ['kind' => $task->kind, 'what' => LogLine::forError($e)]);
             $this->em->isOpen() ? $this->em->clear() : $this->managers->resetManager();
             if ($task->attempts < self::MOST_TRIES) {
                 $this->tasks->again(

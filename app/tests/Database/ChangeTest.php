@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace FreshHuddle\App\Tests\Database;
 
-use FreshHuddle\App\Database\Change;
 use FreshHuddle\App\Database\DatabaseClock;
 use FreshHuddle\App\Database\TimeReader;
+use FreshHuddle\App\Database\Transaction;
 use FreshHuddle\App\Tests\Support\AppTestCase;
 use FreshHuddle\App\Worker\Tasks;
 use Symfony\Component\Clock\MockClock;
@@ -18,16 +18,16 @@ final class ChangeTest extends AppTestCase
 {
     public function test_hints_go_out_after_the_change_and_its_tasks_stand(): void
     {
-        $change = $this->service(Change::class);
+        $change = $this->service(Transaction::class);
         /** @var \ArrayObject<int, string> $told */
         $told = new \ArrayObject();
-        $change->of(function () use ($change, $told): void {
-            $change->then(static function () use ($told): void {
+        $change->run(function () use ($change, $told): void {
+            $change->afterCommit(static function () use ($told): void {
                 $told->append('outer');
             });
-            $change->of(function () use ($change, $told): void {
-                $this->service(Tasks::class)->ask('some', 'thing');
-                $change->then(static function () use ($told): void {
+            $change->run(function () use ($change, $told): void {
+                $this->service(Tasks::class)->schedule('some', 'thing');
+                $change->afterCommit(static function () use ($told): void {
                     $told->append('inner');
                 });
             });
@@ -39,20 +39,20 @@ final class ChangeTest extends AppTestCase
 
     public function test_of_a_change_that_did_not_happen_nothing_follows(): void
     {
-        $change = $this->service(Change::class);
+        $change = $this->service(Transaction::class);
         /** @var \ArrayObject<int, string> $told */
         $told = new \ArrayObject();
         try {
-            $change->of(function () use ($change, $told): void {
-                $this->service(Tasks::class)->ask('some', 'thing');
-                $change->then(static function () use ($told): void {
+            $change->run(function () use ($change, $told): void {
+                $this->service(Tasks::class)->schedule('some', 'thing');
+                $change->afterCommit(static function () use ($told): void {
                     $told->append('a hint');
                 });
                 self::refuse();
             });
         } catch (\DomainException) {
         }
-        $change->then(static function () use ($told): void {
+        $change->afterCommit(static function () use ($told): void {
             $told->append('the next');
         });
         self::assertSame(['the next'], $told->getArrayCopy());

@@ -48,7 +48,7 @@ final class LogTest extends AppTestCase
             self::fail('It was taken twice.');
         } catch (UniqueConstraintViolationException $e) {
             self::assertStringContainsString('zofia krawczyk', $e->getMessage(), 'this is what must not be logged');
-            $line = LogLine::of($e);
+            $line = LogLine::forError($e);
             self::assertStringNotContainsStringIgnoringCase('zofia', $line);
             self::assertStringContainsString('23505', $line);
             self::assertStringContainsString('LogTest.php', $line);

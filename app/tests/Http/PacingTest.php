@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace FreshHuddle\App\Tests\Http;
 
 use FreshHuddle\App\Http\MachineMemory;
-use FreshHuddle\App\Http\Pacing;
+use FreshHuddle\App\Http\PaceListener;
 use FreshHuddle\App\Http\Problem;
 use FreshHuddle\App\Kernel;
 use FreshHuddle\Core\Pace;
@@ -23,7 +23,7 @@ final class PacingTest extends TestCase
 
     public function test_pages_are_told_a_pace_once_requests_wait_and_none_when_they_no_longer_do(): void
     {
-        $pacing = new Pacing(new MachineMemory());
+        $pacing = new PaceListener(new MachineMemory());
         self::assertNull($this->told($pacing, 0));
         $this->told($pacing, 900);
         usleep(1_000 * (Pace::LOOK_EVERY + 10));
@@ -36,7 +36,7 @@ final class PacingTest extends TestCase
 
     public function test_teachers_are_told_none(): void
     {
-        $pacing = new Pacing(new MachineMemory());
+        $pacing = new PaceListener(new MachineMemory());
         for ($i = 0; $i < 3; ++$i) {
             self::assertNull($this->told($pacing, 900, '/api/staff/me'));
             usleep(1_000 * (Pace::LOOK_EVERY + 10));
@@ -59,7 +59,7 @@ final class PacingTest extends TestCase
         if ($away) {
             $this->expectExceptionObject(Problem::busy());
         }
-        (new Pacing(new MachineMemory()))->turnAway($event);
+        (new PaceListener(new MachineMemory()))->turnAway($event);
         self::assertFalse($event->hasResponse());
     }
 
@@ -75,7 +75,7 @@ final class PacingTest extends TestCase
         yield 'a teacher' => ['PUT', '/api/staff/originals/01a', 60_000, false];
     }
 
-    private function told(Pacing $pacing, int $waited, string $path = self::SAVE): ?string
+    private function told(PaceListener $pacing, int $waited, string $path = self::SAVE): ?string
     {
         $response = new Response();
         $pacing->tell(
@@ -87,7 +87,7 @@ final class PacingTest extends TestCase
             ),
         );
 
-        return $response->headers->get(Pacing::HEADER);
+        return $response->headers->get(PaceListener::HEADER);
     }
 
     private function request(string $method, string $path, int $waited): Request

@@ -8,7 +8,7 @@ use FreshHuddle\App\Database\Clock;
 use FreshHuddle\App\Grouping\Floor\FloorStore;
 use FreshHuddle\App\Lesson\NowReader;
 use FreshHuddle\App\Live\Moving\MoveStore;
-use FreshHuddle\App\Live\Moving\MoveWork;
+use FreshHuddle\App\Live\Moving\MoveTaskHandler;
 use FreshHuddle\App\Live\Presence\WhereaboutsReader;
 use FreshHuddle\App\Rooms\Event\MembersSet;
 use FreshHuddle\App\Rooms\Member\Membership;
@@ -123,9 +123,9 @@ final class MovingTest extends AppTestCase
         $this->give('fetch', ['students' => [$this->student(0)]]);
         $events = $this->db()->fetchOne("SELECT COUNT(*) FROM live_event WHERE kind = 'fetched'");
         self::assertSame(2, $events, 'pressed again at once it is one press');
-        $task = new Task(1, MoveWork::FETCH, $this->lesson->text('round.id').':'.$this->student(0), [], 1, 0);
+        $task = new Task(1, MoveTaskHandler::FETCH, $this->lesson->text('round.id').':'.$this->student(0), [], 1, 0);
         self::assertNull(
-            $this->service(MoveWork::class)->handle($task),
+            $this->service(MoveTaskHandler::class)->handle($task),
             'a reminder is said once; the page keeps it',
         );
     }
@@ -213,7 +213,7 @@ final class MovingTest extends AppTestCase
     public function test_whoever_is_moved_is_taken_to_the_new_room_and_not_back_by_the_old_one(): void
     {
         $service = new RoomsInMemory();
-        $follow = new MoveWork(
+        $follow = new MoveTaskHandler(
             $this->em(),
             $this->service(MoveStore::class),
             $this->service(FloorStore::class),

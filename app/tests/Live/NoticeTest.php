@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace FreshHuddle\App\Tests\Live;
 
-use FreshHuddle\App\Live\Notice\NoticeWork;
+use FreshHuddle\App\Live\Notice\NoticeTaskHandler;
 use FreshHuddle\App\Tests\Support\AppTestCase;
 use FreshHuddle\App\Tests\Support\Json;
 use FreshHuddle\App\Worker\Task;
@@ -150,7 +150,7 @@ final class NoticeTest extends AppTestCase
     {
         foreach ($this->db()->fetchFirstColumn('SELECT id FROM prepared_notice') as $id) {
             \assert(\is_string($id));
-            $this->service(NoticeWork::class)->handle(new Task(1, NoticeWork::PREPARED, $id, [], 1, 0));
+            $this->service(NoticeTaskHandler::class)->handle(new Task(1, NoticeTaskHandler::PREPARED, $id, [], 1, 0));
         }
     }
 

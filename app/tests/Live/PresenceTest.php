@@ -6,7 +6,7 @@ namespace FreshHuddle\App\Tests\Live;
 
 use FreshHuddle\App\Database\Clock;
 use FreshHuddle\App\Live\Presence\PresenceStore;
-use FreshHuddle\App\Live\Presence\WatchWork;
+use FreshHuddle\App\Live\Presence\WatchTaskHandler;
 use FreshHuddle\App\Rooms\Meeting\StandinMeetingService;
 use FreshHuddle\App\Tests\Support\AppTestCase;
 use FreshHuddle\App\Tests\Support\Json;
@@ -86,7 +86,7 @@ final class PresenceTest extends AppTestCase
         $presence->seenByService($student, $main, $before);
         $service->there = [$student => ['room' => $main, 'since' => $before]];
         $service->meanwhile = fn () => $presence->seenByService($student, $own, $this->service(Clock::class)->ms());
-        $this->service(WatchWork::class)->handle(new Task(1, WatchWork::ASK_SERVICE, $id, [], 1, 0));
+        $this->service(WatchTaskHandler::class)->handle(new Task(1, WatchTaskHandler::ASK_SERVICE, $id, [], 1, 0));
         self::assertSame(
             $lesson->text('floor.groups.0.id'),
             $this->db()->fetchOne('SELECT service_place FROM presence WHERE student_id = ?', [$student]),
@@ -96,7 +96,7 @@ final class PresenceTest extends AppTestCase
         $service->meanwhile = null;
         $service->there = [];
         self::mockTime('+5 seconds');
-        $this->service(WatchWork::class)->handle(new Task(1, WatchWork::ASK_SERVICE, $id, [], 1, 0));
+        $this->service(WatchTaskHandler::class)->handle(new Task(1, WatchTaskHandler::ASK_SERVICE, $id, [], 1, 0));
         self::assertNull(
             $this->db()->fetchOne('SELECT service_place FROM presence WHERE student_id = ?', [$student]),
         );

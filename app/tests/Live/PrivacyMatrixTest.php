@@ -337,7 +337,7 @@ final class PrivacyMatrixTest extends AppTestCase
         $base = $_ENV['PUBLIC_URL'] ?? null;
         self::assertIsString($base);
         $client = HttpClient::create(['headers' => ['Accept' => 'text/event-stream']]);
-        $response = $client->request('GET', $base.$this->service(StreamAddress::class)->of($channel)->address, [
+        $response = $client->request('GET', $base.$this->service(StreamAddress::class)->forChannel($channel)->address, [
             'buffer' => false,
         ]);
         self::assertSame(200, $response->getStatusCode());

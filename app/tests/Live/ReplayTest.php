@@ -152,8 +152,8 @@ final class ReplayTest extends AppTestCase
 
         return [
             $round->state()->state(),
-            $this->service(SignalStore::class)->of($round->id),
-            $this->service(MoveStore::class)->of($round->id),
+            $this->service(SignalStore::class)->forRound($round->id),
+            $this->service(MoveStore::class)->forRound($round->id),
         ];
     }
 

@@ -159,7 +159,7 @@ final class SignalTest extends AppTestCase
         $this->ask('PUT', '/api/student/call', ['about' => '<script>'])->is(422);
         $this->asTeacher();
         self::assertNull(
-            $this->service(SignalStore::class)->of($this->lesson->text('round.id'))->of($this->group(0))->call,
+            $this->service(SignalStore::class)->forRound($this->lesson->text('round.id'))->forGroup($this->group(0))->call,
         );
     }
 
@@ -172,7 +172,7 @@ final class SignalTest extends AppTestCase
         $this->give('visit', $this->group(0));
         $this->call(1, 'trouble');
         $round = $this->lesson->text('round.id');
-        $kept = $this->service(SignalStore::class)->of($round);
+        $kept = $this->service(SignalStore::class)->forRound($round);
         self::assertEquals(
             $kept,
             Signals::after($this->service(EventStore::class)->ofRound($this->lesson->text('id'), $round)),
@@ -181,7 +181,7 @@ final class SignalTest extends AppTestCase
         (new CommandTester($this->service(ProjectionsCommand::class)))->execute([
             'lesson' => $this->lesson->text('id'),
         ]);
-        self::assertEquals($kept, $this->service(SignalStore::class)->of($round));
+        self::assertEquals($kept, $this->service(SignalStore::class)->forRound($round));
     }
 
     public function test_calls_of_one_group_make_no_other_page_look_again(): void

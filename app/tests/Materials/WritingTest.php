@@ -6,8 +6,8 @@ namespace FreshHuddle\App\Tests\Materials;
 
 use FreshHuddle\App\Tests\Support\AppTestCase;
 use FreshHuddle\App\Tests\Support\Json;
+use FreshHuddle\App\Worker\PurgeTaskHandler;
 use FreshHuddle\App\Worker\Task;
-use FreshHuddle\App\Worker\TidyWork;
 use PHPUnit\Framework\Attributes\DataProvider;
 use Symfony\Component\Uid\Uuid;
 
@@ -158,7 +158,7 @@ final class WritingTest extends AppTestCase
     {
         $this->save($this->ada, '', 'New.');
         $this->db()->executeStatement('INSERT INTO slot_save (id, at, digest) VALUES (gen_random_uuid(), 1, \'\')');
-        $again = $this->service(TidyWork::class)->handle(new Task(1, TidyWork::TIDY, 'all', [], 1, 0));
+        $again = $this->service(PurgeTaskHandler::class)->handle(new Task(1, PurgeTaskHandler::TIDY, 'all', [], 1, 0));
         self::assertGreaterThan(microtime(true) * 1000, $again);
         self::assertSame(1, $this->db()->fetchOne('SELECT COUNT(*) FROM slot_save'));
     }

@@ -6,7 +6,7 @@ namespace FreshHuddle\App\Tests\Ready;
 
 use DAMA\DoctrineTestBundle\Doctrine\DBAL\StaticDriver;
 use FreshHuddle\App\Ready\Portal\CoursePortal;
-use FreshHuddle\App\Ready\Portal\Posting;
+use FreshHuddle\App\Ready\Portal\Post;
 use FreshHuddle\App\Tests\Support\AppTestCase;
 use FreshHuddle\App\Tests\Support\Json;
 use FreshHuddle\App\Tests\Support\Outside;
@@ -121,7 +121,7 @@ final class KilledSetUpTest extends AppTestCase
         $posts = $this->service(CoursePortal::class)->posts($lesson->text('classId'));
         self::assertSame(
             ['Group 1', 'Group 2'],
-            array_map(static fn (Posting $post): string => substr($post->title, -7), array_values($posts)),
+            array_map(static fn (Post $post): string => substr($post->title, -7), array_values($posts)),
             $when,
         );
         self::assertSame(

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace FreshHuddle\App\Tests\Ready;
 
 use FreshHuddle\App\Ready\Portal\CoursePortal;
-use FreshHuddle\App\Ready\Portal\Posting;
+use FreshHuddle\App\Ready\Portal\Post;
 use FreshHuddle\App\Roster\SchoolClass;
 use FreshHuddle\App\Roster\Staff\ClassStaff;
 use FreshHuddle\App\Roster\Staff\StaffRole;
@@ -373,7 +373,7 @@ final class SetUpTest extends AppTestCase
             $post = array_values(
                 array_filter(
                     $posts,
-                    fn (Posting $one): bool => str_ends_with(
+                    fn (Post $one): bool => str_ends_with(
                         $one->title,
                         $this->lesson->text("floor.groups.{$i}.name"),
                     ),
@@ -441,7 +441,7 @@ final class SetUpTest extends AppTestCase
         $post = $this->posts()[$id];
         $this->service(CoursePortal::class)->change(
             $id,
-            new Posting($post->title, $post->text, $post->audience, $post->unit, null, $post->counted, $post->link),
+            new Post($post->title, $post->text, $post->audience, $post->unit, null, $post->counted, $post->link),
         );
         $this->ask('POST', $this->round('look'))->is(204);
         self::assertContains('dueTimeLost', array_column($this->again()->list('findings'), 'check'));
@@ -639,7 +639,7 @@ final class SetUpTest extends AppTestCase
     }
 
     /**
-     * @return array<string, Posting>
+     * @return array<string, Post>
      */
     private function posts(): array
     {

@@ -58,7 +58,7 @@ final class SourcesTest extends AppTestCase
             self::assertNotSame($ways[1], $ways[2]);
             foreach ($ways as $way) {
                 self::assertSame($way, Link::read($way)->address, 'an address that a link may have');
-                self::assertNotSame('', $this->source($kind)->letIn($way));
+                self::assertNotSame('', $this->source($kind)->entryUrl($way));
             }
         } else {
             self::assertSame(['', '', ''], $ways);
@@ -142,7 +142,7 @@ final class SourcesTest extends AppTestCase
             'n' => $room->group->position ?? 0,
         ];
 
-        return $this->source($room->source)->bring($room, $people, $named, $this->store());
+        return $this->source($room->source)->provision($room, $people, $named, $this->store());
     }
 
     private function source(SourceKind $kind): Source

@@ -54,10 +54,7 @@ final class StreamTest extends AppTestCase
             [Audience::student($lesson->text('students.0.id')), Audience::student($lesson->text('students.2.id'))],
             ['kind' => 'seen'],
         );
-        $this->service(Stream::class)->publish(
-            [Audience::student($lesson->text('students.1.id'))],
-            ['kind' => 'last'],
-        );
+        $this->service(Stream::class)->publish([Audience::student($lesson->text('students.1.id'))], ['kind' => 'last']);
         self::assertSame(
             [1, 0, 0],
             [$this->hears([$heard[0]], 'seen'), $this->hears([$heard[1]], 'seen'), $this->hears([$heard[2]], 'seen')],
@@ -83,9 +80,13 @@ final class StreamTest extends AppTestCase
     {
         $base = $_ENV['PUBLIC_URL'] ?? null;
         self::assertIsString($base);
-        $response = $this->http->request('GET', $base.$this->service(StreamAddress::class)->of($channel)->address, [
-            'buffer' => true,
-        ]);
+        $response = $this->http->request(
+            'GET',
+            $base.$this->service(StreamAddress::class)->forChannel($channel)->address,
+            [
+                'buffer' => true,
+            ],
+        );
         self::assertSame(200, $response->getStatusCode());
 
         return $response;

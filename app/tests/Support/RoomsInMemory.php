@@ -6,7 +6,7 @@ namespace FreshHuddle\App\Tests\Support;
 
 use FreshHuddle\App\Rooms\Meeting\RoomService;
 use FreshHuddle\App\Rooms\Meeting\RoomStatus;
-use FreshHuddle\Core\Rooms\Allowed;
+use FreshHuddle\Core\Rooms\RoomPermissions;
 
 /**
  * A meeting service that does as it is told at once, for tests that order what happens when. Real HTTP is in
@@ -21,12 +21,12 @@ final class RoomsInMemory implements RoomService
     /** @var (\Closure(): void)|null what happens while it is answering who is there */
     public ?\Closure $meanwhile = null;
 
-    public function make(string $key, string $name, Allowed $allowed): string
+    public function make(string $key, string $name, RoomPermissions $allowed): string
     {
         return 'm'.substr(hash('sha256', $key), 0, 16);
     }
 
-    public function change(string $room, string $name, Allowed $allowed): void
+    public function change(string $room, string $name, RoomPermissions $allowed): void
     {
     }
 
@@ -49,7 +49,7 @@ final class RoomsInMemory implements RoomService
 
     public function states(array $rooms): array
     {
-        return array_fill_keys($rooms, new RoomStatus('Room', new Allowed(), true, 0, 0, false, 0));
+        return array_fill_keys($rooms, new RoomStatus('Room', new RoomPermissions(), true, 0, 0, false, 0));
     }
 
     public function setMembers(string $room, array $people): array
@@ -60,7 +60,7 @@ final class RoomsInMemory implements RoomService
         );
     }
 
-    public function letIn(string $link): string
+    public function entryUrl(string $link): string
     {
         return $link;
     }

@@ -8,7 +8,7 @@ use Doctrine\ORM\EntityManagerInterface;
 use Doctrine\Persistence\ManagerRegistry;
 use FreshHuddle\App\Database\Clock;
 use FreshHuddle\App\Database\Niceness;
-use FreshHuddle\App\Live\RoundWork;
+use FreshHuddle\App\Live\RoundTaskHandler;
 use FreshHuddle\App\Tests\Support\AppTestCase;
 use FreshHuddle\App\Tests\Support\Json;
 use FreshHuddle\App\Words\Words;
@@ -48,7 +48,7 @@ final class FailedTaskTest extends AppTestCase
         self::assertSame(
             1,
             $this->db()->fetchOne('SELECT COUNT(*) FROM due_task WHERE kind = ? AND subject = ?', [
-                RoundWork::MOVE_OUT,
+                RoundTaskHandler::MOVE_OUT,
                 $this->lesson->text('round.id'),
             ]),
         );
@@ -106,7 +106,7 @@ final class FailedTaskTest extends AppTestCase
     {
         $tasks = $this->service(Tasks::class);
         $this->db()->executeStatement('DELETE FROM due_task');
-        $tasks->ask('setUp', 'x');
+        $tasks->schedule('setUp', 'x');
         self::assertNotNull($tasks->claim());
         self::assertNull($tasks->claim(), 'whoever holds it is there');
         $this->db()->executeStatement('UPDATE due_task SET claimed_by = 2147483647'); // no process has this number
@@ -135,7 +135,7 @@ final class FailedTaskTest extends AppTestCase
             }
         };
         $worker = $this->worker($handler);
-        $this->service(Tasks::class)->ask('breaks', 'x');
+        $this->service(Tasks::class)->schedule('breaks', 'x');
         for ($i = 0; $i < 30; ++$i) {
             $this->db()->executeStatement('UPDATE due_task SET due_at = 0');
             $worker->workOnce();
@@ -180,8 +180,8 @@ final class FailedTaskTest extends AppTestCase
             }
         };
         $worker = $this->worker($handler);
-        $this->service(Tasks::class)->ask('half', 'x', 0);
-        $this->service(Tasks::class)->ask('whole', 'x', 1);
+        $this->service(Tasks::class)->schedule('half', 'x', 0);
+        $this->service(Tasks::class)->schedule('whole', 'x', 1);
         $this->db()->executeStatement("DELETE FROM due_task WHERE kind NOT IN ('half', 'whole')");
         $worker->workOnce();
         $worker->workOnce();
@@ -212,7 +212,7 @@ final class FailedTaskTest extends AppTestCase
      */
     private function failed(): Json
     {
-        $this->service(Tasks::class)->ask(RoundWork::MOVE_OUT, $this->lesson->text('round.id'));
+        $this->service(Tasks::class)->schedule(RoundTaskHandler::MOVE_OUT, $this->lesson->text('round.id'));
         $task = $this->service(Tasks::class)->claim();
         self::assertInstanceOf(Task::class, $task);
         $this->service(FailedTasks::class)->add(

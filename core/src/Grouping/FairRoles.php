@@ -32,8 +32,8 @@ final class FairRoles
             }
             $had = static fn (string $student): array => [
                 \in_array(mb_strtolower($role), array_map(mb_strtolower(...), $marked[$student] ?? []), true) ? 0 : 1,
-                \count(array_filter($before, static fn (array $one): bool => $one === [$student, $role])),
-                \count(array_filter($before, static fn (array $one): bool => $one[0] === $student)),
+                \count(array_filter($before, static fn (array $turn): bool => $turn === [$student, $role])),
+                \count(array_filter($before, static fn (array $turn): bool => $turn[0] === $student)),
                 (int) array_search($student, $students, true),
             ];
             $next = $left[0];

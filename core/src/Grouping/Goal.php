@@ -6,8 +6,8 @@ namespace FreshHuddle\Core\Grouping;
 
 use FreshHuddle\Core\Grouping\Exception\UnusableProblem;
 use FreshHuddle\Core\Grouping\Explain\Degree;
-use FreshHuddle\Core\Grouping\Explain\Named;
-use FreshHuddle\Core\Grouping\Format\GoalReading;
+use FreshHuddle\Core\Grouping\Explain\NameList;
+use FreshHuddle\Core\Grouping\Format\GoalContext;
 use FreshHuddle\Core\Grouping\Format\Node;
 use FreshHuddle\Core\Grouping\Search\Setting;
 use FreshHuddle\Core\Grouping\Search\Tally;
@@ -57,14 +57,14 @@ interface Goal
      *
      * @param list<list<int>> $groups empty ones are none
      */
-    public function obstacle(Setting $setting, array $groups, Named $named): ?Message;
+    public function obstacle(Setting $setting, array $groups, NameList $named): ?Message;
 
     /**
      * What each group has, in words a teacher would check it by; null where a count says it all.
      *
      * @param list<list<int>> $groups empty ones are none
      */
-    public function summary(Setting $setting, array $groups, Named $named): ?Message;
+    public function summary(Setting $setting, array $groups, NameList $named): ?Message;
 
     /**
      * Why a student is well, or not so well, in this group by this goal; null where it has nothing to say of them.
@@ -72,7 +72,7 @@ interface Goal
      * @param int       $student one of the group
      * @param list<int> $group
      */
-    public function reason(Setting $setting, int $student, array $group, Named $named): ?Message;
+    public function reason(Setting $setting, int $student, array $group, NameList $named): ?Message;
 
     /**
      * @param int $rounds 1 or more
@@ -86,5 +86,5 @@ interface Goal
      *
      * @throws UnusableProblem
      */
-    public static function read(Node $item, GoalReading $reading, float $weight): self;
+    public static function read(Node $item, GoalContext $reading, float $weight): self;
 }

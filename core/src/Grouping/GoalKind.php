@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace FreshHuddle\Core\Grouping;
 
 use FreshHuddle\Core\Grouping\Exception\UnusableProblem;
-use FreshHuddle\Core\Grouping\Format\GoalReading;
+use FreshHuddle\Core\Grouping\Format\GoalContext;
 use FreshHuddle\Core\Grouping\Format\Node;
 
 /**
@@ -26,7 +26,7 @@ enum GoalKind: string
      *
      * @throws UnusableProblem
      */
-    public function read(Node $item, GoalReading $reading, float $weight): Goal
+    public function read(Node $item, GoalContext $reading, float $weight): Goal
     {
         return match ($this) {
             self::Spread => Goal\Spread::read($item, $reading, $weight),

@@ -36,8 +36,13 @@ final readonly class Placement
      *
      * Complexity: O(n + g²) for n students and g groups
      */
-    public static function of(Floor $floor, array $students, Shape $shape, callable $newId, array $names = []): self
-    {
+    public static function ontoFloor(
+        Floor $floor,
+        array $students,
+        Shape $shape,
+        callable $newId,
+        array $names = [],
+    ): self {
         $sizes = $shape->sizes(\count($students));
         $stay = [];
         foreach ($floor->groups as $group) {
@@ -77,11 +82,11 @@ final readonly class Placement
     {
         $seated = [];
         foreach ($this->tables as $number => $table) {
-            $here = $groups[$number] ?? [];
+            $members = $groups[$number] ?? [];
             $stay = $inOrder
-                ? array_intersect($table->students, $this->floor->fixed, $here)
-                : array_intersect($table->students, $here);
-            $seated[] = $table->seating(array_values([...$stay, ...array_diff($here, $stay)]));
+                ? array_intersect($table->students, $this->floor->fixed, $members)
+                : array_intersect($table->students, $members);
+            $seated[] = $table->seating(array_values([...$stay, ...array_diff($members, $stay)]));
         }
 
         return new Floor($seated, array_values(array_intersect($this->floor->fixed, $this->students)));

@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace FreshHuddle\Core\Grouping;
 
 use FreshHuddle\Core\Grouping\Exception\UnusableProblem;
+use FreshHuddle\Core\Grouping\Format\ConditionReader;
 use FreshHuddle\Core\Grouping\Format\Node;
-use FreshHuddle\Core\Grouping\Format\Reading;
 use FreshHuddle\Core\Grouping\Search\MustsBuilder;
 use FreshHuddle\Core\Message;
 
@@ -23,9 +23,9 @@ interface Rule
     /**
      * The same rule for those who are here; null where nothing is left of it.
      *
-     * @param array<string, true> $here ids
+     * @param array<string, true> $present ids
      */
-    public function among(array $here): ?self;
+    public function among(array $present): ?self;
 
     public function applyTo(MustsBuilder $musts): void;
 
@@ -57,5 +57,5 @@ interface Rule
     /**
      * @throws UnusableProblem
      */
-    public static function read(Node $item, Reading $reading): self;
+    public static function read(Node $item, ConditionReader $reading): self;
 }

@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace FreshHuddle\Core\Grouping;
 
 use FreshHuddle\Core\Grouping\Exception\UnusableProblem;
+use FreshHuddle\Core\Grouping\Format\ConditionReader;
 use FreshHuddle\Core\Grouping\Format\Node;
-use FreshHuddle\Core\Grouping\Format\Reading;
 
 /**
  * The rules there are: a kind, a class.
@@ -21,7 +21,7 @@ enum RuleKind: string
     /**
      * @throws UnusableProblem
      */
-    public function read(Node $item, Reading $reading): Rule
+    public function read(Node $item, ConditionReader $reading): Rule
     {
         return match ($this) {
             self::Apart => Rule\Apart::read($item, $reading),

@@ -30,7 +30,7 @@ final readonly class RunningOrder
      *
      * @throws UnusableOrder
      */
-    public static function of(array $segments): self
+    public static function fromSegments(array $segments): self
     {
         if (\count($segments) > self::MOST) {
             throw UnusableOrder::tooMany(self::MOST);
@@ -131,16 +131,18 @@ final readonly class RunningOrder
             return $this;
         }
         $segments = $this->segments;
-        $one = $segments[$position];
+        $segment = $segments[$position];
         $next = $segments[$position + 1] ?? null;
         $most =
-            null === $next ? self::LONGEST - $one->minutes : min($next->minutes - 1, self::LONGEST - $one->minutes);
+            null === $next
+                ? self::LONGEST - $segment->minutes
+                : min($next->minutes - 1, self::LONGEST - $segment->minutes);
         $by = max(
-            1 - $one->minutes,
+            1 - $segment->minutes,
             null === $next ? -self::LONGEST : $next->minutes - self::LONGEST,
             min($most, $by),
         );
-        $segments[$position] = $one->lasting($one->minutes + $by);
+        $segments[$position] = $segment->lasting($segment->minutes + $by);
         if (null !== $next) {
             $segments[$position + 1] = $next->lasting($next->minutes - $by);
         }

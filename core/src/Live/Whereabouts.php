@@ -16,56 +16,61 @@ final readonly class Whereabouts
 
     /**
      * @param string|null $at    where they are seen, or taken to be: `main`, or the id of a group or a side room
-     * @param Sight       $sight what can be known of where they are to be
+     * @param Observability       $sight what can be known of where they are to be
      */
     private function __construct(
         public Place $place,
-        public Because $because,
+        public EvidenceKind $because,
         public ?string $at = null,
-        public Sight $sight = Sight::Service,
+        public Observability $sight = Observability::Service,
     ) {
     }
 
     public static function excused(): self
     {
-        return new self(Place::Excused, Because::Absent);
+        return new self(Place::Excused, EvidenceKind::Absent);
     }
 
     /** Of a lesson that is over. */
     public static function wasThere(): self
     {
-        return new self(Place::InPlace, Because::Record);
+        return new self(Place::InPlace, EvidenceKind::Record);
     }
 
     /** Of a lesson that is over. */
     public static function neverCame(): self
     {
-        return new self(Place::Lost, Because::Never);
+        return new self(Place::Lost, EvidenceKind::Never);
     }
 
     /**
      * @param string|null $expected `main` or a group's id; null for a student without a seat while groups are out
      * @param int         $since    from when they are expected there, milliseconds since 1970
      * @param int         $now      milliseconds since 1970
-     * @param Sight       $sight    what can be known of who is where they are expected
+     * @param Observability       $sight    what can be known of who is where they are expected
      */
-    public static function of(
+    public static function fromEvidence(
         Evidence $evidence,
         ?string $expected,
         int $since,
         int $now,
-        Sight $sight = Sight::Service,
+        Observability $sight = Observability::Service,
     ): self {
         $known = self::known($evidence, $expected, $since, $now, $sight);
 
         return new self($known->place, $known->because, $known->at, $sight);
     }
 
-    private static function known(Evidence $evidence, ?string $expected, int $since, int $now, Sight $sight): self
-    {
+    private static function known(
+        Evidence $evidence,
+        ?string $expected,
+        int $since,
+        int $now,
+        Observability $sight,
+    ): self {
         $lastSign = $evidence->lastSign();
         if (null === $lastSign) {
-            return new self(Place::Lost, Because::Never);
+            return new self(Place::Lost, EvidenceKind::Never);
         }
         // The meeting service sees rooms, so its word stands while the student is in one; it says so when they go.
         if (null !== $evidence->servicePlace) {
@@ -73,37 +78,41 @@ final readonly class Whereabouts
         }
         // A page lies still while its phone is in a meeting: who went in by a link of the teacher's own is taken to be
         // there.
-        if (Sight::Link === $sight && null !== $expected && $evidence->linkPlace === $expected) {
-            return new self(Place::InPlace, Because::Link, $expected);
+        if (Observability::Link === $sight && null !== $expected && $evidence->linkPlace === $expected) {
+            return new self(Place::InPlace, EvidenceKind::Link, $expected);
         }
         if ($now - $lastSign >= self::LOST_AFTER) {
-            return new self(Place::Lost, Because::Silent);
+            return new self(Place::Lost, EvidenceKind::Silent);
         }
         if (null === $expected) {
-            return new self(Place::LeftBehind, Because::NoSeat);
+            return new self(Place::LeftBehind, EvidenceKind::NoSeat);
         }
-        if (Sight::Page === $sight) {
-            return new self(Place::InPlace, Because::Page, $expected);
+        if (Observability::Page === $sight) {
+            return new self(Place::InPlace, EvidenceKind::Page, $expected);
         }
         if ($evidence->linkPlace === $expected && $now - ($evidence->linkAt ?? 0) < self::TIME_TO_MOVE) {
-            return new self(Place::OnTheWay, Because::Link);
+            return new self(Place::OnTheWay, EvidenceKind::Link);
         }
 
-        return new self($now - $since < self::TIME_TO_MOVE ? Place::OnTheWay : Place::LeftBehind, Because::Page);
+        return new self($now - $since < self::TIME_TO_MOVE ? Place::OnTheWay : Place::LeftBehind, EvidenceKind::Page);
     }
 
     private static function seenIn(string $seen, ?string $expected, int $since, int $now): self
     {
         if ($seen === $expected) {
-            return new self(Place::InPlace, Because::Service, $seen);
+            return new self(Place::InPlace, EvidenceKind::Service, $seen);
         }
         if (null !== $expected && $now - $since < self::TIME_TO_MOVE) {
-            return new self(Place::OnTheWay, Because::Service, $seen);
+            return new self(Place::OnTheWay, EvidenceKind::Service, $seen);
         }
         if (Evidence::MAIN === $seen) {
-            return new self(Place::LeftBehind, null === $expected ? Because::NoSeat : Because::Service, $seen);
+            return new self(
+                Place::LeftBehind,
+                null === $expected ? EvidenceKind::NoSeat : EvidenceKind::Service,
+                $seen,
+            );
         }
 
-        return new self(Place::Elsewhere, Because::Service, $seen);
+        return new self(Place::Elsewhere, EvidenceKind::Service, $seen);
     }
 }

@@ -78,7 +78,7 @@ final readonly class Block
 
     public function isEmpty(): bool
     {
-        return !Visible::is($this->text.$this->settings->address.$this->settings->media);
+        return !Visible::check($this->text.$this->settings->address.$this->settings->media);
     }
 
     public function isLike(self $other): bool
@@ -91,6 +91,6 @@ final readonly class Block
      */
     public function hasPrompt(): bool
     {
-        return Visible::is($this->text);
+        return Visible::check($this->text);
     }
 }

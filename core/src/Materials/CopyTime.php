@@ -36,7 +36,7 @@ final readonly class CopyTime
     /**
      * @param int $now milliseconds since 1970
      */
-    public function at(int $now): CopyOpen
+    public function stateAt(int $now): CopyOpen
     {
         $isOpen = $this->alone
             ? self::hasCome($this->opensAt, $this->lessonAt)
@@ -56,8 +56,10 @@ final readonly class CopyTime
      */
     public function takes(int $now): bool
     {
-        return CopyOpen::Write === $this->at($now)
-            || (CopyOpen::Read === $this->at($now) && null !== $this->endedAt && $now < $this->endedAt + self::LATE);
+        return CopyOpen::Write === $this->stateAt($now)
+            || (CopyOpen::Read === $this->stateAt($now)
+                && null !== $this->endedAt
+                && $now < $this->endedAt + self::LATE);
     }
 
     /**
@@ -67,7 +69,7 @@ final readonly class CopyTime
      */
     public function isAtWork(int $now): bool
     {
-        return CopyOpen::Write === $this->at($now)
+        return CopyOpen::Write === $this->stateAt($now)
             && ($this->alone ? null === $this->endedAt : $this->round->phase($now)->isOut());
     }
 

@@ -26,7 +26,7 @@ final readonly class CopyUpdate
      *
      * Complexity: O(blocks²), of which there are 80 at the most
      */
-    public static function of(array $copy, array $original, array $worked): self
+    public static function between(array $copy, array $original, array $worked): self
     {
         $before = array_column(
             array_merge(...array_map(static fn (Page $page): array => $page->blocks, $copy), ...[[]]),
@@ -71,20 +71,20 @@ final readonly class CopyUpdate
     /**
      * @return array{list<Block>, CopyChange|null} what stands there afterwards
      */
-    private static function block(?Block $was, Block $is, bool $worked): array
+    private static function block(?Block $was, Block $block, bool $worked): array
     {
         if (null === $was) {
-            return [[$is], CopyChange::BlockAdded];
+            return [[$block], CopyChange::BlockAdded];
         }
-        if ($was->isLike($is)) {
-            return [[$is], null];
+        if ($was->isLike($block)) {
+            return [[$block], null];
         }
         if (!$worked || !$was->kind->isSlot()) {
-            return [[$is], CopyChange::BlockChanged];
+            return [[$block], CopyChange::BlockChanged];
         }
-        $now = new Block(mb_substr($is->id, 0, 36).'-now', BlockKind::Text, $is->text);
+        $now = new Block(mb_substr($block->id, 0, 36).'-now', BlockKind::Text, $block->text);
 
-        return [$was->text === $is->text ? [$was] : [$now, $was], CopyChange::BothShown];
+        return [$was->text === $block->text ? [$was] : [$now, $was], CopyChange::BothShown];
     }
 
     /**

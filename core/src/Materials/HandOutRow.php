@@ -42,13 +42,13 @@ final readonly class HandOutRow
      * variant.
      *
      * @param array<string, list<string>>                       $groups members by group's id, in order
-     * @param array<string, array<array-key, int|float|string>> $said what the class list says, by student and attribute
+     * @param array<string, array<array-key, int|float|string>> $attributes values by student and attribute
      *
      * @return list<CopyDue>
      *
      * Complexity: O(students)
      */
-    public function copies(array $groups, array $said = []): array
+    public function copies(array $groups, array $attributes = []): array
     {
         $due = [];
         foreach ($groups as $group => $members) {
@@ -56,11 +56,21 @@ final readonly class HandOutRow
             switch ($way) {
                 case HandOutWay::Read:
                 case HandOutWay::Together:
-                    $due[] = new CopyDue($way, $group, null, $this->by?->of($members, $said) ?? $variant);
+                    $due[] = new CopyDue(
+                        $way,
+                        $group,
+                        null,
+                        $this->by?->variantFor($members, $attributes) ?? $variant,
+                    );
                     break;
                 case HandOutWay::Each:
                     foreach ($members as $student) {
-                        $due[] = new CopyDue($way, null, $student, $this->by?->of([$student], $said) ?? $variant);
+                        $due[] = new CopyDue(
+                            $way,
+                            null,
+                            $student,
+                            $this->by?->variantFor([$student], $attributes) ?? $variant,
+                        );
                     }
                     break;
                 case HandOutWay::All:

@@ -39,14 +39,14 @@ final readonly class Original
         }
         foreach ([$pages, $variants, $this->blocks()] as $list) {
             $ids = [];
-            foreach ($list as $one) {
-                if (1 !== preg_match(Block::ID, $one->id)) {
-                    throw UnusableOriginal::badId($one->id);
+            foreach ($list as $item) {
+                if (1 !== preg_match(Block::ID, $item->id)) {
+                    throw UnusableOriginal::badId($item->id);
                 }
-                if (isset($ids[$one->id])) {
-                    throw UnusableOriginal::doubledId($one->id);
+                if (isset($ids[$item->id])) {
+                    throw UnusableOriginal::doubledId($item->id);
                 }
-                $ids[$one->id] = true;
+                $ids[$item->id] = true;
             }
         }
         foreach ([...array_column($pages, 'title'), ...array_column($variants, 'name')] as $name) {

@@ -23,17 +23,17 @@ final readonly class VariantsBy
      * sheet that is too easy for some is of no use to them.
      *
      * @param list<string>                                      $students ids
-     * @param array<string, array<array-key, int|float|string>> $said what the class list says, by student and attribute
+     * @param array<string, array<array-key, int|float|string>> $attributes values by student and attribute
      *
      * @return string|null its id; null where nothing is said of it, or not the same of all
      *
      * Complexity: O(students)
      */
-    public function of(array $students, array $said): ?string
+    public function variantFor(array $students, array $attributes): ?string
     {
         $found = null;
         foreach ($students as $i => $student) {
-            $variant = $this->variants[(string) ($said[$student][$this->attribute] ?? '')] ?? null;
+            $variant = $this->variants[(string) ($attributes[$student][$this->attribute] ?? '')] ?? null;
             if (null === $variant || ($i > 0 && $variant !== $found)) {
                 return null;
             }

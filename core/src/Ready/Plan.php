@@ -70,7 +70,7 @@ final readonly class Plan
     /**
      * @return list<string> ids of those of a group who are here
      */
-    public function here(PlannedGroup $group): array
+    public function presentMembers(PlannedGroup $group): array
     {
         return array_values(
             array_filter($group->students, fn (string $student): bool => isset($this->students[$student])),

@@ -12,7 +12,7 @@ final readonly class PlannedCopy
     /**
      * @param string|null       $group   whose it is: a group's, a student's, or (neither) the class's
      * @param int               $version of the original it was made from
-     * @param bool              $here    it was made for this round of this class
+     * @param bool              $isOfRound  it was made for this round of this class
      * @param list<string>|null $writers ids of who can open it; null: those it belongs to, as it should be
      */
     public function __construct(
@@ -22,7 +22,7 @@ final readonly class PlannedCopy
         public ?string $group,
         public ?string $student,
         public int $version = 1,
-        public bool $here = true,
+        public bool $isOfRound = true,
         public ?array $writers = null,
     ) {
     }

@@ -30,7 +30,7 @@ final class Said
     public static function named(array $things): Message
     {
         return self::some(
-            array_map(static fn (PlannedCopy|PlannedGroup|PlannedRoom $one): string => $one->name, $things),
+            array_map(static fn (PlannedCopy|PlannedGroup|PlannedRoom $thing): string => $thing->name, $things),
         );
     }
 }

@@ -28,7 +28,7 @@ enum WayIn: string
      * @param int|null              $openedAt when the room was last said to be open, milliseconds since 1970
      * @param int                   $since    what was opened before has been closed since
      */
-    public static function of(
+    public static function forStudent(
         ?SourceKind $source,
         string $openedBy,
         array $roles,

@@ -77,7 +77,7 @@ final readonly class PastedList
         }
         $seen = [];
         foreach ($known as $name) {
-            $seen[StudentName::of($name)->folded()] = PastedLineFate::Known;
+            $seen[StudentName::fromText($name)->folded()] = PastedLineFate::Known;
         }
         $lines = [];
         $taken = 0;
@@ -101,7 +101,7 @@ final readonly class PastedList
             }
             $lines[] = $line = self::line($i + 1, $raw, self::nameFrom($cells, $columns), $seen);
             if (PastedLineFate::Taken === $line->fate) {
-                $seen[StudentName::of($line->name)->folded()] = PastedLineFate::Doubled;
+                $seen[StudentName::fromText($line->name)->folded()] = PastedLineFate::Doubled;
                 ++$taken;
             }
         }
@@ -138,7 +138,7 @@ final readonly class PastedList
             return new PastedLine($number, $shown, PastedLineFate::Refused, '', UnusableName::withoutLetters()->says);
         }
         try {
-            $name = StudentName::of($found);
+            $name = StudentName::fromText($found);
         } catch (UnusableName $e) {
             return new PastedLine($number, $shown, PastedLineFate::Refused, '', $e->says);
         }

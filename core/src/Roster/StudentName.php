@@ -20,7 +20,7 @@ final readonly class StudentName implements \Stringable
     /**
      * @throws UnusableName if nothing readable is left, if it is longer than 120 signs, or if it is not UTF-8
      */
-    public static function of(string $raw): self
+    public static function fromText(string $raw): self
     {
         $value = self::tidy($raw);
         if ('' === $value) {

@@ -151,7 +151,7 @@ final class PlacementTest extends TestCase
     public function test_who_stays_at_a_table_keeps_the_place_in_its_row(): void
     {
         $floor = new Floor([new Group('a', 'A', ['s4', 's2', 's6', 's1'])]);
-        $placement = Placement::of($floor, self::students(4), new Groups(1), static fn (): string => 'b');
+        $placement = Placement::ontoFloor($floor, self::students(4), new Groups(1), static fn (): string => 'b');
         self::assertSame(
             ['s4', 's2', 's1', 's3'],
             $placement->floor([['s1', 's2', 's3', 's4']])->groups[0]->students,
@@ -176,7 +176,7 @@ final class PlacementTest extends TestCase
     private static function placed(Floor $floor, array $students, Shape $shape, int $seed): Floor
     {
         $next = \count($floor->groups);
-        $placement = Placement::of($floor, $students, $shape, static function () use (&$next): string {
+        $placement = Placement::ontoFloor($floor, $students, $shape, static function () use (&$next): string {
             return 'g'.++$next;
         });
         $class = array_map(static fn (string $id): Student => new Student($id), $students);

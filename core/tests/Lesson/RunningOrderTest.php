@@ -27,7 +27,7 @@ final class RunningOrderTest extends TestCase
                     $segments[] = new Segment($ids[] = "round{$i}", SegmentKind::Round, $i);
                 }
                 $segments[] = new Segment('shareOut', SegmentKind::ShareOut, 8);
-                $order = RunningOrder::of($segments)->withEvenRounds($lesson, $ids);
+                $order = RunningOrder::fromSegments($segments)->withEvenRounds($lesson, $ids);
                 $minutes = array_map(
                     static fn (Segment $segment): int => $segment->minutes,
                     \array_slice($order->segments, 1, $rounds),
@@ -129,7 +129,7 @@ final class RunningOrderTest extends TestCase
 
     public function test_rounds_are_numbered_in_their_order(): void
     {
-        $order = RunningOrder::of([
+        $order = RunningOrder::fromSegments([
             new Segment('a', SegmentKind::Briefing, 5),
             new Segment('b', SegmentKind::Round, 5),
             new Segment('c', SegmentKind::Pause, 5),
@@ -142,7 +142,7 @@ final class RunningOrderTest extends TestCase
     {
         $refused = static function (Segment ...$segments): array {
             try {
-                RunningOrder::of(array_values($segments));
+                RunningOrder::fromSegments(array_values($segments));
             } catch (UnusableOrder $e) {
                 return [$e->says->code, $e->position];
             }
@@ -168,7 +168,7 @@ final class RunningOrderTest extends TestCase
 
     private static function order(int ...$minutes): RunningOrder
     {
-        return RunningOrder::of(
+        return RunningOrder::fromSegments(
             array_map(
                 static fn (int $i): Segment => new Segment('s'.$i, SegmentKind::Round, array_values($minutes)[$i]),
                 range(0, \count($minutes) - 1),
@@ -191,7 +191,7 @@ final class RunningOrderTest extends TestCase
             's' => SegmentKind::ShareOut,
             'c' => SegmentKind::Alone,
         ];
-        $order = RunningOrder::of(
+        $order = RunningOrder::fromSegments(
             array_map(
                 static fn (string $id, SegmentKind $kind): Segment => new Segment($id, $kind, 5),
                 array_keys($kinds),

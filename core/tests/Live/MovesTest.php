@@ -18,8 +18,8 @@ use FreshHuddle\Core\Live\Evidence;
 use FreshHuddle\Core\Live\Exception\CommandRefused;
 use FreshHuddle\Core\Live\Moving\Help;
 use FreshHuddle\Core\Live\Moving\Moves;
+use FreshHuddle\Core\Live\Observability;
 use FreshHuddle\Core\Live\Place;
-use FreshHuddle\Core\Live\Sight;
 use FreshHuddle\Core\Live\Whereabouts;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
@@ -50,7 +50,7 @@ final class MovesTest extends TestCase
         self::assertSame('g1', $this->expected('ben'), 'nobody else moves');
         $this->give(new PutBack(['ada', 'ben'], $this->moves));
         self::assertSame('g1', $this->expected('ada'));
-        self::assertNull($this->moves->of('ben'), 'who was not away is not put back');
+        self::assertNull($this->moves->forStudent('ben'), 'who was not away is not put back');
     }
 
     public function test_one_who_is_called_back_alone_goes_when_the_countdown_is_over(): void
@@ -97,11 +97,11 @@ final class MovesTest extends TestCase
         $seen = new Evidence(servicePlace: 'g1', serviceAt: $this->now);
         self::assertSame(
             Place::OnTheWay,
-            Whereabouts::of($seen, $expected->place, $expected->since, $this->now + 29_999)->place,
+            Whereabouts::fromEvidence($seen, $expected->place, $expected->since, $this->now + 29_999)->place,
         );
         self::assertSame(
             Place::Elsewhere,
-            Whereabouts::of($seen, $expected->place, $expected->since, $this->now + 30_000)->place,
+            Whereabouts::fromEvidence($seen, $expected->place, $expected->since, $this->now + 30_000)->place,
         );
     }
 
@@ -133,13 +133,13 @@ final class MovesTest extends TestCase
     }
 
     #[DataProvider('helps')]
-    public function test_what_one_press_can_do(?Help $help, Evidence $evidence, ?string $expected, Sight $sight): void
+    public function test_what_one_press_can_do(?Help $help, Evidence $evidence, ?string $expected, Observability $sight): void
     {
-        self::assertSame($help, Help::for(Whereabouts::of($evidence, $expected, 0, 100_000, $sight)));
+        self::assertSame($help, Help::for(Whereabouts::fromEvidence($evidence, $expected, 0, 100_000, $sight)));
     }
 
     /**
-     * @return iterable<string, array{Help|null, Evidence, string|null, Sight}>
+     * @return iterable<string, array{Help|null, Evidence, string|null, Observability}>
      */
     public static function helps(): iterable
     {
@@ -147,36 +147,36 @@ final class MovesTest extends TestCase
             Help::Take,
             new Evidence('g2', 90_000),
             'g1',
-            Sight::Service,
+            Observability::Service,
         ];
         yield 'left behind in the main session: taken along' => [
             Help::Take,
             new Evidence('main', 90_000),
             'g1',
-            Sight::Service,
+            Observability::Service,
         ];
         yield 'seen in a room, but theirs is a link nobody can move them to: reminded' => [
             Help::Remind,
             new Evidence('g2', 90_000),
             'g1',
-            Sight::Link,
+            Observability::Link,
         ];
         yield 'the page is open, they are in no room: reminded' => [
             Help::Remind,
             new Evidence(pageAt: 99_000),
             'g1',
-            Sight::Service,
+            Observability::Service,
         ];
         yield 'silent for a while: everything is tried' => [
             Help::Fetch,
             new Evidence(pageAt: 10_000),
             'g1',
-            Sight::Service,
+            Observability::Service,
         ];
-        yield 'never came: there is nobody to fetch' => [null, new Evidence(), 'g1', Sight::Service];
-        yield 'no seat: they need a seat' => [null, new Evidence(pageAt: 99_000), null, Sight::Service];
-        yield 'where they should be' => [null, new Evidence('g1', 90_000), 'g1', Sight::Service];
-        yield 'in the classroom, with the page open' => [null, new Evidence(pageAt: 99_000), 'g1', Sight::Page];
+        yield 'never came: there is nobody to fetch' => [null, new Evidence(), 'g1', Observability::Service];
+        yield 'no seat: they need a seat' => [null, new Evidence(pageAt: 99_000), null, Observability::Service];
+        yield 'where they should be' => [null, new Evidence('g1', 90_000), 'g1', Observability::Service];
+        yield 'in the classroom, with the page open' => [null, new Evidence(pageAt: 99_000), 'g1', Observability::Page];
     }
 
     public function test_whatever_is_pressed_the_state_is_the_fold_of_the_events_and_everybody_is_to_be_somewhere(): void

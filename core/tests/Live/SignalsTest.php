@@ -61,11 +61,11 @@ final class SignalsTest extends TestCase
     {
         $this->call('g1');
         $this->give(new SeeCall('g1', $this->signals));
-        self::assertNotNull($this->signals->of('g1')->call?->seenAt);
+        self::assertNotNull($this->signals->forGroup('g1')->call?->seenAt);
         self::assertSame([], (new SeeCall('g1', $this->signals))->decide($this->state, $this->now));
         $this->give(new Visit('g1', 'ines', $this->signals));
-        self::assertNull($this->signals->of('g1')->call);
-        self::assertSame(['ines', 1], [$this->signals->of('g1')->visitor, $this->signals->of('g1')->visits]);
+        self::assertNull($this->signals->forGroup('g1')->call);
+        self::assertSame(['ines', 1], [$this->signals->forGroup('g1')->visitor, $this->signals->forGroup('g1')->visits]);
     }
 
     public function test_going_to_another_group_leaves_the_one_before(): void
@@ -73,8 +73,8 @@ final class SignalsTest extends TestCase
         $this->give(new Visit('g1', 'ines', $this->signals));
         self::assertSame([], (new Visit('g1', 'ines', $this->signals))->decide($this->state, $this->now));
         $this->give(new Visit('g2', 'ines', $this->signals));
-        self::assertSame([null, 'ines'], [$this->signals->of('g1')->visitor, $this->signals->of('g2')->visitor]);
-        self::assertNotNull($this->signals->of('g1')->visitedAt);
+        self::assertSame([null, 'ines'], [$this->signals->forGroup('g1')->visitor, $this->signals->forGroup('g2')->visitor]);
+        self::assertNotNull($this->signals->forGroup('g1')->visitedAt);
         $this->give(new Leave('ines', $this->signals));
         self::assertNull($this->signals->visitedBy('ines'));
         self::assertSame([], (new Leave('ines', $this->signals))->decide($this->state, $this->now));
@@ -88,9 +88,9 @@ final class SignalsTest extends TestCase
             (new Chalk('g1', ChalkMark::WellDone, $this->signals))->decide($this->state, $this->now),
         );
         $this->give(new Chalk('g1', ChalkMark::Hurry, $this->signals));
-        self::assertSame(ChalkMark::Hurry, $this->signals->of('g1')->mark);
+        self::assertSame(ChalkMark::Hurry, $this->signals->forGroup('g1')->mark);
         $this->give(new Chalk('g1', null, $this->signals));
-        self::assertNull($this->signals->of('g1')->mark);
+        self::assertNull($this->signals->forGroup('g1')->mark);
     }
 
     public function test_the_call_back_ends_calls_and_visits_and_the_next_run_begins_anew(): void
@@ -98,9 +98,9 @@ final class SignalsTest extends TestCase
         $this->call('g1');
         $this->give(new Visit('g2', 'ines', $this->signals));
         $this->give(new CallBack(0));
-        self::assertNull($this->signals->of('g1')->call);
-        self::assertNull($this->signals->of('g2')->visitor);
-        self::assertSame(1, $this->signals->of('g2')->visits);
+        self::assertNull($this->signals->forGroup('g1')->call);
+        self::assertNull($this->signals->forGroup('g2')->visitor);
+        self::assertSame(1, $this->signals->forGroup('g2')->visits);
         $this->give(new SendOut(0, 10));
         self::assertSame([], $this->signals->groups);
     }

@@ -146,7 +146,7 @@ final class VisitOrderTest extends TestCase
                     max(0, $dice->getInt(-3, 2)),
                 );
             }
-            $order = VisitOrder::of(array_values($groups), $now, self::OUT);
+            $order = VisitOrder::forGroups(array_values($groups), $now, self::OUT);
             $ids = array_map(static fn (NextVisit $next): string => $next->group, $order);
             self::assertEqualsCanonicalizing(
                 array_keys(array_filter($groups, static fn (GroupAt $group): bool => !$group->visited)),
@@ -176,7 +176,7 @@ final class VisitOrderTest extends TestCase
     {
         return array_map(
             static fn (NextVisit $next): array => [$next->group, $next->reason],
-            VisitOrder::of($groups, $now, self::OUT),
+            VisitOrder::forGroups($groups, $now, self::OUT),
         );
     }
 }

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace FreshHuddle\Core\Tests\Live;
 
-use FreshHuddle\Core\Live\Because;
 use FreshHuddle\Core\Live\Evidence;
+use FreshHuddle\Core\Live\EvidenceKind;
 use FreshHuddle\Core\Live\Place;
 use FreshHuddle\Core\Live\Whereabouts;
 use PHPUnit\Framework\Attributes\DataProvider;
@@ -26,15 +26,15 @@ final class WhereaboutsTest extends TestCase
         ?string $expected,
         int $since,
         Place $place,
-        Because $because,
+        EvidenceKind $because,
         ?string $at,
     ): void {
-        $where = Whereabouts::of($evidence, $expected, $since, self::NOW);
+        $where = Whereabouts::fromEvidence($evidence, $expected, $since, self::NOW);
         self::assertSame([$place, $because, $at], [$where->place, $where->because, $where->at]);
     }
 
     /**
-     * @return iterable<string, array{Evidence, string|null, int, Place, Because, string|null}>
+     * @return iterable<string, array{Evidence, string|null, int, Place, EvidenceKind, string|null}>
      */
     public static function students(): iterable
     {
@@ -44,14 +44,14 @@ final class WhereaboutsTest extends TestCase
             serviceAt: self::LONG_AGO,
             pageAt: self::JUST_NOW,
         );
-        yield 'never seen' => [new Evidence(), 'g1', self::LONG_AGO, Place::Lost, Because::Never, null];
-        yield 'in the right room' => [$seen('g1'), 'g1', self::LONG_AGO, Place::InPlace, Because::Service, 'g1'];
+        yield 'never seen' => [new Evidence(), 'g1', self::LONG_AGO, Place::Lost, EvidenceKind::Never, null];
+        yield 'in the right room' => [$seen('g1'), 'g1', self::LONG_AGO, Place::InPlace, EvidenceKind::Service, 'g1'];
         yield 'in the right room, page long silent' => [
             new Evidence('g1', self::LONG_AGO, pageAt: 1),
             'g1',
             self::LONG_AGO,
             Place::InPlace,
-            Because::Service,
+            EvidenceKind::Service,
             'g1',
         ];
         yield 'still in the main session, just sent' => [
@@ -59,7 +59,7 @@ final class WhereaboutsTest extends TestCase
             'g1',
             self::JUST_NOW,
             Place::OnTheWay,
-            Because::Service,
+            EvidenceKind::Service,
             'main',
         ];
         yield 'still in the main session, long sent' => [
@@ -67,7 +67,7 @@ final class WhereaboutsTest extends TestCase
             'g1',
             self::LONG_AGO,
             Place::LeftBehind,
-            Because::Service,
+            EvidenceKind::Service,
             'main',
         ];
         yield 'in another group’s room' => [
@@ -75,7 +75,7 @@ final class WhereaboutsTest extends TestCase
             'g1',
             self::LONG_AGO,
             Place::Elsewhere,
-            Because::Service,
+            EvidenceKind::Service,
             'g2',
         ];
         yield 'still in the room, long called back' => [
@@ -83,7 +83,7 @@ final class WhereaboutsTest extends TestCase
             'main',
             self::LONG_AGO,
             Place::Elsewhere,
-            Because::Service,
+            EvidenceKind::Service,
             'g1',
         ];
         yield 'pressed the button' => [
@@ -91,7 +91,7 @@ final class WhereaboutsTest extends TestCase
             'g1',
             self::LONG_AGO,
             Place::OnTheWay,
-            Because::Link,
+            EvidenceKind::Link,
             null,
         ];
         yield 'pressed the button for last time’s room' => [
@@ -99,7 +99,7 @@ final class WhereaboutsTest extends TestCase
             'g1',
             self::LONG_AGO,
             Place::LeftBehind,
-            Because::Page,
+            EvidenceKind::Page,
             null,
         ];
         yield 'page open, just sent' => [
@@ -107,7 +107,7 @@ final class WhereaboutsTest extends TestCase
             'g1',
             self::JUST_NOW,
             Place::OnTheWay,
-            Because::Page,
+            EvidenceKind::Page,
             null,
         ];
         yield 'page open, long sent' => [
@@ -115,7 +115,7 @@ final class WhereaboutsTest extends TestCase
             'g1',
             self::LONG_AGO,
             Place::LeftBehind,
-            Because::Page,
+            EvidenceKind::Page,
             null,
         ];
         yield 'no sign for 45 seconds' => [
@@ -123,7 +123,7 @@ final class WhereaboutsTest extends TestCase
             'g1',
             self::LONG_AGO,
             Place::Lost,
-            Because::Silent,
+            EvidenceKind::Silent,
             null,
         ];
         yield 'a sign 44 seconds ago' => [
@@ -131,7 +131,7 @@ final class WhereaboutsTest extends TestCase
             'g1',
             self::LONG_AGO,
             Place::LeftBehind,
-            Because::Page,
+            EvidenceKind::Page,
             null,
         ];
         yield 'left the room a minute ago, page gone' => [
@@ -139,7 +139,7 @@ final class WhereaboutsTest extends TestCase
             'g1',
             self::LONG_AGO,
             Place::Lost,
-            Because::Silent,
+            EvidenceKind::Silent,
             null,
         ];
         yield 'left the room just now' => [
@@ -147,7 +147,7 @@ final class WhereaboutsTest extends TestCase
             'g1',
             self::LONG_AGO,
             Place::LeftBehind,
-            Because::Page,
+            EvidenceKind::Page,
             null,
         ];
         yield 'without a seat' => [
@@ -155,7 +155,7 @@ final class WhereaboutsTest extends TestCase
             null,
             self::LONG_AGO,
             Place::LeftBehind,
-            Because::NoSeat,
+            EvidenceKind::NoSeat,
             null,
         ];
         yield 'without a seat, in the main session' => [
@@ -163,7 +163,7 @@ final class WhereaboutsTest extends TestCase
             null,
             self::LONG_AGO,
             Place::LeftBehind,
-            Because::NoSeat,
+            EvidenceKind::NoSeat,
             'main',
         ];
     }
@@ -179,7 +179,10 @@ final class WhereaboutsTest extends TestCase
             foreach ([null, 'main', 'g2'] as $link) {
                 foreach ([1, self::JUST_NOW] as $since) {
                     $evidence = new Evidence('g1', 1, $link, null === $link ? null : self::JUST_NOW, $pageAt);
-                    self::assertSame(Place::InPlace, Whereabouts::of($evidence, 'g1', $since, self::NOW)->place);
+                    self::assertSame(
+                        Place::InPlace,
+                        Whereabouts::fromEvidence($evidence, 'g1', $since, self::NOW)->place,
+                    );
                 }
             }
         }

@@ -19,10 +19,10 @@ final class CopyTimeTest extends TestCase
     public function test_work_of_groups_opens_with_its_round(): void
     {
         $time = new CopyTime(self::round(10 * self::MINUTE));
-        self::assertSame(CopyOpen::Write, $time->at(11 * self::MINUTE));
+        self::assertSame(CopyOpen::Write, $time->stateAt(11 * self::MINUTE));
         self::assertSame(
             CopyOpen::Closed,
-            (new CopyTime(new RoundState()))->at(11 * self::MINUTE),
+            (new CopyTime(new RoundState()))->stateAt(11 * self::MINUTE),
             'planned, and not sent out',
         );
     }
@@ -32,13 +32,13 @@ final class CopyTimeTest extends TestCase
         foreach ([[null, false], [0, false], [1, false], [2, true], [3, true]] as [$lessonAt, $isOpen]) {
             foreach ([new RoundState(), self::round(0)] as $round) {
                 $time = new CopyTime($round, true, 2, $lessonAt);
-                self::assertSame($isOpen ? CopyOpen::Write : CopyOpen::Closed, $time->at(self::MINUTE));
+                self::assertSame($isOpen ? CopyOpen::Write : CopyOpen::Closed, $time->stateAt(self::MINUTE));
                 self::assertSame($isOpen, $time->takes(self::MINUTE));
             }
         }
         self::assertSame(
             CopyOpen::Closed,
-            (new CopyTime(self::round(0), true, null, 3))->at(self::MINUTE),
+            (new CopyTime(self::round(0), true, null, 3))->stateAt(self::MINUTE),
             'its segment is not in the running order any more',
         );
     }
@@ -50,11 +50,11 @@ final class CopyTimeTest extends TestCase
             $open = new CopyTime(self::round(0), $alone, 2, 3, $end, false);
             self::assertSame(
                 [CopyOpen::Write, true],
-                [$open->at($end + 1_000 * self::MINUTE), $open->takes($end + 1_000 * self::MINUTE)],
+                [$open->stateAt($end + 1_000 * self::MINUTE), $open->takes($end + 1_000 * self::MINUTE)],
             );
             $locked = new CopyTime(self::round(0), $alone, 2, 3, $end, true);
-            self::assertSame(CopyOpen::Write, $locked->at($end - 1));
-            self::assertSame(CopyOpen::Read, $locked->at($end));
+            self::assertSame(CopyOpen::Write, $locked->stateAt($end - 1));
+            self::assertSame(CopyOpen::Read, $locked->stateAt($end));
             self::assertTrue(
                 $locked->takes($end + CopyTime::LATE - 1),
                 'what was typed without a line still arrives',

@@ -20,7 +20,7 @@ final class CopyUpdateTest extends TestCase
     public function test_a_new_page_is_added_whatever_was_written_elsewhere(): void
     {
         $copy = [new Page('p', '', [self::slot('a', 'What?')])];
-        $update = CopyUpdate::of($copy, [$copy[0], new Page('q', 'Tuesday', [self::slot('b', 'And now?')])], ['a']);
+        $update = CopyUpdate::between($copy, [$copy[0], new Page('q', 'Tuesday', [self::slot('b', 'And now?')])], ['a']);
         self::assertSame(['p', 'q'], array_column($update->pages, 'id'));
         self::assertSame([['pageAdded', 'Tuesday']], self::said($update));
     }
@@ -28,7 +28,7 @@ final class CopyUpdateTest extends TestCase
     public function test_a_changed_prompt_is_updated_where_nobody_has_worked_and_stands_beside_the_old_one_where_somebody_has(): void
     {
         $copy = [new Page('p', '', [self::slot('a', 'Old?'), self::slot('b', 'Old?')])];
-        $update = CopyUpdate::of(
+        $update = CopyUpdate::between(
             $copy,
             [new Page('p', '', [self::slot('a', 'New?'), self::slot('b', 'New?')])],
             ['b'],
@@ -38,7 +38,7 @@ final class CopyUpdateTest extends TestCase
             self::told($update),
         );
         self::assertSame([['blockChanged', 'New?'], ['bothShown', 'New?']], self::said($update));
-        self::assertTrue(CopyUpdate::of($update->pages, $update->pages, ['b'])->isNothing());
+        self::assertTrue(CopyUpdate::between($update->pages, $update->pages, ['b'])->isNothing());
     }
 
     public function test_what_is_taken_out_goes_where_nobody_has_worked_and_stays_where_somebody_has(): void
@@ -47,7 +47,7 @@ final class CopyUpdateTest extends TestCase
             new Page('p', '', [self::slot('a', 'A?'), self::slot('b', 'B?')]),
             new Page('q', 'Gone', [self::slot('c', 'C?'), self::slot('d', 'D?')]),
         ];
-        $update = CopyUpdate::of($copy, [new Page('p', '', [self::slot('e', 'E?')])], ['a', 'd']);
+        $update = CopyUpdate::between($copy, [new Page('p', '', [self::slot('e', 'E?')])], ['a', 'd']);
         self::assertSame([['slot', 'e', 'E?'], ['slot', 'a', 'A?'], ['slot', 'd', 'D?']], self::told($update));
         self::assertSame(
             [
@@ -86,7 +86,7 @@ final class CopyUpdateTest extends TestCase
             $worked = array_values(
                 array_filter(array_column($had, 'id'), static fn (): bool => 1 === $random->getInt(0, 1)),
             );
-            $update = CopyUpdate::of($copy, $original, $worked);
+            $update = CopyUpdate::between($copy, $original, $worked);
             $has = array_merge(...array_column($update->pages, 'blocks'), ...[[]]);
             self::assertSame(
                 array_unique(array_column($has, 'id')),
@@ -107,7 +107,7 @@ final class CopyUpdateTest extends TestCase
             }
             self::assertEquals(
                 $update->pages,
-                CopyUpdate::of($update->pages, $original, $worked)->pages,
+                CopyUpdate::between($update->pages, $original, $worked)->pages,
                 "seed {$seed}: again it is the same",
             );
         }

@@ -369,7 +369,7 @@ final class OriginalTest extends TestCase
             'together: where all have the same',
         );
         self::assertSame([':whole'], $variants(HandOutWay::All), 'what the whole class has is one thing');
-        self::assertNull($by->of(['ada', 'nobody'], $said));
+        self::assertNull($by->variantFor(['ada', 'nobody'], $said));
     }
 
     public function test_copies_are_named_so_that_they_sort(): void

@@ -206,7 +206,7 @@ final class ReadyCheckTest extends TestCase
             Mend::SetUp,
         ];
         yield 'a copy of another round' => [
-            self::well(copies: [...self::copies(), new PlannedCopy('x', 'X', 'o', 'g', null, here: false)]),
+            self::well(copies: [...self::copies(), new PlannedCopy('x', 'X', 'o', 'g', null, isOfRound: false)]),
             'copyOfOthers',
             $stop,
             Mend::Materials,

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace FreshHuddle\Core\Tests\Ready;
 
+use FreshHuddle\Core\Ready\SetUp\ActualState;
 use FreshHuddle\Core\Ready\SetUp\CopyThere;
 use FreshHuddle\Core\Ready\SetUp\LetterThere;
 use FreshHuddle\Core\Ready\SetUp\PostThere;
@@ -11,12 +12,11 @@ use FreshHuddle\Core\Ready\SetUp\RoomThere;
 use FreshHuddle\Core\Ready\SetUp\SetUpList;
 use FreshHuddle\Core\Ready\SetUp\SetUpStep;
 use FreshHuddle\Core\Ready\SetUp\StepKind;
-use FreshHuddle\Core\Ready\SetUp\There;
-use FreshHuddle\Core\Ready\SetUp\Wanted;
 use FreshHuddle\Core\Ready\SetUp\WantedCopy;
 use FreshHuddle\Core\Ready\SetUp\WantedLetter;
 use FreshHuddle\Core\Ready\SetUp\WantedPost;
 use FreshHuddle\Core\Ready\SetUp\WantedRoom;
+use FreshHuddle\Core\Ready\SetUp\WantedState;
 use PHPUnit\Framework\TestCase;
 use Random\Engine\Xoshiro256StarStar;
 use Random\Randomizer;
@@ -31,7 +31,7 @@ final class SetUpListTest extends TestCase
 
     public function test_where_nothing_is_there_everything_is_made_group_by_group(): void
     {
-        $list = SetUpList::of($this->wanted(), new There());
+        $list = SetUpList::between($this->wanted(), new ActualState());
 
         self::assertSame(
             [
@@ -62,7 +62,10 @@ final class SetUpListTest extends TestCase
     public function test_where_everything_is_as_wanted_there_is_nothing_to_do(): void
     {
         $wanted = $this->wanted();
-        $list = SetUpList::of($wanted, self::done($wanted, new There(), SetUpList::of($wanted, new There())->steps));
+        $list = SetUpList::between(
+            $wanted,
+            self::done($wanted, new ActualState(), SetUpList::between($wanted, new ActualState())->steps),
+        );
 
         self::assertSame([], $list->steps);
         self::assertNull($list->summary());
@@ -70,7 +73,7 @@ final class SetUpListTest extends TestCase
 
     public function test_rounds_are_set_up_together_and_what_they_share_is_done_once(): void
     {
-        $one = SetUpList::of($this->wanted(), new There());
+        $one = SetUpList::between($this->wanted(), new ActualState());
         self::assertSame($one, SetUpList::join(['r1' => $one]));
         $both = SetUpList::join(['r1' => $one, 'r2' => $one]);
         $ofRooms = static fn (SetUpList $list): int => \count(
@@ -91,21 +94,25 @@ final class SetUpListTest extends TestCase
 
     public function test_a_room_that_is_called_by_hand_keeps_its_name(): void
     {
-        $wanted = new Wanted([new WantedRoom('g1', 'Group 1', ['a'])], names: self::NAMES, tables: self::TABLES);
-        $room = static fn (bool $named): There => new There([
+        $wanted = new WantedState([new WantedRoom('g1', 'Group 1', ['a'])], names: self::NAMES, tables: self::TABLES);
+        $room = static fn (bool $named): ActualState => new ActualState([
             new RoomThere('r', 'g1', 'The attic', true, people: ['a'], named: $named),
         ]);
 
-        self::assertSame(['renameRoom|g1|r'], self::keys(SetUpList::of($wanted, $room(false))));
-        self::assertSame([], self::keys(SetUpList::of($wanted, $room(true))));
+        self::assertSame(['renameRoom|g1|r'], self::keys(SetUpList::between($wanted, $room(false))));
+        self::assertSame([], self::keys(SetUpList::between($wanted, $room(true))));
     }
 
     public function test_who_comes_and_who_goes_is_said_by_name(): void
     {
-        $wanted = new Wanted([new WantedRoom('g1', 'Group 1', ['a', 'c'])], names: self::NAMES, tables: self::TABLES);
-        $of = static fn (string ...$people): SetUpStep => SetUpList::of(
+        $wanted = new WantedState(
+            [new WantedRoom('g1', 'Group 1', ['a', 'c'])],
+            names: self::NAMES,
+            tables: self::TABLES,
+        );
+        $of = static fn (string ...$people): SetUpStep => SetUpList::between(
             $wanted,
-            new There([new RoomThere('r', 'g1', 'Group 1', true, people: array_values($people))]),
+            new ActualState([new RoomThere('r', 'g1', 'Group 1', true, people: array_values($people))]),
         )->steps[0];
 
         self::assertSame('ready.set_up.give_access', $of('a')->says->code);
@@ -119,14 +126,15 @@ final class SetUpListTest extends TestCase
     {
         self::assertSame(
             [],
-            SetUpList::of(new Wanted([new WantedRoom('g1', 'Group 1', ['a'], false)]), new There())->steps,
+            SetUpList::between(new WantedState([new WantedRoom('g1', 'Group 1', ['a'], false)]), new ActualState())
+                ->steps,
         );
     }
 
     public function test_a_room_that_is_gone_from_where_it_was_is_made_again(): void
     {
-        $wanted = new Wanted([new WantedRoom('g1', 'Group 1', ['a'])]);
-        $list = SetUpList::of($wanted, new There([new RoomThere('r', 'g1', 'Group 1', true, true, ['a'])]));
+        $wanted = new WantedState([new WantedRoom('g1', 'Group 1', ['a'])]);
+        $list = SetUpList::between($wanted, new ActualState([new RoomThere('r', 'g1', 'Group 1', true, true, ['a'])]));
 
         self::assertSame(['makeRoom|g1|g1'], self::keys($list));
         self::assertSame('ready.set_up.because.room_lost', $list->steps[0]->because->code);
@@ -134,7 +142,7 @@ final class SetUpListTest extends TestCase
 
     public function test_what_would_be_lost_is_asked_first_and_done_by_no_other_press(): void
     {
-        $there = new There(
+        $there = new ActualState(
             [
                 new RoomThere('r1', 'x1', 'Empty', true),
                 new RoomThere('r2', 'x2', 'Somebody is in it', true, inside: ['Chi']),
@@ -148,7 +156,7 @@ final class SetUpListTest extends TestCase
                 new CopyThere('c4', 'o', 'Water', 'Water 4', null, 'd', '', 1, 2, true),
             ],
         );
-        $list = SetUpList::of(new Wanted(), $there);
+        $list = SetUpList::between(new WantedState(), $there);
 
         self::assertEqualsCanonicalizing(
             ['retireRoom|x1|r1', 'retireCopies|x1|o'],
@@ -175,20 +183,20 @@ final class SetUpListTest extends TestCase
 
     public function test_copies_of_one_table_are_one_step_and_worked_in_ones_are_left_to_be_brought_by_choice(): void
     {
-        $wanted = new Wanted(
+        $wanted = new WantedState(
             copies: array_map(
                 static fn (string $student): WantedCopy => new WantedCopy('o', 'Water', 'g1', null, $student, 'v', 2),
                 ['a', 'b', 'c'],
             ),
             tables: self::TABLES,
         );
-        $there = new There(
+        $there = new ActualState(
             copies: [
                 new CopyThere('1', 'o', 'Water', '', null, 'a', 'v', 1),
                 new CopyThere('2', 'o', 'Water', '', null, 'b', 'v', 1, 4),
             ],
         );
-        $list = SetUpList::of($wanted, $there);
+        $list = SetUpList::between($wanted, $there);
 
         self::assertSame(['makeCopies|g1|o', 'bringCopies|g1|o'], self::keys($list));
         self::assertSame([1, 1], array_map(static fn (SetUpStep $step): int => $step->count, $list->steps));
@@ -196,9 +204,9 @@ final class SetUpListTest extends TestCase
 
     public function test_a_post_is_changed_for_another_audience_and_other_words_and_withdrawn_where_nobody_wants_it(): void
     {
-        $of = static fn (PostThere ...$posts): SetUpList => SetUpList::of(
-            new Wanted(posts: [new WantedPost('g1', ['a', 'b'], 'now')], tables: self::TABLES),
-            new There(posts: array_values($posts)),
+        $of = static fn (PostThere ...$posts): SetUpList => SetUpList::between(
+            new WantedState(posts: [new WantedPost('g1', ['a', 'b'], 'now')], tables: self::TABLES),
+            new ActualState(posts: array_values($posts)),
         );
 
         self::assertSame([], self::keys($of(new PostThere('p', 'g1', 'Group 1', ['b', 'a'], 'now'))));
@@ -224,9 +232,9 @@ final class SetUpListTest extends TestCase
     public function test_who_has_been_written_is_not_written_again_until_something_is_new(): void
     {
         $of = static fn (LetterThere $letter): array => self::keys(
-            SetUpList::of(
-                new Wanted(letters: [new WantedLetter('a', 'ada@a.example', 'now')]),
-                new There(letters: [$letter]),
+            SetUpList::between(
+                new WantedState(letters: [new WantedLetter('a', 'ada@a.example', 'now')]),
+                new ActualState(letters: [$letter]),
             ),
         );
 
@@ -247,26 +255,22 @@ final class SetUpListTest extends TestCase
             $dice = new Randomizer(new Xoshiro256StarStar($seed));
             $wanted = $this->anyWanted($dice);
             $there = $this->anyThere($dice);
-            $list = SetUpList::of($wanted, $there);
+            $list = SetUpList::between($wanted, $there);
 
-            self::assertSame($list->digest(), SetUpList::of($wanted, $there)->digest());
+            self::assertSame($list->digest(), SetUpList::between($wanted, $there)->digest());
             self::assertCount(\count($list->steps), array_unique(self::keys($list)), 'each step once');
             self::assertSame(
                 [],
-                self::keys(SetUpList::of($wanted, self::done($wanted, $there, $list->steps))),
+                self::keys(SetUpList::between($wanted, self::done($wanted, $there, $list->steps))),
                 "seed {$seed}",
             );
 
             // Broken off anywhere and begun again, it ends as it would have.
-            $half = self::done(
-                $wanted,
-                $there,
-                \array_slice($list->steps, 0, $dice->getInt(0, \count($list->steps))),
-            );
-            $rest = SetUpList::of($wanted, $half);
+            $half = self::done($wanted, $there, \array_slice($list->steps, 0, $dice->getInt(0, \count($list->steps))));
+            $rest = SetUpList::between($wanted, $half);
             self::assertSame(
                 [],
-                self::keys(SetUpList::of($wanted, self::done($wanted, $half, $rest->steps))),
+                self::keys(SetUpList::between($wanted, self::done($wanted, $half, $rest->steps))),
                 "seed {$seed}",
             );
             self::assertSame(
@@ -291,9 +295,9 @@ final class SetUpListTest extends TestCase
         }
     }
 
-    private function wanted(): Wanted
+    private function wanted(): WantedState
     {
-        return new Wanted(
+        return new WantedState(
             [
                 new WantedRoom('main', '7B', ['a', 'b', 'c', 'd', 't']),
                 new WantedRoom('g1', '7B · Group 1', ['a', 'b', 't']),
@@ -311,7 +315,7 @@ final class SetUpListTest extends TestCase
         );
     }
 
-    private function anyWanted(Randomizer $dice): Wanted
+    private function anyWanted(Randomizer $dice): WantedState
     {
         $rooms = $copies = $posts = $letters = [];
         foreach (['main', 'g1', 'g2', 'g3'] as $place) {
@@ -350,14 +354,14 @@ final class SetUpListTest extends TestCase
             }
         }
 
-        return new Wanted($rooms, $copies, $posts, $letters, self::NAMES, [
+        return new WantedState($rooms, $copies, $posts, $letters, self::NAMES, [
             'g1' => 'One',
             'g2' => 'Two',
             'g3' => 'Three',
         ]);
     }
 
-    private function anyThere(Randomizer $dice): There
+    private function anyThere(Randomizer $dice): ActualState
     {
         $rooms = $copies = $posts = $letters = [];
         foreach (['main', 'g1', 'g2', 'g4'] as $place) {
@@ -408,7 +412,7 @@ final class SetUpListTest extends TestCase
             }
         }
 
-        return new There($rooms, $copies, $posts, $letters);
+        return new ActualState($rooms, $copies, $posts, $letters);
     }
 
     /**
@@ -426,7 +430,7 @@ final class SetUpListTest extends TestCase
      *
      * @param list<SetUpStep> $steps
      */
-    private static function done(Wanted $wanted, There $there, array $steps): There
+    private static function done(WantedState $wanted, ActualState $there, array $steps): ActualState
     {
         $rooms = $copies = $posts = $letters = [];
         foreach ($there->rooms as $room) {
@@ -497,10 +501,7 @@ final class SetUpListTest extends TestCase
                 case StepKind::Post:
                 case StepKind::ChangePost:
                     $want = self::first(
-                        array_filter(
-                            $wanted->posts,
-                            static fn (WantedPost $one): bool => $one->group === $step->group,
-                        ),
+                        array_filter($wanted->posts, static fn (WantedPost $one): bool => $one->group === $step->group),
                     );
                     $posts[$want->group] = new PostThere(
                         $posts[$want->group]->id ?? "p{$want->group}",
@@ -524,7 +525,12 @@ final class SetUpListTest extends TestCase
             }
         }
 
-        return new There(array_values($rooms), array_values($copies), array_values($posts), array_values($letters));
+        return new ActualState(
+            array_values($rooms),
+            array_values($copies),
+            array_values($posts),
+            array_values($letters),
+        );
     }
 
     /**

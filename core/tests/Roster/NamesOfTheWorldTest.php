@@ -25,15 +25,15 @@ final class NamesOfTheWorldTest extends TestCase
         self::assertGreaterThanOrEqual(60, \count($names));
         foreach ($names as $language => $name) {
             $kept = \Normalizer::normalize($name, \Normalizer::FORM_C);
-            self::assertSame($kept, StudentName::of($name)->value, $language);
-            self::assertSame($kept, StudentName::of("\u{FEFF} \t{$name}\u{A0}\r\n")->value, $language);
+            self::assertSame($kept, StudentName::fromText($name)->value, $language);
+            self::assertSame($kept, StudentName::fromText("\u{FEFF} \t{$name}\u{A0}\r\n")->value, $language);
         }
     }
 
     public function test_a_class_of_all_of_them_is_read_from_a_paste_and_from_a_file(): void
     {
         $names = array_map(
-            static fn (string $name): string => StudentName::of($name)->value,
+            static fn (string $name): string => StudentName::fromText($name)->value,
             array_values(self::names()),
         );
         self::assertSame($names, PastedList::read(implode("\n", $names))->names());
@@ -44,7 +44,7 @@ final class NamesOfTheWorldTest extends TestCase
             $names,
             array_map(
                 static fn (ImportLine $line): ?string => $line->record?->name,
-                ImportPlan::of($sheet, Columns::recognise($sheet), [])->lines,
+                ImportPlan::fromSheet($sheet, Columns::recognise($sheet), [])->lines,
             ),
         );
     }
@@ -52,7 +52,7 @@ final class NamesOfTheWorldTest extends TestCase
     public function test_everybody_comes_in_under_their_own_name_however_its_signs_are_composed(): void
     {
         $names = array_map(
-            static fn (string $name): string => StudentName::of($name)->value,
+            static fn (string $name): string => StudentName::fromText($name)->value,
             array_values(self::names()),
         );
         foreach ($names as $name) {
@@ -65,12 +65,12 @@ final class NamesOfTheWorldTest extends TestCase
     public function test_a_name_may_be_one_letter_a_pictogram_may_stand_in_it_and_two_hundred_letters_are_refused_and_not_cut(): void
     {
         foreach (['É', '李', 'ё', 'Q'] as $one) {
-            self::assertSame($one, StudentName::of($one)->value);
+            self::assertSame($one, StudentName::fromText($one)->value);
         }
-        self::assertSame('Ada 🦦👩‍🔬', StudentName::of('Ada 🦦👩‍🔬')->value);
-        self::assertSame(120, mb_strlen(StudentName::of(str_repeat('č', 120))->value));
+        self::assertSame('Ada 🦦👩‍🔬', StudentName::fromText('Ada 🦦👩‍🔬')->value);
+        self::assertSame(120, mb_strlen(StudentName::fromText(str_repeat('č', 120))->value));
         try {
-            StudentName::of(str_repeat('č', 200));
+            StudentName::fromText(str_repeat('č', 200));
             self::fail('It was cut without a word.');
         } catch (UnusableName $e) {
             self::assertSame(['roster.name.too_long', 200], [$e->says->code, $e->says->values['length']]);

@@ -49,7 +49,7 @@ final readonly class ControlPage
         $options = static fn (array $all): string => implode(
             '',
             array_map(
-                static fn (string $one): string => "<option>{$one}</option>",
+                static fn (string $option): string => "<option>{$option}</option>",
                 array_filter($all, \is_string(...)),
             ),
         );

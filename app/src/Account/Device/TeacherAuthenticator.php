@@ -56,7 +56,7 @@ final class TeacherAuthenticator extends AbstractAuthenticator implements Authen
 
     public function start(Request $request, ?AuthenticationException $authException = null): Response
     {
-        return $this->problems->of(new Problem(401, new Message('account.sign_in')));
+        return $this->problems->response(new Problem(401, new Message('account.sign_in')));
     }
 
     public static function token(Request $request): string

@@ -8,14 +8,14 @@ use Doctrine\ORM\EntityManagerInterface;
 use FreshHuddle\App\Account\Teacher;
 use FreshHuddle\App\Stream\Channel;
 use FreshHuddle\App\Stream\Stream;
-use FreshHuddle\App\Worker\Forgets;
+use FreshHuddle\App\Worker\PurgesExpired;
 use Psr\Clock\ClockInterface;
 use Symfony\Component\Uid\Uuid;
 
 /**
  * The devices teachers are signed in on.
  */
-final readonly class TeacherDevices implements Forgets
+final readonly class TeacherDevices implements PurgesExpired
 {
     public const COOKIE = 'fh_staff';
     /** How long a sign-in lasts, in seconds. */
@@ -86,7 +86,7 @@ final readonly class TeacherDevices implements Forgets
     /**
      * @return list<TeacherDevice> the latest first
      */
-    public function of(Teacher $teacher): array
+    public function forTeacher(Teacher $teacher): array
     {
         /** @var list<TeacherDevice> $devices */
         $devices = $this->em
@@ -107,13 +107,13 @@ final readonly class TeacherDevices implements Forgets
     /**
      * Signs the teacher out on every device but one.
      *
-     * @param TeacherDevice|null $here null: on every one
+     * @param TeacherDevice|null $current null: on every one
      */
-    public function signOutOthers(Teacher $teacher, ?TeacherDevice $here): void
+    public function signOutOthers(Teacher $teacher, ?TeacherDevice $current): void
     {
         $channels = [];
-        foreach ($this->of($teacher) as $device) {
-            if ($device !== $here) {
+        foreach ($this->forTeacher($teacher) as $device) {
+            if ($device !== $current) {
                 $channels[] = $device->channel;
                 $this->em->remove($device);
             }

@@ -25,6 +25,6 @@ final readonly class TeacherStreamController
         $device = $http->attributes->get(TeacherDevice::class);
         \assert($device instanceof TeacherDevice);
 
-        return $this->address->of($device->channel);
+        return $this->address->forChannel($device->channel);
     }
 }

@@ -7,13 +7,13 @@ namespace FreshHuddle\App\Account\Once;
 use Doctrine\DBAL\Connection;
 use FreshHuddle\App\Database\Row;
 use FreshHuddle\App\Http\Problem;
-use FreshHuddle\App\Worker\Forgets;
+use FreshHuddle\App\Worker\PurgesExpired;
 use FreshHuddle\Core\Message;
 
 /**
  * Which presses have been carried out. By hand: of two that come at the same moment the primary key decides.
  */
-final readonly class OnceStore implements Forgets
+final readonly class OnceStore implements PurgesExpired
 {
     /** A press nobody has answered for so long died on the way; seconds. */
     private const DIED_AFTER = 30;

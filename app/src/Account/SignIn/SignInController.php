@@ -9,7 +9,7 @@ use FreshHuddle\App\Account\Device\TeacherDevices;
 use FreshHuddle\App\Account\Me;
 use FreshHuddle\App\Http\Body\Body;
 use FreshHuddle\App\Http\ClientAddress;
-use FreshHuddle\App\Http\Given;
+use FreshHuddle\App\Http\ResponseWithCookies;
 use Symfony\Component\HttpFoundation\Cookie;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
@@ -31,17 +31,17 @@ final readonly class SignInController
     /**
      * Signs a teacher in.
      *
-     * @return Given<Me>
+     * @return ResponseWithCookies<Me>
      */
     #[Route('/sign-in', methods: ['POST'])]
-    public function signIn(#[Body] SignIn $request, Request $http): Given
+    public function signIn(#[Body] SignIn $request, Request $http): ResponseWithCookies
     {
         $remember = $http->cookies->get(KnownDevice::COOKIE);
         $remember = \is_string($remember) ? $remember : '';
-        $teacher = $this->signIns->check($request, ClientAddress::of($http), $remember);
+        $teacher = $this->signIns->check($request, ClientAddress::fromRequest($http), $remember);
         $this->devices->signOut(TeacherAuthenticator::token($http));
 
-        return new Given(Me::of($teacher), [
+        return new ResponseWithCookies(Me::fromTeacher($teacher), [
             self::cookie($http, TeacherDevices::COOKIE, $this->devices->signIn($teacher), TeacherDevices::LASTS),
             self::cookie($http, KnownDevice::COOKIE, $this->known->with($remember, $teacher), KnownDevice::LASTS),
         ]);

@@ -35,7 +35,7 @@ final readonly class SignIns
         #[Target('sign_in_address')]
         private RateLimiterFactoryInterface $ofAddress,
         #[Target('sign_in_here')]
-        private RateLimiterFactoryInterface $here,
+        private RateLimiterFactoryInterface $perAddress,
         #[Target('sign_in_account')]
         private RateLimiterFactoryInterface $ofAccount,
     ) {
@@ -83,12 +83,12 @@ final readonly class SignIns
     private function limits(string $email, string $address, ?string $known): array
     {
         if (null !== $known) {
-            return [$this->here->create(hash('sha256', "{$email}|{$known}"))];
+            return [$this->perAddress->create(hash('sha256', "{$email}|{$known}"))];
         }
 
         return [
             $this->ofAddress->create($address),
-            $this->here->create(hash('sha256', "{$email}|{$address}")),
+            $this->perAddress->create(hash('sha256', "{$email}|{$address}")),
             $this->ofAccount->create(hash('sha256', $email)),
         ];
     }

@@ -21,7 +21,7 @@ final readonly class ForgottenController
     #[Route('/forgotten', methods: ['POST'])]
     public function ask(#[Body] ForgotPassword $request): void
     {
-        $this->forgotten->ask($request->email);
+        $this->forgotten->request($request->email);
     }
 
     /** Sets a new password with the link from the email. */

@@ -38,10 +38,10 @@ final readonly class ForgottenPasswords
      * Somebody asks for a link. Whether there is such an account is looked up later, so that the answer takes the same
      * time.
      */
-    public function ask(string $email): void
+    public function request(string $email): void
     {
         $email = mb_strtolower(trim($email));
-        $this->tasks->ensure(SendPasswordLink::KIND, hash('xxh128', $email), data: ['email' => $email]);
+        $this->tasks->scheduleOnce(SendPasswordLink::KIND, hash('xxh128', $email), data: ['email' => $email]);
     }
 
     /**
@@ -68,7 +68,7 @@ final readonly class ForgottenPasswords
             if ((int) $lately < self::MOST_LATELY) {
                 $token = new TeacherToken(Uuid::v4()->toRfc4122(), $teacher, $until);
                 $this->em->persist($token);
-                $this->tasks->ask(MailPassword::KIND, $token->id);
+                $this->tasks->schedule(MailPassword::KIND, $token->id);
             }
         });
     }

@@ -19,7 +19,7 @@ final readonly class LinkSecret
     /**
      * @return string what stands in the link: the id and its proof
      */
-    public function of(string $id): string
+    public function derive(string $id): string
     {
         return $id.'.'.$this->proof($id);
     }

@@ -42,7 +42,7 @@ final readonly class MailPassword implements TaskHandler
         if (null !== $token && null === $token->usedAt) {
             $this->letter->send($task, $token->teacher->email, 'password', [
                 'name' => $token->teacher->name,
-                'link' => "{$this->publicUrl}/password/{$this->secret->of($token->id)}",
+                'link' => "{$this->publicUrl}/password/{$this->secret->derive($token->id)}",
             ]);
         }
 

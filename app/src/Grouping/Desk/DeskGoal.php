@@ -40,7 +40,7 @@ final readonly class DeskGoal
     public function goal(float $weight, array $wishes): Goal
     {
         try {
-            return $this->kind->read(new Node((object) get_object_vars($this)), new DeskReading($wishes), $weight);
+            return $this->kind->read(new Node((object) get_object_vars($this)), new DeskGoals($wishes), $weight);
         } catch (UnusableProblem) {
             throw GroupingRefused::unusable('grouping.goal_about', 'settings.goals');
         }

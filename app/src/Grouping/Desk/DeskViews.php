@@ -42,7 +42,7 @@ final readonly class DeskViews
 
     public function view(Grouping $grouping): DeskView
     {
-        $class = $this->classes->one($grouping->class);
+        $class = $this->classes->view($grouping->class);
         $floor = $this->floors->now($grouping->id);
         $settings = $this->notes->settings($grouping->id);
 
@@ -73,9 +73,9 @@ final readonly class DeskViews
             $class->tags,
             $class->rules,
             $settings,
-            $this->numbers->of($grouping),
+            $this->numbers->forGrouping($grouping),
             $this->judge->standings($grouping, $floor, $settings),
-            $this->variants->of($grouping, $settings),
+            $this->variants->forGrouping($grouping, $settings),
             array_map(static fn (GroupingUse $use): UseView => new UseView($use->name, $use->lesson, $use->at), $uses),
             $this->list->otherLessons($grouping->id, null, $this->clock->ms()),
             $grouping->class->groupNames,
@@ -94,18 +94,18 @@ final readonly class DeskViews
         $partners = [];
         foreach ($uses as $use) {
             foreach ($use->groups as $group) {
-                foreach ($group as $one) {
-                    $partners[$one] = ($partners[$one] ?? []) + array_fill_keys($group, true);
+                foreach ($group as $student) {
+                    $partners[$student] = ($partners[$student] ?? []) + array_fill_keys($group, true);
                 }
             }
         }
         $met = [];
         foreach ($floor->groups as $group) {
-            foreach ($group->students as $one) {
-                $met[$one] = \count(
+            foreach ($group->students as $student) {
+                $met[$student] = \count(
                     array_intersect_key(
-                        $partners[$one] ?? [],
-                        array_fill_keys(array_diff($group->students, [$one]), true),
+                        $partners[$student] ?? [],
+                        array_fill_keys(array_diff($group->students, [$student]), true),
                     ),
                 );
             }

@@ -70,18 +70,20 @@ final readonly class Groupings
      */
     public function inSeries(Grouping $last, array $names): array
     {
-        $before = array_values(array_filter($this->series($last), static fn (Grouping $one): bool => $one !== $last));
+        $before = array_values(
+            array_filter($this->series($last), static fn (Grouping $grouping): bool => $grouping !== $last),
+        );
         $series = $last->series ?? Uuid::v7()->toRfc4122();
         $all = [];
         foreach ($names as $i => $name) {
-            $all[] = $one = array_shift($before) ?? $this->create($last->class, '');
-            $one->name = mb_substr($last->name.' · '.$name, 0, 80);
-            [$one->series, $one->seriesNumber] = [$series, $i + 1];
+            $all[] = $grouping = array_shift($before) ?? $this->create($last->class, '');
+            $grouping->name = mb_substr($last->name.' · '.$name, 0, 80);
+            [$grouping->series, $grouping->seriesNumber] = [$series, $i + 1];
         }
-        foreach ($before as $one) {
-            [$one->series, $one->seriesNumber] = [null, null];
-            if (null === $this->usage->lessonOf($one->id)) {
-                $one->removedAt = $this->clock->now();
+        foreach ($before as $grouping) {
+            [$grouping->series, $grouping->seriesNumber] = [null, null];
+            if (null === $this->usage->lessonOf($grouping->id)) {
+                $grouping->removedAt = $this->clock->now();
             }
         }
         [$last->series, $last->seriesNumber] = [$series, \count($names) + 1];
@@ -183,7 +185,7 @@ final readonly class Groupings
             );
             $this->floors->append($copy->id, 0, 'take', new Floor($groups));
             $this->notes->keepSettings($copy->id, $this->notes->settings($grouping->id));
-            $this->numbers->keep($copy, $this->numbers->of($grouping));
+            $this->numbers->keep($copy, $this->numbers->forGrouping($grouping));
 
             return $copy;
         });

@@ -7,10 +7,10 @@ namespace FreshHuddle\App\Grouping\Desk;
 use FreshHuddle\App\Grouping\Exception\GroupingRefused;
 use FreshHuddle\App\Grouping\Floor\FloorStore;
 use FreshHuddle\App\Grouping\Grouping;
+use FreshHuddle\App\Grouping\Proposal\ProposalApplier;
 use FreshHuddle\App\Grouping\Proposal\Proposer;
 use FreshHuddle\App\Grouping\Proposal\ProposeRequest;
 use FreshHuddle\App\Grouping\Proposal\TakeRequest;
-use FreshHuddle\App\Grouping\Proposal\Taking;
 use FreshHuddle\App\Grouping\Seat\Numbers;
 use FreshHuddle\App\Roster\SchoolClass;
 use FreshHuddle\Core\Grouping\GoalKind;
@@ -26,7 +26,7 @@ final readonly class Regroup
 
     public function __construct(
         private Groupings $groupings,
-        private Taking $taking,
+        private ProposalApplier $taking,
         private DeskNotes $notes,
         private Numbers $numbers,
         private FloorStore $floors,
@@ -45,7 +45,7 @@ final readonly class Regroup
     {
         $grouping = $this->groupings->create($class, $name);
         $settings = $this->notes->settings($before->id);
-        $this->numbers->keep($grouping, $this->numbers->of($before));
+        $this->numbers->keep($grouping, $this->numbers->forGrouping($before));
         $tables = \count($this->floors->now($before->id)->groups);
         $isSameClass = $before->class === $class;
         if (
@@ -75,9 +75,9 @@ final readonly class Regroup
             return $grouping;
         }
         $planned = array_map(
-            fn (Grouping $one): array => array_map(
+            fn (Grouping $earlier): array => array_map(
                 static fn (Group $group): array => $group->students,
-                $this->floors->now($one->id)->groups,
+                $this->floors->now($earlier->id)->groups,
             ),
             $isSameClass ? [...$others, $before] : [],
         );
@@ -90,7 +90,7 @@ final readonly class Regroup
             );
             $last = $proposal->rounds[\count($proposal->rounds) - 1] ?? null;
             if ([] === $proposal->conflicts && null !== $last) {
-                $this->taking->take($grouping, new TakeRequest(0, 'balance', [$last]));
+                $this->taking->apply($grouping, new TakeRequest(0, 'balance', [$last]));
             }
         } catch (GroupingRefused) {
             // the desk says why when it is asked there

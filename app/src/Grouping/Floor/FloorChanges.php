@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace FreshHuddle\App\Grouping\Floor;
 
-use FreshHuddle\App\Database\Change;
+use FreshHuddle\App\Database\Transaction;
 use FreshHuddle\App\Grouping\Event\FloorChanged;
 use FreshHuddle\App\Grouping\Exception\GroupingRefused;
 use FreshHuddle\App\Grouping\Grouping;
@@ -25,7 +25,7 @@ final readonly class FloorChanges
         private FloorStore $floors,
         private ClassParts $parts,
         private EventDispatcherInterface $events,
-        private Change $change,
+        private Transaction $change,
     ) {
     }
 
@@ -73,7 +73,7 @@ final readonly class FloorChanges
 
     public function view(Grouping $grouping, ?Floor $floor = null): FloorView
     {
-        return FloorView::of(
+        return FloorView::fromFloor(
             $grouping->id,
             $grouping->name,
             $this->floors->steps($grouping->id),
@@ -122,7 +122,7 @@ final readonly class FloorChanges
      */
     private function told(Grouping $grouping, callable $change, array $split = []): Floor
     {
-        return $this->change->of(function () use ($grouping, $change, $split): Floor {
+        return $this->change->run(function () use ($grouping, $change, $split): Floor {
             [$before, $after] = $change();
             $this->events->dispatch(new FloorChanged($grouping->id, $before, $after, $split));
 

@@ -33,7 +33,7 @@ final readonly class FloorView
      * @param array{step: int, undo: string|null, redo: string|null} $steps
      * @param list<string>                                           $onList ids of the students on the class list
      */
-    public static function of(string $id, string $name, array $steps, Floor $floor, array $onList): self
+    public static function fromFloor(string $id, string $name, array $steps, Floor $floor, array $onList): self
     {
         $groups = [];
         foreach ($floor->groups as $i => $group) {

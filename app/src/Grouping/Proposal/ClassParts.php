@@ -91,13 +91,13 @@ final readonly class ClassParts
 
     /**
      * @param list<RuleView>    $rules
-     * @param list<StudentView> $here
+     * @param list<StudentView> $present
      *
      * @return list<Rule> in the order of the rules; one about fewer than two who are here is about nobody
      */
-    public static function musts(array $rules, array $here): array
+    public static function musts(array $rules, array $present): array
     {
-        $ids = array_fill_keys(self::ids($here), true);
+        $ids = array_fill_keys(self::ids($present), true);
 
         return array_values(
             array_filter(array_map(static fn (RuleView $rule): ?Rule => self::must($rule)->among($ids), $rules)),
@@ -120,7 +120,7 @@ final readonly class ClassParts
             [] !==
             array_filter($settings->goals, static fn (DeskGoal $goal): bool => GoalKind::Wishes === $goal->kind);
 
-        return $settings->goals($wishesCount ? $this->wishes->of($grouping->class->id) : []);
+        return $settings->goals($wishesCount ? $this->wishes->forClass($grouping->class->id) : []);
     }
 
     /**

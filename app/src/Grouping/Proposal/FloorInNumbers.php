@@ -33,10 +33,14 @@ final readonly class FloorInNumbers
     /**
      * @param StudentView|null $also somebody who counts though they have no seat
      */
-    public static function of(ClassParts $parts, Grouping $grouping, Floor $floor, ?StudentView $also = null): self
-    {
+    public static function fromFloor(
+        ClassParts $parts,
+        Grouping $grouping,
+        Floor $floor,
+        ?StudentView $also = null,
+    ): self {
         $seated = array_fill_keys($floor->seated(), true);
-        $here = ClassParts::students(
+        $present = ClassParts::students(
             array_values(
                 array_filter(
                     $parts->present($grouping),
@@ -45,14 +49,14 @@ final readonly class FloorInNumbers
                 ),
             ),
         );
-        $ids = array_fill_keys(array_map(static fn (Student $student): string => $student->id, $here), true);
+        $ids = array_fill_keys(array_map(static fn (Student $student): string => $student->id, $present), true);
         $groups = array_map(
             static fn (Group $group): array => array_values(
                 array_filter($group->students, static fn (string $id): bool => isset($ids[$id])),
             ),
             $floor->groups,
         );
-        $setting = new Setting($here, self::sizes($groups), $parts->history($grouping));
+        $setting = new Setting($present, self::sizes($groups), $parts->history($grouping));
 
         return new self(
             $setting,

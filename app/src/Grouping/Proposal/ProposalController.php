@@ -33,7 +33,7 @@ final readonly class ProposalController
     private const ROUNDS = 786_432;
 
     public function __construct(
-        private Taking $taking,
+        private ProposalApplier $taking,
         private Proposer $proposer,
         private Judge $judge,
         private Repairer $repairer,
@@ -76,7 +76,7 @@ final readonly class ProposalController
         #[Body(self::ROUNDS)]
         TakeRequest $request,
     ): FloorView {
-        return $this->taking->take($this->groupingAccess->grouping($teacher, $id), $request);
+        return $this->taking->apply($this->groupingAccess->grouping($teacher, $id), $request);
     }
 
     /** Says how well groups meet the goals and rules. */

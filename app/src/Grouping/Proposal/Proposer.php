@@ -38,7 +38,7 @@ use Symfony\Component\Uid\Uuid;
  */
 final readonly class Proposer
 {
-    public function __construct(private ClassParts $parts, private Wording $view, private Words $words)
+    public function __construct(private ClassParts $parts, private FindingWords $view, private Words $words)
     {
     }
 
@@ -121,7 +121,7 @@ final readonly class Proposer
                 array_filter($present, static fn (StudentView $student): bool => null !== $student->table),
             );
 
-            return Placement::of(
+            return Placement::ontoFloor(
                 new Floor($floor->groups),
                 ClassParts::ids($withTable),
                 new Shape\Groups(\count($tables)),
@@ -130,7 +130,7 @@ final readonly class Proposer
             );
         }
 
-        return Placement::of($floor, $ids, $settings->shape(), $newId, $grouping->class->groupNames);
+        return Placement::ontoFloor($floor, $ids, $settings->shape(), $newId, $grouping->class->groupNames);
     }
 
     private function solve(GroupingProblem $problem, ProposeRequest $request): Result
@@ -209,7 +209,7 @@ final readonly class Proposer
         $last = $result->rounds[array_key_last($result->rounds) ?? 0] ?? [];
         if ([] !== $last && [] !== $settings->goals) {
             $setting = new Setting($problem->students, FloorInNumbers::sizes($last), $problem->history);
-            $standings = (new Standings($setting, $names))->of(
+            $standings = (new Standings($setting, $names))->forGoals(
                 \array_slice($problem->goals, 0, \count($settings->goals)),
                 array_map($setting->numbersOf(...), $last),
             );

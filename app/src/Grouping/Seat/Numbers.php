@@ -20,15 +20,15 @@ final readonly class Numbers
     /**
      * @return NumberPlan roles by number, tasks in their order
      */
-    public function of(Grouping $grouping): NumberPlan
+    public function forGrouping(Grouping $grouping): NumberPlan
     {
         return new NumberPlan(
             array_map(
-                static fn (GivenRole $given): SeatRole => new SeatRole($given->number, $given->role),
+                static fn (StoredSeatRole $given): SeatRole => new SeatRole($given->number, $given->role),
                 $this->roles($grouping),
             ),
             array_map(
-                static fn (GivenTask $given): SeatTask => new SeatTask($given->numbers, $given->task),
+                static fn (StoredSeatTask $given): SeatTask => new SeatTask($given->numbers, $given->task),
                 $this->tasks($grouping),
             ),
         );
@@ -46,28 +46,28 @@ final readonly class Numbers
             }
             $this->em->flush();
             foreach ($plan->roles() as $number => $role) {
-                $this->em->persist(new GivenRole($grouping, $number, $role));
+                $this->em->persist(new StoredSeatRole($grouping, $number, $role));
             }
             foreach ($plan->tasks as $i => $task) {
-                $this->em->persist(new GivenTask($grouping, $i + 1, $task->task, $task->numbers));
+                $this->em->persist(new StoredSeatTask($grouping, $i + 1, $task->task, $task->numbers));
             }
             $this->em->flush();
         });
     }
 
     /**
-     * @return list<GivenRole>
+     * @return list<StoredSeatRole>
      */
     private function roles(Grouping $grouping): array
     {
-        return $this->em->getRepository(GivenRole::class)->findBy(['grouping' => $grouping], ['number' => 'ASC']);
+        return $this->em->getRepository(StoredSeatRole::class)->findBy(['grouping' => $grouping], ['number' => 'ASC']);
     }
 
     /**
-     * @return list<GivenTask>
+     * @return list<StoredSeatTask>
      */
     private function tasks(Grouping $grouping): array
     {
-        return $this->em->getRepository(GivenTask::class)->findBy(['grouping' => $grouping], ['position' => 'ASC']);
+        return $this->em->getRepository(StoredSeatTask::class)->findBy(['grouping' => $grouping], ['position' => 'ASC']);
     }
 }

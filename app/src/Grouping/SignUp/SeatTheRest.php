@@ -88,7 +88,7 @@ final readonly class SeatTheRest
         if ([] === $seated) {
             return null;
         }
-        $placement = Placement::of(
+        $placement = Placement::ontoFloor(
             new Floor($floor->groups, $kept),
             $ids,
             Exactly::fillingUp($seated, \count($ids), $seats),

@@ -8,8 +8,8 @@ use FreshHuddle\App\Grouping\Desk\DeskNotes;
 use FreshHuddle\App\Grouping\Exception\GroupingRefused;
 use FreshHuddle\App\Grouping\Floor\FloorStore;
 use FreshHuddle\App\Grouping\Grouping;
+use FreshHuddle\App\Grouping\Proposal\ProposalApplier;
 use FreshHuddle\App\Grouping\Proposal\TakeRequest;
-use FreshHuddle\App\Grouping\Proposal\Taking;
 use FreshHuddle\App\Refusal\RefusalKind;
 
 /**
@@ -23,7 +23,7 @@ final readonly class SignUpClose
         private SignUps $signUps,
         private FloorStore $floors,
         private SeatTheRest $rest,
-        private Taking $taking,
+        private ProposalApplier $taking,
         private DeskNotes $notes,
     ) {
     }
@@ -59,6 +59,6 @@ final readonly class SignUpClose
         }
         $step = $this->floors->steps($grouping->id)['step'];
         $round = $this->rest->propose($grouping, $floor, $this->notes->settings($grouping->id), $seats);
-        $this->taking->take($grouping, new TakeRequest($step, 'repair', [$round]));
+        $this->taking->apply($grouping, new TakeRequest($step, 'repair', [$round]));
     }
 }

@@ -6,8 +6,8 @@ namespace FreshHuddle\App\Grouping\SignUp;
 
 use Doctrine\DBAL\LockMode;
 use Doctrine\ORM\EntityManagerInterface;
-use FreshHuddle\App\Database\Change;
 use FreshHuddle\App\Database\Clock;
+use FreshHuddle\App\Database\Transaction;
 use FreshHuddle\App\Grouping\Event\FloorChanged;
 use FreshHuddle\App\Grouping\Exception\GroupingRefused;
 use FreshHuddle\App\Grouping\Floor\FloorStore;
@@ -35,7 +35,7 @@ final readonly class SignUps
         private FloorStore $floors,
         private SignUpPlace $place,
         private EventDispatcherInterface $events,
-        private Change $change,
+        private Transaction $change,
         private Stream $stream,
         private Tasks $tasks,
         private Clock $clock,
@@ -62,7 +62,7 @@ final readonly class SignUps
         if ([] === $this->floors->now($grouping->id)->groups) {
             throw GroupingRefused::unusable('grouping.sign_up.no_tables', 'seats');
         }
-        $this->change->of(function () use ($grouping, $request): void {
+        $this->change->run(function () use ($grouping, $request): void {
             $this->em->lock($grouping, LockMode::PESSIMISTIC_WRITE); // who presses at the same moment changes this one
             $now = $this->clock->ms();
             $closesAt = null === $request->minutes ? null : $now + 60_000 * $request->minutes;
@@ -76,7 +76,7 @@ final readonly class SignUps
             if (null === $closesAt) {
                 $this->tasks->cancel(self::CLOSE, $grouping->id);
             } else {
-                $this->tasks->ask(self::CLOSE, $grouping->id, $closesAt);
+                $this->tasks->schedule(self::CLOSE, $grouping->id, $closesAt);
             }
             $this->tellEverybody($grouping->id);
         });
@@ -96,7 +96,7 @@ final readonly class SignUps
 
     public function close(string $groupingId): void
     {
-        $this->change->of(function () use ($groupingId): void {
+        $this->change->run(function () use ($groupingId): void {
             $this->tasks->cancel(self::CLOSE, $groupingId);
             $open = $this->find($groupingId);
             if (null !== $open) {
@@ -142,13 +142,13 @@ final readonly class SignUps
     /**
      * @throws GroupingRefused if the seat is not to be had: taken by now, or the sign-up is over
      */
-    public function take(StudentUser $student, string $table): void
+    public function choose(StudentUser $student, string $table): void
     {
         $groupingId = $this->place->groupingFor($student);
         if (null === $groupingId || null === $this->store->openFor($student, $groupingId)) {
             throw GroupingRefused::outdated('grouping.sign_up.over');
         }
-        $this->change->of(function () use ($groupingId, $student, $table): void {
+        $this->change->run(function () use ($groupingId, $student, $table): void {
             [$before, $after] = $this->store->seat($groupingId, function (?SignUpState $state, Floor $floor) use (
                 $student,
                 $table,
@@ -170,7 +170,9 @@ final readonly class SignUps
     private function isFree(StudentUser $student, Floor $floor, string $table, int $seats): bool
     {
         $group =
-            array_values(array_filter($floor->groups, static fn (Group $one): bool => $one->id === $table))[0] ?? null;
+            array_values(
+                array_filter($floor->groups, static fn (Group $candidate): bool => $candidate->id === $table),
+            )[0] ?? null;
         if (null === $group) {
             return false;
         }

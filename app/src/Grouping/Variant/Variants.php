@@ -54,7 +54,7 @@ final readonly class Variants
      */
     public function drop(Grouping $grouping, string $variant): void
     {
-        $this->one($grouping, $variant)->removedAt ??= $this->clock->now();
+        $this->forVariant($grouping, $variant)->removedAt ??= $this->clock->now();
         $this->em->flush();
     }
 
@@ -63,7 +63,7 @@ final readonly class Variants
      */
     public function restore(Grouping $grouping, string $variant): void
     {
-        $found = $this->one($grouping, $variant);
+        $found = $this->forVariant($grouping, $variant);
         if (null !== $found->removedAt) {
             $this->hasRoom($grouping);
             $found->removedAt = null;
@@ -71,7 +71,7 @@ final readonly class Variants
         }
     }
 
-    private function one(Grouping $grouping, string $variant): FloorVariant
+    private function forVariant(Grouping $grouping, string $variant): FloorVariant
     {
         return $this->em
             ->getRepository(FloorVariant::class)
@@ -88,7 +88,7 @@ final readonly class Variants
     /**
      * @return list<VariantView> with how each stands against the goals
      */
-    public function of(Grouping $grouping, DeskSettings $settings): array
+    public function forGrouping(Grouping $grouping, DeskSettings $settings): array
     {
         return array_map(function (FloorVariant $kept) use ($grouping, $settings): VariantView {
             $floor = FloorJson::ofBag($kept->floor);

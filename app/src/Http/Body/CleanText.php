@@ -15,7 +15,7 @@ final class CleanText
     /**
      * @param string $text valid UTF-8
      */
-    public static function of(string $text): string
+    public static function clean(string $text): string
     {
         return (string) preg_replace(self::UNSEEN, '', str_replace(["\r\n", "\r"], "\n", $text));
     }

@@ -83,7 +83,7 @@ final class Shape
             $type instanceof ObjectType => $this->read(self::dto($type->getClassName()), $value, $path),
             $type instanceof BuiltinType => match ($type->getTypeIdentifier()) {
                 TypeIdentifier::STRING => \is_string($value)
-                    ? CleanText::of($value)
+                    ? CleanText::clean($value)
                     : throw self::wrong($path, 'http.field.text'),
                 TypeIdentifier::INT => self::whole($value, $path, $moment),
                 TypeIdentifier::FLOAT => \is_int($value) || \is_float($value)
@@ -120,11 +120,12 @@ final class Shape
         $case = \is_string($value) ? $enum::tryFrom($value) : null;
 
         return $case ??
-            throw self::wrong(
-                $path,
-                'http.field.one_of',
-                ['known' => array_map(static fn (\BackedEnum $one): string => (string) $one->value, $enum::cases())],
-            );
+            throw self::wrong($path, 'http.field.one_of', [
+                'known' => array_map(
+                    static fn (\BackedEnum $backedEnum): string => (string) $backedEnum->value,
+                    $enum::cases(),
+                ),
+            ]);
     }
 
     private static function whole(mixed $value, string $path, bool $moment): int

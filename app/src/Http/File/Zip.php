@@ -51,7 +51,7 @@ final class Zip
     /**
      * @param array<string, string> $files bytes by name
      */
-    public static function of(array $files): string
+    public static function fromFiles(array $files): string
     {
         $path = (string) tempnam(sys_get_temp_dir(), 'huddle-zip');
         $zip = new \ZipArchive();

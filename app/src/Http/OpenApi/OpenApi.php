@@ -6,7 +6,7 @@ namespace FreshHuddle\App\Http\OpenApi;
 
 use FreshHuddle\App\Areas\AreaList;
 use FreshHuddle\App\Http\Body\Body;
-use FreshHuddle\App\Http\Given;
+use FreshHuddle\App\Http\ResponseWithCookies;
 use Symfony\Component\DependencyInjection\Attribute\Autowire;
 use Symfony\Component\HttpFoundation\RedirectResponse;
 use Symfony\Component\HttpFoundation\Request;
@@ -141,7 +141,7 @@ final class OpenApi
             }
         }
         $type = TypeResolver::create()->resolve($method);
-        if ($type instanceof GenericType && $type->isIdentifiedBy(Given::class)) {
+        if ($type instanceof GenericType && $type->isIdentifiedBy(ResponseWithCookies::class)) {
             $type = $type->getVariableTypes()[0];
         }
         $problem = ['$ref' => '#/components/responses/Problem'];

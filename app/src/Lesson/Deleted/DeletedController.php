@@ -82,7 +82,7 @@ final readonly class DeletedController
                     $lesson->class->name,
                     self::ms($lesson->removedAt),
                 ),
-                array_values(array_filter($lessons, static fn (mixed $one): bool => $one instanceof Lesson)),
+                array_values(array_filter($lessons, static fn (mixed $lesson): bool => $lesson instanceof Lesson)),
             ),
         ];
         usort($all, static fn (DeletedView $a, DeletedView $b): int => [$b->at, $b->id] <=> [$a->at, $a->id]);

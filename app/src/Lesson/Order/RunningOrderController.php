@@ -8,8 +8,8 @@ use FreshHuddle\App\Account\Teacher;
 use FreshHuddle\App\Http\Body\Body;
 use FreshHuddle\App\Lesson\LessonAccess;
 use FreshHuddle\App\Lesson\Lessons;
-use FreshHuddle\App\Lesson\Round\Filling;
 use FreshHuddle\App\Lesson\Round\FillRounds;
+use FreshHuddle\App\Lesson\Round\RoundFiller;
 use Symfony\Component\Routing\Attribute\Route;
 use Symfony\Component\Routing\Requirement\Requirement;
 use Symfony\Component\Security\Http\Attribute\CurrentUser;
@@ -22,7 +22,7 @@ final readonly class RunningOrderController
 {
     public function __construct(
         private RunningOrders $orders,
-        private Filling $filling,
+        private RoundFiller $filling,
         private Lessons $lessons,
         private LessonAccess $lessonAccess,
     ) {

@@ -37,9 +37,9 @@ final readonly class RunningOrders
     ) {
     }
 
-    public function of(Lesson $lesson): RunningOrder
+    public function forLesson(Lesson $lesson): RunningOrder
     {
-        return RunningOrder::of(
+        return RunningOrder::fromSegments(
             array_map(static fn (Segment $segment): PlannedSegment => $segment->planned(), $this->segments($lesson)),
         );
     }
@@ -47,12 +47,12 @@ final readonly class RunningOrders
     public function view(Lesson $lesson): RunningOrderView
     {
         $segments = $this->segments($lesson);
-        $order = $this->of($lesson);
+        $order = $this->forLesson($lesson);
 
         return new RunningOrderView(
             $lesson->orderStep,
             $order->spare($lesson->minutes),
-            array_map(SegmentView::of(...), $segments),
+            array_map(SegmentView::fromSegment(...), $segments),
             $lesson->segment?->id,
             $lesson->segmentSince,
             $order->after($lesson->segment?->id)?->id,
@@ -248,7 +248,10 @@ final readonly class RunningOrders
         }
         $groupings = array_values(
             array_filter(
-                array_map(static fn (Segment $one): ?Grouping => $one->round?->grouping, $this->segments($lesson)),
+                array_map(
+                    static fn (Segment $segment): ?Grouping => $segment->round?->grouping,
+                    $this->segments($lesson),
+                ),
             ),
         );
         $grouping = $groupings[0];
@@ -270,7 +273,9 @@ final readonly class RunningOrders
             $wanted[] = $segment;
         }
         try {
-            RunningOrder::of(array_map(static fn (Segment $segment): PlannedSegment => $segment->planned(), $wanted));
+            RunningOrder::fromSegments(
+                array_map(static fn (Segment $segment): PlannedSegment => $segment->planned(), $wanted),
+            );
         } catch (UnusableOrder $e) {
             throw LessonRefused::because($e->says, null === $e->position ? 'segments' : "segments[{$e->position}]");
         }

@@ -24,14 +24,14 @@ final readonly class SegmentView
     ) {
     }
 
-    public static function of(Segment $segment): self
+    public static function fromSegment(Segment $segment): self
     {
         return new self(
             $segment->id,
             $segment->kind,
             $segment->minutes,
             $segment->instructions,
-            null === $segment->round ? null : RoundView::of($segment->round),
+            null === $segment->round ? null : RoundView::fromRound($segment->round),
         );
     }
 }

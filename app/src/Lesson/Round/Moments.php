@@ -28,7 +28,7 @@ final readonly class Moments
     ) {
     }
 
-    public static function of(RoundState $state): self
+    public static function fromState(RoundState $state): self
     {
         return new self(
             $state->lookFrom,

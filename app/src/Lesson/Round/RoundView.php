@@ -32,7 +32,7 @@ final readonly class RoundView
     ) {
     }
 
-    public static function of(Round $round): self
+    public static function fromRound(Round $round): self
     {
         return new self(
             $round->id,

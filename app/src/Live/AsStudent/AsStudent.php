@@ -14,7 +14,7 @@ use FreshHuddle\App\Live\Exception\LiveRefused;
 use FreshHuddle\App\Live\Student\CopyLink;
 use FreshHuddle\App\Live\Student\MyWork;
 use FreshHuddle\App\Live\Student\StudentPage;
-use FreshHuddle\App\Materials\HandOut\HandingOut;
+use FreshHuddle\App\Materials\HandOut\HandOutService;
 use FreshHuddle\App\Materials\HandOut\SheetView;
 use FreshHuddle\App\Roster\Device\StudentUser;
 use FreshHuddle\App\Roster\Device\Young;
@@ -29,7 +29,7 @@ final readonly class AsStudent
     public function __construct(
         private EntityManagerInterface $em,
         private StudentPage $page,
-        private HandingOut $handingOut,
+        private HandOutService $handingOut,
         private Clock $clock,
     ) {
     }
@@ -59,7 +59,7 @@ final readonly class AsStudent
         );
         $alone = SegmentKind::Alone === $segment->kind ? $this->handingOut->aloneSheets($segment, $student->id) : [];
         $sheets = null === $round || $before ? [] : $this->handingOut->sheets($round, $student->id);
-        $page = $this->page->at(
+        $page = $this->page->build(
             $user,
             new LessonNow(
                 $lesson->id,

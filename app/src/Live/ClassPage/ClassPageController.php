@@ -18,10 +18,10 @@ use FreshHuddle\App\Live\Student\StudentPage;
 use FreshHuddle\App\Roster\Staff\ForAssistants;
 use FreshHuddle\Core\Lesson\Phase;
 use FreshHuddle\Core\Lesson\SegmentKind;
-use FreshHuddle\Core\Live\Because;
 use FreshHuddle\Core\Live\Evidence;
+use FreshHuddle\Core\Live\EvidenceKind;
+use FreshHuddle\Core\Live\Observability;
 use FreshHuddle\Core\Live\Place;
-use FreshHuddle\Core\Live\Sight;
 use FreshHuddle\Core\Live\Whereabouts;
 use Symfony\Component\Routing\Attribute\Route;
 use Symfony\Component\Routing\Requirement\Requirement;
@@ -60,7 +60,7 @@ final readonly class ClassPageController
     public function show(string $token): ClassPageView
     {
         $id = SignedAddress::id($token);
-        $lesson = null === $id ? null : $this->lessons->of($id);
+        $lesson = null === $id ? null : $this->lessons->forLesson($id);
         $number = null === $lesson ? null : $this->reader->number((string) $id);
         if (
             null === $id
@@ -106,12 +106,16 @@ final readonly class ClassPageController
                         array_flip($this->runs->floor($lesson->roundId)->seated()),
                     ),
                     static fn (Whereabouts $where): bool => Place::Excused !== $where->place
-                        && Because::Never !== $where->because,
+                        && EvidenceKind::Never !== $where->because,
                 )
                 : [];
         if (
             [] === $expected
-            || [] !== array_filter($expected, static fn (Whereabouts $where): bool => Sight::Service !== $where->sight)
+            || [] !==
+                array_filter(
+                    $expected,
+                    static fn (Whereabouts $where): bool => Observability::Service !== $where->sight,
+                )
         ) {
             return null;
         }

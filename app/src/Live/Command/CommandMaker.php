@@ -43,7 +43,7 @@ final readonly class CommandMaker
      */
     public function make(GiveCommand $request, Round $round, string $actor): Command
     {
-        $members = null === $request->group ? [] : $this->members->of($round, $request->group);
+        $members = null === $request->group ? [] : $this->members->inGroup($round, $request->group);
         if ([] === $members && ($request->kind->isOfGroup() || null !== $request->group)) {
             throw LiveRefused::unusable('live.group_gone', 'group');
         }
@@ -51,7 +51,7 @@ final readonly class CommandMaker
         $students = array_values(array_unique([...$members, ...$request->students]));
         if (CommandKind::Say === $request->kind) {
             foreach ($request->groups as $group) {
-                $sitting = $this->members->of($round, $group);
+                $sitting = $this->members->inGroup($round, $group);
                 array_push(
                     $students,
                     ...[] === $sitting ? throw LiveRefused::unusable('live.group_gone', 'groups') : $sitting,
@@ -69,9 +69,9 @@ final readonly class CommandMaker
 
         return $request->command(
             $round,
-            new Standing(
-                $this->signals->of($round->id),
-                $this->moves->of($round->id),
+            new CommandContext(
+                $this->signals->forRound($round->id),
+                $this->moves->forRound($round->id),
                 substr($actor, \strlen('teacher:')),
                 $students,
                 [] === $students ? $helps : array_intersect_key($helps, array_flip($students)),
@@ -84,7 +84,7 @@ final readonly class CommandMaker
      */
     private function helps(Lesson $lesson): array
     {
-        $now = $this->now->of($lesson->id);
+        $now = $this->now->forLesson($lesson->id);
 
         return null === $now
             ? []

@@ -76,7 +76,7 @@ final readonly class GiveCommand
     /**
      * @throws CommandRefused
      */
-    public function command(Round $round, Standing $standing): Command
+    public function command(Round $round, CommandContext $standing): Command
     {
         return match ($this->kind) {
             CommandKind::Begin => new Begin($this->segment ?? '', $round->lesson->segment?->id),

@@ -20,7 +20,7 @@ final readonly class GroupMembers
     /**
      * @return list<string> who sits at a table
      */
-    public function of(Round $round, string $groupId): array
+    public function inGroup(Round $round, string $groupId): array
     {
         foreach ($this->floors->now($round->grouping->id)->groups as $group) {
             if ($group->id === $groupId) {

@@ -93,11 +93,11 @@ final readonly class Keeper
                 default => [
                     'kind' => 'round',
                     'round' => $round->id,
-                    'moments' => Moments::of($state),
+                    'moments' => Moments::fromState($state),
                 ],
             };
         }
-        $round->moments = (array) Moments::of($state);
+        $round->moments = (array) Moments::fromState($state);
         $this->em->flush();
 
         return $messages;
@@ -114,7 +114,7 @@ final readonly class Keeper
             EventKind::CallTakenBack,
             EventKind::VisitBegun,
             EventKind::VisitEnded,
-            EventKind::ChalkMarked => $event->addressed($this->members->of($round, $event->text('group'))),
+            EventKind::ChalkMarked => $event->addressed($this->members->inGroup($round, $event->text('group'))),
             EventKind::TakenAside, EventKind::PutBack, EventKind::Fetched => $event->addressed([
                 $event->text('student'),
             ]),

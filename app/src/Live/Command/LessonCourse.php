@@ -9,7 +9,7 @@ use FreshHuddle\App\Lesson\Lesson;
 use FreshHuddle\App\Lesson\Order\RunningOrders;
 use FreshHuddle\App\Live\Exception\LiveRefused;
 use FreshHuddle\App\Live\Presence\PresenceStore;
-use FreshHuddle\App\Live\Presence\WatchWork;
+use FreshHuddle\App\Live\Presence\WatchTaskHandler;
 use FreshHuddle\App\Roster\Roster;
 use FreshHuddle\App\Stream\Audience;
 use FreshHuddle\App\Stream\Stream;
@@ -42,18 +42,18 @@ final readonly class LessonCourse
         $lesson->segment = $segment;
         $lesson->segmentSince = $event->at;
         $lesson->begunAt ??= $event->at;
-        $this->take($lesson);
+        $this->makeCurrent($lesson);
         $this->dispatcher->dispatch(new SegmentBegun($segment->id));
     }
 
     /**
      * The class comes into this lesson, and has left the one before.
      */
-    public function take(Lesson $lesson): void
+    public function makeCurrent(Lesson $lesson): void
     {
         $before = $lesson->class->currentLessonId;
         if (null !== $before && $before !== $lesson->id) {
-            $this->tasks->ask(WatchWork::WATCH, $before);
+            $this->tasks->schedule(WatchTaskHandler::WATCH, $before);
             $this->stream->publish([Audience::staff($before)], ['kind' => 'lesson']);
         }
         $lesson->class->currentLessonId = $lesson->id;
@@ -69,8 +69,8 @@ final readonly class LessonCourse
     {
         $lesson->endedAt = null;
         $this->roster->guestsComeBack($lesson->class, $lesson->id);
-        $this->take($lesson);
-        $this->tasks->ask(WatchWork::WATCH, $lesson->id);
-        $this->tasks->ask(WatchWork::ASK_SERVICE, $lesson->id);
+        $this->makeCurrent($lesson);
+        $this->tasks->schedule(WatchTaskHandler::WATCH, $lesson->id);
+        $this->tasks->schedule(WatchTaskHandler::ASK_SERVICE, $lesson->id);
     }
 }

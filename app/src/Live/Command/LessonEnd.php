@@ -9,7 +9,7 @@ use FreshHuddle\App\Lesson\Lesson;
 use FreshHuddle\App\Lesson\NowReader;
 use FreshHuddle\App\Lesson\Round\Round;
 use FreshHuddle\App\Live\EventStore;
-use FreshHuddle\App\Live\Presence\Ending;
+use FreshHuddle\App\Live\Presence\FinalWhereabouts;
 use FreshHuddle\Core\Live\Command;
 use FreshHuddle\Core\Live\Command\End;
 use FreshHuddle\Core\Live\Exception\CommandRefused;
@@ -22,7 +22,7 @@ final readonly class LessonEnd
     public function __construct(
         private NowReader $now,
         private EventStore $events,
-        private Ending $ending,
+        private FinalWhereabouts $ending,
         private Keeper $keeper,
         private Clock $clock,
     ) {
@@ -36,9 +36,9 @@ final readonly class LessonEnd
     public function end(Lesson $lesson, Round $now, Command $command, string $actor): array
     {
         $events = $command->decide($now->state()->state(), $this->clock->ms());
-        $is = [] === $events ? null : $this->now->of($lesson->id);
-        if (null !== $is && null === $is->endedAt) {
-            $this->events->append($lesson->id, $now->id, 'watch', $this->ending->signs($is));
+        $current = [] === $events ? null : $this->now->forLesson($lesson->id);
+        if (null !== $current && null === $current->endedAt) {
+            $this->events->append($lesson->id, $now->id, 'watch', $this->ending->signs($current));
         }
 
         return $this->keeper->keep($now, $events, $actor);

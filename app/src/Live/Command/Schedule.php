@@ -12,11 +12,11 @@ use FreshHuddle\App\Lesson\Round\Round;
 use FreshHuddle\App\Lesson\Run\RunReader;
 use FreshHuddle\App\Lesson\Run\RunStore;
 use FreshHuddle\App\Live\Moving\MoveStore;
-use FreshHuddle\App\Live\Moving\MoveWork;
+use FreshHuddle\App\Live\Moving\MoveTaskHandler;
 use FreshHuddle\App\Live\Notice\PreparedNotices;
-use FreshHuddle\App\Live\Presence\WatchWork;
-use FreshHuddle\App\Live\RoundWork;
-use FreshHuddle\App\Rooms\RoomWork;
+use FreshHuddle\App\Live\Presence\WatchTaskHandler;
+use FreshHuddle\App\Live\RoundTaskHandler;
+use FreshHuddle\App\Rooms\RoomTaskHandler;
 use FreshHuddle\App\Words\Words;
 use FreshHuddle\App\Worker\Tasks;
 use FreshHuddle\Core\Lesson\Event;
@@ -60,9 +60,9 @@ final readonly class Schedule
             EventKind::Paused => $this->planPause($round, $state),
             EventKind::WentOn => $this->planEnd($round, $state),
             EventKind::TakenAside, EventKind::PutBack => $this->planMove($round, $event),
-            EventKind::Fetched => $this->tasks->ask(MoveWork::FETCH, "{$round->id}:{$event->text('student')}"),
+            EventKind::Fetched => $this->tasks->schedule(MoveTaskHandler::FETCH, "{$round->id}:{$event->text('student')}"),
             // Each is said, also if another follows at once.
-            EventKind::NoticeSaid => $this->tasks->ask(RoundWork::SAY, "{$round->id}:{$seq}", null, [
+            EventKind::NoticeSaid => $this->tasks->schedule(RoundTaskHandler::SAY, "{$round->id}:{$seq}", null, [
                 'text' => $event->text('text'),
                 'groups' => $event->text('groups'),
                 'to' => $event->text('to'),
@@ -74,15 +74,15 @@ final readonly class Schedule
     private function planSendOut(Round $round, RoundState $state): void
     {
         $round->lesson->begunAt ??= $state->lookFrom;
-        $this->course->take($round->lesson);
+        $this->course->makeCurrent($round->lesson);
         foreach ($this->orders->segments($round->lesson) as $segment) {
             if (null !== $segment->round) {
-                $this->tasks->cancel(RoundWork::MOVE_BACK, $segment->round->id);
+                $this->tasks->cancel(RoundTaskHandler::MOVE_BACK, $segment->round->id);
             }
         }
-        $this->tasks->ask(RoundWork::MOVE_OUT, $round->id, $state->outAt);
-        $this->tasks->ask(WatchWork::WATCH, $round->lesson->id);
-        $this->tasks->ask(WatchWork::ASK_SERVICE, $round->lesson->id);
+        $this->tasks->schedule(RoundTaskHandler::MOVE_OUT, $round->id, $state->outAt);
+        $this->tasks->schedule(WatchTaskHandler::WATCH, $round->lesson->id);
+        $this->tasks->schedule(WatchTaskHandler::ASK_SERVICE, $round->lesson->id);
         $this->planEnd($round, $state);
     }
 
@@ -90,24 +90,24 @@ final readonly class Schedule
     {
         $this->runs->takeBack($round, $event->at);
         $this->prepared->plan($round, RoundState::planned());
-        $this->tasks->cancel(RoundWork::MOVE_OUT, $round->id);
+        $this->tasks->cancel(RoundTaskHandler::MOVE_OUT, $round->id);
     }
 
     private function planPause(Round $round, RoundState $state): void
     {
-        $this->tasks->cancel(RoundWork::AUTO_CALL, $round->id);
-        $this->tasks->cancel(RoundWork::MOVE_BACK, $round->id);
+        $this->tasks->cancel(RoundTaskHandler::AUTO_CALL, $round->id);
+        $this->tasks->cancel(RoundTaskHandler::MOVE_BACK, $round->id);
         $this->prepared->plan($round, $state);
     }
 
     private function planMove(Round $round, Event $event): void
     {
-        $this->tasks->ask(MoveWork::MOVE, "{$round->id}:{$event->text('student')}", $event->moment('from'));
+        $this->tasks->schedule(MoveTaskHandler::MOVE, "{$round->id}:{$event->text('student')}", $event->moment('from'));
         foreach ($this->moves->sideRooms($round->id) as $room) {
-            $this->tasks->ask(
-                RoomWork::SHUT_OUT,
+            $this->tasks->schedule(
+                RoomTaskHandler::SHUT_OUT,
                 $room,
-                ($event->moment('from') ?? $event->at) + RoomWork::TIME_TO_GO,
+                ($event->moment('from') ?? $event->at) + RoomTaskHandler::TIME_TO_GO,
             );
         }
     }
@@ -116,8 +116,8 @@ final readonly class Schedule
     {
         $this->prepared->plan($round, $state);
         if ($state->endsByItself()) {
-            $this->tasks->ask(RoundWork::AUTO_CALL, $round->id, $state->endsAt);
-            $this->tasks->ask(RoundWork::MOVE_BACK, $round->id, $state->comingBackUntil());
+            $this->tasks->schedule(RoundTaskHandler::AUTO_CALL, $round->id, $state->endsAt);
+            $this->tasks->schedule(RoundTaskHandler::MOVE_BACK, $round->id, $state->comingBackUntil());
         }
     }
 
@@ -129,14 +129,14 @@ final readonly class Schedule
         }
         $this->runs->end($round, $state->comingBackUntil() ?? $this->clock->ms());
         $this->prepared->plan($round, $state);
-        $this->tasks->cancel(RoundWork::MOVE_OUT, $round->id);
-        $this->tasks->cancel(RoundWork::AUTO_CALL, $round->id);
-        $this->tasks->cancel(RoundWork::MOVE_BACK, $round->id);
+        $this->tasks->cancel(RoundTaskHandler::MOVE_OUT, $round->id);
+        $this->tasks->cancel(RoundTaskHandler::AUTO_CALL, $round->id);
+        $this->tasks->cancel(RoundTaskHandler::MOVE_BACK, $round->id);
         if ($this->goesOnElsewhere($round->lesson)) {
             return; // they are moved by the round they are in now
         }
-        $this->tasks->ask(RoundWork::SAY_CALL, $round->id);
-        $this->tasks->ask(RoundWork::MOVE_BACK, $round->id, $state->comingBackUntil());
+        $this->tasks->schedule(RoundTaskHandler::SAY_CALL, $round->id);
+        $this->tasks->schedule(RoundTaskHandler::MOVE_BACK, $round->id, $state->comingBackUntil());
     }
 
     /**
@@ -145,7 +145,7 @@ final readonly class Schedule
     private function goesOnElsewhere(Lesson $lesson): bool
     {
         $current = $lesson->class->currentLessonId;
-        $now = null === $current || $current === $lesson->id ? null : $this->now->of($current);
+        $now = null === $current || $current === $lesson->id ? null : $this->now->forLesson($current);
 
         return null !== $now && $now->phase($this->clock->ms())->isUnderWay();
     }
@@ -154,10 +154,10 @@ final readonly class Schedule
     {
         $this->prepared->plan($round, $state);
         $this->runs->goOn($round);
-        $this->tasks->cancel(RoundWork::AUTO_CALL, $round->id);
-        $this->tasks->cancel(RoundWork::MOVE_BACK, $round->id);
+        $this->tasks->cancel(RoundTaskHandler::AUTO_CALL, $round->id);
+        $this->tasks->cancel(RoundTaskHandler::MOVE_BACK, $round->id);
         $this->planEnd($round, $state);
-        $this->tasks->ask(RoundWork::SAY, $round->id, null, [
+        $this->tasks->schedule(RoundTaskHandler::SAY, $round->id, null, [
             'text' => $this->words->say(new Message('live.said.call_off')),
         ]);
     }

@@ -11,7 +11,7 @@ use FreshHuddle\App\Lesson\NowReader;
 use FreshHuddle\App\Lesson\Order\Segment;
 use FreshHuddle\App\Lesson\Round\Round;
 use FreshHuddle\App\Lesson\Run\RunReader;
-use FreshHuddle\App\Live\Presence\WatchWork;
+use FreshHuddle\App\Live\Presence\WatchTaskHandler;
 use FreshHuddle\App\Worker\Tasks;
 use FreshHuddle\Core\Lesson\Phase;
 use FreshHuddle\Core\Live\Command;
@@ -58,9 +58,9 @@ final readonly class TakingBack
         ) {
             array_push($messages, ...$this->keeper->apply($before, new KeepWorking(asBefore: true), $actor));
         }
-        if (null !== $from->lesson && $from->lesson !== $lesson->id && null !== $this->now->of($from->lesson)) {
+        if (null !== $from->lesson && $from->lesson !== $lesson->id && null !== $this->now->forLesson($from->lesson)) {
             $lesson->class->currentLessonId = $from->lesson;
-            $this->tasks->ask(WatchWork::WATCH, $from->lesson);
+            $this->tasks->schedule(WatchTaskHandler::WATCH, $from->lesson);
             $messages[] = ['wentBackTo' => $from->lesson];
         }
         $this->em->flush();

@@ -33,7 +33,7 @@ final readonly class FloorPanel
 
     public function floor(LessonMoment $at): FloorView
     {
-        return FloorView::of(
+        return FloorView::fromFloor(
             $at->round->grouping->id,
             $at->round->grouping->name,
             $this->floors->steps($at->round->grouping->id),
@@ -62,9 +62,9 @@ final readonly class FloorPanel
                 $student->attributes,
                 $student->tags,
                 $at->isOver ? null : Help::for($at->where[$student->id]),
-                $isOutNow ? $at->moves->of($student->id)?->place : null,
-                $isOutNow ? $at->moves->of($student->id)?->from : null,
-                $at->moves->of($student->id)?->fetchedAt,
+                $isOutNow ? $at->moves->forStudent($student->id)?->place : null,
+                $isOutNow ? $at->moves->forStudent($student->id)?->from : null,
+                $at->moves->forStudent($student->id)?->fetchedAt,
             ),
             $at->students,
         );

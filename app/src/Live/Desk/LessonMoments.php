@@ -13,7 +13,7 @@ use FreshHuddle\App\Lesson\Run\RunReader;
 use FreshHuddle\App\Live\EventStore;
 use FreshHuddle\App\Live\Moving\MoveStore;
 use FreshHuddle\App\Live\Presence\WhereaboutsReader;
-use FreshHuddle\App\Materials\HandOut\HandingOut;
+use FreshHuddle\App\Materials\HandOut\HandOutService;
 use FreshHuddle\App\Rooms\RoomReader;
 use FreshHuddle\App\Roster\ClassReader;
 use FreshHuddle\App\Roster\StudentView;
@@ -32,7 +32,7 @@ final readonly class LessonMoments
         private EventStore $events,
         private RunReader $runs,
         private FloorStore $floors,
-        private HandingOut $handingOut,
+        private HandOutService $handingOut,
         private MoveStore $moves,
         private WhereaboutsReader $whereabouts,
         private RoomReader $rooms,
@@ -43,7 +43,7 @@ final readonly class LessonMoments
      * @param string|null $segmentId whose round to show; null, or one that is done in no groups: the one the lesson is
      *     in or comes to next
      */
-    public function of(Lesson $lesson, ?string $segmentId): LessonMoment
+    public function forLesson(Lesson $lesson, ?string $segmentId): LessonMoment
     {
         $roundNow = $this->orders->roundNow($lesson);
         $round = (null === $segmentId ? null : $this->orders->find($lesson, $segmentId)?->round) ?? $roundNow;
@@ -63,7 +63,7 @@ final readonly class LessonMoments
         $copies = $this->handingOut->summaries($round->id);
         $now = $this->clock->ms();
         $floorNow = $round === $roundNow || $isOver ? $floor : $this->floors->now($roundNow->grouping->id);
-        $moves = $this->moves->of($roundNow->id);
+        $moves = $this->moves->forRound($roundNow->id);
         $since = $class->currentLessonId === $lesson->id ? $lesson->time()->countsSince($now) : null;
 
         return new LessonMoment(
@@ -77,7 +77,15 @@ final readonly class LessonMoments
             $floor,
             $isOver
                 ? self::wasThere($students, $present)
-                : $this->whereabouts->of($class->id, $students, $floorNow, $roundNow->state(), $moves, $now, $since),
+                : $this->whereabouts->forClass(
+                    $class->id,
+                    $students,
+                    $floorNow,
+                    $roundNow->state(),
+                    $moves,
+                    $now,
+                    $since,
+                ),
             $moves,
             $isOver ? [] : $this->rooms->ofRound($round->grouping->id, $class->id, $floor),
             $this->handingOut->rows($round, $floor, $copies),

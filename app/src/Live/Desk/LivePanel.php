@@ -42,7 +42,7 @@ final readonly class LivePanel
     public function groups(LessonMoment $at): array
     {
         return !$at->isOver && $at->phase()->isUnderWay()
-            ? $this->liveGroups->of($at->round, $at->floor, $at->where, $at->rooms, $at->now)
+            ? $this->liveGroups->forRound($at->round, $at->floor, $at->where, $at->rooms, $at->now)
             : [[], []];
     }
 
@@ -59,7 +59,7 @@ final readonly class LivePanel
      */
     public function doorway(LessonMoment $at): array
     {
-        return $at->isOver ? [] : $this->doorway->of($at->lesson->class->id);
+        return $at->isOver ? [] : $this->doorway->forClass($at->lesson->class->id);
     }
 
     /**
@@ -67,7 +67,7 @@ final readonly class LivePanel
      */
     public function failed(LessonMoment $at): array
     {
-        return $this->failed->of($at->lesson->class->id);
+        return $this->failed->forClass($at->lesson->class->id);
     }
 
     /**

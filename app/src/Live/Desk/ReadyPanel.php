@@ -33,19 +33,19 @@ final readonly class ReadyPanel
      * @return array{list<FindingView>, SetUpSummary|null, SetUpView|null} what is not in place, what stops first; what
      *     would be done; what is being done
      */
-    public function of(LessonMoment $at): array
+    public function build(LessonMoment $at): array
     {
-        $setUp = $this->setUps->of($at->lesson->id);
+        $setUp = $this->setUps->forLesson($at->lesson->id);
         $isPlanned = !$at->isOver && \in_array($at->phase(), [Phase::Planned, Phase::Back], true);
         if (!$isPlanned) {
             return [[], null, $setUp];
         }
         [$list, $lists] = $this->setUpLists->ofLesson($at->round, $at->everybody, false);
         $inUse = array_filter(
-            array_map(static fn (Whereabouts $one): ?string => $one->at, $at->where),
+            array_map(static fn (Whereabouts $whereabouts): ?string => $whereabouts->at, $at->where),
             \is_string(...),
         );
-        $findings = $this->readiness->of(
+        $findings = $this->readiness->findings(
             $at->round,
             $at->students,
             $at->order,

@@ -36,7 +36,7 @@ final readonly class LessonLog
     /**
      * @return list<LogEntry> the latest 500, newest first
      */
-    public function of(Lesson $lesson): array
+    public function forLesson(Lesson $lesson): array
     {
         $events = $this->events->latest($lesson->id, self::AT_ONCE);
         $named = [];
@@ -51,9 +51,9 @@ final readonly class LessonLog
         $students = $this->names(Student::class, [
             ...$ids,
             ...array_map(
-                static fn (array $one): string => substr($one['actor'], 8),
+                static fn (array $row): string => substr($row['actor'], 8),
                 array_values(
-                    array_filter($events, static fn (array $one): bool => str_starts_with($one['actor'], 'student:')),
+                    array_filter($events, static fn (array $row): bool => str_starts_with($row['actor'], 'student:')),
                 ),
             ),
         ]);
@@ -64,13 +64,13 @@ final readonly class LessonLog
         }
         $staff = $this->staff->names($lesson->class);
 
-        return array_map(static function (array $one) use ($groups, $students, $rooms, $segments, $staff): LogEntry {
-            $event = $one['event'];
-            [$kind, $id] = explode(':', $one['actor']) + ['', ''];
+        return array_map(static function (array $row) use ($groups, $students, $rooms, $segments, $staff): LogEntry {
+            $event = $row['event'];
+            [$kind, $id] = explode(':', $row['actor']) + ['', ''];
             $place = $event->text('place');
 
             return new LogEntry(
-                $one['seq'],
+                $row['seq'],
                 $event->at,
                 $event->kind,
                 match ($kind) {

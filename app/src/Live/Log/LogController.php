@@ -29,7 +29,7 @@ final readonly class LogController
     #[Route('/log', methods: ['GET'])]
     public function log(#[CurrentUser] Teacher $teacher, string $id): array
     {
-        return $this->log->of($this->access->lesson($teacher, $id));
+        return $this->log->forLesson($this->access->lesson($teacher, $id));
     }
 
     /**

@@ -23,12 +23,17 @@ final readonly class MoveStore implements Guests
     {
     }
 
-    public function of(string $roundId): Moves
+    public function forRound(string $roundId): Moves
     {
         $moves = [];
         foreach (
-            Row::all($this->db->fetchAllAssociative('SELECT * FROM student_move
-                WHERE round_id = ?', [$roundId])) as $row
+            Row::all(
+                $this->db->fetchAllAssociative(
+                    'SELECT * FROM student_move
+                WHERE round_id = ?',
+                    [$roundId],
+                ),
+            ) as $row
         ) {
             $moves[$row->text('student_id')] = new Move(
                 $row->textOrNull('place'),
@@ -50,15 +55,23 @@ final readonly class MoveStore implements Guests
         foreach (array_diff_key($before->students, $after->students) as $id => $gone) {
             $this->db->delete('student_move', ['round_id' => $roundId, 'student_id' => $id]);
         }
-        foreach ($after->students as $id => $is) {
-            if (!isset($before->students[$id]) || !$before->students[$id]->equals($is)) {
+        foreach ($after->students as $id => $student) {
+            if (!isset($before->students[$id]) || !$before->students[$id]->equals($student)) {
                 $this->db->executeStatement(
                     'INSERT INTO student_move (round_id, student_id, place, from_at, was, fetched_at, help)
                         VALUES (?, ?, ?, ?, ?, ?, ?)
                      ON CONFLICT (round_id, student_id) DO UPDATE SET place = EXCLUDED.place,
                        from_at = EXCLUDED.from_at, was = EXCLUDED.was, fetched_at = EXCLUDED.fetched_at,
                        help = EXCLUDED.help',
-                    [$roundId, (string) $id, $is->place, $is->from, $is->was, $is->fetchedAt, $is->help?->value],
+                    [
+                        $roundId,
+                        (string) $id,
+                        $student->place,
+                        $student->from,
+                        $student->was,
+                        $student->fetchedAt,
+                        $student->help?->value,
+                    ],
                 );
             }
         }

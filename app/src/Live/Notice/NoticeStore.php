@@ -40,7 +40,7 @@ final readonly class NoticeStore
             ],
         );
         if (0 < $isNew) {
-            $this->tasks->ensure(NoticeWork::SEEN, $lessonId, $this->clock->ms() + self::TOGETHER);
+            $this->tasks->scheduleOnce(NoticeTaskHandler::SEEN, $lessonId, $this->clock->ms() + self::TOGETHER);
         }
     }
 

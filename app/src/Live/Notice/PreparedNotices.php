@@ -30,9 +30,9 @@ final readonly class PreparedNotices
         foreach ($this->em->getRepository(PreparedNotice::class)->findBy(['round' => $round]) as $notice) {
             $due = $notice->time()->due($state);
             if (null === $due || $due < $this->clock->ms() - self::TOO_LATE) {
-                $this->tasks->cancel(NoticeWork::PREPARED, $notice->id);
+                $this->tasks->cancel(NoticeTaskHandler::PREPARED, $notice->id);
             } else {
-                $this->tasks->ask(NoticeWork::PREPARED, $notice->id, $due);
+                $this->tasks->schedule(NoticeTaskHandler::PREPARED, $notice->id, $due);
             }
         }
     }

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace FreshHuddle\App\Live\Presence;
 
 use Doctrine\ORM\EntityManagerInterface;
-use FreshHuddle\App\Live\LiveChange;
+use FreshHuddle\App\Live\LiveUpdateListener;
 use FreshHuddle\App\Roster\Event\Arrivals;
 use FreshHuddle\App\Roster\SchoolClass;
 use FreshHuddle\App\Stream\Audience;
@@ -20,7 +20,7 @@ final readonly class OnArrivals
 {
     public function __construct(
         private EntityManagerInterface $em,
-        private LiveChange $liveChange,
+        private LiveUpdateListener $liveChange,
         private PresenceStore $presence,
         private Stream $stream,
     ) {

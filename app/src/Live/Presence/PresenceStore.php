@@ -16,7 +16,7 @@ use FreshHuddle\Core\Lesson\EventKind;
 use FreshHuddle\Core\Live\Evidence;
 
 /**
- * The latest signs of each student. Not events: a sign replaces the one before; WatchWork tells when it means
+ * The latest signs of each student. Not events: a sign replaces the one before; WatchTaskHandler tells when it means
  * something. By hand: every open page writes here every few seconds, in one statement each.
  */
 final readonly class PresenceStore
@@ -56,7 +56,7 @@ final readonly class PresenceStore
      * @return array{seq: int, seenIn: string|null} the number of the last event of the lesson that concerns students'
      *     pages, and where the meeting service sees them
      */
-    public function sign(string $studentId, ?string $lessonId): array
+    public function record(string $studentId, ?string $lessonId): array
     {
         $row = $this->db->fetchAssociative(
             'WITH alive AS (INSERT INTO presence (student_id, page_at) VALUES (:id, :at) ON CONFLICT (student_id)
@@ -125,7 +125,7 @@ final readonly class PresenceStore
         }
         $this->stream->publish([Audience::student($person)], ['kind' => 'seen', 'place' => $place]);
         if (null !== $lesson->textOrNull('lesson')) {
-            $this->tasks->ask(WatchWork::WATCH, $lesson->text('lesson'));
+            $this->tasks->schedule(WatchTaskHandler::WATCH, $lesson->text('lesson'));
         }
     }
 

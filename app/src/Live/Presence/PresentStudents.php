@@ -27,17 +27,17 @@ final readonly class PresentStudents implements WhoIsHere
     public function in(string $groupingId): ?array
     {
         foreach ($this->lessons->roundsIn($groupingId) as $round) {
-            $lesson = $this->now->of($round->lesson->id);
+            $lesson = $this->now->forLesson($round->lesson->id);
             if (null === $lesson || !$lesson->current) {
                 continue;
             }
-            $here = array_filter(
+            $present = array_filter(
                 $this->whereabouts->inLesson($lesson, $this->clock->ms()),
                 static fn (Whereabouts $where): bool => Place::Lost !== $where->place
                     && Place::Excused !== $where->place,
             );
 
-            return [] === $here ? null : array_map(strval(...), array_keys($here));
+            return [] === $present ? null : array_map(strval(...), array_keys($present));
         }
 
         return null;

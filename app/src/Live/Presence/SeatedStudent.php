@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace FreshHuddle\App\Live\Presence;
 
 use FreshHuddle\App\Roster\Column\AttributeValue;
-use FreshHuddle\Core\Live\Because;
+use FreshHuddle\Core\Live\EvidenceKind;
 use FreshHuddle\Core\Live\Moving\Help;
 use FreshHuddle\Core\Live\Place;
 
@@ -32,7 +32,7 @@ final readonly class SeatedStudent
         public bool $absent,
         public bool $claimed,
         public Place $place,
-        public Because $because,
+        public EvidenceKind $because,
         public ?string $at,
         public ?string $table,
         public array $attributes,

@@ -14,8 +14,8 @@ use FreshHuddle\App\Roster\StudentView;
 use FreshHuddle\Core\Grouping\Floor;
 use FreshHuddle\Core\Live\Evidence;
 use FreshHuddle\Core\Live\Moving\Moves;
+use FreshHuddle\Core\Live\Observability;
 use FreshHuddle\Core\Live\Place;
-use FreshHuddle\Core\Live\Sight;
 use FreshHuddle\Core\Live\Whereabouts;
 
 /**
@@ -41,12 +41,12 @@ final readonly class WhereaboutsReader
     {
         $floor = null === $lesson->groupingId ? new Floor() : $this->floors->now($lesson->groupingId);
 
-        return $this->of(
+        return $this->forClass(
             $lesson->classId,
             $this->classes->students($lesson->classId),
             $floor,
             $lesson->moments ?? Moments::read([]),
-            null === $lesson->roundId ? new Moves() : $this->moves->of($lesson->roundId),
+            null === $lesson->roundId ? new Moves() : $this->moves->forRound($lesson->roundId),
             $now,
             $lesson->countsSince($now),
         );
@@ -58,7 +58,7 @@ final readonly class WhereaboutsReader
      *
      * @return array<string, Whereabouts> by student
      */
-    public function of(
+    public function forClass(
         string $classId,
         array $students,
         Floor $floor,
@@ -81,12 +81,12 @@ final readonly class WhereaboutsReader
                 $signs = new Evidence();
             }
             $expected = $moves->expected($student->id, $groups[$student->id] ?? null, $state, $now);
-            $where = Whereabouts::of(
+            $where = Whereabouts::fromEvidence(
                 $signs,
                 $expected->place,
                 $expected->since,
                 $now,
-                Sight::of($sources[$expected->place ?? ''] ?? $sources['']),
+                Observability::forSource($sources[$expected->place ?? ''] ?? $sources['']),
             );
             $whereabouts[$student->id] =
                 $student->absent && Place::Lost === $where->place ? Whereabouts::excused() : $where;

@@ -44,52 +44,56 @@ final readonly class LiveGroups
      * @return array{list<GroupSignalView>, list<NextVisitView>} in the order of the floor; and whom to visit, the next
      *     first
      */
-    public function of(Round $round, Floor $floor, array $where, array $rooms, int $now): array
+    public function forRound(Round $round, Floor $floor, array $where, array $rooms, int $now): array
     {
         $phase = $round->state()->phase($now);
-        $openedBy = $this->sources->of($round->lesson->class)->openedBy;
-        $roles = '' === $openedBy ? [] : $this->numbers->of($round->grouping)->roles();
+        $openedBy = $this->sources->forClass($round->lesson->class)->openedBy;
+        $roles = '' === $openedBy ? [] : $this->numbers->forGrouping($round->grouping)->roles();
         $rooms = array_column($rooms, null, 'groupId');
-        $signals = $this->signals->of($round->id);
-        $progress = $this->progress->of($round, $floor);
+        $signals = $this->signals->forRound($round->id);
+        $progress = $this->progress->forRound($round, $floor);
         $names = $this->staff->names($round->lesson->class);
         $views = $standing = [];
         $somebody =
             [] !==
             array_filter(
                 $where,
-                static fn (Whereabouts $one): bool => Place::Lost !== $one->place && Place::Excused !== $one->place,
+                static fn (Whereabouts $whereabouts): bool => Place::Lost !== $whereabouts->place
+                    && Place::Excused !== $whereabouts->place,
             );
         foreach ($floor->groups as $group) {
-            $is = $signals->of($group->id);
+            $signal = $signals->forGroup($group->id);
             $work = $progress[$group->id] ?? null;
-            $here = array_values(
+            $present = array_values(
                 array_filter(
                     $group->students,
                     static fn (string $student): bool => Place::Excused !==
                         ($where[$student]->place ?? Place::Excused),
                 ),
             );
-            $silent = array_values(array_diff($here, $work->authors ?? []));
+            $silent = array_values(array_diff($present, $work->authors ?? []));
             $done = new WorkDone($work->filled ?? 0, $work->slots ?? 0);
-            $isDone = $done->isDone(CallAbout::Done === $is->call?->about, null !== $work?->changedAt);
+            $isDone = $done->isDone(CallAbout::Done === $signal->call?->about, null !== $work?->changedAt);
             // Where nobody of the class has given a sign, nothing is known of any group.
             $isNobody =
                 $somebody
                 && [] ===
-                    array_filter($here, static fn (string $student): bool => Place::Lost !== $where[$student]->place);
-            $stirredAt = Stillness::since($work?->changedAt, $is->visitedAt, $round->state()->outAt ?? $now);
+                    array_filter(
+                        $present,
+                        static fn (string $student): bool => Place::Lost !== $where[$student]->place,
+                    );
+            $stirredAt = Stillness::since($work?->changedAt, $signal->visitedAt, $round->state()->outAt ?? $now);
             $views[] = new GroupSignalView(
                 $group->id,
-                null === $is->call
+                null === $signal->call
                     ? null
-                    : new CallView($is->call->by, $is->call->about, $is->call->at, $is->call->seenAt),
-                $is->visits,
-                $is->visitedAt,
-                $is->visitor,
-                null === $is->visitor ? null : $names[$is->visitor] ?? null,
-                $is->since,
-                $is->mark,
+                    : new CallView($signal->call->by, $signal->call->about, $signal->call->at, $signal->call->seenAt),
+                $signal->visits,
+                $signal->visitedAt,
+                $signal->visitor,
+                null === $signal->visitor ? null : $names[$signal->visitor] ?? null,
+                $signal->since,
+                $signal->mark,
                 $work?->changedAt,
                 $done->filled,
                 $done->places,
@@ -99,12 +103,12 @@ final readonly class LiveGroups
                 $stirredAt + Stillness::AFTER,
                 $isNobody,
                 $phase->isOut()
-                    ? $this->waitsFor($group, $here, $rooms[$group->id] ?? null, $openedBy, $roles, $round)
+                    ? $this->waitsFor($group, $present, $rooms[$group->id] ?? null, $openedBy, $roles, $round)
                     : [],
             );
             $missing = \count(
                 array_filter(
-                    $here,
+                    $present,
                     static fn (string $student): bool => !\in_array(
                         $where[$student]->place,
                         [Place::InPlace, Place::OnTheWay],
@@ -114,10 +118,10 @@ final readonly class LiveGroups
             );
             $standing[] = new GroupAt(
                 $group->id,
-                $is->call?->at,
-                $is->visits,
-                $is->visitedAt,
-                null !== $is->visitor,
+                $signal->call?->at,
+                $signal->visits,
+                $signal->visitedAt,
+                null !== $signal->visitor,
                 $work?->changedAt,
                 $isDone ? 1.0 : $done->share(),
                 $missing,
@@ -134,20 +138,20 @@ final readonly class LiveGroups
                     $next->reason,
                     $next->since,
                 ),
-                VisitOrder::of($standing, $now, $round->state()->outAt ?? $now),
+                VisitOrder::forGroups($standing, $now, $round->state()->outAt ?? $now),
             ),
         ];
     }
 
     /**
-     * @param list<string>       $here  members who are expected today
+     * @param list<string>       $present  members who are expected today
      * @param array<int, string> $roles by number
      *
      * @return list<string> ids
      */
     private function waitsFor(
         Group $group,
-        array $here,
+        array $present,
         ?RoomView $room,
         string $openedBy,
         array $roles,
@@ -155,7 +159,7 @@ final readonly class LiveGroups
     ): array {
         $held = [];
         foreach ($group->students as $i => $student) {
-            if (\in_array($student, $here, true)) {
+            if (\in_array($student, $present, true)) {
                 $held[$student] = $roles[$i + 1] ?? '';
             }
         }
@@ -163,7 +167,14 @@ final readonly class LiveGroups
         $waits = array_filter(
             array_keys($held),
             static fn (string $student): bool => WayIn::Wait ===
-                WayIn::of($room?->source, $openedBy, $held, $student, $room?->openedAt, $round->state()->outAt ?? 0),
+                WayIn::forStudent(
+                    $room?->source,
+                    $openedBy,
+                    $held,
+                    $student,
+                    $room?->openedAt,
+                    $round->state()->outAt ?? 0,
+                ),
         );
 
         return [] === $waits ? [] : $openers;

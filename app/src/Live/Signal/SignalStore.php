@@ -35,7 +35,7 @@ final readonly class SignalStore
     {
     }
 
-    public function of(string $roundId): Signals
+    public function forRound(string $roundId): Signals
     {
         $groups = [];
         foreach (
@@ -72,21 +72,21 @@ final readonly class SignalStore
         foreach (array_diff_key($before->groups, $after->groups) as $id => $gone) {
             $this->db->delete('group_signal', ['round_id' => $roundId, 'group_id' => $id]);
         }
-        foreach ($after->groups as $id => $is) {
-            if (isset($before->groups[$id]) && $before->groups[$id]->equals($is)) {
+        foreach ($after->groups as $id => $group) {
+            if (isset($before->groups[$id]) && $before->groups[$id]->equals($group)) {
                 continue;
             }
             $values = [
-                $is->call?->by,
-                $is->call?->about->value,
-                $is->call?->at,
-                $is->call?->seenAt,
-                $is->visits,
-                $is->visitedAt,
-                $is->visitor,
-                $is->since,
-                $is->mark?->value,
-                $is->markedAt,
+                $group->call?->by,
+                $group->call?->about->value,
+                $group->call?->at,
+                $group->call?->seenAt,
+                $group->visits,
+                $group->visitedAt,
+                $group->visitor,
+                $group->since,
+                $group->mark?->value,
+                $group->markedAt,
             ];
             $this->db->executeStatement(
                 'INSERT INTO group_signal (round_id, group_id, '.

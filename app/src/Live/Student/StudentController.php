@@ -8,7 +8,7 @@ use FreshHuddle\App\Database\Clock;
 use FreshHuddle\App\Grouping\SignUp\SignUps;
 use FreshHuddle\App\Grouping\SignUp\TakeSeat;
 use FreshHuddle\App\Http\Body\Body;
-use FreshHuddle\App\Live\Command\LiveLesson;
+use FreshHuddle\App\Live\Command\LessonCommandHandler;
 use FreshHuddle\App\Live\Notice\NoticeStore;
 use FreshHuddle\App\Live\Presence\PresenceStore;
 use FreshHuddle\App\Live\Signal\MakeCallRequest;
@@ -26,7 +26,7 @@ final readonly class StudentController
 {
     public function __construct(
         private StudentPage $page,
-        private LiveLesson $live,
+        private LessonCommandHandler $live,
         private PresenceStore $presence,
         private SignUps $signUps,
         private Clock $clock,
@@ -48,7 +48,7 @@ final readonly class StudentController
     #[Route('/seat', methods: ['POST'])]
     public function takeSeat(#[CurrentUser] StudentUser $student, #[Body] TakeSeat $request): StudentNow
     {
-        $this->signUps->take($student, $request->table);
+        $this->signUps->choose($student, $request->table);
 
         return $this->page->now($student);
     }
@@ -57,7 +57,7 @@ final readonly class StudentController
     #[Route('/sign', methods: ['POST'])]
     public function sign(#[CurrentUser] StudentUser $student): SignAnswer
     {
-        $known = $this->presence->sign($student->id, $student->lessonId);
+        $known = $this->presence->record($student->id, $student->lessonId);
 
         return new SignAnswer($student->lessonId, $known['seq'], $known['seenIn'], $this->clock->ms());
     }
@@ -100,7 +100,7 @@ final readonly class StudentController
         $this->presence->followed($student->id, $way['place']);
 
         return new RedirectResponse(
-            $this->sources->get($way['source'])->letIn($way['link']),
+            $this->sources->get($way['source'])->entryUrl($way['link']),
             headers: ['Cache-Control' => 'no-store', 'Referrer-Policy' => 'no-referrer'],
         );
     }

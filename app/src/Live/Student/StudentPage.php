@@ -35,7 +35,7 @@ final readonly class StudentPage
     public function now(StudentUser $student): StudentNow
     {
         $now = $this->clock->ms();
-        $lesson = null === $student->lessonId ? null : $this->lessons->of($student->lessonId);
+        $lesson = null === $student->lessonId ? null : $this->lessons->forLesson($student->lessonId);
         if (null === $lesson) {
             $around = $this->reader->around($student);
 
@@ -64,7 +64,7 @@ final readonly class StudentPage
             );
         }
 
-        return $this->at($student, $lesson, $now);
+        return $this->build($student, $lesson, $now);
     }
 
     /**
@@ -73,7 +73,7 @@ final readonly class StudentPage
      * @param list<CopyLink>|null $sheets instead of the copies there are
      * @param list<MyWork>|null   $alone  instead of the work there is
      */
-    public function at(
+    public function build(
         StudentUser $student,
         LessonNow $lesson,
         int $now,
@@ -116,14 +116,14 @@ final readonly class StudentPage
     private static function alone(array $work, LessonNow $lesson): array
     {
         $open = array_values(
-            array_filter($work, static fn (array $one): bool => CopyTime::hasCome($one[1], $lesson->position)),
+            array_filter($work, static fn (array $copy): bool => CopyTime::hasCome($copy[1], $lesson->position)),
         );
 
         return array_map(
-            static fn (array $one): MyWork => new MyWork(
-                $one[0]->id,
-                $one[0]->title,
-                $one[1] === $lesson->position && null === $lesson->endedAt,
+            static fn (array $copy): MyWork => new MyWork(
+                $copy[0]->id,
+                $copy[0]->title,
+                $copy[1] === $lesson->position && null === $lesson->endedAt,
             ),
             $open,
         );
@@ -136,7 +136,7 @@ final readonly class StudentPage
      */
     public function way(StudentUser $student): ?array
     {
-        $lesson = null === $student->lessonId ? null : $this->lessons->of($student->lessonId);
+        $lesson = null === $student->lessonId ? null : $this->lessons->forLesson($student->lessonId);
         if (null === $lesson || !$lesson->phase($this->clock->ms())->isOut()) {
             return $this->reader->link($student, null);
         }
@@ -157,7 +157,7 @@ final readonly class StudentPage
      */
     public function openRoom(StudentUser $student): void
     {
-        $lesson = null === $student->lessonId ? null : $this->lessons->of($student->lessonId);
+        $lesson = null === $student->lessonId ? null : $this->lessons->forLesson($student->lessonId);
         $group =
             null === $lesson?->groupingId || null === $lesson->roundId || !$lesson->phase($this->clock->ms())->isOut()
                 ? null
@@ -198,7 +198,7 @@ final readonly class StudentPage
     {
         $room = $group['room'];
 
-        return WayIn::of(
+        return WayIn::forStudent(
             $room['source'] ?? null,
             $room['openedBy'] ?? '',
             array_column($group['members'], 'role', 'id'),
@@ -214,7 +214,7 @@ final readonly class StudentPage
     private static function mainSession(?array $main): MyRoom
     {
         return new MyRoom(
-            WayIn::of($main[0] ?? null, '', [], '', null, 0),
+            WayIn::forStudent($main[0] ?? null, '', [], '', null, 0),
             null === $main || $main[0]->hasLink() ? '' : $main[1],
             [],
         );

@@ -289,26 +289,26 @@ final readonly class StudentReader
     }
 
     /**
-     * @param array<array-key, mixed> $said
+     * @param array<array-key, mixed> $row
      *
      * @return array{SourceKind, string}|null
      */
-    private static function sourceAndName(array $said): ?array
+    private static function sourceAndName(array $row): ?array
     {
-        return \is_string($said[0] ?? null) && \is_string($said[1] ?? null)
-            ? [SourceKind::from($said[0]), $said[1]]
+        return \is_string($row[0] ?? null) && \is_string($row[1] ?? null)
+            ? [SourceKind::from($row[0]), $row[1]]
             : null;
     }
 
     /**
-     * @param array<array-key, mixed> $said
+     * @param array<array-key, mixed> $row
      *
      * @return Room|null
      */
-    private static function room(array $said): ?array
+    private static function room(array $row): ?array
     {
-        [$at, $by, $id] = [$said[2] ?? null, $said[3] ?? '', $said[4] ?? ''];
-        $room = self::sourceAndName($said);
+        [$at, $by, $id] = [$row[2] ?? null, $row[3] ?? '', $row[4] ?? ''];
+        $room = self::sourceAndName($row);
 
         return null === $room || !\is_string($by) || !\is_string($id)
             ? null

@@ -26,7 +26,7 @@ final readonly class BlockView
     ) {
     }
 
-    public static function of(Block $block): self
+    public static function fromBlock(Block $block): self
     {
         return new self($block->id, $block->kind, $block->text, $block->settings, $block->variants);
     }

@@ -7,18 +7,18 @@ namespace FreshHuddle\App\Materials\Cupboard;
 use Doctrine\DBAL\LockMode;
 use Doctrine\ORM\EntityManagerInterface;
 use FreshHuddle\App\Account\Teacher;
-use FreshHuddle\App\Database\Change;
 use FreshHuddle\App\Database\Clock;
+use FreshHuddle\App\Database\Transaction;
 use FreshHuddle\App\Lesson\Round\Round;
 use FreshHuddle\App\Materials\Exception\MaterialsRefused;
 use FreshHuddle\App\Materials\HandOut\Copy\WorkCopy;
-use FreshHuddle\App\Materials\HandOut\HandOut;
+use FreshHuddle\App\Materials\HandOut\HandOutCell;
 use FreshHuddle\App\Materials\Media\MediaReader;
 use FreshHuddle\App\Materials\Media\MediaUses;
 use FreshHuddle\App\Stream\Audience;
 use FreshHuddle\App\Stream\Stream;
 use FreshHuddle\App\Words\Words;
-use FreshHuddle\App\Worker\Forgets;
+use FreshHuddle\App\Worker\PurgesExpired;
 use FreshHuddle\Core\Materials\Exception\UnusableOriginal;
 use FreshHuddle\Core\Materials\Merge\OriginalMerge;
 use FreshHuddle\Core\Materials\Original;
@@ -28,7 +28,7 @@ use Symfony\Component\Uid\Uuid;
 /**
  * A teacher's originals.
  */
-final readonly class Cupboard implements Forgets
+final readonly class Cupboard implements PurgesExpired
 {
     /** What is deleted can be brought back for so long. Milliseconds. */
     private const FOUND = 30 * 86_400_000;
@@ -36,7 +36,7 @@ final readonly class Cupboard implements Forgets
     public function __construct(
         private EntityManagerInterface $em,
         private Pages $pages,
-        private Change $change,
+        private Transaction $change,
         private Clock $clock,
         private Stream $stream,
         private Words $words,
@@ -51,10 +51,10 @@ final readonly class Cupboard implements Forgets
      *
      * @throws MaterialsRefused if it cannot be used
      */
-    public function add(Teacher $teacher, SaveOriginal $save, array $media = []): Master
+    public function add(Teacher $teacher, SaveOriginal $save, array $media = []): StoredOriginal
     {
         $original = $this->made($save, $teacher, $media);
-        $master = new Master(
+        $master = new StoredOriginal(
             Uuid::v7()->toRfc4122(),
             $teacher,
             $original->title,
@@ -66,7 +66,7 @@ final readonly class Cupboard implements Forgets
             1,
             $this->clock->ms(),
         );
-        $this->change->of(function () use ($master, $original): void {
+        $this->change->run(function () use ($master, $original): void {
             $this->em->persist($master);
             $this->em->flush();
             $this->uses->ofOriginal($master->id, $original->media());
@@ -79,9 +79,9 @@ final readonly class Cupboard implements Forgets
      * @throws MaterialsRefused if it was changed elsewhere meanwhile and cannot be brought together, or if it cannot be
      *                          used
      */
-    public function save(Master $master, SaveOriginal $save): Master
+    public function save(StoredOriginal $master, SaveOriginal $save): StoredOriginal
     {
-        $this->change->of(function () use ($master, $save): void {
+        $this->change->run(function () use ($master, $save): void {
             $this->em->refresh($master, LockMode::PESSIMISTIC_WRITE);
             $isBehind = $master->version !== $save->basedOn;
             $original = $this->made($save, $master->teacher);
@@ -90,9 +90,9 @@ final readonly class Cupboard implements Forgets
             }
             $master->title = $original->title;
             $base = $isBehind ? $save->base : null;
-            $master->subject = OriginalMerge::one($base?->subject, $master->subject, trim($save->subject)) ?? '';
-            $master->year = OriginalMerge::one($base?->year, $master->year, trim($save->year)) ?? '';
-            $master->about = OriginalMerge::one($base?->about, $master->about, trim($save->about)) ?? '';
+            $master->subject = OriginalMerge::mergeValue($base?->subject, $master->subject, trim($save->subject)) ?? '';
+            $master->year = OriginalMerge::mergeValue($base?->year, $master->year, trim($save->year)) ?? '';
+            $master->about = OriginalMerge::mergeValue($base?->about, $master->about, trim($save->about)) ?? '';
             $master->pages = Pages::kept($original->pages);
             $master->variants = Pages::kept($original->variants);
             ++$master->version;
@@ -110,7 +110,7 @@ final readonly class Cupboard implements Forgets
      *
      * @throws MaterialsRefused if that is not to be, or is more than an original can hold
      */
-    private function together(Master $master, SaveOriginal $save, Original $mine): Original
+    private function together(StoredOriginal $master, SaveOriginal $save, Original $mine): Original
     {
         if (null === $save->base) {
             throw MaterialsRefused::outdated('materials.original.changed');
@@ -122,15 +122,15 @@ final readonly class Cupboard implements Forgets
                 $save->base->variants,
             );
 
-            return (new OriginalMerge())->of($base, $this->original($master), $mine);
+            return (new OriginalMerge())->merge($base, $this->original($master), $mine);
         } catch (UnusableOriginal) {
             throw MaterialsRefused::outdated('materials.original.changed');
         }
     }
 
-    public function copy(Teacher $teacher, Master $master, string $title): Master
+    public function copy(Teacher $teacher, StoredOriginal $master, string $title): StoredOriginal
     {
-        $copy = new Master(
+        $copy = new StoredOriginal(
             Uuid::v7()->toRfc4122(),
             $teacher,
             mb_substr($title, 0, 120),
@@ -142,7 +142,7 @@ final readonly class Cupboard implements Forgets
             1,
             $this->clock->ms(),
         );
-        $this->change->of(function () use ($copy): void {
+        $this->change->run(function () use ($copy): void {
             $this->em->persist($copy);
             $this->em->flush();
             $this->uses->ofOriginal($copy->id, $this->original($copy)->media());
@@ -154,7 +154,7 @@ final readonly class Cupboard implements Forgets
     /**
      * Deleted, or back again. Lessons that use it keep it.
      */
-    public function remove(Master $master, bool $removed): void
+    public function remove(StoredOriginal $master, bool $removed): void
     {
         $master->removedAt = $removed ? $master->removedAt ?? $this->clock->ms() : null;
         $this->em->flush();
@@ -165,11 +165,11 @@ final readonly class Cupboard implements Forgets
      */
     public function deleted(Teacher $teacher): array
     {
-        /** @var list<Master> $masters */
+        /** @var list<StoredOriginal> $masters */
         $masters = $this->em
             ->createQuery(
                 'SELECT o FROM '.
-                    Master::class.
+                    StoredOriginal::class.
                     ' o WHERE o.teacher = ?1 AND o.removedAt > ?2 ORDER BY o.removedAt DESC, o.id',
             )
             ->setParameter(1, $teacher)
@@ -177,7 +177,7 @@ final readonly class Cupboard implements Forgets
             ->getResult();
 
         return array_map(
-            static fn (Master $master): DeletedOriginal => new DeletedOriginal(
+            static fn (StoredOriginal $master): DeletedOriginal => new DeletedOriginal(
                 $master->id,
                 $master->title,
                 $master->removedAt ?? 0,
@@ -194,9 +194,9 @@ final readonly class Cupboard implements Forgets
         $this->em
             ->createQuery(
                 'DELETE FROM '.
-                    Master::class.
+                    StoredOriginal::class.
                     ' o WHERE o.removedAt <= ?1 AND NOT EXISTS (SELECT 1 FROM '.
-                    HandOut::class.
+                    HandOutCell::class.
                     ' h WHERE h.original = o) AND NOT EXISTS (SELECT 1 FROM '.
                     WorkCopy::class.
                     ' c WHERE c.original = o)',
@@ -205,13 +205,13 @@ final readonly class Cupboard implements Forgets
             ->execute();
     }
 
-    public function archive(Master $master, bool $archived): void
+    public function archive(StoredOriginal $master, bool $archived): void
     {
         $master->archivedAt = $archived ? $this->clock->ms() : null;
         $this->em->flush();
     }
 
-    public function original(Master $master): Original
+    public function original(StoredOriginal $master): Original
     {
         return new Original(
             $master->title,
@@ -220,11 +220,11 @@ final readonly class Cupboard implements Forgets
         );
     }
 
-    public function view(Master $master): OriginalView
+    public function view(StoredOriginal $master): OriginalView
     {
         $original = $this->original($master);
         $unfinished = $original->unfinished();
-        $pages = array_map(PageView::of(...), $original->pages);
+        $pages = array_map(PageView::fromPage(...), $original->pages);
 
         return new OriginalView(
             $master->id,
@@ -237,7 +237,7 @@ final readonly class Cupboard implements Forgets
             $original->variants,
             null === $unfinished ? null : $this->words->say($unfinished->says),
             null !== $master->archivedAt,
-            $this->markdown->of($pages),
+            $this->markdown->fromPages($pages),
         );
     }
 
@@ -283,7 +283,7 @@ final readonly class Cupboard implements Forgets
     /**
      * Lessons that hand it out show it as it is now.
      */
-    private function tell(Master $master): void
+    private function tell(StoredOriginal $master): void
     {
         /** @var list<Round> $rounds */
         $rounds = $this->em
@@ -291,7 +291,7 @@ final readonly class Cupboard implements Forgets
                 'SELECT DISTINCT r FROM '.
                     Round::class.
                     ' r, '.
-                    HandOut::class.
+                    HandOutCell::class.
                     ' h WHERE h.round = r AND h.original = ?1',
             )
             ->setParameter(1, $master->id)

@@ -5,15 +5,15 @@ declare(strict_types=1);
 namespace FreshHuddle\App\Materials\Cupboard;
 
 use FreshHuddle\App\Account\Teacher;
-use FreshHuddle\App\Database\Change;
+use FreshHuddle\App\Database\Transaction;
 use FreshHuddle\App\Http\Body\Body;
 use FreshHuddle\App\Http\File\Download;
 use FreshHuddle\App\Http\OpenApi\FileTypes;
 use FreshHuddle\App\Lesson\LessonAccess;
-use FreshHuddle\App\Materials\Cupboard\File\Bringing;
 use FreshHuddle\App\Materials\Cupboard\File\Imported;
 use FreshHuddle\App\Materials\Cupboard\File\ImportOriginal;
 use FreshHuddle\App\Materials\Cupboard\File\OriginalFile;
+use FreshHuddle\App\Materials\Cupboard\File\OriginalImporter;
 use FreshHuddle\App\Materials\Cupboard\File\OriginalPackage;
 use FreshHuddle\App\Materials\HandOut\Plan\HandOutPlan;
 use FreshHuddle\App\Words\Words;
@@ -35,11 +35,11 @@ final readonly class CupboardController
         private OriginalAccess $access,
         private LessonAccess $lessonAccess,
         private HandOutPlan $plan,
-        private Change $change,
+        private Transaction $change,
         private Words $words,
         private OriginalFile $files,
         private OriginalPackage $packages,
-        private Bringing $bringing,
+        private OriginalImporter $bringing,
     ) {
     }
 
@@ -51,7 +51,7 @@ final readonly class CupboardController
     #[Route('/originals', methods: ['GET'])]
     public function all(#[CurrentUser] Teacher $teacher): array
     {
-        return $this->reader->of($teacher);
+        return $this->reader->forTeacher($teacher);
     }
 
     /** Creates a worksheet. */
@@ -65,7 +65,7 @@ final readonly class CupboardController
     #[Route('/originals/import', methods: ['POST'])]
     public function import(#[CurrentUser] Teacher $teacher, #[Body(40_100_000)] ImportOriginal $request): Imported
     {
-        return $this->bringing->bring($teacher, $request);
+        return $this->bringing->import($teacher, $request);
     }
 
     /** Exports a worksheet as a file. */
@@ -104,7 +104,7 @@ final readonly class CupboardController
     ): OriginalView {
         $round = $this->lessonAccess->round($teacher, $id);
 
-        return $this->change->of(function () use ($teacher, $round, $request): OriginalView {
+        return $this->change->run(function () use ($teacher, $round, $request): OriginalView {
             $master = $this->cupboard->add($teacher, $request);
             $this->plan->append($round, $master);
 

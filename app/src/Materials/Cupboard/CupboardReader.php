@@ -21,7 +21,7 @@ final readonly class CupboardReader
     /**
      * @return list<OriginalSummary> the latest changed first, those put away last
      */
-    public function of(Teacher $teacher): array
+    public function forTeacher(Teacher $teacher): array
     {
         return array_map(
             static fn (Row $row): OriginalSummary => new OriginalSummary(

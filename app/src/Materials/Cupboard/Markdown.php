@@ -121,7 +121,7 @@ final readonly class Markdown
      *
      * @return list<BlockHtml>
      */
-    public function of(array $pages): array
+    public function fromPages(array $pages): array
     {
         $all = [];
         foreach ($pages as $page) {

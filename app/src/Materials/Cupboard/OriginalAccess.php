@@ -7,7 +7,7 @@ namespace FreshHuddle\App\Materials\Cupboard;
 use Doctrine\ORM\EntityManagerInterface;
 use FreshHuddle\App\Account\Teacher;
 use FreshHuddle\App\Materials\Exception\MaterialsRefused;
-use FreshHuddle\App\Materials\HandOut\HandOut;
+use FreshHuddle\App\Materials\HandOut\HandOutCell;
 use FreshHuddle\App\Roster\SchoolClass;
 use FreshHuddle\App\Roster\Staff\Staff;
 
@@ -25,9 +25,9 @@ final readonly class OriginalAccess
      * @throws MaterialsRefused                                if it is not theirs
      * @throws \FreshHuddle\App\Roster\Exception\RosterRefused if they only assist where it is used
      */
-    public function original(Teacher $teacher, string $id): Master
+    public function original(Teacher $teacher, string $id): StoredOriginal
     {
-        $original = $this->em->find(Master::class, $id) ?? throw MaterialsRefused::missing();
+        $original = $this->em->find(StoredOriginal::class, $id) ?? throw MaterialsRefused::missing();
         if ($original->teacher->id === $teacher->id) {
             return $original;
         }
@@ -37,7 +37,7 @@ final readonly class OriginalAccess
                 'SELECT DISTINCT c FROM '.
                     SchoolClass::class.
                     ' c, '.
-                    HandOut::class.
+                    HandOutCell::class.
                     ' h JOIN h.round r JOIN r.lesson l WHERE l.class = c AND h.original = ?1 AND l.removedAt IS NULL',
             )
             ->setParameter(1, $original->id)
@@ -55,9 +55,9 @@ final readonly class OriginalAccess
     /**
      * @throws MaterialsRefused if it does not lie in their own cupboard
      */
-    public function own(Teacher $teacher, string $id): Master
+    public function own(Teacher $teacher, string $id): StoredOriginal
     {
-        $original = $this->em->find(Master::class, $id);
+        $original = $this->em->find(StoredOriginal::class, $id);
 
         return $original?->teacher === $teacher ? $original : throw MaterialsRefused::missing();
     }

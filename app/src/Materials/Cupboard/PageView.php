@@ -19,9 +19,9 @@ final readonly class PageView
     {
     }
 
-    public static function of(Page $page): self
+    public static function fromPage(Page $page): self
     {
-        return new self($page->id, $page->title, array_map(BlockView::of(...), $page->blocks));
+        return new self($page->id, $page->title, array_map(BlockView::fromBlock(...), $page->blocks));
     }
 
     public function page(): Page

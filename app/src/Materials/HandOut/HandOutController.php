@@ -9,7 +9,7 @@ use FreshHuddle\App\Http\Body\Body;
 use FreshHuddle\App\Lesson\LessonAccess;
 use FreshHuddle\App\Materials\HandOut\Copy\ChangeView;
 use FreshHuddle\App\Materials\HandOut\Copy\CopiesMade;
-use FreshHuddle\App\Materials\HandOut\Copy\Updating;
+use FreshHuddle\App\Materials\HandOut\Copy\CopyUpdater;
 use FreshHuddle\App\Materials\HandOut\Plan\HandOutPlan;
 use FreshHuddle\App\Materials\HandOut\Plan\SavePlan;
 use FreshHuddle\App\Materials\Writing\CopyView;
@@ -27,8 +27,8 @@ use Symfony\Component\Security\Http\Attribute\CurrentUser;
 final readonly class HandOutController
 {
     public function __construct(
-        private HandingOut $handingOut,
-        private Updating $updating,
+        private HandOutService $handingOut,
+        private CopyUpdater $updating,
         private HandOutPlan $plan,
         private WorkReader $work,
         private LessonAccess $lessonAccess,
@@ -89,7 +89,7 @@ final readonly class HandOutController
     #[ForAssistants]
     public function bring(#[CurrentUser] Teacher $teacher, string $id): CopiesMade
     {
-        return new CopiesMade(0, $this->updating->bring($this->lessonAccess->round($teacher, $id)), []);
+        return new CopiesMade(0, $this->updating->update($this->lessonAccess->round($teacher, $id)), []);
     }
 
     /**

@@ -20,7 +20,7 @@ final readonly class OnNewTables
 {
     public function __construct(
         private LessonRepository $lessons,
-        private HandingOut $handingOut,
+        private HandOutService $handingOut,
         private Clock $clock,
     ) {
     }

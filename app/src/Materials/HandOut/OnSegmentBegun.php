@@ -16,7 +16,7 @@ use Symfony\Component\EventDispatcher\Attribute\AsEventListener;
 #[AsEventListener]
 final readonly class OnSegmentBegun
 {
-    public function __construct(private EntityManagerInterface $em, private HandingOut $handingOut)
+    public function __construct(private EntityManagerInterface $em, private HandOutService $handingOut)
     {
     }
 

@@ -27,7 +27,7 @@ final readonly class Progress
     /**
      * @return array<string, GroupProgress> by group
      */
-    public function of(Round $round, Floor $floor): array
+    public function forRound(Round $round, Floor $floor): array
     {
         $since = $round->state()->lookFrom ?? 0;
         $done = [];

@@ -28,7 +28,7 @@ final readonly class JobController
     #[Route('', methods: ['GET'])]
     public function show(#[CurrentUser] Teacher $teacher, string $id): JobView
     {
-        return JobView::of($this->jobs->of($teacher, $id));
+        return JobView::fromJob($this->jobs->forTeacher($teacher, $id));
     }
 
     /** Gives the file a long computation has made. */
@@ -36,7 +36,7 @@ final readonly class JobController
     #[FileTypes('application/pdf')]
     public function file(#[CurrentUser] Teacher $teacher, string $id): Download
     {
-        $job = $this->jobs->of($teacher, $id);
+        $job = $this->jobs->forTeacher($teacher, $id);
         if (JobKind::Slips !== $job->kind || JobState::Done !== $job->state || null === $job->result) {
             throw MaterialsRefused::missing();
         }

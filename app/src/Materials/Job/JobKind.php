@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace FreshHuddle\App\Materials\Job;
 
 /**
- * Work that takes too long for a request. Another kind is a case here and a JobWork.
+ * Work that takes too long for a request. Another kind is a case here and a handler (see JobHandler).
  */
 enum JobKind: string
 {

@@ -27,7 +27,7 @@ final readonly class JobView
     ) {
     }
 
-    public static function of(Job $job): self
+    public static function fromJob(Job $job): self
     {
         $isDone = JobState::Done === $job->state;
 

@@ -11,8 +11,8 @@ use FreshHuddle\App\Materials\Exception\MaterialsRefused;
 use FreshHuddle\App\Materials\Media\Store\FileAway;
 use FreshHuddle\App\Materials\Media\Store\FileStore;
 use FreshHuddle\App\Words\Words;
-use FreshHuddle\App\Worker\Forgets;
 use FreshHuddle\App\Worker\GaveUp;
+use FreshHuddle\App\Worker\PurgesExpired;
 use FreshHuddle\App\Worker\Task;
 use FreshHuddle\App\Worker\TaskHandler;
 use FreshHuddle\App\Worker\Tasks;
@@ -24,7 +24,7 @@ use Symfony\Component\Uid\Uuid;
 /**
  * Begins jobs, does their steps in the worker and keeps what came of them for a day.
  */
-final readonly class Jobs implements TaskHandler, Forgets
+final readonly class Jobs implements TaskHandler, PurgesExpired
 {
     public const STEP = 'job';
     /** What was made can be had for so long. Milliseconds. */
@@ -34,7 +34,7 @@ final readonly class Jobs implements TaskHandler, Forgets
     private const MOST = 5;
 
     /**
-     * @param iterable<JobWork> $works
+     * @param iterable<JobHandler> $works
      */
     public function __construct(
         private EntityManagerInterface $em,
@@ -42,7 +42,7 @@ final readonly class Jobs implements TaskHandler, Forgets
         private Tasks $tasks,
         private Clock $clock,
         private Words $words,
-        #[AutowireIterator(JobWork::class)]
+        #[AutowireIterator(JobHandler::class)]
         private iterable $works,
     ) {
     }
@@ -85,7 +85,7 @@ final readonly class Jobs implements TaskHandler, Forgets
         );
         $this->em->persist($job);
         $this->em->flush();
-        $this->tasks->ask(self::STEP, $job->id);
+        $this->tasks->schedule(self::STEP, $job->id);
 
         return $job;
     }
@@ -93,7 +93,7 @@ final readonly class Jobs implements TaskHandler, Forgets
     /**
      * @throws MaterialsRefused if it is not theirs, or gone
      */
-    public function of(Teacher $teacher, string $id): Job
+    public function forTeacher(Teacher $teacher, string $id): Job
     {
         $job = $this->em->find(Job::class, $id);
         if ($job?->teacher !== $teacher) {
@@ -205,7 +205,7 @@ final readonly class Jobs implements TaskHandler, Forgets
         }
     }
 
-    private function work(JobKind $kind): JobWork
+    private function work(JobKind $kind): JobHandler
     {
         foreach ($this->works as $work) {
             if ($work::kind() === $kind) {

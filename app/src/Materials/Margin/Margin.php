@@ -10,8 +10,8 @@ use FreshHuddle\App\Database\Clock;
 use FreshHuddle\App\Materials\Cupboard\Pages;
 use FreshHuddle\App\Materials\Exception\MaterialsRefused;
 use FreshHuddle\App\Materials\HandOut\Copy\WorkCopy;
+use FreshHuddle\App\Materials\Writing\CopyWriter;
 use FreshHuddle\App\Materials\Writing\SlotStore;
-use FreshHuddle\App\Materials\Writing\Writing;
 use FreshHuddle\App\Stream\Audience;
 use FreshHuddle\App\Stream\Stream;
 use FreshHuddle\Core\Materials\Member;
@@ -28,7 +28,7 @@ final readonly class Margin
 
     public function __construct(
         private EntityManagerInterface $em,
-        private Writing $writing,
+        private CopyWriter $writing,
         private SlotStore $store,
         private Pages $pages,
         private Stream $stream,
@@ -68,7 +68,7 @@ final readonly class Margin
         $this->em->flush();
         $this->tell($note);
 
-        return MarginNoteView::of($note);
+        return MarginNoteView::fromNote($note);
     }
 
     /**
@@ -129,7 +129,7 @@ final readonly class Margin
         $this->em->flush();
         $this->tell($note);
 
-        return MarginNoteView::of($note);
+        return MarginNoteView::fromNote($note);
     }
 
     /**
@@ -172,7 +172,7 @@ final readonly class Margin
         $this->stream->publish($this->audience($note), [
             'kind' => 'margin',
             'copy' => $note->copy->id,
-            'note' => MarginNoteView::of($note),
+            'note' => MarginNoteView::fromNote($note),
         ]);
     }
 

@@ -32,7 +32,7 @@ final readonly class MarginNoteView
     ) {
     }
 
-    public static function of(MarginNote $note): self
+    public static function fromNote(MarginNote $note): self
     {
         return new self(
             $note->id,

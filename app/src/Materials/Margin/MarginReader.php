@@ -23,7 +23,7 @@ final readonly class MarginReader
      *
      * @return array<string, list<MarginNoteView>> by copy, in the order in which they were written
      */
-    public function of(?string $roundId, ?string $copyId = null): array
+    public function forRound(?string $roundId, ?string $copyId = null): array
     {
         $query = $this->em
             ->createQueryBuilder()
@@ -39,7 +39,7 @@ final readonly class MarginReader
         $notes = $query->getQuery()->getResult();
         $views = [];
         foreach ($notes as $note) {
-            $views[$note->copy->id][] = MarginNoteView::of($note);
+            $views[$note->copy->id][] = MarginNoteView::fromNote($note);
         }
 
         return $views;

@@ -10,7 +10,7 @@ use FreshHuddle\App\Http\Body\Body;
 use FreshHuddle\App\Http\File\Bytes;
 use FreshHuddle\App\Http\OpenApi\FileTypes;
 use FreshHuddle\App\Materials\Exception\MaterialsRefused;
-use FreshHuddle\App\Materials\Writing\Writing;
+use FreshHuddle\App\Materials\Writing\CopyWriter;
 use FreshHuddle\App\Roster\Device\StudentUser;
 use Symfony\Component\Routing\Attribute\Route;
 use Symfony\Component\Routing\Requirement\Requirement;
@@ -27,7 +27,7 @@ final readonly class MediaController
     public function __construct(
         private MediaShelf $shelf,
         private MediaReader $reader,
-        private Writing $writing,
+        private CopyWriter $writing,
         private EntityManagerInterface $em,
     ) {
     }

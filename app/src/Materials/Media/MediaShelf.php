@@ -13,14 +13,14 @@ use FreshHuddle\App\Materials\HandOut\Copy\WorkCopy;
 use FreshHuddle\App\Materials\Media\Store\FileAway;
 use FreshHuddle\App\Materials\Media\Store\FileStore;
 use FreshHuddle\App\Roster\Student;
-use FreshHuddle\App\Worker\Forgets;
+use FreshHuddle\App\Worker\PurgesExpired;
 use Symfony\Component\Uid\Uuid;
 
 /**
  * Keeps pictures and recordings: the bytes in the file store, once however often they come in, and a row for each
  * teacher who has them.
  */
-final readonly class MediaShelf implements Forgets
+final readonly class MediaShelf implements PurgesExpired
 {
     /**
      * What stands nowhere is kept so long all the same: somebody may be about to put it in, or think again. Seconds.
@@ -159,8 +159,8 @@ final readonly class MediaShelf implements Forgets
     public function goOn(string $fromCopy, string $toCopy): void
     {
         $copy = $this->em->find(WorkCopy::class, $toCopy) ?? throw MaterialsRefused::missing();
-        foreach ($this->em->getRepository(CopyMedia::class)->findBy(['copy' => $fromCopy]) as $one) {
-            $this->em->persist(new CopyMedia($copy, $one->media, $one->by));
+        foreach ($this->em->getRepository(CopyMedia::class)->findBy(['copy' => $fromCopy]) as $use) {
+            $this->em->persist(new CopyMedia($copy, $use->media, $use->by));
         }
         $this->em->flush();
     }

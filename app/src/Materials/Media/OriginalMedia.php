@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace FreshHuddle\App\Materials\Media;
 
 use Doctrine\ORM\Mapping as ORM;
-use FreshHuddle\App\Materials\Cupboard\Master;
+use FreshHuddle\App\Materials\Cupboard\StoredOriginal;
 
 /**
  * A picture or recording that stands in an original: what its rights come from. Written by MediaUses.
@@ -17,7 +17,7 @@ class OriginalMedia
         #[ORM\Id,
             ORM\ManyToOne,
             ORM\JoinColumn(nullable: false, onDelete: 'CASCADE'),]
-        public readonly Master $original,
+        public readonly StoredOriginal $original,
         #[ORM\Id, ORM\ManyToOne, ORM\JoinColumn(nullable: false, onDelete: 'CASCADE')]
         public readonly Media $media,
     ) {

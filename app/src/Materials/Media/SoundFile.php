@@ -56,7 +56,7 @@ final readonly class SoundFile
         }
         $format = $found['fileformat'] ?? null;
         $type = \is_string($format) ? self::TYPES[$format] ?? null : null;
-        if (null === $type || !isset($found['audio']) || !SoundWhole::is($bytes, $type)) {
+        if (null === $type || !isset($found['audio']) || !SoundWhole::check($bytes, $type)) {
             return null;
         }
         if (\is_array($found['video'] ?? null) && isset($found['video']['resolution_x'])) {
@@ -82,7 +82,7 @@ final readonly class SoundFile
     private function pieces(string $bytes): ?ReadMedia
     {
         preg_match_all('/hdlr.{8}([a-z]{4})/s', substr($bytes, 0, 20_000), $handlers);
-        if (!\in_array('soun', $handlers[1], true) || !SoundWhole::is($bytes, 'audio/mp4')) {
+        if (!\in_array('soun', $handlers[1], true) || !SoundWhole::check($bytes, 'audio/mp4')) {
             return null;
         }
 

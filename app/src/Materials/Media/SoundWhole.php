@@ -40,7 +40,7 @@ final readonly class SoundWhole
     /**
      * @param string $type as the recording is kept: audio/mpeg, audio/ogg, audio/mp4, audio/webm
      */
-    public static function is(string $bytes, string $type): bool
+    public static function check(string $bytes, string $type): bool
     {
         return match ($type) {
             'audio/mpeg' => self::mp3($bytes),

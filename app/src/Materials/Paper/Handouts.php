@@ -9,7 +9,7 @@ use FreshHuddle\App\Grouping\Floor\FloorStore;
 use FreshHuddle\App\Grouping\Seat\Numbers;
 use FreshHuddle\App\Lesson\Round\Round;
 use FreshHuddle\App\Materials\Cupboard\Cupboard;
-use FreshHuddle\App\Materials\Cupboard\Master;
+use FreshHuddle\App\Materials\Cupboard\StoredOriginal;
 use FreshHuddle\App\Materials\Exception\MaterialsRefused;
 use FreshHuddle\App\Materials\HandOut\Plan\HandOutPlan;
 use FreshHuddle\App\Roster\Door\Passes;
@@ -27,7 +27,7 @@ use FreshHuddle\Core\Materials\Original;
 final readonly class Handouts
 {
     /** More than so many are printed by the worker. */
-    public const MOST_SLIPS = 2 * SlipsWork::AT_ONCE;
+    public const MOST_SLIPS = 2 * SlipsJob::AT_ONCE;
 
     public function __construct(
         private EntityManagerInterface $em,
@@ -40,19 +40,19 @@ final readonly class Handouts
     ) {
     }
 
-    public function of(Round $round): HandoutsView
+    public function forRound(Round $round): HandoutsView
     {
-        $here = [];
+        $present = [];
         foreach ($this->roster->students($round->lesson->class) as $student) {
             if (
                 !$student->absent
                 && $student->seatable
                 && (!$student->guest || ($student->guestOf ?? $round->lesson->id) === $round->lesson->id)
             ) {
-                $here[$student->id] = $student;
+                $present[$student->id] = $student;
             }
         }
-        $numbers = $this->numbers->of($round->grouping);
+        $numbers = $this->numbers->forGrouping($round->grouping);
         $groups = $slips = [];
         $tables = $this->floors->now($round->grouping->id)->groups;
         $rows = $this->plan->rows($round->id);
@@ -69,9 +69,9 @@ final readonly class Handouts
             $own = array_values(array_filter($work[$i], static fn (WorkLine $line): bool => !$line->isAmong($alike)));
             $groups[] = new HandoutGroup($i + 1, $group->name, $group->mark, $own);
             foreach ($group->students as $seat => $id) {
-                if (isset($here[$id])) {
+                if (isset($present[$id])) {
                     $slips[$id] = $this->slip(
-                        $here[$id],
+                        $present[$id],
                         $i + 1,
                         $seat + 1,
                         $numbers->roleOf($seat + 1),
@@ -80,7 +80,7 @@ final readonly class Handouts
                 }
             }
         }
-        foreach (array_diff_key($here, $slips) as $id => $student) {
+        foreach (array_diff_key($present, $slips) as $id => $student) {
             $slips[$id] = $this->slip($student, null, null, '', '');
         }
         $lesson = $round->lesson;
@@ -108,7 +108,7 @@ final readonly class Handouts
             $seat,
             $role,
             $task,
-            '/student?pass='.$this->passes->of($student),
+            '/student?pass='.$this->passes->forStudent($student),
             $student->class->cannotReadYet ? $student->picture : null,
         );
     }
@@ -123,7 +123,7 @@ final readonly class Handouts
         $originals = [];
         foreach ($rows as $row) {
             $originals[$row->original] = $this->cupboard->original(
-                $this->em->find(Master::class, $row->original) ?? throw MaterialsRefused::missing(),
+                $this->em->find(StoredOriginal::class, $row->original) ?? throw MaterialsRefused::missing(),
             );
         }
 
@@ -146,8 +146,8 @@ final readonly class Handouts
             }
             $original = $originals[$row->original];
             $variant = null;
-            foreach (null === $row->by ? $original->variants : [] as $one) {
-                $variant = $one->id === $cell['variant'] ? $one->name : $variant;
+            foreach (null === $row->by ? $original->variants : [] as $candidate) {
+                $variant = $candidate->id === $cell['variant'] ? $candidate->name : $variant;
             }
             $lines[] = new WorkLine($original->title, $cell['way'], $variant);
         }

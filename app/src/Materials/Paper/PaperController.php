@@ -36,7 +36,7 @@ final readonly class PaperController
     #[Route('', methods: ['GET'])]
     public function show(#[CurrentUser] Teacher $teacher, string $id): HandoutsView
     {
-        return $this->handouts->of($this->lessonAccess->round($teacher, $id));
+        return $this->handouts->forRound($this->lessonAccess->round($teacher, $id));
     }
 
     /** Prints the groups with their work, or eight slips to a page, as PDF. */
@@ -44,7 +44,7 @@ final readonly class PaperController
     #[FileTypes('application/pdf')]
     public function pdf(#[CurrentUser] Teacher $teacher, string $id, string $what, Request $http): Download
     {
-        $round = $this->handouts->of($this->lessonAccess->round($teacher, $id));
+        $round = $this->handouts->forRound($this->lessonAccess->round($teacher, $id));
         if ('slips' === $what && $round->bitByBit) {
             throw MaterialsRefused::unusable('materials.job.too_many_slips', null, ['most' => Handouts::MOST_SLIPS]);
         }
@@ -63,16 +63,16 @@ final readonly class PaperController
     #[ForAssistants]
     public function slips(#[CurrentUser] Teacher $teacher, string $id, Request $http): JobView
     {
-        $round = $this->handouts->of($this->lessonAccess->round($teacher, $id));
+        $round = $this->handouts->forRound($this->lessonAccess->round($teacher, $id));
         $name = "{$round->className} · {$round->title} · slips.pdf";
 
-        return JobView::of(
+        return JobView::fromJob(
             $this->jobs->begin(
                 $teacher,
                 JobKind::Slips,
                 $name,
-                SlipsWork::input($round, $http->getSchemeAndHttpHost()),
-                (int) ceil(\count($round->slips) / SlipsWork::AT_ONCE),
+                SlipsJob::input($round, $http->getSchemeAndHttpHost()),
+                (int) ceil(\count($round->slips) / SlipsJob::AT_ONCE),
             ),
         );
     }

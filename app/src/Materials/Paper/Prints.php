@@ -110,7 +110,7 @@ final readonly class Prints
             if ($group->number === $slip->group) {
                 $lines[] = \sprintf(
                     '<div class="group"><img src="%s"> %s</div>',
-                    Marks::sign($group->mark),
+                    Marks::symbol($group->mark),
                     $this->paper->set($group->name, 'head'),
                 );
             }
@@ -137,7 +137,7 @@ final readonly class Prints
             self::sizeOf($slip->name),
             $this->paper->set($slip->name, 'head'),
             implode('', $lines),
-            Code::of($origin.$slip->pass),
+            Code::forText($origin.$slip->pass),
             $this->paper->set($this->words->say(new Message('print.scan'))),
             $this->paper->set(
                 $this->words->say(

@@ -21,7 +21,7 @@ use Symfony\Component\Security\Http\Attribute\CurrentUser;
 ),]
 final readonly class CopyController
 {
-    public function __construct(private CopyAccess $access, private History $history, private Writing $writing)
+    public function __construct(private CopyAccess $access, private History $history, private CopyWriter $writing)
     {
     }
 
@@ -33,7 +33,7 @@ final readonly class CopyController
     #[Route('/slots/{slot}/history/{owner}', methods: ['GET'])]
     public function history(#[CurrentUser] Teacher $teacher, string $id, string $slot, string $owner): array
     {
-        return $this->history->of($this->access->copy($teacher, $id), $slot, $owner);
+        return $this->history->forSlot($this->access->copy($teacher, $id), $slot, $owner);
     }
 
     /** Brings an earlier version of an answer back. */

@@ -23,7 +23,7 @@ final readonly class CopyTimes
              LEFT JOIN LATERAL (SELECT id FROM run WHERE round_id = r.id AND NOT taken_back ORDER BY attempt DESC
                LIMIT 1) u ON true';
 
-    public static function of(Row $row): CopyTime
+    public static function fromRow(Row $row): CopyTime
     {
         return new CopyTime(
             Moments::read($row->json('moments'))->state(),

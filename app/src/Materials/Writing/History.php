@@ -27,7 +27,7 @@ final readonly class History
      *
      * @throws MaterialsRefused if there is no such slot
      */
-    public function of(WorkCopy $copy, string $slot, string $owner): array
+    public function forSlot(WorkCopy $copy, string $slot, string $owner): array
     {
         $this->block($copy, $slot);
         $steps = array_map(
@@ -63,7 +63,7 @@ final readonly class History
     {
         $block = $this->block($copy, $slot);
         $kind = $block->slot() ?? throw MaterialsRefused::missing();
-        $steps = $this->of($copy, $slot, $owner);
+        $steps = $this->forSlot($copy, $slot, $owner);
         $now = $steps[\count($steps) - 1] ?? throw MaterialsRefused::missing();
         foreach ($steps as $step) {
             if ($step->revision === $revision) {

@@ -25,7 +25,7 @@ final readonly class SlotFillers
      *
      * @return list<self> a slot that everybody fills is not among them
      */
-    public static function of(array $pages, SlotAccess $access): array
+    public static function inPages(array $pages, SlotAccess $access): array
     {
         $fillers = [];
         foreach ($pages as $page) {

@@ -8,7 +8,7 @@ use Doctrine\DBAL\Connection;
 use FreshHuddle\App\Database\Clock;
 use FreshHuddle\App\Database\Row;
 use FreshHuddle\App\Materials\Exception\MaterialsRefused;
-use FreshHuddle\App\Worker\Forgets;
+use FreshHuddle\App\Worker\PurgesExpired;
 use FreshHuddle\Core\Materials\Block;
 use FreshHuddle\Core\Materials\CopyTime;
 use FreshHuddle\Core\Materials\HandOutWay;
@@ -22,7 +22,7 @@ use Symfony\Component\RateLimiter\RateLimiterFactoryInterface;
  * Saves slots. By hand: it is what happens most, hundreds of times a second, and two who write in one slot come one
  * after the other on its row.
  */
-final readonly class SlotStore implements Forgets
+final readonly class SlotStore implements PurgesExpired
 {
     /** Saves of one author that follow each other within so long are one stretch of the history. Milliseconds. */
     private const STRETCH = 30_000;
@@ -135,7 +135,7 @@ final readonly class SlotStore implements Forgets
 
         return [
             'lesson' => $row->text('lesson_id'),
-            'time' => CopyTimes::of($row),
+            'time' => CopyTimes::fromRow($row),
             'way' => HandOutWay::from($row->text('way')),
             'members' => self::members($row->json('members')),
             'pages' => $row->json('pages'),

@@ -20,7 +20,7 @@ use Symfony\Component\Security\Http\Attribute\CurrentUser;
 ),]
 final readonly class StudentCopyController
 {
-    public function __construct(private Writing $writing, private WorkReader $reader, private Clock $clock)
+    public function __construct(private CopyWriter $writing, private WorkReader $reader, private Clock $clock)
     {
     }
 

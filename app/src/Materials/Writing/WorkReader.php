@@ -53,7 +53,7 @@ final readonly class WorkReader
             $answers[$row->text('copy_id')][] = self::answer($row);
         }
         $pages = [];
-        $notes = $this->margin->of($roundId);
+        $notes = $this->margin->forRound($roundId);
         $members = null;
 
         return array_map(function (Row $row) use ($roundId, $answers, $notes, &$pages, &$members): CopyView {
@@ -96,7 +96,7 @@ final readonly class WorkReader
             $row,
             $this->read($row),
             array_map(self::answer(...), $answers),
-            $this->margin->of(null, $id)[$id] ?? [],
+            $this->margin->forRound(null, $id)[$id] ?? [],
         );
     }
 
@@ -157,7 +157,7 @@ final readonly class WorkReader
                 ),
             ) as $row
         ) {
-            $open = CopyTimes::of($row)->at($now);
+            $open = CopyTimes::fromRow($row)->stateAt($now);
             if ($open->isClosed()) {
                 continue;
             }
@@ -234,7 +234,7 @@ final readonly class WorkReader
             }
         }
 
-        return [$pages, $this->markdown->of($pages), $slots];
+        return [$pages, $this->markdown->fromPages($pages), $slots];
     }
 
     /**
@@ -301,7 +301,7 @@ final readonly class WorkReader
                 $answers,
             ),
             $notes,
-            null === $members ? [] : SlotFillers::of($pages[0], new SlotAccess($members)),
+            null === $members ? [] : SlotFillers::inPages($pages[0], new SlotAccess($members)),
         );
     }
 }

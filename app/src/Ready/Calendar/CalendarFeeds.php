@@ -34,7 +34,7 @@ final readonly class CalendarFeeds
 
     public function address(Teacher $teacher): string
     {
-        return "{$this->publicUrl}/api/calendar/{$this->address->of(
+        return "{$this->publicUrl}/api/calendar/{$this->address->create(
             self::WHAT,
             $teacher->id,
             $this->number($teacher->id),

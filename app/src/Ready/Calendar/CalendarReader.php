@@ -91,7 +91,7 @@ final readonly class CalendarReader
         return array_merge(
             [],
             ...array_map(
-                static fn (array $lesson): array => LessonEntries::of(
+                static fn (array $lesson): array => LessonEntries::forLesson(
                     $lesson,
                     array_values($order[$lesson['id']] ?? []),
                     $withRooms,

@@ -9,7 +9,7 @@ use FreshHuddle\App\Lesson\Round\Round;
 use FreshHuddle\App\Materials\Paper\Handout;
 use FreshHuddle\App\Materials\Paper\Handouts;
 use FreshHuddle\App\Materials\Paper\WorkLine;
-use FreshHuddle\App\Ready\Sending\Sendings;
+use FreshHuddle\App\Ready\Sending\DeliveryPlan;
 use FreshHuddle\App\Rooms\RoomReader;
 use FreshHuddle\App\Rooms\RoomView;
 use FreshHuddle\App\Words\Words;
@@ -27,7 +27,7 @@ final readonly class SetUpExport
         private Handouts $handouts,
         private FloorStore $floors,
         private RoomReader $rooms,
-        private Sendings $sendings,
+        private DeliveryPlan $sendings,
         private Words $words,
     ) {
     }
@@ -41,7 +41,7 @@ final readonly class SetUpExport
      */
     public function csv(Round $round, ?string $origin): string
     {
-        $view = $this->handouts->of($round);
+        $view = $this->handouts->forRound($round);
         [, $rooms] = $this->rooms($round);
         $say = fn (string $column): string => $this->words->say(new Message('ready.export.'.$column));
         $rows = [
@@ -90,8 +90,8 @@ final readonly class SetUpExport
      */
     public function json(Round $round, ?string $origin): string
     {
-        $view = $this->handouts->of($round);
-        $sending = $this->sendings->of($round);
+        $view = $this->handouts->forRound($round);
+        $sending = $this->sendings->forRound($round);
         [$mainSession, $rooms] = $this->rooms($round);
         $student = static fn (Handout $slip): array => array_filter(
             [

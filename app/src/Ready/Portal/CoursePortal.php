@@ -27,12 +27,12 @@ interface CoursePortal
      *
      * @throws PortalFailed
      */
-    public function post(string $key, string $course, Posting $posting): string;
+    public function post(string $key, string $course, Post $posting): string;
 
     /**
      * @throws PortalFailed
      */
-    public function change(string $post, Posting $posting): void;
+    public function change(string $post, Post $posting): void;
 
     /**
      * Nobody sees it any more. Nothing happens where there is no such post.
@@ -44,7 +44,7 @@ interface CoursePortal
     /**
      * What is posted in a course, as the portal has it. It is not believed that something is there because it was sent.
      *
-     * @return array<string, Posting> by what the portal calls them
+     * @return array<string, Post> by what the portal calls them
      *
      * @throws PortalFailed
      */

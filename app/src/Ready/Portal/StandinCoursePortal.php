@@ -30,10 +30,10 @@ final readonly class StandinCoursePortal implements CoursePortal
         ]);
     }
 
-    public function post(string $key, string $course, Posting $posting): string
+    public function post(string $key, string $course, Post $posting): string
     {
         $id =
-            $this->ask('POST', '/portal/api/courses/'.rawurlencode($course).'/posts', self::body($posting), [
+            $this->request('POST', '/portal/api/courses/'.rawurlencode($course).'/posts', self::body($posting), [
                 'Idempotency-Key' => $key,
             ])['id'] ?? null;
 
@@ -42,7 +42,7 @@ final readonly class StandinCoursePortal implements CoursePortal
             : throw PortalFailed::nonsense();
     }
 
-    public function change(string $post, Posting $posting): void
+    public function change(string $post, Post $posting): void
     {
         $this->tell('PUT', "/portal/api/posts/{$post}", self::body($posting));
     }
@@ -54,30 +54,30 @@ final readonly class StandinCoursePortal implements CoursePortal
 
     public function posts(string $course): array
     {
-        $answer = $this->ask('GET', '/portal/api/courses/'.rawurlencode($course).'/posts')['posts'] ?? null;
+        $answer = $this->request('GET', '/portal/api/courses/'.rawurlencode($course).'/posts')['posts'] ?? null;
         $posts = [];
-        foreach (\is_array($answer) ? $answer : throw PortalFailed::nonsense() as $id => $said) {
+        foreach (\is_array($answer) ? $answer : throw PortalFailed::nonsense() as $id => $post) {
             if (
-                !\is_array($said)
-                || !\is_string($said['title'] ?? null)
-                || !\is_string($said['text'] ?? null)
-                || !\is_array($said['audience'] ?? null)
-                || !\is_string($said['unit'] ?? null)
-                || !\array_key_exists('due', $said)
-                || !(null === $said['due'] || \is_int($said['due']))
-                || !\is_bool($said['counted'] ?? null)
-                || !\is_string($said['link'] ?? null)
+                !\is_array($post)
+                || !\is_string($post['title'] ?? null)
+                || !\is_string($post['text'] ?? null)
+                || !\is_array($post['audience'] ?? null)
+                || !\is_string($post['unit'] ?? null)
+                || !\array_key_exists('due', $post)
+                || !(null === $post['due'] || \is_int($post['due']))
+                || !\is_bool($post['counted'] ?? null)
+                || !\is_string($post['link'] ?? null)
             ) {
                 throw PortalFailed::nonsense();
             }
-            $posts[(string) $id] = new Posting(
-                $said['title'],
-                $said['text'],
-                array_values(array_filter($said['audience'], \is_string(...))),
-                $said['unit'],
-                $said['due'],
-                $said['counted'],
-                $said['link'],
+            $posts[(string) $id] = new Post(
+                $post['title'],
+                $post['text'],
+                array_values(array_filter($post['audience'], \is_string(...))),
+                $post['unit'],
+                $post['due'],
+                $post['counted'],
+                $post['link'],
             );
         }
 
@@ -93,7 +93,7 @@ final readonly class StandinCoursePortal implements CoursePortal
     /**
      * @return array<string, mixed>
      */
-    private static function body(Posting $posting): array
+    private static function body(Post $posting): array
     {
         return [
             'title' => $posting->title,
@@ -113,7 +113,7 @@ final readonly class StandinCoursePortal implements CoursePortal
      */
     private function tell(string $method, string $path, array $body): void
     {
-        if (true !== ($this->ask($method, $path, $body)['done'] ?? null)) {
+        if (true !== ($this->request($method, $path, $body)['done'] ?? null)) {
             throw PortalFailed::nonsense();
         }
     }
@@ -126,7 +126,7 @@ final readonly class StandinCoursePortal implements CoursePortal
      *
      * @throws PortalFailed
      */
-    private function ask(string $method, string $path, ?array $body = null, array $headers = []): array
+    private function request(string $method, string $path, ?array $body = null, array $headers = []): array
     {
         try {
             $response = $this->portalClient->request(

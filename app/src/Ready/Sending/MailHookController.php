@@ -23,7 +23,7 @@ final readonly class MailHookController
     private const AHEAD = 60_000;
 
     public function __construct(
-        private SentStore $store,
+        private DeliveryStore $store,
         private Stream $stream,
         private Clock $clock,
         #[\SensitiveParameter]
@@ -40,25 +40,25 @@ final readonly class MailHookController
         ) {
             throw new Problem(403, new Message('ready.hook_signature'));
         }
-        $said = json_decode($body, true, 3);
+        $message = json_decode($body, true, 3);
         if (
-            !\is_array($said)
-            || !\is_string($said['message'] ?? null)
-            || !\is_string($said['address'] ?? null)
-            || !\is_string($said['why'] ?? null)
-            || !\is_int($said['at'] ?? null)
-            || 1 !== preg_match('/^<?([0-9a-f]{8}(?:-[0-9a-f]{4}){3}-[0-9a-f]{12})\.[0-9a-f]+@/', $said['message'], $m)
+            !\is_array($message)
+            || !\is_string($message['message'] ?? null)
+            || !\is_string($message['address'] ?? null)
+            || !\is_string($message['why'] ?? null)
+            || !\is_int($message['at'] ?? null)
+            || 1 !== preg_match('/^<?([0-9a-f]{8}(?:-[0-9a-f]{4}){3}-[0-9a-f]{12})\.[0-9a-f]+@/', $message['message'], $m)
         ) {
             throw new Problem(422, new Message('ready.hook_unreadable'));
         }
         $now = $this->clock->ms();
-        if ($said['at'] < $now - self::OLDEST || $said['at'] > $now + self::AHEAD) {
+        if ($message['at'] < $now - self::OLDEST || $message['at'] > $now + self::AHEAD) {
             throw new Problem(422, new Message('ready.hook_time'));
         }
         $lesson = $this->store->cameBack(
             $m[1],
-            $said['address'],
-            trim((string) preg_replace('/[^\P{C} ]+/u', '', $said['why'])),
+            $message['address'],
+            trim((string) preg_replace('/[^\P{C} ]+/u', '', $message['why'])),
         );
         if (null !== $lesson) {
             $this->stream->publish([Audience::staff($lesson)], ['kind' => 'lesson']);

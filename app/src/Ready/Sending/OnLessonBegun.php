@@ -22,13 +22,13 @@ final readonly class OnLessonBegun
 
     public function __invoke(LessonBegun $event): void
     {
-        foreach ($event->rounds as $was => $is) {
-            $from = $this->em->find(Sending::class, $was);
-            $round = $this->em->find(Round::class, $is);
+        foreach ($event->rounds as $was => $newRound) {
+            $from = $this->em->find(DeliverySettings::class, $was);
+            $round = $this->em->find(Round::class, $newRound);
             if (null === $from || null === $round) {
                 continue;
             }
-            $sending = new Sending($round);
+            $sending = new DeliverySettings($round);
             [$sending->posts, $sending->letters, $sending->unit, $sending->counted, $sending->zone] = [
                 $from->posts,
                 $from->letters,

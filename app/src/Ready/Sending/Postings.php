@@ -9,7 +9,7 @@ use FreshHuddle\App\Lesson\Round\Round;
 use FreshHuddle\App\Materials\Paper\Handouts;
 use FreshHuddle\App\Materials\Paper\HandoutsView;
 use FreshHuddle\App\Materials\Paper\WorkLine;
-use FreshHuddle\App\Ready\Portal\Posting;
+use FreshHuddle\App\Ready\Portal\Post;
 use FreshHuddle\App\Words\Words;
 use FreshHuddle\Core\Message;
 use Symfony\Component\DependencyInjection\Attribute\Autowire;
@@ -22,7 +22,7 @@ final readonly class Postings
     public function __construct(
         private Handouts $handouts,
         private FloorStore $floors,
-        private Sendings $sendings,
+        private DeliveryPlan $sendings,
         private Words $words,
         #[Autowire('%env(PUBLIC_URL)%')]
         private string $publicUrl,
@@ -32,16 +32,16 @@ final readonly class Postings
     /**
      * @param HandoutsView|null $view the round on paper; null: to be worked out
      *
-     * @return array<string, Posting> by group's id, in the order of the floor
+     * @return array<string, Post> by group's id, in the order of the floor
      */
-    public function of(Round $round, ?HandoutsView $view = null): array
+    public function forRound(Round $round, ?HandoutsView $view = null): array
     {
-        $sending = $this->sendings->of($round);
-        $view ??= $this->handouts->of($round);
-        $said = [];
+        $sending = $this->sendings->forRound($round);
+        $view ??= $this->handouts->forRound($round);
+        $worded = [];
         // Most groups have most lines alike: each is put in words once.
-        $line = function (WorkLine $work) use (&$said): string {
-            return $said["{$work->way->value}|{$work->variant}|{$work->title}"] ??= $this->words->say(
+        $line = function (WorkLine $work) use (&$worded): string {
+            return $worded["{$work->way->value}|{$work->variant}|{$work->title}"] ??= $this->words->say(
                 null === $work->variant
                     ? new Message('print.work', ['title' => $work->title, 'way' => $work->way->value])
                     : new Message('print.work_in_variant', [
@@ -61,7 +61,7 @@ final readonly class Postings
         $posts = [];
         foreach ($this->floors->now($round->grouping->id)->groups as $i => $group) {
             $work = array_map($line, [...$view->work, ...$view->groups[$i]->work ?? []]);
-            $posts[$group->id] = new Posting(
+            $posts[$group->id] = new Post(
                 $this->words->say(
                     new Message('ready.posting.title', ['lesson' => $view->title, 'group' => $group->name]),
                 ),

@@ -18,7 +18,7 @@ use Symfony\Component\Security\Http\Attribute\CurrentUser;
 #[Route('/api/staff/rounds/{id}/sending', requirements: ['id' => Requirement::UUID])]
 final readonly class SendingController
 {
-    public function __construct(private Sendings $sendings, private LessonAccess $access)
+    public function __construct(private DeliveryPlan $sendings, private LessonAccess $access)
     {
     }
 

@@ -38,7 +38,7 @@ final readonly class StudentLetters
     public function __construct(
         private Handouts $handouts,
         private Roster $roster,
-        private Sendings $sendings,
+        private DeliveryPlan $sendings,
         private Words $words,
         #[Autowire('%env(PUBLIC_URL)%')]
         private string $publicUrl,
@@ -63,8 +63,8 @@ final readonly class StudentLetters
         if ([] === $students) {
             return [];
         }
-        $view ??= $this->handouts->of($round);
-        $zone = $this->sendings->of($round)->zone;
+        $view ??= $this->handouts->forRound($round);
+        $zone = $this->sendings->forRound($round)->zone;
         $facts = [];
         foreach ($view->slips as $slip) {
             $student = $students[$slip->id] ?? null;
@@ -90,7 +90,7 @@ final readonly class StudentLetters
     /**
      * @return array<string, StudentLetter> by student
      */
-    public function of(Round $round): array
+    public function forRound(Round $round): array
     {
         return array_map($this->letter(...), $this->facts($round));
     }
@@ -98,7 +98,7 @@ final readonly class StudentLetters
     private function letter(LetterFacts $facts): StudentLetter
     {
         $slip = $facts->slip;
-        $said = [
+        $values = [
             'name' => $slip->name,
             'class' => $facts->class,
             'lesson' => $facts->lesson,
@@ -108,7 +108,7 @@ final readonly class StudentLetters
             'task' => $slip->task,
         ];
         $lines = array_map(
-            fn (string $code): string => $this->words->say(new Message('ready.letter.'.$code, $said)),
+            fn (string $code): string => $this->words->say(new Message('ready.letter.'.$code, $values)),
             ['hello', 'seat', ...'' === $slip->role ? [] : ['role'], ...'' === $slip->task ? [] : ['task']],
         );
         if (null !== $facts->startsAt) {
@@ -124,11 +124,11 @@ final readonly class StudentLetters
         return new StudentLetter(
             $slip->id,
             $facts->address,
-            $this->words->say(new Message('ready.letter.subject', $said)),
+            $this->words->say(new Message('ready.letter.subject', $values)),
             $lines,
             $this->publicUrl.$slip->pass,
             $this->words->say(new Message('ready.letter.press')),
-            Direction::of($facts->language, $slip->name),
+            Direction::forLanguage($facts->language, $slip->name),
             $facts->digest(),
         );
     }

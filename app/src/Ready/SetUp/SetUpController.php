@@ -10,7 +10,7 @@ use FreshHuddle\App\Http\File\Download;
 use FreshHuddle\App\Http\OpenApi\FileTypes;
 use FreshHuddle\App\Lesson\LessonAccess;
 use FreshHuddle\App\Ready\Export\SetUpExport;
-use FreshHuddle\App\Ready\Looking;
+use FreshHuddle\App\Ready\ServiceProbe;
 use FreshHuddle\App\Roster\Staff\ForAssistants;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
@@ -26,7 +26,7 @@ final readonly class SetUpController
     public function __construct(
         private SetUps $setUps,
         private SetUpExport $export,
-        private Looking $looking,
+        private ServiceProbe $looking,
         private LessonAccess $access,
     ) {
     }
@@ -58,7 +58,7 @@ final readonly class SetUpController
     #[ForAssistants]
     public function look(#[CurrentUser] Teacher $teacher, string $id): Response
     {
-        $this->looking->at($this->access->round($teacher, $id));
+        $this->looking->probe($this->access->round($teacher, $id));
 
         return new Response(null, 204);
     }

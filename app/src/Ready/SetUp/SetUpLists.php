@@ -9,12 +9,12 @@ use FreshHuddle\App\Grouping\Floor\FloorStore;
 use FreshHuddle\App\Lesson\Order\RunningOrders;
 use FreshHuddle\App\Lesson\Round\Round;
 use FreshHuddle\App\Materials\HandOut\Copy\CopySummary;
-use FreshHuddle\App\Materials\HandOut\HandingOut;
+use FreshHuddle\App\Materials\HandOut\HandOutService;
 use FreshHuddle\App\Materials\Paper\Handouts;
+use FreshHuddle\App\Ready\Sending\DeliveryKind;
+use FreshHuddle\App\Ready\Sending\DeliveryPlan;
+use FreshHuddle\App\Ready\Sending\DeliveryReader;
 use FreshHuddle\App\Ready\Sending\Postings;
-use FreshHuddle\App\Ready\Sending\Sendings;
-use FreshHuddle\App\Ready\Sending\SentKind;
-use FreshHuddle\App\Ready\Sending\SentReader;
 use FreshHuddle\App\Ready\Sending\StudentLetters;
 use FreshHuddle\App\Rooms\Link\StandingLinks;
 use FreshHuddle\App\Rooms\Meeting\MeetingServiceFailed;
@@ -27,17 +27,17 @@ use FreshHuddle\App\Roster\Staff\Staff;
 use FreshHuddle\App\Roster\StudentView;
 use FreshHuddle\Core\Grouping\Floor;
 use FreshHuddle\Core\Grouping\Group;
+use FreshHuddle\Core\Ready\SetUp\ActualState;
 use FreshHuddle\Core\Ready\SetUp\CopyThere;
 use FreshHuddle\Core\Ready\SetUp\LetterThere;
 use FreshHuddle\Core\Ready\SetUp\PostThere;
 use FreshHuddle\Core\Ready\SetUp\RoomThere;
 use FreshHuddle\Core\Ready\SetUp\SetUpList;
-use FreshHuddle\Core\Ready\SetUp\There;
-use FreshHuddle\Core\Ready\SetUp\Wanted;
 use FreshHuddle\Core\Ready\SetUp\WantedCopy;
 use FreshHuddle\Core\Ready\SetUp\WantedLetter;
 use FreshHuddle\Core\Ready\SetUp\WantedPost;
 use FreshHuddle\Core\Ready\SetUp\WantedRoom;
+use FreshHuddle\Core\Ready\SetUp\WantedState;
 use FreshHuddle\Core\Rooms\MainSession;
 use FreshHuddle\Core\Rooms\RoomState;
 use FreshHuddle\Core\Rooms\SourceKind;
@@ -55,12 +55,12 @@ final readonly class SetUpLists
         private RoomReader $roomReader,
         private RoomService $service,
         private Occupants $occupants,
-        private HandingOut $handingOut,
+        private HandOutService $handingOut,
         private Handouts $handouts,
-        private Sendings $sendings,
+        private DeliveryPlan $sendings,
         private Postings $postings,
         private StudentLetters $letters,
-        private SentReader $sent,
+        private DeliveryReader $sent,
         private RunningOrders $orders,
         private StandingLinks $standing,
     ) {
@@ -79,7 +79,7 @@ final readonly class SetUpLists
         $students ??= $this->classes->students($shown->lesson->class->id);
         $lists = [];
         foreach ($this->orders->roundsToCome($shown) as $round) {
-            $lists[$round->id] = $this->of($round, null, $students, null, $ask);
+            $lists[$round->id] = $this->forRound($round, null, $students, null, $ask);
         }
 
         return [SetUpList::join($lists), $lists];
@@ -91,7 +91,7 @@ final readonly class SetUpLists
      * @param list<CopySummary>|null $copies   of the round; null: as they are now
      * @param bool                   $ask      whether services may be asked who is in rooms that are to go
      */
-    public function of(
+    public function forRound(
         Round $round,
         ?Floor $floor = null,
         ?array $students = null,
@@ -102,7 +102,7 @@ final readonly class SetUpLists
         $floor ??= $this->floors->now($round->grouping->id);
         $students ??= $this->classes->students($class->id);
         if ([] === $floor->groups) {
-            return SetUpList::of(new Wanted(), new There());
+            return SetUpList::between(new WantedState(), new ActualState());
         }
         $names = $tables = [];
         foreach ($students as $student) {
@@ -113,26 +113,26 @@ final readonly class SetUpLists
         }
         $staff = $this->staff->names($class);
         $wantedCopies = $this->wantedCopies($round, $floor);
-        $sending = $this->sendings->of($round);
+        $sending = $this->sendings->forRound($round);
         $posts = $letters = [];
-        $view = $sending->posts || $sending->letters ? $this->handouts->of($round) : null;
-        foreach ($sending->posts ? $this->postings->of($round, $view) : [] as $group => $posting) {
+        $view = $sending->posts || $sending->letters ? $this->handouts->forRound($round) : null;
+        foreach ($sending->posts ? $this->postings->forRound($round, $view) : [] as $group => $posting) {
             $posts[] = new WantedPost($group, $posting->audience, $posting->digest());
         }
         foreach ($sending->letters ? $this->letters->facts($round, $view) : [] as $student => $letter) {
             $letters[] = new WantedLetter($student, $letter->address, $letter->digest());
         }
         $postsThere = $lettersThere = [];
-        foreach ($this->sent->of($round->id) as $sent) {
-            if (SentKind::Post === $sent->kind && null !== $sent->theirId) {
+        foreach ($this->sent->forRound($round->id) as $sent) {
+            if (DeliveryKind::Post === $sent->kind && null !== $sent->theirId) {
                 $postsThere[] = new PostThere($sent->id, $sent->target, $sent->name, $sent->audience, $sent->digest);
-            } elseif (SentKind::Letter === $sent->kind && null !== $sent->at) {
+            } elseif (DeliveryKind::Letter === $sent->kind && null !== $sent->at) {
                 $lettersThere[] = new LetterThere($sent->target, $sent->address, $sent->digest, $sent->arrived);
             }
         }
 
-        return SetUpList::of(
-            new Wanted(
+        return SetUpList::between(
+            new WantedState(
                 $this->wantedRooms($round, $floor, $names, $staff),
                 $wantedCopies['copies'],
                 $posts,
@@ -140,7 +140,7 @@ final readonly class SetUpLists
                 $names + $staff,
                 $tables,
             ),
-            new There(
+            new ActualState(
                 $this->roomsThere($round, $ask),
                 $this->copiesThere($round, $floor, $names, $wantedCopies, $copies),
                 $postsThere,
@@ -244,7 +244,7 @@ final readonly class SetUpLists
         $standing = \array_slice(
             array_map(static fn (Group $group): string => $group->id, $floor->groups),
             0,
-            \count($this->standing->of($round->lesson->class)),
+            \count($this->standing->forClass($round->lesson->class)),
         );
         foreach ($this->rooms->names($round, $floor) as $place => $name) {
             $source = $sources[$place] ?? $sources[''];
@@ -293,7 +293,7 @@ final readonly class SetUpLists
             $state = $states[$row->textOrNull('external_id') ?? ''] ?? null;
             $inside =
                 $isGoing && null !== $state && $state->people > 0
-                    ? $this->occupants->at($class, (string) $row->textOrNull('external_id'))
+                    ? $this->occupants->withExternalId($class, (string) $row->textOrNull('external_id'))
                     : [];
             $there[] = new RoomThere(
                 $row->text('id'),

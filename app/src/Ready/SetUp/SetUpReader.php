@@ -31,7 +31,7 @@ final readonly class SetUpReader
     /**
      * @return SetUpView|null the latest of a lesson, if it is being carried out or something of it failed
      */
-    public function of(string $lessonId): ?SetUpView
+    public function forLesson(string $lessonId): ?SetUpView
     {
         $row = $this->db->fetchAssociative(
             "SELECT s.id, s.round_id, s.done_at IS NULL AS running, count(*)

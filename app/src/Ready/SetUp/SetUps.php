@@ -6,7 +6,7 @@ namespace FreshHuddle\App\Ready\SetUp;
 
 use Doctrine\ORM\EntityManagerInterface;
 use FreshHuddle\App\Account\Teacher;
-use FreshHuddle\App\Database\Change;
+use FreshHuddle\App\Database\Transaction;
 use FreshHuddle\App\Grouping\Floor\FloorStore;
 use FreshHuddle\App\Lesson\Order\RunningOrders;
 use FreshHuddle\App\Lesson\Round\Round;
@@ -33,7 +33,7 @@ final readonly class SetUps
         private SetUpReader $reader,
         private Tasks $tasks,
         private Staff $staff,
-        private Change $change,
+        private Transaction $change,
         private Stream $stream,
         private Words $words,
         private RunningOrders $orders,
@@ -69,10 +69,10 @@ final readonly class SetUps
             }
         }
         $summary = $list->summary();
-        $said = [];
+        $worded = [];
         // Many steps have one reason.
-        $say = function (Message $message) use (&$said): string {
-            return $said[json_encode($message, \JSON_THROW_ON_ERROR)] ??= $this->words->say($message);
+        $say = function (Message $message) use (&$worded): string {
+            return $worded[json_encode($message, \JSON_THROW_ON_ERROR)] ??= $this->words->say($message);
         };
 
         return new SetUpListView(
@@ -103,7 +103,7 @@ final readonly class SetUps
     public function carryOut(Teacher $teacher, Round $round, CarryOut $request): void
     {
         $running = $this->reader->running($round->lesson->id);
-        if (null !== $running && $this->tasks->isThere(SetUpWork::CARRY_OUT, $running)) {
+        if (null !== $running && $this->tasks->isThere(SetUpTaskHandler::CARRY_OUT, $running)) {
             return; // it is being done already
         }
         if (null !== $running) {
@@ -129,10 +129,10 @@ final readonly class SetUps
         if ([] === $steps) {
             return;
         }
-        $this->change->of(function () use ($teacher, $round, $list, $steps): void {
+        $this->change->run(function () use ($teacher, $round, $list, $steps): void {
             $id = $this->store->begin($round, $teacher, $list->digest(), $steps);
             if (null !== $id) {
-                $this->tasks->ask(SetUpWork::CARRY_OUT, $id);
+                $this->tasks->schedule(SetUpTaskHandler::CARRY_OUT, $id);
             }
         });
         $this->stream->publish([Audience::staff($round->lesson->id)], ['kind' => 'lesson']);
@@ -145,9 +145,9 @@ final readonly class SetUps
      */
     public function again(SetUp $setUp, ?int $position): void
     {
-        $this->change->of(function () use ($setUp, $position): void {
+        $this->change->run(function () use ($setUp, $position): void {
             if ($this->store->again($setUp->id, $position)) {
-                $this->tasks->ask(SetUpWork::CARRY_OUT, $setUp->id);
+                $this->tasks->schedule(SetUpTaskHandler::CARRY_OUT, $setUp->id);
             }
         });
         $this->stream->publish([Audience::staff($setUp->lesson->id)], ['kind' => 'lesson']);

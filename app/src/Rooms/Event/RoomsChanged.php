@@ -18,7 +18,7 @@ final readonly class RoomsChanged
     {
     }
 
-    public static function of(Room $room): self
+    public static function forRoom(Room $room): self
     {
         return new self($room->class->id, $room->group?->id);
     }

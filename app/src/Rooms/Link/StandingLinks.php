@@ -21,7 +21,7 @@ final readonly class StandingLinks
     /**
      * @return list<Link> for the first group, the second, …
      */
-    public function of(SchoolClass $class): array
+    public function forClass(SchoolClass $class): array
     {
         $links = [];
         foreach (
@@ -50,7 +50,7 @@ final readonly class StandingLinks
     {
         $normal = array_map(static fn (Link $link): string => $link->normal, $links);
         $rest = array_filter(
-            \array_slice($this->of($class), \count($links)),
+            \array_slice($this->forClass($class), \count($links)),
             static fn (Link $link): bool => !\in_array($link->normal, $normal, true),
         );
         foreach ($this->em->getRepository(StandingLink::class)->findBy(['class' => $class]) as $before) {

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace FreshHuddle\App\Rooms\Meeting;
 
-use FreshHuddle\Core\Rooms\Allowed;
+use FreshHuddle\Core\Rooms\RoomPermissions;
 
 /**
  * A service in which people meet. Every call may be made twice with the same effect as once.
@@ -20,14 +20,14 @@ interface RoomService
      *
      * @throws MeetingServiceFailed
      */
-    public function make(string $key, string $name, Allowed $allowed): string;
+    public function make(string $key, string $name, RoomPermissions $allowed): string;
 
     /**
      * The room is called otherwise, or other things are allowed in it.
      *
      * @throws MeetingServiceFailed
      */
-    public function change(string $room, string $name, Allowed $allowed): void;
+    public function change(string $room, string $name, RoomPermissions $allowed): void;
 
     /**
      * Nobody is let in any more, and whoever is in it is out of it. Recordings stay. Nothing happens where there is no
@@ -84,7 +84,7 @@ interface RoomService
      * The address that lets the browser that opens it in by a personal link, for a minute. The link alone opens
      * nothing: whoever gets hold of it is not that person. Asks nobody.
      */
-    public function letIn(string $link): string;
+    public function entryUrl(string $link): string;
 
     /**
      * Moves people who are in any of the service's rooms; those who are in none stay where they are.

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace FreshHuddle\App\Rooms\Meeting;
 
-use FreshHuddle\Core\Rooms\Allowed;
+use FreshHuddle\Core\Rooms\RoomPermissions;
 
 /**
  * A room as the meeting service has it.
@@ -19,7 +19,7 @@ final readonly class RoomStatus
      */
     public function __construct(
         public string $name,
-        public Allowed $allowed,
+        public RoomPermissions $allowed,
         public bool $open,
         public int $people,
         public int $members,

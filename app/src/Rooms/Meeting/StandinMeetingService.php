@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace FreshHuddle\App\Rooms\Meeting;
 
-use FreshHuddle\Core\Rooms\Allowed;
+use FreshHuddle\Core\Rooms\RoomPermissions;
 use Psr\Clock\ClockInterface;
 use Symfony\Contracts\HttpClient\Exception\ExceptionInterface;
 use Symfony\Contracts\HttpClient\HttpClientInterface;
@@ -25,10 +25,10 @@ final readonly class StandinMeetingService implements RoomService
     ) {
     }
 
-    public function make(string $key, string $name, Allowed $allowed): string
+    public function make(string $key, string $name, RoomPermissions $allowed): string
     {
         $id =
-            $this->ask(
+            $this->request(
                 'POST',
                 '/api/rooms',
                 ['name' => $name, 'allowed' => self::allowed($allowed)],
@@ -40,24 +40,24 @@ final readonly class StandinMeetingService implements RoomService
             : throw MeetingServiceFailed::nonsense();
     }
 
-    public function change(string $room, string $name, Allowed $allowed): void
+    public function change(string $room, string $name, RoomPermissions $allowed): void
     {
-        $this->ask('PUT', "/api/rooms/{$room}", ['name' => $name, 'allowed' => self::allowed($allowed)]);
+        $this->request('PUT', "/api/rooms/{$room}", ['name' => $name, 'allowed' => self::allowed($allowed)]);
     }
 
     public function retire(string $room): void
     {
-        $this->ask('DELETE', "/api/rooms/{$room}", []);
+        $this->request('DELETE', "/api/rooms/{$room}", []);
     }
 
     public function open(string $room, bool $open): void
     {
-        $this->ask('PUT', "/api/rooms/{$room}/open", ['open' => $open]);
+        $this->request('PUT', "/api/rooms/{$room}/open", ['open' => $open]);
     }
 
     public function record(string $room, bool $on): void
     {
-        $this->ask('PUT', "/api/rooms/{$room}/recording", ['on' => $on]);
+        $this->request('PUT', "/api/rooms/{$room}/recording", ['on' => $on]);
     }
 
     public function listen(string $room): string
@@ -83,35 +83,35 @@ final readonly class StandinMeetingService implements RoomService
 
     public function states(array $rooms): array
     {
-        $answer = $this->ask('POST', '/api/states', ['rooms' => $rooms])['rooms'] ?? null;
+        $answer = $this->request('POST', '/api/states', ['rooms' => $rooms])['rooms'] ?? null;
         $states = [];
-        foreach (\is_array($answer) ? $answer : throw MeetingServiceFailed::nonsense() as $room => $said) {
-            $allowed = \is_array($said) ? $said['allowed'] ?? null : null;
+        foreach (\is_array($answer) ? $answer : throw MeetingServiceFailed::nonsense() as $room => $state) {
+            $allowed = \is_array($state) ? $state['allowed'] ?? null : null;
             if (
-                !\is_array($said)
+                !\is_array($state)
                 || !\is_array($allowed)
-                || !\is_string($said['name'] ?? null)
-                || !\is_bool($said['open'] ?? null)
-                || !\is_int($said['people'] ?? null)
-                || !\is_int($said['members'] ?? null)
-                || !\is_bool($said['recording'] ?? null)
-                || !\is_array($said['recordings'] ?? null)
+                || !\is_string($state['name'] ?? null)
+                || !\is_bool($state['open'] ?? null)
+                || !\is_int($state['people'] ?? null)
+                || !\is_int($state['members'] ?? null)
+                || !\is_bool($state['recording'] ?? null)
+                || !\is_array($state['recordings'] ?? null)
             ) {
                 throw MeetingServiceFailed::nonsense();
             }
-            $may = new Allowed(
+            $may = new RoomPermissions(
                 \in_array('record', $allowed, true),
                 \in_array('share', $allowed, true),
                 \in_array('write', $allowed, true),
             );
             $states[(string) $room] = new RoomStatus(
-                $said['name'],
+                $state['name'],
                 $may,
-                $said['open'],
-                $said['people'],
-                $said['members'],
-                $said['recording'],
-                \count($said['recordings']),
+                $state['open'],
+                $state['people'],
+                $state['members'],
+                $state['recording'],
+                \count($state['recordings']),
             );
         }
 
@@ -120,7 +120,7 @@ final readonly class StandinMeetingService implements RoomService
 
     public function setMembers(string $room, array $people): array
     {
-        $answer = $this->ask('PUT', "/api/rooms/{$room}/members", ['people' => $people])['links'] ?? null;
+        $answer = $this->request('PUT', "/api/rooms/{$room}/members", ['people' => $people])['links'] ?? null;
         $links = [];
         foreach (array_keys($people) as $person) {
             $link = \is_array($answer) ? $answer[$person] ?? null : null;
@@ -138,7 +138,7 @@ final readonly class StandinMeetingService implements RoomService
         return $links;
     }
 
-    public function letIn(string $link): string
+    public function entryUrl(string $link): string
     {
         $until = $this->clock->now()->getTimestamp() + self::LETS_IN_FOR;
 
@@ -152,22 +152,22 @@ final readonly class StandinMeetingService implements RoomService
 
     public function move(array $moves): void
     {
-        $this->ask('POST', '/api/moves', ['moves' => $moves]);
+        $this->request('POST', '/api/moves', ['moves' => $moves]);
     }
 
     public function say(array $rooms, string $text): void
     {
-        $this->ask('POST', '/api/say', ['rooms' => $rooms, 'text' => $text]);
+        $this->request('POST', '/api/say', ['rooms' => $rooms, 'text' => $text]);
     }
 
     public function tell(string $person, string $text): void
     {
-        $this->ask('POST', '/api/tell', ['person' => $person, 'text' => $text]);
+        $this->request('POST', '/api/tell', ['person' => $person, 'text' => $text]);
     }
 
     public function whoIsThere(array $rooms): array
     {
-        $answer = $this->ask('POST', '/api/presence', ['rooms' => $rooms])['people'] ?? null;
+        $answer = $this->request('POST', '/api/presence', ['rooms' => $rooms])['people'] ?? null;
         $there = [];
         foreach (\is_array($answer) ? $answer : throw MeetingServiceFailed::nonsense() as $person => $seen) {
             if (!\is_array($seen) || !\is_string($seen['room'] ?? null) || !\is_int($seen['since'] ?? null)) {
@@ -182,7 +182,7 @@ final readonly class StandinMeetingService implements RoomService
     /**
      * @return list<string> the words the service has for it
      */
-    private static function allowed(Allowed $allowed): array
+    private static function allowed(RoomPermissions $allowed): array
     {
         return array_keys(
             array_filter([
@@ -199,7 +199,7 @@ final readonly class StandinMeetingService implements RoomService
      *
      * @return array<array-key, mixed>
      */
-    private function ask(string $method, string $path, array $body, array $headers = []): array
+    private function request(string $method, string $path, array $body, array $headers = []): array
     {
         try {
             $response = $this->meetingClient->request($method, $path, [

@@ -44,7 +44,7 @@ final readonly class Membership
      * @throws NoLinkYet            if somebody has to say first where it is
      * @throws NotOnTheFloor        if its table has been taken away
      */
-    public function bring(Room $room, bool $keep = false): array
+    public function reconcile(Room $room, bool $keep = false): array
     {
         $students = $this->students($room);
         foreach ($keep ? $this->em->getRepository(RoomMember::class)->findBy(['room' => $room]) : [] as $member) {
@@ -55,7 +55,7 @@ final readonly class Membership
         $staff = $this->staff->names($room->class);
         $ways = $this->sources
             ->get($room->source)
-            ->bring($room, $students + $staff, $this->named($room), $this->store);
+            ->provision($room, $students + $staff, $this->named($room), $this->store);
         $own = array_intersect_key($ways, $students);
         $this->store->members($room->id, $own, array_intersect_key($ways, $staff));
 

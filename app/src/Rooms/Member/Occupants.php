@@ -23,15 +23,15 @@ final readonly class Occupants
     /**
      * @return list<string> names of students; none where nobody can tell
      */
-    public function of(Room $room): array
+    public function inRoom(Room $room): array
     {
-        return null === $room->externalId ? [] : $this->at($room->class, $room->externalId);
+        return null === $room->externalId ? [] : $this->withExternalId($room->class, $room->externalId);
     }
 
     /**
      * @return list<string> names of students of a class who are in what the meeting service calls so
      */
-    public function at(SchoolClass $class, string $externalId): array
+    public function withExternalId(SchoolClass $class, string $externalId): array
     {
         try {
             $people = array_keys($this->service->whoIsThere([$externalId]));

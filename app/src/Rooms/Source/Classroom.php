@@ -18,7 +18,7 @@ final readonly class Classroom implements Source
         return SourceKind::Classroom;
     }
 
-    public function bring(Room $room, array $people, array $named, RoomStore $store): array
+    public function provision(Room $room, array $people, array $named, RoomStore $store): array
     {
         return array_map(static fn (): string => '', $people);
     }
@@ -27,7 +27,7 @@ final readonly class Classroom implements Source
     {
     }
 
-    public function letIn(string $link): string
+    public function entryUrl(string $link): string
     {
         return $link;
     }

@@ -7,7 +7,7 @@ namespace FreshHuddle\App\Rooms\Source;
 use FreshHuddle\App\Rooms\Meeting\RoomService;
 use FreshHuddle\App\Rooms\Room;
 use FreshHuddle\App\Rooms\RoomStore;
-use FreshHuddle\Core\Rooms\Allowed;
+use FreshHuddle\Core\Rooms\RoomPermissions;
 use FreshHuddle\Core\Rooms\SourceKind;
 
 /**
@@ -24,7 +24,7 @@ final readonly class MeetingService implements Source
         return SourceKind::MeetingService;
     }
 
-    public function bring(Room $room, array $people, array $named, RoomStore $store): array
+    public function provision(Room $room, array $people, array $named, RoomStore $store): array
     {
         if (null === $room->externalId) {
             $room->externalId = $this->service->make($room->id, $room->name, $this->allowed($room));
@@ -41,9 +41,9 @@ final readonly class MeetingService implements Source
         }
     }
 
-    public function letIn(string $link): string
+    public function entryUrl(string $link): string
     {
-        return $this->service->letIn($link);
+        return $this->service->entryUrl($link);
     }
 
     public function retire(string $externalId): void
@@ -51,8 +51,8 @@ final readonly class MeetingService implements Source
         $this->service->retire($externalId);
     }
 
-    private function allowed(Room $room): Allowed
+    private function allowed(Room $room): RoomPermissions
     {
-        return $room->allowedHere()->under($this->sources->of($room->class)->allowed());
+        return $room->allowedHere()->under($this->sources->forClass($room->class)->allowed());
     }
 }

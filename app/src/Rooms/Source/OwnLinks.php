@@ -20,7 +20,7 @@ final readonly class OwnLinks implements Source
         return SourceKind::OwnLinks;
     }
 
-    public function bring(Room $room, array $people, array $named, RoomStore $store): array
+    public function provision(Room $room, array $people, array $named, RoomStore $store): array
     {
         $link = $room->link ?? throw NoLinkYet::said();
 
@@ -31,7 +31,7 @@ final readonly class OwnLinks implements Source
     {
     }
 
-    public function letIn(string $link): string
+    public function entryUrl(string $link): string
     {
         return $link;
     }

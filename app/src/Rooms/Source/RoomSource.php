@@ -6,8 +6,8 @@ namespace FreshHuddle\App\Rooms\Source;
 
 use Doctrine\ORM\Mapping as ORM;
 use FreshHuddle\App\Roster\SchoolClass;
-use FreshHuddle\Core\Rooms\Allowed;
 use FreshHuddle\Core\Rooms\RoomLife;
+use FreshHuddle\Core\Rooms\RoomPermissions;
 use FreshHuddle\Core\Rooms\SourceKind;
 
 /**
@@ -53,8 +53,8 @@ class RoomSource
     ) {
     }
 
-    public function allowed(): Allowed
+    public function allowed(): RoomPermissions
     {
-        return new Allowed($this->mayRecord, $this->mayShareScreen, $this->mayWrite);
+        return new RoomPermissions($this->mayRecord, $this->mayShareScreen, $this->mayWrite);
     }
 }

@@ -23,14 +23,14 @@ final readonly class RoomSources
     /**
      * As it is kept, or as a class begins.
      */
-    public function of(SchoolClass $class): RoomSource
+    public function forClass(SchoolClass $class): RoomSource
     {
         return $this->em->find(RoomSource::class, $class->id) ?? new RoomSource($class);
     }
 
     public function view(SchoolClass $class): RoomSourceView
     {
-        $source = $this->of($class);
+        $source = $this->forClass($class);
         $pattern = '' === $source->addressPattern ? null : new AddressPattern($source->addressPattern);
         $guessable = $pattern?->isGuessable() ?? false;
 
@@ -65,7 +65,7 @@ final readonly class RoomSources
         );
 
         return $this->em->wrapInTransaction(function () use ($class, $request): RoomSource {
-            $source = $this->of($class);
+            $source = $this->forClass($class);
             $source->kind = $request->kind ?? $source->kind;
             $source->namePattern = trim($request->namePattern ?? $source->namePattern);
             $source->addressPattern = trim($request->addressPattern ?? $source->addressPattern);

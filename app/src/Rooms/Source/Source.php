@@ -31,7 +31,7 @@ interface Source
      * @throws NoLinkYet            where somebody has to say first where the room is
      * @throws MeetingServiceFailed
      */
-    public function bring(Room $room, array $people, array $named, RoomStore $store): array;
+    public function provision(Room $room, array $people, array $named, RoomStore $store): array;
 
     /**
      * The room is called otherwise, or other things are allowed in it. Safe to do twice.
@@ -43,7 +43,7 @@ interface Source
     /**
      * The address that takes the browser that opens it in. Asks nobody.
      */
-    public function letIn(string $link): string;
+    public function entryUrl(string $link): string;
 
     /**
      * Lets go of a room that is not wanted there any more. Safe to do twice.

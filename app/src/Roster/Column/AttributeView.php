@@ -29,14 +29,18 @@ final readonly class AttributeView
      */
     public static function toMixBy(array $students): ?string
     {
-        $attributes = array_filter(self::of($students), static fn (self $one): bool => \count($one->values) > 1);
+        $attributes = array_filter(
+            self::fromStudents($students),
+            static fn (self $attribute): bool => \count($attribute->values) > 1,
+        );
         foreach ($attributes as $attribute) {
             if (1 === preg_match('/\blevel\b/i', $attribute->name)) {
                 return $attribute->name;
             }
         }
 
-        return array_values(array_filter($attributes, static fn (self $one): bool => $one->numeric))[0]->name ?? null;
+        return array_values(array_filter($attributes, static fn (self $attribute): bool => $attribute->numeric))[0]
+            ->name ?? null;
     }
 
     /**
@@ -44,7 +48,7 @@ final readonly class AttributeView
      *
      * @return list<self> in the order they come up
      */
-    public static function of(array $students): array
+    public static function fromStudents(array $students): array
     {
         $values = [];
         foreach ($students as $student) {

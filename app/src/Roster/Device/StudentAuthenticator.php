@@ -52,7 +52,7 @@ final class StudentAuthenticator extends AbstractAuthenticator implements Authen
 
     public function start(Request $request, ?AuthenticationException $authException = null): Response
     {
-        return $this->problems->of(new Problem(401, new Message('roster.say_who')));
+        return $this->problems->response(new Problem(401, new Message('roster.say_who')));
     }
 
     public static function token(Request $request): string

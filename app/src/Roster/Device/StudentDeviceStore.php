@@ -9,14 +9,14 @@ use Doctrine\DBAL\Exception\UniqueConstraintViolationException;
 use FreshHuddle\App\Database\Row;
 use FreshHuddle\App\Stream\Channel;
 use FreshHuddle\App\Stream\Stream;
-use FreshHuddle\App\Worker\Forgets;
+use FreshHuddle\App\Worker\PurgesExpired;
 use Symfony\Component\Uid\Uuid;
 
 /**
  * Which device speaks for which student; of some classes two may. By hand: a claim is a race between devices that the
  * unique indexes decide, and every request of a student reads here.
  */
-final readonly class StudentDeviceStore implements Forgets
+final readonly class StudentDeviceStore implements PurgesExpired
 {
     public const COOKIE = 'fh_student';
     /** How long a device speaks for a student, in seconds: a school day. */

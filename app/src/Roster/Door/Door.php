@@ -29,7 +29,7 @@ final readonly class Door
     /**
      * @throws RosterRefused if no class has this door word
      */
-    public function look(string $typed, string $address): ClassDoor
+    public function find(string $typed, string $address): ClassDoor
     {
         $class = $this->classOf($typed, $address);
 

@@ -6,7 +6,7 @@ namespace FreshHuddle\App\Roster\Door;
 
 use FreshHuddle\App\Http\Body\Body;
 use FreshHuddle\App\Http\ClientAddress;
-use FreshHuddle\App\Http\Given;
+use FreshHuddle\App\Http\ResponseWithCookies;
 use FreshHuddle\App\Roster\Device\StudentAuthenticator;
 use FreshHuddle\App\Roster\Device\StudentDeviceStore;
 use FreshHuddle\App\Roster\Device\StudentUser;
@@ -40,18 +40,18 @@ final readonly class DoorController
     #[Route('/classes/{doorWord}', methods: ['GET'])]
     public function look(string $doorWord, Request $http): ClassDoor
     {
-        return $this->door->look($doorWord, ClientAddress::of($http));
+        return $this->door->find($doorWord, ClientAddress::fromRequest($http));
     }
 
     /**
      * Joins a class under a name or with a slip.
      *
-     * @return Given<AtDoor>
+     * @return ResponseWithCookies<AtDoor>
      */
     #[Route('/join', methods: ['POST'])]
-    public function join(#[Body(2_048)] JoinClass $request, Request $http): Given
+    public function join(#[Body(2_048)] JoinClass $request, Request $http): ResponseWithCookies
     {
-        $token = $this->door->join($request, StudentAuthenticator::token($http), ClientAddress::of($http));
+        $token = $this->door->join($request, StudentAuthenticator::token($http), ClientAddress::fromRequest($http));
         $student = $this->devices->student($token);
         $class = null === $student ? $this->doorway->classOf($token) : $student->classId;
         if (null !== $class) {
@@ -60,7 +60,7 @@ final readonly class DoorController
             );
         }
 
-        return new Given(null === $student ? $this->at($token) : new AtDoor(DoorState::In), [
+        return new ResponseWithCookies(null === $student ? $this->stateFor($token) : new AtDoor(DoorState::In), [
             Cookie::create(
                 StudentDeviceStore::COOKIE,
                 $token,
@@ -85,10 +85,10 @@ final readonly class DoorController
             $this->events->dispatch(new Arrivals($cameIn->class->id, $cameIn->id));
         }
 
-        return $this->at($token);
+        return $this->stateFor($token);
     }
 
-    private function at(string $token): AtDoor
+    private function stateFor(string $token): AtDoor
     {
         $state = $this->doorway->state($token);
         $ended = DoorState::Outside === $state && '' !== $token ? $this->devices->ended($token) : null;
@@ -112,7 +112,7 @@ final readonly class DoorController
     #[Route('/stream', methods: ['GET'])]
     public function stream(#[CurrentUser] StudentUser $student): StreamView
     {
-        return $this->address->of($student->channel);
+        return $this->address->forChannel($student->channel);
     }
 
     /** Says that this device no longer speaks for the student. */

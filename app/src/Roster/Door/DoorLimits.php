@@ -67,11 +67,11 @@ final readonly class DoorLimits
      */
     public function wrongName(string $classId, string $address, RosterRefused $otherwise): never
     {
-        $here = $this->names
+        $limiter = $this->names
             ->create($classId.'|'.$address)
             ->consume()
             ->isAccepted();
-        if (!$here || !$this->namesOfClass->create($classId)->consume()->isAccepted()) {
+        if (!$limiter || !$this->namesOfClass->create($classId)->consume()->isAccepted()) {
             throw RosterRefused::tooMuch('roster.door.too_many_names', 'name');
         }
         throw $otherwise;

@@ -24,9 +24,9 @@ final readonly class Passes
     ) {
     }
 
-    public function of(Student $student): string
+    public function forStudent(Student $student): string
     {
-        return $this->address->of(self::WHAT, $student->id, $student->passNumber);
+        return $this->address->create(self::WHAT, $student->id, $student->passNumber);
     }
 
     /**

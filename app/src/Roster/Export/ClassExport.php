@@ -23,7 +23,7 @@ final readonly class ClassExport
 
     public function csv(SchoolClass $class): string
     {
-        $view = $this->views->one($class);
+        $view = $this->views->view($class);
         $names = array_map(static fn (AttributeView $attribute): string => $attribute->name, $view->attributes);
         $say = fn (string $column): string => $this->words->say(new Message('roster.export.'.$column));
         $rows = [[$say('name'), $say('id'), $say('email'), $say('table'), ...$names, $say('tags')]];
@@ -48,7 +48,7 @@ final readonly class ClassExport
      */
     public function json(SchoolClass $class): string
     {
-        $view = $this->views->one($class);
+        $view = $this->views->view($class);
 
         return json_encode(
             [

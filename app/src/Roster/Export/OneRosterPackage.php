@@ -44,7 +44,7 @@ final readonly class OneRosterPackage
     /**
      * @return string the bytes of a zip file
      */
-    public function of(SchoolClass $class): string
+    public function forClass(SchoolClass $class): string
     {
         $org = 'org-'.$class->teacher->id;
         $course = 'course-'.$class->id;
@@ -78,7 +78,7 @@ final readonly class OneRosterPackage
         }
 
         // the standard wants no byte order mark
-        return Zip::of(array_map(static fn (array $table): string => substr(SafeCsv::write($table), 3), $files));
+        return Zip::fromFiles(array_map(static fn (array $table): string => substr(SafeCsv::write($table), 3), $files));
     }
 
     /**

@@ -6,7 +6,7 @@ namespace FreshHuddle\App\Roster\Import;
 
 use Doctrine\DBAL\LockMode;
 use Doctrine\ORM\EntityManagerInterface;
-use FreshHuddle\App\Database\Change;
+use FreshHuddle\App\Database\Transaction;
 use FreshHuddle\App\Roster\Event\ClassChanged;
 use FreshHuddle\App\Roster\Exception\RosterRefused;
 use FreshHuddle\App\Roster\SchoolClass;
@@ -32,7 +32,7 @@ final readonly class ClassImport
     public function __construct(
         private EntityManagerInterface $em,
         private EventDispatcherInterface $events,
-        private Change $change,
+        private Transaction $change,
         private OneRosterSource $oneRoster,
         private SpreadsheetSource $spreadsheet,
         private TextSource $text,
@@ -63,7 +63,7 @@ final readonly class ClassImport
     public function carryOut(SchoolClass $class, ImportRequest $request): ImportView
     {
         [$sheet, $columns, $packageClasses] = $this->read($request);
-        $plan = $this->change->of(function () use ($class, $sheet, $columns): ImportPlan {
+        $plan = $this->change->run(function () use ($class, $sheet, $columns): ImportPlan {
             $plan = $this->em->wrapInTransaction(function () use ($class, $sheet, $columns): ImportPlan {
                 $this->em->lock($class, LockMode::PESSIMISTIC_WRITE);
                 $students = $this->students($class);
@@ -79,7 +79,7 @@ final readonly class ClassImport
                     $student =
                         $students[$line->student ?? ''] ??
                         new Student(Uuid::v7()->toRfc4122(), $class, $line->record->name, ++$position);
-                    $student->take($line->record);
+                    $student->fill($line->record);
                     $this->em->persist($student);
                 }
 
@@ -110,7 +110,7 @@ final readonly class ClassImport
         $sheet = $source->sheet($bytes, $request->packageClass);
         $columns = Columns::recognise($sheet);
         if (null !== $request->columns || null !== $request->heading) {
-            $columns = Columns::given(
+            $columns = Columns::chosen(
                 null === $request->columns
                     ? $columns->columns
                     : array_map(
@@ -144,7 +144,7 @@ final readonly class ClassImport
     private function plan(Sheet $sheet, Columns $columns, array $students): ImportPlan
     {
         try {
-            return ImportPlan::of(
+            return ImportPlan::fromSheet(
                 $sheet,
                 $columns,
                 array_map(static fn (Student $student) => $student->record(), $students),
@@ -198,7 +198,10 @@ final readonly class ClassImport
             $fates[ImportFate::Changed->value] ?? 0,
             $fates[ImportFate::Same->value] ?? 0,
             $fates[ImportFate::Refused->value] ?? 0,
-            array_map(fn (ImportLine $line): ImportLineView => ImportLineView::of($line, $this->words), $plan->lines),
+            array_map(
+                fn (ImportLine $line): ImportLineView => ImportLineView::fromLine($line, $this->words),
+                $plan->lines,
+            ),
             $packageClasses,
         );
     }

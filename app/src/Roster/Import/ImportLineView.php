@@ -28,7 +28,7 @@ final readonly class ImportLineView
     ) {
     }
 
-    public static function of(ImportLine $line, Words $words): self
+    public static function fromLine(ImportLine $line, Words $words): self
     {
         $changes =
             ImportFate::Added === $line->fate && null !== $line->record

@@ -45,7 +45,7 @@ final readonly class OneRosterSource implements ListSource
             );
         }
 
-        return Sheet::of($rows);
+        return Sheet::fromRows($rows);
     }
 
     /**

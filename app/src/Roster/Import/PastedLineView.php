@@ -22,7 +22,7 @@ final readonly class PastedLineView
     ) {
     }
 
-    public static function of(PastedLine $line, Words $words): self
+    public static function fromLine(PastedLine $line, Words $words): self
     {
         return new self(
             $line->line,

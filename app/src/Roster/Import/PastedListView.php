@@ -21,11 +21,14 @@ final readonly class PastedListView
     {
     }
 
-    public static function of(PastedList $list, Words $words): self
+    public static function fromList(PastedList $list, Words $words): self
     {
         return new self(
             \count($list->names()),
-            array_map(static fn (PastedLine $line): PastedLineView => PastedLineView::of($line, $words), $list->lines),
+            array_map(
+                static fn (PastedLine $line): PastedLineView => PastedLineView::fromLine($line, $words),
+                $list->lines,
+            ),
         );
     }
 }

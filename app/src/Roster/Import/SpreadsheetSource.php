@@ -35,7 +35,7 @@ final readonly class SpreadsheetSource implements ListSource
         $path = (string) tempnam(sys_get_temp_dir(), 'huddle-list');
         $errors = libxml_use_internal_errors(true);
         try {
-            file_put_contents($path, Zip::of(SpreadsheetParts::toRead($package, $kind)));
+            file_put_contents($path, Zip::fromFiles(SpreadsheetParts::toRead($package, $kind)));
             foreach ($this->sheets($reader, $path) as $sheet) {
                 if ([] !== $sheet->rows) {
                     return $sheet;
@@ -68,7 +68,7 @@ final readonly class SpreadsheetSource implements ListSource
             ->setReadFilter($within)
             ->load($path);
         foreach (\array_slice($book->getAllSheets(), 0, self::MOST_SHEETS) as $sheet) {
-            yield Sheet::of($this->rows($sheet));
+            yield Sheet::fromRows($this->rows($sheet));
         }
         $book->disconnectWorksheets();
     }

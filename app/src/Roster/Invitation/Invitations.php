@@ -60,7 +60,7 @@ final readonly class Invitations
         }
         $this->em->wrapInTransaction(function () use ($by, $class, $email, $request): void {
             $this->em->lock($class, LockMode::PESSIMISTIC_WRITE);
-            $here = $this->of($class);
+            $pending = $this->forClass($class);
             $teacher = $this->teacher($email);
             if (null !== $teacher && null !== $this->staff->role($teacher, $class)) {
                 throw RosterRefused::unusable('roster.staff.already', 'email');
@@ -68,7 +68,7 @@ final readonly class Invitations
             $invitation = $this->em
                 ->getRepository(ClassInvitation::class)
                 ->findOneBy(['class' => $class, 'email' => $email]);
-            if (null === $invitation && \count($here) >= self::MOST) {
+            if (null === $invitation && \count($pending) >= self::MOST) {
                 throw RosterRefused::unusable('roster.staff.too_many', 'email');
             }
             $until = $this->clock->now()->modify('+14 days');
@@ -78,28 +78,32 @@ final readonly class Invitations
             $invitation->until = $until;
             $this->em->persist($invitation);
             $this->em->flush();
-            $this->tasks->ask(MailInvitation::KIND, $invitation->id);
+            $this->tasks->schedule(MailInvitation::KIND, $invitation->id);
         });
     }
 
     /**
      * @return list<StaffView> who helps, then who has been asked
      */
-    public function of(SchoolClass $class): array
+    public function forClass(SchoolClass $class): array
     {
         $asked = $this->em->getRepository(ClassInvitation::class)->findBy(['class' => $class], ['email' => 'ASC']);
 
         return [
             ...array_map(
-                static fn (ClassStaff $one): StaffView => new StaffView(
-                    $one->teacher->id,
-                    $one->teacher->name,
-                    $one->role,
+                static fn (ClassStaff $classStaff): StaffView => new StaffView(
+                    $classStaff->teacher->id,
+                    $classStaff->teacher->name,
+                    $classStaff->role,
                 ),
-                $this->staff->of($class),
+                $this->staff->forClass($class),
             ),
             ...array_map(
-                static fn (ClassInvitation $one): StaffView => new StaffView(null, $one->email, $one->role),
+                static fn (ClassInvitation $classInvitation): StaffView => new StaffView(
+                    null,
+                    $classInvitation->email,
+                    $classInvitation->role,
+                ),
                 $asked,
             ),
         ];
@@ -113,15 +117,15 @@ final readonly class Invitations
     public function remove(SchoolClass $class, string $who): void
     {
         $this->em->wrapInTransaction(function () use ($class, $who): void {
-            foreach ($this->staff->of($class) as $one) {
-                if ($one->teacher->id === $who) {
-                    $this->em->remove($one);
+            foreach ($this->staff->forClass($class) as $member) {
+                if ($member->teacher->id === $who) {
+                    $this->em->remove($member);
                 }
             }
             foreach (
-                $this->em->getRepository(ClassInvitation::class)->findBy(['class' => $class, 'email' => $who]) as $one
+                $this->em->getRepository(ClassInvitation::class)->findBy(['class' => $class, 'email' => $who]) as $member
             ) {
-                $this->em->remove($one);
+                $this->em->remove($member);
             }
         });
     }

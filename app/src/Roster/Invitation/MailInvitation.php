@@ -45,7 +45,7 @@ final readonly class MailInvitation implements TaskHandler
                 'by' => $invitation->invitedBy->name,
                 'class' => $invitation->class->name,
                 'role' => $invitation->role->value,
-                'link' => "{$this->publicUrl}/invitation/{$this->secret->of($invitation->id)}",
+                'link' => "{$this->publicUrl}/invitation/{$this->secret->derive($invitation->id)}",
             ]);
         }
 

@@ -29,7 +29,7 @@ final readonly class StaffController
     #[Route('', methods: ['GET'])]
     public function list(#[CurrentUser] Teacher $teacher, string $id): array
     {
-        return $this->invitations->of($this->classAccess->schoolClass($teacher, $id));
+        return $this->invitations->forClass($this->classAccess->schoolClass($teacher, $id));
     }
 
     /**
@@ -43,7 +43,7 @@ final readonly class StaffController
         $class = $this->classAccess->schoolClass($teacher, $id);
         $this->invitations->invite($teacher, $class, $request);
 
-        return $this->invitations->of($class);
+        return $this->invitations->forClass($class);
     }
 
     /**
@@ -57,6 +57,6 @@ final readonly class StaffController
         $class = $this->classAccess->schoolClass($teacher, $id);
         $this->invitations->remove($class, $who);
 
-        return $this->invitations->of($class);
+        return $this->invitations->forClass($class);
     }
 }

@@ -37,10 +37,10 @@ final readonly class ClassRules
      *                        who
      *                        have left the list: a rule with fewer than two left says nothing
      */
-    public function of(string $classId): array
+    public function forClass(string $classId): array
     {
         $rules = $this->musts($classId);
-        foreach ($this->wishes->of($classId) as $student => $wishedFor) {
+        foreach ($this->wishes->forClass($classId) as $student => $wishedFor) {
             $rules[] = new RuleView($student, RuleKind::Wish, [$student, ...$wishedFor]);
         }
 
@@ -126,7 +126,7 @@ final readonly class ClassRules
     private function write(SchoolClass $class, MakeRule $request): RuleView
     {
         $students = $this->students($class, $request->students);
-        if (\count($this->of($class->id)) >= self::MOST) {
+        if (\count($this->forClass($class->id)) >= self::MOST) {
             throw RosterRefused::unusable('roster.rule.too_many', null, ['most' => self::MOST]);
         }
         if (!$request->kind->isMust()) {
@@ -134,7 +134,7 @@ final readonly class ClassRules
 
             return new RuleView($students[0]->id, $request->kind, [
                 $students[0]->id,
-                ...$this->wishes->of($class->id)[$students[0]->id] ?? [],
+                ...$this->wishes->forClass($class->id)[$students[0]->id] ?? [],
             ]);
         }
         foreach ($this->musts($class->id) as $rule) {
@@ -187,7 +187,7 @@ final readonly class ClassRules
      */
     public function remove(Teacher $teacher, string $id): void
     {
-        $rule = $this->staff->one(
+        $rule = $this->staff->find(
             ClassRule::class,
             $this->em->createQueryBuilder()->select('r', 'c')->from(ClassRule::class, 'r')->join('r.class', 'c'),
             'r',

@@ -22,7 +22,7 @@ final readonly class Wishes
      * @return array<string, list<string>> student id => ids of those wished for, in the order of the list; of students
      *     who are on it
      */
-    public function of(string $classId): array
+    public function forClass(string $classId): array
     {
         /** @var list<array{student: string, wishedFor: string}> $rows */
         $rows = $this->em
@@ -58,14 +58,14 @@ final readonly class Wishes
     {
         $new = array_filter(
             $wishedFor,
-            fn (Student $one): bool => null ===
-                $this->em->find(Wish::class, ['student' => $student, 'wishedFor' => $one]),
+            fn (Student $other): bool => null ===
+                $this->em->find(Wish::class, ['student' => $student, 'wishedFor' => $other]),
         );
         if ([] === $new) {
             throw RosterRefused::unusable('roster.rule.twice', 'students');
         }
-        foreach ($new as $one) {
-            $this->em->persist(new Wish($student, $one));
+        foreach ($new as $wished) {
+            $this->em->persist(new Wish($student, $wished));
         }
         $this->em->flush();
     }

@@ -35,7 +35,7 @@ final readonly class Staff
      *
      * @throws RosterRefused if it is in no class of theirs, or if they only assist there and this is not for assistants
      */
-    public function one(string $type, QueryBuilder $query, string $alias, Teacher $teacher, string $id): object
+    public function find(string $type, QueryBuilder $query, string $alias, Teacher $teacher, string $id): object
     {
         $found = $query
             ->leftJoin(ClassStaff::class, 'm', 'WITH', 'm.class = c AND m.teacher = :teacher')
@@ -47,7 +47,9 @@ final readonly class Staff
             ->getQuery()
             ->getResult();
         $found = \is_array($found)
-            ? array_values(array_filter($found, static fn (mixed $one): bool => $one instanceof $type))[0] ?? null
+            ? array_values(
+                array_filter($found, static fn (mixed $candidate): bool => $candidate instanceof $type),
+            )[0] ?? null
             : null;
         if (!$found instanceof $type) {
             throw RosterRefused::missing();
@@ -80,7 +82,7 @@ final readonly class Staff
     /**
      * @return list<ClassStaff> beside the owner, by name
      */
-    public function of(SchoolClass $class): array
+    public function forClass(SchoolClass $class): array
     {
         /** @var list<ClassStaff> $staff */
         $staff = $this->em
@@ -103,8 +105,8 @@ final readonly class Staff
     public function names(SchoolClass $class): array
     {
         $names = [$class->teacher->id => $class->teacher->name];
-        foreach ($this->of($class) as $one) {
-            $names[$one->teacher->id] = $one->teacher->name;
+        foreach ($this->forClass($class) as $member) {
+            $names[$member->teacher->id] = $member->teacher->name;
         }
 
         return $names;

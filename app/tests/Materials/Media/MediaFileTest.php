@@ -180,7 +180,7 @@ final class MediaFileTest extends TestCase
             if ('cut short' === $how && 'audio/mpeg' === $type) {
                 continue; // it is heard to where it ends
             }
-            self::assertFalse(SoundWhole::is($broken, $type), $how);
+            self::assertFalse(SoundWhole::check($broken, $type), $how);
             try {
                 $this->files->read($broken);
                 self::fail("It was taken {$how}.");
@@ -190,7 +190,7 @@ final class MediaFileTest extends TestCase
         }
         $middle = intdiv(\strlen($bytes), 2);
         self::assertFalse(
-            SoundWhole::is(
+            SoundWhole::check(
                 substr($bytes, 0, $middle).str_repeat('no sound ', 1_200).substr($bytes, $middle),
                 $type,
             ),

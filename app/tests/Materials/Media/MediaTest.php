@@ -11,8 +11,8 @@ use FreshHuddle\App\Tests\Formats\Schema;
 use FreshHuddle\App\Tests\Support\AppTestCase;
 use FreshHuddle\App\Tests\Support\Files;
 use FreshHuddle\App\Tests\Support\Json;
+use FreshHuddle\App\Worker\PurgeTaskHandler;
 use FreshHuddle\App\Worker\Task;
-use FreshHuddle\App\Worker\TidyWork;
 use PHPUnit\Framework\Attributes\TestWith;
 use Symfony\Component\Uid\Uuid;
 
@@ -221,10 +221,7 @@ final class MediaTest extends AppTestCase
     public function test_only_pictures_come_in_and_only_where_a_sheet_takes_them(): void
     {
         $copy = $this->copyOf($this->ada);
-        self::assertSame(
-            'content',
-            $this->putInto($this->ada, $copy, Files::mp3(1))->is(422)->text('errors.0.field'),
-        );
+        self::assertSame('content', $this->putInto($this->ada, $copy, Files::mp3(1))->is(422)->text('errors.0.field'));
         self::assertSame(
             'content',
             $this->putInto($this->ada, $copy, '<svg onload="alert(1)"/>')->is(422)->text('errors.0.field'),
@@ -365,17 +362,17 @@ final class MediaTest extends AppTestCase
             'name' => 'x.zip',
             'package' => base64_encode($bytes),
         ])->is(422);
-        $files = static fn (string $name = 'media/none.png', string $bytes = ''): string => Zip::of([
+        $files = static fn (string $name = 'media/none.png', string $bytes = ''): string => Zip::fromFiles([
             'original.json' => $text,
             $name => $bytes,
         ]);
         self::assertSame('package', $bring('no archive')->text('errors.0.field'));
-        self::assertSame('package', $bring(Zip::of(['readme.txt' => 'x']))->text('errors.0.field'));
+        self::assertSame('package', $bring(Zip::fromFiles(['readme.txt' => 'x']))->text('errors.0.field'));
         self::assertSame('package', $bring(substr($files(), 0, 60))->text('errors.0.field'));
         self::assertSame('package', $bring($files('bomb.bin', str_repeat("\0", 31_000_000)))->text('errors.0.field'));
         self::assertSame(
             'package',
-            $bring(Zip::of(['original.md' => str_repeat("- a card\n", 200_000)]))->text('errors.0.field'),
+            $bring(Zip::fromFiles(['original.md' => str_repeat("- a card\n", 200_000)]))->text('errors.0.field'),
         );
         $bring($files($picture, '<svg onload="alert(1)"/>'));
         $bring($files($picture, substr(Files::picture(), 0, 40)));
@@ -419,7 +416,9 @@ final class MediaTest extends AppTestCase
             ]),
         )->is(200);
         $this->asTeacher();
-        $tidy = fn (): int => $this->service(TidyWork::class)->handle(new Task(1, TidyWork::TIDY, 'all', [], 1, 0));
+        $tidy = fn (): int => $this->service(PurgeTaskHandler::class)->handle(
+            new Task(1, PurgeTaskHandler::TIDY, 'all', [], 1, 0),
+        );
         $tidy();
         $this->ask('GET', "/api/staff/media/{$unused}")->is(200);
         $this->db()->executeStatement('UPDATE media SET made_at = made_at - 8 * 86400000');

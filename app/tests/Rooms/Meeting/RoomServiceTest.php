@@ -7,7 +7,7 @@ namespace FreshHuddle\App\Tests\Rooms\Meeting;
 use FreshHuddle\App\Rooms\Meeting\MeetingServiceFailed;
 use FreshHuddle\App\Rooms\Meeting\RoomService;
 use FreshHuddle\App\Rooms\Meeting\StandinMeetingService;
-use FreshHuddle\Core\Rooms\Allowed;
+use FreshHuddle\Core\Rooms\RoomPermissions;
 use PHPUnit\Framework\Attributes\DataProvider;
 use Symfony\Bundle\FrameworkBundle\Test\KernelTestCase;
 use Symfony\Component\HttpClient\HttpClient;
@@ -42,9 +42,9 @@ final class RoomServiceTest extends KernelTestCase
     {
         $service = self::service($class);
         $key = Uuid::v4()->toRfc4122();
-        $room = $service->make($key, 'Quayside', new Allowed());
-        self::assertSame($room, $service->make($key, 'Quayside', new Allowed()));
-        self::assertNotSame($room, $service->make(Uuid::v4()->toRfc4122(), 'Quayside', new Allowed()));
+        $room = $service->make($key, 'Quayside', new RoomPermissions());
+        self::assertSame($room, $service->make($key, 'Quayside', new RoomPermissions()));
+        self::assertNotSame($room, $service->make(Uuid::v4()->toRfc4122(), 'Quayside', new RoomPermissions()));
     }
 
     /**
@@ -54,7 +54,7 @@ final class RoomServiceTest extends KernelTestCase
     public function test_every_member_has_a_link_of_their_own_that_stays_while_they_do(string $class): void
     {
         $service = self::service($class);
-        $room = $service->make(Uuid::v4()->toRfc4122(), 'Quayside', new Allowed());
+        $room = $service->make(Uuid::v4()->toRfc4122(), 'Quayside', new RoomPermissions());
         $before = $service->setMembers($room, [self::$person => 'Ada', self::$person.'b' => 'Ben']);
         self::assertSame([self::$person, self::$person.'b'], array_keys($before));
         self::assertNotSame($before[self::$person], $before[self::$person.'b']);
@@ -76,8 +76,8 @@ final class RoomServiceTest extends KernelTestCase
     public function test_who_is_in_a_room_is_known_and_who_is_moved_is_in_the_other(string $class): void
     {
         $service = self::service($class);
-        $one = $service->make(Uuid::v4()->toRfc4122(), 'Quayside', new Allowed());
-        $other = $service->make(Uuid::v4()->toRfc4122(), 'Millbrook', new Allowed());
+        $one = $service->make(Uuid::v4()->toRfc4122(), 'Quayside', new RoomPermissions());
+        $other = $service->make(Uuid::v4()->toRfc4122(), 'Millbrook', new RoomPermissions());
         $links = $service->setMembers($one, [self::$person => 'Ada']);
         $service->setMembers($other, [self::$person => 'Ada']);
         self::assertArrayNotHasKey(self::$person, $service->whoIsThere([$one, $other]));
@@ -102,7 +102,7 @@ final class RoomServiceTest extends KernelTestCase
     public function test_a_link_alone_lets_nobody_in(string $class): void
     {
         $service = self::service($class);
-        $room = $service->make(Uuid::v4()->toRfc4122(), 'Quayside', new Allowed());
+        $room = $service->make(Uuid::v4()->toRfc4122(), 'Quayside', new RoomPermissions());
         $link = $service->setMembers($room, [self::$person => 'Ada'])[self::$person];
         HttpClient::create(['max_redirects' => 0])
             ->request('GET', $link)
@@ -120,7 +120,7 @@ final class RoomServiceTest extends KernelTestCase
         foreach (['fail' => true, 'refuse' => false, 'lie' => true] as $kind => $worthRetrying) {
             self::misbehave($kind, 1);
             try {
-                $service->setMembers($service->make(Uuid::v4()->toRfc4122(), 'Quayside', new Allowed()), [
+                $service->setMembers($service->make(Uuid::v4()->toRfc4122(), 'Quayside', new RoomPermissions()), [
                     self::$person => 'Ada',
                 ]);
                 self::fail("{$kind}: nothing was said");
@@ -139,7 +139,7 @@ final class RoomServiceTest extends KernelTestCase
     public function test_how_a_room_is_over_there_is_told_and_what_is_not_there_is_not(string $class): void
     {
         $service = self::service($class);
-        $room = $service->make(Uuid::v4()->toRfc4122(), 'Quayside', new Allowed(write: false));
+        $room = $service->make(Uuid::v4()->toRfc4122(), 'Quayside', new RoomPermissions(write: false));
         $links = $service->setMembers($room, [self::$person => 'Ada', self::$person.'b' => 'Ben']);
         $state = $service->states([$room, 'mffffffffffffffff'])[$room];
         self::assertSame([$room], array_keys($service->states([$room, 'mffffffffffffffff'])));
@@ -147,11 +147,11 @@ final class RoomServiceTest extends KernelTestCase
             ['Quayside', true, 0, 2, 0, false],
             [$state->name, $state->open, $state->people, $state->members, $state->recordings, $state->allowed->write],
         );
-        $service->change($room, 'Millbrook', new Allowed(record: true));
+        $service->change($room, 'Millbrook', new RoomPermissions(record: true));
         $silence = $service->listen($room);
         self::open($service, $links[self::$person]);
         self::assertNotSame($silence, $heard = $service->listen($room), 'somebody is to be heard');
-        $other = $service->make(Uuid::v4()->toRfc4122(), 'Saltmarsh', new Allowed());
+        $other = $service->make(Uuid::v4()->toRfc4122(), 'Saltmarsh', new RoomPermissions());
         self::assertSame($silence, $service->listen($other), 'and in no other room');
         self::assertStringStartsWith('RIFF', $heard);
         $service->record($room, true);
@@ -173,7 +173,7 @@ final class RoomServiceTest extends KernelTestCase
         string $class,
     ): void {
         $service = self::service($class);
-        $room = $service->make(Uuid::v4()->toRfc4122(), 'Quayside', new Allowed());
+        $room = $service->make(Uuid::v4()->toRfc4122(), 'Quayside', new RoomPermissions());
         $link = $service->setMembers($room, [self::$person => 'Ada'])[self::$person];
         self::open($service, $link);
         $service->open($room, false);
@@ -219,7 +219,7 @@ final class RoomServiceTest extends KernelTestCase
      */
     private static function open(RoomService $service, string $link): int
     {
-        $ticket = self::http()->request('GET', $service->letIn($link));
+        $ticket = self::http()->request('GET', $service->entryUrl($link));
         self::$browser = explode(';', $ticket->getHeaders(false)['set-cookie'][0] ?? '')[0];
         $status = self::http()
             ->request('GET', $link, ['headers' => ['Cookie' => self::$browser]])

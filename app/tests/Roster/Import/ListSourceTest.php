@@ -34,7 +34,7 @@ final class ListSourceTest extends TestCase
         $bytes = $write(self::CLASS_9G);
         self::assertTrue($source->reads($bytes));
         $sheet = $source->sheet($bytes, null);
-        $lines = ImportPlan::of($sheet, Columns::recognise($sheet), [])->lines;
+        $lines = ImportPlan::fromSheet($sheet, Columns::recognise($sheet), [])->lines;
         self::assertSame(
             [['Ada Lund', 's7'], ['Sóley Arnardóttir', 's8'], ['Jaya Rao', 's9']],
             array_map(static fn (ImportLine $line): array => [$line->record?->name, $line->record?->schoolId], $lines),

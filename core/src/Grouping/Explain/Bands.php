@@ -27,7 +27,7 @@ final readonly class Bands
     /**
      * @return self|null null where there are too many different values, or none
      */
-    public static function of(Setting $setting, string $attribute): ?self
+    public static function forAttribute(Setting $setting, string $attribute): ?self
     {
         $values = [];
         foreach ($setting->students as $i => $student) {
@@ -88,7 +88,7 @@ final readonly class Bands
      *
      * @param array<int, list<int>> $groups
      */
-    public function summary(array $groups, Named $named): Message
+    public function summary(array $groups, NameList $named): Message
     {
         $groups = array_filter($groups);
         $exceptions = $this->exceptions($groups, $named);
@@ -122,7 +122,7 @@ final readonly class Bands
      *
      * @return array<int, Message> by group
      */
-    public function exceptions(array $groups, Named $named): array
+    public function exceptions(array $groups, NameList $named): array
     {
         $all = \count(array_intersect_key($this->bandOf, array_flip(array_merge([], ...array_values($groups)))));
         $exceptions = [];
@@ -134,7 +134,7 @@ final readonly class Bands
                     0 === $all
                         ? 0.0
                         : ($valued *
-                                array_sum(array_map(fn (array $one): int => $this->count($one, $band), $groups))) /
+                                array_sum(array_map(fn (array $group): int => $this->count($group, $band), $groups))) /
                             $all;
                 $count = $this->count($group, $band);
                 if ($count < (int) floor($share + 1e-9) || $count > (int) ceil($share - 1e-9)) {

@@ -13,14 +13,14 @@ use FreshHuddle\Core\Grouping\Search\Setting;
  */
 final readonly class Standings
 {
-    private Named $named;
+    private NameList $named;
 
     /**
      * @param list<string> $groupNames
      */
     public function __construct(private Setting $setting, array $groupNames)
     {
-        $this->named = new Named($setting, $groupNames);
+        $this->named = new NameList($setting, $groupNames);
     }
 
     /**
@@ -31,7 +31,7 @@ final readonly class Standings
      *
      * @return list<Standing> in the order of the goals
      */
-    public function of(array $goals, array $groups): array
+    public function forGoals(array $goals, array $groups): array
     {
         $evaluation = new Evaluation($this->setting, $goals);
         $standings = [];

@@ -15,7 +15,7 @@ use FreshHuddle\Core\Message;
  */
 final readonly class WhyHere
 {
-    private Named $named;
+    private NameList $named;
 
     /**
      * @param list<Rule>      $rules
@@ -28,7 +28,7 @@ final readonly class WhyHere
         private array $goals,
         private array $groups,
     ) {
-        $this->named = new Named($setting);
+        $this->named = new NameList($setting);
     }
 
     /**
@@ -41,11 +41,11 @@ final readonly class WhyHere
             return [];
         }
         $id = $this->setting->students[$student]->id;
-        $here = $this->ids($this->groups[$own]);
+        $members = $this->ids($this->groups[$own]);
         $reasons = [];
         foreach ($this->rules as $rule) {
             if (\in_array($id, $rule->students(), true)) {
-                $reasons[] = $rule->reason($id, $here, $this->named->id(...));
+                $reasons[] = $rule->reason($id, $members, $this->named->id(...));
             }
         }
         foreach ($this->goals as $goal) {
@@ -92,11 +92,11 @@ final readonly class WhyHere
     private function broken(int $student, array $group, int $number): array
     {
         $id = $this->setting->students[$student]->id;
-        $here = $this->ids($group);
+        $members = $this->ids($group);
         $seated = $this->ids(array_merge(...$this->groups));
         $broken = [];
         foreach ($this->rules as $rule) {
-            if (\in_array($id, $rule->students(), true) && !$rule->isKeptIn($here, $number + 1, $seated)) {
+            if (\in_array($id, $rule->students(), true) && !$rule->isKeptIn($members, $number + 1, $seated)) {
                 $broken[] = $rule->inWords($this->named->id(...));
             }
         }

@@ -23,7 +23,7 @@ final readonly class Node
     /**
      * A member of an object; a missing one is null.
      */
-    public function at(string $key): self
+    public function child(string $key): self
     {
         return new self($this->object()[$key] ?? null, '' === $this->path ? $key : $this->path.'.'.$key);
     }
@@ -56,7 +56,7 @@ final readonly class Node
         $members = [];
         foreach ($this->object() as $key => $value) {
             if (null !== $value) {
-                $members[(string) $key] = $this->at((string) $key);
+                $members[(string) $key] = $this->child((string) $key);
             }
         }
 

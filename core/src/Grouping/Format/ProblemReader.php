@@ -26,7 +26,7 @@ use FreshHuddle\Core\Grouping\Student;
 final class ProblemReader
 {
     public const MAX_BYTES = 2_000_000;
-    private const MAX_STUDENTS = Reading::MAX_STUDENTS;
+    private const MAX_STUDENTS = ConditionReader::MAX_STUDENTS;
     private const MAX_DEPTH = 12;
     private const MAX_RULES = 2_000;
     private const MAX_GOALS = 50;
@@ -35,8 +35,8 @@ final class ProblemReader
     private const MAX_TOPICS = 50;
     private const MAX_MS = 600_000;
     private const MAX_WEIGHT = 1_000_000;
-    private const LONGEST_ID = Reading::LONGEST_ID;
-    private const LONGEST_NAME = Reading::LONGEST_NAME;
+    private const LONGEST_ID = ConditionReader::LONGEST_ID;
+    private const LONGEST_NAME = ConditionReader::LONGEST_NAME;
     private const LONGEST_KIND = 40;
 
     /**
@@ -57,22 +57,22 @@ final class ProblemReader
         }
         $root = new Node($data);
         if ('fresh-huddle/grouping-problem' !== ($root->object()['format'] ?? null)) {
-            throw $root->at('format')->wrong('has to be "fresh-huddle/grouping-problem"');
+            throw $root->child('format')->wrong('has to be "fresh-huddle/grouping-problem"');
         }
-        $root->at('version')->int(1, 1);
+        $root->child('version')->int(1, 1);
 
         return $this->problem($root);
     }
 
     private function problem(Node $root): Problem
     {
-        $students = $this->students($root->at('students'));
-        $everybody = new Reading($students, 0);
-        $method = $root->at('method')->oneOf(MethodKind::class, MethodKind::Balance);
-        $rounds = $root->at('rounds')->int(1, self::MAX_ROUNDS, 1);
-        $within = MethodKind::Split === $method ? $this->within($root->at('within'), $everybody) : [];
+        $students = $this->students($root->child('students'));
+        $everybody = new ConditionReader($students, 0);
+        $method = $root->child('method')->oneOf(MethodKind::class, MethodKind::Balance);
+        $rounds = $root->child('rounds')->int(1, self::MAX_ROUNDS, 1);
+        $within = MethodKind::Split === $method ? $this->within($root->child('within'), $everybody) : [];
         $shape = $method->needsShape()
-            ? $this->shape($root->at('shape'), [] === $within ? \count($students) : min(array_map('count', $within)))
+            ? $this->shape($root->child('shape'), [] === $within ? \count($students) : min(array_map('count', $within)))
             : null;
         $disturbance = MethodKind::Repair === $method ? $this->disturbance($root, $everybody) : null;
         $groups = match (true) {
@@ -83,19 +83,22 @@ final class ProblemReader
             default => $shape?->sizes(\count($students)) ?? [],
         };
 
-        $reading = new Reading($students, MethodKind::ByTable === $method ? self::MAX_STUDENTS : \count($groups));
+        $reading = new ConditionReader(
+            $students,
+            MethodKind::ByTable === $method ? self::MAX_STUDENTS : \count($groups),
+        );
 
         return new Problem(
             $students,
             $shape,
             $method,
             $rounds,
-            self::rules($root->at('rules'), $reading),
-            self::goals($root->at('goals'), $reading),
-            $this->history($root->at('history')),
-            $root->at('seed')->int(\PHP_INT_MIN, \PHP_INT_MAX, 0),
-            $root->at('timeLimitMs')->int(1, self::MAX_MS, 1_000),
-            MethodKind::Jigsaw === $method ? $this->topics($root->at('topics')) : [],
+            self::rules($root->child('rules'), $reading),
+            self::goals($root->child('goals'), $reading),
+            $this->history($root->child('history')),
+            $root->child('seed')->int(\PHP_INT_MIN, \PHP_INT_MAX, 0),
+            $root->child('timeLimitMs')->int(1, self::MAX_MS, 1_000),
+            MethodKind::Jigsaw === $method ? $this->topics($root->child('topics')) : [],
             $disturbance,
             $within,
         );
@@ -109,23 +112,25 @@ final class ProblemReader
         $students = [];
         $ids = [];
         foreach ($node->isMissing() ? throw $node->wrong('is missing') : $node->items(self::MAX_STUDENTS) as $item) {
-            $id = $item->at('id')->text(self::LONGEST_ID);
+            $id = $item->child('id')->text(self::LONGEST_ID);
             if (isset($ids[$id])) {
-                throw $item->at('id')->wrong(\sprintf('"%s" is used twice', $id));
+                throw $item->child('id')->wrong(\sprintf('"%s" is used twice', $id));
             }
             $ids[$id] = true;
             $attributes = [];
             foreach (
-                $item->at('attributes')->isMissing() ? [] : $item->at('attributes')->members() as $name => $value
+                $item->child('attributes')->isMissing() ? [] : $item->child('attributes')->members() as $name => $value
             ) {
                 $attributes[(string) $name] = $value->attribute(self::LONGEST_NAME);
             }
             $students[] = new Student(
                 $id,
-                $item->at('name')->isMissing() ? '' : $item->at('name')->text(self::LONGEST_NAME, true),
-                $item->at('table')->isMissing() ? null : (string) $item->at('table')->attribute(self::LONGEST_NAME),
+                $item->child('name')->isMissing() ? '' : $item->child('name')->text(self::LONGEST_NAME, true),
+                $item->child('table')->isMissing()
+                    ? null
+                    : (string) $item->child('table')->attribute(self::LONGEST_NAME),
                 $attributes,
-                $this->texts($item->at('tags'), 200),
+                $this->texts($item->child('tags'), 200),
             );
         }
 
@@ -139,12 +144,12 @@ final class ProblemReader
         }
         try {
             $shape = match (true) {
-                !$node->at('groups')->isMissing() => new Groups($node->at('groups')->int(1, self::MAX_STUDENTS)),
-                !$node->at('size')->isMissing() => new Size(
-                    $node->at('size')->int(1, self::MAX_STUDENTS),
-                    $node->at('remainder')->oneOf(Remainder::class, Remainder::Spread),
+                !$node->child('groups')->isMissing() => new Groups($node->child('groups')->int(1, self::MAX_STUDENTS)),
+                !$node->child('size')->isMissing() => new Size(
+                    $node->child('size')->int(1, self::MAX_STUDENTS),
+                    $node->child('remainder')->oneOf(Remainder::class, Remainder::Spread),
                 ),
-                !$node->at('sizes')->isMissing() => $this->sizes($node->at('sizes')),
+                !$node->child('sizes')->isMissing() => $this->sizes($node->child('sizes')),
                 default => throw $node->wrong('needs "groups", "size" or "sizes"'),
             };
             $shape->sizes($students);
@@ -169,12 +174,12 @@ final class ProblemReader
     /**
      * @return list<Rule>
      */
-    private static function rules(Node $node, Reading $reading): array
+    private static function rules(Node $node, ConditionReader $reading): array
     {
         return $node->isMissing()
             ? []
             : array_map(
-                static fn (Node $item): Rule => self::kind($item->at('kind'), RuleKind::class)->read($item, $reading),
+                static fn (Node $item): Rule => self::kind($item->child('kind'), RuleKind::class)->read($item, $reading),
                 $node->items(self::MAX_RULES),
             );
     }
@@ -182,15 +187,15 @@ final class ProblemReader
     /**
      * @return list<Goal>
      */
-    private static function goals(Node $node, Reading $reading): array
+    private static function goals(Node $node, ConditionReader $reading): array
     {
         return $node->isMissing()
             ? []
             : array_map(
-                static fn (Node $item): Goal => self::kind($item->at('kind'), GoalKind::class)->read(
+                static fn (Node $item): Goal => self::kind($item->child('kind'), GoalKind::class)->read(
                     $item,
                     $reading,
-                    $item->at('weight')->number(0.0, self::MAX_WEIGHT, 1.0),
+                    $item->child('weight')->number(0.0, self::MAX_WEIGHT, 1.0),
                 ),
                 $node->items(self::MAX_GOALS),
             );
@@ -253,7 +258,7 @@ final class ProblemReader
     /**
      * @return list<list<string>> at least one, none of them empty
      */
-    private function within(Node $node, Reading $reading): array
+    private function within(Node $node, ConditionReader $reading): array
     {
         if ($node->isMissing()) {
             throw $node->wrong('is missing');
@@ -275,9 +280,9 @@ final class ProblemReader
         }, $node->items(self::MAX_STUDENTS, 1));
     }
 
-    private function disturbance(Node $root, Reading $reading): Disturbance
+    private function disturbance(Node $root, ConditionReader $reading): Disturbance
     {
-        $current = $root->at('current');
+        $current = $root->child('current');
         if ($current->isMissing()) {
             throw $current->wrong('is missing');
         }
@@ -295,25 +300,25 @@ final class ProblemReader
             static fn (Node $group): array => array_map($once, $group->items(self::MAX_STUDENTS)),
             $current->items(self::MAX_STUDENTS, 1),
         );
-        $arrivals = $root->at('arrivals')->isMissing()
+        $arrivals = $root->child('arrivals')->isMissing()
             ? []
-            : array_map($once, $root->at('arrivals')->items(self::MAX_STUDENTS));
-        $absent = $root->at('absent')->isMissing()
+            : array_map($once, $root->child('arrivals')->items(self::MAX_STUDENTS));
+        $absent = $root->child('absent')->isMissing()
             ? []
-            : array_map($reading->id(...), $root->at('absent')->items(self::MAX_STUDENTS));
+            : array_map($reading->id(...), $root->child('absent')->items(self::MAX_STUDENTS));
         foreach ($arrivals as $i => $id) {
             if (\in_array($id, $absent, true)) {
-                throw $root->at('arrivals')->items(self::MAX_STUDENTS)[$i]->wrong(\sprintf('"%s" is absent', $id));
+                throw $root->child('arrivals')->items(self::MAX_STUDENTS)[$i]->wrong(\sprintf('"%s" is absent', $id));
             }
         }
-        $minSize = $root->at('minSize')->int(1, self::MAX_STUDENTS, 2);
+        $minSize = $root->child('minSize')->int(1, self::MAX_STUDENTS, 2);
 
         return new Disturbance(
             $groups,
             $absent,
             $arrivals,
             $minSize,
-            $root->at('maxSize')->isMissing() ? null : $root->at('maxSize')->int($minSize, self::MAX_STUDENTS),
+            $root->child('maxSize')->isMissing() ? null : $root->child('maxSize')->int($minSize, self::MAX_STUDENTS),
         );
     }
 

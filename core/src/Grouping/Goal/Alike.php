@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace FreshHuddle\Core\Grouping\Goal;
 
 use FreshHuddle\Core\Grouping\Explain\Degree;
-use FreshHuddle\Core\Grouping\Explain\Named;
-use FreshHuddle\Core\Grouping\Format\GoalReading;
+use FreshHuddle\Core\Grouping\Explain\NameList;
+use FreshHuddle\Core\Grouping\Format\GoalContext;
 use FreshHuddle\Core\Grouping\Format\Node;
 use FreshHuddle\Core\Grouping\Goal;
 use FreshHuddle\Core\Grouping\Search\Drawn;
@@ -29,9 +29,9 @@ final readonly class Alike implements Goal
     {
         $scores = $setting->scores($this->attribute);
         if (null === $scores) {
-            $here = array_count_values(array_intersect_key($setting->codes($this->attribute)[0], array_flip($group)));
+            $counts = array_count_values(array_intersect_key($setting->codes($this->attribute)[0], array_flip($group)));
 
-            return (float) (self::pairs((int) array_sum($here)) - array_sum(array_map(self::pairs(...), $here)));
+            return (float) (self::pairs((int) array_sum($counts)) - array_sum(array_map(self::pairs(...), $counts)));
         }
         $own = array_intersect_key($scores, array_flip($group));
         $squares = array_sum(array_map(static fn (float $score): float => $score ** 2, $own));
@@ -163,7 +163,7 @@ final readonly class Alike implements Goal
         return null === $scores ? new PairsTally($setting, $this->attribute) : new ScoresTally($scores);
     }
 
-    public function obstacle(Setting $setting, array $groups, Named $named): ?Message
+    public function obstacle(Setting $setting, array $groups, NameList $named): ?Message
     {
         $names = $named->costliest(
             array_map(fn (array $group): float => [] === $group ? 0.0 : $this->groupCost($setting, $group), $groups),
@@ -173,17 +173,17 @@ final readonly class Alike implements Goal
             ? null
             : new Message('grouping.obstacle.alike', [
                 'attribute' => $this->attribute,
-                'groups' => Named::some($names),
+                'groups' => NameList::some($names),
             ]);
     }
 
-    public function reason(Setting $setting, int $student, array $group, Named $named): null
+    public function reason(Setting $setting, int $student, array $group, NameList $named): null
     {
         return null;
     }
 
-    public static function read(Node $item, GoalReading $reading, float $weight): self
+    public static function read(Node $item, GoalContext $reading, float $weight): self
     {
-        return new self($reading->name($item->at('attribute')), $weight);
+        return new self($reading->name($item->child('attribute')), $weight);
     }
 }

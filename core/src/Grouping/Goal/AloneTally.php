@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace FreshHuddle\Core\Grouping\Goal;
 
-use FreshHuddle\Core\Grouping\Search\Seating;
+use FreshHuddle\Core\Grouping\Search\Arrangement;
 use FreshHuddle\Core\Grouping\Search\Tally;
 
 /**
@@ -12,7 +12,7 @@ use FreshHuddle\Core\Grouping\Search\Tally;
  */
 final class AloneTally extends ValueCounts implements Tally
 {
-    public function delta(Seating $seating, int $i, int $j): float
+    public function delta(Arrangement $seating, int $i, int $j): float
     {
         $x = $this->codes[$i] ?? null;
         $y = $this->codes[$j] ?? null;

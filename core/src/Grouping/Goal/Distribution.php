@@ -34,7 +34,7 @@ final readonly class Distribution
     ) {
     }
 
-    public static function of(Setting $setting, string $attribute): self
+    public static function forAttribute(Setting $setting, string $attribute): self
     {
         return null === $setting->scores($attribute)
             ? self::ofValues($setting, $attribute)

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace FreshHuddle\Core\Grouping\Goal;
 
-use FreshHuddle\Core\Grouping\Search\Seating;
+use FreshHuddle\Core\Grouping\Search\Arrangement;
 use FreshHuddle\Core\Grouping\Search\Tally;
 
 /**
@@ -26,7 +26,7 @@ final class DistributionTally implements Tally
         $this->levels = \count($distribution->weights);
     }
 
-    public function load(Seating $seating): void
+    public function load(Arrangement $seating): void
     {
         foreach ($seating->members as $g => $members) {
             $this->here[$g] = array_fill(0, $this->levels, 0);
@@ -37,7 +37,7 @@ final class DistributionTally implements Tally
         }
     }
 
-    public function delta(Seating $seating, int $i, int $j): float
+    public function delta(Arrangement $seating, int $i, int $j): float
     {
         $x = $this->distribution->ranks[$i] ?? null;
         $y = $this->distribution->ranks[$j] ?? null;
@@ -52,7 +52,7 @@ final class DistributionTally implements Tally
             : $this->changed($a, $x, $y) + $this->changed($b, $y, $x);
     }
 
-    public function swap(Seating $seating, int $i, int $j): void
+    public function swap(Arrangement $seating, int $i, int $j): void
     {
         $x = $this->distribution->ranks[$i] ?? null;
         $y = $this->distribution->ranks[$j] ?? null;

@@ -6,10 +6,10 @@ namespace FreshHuddle\Core\Grouping\Goal;
 
 use FreshHuddle\Core\Grouping\Explain\Degree;
 use FreshHuddle\Core\Grouping\Explain\DegreeUnit;
-use FreshHuddle\Core\Grouping\Explain\Named;
-use FreshHuddle\Core\Grouping\Format\GoalReading;
+use FreshHuddle\Core\Grouping\Explain\NameList;
+use FreshHuddle\Core\Grouping\Format\ConditionReader;
+use FreshHuddle\Core\Grouping\Format\GoalContext;
 use FreshHuddle\Core\Grouping\Format\Node;
-use FreshHuddle\Core\Grouping\Format\Reading;
 use FreshHuddle\Core\Grouping\Goal;
 use FreshHuddle\Core\Grouping\Search\Setting;
 use FreshHuddle\Core\Grouping\Search\Tally;
@@ -78,7 +78,7 @@ final readonly class EachHas implements Goal
         return $tagged;
     }
 
-    public function obstacle(Setting $setting, array $groups, Named $named): ?Message
+    public function obstacle(Setting $setting, array $groups, NameList $named): ?Message
     {
         $groups = array_filter($groups);
         $lacking = array_keys(
@@ -89,13 +89,13 @@ final readonly class EachHas implements Goal
         return [] === $lacking
             ? null
             : new Message('grouping.obstacle.each_has', [
-                'groups' => Named::some(array_map($named->group(...), $lacking)),
+                'groups' => NameList::some(array_map($named->group(...), $lacking)),
                 'with' => $with,
                 'enough' => $with < $this->atLeast * \count($groups) ? 'no' : 'yes',
             ]);
     }
 
-    public function reason(Setting $setting, int $student, array $group, Named $named): ?Message
+    public function reason(Setting $setting, int $student, array $group, NameList $named): ?Message
     {
         $tagged = $this->tagged($setting);
         $also = array_filter($group, static fn (int $i): bool => $i !== $student && isset($tagged[$i]));
@@ -105,11 +105,11 @@ final readonly class EachHas implements Goal
             : null;
     }
 
-    public static function read(Node $item, GoalReading $reading, float $weight): self
+    public static function read(Node $item, GoalContext $reading, float $weight): self
     {
         return new self(
-            $reading->name($item->at('tag')),
-            $item->at('atLeast')->int(1, Reading::MAX_STUDENTS, 1),
+            $reading->name($item->child('tag')),
+            $item->child('atLeast')->int(1, ConditionReader::MAX_STUDENTS, 1),
             $weight,
         );
     }

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace FreshHuddle\Core\Grouping\Goal;
 
-use FreshHuddle\Core\Grouping\Explain\Named;
+use FreshHuddle\Core\Grouping\Explain\NameList;
 use FreshHuddle\Core\Grouping\Search\Setting;
 use FreshHuddle\Core\Grouping\Search\Tally;
 use FreshHuddle\Core\Message;
@@ -34,7 +34,7 @@ trait GoalOfGroups
         return array_map(fn (): Tally => $this->tally($setting), range(1, $rounds));
     }
 
-    public function summary(Setting $setting, array $groups, Named $named): ?Message
+    public function summary(Setting $setting, array $groups, NameList $named): ?Message
     {
         return null;
     }

@@ -6,8 +6,8 @@ namespace FreshHuddle\Core\Grouping\Goal;
 
 use FreshHuddle\Core\Grouping\Explain\Degree;
 use FreshHuddle\Core\Grouping\Explain\DegreeUnit;
-use FreshHuddle\Core\Grouping\Explain\Named;
-use FreshHuddle\Core\Grouping\Format\GoalReading;
+use FreshHuddle\Core\Grouping\Explain\NameList;
+use FreshHuddle\Core\Grouping\Format\GoalContext;
 use FreshHuddle\Core\Grouping\Format\Node;
 use FreshHuddle\Core\Grouping\Goal;
 use FreshHuddle\Core\Grouping\Search\Setting;
@@ -162,7 +162,7 @@ final readonly class NewPartners implements Goal
         return array_map(static fn (): PartnersTally => new PartnersTally($meetings), range(1, $rounds));
     }
 
-    public function obstacle(Setting $setting, array $groups, Named $named): ?Message
+    public function obstacle(Setting $setting, array $groups, NameList $named): ?Message
     {
         $met = $setting->met();
         $pairs = [];
@@ -185,15 +185,15 @@ final readonly class NewPartners implements Goal
 
         return [] === $pairs
             ? null
-            : new Message('grouping.obstacle.new_partners', ['pairs' => Named::some(array_column($pairs, 1))]);
+            : new Message('grouping.obstacle.new_partners', ['pairs' => NameList::some(array_column($pairs, 1))]);
     }
 
-    public function summary(Setting $setting, array $groups, Named $named): null
+    public function summary(Setting $setting, array $groups, NameList $named): null
     {
         return null;
     }
 
-    public function reason(Setting $setting, int $student, array $group, Named $named): Message
+    public function reason(Setting $setting, int $student, array $group, NameList $named): Message
     {
         $met = $setting->met()[$student] ?? [];
         $old = array_filter($group, static fn (int $i): bool => $i !== $student && ($met[$i] ?? 0.0) > 0.0);
@@ -203,7 +203,7 @@ final readonly class NewPartners implements Goal
             : new Message('grouping.reason.old_partners', ['students' => $named->students($old)]);
     }
 
-    public static function read(Node $item, GoalReading $reading, float $weight): self
+    public static function read(Node $item, GoalContext $reading, float $weight): self
     {
         return new self($weight);
     }

@@ -6,8 +6,8 @@ namespace FreshHuddle\Core\Grouping\Goal;
 
 use FreshHuddle\Core\Grouping\Explain\Degree;
 use FreshHuddle\Core\Grouping\Explain\DegreeUnit;
-use FreshHuddle\Core\Grouping\Explain\Named;
-use FreshHuddle\Core\Grouping\Format\GoalReading;
+use FreshHuddle\Core\Grouping\Explain\NameList;
+use FreshHuddle\Core\Grouping\Format\GoalContext;
 use FreshHuddle\Core\Grouping\Format\Node;
 use FreshHuddle\Core\Grouping\Goal;
 use FreshHuddle\Core\Grouping\Search\Setting;
@@ -65,7 +65,7 @@ final readonly class NotAlone implements Goal
         return new AloneTally($setting, $this->attribute);
     }
 
-    public function obstacle(Setting $setting, array $groups, Named $named): ?Message
+    public function obstacle(Setting $setting, array $groups, NameList $named): ?Message
     {
         $alone = [];
         foreach ($groups as $group) {
@@ -86,10 +86,10 @@ final readonly class NotAlone implements Goal
             }
         }
 
-        return [] === $alone ? null : new Message('grouping.obstacle.not_alone', ['students' => Named::some($alone)]);
+        return [] === $alone ? null : new Message('grouping.obstacle.not_alone', ['students' => NameList::some($alone)]);
     }
 
-    public function reason(Setting $setting, int $student, array $group, Named $named): ?Message
+    public function reason(Setting $setting, int $student, array $group, NameList $named): ?Message
     {
         $value = $setting->students[$student]->attributes[$this->attribute] ?? null;
         $same = array_filter(
@@ -112,8 +112,8 @@ final readonly class NotAlone implements Goal
         };
     }
 
-    public static function read(Node $item, GoalReading $reading, float $weight): self
+    public static function read(Node $item, GoalContext $reading, float $weight): self
     {
-        return new self($reading->valuesName($item->at('attribute')), $weight);
+        return new self($reading->valuesName($item->child('attribute')), $weight);
     }
 }

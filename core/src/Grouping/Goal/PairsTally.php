@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace FreshHuddle\Core\Grouping\Goal;
 
-use FreshHuddle\Core\Grouping\Search\Seating;
+use FreshHuddle\Core\Grouping\Search\Arrangement;
 use FreshHuddle\Core\Grouping\Search\Tally;
 
 /**
@@ -15,13 +15,13 @@ final class PairsTally extends ValueCounts implements Tally
     /** @var array<int, int> group => how many have a value */
     private array $valued = [];
 
-    public function load(Seating $seating): void
+    public function load(Arrangement $seating): void
     {
         parent::load($seating);
-        $this->valued = array_map(static fn (array $here): int => (int) array_sum($here), $this->here);
+        $this->valued = array_map(static fn (array $pairs): int => (int) array_sum($pairs), $this->here);
     }
 
-    public function delta(Seating $seating, int $i, int $j): float
+    public function delta(Arrangement $seating, int $i, int $j): float
     {
         $x = $this->codes[$i] ?? null;
         $y = $this->codes[$j] ?? null;
@@ -44,7 +44,7 @@ final class PairsTally extends ValueCounts implements Tally
         return (float) $change;
     }
 
-    public function swap(Seating $seating, int $i, int $j): void
+    public function swap(Arrangement $seating, int $i, int $j): void
     {
         parent::swap($seating, $i, $j);
         $more = (isset($this->codes[$j]) ? 1 : 0) - (isset($this->codes[$i]) ? 1 : 0);

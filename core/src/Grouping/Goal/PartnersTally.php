@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace FreshHuddle\Core\Grouping\Goal;
 
-use FreshHuddle\Core\Grouping\Search\Seating;
+use FreshHuddle\Core\Grouping\Search\Arrangement;
 use FreshHuddle\Core\Grouping\Search\Tally;
 
 /**
@@ -15,13 +15,13 @@ use FreshHuddle\Core\Grouping\Search\Tally;
 final class PartnersTally implements Tally
 {
     /** The arrangement whose meetings are in the table. */
-    private ?Seating $counted = null;
+    private ?Arrangement $counted = null;
 
     public function __construct(private readonly Meetings $meetings)
     {
     }
 
-    public function load(Seating $seating): void
+    public function load(Arrangement $seating): void
     {
         if (null !== $this->counted) {
             $this->count($this->counted, -1.0);
@@ -30,7 +30,7 @@ final class PartnersTally implements Tally
         $this->counted = $seating;
     }
 
-    public function delta(Seating $seating, int $i, int $j): float
+    public function delta(Arrangement $seating, int $i, int $j): float
     {
         $n = $seating->students;
         $metI = $this->meetings->met[$i] ?? [];
@@ -50,7 +50,7 @@ final class PartnersTally implements Tally
         return $change;
     }
 
-    public function swap(Seating $seating, int $i, int $j): void
+    public function swap(Arrangement $seating, int $i, int $j): void
     {
         $n = $seating->students;
         foreach ([[$i, $j], [$j, $i]] as [$leaves, $comes]) {
@@ -67,7 +67,7 @@ final class PartnersTally implements Tally
         }
     }
 
-    private function count(Seating $seating, float $times): void
+    private function count(Arrangement $seating, float $times): void
     {
         foreach ($seating->groups() as $group) {
             foreach ($group as $at => $i) {

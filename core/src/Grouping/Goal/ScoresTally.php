@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace FreshHuddle\Core\Grouping\Goal;
 
-use FreshHuddle\Core\Grouping\Search\Seating;
+use FreshHuddle\Core\Grouping\Search\Arrangement;
 use FreshHuddle\Core\Grouping\Search\Tally;
 
 /**
@@ -25,7 +25,7 @@ final class ScoresTally implements Tally
     {
     }
 
-    public function load(Seating $seating): void
+    public function load(Arrangement $seating): void
     {
         foreach ($seating->members as $g => $members) {
             $own = array_intersect_key($this->scores, array_flip($members));
@@ -34,7 +34,7 @@ final class ScoresTally implements Tally
         }
     }
 
-    public function delta(Seating $seating, int $i, int $j): float
+    public function delta(Arrangement $seating, int $i, int $j): float
     {
         $a = $seating->groupOf[$i];
         $b = $seating->groupOf[$j];
@@ -56,7 +56,7 @@ final class ScoresTally implements Tally
                 (0 === $countB ? 0.0 : $sumB ** 2 / $countB));
     }
 
-    public function swap(Seating $seating, int $i, int $j): void
+    public function swap(Arrangement $seating, int $i, int $j): void
     {
         $a = $seating->groupOf[$i];
         $b = $seating->groupOf[$j];

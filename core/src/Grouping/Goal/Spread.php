@@ -6,8 +6,8 @@ namespace FreshHuddle\Core\Grouping\Goal;
 
 use FreshHuddle\Core\Grouping\Explain\Bands;
 use FreshHuddle\Core\Grouping\Explain\Degree;
-use FreshHuddle\Core\Grouping\Explain\Named;
-use FreshHuddle\Core\Grouping\Format\GoalReading;
+use FreshHuddle\Core\Grouping\Explain\NameList;
+use FreshHuddle\Core\Grouping\Format\GoalContext;
 use FreshHuddle\Core\Grouping\Format\Node;
 use FreshHuddle\Core\Grouping\Goal;
 use FreshHuddle\Core\Grouping\Search\Drawn;
@@ -76,14 +76,14 @@ final readonly class Spread implements Goal
         return new DistributionTally($setting->distribution($this->attribute));
     }
 
-    public function summary(Setting $setting, array $groups, Named $named): ?Message
+    public function summary(Setting $setting, array $groups, NameList $named): ?Message
     {
-        return Bands::of($setting, $this->attribute)?->summary($groups, $named);
+        return Bands::forAttribute($setting, $this->attribute)?->summary($groups, $named);
     }
 
-    public function obstacle(Setting $setting, array $groups, Named $named): ?Message
+    public function obstacle(Setting $setting, array $groups, NameList $named): ?Message
     {
-        $exceptions = Bands::of($setting, $this->attribute)?->exceptions(array_filter($groups), $named) ?? [];
+        $exceptions = Bands::forAttribute($setting, $this->attribute)?->exceptions(array_filter($groups), $named) ?? [];
         if ([] !== $exceptions) {
             return new Message('grouping.obstacle.exceptions', [
                 'exceptions' => \array_slice(array_values($exceptions), 0, 3),
@@ -97,11 +97,11 @@ final readonly class Spread implements Goal
             ? null
             : new Message('grouping.obstacle.spread_values', [
                 'attribute' => $this->attribute,
-                'groups' => Named::some($names),
+                'groups' => NameList::some($names),
             ]);
     }
 
-    public function reason(Setting $setting, int $student, array $group, Named $named): ?Message
+    public function reason(Setting $setting, int $student, array $group, NameList $named): ?Message
     {
         $value = $setting->students[$student]->attributes[$this->attribute] ?? null;
 
@@ -130,8 +130,8 @@ final readonly class Spread implements Goal
         return [] === $values ? null : array_sum($values) / \count($values);
     }
 
-    public static function read(Node $item, GoalReading $reading, float $weight): self
+    public static function read(Node $item, GoalContext $reading, float $weight): self
     {
-        return new self($reading->name($item->at('attribute')), $weight);
+        return new self($reading->name($item->child('attribute')), $weight);
     }
 }

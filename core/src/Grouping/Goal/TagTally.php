@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace FreshHuddle\Core\Grouping\Goal;
 
-use FreshHuddle\Core\Grouping\Search\Seating;
+use FreshHuddle\Core\Grouping\Search\Arrangement;
 use FreshHuddle\Core\Grouping\Search\Tally;
 
 /**
@@ -22,7 +22,7 @@ final class TagTally implements Tally
     {
     }
 
-    public function load(Seating $seating): void
+    public function load(Arrangement $seating): void
     {
         $this->count = array_map(
             fn (array $members): int => \count(array_intersect_key($this->tagged, array_flip($members))),
@@ -30,7 +30,7 @@ final class TagTally implements Tally
         );
     }
 
-    public function delta(Seating $seating, int $i, int $j): float
+    public function delta(Arrangement $seating, int $i, int $j): float
     {
         if (isset($this->tagged[$i]) === isset($this->tagged[$j])) {
             return 0.0;
@@ -41,7 +41,7 @@ final class TagTally implements Tally
             ($this->count[$seating->groupOf[$wins]] < $this->atLeast ? 1.0 : 0.0);
     }
 
-    public function swap(Seating $seating, int $i, int $j): void
+    public function swap(Arrangement $seating, int $i, int $j): void
     {
         $more = (isset($this->tagged[$j]) ? 1 : 0) - (isset($this->tagged[$i]) ? 1 : 0);
         $this->count[$seating->groupOf[$i]] += $more;

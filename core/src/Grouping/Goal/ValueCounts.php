@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace FreshHuddle\Core\Grouping\Goal;
 
-use FreshHuddle\Core\Grouping\Search\Seating;
+use FreshHuddle\Core\Grouping\Search\Arrangement;
 use FreshHuddle\Core\Grouping\Search\Setting;
 
 /**
@@ -26,7 +26,7 @@ abstract class ValueCounts
         [$this->codes, $this->counts] = $setting->codes($attribute);
     }
 
-    public function load(Seating $seating): void
+    public function load(Arrangement $seating): void
     {
         foreach ($seating->members as $g => $members) {
             $this->here[$g] =
@@ -35,7 +35,7 @@ abstract class ValueCounts
         }
     }
 
-    public function swap(Seating $seating, int $i, int $j): void
+    public function swap(Arrangement $seating, int $i, int $j): void
     {
         $a = $seating->groupOf[$i];
         $b = $seating->groupOf[$j];

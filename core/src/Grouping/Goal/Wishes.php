@@ -6,8 +6,8 @@ namespace FreshHuddle\Core\Grouping\Goal;
 
 use FreshHuddle\Core\Grouping\Explain\Degree;
 use FreshHuddle\Core\Grouping\Explain\DegreeUnit;
-use FreshHuddle\Core\Grouping\Explain\Named;
-use FreshHuddle\Core\Grouping\Format\GoalReading;
+use FreshHuddle\Core\Grouping\Explain\NameList;
+use FreshHuddle\Core\Grouping\Format\GoalContext;
 use FreshHuddle\Core\Grouping\Format\Node;
 use FreshHuddle\Core\Grouping\Goal;
 use FreshHuddle\Core\Grouping\Search\Setting;
@@ -40,11 +40,11 @@ final readonly class Wishes implements Goal
      */
     public function unmet(Setting $setting, array $group): array
     {
-        $here = array_map(static fn (int $i): string => $setting->students[$i]->id, $group);
+        $members = array_map(static fn (int $i): string => $setting->students[$i]->id, $group);
         $unmet = [];
         foreach ($group as $at => $student) {
-            $wished = $this->wishes[$here[$at]] ?? [];
-            if ([] !== $wished && [] === array_diff(array_intersect($wished, $here), [$here[$at]])) {
+            $wished = $this->wishes[$members[$at]] ?? [];
+            if ([] !== $wished && [] === array_diff(array_intersect($wished, $members), [$members[$at]])) {
                 $unmet[] = $student;
             }
         }
@@ -57,9 +57,9 @@ final readonly class Wishes implements Goal
      */
     public function degree(Setting $setting, array $groups): Degree
     {
-        $here = array_merge(...$groups);
+        $members = array_merge(...$groups);
         $wishing = \count(
-            array_filter($here, fn (int $i): bool => [] !== ($this->wishes[$setting->students[$i]->id] ?? [])),
+            array_filter($members, fn (int $i): bool => [] !== ($this->wishes[$setting->students[$i]->id] ?? [])),
         );
         $unmet = array_sum(array_map(fn (array $group): int => \count($this->unmet($setting, $group)), $groups));
 
@@ -96,16 +96,16 @@ final readonly class Wishes implements Goal
         return $byNumber;
     }
 
-    public function obstacle(Setting $setting, array $groups, Named $named): ?Message
+    public function obstacle(Setting $setting, array $groups, NameList $named): ?Message
     {
         $unmet = array_merge(...array_map(fn (array $group): array => $this->unmet($setting, $group), $groups));
 
         return [] === $unmet
             ? null
-            : new Message('grouping.obstacle.wishes', ['students' => Named::some($named->students($unmet))]);
+            : new Message('grouping.obstacle.wishes', ['students' => NameList::some($named->students($unmet))]);
     }
 
-    public function reason(Setting $setting, int $student, array $group, Named $named): ?Message
+    public function reason(Setting $setting, int $student, array $group, NameList $named): ?Message
     {
         $wishes = $this->wishes[$setting->students[$student]->id] ?? [];
         $wished = array_filter(
@@ -118,8 +118,8 @@ final readonly class Wishes implements Goal
             : new Message('grouping.reason.wishes', ['students' => $named->students($wished)]);
     }
 
-    public static function read(Node $item, GoalReading $reading, float $weight): self
+    public static function read(Node $item, GoalContext $reading, float $weight): self
     {
-        return new self($reading->wishes($item->at('wishes')), $weight);
+        return new self($reading->wishes($item->child('wishes')), $weight);
     }
 }

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace FreshHuddle\Core\Grouping\Goal;
 
-use FreshHuddle\Core\Grouping\Search\Seating;
+use FreshHuddle\Core\Grouping\Search\Arrangement;
 use FreshHuddle\Core\Grouping\Search\Tally;
 
 /**
@@ -22,7 +22,7 @@ final class WishesTally implements Tally
     {
     }
 
-    public function load(Seating $seating): void
+    public function load(Arrangement $seating): void
     {
         foreach ($this->wishes as $i => $wished) {
             $group = $seating->groupOf[$i];
@@ -32,7 +32,7 @@ final class WishesTally implements Tally
         }
     }
 
-    public function delta(Seating $seating, int $i, int $j): float
+    public function delta(Arrangement $seating, int $i, int $j): float
     {
         $change = 0;
         foreach ($this->changes($seating, $i, $j) as $x => $met) {
@@ -42,7 +42,7 @@ final class WishesTally implements Tally
         return (float) $change;
     }
 
-    public function swap(Seating $seating, int $i, int $j): void
+    public function swap(Arrangement $seating, int $i, int $j): void
     {
         foreach ($this->changes($seating, $i, $j) as $x => $met) {
             $this->met[$x] = $met;
@@ -52,7 +52,7 @@ final class WishesTally implements Tally
     /**
      * @return array<int, int> student => how many wishes they would have with them
      */
-    private function changes(Seating $seating, int $i, int $j): array
+    private function changes(Arrangement $seating, int $i, int $j): array
     {
         $changes = [];
         foreach ([[$i, $j], [$j, $i]] as [$leaves, $comes]) {

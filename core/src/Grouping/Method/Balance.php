@@ -59,7 +59,7 @@ final readonly class Balance implements Method
     public function improve(Problem $problem, Limit $limit): \Generator
     {
         $shape = $problem->shape ?? throw ImpossibleShape::noGroup();
-        $setting = Setting::of($problem, $shape);
+        $setting = Setting::fromProblem($problem, $shape);
         $report = new Report($problem, $setting);
         $musts = new Musts($setting, $problem->rules);
         if (0 === $setting->n) {
@@ -103,7 +103,7 @@ final readonly class Balance implements Method
      */
     public function resume(Problem $problem, array $rounds, Limit $limit): \Generator
     {
-        $setting = Setting::of($problem, $problem->shape ?? throw ImpossibleShape::noGroup());
+        $setting = Setting::fromProblem($problem, $problem->shape ?? throw ImpossibleShape::noGroup());
         $musts = new Musts($setting, $problem->rules);
         $numbers = self::fitting($rounds, $problem->rounds, $setting);
         if ($setting->n <= self::EXACT_UP_TO || null === $numbers || !$this->allKept($numbers, $musts)) {
@@ -174,7 +174,10 @@ final readonly class Balance implements Method
         }
         $annealing = new Annealing($setting, $musts, $goals, $dice, $limit);
         foreach ($annealing->improve($rounds, $bound) as $better) {
-            $groups = array_map(static fn (array $one): array => Report::largerFirst($one, $musts), $better);
+            $groups = array_map(
+                static fn (array $arrangement): array => Report::largerFirst($arrangement, $musts),
+                $better,
+            );
             yield $report->found($groups, false, $bounds);
         }
     }
@@ -346,18 +349,8 @@ final readonly class Balance implements Method
         // Where meetings cost nothing, each round at its best is the best; then among those the fewest meet again.
         yield $last = $report->found(array_fill(0, $problem->rounds, $groups), 0.0 === $weight, $bounds);
         $start = $this->start($problem->rounds, $setting, $musts, $dice) ?? array_fill(0, $problem->rounds, $groups);
-        foreach (
-            $this->search(
-                $problem,
-                $setting,
-                $musts,
-                $report,
-                $dice,
-                new StepLimit(self::QUICK),
-                $start,
-                $bounds,
-            ) as $result
-        ) {
+        $quick = new StepLimit(self::QUICK);
+        foreach ($this->search($problem, $setting, $musts, $report, $dice, $quick, $start, $bounds) as $result) {
             if (self::isBetter($result, $last)) {
                 yield $last = $result;
             }
@@ -367,7 +360,10 @@ final readonly class Balance implements Method
         }
         $arrangements = (new Arrangements($setting, $musts))->all(self::MOST_ARRANGEMENTS);
         if (null !== $arrangements) {
-            $costs = array_map(static fn (array $one): float => array_sum(array_map($separable, $one)), $arrangements);
+            $costs = array_map(
+                static fn (array $arrangement): float => array_sum(array_map($separable, $arrangement)),
+                $arrangements,
+            );
             [$better, $all] = $this->sequences($arrangements, $costs, $weight, $setting, $problem, $last, $limit);
             $last = $report->found($better ?? self::numbers($last, $setting), $last->proven || $all, $bounds);
             yield $last;
@@ -375,18 +371,8 @@ final readonly class Balance implements Method
                 return;
             }
         }
-        foreach (
-            $this->search(
-                $problem,
-                $setting,
-                $musts,
-                $report,
-                $dice,
-                $limit,
-                self::numbers($last, $setting),
-                $bounds,
-            ) as $result
-        ) {
+        $numbers = self::numbers($last, $setting);
+        foreach ($this->search($problem, $setting, $musts, $report, $dice, $limit, $numbers, $bounds) as $result) {
             if (self::isBetter($result, $last)) {
                 yield $last = $result;
             }
@@ -429,10 +415,10 @@ final readonly class Balance implements Method
         );
     }
 
-    private static function isBetter(Result $one, Result $other): bool
+    private static function isBetter(Result $result, Result $other): bool
     {
-        return $one->cost < $other->cost - 1e-9
-            || ($one->cost <= $other->cost + 1e-9 && $one->repeats < $other->repeats);
+        return $result->cost < $other->cost - 1e-9
+            || ($result->cost <= $other->cost + 1e-9 && $result->repeats < $other->repeats);
     }
 
     /**

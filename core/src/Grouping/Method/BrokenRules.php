@@ -25,7 +25,7 @@ final readonly class BrokenRules
      *
      * @return list<Conflict> one a broken rule
      */
-    public function of(array $groups, MethodKind $method): array
+    public function inGroups(array $groups, MethodKind $method): array
     {
         $groupOf = [];
         foreach ($groups as $g => $group) {
@@ -33,16 +33,16 @@ final readonly class BrokenRules
         }
         $labels = $this->problem->labels();
         $name = static fn (string $id): string => $labels[$id] ?? $id;
-        $here = [];
+        $isPresent = [];
         foreach ($groupOf as $i => $_) {
-            $here[$this->setting->students[$i]->id] = true;
+            $isPresent[$this->setting->students[$i]->id] = true;
         }
         for ($i = 0; $i < $this->setting->n; ++$i) {
             $groupOf[$i] ??= -1 - $i; // nobody else is there
         }
         $broken = [];
         foreach ($this->problem->rules as $number => $rule) {
-            $rule = $rule->among($here);
+            $rule = $rule->among($isPresent);
             if (null !== $rule && !(new Musts($this->setting, [$rule]))->areKeptBy($groupOf)) {
                 $broken[] = new Conflict(
                     [$number],

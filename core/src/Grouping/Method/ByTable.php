@@ -32,7 +32,7 @@ final readonly class ByTable implements Method
         $sizes = array_map('count', $groups);
         rsort($sizes);
         $setting = new Setting($problem->students, $sizes, $problem->history);
-        $broken = (new BrokenRules($problem, $setting))->of($groups, MethodKind::ByTable);
+        $broken = (new BrokenRules($problem, $setting))->inGroups($groups, MethodKind::ByTable);
         $none = array_fill(0, \count($problem->goals), 0.0); // the goals' own bounds hold for a class that is seated
 
         return (new Report($problem, $setting))

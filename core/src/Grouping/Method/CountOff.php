@@ -20,12 +20,12 @@ final readonly class CountOff implements Method
 {
     public function solve(Problem $problem, Limit $limit): Result
     {
-        $setting = Setting::of($problem, $problem->shape ?? throw ImpossibleShape::noGroup());
+        $setting = Setting::fromProblem($problem, $problem->shape ?? throw ImpossibleShape::noGroup());
         $groups = array_fill(0, $setting->groups(), []);
         for ($i = 0; $i < $setting->n; ++$i) {
             $groups[$i % $setting->groups()][] = $i;
         }
-        $broken = (new BrokenRules($problem, $setting))->of($groups, MethodKind::CountOff);
+        $broken = (new BrokenRules($problem, $setting))->inGroups($groups, MethodKind::CountOff);
         $report = new Report($problem, $setting);
 
         return $report->found(array_fill(0, $problem->rounds, $groups))->with(conflicts: $broken);

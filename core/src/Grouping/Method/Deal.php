@@ -32,7 +32,7 @@ final readonly class Deal implements Method
 
     public function solve(Problem $problem, Limit $limit): Result
     {
-        $setting = Setting::of($problem, $problem->shape ?? throw ImpossibleShape::noGroup());
+        $setting = Setting::fromProblem($problem, $problem->shape ?? throw ImpossibleShape::noGroup());
         $report = new Report($problem, $setting);
         $musts = new Musts($setting, $problem->rules);
         if (0 === $setting->n) {

@@ -33,7 +33,7 @@ final readonly class Jigsaw implements Method
 
     public function solve(Problem $problem, Limit $limit): Result
     {
-        $setting = Setting::of($problem, $problem->shape ?? throw ImpossibleShape::noGroup());
+        $setting = Setting::fromProblem($problem, $problem->shape ?? throw ImpossibleShape::noGroup());
         $home = (new Balance())->solve($problem->balancedOnce(), $limit);
         if (!$home->keepsAllRules() || [] === $problem->topics) {
             return $home;
@@ -71,15 +71,15 @@ final readonly class Jigsaw implements Method
         $experts = array_fill(0, $topics, 0);
         $topicOf = [];
         foreach ($groups as $group) {
-            $here = array_fill(0, $topics, 0);
+            $counts = array_fill(0, $topics, 0);
             foreach ($dice->shuffle(self::units($group, $musts)) as $unit) {
                 $best = 0;
-                foreach ($dice->shuffle(array_keys($here)) as $topic) {
-                    if ([$here[$topic], $experts[$topic]] < [$here[$best], $experts[$best]]) {
+                foreach ($dice->shuffle(array_keys($counts)) as $topic) {
+                    if ([$counts[$topic], $experts[$topic]] < [$counts[$best], $experts[$best]]) {
                         $best = $topic;
                     }
                 }
-                $here[$best] += \count($unit);
+                $counts[$best] += \count($unit);
                 $experts[$best] += \count($unit);
                 $topicOf += array_fill_keys($unit, $best);
             }
@@ -128,9 +128,9 @@ final readonly class Jigsaw implements Method
             }
             $shape = new Groups(max(1, (int) round(\count($students) / $usual)));
             $own = new Setting($students, $shape->sizes(\count($students)));
-            $here = array_fill_keys(array_keys($own->index), true);
+            $isPresent = array_fill_keys(array_keys($own->index), true);
             $left = array_values(
-                array_filter(array_map(static fn (Rule $rule): ?Rule => $rule->among($here), $rules)),
+                array_filter(array_map(static fn (Rule $rule): ?Rule => $rule->among($isPresent), $rules)),
             );
             $groups = (new Start($own, new Musts($own, $left), $dice))->find(2_000);
             if (!\is_array($groups)) {

@@ -46,8 +46,8 @@ final readonly class Repair implements Method
             ),
         );
         $setting = self::setting($present, $disturbance, $problem);
-        $here = array_fill_keys(array_keys($setting->index), true);
-        $rules = array_filter(array_map(static fn (Rule $rule): ?Rule => $rule->among($here), $problem->rules));
+        $isPresent = array_fill_keys(array_keys($setting->index), true);
+        $rules = array_filter(array_map(static fn (Rule $rule): ?Rule => $rule->among($isPresent), $problem->rules));
         $start = array_map(static fn (Student $student): int => $seatOf[$student->id] ?? -1, $present);
         $musts = new Musts($setting, $rules);
         $search = new FewestMoves($setting, $musts, $problem->goals, $disturbance, $limit);
@@ -70,7 +70,7 @@ final readonly class Repair implements Method
         );
         $unplaced = [];
         foreach ($problem->students as $student) {
-            if (!isset($here[$student->id]) && !isset($gone[$student->id])) {
+            if (!isset($isPresent[$student->id]) && !isset($gone[$student->id])) {
                 $unplaced[] = $student->id;
             }
         }

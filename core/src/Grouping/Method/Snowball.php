@@ -13,9 +13,9 @@ use FreshHuddle\Core\Grouping\Result;
 use FreshHuddle\Core\Grouping\Rule;
 use FreshHuddle\Core\Grouping\Rule\Apart;
 use FreshHuddle\Core\Grouping\Search\Arrangements;
-use FreshHuddle\Core\Grouping\Search\Joining;
 use FreshHuddle\Core\Grouping\Search\Limit;
 use FreshHuddle\Core\Grouping\Search\Musts;
+use FreshHuddle\Core\Grouping\Search\PairwiseMerge;
 use FreshHuddle\Core\Grouping\Search\Report;
 use FreshHuddle\Core\Grouping\Search\Setting;
 use FreshHuddle\Core\Message;
@@ -34,8 +34,8 @@ final readonly class Snowball implements Method
 
     public function solve(Problem $problem, Limit $limit): Result
     {
-        $setting = Setting::of($problem, $problem->shape ?? throw ImpossibleShape::noGroup());
-        $joining = new Joining(
+        $setting = Setting::fromProblem($problem, $problem->shape ?? throw ImpossibleShape::noGroup());
+        $joining = new PairwiseMerge(
             static fn (array $group): float => self::cost($problem, $setting, $group),
             self::apart($problem, $setting),
         );
@@ -82,7 +82,7 @@ final readonly class Snowball implements Method
      *
      * @return list<list<list<int>>>|null null where the rules leave no way to join them
      */
-    private function roll(Joining $joining, array $groups, int $rounds): ?array
+    private function roll(PairwiseMerge $joining, array $groups, int $rounds): ?array
     {
         $all = [$groups];
         while (\count($all) < $rounds && \count($groups) > 1) {

@@ -188,10 +188,10 @@ final readonly class Split implements Method
      */
     private static function rulesOf(Problem $problem, array $ids, int $before, int $parts): array
     {
-        $here = array_fill_keys($ids, true);
+        $isPresent = array_fill_keys($ids, true);
         $rules = $numbers = [];
         foreach ($problem->rules as $number => $rule) {
-            $rule = $rule->among($here);
+            $rule = $rule->among($isPresent);
             if ($rule instanceof Seat) {
                 $rule = new Seat($rule->student, $rule->group - $before);
             } elseif ($rule instanceof NotIn) {

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace FreshHuddle\Core\Grouping\Rule;
 
+use FreshHuddle\Core\Grouping\Format\ConditionReader;
 use FreshHuddle\Core\Grouping\Format\Node;
-use FreshHuddle\Core\Grouping\Format\Reading;
 use FreshHuddle\Core\Grouping\Rule;
 use FreshHuddle\Core\Grouping\Search\MustsBuilder;
 use FreshHuddle\Core\Message;
@@ -27,9 +27,9 @@ final readonly class Apart implements Rule
         return $this->students;
     }
 
-    public function among(array $here): ?self
+    public function among(array $present): ?self
     {
-        $left = array_values(array_filter($this->students, static fn (string $id): bool => isset($here[$id])));
+        $left = array_values(array_filter($this->students, static fn (string $id): bool => isset($present[$id])));
 
         return \count($left) < 2 ? null : new self($left);
     }
@@ -56,8 +56,8 @@ final readonly class Apart implements Rule
         ]);
     }
 
-    public static function read(Node $item, Reading $reading): self
+    public static function read(Node $item, ConditionReader $reading): self
     {
-        return new self($reading->several($item->at('students')));
+        return new self($reading->several($item->child('students')));
     }
 }

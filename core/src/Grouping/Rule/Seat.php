@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace FreshHuddle\Core\Grouping\Rule;
 
+use FreshHuddle\Core\Grouping\Format\ConditionReader;
 use FreshHuddle\Core\Grouping\Format\Node;
-use FreshHuddle\Core\Grouping\Format\Reading;
 use FreshHuddle\Core\Grouping\Rule;
 use FreshHuddle\Core\Grouping\Search\MustsBuilder;
 use FreshHuddle\Core\Message;
@@ -27,9 +27,9 @@ final readonly class Seat implements Rule
         return [$this->student];
     }
 
-    public function among(array $here): ?self
+    public function among(array $present): ?self
     {
-        return isset($here[$this->student]) ? $this : null;
+        return isset($present[$this->student]) ? $this : null;
     }
 
     public function applyTo(MustsBuilder $musts): void
@@ -52,8 +52,8 @@ final readonly class Seat implements Rule
         return null;
     }
 
-    public static function read(Node $item, Reading $reading): self
+    public static function read(Node $item, ConditionReader $reading): self
     {
-        return new self($reading->id($item->at('student')), $reading->group($item->at('group')));
+        return new self($reading->id($item->child('student')), $reading->group($item->child('group')));
     }
 }

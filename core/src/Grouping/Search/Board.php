@@ -9,7 +9,7 @@ namespace FreshHuddle\Core\Grouping\Search;
  */
 final class Board
 {
-    public Seating $seating;
+    public Arrangement $seating;
 
     /** @var array<int, array<int, int>> set of `apart` => group => how many of it are there */
     private array $apartIn = [];
@@ -46,7 +46,7 @@ final class Board
      */
     public function load(array $groups): void
     {
-        $this->seating = new Seating($groups, \count($this->musts->unitOf));
+        $this->seating = new Arrangement($groups, \count($this->musts->unitOf));
         foreach ($this->tallies as [, $tally]) {
             $tally->load($this->seating);
         }

@@ -24,12 +24,12 @@ final class Drawn
         $least = max(0, $size - ($students - $kind));
         $most = min($size, $kind);
         $odds = [];
-        $one = 1.0;
+        $term = 1.0;
         $sum = 0.0;
         for ($k = $least; $k <= $most; ++$k) {
-            $odds[$k] = $one;
-            $sum += $one;
-            $one *= (($kind - $k) * ($size - $k)) / (($k + 1) * ($students - $kind - $size + $k + 1));
+            $odds[$k] = $term;
+            $sum += $term;
+            $term *= (($kind - $k) * ($size - $k)) / (($k + 1) * ($students - $kind - $size + $k + 1));
         }
 
         return array_map(static fn (float $odd): float => $odd / $sum, $odds);

@@ -52,7 +52,7 @@ final class Setting
         $this->index = $index;
     }
 
-    public static function of(Problem $problem, Shape $shape): self
+    public static function fromProblem(Problem $problem, Shape $shape): self
     {
         return new self($problem->students, $shape->sizes(\count($problem->students)), $problem->history);
     }
@@ -105,7 +105,7 @@ final class Setting
      */
     public function distribution(string $attribute): Distribution
     {
-        return $this->distributions[$attribute] ??= Distribution::of($this, $attribute);
+        return $this->distributions[$attribute] ??= Distribution::forAttribute($this, $attribute);
     }
 
     /**
@@ -120,9 +120,9 @@ final class Setting
             $counts = 1.0;
             foreach (array_reverse($this->history) as $grouping) {
                 foreach ($grouping as $group) {
-                    $here = array_values(array_intersect_key($this->index, array_flip($group)));
-                    foreach ($here as $i) {
-                        foreach ($here as $j) {
+                    $members = array_values(array_intersect_key($this->index, array_flip($group)));
+                    foreach ($members as $i) {
+                        foreach ($members as $j) {
                             if ($i !== $j) {
                                 $met[$i][$j] = ($met[$i][$j] ?? 0.0) + $counts;
                             }

@@ -48,7 +48,9 @@ final class Start
         $this->load = array_fill(0, $this->groups, 0);
         $this->apartIn = array_fill(0, $this->groups, []);
         for ($size = 1; $size <= ($setting->sizes[0] ?? 0); ++$size) {
-            $this->roomFor[$size] = \count(array_filter($setting->sizes, static fn (int $one): bool => $one >= $size));
+            $this->roomFor[$size] = \count(
+                array_filter($setting->sizes, static fn (int $seats): bool => $seats >= $size),
+            );
             $this->taken[$size] = 0;
         }
     }

@@ -13,15 +13,15 @@ interface Tally
     /**
      * Counts an arrangement from the start. Complexity: O(n).
      */
-    public function load(Seating $seating): void;
+    public function load(Arrangement $seating): void;
 
     /**
      * What the cost would change by. Complexity: independent of n.
      */
-    public function delta(Seating $seating, int $i, int $j): float;
+    public function delta(Arrangement $seating, int $i, int $j): float;
 
     /**
      * Counts a swap that is about to be carried out.
      */
-    public function swap(Seating $seating, int $i, int $j): void;
+    public function swap(Arrangement $seating, int $i, int $j): void;
 }

@@ -37,7 +37,7 @@ final readonly class Exactly implements Shape
             throw ImpossibleShape::noGroup();
         }
         for ($rest = $students - array_sum($seated); $rest > 0; --$rest) {
-            $open = array_filter($seated, static fn (int $here): bool => $here < $seats);
+            $open = array_filter($seated, static fn (int $count): bool => $count < $seats);
             $among = [] === $open ? $seated : $open;
             ++$seated[array_search(min($among), $among, true)];
         }

@@ -27,7 +27,7 @@ final readonly class Chalk implements Command
             throw CommandRefused::nobodyIsOut();
         }
 
-        return $this->signals->of($this->group)->mark === $this->mark
+        return $this->signals->forGroup($this->group)->mark === $this->mark
             ? []
             : [new Event(EventKind::ChalkMarked, $now, ['group' => $this->group, 'mark' => $this->mark?->value])];
     }

@@ -30,7 +30,7 @@ final readonly class Fetch implements Command
     {
         $events = [];
         foreach ($this->students as $student => $help) {
-            $move = $this->moves->of((string) $student);
+            $move = $this->moves->forStudent((string) $student);
             if (null === $move?->fetchedAt || $move->help !== $help || $now - $move->fetchedAt >= self::ONE_PRESS) {
                 $events[] = new Event(EventKind::Fetched, $now, [
                     'student' => (string) $student,

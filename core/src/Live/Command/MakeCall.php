@@ -31,7 +31,7 @@ final readonly class MakeCall implements Command
             throw CommandRefused::nobodyIsOut();
         }
 
-        return null !== $this->signals->of($this->group)->call
+        return null !== $this->signals->forGroup($this->group)->call
             ? []
             : [
                 new Event(EventKind::CallMade, $now, [

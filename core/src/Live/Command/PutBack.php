@@ -25,7 +25,10 @@ final readonly class PutBack implements Command
     public function decide(RoundState $state, int $now): array
     {
         $aside = array_values(
-            array_filter($this->students, fn (string $student): bool => null !== $this->moves->of($student)?->place),
+            array_filter(
+                $this->students,
+                fn (string $student): bool => null !== $this->moves->forStudent($student)?->place,
+            ),
         );
 
         return array_map(

@@ -35,7 +35,7 @@ final readonly class Say implements Command
         public ?string $plan = null,
     ) {
         $this->text = trim((string) preg_replace('/\s+/u', ' ', $text));
-        if (!Visible::is($this->text)) {
+        if (!Visible::check($this->text)) {
             throw CommandRefused::emptyNotice();
         }
         if (mb_strlen($this->text) > self::MAX_LENGTH) {

@@ -21,7 +21,7 @@ final readonly class SeeCall implements Command
 
     public function decide(RoundState $state, int $now): array
     {
-        $call = $this->signals->of($this->group)->call;
+        $call = $this->signals->forGroup($this->group)->call;
 
         return null === $call || null !== $call->seenAt
             ? []

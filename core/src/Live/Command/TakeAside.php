@@ -41,7 +41,7 @@ final readonly class TakeAside implements Command
         }
         $events = [];
         foreach ($this->students as $student) {
-            if ($this->moves->of($student)?->place !== $this->place) {
+            if ($this->moves->forStudent($student)?->place !== $this->place) {
                 $events[] = new Event(EventKind::TakenAside, $now, [
                     'student' => $student,
                     'place' => $this->place,

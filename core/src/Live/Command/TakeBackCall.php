@@ -21,7 +21,7 @@ final readonly class TakeBackCall implements Command
 
     public function decide(RoundState $state, int $now): array
     {
-        return null === $this->signals->of($this->group)->call
+        return null === $this->signals->forGroup($this->group)->call
             ? []
             : [new Event(EventKind::CallTakenBack, $now, ['group' => $this->group, 'student' => $this->student])];
     }

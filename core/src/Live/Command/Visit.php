@@ -29,7 +29,7 @@ final readonly class Visit implements Command
         if ($at === $this->group) {
             return [];
         }
-        $there = $this->signals->of($this->group)->visitor;
+        $there = $this->signals->forGroup($this->group)->visitor;
 
         return [
             ...null === $at

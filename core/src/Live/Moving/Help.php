@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace FreshHuddle\Core\Live\Moving;
 
-use FreshHuddle\Core\Live\Because;
+use FreshHuddle\Core\Live\EvidenceKind;
+use FreshHuddle\Core\Live\Observability;
 use FreshHuddle\Core\Live\Place;
-use FreshHuddle\Core\Live\Sight;
 use FreshHuddle\Core\Live\Whereabouts;
 
 /**
@@ -34,10 +34,10 @@ enum Help: string
     {
         return match (true) {
             !\in_array($where->place, [Place::Elsewhere, Place::LeftBehind, Place::Lost], true),
-            Because::Never === $where->because,
-            Because::NoSeat === $where->because => null,
+            EvidenceKind::Never === $where->because,
+            EvidenceKind::NoSeat === $where->because => null,
             Place::Lost === $where->place => self::Fetch,
-            null !== $where->at && Sight::Service === $where->sight => self::Take,
+            null !== $where->at && Observability::Service === $where->sight => self::Take,
             default => self::Remind,
         };
     }

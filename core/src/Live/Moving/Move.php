@@ -35,7 +35,7 @@ final readonly class Move
      *
      * @return string|null where they are to be at that moment; null: with their group
      */
-    public function at(int $now): ?string
+    public function groupAt(int $now): ?string
     {
         return $now < $this->from ? $this->was : $this->place;
     }

@@ -35,7 +35,7 @@ final readonly class Moves
         return $moves;
     }
 
-    public function of(string $student): ?Move
+    public function forStudent(string $student): ?Move
     {
         return $this->students[$student] ?? null;
     }
@@ -51,14 +51,14 @@ final readonly class Moves
                 new Move(
                     $event->text('place'),
                     $event->moment('from') ?? $event->at,
-                    $this->of($student)?->at($event->at),
+                    $this->forStudent($student)?->groupAt($event->at),
                 ),
             ),
             // Whoever is given a seat is to sit in it.
             EventKind::PutBack, EventKind::SeatsChanged => $this->put($student, new Move(null, $event->at)),
             EventKind::Fetched => $this->put(
                 $student,
-                ($this->of($student) ?? new Move(null, 0))->fetched($event->at, Help::from($event->text('help'))),
+                ($this->forStudent($student) ?? new Move(null, 0))->fetched($event->at, Help::from($event->text('help'))),
             ),
             default => $this,
         };
@@ -70,17 +70,17 @@ final readonly class Moves
      * @param string|null $group the id of the group they sit in; null without a seat
      * @param int         $now   milliseconds since 1970
      */
-    public function expected(string $student, ?string $group, RoundState $state, int $now): Expected
+    public function expected(string $student, ?string $group, RoundState $state, int $now): ExpectedPlace
     {
         if (!$state->phase($now)->isOut()) {
-            return new Expected(Evidence::MAIN, $state->phaseSince($now) ?? 0);
+            return new ExpectedPlace(Evidence::MAIN, $state->phaseSince($now) ?? 0);
         }
         // While the call back runs down they are still expected where they were.
         $out = min($now, $state->outAt ?? 0);
-        $move = $this->of($student);
+        $move = $this->forStudent($student);
 
-        return new Expected(
-            $move?->at($now) ?? $group,
+        return new ExpectedPlace(
+            $move?->groupAt($now) ?? $group,
             null === $move || $now < $move->from ? $out : max($out, $move->from),
         );
     }

@@ -33,7 +33,7 @@ final readonly class Signals
         return $signals;
     }
 
-    public function of(string $group): GroupSignals
+    public function forGroup(string $group): GroupSignals
     {
         return $this->groups[$group] ?? new GroupSignals();
     }
@@ -41,32 +41,38 @@ final readonly class Signals
     public function with(Event $event): self
     {
         $group = $event->text('group');
-        $is = $this->of($group);
+        $signal = $this->forGroup($group);
 
         return match ($event->kind) {
             EventKind::SentOut, EventKind::TakenBack => new self(),
             EventKind::CalledBack, EventKind::LessonEnded => new self(
                 array_map(
-                    static fn (GroupSignals $one): GroupSignals => $one->left($event->at)->withCall(null),
+                    static fn (GroupSignals $groupSignals): GroupSignals => $groupSignals
+                        ->left($event->at)
+                        ->withCall(null),
                     $this->groups,
                 ),
             ),
             EventKind::CallMade => $this->put(
                 $group,
-                $is->withCall(new Call($event->text('student'), CallAbout::from($event->text('about')), $event->at)),
+                $signal->withCall(
+                    new Call($event->text('student'), CallAbout::from($event->text('about')), $event->at),
+                ),
             ),
             EventKind::CallSeen => $this->put(
                 $group,
-                null === $is->call
-                    ? $is
-                    : $is->withCall(new Call($is->call->by, $is->call->about, $is->call->at, $event->at)),
+                null === $signal->call
+                    ? $signal
+                    : $signal->withCall(
+                        new Call($signal->call->by, $signal->call->about, $signal->call->at, $event->at),
+                    ),
             ),
-            EventKind::CallTakenBack => $this->put($group, $is->withCall(null)),
-            EventKind::VisitBegun => $this->put($group, $is->visitedBy($event->text('visitor'), $event->at)),
-            EventKind::VisitEnded => $this->put($group, $is->left($event->at)),
+            EventKind::CallTakenBack => $this->put($group, $signal->withCall(null)),
+            EventKind::VisitBegun => $this->put($group, $signal->visitedBy($event->text('visitor'), $event->at)),
+            EventKind::VisitEnded => $this->put($group, $signal->left($event->at)),
             EventKind::ChalkMarked => $this->put(
                 $group,
-                $is->marked(ChalkMark::tryFrom($event->text('mark')), $event->at),
+                $signal->marked(ChalkMark::tryFrom($event->text('mark')), $event->at),
             ),
             default => $this,
         };
@@ -91,7 +97,7 @@ final readonly class Signals
      */
     public function placeInQueue(string $group): ?int
     {
-        $call = $this->of($group)->call;
+        $call = $this->forGroup($group)->call;
         if (null === $call) {
             return null;
         }

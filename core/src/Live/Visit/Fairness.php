@@ -20,7 +20,7 @@ final readonly class Fairness
     /**
      * @param list<int> $times how long somebody was with each group, in milliseconds; 0 for never. Complexity: O(n)
      */
-    public static function of(array $times): self
+    public static function fromTimes(array $times): self
     {
         if ([] === $times) {
             return new self(1.0, 0);

@@ -52,7 +52,7 @@ final readonly class GroupAt
     public function callsSince(int $outAt, int $now): ?int
     {
         return $this->calledAt ??
-            ($this->nobody ? null : Stillness::calls($this->still($outAt), $this->progress >= 1.0, $now));
+            ($this->nobody ? null : Stillness::callingSince($this->still($outAt), $this->progress >= 1.0, $now));
     }
 
     /**

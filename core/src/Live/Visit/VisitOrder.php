@@ -27,7 +27,7 @@ final class VisitOrder
      *
      * Complexity: O(n log n)
      */
-    public static function of(array $groups, int $now, int $outAt): array
+    public static function forGroups(array $groups, int $now, int $outAt): array
     {
         $middle = self::middle($groups);
         $ranked = [];

@@ -42,7 +42,7 @@ final class Stillness
     /**
      * @return int|null since when it is taken to call; null: it is not
      */
-    public static function calls(int $since, bool $isDone, int $now): ?int
+    public static function callingSince(int $since, bool $isDone, int $now): ?int
     {
         return !$isDone && $since + self::CALLS_AFTER <= $now ? $since + self::CALLS_AFTER : null;
     }

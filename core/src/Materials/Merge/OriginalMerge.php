@@ -40,7 +40,7 @@ final readonly class OriginalMerge
      *
      * @throws UnusableOriginal if both together are more than an original can hold
      */
-    public function of(Original $base, Original $theirs, Original $mine): Original
+    public function merge(Original $base, Original $theirs, Original $mine): Original
     {
         $contested = self::contested($base, $theirs, $mine);
         $steps = min(Difference::MOST_STEPS, (int) floor(sqrt(self::BUDGET / max(1, $contested))));
@@ -91,7 +91,7 @@ final readonly class OriginalMerge
     private function together(Original $base, Original $theirs, Original $mine): Original
     {
         [$b, $t, $m] = [self::blocks($base), self::blocks($theirs), self::blocks($mine)];
-        $kept = Kept::of(
+        $kept = MergedOrder::between(
             array_map(self::block(...), $b),
             array_map(self::block(...), $t),
             array_map(self::block(...), $m),
@@ -108,27 +108,32 @@ final readonly class OriginalMerge
         }
         $pages = [];
         [$bp, $tp, $mp] = [self::byId($base->pages), self::byId($theirs->pages), self::byId($mine->pages)];
-        foreach (Kept::woven(array_keys($bp), array_keys($tp), array_keys($mp)) as $id) {
-            $here = array_keys($pageOf, $id, true);
+        foreach (MergedOrder::woven(array_keys($bp), array_keys($tp), array_keys($mp)) as $id) {
+            $places = array_keys($pageOf, $id, true);
             $isTakenOut = isset($bp[$id]) && (!isset($tp[$id]) || !isset($mp[$id]));
-            if ($isTakenOut && [] === $here) {
+            if ($isTakenOut && [] === $places) {
                 continue;
             }
-            $order = Kept::woven(self::on($b, $id, $here), self::on($t, $id, $here), self::on($m, $id, $here));
-            $title = self::one($bp[$id]->title ?? null, $tp[$id]->title ?? null, $mp[$id]->title ?? null) ?? '';
+            $order = MergedOrder::woven(
+                self::on($b, $id, $places),
+                self::on($t, $id, $places),
+                self::on($m, $id, $places),
+            );
+            $title =
+                self::mergeValue($bp[$id]->title ?? null, $tp[$id]->title ?? null, $mp[$id]->title ?? null) ?? '';
             // Where a block came to this page by neither side's order alone, it stands at the end.
             $pages[] = new Page(
                 $id,
                 $title,
                 array_map(
                     static fn (string $block): Block => $blocks[$block],
-                    array_values(array_unique([...$order, ...$here])),
+                    array_values(array_unique([...$order, ...$places])),
                 ),
             );
         }
 
         return new Original(
-            self::one($base->title, $theirs->title, $mine->title) ?? $mine->title,
+            self::mergeValue($base->title, $theirs->title, $mine->title) ?? $mine->title,
             $pages,
             $this->variants($base, $theirs, $mine),
         );
@@ -143,9 +148,9 @@ final readonly class OriginalMerge
      *
      * @return T|null
      */
-    public static function one(mixed $base, mixed $theirs, mixed $mine): mixed
+    public static function mergeValue(mixed $base, mixed $theirs, mixed $mine): mixed
     {
-        return null === $mine || (null !== $theirs && Kept::same($mine, $base)) ? $theirs : $mine;
+        return null === $mine || (null !== $theirs && MergedOrder::same($mine, $base)) ? $theirs : $mine;
     }
 
     private function merged(?Block $base, ?Block $theirs, ?Block $mine): Block
@@ -157,7 +162,7 @@ final readonly class OriginalMerge
 
         return new Block(
             $mine->id,
-            self::one($base->kind, $theirs->kind, $mine->kind) ?? $mine->kind,
+            self::mergeValue($base->kind, $theirs->kind, $mine->kind) ?? $mine->kind,
             $this->words->merge($base->text, $theirs->text, $mine->text),
             $this->settings($base->settings, $theirs->settings, $mine->settings),
             $this->blockVariants($base, $theirs, $mine),
@@ -170,13 +175,13 @@ final readonly class OriginalMerge
             $this->items($base->items, $theirs->items, $mine->items),
             $this->items($base->heads, $theirs->heads, $mine->heads),
             $this->words->merge($base->passage, $theirs->passage, $mine->passage),
-            self::one($base->address, $theirs->address, $mine->address) ?? '',
-            self::one($base->alone, $theirs->alone, $mine->alone) ?? false,
-            self::one($base->several, $theirs->several, $mine->several) ?? false,
-            self::one($base->growing, $theirs->growing, $mine->growing) ?? false,
-            self::one($base->shown, $theirs->shown, $mine->shown) ?? true,
-            self::one($base->media, $theirs->media, $mine->media) ?? '',
-            self::one($base->part, $theirs->part, $mine->part) ?? $mine->part,
+            self::mergeValue($base->address, $theirs->address, $mine->address) ?? '',
+            self::mergeValue($base->alone, $theirs->alone, $mine->alone) ?? false,
+            self::mergeValue($base->several, $theirs->several, $mine->several) ?? false,
+            self::mergeValue($base->growing, $theirs->growing, $mine->growing) ?? false,
+            self::mergeValue($base->shown, $theirs->shown, $mine->shown) ?? true,
+            self::mergeValue($base->media, $theirs->media, $mine->media) ?? '',
+            self::mergeValue($base->part, $theirs->part, $mine->part) ?? $mine->part,
         );
     }
 
@@ -190,17 +195,17 @@ final readonly class OriginalMerge
     private function items(array $base, array $theirs, array $mine): array
     {
         [$b, $t, $m] = [self::byId($base), self::byId($theirs), self::byId($mine)];
-        $kept = Kept::of($b, $t, $m);
+        $kept = MergedOrder::between($b, $t, $m);
 
         return array_map(
             fn (string $id): BlockItem => isset($t[$id], $m[$id])
                 ? new BlockItem(
                     $id,
                     $this->words->merge($b[$id]->text ?? '', $t[$id]->text, $m[$id]->text),
-                    self::one($b[$id]->under ?? null, $t[$id]->under, $m[$id]->under) ?? '',
+                    self::mergeValue($b[$id]->under ?? null, $t[$id]->under, $m[$id]->under) ?? '',
                 )
                 : $m[$id] ?? $t[$id],
-            array_values(array_intersect(Kept::woven(array_keys($b), array_keys($t), array_keys($m)), $kept)),
+            array_values(array_intersect(MergedOrder::woven(array_keys($b), array_keys($t), array_keys($m)), $kept)),
         );
     }
 
@@ -210,11 +215,11 @@ final readonly class OriginalMerge
     private function blockVariants(Block $base, Block $theirs, Block $mine): array
     {
         $by = static fn (Block $block): array => array_combine(
-            array_map(static fn (BlockVariant $one): string => $one->variant, $block->variants),
+            array_map(static fn (BlockVariant $blockVariant): string => $blockVariant->variant, $block->variants),
             $block->variants,
         );
         [$b, $t, $m] = [$by($base), $by($theirs), $by($mine)];
-        $kept = Kept::of($b, $t, $m);
+        $kept = MergedOrder::between($b, $t, $m);
 
         return array_map(
             fn (string $id): BlockVariant => isset($t[$id], $m[$id])
@@ -224,7 +229,7 @@ final readonly class OriginalMerge
                     $this->words->merge($b[$id]->passage ?? '', $t[$id]->passage, $m[$id]->passage),
                 )
                 : $m[$id] ?? $t[$id],
-            array_values(array_intersect(Kept::woven(array_keys($b), array_keys($t), array_keys($m)), $kept)),
+            array_values(array_intersect(MergedOrder::woven(array_keys($b), array_keys($t), array_keys($m)), $kept)),
         );
     }
 
@@ -234,14 +239,14 @@ final readonly class OriginalMerge
     private function variants(Original $base, Original $theirs, Original $mine): array
     {
         [$b, $t, $m] = [self::byId($base->variants), self::byId($theirs->variants), self::byId($mine->variants)];
-        $kept = Kept::of($b, $t, $m);
+        $kept = MergedOrder::between($b, $t, $m);
 
         return array_map(
             static fn (string $id): Variant => new Variant(
                 $id,
-                self::one($b[$id]->name ?? null, $t[$id]->name ?? null, $m[$id]->name ?? null) ?? '',
+                self::mergeValue($b[$id]->name ?? null, $t[$id]->name ?? null, $m[$id]->name ?? null) ?? '',
             ),
-            array_values(array_intersect(Kept::woven(array_keys($b), array_keys($t), array_keys($m)), $kept)),
+            array_values(array_intersect(MergedOrder::woven(array_keys($b), array_keys($t), array_keys($m)), $kept)),
         );
     }
 
@@ -277,11 +282,11 @@ final readonly class OriginalMerge
     }
 
     /**
-     * @param array{block: Block, page: string} $one
+     * @param array{block: Block, page: string} $block
      */
-    private static function block(array $one): Block
+    private static function block(array $block): Block
     {
-        return $one['block'];
+        return $block['block'];
     }
 
     /**
@@ -293,6 +298,6 @@ final readonly class OriginalMerge
      */
     private static function byId(array $list): array
     {
-        return array_combine(array_map(static fn (Page|Variant|BlockItem $one): string => $one->id, $list), $list);
+        return array_combine(array_map(static fn (Page|Variant|BlockItem $item): string => $item->id, $list), $list);
     }
 }

@@ -42,7 +42,7 @@ final readonly class Splice
         );
     }
 
-    public function of(string $old): string
+    public function apply(string $old): string
     {
         return mb_substr($old, 0, $this->at).$this->put.mb_substr($old, $this->at + $this->gone);
     }

@@ -172,8 +172,8 @@ final readonly class ThreeWay
         $right = Splice::between($base, $mine);
 
         return match (true) {
-            $left->at + $left->gone < $right->at => $left->of($right->of($base)),
-            $right->at + $right->gone < $left->at => $right->of($left->of($base)),
+            $left->at + $left->gone < $right->at => $left->apply($right->apply($base)),
+            $right->at + $right->gone < $left->at => $right->apply($left->apply($base)),
             default => null,
         };
     }

@@ -7,13 +7,13 @@ namespace FreshHuddle\Core\Materials\Slot;
 use FreshHuddle\Core\Materials\Block;
 use FreshHuddle\Core\Materials\BlockSettings;
 use FreshHuddle\Core\Materials\Exception\UnusableValue;
-use FreshHuddle\Core\Materials\Merge\ByThing;
+use FreshHuddle\Core\Materials\Merge\ThingMerge;
 
 /**
  * What slots have in common that hold what was done to each of several things: a JSON object, thing by thing. Two who
  * do something to different things both have done it.
  *
- * @phpstan-import-type Thing from ByThing
+ * @phpstan-import-type Thing from ThingMerge
  */
 abstract readonly class Things implements SlotKind
 {
@@ -53,7 +53,7 @@ abstract readonly class Things implements SlotKind
             $theirs === $mine || $mine === $base => $theirs,
             $theirs === $base => $mine,
             default => self::written(
-                (new ByThing(static::TEXTS))->merge(self::things($base), self::things($theirs), self::things($mine)),
+                (new ThingMerge(static::TEXTS))->merge(self::things($base), self::things($theirs), self::things($mine)),
             ),
         };
     }

@@ -37,7 +37,7 @@ abstract readonly class Written implements SlotKind
 
     public function isFilled(string $value, Block $block): bool
     {
-        return Visible::is($value);
+        return Visible::check($value);
     }
 
     public function share(string $value, Block $block): float

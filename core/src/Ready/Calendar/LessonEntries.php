@@ -26,7 +26,7 @@ final class LessonEntries
      *
      * Complexity: O(segments · groups)
      */
-    public static function of(array $lesson, array $order, bool $withRooms = false): array
+    public static function forLesson(array $lesson, array $order, bool $withRooms = false): array
     {
         $entries = [
             new Entry(

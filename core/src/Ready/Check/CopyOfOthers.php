@@ -25,7 +25,7 @@ final readonly class CopyOfOthers implements Check
         $strange = array_values(
             array_filter(
                 $plan->copies,
-                static fn (PlannedCopy $copy): bool => !$copy->here
+                static fn (PlannedCopy $copy): bool => !$copy->isOfRound
                     || (null !== $copy->group && !isset($groups[$copy->group])),
             ),
         );

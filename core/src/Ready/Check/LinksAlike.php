@@ -25,14 +25,14 @@ final readonly class LinksAlike implements Check
             }
         }
         $hosts = array_values($hosts);
-        foreach ($hosts as $i => $one) {
+        foreach ($hosts as $i => $host) {
             foreach (\array_slice($hosts, $i + 1) as $other) {
-                if ($one->looksLike($other)) {
+                if ($host->looksLike($other)) {
                     return [
                         new Finding(
                             'linksAlike',
                             Weight::Look,
-                            new Message('ready.links_alike', ['one' => $one->host, 'other' => $other->host]),
+                            new Message('ready.links_alike', ['one' => $host->host, 'other' => $other->host]),
                             Mend::Rooms,
                         ),
                     ];

@@ -34,7 +34,7 @@ final readonly class NobodyOpens implements Check
                     && [] ===
                         WayIn::openers(
                             $plan->openedBy,
-                            array_intersect_key($group->roles, array_flip($plan->here($group))),
+                            array_intersect_key($group->roles, array_flip($plan->presentMembers($group))),
                         ),
             ),
         );

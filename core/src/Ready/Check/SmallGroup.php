@@ -21,7 +21,10 @@ final readonly class SmallGroup implements Check
     public function find(Plan $plan): array
     {
         $small = array_values(
-            array_filter($plan->groups, static fn (PlannedGroup $group): bool => \count($plan->here($group)) < 2),
+            array_filter(
+                $plan->groups,
+                static fn (PlannedGroup $group): bool => \count($plan->presentMembers($group)) < 2,
+            ),
         );
 
         return [] === $small || 1 === \count($plan->students)

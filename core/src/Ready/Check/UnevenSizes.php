@@ -19,7 +19,10 @@ final readonly class UnevenSizes implements Check
 {
     public function find(Plan $plan): array
     {
-        $sizes = array_map(static fn (PlannedGroup $group): int => \count($plan->here($group)), $plan->groups);
+        $sizes = array_map(
+            static fn (PlannedGroup $group): int => \count($plan->presentMembers($group)),
+            $plan->groups,
+        );
         if ([] === $sizes || max($sizes) - min($sizes) <= $plan->mayDiffer || min($sizes) < 2) {
             return [];
         }

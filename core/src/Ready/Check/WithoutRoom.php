@@ -36,7 +36,7 @@ final readonly class WithoutRoom implements Check
         if ([] === $without) {
             return [];
         }
-        $said = ['groups' => Said::named($without), 'count' => \count($without)];
+        $values = ['groups' => Said::named($without), 'count' => \count($without)];
         if (
             $plan->settingUp
             || [] !==
@@ -68,14 +68,14 @@ final readonly class WithoutRoom implements Check
                 ? new Finding(
                     'withoutRoom',
                     Weight::Stop,
-                    new Message('ready.without_room', $said),
+                    new Message('ready.without_room', $values),
                     Mend::SetUp,
                     $plan->setUp,
                 )
                 : new Finding(
                     'withoutRoom',
                     Weight::Stop,
-                    new Message('ready.without_room', $said),
+                    new Message('ready.without_room', $values),
                     Mend::SayWhere,
                     new Message('ready.press.say_where', ['groups' => $bySomebody]),
                 ),

@@ -22,7 +22,7 @@ final readonly class WrongWriters implements Check
     {
         $members = [];
         foreach ($plan->groups as $group) {
-            $members[$group->id] = $plan->here($group);
+            $members[$group->id] = $plan->presentMembers($group);
         }
         $all = array_map(strval(...), array_keys($plan->students));
         $wrong = array_values(

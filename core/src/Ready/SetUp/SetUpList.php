@@ -33,7 +33,7 @@ final readonly class SetUpList
     /**
      * Complexity: O(n log n) in the number of rooms, members, copies, posts and letters.
      */
-    public static function of(Wanted $wanted, There $there): self
+    public static function between(WantedState $wanted, ActualState $there): self
     {
         $steps = [...self::rooms($wanted, $there), ...self::copies($wanted, $there), ...self::posts($wanted, $there)];
         $order = array_flip(array_map(strval(...), array_keys($wanted->tables)));
@@ -144,20 +144,20 @@ final readonly class SetUpList
     /**
      * @return list<SetUpStep>
      */
-    private static function rooms(Wanted $wanted, There $there): array
+    private static function rooms(WantedState $wanted, ActualState $there): array
     {
         $steps = $has = [];
         foreach ($there->rooms as $room) {
             $has[$room->place] = $room;
         }
         foreach ($wanted->rooms as $room) {
-            $is = $has[$room->place] ?? null;
+            $actual = $has[$room->place] ?? null;
             $group = MainSession::PLACE === $room->place ? null : $room->place;
             unset($has[$room->place]);
-            if (null === $is || !$is->made || $is->lost) {
+            if (null === $actual || !$actual->made || $actual->lost) {
                 if ($room->byUs) {
                     $because =
-                        null === $is || !$is->made
+                        null === $actual || !$actual->made
                             ? 'ready.set_up.because.no_room'
                             : 'ready.set_up.because.room_lost';
                     $steps[] = new SetUpStep(
@@ -170,7 +170,7 @@ final readonly class SetUpList
                 }
                 continue;
             }
-            array_push($steps, ...self::changes($room, $is, $group, $wanted->names));
+            array_push($steps, ...self::changes($room, $actual, $group, $wanted->names));
         }
         array_push($steps, ...array_map(self::retired(...), array_values($has)));
 
@@ -184,20 +184,20 @@ final readonly class SetUpList
      *
      * @return list<SetUpStep>
      */
-    private static function changes(WantedRoom $room, RoomThere $is, ?string $group, array $names): array
+    private static function changes(WantedRoom $room, RoomThere $roomThere, ?string $group, array $names): array
     {
         $steps = [];
-        if ($is->name !== $room->name && !$is->named) {
+        if ($roomThere->name !== $room->name && !$roomThere->named) {
             $steps[] = new SetUpStep(
                 StepKind::RenameRoom,
                 $group,
-                $is->id,
-                new Message('ready.set_up.rename_room', ['room' => $is->name, 'name' => $room->name]),
+                $roomThere->id,
+                new Message('ready.set_up.rename_room', ['room' => $roomThere->name, 'name' => $room->name]),
                 new Message('ready.set_up.because.renamed'),
             );
         }
-        $in = array_values(array_diff($room->people, $is->people));
-        $out = array_values(array_diff($is->people, $room->people));
+        $in = array_values(array_diff($room->people, $roomThere->people));
+        $out = array_values(array_diff($roomThere->people, $room->people));
         if ([] === $in && [] === $out) {
             return $steps;
         }
@@ -208,14 +208,14 @@ final readonly class SetUpList
         };
         $name = static fn (string $id): string => $names[$id] ?? '?';
         $who = [
-            'room' => $is->name,
+            'room' => $roomThere->name,
             'in' => Said::some(array_map($name, $in)),
             'out' => Said::some(array_map($name, $out)),
         ];
         $steps[] = new SetUpStep(
             StepKind::ChangeMembers,
             $group,
-            $is->id,
+            $roomThere->id,
             new Message($says, $who),
             new Message('ready.set_up.because.members'),
         );
@@ -248,19 +248,22 @@ final readonly class SetUpList
     /**
      * @return list<SetUpStep>
      */
-    private static function copies(Wanted $wanted, There $there): array
+    private static function copies(WantedState $wanted, ActualState $there): array
     {
         $has = $missing = $older = $stray = [];
         foreach ($there->copies as $copy) {
             $has[$copy->key()] = $copy;
         }
         foreach ($wanted->copies as $copy) {
-            $is = $has[$copy->key()] ?? null;
+            $actual = $has[$copy->key()] ?? null;
             unset($has[$copy->key()]);
             $cell = "{$copy->table}|{$copy->original}";
-            if (null === $is) {
+            if (null === $actual) {
                 $missing[$cell][] = $copy;
-            } elseif (0 === $is->answers && ($is->version !== $copy->version || $is->variant !== $copy->variant)) {
+            } elseif (
+                0 === $actual->answers
+                && ($actual->version !== $copy->version || $actual->variant !== $copy->variant)
+            ) {
                 // one that somebody has worked in is brought up to date by choice, page by page
                 $older[$cell][] = $copy;
             }
@@ -330,38 +333,38 @@ final readonly class SetUpList
     /**
      * @return list<SetUpStep>
      */
-    private static function posts(Wanted $wanted, There $there): array
+    private static function posts(WantedState $wanted, ActualState $there): array
     {
         $steps = $has = [];
         foreach ($there->posts as $post) {
             $has[$post->group] = $post;
         }
         foreach ($wanted->posts as $post) {
-            $is = $has[$post->group] ?? null;
+            $actual = $has[$post->group] ?? null;
             unset($has[$post->group]);
-            $said = ['group' => $wanted->tables[$post->group] ?? '', 'count' => \count($post->audience)];
-            if (null === $is) {
+            $values = ['group' => $wanted->tables[$post->group] ?? '', 'count' => \count($post->audience)];
+            if (null === $actual) {
                 $steps[] = new SetUpStep(
                     StepKind::Post,
                     $post->group,
                     $post->group,
-                    new Message('ready.set_up.post', $said),
+                    new Message('ready.set_up.post', $values),
                     new Message('ready.set_up.because.not_posted'),
                 );
-            } elseif (!self::same($is->audience, $post->audience)) {
+            } elseif (!self::same($actual->audience, $post->audience)) {
                 $steps[] = new SetUpStep(
                     StepKind::ChangePost,
                     $post->group,
                     $post->group,
-                    new Message('ready.set_up.change_post', $said),
+                    new Message('ready.set_up.change_post', $values),
                     new Message('ready.set_up.because.audience'),
                 );
-            } elseif ($is->digest !== $post->digest) {
+            } elseif ($actual->digest !== $post->digest) {
                 $steps[] = new SetUpStep(
                     StepKind::ChangePost,
                     $post->group,
                     $post->group,
-                    new Message('ready.set_up.change_post', $said),
+                    new Message('ready.set_up.change_post', $values),
                     new Message('ready.set_up.because.post_older'),
                 );
             }
@@ -382,20 +385,20 @@ final readonly class SetUpList
     /**
      * @return list<SetUpStep>
      */
-    private static function letters(Wanted $wanted, There $there): array
+    private static function letters(WantedState $wanted, ActualState $there): array
     {
         $steps = $has = [];
         foreach ($there->letters as $letter) {
             $has[$letter->student] = $letter;
         }
         foreach ($wanted->letters as $letter) {
-            $is = $has[$letter->student] ?? null;
-            $isSameAddress = null !== $is && $is->address === $letter->address;
-            if ($isSameAddress && (!$is->arrived || $is->digest === $letter->digest)) {
+            $actual = $has[$letter->student] ?? null;
+            $isSameAddress = null !== $actual && $actual->address === $letter->address;
+            if ($isSameAddress && (!$actual->arrived || $actual->digest === $letter->digest)) {
                 continue; // to an address that refuses it once more is of no use
             }
             $because =
-                null === $is
+                null === $actual
                     ? 'ready.set_up.because.not_written'
                     : ($isSameAddress
                         ? 'ready.set_up.because.letter_older'

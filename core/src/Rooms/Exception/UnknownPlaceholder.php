@@ -20,7 +20,7 @@ final class UnknownPlaceholder extends Refused
         return new self(
             new Message('rooms.unknown_placeholder', [
                 'placeholder' => $placeholder,
-                'known' => array_map(static fn (string $one): string => '{'.$one.'}', $known),
+                'known' => array_map(static fn (string $placeholder): string => '{'.$placeholder.'}', $known),
             ]),
         );
     }

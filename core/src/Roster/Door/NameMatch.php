@@ -160,13 +160,13 @@ final readonly class NameMatch
             } elseif (1 === mb_strlen($word)) {
                 $at = array_search(
                     $word,
-                    array_map(static fn (string $one): string => mb_substr($one, 0, 1), $own),
+                    array_map(static fn (string $part): string => mb_substr($part, 0, 1), $own),
                     true,
                 );
             } elseif ($shortened > 0 && mb_strlen($word) >= $shortened) {
                 $at = array_search(
                     $word,
-                    array_map(static fn (string $one): string => mb_substr($one, 0, mb_strlen($word)), $own),
+                    array_map(static fn (string $part): string => mb_substr($part, 0, mb_strlen($word)), $own),
                     true,
                 );
             }

@@ -173,7 +173,7 @@ final class Columns
      *
      * @param list<Column> $columns
      */
-    public static function given(array $columns, bool $heading, int $first): self
+    public static function chosen(array $columns, bool $heading, int $first): self
     {
         return new self($columns, $heading, $heading ? max(1, $first) : 0);
     }

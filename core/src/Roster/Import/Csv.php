@@ -25,7 +25,7 @@ final class Csv
             $rows[$line] = $record;
         }
 
-        return Sheet::of($rows);
+        return Sheet::fromRows($rows);
     }
 
     private static function utf8(string $bytes): string

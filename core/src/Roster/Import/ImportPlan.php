@@ -38,11 +38,11 @@ final readonly class ImportPlan
      *
      * Complexity: O(cells + known)
      */
-    public static function of(Sheet $sheet, Columns $columns, array $known): self
+    public static function fromSheet(Sheet $sheet, Columns $columns, array $known): self
     {
         $byId = $byName = $seen = [];
         foreach ($known as $id => $record) {
-            $byName[StudentName::of($record->name)->folded()] = $id;
+            $byName[StudentName::fromText($record->name)->folded()] = $id;
             if (null !== $record->schoolId) {
                 $byId[$record->schoolId] = $id;
             }
@@ -66,7 +66,7 @@ final readonly class ImportPlan
             }
             $lines[] = $line = self::line($sheet->lines[$i], $row, $columns, $known, $byId, $byName, $seen);
             if (null !== $line->record) {
-                $seen[StudentName::of($line->record->name)->folded()] = $line->line;
+                $seen[StudentName::fromText($line->record->name)->folded()] = $line->line;
                 $added += ImportFate::Added === $line->fate ? 1 : 0;
             }
         }
@@ -96,7 +96,7 @@ final readonly class ImportPlan
         $shown = self::shown($row);
         try {
             [$record, $marks] = self::record($row, $columns);
-            $folded = StudentName::of($record->name)->folded();
+            $folded = StudentName::fromText($record->name)->folded();
         } catch (UnusableName $e) {
             return new ImportLine($number, $shown, ImportFate::Refused, null, null, [], $e->says);
         }
@@ -238,7 +238,7 @@ final readonly class ImportPlan
 
         return [
             new StudentRecord(
-                StudentName::of($name)->value,
+                StudentName::fromText($name)->value,
                 $schoolId,
                 $table,
                 $attributes,

@@ -23,7 +23,7 @@ final readonly class Sheet
     /**
      * @param iterable<int, list<string>> $rows by line, from 0
      */
-    public static function of(iterable $rows): self
+    public static function fromRows(iterable $rows): self
     {
         $kept = $lines = [];
         foreach ($rows as $line => $row) {

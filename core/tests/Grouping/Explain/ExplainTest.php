@@ -43,7 +43,7 @@ final class ExplainTest extends TestCase
             new NewPartners(),
             new Alike('level'),
         ];
-        $standings = (new Standings($setting, ['Quayside', 'Millbrook']))->of($goals, [[0, 1], [2, 3]]);
+        $standings = (new Standings($setting, ['Quayside', 'Millbrook']))->forGoals($goals, [[0, 1], [2, 3]]);
         self::assertSame(
             [
                 'obstacle.spread_values(level; some(Quayside, Millbrook; 0))',
@@ -62,7 +62,7 @@ final class ExplainTest extends TestCase
             [0.0, 0.5, 0.0, 0.0, 1.0],
             array_map(static fn ($standing): float => $standing->degree->value, $standings),
         );
-        $better = (new Standings($setting, ['Quayside', 'Millbrook']))->of($goals, [[0, 2], [1, 3]]);
+        $better = (new Standings($setting, ['Quayside', 'Millbrook']))->forGoals($goals, [[0, 2], [1, 3]]);
         self::assertSame(
             ['', '', ''],
             array_map(
@@ -86,12 +86,12 @@ final class ExplainTest extends TestCase
             [1, 1, 1, 2, 2, 2, 3, 3, 3],
         );
         $standings = new Standings(new Setting($class, [3, 3, 3]), ['Quayside', 'Millbrook', 'Saltmarsh']);
-        $even = $standings->of([new Spread('Level')], [[0, 3, 6], [1, 4, 7], [2, 5, 8]])[0];
+        $even = $standings->forGoals([new Spread('Level')], [[0, 3, 6], [1, 4, 7], [2, 5, 8]])[0];
         self::assertSame(
             'summary.each(band.exactly(1; band.value(level; 3)), band.exactly(1; band.value(level; 2)), band.exactly(1; band.value(level; 1)))',
             Plainly::said($even->summary),
         );
-        $uneven = $standings->of([new Spread('Level')], [[7, 3, 6], [1, 4, 0], [2, 5, 8]])[0];
+        $uneven = $standings->forGoals([new Spread('Level')], [[7, 3, 6], [1, 4, 0], [2, 5, 8]])[0];
         self::assertStringContainsString(
             'summary.exception(Quayside; band.exactly(2; band.value(level; 3)), band.exactly(0; band.value(level; 1)))',
             Plainly::said($uneven->summary),
@@ -103,7 +103,7 @@ final class ExplainTest extends TestCase
         self::assertSame(
             'summary.each(band.exactly(1; band.high(mark)), band.exactly(1; band.middle(mark)), band.exactly(1; band.low(mark)))',
             Plainly::said(
-                (new Standings(new Setting($many, [3, 3, 3]), []))->of(
+                (new Standings(new Setting($many, [3, 3, 3]), []))->forGoals(
                     [new Spread('Mark')],
                     [[0, 4, 8], [1, 5, 6], [2, 3, 7]],
                 )[0]->summary,

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace FreshHuddle\Core\Tests\Grouping\Goal;
 
-use FreshHuddle\Core\Grouping\Explain\Named;
+use FreshHuddle\Core\Grouping\Explain\NameList;
 use FreshHuddle\Core\Grouping\Format\ProblemReader;
 use FreshHuddle\Core\Grouping\Goal;
 use FreshHuddle\Core\Grouping\GoalKind;
@@ -58,7 +58,7 @@ final class GoalContractTest extends TestCase
     ): void {
         for ($seed = 0; $seed < 6; ++$seed) {
             [$setting, $arrangements] = self::problem($seed);
-            $named = new Named($setting, ['Quayside', 'Millbrook', 'Harbour']);
+            $named = new NameList($setting, ['Quayside', 'Millbrook', 'Harbour']);
             foreach (self::read($kind, $seed) as $goal) {
                 $evaluation = new Evaluation($setting, [$goal]);
                 foreach (\array_slice($arrangements, 0, 60) as $groups) {
@@ -113,7 +113,7 @@ final class GoalContractTest extends TestCase
     {
         for ($seed = 0; $seed < 6; ++$seed) {
             [$setting, $arrangements] = self::problem($seed);
-            $named = new Named($setting);
+            $named = new NameList($setting);
             foreach (self::read($kind, $seed) as $goal) {
                 foreach (\array_slice($arrangements, 0, 20) as $groups) {
                     foreach ($groups as $group) {

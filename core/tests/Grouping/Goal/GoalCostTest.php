@@ -165,7 +165,7 @@ final class GoalCostTest extends TestCase
                 goals: $random->goals($n),
                 history: $random->history($n, 2),
             );
-            $setting = Setting::of($problem, $shape);
+            $setting = Setting::fromProblem($problem, $shape);
             $arranged = [];
             for ($round = 0; $round < $rounds; ++$round) {
                 $ids = $random->some($n, $n);

@@ -5,10 +5,10 @@ declare(strict_types=1);
 namespace FreshHuddle\Core\Tests\Grouping\Search;
 
 use FreshHuddle\Core\Grouping\Rule\Seat;
+use FreshHuddle\Core\Grouping\Search\Arrangement;
 use FreshHuddle\Core\Grouping\Search\Dice;
 use FreshHuddle\Core\Grouping\Search\Musts;
 use FreshHuddle\Core\Grouping\Search\Report;
-use FreshHuddle\Core\Grouping\Search\Seating;
 use FreshHuddle\Core\Grouping\Search\Setting;
 use FreshHuddle\Core\Grouping\Student;
 use PHPUnit\Framework\TestCase;
@@ -87,7 +87,7 @@ final class SettingTest extends TestCase
 
     public function test_a_move_into_a_smaller_group_is_a_swap_with_a_vacancy_and_keeps_the_sizes(): void
     {
-        $seating = new Seating([[0, 1, 2], [3, 4]], 5);
+        $seating = new Arrangement([[0, 1, 2], [3, 4]], 5);
         self::assertSame(6, $seating->all);
         self::assertTrue($seating->keepsSizes(0, 5), 'from three to two');
         self::assertFalse($seating->keepsSizes(5, 5));

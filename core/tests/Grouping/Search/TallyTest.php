@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace FreshHuddle\Core\Tests\Grouping\Search;
 
 use FreshHuddle\Core\Grouping\Problem;
-use FreshHuddle\Core\Grouping\Search\Seating;
+use FreshHuddle\Core\Grouping\Search\Arrangement;
 use FreshHuddle\Core\Grouping\Search\Setting;
 use FreshHuddle\Core\Grouping\Shape\Groups;
 use FreshHuddle\Core\Tests\Grouping\Support\Oracle;
@@ -31,11 +31,11 @@ final class TallyTest extends TestCase
                 goals: $random->goals($n),
                 history: $random->history($n, 2),
             );
-            $setting = Setting::of($problem, new Groups($random->number(2, 4)));
+            $setting = Setting::fromProblem($problem, new Groups($random->number(2, 4)));
             $oracle = new Oracle($problem);
             $boards = [];
             for ($round = 0; $round < $rounds; ++$round) {
-                $boards[] = new Seating(self::someArrangement($setting, $seed + $round), $n);
+                $boards[] = new Arrangement(self::someArrangement($setting, $seed + $round), $n);
             }
             foreach ($problem->goals as $number => $goal) {
                 $tallies = $goal->tallies($setting, $rounds);
@@ -83,12 +83,12 @@ final class TallyTest extends TestCase
     }
 
     /**
-     * @param list<Seating> $boards
+     * @param list<Arrangement> $boards
      *
      * @return list<list<list<string>>>
      */
     private static function asIds(array $boards, Setting $setting): array
     {
-        return array_map(static fn (Seating $board): array => $setting->idsOf($board->groups()), $boards);
+        return array_map(static fn (Arrangement $board): array => $setting->idsOf($board->groups()), $boards);
     }
 }

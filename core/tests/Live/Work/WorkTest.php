@@ -35,30 +35,33 @@ final class WorkTest extends TestCase
         self::assertSame(1_000, $since, 'from when they went out');
         self::assertFalse(Stillness::isStill($since, false, 1_000 + Stillness::AFTER - 1));
         self::assertTrue(Stillness::isStill($since, false, 1_000 + Stillness::AFTER));
-        self::assertFalse(
-            Stillness::isStill($since, true, 1_000 + Stillness::AFTER),
-            'whoever is done may sit still',
-        );
+        self::assertFalse(Stillness::isStill($since, true, 1_000 + Stillness::AFTER), 'whoever is done may sit still');
         self::assertSame(60_000, Stillness::since(50_000, 60_000, 1_000), 'a visit stirs, too');
         self::assertSame(70_000, Stillness::since(70_000, 60_000, 1_000));
     }
 
     public function test_who_is_still_for_long_is_taken_to_call(): void
     {
-        self::assertNull(Stillness::calls(0, false, Stillness::CALLS_AFTER - 1));
-        self::assertSame(Stillness::CALLS_AFTER, Stillness::calls(0, false, Stillness::CALLS_AFTER));
+        self::assertNull(Stillness::callingSince(0, false, Stillness::CALLS_AFTER - 1));
+        self::assertSame(Stillness::CALLS_AFTER, Stillness::callingSince(0, false, Stillness::CALLS_AFTER));
         self::assertSame(
             Stillness::CALLS_AFTER,
-            Stillness::calls(0, false, 2 * Stillness::CALLS_AFTER),
+            Stillness::callingSince(0, false, 2 * Stillness::CALLS_AFTER),
             'and has waited since then',
         );
-        self::assertNull(Stillness::calls(0, true, 2 * Stillness::CALLS_AFTER));
+        self::assertNull(Stillness::callingSince(0, true, 2 * Stillness::CALLS_AFTER));
     }
 
     public function test_visits_are_fair_when_everybody_was_visited_for_as_long(): void
     {
-        self::assertSame([1.0, 0], [Fairness::of([60_000, 60_000])->visited, Fairness::of([60_000, 60_000])->spread]);
-        self::assertSame([0.5, 120_000], [Fairness::of([120_000, 0])->visited, Fairness::of([120_000, 0])->spread]);
-        self::assertSame([1.0, 0], [Fairness::of([])->visited, Fairness::of([])->spread]);
+        self::assertSame(
+            [1.0, 0],
+            [Fairness::fromTimes([60_000, 60_000])->visited, Fairness::fromTimes([60_000, 60_000])->spread],
+        );
+        self::assertSame(
+            [0.5, 120_000],
+            [Fairness::fromTimes([120_000, 0])->visited, Fairness::fromTimes([120_000, 0])->spread],
+        );
+        self::assertSame([1.0, 0], [Fairness::fromTimes([])->visited, Fairness::fromTimes([])->spread]);
     }
 }

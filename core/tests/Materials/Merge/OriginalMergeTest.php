@@ -64,14 +64,14 @@ final class OriginalMergeTest extends TestCase
         $base = self::original(['p' => ['a' => 'one two three', 'b' => 'north']]);
         $theirs = self::original(['p' => ['a' => 'one two three four', 'b' => 'north']]);
         $mine = self::original(['p' => ['a' => 'zero one two three', 'b' => 'south']], 'The quay');
-        $merged = (new OriginalMerge())->of($base, $theirs, $mine);
+        $merged = (new OriginalMerge())->merge($base, $theirs, $mine);
         self::assertSame(['p' => ['a' => 'zero one two three four', 'b' => 'south']], self::texts($merged));
         self::assertSame('The quay', $merged->title);
     }
 
     public function test_blocks_put_in_by_both_stand_where_each_put_them(): void
     {
-        $merged = (new OriginalMerge())->of(
+        $merged = (new OriginalMerge())->merge(
             self::original(['p' => ['a' => 'A', 'b' => 'B']]),
             self::original(['p' => ['a' => 'A', 'x' => 'X', 'b' => 'B']]),
             self::original(['p' => ['m' => 'M', 'a' => 'A', 'b' => 'B', 'n' => 'N']]),
@@ -82,13 +82,13 @@ final class OriginalMergeTest extends TestCase
     public function test_what_one_took_out_goes_unless_the_other_changed_it(): void
     {
         $base = self::original(['p' => ['a' => 'A', 'b' => 'B'], 'q' => ['c' => 'C']]);
-        $merged = (new OriginalMerge())->of(
+        $merged = (new OriginalMerge())->merge(
             $base,
             self::original(['p' => ['a' => 'A', 'b' => 'B changed']]),
             self::original(['p' => [], 'q' => ['c' => 'C']]),
         );
         self::assertSame(['p' => ['b' => 'B changed']], self::texts($merged));
-        $merged = (new OriginalMerge())->of(
+        $merged = (new OriginalMerge())->merge(
             $base,
             self::original(['p' => ['a' => 'A', 'b' => 'B']]),
             self::original(['p' => ['a' => 'A', 'b' => 'B'], 'q' => ['c' => 'C more']]),
@@ -98,7 +98,7 @@ final class OriginalMergeTest extends TestCase
 
     public function test_a_block_that_one_moved_and_the_other_wrote_in_is_there_once(): void
     {
-        $merged = (new OriginalMerge())->of(
+        $merged = (new OriginalMerge())->merge(
             self::original(['p' => ['a' => 'A', 'b' => 'B'], 'q' => ['c' => 'C']]),
             self::original(['p' => ['b' => 'B'], 'q' => ['a' => 'A', 'c' => 'C']]),
             self::original(['p' => ['a' => 'A and more', 'b' => 'B'], 'q' => ['c' => 'C']]),
@@ -113,7 +113,7 @@ final class OriginalMergeTest extends TestCase
             [new Page('p', '', [new Block('a', BlockKind::Ticks, 'x', $settings)])],
             array_values($variants),
         );
-        $merged = (new OriginalMerge())->of(
+        $merged = (new OriginalMerge())->merge(
             $of(new BlockSettings()),
             $of(new BlockSettings(alone: true), new Variant('easy', 'Easy')),
             $of(new BlockSettings(growing: true), new Variant('hard', 'Hard')),
@@ -171,7 +171,7 @@ final class OriginalMergeTest extends TestCase
                 }
                 $sides[$side] = [$pages, $written];
             }
-            $merged = $merge->of(
+            $merged = $merge->merge(
                 self::original($base),
                 self::original($sides['left'][0]),
                 self::original($sides['right'][0]),
@@ -184,13 +184,13 @@ final class OriginalMergeTest extends TestCase
             self::assertSame(
                 self::texts(self::original($sides['left'][0])),
                 self::texts(
-                    $merge->of(self::original($base), self::original($sides['left'][0]), self::original($base)),
+                    $merge->merge(self::original($base), self::original($sides['left'][0]), self::original($base)),
                 ),
             );
             self::assertSame(
                 self::texts(self::original($sides['right'][0])),
                 self::texts(
-                    $merge->of(self::original($base), self::original($base), self::original($sides['right'][0])),
+                    $merge->merge(self::original($base), self::original($base), self::original($sides['right'][0])),
                 ),
             );
         }
@@ -214,7 +214,7 @@ final class OriginalMergeTest extends TestCase
         ]);
         [$base, $theirs, $mine] = [$of('base'), $of('theirs'), $of('mine')];
         self::assertSame(60, OriginalMerge::contested($base, $theirs, $mine));
-        $merged = (new OriginalMerge())->of($base, $theirs, $mine);
+        $merged = (new OriginalMerge())->merge($base, $theirs, $mine);
         foreach ($merged->blocks() as $i => $block) {
             self::assertStringContainsString($theirs->blocks()[$i]->text, $block->text);
         }

@@ -43,7 +43,7 @@ final class SpliceTest extends TestCase
             $old = $text();
             $new = 0 === $i % 2 ? $text() : mb_substr($old, 0, 3).$text().mb_substr($old, 5);
             $splice = Splice::between($old, $new);
-            self::assertSame($new, $splice->of($old), json_encode([$old, $new], \JSON_THROW_ON_ERROR));
+            self::assertSame($new, $splice->apply($old), json_encode([$old, $new], \JSON_THROW_ON_ERROR));
             self::assertTrue(mb_check_encoding($splice->put, 'UTF-8'));
         }
     }

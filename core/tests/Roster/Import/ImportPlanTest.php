@@ -255,6 +255,6 @@ final class ImportPlanTest extends TestCase
     {
         $sheet = Csv::read($text);
 
-        return ImportPlan::of($sheet, Columns::recognise($sheet), $known)->lines;
+        return ImportPlan::fromSheet($sheet, Columns::recognise($sheet), $known)->lines;
     }
 }

@@ -9,10 +9,10 @@ use FreshHuddle\App\Grouping\Exception\GroupingRefused;
 use FreshHuddle\App\Grouping\Grouping;
 use FreshHuddle\App\Grouping\Proposal\ClassParts;
 use FreshHuddle\App\Grouping\Proposal\ClockLimit;
+use FreshHuddle\App\Grouping\Proposal\FindingWords;
 use FreshHuddle\App\Grouping\Proposal\Several\ProposedGroup;
 use FreshHuddle\App\Grouping\Proposal\Several\ProposedRound;
 use FreshHuddle\App\Grouping\Proposal\WhoIsHere;
-use FreshHuddle\App\Grouping\Proposal\Wording;
 use FreshHuddle\App\Roster\Rule\RuleView;
 use FreshHuddle\App\Words\Words;
 use FreshHuddle\Core\Grouping\Exception\ImpossibleShape;
@@ -35,7 +35,7 @@ final readonly class Repairer
 
     public function __construct(
         private ClassParts $parts,
-        private Wording $view,
+        private FindingWords $view,
         private Words $words,
         private WhoIsHere $whoIsHere,
     ) {
@@ -102,10 +102,10 @@ final readonly class Repairer
      */
     private function notWhereNobodyIs(Grouping $grouping, array $current, array $arrivals): array
     {
-        $here = [] === $arrivals ? null : $this->whoIsHere->in($grouping->id);
+        $present = [] === $arrivals ? null : $this->whoIsHere->in($grouping->id);
         $empty = [];
         foreach ($current as $g => $group) {
-            if (null !== $here && [] === array_intersect($group, $here)) {
+            if (null !== $present && [] === array_intersect($group, $present)) {
                 $empty[] = $g + 1;
             }
         }

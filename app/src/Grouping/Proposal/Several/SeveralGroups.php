@@ -41,12 +41,12 @@ final readonly class SeveralGroups
     public function make(Grouping $grouping, Floor $floor, MethodKind $kind, int $size, int $rounds): array
     {
         $present = $this->parts->present($grouping);
-        $here = array_fill_keys(ClassParts::ids($present), true);
+        $isPresent = array_fill_keys(ClassParts::ids($present), true);
         $within = array_values(
             array_filter(
                 array_map(
                     static fn (Group $group): array => array_values(
-                        array_filter($group->students, static fn (string $id): bool => isset($here[$id])),
+                        array_filter($group->students, static fn (string $id): bool => isset($isPresent[$id])),
                     ),
                     $floor->groups,
                 ),

@@ -12,10 +12,10 @@ use FreshHuddle\App\Grouping\Exception\GroupingRefused;
 use FreshHuddle\App\Grouping\Floor\FloorStore;
 use FreshHuddle\App\Grouping\Grouping;
 use FreshHuddle\App\Grouping\Proposal\FillWay;
+use FreshHuddle\App\Grouping\Proposal\ProposalApplier;
 use FreshHuddle\App\Grouping\Proposal\Proposer;
 use FreshHuddle\App\Grouping\Proposal\ProposeRequest;
 use FreshHuddle\App\Grouping\Proposal\TakeRequest;
-use FreshHuddle\App\Grouping\Proposal\Taking;
 use FreshHuddle\App\Words\Words;
 use FreshHuddle\Core\Grouping\Floor;
 use FreshHuddle\Core\Grouping\Group;
@@ -32,7 +32,7 @@ final readonly class SeveralRounds
 
     public function __construct(
         private Groupings $groupings,
-        private Taking $taking,
+        private ProposalApplier $taking,
         private Proposer $proposer,
         private SeveralGroups $several,
         private Words $words,
@@ -159,7 +159,7 @@ final readonly class SeveralRounds
     private function grouping(Grouping $base, string $name, array $groups): Grouping
     {
         $grouping = $this->groupings->create($base->class, mb_substr($base->name.' · '.$name, 0, 80));
-        $this->taking->take($grouping, new TakeRequest(0, 'rotation', [new ProposedRound('', $groups)]));
+        $this->taking->apply($grouping, new TakeRequest(0, 'rotation', [new ProposedRound('', $groups)]));
 
         return $grouping;
     }

@@ -8,14 +8,14 @@ use FreshHuddle\App\Grouping\Desk\DeskSettings;
 use FreshHuddle\App\Grouping\Grouping;
 use FreshHuddle\App\Grouping\Proposal\ClassParts;
 use FreshHuddle\App\Grouping\Proposal\ConflictView;
+use FreshHuddle\App\Grouping\Proposal\FindingWords;
 use FreshHuddle\App\Grouping\Proposal\FloorInNumbers;
-use FreshHuddle\App\Grouping\Proposal\Wording;
 use FreshHuddle\App\Roster\Rule\RuleView;
 use FreshHuddle\App\Roster\StudentView;
 use FreshHuddle\App\Words\Words;
 use FreshHuddle\Core\Grouping\Explain\DegreeUnit;
 use FreshHuddle\Core\Grouping\Explain\Effect;
-use FreshHuddle\Core\Grouping\Explain\Named;
+use FreshHuddle\Core\Grouping\Explain\NameList;
 use FreshHuddle\Core\Grouping\Explain\Standings;
 use FreshHuddle\Core\Grouping\Explain\WhyHere;
 use FreshHuddle\Core\Grouping\Floor;
@@ -29,7 +29,7 @@ use FreshHuddle\Core\Message;
  */
 final readonly class Judge
 {
-    public function __construct(private ClassParts $parts, private Wording $view, private Words $words)
+    public function __construct(private ClassParts $parts, private FindingWords $view, private Words $words)
     {
     }
 
@@ -38,7 +38,7 @@ final readonly class Judge
      */
     public function standings(Grouping $grouping, Floor $floor, DeskSettings $settings): StandingsView
     {
-        $there = FloorInNumbers::of($this->parts, $grouping, $floor);
+        $there = FloorInNumbers::fromFloor($this->parts, $grouping, $floor);
         if ([] === $there->groups) {
             return new StandingsView(
                 array_map(
@@ -48,7 +48,7 @@ final readonly class Judge
                 [],
             );
         }
-        $standings = (new Standings($there->setting, $there->names()))->of(
+        $standings = (new Standings($there->setting, $there->names()))->forGoals(
             $this->parts->goals($grouping, $settings),
             $there->groups,
         );
@@ -61,7 +61,7 @@ final readonly class Judge
      */
     public function partners(Grouping $grouping, Floor $floor): string
     {
-        $there = FloorInNumbers::of($this->parts, $grouping, $floor);
+        $there = FloorInNumbers::fromFloor($this->parts, $grouping, $floor);
         $goal = new NewPartners();
         $degree = $goal->degree($there->setting, $there->groups);
         $all = ['new' => $degree->met, 'all' => $degree->of];
@@ -86,7 +86,7 @@ final readonly class Judge
                     'again' => $goal->obstacle(
                         $there->setting,
                         $there->groups,
-                        new Named($there->setting, $there->names()),
+                        new NameList($there->setting, $there->names()),
                     ) ?? '',
                 ],
             ),
@@ -133,11 +133,11 @@ final readonly class Judge
         $broken = self::brokenOnes(
             $there->rules,
             $there->setting->idsOf($there->groups),
-            (new Named($there->setting))->id(...),
+            (new NameList($there->setting))->id(...),
         );
 
         return array_map(
-            fn (array $one): ConflictView => new ConflictView([$one[0]], $this->words->say($one[1])),
+            fn (array $rule): ConflictView => new ConflictView([$rule[0]], $this->words->say($rule[1])),
             $broken,
         );
     }
@@ -172,10 +172,10 @@ final readonly class Judge
             array_values(
                 array_filter(
                     $this->parts->present($grouping),
-                    static fn (StudentView $one): bool => $one->id === $studentId,
+                    static fn (StudentView $studentView): bool => $studentView->id === $studentId,
                 ),
             )[0] ?? null;
-        $there = FloorInNumbers::of($this->parts, $grouping, $floor, $student);
+        $there = FloorInNumbers::fromFloor($this->parts, $grouping, $floor, $student);
         $number = $there->setting->index[$studentId] ?? null;
         if (null === $number) {
             return new WhyView([], []);

@@ -9,9 +9,9 @@ use FreshHuddle\App\Http\Body\Shape;
 use FreshHuddle\App\Http\Body\TooManyFields;
 use FreshHuddle\App\Http\Problem;
 use FreshHuddle\App\Materials\Cupboard\Markdown;
-use FreshHuddle\App\Materials\Cupboard\Master;
 use FreshHuddle\App\Materials\Cupboard\PageView;
 use FreshHuddle\App\Materials\Cupboard\SaveOriginal;
+use FreshHuddle\App\Materials\Cupboard\StoredOriginal;
 use FreshHuddle\App\Materials\Exception\MaterialsRefused;
 use FreshHuddle\Core\Materials\Exception\UnusableOriginal;
 use FreshHuddle\Core\Materials\Format\MarkdownFile;
@@ -29,7 +29,7 @@ final readonly class OriginalFile
     {
     }
 
-    public function json(Original $original, Master $master): string
+    public function json(Original $original, StoredOriginal $master): string
     {
         return json_encode(
             [
@@ -46,7 +46,7 @@ final readonly class OriginalFile
         )."\n";
     }
 
-    public function markdown(Original $original, Master $master): string
+    public function markdown(Original $original, StoredOriginal $master): string
     {
         return MarkdownFile::write($original, [
             'subject' => $master->subject,
@@ -78,7 +78,7 @@ final readonly class OriginalFile
         return new SaveOriginal(
             $original->title,
             0,
-            array_map(PageView::of(...), $original->pages),
+            array_map(PageView::fromPage(...), $original->pages),
             $original->variants,
             mb_substr($found['subject'], 0, 80),
             mb_substr($found['year'], 0, 40),

@@ -50,7 +50,7 @@ final readonly class OriginalPackage
             );
         }
 
-        return Zip::of($files);
+        return Zip::fromFiles($files);
     }
 
     /**

@@ -32,7 +32,7 @@ final readonly class CopyAccess
             ->join('r.lesson', 'l')
             ->join('l.class', 'c')
             ->where('l.removedAt IS NULL');
-        $found = $this->staff->one(WorkCopy::class, $query, 'w', $teacher, $id);
+        $found = $this->staff->find(WorkCopy::class, $query, 'w', $teacher, $id);
         $this->staff->may($teacher, $found->round->lesson->class);
 
         return $found;
@@ -52,7 +52,7 @@ final readonly class CopyAccess
             ->join('r.lesson', 'l')
             ->join('l.class', 'c')
             ->where('l.removedAt IS NULL');
-        $found = $this->staff->one(MarginNote::class, $query, 'n', $teacher, $id);
+        $found = $this->staff->find(MarginNote::class, $query, 'n', $teacher, $id);
         $this->staff->may($teacher, $found->copy->round->lesson->class);
 
         return $found;

@@ -26,7 +26,7 @@ final readonly class DueCopies
      *
      * @return list<CopyDue>
      */
-    public function of(HandOutRow $row, Floor $floor, ?string $only = null, ?SchoolClass $class = null): array
+    public function forHandOut(HandOutRow $row, Floor $floor, ?string $only = null, ?SchoolClass $class = null): array
     {
         $groups = [];
         foreach ($floor->groups as $group) {
@@ -46,7 +46,7 @@ final readonly class DueCopies
 
         return $row->copies(
             $groups,
-            null === $row->by ? [] : $this->said(array_merge(...array_values($groups), ...[[]])),
+            null === $row->by ? [] : $this->attributes(array_merge(...array_values($groups), ...[[]])),
         );
     }
 
@@ -73,13 +73,13 @@ final readonly class DueCopies
      *
      * @return array<string, array<array-key, int|float|string>>
      */
-    private function said(array $students): array
+    private function attributes(array $students): array
     {
-        $said = [];
+        $attributes = [];
         foreach ($this->em->getRepository(Student::class)->findBy(['id' => $students]) as $student) {
-            $said[$student->id] = $student->attributes;
+            $attributes[$student->id] = $student->attributes;
         }
 
-        return $said;
+        return $attributes;
     }
 }

@@ -7,8 +7,8 @@ namespace FreshHuddle\App\Materials\HandOut\Copy;
 use Doctrine\ORM\Mapping as ORM;
 use FreshHuddle\App\Grouping\Floor\WorkGroup;
 use FreshHuddle\App\Lesson\Round\Round;
-use FreshHuddle\App\Materials\Cupboard\Master;
 use FreshHuddle\App\Materials\Cupboard\Pages;
+use FreshHuddle\App\Materials\Cupboard\StoredOriginal;
 use FreshHuddle\App\Roster\Student;
 use FreshHuddle\Core\Materials\HandOutWay;
 
@@ -42,7 +42,7 @@ class WorkCopy
         #[ORM\ManyToOne, ORM\JoinColumn(nullable: false, onDelete: 'CASCADE')]
         public readonly Round $round,
         #[ORM\ManyToOne, ORM\JoinColumn(nullable: false, onDelete: 'CASCADE')]
-        public readonly Master $original,
+        public readonly StoredOriginal $original,
         #[ORM\Column]
         public readonly int $originalVersion,
         #[ORM\ManyToOne, ORM\JoinColumn(name: 'group_id')]

@@ -24,7 +24,7 @@ final readonly class ByAttribute
     ) {
     }
 
-    public static function of(?VariantsBy $by): ?self
+    public static function fromVariants(?VariantsBy $by): ?self
     {
         return null === $by
             ? null

@@ -7,17 +7,17 @@ namespace FreshHuddle\App\Materials\HandOut\Plan;
 use Doctrine\DBAL\LockMode;
 use Doctrine\ORM\EntityManagerInterface;
 use FreshHuddle\App\Account\Teacher;
-use FreshHuddle\App\Database\Change;
 use FreshHuddle\App\Database\Clock;
+use FreshHuddle\App\Database\Transaction;
 use FreshHuddle\App\Grouping\Floor\WorkGroup;
 use FreshHuddle\App\Lesson\Lesson;
 use FreshHuddle\App\Lesson\Order\RunningOrders;
 use FreshHuddle\App\Lesson\Order\Segment;
 use FreshHuddle\App\Lesson\Round\Round;
-use FreshHuddle\App\Materials\Cupboard\Master;
 use FreshHuddle\App\Materials\Cupboard\OriginalAccess;
+use FreshHuddle\App\Materials\Cupboard\StoredOriginal;
 use FreshHuddle\App\Materials\Exception\MaterialsRefused;
-use FreshHuddle\App\Materials\HandOut\HandOut;
+use FreshHuddle\App\Materials\HandOut\HandOutCell;
 use FreshHuddle\App\Stream\Audience;
 use FreshHuddle\App\Stream\Stream;
 use FreshHuddle\Core\Lesson\Phase;
@@ -35,7 +35,7 @@ final readonly class HandOutPlan
     public function __construct(
         private EntityManagerInterface $em,
         private OriginalAccess $access,
-        private Change $change,
+        private Transaction $change,
         private Stream $stream,
         private Clock $clock,
         private RunningOrders $orders,
@@ -93,21 +93,21 @@ final readonly class HandOutPlan
      */
     public function save(Teacher $teacher, Round $round, SavePlan $plan): void
     {
-        $here = array_map(static fn (HandOutRow $row): string => $row->original, $this->rows($round->id));
+        $existing = array_map(static fn (HandOutRow $row): string => $row->original, $this->rows($round->id));
         $seen = [];
         foreach ($plan->rows as $i => $row) {
             if (isset($seen[$row->original])) {
                 throw MaterialsRefused::unusable('materials.plan_twice', "rows[{$i}].original");
             }
             $seen[$row->original] = true;
-            if (!\in_array($row->original, $here, true)) {
+            if (!\in_array($row->original, $existing, true)) {
                 $this->access->original($teacher, $row->original);
             }
             if (null !== $row->opensWith && null === $this->aloneSegment($round, $row->opensWith)) {
                 throw MaterialsRefused::unusable('materials.plan_no_segment', "rows[{$i}].opensWith");
             }
         }
-        $this->change->of(function () use ($round, $plan, $seen): void {
+        $this->change->run(function () use ($round, $plan, $seen): void {
             $this->em->lock($round, LockMode::PESSIMISTIC_WRITE);
             $rows = $plan->rows;
             foreach ($this->rows($round->id) as $row) {
@@ -125,7 +125,7 @@ final readonly class HandOutPlan
                             array_values($row->cells),
                         ),
                         $row->variant,
-                        ByAttribute::of($row->by),
+                        ByAttribute::fromVariants($row->by),
                         $row->opensWith,
                     );
                 }
@@ -140,7 +140,7 @@ final readonly class HandOutPlan
     /**
      * One more row at the end: a copy for each group.
      */
-    public function append(Round $round, Master $original): void
+    public function append(Round $round, StoredOriginal $original): void
     {
         $this->add($round, new RowPlan($original->id, HandOutWay::Together), \count($this->rows($round->id)));
         $this->em->flush();
@@ -155,7 +155,7 @@ final readonly class HandOutPlan
      */
     public function giveAlone(Teacher $teacher, Segment $segment, string $originalId): Round
     {
-        $order = $this->orders->of($segment->lesson);
+        $order = $this->orders->forLesson($segment->lesson);
         $of = $order->roundFor($segment->id);
         $round = null === $of ? null : $this->em->find(Segment::class, $of)?->round;
         if (SegmentKind::Alone !== $segment->kind || null === $round) {
@@ -215,13 +215,20 @@ final readonly class HandOutPlan
     {
         $cells = [];
         foreach ($row->cells as $group => $cell) {
-            $here = null === $groups ? $group : $groups[$group] ?? null;
-            if (null !== $here) {
-                $cells[] = new CellView($here, $cell['way'], $cell['variant']);
+            $target = null === $groups ? $group : $groups[$group] ?? null;
+            if (null !== $target) {
+                $cells[] = new CellView($target, $cell['way'], $cell['variant']);
             }
         }
 
-        return new RowPlan($row->original, $row->way, $cells, $row->variant, ByAttribute::of($row->by), $opensWith);
+        return new RowPlan(
+            $row->original,
+            $row->way,
+            $cells,
+            $row->variant,
+            ByAttribute::fromVariants($row->by),
+            $opensWith,
+        );
     }
 
     /**
@@ -271,10 +278,10 @@ final readonly class HandOutPlan
      */
     public function shareAsBefore(array $rounds): void
     {
-        foreach ($rounds as $was => $is) {
+        foreach ($rounds as $was => $newRound) {
             $with = $this->em->find(SharedPlan::class, $was)?->with->id;
             [$round, $base] = [
-                $this->em->find(Round::class, $is),
+                $this->em->find(Round::class, $newRound),
                 null === $with || !isset($rounds[$with]) ? null : $this->em->find(Round::class, $rounds[$with]),
             ];
             if (null !== $round && null !== $base) {
@@ -310,9 +317,9 @@ final readonly class HandOutPlan
      *
      * @return array<string, string> a group there => the group here
      */
-    public function placesOf(Round $there, Round $here): array
+    public function placesOf(Round $there, Round $round): array
     {
-        $of = $this->byPosition($here);
+        $of = $this->byPosition($round);
         $groups = [];
         foreach ($this->byPosition($there) as $position => $group) {
             if (isset($of[$position])) {
@@ -346,7 +353,7 @@ final readonly class HandOutPlan
     private function write(Round $round, array $rows): void
     {
         $this->em
-            ->createQuery('DELETE FROM '.HandOut::class.' h WHERE h.round = ?1')
+            ->createQuery('DELETE FROM '.HandOutCell::class.' h WHERE h.round = ?1')
             ->setParameter(1, $round->id)
             ->execute();
         foreach ($rows as $position => $row) {
@@ -364,7 +371,7 @@ final readonly class HandOutPlan
         foreach (null === $group ? [] : $this->cells($round->id) as $cell) {
             if ($cell->group?->id === $fromGroup) {
                 $this->em->persist(
-                    new HandOut(
+                    new HandOutCell(
                         Uuid::v7()->toRfc4122(),
                         $round,
                         $cell->original,
@@ -381,14 +388,14 @@ final readonly class HandOutPlan
 
     private function add(Round $round, RowPlan $row, int $position): void
     {
-        $original = $this->em->find(Master::class, $row->original) ?? throw MaterialsRefused::missing();
+        $original = $this->em->find(StoredOriginal::class, $row->original) ?? throw MaterialsRefused::missing();
         $known = array_column($original->variants, 'id');
         $variant = static fn (string $id): string => \in_array($id, $known, true) ? $id : '';
         $opens = null === $row->opensWith ? null : $this->aloneSegment($round, $row->opensWith);
         // What everybody does alone is a copy each, whatever was said of groups before.
         $way = null === $opens ? $row->way : HandOutWay::Each;
         $this->em->persist(
-            new HandOut(
+            new HandOutCell(
                 Uuid::v7()->toRfc4122(),
                 $round,
                 $original,
@@ -409,7 +416,7 @@ final readonly class HandOutPlan
             }
             $seen[$cell->group] = true;
             $this->em->persist(
-                new HandOut(
+                new HandOutCell(
                     Uuid::v7()->toRfc4122(),
                     $round,
                     $original,
@@ -420,19 +427,19 @@ final readonly class HandOutPlan
                 ),
             );
         }
-        $said = [];
-        foreach ($row->by->values ?? [] as $one) {
-            $value = trim($one->value);
-            if (!isset($said[$value])) {
-                $said[$value] = true;
+        $values = [];
+        foreach ($row->by->values ?? [] as $pair) {
+            $value = trim($pair->value);
+            if (!isset($values[$value])) {
+                $values[$value] = true;
                 $this->em->persist(
-                    new HandOut(
+                    new HandOutCell(
                         Uuid::v7()->toRfc4122(),
                         $round,
                         $original,
                         null,
                         $row->way,
-                        $variant($one->variant),
+                        $variant($pair->variant),
                         $position,
                         trim($row->by->attribute ?? ''),
                         $value,
@@ -443,15 +450,15 @@ final readonly class HandOutPlan
     }
 
     /**
-     * @return list<HandOut>
+     * @return list<HandOutCell>
      */
     private function cells(string $roundId): array
     {
-        /** @var list<HandOut> $cells */
+        /** @var list<HandOutCell> $cells */
         $cells = $this->em
             ->createQueryBuilder()
             ->select('h')
-            ->from(HandOut::class, 'h')
+            ->from(HandOutCell::class, 'h')
             ->where('h.round = :round')
             ->setParameter('round', $roundId)
             ->orderBy('h.position')

@@ -79,9 +79,9 @@ abstract readonly class Flysystem implements FileStore
             return;
         }
         try {
-            foreach ($this->files->listContents(self::PARTS) as $one) {
-                if ($one->isFile() && ($one->lastModified() ?? 0) < $before) {
-                    $this->files->delete($one->path());
+            foreach ($this->files->listContents(self::PARTS) as $listContent) {
+                if ($listContent->isFile() && ($listContent->lastModified() ?? 0) < $before) {
+                    $this->files->delete($listContent->path());
                 }
             }
         } catch (FilesystemException $e) {

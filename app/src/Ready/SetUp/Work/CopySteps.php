@@ -6,20 +6,20 @@ namespace FreshHuddle\App\Ready\SetUp\Work;
 
 use FreshHuddle\App\Lesson\Round\Round;
 use FreshHuddle\App\Materials\Exception\MaterialsRefused;
-use FreshHuddle\App\Materials\HandOut\HandingOut;
-use FreshHuddle\App\Ready\SetUp\Step;
+use FreshHuddle\App\Materials\HandOut\HandOutService;
+use FreshHuddle\App\Ready\SetUp\SetUpStep;
 use FreshHuddle\Core\Ready\SetUp\StepKind;
 
 /**
  * Copies. All that are missing of an original are made at once with the first step of it: those of one table take as
  * long.
  */
-final class CopySteps implements StepWork
+final class CopySteps implements StepRunner
 {
     /** @var array<string, true> originals of which all are made */
     private array $made = [];
 
-    public function __construct(private readonly HandingOut $handingOut)
+    public function __construct(private readonly HandOutService $handingOut)
     {
     }
 
@@ -33,7 +33,7 @@ final class CopySteps implements StepWork
         $this->made = [];
     }
 
-    public function do(Step $step): void
+    public function do(SetUpStep $step): void
     {
         $round = $step->round;
         try {

@@ -5,11 +5,11 @@ declare(strict_types=1);
 namespace FreshHuddle\App\Ready\SetUp\Work;
 
 use FreshHuddle\App\Lesson\Round\Round;
-use FreshHuddle\App\Ready\Sending\SentKind;
-use FreshHuddle\App\Ready\Sending\SentStore;
+use FreshHuddle\App\Ready\Sending\DeliveryKind;
+use FreshHuddle\App\Ready\Sending\DeliveryStore;
 use FreshHuddle\App\Ready\Sending\StudentLetter;
 use FreshHuddle\App\Ready\Sending\StudentLetters;
-use FreshHuddle\App\Ready\SetUp\Step;
+use FreshHuddle\App\Ready\SetUp\SetUpStep;
 use FreshHuddle\Core\Message;
 use FreshHuddle\Core\Ready\SetUp\StepKind;
 use Symfony\Component\DependencyInjection\Attribute\Autowire;
@@ -23,14 +23,14 @@ use Symfony\Component\Mime\Email;
  * Letters to students. One that is sent again because nobody noted that it was carries the same Message-ID (RFC 5322,
  * 3.6.4): a mailbox knows it again.
  */
-final class LetterSteps implements StepWork
+final class LetterSteps implements StepRunner
 {
     /** @var array<string, StudentLetter>|null by student; null: to be worked out */
     private ?array $known = null;
 
     public function __construct(
         private readonly StudentLetters $letters,
-        private readonly SentStore $store,
+        private readonly DeliveryStore $store,
         private readonly MailerInterface $mailer,
         #[Autowire('%env(MAIL_FROM)%')]
         private readonly string $from,
@@ -47,15 +47,15 @@ final class LetterSteps implements StepWork
         $this->known = null;
     }
 
-    public function do(Step $step): void
+    public function do(SetUpStep $step): void
     {
         $round = $step->round;
-        $this->known ??= $this->letters->of($round);
+        $this->known ??= $this->letters->forRound($round);
         $letter = $this->known[$step->subject] ?? null;
         if (null === $letter) {
             return; // no address any more, or no seat
         }
-        $key = $this->store->key($round->id, SentKind::Letter, $letter->student);
+        $key = $this->store->key($round->id, DeliveryKind::Letter, $letter->student);
         $message = (new Email())
             ->from(new Address($this->from, $round->lesson->class->teacher->name))
             ->to($letter->address)

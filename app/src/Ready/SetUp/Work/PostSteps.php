@@ -7,13 +7,13 @@ namespace FreshHuddle\App\Ready\SetUp\Work;
 use FreshHuddle\App\Lesson\Round\Round;
 use FreshHuddle\App\Ready\Portal\CoursePortal;
 use FreshHuddle\App\Ready\Portal\PortalFailed;
-use FreshHuddle\App\Ready\Portal\Posting;
+use FreshHuddle\App\Ready\Portal\Post;
+use FreshHuddle\App\Ready\Sending\DeliveryKind;
+use FreshHuddle\App\Ready\Sending\DeliveryReader;
+use FreshHuddle\App\Ready\Sending\DeliveryStore;
+use FreshHuddle\App\Ready\Sending\DeliveryThing;
 use FreshHuddle\App\Ready\Sending\Postings;
-use FreshHuddle\App\Ready\Sending\SentKind;
-use FreshHuddle\App\Ready\Sending\SentReader;
-use FreshHuddle\App\Ready\Sending\SentStore;
-use FreshHuddle\App\Ready\Sending\SentThing;
-use FreshHuddle\App\Ready\SetUp\Step;
+use FreshHuddle\App\Ready\SetUp\SetUpStep;
 use FreshHuddle\App\Roster\Roster;
 use FreshHuddle\App\Roster\Staff\Staff;
 use FreshHuddle\Core\Ready\SetUp\StepKind;
@@ -21,16 +21,16 @@ use FreshHuddle\Core\Ready\SetUp\StepKind;
 /**
  * Posts: each goes out under a key that was noted before, so that it is there once, however often it is sent.
  */
-final class PostSteps implements StepWork
+final class PostSteps implements StepRunner
 {
-    /** @var array<string, Posting>|null by group; null: to be worked out, and the course to be brought up to date */
+    /** @var array<string, Post>|null by group; null: to be worked out, and the course to be brought up to date */
     private ?array $known = null;
 
     public function __construct(
         private readonly CoursePortal $portal,
         private readonly Postings $postings,
-        private readonly SentStore $store,
-        private readonly SentReader $sent,
+        private readonly DeliveryStore $store,
+        private readonly DeliveryReader $sent,
         private readonly Roster $roster,
         private readonly Staff $staff,
     ) {
@@ -46,7 +46,7 @@ final class PostSteps implements StepWork
         $this->known = null;
     }
 
-    public function do(Step $step): void
+    public function do(SetUpStep $step): void
     {
         try {
             StepKind::Withdraw === $step->kind
@@ -64,27 +64,32 @@ final class PostSteps implements StepWork
      *
      * @throws PortalFailed
      */
-    public function look(Round $round): array
+    public function probe(Round $round): array
     {
         $sent = array_filter(
-            $this->sent->of($round->id),
-            static fn (SentThing $one): bool => SentKind::Post === $one->kind && null !== $one->theirId,
+            $this->sent->forRound($round->id),
+            static fn (DeliveryThing $deliveryThing): bool => DeliveryKind::Post === $deliveryThing->kind
+                && null !== $deliveryThing->theirId,
         );
         if ([] === $sent) {
             return [];
         }
         $posts = $this->portal->posts($round->lesson->class->id);
-        $postings = $this->postings->of($round);
+        $postings = $this->postings->forRound($round);
         $wrong = [];
-        foreach ($sent as $one) {
-            $is = $posts[(string) $one->theirId] ?? null;
-            $wanted = $postings[$one->target] ?? null;
+        foreach ($sent as $delivery) {
+            $posted = $posts[(string) $delivery->theirId] ?? null;
+            $wanted = $postings[$delivery->target] ?? null;
             if (null === $wanted) {
                 continue; // its table is gone: it is withdrawn by the list
             }
-            $this->store->stands($one->id, $wanted, $is);
-            if (null === $is || $is->digest() !== $wanted->digest() || !$is->isSeenByJust($wanted->audience)) {
-                $wrong[] = $one->target;
+            $this->store->stands($delivery->id, $wanted, $posted);
+            if (
+                null === $posted
+                || $posted->digest() !== $wanted->digest()
+                || !$posted->isSeenByJust($wanted->audience)
+            ) {
+                $wrong[] = $delivery->target;
             }
         }
 
@@ -98,13 +103,13 @@ final class PostSteps implements StepWork
     {
         if (null === $this->known) {
             $this->enrol($round);
-            $this->known = $this->postings->of($round);
+            $this->known = $this->postings->forRound($round);
         }
         $posting = $this->known[$group] ?? null;
         if (null === $posting) {
             return; // its table was taken away meanwhile
         }
-        $key = $this->store->key($round->id, SentKind::Post, $group);
+        $key = $this->store->key($round->id, DeliveryKind::Post, $group);
         $theirId = $this->sent->theirId($key);
         if (null !== $theirId) {
             try {
@@ -135,14 +140,14 @@ final class PostSteps implements StepWork
     /**
      * @throws PortalFailed
      */
-    private function withdraw(Step $step): void
+    private function withdraw(SetUpStep $step): void
     {
-        foreach ($this->sent->of($step->round->id) as $one) {
-            if ($one->id === $step->subject) {
-                if (null !== $one->theirId) {
-                    $this->portal->withdraw($one->theirId);
+        foreach ($this->sent->forRound($step->round->id) as $delivery) {
+            if ($delivery->id === $step->subject) {
+                if (null !== $delivery->theirId) {
+                    $this->portal->withdraw($delivery->theirId);
                 }
-                $this->store->withdrawn($one->id);
+                $this->store->withdrawn($delivery->id);
             }
         }
     }

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace FreshHuddle\App\Ready\SetUp\Work;
 
 use FreshHuddle\App\Lesson\Round\Round;
-use FreshHuddle\App\Ready\SetUp\Step;
+use FreshHuddle\App\Ready\SetUp\SetUpStep;
 use FreshHuddle\App\Rooms\Exception\NoLinkYet;
 use FreshHuddle\App\Rooms\Meeting\MeetingServiceFailed;
 use FreshHuddle\App\Rooms\RoundRooms;
@@ -16,7 +16,7 @@ use FreshHuddle\Core\Rooms\MainSession;
 /**
  * Carries out the steps that are about rooms.
  */
-final readonly class RoomSteps implements StepWork
+final readonly class RoomSteps implements StepRunner
 {
     public function __construct(private RoundRooms $rooms)
     {
@@ -31,14 +31,14 @@ final readonly class RoomSteps implements StepWork
     {
     }
 
-    public function do(Step $step): void
+    public function do(SetUpStep $step): void
     {
         $round = $step->round;
         try {
             match ($step->kind) {
                 StepKind::RenameRoom => $this->rooms->callByPattern($round, $step->subject),
                 StepKind::RetireRoom => $this->rooms->letGo($step->subject),
-                default => $this->rooms->bring($round, $step->groupId ?? MainSession::PLACE),
+                default => $this->rooms->provision($round, $step->groupId ?? MainSession::PLACE),
             };
         } catch (MeetingServiceFailed $e) {
             throw StepNotDone::atService($e);

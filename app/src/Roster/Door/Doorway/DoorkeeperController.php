@@ -58,7 +58,7 @@ final readonly class DoorkeeperController
         $class->twoDevices = $request->twoDevices ?? $class->twoDevices;
         $this->em->flush();
 
-        return $this->views->one($class);
+        return $this->views->view($class);
     }
 
     /** Gives the class new join words; the old ones no longer work. Whoever has joined stays. */
@@ -69,7 +69,7 @@ final readonly class DoorkeeperController
         $class->doorWord = $this->doorWords->fresh();
         $this->em->flush();
 
-        return $this->views->one($class);
+        return $this->views->view($class);
     }
 
     /** Makes all slips anew; the old ones no longer work. Whoever has joined stays. */

@@ -9,12 +9,12 @@ use Doctrine\ORM\EntityManagerInterface;
 use FreshHuddle\App\Roster\Device\StudentDeviceStore;
 use FreshHuddle\App\Roster\Door\DoorMode;
 use FreshHuddle\App\Roster\Door\DoorState;
-use FreshHuddle\App\Roster\Door\OtherName;
+use FreshHuddle\App\Roster\Door\StudentAlias;
 use FreshHuddle\App\Roster\Exception\RosterRefused;
 use FreshHuddle\App\Roster\Roster;
 use FreshHuddle\App\Roster\SchoolClass;
 use FreshHuddle\App\Roster\Student;
-use FreshHuddle\App\Worker\Forgets;
+use FreshHuddle\App\Worker\PurgesExpired;
 use FreshHuddle\Core\Roster\Door\NameMatch;
 use FreshHuddle\Core\Roster\Exception\UnusableName;
 use FreshHuddle\Core\Roster\StudentName;
@@ -25,7 +25,7 @@ use Symfony\Component\Uid\Uuid;
  * Where arrivals wait whom the list does not know, or whose name another device has, until the teacher says who they
  * are.
  */
-final readonly class Doorway implements Forgets
+final readonly class Doorway implements PurgesExpired
 {
     /** So many who are not on the list. Those who are take no place of theirs. */
     private const MOST_STRANGERS = 60;
@@ -113,11 +113,11 @@ final readonly class Doorway implements Forgets
                 ->getRepository(DoorwayGuest::class)
                 ->findBy(['class' => $class, 'meant' => $meant, 'refused' => false], ['id' => 'ASC']),
         );
-        $here = array_values(
+        $atDoor = array_values(
             array_filter($waiting, static fn (DoorwayGuest $guest): bool => $guest->network === $network),
         );
-        if (\count($here) >= self::MOST_PER_NETWORK) {
-            $this->em->remove($here[0]);
+        if (\count($atDoor) >= self::MOST_PER_NETWORK) {
+            $this->em->remove($atDoor[0]);
         } elseif (\count($waiting) >= self::MOST_PER_STUDENT) {
             $places = array_count_values(
                 array_map(static fn (DoorwayGuest $guest): string => $guest->network, $waiting),
@@ -179,7 +179,7 @@ final readonly class Doorway implements Forgets
     /**
      * @return list<DoorwayView> who waits, first come first
      */
-    public function of(string $classId): array
+    public function forClass(string $classId): array
     {
         return array_map(
             fn (DoorwayGuest $guest): DoorwayView => new DoorwayView(
@@ -204,7 +204,7 @@ final readonly class Doorway implements Forgets
      */
     public function thisIs(SchoolClass $class, string $guestId, string $studentId): void
     {
-        $guest = $this->one($class, $guestId);
+        $guest = $this->waitingGuest($class, $guestId);
         $student =
             $this->em
                 ->getRepository(Student::class)
@@ -214,10 +214,10 @@ final readonly class Doorway implements Forgets
         $this->em->wrapInTransaction(function () use ($guest, $student): void {
             $this->em->lock($guest->class, LockMode::PESSIMISTIC_WRITE);
             $known = $this->em
-                ->getRepository(OtherName::class)
+                ->getRepository(StudentAlias::class)
                 ->findOneBy(['student' => $student, 'name' => $guest->typed]);
             if (null === $known && [] === NameMatch::find($guest->typed, [$student->id => [$student->name]])) {
-                $this->em->persist(new OtherName($student, $guest->typed));
+                $this->em->persist(new StudentAlias($student, $guest->typed));
             }
             $this->em->remove($guest);
         });
@@ -233,7 +233,7 @@ final readonly class Doorway implements Forgets
             return null;
         }
         try {
-            $folded = StudentName::of($guest->typed)->folded();
+            $folded = StudentName::fromText($guest->typed)->folded();
         } catch (UnusableName) {
             return null;
         }
@@ -256,7 +256,7 @@ final readonly class Doorway implements Forgets
     public function letAllIn(SchoolClass $class): array
     {
         $in = [];
-        foreach ($this->of($class->id) as $guest) {
+        foreach ($this->forClass($class->id) as $guest) {
             if (null !== $guest->student && !$guest->taken && !\in_array($guest->student, $in, true)) {
                 $this->thisIs($class, $guest->id, $guest->student);
                 $in[] = $guest->student;
@@ -273,7 +273,7 @@ final readonly class Doorway implements Forgets
      */
     public function asGuest(SchoolClass $class, string $guestId): string
     {
-        $typed = $this->one($class, $guestId)->typed;
+        $typed = $this->waitingGuest($class, $guestId)->typed;
         $added =
             $this->roster->addGuest($class, $typed) ??
             throw RosterRefused::unusable('roster.door.guest_name', 'student');
@@ -314,7 +314,7 @@ final readonly class Doorway implements Forgets
 
     public function notNow(SchoolClass $class, string $guestId): void
     {
-        $this->one($class, $guestId)->refused = true;
+        $this->waitingGuest($class, $guestId)->refused = true;
         $this->em->flush();
     }
 
@@ -329,7 +329,7 @@ final readonly class Doorway implements Forgets
             ->execute();
     }
 
-    private function one(SchoolClass $class, string $guestId): DoorwayGuest
+    private function waitingGuest(SchoolClass $class, string $guestId): DoorwayGuest
     {
         return $this->em->getRepository(DoorwayGuest::class)->findOneBy(['id' => $guestId, 'class' => $class]) ??
             throw RosterRefused::missing();

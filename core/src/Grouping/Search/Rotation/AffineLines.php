@@ -15,7 +15,7 @@ final readonly class AffineLines implements Construction
     {
         $q = $sizes[0] ?? 0;
         $n = array_sum($sizes);
-        $field = [$q] === array_values(array_unique($sizes)) ? Field::of($q) : null;
+        $field = [$q] === array_values(array_unique($sizes)) ? Field::withOrder($q) : null;
         $dimension = 1;
         for ($points = $q; $points < $n && $q > 1; $points *= $q) {
             ++$dimension;

@@ -17,7 +17,7 @@ final readonly class Fewer implements Construction
     public function rounds(array $sizes, int $rounds): ?array
     {
         $size = $sizes[0] ?? 0;
-        $short = \count(array_filter($sizes, static fn (int $one): bool => $one < $size));
+        $short = \count(array_filter($sizes, static fn (int $seats): bool => $seats < $size));
         if (0 === $short || $size - (int) end($sizes) > 1 || $size < 3) {
             return null;
         }
@@ -49,9 +49,9 @@ final readonly class Fewer implements Construction
         $meet = [];
         foreach ($design as $round => $groups) {
             foreach ($groups as $group) {
-                foreach ($group as $one) {
+                foreach ($group as $student) {
                     foreach ($group as $other) {
-                        $meet[$one][$other] = $round;
+                        $meet[$student][$other] = $round;
                     }
                 }
             }
@@ -62,18 +62,18 @@ final readonly class Fewer implements Construction
             $dropped = [];
             while (\count($out) < $short) {
                 $best = null;
-                foreach ($students as $one) {
-                    if (\in_array($one, $out, true)) {
+                foreach ($students as $student) {
+                    if (\in_array($student, $out, true)) {
                         continue;
                     }
                     $also = $dropped;
                     foreach ($out as $other) {
-                        if (isset($meet[$one][$other])) {
-                            $also[$meet[$one][$other]] = true;
+                        if (isset($meet[$student][$other])) {
+                            $also[$meet[$student][$other]] = true;
                         }
                     }
                     if (null === $best || \count($also) < \count($best[1])) {
-                        $best = [$one, $also];
+                        $best = [$student, $also];
                     }
                 }
                 if (null === $best || \count($design) - \count($best[1]) < $rounds) {
@@ -104,7 +104,7 @@ final readonly class Fewer implements Construction
         return array_map(
             static fn (array $groups): array => array_map(
                 static fn (array $group): array => array_values(
-                    array_map(static fn (int $one): int => $number[$one], array_diff($group, $out)),
+                    array_map(static fn (int $student): int => $number[$student], array_diff($group, $out)),
                 ),
                 $groups,
             ),

@@ -31,7 +31,7 @@ final readonly class Field
     /**
      * @return self|null null where q is no power of a prime, or one too large to be asked for
      */
-    public static function of(int $q): ?self
+    public static function withOrder(int $q): ?self
     {
         if (isset(self::POLYNOMIALS[$q])) {
             return new self($q, ...self::POLYNOMIALS[$q]);

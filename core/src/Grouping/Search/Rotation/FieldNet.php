@@ -15,7 +15,7 @@ final readonly class FieldNet implements Construction
     {
         $q = \count($sizes);
         $columns = $sizes[0] ?? 0;
-        $field = Field::of($q);
+        $field = Field::withOrder($q);
         $full = array_sum($sizes) === $q * $columns;
         if (
             null === $field

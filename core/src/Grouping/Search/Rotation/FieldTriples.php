@@ -16,7 +16,7 @@ final readonly class FieldTriples implements Construction
         if ([3] !== array_values(array_unique($sizes)) || 1 !== $q % 6 || $rounds > intdiv(3 * $q - 1, 2)) {
             return null;
         }
-        $field = Field::of($q);
+        $field = Field::withOrder($q);
         $powers = null === $field ? null : self::powers($field, $q);
         if (null === $field || null === $powers) {
             return null;

@@ -75,7 +75,7 @@ final class Sequences
         $this->best = $below - 1e-9;
         $this->limit = $limit;
         $all = $this->search([], $rounds, 0, 0.0);
-        $found = array_map(fn (int $one): array => $this->arrangements[$one], $this->found);
+        $found = array_map(fn (int $index): array => $this->arrangements[$index], $this->found);
 
         return [[] === $found ? null : $found, $all];
     }
@@ -91,22 +91,22 @@ final class Sequences
 
             return true;
         }
-        for ($one = $from, $n = \count($this->arrangements); $one < $n; ++$one) {
+        for ($index = $from, $n = \count($this->arrangements); $index < $n; ++$index) {
             if (0 === ++$this->steps % self::STRIDE && $this->limit->isReached()) {
                 return false;
             }
-            $more = $this->costs[$one];
-            foreach ($this->pairs[$one] as $pair) {
+            $more = $this->costs[$index];
+            foreach ($this->pairs[$index] as $pair) {
                 $more += $this->weight * $this->next[$pair];
             }
             if ($cost + $more + ($left - 1) * $this->cheapest >= $this->best) {
                 continue;
             }
-            $this->meet($one, 1.0);
+            $this->meet($index, 1.0);
             $done =
-                $cost + $more + ($left - 1) * $this->cheapest + $this->weight * $this->leastToCome($one, $left - 1) >=
-                    $this->best || $this->search([...$chosen, $one], $left - 1, $one, $cost + $more);
-            $this->meet($one, -1.0);
+                $cost + $more + ($left - 1) * $this->cheapest + $this->weight * $this->leastToCome($index, $left - 1) >=
+                    $this->best || $this->search([...$chosen, $index], $left - 1, $index, $cost + $more);
+            $this->meet($index, -1.0);
             if (!$done) {
                 return false;
             }
@@ -115,9 +115,9 @@ final class Sequences
         return true;
     }
 
-    private function meet(int $one, float $times): void
+    private function meet(int $index, float $times): void
     {
-        foreach ($this->pairs[$one] as $pair) {
+        foreach ($this->pairs[$index] as $pair) {
             $this->next[$pair] += $times;
         }
     }
@@ -125,9 +125,9 @@ final class Sequences
     /**
      * As if the meetings to come could go to the cheapest pairs.
      */
-    private function leastToCome(int $one, int $rounds): float
+    private function leastToCome(int $index, int $rounds): float
     {
-        $meetings = $rounds * \count($this->pairs[$one]);
+        $meetings = $rounds * \count($this->pairs[$index]);
         if (0 === $meetings) {
             return 0.0;
         }

@@ -19,7 +19,7 @@ final class ConstructionsTest extends TestCase
     #[DataProvider('fields')]
     public function test_a_field_is_a_field(int $q): void
     {
-        $field = Field::of($q);
+        $field = Field::withOrder($q);
         self::assertNotNull($field);
         for ($a = 0; $a < $q; ++$a) {
             self::assertSame($a, $field->plus($a, 0));
@@ -61,7 +61,7 @@ final class ConstructionsTest extends TestCase
     public function test_there_is_no_field_of_six_or_ten(): void
     {
         foreach ([0, 1, 6, 10, 12, 15, 100] as $q) {
-            self::assertNull(Field::of($q));
+            self::assertNull(Field::withOrder($q));
         }
     }
 

@@ -1,0 +1,67 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FreshHuddle\App\Database;
+
+use Doctrine\ORM\EntityManagerInterface;
+
+/**
+ * One change: what follows from it (tasks, events, what later areas keep) is written in its own transaction, and what
+ * is only a hint (Stream) goes out once that stands.
+ */
+final class Transaction
+{
+    private int $depth = 0;
+
+    /** @var list<\Closure(): void> */
+    private array $afterwards = [];
+
+    public function __construct(private readonly EntityManagerInterface $em)
+    {
+    }
+
+    /**
+     * @template T
+     *
+     * @param callable(): T $do
+     *
+     * @return T
+     */
+    public function run(callable $do): mixed
+    {
+        ++$this->depth;
+        try {
+            $result = $this->em->getConnection()->transactional(static fn (): mixed => $do());
+        } catch (\Throwable $e) {
+            --$this->depth;
+            if (0 === $this->depth) {
+                $this->afterwards = []; // it has not happened
+            }
+            throw $e;
+        }
+        if (0 === --$this->depth) {
+            $afterwards = $this->afterwards;
+            $this->afterwards = [];
+            foreach ($afterwards as $afterward) {
+                $afterward();
+            }
+        }
+
+        return $result;
+    }
+
+    /**
+     * Does it after the change that is being made; at once where none is.
+     *
+     * @param \Closure(): void $do
+     */
+    public function afterCommit(\Closure $do): void
+    {
+        if ($this->depth > 0) {
+            $this->afterwards[] = $do;
+        } else {
+            $do();
+        }
+    }
+}

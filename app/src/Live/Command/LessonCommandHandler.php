@@ -1,0 +1,153 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FreshHuddle\App\Live\Command;
+
+use Doctrine\ORM\EntityManagerInterface;
+use FreshHuddle\App\Database\Clock;
+use FreshHuddle\App\Grouping\Floor\FloorStore;
+use FreshHuddle\App\Lesson\Lesson;
+use FreshHuddle\App\Lesson\Notice\PreparedNotice;
+use FreshHuddle\App\Lesson\Order\RunningOrders;
+use FreshHuddle\App\Live\EventStore;
+use FreshHuddle\App\Live\Exception\LiveRefused;
+use FreshHuddle\App\Live\Signal\SignalStore;
+use FreshHuddle\App\Roster\Device\StudentUser;
+use FreshHuddle\App\Roster\Student;
+use FreshHuddle\Core\Lesson\Phase;
+use FreshHuddle\Core\Live\Command;
+use FreshHuddle\Core\Live\Command\CallBack;
+use FreshHuddle\Core\Live\Command\End;
+use FreshHuddle\Core\Live\Command\MakeCall;
+use FreshHuddle\Core\Live\Command\Say;
+use FreshHuddle\Core\Live\Command\TakeBackCall;
+use FreshHuddle\Core\Live\Exception\CommandRefused;
+use FreshHuddle\Core\Live\Signal\CallAbout;
+
+/**
+ * Carries out what the teacher asks of a lesson: hold it, let core decide, keep the events, then tell everybody.
+ */
+final readonly class LessonCommandHandler
+{
+    public function __construct(
+        private EntityManagerInterface $em,
+        private EventStore $events,
+        private FloorStore $floors,
+        private RunningOrders $orders,
+        private SignalStore $signals,
+        private Clock $clock,
+        private Decisions $decisions,
+        private LessonEnd $end,
+        private Keeper $keeper,
+        private ChangePublisher $telling,
+    ) {
+    }
+
+    /**
+     * @param string $key    a command with a key that was seen before in this lesson has been done and is not done
+     *                       again
+     * @param string $digest of the command: the same key with another one is a mistake
+     *
+     * @throws LiveRefused if the command makes no sense as things stand, or its key came with another one
+     */
+    public function carryOut(Lesson $lesson, GiveCommand $request, string $key, string $digest, string $actor): void
+    {
+        $done = $this->em->wrapInTransaction(function () use ($lesson, $request, $key, $digest, $actor): array {
+            $this->events->lock($lesson->id);
+            if (!$this->events->isFresh($lesson->id, $key, $digest)) {
+                return [];
+            }
+            $this->em->refresh($lesson);
+            if ($lesson->template) {
+                throw LiveRefused::unusable('lesson.template');
+            }
+            try {
+                return $this->decisions->decide($lesson, $request, $actor);
+            } catch (CommandRefused $e) {
+                throw LiveRefused::because($e->says);
+            }
+        });
+        $this->telling->tell($lesson, $done);
+    }
+
+    /**
+     * A group calls for the teacher, or needs them no longer.
+     *
+     * @param CallAbout|null $about null: it takes its call back
+     *
+     * @throws LiveRefused while the student sits in no group that is at work
+     */
+    public function call(StudentUser $student, ?CallAbout $about): void
+    {
+        $lesson = null === $student->lessonId ? null : $this->em->find(Lesson::class, $student->lessonId);
+        if (null === $lesson || null !== $lesson->endedAt) {
+            throw LiveRefused::unusable('live.nobody_is_out');
+        }
+        $done = $this->em->wrapInTransaction(function () use ($lesson, $student, $about): array {
+            $this->events->lock($lesson->id);
+            $this->em->refresh($lesson);
+            $round = $this->orders->roundNow($lesson);
+            $group =
+                $this->floors->now($round->grouping->id)->groupOf($student->id) ??
+                throw LiveRefused::unusable('live.no_group');
+            $signals = $this->signals->forRound($round->id);
+            try {
+                return $this->keeper->apply(
+                    $round,
+                    null === $about
+                        ? new TakeBackCall($group->id, $student->id, $signals)
+                        : new MakeCall($group->id, $student->id, $about, $signals),
+                    'student:'.$student->id,
+                );
+            } catch (CommandRefused $e) {
+                throw LiveRefused::because($e->says);
+            }
+        });
+        $this->telling->tell($lesson, $done);
+    }
+
+    /**
+     * What the teacher has prepared to be said now is said, once in a run, while groups are at work.
+     */
+    public function sayPrepared(PreparedNotice $notice): void
+    {
+        $lesson = $notice->round->lesson;
+        $done = $this->em->wrapInTransaction(function () use ($lesson, $notice): array {
+            $this->events->lock($lesson->id);
+            $this->em->refresh($notice->round);
+            $moments = $notice->round->state();
+
+            return Phase::Out !== $moments->phase($this->clock->ms())
+                || $this->events->wasSaid($lesson->id, $notice->id, $moments->lookFrom ?? 0)
+                ? []
+                : $this->keeper->apply($notice->round, new Say($notice->text, plan: $notice->id), 'watch');
+        });
+        $this->telling->tell($lesson, $done);
+    }
+
+    /**
+     * A lesson nobody has ended, and nobody is in any more: it was over when the class went elsewhere, or fell silent.
+     */
+    public function endByItself(string $lessonId): void
+    {
+        $lesson = $this->em->find(Lesson::class, $lessonId);
+        if (null === $lesson) {
+            return;
+        }
+        $done = $this->em->wrapInTransaction(function () use ($lesson): array {
+            $this->events->lock($lesson->id);
+            $this->em->refresh($lesson);
+            $now = $this->orders->roundNow($lesson);
+            if (null === $lesson->segment || null !== $lesson->endedAt) {
+                return [];
+            }
+            $messages = $now->state()->phase($this->clock->ms())->isUnderWay()
+                ? $this->keeper->apply($now, new CallBack(0), 'watch')
+                : [];
+
+            return [...$messages, ...$this->end->end($lesson, $now, new End(false), 'watch')];
+        });
+        $this->telling->tell($lesson, $done);
+    }
+}

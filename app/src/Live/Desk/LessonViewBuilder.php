@@ -1,0 +1,90 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FreshHuddle\App\Live\Desk;
+
+use FreshHuddle\App\Http\SignedAddress;
+use FreshHuddle\App\Lesson\Lesson;
+use FreshHuddle\App\Lesson\Round\Round;
+use FreshHuddle\App\Lesson\Round\RoundView;
+use FreshHuddle\App\Lesson\Run\RunReader;
+use FreshHuddle\App\Live\ClassPage\ClassPageController;
+use FreshHuddle\App\Materials\HandOut\HandOutService;
+use FreshHuddle\App\Rooms\Run\RunRoomStore;
+use FreshHuddle\App\Rooms\Source\RoomSources;
+use FreshHuddle\App\Roster\Column\AttributeView;
+
+/**
+ * A lesson as the teacher's screen needs it, put together from its panels.
+ */
+final readonly class LessonViewBuilder
+{
+    public function __construct(
+        private LessonMoments $moments,
+        private FloorPanel $floor,
+        private ReadyPanel $ready,
+        private LivePanel $live,
+        private RoomSources $roomSources,
+        private RunReader $runs,
+        private RunRoomStore $runRooms,
+        private HandOutService $handingOut,
+        private SignedAddress $address,
+    ) {
+    }
+
+    /**
+     * @param string|null $segmentId whose round to show; null, or one that is done in no groups: the one the lesson is
+     *     in or comes to next
+     */
+    public function view(Lesson $lesson, ?string $segmentId = null): LessonView
+    {
+        $at = $this->moments->forLesson($lesson, $segmentId);
+        $class = $lesson->class;
+        [$findings, $setUpList, $setUp] = $this->ready->build($at);
+        [$groups, $visits] = $this->live->groups($at);
+        $run = $at->isOver ? $this->runs->lastRun($at->round->id) : null;
+
+        return new LessonView(
+            $lesson->id,
+            $lesson->title,
+            $lesson->minutes,
+            null === $lesson->startsAt ? null : (int) $lesson->startsAt->format('Uv'),
+            $lesson->template,
+            $class->id,
+            $class->name,
+            $class->doorWord,
+            $class->currentLessonId === $lesson->id,
+            $lesson->endedAt,
+            $lesson->eventSeq,
+            $at->now,
+            $at->order,
+            RoundView::fromRound($at->round),
+            RoundView::fromRound($at->roundNow),
+            $this->floor->floor($at),
+            $this->floor->students($at),
+            $at->rooms,
+            $this->roomSources->forClass($class)->kind,
+            $at->rows,
+            $at->copies,
+            $findings,
+            $setUpList,
+            $setUp,
+            $groups,
+            $visits,
+            $this->live->notices($at),
+            $this->live->doorway($at),
+            !$at->isOver && $class->strangersOut(new \DateTimeImmutable('@'.intdiv($at->now, 1_000))),
+            $this->live->failed($at),
+            '/class-page/'.$this->address->create(ClassPageController::WHAT, $lesson->id, $lesson->classPageNumber),
+            $at->isOver ? null : AttributeView::toMixBy($at->students),
+            $this->floor->partners($at),
+            $lesson->talkOnly,
+            $this->live->other($at),
+            null === $run ? [] : $this->runRooms->rooms($run),
+            $this->floor->usedBy($at),
+            $this->handingOut->alone($lesson),
+            $lesson->locksAtEnd,
+        );
+    }
+}

@@ -1,0 +1,245 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FreshHuddle\App\Live;
+
+use Doctrine\ORM\EntityManagerInterface;
+use FreshHuddle\App\Account\Teacher;
+use FreshHuddle\App\Database\Clock;
+use FreshHuddle\App\Grouping\Event\FloorChanged;
+use FreshHuddle\App\Grouping\Floor\Seat;
+use FreshHuddle\App\Grouping\Grouping;
+use FreshHuddle\App\Lesson\LessonRepository;
+use FreshHuddle\App\Lesson\Round\Round;
+use FreshHuddle\App\Lesson\Run\RunReader;
+use FreshHuddle\App\Lesson\Run\RunStore;
+use FreshHuddle\App\Live\Presence\WatchTaskHandler;
+use FreshHuddle\App\Rooms\Event\RoomsChanged;
+use FreshHuddle\App\Rooms\RoomReader;
+use FreshHuddle\App\Rooms\RoomTaskHandler;
+use FreshHuddle\App\Rooms\Run\RunRoomStore;
+use FreshHuddle\App\Roster\Device\StudentUser;
+use FreshHuddle\App\Roster\Event\ClassChanged;
+use FreshHuddle\App\Roster\SchoolClass;
+use FreshHuddle\App\Stream\Audience;
+use FreshHuddle\App\Stream\Stream;
+use FreshHuddle\App\Worker\Tasks;
+use FreshHuddle\App\Worker\WorkFailed;
+use FreshHuddle\Core\Grouping\Floor;
+use FreshHuddle\Core\Lesson\Event;
+use FreshHuddle\Core\Lesson\EventKind;
+use Symfony\Bundle\SecurityBundle\Security;
+use Symfony\Component\EventDispatcher\Attribute\AsEventListener;
+
+/**
+ * Tells open pages, rooms and the record of what earlier areas say has changed. They say it after the commit.
+ */
+final readonly class LiveUpdateListener
+{
+    /** Above so many students a hint goes to everybody; it says nothing but “look again”. */
+    private const MANY = 20;
+
+    public function __construct(
+        private EntityManagerInterface $em,
+        private LessonRepository $lessons,
+        private RoomReader $rooms,
+        private Stream $stream,
+        private Tasks $tasks,
+        private EventStore $events,
+        private Clock $clock,
+        private Projections $projections,
+        private Security $security,
+        private RunReader $runReader,
+        private RunStore $runs,
+        private RunRoomStore $runRooms,
+    ) {
+    }
+
+    /**
+     * The class list changed: a name, somebody absent, somebody new.
+     */
+    #[AsEventListener]
+    public function ofClass(ClassChanged $event): void
+    {
+        $class = $this->em->find(SchoolClass::class, $event->classId);
+        $groupings = $this->em->getRepository(Grouping::class)->findBy(['class' => $class, 'removedAt' => null]);
+        $this->stream->publish(array_map(Audience::staff(...), $this->lessons->idsOf($event->classId)), [
+            'kind' => 'lesson',
+        ]);
+        $this->stream->publish(
+            array_map(static fn (Grouping $grouping): Audience => Audience::desk($grouping->id), $groupings),
+            ['kind' => 'desk'],
+        );
+        if (null !== $class?->currentLessonId) {
+            $this->stream->publish([Audience::everybody($class->currentLessonId)], ['kind' => 'refresh']);
+        }
+        $main = $this->rooms->mainSession($event->classId);
+        if (null !== $main) {
+            $this->tasks->schedule(RoomTaskHandler::MEMBERS, $main);
+        }
+    }
+
+    /**
+     * A student arrived, or their device was given up.
+     */
+    public function ofArrival(?string $lessonId): void
+    {
+        if (null !== $lessonId) {
+            $this->tasks->scheduleOnce(WatchTaskHandler::WATCH, $lessonId);
+            $this->tasks->scheduleOnce(WatchTaskHandler::ASK_SERVICE, $lessonId);
+            $this->stream->publish([Audience::staff($lessonId)], ['kind' => 'lesson']);
+        }
+    }
+
+    /**
+     * A room of the class is made, failed, or has other members.
+     */
+    #[AsEventListener]
+    public function ofRooms(RoomsChanged $event): void
+    {
+        $this->stream->publish(array_map(Audience::staff(...), $this->lessons->idsOf($event->classId)), [
+            'kind' => 'lesson',
+        ]);
+        $current = $this->em->find(SchoolClass::class, $event->classId)?->currentLessonId;
+        if (null !== $current) {
+            $this->stream->publish(
+                null === $event->groupId
+                    ? [Audience::everybody($current)]
+                    : array_map(
+                        static fn (Seat $seat): Audience => Audience::student($seat->student->id),
+                        $this->em->getRepository(Seat::class)->findBy(['group' => $event->groupId]),
+                    ),
+                ['kind' => 'refresh'],
+            );
+        }
+    }
+
+    /**
+     * Something could not be done: the lesson's page shows it.
+     */
+    #[AsEventListener]
+    public function ofFailure(WorkFailed $event): void
+    {
+        $this->stream->publish(array_map(Audience::staff(...), $this->lessons->idsOf($event->classId)), [
+            'kind' => 'lesson',
+        ]);
+    }
+
+    /**
+     * Seats changed on a floor: rooms let other people in, students of the groups concerned hear of it, and where
+     * groups are out it stands in the record.
+     */
+    #[AsEventListener]
+    public function ofSeats(FloorChanged $event): void
+    {
+        [$groupingId, $before, $after] = [$event->groupingId, $event->before, $event->after];
+        [$groups, $students] = self::concerned($before, $after);
+        if ([] === $groups) {
+            return;
+        }
+        $now = $this->clock->ms();
+        $rounds = $this->lessons->roundsIn($groupingId);
+        $isOut = [] !== array_filter($rounds, static fn (Round $round): bool => $round->state()->phase($now)->isOut());
+        foreach ($this->rooms->ofGroups($groups) as $roomId) {
+            // Whoever is moved while they are in a room is first let into the other one, and put out of this one after
+            // that.
+            $this->tasks->schedule(RoomTaskHandler::MEMBERS, $roomId, null, $isOut ? RoomTaskHandler::KEEP : []);
+            if ($isOut) {
+                $this->tasks->schedule(RoomTaskHandler::SHUT_OUT, $roomId, $now + RoomTaskHandler::TIME_TO_GO);
+            }
+        }
+        $this->stream->publish([Audience::desk($groupingId)], ['kind' => 'desk']);
+        foreach ($rounds as $round) {
+            // What a round was sent out with is its own as soon as everybody is back.
+            if ($round->state()->phase($now)->isUnderWay()) {
+                $moves = self::moves($before, $after, $now, $students);
+                $this->em->wrapInTransaction(function () use ($round, $moves): void {
+                    $this->events->lock($round->lesson->id);
+                    $this->follow($round);
+                    if ([] !== $moves) {
+                        $this->events->append($round->lesson->id, $round->id, $this->actor(), $moves);
+                        $this->projections->follow($round->id, $moves);
+                    }
+                });
+            }
+            $this->stream->publish([Audience::staff($round->lesson->id)], ['kind' => 'lesson']);
+            $this->stream->publish(
+                \count($students) > self::MANY
+                    ? [Audience::everybody($round->lesson->id)]
+                    : array_map(Audience::student(...), $students),
+                ['kind' => 'refresh'],
+            );
+        }
+    }
+
+    private function follow(Round $round): void
+    {
+        $run = $this->runReader->lastRun($round->id);
+        if (null !== $run) {
+            $this->runs->follow($run);
+            $this->runRooms->follow($run);
+        }
+    }
+
+    private function actor(): string
+    {
+        $user = $this->security->getUser();
+
+        return match (true) {
+            $user instanceof Teacher => 'teacher:'.$user->id,
+            $user instanceof StudentUser => 'student:'.$user->id,
+            default => 'watch',
+        };
+    }
+
+    /**
+     * @param int          $now       milliseconds since 1970
+     * @param list<string> $concerned everybody at the tables that changed
+     *
+     * @return list<Event> one for each student who sits elsewhere than before; no group is the shelf
+     */
+    private static function moves(Floor $before, Floor $after, int $now, array $concerned): array
+    {
+        $events = [];
+        foreach (array_values(array_unique([...$before->seated(), ...$after->seated()])) as $student) {
+            [$from, $to] = [$before->groupOf($student)?->id, $after->groupOf($student)?->id];
+            if ($from !== $to) {
+                $events[] = (new Event(EventKind::SeatsChanged, $now, [
+                    'student' => $student,
+                    'fromGroup' => $from,
+                    'toGroup' => $to,
+                ]))->addressed($concerned);
+            }
+        }
+
+        return $events;
+    }
+
+    /**
+     * @return array{list<string>, list<string>} ids of the groups that changed, and of everybody in them before or
+     *     after
+     */
+    private static function concerned(Floor $before, Floor $after): array
+    {
+        $old = [];
+        foreach ($before->groups as $group) {
+            $old[$group->id] = $group;
+        }
+        $groups = $students = [];
+        foreach ($after->groups as $group) {
+            $was = $old[$group->id] ?? null;
+            unset($old[$group->id]);
+            if (null === $was || $was->students !== $group->students || $was->name !== $group->name) {
+                $groups[] = $group->id;
+                array_push($students, ...$group->students, ...$was->students ?? []);
+            }
+        }
+        foreach ($old as $gone) {
+            $groups[] = $gone->id;
+            array_push($students, ...$gone->students);
+        }
+
+        return [$groups, array_values(array_unique($students))];
+    }
+}
