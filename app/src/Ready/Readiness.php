@@ -172,26 +172,9 @@ final readonly class Readiness
         ['floor' => $floor, 'rooms' => $rooms, 'rows' => $rows, 'copies' => $copies] = $parts;
         $class = $round->lesson->class;
         $source = $this->sources->forClass($class);
-        $present = [];
-        foreach ($students as $student) {
-            if (!$student->absent) {
-                $present[$student->id] = $student->name;
-            }
-        }
+        $present = self::present($students);
         $roles = '' === $source->openedBy ? [] : $this->numbers->forGrouping($round->grouping)->roles();
-        $groups = [];
-        foreach ($floor->groups as $group) {
-            $held = [];
-            foreach ($group->students as $i => $student) {
-                $held[$student] = $roles[$i + 1] ?? '';
-            }
-            $groups[] = new PlannedGroup(
-                $group->id,
-                $group->name,
-                $group->students,
-                array_filter($held, static fn (string $role): bool => '' !== $role),
-            );
-        }
+        $groups = self::groups($floor, $roles);
         $isGuessable =
             SourceKind::NamePattern === $source->kind
             && '' !== $source->addressPattern
@@ -246,6 +229,47 @@ final readonly class Readiness
             [] === $groups ? AttributeView::toMixBy($students) : null,
             SourceKind::OwnLinks === $source->kind ? \count($this->standing->forClass($class)) : 0,
         );
+    }
+
+    /**
+     * @param list<StudentView> $students
+     *
+     * @return array<string, string> names by id
+     */
+    private static function present(array $students): array
+    {
+        $present = [];
+        foreach ($students as $student) {
+            if (!$student->absent) {
+                $present[$student->id] = $student->name;
+            }
+        }
+
+        return $present;
+    }
+
+    /**
+     * @param array<int, string> $roles by seat, from 1
+     *
+     * @return list<PlannedGroup>
+     */
+    private static function groups(Floor $floor, array $roles): array
+    {
+        $groups = [];
+        foreach ($floor->groups as $group) {
+            $held = [];
+            foreach ($group->students as $i => $student) {
+                $held[$student] = $roles[$i + 1] ?? '';
+            }
+            $groups[] = new PlannedGroup(
+                $group->id,
+                $group->name,
+                $group->students,
+                array_filter($held, static fn (string $role): bool => '' !== $role),
+            );
+        }
+
+        return $groups;
     }
 
     /**

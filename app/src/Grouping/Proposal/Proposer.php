@@ -169,7 +169,7 @@ final readonly class Proposer
         if (DeskMethod::ByTable === $settings->method) {
             $names = ByTable::tables($problem);
         }
-        $rounds = $notes = [];
+        $rounds = [];
         foreach ($result->rounds as $round => $groups) {
             $topics = $result->topics[$round] ?? [];
             $isExpert = [] !== array_filter($topics, static fn (string $topic): bool => '' !== $topic);
@@ -186,25 +186,7 @@ final readonly class Proposer
             }
             $rounds[] = new ProposedRound($this->roundName($result, $round, $isExpert), $proposed);
         }
-        foreach ($result->lacking as $group => $topics) {
-            $notes[] = $this->words->say(
-                new Message('grouping.lacking', [
-                    'group' => $names[$group - 1] ?? new Message('grouping.group', ['number' => $group]),
-                    'topics' => $topics,
-                ]),
-            );
-        }
-        $made = \count($result->rounds[0] ?? []);
-        if (
-            ShapeKind::Groups === $settings->shape
-            && DeskMethod::ByTable !== $settings->method
-            && $made > 0
-            && $made < $settings->groups
-        ) {
-            $notes[] = $this->words->say(
-                new Message('grouping.fewer_groups', ['groups' => $made, 'wanted' => $settings->groups]),
-            );
-        }
+        $notes = $this->notes($result, $names, $settings);
         $standings = [];
         $last = $result->rounds[array_key_last($result->rounds) ?? 0] ?? [];
         if ([] !== $last && [] !== $settings->goals) {
@@ -226,6 +208,39 @@ final readonly class Proposer
             $this->view->conflicts($result->conflicts, $rules, $problem),
             $notes,
         );
+    }
+
+    /**
+     * What of the wish could not be.
+     *
+     * @param array<int, string> $names of the groups, from 0
+     *
+     * @return list<string>
+     */
+    private function notes(Result $result, array $names, DeskSettings $settings): array
+    {
+        $notes = [];
+        foreach ($result->lacking as $group => $topics) {
+            $notes[] = $this->words->say(
+                new Message('grouping.lacking', [
+                    'group' => $names[$group - 1] ?? new Message('grouping.group', ['number' => $group]),
+                    'topics' => $topics,
+                ]),
+            );
+        }
+        $made = \count($result->rounds[0] ?? []);
+        if (
+            ShapeKind::Groups === $settings->shape
+            && DeskMethod::ByTable !== $settings->method
+            && $made > 0
+            && $made < $settings->groups
+        ) {
+            $notes[] = $this->words->say(
+                new Message('grouping.fewer_groups', ['groups' => $made, 'wanted' => $settings->groups]),
+            );
+        }
+
+        return $notes;
     }
 
     private function roundName(Result $result, int $round, bool $isExpert): string

@@ -27,6 +27,11 @@ use FreshHuddle\Core\Rooms\WayIn;
  */
 final readonly class LiveGroups
 {
+    /**
+     * Where somebody can be who has given a sign.
+     */
+    private const SOMEWHERE = [Place::InPlace, Place::OnTheWay, Place::Elsewhere, Place::LeftBehind];
+
     public function __construct(
         private SignalStore $signals,
         private Progress $progress,
@@ -54,34 +59,16 @@ final readonly class LiveGroups
         $progress = $this->progress->forRound($round, $floor);
         $names = $this->staff->names($round->lesson->class);
         $views = $standing = [];
-        $somebody =
-            [] !==
-            array_filter(
-                $where,
-                static fn (Whereabouts $whereabouts): bool => Place::Lost !== $whereabouts->place
-                    && Place::Excused !== $whereabouts->place,
-            );
+        $somebody = self::isAnybodyThere($where);
         foreach ($floor->groups as $group) {
             $signal = $signals->forGroup($group->id);
             $work = $progress[$group->id] ?? null;
-            $present = array_values(
-                array_filter(
-                    $group->students,
-                    static fn (string $student): bool => Place::Excused !==
-                        ($where[$student]->place ?? Place::Excused),
-                ),
-            );
+            $present = self::present($group, $where);
             $silent = array_values(array_diff($present, $work->authors ?? []));
             $done = new WorkDone($work->filled ?? 0, $work->slots ?? 0);
             $isDone = $done->isDone(CallAbout::Done === $signal->call?->about, null !== $work?->changedAt);
             // Where nobody of the class has given a sign, nothing is known of any group.
-            $isNobody =
-                $somebody
-                && [] ===
-                    array_filter(
-                        $present,
-                        static fn (string $student): bool => Place::Lost !== $where[$student]->place,
-                    );
+            $isNobody = $somebody && 0 === self::count($present, $where, self::SOMEWHERE);
             $stirredAt = Stillness::since($work?->changedAt, $signal->visitedAt, $round->state()->outAt ?? $now);
             $views[] = new GroupSignalView(
                 $group->id,
@@ -106,16 +93,6 @@ final readonly class LiveGroups
                     ? $this->waitsFor($group, $present, $rooms[$group->id] ?? null, $openedBy, $roles, $round)
                     : [],
             );
-            $missing = \count(
-                array_filter(
-                    $present,
-                    static fn (string $student): bool => !\in_array(
-                        $where[$student]->place,
-                        [Place::InPlace, Place::OnTheWay],
-                        true,
-                    ),
-                ),
-            );
             $standing[] = new GroupAt(
                 $group->id,
                 $signal->call?->at,
@@ -124,23 +101,72 @@ final readonly class LiveGroups
                 null !== $signal->visitor,
                 $work?->changedAt,
                 $isDone ? 1.0 : $done->share(),
-                $missing,
+                \count($present) - self::count($present, $where, [Place::InPlace, Place::OnTheWay]),
                 \count($silent),
                 $isNobody,
             );
         }
 
-        return [
-            $views,
-            array_map(
-                static fn (NextVisit $next): NextVisitView => new NextVisitView(
-                    $next->group,
-                    $next->reason,
-                    $next->since,
-                ),
-                VisitOrder::forGroups($standing, $now, $round->state()->outAt ?? $now),
+        return [$views, self::visits($standing, $now, $round->state()->outAt ?? $now)];
+    }
+
+    /**
+     * @param list<GroupAt> $groups
+     *
+     * @return list<NextVisitView>
+     */
+    private static function visits(array $groups, int $now, int $outAt): array
+    {
+        return array_map(
+            static fn (NextVisit $next): NextVisitView => new NextVisitView(
+                $next->group,
+                $next->reason,
+                $next->since,
             ),
-        ];
+            VisitOrder::forGroups($groups, $now, $outAt),
+        );
+    }
+
+    /**
+     * @param array<string, Whereabouts> $where by student
+     */
+    private static function isAnybodyThere(array $where): bool
+    {
+        $expected = array_filter($where, static fn (Whereabouts $at): bool => Place::Excused !== $at->place);
+
+        return self::count(array_keys($expected), $where, self::SOMEWHERE) > 0;
+    }
+
+    /**
+     * @param array<string, Whereabouts> $where by student
+     *
+     * @return list<string> its students who are expected today
+     */
+    private static function present(Group $group, array $where): array
+    {
+        return array_values(
+            array_filter(
+                $group->students,
+                static fn (string $student): bool => Place::Excused !== ($where[$student]->place ?? Place::Excused),
+            ),
+        );
+    }
+
+    /**
+     * @param list<string>               $students
+     * @param array<string, Whereabouts> $where    by student
+     * @param list<Place>                $places
+     *
+     * @return int how many of them are at one of these places
+     */
+    private static function count(array $students, array $where, array $places): int
+    {
+        return \count(
+            array_filter(
+                $students,
+                static fn (string $student): bool => \in_array($where[$student]->place, $places, true),
+            ),
+        );
     }
 
     /**

@@ -168,6 +168,26 @@ final readonly class StudentReader
             return null;
         }
         $row = new Row($row);
+
+        return [
+            'id' => $row->text('id'),
+            'name' => $row->text('name'),
+            'mark' => $row->int('mark'),
+            'number' => $row->int('number'),
+            'room' => self::room(null === $row->textOrNull('room') ? [] : $row->json('room')),
+            'copies' => self::copies($row),
+            'seat' => $row->int('seat'),
+            'task' => $row->textOrNull('task') ?? '',
+            'members' => self::members($row),
+            'signal' => MySignal::read(null === $row->textOrNull('signal') ? [] : $row->json('signal')),
+        ];
+    }
+
+    /**
+     * @return list<Mate>
+     */
+    private static function members(Row $row): array
+    {
         $members = [];
         foreach (null === $row->textOrNull('members') ? [] : $row->json('members') as $member) {
             if (
@@ -186,6 +206,15 @@ final readonly class StudentReader
                 );
             }
         }
+
+        return $members;
+    }
+
+    /**
+     * @return list<CopyLink>
+     */
+    private static function copies(Row $row): array
+    {
         $copies = [];
         foreach (null === $row->textOrNull('copies') ? [] : $row->json('copies') as $copy) {
             if (\is_array($copy) && \is_string($copy[0]) && \is_string($copy[1]) && \is_string($copy[2])) {
@@ -193,18 +222,7 @@ final readonly class StudentReader
             }
         }
 
-        return [
-            'id' => $row->text('id'),
-            'name' => $row->text('name'),
-            'mark' => $row->int('mark'),
-            'number' => $row->int('number'),
-            'room' => self::room(null === $row->textOrNull('room') ? [] : $row->json('room')),
-            'copies' => $copies,
-            'seat' => $row->int('seat'),
-            'task' => $row->textOrNull('task') ?? '',
-            'members' => $members,
-            'signal' => MySignal::read(null === $row->textOrNull('signal') ? [] : $row->json('signal')),
-        ];
+        return $copies;
     }
 
     /**

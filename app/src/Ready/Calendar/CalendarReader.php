@@ -17,6 +17,23 @@ use Symfony\Component\DependencyInjection\Attribute\Autowire;
  */
 final readonly class CalendarReader
 {
+    private const LESSONS = "SELECT l.id, l.title, c.name AS class, c.door_word,
+        (EXTRACT(EPOCH FROM l.starts_at) * 1000)::bigint AS start, l.minutes, m.id AS main,
+        s.id AS segment, s.kind, s.minutes AS segment_minutes, r.id AS round, w.id AS work_group,
+        COALESCE(k.name, w.name) AS room_name, k.id AS room, k.source
+        FROM lesson l JOIN school_class c ON c.id = l.class_id LEFT JOIN class_staff f ON f.class_id = c.id
+        AND f.teacher_id = :teacher
+        LEFT JOIN segment s ON s.lesson_id = l.id AND s.position IS NOT NULL
+        LEFT JOIN round r ON r.segment_id = s.id LEFT JOIN work_group w ON w.grouping_id = r.grouping_id
+        AND w.position IS NOT NULL
+        LEFT JOIN room k ON k.group_id = w.id AND k.state NOT IN ('planned', 'failed')
+        LEFT JOIN room m ON m.class_id = c.id AND m.purpose = 'main' AND m.state NOT IN ('planned', 'failed')
+        AND m.source <> 'classroom'
+        WHERE (c.teacher_id = :teacher OR f.teacher_id IS NOT NULL) AND c.removed_at IS NULL
+        AND c.archived_at IS NULL AND l.removed_at IS NULL AND NOT l.template
+        AND l.starts_at > to_timestamp(:from) AND (:lesson::uuid IS NULL OR l.id = :lesson)
+        ORDER BY l.starts_at, l.id, s.position, w.position";
+
     /** What is longer ago is let go of. Milliseconds: 60 days. */
     public const KEEPS = 60 * 86_400_000;
 
@@ -38,22 +55,7 @@ final readonly class CalendarReader
         foreach (
             Row::all(
                 $this->db->fetchAllAssociative(
-                    "SELECT l.id, l.title, c.name AS class, c.door_word, 
-                    (EXTRACT(EPOCH FROM l.starts_at) * 1000)::bigint AS start, l.minutes, m.id AS main,
-                    s.id AS segment, s.kind, s.minutes AS segment_minutes, r.id AS round, w.id AS work_group,
-                    COALESCE(k.name, w.name) AS room_name, k.id AS room, k.source
-             FROM lesson l JOIN school_class c ON c.id = l.class_id LEFT JOIN class_staff f ON f.class_id = c.id
-               AND f.teacher_id = :teacher
-             LEFT JOIN segment s ON s.lesson_id = l.id AND s.position IS NOT NULL
-             LEFT JOIN round r ON r.segment_id = s.id LEFT JOIN work_group w ON w.grouping_id = r.grouping_id
-               AND w.position IS NOT NULL
-             LEFT JOIN room k ON k.group_id = w.id AND k.state NOT IN ('planned', 'failed')
-             LEFT JOIN room m ON m.class_id = c.id AND m.purpose = 'main' AND m.state NOT IN ('planned', 'failed')
-                 AND m.source <> 'classroom'
-             WHERE (c.teacher_id = :teacher OR f.teacher_id IS NOT NULL) AND c.removed_at IS NULL
-               AND c.archived_at IS NULL AND l.removed_at IS NULL AND NOT l.template
-                AND l.starts_at > to_timestamp(:from) AND (:lesson::uuid IS NULL OR l.id = :lesson)
-             ORDER BY l.starts_at, l.id, s.position, w.position",
+                    self::LESSONS,
                     ['teacher' => $teacherId, 'from' => intdiv($now - self::KEEPS, 1_000), 'lesson' => $lessonId],
                 ),
             ) as $row

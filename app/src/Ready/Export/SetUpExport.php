@@ -93,17 +93,7 @@ final readonly class SetUpExport
         $view = $this->handouts->forRound($round);
         $sending = $this->sendings->forRound($round);
         [$mainSession, $rooms] = $this->rooms($round);
-        $student = static fn (Handout $slip): array => array_filter(
-            [
-                'id' => $slip->id,
-                'name' => $slip->name,
-                'number' => $slip->seat,
-                'role' => '' === $slip->role ? null : $slip->role,
-                'task' => '' === $slip->task ? null : $slip->task,
-                'pass' => null === $origin ? null : $origin.$slip->pass,
-            ],
-            static fn (mixed $value): bool => null !== $value,
-        );
+        $student = static fn (Handout $slip): array => self::student($slip, $origin);
         $groups = [];
         foreach ($view->groups as $i => $group) {
             $groups[] = array_filter(
@@ -133,9 +123,7 @@ final readonly class SetUpExport
                 'lesson' => [
                     'id' => $view->lessonId,
                     'title' => $view->title,
-                    'startsAt' => null === $view->startsAt
-                        ? null
-                        : gmdate('Y-m-d\TH:i:s\Z', intdiv($view->startsAt, 1_000)),
+                    'startsAt' => self::moment($view->startsAt),
                     'minutes' => $round->lesson->minutes,
                 ],
                 'class' => ['id' => $view->classId, 'name' => $view->className, 'doorWord' => $view->doorWord],
@@ -156,12 +144,35 @@ final readonly class SetUpExport
                     'posts' => $sending->posts,
                     'letters' => $sending->letters,
                     'unit' => $sending->unit,
-                    'due' => null === $sending->dueAt ? null : gmdate('Y-m-d\TH:i:s\Z', intdiv($sending->dueAt, 1_000)),
+                    'due' => self::moment($sending->dueAt),
                     'counted' => $sending->counted,
                 ],
             ],
             \JSON_THROW_ON_ERROR | \JSON_PRETTY_PRINT | \JSON_UNESCAPED_UNICODE | \JSON_UNESCAPED_SLASHES,
         )."\n";
+    }
+
+    private static function moment(?int $ms): ?string
+    {
+        return null === $ms ? null : gmdate('Y-m-d\TH:i:s\Z', intdiv($ms, 1_000));
+    }
+
+    /**
+     * @return array<string, mixed> without what is not known
+     */
+    private static function student(Handout $slip, ?string $origin): array
+    {
+        return array_filter(
+            [
+                'id' => $slip->id,
+                'name' => $slip->name,
+                'number' => $slip->seat,
+                'role' => '' === $slip->role ? null : $slip->role,
+                'task' => '' === $slip->task ? null : $slip->task,
+                'pass' => null === $origin ? null : $origin.$slip->pass,
+            ],
+            static fn (mixed $value): bool => null !== $value,
+        );
     }
 
     /**

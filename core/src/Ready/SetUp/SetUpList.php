@@ -250,7 +250,7 @@ final readonly class SetUpList
      */
     private static function copies(WantedState $wanted, ActualState $there): array
     {
-        $has = $missing = $older = $stray = [];
+        $has = $missing = $older = [];
         foreach ($there->copies as $copy) {
             $has[$copy->key()] = $copy;
         }
@@ -286,28 +286,40 @@ final readonly class SetUpList
                 $copies,
             );
         }
-        foreach ($has as $copy) {
+
+        return [...$steps, ...self::strayCopies($has)];
+    }
+
+    /**
+     * @param array<string, CopyThere> $copies that nobody wants
+     *
+     * @return list<SetUpStep>
+     */
+    private static function strayCopies(array $copies): array
+    {
+        $steps = $stray = [];
+        foreach ($copies as $copy) {
             if (!$copy->waits) {
                 $stray["{$copy->group}|{$copy->original}|".($copy->answers > 0 ? $copy->id : '')][] = $copy;
             }
         }
-        foreach ($stray as $copies) {
-            $first = $copies[0];
-            $answers = array_sum(array_map(static fn (CopyThere $copy): int => $copy->answers, $copies));
+        foreach ($stray as $alike) {
+            $first = $alike[0];
+            $answers = array_sum(array_map(static fn (CopyThere $copy): int => $copy->answers, $alike));
             $steps[] = new SetUpStep(
                 StepKind::RetireCopies,
                 $first->group,
                 // One that is asked about is asked about by itself.
                 $answers > 0 ? $first->id : $first->original,
-                1 === \count($copies)
+                1 === \count($alike)
                     ? new Message('ready.set_up.retire_copy', ['copy' => $first->name])
                     : new Message('ready.set_up.retire_copies', [
-                        'count' => \count($copies),
+                        'count' => \count($alike),
                         'title' => $first->title,
                     ]),
                 new Message('ready.set_up.because.nobody_gets_it'),
-                \count($copies),
-                array_map(static fn (CopyThere $copy): string => $copy->id, $copies),
+                \count($alike),
+                array_map(static fn (CopyThere $copy): string => $copy->id, $alike),
                 $answers > 0 ? new Message('ready.set_up.loses.answers', ['count' => $answers]) : null,
             );
         }

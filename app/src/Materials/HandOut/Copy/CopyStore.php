@@ -54,23 +54,7 @@ final readonly class CopyStore
             foreach ($copies as ['due' => $due, 'name' => $name, 'pages' => $pages]) {
                 $copy = $there["{$due->group}|{$due->student}"] ?? null;
                 if (null === $copy) {
-                    $this->db->executeStatement(
-                        'INSERT INTO work_copy (id, round_id, original_id, original_version, group_id, student_id,
-                            way, variant, name, title, pages) VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)',
-                        [
-                            $id = Uuid::v7()->toRfc4122(),
-                            $roundId,
-                            $originalId,
-                            $version,
-                            $due->group,
-                            $due->student,
-                            $due->way->value,
-                            $due->variant,
-                            $name,
-                            $title,
-                            $pages,
-                        ],
-                    );
+                    $id = $this->insert([$roundId, $originalId, $version], $due, $name, [$title, $pages]);
                     $made["{$due->group}|{$due->student}"] = $id;
                     continue;
                 }
@@ -105,6 +89,24 @@ final readonly class CopyStore
         });
 
         return [$made, $brought, $kept];
+    }
+
+    /**
+     * @param array{string, string, int} $of   the round, the original and its version
+     * @param array{string, string}      $what the title and the pages, as JSON
+     *
+     * @return string its id
+     */
+    private function insert(array $of, CopyDue $due, string $name, array $what): string
+    {
+        $id = Uuid::v7()->toRfc4122();
+        $this->db->executeStatement(
+            'INSERT INTO work_copy (id, round_id, original_id, original_version, group_id, student_id, way, variant,
+                name, title, pages) VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)',
+            [$id, ...$of, $due->group, $due->student, $due->way->value, $due->variant, $name, ...$what],
+        );
+
+        return $id;
     }
 
     /**
