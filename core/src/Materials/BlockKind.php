@@ -8,6 +8,7 @@ use FreshHuddle\Core\Materials\Slot\Choose;
 use FreshHuddle\Core\Materials\Slot\Each;
 use FreshHuddle\Core\Materials\Slot\MarkUp;
 use FreshHuddle\Core\Materials\Slot\Mend;
+use FreshHuddle\Core\Materials\Slot\Number;
 use FreshHuddle\Core\Materials\Slot\OwnPictures;
 use FreshHuddle\Core\Materials\Slot\SlotKind;
 use FreshHuddle\Core\Materials\Slot\Sort;
@@ -32,6 +33,8 @@ enum BlockKind: string
     case Each = 'each';
     /** A slot with one answer the group writes together. */
     case Together = 'together';
+    /** A number from each member of the group. */
+    case Number = 'number';
     /** Cards to be put under headings. */
     case Sort = 'sort';
     /** Lines to tick. */
@@ -53,6 +56,7 @@ enum BlockKind: string
             self::Text, self::Link, self::Picture, self::SpokenNote => null,
             self::Each => new Each(),
             self::Together => new Together(),
+            self::Number => new Number(),
             self::Sort => new Sort(),
             self::Ticks => new Ticks(),
             self::Table => new Table(),

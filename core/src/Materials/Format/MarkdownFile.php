@@ -12,6 +12,7 @@ use FreshHuddle\Core\Materials\BlockVariant;
 use FreshHuddle\Core\Materials\Exception\UnusableOriginal;
 use FreshHuddle\Core\Materials\Original;
 use FreshHuddle\Core\Materials\Page;
+use FreshHuddle\Core\Materials\Slot\Things;
 use FreshHuddle\Core\Materials\SlotPart;
 use FreshHuddle\Core\Materials\Variant;
 
@@ -180,7 +181,7 @@ final class MarkdownFile
         }
         $text = $passage = $items = $heads = [];
         foreach ($inside as $row) {
-            if (!\in_array($kind, [BlockKind::Text, BlockKind::Link, BlockKind::Each, BlockKind::Together], true)) {
+            if ($kind->slot() instanceof Things || BlockKind::Picture === $kind || BlockKind::SpokenNote === $kind) {
                 if (
                     1 === preg_match('/^([-*]) (?:\[(.*?)\] )?(.*?)(?:\s*\{#([a-z0-9-]{1,40})\})?$/u', $row, $found)
                 ) {

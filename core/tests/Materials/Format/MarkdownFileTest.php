@@ -175,7 +175,7 @@ final class MarkdownFileTest extends TestCase
                     $kind = BlockKind::cases()[$random->getInt(0, \count(BlockKind::cases()) - 1)];
                     $lists = !\in_array(
                         $kind,
-                        [BlockKind::Text, BlockKind::Link, BlockKind::Each, BlockKind::Together],
+                        [BlockKind::Text, BlockKind::Link, BlockKind::Each, BlockKind::Together, BlockKind::Number],
                         true,
                     );
                     $heads = $lists ? [new BlockItem('h-1', $name()), new BlockItem('h-2', $name())] : [];

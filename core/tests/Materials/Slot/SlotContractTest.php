@@ -59,6 +59,12 @@ final class SlotContractTest extends TestCase
                 [str_repeat('x', 20_001)],
                 'We think so.',
             ],
+            'number' => [
+                new Block('s', BlockKind::Number, 'How high?'),
+                ['7', '-3.5', '0', '0.000001', '999999999999'],
+                ['07', '-0', '+1', '3.50', '3.', '.5', '1,5', '1e3', '0x1', ' 7', "7\n", '1234567890123', '٣', 'seven'],
+                '12',
+            ],
             'sort' => [
                 new Block('s', BlockKind::Sort, 'Sort', new BlockSettings($items, $heads, growing: true)),
                 [
@@ -327,6 +333,48 @@ final class SlotContractTest extends TestCase
         }
     }
 
+    public function test_pages_take_each_kind_for_what_it_is_here(): void
+    {
+        $known = array_map(
+            static fn (BlockKind $kind): array => [
+                'kind' => $kind->value,
+                'isSlot' => $kind->isSlot(),
+                'isAlone' => array_map(
+                    static fn (bool $alone): bool => $kind->slot()?->isAlone(new BlockSettings(alone: $alone)) ?? false,
+                    [false, true],
+                ),
+            ],
+            BlockKind::cases(),
+        );
+        self::assertSame(self::shared('kinds'), $known);
+    }
+
+    public function test_a_number_can_be_held_as_a_page_writes_it(): void
+    {
+        [$block] = self::slots()['number'];
+        $typed = self::shared('numbers')['typed'] ?? [];
+        self::assertIsArray($typed);
+        self::assertNotEmpty($typed);
+        foreach ($typed as $one) {
+            self::assertIsArray($one);
+            if (null !== ($kept = $one['kept'])) {
+                self::assertIsString($kept);
+                self::assertSame($kept, self::slot($block)->read($kept, $block));
+            }
+        }
+    }
+
+    /**
+     * @return array<mixed> cases that pages are held to as well
+     */
+    private static function shared(string $name): array
+    {
+        $cases = json_decode((string) file_get_contents(__DIR__."/{$name}.json"), true);
+        self::assertIsArray($cases);
+
+        return $cases;
+    }
+
     public function test_cards_in_the_right_place_are_counted_where_it_is_known(): void
     {
         [$block] = self::slots()['sort'];
@@ -388,6 +436,8 @@ final class SlotContractTest extends TestCase
                     ? ($things[$item] = ['place' => (float) $turn, 'under' => 'l'])
                     : ($things[$must = "own-{$who}-{$turn}"] = ['place' => 1.0, 'text' => $word, 'under' => 'h']);
                 break;
+            case BlockKind::Number:
+                return [(string) $turn, null];
             case BlockKind::Ticks:
                 $things[$item] = true;
                 $must = "\"{$item}\":true";

@@ -1,0 +1,68 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FreshHuddle\App\Tests\Architecture;
+
+use PhpParser\Node;
+use PhpParser\Node\Param;
+use PhpParser\Node\Stmt\ClassMethod;
+use PHPStan\Analyser\Scope;
+use PHPStan\Rules\IdentifierRuleError;
+use PHPStan\Rules\Rule;
+use PHPStan\Rules\RuleErrorBuilder;
+
+/**
+ * A service that needs more than ten others does more than one thing. What a class keeps for itself counts; a view's
+ * public fields do not.
+ *
+ * @implements Rule<ClassMethod>
+ */
+final class FewDependencies implements Rule
+{
+    private const MOST = 10;
+
+    /**
+     * What has more, and how many. It may get fewer, and no other may come.
+     */
+    private const NOT_YET = [
+        'DeskViews' => 11,
+        'HandOutService' => 14,
+        'Larkmouth' => 16,
+        'Lessons' => 11,
+        'LiveUpdateListener' => 12,
+        'MoveTaskHandler' => 12,
+        'Readiness' => 14,
+        'Rooms' => 15,
+        'RoundRooms' => 11,
+        'RoundTaskHandler' => 11,
+        'SetUpLists' => 15,
+        'SetUps' => 11,
+    ];
+
+    public function getNodeType(): string
+    {
+        return ClassMethod::class;
+    }
+
+    /**
+     * @return list<IdentifierRuleError>
+     */
+    public function processNode(Node $node, Scope $scope): array
+    {
+        if ('__construct' !== $node->name->toString() || str_contains($scope->getFile(), '/tests/')) {
+            return [];
+        }
+        $name = $scope->getClassReflection()?->getNativeReflection()->getShortName() ?? '';
+        $kept = array_filter($node->params, static fn (Param $param): bool => $param->isPrivate());
+        $most = self::NOT_YET[$name] ?? self::MOST;
+
+        return \count($kept) <= $most
+            ? []
+            : [
+                RuleErrorBuilder::message(\count($kept)." dependencies; {$most} at most.")
+                    ->identifier('freshHuddle.manyDependencies')
+                    ->build(),
+            ];
+    }
+}
