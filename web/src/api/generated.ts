@@ -2496,8 +2496,6 @@ export interface components {
         BasedOn: {
             basedOn: number;
         };
-        /** @enum {string} */
-        Because: "service" | "link" | "page" | "silent" | "never" | "absent" | "noSeat" | "record";
         BlockHtml: {
             block: string;
             html: string;
@@ -2509,7 +2507,7 @@ export interface components {
             under?: string;
         };
         /** @enum {string} */
-        BlockKind: "text" | "link" | "picture" | "spokenNote" | "each" | "together" | "sort" | "ticks" | "table" | "markUp" | "mend" | "choose" | "ownPictures";
+        BlockKind: "text" | "link" | "picture" | "spokenNote" | "each" | "together" | "number" | "sort" | "ticks" | "table" | "markUp" | "mend" | "choose" | "ownPictures";
         BlockSettings: {
             items?: components["schemas"]["BlockItem"][];
             heads?: components["schemas"]["BlockItem"][];
@@ -2825,6 +2823,8 @@ export interface components {
         };
         /** @enum {string} */
         EventKind: "segmentBegun" | "lessonEnded" | "lessonReopened" | "sentOut" | "takenBack" | "endChanged" | "calledBack" | "keptWorking" | "noticeSaid" | "seatsChanged" | "whereaboutsChanged" | "callMade" | "callSeen" | "callTakenBack" | "visitBegun" | "visitEnded" | "chalkMarked" | "paused" | "wentOn" | "takenAside" | "putBack" | "fetched";
+        /** @enum {string} */
+        EvidenceKind: "service" | "link" | "page" | "silent" | "never" | "absent" | "noSeat" | "record";
         FailedTaskView: {
             id: string;
             kind: string;
@@ -3592,7 +3592,7 @@ export interface components {
             absent: boolean;
             claimed: boolean;
             place: components["schemas"]["Place"];
-            because: components["schemas"]["Because"];
+            because: components["schemas"]["EvidenceKind"];
             at: string | null;
             table: string | null;
             attributes: components["schemas"]["AttributeValue"][];

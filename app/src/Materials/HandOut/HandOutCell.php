@@ -18,6 +18,7 @@ use FreshHuddle\Core\Materials\HandOutWay;
  * Written by HandOutPlan.
  */
 #[ORM\Entity]
+#[ORM\Table(name: 'hand_out')]
 #[ORM\UniqueConstraint(
     name: 'hand_out_group',
     columns: ['round_id', 'original_id', 'group_id'],

@@ -13,6 +13,7 @@ use FreshHuddle\App\Lesson\Round\Round;
  * DeliveryStore.
  */
 #[ORM\Entity]
+#[ORM\Table(name: 'sent')]
 #[ORM\UniqueConstraint(name: 'sent_once', columns: ['round_id', 'kind', 'target'])]
 class Delivery
 {

@@ -12,6 +12,7 @@ use FreshHuddle\App\Lesson\Round\Round;
  * Sendings.
  */
 #[ORM\Entity]
+#[ORM\Table(name: 'sending')]
 class DeliverySettings
 {
     #[ORM\Column(options: ['default' => false])]

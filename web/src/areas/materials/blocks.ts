@@ -8,29 +8,6 @@ export type Copy = Whole<Schema['CopyView']>;
 export type Original = Whole<Schema['OriginalView']>;
 export type Variant = Schema['Variant'];
 
-/** In the order in which they are offered. */
-export const kinds: BlockKind[] = [
-  'text',
-  'link',
-  'picture',
-  'spokenNote',
-  'each',
-  'together',
-  'sort',
-  'ticks',
-  'table',
-  'markUp',
-  'mend',
-  'choose',
-  'ownPictures',
-];
-const toRead: ReadonlySet<BlockKind> = new Set<BlockKind>(['text', 'link', 'picture', 'spokenNote']);
-export const isSlot = (block: Block) => !toRead.has(block.kind);
-
-/** Whether everybody has an answer of their own there, or the group has one. */
-export const isAlone = (block: Block) =>
-  block.kind === 'each' || block.kind === 'choose' || (block.kind === 'ticks' && block.settings.alone);
-
 /** Who fills a slot that is for a part of the group; undefined where everybody does. */
 export const fillersOf = (copy: Copy, slot: string) => copy.fillers.find((one) => one.slot === slot);
 

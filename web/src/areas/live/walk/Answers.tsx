@@ -2,11 +2,12 @@ import clsx from 'clsx';
 import { api, take, type Schema, type Whole } from '../../../api/client';
 import * as m from '#messages';
 import { list } from '../../../words/list';
-import { fillersOf, isAlone, isSlot, type Block } from '../../materials/blocks';
-import { Fill } from '../../materials/fill/Fill';
-import History from '../../materials/fill/History';
-import { ReadingBlock } from '../../materials/fill/ReadingBlock';
-import { things } from '../../materials/things';
+import { fillersOf, type Block } from '../../materials/blocks';
+import { Fill } from '../../materials/kinds/Fill';
+import History from '../../materials/kinds/History';
+import { inShort } from '../../materials/kinds/inShort';
+import { ReadingBlock } from '../../materials/kinds/ReadingBlock';
+import { isAlone, isSlot, isText, readsAsText } from '../../materials/kinds/rules';
 import { Margin } from './Margin';
 
 type Copy = Whole<Schema['CopyView']>;
@@ -40,7 +41,7 @@ function EachAnswer({
   const spoken = owners.filter((owner) => !silent.includes(owner));
   return (
     <>
-      {block.kind === 'each' ? (
+      {readsAsText(block) ? (
         <ul className="mt-0.5 space-y-1">
           {spoken.map((owner) => (
             <li key={owner} className={clsx(!full && 'line-clamp-2')}>
@@ -92,16 +93,12 @@ export function Answers({
   const shown = (block: Block, text: string) =>
     text.trim() === '' ? (
       <span className="text-soft">{m.work_empty()}</span>
-    ) : block.kind === 'together' ? (
+    ) : isText(block) ? (
       <span className={clsx('whitespace-pre-wrap wrap-anywhere', !full && 'line-clamp-3')}>{text}</span>
     ) : full ? (
       <Fill block={block} value={text} onChange={null} />
-    ) : block.kind === 'ownPictures' ? (
-      m.work_pictures({ n: Object.keys(things(text)).length })
-    ) : block.kind === 'markUp' ? (
-      m.work_doneMarks({ marks: Object.keys(things(text)).length })
     ) : (
-      m.work_done({ percent: Math.round(100 * shareOf(block.id)) })
+      inShort(block, text, shareOf(block.id))
     );
   return (
     <div className="space-y-3 text-sm">

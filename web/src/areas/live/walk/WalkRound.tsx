@@ -11,7 +11,9 @@ import * as m from '#messages';
 import { list } from '../../../words/list';
 import { timeText } from '../../../words/when';
 import { asked } from '../../materials/answers';
-import { blocksOf, isAlone, isSlot } from '../../materials/blocks';
+import { blocksOf } from '../../materials/blocks';
+import { NumberLines } from '../../materials/kinds/NumberLine';
+import { isAlone, isSlot, isText } from '../../materials/kinds/rules';
 import { signalOf, stateOf } from '../signals';
 import { Answers } from './Answers';
 import { CopySheet } from './CopySheet';
@@ -202,7 +204,6 @@ function Mini({
     .filter((answer) => answer.text.trim() !== '')
     .sort((a, b) => b.at - a.at)[0];
   const block = page.blocks.find((one) => one.id === last?.slot);
-  const isText = block?.kind === 'each' || block?.kind === 'together';
   const author = lesson.students.find((one) => one.id === last?.author)?.name;
   return (
     <li className={clsx('border bg-sheet', fresh && 'ring-4 ring-accent')} style={{ borderColor: colour }}>
@@ -224,7 +225,7 @@ function Mini({
         <span className="mt-0.5 line-clamp-2 text-xs leading-snug wrap-anywhere">
           {last === undefined ? (
             <span className="text-soft">{m.work_empty()}</span>
-          ) : isText ? (
+          ) : block !== undefined && isText(block) ? (
             <>
               <span className="font-semibold">{author}</span> {last.text}
             </>
@@ -403,6 +404,14 @@ export function WalkRound({
           </Button>
         </div>
       )}
+      <NumberLines
+        copies={rows.map(({ copy }) => copy)}
+        colourOf={(copy) => {
+          const group = rows.find((one) => one.copy === copy)?.group;
+          return group == null ? 'var(--ink)' : markOf(group.mark).colour;
+        }}
+        nameOf={(id) => lesson.students.find((student) => student.id === id)?.name ?? m.work_formerMember()}
+      />
       {rows.length > 0 && shown.length === 0 && <p className="py-8 text-soft">{m.work_noneLikeThat()}</p>}
       {many ? (
         <>

@@ -1,5 +1,6 @@
 import type { Schema, Whole } from '../../../api/client';
-import { fillersOf, isAlone, isSlot } from '../../materials/blocks';
+import { fillersOf } from '../../materials/blocks';
+import { isAlone, isSlot } from '../../materials/kinds/rules';
 import { isStill, signalOf } from '../signals';
 import { isFresh, newestOn, type Seen } from './fresh';
 import { forwardKey } from '../../../ui/direction';

@@ -3,7 +3,8 @@ import clsx from 'clsx';
 import { useState } from 'react';
 import { Choices, Do } from '../../../ui/Choices';
 import * as m from '#messages';
-import { isSlot, type Block } from '../blocks';
+import type { Block } from '../blocks';
+import { isSlot } from '../kinds/rules';
 import { SlotSettings } from './SlotSettings';
 
 export interface BlockActions {

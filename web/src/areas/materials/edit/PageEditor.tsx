@@ -8,8 +8,9 @@ import {
 import { Button } from '../../../ui/Button';
 import { Choices, Do } from '../../../ui/Choices';
 import * as m from '#messages';
-import { firstItems } from './firstItems';
-import { freshId, kinds, newBlock, type Block, type BlockKind, type Page } from '../blocks';
+import { firstItems } from '../kinds/firstItems';
+import { kinds } from '../kinds/rules';
+import { freshId, newBlock, type Block, type BlockKind, type Page } from '../blocks';
 import { BlockEditor } from './BlockEditor';
 
 /** A page as a sheet of paper, its blocks in their order. */

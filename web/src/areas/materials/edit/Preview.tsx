@@ -1,8 +1,9 @@
 import { useState } from 'react';
 import * as m from '#messages';
-import { inVariant, isSlot, type Block, type Page } from '../blocks';
-import { Fill } from '../fill/Fill';
-import { ReadingBlock } from '../fill/ReadingBlock';
+import { isSlot } from '../kinds/rules';
+import { inVariant, type Block, type Page } from '../blocks';
+import { Fill } from '../kinds/Fill';
+import { ReadingBlock } from '../kinds/ReadingBlock';
 
 function TrySlot({ block }: { block: Block }) {
   const [value, setValue] = useState('');

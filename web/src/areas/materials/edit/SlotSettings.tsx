@@ -3,112 +3,7 @@ import { Choice } from '../../../ui/Choice';
 import { Field } from '../../../ui/Field';
 import { Tick } from '../../../ui/Tick';
 import * as m from '#messages';
-import type { Block } from '../blocks';
-import { ItemsEditor } from './ItemsEditor';
-import { MediaEditor } from './MediaEditor';
-
-interface Props {
-  block: Block;
-  /** @param about what is typed in */
-  onChange: (settings: Block['settings'], about?: string) => void;
-}
-
-const most = { items: 60, heads: 12 };
-
-/** What a kind has beside its text, for each kind what it has a use for. */
-function KindSettings({ block, onChange }: Props) {
-  const { settings } = block;
-  const set = (change: Partial<Block['settings']>, about?: string) => onChange({ ...settings, ...change }, about);
-  const items = (title: string, add: string, under?: Block['settings']['heads']) => (
-    <ItemsEditor
-      title={title}
-      add={add}
-      items={settings.items}
-      most={most.items}
-      {...(under === undefined ? {} : { under })}
-      onChange={(next) => set({ items: next }, next.length === settings.items.length ? `${block.id}.items` : '')}
-    />
-  );
-  const heads = (title: string, add: string) => (
-    <ItemsEditor
-      title={title}
-      add={add}
-      items={settings.heads}
-      most={most.heads}
-      onChange={(next) => set({ heads: next }, next.length === settings.heads.length ? `${block.id}.heads` : '')}
-    />
-  );
-  switch (block.kind) {
-    case 'link':
-      return (
-        <label className="block text-sm font-semibold">
-          {m.edit_address()}
-          <input
-            type="url"
-            value={settings.address}
-            maxLength={2_000}
-            placeholder="https://"
-            onChange={(event) => set({ address: event.target.value.trim() }, `${block.id}.address`)}
-            className="mt-1 w-full border border-ink bg-sheet px-2 py-1.5 text-base font-normal"
-          />
-        </label>
-      );
-    case 'picture':
-    case 'spokenNote':
-      return <MediaEditor kind={block.kind} media={settings.media} onChange={(media) => set({ media })} />;
-    case 'sort':
-      return (
-        <>
-          {heads(m.edit_headings(), m.edit_addHeading())}
-          {items(m.edit_cards(), m.edit_addCard(), settings.heads)}
-          <Tick label={m.edit_mayAddCards()} checked={settings.growing} onChange={(growing) => set({ growing })} />
-        </>
-      );
-    case 'ticks':
-      return (
-        <>
-          {items(m.edit_lines(), m.edit_addLine())}
-          <Tick label={m.edit_tickAlone()} checked={settings.alone} onChange={(alone) => set({ alone })} />
-        </>
-      );
-    case 'table':
-      return (
-        <>
-          {heads(m.edit_columns(), m.edit_addColumn())}
-          {items(m.edit_rows(), m.edit_addRow())}
-          <Tick label={m.edit_mayAddRows()} checked={settings.growing} onChange={(growing) => set({ growing })} />
-        </>
-      );
-    case 'markUp':
-      return (
-        <>
-          <label className="block text-sm font-semibold">
-            {m.edit_passage()}
-            <textarea
-              rows={4}
-              value={settings.passage}
-              maxLength={20_000}
-              onChange={(event) => set({ passage: event.target.value }, `${block.id}.passage`)}
-              className="mt-1 block field-sizing-content max-h-80 w-full border border-ink bg-sheet px-2 py-1.5 text-base font-normal"
-            />
-          </label>
-          {heads(m.edit_markKinds(), m.edit_addMarkKind())}
-        </>
-      );
-    case 'mend':
-      return items(m.edit_sentences(), m.edit_addSentence());
-    case 'choose':
-      return (
-        <>
-          {items(m.edit_options(), m.edit_addOption())}
-          <Tick label={m.edit_mayChooseSeveral()} checked={settings.several} onChange={(several) => set({ several })} />
-          <Tick label={m.edit_showSpread()} checked={settings.shown} onChange={(shown) => set({ shown })} />
-        </>
-      );
-    default:
-      return null;
-  }
-}
+import { KindSettings, type SettingsProps } from '../kinds/KindSettings';
 
 const whos = ['everybody', 'seats', 'role'] as const;
 type Who = (typeof whos)[number];
@@ -119,7 +14,7 @@ const seatsIn = (text: string) => [
 ];
 
 /** For whom of the group a slot is. */
-function Part({ block, onChange }: Props) {
+function Part({ block, onChange }: SettingsProps) {
   const { part } = block.settings;
   const [who, setWho] = useState<Who>(part.role !== '' ? 'role' : 'seats');
   const [seats, setSeats] = useState(part.seats.join(', '));
@@ -173,7 +68,7 @@ function Part({ block, onChange }: Props) {
 }
 
 /** What a block has beside its text; and for whom it is, where that is asked for. */
-export function SlotSettings({ part, ...props }: Props & { part: boolean }) {
+export function SlotSettings({ part, ...props }: SettingsProps & { part: boolean }) {
   return (
     <>
       <KindSettings {...props} />

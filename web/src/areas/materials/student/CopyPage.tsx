@@ -4,9 +4,10 @@ import { api, take, type Schema } from '../../../api/client';
 import * as m from '#messages';
 import { list } from '../../../words/list';
 import { lazily } from '../../../ui/lazily';
-import { fillersOf, isAlone, isSlot, type Block, type Copy } from '../blocks';
-import { Fill } from '../fill/Fill';
-import { ReadingBlock } from '../fill/ReadingBlock';
+import { isAlone, isSlot, isText } from '../kinds/rules';
+import { fillersOf, type Block, type Copy } from '../blocks';
+import { Fill } from '../kinds/Fill';
+import { ReadingBlock } from '../kinds/ReadingBlock';
 import { Margin } from './Margin';
 import { SlotField, SlotNote } from './SlotField';
 import { useSlot, type SlotOf } from './useSlot';
@@ -18,9 +19,9 @@ type Mate = Pick<Schema['Mate'], 'id' | 'name'>;
 const isToRead = (copy: Copy) => copy.way === 'read' || copy.locked;
 
 const writingFor = 4_000;
-const History = lazily(() => import('../fill/History'));
-const ReadOut = lazily(() => import('../fill/ReadOut'));
-const Heard = lazily(() => import('../fill/Heard'));
+const History = lazily(() => import('../kinds/History'));
+const ReadOut = lazily(() => import('../kinds/ReadOut'));
+const Heard = lazily(() => import('../kinds/Heard'));
 
 /** The way to what stood in a slot before; for a member, who may bring any of it back. */
 function Before({ of, block, members }: { of: SlotOf; block: Block; members: Mate[] }) {
@@ -86,7 +87,7 @@ function ShownSlot({ copy, block, me, members }: { copy: Copy; block: Block; me:
   if (fillers?.private === true && !fillers.students.includes(me))
     return <p className="text-soft">{m.copy_notShown()}</p>;
   const whose = isAlone(block) ? members.filter((mate) => fillers?.students.includes(mate.id) ?? true) : [];
-  if (isAlone(block) && block.kind === 'each')
+  if (isAlone(block) && isText(block))
     return (
       <ul className="space-y-3">
         {whose.map((mate) => (
@@ -95,7 +96,7 @@ function ShownSlot({ copy, block, me, members }: { copy: Copy; block: Block; me:
       </ul>
     );
   const text = find(copy, block.id, copy.id)?.text ?? '';
-  if (block.kind === 'together')
+  if (isText(block))
     return (
       <p className="whitespace-pre-wrap wrap-anywhere">
         {text.trim() === '' ? <span className="text-soft">{m.student_copy_notYet()}</span> : text}
@@ -131,19 +132,18 @@ function Slot({ copy, block, me, members: all }: { copy: Copy; block: Block; me:
   const writer = alone ? undefined : members.find((mate) => mate.id === answer?.author);
   const writing = isWriting(answer) && writer !== undefined ? [writer.name] : [];
   const of = { copyId: copy.id, slot: block.id, owner, answer };
-  const isText = block.kind === 'each' || block.kind === 'together';
   const others = alone
     ? mates.map((mate) => ({ name: mate.name, value: find(copy, block.id, mate.id)?.text ?? '' }))
     : [];
   if (copy.locked || (fillers !== undefined && !fillers.students.includes(me)))
     return <ShownSlot copy={copy} block={block} me={me} members={all} />;
   if (copy.way === 'read')
-    return isText ? (
+    return isText(block) ? (
       <p className="whitespace-pre-wrap text-soft">{answer?.text ?? ''}</p>
     ) : (
       <Fill block={block} value={answer?.text ?? ''} onChange={null} />
     );
-  if (!isText)
+  if (!isText(block))
     return (
       <>
         <ThingsField of={of} block={block} writing={writing} others={others.filter((other) => other.value !== '')} />

@@ -34,6 +34,8 @@ export function changeInWords(block: Block, before: string, after: string): stri
       if (fresh !== '') return [m.heard_wrote({ text: fresh })];
       return pieces.some((piece) => piece.kind === 'gone' && piece.text.trim() !== '') ? [m.heard_tookWords()] : [];
     }
+    case 'number':
+      return after === '' ? [m.heard_tookWords()] : [m.heard_wrote({ text: after })];
     case 'ticks':
     case 'choose': {
       const done = (text: string) =>

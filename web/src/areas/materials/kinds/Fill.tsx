@@ -5,6 +5,7 @@ import type { FillProps } from './FillProps';
 
 /** Each comes when a sheet has one. */
 const fills: Partial<Record<BlockKind, ComponentType<FillProps>>> = {
+  number: lazily(() => import('./Number')),
   sort: lazily(() => import('./Sort')),
   ticks: lazily(() => import('./Ticks')),
   table: lazily(() => import('./Table')),
