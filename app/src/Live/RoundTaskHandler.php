@@ -6,11 +6,10 @@ namespace FreshHuddle\App\Live;
 
 use Doctrine\ORM\EntityManagerInterface;
 use FreshHuddle\App\Database\Clock;
-use FreshHuddle\App\Grouping\Floor\FloorStore;
 use FreshHuddle\App\Lesson\Round\Moments;
 use FreshHuddle\App\Lesson\Round\Round;
 use FreshHuddle\App\Lesson\Run\RunStore;
-use FreshHuddle\App\Live\Moving\MoveStore;
+use FreshHuddle\App\Live\Moving\RoundMoves;
 use FreshHuddle\App\Live\Presence\WatchTaskHandler;
 use FreshHuddle\App\Rooms\Meeting\MeetingServiceFailed;
 use FreshHuddle\App\Rooms\Meeting\RoomService;
@@ -27,7 +26,6 @@ use FreshHuddle\App\Worker\Tasks;
 use FreshHuddle\App\Worker\TryAgain;
 use FreshHuddle\Core\Lesson\Phase;
 use FreshHuddle\Core\Message;
-use FreshHuddle\Core\Rooms\MainSession;
 
 /**
  * What the meeting service does at the moments of a round: move people, say something in their rooms. Pages switch by
@@ -46,8 +44,7 @@ final readonly class RoundTaskHandler implements TaskHandler
     public function __construct(
         private EntityManagerInterface $em,
         private RoomReader $rooms,
-        private FloorStore $floors,
-        private MoveStore $moves,
+        private RoundMoves $moves,
         private RunStore $runs,
         private RoomService $service,
         private RoomOpener $opening,
@@ -139,7 +136,7 @@ final readonly class RoundTaskHandler implements TaskHandler
     private function moveOut(Round $round, array $rooms): void
     {
         $this->opening->open($round->grouping->id);
-        $this->service->move($this->groupRooms($round, $rooms));
+        $this->service->move($this->moves->groupRooms($round, $rooms));
     }
 
     /**
@@ -149,8 +146,8 @@ final readonly class RoundTaskHandler implements TaskHandler
      */
     private function moveBack(Round $round, array $rooms): void
     {
-        $this->service->move($this->mainSession($round, $rooms));
-        foreach ($this->moves->sideRooms($round->id) as $room) {
+        $this->service->move($this->moves->mainSession($round, $rooms));
+        foreach ($this->moves->sideRooms($round) as $room) {
             $this->tasks->schedule(RoomTaskHandler::SHUT_OUT, $room, $this->clock->ms() + RoomTaskHandler::TIME_TO_GO);
         }
         $this->opening->closeLater($round->grouping->id);
@@ -161,49 +158,5 @@ final readonly class RoundTaskHandler implements TaskHandler
         $seconds = max(0, intdiv(($moments->state()->comingBackUntil() ?? 0) - $this->clock->ms(), 1_000));
 
         return $this->words->say(new Message('live.said.back', ['seconds' => $seconds > 2 ? $seconds : 0]));
-    }
-
-    /**
-     * @param array<string, string> $rooms the service's room => its place
-     *
-     * @return array<string, string> student's id => the service's room
-     */
-    private function groupRooms(Round $round, array $rooms): array
-    {
-        $external = array_flip($rooms);
-        $moves = [];
-        $asides = $this->moves->forRound($round->id);
-        foreach ($this->floors->now($round->grouping->id)->groups as $group) {
-            foreach ($group->students as $student) {
-                $place =
-                    $asides->expected($student, $group->id, $round->state()->state(), $this->clock->ms())->place ??
-                    '';
-                if (isset($external[$place])) {
-                    $moves[$student] = $external[$place];
-                }
-            }
-        }
-
-        return $moves;
-    }
-
-    /**
-     * @param array<string, string> $rooms the service's room => its place
-     *
-     * @return array<string, string> student's id => the service's room
-     */
-    private function mainSession(Round $round, array $rooms): array
-    {
-        $main = array_flip($rooms)[MainSession::PLACE] ?? null;
-
-        return null === $main
-            ? []
-            : array_fill_keys(
-                [
-                    ...$this->floors->now($round->grouping->id)->seated(),
-                    ...array_map(strval(...), array_keys($this->moves->forRound($round->id)->students)),
-                ],
-                $main,
-            );
     }
 }

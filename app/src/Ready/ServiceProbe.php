@@ -8,7 +8,7 @@ use FreshHuddle\App\Lesson\Round\Round;
 use FreshHuddle\App\Ready\Portal\PortalFailed;
 use FreshHuddle\App\Ready\SetUp\Work\PostSteps;
 use FreshHuddle\App\Rooms\Meeting\MeetingServiceFailed;
-use FreshHuddle\App\Rooms\RoundRooms;
+use FreshHuddle\App\Rooms\RoomProbe;
 use FreshHuddle\App\Stream\Audience;
 use FreshHuddle\App\Stream\Stream;
 
@@ -17,7 +17,7 @@ use FreshHuddle\App\Stream\Stream;
  */
 final readonly class ServiceProbe
 {
-    public function __construct(private RoundRooms $rooms, private PostSteps $posts, private Stream $stream)
+    public function __construct(private RoomProbe $rooms, private PostSteps $posts, private Stream $stream)
     {
     }
 

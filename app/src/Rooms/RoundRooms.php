@@ -5,13 +5,11 @@ declare(strict_types=1);
 namespace FreshHuddle\App\Rooms;
 
 use Doctrine\ORM\EntityManagerInterface;
-use FreshHuddle\App\Database\Clock;
 use FreshHuddle\App\Grouping\Floor\FloorStore;
 use FreshHuddle\App\Lesson\Round\Round;
 use FreshHuddle\App\Rooms\Exception\NoLinkYet;
 use FreshHuddle\App\Rooms\Link\StandingLinks;
 use FreshHuddle\App\Rooms\Meeting\MeetingServiceFailed;
-use FreshHuddle\App\Rooms\Meeting\RoomService;
 use FreshHuddle\App\Rooms\Member\Membership;
 use FreshHuddle\App\Rooms\Source\RoomSource;
 use FreshHuddle\App\Rooms\Source\RoomSources;
@@ -37,14 +35,11 @@ final readonly class RoundRooms
     public function __construct(
         private EntityManagerInterface $em,
         private RoomStore $store,
-        private RoomReader $reader,
         private FloorStore $floors,
         private Membership $membership,
         private RoomSources $roomSources,
         private Sources $sources,
-        private RoomService $service,
         private Words $words,
-        private Clock $clock,
         private StandingLinks $standing,
     ) {
     }
@@ -146,37 +141,6 @@ final readonly class RoundRooms
             $this->sources->get($room->source)->retire($room->externalId);
         }
         $this->store->takeAway($roomId);
-    }
-
-    /**
-     * Asks the meeting service whether the rooms of a round are there, and as many may enter as should. It is not
-     * believed because it said so.
-     *
-     * @return list<string> places of rooms that are not as they were said to be
-     *
-     * @throws MeetingServiceFailed
-     */
-    public function probe(Round $round): array
-    {
-        $made = [];
-        foreach ($this->reader->forSetUp($round->lesson->class->id, $round->grouping->id) as $row) {
-            if ($row->bool('on_floor') && null !== $row->textOrNull('external_id')) {
-                $made[$row->text('external_id')] = $row;
-            }
-        }
-        $states = [] === $made ? [] : $this->service->states(array_map(strval(...), array_keys($made)));
-        $wrong = [];
-        foreach ($made as $external => $row) {
-            $state = $states[$external] ?? null;
-            if ((null === $state) !== (null !== $row->intOrNull('missed_at'))) {
-                $this->store->missed($row->text('id'), null === $state ? $this->clock->ms() : null);
-            }
-            if (null === $state || $state->members !== \count($row->json('students')) + \count($row->json('staff'))) {
-                $wrong[] = $row->text('place');
-            }
-        }
-
-        return $wrong;
     }
 
     /**

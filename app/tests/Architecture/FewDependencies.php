@@ -29,15 +29,11 @@ final class FewDependencies implements Rule
         'DeskViews' => 11,
         'HandOutService' => 14,
         'Larkmouth' => 16,
-        'Lessons' => 11,
         'LiveUpdateListener' => 12,
         'MoveTaskHandler' => 12,
         'Readiness' => 14,
         'Rooms' => 15,
-        'RoundRooms' => 11,
-        'RoundTaskHandler' => 11,
         'SetUpLists' => 15,
-        'SetUps' => 11,
     ];
 
     public function getNodeType(): string

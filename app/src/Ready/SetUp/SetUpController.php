@@ -25,6 +25,7 @@ final readonly class SetUpController
 {
     public function __construct(
         private SetUps $setUps,
+        private SetUpListViews $views,
         private SetUpExport $export,
         private ServiceProbe $looking,
         private LessonAccess $access,
@@ -35,7 +36,7 @@ final readonly class SetUpController
     #[Route('/api/staff/rounds/{id}/set-up', methods: ['GET'], requirements: ['id' => Requirement::UUID])]
     public function list(#[CurrentUser] Teacher $teacher, string $id): SetUpListView
     {
-        return $this->setUps->list($this->access->round($teacher, $id));
+        return $this->views->list($this->access->round($teacher, $id));
     }
 
     /** Sets a round up as it was shown. */

@@ -14,7 +14,7 @@ use FreshHuddle\App\Ready\SetUp\Work\StepNotDone;
 use FreshHuddle\App\Ready\SetUp\Work\StepRunner;
 use FreshHuddle\App\Rooms\Event\RoomsChanged;
 use FreshHuddle\App\Rooms\Meeting\MeetingServiceFailed;
-use FreshHuddle\App\Rooms\RoundRooms;
+use FreshHuddle\App\Rooms\RoomProbe;
 use FreshHuddle\App\Stream\Audience;
 use FreshHuddle\App\Stream\Stream;
 use FreshHuddle\App\Words\Words;
@@ -57,7 +57,7 @@ final readonly class SetUpTaskHandler implements TaskHandler
         iterable $works,
         private EntityManagerInterface $em,
         private SetUpStore $store,
-        private RoundRooms $rooms,
+        private RoomProbe $rooms,
         private PostSteps $posts,
         private EventDispatcherInterface $events,
         private Stream $stream,

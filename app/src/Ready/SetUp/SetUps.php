@@ -7,22 +7,17 @@ namespace FreshHuddle\App\Ready\SetUp;
 use Doctrine\ORM\EntityManagerInterface;
 use FreshHuddle\App\Account\Teacher;
 use FreshHuddle\App\Database\Transaction;
-use FreshHuddle\App\Grouping\Floor\FloorStore;
-use FreshHuddle\App\Lesson\Order\RunningOrders;
 use FreshHuddle\App\Lesson\Round\Round;
 use FreshHuddle\App\Ready\Exception\ReadyRefused;
 use FreshHuddle\App\Roster\Staff\Staff;
 use FreshHuddle\App\Roster\Staff\StaffRole;
 use FreshHuddle\App\Stream\Audience;
 use FreshHuddle\App\Stream\Stream;
-use FreshHuddle\App\Words\Words;
 use FreshHuddle\App\Worker\Tasks;
-use FreshHuddle\Core\Message;
-use FreshHuddle\Core\Ready\SetUp\SetUpList;
 use FreshHuddle\Core\Ready\SetUp\SetUpStep;
 
 /**
- * The set-up list of a round: shown, then carried out as it was shown.
+ * Carries out the set-up list of a round as it was shown (SetUpListViews).
  */
 final readonly class SetUps
 {
@@ -35,64 +30,7 @@ final readonly class SetUps
         private Staff $staff,
         private Transaction $change,
         private Stream $stream,
-        private Words $words,
-        private RunningOrders $orders,
-        private FloorStore $floors,
     ) {
-    }
-
-    public function list(Round $round): SetUpListView
-    {
-        return $this->view($this->lists->ofLesson($round)[0], $round);
-    }
-
-    public function view(SetUpList $list, Round $round): SetUpListView
-    {
-        $numbers = [];
-        foreach ($this->orders->segments($round->lesson) as $segment) {
-            if (null !== $segment->round) {
-                $numbers[$segment->round->id] = $segment->round->number;
-            }
-        }
-        $names = [];
-        foreach (
-            array_unique(
-                array_filter(
-                    array_map(static fn (SetUpStep $step): ?string => $step->round, $list->steps),
-                    is_string(...),
-                ),
-            ) as $id
-        ) {
-            $grouping = $this->em->find(Round::class, $id)->grouping ?? $round->grouping;
-            foreach ($this->floors->now($grouping->id)->groups as $group) {
-                $names[$group->id] = $group->name;
-            }
-        }
-        $summary = $list->summary();
-        $worded = [];
-        // Many steps have one reason.
-        $say = function (Message $message) use (&$worded): string {
-            return $worded[json_encode($message, \JSON_THROW_ON_ERROR)] ??= $this->words->say($message);
-        };
-
-        return new SetUpListView(
-            $list->digest(),
-            null === $summary ? null : $this->words->say($summary),
-            \count($list->steps) - \count($list->harmless()),
-            array_map(
-                fn (SetUpStep $step): ListedStep => new ListedStep(
-                    null === $step->loses ? $step->key() : $step->sure(),
-                    $step->kind,
-                    $step->group,
-                    $this->words->say($step->says),
-                    $say($step->because),
-                    null === $step->loses ? null : $this->words->say($step->loses),
-                    null === $step->round ? null : $numbers[$step->round] ?? null,
-                    null === $step->group ? null : $names[$step->group] ?? null,
-                ),
-                $list->steps,
-            ),
-        );
     }
 
     /**
