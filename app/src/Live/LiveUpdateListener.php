@@ -5,21 +5,16 @@ declare(strict_types=1);
 namespace FreshHuddle\App\Live;
 
 use Doctrine\ORM\EntityManagerInterface;
-use FreshHuddle\App\Account\Teacher;
 use FreshHuddle\App\Database\Clock;
 use FreshHuddle\App\Grouping\Event\FloorChanged;
 use FreshHuddle\App\Grouping\Floor\Seat;
 use FreshHuddle\App\Grouping\Grouping;
 use FreshHuddle\App\Lesson\LessonRepository;
 use FreshHuddle\App\Lesson\Round\Round;
-use FreshHuddle\App\Lesson\Run\RunReader;
-use FreshHuddle\App\Lesson\Run\RunStore;
 use FreshHuddle\App\Live\Presence\WatchTaskHandler;
 use FreshHuddle\App\Rooms\Event\RoomsChanged;
 use FreshHuddle\App\Rooms\RoomReader;
 use FreshHuddle\App\Rooms\RoomTaskHandler;
-use FreshHuddle\App\Rooms\Run\RunRoomStore;
-use FreshHuddle\App\Roster\Device\StudentUser;
 use FreshHuddle\App\Roster\Event\ClassChanged;
 use FreshHuddle\App\Roster\SchoolClass;
 use FreshHuddle\App\Stream\Audience;
@@ -27,9 +22,6 @@ use FreshHuddle\App\Stream\Stream;
 use FreshHuddle\App\Worker\Tasks;
 use FreshHuddle\App\Worker\WorkFailed;
 use FreshHuddle\Core\Grouping\Floor;
-use FreshHuddle\Core\Lesson\Event;
-use FreshHuddle\Core\Lesson\EventKind;
-use Symfony\Bundle\SecurityBundle\Security;
 use Symfony\Component\EventDispatcher\Attribute\AsEventListener;
 
 /**
@@ -46,13 +38,8 @@ final readonly class LiveUpdateListener
         private RoomReader $rooms,
         private Stream $stream,
         private Tasks $tasks,
-        private EventStore $events,
         private Clock $clock,
-        private Projections $projections,
-        private Security $security,
-        private RunReader $runReader,
-        private RunStore $runs,
-        private RunRoomStore $runRooms,
+        private SeatRecord $record,
     ) {
     }
 
@@ -153,15 +140,7 @@ final readonly class LiveUpdateListener
         foreach ($rounds as $round) {
             // What a round was sent out with is its own as soon as everybody is back.
             if ($round->state()->phase($now)->isUnderWay()) {
-                $moves = self::moves($before, $after, $now, $students);
-                $this->em->wrapInTransaction(function () use ($round, $moves): void {
-                    $this->events->lock($round->lesson->id);
-                    $this->follow($round);
-                    if ([] !== $moves) {
-                        $this->events->append($round->lesson->id, $round->id, $this->actor(), $moves);
-                        $this->projections->follow($round->id, $moves);
-                    }
-                });
+                $this->record->seatsChanged($round, $event, $now, $students);
             }
             $this->stream->publish([Audience::staff($round->lesson->id)], ['kind' => 'lesson']);
             $this->stream->publish(
@@ -171,49 +150,6 @@ final readonly class LiveUpdateListener
                 ['kind' => 'refresh'],
             );
         }
-    }
-
-    private function follow(Round $round): void
-    {
-        $run = $this->runReader->lastRun($round->id);
-        if (null !== $run) {
-            $this->runs->follow($run);
-            $this->runRooms->follow($run);
-        }
-    }
-
-    private function actor(): string
-    {
-        $user = $this->security->getUser();
-
-        return match (true) {
-            $user instanceof Teacher => 'teacher:'.$user->id,
-            $user instanceof StudentUser => 'student:'.$user->id,
-            default => 'watch',
-        };
-    }
-
-    /**
-     * @param int          $now       milliseconds since 1970
-     * @param list<string> $concerned everybody at the tables that changed
-     *
-     * @return list<Event> one for each student who sits elsewhere than before; no group is the shelf
-     */
-    private static function moves(Floor $before, Floor $after, int $now, array $concerned): array
-    {
-        $events = [];
-        foreach (array_values(array_unique([...$before->seated(), ...$after->seated()])) as $student) {
-            [$from, $to] = [$before->groupOf($student)?->id, $after->groupOf($student)?->id];
-            if ($from !== $to) {
-                $events[] = (new Event(EventKind::SeatsChanged, $now, [
-                    'student' => $student,
-                    'fromGroup' => $from,
-                    'toGroup' => $to,
-                ]))->addressed($concerned);
-            }
-        }
-
-        return $events;
     }
 
     /**

@@ -20,7 +20,7 @@ final readonly class OnNewTables
         private LessonRepository $lessons,
         private RoundRooms $ofRound,
         private RoomReader $reader,
-        private Rooms $rooms,
+        private RoomStarter $rooms,
         private Clock $clock,
     ) {
     }

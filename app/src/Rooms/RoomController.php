@@ -32,6 +32,7 @@ final readonly class RoomController
 {
     public function __construct(
         private Rooms $rooms,
+        private RoomEntry $entry,
         private RoomSources $sources,
         private LinkLists $lists,
         private RoomReader $reader,
@@ -124,7 +125,7 @@ final readonly class RoomController
     #[ForAssistants]
     public function tried(#[CurrentUser] Teacher $teacher, string $id, #[Body] RoomTried $request): void
     {
-        $this->rooms->tried($this->roomAccess->room($teacher, $id), $request->was);
+        $this->entry->tried($this->roomAccess->room($teacher, $id), $request->was);
     }
 
     /** Removes a side room. */
@@ -138,7 +139,7 @@ final readonly class RoomController
     #[Route('/rooms/{id}/way', methods: ['GET'])]
     public function way(#[CurrentUser] Teacher $teacher, string $id): RedirectResponse
     {
-        $link = $this->rooms->way($this->roomAccess->room($teacher, $id), $teacher);
+        $link = $this->entry->way($this->roomAccess->room($teacher, $id), $teacher);
 
         return new RedirectResponse(
             $link,
@@ -151,7 +152,7 @@ final readonly class RoomController
     #[FileTypes('audio/wav')]
     public function sound(#[CurrentUser] Teacher $teacher, string $id): Response
     {
-        return new Response($this->rooms->sound($this->roomAccess->room($teacher, $id)), 200, [
+        return new Response($this->entry->sound($this->roomAccess->room($teacher, $id)), 200, [
             'Content-Type' => 'audio/wav',
             'Cache-Control' => 'no-store',
         ]);
@@ -163,7 +164,7 @@ final readonly class RoomController
     public function opened(#[CurrentUser] Teacher $teacher, string $id): void
     {
         $room = $this->roomAccess->room($teacher, $id);
-        $this->rooms->opened($room->id, $room->class->id);
+        $this->entry->opened($room->id, $room->class->id);
     }
 
     /** Tries again to make a room. */

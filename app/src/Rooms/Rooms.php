@@ -5,26 +5,16 @@ declare(strict_types=1);
 namespace FreshHuddle\App\Rooms;
 
 use Doctrine\ORM\EntityManagerInterface;
-use FreshHuddle\App\Account\Teacher;
-use FreshHuddle\App\Database\Clock;
-use FreshHuddle\App\Grouping\Floor\FloorStore;
 use FreshHuddle\App\Lesson\Round\Round;
 use FreshHuddle\App\Rooms\Event\RoomsChanged;
 use FreshHuddle\App\Rooms\Exception\NoLinkYet;
 use FreshHuddle\App\Rooms\Exception\RoomsRefused;
 use FreshHuddle\App\Rooms\Link\LinkLists;
-use FreshHuddle\App\Rooms\Meeting\MeetingServiceFailed;
-use FreshHuddle\App\Rooms\Meeting\RoomService;
 use FreshHuddle\App\Rooms\Member\Guests;
-use FreshHuddle\App\Rooms\Member\Membership;
-use FreshHuddle\App\Rooms\Member\Occupants;
 use FreshHuddle\App\Rooms\Source\RoomSources;
 use FreshHuddle\App\Rooms\Source\SaveRoomSource;
-use FreshHuddle\App\Rooms\Source\Sources;
 use FreshHuddle\App\Roster\SchoolClass;
-use FreshHuddle\App\Words\Words;
 use FreshHuddle\App\Worker\Tasks;
-use FreshHuddle\Core\Grouping\Exception\NotOnTheFloor;
 use FreshHuddle\Core\Rooms\Exception\UnusableLink;
 use FreshHuddle\Core\Rooms\Link;
 use FreshHuddle\Core\Rooms\RoomPermissionChanges;
@@ -44,18 +34,13 @@ final readonly class Rooms
         private EntityManagerInterface $em,
         private RoomStore $store,
         private RoomReader $reader,
-        private FloorStore $floors,
         private Tasks $tasks,
-        private Membership $membership,
         private RoomSources $roomSources,
         private RoundRooms $ofRound,
-        private RoomService $service,
-        private Sources $sources,
-        private Occupants $occupants,
         private EventDispatcherInterface $events,
-        private Words $words,
-        private Clock $clock,
         private Guests $guests,
+        private RoomStarter $starter,
+        private RoomLeaver $leaver,
     ) {
     }
 
@@ -66,7 +51,7 @@ final readonly class Rooms
      */
     public function make(Round $round): void
     {
-        $floor = $this->floors->now($round->grouping->id);
+        $floor = $this->ofRound->floor($round);
         if ([] === $floor->groups) {
             throw RoomsRefused::unusable('rooms.no_groups');
         }
@@ -74,7 +59,7 @@ final readonly class Rooms
         $this->ofRound->plan($round);
         foreach ($this->reader->ofRound($round->grouping->id, $class->id, $floor) as $room) {
             if (!$room->state->hasLink()) {
-                $this->begin($room->id, $room->source);
+                $this->starter->begin($room->id, $room->source);
             }
         }
         $this->events->dispatch(new RoomsChanged($class->id));
@@ -97,7 +82,7 @@ final readonly class Rooms
         }
         foreach ($this->em->getRepository(Room::class)->findBy(['class' => $class]) as $room) {
             if (!$room->state->hasLink() && $room->source !== $as->kind) {
-                $this->retire($room);
+                $this->leaver->retire($room);
                 $this->store->moveTo($room->id, $as->kind);
             } elseif (
                 SourceKind::NamePattern === $room->source
@@ -106,7 +91,7 @@ final readonly class Rooms
             ) {
                 // Another pattern is another address: what could be guessed before cannot be left as it was.
                 $this->store->moveTo($room->id, SourceKind::NamePattern);
-                $this->begin($room->id, SourceKind::NamePattern);
+                $this->starter->begin($room->id, SourceKind::NamePattern);
             } elseif (
                 $room->state->hasLink()
                 && $room->source->answers()
@@ -151,8 +136,8 @@ final readonly class Rooms
         if (null !== $request->link) {
             $this->setLink($room, trim($request->link), $request->sure);
         } elseif (null !== $request->source && $request->source !== $room->source) {
-            $this->moveTo($room, $request->source, $request->sure);
-            $this->begin($room->id, $request->source);
+            $this->leaver->moveTo($room, $request->source, $request->sure);
+            $this->starter->begin($room->id, $request->source);
         }
         $this->events->dispatch(RoomsChanged::forRoom($room));
     }
@@ -174,7 +159,7 @@ final readonly class Rooms
                 ->getRepository(Room::class)
                 ->findBy(['class' => $class, 'purpose' => RoomPurpose::Side, 'state' => RoomState::Planned]) as $room
         ) {
-            $this->begin($room->id, $room->source);
+            $this->starter->begin($room->id, $room->source);
         }
         $this->events->dispatch(new RoomsChanged($class->id));
     }
@@ -190,74 +175,17 @@ final readonly class Rooms
         if ([] !== $this->guests->in($room->id)) {
             throw RoomsRefused::unusable('rooms.guests');
         }
-        $this->giveUp($room, $sure);
+        $this->leaver->giveUp($room, $sure);
         $this->store->takeAway($room->id);
         $this->events->dispatch(RoomsChanged::forRoom($room));
-    }
-
-    /**
-     * @return string the address that lets this teacher in
-     *
-     * @throws RoomsRefused where there is none yet, or the meeting service does not do it
-     */
-    public function way(Room $room, Teacher $teacher): string
-    {
-        if (!$room->state->hasLink() || !$room->source->hasLink()) {
-            throw RoomsRefused::unusable('rooms.not_made');
-        }
-        try {
-            if (null === $this->reader->linkOf($room->id, $teacher->id)) {
-                $this->membership->reconcile($room); // they joined the class after the room was made
-            }
-        } catch (MeetingServiceFailed|NoLinkYet $e) {
-            throw RoomsRefused::because($e->says);
-        } catch (NotOnTheFloor) {
-            throw RoomsRefused::unusable('rooms.not_made');
-        }
-
-        return $this->sources
-            ->get($room->source)
-            ->entryUrl($this->reader->linkOf($room->id, $teacher->id) ?? throw RoomsRefused::unusable('rooms.not_made'));
-    }
-
-    /**
-     * @return string what is to be heard in it, as the bytes of a WAVE file
-     *
-     * @throws RoomsRefused where nothing can be heard
-     */
-    public function sound(Room $room): string
-    {
-        try {
-            return $this->service->listen($room->externalId ?? throw RoomsRefused::unusable('rooms.nothing_to_hear'));
-        } catch (MeetingServiceFailed $e) {
-            throw RoomsRefused::because($e->says);
-        }
     }
 
     public function retry(Room $room): void
     {
         if (RoomState::Failed === $room->state) {
             $this->store->note($room->id, RoomState::Planned);
-            $this->begin($room->id, $room->source);
+            $this->starter->begin($room->id, $room->source);
         }
-    }
-
-    /**
-     * @param bool $was whoever went in says that this was it
-     */
-    public function tried(Room $room, bool $was): void
-    {
-        $this->store->tried($room->id, $was ? $this->clock->ms() : null);
-        $this->events->dispatch(RoomsChanged::forRoom($room));
-    }
-
-    /**
-     * Somebody who was sent there says that it is open.
-     */
-    public function opened(string $roomId, string $classId): void
-    {
-        $this->store->opened($roomId, $this->clock->ms());
-        $this->events->dispatch(new RoomsChanged($classId));
     }
 
     /**
@@ -271,37 +199,8 @@ final readonly class Rooms
     {
         foreach ($this->em->getRepository(Room::class)->findBy(['class' => $class, 'id' => $roomIds]) as $room) {
             if (null !== $room->externalId) {
-                $this->moveTo($room, SourceKind::OwnLinks, false);
+                $this->leaver->moveTo($room, SourceKind::OwnLinks, false);
             }
-        }
-    }
-
-    /**
-     * What needs nobody outside is done here and now; all else by the worker.
-     */
-    public function begin(string $roomId, SourceKind $source): void
-    {
-        if ($source->answers()) {
-            $this->store->note($roomId, RoomState::Planned);
-            $this->tasks->scheduleOnce(RoomTaskHandler::MAKE, $roomId);
-
-            return;
-        }
-        $room = $this->em->find(Room::class, $roomId);
-        if (null === $room) {
-            return;
-        }
-        $this->em->refresh($room);
-        try {
-            $this->membership->reconcile($room);
-        } catch (NoLinkYet $e) {
-            $this->store->note(
-                $roomId,
-                RoomState::Planned,
-                null === $room->link && SourceKind::OwnLinks === $source ? null : $this->words->say($e->says),
-            );
-        } catch (NotOnTheFloor) {
-            // its table was taken away meanwhile
         }
     }
 
@@ -327,37 +226,12 @@ final readonly class Rooms
         if (null !== $has) {
             return;
         }
-        $this->moveTo($room, SourceKind::OwnLinks, $sure);
+        $this->leaver->moveTo($room, SourceKind::OwnLinks, $sure);
         try {
             $this->store->link($room, $link);
         } catch (NoLinkYet $e) {
             throw RoomsRefused::because($e->says, 'link');
         }
-        $this->begin($room->id, SourceKind::OwnLinks);
-    }
-
-    private function moveTo(Room $room, SourceKind $source, bool $sure): void
-    {
-        $this->giveUp($room, $sure);
-        $this->store->moveTo($room->id, $source);
-    }
-
-    /**
-     * @throws RoomsRefused if somebody is in the room and it was not said to be sure
-     */
-    private function giveUp(Room $room, bool $sure): void
-    {
-        $there = $sure ? [] : $this->occupants->inRoom($room);
-        if ([] !== $there) {
-            throw RoomsRefused::unusable('rooms.somebody_there', 'sure', ['names' => $there]);
-        }
-        $this->retire($room);
-    }
-
-    private function retire(Room $room): void
-    {
-        if (null !== $room->externalId) {
-            $this->tasks->schedule(RoomTaskHandler::RETIRE, $room->externalId, null, ['class' => $room->class->id]);
-        }
+        $this->starter->begin($room->id, SourceKind::OwnLinks);
     }
 }

@@ -44,6 +44,11 @@ final readonly class RoundRooms
     ) {
     }
 
+    public function floor(Round $round): Floor
+    {
+        return $this->floors->now($round->grouping->id);
+    }
+
     /**
      * Every room there should be stands in the list, made or not.
      */

@@ -29,11 +29,7 @@ final class FewDependencies implements Rule
         'DeskViews' => 11,
         'HandOutService' => 14,
         'Larkmouth' => 16,
-        'LiveUpdateListener' => 12,
-        'MoveTaskHandler' => 12,
         'Readiness' => 14,
-        'Rooms' => 15,
-        'SetUpLists' => 15,
     ];
 
     public function getNodeType(): string

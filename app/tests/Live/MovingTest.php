@@ -6,20 +6,13 @@ namespace FreshHuddle\App\Tests\Live;
 
 use FreshHuddle\App\Database\Clock;
 use FreshHuddle\App\Grouping\Floor\FloorStore;
-use FreshHuddle\App\Lesson\NowReader;
 use FreshHuddle\App\Live\Moving\MoveStore;
-use FreshHuddle\App\Live\Moving\MoveTaskHandler;
-use FreshHuddle\App\Live\Presence\WhereaboutsReader;
+use FreshHuddle\App\Live\Moving\OnMembersSet;
 use FreshHuddle\App\Rooms\Event\MembersSet;
-use FreshHuddle\App\Rooms\Member\Membership;
-use FreshHuddle\App\Rooms\RoomReader;
-use FreshHuddle\App\Stream\Stream;
 use FreshHuddle\App\Tests\Support\AppTestCase;
 use FreshHuddle\App\Tests\Support\Json;
 use FreshHuddle\App\Tests\Support\RoomsInMemory;
-use FreshHuddle\App\Words\Words;
 use FreshHuddle\App\Worker\Task;
-use FreshHuddle\App\Worker\Tasks;
 use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\Uid\Uuid;
 
@@ -213,18 +206,11 @@ final class MovingTest extends AppTestCase
     public function test_whoever_is_moved_is_taken_to_the_new_room_and_not_back_by_the_old_one(): void
     {
         $service = new RoomsInMemory();
-        $follow = new MoveTaskHandler(
+        $follow = new OnMembersSet(
             $this->em(),
             $this->service(MoveStore::class),
             $this->service(FloorStore::class),
-            $this->service(NowReader::class),
-            $this->service(WhereaboutsReader::class),
-            $this->service(RoomReader::class),
             $service,
-            $this->service(Membership::class),
-            $this->service(Tasks::class),
-            $this->service(Stream::class),
-            $this->service(Words::class),
             $this->service(Clock::class),
         );
         [$old, $new] = [
@@ -232,13 +218,13 @@ final class MovingTest extends AppTestCase
             $this->lesson->texts('floor.groups.1.students'),
         ];
         $this->edit(['kind' => 'seat', 'student' => $old[0], 'group' => $this->group(1)])->is(200);
-        $follow->follow(new MembersSet('new', $this->lesson->text('floor.id'), $this->group(1), [...$new, $old[0]]));
-        $follow->follow(new MembersSet('old', $this->lesson->text('floor.id'), $this->group(0), $old));
+        $follow(new MembersSet('new', $this->lesson->text('floor.id'), $this->group(1), [...$new, $old[0]]));
+        $follow(new MembersSet('old', $this->lesson->text('floor.id'), $this->group(0), $old));
         self::assertSame('new', $service->moved[$old[0]]);
         self::assertSame('old', $service->moved[$old[1]]);
         $this->give('takeAside', ['students' => [$old[1]], 'place' => 'main']);
         $service->moved = [];
-        $follow->follow(new MembersSet('old', $this->lesson->text('floor.id'), $this->group(0), $old));
+        $follow(new MembersSet('old', $this->lesson->text('floor.id'), $this->group(0), $old));
         self::assertArrayNotHasKey($old[1], $service->moved, 'who is aside stays there');
     }
 

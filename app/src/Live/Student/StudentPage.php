@@ -9,7 +9,7 @@ use FreshHuddle\App\Grouping\SignUp\SignUps;
 use FreshHuddle\App\Lesson\LessonNow;
 use FreshHuddle\App\Lesson\NowReader;
 use FreshHuddle\App\Live\Exception\LiveRefused;
-use FreshHuddle\App\Rooms\Rooms;
+use FreshHuddle\App\Rooms\RoomEntry;
 use FreshHuddle\App\Roster\Device\StudentUser;
 use FreshHuddle\Core\Lesson\SegmentKind;
 use FreshHuddle\Core\Materials\CopyTime;
@@ -28,7 +28,7 @@ final readonly class StudentPage
         private StudentReader $reader,
         private Clock $clock,
         private SignUps $signUps,
-        private Rooms $rooms,
+        private RoomEntry $rooms,
     ) {
     }
 

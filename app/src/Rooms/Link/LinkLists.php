@@ -11,6 +11,7 @@ use FreshHuddle\App\Rooms\Exception\NoLinkYet;
 use FreshHuddle\App\Rooms\Exception\RoomsRefused;
 use FreshHuddle\App\Rooms\RoomReader;
 use FreshHuddle\App\Rooms\Rooms;
+use FreshHuddle\App\Rooms\RoomStarter;
 use FreshHuddle\App\Rooms\RoomStore;
 use FreshHuddle\App\Rooms\RoomView;
 use FreshHuddle\App\Rooms\RoundRooms;
@@ -36,6 +37,7 @@ final readonly class LinkLists
 {
     public function __construct(
         private Rooms $rooms,
+        private RoomStarter $starter,
         private RoundRooms $ofRound,
         private RoomSources $sources,
         private RoomReader $reader,
@@ -120,7 +122,7 @@ final readonly class LinkLists
             $this->sources->save($class, new SaveRoomSource(SourceKind::OwnLinks));
         }
         foreach (array_keys($links) as $roomId) {
-            $this->rooms->begin($roomId, SourceKind::OwnLinks);
+            $this->starter->begin($roomId, SourceKind::OwnLinks);
         }
         $this->keepStanding($round, $rooms, $links);
         $this->events->dispatch(new RoomsChanged($class->id));

@@ -9,8 +9,8 @@ use FreshHuddle\Core\Materials\BlockSettings;
 use FreshHuddle\Core\Materials\Exception\UnusableValue;
 
 /**
- * A number from everybody. It is kept in one form (“-3.5”: no plus, no spaces, a point, no needless zeros), up to twelve
- * digits and six decimals; the page brings what is typed into it.
+ * A number from everybody. It is kept in one form (“-3.5”: no plus, no spaces, a point, no needless zeros), with up to
+ * twelve digits and six decimals; the page brings what is typed into it.
  */
 final readonly class Number implements SlotKind
 {

@@ -1,0 +1,78 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FreshHuddle\App\Live\Moving;
+
+use Doctrine\ORM\EntityManagerInterface;
+use FreshHuddle\App\Database\Clock;
+use FreshHuddle\App\Grouping\Floor\FloorStore;
+use FreshHuddle\App\Lesson\Round\Round;
+use FreshHuddle\App\Rooms\Exception\NoLinkYet;
+use FreshHuddle\App\Rooms\Meeting\MeetingServiceFailed;
+use FreshHuddle\App\Rooms\Meeting\RoomService;
+use FreshHuddle\App\Rooms\Member\Membership;
+use FreshHuddle\App\Rooms\Room;
+use FreshHuddle\App\Rooms\RoomReader;
+use FreshHuddle\App\Stream\Audience;
+use FreshHuddle\App\Stream\Stream;
+
+/**
+ * Moves a student into the room they are expected in now.
+ */
+final readonly class StudentMover
+{
+    public function __construct(
+        private EntityManagerInterface $em,
+        private MoveStore $moves,
+        private FloorStore $floors,
+        private RoomReader $rooms,
+        private RoomService $service,
+        private Membership $membership,
+        private Stream $stream,
+        private Clock $clock,
+    ) {
+    }
+
+    /**
+     * @throws MeetingServiceFailed
+     */
+    public function move(Round $round, string $student): null
+    {
+        $this->em->refresh($round);
+        $place = $this->moves
+            ->forRound($round->id)
+            ->expected(
+                $student,
+                $this->floors->now($round->grouping->id)->groupOf($student)?->id,
+                $round->state()->state(),
+                $this->clock->ms(),
+            )->place;
+        $external =
+            null === $place ? null : array_flip($this->rooms->made($round->lesson->class->id))[$place] ?? null;
+        if (null !== $external) {
+            $this->admit($place);
+            $this->service->move([$student => $external]);
+        }
+        $this->stream->publish([Audience::student($student)], ['kind' => 'refresh']);
+
+        return null;
+    }
+
+    /**
+     * Before somebody can be moved into a side room it has to know them.
+     *
+     * @throws MeetingServiceFailed
+     */
+    private function admit(string $place): void
+    {
+        $room = \strlen($place) > 30 ? $this->em->find(Room::class, $place) : null;
+        if (null !== $room) {
+            try {
+                $this->membership->reconcile($room);
+            } catch (NoLinkYet) {
+                return; // nobody can be moved there, and its page says where it is
+            }
+        }
+    }
+}
