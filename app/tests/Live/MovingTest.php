@@ -7,6 +7,7 @@ namespace FreshHuddle\App\Tests\Live;
 use FreshHuddle\App\Database\Clock;
 use FreshHuddle\App\Grouping\Floor\FloorStore;
 use FreshHuddle\App\Live\Moving\MoveStore;
+use FreshHuddle\App\Live\Moving\MoveTaskHandler;
 use FreshHuddle\App\Live\Moving\OnMembersSet;
 use FreshHuddle\App\Rooms\Event\MembersSet;
 use FreshHuddle\App\Tests\Support\AppTestCase;
