@@ -7,8 +7,9 @@ namespace FreshHuddle\App\Areas;
 use FreshHuddle\App\Live\LessonController;
 
 /**
- * Draws the way of a live command (a call back, a message) from the press to the open pages: which class calls which, in
- * the order in which it stands in the code. Inside `Live\Command` calls are followed; what other areas do is one arrow.
+ * Draws the way of a live command (a call back, a message) from the press to the open pages: which class calls which,
+ * in the order in which it stands in the code. Inside `Live\Command` calls are followed; what other areas do is one
+ * arrow.
  */
 final class CommandPicture
 {

@@ -6,6 +6,7 @@ namespace FreshHuddle\App\Live;
 
 use Doctrine\DBAL\Connection;
 use FreshHuddle\App\Database\Row;
+use FreshHuddle\App\Lesson\EventNumbers;
 use FreshHuddle\App\Live\Exception\LiveRefused;
 use FreshHuddle\App\Live\Notice\SaidNotice;
 use FreshHuddle\Core\Lesson\Event;
@@ -25,7 +26,7 @@ final readonly class EventStore
     public const CONCERNS = "CASE WHEN data ->> 'to' IS NOT NULL THEN strpos(data ->> 'to', '|' || :student || '|') > 0
         ELSE kind <> ALL(:quiet::text[]) END";
 
-    public function __construct(private Connection $db)
+    public function __construct(private Connection $db, private EventNumbers $numbers)
     {
     }
 
@@ -72,11 +73,7 @@ final readonly class EventStore
      */
     public function append(string $lessonId, ?string $roundId, string $actor, array $events): int
     {
-        $seq = $this->db->fetchOne('UPDATE lesson SET event_seq = event_seq + ? WHERE id = ? RETURNING event_seq', [
-            \count($events),
-            $lessonId,
-        ]);
-        \assert(\is_int($seq));
+        $seq = $this->numbers->take($lessonId, \count($events));
         foreach ($events as $i => $event) {
             $this->db->executeStatement(
                 'INSERT INTO live_event (lesson_id, seq, round_id, run_id, kind, at, actor, data)

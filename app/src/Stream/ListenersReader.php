@@ -6,14 +6,26 @@ namespace FreshHuddle\App\Stream;
 
 use Doctrine\DBAL\ArrayParameterType;
 use Doctrine\DBAL\Connection;
+use Symfony\Component\DependencyInjection\Attribute\AutowireIterator;
 
 /**
  * Which devices hear something now. By hand, and in one round trip: every save asks.
  */
 final readonly class ListenersReader
 {
-    public function __construct(private Connection $db)
+    /** @var array<string, string> by kind of audience */
+    private array $queries;
+
+    /**
+     * @param iterable<Listeners> $listeners of all areas
+     */
+    public function __construct(private Connection $db, #[AutowireIterator(Listeners::class)] iterable $listeners)
     {
+        $queries = [];
+        foreach ($listeners as $some) {
+            $queries += $some::queries();
+        }
+        $this->queries = $queries;
     }
 
     /**
@@ -29,7 +41,7 @@ final readonly class ListenersReader
         }
         $parts = $values = [];
         foreach ($ids as $kind => $some) {
-            $parts[] = self::query(AudienceKind::from($kind));
+            $parts[] = $this->queries[$kind];
             $values[] = array_values(array_unique($some));
         }
         if ([] === $parts) {
@@ -61,26 +73,6 @@ final readonly class ListenersReader
             AudienceKind::Everybody => Audience::everybody($id),
             AudienceKind::SchoolClass => Audience::schoolClass($id),
             AudienceKind::Student => Audience::student($id),
-        };
-    }
-
-    private static function query(AudienceKind $kind): string
-    {
-        return match ($kind) {
-            AudienceKind::Staff => "SELECT 'staff', l.id::text, d.channel FROM lesson l
-              JOIN school_class c ON c.id = l.class_id JOIN teacher_device d ON (d.teacher_id = c.teacher_id
-              OR d.teacher_id IN (SELECT m.teacher_id FROM class_staff m WHERE m.class_id = c.id)) WHERE l.id IN (?)
-              AND d.until > now()",
-            AudienceKind::Desk => "SELECT 'desk', g.id::text, d.channel FROM grouping g
-              JOIN school_class c ON c.id = g.class_id JOIN teacher_device d ON (d.teacher_id = c.teacher_id
-              OR d.teacher_id IN (SELECT m.teacher_id FROM class_staff m WHERE m.class_id = c.id)) WHERE g.id IN (?)
-              AND d.until > now()",
-            AudienceKind::Everybody => "SELECT 'everybody', c.current_lesson_id::text, d.channel FROM school_class c
-              JOIN student_device d ON d.class_id = c.id WHERE c.current_lesson_id IN (?) AND d.until > now()",
-            AudienceKind::SchoolClass => "SELECT 'class', d.class_id::text, d.channel FROM student_device d
-              WHERE d.class_id IN (?) AND d.until > now()",
-            AudienceKind::Student => "SELECT 'student', d.student_id::text, d.channel FROM student_device d
-              WHERE d.student_id IN (?) AND d.until > now()",
         };
     }
 }

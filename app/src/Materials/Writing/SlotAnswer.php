@@ -8,7 +8,7 @@ use Doctrine\ORM\Mapping as ORM;
 use FreshHuddle\App\Materials\HandOut\Copy\WorkCopy;
 
 /**
- * What a slot holds. Written by Writing, at every pause in somebody’s typing.
+ * What a slot holds. Written by CopyWriter, at every pause in somebody’s typing.
  */
 #[ORM\Entity]
 class SlotAnswer

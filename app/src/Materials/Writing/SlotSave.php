@@ -7,7 +7,7 @@ namespace FreshHuddle\App\Materials\Writing;
 use Doctrine\ORM\Mapping as ORM;
 
 /**
- * A save that has been done, so that one sent twice counts once. Written by Writing.
+ * A save that has been done, so that one sent twice counts once. Written by CopyWriter.
  */
 #[ORM\Entity]
 #[ORM\Index(name: 'slot_save_at', columns: ['at'])]

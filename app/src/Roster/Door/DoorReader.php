@@ -12,7 +12,7 @@ use FreshHuddle\App\Database\Row;
  */
 final readonly class DoorReader
 {
-    public function __construct(private Connection $db)
+    public function __construct(private Connection $db, private WatchedLessons $lessons)
     {
     }
 
@@ -25,21 +25,20 @@ final readonly class DoorReader
     public function classBehind(string $doorWord): ?array
     {
         $row = $this->db->fetchAssociative(
-            "SELECT c.id, c.name, c.door, c.names_at_door AND COALESCE(l.watched_at > now() - interval '30 minutes',
-                false) AS listed
-             FROM school_class c LEFT JOIN lesson l ON l.id = c.current_lesson_id WHERE c.door_word = ?
-               AND c.archived_at IS NULL AND c.removed_at IS NULL",
+            'SELECT c.id, c.name, c.door, c.names_at_door, c.current_lesson_id AS lesson FROM school_class c
+             WHERE c.door_word = ? AND c.archived_at IS NULL AND c.removed_at IS NULL',
             [$doorWord],
         );
         if (false === $row) {
             return null;
         }
         $row = new Row($row);
+        $lesson = $row->textOrNull('lesson');
 
         return [
             'id' => $row->text('id'),
             'name' => $row->text('name'),
-            'listed' => $row->bool('listed'),
+            'listed' => $row->bool('names_at_door') && null !== $lesson && $this->lessons->isWatched($lesson),
             'mode' => DoorMode::from($row->text('door')),
         ];
     }

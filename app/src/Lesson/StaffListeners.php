@@ -1,0 +1,24 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FreshHuddle\App\Lesson;
+
+use FreshHuddle\App\Stream\AudienceKind;
+use FreshHuddle\App\Stream\Listeners;
+
+/**
+ * Devices of teachers who may see a lesson.
+ */
+final readonly class StaffListeners implements Listeners
+{
+    public static function queries(): array
+    {
+        return [
+            AudienceKind::Staff->value => "SELECT 'staff', l.id::text, d.channel FROM lesson l
+              JOIN school_class c ON c.id = l.class_id JOIN teacher_device d ON (d.teacher_id = c.teacher_id
+              OR d.teacher_id IN (SELECT m.teacher_id FROM class_staff m WHERE m.class_id = c.id)) WHERE l.id IN (?)
+              AND d.until > now()",
+        ];
+    }
+}
