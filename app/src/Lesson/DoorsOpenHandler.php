@@ -7,6 +7,7 @@ namespace FreshHuddle\App\Lesson;
 use Doctrine\ORM\EntityManagerInterface;
 use FreshHuddle\App\Database\Clock;
 use FreshHuddle\App\Stream\Audience;
+use FreshHuddle\App\Stream\Message\RefreshHint;
 use FreshHuddle\App\Stream\Stream;
 use FreshHuddle\App\Worker\Task;
 use FreshHuddle\App\Worker\TaskHandler;
@@ -72,7 +73,7 @@ final readonly class DoorsOpenHandler implements TaskHandler
         }
         $lesson->class->currentLessonId = $lesson->id;
         $this->em->flush();
-        $this->stream->publish([Audience::schoolClass($lesson->class->id)], ['kind' => 'refresh']);
+        $this->stream->publish([Audience::schoolClass($lesson->class->id)], new RefreshHint());
 
         return null;
     }

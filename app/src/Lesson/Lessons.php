@@ -15,6 +15,8 @@ use FreshHuddle\App\Lesson\Round\Round;
 use FreshHuddle\App\Lesson\Round\RoundFiller;
 use FreshHuddle\App\Roster\SchoolClass;
 use FreshHuddle\App\Stream\Audience;
+use FreshHuddle\App\Stream\Message\LessonHint;
+use FreshHuddle\App\Stream\Message\RefreshHint;
 use FreshHuddle\App\Stream\Stream;
 use FreshHuddle\App\Worker\Tasks;
 use FreshHuddle\Core\Lesson\RunningOrder;
@@ -110,8 +112,8 @@ final readonly class Lessons
             DoorsOpenHandler::schedule($this->tasks, $lesson);
         }
         $this->em->flush();
-        $this->stream->publish([Audience::staff($lesson->id)], ['kind' => 'lesson']);
-        $this->stream->publish([Audience::everybody($lesson->id)], ['kind' => 'refresh']);
+        $this->stream->publish([Audience::staff($lesson->id)], new LessonHint());
+        $this->stream->publish([Audience::everybody($lesson->id)], new RefreshHint());
     }
 
     /**
@@ -131,7 +133,7 @@ final readonly class Lessons
         $lesson->class->currentLessonId = $lesson->id;
         $this->em->flush();
         if (null !== $was) {
-            $this->stream->publish([Audience::schoolClass($lesson->class->id)], ['kind' => 'refresh']);
+            $this->stream->publish([Audience::schoolClass($lesson->class->id)], new RefreshHint());
         }
     }
 
@@ -153,7 +155,7 @@ final readonly class Lessons
             $lesson->class->currentLessonId = null;
         }
         $this->em->flush();
-        $this->stream->publish([Audience::schoolClass($lesson->class->id)], ['kind' => 'refresh']);
+        $this->stream->publish([Audience::schoolClass($lesson->class->id)], new RefreshHint());
     }
 
     public function restore(Lesson $lesson): void
@@ -161,7 +163,7 @@ final readonly class Lessons
         $lesson->removedAt = null;
         $lesson->class->currentLessonId ??= $lesson->template ? null : $lesson->id;
         $this->em->flush();
-        $this->stream->publish([Audience::schoolClass($lesson->class->id)], ['kind' => 'refresh']);
+        $this->stream->publish([Audience::schoolClass($lesson->class->id)], new RefreshHint());
     }
 
     /**

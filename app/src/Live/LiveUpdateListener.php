@@ -18,6 +18,9 @@ use FreshHuddle\App\Rooms\RoomTaskHandler;
 use FreshHuddle\App\Roster\Event\ClassChanged;
 use FreshHuddle\App\Roster\SchoolClass;
 use FreshHuddle\App\Stream\Audience;
+use FreshHuddle\App\Stream\Message\DeskHint;
+use FreshHuddle\App\Stream\Message\LessonHint;
+use FreshHuddle\App\Stream\Message\RefreshHint;
 use FreshHuddle\App\Stream\Stream;
 use FreshHuddle\App\Worker\Tasks;
 use FreshHuddle\App\Worker\WorkFailed;
@@ -51,15 +54,16 @@ final readonly class LiveUpdateListener
     {
         $class = $this->em->find(SchoolClass::class, $event->classId);
         $groupings = $this->em->getRepository(Grouping::class)->findBy(['class' => $class, 'removedAt' => null]);
-        $this->stream->publish(array_map(Audience::staff(...), $this->lessons->idsOf($event->classId)), [
-            'kind' => 'lesson',
-        ]);
+        $this->stream->publish(
+            array_map(Audience::staff(...), $this->lessons->idsOf($event->classId)),
+            new LessonHint(),
+        );
         $this->stream->publish(
             array_map(static fn (Grouping $grouping): Audience => Audience::desk($grouping->id), $groupings),
-            ['kind' => 'desk'],
+            new DeskHint(),
         );
         if (null !== $class?->currentLessonId) {
-            $this->stream->publish([Audience::everybody($class->currentLessonId)], ['kind' => 'refresh']);
+            $this->stream->publish([Audience::everybody($class->currentLessonId)], new RefreshHint());
         }
         $main = $this->rooms->mainSession($event->classId);
         if (null !== $main) {
@@ -75,7 +79,7 @@ final readonly class LiveUpdateListener
         if (null !== $lessonId) {
             $this->tasks->scheduleOnce(WatchTaskHandler::WATCH, $lessonId);
             $this->tasks->scheduleOnce(WatchTaskHandler::ASK_SERVICE, $lessonId);
-            $this->stream->publish([Audience::staff($lessonId)], ['kind' => 'lesson']);
+            $this->stream->publish([Audience::staff($lessonId)], new LessonHint());
         }
     }
 
@@ -85,9 +89,10 @@ final readonly class LiveUpdateListener
     #[AsEventListener]
     public function ofRooms(RoomsChanged $event): void
     {
-        $this->stream->publish(array_map(Audience::staff(...), $this->lessons->idsOf($event->classId)), [
-            'kind' => 'lesson',
-        ]);
+        $this->stream->publish(
+            array_map(Audience::staff(...), $this->lessons->idsOf($event->classId)),
+            new LessonHint(),
+        );
         $current = $this->em->find(SchoolClass::class, $event->classId)?->currentLessonId;
         if (null !== $current) {
             $this->stream->publish(
@@ -97,7 +102,7 @@ final readonly class LiveUpdateListener
                         static fn (Seat $seat): Audience => Audience::student($seat->student->id),
                         $this->em->getRepository(Seat::class)->findBy(['group' => $event->groupId]),
                     ),
-                ['kind' => 'refresh'],
+                new RefreshHint(),
             );
         }
     }
@@ -108,9 +113,10 @@ final readonly class LiveUpdateListener
     #[AsEventListener]
     public function ofFailure(WorkFailed $event): void
     {
-        $this->stream->publish(array_map(Audience::staff(...), $this->lessons->idsOf($event->classId)), [
-            'kind' => 'lesson',
-        ]);
+        $this->stream->publish(
+            array_map(Audience::staff(...), $this->lessons->idsOf($event->classId)),
+            new LessonHint(),
+        );
     }
 
     /**
@@ -136,18 +142,18 @@ final readonly class LiveUpdateListener
                 $this->tasks->schedule(RoomTaskHandler::SHUT_OUT, $roomId, $now + RoomTaskHandler::TIME_TO_GO);
             }
         }
-        $this->stream->publish([Audience::desk($groupingId)], ['kind' => 'desk']);
+        $this->stream->publish([Audience::desk($groupingId)], new DeskHint());
         foreach ($rounds as $round) {
             // What a round was sent out with is its own as soon as everybody is back.
             if ($round->state()->phase($now)->isUnderWay()) {
                 $this->record->seatsChanged($round, $event, $now, $students);
             }
-            $this->stream->publish([Audience::staff($round->lesson->id)], ['kind' => 'lesson']);
+            $this->stream->publish([Audience::staff($round->lesson->id)], new LessonHint());
             $this->stream->publish(
                 \count($students) > self::MANY
                     ? [Audience::everybody($round->lesson->id)]
                     : array_map(Audience::student(...), $students),
-                ['kind' => 'refresh'],
+                new RefreshHint(),
             );
         }
     }

@@ -17,6 +17,7 @@ use FreshHuddle\App\Rooms\RoomOpener;
 use FreshHuddle\App\Rooms\RoomReader;
 use FreshHuddle\App\Rooms\RoomTaskHandler;
 use FreshHuddle\App\Stream\Audience;
+use FreshHuddle\App\Stream\Message\LessonHint;
 use FreshHuddle\App\Stream\Stream;
 use FreshHuddle\App\Words\Words;
 use FreshHuddle\App\Worker\GaveUp;
@@ -91,7 +92,7 @@ final readonly class RoundTaskHandler implements TaskHandler
                 : new GaveUp($e->says);
         } finally {
             $this->tasks->schedule(WatchTaskHandler::WATCH, $round->lesson->id);
-            $this->stream->publish([Audience::staff($round->lesson->id)], ['kind' => 'lesson']);
+            $this->stream->publish([Audience::staff($round->lesson->id)], new LessonHint());
         }
 
         return null;

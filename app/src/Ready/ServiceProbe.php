@@ -10,6 +10,7 @@ use FreshHuddle\App\Ready\SetUp\Work\PostSteps;
 use FreshHuddle\App\Rooms\Meeting\MeetingServiceFailed;
 use FreshHuddle\App\Rooms\RoomProbe;
 use FreshHuddle\App\Stream\Audience;
+use FreshHuddle\App\Stream\Message\LessonHint;
 use FreshHuddle\App\Stream\Stream;
 
 /**
@@ -34,7 +35,7 @@ final readonly class ServiceProbe
         } catch (PortalFailed) {
         }
         if ([] !== $wrong) {
-            $this->stream->publish([Audience::staff($round->lesson->id)], ['kind' => 'lesson']);
+            $this->stream->publish([Audience::staff($round->lesson->id)], new LessonHint());
         }
     }
 }

@@ -13,8 +13,8 @@ use Symfony\Component\DependencyInjection\Attribute\AutoconfigureTag;
 interface Listeners
 {
     /**
-     * @return array<value-of<AudienceKind>, string> a SELECT for each kind: the kind, the audience's id as text, and the
-     *     channel of a device; its parameter is a list of ids
+     * @return array<value-of<AudienceKind>, string> a SELECT for each kind: the kind, the audience's id as text, and
+     *     the channel of a device; its parameter is a list of ids
      */
     public static function queries(): array;
 }

@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace FreshHuddle\App\Stream;
 
 use FreshHuddle\App\Database\Transaction;
+use FreshHuddle\App\Stream\Message\EndMessage;
+use FreshHuddle\App\Stream\Message\StreamMessage;
 use Psr\Log\LoggerInterface;
 use Symfony\Contracts\HttpClient\Exception\ExceptionInterface;
 use Symfony\Contracts\HttpClient\HttpClientInterface;
@@ -28,24 +30,22 @@ final readonly class Stream
     }
 
     /**
-     * @param list<Audience>       $audiences
-     * @param array<string, mixed> $message   goes out as JSON, with what it is about (Audience::subject)
+     * @param list<Audience> $audiences
      */
-    public function publish(array $audiences, array $message): void
+    public function publish(array $audiences, StreamMessage $message): void
     {
         $this->change->afterCommit(fn () => $this->send($audiences, $message));
     }
 
     /**
-     * @param list<Audience>       $audiences
-     * @param array<string, mixed> $message
+     * @param list<Audience> $audiences
      */
-    private function send(array $audiences, array $message): void
+    private function send(array $audiences, StreamMessage $message): void
     {
         $sent = [];
         foreach ($this->listeners->forAudiences($audiences) as $beside => $channels) {
             $body = json_encode(
-                $message + (array) json_decode($beside, true, 2, \JSON_THROW_ON_ERROR),
+                self::body($message) + (array) json_decode($beside, true, 2, \JSON_THROW_ON_ERROR),
                 \JSON_THROW_ON_ERROR | \JSON_UNESCAPED_UNICODE,
             );
             array_push($sent, ...$this->post('POST', $channels, $body));
@@ -60,8 +60,16 @@ final readonly class Stream
      */
     public function end(array $channels): void
     {
-        $this->wait($this->post('POST', $channels, '{"kind":"end"}'));
+        $this->wait($this->post('POST', $channels, json_encode(self::body(new EndMessage()), \JSON_THROW_ON_ERROR)));
         $this->wait($this->post('DELETE', $channels, null));
+    }
+
+    /**
+     * @return array<array-key, mixed>
+     */
+    private static function body(StreamMessage $message): array
+    {
+        return ['kind' => $message::kind()] + get_object_vars($message);
     }
 
     /**

@@ -9,8 +9,8 @@ use FreshHuddle\App\Tests\Support\AppTestCase;
 use Symfony\Component\Finder\Finder;
 
 /**
- * Dependencies point inward in SQL too: a query names tables of its own area and of earlier ones, and only the area that
- * owns a table writes it. What lies under all areas names no area's table.
+ * Dependencies point inward in SQL too: a query names tables of its own area and of earlier ones, and only the area
+ * that owns a table writes it. What lies under all areas names no area's table.
  */
 final class TableOwnersTest extends AppTestCase
 {

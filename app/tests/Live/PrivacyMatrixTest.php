@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace FreshHuddle\App\Tests\Live;
 
+use FreshHuddle\App\Live\Presence\SeenMessage;
 use FreshHuddle\App\Stream\Audience;
 use FreshHuddle\App\Stream\Stream;
 use FreshHuddle\App\Stream\StreamAddress;
@@ -354,7 +355,7 @@ final class PrivacyMatrixTest extends AppTestCase
     {
         $this->service(Stream::class)->publish(
             [Audience::student($this->lesson->text("floor.groups.{$group}.students.0"))],
-            ['kind' => $until],
+            new SeenMessage($until),
         );
         $heard = '';
         foreach ($stream[0]->stream($stream[1], 5) as $chunk) {
@@ -362,7 +363,7 @@ final class PrivacyMatrixTest extends AppTestCase
                 self::fail("“{$until}” was never heard.");
             }
             $heard .= $chunk->getContent();
-            if (str_contains($heard, "\"kind\":\"{$until}\"")) {
+            if (str_contains($heard, "\"place\":\"{$until}\"")) {
                 break;
             }
         }

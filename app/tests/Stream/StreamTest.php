@@ -4,8 +4,11 @@ declare(strict_types=1);
 
 namespace FreshHuddle\App\Tests\Stream;
 
+use FreshHuddle\App\Live\Moving\FetchedMessage;
+use FreshHuddle\App\Live\Presence\SeenMessage;
 use FreshHuddle\App\Stream\Audience;
 use FreshHuddle\App\Stream\Channel;
+use FreshHuddle\App\Stream\Message\RefreshHint;
 use FreshHuddle\App\Stream\Stream;
 use FreshHuddle\App\Stream\StreamAddress;
 use FreshHuddle\App\Tests\Support\AppTestCase;
@@ -35,7 +38,7 @@ final class StreamTest extends AppTestCase
             $channels[] = $this->listening($lesson, $lesson->text("students.{$i}.id"));
         }
         $heard = array_map($this->open(...), [$channels[0], $channels[199], $channels[200], $channels[399]]);
-        $this->service(Stream::class)->publish([Audience::everybody($lesson->text('id'))], ['kind' => 'refresh']);
+        $this->service(Stream::class)->publish([Audience::everybody($lesson->text('id'))], new RefreshHint());
         self::assertSame(4, $this->hears($heard, '{"kind":"refresh","lesson":"'.$lesson->text('id').'"}'));
     }
 
@@ -52,9 +55,9 @@ final class StreamTest extends AppTestCase
         $heard = array_map($this->open(...), [$own, $other, $past]);
         $this->service(Stream::class)->publish(
             [Audience::student($lesson->text('students.0.id')), Audience::student($lesson->text('students.2.id'))],
-            ['kind' => 'seen'],
+            new SeenMessage('room'),
         );
-        $this->service(Stream::class)->publish([Audience::student($lesson->text('students.1.id'))], ['kind' => 'last']);
+        $this->service(Stream::class)->publish([Audience::student($lesson->text('students.1.id'))], new FetchedMessage(1));
         self::assertSame(
             [1, 0, 0],
             [$this->hears([$heard[0]], 'seen'), $this->hears([$heard[1]], 'seen'), $this->hears([$heard[2]], 'seen')],

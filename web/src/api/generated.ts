@@ -2447,6 +2447,19 @@ export interface components {
             round: string;
             roundSegment: string;
         };
+        AnswerMessage: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "answer";
+            copy: string;
+            answer: components["schemas"]["AnswerView"];
+            /** @description The lesson this is about. */
+            lesson?: string;
+            /** @description The grouping this is about. */
+            grouping?: string;
+        };
         AnswerNote: {
             answer: string;
         };
@@ -2561,6 +2574,28 @@ export interface components {
         };
         /** @enum {string} */
         ChalkMark: "seen" | "wellDone" | "listening" | "hurry";
+        ChangeMessage: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "change";
+            copy: string;
+            slot: string;
+            owner: string;
+            revision: number;
+            author: string;
+            when: number;
+            share: number;
+            caret: number | null;
+            at: number | null;
+            gone: number | null;
+            put: string | null;
+            /** @description The lesson this is about. */
+            lesson?: string;
+            /** @description The grouping this is about. */
+            grouping?: string;
+        };
         ChangeOrder: {
             basedOn: number;
             segments: components["schemas"]["OrderedSegment"][];
@@ -2700,6 +2735,17 @@ export interface components {
             tag?: string | null;
             atLeast?: number;
         };
+        DeskHint: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "desk";
+            /** @description The lesson this is about. */
+            lesson?: string;
+            /** @description The grouping this is about. */
+            grouping?: string;
+        };
         /** @enum {string} */
         DeskMethod: "deal" | "balance" | "countOff" | "byTable" | "byHand" | "signUp" | "jigsaw" | "rotation";
         DeskSettings: {
@@ -2821,6 +2867,17 @@ export interface components {
             trend: number;
             breaks: string[];
         };
+        EndMessage: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "end";
+            /** @description The lesson this is about. */
+            lesson?: string;
+            /** @description The grouping this is about. */
+            grouping?: string;
+        };
         /** @enum {string} */
         EventKind: "segmentBegun" | "lessonEnded" | "lessonReopened" | "sentOut" | "takenBack" | "endChanged" | "calledBack" | "keptWorking" | "noticeSaid" | "seatsChanged" | "whereaboutsChanged" | "callMade" | "callSeen" | "callTakenBack" | "visitBegun" | "visitEnded" | "chalkMarked" | "paused" | "wentOn" | "takenAside" | "putBack" | "fetched";
         /** @enum {string} */
@@ -2829,6 +2886,18 @@ export interface components {
             id: string;
             kind: string;
             failure: string;
+        };
+        FetchedMessage: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "fetched";
+            at: number;
+            /** @description The lesson this is about. */
+            lesson?: string;
+            /** @description The grouping this is about. */
+            grouping?: string;
         };
         FillColumn: {
             attribute: string | null;
@@ -3036,6 +3105,18 @@ export interface components {
         JudgeRequest: {
             settings: components["schemas"]["DeskSettings"];
         };
+        LessonHint: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "lesson";
+            seq: number | null;
+            /** @description The lesson this is about. */
+            lesson?: string;
+            /** @description The grouping this is about. */
+            grouping?: string;
+        };
         LessonSummary: {
             id: string;
             classId: string;
@@ -3148,6 +3229,20 @@ export interface components {
         MakeSideRoom: {
             name: string;
         };
+        MarginMessage: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "margin";
+            copy: string;
+            note: components["schemas"]["MarginNoteView"] | null;
+            gone: string | null;
+            /** @description The lesson this is about. */
+            lesson?: string;
+            /** @description The grouping this is about. */
+            grouping?: string;
+        };
         MarginNoteView: {
             id: string;
             slot: string;
@@ -3259,6 +3354,18 @@ export interface components {
             groupId: string;
             reason: components["schemas"]["Reason"];
             since: number;
+        };
+        NoticeMessage: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "notice";
+            notice: components["schemas"]["NoticeView"];
+            /** @description The lesson this is about. */
+            lesson?: string;
+            /** @description The grouping this is about. */
+            grouping?: string;
         };
         NoticeView: {
             seq: number;
@@ -3413,6 +3520,17 @@ export interface components {
         };
         /** @enum {string} */
         Reason: "called" | "still" | "behind" | "missing" | "nobody" | "silent" | "notYet" | "longAgo";
+        RefreshHint: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "refresh";
+            /** @description The lesson this is about. */
+            lesson?: string;
+            /** @description The grouping this is about. */
+            grouping?: string;
+        };
         /** @enum {string} */
         Remainder: "spread" | "larger" | "smaller";
         RenameClass: {
@@ -3468,6 +3586,20 @@ export interface components {
             triedAt: number | null;
             openedAt: number | null;
             missedAt: number | null;
+        };
+        RoundMessage: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "round";
+            seq: number;
+            round: string;
+            moments: components["schemas"]["Moments"];
+            /** @description The lesson this is about. */
+            lesson?: string;
+            /** @description The grouping this is about. */
+            grouping?: string;
         };
         RoundView: {
             id: string;
@@ -3602,6 +3734,18 @@ export interface components {
             asideFrom: number | null;
             fetchedAt: number | null;
         };
+        SeenMessage: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "seen";
+            place: string | null;
+            /** @description The lesson this is about. */
+            lesson?: string;
+            /** @description The grouping this is about. */
+            grouping?: string;
+        };
         /** @enum {string} */
         SegmentKind: "briefing" | "round" | "alone" | "shareOut" | "pause";
         SegmentView: {
@@ -3675,6 +3819,18 @@ export interface components {
         SignIn: {
             email: string;
             password: string;
+        };
+        SignUpMessage: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "signUp";
+            taken: components["schemas"]["TakenSeats"][];
+            /** @description The lesson this is about. */
+            lesson?: string;
+            /** @description The grouping this is about. */
+            grouping?: string;
         };
         SignUpState: {
             seats: number;
@@ -3782,6 +3938,10 @@ export interface components {
         };
         TakeSeat: {
             table: string;
+        };
+        TakenSeats: {
+            group: string;
+            taken: number;
         };
         ThisIs: {
             student: string;

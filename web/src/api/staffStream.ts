@@ -1,14 +1,14 @@
 import { api, take } from './client';
+import type { Message } from './message';
 import { listen, type StreamHandlers } from './stream';
 
 /** What a page of the teacher's hears; each says what it is about. */
-export interface StaffMessage {
-  kind: string;
-  lesson?: string;
-  /** The last event of the lesson. */
-  seq?: number;
-  grouping?: string;
-}
+export type StaffMessage =
+  | Message<'LessonHint'>
+  | Message<'DeskHint'>
+  | Message<'AnswerMessage'>
+  | Message<'ChangeMessage'>
+  | Message<'MarginMessage'>;
 
 const listeners = new Set<StreamHandlers<StaffMessage>>();
 let stop: (() => void) | undefined;

@@ -14,6 +14,8 @@ use FreshHuddle\App\Grouping\Floor\FloorStore;
 use FreshHuddle\App\Grouping\Grouping;
 use FreshHuddle\App\Roster\Device\StudentUser;
 use FreshHuddle\App\Stream\Audience;
+use FreshHuddle\App\Stream\Message\DeskHint;
+use FreshHuddle\App\Stream\Message\RefreshHint;
 use FreshHuddle\App\Stream\Stream;
 use FreshHuddle\App\Worker\Tasks;
 use FreshHuddle\Core\Grouping\Floor;
@@ -188,16 +190,17 @@ final readonly class SignUps
      */
     private function tellEverybody(string $groupingId, ?Floor $floor = null): void
     {
-        $message = ['kind' => 'refresh'];
+        $message = new RefreshHint();
         if (null !== $floor) {
-            $taken = [];
-            foreach ($floor->groups as $group) {
-                $taken[$group->id] = \count($group->students);
-            }
-            $message = ['kind' => 'signUp', 'taken' => $taken];
+            $message = new SignUpMessage(
+                array_map(
+                    static fn (Group $group): TakenSeats => new TakenSeats($group->id, \count($group->students)),
+                    $floor->groups,
+                ),
+            );
         }
         $class = $this->store->classOf($groupingId);
         $this->stream->publish(null === $class ? [] : [Audience::schoolClass($class)], $message);
-        $this->stream->publish([Audience::desk($groupingId)], ['kind' => 'desk']);
+        $this->stream->publish([Audience::desk($groupingId)], new DeskHint());
     }
 }

@@ -7,6 +7,10 @@ namespace FreshHuddle\App\Http\OpenApi;
 use FreshHuddle\App\Areas\AreaList;
 use FreshHuddle\App\Http\Body\Body;
 use FreshHuddle\App\Http\ResponseWithCookies;
+use FreshHuddle\App\Stream\Message\StaffMessage;
+use FreshHuddle\App\Stream\Message\StreamMessage;
+use FreshHuddle\App\Stream\Message\StudentMessage;
+use FreshHuddle\App\Stream\StreamView;
 use Symfony\Component\DependencyInjection\Attribute\Autowire;
 use Symfony\Component\HttpFoundation\RedirectResponse;
 use Symfony\Component\HttpFoundation\Request;
@@ -150,8 +154,79 @@ final class OpenApi
             [$type, $none] = [$type->getWrappedType(), [204 => ['description' => 'Done, and nothing to show']]];
         }
         $operation['responses'] = $this->done($method, $type) + $none + ['4XX' => $problem, 'default' => $problem];
+        if ($type->isIdentifiedBy(StreamView::class)) {
+            $operation['callbacks'] = $this->stream($operation['operationId'], $operation['tags'], $operation['security']);
+        }
 
         return $operation;
+    }
+
+    /**
+     * What goes over the stream whose address an operation gives.
+     *
+     * @param list<string>                      $tags
+     * @param list<array<string, list<string>>> $security
+     *
+     * @return array<string, mixed>
+     */
+    private function stream(string $operation, array $tags, array $security): array
+    {
+        $isForStaff = [['teacher' => []]] === $security;
+        $schemas = $mapping = [];
+        foreach (StreamMessages::all() as $message) {
+            if (is_subclass_of($message, $isForStaff ? StaffMessage::class : StudentMessage::class)) {
+                $schemas[] = $reference = $this->message($message);
+                $mapping[$message::kind()] = $reference['$ref'];
+            }
+        }
+
+        return [
+            'message' => [
+                '{$response.body#/address}' => [
+                    'get' => [
+                        'operationId' => "{$operation}Message",
+                        'summary' => 'A message in the stream of server-sent events',
+                        'tags' => $tags,
+                        'security' => $security,
+                        'responses' => [
+                            200 => [
+                                'description' => 'One message after the other',
+                                'content' => [
+                                    'text/event-stream' => [
+                                        'schema' => [
+                                            'oneOf' => $schemas,
+                                            'discriminator' => ['propertyName' => 'kind', 'mapping' => $mapping],
+                                        ],
+                                    ],
+                                ],
+                            ],
+                            '4XX' => ['$ref' => '#/components/responses/Problem'],
+                        ],
+                    ],
+                ],
+            ],
+        ];
+    }
+
+    /**
+     * @param class-string<StreamMessage> $class
+     *
+     * @return array{'$ref': string}
+     */
+    private function message(string $class): array
+    {
+        $name = (new \ReflectionClass($class))->getShortName();
+        $fields = $this->object($class);
+        $this->schemas[$name] = [
+            'type' => 'object',
+            'properties' => ['kind' => ['type' => 'string', 'const' => $class::kind()]] +
+                $fields['properties'] +
+                ['lesson' => ['type' => 'string', 'description' => 'The lesson this is about.']] +
+                ['grouping' => ['type' => 'string', 'description' => 'The grouping this is about.']],
+            'required' => ['kind', ...array_keys($fields['properties'])],
+        ];
+
+        return ['$ref' => '#/components/schemas/'.$name];
     }
 
     /**
@@ -288,7 +363,7 @@ final class OpenApi
     /**
      * @param class-string $class
      *
-     * @return array<string, mixed>
+     * @return array{type: string, properties: array<string, mixed>, required: list<string>}
      */
     private function object(string $class): array
     {

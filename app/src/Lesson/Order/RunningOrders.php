@@ -15,6 +15,8 @@ use FreshHuddle\App\Lesson\Lesson;
 use FreshHuddle\App\Lesson\Round\Round;
 use FreshHuddle\App\Lesson\Run\Run;
 use FreshHuddle\App\Stream\Audience;
+use FreshHuddle\App\Stream\Message\LessonHint;
+use FreshHuddle\App\Stream\Message\RefreshHint;
 use FreshHuddle\App\Stream\Stream;
 use FreshHuddle\Core\Lesson\Exception\UnusableOrder;
 use FreshHuddle\Core\Lesson\Phase;
@@ -233,8 +235,8 @@ final readonly class RunningOrders
 
     private function tell(Lesson $lesson): void
     {
-        $this->stream->publish([Audience::staff($lesson->id)], ['kind' => 'lesson']);
-        $this->stream->publish([Audience::everybody($lesson->id)], ['kind' => 'refresh']);
+        $this->stream->publish([Audience::staff($lesson->id)], new LessonHint());
+        $this->stream->publish([Audience::everybody($lesson->id)], new RefreshHint());
     }
 
     /**

@@ -17,6 +17,8 @@ use FreshHuddle\App\Lesson\Order\RunningOrders;
 use FreshHuddle\App\Lesson\Order\Segment;
 use FreshHuddle\App\Lesson\Run\Run;
 use FreshHuddle\App\Stream\Audience;
+use FreshHuddle\App\Stream\Message\LessonHint;
+use FreshHuddle\App\Stream\Message\RefreshHint;
 use FreshHuddle\App\Stream\Stream;
 use FreshHuddle\Core\Lesson\RunningOrder;
 use FreshHuddle\Core\Lesson\Segment as PlannedSegment;
@@ -194,8 +196,8 @@ final readonly class RoundFiller
 
     private function tell(Lesson $lesson): void
     {
-        $this->stream->publish([Audience::staff($lesson->id)], ['kind' => 'lesson']);
-        $this->stream->publish([Audience::everybody($lesson->id)], ['kind' => 'refresh']);
+        $this->stream->publish([Audience::staff($lesson->id)], new LessonHint());
+        $this->stream->publish([Audience::everybody($lesson->id)], new RefreshHint());
     }
 
     /**

@@ -6,6 +6,8 @@ namespace FreshHuddle\App\Live\Command;
 
 use FreshHuddle\App\Lesson\Lesson;
 use FreshHuddle\App\Stream\Audience;
+use FreshHuddle\App\Stream\Message\LessonHint;
+use FreshHuddle\App\Stream\Message\RefreshHint;
 use FreshHuddle\App\Stream\Stream;
 use FreshHuddle\Core\Live\Command;
 
@@ -19,31 +21,29 @@ final readonly class ChangePublisher
     }
 
     /**
-     * @param list<array<string, mixed>> $done messages, each with `seq`, the number of the event it comes from
+     * @param list<Told> $done
      */
     public function tell(Lesson $lesson, array $done): void
     {
         $to = [];
-        foreach ($done as $message) {
-            $whom = $message['to'] ?? null;
-            if (isset($message['wentBackTo'])) {
-                $this->stream->publish([Audience::schoolClass($lesson->class->id)], ['kind' => 'refresh']);
-            } elseif (\is_array($whom)) {
-                array_push($to, ...array_values(array_filter($whom, \is_string(...))));
+        foreach ($done as $told) {
+            if ($told->wholeClass) {
+                $this->stream->publish([Audience::schoolClass($lesson->class->id)], new RefreshHint());
+            } elseif (null === $told->message) {
+                array_push($to, ...$told->to);
             } else {
-                $this->stream->publish([Audience::everybody($lesson->id)], $message);
+                $this->stream->publish([Audience::everybody($lesson->id)], $told->message);
             }
         }
         if ([] !== $to) {
-            $this->stream->publish(array_map(Audience::student(...), array_values(array_unique($to))), [
-                'kind' => 'refresh',
-            ]);
+            $this->stream->publish(
+                array_map(Audience::student(...), array_values(array_unique($to))),
+                new RefreshHint(),
+            );
         }
         if ([] !== $done) {
-            $this->stream->publish(
-                [Audience::staff($lesson->id)],
-                ['kind' => 'lesson', 'seq' => max(0, ...array_filter(array_column($done, 'seq'), is_int(...)))],
-            );
+            $last = max(array_map(static fn (Told $told): int => $told->seq, $done));
+            $this->stream->publish([Audience::staff($lesson->id)], new LessonHint($last));
         }
     }
 }

@@ -37,7 +37,7 @@ final readonly class Decisions
     }
 
     /**
-     * @return list<array<string, mixed>> what everybody is to be told
+     * @return list<Told> what everybody is to be told
      *
      * @throws CommandRefused
      */

@@ -11,10 +11,12 @@ use FreshHuddle\App\Lesson\Round\Round;
 use FreshHuddle\App\Lesson\Run\CameFrom;
 use FreshHuddle\App\Lesson\Run\RunStore;
 use FreshHuddle\App\Live\EventStore;
+use FreshHuddle\App\Live\Notice\NoticeMessage;
 use FreshHuddle\App\Live\NoticeView;
 use FreshHuddle\App\Live\Projections;
 use FreshHuddle\App\Rooms\Run\RunRoomStore;
 use FreshHuddle\App\Roster\Student;
+use FreshHuddle\App\Stream\Message\RefreshHint;
 use FreshHuddle\Core\Lesson\Event;
 use FreshHuddle\Core\Lesson\EventKind;
 use FreshHuddle\Core\Live\Command;
@@ -38,7 +40,7 @@ final readonly class Keeper
     }
 
     /**
-     * @return list<array<string, mixed>>
+     * @return list<Told>
      *
      * @throws CommandRefused
      */
@@ -52,7 +54,7 @@ final readonly class Keeper
     /**
      * @param list<Event> $events
      *
-     * @return list<array<string, mixed>>
+     * @return list<Told>
      */
     public function keep(Round $round, array $events, string $actor, ?CameFrom $cameFrom = null): array
     {
@@ -79,22 +81,18 @@ final readonly class Keeper
             $state = $state->with($event);
             $this->schedule->plan($round, $event, $state, $seq);
             $to = $event->addressees();
-            $messages[] = ['seq' => $seq] + match (true) {
-                [] !== $to || $event->kind->isQuiet() => ['to' => $to],
-                EventKind::NoticeSaid === $event->kind => [
-                    'kind' => 'notice',
-                    'notice' => new NoticeView($seq, $event->text('text'), $event->at),
-                ],
+            $messages[] = match (true) {
+                [] !== $to || $event->kind->isQuiet() => new Told($seq, null, $to),
+                EventKind::NoticeSaid === $event->kind => new Told(
+                    $seq,
+                    new NoticeMessage(new NoticeView($seq, $event->text('text'), $event->at)),
+                ),
                 \in_array(
                     $event->kind,
                     [EventKind::SegmentBegun, EventKind::LessonEnded, EventKind::LessonReopened],
                     true,
-                ) => ['kind' => 'refresh'],
-                default => [
-                    'kind' => 'round',
-                    'round' => $round->id,
-                    'moments' => Moments::fromState($state),
-                ],
+                ) => new Told($seq, new RefreshHint()),
+                default => new Told($seq, new RoundMessage($seq, $round->id, Moments::fromState($state))),
             };
         }
         $round->moments = (array) Moments::fromState($state);

@@ -12,6 +12,7 @@ use FreshHuddle\App\Live\Presence\PresenceStore;
 use FreshHuddle\App\Live\Presence\WatchTaskHandler;
 use FreshHuddle\App\Roster\Roster;
 use FreshHuddle\App\Stream\Audience;
+use FreshHuddle\App\Stream\Message\LessonHint;
 use FreshHuddle\App\Stream\Stream;
 use FreshHuddle\App\Worker\Tasks;
 use FreshHuddle\Core\Lesson\Event;
@@ -54,7 +55,7 @@ final readonly class LessonCourse
         $before = $lesson->class->currentLessonId;
         if (null !== $before && $before !== $lesson->id) {
             $this->tasks->schedule(WatchTaskHandler::WATCH, $before);
-            $this->stream->publish([Audience::staff($before)], ['kind' => 'lesson']);
+            $this->stream->publish([Audience::staff($before)], new LessonHint());
         }
         $lesson->class->currentLessonId = $lesson->id;
     }

@@ -29,7 +29,7 @@ final readonly class LessonEnd
     }
 
     /**
-     * @return list<array<string, mixed>>
+     * @return list<Told>
      *
      * @throws CommandRefused
      */

@@ -36,7 +36,7 @@ final readonly class TakingBack
     /**
      * Students who were still looking go back to what they were doing before, in this lesson or another.
      *
-     * @return list<array<string, mixed>>
+     * @return list<Told>
      *
      * @throws CommandRefused
      */
@@ -61,7 +61,7 @@ final readonly class TakingBack
         if (null !== $from->lesson && $from->lesson !== $lesson->id && null !== $this->now->forLesson($from->lesson)) {
             $lesson->class->currentLessonId = $from->lesson;
             $this->tasks->schedule(WatchTaskHandler::WATCH, $from->lesson);
-            $messages[] = ['wentBackTo' => $from->lesson];
+            $messages[] = new Told(0, null, wholeClass: true);
         }
         $this->em->flush();
 

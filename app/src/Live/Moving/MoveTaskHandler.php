@@ -97,7 +97,7 @@ final readonly class MoveTaskHandler implements TaskHandler
         ) {
             return null;
         }
-        $this->stream->publish([Audience::student($student)], ['kind' => 'fetched', 'at' => $now]);
+        $this->stream->publish([Audience::student($student)], new FetchedMessage($now));
         if ($move->help->moves()) {
             $this->service->tell($student, $this->words->say(new Message('live.said.fetched')));
             $this->mover->move($round, $student);

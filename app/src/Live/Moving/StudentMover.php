@@ -15,6 +15,7 @@ use FreshHuddle\App\Rooms\Member\Membership;
 use FreshHuddle\App\Rooms\Room;
 use FreshHuddle\App\Rooms\RoomReader;
 use FreshHuddle\App\Stream\Audience;
+use FreshHuddle\App\Stream\Message\RefreshHint;
 use FreshHuddle\App\Stream\Stream;
 
 /**
@@ -54,7 +55,7 @@ final readonly class StudentMover
             $this->admit($place);
             $this->service->move([$student => $external]);
         }
-        $this->stream->publish([Audience::student($student)], ['kind' => 'refresh']);
+        $this->stream->publish([Audience::student($student)], new RefreshHint());
 
         return null;
     }

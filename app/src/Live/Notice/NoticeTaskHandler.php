@@ -8,6 +8,7 @@ use Doctrine\ORM\EntityManagerInterface;
 use FreshHuddle\App\Lesson\Notice\PreparedNotice;
 use FreshHuddle\App\Live\Command\LessonCommandHandler;
 use FreshHuddle\App\Stream\Audience;
+use FreshHuddle\App\Stream\Message\LessonHint;
 use FreshHuddle\App\Stream\Stream;
 use FreshHuddle\App\Worker\Task;
 use FreshHuddle\App\Worker\TaskHandler;
@@ -43,7 +44,7 @@ final readonly class NoticeTaskHandler implements TaskHandler
     public function handle(Task $task): ?int
     {
         if (self::SEEN === $task->kind) {
-            $this->stream->publish([Audience::staff($task->subject)], ['kind' => 'lesson']);
+            $this->stream->publish([Audience::staff($task->subject)], new LessonHint());
 
             return null;
         }

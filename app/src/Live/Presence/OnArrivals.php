@@ -9,6 +9,7 @@ use FreshHuddle\App\Live\LiveUpdateListener;
 use FreshHuddle\App\Roster\Event\Arrivals;
 use FreshHuddle\App\Roster\SchoolClass;
 use FreshHuddle\App\Stream\Audience;
+use FreshHuddle\App\Stream\Message\RefreshHint;
 use FreshHuddle\App\Stream\Stream;
 use Symfony\Component\EventDispatcher\Attribute\AsEventListener;
 
@@ -35,7 +36,7 @@ final readonly class OnArrivals
             $this->presence->pageIsAlive($event->cameIn);
         }
         if (null !== $event->asked) {
-            $this->stream->publish([Audience::student($event->asked)], ['kind' => 'refresh']);
+            $this->stream->publish([Audience::student($event->asked)], new RefreshHint());
         }
         $this->liveChange->ofArrival($this->em->find(SchoolClass::class, $event->classId)?->currentLessonId);
     }

@@ -123,7 +123,7 @@ final readonly class PresenceStore
         if (0 === $isNews) {
             return; // nobody is told what is not so any more
         }
-        $this->stream->publish([Audience::student($person)], ['kind' => 'seen', 'place' => $place]);
+        $this->stream->publish([Audience::student($person)], new SeenMessage($place));
         if (null !== $lesson->textOrNull('lesson')) {
             $this->tasks->schedule(WatchTaskHandler::WATCH, $lesson->text('lesson'));
         }

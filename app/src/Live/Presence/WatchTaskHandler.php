@@ -14,6 +14,7 @@ use FreshHuddle\App\Rooms\Meeting\MeetingServiceFailed;
 use FreshHuddle\App\Rooms\Meeting\RoomService;
 use FreshHuddle\App\Rooms\RoomReader;
 use FreshHuddle\App\Stream\Audience;
+use FreshHuddle\App\Stream\Message\LessonHint;
 use FreshHuddle\App\Stream\Stream;
 use FreshHuddle\App\Worker\Task;
 use FreshHuddle\App\Worker\TaskHandler;
@@ -111,7 +112,7 @@ final readonly class WatchTaskHandler implements TaskHandler
             return \count($events);
         });
         if ($changed > 0) {
-            $this->stream->publish([Audience::staff($lesson->lessonId)], ['kind' => 'lesson']);
+            $this->stream->publish([Audience::staff($lesson->lessonId)], new LessonHint());
         }
     }
 

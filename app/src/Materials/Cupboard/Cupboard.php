@@ -16,6 +16,7 @@ use FreshHuddle\App\Materials\HandOut\HandOutCell;
 use FreshHuddle\App\Materials\Media\MediaReader;
 use FreshHuddle\App\Materials\Media\MediaUses;
 use FreshHuddle\App\Stream\Audience;
+use FreshHuddle\App\Stream\Message\LessonHint;
 use FreshHuddle\App\Stream\Stream;
 use FreshHuddle\App\Words\Words;
 use FreshHuddle\App\Worker\PurgesExpired;
@@ -298,7 +299,7 @@ final readonly class Cupboard implements PurgesExpired
             ->getResult();
         $lessons = array_unique(array_map(static fn (Round $round): string => $round->lesson->id, $rounds));
         if ([] !== $lessons) {
-            $this->stream->publish(array_values(array_map(Audience::staff(...), $lessons)), ['kind' => 'lesson']);
+            $this->stream->publish(array_values(array_map(Audience::staff(...), $lessons)), new LessonHint());
         }
     }
 }

@@ -30,6 +30,8 @@ use FreshHuddle\App\Materials\Media\MediaShelf;
 use FreshHuddle\App\Materials\Writing\SlotStore;
 use FreshHuddle\App\Roster\Student;
 use FreshHuddle\App\Stream\Audience;
+use FreshHuddle\App\Stream\Message\LessonHint;
+use FreshHuddle\App\Stream\Message\RefreshHint;
 use FreshHuddle\App\Stream\Stream;
 use FreshHuddle\App\Words\Words;
 use FreshHuddle\Core\Grouping\Floor;
@@ -173,8 +175,8 @@ final readonly class HandOutService
             $brought += $newer;
             $kept = [...$kept, ...$left];
         }
-        $this->stream->publish([Audience::staff($round->lesson->id)], ['kind' => 'lesson']);
-        $this->stream->publish([Audience::everybody($round->lesson->id)], ['kind' => 'refresh']);
+        $this->stream->publish([Audience::staff($round->lesson->id)], new LessonHint());
+        $this->stream->publish([Audience::everybody($round->lesson->id)], new RefreshHint());
 
         return new CopiesMade($made, $brought, $kept);
     }

@@ -113,7 +113,7 @@ final readonly class Margin
         $whom = $this->audience($note);
         $this->em->remove($note);
         $this->em->flush();
-        $this->stream->publish($whom, ['kind' => 'margin', 'copy' => $note->copy->id, 'gone' => $note->id]);
+        $this->stream->publish($whom, new MarginMessage($note->copy->id, null, $note->id));
     }
 
     /**
@@ -169,11 +169,10 @@ final readonly class Margin
 
     private function tell(MarginNote $note): void
     {
-        $this->stream->publish($this->audience($note), [
-            'kind' => 'margin',
-            'copy' => $note->copy->id,
-            'note' => MarginNoteView::fromNote($note),
-        ]);
+        $this->stream->publish(
+            $this->audience($note),
+            new MarginMessage($note->copy->id, MarginNoteView::fromNote($note), null),
+        );
     }
 
     /**

@@ -317,29 +317,29 @@ final readonly class CopyWriter
     }
 
     /**
-     * @return array<string, mixed> the answer, or where it is long what has changed in it
+     * @return AnswerMessage|ChangeMessage the answer, or where it is long what has changed in it
      */
-    private static function message(string $copyId, string $before, AnswerView $answer): array
+    private static function message(string $copyId, string $before, AnswerView $answer): AnswerMessage|ChangeMessage
     {
         if (\strlen($answer->text) <= self::LONG) {
-            return ['kind' => 'answer', 'copy' => $copyId, 'answer' => $answer];
+            return new AnswerMessage($copyId, $answer);
         }
         $splice = Splice::between($before, $answer->text);
+        $isShort = \strlen($splice->put) <= self::LONG;
 
-        return [
-            'kind' => 'change',
-            'copy' => $copyId,
-            'slot' => $answer->slot,
-            'owner' => $answer->owner,
-            'revision' => $answer->revision,
-            'author' => $answer->author,
-            'when' => $answer->at,
-            'share' => $answer->share,
-            'caret' => $answer->caret,
-        ] +
-            (\strlen($splice->put) <= self::LONG
-                ? ['at' => $splice->at, 'gone' => $splice->gone, 'put' => $splice->put]
-                : []);
+        return new ChangeMessage(
+            $copyId,
+            $answer->slot,
+            $answer->owner,
+            $answer->revision,
+            $answer->author,
+            $answer->at,
+            $answer->share,
+            $answer->caret,
+            $isShort ? $splice->at : null,
+            $isShort ? $splice->gone : null,
+            $isShort ? $splice->put : null,
+        );
     }
 
     /**

@@ -10,6 +10,7 @@ use FreshHuddle\App\Ready\Portal\CoursePortal;
 use FreshHuddle\App\Roster\Roster;
 use FreshHuddle\App\Roster\Student;
 use FreshHuddle\App\Stream\Audience;
+use FreshHuddle\App\Stream\Message\LessonHint;
 use FreshHuddle\App\Stream\Stream;
 
 /**
@@ -46,7 +47,7 @@ final readonly class DeliveryPlan
             $sending->zone = $request->zone ?? $sending->zone;
             $this->em->persist($sending);
         });
-        $this->stream->publish([Audience::staff($round->lesson->id)], ['kind' => 'lesson']);
+        $this->stream->publish([Audience::staff($round->lesson->id)], new LessonHint());
     }
 
     public function view(Round $round): SendingView

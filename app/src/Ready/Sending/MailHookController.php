@@ -7,6 +7,7 @@ namespace FreshHuddle\App\Ready\Sending;
 use FreshHuddle\App\Database\Clock;
 use FreshHuddle\App\Http\Problem;
 use FreshHuddle\App\Stream\Audience;
+use FreshHuddle\App\Stream\Message\LessonHint;
 use FreshHuddle\App\Stream\Stream;
 use FreshHuddle\Core\Message;
 use Symfony\Component\HttpFoundation\Request;
@@ -61,7 +62,7 @@ final readonly class MailHookController
             trim((string) preg_replace('/[^\P{C} ]+/u', '', $message['why'])),
         );
         if (null !== $lesson) {
-            $this->stream->publish([Audience::staff($lesson)], ['kind' => 'lesson']);
+            $this->stream->publish([Audience::staff($lesson)], new LessonHint());
         }
 
         return new Response(null, 204);

@@ -16,6 +16,7 @@ use FreshHuddle\App\Rooms\Event\RoomsChanged;
 use FreshHuddle\App\Rooms\Meeting\MeetingServiceFailed;
 use FreshHuddle\App\Rooms\RoomProbe;
 use FreshHuddle\App\Stream\Audience;
+use FreshHuddle\App\Stream\Message\LessonHint;
 use FreshHuddle\App\Stream\Stream;
 use FreshHuddle\App\Words\Words;
 use FreshHuddle\App\Worker\Task;
@@ -235,6 +236,6 @@ final readonly class SetUpTaskHandler implements TaskHandler
 
     private function tell(Round $round): void
     {
-        $this->stream->publish([Audience::staff($round->lesson->id)], ['kind' => 'lesson']);
+        $this->stream->publish([Audience::staff($round->lesson->id)], new LessonHint());
     }
 }

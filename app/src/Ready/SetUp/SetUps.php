@@ -12,6 +12,7 @@ use FreshHuddle\App\Ready\Exception\ReadyRefused;
 use FreshHuddle\App\Roster\Staff\Staff;
 use FreshHuddle\App\Roster\Staff\StaffRole;
 use FreshHuddle\App\Stream\Audience;
+use FreshHuddle\App\Stream\Message\LessonHint;
 use FreshHuddle\App\Stream\Stream;
 use FreshHuddle\App\Worker\Tasks;
 use FreshHuddle\Core\Ready\SetUp\SetUpStep;
@@ -73,7 +74,7 @@ final readonly class SetUps
                 $this->tasks->schedule(SetUpTaskHandler::CARRY_OUT, $id);
             }
         });
-        $this->stream->publish([Audience::staff($round->lesson->id)], ['kind' => 'lesson']);
+        $this->stream->publish([Audience::staff($round->lesson->id)], new LessonHint());
     }
 
     /**
@@ -88,7 +89,7 @@ final readonly class SetUps
                 $this->tasks->schedule(SetUpTaskHandler::CARRY_OUT, $setUp->id);
             }
         });
-        $this->stream->publish([Audience::staff($setUp->lesson->id)], ['kind' => 'lesson']);
+        $this->stream->publish([Audience::staff($setUp->lesson->id)], new LessonHint());
     }
 
     /**

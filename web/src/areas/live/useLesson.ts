@@ -3,7 +3,7 @@ import { useEffect, useRef, useState } from 'react';
 import { setServerNow } from '../../api/clock';
 import { api, take, type Schema, type Whole } from '../../api/client';
 import { hear } from '../../api/staffStream';
-import { heard, isOfCopy, withMessage, type AnswerMessage } from '../materials/answers';
+import { heard, isOfCopy, withMessage } from '../materials/answers';
 
 type Lesson = Schema['LessonView'];
 type Copy = Whole<Schema['CopyView']>;
@@ -77,18 +77,18 @@ export function useLesson(id: string, segment: string | null) {
     const stop = hear({
       onMessage: (message) => {
         if (message.lesson !== id) return;
-        if (!isOfCopy(message.kind)) {
-          look(message.kind === 'lesson' ? message.seq : undefined);
+        if (!isOfCopy(message)) {
+          look(message.kind === 'lesson' ? (message.seq ?? undefined) : undefined);
           return;
         }
-        heard(message as unknown as AnswerMessage);
+        heard(message);
         follow ??= setTimeout(() => {
           follow = undefined;
           look();
         }, followEvery);
         const copies = queries.getQueryData<Copy[]>(['copies', roundId]);
         if (copies === undefined) return;
-        const now = copies.map((copy) => withMessage(copy, message as unknown as AnswerMessage));
+        const now = copies.map((copy) => withMessage(copy, message));
         queries.setQueryData<Copy[]>(
           ['copies', roundId],
           now.map((copy, i) => copy ?? copies[i]).filter((copy) => copy !== undefined),

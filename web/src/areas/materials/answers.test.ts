@@ -28,6 +28,10 @@ const change = (more: Partial<AnswerChange>): AnswerChange => ({
   author: 'ben',
   when: 2,
   share: 0.5,
+  caret: null,
+  at: null,
+  gone: null,
+  put: null,
   ...more,
 });
 

@@ -1,41 +1,27 @@
 import type { Schema, Whole } from '../../api/client';
+import type { Message } from '../../api/message';
 
 type Answer = Whole<Schema['AnswerView']>;
 type Copy = Whole<Schema['CopyView']>;
 
-/** A long answer goes out as what has changed in it: after `at` signs `gone` go out and `put` comes in. */
-export interface AnswerChange {
-  kind: 'change';
-  copy: string;
-  slot: string;
-  owner: string;
-  revision: number;
-  author: string;
-  when: number;
-  share: number;
-  at?: number;
-  gone?: number;
-  put?: string;
-  caret?: number | null;
-}
+/** A long answer goes out as what has changed in it. */
+export type AnswerChange = Message<'ChangeMessage'>;
 
-type Note = Copy['notes'][number];
-
-/** A margin note was written, seen or answered; or wiped off. */
-export type MarginMessage =
-  { kind: 'margin'; copy: string; note: Note } | { kind: 'margin'; copy: string; gone: string };
+/** A margin note was written, seen or answered; or deleted. */
+export type MarginMessage = Message<'MarginMessage'>;
 
 /** What came over the stream about a copy. */
-export type AnswerMessage = { kind: 'answer'; copy: string; answer: Answer } | AnswerChange | MarginMessage;
+export type AnswerMessage = Message<'AnswerMessage'> | AnswerChange | MarginMessage;
 
 /** Whether it is about what stands in a copy. */
-export const isOfCopy = (kind: string): boolean => kind === 'answer' || kind === 'change' || kind === 'margin';
+export const isOfCopy = (message: { kind: string } | AnswerMessage): message is AnswerMessage =>
+  message.kind === 'answer' || message.kind === 'change' || message.kind === 'margin';
 
 /** Puts a margin note into a copy, or takes it out. */
 function withNote(copy: Copy, message: MarginMessage): Copy {
-  const id = 'note' in message ? message.note.id : message.gone;
+  const id = message.note?.id ?? message.gone;
   const others = copy.notes.filter((one) => one.id !== id);
-  if (!('note' in message)) return { ...copy, notes: others };
+  if (message.note === null) return { ...copy, notes: others };
   return { ...copy, notes: [...others, message.note].sort((a, b) => (a.id < b.id ? -1 : 1)) };
 }
 
@@ -55,10 +41,10 @@ export function withMessage(copy: Copy, message: AnswerMessage): Copy | null {
   if (message.kind === 'margin') return withNote(copy, message);
   const old = copy.answers.find((one) => same(one, message));
   if (old !== undefined && old.revision >= message.revision) return copy;
-  if (message.put === undefined || (old?.revision ?? 0) !== message.revision - 1) return null;
+  if (message.put === null || (old?.revision ?? 0) !== message.revision - 1) return null;
   const signs = Array.from(old?.text ?? '');
   signs.splice(message.at ?? 0, message.gone ?? 0, message.put);
-  const { slot, owner, revision, author, when, share, caret = null } = message;
+  const { slot, owner, revision, author, when, share, caret } = message;
   return withAnswer(copy, { slot, owner, revision, author, at: when, share, text: signs.join(''), caret });
 }
 

@@ -15,6 +15,8 @@ use FreshHuddle\App\Materials\Cupboard\StoredOriginal;
 use FreshHuddle\App\Materials\Exception\MaterialsRefused;
 use FreshHuddle\App\Materials\HandOut\Plan\HandOutPlan;
 use FreshHuddle\App\Stream\Audience;
+use FreshHuddle\App\Stream\Message\LessonHint;
+use FreshHuddle\App\Stream\Message\RefreshHint;
 use FreshHuddle\App\Stream\Stream;
 use FreshHuddle\Core\Materials\CopyUpdate;
 use FreshHuddle\Core\Materials\Page;
@@ -73,8 +75,8 @@ final readonly class CopyUpdater
 
             return \count($updates);
         });
-        $this->stream->publish([Audience::staff($round->lesson->id)], ['kind' => 'lesson']);
-        $this->stream->publish([Audience::everybody($round->lesson->id)], ['kind' => 'refresh']);
+        $this->stream->publish([Audience::staff($round->lesson->id)], new LessonHint());
+        $this->stream->publish([Audience::everybody($round->lesson->id)], new RefreshHint());
 
         return $brought;
     }

@@ -19,6 +19,7 @@ use FreshHuddle\App\Materials\Cupboard\StoredOriginal;
 use FreshHuddle\App\Materials\Exception\MaterialsRefused;
 use FreshHuddle\App\Materials\HandOut\HandOutCell;
 use FreshHuddle\App\Stream\Audience;
+use FreshHuddle\App\Stream\Message\LessonHint;
 use FreshHuddle\App\Stream\Stream;
 use FreshHuddle\Core\Lesson\Phase;
 use FreshHuddle\Core\Lesson\SegmentKind;
@@ -134,7 +135,7 @@ final readonly class HandOutPlan
             $this->hasItsOwn($round);
             $this->passOn($round);
         });
-        $this->stream->publish([Audience::staff($round->lesson->id)], ['kind' => 'lesson']);
+        $this->stream->publish([Audience::staff($round->lesson->id)], new LessonHint());
     }
 
     /**

@@ -46,7 +46,7 @@ describe('what a student’s page hears', () => {
   });
 
   it('passes over a round that is older than what it shows', () => {
-    const round = { kind: 'round', lesson: 'l1', moments } as const;
+    const round = { kind: 'round', lesson: 'l1', round: 'r1', moments } as const;
     expect(withNews(now, { ...round, seq: 5 })).toBe(now);
     expect(withNews(now, { ...round, seq: 6 }).seq).toBe(6);
   });

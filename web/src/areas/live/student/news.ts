@@ -1,15 +1,19 @@
 import type { Schema } from '../../../api/client';
-import type { Moments } from '../phase';
+import type { Message } from '../../../api/message';
 
 type Now = Schema['StudentNow'];
 
 /** What comes over the stream and changes what a student's page shows. */
 export type News =
-  | { kind: 'round'; lesson: string; seq: number; moments: Moments }
-  | { kind: 'notice'; lesson: string; notice: Schema['NoticeView'] }
-  | { kind: 'signUp'; taken: Record<string, number> }
-  | { kind: 'seen'; place: string | null }
-  | { kind: 'fetched'; at: number };
+  | Message<'RoundMessage'>
+  | Message<'NoticeMessage'>
+  | Message<'SignUpMessage'>
+  | Message<'SeenMessage'>
+  | Message<'FetchedMessage'>;
+
+/** @returns undefined: nothing is said of the group */
+const takenIn = ({ taken }: Message<'SignUpMessage'>, group: string): number | undefined =>
+  taken.find((seats) => seats.group === group)?.taken;
 
 /** Puts what was heard into what is shown. An older round than ours is passed over; a notice stands once. */
 export function withNews(now: Now, news: News): Now {
@@ -25,7 +29,7 @@ export function withNews(now: Now, news: News): Now {
             ...now,
             signUp: {
               ...now.signUp,
-              tables: now.signUp.tables.map((table) => ({ ...table, taken: news.taken[table.id] ?? table.taken })),
+              tables: now.signUp.tables.map((table) => ({ ...table, taken: takenIn(news, table.id) ?? table.taken })),
             },
           };
     case 'notice':
@@ -67,4 +71,4 @@ export class Hearing {
 }
 
 /** A lesson we are not in: its numbers are not to be compared with ours. */
-const isOf = (now: Now, news: News): boolean => !('lesson' in news) || news.lesson === now.lesson;
+const isOf = (now: Now, news: News): boolean => news.lesson === undefined || news.lesson === now.lesson;

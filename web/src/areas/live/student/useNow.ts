@@ -1,6 +1,7 @@
 import { useCallback, useEffect, useRef, useState } from 'react';
 import { setServerNow } from '../../../api/clock';
 import { api, take, whole, type Schema, type Whole } from '../../../api/client';
+import type { Message } from '../../../api/message';
 import { pace } from '../../../api/pace';
 import { isProblem } from '../../../api/problem';
 import { listen } from '../../../api/stream';
@@ -10,7 +11,7 @@ import { Hearing, withNews, type News } from './news';
 type Now = Schema['StudentNow'];
 type Copy = Whole<Schema['CopyView']>;
 
-type Message = News | { kind: 'refresh' } | AnswerMessage;
+type Heard = News | Message<'RefreshHint'> | AnswerMessage;
 
 const signEvery = 15_000;
 const retryAfter = 3_000;
@@ -88,10 +89,10 @@ export function useNow(isOutside = false): StudentState & { look: () => void } {
   const inside = state.now !== null && !outside;
   useEffect(() => {
     if (!inside) return undefined;
-    return listen<Message>(() => take(api.GET('/api/student/stream')), {
+    return listen<Heard>(() => take(api.GET('/api/student/stream')), {
       onMessage: (message) => {
         // A lesson we do not know of yet: its numbers are not to be compared with ours.
-        if ('lesson' in message && message.lesson !== lesson.current) {
+        if (message.lesson !== undefined && message.lesson !== lesson.current) {
           lookSoon();
           return;
         }

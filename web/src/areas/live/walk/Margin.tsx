@@ -42,7 +42,7 @@ export function Margin({
         }),
       ),
     onSuccess: (note) => {
-      put({ kind: 'margin', copy: copy.id, note });
+      put({ kind: 'margin', copy: copy.id, note, gone: null });
       forget();
       setWriting(false);
     },
@@ -50,7 +50,7 @@ export function Margin({
   });
   const wipe = useMutation({
     mutationFn: (id: string) => take(api.DELETE('/api/staff/margin-notes/{id}', { params: { path: { id } } })),
-    onSuccess: (_, id) => put({ kind: 'margin', copy: copy.id, gone: id }),
+    onSuccess: (_, id) => put({ kind: 'margin', copy: copy.id, note: null, gone: id }),
     onError: fail,
   });
   const notes = copy.notes.filter((note) => note.slot === slot);
