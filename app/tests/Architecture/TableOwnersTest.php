@@ -35,7 +35,8 @@ final class TableOwnersTest extends AppTestCase
                     continue;
                 }
                 ++$found;
-                self::assertLessThan($order[$area] ?? -1, $order[$owner] ?? \PHP_INT_MAX, "{$file} reads {$table}");
+                // What lies under all areas may be read by each of them.
+                self::assertLessThan($order[$area] ?? -1, $order[$owner] ?? -2, "{$file} reads {$table}");
             }
         }
         self::assertGreaterThan(50, $found);

@@ -9,7 +9,7 @@ use FreshHuddle\App\Materials\HandOut\Copy\WorkCopy;
 
 /**
  * What a slot held before: a row for each author’s stretch of writing; below zero, what did not fit. Written by
- * Writing.
+ * CopyWriter.
  */
 #[ORM\Entity]
 class SlotRevision
