@@ -68,7 +68,7 @@ final readonly class Larkmouth
         private Roster $roster,
         private Lessons $lessons,
         private RunningOrders $orders,
-        private ProposalApplier $taking,
+        private ProposalApplier $applier,
         private FloorChanges $changes,
         private DeskNotes $notes,
         private Numbers $numbers,
@@ -122,7 +122,7 @@ final readonly class Larkmouth
         $round = $this->orders->roundNow(
             $this->lessons->create($class, new MakeLesson('Three coasts, thirty tables', 75, $this->soon(2))),
         );
-        $this->taking->deal($round->grouping, new DealRequest(0, groups: 30, seed: 7));
+        $this->applier->deal($round->grouping, new DealRequest(0, groups: 30, seed: 7));
     }
 
     /**
@@ -249,7 +249,7 @@ final readonly class Larkmouth
                 ),
             );
         }
-        $floor = $this->taking->deal($round->grouping, new DealRequest(0, groups: \count($names), seed: $seed));
+        $floor = $this->applier->deal($round->grouping, new DealRequest(0, groups: \count($names), seed: $seed));
         foreach ($floor->groups as $i => $group) {
             $floor = $this->changes->edit(
                 $round->grouping,

@@ -33,7 +33,7 @@ final readonly class Lessons
         private EntityManagerInterface $em,
         private ClockInterface $clock,
         private RunningOrders $orders,
-        private RoundFiller $filling,
+        private RoundFiller $filler,
         private Groupings $groupings,
         private GroupingUsage $usage,
         private LessonCopier $copier,
@@ -68,7 +68,7 @@ final readonly class Lessons
             if (null === $from) {
                 $grouping = $this->groupingFor($lesson, $request->grouping);
                 $this->orders->arrange($lesson, $this->usual($lesson, $grouping));
-                $this->filling->begin($lesson, $grouping);
+                $this->filler->begin($lesson, $grouping);
             } else {
                 $lesson->begunFrom = $from;
                 $this->copier->begin($lesson, $from, $request->groups);

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace FreshHuddle\App\Lesson;
 
+use FreshHuddle\App\Roster\Staff\StaffDevices;
 use FreshHuddle\App\Stream\AudienceKind;
 use FreshHuddle\App\Stream\Listeners;
 
@@ -16,9 +17,7 @@ final readonly class StaffListeners implements Listeners
     {
         return [
             AudienceKind::Staff->value => "SELECT 'staff', l.id::text, d.channel FROM lesson l
-              JOIN school_class c ON c.id = l.class_id JOIN teacher_device d ON (d.teacher_id = c.teacher_id
-              OR d.teacher_id IN (SELECT m.teacher_id FROM class_staff m WHERE m.class_id = c.id)) WHERE l.id IN (?)
-              AND d.until > now()",
+              JOIN school_class c ON c.id = l.class_id ".StaffDevices::JOIN.' WHERE l.id IN (?)',
         ];
     }
 }

@@ -6,7 +6,7 @@ namespace FreshHuddle\App\Live;
 
 use Doctrine\DBAL\Connection;
 use FreshHuddle\App\Database\Row;
-use FreshHuddle\App\Lesson\EventNumbers;
+use FreshHuddle\App\Lesson\EventNumberStore;
 use FreshHuddle\App\Live\Exception\LiveRefused;
 use FreshHuddle\App\Live\Notice\SaidNotice;
 use FreshHuddle\Core\Lesson\Event;
@@ -26,7 +26,7 @@ final readonly class EventStore
     public const CONCERNS = "CASE WHEN data ->> 'to' IS NOT NULL THEN strpos(data ->> 'to', '|' || :student || '|') > 0
         ELSE kind <> ALL(:quiet::text[]) END";
 
-    public function __construct(private Connection $db, private EventNumbers $numbers)
+    public function __construct(private Connection $db, private EventNumberStore $numbers)
     {
     }
 

@@ -48,7 +48,7 @@ final readonly class RoundTaskHandler implements TaskHandler
         private RoundMoves $moves,
         private RunStore $runs,
         private RoomService $service,
-        private RoomOpener $opening,
+        private RoomOpener $opener,
         private Stream $stream,
         private Tasks $tasks,
         private Words $words,
@@ -136,7 +136,7 @@ final readonly class RoundTaskHandler implements TaskHandler
      */
     private function moveOut(Round $round, array $rooms): void
     {
-        $this->opening->open($round->grouping->id);
+        $this->opener->open($round->grouping->id);
         $this->service->move($this->moves->groupRooms($round, $rooms));
     }
 
@@ -151,7 +151,7 @@ final readonly class RoundTaskHandler implements TaskHandler
         foreach ($this->moves->sideRooms($round) as $room) {
             $this->tasks->schedule(RoomTaskHandler::SHUT_OUT, $room, $this->clock->ms() + RoomTaskHandler::TIME_TO_GO);
         }
-        $this->opening->closeLater($round->grouping->id);
+        $this->opener->closeLater($round->grouping->id);
     }
 
     private function callText(Moments $moments): string

@@ -64,14 +64,14 @@ final readonly class Readiness
         private Judge $judge,
         private Passes $passes,
         private DeliveryReader $sent,
-        private DeliveryPlan $sendings,
+        private DeliveryPlan $deliveries,
         private Words $words,
         private EntityManagerInterface $em,
         private UsageReader $usage,
         private StandingLinks $standing,
         private FloorStore $floors,
         private RoomReader $rooms,
-        private HandOutService $handingOut,
+        private HandOutService $handOuts,
     ) {
     }
 
@@ -144,12 +144,12 @@ final readonly class Readiness
     private function parts(Round $round): array
     {
         $floor = $this->floors->now($round->grouping->id);
-        $copies = $this->handingOut->summaries($round->id);
+        $copies = $this->handOuts->summaries($round->id);
 
         return [
             'floor' => $floor,
             'rooms' => $this->rooms->ofRound($round->grouping->id, $round->lesson->class->id, $floor),
-            'rows' => $this->handingOut->rows($round, $floor, $copies),
+            'rows' => $this->handOuts->rows($round, $floor, $copies),
             'copies' => $copies,
         ];
     }
@@ -288,7 +288,7 @@ final readonly class Readiness
         foreach ($things as $sent) {
             $group = $groups[$sent->target] ?? null;
             if (DeliveryKind::Post === $sent->kind && null !== $sent->theirId && null !== $group) {
-                $due ??= [$this->sendings->forRound($round)->dueAt];
+                $due ??= [$this->deliveries->forRound($round)->dueAt];
                 $posts[] = new PlannedPost(
                     $group->name,
                     $sent->audience,

@@ -47,7 +47,7 @@ final readonly class RoomTaskHandler implements TaskHandler
         private Membership $membership,
         private RoomService $service,
         private Sources $sources,
-        private RoomOpener $opening,
+        private RoomOpener $opener,
         private EventDispatcherInterface $events,
         private Words $words,
     ) {
@@ -84,7 +84,7 @@ final readonly class RoomTaskHandler implements TaskHandler
             if (self::CHANGE === $task->kind) {
                 $this->sources->get($room->source)->change($room);
             } elseif (self::CLOSE === $task->kind) {
-                $this->opening->close($room);
+                $this->opener->close($room);
             } else {
                 $links = $this->membership->reconcile($room, true === ($task->data['keep'] ?? null));
                 $this->em->refresh($room);

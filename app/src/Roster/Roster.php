@@ -37,7 +37,7 @@ final readonly class Roster
         private DoorWords $doorWords,
         private ClassRules $rules,
         private EventDispatcherInterface $events,
-        private Transaction $change,
+        private Transaction $transaction,
         private StudentDeviceStore $devices,
     ) {
     }
@@ -99,7 +99,7 @@ final readonly class Roster
      */
     public function add(SchoolClass $class, string $pasted): PastedList
     {
-        $list = $this->change->run(function () use ($class, $pasted): PastedList {
+        $list = $this->transaction->run(function () use ($class, $pasted): PastedList {
             $list = $this->em->wrapInTransaction(function () use ($class, $pasted): PastedList {
                 $this->em->lock($class, LockMode::PESSIMISTIC_WRITE);
                 $list = $this->read($pasted, $this->names($class));
@@ -179,7 +179,7 @@ final readonly class Roster
      */
     public function editStudent(Student $student, EditStudent $edit): void
     {
-        $this->change->run(function () use ($student, $edit): void {
+        $this->transaction->run(function () use ($student, $edit): void {
             $this->em->wrapInTransaction(function () use ($student, $edit): void {
                 // Whoever edits the same student at the same moment comes after, and sees what was done.
                 $this->em->lock($student->class, LockMode::PESSIMISTIC_WRITE);
@@ -197,7 +197,7 @@ final readonly class Roster
      */
     public function fillColumn(SchoolClass $class, FillColumn $fill): void
     {
-        $this->change->run(function () use ($class, $fill): void {
+        $this->transaction->run(function () use ($class, $fill): void {
             $this->em->wrapInTransaction(function () use ($class, $fill): void {
                 $this->em->lock($class, LockMode::PESSIMISTIC_WRITE);
                 $students = [];
@@ -342,7 +342,7 @@ final readonly class Roster
 
     public function remove(Student $student): void
     {
-        $this->change->run(function () use ($student): void {
+        $this->transaction->run(function () use ($student): void {
             $student->removedAt ??= $this->clock->now();
             $this->em->flush();
             $this->devices->free($student->id);
@@ -358,7 +358,7 @@ final readonly class Roster
         if (null === $student->removedAt) {
             return;
         }
-        $this->change->run(function () use ($student): void {
+        $this->transaction->run(function () use ($student): void {
             $this->em->wrapInTransaction(function () use ($student): void {
                 $this->em->lock($student->class, LockMode::PESSIMISTIC_WRITE);
                 if ([] === $this->read($student->name, $this->names($student->class))->names()) {

@@ -23,7 +23,7 @@ final readonly class Stream
 
     public function __construct(
         private HttpClientInterface $streamClient,
-        private Transaction $change,
+        private Transaction $transaction,
         private ListenersReader $listeners,
         private LoggerInterface $logger,
     ) {
@@ -34,7 +34,7 @@ final readonly class Stream
      */
     public function publish(array $audiences, StreamMessage $message): void
     {
-        $this->change->afterCommit(fn () => $this->send($audiences, $message));
+        $this->transaction->afterCommit(fn () => $this->send($audiences, $message));
     }
 
     /**

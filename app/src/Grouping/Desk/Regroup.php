@@ -26,7 +26,7 @@ final readonly class Regroup
 
     public function __construct(
         private Groupings $groupings,
-        private ProposalApplier $taking,
+        private ProposalApplier $applier,
         private DeskNotes $notes,
         private Numbers $numbers,
         private FloorStore $floors,
@@ -90,7 +90,7 @@ final readonly class Regroup
             );
             $last = $proposal->rounds[\count($proposal->rounds) - 1] ?? null;
             if ([] === $proposal->conflicts && null !== $last) {
-                $this->taking->apply($grouping, new TakeRequest(0, 'balance', [$last]));
+                $this->applier->apply($grouping, new TakeRequest(0, 'balance', [$last]));
             }
         } catch (GroupingRefused) {
             // the desk says why when it is asked there

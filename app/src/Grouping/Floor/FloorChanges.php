@@ -25,7 +25,7 @@ final readonly class FloorChanges
         private FloorStore $floors,
         private ClassParts $parts,
         private EventDispatcherInterface $events,
-        private Transaction $change,
+        private Transaction $transaction,
     ) {
     }
 
@@ -122,7 +122,7 @@ final readonly class FloorChanges
      */
     private function told(Grouping $grouping, callable $change, array $split = []): Floor
     {
-        return $this->change->run(function () use ($grouping, $change, $split): Floor {
+        return $this->transaction->run(function () use ($grouping, $change, $split): Floor {
             [$before, $after] = $change();
             $this->events->dispatch(new FloorChanged($grouping->id, $before, $after, $split));
 

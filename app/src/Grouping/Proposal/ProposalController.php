@@ -33,7 +33,7 @@ final readonly class ProposalController
     private const ROUNDS = 786_432;
 
     public function __construct(
-        private ProposalApplier $taking,
+        private ProposalApplier $applier,
         private Proposer $proposer,
         private Judge $judge,
         private Repairer $repairer,
@@ -48,7 +48,7 @@ final readonly class ProposalController
     #[ForAssistants]
     public function deal(#[CurrentUser] Teacher $teacher, string $id, #[Body] DealRequest $request): FloorView
     {
-        return $this->taking->deal($this->groupingAccess->grouping($teacher, $id), $request);
+        return $this->applier->deal($this->groupingAccess->grouping($teacher, $id), $request);
     }
 
     /** Previews the groups a method would make. Nothing is changed. */
@@ -76,7 +76,7 @@ final readonly class ProposalController
         #[Body(self::ROUNDS)]
         TakeRequest $request,
     ): FloorView {
-        return $this->taking->apply($this->groupingAccess->grouping($teacher, $id), $request);
+        return $this->applier->apply($this->groupingAccess->grouping($teacher, $id), $request);
     }
 
     /** Says how well groups meet the goals and rules. */
@@ -121,6 +121,6 @@ final readonly class ProposalController
     #[ForAssistants]
     public function roles(#[CurrentUser] Teacher $teacher, string $id, #[Body] BasedOn $request): FloorView
     {
-        return $this->taking->handOutRoles($this->groupingAccess->grouping($teacher, $id), $request->basedOn);
+        return $this->applier->handOutRoles($this->groupingAccess->grouping($teacher, $id), $request->basedOn);
     }
 }

@@ -23,7 +23,7 @@ final readonly class SignUpClose
         private SignUps $signUps,
         private FloorStore $floors,
         private SeatTheRest $rest,
-        private ProposalApplier $taking,
+        private ProposalApplier $applier,
         private DeskNotes $notes,
     ) {
     }
@@ -59,6 +59,6 @@ final readonly class SignUpClose
         }
         $step = $this->floors->steps($grouping->id)['step'];
         $round = $this->rest->propose($grouping, $floor, $this->notes->settings($grouping->id), $seats);
-        $this->taking->apply($grouping, new TakeRequest($step, 'repair', [$round]));
+        $this->applier->apply($grouping, new TakeRequest($step, 'repair', [$round]));
     }
 }

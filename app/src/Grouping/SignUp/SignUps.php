@@ -37,7 +37,7 @@ final readonly class SignUps
         private FloorStore $floors,
         private SignUpPlace $place,
         private EventDispatcherInterface $events,
-        private Transaction $change,
+        private Transaction $transaction,
         private Stream $stream,
         private Tasks $tasks,
         private Clock $clock,
@@ -64,7 +64,7 @@ final readonly class SignUps
         if ([] === $this->floors->now($grouping->id)->groups) {
             throw GroupingRefused::unusable('grouping.sign_up.no_tables', 'seats');
         }
-        $this->change->run(function () use ($grouping, $request): void {
+        $this->transaction->run(function () use ($grouping, $request): void {
             $this->em->lock($grouping, LockMode::PESSIMISTIC_WRITE); // who presses at the same moment changes this one
             $now = $this->clock->ms();
             $closesAt = null === $request->minutes ? null : $now + 60_000 * $request->minutes;
@@ -98,7 +98,7 @@ final readonly class SignUps
 
     public function close(string $groupingId): void
     {
-        $this->change->run(function () use ($groupingId): void {
+        $this->transaction->run(function () use ($groupingId): void {
             $this->tasks->cancel(self::CLOSE, $groupingId);
             $open = $this->find($groupingId);
             if (null !== $open) {
@@ -150,7 +150,7 @@ final readonly class SignUps
         if (null === $groupingId || null === $this->store->openFor($student, $groupingId)) {
             throw GroupingRefused::outdated('grouping.sign_up.over');
         }
-        $this->change->run(function () use ($groupingId, $student, $table): void {
+        $this->transaction->run(function () use ($groupingId, $student, $table): void {
             [$before, $after] = $this->store->seat($groupingId, function (?SignUpState $state, Floor $floor) use (
                 $student,
                 $table,

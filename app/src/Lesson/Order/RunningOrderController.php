@@ -22,7 +22,7 @@ final readonly class RunningOrderController
 {
     public function __construct(
         private RunningOrders $orders,
-        private RoundFiller $filling,
+        private RoundFiller $filler,
         private Lessons $lessons,
         private LessonAccess $lessonAccess,
     ) {
@@ -48,7 +48,7 @@ final readonly class RunningOrderController
     public function fill(#[CurrentUser] Teacher $teacher, string $id, #[Body] FillRounds $request): RunningOrderView
     {
         $lesson = $this->lessonAccess->lesson($teacher, $id);
-        $this->filling->fill($lesson, $request);
+        $this->filler->fill($lesson, $request);
 
         return $this->orders->view($lesson);
     }

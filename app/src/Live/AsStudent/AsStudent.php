@@ -29,7 +29,7 @@ final readonly class AsStudent
     public function __construct(
         private EntityManagerInterface $em,
         private StudentPage $page,
-        private HandOutService $handingOut,
+        private HandOutService $handOuts,
         private Clock $clock,
     ) {
     }
@@ -57,8 +57,8 @@ final readonly class AsStudent
             '',
             $lesson->class->cannotReadYet ? new Young($student->picture, $lesson->class->language) : null,
         );
-        $alone = SegmentKind::Alone === $segment->kind ? $this->handingOut->aloneSheets($segment, $student->id) : [];
-        $sheets = null === $round || $before ? [] : $this->handingOut->sheets($round, $student->id);
+        $alone = SegmentKind::Alone === $segment->kind ? $this->handOuts->aloneSheets($segment, $student->id) : [];
+        $sheets = null === $round || $before ? [] : $this->handOuts->sheets($round, $student->id);
         $page = $this->page->build(
             $user,
             new LessonNow(

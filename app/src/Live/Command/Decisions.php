@@ -32,7 +32,7 @@ final readonly class Decisions
         private CommandMaker $commands,
         private Keeper $keeper,
         private LessonEnd $end,
-        private TakingBack $takingBack,
+        private SendOutReversal $reversal,
     ) {
     }
 
@@ -63,7 +63,7 @@ final readonly class Decisions
             return $this->keeper->apply($last, $this->commands->make($request, $last, $actor), $actor);
         }
         if (CommandKind::TakeBack === $request->kind) {
-            return $this->takingBack->takeBack($lesson, $now, $this->commands->make($request, $now, $actor), $actor);
+            return $this->reversal->takeBack($lesson, $now, $this->commands->make($request, $now, $actor), $actor);
         }
         if (CommandKind::SendOut !== $request->kind) {
             return $this->keeper->apply($now, $this->commands->make($request, $now, $actor), $actor);

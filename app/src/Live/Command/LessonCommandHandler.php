@@ -40,7 +40,7 @@ final readonly class LessonCommandHandler
         private Decisions $decisions,
         private LessonEnd $end,
         private Keeper $keeper,
-        private ChangePublisher $telling,
+        private ChangePublisher $publisher,
     ) {
     }
 
@@ -68,7 +68,7 @@ final readonly class LessonCommandHandler
                 throw LiveRefused::because($e->says);
             }
         });
-        $this->telling->tell($lesson, $done);
+        $this->publisher->tell($lesson, $done);
     }
 
     /**
@@ -104,7 +104,7 @@ final readonly class LessonCommandHandler
                 throw LiveRefused::because($e->says);
             }
         });
-        $this->telling->tell($lesson, $done);
+        $this->publisher->tell($lesson, $done);
     }
 
     /**
@@ -123,7 +123,7 @@ final readonly class LessonCommandHandler
                 ? []
                 : $this->keeper->apply($notice->round, new Say($notice->text, plan: $notice->id), 'watch');
         });
-        $this->telling->tell($lesson, $done);
+        $this->publisher->tell($lesson, $done);
     }
 
     /**
@@ -148,6 +148,6 @@ final readonly class LessonCommandHandler
 
             return [...$messages, ...$this->end->end($lesson, $now, new End(false), 'watch')];
         });
-        $this->telling->tell($lesson, $done);
+        $this->publisher->tell($lesson, $done);
     }
 }

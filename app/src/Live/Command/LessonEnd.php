@@ -22,7 +22,7 @@ final readonly class LessonEnd
     public function __construct(
         private NowReader $now,
         private EventStore $events,
-        private FinalWhereabouts $ending,
+        private FinalWhereabouts $finalWhereabouts,
         private Keeper $keeper,
         private Clock $clock,
     ) {
@@ -38,7 +38,7 @@ final readonly class LessonEnd
         $events = $command->decide($now->state()->state(), $this->clock->ms());
         $current = [] === $events ? null : $this->now->forLesson($lesson->id);
         if (null !== $current && null === $current->endedAt) {
-            $this->events->append($lesson->id, $now->id, 'watch', $this->ending->signs($current));
+            $this->events->append($lesson->id, $now->id, 'watch', $this->finalWhereabouts->signs($current));
         }
 
         return $this->keeper->keep($now, $events, $actor);

@@ -32,7 +32,7 @@ final readonly class LessonMoments
         private EventStore $events,
         private RunReader $runs,
         private FloorStore $floors,
-        private HandOutService $handingOut,
+        private HandOutService $handOuts,
         private MoveStore $moves,
         private WhereaboutsReader $whereabouts,
         private RoomReader $rooms,
@@ -60,7 +60,7 @@ final readonly class LessonMoments
                 ),
             );
         $floor = $isOver ? $this->runs->floor($round->id) : $this->floors->now($round->grouping->id);
-        $copies = $this->handingOut->summaries($round->id);
+        $copies = $this->handOuts->summaries($round->id);
         $now = $this->clock->ms();
         $floorNow = $round === $roundNow || $isOver ? $floor : $this->floors->now($roundNow->grouping->id);
         $moves = $this->moves->forRound($roundNow->id);
@@ -88,7 +88,7 @@ final readonly class LessonMoments
                 ),
             $moves,
             $isOver ? [] : $this->rooms->ofRound($round->grouping->id, $class->id, $floor),
-            $this->handingOut->rows($round, $floor, $copies),
+            $this->handOuts->rows($round, $floor, $copies),
             $copies,
             $this->orders->view($lesson),
         );

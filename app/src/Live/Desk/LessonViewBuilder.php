@@ -28,7 +28,7 @@ final readonly class LessonViewBuilder
         private RoomSources $roomSources,
         private RunReader $runs,
         private RunRoomStore $runRooms,
-        private HandOutService $handingOut,
+        private HandOutService $handOuts,
         private SignedAddress $address,
     ) {
     }
@@ -83,7 +83,7 @@ final readonly class LessonViewBuilder
             $this->live->other($at),
             null === $run ? [] : $this->runRooms->rooms($run),
             $this->floor->usedBy($at),
-            $this->handingOut->alone($lesson),
+            $this->handOuts->alone($lesson),
             $lesson->locksAtEnd,
         );
     }

@@ -37,7 +37,7 @@ final readonly class Cupboard implements PurgesExpired
     public function __construct(
         private EntityManagerInterface $em,
         private Pages $pages,
-        private Transaction $change,
+        private Transaction $transaction,
         private Clock $clock,
         private Stream $stream,
         private Words $words,
@@ -67,7 +67,7 @@ final readonly class Cupboard implements PurgesExpired
             1,
             $this->clock->ms(),
         );
-        $this->change->run(function () use ($master, $original): void {
+        $this->transaction->run(function () use ($master, $original): void {
             $this->em->persist($master);
             $this->em->flush();
             $this->uses->ofOriginal($master->id, $original->media());
@@ -82,7 +82,7 @@ final readonly class Cupboard implements PurgesExpired
      */
     public function save(StoredOriginal $master, SaveOriginal $save): StoredOriginal
     {
-        $this->change->run(function () use ($master, $save): void {
+        $this->transaction->run(function () use ($master, $save): void {
             $this->em->refresh($master, LockMode::PESSIMISTIC_WRITE);
             $isBehind = $master->version !== $save->basedOn;
             $original = $this->made($save, $master->teacher);
@@ -143,7 +143,7 @@ final readonly class Cupboard implements PurgesExpired
             1,
             $this->clock->ms(),
         );
-        $this->change->run(function () use ($copy): void {
+        $this->transaction->run(function () use ($copy): void {
             $this->em->persist($copy);
             $this->em->flush();
             $this->uses->ofOriginal($copy->id, $this->original($copy)->media());

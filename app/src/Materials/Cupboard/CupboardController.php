@@ -35,7 +35,7 @@ final readonly class CupboardController
         private OriginalAccess $access,
         private LessonAccess $lessonAccess,
         private HandOutPlan $plan,
-        private Transaction $change,
+        private Transaction $transaction,
         private Words $words,
         private OriginalFile $files,
         private OriginalPackage $packages,
@@ -104,7 +104,7 @@ final readonly class CupboardController
     ): OriginalView {
         $round = $this->lessonAccess->round($teacher, $id);
 
-        return $this->change->run(function () use ($teacher, $round, $request): OriginalView {
+        return $this->transaction->run(function () use ($teacher, $round, $request): OriginalView {
             $master = $this->cupboard->add($teacher, $request);
             $this->plan->append($round, $master);
 

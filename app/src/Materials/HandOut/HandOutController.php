@@ -27,8 +27,8 @@ use Symfony\Component\Security\Http\Attribute\CurrentUser;
 final readonly class HandOutController
 {
     public function __construct(
-        private HandOutService $handingOut,
-        private CopyUpdater $updating,
+        private HandOutService $handOuts,
+        private CopyUpdater $updater,
         private HandOutPlan $plan,
         private WorkReader $work,
         private LessonAccess $lessonAccess,
@@ -51,7 +51,7 @@ final readonly class HandOutController
         $segment = $this->lessonAccess->segment($teacher, $id);
         $this->plan->giveAlone($teacher, $segment, $request->original);
         if ($segment->lesson->segment === $segment) {
-            $this->handingOut->makeAlone($segment);
+            $this->handOuts->makeAlone($segment);
         }
 
         return new Response(null, 204);
@@ -62,7 +62,7 @@ final readonly class HandOutController
     #[ForAssistants]
     public function makeCopies(#[CurrentUser] Teacher $teacher, string $id): CopiesMade
     {
-        return $this->handingOut->makeCopies($this->lessonAccess->round($teacher, $id));
+        return $this->handOuts->makeCopies($this->lessonAccess->round($teacher, $id));
     }
 
     /** Makes copies that go on from the work of the lesson before. */
@@ -70,7 +70,7 @@ final readonly class HandOutController
     #[ForAssistants]
     public function goOn(#[CurrentUser] Teacher $teacher, string $id): CopiesMade
     {
-        return $this->handingOut->makeCopies($this->lessonAccess->round($teacher, $id), true);
+        return $this->handOuts->makeCopies($this->lessonAccess->round($teacher, $id), true);
     }
 
     /**
@@ -81,7 +81,7 @@ final readonly class HandOutController
     #[Route('/rounds/{id}/copies/changes', methods: ['GET'])]
     public function changes(#[CurrentUser] Teacher $teacher, string $id): array
     {
-        return $this->updating->changes($this->lessonAccess->round($teacher, $id));
+        return $this->updater->changes($this->lessonAccess->round($teacher, $id));
     }
 
     /** Brings changes of the worksheets into the copies. */
@@ -89,7 +89,7 @@ final readonly class HandOutController
     #[ForAssistants]
     public function bring(#[CurrentUser] Teacher $teacher, string $id): CopiesMade
     {
-        return new CopiesMade(0, $this->updating->update($this->lessonAccess->round($teacher, $id)), []);
+        return new CopiesMade(0, $this->updater->update($this->lessonAccess->round($teacher, $id)), []);
     }
 
     /**

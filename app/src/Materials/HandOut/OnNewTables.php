@@ -20,7 +20,7 @@ final readonly class OnNewTables
 {
     public function __construct(
         private LessonRepository $lessons,
-        private HandOutService $handingOut,
+        private HandOutService $handOuts,
         private Clock $clock,
     ) {
     }
@@ -31,9 +31,9 @@ final readonly class OnNewTables
         foreach ([] === $new && [] === $seats ? [] : $this->lessons->roundsIn($event->groupingId) as $round) {
             $phase = $round->state()->phase($this->clock->ms());
             if ($phase->isUnderWay()) {
-                $this->handingOut->makeForNew($round, $event->after, $new, $event->split, $seats);
+                $this->handOuts->makeForNew($round, $event->after, $new, $event->split, $seats);
             } elseif (Phase::Back === $phase && null === $round->lesson->endedAt) {
-                $this->handingOut->makeForNew($round, $event->after, [], [], $seats, true);
+                $this->handOuts->makeForNew($round, $event->after, [], [], $seats, true);
             }
         }
     }

@@ -16,7 +16,7 @@ use Symfony\Component\EventDispatcher\Attribute\AsEventListener;
 #[AsEventListener]
 final readonly class OnSegmentBegun
 {
-    public function __construct(private EntityManagerInterface $em, private HandOutService $handingOut)
+    public function __construct(private EntityManagerInterface $em, private HandOutService $handOuts)
     {
     }
 
@@ -24,7 +24,7 @@ final readonly class OnSegmentBegun
     {
         $segment = $this->em->find(Segment::class, $event->segment);
         if (null !== $segment) {
-            $this->handingOut->makeAlone($segment);
+            $this->handOuts->makeAlone($segment);
         }
     }
 }

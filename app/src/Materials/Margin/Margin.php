@@ -28,7 +28,7 @@ final readonly class Margin
 
     public function __construct(
         private EntityManagerInterface $em,
-        private CopyWriter $writing,
+        private CopyWriter $writer,
         private SlotStore $store,
         private Pages $pages,
         private Stream $stream,
@@ -152,7 +152,7 @@ final readonly class Margin
      */
     private function forStudent(string $copyId, string $noteId, string $studentId): MarginNote
     {
-        $this->writing->mustBeOpen($copyId, $studentId);
+        $this->writer->mustBeOpen($copyId, $studentId);
         $copy = $this->store->copy($copyId) ?? throw MaterialsRefused::missing();
         $note = $this->em->getRepository(MarginNote::class)->findOneBy(['id' => $noteId, 'copy' => $copyId]);
         $block = null === $note ? null : $this->pages->block($copy['pages'], $note->slot);

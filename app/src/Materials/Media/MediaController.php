@@ -27,7 +27,7 @@ final readonly class MediaController
     public function __construct(
         private MediaShelf $shelf,
         private MediaReader $reader,
-        private CopyWriter $writing,
+        private CopyWriter $writer,
         private EntityManagerInterface $em,
     ) {
     }
@@ -56,7 +56,7 @@ final readonly class MediaController
         #[Body(self::FILE)]
         PutMedia $request,
     ): MediaView {
-        [$copy, $who] = $this->writing->forPictures($id, $student->id);
+        [$copy, $who] = $this->writer->forPictures($id, $student->id);
 
         return $this->shelf->putInto($copy, $who, $request);
     }
@@ -66,7 +66,7 @@ final readonly class MediaController
     #[FileTypes('image/*', 'audio/*')]
     public function showIn(#[CurrentUser] StudentUser $student, string $id, string $media): Bytes
     {
-        $this->writing->mustSeePicture($id, $student->id, $media);
+        $this->writer->mustSeePicture($id, $student->id, $media);
 
         return $this->bytes($this->reader->in($id, [$media]));
     }

@@ -21,7 +21,7 @@ use Symfony\Component\Security\Http\Attribute\CurrentUser;
 ),]
 final readonly class CopyController
 {
-    public function __construct(private CopyAccess $access, private History $history, private CopyWriter $writing)
+    public function __construct(private CopyAccess $access, private History $history, private CopyWriter $writer)
     {
     }
 
@@ -48,7 +48,7 @@ final readonly class CopyController
         #[Body]
         BringBack $request,
     ): AnswerView {
-        return $this->writing->bringBackFor(
+        return $this->writer->bringBackFor(
             $this->access->copy($teacher, $id),
             $slot,
             $owner,

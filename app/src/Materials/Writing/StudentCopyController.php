@@ -20,7 +20,7 @@ use Symfony\Component\Security\Http\Attribute\CurrentUser;
 ),]
 final readonly class StudentCopyController
 {
-    public function __construct(private CopyWriter $writing, private WorkReader $reader, private Clock $clock)
+    public function __construct(private CopyWriter $writer, private WorkReader $reader, private Clock $clock)
     {
     }
 
@@ -39,7 +39,7 @@ final readonly class StudentCopyController
     #[Route('/{id}', methods: ['GET'])]
     public function show(#[CurrentUser] StudentUser $student, string $id): CopyView
     {
-        return $this->writing->read($id, $student->id);
+        return $this->writer->read($id, $student->id);
     }
 
     /** Saves an answer; what several write at once is merged. */
@@ -52,7 +52,7 @@ final readonly class StudentCopyController
         #[Body(200_000)]
         SaveSlot $request,
     ): AnswerView {
-        return $this->writing->save($id, $slot, $student->id, $request);
+        return $this->writer->save($id, $slot, $student->id, $request);
     }
 
     /**
@@ -63,7 +63,7 @@ final readonly class StudentCopyController
     #[Route('/{id}/slots/{slot}/history/{owner}', methods: ['GET'])]
     public function history(#[CurrentUser] StudentUser $student, string $id, string $slot, string $owner): array
     {
-        return $this->writing->history($id, $slot, $owner, $student->id);
+        return $this->writer->history($id, $slot, $owner, $student->id);
     }
 
     /** Brings an earlier version of an answer back. */
@@ -77,6 +77,6 @@ final readonly class StudentCopyController
         #[Body]
         BringBack $request,
     ): AnswerView {
-        return $this->writing->bringBack($id, $slot, $owner, $student->id, $request->revision);
+        return $this->writer->bringBack($id, $slot, $owner, $student->id, $request->revision);
     }
 }

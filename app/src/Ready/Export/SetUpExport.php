@@ -27,7 +27,7 @@ final readonly class SetUpExport
         private Handouts $handouts,
         private FloorStore $floors,
         private RoomReader $rooms,
-        private DeliveryPlan $sendings,
+        private DeliveryPlan $deliveries,
         private Words $words,
     ) {
     }
@@ -91,7 +91,7 @@ final readonly class SetUpExport
     public function json(Round $round, ?string $origin): string
     {
         $view = $this->handouts->forRound($round);
-        $sending = $this->sendings->forRound($round);
+        $sending = $this->deliveries->forRound($round);
         [$mainSession, $rooms] = $this->rooms($round);
         $student = static fn (Handout $slip): array => self::student($slip, $origin);
         $groups = [];

@@ -22,7 +22,7 @@ final readonly class Postings
     public function __construct(
         private Handouts $handouts,
         private FloorStore $floors,
-        private DeliveryPlan $sendings,
+        private DeliveryPlan $deliveries,
         private Words $words,
         #[Autowire('%env(PUBLIC_URL)%')]
         private string $publicUrl,
@@ -36,7 +36,7 @@ final readonly class Postings
      */
     public function forRound(Round $round, ?HandoutsView $view = null): array
     {
-        $sending = $this->sendings->forRound($round);
+        $sending = $this->deliveries->forRound($round);
         $view ??= $this->handouts->forRound($round);
         $worded = [];
         // Most groups have most lines alike: each is put in words once.

@@ -18,7 +18,7 @@ use Symfony\Component\Security\Http\Attribute\CurrentUser;
 #[Route('/api/staff/rounds/{id}/sending', requirements: ['id' => Requirement::UUID])]
 final readonly class SendingController
 {
-    public function __construct(private DeliveryPlan $sendings, private LessonAccess $access)
+    public function __construct(private DeliveryPlan $deliveries, private LessonAccess $access)
     {
     }
 
@@ -26,14 +26,14 @@ final readonly class SendingController
     #[Route('', methods: ['GET'])]
     public function show(#[CurrentUser] Teacher $teacher, string $id): SendingView
     {
-        return $this->sendings->view($this->access->round($teacher, $id));
+        return $this->deliveries->view($this->access->round($teacher, $id));
     }
 
     /** Chooses the posts and emails of a round. */
     #[Route('', methods: ['PUT'])]
     public function save(#[CurrentUser] Teacher $teacher, string $id, #[Body(2_000)] SaveSending $request): Response
     {
-        $this->sendings->save($this->access->round($teacher, $id), $request);
+        $this->deliveries->save($this->access->round($teacher, $id), $request);
 
         return new Response(null, 204);
     }

@@ -38,7 +38,7 @@ final readonly class StudentLetters
     public function __construct(
         private Handouts $handouts,
         private Roster $roster,
-        private DeliveryPlan $sendings,
+        private DeliveryPlan $deliveries,
         private Words $words,
         #[Autowire('%env(PUBLIC_URL)%')]
         private string $publicUrl,
@@ -64,7 +64,7 @@ final readonly class StudentLetters
             return [];
         }
         $view ??= $this->handouts->forRound($round);
-        $zone = $this->sendings->forRound($round)->zone;
+        $zone = $this->deliveries->forRound($round)->zone;
         $facts = [];
         foreach ($view->slips as $slip) {
             $student = $students[$slip->id] ?? null;

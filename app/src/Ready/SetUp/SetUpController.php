@@ -27,7 +27,7 @@ final readonly class SetUpController
         private SetUps $setUps,
         private SetUpListViews $views,
         private SetUpExport $export,
-        private ServiceProbe $looking,
+        private ServiceProbe $probe,
         private LessonAccess $access,
     ) {
     }
@@ -59,7 +59,7 @@ final readonly class SetUpController
     #[ForAssistants]
     public function look(#[CurrentUser] Teacher $teacher, string $id): Response
     {
-        $this->looking->probe($this->access->round($teacher, $id));
+        $this->probe->probe($this->access->round($teacher, $id));
 
         return new Response(null, 204);
     }

@@ -29,7 +29,7 @@ final readonly class SetUps
         private SetUpReader $reader,
         private Tasks $tasks,
         private Staff $staff,
-        private Transaction $change,
+        private Transaction $transaction,
         private Stream $stream,
     ) {
     }
@@ -68,7 +68,7 @@ final readonly class SetUps
         if ([] === $steps) {
             return;
         }
-        $this->change->run(function () use ($teacher, $round, $list, $steps): void {
+        $this->transaction->run(function () use ($teacher, $round, $list, $steps): void {
             $id = $this->store->begin($round, $teacher, $list->digest(), $steps);
             if (null !== $id) {
                 $this->tasks->schedule(SetUpTaskHandler::CARRY_OUT, $id);
@@ -84,7 +84,7 @@ final readonly class SetUps
      */
     public function again(SetUp $setUp, ?int $position): void
     {
-        $this->change->run(function () use ($setUp, $position): void {
+        $this->transaction->run(function () use ($setUp, $position): void {
             if ($this->store->again($setUp->id, $position)) {
                 $this->tasks->schedule(SetUpTaskHandler::CARRY_OUT, $setUp->id);
             }

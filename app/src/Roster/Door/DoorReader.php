@@ -8,7 +8,8 @@ use Doctrine\DBAL\Connection;
 use FreshHuddle\App\Database\Row;
 
 /**
- * What the door asks of a class. By hand, in one round trip each: strangers ask too, and a whole class within a minute.
+ * What the door asks of a class. By hand, in a round trip each (one more where names stand at the door): strangers
+ * ask too, and a whole class within a minute.
  */
 final readonly class DoorReader
 {

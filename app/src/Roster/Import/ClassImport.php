@@ -32,7 +32,7 @@ final readonly class ClassImport
     public function __construct(
         private EntityManagerInterface $em,
         private EventDispatcherInterface $events,
-        private Transaction $change,
+        private Transaction $transaction,
         private OneRosterSource $oneRoster,
         private SpreadsheetSource $spreadsheet,
         private TextSource $text,
@@ -63,7 +63,7 @@ final readonly class ClassImport
     public function carryOut(SchoolClass $class, ImportRequest $request): ImportView
     {
         [$sheet, $columns, $packageClasses] = $this->read($request);
-        $plan = $this->change->run(function () use ($class, $sheet, $columns): ImportPlan {
+        $plan = $this->transaction->run(function () use ($class, $sheet, $columns): ImportPlan {
             $plan = $this->em->wrapInTransaction(function () use ($class, $sheet, $columns): ImportPlan {
                 $this->em->lock($class, LockMode::PESSIMISTIC_WRITE);
                 $students = $this->students($class);

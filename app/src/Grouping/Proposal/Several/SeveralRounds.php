@@ -32,7 +32,7 @@ final readonly class SeveralRounds
 
     public function __construct(
         private Groupings $groupings,
-        private ProposalApplier $taking,
+        private ProposalApplier $applier,
         private Proposer $proposer,
         private SeveralGroups $several,
         private Words $words,
@@ -159,7 +159,7 @@ final readonly class SeveralRounds
     private function grouping(Grouping $base, string $name, array $groups): Grouping
     {
         $grouping = $this->groupings->create($base->class, mb_substr($base->name.' · '.$name, 0, 80));
-        $this->taking->apply($grouping, new TakeRequest(0, 'rotation', [new ProposedRound('', $groups)]));
+        $this->applier->apply($grouping, new TakeRequest(0, 'rotation', [new ProposedRound('', $groups)]));
 
         return $grouping;
     }

@@ -35,7 +35,7 @@ final readonly class CopyUpdater
         private CopyStore $store,
         private Pages $pages,
         private FloorStore $floors,
-        private Transaction $change,
+        private Transaction $transaction,
         private Stream $stream,
     ) {
     }
@@ -65,7 +65,7 @@ final readonly class CopyUpdater
      */
     public function update(Round $round): int
     {
-        $brought = $this->change->run(function () use ($round): int {
+        $brought = $this->transaction->run(function () use ($round): int {
             $updates = $this->updates($round);
             foreach (
                 $updates as ['original' => $original, 'update' => $update, 'copy' => $copy, 'variant' => $variant]

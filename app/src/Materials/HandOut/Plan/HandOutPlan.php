@@ -36,7 +36,7 @@ final readonly class HandOutPlan
     public function __construct(
         private EntityManagerInterface $em,
         private OriginalAccess $access,
-        private Transaction $change,
+        private Transaction $transaction,
         private Stream $stream,
         private Clock $clock,
         private RunningOrders $orders,
@@ -108,7 +108,7 @@ final readonly class HandOutPlan
                 throw MaterialsRefused::unusable('materials.plan_no_segment', "rows[{$i}].opensWith");
             }
         }
-        $this->change->run(function () use ($round, $plan, $seen): void {
+        $this->transaction->run(function () use ($round, $plan, $seen): void {
             $this->em->lock($round, LockMode::PESSIMISTIC_WRITE);
             $rows = $plan->rows;
             foreach ($this->rows($round->id) as $row) {

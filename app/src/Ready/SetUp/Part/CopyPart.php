@@ -17,7 +17,7 @@ use FreshHuddle\Core\Ready\SetUp\WantedCopy;
 final readonly class CopyPart
 {
     public function __construct(
-        private HandOutService $handingOut,
+        private HandOutService $handOuts,
     ) {
     }
 
@@ -33,7 +33,7 @@ final readonly class CopyPart
                 $tableOf[$student] = $group->id;
             }
         }
-        foreach ($this->handingOut->due($round, $floor) as $row) {
+        foreach ($this->handOuts->due($round, $floor) as $row) {
             if ($row->isUnfinished) {
                 $waiting[] = $row->original;
                 continue;
@@ -67,9 +67,9 @@ final readonly class CopyPart
      */
     public function there(Round $round, Floor $floor, array $names, array $wanted, ?array $copies): array
     {
-        $copies ??= $this->handingOut->summaries($round->id);
-        $worked = [] === $copies ? [] : $this->handingOut->worked($round->id);
-        $titles = [] === $copies ? [] : $this->handingOut->titles($round->id);
+        $copies ??= $this->handOuts->summaries($round->id);
+        $worked = [] === $copies ? [] : $this->handOuts->worked($round->id);
+        $titles = [] === $copies ? [] : $this->handOuts->titles($round->id);
         $seated = array_flip($floor->seated());
         $there = [];
         foreach ($copies as $copy) {

@@ -22,7 +22,7 @@ use FreshHuddle\Core\Ready\SetUp\WantedPost;
 final readonly class DeliveryPart
 {
     public function __construct(
-        private DeliveryPlan $sendings,
+        private DeliveryPlan $deliveries,
         private Handouts $handouts,
         private Postings $postings,
         private StudentLetters $letters,
@@ -35,7 +35,7 @@ final readonly class DeliveryPart
      */
     public function wanted(Round $round): array
     {
-        $sending = $this->sendings->forRound($round);
+        $sending = $this->deliveries->forRound($round);
         $posts = $letters = [];
         $view = $sending->posts || $sending->letters ? $this->handouts->forRound($round) : null;
         foreach ($sending->posts ? $this->postings->forRound($round, $view) : [] as $group => $posting) {

@@ -9,7 +9,7 @@ use Doctrine\DBAL\Connection;
 /**
  * Numbers the events of a lesson. By hand: the number comes from the row that is held.
  */
-final readonly class EventNumbers
+final readonly class EventNumberStore
 {
     public function __construct(private Connection $db)
     {

@@ -21,7 +21,7 @@ use FreshHuddle\Core\Live\Exception\CommandRefused;
 /**
  * Takes back that groups were sent out.
  */
-final readonly class TakingBack
+final readonly class SendOutReversal
 {
     public function __construct(
         private RunReader $runReader,
