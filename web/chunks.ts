@@ -44,9 +44,9 @@ export function groups(src: string): Group[] {
   const onTheFloor = lies([lessons, otherPages], first);
   const both = anyOf(
     /core[\\/]data[\\/]marks\.json/,
-    /src[\\/]ui[\\/](Sign|marks|Duration|roomWindow|lazily)\./,
-    /src[\\/]api[\\/]stream\./,
-    /src[\\/]areas[\\/]materials[\\/](answers|media|blocks|fill[\\/](ReadingBlock|Fill))\./,
+    /src[\\/]ui[\\/](signs[\\/](Sign|marks|Duration)|roomWindow|later[\\/]lazily)\./,
+    /src[\\/]api[\\/]stream[\\/]stream\./,
+    /src[\\/]areas[\\/]materials[\\/](answers|media|blocks)\./,
   );
   const forAll = lies([students, door]);
   const anyPage = anyOf(

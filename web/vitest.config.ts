@@ -10,13 +10,13 @@ import { defineConfig } from 'vitest/config';
  */
 const pages = [
   'src/**/*.test.tsx',
-  'src/api/{client,early,firstData,stream}.test.ts',
-  'src/areas/grouping/floorRoom.test.ts',
-  'src/areas/grouping/desk/goalName.test.ts',
+  'src/api/{client,early,firstData,stream/stream}.test.ts',
+  'src/areas/grouping/floor/layout/floorRoom.test.ts',
+  'src/areas/grouping/desk/goals/goalName.test.ts',
   'src/areas/live/{Log,Today}.test.ts',
   'src/areas/live/student/useMoved.test.ts',
   'src/areas/live/walk/rows.test.ts',
-  'src/areas/materials/HandOutGrid.test.ts',
+  'src/areas/materials/plan/HandOutGrid.test.ts',
   'src/areas/materials/student/slotSync.test.ts',
   'src/words/place.test.ts',
   'src/ui/{speech,useKept,useSettled}.test.ts',

@@ -2,7 +2,7 @@ import { configure } from '@testing-library/react';
 import '@testing-library/jest-dom/vitest';
 import { cleanup } from '@testing-library/react';
 import { afterEach, beforeAll } from 'vitest';
-import { headless } from './src/ui/headlessLater';
+import { headless } from './src/ui/later/headlessLater';
 
 afterEach(cleanup);
 

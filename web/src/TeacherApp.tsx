@@ -7,12 +7,12 @@ import { useLine } from './api/line';
 import { SignedIn } from './areas/account/SignedIn';
 import { Today } from './areas/live/Today';
 import { ClassesPage } from './areas/roster/ClassesPage';
-import { replayEarlyInput } from './ui/replayEarlyInput';
-import { LineNote } from './ui/LineNote';
-import { MessagesProvider } from './ui/messages';
-import { Nowhere } from './ui/Nowhere';
+import { replayEarlyInput } from './ui/later/replayEarlyInput';
+import { LineNote } from './ui/page/LineNote';
+import { MessagesProvider } from './ui/page/messages';
+import { Nowhere } from './ui/page/Nowhere';
 import { useCutSaid } from './ui/useCutSaid';
-import { useHydrated } from './ui/useHydrated';
+import { useHydrated } from './ui/later/useHydrated';
 import * as m from '#messages';
 
 // The first page comes with the door; each other one when it is gone to.
@@ -29,12 +29,12 @@ const ClassLessons = lazy(() => import('./areas/lesson/ClassLessons').then((file
 const DeskPage = lazy(() => import('./areas/grouping/desk/DeskPage').then((file) => ({ default: file.DeskPage })));
 const DeletedPage = lazy(() => import('./areas/lesson/DeletedPage').then((file) => ({ default: file.DeletedPage })));
 const CupboardPage = lazy(() =>
-  import('./areas/materials/CupboardPage').then((file) => ({ default: file.CupboardPage })),
+  import('./areas/materials/cupboard/CupboardPage').then((file) => ({ default: file.CupboardPage })),
 );
 const OriginalPage = lazy(() =>
-  import('./areas/materials/CupboardPage').then((file) => ({ default: file.OriginalPage })),
+  import('./areas/materials/cupboard/CupboardPage').then((file) => ({ default: file.OriginalPage })),
 );
-const WallPage = lazy(() => import('./areas/live/WallPage').then((file) => ({ default: file.WallPage })));
+const WallPage = lazy(() => import('./areas/live/wall/WallPage').then((file) => ({ default: file.WallPage })));
 const SlipsPage = lazy(() => import('./areas/materials/paper/SlipsPage').then((file) => ({ default: file.SlipsPage })));
 const PlanPage = lazy(() => import('./areas/materials/paper/PlanPage').then((file) => ({ default: file.PlanPage })));
 const LessonPage = lazy(() => import('./areas/live/LessonPage').then((file) => ({ default: file.LessonPage })));

@@ -5,13 +5,13 @@ import { text } from 'node:stream/consumers';
 import { setRenderedAt } from './api/clock';
 import type { FirstData } from './api/firstData';
 import { TeacherApp } from './TeacherApp';
-import { setRenderedRoom, type FloorRoom } from './areas/grouping/floorRoom';
+import { setRenderedRoom, type FloorRoom } from './areas/grouping/floor/layout/floorRoom';
 import { setPlace, type Place } from './words/place';
 import { forgetFormats } from './words/when';
 import { collectTexts } from './words/written';
 
 export { firstDataHtml, firstQuestions, furtherQuestions, wholeAtOnce } from './api/firstData';
-export { floorRoomIn, roomText } from './areas/grouping/floorRoom';
+export { floorRoomIn, roomText } from './areas/grouping/floor/layout/floorRoom';
 export { placeIn } from './words/place';
 
 /** React would send a large part of a page later, with a script of its own to put it in place. */

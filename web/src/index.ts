@@ -1,7 +1,7 @@
 import './styles.css';
 import { earlyStatus, nobody } from './api/early';
 import { drawer } from './ui/drawer';
-import { loadType } from './ui/loadType';
+import { loadType } from './ui/later/loadType';
 
 /** Pages that are there for somebody who is not signed in. */
 const outside = /^\/(forgotten|password|invitation|class-page)\b/;

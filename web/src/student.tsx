@@ -5,7 +5,7 @@ import { earlyStatus, nobody } from './api/early';
 import { StudentApp } from './areas/live/student/StudentApp';
 import './styles.css';
 import { keepAssets } from './keepAssets';
-import { loadType } from './ui/loadType';
+import { loadType } from './ui/later/loadType';
 
 /**
  * The door stands there already: it stays until it is known whether this device is inside, and keeps what was typed.

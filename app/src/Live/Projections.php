@@ -7,6 +7,7 @@ namespace FreshHuddle\App\Live;
 use FreshHuddle\App\Live\Moving\MoveStore;
 use FreshHuddle\App\Live\Signal\SignalStore;
 use FreshHuddle\Core\Lesson\Event;
+use FreshHuddle\Core\Lesson\EventKind;
 use FreshHuddle\Core\Live\Moving\Moves;
 use FreshHuddle\Core\Live\Signal\Signals;
 
@@ -24,14 +25,21 @@ final readonly class Projections
      */
     public function follow(string $roundId, array $events): void
     {
-        $signals = $signalsAfter = $this->signals->forRound($roundId);
-        $moves = $movesAfter = $this->moves->forRound($roundId);
-        foreach ($events as $event) {
-            $signalsAfter = $signalsAfter->with($event);
-            $movesAfter = $movesAfter->with($event);
+        $kinds = array_map(static fn (Event $event): EventKind => $event->kind, $events);
+        if ([] !== array_filter($kinds, Signals::followsKind(...))) {
+            $signals = $after = $this->signals->forRound($roundId);
+            foreach ($events as $event) {
+                $after = $after->with($event);
+            }
+            $this->signals->put($roundId, $signals, $after);
         }
-        $this->signals->put($roundId, $signals, $signalsAfter);
-        $this->moves->put($roundId, $moves, $movesAfter);
+        if ([] !== array_filter($kinds, Moves::followsKind(...))) {
+            $moves = $after = $this->moves->forRound($roundId);
+            foreach ($events as $event) {
+                $after = $after->with($event);
+            }
+            $this->moves->put($roundId, $moves, $after);
+        }
     }
 
     /**

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace FreshHuddle\App\Print;
 
 /**
- * Colour and sign of a group on paper: the same as on the screens (`web/src/ui/marks.ts`), from the same file.
+ * Colour and sign of a group on paper: the same as on the screens (`web/src/ui/signs/marks.ts`), from the same file.
  */
 final class Marks
 {

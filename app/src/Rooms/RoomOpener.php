@@ -38,7 +38,7 @@ final readonly class RoomOpener
     {
         foreach ($this->em->getRepository(Room::class)->findBy(['grouping' => $groupingId]) as $room) {
             $this->em->refresh($room);
-            $this->tasks->cancel(RoomTaskHandler::CLOSE, $room->id);
+            $this->tasks->cancel($room->id, RoomTaskHandler::CLOSE);
             if (RoomState::Closed === $room->state && null !== $room->externalId) {
                 $this->service->open($room->externalId, true);
                 $this->store->note($room->id, RoomState::Made);

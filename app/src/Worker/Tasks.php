@@ -52,9 +52,12 @@ final readonly class Tasks
         );
     }
 
-    public function cancel(string $kind, string $subject): void
+    public function cancel(string $subject, string ...$kinds): void
     {
-        $this->db->executeStatement('DELETE FROM due_task WHERE kind = ? AND subject = ?', [$kind, $subject]);
+        $this->db->executeStatement(
+            'DELETE FROM due_task WHERE subject = ? AND kind IN ('.implode(', ', array_fill(0, \count($kinds), '?')).')',
+            [$subject, ...array_values($kinds)],
+        );
     }
 
     /**

@@ -232,4 +232,24 @@ final class MovesTest extends TestCase
             $this->moves = $this->moves->with($event);
         }
     }
+
+    /** It says of every kind of event whether it follows it, and leaves itself alone at all others. */
+    public function test_follows_kinds(): void
+    {
+        $before = new Moves();
+        foreach (EventKind::cases() as $kind) {
+            $after = $before->with(
+                new Event($kind, 1_000, [
+                    'group' => 'g',
+                    'student' => 's',
+                    'visitor' => 'v',
+                    'about' => 'question',
+                    'help' => 'fetch',
+                    'place' => 'main',
+                    'from' => 2_000,
+                ]),
+            );
+            self::assertSame(Moves::followsKind($kind), $after !== $before, $kind->value);
+        }
+    }
 }

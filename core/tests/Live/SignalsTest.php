@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace FreshHuddle\Core\Tests\Live;
 
+use FreshHuddle\Core\Lesson\Event;
 use FreshHuddle\Core\Lesson\EventKind;
 use FreshHuddle\Core\Lesson\RoundState;
 use FreshHuddle\Core\Live\Command;
@@ -181,6 +182,26 @@ final class SignalsTest extends TestCase
         foreach ($command->decide($this->state, $this->now) as $event) {
             $this->state = $this->state->with($event);
             $this->signals = $this->signals->with($event);
+        }
+    }
+
+    /** It says of every kind of event whether it follows it, and leaves itself alone at all others. */
+    public function test_follows_kinds(): void
+    {
+        $before = new Signals();
+        foreach (EventKind::cases() as $kind) {
+            $after = $before->with(
+                new Event($kind, 1_000, [
+                    'group' => 'g',
+                    'student' => 's',
+                    'visitor' => 'v',
+                    'about' => 'question',
+                    'help' => 'fetch',
+                    'place' => 'main',
+                    'from' => 2_000,
+                ]),
+            );
+            self::assertSame(Signals::followsKind($kind), $after !== $before, $kind->value);
         }
     }
 }

@@ -1,4 +1,4 @@
-import { useMessages } from './messages';
+import { useMessages } from './page/messages';
 
 /** Puts a text where it can be pasted from, and says so. */
 export function useCopy() {

@@ -1,6 +1,6 @@
 import { useEffect } from 'react';
 import * as m from '#messages';
-import { useMessages } from './messages';
+import { useMessages } from './page/messages';
 
 /** A browser cuts what is pasted into a field at its end without a word; here it is said, wherever the field stands. */
 export function useCutSaid(): void {

@@ -76,7 +76,7 @@ final readonly class SignUps
             $this->em->persist($open);
             $this->em->flush();
             if (null === $closesAt) {
-                $this->tasks->cancel(self::CLOSE, $grouping->id);
+                $this->tasks->cancel($grouping->id, self::CLOSE);
             } else {
                 $this->tasks->schedule(self::CLOSE, $grouping->id, $closesAt);
             }
@@ -99,7 +99,7 @@ final readonly class SignUps
     public function close(string $groupingId): void
     {
         $this->transaction->run(function () use ($groupingId): void {
-            $this->tasks->cancel(self::CLOSE, $groupingId);
+            $this->tasks->cancel($groupingId, self::CLOSE);
             $open = $this->find($groupingId);
             if (null !== $open) {
                 $open->endedAt = $this->clock->ms();

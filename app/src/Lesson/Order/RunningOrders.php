@@ -6,6 +6,7 @@ namespace FreshHuddle\App\Lesson\Order;
 
 use Doctrine\DBAL\LockMode;
 use Doctrine\ORM\EntityManagerInterface;
+use Doctrine\ORM\Query;
 use FreshHuddle\App\Database\Clock;
 use FreshHuddle\App\Grouping\Grouping;
 use FreshHuddle\App\Lesson\Event\RoundPlanned;
@@ -76,9 +77,11 @@ final readonly class RunningOrders
     }
 
     /**
+     * @param bool $fresh they and their rounds as they are by now, also where they have been loaded before
+     *
      * @return list<Segment> in their order
      */
-    public function segments(Lesson $lesson): array
+    public function segments(Lesson $lesson, bool $fresh = false): array
     {
         /** @var list<Segment> $segments */
         $segments = $this->em
@@ -95,6 +98,7 @@ final readonly class RunningOrders
             ->addOrderBy('n.beforeEnd')
             ->addOrderBy('n.seconds')
             ->getQuery()
+            ->setHint(Query::HINT_REFRESH, $fresh)
             ->getResult();
 
         return $segments;
@@ -102,12 +106,15 @@ final readonly class RunningOrders
 
     /**
      * The round a page shows where nobody has chosen: the one the lesson is in, or else the next one, or else the last.
+     *
+     * @param bool $fresh as it is by now, for whoever holds the lesson
      */
-    public function roundNow(Lesson $lesson): Round
+    public function roundNow(Lesson $lesson, bool $fresh = false): Round
     {
+        $segments = $this->segments($lesson, $fresh); // the one the lesson is in comes with them
         $now = $lesson->segment?->position;
         $last = null;
-        foreach ($this->segments($lesson) as $segment) {
+        foreach ($segments as $segment) {
             $last = $segment->round ?? $last;
             if (null !== $segment->round && $segment->position >= ($now ?? 0)) {
                 break;

@@ -14,6 +14,16 @@ use Symfony\Component\Uid\Uuid;
  */
 final readonly class RunStore
 {
+    /**
+     * The seats of a run (`:run`) as they are on the floor now.
+     */
+    private const SEATS_NOW = "SELECT g.run_id, s.student_id, g.id AS run_group_id, t.name, s.number,
+            COALESCE(r.role, '') AS role,
+            COALESCE((SELECT string_agg(k.task, '; ' ORDER BY k.position) FROM seat_task k
+                      WHERE k.grouping_id = s.grouping_id AND k.numbers @> to_jsonb(s.number)), '') AS task
+        FROM run_group g JOIN seat s ON s.group_id = g.group_id JOIN student t ON t.id = s.student_id
+        LEFT JOIN seat_role r ON r.grouping_id = s.grouping_id AND r.number = s.number WHERE g.run_id = :run";
+
     public function __construct(private Connection $db)
     {
     }
@@ -76,7 +86,9 @@ final readonly class RunStore
      */
     public function follow(string $runId): void
     {
-        $this->db->executeStatement('DELETE FROM run_last_seat WHERE run_id = ?', [$runId]);
+        if (!$this->differs($runId)) {
+            return; // a press waits for this
+        }
         $this->db->executeStatement(
             'UPDATE run_group r SET last_name = g.name FROM work_group g WHERE r.run_id = ? AND g.id = r.group_id
                 AND g.name <> r.last_name',
@@ -91,15 +103,30 @@ final readonly class RunStore
              WHERE u.id = ? AND NOT EXISTS (SELECT 1 FROM run_group r WHERE r.run_id = u.id AND r.group_id = g.id)',
             [$runId],
         );
+        $this->db->executeStatement('DELETE FROM run_last_seat WHERE run_id = ?', [$runId]);
         $this->db->executeStatement(
-            "INSERT INTO run_last_seat (run_id, student_id, run_group_id, name, number, role, task)
-             SELECT g.run_id, s.student_id, g.id, t.name, s.number, COALESCE(r.role, ''),
-                    COALESCE((SELECT string_agg(k.task, '; ' ORDER BY k.position) FROM seat_task k
-                              WHERE k.grouping_id = s.grouping_id AND k.numbers @> to_jsonb(s.number)), '')
-             FROM run_group g JOIN seat s ON s.group_id = g.group_id JOIN student t ON t.id = s.student_id
-             LEFT JOIN seat_role r ON r.grouping_id = s.grouping_id AND r.number = s.number WHERE g.run_id = ?",
-            [$runId],
+            'INSERT INTO run_last_seat (run_id, student_id, run_group_id, name, number, role, task) '.self::SEATS_NOW,
+            ['run' => $runId],
         );
+    }
+
+    /**
+     * Whether groups, their names or their seats are others on the floor than what is kept of the run.
+     */
+    private function differs(string $runId): bool
+    {
+        return true ===
+            $this->db->fetchOne(
+                'WITH now AS ('.self::SEATS_NOW.'), kept AS (
+                    SELECT run_id, student_id, run_group_id, name, number, role, task FROM run_last_seat
+                     WHERE run_id = :run)
+                 SELECT EXISTS (TABLE now EXCEPT ALL TABLE kept) OR EXISTS (TABLE kept EXCEPT ALL TABLE now)
+                     OR EXISTS (SELECT 1 FROM run u JOIN work_group g ON g.grouping_id = u.grouping_id
+                          AND g.position IS NOT NULL
+                        LEFT JOIN run_group r ON r.run_id = u.id AND r.group_id = g.id
+                        WHERE u.id = :run AND (r.id IS NULL OR r.last_name <> g.name))',
+                ['run' => $runId],
+            );
     }
 
     /**

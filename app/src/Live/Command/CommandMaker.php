@@ -18,6 +18,8 @@ use FreshHuddle\App\Roster\Student;
 use FreshHuddle\Core\Live\Command;
 use FreshHuddle\Core\Live\Exception\CommandRefused;
 use FreshHuddle\Core\Live\Moving\Help;
+use FreshHuddle\Core\Live\Moving\Moves;
+use FreshHuddle\Core\Live\Signal\Signals;
 use FreshHuddle\Core\Rooms\MainSession;
 
 /**
@@ -70,8 +72,8 @@ final readonly class CommandMaker
         return $request->command(
             $round,
             new CommandContext(
-                $this->signals->forRound($round->id),
-                $this->moves->forRound($round->id),
+                fn (): Signals => $this->signals->forRound($round->id),
+                fn (): Moves => $this->moves->forRound($round->id),
                 substr($actor, \strlen('teacher:')),
                 $students,
                 [] === $students ? $helps : array_intersect_key($helps, array_flip($students)),

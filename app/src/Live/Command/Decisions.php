@@ -43,7 +43,7 @@ final readonly class Decisions
      */
     public function decide(Lesson $lesson, GiveCommand $request, string $actor): array
     {
-        $now = $this->orders->roundNow($lesson);
+        $now = $this->orders->roundNow($lesson, fresh: true);
         if (\in_array($request->kind, [CommandKind::Begin, CommandKind::SendOut, CommandKind::Reopen], true)) {
             $this->lessons->mayTakeClass($lesson, $request->leaving);
         }

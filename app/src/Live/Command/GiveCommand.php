@@ -92,20 +92,20 @@ final readonly class GiveCommand
             CommandKind::End => new End(null !== $round->lesson->endedAt),
             CommandKind::Reopen => new Reopen(null !== $round->lesson->endedAt),
             CommandKind::Say => new Say($this->text ?? '', $this->groups, $standing->students),
-            CommandKind::Visit => new Visit($this->group ?? '', $standing->who, $standing->signals),
-            CommandKind::Leave => new Leave($standing->who, $standing->signals),
-            CommandKind::Chalk => new Chalk($this->group ?? '', $this->mark, $standing->signals),
+            CommandKind::Visit => new Visit($this->group ?? '', $standing->who, $standing->signals()),
+            CommandKind::Leave => new Leave($standing->who, $standing->signals()),
+            CommandKind::Chalk => new Chalk($this->group ?? '', $this->mark, $standing->signals()),
             CommandKind::TakeAside => new TakeAside(
                 $standing->students,
                 $this->place ?? '',
                 $this->seconds ?? 0,
-                $standing->moves,
+                $standing->moves(),
             ),
-            CommandKind::PutBack => new PutBack($standing->students, $standing->moves),
-            CommandKind::Fetch => new Fetch($standing->helps, $standing->moves),
+            CommandKind::PutBack => new PutBack($standing->students, $standing->moves()),
+            CommandKind::Fetch => new Fetch($standing->helps, $standing->moves()),
             CommandKind::Pause => new Pause(),
             CommandKind::GoOn => new GoOn(),
-            CommandKind::SeeCall => new SeeCall($this->group ?? '', $standing->signals),
+            CommandKind::SeeCall => new SeeCall($this->group ?? '', $standing->signals()),
         };
     }
 }

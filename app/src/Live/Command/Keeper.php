@@ -40,14 +40,14 @@ final readonly class Keeper
     }
 
     /**
+     * @param Round $round as it is by now: the lesson is held
+     *
      * @return list<Told>
      *
      * @throws CommandRefused
      */
     public function apply(Round $round, Command $command, string $actor, ?CameFrom $cameFrom = null): array
     {
-        $this->em->refresh($round);
-
         return $this->keep($round, $command->decide($round->state()->state(), $this->clock->ms()), $actor, $cameFrom);
     }
 

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace FreshHuddle\App\Live\Command;
 
+use Doctrine\DBAL\LockMode;
 use Doctrine\ORM\EntityManagerInterface;
 use FreshHuddle\App\Database\Clock;
 use FreshHuddle\App\Grouping\Floor\FloorStore;
@@ -54,11 +55,10 @@ final readonly class LessonCommandHandler
     public function carryOut(Lesson $lesson, GiveCommand $request, string $key, string $digest, string $actor): void
     {
         $done = $this->em->wrapInTransaction(function () use ($lesson, $request, $key, $digest, $actor): array {
-            $this->events->lock($lesson->id);
+            $this->em->refresh($lesson, LockMode::PESSIMISTIC_WRITE);
             if (!$this->events->isFresh($lesson->id, $key, $digest)) {
                 return [];
             }
-            $this->em->refresh($lesson);
             if ($lesson->template) {
                 throw LiveRefused::unusable('lesson.template');
             }
@@ -87,7 +87,7 @@ final readonly class LessonCommandHandler
         $done = $this->em->wrapInTransaction(function () use ($lesson, $student, $about): array {
             $this->events->lock($lesson->id);
             $this->em->refresh($lesson);
-            $round = $this->orders->roundNow($lesson);
+            $round = $this->orders->roundNow($lesson, fresh: true);
             $group =
                 $this->floors->now($round->grouping->id)->groupOf($student->id) ??
                 throw LiveRefused::unusable('live.no_group');
@@ -138,7 +138,7 @@ final readonly class LessonCommandHandler
         $done = $this->em->wrapInTransaction(function () use ($lesson): array {
             $this->events->lock($lesson->id);
             $this->em->refresh($lesson);
-            $now = $this->orders->roundNow($lesson);
+            $now = $this->orders->roundNow($lesson, fresh: true);
             if (null === $lesson->segment || null !== $lesson->endedAt) {
                 return [];
             }

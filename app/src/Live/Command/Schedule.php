@@ -77,7 +77,7 @@ final readonly class Schedule
         $this->course->makeCurrent($round->lesson);
         foreach ($this->orders->segments($round->lesson) as $segment) {
             if (null !== $segment->round) {
-                $this->tasks->cancel(RoundTaskHandler::MOVE_BACK, $segment->round->id);
+                $this->tasks->cancel($segment->round->id, RoundTaskHandler::MOVE_BACK);
             }
         }
         $this->tasks->schedule(RoundTaskHandler::MOVE_OUT, $round->id, $state->outAt);
@@ -90,13 +90,12 @@ final readonly class Schedule
     {
         $this->runs->takeBack($round, $event->at);
         $this->prepared->plan($round, RoundState::planned());
-        $this->tasks->cancel(RoundTaskHandler::MOVE_OUT, $round->id);
+        $this->tasks->cancel($round->id, RoundTaskHandler::MOVE_OUT);
     }
 
     private function planPause(Round $round, RoundState $state): void
     {
-        $this->tasks->cancel(RoundTaskHandler::AUTO_CALL, $round->id);
-        $this->tasks->cancel(RoundTaskHandler::MOVE_BACK, $round->id);
+        $this->tasks->cancel($round->id, RoundTaskHandler::AUTO_CALL, RoundTaskHandler::MOVE_BACK);
         $this->prepared->plan($round, $state);
     }
 
@@ -129,9 +128,12 @@ final readonly class Schedule
         }
         $this->runs->end($round, $state->comingBackUntil() ?? $this->clock->ms());
         $this->prepared->plan($round, $state);
-        $this->tasks->cancel(RoundTaskHandler::MOVE_OUT, $round->id);
-        $this->tasks->cancel(RoundTaskHandler::AUTO_CALL, $round->id);
-        $this->tasks->cancel(RoundTaskHandler::MOVE_BACK, $round->id);
+        $this->tasks->cancel(
+            $round->id,
+            RoundTaskHandler::MOVE_OUT,
+            RoundTaskHandler::AUTO_CALL,
+            RoundTaskHandler::MOVE_BACK,
+        );
         if ($this->goesOnElsewhere($round->lesson)) {
             return; // they are moved by the round they are in now
         }
@@ -154,8 +156,7 @@ final readonly class Schedule
     {
         $this->prepared->plan($round, $state);
         $this->runs->goOn($round);
-        $this->tasks->cancel(RoundTaskHandler::AUTO_CALL, $round->id);
-        $this->tasks->cancel(RoundTaskHandler::MOVE_BACK, $round->id);
+        $this->tasks->cancel($round->id, RoundTaskHandler::AUTO_CALL, RoundTaskHandler::MOVE_BACK);
         $this->planEnd($round, $state);
         $this->tasks->schedule(RoundTaskHandler::SAY, $round->id, null, [
             'text' => $this->words->say(new Message('live.said.call_off')),

@@ -30,7 +30,7 @@ final readonly class PreparedNotices
         foreach ($this->em->getRepository(PreparedNotice::class)->findBy(['round' => $round]) as $notice) {
             $due = $notice->time()->due($state);
             if (null === $due || $due < $this->clock->ms() - self::TOO_LATE) {
-                $this->tasks->cancel(NoticeTaskHandler::PREPARED, $notice->id);
+                $this->tasks->cancel($notice->id, NoticeTaskHandler::PREPARED);
             } else {
                 $this->tasks->schedule(NoticeTaskHandler::PREPARED, $notice->id, $due);
             }

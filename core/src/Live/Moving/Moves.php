@@ -40,6 +40,25 @@ final readonly class Moves
         return $this->students[$student] ?? null;
     }
 
+    /**
+     * Whether events of this kind change anything here: of others nothing has to be looked up.
+     */
+    public static function followsKind(EventKind $kind): bool
+    {
+        return \in_array(
+            $kind,
+            [
+                EventKind::SentOut,
+                EventKind::TakenBack,
+                EventKind::TakenAside,
+                EventKind::PutBack,
+                EventKind::SeatsChanged,
+                EventKind::Fetched,
+            ],
+            true,
+        );
+    }
+
     public function with(Event $event): self
     {
         $student = $event->text('student');

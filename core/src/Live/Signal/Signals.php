@@ -38,6 +38,29 @@ final readonly class Signals
         return $this->groups[$group] ?? new GroupSignals();
     }
 
+    /**
+     * Whether events of this kind change anything here: of others nothing has to be looked up.
+     */
+    public static function followsKind(EventKind $kind): bool
+    {
+        return \in_array(
+            $kind,
+            [
+                EventKind::SentOut,
+                EventKind::TakenBack,
+                EventKind::CalledBack,
+                EventKind::LessonEnded,
+                EventKind::CallMade,
+                EventKind::CallSeen,
+                EventKind::CallTakenBack,
+                EventKind::VisitBegun,
+                EventKind::VisitEnded,
+                EventKind::ChalkMarked,
+            ],
+            true,
+        );
+    }
+
     public function with(Event $event): self
     {
         $group = $event->text('group');

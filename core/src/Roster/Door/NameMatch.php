@@ -51,12 +51,33 @@ final readonly class NameMatch
     public static function find(string $typed, array $names): array
     {
         $typed = mb_substr($typed, 0, self::LONGEST);
-        $exact = self::exact($typed);
         $words = self::words($typed);
         if ([] === $words) {
             return [];
         }
-        $rungs = [[], [], [], [], []];
+        $exact = self::exact($typed);
+        $letterForLetter = array_filter(
+            $names,
+            static fn (array $own): bool => \in_array($exact, array_map(self::exact(...), $own), true),
+        );
+
+        return array_map(
+            strval(...),
+            array_keys([] === $letterForLetter ? self::nearest($exact, $words, $names) : $letterForLetter),
+        );
+    }
+
+    /**
+     * The same below the first rung, where far more has to be compared.
+     *
+     * @param non-empty-list<string>      $words
+     * @param array<string, list<string>> $names
+     *
+     * @return array<string, true>
+     */
+    private static function nearest(string $exact, array $words, array $names): array
+    {
+        $rungs = [1 => [], [], [], []];
         foreach ($names as $id => $own) {
             foreach ($own as $name) {
                 $rung = self::rung($exact, $words, $name);
@@ -74,7 +95,7 @@ final readonly class NameMatch
         }
         foreach ($rungs as $found) {
             if ([] !== $found) {
-                return array_map(strval(...), array_keys($found));
+                return $found;
             }
         }
 
@@ -86,9 +107,6 @@ final readonly class NameMatch
      */
     private static function rung(string $exact, array $words, string $name): ?int
     {
-        if (self::exact($name) === $exact) {
-            return 0;
-        }
         $own = self::words($name);
         // “Chan, Lee” says that the order is another: then it tells two apart no more.
         if ($own === $words && !str_contains($exact, ',')) {
@@ -114,6 +132,10 @@ final readonly class NameMatch
 
     private static function exact(string $name): string
     {
+        // Most names of most classes: nothing to normalise.
+        if (1 === preg_match('/^[ -~]*$/D', $name)) {
+            return trim((string) preg_replace('/ {2,}/', ' ', strtolower($name)));
+        }
         $normal = \Normalizer::normalize($name, \Normalizer::FORM_KC);
 
         return trim(

@@ -3,8 +3,8 @@ import { useParams } from 'react-router';
 import { api, take } from '../../api/client';
 import { isProblem, type ApiProblem } from '../../api/problem';
 import { Button } from '../../ui/Button';
-import { Field } from '../../ui/Field';
-import { Wordmark } from '../../ui/Wordmark';
+import { Field } from '../../ui/fields/Field';
+import { Wordmark } from '../../ui/page/Wordmark';
 import * as m from '#messages';
 
 /** A sheet for who is not signed in. */

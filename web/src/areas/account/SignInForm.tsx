@@ -1,12 +1,32 @@
+// Where a teacher signs in.
 import { useState } from 'react';
 import { Button } from '../../ui/Button';
-import { Field } from '../../ui/Field';
-import { Wordmark } from '../../ui/Wordmark';
+import { Field } from '../../ui/fields/Field';
+import { Wordmark } from '../../ui/page/Wordmark';
 import * as m from '#messages';
 
 export interface Typed {
   email: string;
   password: string;
+}
+
+/** For whoever has forgotten the password, and for students who are at the wrong door. */
+function OtherWays() {
+  return (
+    <>
+      <p className="mt-4 text-sm">
+        <a className="underline" href="/forgotten">
+          {m.account_forgotten()}
+        </a>
+      </p>
+      <p className="mt-4 text-sm text-soft">
+        {m.account_studentDoor()}{' '}
+        <a className="text-ink underline" href="/student">
+          /student
+        </a>
+      </p>
+    </>
+  );
 }
 
 /**
@@ -58,17 +78,7 @@ export function SignInForm({
         <Button look="main" type="submit" className="mt-6 w-full" busy={busy} disabled={onSubmit === undefined}>
           {m.account_signIn()}
         </Button>
-        <p className="mt-4 text-sm">
-          <a className="underline" href="/forgotten">
-            {m.account_forgotten()}
-          </a>
-        </p>
-        <p className="mt-4 text-sm text-soft">
-          {m.account_studentDoor()}{' '}
-          <a className="text-ink underline" href="/student">
-            /student
-          </a>
-        </p>
+        <OtherWays />
       </form>
     </main>
   );

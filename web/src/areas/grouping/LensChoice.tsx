@@ -1,4 +1,4 @@
-import { Choice } from '../../ui/Choice';
+import { Choice } from '../../ui/fields/Choice';
 import * as m from '#messages';
 import type { useLens } from './lens';
 

@@ -2,8 +2,8 @@ import { useMutation } from '@tanstack/react-query';
 import { useState } from 'react';
 import { api, take, type Schema } from '../../api/client';
 import { Button } from '../../ui/Button';
-import { useMessages } from '../../ui/messages';
-import { Sheet } from '../../ui/Sheet';
+import { useMessages } from '../../ui/page/messages';
+import { Sheet } from '../../ui/slips/Sheet';
 import * as m from '#messages';
 
 type View = Schema['RepairView'];

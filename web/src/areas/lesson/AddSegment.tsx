@@ -1,4 +1,4 @@
-import { Choices, Do } from '../../ui/Choices';
+import { Choices, Do } from '../../ui/fields/Choices';
 import * as m from '#messages';
 import { asOrdered, withNew, type Kind, type Order } from './orderMoves';
 import type { useOrder } from './useOrder';

@@ -3,9 +3,9 @@ import { useState } from 'react';
 import { useLocation } from 'react-router';
 import { api, take, type Schema } from '../../api/client';
 import { isProblem } from '../../api/problem';
-import { Bar } from '../../ui/Bar';
+import { Bar } from '../../ui/page/Bar';
 import { Button } from '../../ui/Button';
-import { Field } from '../../ui/Field';
+import { Field } from '../../ui/fields/Field';
 import * as m from '#messages';
 import { forInput, fromInput } from '../../words/when';
 

@@ -7,8 +7,8 @@ import { lessonsQuery } from '../../api/lists';
 import { useOnce } from '../../api/once';
 import { isProblem } from '../../api/problem';
 import { Button } from '../../ui/Button';
-import { Choice } from '../../ui/Choice';
-import { Field } from '../../ui/Field';
+import { Choice } from '../../ui/fields/Choice';
+import { Field } from '../../ui/fields/Field';
 import { useKept } from '../../ui/useKept';
 import * as m from '#messages';
 import { forInput, fromInput, soon, whenText } from '../../words/when';
@@ -16,17 +16,23 @@ import { titleBeside } from './titleBeside';
 
 type Lesson = Schema['LessonSummary'];
 
-function NewLesson({ classId, main, lessons }: { classId: string; main: boolean; lessons: Lesson[] }) {
+interface Draft {
+  title: string;
+  minutes: string;
+  /** As the field has it. */
+  when: string;
+  /** Id of the lesson or template it begins from; '' for none. */
+  from: string;
+  groups: Schema['FromGroups'];
+}
+
+/** Creates a lesson and goes to it. */
+function useMakeLesson(classId: string, onMade: () => void) {
   const queries = useQueryClient();
   const navigate = useNavigate();
-  const [title, setTitle, forgetTitle] = useKept(`lesson:${classId}`);
-  const [minutes, setMinutes, forgetMinutes] = useKept(`minutes:${classId}`, '50');
-  const [when, setWhen] = useState(() => forInput(soon(Date.now())));
-  const [from, setFrom] = useState('');
-  const [groups, setGroups] = useState<Schema['FromGroups']>('same');
   const once = useOnce();
-  const make = useMutation({
-    mutationFn: () => {
+  return useMutation({
+    mutationFn: ({ title, minutes, when, from, groups }: Draft) => {
       const body = {
         title,
         minutes: from === '' ? Number(minutes) || 0 : 50,
@@ -43,23 +49,102 @@ function NewLesson({ classId, main, lessons }: { classId: string; main: boolean;
     },
     onSuccess: async (lesson) => {
       once.done();
-      forgetTitle();
-      forgetMinutes();
+      onMade();
       await queries.invalidateQueries({ queryKey: ['lessons'] });
       await navigate(`/lessons/${lesson.id}`);
     },
   });
-  const problem = isProblem(make.error) ? make.error : undefined;
+}
+
+/** What it begins from: nothing, a template, or another lesson of the class. */
+function From({
+  classId,
+  lessons,
+  from,
+  onFrom,
+}: {
+  classId: string;
+  lessons: Lesson[];
+  from: string;
+  onFrom: (from: string) => void;
+}) {
   const beginnings = [
     ...lessons.filter((one) => one.template),
     ...lessons.filter((one) => !one.template && one.classId === classId),
   ];
+  if (beginnings.length === 0) return null;
+  return (
+    <Choice
+      label={m.order_from()}
+      value={from}
+      options={[
+        { value: '', label: m.order_fromNothing() },
+        ...beginnings.map((one) => ({
+          value: one.id,
+          label: one.template ? m.order_fromTemplate({ title: one.title }) : titleBeside(one, beginnings),
+        })),
+      ]}
+      onChange={onFrom}
+    />
+  );
+}
+
+/** A new lesson has a length; one that begins from another has that one's, and groups like it or new ones. */
+function LengthOrGroups({
+  draft,
+  error,
+  onMinutes,
+  onGroups,
+}: {
+  draft: Draft;
+  error: string | undefined;
+  onMinutes: (minutes: string) => void;
+  onGroups: (groups: Schema['FromGroups']) => void;
+}) {
+  if (draft.from === '')
+    return (
+      <Field
+        className="max-w-40"
+        label={m.roster_lessonMinutes()}
+        type="number"
+        min={5}
+        max={600}
+        value={draft.minutes}
+        onChange={(e) => onMinutes(e.target.value)}
+        error={error}
+      />
+    );
+  return (
+    <Choice
+      label={m.order_groupsOf()}
+      value={draft.groups}
+      options={[
+        { value: 'same', label: m.order_same() },
+        { value: 'newPartners', label: m.order_newPartners() },
+      ]}
+      onChange={onGroups}
+    />
+  );
+}
+
+function NewLesson({ classId, main, lessons }: { classId: string; main: boolean; lessons: Lesson[] }) {
+  const [title, setTitle, forgetTitle] = useKept(`lesson:${classId}`);
+  const [minutes, setMinutes, forgetMinutes] = useKept(`minutes:${classId}`, '50');
+  const [when, setWhen] = useState(() => forInput(soon(Date.now())));
+  const [from, setFrom] = useState('');
+  const [groups, setGroups] = useState<Schema['FromGroups']>('same');
+  const draft = { title, minutes, when, from, groups };
+  const make = useMakeLesson(classId, () => {
+    forgetTitle();
+    forgetMinutes();
+  });
+  const problem = isProblem(make.error) ? make.error : undefined;
   return (
     <form
       className="mt-3 space-y-3 border border-ink bg-sheet p-4"
       onSubmit={(event) => {
         event.preventDefault();
-        make.mutate();
+        make.mutate(draft);
       }}
     >
       <h3 className="font-semibold">{m.roster_newLesson()}</h3>
@@ -77,42 +162,8 @@ function NewLesson({ classId, main, lessons }: { classId: string; main: boolean;
         onChange={(e) => setWhen(e.target.value)}
         error={problem?.field('startsAt')}
       />
-      {beginnings.length > 0 && (
-        <Choice
-          label={m.order_from()}
-          value={from}
-          options={[
-            { value: '', label: m.order_fromNothing() },
-            ...beginnings.map((one) => ({
-              value: one.id,
-              label: one.template ? m.order_fromTemplate({ title: one.title }) : titleBeside(one, beginnings),
-            })),
-          ]}
-          onChange={setFrom}
-        />
-      )}
-      {from === '' ? (
-        <Field
-          className="max-w-40"
-          label={m.roster_lessonMinutes()}
-          type="number"
-          min={5}
-          max={600}
-          value={minutes}
-          onChange={(e) => setMinutes(e.target.value)}
-          error={problem?.field('minutes')}
-        />
-      ) : (
-        <Choice
-          label={m.order_groupsOf()}
-          value={groups}
-          options={[
-            { value: 'same', label: m.order_same() },
-            { value: 'newPartners', label: m.order_newPartners() },
-          ]}
-          onChange={setGroups}
-        />
-      )}
+      <From classId={classId} lessons={lessons} from={from} onFrom={setFrom} />
+      <LengthOrGroups draft={draft} error={problem?.field('minutes')} onMinutes={setMinutes} onGroups={setGroups} />
       <Button look={main ? 'main' : 'plain'} type="submit" busy={make.isPending}>
         {m.roster_makeLesson()}
       </Button>

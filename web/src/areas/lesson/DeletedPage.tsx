@@ -3,8 +3,8 @@ import { Link } from 'react-router';
 import { api, take, type Schema } from '../../api/client';
 import { problemText } from '../../api/problem';
 import { Button } from '../../ui/Button';
-import { useMessages } from '../../ui/messages';
-import { Page } from '../../ui/Page';
+import { useMessages } from '../../ui/page/messages';
+import { Page } from '../../ui/page/Page';
 import * as m from '#messages';
 import { whenText } from '../../words/when';
 

@@ -1,37 +1,28 @@
+// What a lesson is called, when it is, and how long.
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import { api, take, type Schema } from '../../api/client';
 import { isProblem } from '../../api/problem';
 import { Button } from '../../ui/Button';
-import { Field } from '../../ui/Field';
-import { useMessages } from '../../ui/messages';
-import { NumberField } from '../../ui/NumberField';
+import { Field } from '../../ui/fields/Field';
+import { useMessages } from '../../ui/page/messages';
+import { NumberField } from '../../ui/fields/NumberField';
 import * as m from '#messages';
 import { forInput, fromInput } from '../../words/when';
 
 type Edit = Schema['EditLesson'];
 
-/** Its title, its date and how long it is in all. */
-export function LessonForm({
-  lesson,
-}: {
-  lesson: Pick<Schema['LessonView'], 'id' | 'classId' | 'title' | 'minutes' | 'startsAt' | 'template' | 'locksAtEnd'>;
-}) {
+type Lesson = Pick<
+  Schema['LessonView'],
+  'id' | 'classId' | 'title' | 'minutes' | 'startsAt' | 'template' | 'locksAtEnd'
+>;
+
+/** Keeps a lesson as a template. */
+function useKeep(lesson: Lesson) {
   const queries = useQueryClient();
-  const navigate = useNavigate();
-  const { fail, say, sayHere } = useMessages();
-  const [title, setTitle] = useState(lesson.title);
-  const edit = useMutation({
-    mutationFn: (body: Edit) =>
-      take(api.PATCH('/api/staff/lessons/{id}', { params: { path: { id: lesson.id } }, body })),
-    onSuccess: () =>
-      Promise.all([
-        queries.invalidateQueries({ queryKey: ['lesson', lesson.id] }),
-        queries.invalidateQueries({ queryKey: ['lessons'] }),
-      ]),
-  });
-  const keep = useMutation({
+  const { fail, say } = useMessages();
+  return useMutation({
     mutationFn: () =>
       take(
         api.POST('/api/staff/classes/{id}/lessons', {
@@ -50,8 +41,15 @@ export function LessonForm({
     },
     onError: fail,
   });
+}
+
+/** Deletes a lesson; said where it leads to, and to be undone there. */
+function useDelete(lesson: Lesson) {
+  const queries = useQueryClient();
+  const navigate = useNavigate();
+  const { fail, sayHere } = useMessages();
   const path = { params: { path: { id: lesson.id } } };
-  const away = useMutation({
+  return useMutation({
     mutationFn: () => take(api.DELETE('/api/staff/lessons/{id}', path)),
     onSuccess: async () => {
       await navigate(`/classes/${lesson.classId}`);
@@ -63,6 +61,25 @@ export function LessonForm({
     },
     onError: fail,
   });
+}
+
+function useEdit(lesson: Lesson) {
+  const queries = useQueryClient();
+  return useMutation({
+    mutationFn: (body: Edit) =>
+      take(api.PATCH('/api/staff/lessons/{id}', { params: { path: { id: lesson.id } }, body })),
+    onSuccess: () =>
+      Promise.all([
+        queries.invalidateQueries({ queryKey: ['lesson', lesson.id] }),
+        queries.invalidateQueries({ queryKey: ['lessons'] }),
+      ]),
+  });
+}
+
+/** Its title, date and length, and whether work can be changed afterwards. */
+function Fields({ lesson }: { lesson: Lesson }) {
+  const edit = useEdit(lesson);
+  const [title, setTitle] = useState(lesson.title);
   const problem = isProblem(edit.error) ? edit.error : undefined;
   const saveTitle = () => {
     if (title.trim() !== lesson.title) edit.mutate({ title });
@@ -109,6 +126,17 @@ export function LessonForm({
         />
         {m.order_locksAtEnd()}
       </label>
+    </>
+  );
+}
+
+/** Everything about a lesson that is not in its running order. */
+export function LessonForm({ lesson }: { lesson: Lesson }) {
+  const keep = useKeep(lesson);
+  const away = useDelete(lesson);
+  return (
+    <>
+      <Fields lesson={lesson} />
       {!lesson.template && (
         <Button look="quiet" className="-ms-2 text-sm" onClick={() => keep.mutate()} busy={keep.isPending}>
           {m.order_asTemplate()}

@@ -1,5 +1,5 @@
-import { part } from '../../ui/lazily';
-import { Popover } from '../../ui/Popover';
+import { part } from '../../ui/later/lazily';
+import { Popover } from '../../ui/slips/Popover';
 import * as m from '#messages';
 import { whenText } from '../../words/when';
 import type { LessonForm as Form } from './LessonForm';

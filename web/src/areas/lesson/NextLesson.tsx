@@ -1,10 +1,11 @@
+// The lesson after this one.
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useNavigate } from 'react-router';
 import { api, take, type Schema } from '../../api/client';
 import { classesQuery } from '../../api/lists';
 import { useOnce } from '../../api/once';
-import { Choices, Do } from '../../ui/Choices';
-import { useMessages } from '../../ui/messages';
+import { Choices, Do } from '../../ui/fields/Choices';
+import { useMessages } from '../../ui/page/messages';
 import * as m from '#messages';
 import { notCarried } from './notCarried';
 
@@ -16,22 +17,25 @@ interface From {
 const day = 24 * 3_600_000;
 const week = 7 * day;
 
-/** The next lesson, begun from one that is there: the same groups, new partners, or for another class. */
-export function NextLesson({
-  lesson,
-  others = false,
-}: {
-  lesson: Pick<Schema['LessonView'], 'id' | 'classId' | 'title' | 'minutes' | 'startsAt' | 'template'> &
-    Partial<Pick<Schema['LessonView'], 'className' | 'floor' | 'handOut' | 'students'>>;
-  /** Only for other classes: this one has it before it. */
-  others?: boolean;
-}) {
+type Lesson = Pick<Schema['LessonView'], 'id' | 'classId' | 'title' | 'minutes' | 'startsAt' | 'template'> &
+  Partial<Pick<Schema['LessonView'], 'className' | 'floor' | 'handOut' | 'students'>>;
+
+/** What its page says first: to another class not everything comes along, and it has its lessons at other times. */
+function arrival(lesson: Lesson, made: Schema['LessonView']) {
+  const { className, floor, handOut, students } = lesson;
+  const known = className !== undefined && floor !== undefined && handOut !== undefined && students !== undefined;
+  return made.classId !== lesson.classId && known
+    ? { notCarried: notCarried({ className, floor, handOut, students }, made), askDate: true }
+    : null;
+}
+
+/** Creates the next lesson and goes to it. */
+function useNext(lesson: Lesson) {
   const queries = useQueryClient();
   const navigate = useNavigate();
   const { fail } = useMessages();
-  const classes = useQuery(classesQuery).data ?? [];
   const once = useOnce();
-  const make = useMutation({
+  return useMutation({
     mutationFn: ({ classId, groups }: From) => {
       const body = {
         title: lesson.title,
@@ -51,16 +55,23 @@ export function NextLesson({
     onSuccess: async (made) => {
       once.done();
       await queries.invalidateQueries({ queryKey: ['lessons'] });
-      const { className, floor, handOut, students } = lesson;
-      const known = className !== undefined && floor !== undefined && handOut !== undefined && students !== undefined;
-      const given = made.classId !== lesson.classId && known;
-      await navigate(`/lessons/${made.id}`, {
-        // Another class has its lessons at times of its own: it is asked when.
-        state: given ? { notCarried: notCarried({ className, floor, handOut, students }, made), askDate: true } : null,
-      });
+      await navigate(`/lessons/${made.id}`, { state: arrival(lesson, made) });
     },
     onError: fail,
   });
+}
+
+/** The next lesson, begun from one that is there: the same groups, new partners, or for another class. */
+export function NextLesson({
+  lesson,
+  others = false,
+}: {
+  lesson: Lesson;
+  /** Only for other classes: this one has it before it. */
+  others?: boolean;
+}) {
+  const classes = useQuery(classesQuery).data ?? [];
+  const { mutate: make } = useNext(lesson);
   const elsewhere = classes.filter((one) => one.id !== lesson.classId && !one.archived);
   if (others && elsewhere.length === 0) return null;
   return (
@@ -70,14 +81,12 @@ export function NextLesson({
     >
       {!others && (
         <>
-          <Do onPress={() => make.mutate({ classId: lesson.classId, groups: 'same' })}>{m.order_same()}</Do>
-          <Do onPress={() => make.mutate({ classId: lesson.classId, groups: 'newPartners' })}>
-            {m.order_newPartners()}
-          </Do>
+          <Do onPress={() => make({ classId: lesson.classId, groups: 'same' })}>{m.order_same()}</Do>
+          <Do onPress={() => make({ classId: lesson.classId, groups: 'newPartners' })}>{m.order_newPartners()}</Do>
         </>
       )}
       {elsewhere.map((one) => (
-        <Do key={one.id} onPress={() => make.mutate({ classId: one.id, groups: 'newPartners' })}>
+        <Do key={one.id} onPress={() => make({ classId: one.id, groups: 'newPartners' })}>
           {m.order_otherClass({ name: one.name })}
         </Do>
       ))}

@@ -1,11 +1,12 @@
+// The running order drawn to scale.
 import clsx from 'clsx';
 import { Fragment, useRef, useState, type KeyboardEvent, type PointerEvent, type ReactNode } from 'react';
 import * as m from '#messages';
 import { segmentName } from './segmentName';
-import { DragArea, Sortable, SortableRow, type DragListeners } from '../../ui/Drag';
-import { dragWords } from '../../ui/dragWords';
-import { part } from '../../ui/lazily';
-import { Popover } from '../../ui/Popover';
+import { DragArea, Sortable, SortableRow, type DragListeners } from '../../ui/drag/Drag';
+import { dragWords } from '../../ui/drag/dragWords';
+import { part } from '../../ui/later/lazily';
+import { Popover } from '../../ui/slips/Popover';
 import { asOrdered, withEdge, withPlace, type Order, type Segment } from './orderMoves';
 import type { useOrder } from './useOrder';
 import { backKey, forwardKey, isRightToLeft } from '../../ui/direction';
@@ -16,6 +17,24 @@ const SegmentSlip = part(
 );
 
 export const nameOf = (segment: Segment) => segmentName(segment.kind, segment.round?.number ?? null);
+
+/** How the seam is called, and where it stands. */
+function edgeLabels(before: Segment, after: Segment | undefined) {
+  return {
+    'aria-label':
+      after === undefined
+        ? m.order_edgeEnd({ before: nameOf(before) })
+        : m.order_edge({ before: nameOf(before), after: nameOf(after) }),
+    'aria-valuetext':
+      after === undefined
+        ? m.order_minutes({ n: before.minutes })
+        : m.order_edgeAt({ before: before.minutes, after: after.minutes }),
+  };
+}
+
+/** Minutes a key moves a seam by; undefined for other keys. */
+const edgeStep = (key: string): number | undefined =>
+  ({ [forwardKey()]: 1, ArrowUp: 1, [backKey()]: -1, ArrowDown: -1, PageUp: 5, PageDown: -5 })[key];
 
 /** The seam between two segments, to be moved by hand or with the arrow keys. */
 function Edge({
@@ -32,38 +51,31 @@ function Edge({
   onDone: (by: number) => void;
 }) {
   const from = useRef<number | null>(null);
-  const one = segments[at];
-  const next = segments[at + 1];
-  if (one === undefined) return null;
+  const before = segments[at];
+  if (before === undefined) return null;
   const by = (event: PointerEvent) => {
     const moved = event.clientX - (from.current ?? event.clientX);
     return Math.round((isRightToLeft() ? -moved : moved) / perMinute());
   };
-  const key = (event: KeyboardEvent) => {
-    const step = { [forwardKey()]: 1, ArrowUp: 1, [backKey()]: -1, ArrowDown: -1, PageUp: 5, PageDown: -5 }[event.key];
-    if (step === undefined) return;
-    event.preventDefault();
-    onDone(step);
+  const letGo = () => {
+    from.current = null;
+    onMove(0);
   };
   return (
     <div
       role="slider"
       tabIndex={0}
-      aria-label={
-        next === undefined
-          ? m.order_edgeEnd({ before: nameOf(one) })
-          : m.order_edge({ before: nameOf(one), after: nameOf(next) })
-      }
+      {...edgeLabels(before, segments[at + 1])}
       aria-valuemin={1}
       aria-valuemax={600}
-      aria-valuenow={one.minutes}
-      aria-valuetext={
-        next === undefined
-          ? m.order_minutes({ n: one.minutes })
-          : m.order_edgeAt({ before: one.minutes, after: next.minutes })
-      }
+      aria-valuenow={before.minutes}
       className="relative z-10 -mx-3 w-6 shrink-0 cursor-ew-resize touch-none before:absolute before:inset-y-1.5 before:left-1/2 before:w-1.5 before:-translate-x-1/2 before:border before:border-ink before:bg-sheet hover:before:bg-ink focus-visible:before:bg-ink"
-      onKeyDown={key}
+      onKeyDown={(event: KeyboardEvent) => {
+        const step = edgeStep(event.key);
+        if (step === undefined) return;
+        event.preventDefault();
+        onDone(step);
+      }}
       onPointerDown={(event) => {
         event.currentTarget.setPointerCapture(event.pointerId);
         from.current = event.clientX;
@@ -71,14 +83,10 @@ function Edge({
       onPointerMove={(event) => from.current !== null && onMove(by(event))}
       onPointerUp={(event) => {
         const moved = by(event);
-        from.current = null;
-        onMove(0);
+        letGo();
         if (moved !== 0) onDone(moved);
       }}
-      onPointerCancel={() => {
-        from.current = null;
-        onMove(0);
-      }}
+      onPointerCancel={letGo}
     />
   );
 }
@@ -113,49 +121,62 @@ function Stretch(props: StretchProps) {
   );
 }
 
-function StretchSlip(props: StretchProps & { listeners: DragListeners }) {
-  const { segment, past, now, shown, onArrow, children, listeners } = props;
+type Look = Pick<StretchProps, 'segment' | 'past' | 'now' | 'shown'>;
+
+const stretchLook = ({ segment, past, now, shown }: Look) => {
   const round = segment.kind === 'round';
+  return clsx(
+    'relative flex h-full w-full touch-none items-center justify-center gap-1.5 overflow-hidden px-1.5 text-sm whitespace-nowrap',
+    round && 'font-semibold',
+    now && 'bg-ink text-ground',
+    !now && past && 'bg-[repeating-linear-gradient(135deg,var(--line)_0_2px,var(--sheet)_2px_7px)] text-soft',
+    !now && !past && (round ? 'bg-wash' : 'bg-sheet'),
+    shown && (now ? 'shadow-[inset_0_-4px_0_var(--line)]' : 'shadow-[inset_0_-4px_0_var(--ink)]'),
+  );
+};
+
+/** The segment's name, or its number where there is no room, and how long it is. */
+function StretchLabel({ segment, past, now }: Omit<Look, 'shown'>) {
+  const round = segment.kind === 'round';
+  return (
+    <>
+      <span className={clsx('truncate', round && '@max-[6.5rem]:hidden', past && 'bg-sheet px-0.5')}>
+        {nameOf(segment)}
+      </span>
+      {segment.round != null && (
+        <span aria-hidden="true" className={clsx('@min-[6.5rem]:hidden', past && 'bg-sheet px-0.5')}>
+          {m.order_short({ n: segment.round.number })}
+        </span>
+      )}
+      <span className={clsx('whitespace-nowrap tabular-nums @max-[4.5rem]:hidden', !now && 'text-soft')}>
+        {m.order_minutes({ n: segment.minutes })}
+      </span>
+    </>
+  );
+}
+
+function StretchSlip(props: StretchProps & { listeners: DragListeners }) {
+  const { segment, past, now, onArrow, children, listeners } = props;
+  const title = m.order_of({ name: nameOf(segment), n: segment.minutes });
+  const arrow = (event: KeyboardEvent) => {
+    const by = { [backKey()]: -1, [forwardKey()]: 1 }[event.key];
+    if (!event.altKey || by === undefined) return;
+    event.preventDefault();
+    onArrow(by);
+  };
   return (
     <Popover
       className="h-full"
       button={{
         ...listeners,
         'data-to-scale': true,
-        title: m.order_of({ name: nameOf(segment), n: segment.minutes }),
-        'aria-label': `${m.order_of({ name: nameOf(segment), n: segment.minutes })}${now ? `, ${m.order_now()}` : past ? `, ${m.order_past()}` : ''}`,
+        title,
+        'aria-label': `${title}${now ? `, ${m.order_now()}` : past ? `, ${m.order_past()}` : ''}`,
         'aria-current': now ? 'step' : undefined,
-        onKeyDownCapture: (event: KeyboardEvent) => {
-          const by = { [backKey()]: -1, [forwardKey()]: 1 }[event.key];
-          if (event.altKey && by !== undefined) {
-            event.preventDefault();
-            onArrow(by);
-          }
-        },
-        className: clsx(
-          'relative flex h-full w-full touch-none items-center justify-center gap-1.5 overflow-hidden px-1.5 text-sm whitespace-nowrap',
-          round && 'font-semibold',
-          now && 'bg-ink text-ground',
-          !now && past && 'bg-[repeating-linear-gradient(135deg,var(--line)_0_2px,var(--sheet)_2px_7px)] text-soft',
-          !now && !past && (round ? 'bg-wash' : 'bg-sheet'),
-          shown && (now ? 'shadow-[inset_0_-4px_0_var(--line)]' : 'shadow-[inset_0_-4px_0_var(--ink)]'),
-        ),
+        onKeyDownCapture: arrow,
+        className: stretchLook(props),
       }}
-      label={
-        <>
-          <span className={clsx('truncate', round && '@max-[6.5rem]:hidden', past && 'bg-sheet px-0.5')}>
-            {nameOf(segment)}
-          </span>
-          {segment.round != null && (
-            <span aria-hidden="true" className={clsx('@min-[6.5rem]:hidden', past && 'bg-sheet px-0.5')}>
-              {m.order_short({ n: segment.round.number })}
-            </span>
-          )}
-          <span className={clsx('whitespace-nowrap tabular-nums @max-[4.5rem]:hidden', !now && 'text-soft')}>
-            {m.order_minutes({ n: segment.minutes })}
-          </span>
-        </>
-      }
+      label={<StretchLabel segment={segment} past={past} now={now} />}
     >
       {(close) => (
         <>
@@ -170,17 +191,7 @@ function StretchSlip(props: StretchProps & { listeners: DragListeners }) {
   );
 }
 
-/** The running order drawn to scale: what is over, what is now, what comes, and for how long. */
-export function OrderStrip({
-  order,
-  classId,
-  control,
-  shown,
-  canGo,
-  onShow,
-  onGo,
-  workOf,
-}: {
+interface StripProps {
   order: Order;
   /** What students work on in a segment, and how to change that. */
   workOf?: (segment: Segment, close: () => void) => ReactNode;
@@ -192,7 +203,59 @@ export function OrderStrip({
   canGo: boolean;
   onShow: (segment: string) => void;
   onGo: (segment: string) => void;
+}
+
+/** What can be done with a segment, as it stands in the order. */
+function Slip({
+  strip,
+  segment,
+  at,
+  nowAt,
+  onPlace,
+  close,
+}: {
+  strip: StripProps;
+  segment: Segment;
+  at: number;
+  nowAt: number;
+  onPlace: (from: number, to: number) => void;
+  close: () => void;
 }) {
+  const { order, control, classId, canGo, shown } = strip;
+  const last = order.segments.length - 1;
+  const isNow = at === nowAt;
+  /** Closes first; null where it cannot be done. */
+  const when = (can: boolean, act: () => void) =>
+    can
+      ? () => {
+          close();
+          act();
+        }
+      : null;
+  const takeOut = () =>
+    control.put(
+      asOrdered(order.segments.filter((one) => one.id !== segment.id)),
+      m.order_takenOut({ name: nameOf(segment) }),
+    );
+  return (
+    <SegmentSlip
+      segment={segment}
+      classId={classId}
+      control={control}
+      earlier={when(at > 0, () => onPlace(at, at - 1))}
+      later={when(at < last, () => onPlace(at, at + 1))}
+      takeOut={when(!isNow && last > 0, takeOut)}
+      goTo={when(segment.round === null && !isNow && canGo, () => strip.onGo(segment.id))}
+      show={when(segment.round !== null && segment.id !== shown, () => strip.onShow(segment.id))}
+    >
+      {strip.workOf?.(segment, close)}
+    </SegmentSlip>
+  );
+}
+
+/** The running order drawn to scale: what is over, what is now, what comes, and for how long. */
+export function OrderStrip(strip: StripProps) {
+  const { order, control, shown } = strip;
   const bar = useRef<HTMLDivElement>(null);
   const [held, setHeld] = useState<{ at: number; by: number } | null>(null);
   const segments = held === null ? order.segments : withEdge(order.segments, held.at, held.by);
@@ -208,14 +271,12 @@ export function OrderStrip({
     const to = order.segments.findIndex((segment) => segment.id === over);
     if (from >= 0 && to >= 0 && from !== to) place(from, to);
   };
+  const words = dragWords((id) => {
+    const segment = segments.find((one) => one.id === id);
+    return segment === undefined ? '' : nameOf(segment);
+  });
   return (
-    <DragArea
-      onEnd={dropped}
-      words={dragWords((id) => {
-        const segment = segments.find((one) => one.id === id);
-        return segment === undefined ? '' : nameOf(segment);
-      })}
-    >
+    <DragArea onEnd={dropped} words={words}>
       <SortableRow ids={segments.map((segment) => segment.id)}>
         <div ref={bar} role="group" aria-label={m.order_label()} className="flex h-10 min-w-0 border border-ink">
           {segments.map((segment, at) => (
@@ -227,35 +288,9 @@ export function OrderStrip({
                 shown={segment.id === shown}
                 onArrow={(by) => place(at, at + by)}
               >
-                {(close) => {
-                  const and = (act: () => void) => () => {
-                    close();
-                    act();
-                  };
-                  return (
-                    <SegmentSlip
-                      segment={segment}
-                      classId={classId}
-                      control={control}
-                      earlier={at > 0 ? and(() => place(at, at - 1)) : null}
-                      later={at < segments.length - 1 ? and(() => place(at, at + 1)) : null}
-                      takeOut={
-                        at !== nowAt && segments.length > 1
-                          ? and(() =>
-                              control.put(
-                                asOrdered(order.segments.filter((one) => one.id !== segment.id)),
-                                m.order_takenOut({ name: nameOf(segment) }),
-                              ),
-                            )
-                          : null
-                      }
-                      goTo={segment.round === null && at !== nowAt && canGo ? and(() => onGo(segment.id)) : null}
-                      show={segment.round !== null && segment.id !== shown ? and(() => onShow(segment.id)) : null}
-                    >
-                      {workOf?.(segment, close)}
-                    </SegmentSlip>
-                  );
-                }}
+                {(close) => (
+                  <Slip strip={strip} segment={segment} at={at} nowAt={nowAt} onPlace={place} close={close} />
+                )}
               </Stretch>
               <Edge
                 segments={segments}

@@ -1,11 +1,12 @@
+// What can be changed of one segment of a lesson.
 import type { ReactNode } from 'react';
 import { useQuery } from '@tanstack/react-query';
 import { groupingsQuery } from '../../api/lists';
 import { Button } from '../../ui/Button';
-import { Choice } from '../../ui/Choice';
-import { useMessages } from '../../ui/messages';
-import { NumberField } from '../../ui/NumberField';
-import { SavedText } from '../../ui/SavedText';
+import { Choice } from '../../ui/fields/Choice';
+import { useMessages } from '../../ui/page/messages';
+import { NumberField } from '../../ui/fields/NumberField';
+import { SavedText } from '../../ui/fields/SavedText';
 import * as m from '#messages';
 import type { Segment } from './orderMoves';
 import type { useOrder } from './useOrder';
@@ -31,38 +32,36 @@ interface SlipProps {
   control: ReturnType<typeof useOrder>;
 }
 
-/** Everything about one segment: how long, what to do, where it stands. */
-export function SegmentSlip({
-  segment,
-  classId,
-  control,
-  earlier,
-  later,
-  takeOut,
-  goTo,
-  show,
-  children,
-}: SlipProps & {
-  children?: ReactNode;
+interface Presses {
   earlier: (() => void) | null;
   later: (() => void) | null;
   takeOut: (() => void) | null;
   goTo: (() => void) | null;
   show: (() => void) | null;
-}) {
+}
+
+/** A press for each of those that can be done. */
+function PressList({ presses }: { presses: [(() => void) | null, string][] }) {
+  return presses.map(
+    ([press, label]) =>
+      press !== null && (
+        <Button key={label} look="quiet" onClick={press}>
+          {label}
+        </Button>
+      ),
+  );
+}
+
+/** How long it is, in which groups, and what to do. */
+function Fields({ segment, classId, control }: SlipProps) {
   const { fail } = useMessages();
+  const saveInstructions = (instructions: string) =>
+    control.edit(segment.id, { instructions }).catch((problem: unknown) => {
+      fail(problem);
+      throw problem;
+    });
   return (
-    <div className="flex flex-col gap-3">
-      {show !== null && (
-        <Button className="self-start" onClick={show}>
-          {m.order_show()}
-        </Button>
-      )}
-      {goTo !== null && (
-        <Button className="self-start" onClick={goTo}>
-          {m.order_goTo()}
-        </Button>
-      )}
+    <>
       <div className="w-32">
         <NumberField
           key={segment.id}
@@ -80,30 +79,44 @@ export function SegmentSlip({
         value={segment.instructions}
         maxLength={2000}
         rows={3}
-        onSave={(instructions) =>
-          control.edit(segment.id, { instructions }).catch((problem: unknown) => {
-            fail(problem);
-            throw problem;
-          })
-        }
+        onSave={saveInstructions}
       />
+    </>
+  );
+}
+
+/** Everything about one segment: how long, what to do, where it stands. */
+export function SegmentSlip({
+  earlier,
+  later,
+  takeOut,
+  goTo,
+  show,
+  children,
+  ...slip
+}: SlipProps & Presses & { children?: ReactNode }) {
+  return (
+    <div className="flex flex-col gap-3">
+      {show !== null && (
+        <Button className="self-start" onClick={show}>
+          {m.order_show()}
+        </Button>
+      )}
+      {goTo !== null && (
+        <Button className="self-start" onClick={goTo}>
+          {m.order_goTo()}
+        </Button>
+      )}
+      <Fields {...slip} />
       {children}
       <div className="-ms-2 flex flex-wrap gap-1 border-t border-line pt-2 text-sm">
-        {earlier !== null && (
-          <Button look="quiet" onClick={earlier}>
-            {m.order_earlier()}
-          </Button>
-        )}
-        {later !== null && (
-          <Button look="quiet" onClick={later}>
-            {m.order_later()}
-          </Button>
-        )}
-        {takeOut !== null && (
-          <Button look="quiet" onClick={takeOut}>
-            {m.order_takeOut()}
-          </Button>
-        )}
+        <PressList
+          presses={[
+            [earlier, m.order_earlier()],
+            [later, m.order_later()],
+            [takeOut, m.order_takeOut()],
+          ]}
+        />
       </div>
     </div>
   );

@@ -1,6 +1,6 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { api, take, type Schema } from '../../api/client';
-import { useMessages } from '../../ui/messages';
+import { useMessages } from '../../ui/page/messages';
 import * as m from '#messages';
 import { asOrdered, type Order, type Ordered } from './orderMoves';
 

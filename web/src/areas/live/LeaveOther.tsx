@@ -3,7 +3,7 @@ import { createContext, useContext, useState, type ReactNode } from 'react';
 import type { Schema } from '../../api/client';
 import { isProblem } from '../../api/problem';
 import { Button } from '../../ui/Button';
-import { Sheet } from '../../ui/Sheet';
+import { Sheet } from '../../ui/slips/Sheet';
 import * as m from '#messages';
 import { titleBeside } from '../lesson/titleBeside';
 

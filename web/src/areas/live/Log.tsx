@@ -1,7 +1,7 @@
 import { useQuery } from '@tanstack/react-query';
 import { api, take, type Schema } from '../../api/client';
 import { problemText } from '../../api/problem';
-import { Sheet } from '../../ui/Sheet';
+import { Sheet } from '../../ui/slips/Sheet';
 import * as m from '#messages';
 import { segmentName } from '../lesson/segmentName';
 import { list } from '../../words/list';

@@ -1,7 +1,7 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { api, take } from '../../api/client';
 import { Button } from '../../ui/Button';
-import { useMessages } from '../../ui/messages';
+import { useMessages } from '../../ui/page/messages';
 import * as m from '#messages';
 
 /** Another address for the class page, where the old one has come to the wrong hands. */

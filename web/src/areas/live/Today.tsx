@@ -1,3 +1,4 @@
+// What a teacher sees first: today's lessons, and those to come.
 import { useQuery } from '@tanstack/react-query';
 import { lazy, Suspense, useState } from 'react';
 import { Link } from 'react-router';
@@ -6,7 +7,7 @@ import { api, take, type Schema } from '../../api/client';
 import { classesQuery, lessonsQuery } from '../../api/lists';
 import * as m from '#messages';
 import { dayOf, dayText, timeText, whenText } from '../../words/when';
-import { nextStep } from './nextStep';
+import { nextStep } from './plan/nextStep';
 import { phaseOf } from './phase';
 
 // Only past lessons have it, and what it opens with is large.
@@ -66,18 +67,78 @@ function NextAction({ id }: { id: string }) {
   );
 }
 
+/** What can be done about a lesson of today: the next thing, or, of one that is past, what follows it. */
+function LessonPress({ lesson, isNext, now }: { lesson: Lesson; isNext: boolean; now: number }) {
+  if (isNext) return <NextAction id={lesson.id} />;
+  if (lesson.endedAt === null && startOf(lesson) + 60_000 * lesson.minutes >= now) return null;
+  return (
+    <Suspense>
+      <NextLesson lesson={lesson} />
+    </Suspense>
+  );
+}
+
+const startOf = (lesson: Lesson) => lesson.startsAt ?? 0;
+type NameOf = (lesson: Lesson) => string;
+
+function TodaysLesson({
+  lesson,
+  nameOf,
+  isNext,
+  now,
+}: {
+  lesson: Lesson;
+  nameOf: NameOf;
+  isNext: boolean;
+  now: number;
+}) {
+  return (
+    <li className="grid grid-cols-[minmax(5rem,max-content)_minmax(0,1fr)] gap-x-4 border-t-2 border-ink py-3">
+      <p className="pt-0.5 text-lg font-bold whitespace-nowrap tabular-nums">{timeText(startOf(lesson))}</p>
+      <div className="flex flex-wrap items-center justify-between gap-x-6 gap-y-3">
+        <p className="min-w-0">
+          <Link to={`/lessons/${lesson.id}`} className="text-xl font-semibold wrap-anywhere hover:bg-wash">
+            {lesson.title}
+          </Link>
+          <span className="block wrap-anywhere text-soft">
+            {nameOf(lesson)} · {m.common_minutes({ n: lesson.minutes })}
+            {lesson.endedAt !== null ? <> · {m.order_isOver()}</> : lesson.current && <> · {m.classes_nowOn()}</>}
+          </span>
+        </p>
+        <LessonPress lesson={lesson} isNext={isNext} now={now} />
+      </div>
+    </li>
+  );
+}
+
+function Coming({ lessons, nameOf }: { lessons: Lesson[]; nameOf: NameOf }) {
+  return (
+    <>
+      <h2 className="mt-5 font-sans text-sm font-semibold text-soft">{m.order_coming()}</h2>
+      <ul className="mt-1">
+        {lessons.map((lesson) => (
+          <li key={lesson.id} className="flex flex-wrap gap-x-4">
+            <span className="w-44 whitespace-nowrap text-soft tabular-nums">{whenText(startOf(lesson))}</span>
+            <Link to={`/lessons/${lesson.id}`} className="min-w-0 font-semibold wrap-anywhere hover:bg-wash">
+              {lesson.title}
+            </Link>
+            <span className="min-w-0 wrap-anywhere text-soft">{nameOf(lesson)}</span>
+          </li>
+        ))}
+      </ul>
+    </>
+  );
+}
+
 /** Today's lessons first, with the one next action; then the coming ones. */
 export function Today() {
   const now = useServerNow(30_000);
   const lessons = (useQuery(lessonsQuery).data ?? []).filter((lesson) => !lesson.template);
   const classes = useQuery(classesQuery).data ?? [];
-  const nameOf = (lesson: Lesson) => classes.find((one) => one.id === lesson.classId)?.name ?? '';
-  const at = (lesson: Lesson) => lesson.startsAt ?? 0;
-  const today = lessons.filter((lesson) => isForToday(lesson, now)).sort((a, b) => at(a) - at(b));
-  const coming = lessons
-    .filter((lesson) => at(lesson) >= dayOf(now) + dayLong)
-    .sort((a, b) => at(a) - at(b))
-    .slice(0, shownAhead);
+  const nameOf: NameOf = (lesson) => classes.find((one) => one.id === lesson.classId)?.name ?? '';
+  const byStart = (some: Lesson[]) => [...some].sort((a, b) => startOf(a) - startOf(b));
+  const today = byStart(lessons.filter((lesson) => isForToday(lesson, now)));
+  const coming = byStart(lessons.filter((lesson) => startOf(lesson) >= dayOf(now) + dayLong)).slice(0, shownAhead);
   const next = nextToday(lessons, now);
   if (lessons.length === 0) return null;
   return (
@@ -88,50 +149,10 @@ export function Today() {
       {today.length === 0 && <p className="mt-3 text-soft">{m.order_noneToday()}</p>}
       <ul className="mt-3 border-b-2 border-ink">
         {today.map((lesson) => (
-          <li
-            key={lesson.id}
-            className="grid grid-cols-[minmax(5rem,max-content)_minmax(0,1fr)] gap-x-4 border-t-2 border-ink py-3"
-          >
-            <p className="pt-0.5 text-lg font-bold whitespace-nowrap tabular-nums">{timeText(at(lesson))}</p>
-            <div className="flex flex-wrap items-center justify-between gap-x-6 gap-y-3">
-              <p className="min-w-0">
-                <Link to={`/lessons/${lesson.id}`} className="text-xl font-semibold wrap-anywhere hover:bg-wash">
-                  {lesson.title}
-                </Link>
-                <span className="block wrap-anywhere text-soft">
-                  {nameOf(lesson)} · {m.common_minutes({ n: lesson.minutes })}
-                  {lesson.endedAt !== null ? <> · {m.order_isOver()}</> : lesson.current && <> · {m.classes_nowOn()}</>}
-                </span>
-              </p>
-              {lesson.id === next?.id ? (
-                <NextAction id={lesson.id} />
-              ) : (
-                (lesson.endedAt !== null || at(lesson) + 60_000 * lesson.minutes < now) && (
-                  <Suspense>
-                    <NextLesson lesson={lesson} />
-                  </Suspense>
-                )
-              )}
-            </div>
-          </li>
+          <TodaysLesson key={lesson.id} lesson={lesson} nameOf={nameOf} isNext={lesson.id === next?.id} now={now} />
         ))}
       </ul>
-      {coming.length > 0 && (
-        <>
-          <h2 className="mt-5 font-sans text-sm font-semibold text-soft">{m.order_coming()}</h2>
-          <ul className="mt-1">
-            {coming.map((lesson) => (
-              <li key={lesson.id} className="flex flex-wrap gap-x-4">
-                <span className="w-44 whitespace-nowrap text-soft tabular-nums">{whenText(at(lesson))}</span>
-                <Link to={`/lessons/${lesson.id}`} className="min-w-0 font-semibold wrap-anywhere hover:bg-wash">
-                  {lesson.title}
-                </Link>
-                <span className="min-w-0 wrap-anywhere text-soft">{nameOf(lesson)}</span>
-              </li>
-            ))}
-          </ul>
-        </>
-      )}
+      {coming.length > 0 && <Coming lessons={coming} nameOf={nameOf} />}
     </section>
   );
 }

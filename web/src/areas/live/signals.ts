@@ -2,7 +2,7 @@ import type { Schema } from '../../api/client';
 import * as m from '#messages';
 import { lasting } from '../../words/lasting';
 import { list } from '../../words/list';
-import type { TableState } from '../grouping/Table';
+import type { TableState } from '../grouping/floor/Table';
 
 type Lesson = Schema['LessonView'];
 type Signal = Schema['GroupSignalView'];

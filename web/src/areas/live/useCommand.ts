@@ -2,7 +2,7 @@ import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { api, freshKey, take, type Schema } from '../../api/client';
 import { isDown } from '../../api/line';
 import { isPassing } from '../../api/problem';
-import { useMessages } from '../../ui/messages';
+import { useMessages } from '../../ui/page/messages';
 import { isOtherLessonOn, useAskToLeave } from './LeaveOther';
 
 type Command = Schema['GiveCommand'];

@@ -1,12 +1,14 @@
+// The lesson a page shows, kept as new as it is on the server.
 import { replaceEqualDeep, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useEffect, useRef, useState } from 'react';
 import { setServerNow } from '../../api/clock';
 import { api, take, type Schema, type Whole } from '../../api/client';
-import { hear } from '../../api/staffStream';
+import { hear } from '../../api/stream/staffStream';
 import { heard, isOfCopy, withMessage } from '../materials/answers';
 
 type Lesson = Schema['LessonView'];
 type Copy = Whole<Schema['CopyView']>;
+type CopyMessage = Parameters<typeof withMessage>[1];
 
 const together = 120;
 /** While students write, how far groups are is asked for so often. */
@@ -23,6 +25,101 @@ function onlyWhatChanged(before: unknown, fresh: unknown): unknown {
   return keys.every((key) => key === 'serverNow' || merged[key] === was[key]) ? was : merged;
 }
 
+type Queries = ReturnType<typeof useQueryClient>;
+
+/** Asks for a lesson anew when it has been told of something newer than what is shown. */
+class Follower {
+  private soon: ReturnType<typeof setTimeout> | undefined;
+  private later: ReturnType<typeof setTimeout> | undefined;
+  /** The last event of the lesson that was told of; infinite: something else that has no number. */
+  private told = 0;
+  private readonly queries: Queries;
+  private readonly key: readonly ['lesson', string];
+
+  constructor(queries: Queries, id: string) {
+    this.queries = queries;
+    this.key = ['lesson', id];
+  }
+
+  /** Hints that come together are one look, and what is known already is none. */
+  look(seq = Infinity) {
+    this.told = Math.max(this.told, seq);
+    this.soon ??= setTimeout(() => {
+      this.soon = undefined;
+      void this.catchUp(this.told);
+      this.told = 0;
+    }, together);
+  }
+
+  /** Somebody has written: how far groups are is asked for now and then. */
+  lookLater() {
+    this.later ??= setTimeout(() => {
+      this.later = undefined;
+      this.look();
+    }, followEvery);
+  }
+
+  stop() {
+    clearTimeout(this.soon);
+    clearTimeout(this.later);
+  }
+
+  private isBehind(seq: number) {
+    return seq > (this.queries.getQueryData<Lesson>(this.key)?.seq ?? 0);
+  }
+
+  /** Asks until the lesson is as new as what was told of; what is being asked already may be new enough. */
+  private async catchUp(seq: number) {
+    const key = { queryKey: this.key };
+    if (seq !== Infinity && this.isBehind(seq)) await this.queries.invalidateQueries(key, { cancelRefetch: false });
+    if (this.isBehind(seq)) await this.queries.invalidateQueries(key);
+  }
+}
+
+/** Puts what was written into the copies that are shown; asks for them anew where that is not enough. */
+function putIntoCopies(queries: Queries, roundId: string, message: CopyMessage) {
+  const copies = queries.getQueryData<Copy[]>(['copies', roundId]);
+  if (copies === undefined) return;
+  const now = copies.map((copy) => withMessage(copy, message));
+  queries.setQueryData<Copy[]>(
+    ['copies', roundId],
+    now.map((copy, i) => copy ?? copies[i]).filter((copy) => copy !== undefined),
+  );
+  if (now.includes(null)) void queries.invalidateQueries({ queryKey: ['copies', roundId] });
+}
+
+/** Follows the stream while a round is shown. @returns whether there is a stream */
+function useFollowing(id: string, roundId: string | undefined): boolean {
+  const queries = useQueryClient();
+  const [connected, setConnected] = useState(true);
+  useEffect(() => {
+    if (roundId === undefined) return undefined;
+    const follower = new Follower(queries, id);
+    const stop = hear({
+      onMessage: (message) => {
+        if (message.lesson !== id) return;
+        if (!isOfCopy(message)) {
+          follower.look(message.kind === 'lesson' ? (message.seq ?? undefined) : undefined);
+          return;
+        }
+        heard(message);
+        follower.lookLater();
+        putIntoCopies(queries, roundId, message);
+      },
+      onLookAgain: () => {
+        follower.look();
+        void queries.invalidateQueries({ queryKey: ['copies', roundId] });
+      },
+      onConnected: setConnected,
+    });
+    return () => {
+      follower.stop();
+      stop();
+    };
+  }, [roundId, id, queries]);
+  return connected;
+}
+
 /**
  * A lesson, kept as it is on the server: over the stream, or by asking where there is no stream.
  *
@@ -30,7 +127,6 @@ function onlyWhatChanged(before: unknown, fresh: unknown): unknown {
  */
 export function useLesson(id: string, segment: string | null) {
   const queries = useQueryClient();
-  const [connected, setConnected] = useState(true);
   const shown = useRef(segment);
   const lesson = useQuery({
     queryKey: ['lesson', id],
@@ -51,61 +147,5 @@ export function useLesson(id: string, segment: string | null) {
     shown.current = segment;
     void queries.invalidateQueries({ queryKey: ['lesson', id] });
   }, [segment, id, queries]);
-  const roundId = lesson.data?.round.id;
-  useEffect(() => {
-    if (roundId === undefined) return undefined;
-    let soon: ReturnType<typeof setTimeout> | undefined;
-    let follow: ReturnType<typeof setTimeout> | undefined;
-    const key = { queryKey: ['lesson', id] };
-    /** Asks until the lesson is as new as what was told of; what is being asked already may be new enough. */
-    const catchUp = async (seq: number) => {
-      const isBehind = () => seq > (queries.getQueryData<Lesson>(key.queryKey)?.seq ?? 0);
-      if (seq !== Infinity && isBehind()) await queries.invalidateQueries(key, { cancelRefetch: false });
-      if (isBehind()) await queries.invalidateQueries(key);
-    };
-    /** The last event of the lesson that was told of; infinite: something else that has no number. */
-    let told = 0;
-    const look = (seq = Infinity) => {
-      told = Math.max(told, seq);
-      // Hints that come together are one look, and what is known already is none.
-      soon ??= setTimeout(() => {
-        soon = undefined;
-        void catchUp(told);
-        told = 0;
-      }, together);
-    };
-    const stop = hear({
-      onMessage: (message) => {
-        if (message.lesson !== id) return;
-        if (!isOfCopy(message)) {
-          look(message.kind === 'lesson' ? (message.seq ?? undefined) : undefined);
-          return;
-        }
-        heard(message);
-        follow ??= setTimeout(() => {
-          follow = undefined;
-          look();
-        }, followEvery);
-        const copies = queries.getQueryData<Copy[]>(['copies', roundId]);
-        if (copies === undefined) return;
-        const now = copies.map((copy) => withMessage(copy, message));
-        queries.setQueryData<Copy[]>(
-          ['copies', roundId],
-          now.map((copy, i) => copy ?? copies[i]).filter((copy) => copy !== undefined),
-        );
-        if (now.includes(null)) void queries.invalidateQueries({ queryKey: ['copies', roundId] });
-      },
-      onLookAgain: () => {
-        look();
-        void queries.invalidateQueries({ queryKey: ['copies', roundId] });
-      },
-      onConnected: setConnected,
-    });
-    return () => {
-      clearTimeout(soon);
-      clearTimeout(follow);
-      stop();
-    };
-  }, [roundId, id, queries]);
-  return { lesson, connected };
+  return { lesson, connected: useFollowing(id, lesson.data?.round.id) };
 }

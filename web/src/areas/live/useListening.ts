@@ -1,5 +1,5 @@
 import { useCallback, useEffect, useRef, useState } from 'react';
-import { useMessages } from '../../ui/messages';
+import { useMessages } from '../../ui/page/messages';
 
 /** Hears one room at a time, in one stream, whatever the number of rooms: a press on another moves the ear there. */
 export function useListening() {

@@ -1,6 +1,6 @@
 import type { Schema } from '../../api/client';
 import * as m from '#messages';
-import { placeOf } from '../grouping/NameTag';
+import { placeOf } from '../grouping/floor/NameTag';
 
 type Lesson = Schema['LessonView'];
 type Student = Schema['SeatedStudent'];

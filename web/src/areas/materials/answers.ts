@@ -1,5 +1,5 @@
 import type { Schema, Whole } from '../../api/client';
-import type { Message } from '../../api/message';
+import type { Message } from '../../api/stream/message';
 
 type Answer = Whole<Schema['AnswerView']>;
 type Copy = Whole<Schema['CopyView']>;

@@ -1,6 +1,6 @@
 import { keepPreviousData, useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { api, take, type Schema } from '../../api/client';
-import { useMessages } from '../../ui/messages';
+import { useMessages } from '../../ui/page/messages';
 import * as m from '#messages';
 import { list } from '../../words/list';
 

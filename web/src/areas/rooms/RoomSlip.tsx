@@ -1,10 +1,11 @@
+// One room: its name, its link, and what students may do there.
 import { Fragment, useState } from 'react';
 import type { Schema } from '../../api/client';
 import { isProblem, problemText } from '../../api/problem';
-import { Beside } from '../../ui/Beside';
+import { Beside } from '../../ui/slips/Beside';
 import { Button } from '../../ui/Button';
-import { Choice } from '../../ui/Choice';
-import { Field } from '../../ui/Field';
+import { Choice } from '../../ui/fields/Choice';
+import { Field } from '../../ui/fields/Field';
 import * as m from '#messages';
 import { permissions, sources, useRoomSource, type Room, type useRooms } from './useRooms';
 
@@ -45,6 +46,90 @@ function Allowed({
   );
 }
 
+interface Draft {
+  name: string;
+  link: string;
+  source: Room['source'];
+  allowed: Schema['AllowInRoom'];
+}
+
+/** What of a room has been changed. */
+function changes(room: Room, { name, link, source, allowed }: Draft): Schema['EditRoom'] {
+  const body: Schema['EditRoom'] = {};
+  if (permissions.some((one) => allowed[one] !== room[one])) body.allowed = allowed;
+  if (name.trim() !== '' && name !== room.name) body.name = name;
+  if (source === 'ownLinks') {
+    if (link.trim() !== (room.link ?? '') || source !== room.source) body.link = link.trim();
+  } else if (source !== room.source) body.source = source;
+  return body;
+}
+
+/** Saves a room and takes it away; what has to be said again to be done all the same is asked (`unsure`). */
+function useRoomPresses(room: Room, rooms: ReturnType<typeof useRooms>, onClose: () => void) {
+  const [unsure, setUnsure] = useState<(() => void) | null>(null);
+  const asks = (again: () => void) => (why: unknown) =>
+    setUnsure(isProblem(why) && why.field('sure') !== undefined ? () => again : null);
+  const save = (draft: Draft, sure: boolean) =>
+    rooms.edit.mutate(
+      { id: room.id, sure, ...changes(room, draft) },
+      { onSuccess: onClose, onError: asks(() => save(draft, true)) },
+    );
+  const takeAway = (sure: boolean) =>
+    rooms.takeAway.mutate({ id: room.id, sure }, { onSuccess: onClose, onError: asks(() => takeAway(true)) });
+  return { unsure, save, takeAway };
+}
+
+type Change = (change: Partial<Draft>) => void;
+
+/** Where the room is, and what it is called. */
+function Fields({
+  draft: { source, link, name },
+  errorOf,
+  onChange,
+}: {
+  draft: Draft;
+  errorOf: (field: string) => string | undefined;
+  onChange: Change;
+}) {
+  return (
+    <>
+      <Choice label={m.rooms_from()} value={source} options={sources} onChange={(to) => onChange({ source: to })} />
+      {source === 'ownLinks' && (
+        <Field
+          label={m.rooms_link()}
+          hint={m.rooms_linkHint()}
+          error={errorOf('link')}
+          inputMode="url"
+          spellCheck={false}
+          value={link}
+          maxLength={1000}
+          onChange={(event) => onChange({ link: event.target.value })}
+        />
+      )}
+      <Field
+        label={source === 'classroom' ? m.rooms_placeName() : m.rooms_name()}
+        error={errorOf('name')}
+        value={name}
+        maxLength={120}
+        onChange={(event) => onChange({ name: event.target.value })}
+      />
+    </>
+  );
+}
+
+/** Saves; or, where it was asked whether that is meant, says that it is. */
+function SavePress({ busy, unsure }: { busy: boolean; unsure: (() => void) | null }) {
+  return unsure === null ? (
+    <Button type="submit" busy={busy}>
+      {m.rooms_change()}
+    </Button>
+  ) : (
+    <Button busy={busy} onClick={unsure}>
+      {m.rooms_sure()}
+    </Button>
+  );
+}
+
 /** Everything that can be changed about one room. */
 export function RoomSlip({
   classId,
@@ -61,87 +146,37 @@ export function RoomSlip({
   rooms: ReturnType<typeof useRooms>;
   onClose: () => void;
 }) {
-  const [name, setName] = useState(room.name);
-  const [link, setLink] = useState(room.link ?? '');
-  const [source, setSource] = useState(room.source);
-  const [allowed, setAllowed] = useState<Schema['AllowInRoom']>({
-    mayRecord: room.mayRecord,
-    mayShareScreen: room.mayShareScreen,
-    mayWrite: room.mayWrite,
+  const { mayRecord, mayShareScreen, mayWrite } = room;
+  const [draft, setDraft] = useState<Draft>({
+    name: room.name,
+    link: room.link ?? '',
+    source: room.source,
+    allowed: { mayRecord, mayShareScreen, mayWrite },
   });
-  /** What has to be said again to be done all the same. */
-  const [unsure, setUnsure] = useState<(() => void) | null>(null);
+  const change: Change = (some) => setDraft({ ...draft, ...some });
+  const { unsure, save, takeAway } = useRoomPresses(room, rooms, onClose);
   const problem = rooms.edit.error ?? rooms.takeAway.error;
-  const field = (of: string) => (isProblem(problem) ? problem.field(of) : undefined);
-  const save = (sure: boolean) => {
-    const body: Schema['EditRoom'] = { sure };
-    if (permissions.some((one) => allowed[one] !== room[one])) body.allowed = allowed;
-    if (name.trim() !== '' && name !== room.name) body.name = name;
-    if (source === 'ownLinks' ? link.trim() !== (room.link ?? '') || source !== room.source : false)
-      body.link = link.trim();
-    else if (source !== room.source) body.source = source;
-    rooms.edit.mutate(
-      { id: room.id, ...body },
-      {
-        onSuccess: onClose,
-        onError: (why) => setUnsure(isProblem(why) && why.field('sure') !== undefined ? () => () => save(true) : null),
-      },
-    );
-  };
-  const takeAway = (sure: boolean) =>
-    rooms.takeAway.mutate(
-      { id: room.id, sure },
-      {
-        onSuccess: onClose,
-        onError: (why) =>
-          setUnsure(isProblem(why) && why.field('sure') !== undefined ? () => () => takeAway(true) : null),
-      },
-    );
+  const errorOf = (field: string) => (isProblem(problem) ? problem.field(field) : undefined);
   return (
     <Beside at={at} title={title} onClose={onClose}>
       <form
         className="flex flex-col gap-3"
         onSubmit={(event) => {
           event.preventDefault();
-          save(false);
+          save(draft, false);
         }}
       >
-        <Choice label={m.rooms_from()} value={source} options={sources} onChange={setSource} />
-        {source === 'ownLinks' && (
-          <Field
-            label={m.rooms_link()}
-            hint={m.rooms_linkHint()}
-            error={field('link')}
-            inputMode="url"
-            spellCheck={false}
-            value={link}
-            maxLength={1000}
-            onChange={(event) => setLink(event.target.value)}
-          />
+        <Fields draft={draft} errorOf={errorOf} onChange={change} />
+        {draft.source === 'meetingService' && (
+          <Allowed classId={classId} allowed={draft.allowed} onChange={(allowed) => change({ allowed })} />
         )}
-        <Field
-          label={source === 'classroom' ? m.rooms_placeName() : m.rooms_name()}
-          error={field('name')}
-          value={name}
-          maxLength={120}
-          onChange={(event) => setName(event.target.value)}
-        />
-        {source === 'meetingService' && <Allowed classId={classId} allowed={allowed} onChange={setAllowed} />}
-        {problem !== null && field('link') === undefined && field('name') === undefined && (
+        {problem !== null && errorOf('link') === undefined && errorOf('name') === undefined && (
           <p role="alert" className="font-semibold text-lost">
-            {field('sure') ?? problemText(problem)}
+            {errorOf('sure') ?? problemText(problem)}
           </p>
         )}
         <div className="flex flex-wrap gap-2">
-          {unsure === null ? (
-            <Button type="submit" busy={rooms.edit.isPending}>
-              {m.rooms_change()}
-            </Button>
-          ) : (
-            <Button busy={rooms.edit.isPending} onClick={unsure}>
-              {m.rooms_sure()}
-            </Button>
-          )}
+          <SavePress busy={rooms.edit.isPending} unsure={unsure} />
           {room.purpose === 'side' && (
             <Button look="quiet" busy={rooms.takeAway.isPending} onClick={() => takeAway(false)}>
               {m.rooms_takeAway()}

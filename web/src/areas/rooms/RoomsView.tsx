@@ -1,12 +1,13 @@
+// The rooms of a lesson: main session, one a group, side rooms.
 import { useState } from 'react';
 import type { Schema } from '../../api/client';
 import { Button } from '../../ui/Button';
-import { Field } from '../../ui/Field';
-import { markOf } from '../../ui/marks';
-import { useMessages } from '../../ui/messages';
+import { Field } from '../../ui/fields/Field';
+import { markOf } from '../../ui/signs/marks';
+import { useMessages } from '../../ui/page/messages';
 import { roomWindow } from '../../ui/roomWindow';
-import { Sign } from '../../ui/Sign';
-import { WayIn } from '../../ui/WayIn';
+import { Sign } from '../../ui/signs/Sign';
+import { WayIn } from '../../ui/signs/WayIn';
 import * as m from '#messages';
 import { timeText } from '../../words/when';
 import { PasteLinks } from './PasteLinks';
@@ -36,40 +37,113 @@ function whereOf(room: Room): string {
   return room.link.replace(/^https?:\/\//u, '').replace(/\/$/u, '');
 }
 
-function Row({
-  room,
-  title,
-  mark,
-  rooms,
-  people,
-}: {
-  /** How many are seen in it. */
-  people: number;
+interface RowProps {
   room: Room;
   title: string;
   mark: number | null;
   rooms: ReturnType<typeof useRooms>;
-}) {
+  /** How many are seen in it. */
+  people: number;
+}
+
+/** The group's sign and name, or the room's. */
+function RowHead({ title, mark }: Pick<RowProps, 'title' | 'mark'>) {
+  return (
+    <th scope="row" className="w-[24%] py-2.5 pe-4 text-start font-semibold">
+      <span className="flex min-w-0 items-center gap-2">
+        {mark !== null && (
+          <span style={{ color: `color-mix(in oklab, ${markOf(mark).colour} 70%, var(--ink))` }}>
+            <Sign mark={mark} size={18} plain />
+          </span>
+        )}
+        <span className="wrap-anywhere">{title}</span>
+      </span>
+    </th>
+  );
+}
+
+/** How the room stands; once it has been tried, whether it was the right one. */
+function StateCell({
+  room,
+  rooms,
+  people,
+  asked,
+  onAnswered,
+}: Omit<RowProps, 'title' | 'mark'> & { asked: boolean; onAnswered: () => void }) {
   const { fail } = useMessages();
-  const [slip, setSlip] = useState<DOMRect | null>(null);
-  const [asked, setAsked] = useState(false);
   const tried = (was: boolean) => {
-    setAsked(false);
+    onAnswered();
     rooms.tried.mutate({ id: room.id, was }, { onError: fail });
   };
-  const mayTry = isThere(room) && room.source !== 'classroom';
+  return (
+    <td className="w-[22%] py-2.5 pe-4">
+      <span className={room.failure === null ? '' : 'font-semibold text-lost'}>
+        {room.failure ?? stateOf(room, people)}
+      </span>
+      {room.state === 'failed' && (
+        <Button
+          look="quiet"
+          className="ms-2 text-sm"
+          busy={rooms.retry.isPending}
+          onClick={() => rooms.retry.mutate(room.id, { onError: fail })}
+        >
+          {m.rooms_again()}
+        </Button>
+      )}
+      {asked && (
+        <span className="mt-1 flex flex-wrap items-center gap-2 text-sm">
+          {m.rooms_wasIt()}
+          <Button onClick={() => tried(true)}>{m.rooms_yes()}</Button>
+          <Button look="quiet" onClick={() => tried(false)}>
+            {m.rooms_no()}
+          </Button>
+        </span>
+      )}
+    </td>
+  );
+}
+
+/** The way in, to be tried, and what changes the room. */
+function PressCell({ room, title, rooms, onTry }: Omit<RowProps, 'mark' | 'people'> & { onTry: () => void }) {
+  const [slip, setSlip] = useState<DOMRect | null>(null);
+  const close = () => {
+    rooms.edit.reset();
+    rooms.takeAway.reset();
+    setSlip(null);
+  };
+  return (
+    <td className="w-40 py-2 text-end whitespace-nowrap">
+      {isThere(room) && room.source !== 'classroom' && (
+        <a
+          href={`/api/staff/rooms/${room.id}/way`}
+          target={roomWindow}
+          aria-label={m.rooms_tryOf({ room: title })}
+          className="me-4 underline decoration-line underline-offset-4 hover:decoration-ink"
+          onClick={onTry}
+        >
+          <WayIn className="me-1 inline-block" />
+          {m.rooms_try()}
+        </a>
+      )}
+      <Button
+        look="quiet"
+        aria-label={m.rooms_changeOf({ room: title })}
+        onClick={(event) => setSlip(event.currentTarget.getBoundingClientRect())}
+      >
+        {m.rooms_change()}
+      </Button>
+      {slip !== null && (
+        <RoomSlip classId={rooms.classId} room={room} title={title} at={slip} rooms={rooms} onClose={close} />
+      )}
+    </td>
+  );
+}
+
+function Row({ room, title, mark, rooms, people }: RowProps) {
+  const [asked, setAsked] = useState(false);
   return (
     <tr className="border-b border-line align-top">
-      <th scope="row" className="w-[24%] py-2.5 pe-4 text-start font-semibold">
-        <span className="flex min-w-0 items-center gap-2">
-          {mark !== null && (
-            <span style={{ color: `color-mix(in oklab, ${markOf(mark).colour} 70%, var(--ink))` }}>
-              <Sign mark={mark} size={18} plain />
-            </span>
-          )}
-          <span className="wrap-anywhere">{title}</span>
-        </span>
-      </th>
+      <RowHead title={title} mark={mark} />
       <td className="py-2.5 pe-4">
         <span className="block wrap-anywhere">{room.purpose === 'side' ? '' : room.name}</span>
         <span className="block text-sm text-soft wrap-anywhere">{whereOf(room)}</span>
@@ -77,65 +151,8 @@ function Row({
           <span className="block text-sm">{differences(room).join(' · ')}</span>
         )}
       </td>
-      <td className="w-[22%] py-2.5 pe-4">
-        <span className={room.failure === null ? '' : 'font-semibold text-lost'}>
-          {room.failure ?? stateOf(room, people)}
-        </span>
-        {room.state === 'failed' && (
-          <Button
-            look="quiet"
-            className="ms-2 text-sm"
-            busy={rooms.retry.isPending}
-            onClick={() => rooms.retry.mutate(room.id, { onError: fail })}
-          >
-            {m.rooms_again()}
-          </Button>
-        )}
-        {asked && (
-          <span className="mt-1 flex flex-wrap items-center gap-2 text-sm">
-            {m.rooms_wasIt()}
-            <Button onClick={() => tried(true)}>{m.rooms_yes()}</Button>
-            <Button look="quiet" onClick={() => tried(false)}>
-              {m.rooms_no()}
-            </Button>
-          </span>
-        )}
-      </td>
-      <td className="w-40 py-2 text-end whitespace-nowrap">
-        {mayTry && (
-          <a
-            href={`/api/staff/rooms/${room.id}/way`}
-            target={roomWindow}
-            aria-label={m.rooms_tryOf({ room: title })}
-            className="me-4 underline decoration-line underline-offset-4 hover:decoration-ink"
-            onClick={() => setAsked(true)}
-          >
-            <WayIn className="me-1 inline-block" />
-            {m.rooms_try()}
-          </a>
-        )}
-        <Button
-          look="quiet"
-          aria-label={m.rooms_changeOf({ room: title })}
-          onClick={(event) => setSlip(event.currentTarget.getBoundingClientRect())}
-        >
-          {m.rooms_change()}
-        </Button>
-        {slip !== null && (
-          <RoomSlip
-            classId={rooms.classId}
-            room={room}
-            title={title}
-            at={slip}
-            rooms={rooms}
-            onClose={() => {
-              rooms.edit.reset();
-              rooms.takeAway.reset();
-              setSlip(null);
-            }}
-          />
-        )}
-      </td>
+      <StateCell room={room} rooms={rooms} people={people} asked={asked} onAnswered={() => setAsked(false)} />
+      <PressCell room={room} title={title} rooms={rooms} onTry={() => setAsked(true)} />
     </tr>
   );
 }
@@ -189,6 +206,43 @@ function SideRooms({ lesson, rooms }: { lesson: Lesson; rooms: ReturnType<typeof
   );
 }
 
+/** The main session and the rooms of groups, also of those that have none yet. */
+function MainRooms({ lesson, rooms, roomOf }: { lesson: Lesson; rooms: ReturnType<typeof useRooms>; roomOf: RoomOf }) {
+  const main = roomOf(null);
+  return (
+    <table className="mt-4 w-full max-w-4xl">
+      <tbody>
+        {main !== undefined && (
+          <Row people={peopleIn(lesson, main)} room={main} title={m.rooms_mainSession()} mark={null} rooms={rooms} />
+        )}
+        {lesson.floor.groups.map((group) => {
+          const room = roomOf(group.id);
+          return room === undefined ? (
+            <tr key={group.id} className="border-b border-line align-top">
+              <RowHead title={group.name} mark={group.mark} />
+              <td className="py-2.5 text-soft" colSpan={3}>
+                {lesson.roomSource === 'ownLinks' ? m.rooms_notYet() : m.rooms_notMade()}
+              </td>
+            </tr>
+          ) : (
+            <Row
+              key={group.id}
+              people={peopleIn(lesson, room)}
+              room={room}
+              title={group.name}
+              mark={group.mark}
+              rooms={rooms}
+            />
+          );
+        })}
+      </tbody>
+    </table>
+  );
+}
+
+/** The room of a group; the main session for null. */
+type RoomOf = (group: string | null) => Room | undefined;
+
 /** Where everybody meets: the main session, a room a group, side rooms. */
 export function RoomsView({
   lesson,
@@ -203,13 +257,13 @@ export function RoomsView({
   const source = lesson.roomSource;
   const { fail } = useMessages();
   const rooms = useRooms(lesson);
-  const main = lesson.rooms.find((room) => room.purpose === 'main');
-  const ofGroup = new Map(lesson.rooms.flatMap((room) => (room.groupId === null ? [] : [[room.groupId, room]])));
-  const missing =
-    lesson.floor.groups.filter((group) => {
-      const room = ofGroup.get(group.id);
-      return room === undefined || !isThere(room);
-    }).length + (main === undefined || !isThere(main) ? 1 : 0);
+  const { groups } = lesson.floor;
+  const roomOf: RoomOf = (group) =>
+    lesson.rooms.find((room) => (group === null ? room.purpose === 'main' : room.groupId === group));
+  const missing = [null, ...groups.map((group) => group.id)].filter((group) => {
+    const room = roomOf(group);
+    return room === undefined || !isThere(room);
+  }).length;
   return (
     <div className="floor-paper flex-1 overflow-y-auto px-5 py-5">
       <SourceBar classId={lesson.classId} />
@@ -219,47 +273,14 @@ export function RoomsView({
             {m.rooms_paste()}
           </Button>
         )}
-        {source !== 'ownLinks' && missing > 0 && lesson.floor.groups.length > 0 && (
+        {source !== 'ownLinks' && missing > 0 && groups.length > 0 && (
           <Button busy={rooms.make.isPending} onClick={() => rooms.make.mutate(undefined, { onError: fail })}>
             {source === 'namePattern' ? m.rooms_addresses({ n: missing }) : m.rooms_make({ n: missing })}
           </Button>
         )}
       </div>
-      {lesson.floor.groups.length === 0 && <p className="mt-4 text-soft">{m.rooms_none()}</p>}
-      <table className="mt-4 w-full max-w-4xl">
-        <tbody>
-          {main !== undefined && (
-            <Row people={peopleIn(lesson, main)} room={main} title={m.rooms_mainSession()} mark={null} rooms={rooms} />
-          )}
-          {lesson.floor.groups.map((group) => {
-            const room = ofGroup.get(group.id);
-            return room === undefined ? (
-              <tr key={group.id} className="border-b border-line align-top">
-                <th scope="row" className="w-[24%] py-2.5 pe-4 text-start font-semibold">
-                  <span className="flex items-center gap-2">
-                    <span style={{ color: `color-mix(in oklab, ${markOf(group.mark).colour} 70%, var(--ink))` }}>
-                      <Sign mark={group.mark} size={18} plain />
-                    </span>
-                    {group.name}
-                  </span>
-                </th>
-                <td className="py-2.5 text-soft" colSpan={3}>
-                  {source === 'ownLinks' ? m.rooms_notYet() : m.rooms_notMade()}
-                </td>
-              </tr>
-            ) : (
-              <Row
-                key={group.id}
-                people={peopleIn(lesson, room)}
-                room={room}
-                title={group.name}
-                mark={group.mark}
-                rooms={rooms}
-              />
-            );
-          })}
-        </tbody>
-      </table>
+      {groups.length === 0 && <p className="mt-4 text-soft">{m.rooms_none()}</p>}
+      <MainRooms lesson={lesson} rooms={rooms} roomOf={roomOf} />
       <SideRooms lesson={lesson} rooms={rooms} />
       <PasteLinks
         lesson={lesson}

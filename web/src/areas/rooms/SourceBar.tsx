@@ -1,10 +1,11 @@
+// Where a class's rooms come from.
 import { useState } from 'react';
 import type { Schema } from '../../api/client';
 import { isProblem } from '../../api/problem';
 import { Button } from '../../ui/Button';
-import { Choice } from '../../ui/Choice';
-import { Field } from '../../ui/Field';
-import { useMessages } from '../../ui/messages';
+import { Choice } from '../../ui/fields/Choice';
+import { Field } from '../../ui/fields/Field';
+import { useMessages } from '../../ui/page/messages';
 import * as m from '#messages';
 import { permissions, sources, useRoomSource } from './useRooms';
 
@@ -52,6 +53,102 @@ function Line({
   );
 }
 
+type Source = Schema['RoomSourceView'];
+
+interface SettingProps {
+  source: Source;
+  /** What was wrong with a field. */
+  errorOf: (field: string) => string | undefined;
+  onPut: (body: Schema['SaveRoomSource']) => void;
+}
+
+/** The address all rooms are made after, and a warning where it can be guessed. */
+function Pattern({ source, errorOf, onPut }: SettingProps) {
+  return (
+    <div className="mt-3">
+      <Line
+        label={m.rooms_pattern()}
+        hint={m.rooms_patternHint()}
+        value={source.addressPattern}
+        maxLength={400}
+        error={errorOf('addressPattern')}
+        onSave={(addressPattern) => onPut({ addressPattern })}
+      />
+      {source.withTail !== null && (
+        <p className="mt-2 border-s-4 border-ink ps-3">
+          {m.rooms_guessable()}{' '}
+          <Button className="mt-1 text-sm" onClick={() => onPut({ addressPattern: source.withTail })}>
+            {m.rooms_addTail()}
+          </Button>
+        </p>
+      )}
+    </div>
+  );
+}
+
+/** What students may do in rooms of the meeting service, and when those close. */
+function ServiceSettings({ source, onPut }: SettingProps) {
+  return (
+    <>
+      <fieldset>
+        <legend className="text-sm font-semibold">{m.rooms_allowed()}</legend>
+        {permissions.map((one) => (
+          <label key={one} className="mt-1 flex items-center gap-2">
+            <input
+              type="checkbox"
+              className="size-4 accent-ink"
+              checked={source[one]}
+              onChange={(event) => onPut({ [one]: event.target.checked })}
+            />
+            {permissionText[one]()}
+          </label>
+        ))}
+        <p className="mt-1 text-sm text-soft">{m.rooms_allowedHint()}</p>
+      </fieldset>
+      <label className="flex items-start gap-2 sm:col-span-2">
+        <input
+          type="checkbox"
+          className="mt-1 size-4 accent-ink"
+          checked={source.life === 'round'}
+          onChange={(event) => onPut({ life: event.target.checked ? 'round' : 'grouping' })}
+        />
+        <span>
+          {m.rooms_closes()} <span className="block text-sm text-soft">{m.rooms_closesHint()}</span>
+        </span>
+      </label>
+    </>
+  );
+}
+
+/** How new rooms begin. */
+function More(setting: SettingProps) {
+  const { source, errorOf, onPut } = setting;
+  const mayNeedOpening = source.kind === 'ownLinks' || source.kind === 'namePattern';
+  return (
+    <div className="mt-2 grid gap-4 border border-ink bg-sheet p-4 sm:grid-cols-2">
+      <Line
+        label={m.rooms_names()}
+        hint={m.rooms_namesHint()}
+        value={source.namePattern}
+        maxLength={120}
+        error={errorOf('namePattern')}
+        onSave={(namePattern) => onPut({ namePattern })}
+      />
+      {mayNeedOpening && (
+        <Line
+          label={m.rooms_openedBy()}
+          hint={m.rooms_openedByHint()}
+          value={source.openedBy}
+          maxLength={60}
+          error={errorOf('openedBy')}
+          onSave={(openedBy) => onPut({ openedBy })}
+        />
+      )}
+      {source.kind === 'meetingService' && <ServiceSettings {...setting} />}
+    </div>
+  );
+}
+
 /** Where the rooms of the class come from, and how new ones begin. */
 export function SourceBar({ classId }: { classId: string }) {
   const { fail } = useMessages();
@@ -65,7 +162,7 @@ export function SourceBar({ classId }: { classId: string }) {
         if (!isProblem(why) || (why.field('addressPattern') ?? why.field('namePattern')) === undefined) fail(why);
       },
     });
-  const mayNeedOpening = source.kind === 'ownLinks' || source.kind === 'namePattern';
+  const setting = { source, errorOf: (field: string) => problem?.field(field), onPut: put };
   return (
     <div className="max-w-3xl">
       <div className="flex flex-wrap items-baseline gap-x-3 gap-y-2">
@@ -80,81 +177,11 @@ export function SourceBar({ classId }: { classId: string }) {
         />
       </div>
       <p className="mt-1 text-soft">{m.rooms_hints({ key: source.kind })}</p>
-      {source.kind === 'namePattern' && (
-        <div className="mt-3">
-          <Line
-            label={m.rooms_pattern()}
-            hint={m.rooms_patternHint()}
-            value={source.addressPattern}
-            maxLength={400}
-            error={problem?.field('addressPattern')}
-            onSave={(addressPattern) => put({ addressPattern })}
-          />
-          {source.withTail !== null && (
-            <p className="mt-2 border-s-4 border-ink ps-3">
-              {m.rooms_guessable()}{' '}
-              <Button className="mt-1 text-sm" onClick={() => put({ addressPattern: source.withTail })}>
-                {m.rooms_addTail()}
-              </Button>
-            </p>
-          )}
-        </div>
-      )}
+      {source.kind === 'namePattern' && <Pattern {...setting} />}
       <Button look="quiet" className="mt-1 text-sm" aria-expanded={more} onClick={() => setMore(!more)}>
         {more ? m.rooms_less() : m.rooms_more()}
       </Button>
-      {more && (
-        <div className="mt-2 grid gap-4 border border-ink bg-sheet p-4 sm:grid-cols-2">
-          <Line
-            label={m.rooms_names()}
-            hint={m.rooms_namesHint()}
-            value={source.namePattern}
-            maxLength={120}
-            error={problem?.field('namePattern')}
-            onSave={(namePattern) => put({ namePattern })}
-          />
-          {mayNeedOpening && (
-            <Line
-              label={m.rooms_openedBy()}
-              hint={m.rooms_openedByHint()}
-              value={source.openedBy}
-              maxLength={60}
-              error={problem?.field('openedBy')}
-              onSave={(openedBy) => put({ openedBy })}
-            />
-          )}
-          {source.kind === 'meetingService' && (
-            <fieldset>
-              <legend className="text-sm font-semibold">{m.rooms_allowed()}</legend>
-              {permissions.map((one) => (
-                <label key={one} className="mt-1 flex items-center gap-2">
-                  <input
-                    type="checkbox"
-                    className="size-4 accent-ink"
-                    checked={source[one]}
-                    onChange={(event) => put({ [one]: event.target.checked })}
-                  />
-                  {permissionText[one]()}
-                </label>
-              ))}
-              <p className="mt-1 text-sm text-soft">{m.rooms_allowedHint()}</p>
-            </fieldset>
-          )}
-          {source.kind === 'meetingService' && (
-            <label className="flex items-start gap-2 sm:col-span-2">
-              <input
-                type="checkbox"
-                className="mt-1 size-4 accent-ink"
-                checked={source.life === 'round'}
-                onChange={(event) => put({ life: event.target.checked ? 'round' : 'grouping' })}
-              />
-              <span>
-                {m.rooms_closes()} <span className="block text-sm text-soft">{m.rooms_closesHint()}</span>
-              </span>
-            </label>
-          )}
-        </div>
-      )}
+      {more && <More {...setting} />}
     </div>
   );
 }

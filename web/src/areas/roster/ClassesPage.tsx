@@ -5,7 +5,7 @@ import type { Schema } from '../../api/client';
 import { classesQuery, lessonsQuery } from '../../api/lists';
 import { problemText } from '../../api/problem';
 import { Button } from '../../ui/Button';
-import { Page } from '../../ui/Page';
+import { Page } from '../../ui/page/Page';
 import * as m from '#messages';
 import { whenText } from '../../words/when';
 

@@ -4,7 +4,7 @@ import { useParams } from 'react-router';
 import { api, take } from '../../api/client';
 import { problemText } from '../../api/problem';
 import { Button } from '../../ui/Button';
-import { Field } from '../../ui/Field';
+import { Field } from '../../ui/fields/Field';
 import * as m from '#messages';
 import { DoneOutside, OutsideSheet, useSend } from '../account/Outside';
 

@@ -5,11 +5,11 @@ import { api, take } from '../../api/client';
 import { useOnce } from '../../api/once';
 import { isProblem } from '../../api/problem';
 import { Button } from '../../ui/Button';
-import { Field } from '../../ui/Field';
-import { Sheet } from '../../ui/Sheet';
+import { Field } from '../../ui/fields/Field';
+import { Sheet } from '../../ui/slips/Sheet';
 import { useKept } from '../../ui/useKept';
 import * as m from '#messages';
-import { ReadingBox, useReading } from './Reading';
+import { ReadingBox, useReading } from './list/Reading';
 
 /** A new class: its name, and its list from anywhere. */
 export function MakeClass({ open, onClose }: { open: boolean; onClose: () => void }) {

@@ -1,9 +1,9 @@
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { fireEvent, render, screen, waitFor } from '@testing-library/react';
 import { beforeEach, describe, expect, it, vi } from 'vitest';
-import { MessagesProvider } from '../../ui/messages';
+import { MessagesProvider } from '../../ui/page/messages';
 import { RuleList, ruleText } from './RuleList';
-import { choose, find } from '../../ui/choose.testing';
+import { choose, find } from '../../ui/fields/choose.testing';
 
 const post = vi.hoisted(() => vi.fn());
 const remove = vi.hoisted(() => vi.fn());

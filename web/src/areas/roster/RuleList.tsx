@@ -1,10 +1,10 @@
 import { useMutation } from '@tanstack/react-query';
 import { useState } from 'react';
 import { api, take, type Schema } from '../../api/client';
-import { ChooseStudent } from '../../ui/ChooseStudent';
-import { Choice } from '../../ui/Choice';
+import { ChooseStudent } from '../../ui/fields/ChooseStudent';
+import { Choice } from '../../ui/fields/Choice';
 import { Button } from '../../ui/Button';
-import { useMessages } from '../../ui/messages';
+import { useMessages } from '../../ui/page/messages';
 import * as m from '#messages';
 import { list } from '../../words/list';
 

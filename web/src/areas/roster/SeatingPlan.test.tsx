@@ -1,9 +1,9 @@
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { fireEvent, render, screen, waitFor, within } from '@testing-library/react';
 import { beforeEach, describe, expect, it, vi } from 'vitest';
-import { MessagesProvider } from '../../ui/messages';
+import { MessagesProvider } from '../../ui/page/messages';
 import { SeatingPlan } from './SeatingPlan';
-import type { Student } from './useStudentActions';
+import type { Student } from './list/useStudentActions';
 
 type Patch = (path: string, options: { params: { path: { id: string } }; body: object }) => Promise<unknown>;
 const patch = vi.hoisted(() => vi.fn<Patch>());

@@ -1,10 +1,11 @@
+// Where the students of a class sit in their room.
 import { useState } from 'react';
 import { Button } from '../../ui/Button';
-import { Field } from '../../ui/Field';
-import { useMessages } from '../../ui/messages';
+import { Field } from '../../ui/fields/Field';
+import { useMessages } from '../../ui/page/messages';
 import * as m from '#messages';
-import { Beside } from '../../ui/Beside';
-import { useStudentActions, type Student } from './useStudentActions';
+import { Beside } from '../../ui/slips/Beside';
+import { useStudentActions, type Student } from './list/useStudentActions';
 
 /** Where one student sits: at a table there is, at a new one, at none. */
 function Seat({
@@ -65,15 +66,46 @@ function Seat({
   );
 }
 
-/** The seating plan of the class room, drawn as the floor: tables from above, names in their seats, pressed to move. */
-export function SeatingPlan({ classId, students, tables }: { classId: string; students: Student[]; tables: string[] }) {
+type Open = (student: Student, at: DOMRect) => void;
+
+function Tags({ students, onOpen }: { students: Student[]; onOpen: Open }) {
+  return students.map((student) => (
+    <li key={student.id}>
+      <button
+        type="button"
+        onClick={(event) => onOpen(student, event.currentTarget.getBoundingClientRect())}
+        className={`border px-2 py-1 text-start text-sm hover:bg-wash ${student.absent ? 'border-dotted border-line text-soft line-through' : 'border-ink bg-sheet'}`}
+      >
+        {student.name}
+      </button>
+    </li>
+  ));
+}
+
+/** Above and below take the same room, so that the tables of a row stand in line. */
+function PlanTable({ table, students, onOpen }: { table: string; students: Student[]; onOpen: Open }) {
+  const half = Math.ceil(students.length / 2);
+  const row = 'flex flex-wrap justify-center gap-1.5';
+  return (
+    <li className="grid grid-rows-[1fr_auto_1fr] gap-1.5">
+      <ul className={`${row} content-end`}>
+        <Tags students={students.slice(0, half)} onOpen={onOpen} />
+      </ul>
+      <p className="border-2 border-ink bg-wash px-3 py-2 text-center font-head text-lg font-semibold wrap-anywhere">
+        {table}
+      </p>
+      <ul className={`${row} content-start`}>
+        <Tags students={students.slice(half)} onOpen={onOpen} />
+      </ul>
+    </li>
+  );
+}
+
+/** Moves a student to another table; said, and to be undone. */
+function useSeat(classId: string) {
   const { edit } = useStudentActions(classId);
   const { say } = useMessages();
-  const [open, setOpen] = useState<{ student: Student; at: DOMRect } | null>(null);
-  const at = (table: string | null) =>
-    students.filter((student) => student.seatable !== false && (student.table ?? null) === table);
-  const without = at(null);
-  const move = (student: Student, table: string) =>
+  return (student: Student, table: string) =>
     edit.mutate(
       { id: student.id, table },
       {
@@ -86,17 +118,16 @@ export function SeatingPlan({ classId, students, tables }: { classId: string; st
           ),
       },
     );
-  const tag = (student: Student) => (
-    <li key={student.id}>
-      <button
-        type="button"
-        onClick={(event) => setOpen({ student, at: event.currentTarget.getBoundingClientRect() })}
-        className={`border px-2 py-1 text-start text-sm hover:bg-wash ${student.absent ? 'border-dotted border-line text-soft line-through' : 'border-ink bg-sheet'}`}
-      >
-        {student.name}
-      </button>
-    </li>
-  );
+}
+
+/** The seating plan of the class room, drawn as the floor: tables from above, names in their seats, pressed to move. */
+export function SeatingPlan({ classId, students, tables }: { classId: string; students: Student[]; tables: string[] }) {
+  const seat = useSeat(classId);
+  const [open, setOpen] = useState<{ student: Student; at: DOMRect } | null>(null);
+  const onOpen: Open = (student, at) => setOpen({ student, at });
+  const sittingAt = (table: string | null) =>
+    students.filter((student) => student.seatable !== false && (student.table ?? null) === table);
+  const without = sittingAt(null);
   return (
     <>
       <p className="mb-2 text-sm text-soft print:hidden">
@@ -104,26 +135,16 @@ export function SeatingPlan({ classId, students, tables }: { classId: string; st
       </p>
       <div className="floor-paper border border-ink p-5">
         <ul className="grid grid-cols-[repeat(auto-fit,minmax(14rem,1fr))] gap-6">
-          {tables.map((table) => {
-            const here = at(table);
-            const half = Math.ceil(here.length / 2);
-            const row = 'flex flex-wrap justify-center gap-1.5';
-            // Above and below take the same room, so that the tables of a row stand in line.
-            return (
-              <li key={table} className="grid grid-rows-[1fr_auto_1fr] gap-1.5">
-                <ul className={`${row} content-end`}>{here.slice(0, half).map(tag)}</ul>
-                <p className="border-2 border-ink bg-wash px-3 py-2 text-center font-head text-lg font-semibold wrap-anywhere">
-                  {table}
-                </p>
-                <ul className={`${row} content-start`}>{here.slice(half).map(tag)}</ul>
-              </li>
-            );
-          })}
+          {tables.map((table) => (
+            <PlanTable key={table} table={table} students={sittingAt(table)} onOpen={onOpen} />
+          ))}
         </ul>
         {without.length > 0 && (
           <div className={tables.length === 0 ? '' : 'mt-6 border-t-4 border-ink pt-3'}>
             <p className="font-semibold">{m.roster_planNone()}</p>
-            <ul className="mt-1 flex flex-wrap gap-1.5">{without.map(tag)}</ul>
+            <ul className="mt-1 flex flex-wrap gap-1.5">
+              <Tags students={without} onOpen={onOpen} />
+            </ul>
           </div>
         )}
       </div>
@@ -132,7 +153,7 @@ export function SeatingPlan({ classId, students, tables }: { classId: string; st
           student={open.student}
           tables={tables}
           at={open.at}
-          onTable={(table) => move(open.student, table)}
+          onTable={(table) => seat(open.student, table)}
           onClose={() => setOpen(null)}
         />
       )}

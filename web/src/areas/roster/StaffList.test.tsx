@@ -1,8 +1,8 @@
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { fireEvent, render, screen, waitFor } from '@testing-library/react';
 import { beforeEach, describe, expect, it, vi } from 'vitest';
-import { choose } from '../../ui/choose.testing';
-import { MessagesProvider } from '../../ui/messages';
+import { choose } from '../../ui/fields/choose.testing';
+import { MessagesProvider } from '../../ui/page/messages';
 import { StaffList } from './StaffList';
 
 type Ask = (path: string, options: object) => Promise<unknown>;

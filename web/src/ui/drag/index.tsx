@@ -12,7 +12,7 @@ import {
 } from '@dnd-kit/core';
 import { horizontalListSortingStrategy, SortableContext, useSortable } from '@dnd-kit/sortable';
 import type { ReactNode } from 'react';
-import type { DragAreaProps, DraggableProps, DroppableProps, SortableProps } from '../Drag';
+import type { DragAreaProps, DraggableProps, DroppableProps, SortableProps } from './Drag';
 
 /** Pixels the pointer has to go before a press becomes a drag. */
 const distance = 6;

@@ -1,6 +1,6 @@
 import { Popover, PopoverButton, PopoverPanel } from '@headlessui/react';
-import { useEffect, useId, useRef, useState } from 'react';
-import type { BesideProps } from '../Beside';
+import { useEffect, useId, useRef, useState, type ReactNode } from 'react';
+import type { BesideProps } from '../slips/Beside';
 import { isRightToLeft } from '../direction';
 
 /** On a phone the panel is at the foot of the screen. */
@@ -27,6 +27,21 @@ function Closed({ open, onClose }: { open: boolean; onClose: () => void }) {
     was.current = open;
   }, [open, onClose]);
   return null;
+}
+
+/** A list that opens from the slip is drawn elsewhere: looking into it does not leave the slip. */
+function WithLists({ children }: { children: ReactNode }) {
+  return (
+    <div
+      role="presentation"
+      onBlur={(event) => {
+        const to = event.relatedTarget;
+        if (to instanceof Element && to.closest('[role="listbox"], [role="menu"]') !== null) event.stopPropagation();
+      }}
+    >
+      {children}
+    </div>
+  );
 }
 
 export function Beside({ at, title, onClose, onLeave, children }: BesideProps) {
@@ -74,17 +89,7 @@ export function Beside({ at, title, onClose, onLeave, children }: BesideProps) {
             <h2 id={heading} className="mb-3 text-xl font-semibold wrap-anywhere">
               {title}
             </h2>
-            {/* A list that opens from the slip is drawn elsewhere: looking into it does not leave the slip. */}
-            <div
-              role="presentation"
-              onBlur={(event) => {
-                const to = event.relatedTarget;
-                if (to instanceof Element && to.closest('[role="listbox"], [role="menu"]') !== null)
-                  event.stopPropagation();
-              }}
-            >
-              {children}
-            </div>
+            <WithLists>{children}</WithLists>
           </PopoverPanel>
         </>
       )}

@@ -1,8 +1,8 @@
 // A list of which one is chosen.
 import { Field, Label, Listbox, ListboxButton, ListboxOption, ListboxOptions } from '@headlessui/react';
 import { useRef } from 'react';
-import { Chosen, choiceLook, type ChoiceProps } from '../Choice';
-import type { Wanted } from '../useWanted';
+import { Chosen, choiceLook, type ChoiceProps } from '../fields/Choice';
+import type { Wanted } from '../later/useWanted';
 import { useGoOn } from './useGoOn';
 
 export function Choice<T extends string | number | null>({

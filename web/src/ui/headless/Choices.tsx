@@ -1,8 +1,8 @@
 // A list of which several are chosen.
 import { Menu, MenuButton, MenuItem, MenuItems } from '@headlessui/react';
 import { useRef } from 'react';
-import { choicesLook, type ChoicesProps, type DoProps } from '../Choices';
-import type { Wanted } from '../useWanted';
+import { choicesLook, type ChoicesProps, type DoProps } from '../fields/Choices';
+import type { Wanted } from '../later/useWanted';
 import { useGoOn } from './useGoOn';
 
 export function Choices({ label, name, children, className = '', wanted }: ChoicesProps & { wanted: Wanted }) {

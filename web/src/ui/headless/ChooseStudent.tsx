@@ -1,7 +1,7 @@
 // A field that finds a student by name.
 import { Combobox, ComboboxInput, ComboboxOption, ComboboxOptions } from '@headlessui/react';
 import { useState } from 'react';
-import type { ChooseStudentProps } from '../ChooseStudent';
+import type { ChooseStudentProps } from '../fields/ChooseStudent';
 
 const fold = (text: string) => text.normalize('NFKD').replace(/\p{M}/gu, '').toLocaleLowerCase();
 const shownAtMost = 30;

@@ -1,8 +1,8 @@
 // A slip that opens under its button.
 import { Popover as Headless, PopoverButton, PopoverPanel } from '@headlessui/react';
 import { useRef } from 'react';
-import type { PopoverProps } from '../Popover';
-import type { Wanted } from '../useWanted';
+import type { PopoverProps } from '../slips/Popover';
+import type { Wanted } from '../later/useWanted';
 import { useGoOn } from './useGoOn';
 
 export function Popover({

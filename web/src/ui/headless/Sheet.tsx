@@ -2,7 +2,7 @@
 import { Dialog, DialogBackdrop, DialogPanel, DialogTitle } from '@headlessui/react';
 import * as m from '#messages';
 import { Button } from '../Button';
-import type { SheetProps } from '../Sheet';
+import type { SheetProps } from '../slips/Sheet';
 
 export function Sheet({ open, onClose, title, wide = false, children }: SheetProps) {
   return (

@@ -1,6 +1,6 @@
 // Tabs and what each shows.
 import { Tab, TabGroup, TabList } from '@headlessui/react';
-import { tabLook, tabsLook, type TabsProps } from '../Tabs';
+import { tabLook, tabsLook, type TabsProps } from '../page/Tabs';
 
 export function Tabs<T extends string>({ label, tabs, shown, onShow }: TabsProps<T>) {
   return (

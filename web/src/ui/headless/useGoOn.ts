@@ -1,5 +1,5 @@
 import { useEffect, type RefObject } from 'react';
-import { haveGoneOn, type Wanted } from '../useWanted';
+import { haveGoneOn, type Wanted } from '../later/useWanted';
 
 /** Repeats the focus or the press that the simpler button received before this one replaced it. */
 export function useGoOn(button: RefObject<HTMLElement | null>, wanted: Wanted): void {

@@ -2,7 +2,7 @@ import { fireEvent, render, screen } from '@testing-library/react';
 import { describe, expect, it, vi } from 'vitest';
 import { MethodPanel } from './MethodPanel';
 import { whole, type Settings } from './useDesk';
-import { choose } from '../../../ui/choose.testing';
+import { choose } from '../../../ui/fields/choose.testing';
 import * as m from '#messages';
 
 function show(settings: Partial<Settings> = {}) {

@@ -1,4 +1,4 @@
-import { Choice } from '../../../ui/Choice';
+import { Choice } from '../../../ui/fields/Choice';
 import { useEffect, useRef, useState } from 'react';
 import * as m from '#messages';
 import type { Settings } from './useDesk';

@@ -2,7 +2,7 @@ import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { fireEvent, render, screen, within } from '@testing-library/react';
 import { beforeEach, describe, expect, it, vi } from 'vitest';
 import type { Schema } from '../../../api/client';
-import { MessagesProvider } from '../../../ui/messages';
+import { MessagesProvider } from '../../../ui/page/messages';
 import { RepairBar } from './RepairBar';
 
 const post = vi.hoisted(() => vi.fn<(path: string, options: object) => Promise<unknown>>());

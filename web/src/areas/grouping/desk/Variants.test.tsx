@@ -1,7 +1,7 @@
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { fireEvent, render, screen, waitFor, within } from '@testing-library/react';
 import { beforeEach, describe, expect, it, vi } from 'vitest';
-import { MessagesProvider } from '../../../ui/messages';
+import { MessagesProvider } from '../../../ui/page/messages';
 import type { Desk } from './useDesk';
 import { Variants } from './Variants';
 

@@ -1,11 +1,12 @@
+// Groupings that were kept aside, to compare and to take up again.
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { api, take, type Schema } from '../../../api/client';
 import { Button } from '../../../ui/Button';
-import { useMessages } from '../../../ui/messages';
-import { Sheet } from '../../../ui/Sheet';
+import { useMessages } from '../../../ui/page/messages';
+import { Sheet } from '../../../ui/slips/Sheet';
 import * as m from '#messages';
-import { goalName } from './goalName';
-import { MetBar } from './MetBar';
+import { goalName } from './goals/goalName';
+import { MetBar } from './goals/MetBar';
 import type { Desk } from './useDesk';
 
 function Column({
@@ -47,20 +48,8 @@ function Column({
   );
 }
 
-/** Floors laid aside, side by side with the one that stands. */
-export function Variants({
-  desk,
-  open,
-  nameOf,
-  onClose,
-  onUse,
-}: {
-  desk: Desk;
-  open: boolean;
-  nameOf: (id: string) => string;
-  onClose: () => void;
-  onUse: (variant: Schema['VariantView']) => void;
-}) {
+/** Keeps the floor that stands, or drops one that was kept. */
+function useVariants(desk: Desk) {
   const queries = useQueryClient();
   const { say, fail } = useMessages();
   const refresh = () => queries.invalidateQueries({ queryKey: ['desk', desk.id] });
@@ -92,6 +81,25 @@ export function Variants({
     onSettled: refresh,
     onError: fail,
   });
+  return { keep, drop };
+}
+
+/** Floors laid aside, side by side with the one that stands. */
+export function Variants({
+  desk,
+  open,
+  nameOf,
+  onClose,
+  onUse,
+}: {
+  desk: Desk;
+  open: boolean;
+  nameOf: (id: string) => string;
+  onClose: () => void;
+  onUse: (variant: Schema['VariantView']) => void;
+}) {
+  const { keep, drop } = useVariants(desk);
+  const column = { desk, nameOf };
   return (
     <Sheet open={open} onClose={onClose} title={m.desk_variants()} wide="page">
       <div className="flex flex-wrap items-center justify-between gap-3">
@@ -103,22 +111,9 @@ export function Variants({
       {/* A row that scrolls has to be reachable by keyboard. */}
       {/* eslint-disable-next-line jsx-a11y/no-noninteractive-tabindex */}
       <ul className="mt-4 flex gap-3 overflow-x-auto pb-2" tabIndex={0} aria-label={m.desk_compare()}>
-        <Column
-          title={m.desk_variantNow()}
-          groups={desk.floor.groups}
-          goals={desk.standings.goals}
-          desk={desk}
-          nameOf={nameOf}
-        />
+        <Column title={m.desk_variantNow()} groups={desk.floor.groups} goals={desk.standings.goals} {...column} />
         {desk.variants.map((variant) => (
-          <Column
-            key={variant.id}
-            title={variant.name}
-            groups={variant.groups}
-            goals={variant.goals}
-            desk={desk}
-            nameOf={nameOf}
-          >
+          <Column key={variant.id} title={variant.name} groups={variant.groups} goals={variant.goals} {...column}>
             <Button
               onClick={() => {
                 onUse(variant);

@@ -2,8 +2,8 @@ import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useEffect } from 'react';
 import { setServerNow } from '../../../api/clock';
 import { api, take, type Schema } from '../../../api/client';
-import { hear } from '../../../api/staffStream';
-import { useMessages } from '../../../ui/messages';
+import { hear } from '../../../api/stream/staffStream';
+import { useMessages } from '../../../ui/page/messages';
 
 export type Desk = Schema['DeskView'];
 export type Settings = Required<Schema['DeskSettings']>;

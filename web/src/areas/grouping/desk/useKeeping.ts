@@ -1,7 +1,7 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useNavigate } from 'react-router';
 import { api, take } from '../../../api/client';
-import { useMessages } from '../../../ui/messages';
+import { useMessages } from '../../../ui/page/messages';
 import * as m from '#messages';
 import type { Desk } from './useDesk';
 

@@ -1,11 +1,11 @@
 import { useState } from 'react';
 import { api, take, type Schema } from '../../../api/client';
 import { problemText } from '../../../api/problem';
-import { markOf } from '../../../ui/marks';
-import { Sign } from '../../../ui/Sign';
+import { markOf } from '../../../ui/signs/marks';
+import { Sign } from '../../../ui/signs/Sign';
 import * as m from '#messages';
 import { secondsUntil } from '../../../api/clock';
-import { Duration } from '../../../ui/Duration';
+import { Duration } from '../../../ui/signs/Duration';
 
 type Table = Schema['SignUpTable'];
 

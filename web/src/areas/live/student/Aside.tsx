@@ -1,6 +1,6 @@
 import type { Schema } from '../../../api/client';
 import { secondsUntil } from '../../../api/clock';
-import { Duration } from '../../../ui/Duration';
+import { Duration } from '../../../ui/signs/Duration';
 import * as m from '#messages';
 import { GoButton } from './GoButton';
 

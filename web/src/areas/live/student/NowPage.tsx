@@ -1,10 +1,11 @@
+// Where a student is to be now, with whom, and what there is to do.
 import clsx from 'clsx';
 import { Suspense, useState, type ReactNode } from 'react';
 import { api, take, type Schema } from '../../../api/client';
 import { Button } from '../../../ui/Button';
-import { Duration } from '../../../ui/Duration';
-import { markOf } from '../../../ui/marks';
-import { Sign } from '../../../ui/Sign';
+import { Duration } from '../../../ui/signs/Duration';
+import { markOf } from '../../../ui/signs/marks';
+import { Sign } from '../../../ui/signs/Sign';
 import * as m from '#messages';
 import { list } from '../../../words/list';
 import { clockOf, type Phase } from '../phase';
@@ -15,7 +16,7 @@ import { timeText } from '../../../words/when';
 import { CallTeacher } from './CallTeacher';
 import { GoButton } from './GoButton';
 import { Me } from './Me';
-import { lazily } from '../../../ui/lazily';
+import { lazily } from '../../../ui/later/lazily';
 
 const SignUp = lazily(() => import('../../grouping/student/SignUp'));
 
@@ -160,88 +161,87 @@ function ToRoom({ group, there, onLook }: { group: Group; there: boolean; onLook
   );
 }
 
-function AtWork({
-  now,
-  group,
-  phase,
-  serverNow,
-  onSheet,
-  onLook,
-}: {
+/** The group's worksheets; the first is the thing to do where there is no room to go to. */
+function Sheets({ group, isNext, onSheet }: { group: Group; isNext: boolean; onSheet: (copy: string) => void }) {
+  const nameOf = ({ way, title }: Group['copies'][number]) =>
+    way === 'each' ? m.student_now_openOwn({ title }) : group.copies.length === 1 ? m.student_now_openSheet() : title;
+  return group.copies.map((copy, i) => (
+    <Button
+      key={copy.id}
+      look={isNext && i === 0 ? 'main' : 'plain'}
+      className={clsx('w-full wrap-anywhere', isNext && i === 0 ? 'py-5 text-xl' : 'py-3 text-lg')}
+      data-sheet
+      onClick={() => onSheet(copy.id)}
+    >
+      {nameOf(copy)}
+    </Button>
+  ));
+}
+
+function TimeLeft({ moments, serverNow }: { moments: Now['moments']; serverNow: number }) {
+  const left = secondsUntil(moments?.endsAt ?? null, moments === null ? serverNow : clockOf(moments, serverNow));
+  if (left <= 0) return <p className="text-lg">{m.student_now_timeOver()}</p>;
+  return (
+    <p className="text-lg">
+      <span className="text-3xl font-bold">
+        <Duration seconds={left} />
+      </span>{' '}
+      {m.student_now_timeLeft()}
+      {moments?.pausedAt != null && <span className="block text-base">{m.student_now_paused()}</span>}
+    </p>
+  );
+}
+
+interface AtWorkProps {
   now: Now;
   group: Group;
   phase: Phase;
   serverNow: number;
   onSheet: (copy: string) => void;
   onLook: () => void;
-}) {
+}
+
+/** Students look at their groups before they go. */
+function Looking({ now, group, serverNow }: Pick<AtWorkProps, 'now' | 'group' | 'serverNow'>) {
+  return (
+    <>
+      <GroupBlock group={group} lead={m.student_now_looking()} />
+      <p className="text-2xl">
+        {m.student_now_lookingIn()}{' '}
+        <span className="font-bold">
+          <Duration seconds={secondsUntil(now.moments?.outAt ?? null, serverNow)} />
+        </span>
+      </p>
+    </>
+  );
+}
+
+/** What a member of a group at work can do: go to the room, write, call the teacher. */
+function Working({ now, group, serverNow, onSheet, onLook }: Omit<AtWorkProps, 'phase'>) {
   const there = now.seenIn === group.id;
   // Where there is no room to go to, the sheet is the thing to do.
   const here = there || group.room.way === 'none' || group.room.way === 'place';
-  const paused = now.moments?.pausedAt != null;
-  const left = secondsUntil(
-    now.moments?.endsAt ?? null,
-    now.moments === null ? serverNow : clockOf(now.moments, serverNow),
-  );
-  const aside = now.aside !== null && now.aside.from <= serverNow && phase !== 'looking' ? now.aside : null;
+  const aside = now.aside !== null && now.aside.from <= serverNow ? now.aside : null;
+  const isToGo = !here && aside === null && group.room.way !== 'wait';
   return (
     <>
       {aside !== null && <Aside now={now} aside={aside} />}
-      <GroupBlock
-        group={group}
-        lead={
-          phase === 'looking'
-            ? m.student_now_looking()
-            : here || aside !== null || group.room.way === 'wait'
-              ? ''
-              : m.student_now_go()
-        }
-      />
-      {phase === 'looking' ? (
-        <p className="text-2xl">
-          {m.student_now_lookingIn()}{' '}
-          <span className="font-bold">
-            <Duration seconds={secondsUntil(now.moments?.outAt ?? null, serverNow)} />
-          </span>
-        </p>
-      ) : (
-        <>
-          {there && <p className="text-lg">{m.student_now_inRoom()}</p>}
-          {aside === null && <ToRoom group={group} there={there} onLook={onLook} />}
-          {group.copies.map((copy, i) => (
-            <Button
-              key={copy.id}
-              look={here && i === 0 ? 'main' : 'plain'}
-              className={clsx('w-full wrap-anywhere', here && i === 0 ? 'py-5 text-xl' : 'py-3 text-lg')}
-              data-sheet
-              onClick={() => onSheet(copy.id)}
-            >
-              {group.copies.length === 1 && copy.way !== 'each'
-                ? m.student_now_openSheet()
-                : copy.way === 'each'
-                  ? m.student_now_openOwn({ title: copy.title })
-                  : copy.title}
-            </Button>
-          ))}
-        </>
-      )}
-      {phase !== 'looking' && <CallTeacher signal={group.signal} onLook={onLook} />}
+      <GroupBlock group={group} lead={isToGo ? m.student_now_go() : ''} />
+      {there && <p className="text-lg">{m.student_now_inRoom()}</p>}
+      {aside === null && <ToRoom group={group} there={there} onLook={onLook} />}
+      <Sheets group={group} isNext={here} onSheet={onSheet} />
+      <CallTeacher signal={group.signal} onLook={onLook} />
+    </>
+  );
+}
+
+function AtWork(props: AtWorkProps) {
+  const { now, group, phase, serverNow } = props;
+  return (
+    <>
+      {phase === 'looking' ? <Looking now={now} group={group} serverNow={serverNow} /> : <Working {...props} />}
       <Members group={group} me={now.id} />
-      {phase === 'out' && (
-        <p className="text-lg">
-          {left > 0 ? (
-            <>
-              <span className="text-3xl font-bold">
-                <Duration seconds={left} />
-              </span>{' '}
-              {m.student_now_timeLeft()}
-              {paused && <span className="block text-base">{m.student_now_paused()}</span>}
-            </>
-          ) : (
-            m.student_now_timeOver()
-          )}
-        </p>
-      )}
+      {phase === 'out' && <TimeLeft moments={now.moments} serverNow={serverNow} />}
       {group.task !== '' && (
         <p className="border-s-4 border-ink ps-3 text-lg font-semibold wrap-anywhere">{group.task}</p>
       )}

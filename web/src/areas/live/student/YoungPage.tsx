@@ -1,9 +1,10 @@
+// The page of a student who cannot read yet.
 import { useEffect, useState, type ReactNode } from 'react';
 import { api, take, type Schema } from '../../../api/client';
-import { BigSign } from '../../../ui/BigSign';
-import { markOf } from '../../../ui/marks';
-import { Picture } from '../../../ui/Picture';
-import { Sign } from '../../../ui/Sign';
+import { BigSign } from '../../../ui/signs/BigSign';
+import { markOf } from '../../../ui/signs/marks';
+import { Picture } from '../../../ui/signs/Picture';
+import { Sign } from '../../../ui/signs/Sign';
 import { canSpeak, hush, say } from '../../../ui/speech';
 import * as m from '#messages';
 import { clockOf, type Phase } from '../phase';
@@ -97,6 +98,59 @@ function GroupSign({ group, children }: { group: Schema['MyGroup']; children: Re
   );
 }
 
+type Said = ReturnType<typeof toldOf>;
+
+/** What is new is said by itself, once it stays: when the class moves on, several answers come one after the other. */
+function useSaid(text: Said, andHush: boolean) {
+  const said = JSON.stringify(text);
+  useEffect(() => {
+    if (said === '[]') return undefined;
+    const soon = setTimeout(() => say(JSON.parse(said) as Said), settled);
+    return () => {
+      clearTimeout(soon);
+      if (andHush) hush();
+    };
+  }, [said, andHush]);
+}
+
+/** Who the page is for, and the sign that says everything again. */
+function Hello({ name, young, onAgain }: { name: string; young: Schema['Young']; onAgain: () => void }) {
+  return (
+    <div className="flex items-center gap-4">
+      {young.picture !== null && <Picture number={young.picture} size={84} />}
+      <p className="min-w-0 flex-1 font-head text-3xl font-semibold wrap-anywhere">{name}</p>
+      {canSpeak() && (
+        <button
+          type="button"
+          aria-label={m.young_again()}
+          onClick={onAgain}
+          className="flex size-24 shrink-0 items-center justify-center border-2 border-ink bg-sheet active:bg-wash"
+        >
+          <BigSign name="speak" size={64} />
+        </button>
+      )}
+    </div>
+  );
+}
+
+/** The group's sign with the pictures of all others in it. */
+function OwnGroup({ group, me }: { group: Schema['MyGroup']; me: string }) {
+  return (
+    <GroupSign group={group}>
+      <ul className="flex flex-wrap justify-center gap-3">
+        {group.members
+          .filter((mate) => mate.id !== me)
+          .map((mate) => (
+            <li key={mate.id} className="flex w-20 flex-col items-center">
+              {mate.picture !== null && mate.picture !== undefined && <Picture number={mate.picture} size={56} />}
+              <span className="max-w-full truncate">{mate.name}</span>
+            </li>
+          ))}
+      </ul>
+    </GroupSign>
+  );
+}
+
 /**
  * The page of a student who cannot read yet: it says what to do and says it again at a press; everything on it is a
  * picture, and there is one thing to press.
@@ -120,65 +174,25 @@ export default function YoungPage({
 }) {
   const step = stepOf(now, phase, serverNow);
   const told = toldOf(now, young, phase, step);
-  const text = JSON.stringify(told);
-  // What is new is said by itself; what has been said is said again at a press.
-  useEffect(() => {
-    // When the class moves on, several answers come one after the other: only what stays is said.
-    const soon = setTimeout(() => say(JSON.parse(text) as typeof told), settled);
-    return () => {
-      clearTimeout(soon);
-      hush();
-    };
-  }, [text]);
   const [newest] = now.notices;
-  const isNew = newest !== undefined && serverNow - newest.at < noticeFor;
-  const notice = isNew
-    ? [
-        { text: m.young_teacher(), lang: m.young_lang() },
-        { text: newest.text, lang: young.language },
-      ]
-    : [];
-  const said = JSON.stringify(notice);
-  useEffect(() => {
-    if (said === '[]') return undefined;
-    const soon = setTimeout(() => say(JSON.parse(said) as typeof notice), settled);
-    return () => clearTimeout(soon);
-  }, [said]);
+  const notice: Said =
+    newest !== undefined && serverNow - newest.at < noticeFor
+      ? [
+          { text: m.young_teacher(), lang: m.young_lang() },
+          { text: newest.text, lang: young.language },
+        ]
+      : [];
+  useSaid(told, true);
+  useSaid(notice, false);
   const { group } = now;
   const atWork = phase === 'looking' || phase === 'out' || phase === 'comingBack';
   return (
     <div className="flex flex-col gap-5">
       <Me now={now} onLeft={onLeft} />
-      <div className="flex items-center gap-4">
-        {young.picture !== null && <Picture number={young.picture} size={84} />}
-        <p className="min-w-0 flex-1 font-head text-3xl font-semibold wrap-anywhere">{now.name}</p>
-        {canSpeak() && (
-          <button
-            type="button"
-            aria-label={m.young_again()}
-            onClick={() => say([...notice, ...told])}
-            className="flex size-24 shrink-0 items-center justify-center border-2 border-ink bg-sheet active:bg-wash"
-          >
-            <BigSign name="speak" size={64} />
-          </button>
-        )}
-      </div>
+      <Hello name={now.name} young={young} onAgain={() => say([...notice, ...told])} />
       {/* For whoever helps, and where the device has no voice. */}
       <p className="text-lg wrap-anywhere">{told.map((one) => one.text).join(' ')}</p>
-      {atWork && group !== null && (
-        <GroupSign group={group}>
-          <ul className="flex flex-wrap justify-center gap-3">
-            {group.members
-              .filter((mate) => mate.id !== now.id)
-              .map((mate) => (
-                <li key={mate.id} className="flex w-20 flex-col items-center">
-                  {mate.picture !== null && mate.picture !== undefined && <Picture number={mate.picture} size={56} />}
-                  <span className="max-w-full truncate">{mate.name}</span>
-                </li>
-              ))}
-          </ul>
-        </GroupSign>
-      )}
+      {atWork && group !== null && <OwnGroup group={group} me={now.id} />}
       <Press step={step} onSheet={onSheet} />
       {phase === 'out' && <TimeLeft now={now} serverNow={serverNow} />}
       {atWork && phase !== 'looking' && group !== null && <Hand signal={group.signal} onLook={onLook} />}

@@ -1,5 +1,5 @@
 import type { Schema } from '../../../api/client';
-import type { Message } from '../../../api/message';
+import type { Message } from '../../../api/stream/message';
 
 type Now = Schema['StudentNow'];
 

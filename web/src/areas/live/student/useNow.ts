@@ -1,10 +1,11 @@
-import { useCallback, useEffect, useRef, useState } from 'react';
+// What a student's page knows, and how it is kept in step.
+import { useCallback, useEffect, useRef, useState, type Dispatch, type SetStateAction } from 'react';
 import { setServerNow } from '../../../api/clock';
 import { api, take, whole, type Schema, type Whole } from '../../../api/client';
-import type { Message } from '../../../api/message';
+import type { Message } from '../../../api/stream/message';
 import { pace } from '../../../api/pace';
 import { isProblem } from '../../../api/problem';
-import { listen } from '../../../api/stream';
+import { listen } from '../../../api/stream/stream';
 import { asked, heard, withMessage, type AnswerMessage } from '../../materials/answers';
 import { Hearing, withNews, type News } from './news';
 
@@ -27,14 +28,46 @@ export interface StudentState {
   connected: boolean;
 }
 
-/** All a student's page knows, kept in step with the server. */
-export function useNow(isOutside = false): StudentState & { look: () => void } {
-  const [state, setState] = useState<StudentState>({ now: null, copies: [], outside: isOutside, connected: true });
-  const timer = useRef<ReturnType<typeof setTimeout>>(undefined);
-  const seq = useRef(0);
-  const lesson = useRef<string | null>(null);
-  const [hearing] = useState(() => new Hearing());
+/** What the page knows of the lesson's events: what is told is compared with it. */
+class Known {
+  private seq = 0;
+  private lesson: string | null = null;
 
+  learn(now: Pick<Now, 'seq' | 'lesson'>) {
+    this.seq = now.seq;
+    this.lesson = now.lesson;
+  }
+
+  /** A lesson the page does not know of yet: its numbers are not to be compared with ours. */
+  isOther(lesson: string | null | undefined): boolean {
+    return lesson !== undefined && lesson !== this.lesson;
+  }
+
+  /** @returns whether this event is newer than all that is known */
+  hear(seq: number): boolean {
+    const isNew = seq > this.seq;
+    if (isNew) this.seq = seq;
+    return isNew;
+  }
+
+  isBehind(seq: number): boolean {
+    return seq > this.seq;
+  }
+}
+
+type SetState = Dispatch<SetStateAction<StudentState>>;
+
+/** Copies, asked for anew; none where the line is down: those that are shown stay. */
+const fetchCopies = (ids: string[]): Promise<Copy[]> =>
+  asked(() =>
+    Promise.all(
+      ids.map(async (id) => whole(await take(api.GET('/api/student/copies/{id}', { params: { path: { id } } })))),
+    ),
+  ).catch(() => []);
+
+/** Asks for all the page knows: at once (`look`), or a little later, as all others do at the same moment (`lookSoon`). */
+function useLook(known: Known, hearing: Hearing, setState: SetState) {
+  const timer = useRef<ReturnType<typeof setTimeout>>(undefined);
   const look = useCallback(() => {
     const ask = async (): Promise<void> => {
       try {
@@ -44,14 +77,9 @@ export function useNow(isOutside = false): StudentState & { look: () => void } {
           return answer;
         });
         if (now === null) return;
-        seq.current = now.seq;
-        lesson.current = now.lesson;
+        known.learn(now);
         const ids = [...(now.group?.copies ?? []), ...now.alone].map((one) => one.id);
-        const fetched = await asked(() =>
-          Promise.all(
-            ids.map(async (id) => whole(await take(api.GET('/api/student/copies/{id}', { params: { path: { id } } })))),
-          ),
-        ).catch(() => []);
+        const fetched = await fetchCopies(ids);
         setState((old) => {
           const copies = ids.map(
             (id) => fetched.find((one) => one.id === id) ?? old.copies.find((one) => one.id === id),
@@ -68,8 +96,7 @@ export function useNow(isOutside = false): StudentState & { look: () => void } {
       void ask();
     };
     void ask();
-  }, [hearing]);
-
+  }, [known, hearing, setState]);
   const lookSoon = useCallback(() => {
     timer.current ??= setTimeout(
       () => {
@@ -79,80 +106,86 @@ export function useNow(isOutside = false): StudentState & { look: () => void } {
       Math.random() * pace.wait(spread),
     );
   }, [look]);
+  useEffect(() => () => clearTimeout(timer.current), []);
+  return { look, lookSoon };
+}
 
-  useEffect(() => {
-    if (!isOutside) look();
-    return () => clearTimeout(timer.current);
-  }, [look, isOutside]);
+/** What is written goes into the copies that are shown. */
+function putIntoCopies(message: AnswerMessage, setState: SetState, lookSoon: () => void) {
+  heard(message);
+  setState((old) => {
+    const copies = old.copies.map((copy) => withMessage(copy, message));
+    if (copies.includes(null)) lookSoon();
+    return { ...old, copies: copies.map((copy, i) => copy ?? old.copies[i]).filter((one) => one !== undefined) };
+  });
+}
 
-  const { outside } = state;
-  const inside = state.now !== null && !outside;
+/** Listens while the device has a name. */
+function useStream(inside: boolean, known: Known, hearing: Hearing, setState: SetState, lookSoon: () => void) {
   useEffect(() => {
     if (!inside) return undefined;
     return listen<Heard>(() => take(api.GET('/api/student/stream')), {
       onMessage: (message) => {
-        // A lesson we do not know of yet: its numbers are not to be compared with ours.
-        if (message.lesson !== undefined && message.lesson !== lesson.current) {
-          lookSoon();
-          return;
-        }
-        if (message.kind === 'refresh') {
+        if (known.isOther(message.lesson) || message.kind === 'refresh') {
           lookSoon();
           return;
         }
         if (message.kind === 'answer' || message.kind === 'change' || message.kind === 'margin') {
-          heard(message);
-          setState((old) => {
-            const copies = old.copies.map((copy) => withMessage(copy, message));
-            if (copies.includes(null)) lookSoon();
-            return {
-              ...old,
-              copies: copies.map((copy, i) => copy ?? old.copies[i]).filter((one) => one !== undefined),
-            };
-          });
+          putIntoCopies(message, setState, lookSoon);
           return;
         }
         hearing.hear(message);
         setState((old) => (old.now === null ? old : { ...old, now: withNews(old.now, message) }));
-        if (message.kind === 'notice') seq.current = Math.max(seq.current, message.notice.seq);
-        if (message.kind === 'round' && message.seq > seq.current) {
-          seq.current = message.seq;
-          lookSoon();
-        }
+        if (message.kind === 'notice') known.hear(message.notice.seq);
+        if (message.kind === 'round' && known.hear(message.seq)) lookSoon();
       },
       onLookAgain: lookSoon,
       onConnected: (connected) => setState((old) => ({ ...old, connected })),
     });
-  }, [inside, lookSoon, hearing]);
+  }, [inside, known, hearing, setState, lookSoon]);
+}
 
-  // A sign of life, which also tells whether something was missed.
+/** A sign of life now and then, which also tells whether something was missed. */
+function useSigns(outside: boolean, known: Known, setState: SetState, look: () => void) {
   useEffect(() => {
     if (outside) return undefined;
     let sign: ReturnType<typeof setTimeout> | undefined;
     const signLater = () => {
       sign = setTimeout(signNow, pace.wait(signEvery));
     };
+    const compare = (answer: Schema['SignAnswer']) => {
+      setServerNow(answer.serverNow);
+      if (known.isOther(answer.lesson) || known.isBehind(answer.seq)) {
+        look();
+        return;
+      }
+      setState((old) =>
+        old.now === null || old.now.seenIn === answer.seenIn
+          ? old
+          : { ...old, now: { ...old.now, seenIn: answer.seenIn } },
+      );
+    };
     const signNow = () => {
       signLater();
-      take(api.POST('/api/student/sign')).then(
-        (answer) => {
-          setServerNow(answer.serverNow);
-          if (answer.lesson !== lesson.current || answer.seq > seq.current) look();
-          else
-            setState((old) =>
-              old.now === null || old.now.seenIn === answer.seenIn
-                ? old
-                : { ...old, now: { ...old.now, seenIn: answer.seenIn } },
-            );
-        },
-        (problem: unknown) => {
-          if (isProblem(problem, 401)) look();
-        },
-      );
+      take(api.POST('/api/student/sign')).then(compare, (problem: unknown) => {
+        if (isProblem(problem, 401)) look();
+      });
     };
     signLater();
     return () => clearTimeout(sign);
-  }, [look, outside]);
+  }, [look, outside, known, setState]);
+}
 
+/** All a student's page knows, kept in step with the server. */
+export function useNow(isOutside = false): StudentState & { look: () => void } {
+  const [state, setState] = useState<StudentState>({ now: null, copies: [], outside: isOutside, connected: true });
+  const [known] = useState(() => new Known());
+  const [hearing] = useState(() => new Hearing());
+  const { look, lookSoon } = useLook(known, hearing, setState);
+  useEffect(() => {
+    if (!isOutside) look();
+  }, [look, isOutside]);
+  useStream(state.now !== null && !state.outside, known, hearing, setState, lookSoon);
+  useSigns(state.outside, known, setState, look);
   return { ...state, look };
 }

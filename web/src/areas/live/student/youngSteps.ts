@@ -1,5 +1,5 @@
 import type { Schema } from '../../../api/client';
-import { markOf } from '../../../ui/marks';
+import { markOf } from '../../../ui/signs/marks';
 import type { Said } from '../../../ui/speech';
 import * as m from '#messages';
 import { list } from '../../../words/list';

@@ -1,3 +1,4 @@
+// What a group has written on a page.
 import clsx from 'clsx';
 import { api, take, type Schema, type Whole } from '../../../api/client';
 import * as m from '#messages';
@@ -65,102 +66,107 @@ function EachAnswer({
   );
 }
 
-/** What stands on one page of a copy: in short, or in full with its margin. What is newer than `since` is marked. */
-export function Answers({
-  copy,
-  page,
-  members,
-  lesson,
-  full,
-  since,
-}: {
+/** What a slot of a copy holds, and who is who there. */
+function reading(copy: Copy, lesson: Schema['LessonView']) {
+  const studentOf = (id: string) => lesson.students.find((student) => student.id === id)?.name;
+  const answerOf = (slot: string, owner: string) =>
+    copy.answers.find((answer) => answer.slot === slot && answer.owner === owner);
+  return {
+    studentOf,
+    nameOf: (id: string) => studentOf(id) ?? m.work_formerMember(),
+    textOf: (slot: string, owner: string) => answerOf(slot, owner)?.text ?? '',
+    shareOf: (slot: string) => answerOf(slot, copy.id)?.share ?? 0,
+    isNew: (slot: string, since: number) =>
+      copy.answers.some((answer) => answer.slot === slot && answer.at > since) ||
+      copy.notes.some((note) => note.slot === slot && (note.answeredAt ?? 0) > since),
+  };
+}
+
+interface Shown {
   copy: Copy;
-  page: Page;
   members: string[];
   lesson: Schema['LessonView'];
   full: boolean;
-  since: number;
-}) {
-  const studentOf = (id: string) => lesson.students.find((student) => student.id === id)?.name;
-  const nameOf = (id: string) => studentOf(id) ?? m.work_formerMember();
-  const textOf = (slot: string, owner: string) =>
-    copy.answers.find((answer) => answer.slot === slot && answer.owner === owner)?.text ?? '';
-  const shareOf = (slot: string) =>
-    copy.answers.find((answer) => answer.slot === slot && answer.owner === copy.id)?.share ?? 0;
-  const isNew = (slot: string) =>
-    copy.answers.some((answer) => answer.slot === slot && answer.at > since) ||
-    copy.notes.some((note) => note.slot === slot && (note.answeredAt ?? 0) > since);
-  const shown = (block: Block, text: string) =>
-    text.trim() === '' ? (
-      <span className="text-soft">{m.work_empty()}</span>
-    ) : isText(block) ? (
-      <span className={clsx('whitespace-pre-wrap wrap-anywhere', !full && 'line-clamp-3')}>{text}</span>
-    ) : full ? (
-      <Fill block={block} value={text} onChange={null} />
-    ) : (
-      inShort(block, text, shareOf(block.id))
-    );
+}
+
+/** The one answer of a group. */
+function TogetherAnswer({ copy, block, lesson, full }: Omit<Shown, 'members'> & { block: Block }) {
+  const { textOf, shareOf } = reading(copy, lesson);
+  const text = textOf(block.id, copy.id);
+  if (text.trim() === '') return <span className="text-soft">{m.work_empty()}</span>;
+  if (isText(block))
+    return <span className={clsx('whitespace-pre-wrap wrap-anywhere', !full && 'line-clamp-3')}>{text}</span>;
+  return full ? <Fill block={block} value={text} onChange={null} /> : inShort(block, text, shareOf(block.id));
+}
+
+/** How the one answer of a group came about. */
+function AnswerHistory({ copy, block, lesson }: Pick<Shown, 'copy' | 'lesson'> & { block: Block }) {
+  const { studentOf } = reading(copy, lesson);
+  const path = { id: copy.id, slot: block.id, owner: copy.id };
+  return (
+    <History
+      block={block}
+      nameOf={(id) => studentOf(id) ?? m.work_oneOfStaff()}
+      load={() => take(api.GET(historyOf, { params: { path } }))}
+      bringBack={(revision) => take(api.POST(historyOf, { params: { path }, body: { revision } }))}
+    />
+  );
+}
+
+function SlotAnswers({ copy, members, lesson, full, block, since }: Shown & { block: Block; since: number }) {
+  const { nameOf, textOf, isNew } = reading(copy, lesson);
+  const notes = copy.notes.filter((note) => note.slot === block.id).length;
+  const fillers = fillersOf(copy, block.id)?.students;
+  return (
+    <div className={clsx(isNew(block.id, since) && '-ms-2 border-s-4 border-accent ps-1')}>
+      <p className={clsx('font-semibold', !full && 'line-clamp-1')}>
+        {block.text}
+        {!full && notes > 0 && <span className="font-normal text-soft"> · {m.work_notes({ n: notes })}</span>}
+      </p>
+      {fillersOf(copy, block.id) !== undefined && <p className="text-soft">{forWhom(fillers?.map(nameOf) ?? [])}</p>}
+      {isAlone(block) ? (
+        <EachAnswer
+          block={block}
+          owners={columns(copy, block.id, fillers ?? members)}
+          textOf={(owner) => textOf(block.id, owner)}
+          nameOf={nameOf}
+          full={full}
+        />
+      ) : (
+        <div className="mt-0.5">
+          <TogetherAnswer copy={copy} block={block} lesson={lesson} full={full} />
+        </div>
+      )}
+      {full && (
+        <Margin
+          copy={copy}
+          roundId={lesson.round.id}
+          slot={block.id}
+          owners={isAlone(block) ? (fillers ?? members) : []}
+          nameOf={nameOf}
+        />
+      )}
+      {full && !isAlone(block) && <AnswerHistory copy={copy} block={block} lesson={lesson} />}
+    </div>
+  );
+}
+
+/** What stands on one page of a copy: in short, or in full with its margin. What is newer than `since` is marked. */
+export function Answers({ page, since, ...shown }: Shown & { page: Page; since: number }) {
+  const { copy, full } = shown;
   return (
     <div className="space-y-3 text-sm">
-      {page.blocks.map((block) => {
-        if (!isSlot(block))
-          return full ? (
-            <ReadingBlock
-              key={block.id}
-              block={block}
-              html={copy.html.find((one) => one.block === block.id)?.html ?? ''}
-            />
-          ) : null;
-        const notes = copy.notes.filter((note) => note.slot === block.id).length;
-        return (
-          <div key={block.id} className={clsx(isNew(block.id) && '-ms-2 border-s-4 border-accent ps-1')}>
-            <p className={clsx('font-semibold', !full && 'line-clamp-1')}>
-              {block.text}
-              {!full && notes > 0 && <span className="font-normal text-soft"> · {m.work_notes({ n: notes })}</span>}
-            </p>
-            {fillersOf(copy, block.id) !== undefined && (
-              <p className="text-soft">{forWhom(fillersOf(copy, block.id)?.students.map(nameOf) ?? [])}</p>
-            )}
-            {isAlone(block) ? (
-              <EachAnswer
-                block={block}
-                owners={columns(copy, block.id, fillersOf(copy, block.id)?.students ?? members)}
-                textOf={(owner) => textOf(block.id, owner)}
-                nameOf={nameOf}
-                full={full}
-              />
-            ) : (
-              <div className="mt-0.5">{shown(block, textOf(block.id, copy.id))}</div>
-            )}
-            {full && (
-              <Margin
-                copy={copy}
-                roundId={lesson.round.id}
-                slot={block.id}
-                owners={isAlone(block) ? (fillersOf(copy, block.id)?.students ?? members) : []}
-                nameOf={nameOf}
-              />
-            )}
-            {full && !isAlone(block) && (
-              <History
-                block={block}
-                nameOf={(id) => studentOf(id) ?? m.work_oneOfStaff()}
-                load={() =>
-                  take(api.GET(historyOf, { params: { path: { id: copy.id, slot: block.id, owner: copy.id } } }))
-                }
-                bringBack={(revision) =>
-                  take(
-                    api.POST(historyOf, {
-                      params: { path: { id: copy.id, slot: block.id, owner: copy.id } },
-                      body: { revision },
-                    }),
-                  )
-                }
-              />
-            )}
-          </div>
-        );
-      })}
+      {page.blocks.map((block) =>
+        isSlot(block) ? (
+          <SlotAnswers key={block.id} block={block} since={since} {...shown} />
+        ) : full ? (
+          <ReadingBlock
+            key={block.id}
+            block={block}
+            html={copy.html.find((one) => one.block === block.id)?.html ?? ''}
+          />
+        ) : null,
+      )}
     </div>
   );
 }

@@ -1,7 +1,7 @@
 import { useState } from 'react';
-import { Choice } from '../../../ui/Choice';
-import { Field } from '../../../ui/Field';
-import { Tick } from '../../../ui/Tick';
+import { Choice } from '../../../ui/fields/Choice';
+import { Field } from '../../../ui/fields/Field';
+import { Tick } from '../../../ui/fields/Tick';
 import * as m from '#messages';
 import { KindSettings, type SettingsProps } from '../kinds/KindSettings';
 

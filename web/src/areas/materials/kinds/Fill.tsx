@@ -1,5 +1,5 @@
 import { Suspense, type ComponentType } from 'react';
-import { lazily } from '../../../ui/lazily';
+import { lazily } from '../../../ui/later/lazily';
 import type { BlockKind } from '../blocks';
 import type { FillProps } from './FillProps';
 
@@ -12,7 +12,7 @@ const fills: Partial<Record<BlockKind, ComponentType<FillProps>>> = {
   markUp: lazily(() => import('./MarkUp')),
   mend: lazily(() => import('./Mend')),
   choose: lazily(() => import('./Choose')),
-  ownPictures: lazily(() => import('./OwnPictures')),
+  ownPictures: lazily(() => import('./pictures/OwnPictures')),
 };
 
 /** A slot that holds things, to be filled or only shown. */

@@ -1,4 +1,5 @@
-import { useState } from 'react';
+// What stood in a place before, and what brings it back.
+import { useState, type ReactNode } from 'react';
 import type { Schema } from '../../../api/client';
 import { Button } from '../../../ui/Button';
 import * as m from '#messages';
@@ -32,6 +33,39 @@ function Change({ before, step, block }: { before: string; step: Step; block: Bl
   );
 }
 
+/** Who wrote, and when. */
+function StepHead({ step, name, children }: { step: Step; name: string; children: ReactNode }) {
+  return (
+    <p className="flex flex-wrap items-baseline gap-x-3">
+      <span className="font-semibold">{name}</span>
+      <span className="text-soft">{timeText(step.at)}</span>
+      {step.revision < 0 && <span className="text-soft">{m.copy_didNotFit()}</span>}
+      {children}
+    </p>
+  );
+}
+
+type BringBack = ((revision: number) => Promise<unknown>) | null;
+
+/** The steps, once they have been asked for. */
+function useSteps(load: () => Promise<Step[]>, bringBack: BringBack) {
+  const [steps, setSteps] = useState<Step[] | null>(null);
+  const [failed, setFailed] = useState(false);
+  const [busy, setBusy] = useState(false);
+  const look = () => {
+    setFailed(false);
+    load().then(setSteps, () => setFailed(true));
+  };
+  const back = (revision: number) => {
+    if (bringBack === null) return;
+    setBusy(true);
+    bringBack(revision)
+      .then(look, () => setFailed(true))
+      .finally(() => setBusy(false));
+  };
+  return { steps, setSteps, failed, busy, look, back };
+}
+
 /** What stood in a slot before, the latest first: who, when, what changed; and any of it brought back. */
 export default function History({
   block,
@@ -43,28 +77,15 @@ export default function History({
   nameOf: (author: string) => string;
   load: () => Promise<Step[]>;
   /** Null: it can be looked at only. */
-  bringBack: ((revision: number) => Promise<unknown>) | null;
+  bringBack: BringBack;
 }) {
-  const [steps, setSteps] = useState<Step[] | null>(null);
-  const [failed, setFailed] = useState(false);
-  const [busy, setBusy] = useState(false);
-  const look = () => {
-    setFailed(false);
-    load().then(setSteps, () => setFailed(true));
-  };
+  const { steps, setSteps, failed, busy, look, back } = useSteps(load, bringBack);
   if (steps === null)
     return (
       <Button look="quiet" className="text-sm" onClick={look}>
         {failed ? m.copy_historyAgain() : m.copy_history()}
       </Button>
     );
-  const back = (revision: number) => {
-    if (bringBack === null) return;
-    setBusy(true);
-    bringBack(revision)
-      .then(look, () => setFailed(true))
-      .finally(() => setBusy(false));
-  };
   return (
     <section aria-label={m.copy_history()} className="mt-2 border-2 border-ink bg-sheet p-3 text-sm">
       <div className="flex items-baseline justify-between gap-2">
@@ -77,15 +98,10 @@ export default function History({
       {steps.length === 0 && <p className="text-soft">{m.copy_historyNone()}</p>}
       <ol className="mt-1 space-y-3">
         {steps
-          .map((step, i) => ({ step, before: steps[i - 1]?.text ?? '', last: i === steps.length - 1 }))
-          .reverse()
-          .map(({ step, before, last }) => (
+          .map((step, i) => (
             <li key={`${step.revision}.${step.at}`} className="border-t border-line pt-2">
-              <p className="flex flex-wrap items-baseline gap-x-3">
-                <span className="font-semibold">{nameOf(step.author)}</span>
-                <span className="text-soft">{timeText(step.at)}</span>
-                {step.revision < 0 && <span className="text-soft">{m.copy_didNotFit()}</span>}
-                {last ? (
+              <StepHead step={step} name={nameOf(step.author)}>
+                {i === steps.length - 1 ? (
                   <span className="ms-auto text-soft">{m.copy_now()}</span>
                 ) : (
                   bringBack !== null && (
@@ -94,12 +110,13 @@ export default function History({
                     </Button>
                   )
                 )}
-              </p>
+              </StepHead>
               <div className="mt-1">
-                <Change before={before} step={step} block={block} />
+                <Change before={steps[i - 1]?.text ?? ''} step={step} block={block} />
               </div>
             </li>
-          ))}
+          ))
+          .reverse()}
       </ol>
     </section>
   );

@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import * as m from '#messages';
-import { Field } from '../../../ui/Field';
+import { Field } from '../../../ui/fields/Field';
 import type { FillProps } from './FillProps';
 import { keptNumber } from './numberValue';
 

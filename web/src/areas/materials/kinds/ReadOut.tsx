@@ -1,4 +1,4 @@
-import { BigSign } from '../../../ui/BigSign';
+import { BigSign } from '../../../ui/signs/BigSign';
 import { canSpeak, say } from '../../../ui/speech';
 import * as m from '#messages';
 

@@ -1,6 +1,7 @@
+// Question: sort cards under headings.
 import { DndContext, MouseSensor, TouchSensor, useDraggable, useDroppable, useSensor, useSensors } from '@dnd-kit/core';
 import clsx from 'clsx';
-import { useRef, useState, type ReactNode } from 'react';
+import { useRef, useState, type ReactNode, type RefObject } from 'react';
 import { Button } from '../../../ui/Button';
 import * as m from '#messages';
 import { freshId, type BlockItem } from '../blocks';
@@ -95,123 +96,146 @@ function Heap({
   );
 }
 
-/** Cards to be put under headings: press a card, then where it goes; or pull it there. */
-export default function Sort({ block, value, onChange }: FillProps) {
-  const { items, heads, growing } = block.settings;
+/** The place behind the last card under a heading, other than this one. */
+function lastPlace(head: string, given: BlockItem[], held: Things<Card>, except = ''): number {
+  const last = under(head, given, held)
+    .filter((card) => card.id !== except)
+    .at(-1);
+  return between(last === undefined ? undefined : held[last.id]?.place, undefined);
+}
+
+/** The cards under a heading, as tags. */
+function Tags({
+  cards,
+  picked,
+  onPick,
+  onRemove,
+}: {
+  cards: Shown[];
+  picked: string | null;
+  /** Null where nothing can be changed. */
+  onPick: ((card: string | null) => void) | null;
+  onRemove: (card: string) => void;
+}) {
+  return cards.map((card) => (
+    <CardTag
+      key={card.id}
+      card={card}
+      picked={picked === card.id}
+      onPick={onPick === null ? null : () => onPick(picked === card.id ? null : card.id)}
+      onRemove={card.own && onPick !== null ? () => onRemove(card.id) : null}
+    />
+  ));
+}
+
+function AddCard({ onAdd }: { onAdd: (text: string) => void }) {
+  const [text, setText] = useState('');
+  return (
+    <form
+      className="flex gap-2"
+      onSubmit={(event) => {
+        event.preventDefault();
+        if (text.trim() === '') return;
+        onAdd(text.trim());
+        setText('');
+      }}
+    >
+      <input
+        value={text}
+        maxLength={200}
+        aria-label={m.copy_ownCard()}
+        placeholder={m.copy_ownCard()}
+        onChange={(event) => setText(event.target.value)}
+        className="min-w-0 flex-1 border border-ink bg-sheet px-3 py-2"
+      />
+      <Button type="submit" disabled={text.trim() === ''}>
+        {m.copy_addCard()}
+      </Button>
+    </form>
+  );
+}
+
+/** Puts cards under headings, takes own ones away, adds more. */
+function useCards({ block, value, onChange }: FillProps, said: RefObject<HTMLParagraphElement | null>) {
+  const { items, heads } = block.settings;
   const held = things<Card>(value);
   const [picked, setPicked] = useState<string | null>(null);
-  const [adding, setAdding] = useState('');
-  const said = useRef<HTMLParagraphElement>(null);
-  const sensors = useSensors(
-    useSensor(MouseSensor, { activationConstraint: { distance: 6 } }),
-    useSensor(TouchSensor, { activationConstraint: { delay: 180, tolerance: 8 } }),
-  );
   const textOf = (id: string) => held[id]?.text ?? items.find((card) => card.id === id)?.text ?? '';
   const put = (id: string, head: string) => {
     setPicked(null);
     if (onChange === null) return;
+    const text = held[id]?.text;
     if (head === lying) {
-      if (held[id]?.text === undefined) onChange(written(without(held, id)));
+      if (text === undefined) onChange(written(without(held, id)));
       return;
     }
-    const last = under(head, items, held)
-      .filter((card) => card.id !== id)
-      .at(-1);
-    const text = held[id]?.text;
-    const place = between(last === undefined ? undefined : held[last.id]?.place, undefined);
+    const place = lastPlace(head, items, held, id);
     onChange(written({ ...held, [id]: { place, under: head, ...(text === undefined ? {} : { text }) } }));
-    if (said.current !== null) {
-      const title = heads.find((one) => one.id === head)?.text ?? '';
-      said.current.textContent = m.copy_putUnder({ card: textOf(id), head: title });
-    }
+    const title = heads.find((one) => one.id === head)?.text ?? '';
+    said.current?.replaceChildren(m.copy_putUnder({ card: textOf(id), head: title }));
   };
-  const add = () => {
-    const text = adding.trim();
-    const head = heads[0];
-    if (text === '' || head === undefined || onChange === null) return;
-    const last = under(head.id, items, held).at(-1);
-    onChange(
-      written({
-        ...held,
-        [freshId('own')]: {
-          place: between(last === undefined ? undefined : held[last.id]?.place, undefined),
-          under: head.id,
-          text,
-        },
-      }),
-    );
-    setAdding('');
+  return {
+    held,
+    picked,
+    setPicked,
+    put,
+    under: (head: string) => under(head, items, held),
+    remove: (id: string) => {
+      setPicked(null);
+      onChange?.(written(without(held, id)));
+    },
+    add: (text: string) => {
+      const [head] = heads;
+      if (head === undefined) return;
+      const card = { place: lastPlace(head.id, items, held), under: head.id, text };
+      onChange?.(written({ ...held, [freshId('own')]: card }));
+    },
+    /** What puts the picked card under a heading; null: it is there, or none is picked. */
+    putHere: (head: string) => {
+      if (picked === null || (held[picked]?.under ?? lying) === head) return null;
+      if (head === lying && held[picked]?.text !== undefined) return null;
+      return () => put(picked, head);
+    },
   };
-  const tags = (head: string) =>
-    under(head, items, held).map((card) => (
-      <CardTag
-        key={card.id}
-        card={card}
-        picked={picked === card.id}
-        onPick={onChange === null ? null : () => setPicked(picked === card.id ? null : card.id)}
-        onRemove={
-          card.own && onChange !== null
-            ? () => {
-                setPicked(null);
-                onChange(written(without(held, card.id)));
-              }
-            : null
-        }
-      />
-    ));
-  const free = under(lying, items, held);
-  const canPut = (head: string) => picked !== null && (held[picked]?.under ?? lying) !== head;
+}
+
+/** Cards to be put under headings: press a card, then where it goes; or pull it there. */
+export default function Sort(props: FillProps) {
+  const { heads, growing } = props.block.settings;
+  const mayChange = props.onChange !== null;
+  const said = useRef<HTMLParagraphElement>(null);
+  const cards = useCards(props, said);
+  const { picked, setPicked } = cards;
+  const sensors = useSensors(
+    useSensor(MouseSensor, { activationConstraint: { distance: 6 } }),
+    useSensor(TouchSensor, { activationConstraint: { delay: 180, tolerance: 8 } }),
+  );
+  const tags = (head: string) => (
+    <Tags cards={cards.under(head)} picked={picked} onPick={mayChange ? setPicked : null} onRemove={cards.remove} />
+  );
+  const free = cards.under(lying).length;
   return (
     <DndContext
       sensors={sensors}
       onDragStart={() => setPicked(null)}
       onDragEnd={({ active, over }) => {
-        if (over !== null) put(String(active.id), String(over.id).slice('heap:'.length));
+        if (over !== null) cards.put(String(active.id), String(over.id).slice('heap:'.length));
       }}
     >
       <div className="space-y-2">
-        {(free.length > 0 || picked !== null) && (
-          <Heap
-            id={lying}
-            title={m.copy_cardsToSort({ n: free.length })}
-            put={canPut(lying) && picked !== null && held[picked]?.text === undefined ? () => put(picked, lying) : null}
-          >
+        {(free > 0 || picked !== null) && (
+          <Heap id={lying} title={m.copy_cardsToSort({ n: free })} put={cards.putHere(lying)}>
             {tags(lying)}
           </Heap>
         )}
         <div className="grid gap-2 sm:grid-cols-[repeat(auto-fit,minmax(11rem,1fr))]">
           {heads.map((head) => (
-            <Heap
-              key={head.id}
-              id={head.id}
-              title={head.text}
-              put={canPut(head.id) && picked !== null ? () => put(picked, head.id) : null}
-            >
+            <Heap key={head.id} id={head.id} title={head.text} put={cards.putHere(head.id)}>
               {tags(head.id)}
             </Heap>
           ))}
         </div>
-        {growing && onChange !== null && (
-          <form
-            className="flex gap-2"
-            onSubmit={(event) => {
-              event.preventDefault();
-              add();
-            }}
-          >
-            <input
-              value={adding}
-              maxLength={200}
-              aria-label={m.copy_ownCard()}
-              placeholder={m.copy_ownCard()}
-              onChange={(event) => setAdding(event.target.value)}
-              className="min-w-0 flex-1 border border-ink bg-sheet px-3 py-2"
-            />
-            <Button type="submit" disabled={adding.trim() === ''}>
-              {m.copy_addCard()}
-            </Button>
-          </form>
-        )}
+        {growing && mayChange && <AddCard onAdd={cards.add} />}
         <p ref={said} role="status" className="sr-only" />
       </div>
     </DndContext>

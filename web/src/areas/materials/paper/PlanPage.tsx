@@ -1,8 +1,8 @@
 import { useParams } from 'react-router';
 import type { Schema } from '../../../api/client';
 import { problemText } from '../../../api/problem';
-import { markOf } from '../../../ui/marks';
-import { Sign } from '../../../ui/Sign';
+import { markOf } from '../../../ui/signs/marks';
+import { Sign } from '../../../ui/signs/Sign';
 import * as m from '#messages';
 import { PaperBar } from './PaperBar';
 import { usePaper } from './usePaper';

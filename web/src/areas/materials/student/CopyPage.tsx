@@ -3,7 +3,7 @@ import { useServerNow } from '../../../api/clock';
 import { api, take, type Schema } from '../../../api/client';
 import * as m from '#messages';
 import { list } from '../../../words/list';
-import { lazily } from '../../../ui/lazily';
+import { lazily } from '../../../ui/later/lazily';
 import { isAlone, isSlot, isText } from '../kinds/rules';
 import { fillersOf, type Block, type Copy } from '../blocks';
 import { Fill } from '../kinds/Fill';

@@ -1,3 +1,4 @@
+// A student's worksheets of earlier lessons.
 import { Suspense, useCallback, useEffect, useState } from 'react';
 import { api, take, whole, type Schema, type Whole } from '../../../api/client';
 import { Button } from '../../../ui/Button';
@@ -10,10 +11,53 @@ import { mediaOf } from './mediaOf';
 type Earlier = Schema['EarlierCopy'];
 type Copy = Whole<Schema['CopyView']>;
 
+interface Open {
+  copy: Copy;
+  members: Earlier['members'];
+}
+
+/** One lesson, with the worksheets there were. */
+function LessonSheets({ copies, onShow }: { copies: Earlier[]; onShow: (copy: Earlier) => void }) {
+  const [first] = copies;
+  if (first === undefined) return null;
+  return (
+    <section className="border-t-2 border-ink pt-2">
+      <h2 className="font-sans text-lg font-semibold wrap-anywhere">{first.lesson}</h2>
+      <p className="text-sm text-soft">{dayText(first.startsAt)}</p>
+      {copies.map((one) => (
+        <Button key={one.id} className="mt-2 w-full py-3 text-start wrap-anywhere" onClick={() => onShow(one)}>
+          {one.title}
+          {!one.mayWrite && <span className="ms-2 text-sm text-soft">{m.elsewhere_earlierRead()}</span>}
+        </Button>
+      ))}
+    </section>
+  );
+}
+
+/** By lesson, in the order they came. */
+function byLesson(list: Earlier[]): [string, Earlier[]][] {
+  const lessons = new Map<string, Earlier[]>();
+  for (const one of list) {
+    const lesson = `${one.startsAt} ${one.lesson}`;
+    lessons.set(lesson, [...(lessons.get(lesson) ?? []), one]);
+  }
+  return [...lessons];
+}
+
+function OpenSheet({ open: { copy, members }, me }: { open: Open; me: string }) {
+  return (
+    <MediaContext value={mediaOf(copy.id)}>
+      <Suspense>
+        <CopyPage key={copy.id} copy={copy} me={me} members={members} />
+      </Suspense>
+    </MediaContext>
+  );
+}
+
 /** Worksheets of earlier lessons that were the student's, or their group's. */
 export default function EarlierSheets({ me, onBack }: { me: string; onBack: () => void }) {
   const [list, setList] = useState<Earlier[] | null>(null);
-  const [open, setOpen] = useState<{ copy: Copy; members: Earlier['members'] } | null>(null);
+  const [open, setOpen] = useState<Open | null>(null);
   const [failed, setFailed] = useState(false);
   const look = useCallback(() => {
     take(api.GET('/api/student/copies')).then(
@@ -30,11 +74,6 @@ export default function EarlierSheets({ me, onBack }: { me: string; onBack: () =
       (copy) => setOpen({ copy: whole(copy), members: one.members }),
       () => setFailed(true),
     );
-  const lessons = new Map<string, Earlier[]>();
-  for (const one of list ?? []) {
-    const lesson = `${one.startsAt} ${one.lesson}`;
-    lessons.set(lesson, [...(lessons.get(lesson) ?? []), one]);
-  }
   return (
     <div className="flex flex-col gap-4">
       <Button look="quiet" className="-ms-2 self-start" onClick={() => (open === null ? onBack() : setOpen(null))}>
@@ -49,30 +88,13 @@ export default function EarlierSheets({ me, onBack }: { me: string; onBack: () =
         </p>
       )}
       {open !== null ? (
-        <MediaContext value={mediaOf(open.copy.id)}>
-          <Suspense>
-            <CopyPage key={open.copy.id} copy={open.copy} me={me} members={open.members} />
-          </Suspense>
-        </MediaContext>
+        <OpenSheet open={open} me={me} />
       ) : (
         <>
           <h1 className="text-3xl font-bold">{m.elsewhere_earlier()}</h1>
           {list?.length === 0 && <p className="text-lg text-soft">{m.elsewhere_earlierNone()}</p>}
-          {[...lessons].map(([lesson, copies]) => (
-            <section key={lesson} className="border-t-2 border-ink pt-2">
-              <h2 className="font-sans text-lg font-semibold wrap-anywhere">{copies[0]?.lesson}</h2>
-              <p className="text-sm text-soft">{copies[0] === undefined ? '' : dayText(copies[0].startsAt)}</p>
-              {copies.map((one) => (
-                <Button
-                  key={one.id}
-                  className="mt-2 w-full py-3 text-start wrap-anywhere"
-                  onClick={() => void show(one)}
-                >
-                  {one.title}
-                  {!one.mayWrite && <span className="ms-2 text-sm text-soft">{m.elsewhere_earlierRead()}</span>}
-                </Button>
-              ))}
-            </section>
+          {byLesson(list ?? []).map(([lesson, copies]) => (
+            <LessonSheets key={lesson} copies={copies} onShow={(one) => void show(one)} />
           ))}
         </>
       )}

@@ -12,10 +12,59 @@ interface Mate {
   name: string;
 }
 
-function OneNote({ copy, note, me, members }: { copy: Copy; note: Note; me: string; members: Mate[] }) {
-  const [text, setText] = useState<string | null>(null);
+/** The group's answer, being written. */
+function AnswerForm({
+  copy,
+  note,
+  text,
+  onText,
+}: {
+  copy: Copy;
+  note: Note;
+  text: string;
+  /** Null: it has been sent, or is not to be. */
+  onText: (text: string | null) => void;
+}) {
   const [state, setState] = useState<'ready' | 'busy' | 'failed'>('ready');
   const params = { path: { id: copy.id, note: note.id } };
+  const send = () => {
+    setState('busy');
+    take(api.PUT('/api/student/copies/{id}/notes/{note}', { params, body: { answer: text } })).then(
+      () => onText(null),
+      () => setState('failed'),
+    );
+  };
+  return (
+    <form
+      className="mt-2 flex flex-col gap-2"
+      onSubmit={(event) => {
+        event.preventDefault();
+        send();
+      }}
+    >
+      <textarea
+        aria-label={m.student_margin_answerTo()}
+        rows={2}
+        maxLength={600}
+        value={text}
+        onChange={(event) => onText(event.target.value)}
+        className="w-full border border-ink bg-sheet px-2 py-1.5"
+      />
+      <span className="flex flex-wrap items-center gap-2">
+        <Button type="submit" busy={state === 'busy'}>
+          {m.student_margin_send()}
+        </Button>
+        <Button look="quiet" onClick={() => onText(null)}>
+          {m.student_margin_not()}
+        </Button>
+        {state === 'failed' && <span role="alert">{m.student_margin_failed()}</span>}
+      </span>
+    </form>
+  );
+}
+
+function OneNote({ copy, note, me, members }: { copy: Copy; note: Note; me: string; members: Mate[] }) {
+  const [text, setText] = useState<string | null>(null);
   const isSeen = note.seenAt !== null;
   const [place, shown] = useShown();
   useEffect(() => {
@@ -24,16 +73,6 @@ function OneNote({ copy, note, me, members }: { copy: Copy; note: Note; me: stri
       api.POST('/api/student/copies/{id}/notes/{note}/seen', { params: { path: { id: copy.id, note: note.id } } }),
     ).catch(() => undefined);
   }, [copy.id, note.id, isSeen, shown]);
-  const answer = () => {
-    setState('busy');
-    take(api.PUT('/api/student/copies/{id}/notes/{note}', { params, body: { answer: text ?? '' } })).then(
-      () => {
-        setText(null);
-        setState('ready');
-      },
-      () => setState('failed'),
-    );
-  };
   const who =
     note.answeredBy === me ? m.student_margin_you() : members.find((mate) => mate.id === note.answeredBy)?.name;
   const about = members.find((mate) => mate.id === note.owner);
@@ -55,31 +94,7 @@ function OneNote({ copy, note, me, members }: { copy: Copy; note: Note; me: stri
           {note.answer === '' ? m.student_margin_answer() : m.student_margin_change()}
         </Button>
       ) : (
-        <form
-          className="mt-2 flex flex-col gap-2"
-          onSubmit={(event) => {
-            event.preventDefault();
-            answer();
-          }}
-        >
-          <textarea
-            aria-label={m.student_margin_answerTo()}
-            rows={2}
-            maxLength={600}
-            value={text}
-            onChange={(event) => setText(event.target.value)}
-            className="w-full border border-ink bg-sheet px-2 py-1.5"
-          />
-          <span className="flex flex-wrap items-center gap-2">
-            <Button type="submit" busy={state === 'busy'}>
-              {m.student_margin_send()}
-            </Button>
-            <Button look="quiet" onClick={() => setText(null)}>
-              {m.student_margin_not()}
-            </Button>
-            {state === 'failed' && <span role="alert">{m.student_margin_failed()}</span>}
-          </span>
-        </form>
+        <AnswerForm copy={copy} note={note} text={text} onText={setText} />
       )}
     </div>
   );

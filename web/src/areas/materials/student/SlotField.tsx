@@ -1,4 +1,5 @@
-import { useId, useLayoutEffect, useRef } from 'react';
+// A place to write text in, alone or with others.
+import { useId, useLayoutEffect, useRef, type ChangeEvent, type SyntheticEvent } from 'react';
 import * as m from '#messages';
 import { list } from '../../../words/list';
 import { Carets, useCarets } from './Carets';
@@ -45,18 +46,14 @@ export function SlotNote({ sync, writing }: { sync: SlotSync; writing: string[] 
   );
 }
 
-/** A place to write in. It is saved as it is typed, and says so. */
-export function SlotField(props: SlotFieldProps) {
-  const sync = useSlot(props);
+/** The caret: it moves with what others write before it, and the box grows with the text. */
+function useCaret(sync: ReturnType<typeof useSlot>) {
   const { text } = sync;
-  const carets = useCarets(props.answer, props.me);
-  const id = useId();
   const box = useRef<HTMLTextAreaElement>(null);
-  const shown = useRef(sync.text);
+  const shown = useRef(text);
   const caret = useRef(0);
   const closedIn = useRef(false);
 
-  // Where others changed the text under the caret, the caret moves with it; the box grows with the text.
   useLayoutEffect(() => {
     const area = box.current;
     if (area === null) return;
@@ -71,6 +68,34 @@ export function SlotField(props: SlotFieldProps) {
     area.style.height = `${area.scrollHeight + 4}px`;
   });
 
+  return {
+    box,
+    onChange: (event: ChangeEvent<HTMLTextAreaElement>) => {
+      const { value, selectionStart } = event.target;
+      const typed =
+        closedIn.current && !isComposing(event.nativeEvent) && value.length > text.length
+          ? keptApart(value, caret.current, selectionStart)
+          : { text: value, caret: selectionStart };
+      closedIn.current = false;
+      shown.current = value;
+      caret.current = selectionStart;
+      sync.type(typed.text, typed.caret, text);
+    },
+    onSelect: (event: SyntheticEvent<HTMLTextAreaElement>) => {
+      const { selectionStart } = event.currentTarget;
+      if (selectionStart !== caret.current) closedIn.current = false;
+      caret.current = selectionStart;
+    },
+  };
+}
+
+/** A place to write in. It is saved as it is typed, and says so. */
+export function SlotField(props: SlotFieldProps) {
+  const sync = useSlot(props);
+  const { text } = sync;
+  const carets = useCarets(props.answer, props.me);
+  const id = useId();
+  const { box, onChange, onSelect } = useCaret(sync);
   return (
     <div>
       <label htmlFor={id} className="text-sm font-semibold">
@@ -83,22 +108,8 @@ export function SlotField(props: SlotFieldProps) {
           rows={3}
           maxLength={20_000}
           value={text}
-          onChange={(event) => {
-            const { value, selectionStart } = event.target;
-            const typed =
-              closedIn.current && !isComposing(event.nativeEvent) && value.length > text.length
-                ? keptApart(value, caret.current, selectionStart)
-                : { text: value, caret: selectionStart };
-            closedIn.current = false;
-            shown.current = value;
-            caret.current = selectionStart;
-            sync.type(typed.text, typed.caret, text);
-          }}
-          onSelect={(event) => {
-            const { selectionStart } = event.currentTarget;
-            if (selectionStart !== caret.current) closedIn.current = false;
-            caret.current = selectionStart;
-          }}
+          onChange={onChange}
+          onSelect={onSelect}
           className="block w-full resize-none overflow-hidden border-2 border-ink bg-sheet px-3 py-2 text-lg leading-relaxed"
         />
         <Carets

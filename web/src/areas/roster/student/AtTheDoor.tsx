@@ -1,7 +1,7 @@
 import type { ReactNode } from 'react';
 import { Button } from '../../../ui/Button';
-import { Field } from '../../../ui/Field';
-import { Wordmark } from '../../../ui/Wordmark';
+import { Field } from '../../../ui/fields/Field';
+import { Wordmark } from '../../../ui/page/Wordmark';
 import * as m from '#messages';
 
 /** The frame of everything at the students' door. */

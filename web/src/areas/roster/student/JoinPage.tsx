@@ -1,9 +1,10 @@
+// The students' door.
 import { Suspense, useEffect, useState } from 'react';
 import { api, take, type Schema } from '../../../api/client';
 import { isProblem, problemText } from '../../../api/problem';
 import { Button } from '../../../ui/Button';
-import { Field } from '../../../ui/Field';
-import { lazily } from '../../../ui/lazily';
+import { Field } from '../../../ui/fields/Field';
+import { lazily } from '../../../ui/later/lazily';
 import * as m from '#messages';
 import { AtTheDoor, TypeDoorWord } from './AtTheDoor';
 
@@ -82,24 +83,24 @@ function TypeName({
   );
 }
 
-/**
- * The students' door: the door word, then one's own name.
- *
- * @param typed what was typed at the door before our scripts were here
- */
-export function JoinPage({ onJoined, typed = '' }: { onJoined: () => void; typed?: string }) {
+type Who = Pick<Join, 'name' | 'student' | 'pass' | 'wait'>;
+
+const classBehind = (doorWord: string) =>
+  take(api.GET('/api/student/classes/{doorWord}', { params: { path: { doorWord: doorWord.trim() } } }));
+const joinAs = (doorWord: string, who: Who) =>
+  take(api.POST('/api/student/join', { body: { doorWord: doorWord.trim(), ...who } }));
+
+/** Where this device stands at the door, and what it asks of it. */
+function useDoorway(onJoined: () => void, typed: string) {
   const [doorWord, setDoorWord] = useState(() => asked('door') ?? typed);
   const [door, setDoor] = useState<Door | null>(null);
   const [state, setState] = useState<Schema['DoorState']>('outside');
   const [busy, setBusy] = useState(() => asked('door') !== null || asked('pass') !== null);
   const [error, setError] = useState<string>();
   const [canWait, setCanWait] = useState(false);
-  /** Why this device is out that was in. */
-  const [ended, setEnded] = useState<string>();
   const many = () => setError(m.student_join_many());
-  const ask = (typed: string) => {
-    const path = { params: { path: { doorWord: typed.trim() } } };
-    patiently(() => take(api.GET('/api/student/classes/{doorWord}', path)), many)
+  const ask = () => {
+    patiently(() => classBehind(doorWord), many)
       .then(
         (found) => {
           setDoor(found);
@@ -109,92 +110,129 @@ export function JoinPage({ onJoined, typed = '' }: { onJoined: () => void; typed
       )
       .finally(() => setBusy(false));
   };
-  const knock = () => {
-    if (doorWord.trim() === '') return;
-    setBusy(true);
-    ask(doorWord);
+  const refused = (problem: unknown) => {
+    setError(problemText(problem));
+    setCanWait(isProblem(problem, 404) || isProblem(problem, 409) || isProblem(problem, 422));
+    if (isProblem(problem) && problem.field('doorWord') !== undefined) setDoor(null);
+    else if (isProblem(problem, 409)) ask();
   };
-  const join = (who: Pick<Join, 'name' | 'student' | 'pass' | 'wait'>) => {
-    const body = { doorWord: doorWord.trim(), ...who };
-    patiently(() => take(api.POST('/api/student/join', { body })), many)
-      .then(
-        (at) => {
-          if (who.pass !== undefined) window.history.replaceState(null, '', '/student'); // in nobody’s history
-          if (at.state === 'in') onJoined();
-          else setState(at.state);
-        },
-        (problem: unknown) => {
-          setError(problemText(problem));
-          setCanWait(isProblem(problem, 404) || isProblem(problem, 409) || isProblem(problem, 422));
-          if (isProblem(problem) && problem.field('doorWord') !== undefined) setDoor(null);
-          else if (isProblem(problem, 409)) ask(doorWord);
-        },
-      )
+  const join = (who: Who) => {
+    patiently(() => joinAs(doorWord, who), many)
+      .then((at) => {
+        if (who.pass !== undefined) window.history.replaceState(null, '', '/student'); // in nobody’s history
+        if (at.state === 'in') onJoined();
+        else setState(at.state);
+      }, refused)
       .finally(() => setBusy(false));
   };
-  const come = (who: Pick<Join, 'name' | 'student' | 'wait'>) => {
-    setBusy(true);
-    setError(undefined);
-    join(who);
+  const shown = { doorWord, setDoorWord, door, setDoor, state, setState, busy, error, canWait };
+  return {
+    ...shown,
+    join,
+    ask,
+    knock: () => {
+      if (doorWord.trim() === '') return;
+      setBusy(true);
+      ask();
+    },
+    come: (who: Who) => {
+      setBusy(true);
+      setError(undefined);
+      join(who);
+    },
+    goElsewhere: () => {
+      setDoor(null);
+      setError(undefined);
+      setCanWait(false);
+    },
   };
+}
+
+type Doorway = ReturnType<typeof useDoorway>;
+
+/**
+ * A device that waits in the doorway goes on waiting after a reload; a door word in the address opens the door at once.
+ *
+ * @returns why this device is out that was in
+ */
+function useArrival({ busy, join, ask, setState }: Doorway): string | undefined {
+  const [ended, setEnded] = useState<string>();
   useEffect(() => {
-    // A device that waits in the doorway goes on waiting after a reload; a door word in the address opens the door at
-    // once.
     take(api.GET('/api/student/door')).then(
       (at) => {
         setState(at.state);
-        if (at.ended != null)
-          setEnded(
-            (at.ended === 'freed' ? m.student_join_endedFreed : m.student_join_endedOther)({ name: at.name ?? '' }),
-          );
+        if (at.ended == null) return;
+        const text = at.ended === 'freed' ? m.student_join_endedFreed : m.student_join_endedOther;
+        setEnded(text({ name: at.name ?? '' }));
       },
       () => undefined,
     );
     const pass = asked('pass');
     if (pass !== null) join({ pass });
-    else if (busy) ask(doorWord);
+    else if (busy) ask();
     // eslint-disable-next-line react-hooks/exhaustive-deps -- only when the page comes up
   }, []);
-  const other = () => {
-    setDoor(null);
-    setError(undefined);
-    setCanWait(false);
-  };
+  return ended;
+}
+
+/** What is to be done at the door: type its word, then press or type one's name, or wait. */
+function Step({ at, onJoined }: { at: Doorway; onJoined: () => void }) {
+  const { doorWord, door, busy, error } = at;
+  if (at.state !== 'outside') {
+    return (
+      <Suspense>
+        <Waiting state={at.state} onState={at.setState} onIn={onJoined} />
+      </Suspense>
+    );
+  }
+  if (door === null) {
+    return (
+      <TypeDoorWord doorWord={doorWord} busy={busy} error={error} onDoorWord={at.setDoorWord} onKnock={at.knock} />
+    );
+  }
+  if (door.names !== null) {
+    return (
+      <Suspense>
+        <PressName
+          door={door}
+          names={door.names}
+          busy={busy}
+          error={error}
+          onName={(student) => at.come({ student })}
+          onTyped={() => at.setDoor({ ...door, names: null })}
+          onOther={at.goElsewhere}
+        />
+      </Suspense>
+    );
+  }
+  return (
+    <TypeName
+      door={door}
+      busy={busy}
+      error={error}
+      canWait={at.canWait}
+      onName={(name, wait) => at.come({ name, wait })}
+      onOther={at.goElsewhere}
+    />
+  );
+}
+
+/**
+ * The students' door: the door word, then one's own name.
+ *
+ * @param props.typed what was typed at the door before our scripts were here
+ */
+export function JoinPage({ onJoined, typed = '' }: { onJoined: () => void; typed?: string }) {
+  const at = useDoorway(onJoined, typed);
+  const ended = useArrival(at);
   return (
     <AtTheDoor>
-      {ended !== undefined && state === 'outside' && (
+      {ended !== undefined && at.state === 'outside' && (
         <p role="status" className="mb-6 border-s-8 border-ink ps-3 text-lg wrap-anywhere">
           {ended}
         </p>
       )}
-      {state !== 'outside' ? (
-        <Suspense>
-          <Waiting state={state} onState={setState} onIn={onJoined} />
-        </Suspense>
-      ) : door === null ? (
-        <TypeDoorWord doorWord={doorWord} busy={busy} error={error} onDoorWord={setDoorWord} onKnock={knock} />
-      ) : door.names !== null ? (
-        <Suspense>
-          <PressName
-            door={door}
-            names={door.names}
-            busy={busy}
-            error={error}
-            onName={(student) => come({ student })}
-            onTyped={() => setDoor({ ...door, names: null })}
-            onOther={other}
-          />
-        </Suspense>
-      ) : (
-        <TypeName
-          door={door}
-          busy={busy}
-          error={error}
-          canWait={canWait}
-          onName={(name, wait) => come({ name, wait })}
-          onOther={other}
-        />
-      )}
+      <Step at={at} onJoined={onJoined} />
     </AtTheDoor>
   );
 }

@@ -1,15 +1,61 @@
+// The list of names at the door, to be pressed.
 import clsx from 'clsx';
 import { useEffect, useState } from 'react';
 import type { Schema } from '../../../api/client';
-import { BigSign } from '../../../ui/BigSign';
+import { BigSign } from '../../../ui/signs/BigSign';
 import { Button } from '../../../ui/Button';
-import { Field } from '../../../ui/Field';
-import { Picture } from '../../../ui/Picture';
+import { Field } from '../../../ui/fields/Field';
+import { Picture } from '../../../ui/signs/Picture';
 import { canSpeak, say } from '../../../ui/speech';
 import * as m from '#messages';
 
 const fold = (text: string) => text.normalize('NFKD').replace(/\p{M}/gu, '').toLocaleLowerCase();
 const searchAbove = 12;
+
+/** They cannot read yet: they hear that each finds their own picture. */
+function FindPicture() {
+  const hear = () => say([{ text: m.young_findPicture(), lang: m.young_lang() }]);
+  useEffect(hear, []);
+  if (!canSpeak()) return null;
+  return (
+    <button
+      type="button"
+      aria-label={m.young_again()}
+      onClick={hear}
+      className="mt-4 flex size-24 items-center justify-center border-2 border-ink bg-sheet active:bg-wash"
+    >
+      <BigSign name="speak" size={64} />
+    </button>
+  );
+}
+
+function Name({
+  name,
+  young,
+  busy,
+  onPress,
+}: {
+  name: Schema['NameAtDoor'];
+  young: boolean;
+  busy: boolean;
+  onPress: () => void;
+}) {
+  return (
+    <button
+      type="button"
+      disabled={busy || name.taken}
+      onClick={onPress}
+      className={clsx(
+        young ? 'h-full flex-col justify-center text-center' : 'justify-between text-start',
+        'flex w-full items-center gap-3 border-2 border-ink bg-sheet px-4 py-3 text-lg active:bg-ink active:text-ground disabled:border-line disabled:text-soft disabled:[&_svg]:opacity-30',
+      )}
+    >
+      {name.picture != null && <Picture number={name.picture} size={96} />}
+      <span className="min-w-0 wrap-anywhere">{name.name}</span>
+      {name.taken && <span className="text-sm">{m.student_join_taken()}</span>}
+    </button>
+  );
+}
 
 /** The list at the door, for those who cannot type their name yet. */
 export default function PressName({
@@ -30,25 +76,12 @@ export default function PressName({
   onOther: () => void;
 }) {
   const [find, setFind] = useState('');
-  /** They cannot read yet: each finds their own picture. */
   const young = names.some((name) => name.picture != null);
-  useEffect(() => {
-    if (young) say([{ text: m.young_findPicture(), lang: m.young_lang() }]);
-  }, [young]);
   const shown = names.filter((name) => fold(name.name).includes(fold(find)));
   return (
     <>
       <h1 className="text-3xl font-semibold wrap-anywhere">{m.student_join_who({ className: door.className })}</h1>
-      {young && canSpeak() && (
-        <button
-          type="button"
-          aria-label={m.young_again()}
-          onClick={() => say([{ text: m.young_findPicture(), lang: m.young_lang() }])}
-          className="mt-4 flex size-24 items-center justify-center border-2 border-ink bg-sheet active:bg-wash"
-        >
-          <BigSign name="speak" size={64} />
-        </button>
-      )}
+      {young && <FindPicture />}
       {!young && names.length > searchAbove && (
         <Field
           className="mt-4"
@@ -68,19 +101,7 @@ export default function PressName({
       <ul className={young ? 'mt-4 grid grid-cols-2 gap-3' : 'mt-4 space-y-2'}>
         {shown.map((name) => (
           <li key={name.id}>
-            <button
-              type="button"
-              disabled={busy || name.taken}
-              onClick={() => onName(name.id)}
-              className={clsx(
-                young ? 'h-full flex-col justify-center text-center' : 'justify-between text-start',
-                'flex w-full items-center gap-3 border-2 border-ink bg-sheet px-4 py-3 text-lg active:bg-ink active:text-ground disabled:border-line disabled:text-soft disabled:[&_svg]:opacity-30',
-              )}
-            >
-              {name.picture != null && <Picture number={name.picture} size={96} />}
-              <span className="min-w-0 wrap-anywhere">{name.name}</span>
-              {name.taken && <span className="text-sm">{m.student_join_taken()}</span>}
-            </button>
+            <Name name={name} young={young} busy={busy} onPress={() => onName(name.id)} />
           </li>
         ))}
       </ul>

@@ -1,8 +1,0 @@
-import { useDeferredValue, type ReactNode } from 'react';
-import { useHydrated } from './useHydrated';
-
-/** Renders its children in the background the first time, so that a large view does not block the page. */
-export function Gently({ children }: { children: ReactNode }) {
-  const isThereAlready = useHydrated();
-  return useDeferredValue(true, isThereAlready) && children;
-}
